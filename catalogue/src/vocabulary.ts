@@ -1,0 +1,29 @@
+/** The closed word lists that catalogue rows, schemas and the computation share. */
+export const SHAPES = ['eel-like', 'elongated', 'fusiform', 'deep'] as const;
+export type Shape = (typeof SHAPES)[number];
+
+export const GUILDS = [
+  'plant grazer',
+  'film scraper',
+  'invertebrate picker',
+  'predator',
+  'omnivore',
+] as const;
+export type Guild = (typeof GUILDS)[number];
+
+/** Where a group takes its food. `film` is the living layer on glass, wood and stone. */
+export const ZONES = ['surface', 'mid', 'bottom', 'film'] as const;
+export type Zone = (typeof ZONES)[number];
+
+export const ACTIVITIES = ['day', 'dusk', 'night'] as const;
+export type Activity = (typeof ACTIVITIES)[number];
+
+export const FOOD_KINDS = ['dry', 'gel', 'frozen', 'fresh', 'mix', 'live'] as const;
+export type FoodKind = (typeof FOOD_KINDS)[number];
+
+/** Six families by shape of their sign: grain, cube, leaf, wriggle, jelly, mortar. */
+export const FOOD_FAMILIES = ['grain', 'cube', 'leaf', 'wriggle', 'jelly', 'mortar'] as const;
+export type FoodFamily = (typeof FOOD_FAMILIES)[number];
+
+export const FOOD_FORMS = ['floats', 'sinksSlowly', 'sinks'] as const;
+export type FoodForm = (typeof FOOD_FORMS)[number];

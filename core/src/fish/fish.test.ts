@@ -1,0 +1,79 @@
+import fc from 'fast-check';
+import { measured } from '../why';
+import { massFromLength, sizeOn, type SizeEvent } from '.';
+
+const shaped = (shape: 'eel-like' | 'elongated' | 'fusiform' | 'deep') => ({
+  shape,
+  lwA: null,
+  lwB: null,
+  sourceSize: 'test row',
+});
+const cm = (value: number) => measured('Mean total length', value, 'cm');
+
+describe('mass from length', () => {
+  // Worked by hand from the priors of Froese, Thorson & Reyes 2014.
+  it.each([
+    ['fusiform', 5, 1.4957],
+    ['elongated', 4, 0.294],
+    ['eel-like', 10, 1.1711],
+    ['deep', 11, 27.198],
+  ] as const)('%s of %d cm weighs %d g', (shape, length, grams) => {
+    expect(massFromLength(shaped(shape), cm(length)).massG.value).toBeCloseTo(grams, 2);
+  });
+
+  it('takes the published pair before the prior, with a narrower spread', () => {
+    const own = massFromLength({ ...shaped('deep'), lwA: 0.01, lwB: 3 }, cm(10));
+    expect(own.massG.value).toBeCloseTo(10, 9);
+    expect(own.spreadFactor).toBeLessThan(massFromLength(shaped('deep'), cm(10)).spreadFactor);
+  });
+
+  it('always gives a longer fish more mass', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom('eel-like', 'elongated', 'fusiform', 'deep'),
+        fc.double({ min: 0.1, max: 100, noNaN: true }),
+        fc.double({ min: 1.001, max: 2, noNaN: true }),
+        (shape, length, more) => {
+          const one = massFromLength(shaped(shape as 'deep'), cm(length)).massG.value;
+          const two = massFromLength(shaped(shape as 'deep'), cm(length * more)).massG.value;
+          expect(two).toBeGreaterThan(one);
+        },
+      ),
+    );
+  });
+
+  it('refuses impossible lengths in words', () => {
+    expect(() => massFromLength(shaped('deep'), cm(0))).toThrow(/between 0.1 and 200/);
+    expect(() => massFromLength(shaped('deep'), cm(Number.NaN))).toThrow(RangeError);
+  });
+});
+
+describe('size of a group', () => {
+  const event = (kind: SizeEvent['kind'], day: string, unsexed: number): SizeEvent => ({
+    kind,
+    day,
+    males: 0,
+    females: 0,
+    unsexed,
+  });
+
+  it('is the sum of its events on any day', () => {
+    const events = [
+      event('arrived', '2026-01-01', 10),
+      event('died', '2026-01-05', 2),
+      event('counted', '2026-01-10', 9),
+      event('died', '2026-01-11', 1),
+    ];
+    expect(
+      ['2025-12-31', '2026-01-01', '2026-01-05', '2026-01-10', '2026-02-01'].map(
+        (day) => sizeOn(events, day).total,
+      ),
+    ).toEqual([0, 10, 8, 9, 8]);
+  });
+
+  it('refuses more losses than fish', () => {
+    expect(() =>
+      sizeOn([event('arrived', '2026-01-01', 1), event('died', '2026-01-02', 2)], '2026-01-02'),
+    ).toThrow(/more than the fish/);
+  });
+});

@@ -1,0 +1,3 @@
+export { massFromLength, type BodyMass } from './mass';
+export { eatsNothing, hasLarvalGut, mayNotFast, STAGES, type Stage } from './stage';
+export { sizeOn, type GroupSize, type SizeEvent } from './count';

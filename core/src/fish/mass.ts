@@ -1,0 +1,62 @@
+import type { Shape, Species } from '@open-larder/catalogue';
+import { assertRange } from '../units';
+import { assumed, computed, worded, type Known } from '../why';
+
+interface LengthWeight {
+  a: number;
+  b: number;
+}
+
+const PRIOR_SOURCE = 'Froese, Thorson & Reyes 2014, J. Appl. Ichthyol. 30:78, body-shape priors';
+
+/** W = a·L^b, grams and cm total length, by body shape. Source: Froese, Thorson & Reyes 2014. */
+const SHAPE_PRIORS: Record<Shape, LengthWeight> = {
+  'eel-like': { a: 0.00102, b: 3.06 },
+  elongated: { a: 0.00389, b: 3.12 },
+  fusiform: { a: 0.01122, b: 3.04 },
+  deep: { a: 0.01995, b: 3.01 },
+};
+
+/**
+ * Standard deviation of log10(a) within a body shape, about 0.17 for all four
+ * (Froese, Thorson & Reyes 2014): one fish in three lies outside mass ÷ 1.5 … mass × 1.5.
+ */
+const PRIOR_LOG10_SD = 0.17;
+
+export interface BodyMass {
+  /** Mass of one fish in grams, with its derivation. */
+  readonly massG: Known;
+  /** One standard deviation as a factor: the true mass lies within ÷factor … ×factor in 2 of 3. */
+  readonly spreadFactor: number;
+}
+
+/**
+ * Mass of one fish from its total length.
+ * @param lengthCm total length with its derivation, 0.1 to 200 cm
+ * @throws RangeError outside that range
+ * Source: published pair of the species where there is one, else Froese et al. 2014.
+ */
+export function massFromLength(
+  species: Pick<Species, 'shape' | 'lwA' | 'lwB' | 'sourceSize'>,
+  lengthCm: Known,
+): BodyMass {
+  assertRange('total length in cm', lengthCm.value, 0.1, 200);
+  const published = species.lwA !== null && species.lwB !== null;
+  const { a, b } = published
+    ? { a: species.lwA as number, b: species.lwB as number }
+    : SHAPE_PRIORS[species.shape];
+  const source = published ? species.sourceSize : PRIOR_SOURCE;
+  const massG = computed(a * lengthCm.value ** b, {
+    label: 'Mass of one fish',
+    unit: 'g',
+    how: 'a × length^b',
+    source,
+    from: [
+      lengthCm,
+      worded('Body shape', species.shape, 'assumed', species.sourceSize),
+      assumed('a', a, 'g/cm^b', source),
+      assumed('b', b, '', source),
+    ],
+  });
+  return { massG, spreadFactor: published ? 1.15 : 10 ** PRIOR_LOG10_SD };
+}

@@ -1,0 +1,2 @@
+export { carbohydrate, digestibleEnergy, type Composition } from './energy';
+export { sayGrams, sayUnits, toGrams, toHandUnits, type HandUnit } from './handUnit';

@@ -1,0 +1,11 @@
+/**
+ * The computation of Open Larder: pure functions over data, with no disk, network, clock or screen.
+ * Units in names: G grams, Cm centimetres, C °C, Kj kJ, Min minutes.
+ */
+export * from './why';
+export * from './units';
+export * from './fish';
+export * from './food';
+export * from './ration';
+export * from './stock';
+export * from './round';

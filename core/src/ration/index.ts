@@ -1,0 +1,3 @@
+export { dailyNeed, lengthOf, stageFactor, type GroupOnDay, type SpeciesTraits } from './need';
+export { hoursUntilHungry, largestMeal, longestSafeGap, mealsPerDay } from './gut';
+export { portion, type Food, type Portion } from './portion';

@@ -1,0 +1,75 @@
+import type { Guild } from '@open-larder/catalogue';
+import { digestibleEnergy, toGrams, toHandUnits, type Composition, type HandUnit } from '../food';
+import { assumed, computed, measured, type Known } from '../why';
+
+export interface Food {
+  id: string;
+  name: string;
+  composition: Composition;
+  unit: HandUnit;
+}
+
+export interface Portion {
+  /** What the hand deals, a multiple of the unit's step. */
+  readonly units: number;
+  readonly massG: number;
+  /** Digestible energy in those grams, kJ. */
+  readonly energyKj: number;
+  /** Grams that the need asks for, before rounding to hand units, with their derivation. */
+  readonly wantedG: Known;
+  /** massG ÷ wantedG: how far rounding to hand units, or the keeper, moved the ration. */
+  readonly ofWanted: number;
+  /** The whole derivation, ending in hand units. */
+  readonly why: Known;
+}
+
+/**
+ * One serving's portion: its part of the day's energy, as grams of a food, as hand units.
+ * @param needKj   energy the group needs that day, with its derivation
+ * @param part     this serving's part of the day, 0..1
+ * @param ownUnits the keeper's own amount in hand units, in place of the computed one
+ */
+export function portion(
+  needKj: Known,
+  part: number,
+  food: Food,
+  guild: Guild,
+  ownUnits: number | null = null,
+): Portion {
+  const energy = digestibleEnergy(food.name, food.composition, guild);
+  const wanted = energy.value > 0 ? (needKj.value * part) / energy.value : 0;
+  const wantedG = computed(wanted, {
+    label: `${food.name} for this serving, as fed`,
+    unit: 'g',
+    how: 'daily need × part of the day ÷ digestible energy of the food',
+    source: energy.source,
+    from: [
+      needKj,
+      measured('Part of the day given at this serving', round3(part), '', 'the plan'),
+      energy,
+    ],
+  });
+  const units = ownUnits ?? toHandUnits(wanted, food.unit);
+  const massG = toGrams(units, food.unit);
+  return {
+    units,
+    massG,
+    energyKj: massG * energy.value,
+    wantedG,
+    ofWanted: wanted > 0 ? massG / wanted : 1,
+    why: computed(units, {
+      label: 'Portion',
+      unit: units > 1 ? food.unit.plural : food.unit.name,
+      how:
+        ownUnits === null
+          ? `grams ÷ mass of one ${food.unit.name}, to the nearest ${food.unit.step}`
+          : 'set by the keeper in place of the computed portion',
+      from: [
+        wantedG,
+        assumed(`Mass of one ${food.unit.name}`, food.unit.massG, 'g', 'food shelf: weigh twenty'),
+      ],
+    }),
+  };
+}
+
+const round3 = (value: number) => Math.round(value * 1000) / 1000;

@@ -1,0 +1,126 @@
+import type { Food } from '../ration';
+import { largestMeal, longestSafeGap, mealsPerDay } from '../ration';
+import { mayNotFast } from '../fish';
+import type { Known } from '../why';
+import { addDays, hoursOfLight, wallMinutes, type Moment } from './clock';
+import { compileGroupDay, groupOnDay, type GroupDay } from './day';
+import type { HouseGroup, HouseTank } from './plan';
+
+/** Something about a week's diet that a keeper should look at, with the figures it compares. */
+export type Finding =
+  | { kind: 'tooCold' | 'tooWarm'; tempC: number; limitC: number }
+  | { kind: 'longGap'; hours: number; safe: Known }
+  | { kind: 'fewMeals'; planned: number; wanted: Known }
+  | { kind: 'bigMeal'; dryMatterG: number; largest: Known }
+  | { kind: 'rounding'; servingId: string; ofWanted: number }
+  | { kind: 'ownAmount'; servingId: string; ofWanted: number }
+  | { kind: 'fryFast' };
+
+/** Rounding a ration by more than this is said aloud. */
+const QUIET_ROUNDING = 0.05;
+/** Assumption: past its largest meal by this factor, a meal fouls the water instead of feeding. */
+const MEAL_TOLERANCE = 1.1;
+
+/**
+ * Look over one group's week of servings.
+ * @param monday first day of the week looked at, YYYY-MM-DD
+ */
+export function dietFindings(
+  group: HouseGroup,
+  tank: HouseTank,
+  foods: ReadonlyMap<string, Food>,
+  moments: ReadonlyMap<string, Moment>,
+  monday: string,
+): Finding[] {
+  const { species } = group;
+  const findings: Finding[] = [];
+  if (tank.tempC < species.tempMinC) {
+    findings.push({ kind: 'tooCold', tempC: tank.tempC, limitC: species.tempMinC });
+  }
+  if (tank.tempC > species.tempMaxC) {
+    findings.push({ kind: 'tooWarm', tempC: tank.tempC, limitC: species.tempMaxC });
+  }
+  if (group.diet === null || group.count === 0) return findings;
+  if (mayNotFast(group.stage) && group.diet.fastWeekdays.length > 0) {
+    findings.push({ kind: 'fryFast' });
+  }
+  const week = [0, 1, 2, 3, 4, 5, 6].map((offset) =>
+    compileGroupDay(group, tank, foods, addDays(monday, offset)),
+  );
+  return [
+    ...findings,
+    ...gapFinding(group, tank, week, moments),
+    ...mealFindings(group, tank, week),
+    ...roundingFindings(week),
+  ];
+}
+
+function gapFinding(
+  group: HouseGroup,
+  tank: HouseTank,
+  week: readonly GroupDay[],
+  moments: ReadonlyMap<string, Moment>,
+): Finding[] {
+  const times = week
+    .flatMap((day, index) =>
+      day.servings.map((due) => {
+        const moment = moments.get(due.serving.momentId);
+        return moment ? index * 1440 + wallMinutes(moment, tank.light) : NaN;
+      }),
+    )
+    .filter((minutes) => !Number.isNaN(minutes))
+    .sort((a, b) => a - b);
+  const safe = longestSafeGap(groupOnDay(group, tank));
+  if (times.length === 0 || safe.value === 0) return [];
+  const gaps = times.map((time, index) =>
+    index + 1 < times.length
+      ? (times[index + 1] as number) - time
+      : (times[0] as number) + 7 * 1440 - time,
+  );
+  const hours = Math.max(...gaps) / 60;
+  return hours > safe.value ? [{ kind: 'longGap', hours, safe }] : [];
+}
+
+function mealFindings(group: HouseGroup, tank: HouseTank, week: readonly GroupDay[]): Finding[] {
+  const onDay = groupOnDay(group, tank);
+  const fed = week.filter((day) => day.servings.length > 0);
+  if (fed.length === 0) return [];
+  const dryOf = (day: GroupDay, momentId?: string) =>
+    day.servings
+      .filter((due) => momentId === undefined || due.serving.momentId === momentId)
+      .reduce((sum, due) => sum + due.portion.massG * (1 - due.food.composition.moisture), 0);
+  const largest = largestMeal(onDay);
+  const biggest = Math.max(
+    ...fed.flatMap((day) => day.servings.map((due) => dryOf(day, due.serving.momentId))),
+  );
+  const fewest = fed.reduce((a, b) => (mealCount(b) < mealCount(a) ? b : a));
+  const wanted = mealsPerDay(onDay, dryOf(fewest), feedingHours(tank));
+  const findings: Finding[] = [];
+  if (mealCount(fewest) < wanted.value) {
+    findings.push({ kind: 'fewMeals', planned: mealCount(fewest), wanted });
+  }
+  if (biggest > largest.value * MEAL_TOLERANCE) {
+    findings.push({ kind: 'bigMeal', dryMatterG: biggest, largest });
+  }
+  return findings;
+}
+
+function roundingFindings(week: readonly GroupDay[]): Finding[] {
+  const seen = new Set<string>();
+  const findings: Finding[] = [];
+  for (const due of week.flatMap((day) => day.servings)) {
+    if (seen.has(due.serving.id) || Math.abs(due.portion.ofWanted - 1) <= QUIET_ROUNDING) continue;
+    seen.add(due.serving.id);
+    findings.push({
+      kind: due.serving.ownUnits === null ? 'rounding' : 'ownAmount',
+      servingId: due.serving.id,
+      ofWanted: due.portion.ofWanted,
+    });
+  }
+  return findings;
+}
+
+const mealCount = (day: GroupDay) => new Set(day.servings.map((due) => due.serving.momentId)).size;
+
+/** Hours in which a tank's fish can be fed: its light, or the whole day where it is never lit. */
+const feedingHours = (tank: HouseTank) => hoursOfLight(tank.light) || 24;

@@ -1,0 +1,20 @@
+export {
+  addDays,
+  hoursOfLight,
+  instantOf,
+  wallMinutes,
+  weekdayOf,
+  type LightHours,
+  type Moment,
+} from './clock';
+export { compileGroupDay, groupOnDay, type DueServing, type GroupDay, type Rest } from './day';
+export {
+  compileRound,
+  servingKey,
+  type Round,
+  type RoundMoment,
+  type RoundServing,
+  type RoundStop,
+} from './compile';
+export { dietFindings, type Finding } from './findings';
+export type { Diet, DietServing, House, HouseGroup, HouseTank } from './plan';

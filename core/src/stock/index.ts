@@ -1,0 +1,2 @@
+export { drawDown, type Draw, type Lot } from './drawDown';
+export { daysLeft, type Supply } from './daysLeft';

@@ -1,0 +1,15 @@
+/** Core, catalogue, contract and server run in Node; the app runs under jest-expo (app/jest.config.js). */
+const node = (name) => ({
+  displayName: name,
+  rootDir: `${__dirname}/${name}`,
+  testEnvironment: 'node',
+  testMatch: ['<rootDir>/src/**/*.test.ts'],
+  transform: {
+    '^.+\\.tsx?$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript' } } }],
+  },
+  transformIgnorePatterns: ['/node_modules/(?!(@open-larder|@date-fns|date-fns)/)'],
+});
+
+module.exports = {
+  projects: [...['catalogue', 'core', 'contract', 'server'].map(node), '<rootDir>/app/jest.config.js'],
+};
