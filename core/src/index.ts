@@ -8,4 +8,5 @@ export * from './fish';
 export * from './food';
 export * from './ration';
 export * from './stock';
+export * from './tank';
 export * from './round';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { measured } from '../why';
-import { massFromLength, sizeOn, type SizeEvent } from '.';
+import { assumedLengthCm, massFromLength, sizeOn, type SizeEvent } from '.';
 
 const shaped = (shape: 'eel-like' | 'elongated' | 'fusiform' | 'deep') => ({
   shape,
@@ -75,5 +75,15 @@ describe('size of a group', () => {
     expect(() =>
       sizeOn([event('arrived', '2026-01-01', 1), event('died', '2026-01-02', 2)], '2026-01-02'),
     ).toThrow(/more than the fish/);
+  });
+});
+
+describe('a first guess of length', () => {
+  it('grows with the stage and never passes the adult length', () => {
+    const species = { adultLengthCm: 10 };
+    const lengths = (['yolk-sac larva', 'fry', 'juvenile', 'adult', 'old'] as const).map((stage) =>
+      assumedLengthCm(species, stage),
+    );
+    expect(lengths).toEqual([1, 1.8, 5, 8.5, 9.5]);
   });
 });

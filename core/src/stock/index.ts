@@ -1,2 +1,3 @@
 export { drawDown, type Draw, type Lot } from './drawDown';
 export { daysLeft, type Supply } from './daysLeft';
+export { pricePerGram } from './price';

@@ -1,0 +1,32 @@
+import { z } from 'zod';
+import { between, id, phrase, weekdays } from './basics';
+
+export const dietServing = z.object({
+  id,
+  foodId: id,
+  momentId: id,
+  zone: z.enum(['surface', 'mid', 'bottom', 'film']),
+  place: phrase,
+  weekdays: weekdays.min(1, 'choose at least one weekday'),
+  weight: between(0.05, 20, 'the share of the day'),
+  ownUnits: between(0.05, 10_000, 'the amount').nullable(),
+});
+
+const fields = z.object({
+  fastWeekdays: weekdays.max(6, 'a group cannot fast every day of the week'),
+  goalFactor: between(0, 10, 'the goal, as a multiple of maintenance,').nullable(),
+  servings: z
+    .array(dietServing)
+    .max(60, 'keep a diet under 60 servings')
+    .refine(
+      (servings) => new Set(servings.map((serving) => serving.id)).size === servings.length,
+      'a serving stands twice',
+    ),
+});
+
+/** `version` 0 starts a group's first diet. `validFrom` is set by the server to the day of saving. */
+export const dietEdit = fields.extend({ version: z.int().min(0) });
+export const diet = fields.extend({ version: z.int().min(1), validFrom: z.string() });
+
+export type DietRow = z.infer<typeof diet>;
+export type DietEdit = z.infer<typeof dietEdit>;

@@ -1,0 +1,49 @@
+import { z } from 'zod';
+import { between, day, id, instant, phrase } from './basics';
+
+export const OUTCOMES = ['served', 'less', 'more', 'refused', 'skipped'] as const;
+export type Outcome = (typeof OUTCOMES)[number];
+
+/**
+ * A serving that happened. Sent with a client-made UUIDv7, so that a repeated send changes nothing.
+ * `units` is what the hand dealt: 0 where it was skipped.
+ */
+export const feedingCreate = z
+  .object({
+    id,
+    servingId: id,
+    day,
+    groupId: id,
+    foodId: id,
+    outcome: z.enum(OUTCOMES),
+    plannedUnits: between(0, 10_000, 'the planned amount'),
+    units: between(0, 10_000, 'the amount'),
+    note: phrase,
+    at: instant,
+  })
+  .refine((fed) => (fed.outcome === 'skipped') === (fed.units === 0), {
+    path: ['units'],
+    message: 'a skipped serving has the amount 0, every other one more than 0',
+  });
+
+export const feedingUndo = z.object({ id, at: instant });
+
+export const feeding = z.object({
+  id,
+  servingId: id,
+  day: z.string(),
+  groupId: id,
+  foodId: id,
+  outcome: z.enum(OUTCOMES),
+  plannedUnits: z.number(),
+  units: z.number(),
+  massG: z.number(),
+  note: z.string(),
+  at: z.string(),
+});
+
+/** The feeding as written, and grams that the shelf did not have. */
+export const feedingReceipt = z.object({ feeding, shortG: z.number() });
+
+export type Feeding = z.infer<typeof feeding>;
+export type FeedingCreate = z.infer<typeof feedingCreate>;

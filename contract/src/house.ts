@@ -1,0 +1,67 @@
+import {
+  assumedLengthCm,
+  type Diet,
+  type House,
+  type HouseGroup,
+  type HouseTank,
+  type Food,
+} from '@open-larder/core';
+import type { Species } from '@open-larder/catalogue';
+import type { DietEdit } from './diet';
+import type { FoodRow } from './food';
+import type { Group } from './group';
+import type { Household } from './household';
+import type { MomentRow } from './moment';
+import type { Tank } from './tank';
+
+export interface HouseRows {
+  household: Pick<Household, 'timeZone'>;
+  moments: readonly MomentRow[];
+  tanks: readonly Tank[];
+  groups: readonly Group[];
+  foods: readonly Pick<FoodRow, 'id' | 'name' | 'composition' | 'unit' | 'archived'>[];
+  species: ReadonlyMap<string, Species>;
+}
+
+/** Rows of the contract as the core's house: one reading, used by server and app alike. */
+export function houseOf(rows: HouseRows): House {
+  return {
+    timeZone: rows.household.timeZone,
+    moments: rows.moments.filter((moment) => !moment.archived),
+    tanks: rows.tanks.map(houseTank),
+    groups: rows.groups
+      .filter((group) => !group.archived)
+      .flatMap((group) => houseGroup(group, rows.species) ?? []),
+    foods: rows.foods.filter((food) => !food.archived) as Food[],
+  };
+}
+
+export function houseTank(tank: Tank): HouseTank {
+  return {
+    id: tank.id,
+    name: tank.name,
+    walkOrder: tank.walkOrder,
+    tempC: tank.tempC,
+    light: { onMin: tank.lightOnMin, offMin: tank.lightOffMin },
+  };
+}
+
+/** Null where the species has left the catalogue. */
+export function houseGroup(
+  group: Omit<Group, 'diet'> & { diet: Diet | DietEdit | null },
+  speciesByKey: ReadonlyMap<string, Species>,
+): HouseGroup | null {
+  const species = speciesByKey.get(group.speciesKey);
+  if (!species) return null;
+  return {
+    id: group.id,
+    tankId: group.tankId,
+    name: group.name,
+    species,
+    stage: group.stage,
+    count: group.size.total,
+    lengthCm: group.lengthCm ?? assumedLengthCm(species, group.stage),
+    lengthMeasured: group.lengthCm !== null,
+    diet: group.diet,
+  };
+}

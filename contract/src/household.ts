@@ -1,0 +1,27 @@
+import { z } from 'zod';
+import { id, name, version } from './basics';
+
+const timeZone = z
+  .string()
+  .max(60)
+  .refine((zone) => {
+    try {
+      return Boolean(new Intl.DateTimeFormat('en', { timeZone: zone }));
+    } catch {
+      return false;
+    }
+  }, 'this is not a known time zone, such as Europe/Berlin');
+
+export const householdInput = z.object({
+  name,
+  timeZone,
+  units: z.enum(['metric', 'us']),
+  clock: z.enum(['24', '12']),
+  /** First day of the week: 1 Monday, 7 Sunday. */
+  weekStart: z.union([z.literal(1), z.literal(7)]),
+  currency: z.string().regex(/^[A-Z]{3}$/, 'write the currency as three capitals, such as EUR'),
+});
+export const household = householdInput.extend({ id, version });
+export const householdEdit = householdInput.extend({ version });
+
+export type Household = z.infer<typeof household>;

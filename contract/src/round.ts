@@ -1,0 +1,53 @@
+import { FOOD_FAMILIES } from '@open-larder/catalogue';
+import { z } from 'zod';
+import { id } from './basics';
+import { feeding } from './feeding';
+import { stage } from './group';
+import { why } from './why';
+
+const roundServing = z.object({
+  servingId: id,
+  groupId: id,
+  groupName: z.string(),
+  foodId: id,
+  foodName: z.string(),
+  family: z.enum(FOOD_FAMILIES),
+  /** «3 pinches» */
+  portion: z.string(),
+  units: z.number(),
+  unit: z.object({ name: z.string(), plural: z.string(), massG: z.number(), step: z.number() }),
+  massG: z.number(),
+  ofWanted: z.number(),
+  zone: z.enum(['surface', 'mid', 'bottom', 'film']),
+  place: z.string(),
+  fed: feeding.nullable(),
+});
+
+const roundStop = z.object({
+  tankId: id,
+  at: z.string(),
+  minutes: z.number(),
+  servings: z.array(roundServing),
+});
+
+export const round = z.object({
+  day: z.string(),
+  moments: z.array(z.object({ momentId: id, name: z.string(), stops: z.array(roundStop) })),
+  resting: z.array(
+    z.object({
+      groupId: id,
+      groupName: z.string(),
+      tankId: id,
+      stage,
+      reason: z.enum(['fast', 'stage', 'empty', 'noDiet']),
+    }),
+  ),
+  /** Logged that day for servings that the plan no longer holds. */
+  unplanned: z.array(feeding),
+});
+
+export const roundWhy = z.object({ why });
+
+export type RoundView = z.infer<typeof round>;
+export type RoundServingView = z.infer<typeof roundServing>;
+export type RoundStopView = z.infer<typeof roundStop>;

@@ -1,0 +1,1 @@
+export { waterLitres, type TankSize } from './volume';

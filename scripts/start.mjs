@@ -1,0 +1,101 @@
+import { spawn } from 'node:child_process';
+import { join } from 'node:path';
+import { root } from './places.mjs';
+import { portFrom, portIsFree, startPostgres } from './postgres.mjs';
+import { giveUp, say, sinceStart } from './say.mjs';
+import { setUp } from './setup.mjs';
+import { buildWeb, webDir } from './web.mjs';
+
+const HELP = `npm start                 the product with its demo data
+npm start -- --empty      a household of your own, empty at first
+
+OPEN_LARDER_PORT      port of the product (4310)
+OPEN_LARDER_DB_PORT   port of its database (54310)`;
+
+const args = process.argv.slice(2);
+if (args.includes('--help')) {
+  say(HELP);
+  process.exit(0);
+}
+const unknown = args.find((arg) => arg !== '--empty');
+if (unknown) giveUp(`«${unknown}» is not known here.\n\n${HELP}`);
+
+const port = portFrom('OPEN_LARDER_PORT', 4310);
+const dbPort = portFrom('OPEN_LARDER_DB_PORT', 54310);
+if (!(await portIsFree(port))) {
+  giveUp(
+    `Port ${port} is in use. Stop what uses it, or choose another: OPEN_LARDER_PORT=4400 npm start`,
+  );
+}
+
+let database = null;
+let server = null;
+let stopping = false;
+
+async function stop(code) {
+  if (stopping) return;
+  stopping = true;
+  if (server && server.exitCode === null) {
+    const gone = new Promise((resolve) => server.once('exit', resolve));
+    server.kill('SIGTERM');
+    await gone;
+  }
+  // Stopped while the database was just starting: let it come up, then take it down in order.
+  if (database) await (await database).stop();
+  process.exit(code);
+}
+process.on('SIGINT', () => void stop(0));
+process.on('SIGTERM', () => void stop(0));
+process.on('SIGHUP', () => void stop(0));
+
+try {
+  await setUp({ browser: false });
+  if (!stopping) database = startPostgres('db', dbPort);
+  await database;
+  if (!stopping) await buildWeb();
+  if (!stopping) await serve();
+} catch (error) {
+  process.stderr.write(`\n${error.message}\n`);
+  await stop(1);
+}
+
+async function serve() {
+  const dbUrl = await (await database).ensure('larder');
+  server = spawn(process.execPath, ['--import', 'tsx', join('server', 'src', 'main.ts')], {
+    cwd: root,
+    env: {
+      ...process.env,
+      NODE_ENV: 'production',
+      OPEN_LARDER_PORT: String(port),
+      OPEN_LARDER_DB_URL: dbUrl,
+      OPEN_LARDER_WEB_DIR: webDir,
+      OPEN_LARDER_HOUSEHOLD: args.includes('--empty') ? 'empty' : 'demo',
+      OPEN_LARDER_LOG: process.env.OPEN_LARDER_LOG ?? 'warn',
+    },
+    stdio: ['ignore', 'inherit', 'inherit'],
+    // Its own group: Ctrl-C reaches this script alone, which then stops the server in order.
+    detached: true,
+  });
+  server.once('exit', (code) => {
+    if (!stopping) {
+      process.stderr.write(`\nThe server ended with ${code}; its lines above say why.\n`);
+      void stop(1);
+    }
+  });
+  await untilReady();
+  say(`\nOpen Larder is ready after ${sinceStart()}:  http://localhost:${port}\nCtrl-C stops it.`);
+}
+
+async function untilReady() {
+  const patience = Date.now() + 60_000;
+  while (!stopping && Date.now() < patience) {
+    try {
+      const answer = await fetch(`http://127.0.0.1:${port}/api/ready`);
+      if (answer.ok) return;
+    } catch {
+      // Not listening yet: ask again until patience ends.
+    }
+    await new Promise((resolve) => setTimeout(resolve, 150));
+  }
+  if (!stopping) throw new Error('The server was not ready within a minute.');
+}

@@ -1,0 +1,156 @@
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import type { Catalogue } from '@open-larder/catalogue/load';
+import compression from 'compression';
+import express, { Router, type Express, type Request } from 'express';
+import helmet from 'helmet';
+import type { Logger } from 'pino';
+import type { Sequelize } from 'sequelize';
+import swaggerUi from 'swagger-ui-express';
+import { catalogueRoutes } from './catalogue/routes';
+import type { Clock } from './clock';
+import { Scope } from './db';
+import { dietRoutes } from './diet/routes';
+import { feedingRoutes } from './feeding/routes';
+import { foodRoutes } from './food/routes';
+import { groupRoutes } from './group/routes';
+import { householdRoutes } from './household/routes';
+import { sayErrors, unknownRoute } from './http/errors';
+import { mount, type Handlers } from './http/mount';
+import { ProblemError } from './http/problems';
+import { larderRoutes } from './larder/routes';
+import { requestLog } from './log';
+import { momentRoutes } from './moment/routes';
+import { openApi } from './openapi';
+import { recordsRoutes } from './records/routes';
+import { roundRoutes } from './round/routes';
+import { tankRoutes } from './tank/routes';
+
+export interface AppParts {
+  db: Sequelize;
+  catalogue: Catalogue;
+  clock: Clock;
+  log: Logger;
+  /** Folder of the exported web app, if it is to be served. */
+  webDir?: string;
+  /** Who is asking. For now one household is signed in by itself; sign-in replaces this. */
+  householdOf: (request: Request) => string;
+}
+
+const BODY_LIMIT = 256 * 1024;
+const YEAR_S = 31_536_000;
+
+export function createApp({ db, catalogue, clock, log, webDir, householdOf }: AppParts): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(requestLog(log));
+  app.use(securityHeaders());
+  app.use(refuseForeignHosts);
+  app.use(compression());
+  app.use('/api/docs', swaggerUi.serve, swaggerUi.setup(openApi()));
+  app.use('/api', express.json({ limit: BODY_LIMIT }));
+
+  const router = Router();
+  mount(router, { ...healthRoutes(db), ...RESOURCES }, (request) => ({
+    scope: new Scope(db, householdOf(request)),
+    catalogue,
+    clock,
+  }));
+  app.use(router);
+  app.use('/api', unknownRoute);
+  if (webDir !== undefined && existsSync(webDir)) serveWeb(app, webDir);
+  app.use(unknownRoute);
+  app.use(sayErrors(log));
+  return app;
+}
+
+const RESOURCES: Handlers = {
+  ...householdRoutes,
+  ...catalogueRoutes,
+  ...momentRoutes,
+  ...tankRoutes,
+  ...groupRoutes,
+  ...dietRoutes,
+  ...foodRoutes,
+  ...larderRoutes,
+  ...roundRoutes,
+  ...feedingRoutes,
+  ...recordsRoutes,
+};
+
+function healthRoutes(db: Sequelize): Handlers {
+  return {
+    getHealth: async () => ({ status: 'ok' as const }),
+    getReady: async () => {
+      try {
+        await db.query('SELECT 1 FROM migrations LIMIT 1');
+      } catch {
+        throw new ProblemError({
+          status: 503,
+          title: 'Not ready',
+          detail: 'The database cannot be reached or is not set up yet.',
+        });
+      }
+      return { status: 'ready' as const };
+    },
+  };
+}
+
+/** Styles are written by the interface at run time, hence 'unsafe-inline' for them and nothing else. */
+function securityHeaders() {
+  return helmet({
+    contentSecurityPolicy: {
+      useDefaults: false,
+      directives: {
+        defaultSrc: ["'none'"],
+        scriptSrc: ["'self'"],
+        workerSrc: ["'self'"],
+        styleSrc: ["'self'", "'unsafe-inline'"],
+        imgSrc: ["'self'", 'data:', 'blob:'],
+        fontSrc: ["'self'"],
+        connectSrc: ["'self'"],
+        manifestSrc: ["'self'"],
+        baseUri: ["'none'"],
+        formAction: ["'self'"],
+        frameAncestors: ["'none'"],
+      },
+    },
+    // The product runs over plain http on loopback, where this header has no meaning.
+    strictTransportSecurity: false,
+  });
+}
+
+/** Bound to loopback and signed in by itself: a foreign name in Host means a rebinding attack. */
+const refuseForeignHosts: express.RequestHandler = (request, _response, next) => {
+  const host = request.hostname;
+  if (host === 'localhost' || host === '127.0.0.1' || host === '[::1]' || host === '::1') next();
+  else {
+    next(
+      new ProblemError({
+        status: 421,
+        title: 'Wrong address',
+        detail: 'Open Larder answers on this machine only, at http://localhost.',
+      }),
+    );
+  }
+};
+
+function serveWeb(app: Express, webDir: string): void {
+  // Names under _expo and assets carry a hash of what they hold, so they never change.
+  for (const folder of ['_expo', 'assets']) {
+    app.use(
+      `/${folder}`,
+      express.static(join(webDir, folder), {
+        maxAge: YEAR_S * 1000,
+        immutable: true,
+        index: false,
+      }),
+    );
+    app.use(`/${folder}`, unknownRoute);
+  }
+  app.use(express.static(webDir, { index: false, maxAge: 0 }));
+  app.get('/{*path}', (_request, response) => {
+    response.setHeader('Cache-Control', 'no-cache');
+    response.sendFile(join(webDir, 'index.html'));
+  });
+}

@@ -1,0 +1,5 @@
+import type { Handlers } from '../http/mount';
+
+export const catalogueRoutes: Handlers = {
+  getCatalogue: async (_request, { catalogue }) => catalogue,
+};

@@ -1,0 +1,44 @@
+import { z } from 'zod';
+
+const port = z.coerce.number().int().min(1).max(65_535);
+
+const settings = z.object({
+  OPEN_LARDER_PORT: port.default(4310),
+  OPEN_LARDER_DB_URL: z.string().startsWith('postgres://', 'give a postgres:// address'),
+  /** Folder of the exported web app; without it the server answers only the API. */
+  OPEN_LARDER_WEB_DIR: z.string().optional(),
+  /** Which household is signed in by itself, and made when it is missing. */
+  OPEN_LARDER_HOUSEHOLD: z.enum(['demo', 'empty']).default('demo'),
+  OPEN_LARDER_TIME_ZONE: z.string().optional(),
+  OPEN_LARDER_LOG: z.enum(['debug', 'info', 'warn', 'error', 'silent']).default('info'),
+});
+
+export interface Config {
+  port: number;
+  dbUrl: string;
+  webDir: string | undefined;
+  household: 'demo' | 'empty';
+  timeZone: string;
+  logLevel: string;
+}
+
+/**
+ * Settings from the environment.
+ * @throws Error naming each variable that is wrong and what it should be
+ */
+export function readConfig(env: NodeJS.ProcessEnv): Config {
+  const read = settings.safeParse(env);
+  if (!read.success) {
+    const faults = read.error.issues.map((issue) => `${issue.path.join('.')}: ${issue.message}`);
+    throw new Error(`the settings are not usable:\n${faults.join('\n')}`);
+  }
+  return {
+    port: read.data.OPEN_LARDER_PORT,
+    dbUrl: read.data.OPEN_LARDER_DB_URL,
+    webDir: read.data.OPEN_LARDER_WEB_DIR,
+    household: read.data.OPEN_LARDER_HOUSEHOLD,
+    timeZone:
+      read.data.OPEN_LARDER_TIME_ZONE ?? Intl.DateTimeFormat().resolvedOptions().timeZone ?? 'UTC',
+    logLevel: read.data.OPEN_LARDER_LOG,
+  };
+}

@@ -1,0 +1,4 @@
+export { connect } from './connect';
+export { migrate } from './migrate';
+export { cutPage, readCursor } from './page';
+export { Scope } from './scope';

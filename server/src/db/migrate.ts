@@ -1,0 +1,57 @@
+import { QueryTypes, type Sequelize, type Transaction } from 'sequelize';
+import { Umzug, type UmzugStorage } from 'umzug';
+import * as house from './migrations/0001-house';
+
+const MIGRATIONS = [house];
+/** Arbitrary but fixed: two servers that start together migrate one after the other. */
+const LOCK = 741_093_122;
+
+/**
+ * Bring the database to its newest shape, in one transaction: after a crash it is as it was.
+ * @returns names of the migrations that ran
+ */
+export async function migrate(db: Sequelize): Promise<string[]> {
+  return db.transaction(async (transaction) => {
+    await db.query(`SELECT pg_advisory_xact_lock(${LOCK})`, { transaction });
+    await db.query(
+      'CREATE TABLE IF NOT EXISTS migrations (name text PRIMARY KEY, ran_at timestamptz DEFAULT now())',
+      { transaction },
+    );
+    const umzug = new Umzug({
+      migrations: MIGRATIONS.map(({ name, up }) => ({
+        name,
+        up: async () => {
+          await db.query(up, { transaction });
+        },
+      })),
+      storage: storageIn(db, transaction),
+      logger: undefined,
+    });
+    return (await umzug.up()).map((migration) => migration.name);
+  });
+}
+
+/** What ran is written in the same transaction as what it did. */
+function storageIn(db: Sequelize, transaction: Transaction): UmzugStorage {
+  return {
+    async executed() {
+      const rows = await db.query<{ name: string }>('SELECT name FROM migrations ORDER BY name', {
+        type: QueryTypes.SELECT,
+        transaction,
+      });
+      return rows.map((row) => row.name);
+    },
+    async logMigration({ name }) {
+      await db.query('INSERT INTO migrations (name) VALUES (:name)', {
+        replacements: { name },
+        transaction,
+      });
+    },
+    async unlogMigration({ name }) {
+      await db.query('DELETE FROM migrations WHERE name = :name', {
+        replacements: { name },
+        transaction,
+      });
+    },
+  };
+}

@@ -1,0 +1,117 @@
+import {
+  QueryTypes,
+  Transaction,
+  type BindOrReplacements,
+  type Sequelize,
+  type WhereOptions,
+} from 'sequelize';
+import { notFound, stale } from '../http/problems';
+import { modelOf, type Table } from './models';
+
+type Values = Record<string, unknown>;
+
+/**
+ * The one door to the database for a request: everything that passes carries the household.
+ * Reads are SQL that must name `:household`; writes go through the models.
+ */
+export class Scope {
+  constructor(
+    private readonly db: Sequelize,
+    readonly householdId: string,
+    private readonly transaction?: Transaction,
+  ) {}
+
+  /** Run `work` whole or not at all. Inside another such call it joins that one. */
+  async atomically<T>(work: (scope: Scope) => Promise<T>): Promise<T> {
+    if (this.transaction) return work(this);
+    return this.db.transaction((transaction) =>
+      work(new Scope(this.db, this.householdId, transaction)),
+    );
+  }
+
+  /** Rows of a SELECT, or of an UPDATE … RETURNING. Column names come back in camelCase. */
+  async rows<Row extends object>(sql: string, values: Values = {}): Promise<Row[]> {
+    if (!sql.includes(':household')) throw new Error('a query without :household is not allowed');
+    const rows = await this.db.query<Values>(sql, {
+      type: QueryTypes.SELECT,
+      replacements: { ...values, household: this.householdId } as BindOrReplacements,
+      transaction: this.transaction,
+    });
+    return rows.map(camelCased) as Row[];
+  }
+
+  /** Insert rows; those whose id is already there are left as they are. */
+  async insert(table: Table, rows: readonly Values[]): Promise<void> {
+    if (rows.length === 0) return;
+    await modelOf(this.db, table).bulkCreate(
+      rows.map((row) => ({ ...row, householdId: this.householdId })),
+      { ignoreDuplicates: true, transaction: this.transaction },
+    );
+  }
+
+  /**
+   * Change a row that nobody has changed since `version`.
+   * @param read how to read the row as it is now, for the answer to a stale edit
+   * @throws ProblemError 404 where there is no such row, 409 with both versions where it is stale
+   */
+  async revise<Row extends object>(
+    table: Table,
+    what: string,
+    id: string,
+    edit: Values & { version: number },
+    read: () => Promise<Row | null>,
+  ): Promise<Row> {
+    const { version, ...values } = edit;
+    const [changed] = await modelOf(this.db, table).update(
+      { ...values, version: version + 1 },
+      {
+        where: { id, version, householdId: this.householdId } as WhereOptions,
+        transaction: this.transaction,
+      },
+    );
+    const current = await read();
+    if (current === null) throw notFound(what);
+    if (changed === 0) throw stale(what, edit, current);
+    return current;
+  }
+
+  /** Change the household itself, whose row is its own scope. */
+  async reviseHousehold<Row extends object>(
+    what: string,
+    edit: Values & { version: number },
+    read: () => Promise<Row>,
+  ): Promise<Row> {
+    const { version, ...values } = edit;
+    const [changed] = await modelOf(this.db, 'households').update(
+      { ...values, version: version + 1 },
+      { where: { id: this.householdId, version }, transaction: this.transaction },
+    );
+    const current = await read();
+    if (changed === 0) throw stale(what, edit, current);
+    return current;
+  }
+
+  /** Hold a named lock until the transaction ends, so that the same thing is not done twice at once. */
+  async lock(name: string): Promise<void> {
+    await this.rows('SELECT pg_advisory_xact_lock(hashtextextended(:household || :name, 0))', {
+      name,
+    });
+  }
+}
+
+function camelCased(row: Values): Values {
+  const named: Values = {};
+  for (const key in row) named[camel(key)] = row[key];
+  return named;
+}
+
+const camelNames = new Map<string, string>();
+
+function camel(key: string): string {
+  let name = camelNames.get(key);
+  if (name === undefined) {
+    name = key.replace(/_([a-z])/g, (_, letter: string) => letter.toUpperCase());
+    camelNames.set(key, name);
+  }
+  return name;
+}

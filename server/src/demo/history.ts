@@ -1,0 +1,333 @@
+import { houseOf, type DietRow, type FoodRow, type Group, type Tank } from '@open-larder/contract';
+import {
+  addDays,
+  compileRound,
+  drawDown,
+  sizeOn,
+  toHandUnits,
+  type RoundServing,
+  type SizeEvent,
+  type Stage,
+} from '@open-larder/core';
+import type { Catalogue } from '@open-larder/catalogue/load';
+import { localDay } from '../clock';
+import type { Scope } from '../db';
+import type { Chance } from './chance';
+import { GROUPS, HISTORY_DAYS, SHELF, TANKS, type DemoGroup, type MomentKey } from './scenario';
+
+interface Told {
+  chance: Chance;
+  timeZone: string;
+  now: Date;
+  moments: {
+    key: MomentKey;
+    id: string;
+    name: string;
+    anchor: 'clock' | 'lightsOn' | 'lightsOff';
+    minutes: number;
+    version: number;
+    archived: boolean;
+  }[];
+}
+
+type Row = Record<string, unknown>;
+
+/** Write the demo: tanks, fish, shelf and diets, and eight weeks of servings up to this hour. */
+export async function tellHistory(scope: Scope, catalogue: Catalogue, told: Told): Promise<void> {
+  const today = localDay(told.now, told.timeZone);
+  const first = addDays(today, -HISTORY_DAYS);
+  const tanks = makeTanks(told);
+  const foods = makeFoods(catalogue, told, first);
+  const groups = GROUPS.map((group) => makeGroup(group, tanks, foods, told, today));
+
+  await scope.insert(
+    'tanks',
+    tanks.map((tank) => ({ ...tank })),
+  );
+  await scope.insert(
+    'foods',
+    foods.map((food) => food.row),
+  );
+  await scope.insert(
+    'lots',
+    foods.map((food) => food.lotRow),
+  );
+  await scope.insert(
+    'stock_events',
+    foods.map((food) => food.bought),
+  );
+  await scope.insert(
+    'groups',
+    groups.map(({ id, name, speciesKey }) => ({ id, name, speciesKey, version: 1 })),
+  );
+  await scope.insert(
+    'stays',
+    groups.map((group) => group.stay),
+  );
+  await scope.insert(
+    'group_events',
+    groups.flatMap((group) => group.events),
+  );
+  await scope.insert(
+    'diets',
+    groups.map((group) => group.dietRow),
+  );
+  await scope.insert(
+    'diet_servings',
+    groups.flatMap((group) => group.servingRows),
+  );
+
+  const { feedings, draws } = serveDays(catalogue, told, { tanks, foods, groups, first, today });
+  for (const batch of inBatches(feedings)) await scope.insert('feedings', batch);
+  for (const batch of inBatches(draws)) await scope.insert('stock_events', batch);
+}
+
+function makeTanks({ chance, now }: Told): Tank[] {
+  return TANKS.map(({ name, size, tempC, ph, light }, index) => ({
+    id: chance.id(now),
+    name,
+    lengthCm: size[0],
+    widthCm: size[1],
+    heightCm: size[2],
+    waterLevelCm: size[3],
+    litres: null,
+    tempC,
+    ph,
+    lightOnMin: light[0],
+    lightOffMin: light[1],
+    walkOrder: index + 1,
+    version: 1,
+    archived: false,
+  }));
+}
+
+function makeFoods(catalogue: Catalogue, { chance, now }: Told, first: string) {
+  return Object.entries(SHELF).map(([key, stock]) => {
+    const generic = catalogue.foods.find((food) => food.key === key);
+    if (!generic) throw new Error(`the demo names a food that the catalogue lacks: ${key}`);
+    const { keepsOpenedDays: _, source: __, key: ___, ...columns } = generic;
+    const id = chance.id(now);
+    const lotId = chance.id(now);
+    const food: FoodRow = {
+      id,
+      name: generic.name,
+      family: generic.family,
+      kind: generic.kind,
+      form: generic.form,
+      composition: generic,
+      plantShare: generic.plantShare,
+      unit: {
+        name: generic.unitName,
+        plural: generic.unitPlural,
+        massG: generic.unitMassG,
+        step: generic.unitStep,
+      },
+      version: 1,
+      archived: false,
+      lots: [],
+      remainingG: stock.amountG,
+    };
+    return {
+      key,
+      food,
+      lot: { id: lotId, remainingG: stock.amountG, openedOn: first, bestBefore: null },
+      row: { ...columns, id, version: 1, archived: false } as Row,
+      lotRow: {
+        id: lotId,
+        foodId: id,
+        amountG: stock.amountG,
+        costMinor: stock.costMinor,
+        boughtOn: first,
+        openedOn: first,
+        bestBefore: addDays(first, stock.keeps),
+        version: 1,
+      },
+      bought: { id: chance.id(now), lotId, kind: 'bought', deltaG: stock.amountG, day: first },
+    };
+  });
+}
+
+type DemoFood = ReturnType<typeof makeFoods>[number];
+
+function makeGroup(
+  demo: DemoGroup,
+  tanks: readonly Tank[],
+  foods: readonly DemoFood[],
+  { chance, now, moments }: Told,
+  today: string,
+) {
+  const id = chance.id(now);
+  const arrival = addDays(today, -(demo.daysAgo ?? HISTORY_DAYS));
+  const tankId = (tanks.find((tank) => tank.name === demo.tank) as Tank).id;
+  const at = (daysAgo: number, event: Row): Row & { day: string } => ({
+    id: chance.id(now),
+    groupId: id,
+    day: addDays(today, -daysAgo),
+    ...event,
+  });
+  const { males, females, unsexed } = demo;
+  const since = demo.daysAgo ?? HISTORY_DAYS;
+  const events = [
+    at(since, { kind: 'arrived', males, females, unsexed }),
+    at(since, { kind: 'staged', stage: demo.stage }),
+    ...(demo.stages ?? []).map(([daysAgo, stage]) => at(daysAgo, { kind: 'staged', stage })),
+    ...demo.lengths.map(([daysAgo, lengthCm]) => at(daysAgo, { kind: 'measured', lengthCm })),
+    ...(demo.losses ?? []).map(([daysAgo, lost]) =>
+      at(daysAgo, { kind: 'died', males: 0, females: 0, unsexed: lost }),
+    ),
+  ].sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0));
+  const servings = demo.servings.map((serving) => ({
+    id: chance.id(now),
+    foodId: (foods.find((food) => food.key === serving.food) as DemoFood).food.id,
+    momentId: (moments.find((moment) => moment.key === serving.moment) as { id: string }).id,
+    zone: serving.zone,
+    place: serving.place,
+    weekdays: serving.weekdays ?? [1, 2, 3, 4, 5, 6, 7],
+    weight: serving.weight ?? 1,
+    ownUnits: null,
+  }));
+  const diet: DietRow = {
+    version: 1,
+    validFrom: arrival,
+    fastWeekdays: demo.fastWeekdays,
+    goalFactor: null,
+    servings,
+  };
+  return {
+    demo,
+    id,
+    name: demo.name,
+    speciesKey: demo.species,
+    tankId,
+    arrival,
+    events,
+    diet,
+    stay: { id: chance.id(now), groupId: id, tankId, during: [arrival, null] },
+    dietRow: { ...diet, groupId: id, servings: undefined },
+    servingRows: servings.map((serving, position) => ({
+      ...serving,
+      groupId: id,
+      version: 1,
+      position,
+    })),
+  };
+}
+
+type MadeGroup = ReturnType<typeof makeGroup>;
+
+function groupOn(
+  { demo, id, name, speciesKey, tankId, events, diet }: MadeGroup,
+  day: string,
+): Group {
+  const past = events.filter((event) => event.day <= day);
+  const last = (kind: string) => past.findLast((event) => event.kind === kind);
+  return {
+    id,
+    name,
+    speciesKey,
+    tankId,
+    version: 1,
+    archived: false,
+    stage: (last('staged')?.stage as Stage | undefined) ?? demo.stage,
+    lengthCm: (last('measured')?.lengthCm as number | undefined) ?? null,
+    size: sizeOn(past.filter((event) => 'unsexed' in event) as unknown as SizeEvent[], day),
+    diet,
+  };
+}
+
+interface Stage0 {
+  tanks: Tank[];
+  foods: DemoFood[];
+  groups: MadeGroup[];
+  first: string;
+  today: string;
+}
+
+/** Serve every day of the history as a keeper would: mostly as planned, now and then not. */
+function serveDays(catalogue: Catalogue, told: Told, stage: Stage0) {
+  const species = new Map(catalogue.species.map((row) => [row.key, row]));
+  const stock = new Map(stage.foods.map((food) => [food.food.id, food.lot]));
+  const madeById = new Map(stage.groups.map((group) => [group.id, group]));
+  const feedings: Row[] = [];
+  const draws: Row[] = [];
+  for (let day = stage.first; day <= stage.today; day = addDays(day, 1)) {
+    const house = houseOf({
+      household: { timeZone: told.timeZone },
+      moments: told.moments,
+      tanks: stage.tanks,
+      groups: stage.groups
+        .filter((group) => group.arrival <= day)
+        .map((group) => groupOn(group, day)),
+      foods: stage.foods.map((food) => food.food),
+      species,
+    });
+    for (const { stops } of compileRound(house, day).moments) {
+      for (const stop of stops) {
+        stop.servings.forEach((serving, index) => {
+          const late = 2 + told.chance.next() * 25 + index;
+          const at = new Date(stop.at.getTime() + late * 60_000);
+          if (at > told.now) return;
+          const made = madeById.get(serving.group.id) as MadeGroup;
+          const lot = stock.get(serving.food.id);
+          const fed = serveOne(serving, made.demo, told.chance, day, at);
+          const { draws: taken } = drawDown(lot ? [lot] : [], fed.massG);
+          feedings.push(fed);
+          for (const draw of taken) {
+            if (lot) lot.remainingG -= draw.massG;
+            draws.push({
+              id: told.chance.id(at),
+              lotId: draw.lotId,
+              kind: 'drawn',
+              deltaG: -draw.massG,
+              day,
+              feedingId: fed.id,
+            });
+          }
+        });
+      }
+    }
+  }
+  return { feedings, draws };
+}
+
+function serveOne(
+  { serving, food, portion, group }: RoundServing,
+  demo: DemoGroup,
+  chance: Chance,
+  day: string,
+  at: Date,
+) {
+  const luck = chance.next();
+  const forgotten = demo.forgotten ?? 0.02;
+  const refusing = forgotten + (demo.refusing ?? 0.01);
+  const outcome =
+    luck < forgotten
+      ? 'skipped'
+      : luck < refusing
+        ? 'refused'
+        : luck < refusing + 0.04
+          ? 'less'
+          : luck < refusing + 0.07
+            ? 'more'
+            : 'served';
+  const factor = { skipped: 0, refused: 1, less: 0.5, more: 1.5, served: 1 }[outcome];
+  const units = factor === 1 ? portion.units : toHandUnits(portion.massG * factor, food.unit);
+  return {
+    id: chance.id(at),
+    servingId: serving.id,
+    day,
+    at,
+    groupId: group.id,
+    foodId: food.id,
+    outcome: units === portion.units && outcome !== 'refused' ? 'served' : outcome,
+    plannedUnits: portion.units,
+    units,
+    massG: units * food.unit.massG,
+    note: outcome === 'refused' ? 'left lying' : '',
+  };
+}
+
+function* inBatches(rows: readonly Row[]): Generator<Row[]> {
+  const size = 500;
+  for (let start = 0; start < rows.length; start += size) yield rows.slice(start, start + size);
+}

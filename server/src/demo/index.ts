@@ -1,0 +1,1 @@
+export { ensureHousehold } from './household';

@@ -1,0 +1,384 @@
+import type { Stage } from '@open-larder/core';
+
+/**
+ * «The Weir Room»: a shed beside a mill stream. Invented people, places and foods;
+ * days are counted back from today.
+ */
+export const HISTORY_DAYS = 56;
+
+export const MOMENTS = [
+  { key: 'morning', name: 'Before work', anchor: 'clock', minutes: 450 },
+  { key: 'noon', name: 'Midday break', anchor: 'clock', minutes: 750 },
+  { key: 'evening', name: 'After work', anchor: 'clock', minutes: 1110 },
+  { key: 'night', name: 'After lights-out', anchor: 'lightsOff', minutes: 20 },
+] as const;
+export type MomentKey = (typeof MOMENTS)[number]['key'];
+
+export const TANKS = [
+  { name: 'Millpond', size: [120, 45, 50, 45], tempC: 26, ph: 6.9, light: [600, 1200] },
+  { name: 'Sluice', size: [90, 40, 35, 31], tempC: 22, ph: 7.2, light: [540, 1140] },
+  { name: 'Tarn', size: [100, 40, 50, 45], tempC: 25.5, ph: 6.4, light: [600, 1200] },
+  { name: 'Race', size: [80, 40, 40, 36], tempC: 25, ph: 6.6, light: [660, 1200] },
+  { name: 'Alder', size: [60, 30, 30, 26], tempC: 24, ph: 6.5, light: [540, 1140] },
+  { name: 'Withy', size: [60, 35, 35, 31], tempC: 25.5, ph: 6.8, light: [540, 1200] },
+  { name: 'Fern tub', size: [30, 20, 18, 12], tempC: 24.5, ph: 6.6, light: [420, 1260] },
+  { name: 'Trough', size: [70, 45, 40, 34], tempC: 13, ph: 7.4, light: [480, 1020] },
+] as const;
+export type TankName = (typeof TANKS)[number]['name'];
+
+interface DemoServing {
+  food: string;
+  moment: MomentKey;
+  zone: 'surface' | 'mid' | 'bottom' | 'film';
+  place: string;
+  weekdays?: number[];
+  weight?: number;
+}
+
+export interface DemoGroup {
+  name: string;
+  species: string;
+  tank: TankName;
+  males: number;
+  females: number;
+  unsexed: number;
+  /** Days ago that the group came; the whole history where it is left out. */
+  daysAgo?: number;
+  stage: Stage;
+  /** Measured mean lengths: [days ago, cm]. */
+  lengths: [number, number][];
+  /** Later stages: [days ago, stage]. */
+  stages?: [number, Stage][];
+  /** Fish lost: [days ago, number]. */
+  losses?: [number, number][];
+  fastWeekdays: number[];
+  servings: DemoServing[];
+  /** How often a serving of this group is forgotten or goes uneaten, 0..1. */
+  forgotten?: number;
+  refusing?: number;
+}
+
+const weekdays = (...days: number[]) => days;
+
+export const GROUPS: DemoGroup[] = [
+  {
+    name: 'Pearl gouramis',
+    species: 'trichopodus-leerii',
+    tank: 'Millpond',
+    males: 1,
+    females: 2,
+    unsexed: 0,
+    stage: 'adult',
+    stages: [[16, 'conditioning']],
+    lengths: [
+      [50, 9.4],
+      [8, 9.7],
+    ],
+    fastWeekdays: [],
+    servings: [
+      { food: 'fine-flake', moment: 'morning', zone: 'surface', place: 'front left' },
+      {
+        food: 'frozen-water-fleas',
+        moment: 'evening',
+        zone: 'surface',
+        place: 'front left',
+        weekdays: weekdays(1, 3, 5, 7),
+      },
+      {
+        food: 'moina-live',
+        moment: 'evening',
+        zone: 'mid',
+        place: 'over the wood',
+        weekdays: weekdays(2, 4, 6),
+      },
+    ],
+  },
+  {
+    name: 'Upside-down catfish',
+    species: 'synodontis-nigriventris',
+    tank: 'Millpond',
+    males: 0,
+    females: 0,
+    unsexed: 4,
+    stage: 'adult',
+    lengths: [[50, 7.2]],
+    fastWeekdays: [7],
+    servings: [
+      { food: 'worm-tablet', moment: 'night', zone: 'surface', place: 'under the root' },
+      {
+        food: 'frozen-midge-larvae',
+        moment: 'night',
+        zone: 'surface',
+        place: 'under the root',
+        weekdays: weekdays(3, 6),
+        weight: 2,
+      },
+    ],
+    forgotten: 0.08,
+  },
+  {
+    name: 'Hillstream loaches',
+    species: 'sewellia-lineolata',
+    tank: 'Sluice',
+    males: 2,
+    females: 4,
+    unsexed: 0,
+    stage: 'adult',
+    lengths: [[44, 5.1]],
+    fastWeekdays: [],
+    servings: [
+      {
+        food: 'nettle-wafer-small',
+        moment: 'evening',
+        zone: 'film',
+        place: 'on the flat stones',
+        weight: 2,
+      },
+      {
+        food: 'spinach-leaf',
+        moment: 'morning',
+        zone: 'film',
+        place: 'pinned to the stone',
+        weekdays: weekdays(2, 5, 7),
+      },
+    ],
+  },
+  {
+    name: 'Celestial pearl danios',
+    species: 'danio-margaritatus',
+    tank: 'Sluice',
+    males: 5,
+    females: 9,
+    unsexed: 0,
+    stage: 'adult',
+    lengths: [[40, 1.9]],
+    fastWeekdays: [7],
+    servings: [
+      { food: 'fry-powder', moment: 'morning', zone: 'mid', place: 'into the current' },
+      { food: 'frozen-cyclops', moment: 'evening', zone: 'mid', place: 'into the current' },
+    ],
+  },
+  {
+    name: 'Marbled hatchetfish',
+    species: 'carnegiella-strigata',
+    tank: 'Tarn',
+    males: 0,
+    females: 0,
+    unsexed: 9,
+    stage: 'adult',
+    lengths: [[48, 3.1]],
+    losses: [[33, 1]],
+    fastWeekdays: [7],
+    servings: [
+      { food: 'fine-flake', moment: 'morning', zone: 'surface', place: 'front left' },
+      { food: 'frozen-water-fleas', moment: 'evening', zone: 'surface', place: 'front left' },
+    ],
+  },
+  {
+    name: 'Kuhli loaches',
+    species: 'pangio-kuhlii',
+    tank: 'Tarn',
+    males: 0,
+    females: 0,
+    unsexed: 8,
+    stage: 'adult',
+    lengths: [
+      [48, 8.2],
+      [6, 8.2],
+    ],
+    fastWeekdays: [7],
+    servings: [
+      { food: 'sinking-pellet-small', moment: 'evening', zone: 'bottom', place: 'far end' },
+      {
+        food: 'frozen-midge-larvae',
+        moment: 'night',
+        zone: 'bottom',
+        place: 'far end',
+        weekdays: weekdays(1, 3, 5),
+      },
+    ],
+    forgotten: 0.22,
+    refusing: 0.14,
+  },
+  {
+    name: 'Threadfin rainbowfish',
+    species: 'iriatherina-werneri',
+    tank: 'Tarn',
+    males: 4,
+    females: 6,
+    unsexed: 0,
+    stage: 'adult',
+    lengths: [[48, 3.6]],
+    fastWeekdays: [],
+    servings: [
+      {
+        food: 'fry-powder',
+        moment: 'morning',
+        zone: 'surface',
+        place: 'behind the floating plants',
+      },
+      {
+        food: 'frozen-cyclops',
+        moment: 'evening',
+        zone: 'mid',
+        place: 'behind the floating plants',
+      },
+    ],
+  },
+  {
+    name: 'Glass catfish',
+    species: 'kryptopterus-vitreolus',
+    tank: 'Race',
+    males: 0,
+    females: 0,
+    unsexed: 10,
+    stage: 'adult',
+    lengths: [[47, 5.4]],
+    fastWeekdays: [7],
+    servings: [
+      { food: 'frozen-cyclops', moment: 'evening', zone: 'mid', place: 'into the current' },
+      {
+        food: 'frozen-brine-shrimp',
+        moment: 'morning',
+        zone: 'mid',
+        place: 'into the current',
+        weekdays: weekdays(2, 4, 6),
+      },
+    ],
+    refusing: 0.05,
+  },
+  {
+    name: 'Steel-blue killifish',
+    species: 'fundulopanchax-gardneri',
+    tank: 'Alder',
+    males: 1,
+    females: 3,
+    unsexed: 0,
+    stage: 'adult',
+    stages: [[20, 'conditioning']],
+    lengths: [[45, 5.2]],
+    fastWeekdays: [],
+    servings: [
+      {
+        food: 'grindal-worms-live',
+        moment: 'evening',
+        zone: 'mid',
+        place: 'beside the mop',
+        weekdays: weekdays(1, 3, 5),
+      },
+      {
+        food: 'frozen-midge-larvae',
+        moment: 'evening',
+        zone: 'mid',
+        place: 'beside the mop',
+        weekdays: weekdays(2, 4, 6, 7),
+      },
+      { food: 'frozen-brine-shrimp', moment: 'morning', zone: 'mid', place: 'beside the mop' },
+    ],
+  },
+  {
+    name: 'Young threadfins',
+    species: 'iriatherina-werneri',
+    tank: 'Withy',
+    males: 0,
+    females: 0,
+    unsexed: 16,
+    stage: 'juvenile',
+    lengths: [
+      [55, 1.2],
+      [41, 1.5],
+      [27, 1.8],
+      [13, 2.1],
+      [3, 2.3],
+    ],
+    losses: [
+      [38, 2],
+      [21, 1],
+    ],
+    fastWeekdays: [],
+    servings: [
+      { food: 'fry-powder', moment: 'morning', zone: 'surface', place: 'beside the moss' },
+      {
+        food: 'fry-powder',
+        moment: 'noon',
+        zone: 'surface',
+        place: 'beside the moss',
+        weekdays: weekdays(6, 7),
+      },
+      {
+        food: 'hatched-brine-shrimp',
+        moment: 'evening',
+        zone: 'mid',
+        place: 'beside the moss',
+        weight: 2,
+      },
+    ],
+  },
+  {
+    name: 'Killifish fry',
+    species: 'fundulopanchax-gardneri',
+    tank: 'Fern tub',
+    males: 0,
+    females: 0,
+    unsexed: 40,
+    daysAgo: 9,
+    stage: 'fry',
+    lengths: [
+      [8, 0.45],
+      [2, 0.72],
+    ],
+    losses: [[5, 2]],
+    fastWeekdays: [],
+    servings: [
+      {
+        food: 'hatched-brine-shrimp',
+        moment: 'morning',
+        zone: 'mid',
+        place: 'beside the moss',
+        weight: 2,
+      },
+      { food: 'vinegar-worms-live', moment: 'noon', zone: 'mid', place: 'beside the moss' },
+      {
+        food: 'hatched-brine-shrimp',
+        moment: 'evening',
+        zone: 'mid',
+        place: 'beside the moss',
+        weight: 2,
+      },
+    ],
+  },
+  {
+    name: 'Medaka',
+    species: 'oryzias-latipes',
+    tank: 'Trough',
+    males: 5,
+    females: 7,
+    unsexed: 0,
+    stage: 'adult',
+    stages: [[24, 'resting']],
+    lengths: [[50, 3.2]],
+    fastWeekdays: [2, 4, 7],
+    servings: [{ food: 'fine-flake', moment: 'noon', zone: 'surface', place: 'sunny corner' }],
+    forgotten: 0.1,
+  },
+];
+
+/** What stood on the shelf eight weeks ago: grams, price in cents, and days from then to best-before. */
+export const SHELF: Record<string, { amountG: number; costMinor: number | null; keeps: number }> = {
+  'fine-flake': { amountG: 60, costMinor: 890, keeps: 320 },
+  'nettle-wafer-small': { amountG: 90, costMinor: 1150, keeps: 400 },
+  'sinking-pellet-small': { amountG: 80, costMinor: 940, keeps: 300 },
+  'worm-tablet': { amountG: 70, costMinor: 820, keeps: 260 },
+  'fry-powder': { amountG: 2.6, costMinor: 650, keeps: 160 },
+  'frozen-water-fleas': { amountG: 256, costMinor: 1120, keeps: 150 },
+  'frozen-cyclops': { amountG: 60, costMinor: 420, keeps: 60 },
+  'frozen-midge-larvae': { amountG: 96, costMinor: 480, keeps: 190 },
+  'frozen-brine-shrimp': { amountG: 96, costMinor: 450, keeps: 200 },
+  'green-gel': { amountG: 40, costMinor: null, keeps: 70 },
+  'courgette-slice': { amountG: 96, costMinor: 150, keeps: 75 },
+  'spinach-leaf': { amountG: 60, costMinor: 260, keeps: 120 },
+  'hatched-brine-shrimp': { amountG: 60, costMinor: 1400, keeps: 90 },
+  'moina-live': { amountG: 120, costMinor: null, keeps: 90 },
+  'vinegar-worms-live': { amountG: 20, costMinor: null, keeps: 120 },
+  'grindal-worms-live': { amountG: 40, costMinor: null, keeps: 120 },
+};

@@ -1,0 +1,62 @@
+import { cutPage, readCursor } from '../db';
+import type { Handlers } from '../http/mount';
+import { conflict, notFound } from '../http/problems';
+import { foodColumns, foods, readFood, readLot, shelve } from './store';
+
+export const foodRoutes: Handlers = {
+  async listFoods({ query }, { scope }) {
+    const after = readCursor(query.cursor, 1)?.[0] ?? null;
+    const rows = await foods(scope, after as string | null, query.limit + 1);
+    return cutPage(rows, query.limit, (row) => [row.id]);
+  },
+
+  createFood: ({ body }, { scope }) =>
+    scope.atomically(async (inside) => {
+      await inside.insert('foods', [
+        { id: body.id, ...foodColumns(body), version: 1, archived: false },
+      ]);
+      const made = await readFood(inside, body.id);
+      if (!made) throw conflict('This id is already used. Reload and try again.');
+      if (body.lot === null) return made;
+      await shelve(inside, body.id, body.lot);
+      return (await readFood(inside, body.id)) ?? made;
+    }),
+
+  editFood: ({ params, body }, { scope }) =>
+    scope.revise(
+      'foods',
+      'This food',
+      params.id,
+      { ...foodColumns(body), version: body.version, archived: body.archived },
+      () => readFood(scope, params.id),
+    ),
+
+  addLot: ({ params, body }, { scope }) =>
+    scope.atomically(async (inside) => {
+      if (!(await readFood(inside, params.id))) throw notFound('This food');
+      await shelve(inside, params.id, body);
+      return (await readFood(inside, params.id)) as NonNullable<
+        Awaited<ReturnType<typeof readFood>>
+      >;
+    }),
+
+  editLot: ({ params, body }, { scope }) =>
+    scope.revise('lots', 'This lot', params.id, body, () => readLot(scope, params.id)),
+
+  countLot: ({ params, body }, { scope }) =>
+    scope.atomically(async (inside) => {
+      await inside.lock(`lot ${params.id}`);
+      const lot = await readLot(inside, params.id);
+      if (!lot) throw notFound('This lot');
+      await inside.insert('stock_events', [
+        {
+          id: body.id,
+          lotId: params.id,
+          kind: 'counted',
+          deltaG: body.remainingG - lot.remainingG,
+          day: body.day,
+        },
+      ]);
+      return (await readLot(inside, params.id)) ?? lot;
+    }),
+};

@@ -1,0 +1,122 @@
+import type { DietRow, Group } from '@open-larder/contract';
+import { sizeOn, type SizeEvent, type Stage } from '@open-larder/core';
+import type { Scope } from '../db';
+
+interface GroupRow {
+  id: string;
+  name: string;
+  speciesKey: string;
+  version: number;
+  endedOn: string | null;
+}
+interface StayRow {
+  groupId: string;
+  tankId: string;
+  fromDay: string;
+  toDay: string | null;
+}
+type EventRow = { groupId: string; day: string } & (
+  | ({ kind: SizeEvent['kind'] } & SizeEvent)
+  | { kind: 'measured'; lengthCm: number }
+  | { kind: 'staged'; stage: Stage }
+);
+type DietVersion = DietRow & { groupId: string };
+
+interface Life {
+  row: GroupRow;
+  stays: StayRow[];
+  events: EventRow[];
+  diets: DietVersion[];
+}
+
+/** Everything that ever happened to some groups: read once, and looked at on any day. */
+export interface History {
+  lives: Life[];
+}
+
+/**
+ * Read the histories of groups, in five queries whatever their number.
+ * @param which ids, or null for all groups of the household
+ */
+export async function readHistory(scope: Scope, which: readonly string[] | null): Promise<History> {
+  if (which?.length === 0) return { lives: [] };
+  const only = (column: string) => (which === null ? '' : `AND ${column} IN (:which)`);
+  const values = { which };
+  const [rows, stays, events, diets, servings] = await Promise.all([
+    scope.rows<GroupRow>(
+      `SELECT id, name, species_key, version, ended_on::text FROM groups
+        WHERE household_id = :household ${only('id')} ORDER BY id`,
+      values,
+    ),
+    scope.rows<StayRow>(
+      `SELECT group_id, tank_id, lower(during)::text AS from_day, upper(during)::text AS to_day
+         FROM stays WHERE household_id = :household ${only('group_id')} ORDER BY lower(during)`,
+      values,
+    ),
+    scope.rows<EventRow>(
+      `SELECT group_id, kind, day::text, males, females, unsexed, length_cm, stage
+         FROM group_events WHERE household_id = :household ${only('group_id')} ORDER BY day, seq`,
+      values,
+    ),
+    scope.rows<DietVersion>(
+      `SELECT group_id, version, valid_from::text, fast_weekdays, goal_factor
+         FROM diets WHERE household_id = :household ${only('group_id')} ORDER BY version`,
+      values,
+    ),
+    scope.rows<DietRow['servings'][number] & { groupId: string; version: number }>(
+      `SELECT group_id, version, id, food_id, moment_id, zone, place, weekdays, weight, own_units
+         FROM diet_servings WHERE household_id = :household ${only('group_id')} ORDER BY position`,
+      values,
+    ),
+  ]);
+  const lives = new Map<string, Life>(
+    rows.map((row) => [row.id, { row, stays: [], events: [], diets: [] }]),
+  );
+  for (const stay of stays) lives.get(stay.groupId)?.stays.push(stay);
+  for (const event of events) lives.get(event.groupId)?.events.push(event);
+  const versions = new Map<string, DietVersion>();
+  for (const diet of diets) {
+    const whole = { ...diet, servings: [] };
+    versions.set(`${diet.groupId} ${diet.version}`, whole);
+    lives.get(diet.groupId)?.diets.push(whole);
+  }
+  for (const { groupId, version, ...serving } of servings) {
+    versions.get(`${groupId} ${version}`)?.servings.push(serving);
+  }
+  return { lives: [...lives.values()] };
+}
+
+/** The groups as they were at the end of a day. Those that had not arrived yet are left out. */
+export function groupsOn(history: History, day: string): Group[] {
+  return history.lives.flatMap((life) => lifeOn(life, day) ?? []);
+}
+
+function lifeOn({ row, stays, events, diets }: Life, day: string): Group | null {
+  const { endedOn, ...group } = row;
+  const stay = stays.findLast(
+    (one) => one.fromDay <= day && (one.toDay === null || one.toDay > day),
+  );
+  if (!stay) return null;
+  const past = events.filter((event) => event.day <= day);
+  const stage = past.findLast((event) => event.kind === 'staged')?.stage ?? 'adult';
+  const lengthCm = past.findLast((event) => event.kind === 'measured')?.lengthCm ?? null;
+  const diet = diets.findLast((one) => one.validFrom <= day) ?? null;
+  return {
+    ...group,
+    archived: endedOn !== null && endedOn <= day,
+    tankId: stay.tankId,
+    stage,
+    lengthCm,
+    size: sizeOn(past.filter(isSize), day),
+    diet: diet && {
+      version: diet.version,
+      validFrom: diet.validFrom,
+      fastWeekdays: diet.fastWeekdays,
+      goalFactor: diet.goalFactor,
+      servings: diet.servings,
+    },
+  };
+}
+
+const isSize = (event: EventRow): event is EventRow & SizeEvent =>
+  event.kind === 'arrived' || event.kind === 'counted' || event.kind === 'died';

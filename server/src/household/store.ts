@@ -1,0 +1,18 @@
+import type { Household } from '@open-larder/contract';
+import { localDay, type Clock } from '../clock';
+import type { Scope } from '../db';
+import { notFound } from '../http/problems';
+
+export async function readHousehold(scope: Scope): Promise<Household> {
+  const [row] = await scope.rows<Household>(
+    `SELECT id, name, time_zone, units, clock, week_start, currency, version
+       FROM households WHERE id = :household`,
+  );
+  if (!row) throw notFound('This household');
+  return row;
+}
+
+/** The keeper's today, in the household's own time zone. */
+export async function todayOf(scope: Scope, clock: Clock): Promise<string> {
+  return localDay(clock.now(), (await readHousehold(scope)).timeZone);
+}

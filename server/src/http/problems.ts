@@ -1,0 +1,38 @@
+import type { Problem } from '@open-larder/contract';
+
+/** An answer that is not a success, with a sentence for a person. */
+export class ProblemError extends Error {
+  constructor(readonly problem: Omit<Problem, 'type'> & { type?: string }) {
+    super(problem.detail);
+    this.name = 'ProblemError';
+  }
+}
+
+export const notFound = (what: string) =>
+  new ProblemError({
+    status: 404,
+    title: 'Not found',
+    detail: `${what} is not here. It may have been removed; go back and reload the list.`,
+  });
+
+/** A change built on an older version: both are returned, nothing is overwritten. */
+export const stale = (what: string, yours: unknown, theirs: unknown) =>
+  new ProblemError({
+    status: 409,
+    type: 'urn:open-larder:stale',
+    title: 'Changed meanwhile',
+    detail: `${what} was changed somewhere else since you opened it. Compare both and save again.`,
+    yours,
+    theirs,
+  });
+
+export const conflict = (detail: string, theirs?: unknown) =>
+  new ProblemError({ status: 409, title: 'Does not fit', detail, theirs });
+
+export const refused = (path: string, message: string) =>
+  new ProblemError({
+    status: 422,
+    title: 'Please check what you entered',
+    detail: message,
+    errors: [{ path, message }],
+  });

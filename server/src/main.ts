@@ -1,0 +1,62 @@
+import { loadCatalogue } from '@open-larder/catalogue/load';
+import { createApp } from './app';
+import { systemClock } from './clock';
+import { readConfig } from './config';
+import { connect, migrate } from './db';
+import { ensureHousehold } from './demo';
+import { makeLog } from './log';
+
+/** How long requests in flight may take to finish once the server is asked to stop. */
+const PATIENCE_MS = 5000;
+
+async function main(): Promise<void> {
+  const config = readConfig(process.env);
+  const log = makeLog(config.logLevel);
+  const db = connect(config.dbUrl);
+  await migrate(db);
+  const catalogue = loadCatalogue();
+  const householdId = await ensureHousehold(db, catalogue, {
+    key: config.household,
+    timeZone: config.timeZone,
+    now: systemClock.now(),
+  });
+  const app = createApp({
+    db,
+    catalogue,
+    clock: systemClock,
+    log,
+    webDir: config.webDir,
+    householdOf: () => householdId,
+  });
+  const server = app.listen(config.port, '127.0.0.1', (error?: Error) => {
+    if (error) {
+      log.fatal({ port: config.port }, portSentence(error, config.port));
+      process.exit(1);
+    }
+    log.info({ port: config.port }, 'listening on loopback');
+  });
+
+  let stopping = false;
+  const stop = () => {
+    if (stopping) return;
+    stopping = true;
+    setTimeout(() => process.exit(1), PATIENCE_MS).unref();
+    server.close(() => {
+      void db.close().then(() => process.exit(0));
+    });
+    server.closeIdleConnections();
+  };
+  process.on('SIGINT', stop);
+  process.on('SIGTERM', stop);
+}
+
+function portSentence(error: Error & { code?: string }, port: number): string {
+  return error.code === 'EADDRINUSE'
+    ? `port ${port} is in use; stop what uses it, or choose another with OPEN_LARDER_PORT`
+    : error.message;
+}
+
+main().catch((error: unknown) => {
+  process.stderr.write(`${error instanceof Error ? error.message : String(error)}\n`);
+  process.exit(1);
+});

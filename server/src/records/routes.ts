@@ -1,0 +1,148 @@
+import type { Consumption, FoodRow } from '@open-larder/contract';
+import {
+  addDays,
+  compileGroupDay,
+  digestibleEnergy,
+  pricePerGram,
+  type Food,
+  type HouseGroup,
+} from '@open-larder/core';
+import type { Scope } from '../db';
+import type { Handlers } from '../http/mount';
+import { readHouse, type Household } from '../round/house';
+
+interface FedSum {
+  day: string;
+  groupId: string;
+  foodId: string;
+  massG: number;
+  refusedG: number;
+}
+
+export const recordsRoutes: Handlers = {
+  async getConsumption({ query: { from, to } }, { scope, catalogue }) {
+    const [household, sums] = await Promise.all([
+      readHouse(scope, catalogue),
+      sumFed(scope, from, to),
+    ]);
+    return consumptionOf(household, daysFrom(from, to), sums);
+  },
+};
+
+/** Summed in the database: one row for a day, group and food. */
+function sumFed(scope: Scope, from: string, to: string): Promise<FedSum[]> {
+  return scope.rows<FedSum>(
+    `SELECT f.day::text, f.group_id, f.food_id, sum(f.mass_g) AS mass_g,
+            coalesce(sum(f.mass_g) FILTER (WHERE f.outcome = 'refused'), 0) AS refused_g
+       FROM feedings f
+      WHERE f.household_id = :household AND f.day BETWEEN :from AND :to
+        AND f.undoes IS NULL AND f.outcome <> 'skipped'
+        AND NOT EXISTS (SELECT 1 FROM feedings u WHERE u.undoes = f.id)
+      GROUP BY f.day, f.group_id, f.food_id`,
+    { from, to },
+  );
+}
+
+function daysFrom(from: string, to: string): string[] {
+  const days = [from];
+  while ((days.at(-1) as string) < to) days.push(addDays(days.at(-1) as string, 1));
+  return days;
+}
+
+function consumptionOf(
+  household: Household,
+  days: readonly string[],
+  sums: readonly FedSum[],
+): Consumption {
+  const position = new Map(days.map((day, index) => [day, index]));
+  const foods = new Map(household.foods.map((food) => [food.id, food]));
+  const byFood = new Map<string, Consumption['foods'][number]>();
+  const byGroup = needs(household, days);
+  const guilds = new Map<string, HouseGroup['species']['guild']>();
+  for (const { group } of byGroup.values()) guilds.set(group.id, group.species.guild);
+  const energies = new Map<string, number>();
+
+  const energyOf = (food: FoodRow, groupId: string): number => {
+    const guild = guilds.get(groupId) ?? 'omnivore';
+    const key = `${food.id} ${guild}`;
+    const known = energies.get(key);
+    if (known !== undefined) return known;
+    const value = digestibleEnergy(food.name, food.composition, guild).value;
+    energies.set(key, value);
+    return value;
+  };
+
+  for (const { day, groupId, foodId, massG, refusedG } of sums) {
+    const food = foods.get(foodId);
+    const index = position.get(day);
+    if (!food || index === undefined) continue;
+    const used = byFood.get(foodId) ?? emptyFood(food, days.length);
+    byFood.set(foodId, used);
+    used.gramsPerDay[index] = (used.gramsPerDay[index] as number) + massG;
+    used.totalG += massG;
+    const group = byGroup.get(groupId)?.record;
+    if (!group) continue;
+    const energy = energyOf(food, groupId);
+    group.offeredPerDay[index] = (group.offeredPerDay[index] as number) + massG * energy;
+    group.offeredKj += massG * energy;
+    group.refusedKj += refusedG * energy;
+  }
+  for (const used of byFood.values()) {
+    const food = foods.get(used.foodId) as FoodRow;
+    const price = pricePerGram(food.lots);
+    used.units = used.totalG / food.unit.massG;
+    used.costMinor = price === null ? null : price * used.totalG;
+  }
+  return {
+    days: [...days],
+    foods: [...byFood.values()].sort((a, b) => (a.name < b.name ? -1 : 1)),
+    groups: [...byGroup.values()].map(({ record }) => record),
+  };
+}
+
+const emptyFood = (food: FoodRow, days: number): Consumption['foods'][number] => ({
+  foodId: food.id,
+  name: food.name,
+  family: food.family,
+  gramsPerDay: Array<number>(days).fill(0),
+  totalG: 0,
+  units: 0,
+  unit: food.unit,
+  costMinor: null,
+});
+
+type NeedRecord = { group: HouseGroup; record: Consumption['groups'][number] };
+
+/** What every group needed on each day, as it was on that day. Planned fasts need nothing. */
+function needs(household: Household, days: readonly string[]): Map<string, NeedRecord> {
+  const records = new Map<string, NeedRecord>();
+  const foods = new Map<string, Food>();
+  days.forEach((day, index) => {
+    const { house } = household.on(day);
+    const tanks = new Map(house.tanks.map((tank) => [tank.id, tank]));
+    for (const group of house.groups) {
+      const tank = tanks.get(group.tankId);
+      if (!tank) continue;
+      const { rest, needKj } = compileGroupDay(group, tank, foods, day);
+      const known = records.get(group.id) ?? {
+        group,
+        record: {
+          groupId: group.id,
+          name: group.name,
+          tankId: tank.id,
+          tankName: tank.name,
+          neededPerDay: Array<number>(days.length).fill(0),
+          offeredPerDay: Array<number>(days.length).fill(0),
+          neededKj: 0,
+          offeredKj: 0,
+          refusedKj: 0,
+        },
+      };
+      records.set(group.id, known);
+      const need = rest === null ? needKj.value : 0;
+      known.record.neededPerDay[index] = need;
+      known.record.neededKj += need;
+    }
+  });
+  return records;
+}

@@ -1,0 +1,52 @@
+import {
+  houseOf,
+  type FoodRow,
+  type Group,
+  type MomentRow,
+  type Tank,
+} from '@open-larder/contract';
+import type { House } from '@open-larder/core';
+import type { Catalogue } from '@open-larder/catalogue/load';
+import type { Scope } from '../db';
+import { allFoods } from '../food/store';
+import { groupsOn, readHistory, type History } from '../group/history';
+import { readHousehold } from '../household/store';
+import { moments } from '../moment/store';
+import { tanks } from '../tank/store';
+
+/** More than any household has; lists for people are paged, this one is for computing. */
+const ALL = 100_000;
+
+/** The whole household, read once and seen on any day. */
+export interface Household {
+  timeZone: string;
+  history: History;
+  tanks: Tank[];
+  moments: MomentRow[];
+  foods: FoodRow[];
+  /** Groups as rows, and the same as the core's house. */
+  on(day: string): { groups: Group[]; house: House };
+}
+
+export async function readHouse(scope: Scope, catalogue: Catalogue): Promise<Household> {
+  const [household, tankRows, momentRows, foods, history] = await Promise.all([
+    readHousehold(scope),
+    tanks(scope, null, ALL),
+    moments(scope, null, ALL),
+    allFoods(scope),
+    readHistory(scope, null),
+  ]);
+  const species = new Map(catalogue.species.map((row) => [row.key, row]));
+  return {
+    timeZone: household.timeZone,
+    history,
+    tanks: tankRows,
+    moments: momentRows,
+    foods,
+    on(day) {
+      const groups = groupsOn(history, day).filter((group) => !group.archived);
+      const rows = { household, moments: momentRows, tanks: tankRows, groups, foods, species };
+      return { groups, house: houseOf(rows) };
+    },
+  };
+}

@@ -1,0 +1,32 @@
+import { compileGroupDay, compileRound, type Food } from '@open-larder/core';
+import { feedingsOn } from '../feeding/store';
+import type { Handlers } from '../http/mount';
+import { notFound } from '../http/problems';
+import { readHouse } from './house';
+import { viewOf } from './view';
+
+export const roundRoutes: Handlers = {
+  async getRound({ params }, { scope, catalogue }) {
+    const [household, fed] = await Promise.all([
+      readHouse(scope, catalogue),
+      feedingsOn(scope, params.day),
+    ]);
+    const foods = new Map(household.foods.map((food) => [food.id, food]));
+    return viewOf(compileRound(household.on(params.day).house, params.day), foods, fed);
+  },
+
+  async getRoundWhy({ params }, { scope, catalogue }) {
+    const { house } = (await readHouse(scope, catalogue)).on(params.day);
+    const group = house.groups.find((one) =>
+      one.diet?.servings.some((serving) => serving.id === params.servingId),
+    );
+    const tank = house.tanks.find((one) => one.id === group?.tankId);
+    if (!group || !tank) throw notFound('This serving');
+    const foods = new Map<string, Food>(house.foods.map((food) => [food.id, food]));
+    const due = compileGroupDay(group, tank, foods, params.day).servings.find(
+      (one) => one.serving.id === params.servingId,
+    );
+    if (!due) throw notFound('This serving');
+    return { why: due.portion.why };
+  },
+};

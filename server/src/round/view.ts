@@ -1,0 +1,62 @@
+import type { Feeding, FoodRow, RoundServingView, RoundView } from '@open-larder/contract';
+import { sayUnits, type Round, type RoundServing } from '@open-larder/core';
+
+/** A compiled day and what became of it, as the app reads it. */
+export function viewOf(
+  round: Round,
+  foods: ReadonlyMap<string, FoodRow>,
+  fed: readonly Feeding[],
+): RoundView {
+  const byServing = new Map(fed.map((feeding) => [feeding.servingId, feeding]));
+  const planned = new Set<string>();
+  const moments = round.moments.map(({ moment, stops }) => ({
+    momentId: moment.id,
+    name: moment.name,
+    stops: stops.map((stop) => ({
+      tankId: stop.tank.id,
+      at: stop.at.toISOString(),
+      minutes: stop.minutes,
+      servings: stop.servings.map((serving) => {
+        planned.add(serving.serving.id);
+        return servingView(serving, foods, byServing.get(serving.serving.id) ?? null);
+      }),
+    })),
+  }));
+  return {
+    day: round.day,
+    moments,
+    resting: round.groups
+      .filter((groupDay) => groupDay.servings.length === 0)
+      .map(({ group, rest }) => ({
+        groupId: group.id,
+        groupName: group.name,
+        tankId: group.tankId,
+        stage: group.stage,
+        reason: rest ?? 'noDiet',
+      })),
+    unplanned: fed.filter((feeding) => !planned.has(feeding.servingId)),
+  };
+}
+
+function servingView(
+  { serving, food, portion, group }: RoundServing,
+  foods: ReadonlyMap<string, FoodRow>,
+  fed: Feeding | null,
+): RoundServingView {
+  return {
+    servingId: serving.id,
+    groupId: group.id,
+    groupName: group.name,
+    foodId: food.id,
+    foodName: food.name,
+    family: foods.get(food.id)?.family ?? 'grain',
+    portion: sayUnits(portion.units, food.unit),
+    units: portion.units,
+    unit: food.unit,
+    massG: portion.massG,
+    ofWanted: portion.ofWanted,
+    zone: serving.zone,
+    place: serving.place,
+    fed,
+  };
+}

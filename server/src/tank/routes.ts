@@ -1,0 +1,29 @@
+import { cutPage, readCursor } from '../db';
+import type { Handlers } from '../http/mount';
+import { conflict } from '../http/problems';
+import { groupsIn, readTank, tanks } from './store';
+
+export const tankRoutes: Handlers = {
+  async listTanks({ query }, { scope }) {
+    const rows = await tanks(scope, readCursor(query.cursor, 2), query.limit + 1);
+    return cutPage(rows, query.limit, (row) => [row.walkOrder, row.id]);
+  },
+
+  async createTank({ body }, { scope }) {
+    await scope.insert('tanks', [{ ...body, version: 1, archived: false }]);
+    const made = await readTank(scope, body.id);
+    if (!made) throw conflict('This id is already used. Reload and try again.');
+    return made;
+  },
+
+  editTank: ({ params, body }, { scope }) =>
+    scope.atomically(async (inside) => {
+      await inside.lock(`tank ${params.id}`);
+      if (body.archived && (await groupsIn(inside, params.id)) > 0) {
+        throw conflict('There are still fish in this tank. Move or end its groups first.');
+      }
+      return inside.revise('tanks', 'This tank', params.id, body, () =>
+        readTank(inside, params.id),
+      );
+    }),
+};

@@ -1,0 +1,39 @@
+import type { Tank } from '@open-larder/contract';
+import type { Scope } from '../db';
+
+const COLUMNS = `id, name, length_cm, width_cm, height_cm, water_level_cm, litres, temp_c, ph,
+  light_on_min, light_off_min, walk_order, version, archived`;
+
+export async function readTank(scope: Scope, id: string): Promise<Tank | null> {
+  const [row] = await scope.rows<Tank>(
+    `SELECT ${COLUMNS} FROM tanks WHERE household_id = :household AND id = :id`,
+    { id },
+  );
+  return row ?? null;
+}
+
+/** Tanks in walking order after a cursor of [walkOrder, id]. */
+export function tanks(
+  scope: Scope,
+  after: readonly (string | number)[] | null,
+  limit: number,
+): Promise<Tank[]> {
+  return scope.rows<Tank>(
+    `SELECT ${COLUMNS} FROM tanks
+      WHERE household_id = :household
+        ${after === null ? '' : 'AND (walk_order, id) > (:walkOrder, :id)'}
+      ORDER BY walk_order, id LIMIT :limit`,
+    { limit, walkOrder: after?.[0] ?? 0, id: after?.[1] ?? null },
+  );
+}
+
+/** How many groups live in a tank now. */
+export async function groupsIn(scope: Scope, tankId: string): Promise<number> {
+  const [row] = await scope.rows<{ groups: number }>(
+    `SELECT count(*) AS groups FROM stays s JOIN groups g ON g.id = s.group_id
+      WHERE s.household_id = :household AND s.tank_id = :tankId
+        AND upper_inf(s.during) AND g.ended_on IS NULL`,
+    { tankId },
+  );
+  return row?.groups ?? 0;
+}
