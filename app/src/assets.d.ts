@@ -1,0 +1,4 @@
+declare module '*.ttf' {
+  const file: number;
+  export default file;
+}

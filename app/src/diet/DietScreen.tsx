@@ -1,0 +1,230 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { dietEdit, type DietEdit, type DietRow, type Group } from '@open-larder/contract';
+import { mayNotFast, saySignificant, stageFactor } from '@open-larder/core';
+import { useRouter } from 'expo-router';
+import Plus from 'lucide-react-native/icons/plus';
+import type { ReactNode } from 'react';
+import { Controller, useFieldArray, useForm, useWatch } from 'react-hook-form';
+import { View } from 'react-native';
+import { v7 as uuidv7 } from 'uuid';
+import { api, useHouse, useNow, useWords, type HouseData } from '../store';
+import { useColours, useWide } from '../theme';
+import {
+  Button,
+  Choices,
+  Empty,
+  Fault,
+  NumberField,
+  Screen,
+  Skeleton,
+  StaleNotice,
+  Text,
+  useDraft,
+  useSave,
+  useSay,
+} from '../ui';
+import { Findings } from './Findings';
+import { lookAtDiet } from './look';
+import { ServingFields } from './ServingFields';
+import { WeekSums } from './WeekSums';
+
+export function DietScreen({ id }: { id: string }) {
+  const router = useRouter();
+  const loaded = useHouse();
+  const group = loaded.data?.groups.find((one) => one.id === id);
+  const foods = loaded.data?.foods.filter((food) => !food.archived) ?? [];
+  const body = loaded.problem ? (
+    <Fault problem={loaded.problem} onRetry={loaded.retry} />
+  ) : !loaded.data ? (
+    <Skeleton rows={4} />
+  ) : !group ? (
+    <Empty title="No such group" text="It may have been ended. Go back to its tank." />
+  ) : foods.length === 0 ? (
+    <Empty
+      title="The shelf is empty"
+      text="Put a food on the shelf first; then say when these fish get it."
+      action={
+        <Button
+          look="primary"
+          label="Put a food on the shelf"
+          onPress={() => router.push('/larder/new')}
+        />
+      }
+    />
+  ) : null;
+  if (body || !loaded.data || !group) {
+    return (
+      <Screen title="Diet" back={`/groups/${id}`}>
+        {body}
+      </Screen>
+    );
+  }
+  return <DietEditor key={group.id} group={group} data={loaded.data} />;
+}
+
+function DietEditor({ group, data }: { group: Group; data: HouseData }) {
+  const router = useRouter();
+  const say = useSay();
+  const words = useWords();
+  const colours = useColours();
+  const now = useNow();
+  const [send] = api.useEditDietMutation();
+  const form = useForm<DietEdit>({
+    resolver: zodResolver(dietEdit),
+    defaultValues: editOf(group.diet),
+  });
+  const forgetDraft = useDraft(`diet.${group.id}`, form);
+  const { save, stale, clearStale } = useSave(form);
+  const { control, formState, handleSubmit, setValue, reset } = form;
+  const servings = useFieldArray({ control, name: 'servings', keyName: 'key' });
+  const written = useWatch({ control }) as DietEdit;
+  const look = lookAtDiet(group, readable(written), data, now.day);
+  const species = data.species.get(group.speciesKey);
+  const foodOf = (id: string) => data.foods.find((food) => food.id === id);
+  const nameOf = (servingId: string) =>
+    foodOf(written.servings.find((one) => one.id === servingId)?.foodId ?? '')?.name ?? 'A food';
+  const { errors } = formState;
+  const submit = handleSubmit(async (body) => {
+    const saved = await save<DietRow>(() => send({ params: { id: group.id }, body }) as never);
+    if (!saved) return;
+    forgetDraft();
+    say(`The diet of ${group.name} is saved; the Round follows it from today.`);
+    router.replace(`/groups/${group.id}`);
+  });
+  const add = () => {
+    const last = written.servings.at(-1);
+    const food = data.foods.find((one) => !one.archived);
+    const moment = data.moments.find((one) => !one.archived);
+    servings.append({
+      id: uuidv7(),
+      foodId: last?.foodId ?? food?.id ?? '',
+      momentId: last?.momentId ?? moment?.id ?? '',
+      zone: last?.zone ?? species?.zone ?? 'mid',
+      place: '',
+      weekdays: [1, 2, 3, 4, 5, 6, 7],
+      weight: 1,
+      ownUnits: null,
+    });
+  };
+  const sums = <WeekSums week={look?.week ?? []} />;
+  return (
+    <Screen
+      title="Diet"
+      detail={`${group.name}, ${group.size.total} in ${data.tanks.find((tank) => tank.id === group.tankId)?.name ?? ''}`}
+      back={`/groups/${group.id}`}
+      aside={
+        <>
+          <Text look="subtitle">The week so far</Text>
+          {sums}
+          <Findings findings={look?.findings ?? []} servingName={nameOf} />
+        </>
+      }
+    >
+      {stale ? (
+        <StaleNotice
+          problem={stale}
+          fields={{ servings: 'Servings', fastWeekdays: 'Resting days', goalFactor: 'Goal' }}
+          onKeepMine={() => {
+            setValue('version', (stale.theirs as DietRow | null)?.version ?? 0);
+            clearStale();
+            void submit();
+          }}
+          onTakeTheirs={() => {
+            reset(editOf(stale.theirs as DietRow | null));
+            clearStale();
+          }}
+        />
+      ) : null}
+      {servings.fields.length === 0 ? (
+        <Empty
+          title="Nothing planned yet"
+          text="Add a serving: a food, a moment and a place. Its amount is worked out at once."
+        />
+      ) : null}
+      {servings.fields.map((field, index) => (
+        <ServingFields
+          key={field.key}
+          index={index}
+          control={control}
+          data={data}
+          due={look?.portions.get(written.servings[index]?.id ?? '')}
+          errors={errors.servings?.[index]}
+          onRemove={() => servings.remove(index)}
+        />
+      ))}
+      <View style={{ alignItems: 'flex-start' }}>
+        <Button label="Add a serving" icon={<Plus size={20} color={colours.ink} />} onPress={add} />
+      </View>
+      <Controller
+        control={control}
+        name="fastWeekdays"
+        render={({ field }) => (
+          <Choices
+            label="Days with nothing"
+            options={words.weekdays}
+            value={field.value}
+            onChange={field.onChange}
+            fault={errors.fastWeekdays?.message}
+            hint={
+              mayNotFast(group.stage)
+                ? 'Fry never fast; these days begin when they have grown.'
+                : undefined
+            }
+          />
+        )}
+      />
+      <Controller
+        control={control}
+        name="goalFactor"
+        render={({ field }) => (
+          <NumberField
+            label="Goal, as a multiple of maintenance"
+            value={field.value}
+            onChange={field.onChange}
+            fault={errors.goalFactor?.message}
+            hint={`Left empty: ${saySignificant(stageFactor(group.stage))} for «${group.stage}». Conditioning is about 1.8, rest 0.8.`}
+          />
+        )}
+      />
+      <OnlyNarrow>
+        {sums}
+        <Findings findings={look?.findings ?? []} servingName={nameOf} />
+      </OnlyNarrow>
+      <Button
+        look="primary"
+        label="Save the diet"
+        busy={formState.isSubmitting}
+        onPress={() => void submit()}
+      />
+    </Screen>
+  );
+}
+
+function OnlyNarrow({ children }: { children: ReactNode }) {
+  return useWide() ? null : <View style={{ gap: 16 }}>{children}</View>;
+}
+
+function editOf(diet: DietRow | null): DietEdit {
+  return {
+    version: diet?.version ?? 0,
+    fastWeekdays: diet?.fastWeekdays ?? [],
+    goalFactor: diet?.goalFactor ?? null,
+    servings: diet?.servings ?? [],
+  };
+}
+
+/** What can be computed of a diet that is still being typed: half a number counts as none. */
+function readable(diet: DietEdit): DietEdit {
+  const number = (value: number | null) =>
+    value === null || Number.isNaN(value) || value < 0 ? null : value;
+  const goal = number(diet.goalFactor);
+  return {
+    ...diet,
+    goalFactor: goal !== null && goal > 10 ? null : goal,
+    servings: diet.servings.map((serving) => ({
+      ...serving,
+      weight: number(serving.weight) || 1,
+      ownUnits: number(serving.ownUnits) || null,
+    })),
+  };
+}

@@ -1,0 +1,76 @@
+import { saySignificant, type GroupDay } from '@open-larder/core';
+import { View } from 'react-native';
+import { useWords } from '../store';
+import { themed } from '../theme';
+import { Card, Text } from '../ui';
+
+/** Planned against needed for each day of a week, as figures and as bars with their band. */
+export function WeekSums({ week }: { week: readonly GroupDay[] }) {
+  const styles = useStyles();
+  const words = useWords();
+  if (week.length === 0) return null;
+  return (
+    <Card>
+      <View style={styles.box}>
+        <Text look="small" tone="quiet">
+          Planned against needed, day by day; the dashed band is ±10 %.
+        </Text>
+        {words.weekdays.map(({ value, spoken }) => {
+          const day = week.find((_, index) => index + 1 === value);
+          if (!day) return null;
+          const share = day.needKj.value > 0 ? day.plannedKj / day.needKj.value : 0;
+          const rests = day.rest !== null;
+          return (
+            <View key={value} style={styles.line}>
+              <View style={styles.name}>
+                <Text look="small">{spoken.slice(0, 3)}</Text>
+              </View>
+              <View style={styles.track}>
+                <View
+                  style={[
+                    styles.bar,
+                    { width: `${Math.min(100, share * 66)}%` },
+                    Math.abs(share - 1) > 0.1 && styles.off,
+                  ]}
+                />
+                <View style={styles.band} />
+              </View>
+              <View style={styles.figure}>
+                <Text
+                  look="small"
+                  align="right"
+                  tone={!rests && Math.abs(share - 1) > 0.1 ? 'due' : 'ink'}
+                >
+                  {rests
+                    ? 'rests'
+                    : `${saySignificant(Math.round(day.plannedKj * 100) / 100)} of ${saySignificant(day.needKj.value)} kJ`}
+                </Text>
+              </View>
+            </View>
+          );
+        })}
+      </View>
+    </Card>
+  );
+}
+
+const useStyles = themed((c) => ({
+  box: { padding: 12, gap: 6 },
+  line: { flexDirection: 'row', alignItems: 'center', gap: 8 },
+  name: { width: 34 },
+  track: { flex: 1, height: 18, justifyContent: 'center' },
+  bar: { height: 10, backgroundColor: c.duckweed },
+  off: { backgroundColor: c.roe },
+  // The need stands at two thirds of the track, its band a tenth to either side.
+  band: {
+    position: 'absolute',
+    left: '59.4%',
+    width: '13.2%',
+    top: 1,
+    bottom: 1,
+    borderWidth: 1,
+    borderStyle: 'dashed',
+    borderColor: c.ink,
+  },
+  figure: { width: 132 },
+}));

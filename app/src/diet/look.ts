@@ -1,0 +1,46 @@
+import { houseGroup, houseTank, type DietEdit, type Group } from '@open-larder/contract';
+import {
+  addDays,
+  compileGroupDay,
+  dietFindings,
+  weekdayOf,
+  type DueServing,
+  type Finding,
+  type Food,
+  type GroupDay,
+} from '@open-larder/core';
+import type { HouseData } from '../store';
+
+/** A diet as the core sees it: its week, the portion of each serving, and what to look at. */
+export interface DietLook {
+  week: GroupDay[];
+  portions: Map<string, DueServing>;
+  findings: Finding[];
+}
+
+/**
+ * Compile a diet, saved or still being written, for the week around a day.
+ * @returns null where the tank or species is gone
+ */
+export function lookAtDiet(
+  group: Group,
+  diet: DietEdit | null,
+  data: HouseData,
+  day: string,
+): DietLook | null {
+  const row = data.tanks.find((one) => one.id === group.tankId);
+  const inHouse = houseGroup({ ...group, diet }, data.species);
+  if (!row || !inHouse) return null;
+  const tank = houseTank(row);
+  const foods = new Map<string, Food>(data.house.foods.map((food) => [food.id, food]));
+  const moments = new Map(data.house.moments.map((moment) => [moment.id, moment]));
+  const monday = addDays(day, 1 - weekdayOf(day));
+  const week = [0, 1, 2, 3, 4, 5, 6].map((offset) =>
+    compileGroupDay(inHouse, tank, foods, addDays(monday, offset)),
+  );
+  const portions = new Map<string, DueServing>();
+  for (const due of week.flatMap((one) => one.servings)) {
+    if (!portions.has(due.serving.id)) portions.set(due.serving.id, due);
+  }
+  return { week, portions, findings: dietFindings(inHouse, tank, foods, moments, monday) };
+}

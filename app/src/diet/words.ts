@@ -1,0 +1,51 @@
+import type { Zone } from '@open-larder/catalogue';
+import type { MomentRow } from '@open-larder/contract';
+import { sayNumber, type Finding } from '@open-larder/core';
+import type { Words } from '../store';
+
+export const ZONE_WORDS: Record<Zone, string> = {
+  surface: 'surface',
+  mid: 'mid-water',
+  bottom: 'bottom',
+  film: 'glass, wood and stone',
+};
+
+/** «Tue 18:30», «20 min after lights-out» */
+export function sayMoment(moment: MomentRow, words: Words): string {
+  if (moment.anchor === 'clock') return words.time(moment.minutes);
+  const light = moment.anchor === 'lightsOn' ? 'lights-on' : 'lights-out';
+  if (moment.minutes === 0) return `at ${light}`;
+  const away = Math.abs(moment.minutes);
+  return `${away} min ${moment.minutes > 0 ? 'after' : 'before'} ${light}`;
+}
+
+/** A finding as a sentence that says what it compares and what would help. */
+export function sayFinding(
+  finding: Finding,
+  words: Words,
+  servingName: (id: string) => string,
+): string {
+  switch (finding.kind) {
+    case 'tooCold':
+      return `The water is ${words.say('temperature', finding.tempC)}; this species is at ease from ${words.say('temperature', finding.limitC)}. It eats little in the cold.`;
+    case 'tooWarm':
+      return `The water is ${words.say('temperature', finding.tempC)}; this species is at ease up to ${words.say('temperature', finding.limitC)}.`;
+    case 'longGap':
+      return `The longest gap between meals is ${sayHours(finding.hours)}; this group stands about ${sayHours(finding.safe.value)}. Add a meal inside it, or leave food standing.`;
+    case 'fewMeals':
+      return `${finding.planned} meals on some days; its gut asks for ${finding.wanted.value}. Add a moment, or feed richer.`;
+    case 'bigMeal':
+      return 'One meal is larger than the gut holds at once. Split it over two moments.';
+    case 'rounding':
+      return finding.ofWanted > 1
+        ? `${servingName(finding.servingId)}: the smallest amount a hand can deal is ${sayNumber(finding.ofWanted, 1)} times the need. Give it on fewer days, or choose a smaller unit.`
+        : `${servingName(finding.servingId)}: rounded to ${Math.round(finding.ofWanted * 100)} % of the need by the hand unit.`;
+    case 'ownAmount':
+      return `${servingName(finding.servingId)}: your own amount is ${Math.round(finding.ofWanted * 100)} % of the computed one.`;
+    case 'fryFast':
+      return 'Fry must never fast: the resting days are left out while this group is fry.';
+  }
+}
+
+const sayHours = (hours: number) =>
+  hours >= 48 ? `${sayNumber(hours / 24, 1)} days` : `${sayNumber(hours, 1)} h`;

@@ -1,0 +1,195 @@
+import { houseGroup, houseTank, type Group, type Problem } from '@open-larder/contract';
+import {
+  compileGroupDay,
+  groupOnDay,
+  hoursUntilHungry,
+  longestSafeGap,
+  massFromLength,
+  lengthOf,
+  sayGrams,
+  saySignificant,
+} from '@open-larder/core';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { api, useHouse, useNow, useWords, type HouseData } from '../store';
+import { useWide } from '../theme';
+import {
+  Button,
+  Card,
+  Empty,
+  Fault,
+  ListRow,
+  Screen,
+  Skeleton,
+  Text,
+  useSay,
+  WhyLink,
+} from '../ui';
+import { DietSummary } from '../diet/DietSummary';
+import { EventSheet, type EventKind } from './EventSheet';
+import { saySize } from './words';
+
+export function GroupScreen({ id }: { id: string }) {
+  const loaded = useHouse();
+  const group = loaded.data?.groups.find((one) => one.id === id);
+  const tank = loaded.data?.tanks.find((one) => one.id === group?.tankId);
+  const species = group && loaded.data?.species.get(group.speciesKey);
+  return (
+    <Screen
+      title={group?.name ?? 'Group'}
+      detail={group && species ? `${species.scientific} · ${tank?.name ?? ''}` : undefined}
+      back={group ? `/tanks/${group.tankId}` : '/tanks'}
+      aside={loaded.data && group ? <DietSummary group={group} data={loaded.data} /> : null}
+    >
+      {loaded.problem ? (
+        <Fault problem={loaded.problem} onRetry={loaded.retry} />
+      ) : !loaded.data ? (
+        <Skeleton rows={4} />
+      ) : group ? (
+        <GroupFacts group={group} data={loaded.data} />
+      ) : (
+        <Empty title="No such group" text="It may have been ended. Go back to its tank." />
+      )}
+    </Screen>
+  );
+}
+
+const EVENTS: { kind: EventKind; label: string }[] = [
+  { kind: 'measured', label: 'Measure' },
+  { kind: 'counted', label: 'Count' },
+  { kind: 'arrived', label: 'More came' },
+  { kind: 'died', label: 'Losses' },
+  { kind: 'staged', label: 'Stage' },
+];
+
+function GroupFacts({ group, data }: { group: Group; data: HouseData }) {
+  const words = useWords();
+  const now = useNow();
+  const [event, setEvent] = useState<EventKind | null>(null);
+  const end = useEnd(group);
+  const figures = figuresOf(group, data, now.day);
+  return (
+    <View style={{ gap: 16 }}>
+      <Card>
+        <ListRow first title="Fish" trail={<Text look="strong">{saySize(group.size)}</Text>} />
+        <ListRow title="Stage" trail={<Text look="strong">{group.stage}</Text>} />
+        {figures ? (
+          <>
+            <ListRow
+              title="Mean length"
+              detail={group.lengthCm === null ? 'assumed; measure a few to be sure' : 'measured'}
+              trail={<Text look="strong">{words.say('length', figures.length.value)}</Text>}
+            />
+            <Figure
+              title="Mass of one"
+              detail={`likely ÷ or × ${saySignificant(figures.spread)}`}
+              value={sayGrams(figures.mass.value)}
+              why={figures.mass}
+            />
+            <Figure
+              title="Needs on a feeding day"
+              value={`${saySignificant(figures.need.value)} kJ`}
+              why={figures.need}
+            />
+            <Figure
+              title="Hungry again after"
+              value={`${saySignificant(figures.hungry.value)} h`}
+              why={figures.hungry}
+            />
+            <Figure
+              title="Stands without food"
+              value={
+                figures.gap.value === 0
+                  ? 'not fed now'
+                  : figures.gap.value >= 48
+                    ? `${Math.floor(figures.gap.value / 24)} days`
+                    : `${Math.floor(figures.gap.value)} h`
+              }
+              why={figures.gap}
+            />
+          </>
+        ) : null}
+      </Card>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+        {EVENTS.map(({ kind, label }) => (
+          <Button key={kind} label={label} onPress={() => setEvent(kind)} />
+        ))}
+        <Button label="End group" onPress={end} />
+      </View>
+      <NarrowDiet group={group} data={data} />
+      {event ? (
+        <EventSheet key={event} kind={event} group={group} onClose={() => setEvent(null)} />
+      ) : null}
+    </View>
+  );
+}
+
+/** On a phone the diet follows below; when wide it stands beside. */
+function NarrowDiet({ group, data }: { group: Group; data: HouseData }) {
+  const wide = useWide();
+  return wide ? null : <DietSummary group={group} data={data} />;
+}
+
+function Figure({
+  title,
+  detail,
+  value,
+  why,
+}: {
+  title: string;
+  detail?: string;
+  value: string;
+  why: Parameters<typeof WhyLink>[0]['why'];
+}) {
+  return (
+    <ListRow
+      title={title}
+      detail={detail}
+      trail={
+        <View style={{ flexDirection: 'row', alignItems: 'center', gap: 4 }}>
+          <Text look="strong">{value}</Text>
+          <WhyLink about={`${title.toLowerCase()} ${value}`} why={why} />
+        </View>
+      }
+    />
+  );
+}
+
+/** What the core knows of a group today; null where its species has left the catalogue. */
+function figuresOf(group: Group, data: HouseData, day: string) {
+  const tank = data.tanks.find((one) => one.id === group.tankId);
+  const inHouse = houseGroup(group, data.species);
+  if (!tank || !inHouse) return null;
+  const onDay = groupOnDay(inHouse, houseTank(tank));
+  const { massG, spreadFactor } = massFromLength(onDay.species, lengthOf(onDay));
+  return {
+    length: lengthOf(onDay),
+    mass: massG,
+    spread: spreadFactor,
+    need: compileGroupDay(inHouse, houseTank(tank), new Map(), day).needKj,
+    hungry: hoursUntilHungry(onDay),
+    gap: longestSafeGap(onDay),
+  };
+}
+
+/** Ending a group, with a way back. Its past stays in the records. */
+function useEnd(group: Group) {
+  const say = useSay();
+  const router = useRouter();
+  const [edit] = api.useEditGroupMutation();
+  return async () => {
+    const params = { id: group.id };
+    const { name, version } = group;
+    const done = await edit({ params, body: { name, version, archived: true } });
+    if (done.error) {
+      say((done.error as Problem).detail, { tone: 'fault' });
+      return;
+    }
+    say(`${name} ended. Its records stay.`, {
+      undo: () =>
+        void edit({ params, body: { name, version: done.data.version, archived: false } }),
+    });
+    router.replace(`/tanks/${group.tankId}`);
+  };
+}

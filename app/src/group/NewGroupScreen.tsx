@@ -1,0 +1,179 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { groupCreate, type Group } from '@open-larder/contract';
+import { assumedLengthCm, STAGES } from '@open-larder/core';
+import { useRouter } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { Controller, useForm } from 'react-hook-form';
+import { View } from 'react-native';
+import { v7 as uuidv7 } from 'uuid';
+import type { z } from 'zod';
+import { api, useHouse, useNow, useWords, type HouseData } from '../store';
+import {
+  Button,
+  DateField,
+  Fault,
+  Field,
+  NumberField,
+  Picker,
+  Screen,
+  Skeleton,
+  useDraft,
+  useSave,
+  useSay,
+} from '../ui';
+import { Counts } from './Counts';
+
+type Values = z.input<typeof groupCreate>;
+
+export function NewGroupScreen({ tankId }: { tankId: string }) {
+  const loaded = useHouse();
+  const tank = loaded.data?.tanks.find((one) => one.id === tankId);
+  return (
+    <Screen
+      title="A new group"
+      detail={tank ? `in ${tank.name}` : undefined}
+      back={`/tanks/${tankId}`}
+    >
+      {loaded.problem ? (
+        <Fault problem={loaded.problem} onRetry={loaded.retry} />
+      ) : loaded.data ? (
+        <GroupForm tankId={tankId} data={loaded.data} />
+      ) : (
+        <Skeleton rows={5} height={48} />
+      )}
+    </Screen>
+  );
+}
+
+function GroupForm({ tankId, data }: { tankId: string; data: HouseData }) {
+  const router = useRouter();
+  const say = useSay();
+  const words = useWords();
+  const now = useNow();
+  const [id] = useState(() => uuidv7());
+  const [create] = api.useCreateGroupMutation();
+  const form = useForm<Values, unknown, z.output<typeof groupCreate>>({
+    resolver: zodResolver(groupCreate),
+    defaultValues: {
+      id,
+      tankId,
+      name: '',
+      speciesKey: '',
+      males: 0,
+      females: 0,
+      unsexed: 0,
+      stage: 'adult',
+      lengthCm: null,
+      day: now.day,
+    },
+  });
+  const forgetDraft = useDraft(`group.new.${tankId}`, form as never);
+  const { save } = useSave<Values>(form as never);
+  const { control, formState, handleSubmit, setValue, watch, getValues } = form;
+  const { errors } = formState;
+  const [speciesKey, stage] = watch(['speciesKey', 'stage']);
+  const species = data.species.get(speciesKey);
+  const picks = useMemo(
+    () =>
+      [...data.species.values()]
+        .sort((a, b) => (a.common < b.common ? -1 : 1))
+        .map((row) => ({ value: row.key, title: row.common, detail: row.scientific })),
+    [data.species],
+  );
+  const submit = handleSubmit(async (body) => {
+    const saved = await save<Group>(() => create({ body }) as never);
+    if (!saved) return;
+    forgetDraft();
+    say(`${saved.name} are in. Say what they eat.`);
+    router.replace(`/groups/${saved.id}/diet`);
+  });
+  return (
+    <View style={{ gap: 16 }}>
+      <Controller
+        control={control}
+        name="speciesKey"
+        render={({ field }) => (
+          <Picker
+            label="Species"
+            search
+            value={field.value}
+            picks={picks}
+            fault={errors.speciesKey?.message}
+            placeholder="Choose from the catalogue"
+            onChange={(key) => {
+              const before = data.species.get(field.value)?.common ?? '';
+              field.onChange(key);
+              const typed = getValues('name');
+              if (typed === '' || typed === before) {
+                setValue('name', data.species.get(key)?.common ?? '');
+              }
+            }}
+          />
+        )}
+      />
+      <Controller
+        control={control}
+        name="name"
+        render={({ field }) => (
+          <Field
+            label="What you call them"
+            value={field.value}
+            onChange={field.onChange}
+            fault={errors.name?.message}
+          />
+        )}
+      />
+      <Counts control={control as never} errors={errors as never} />
+      <Controller
+        control={control}
+        name="stage"
+        render={({ field }) => (
+          <Picker
+            label="Stage"
+            value={field.value}
+            picks={STAGES.map((one) => ({ value: one, title: one }))}
+            onChange={field.onChange}
+          />
+        )}
+      />
+      <Controller
+        control={control}
+        name="lengthCm"
+        render={({ field }) => (
+          <NumberField
+            label="Mean length, nose to tail tip"
+            value={field.value}
+            onChange={field.onChange}
+            unit={words.scale('length').unit}
+            scale={words.scale('length')}
+            decimals={2}
+            fault={errors.lengthCm?.message}
+            hint={
+              species
+                ? `Left empty, ${words.say('length', assumedLengthCm(species, stage))} is assumed for this stage.`
+                : 'Left empty, a usual length of the species is assumed.'
+            }
+          />
+        )}
+      />
+      <Controller
+        control={control}
+        name="day"
+        render={({ field }) => (
+          <DateField
+            label="Since"
+            value={field.value}
+            onChange={(day) => field.onChange(day ?? '')}
+            fault={errors.day?.message}
+          />
+        )}
+      />
+      <Button
+        look="primary"
+        label="Put them in"
+        busy={formState.isSubmitting}
+        onPress={() => void submit()}
+      />
+    </View>
+  );
+}

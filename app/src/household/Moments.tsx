@@ -1,0 +1,194 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { momentCreate, momentEdit, type MomentRow, type Problem } from '@open-larder/contract';
+import { useState } from 'react';
+import { Controller, useForm } from 'react-hook-form';
+import { View } from 'react-native';
+import { v7 as uuidv7 } from 'uuid';
+import type { z } from 'zod';
+import { sayMoment } from '../diet/words';
+import { api, useWords } from '../store';
+import {
+  Button,
+  Card,
+  Choice,
+  Fault,
+  Field,
+  ListRow,
+  NumberField,
+  Sheet,
+  Skeleton,
+  StaleNotice,
+  Text,
+  TimeField,
+  useSave,
+  useSay,
+} from '../ui';
+
+/** The moments of the day, named by the keeper. */
+export function Moments() {
+  const words = useWords();
+  const { data, error, refetch } = api.useMomentsQuery();
+  const [open, setOpen] = useState<MomentRow | 'new' | null>(null);
+  const shown = (data ?? [])
+    .filter((moment) => !moment.archived)
+    .sort((a, b) => orderOf(a) - orderOf(b));
+  return (
+    <View style={{ gap: 12 }}>
+      <Text look="subtitle">Moments of the day</Text>
+      {error ? (
+        <Fault problem={error as Problem} onRetry={() => void refetch()} />
+      ) : data ? (
+        <Card>
+          {shown.map((moment, index) => (
+            <ListRow
+              key={moment.id}
+              first={index === 0}
+              title={moment.name}
+              detail={sayMoment(moment, words)}
+              onPress={() => setOpen(moment)}
+            />
+          ))}
+        </Card>
+      ) : (
+        <Skeleton rows={3} height={56} />
+      )}
+      <View style={{ alignItems: 'flex-start' }}>
+        <Button label="Name a new moment" onPress={() => setOpen('new')} />
+      </View>
+      {open ? (
+        <MomentSheet moment={open === 'new' ? null : open} onClose={() => setOpen(null)} />
+      ) : null}
+    </View>
+  );
+}
+
+/** Clock moments by time, light-relative ones where evening light usually ends. */
+const orderOf = (moment: MomentRow) =>
+  moment.anchor === 'clock' ? moment.minutes : moment.anchor === 'lightsOn' ? 480 : 1260;
+
+type Values = z.infer<typeof momentEdit>;
+
+function MomentSheet({ moment, onClose }: { moment: MomentRow | null; onClose: () => void }) {
+  const say = useSay();
+  const [id] = useState(() => moment?.id ?? uuidv7());
+  const [create] = api.useCreateMomentMutation();
+  const [edit] = api.useEditMomentMutation();
+  const form = useForm<Values>({
+    resolver: zodResolver(momentEdit),
+    defaultValues: moment
+      ? without(moment)
+      : { name: '', anchor: 'clock', minutes: 1110, version: 1, archived: false },
+  });
+  const { save, stale, clearStale } = useSave(form);
+  const { control, formState, handleSubmit, setValue, watch } = form;
+  const anchor = watch('anchor');
+  const submit = handleSubmit(async (values) => {
+    const { version: _, archived: __, ...fields } = values;
+    const saved = await save(() =>
+      moment
+        ? (edit({ params: { id }, body: values }) as never)
+        : (create({ body: momentCreate.parse({ ...fields, id }) }) as never),
+    );
+    if (!saved) return;
+    say(`«${values.name}» is saved.`);
+    onClose();
+  });
+  const end = async () => {
+    if (!moment) return;
+    const done = await edit({ params: { id }, body: { ...without(moment), archived: true } });
+    if (done.error) {
+      say((done.error as Problem).detail, { tone: 'fault' });
+      return;
+    }
+    const { version } = done.data;
+    say(`«${moment.name}» is ended; its servings rest.`, {
+      undo: () =>
+        void edit({ params: { id }, body: { ...without(moment), version, archived: false } }),
+    });
+    onClose();
+  };
+  return (
+    <Sheet title={moment ? moment.name : 'A new moment'} open onClose={onClose}>
+      {stale ? (
+        <StaleNotice
+          problem={stale}
+          fields={{ name: 'Name', anchor: 'Counted from', minutes: 'Minutes' }}
+          onKeepMine={() => {
+            setValue('version', (stale.theirs as MomentRow).version);
+            clearStale();
+            void submit();
+          }}
+          onTakeTheirs={onClose}
+        />
+      ) : null}
+      <Controller
+        control={control}
+        name="name"
+        render={({ field }) => (
+          <Field
+            label="Name"
+            value={field.value}
+            onChange={field.onChange}
+            fault={formState.errors.name?.message}
+            placeholder="After work"
+          />
+        )}
+      />
+      <Controller
+        control={control}
+        name="anchor"
+        render={({ field }) => (
+          <Choice
+            label="Counted from"
+            value={field.value}
+            onChange={(value) => {
+              field.onChange(value);
+              setValue('minutes', value === 'clock' ? 1110 : 20);
+            }}
+            options={[
+              { value: 'clock', label: 'the clock' },
+              { value: 'lightsOn', label: 'lights-on' },
+              { value: 'lightsOff', label: 'lights-out' },
+            ]}
+          />
+        )}
+      />
+      <Controller
+        control={control}
+        name="minutes"
+        render={({ field }) =>
+          anchor === 'clock' ? (
+            <TimeField
+              label="Time"
+              value={field.value}
+              onChange={field.onChange}
+              fault={formState.errors.minutes?.message}
+            />
+          ) : (
+            <NumberField
+              label="Minutes after"
+              unit="min"
+              value={field.value}
+              onChange={field.onChange}
+              fault={formState.errors.minutes?.message}
+              hint="Negative for before. Each tank’s own lights count."
+            />
+          )
+        }
+      />
+      <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
+        <Button
+          look="primary"
+          label="Save"
+          busy={formState.isSubmitting}
+          onPress={() => void submit()}
+        />
+        {moment ? <Button label="End this moment" onPress={() => void end()} /> : null}
+      </View>
+    </Sheet>
+  );
+}
+
+function without({ id: _, ...values }: MomentRow): Values {
+  return values;
+}

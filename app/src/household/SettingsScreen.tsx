@@ -1,0 +1,184 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { householdEdit, type Household, type Problem } from '@open-larder/contract';
+import { Controller, useForm } from 'react-hook-form';
+import { Linking, View } from 'react-native';
+import type { z } from 'zod';
+import { api, themeChosen, useAppDispatch } from '../store';
+import { useThemeName, useWide } from '../theme';
+import {
+  Button,
+  Choice,
+  Fault,
+  Field,
+  Screen,
+  Skeleton,
+  StaleNotice,
+  Text,
+  useSave,
+  useSay,
+} from '../ui';
+import { Moments } from './Moments';
+
+export function SettingsScreen() {
+  const { data, error, refetch } = api.useHouseholdQuery();
+  const theme = useThemeName();
+  const dispatch = useAppDispatch();
+  return (
+    <Screen title="Settings" back="/round" aside={<Moments />}>
+      <Choice
+        label="Light of the screen, on this device"
+        value={theme}
+        onChange={(name) => dispatch(themeChosen(name))}
+        options={[
+          { value: 'lit', label: 'Lit' },
+          { value: 'lamp', label: 'Lamp off' },
+        ]}
+      />
+      {error ? (
+        <Fault problem={error as Problem} onRetry={() => void refetch()} />
+      ) : data ? (
+        <HouseholdForm household={data} />
+      ) : (
+        <Skeleton rows={5} height={48} />
+      )}
+      <NarrowMoments />
+      <View style={{ alignItems: 'flex-start', gap: 8 }}>
+        <Text look="subtitle">For programs</Text>
+        <Button
+          label="The list of addresses (API)"
+          onPress={() => void Linking.openURL('/api/docs/')}
+        />
+      </View>
+    </Screen>
+  );
+}
+
+function NarrowMoments() {
+  return useWide() ? null : <Moments />;
+}
+
+function HouseholdForm({ household }: { household: Household }) {
+  const say = useSay();
+  const [edit] = api.useEditHouseholdMutation();
+  const { id: _, ...values } = household;
+  const form = useForm<z.infer<typeof householdEdit>>({
+    resolver: zodResolver(householdEdit),
+    values,
+    resetOptions: { keepDirtyValues: true },
+  });
+  const { save, stale, clearStale } = useSave(form);
+  const { control, formState, handleSubmit } = form;
+  const { errors } = formState;
+  const submit = handleSubmit(async (body) => {
+    if (await save(() => edit({ body }) as never)) say('The settings are saved.');
+  });
+  return (
+    <View style={{ gap: 16 }}>
+      {stale ? (
+        <StaleNotice
+          problem={stale}
+          fields={{ name: 'Name', timeZone: 'Time zone', units: 'Units', clock: 'Clock' }}
+          onKeepMine={() => {
+            form.setValue('version', (stale.theirs as Household).version);
+            clearStale();
+            void submit();
+          }}
+          onTakeTheirs={() => {
+            const { id: __, ...theirs } = stale.theirs as Household;
+            form.reset(theirs);
+            clearStale();
+          }}
+        />
+      ) : null}
+      <Controller
+        control={control}
+        name="name"
+        render={({ field }) => (
+          <Field
+            label="Name of the house"
+            value={field.value}
+            onChange={field.onChange}
+            fault={errors.name?.message}
+          />
+        )}
+      />
+      <Controller
+        control={control}
+        name="units"
+        render={({ field }) => (
+          <Choice
+            label="Units"
+            value={field.value}
+            onChange={field.onChange}
+            options={[
+              { value: 'metric', label: 'cm, L, °C' },
+              { value: 'us', label: 'in, gal, °F' },
+            ]}
+          />
+        )}
+      />
+      <Controller
+        control={control}
+        name="clock"
+        render={({ field }) => (
+          <Choice
+            label="Clock"
+            value={field.value}
+            onChange={field.onChange}
+            options={[
+              { value: '24', label: '18:30' },
+              { value: '12', label: '6:30 pm' },
+            ]}
+          />
+        )}
+      />
+      <Controller
+        control={control}
+        name="weekStart"
+        render={({ field }) => (
+          <Choice
+            label="The week begins on"
+            value={field.value}
+            onChange={field.onChange}
+            options={[
+              { value: 1, label: 'Monday' },
+              { value: 7, label: 'Sunday' },
+            ]}
+          />
+        )}
+      />
+      <Controller
+        control={control}
+        name="currency"
+        render={({ field }) => (
+          <Field
+            label="Currency"
+            value={field.value}
+            onChange={(text) => field.onChange(text.toUpperCase())}
+            fault={errors.currency?.message}
+            hint="Three letters: EUR, USD, GBP."
+          />
+        )}
+      />
+      <Controller
+        control={control}
+        name="timeZone"
+        render={({ field }) => (
+          <Field
+            label="Time zone"
+            value={field.value}
+            onChange={field.onChange}
+            fault={errors.timeZone?.message}
+            hint="Region/City, such as Europe/Berlin. Days and moments follow its clock."
+          />
+        )}
+      />
+      <Button
+        look="primary"
+        label="Save"
+        busy={formState.isSubmitting}
+        onPress={() => void submit()}
+      />
+    </View>
+  );
+}

@@ -1,0 +1,66 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { lotCount, type FoodRow, type LotRow } from '@open-larder/contract';
+import { useState } from 'react';
+import { Controller, useForm } from 'react-hook-form';
+import { v7 as uuidv7 } from 'uuid';
+import type { z } from 'zod';
+import { api, useNow, useWords } from '../store';
+import { Button, NumberField, Sheet, Text, useSave, useSay } from '../ui';
+
+type Values = z.infer<typeof lotCount>;
+
+/** Counting a lot: what is really there, noted beside what was thought. */
+export function CountSheet({
+  food,
+  lot,
+  onClose,
+}: {
+  food: FoodRow;
+  lot: LotRow;
+  onClose: () => void;
+}) {
+  const say = useSay();
+  const words = useWords();
+  const now = useNow();
+  const [id] = useState(() => uuidv7());
+  const [count] = api.useCountLotMutation();
+  const form = useForm<Values>({
+    resolver: zodResolver(lotCount),
+    defaultValues: { id, day: now.day, remainingG: Math.max(0, lot.remainingG) },
+  });
+  const { save } = useSave(form);
+  const { control, formState, handleSubmit } = form;
+  const submit = handleSubmit(async (body) => {
+    const saved = await save(() => count({ params: { id: lot.id }, body }) as never);
+    if (!saved) return;
+    say('The shelf is corrected.');
+    onClose();
+  });
+  return (
+    <Sheet title={`Count ${food.name.toLowerCase()}`} open onClose={onClose}>
+      <Text tone="quiet">
+        By the book {words.say('mass', lot.remainingG)} are left. What is really there?
+      </Text>
+      <Controller
+        control={control}
+        name="remainingG"
+        render={({ field }) => (
+          <NumberField
+            label="Left"
+            value={field.value}
+            onChange={field.onChange}
+            unit={words.scale('mass').unit}
+            scale={words.scale('mass')}
+            fault={formState.errors.remainingG?.message}
+          />
+        )}
+      />
+      <Button
+        look="primary"
+        label="Note the count"
+        busy={formState.isSubmitting}
+        onPress={() => void submit()}
+      />
+    </Sheet>
+  );
+}

@@ -1,0 +1,91 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { foodEdit, type FoodRow, type Problem } from '@open-larder/contract';
+import { useRouter } from 'expo-router';
+import { useForm } from 'react-hook-form';
+import type { z } from 'zod';
+import { api } from '../store';
+import {
+  Button,
+  Empty,
+  Fault,
+  Screen,
+  Skeleton,
+  StaleNotice,
+  useDraft,
+  useSave,
+  useSay,
+} from '../ui';
+import { FoodFields } from './FoodFields';
+import { messageAt } from './messageAt';
+
+type Values = z.infer<typeof foodEdit>;
+
+export function EditFoodScreen({ id }: { id: string }) {
+  const foods = api.useFoodsQuery();
+  const food = foods.data?.find((one) => one.id === id);
+  return (
+    <Screen
+      title={food ? `Change ${food.name.toLowerCase()}` : 'Change food'}
+      back={`/larder/${id}`}
+    >
+      {foods.error ? (
+        <Fault problem={foods.error as Problem} onRetry={() => void foods.refetch()} />
+      ) : !foods.data ? (
+        <Skeleton rows={5} height={48} />
+      ) : food ? (
+        <FoodForm food={food} />
+      ) : (
+        <Empty title="No such food" text="It may have been taken down. Go back to the shelf." />
+      )}
+    </Screen>
+  );
+}
+
+function FoodForm({ food }: { food: FoodRow }) {
+  const router = useRouter();
+  const say = useSay();
+  const [edit] = api.useEditFoodMutation();
+  const form = useForm<Values>({ resolver: zodResolver(foodEdit), defaultValues: valuesOf(food) });
+  const forgetDraft = useDraft(`food.${food.id}`, form);
+  const { save, stale, clearStale } = useSave(form);
+  const submit = form.handleSubmit(async (body) => {
+    const saved = await save<FoodRow>(() => edit({ params: { id: food.id }, body }) as never);
+    if (!saved) return;
+    forgetDraft();
+    say(`${saved.name} is saved; portions follow.`);
+    router.replace(`/larder/${food.id}`);
+  });
+  return (
+    <>
+      {stale ? (
+        <StaleNotice
+          problem={stale}
+          fields={{ name: 'Name', unitMassG: 'Unit mass', protein: 'Protein', fat: 'Fat' }}
+          onKeepMine={() => {
+            form.setValue('version', (stale.theirs as FoodRow).version);
+            clearStale();
+            void submit();
+          }}
+          onTakeTheirs={() => {
+            form.reset(valuesOf(stale.theirs as FoodRow));
+            clearStale();
+          }}
+        />
+      ) : null}
+      <FoodFields
+        control={form.control as never}
+        fault={(path) => messageAt(form.formState.errors, path)}
+      />
+      <Button
+        look="primary"
+        label="Save"
+        busy={form.formState.isSubmitting}
+        onPress={() => void submit()}
+      />
+    </>
+  );
+}
+
+function valuesOf({ id: _, lots: __, remainingG: ___, ...values }: FoodRow): Values {
+  return values;
+}

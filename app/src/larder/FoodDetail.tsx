@@ -1,0 +1,154 @@
+import type { FoodRow, LotRow, Problem } from '@open-larder/contract';
+import { carbohydrate, digestibleEnergy, sayGrams, sayNumber } from '@open-larder/core';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { FoodSign } from '../draw';
+import { api, useNow, useWords } from '../store';
+import { useWide } from '../theme';
+import { Button, Card, ListRow, Text, useSay, WhyLink } from '../ui';
+import { CountSheet } from './CountSheet';
+import { LotSheet } from './LotSheet';
+import { jarOf, type FoodSupply } from './shelves';
+
+interface Props {
+  food: FoodRow;
+  supply: FoodSupply | undefined;
+}
+
+type Open = { kind: 'buy' } | { kind: 'count' | 'edit'; lot: LotRow } | null;
+
+/** One food: what is left and for how long, its lots, its make-up and its hand unit. */
+export function FoodDetail({ food, supply }: Props) {
+  const words = useWords();
+  const router = useRouter();
+  const wide = useWide();
+  const now = useNow();
+  const takeDown = useTakeDown(food);
+  const [open, setOpen] = useState<Open>(null);
+  const state = jarOf(food, supply, now.day, words.day);
+  const energy = digestibleEnergy(food.name, food.composition, 'omnivore');
+  const per = (share: number) => `${sayNumber(share * 100, 1)} %`;
+  const { composition } = food;
+  return (
+    <View style={{ gap: 16 }}>
+      {wide ? (
+        <Text look="title" level={2}>
+          {food.name}
+        </Text>
+      ) : null}
+      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 10 }}>
+        <FoodSign family={food.family} size={36} />
+        <Text look="figure" tone={state.short ? 'due' : 'ink'}>
+          {sayGrams(food.remainingG)} left, {state.words}
+        </Text>
+      </View>
+      <Card>
+        <ListRow
+          first
+          title="Used by the plan"
+          trail={<Text>{supply ? `${sayGrams(supply.usedPerWeekG)} a week` : '…'}</Text>}
+        />
+        <ListRow
+          title="Cost"
+          trail={
+            <Text>
+              {supply?.costPerDayMinor == null
+                ? 'no price entered'
+                : `${words.money(supply.costPerDayMinor)} a day`}
+            </Text>
+          }
+        />
+        {supply && supply.wastedG > 0.005 ? (
+          <ListRow
+            title="Will be past its date"
+            trail={<Text tone="due">{sayGrams(supply.wastedG)}</Text>}
+          />
+        ) : null}
+        <ListRow
+          title={`One ${food.unit.name}`}
+          detail={`dealt in steps of ${sayNumber(food.unit.step, 2)}`}
+          trail={<Text>{sayGrams(food.unit.massG)}</Text>}
+        />
+        <ListRow
+          title="Energy for an omnivore"
+          trail={
+            <View style={{ flexDirection: 'row', alignItems: 'center', gap: 4 }}>
+              <Text>{sayNumber(energy.value, 1)} kJ/g</Text>
+              <WhyLink about={`${sayNumber(energy.value, 1)} kilojoules a gram`} why={energy} />
+            </View>
+          }
+        />
+        <ListRow
+          title="As fed"
+          detail={`protein ${per(composition.protein)} · fat ${per(composition.fat)} · fibre ${per(composition.fibre)} · ash ${per(composition.ash)} · moisture ${per(composition.moisture)} · carbohydrate ${per(carbohydrate(composition))} · plant share ${per(food.plantShare)}`}
+        />
+      </Card>
+      <Text look="subtitle">Lots</Text>
+      {food.lots.length === 0 ? (
+        <Text tone="quiet">Nothing on the shelf. Enter what you bought.</Text>
+      ) : (
+        <Card>
+          {food.lots.map((lot, index) => (
+            <ListRow
+              key={lot.id}
+              first={index === 0}
+              title={`${sayGrams(lot.remainingG)} of ${sayGrams(lot.amountG)}`}
+              detail={[
+                lot.openedOn ? `opened ${words.day(lot.openedOn)}` : 'sealed',
+                lot.bestBefore ? `best before ${words.day(lot.bestBefore)}` : null,
+                lot.costMinor === null ? null : words.money(lot.costMinor),
+              ]
+                .filter(Boolean)
+                .join(' · ')}
+              trail={
+                <View style={{ flexDirection: 'row' }}>
+                  <Button
+                    look="bare"
+                    label="Count"
+                    onPress={() => setOpen({ kind: 'count', lot })}
+                  />
+                  <Button look="bare" label="Edit" onPress={() => setOpen({ kind: 'edit', lot })} />
+                </View>
+              }
+            />
+          ))}
+        </Card>
+      )}
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+        <Button label="Bought more" onPress={() => setOpen({ kind: 'buy' })} />
+        <Button label="Change food" onPress={() => router.push(`/larder/${food.id}/edit`)} />
+        <Button label="Take down" onPress={takeDown} />
+      </View>
+      {open?.kind === 'buy' ? (
+        <LotSheet food={food} lot={null} onClose={() => setOpen(null)} />
+      ) : null}
+      {open?.kind === 'edit' ? (
+        <LotSheet food={food} lot={open.lot} onClose={() => setOpen(null)} />
+      ) : null}
+      {open?.kind === 'count' ? (
+        <CountSheet food={food} lot={open.lot} onClose={() => setOpen(null)} />
+      ) : null}
+    </View>
+  );
+}
+
+/** Taking a food off the shelf, with a way back. Servings of it leave the plan until it returns. */
+function useTakeDown(food: FoodRow) {
+  const say = useSay();
+  const router = useRouter();
+  const [edit] = api.useEditFoodMutation();
+  return async () => {
+    const { id, lots: _, remainingG: __, ...fields } = food;
+    const done = await edit({ params: { id }, body: { ...fields, archived: true } });
+    if (done.error) {
+      say((done.error as Problem).detail, { tone: 'fault' });
+      return;
+    }
+    const { version } = done.data;
+    say(`${food.name} is taken down; servings of it rest.`, {
+      undo: () => void edit({ params: { id }, body: { ...fields, version, archived: false } }),
+    });
+    router.replace('/larder');
+  };
+}

@@ -1,0 +1,159 @@
+import {
+  FOOD_FAMILIES,
+  FOOD_FORMS,
+  FOOD_KINDS,
+  type FoodFamily,
+  type FoodForm,
+} from '@open-larder/catalogue';
+import { Controller, type Control } from 'react-hook-form';
+import { View } from 'react-native';
+import { FoodSign } from '../draw';
+import { useWords } from '../store';
+import { Choice, Field, NumberField, Picker, Text } from '../ui';
+
+const FORM_WORDS: Record<FoodForm, string> = {
+  floats: 'floats',
+  sinksSlowly: 'sinks slowly',
+  sinks: 'sinks',
+};
+const FAMILY_NAMES: Record<FoodFamily, string> = {
+  grain: 'grain: flakes, pellets, tablets',
+  cube: 'cube: frozen',
+  leaf: 'leaf: plant food',
+  wriggle: 'wriggle: live food',
+  jelly: 'jelly: gels',
+  mortar: 'mortar: powders and mixes',
+};
+const PARTS = [
+  ['protein', 'Protein'],
+  ['fat', 'Fat'],
+  ['fibre', 'Fibre'],
+  ['ash', 'Ash'],
+  ['moisture', 'Moisture'],
+] as const;
+
+const percent = {
+  fromBase: (share: number) => share * 100,
+  toBase: (shown: number) => shown / 100,
+};
+
+interface Props {
+  control: Control<never>;
+  fault: (field: string) => string | undefined;
+}
+
+/** What a food is: its kind, make-up and hand unit. Percentages on the label are as fed. */
+export function FoodFields({ control, fault }: Props) {
+  const words = useWords();
+  const number = (name: string, label: string, unit: string, hint?: string) => (
+    <Controller
+      control={control}
+      name={name as never}
+      render={({ field }) => (
+        <NumberField
+          label={label}
+          value={field.value}
+          onChange={field.onChange}
+          unit={unit}
+          scale={
+            unit === '%'
+              ? percent
+              : unit === words.scale('mass').unit
+                ? words.scale('mass')
+                : undefined
+          }
+          decimals={unit === '%' ? 2 : 5}
+          fault={fault(name)}
+          hint={hint}
+        />
+      )}
+    />
+  );
+  const text = (name: string, label: string, hint?: string) => (
+    <Controller
+      control={control}
+      name={name as never}
+      render={({ field }) => (
+        <Field
+          label={label}
+          value={field.value}
+          onChange={field.onChange}
+          fault={fault(name)}
+          hint={hint}
+        />
+      )}
+    />
+  );
+  return (
+    <>
+      {text('name', 'Name')}
+      <Controller
+        control={control}
+        name={'kind' as never}
+        render={({ field }) => (
+          <Choice
+            label="Kind"
+            value={field.value as string}
+            onChange={field.onChange}
+            options={FOOD_KINDS.map((kind) => ({ value: kind, label: kind }))}
+          />
+        )}
+      />
+      <Controller
+        control={control}
+        name={'family' as never}
+        render={({ field }) => (
+          <Picker
+            label="Sign"
+            value={field.value}
+            onChange={field.onChange}
+            picks={FOOD_FAMILIES.map((family) => ({
+              value: family,
+              title: FAMILY_NAMES[family],
+              lead: <FoodSign family={family} />,
+            }))}
+          />
+        )}
+      />
+      <Controller
+        control={control}
+        name={'form' as never}
+        render={({ field }) => (
+          <Choice
+            label="In the water it"
+            value={field.value as string}
+            onChange={field.onChange}
+            options={FOOD_FORMS.map((form) => ({ value: form, label: FORM_WORDS[form] }))}
+          />
+        )}
+      />
+      <Text look="strong">Make-up, as on the label</Text>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
+        {PARTS.map(([part, label]) => (
+          <View key={part} style={{ flexBasis: 130, flexGrow: 1 }}>
+            {number(`composition.${part}`, label, '%')}
+          </View>
+        ))}
+        <View style={{ flexBasis: 130, flexGrow: 1 }}>
+          {number('plantShare', 'Plant share', '%')}
+        </View>
+      </View>
+      <Text look="strong">What your hand deals</Text>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
+        <View style={{ flexBasis: 130, flexGrow: 1 }}>
+          {text('unit.name', 'One', 'pinch, pellet, cube')}
+        </View>
+        <View style={{ flexBasis: 130, flexGrow: 1 }}>
+          {text('unit.plural', 'Several', 'pinches, pellets, cubes')}
+        </View>
+      </View>
+      {number('unit.massG', 'One weighs', words.scale('mass').unit, 'Weigh twenty and divide.')}
+      {number(
+        'unit.step',
+        'Smallest part you can deal',
+        'of one',
+        '0.25 for a quarter cube, 1 for pellets.',
+      )}
+    </>
+  );
+}

@@ -1,0 +1,174 @@
+import type { FoodRow, Problem } from '@open-larder/contract';
+import { useRouter } from 'expo-router';
+import Plus from 'lucide-react-native/icons/plus';
+import { Pressable, View } from 'react-native';
+import { Jar } from '../draw';
+import { LampSwitch, SettingsLink } from '../shell';
+import { api, useNow, useWords } from '../store';
+import { SIZES, themed, useColours, useWide } from '../theme';
+import { Button, Empty, Fault, Screen, Skeleton, Text } from '../ui';
+import { FoodDetail } from './FoodDetail';
+import { jarOf, shelvesOf, type FoodSupply, type Shelf } from './shelves';
+
+/** The shelf of jars; when wide, the chosen one stands beside it. */
+export function LarderScreen({ id }: { id?: string }) {
+  const router = useRouter();
+  const words = useWords();
+  const wide = useWide();
+  const colours = useColours();
+  const foods = api.useFoodsQuery();
+  const supply = api.useSupplyQuery();
+  const shelves = shelvesOf(foods.data ?? []);
+  const all = shelves.flatMap((shelf) => shelf.foods);
+  const byFood = new Map(supply.data?.foods.map((one) => [one.foodId, one]));
+  const chosen =
+    all.find((food) => food.id === id) ?? (wide && !id ? mostUrgent(all, byFood) : undefined);
+  const alone = id !== undefined && !wide;
+  const problem = (foods.error ?? supply.error) as Problem | undefined;
+  const perDay = supply.data?.foods.reduce((sum, one) => sum + (one.costPerDayMinor ?? 0), 0) ?? 0;
+  const detail = chosen ? (
+    <FoodDetail key={chosen.id} food={chosen} supply={byFood.get(chosen.id)} />
+  ) : id && foods.data ? (
+    <Empty title="No such food" text="It may have been taken down. Go back to the shelf." />
+  ) : null;
+  return (
+    <Screen
+      title={alone ? (chosen?.name ?? 'Food') : 'Larder'}
+      back={alone ? '/larder' : undefined}
+      detail={
+        alone || all.length === 0
+          ? undefined
+          : `${all.length} foods · ${words.money(perDay)} a day${nextToBuy(all, byFood)}`
+      }
+      actions={
+        alone ? null : (
+          <>
+            {all.length > 0 ? (
+              <Button
+                label="New food"
+                icon={<Plus size={20} color={colours.ink} />}
+                onPress={() => router.push('/larder/new')}
+              />
+            ) : null}
+            {wide ? null : (
+              <>
+                <LampSwitch />
+                <SettingsLink />
+              </>
+            )}
+          </>
+        )
+      }
+      aside={detail}
+    >
+      {problem && !foods.data ? (
+        <Fault problem={problem} onRetry={() => void foods.refetch()} />
+      ) : !foods.data ? (
+        <Skeleton rows={3} height={150} />
+      ) : alone ? (
+        detail
+      ) : shelves.length === 0 ? (
+        <Empty
+          title="The shelf is empty"
+          text="Put the first tub on it. Fine flake, say: 46 % protein, one of your pinches weighs about 0.055 g, 60 g in the tub. Generic foods stand ready to start from."
+          action={
+            <Button
+              look="primary"
+              label="Put a food on the shelf"
+              onPress={() => router.push('/larder/new')}
+            />
+          }
+        />
+      ) : (
+        shelves.map((shelf) => (
+          <ShelfOf
+            key={shelf.name}
+            shelf={shelf}
+            supply={byFood}
+            selected={wide ? chosen?.id : undefined}
+          />
+        ))
+      )}
+    </Screen>
+  );
+}
+
+interface ShelfProps {
+  shelf: Shelf;
+  supply: ReadonlyMap<string, FoodSupply>;
+  selected: string | undefined;
+}
+
+function ShelfOf({ shelf, supply, selected }: ShelfProps) {
+  const styles = useStyles();
+  const router = useRouter();
+  const words = useWords();
+  const now = useNow();
+  return (
+    <View>
+      <Text look="subtitle">{shelf.name}</Text>
+      <View style={styles.jars}>
+        {shelf.foods.map((food) => {
+          const state = jarOf(food, supply.get(food.id), now.day, words.day);
+          return (
+            <Pressable
+              key={food.id}
+              role="link"
+              aria-label={`${food.name}, ${state.words}`}
+              aria-current={food.id === selected ? 'page' : undefined}
+              onPress={() => router.push(`/larder/${food.id}`)}
+              style={[styles.jar, food.id === selected && styles.selected]}
+            >
+              <Jar
+                label={`${food.name}: ${state.words}`}
+                family={food.family}
+                fill={state.fill}
+                useBy={state.useBy}
+                short={state.short}
+              />
+              <Text look="small" align="center">
+                {food.name}
+              </Text>
+              <Text look="small" align="center" tone={state.short ? 'due' : 'quiet'}>
+                {state.words}
+              </Text>
+            </Pressable>
+          );
+        })}
+      </View>
+      <View style={styles.board} />
+    </View>
+  );
+}
+
+/** The food that will be short first: what a keeper looks for when the larder opens. */
+function mostUrgent(foods: FoodRow[], supply: ReadonlyMap<string, FoodSupply>) {
+  const days = (food: FoodRow) => supply.get(food.id)?.days ?? Number.MAX_SAFE_INTEGER;
+  return [...foods].sort((a, b) => days(a) - days(b))[0];
+}
+
+function nextToBuy(foods: FoodRow[], supply: ReadonlyMap<string, FoodSupply>): string {
+  const days = foods
+    .map((food) => supply.get(food.id)?.days)
+    .filter((one): one is number => typeof one === 'number');
+  if (days.length === 0) return '';
+  const next = Math.min(...days);
+  return next === 0
+    ? ' · something is missing today'
+    : ` · next to buy within ${next} ${next === 1 ? 'day' : 'days'}`;
+}
+
+const useStyles = themed((c) => ({
+  jars: { flexDirection: 'row', flexWrap: 'wrap', paddingTop: 10, columnGap: 4, rowGap: 14 },
+  jar: {
+    width: 110,
+    alignItems: 'center',
+    gap: 2,
+    paddingVertical: 6,
+    borderRadius: SIZES.radius,
+    borderWidth: 2,
+    borderColor: 'transparent',
+  },
+  selected: { borderColor: c.ink, backgroundColor: c.paper },
+  board: { height: 5, marginTop: 4, marginHorizontal: -6, backgroundColor: c.ink },
+}));

@@ -1,0 +1,125 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { lotCreate, lotEdit, type FoodRow, type LotRow } from '@open-larder/contract';
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { v7 as uuidv7 } from 'uuid';
+import type { z } from 'zod';
+import { api, useNow } from '../store';
+import { Button, Sheet, StaleNotice, useSave, useSay } from '../ui';
+import { LotFields } from './LotFields';
+
+interface Props {
+  food: FoodRow;
+  /** The lot to correct; null buys another. */
+  lot: LotRow | null;
+  onClose: () => void;
+}
+
+export function LotSheet({ food, lot, onClose }: Props) {
+  return (
+    <Sheet
+      title={lot ? `A lot of ${food.name.toLowerCase()}` : `More ${food.name.toLowerCase()}`}
+      open
+      onClose={onClose}
+    >
+      {lot ? <EditLot lot={lot} onClose={onClose} /> : <BuyLot food={food} onClose={onClose} />}
+    </Sheet>
+  );
+}
+
+function BuyLot({ food, onClose }: { food: FoodRow; onClose: () => void }) {
+  const say = useSay();
+  const now = useNow();
+  const { data: household } = api.useHouseholdQuery();
+  const [id] = useState(() => uuidv7());
+  const [add] = api.useAddLotMutation();
+  const form = useForm<z.infer<typeof lotCreate>>({
+    resolver: zodResolver(lotCreate),
+    defaultValues: {
+      id,
+      amountG: null as never,
+      costMinor: null,
+      boughtOn: now.day,
+      openedOn: null,
+      bestBefore: null,
+    },
+  });
+  const { save } = useSave(form);
+  const errors = form.formState.errors as Record<string, { message?: string } | undefined>;
+  const submit = form.handleSubmit(async (body) => {
+    const saved = await save(() => add({ params: { id: food.id }, body }) as never);
+    if (!saved) return;
+    say(`${food.name} is on the shelf.`);
+    onClose();
+  });
+  return (
+    <>
+      <LotFields
+        control={form.control as never}
+        at=""
+        amount
+        currency={household?.currency ?? 'EUR'}
+        fault={(field) => errors[field]?.message}
+      />
+      <Button
+        look="primary"
+        label="Put it on the shelf"
+        busy={form.formState.isSubmitting}
+        onPress={() => void submit()}
+      />
+    </>
+  );
+}
+
+function EditLot({ lot, onClose }: { lot: LotRow; onClose: () => void }) {
+  const say = useSay();
+  const { data: household } = api.useHouseholdQuery();
+  const [edit] = api.useEditLotMutation();
+  const form = useForm<z.infer<typeof lotEdit>>({
+    resolver: zodResolver(lotEdit),
+    defaultValues: {
+      version: lot.version,
+      costMinor: lot.costMinor,
+      boughtOn: lot.boughtOn,
+      openedOn: lot.openedOn,
+      bestBefore: lot.bestBefore,
+    },
+  });
+  const { save, stale, clearStale } = useSave(form);
+  const errors = form.formState.errors as Record<string, { message?: string } | undefined>;
+  const submit = form.handleSubmit(async (body) => {
+    const saved = await save(() => edit({ params: { id: lot.id }, body }) as never);
+    if (!saved) return;
+    say('The lot is saved.');
+    onClose();
+  });
+  return (
+    <>
+      {stale ? (
+        <StaleNotice
+          problem={stale}
+          fields={{ costMinor: 'Price', openedOn: 'Opened', bestBefore: 'Best before' }}
+          onKeepMine={() => {
+            form.setValue('version', (stale.theirs as LotRow).version);
+            clearStale();
+            void submit();
+          }}
+          onTakeTheirs={onClose}
+        />
+      ) : null}
+      <LotFields
+        control={form.control as never}
+        at=""
+        amount={false}
+        currency={household?.currency ?? 'EUR'}
+        fault={(field) => errors[field]?.message}
+      />
+      <Button
+        look="primary"
+        label="Save"
+        busy={form.formState.isSubmitting}
+        onPress={() => void submit()}
+      />
+    </>
+  );
+}

@@ -1,0 +1,90 @@
+import { addDays } from '@open-larder/core';
+import type { Problem } from '@open-larder/contract';
+import ChevronLeft from 'lucide-react-native/icons/chevron-left';
+import ChevronRight from 'lucide-react-native/icons/chevron-right';
+import { lazy, Suspense, useState } from 'react';
+import { View } from 'react-native';
+import { LampSwitch, SettingsLink } from '../shell';
+import { api, useNow, useWords } from '../store';
+import { useColours, useWide } from '../theme';
+import { Empty, Fault, IconButton, Screen, Skeleton, Tabs, Text } from '../ui';
+import { FoodTable, GroupTable } from './tables';
+
+/** The chart package is heavy: it loads when this place is first opened. */
+const GroupChart = lazy(() => import('./GroupChart'));
+const FoodChart = lazy(() => import('./FoodChart'));
+
+type View_ = 'groups' | 'foods';
+
+/** A week of consumption: what was offered against what was needed. */
+export function RecordsScreen() {
+  const now = useNow();
+  const words = useWords();
+  const wide = useWide();
+  const colours = useColours();
+  const [weeksBack, setWeeksBack] = useState(0);
+  const [view, setView] = useState<View_>('groups');
+  const to = addDays(now.day, -7 * weeksBack);
+  const from = addDays(to, -6);
+  const { data, error, refetch } = api.useConsumptionQuery({ from, to });
+  const fed = data && data.foods.length > 0;
+  return (
+    <Screen
+      title="Records"
+      detail={`${words.day(from)} to ${words.day(to)}`}
+      actions={
+        <>
+          <IconButton label="A week earlier" onPress={() => setWeeksBack(weeksBack + 1)}>
+            <ChevronLeft size={24} color={colours.ink} />
+          </IconButton>
+          {weeksBack > 0 ? (
+            <IconButton label="A week later" onPress={() => setWeeksBack(weeksBack - 1)}>
+              <ChevronRight size={24} color={colours.ink} />
+            </IconButton>
+          ) : null}
+          {wide ? null : (
+            <>
+              <LampSwitch />
+              <SettingsLink />
+            </>
+          )}
+        </>
+      }
+      aside={
+        data && fed ? (
+          <>
+            <Text look="subtitle">{view === 'groups' ? 'By food' : 'By group'}</Text>
+            {view === 'groups' ? <FoodTable data={data} /> : <GroupTable data={data} />}
+          </>
+        ) : null
+      }
+    >
+      <Tabs
+        label="What to look at"
+        value={view}
+        onChange={setView}
+        tabs={[
+          { value: 'groups', label: 'By group' },
+          { value: 'foods', label: 'By food' },
+        ]}
+      />
+      {error ? (
+        <Fault problem={error as Problem} onRetry={() => void refetch()} />
+      ) : !data ? (
+        <Skeleton rows={2} height={220} />
+      ) : !fed ? (
+        <Empty
+          title="Nothing was logged in these days"
+          text="What you tap on the Round appears here: offered against needed, by group and by food."
+        />
+      ) : (
+        <View style={{ gap: 16 }}>
+          <Suspense fallback={<Skeleton rows={1} height={240} />}>
+            {view === 'groups' ? <GroupChart data={data} /> : <FoodChart data={data} />}
+          </Suspense>
+          {view === 'groups' ? <GroupTable data={data} /> : <FoodTable data={data} />}
+        </View>
+      )}
+    </Screen>
+  );
+}

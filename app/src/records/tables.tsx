@@ -1,0 +1,130 @@
+import type { Consumption } from '@open-larder/contract';
+import { sayGrams, saySignificant, sayUnits, type HandUnit } from '@open-larder/core';
+import { View } from 'react-native';
+import { FoodSign } from '../draw';
+import { useWords } from '../store';
+import { themed } from '../theme';
+import { Card, Text } from '../ui';
+
+/** Offered as a share of need. Outside 90 to 110 % it stands out. */
+function shareOf({ offeredKj, neededKj }: { offeredKj: number; neededKj: number }) {
+  if (neededKj === 0) return { text: offeredKj > 0 ? 'not needed' : 'not fed', off: offeredKj > 0 };
+  const share = offeredKj / neededKj;
+  return { text: `${Math.round(share * 100)} %`, off: Math.abs(share - 1) > 0.1 };
+}
+
+/** Needed, offered and refused energy of each group. */
+export function GroupTable({ data }: { data: Consumption }) {
+  const styles = useStyles();
+  return (
+    <Card>
+      <View role="table" aria-label="Energy by group, in kilojoules">
+        <Row head cells={['Group', 'Needed, kJ', 'Offered, kJ', 'Share']} />
+        {data.groups.map((group) => {
+          const share = shareOf(group);
+          return (
+            <View key={group.groupId} role="row" style={[styles.row, styles.ruled]}>
+              <View style={styles.name} role="rowheader">
+                <Text>{group.name}</Text>
+                <Text look="small" tone="quiet">
+                  {group.tankName}
+                  {group.refusedKj > 0 ? ` · refused ${saySignificant(group.refusedKj)} kJ` : ''}
+                </Text>
+              </View>
+              <Cell text={saySignificant(group.neededKj)} />
+              <Cell text={saySignificant(group.offeredKj)} />
+              <Cell text={share.text} due={share.off} />
+            </View>
+          );
+        })}
+      </View>
+    </Card>
+  );
+}
+
+/** Grams, hand units and cost of each food. */
+export function FoodTable({ data }: { data: Consumption }) {
+  const styles = useStyles();
+  const words = useWords();
+  const total = data.foods.reduce((sum, food) => sum + (food.costMinor ?? 0), 0);
+  return (
+    <Card>
+      <View role="table" aria-label="Consumption by food">
+        <Row head cells={['Food', 'Grams', 'Units', 'Cost']} />
+        {data.foods.map((food) => (
+          <View key={food.foodId} role="row" style={[styles.row, styles.ruled]}>
+            <View style={[styles.name, styles.withSign]} role="rowheader">
+              <FoodSign family={food.family} size={20} />
+              <Text>{food.name}</Text>
+            </View>
+            <Cell text={sayGrams(food.totalG).replace(/ g$/, '')} />
+            <Cell text={sayUnits(Math.round(food.units * 4) / 4, food.unit as HandUnit)} />
+            <Cell text={food.costMinor === null ? '–' : words.money(food.costMinor)} />
+          </View>
+        ))}
+        <View role="row" style={[styles.row, styles.ruled]}>
+          <View style={styles.name} role="rowheader">
+            <Text look="strong">All foods</Text>
+          </View>
+          <Cell text="" />
+          <Cell text="" />
+          <Cell text={words.money(total)} strong />
+        </View>
+      </View>
+    </Card>
+  );
+}
+
+function Row({ cells }: { head: true; cells: [string, string, string, string] }) {
+  const styles = useStyles();
+  const [first, ...rest] = cells;
+  return (
+    <View role="row" style={styles.row}>
+      <View style={styles.name} role="columnheader">
+        <Text look="small" tone="quiet">
+          {first}
+        </Text>
+      </View>
+      {rest.map((cell) => (
+        <View key={cell} style={styles.cell} role="columnheader">
+          <Text look="small" tone="quiet" align="right">
+            {cell}
+          </Text>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+function Cell({
+  text,
+  due = false,
+  strong = false,
+}: {
+  text: string;
+  due?: boolean;
+  strong?: boolean;
+}) {
+  const styles = useStyles();
+  return (
+    <View style={styles.cell} role="cell">
+      <Text look={due || strong ? 'strong' : 'body'} tone={due ? 'due' : 'ink'} align="right">
+        {text}
+      </Text>
+    </View>
+  );
+}
+
+const useStyles = themed((c) => ({
+  row: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 8,
+    paddingHorizontal: 12,
+    paddingVertical: 8,
+  },
+  ruled: { borderTopWidth: 1, borderColor: c.rule },
+  name: { flex: 1.5, minWidth: 0 },
+  withSign: { flexDirection: 'row', alignItems: 'center', gap: 6 },
+  cell: { flex: 1, minWidth: 0 },
+}));

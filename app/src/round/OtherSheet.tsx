@@ -1,0 +1,62 @@
+import type { Outcome, RoundServingView } from '@open-larder/contract';
+import { sayGrams, sayUnits, toGrams, toHandUnits } from '@open-larder/core';
+import { useState } from 'react';
+import { Button, Choice, Field, Sheet, Stepper, Text } from '../ui';
+
+type Other = Exclude<Outcome, 'served'>;
+
+interface Props {
+  serving: RoundServingView;
+  onClose: () => void;
+  onLog: (deal: { outcome: Other; units: number; note: string }) => void;
+}
+
+const OPTIONS: { value: Other; label: string }[] = [
+  { value: 'less', label: 'Less' },
+  { value: 'more', label: 'More' },
+  { value: 'refused', label: 'Refused' },
+  { value: 'skipped', label: 'Skipped' },
+];
+
+/** Anything but «as planned»: less, more, refused or skipped, and why. */
+export function OtherSheet({ serving, onClose, onLog }: Props) {
+  const { unit, units: planned } = serving;
+  const half = Math.min(planned, Math.max(unit.step, toHandUnits(serving.massG / 2, unit)));
+  const more = Math.max(planned + unit.step, toHandUnits(serving.massG * 1.5, unit));
+  const [outcome, setOutcome] = useState<Other>('less');
+  const [units, setUnits] = useState(half);
+  const [note, setNote] = useState('');
+  const choose = (next: Other) => {
+    setOutcome(next);
+    setUnits(next === 'skipped' ? 0 : next === 'less' ? half : next === 'more' ? more : planned);
+  };
+  return (
+    <Sheet title={`${serving.portion} ${serving.foodName.toLowerCase()}`} open onClose={onClose}>
+      <Text tone="quiet">For {serving.groupName}. What happened instead?</Text>
+      <Choice label="What happened" value={outcome} options={OPTIONS} onChange={choose} />
+      {outcome === 'skipped' ? null : (
+        <Stepper
+          label="Put in"
+          value={units}
+          step={unit.step}
+          min={unit.step}
+          max={Math.max(planned * 10, unit.step * 20)}
+          onChange={setUnits}
+          say={(value) => sayUnits(value, unit)}
+          hint={`${sayGrams(toGrams(units, unit))}; planned were ${serving.portion}.`}
+        />
+      )}
+      <Field
+        label={outcome === 'refused' || outcome === 'skipped' ? 'Why' : 'Note'}
+        value={note}
+        onChange={(text) => setNote(text.slice(0, 120))}
+        placeholder="May stay empty"
+      />
+      <Button
+        look="primary"
+        label={`Log ${outcome}`}
+        onPress={() => onLog({ outcome, units, note: note.trim() })}
+      />
+    </Sheet>
+  );
+}

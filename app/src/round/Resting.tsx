@@ -1,0 +1,35 @@
+import type { RoundView } from '@open-larder/contract';
+import { View } from 'react-native';
+import type { HouseData } from '../store';
+import { Text } from '../ui';
+
+type Rest = RoundView['resting'][number];
+
+/** Who gets nothing today, and why. */
+export function Resting({ round, data }: { round: RoundView; data: HouseData }) {
+  if (round.resting.length === 0) return null;
+  return (
+    <View style={{ gap: 4 }}>
+      <Text look="subtitle">Nothing today</Text>
+      {round.resting.map((rest) => (
+        <Text key={rest.groupId} tone="quiet">
+          {rest.groupName}, {data.tanks.find((tank) => tank.id === rest.tankId)?.name}:{' '}
+          {reason(rest)}
+        </Text>
+      ))}
+    </View>
+  );
+}
+
+function reason(rest: Rest): string {
+  switch (rest.reason) {
+    case 'fast':
+      return 'a planned day with nothing';
+    case 'stage':
+      return `${rest.stage}, not fed`;
+    case 'empty':
+      return 'no fish left in this group';
+    case 'noDiet':
+      return 'no serving is planned for this day';
+  }
+}

@@ -1,0 +1,69 @@
+import type { RoundView } from '@open-larder/contract';
+import Check from 'lucide-react-native/icons/check';
+import Circle from 'lucide-react-native/icons/circle';
+import { View } from 'react-native';
+import { useWords, type HouseData } from '../store';
+import { useColours } from '../theme';
+import { Card, ListRow, Text } from '../ui';
+import { TankPicture } from '../tank/TankPicture';
+import { open } from './moments';
+
+interface Props {
+  data: HouseData;
+  round: RoundView;
+  current: RoundView['moments'][number] | null;
+}
+
+/** Beside the round when wide: the tank that is next, large, and the whole day at a glance. */
+export function RoundAside({ data, round, current }: Props) {
+  const words = useWords();
+  const colours = useColours();
+  const stop =
+    current?.stops.find((one) => one.servings.some((serving) => serving.fed === null)) ??
+    current?.stops[0];
+  const tank = data.tanks.find((one) => one.id === stop?.tankId);
+  const groups = data.groups.filter((group) => group.tankId === tank?.id && !group.archived);
+  return (
+    <>
+      {tank ? (
+        <View style={{ gap: 8 }}>
+          <Text look="subtitle">Next: {tank.name}</Text>
+          <TankPicture tank={tank} data={data} />
+          <Text tone="quiet">
+            {words.say('temperature', tank.tempC)} ·{' '}
+            {groups.map((group) => `${group.size.total} ${group.name.toLowerCase()}`).join(', ')}
+          </Text>
+        </View>
+      ) : null}
+      <View style={{ gap: 8 }}>
+        <Text look="subtitle">The whole day</Text>
+        <Card>
+          {round.moments.map((moment, index) => {
+            const left = open(moment).length;
+            const first = Math.min(...moment.stops.map((one) => one.minutes));
+            return (
+              <ListRow
+                key={moment.momentId}
+                first={index === 0}
+                lead={
+                  left === 0 ? (
+                    <Check size={20} color={colours.duckweed} />
+                  ) : (
+                    <Circle size={20} color={colours.roe} />
+                  )
+                }
+                title={`${words.time(first)} ${moment.name}`}
+                detail={`${moment.stops.length} tanks`}
+                trail={
+                  <Text tone={left === 0 ? 'done' : 'due'}>
+                    {left === 0 ? 'done' : `${left} to serve`}
+                  </Text>
+                }
+              />
+            );
+          })}
+        </Card>
+      </View>
+    </>
+  );
+}

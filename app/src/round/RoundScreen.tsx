@@ -1,0 +1,215 @@
+import type { Problem, RoundServingView, RoundView } from '@open-larder/contract';
+import { addDays } from '@open-larder/core';
+import { useRouter } from 'expo-router';
+import ChevronLeft from 'lucide-react-native/icons/chevron-left';
+import ChevronRight from 'lucide-react-native/icons/chevron-right';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { api, useHouse, useNow, useWords, type HouseData } from '../store';
+import { LampSwitch, SettingsLink } from '../shell';
+import { useColours, useWide } from '../theme';
+import { Button, Empty, Fault, IconButton, Screen, Skeleton, Tabs, Text } from '../ui';
+import { momentNow, missed, open } from './moments';
+import { OtherSheet } from './OtherSheet';
+import { Resting } from './Resting';
+import { RoundAside } from './RoundAside';
+import { RoundRibbon } from './RoundRibbon';
+import { StopCard } from './StopCard';
+import { useFeed } from './useFeed';
+
+/** What to do now, in walking order. */
+export function RoundScreen({ day: asked }: { day?: string }) {
+  const now = useNow();
+  const words = useWords();
+  const wide = useWide();
+  const day = asked ?? now.day;
+  const loaded = useHouse();
+  const round = api.useRoundQuery(day);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const problem = loaded.problem ?? (round.error as Problem | undefined);
+  const ready = loaded.data && round.data ? { data: loaded.data, round: round.data } : null;
+  const current = ready
+    ? (ready.round.moments.find((one) => one.momentId === chosen) ??
+      momentNow(ready.round, day === now.day ? now.minutes : null))
+    : null;
+  const left = current ? open(current).length : 0;
+  const title = current ? current.name : 'Round';
+  return (
+    <Screen
+      title={title}
+      detail={`${words.day(day)}${current ? ` · ${left === 0 ? 'all served' : `${left} to serve`}` : ''}`}
+      actions={
+        <>
+          <DayArrows day={day} today={now.day} />
+          {wide ? null : (
+            <>
+              <LampSwitch />
+              <SettingsLink />
+            </>
+          )}
+        </>
+      }
+      aside={ready ? <RoundAside {...ready} current={current} /> : null}
+    >
+      {ready ? (
+        <RoundBody
+          {...ready}
+          day={day}
+          current={current}
+          minutes={day === now.day ? now.minutes : null}
+          onChoose={setChosen}
+        />
+      ) : problem ? (
+        <Fault
+          problem={problem}
+          onRetry={() => {
+            if (!loaded.data) loaded.retry();
+            void round.refetch();
+          }}
+        />
+      ) : (
+        <Skeleton rows={4} height={120} />
+      )}
+    </Screen>
+  );
+}
+
+interface BodyProps {
+  data: HouseData;
+  round: RoundView;
+  day: string;
+  current: RoundView['moments'][number] | null;
+  minutes: number | null;
+  onChoose: (momentId: string) => void;
+}
+
+function RoundBody({ data, round, day, current, minutes, onChoose }: BodyProps) {
+  const feed = useFeed(day);
+  const [other, setOther] = useState<RoundServingView | null>(null);
+  if (!current) return <NothingPlanned data={data} round={round} />;
+  const late = minutes === null ? [] : missed(round, current);
+  const next = open(current)[0]?.servingId ?? null;
+  return (
+    <>
+      <RoundRibbon data={data} round={round} current={current} minutes={minutes} />
+      <Tabs
+        label="Moments of the day"
+        value={current.momentId}
+        onChange={onChoose}
+        tabs={round.moments.map((moment) => ({
+          value: moment.momentId,
+          label: `${moment.name} ${count(moment)}`,
+        }))}
+      />
+      {late.map((moment) => (
+        <View
+          key={moment.momentId}
+          style={{ flexDirection: 'row', alignItems: 'center', gap: 8, flexWrap: 'wrap' }}
+        >
+          <Text tone="due">
+            {moment.name}: {open(moment).length} not logged.
+          </Text>
+          <Button
+            look="bare"
+            label="Look"
+            onPress={() => onChoose(moment.momentId)}
+            spoken={`Look at ${moment.name}`}
+          />
+        </View>
+      ))}
+      {current.stops.map((stop) => (
+        <StopCard
+          key={stop.tankId}
+          stop={stop}
+          day={day}
+          data={data}
+          nextId={next}
+          onServe={(serving) => void feed.feed(serving)}
+          onServeAll={(servings, what) => void feed.feedAll(servings, what)}
+          onOther={setOther}
+          onUndo={(fed) => void feed.takeBack(fed)}
+        />
+      ))}
+      <Resting round={round} data={data} />
+      {other ? (
+        <OtherSheet
+          serving={other}
+          onClose={() => setOther(null)}
+          onLog={(deal) => {
+            setOther(null);
+            void feed.feed(other, deal);
+          }}
+        />
+      ) : null}
+    </>
+  );
+}
+
+/** «3/9» */
+function count(moment: RoundView['moments'][number]): string {
+  const all = moment.stops.flatMap((stop) => stop.servings).length;
+  return `${all - open(moment).length}/${all}`;
+}
+
+function NothingPlanned({ data, round }: { data: HouseData; round: RoundView }) {
+  const router = useRouter();
+  const tanks = data.tanks.filter((tank) => !tank.archived);
+  const groups = data.groups.filter((group) => !group.archived);
+  const [title, text, act, href] =
+    tanks.length === 0
+      ? ([
+          'No tanks yet',
+          'Begin with a tank, then the fish in it, then the food on the shelf.',
+          'Make the first tank',
+          '/tanks/new',
+        ] as const)
+      : groups.length === 0
+        ? ([
+            'No fish yet',
+            'Put a group of fish in a tank; the app works out what it needs.',
+            'Go to the tanks',
+            '/tanks',
+          ] as const)
+        : data.foods.every((food) => food.archived)
+          ? ([
+              'The shelf is empty',
+              'Put a food on the shelf, then plan who gets it.',
+              'Put a food on the shelf',
+              '/larder/new',
+            ] as const)
+          : ([
+              'Nothing to serve',
+              'No group has a serving on this day. Plan a diet, and it appears here at its moment.',
+              'Plan a diet',
+              groups[0] ? `/groups/${groups[0].id}/diet` : '/tanks',
+            ] as const);
+  return (
+    <>
+      <Empty
+        title={title}
+        text={text}
+        action={<Button look="primary" label={act} onPress={() => router.push(href as '/tanks')} />}
+      />
+      <Resting round={round} data={data} />
+    </>
+  );
+}
+
+function DayArrows({ day, today }: { day: string; today: string }) {
+  const router = useRouter();
+  const colours = useColours();
+  const go = (to: string) =>
+    router.replace(to === today ? '/round' : { pathname: '/round', params: { day: to } });
+  return (
+    <>
+      <IconButton label="The day before" onPress={() => go(addDays(day, -1))}>
+        <ChevronLeft size={24} color={colours.ink} />
+      </IconButton>
+      {day < addDays(today, 1) ? (
+        <IconButton label="The day after" onPress={() => go(addDays(day, 1))}>
+          <ChevronRight size={24} color={colours.ink} />
+        </IconButton>
+      ) : null}
+    </>
+  );
+}

@@ -1,0 +1,122 @@
+import type { Feeding, RoundServingView } from '@open-larder/contract';
+import { sayGrams, sayUnits } from '@open-larder/core';
+import Check from 'lucide-react-native/icons/check';
+import Ellipsis from 'lucide-react-native/icons/ellipsis';
+import { View } from 'react-native';
+import { ZONE_WORDS } from '../diet/words';
+import { FoodSign } from '../draw';
+import { api, useWords } from '../store';
+import { themed, useColours } from '../theme';
+import { Button, IconButton, Text, WhyLink } from '../ui';
+import { localNow } from '../store/useNow';
+
+interface Props {
+  serving: RoundServingView;
+  day: string;
+  /** The one serving that is next: its button alone is filled. */
+  next: boolean;
+  onServe: () => void;
+  onOther: () => void;
+  onUndo: (fed: Feeding) => void;
+}
+
+/** One serving to deal, or what became of it. */
+export function ServingRow({ serving, day, next, onServe, onOther, onUndo }: Props) {
+  const styles = useStyles();
+  const colours = useColours();
+  const [askWhy, why] = api.useLazyRoundWhyQuery();
+  if (serving.fed) return <Fed serving={serving} fed={serving.fed} onUndo={onUndo} />;
+  const place = [serving.place, ZONE_WORDS[serving.zone]].filter(Boolean).join(', ');
+  return (
+    <View style={styles.row}>
+      <FoodSign family={serving.family} />
+      <View style={styles.words}>
+        <Text look="strong">
+          {serving.portion} {serving.foodName.toLowerCase()}
+        </Text>
+        <Text look="small" tone="quiet">
+          {serving.groupName} · {place}
+        </Text>
+        <View style={styles.figures}>
+          <Text look="small" tone="quiet">
+            {sayGrams(serving.massG)}
+          </Text>
+          <WhyLink
+            about={serving.portion}
+            why={why.data?.why}
+            onOpen={() => void askWhy({ day, servingId: serving.servingId }, true)}
+          />
+        </View>
+      </View>
+      <View style={styles.acts}>
+        <Button
+          tall
+          look={next ? 'primary' : 'plain'}
+          label="Served"
+          spoken={`Served: ${serving.portion} ${serving.foodName} for ${serving.groupName}`}
+          onPress={onServe}
+        />
+        <IconButton
+          label={`Less, more, refused or skipped: ${serving.foodName} for ${serving.groupName}`}
+          onPress={onOther}
+        >
+          <Ellipsis size={24} color={colours.ink} />
+        </IconButton>
+      </View>
+    </View>
+  );
+}
+
+function Fed({
+  serving,
+  fed,
+  onUndo,
+}: {
+  serving: RoundServingView;
+  fed: Feeding;
+  onUndo: (fed: Feeding) => void;
+}) {
+  const styles = useStyles();
+  const words = useWords();
+  const colours = useColours();
+  const { data: household } = api.useHouseholdQuery();
+  const at = localNow(new Date(fed.at), household?.timeZone ?? 'UTC').minutes;
+  const amount = fed.outcome === 'skipped' ? serving.portion : sayUnits(fed.units, serving.unit);
+  return (
+    <View style={[styles.row, styles.fed]}>
+      <Check size={22} color={fed.outcome === 'skipped' ? colours.ink2 : colours.duckweed} />
+      <View style={styles.words}>
+        <Text>
+          {amount} {serving.foodName.toLowerCase()}
+        </Text>
+        <Text look="small" tone="quiet">
+          {serving.groupName} · {fed.outcome} {words.time(at)}
+          {fed.note ? ` · ${fed.note}` : ''}
+        </Text>
+      </View>
+      <Button
+        look="bare"
+        label="Undo"
+        spoken={`Undo: ${serving.foodName} for ${serving.groupName}`}
+        onPress={() => onUndo(fed)}
+      />
+    </View>
+  );
+}
+
+const useStyles = themed((c) => ({
+  row: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 10,
+    paddingLeft: 12,
+    paddingRight: 4,
+    paddingVertical: 8,
+    borderTopWidth: 1,
+    borderColor: c.rule,
+  },
+  fed: { paddingVertical: 4 },
+  words: { flex: 1, minWidth: 0 },
+  figures: { flexDirection: 'row', alignItems: 'center', gap: 4, marginVertical: -8 },
+  acts: { flexDirection: 'row', alignItems: 'center' },
+}));

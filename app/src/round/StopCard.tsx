@@ -1,0 +1,77 @@
+import type { Feeding, RoundServingView, RoundStopView } from '@open-larder/contract';
+import { View } from 'react-native';
+import { useWords, type HouseData } from '../store';
+import { themed } from '../theme';
+import { Button, Card, Text } from '../ui';
+import { NumberTag } from '../tank/NumberTag';
+import { TankPicture } from '../tank/TankPicture';
+import { ServingRow } from './ServingRow';
+
+interface Props {
+  stop: RoundStopView;
+  day: string;
+  data: HouseData;
+  /** Serving that is next in the whole round. */
+  nextId: string | null;
+  onServe: (serving: RoundServingView) => void;
+  onServeAll: (servings: RoundServingView[], what: string) => void;
+  onOther: (serving: RoundServingView) => void;
+  onUndo: (fed: Feeding) => void;
+}
+
+/** One tank on the walk: its picture and its servings. */
+export function StopCard({ stop, day, data, nextId, onServe, onServeAll, onOther, onUndo }: Props) {
+  const styles = useStyles();
+  const words = useWords();
+  const tank = data.tanks.find((one) => one.id === stop.tankId);
+  if (!tank) return null;
+  const due = stop.servings.filter((serving) => serving.fed === null);
+  const isNext = stop.servings.some((serving) => serving.servingId === nextId);
+  return (
+    <Card marked={isNext} label={tank.name}>
+      <View style={styles.head}>
+        <View style={styles.words}>
+          <View style={styles.title}>
+            <NumberTag number={tank.walkOrder} />
+            <Text look="subtitle" tone={due.length === 0 ? 'done' : 'ink'}>
+              {tank.name}
+            </Text>
+          </View>
+          <Text look="small" tone="quiet">
+            {due.length === 0
+              ? 'All served'
+              : `${words.time(stop.minutes)} · ${due.length} to serve`}
+          </Text>
+        </View>
+        {due.length > 0 ? <TankPicture tank={tank} data={data} width={118} /> : null}
+      </View>
+      {stop.servings.map((serving) => (
+        <ServingRow
+          key={serving.servingId}
+          serving={serving}
+          day={day}
+          next={serving.servingId === nextId}
+          onServe={() => onServe(serving)}
+          onOther={() => onOther(serving)}
+          onUndo={onUndo}
+        />
+      ))}
+      {due.length > 1 ? (
+        <View style={styles.all}>
+          <Button
+            look="bare"
+            label={`All of ${tank.name} as planned`}
+            onPress={() => onServeAll(due, tank.name)}
+          />
+        </View>
+      ) : null}
+    </Card>
+  );
+}
+
+const useStyles = themed((c) => ({
+  head: { flexDirection: 'row', alignItems: 'center', gap: 12, padding: 12 },
+  words: { flex: 1, minWidth: 0, gap: 4 },
+  title: { flexDirection: 'row', alignItems: 'center', gap: 8 },
+  all: { borderTopWidth: 1, borderColor: c.rule, alignItems: 'flex-start', paddingHorizontal: 4 },
+}));

@@ -1,0 +1,33 @@
+import type { RoundView } from '@open-larder/contract';
+
+export type RoundMomentView = RoundView['moments'][number];
+
+/** A moment counts as near from an hour and a half before it is due. */
+const AHEAD_MIN = 90;
+
+export const open = (moment: RoundMomentView) =>
+  moment.stops.flatMap((stop) => stop.servings).filter((serving) => serving.fed === null);
+
+const firstMinute = (moment: RoundMomentView) =>
+  Math.min(...moment.stops.map((stop) => stop.minutes));
+
+/**
+ * The moment a keeper most likely stands in: the latest that is due or near. Where that is done,
+ * the next one. On another day, the first that is open.
+ * @param minutes of the household's day; null for another day
+ */
+export function momentNow(round: RoundView, minutes: number | null): RoundMomentView | null {
+  const { moments } = round;
+  if (minutes === null) return moments.find((one) => open(one).length > 0) ?? moments[0] ?? null;
+  const near = moments.findLastIndex((one) => firstMinute(one) <= minutes + AHEAD_MIN);
+  const from = Math.max(0, near);
+  const next = moments.slice(from).find((one) => open(one).length > 0);
+  return next ?? moments[from] ?? null;
+}
+
+/** Servings of earlier moments that nobody has logged. */
+export function missed(round: RoundView, current: RoundMomentView) {
+  return round.moments
+    .slice(0, round.moments.indexOf(current))
+    .filter((moment) => open(moment).length > 0);
+}

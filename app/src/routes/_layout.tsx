@@ -1,0 +1,26 @@
+import { useFonts } from 'expo-font';
+import { Slot } from 'expo-router';
+import Head from 'expo-router/head';
+import { useState } from 'react';
+import { Provider } from 'react-redux';
+import { Shell } from '../shell';
+import { makeStore } from '../store';
+import { FONT_FILES, ThemeProvider } from '../theme';
+
+export default function Layout() {
+  const [store] = useState(makeStore);
+  // Words are shown at once in the system's font; the bundled families follow when they are there.
+  useFonts(FONT_FILES);
+  return (
+    <Provider store={store}>
+      <ThemeProvider>
+        <Head>
+          <title>Open Larder</title>
+        </Head>
+        <Shell>
+          <Slot />
+        </Shell>
+      </ThemeProvider>
+    </Provider>
+  );
+}

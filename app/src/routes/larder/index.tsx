@@ -1,0 +1,5 @@
+import { LarderScreen } from '../../larder/LarderScreen';
+
+export default function LarderRoute() {
+  return <LarderScreen />;
+}

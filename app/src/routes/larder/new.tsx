@@ -1,0 +1,5 @@
+import { NewFoodScreen } from '../../larder/NewFoodScreen';
+
+export default function NewFoodRoute() {
+  return <NewFoodScreen />;
+}

@@ -1,0 +1,5 @@
+import { RecordsScreen } from '../records/RecordsScreen';
+
+export default function RecordsRoute() {
+  return <RecordsScreen />;
+}

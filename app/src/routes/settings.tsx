@@ -1,0 +1,5 @@
+import { SettingsScreen } from '../household/SettingsScreen';
+
+export default function SettingsRoute() {
+  return <SettingsScreen />;
+}

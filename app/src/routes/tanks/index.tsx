@@ -1,0 +1,5 @@
+import { TanksScreen } from '../../tank/TanksScreen';
+
+export default function TanksRoute() {
+  return <TanksScreen />;
+}

@@ -1,0 +1,5 @@
+import { NewTankScreen } from '../../tank/NewTankScreen';
+
+export default function NewTankRoute() {
+  return <NewTankScreen />;
+}

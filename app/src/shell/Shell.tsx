@@ -1,0 +1,145 @@
+import { Link, usePathname } from 'expo-router';
+import Moon from 'lucide-react-native/icons/moon';
+import Settings from 'lucide-react-native/icons/settings';
+import Sun from 'lucide-react-native/icons/sun';
+import type { ReactNode } from 'react';
+import { Pressable, View } from 'react-native';
+import { themeChosen, useAppDispatch } from '../store';
+import { SIZES, themed, useColours, useThemeName, useWide } from '../theme';
+import { Text, Toast } from '../ui';
+import { PLACES, type Place } from './places';
+
+/** The five places around whatever is open: a bar under the thumb, a rail when wide. */
+export function Shell({ children }: { children: ReactNode }) {
+  const styles = useStyles();
+  const wide = useWide();
+  return (
+    <View style={[styles.shell, wide && styles.shellWide]}>
+      {wide ? <Places wide /> : null}
+      <View style={styles.open}>
+        {children}
+        <Toast />
+      </View>
+      {wide ? null : <Places wide={false} />}
+    </View>
+  );
+}
+
+function Places({ wide }: { wide: boolean }) {
+  const styles = useStyles();
+  const path = usePathname();
+  const here = path.startsWith('/groups') ? '/tanks' : path;
+  return (
+    <View role="navigation" aria-label="Places" style={wide ? styles.rail : styles.bar}>
+      {PLACES.map((place) => (
+        <PlaceLink key={place.href} place={place} here={here.startsWith(place.href)} wide={wide} />
+      ))}
+      {wide ? (
+        <View style={styles.railEnd}>
+          <LampSwitch />
+          <SettingsLink />
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+function PlaceLink({ place, here, wide }: { place: Place; here: boolean; wide: boolean }) {
+  const styles = useStyles();
+  const colours = useColours();
+  return (
+    <Link href={place.href} asChild>
+      <Pressable
+        role="link"
+        aria-current={here ? 'page' : undefined}
+        style={{
+          ...styles.place,
+          ...(wide ? styles.placeWide : null),
+          ...(here ? (wide ? styles.hereWide : styles.here) : null),
+        }}
+      >
+        <place.Icon
+          size={24}
+          color={here ? colours.ink : colours.ink2}
+          strokeWidth={here ? 2.25 : 1.75}
+        />
+        <Text look="small" tone={here ? 'ink' : 'quiet'}>
+          {place.name}
+        </Text>
+      </Pressable>
+    </Link>
+  );
+}
+
+/** Lamp on or off: the dim amber theme for feeding after dark. */
+export function LampSwitch() {
+  const styles = useStyles();
+  const colours = useColours();
+  const theme = useThemeName();
+  const dispatch = useAppDispatch();
+  const Icon = theme === 'lit' ? Moon : Sun;
+  return (
+    <Pressable
+      role="switch"
+      aria-checked={theme === 'lamp'}
+      aria-label="Lamp-off theme"
+      onPress={() => dispatch(themeChosen(theme === 'lit' ? 'lamp' : 'lit'))}
+      style={styles.small}
+    >
+      <Icon size={22} color={colours.ink2} />
+    </Pressable>
+  );
+}
+
+export function SettingsLink() {
+  const styles = useStyles();
+  const colours = useColours();
+  return (
+    <Link href="/settings" asChild>
+      <Pressable role="link" aria-label="Settings" style={styles.small}>
+        <Settings size={22} color={colours.ink2} />
+      </Pressable>
+    </Link>
+  );
+}
+
+const useStyles = themed((c) => ({
+  shell: { flex: 1, backgroundColor: c.ground },
+  shellWide: { flexDirection: 'row' },
+  open: { flex: 1, minWidth: 0, minHeight: 0 },
+  bar: {
+    flexDirection: 'row',
+    backgroundColor: c.paper,
+    borderTopWidth: 1,
+    borderColor: c.rule,
+  },
+  rail: {
+    width: 88,
+    paddingTop: 20,
+    gap: 8,
+    backgroundColor: c.paper,
+    borderRightWidth: 1,
+    borderColor: c.rule,
+  },
+  railEnd: { marginTop: 'auto', alignItems: 'center', paddingBottom: 12, gap: 4 },
+  place: {
+    flex: 1,
+    minHeight: 62,
+    alignItems: 'center',
+    justifyContent: 'center',
+    gap: 2,
+    borderTopWidth: 3,
+    borderColor: 'transparent',
+    textDecorationLine: 'none',
+  },
+  placeWide: { flex: 0, minHeight: 66, borderTopWidth: 0, borderLeftWidth: 4 },
+  here: { borderColor: c.roe },
+  hereWide: { borderColor: c.roe },
+  small: {
+    width: SIZES.touch,
+    height: SIZES.touch,
+    alignItems: 'center',
+    justifyContent: 'center',
+    borderRadius: SIZES.radius,
+  },
+}));

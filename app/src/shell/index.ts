@@ -1,0 +1,1 @@
+export { LampSwitch, SettingsLink, Shell } from './Shell';

@@ -1,0 +1,106 @@
+import type {
+  CatalogueView,
+  Consumption,
+  FoodRow,
+  Group,
+  Household,
+  MomentRow,
+  Problem,
+  ResponseOf,
+  RoundView,
+  RouteName,
+  Supply,
+  Tank,
+} from '@open-larder/contract';
+import { createApi, fakeBaseQuery } from '@reduxjs/toolkit/query/react';
+import { call, callAll, type CallParts } from './call';
+
+/** What a change makes stale. */
+const TAGS = [
+  'household',
+  'moment',
+  'tank',
+  'group',
+  'food',
+  'supply',
+  'round',
+  'records',
+] as const;
+type Tag = (typeof TAGS)[number];
+
+/** Figures computed from the plan: stale after most changes. */
+const COMPUTED: Tag[] = ['supply', 'round', 'records'];
+
+/** All that the server owns, cached; typed from the table of routes. */
+export const api = createApi({
+  reducerPath: 'api',
+  baseQuery: fakeBaseQuery<Problem>(),
+  tagTypes: TAGS,
+  endpoints: (build) => {
+    const change = <N extends RouteName>(name: N, stale: Tag[]) =>
+      build.mutation<ResponseOf<N>, CallParts<N>>({
+        queryFn: (parts) => call(name, parts),
+        invalidatesTags: (_result, error) =>
+          // A stale edit also means that what is cached is old.
+          error && error.status !== 409 ? [] : stale,
+      });
+    return {
+      household: build.query<Household, void>({
+        queryFn: () => call('getHousehold'),
+        providesTags: ['household'],
+      }),
+      catalogue: build.query<CatalogueView, void>({
+        queryFn: () => call('getCatalogue'),
+        keepUnusedDataFor: 86_400,
+      }),
+      moments: build.query<MomentRow[], void>({
+        queryFn: () => callAll('listMoments'),
+        providesTags: ['moment'],
+      }),
+      tanks: build.query<Tank[], void>({
+        queryFn: () => callAll('listTanks'),
+        providesTags: ['tank'],
+      }),
+      groups: build.query<Group[], void>({
+        queryFn: () => callAll('listGroups'),
+        providesTags: ['group'],
+      }),
+      foods: build.query<FoodRow[], void>({
+        queryFn: () => callAll('listFoods'),
+        providesTags: ['food'],
+      }),
+      supply: build.query<Supply, void>({
+        queryFn: () => call('getSupply'),
+        providesTags: ['supply'],
+      }),
+      round: build.query<RoundView, string>({
+        queryFn: (day) => call('getRound', { params: { day } }),
+        providesTags: ['round'],
+      }),
+      roundWhy: build.query<ResponseOf<'getRoundWhy'>, { day: string; servingId: string }>({
+        queryFn: (params) => call('getRoundWhy', { params }),
+        providesTags: ['round'],
+      }),
+      consumption: build.query<Consumption, { from: string; to: string }>({
+        queryFn: (query) => call('getConsumption', { query }),
+        providesTags: ['records'],
+      }),
+      editHousehold: change('editHousehold', ['household', ...COMPUTED]),
+      createMoment: change('createMoment', ['moment']),
+      editMoment: change('editMoment', ['moment', ...COMPUTED]),
+      createTank: change('createTank', ['tank']),
+      editTank: change('editTank', ['tank', ...COMPUTED]),
+      createGroup: change('createGroup', ['group', ...COMPUTED]),
+      editGroup: change('editGroup', ['group', ...COMPUTED]),
+      addGroupEvent: change('addGroupEvent', ['group', ...COMPUTED]),
+      editDiet: change('editDiet', ['group', ...COMPUTED]),
+      createFood: change('createFood', ['food', 'supply']),
+      editFood: change('editFood', ['food', ...COMPUTED]),
+      addLot: change('addLot', ['food', 'supply', 'records']),
+      editLot: change('editLot', ['food', 'supply', 'records']),
+      countLot: change('countLot', ['food', 'supply']),
+      logFeeding: change('logFeeding', ['food', 'supply', 'round', 'records']),
+      undoFeeding: change('undoFeeding', ['food', 'supply', 'round', 'records']),
+    };
+  },
+});

@@ -1,0 +1,69 @@
+import {
+  routes,
+  type BodyOf,
+  type ParamsOf,
+  type Problem,
+  type QueryInputOf,
+  type ResponseOf,
+  type RouteName,
+} from '@open-larder/contract';
+
+export interface CallParts<N extends RouteName> {
+  params?: ParamsOf<N>;
+  query?: QueryInputOf<N>;
+  body?: BodyOf<N>;
+}
+
+/** What came back: the answer, or a problem in words. */
+export type Answer<T> = { data: T } | { error: Problem };
+
+const unreachable: Problem = {
+  type: 'urn:open-larder:unreachable',
+  title: 'No connection',
+  status: 0,
+  detail: 'The server cannot be reached. What you entered is still here; try again in a moment.',
+};
+
+/** Call a route of the table. Never throws: without a connection the answer is a problem too. */
+export async function call<N extends RouteName>(
+  name: N,
+  { params, query, body }: CallParts<N> = {},
+): Promise<Answer<ResponseOf<N>>> {
+  const { method, path } = routes[name];
+  const address = path.replace(/:(\w+)/g, (_, key: string) =>
+    encodeURIComponent(String((params as Record<string, unknown> | undefined)?.[key])),
+  );
+  const search = new URLSearchParams();
+  for (const [key, value] of Object.entries((query ?? {}) as Record<string, unknown>)) {
+    if (value !== undefined) search.set(key, String(value));
+  }
+  try {
+    const response = await fetch(search.size > 0 ? `${address}?${search}` : address, {
+      method: method.toUpperCase(),
+      headers: body === undefined ? undefined : { 'Content-Type': 'application/json' },
+      body: body === undefined ? undefined : JSON.stringify(body),
+    });
+    const answer: unknown = await response.json();
+    return response.ok ? { data: answer as ResponseOf<N> } : { error: answer as Problem };
+  } catch {
+    return { error: unreachable };
+  }
+}
+
+type ListName = {
+  [N in RouteName]: ResponseOf<N> extends { items: unknown[]; next: string | null } ? N : never;
+}[RouteName];
+type ItemOf<N extends ListName> = ResponseOf<N>['items'][number];
+
+/** All pages of a list, one after the other. */
+export async function callAll<N extends ListName>(name: N): Promise<Answer<ItemOf<N>[]>> {
+  const items: ItemOf<N>[] = [];
+  let cursor: string | undefined;
+  do {
+    const page = await call(name, { query: { cursor } as QueryInputOf<N> });
+    if ('error' in page) return page;
+    items.push(...(page.data.items as ItemOf<N>[]));
+    cursor = page.data.next ?? undefined;
+  } while (cursor !== undefined);
+  return { data: items };
+}

@@ -1,0 +1,10 @@
+export { api } from './api';
+export { themeChosen } from './display';
+export { useAppDispatch, useAppSelector } from './hooks';
+export { forget, recall, remember } from './memory';
+export { makeStore } from './store';
+export { dismissed, said } from './toast';
+export { sayTime } from './time';
+export { useHouse, type HouseData, type Loaded } from './useHouse';
+export { useNow } from './useNow';
+export { useWords, type Words } from './useWords';

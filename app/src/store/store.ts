@@ -1,0 +1,17 @@
+import { configureStore } from '@reduxjs/toolkit';
+import { setupListeners } from '@reduxjs/toolkit/query';
+import { api } from './api';
+import { displayReducer } from './display';
+import { toastReducer } from './toast';
+
+export function makeStore() {
+  const store = configureStore({
+    reducer: { [api.reducerPath]: api.reducer, display: displayReducer, toast: toastReducer },
+    middleware: (standard) => standard().concat(api.middleware),
+  });
+  setupListeners(store.dispatch);
+  return store;
+}
+
+export type Store = ReturnType<typeof makeStore>;
+export type RootState = ReturnType<Store['getState']>;

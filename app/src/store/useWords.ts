@@ -1,0 +1,49 @@
+import { say, scaleOf, type Measure } from '@open-larder/core';
+import { useMemo } from 'react';
+import { sayTime } from './time';
+import { api } from './api';
+
+export interface Words {
+  /** A base value in the keeper's units: «10.5 cm». */
+  say: (measure: Measure, base: number) => string;
+  scale: (measure: Measure) => ReturnType<typeof scaleOf>;
+  time: (minutes: number) => string;
+  money: (minor: number) => string;
+  /** «Tue 24 Nov» */
+  day: (day: string) => string;
+  /** ISO weekdays in the keeper's order, with short and long names. */
+  weekdays: { value: number; label: string; spoken: string }[];
+}
+
+const NAMES = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
+
+/** How numbers, times and days read for this household. */
+export function useWords(): Words {
+  const { data: household } = api.useHouseholdQuery();
+  return useMemo(() => {
+    const units = household?.units ?? 'metric';
+    const money = new Intl.NumberFormat(undefined, {
+      style: 'currency',
+      currency: household?.currency ?? 'EUR',
+    });
+    const day = new Intl.DateTimeFormat('en-GB', {
+      weekday: 'short',
+      day: 'numeric',
+      month: 'short',
+      timeZone: 'UTC',
+    });
+    const first = household?.weekStart ?? 1;
+    return {
+      say: (measure, base) => say(units, measure, base),
+      scale: (measure) => scaleOf(units, measure),
+      time: (minutes) => sayTime(minutes, household?.clock ?? '24'),
+      money: (minor) => money.format(minor / 100),
+      day: (iso) => day.format(new Date(`${iso}T12:00:00Z`)),
+      weekdays: NAMES.map((_, index) => {
+        const value = ((first - 1 + index) % 7) + 1;
+        const name = NAMES[value - 1] as string;
+        return { value, label: name.slice(0, 2), spoken: name };
+      }),
+    };
+  }, [household]);
+}

@@ -1,0 +1,131 @@
+import { compileRound, waterLitres } from '@open-larder/core';
+import type { Group, Problem, Tank } from '@open-larder/contract';
+import { useRouter } from 'expo-router';
+import Pencil from 'lucide-react-native/icons/pencil';
+import Plus from 'lucide-react-native/icons/plus';
+import { useMemo } from 'react';
+import { View } from 'react-native';
+import { DayRibbon } from '../draw';
+import { api, useNow, useWords, type HouseData } from '../store';
+import { useColours, useWide } from '../theme';
+import { Button, Card, Empty, ListRow, Text, useSay, WhyLink } from '../ui';
+import { saySize } from '../group/words';
+import { TankPicture } from './TankPicture';
+
+/** One tank: its picture, its day, its water and its groups. */
+export function TankDetail({ tank, data }: { tank: Tank; data: HouseData }) {
+  const router = useRouter();
+  const words = useWords();
+  const colours = useColours();
+  const wide = useWide();
+  const now = useNow();
+  const putAway = usePutAway(tank);
+  const groups = data.groups.filter((group) => group.tankId === tank.id && !group.archived);
+  const round = useMemo(() => compileRound(data.house, now.day), [data.house, now.day]);
+  const notches = round.moments.flatMap((moment) =>
+    moment.stops
+      .filter((stop) => stop.tank.id === tank.id)
+      .map((stop) => ({ minutes: stop.minutes, done: false })),
+  );
+  const litres = waterLitres(tank);
+  const light = `${words.time(tank.lightOnMin)} to ${words.time(tank.lightOffMin)}`;
+  return (
+    <View style={{ gap: 16 }}>
+      {wide ? (
+        <Text look="title" level={2}>
+          {tank.name}
+        </Text>
+      ) : null}
+      <TankPicture tank={tank} data={data} />
+      <View>
+        <Text look="small" tone="quiet">
+          Lit {light}; {notches.length === 0 ? 'no meals today' : `${notches.length} meals today`}
+        </Text>
+        <DayRibbon
+          label={`Lit ${light}. Meals at ${notches.map((notch) => words.time(notch.minutes)).join(', ') || 'no time today'}.`}
+          lightOnMin={tank.lightOnMin}
+          lightOffMin={tank.lightOffMin}
+          notches={notches}
+          now={now.minutes}
+        />
+      </View>
+      <Card>
+        <ListRow
+          first
+          title="Water"
+          trail={
+            <View style={{ flexDirection: 'row', alignItems: 'center' }}>
+              <Text look="strong">{litres ? words.say('volume', litres.value) : 'unknown'}</Text>
+              {litres ? <WhyLink about={words.say('volume', litres.value)} why={litres} /> : null}
+            </View>
+          }
+        />
+        <ListRow
+          title="Temperature"
+          trail={<Text look="strong">{words.say('temperature', tank.tempC)}</Text>}
+        />
+        <ListRow title="pH" trail={<Text look="strong">{tank.ph ?? 'not entered'}</Text>} />
+      </Card>
+      <Text look="subtitle">Groups</Text>
+      {groups.length === 0 ? (
+        <Empty
+          title="No fish yet"
+          text="Say which species lives here, how many, and how long they are. The app works out what they need."
+        />
+      ) : (
+        <Card>
+          {groups.map((group, index) => (
+            <GroupLine key={group.id} group={group} data={data} first={index === 0} />
+          ))}
+        </Card>
+      )}
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+        <Button
+          look={groups.length === 0 ? 'primary' : 'plain'}
+          label="Add a group"
+          icon={<Plus size={20} color={groups.length === 0 ? colours.onRoe : colours.ink} />}
+          onPress={() => router.push(`/tanks/${tank.id}/add-group`)}
+        />
+        <Button
+          label="Change tank"
+          icon={<Pencil size={18} color={colours.ink} />}
+          onPress={() => router.push(`/tanks/${tank.id}/edit`)}
+        />
+        {groups.length === 0 ? <Button label="Put away" onPress={putAway} /> : null}
+      </View>
+    </View>
+  );
+}
+
+function GroupLine({ group, data, first }: { group: Group; data: HouseData; first: boolean }) {
+  const router = useRouter();
+  const species = data.species.get(group.speciesKey);
+  return (
+    <ListRow
+      first={first}
+      title={group.name}
+      detail={`${saySize(group.size)} · ${group.stage}${species ? ` · ${species.scientific}` : ''}${group.diet ? '' : ' · no diet yet'}`}
+      onPress={() => router.push(`/groups/${group.id}`)}
+    />
+  );
+}
+
+/** Putting a tank away, with a way back. */
+function usePutAway(tank: Tank) {
+  const say = useSay();
+  const router = useRouter();
+  const [edit] = api.useEditTankMutation();
+  return async () => {
+    const { id, ...body } = tank;
+    const done = await edit({ params: { id }, body: { ...body, archived: true } });
+    if (done.error) {
+      say((done.error as Problem).detail, { tone: 'fault' });
+      return;
+    }
+    const { id: _, ...now } = done.data;
+    say(`${tank.name} is put away.`, {
+      undo: () => void edit({ params: { id }, body: { ...now, archived: false } }),
+    });
+    router.replace('/tanks');
+  };
+}

@@ -1,0 +1,35 @@
+import type { Tank } from '@open-larder/contract';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { TankSection } from '../draw';
+import { useNow, type HouseData } from '../store';
+import { isLit, sectionOf } from './section';
+
+interface Props {
+  tank: Tank;
+  data: HouseData;
+  /** Fixed width; the width of what is around it where left out. */
+  width?: number;
+}
+
+/** A tank with its fish, to scale, as it is lit now. */
+export function TankPicture({ tank, data, width }: Props) {
+  const now = useNow();
+  const [room, setRoom] = useState(width ?? 0);
+  const section = sectionOf(tank, data.groups, data.species);
+  const counts = data.groups
+    .filter((group) => group.tankId === tank.id && !group.archived)
+    .map((group) => `${group.size.total} ${group.name}`);
+  return (
+    <View onLayout={width ? undefined : (event) => setRoom(event.nativeEvent.layout.width)}>
+      {room > 0 ? (
+        <TankSection
+          {...section}
+          label={`${tank.name}, seen from the side: ${counts.join(', ') || 'no fish yet'}`}
+          width={Math.min(room, 560)}
+          lit={isLit(tank, now.minutes)}
+        />
+      ) : null}
+    </View>
+  );
+}

@@ -1,0 +1,47 @@
+import type { Species } from '@open-larder/catalogue';
+import type { Group, Tank } from '@open-larder/contract';
+import { assumedLengthCm, waterLitres } from '@open-larder/core';
+import type { SectionGroup } from '../draw';
+
+/** What a tank's drawing needs. A tank known by litres only is drawn as a usual one of that size. */
+export function sectionOf(
+  tank: Tank,
+  groups: readonly Group[],
+  species: ReadonlyMap<string, Species>,
+) {
+  const { lengthCm, heightCm, waterLevelCm } = measuresOf(tank);
+  const drawn: SectionGroup[] = groups
+    .filter((group) => group.tankId === tank.id && !group.archived)
+    .flatMap((group) => {
+      const kind = species.get(group.speciesKey);
+      if (!kind) return [];
+      return {
+        id: group.id,
+        shape: kind.shape,
+        lengthCm: group.lengthCm ?? assumedLengthCm(kind, group.stage),
+        count: group.size.total,
+        zone: kind.zone,
+        activity: kind.activity,
+      };
+    });
+  return { lengthCm, heightCm, waterLevelCm, groups: drawn };
+}
+
+/** Usual proportions of a tank, length to width to height 2 : 1 : 1, for one known by litres. */
+function measuresOf(tank: Tank) {
+  if (tank.lengthCm !== null && tank.heightCm !== null) {
+    return {
+      lengthCm: tank.lengthCm,
+      heightCm: tank.heightCm,
+      waterLevelCm: tank.waterLevelCm ?? tank.heightCm * 0.9,
+    };
+  }
+  const litres = waterLitres(tank)?.value ?? 50;
+  const side = Math.cbrt((litres * 1000) / (2 * 0.9));
+  return { lengthCm: 2 * side, heightCm: side, waterLevelCm: 0.9 * side };
+}
+
+export const isLit = (tank: Tank, minutes: number): boolean =>
+  tank.lightOnMin <= tank.lightOffMin
+    ? minutes >= tank.lightOnMin && minutes < tank.lightOffMin
+    : minutes >= tank.lightOnMin || minutes < tank.lightOffMin;

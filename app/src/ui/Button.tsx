@@ -1,0 +1,79 @@
+import type { ReactNode } from 'react';
+import { ActivityIndicator, Pressable, View } from 'react-native';
+import { FONTS, SIZES, themed, useColours } from '../theme';
+import { Text as NativeText } from 'react-native';
+
+interface Props {
+  label: string;
+  onPress: () => void;
+  /** primary: the one act of a screen. plain: a quiet border. bare: words alone. */
+  look?: 'primary' | 'plain' | 'bare';
+  /** Said in place of the label, where the label alone is not enough. */
+  spoken?: string;
+  icon?: ReactNode;
+  busy?: boolean;
+  disabled?: boolean;
+  tall?: boolean;
+  testID?: string;
+}
+
+export function Button({
+  label,
+  onPress,
+  look = 'plain',
+  spoken,
+  icon,
+  busy = false,
+  disabled = false,
+  tall = false,
+  testID,
+}: Props) {
+  const styles = useStyles();
+  const colours = useColours();
+  const text = look === 'primary' ? colours.onRoe : colours.ink;
+  return (
+    <Pressable
+      role="button"
+      aria-label={spoken ?? label}
+      aria-disabled={disabled || busy}
+      aria-busy={busy}
+      disabled={disabled || busy}
+      onPress={onPress}
+      testID={testID}
+      style={({ pressed }) => [
+        styles.base,
+        styles[look],
+        tall && styles.tall,
+        (disabled || busy) && styles.dim,
+        pressed && styles.pressed,
+      ]}
+    >
+      <View style={styles.row}>
+        {busy ? <ActivityIndicator size="small" color={text} /> : icon}
+        <NativeText style={[styles.label, { color: text }]}>{label}</NativeText>
+      </View>
+    </Pressable>
+  );
+}
+
+const useStyles = themed((c) => ({
+  base: {
+    minHeight: SIZES.touch,
+    minWidth: SIZES.touch,
+    borderRadius: SIZES.radius,
+    paddingHorizontal: 18,
+    paddingVertical: 8,
+    justifyContent: 'center',
+    alignItems: 'center',
+    borderWidth: 1,
+    borderColor: 'transparent',
+  },
+  primary: { backgroundColor: c.roe, borderColor: c.roe },
+  plain: { backgroundColor: c.paper, borderColor: c.ink },
+  bare: { paddingHorizontal: 8 },
+  tall: { minHeight: SIZES.serve, minWidth: 104 },
+  dim: { opacity: 0.55 },
+  pressed: { opacity: 0.8 },
+  row: { flexDirection: 'row', alignItems: 'center', gap: 8 },
+  label: { fontFamily: FONTS.strong, fontSize: 16, lineHeight: 22, textAlign: 'center' },
+}));

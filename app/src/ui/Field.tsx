@@ -1,0 +1,81 @@
+import { TextInput, View, type TextInputProps } from 'react-native';
+import { FONTS, SIZES, themed } from '../theme';
+import { Labelled } from './Labelled';
+import { Text } from './Text';
+
+interface Props {
+  label: string;
+  value: string;
+  onChange: (value: string) => void;
+  onBlur?: () => void;
+  hint?: string;
+  fault?: string;
+  /** Shown behind the input: «cm», «°C». */
+  unit?: string;
+  keyboard?: TextInputProps['inputMode'];
+  placeholder?: string;
+}
+
+/** A line of text. */
+export function Field({
+  label,
+  value,
+  onChange,
+  onBlur,
+  hint,
+  fault,
+  unit,
+  keyboard = 'text',
+  placeholder,
+}: Props) {
+  const styles = useStyles();
+  return (
+    <Labelled label={unit ? `${label}, ${unit}` : label} hint={hint} fault={fault}>
+      <View style={[styles.frame, fault ? styles.wrong : null]}>
+        <TextInput
+          aria-label={unit ? `${label}, ${unit}` : label}
+          aria-invalid={fault !== undefined}
+          value={value}
+          onChangeText={onChange}
+          onBlur={onBlur}
+          inputMode={keyboard}
+          placeholder={placeholder}
+          placeholderTextColor={styles.ghost.color}
+          style={styles.input}
+        />
+        {unit ? (
+          <View style={styles.unit}>
+            <Text look="small" tone="quiet" aria-hidden>
+              {unit}
+            </Text>
+          </View>
+        ) : null}
+      </View>
+    </Labelled>
+  );
+}
+
+const useStyles = themed((c) => ({
+  frame: {
+    minHeight: SIZES.touch,
+    flexDirection: 'row',
+    alignItems: 'center',
+    backgroundColor: c.paper,
+    borderColor: c.ink2,
+    borderWidth: 1,
+    borderRadius: SIZES.radius,
+  },
+  wrong: { borderColor: c.roe, borderWidth: 2 },
+  input: {
+    flex: 1,
+    minWidth: 0,
+    minHeight: SIZES.touch - 2,
+    paddingHorizontal: 12,
+    color: c.ink,
+    fontFamily: FONTS.text,
+    fontSize: 17,
+    borderRadius: SIZES.radius,
+  },
+  unit: { paddingRight: 12 },
+  ghost: { color: c.ink2 },
+}));

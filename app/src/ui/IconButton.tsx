@@ -1,0 +1,37 @@
+import type { ReactNode } from 'react';
+import { Pressable } from 'react-native';
+import { SIZES, themed } from '../theme';
+
+interface Props {
+  label: string;
+  onPress: () => void;
+  children: ReactNode;
+  testID?: string;
+}
+
+/** A sign that can be tapped. The label is for those who listen, and for a resting pointer. */
+export function IconButton({ label, onPress, children, testID }: Props) {
+  const styles = useStyles();
+  return (
+    <Pressable
+      role="button"
+      aria-label={label}
+      onPress={onPress}
+      testID={testID}
+      style={({ pressed }) => [styles.base, pressed && styles.pressed]}
+    >
+      {children}
+    </Pressable>
+  );
+}
+
+const useStyles = themed((c) => ({
+  base: {
+    width: SIZES.touch,
+    height: SIZES.touch,
+    borderRadius: SIZES.radius,
+    alignItems: 'center',
+    justifyContent: 'center',
+  },
+  pressed: { backgroundColor: c.rule },
+}));

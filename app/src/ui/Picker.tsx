@@ -1,0 +1,105 @@
+import ChevronDown from 'lucide-react-native/icons/chevron-down';
+import { useState, type ReactNode } from 'react';
+import { Pressable, View } from 'react-native';
+import { SIZES, themed, useColours } from '../theme';
+import { Card } from './Card';
+import { Field } from './Field';
+import { Labelled } from './Labelled';
+import { ListRow } from './ListRow';
+import { Sheet } from './Sheet';
+import { Text } from './Text';
+
+export interface Pick {
+  value: string;
+  title: string;
+  detail?: string;
+  lead?: ReactNode;
+}
+
+interface Props {
+  label: string;
+  value: string;
+  picks: readonly Pick[];
+  onChange: (value: string) => void;
+  hint?: string;
+  fault?: string;
+  /** Offer a search line; for long lists. */
+  search?: boolean;
+  placeholder?: string;
+}
+
+/** One of many: opens a sheet with a list, searched by any of its words. */
+export function Picker({ label, value, picks, onChange, hint, fault, search, placeholder }: Props) {
+  const styles = useStyles();
+  const colours = useColours();
+  const [open, setOpen] = useState(false);
+  const [words, setWords] = useState('');
+  const chosen = picks.find((pick) => pick.value === value);
+  const found = picks.filter((pick) => matches(`${pick.title} ${pick.detail ?? ''}`, words));
+  return (
+    <Labelled label={label} hint={hint} fault={fault}>
+      <Pressable
+        role="button"
+        aria-label={`${label}: ${chosen?.title ?? placeholder ?? 'choose'}`}
+        aria-haspopup="dialog"
+        onPress={() => setOpen(true)}
+        style={[styles.frame, fault ? styles.wrong : null]}
+      >
+        {chosen?.lead}
+        <View style={styles.words}>
+          <Text tone={chosen ? 'ink' : 'quiet'}>{chosen?.title ?? placeholder ?? 'Choose'}</Text>
+        </View>
+        <ChevronDown size={20} color={colours.ink2} />
+      </Pressable>
+      <Sheet title={label} open={open} onClose={() => setOpen(false)}>
+        {search ? <Field label="Search" value={words} onChange={setWords} /> : null}
+        {found.length === 0 ? (
+          <Text tone="quiet">Nothing by that name. Try another word.</Text>
+        ) : (
+          <Card>
+            {found.map((pick, index) => (
+              <ListRow
+                key={pick.value}
+                first={index === 0}
+                title={pick.title}
+                detail={pick.detail}
+                lead={pick.lead}
+                selected={pick.value === value}
+                onPress={() => {
+                  onChange(pick.value);
+                  setOpen(false);
+                  setWords('');
+                }}
+              />
+            ))}
+          </Card>
+        )}
+      </Sheet>
+    </Labelled>
+  );
+}
+
+/** True where every word stands somewhere in the text, in any order. */
+function matches(text: string, words: string): boolean {
+  const plain = text.toLowerCase();
+  return words
+    .toLowerCase()
+    .split(/\s+/)
+    .every((word) => plain.includes(word));
+}
+
+const useStyles = themed((c) => ({
+  frame: {
+    minHeight: SIZES.touch,
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 8,
+    paddingHorizontal: 12,
+    backgroundColor: c.paper,
+    borderColor: c.ink2,
+    borderWidth: 1,
+    borderRadius: SIZES.radius,
+  },
+  wrong: { borderColor: c.roe, borderWidth: 2 },
+  words: { flex: 1, minWidth: 0 },
+}));

@@ -1,0 +1,74 @@
+import { useRouter, type Href } from 'expo-router';
+import ArrowLeft from 'lucide-react-native/icons/arrow-left';
+import type { ReactNode } from 'react';
+import { ScrollView, View } from 'react-native';
+import { SIZES, themed, useColours, useWide } from '../theme';
+import { IconButton } from './IconButton';
+import { Text } from './Text';
+
+interface Props {
+  title: string;
+  detail?: string;
+  /** Where the arrow leads when there is no way back in this window. */
+  back?: Href;
+  /** At the end of the title line. */
+  actions?: ReactNode;
+  /** A second pane, shown beside the first when wide. */
+  aside?: ReactNode;
+  children: ReactNode;
+}
+
+/** A screen: a title that stays in sight of the thumb's work below it, one pane or two. */
+export function Screen({ title, detail, back, actions, aside, children }: Props) {
+  const styles = useStyles();
+  const colours = useColours();
+  const router = useRouter();
+  const wide = useWide();
+  return (
+    <View style={styles.screen} role="main">
+      <View style={[styles.panes, wide && styles.panesWide]}>
+        <ScrollView
+          style={styles.pane}
+          contentContainerStyle={[styles.content, wide && styles.contentWide]}
+        >
+          <View style={styles.head}>
+            {back ? (
+              <IconButton
+                label="Back"
+                onPress={() => (router.canGoBack() ? router.back() : router.replace(back))}
+              >
+                <ArrowLeft size={24} color={colours.ink} />
+              </IconButton>
+            ) : null}
+            <View style={styles.titles}>
+              <Text look="title">{title}</Text>
+              {detail ? <Text tone="quiet">{detail}</Text> : null}
+            </View>
+            {actions}
+          </View>
+          {children}
+        </ScrollView>
+        {wide && aside ? (
+          <ScrollView
+            style={[styles.pane, styles.aside]}
+            contentContainerStyle={[styles.content, styles.contentWide]}
+          >
+            {aside}
+          </ScrollView>
+        ) : null}
+      </View>
+    </View>
+  );
+}
+
+const useStyles = themed((c) => ({
+  screen: { flex: 1, minHeight: 0, backgroundColor: c.ground },
+  panes: { flex: 1, minHeight: 0 },
+  panesWide: { flexDirection: 'row' },
+  pane: { flex: 1, minHeight: 0 },
+  aside: { borderLeftWidth: 1, borderColor: c.rule },
+  content: { padding: SIZES.gutter, paddingBottom: 96, gap: 16 },
+  contentWide: { padding: 28, maxWidth: 900 },
+  head: { flexDirection: 'row', alignItems: 'center', gap: 8, flexWrap: 'wrap' },
+  titles: { flex: 1, minWidth: 160 },
+}));

@@ -1,0 +1,51 @@
+import { Pressable, ScrollView } from 'react-native';
+import { SIZES, themed } from '../theme';
+import { Text } from './Text';
+
+interface Props<V> {
+  label: string;
+  value: V;
+  tabs: readonly { value: V; label: string }[];
+  onChange: (value: V) => void;
+}
+
+/** A row of views of the same thing; scrolls sideways where it is long. */
+export function Tabs<V extends string>({ label, value, tabs, onChange }: Props<V>) {
+  const styles = useStyles();
+  return (
+    <ScrollView
+      horizontal
+      showsHorizontalScrollIndicator={false}
+      contentContainerStyle={styles.row}
+      style={styles.strip}
+      role="tablist"
+      aria-label={label}
+    >
+      {tabs.map((tab) => (
+        <Pressable
+          key={tab.value}
+          role="tab"
+          aria-selected={tab.value === value}
+          onPress={() => onChange(tab.value)}
+          style={[styles.tab, tab.value === value && styles.on]}
+        >
+          <Text look={tab.value === value ? 'strong' : 'body'}>{tab.label}</Text>
+        </Pressable>
+      ))}
+    </ScrollView>
+  );
+}
+
+const useStyles = themed((c) => ({
+  strip: { flexGrow: 0, borderBottomWidth: 1, borderColor: c.rule },
+  row: { gap: 4 },
+  tab: {
+    minHeight: SIZES.touch,
+    minWidth: SIZES.touch,
+    paddingHorizontal: 12,
+    justifyContent: 'center',
+    borderBottomWidth: 3,
+    borderColor: 'transparent',
+  },
+  on: { borderColor: c.roe },
+}));

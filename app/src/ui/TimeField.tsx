@@ -1,0 +1,31 @@
+import { useState } from 'react';
+import { readTime, sayTime } from '../store/time';
+import { Field } from './Field';
+
+interface Props {
+  label: string;
+  /** Minutes after midnight. */
+  value: number;
+  onChange: (minutes: number) => void;
+  fault?: string;
+  hint?: string;
+}
+
+/** A time of day, typed. */
+export function TimeField({ value, onChange, ...field }: Props) {
+  const [typed, setTyped] = useState<{ text: string; value: number } | null>(null);
+  const text =
+    typed && Object.is(typed.value, value) ? typed.text : Number.isNaN(value) ? '' : sayTime(value);
+  return (
+    <Field
+      {...field}
+      value={text}
+      placeholder="07:30"
+      onChange={(entered) => {
+        const minutes = readTime(entered);
+        setTyped({ text: entered, value: minutes });
+        onChange(minutes);
+      }}
+    />
+  );
+}

@@ -1,0 +1,113 @@
+import { leaves, sayNumber, saySignificant, type Why } from '@open-larder/core';
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { FONTS, SIZES, themed } from '../theme';
+import { Sheet } from './Sheet';
+import { Text } from './Text';
+import { Text as NativeText } from 'react-native';
+
+interface LinkProps {
+  /** What is explained, for those who listen: «3 pinches of fine flake». */
+  about: string;
+  why: Why | null | undefined;
+  /** Called when the sheet opens, for derivations that are fetched when they are asked for. */
+  onOpen?: () => void;
+}
+
+/** «why?»: opens the derivation of a number. */
+export function WhyLink({ about, why, onOpen }: LinkProps) {
+  const styles = useStyles();
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <Pressable
+        role="button"
+        aria-label={`Why ${about}?`}
+        onPress={() => {
+          onOpen?.();
+          setOpen(true);
+        }}
+        style={styles.link}
+      >
+        <NativeText style={styles.linkText}>why?</NativeText>
+      </Pressable>
+      <Sheet title={`Why ${about}?`} open={open} onClose={() => setOpen(false)}>
+        {why ? <Derivation why={why} /> : <Text tone="quiet">Working it out …</Text>}
+      </Sheet>
+    </>
+  );
+}
+
+function Derivation({ why }: { why: Why }) {
+  const styles = useStyles();
+  const assumed = leaves(why).filter((leaf) => leaf.basis === 'assumed').length;
+  return (
+    <View style={styles.tree}>
+      <Text look="small" tone="quiet">
+        {assumed === 0
+          ? 'Every input was measured or entered by you.'
+          : `${assumed} of ${leaves(why).length} inputs are assumed, marked ~. Measure them and the number follows.`}
+      </Text>
+      <Step why={why} depth={0} />
+    </View>
+  );
+}
+
+function Step({ why, depth }: { why: Why; depth: number }) {
+  const styles = useStyles();
+  return (
+    <View style={[styles.step, depth > 0 && styles.nested]}>
+      <View style={styles.line}>
+        <View style={styles.words}>
+          <Text look={depth === 0 ? 'strong' : 'body'}>
+            {why.basis === 'assumed' ? '~ ' : ''}
+            {why.label}
+          </Text>
+        </View>
+        <Text look="strong" align="right">
+          {sayValue(why)}
+        </Text>
+      </View>
+      {why.how ? <Text look="small">= {why.how}</Text> : null}
+      {why.source ? (
+        <Text look="small" tone="quiet">
+          {why.source}
+        </Text>
+      ) : null}
+      {why.from.map((input, index) => (
+        <Step key={`${input.label}-${index}`} why={input} depth={depth + 1} />
+      ))}
+    </View>
+  );
+}
+
+function sayValue({ value, unit }: Why): string {
+  if (typeof value === 'string') return value;
+  const number = Number.isInteger(value) ? sayNumber(value, 0) : saySignificant(value);
+  return unit ? `${number} ${unit}` : number;
+}
+
+const useStyles = themed((c) => ({
+  link: {
+    minHeight: SIZES.touch,
+    minWidth: SIZES.touch,
+    justifyContent: 'center',
+    alignItems: 'center',
+  },
+  linkText: {
+    fontFamily: FONTS.text,
+    fontSize: 14,
+    color: c.ink2,
+    textDecorationLine: 'underline',
+  },
+  tree: { gap: 12 },
+  step: { gap: 2, paddingVertical: 6 },
+  nested: { marginLeft: 4, paddingLeft: 12, borderLeftWidth: 1, borderColor: c.rule },
+  line: {
+    flexDirection: 'row',
+    gap: 12,
+    alignItems: 'flex-start',
+    justifyContent: 'space-between',
+  },
+  words: { flex: 1, minWidth: 0 },
+}));
