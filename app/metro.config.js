@@ -1,3 +1,17 @@
 const { getDefaultConfig } = require('expo/metro-config');
 
-module.exports = getDefaultConfig(__dirname);
+const config = getDefaultConfig(__dirname);
+
+// Zod carries its messages in fifty languages, a third of the script a phone would load first.
+// Our sentences are our own, so the list of languages shrinks to the one that Zod falls back to.
+const resolve = config.resolver.resolveRequest;
+config.resolver.resolveRequest = (context, moduleName, platform) => {
+  const fromZod = /[\\/]zod[\\/]v4[\\/]/.test(context.originModulePath);
+  const name =
+    fromZod && /locales\/index\.c?js$/.test(moduleName)
+      ? moduleName.replace(/index(\.c?js)$/, 'en$1')
+      : moduleName;
+  return (resolve ?? context.resolveRequest)(context, name, platform);
+};
+
+module.exports = config;

@@ -55,9 +55,20 @@ export async function startPostgres(name, port) {
   }
   const options = `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories=`;
   const log = join(data, 'server.log');
-  const [start, startArgs] = asDatabaseUser('pg_ctl', ['-D', data, '-w', '-l', log, '-o', options, 'start']);
+  const [start, startArgs] = asDatabaseUser('pg_ctl', [
+    '-D',
+    data,
+    '-w',
+    '-l',
+    log,
+    '-o',
+    options,
+    'start',
+  ]);
   try {
-    await step('PostgreSQL: starting', () => run(start, startArgs, { quiet: 'postgres', cwd: '/' }));
+    await step('PostgreSQL: starting', () =>
+      run(start, startArgs, { quiet: 'postgres', cwd: '/' }),
+    );
   } catch (error) {
     giveUp(`PostgreSQL did not start; its own log is ${log}.\n${error.message}`);
   }
@@ -70,7 +81,10 @@ export async function startPostgres(name, port) {
     /** Make a database where it is missing; `fresh` empties one that is there. */
     async ensure(database, { fresh = false } = {}) {
       if (fresh) await psql('postgres', `DROP DATABASE IF EXISTS ${database} WITH (FORCE)`);
-      const known = await psql('postgres', `SELECT 1 FROM pg_database WHERE datname = '${database}'`);
+      const known = await psql(
+        'postgres',
+        `SELECT 1 FROM pg_database WHERE datname = '${database}'`,
+      );
       if (known !== '1') await psql('postgres', `CREATE DATABASE ${database}`);
       return url(database);
     },
@@ -96,8 +110,15 @@ async function initialise(data, secret) {
   if (isRoot) await run('chown', ['postgres', handed]);
   try {
     const [command, args] = asDatabaseUser('initdb', [
-      '-D', data, '-U', 'larder', '-E', 'UTF8', '--locale=C.UTF-8',
-      '--auth=scram-sha-256', `--pwfile=${handed}`,
+      '-D',
+      data,
+      '-U',
+      'larder',
+      '-E',
+      'UTF8',
+      '--locale=C.UTF-8',
+      '--auth=scram-sha-256',
+      `--pwfile=${handed}`,
     ]);
     await run(command, args, { quiet: 'initdb', cwd: '/' });
   } finally {

@@ -43,7 +43,13 @@ async function installFromDebian(names) {
     giveUp(`${names.join(' and ')} from Debian's packages are missing. ${byHand}`);
   }
   const apt = (args, log) => {
-    const [command, ...rest] = [...sudo, 'env', 'DEBIAN_FRONTEND=noninteractive', 'apt-get', ...args];
+    const [command, ...rest] = [
+      ...sudo,
+      'env',
+      'DEBIAN_FRONTEND=noninteractive',
+      'apt-get',
+      ...args,
+    ];
     return run(command, rest, { quiet: log });
   };
   try {

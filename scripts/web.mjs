@@ -32,7 +32,12 @@ function fingerprint() {
 }
 
 /** Environment for Expo's tools: they ask nothing of the network. */
-export const expoEnv = { EXPO_NO_TELEMETRY: '1', EXPO_OFFLINE: '1', CI: '1', NODE_ENV: 'production' };
+export const expoEnv = {
+  EXPO_NO_TELEMETRY: '1',
+  EXPO_OFFLINE: '1',
+  CI: '1',
+  NODE_ENV: 'production',
+};
 
 /** Build the web app, unless it stands as its sources are. */
 export async function buildWeb() {

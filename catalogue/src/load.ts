@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import Papa from 'papaparse';
-import { z } from 'zod';
+import type { z } from 'zod';
 import { foodRow, type GenericFood } from './foods';
 import { speciesRow, type Species } from './species';
 

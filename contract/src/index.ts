@@ -9,6 +9,7 @@ export * from './house';
 export * from './household';
 export * from './larder';
 export * from './moment';
+export * from './paths';
 export * from './problem';
 export * from './records';
 export * from './round';

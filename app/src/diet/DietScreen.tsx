@@ -3,7 +3,7 @@ import { dietEdit, type DietEdit, type DietRow, type Group } from '@open-larder/
 import { mayNotFast, saySignificant, stageFactor } from '@open-larder/core';
 import { useRouter } from 'expo-router';
 import Plus from 'lucide-react-native/icons/plus';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Controller, useFieldArray, useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
@@ -76,6 +76,7 @@ function DietEditor({ group, data }: { group: Group; data: HouseData }) {
   const forgetDraft = useDraft(`diet.${group.id}`, form);
   const { save, stale, clearStale } = useSave(form);
   const { control, formState, handleSubmit, setValue, reset } = form;
+  const [opened, setOpened] = useState<string | null>(null);
   const servings = useFieldArray({ control, name: 'servings', keyName: 'key' });
   const written = useWatch({ control }) as DietEdit;
   const look = lookAtDiet(group, readable(written), data, now.day);
@@ -95,8 +96,10 @@ function DietEditor({ group, data }: { group: Group; data: HouseData }) {
     const last = written.servings.at(-1);
     const food = data.foods.find((one) => !one.archived);
     const moment = data.moments.find((one) => !one.archived);
+    const id = uuidv7();
+    setOpened(id);
     servings.append({
-      id: uuidv7(),
+      id,
       foodId: last?.foodId ?? food?.id ?? '',
       momentId: last?.momentId ?? moment?.id ?? '',
       zone: last?.zone ?? species?.zone ?? 'mid',
@@ -149,6 +152,11 @@ function DietEditor({ group, data }: { group: Group; data: HouseData }) {
           data={data}
           due={look?.portions.get(written.servings[index]?.id ?? '')}
           errors={errors.servings?.[index]}
+          open={opened === written.servings[index]?.id || errors.servings?.[index] !== undefined}
+          onToggle={() => {
+            const id = written.servings[index]?.id ?? null;
+            setOpened(opened === id ? null : id);
+          }}
           onRemove={() => servings.remove(index)}
         />
       ))}

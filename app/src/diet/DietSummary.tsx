@@ -4,7 +4,7 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { FoodSign } from '../draw';
 import { useNow, useWords, type HouseData } from '../store';
-import { Button, Card, Empty, ListRow, Text, WhyLink } from '../ui';
+import { Button, Card, Empty, ListRow, Text, WhyLink, lowerFirst } from '../ui';
 import { Findings } from './Findings';
 import { lookAtDiet } from './look';
 import { sayMoment, ZONE_WORDS } from './words';
@@ -46,7 +46,7 @@ export function DietSummary({ group, data }: { group: Group; data: HouseData }) 
               lead={row ? <FoodSign family={row.family} /> : null}
               title={
                 due && row
-                  ? `${sayUnits(due.portion.units, row.unit)} ${lower(row.name)}`
+                  ? `${sayUnits(due.portion.units, row.unit)} ${lowerFirst(row.name)}`
                   : (row?.name ?? 'A food that left the shelf')
               }
               detail={[
@@ -76,5 +76,3 @@ export function DietSummary({ group, data }: { group: Group; data: HouseData }) 
     </View>
   );
 }
-
-const lower = (name: string) => name.charAt(0).toLowerCase() + name.slice(1);

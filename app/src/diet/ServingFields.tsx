@@ -3,10 +3,10 @@ import type { DietEdit } from '@open-larder/contract';
 import { sayGrams, sayUnits, type DueServing } from '@open-larder/core';
 import Trash from 'lucide-react-native/icons/trash';
 import { Controller, useWatch, type Control, type FieldErrors } from 'react-hook-form';
-import { View } from 'react-native';
+import { Pressable, View } from 'react-native';
 import { FoodSign } from '../draw';
 import { useWords, type HouseData } from '../store';
-import { themed, useColours } from '../theme';
+import { SIZES, themed, useColours } from '../theme';
 import {
   Card,
   Choice,
@@ -18,6 +18,7 @@ import {
   Stepper,
   Text,
   WhyLink,
+  lowerFirst,
 } from '../ui';
 import { sayMoment, ZONE_WORDS } from './words';
 
@@ -28,11 +29,23 @@ interface Props {
   /** The serving as computed; undefined on no day of the week. */
   due: DueServing | undefined;
   errors: FieldErrors<DietEdit['servings'][number]> | undefined;
+  /** Open to change, or folded to a line. */
+  open: boolean;
+  onToggle: () => void;
   onRemove: () => void;
 }
 
 /** One serving: food, moment, place and days, and the portion that follows. */
-export function ServingFields({ index, control, data, due, errors, onRemove }: Props) {
+export function ServingFields({
+  index,
+  control,
+  data,
+  due,
+  errors,
+  open,
+  onToggle,
+  onRemove,
+}: Props) {
   const styles = useStyles();
   const words = useWords();
   const colours = useColours();
@@ -44,123 +57,151 @@ export function ServingFields({ index, control, data, due, errors, onRemove }: P
     <Card label={`Serving ${index + 1}`}>
       <View style={styles.head}>
         {food ? <FoodSign family={food.family} /> : null}
-        <View style={styles.words}>
-          <Text look="figure">{amount ?? 'No day chosen'}</Text>
-          {portion ? (
-            <Text look="small" tone="quiet">
-              {sayGrams(portion.massG)} as fed; the need is {sayGrams(portion.wantedG.value)}
-            </Text>
-          ) : null}
-        </View>
+        <Pressable
+          role="button"
+          aria-expanded={open}
+          aria-label={`${open ? 'Fold' : 'Change'} serving ${index + 1}`}
+          onPress={onToggle}
+          style={styles.words}
+        >
+          <Text look="figure">
+            {amount ?? 'No day chosen'}
+            {!open && food ? ` ${lowerFirst(food.name)}` : ''}
+          </Text>
+          <Text look="small" tone="quiet">
+            {open
+              ? portion
+                ? `${sayGrams(portion.massG)} as fed; the need is ${sayGrams(portion.wantedG.value)}`
+                : 'Choose its days below.'
+              : [
+                  data.moments.find((one) => one.id === serving?.momentId)?.name,
+                  serving?.place || (serving ? ZONE_WORDS[serving.zone] : ''),
+                  serving && serving.weekdays.length < 7
+                    ? words.weekdays
+                        .filter((day) => serving.weekdays.includes(day.value))
+                        .map((day) => day.label)
+                        .join(' ')
+                    : null,
+                ]
+                  .filter(Boolean)
+                  .join(' · ')}
+          </Text>
+        </Pressable>
         {portion && amount ? <WhyLink about={amount} why={portion.why} /> : null}
         <IconButton label={`Remove serving ${index + 1}`} onPress={onRemove}>
           <Trash size={20} color={colours.ink2} />
         </IconButton>
       </View>
-      <View style={styles.fields}>
-        <Controller
-          control={control}
-          name={`servings.${index}.foodId`}
-          render={({ field }) => (
-            <Picker
-              label="Food"
-              search
-              value={field.value}
-              onChange={field.onChange}
-              fault={errors?.foodId?.message}
-              picks={data.foods
-                .filter((one) => !one.archived)
-                .map((one) => ({
-                  value: one.id,
-                  title: one.name,
-                  detail: one.kind,
-                  lead: <FoodSign family={one.family} size={24} />,
-                }))}
-            />
-          )}
-        />
-        <Controller
-          control={control}
-          name={`servings.${index}.momentId`}
-          render={({ field }) => (
-            <Picker
-              label="Moment"
-              value={field.value}
-              onChange={field.onChange}
-              fault={errors?.momentId?.message}
-              picks={data.moments
-                .filter((one) => !one.archived)
-                .map((one) => ({ value: one.id, title: one.name, detail: sayMoment(one, words) }))}
-            />
-          )}
-        />
-        <Controller
-          control={control}
-          name={`servings.${index}.zone`}
-          render={({ field }) => (
-            <Choice
-              label="Zone"
-              value={field.value}
-              onChange={field.onChange}
-              options={ZONES.map((zone) => ({ value: zone, label: ZONE_WORDS[zone] }))}
-            />
-          )}
-        />
-        <Controller
-          control={control}
-          name={`servings.${index}.place`}
-          render={({ field }) => (
-            <Field
-              label="Place"
-              value={field.value}
-              onChange={field.onChange}
-              placeholder="far end, beside the moss"
-              fault={errors?.place?.message}
-            />
-          )}
-        />
-        <Controller
-          control={control}
-          name={`servings.${index}.weekdays`}
-          render={({ field }) => (
-            <Choices
-              label="Days"
-              options={words.weekdays}
-              value={field.value}
-              onChange={field.onChange}
-              fault={errors?.weekdays?.message}
-            />
-          )}
-        />
-        <Controller
-          control={control}
-          name={`servings.${index}.weight`}
-          render={({ field }) => (
-            <Stepper
-              label="Part of the day, against the other servings"
-              value={field.value}
-              step={0.5}
-              min={0.5}
-              max={20}
-              onChange={field.onChange}
-              fault={errors?.weight?.message}
-            />
-          )}
-        />
-        <Controller
-          control={control}
-          name={`servings.${index}.ownUnits`}
-          render={({ field }) => (
-            <NumberField
-              label={`Your own amount${food ? `, in ${food.unit.plural}` : ''}`}
-              value={field.value}
-              onChange={field.onChange}
-              fault={errors?.ownUnits?.message}
-              hint="Left empty, it is worked out."
-            />
-          )}
-        />
-      </View>
+      {open ? (
+        <View style={styles.fields}>
+          <Controller
+            control={control}
+            name={`servings.${index}.foodId`}
+            render={({ field }) => (
+              <Picker
+                label="Food"
+                search
+                value={field.value}
+                onChange={field.onChange}
+                fault={errors?.foodId?.message}
+                picks={data.foods
+                  .filter((one) => !one.archived)
+                  .map((one) => ({
+                    value: one.id,
+                    title: one.name,
+                    detail: one.kind,
+                    lead: <FoodSign family={one.family} size={24} />,
+                  }))}
+              />
+            )}
+          />
+          <Controller
+            control={control}
+            name={`servings.${index}.momentId`}
+            render={({ field }) => (
+              <Picker
+                label="Moment"
+                value={field.value}
+                onChange={field.onChange}
+                fault={errors?.momentId?.message}
+                picks={data.moments
+                  .filter((one) => !one.archived)
+                  .map((one) => ({
+                    value: one.id,
+                    title: one.name,
+                    detail: sayMoment(one, words),
+                  }))}
+              />
+            )}
+          />
+          <Controller
+            control={control}
+            name={`servings.${index}.zone`}
+            render={({ field }) => (
+              <Choice
+                label="Zone"
+                value={field.value}
+                onChange={field.onChange}
+                options={ZONES.map((zone) => ({ value: zone, label: ZONE_WORDS[zone] }))}
+              />
+            )}
+          />
+          <Controller
+            control={control}
+            name={`servings.${index}.place`}
+            render={({ field }) => (
+              <Field
+                label="Place"
+                value={field.value}
+                onChange={field.onChange}
+                placeholder="far end, beside the moss"
+                fault={errors?.place?.message}
+              />
+            )}
+          />
+          <Controller
+            control={control}
+            name={`servings.${index}.weekdays`}
+            render={({ field }) => (
+              <Choices
+                label="Days"
+                options={words.weekdays}
+                value={field.value}
+                onChange={field.onChange}
+                fault={errors?.weekdays?.message}
+              />
+            )}
+          />
+          <Controller
+            control={control}
+            name={`servings.${index}.weight`}
+            render={({ field }) => (
+              <Stepper
+                label="Part of the day, against the other servings"
+                value={field.value}
+                step={0.5}
+                min={0.5}
+                max={20}
+                onChange={field.onChange}
+                fault={errors?.weight?.message}
+              />
+            )}
+          />
+          <Controller
+            control={control}
+            name={`servings.${index}.ownUnits`}
+            render={({ field }) => (
+              <NumberField
+                label={`Your own amount${food ? `, in ${food.unit.plural}` : ''}`}
+                value={field.value}
+                onChange={field.onChange}
+                fault={errors?.ownUnits?.message}
+                hint="Left empty, it is worked out."
+              />
+            )}
+          />
+        </View>
+      ) : null}
     </Card>
   );
 }
@@ -172,9 +213,7 @@ const useStyles = themed((c) => ({
     gap: 10,
     paddingLeft: 12,
     paddingVertical: 6,
-    borderBottomWidth: 1,
-    borderColor: c.rule,
   },
-  words: { flex: 1, minWidth: 0 },
-  fields: { padding: 12, gap: 12 },
+  words: { flex: 1, minWidth: 0, minHeight: SIZES.touch, justifyContent: 'center' },
+  fields: { padding: 12, gap: 12, borderTopWidth: 1, borderColor: c.rule },
 }));

@@ -1,4 +1,5 @@
-import { houseGroup, houseTank, type DietEdit, type Group } from '@open-larder/contract';
+import type { DietEdit, Group } from '@open-larder/contract';
+import { houseGroup, houseTank } from '@open-larder/contract/house';
 import {
   addDays,
   compileGroupDay,

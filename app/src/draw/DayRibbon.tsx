@@ -41,7 +41,14 @@ export function DayRibbon({ label, lightOnMin, lightOffMin, notches, now }: Prop
     <View onLayout={(event) => setWidth(event.nativeEvent.layout.width)} style={{ height: HEIGHT }}>
       {width > 0 ? (
         <Svg width={width} height={HEIGHT} role="img" aria-label={label}>
-          <Rect x={0.5} y={BAND_TOP} width={width - 1} height={BAND} fill={c.ink} opacity={0.82} />
+          <Rect
+            x={0.5}
+            y={BAND_TOP}
+            width={width - 1}
+            height={BAND}
+            fill={c.night}
+            stroke={c.rule}
+          />
           {lit.map(([from, to]) => (
             <Rect
               key={from}
@@ -49,7 +56,7 @@ export function DayRibbon({ label, lightOnMin, lightOffMin, notches, now }: Prop
               y={BAND_TOP + 1}
               width={Math.max(1, at(to) - at(from))}
               height={BAND - 2}
-              fill={c.sand}
+              fill={c.day}
             />
           ))}
           {[0, 6, 12, 18].map((hour) => (

@@ -65,11 +65,8 @@ export function TankSection({
         height={depth * 0.45}
         fill={c.waterDeep}
       />
-      <Path
-        d={`M${root} ${ground} C${root + width * 0.02} ${ground - depth * 0.3} ${root + width * 0.08} ${ground - depth * 0.34} ${root + width * 0.1} ${ground - depth * 0.52} C${root + width * 0.12} ${ground - depth * 0.3} ${root + width * 0.2} ${ground - depth * 0.3} ${root + width * 0.24} ${ground - depth * 0.36} C${root + width * 0.2} ${ground - depth * 0.16} ${root + width * 0.18} ${ground - depth * 0.1} ${root + width * 0.2} ${ground} Z`}
-        fill={c.sand}
-        opacity={0.75}
-      />
+      <Root x={root} ground={ground} depth={depth} width={width} />
+      <Stems x={width * 0.1} ground={ground} depth={depth} width={width} />
       <Path
         d={`M${left} ${ground} C${width * 0.25} ${ground - depth * 0.03} ${width * 0.5} ${ground + depth * 0.03} ${right} ${ground - depth * 0.01} L${right} ${floor} L${left} ${floor} Z`}
         fill={c.sand}
@@ -88,6 +85,59 @@ export function TankSection({
       ))}
       <Path d={`M${left} 1 V${floor} H${right} V1`} fill="none" stroke={c.ink} strokeWidth={2.5} />
     </Svg>
+  );
+}
+
+interface GrownProps {
+  x: number;
+  ground: number;
+  depth: number;
+  width: number;
+}
+
+/** A root lying on the ground: shelter, and something to graze on. */
+function Root({ x, ground, depth, width }: GrownProps) {
+  const c = useColours();
+  const limb = (dx: number, dy: number, toX: number, toY: number, bend: number, thick: number) => (
+    <Path
+      d={`M${x + width * dx} ${ground - depth * dy} Q${x + width * bend} ${ground - depth * (dy + toY) * 0.55} ${x + width * toX} ${ground - depth * toY}`}
+      stroke={c.sand}
+      strokeWidth={Math.max(2, depth * thick)}
+      strokeLinecap="round"
+      fill="none"
+    />
+  );
+  return (
+    <G>
+      {limb(-0.02, 0, 0.22, 0.2, 0.08, 0.13)}
+      {limb(0.06, 0.08, 0.1, 0.52, 0.02, 0.07)}
+      {limb(0.12, 0.12, 0.25, 0.44, 0.2, 0.055)}
+      {limb(0.09, 0.3, 0.01, 0.46, 0.06, 0.04)}
+    </G>
+  );
+}
+
+/** A stand of stems near one end. */
+function Stems({ x, ground, depth, width }: GrownProps) {
+  const c = useColours();
+  return (
+    <G opacity={0.55}>
+      {[0, 1, 2, 3].map((stem) => {
+        const foot = x + stem * width * 0.022 - width * 0.03;
+        const lean = (stem - 1.5) * width * 0.012;
+        const top = ground - depth * (0.34 + ((stem * 0.37) % 0.3));
+        return (
+          <Path
+            key={stem}
+            d={`M${foot} ${ground} Q${foot - lean} ${(ground + top) / 2} ${foot + lean * 2} ${top}`}
+            stroke={c.duckweed}
+            strokeWidth={Math.max(1.2, width * 0.006)}
+            strokeLinecap="round"
+            fill="none"
+          />
+        );
+      })}
+    </G>
   );
 }
 
@@ -149,7 +199,8 @@ function place(
   const stir = (salt: number) =>
     (((fish + 1) * 0.618_034 + (index + 1) * 0.381_966 * salt) % 1) - 0.5;
   const span = frame.right - frame.left - size;
-  const stretch = Math.min(span, Math.max(span * 0.42, size * drawn * 0.5));
+  const stretch =
+    group.zone === 'bottom' ? span : Math.min(span, Math.max(span * 0.42, size * drawn * 0.5));
   const start = of > 1 ? ((index * 0.618_034) % 1) * (span - stretch) : (span - stretch) * 0.3;
   let x = frame.left + size / 2 + start + ((fish + 0.5) / drawn) * stretch + stir(2) * size * 0.4;
   const [from, to] = BANDS[group.zone];

@@ -1,4 +1,4 @@
-export { DayRibbon, type Notch } from './DayRibbon';
+export { DayRibbon } from './DayRibbon';
 export { FoodSign } from './FoodSign';
 export { Jar } from './Jar';
 export { TankSection, type SectionGroup } from './TankSection';

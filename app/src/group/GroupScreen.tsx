@@ -1,4 +1,5 @@
-import { houseGroup, houseTank, type Group, type Problem } from '@open-larder/contract';
+import type { Group, Problem } from '@open-larder/contract';
+import { houseGroup, houseTank } from '@open-larder/contract/house';
 import {
   compileGroupDay,
   groupOnDay,
@@ -27,8 +28,11 @@ import {
   WhyLink,
 } from '../ui';
 import { DietSummary } from '../diet/DietSummary';
-import { EventSheet, type EventKind } from './EventSheet';
+import { late } from '../forms/late';
+import type { EventKind } from './EventSheet';
 import { saySize } from './words';
+
+const EventSheet = late((forms) => forms.EventSheet);
 
 export function GroupScreen({ id }: { id: string }) {
   const loaded = useHouse();

@@ -5,7 +5,7 @@ import { Controller, useForm } from 'react-hook-form';
 import { v7 as uuidv7 } from 'uuid';
 import type { z } from 'zod';
 import { api, useNow, useWords } from '../store';
-import { Button, NumberField, Sheet, Text, useSave, useSay } from '../ui';
+import { Button, NumberField, Sheet, Text, useSave, useSay, lowerFirst } from '../ui';
 
 type Values = z.infer<typeof lotCount>;
 
@@ -37,7 +37,7 @@ export function CountSheet({
     onClose();
   });
   return (
-    <Sheet title={`Count ${food.name.toLowerCase()}`} open onClose={onClose}>
+    <Sheet title={`Count ${lowerFirst(food.name)}`} open onClose={onClose}>
       <Text tone="quiet">
         By the book {words.say('mass', lot.remainingG)} are left. What is really there?
       </Text>

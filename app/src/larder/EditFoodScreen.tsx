@@ -14,6 +14,7 @@ import {
   useDraft,
   useSave,
   useSay,
+  lowerFirst,
 } from '../ui';
 import { FoodFields } from './FoodFields';
 import { messageAt } from './messageAt';
@@ -24,10 +25,7 @@ export function EditFoodScreen({ id }: { id: string }) {
   const foods = api.useFoodsQuery();
   const food = foods.data?.find((one) => one.id === id);
   return (
-    <Screen
-      title={food ? `Change ${food.name.toLowerCase()}` : 'Change food'}
-      back={`/larder/${id}`}
-    >
+    <Screen title={food ? `Change ${lowerFirst(food.name)}` : 'Change food'} back={`/larder/${id}`}>
       {foods.error ? (
         <Fault problem={foods.error as Problem} onRetry={() => void foods.refetch()} />
       ) : !foods.data ? (

@@ -4,12 +4,14 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { FoodSign } from '../draw';
+import { late } from '../forms/late';
 import { api, useNow, useWords } from '../store';
 import { useWide } from '../theme';
 import { Button, Card, ListRow, Text, useSay, WhyLink } from '../ui';
-import { CountSheet } from './CountSheet';
-import { LotSheet } from './LotSheet';
 import { jarOf, type FoodSupply } from './shelves';
+
+const CountSheet = late((forms) => forms.CountSheet);
+const LotSheet = late((forms) => forms.LotSheet);
 
 interface Props {
   food: FoodRow;

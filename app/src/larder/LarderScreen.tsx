@@ -3,7 +3,7 @@ import { useRouter } from 'expo-router';
 import Plus from 'lucide-react-native/icons/plus';
 import { Pressable, View } from 'react-native';
 import { Jar } from '../draw';
-import { LampSwitch, SettingsLink } from '../shell';
+import { ScreenTools } from '../shell';
 import { api, useNow, useWords } from '../store';
 import { SIZES, themed, useColours, useWide } from '../theme';
 import { Button, Empty, Fault, Screen, Skeleton, Text } from '../ui';
@@ -40,24 +40,15 @@ export function LarderScreen({ id }: { id?: string }) {
           ? undefined
           : `${all.length} foods · ${words.money(perDay)} a day${nextToBuy(all, byFood)}`
       }
+      tools={alone ? null : <ScreenTools />}
       actions={
-        alone ? null : (
-          <>
-            {all.length > 0 ? (
-              <Button
-                label="New food"
-                icon={<Plus size={20} color={colours.ink} />}
-                onPress={() => router.push('/larder/new')}
-              />
-            ) : null}
-            {wide ? null : (
-              <>
-                <LampSwitch />
-                <SettingsLink />
-              </>
-            )}
-          </>
-        )
+        !alone && all.length > 0 ? (
+          <Button
+            label="New food"
+            icon={<Plus size={20} color={colours.ink} />}
+            onPress={() => router.push('/larder/new')}
+          />
+        ) : null
       }
       aside={detail}
     >

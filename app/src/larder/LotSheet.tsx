@@ -5,7 +5,7 @@ import { useForm } from 'react-hook-form';
 import { v7 as uuidv7 } from 'uuid';
 import type { z } from 'zod';
 import { api, useNow } from '../store';
-import { Button, Sheet, StaleNotice, useSave, useSay } from '../ui';
+import { Button, Sheet, StaleNotice, useSave, useSay, lowerFirst } from '../ui';
 import { LotFields } from './LotFields';
 
 interface Props {
@@ -18,7 +18,7 @@ interface Props {
 export function LotSheet({ food, lot, onClose }: Props) {
   return (
     <Sheet
-      title={lot ? `A lot of ${food.name.toLowerCase()}` : `More ${food.name.toLowerCase()}`}
+      title={lot ? `A lot of ${lowerFirst(food.name)}` : `More ${lowerFirst(food.name)}`}
       open
       onClose={onClose}
     >

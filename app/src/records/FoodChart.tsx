@@ -11,7 +11,7 @@ import { ChartFrame } from './ChartFrame';
 import { chartStyle, decimalsFor } from './chartStyle';
 
 /** Grams of one food, day by day: first the one most used. */
-export default function FoodChart({ data }: { data: Consumption }) {
+export function FoodChart({ data }: { data: Consumption }) {
   const c = useColours();
   const words = useWords();
   const [chosen, setChosen] = useState<string | null>(null);

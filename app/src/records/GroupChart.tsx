@@ -11,7 +11,7 @@ import { chartStyle, decimalsFor } from './chartStyle';
 type Group = Consumption['groups'][number];
 
 /** Offered against needed, day by day, for one group: first the one furthest from its need. */
-export default function GroupChart({ data }: { data: Consumption }) {
+export function GroupChart({ data }: { data: Consumption }) {
   const c = useColours();
   const words = useWords();
   const [chosen, setChosen] = useState<string | null>(null);

@@ -4,26 +4,23 @@ import ChevronLeft from 'lucide-react-native/icons/chevron-left';
 import ChevronRight from 'lucide-react-native/icons/chevron-right';
 import { lazy, Suspense, useState } from 'react';
 import { View } from 'react-native';
-import { LampSwitch, SettingsLink } from '../shell';
+import { ScreenTools } from '../shell';
 import { api, useNow, useWords } from '../store';
-import { useColours, useWide } from '../theme';
+import { useColours } from '../theme';
 import { Empty, Fault, IconButton, Screen, Skeleton, Tabs, Text } from '../ui';
+import type { RecordsView } from './Chart';
 import { FoodTable, GroupTable } from './tables';
 
-/** The chart package is heavy: it loads when this place is first opened. */
-const GroupChart = lazy(() => import('./GroupChart'));
-const FoodChart = lazy(() => import('./FoodChart'));
-
-type View_ = 'groups' | 'foods';
+/** The chart package is heavy: it loads, in one piece, when this place is first opened. */
+const Chart = lazy(() => import('./Chart'));
 
 /** A week of consumption: what was offered against what was needed. */
 export function RecordsScreen() {
   const now = useNow();
   const words = useWords();
-  const wide = useWide();
   const colours = useColours();
   const [weeksBack, setWeeksBack] = useState(0);
-  const [view, setView] = useState<View_>('groups');
+  const [view, setView] = useState<RecordsView>('groups');
   const to = addDays(now.day, -7 * weeksBack);
   const from = addDays(to, -6);
   const { data, error, refetch } = api.useConsumptionQuery({ from, to });
@@ -32,6 +29,7 @@ export function RecordsScreen() {
     <Screen
       title="Records"
       detail={`${words.day(from)} to ${words.day(to)}`}
+      tools={<ScreenTools />}
       actions={
         <>
           <IconButton label="A week earlier" onPress={() => setWeeksBack(weeksBack + 1)}>
@@ -42,12 +40,6 @@ export function RecordsScreen() {
               <ChevronRight size={24} color={colours.ink} />
             </IconButton>
           ) : null}
-          {wide ? null : (
-            <>
-              <LampSwitch />
-              <SettingsLink />
-            </>
-          )}
         </>
       }
       aside={
@@ -80,7 +72,7 @@ export function RecordsScreen() {
       ) : (
         <View style={{ gap: 16 }}>
           <Suspense fallback={<Skeleton rows={1} height={240} />}>
-            {view === 'groups' ? <GroupChart data={data} /> : <FoodChart data={data} />}
+            <Chart view={view} data={data} />
           </Suspense>
           {view === 'groups' ? <GroupTable data={data} /> : <FoodTable data={data} />}
         </View>

@@ -1,7 +1,7 @@
 import type { Outcome, RoundServingView } from '@open-larder/contract';
 import { sayGrams, sayUnits, toGrams, toHandUnits } from '@open-larder/core';
 import { useState } from 'react';
-import { Button, Choice, Field, Sheet, Stepper, Text } from '../ui';
+import { Button, Choice, Field, Sheet, Stepper, Text, lowerFirst } from '../ui';
 
 type Other = Exclude<Outcome, 'served'>;
 
@@ -31,7 +31,7 @@ export function OtherSheet({ serving, onClose, onLog }: Props) {
     setUnits(next === 'skipped' ? 0 : next === 'less' ? half : next === 'more' ? more : planned);
   };
   return (
-    <Sheet title={`${serving.portion} ${serving.foodName.toLowerCase()}`} open onClose={onClose}>
+    <Sheet title={`${serving.portion} ${lowerFirst(serving.foodName)}`} open onClose={onClose}>
       <Text tone="quiet">For {serving.groupName}. What happened instead?</Text>
       <Choice label="What happened" value={outcome} options={OPTIONS} onChange={choose} />
       {outcome === 'skipped' ? null : (

@@ -4,7 +4,7 @@ import Circle from 'lucide-react-native/icons/circle';
 import { View } from 'react-native';
 import { useWords, type HouseData } from '../store';
 import { useColours } from '../theme';
-import { Card, ListRow, Text } from '../ui';
+import { Card, ListRow, Text, lowerFirst } from '../ui';
 import { TankPicture } from '../tank/TankPicture';
 import { open } from './moments';
 
@@ -31,7 +31,7 @@ export function RoundAside({ data, round, current }: Props) {
           <TankPicture tank={tank} data={data} />
           <Text tone="quiet">
             {words.say('temperature', tank.tempC)} ·{' '}
-            {groups.map((group) => `${group.size.total} ${group.name.toLowerCase()}`).join(', ')}
+            {groups.map((group) => `${group.size.total} ${lowerFirst(group.name)}`).join(', ')}
           </Text>
         </View>
       ) : null}
@@ -53,7 +53,7 @@ export function RoundAside({ data, round, current }: Props) {
                   )
                 }
                 title={`${words.time(first)} ${moment.name}`}
-                detail={`${moment.stops.length} tanks`}
+                detail={moment.stops.length === 1 ? '1 tank' : `${moment.stops.length} tanks`}
                 trail={
                   <Text tone={left === 0 ? 'done' : 'due'}>
                     {left === 0 ? 'done' : `${left} to serve`}

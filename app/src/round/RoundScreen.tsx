@@ -6,8 +6,8 @@ import ChevronRight from 'lucide-react-native/icons/chevron-right';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { api, useHouse, useNow, useWords, type HouseData } from '../store';
-import { LampSwitch, SettingsLink } from '../shell';
-import { useColours, useWide } from '../theme';
+import { ScreenTools } from '../shell';
+import { useColours } from '../theme';
 import { Button, Empty, Fault, IconButton, Screen, Skeleton, Tabs, Text } from '../ui';
 import { momentNow, missed, open } from './moments';
 import { OtherSheet } from './OtherSheet';
@@ -21,7 +21,6 @@ import { useFeed } from './useFeed';
 export function RoundScreen({ day: asked }: { day?: string }) {
   const now = useNow();
   const words = useWords();
-  const wide = useWide();
   const day = asked ?? now.day;
   const loaded = useHouse();
   const round = api.useRoundQuery(day);
@@ -38,17 +37,8 @@ export function RoundScreen({ day: asked }: { day?: string }) {
     <Screen
       title={title}
       detail={`${words.day(day)}${current ? ` · ${left === 0 ? 'all served' : `${left} to serve`}` : ''}`}
-      actions={
-        <>
-          <DayArrows day={day} today={now.day} />
-          {wide ? null : (
-            <>
-              <LampSwitch />
-              <SettingsLink />
-            </>
-          )}
-        </>
-      }
+      tools={<ScreenTools />}
+      actions={<DayArrows day={day} today={now.day} />}
       aside={ready ? <RoundAside {...ready} current={current} /> : null}
     >
       {ready ? (

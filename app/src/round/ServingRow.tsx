@@ -7,7 +7,7 @@ import { ZONE_WORDS } from '../diet/words';
 import { FoodSign } from '../draw';
 import { api, useWords } from '../store';
 import { themed, useColours } from '../theme';
-import { Button, IconButton, Text, WhyLink } from '../ui';
+import { Button, IconButton, Text, WhyLink, lowerFirst } from '../ui';
 import { localNow } from '../store/useNow';
 
 interface Props {
@@ -32,7 +32,7 @@ export function ServingRow({ serving, day, next, onServe, onOther, onUndo }: Pro
       <FoodSign family={serving.family} />
       <View style={styles.words}>
         <Text look="strong">
-          {serving.portion} {serving.foodName.toLowerCase()}
+          {serving.portion} {lowerFirst(serving.foodName)}
         </Text>
         <Text look="small" tone="quiet">
           {serving.groupName} · {place}
@@ -87,7 +87,7 @@ function Fed({
       <Check size={22} color={fed.outcome === 'skipped' ? colours.ink2 : colours.duckweed} />
       <View style={styles.words}>
         <Text>
-          {amount} {serving.foodName.toLowerCase()}
+          {amount} {lowerFirst(serving.foodName)}
         </Text>
         <Text look="small" tone="quiet">
           {serving.groupName} · {fed.outcome} {words.time(at)}

@@ -1,4 +1,6 @@
-import { SettingsScreen } from '../household/SettingsScreen';
+import { late } from '../forms/late';
+
+const SettingsScreen = late((forms) => forms.SettingsScreen);
 
 export default function SettingsRoute() {
   return <SettingsScreen />;

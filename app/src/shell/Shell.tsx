@@ -71,8 +71,18 @@ function PlaceLink({ place, here, wide }: { place: Place; here: boolean; wide: b
   );
 }
 
+/** On a phone, where there is no rail: the lamp and the settings, at the end of a title. */
+export function ScreenTools() {
+  return (
+    <>
+      <LampSwitch />
+      <SettingsLink />
+    </>
+  );
+}
+
 /** Lamp on or off: the dim amber theme for feeding after dark. */
-export function LampSwitch() {
+function LampSwitch() {
   const styles = useStyles();
   const colours = useColours();
   const theme = useThemeName();
@@ -91,7 +101,7 @@ export function LampSwitch() {
   );
 }
 
-export function SettingsLink() {
+function SettingsLink() {
   const styles = useStyles();
   const colours = useColours();
   return (

@@ -1,1 +1,1 @@
-export { LampSwitch, SettingsLink, Shell } from './Shell';
+export { ScreenTools, Shell } from './Shell';

@@ -1,12 +1,12 @@
-import {
-  routes,
-  type BodyOf,
-  type ParamsOf,
-  type Problem,
-  type QueryInputOf,
-  type ResponseOf,
-  type RouteName,
+import type {
+  BodyOf,
+  ParamsOf,
+  Problem,
+  QueryInputOf,
+  ResponseOf,
+  RouteName,
 } from '@open-larder/contract';
+import { paths } from '@open-larder/contract/paths';
 
 export interface CallParts<N extends RouteName> {
   params?: ParamsOf<N>;
@@ -29,7 +29,7 @@ export async function call<N extends RouteName>(
   name: N,
   { params, query, body }: CallParts<N> = {},
 ): Promise<Answer<ResponseOf<N>>> {
-  const { method, path } = routes[name];
+  const [method, path] = paths[name];
   const address = path.replace(/:(\w+)/g, (_, key: string) =>
     encodeURIComponent(String((params as Record<string, unknown> | undefined)?.[key])),
   );

@@ -4,7 +4,6 @@ export { useAppDispatch, useAppSelector } from './hooks';
 export { forget, recall, remember } from './memory';
 export { makeStore } from './store';
 export { dismissed, said } from './toast';
-export { sayTime } from './time';
-export { useHouse, type HouseData, type Loaded } from './useHouse';
+export { useHouse, type HouseData } from './useHouse';
 export { useNow } from './useNow';
 export { useWords, type Words } from './useWords';

@@ -1,13 +1,6 @@
 import type { Species } from '@open-larder/catalogue';
-import {
-  houseOf,
-  type FoodRow,
-  type Group,
-  type Household,
-  type MomentRow,
-  type Problem,
-  type Tank,
-} from '@open-larder/contract';
+import type { FoodRow, Group, Household, MomentRow, Problem, Tank } from '@open-larder/contract';
+import { houseOf } from '@open-larder/contract/house';
 import type { House } from '@open-larder/core';
 import { useMemo } from 'react';
 import { api } from './api';

@@ -4,7 +4,7 @@ import { waterLitres } from '@open-larder/core';
 import type { Tank } from '@open-larder/contract';
 import { useWords, type HouseData } from '../store';
 import { SIZES, themed } from '../theme';
-import { Text } from '../ui';
+import { Text, lowerFirst } from '../ui';
 import { NumberTag } from './NumberTag';
 import { TankPicture } from './TankPicture';
 
@@ -65,8 +65,6 @@ function TankLine({ tank, data, selected }: { tank: Tank; data: HouseData; selec
     </Pressable>
   );
 }
-
-const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
 
 const useStyles = themed((c) => ({
   list: { gap: 12 },

@@ -3,7 +3,7 @@ import Plus from 'lucide-react-native/icons/plus';
 import { useHouse } from '../store';
 import { useColours, useWide } from '../theme';
 import { Button, Empty, Fault, Screen, Skeleton } from '../ui';
-import { LampSwitch, SettingsLink } from '../shell';
+import { ScreenTools } from '../shell';
 import { TankDetail } from './TankDetail';
 import { TankList } from './TankList';
 
@@ -30,19 +30,8 @@ export function TanksScreen({ id }: { id?: string }) {
       title={shownAlone ? (chosen?.name ?? 'Tank') : 'Tanks'}
       back={shownAlone ? '/tanks' : undefined}
       detail={!shownAlone && tanks.length > 0 ? `${tanks.length} in walking order` : undefined}
-      actions={
-        shownAlone ? null : (
-          <>
-            {tanks.length > 0 ? add : null}
-            {wide ? null : (
-              <>
-                <LampSwitch />
-                <SettingsLink />
-              </>
-            )}
-          </>
-        )
-      }
+      tools={shownAlone ? null : <ScreenTools />}
+      actions={!shownAlone && tanks.length > 0 ? add : null}
       aside={detail}
     >
       {loaded.problem ? (

@@ -1,4 +1,4 @@
-export { COLOURS, FONTS, SIZES, type Colours, type ThemeName } from './tokens';
+export { FONTS, SIZES, type Colours } from './tokens';
 export { themed, ThemeProvider, useColours, useThemeName } from './ThemeProvider';
 export { useWide } from './useWide';
 export { FONT_FILES } from './fonts';

@@ -15,6 +15,9 @@ export interface Colours {
   water: string;
   waterDeep: string;
   sand: string;
+  /** The dark and the lit hours of a day. */
+  night: string;
+  day: string;
   family: Record<FoodFamily, string>;
 }
 
@@ -38,6 +41,8 @@ export const COLOURS: Record<ThemeName, Colours> = {
     water: '#DCE8E6',
     waterDeep: '#C6DAD9',
     sand: '#D8C6A0',
+    night: '#3C5259',
+    day: '#EBD9A8',
     family: {
       grain: '#8A5A00',
       cube: '#35628F',
@@ -60,6 +65,8 @@ export const COLOURS: Record<ThemeName, Colours> = {
     water: '#1A130A',
     waterDeep: '#20170B',
     sand: '#3A2A12',
+    night: '#0D0A06',
+    day: '#4A3617',
     family: {
       grain: amber,
       cube: amber,

@@ -11,7 +11,9 @@ interface Props {
   detail?: string;
   /** Where the arrow leads when there is no way back in this window. */
   back?: Href;
-  /** At the end of the title line. */
+  /** Small signs at the end of the title line, on a phone. */
+  tools?: ReactNode;
+  /** At the end of the line below the title. */
   actions?: ReactNode;
   /** A second pane, shown beside the first when wide. */
   aside?: ReactNode;
@@ -19,7 +21,7 @@ interface Props {
 }
 
 /** A screen: a title that stays in sight of the thumb's work below it, one pane or two. */
-export function Screen({ title, detail, back, actions, aside, children }: Props) {
+export function Screen({ title, detail, back, tools, actions, aside, children }: Props) {
   const styles = useStyles();
   const colours = useColours();
   const router = useRouter();
@@ -29,7 +31,11 @@ export function Screen({ title, detail, back, actions, aside, children }: Props)
       <View style={[styles.panes, wide && styles.panesWide]}>
         <ScrollView
           style={styles.pane}
-          contentContainerStyle={[styles.content, wide && styles.contentWide]}
+          contentContainerStyle={[
+            styles.content,
+            wide && styles.contentWide,
+            wide && !aside && styles.contentAlone,
+          ]}
         >
           <View style={styles.head}>
             {back ? (
@@ -42,10 +48,17 @@ export function Screen({ title, detail, back, actions, aside, children }: Props)
             ) : null}
             <View style={styles.titles}>
               <Text look="title">{title}</Text>
-              {detail ? <Text tone="quiet">{detail}</Text> : null}
             </View>
-            {actions}
+            {wide ? null : tools}
           </View>
+          {detail || actions ? (
+            <View style={styles.under}>
+              <View style={styles.titles}>
+                {detail ? <Text tone="quiet">{detail}</Text> : null}
+              </View>
+              {actions}
+            </View>
+          ) : null}
           {children}
         </ScrollView>
         {wide && aside ? (
@@ -69,6 +82,8 @@ const useStyles = themed((c) => ({
   aside: { borderLeftWidth: 1, borderColor: c.rule },
   content: { padding: SIZES.gutter, paddingBottom: 96, gap: 16 },
   contentWide: { padding: 28, maxWidth: 900 },
-  head: { flexDirection: 'row', alignItems: 'center', gap: 8, flexWrap: 'wrap' },
-  titles: { flex: 1, minWidth: 160 },
+  contentAlone: { maxWidth: 1240 },
+  head: { flexDirection: 'row', alignItems: 'center', gap: 4, minHeight: SIZES.touch },
+  under: { flexDirection: 'row', alignItems: 'center', gap: 8, marginTop: -12 },
+  titles: { flex: 1, minWidth: 0 },
 }));

@@ -5,7 +5,7 @@ import { Pressable, ScrollView, View } from 'react-native';
 import { FoodSign } from '../draw';
 import { useWords, type HouseData } from '../store';
 import { SIZES, themed, useWide } from '../theme';
-import { Card, ListRow, Sheet, Text } from '../ui';
+import { Card, ListRow, Sheet, Text, lowerFirst } from '../ui';
 import type { WeekRow, WeekView } from './compileWeek';
 
 interface Props {
@@ -131,7 +131,7 @@ function CellSheet({ cell, data, onClose }: { cell: Cell; data: HouseData; onClo
             key={one.key}
             first={index === 0}
             lead={<FoodSign family={familyOf(one, data)} />}
-            title={`${sayUnits(one.portion.units, one.food.unit)} ${one.food.name.toLowerCase()}`}
+            title={`${sayUnits(one.portion.units, one.food.unit)} ${lowerFirst(one.food.name)}`}
             detail={`${one.group.name}${one.serving.place ? ` · ${one.serving.place}` : ''}`}
             onPress={() => router.push(`/groups/${one.group.id}/diet`)}
           />

@@ -2,9 +2,8 @@ import { addDays, weekdayOf } from '@open-larder/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useHouse, useNow, useWords } from '../store';
-import { useWide } from '../theme';
 import { Button, Empty, Fault, Screen, Skeleton, Tabs } from '../ui';
-import { LampSwitch, SettingsLink } from '../shell';
+import { ScreenTools } from '../shell';
 import { WeekBoard } from './WeekBoard';
 import { WeekShares } from './WeekShares';
 import { compileWeek } from './compileWeek';
@@ -13,7 +12,6 @@ import { compileWeek } from './compileWeek';
 export function WeekScreen({ tankId }: { tankId?: string }) {
   const router = useRouter();
   const words = useWords();
-  const wide = useWide();
   const now = useNow();
   const loaded = useHouse();
   const [chosen, setChosen] = useState<string | null>(tankId ?? null);
@@ -24,15 +22,8 @@ export function WeekScreen({ tankId }: { tankId?: string }) {
   return (
     <Screen
       title="Week"
+      tools={<ScreenTools />}
       detail={tank ? `${tank.name}, from ${words.day(first)}` : undefined}
-      actions={
-        wide ? null : (
-          <>
-            <LampSwitch />
-            <SettingsLink />
-          </>
-        )
-      }
     >
       {loaded.problem ? (
         <Fault problem={loaded.problem} onRetry={loaded.retry} />

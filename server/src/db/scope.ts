@@ -1,14 +1,17 @@
 import {
   QueryTypes,
-  Transaction,
   type BindOrReplacements,
   type Sequelize,
+  type Transaction,
   type WhereOptions,
 } from 'sequelize';
 import { notFound, stale } from '../http/problems';
 import { modelOf, type Table } from './models';
 
 type Values = Record<string, unknown>;
+
+/** Tables with no uniqueness but that of their ids: only there may a conflict be passed over. */
+type OnceTable = 'tanks' | 'moments' | 'foods' | 'group_events' | 'stock_events';
 
 /**
  * The one door to the database for a request: everything that passes carries the household.
@@ -32,20 +35,40 @@ export class Scope {
   /** Rows of a SELECT, or of an UPDATE … RETURNING. Column names come back in camelCase. */
   async rows<Row extends object>(sql: string, values: Values = {}): Promise<Row[]> {
     if (!sql.includes(':household')) throw new Error('a query without :household is not allowed');
-    const rows = await this.db.query<Values>(sql, {
-      type: QueryTypes.SELECT,
-      replacements: { ...values, household: this.householdId } as BindOrReplacements,
-      transaction: this.transaction,
-    });
+    const read = () =>
+      this.db.query<Values>(sql, {
+        type: QueryTypes.SELECT,
+        replacements: { ...values, household: this.householdId } as BindOrReplacements,
+        transaction: this.transaction,
+      });
+    const rows = await (this.transaction ? this.inTurn(read) : read());
     return rows.map(camelCased) as Row[];
   }
 
-  /** Insert rows; those whose id is already there are left as they are. */
-  async insert(table: Table, rows: readonly Values[]): Promise<void> {
+  private turn: Promise<unknown> = Promise.resolve();
+
+  /** A transaction has one connection, which takes one question at a time. */
+  private inTurn<T>(work: () => Promise<T>): Promise<T> {
+    const result = this.turn.then(work, work);
+    this.turn = result.catch(() => undefined);
+    return result;
+  }
+
+  /** Insert rows. A row that breaks a constraint fails all of them. */
+  insert(table: Table, rows: readonly Values[]): Promise<void> {
+    return this.write(table, rows, false);
+  }
+
+  /** Insert rows that may have been sent before: those whose id is there are left as they are. */
+  insertOnce(table: OnceTable, rows: readonly Values[]): Promise<void> {
+    return this.write(table, rows, true);
+  }
+
+  private async write(table: Table, rows: readonly Values[], once: boolean): Promise<void> {
     if (rows.length === 0) return;
     await modelOf(this.db, table).bulkCreate(
       rows.map((row) => ({ ...row, householdId: this.householdId })),
-      { ignoreDuplicates: true, transaction: this.transaction },
+      { ignoreDuplicates: once, transaction: this.transaction },
     );
   }
 

@@ -12,7 +12,7 @@ export const foodRoutes: Handlers = {
 
   createFood: ({ body }, { scope }) =>
     scope.atomically(async (inside) => {
-      await inside.insert('foods', [
+      await inside.insertOnce('foods', [
         { id: body.id, ...foodColumns(body), version: 1, archived: false },
       ]);
       const made = await readFood(inside, body.id);
@@ -48,7 +48,7 @@ export const foodRoutes: Handlers = {
       await inside.lock(`lot ${params.id}`);
       const lot = await readLot(inside, params.id);
       if (!lot) throw notFound('This lot');
-      await inside.insert('stock_events', [
+      await inside.insertOnce('stock_events', [
         {
           id: body.id,
           lotId: params.id,

@@ -79,5 +79,5 @@ export async function addEvent(scope: Scope, groupId: string, event: GroupEvent)
       throw refused('unsexed', (error as RangeError).message);
     }
   }
-  await scope.insert('group_events', [{ ...event, groupId }]);
+  await scope.insertOnce('group_events', [{ ...event, groupId }]);
 }

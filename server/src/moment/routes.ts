@@ -11,7 +11,7 @@ export const momentRoutes: Handlers = {
   },
 
   async createMoment({ body }, { scope }) {
-    await scope.insert('moments', [{ ...body, version: 1, archived: false }]);
+    await scope.insertOnce('moments', [{ ...body, version: 1, archived: false }]);
     const made = await readMoment(scope, body.id);
     if (!made) throw conflict('This id is already used. Reload and try again.');
     return made;

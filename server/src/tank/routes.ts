@@ -10,7 +10,7 @@ export const tankRoutes: Handlers = {
   },
 
   async createTank({ body }, { scope }) {
-    await scope.insert('tanks', [{ ...body, version: 1, archived: false }]);
+    await scope.insertOnce('tanks', [{ ...body, version: 1, archived: false }]);
     const made = await readTank(scope, body.id);
     if (!made) throw conflict('This id is already used. Reload and try again.');
     return made;

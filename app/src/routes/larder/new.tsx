@@ -1,4 +1,6 @@
-import { NewFoodScreen } from '../../larder/NewFoodScreen';
+import { late } from '../../forms/late';
+
+const NewFoodScreen = late((forms) => forms.NewFoodScreen);
 
 export default function NewFoodRoute() {
   return <NewFoodScreen />;

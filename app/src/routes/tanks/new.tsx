@@ -1,4 +1,6 @@
-import { NewTankScreen } from '../../tank/NewTankScreen';
+import { late } from '../../forms/late';
+
+const NewTankScreen = late((forms) => forms.NewTankScreen);
 
 export default function NewTankRoute() {
   return <NewTankScreen />;

@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { DietScreen } from '../../../diet/DietScreen';
+import { late } from '../../../forms/late';
+
+const DietScreen = late((forms) => forms.DietScreen);
 
 export default function DietRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

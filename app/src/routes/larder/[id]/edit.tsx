@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { EditFoodScreen } from '../../../larder/EditFoodScreen';
+import { late } from '../../../forms/late';
+
+const EditFoodScreen = late((forms) => forms.EditFoodScreen);
 
 export default function EditFoodRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

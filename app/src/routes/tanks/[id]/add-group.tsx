@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { NewGroupScreen } from '../../../group/NewGroupScreen';
+import { late } from '../../../forms/late';
+
+const NewGroupScreen = late((forms) => forms.NewGroupScreen);
 
 export default function AddGroupRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { EditTankScreen } from '../../../tank/EditTankScreen';
+import { late } from '../../../forms/late';
+
+const EditTankScreen = late((forms) => forms.EditTankScreen);
 
 export default function EditTankRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

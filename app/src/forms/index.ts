@@ -1,0 +1,14 @@
+/**
+ * Everything that checks what is typed, behind one door: it loads in one piece, with the
+ * validation and form packages, when the first form is opened.
+ */
+export { DietScreen } from '../diet/DietScreen';
+export { EventSheet } from '../group/EventSheet';
+export { NewGroupScreen } from '../group/NewGroupScreen';
+export { SettingsScreen } from '../household/SettingsScreen';
+export { CountSheet } from '../larder/CountSheet';
+export { EditFoodScreen } from '../larder/EditFoodScreen';
+export { LotSheet } from '../larder/LotSheet';
+export { NewFoodScreen } from '../larder/NewFoodScreen';
+export { EditTankScreen } from '../tank/EditTankScreen';
+export { NewTankScreen } from '../tank/NewTankScreen';

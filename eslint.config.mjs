@@ -1,0 +1,122 @@
+import js from '@eslint/js';
+import boundaries from 'eslint-plugin-boundaries';
+import hooks from 'eslint-plugin-react-hooks';
+import ts from 'typescript-eslint';
+
+/** The walls of the house: which workspace may import which. Server and app never meet. */
+const WALLS = {
+  catalogue: [],
+  core: ['catalogue'],
+  contract: ['core', 'catalogue'],
+  server: ['contract', 'core', 'catalogue'],
+  app: ['contract', 'core', 'catalogue'],
+  journeys: [],
+};
+
+const rooms = Object.keys(WALLS);
+
+export default ts.config(
+  {
+    ignores: [
+      '**/node_modules/**',
+      '**/dist/**',
+      '.open-larder/**',
+      'app/.expo/**',
+      'test-results/**',
+      'scripts/bare-app/**',
+    ],
+  },
+  js.configs.recommended,
+  ...ts.configs.recommended,
+  {
+    files: ['**/*.{ts,tsx}'],
+    plugins: { boundaries },
+    settings: {
+      'boundaries/elements': rooms.map((room) => ({
+        type: room,
+        pattern: `${room}/**`,
+        partialMatch: false,
+      })),
+      'import/resolver': { typescript: { project: rooms.map((room) => `${room}/tsconfig.json`) } },
+    },
+    rules: {
+      'boundaries/dependencies': [
+        'error',
+        {
+          default: 'disallow',
+          message: '{{from.element.type}} may not import {{to.element.type}}: see WALLS',
+          policies: rooms.map((room) => ({
+            from: { element: { type: room } },
+            allow: { to: { element: { type: [room, ...WALLS[room]] } } },
+          })),
+        },
+      ],
+      '@typescript-eslint/no-unused-vars': [
+        'error',
+        { argsIgnorePattern: '^_', varsIgnorePattern: '^_', destructuredArrayIgnorePattern: '^_' },
+      ],
+      '@typescript-eslint/consistent-type-imports': ['error', { disallowTypeAnnotations: false }],
+      '@typescript-eslint/no-non-null-assertion': 'off',
+      'no-console': 'error',
+      eqeqeq: ['error', 'always', { null: 'ignore' }],
+    },
+  },
+  {
+    files: ['core/src/**/*.ts'],
+    ignores: ['**/*.test.ts', '**/*.testkit.ts'],
+    rules: {
+      '@typescript-eslint/no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            {
+              group: ['@open-larder/catalogue*'],
+              allowTypeImports: true,
+              message: 'the core takes catalogue rows as data: import their types only',
+            },
+            { group: ['node:*', 'fs', 'path', 'react*'], message: 'the core is pure' },
+          ],
+        },
+      ],
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'NewExpression[callee.name="Date"][arguments.length=0]',
+          message: 'the core has no clock: take the day and zone as arguments',
+        },
+        {
+          selector: 'MemberExpression[object.name="Math"][property.name="random"]',
+          message: 'the core has no unseeded chance: take a seed',
+        },
+        {
+          selector: 'MemberExpression[object.name="Date"][property.name="now"]',
+          message: 'the core has no clock: take the day and zone as arguments',
+        },
+      ],
+    },
+  },
+  {
+    files: ['app/src/**/*.{ts,tsx}'],
+    plugins: { 'react-hooks': hooks },
+    rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
+  },
+  {
+    files: ['**/*.js', '**/*.mjs'],
+    languageOptions: {
+      globals: {
+        process: 'readonly',
+        module: 'writable',
+        require: 'readonly',
+        __dirname: 'readonly',
+        console: 'readonly',
+        setTimeout: 'readonly',
+        clearTimeout: 'readonly',
+        fetch: 'readonly',
+        performance: 'readonly',
+        URL: 'readonly',
+        Buffer: 'readonly',
+      },
+    },
+    rules: { '@typescript-eslint/no-require-imports': 'off' },
+  },
+);

@@ -1,0 +1,32 @@
+import { setUp } from './setup.mjs';
+import { giveUp, step } from './say.mjs';
+import { run } from './run.mjs';
+
+const PROJECTS = [
+  'catalogue',
+  'core',
+  'core/tsconfig.test.json',
+  'contract',
+  'server',
+  'app',
+  'journeys',
+];
+
+/** Types, walls and style, formatting, dead code. Throws at the first that does not hold. */
+export async function check() {
+  for (const project of PROJECTS) {
+    await step(`Types of ${project}`, () => run('npx', ['tsc', '-p', project]));
+  }
+  await step('Lint and walls', () => run('npx', ['eslint', '.', '--max-warnings', '0']));
+  await step('Formatting', () => run('npx', ['prettier', '--check', '--log-level', 'warn', '.']));
+  await step('Dead code', () => run('npx', ['knip', '--no-progress']));
+}
+
+if (process.argv[1]?.endsWith('check.mjs')) {
+  await setUp({ browser: false });
+  try {
+    await check();
+  } catch (error) {
+    giveUp(error.message);
+  }
+}

@@ -1,0 +1,272 @@
+import { routes, type RouteName } from '@open-larder/contract';
+import fc from 'fast-check';
+import supertest from 'supertest';
+import { v7 as uuidv7 } from 'uuid';
+import {
+  sampleFeeding,
+  sampleFood,
+  sampleGroup,
+  sampleLot,
+  sampleMoment,
+  sampleTank,
+  smallHouse,
+} from './testing/samples';
+import { count, startTestServer, type TestServer } from './testing/testServer';
+
+let server: TestServer;
+let ours: Awaited<ReturnType<typeof smallHouse>>;
+beforeAll(async () => {
+  server = await startTestServer();
+  ours = await smallHouse(server, 'ours');
+  await ours.ask.post('/api/feedings').send(sampleFeeding(ours)).expect(201);
+});
+afterAll(() => server.close());
+
+type Probe = () => Promise<void>;
+const theirs = () => server.as('theirs');
+
+/** No id of ours may stand in what they read. */
+const readsNothing = (path: string) => async () => {
+  const { body } = await theirs().get(path).expect(200);
+  const text = JSON.stringify(body);
+  for (const { id } of [ours.tank, ours.group, ours.food, ours.moment, ours.serving]) {
+    expect(text).not.toContain(id);
+  }
+};
+const finds404 =
+  (method: 'put' | 'post' | 'get', path: () => string, body: () => object) => async () => {
+    await theirs()[method](path()).send(body()).expect(404);
+  };
+
+/** Every route, tried by another household. A new route without its probe fails this test. */
+const PROBES: Record<RouteName, Probe> = {
+  getHealth: readsNothing('/api/health'),
+  getReady: readsNothing('/api/ready'),
+  getHousehold: async () => {
+    const { body } = await theirs().get('/api/household').expect(200);
+    expect(body.name).toBe('theirs');
+  },
+  editHousehold: async () => {
+    const { body } = await theirs().get('/api/household').expect(200);
+    const { id: _, ...values } = body;
+    await theirs()
+      .put('/api/household')
+      .send({ ...values, name: 'renamed' })
+      .expect(200);
+    expect((await server.as('ours').get('/api/household')).body.name).toBe('ours');
+  },
+  getCatalogue: readsNothing('/api/catalogue'),
+  listMoments: readsNothing('/api/moments'),
+  createMoment: async () => {
+    await theirs()
+      .post('/api/moments')
+      .send(sampleMoment({ id: ours.moment.id }))
+      .expect(409);
+  },
+  editMoment: finds404(
+    'put',
+    () => `/api/moments/${ours.moment.id}`,
+    () => {
+      const { id: _, ...moment } = ours.moment;
+      return { ...moment, version: 1, archived: true };
+    },
+  ),
+  listTanks: readsNothing('/api/tanks'),
+  createTank: async () => {
+    await theirs()
+      .post('/api/tanks')
+      .send(sampleTank({ id: ours.tank.id }))
+      .expect(409);
+  },
+  editTank: finds404(
+    'put',
+    () => `/api/tanks/${ours.tank.id}`,
+    () => {
+      const { id: _, ...tank } = ours.tank;
+      return { ...tank, version: 1, archived: false };
+    },
+  ),
+  listGroups: readsNothing('/api/groups'),
+  createGroup: finds404(
+    'post',
+    () => '/api/groups',
+    () => sampleGroup(ours.tank.id),
+  ),
+  editGroup: finds404(
+    'put',
+    () => `/api/groups/${ours.group.id}`,
+    () => ({ name: 'Stolen', version: 1, archived: true }),
+  ),
+  addGroupEvent: finds404(
+    'post',
+    () => `/api/groups/${ours.group.id}/events`,
+    () => ({
+      id: uuidv7(),
+      day: '2026-03-05',
+      kind: 'measured',
+      lengthCm: 2,
+    }),
+  ),
+  editDiet: finds404(
+    'put',
+    () => `/api/groups/${ours.group.id}/diet`,
+    () => ({
+      version: 1,
+      fastWeekdays: [],
+      goalFactor: null,
+      servings: [],
+    }),
+  ),
+  listFoods: readsNothing('/api/foods'),
+  createFood: async () => {
+    await theirs()
+      .post('/api/foods')
+      .send(sampleFood({ id: ours.food.id }))
+      .expect(409);
+  },
+  editFood: finds404(
+    'put',
+    () => `/api/foods/${ours.food.id}`,
+    () => {
+      const { id: _, lot: __, ...food } = ours.food;
+      return { ...food, version: 1, archived: true };
+    },
+  ),
+  addLot: finds404(
+    'post',
+    () => `/api/foods/${ours.food.id}/lots`,
+    () => sampleLot(),
+  ),
+  editLot: finds404(
+    'put',
+    () => `/api/lots/${ours.food.lot.id}`,
+    () => ({
+      version: 1,
+      costMinor: 1,
+      boughtOn: '2026-03-01',
+      openedOn: null,
+      bestBefore: null,
+    }),
+  ),
+  countLot: finds404(
+    'post',
+    () => `/api/lots/${ours.food.lot.id}/counts`,
+    () => ({
+      id: uuidv7(),
+      day: '2026-03-10',
+      remainingG: 0,
+    }),
+  ),
+  getSupply: readsNothing('/api/larder/supply'),
+  getRound: readsNothing('/api/round/2026-03-10'),
+  getRoundWhy: finds404(
+    'get',
+    () => `/api/round/2026-03-10/why/${ours.serving.id}`,
+    () => ({}),
+  ),
+  listFeedings: readsNothing('/api/feedings'),
+  logFeeding: finds404(
+    'post',
+    () => '/api/feedings',
+    () => sampleFeeding(ours, { id: uuidv7() }),
+  ),
+  undoFeeding: async () => {
+    const { body } = await server.as('ours').get('/api/feedings').expect(200);
+    await theirs()
+      .post(`/api/feedings/${body.items[0].id}/undo`)
+      .send({ id: uuidv7(), at: body.items[0].at })
+      .expect(404);
+  },
+  getConsumption: readsNothing('/api/records/consumption?from=2026-03-01&to=2026-03-10'),
+};
+
+describe('nothing of one household reaches another', () => {
+  it.each(Object.keys(routes) as RouteName[])('%s', async (name) => {
+    const probe = PROBES[name];
+    expect(probe).toBeDefined();
+    await probe();
+  });
+});
+
+describe('bad input', () => {
+  const tables = ['tanks', 'groups', 'foods', 'lots', 'moments', 'feedings', 'diets'];
+  const rows = async () => Promise.all(tables.map((table) => count(server.db, table)));
+
+  it('malformed JSON is 400, a body over 256 kB is 413, both in words', async () => {
+    const bad = await ours.ask
+      .post('/api/tanks')
+      .set('Content-Type', 'application/json')
+      .send('{"name":')
+      .expect(400);
+    expect(bad.body.detail).toMatch(/not valid JSON/);
+    const huge = await ours.ask
+      .post('/api/tanks')
+      .send({ name: 'x'.repeat(300_000) })
+      .expect(413);
+    expect(huge.body.detail).toMatch(/256 kB/);
+  });
+
+  it('an unknown address is 404, and a foreign Host is turned away', async () => {
+    await ours.ask.get('/api/nothing').expect(404);
+    await ours.ask.get('/api/tanks').set('Host', 'evil.example').expect(421);
+  });
+
+  it('no garbage makes the server fail, write, or show its insides', async () => {
+    const before = await rows();
+    const posts = (Object.keys(routes) as RouteName[]).filter(
+      (name) => routes[name].method !== 'get',
+    );
+    await fc.assert(
+      fc.asyncProperty(fc.constantFrom(...posts), fc.jsonValue(), async (name, body) => {
+        const { method, path } = routes[name];
+        const address = path.replace(/:\w+/g, ours.group.id);
+        const answer = await ours.ask[method](address)
+          .set('Content-Type', 'application/json')
+          .send(JSON.stringify(body));
+        expect([400, 404, 422]).toContain(answer.status);
+        expect(answer.text).not.toMatch(/node_modules|at .*\.ts:/);
+      }),
+      { numRuns: 120 },
+    );
+    expect(await rows()).toEqual(before);
+  });
+});
+
+describe('around the answers', () => {
+  it('a content-security policy allows no foreign and no inline script', async () => {
+    const { headers } = await ours.ask.get('/api/health').expect(200);
+    const policy = headers['content-security-policy'] as string;
+    expect(policy).toContain("script-src 'self'");
+    expect(policy).not.toMatch(/script-src[^;]*unsafe/);
+    expect(headers['x-powered-by']).toBeUndefined();
+  });
+
+  it('the list of addresses is readable, complete and fetched from nowhere', async () => {
+    const page = await ours.ask.get('/api/docs/').expect(200);
+    expect(page.text).not.toMatch(/(src|href)="https?:/);
+    const script = await ours.ask.get('/api/docs/swagger-ui-init.js').expect(200);
+    for (const { path } of Object.values(routes)) {
+      expect(script.text).toContain(path.replace(/:(\w+)/g, '{$1}'));
+    }
+  });
+
+  it('lists are read by an index, not by scanning', async () => {
+    await server.db.query('SET enable_seqscan = off');
+    const [plan] = (await server
+      .scope('ours')
+      .rows<Record<string, string>>(
+        `EXPLAIN SELECT * FROM feedings f WHERE f.household_id = :household AND f.day = '2026-03-10'`,
+      )) as [Record<string, string>];
+    expect(Object.values(plan)[0]).toMatch(/feedings_day/);
+  });
+
+  it('says that it is not ready when the database is gone', async () => {
+    const other = await startTestServer();
+    await other.close();
+    const answer = await supertest(other.app)
+      .get('/api/ready')
+      .set('Host', 'localhost')
+      .expect(503);
+    expect(answer.body.detail).toMatch(/database cannot be reached/);
+  });
+});

@@ -1,0 +1,112 @@
+import { v7 as uuidv7 } from 'uuid';
+import type { TestServer } from './testServer';
+
+/** Bodies that the server accepts; tests change one thing at a time. */
+export const sampleTank = (over: object = {}) => ({
+  id: uuidv7(),
+  name: 'Millpond',
+  lengthCm: 100,
+  widthCm: 40,
+  heightCm: 50,
+  waterLevelCm: 45,
+  litres: null,
+  tempC: 25,
+  ph: 6.8,
+  lightOnMin: 600,
+  lightOffMin: 1200,
+  walkOrder: 1,
+  ...over,
+});
+
+export const sampleGroup = (tankId: string, over: object = {}) => ({
+  id: uuidv7(),
+  tankId,
+  name: 'Danios',
+  speciesKey: 'danio-rerio',
+  males: 4,
+  females: 6,
+  unsexed: 0,
+  stage: 'adult',
+  lengthCm: 3.5,
+  day: '2026-03-01',
+  ...over,
+});
+
+export const sampleLot = (over: object = {}) => ({
+  id: uuidv7(),
+  amountG: 10,
+  costMinor: 500,
+  boughtOn: '2026-03-01',
+  openedOn: null,
+  bestBefore: '2026-12-31',
+  ...over,
+});
+
+export const sampleFood = (over: object = {}) => ({
+  id: uuidv7(),
+  name: 'Fine flake',
+  family: 'grain',
+  kind: 'dry',
+  form: 'floats',
+  composition: { protein: 0.46, fat: 0.08, fibre: 0.03, ash: 0.1, moisture: 0.07 },
+  plantShare: 0.35,
+  unit: { name: 'pinch', plural: 'pinches', massG: 0.05, step: 0.5 },
+  lot: sampleLot(),
+  ...over,
+});
+
+export const sampleMoment = (over: object = {}) => ({
+  id: uuidv7(),
+  name: 'After work',
+  anchor: 'clock',
+  minutes: 1110,
+  ...over,
+});
+
+export const sampleServing = (foodId: string, momentId: string, over: object = {}) => ({
+  id: uuidv7(),
+  foodId,
+  momentId,
+  zone: 'surface',
+  place: 'front left',
+  weekdays: [1, 2, 3, 4, 5, 6, 7],
+  weight: 1,
+  ownUnits: null,
+  ...over,
+});
+
+/** A household with one tank, one group, one food and one daily serving. */
+export async function smallHouse(server: TestServer, household: 'ours' | 'theirs' = 'ours') {
+  const ask = server.as(household);
+  const tank = sampleTank();
+  const group = sampleGroup(tank.id);
+  const food = sampleFood();
+  const moment = sampleMoment();
+  const serving = sampleServing(food.id, moment.id);
+  await ask.post('/api/tanks').send(tank).expect(201);
+  await ask.post('/api/groups').send(group).expect(201);
+  await ask.post('/api/foods').send(food).expect(201);
+  await ask.post('/api/moments').send(moment).expect(201);
+  await ask
+    .put(`/api/groups/${group.id}/diet`)
+    .send({ version: 0, fastWeekdays: [], goalFactor: null, servings: [serving] })
+    .expect(200);
+  return { ask, tank, group, food, moment, serving };
+}
+
+export const sampleFeeding = (
+  house: { group: { id: string }; food: { id: string }; serving: { id: string } },
+  over: object = {},
+) => ({
+  id: uuidv7(),
+  servingId: house.serving.id,
+  day: '2026-03-10',
+  groupId: house.group.id,
+  foodId: house.food.id,
+  outcome: 'served',
+  plannedUnits: 4,
+  units: 4,
+  note: '',
+  at: '2026-03-10T11:30:00.000Z',
+  ...over,
+});

@@ -1,0 +1,86 @@
+import { loadCatalogue } from '@open-larder/catalogue/load';
+import type { Express } from 'express';
+import { QueryTypes, type Sequelize } from 'sequelize';
+import supertest from 'supertest';
+import { v7 as uuidv7 } from 'uuid';
+import { createApp } from '../app';
+import type { Clock } from '../clock';
+import { connect, migrate, Scope } from '../db';
+import { modelOf } from '../db/models';
+import { makeLog } from '../log';
+
+/** A server over a real PostgreSQL, with two households that must never meet. */
+export interface TestServer {
+  app: Express;
+  db: Sequelize;
+  /** Ask as one of the two households. */
+  as: (household: 'ours' | 'theirs') => ReturnType<typeof supertest.agent>;
+  scope: (household: 'ours' | 'theirs') => Scope;
+  clock: { at: Date };
+  close: () => Promise<void>;
+}
+
+const HEADER = 'x-test-household';
+
+/** A database of its own for each test file, on the server that the test script has started. */
+async function freshDatabase(): Promise<{ url: string; drop: () => Promise<void> }> {
+  const base = process.env.OPEN_LARDER_TEST_DB_URL;
+  if (!base) throw new Error('run the tests with npm test: they need its database');
+  const name = `t_${uuidv7().replaceAll('-', '')}`;
+  const admin = connect(base);
+  await admin.query(`CREATE DATABASE ${name}`);
+  const url = base.replace(/\/[^/]*$/, `/${name}`);
+  return {
+    url,
+    drop: async () => {
+      await admin.query(`DROP DATABASE ${name} WITH (FORCE)`);
+      await admin.close();
+    },
+  };
+}
+
+export async function startTestServer(): Promise<TestServer> {
+  const { url, drop } = await freshDatabase();
+  const db = connect(url);
+  await migrate(db);
+  const ids = { ours: uuidv7(), theirs: uuidv7() };
+  for (const [key, id] of Object.entries(ids)) {
+    await modelOf(db, 'households').create({
+      id,
+      key,
+      name: key,
+      timeZone: 'Europe/Berlin',
+      units: 'metric',
+      clock: '24',
+      weekStart: 1,
+      currency: 'EUR',
+      version: 1,
+    });
+  }
+  const clock = { at: new Date('2026-03-10T12:00:00Z') };
+  const app = createApp({
+    db,
+    catalogue: loadCatalogue(),
+    clock: { now: () => clock.at } satisfies Clock,
+    log: makeLog('silent'),
+    householdOf: (request) => ids[request.header(HEADER) === 'theirs' ? 'theirs' : 'ours'],
+  });
+  return {
+    app,
+    db,
+    clock,
+    as: (household) => supertest.agent(app).set(HEADER, household).set('Host', 'localhost'),
+    scope: (household) => new Scope(db, ids[household]),
+    close: async () => {
+      await db.close();
+      await drop();
+    },
+  };
+}
+
+export const count = async (db: Sequelize, table: string): Promise<number> => {
+  const [row] = await db.query<{ n: number }>(`SELECT count(*) AS n FROM ${table}`, {
+    type: QueryTypes.SELECT,
+  });
+  return row?.n ?? 0;
+};
