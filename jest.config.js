@@ -11,5 +11,8 @@ const node = (name) => ({
 });
 
 module.exports = {
-  projects: [...['catalogue', 'core', 'contract', 'server'].map(node), '<rootDir>/app/jest.config.js'],
+  projects: [
+    ...['catalogue', 'core', 'contract', 'server'].map(node),
+    '<rootDir>/app/jest.config.js',
+  ],
 };

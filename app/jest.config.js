@@ -1,1 +1,19 @@
-module.exports = { displayName: 'app', preset: 'jest-expo/web', rootDir: __dirname };
+const preset = require('jest-expo/ios/jest-preset');
+
+const JS = '\\.[jt]sx?$';
+const [transformer, options] = preset.transform[JS];
+// Jest starts at the root of the checkout, where there is no Babel configuration.
+const babel = [transformer, { ...options, configFile: `${__dirname}/babel.config.js` }];
+const { watchPlugins: _, ...rest } = preset;
+
+/** Components under jest-expo with its own host components; the web target is driven by the journeys. */
+module.exports = {
+  ...rest,
+  displayName: 'app',
+  rootDir: __dirname,
+  testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
+  transform: { ...preset.transform, [JS]: babel, '\\.mjs$': babel },
+  transformIgnorePatterns: [
+    '/node_modules/(?!((jest-)?react-native|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|@expo-google-fonts/.*|react-native-svg|lucide-react-native|@open-larder|@date-fns|uuid|@reduxjs|immer|react-redux|standard-navigation))',
+  ],
+};

@@ -1,4 +1,3 @@
-import { addDays, weekdayOf } from '@open-larder/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useHouse, useNow, useWords } from '../store';
@@ -7,6 +6,7 @@ import { ScreenTools } from '../shell';
 import { WeekBoard } from './WeekBoard';
 import { WeekShares } from './WeekShares';
 import { compileWeek } from './compileWeek';
+import { weekStart } from './weekStart';
 
 /** The week of one tank: what is served when, and what each group gets against what it needs. */
 export function WeekScreen({ tankId }: { tankId?: string }) {
@@ -69,9 +69,4 @@ export function WeekScreen({ tankId }: { tankId?: string }) {
       )}
     </Screen>
   );
-}
-
-/** The first day of the week around a day, as the keeper counts weeks. */
-export function weekStart(day: string, firstWeekday: number): string {
-  return addDays(day, -((weekdayOf(day) - firstWeekday + 7) % 7));
 }

@@ -49,12 +49,12 @@ describe('tanks', () => {
     const seen: number[] = [];
     let cursor: string | null = '';
     while (cursor !== null) {
-      const page = await server
+      const page: { body: { items: { walkOrder: number }[]; next: string | null } } = await server
         .as('ours')
         .get('/api/tanks')
         .query({ limit: 2, ...(cursor ? { cursor } : {}) })
         .expect(200);
-      seen.push(...page.body.items.map((tank: { walkOrder: number }) => tank.walkOrder));
+      seen.push(...page.body.items.map((tank) => tank.walkOrder));
       cursor = page.body.next;
     }
     expect(seen).toEqual([...seen].sort((a, b) => a - b));

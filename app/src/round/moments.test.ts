@@ -1,0 +1,44 @@
+import type { RoundView } from '@open-larder/contract';
+import { missed, momentNow } from './moments';
+
+const moment = (name: string, minutes: number, fed: boolean): RoundView['moments'][number] => ({
+  momentId: name,
+  name,
+  stops: [{ tankId: 't', at: '', minutes, servings: [{ fed: fed ? {} : null } as never] }],
+});
+const round = (...moments: RoundView['moments']): RoundView => ({
+  day: '2026-03-01',
+  moments,
+  resting: [],
+  unplanned: [],
+});
+
+describe('the moment a keeper stands in', () => {
+  const day = (morning: boolean, evening: boolean) =>
+    round(
+      moment('morning', 450, morning),
+      moment('evening', 1110, evening),
+      moment('night', 1280, false),
+    );
+
+  it('is the latest that is due or near', () => {
+    expect(momentNow(day(false, false), 460)?.name).toBe('morning');
+    expect(momentNow(day(false, false), 1040)?.name).toBe('evening');
+    expect(momentNow(day(false, false), 1300)?.name).toBe('night');
+  });
+
+  it('before the first is the first; when done, the next', () => {
+    expect(momentNow(day(false, false), 10)?.name).toBe('morning');
+    expect(momentNow(day(true, false), 500)?.name).toBe('evening');
+  });
+
+  it('on another day is the first that is open', () => {
+    expect(momentNow(day(true, false), null)?.name).toBe('evening');
+    expect(momentNow(round(), null)).toBeNull();
+  });
+
+  it('does not hide what was missed before', () => {
+    const today = day(false, false);
+    expect(missed(today, today.moments[1]!).map((one) => one.name)).toEqual(['morning']);
+  });
+});

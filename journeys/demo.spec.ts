@@ -1,0 +1,154 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, goTo, test } from './product';
+
+const PLACES = ['Round', 'Tanks', 'Week', 'Larder', 'Records'] as const;
+
+test('the demo: every place, both themes, accessible and without sideways scroll', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(demo.url);
+  for (const theme of ['lit', 'lamp']) {
+    if (theme === 'lamp') await page.getByRole('switch', { name: 'Lamp-off theme' }).click();
+    for (const place of PLACES) {
+      await goTo(page, place);
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      await expect(page.getByLabel('Loading')).toHaveCount(0);
+      const width = await page.evaluate(
+        () => document.documentElement.scrollWidth - window.innerWidth,
+      );
+      expect(width, `${place} scrolls sideways`).toBeLessThanOrEqual(0);
+      const { violations } = await new AxeBuilder({ page })
+        .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+        .analyze();
+      const found = violations.map(
+        ({ id, nodes }) => `${place}, ${theme}: ${id} ${nodes[0]?.html}`,
+      );
+      expect(found).toEqual([]);
+    }
+    await goTo(page, 'Round');
+  }
+});
+
+test('a round: served, all of a tank, skipped, undone, and the shelf follows', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/round`);
+  await page.getByRole('tab', { name: /Before work/ }).click();
+  const undoAll = page.getByRole('button', { name: /^Undo: / });
+  // The demo may already have served this morning; begin from nothing served.
+  while ((await undoAll.count()) > 0) {
+    const left = await undoAll.count();
+    await undoAll.first().click();
+    await expect(undoAll).toHaveCount(left - 1);
+  }
+  const before = await stock(page, demo.url, 'Fine flake');
+  await page.getByRole('button', { name: /^Served: .* Fine flake for Pearl gouramis/ }).click();
+  await expect(undoAll).toHaveCount(1);
+  await expect.poll(() => stock(page, demo.url, 'Fine flake')).toBeLessThan(before);
+  await page.getByRole('button', { name: 'All of Tarn as planned' }).click();
+  await expect(undoAll).toHaveCount(3);
+  await page
+    .getByRole('button', {
+      name: /^Less, more, refused or skipped: Frozen brine shrimp for Steel-blue/,
+    })
+    .click();
+  await page.getByRole('radio', { name: 'Skipped' }).click();
+  await page.getByLabel('Why', { exact: true }).fill('spawning');
+  await page.getByRole('button', { name: 'Log skipped' }).click();
+  await expect(page.getByText(/skipped \d\d:\d\d · spawning/)).toBeVisible();
+  await page.getByRole('button', { name: /^Undo: Fine flake for Pearl gouramis/ }).click();
+  await page.getByRole('button', { name: /^Undo: Fine flake for Marbled hatchetfish/ }).click();
+  await expect.poll(() => stock(page, demo.url, 'Fine flake')).toBeCloseTo(before, 6);
+});
+
+test('two devices: a stale edit shows both versions; a serving is logged once', async ({
+  page,
+  demo,
+  context,
+}) => {
+  const other = await context.newPage();
+  await page.goto(`${demo.url}/tanks`);
+  await page.getByRole('link', { name: /^Race/ }).click();
+  await expect(page).toHaveURL(/\/tanks\/.+/);
+  const edit = `${page.url()}/edit`;
+  for (const device of [page, other]) {
+    await device.goto(edit);
+    await expect(device.getByLabel('Name')).toHaveValue('Race');
+  }
+  await other.getByLabel('Water temperature, °C').fill('26');
+  await other.getByRole('button', { name: 'Save' }).click();
+  await expect(other.getByText('Race is saved.')).toBeVisible();
+  await page.getByLabel('Water temperature, °C').fill('23');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('Temperature: yours 23, theirs 26')).toBeVisible();
+  await page.getByRole('button', { name: 'Keep mine' }).click();
+  await expect(page.getByText('Race is saved.')).toBeVisible();
+
+  for (const device of [page, other]) {
+    await device.goto(`${demo.url}/round`);
+    await device.getByRole('tab', { name: /After lights-out/ }).click();
+  }
+  await page.getByRole('button', { name: /^Served: .* Worm tablet/ }).click();
+  await expect(page.getByRole('button', { name: /^Undo: Worm tablet/ })).toBeVisible();
+  await expect
+    .poll(
+      async () =>
+        (await (await page.request.get(`${demo.url}/api/feedings?limit=1`)).json()).items[0]
+          ?.outcome,
+    )
+    .toBe('served');
+  await other.getByRole('button', { name: /^Served: .* Worm tablet/ }).click();
+  await expect(other.getByText('This serving was logged already', { exact: false })).toBeVisible();
+});
+
+test('putting away can be undone; addresses are deep; the keyboard suffices for a serving', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/larder`);
+  await page.getByRole('link', { name: /^Green gel/ }).click();
+  await page.getByRole('button', { name: 'Take down' }).click();
+  await expect(page.getByText('Green gel is taken down', { exact: false })).toBeVisible();
+  await expect(page.getByRole('link', { name: /^Green gel/ })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('link', { name: /^Green gel/ })).toBeVisible();
+
+  await page.getByRole('link', { name: /^Fry powder/ }).click();
+  await expect(page).toHaveURL(/\/larder\/.+/);
+  await page.goBack();
+  await expect(page).toHaveURL(/\/larder$/);
+
+  await page.goto(`${demo.url}/round`);
+  await page.getByRole('tab', { name: /After work/ }).click();
+  const serve = page.getByRole('button', { name: /^Served: .* for Glass catfish/ });
+  await serve.focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: /^Undo: .* for Glass catfish/ })).toBeVisible();
+});
+
+test('without the server the screen says so, keeps what is shown, and recovers', async ({
+  page,
+  demo,
+  context,
+}) => {
+  await page.goto(`${demo.url}/round`);
+  await page.getByRole('tab', { name: /After work/ }).click();
+  await context.setOffline(true);
+  await page.getByRole('button', { name: /^Served: .* for Glass catfish/ }).click();
+  await expect(page.getByText('The server cannot be reached', { exact: false })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Served: .* for Glass catfish/ })).toBeVisible();
+  await context.setOffline(false);
+  await page.getByRole('button', { name: /^Served: .* for Glass catfish/ }).click();
+  await expect(page.getByRole('button', { name: /^Undo: .* for Glass catfish/ })).toBeVisible();
+});
+
+async function stock(
+  page: import('@playwright/test').Page,
+  url: string,
+  name: string,
+): Promise<number> {
+  const { items } = await (await page.request.get(`${url}/api/foods`)).json();
+  return items.find((food: { name: string }) => food.name === name).remainingG;
+}

@@ -1,0 +1,140 @@
+import { expect, goTo, pick, test } from './product';
+
+test('from an empty household to a week of records, kept across a crash', async ({
+  page,
+  empty,
+}) => {
+  await page.goto(empty.url);
+  await expect(page.getByText('No tanks yet')).toBeVisible();
+
+  // 1 a tank
+  await page.getByRole('button', { name: 'Make the first tank' }).click();
+  await page.getByLabel('Name').fill('Kitchen shelf');
+  await page.getByLabel('Inside length, cm').fill('80');
+  await page.getByLabel('Inside width, cm').fill('35');
+  await page.getByLabel('Inside height, cm').fill('40');
+  await page.getByLabel('Water level, cm').fill('36');
+  await expect(page.getByText('That is 101 L of water.')).toBeVisible();
+  await page.getByLabel('Water temperature, °C').fill('24,5');
+  await page.getByLabel('pH').fill('7');
+  await page.getByLabel('Lights on').fill('9:00');
+  await page.getByLabel('Lights off').fill('21:00');
+  await page.getByRole('button', { name: 'Make this tank' }).click();
+  await expect(page.getByRole('heading', { name: 'Kitchen shelf' }).first()).toBeVisible();
+
+  // 2 a group
+  await page.getByRole('button', { name: 'Add a group' }).click();
+  await pick(page, 'Species', 'zebrafish');
+  for (let fish = 0; fish < 6; fish += 1) {
+    await page.getByRole('button', { name: 'More: Females' }).click();
+  }
+  await page.getByRole('button', { name: 'More: Males' }).click();
+  await page.getByLabel('Mean length, nose to tail tip, cm').fill('3.4');
+  await page.getByRole('button', { name: 'Put them in' }).click();
+  await expect(page.getByText('The shelf is empty')).toBeVisible();
+
+  // 3 a food
+  await page.getByRole('button', { name: 'Put a food on the shelf' }).click();
+  await pick(page, 'Start from a generic food', 'fine flake');
+  await page.getByLabel('One weighs, g').fill('0.02');
+  await page.getByLabel('Amount, g').fill('25');
+  await page.getByLabel('Price of it all, EUR').fill('6.40');
+  await page.getByLabel('Best before').fill('2099-01-31');
+  await page.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await expect(page.getByText('25 g left', { exact: false })).toBeVisible();
+
+  // 4 a diet, with its portion and why
+  await goTo(page, 'Tanks');
+  await page.getByRole('link', { name: /Kitchen shelf/ }).click();
+  await page.getByRole('link', { name: /Zebrafish/ }).click();
+  await page.getByRole('button', { name: 'Plan their diet' }).click();
+  await page.getByRole('button', { name: 'Add a serving' }).click();
+  await pick(page, 'Moment', 'After work');
+  await page.getByLabel('Place', { exact: true }).fill('front left');
+  const portion = page.getByRole('group', { name: 'Serving 1' }).getByText(/pinch/).first();
+  await expect(portion).toBeVisible();
+  await page
+    .getByRole('button', { name: /^Why .*pinch/ })
+    .first()
+    .click();
+  const why = page.getByRole('dialog');
+  await expect(why.getByText('Water temperature')).toBeVisible();
+  await expect(why.getByText('24.5 °C')).toBeVisible();
+  await expect(why.getByText('3.4 cm')).toBeVisible();
+  await why.getByRole('button', { name: 'Close' }).last().click();
+  await page.getByRole('button', { name: 'Save the diet' }).click();
+  await expect(page.getByText('is saved; the Round follows it', { exact: false })).toBeVisible();
+
+  // 5 the round
+  await goTo(page, 'Round');
+  await page.getByRole('button', { name: /^Served: .* Fine flake/ }).click();
+  await expect(page.getByText(/served \d\d:\d\d/)).toBeVisible();
+  await page.getByRole('button', { name: /^Undo: Fine flake/ }).click();
+  await page.getByRole('button', { name: /^Less, more, refused or skipped/ }).click();
+  await page.getByRole('radio', { name: 'More' }).click();
+  await page.getByLabel('Note').fill('begging');
+  await page.getByRole('button', { name: 'Log more' }).click();
+  await expect(page.getByText(/more \d\d:\d\d · begging/)).toBeVisible();
+  await goTo(page, 'Larder');
+  await expect(page.getByRole('link', { name: /^Fine flake/ })).toBeVisible();
+  const { items } = await (await page.request.get(`${empty.url}/api/foods`)).json();
+  const { items: fed } = await (await page.request.get(`${empty.url}/api/feedings`)).json();
+  expect(fed).toHaveLength(1);
+  expect(items[0].remainingG).toBeCloseTo(25 - fed[0].massG, 6);
+  expect(fed[0].units).toBeGreaterThan(fed[0].plannedUnits);
+
+  // 6 the records
+  await goTo(page, 'Records');
+  await expect(page.getByText('Zebrafish: offered against needed')).toBeVisible();
+  await expect(page.getByRole('table', { name: /Energy by group/ }).first()).toContainText(
+    'Kitchen shelf',
+  );
+
+  // and everything is there after a crash
+  await empty.crashAndRestart();
+  await page.reload();
+  await expect(page.getByText('Zebrafish: offered against needed')).toBeVisible();
+  await goTo(page, 'Round');
+  await expect(page.getByText(/begging/)).toBeVisible();
+  await goTo(page, 'Tanks');
+  await expect(page.getByText('7 zebrafish', { exact: false }).first()).toBeVisible();
+  await goTo(page, 'Week');
+  await expect(page.getByText('Planned for each group')).toBeVisible();
+});
+
+test('what is wrong is said beside the field, and what was typed survives a reload', async ({
+  page,
+  empty,
+}) => {
+  await page.goto(`${empty.url}/tanks/new`);
+  await page.getByLabel('Name').fill('Half typed');
+  await page.getByLabel('Water temperature, °C').fill('95');
+  await page.getByRole('button', { name: 'Make this tank' }).click();
+  await expect(page.getByText('Water temperature in °C must lie between 0 and 40')).toBeVisible();
+  await expect(
+    page.getByText(/give length, width and height, or the litres/i).first(),
+  ).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel('Name')).toHaveValue('Half typed');
+  await expect(page.getByLabel('Water temperature, °C')).toHaveValue('95');
+});
+
+test('units are the keeper’s: the same tank in inches, gallons and Fahrenheit', async ({
+  page,
+  empty,
+}) => {
+  await page.goto(`${empty.url}/settings`);
+  await page.getByRole('radio', { name: 'in, gal, °F' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('The settings are saved.')).toBeVisible();
+  await page.goto(`${empty.url}/tanks/new`);
+  await page.getByLabel('Name').fill('Twenty');
+  await page.getByRole('radio', { name: 'Litres only' }).click();
+  await page.getByLabel('Water, gal').fill('20');
+  await page.getByLabel('Water temperature, °F').fill('77');
+  await page.getByRole('button', { name: 'Make this tank' }).click();
+  await expect(page.getByText('20 gal').first()).toBeVisible();
+  const tanks = await (await page.request.get(`${empty.url}/api/tanks`)).json();
+  expect(tanks.items[0].litres).toBeCloseTo(75.708, 2);
+  expect(tanks.items[0].tempC).toBeCloseTo(25, 6);
+});

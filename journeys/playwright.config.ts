@@ -1,0 +1,35 @@
+import { defineConfig } from '@playwright/test';
+
+const report = process.env.OPEN_LARDER_JOURNEY_REPORT;
+
+/** The real interface in Debian's Chromium, at a phone's size and wide. One worker: two cores. */
+export default defineConfig({
+  testDir: '.',
+  outputDir: '../test-results',
+  workers: 1,
+  retries: 0,
+  timeout: 120_000,
+  expect: { timeout: 15_000 },
+  reporter: [['list'], ...(report ? [['json', { outputFile: report }] as ['json', object]] : [])],
+  use: {
+    browserName: 'chromium',
+    locale: 'en-GB',
+    trace: 'retain-on-failure',
+    launchOptions: {
+      executablePath: process.env.OPEN_LARDER_CHROMIUM ?? '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+  projects: [
+    { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true } },
+    { name: 'wide', use: { viewport: { width: 1280, height: 800 } } },
+  ],
+});

@@ -1,0 +1,72 @@
+import { existsSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { check } from './check.mjs';
+import { keep } from './places.mjs';
+import { portFrom, startPostgres } from './postgres.mjs';
+import { run } from './run.mjs';
+import { say, sinceStart, step } from './say.mjs';
+import { chromiumPath, setUp } from './setup.mjs';
+import { buildWeb, webDir } from './web.mjs';
+
+const JEST_REPORT = join(keep, 'jest.json');
+const JOURNEY_REPORT = join(keep, 'journeys.json');
+
+await setUp({ browser: true });
+const postgres = await startPostgres('testdb', portFrom('OPEN_LARDER_TEST_DB_PORT', 54311));
+
+async function stop(code) {
+  await postgres.stop();
+  process.exit(code);
+}
+process.on('SIGINT', () => void stop(130));
+process.on('SIGTERM', () => void stop(143));
+
+let failedSteps = 0;
+
+/** A step that may fail without hiding what comes after it. */
+async function attempt(title, work) {
+  try {
+    await step(title, work);
+  } catch (error) {
+    failedSteps += 1;
+    process.stderr.write(`\n${error.message}\n`);
+  }
+}
+
+for (const report of [JEST_REPORT, JOURNEY_REPORT]) rmSync(report, { force: true });
+
+await attempt('Checks', check);
+await attempt('Unit and server tests', async () => {
+  const url = await postgres.ensure('larder_test', { fresh: true });
+  await run('npx', ['jest', '--ci', '--json', `--outputFile=${JEST_REPORT}`], {
+    env: { OPEN_LARDER_TEST_DB_URL: url, TZ: 'UTC' },
+  });
+});
+await attempt('Journeys in Chromium', async () => {
+  await buildWeb();
+  await run('npx', ['playwright', 'test', '--config', join('journeys', 'playwright.config.ts')], {
+    env: {
+      OPEN_LARDER_TEST_DB_URL: await postgres.ensure('larder_test'),
+      OPEN_LARDER_WEB_DIR: webDir,
+      OPEN_LARDER_CHROMIUM: chromiumPath(),
+      OPEN_LARDER_JOURNEY_REPORT: JOURNEY_REPORT,
+    },
+  });
+});
+
+const jest = readReport(JEST_REPORT);
+const journeys = readReport(JOURNEY_REPORT);
+const passed = (jest?.numPassedTests ?? 0) + (journeys?.stats.expected ?? 0);
+const failed =
+  (jest ? jest.numFailedTests + jest.numRuntimeErrorTestSuites : 1) +
+  (journeys ? journeys.stats.unexpected + journeys.stats.flaky + journeys.errors.length : 1);
+// A failed check counts in no runner's report, and must not pass for all that.
+const broken = failed === 0 && failedSteps > 0 ? failedSteps : failed;
+say(`\nTests took ${sinceStart()}.`);
+await postgres.stop();
+say(`${passed} passed, ${broken} failed`);
+process.exit(broken === 0 ? 0 : 1);
+
+function readReport(path) {
+  return existsSync(path) ? JSON.parse(readFileSync(path, 'utf8')) : null;
+}
