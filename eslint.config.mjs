@@ -117,6 +117,9 @@ export default ts.config(
         Buffer: 'readonly',
       },
     },
-    rules: { '@typescript-eslint/no-require-imports': 'off' },
+    rules: {
+      '@typescript-eslint/no-require-imports': 'off',
+      '@typescript-eslint/no-unused-vars': ['error', { varsIgnorePattern: '^_' }],
+    },
   },
 );

@@ -1,0 +1,100 @@
+import { spawn } from 'node:child_process';
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { keep, root } from './places.mjs';
+import { portFrom, portIsFree, startPostgres } from './postgres.mjs';
+import { run } from './run.mjs';
+import { giveUp, say, sinceStart, step } from './say.mjs';
+import { setUp } from './setup.mjs';
+import { buildWeb, expoEnv, webDir } from './web.mjs';
+
+const port = portFrom('OPEN_LARDER_BENCH_PORT', 4312);
+await setUp({ browser: false });
+if (!(await portIsFree(port)))
+  giveUp(`Port ${port} is in use; choose another with OPEN_LARDER_BENCH_PORT.`);
+const postgres = await startPostgres('benchdb', portFrom('OPEN_LARDER_BENCH_DB_PORT', 54312));
+let server = null;
+
+async function stop(code) {
+  server?.kill('SIGTERM');
+  await postgres.stop();
+  process.exit(code);
+}
+process.on('SIGINT', () => void stop(130));
+
+try {
+  await buildWeb();
+  const bare = join(keep, 'bare');
+  await step('Bare Expo Router app: building', () =>
+    run('npx', ['expo', 'export', '--platform', 'web', '--output-dir', bare], {
+      cwd: join(root, 'scripts', 'bare-app'),
+      env: expoEnv,
+      quiet: 'bare-build',
+    }),
+  );
+  const env = {
+    OPEN_LARDER_DB_URL: await postgres.ensure('larder_bench', { fresh: true }),
+    OPEN_LARDER_PORT: String(port),
+    OPEN_LARDER_LOG: 'silent',
+    NODE_ENV: 'production',
+  };
+  server = spawn(process.execPath, ['--import', 'tsx', join('server', 'src', 'main.ts')], {
+    cwd: root,
+    env: { ...process.env, ...env },
+    stdio: 'inherit',
+  });
+  await untilReady();
+  say(
+    '\n| measured                                             |         ours |         base |  ratio | limit |',
+  );
+  say(
+    '| ---------------------------------------------------- | -----------: | -----------: | -----: | ----- |',
+  );
+  firstLoad(bare);
+  await run(process.execPath, ['--import', 'tsx', join('server', 'bench', 'main.ts')], { env });
+  say(`\nThe bench took ${sinceStart()}.`);
+  await stop(0);
+} catch (error) {
+  process.stderr.write(`\n${error.message}\n`);
+  await stop(1);
+}
+
+/** Compressed script of the first screen, the Round, against the least that Expo Router can be. */
+function firstLoad(bare) {
+  const ours = scriptBytes(webDir, ['_layout', 'index', 'round']);
+  const base = scriptBytes(bare, []);
+  say(
+    `| ${'first load: script, gzipped'.padEnd(52)} | ${`${Math.round(ours / 1000)} kB`.padStart(12)} | ` +
+      `${`${Math.round(base / 1000)} kB`.padStart(12)} | ${(ours / base).toFixed(2).padStart(6)} | at most 1.50 |`,
+  );
+}
+
+/** Scripts that the page names, and the smallest chunk of each route that the first screen opens. */
+function scriptBytes(folder, routes) {
+  const size = (path) => gzipSync(readFileSync(path)).length;
+  const page = readFileSync(join(folder, 'index.html'), 'utf8');
+  const named = [...page.matchAll(/src="(\/_expo\/[^"]+\.js)"/g)].map((match) =>
+    join(folder, match[1]),
+  );
+  const chunks = join(folder, '_expo', 'static', 'js', 'web');
+  const opened = routes.map((route) => {
+    const files = readdirSync(chunks).filter((name) => name.startsWith(`${route}-`));
+    return Math.min(...files.map((name) => size(join(chunks, name))));
+  });
+  return [...named.map(size), ...opened].reduce((sum, bytes) => sum + bytes, 0);
+}
+
+async function untilReady() {
+  const patience = Date.now() + 60_000;
+  while (Date.now() < patience) {
+    if (server.exitCode !== null) throw new Error('the server ended');
+    const ready = await fetch(`http://127.0.0.1:${port}/api/ready`).then(
+      (answer) => answer.ok,
+      () => false,
+    );
+    if (ready) return;
+    await new Promise((resolve) => setTimeout(resolve, 150));
+  }
+  throw new Error('the server was not ready within a minute');
+}

@@ -1,0 +1,69 @@
+import { compare, type Bench } from './bench';
+
+/** Lists and sums through the API against the SQL behind them. */
+export async function reads({ pool, householdId, get }: Bench): Promise<void> {
+  await compare(
+    'read: all tanks',
+    () => get('/api/tanks'),
+    () =>
+      pool.query(
+        `SELECT id, name, length_cm, width_cm, height_cm, water_level_cm, litres, temp_c, ph,
+                light_on_min, light_off_min, walk_order, version, archived
+           FROM tanks WHERE household_id = $1 ORDER BY walk_order, id LIMIT 501`,
+        [householdId],
+      ),
+    1500,
+  );
+  await compare(
+    'read: 500 newest of a million servings',
+    () => get('/api/feedings?limit=500'),
+    () =>
+      pool.query(
+        `SELECT f.id, f.serving_id, f.day::text, f.group_id, f.food_id, f.outcome,
+                f.planned_units, f.units, f.mass_g, f.note, f.at
+           FROM feedings f WHERE f.household_id = $1 AND f.undoes IS NULL
+            AND NOT EXISTS (SELECT 1 FROM feedings u WHERE u.undoes = f.id)
+          ORDER BY f.day DESC, f.id DESC LIMIT 501`,
+        [householdId],
+      ),
+    200,
+  );
+  const to = new Date().toISOString().slice(0, 10);
+  const from = new Date(Date.now() - 27 * 86_400_000).toISOString().slice(0, 10);
+  await compare(
+    'read: four weeks of consumption, summed',
+    () => get(`/api/records/consumption?from=${from}&to=${to}`),
+    () => sumWithPg({ pool, householdId }, from, to),
+    120,
+  );
+}
+
+/** The queries behind the records, as they are sent, and nothing computed from them. */
+async function sumWithPg(
+  { pool, householdId }: Pick<Bench, 'pool' | 'householdId'>,
+  from: string,
+  to: string,
+) {
+  const own = (sql: string, ...values: string[]) => pool.query(sql, [householdId, ...values]);
+  await Promise.all([
+    own('SELECT * FROM households WHERE id = $1'),
+    own('SELECT * FROM tanks WHERE household_id = $1 ORDER BY walk_order, id'),
+    own('SELECT * FROM moments WHERE household_id = $1 ORDER BY id'),
+    own('SELECT * FROM foods WHERE household_id = $1 ORDER BY id'),
+    own('SELECT * FROM lots WHERE household_id = $1 ORDER BY id'),
+    own('SELECT * FROM groups WHERE household_id = $1 ORDER BY id'),
+    own('SELECT * FROM stays WHERE household_id = $1'),
+    own('SELECT * FROM group_events WHERE household_id = $1 ORDER BY day, seq'),
+    own('SELECT * FROM diets WHERE household_id = $1 ORDER BY version'),
+    own('SELECT * FROM diet_servings WHERE household_id = $1 ORDER BY position'),
+    own(
+      `SELECT f.day::text, f.group_id, f.food_id, sum(f.mass_g) AS mass_g FROM feedings f
+        WHERE f.household_id = $1 AND f.day BETWEEN $2 AND $3 AND f.undoes IS NULL
+          AND f.outcome <> 'skipped'
+          AND NOT EXISTS (SELECT 1 FROM feedings u WHERE u.undoes = f.id)
+        GROUP BY f.day, f.group_id, f.food_id`,
+      from,
+      to,
+    ),
+  ]);
+}

@@ -1,0 +1,95 @@
+import { v7 as uuidv7 } from 'uuid';
+import { compare, type Bench } from './bench';
+
+/** Logging a serving through the API against its SQL in one transaction. */
+export async function writes({ pool, householdId, post }: Bench): Promise<void> {
+  const one = async (sql: string) =>
+    (await pool.query<{ id: string }>(sql, [householdId])).rows[0]?.id ?? '';
+  const groupId = await one('SELECT id FROM groups WHERE household_id = $1 LIMIT 1');
+  // A food without lots: what is compared is the event, not an ever emptier shelf.
+  const foodId = uuidv7();
+  await pool.query(
+    `INSERT INTO foods (id, household_id, name, family, kind, form, protein, fat, fibre, ash,
+                        moisture, plant_share, unit_name, unit_plural, unit_mass_g, unit_step)
+     VALUES ($1, $2, 'Bench flake', 'grain', 'dry', 'floats', 0.4, 0.1, 0, 0.1, 0.1, 0.3,
+             'pinch', 'pinches', 0.05, 0.5)`,
+    [foodId, householdId],
+  );
+  const lotId = uuidv7();
+  await pool.query(
+    `INSERT INTO lots (id, household_id, food_id, amount_g, bought_on)
+     VALUES ($1, $2, $3, 1000000, current_date)`,
+    [lotId, householdId, foodId],
+  );
+  await pool.query(
+    `INSERT INTO stock_events (id, household_id, lot_id, kind, delta_g, day)
+     VALUES ($1, $2, $3, 'bought', 1000000, current_date)`,
+    [uuidv7(), householdId, lotId],
+  );
+  const day = new Date().toISOString().slice(0, 10);
+  const at = new Date().toISOString();
+  await compare(
+    'write: log a serving and draw the shelf',
+    () =>
+      post('/api/feedings', {
+        id: uuidv7(),
+        servingId: uuidv7(),
+        day,
+        groupId,
+        foodId,
+        outcome: 'served',
+        plannedUnits: 2,
+        units: 2,
+        note: '',
+        at,
+      }),
+    async () => {
+      const client = await pool.connect();
+      try {
+        const id = uuidv7();
+        const servingId = uuidv7();
+        const ask = (sql: string, ...values: unknown[]) =>
+          client.query(sql, [householdId, ...values]);
+        const lock = (name: string) =>
+          ask('SELECT pg_advisory_xact_lock(hashtextextended($1::text || $2, 0))', name);
+        await client.query('BEGIN');
+        await lock(`serving ${servingId} ${day}`);
+        await ask('SELECT * FROM feedings WHERE household_id = $1 AND id = $2', id);
+        await ask(
+          `SELECT * FROM feedings f WHERE f.household_id = $1 AND f.undoes IS NULL AND f.day = $2
+            AND f.serving_id = $3 AND NOT EXISTS (SELECT 1 FROM feedings u WHERE u.undoes = f.id)`,
+          day,
+          servingId,
+        );
+        await ask('SELECT 1 FROM groups WHERE household_id = $1 AND id = $2', groupId);
+        await lock(`food ${foodId}`);
+        await ask('SELECT * FROM foods WHERE household_id = $1 AND id = $2', foodId);
+        await ask('SELECT * FROM lots WHERE household_id = $1 AND food_id = $2', foodId);
+        await ask(
+          `INSERT INTO feedings (id, household_id, serving_id, day, at, group_id, food_id, outcome,
+                                 planned_units, units, mass_g, note)
+           VALUES ($2, $1, $3, $4, $5, $6, $7, 'served', 2, 2, 0.1, '')`,
+          id,
+          servingId,
+          day,
+          at,
+          groupId,
+          foodId,
+        );
+        await ask(
+          `INSERT INTO stock_events (id, household_id, lot_id, kind, delta_g, day, feeding_id)
+           VALUES ($2, $1, $3, 'drawn', -0.1, $4, $5)`,
+          uuidv7(),
+          lotId,
+          day,
+          id,
+        );
+        await ask('SELECT * FROM feedings WHERE household_id = $1 AND id = $2', id);
+        await client.query('COMMIT');
+      } finally {
+        client.release();
+      }
+    },
+    300,
+  );
+}
