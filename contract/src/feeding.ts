@@ -28,12 +28,13 @@ export const feedingCreate = z
 
 export const feedingUndo = z.object({ id, at: instant });
 
+/** As read back: ids come from the database, which holds nothing but valid ones. */
 export const feeding = z.object({
-  id,
-  servingId: id,
+  id: z.string(),
+  servingId: z.string(),
   day: z.string(),
-  groupId: id,
-  foodId: id,
+  groupId: z.string(),
+  foodId: z.string(),
   outcome: z.enum(OUTCOMES),
   plannedUnits: z.number(),
   units: z.number(),

@@ -43,7 +43,7 @@ const YEAR_S = 31_536_000;
 export function createApp({ db, catalogue, clock, log, webDir, householdOf }: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
-  app.use(requestLog(log));
+  if (log.isLevelEnabled('info')) app.use(requestLog(log));
   app.use(securityHeaders());
   app.use(refuseForeignHosts);
   app.use(compression());

@@ -7,7 +7,14 @@ export {
   type LightHours,
   type Moment,
 } from './clock';
-export { compileGroupDay, groupOnDay, type DueServing, type GroupDay, type Rest } from './day';
+export {
+  compileGroupDay,
+  groupOnDay,
+  restOn,
+  type DueServing,
+  type GroupDay,
+  type Rest,
+} from './day';
 export {
   compileRound,
   servingKey,

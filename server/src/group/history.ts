@@ -27,6 +27,8 @@ interface Life {
   stays: StayRow[];
   events: EventRow[];
   diets: DietVersion[];
+  /** The group after each day on which something changed: between two of them it is the same. */
+  states: Map<string, Group | null>;
 }
 
 /** Everything that ever happened to some groups: read once, and looked at on any day. */
@@ -70,7 +72,7 @@ export async function readHistory(scope: Scope, which: readonly string[] | null)
     ),
   ]);
   const lives = new Map<string, Life>(
-    rows.map((row) => [row.id, { row, stays: [], events: [], diets: [] }]),
+    rows.map((row) => [row.id, { row, stays: [], events: [], diets: [], states: new Map() }]),
   );
   for (const stay of stays) lives.get(stay.groupId)?.stays.push(stay);
   for (const event of events) lives.get(event.groupId)?.events.push(event);
@@ -86,9 +88,36 @@ export async function readHistory(scope: Scope, which: readonly string[] | null)
   return { lives: [...lives.values()] };
 }
 
-/** The groups as they were at the end of a day. Those that had not arrived yet are left out. */
+/**
+ * The groups as they were at the end of a day. Those that had not arrived yet are left out.
+ * A group that did not change between two days is the same object on both.
+ */
 export function groupsOn(history: History, day: string): Group[] {
-  return history.lives.flatMap((life) => lifeOn(life, day) ?? []);
+  return history.lives.flatMap((life) => {
+    const since = lastChange(life, day);
+    let state = life.states.get(since);
+    if (state === undefined) {
+      state = lifeOn(life, day);
+      life.states.set(since, state);
+    }
+    return state ?? [];
+  });
+}
+
+/** The latest day up to `day` on which something about the group changed. */
+function lastChange({ row, stays, events, diets }: Life, day: string): string {
+  let last = '';
+  const see = (changed: string | null) => {
+    if (changed !== null && changed <= day && changed > last) last = changed;
+  };
+  see(row.endedOn);
+  for (const stay of stays) {
+    see(stay.fromDay);
+    see(stay.toDay);
+  }
+  for (const event of events) see(event.day);
+  for (const diet of diets) see(diet.validFrom);
+  return last;
 }
 
 function lifeOn({ row, stays, events, diets }: Life, day: string): Group | null {

@@ -1,13 +1,23 @@
-import type { Consumption, FoodRow } from '@open-larder/contract';
+import type { Species } from '@open-larder/catalogue';
+import {
+  houseGroup,
+  houseTank,
+  type Consumption,
+  type FoodRow,
+  type Group,
+  type Tank,
+} from '@open-larder/contract';
 import {
   addDays,
-  compileGroupDay,
+  dailyNeed,
   digestibleEnergy,
+  groupOnDay,
   pricePerGram,
-  type Food,
+  restOn,
   type HouseGroup,
 } from '@open-larder/core';
 import type { Scope } from '../db';
+import { groupsOn } from '../group/history';
 import type { Handlers } from '../http/mount';
 import { readHouse, type Household } from '../round/house';
 
@@ -25,7 +35,8 @@ export const recordsRoutes: Handlers = {
       readHouse(scope, catalogue),
       sumFed(scope, from, to),
     ]);
-    return consumptionOf(household, daysFrom(from, to), sums);
+    const species = new Map(catalogue.species.map((row) => [row.key, row]));
+    return consumptionOf(household, species, daysFrom(from, to), sums);
   },
 };
 
@@ -51,13 +62,14 @@ function daysFrom(from: string, to: string): string[] {
 
 function consumptionOf(
   household: Household,
+  species: ReadonlyMap<string, Species>,
   days: readonly string[],
   sums: readonly FedSum[],
 ): Consumption {
   const position = new Map(days.map((day, index) => [day, index]));
   const foods = new Map(household.foods.map((food) => [food.id, food]));
   const byFood = new Map<string, Consumption['foods'][number]>();
-  const byGroup = needs(household, days);
+  const byGroup = needs(household, species, days);
   const guilds = new Map<string, HouseGroup['species']['guild']>();
   for (const { group } of byGroup.values()) guilds.set(group.id, group.species.guild);
   const energies = new Map<string, number>();
@@ -114,35 +126,62 @@ const emptyFood = (food: FoodRow, days: number): Consumption['foods'][number] =>
 type NeedRecord = { group: HouseGroup; record: Consumption['groups'][number] };
 
 /** What every group needed on each day, as it was on that day. Planned fasts need nothing. */
-function needs(household: Household, days: readonly string[]): Map<string, NeedRecord> {
+function needs(
+  household: Household,
+  species: ReadonlyMap<string, Species>,
+  days: readonly string[],
+): Map<string, NeedRecord> {
+  const tanks = new Map(household.tanks.map((tank) => [tank.id, tank]));
+  const known = new Map<Group, { group: HouseGroup; needKj: number } | null>();
   const records = new Map<string, NeedRecord>();
-  const foods = new Map<string, Food>();
+
+  const needOf = (row: Group, tank: Tank) => {
+    let need = known.get(row);
+    if (need === undefined) {
+      const group = houseGroup(row, species);
+      need = group && { group, needKj: dailyNeed(groupOnDay(group, houseTank(tank))).value };
+      known.set(row, need);
+    }
+    return need;
+  };
+
   days.forEach((day, index) => {
-    const { house } = household.on(day);
-    const tanks = new Map(house.tanks.map((tank) => [tank.id, tank]));
-    for (const group of house.groups) {
-      const tank = tanks.get(group.tankId);
-      if (!tank) continue;
-      const { rest, needKj } = compileGroupDay(group, tank, foods, day);
-      const known = records.get(group.id) ?? {
-        group,
-        record: {
-          groupId: group.id,
-          name: group.name,
-          tankId: tank.id,
-          tankName: tank.name,
-          neededPerDay: Array<number>(days.length).fill(0),
-          offeredPerDay: Array<number>(days.length).fill(0),
-          neededKj: 0,
-          offeredKj: 0,
-          refusedKj: 0,
-        },
-      };
-      records.set(group.id, known);
-      const need = rest === null ? needKj.value : 0;
-      known.record.neededPerDay[index] = need;
-      known.record.neededKj += need;
+    for (const row of groupsOn(household.history, day)) {
+      const tank = tanks.get(row.tankId);
+      const need = tank && !row.archived ? needOf(row, tank) : null;
+      if (!tank || !need) continue;
+      const { record } = entryOf(records, need.group, tank, days.length);
+      const needKj = restOn(need.group, day) === null ? need.needKj : 0;
+      record.neededPerDay[index] = needKj;
+      record.neededKj += needKj;
     }
   });
   return records;
+}
+
+function entryOf(
+  records: Map<string, NeedRecord>,
+  group: HouseGroup,
+  tank: Tank,
+  days: number,
+): NeedRecord {
+  let entry = records.get(group.id);
+  if (!entry) {
+    entry = {
+      group,
+      record: {
+        groupId: group.id,
+        name: group.name,
+        tankId: tank.id,
+        tankName: tank.name,
+        neededPerDay: Array<number>(days).fill(0),
+        offeredPerDay: Array<number>(days).fill(0),
+        neededKj: 0,
+        offeredKj: 0,
+        refusedKj: 0,
+      },
+    };
+    records.set(group.id, entry);
+  }
+  return entry;
 }
