@@ -1,4 +1,3 @@
-import { spawn } from 'node:child_process';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
@@ -6,6 +5,7 @@ import { keep, root } from './places.mjs';
 import { portFrom, portIsFree, startPostgres } from './postgres.mjs';
 import { run } from './run.mjs';
 import { giveUp, say, sinceStart, step } from './say.mjs';
+import { startServer } from './server.mjs';
 import { setUp } from './setup.mjs';
 import { buildWeb, expoEnv, webDir } from './web.mjs';
 
@@ -17,7 +17,7 @@ const postgres = await startPostgres('benchdb', portFrom('OPEN_LARDER_BENCH_DB_P
 let server = null;
 
 async function stop(code) {
-  server?.kill('SIGTERM');
+  await server?.stop();
   await postgres.stop();
   process.exit(code);
 }
@@ -37,14 +37,8 @@ try {
     OPEN_LARDER_DB_URL: await postgres.ensure('larder_bench', { fresh: true }),
     OPEN_LARDER_PORT: String(port),
     OPEN_LARDER_LOG: 'silent',
-    NODE_ENV: 'production',
   };
-  server = spawn(process.execPath, ['--import', 'tsx', join('server', 'src', 'main.ts')], {
-    cwd: root,
-    env: { ...process.env, ...env },
-    stdio: 'inherit',
-  });
-  await untilReady();
+  server = await startServer(env);
   say(
     '\n| measured                                             |         ours |         base |  ratio | limit |',
   );
@@ -83,18 +77,4 @@ function scriptBytes(folder, routes) {
     return Math.min(...files.map((name) => size(join(chunks, name))));
   });
   return [...named.map(size), ...opened].reduce((sum, bytes) => sum + bytes, 0);
-}
-
-async function untilReady() {
-  const patience = Date.now() + 60_000;
-  while (Date.now() < patience) {
-    if (server.exitCode !== null) throw new Error('the server ended');
-    const ready = await fetch(`http://127.0.0.1:${port}/api/ready`).then(
-      (answer) => answer.ok,
-      () => false,
-    );
-    if (ready) return;
-    await new Promise((resolve) => setTimeout(resolve, 150));
-  }
-  throw new Error('the server was not ready within a minute');
 }

@@ -1,8 +1,6 @@
-import { spawn } from 'node:child_process';
-import { join } from 'node:path';
-import { root } from './places.mjs';
 import { portFrom, portIsFree, startPostgres } from './postgres.mjs';
 import { giveUp, say, sinceStart } from './say.mjs';
+import { startServer } from './server.mjs';
 import { setUp } from './setup.mjs';
 import { buildWeb, webDir } from './web.mjs';
 
@@ -28,6 +26,7 @@ if (!(await portIsFree(port))) {
   );
 }
 
+/** Promises of what is up, or on its way up. */
 let database = null;
 let server = null;
 let stopping = false;
@@ -35,13 +34,9 @@ let stopping = false;
 async function stop(code) {
   if (stopping) return;
   stopping = true;
-  if (server && server.exitCode === null) {
-    const gone = new Promise((resolve) => server.once('exit', resolve));
-    server.kill('SIGTERM');
-    await gone;
-  }
-  // Stopped while the database was just starting: let it come up, then take it down in order.
-  if (database) await (await database).stop();
+  // Stopped while something was just starting: let it come up, then take it down in order.
+  await (await server?.catch(() => null))?.stop();
+  await (await database)?.stop();
   process.exit(code);
 }
 process.on('SIGINT', () => void stop(0));
@@ -60,42 +55,21 @@ try {
 }
 
 async function serve() {
-  const dbUrl = await (await database).ensure('larder');
-  server = spawn(process.execPath, ['--import', 'tsx', join('server', 'src', 'main.ts')], {
-    cwd: root,
-    env: {
-      ...process.env,
-      NODE_ENV: 'production',
+  server = startServer(
+    {
       OPEN_LARDER_PORT: String(port),
-      OPEN_LARDER_DB_URL: dbUrl,
+      OPEN_LARDER_DB_URL: await (await database).ensure('larder'),
       OPEN_LARDER_WEB_DIR: webDir,
       OPEN_LARDER_HOUSEHOLD: args.includes('--empty') ? 'empty' : 'demo',
       OPEN_LARDER_LOG: process.env.OPEN_LARDER_LOG ?? 'warn',
     },
-    stdio: ['ignore', 'inherit', 'inherit'],
-    // Its own group: Ctrl-C reaches this script alone, which then stops the server in order.
-    detached: true,
-  });
-  server.once('exit', (code) => {
+    { apart: true },
+  );
+  (await server).process.once('exit', (code) => {
     if (!stopping) {
       process.stderr.write(`\nThe server ended with ${code}; its lines above say why.\n`);
       void stop(1);
     }
   });
-  await untilReady();
   say(`\nOpen Larder is ready after ${sinceStart()}:  http://localhost:${port}\nCtrl-C stops it.`);
-}
-
-async function untilReady() {
-  const patience = Date.now() + 60_000;
-  while (!stopping && Date.now() < patience) {
-    try {
-      const answer = await fetch(`http://127.0.0.1:${port}/api/ready`);
-      if (answer.ok) return;
-    } catch {
-      // Not listening yet: ask again until patience ends.
-    }
-    await new Promise((resolve) => setTimeout(resolve, 150));
-  }
-  if (!stopping) throw new Error('The server was not ready within a minute.');
 }

@@ -1,0 +1,86 @@
+import { join } from 'node:path';
+import { chromium, type Page } from '@playwright/test';
+
+/** One current picture of each main view, from the demo data. */
+interface Shot {
+  name: string;
+  path: string;
+  wide?: boolean;
+  lamp?: boolean;
+  before?: (page: Page) => Promise<void>;
+}
+
+const PHONE = { width: 390, height: 844 };
+const WIDE = { width: 1280, height: 800 };
+
+const url = process.env.OPEN_LARDER_URL ?? 'http://localhost:4310';
+const folder = join(__dirname, '..', 'docs', 'screenshots');
+
+async function idOf(page: Page, list: string, name: string): Promise<string> {
+  const { items } = (await (await page.request.get(`${url}/api/${list}`)).json()) as {
+    items: { id: string; name: string }[];
+  };
+  const found = items.find((item) => item.name === name);
+  if (!found) throw new Error(`the demo has no ${name} among its ${list}`);
+  return found.id;
+}
+
+async function main(): Promise<void> {
+  const browser = await chromium.launch({
+    executablePath: process.env.OPEN_LARDER_CHROMIUM ?? '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-sync'],
+  });
+  const finder = await browser.newPage();
+  const tarn = await idOf(finder, 'tanks', 'Tarn');
+  const loaches = await idOf(finder, 'groups', 'Kuhli loaches');
+  const powder = await idOf(finder, 'foods', 'Fry powder');
+  const evening = async (page: Page) => {
+    await page.getByRole('tab', { name: /After work/ }).click();
+  };
+  const why = async (page: Page) => {
+    await evening(page);
+    await page.getByRole('button', { name: /^Why/ }).first().click();
+    await page.getByText('Water temperature').first().waitFor();
+  };
+  const shots: Shot[] = [
+    { name: 'round', path: '/round', before: evening },
+    { name: 'round-lamp', path: '/round', lamp: true, before: evening },
+    { name: 'round-wide', path: '/round', wide: true, before: evening },
+    { name: 'why', path: '/round', before: why },
+    { name: 'tanks', path: '/tanks' },
+    { name: 'tank-wide', path: `/tanks/${tarn}`, wide: true },
+    { name: 'group', path: `/groups/${loaches}` },
+    { name: 'diet-wide', path: `/groups/${loaches}/diet`, wide: true },
+    { name: 'week', path: `/week?tank=${tarn}` },
+    { name: 'week-wide', path: `/week?tank=${tarn}`, wide: true },
+    { name: 'larder', path: '/larder' },
+    { name: 'larder-wide', path: `/larder/${powder}`, wide: true },
+    { name: 'records', path: '/records' },
+    { name: 'records-lamp-wide', path: '/records', wide: true, lamp: true },
+    { name: 'settings', path: '/settings' },
+  ];
+  for (const shot of shots) {
+    const page = await browser.newPage({ viewport: shot.wide ? WIDE : PHONE, locale: 'en-GB' });
+    await page.addInitScript(
+      (theme) => {
+        localStorage.setItem('open-larder.display', JSON.stringify({ theme }));
+      },
+      shot.lamp ? 'lamp' : 'lit',
+    );
+    await page.goto(url + shot.path);
+    await page.getByRole('heading', { level: 1 }).waitFor();
+    await page.getByLabel('Loading').first().waitFor({ state: 'detached' });
+    await shot.before?.(page);
+    await page.waitForLoadState('networkidle');
+    await page.evaluate(() => document.fonts.ready);
+    await page.screenshot({ path: join(folder, `${shot.name}.png`), animations: 'disabled' });
+    process.stdout.write(`  ${shot.name}.png\n`);
+    await page.close();
+  }
+  await browser.close();
+}
+
+main().catch((error: unknown) => {
+  process.stderr.write(`${error instanceof Error ? error.stack : String(error)}\n`);
+  process.exit(1);
+});
