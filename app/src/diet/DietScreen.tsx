@@ -9,12 +9,12 @@ import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
 import { api, useHouse, useNow, useWords, type HouseData } from '../store';
 import { useColours, useWide } from '../theme';
+import { NumberInput } from '../forms/inputs';
 import {
   Button,
   Choices,
   Empty,
   Fault,
-  NumberField,
   Screen,
   Skeleton,
   StaleNotice,
@@ -181,18 +181,11 @@ function DietEditor({ group, data }: { group: Group; data: HouseData }) {
           />
         )}
       />
-      <Controller
+      <NumberInput
         control={control}
         name="goalFactor"
-        render={({ field }) => (
-          <NumberField
-            label="Goal, as a multiple of maintenance"
-            value={field.value}
-            onChange={field.onChange}
-            fault={errors.goalFactor?.message}
-            hint={`Left empty: ${saySignificant(stageFactor(group.stage))} for «${group.stage}». Conditioning is about 1.8, rest 0.8.`}
-          />
-        )}
+        label="Goal, as a multiple of maintenance"
+        hint={`Left empty: ${saySignificant(stageFactor(group.stage))} for «${group.stage}». Conditioning is about 1.8, rest 0.8.`}
       />
       <OnlyNarrow>
         {sums}

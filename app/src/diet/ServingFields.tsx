@@ -7,19 +7,8 @@ import { Pressable, View } from 'react-native';
 import { FoodSign } from '../draw';
 import { useWords, type HouseData } from '../store';
 import { SIZES, themed, useColours } from '../theme';
-import {
-  Card,
-  Choice,
-  Choices,
-  Field,
-  IconButton,
-  NumberField,
-  Picker,
-  Stepper,
-  Text,
-  WhyLink,
-  lowerFirst,
-} from '../ui';
+import { NumberInput, PickerInput, StepperInput, TextInput } from '../forms/inputs';
+import { Card, Choice, Choices, IconButton, Text, WhyLink, lowerFirst } from '../ui';
 import { sayMoment, ZONE_WORDS } from './words';
 
 interface Props {
@@ -94,45 +83,31 @@ export function ServingFields({
       </View>
       {open ? (
         <View style={styles.fields}>
-          <Controller
+          <PickerInput
             control={control}
             name={`servings.${index}.foodId`}
-            render={({ field }) => (
-              <Picker
-                label="Food"
-                search
-                value={field.value}
-                onChange={field.onChange}
-                fault={errors?.foodId?.message}
-                picks={data.foods
-                  .filter((one) => !one.archived)
-                  .map((one) => ({
-                    value: one.id,
-                    title: one.name,
-                    detail: one.kind,
-                    lead: <FoodSign family={one.family} size={24} />,
-                  }))}
-              />
-            )}
+            label="Food"
+            search
+            picks={data.foods
+              .filter((one) => !one.archived)
+              .map((one) => ({
+                value: one.id,
+                title: one.name,
+                detail: one.kind,
+                lead: <FoodSign family={one.family} size={24} />,
+              }))}
           />
-          <Controller
+          <PickerInput
             control={control}
             name={`servings.${index}.momentId`}
-            render={({ field }) => (
-              <Picker
-                label="Moment"
-                value={field.value}
-                onChange={field.onChange}
-                fault={errors?.momentId?.message}
-                picks={data.moments
-                  .filter((one) => !one.archived)
-                  .map((one) => ({
-                    value: one.id,
-                    title: one.name,
-                    detail: sayMoment(one, words),
-                  }))}
-              />
-            )}
+            label="Moment"
+            picks={data.moments
+              .filter((one) => !one.archived)
+              .map((one) => ({
+                value: one.id,
+                title: one.name,
+                detail: sayMoment(one, words),
+              }))}
           />
           <Controller
             control={control}
@@ -146,18 +121,11 @@ export function ServingFields({
               />
             )}
           />
-          <Controller
+          <TextInput
             control={control}
             name={`servings.${index}.place`}
-            render={({ field }) => (
-              <Field
-                label="Place"
-                value={field.value}
-                onChange={field.onChange}
-                placeholder="far end, beside the moss"
-                fault={errors?.place?.message}
-              />
-            )}
+            label="Place"
+            placeholder="far end, beside the moss"
           />
           <Controller
             control={control}
@@ -172,33 +140,19 @@ export function ServingFields({
               />
             )}
           />
-          <Controller
+          <StepperInput
             control={control}
             name={`servings.${index}.weight`}
-            render={({ field }) => (
-              <Stepper
-                label="Part of the day, against the other servings"
-                value={field.value}
-                step={0.5}
-                min={0.5}
-                max={20}
-                onChange={field.onChange}
-                fault={errors?.weight?.message}
-              />
-            )}
+            label="Part of the day, against the other servings"
+            step={0.5}
+            min={0.5}
+            max={20}
           />
-          <Controller
+          <NumberInput
             control={control}
             name={`servings.${index}.ownUnits`}
-            render={({ field }) => (
-              <NumberField
-                label={`Your own amount${food ? `, in ${food.unit.plural}` : ''}`}
-                value={field.value}
-                onChange={field.onChange}
-                fault={errors?.ownUnits?.message}
-                hint="Left empty, it is worked out."
-              />
-            )}
+            label={`Your own amount${food ? `, in ${food.unit.plural}` : ''}`}
+            hint="Left empty, it is worked out."
           />
         </View>
       ) : null}

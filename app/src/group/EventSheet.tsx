@@ -2,11 +2,12 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { groupEvent, type Group, type GroupEvent } from '@open-larder/contract';
 import { STAGES } from '@open-larder/core';
 import { useState } from 'react';
-import { Controller, useForm } from 'react-hook-form';
+import { useForm } from 'react-hook-form';
 import { v7 as uuidv7 } from 'uuid';
 import type { z } from 'zod';
-import { api, useNow, useWords } from '../store';
-import { Button, DateField, NumberField, Picker, Sheet, Text, useSave, useSay } from '../ui';
+import { api, useNow } from '../store';
+import { DateInput, MeasureInput, PickerInput } from '../forms/inputs';
+import { Button, Sheet, Text, useSave, useSay } from '../ui';
 import { Counts } from './Counts';
 
 export type EventKind = GroupEvent['kind'];
@@ -43,7 +44,6 @@ export function EventSheet({
   onClose: () => void;
 }) {
   const say = useSay();
-  const words = useWords();
   const now = useNow();
   const [id] = useState(() => uuidv7());
   const [add] = api.useAddGroupEventMutation();
@@ -54,7 +54,7 @@ export function EventSheet({
   });
   const { save } = useSave<Values>(form as never);
   const { control, formState, handleSubmit } = form;
-  const errors = formState.errors as Record<string, { message?: string } | undefined>;
+  const { errors } = formState;
   const submit = handleSubmit(async (body) => {
     const saved = await save(() => add({ params: { id: group.id }, body }) as never);
     if (!saved) return;
@@ -65,49 +65,24 @@ export function EventSheet({
     <Sheet title={SAYS[kind].title} open onClose={onClose}>
       <Text tone="quiet">{SAYS[kind].text}</Text>
       {kind === 'measured' ? (
-        <Controller
+        <MeasureInput
           control={control}
           name="lengthCm"
-          render={({ field }) => (
-            <NumberField
-              label="Mean length"
-              value={field.value}
-              onChange={field.onChange}
-              unit={words.scale('length').unit}
-              scale={words.scale('length')}
-              decimals={2}
-              fault={errors.lengthCm?.message}
-            />
-          )}
+          label="Mean length"
+          measure="length"
+          decimals={2}
         />
       ) : kind === 'staged' ? (
-        <Controller
+        <PickerInput
           control={control}
           name="stage"
-          render={({ field }) => (
-            <Picker
-              label="Stage"
-              value={field.value}
-              picks={STAGES.map((one) => ({ value: one, title: one }))}
-              onChange={field.onChange}
-            />
-          )}
+          label="Stage"
+          picks={STAGES.map((one) => ({ value: one, title: one }))}
         />
       ) : (
         <Counts control={control as never} errors={errors as never} />
       )}
-      <Controller
-        control={control}
-        name="day"
-        render={({ field }) => (
-          <DateField
-            label="Day"
-            value={field.value}
-            onChange={(day) => field.onChange(day ?? '')}
-            fault={errors.day?.message}
-          />
-        )}
-      />
+      <DateInput control={control} name="day" label="Day" required />
       <Button
         look="primary"
         label="Note it"

@@ -8,19 +8,8 @@ import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
 import type { z } from 'zod';
 import { api, useHouse, useNow, useWords, type HouseData } from '../store';
-import {
-  Button,
-  DateField,
-  Fault,
-  Field,
-  NumberField,
-  Picker,
-  Screen,
-  Skeleton,
-  useDraft,
-  useSave,
-  useSay,
-} from '../ui';
+import { DateInput, MeasureInput, PickerInput, TextInput } from '../forms/inputs';
+import { Button, Fault, Picker, Screen, Skeleton, useDraft, useSave, useSay } from '../ui';
 import { Counts } from './Counts';
 
 type Values = z.input<typeof groupCreate>;
@@ -111,63 +100,27 @@ function GroupForm({ tankId, data }: { tankId: string; data: HouseData }) {
           />
         )}
       />
-      <Controller
-        control={control}
-        name="name"
-        render={({ field }) => (
-          <Field
-            label="What you call them"
-            value={field.value}
-            onChange={field.onChange}
-            fault={errors.name?.message}
-          />
-        )}
-      />
+      <TextInput control={control} name="name" label="What you call them" />
       <Counts control={control as never} errors={errors as never} />
-      <Controller
+      <PickerInput
         control={control}
         name="stage"
-        render={({ field }) => (
-          <Picker
-            label="Stage"
-            value={field.value}
-            picks={STAGES.map((one) => ({ value: one, title: one }))}
-            onChange={field.onChange}
-          />
-        )}
+        label="Stage"
+        picks={STAGES.map((one) => ({ value: one, title: one }))}
       />
-      <Controller
+      <MeasureInput
         control={control}
         name="lengthCm"
-        render={({ field }) => (
-          <NumberField
-            label="Mean length, nose to tail tip"
-            value={field.value}
-            onChange={field.onChange}
-            unit={words.scale('length').unit}
-            scale={words.scale('length')}
-            decimals={2}
-            fault={errors.lengthCm?.message}
-            hint={
-              species
-                ? `Left empty, ${words.say('length', assumedLengthCm(species, stage))} is assumed for this stage.`
-                : 'Left empty, a usual length of the species is assumed.'
-            }
-          />
-        )}
+        label="Mean length, nose to tail tip"
+        measure="length"
+        decimals={2}
+        hint={
+          species
+            ? `Left empty, ${words.say('length', assumedLengthCm(species, stage))} is assumed for this stage.`
+            : 'Left empty, a usual length of the species is assumed.'
+        }
       />
-      <Controller
-        control={control}
-        name="day"
-        render={({ field }) => (
-          <DateField
-            label="Since"
-            value={field.value}
-            onChange={(day) => field.onChange(day ?? '')}
-            fault={errors.day?.message}
-          />
-        )}
-      />
+      <DateInput control={control} name="day" label="Since" required />
       <Button
         look="primary"
         label="Put them in"

@@ -7,12 +7,12 @@ import { v7 as uuidv7 } from 'uuid';
 import type { z } from 'zod';
 import { sayMoment } from '../diet/words';
 import { api, useWords } from '../store';
+import { TextInput } from '../forms/inputs';
 import {
   Button,
   Card,
   Choice,
   Fault,
-  Field,
   ListRow,
   NumberField,
   Sheet,
@@ -121,19 +121,7 @@ function MomentSheet({ moment, onClose }: { moment: MomentRow | null; onClose: (
           onTakeTheirs={onClose}
         />
       ) : null}
-      <Controller
-        control={control}
-        name="name"
-        render={({ field }) => (
-          <Field
-            label="Name"
-            value={field.value}
-            onChange={field.onChange}
-            fault={formState.errors.name?.message}
-            placeholder="After work"
-          />
-        )}
-      />
+      <TextInput control={control} name="name" label="Name" placeholder="After work" />
       <Controller
         control={control}
         name="anchor"

@@ -5,6 +5,7 @@ import { Linking, View } from 'react-native';
 import type { z } from 'zod';
 import { api, themeChosen, useAppDispatch } from '../store';
 import { useThemeName, useWide } from '../theme';
+import { TextInput } from '../forms/inputs';
 import {
   Button,
   Choice,
@@ -90,18 +91,7 @@ function HouseholdForm({ household }: { household: Household }) {
           }}
         />
       ) : null}
-      <Controller
-        control={control}
-        name="name"
-        render={({ field }) => (
-          <Field
-            label="Name of the house"
-            value={field.value}
-            onChange={field.onChange}
-            fault={errors.name?.message}
-          />
-        )}
-      />
+      <TextInput control={control} name="name" label="Name of the house" />
       <Controller
         control={control}
         name="units"
@@ -160,18 +150,11 @@ function HouseholdForm({ household }: { household: Household }) {
           />
         )}
       />
-      <Controller
+      <TextInput
         control={control}
         name="timeZone"
-        render={({ field }) => (
-          <Field
-            label="Time zone"
-            value={field.value}
-            onChange={field.onChange}
-            fault={errors.timeZone?.message}
-            hint="Region/City, such as Europe/Berlin. Days and moments follow its clock."
-          />
-        )}
+        label="Time zone"
+        hint="Region/City, such as Europe/Berlin. Days and moments follow its clock."
       />
       <Button
         look="primary"

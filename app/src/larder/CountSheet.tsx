@@ -1,11 +1,12 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { lotCount, type FoodRow, type LotRow } from '@open-larder/contract';
 import { useState } from 'react';
-import { Controller, useForm } from 'react-hook-form';
+import { useForm } from 'react-hook-form';
 import { v7 as uuidv7 } from 'uuid';
 import type { z } from 'zod';
 import { api, useNow, useWords } from '../store';
-import { Button, NumberField, Sheet, Text, useSave, useSay, lowerFirst } from '../ui';
+import { MeasureInput } from '../forms/inputs';
+import { Button, Sheet, Text, useSave, useSay, lowerFirst } from '../ui';
 
 type Values = z.infer<typeof lotCount>;
 
@@ -41,20 +42,7 @@ export function CountSheet({
       <Text tone="quiet">
         By the book {words.say('mass', lot.remainingG)} are left. What is really there?
       </Text>
-      <Controller
-        control={control}
-        name="remainingG"
-        render={({ field }) => (
-          <NumberField
-            label="Left"
-            value={field.value}
-            onChange={field.onChange}
-            unit={words.scale('mass').unit}
-            scale={words.scale('mass')}
-            fault={formState.errors.remainingG?.message}
-          />
-        )}
-      />
+      <MeasureInput control={control} name="remainingG" label="Left" measure="mass" />
       <Button
         look="primary"
         label="Note the count"

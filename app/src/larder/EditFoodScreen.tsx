@@ -17,7 +17,6 @@ import {
   lowerFirst,
 } from '../ui';
 import { FoodFields } from './FoodFields';
-import { messageAt } from './messageAt';
 
 type Values = z.infer<typeof foodEdit>;
 
@@ -70,10 +69,7 @@ function FoodForm({ food }: { food: FoodRow }) {
           }}
         />
       ) : null}
-      <FoodFields
-        control={form.control as never}
-        fault={(path) => messageAt(form.formState.errors, path)}
-      />
+      <FoodFields control={form.control as never} />
       <Button
         look="primary"
         label="Save"

@@ -9,7 +9,8 @@ import { Controller, type Control } from 'react-hook-form';
 import { View } from 'react-native';
 import { FoodSign } from '../draw';
 import { useWords } from '../store';
-import { Choice, Field, NumberField, Picker, Text } from '../ui';
+import { NumberInput, PickerInput, TextInput } from '../forms/inputs';
+import { Choice, Text } from '../ui';
 
 const FORM_WORDS: Record<FoodForm, string> = {
   floats: 'floats',
@@ -39,50 +40,26 @@ const percent = {
 
 interface Props {
   control: Control<never>;
-  fault: (field: string) => string | undefined;
 }
 
 /** What a food is: its kind, make-up and hand unit. Percentages on the label are as fed. */
-export function FoodFields({ control, fault }: Props) {
+export function FoodFields({ control }: Props) {
   const words = useWords();
   const number = (name: string, label: string, unit: string, hint?: string) => (
-    <Controller
+    <NumberInput
       control={control}
       name={name as never}
-      render={({ field }) => (
-        <NumberField
-          label={label}
-          value={field.value}
-          onChange={field.onChange}
-          unit={unit}
-          scale={
-            unit === '%'
-              ? percent
-              : unit === words.scale('mass').unit
-                ? words.scale('mass')
-                : undefined
-          }
-          decimals={unit === '%' ? 2 : 5}
-          fault={fault(name)}
-          hint={hint}
-        />
-      )}
+      label={label}
+      unit={unit}
+      scale={
+        unit === '%' ? percent : unit === words.scale('mass').unit ? words.scale('mass') : undefined
+      }
+      decimals={unit === '%' ? 2 : 5}
+      hint={hint}
     />
   );
   const text = (name: string, label: string, hint?: string) => (
-    <Controller
-      control={control}
-      name={name as never}
-      render={({ field }) => (
-        <Field
-          label={label}
-          value={field.value}
-          onChange={field.onChange}
-          fault={fault(name)}
-          hint={hint}
-        />
-      )}
-    />
+    <TextInput control={control} name={name as never} label={label} hint={hint} />
   );
   return (
     <>
@@ -99,21 +76,15 @@ export function FoodFields({ control, fault }: Props) {
           />
         )}
       />
-      <Controller
+      <PickerInput
         control={control}
         name={'family' as never}
-        render={({ field }) => (
-          <Picker
-            label="Sign"
-            value={field.value}
-            onChange={field.onChange}
-            picks={FOOD_FAMILIES.map((family) => ({
-              value: family,
-              title: FAMILY_NAMES[family],
-              lead: <FoodSign family={family} />,
-            }))}
-          />
-        )}
+        label="Sign"
+        picks={FOOD_FAMILIES.map((family) => ({
+          value: family,
+          title: FAMILY_NAMES[family],
+          lead: <FoodSign family={family} />,
+        }))}
       />
       <Controller
         control={control}

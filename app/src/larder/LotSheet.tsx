@@ -45,7 +45,6 @@ function BuyLot({ food, onClose }: { food: FoodRow; onClose: () => void }) {
     },
   });
   const { save } = useSave(form);
-  const errors = form.formState.errors as Record<string, { message?: string } | undefined>;
   const submit = form.handleSubmit(async (body) => {
     const saved = await save(() => add({ params: { id: food.id }, body }) as never);
     if (!saved) return;
@@ -59,7 +58,6 @@ function BuyLot({ food, onClose }: { food: FoodRow; onClose: () => void }) {
         at=""
         amount
         currency={household?.currency ?? 'EUR'}
-        fault={(field) => errors[field]?.message}
       />
       <Button
         look="primary"
@@ -86,7 +84,6 @@ function EditLot({ lot, onClose }: { lot: LotRow; onClose: () => void }) {
     },
   });
   const { save, stale, clearStale } = useSave(form);
-  const errors = form.formState.errors as Record<string, { message?: string } | undefined>;
   const submit = form.handleSubmit(async (body) => {
     const saved = await save(() => edit({ params: { id: lot.id }, body }) as never);
     if (!saved) return;
@@ -112,7 +109,6 @@ function EditLot({ lot, onClose }: { lot: LotRow; onClose: () => void }) {
         at=""
         amount={false}
         currency={household?.currency ?? 'EUR'}
-        fault={(field) => errors[field]?.message}
       />
       <Button
         look="primary"

@@ -12,7 +12,6 @@ import { api, useNow } from '../store';
 import { Button, Picker, Screen, Text, useDraft, useSave, useSay } from '../ui';
 import { FoodFields } from './FoodFields';
 import { LotFields } from './LotFields';
-import { messageAt } from './messageAt';
 
 type Values = z.infer<typeof foodCreate>;
 
@@ -31,7 +30,6 @@ export function NewFoodScreen() {
   });
   const forgetDraft = useDraft('food.new', form);
   const { save } = useSave(form);
-  const fault = (path: string) => messageAt(form.formState.errors, path);
   const submit = form.handleSubmit(async (body) => {
     const saved = await save<FoodRow>(() => create({ body: { ...body, id } }) as never);
     if (!saved) return;
@@ -59,7 +57,7 @@ export function NewFoodScreen() {
             form.reset({ ...form.getValues(), ...fromGeneric(food) }, { keepDefaultValues: true });
         }}
       />
-      <FoodFields control={form.control as never} fault={fault} />
+      <FoodFields control={form.control as never} />
       <Text look="subtitle">On the shelf now</Text>
       <View style={{ gap: 12 }}>
         <LotFields
@@ -67,7 +65,6 @@ export function NewFoodScreen() {
           at="lot."
           amount
           currency={household?.currency ?? 'EUR'}
-          fault={(field) => fault(`lot.${field}`)}
         />
       </View>
       <Button

@@ -15,6 +15,7 @@ import { Resting } from './Resting';
 import { RoundAside } from './RoundAside';
 import { RoundRibbon } from './RoundRibbon';
 import { StopCard } from './StopCard';
+import { Unplanned } from './Unplanned';
 import { useFeed } from './useFeed';
 
 /** What to do now, in walking order. */
@@ -76,7 +77,14 @@ interface BodyProps {
 function RoundBody({ data, round, day, current, minutes, onChoose }: BodyProps) {
   const feed = useFeed(day);
   const [other, setOther] = useState<RoundServingView | null>(null);
-  if (!current) return <NothingPlanned data={data} round={round} />;
+  if (!current) {
+    return (
+      <>
+        <NothingPlanned data={data} round={round} />
+        <Unplanned round={round} data={data} onUndo={(fed) => void feed.takeBack(fed)} />
+      </>
+    );
+  }
   const late = minutes === null ? [] : missed(round, current);
   const next = open(current)[0]?.servingId ?? null;
   return (
@@ -120,6 +128,7 @@ function RoundBody({ data, round, day, current, minutes, onChoose }: BodyProps) 
           onUndo={(fed) => void feed.takeBack(fed)}
         />
       ))}
+      <Unplanned round={round} data={data} onUndo={(fed) => void feed.takeBack(fed)} />
       <Resting round={round} data={data} />
       {other ? (
         <OtherSheet

@@ -37,6 +37,9 @@ export function useFeed(day: string) {
         for (const serving of servingsOf(round)) {
           if (serving.servingId === servingId) serving.fed = fed;
         }
+        if (fed === null) {
+          round.unplanned = round.unplanned.filter((one) => one.servingId !== servingId);
+        }
       }),
     );
 

@@ -2,22 +2,12 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { tankEdit, type Tank } from '@open-larder/contract';
 import { waterLitres } from '@open-larder/core';
 import { useState } from 'react';
-import { Controller, useForm } from 'react-hook-form';
+import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
 import type { z } from 'zod';
 import { useWords } from '../store';
-import {
-  Button,
-  Choice,
-  Field,
-  NumberField,
-  StaleNotice,
-  Stepper,
-  Text,
-  TimeField,
-  useDraft,
-  useSave,
-} from '../ui';
+import { NumberInput, StepperInput, TextInput, TimeInput } from '../forms/inputs';
+import { Button, Choice, StaleNotice, Text, useDraft, useSave } from '../ui';
 
 export type TankValues = z.input<typeof tankEdit>;
 
@@ -69,21 +59,14 @@ export function TankForm({ place, initial, act, onSave, onSaved }: Props) {
     measure?: 'length' | 'volume' | 'temperature',
     hint?: string,
   ) => (
-    <Controller
+    <NumberInput
       control={control}
       name={name}
-      render={({ field }) => (
-        <NumberField
-          label={label}
-          value={field.value}
-          onChange={field.onChange}
-          fault={fault(name)}
-          hint={hint}
-          unit={measure ? words.scale(measure).unit : undefined}
-          scale={measure ? words.scale(measure) : undefined}
-          decimals={measure === 'length' ? 2 : 1}
-        />
-      )}
+      label={label}
+      hint={hint}
+      unit={measure ? words.scale(measure).unit : undefined}
+      scale={measure ? words.scale(measure) : undefined}
+      decimals={measure === 'length' ? 2 : 1}
     />
   );
   return (
@@ -104,13 +87,7 @@ export function TankForm({ place, initial, act, onSave, onSaved }: Props) {
           }}
         />
       ) : null}
-      <Controller
-        control={control}
-        name="name"
-        render={({ field }) => (
-          <Field label="Name" value={field.value} onChange={field.onChange} fault={fault('name')} />
-        )}
-      />
+      <TextInput control={control} name="name" label="Name" />
       <Choice
         label="How its size is known"
         value={byLitres ? 'litres' : 'measures'}
@@ -149,35 +126,17 @@ export function TankForm({ place, initial, act, onSave, onSaved }: Props) {
       <View style={{ flexDirection: 'row', gap: 12 }}>
         {(['lightOnMin', 'lightOffMin'] as const).map((name) => (
           <View key={name} style={{ flex: 1 }}>
-            <Controller
-              control={control}
-              name={name}
-              render={({ field }) => (
-                <TimeField
-                  label={FIELDS[name]}
-                  value={field.value}
-                  onChange={field.onChange}
-                  fault={fault(name)}
-                />
-              )}
-            />
+            <TimeInput control={control} name={name} label={FIELDS[name]} />
           </View>
         ))}
       </View>
-      <Controller
+      <StepperInput
         control={control}
         name="walkOrder"
-        render={({ field }) => (
-          <Stepper
-            label="Place in the walking order"
-            value={field.value}
-            step={1}
-            min={1}
-            max={9999}
-            onChange={field.onChange}
-            fault={fault('walkOrder')}
-          />
-        )}
+        label="Place in the walking order"
+        step={1}
+        min={1}
+        max={9999}
       />
       <Button
         look="primary"

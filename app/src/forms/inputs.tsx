@@ -1,0 +1,157 @@
+import type { Measure } from '@open-larder/core';
+import type { ComponentProps } from 'react';
+import { Controller, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
+import { useWords } from '../store';
+import { DateField, Field, NumberField, Picker, Stepper, TimeField } from '../ui';
+
+/** Where an input stands in its form. Its value and its fault come from there. */
+interface Bound<V extends FieldValues> {
+  control: Control<V>;
+  name: FieldPath<V>;
+}
+
+type Rest<C extends (props: never) => unknown> = Omit<
+  Parameters<C>[0],
+  'value' | 'onChange' | 'onBlur' | 'fault'
+>;
+
+export function TextInput<V extends FieldValues>({
+  control,
+  name,
+  ...rest
+}: Bound<V> & Rest<typeof Field>) {
+  return (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field, fieldState }) => (
+        <Field
+          {...rest}
+          value={field.value}
+          onChange={field.onChange}
+          fault={fieldState.error?.message}
+        />
+      )}
+    />
+  );
+}
+
+export function NumberInput<V extends FieldValues>({
+  control,
+  name,
+  ...rest
+}: Bound<V> & Rest<typeof NumberField>) {
+  return (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field, fieldState }) => (
+        <NumberField
+          {...rest}
+          value={field.value}
+          onChange={field.onChange}
+          fault={fieldState.error?.message}
+        />
+      )}
+    />
+  );
+}
+
+/** A length, volume, temperature or mass: stored in its base unit, typed in the keeper's. */
+export function MeasureInput<V extends FieldValues>({
+  measure,
+  ...rest
+}: { measure: Measure } & Omit<ComponentProps<typeof NumberInput<V>>, 'unit' | 'scale'>) {
+  const scale = useWords().scale(measure);
+  return <NumberInput {...rest} unit={scale.unit} scale={scale} />;
+}
+
+export function TimeInput<V extends FieldValues>({
+  control,
+  name,
+  ...rest
+}: Bound<V> & Rest<typeof TimeField>) {
+  return (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field, fieldState }) => (
+        <TimeField
+          {...rest}
+          value={field.value}
+          onChange={field.onChange}
+          fault={fieldState.error?.message}
+        />
+      )}
+    />
+  );
+}
+
+export function DateInput<V extends FieldValues>({
+  control,
+  name,
+  required = false,
+  ...rest
+}: Bound<V> & Rest<typeof DateField> & { required?: boolean }) {
+  return (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field, fieldState }) => (
+        <DateField
+          {...rest}
+          value={field.value}
+          onChange={(day) => field.onChange(required ? (day ?? '') : day)}
+          fault={fieldState.error?.message}
+        />
+      )}
+    />
+  );
+}
+
+export function PickerInput<V extends FieldValues>({
+  control,
+  name,
+  onPicked,
+  ...rest
+}: Bound<V> & Rest<typeof Picker> & { onPicked?: (value: string, before: string) => void }) {
+  return (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field, fieldState }) => (
+        <Picker
+          {...rest}
+          value={field.value}
+          onChange={(value) => {
+            const before: string = field.value;
+            field.onChange(value);
+            onPicked?.(value, before);
+          }}
+          fault={fieldState.error?.message}
+        />
+      )}
+    />
+  );
+}
+
+export function StepperInput<V extends FieldValues>({
+  control,
+  name,
+  ...rest
+}: Bound<V> & Rest<typeof Stepper>) {
+  return (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field, fieldState }) => (
+        <Stepper
+          {...rest}
+          value={field.value}
+          onChange={field.onChange}
+          fault={fieldState.error?.message}
+        />
+      )}
+    />
+  );
+}

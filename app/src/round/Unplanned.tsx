@@ -1,0 +1,40 @@
+import type { Feeding, RoundView } from '@open-larder/contract';
+import { sayUnits } from '@open-larder/core';
+import { View } from 'react-native';
+import type { HouseData } from '../store';
+import { Button, Card, ListRow, lowerFirst, Text } from '../ui';
+
+interface Props {
+  round: RoundView;
+  data: HouseData;
+  onUndo: (fed: Feeding) => void;
+}
+
+/** What was logged that day for servings that have since left the plan: it stays in sight. */
+export function Unplanned({ round, data, onUndo }: Props) {
+  if (round.unplanned.length === 0) return null;
+  return (
+    <View style={{ gap: 8 }}>
+      <Text look="subtitle">Served before the plan changed</Text>
+      <Card>
+        {round.unplanned.map((fed, index) => {
+          const food = data.foods.find((one) => one.id === fed.foodId);
+          const group = data.groups.find((one) => one.id === fed.groupId);
+          return (
+            <ListRow
+              key={fed.id}
+              first={index === 0}
+              title={
+                food
+                  ? `${sayUnits(fed.units, food.unit)} ${lowerFirst(food.name)}`
+                  : 'A food that left the shelf'
+              }
+              detail={`${group?.name ?? 'A group that ended'} · ${fed.outcome}`}
+              trail={<Button look="bare" label="Undo" onPress={() => onUndo(fed)} />}
+            />
+          );
+        })}
+      </Card>
+    </View>
+  );
+}
