@@ -85,7 +85,7 @@ function RoundBody({ data, round, day, current, minutes, onChoose }: BodyProps) 
       </>
     );
   }
-  const late = minutes === null ? [] : missed(round, current);
+  const late = minutes === null ? [] : missed(round, current, minutes);
   const next = open(current)[0]?.servingId ?? null;
   return (
     <>

@@ -39,6 +39,7 @@ describe('the moment a keeper stands in', () => {
 
   it('does not hide what was missed before', () => {
     const today = day(false, false);
-    expect(missed(today, today.moments[1]!).map((one) => one.name)).toEqual(['morning']);
+    expect(missed(today, today.moments[1]!, 1100).map((one) => one.name)).toEqual(['morning']);
+    expect(missed(today, today.moments[1]!, 300)).toEqual([]);
   });
 });

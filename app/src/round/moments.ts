@@ -25,9 +25,9 @@ export function momentNow(round: RoundView, minutes: number | null): RoundMoment
   return next ?? moments[from] ?? null;
 }
 
-/** Servings of earlier moments that nobody has logged. */
-export function missed(round: RoundView, current: RoundMomentView) {
+/** Moments before the one looked at whose time has passed and that nobody has logged in full. */
+export function missed(round: RoundView, current: RoundMomentView, minutes: number) {
   return round.moments
     .slice(0, round.moments.indexOf(current))
-    .filter((moment) => open(moment).length > 0);
+    .filter((moment) => firstMinute(moment) < minutes && open(moment).length > 0);
 }

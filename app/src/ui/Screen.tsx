@@ -63,6 +63,10 @@ export function Screen({ title, detail, back, tools, actions, aside, children }:
         </ScrollView>
         {wide && aside ? (
           <ScrollView
+            role="complementary"
+            aria-label={`Beside ${title}`}
+            // Without anything to tap in it, the pane itself must be reachable to be scrolled.
+            tabIndex={0}
             style={[styles.pane, styles.aside]}
             contentContainerStyle={[styles.content, styles.contentWide]}
           >

@@ -94,7 +94,7 @@ function BoardCell({
     return (
       <View style={styles.cell}>
         <Text look="small" tone="quiet">
-          rest
+          –
         </Text>
       </View>
     );
