@@ -14,9 +14,11 @@ export async function startServer(env, { apart = false } = {}) {
   const child = spawn(process.execPath, ['--import', 'tsx', join('server', 'src', 'main.ts')], {
     cwd: root,
     env: { ...process.env, NODE_ENV: 'production', ...env },
-    stdio: ['ignore', 'inherit', 'inherit'],
+    // The channel tells the server when who started it is gone, even by kill -9.
+    stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
     detached: apart,
   });
+  child.channel?.unref();
   const gone = new Promise((resolve) => child.once('exit', resolve));
   const stop = async () => {
     if (child.exitCode === null) child.kill('SIGTERM');

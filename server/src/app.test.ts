@@ -245,6 +245,8 @@ describe('around the answers', () => {
   it('the list of addresses is readable, complete and fetched from nowhere', async () => {
     const page = await ours.ask.get('/api/docs/').expect(200);
     expect(page.text).not.toMatch(/(src|href)="https?:/);
+    const { body: document } = await ours.ask.get('/api/docs/openapi.json').expect(200);
+    expect(document.openapi).toBe('3.1.0');
     const script = await ours.ask.get('/api/docs/swagger-ui-init.js').expect(200);
     for (const { path } of Object.values(routes)) {
       expect(script.text).toContain(path.replace(/:(\w+)/g, '{$1}'));

@@ -39,6 +39,11 @@ export interface AppParts {
 
 const BODY_LIMIT = 256 * 1024;
 const YEAR_S = 31_536_000;
+/** The page of addresses in plain dress: no banner of the package that draws it. */
+const DOCS_PAGE = {
+  customSiteTitle: 'Open Larder: addresses',
+  customCss: '.swagger-ui .topbar { display: none }',
+};
 
 export function createApp({ db, catalogue, clock, log, webDir, householdOf }: AppParts): Express {
   const app = express();
@@ -47,7 +52,8 @@ export function createApp({ db, catalogue, clock, log, webDir, householdOf }: Ap
   app.use(securityHeaders());
   app.use(refuseForeignHosts);
   app.use(compression());
-  app.use('/api/docs', swaggerUi.serve, swaggerUi.setup(openApi()));
+  app.get('/api/docs/openapi.json', (_request, response) => void response.json(openApi()));
+  app.use('/api/docs', swaggerUi.serve, swaggerUi.setup(openApi(), DOCS_PAGE));
   app.use('/api', express.json({ limit: BODY_LIMIT }));
 
   const router = Router();

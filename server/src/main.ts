@@ -48,6 +48,8 @@ async function main(): Promise<void> {
   };
   process.on('SIGINT', stop);
   process.on('SIGTERM', stop);
+  // Started by a script that has died: nobody would ever stop this server.
+  process.on('disconnect', stop);
 }
 
 function portSentence(error: Error & { code?: string }, port: number): string {
