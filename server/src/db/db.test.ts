@@ -1,0 +1,131 @@
+import { QueryTypes } from 'sequelize';
+import { v7 as uuidv7 } from 'uuid';
+import { readConfig } from '../config';
+import { sampleTank } from '../testing/samples';
+import { count, startTestServer, type TestServer } from '../testing/testServer';
+import { cutPage, migrate, readCursor } from '.';
+
+let server: TestServer;
+beforeAll(async () => {
+  server = await startTestServer();
+});
+afterAll(() => server.close());
+
+const tankRow = () => {
+  const { ...row } = sampleTank();
+  return { ...row, version: 1, archived: false };
+};
+
+describe('migrations', () => {
+  it('run once, and leave a mark', async () => {
+    expect(await migrate(server.db)).toEqual([]);
+    expect(await count(server.db, 'migrations')).toBe(1);
+  });
+
+  it('of two servers that start together do not meet', async () => {
+    expect(await Promise.all([migrate(server.db), migrate(server.db)])).toEqual([[], []]);
+  });
+
+  it('every table carries its household', async () => {
+    const rows = await server.db.query<{ tableName: string }>(
+      `SELECT t.table_name AS "tableName" FROM information_schema.tables t
+        WHERE t.table_schema = 'public' AND t.table_type = 'BASE TABLE'
+          AND t.table_name NOT IN ('households', 'migrations')
+          AND NOT EXISTS (SELECT 1 FROM information_schema.columns c
+                           WHERE c.table_name = t.table_name AND c.column_name = 'household_id'
+                             AND c.is_nullable = 'NO')`,
+      { type: QueryTypes.SELECT },
+    );
+    expect(rows).toEqual([]);
+  });
+});
+
+describe('the door to the database', () => {
+  it('opens to no query that forgets the household', async () => {
+    await expect(server.scope('ours').rows('SELECT * FROM tanks')).rejects.toThrow(/:household/);
+  });
+
+  it('lets a transaction happen whole or not at all', async () => {
+    const before = await count(server.db, 'tanks');
+    await expect(
+      server.scope('ours').atomically(async (scope) => {
+        await scope.insert('tanks', [tankRow()]);
+        throw new Error('the lamp went out');
+      }),
+    ).rejects.toThrow('the lamp went out');
+    expect(await count(server.db, 'tanks')).toBe(before);
+  });
+
+  it('asks one question at a time inside a transaction, in order', async () => {
+    const seen = await server.scope('ours').atomically(async (scope) => {
+      const row = tankRow();
+      const write = scope.insert('tanks', [row]);
+      await write;
+      return Promise.all(
+        [1, 2, 3].map((n) =>
+          scope.rows<{ n: number }>('SELECT :n::int AS n FROM households WHERE id = :household', {
+            n,
+          }),
+        ),
+      );
+    });
+    expect(seen.map(([row]) => row?.n)).toEqual([1, 2, 3]);
+  });
+
+  it('passes over a repeated id only where that is asked for', async () => {
+    const row = tankRow();
+    await server.scope('ours').insert('tanks', [row]);
+    await server.scope('ours').insertOnce('tanks', [row]);
+    await expect(server.scope('ours').insert('tanks', [row])).rejects.toMatchObject({
+      parent: { code: '23505' },
+    });
+  });
+
+  it('refuses a reference into another household, whatever the program says', async () => {
+    const row = tankRow();
+    await server.scope('ours').insert('tanks', [row]);
+    const groupId = uuidv7();
+    await server
+      .scope('theirs')
+      .insert('groups', [{ id: groupId, name: 'G', speciesKey: 'x', version: 1 }]);
+    await expect(
+      server
+        .scope('theirs')
+        .insert('stays', [{ id: uuidv7(), groupId, tankId: row.id, during: ['2026-01-01', null] }]),
+    ).rejects.toMatchObject({ parent: { code: '23503' } });
+  });
+});
+
+describe('pages', () => {
+  it('end without a cursor, and continue after the last row given', () => {
+    expect(cutPage([1, 2], 2, (row) => [row])).toEqual({ items: [1, 2], next: null });
+    const { items, next } = cutPage([1, 2, 3], 2, (row) => [row]);
+    expect(items).toEqual([1, 2]);
+    expect(readCursor(next ?? undefined, 1)).toEqual([2]);
+  });
+
+  it.each([
+    '',
+    '%%%',
+    Buffer.from('{"a":1}').toString('base64url'),
+    Buffer.from('[1,2]').toString('base64url'),
+  ])('refuse the cursor «%s»', (cursor) => {
+    expect(() => readCursor(cursor, 1)).toThrow(/cannot be continued/);
+  });
+});
+
+describe('settings', () => {
+  const good = { OPEN_LARDER_DB_URL: 'postgres://u:p@127.0.0.1:1/d' };
+
+  it('have defaults', () => {
+    expect(readConfig(good)).toMatchObject({ port: 4310, household: 'demo', logLevel: 'info' });
+  });
+
+  it.each([
+    [{}, /OPEN_LARDER_DB_URL/],
+    [{ ...good, OPEN_LARDER_PORT: '70000' }, /OPEN_LARDER_PORT/],
+    [{ ...good, OPEN_LARDER_HOUSEHOLD: 'castle' }, /OPEN_LARDER_HOUSEHOLD/],
+  ])('are refused by name: %#', (env, words) => {
+    expect(() => readConfig(env)).toThrow(words);
+  });
+});
