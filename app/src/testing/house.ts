@@ -1,0 +1,215 @@
+import type { Species } from '@open-larder/catalogue';
+import type {
+  Consumption,
+  FoodRow,
+  Group,
+  Household,
+  MomentRow,
+  RoundView,
+  Supply,
+  Tank,
+} from '@open-larder/contract';
+
+/** A small household as the server would answer it. */
+export const household: Household = {
+  id: 'h',
+  name: 'Test room',
+  timeZone: 'UTC',
+  units: 'metric',
+  clock: '24',
+  weekStart: 1,
+  currency: 'EUR',
+  version: 1,
+};
+
+export const species = {
+  key: 'danio-rerio',
+  scientific: 'Danio rerio',
+  common: 'Zebrafish',
+  family: 'Danionidae',
+  guild: 'omnivore',
+  stomach: false,
+  shape: 'elongated',
+  adultLengthCm: 4,
+  lwA: null,
+  lwB: null,
+  tempMinC: 18,
+  tempOptC: 26,
+  tempMaxC: 30,
+  phMin: 6.5,
+  phMax: 8,
+  zone: 'mid',
+  activity: 'day',
+  gapeShare: 0.05,
+  usualGroup: 10,
+  plantShareMin: 0.1,
+  plantShareMax: 0.35,
+  sourceSize: 'a paper on size',
+  sourceWater: 'a paper on water',
+  sourceDiet: 'a paper on diet',
+} as Species;
+
+export const moment: MomentRow = {
+  id: 'evening',
+  name: 'After work',
+  anchor: 'clock',
+  minutes: 1110,
+  version: 1,
+  archived: false,
+};
+
+export const tank: Tank = {
+  id: 't1',
+  name: 'Millpond',
+  lengthCm: 100,
+  widthCm: 40,
+  heightCm: 50,
+  waterLevelCm: 45,
+  litres: null,
+  tempC: 25,
+  ph: 6.8,
+  lightOnMin: 600,
+  lightOffMin: 1200,
+  walkOrder: 1,
+  version: 3,
+  archived: false,
+};
+
+export const food: FoodRow = {
+  id: 'f1',
+  name: 'Fine flake',
+  family: 'grain',
+  kind: 'dry',
+  form: 'floats',
+  composition: { protein: 0.46, fat: 0.08, fibre: 0.03, ash: 0.1, moisture: 0.07 },
+  plantShare: 0.35,
+  unit: { name: 'pinch', plural: 'pinches', massG: 0.02, step: 0.5 },
+  version: 1,
+  archived: false,
+  lots: [
+    {
+      id: 'l1',
+      foodId: 'f1',
+      amountG: 60,
+      remainingG: 42,
+      costMinor: 890,
+      boughtOn: '2026-01-01',
+      openedOn: '2026-01-05',
+      bestBefore: null,
+      version: 1,
+    },
+  ],
+  remainingG: 42,
+};
+
+export const group: Group = {
+  id: 'g1',
+  name: 'Zebrafish',
+  speciesKey: 'danio-rerio',
+  tankId: 't1',
+  version: 1,
+  archived: false,
+  stage: 'adult',
+  lengthCm: 3.5,
+  size: { males: 4, females: 6, unsexed: 0, total: 10 },
+  diet: {
+    version: 2,
+    validFrom: '2026-01-01',
+    fastWeekdays: [7],
+    goalFactor: null,
+    servings: [
+      {
+        id: 's1',
+        foodId: 'f1',
+        momentId: 'evening',
+        zone: 'surface',
+        place: 'front left',
+        weekdays: [1, 2, 3, 4, 5, 6, 7],
+        weight: 1,
+        ownUnits: null,
+      },
+    ],
+  },
+};
+
+export const round = (day: string): RoundView => ({
+  day,
+  moments: [
+    {
+      momentId: 'evening',
+      name: 'After work',
+      stops: [
+        {
+          tankId: 't1',
+          at: `${day}T18:30:00.000Z`,
+          minutes: 1110,
+          servings: [
+            {
+              servingId: 's1',
+              groupId: 'g1',
+              groupName: 'Zebrafish',
+              foodId: 'f1',
+              foodName: 'Fine flake',
+              family: 'grain',
+              portion: '3 pinches',
+              units: 3,
+              unit: food.unit,
+              massG: 0.06,
+              ofWanted: 1,
+              zone: 'surface',
+              place: 'front left',
+              fed: null,
+            },
+          ],
+        },
+      ],
+    },
+  ],
+  resting: [{ groupId: 'g2', groupName: 'Medaka', tankId: 't1', stage: 'resting', reason: 'fast' }],
+  unplanned: [],
+});
+
+export const supply: Supply = {
+  horizon: 120,
+  foods: [{ foodId: 'f1', days: 5, usedPerWeekG: 1.2, wastedG: 0, costPerDayMinor: 18 }],
+};
+
+export const consumption: Consumption = {
+  days: ['2026-03-01', '2026-03-02'],
+  foods: [
+    {
+      foodId: 'f1',
+      name: 'Fine flake',
+      family: 'grain',
+      gramsPerDay: [0.2, 0.4],
+      totalG: 0.6,
+      units: 30,
+      unit: food.unit,
+      costMinor: 9,
+    },
+  ],
+  groups: [
+    {
+      groupId: 'g1',
+      name: 'Zebrafish',
+      tankId: 't1',
+      tankName: 'Millpond',
+      neededPerDay: [5, 5],
+      offeredPerDay: [2, 4],
+      neededKj: 10,
+      offeredKj: 6,
+      refusedKj: 1.5,
+    },
+  ],
+};
+
+/** Answers by «METHOD path», as the stand-in server gives them; tests add their own. */
+export const answers = (): Record<string, unknown> => ({
+  'GET /api/household': household,
+  'GET /api/catalogue': { species: [species], foods: [] },
+  'GET /api/moments': { items: [moment], next: null },
+  'GET /api/tanks': { items: [tank], next: null },
+  'GET /api/groups': { items: [group], next: null },
+  'GET /api/foods': { items: [food], next: null },
+  'GET /api/larder/supply': supply,
+});

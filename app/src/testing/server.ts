@@ -1,0 +1,31 @@
+/** What was asked of the stand-in server. */
+export interface Asked {
+  method: string;
+  path: string;
+  body: unknown;
+}
+
+type Answer = unknown | ((asked: Asked) => { status: number; body: unknown });
+
+/** Let `fetch` answer from a list, in place of a server; returns what was asked, in order. */
+export function standIn(answers: Record<string, Answer>): Asked[] {
+  const asked: Asked[] = [];
+  globalThis.fetch = jest.fn(async (input: unknown, init?: RequestInit) => {
+    const [path = ''] = String(input).split('?');
+    const method = init?.method ?? 'GET';
+    const body: unknown = init?.body ? JSON.parse(String(init.body)) : undefined;
+    asked.push({ method, path, body });
+    const answer = answers[`${method} ${path}`];
+    if (answer === undefined) throw new TypeError(`nobody answers ${method} ${path}`);
+    const { status, body: said } =
+      typeof answer === 'function'
+        ? (answer as (asked: Asked) => { status: number; body: unknown })({ method, path, body })
+        : { status: 200, body: answer };
+    return {
+      ok: status < 300,
+      status,
+      json: async () => JSON.parse(JSON.stringify(said)) as unknown,
+    } as Response;
+  }) as typeof fetch;
+  return asked;
+}
