@@ -1,10 +1,18 @@
 import { randomBytes } from 'node:crypto';
-import { chmodSync, existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  chmodSync,
+  existsSync,
+  mkdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
 import { createServer } from 'node:net';
 import { dirname, join } from 'node:path';
-import { databaseFolder, isRoot, keep } from './places.mjs';
+import { databaseFolder, isRoot } from './places.mjs';
 import { read, run } from './run.mjs';
-import { giveUp, step } from './say.mjs';
+import { giveUp, say, step } from './say.mjs';
 import { postgresBin } from './setup.mjs';
 
 /** True where nothing listens on a loopback port. */
@@ -40,7 +48,9 @@ function asDatabaseUser(program, args) {
  */
 export async function startPostgres(name, port) {
   const data = databaseFolder(name);
-  const secret = join(keep, `${name}.secret`);
+  // Beside the data, so that both are kept or lost together.
+  const secret = `${data}.secret`;
+  setAsideWithoutSecret(data, secret);
   if (!existsSync(join(data, 'PG_VERSION'))) {
     await step('PostgreSQL: making the database', () => initialise(data, secret));
   }
@@ -90,6 +100,14 @@ export async function startPostgres(name, port) {
     },
     stop: () => stopPostgres(data),
   };
+}
+
+/** Data whose password is lost cannot be opened: put them aside, never away. */
+function setAsideWithoutSecret(data, secret) {
+  if (!existsSync(join(data, 'PG_VERSION')) || existsSync(secret)) return;
+  const aside = `${data}.${Date.now()}`;
+  renameSync(data, aside);
+  say(`The password of the database in ${data} is lost; the data now lie in ${aside}.`);
 }
 
 async function stopPostgres(data) {
