@@ -57,7 +57,14 @@ function FoodForm({ food }: { food: FoodRow }) {
       {stale ? (
         <StaleNotice
           problem={stale}
-          fields={{ name: 'Name', unitMassG: 'Unit mass', protein: 'Protein', fat: 'Fat' }}
+          fields={{
+            name: 'Name',
+            kind: 'Kind',
+            form: 'In the water',
+            composition: 'Make-up',
+            plantShare: 'Plant share',
+            unit: 'Hand unit',
+          }}
           onKeepMine={() => {
             form.setValue('version', (stale.theirs as FoodRow).version);
             clearStale();

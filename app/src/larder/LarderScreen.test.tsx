@@ -2,6 +2,7 @@ import { fireEvent, screen } from '@testing-library/react-native';
 import { answers, food } from '../testing/house';
 import { standIn } from '../testing/server';
 import { show } from '../testing/show';
+import { EditFoodScreen } from './EditFoodScreen';
 import { LarderScreen } from './LarderScreen';
 
 const mockPush = jest.fn();
@@ -53,5 +54,34 @@ describe('the larder', () => {
     standIn({ ...answers(), 'GET /api/foods': { items: [], next: null } });
     show(<LarderScreen />);
     expect(await screen.findByText('The shelf is empty')).toBeTruthy();
+  });
+});
+
+describe('a changed food', () => {
+  it('somewhere else too shows what differs inside its hand unit', async () => {
+    const id = '01a20b8f-8261-7d0d-87a6-870c81b69e82';
+    const ours = { ...food, id };
+    standIn({
+      ...answers(),
+      'GET /api/foods': { items: [ours], next: null },
+      [`PUT /api/foods/${id}`]: ({ body }: { body: unknown }) => ({
+        status: 409,
+        body: {
+          type: 'urn:open-larder:stale',
+          title: 'Changed meanwhile',
+          status: 409,
+          detail: 'This food was changed somewhere else.',
+          yours: body,
+          theirs: { ...ours, version: 2, unit: { ...food.unit, massG: 0.03 } },
+        },
+      }),
+    });
+    show(<EditFoodScreen id={id} />);
+    fireEvent.press(await screen.findByLabelText('Save'));
+    expect(
+      await screen.findByText(
+        'Hand unit: yours pinch · pinches · 0.02 · 0.5, theirs pinch · pinches · 0.03 · 0.5',
+      ),
+    ).toBeTruthy();
   });
 });
