@@ -13,6 +13,9 @@ export interface Product {
 
 const root = join(__dirname, '..');
 
+/** Journeys happen on a Wednesday after lunch, whenever they are run: the day's moments stand still. */
+const NOW = '2026-03-11T13:00:00Z';
+
 function freePort(): Promise<number> {
   return new Promise((resolve, reject) => {
     const probe = createServer();
@@ -67,6 +70,7 @@ async function startProduct(household: 'demo' | 'empty', name: string) {
         OPEN_LARDER_DB_URL: admin.replace(/\/[^/]*$/, `/${name}`),
         OPEN_LARDER_HOUSEHOLD: household,
         OPEN_LARDER_TIME_ZONE: 'UTC',
+        OPEN_LARDER_CLOCK: NOW,
         OPEN_LARDER_LOG: 'warn',
       },
       stdio: ['ignore', 'ignore', 'inherit'],
@@ -120,6 +124,7 @@ export const test = base.extend<Fixtures>({
   },
   context: async ({ context }, use) => {
     const strangers: string[] = [];
+    await context.clock.setFixedTime(NOW);
     context.on('request', (request) => {
       const { hostname, protocol } = new URL(request.url());
       if (protocol.startsWith('http') && hostname !== 'localhost') strangers.push(request.url());

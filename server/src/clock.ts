@@ -6,7 +6,14 @@ export interface Clock {
   now(): Date;
 }
 
-export const systemClock: Clock = { now: () => new Date() };
+/**
+ * The clock of the machine, or one that was set to `start` when the server began and runs on from
+ * there: what the product does on another day can be seen today.
+ */
+export function runningClock(start?: string): Clock {
+  const ahead = start === undefined ? 0 : Date.parse(start) - Date.now();
+  return { now: () => new Date(Date.now() + ahead) };
+}
 
 /** The local day (YYYY-MM-DD) of an instant in a time zone. */
 export function localDay(instant: Date, timeZone: string): string {

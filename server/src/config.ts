@@ -10,6 +10,8 @@ const settings = z.object({
   /** Which household is signed in by itself, and made when it is missing. */
   OPEN_LARDER_HOUSEHOLD: z.enum(['demo', 'empty']).default('demo'),
   OPEN_LARDER_TIME_ZONE: z.string().optional(),
+  /** Instant at which the product's clock starts, in place of the machine's. */
+  OPEN_LARDER_CLOCK: z.iso.datetime({ offset: true }).optional(),
   OPEN_LARDER_LOG: z.enum(['debug', 'info', 'warn', 'error', 'silent']).default('info'),
 });
 
@@ -19,6 +21,7 @@ export interface Config {
   webDir: string | undefined;
   household: 'demo' | 'empty';
   timeZone: string;
+  clockStart: string | undefined;
   logLevel: string;
 }
 
@@ -39,6 +42,7 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     household: read.data.OPEN_LARDER_HOUSEHOLD,
     timeZone:
       read.data.OPEN_LARDER_TIME_ZONE ?? Intl.DateTimeFormat().resolvedOptions().timeZone ?? 'UTC',
+    clockStart: read.data.OPEN_LARDER_CLOCK,
     logLevel: read.data.OPEN_LARDER_LOG,
   };
 }

@@ -1,6 +1,6 @@
 import { loadCatalogue } from '@open-larder/catalogue/load';
 import { createApp } from './app';
-import { systemClock } from './clock';
+import { runningClock } from './clock';
 import { readConfig } from './config';
 import { connect, migrate } from './db';
 import { ensureHousehold } from './demo';
@@ -12,18 +12,19 @@ const PATIENCE_MS = 5000;
 async function main(): Promise<void> {
   const config = readConfig(process.env);
   const log = makeLog(config.logLevel);
+  const clock = runningClock(config.clockStart);
   const db = connect(config.dbUrl);
   await migrate(db);
   const catalogue = loadCatalogue();
   const householdId = await ensureHousehold(db, catalogue, {
     key: config.household,
     timeZone: config.timeZone,
-    now: systemClock.now(),
+    now: clock.now(),
   });
   const app = createApp({
     db,
     catalogue,
-    clock: systemClock,
+    clock,
     log,
     webDir: config.webDir,
     householdOf: () => householdId,
