@@ -14,7 +14,7 @@ test('from an empty household to a week of records, kept across a crash', async 
   await page.getByLabel('Inside width, cm').fill('35');
   await page.getByLabel('Inside height, cm').fill('40');
   await page.getByLabel('Water level, cm').fill('36');
-  await expect(page.getByText('That is 101 L of water.')).toBeVisible();
+  await expect(page.getByText('That is 91 L of water.')).toBeVisible();
   await page.getByLabel('Water temperature, °C').fill('24,5');
   await page.getByLabel('pH').fill('7');
   await page.getByLabel('Lights on').fill('9:00');
@@ -124,7 +124,8 @@ test('units are the keeper’s: the same tank in inches, gallons and Fahrenheit'
   empty,
 }) => {
   await page.goto(`${empty.url}/settings`);
-  await page.getByRole('radio', { name: 'in, gal, °F' }).click();
+  await page.getByRole('radio', { name: 'in, gal, oz' }).click();
+  await page.getByRole('radio', { name: '°F' }).click();
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('The settings are saved.')).toBeVisible();
   await page.goto(`${empty.url}/tanks/new`);
@@ -137,4 +138,25 @@ test('units are the keeper’s: the same tank in inches, gallons and Fahrenheit'
   const tanks = await (await page.request.get(`${empty.url}/api/tanks`)).json();
   expect(tanks.items[0].litres).toBeCloseTo(75.708, 2);
   expect(tanks.items[0].tempC).toBeCloseTo(25, 6);
+
+  // Whatever the settings, a number may name its own unit; switching back changes nothing stored.
+  await page.goto(`${empty.url}/tanks/new`);
+  await page.getByLabel('Name').fill('Mixed');
+  await page.getByLabel('Inside length, in').fill('60 cm');
+  await page.getByLabel('Inside width, in').fill('11 3/4');
+  await page.getByLabel('Inside height, in').fill('1 ft');
+  await page.getByLabel('Water temperature, °F').fill('24.5C');
+  await page.getByLabel('Hardness, dGH').fill('107 ppm');
+  await page.getByRole('button', { name: 'Make this tank' }).click();
+  await expect(page.getByText('76.1 °F').first()).toBeVisible();
+  const before = await (await page.request.get(`${empty.url}/api/tanks`)).json();
+  expect(before.items[1]).toMatchObject({ lengthCm: 60, widthCm: 29.845, heightCm: 30.48 });
+  await page.goto(`${empty.url}/settings`);
+  await page.getByRole('radio', { name: 'cm, L, g' }).click();
+  await page.getByRole('radio', { name: '°C' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('The settings are saved.')).toBeVisible();
+  await goTo(page, 'Tanks');
+  await expect(page.getByText(/24.5 °C/).first()).toBeVisible();
+  expect(await (await page.request.get(`${empty.url}/api/tanks`)).json()).toEqual(before);
 });

@@ -1,7 +1,9 @@
 /**
  * The shipped reference data as types and word lists, safe to import anywhere.
- * Reading the CSV files needs a disk and has its own door: `@open-larder/catalogue/load`.
+ * Reading the CSV files needs a disk and has its own door: `@open-larder/catalogue/load`;
+ * checking a keeper's own species needs validation: `@open-larder/catalogue/species`.
  */
 export * from './vocabulary';
-export type { Species } from './species';
+export { entryOf, OWN, resolveSpecies, SPECIES_DEFAULTS, type Species } from './defaults';
+export type { ByLight, Presence, SpeciesEntry, SpeciesField } from './species';
 export type { GenericFood } from './foods';

@@ -1,10 +1,20 @@
 /** The closed word lists that catalogue rows, schemas and the computation share. */
-export const SHAPES = ['eel-like', 'elongated', 'fusiform', 'deep'] as const;
+export const SHAPES = [
+  'eel-like',
+  'elongated',
+  'fusiform',
+  'deep',
+  'flat',
+  'shrimp',
+  'snail',
+] as const;
 export type Shape = (typeof SHAPES)[number];
 
 export const GUILDS = [
   'plant grazer',
   'film scraper',
+  'detritus feeder',
+  'filter feeder',
   'invertebrate picker',
   'predator',
   'omnivore',
@@ -17,6 +27,31 @@ export type Zone = (typeof ZONES)[number];
 
 export const ACTIVITIES = ['day', 'dusk', 'night'] as const;
 export type Activity = (typeof ACTIVITIES)[number];
+
+export const MOUTHS = ['up', 'terminal', 'down', 'sucker'] as const;
+export type Mouth = (typeof MOUTHS)[number];
+
+/** How much nitrate a species stands over months. */
+export const NITRATE_CLASSES = ['low', 'moderate', 'high'] as const;
+export type NitrateClass = (typeof NITRATE_CLASSES)[number];
+
+/** Ways of breeding, each with its own timetable. */
+export const BREEDINGS = [
+  'egg scatterer',
+  'plant spawner',
+  'surface spawner',
+  'cave spawner',
+  'mouth-brooder',
+  'bubble-nester',
+  'annual',
+  'live-bearer',
+  'skin feeder',
+  'mussel spawner',
+  'egg carrier',
+  'clutch layer',
+  'not bred at home',
+] as const;
+export type Breeding = (typeof BREEDINGS)[number];
 
 export const FOOD_KINDS = ['dry', 'gel', 'frozen', 'fresh', 'mix', 'live'] as const;
 export type FoodKind = (typeof FOOD_KINDS)[number];

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import type { z } from 'zod';
 import {
+  blankTank,
   dietEdit,
   feedingCreate,
   foodCreate,
@@ -21,6 +22,7 @@ const ID = '01a20b8f-8261-7d0d-87a6-870c81b69e8e';
 const OTHER = '01a20b8f-8261-7d0d-87a6-870c81b69e8f';
 
 const tank = {
+  ...blankTank,
   id: ID,
   name: 'Millpond',
   lengthCm: 100,
@@ -92,6 +94,8 @@ const household = {
   name: 'Home',
   timeZone: 'Europe/Berlin',
   units: 'metric',
+  temperature: 'C',
+  hardness: 'dGH',
   clock: '24',
   weekStart: 1,
   currency: 'EUR',

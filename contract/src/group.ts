@@ -1,6 +1,6 @@
-import { STAGES } from '@open-larder/core';
+import { CAUSES, LIFE_KINDS, STAGES } from '@open-larder/core';
 import { z } from 'zod';
-import { between, day, id, name, version } from './basics';
+import { between, day, id, name, phrase, version } from './basics';
 import { diet } from './diet';
 
 const count = between(0, 100_000, 'a number of fish').int('count whole fish');
@@ -15,10 +15,12 @@ const someFish = {
 const hasFish = (sizes: { males: number; females: number; unsexed: number }) =>
   sizes.males + sizes.females + sizes.unsexed > 0;
 
-const fields = z.object({ name, speciesKey: z.string().min(1, 'choose a species').max(60) });
+const speciesKey = z.string().min(1, 'choose a species').max(60);
 
-export const groupCreate = fields
-  .extend({
+export const groupCreate = z
+  .object({
+    name,
+    speciesKey,
     id,
     tankId: id,
     ...counts,
@@ -29,20 +31,90 @@ export const groupCreate = fields
   })
   .refine(hasFish, someFish);
 
-export const groupEdit = z.object({ name, version, archived: z.boolean() });
+export const groupEdit = z.object({ name, speciesKey, version, archived: z.boolean() });
 
-const eventBase = { id, day };
-/** What happens to a group. Its size, stage and length on any day follow from these alone. */
+const eventBase = { id, day, note: phrase.default('') };
+const adding = <K extends string>(kind: K) =>
+  z.object({ ...eventBase, kind: z.literal(kind), ...counts }).refine(hasFish, someFish);
+
+/**
+ * What happens to a group, as a keeper enters it. Its size, stage, length and place on any day
+ * follow from these alone. Splitting and merging, which touch two groups, have routes of their own.
+ */
 export const groupEvent = z.discriminatedUnion('kind', [
-  z.object({ ...eventBase, kind: z.literal('arrived'), ...counts }).refine(hasFish, someFish),
+  adding('arrived'),
+  adding('born'),
   z.object({ ...eventBase, kind: z.literal('counted'), ...counts }),
-  z.object({ ...eventBase, kind: z.literal('died'), ...counts }).refine(hasFish, someFish),
+  z
+    .object({
+      ...eventBase,
+      kind: z.literal('died'),
+      cause: z.enum(CAUSES).default('unknown'),
+      ...counts,
+    })
+    .refine(hasFish, someFish),
+  adding('sold'),
+  adding('given'),
+  z.object({ ...eventBase, kind: z.literal('moved'), tankId: id }),
   z.object({ ...eventBase, kind: z.literal('measured'), lengthCm }),
   z.object({ ...eventBase, kind: z.literal('staged'), stage }),
 ]);
 export type GroupEvent = z.infer<typeof groupEvent>;
 
-export const group = fields.extend({
+/** An event as read back: of any kind, with what was taken back marked. */
+export const lifeEvent = z.object({
+  id: z.string(),
+  groupId: z.string(),
+  kind: z.enum(LIFE_KINDS),
+  day: z.string(),
+  males: z.number().nullable(),
+  females: z.number().nullable(),
+  unsexed: z.number().nullable(),
+  cause: z.enum(CAUSES).nullable(),
+  lengthCm: z.number().nullable(),
+  stage: stage.nullable(),
+  tankId: z.string().nullable(),
+  /** The group that these came from or went to. */
+  otherGroupId: z.string().nullable(),
+  note: z.string(),
+  withdrawn: z.boolean(),
+});
+export type LifeEventRow = z.infer<typeof lifeEvent>;
+
+/** Take an event back, by a correcting entry; `replacement` says what was right instead. */
+export const eventWithdrawal = z.object({ id, replacement: groupEvent.nullable() });
+
+/** Part of a group becomes a group of its own, in the same tank or another. */
+export const groupSplit = z
+  .object({
+    /** The new group. */
+    id,
+    name,
+    tankId: id,
+    day,
+    ...counts,
+    /** Set apart for a while, or for good. Set apart means quarantine for the new group. */
+    apart: z.boolean(),
+    note: phrase.default(''),
+  })
+  .refine(hasFish, someFish);
+
+/** A whole group joins another of its species, and ends. */
+export const groupMerge = z.object({ id, intoGroupId: id, day, note: phrase.default('') });
+
+/** Several groups move to one tank on one day. */
+export const groupMoves = z.object({
+  tankId: id,
+  day,
+  moves: z
+    .array(z.object({ id, groupId: id }))
+    .min(1, 'choose at least one group')
+    .max(200, 'move at most 200 groups at once'),
+});
+
+export const group = z.object({
+  name,
+  speciesKey,
   id,
   tankId: id,
   version,

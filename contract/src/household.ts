@@ -15,7 +15,10 @@ const timeZone = z
 export const householdInput = z.object({
   name,
   timeZone,
+  /** Lengths, volumes and masses. */
   units: z.enum(['metric', 'us']),
+  temperature: z.enum(['C', 'F']),
+  hardness: z.enum(['dGH', 'ppm']),
   clock: z.enum(['24', '12']),
   /** First day of the week: 1 Monday, 7 Sunday. */
   weekStart: z.union([z.literal(1), z.literal(7)]),

@@ -14,4 +14,6 @@ export * from './problem';
 export * from './records';
 export * from './round';
 export * from './routes';
+export * from './species';
+export * from './table';
 export * from './tank';

@@ -4,13 +4,25 @@ import { catalogue } from './catalogue';
 import { diet, dietEdit } from './diet';
 import { feeding, feedingCreate, feedingReceipt, feedingUndo } from './feeding';
 import { food, foodCreate, foodEdit, lot, lotCount, lotCreate, lotEdit } from './food';
-import { group, groupCreate, groupEdit, groupEvent } from './group';
+import {
+  eventWithdrawal,
+  group,
+  groupCreate,
+  groupEdit,
+  groupEvent,
+  groupMerge,
+  groupMoves,
+  groupSplit,
+  lifeEvent,
+} from './group';
 import { household, householdEdit } from './household';
 import { supply } from './larder';
 import { moment, momentCreate, momentEdit } from './moment';
 import { paths, type RouteName } from './paths';
 import { consumption, spanQuery } from './records';
 import { round, roundWhy } from './round';
+import { ownSpecies, speciesCreate, speciesEdit } from './species';
+import { exportedTable, tableImport, tableName, tableReport } from './table';
 import { tank, tankCreate, tankEdit } from './tank';
 
 export interface Route {
@@ -90,21 +102,52 @@ export const routes = {
     summary: 'Species and generic foods with their sources',
     response: catalogue,
   }),
+  listSpecies: list('listSpecies', 'Species of the keeper’s own', ownSpecies),
+  createSpecies: create(
+    'createSpecies',
+    'Describe a species of your own',
+    speciesCreate,
+    ownSpecies,
+  ),
+  editSpecies: change(
+    'editSpecies',
+    'Change, put away or bring back a species of your own',
+    speciesEdit,
+    ownSpecies,
+  ),
   listMoments: list('listMoments', 'Moments of the day', moment),
   createMoment: create('createMoment', 'Name a moment of the day', momentCreate, moment),
   editMoment: change('editMoment', 'Change, end or bring back a moment', momentEdit, moment),
   listTanks: list('listTanks', 'Tanks in walking order', tank),
   createTank: create('createTank', 'Make a tank', tankCreate, tank),
   editTank: change('editTank', 'Change, put away or bring back a tank', tankEdit, tank),
-  listGroups: list('listGroups', 'Groups with size, stage, length and diet of today', group),
+  listGroups: route('listGroups', {
+    summary: 'Groups with size, stage, length and diet as they are today, or were on a day',
+    query: pageQuery.extend({ day: day.optional() }),
+    response: pageOf(group),
+  }),
   createGroup: create('createGroup', 'Put a group of fish in a tank', groupCreate, group),
   editGroup: change('editGroup', 'Rename, end or bring back a group', groupEdit, group),
-  addGroupEvent: change(
-    'addGroupEvent',
-    'Something happened to a group: arrived, counted, died, measured, staged',
-    groupEvent,
+  addGroupEvent: change('addGroupEvent', 'Something happened to a group', groupEvent, group),
+  listGroupEvents: route('listGroupEvents', {
+    summary: 'All that happened to a group, newest first, with what was taken back',
+    params: byId,
+    query: pageQuery,
+    response: pageOf(lifeEvent),
+  }),
+  withdrawGroupEvent: change(
+    'withdrawGroupEvent',
+    'Take an event back, or put another in its place',
+    eventWithdrawal,
     group,
   ),
+  splitGroup: change('splitGroup', 'Part of a group becomes one of its own', groupSplit, group),
+  mergeGroup: change('mergeGroup', 'A whole group joins another and ends', groupMerge, group),
+  moveGroups: route('moveGroups', {
+    summary: 'Move several groups to a tank at once, all or none',
+    body: groupMoves,
+    response: z.object({ moved: z.int() }),
+  }),
   editDiet: change('editDiet', 'Say what a group eats', dietEdit, diet),
   listFoods: list('listFoods', 'Foods with their lots and what is left', food),
   createFood: create('createFood', 'Put a food on the shelf', foodCreate, food),
@@ -134,6 +177,17 @@ export const routes = {
     feedingUndo,
     feeding,
   ),
+  exportTable: route('exportTable', {
+    summary: 'Tanks, groups or their events as CSV',
+    params: z.object({ table: tableName }),
+    response: exportedTable,
+  }),
+  importTable: route('importTable', {
+    summary: 'Check a table line by line, and take it in whole or not at all',
+    params: z.object({ table: tableName }),
+    body: tableImport,
+    response: tableReport,
+  }),
   getConsumption: route('getConsumption', {
     summary: 'What was offered against what was needed, by food and by group',
     query: spanQuery,

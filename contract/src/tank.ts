@@ -1,43 +1,118 @@
+import {
+  COVERS,
+  DECORS,
+  FILTERS,
+  FLOWS,
+  GROUNDS,
+  PLANTINGS,
+  SOURCE_WATERS,
+  TANK_KINDS,
+  TANK_SHAPES,
+  waterLitres,
+  type TankWater,
+} from '@open-larder/core';
 import { z } from 'zod';
 import { between, id, name, version } from './basics';
 import { minutesOfDay } from './moment';
 
-export const TANK_LIMITS = {
-  sizeCm: [3, 1000],
-  litres: [0.2, 50_000],
-  tempC: [0, 40],
-  ph: [3, 11],
-  walkOrder: [1, 9999],
-} as const;
+const sizeCm = [3, 1000] as const;
 
-const fields = z.object({
+/** Fields of a tank with their limits. What is null the app guesses, and shows as a guess. */
+export const tankFields = z.object({
   name,
-  lengthCm: between(...TANK_LIMITS.sizeCm, 'inside length in cm').nullable(),
-  widthCm: between(...TANK_LIMITS.sizeCm, 'inside width in cm').nullable(),
-  heightCm: between(...TANK_LIMITS.sizeCm, 'inside height in cm').nullable(),
+  kind: z.enum(TANK_KINDS),
+  shape: z.enum(TANK_SHAPES),
+  lengthCm: between(...sizeCm, 'inside length in cm').nullable(),
+  widthCm: between(...sizeCm, 'inside width in cm').nullable(),
+  heightCm: between(...sizeCm, 'inside height in cm').nullable(),
   waterLevelCm: between(1, 1000, 'water level in cm').nullable(),
-  litres: between(...TANK_LIMITS.litres, 'litres').nullable(),
-  tempC: between(...TANK_LIMITS.tempC, 'water temperature in °C'),
-  ph: between(...TANK_LIMITS.ph, 'pH').nullable(),
+  litres: between(0.2, 50_000, 'litres').nullable(),
+  ground: z.enum(GROUNDS).nullable(),
+  groundDepthCm: between(0, 200, 'depth of the ground in cm').nullable(),
+  decor: z.enum(DECORS).nullable(),
+  filter: z.enum(FILTERS).nullable(),
+  flow: z.enum(FLOWS).nullable(),
+  plants: z.enum(PLANTINGS).nullable(),
+  cover: z.enum(COVERS).nullable(),
+  sourceWater: z.enum(SOURCE_WATERS).nullable(),
+  tempC: between(0, 40, 'water temperature in °C'),
+  ph: between(3, 11, 'pH').nullable(),
+  gh: between(0, 60, 'hardness in dGH').nullable(),
   lightOnMin: minutesOfDay,
   lightOffMin: minutesOfDay,
-  walkOrder: between(...TANK_LIMITS.walkOrder, 'place in the walking order').int(),
+  walkOrder: between(1, 9999, 'place in the walking order').int(),
 });
+type Fields = z.infer<typeof tankFields>;
 
-function sized<Shape extends z.ZodType<z.infer<typeof fields>>>(schema: Shape) {
-  return schema
-    .refine((tank) => tank.litres !== null || (tank.lengthCm && tank.widthCm && tank.heightCm), {
-      path: ['litres'],
-      message: 'give length, width and height, or the litres',
-    })
-    .refine((tank) => !tank.waterLevelCm || !tank.heightCm || tank.waterLevelCm <= tank.heightCm, {
-      path: ['waterLevelCm'],
-      message: 'the water cannot stand above the rim of the tank',
-    });
+/** What is wrong with a tank as a whole, at the field to change; null where all fits. */
+export function tankFault(tank: Fields): { path: keyof Fields; message: string } | null {
+  if (tank.litres === null && !(tank.lengthCm && tank.widthCm && tank.heightCm)) {
+    return { path: 'litres', message: 'give length, width and height, or the litres' };
+  }
+  if (tank.waterLevelCm && tank.heightCm && tank.waterLevelCm > tank.heightCm) {
+    return { path: 'waterLevelCm', message: 'the water cannot stand above the rim of the tank' };
+  }
+  const level = tank.waterLevelCm ?? (tank.heightCm ?? 0) * 0.9;
+  if (tank.litres === null && tank.groundDepthCm !== null && tank.groundDepthCm >= level) {
+    return { path: 'groundDepthCm', message: 'the ground cannot reach the surface of the water' };
+  }
+  const most = mostLitres(tank);
+  if (tank.litres !== null && most !== null && tank.litres > most) {
+    return {
+      path: 'litres',
+      message: `a tank of these measures holds ${Math.floor(most * 10) / 10} litres at the most`,
+    };
+  }
+  return null;
 }
 
-export const tankCreate = sized(fields.extend({ id }));
-export const tankEdit = sized(fields.extend({ version, archived: z.boolean() }));
-export const tank = fields.extend({ id, version, archived: z.boolean() });
+/** Litres up to the rim with nothing else in it; null where the measures are not all known. */
+function mostLitres(tank: Fields): number | null {
+  if (!tank.lengthCm || !tank.widthCm || !tank.heightCm) return null;
+  const full: TankWater = {
+    ...tank,
+    litres: null,
+    waterLevelCm: tank.heightCm,
+    ground: 'bare',
+    groundDepthCm: 0,
+    decor: 'none',
+  };
+  return waterLitres(full)?.value ?? null;
+}
+
+function sized<Schema extends z.ZodType<Fields>>(schema: Schema) {
+  return schema.superRefine((tank, context) => {
+    const fault = tankFault(tank);
+    if (fault) context.addIssue({ code: 'custom', path: [fault.path], message: fault.message });
+  });
+}
+
+export const tankCreate = sized(tankFields.extend({ id }));
+export const tankEdit = sized(tankFields.extend({ version, archived: z.boolean() }));
+export const tank = tankFields.extend({ id, version, archived: z.boolean() });
 
 export type Tank = z.infer<typeof tank>;
+
+/** Starting values of a tank about which nothing is known but its size. */
+export const blankTank = {
+  kind: 'display',
+  shape: 'box',
+  lengthCm: null,
+  widthCm: null,
+  heightCm: null,
+  waterLevelCm: null,
+  litres: null,
+  ground: null,
+  groundDepthCm: null,
+  decor: null,
+  filter: null,
+  flow: null,
+  plants: null,
+  cover: null,
+  sourceWater: null,
+  tempC: 25,
+  ph: null,
+  gh: null,
+  lightOnMin: 600,
+  lightOffMin: 1200,
+} as const satisfies Omit<Fields, 'name' | 'walkOrder'>;

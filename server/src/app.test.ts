@@ -9,6 +9,8 @@ import {
   sampleGroup,
   sampleLot,
   sampleMoment,
+  sampleSpecies,
+  sampleSplit,
   sampleTank,
   smallHouse,
 } from './testing/samples';
@@ -16,9 +18,13 @@ import { count, startTestServer, type TestServer } from './testing/testServer';
 
 let server: TestServer;
 let ours: Awaited<ReturnType<typeof smallHouse>>;
+let theirTank: string;
 beforeAll(async () => {
   server = await startTestServer();
   ours = await smallHouse(server, 'ours');
+  const tank = sampleTank();
+  theirTank = tank.id;
+  await server.as('theirs').post('/api/tanks').send(tank).expect(201);
   await ours.ask.post('/api/feedings').send(sampleFeeding(ours)).expect(201);
 });
 afterAll(() => server.close());
@@ -57,6 +63,24 @@ const PROBES: Record<RouteName, Probe> = {
     expect((await server.as('ours').get('/api/household')).body.name).toBe('ours');
   },
   getCatalogue: readsNothing('/api/catalogue'),
+  listSpecies: readsNothing('/api/species'),
+  createSpecies: async () => {
+    const own = sampleSpecies();
+    await server.as('ours').post('/api/species').send(own).expect(201);
+    await theirs().post('/api/species').send(own).expect(409);
+    await theirs()
+      .post('/api/groups')
+      .send(sampleGroup(theirTank, { speciesKey: `own-${own.id}` }))
+      .expect(422);
+  },
+  editSpecies: async () => {
+    const { id, entry } = sampleSpecies();
+    await server.as('ours').post('/api/species').send({ id, copiedFrom: null, entry }).expect(201);
+    await theirs()
+      .put(`/api/species/${id}`)
+      .send({ version: 1, archived: true, entry })
+      .expect(404);
+  },
   listMoments: readsNothing('/api/moments'),
   createMoment: async () => {
     await theirs()
@@ -96,7 +120,7 @@ const PROBES: Record<RouteName, Probe> = {
   editGroup: finds404(
     'put',
     () => `/api/groups/${ours.group.id}`,
-    () => ({ name: 'Stolen', version: 1, archived: true }),
+    () => ({ name: 'Stolen', speciesKey: 'danio-rerio', version: 1, archived: true }),
   ),
   addGroupEvent: finds404(
     'post',
@@ -108,6 +132,51 @@ const PROBES: Record<RouteName, Probe> = {
       lengthCm: 2,
     }),
   ),
+  listGroupEvents: finds404(
+    'get',
+    () => `/api/groups/${ours.group.id}/events`,
+    () => ({}),
+  ),
+  withdrawGroupEvent: async () => {
+    const { body } = await ours.ask.get(`/api/groups/${ours.group.id}/events`).expect(200);
+    await theirs()
+      .post(`/api/group-events/${body.items[0].id}/withdrawal`)
+      .send({ id: uuidv7(), replacement: null })
+      .expect(404);
+  },
+  splitGroup: finds404(
+    'post',
+    () => `/api/groups/${ours.group.id}/split`,
+    () => ({ ...sampleSplit(theirTank), tankId: theirTank }),
+  ),
+  mergeGroup: finds404(
+    'post',
+    () => `/api/groups/${ours.group.id}/merge`,
+    () => ({ id: uuidv7(), intoGroupId: ours.group.id, day: '2026-03-05' }),
+  ),
+  moveGroups: finds404(
+    'post',
+    () => '/api/moves',
+    () => ({
+      tankId: theirTank,
+      day: '2026-03-05',
+      moves: [{ id: uuidv7(), groupId: ours.group.id }],
+    }),
+  ),
+  exportTable: async () => {
+    for (const table of ['house', 'tanks', 'groups', 'events']) {
+      await readsNothing(`/api/tables/${table}`)();
+    }
+  },
+  importTable: async () => {
+    const text = (await ours.ask.get('/api/tables/events').expect(200)).body.text;
+    const { body } = await theirs()
+      .post('/api/tables/events')
+      .send({ text, write: true })
+      .expect(201);
+    expect(body.written).toBe(false);
+    expect(body.counts.fault).toBe(body.lines.length);
+  },
   editDiet: finds404(
     'put',
     () => `/api/groups/${ours.group.id}/diet`,

@@ -24,6 +24,8 @@ import { momentRoutes } from './moment/routes';
 import { openApi } from './openapi';
 import { recordsRoutes } from './records/routes';
 import { roundRoutes } from './round/routes';
+import { speciesRoutes } from './species/routes';
+import { tableRoutes } from './table/routes';
 import { tankRoutes } from './tank/routes';
 
 export interface AppParts {
@@ -38,6 +40,8 @@ export interface AppParts {
 }
 
 const BODY_LIMIT = 256 * 1024;
+/** Whole tables come in one piece, since they are taken in whole or not at all. */
+const TABLE_LIMIT = 5 * 1024 * 1024;
 const YEAR_S = 31_536_000;
 /** The page of addresses in plain dress: no banner of the package that draws it. */
 const DOCS_PAGE = {
@@ -54,6 +58,7 @@ export function createApp({ db, catalogue, clock, log, webDir, householdOf }: Ap
   app.use(compression());
   app.get('/api/docs/openapi.json', (_request, response) => void response.json(openApi()));
   app.use('/api/docs', swaggerUi.serve, swaggerUi.setup(openApi(), DOCS_PAGE));
+  app.use('/api/tables', express.json({ limit: TABLE_LIMIT }));
   app.use('/api', express.json({ limit: BODY_LIMIT }));
 
   const router = Router();
@@ -73,6 +78,7 @@ export function createApp({ db, catalogue, clock, log, webDir, householdOf }: Ap
 const RESOURCES: Handlers = {
   ...householdRoutes,
   ...catalogueRoutes,
+  ...speciesRoutes,
   ...momentRoutes,
   ...tankRoutes,
   ...groupRoutes,
@@ -82,6 +88,7 @@ const RESOURCES: Handlers = {
   ...roundRoutes,
   ...feedingRoutes,
   ...recordsRoutes,
+  ...tableRoutes,
 };
 
 function healthRoutes(db: Sequelize): Handlers {

@@ -55,6 +55,8 @@ describe('a look at a diet', () => {
     moments: [moment],
     tanks: [tank],
     groups: [group],
+    groupsIn: new Map([[tank.id, [group]]]),
+    ownSpecies: [],
     foods: [food],
     species: new Map([[species.key, species]]),
     house: { timeZone: 'UTC', moments: [moment], tanks: [], groups: [], foods: [food] },

@@ -1,14 +1,10 @@
-import type { Activity, Shape, Zone } from '@open-larder/catalogue';
+import type { Activity } from '@open-larder/catalogue';
 import Svg, { G, Line, Path, Rect } from 'react-native-svg';
 import { useColours } from '../theme';
-import { bodyPath } from './bodies';
+import { bodyOf } from './bodies';
+import { placeSchools, type Placed, type Schooled } from './school';
 
-export interface SectionGroup {
-  id: string;
-  shape: Shape;
-  lengthCm: number;
-  count: number;
-  zone: Zone;
+export interface SectionGroup extends Schooled {
   activity: Activity;
 }
 
@@ -23,17 +19,6 @@ interface Props {
   /** Night feeders are dimmed while it is light, day feeders while it is dark. */
   lit?: boolean;
 }
-
-/** Fish drawn of one group: more would only be a crowd. */
-const DRAWN = 9;
-const MIN_FISH_PX = 7;
-/** Where each zone begins and ends, as shares of the water's depth from the surface. */
-const BANDS: Record<Zone, [number, number]> = {
-  surface: [0.05, 0.22],
-  mid: [0.28, 0.66],
-  bottom: [0.93, 0.96],
-  film: [0.5, 0.86],
-};
 
 /** Side view of a tank to scale: surface, depths, ground, a root, and every group where it feeds. */
 export function TankSection({
@@ -55,6 +40,8 @@ export function TankSection({
   const ground = floor - depth * 0.07;
   const right = width - 2;
   const root = width * 0.66;
+  const activity = new Map(groups.map((group) => [group.id, group.activity]));
+  const isDimmed = (groupId: string) => activity.get(groupId) === (lit ? 'night' : 'day');
   return (
     <Svg width={width} height={height} role="img" aria-label={label}>
       <Rect x={left} y={top} width={right - left} height={depth} fill={c.water} />
@@ -72,16 +59,8 @@ export function TankSection({
         fill={c.sand}
       />
       <Line x1={left} y1={top} x2={right} y2={top} stroke={c.brine} strokeWidth={1.5} />
-      {groups.map((group, index) => (
-        <School
-          key={group.id}
-          group={group}
-          index={index}
-          of={groups.length}
-          scale={scale}
-          frame={{ left, right, top, depth, ground, root, width }}
-          dimmed={lit ? group.activity === 'night' : group.activity === 'day'}
-        />
+      {placeSchools(groups, { left, right, top, ground, root }, scale).map((fish, index) => (
+        <Fish key={index} fish={fish} dimmed={isDimmed(fish.groupId)} />
       ))}
       <Path d={`M${left} 1 V${floor} H${right} V1`} fill="none" stroke={c.ink} strokeWidth={2.5} />
     </Svg>
@@ -141,75 +120,18 @@ function Stems({ x, ground, depth, width }: GrownProps) {
   );
 }
 
-interface Frame {
-  left: number;
-  right: number;
-  top: number;
-  depth: number;
-  ground: number;
-  root: number;
-  width: number;
-}
-
-interface SchoolProps {
-  group: SectionGroup;
-  index: number;
-  of: number;
-  scale: number;
-  frame: Frame;
-  dimmed: boolean;
-}
-
-function School({ group, index, of, scale, frame, dimmed }: SchoolProps) {
+/** One fish as its outline. */
+export function Fish({ fish, dimmed = false }: { fish: Placed; dimmed?: boolean }) {
   const c = useColours();
-  const size = Math.max(MIN_FISH_PX, group.lengthCm * scale);
-  const drawn = Math.min(group.count, DRAWN);
+  const { path, up } = bodyOf(fish.shape);
+  const { x, y, width, turned } = fish;
   return (
-    <G opacity={dimmed ? 0.35 : 1}>
-      {Array.from({ length: drawn }, (_, fish) => {
-        const { x, y } = place(group, fish, drawn, index, of, size, frame);
-        const turned = (fish * 7 + index * 3) % 5 < 2;
-        const half = size / 2;
-        return (
-          <Path
-            key={fish}
-            d={bodyPath(group.shape)}
-            fill={c.ink}
-            transform={`translate(${turned ? x + half : x - half} ${y}) scale(${turned ? -size : size} ${size})`}
-          />
-        );
-      })}
-    </G>
+    <Path
+      d={path}
+      fill={c.ink}
+      fillRule="evenodd"
+      opacity={dimmed ? 0.35 : 1}
+      transform={`translate(${turned ? x + width : x} ${y + width * up}) scale(${turned ? -width : width} ${width})`}
+    />
   );
-}
-
-/**
- * Where one fish of a group swims: spread evenly along a stretch of its own, with a stir
- * from its number alone, so that the picture is the same every time.
- */
-function place(
-  group: SectionGroup,
-  fish: number,
-  drawn: number,
-  index: number,
-  of: number,
-  size: number,
-  frame: Frame,
-): { x: number; y: number } {
-  const stir = (salt: number) =>
-    (((fish + 1) * 0.618_034 + (index + 1) * 0.381_966 * salt) % 1) - 0.5;
-  const span = frame.right - frame.left - size;
-  const stretch =
-    group.zone === 'bottom' ? span : Math.min(span, Math.max(span * 0.42, size * drawn * 0.5));
-  const start = of > 1 ? ((index * 0.618_034) % 1) * (span - stretch) : (span - stretch) * 0.3;
-  let x = frame.left + size / 2 + start + ((fish + 0.5) / drawn) * stretch + stir(2) * size * 0.4;
-  const [from, to] = BANDS[group.zone];
-  let y = frame.top + frame.depth * (from + (0.5 + stir(5)) * (to - from));
-  if (group.zone === 'film') {
-    x = frame.root + frame.width * (0.04 + 0.14 * ((fish + 0.5) / drawn));
-  }
-  if (group.zone === 'bottom') y = frame.ground - size * 0.04 + stir(3) * 3;
-  const low = frame.left + size / 2 + 2;
-  const high = frame.right - size / 2 - 2;
-  return { x: Math.min(high, Math.max(low, x)), y };
 }

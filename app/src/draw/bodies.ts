@@ -1,17 +1,50 @@
 import type { Shape } from '@open-larder/catalogue';
 
-/**
- * Plain body outlines of unit length, nose at x = 0, tail at x = 1, back up, centred on y = 0.
- * Depth follows the body-shape classes of the length-weight priors.
- */
-const BODIES: Record<Shape, string> = {
-  'eel-like':
-    'M0 0 C.06 -.05 .16 -.05 .3 -.04 S.6 .04 .78 .01 S.94 -.03 1 -.04 L1 .05 C.92 .04 .86 .06 .76 .07 S.5 .1 .32 .04 S.06 .05 0 0 Z',
-  elongated:
-    'M0 0 C.1 -.09 .3 -.12 .5 -.09 C.66 -.07 .76 -.03 .83 -.02 L1 -.11 L.96 0 L1 .11 L.83 .02 C.74 .04 .62 .08 .5 .09 C.3 .11 .1 .08 0 0 Z',
-  fusiform:
-    'M0 0 C.1 -.14 .28 -.2 .48 -.16 C.64 -.12 .76 -.05 .82 -.03 L1 -.15 L.95 0 L1 .15 L.82 .03 C.74 .07 .62 .14 .48 .16 C.28 .19 .1 .13 0 0 Z',
-  deep: 'M0 -.02 C.1 -.2 .26 -.3 .46 -.24 C.64 -.18 .74 -.07 .81 -.04 L1 -.18 L.96 0 L1 .18 L.81 .04 C.74 .12 .62 .3 .42 .31 C.24 .3 .08 .14 0 -.02 Z',
+interface Body {
+  /** Outline of unit length, nose at x = 0, tail at x = 1, back up. */
+  path: string;
+  /** How far the outline reaches above and below y = 0. */
+  up: number;
+  down: number;
+}
+
+/** Plain body outlines, to the depth of the body-shape classes. Snails stand as high as they are long. */
+const BODIES: Record<Shape, Body> = {
+  'eel-like': {
+    path: 'M0 0 C.06 -.05 .16 -.05 .3 -.04 S.6 .04 .78 .01 S.94 -.03 1 -.04 L1 .05 C.92 .04 .86 .06 .76 .07 S.5 .1 .32 .04 S.06 .05 0 0 Z',
+    up: 0.05,
+    down: 0.1,
+  },
+  elongated: {
+    path: 'M0 0 C.1 -.09 .3 -.12 .5 -.09 C.66 -.07 .76 -.03 .83 -.02 L1 -.11 L.96 0 L1 .11 L.83 .02 C.74 .04 .62 .08 .5 .09 C.3 .11 .1 .08 0 0 Z',
+    up: 0.12,
+    down: 0.11,
+  },
+  fusiform: {
+    path: 'M0 0 C.1 -.14 .28 -.2 .48 -.16 C.64 -.12 .76 -.05 .82 -.03 L1 -.15 L.95 0 L1 .15 L.82 .03 C.74 .07 .62 .14 .48 .16 C.28 .19 .1 .13 0 0 Z',
+    up: 0.18,
+    down: 0.17,
+  },
+  deep: {
+    path: 'M0 -.02 C.1 -.2 .26 -.3 .46 -.24 C.64 -.18 .74 -.07 .81 -.04 L1 -.18 L.96 0 L1 .18 L.81 .04 C.74 .12 .62 .3 .42 .31 C.24 .3 .08 .14 0 -.02 Z',
+    up: 0.28,
+    down: 0.31,
+  },
+  flat: {
+    path: 'M0 .05 C.02 -.05 .12 -.13 .27 -.14 L.36 -.25 L.5 -.12 C.66 -.09 .78 -.03 .84 -.01 L1 -.12 L.97 .02 L1 .13 L.84 .06 C.7 .09 .3 .1 .1 .1 C.04 .1 0 .09 0 .05 Z',
+    up: 0.25,
+    down: 0.13,
+  },
+  shrimp: {
+    path: 'M0 -.05 L.2 -.08 C.34 -.16 .48 -.15 .6 -.1 C.74 -.04 .84 .05 .9 .08 L1 .03 L.99 .17 L.88 .16 C.78 .15 .69 .1 .62 .07 L.6 .19 L.56 .07 L.51 .19 L.47 .07 L.41 .19 L.37 .06 L.3 .18 L.27 .04 C.18 .02 .1 -.01 0 -.05 Z',
+    up: 0.16,
+    down: 0.19,
+  },
+  snail: {
+    path: 'M.04 .42 L.14 .3 C.08 0 .28 -.42 .6 -.4 C.9 -.38 .98 -.1 .9 .14 C.88 .22 .84 .28 .78 .32 L.98 .42 Z M.62 -.24 C.42 -.26 .28 -.04 .38 .12 C.46 .24 .72 .2 .76 .02 C.78 -.1 .68 -.18 .58 -.12 C.52 -.08 .52 .02 .6 .02 C.64 .02 .66 -.02 .64 -.05 C.7 -.04 .7 .06 .62 .09 C.52 .12 .44 .04 .47 -.06 C.49 -.15 .55 -.19 .62 -.24 Z',
+    up: 0.4,
+    down: 0.42,
+  },
 };
 
-export const bodyPath = (shape: Shape): string => BODIES[shape];
+export const bodyOf = (shape: Shape): Body => BODIES[shape];

@@ -1,4 +1,7 @@
 export { DayRibbon } from './DayRibbon';
 export { FoodSign } from './FoodSign';
 export { Jar } from './Jar';
+export { Outline } from './Outline';
+export { RangeBar } from './RangeBar';
 export { TankSection, type SectionGroup } from './TankSection';
+export { ZoneHours } from './ZoneHours';

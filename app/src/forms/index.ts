@@ -4,11 +4,16 @@
  */
 export { DietScreen } from '../diet/DietScreen';
 export { EventSheet } from '../group/EventSheet';
+export { MergeSheet } from '../group/MergeSheet';
+export { MoveSheet } from '../group/MoveSheet';
 export { NewGroupScreen } from '../group/NewGroupScreen';
+export { SplitSheet } from '../group/SplitSheet';
 export { SettingsScreen } from '../household/SettingsScreen';
 export { CountSheet } from '../larder/CountSheet';
 export { EditFoodScreen } from '../larder/EditFoodScreen';
 export { LotSheet } from '../larder/LotSheet';
 export { NewFoodScreen } from '../larder/NewFoodScreen';
+export { CopySpeciesScreen } from '../species/CopySpeciesScreen';
+export { EditSpeciesScreen } from '../species/EditSpeciesScreen';
 export { EditTankScreen } from '../tank/EditTankScreen';
 export { NewTankScreen } from '../tank/NewTankScreen';

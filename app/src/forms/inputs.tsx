@@ -1,8 +1,17 @@
-import type { Measure } from '@open-larder/core';
+import { readMeasure, type Measure } from '@open-larder/core';
 import type { ComponentProps } from 'react';
 import { Controller, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
 import { useWords } from '../store';
-import { DateField, Field, NumberField, Picker, Stepper, TimeField } from '../ui';
+import {
+  Choice,
+  DateField,
+  Field,
+  NumberField,
+  Picker,
+  Stepper,
+  TimeField,
+  type Option,
+} from '../ui';
 
 /** Where an input stands in its form. Its value and its fault come from there. */
 interface Bound<V extends FieldValues> {
@@ -57,13 +66,25 @@ export function NumberInput<V extends FieldValues>({
   );
 }
 
-/** A length, volume, temperature or mass: stored in its base unit, typed in the keeper's. */
+/**
+ * A length, volume, temperature, mass or hardness: stored in its base unit, shown in the keeper's,
+ * and typed in any («1 1/2 in», «78F»).
+ */
 export function MeasureInput<V extends FieldValues>({
   measure,
   ...rest
-}: { measure: Measure } & Omit<ComponentProps<typeof NumberInput<V>>, 'unit' | 'scale'>) {
-  const scale = useWords().scale(measure);
-  return <NumberInput {...rest} unit={scale.unit} scale={scale} />;
+}: { measure: Measure } & Omit<ComponentProps<typeof NumberInput<V>>, 'unit' | 'scale' | 'read'>) {
+  const words = useWords();
+  const scale = words.scale(measure);
+  return (
+    <NumberInput
+      {...rest}
+      keyboard="text"
+      unit={scale.unit}
+      scale={scale}
+      read={(text) => readMeasure(text, measure, words.units)}
+    />
+  );
 }
 
 export function TimeInput<V extends FieldValues>({
@@ -128,6 +149,27 @@ export function PickerInput<V extends FieldValues>({
             field.onChange(value);
             onPicked?.(value, before);
           }}
+          fault={fieldState.error?.message}
+        />
+      )}
+    />
+  );
+}
+
+export function ChoiceInput<V extends FieldValues, O extends string | number>({
+  control,
+  name,
+  ...rest
+}: Bound<V> & { label: string; hint?: string; options: readonly Option<O>[] }) {
+  return (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field, fieldState }) => (
+        <Choice
+          {...rest}
+          value={field.value as O}
+          onChange={field.onChange}
           fault={fieldState.error?.message}
         />
       )}

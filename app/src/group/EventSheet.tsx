@@ -1,14 +1,16 @@
 import { zodResolver } from '@hookform/resolvers/zod';
-import { groupEvent, type Group, type GroupEvent } from '@open-larder/contract';
-import { STAGES } from '@open-larder/core';
+import { groupEvent, type Group, type GroupEvent, type LifeEventRow } from '@open-larder/contract';
+import { CAUSES, STAGES } from '@open-larder/core';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { v7 as uuidv7 } from 'uuid';
 import type { z } from 'zod';
-import { api, useNow } from '../store';
-import { DateInput, MeasureInput, PickerInput } from '../forms/inputs';
+import { api, useNow, type HouseData } from '../store';
+import { DateInput, MeasureInput, PickerInput, TextInput } from '../forms/inputs';
 import { Button, Sheet, Text, useSave, useSay } from '../ui';
 import { Counts } from './Counts';
+import { tankPicks } from './picks';
+import { sayCause } from './words';
 
 export type EventKind = GroupEvent['kind'];
 type Values = z.input<typeof groupEvent>;
@@ -25,7 +27,19 @@ const SAYS: Record<EventKind, { title: string; text: string; done: string }> = {
     done: 'The count is noted.',
   },
   arrived: { title: 'More came', text: 'How many joined this group.', done: 'They are in.' },
-  died: { title: 'Losses', text: 'How many were lost.', done: 'The loss is noted.' },
+  born: { title: 'Born', text: 'How many young swim with this group.', done: 'They are in.' },
+  died: { title: 'Losses', text: 'How many were lost, and of what.', done: 'The loss is noted.' },
+  sold: {
+    title: 'Sold',
+    text: 'How many left for a buyer. Local rules may ask for papers or a licence.',
+    done: 'The sale is noted.',
+  },
+  given: { title: 'Given away', text: 'How many left for another keeper.', done: 'It is noted.' },
+  moved: {
+    title: 'Move',
+    text: 'Where all of this group lives from that day on.',
+    done: 'They are moved; what they eat goes with them.',
+  },
   staged: {
     title: 'Stage',
     text: 'What this group is now; need and rhythm follow.',
@@ -33,36 +47,46 @@ const SAYS: Record<EventKind, { title: string; text: string; done: string }> = {
   },
 };
 
-/** Something happened to a group: one small form for each kind of event. */
-export function EventSheet({
-  kind,
-  group,
-  onClose,
-}: {
+interface Props {
   kind: EventKind;
   group: Group;
+  data: HouseData;
   onClose: () => void;
-}) {
+  /** The event that this one is put in the place of. */
+  replaces?: LifeEventRow;
+}
+
+/** Something happened to a group: one small form for each kind of event. */
+export function EventSheet({ kind, group, data, onClose, replaces }: Props) {
   const say = useSay();
   const now = useNow();
   const [id] = useState(() => uuidv7());
   const [add] = api.useAddGroupEventMutation();
-  const counted = kind === 'counted' ? group.size : { males: 0, females: 0, unsexed: 0 };
+  const [withdraw] = api.useWithdrawGroupEventMutation();
   const form = useForm<Values, unknown, GroupEvent>({
     resolver: zodResolver(groupEvent),
-    defaultValues: startOf(kind, id, now.day, counted, group),
+    defaultValues: startOf(kind, id, now.day, group, replaces),
   });
   const { save } = useSave<Values>(form as never);
   const { control, formState, handleSubmit } = form;
   const { errors } = formState;
   const submit = handleSubmit(async (body) => {
-    const saved = await save(() => add({ params: { id: group.id }, body }) as never);
+    const saved = await save(
+      () =>
+        (replaces
+          ? withdraw({ params: { id: replaces.id }, body: { id: uuidv7(), replacement: body } })
+          : add({ params: { id: group.id }, body })) as never,
+    );
     if (!saved) return;
-    say(SAYS[kind].done);
+    say(replaces ? 'It is corrected; what follows from it is worked out anew.' : SAYS[kind].done);
     onClose();
   });
   return (
-    <Sheet title={SAYS[kind].title} open onClose={onClose}>
+    <Sheet
+      title={replaces ? `Correct: ${SAYS[kind].title.toLowerCase()}` : SAYS[kind].title}
+      open
+      onClose={onClose}
+    >
       <Text tone="quiet">{SAYS[kind].text}</Text>
       {kind === 'measured' ? (
         <MeasureInput
@@ -79,13 +103,31 @@ export function EventSheet({
           label="Stage"
           picks={STAGES.map((one) => ({ value: one, title: one }))}
         />
+      ) : kind === 'moved' ? (
+        <PickerInput
+          control={control}
+          name="tankId"
+          label="To tank"
+          search
+          placeholder="Choose a tank"
+          picks={tankPicks(data)}
+        />
       ) : (
         <Counts control={control as never} errors={errors as never} />
       )}
+      {kind === 'died' ? (
+        <PickerInput
+          control={control}
+          name="cause"
+          label="Of what"
+          picks={CAUSES.map((cause) => ({ value: cause, title: sayCause(cause) }))}
+        />
+      ) : null}
       <DateInput control={control} name="day" label="Day" required />
+      <TextInput control={control} name="note" label="Note" />
       <Button
         look="primary"
-        label="Note it"
+        label={replaces ? 'Put this in its place' : 'Note it'}
         busy={formState.isSubmitting}
         onPress={() => void submit()}
       />
@@ -96,12 +138,22 @@ export function EventSheet({
 function startOf(
   kind: EventKind,
   id: string,
-  day: string,
-  { males, females, unsexed }: { males: number; females: number; unsexed: number },
+  today: string,
   group: Group,
+  replaces: LifeEventRow | undefined,
 ): Values {
-  const base = { id, day };
-  if (kind === 'measured') return { ...base, kind, lengthCm: group.lengthCm ?? (null as never) };
-  if (kind === 'staged') return { ...base, kind, stage: group.stage };
-  return { ...base, kind, males, females, unsexed };
+  const base = { id, day: replaces?.day ?? today, note: replaces?.note ?? '' };
+  if (kind === 'measured') {
+    return { ...base, kind, lengthCm: replaces?.lengthCm ?? group.lengthCm ?? (null as never) };
+  }
+  if (kind === 'staged') return { ...base, kind, stage: replaces?.stage ?? group.stage };
+  if (kind === 'moved') return { ...base, kind, tankId: replaces?.tankId ?? '' };
+  const from = replaces ?? (kind === 'counted' ? group.size : null);
+  const counts = {
+    males: from?.males ?? 0,
+    females: from?.females ?? 0,
+    unsexed: from?.unsexed ?? 0,
+  };
+  if (kind === 'died') return { ...base, kind, ...counts, cause: replaces?.cause ?? 'unknown' };
+  return { ...base, kind, ...counts };
 }

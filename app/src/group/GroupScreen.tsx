@@ -22,6 +22,7 @@ import {
   Fault,
   ListRow,
   Screen,
+  Sheet,
   Skeleton,
   Text,
   useSay,
@@ -30,9 +31,12 @@ import {
 import { DietSummary } from '../diet/DietSummary';
 import { late } from '../forms/late';
 import type { EventKind } from './EventSheet';
+import { LifeCard } from './LifeCard';
 import { saySize } from './words';
 
 const EventSheet = late((forms) => forms.EventSheet);
+const SplitSheet = late((forms) => forms.SplitSheet);
+const MergeSheet = late((forms) => forms.MergeSheet);
 
 export function GroupScreen({ id }: { id: string }) {
   const loaded = useHouse();
@@ -59,18 +63,28 @@ export function GroupScreen({ id }: { id: string }) {
   );
 }
 
-const EVENTS: { kind: EventKind; label: string }[] = [
+/** What happens most, in sight; the rest behind one more tap. */
+const OFTEN: { kind: EventKind; label: string }[] = [
   { kind: 'measured', label: 'Measure' },
   { kind: 'counted', label: 'Count' },
-  { kind: 'arrived', label: 'More came' },
   { kind: 'died', label: 'Losses' },
   { kind: 'staged', label: 'Stage' },
+  { kind: 'moved', label: 'Move' },
 ];
+const SELDOM: { kind: EventKind; label: string; detail: string }[] = [
+  { kind: 'arrived', label: 'More came', detail: 'bought, caught or given to you' },
+  { kind: 'born', label: 'Born', detail: 'young that swim with this group' },
+  { kind: 'sold', label: 'Sold', detail: 'they left for a buyer' },
+  { kind: 'given', label: 'Given away', detail: 'they left for another keeper' },
+];
+
+type Act = { event: EventKind } | { act: 'split' | 'apart' | 'join' | 'more' };
 
 function GroupFacts({ group, data }: { group: Group; data: HouseData }) {
   const words = useWords();
   const now = useNow();
-  const [event, setEvent] = useState<EventKind | null>(null);
+  const [act, setAct] = useState<Act | null>(null);
+  const close = () => setAct(null);
   const end = useEnd(group);
   const figures = figuresOf(group, data, now.day);
   return (
@@ -116,16 +130,77 @@ function GroupFacts({ group, data }: { group: Group; data: HouseData }) {
         ) : null}
       </Card>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-        {EVENTS.map(({ kind, label }) => (
-          <Button key={kind} label={label} onPress={() => setEvent(kind)} />
+        {OFTEN.map(({ kind, label }) => (
+          <Button key={kind} label={label} onPress={() => setAct({ event: kind })} />
         ))}
-        <Button label="End group" onPress={end} />
+        <Button label="Something else" onPress={() => setAct({ act: 'more' })} />
       </View>
       <NarrowDiet group={group} data={data} />
-      {event ? (
-        <EventSheet key={event} kind={event} group={group} onClose={() => setEvent(null)} />
+      <LifeCard group={group} data={data} />
+      {act && 'event' in act ? (
+        <EventSheet key={act.event} kind={act.event} group={group} data={data} onClose={close} />
+      ) : null}
+      {act && 'act' in act ? (
+        act.act === 'more' ? (
+          <MoreActs group={group} onAct={setAct} onEnd={end} onClose={close} />
+        ) : act.act === 'join' ? (
+          <MergeSheet group={group} data={data} onClose={close} />
+        ) : (
+          <SplitSheet group={group} data={data} apart={act.act === 'apart'} onClose={close} />
+        )
       ) : null}
     </View>
+  );
+}
+
+interface MoreProps {
+  group: Group;
+  onAct: (act: Act) => void;
+  onEnd: () => Promise<void>;
+  onClose: () => void;
+}
+
+function MoreActs({ group, onAct, onEnd, onClose }: MoreProps) {
+  const router = useRouter();
+  return (
+    <Sheet title={`${group.name}: something else`} open onClose={onClose}>
+      <Card>
+        {SELDOM.map(({ kind, label, detail }, index) => (
+          <ListRow
+            key={kind}
+            first={index === 0}
+            title={label}
+            detail={detail}
+            onPress={() => onAct({ event: kind })}
+          />
+        ))}
+        <ListRow
+          title="Set apart"
+          detail="some of them, in quarantine for a while"
+          onPress={() => onAct({ act: 'apart' })}
+        />
+        <ListRow
+          title="Split"
+          detail="some of them become a group of their own"
+          onPress={() => onAct({ act: 'split' })}
+        />
+        <ListRow
+          title="Join another group"
+          detail="all of them, with others of their species"
+          onPress={() => onAct({ act: 'join' })}
+        />
+        <ListRow
+          title="About the species"
+          detail="what it is built to eat, where and when"
+          onPress={() => router.push(`/species/${group.speciesKey}`)}
+        />
+        <ListRow
+          title="End group"
+          detail="it is no more; its records stay"
+          onPress={() => void onEnd()}
+        />
+      </Card>
+    </Sheet>
   );
 }
 
@@ -184,15 +259,18 @@ function useEnd(group: Group) {
   const [edit] = api.useEditGroupMutation();
   return async () => {
     const params = { id: group.id };
-    const { name, version } = group;
-    const done = await edit({ params, body: { name, version, archived: true } });
+    const { name, speciesKey, version } = group;
+    const done = await edit({ params, body: { name, speciesKey, version, archived: true } });
     if (done.error) {
       say((done.error as Problem).detail, { tone: 'fault' });
       return;
     }
     say(`${name} ended. Its records stay.`, {
       undo: () =>
-        void edit({ params, body: { name, version: done.data.version, archived: false } }),
+        void edit({
+          params,
+          body: { name, speciesKey, version: done.data.version, archived: false },
+        }),
     });
     router.replace(`/tanks/${group.tankId}`);
   };

@@ -1,4 +1,6 @@
 import { zodResolver } from '@hookform/resolvers/zod';
+import { OWN } from '@open-larder/catalogue';
+import { speciesSearch } from '@open-larder/catalogue/search';
 import { groupCreate, type Group } from '@open-larder/contract';
 import { assumedLengthCm, STAGES } from '@open-larder/core';
 import { useRouter } from 'expo-router';
@@ -62,13 +64,14 @@ function GroupForm({ tankId, data }: { tankId: string; data: HouseData }) {
   const { errors } = formState;
   const [speciesKey, stage] = watch(['speciesKey', 'stage']);
   const species = data.species.get(speciesKey);
-  const picks = useMemo(
-    () =>
-      [...data.species.values()]
-        .sort((a, b) => (a.common < b.common ? -1 : 1))
-        .map((row) => ({ value: row.key, title: row.common, detail: row.scientific })),
-    [data.species],
-  );
+  const { picks, search } = useMemo(() => {
+    const away = new Set(data.ownSpecies.filter((one) => one.archived).map((one) => OWN + one.id));
+    const rows = [...data.species.values()].filter((row) => !away.has(row.key));
+    return {
+      picks: rows.map((row) => ({ value: row.key, title: row.common, detail: row.scientific })),
+      search: speciesSearch(rows),
+    };
+  }, [data.species, data.ownSpecies]);
   const submit = handleSubmit(async (body) => {
     const saved = await save<Group>(() => create({ body }) as never);
     if (!saved) return;
@@ -84,7 +87,7 @@ function GroupForm({ tankId, data }: { tankId: string; data: HouseData }) {
         render={({ field }) => (
           <Picker
             label="Species"
-            search
+            search={search}
             value={field.value}
             picks={picks}
             fault={errors.speciesKey?.message}

@@ -1,4 +1,6 @@
-import type { GroupSize } from '@open-larder/core';
+import type { LifeEventRow } from '@open-larder/contract';
+import type { Counts, GroupSize } from '@open-larder/core';
+import type { Words } from '../store';
 
 /** «3 m, 5 f» where sexes are known, else the number alone. */
 export function saySize({ males, females, unsexed, total }: GroupSize): string {
@@ -6,3 +8,54 @@ export function saySize({ males, females, unsexed, total }: GroupSize): string {
   const parts = [males && `${males} m`, females && `${females} f`, unsexed && `${unsexed} unsexed`];
   return `${total} fish (${parts.filter(Boolean).join(', ')})`;
 }
+
+function sayCounts({ males, females, unsexed }: Counts): string {
+  return saySize({ males, females, unsexed, total: males + females + unsexed });
+}
+
+interface Names {
+  tank: (id: string) => string;
+  group: (id: string) => string;
+}
+
+/** What happened, as a title and what more there is to say. */
+export function sayEvent(
+  event: LifeEventRow,
+  names: Names,
+  words: Words,
+): { title: string; detail: string | undefined } {
+  const fish = sayCounts({
+    males: event.males ?? 0,
+    females: event.females ?? 0,
+    unsexed: event.unsexed ?? 0,
+  });
+  const other = event.otherGroupId ? names.group(event.otherGroupId) : 'another group';
+  const title = {
+    arrived: () => `${fish} came`,
+    born: () => `${fish} born`,
+    joined: () => `${fish} joined from ${other}`,
+    counted: () => `Counted: ${fish}`,
+    died: () => `${fish} lost${event.cause ? `, ${sayCause(event.cause)}` : ''}`,
+    sold: () => `${fish} sold`,
+    given: () => `${fish} given away`,
+    parted: () => `${fish} left for ${other}`,
+    moved: () => `Moved to ${names.tank(event.tankId ?? '')}`,
+    measured: () => `Measured: ${words.say('length', event.lengthCm ?? 0)}`,
+    staged: () => `Now ${event.stage}`,
+  }[event.kind]();
+  return { title, detail: event.note === '' ? undefined : event.note };
+}
+
+const CAUSE_WORDS: Record<NonNullable<LifeEventRow['cause']>, string> = {
+  unknown: 'cause unknown',
+  age: 'of old age',
+  illness: 'of illness',
+  injury: 'of an injury',
+  jumped: 'jumped out',
+  eaten: 'eaten',
+  water: 'of bad water',
+  starved: 'starved',
+  'new arrival': 'soon after they came',
+};
+
+export const sayCause = (cause: NonNullable<LifeEventRow['cause']>): string => CAUSE_WORDS[cause];

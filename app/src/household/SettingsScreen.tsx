@@ -78,7 +78,14 @@ function HouseholdForm({ household }: { household: Household }) {
       {stale ? (
         <StaleNotice
           problem={stale}
-          fields={{ name: 'Name', timeZone: 'Time zone', units: 'Units', clock: 'Clock' }}
+          fields={{
+            name: 'Name',
+            timeZone: 'Time zone',
+            units: 'Units',
+            temperature: 'Temperature',
+            hardness: 'Hardness',
+            clock: 'Clock',
+          }}
           onKeepMine={() => {
             form.setValue('version', (stale.theirs as Household).version);
             clearStale();
@@ -97,12 +104,43 @@ function HouseholdForm({ household }: { household: Household }) {
         name="units"
         render={({ field }) => (
           <Choice
-            label="Units"
+            label="Lengths, volumes and masses"
             value={field.value}
             onChange={field.onChange}
             options={[
-              { value: 'metric', label: 'cm, L, °C' },
-              { value: 'us', label: 'in, gal, °F' },
+              { value: 'metric', label: 'cm, L, g' },
+              { value: 'us', label: 'in, gal, oz' },
+            ]}
+            hint="Any number can be typed with its own unit: «1 1/2 in», «20 gal», «78F»."
+          />
+        )}
+      />
+      <Controller
+        control={control}
+        name="temperature"
+        render={({ field }) => (
+          <Choice
+            label="Temperature"
+            value={field.value}
+            onChange={field.onChange}
+            options={[
+              { value: 'C', label: '°C' },
+              { value: 'F', label: '°F' },
+            ]}
+          />
+        )}
+      />
+      <Controller
+        control={control}
+        name="hardness"
+        render={({ field }) => (
+          <Choice
+            label="Hardness"
+            value={field.value}
+            onChange={field.onChange}
+            options={[
+              { value: 'dGH', label: 'dGH' },
+              { value: 'ppm', label: 'ppm' },
             ]}
           />
         )}

@@ -4,7 +4,9 @@ import type {
   FoodRow,
   Group,
   Household,
+  LifeEventRow,
   MomentRow,
+  OwnSpecies,
   Problem,
   ResponseOf,
   RoundView,
@@ -18,9 +20,11 @@ import { call, callAll, type CallParts } from './call';
 /** What a change makes stale. */
 const TAGS = [
   'household',
+  'species',
   'moment',
   'tank',
   'group',
+  'life',
   'food',
   'supply',
   'round',
@@ -61,8 +65,22 @@ export const api = createApi({
         queryFn: () => callAll('listTanks'),
         providesTags: ['tank'],
       }),
+      species: build.query<OwnSpecies[], void>({
+        queryFn: () => callAll('listSpecies'),
+        providesTags: ['species'],
+      }),
+      /** What happened to one group, newest first. */
+      life: build.query<LifeEventRow[], string>({
+        queryFn: (id) => callAll('listGroupEvents', { params: { id } }),
+        providesTags: ['life'],
+      }),
       groups: build.query<Group[], void>({
         queryFn: () => callAll('listGroups'),
+        providesTags: ['group'],
+      }),
+      /** The groups as they were on a past day. */
+      groupsOn: build.query<Group[], string>({
+        queryFn: (day) => callAll('listGroups', { query: { day } }),
         providesTags: ['group'],
       }),
       foods: build.query<FoodRow[], void>({
@@ -92,7 +110,18 @@ export const api = createApi({
       editTank: change('editTank', ['tank', ...COMPUTED]),
       createGroup: change('createGroup', ['group', ...COMPUTED]),
       editGroup: change('editGroup', ['group', ...COMPUTED]),
-      addGroupEvent: change('addGroupEvent', ['group', ...COMPUTED]),
+      createSpecies: change('createSpecies', ['species']),
+      editSpecies: change('editSpecies', ['species', 'group', ...COMPUTED]),
+      addGroupEvent: change('addGroupEvent', ['group', 'life', ...COMPUTED]),
+      withdrawGroupEvent: change('withdrawGroupEvent', ['group', 'life', ...COMPUTED]),
+      splitGroup: change('splitGroup', ['group', 'life', ...COMPUTED]),
+      mergeGroup: change('mergeGroup', ['group', 'life', ...COMPUTED]),
+      moveGroups: change('moveGroups', ['group', 'life', ...COMPUTED]),
+      importTable: build.mutation<ResponseOf<'importTable'>, CallParts<'importTable'>>({
+        queryFn: (parts) => call('importTable', parts),
+        invalidatesTags: (report) =>
+          report?.written ? ['tank', 'group', 'life', ...COMPUTED] : [],
+      }),
       editDiet: change('editDiet', ['group', ...COMPUTED]),
       createFood: change('createFood', ['food', 'supply']),
       editFood: change('editFood', ['food', ...COMPUTED]),

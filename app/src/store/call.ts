@@ -56,11 +56,14 @@ type ListName = {
 type ItemOf<N extends ListName> = ResponseOf<N>['items'][number];
 
 /** All pages of a list, one after the other. */
-export async function callAll<N extends ListName>(name: N): Promise<Answer<ItemOf<N>[]>> {
+export async function callAll<N extends ListName>(
+  name: N,
+  { params, query }: Omit<CallParts<N>, 'body'> = {},
+): Promise<Answer<ItemOf<N>[]>> {
   const items: ItemOf<N>[] = [];
   let cursor: string | undefined;
   do {
-    const page = await call(name, { query: { cursor } as QueryInputOf<N> });
+    const page = await call(name, { params, query: { ...query, cursor } as QueryInputOf<N> });
     if ('error' in page) return page;
     items.push(...(page.data.items as ItemOf<N>[]));
     cursor = page.data.next ?? undefined;

@@ -1,5 +1,13 @@
-import type { Species } from '@open-larder/catalogue';
-import type { FoodRow, Group, Household, MomentRow, Problem, Tank } from '@open-larder/contract';
+import { OWN, resolveSpecies, type Species } from '@open-larder/catalogue';
+import type {
+  FoodRow,
+  Group,
+  Household,
+  MomentRow,
+  OwnSpecies,
+  Problem,
+  Tank,
+} from '@open-larder/contract';
 import { houseOf } from '@open-larder/contract/house';
 import type { House } from '@open-larder/core';
 import { useMemo } from 'react';
@@ -11,8 +19,12 @@ export interface HouseData {
   moments: MomentRow[];
   tanks: Tank[];
   groups: Group[];
+  /** Groups that live in each tank now, by its id. */
+  groupsIn: ReadonlyMap<string, Group[]>;
   foods: FoodRow[];
+  /** Of the catalogue and the keeper's own, by key. */
   species: ReadonlyMap<string, Species>;
+  ownSpecies: OwnSpecies[];
   house: House;
 }
 
@@ -27,6 +39,7 @@ export function useHouse(): Loaded<HouseData> {
   const groups = api.useGroupsQuery();
   const foods = api.useFoodsQuery();
   const catalogue = api.useCatalogueQuery();
+  const own = api.useSpeciesQuery();
   const data = useMemo(() => {
     if (
       !household.data ||
@@ -34,7 +47,8 @@ export function useHouse(): Loaded<HouseData> {
       !tanks.data ||
       !groups.data ||
       !foods.data ||
-      !catalogue.data
+      !catalogue.data ||
+      !own.data
     ) {
       return undefined;
     }
@@ -44,14 +58,40 @@ export function useHouse(): Loaded<HouseData> {
       tanks: tanks.data,
       groups: groups.data,
       foods: foods.data,
-      species: new Map(catalogue.data.species.map((row) => [row.key, row])),
+      species: speciesByKey(catalogue.data.species, own.data),
     };
-    return { ...rows, house: houseOf(rows) };
-  }, [household.data, moments.data, tanks.data, groups.data, foods.data, catalogue.data]);
+    return {
+      ...rows,
+      ownSpecies: own.data,
+      groupsIn: byTank(groups.data),
+      house: houseOf(rows),
+    };
+  }, [household.data, moments.data, tanks.data, groups.data, foods.data, catalogue.data, own.data]);
   if (data) return { data };
-  const parts = [household, moments, tanks, groups, foods, catalogue];
+  const parts = [household, moments, tanks, groups, foods, catalogue, own];
   return {
     problem: parts.find((part) => part.error)?.error as Problem | undefined,
     retry: () => parts.filter((part) => part.error).forEach((part) => void part.refetch()),
   };
+}
+
+function speciesByKey(
+  catalogue: readonly Species[],
+  own: readonly OwnSpecies[],
+): ReadonlyMap<string, Species> {
+  return new Map([
+    ...catalogue.map((row) => [row.key, row] as const),
+    ...own.map((row) => [OWN + row.id, resolveSpecies(OWN + row.id, row.entry)] as const),
+  ]);
+}
+
+function byTank(groups: readonly Group[]): ReadonlyMap<string, Group[]> {
+  const tanks = new Map<string, Group[]>();
+  for (const group of groups) {
+    if (group.archived) continue;
+    const inside = tanks.get(group.tankId);
+    if (inside) inside.push(group);
+    else tanks.set(group.tankId, [group]);
+  }
+  return tanks;
 }

@@ -1,9 +1,11 @@
-import { say, scaleOf, type Measure } from '@open-larder/core';
+import { say, scaleOf, type Measure, type UnitChoice } from '@open-larder/core';
 import { useMemo } from 'react';
 import { sayTime } from './time';
 import { api } from './api';
 
 export interface Words {
+  /** The keeper's units. */
+  units: UnitChoice;
   /** A base value in the keeper's units: «10.5 cm». */
   say: (measure: Measure, base: number) => string;
   scale: (measure: Measure) => ReturnType<typeof scaleOf>;
@@ -21,7 +23,11 @@ const NAMES = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday
 export function useWords(): Words {
   const { data: household } = api.useHouseholdQuery();
   return useMemo(() => {
-    const units = household?.units ?? 'metric';
+    const units: UnitChoice = {
+      units: household?.units ?? 'metric',
+      temperature: household?.temperature ?? 'C',
+      hardness: household?.hardness ?? 'dGH',
+    };
     const money = new Intl.NumberFormat(undefined, {
       style: 'currency',
       currency: household?.currency ?? 'EUR',
@@ -34,6 +40,7 @@ export function useWords(): Words {
     });
     const first = household?.weekStart ?? 1;
     return {
+      units,
       say: (measure, base) => say(units, measure, base),
       scale: (measure) => scaleOf(units, measure),
       time: (minutes) => sayTime(minutes, household?.clock ?? '24'),

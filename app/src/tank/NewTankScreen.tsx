@@ -1,26 +1,27 @@
+import { blankTank, type Problem, type Tank } from '@open-larder/contract';
 import { useRouter } from 'expo-router';
-import { v7 as uuidv7 } from 'uuid';
 import { useState } from 'react';
+import { v7 as uuidv7 } from 'uuid';
 import { api } from '../store';
 import { Fault, Screen, Skeleton, useSay } from '../ui';
-import { blankTank } from './newTank';
 import { TankForm } from './TankForm';
-import type { Problem } from '@open-larder/contract';
 
-export function NewTankScreen() {
+/** @param like id of a tank to start from: all as it is there, but for its name and place */
+export function NewTankScreen({ like }: { like?: string }) {
   const router = useRouter();
   const say = useSay();
   const [id] = useState(() => uuidv7());
   const tanks = api.useTanksQuery();
   const [create] = api.useCreateTankMutation();
+  const model = tanks.data?.find((tank) => tank.id === like);
   return (
-    <Screen title="A new tank" back="/tanks">
+    <Screen title={model ? `Another like ${model.name}` : 'A new tank'} back="/tanks">
       {tanks.error ? (
         <Fault problem={tanks.error as Problem} onRetry={() => void tanks.refetch()} />
       ) : tanks.data ? (
         <TankForm
-          place="tank.new"
-          initial={blankTank(Math.max(0, ...tanks.data.map((tank) => tank.walkOrder)) + 1)}
+          place={like ? `tank.like.${like}` : 'tank.new'}
+          initial={startingFrom(model, tanks.data)}
           act="Make this tank"
           onSave={({ version: _, archived: __, ...fields }) => create({ body: { ...fields, id } })}
           onSaved={(tank) => {
@@ -33,4 +34,26 @@ export function NewTankScreen() {
       )}
     </Screen>
   );
+}
+
+function startingFrom(model: Tank | undefined, tanks: readonly Tank[]) {
+  const walkOrder = Math.max(0, ...tanks.map((tank) => tank.walkOrder)) + 1;
+  const { id: _, ...fields } = model ?? { ...blankTank, id: '', name: '' };
+  return {
+    ...fields,
+    name: model ? freshName(model.name, tanks) : '',
+    walkOrder,
+    version: 1,
+    archived: false,
+  };
+}
+
+/** «Fern tub» becomes «Fern tub 2», and that «Fern tub 3». */
+function freshName(name: string, tanks: readonly Tank[]): string {
+  const [, stem = name] = /^(.*?)(?:\s+\d+)?$/.exec(name) ?? [];
+  const taken = new Set(tanks.map((tank) => tank.name));
+  for (let number = 2; ; number += 1) {
+    const fresh = `${stem.slice(0, 55)} ${number}`;
+    if (!taken.has(fresh)) return fresh;
+  }
 }

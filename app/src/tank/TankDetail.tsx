@@ -1,6 +1,7 @@
-import { compileRound, waterLitres } from '@open-larder/core';
+import { compileRound, waterLitres, type House } from '@open-larder/core';
 import type { Group, Problem, Tank } from '@open-larder/contract';
 import { useRouter } from 'expo-router';
+import Copy from 'lucide-react-native/icons/copy';
 import Pencil from 'lucide-react-native/icons/pencil';
 import Plus from 'lucide-react-native/icons/plus';
 import { useMemo } from 'react';
@@ -10,6 +11,8 @@ import { api, useNow, useWords, type HouseData } from '../store';
 import { useColours, useWide } from '../theme';
 import { Button, Card, Empty, ListRow, Text, useSay, WhyLink } from '../ui';
 import { saySize } from '../group/words';
+import { TogetherCard } from '../together/TogetherCard';
+import { TankFacts } from './TankFacts';
 import { TankPicture } from './TankPicture';
 
 /** One tank: its picture, its day, its water and its groups. */
@@ -20,12 +23,13 @@ export function TankDetail({ tank, data }: { tank: Tank; data: HouseData }) {
   const wide = useWide();
   const now = useNow();
   const putAway = usePutAway(tank);
-  const groups = data.groups.filter((group) => group.tankId === tank.id && !group.archived);
-  const round = useMemo(() => compileRound(data.house, now.day), [data.house, now.day]);
+  const groups = data.groupsIn.get(tank.id) ?? [];
+  const round = useMemo(
+    () => compileRound(onlyTank(data.house, tank.id), now.day),
+    [data.house, tank.id, now.day],
+  );
   const notches = round.moments.flatMap((moment) =>
-    moment.stops
-      .filter((stop) => stop.tank.id === tank.id)
-      .map((stop) => ({ minutes: stop.minutes, done: false })),
+    moment.stops.map((stop) => ({ minutes: stop.minutes, done: false })),
   );
   const litres = waterLitres(tank);
   const light = `${words.time(tank.lightOnMin)} to ${words.time(tank.lightOffMin)}`;
@@ -65,6 +69,15 @@ export function TankDetail({ tank, data }: { tank: Tank; data: HouseData }) {
           trail={<Text look="strong">{words.say('temperature', tank.tempC)}</Text>}
         />
         <ListRow title="pH" trail={<Text look="strong">{tank.ph ?? 'not entered'}</Text>} />
+        <ListRow
+          title="Hardness"
+          trail={
+            <Text look="strong">
+              {tank.gh === null ? 'not entered' : words.say('hardness', tank.gh)}
+            </Text>
+          }
+        />
+        <TankFacts tank={tank} />
       </Card>
       <Text look="subtitle">Groups</Text>
       {groups.length === 0 ? (
@@ -79,6 +92,7 @@ export function TankDetail({ tank, data }: { tank: Tank; data: HouseData }) {
           ))}
         </Card>
       )}
+      <TogetherCard tank={tank} groups={groups} data={data} />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         <Button
           look={groups.length === 0 ? 'primary' : 'plain'}
@@ -91,11 +105,22 @@ export function TankDetail({ tank, data }: { tank: Tank; data: HouseData }) {
           icon={<Pencil size={18} color={colours.ink} />}
           onPress={() => router.push(`/tanks/${tank.id}/edit`)}
         />
+        <Button
+          label="Another like this"
+          icon={<Copy size={18} color={colours.ink} />}
+          onPress={() => router.push(`/tanks/new?like=${tank.id}`)}
+        />
         {groups.length === 0 ? <Button label="Put away" onPress={putAway} /> : null}
       </View>
     </View>
   );
 }
+
+/** The house as far as one tank goes: its day need not be compiled with all the others. */
+const onlyTank = (house: House, tankId: string): House => ({
+  ...house,
+  groups: house.groups.filter((group) => group.tankId === tankId),
+});
 
 function GroupLine({ group, data, first }: { group: Group; data: HouseData; first: boolean }) {
   const router = useRouter();

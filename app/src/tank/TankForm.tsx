@@ -1,13 +1,28 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { tankEdit, type Tank } from '@open-larder/contract';
-import { waterLitres } from '@open-larder/core';
+import {
+  furnishingOf,
+  TANK_KINDS,
+  TANK_SHAPES,
+  waterLitres,
+  type Measure,
+} from '@open-larder/core';
 import { useState } from 'react';
-import { useForm } from 'react-hook-form';
+import { Controller, useForm, type Control } from 'react-hook-form';
 import { View } from 'react-native';
 import type { z } from 'zod';
 import { useWords } from '../store';
-import { NumberInput, StepperInput, TextInput, TimeInput } from '../forms/inputs';
-import { Button, Choice, StaleNotice, Text, useDraft, useSave } from '../ui';
+import {
+  ChoiceInput,
+  MeasureInput,
+  NumberInput,
+  PickerInput,
+  StepperInput,
+  TextInput,
+  TimeInput,
+} from '../forms/inputs';
+import { Button, Choice, Picker, StaleNotice, Text, useDraft, useSave, WhyLink } from '../ui';
+import { FURNISHING } from './guesses';
 
 export type TankValues = z.input<typeof tankEdit>;
 
@@ -22,6 +37,8 @@ interface Props {
 
 const FIELDS = {
   name: 'Name',
+  kind: 'Kind',
+  shape: 'Shape',
   lengthCm: 'Length',
   widthCm: 'Width',
   heightCm: 'Height',
@@ -29,14 +46,15 @@ const FIELDS = {
   litres: 'Litres',
   tempC: 'Temperature',
   ph: 'pH',
+  gh: 'Hardness',
+  groundDepthCm: 'Depth of the ground',
   lightOnMin: 'Lights on',
   lightOffMin: 'Lights off',
   walkOrder: 'Place in the walk',
 };
 
-/** Everything about a tank that the ration needs. */
+/** A tank: few questions, and guesses in sight for all that was not asked. */
 export function TankForm({ place, initial, act, onSave, onSaved }: Props) {
-  const words = useWords();
   const form = useForm<TankValues, unknown, z.output<typeof tankEdit>>({
     resolver: zodResolver(tankEdit),
     defaultValues: initial,
@@ -53,22 +71,18 @@ export function TankForm({ place, initial, act, onSave, onSaved }: Props) {
       onSaved(saved as Tank);
     }
   });
-  const number = (
-    name: 'lengthCm' | 'widthCm' | 'heightCm' | 'waterLevelCm' | 'litres' | 'tempC' | 'ph',
-    label: string,
-    measure?: 'length' | 'volume' | 'temperature',
-    hint?: string,
-  ) => (
-    <NumberInput
+  const measure = (name: MeasureName, label: string, of: Measure, hint?: string) => (
+    <MeasureInput
+      key={name}
       control={control}
       name={name}
       label={label}
+      measure={of}
       hint={hint}
-      unit={measure ? words.scale(measure).unit : undefined}
-      scale={measure ? words.scale(measure) : undefined}
-      decimals={measure === 'length' ? 2 : 1}
+      decimals={2}
     />
   );
+  const round = ['cylinder', 'bowl', 'tapered tub'].includes(watch('shape'));
   return (
     <View style={{ gap: 16 }}>
       {stale ? (
@@ -88,6 +102,12 @@ export function TankForm({ place, initial, act, onSave, onSaved }: Props) {
         />
       ) : null}
       <TextInput control={control} name="name" label="Name" />
+      <ChoiceInput
+        control={control}
+        name="kind"
+        label="What it is for"
+        options={TANK_KINDS.map((kind) => ({ value: kind, label: kind }))}
+      />
       <Choice
         label="How its size is known"
         value={byLitres ? 'litres' : 'measures'}
@@ -101,13 +121,19 @@ export function TankForm({ place, initial, act, onSave, onSaved }: Props) {
         }}
       />
       {byLitres ? (
-        number('litres', 'Water', 'volume')
+        measure('litres', 'Water', 'volume')
       ) : (
         <>
-          {number('lengthCm', 'Inside length', 'length')}
-          {number('widthCm', 'Inside width', 'length')}
-          {number('heightCm', 'Inside height', 'length')}
-          {number(
+          <PickerInput
+            control={control}
+            name="shape"
+            label="Shape"
+            picks={TANK_SHAPES.map((shape) => ({ value: shape, title: shape }))}
+          />
+          {measure('lengthCm', round ? 'Inside length or width across' : 'Inside length', 'length')}
+          {measure('widthCm', round ? 'Inside width the other way' : 'Inside width', 'length')}
+          {measure('heightCm', 'Inside height', 'length')}
+          {measure(
             'waterLevelCm',
             'Water level',
             'length',
@@ -118,11 +144,11 @@ export function TankForm({ place, initial, act, onSave, onSaved }: Props) {
               {fault('litres')}
             </Text>
           ) : null}
-          <Litres values={watch()} />
         </>
       )}
-      {number('tempC', 'Water temperature', 'temperature')}
-      {number('ph', 'pH', undefined, 'May stay empty.')}
+      {measure('tempC', 'Water temperature', 'temperature')}
+      <NumberInput control={control} name="ph" label="pH" hint="May stay empty." decimals={2} />
+      {measure('gh', 'Hardness', 'hardness', 'May stay empty.')}
       <View style={{ flexDirection: 'row', gap: 12 }}>
         {(['lightOnMin', 'lightOffMin'] as const).map((name) => (
           <View key={name} style={{ flex: 1 }}>
@@ -138,6 +164,8 @@ export function TankForm({ place, initial, act, onSave, onSaved }: Props) {
         min={1}
         max={9999}
       />
+      <Guesses control={control} values={watch()} />
+      <Litres values={watch()} />
       <Button
         look="primary"
         label={act}
@@ -148,23 +176,95 @@ export function TankForm({ place, initial, act, onSave, onSaved }: Props) {
   );
 }
 
+type MeasureName =
+  | 'lengthCm'
+  | 'widthCm'
+  | 'heightCm'
+  | 'waterLevelCm'
+  | 'litres'
+  | 'tempC'
+  | 'gh'
+  | 'groundDepthCm';
+
+/** What nobody asked: each as it is guessed for a tank of this kind, to be changed by a tap. */
+function Guesses({ control, values }: { control: Control<TankValues>; values: TankValues }) {
+  const words = useWords();
+  const [open, setOpen] = useState(false);
+  const furnishing = furnishingOf(values);
+  if (!open) {
+    const said = FURNISHING.map(({ says }) => says(furnishing));
+    return (
+      <View style={{ gap: 8, alignItems: 'flex-start' }}>
+        <Text look="strong">
+          {furnishing.guessed.length > 0 ? `Guessed for a tank of this kind` : 'In it'}
+        </Text>
+        <Text tone="quiet">{said.join('; ')}.</Text>
+        <Button label="Say what is right" onPress={() => setOpen(true)} />
+      </View>
+    );
+  }
+  return (
+    <View style={{ gap: 16 }}>
+      {FURNISHING.map(({ field, label, options }) => (
+        <Controller
+          key={field}
+          control={control}
+          name={field}
+          render={({ field: bound }) => (
+            <Picker
+              label={label}
+              value={bound.value ?? ''}
+              onChange={(picked) => bound.onChange(picked === '' ? null : picked)}
+              picks={[
+                { value: '', title: `guess: ${furnishingOf({ ...values, [field]: null })[field]}` },
+                ...options.map((option) => ({ value: option, title: option })),
+              ]}
+            />
+          )}
+        />
+      ))}
+      {furnishing.ground === 'bare' ? null : (
+        <MeasureInput
+          control={control}
+          name="groundDepthCm"
+          label="Depth of the ground"
+          measure="length"
+          decimals={2}
+          hint={`Left empty: guessed as ${words.say('length', furnishing.groundDepthCm)}.`}
+        />
+      )}
+    </View>
+  );
+}
+
 /** Litres as they follow from what is typed so far. */
 function Litres({ values }: { values: TankValues }) {
   const words = useWords();
-  const finite = (value: number | null | undefined) =>
-    value === null || value === undefined || Number.isNaN(value) ? null : value;
-  const size = {
-    lengthCm: finite(values.lengthCm),
-    widthCm: finite(values.widthCm),
-    heightCm: finite(values.heightCm),
-    waterLevelCm: finite(values.waterLevelCm),
-    litres: null,
-  };
-  if (size.waterLevelCm !== null && size.heightCm !== null && size.waterLevelCm > size.heightCm) {
+  const water = litresOf(values);
+  if (!water) return null;
+  const said = words.say('volume', water.value);
+  return (
+    <View style={{ flexDirection: 'row', alignItems: 'center' }}>
+      <Text tone="quiet">That is {said} of water.</Text>
+      <WhyLink about={said} why={water} />
+    </View>
+  );
+}
+
+/** Null while what is typed does not make a tank yet; the schema says what is wrong with it. */
+function litresOf(values: TankValues) {
+  const finite = (value: number | null) => (Number.isNaN(value) ? null : value);
+  try {
+    return waterLitres({
+      ...values,
+      lengthCm: finite(values.lengthCm),
+      widthCm: finite(values.widthCm),
+      heightCm: finite(values.heightCm),
+      waterLevelCm: finite(values.waterLevelCm),
+      groundDepthCm: finite(values.groundDepthCm),
+      litres: finite(values.litres),
+    });
+  } catch {
     return null;
   }
-  const water = waterLitres(size);
-  return water ? (
-    <Text tone="quiet">That is {words.say('volume', water.value)} of water.</Text>
-  ) : null;
 }

@@ -16,10 +16,9 @@ interface Props {
 export function TankPicture({ tank, data, width }: Props) {
   const now = useNow();
   const [room, setRoom] = useState(width ?? 0);
-  const section = sectionOf(tank, data.groups, data.species);
-  const counts = data.groups
-    .filter((group) => group.tankId === tank.id && !group.archived)
-    .map((group) => `${group.size.total} ${group.name}`);
+  const groups = data.groupsIn.get(tank.id) ?? [];
+  const section = sectionOf(tank, groups, data.species);
+  const counts = groups.map((group) => `${group.size.total} ${group.name}`);
   return (
     <View onLayout={width ? undefined : (event) => setRoom(event.nativeEvent.layout.width)}>
       {room > 0 ? (

@@ -1,11 +1,17 @@
+import type { Tank } from '@open-larder/contract';
 import { useRouter } from 'expo-router';
 import Plus from 'lucide-react-native/icons/plus';
-import { useHouse } from '../store';
-import { useColours, useWide } from '../theme';
-import { Button, Empty, Fault, Screen, Skeleton } from '../ui';
+import { useState } from 'react';
 import { ScreenTools } from '../shell';
+import { useHouse, type HouseData } from '../store';
+import { useColours, useWide } from '../theme';
+import { Button, Empty, Fault, Field, matches, Screen, Skeleton } from '../ui';
 import { TankDetail } from './TankDetail';
-import { TankList } from './TankList';
+import { TankLine } from './TankLine';
+import { TanksTabs } from './TanksTabs';
+
+/** From this number on a list can be filtered. */
+const MANY = 8;
 
 /** Every tank; when wide, the chosen one stands beside the list. */
 export function TanksScreen({ id }: { id?: string }) {
@@ -13,50 +19,97 @@ export function TanksScreen({ id }: { id?: string }) {
   const wide = useWide();
   const colours = useColours();
   const loaded = useHouse();
+  const [words, setWords] = useState('');
   const tanks = loaded.data?.tanks.filter((tank) => !tank.archived) ?? [];
   const chosen = tanks.find((tank) => tank.id === (id ?? tanks[0]?.id));
-  const shownAlone = id !== undefined && !wide;
-  const add = (
-    <Button
-      label="New tank"
-      icon={<Plus size={20} color={colours.ink} />}
-      onPress={() => router.push('/tanks/new')}
-    />
-  );
   const detail =
     loaded.data && chosen ? <TankDetail key={chosen.id} tank={chosen} data={loaded.data} /> : null;
+  const missing = (
+    <Empty title="No such tank" text="It may have been put away. Go back to the list." />
+  );
+  if (id !== undefined && !wide) {
+    return (
+      <Screen title={chosen?.name ?? 'Tank'} back="/tanks">
+        {loaded.problem ? (
+          <Fault problem={loaded.problem} onRetry={loaded.retry} />
+        ) : loaded.data ? (
+          (detail ?? missing)
+        ) : (
+          <Skeleton rows={4} height={110} />
+        )}
+      </Screen>
+    );
+  }
+  const found = loaded.data ? tanks.filter((tank) => isAbout(tank, loaded.data, words)) : [];
   return (
     <Screen
-      title={shownAlone ? (chosen?.name ?? 'Tank') : 'Tanks'}
-      back={shownAlone ? '/tanks' : undefined}
-      detail={!shownAlone && tanks.length > 0 ? `${tanks.length} in walking order` : undefined}
-      tools={shownAlone ? null : <ScreenTools />}
-      actions={!shownAlone && tanks.length > 0 ? add : null}
+      title="Tanks"
+      detail={tanks.length > 0 ? countOf(found.length, tanks.length) : undefined}
+      tools={<ScreenTools />}
+      actions={
+        tanks.length > 0 ? (
+          <Button
+            label="New tank"
+            icon={<Plus size={20} color={colours.ink} />}
+            onPress={() => router.push('/tanks/new')}
+          />
+        ) : null
+      }
       aside={detail}
+      rows={
+        loaded.data && {
+          items: found,
+          keyOf: (tank: Tank) => tank.id,
+          extra: [loaded.data, chosen?.id, wide],
+          render: (tank: Tank) => (
+            <TankLine tank={tank} data={loaded.data} selected={wide && tank.id === chosen?.id} />
+          ),
+        }
+      }
     >
+      {tanks.length > 0 ? <TanksTabs here="tanks" /> : null}
       {loaded.problem ? (
         <Fault problem={loaded.problem} onRetry={loaded.retry} />
       ) : !loaded.data ? (
         <Skeleton rows={4} height={110} />
       ) : tanks.length === 0 ? (
-        <Empty
-          title="No tanks yet"
-          text="Begin with the tank you feed first in the morning: its inside measures, temperature and light hours. «Millpond», say: 120 × 45 × 50 cm, 26 °C, lit from 10:00 to 20:00."
-          action={
-            <Button
-              look="primary"
-              label="Make the first tank"
-              onPress={() => router.push('/tanks/new')}
-            />
-          }
-        />
-      ) : shownAlone ? (
-        (detail ?? (
-          <Empty title="No such tank" text="It may have been put away. Go back to the list." />
-        ))
-      ) : (
-        <TankList data={loaded.data} selected={wide ? chosen?.id : undefined} />
-      )}
+        <NoTanks />
+      ) : tanks.length >= MANY ? (
+        <Field label="Filter by tank, kind or fish" value={words} onChange={setWords} />
+      ) : null}
     </Screen>
   );
+}
+
+function NoTanks() {
+  const router = useRouter();
+  return (
+    <Empty
+      title="No tanks yet"
+      text="Begin with the tank you feed first in the morning: its inside measures, temperature and light hours. «Millpond», say: 120 × 45 × 50 cm, 26 °C, lit from 10:00 to 20:00. A whole house goes in at once as a table."
+      action={
+        <>
+          <Button
+            look="primary"
+            label="Make the first tank"
+            onPress={() => router.push('/tanks/new')}
+          />
+          <Button label="Paste a whole house" onPress={() => router.push('/tables')} />
+        </>
+      }
+    />
+  );
+}
+
+const countOf = (found: number, all: number) =>
+  found === all ? `${all} in walking order` : `${found} of ${all}`;
+
+/** True where words stand in the name, the kind, or the fish of a tank. */
+function isAbout(tank: Tank, data: HouseData, words: string): boolean {
+  if (words.trim() === '') return true;
+  const fish = (data.groupsIn.get(tank.id) ?? []).map((group) => {
+    const species = data.species.get(group.speciesKey);
+    return `${group.name} ${species?.common ?? ''} ${species?.scientific ?? ''}`;
+  });
+  return matches(`${tank.name} ${tank.kind} ${fish.join(' ')}`, words);
 }

@@ -34,7 +34,7 @@ describe('a new tank', () => {
     fireEvent.changeText(screen.getByLabelText('Inside length, cm'), '60');
     fireEvent.changeText(screen.getByLabelText('Inside width, cm'), '30');
     fireEvent.changeText(screen.getByLabelText('Inside height, cm'), '30');
-    expect(screen.getByText('That is 49 L of water.')).toBeTruthy();
+    expect(screen.getByText('That is 43 L of water.')).toBeTruthy();
     fireEvent.press(screen.getByLabelText('Make this tank'));
     await waitFor(() => expect(mockReplace).toHaveBeenCalledTimes(1));
     expect(sent(asked, 'POST')[0]).toMatchObject({
@@ -53,7 +53,7 @@ describe('a new tank', () => {
     fireEvent.changeText(screen.getByLabelText('Lights on'), '27:00');
     fireEvent.press(screen.getByLabelText('Make this tank'));
     expect(await screen.findByText('Give it a name')).toBeTruthy();
-    expect(screen.getByText('Water temperature in °C must lie between 0 and 40')).toBeTruthy();
+    expect(screen.getByText(/«warm» is not a number; write one such as 25 °C/)).toBeTruthy();
     expect(screen.getByText('A time of day must lie between 0 and 1439')).toBeTruthy();
     expect(sent(asked, 'POST')).toEqual([]);
   });

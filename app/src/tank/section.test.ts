@@ -1,8 +1,9 @@
 import type { Species } from '@open-larder/catalogue';
-import type { Group, Tank } from '@open-larder/contract';
+import { blankTank, type Group, type Tank } from '@open-larder/contract';
 import { isLit, sectionOf } from './section';
 
 const tank = (over: Partial<Tank>): Tank => ({
+  ...blankTank,
   id: 't',
   name: 'T',
   lengthCm: 80,
@@ -35,10 +36,10 @@ const group = (over: Partial<Group>): Group =>
   }) as Group;
 
 describe('a tank as a drawing', () => {
-  it('is to its own measures, with the groups that live in it', () => {
+  it('is to its own measures, with the groups whose species are known', () => {
     const section = sectionOf(
       tank({}),
-      [group({}), group({ id: 'x', tankId: 'other' }), group({ id: 'y', archived: true })],
+      [group({}), group({ id: 'x', speciesKey: 'gone' })],
       species,
     );
     expect(section).toMatchObject({ lengthCm: 80, heightCm: 40, waterLevelCm: 30 });

@@ -3,27 +3,25 @@ import type { Group, Tank } from '@open-larder/contract';
 import { assumedLengthCm, waterLitres } from '@open-larder/core';
 import type { SectionGroup } from '../draw';
 
-/** What a tank's drawing needs. A tank known by litres only is drawn as a usual one of that size. */
+/** What the drawing of a tank with these groups in it needs. A tank known by litres only is drawn as a usual one of that size. */
 export function sectionOf(
   tank: Tank,
   groups: readonly Group[],
   species: ReadonlyMap<string, Species>,
 ) {
   const { lengthCm, heightCm, waterLevelCm } = measuresOf(tank);
-  const drawn: SectionGroup[] = groups
-    .filter((group) => group.tankId === tank.id && !group.archived)
-    .flatMap((group) => {
-      const kind = species.get(group.speciesKey);
-      if (!kind) return [];
-      return {
-        id: group.id,
-        shape: kind.shape,
-        lengthCm: group.lengthCm ?? assumedLengthCm(kind, group.stage),
-        count: group.size.total,
-        zone: kind.zone,
-        activity: kind.activity,
-      };
-    });
+  const drawn: SectionGroup[] = groups.flatMap((group) => {
+    const kind = species.get(group.speciesKey);
+    if (!kind) return [];
+    return {
+      id: group.id,
+      shape: kind.shape,
+      lengthCm: group.lengthCm ?? assumedLengthCm(kind, group.stage),
+      count: group.size.total,
+      zone: kind.zone,
+      activity: kind.activity,
+    };
+  });
   return { lengthCm, heightCm, waterLevelCm, groups: drawn };
 }
 

@@ -1,4 +1,5 @@
-import type { Species } from '@open-larder/catalogue';
+import { resolveSpecies } from '@open-larder/catalogue';
+import { blankTank } from '@open-larder/contract';
 import type {
   Consumption,
   FoodRow,
@@ -16,19 +17,19 @@ export const household: Household = {
   name: 'Test room',
   timeZone: 'UTC',
   units: 'metric',
+  temperature: 'C',
+  hardness: 'dGH',
   clock: '24',
   weekStart: 1,
   currency: 'EUR',
   version: 1,
 };
 
-export const species = {
-  key: 'danio-rerio',
+export const species = resolveSpecies('danio-rerio', {
   scientific: 'Danio rerio',
   common: 'Zebrafish',
+  otherNames: ['zebra danio'],
   family: 'Danionidae',
-  guild: 'omnivore',
-  stomach: false,
   shape: 'elongated',
   adultLengthCm: 4,
   lwA: null,
@@ -38,16 +39,42 @@ export const species = {
   tempMaxC: 30,
   phMin: 6.5,
   phMax: 8,
-  zone: 'mid',
-  activity: 'day',
+  ghMin: 5,
+  ghMax: 20,
+  nitrate: null,
+  guild: 'omnivore',
+  stomach: false,
+  mouth: 'up',
   gapeShare: 0.05,
-  usualGroup: 10,
   plantShareMin: 0.1,
   plantShareMax: 0.35,
+  proteinMin: null,
+  proteinMax: null,
+  capped: [],
+  harmful: ['bread'],
+  zone: 'mid',
+  presenceDay: null,
+  presenceNight: null,
+  activity: 'day',
+  activityByLight: null,
+  boldness: 0.7,
+  usualGroup: 10,
+  femalesPerMale: null,
+  nipsFins: null,
+  breeding: 'egg scatterer',
+  hatchDegreeDays: 70,
+  swimDegreeDays: 130,
+  larvalLengthMm: null,
+  lifeYears: 4,
+  growthLinfCm: null,
+  growthK: null,
+  cautions: ['jumps: keep it covered'],
   sourceSize: 'a paper on size',
   sourceWater: 'a paper on water',
   sourceDiet: 'a paper on diet',
-} as Species;
+  sourceBehaviour: 'a paper on behaviour',
+  sourceBreeding: 'a paper on breeding',
+});
 
 export const moment: MomentRow = {
   id: 'evening',
@@ -59,6 +86,7 @@ export const moment: MomentRow = {
 };
 
 export const tank: Tank = {
+  ...blankTank,
   id: 't1',
   name: 'Millpond',
   lengthCm: 100,
@@ -207,6 +235,7 @@ export const consumption: Consumption = {
 export const answers = (): Record<string, unknown> => ({
   'GET /api/household': household,
   'GET /api/catalogue': { species: [species], foods: [] },
+  'GET /api/species': { items: [], next: null },
   'GET /api/moments': { items: [moment], next: null },
   'GET /api/tanks': { items: [tank], next: null },
   'GET /api/groups': { items: [group], next: null },

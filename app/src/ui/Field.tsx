@@ -14,6 +14,8 @@ interface Props {
   unit?: string;
   keyboard?: TextInputProps['inputMode'];
   placeholder?: string;
+  /** More than one line, for pasted text. */
+  lines?: number;
 }
 
 /** A line of text. */
@@ -27,6 +29,7 @@ export function Field({
   unit,
   keyboard = 'text',
   placeholder,
+  lines,
 }: Props) {
   const styles = useStyles();
   return (
@@ -41,7 +44,10 @@ export function Field({
           inputMode={keyboard}
           placeholder={placeholder}
           placeholderTextColor={styles.ghost.color}
-          style={styles.input}
+          multiline={lines !== undefined}
+          numberOfLines={lines}
+          spellCheck={lines === undefined}
+          style={[styles.input, lines !== undefined && styles.lines]}
         />
         {unit ? (
           <View style={styles.unit}>
@@ -76,6 +82,7 @@ const useStyles = themed((c) => ({
     fontSize: 17,
     borderRadius: SIZES.radius,
   },
+  lines: { paddingVertical: 10, fontSize: 15, lineHeight: 22 },
   unit: { paddingRight: 12 },
   ghost: { color: c.ink2 },
 }));

@@ -1,4 +1,4 @@
-import { sayNumber } from '@open-larder/core';
+import { sayNumber, type Reading } from '@open-larder/core';
 import { useState } from 'react';
 import { Field } from './Field';
 
@@ -9,17 +9,30 @@ interface Props {
   hint?: string;
   fault?: string;
   unit?: string;
-  /** How the stored number is shown and read, where the keeper's units differ from the stored. */
+  /** How the stored number is shown, where the keeper's units differ from the stored. */
   scale?: { fromBase: (base: number) => number; toBase: (shown: number) => number };
+  /** How what was typed is read, where it may carry a unit of its own. */
+  read?: (text: string) => Reading;
   decimals?: number;
+  /** «text» where letters are typed too. */
+  keyboard?: 'decimal' | 'text';
   placeholder?: string;
 }
 
 /**
- * A number as the keeper types it, with a decimal comma or point. What cannot be read stays
- * as typed and is passed on as NaN, so that the schema answers in words.
+ * A number as the keeper types it, with a decimal comma or point, or with its unit. What cannot be
+ * read stays as typed, is explained beside the field, and is passed on as NaN for the schema.
  */
-export function NumberField({ value, onChange, scale, decimals = 4, ...field }: Props) {
+export function NumberField({
+  value,
+  onChange,
+  scale,
+  read = (text) => plainNumber(text, scale),
+  decimals = 4,
+  keyboard = 'decimal',
+  fault,
+  ...field
+}: Props) {
   const [typed, setTyped] = useState<{ text: string; value: number | null } | null>(null);
   const shown =
     value === null || Number.isNaN(value)
@@ -27,12 +40,26 @@ export function NumberField({ value, onChange, scale, decimals = 4, ...field }: 
       : sayNumber(scale ? scale.fromBase(value) : value, decimals);
   // What was typed stays while it still means the value; a value set from elsewhere replaces it.
   const text = typed && Object.is(typed.value, value) ? typed.text : shown;
-  const read = (entered: string) => {
-    const plain = entered.trim().replace(',', '.');
-    const number = plain === '' ? null : Number(plain);
-    const base = number === null || Number.isNaN(number) || !scale ? number : scale.toBase(number);
+  const unread = text.trim() === '' || !Number.isNaN(value ?? 0) ? undefined : read(text).fault;
+  const enter = (entered: string) => {
+    const seen: Reading | null = entered.trim() === '' ? null : read(entered);
+    const base = seen === null ? null : (seen.base ?? Number.NaN);
     setTyped({ text: entered, value: base });
     onChange(base);
   };
-  return <Field {...field} keyboard="decimal" value={text} onChange={read} />;
+  return (
+    <Field
+      {...field}
+      fault={fault === undefined ? undefined : (unread ?? fault)}
+      keyboard={keyboard}
+      value={text}
+      onChange={enter}
+    />
+  );
+}
+
+function plainNumber(text: string, scale: Props['scale']): Reading {
+  const number = Number(text.trim().replace(',', '.'));
+  if (Number.isNaN(number)) return { fault: `«${text.trim()}» is not a number` };
+  return { base: scale ? scale.toBase(number) : number };
 }

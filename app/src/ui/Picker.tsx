@@ -23,8 +23,11 @@ interface Props {
   onChange: (value: string) => void;
   hint?: string;
   fault?: string;
-  /** Offer a search line; for long lists. */
-  search?: boolean;
+  /**
+   * Offer a search line; for long lists. A function finds the values that words mean, the best
+   * first; true looks for the words themselves.
+   */
+  search?: boolean | ((words: string) => readonly string[]);
   placeholder?: string;
 }
 
@@ -35,7 +38,7 @@ export function Picker({ label, value, picks, onChange, hint, fault, search, pla
   const [open, setOpen] = useState(false);
   const [words, setWords] = useState('');
   const chosen = picks.find((pick) => pick.value === value);
-  const found = picks.filter((pick) => matches(`${pick.title} ${pick.detail ?? ''}`, words));
+  const found = open ? findIn(picks, words, search) : [];
   return (
     <Labelled label={label} hint={hint} fault={fault}>
       <Pressable
@@ -57,7 +60,7 @@ export function Picker({ label, value, picks, onChange, hint, fault, search, pla
           <Text tone="quiet">Nothing by that name. Try another word.</Text>
         ) : (
           <Card>
-            {found.map((pick, index) => (
+            {found.slice(0, SHOWN).map((pick, index) => (
               <ListRow
                 key={pick.value}
                 first={index === 0}
@@ -74,13 +77,29 @@ export function Picker({ label, value, picks, onChange, hint, fault, search, pla
             ))}
           </Card>
         )}
+        {found.length > SHOWN ? (
+          <Text look="small" tone="quiet">
+            {found.length - SHOWN} more; type a word to find them.
+          </Text>
+        ) : null}
       </Sheet>
     </Labelled>
   );
 }
 
+/** Rows of a long list that are drawn: past these, searching is quicker than scrolling. */
+const SHOWN = 60;
+
+function findIn(picks: readonly Pick[], words: string, search: Props['search']): readonly Pick[] {
+  if (typeof search !== 'function') {
+    return picks.filter((pick) => matches(`${pick.title} ${pick.detail ?? ''}`, words));
+  }
+  const byValue = new Map(picks.map((pick) => [pick.value, pick]));
+  return search(words).flatMap((value) => byValue.get(value) ?? []);
+}
+
 /** True where every word stands somewhere in the text, in any order. */
-function matches(text: string, words: string): boolean {
+export function matches(text: string, words: string): boolean {
   const plain = text.toLowerCase();
   return words
     .toLowerCase()

@@ -1,12 +1,21 @@
 import { useRouter, type Href } from 'expo-router';
 import ArrowLeft from 'lucide-react-native/icons/arrow-left';
-import type { ReactNode } from 'react';
-import { ScrollView, View } from 'react-native';
+import type { ReactElement, ReactNode } from 'react';
+import { FlatList, ScrollView, View } from 'react-native';
 import { SIZES, themed, useColours, useWide } from '../theme';
 import { IconButton } from './IconButton';
 import { Text } from './Text';
 
-interface Props {
+/** A long list below what else a screen shows: only the rows in sight are drawn. */
+interface Rows<T> {
+  items: readonly T[];
+  keyOf: (item: T) => string;
+  render: (item: T, index: number) => ReactElement;
+  /** What each row depends on beside its item, so that it is drawn anew. */
+  extra?: unknown;
+}
+
+interface Props<T> {
   title: string;
   detail?: string;
   /** Where the arrow leads when there is no way back in this window. */
@@ -17,50 +26,79 @@ interface Props {
   actions?: ReactNode;
   /** A second pane, shown beside the first when wide. */
   aside?: ReactNode;
-  children: ReactNode;
+  children?: ReactNode;
+  rows?: Rows<T>;
 }
 
+/** Rows drawn at once: a screenful. */
+const FIRST_ROWS = 12;
+
 /** A screen: a title that stays in sight of the thumb's work below it, one pane or two. */
-export function Screen({ title, detail, back, tools, actions, aside, children }: Props) {
+export function Screen<T>({
+  title,
+  detail,
+  back,
+  tools,
+  actions,
+  aside,
+  children,
+  rows,
+}: Props<T>) {
   const styles = useStyles();
   const colours = useColours();
   const router = useRouter();
   const wide = useWide();
+  const content = [
+    styles.content,
+    wide && styles.contentWide,
+    wide && !aside && styles.contentAlone,
+  ];
+  const head = (
+    <>
+      <View style={styles.head}>
+        {back ? (
+          <IconButton
+            label="Back"
+            onPress={() => (router.canGoBack() ? router.back() : router.replace(back))}
+          >
+            <ArrowLeft size={24} color={colours.ink} />
+          </IconButton>
+        ) : null}
+        <View style={styles.titles}>
+          <Text look="title">{title}</Text>
+        </View>
+        {wide ? null : tools}
+      </View>
+      {detail || actions ? (
+        <View style={styles.under}>
+          <View style={styles.titles}>{detail ? <Text tone="quiet">{detail}</Text> : null}</View>
+          {actions}
+        </View>
+      ) : null}
+      {children}
+    </>
+  );
   return (
     <View style={styles.screen} role="main">
       <View style={[styles.panes, wide && styles.panesWide]}>
-        <ScrollView
-          style={styles.pane}
-          contentContainerStyle={[
-            styles.content,
-            wide && styles.contentWide,
-            wide && !aside && styles.contentAlone,
-          ]}
-        >
-          <View style={styles.head}>
-            {back ? (
-              <IconButton
-                label="Back"
-                onPress={() => (router.canGoBack() ? router.back() : router.replace(back))}
-              >
-                <ArrowLeft size={24} color={colours.ink} />
-              </IconButton>
-            ) : null}
-            <View style={styles.titles}>
-              <Text look="title">{title}</Text>
-            </View>
-            {wide ? null : tools}
-          </View>
-          {detail || actions ? (
-            <View style={styles.under}>
-              <View style={styles.titles}>
-                {detail ? <Text tone="quiet">{detail}</Text> : null}
-              </View>
-              {actions}
-            </View>
-          ) : null}
-          {children}
-        </ScrollView>
+        {rows ? (
+          <FlatList
+            style={styles.pane}
+            contentContainerStyle={[content, styles.rows]}
+            data={rows.items}
+            keyExtractor={rows.keyOf}
+            renderItem={({ item, index }) => rows.render(item, index)}
+            extraData={rows.extra}
+            initialNumToRender={FIRST_ROWS}
+            maxToRenderPerBatch={FIRST_ROWS}
+            windowSize={7}
+            ListHeaderComponent={<View style={styles.listHead}>{head}</View>}
+          />
+        ) : (
+          <ScrollView style={styles.pane} contentContainerStyle={content}>
+            {head}
+          </ScrollView>
+        )}
         {wide && aside ? (
           <ScrollView
             role="complementary"
@@ -90,4 +128,6 @@ const useStyles = themed((c) => ({
   head: { flexDirection: 'row', alignItems: 'center', gap: 4, minHeight: SIZES.touch },
   under: { flexDirection: 'row', alignItems: 'center', gap: 8, marginTop: -12 },
   titles: { flex: 1, minWidth: 0 },
+  listHead: { gap: 16 },
+  rows: { gap: 0 },
 }));

@@ -6,7 +6,7 @@ import { Choices, NumberField, Stepper, Text } from '.';
 
 function Lengths({ start }: { start: number | null }) {
   const [value, setValue] = useState<number | null>(start);
-  const inches = scaleOf('us', 'length');
+  const inches = scaleOf({ units: 'us', temperature: 'F', hardness: 'ppm' }, 'length');
   return (
     <>
       <NumberField

@@ -1,13 +1,13 @@
 export { Button } from './Button';
 export { Card } from './Card';
-export { Choice, Choices } from './Choice';
+export { Choice, Choices, type Option } from './Choice';
 export { DateField } from './DateField';
 export { Field } from './Field';
 export { IconButton } from './IconButton';
 export { ListRow } from './ListRow';
 export { lowerFirst } from './lowerFirst';
 export { NumberField } from './NumberField';
-export { Picker } from './Picker';
+export { matches, Picker } from './Picker';
 export { Screen } from './Screen';
 export { Sheet } from './Sheet';
 export { Empty, Fault, Skeleton } from './states';

@@ -19,3 +19,18 @@ const SHARE: Record<Stage, number> = {
 export function assumedLengthCm(species: Pick<Species, 'adultLengthCm'>, stage: Stage): number {
   return Math.round(species.adultLengthCm * SHARE[stage] * 100) / 100;
 }
+
+/** A fish may grow a little past its record; half over it is a mistake. An assumption. */
+const PAST_RECORD = 1.5;
+
+/** What is wrong with a length for a species, in words; null where it can be believed. */
+export function impossibleLength(
+  { common, adultLengthCm }: Pick<Species, 'common' | 'adultLengthCm'>,
+  lengthCm: number,
+): string | null {
+  if (lengthCm <= adultLengthCm * PAST_RECORD) return null;
+  return (
+    `${common} grow to about ${adultLengthCm} cm; ${Math.round(lengthCm * 100) / 100} cm is more than half over that. ` +
+    'Check the number and its unit, or give these fish a species of your own'
+  );
+}

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { measured } from '../why';
-import { assumedLengthCm, massFromLength, sizeOn, type SizeEvent } from '.';
+import { assumedLengthCm, massFromLength } from '.';
 
 const shaped = (shape: 'eel-like' | 'elongated' | 'fusiform' | 'deep') => ({
   shape,
@@ -45,36 +45,6 @@ describe('mass from length', () => {
   it('refuses impossible lengths in words', () => {
     expect(() => massFromLength(shaped('deep'), cm(0))).toThrow(/between 0.1 and 200/);
     expect(() => massFromLength(shaped('deep'), cm(Number.NaN))).toThrow(RangeError);
-  });
-});
-
-describe('size of a group', () => {
-  const event = (kind: SizeEvent['kind'], day: string, unsexed: number): SizeEvent => ({
-    kind,
-    day,
-    males: 0,
-    females: 0,
-    unsexed,
-  });
-
-  it('is the sum of its events on any day', () => {
-    const events = [
-      event('arrived', '2026-01-01', 10),
-      event('died', '2026-01-05', 2),
-      event('counted', '2026-01-10', 9),
-      event('died', '2026-01-11', 1),
-    ];
-    expect(
-      ['2025-12-31', '2026-01-01', '2026-01-05', '2026-01-10', '2026-02-01'].map(
-        (day) => sizeOn(events, day).total,
-      ),
-    ).toEqual([0, 10, 8, 9, 8]);
-  });
-
-  it('refuses more losses than fish', () => {
-    expect(() =>
-      sizeOn([event('arrived', '2026-01-01', 1), event('died', '2026-01-02', 2)], '2026-01-02'),
-    ).toThrow(/more than the fish/);
   });
 });
 

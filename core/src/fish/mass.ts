@@ -7,14 +7,34 @@ interface LengthWeight {
   b: number;
 }
 
-const PRIOR_SOURCE = 'Froese, Thorson & Reyes 2014, J. Appl. Ichthyol. 30:78, body-shape priors';
+interface Prior extends LengthWeight {
+  source: string;
+}
 
-/** W = a·L^b, grams and cm total length, by body shape. Source: Froese, Thorson & Reyes 2014. */
-const SHAPE_PRIORS: Record<Shape, LengthWeight> = {
-  'eel-like': { a: 0.00102, b: 3.06 },
-  elongated: { a: 0.00389, b: 3.12 },
-  fusiform: { a: 0.01122, b: 3.04 },
-  deep: { a: 0.01995, b: 3.01 },
+const FROESE = 'Froese, Thorson & Reyes 2014, J. Appl. Ichthyol. 30:78, body-shape priors';
+const fish = (a: number, b: number): Prior => ({ a, b, source: FROESE });
+
+/** W = a·L^b, grams and cm total length, by body shape. */
+const SHAPE_PRIORS: Record<Shape, Prior> = {
+  'eel-like': fish(0.00102, 3.06),
+  elongated: fish(0.00389, 3.12),
+  fusiform: fish(0.01122, 3.04),
+  deep: fish(0.01995, 3.01),
+  flat: {
+    a: 0.009,
+    b: 3.02,
+    source: 'Assumption for flat-bodied fish: between the elongated and the fusiform prior',
+  },
+  shrimp: {
+    a: 0.009,
+    b: 3,
+    source: 'Assumption: a 2.5 cm shrimp weighs about 0.14 g',
+  },
+  snail: {
+    a: 0.06,
+    b: 3,
+    source: 'Assumption: soft body alone, about a third of the whole snail; height of the shell',
+  },
 };
 
 /**
@@ -42,10 +62,9 @@ export function massFromLength(
 ): BodyMass {
   assertRange('total length in cm', lengthCm.value, 0.1, 200);
   const published = species.lwA !== null && species.lwB !== null;
-  const { a, b } = published
-    ? { a: species.lwA as number, b: species.lwB as number }
+  const { a, b, source } = published
+    ? { a: species.lwA as number, b: species.lwB as number, source: species.sourceSize }
     : SHAPE_PRIORS[species.shape];
-  const source = published ? species.sourceSize : PRIOR_SOURCE;
   const massG = computed(a * lengthCm.value ** b, {
     label: 'Mass of one fish',
     unit: 'g',

@@ -23,6 +23,8 @@ const DIGESTED = { protein: 0.88, fat: 0.9 };
 const CARBOHYDRATE_DIGESTED: Record<Guild, number> = {
   'plant grazer': 0.7,
   'film scraper': 0.7,
+  'detritus feeder': 0.7,
+  'filter feeder': 0.55,
   'invertebrate picker': 0.55,
   omnivore: 0.55,
   predator: 0.35,

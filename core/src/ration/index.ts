@@ -1,3 +1,10 @@
-export { dailyNeed, lengthOf, stageFactor, type GroupOnDay, type SpeciesTraits } from './need';
+export {
+  dailyNeed,
+  lengthOf,
+  stageFactor,
+  warmthFactor,
+  type GroupOnDay,
+  type SpeciesTraits,
+} from './need';
 export { hoursUntilHungry, largestMeal, longestSafeGap, mealsPerDay } from './gut';
 export { portion, type Food, type Portion } from './portion';

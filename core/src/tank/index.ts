@@ -1,1 +1,17 @@
-export { waterLitres, type TankSize } from './volume';
+export {
+  COVERS,
+  DECORS,
+  FILTERS,
+  FLOWS,
+  GROUNDS,
+  PLANTINGS,
+  SOURCE_WATERS,
+  TANK_KINDS,
+  TANK_SHAPES,
+  type TankFurnishing,
+  type TankKind,
+  type TankShape,
+  type TankSize,
+} from './tank';
+export { furnishingOf, type Furnishings } from './guesses';
+export { waterLitres, type TankWater } from './water';

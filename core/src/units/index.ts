@@ -1,2 +1,11 @@
 export { assertRange } from './range';
-export { say, sayNumber, saySignificant, scaleOf, type Measure, type UnitSystem } from './measures';
+export {
+  say,
+  sayNumber,
+  saySignificant,
+  scaleOf,
+  type Measure,
+  type Scale,
+  type UnitChoice,
+} from './measures';
+export { readMeasure, type Reading } from './reading';

@@ -1,9 +1,14 @@
 /** The keeper's choice of units. Everything is stored and computed in the metric base unit. */
-export type UnitSystem = 'metric' | 'us';
+export interface UnitChoice {
+  /** Lengths, volumes and masses. */
+  units: 'metric' | 'us';
+  temperature: 'C' | 'F';
+  hardness: 'dGH' | 'ppm';
+}
 
-export type Measure = 'length' | 'volume' | 'temperature' | 'mass';
+export type Measure = 'length' | 'volume' | 'temperature' | 'mass' | 'hardness' | 'flow';
 
-interface Scale {
+export interface Scale {
   unit: string;
   /** Decimals that suit the glass: enough to be true, few enough to read. */
   decimals: number;
@@ -25,38 +30,42 @@ const times = (unit: string, decimals: number, basePerUnit: number): Scale => ({
   toBase: (shown) => shown * basePerUnit,
 });
 
+/** US liquid gallon in litres, exact (NIST Handbook 44, appendix C). */
+const GALLON_L = 3.785411784;
+/** mg/L calcium carbonate in one degree of general hardness: 10 mg/L CaO × 100.087 ÷ 56.077. */
+const PPM_PER_DGH = 17.848;
+
 /**
- * Base units: cm, litres, °C, grams.
- * Exact factors: inch 2.54 cm, US liquid gallon 3.785411784 L, avoirdupois ounce 28.349523125 g
+ * Base units: cm, litres, °C, grams, dGH, litres an hour.
+ * Exact factors: inch 2.54 cm, US liquid gallon, avoirdupois ounce 28.349523125 g
  * (NIST Handbook 44, appendix C).
  */
-const SCALES: Record<UnitSystem, Record<Measure, Scale>> = {
-  metric: {
-    length: same('cm', 1),
-    volume: same('L', 0),
-    temperature: same('°C', 1),
-    mass: same('g', 2),
-  },
-  us: {
-    length: times('in', 2, 2.54),
-    volume: times('gal', 1, 3.785411784),
-    temperature: {
+const SCALES = {
+  length: { metric: same('cm', 1), us: times('in', 2, 2.54) },
+  volume: { metric: same('L', 0), us: times('gal', 1, GALLON_L) },
+  mass: { metric: same('g', 2), us: times('oz', 3, 28.349523125) },
+  flow: { metric: same('L/h', 0), us: times('gal/h', 0, GALLON_L) },
+  temperature: {
+    C: same('°C', 1),
+    F: {
       unit: '°F',
       decimals: 1,
-      fromBase: (celsius) => (celsius * 9) / 5 + 32,
-      toBase: (fahrenheit) => ((fahrenheit - 32) * 5) / 9,
+      fromBase: (celsius: number) => (celsius * 9) / 5 + 32,
+      toBase: (fahrenheit: number) => ((fahrenheit - 32) * 5) / 9,
     },
-    mass: times('oz', 3, 28.349523125),
   },
+  hardness: { dGH: same('dGH', 1), ppm: times('ppm', 0, 1 / PPM_PER_DGH) },
 };
 
-export function scaleOf(system: UnitSystem, measure: Measure): Scale {
-  return SCALES[system][measure];
+export function scaleOf(choice: UnitChoice, measure: Measure): Scale {
+  if (measure === 'temperature') return SCALES.temperature[choice.temperature];
+  if (measure === 'hardness') return SCALES.hardness[choice.hardness];
+  return SCALES[measure][choice.units];
 }
 
 /** A base value as the keeper reads it, «10.5 cm», with trailing zeros dropped. */
-export function say(system: UnitSystem, measure: Measure, base: number): string {
-  const scale = scaleOf(system, measure);
+export function say(choice: UnitChoice, measure: Measure, base: number): string {
+  const scale = scaleOf(choice, measure);
   return `${sayNumber(scale.fromBase(base), scale.decimals)} ${scale.unit}`;
 }
 
@@ -72,3 +81,57 @@ export function saySignificant(value: number): string {
   const decimals = Math.max(0, Math.min(9, 2 - Math.floor(Math.log10(Math.abs(value)))));
   return sayNumber(value, decimals);
 }
+
+const GALLON_IMPERIAL_L = 4.54609;
+
+/** Units that are understood when typed, as factors to the base unit; temperatures are apart. */
+export const UNITS_READ: Record<Exclude<Measure, 'temperature'>, Record<string, number>> = {
+  length: {
+    cm: 1,
+    mm: 0.1,
+    m: 100,
+    in: 2.54,
+    inch: 2.54,
+    inches: 2.54,
+    '"': 2.54,
+    '″': 2.54,
+    ft: 30.48,
+    foot: 30.48,
+    feet: 30.48,
+    "'": 30.48,
+    '′': 30.48,
+  },
+  volume: {
+    l: 1,
+    litre: 1,
+    litres: 1,
+    liter: 1,
+    liters: 1,
+    ml: 0.001,
+    gal: GALLON_L,
+    gallon: GALLON_L,
+    gallons: GALLON_L,
+    'us gal': GALLON_L,
+    'imp gal': GALLON_IMPERIAL_L,
+    'uk gal': GALLON_IMPERIAL_L,
+  },
+  mass: { g: 1, mg: 0.001, kg: 1000, oz: 28.349523125, lb: 453.59237, lbs: 453.59237 },
+  // Degrees of other countries: °fH is 10 mg/L CaCO3, °e 14.254 mg/L.
+  hardness: {
+    dgh: 1,
+    dh: 1,
+    '°dh': 1,
+    gh: 1,
+    ppm: 1 / PPM_PER_DGH,
+    'mg/l': 1 / PPM_PER_DGH,
+    '°fh': 10 / PPM_PER_DGH,
+    '°e': 14.254 / PPM_PER_DGH,
+  },
+  flow: {
+    'l/h': 1,
+    lph: 1,
+    'l/min': 60,
+    'gal/h': GALLON_L,
+    gph: GALLON_L,
+  },
+};

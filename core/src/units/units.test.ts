@@ -1,5 +1,15 @@
 import fc from 'fast-check';
-import { say, saySignificant, scaleOf, type Measure } from '.';
+import { readMeasure, say, saySignificant, scaleOf, type Measure, type UnitChoice } from '.';
+
+const METRIC: UnitChoice = { units: 'metric', temperature: 'C', hardness: 'dGH' };
+const US: UnitChoice = { units: 'us', temperature: 'F', hardness: 'ppm' };
+const MEASURES: Measure[] = ['length', 'volume', 'temperature', 'mass', 'hardness', 'flow'];
+const choices = fc.record<UnitChoice>({
+  units: fc.constantFrom('metric', 'us'),
+  temperature: fc.constantFrom('C', 'F'),
+  hardness: fc.constantFrom('dGH', 'ppm'),
+});
+const base = fc.double({ min: 0.01, max: 1e5, noNaN: true });
 
 describe('units', () => {
   it.each([
@@ -7,20 +17,30 @@ describe('units', () => {
     ['volume', 75.708, '20 gal', '76 L'],
     ['temperature', 25.5, '77.9 °F', '25.5 °C'],
     ['mass', 28.35, '1 oz', '28.35 g'],
-  ] as const)('%s', (measure, base, us, metric) => {
-    expect(say('us', measure, base)).toBe(us);
-    expect(say('metric', measure, base)).toBe(metric);
+    ['hardness', 6, '107 ppm', '6 dGH'],
+    ['flow', 757, '200 gal/h', '757 L/h'],
+  ] as const)('%s', (measure, value, us, metric) => {
+    expect(say(US, measure, value)).toBe(us);
+    expect(say(METRIC, measure, value)).toBe(metric);
   });
 
-  it('come back unchanged from any system', () => {
+  it('are chosen one by one', () => {
+    expect(say({ ...METRIC, temperature: 'F' }, 'temperature', 25)).toBe('77 °F');
+    expect(say({ ...METRIC, temperature: 'F' }, 'length', 25)).toBe('25 cm');
+  });
+
+  it('come back unchanged from any system: switching units changes nothing stored', () => {
     fc.assert(
       fc.property(
-        fc.constantFrom<Measure>('length', 'volume', 'temperature', 'mass'),
-        fc.constantFrom<'us' | 'metric'>('us', 'metric'),
-        fc.double({ min: 0.01, max: 1e5, noNaN: true }),
-        (measure, system, base) => {
-          const scale = scaleOf(system, measure);
-          expect(scale.toBase(scale.fromBase(base))).toBeCloseTo(base, 6);
+        fc.constantFrom(...MEASURES),
+        fc.array(choices, { maxLength: 6 }),
+        base,
+        (measure, path, stored) => {
+          const shown = path.reduce((value, choice) => {
+            const scale = scaleOf(choice, measure);
+            return scale.toBase(scale.fromBase(value));
+          }, stored);
+          expect(Math.abs(shown - stored)).toBeLessThanOrEqual(1e-9 * Math.max(1, stored));
         },
       ),
     );
@@ -33,5 +53,76 @@ describe('units', () => {
       '1.5',
       '12345',
     ]);
+  });
+});
+
+describe('a quantity as it is typed', () => {
+  it.each([
+    ['1 1/2 in', 'length', 3.81],
+    ['1½"', 'length', 3.81],
+    ['5 ft 3 in', 'length', 160.02],
+    ['4\' 6"', 'length', 137.16],
+    ['35mm', 'length', 3.5],
+    ['20 gal', 'volume', 75.70823568],
+    ['20 imp gal', 'volume', 90.9218],
+    ['750 ml', 'volume', 0.75],
+    ['78F', 'temperature', 25.5556],
+    ['25,5 °C', 'temperature', 25.5],
+    ['25.5 degrees C', 'temperature', 25.5],
+    ['−2 C', 'temperature', -2],
+    ['6 dGH', 'hardness', 6],
+    ['107 ppm', 'hardness', 5.995],
+    ['1/2 oz', 'mass', 14.1748],
+    ['.5', 'length', 0.5],
+    ['12,75', 'volume', 12.75],
+    ['5 l/min', 'flow', 300],
+  ] as const)('%s is %s %d', (text, measure, value) => {
+    expect(readMeasure(text, measure, METRIC).base).toBeCloseTo(value, 3);
+  });
+
+  it('without a unit is in the keeper’s own', () => {
+    expect(readMeasure('20', 'volume', US).base).toBeCloseTo(75.708, 3);
+    expect(readMeasure('77', 'temperature', US).base).toBeCloseTo(25, 9);
+    expect(readMeasure('77', 'temperature', METRIC).base).toBe(77);
+  });
+
+  it.each([
+    ['three', 'length', /not a number; write one such as 12.7 cm/],
+    ['12 parsecs', 'length', /«parsecs» is not known here; cm, mm, m, in and ft are/],
+    ['12 kg', 'temperature', /°C and °F are/],
+    ['12 34', 'length', /more than one way/],
+    ['1 in 2 in 3 in', 'length', /more than one way/],
+    ['1/0 in', 'length', /more than one way/],
+  ] as const)('«%s» is asked about', (text, measure, words) => {
+    expect(readMeasure(text, measure, METRIC).fault).toMatch(words);
+  });
+
+  it('reads back what it says, in every unit', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...MEASURES),
+        choices,
+        choices,
+        base,
+        (measure, said, own, value) => {
+          const { unit, fromBase } = scaleOf(said, measure);
+          const read = readMeasure(`${fromBase(value).toFixed(6)} ${unit}`, measure, own);
+          expect(Math.abs((read.base as number) - value)).toBeLessThan(1e-4);
+        },
+      ),
+    );
+  });
+
+  it('never throws on garbage, and never gives a number that is none', () => {
+    fc.assert(
+      fc.property(
+        fc.string({ unit: 'grapheme' }),
+        fc.constantFrom(...MEASURES),
+        (text, measure) => {
+          const read = readMeasure(text, measure, METRIC);
+          expect(read.fault !== undefined || Number.isFinite(read.base)).toBe(true);
+        },
+      ),
+    );
   });
 });

@@ -1,8 +1,9 @@
 import { QueryTypes, type Sequelize, type Transaction } from 'sequelize';
 import { Umzug, type UmzugStorage } from 'umzug';
 import * as house from './migrations/0001-house';
+import * as knowTheFish from './migrations/0002-know-the-fish';
 
-const MIGRATIONS = [house];
+const MIGRATIONS = [house, knowTheFish];
 /** Arbitrary but fixed: two servers that start together migrate one after the other. */
 const LOCK = 741_093_122;
 

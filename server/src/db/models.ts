@@ -6,7 +6,7 @@ import {
   type Sequelize,
 } from 'sequelize';
 
-const { BOOLEAN, DATE, DATEONLY, DECIMAL, INTEGER, SMALLINT, TEXT, UUID } = DataTypes;
+const { BOOLEAN, DATE, DATEONLY, DECIMAL, INTEGER, JSONB, SMALLINT, TEXT, UUID } = DataTypes;
 
 const uuid = { type: UUID, primaryKey: true };
 const versioned = { version: INTEGER, archived: BOOLEAN };
@@ -19,6 +19,8 @@ const TABLES = {
     name: TEXT,
     timeZone: TEXT,
     units: TEXT,
+    temperature: TEXT,
+    hardness: TEXT,
     clock: TEXT,
     weekStart: SMALLINT,
     currency: TEXT,
@@ -36,16 +38,34 @@ const TABLES = {
     id: uuid,
     householdId: UUID,
     name: TEXT,
+    kind: TEXT,
+    shape: TEXT,
     lengthCm: DECIMAL,
     widthCm: DECIMAL,
     heightCm: DECIMAL,
     waterLevelCm: DECIMAL,
     litres: DECIMAL,
+    ground: TEXT,
+    groundDepthCm: DECIMAL,
+    decor: TEXT,
+    filter: TEXT,
+    flow: TEXT,
+    plants: TEXT,
+    cover: TEXT,
+    sourceWater: TEXT,
     tempC: DECIMAL,
     ph: DECIMAL,
+    gh: DECIMAL,
     lightOnMin: SMALLINT,
     lightOffMin: SMALLINT,
     walkOrder: INTEGER,
+    ...versioned,
+  },
+  species: {
+    id: uuid,
+    householdId: UUID,
+    copiedFrom: TEXT,
+    entry: JSONB,
     ...versioned,
   },
   groups: {
@@ -74,6 +94,16 @@ const TABLES = {
     unsexed: INTEGER,
     lengthCm: DECIMAL,
     stage: TEXT,
+    cause: TEXT,
+    tankId: UUID,
+    otherGroupId: UUID,
+    pairId: UUID,
+    note: TEXT,
+  },
+  group_event_withdrawals: {
+    id: uuid,
+    householdId: UUID,
+    eventId: UUID,
   },
   diets: {
     householdId: { type: UUID, primaryKey: true },

@@ -1,4 +1,11 @@
-import { houseOf, type DietRow, type FoodRow, type Group, type Tank } from '@open-larder/contract';
+import {
+  blankTank,
+  houseOf,
+  type DietRow,
+  type FoodRow,
+  type Group,
+  type Tank,
+} from '@open-larder/contract';
 import {
   addDays,
   compileRound,
@@ -13,7 +20,15 @@ import type { Catalogue } from '@open-larder/catalogue/load';
 import { localDay } from '../clock';
 import type { Scope } from '../db';
 import type { Chance } from './chance';
-import { GROUPS, HISTORY_DAYS, SHELF, TANKS, type DemoGroup, type MomentKey } from './scenario';
+import {
+  GROUPS,
+  HISTORY_DAYS,
+  SHELF,
+  TANKS,
+  type DemoGroup,
+  type DemoTank,
+  type MomentKey,
+} from './scenario';
 
 interface Told {
   chance: Chance;
@@ -83,18 +98,22 @@ export async function tellHistory(scope: Scope, catalogue: Catalogue, told: Told
 }
 
 function makeTanks({ chance, now }: Told): Tank[] {
-  return TANKS.map(({ name, size, tempC, ph, light }, index) => ({
+  return TANKS.map((tank: DemoTank, index) => ({
+    ...blankTank,
     id: chance.id(now),
-    name,
-    lengthCm: size[0],
-    widthCm: size[1],
-    heightCm: size[2],
-    waterLevelCm: size[3],
-    litres: null,
-    tempC,
-    ph,
-    lightOnMin: light[0],
-    lightOffMin: light[1],
+    name: tank.name,
+    kind: tank.kind,
+    shape: tank.shape ?? 'box',
+    lengthCm: tank.size[0],
+    widthCm: tank.size[1],
+    heightCm: tank.size[2],
+    waterLevelCm: tank.size[3],
+    ...tank.furnished,
+    tempC: tank.tempC,
+    ph: tank.ph,
+    gh: tank.gh,
+    lightOnMin: tank.light[0],
+    lightOffMin: tank.light[1],
     walkOrder: index + 1,
     version: 1,
     archived: false,
@@ -168,12 +187,13 @@ function makeGroup(
   const { males, females, unsexed } = demo;
   const since = demo.daysAgo ?? HISTORY_DAYS;
   const events = [
+    at(since, { kind: 'moved', tankId }),
     at(since, { kind: 'arrived', males, females, unsexed }),
     at(since, { kind: 'staged', stage: demo.stage }),
     ...(demo.stages ?? []).map(([daysAgo, stage]) => at(daysAgo, { kind: 'staged', stage })),
     ...demo.lengths.map(([daysAgo, lengthCm]) => at(daysAgo, { kind: 'measured', lengthCm })),
-    ...(demo.losses ?? []).map(([daysAgo, lost]) =>
-      at(daysAgo, { kind: 'died', males: 0, females: 0, unsexed: lost }),
+    ...(demo.losses ?? []).map(([daysAgo, lost, cause]) =>
+      at(daysAgo, { kind: 'died', cause, males: 0, females: 0, unsexed: lost }),
     ),
   ].sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0));
   const servings = demo.servings.map((serving) => ({

@@ -44,6 +44,8 @@ export async function ensureHousehold(
         name: key === 'demo' ? 'The Weir Room' : 'My fish room',
         timeZone,
         units: 'metric',
+        temperature: 'C',
+        hardness: 'dGH',
         clock: '24',
         weekStart: 1,
         currency: 'EUR',

@@ -1,4 +1,4 @@
-import type { Stage } from '@open-larder/core';
+import type { Cause, Stage, TankFurnishing, TankKind, TankShape } from '@open-larder/core';
 
 /**
  * «The Weir Room»: a shed beside a mill stream. Invented people, places and foods;
@@ -14,16 +14,101 @@ export const MOMENTS = [
 ] as const;
 export type MomentKey = (typeof MOMENTS)[number]['key'];
 
+export interface DemoTank {
+  name: string;
+  /** Inside length, width, height and water level in cm. */
+  size: [number, number, number, number];
+  tempC: number;
+  ph: number;
+  gh: number | null;
+  /** Minutes after midnight: lights on, lights off. */
+  light: [number, number];
+  kind: TankKind;
+  shape?: TankShape;
+  /** What the keeper has said of it; the rest is guessed. */
+  furnished?: Partial<TankFurnishing>;
+}
+
 export const TANKS = [
-  { name: 'Millpond', size: [120, 45, 50, 45], tempC: 26, ph: 6.9, light: [600, 1200] },
-  { name: 'Sluice', size: [90, 40, 35, 31], tempC: 22, ph: 7.2, light: [540, 1140] },
-  { name: 'Tarn', size: [100, 40, 50, 45], tempC: 25.5, ph: 6.4, light: [600, 1200] },
-  { name: 'Race', size: [80, 40, 40, 36], tempC: 25, ph: 6.6, light: [660, 1200] },
-  { name: 'Alder', size: [60, 30, 30, 26], tempC: 24, ph: 6.5, light: [540, 1140] },
-  { name: 'Withy', size: [60, 35, 35, 31], tempC: 25.5, ph: 6.8, light: [540, 1200] },
-  { name: 'Fern tub', size: [30, 20, 18, 12], tempC: 24.5, ph: 6.6, light: [420, 1260] },
-  { name: 'Trough', size: [70, 45, 40, 34], tempC: 13, ph: 7.4, light: [480, 1020] },
-] as const;
+  {
+    name: 'Millpond',
+    size: [120, 45, 50, 45],
+    tempC: 26,
+    ph: 6.9,
+    gh: 7,
+    light: [600, 1200],
+    kind: 'display',
+    furnished: { ground: 'sand', groundDepthCm: 5, decor: 'much', plants: 'many' },
+  },
+  {
+    name: 'Sluice',
+    size: [90, 40, 35, 31],
+    tempC: 22,
+    ph: 7.2,
+    gh: 6,
+    light: [540, 1140],
+    kind: 'display',
+    furnished: { ground: 'gravel', flow: 'strong', decor: 'much', filter: 'external' },
+  },
+  {
+    name: 'Tarn',
+    size: [100, 40, 50, 45],
+    tempC: 25.5,
+    ph: 6.4,
+    gh: 4,
+    light: [600, 1200],
+    kind: 'display',
+    furnished: { ground: 'sand', groundDepthCm: 4, cover: 'tight', plants: 'many' },
+  },
+  {
+    name: 'Race',
+    size: [80, 40, 40, 36],
+    tempC: 25,
+    ph: 6.6,
+    gh: null,
+    light: [660, 1200],
+    kind: 'display',
+    shape: 'bow front',
+  },
+  {
+    name: 'Alder',
+    size: [60, 30, 30, 26],
+    tempC: 24,
+    ph: 6.5,
+    gh: 5,
+    light: [540, 1140],
+    kind: 'breeding',
+    furnished: { cover: 'tight' },
+  },
+  {
+    name: 'Withy',
+    size: [60, 35, 35, 31],
+    tempC: 25.5,
+    ph: 6.8,
+    gh: null,
+    light: [540, 1200],
+    kind: 'grow-out',
+  },
+  {
+    name: 'Fern tub',
+    size: [30, 20, 18, 12],
+    tempC: 24.5,
+    ph: 6.6,
+    gh: null,
+    light: [420, 1260],
+    kind: 'fry tub',
+  },
+  {
+    name: 'Trough',
+    size: [70, 45, 40, 34],
+    tempC: 13,
+    ph: 7.4,
+    gh: 12,
+    light: [480, 1020],
+    kind: 'outdoor tub',
+    shape: 'tapered tub',
+  },
+] as const satisfies readonly DemoTank[];
 export type TankName = (typeof TANKS)[number]['name'];
 
 interface DemoServing {
@@ -49,8 +134,8 @@ export interface DemoGroup {
   lengths: [number, number][];
   /** Later stages: [days ago, stage]. */
   stages?: [number, Stage][];
-  /** Fish lost: [days ago, number]. */
-  losses?: [number, number][];
+  /** Fish lost: [days ago, number, what of]. */
+  losses?: [number, number, Cause][];
   fastWeekdays: number[];
   servings: DemoServing[];
   /** How often a serving of this group is forgotten or goes uneaten, 0..1. */
@@ -167,7 +252,7 @@ export const GROUPS: DemoGroup[] = [
     unsexed: 9,
     stage: 'adult',
     lengths: [[48, 3.1]],
-    losses: [[33, 1]],
+    losses: [[33, 1, 'jumped']],
     fastWeekdays: [7],
     servings: [
       { food: 'fine-flake', moment: 'morning', zone: 'surface', place: 'front left' },
@@ -292,8 +377,8 @@ export const GROUPS: DemoGroup[] = [
       [3, 2.3],
     ],
     losses: [
-      [38, 2],
-      [21, 1],
+      [38, 2, 'unknown'],
+      [21, 1, 'illness'],
     ],
     fastWeekdays: [],
     servings: [
@@ -327,7 +412,7 @@ export const GROUPS: DemoGroup[] = [
       [8, 0.45],
       [2, 0.72],
     ],
-    losses: [[5, 2]],
+    losses: [[5, 2, 'water']],
     fastWeekdays: [],
     servings: [
       {

@@ -1,6 +1,7 @@
 import type { DietRow, Group } from '@open-larder/contract';
-import { sizeOn, type SizeEvent, type Stage } from '@open-larder/core';
+import { stateOn, type LifeEvent } from '@open-larder/core';
 import type { Scope } from '../db';
+import { eventsThatHold, lifeEventOf } from './life';
 
 interface GroupRow {
   id: string;
@@ -9,23 +10,11 @@ interface GroupRow {
   version: number;
   endedOn: string | null;
 }
-interface StayRow {
-  groupId: string;
-  tankId: string;
-  fromDay: string;
-  toDay: string | null;
-}
-type EventRow = { groupId: string; day: string } & (
-  | ({ kind: SizeEvent['kind'] } & SizeEvent)
-  | { kind: 'measured'; lengthCm: number }
-  | { kind: 'staged'; stage: Stage }
-);
 type DietVersion = DietRow & { groupId: string };
 
 interface Life {
   row: GroupRow;
-  stays: StayRow[];
-  events: EventRow[];
+  events: LifeEvent[];
   diets: DietVersion[];
   /** The group after each day on which something changed: between two of them it is the same. */
   states: Map<string, Group | null>;
@@ -37,29 +26,20 @@ export interface History {
 }
 
 /**
- * Read the histories of groups, in five queries whatever their number.
+ * Read the histories of groups, in four queries whatever their number.
  * @param which ids, or null for all groups of the household
  */
 export async function readHistory(scope: Scope, which: readonly string[] | null): Promise<History> {
   if (which?.length === 0) return { lives: [] };
   const only = (column: string) => (which === null ? '' : `AND ${column} IN (:which)`);
   const values = { which };
-  const [rows, stays, events, diets, servings] = await Promise.all([
+  const [rows, events, diets, servings] = await Promise.all([
     scope.rows<GroupRow>(
       `SELECT id, name, species_key, version, ended_on::text FROM groups
         WHERE household_id = :household ${only('id')} ORDER BY id`,
       values,
     ),
-    scope.rows<StayRow>(
-      `SELECT group_id, tank_id, lower(during)::text AS from_day, upper(during)::text AS to_day
-         FROM stays WHERE household_id = :household ${only('group_id')} ORDER BY lower(during)`,
-      values,
-    ),
-    scope.rows<EventRow>(
-      `SELECT group_id, kind, day::text, males, females, unsexed, length_cm, stage
-         FROM group_events WHERE household_id = :household ${only('group_id')} ORDER BY day, seq`,
-      values,
-    ),
+    eventsThatHold(scope, which),
     scope.rows<DietVersion>(
       `SELECT group_id, version, valid_from::text, fast_weekdays, goal_factor
          FROM diets WHERE household_id = :household ${only('group_id')} ORDER BY version`,
@@ -72,10 +52,9 @@ export async function readHistory(scope: Scope, which: readonly string[] | null)
     ),
   ]);
   const lives = new Map<string, Life>(
-    rows.map((row) => [row.id, { row, stays: [], events: [], diets: [], states: new Map() }]),
+    rows.map((row) => [row.id, { row, events: [], diets: [], states: new Map() }]),
   );
-  for (const stay of stays) lives.get(stay.groupId)?.stays.push(stay);
-  for (const event of events) lives.get(event.groupId)?.events.push(event);
+  for (const event of events) lives.get(event.groupId)?.events.push(lifeEventOf(event));
   const versions = new Map<string, DietVersion>();
   for (const diet of diets) {
     const whole = { ...diet, servings: [] };
@@ -105,38 +84,26 @@ export function groupsOn(history: History, day: string): Group[] {
 }
 
 /** The latest day up to `day` on which something about the group changed. */
-function lastChange({ row, stays, events, diets }: Life, day: string): string {
+function lastChange({ row, events, diets }: Life, day: string): string {
   let last = '';
   const see = (changed: string | null) => {
     if (changed !== null && changed <= day && changed > last) last = changed;
   };
   see(row.endedOn);
-  for (const stay of stays) {
-    see(stay.fromDay);
-    see(stay.toDay);
-  }
   for (const event of events) see(event.day);
   for (const diet of diets) see(diet.validFrom);
   return last;
 }
 
-function lifeOn({ row, stays, events, diets }: Life, day: string): Group | null {
+function lifeOn({ row, events, diets }: Life, day: string): Group | null {
   const { endedOn, ...group } = row;
-  const stay = stays.findLast(
-    (one) => one.fromDay <= day && (one.toDay === null || one.toDay > day),
-  );
-  if (!stay) return null;
-  const past = events.filter((event) => event.day <= day);
-  const stage = past.findLast((event) => event.kind === 'staged')?.stage ?? 'adult';
-  const lengthCm = past.findLast((event) => event.kind === 'measured')?.lengthCm ?? null;
+  const state = stateOn(events, day);
+  if (!state) return null;
   const diet = diets.findLast((one) => one.validFrom <= day) ?? null;
   return {
     ...group,
+    ...state,
     archived: endedOn !== null && endedOn <= day,
-    tankId: stay.tankId,
-    stage,
-    lengthCm,
-    size: sizeOn(past.filter(isSize), day),
     diet: diet && {
       version: diet.version,
       validFrom: diet.validFrom,
@@ -146,6 +113,3 @@ function lifeOn({ row, stays, events, diets }: Life, day: string): Group | null 
     },
   };
 }
-
-const isSize = (event: EventRow): event is EventRow & SizeEvent =>
-  event.kind === 'arrived' || event.kind === 'counted' || event.kind === 'died';

@@ -1,9 +1,34 @@
+import type { Group } from '@open-larder/contract';
 import { cutPage, readCursor } from '../db';
 import { todayOf } from '../household/store';
-import type { Handlers } from '../http/mount';
-import { conflict, notFound, refused } from '../http/problems';
+import type { Context, Handlers } from '../http/mount';
+import { notFound, refused } from '../http/problems';
+import { speciesOf } from '../species/store';
+import { addEvent, mergeGroup, moveGroups, splitGroup, startGroup, withdrawEvent } from './acts';
 import { groupsOn, readHistory } from './history';
-import { addEvent, groupIds, readGroup, startGroup } from './store';
+import { eventsOf } from './life';
+import { groupIds, groupRow, readGroup } from './store';
+
+/** @throws ProblemError 422 for a day that has not come */
+async function pastDay({ scope, clock }: Context, day: string): Promise<string> {
+  const today = await todayOf(scope, clock);
+  if (day > today) throw refused('day', 'this day has not come yet');
+  return today;
+}
+
+async function groupToday({ scope }: Context, id: string, today: string): Promise<Group> {
+  const group = await readGroup(scope, id, today);
+  if (!group) throw notFound('This group');
+  return group;
+}
+
+async function knownSpecies({ scope, catalogue }: Context, key: string) {
+  const species = await speciesOf(scope, catalogue);
+  if (!species.has(key)) {
+    throw refused('speciesKey', 'this species is not known here; choose one from the list');
+  }
+  return species;
+}
 
 export const groupRoutes: Handlers = {
   async listGroups({ query }, { scope, clock }) {
@@ -13,22 +38,20 @@ export const groupRoutes: Handlers = {
       todayOf(scope, clock),
     ]);
     const page = cutPage(ids, query.limit, (id) => [id]);
-    return { items: groupsOn(await readHistory(scope, page.items), today), next: page.next };
+    const history = await readHistory(scope, page.items);
+    return { items: groupsOn(history, query.day ?? today), next: page.next };
   },
 
-  async createGroup({ body }, { scope, catalogue, clock }) {
-    if (!catalogue.species.some((species) => species.key === body.speciesKey)) {
-      throw refused('speciesKey', 'this species is not in the catalogue; choose one from the list');
-    }
-    const today = await todayOf(scope, clock);
-    if (body.day > today) throw refused('day', 'enter a group on the day it comes, not before');
-    await scope.atomically((inside) => startGroup(inside, body));
-    const made = await readGroup(scope, body.id, today);
-    if (!made) throw conflict('This id is already used. Reload and try again.');
-    return made;
+  async createGroup({ body }, context) {
+    const today = await pastDay(context, body.day);
+    const species = await knownSpecies(context, body.speciesKey);
+    await context.scope.atomically((inside) => startGroup(inside, species, body));
+    return groupToday(context, body.id, today);
   },
 
-  async editGroup({ params, body }, { scope, clock }) {
+  async editGroup({ params, body }, context) {
+    const { scope, clock } = context;
+    await knownSpecies(context, body.speciesKey);
     const today = await todayOf(scope, clock);
     const { archived, ...edit } = body;
     return scope.revise(
@@ -40,12 +63,47 @@ export const groupRoutes: Handlers = {
     );
   },
 
-  async addGroupEvent({ params, body }, { scope, clock }) {
+  async addGroupEvent({ params, body }, context) {
+    const today = await pastDay(context, body.day);
+    const species = await speciesOf(context.scope, context.catalogue);
+    await context.scope.atomically((inside) => addEvent(inside, species, params.id, body));
+    return groupToday(context, params.id, today);
+  },
+
+  async listGroupEvents({ params, query }, { scope }) {
+    if (!(await groupRow(scope, params.id))) throw notFound('This group');
+    const after = readCursor(query.cursor, 2);
+    const rows = await eventsOf(scope, params.id, after, query.limit + 1);
+    const page = cutPage(rows, query.limit, (row) => [row.day, row.seq]);
+    return { items: page.items, next: page.next };
+  },
+
+  async withdrawGroupEvent({ params, body }, context) {
+    const { scope, clock, catalogue } = context;
+    if (body.replacement) await pastDay(context, body.replacement.day);
     const today = await todayOf(scope, clock);
-    if (body.day > today) throw refused('day', 'this day has not come yet');
-    await scope.atomically((inside) => addEvent(inside, params.id, body));
-    const group = await readGroup(scope, params.id, today);
-    if (!group) throw notFound('This group');
-    return group;
+    const species = await speciesOf(scope, catalogue);
+    const groupId = await scope.atomically((inside) =>
+      withdrawEvent(inside, species, params.id, body.replacement),
+    );
+    return groupToday(context, groupId, today);
+  },
+
+  async splitGroup({ params, body }, context) {
+    const today = await pastDay(context, body.day);
+    await context.scope.atomically((inside) => splitGroup(inside, params.id, body));
+    return groupToday(context, body.id, today);
+  },
+
+  async mergeGroup({ params, body }, context) {
+    const today = await pastDay(context, body.day);
+    await context.scope.atomically((inside) => mergeGroup(inside, params.id, body));
+    return groupToday(context, body.intoGroupId, today);
+  },
+
+  async moveGroups({ body }, context) {
+    await pastDay(context, body.day);
+    const moved = await context.scope.atomically((inside) => moveGroups(inside, body));
+    return { moved };
   },
 };

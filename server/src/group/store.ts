@@ -1,14 +1,15 @@
-import type { BodyOf, Group, GroupEvent } from '@open-larder/contract';
-import { sizeOn } from '@open-larder/core';
+import type { Group } from '@open-larder/contract';
+import { lifeFault, staysOf, type LifeEvent } from '@open-larder/core';
 import { v7 as uuidv7 } from 'uuid';
 import type { Scope } from '../db';
-import { notFound, refused } from '../http/problems';
+import { conflict, notFound, refused } from '../http/problems';
 import { groupsOn, readHistory } from './history';
+import { eventsThatHold, lifeEventOf } from './life';
 
 /** A group as it is on a day. A group that arrives later is shown as on its first day. */
 export async function readGroup(scope: Scope, id: string, day: string): Promise<Group | null> {
   const history = await readHistory(scope, [id]);
-  const first = history.lives[0]?.stays[0]?.fromDay;
+  const first = history.lives[0]?.events.find((event) => event.kind === 'moved')?.day;
   return groupsOn(history, first !== undefined && first > day ? first : day)[0] ?? null;
 }
 
@@ -21,9 +22,24 @@ export async function groupIds(scope: Scope, after: string | null, limit: number
   return rows.map((row) => row.id);
 }
 
-/** Write a new group, its stay and its first events. */
-export async function startGroup(scope: Scope, body: BodyOf<'createGroup'>): Promise<void> {
-  const { id, name, speciesKey, tankId, day, stage, lengthCm, males, females, unsexed } = body;
+/** The identity of a group: what its events do not say. */
+export async function groupRow(scope: Scope, id: string) {
+  const [row] = await scope.rows<{
+    id: string;
+    name: string;
+    speciesKey: string;
+    endedOn: string | null;
+    version: number;
+  }>(
+    `SELECT id, name, species_key, ended_on::text, version FROM groups
+      WHERE household_id = :household AND id = :id`,
+    { id },
+  );
+  return row ?? null;
+}
+
+/** @throws ProblemError 404 or 422 where fish cannot be put in this tank */
+export async function openTank(scope: Scope, tankId: string): Promise<void> {
   await scope.lock(`tank ${tankId}`);
   const [tank] = await scope.rows<{ archived: boolean }>(
     'SELECT archived FROM tanks WHERE household_id = :household AND id = :tankId',
@@ -31,53 +47,113 @@ export async function startGroup(scope: Scope, body: BodyOf<'createGroup'>): Pro
   );
   if (!tank) throw notFound('The tank for this group');
   if (tank.archived) throw refused('tankId', 'this tank was put away; bring it back first');
-  const known = await scope.rows(
-    'SELECT 1 FROM groups WHERE household_id = :household AND id = :id',
-    {
-      id,
-    },
-  );
-  if (known.length > 0) return;
-  await scope.insert('groups', [{ id, name, speciesKey, version: 1 }]);
-  await scope.insert('stays', [{ id: uuidv7(), groupId: id, tankId, during: [day, null] }]);
-  const event = (kind: string, values: object) => ({
-    id: uuidv7(),
-    groupId: id,
-    day,
-    kind,
-    ...values,
-  });
-  await scope.insert('group_events', [
-    event('arrived', { males, females, unsexed }),
-    event('staged', { stage }),
-    ...(lengthCm === null ? [] : [event('measured', { lengthCm })]),
-  ]);
 }
 
+/** Values of an event beside its id, group, day and kind. */
+export type EventValues = Record<string, unknown>;
+export interface NewEvent extends EventValues {
+  id: string;
+  groupId: string;
+  day: string;
+  kind: LifeEvent['kind'];
+}
+
+export const newEvent = (
+  groupId: string,
+  day: string,
+  kind: LifeEvent['kind'],
+  values: EventValues,
+): NewEvent => ({ id: uuidv7(), groupId, day, kind, ...values });
+
+/** The events of one group that still hold. */
+export const lifeOf = async (scope: Scope, groupId: string): Promise<LifeEvent[]> =>
+  (await eventsThatHold(scope, [groupId])).map(lifeEventOf);
+
 /**
- * Write an event, unless it would leave fewer than no fish on any day.
- * @throws ProblemError 422 where it would
+ * Change what happened to groups: take events back, and write others. All or nothing.
+ * @param path the field that a refusal is shown at
+ * @throws ProblemError 422 where a group would hold fewer than no fish, or be nowhere
  */
-export async function addEvent(scope: Scope, groupId: string, event: GroupEvent): Promise<void> {
-  await scope.lock(`group ${groupId}`);
-  const { lives } = await readHistory(scope, [groupId]);
-  const life = lives[0];
-  if (!life) throw notFound('This group');
-  const arrival = life.stays[0]?.fromDay ?? event.day;
-  if (event.day < arrival) {
-    throw refused('day', `this group came on ${arrival}; choose that day or a later one`);
+export async function changeLives(
+  scope: Scope,
+  {
+    add,
+    withdraw = [],
+    path,
+  }: {
+    add: readonly NewEvent[];
+    withdraw?: readonly { id: string; groupId: string }[];
+    path: string;
+  },
+): Promise<void> {
+  const groups = [...new Set([...add, ...withdraw].map((event) => event.groupId))].sort();
+  for (const groupId of groups) await scope.lock(`group ${groupId}`);
+  const gone = new Set(withdraw.map((event) => event.id));
+  const lives = new Map<string, LifeEvent[]>(groups.map((id) => [id, []]));
+  for (const event of await eventsThatHold(scope, groups)) {
+    if (!gone.has(event.id)) lives.get(event.groupId)?.push(lifeEventOf(event));
   }
-  if (event.kind === 'arrived' || event.kind === 'counted' || event.kind === 'died') {
-    const sizes = life.events.flatMap((one) =>
-      one.kind === 'measured' || one.kind === 'staged' ? [] : [one],
-    );
-    const place = sizes.findIndex((one) => one.day > event.day);
-    const events = sizes.toSpliced(place === -1 ? sizes.length : place, 0, { groupId, ...event });
-    try {
-      sizeOn(events, '9999-12-31');
-    } catch (error) {
-      throw refused('unsexed', (error as RangeError).message);
+  for (const event of add) {
+    const life = lives.get(event.groupId) as LifeEvent[];
+    if (life.some((one) => one.id === event.id)) continue;
+    life.push(event as unknown as LifeEvent);
+  }
+  for (const [groupId, life] of lives) {
+    const changed = add.find((event) => event.groupId === groupId)?.id ?? null;
+    const fault = lifeFault(life, changed);
+    if (fault) throw refused(path, fault.sentence);
+    if (!life.some((event) => event.kind === 'moved')) {
+      throw refused(path, 'The group would be in no tank. Put another move in its place.');
     }
   }
-  await scope.insertOnce('group_events', [{ ...event, groupId }]);
+  await scope.insertOnce(
+    'group_events',
+    add.map((event) => ({ note: '', ...event })),
+  );
+  await scope.insert(
+    'group_event_withdrawals',
+    withdraw.map((event) => ({ id: uuidv7(), eventId: event.id })),
+  );
+  await keepStays(scope, lives);
+}
+
+/** Stays are what the database itself guards: no group is in two places at once. */
+async function keepStays(scope: Scope, lives: ReadonlyMap<string, LifeEvent[]>): Promise<void> {
+  await scope.rows(
+    'DELETE FROM stays WHERE household_id = :household AND group_id IN (:groups) RETURNING 1',
+    { groups: [...lives.keys()] },
+  );
+  const stays = [...lives].flatMap(([groupId, life]) =>
+    staysOf(life).map(({ tankId, fromDay, toDay }) => ({
+      id: uuidv7(),
+      groupId,
+      tankId,
+      during: [fromDay, toDay],
+    })),
+  );
+  await scope.insert('stays', stays);
+}
+
+/** End a group on a day, or let it go on; its past stays as it is. */
+export async function endOn(scope: Scope, groupId: string, day: string | null): Promise<void> {
+  await scope.rows(
+    `UPDATE groups SET ended_on = :day, version = version + 1
+      WHERE household_id = :household AND id = :groupId RETURNING 1`,
+    { groupId, day },
+  );
+}
+
+/** Write the row of a group. False where it was written before; 409 where the id is another's. */
+export async function makeRow(
+  scope: Scope,
+  row: { id: string; name: string; speciesKey: string },
+): Promise<boolean> {
+  if (await groupRow(scope, row.id)) return false;
+  try {
+    await scope.insert('groups', [{ ...row, version: 1 }]);
+  } catch (error) {
+    if ((error as { name?: string }).name !== 'SequelizeUniqueConstraintError') throw error;
+    throw conflict('This id is already used. Reload and try again.');
+  }
+  return true;
 }

@@ -1,4 +1,3 @@
-import type { Species } from '@open-larder/catalogue';
 import {
   houseGroup,
   houseTank,
@@ -35,8 +34,7 @@ export const recordsRoutes: Handlers = {
       readHouse(scope, catalogue),
       sumFed(scope, from, to),
     ]);
-    const species = new Map(catalogue.species.map((row) => [row.key, row]));
-    return consumptionOf(household, species, daysFrom(from, to), sums);
+    return consumptionOf(household, daysFrom(from, to), sums);
   },
 };
 
@@ -62,14 +60,13 @@ function daysFrom(from: string, to: string): string[] {
 
 function consumptionOf(
   household: Household,
-  species: ReadonlyMap<string, Species>,
   days: readonly string[],
   sums: readonly FedSum[],
 ): Consumption {
   const position = new Map(days.map((day, index) => [day, index]));
   const foods = new Map(household.foods.map((food) => [food.id, food]));
   const byFood = new Map<string, Consumption['foods'][number]>();
-  const byGroup = needs(household, species, days);
+  const byGroup = needs(household, days);
   const guilds = new Map<string, HouseGroup['species']['guild']>();
   for (const { group } of byGroup.values()) guilds.set(group.id, group.species.guild);
   const energies = new Map<string, number>();
@@ -126,11 +123,7 @@ const emptyFood = (food: FoodRow, days: number): Consumption['foods'][number] =>
 type NeedRecord = { group: HouseGroup; record: Consumption['groups'][number] };
 
 /** What every group needed on each day, as it was on that day. Planned fasts need nothing. */
-function needs(
-  household: Household,
-  species: ReadonlyMap<string, Species>,
-  days: readonly string[],
-): Map<string, NeedRecord> {
+function needs(household: Household, days: readonly string[]): Map<string, NeedRecord> {
   const tanks = new Map(household.tanks.map((tank) => [tank.id, tank]));
   const known = new Map<Group, { group: HouseGroup; needKj: number } | null>();
   const records = new Map<string, NeedRecord>();
@@ -138,7 +131,7 @@ function needs(
   const needOf = (row: Group, tank: Tank) => {
     let need = known.get(row);
     if (need === undefined) {
-      const group = houseGroup(row, species);
+      const group = houseGroup(row, household.species);
       need = group && { group, needKj: dailyNeed(groupOnDay(group, houseTank(tank))).value };
       known.set(row, need);
     }

@@ -12,6 +12,8 @@ import { allFoods } from '../food/store';
 import { groupsOn, readHistory, type History } from '../group/history';
 import { readHousehold } from '../household/store';
 import { moments } from '../moment/store';
+import type { Species } from '@open-larder/catalogue';
+import { speciesOf } from '../species/store';
 import { tanks } from '../tank/store';
 
 /** More than any household has; lists for people are paged, this one is for computing. */
@@ -24,25 +26,27 @@ export interface Household {
   tanks: Tank[];
   moments: MomentRow[];
   foods: FoodRow[];
+  species: ReadonlyMap<string, Species>;
   /** Groups as rows, and the same as the core's house. */
   on(day: string): { groups: Group[]; house: House };
 }
 
 export async function readHouse(scope: Scope, catalogue: Catalogue): Promise<Household> {
-  const [household, tankRows, momentRows, foods, history] = await Promise.all([
+  const [household, tankRows, momentRows, foods, history, species] = await Promise.all([
     readHousehold(scope),
     tanks(scope, null, ALL),
     moments(scope, null, ALL),
     allFoods(scope),
     readHistory(scope, null),
+    speciesOf(scope, catalogue),
   ]);
-  const species = new Map(catalogue.species.map((row) => [row.key, row]));
   return {
     timeZone: household.timeZone,
     history,
     tanks: tankRows,
     moments: momentRows,
     foods,
+    species,
     on(day) {
       const groups = groupsOn(history, day).filter((group) => !group.archived);
       const rows = { household, moments: momentRows, tanks: tankRows, groups, foods, species };

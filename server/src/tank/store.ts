@@ -1,8 +1,9 @@
 import type { Tank } from '@open-larder/contract';
 import type { Scope } from '../db';
 
-const COLUMNS = `id, name, length_cm, width_cm, height_cm, water_level_cm, litres, temp_c, ph,
-  light_on_min, light_off_min, walk_order, version, archived`;
+const COLUMNS = `id, name, kind, shape, length_cm, width_cm, height_cm, water_level_cm, litres, ground,
+  ground_depth_cm, decor, filter, flow, plants, cover, source_water, temp_c, ph, gh, light_on_min,
+  light_off_min, walk_order, version, archived`;
 
 export async function readTank(scope: Scope, id: string): Promise<Tank | null> {
   const [row] = await scope.rows<Tank>(

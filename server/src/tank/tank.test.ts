@@ -75,7 +75,7 @@ describe('tanks', () => {
     await server
       .as('ours')
       .put(`/api/groups/${group.id}`)
-      .send({ name: group.name, version: 1, archived: true })
+      .send({ name: group.name, speciesKey: group.speciesKey, version: 1, archived: true })
       .expect(200);
     const away = await server
       .as('ours')

@@ -1,9 +1,13 @@
+import { entryOf } from '@open-larder/catalogue';
+import { loadCatalogue } from '@open-larder/catalogue/load';
+import { blankTank } from '@open-larder/contract';
 import { v7 as uuidv7 } from 'uuid';
 import type { TestServer } from './testServer';
 
 /** Bodies that the server accepts; tests change one thing at a time. */
 export const sampleTank = (over: object = {}) => ({
   id: uuidv7(),
+  ...blankTank,
   name: 'Millpond',
   lengthCm: 100,
   widthCm: 40,
@@ -29,6 +33,18 @@ export const sampleGroup = (tankId: string, over: object = {}) => ({
   stage: 'adult',
   lengthCm: 3.5,
   day: '2026-03-01',
+  ...over,
+});
+
+export const sampleSplit = (tankId: string, over: object = {}) => ({
+  id: uuidv7(),
+  name: 'Danios apart',
+  tankId,
+  day: '2026-03-05',
+  males: 1,
+  females: 1,
+  unsexed: 0,
+  apart: false,
   ...over,
 });
 
@@ -110,3 +126,14 @@ export const sampleFeeding = (
   at: '2026-03-10T11:30:00.000Z',
   ...over,
 });
+
+/** A species of the keeper's own, copied from the catalogue and changed. */
+export const sampleSpecies = (over: object = {}) => {
+  const like = loadCatalogue().species.find((row) => row.key === 'danio-rerio');
+  if (!like) throw new Error('the catalogue has lost the zebrafish');
+  return {
+    id: uuidv7(),
+    copiedFrom: like.key,
+    entry: { ...entryOf(like), common: 'Pond-strain zebrafish', adultLengthCm: 5.5, ...over },
+  };
+};

@@ -51,6 +51,8 @@ export async function startTestServer(): Promise<TestServer> {
       name: key,
       timeZone: 'Europe/Berlin',
       units: 'metric',
+      temperature: 'C',
+      hardness: 'dGH',
       clock: '24',
       weekStart: 1,
       currency: 'EUR',

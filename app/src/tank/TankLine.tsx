@@ -9,31 +9,20 @@ import { NumberTag } from './NumberTag';
 import { TankPicture } from './TankPicture';
 
 interface Props {
+  tank: Tank;
   data: HouseData;
-  selected?: string;
+  selected: boolean;
 }
 
-/** Tanks in walking order, each with its picture. */
-export function TankList({ data, selected }: Props) {
-  const styles = useStyles();
-  return (
-    <View style={styles.list}>
-      {data.tanks
-        .filter((tank) => !tank.archived)
-        .map((tank) => (
-          <TankLine key={tank.id} tank={tank} data={data} selected={tank.id === selected} />
-        ))}
-    </View>
-  );
-}
-
-function TankLine({ tank, data, selected }: { tank: Tank; data: HouseData; selected: boolean }) {
+/** One tank in the list, with its picture. */
+export function TankLine({ tank, data, selected }: Props) {
   const styles = useStyles();
   const words = useWords();
   const router = useRouter();
-  const groups = data.groups.filter((group) => group.tankId === tank.id && !group.archived);
+  const groups = data.groupsIn.get(tank.id) ?? [];
   const litres = waterLitres(tank);
   const detail = [
+    tank.kind === 'display' ? null : tank.kind,
     litres ? words.say('volume', litres.value) : null,
     words.say('temperature', tank.tempC),
   ]
@@ -67,8 +56,8 @@ function TankLine({ tank, data, selected }: { tank: Tank; data: HouseData; selec
 }
 
 const useStyles = themed((c) => ({
-  list: { gap: 12 },
   card: {
+    marginTop: 12,
     flexDirection: 'row',
     alignItems: 'center',
     gap: 12,

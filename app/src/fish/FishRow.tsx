@@ -1,0 +1,76 @@
+import type { Group } from '@open-larder/contract';
+import Check from 'lucide-react-native/icons/check';
+import { View } from 'react-native';
+import { saySize } from '../group/words';
+import { useWords, type HouseData } from '../store';
+import { SIZES, themed, useColours } from '../theme';
+import { ListRow } from '../ui';
+
+interface Props {
+  group: Group;
+  data: HouseData;
+  first: boolean;
+  /** Left out where nothing can be chosen. */
+  chosen: boolean | undefined;
+  onPress: () => void;
+}
+
+/** One group in the list of all fish. */
+export function FishRow({ group, data, first, chosen, onPress }: Props) {
+  const styles = useStyles();
+  const colours = useColours();
+  const words = useWords();
+  const tank = data.tanks.find((one) => one.id === group.tankId);
+  const species = data.species.get(group.speciesKey);
+  const detail = [
+    tank?.name,
+    saySize(group.size),
+    group.stage,
+    group.lengthCm === null ? null : words.say('length', group.lengthCm),
+    species?.scientific,
+  ];
+  return (
+    <View style={[styles.row, first && styles.first]}>
+      <ListRow
+        first
+        title={group.name}
+        detail={detail.filter(Boolean).join(' · ')}
+        selected={chosen}
+        lead={
+          chosen === undefined ? undefined : (
+            <View style={[styles.box, chosen && styles.on]}>
+              {chosen ? <Check size={18} color={colours.paper} strokeWidth={3} /> : null}
+            </View>
+          )
+        }
+        onPress={onPress}
+      />
+    </View>
+  );
+}
+
+const useStyles = themed((c) => ({
+  row: {
+    backgroundColor: c.paper,
+    borderLeftWidth: 1,
+    borderRightWidth: 1,
+    borderBottomWidth: 1,
+    borderColor: c.rule,
+  },
+  first: {
+    borderTopWidth: 1,
+    marginTop: 16,
+    borderTopLeftRadius: SIZES.radius,
+    borderTopRightRadius: SIZES.radius,
+  },
+  box: {
+    width: 24,
+    height: 24,
+    borderRadius: 4,
+    borderWidth: 2,
+    borderColor: c.ink2,
+    alignItems: 'center',
+    justifyContent: 'center',
+  },
+  on: { backgroundColor: c.ink, borderColor: c.ink },
+}));

@@ -1,0 +1,152 @@
+import type { Group, LifeEventRow, Problem } from '@open-larder/contract';
+import { stateOn, type LifeEvent } from '@open-larder/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { v7 as uuidv7 } from 'uuid';
+import { late } from '../forms/late';
+import { api, useNow, useWords, type HouseData } from '../store';
+import { Button, Card, DateField, Fault, ListRow, Sheet, Skeleton, Text, useSay } from '../ui';
+import { sayEvent, saySize } from './words';
+
+const EventSheet = late((forms) => forms.EventSheet);
+
+/** Events shown at once; the rest wait for a tap. */
+const FIRST = 6;
+
+/** What happened to a group, newest first; each can be taken back or corrected, never erased. */
+export function LifeCard({ group, data }: { group: Group; data: HouseData }) {
+  const words = useWords();
+  const { data: events, error, refetch } = api.useLifeQuery(group.id);
+  const [all, setAll] = useState(false);
+  const [chosen, setChosen] = useState<LifeEventRow | null>(null);
+  const [correcting, setCorrecting] = useState<LifeEventRow | null>(null);
+  const names = namesIn(data);
+  if (error) return <Fault problem={error as Problem} onRetry={() => void refetch()} />;
+  if (!events) return <Skeleton rows={3} height={52} />;
+  const shown = all ? events : events.slice(0, FIRST);
+  return (
+    <View style={{ gap: 8 }}>
+      <Text look="subtitle">What happened</Text>
+      <Card label="What happened">
+        {shown.map((event, index) => {
+          const { title, detail } = sayEvent(event, names, words);
+          const taken = event.withdrawn ? 'taken back' : undefined;
+          return (
+            <ListRow
+              key={event.id}
+              first={index === 0}
+              title={title}
+              detail={[words.day(event.day), detail, taken].filter(Boolean).join(' · ')}
+              onPress={event.withdrawn ? undefined : () => setChosen(event)}
+            />
+          );
+        })}
+      </Card>
+      {events.length > FIRST ? (
+        <Button
+          look="bare"
+          label={all ? 'Only the newest' : `All ${events.length} events`}
+          onPress={() => setAll(!all)}
+        />
+      ) : null}
+      <LookBack events={events} data={data} />
+      {chosen ? (
+        <EventActs
+          event={chosen}
+          title={sayEvent(chosen, names, words).title}
+          onClose={() => setChosen(null)}
+          onCorrect={() => {
+            setCorrecting(chosen);
+            setChosen(null);
+          }}
+        />
+      ) : null}
+      {correcting && correcting.kind !== 'joined' && correcting.kind !== 'parted' ? (
+        <EventSheet
+          kind={correcting.kind}
+          group={group}
+          data={data}
+          replaces={correcting}
+          onClose={() => setCorrecting(null)}
+        />
+      ) : null}
+    </View>
+  );
+}
+
+function namesIn(data: HouseData) {
+  return {
+    tank: (id: string) => data.tanks.find((tank) => tank.id === id)?.name ?? 'a tank',
+    group: (id: string) => data.groups.find((group) => group.id === id)?.name ?? 'another group',
+  };
+}
+
+interface ActsProps {
+  event: LifeEventRow;
+  title: string;
+  onClose: () => void;
+  onCorrect: () => void;
+}
+
+function EventActs({ event, title, onClose, onCorrect }: ActsProps) {
+  const say = useSay();
+  const words = useWords();
+  const [withdraw, { isLoading }] = api.useWithdrawGroupEventMutation();
+  const [fault, setFault] = useState<string | null>(null);
+  const paired = event.kind === 'joined' || event.kind === 'parted';
+  const takeBack = async () => {
+    const body = { id: uuidv7(), replacement: null };
+    const done = await withdraw({ params: { id: event.id }, body });
+    if (done.error) {
+      setFault((done.error as Problem).detail);
+      return;
+    }
+    say(`${title}: taken back.`);
+    onClose();
+  };
+  return (
+    <Sheet title={title} open onClose={onClose}>
+      <Text tone="quiet">
+        {words.day(event.day)}
+        {event.note ? ` · ${event.note}` : ''}
+      </Text>
+      <Text>
+        {paired
+          ? 'Taking it back brings the fish home from the other group too.'
+          : 'Nothing is erased: what was wrong stays in the list, marked as taken back.'}
+      </Text>
+      {fault ? (
+        <Text tone="due" role="alert">
+          {fault}
+        </Text>
+      ) : null}
+      {paired ? null : <Button look="primary" label="Correct it" onPress={onCorrect} />}
+      <Button label="Take it back" busy={isLoading} onPress={() => void takeBack()} />
+    </Sheet>
+  );
+}
+
+/** The group as it was at the end of any past day. */
+function LookBack({ events, data }: { events: readonly LifeEventRow[]; data: HouseData }) {
+  const now = useNow();
+  const words = useWords();
+  const [day, setDay] = useState<string | null>(null);
+  const held = events.filter((event) => !event.withdrawn).reverse() as unknown as LifeEvent[];
+  const state = day === null || day > now.day ? null : stateOn(held, day);
+  return (
+    <View style={{ gap: 8 }}>
+      <DateField label="How they were on" value={day} onChange={setDay} />
+      {day === null ? null : (
+        <Text role="status">
+          {state
+            ? `${saySize(state.size)}, ${state.stage}, in ${namesIn(data).tank(state.tankId)}${
+                state.lengthCm === null
+                  ? ''
+                  : `, last measured at ${words.say('length', state.lengthCm)}`
+              }.`
+            : 'They were not here on that day.'}
+        </Text>
+      )}
+    </View>
+  );
+}

@@ -1,0 +1,70 @@
+import type { Problem } from '@open-larder/contract';
+import { useState } from 'react';
+import { v7 as uuidv7 } from 'uuid';
+import { api, useNow, type HouseData } from '../store';
+import { Button, DateField, Picker, Sheet, Text, useSay } from '../ui';
+import { tankPicks } from './picks';
+
+interface Props {
+  groupIds: readonly string[];
+  data: HouseData;
+  onClose: () => void;
+  onMoved: () => void;
+}
+
+/** Several groups move to one tank, all or none. */
+export function MoveSheet({ groupIds, data, onClose, onMoved }: Props) {
+  const say = useSay();
+  const now = useNow();
+  const [moves] = useState(() => groupIds.map((groupId) => ({ id: uuidv7(), groupId })));
+  const [tankId, setTankId] = useState('');
+  const [day, setDay] = useState<string | null>(now.day);
+  const [fault, setFault] = useState<string | null>(null);
+  const [move, { isLoading }] = api.useMoveGroupsMutation();
+  const [withdraw] = api.useWithdrawGroupEventMutation();
+  const submit = async () => {
+    if (tankId === '' || day === null) {
+      setFault(tankId === '' ? 'Choose a tank' : 'Choose a day');
+      return;
+    }
+    const done = await move({ body: { tankId, day, moves } });
+    if (done.error) {
+      setFault((done.error as Problem).detail);
+      return;
+    }
+    const tank = data.tanks.find((one) => one.id === tankId);
+    say(`${moves.length === 1 ? 'One group is' : `${moves.length} groups are`} in ${tank?.name}.`, {
+      undo: async () => {
+        for (const { id } of moves) {
+          await withdraw({ params: { id }, body: { id: uuidv7(), replacement: null } });
+        }
+      },
+    });
+    onMoved();
+  };
+  return (
+    <Sheet
+      title={moves.length === 1 ? 'Move a group' : `Move ${moves.length} groups`}
+      open
+      onClose={onClose}
+    >
+      <Text tone="quiet">
+        Groups move whole, and what they eat goes with them. To move part of one, split it.
+      </Text>
+      <Picker
+        label="To tank"
+        search
+        value={tankId}
+        placeholder="Choose a tank"
+        picks={tankPicks(data)}
+        onChange={(id) => {
+          setTankId(id);
+          setFault(null);
+        }}
+        fault={fault ?? undefined}
+      />
+      <DateField label="Day" value={day} onChange={setDay} />
+      <Button look="primary" label="Move them" busy={isLoading} onPress={() => void submit()} />
+    </Sheet>
+  );
+}

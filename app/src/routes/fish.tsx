@@ -1,0 +1,5 @@
+import { FishScreen } from '../fish/FishScreen';
+
+export default function FishRoute() {
+  return <FishScreen />;
+}

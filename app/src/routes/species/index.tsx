@@ -1,0 +1,5 @@
+import { SpeciesListScreen } from '../../species/SpeciesListScreen';
+
+export default function SpeciesListRoute() {
+  return <SpeciesListScreen />;
+}

@@ -1,0 +1,5 @@
+import { TablesScreen } from '../table/TablesScreen';
+
+export default function TablesRoute() {
+  return <TablesScreen />;
+}

@@ -1,0 +1,101 @@
+import { OWN } from '@open-larder/catalogue';
+import { zodResolver } from '@hookform/resolvers/zod';
+import { speciesEdit, type OwnSpecies } from '@open-larder/contract';
+import { useRouter } from 'expo-router';
+import { useForm } from 'react-hook-form';
+import { View } from 'react-native';
+import type { z } from 'zod';
+import { api, useHouse } from '../store';
+import {
+  Button,
+  Empty,
+  Fault,
+  Screen,
+  Skeleton,
+  StaleNotice,
+  useDraft,
+  useSave,
+  useSay,
+} from '../ui';
+import { SPECIES_SECTIONS } from './fields';
+import { SpeciesForm } from './SpeciesForm';
+
+/** What each figure is called, for comparing two versions. */
+const LABELS = Object.fromEntries(
+  SPECIES_SECTIONS.flatMap(({ title, inputs }) =>
+    inputs.map(({ field, label }) => [field, `${title}, ${label.toLowerCase()}`]),
+  ),
+);
+
+type Values = z.output<typeof speciesEdit>;
+
+export function EditSpeciesScreen({ speciesKey }: { speciesKey: string }) {
+  const loaded = useHouse();
+  const own = loaded.data?.ownSpecies.find((one) => OWN + one.id === speciesKey);
+  return (
+    <Screen
+      title={own ? `Change ${own.entry.common}` : 'Change a species'}
+      back={`/species/${speciesKey}`}
+    >
+      {loaded.problem ? (
+        <Fault problem={loaded.problem} onRetry={loaded.retry} />
+      ) : !loaded.data ? (
+        <Skeleton rows={6} height={48} />
+      ) : own ? (
+        <EditForm own={own} />
+      ) : (
+        <Empty
+          title="Not yours to change"
+          text="Species of the catalogue stay as they are. Copy this one, and change the copy."
+        />
+      )}
+    </Screen>
+  );
+}
+
+function EditForm({ own: { id, copiedFrom: _, ...values } }: { own: OwnSpecies }) {
+  const router = useRouter();
+  const say = useSay();
+  const [edit] = api.useEditSpeciesMutation();
+  const form = useForm<Values>({ resolver: zodResolver(speciesEdit), defaultValues: values });
+  const forgetDraft = useDraft(`species.${id}`, form as never);
+  const { save, stale, clearStale } = useSave(form);
+  const submit = form.handleSubmit(async (body) => {
+    const saved = await save<OwnSpecies>(() => edit({ params: { id }, body }) as never);
+    if (!saved) return;
+    forgetDraft();
+    say(`${saved.entry.common} is saved; needs and portions follow it.`);
+    router.replace(`/species/${OWN}${id}`);
+  });
+  return (
+    <View style={{ gap: 16 }}>
+      {stale ? (
+        <StaleNotice
+          problem={{
+            ...stale,
+            yours: (stale.yours as OwnSpecies).entry,
+            theirs: (stale.theirs as OwnSpecies).entry,
+          }}
+          fields={LABELS}
+          onKeepMine={() => {
+            form.setValue('version', (stale.theirs as OwnSpecies).version);
+            clearStale();
+            void submit();
+          }}
+          onTakeTheirs={() => {
+            const { id: __, copiedFrom: ___, ...theirs } = stale.theirs as OwnSpecies;
+            form.reset(theirs);
+            clearStale();
+          }}
+        />
+      ) : null}
+      <SpeciesForm control={form.control as never} />
+      <Button
+        look="primary"
+        label="Save"
+        busy={form.formState.isSubmitting}
+        onPress={() => void submit()}
+      />
+    </View>
+  );
+}

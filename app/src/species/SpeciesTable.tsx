@@ -1,0 +1,147 @@
+import { SPECIES_DEFAULTS, type Species, type SpeciesField } from '@open-larder/catalogue';
+import { assumedLengthCm, massFromLength, measured, sayGrams, sayNumber } from '@open-larder/core';
+import { View } from 'react-native';
+import { RangeBar, ZoneHours } from '../draw';
+import { useWords } from '../store';
+import { Card, ListRow, Text, WhyLink } from '../ui';
+import { isDefault, MOUTH_WORDS, NITRATE_WORDS, sayBand, sayRange } from './words';
+
+interface Band {
+  title: string;
+  says: string;
+  bar: { from: number; to: number; low: number; high: number; best?: number };
+  fields: SpeciesField[];
+}
+
+/** Its water, its mouth, its diet, and where and when it feeds; defaults say that they are. */
+export function SpeciesTable({ species }: { species: Species }) {
+  const words = useWords();
+  const mass = massFromLength(
+    species,
+    measured('Adult length', species.adultLengthCm, 'cm', species.sourceSize),
+  ).massG;
+  const bands: Band[] = [
+    {
+      title: 'Temperature',
+      says: `${sayRange(words, 'temperature', species.tempMinC, species.tempMaxC)}, best at ${words.say('temperature', species.tempOptC)}`,
+      bar: {
+        from: 0,
+        to: 40,
+        low: species.tempMinC,
+        high: species.tempMaxC,
+        best: species.tempOptC,
+      },
+      fields: [],
+    },
+    {
+      title: 'pH',
+      says: `${species.phMin} to ${species.phMax}`,
+      bar: { from: 3, to: 10, low: species.phMin, high: species.phMax },
+      fields: [],
+    },
+    {
+      title: 'Hardness',
+      says: sayRange(words, 'hardness', species.ghMin, species.ghMax),
+      bar: { from: 0, to: 30, low: species.ghMin, high: species.ghMax },
+      fields: [],
+    },
+    {
+      title: 'Plant share of the diet',
+      says: sayBand(species.plantShareMin, species.plantShareMax),
+      bar: { from: 0, to: 1, low: species.plantShareMin, high: species.plantShareMax },
+      fields: ['plantShareMin', 'plantShareMax'],
+    },
+    {
+      title: 'Protein in the dry matter',
+      says: sayBand(species.proteinMin, species.proteinMax),
+      bar: { from: 0, to: 1, low: species.proteinMin, high: species.proteinMax },
+      fields: ['proteinMin', 'proteinMax'],
+    },
+  ];
+  const gapeMm = species.gapeShare * species.adultLengthCm * 10;
+  return (
+    <View style={{ gap: 16 }}>
+      <Card label="Water and diet">
+        {bands.map(({ title, says, bar, fields }, index) => (
+          <View key={title}>
+            <ListRow
+              first={index === 0}
+              title={title}
+              detail={defaultOf(species, fields)}
+              trail={<Text look="strong">{says}</Text>}
+            />
+            <View style={{ paddingHorizontal: 12, paddingBottom: 8 }}>
+              <RangeBar {...bar} label={`${title}: ${says}`} />
+            </View>
+          </View>
+        ))}
+        <ListRow
+          title="Nitrate"
+          detail={defaultOf(species, ['nitrate'])}
+          trail={<Text look="strong">{NITRATE_WORDS[species.nitrate]}</Text>}
+        />
+      </Card>
+      <Card label="Mouth and gut">
+        <ListRow
+          first
+          title="Mouth"
+          detail={`about ${sayNumber(gapeMm, 1)} mm wide when grown${isDefault(species, 'gapeShare') ? '; a default for its shape' : ''}`}
+          trail={<Text look="strong">{MOUTH_WORDS[species.mouth]}</Text>}
+        />
+        <ListRow
+          title="Stomach"
+          detail={species.stomach ? 'few larger meals' : 'many small meals'}
+          trail={<Text look="strong">{species.stomach ? 'yes' : 'none'}</Text>}
+        />
+        <ListRow
+          title="Mass when grown"
+          detail={
+            species.lwA === null ? 'from the prior of its body shape' : 'from a published pair'
+          }
+          trail={
+            <View style={{ flexDirection: 'row', alignItems: 'center', gap: 4 }}>
+              <Text look="strong">{sayGrams(mass.value)}</Text>
+              <WhyLink about={`mass ${sayGrams(mass.value)}`} why={mass} />
+            </View>
+          }
+        />
+        <ListRow
+          title="Young ones assumed at"
+          trail={
+            <Text look="strong">{words.say('length', assumedLengthCm(species, 'juvenile'))}</Text>
+          }
+        />
+        {species.capped.length > 0 ? (
+          <ListRow title="Only little of" detail={species.capped.join(', ')} />
+        ) : null}
+        {species.harmful.length > 0 ? (
+          <ListRow title="Must not eat" detail={species.harmful.join(', ')} />
+        ) : null}
+      </Card>
+      <View style={{ gap: 8 }}>
+        <Text look="subtitle">Where and when it feeds</Text>
+        <ZoneHours
+          day={species.presenceDay}
+          night={species.presenceNight}
+          activity={species.activityByLight}
+          label={`${species.common} feed mainly at ${species.zone}, most readily by ${species.activity}`}
+        />
+        <Text look="small" tone="quiet">
+          Length: share of the time in that zone; the rest it spends in shelter. Strength: readiness
+          to feed then.
+          {isDefault(species, 'presenceDay', 'activityByLight')
+            ? ' In part a default from its main zone and hours.'
+            : ''}
+        </Text>
+      </View>
+    </View>
+  );
+}
+
+/** «default: usual band of the guild», where a figure is none of the row. */
+function defaultOf(species: Species, fields: SpeciesField[]): string | undefined {
+  const first = fields.find((field) => species.defaulted.includes(field));
+  return first && first in SPECIES_DEFAULTS
+    ? `default: ${SPECIES_DEFAULTS[first as keyof typeof SPECIES_DEFAULTS].says}`
+    : undefined;
+}

@@ -1,0 +1,46 @@
+import type { Species, SpeciesField } from '@open-larder/catalogue';
+import { sayNumber } from '@open-larder/core';
+import type { Words } from '../store';
+
+export const MOUTH_WORDS: Record<Species['mouth'], string> = {
+  up: 'opens upward',
+  terminal: 'opens forward',
+  down: 'opens downward',
+  sucker: 'a sucker',
+};
+
+export const NITRATE_WORDS: Record<Species['nitrate'], string> = {
+  low: 'stands little nitrate',
+  moderate: 'stands some nitrate',
+  high: 'stands much nitrate',
+};
+
+const percent = (share: number) => sayNumber(share * 100, 0);
+
+/** «10 to 35 %» */
+export const sayBand = (low: number, high: number): string =>
+  low === high ? `${percent(low)} %` : `${percent(low)} to ${percent(high)} %`;
+
+/** «23 to 29 °C» */
+export function sayRange(
+  words: Words,
+  measure: 'temperature' | 'hardness',
+  low: number,
+  high: number,
+) {
+  const scale = words.scale(measure);
+  const one = (value: number) =>
+    sayNumber(scale.fromBase(value), measure === 'temperature' ? 0 : scale.decimals);
+  return `${one(low)} to ${one(high)} ${scale.unit}`;
+}
+
+/** «bold», in a word for a share of 1. */
+export function sayBoldness(boldness: number): string {
+  if (boldness >= 0.8) return 'bold: first at any food';
+  if (boldness >= 0.55) return 'comes readily';
+  return boldness >= 0.3 ? 'waits for the bold' : 'shy: hangs back';
+}
+
+/** True where any of these figures is a default, not a figure of the row. */
+export const isDefault = (species: Species, ...fields: SpeciesField[]): boolean =>
+  fields.some((field) => species.defaulted.includes(field));

@@ -1,0 +1,138 @@
+import type { Problem, TableName, TableReport } from '@open-larder/contract';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { ScreenTools } from '../shell';
+import { api } from '../store';
+import { call } from '../store/call';
+import { TanksTabs } from '../tank/TanksTabs';
+import { Button, Choice, Field, Screen, Text, useSay } from '../ui';
+import { FileButton } from './FileButton';
+import { PreviewLine } from './PreviewLine';
+import { saveFile } from './saveFile';
+import { sayReport, TABLE_WORDS } from './words';
+
+/** Whole tables in, checked cell by cell before anything is written; and out, as CSV. */
+export function TablesScreen() {
+  const say = useSay();
+  const [table, setTable] = useState<TableName>('house');
+  const [text, setText] = useState('');
+  const [report, setReport] = useState<TableReport | null>(null);
+  const [fault, setFault] = useState<string | null>(null);
+  const [take, { isLoading }] = api.useImportTableMutation();
+  const change = (next: string) => {
+    setText(next);
+    setReport(null);
+    setFault(null);
+  };
+  const send = async (write: boolean) => {
+    const done = await take({ params: { table }, body: { text, write } });
+    if (done.error) {
+      setFault((done.error as Problem).detail);
+      return;
+    }
+    setReport(done.data);
+    if (done.data.written) {
+      say(`${sayReport(done.data)}: it is all in.`);
+      change('');
+    }
+  };
+  const sound = report !== null && report.counts.fault === 0 && report.lines.length > 0;
+  return (
+    <Screen
+      title="Tables in and out"
+      tools={<ScreenTools />}
+      rows={
+        report
+          ? {
+              items: report.lines,
+              keyOf: (line: TableReport['lines'][number]) => String(line.line),
+              render: (line: TableReport['lines'][number]) => (
+                <PreviewLine line={line} columns={report.columns} />
+              ),
+            }
+          : undefined
+      }
+    >
+      <TanksTabs here="tables" />
+      <Text look="subtitle">In</Text>
+      <Choice
+        label="What the table holds"
+        value={table}
+        onChange={(next) => {
+          setTable(next);
+          setReport(null);
+        }}
+        options={TABLE_WORDS.map(({ value, label }) => ({ value, label }))}
+      />
+      <Text tone="quiet">{TABLE_WORDS.find((one) => one.value === table)?.help}</Text>
+      <Field
+        label="Paste it here"
+        lines={8}
+        value={text}
+        onChange={change}
+        placeholder={TABLE_WORDS.find((one) => one.value === table)?.example}
+        fault={fault ?? undefined}
+      />
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+        <FileButton label="Choose a CSV file" onText={change} />
+        <Button
+          look={report ? 'plain' : 'primary'}
+          label="Check it"
+          disabled={text.trim() === ''}
+          busy={isLoading && !report}
+          onPress={() => void send(false)}
+        />
+        {report ? (
+          <Button
+            look="primary"
+            label="Take it in"
+            disabled={!sound}
+            busy={isLoading}
+            onPress={() => void send(true)}
+          />
+        ) : null}
+      </View>
+      {report ? (
+        <Text role="status" tone={report.counts.fault > 0 ? 'due' : 'ink'}>
+          {report.says ?? sayReport(report)}
+          {report.counts.fault > 0 ? '. Nothing is taken in until every line is right.' : '.'}
+        </Text>
+      ) : (
+        <Out />
+      )}
+    </Screen>
+  );
+}
+
+/** Every table as a file, in units that are named in its header. */
+function Out() {
+  const say = useSay();
+  const [busy, setBusy] = useState<TableName | null>(null);
+  const save = async (table: TableName) => {
+    setBusy(table);
+    const answer = await call('exportTable', { params: { table } });
+    setBusy(null);
+    if ('error' in answer) say(answer.error.detail, { tone: 'fault' });
+    else saveFile(answer.data.fileName, answer.data.text);
+  };
+  return (
+    <View style={{ gap: 12 }}>
+      <Text look="subtitle">Out</Text>
+      <Text tone="quiet">
+        «A house» is one line a group as it is today. Tanks, groups and events together are a whole
+        copy: taken in again in that order, they change nothing here, and make the same house
+        elsewhere.
+      </Text>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+        {TABLE_WORDS.map(({ value, label }) => (
+          <Button
+            key={value}
+            label={`Save ${label.toLowerCase()} as CSV`}
+            busy={busy === value}
+            onPress={() => void save(value)}
+          />
+        ))}
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,41 @@
+import type { TableName, TableReport } from '@open-larder/contract';
+
+export const TABLE_WORDS: { value: TableName; label: string; help: string; example: string }[] = [
+  {
+    value: 'house',
+    label: 'A house',
+    help: 'One line a group: tank, species, males, females or number, and if you like length, stage, since, kind and size of the tank, temperature, pH. Tanks that are new are made. Any order of columns, any unit; without a header: tank, species, number, length, stage.',
+    example:
+      'Tank, Size, Temperature, Species, Number\nKitchen, 60 x 30 x 36 cm, 24 °C, zebrafish, 10',
+  },
+  {
+    value: 'tanks',
+    label: 'Tanks',
+    help: 'One line a tank, under the headers of the file that is saved below. Known tanks are changed, new ones made.',
+    example: 'name,length_cm,width_cm,height_cm,temp_c',
+  },
+  {
+    value: 'groups',
+    label: 'Groups',
+    help: 'Names and species of groups, as the file that is saved below. Where they live and how many they are is in the events.',
+    example: 'id,name,species',
+  },
+  {
+    value: 'events',
+    label: 'Events',
+    help: 'What happened to groups that are here already. Events are added, never changed.',
+    example: 'group,day,kind,number\nDanios,2026-03-01,died,1',
+  },
+];
+
+/** «3 new, 1 as it is, 2 to be corrected» */
+export function sayReport({ counts }: TableReport): string {
+  const parts = [
+    [counts.new, 'new'],
+    [counts.changed, 'changed'],
+    [counts.same, 'as they are'],
+    [counts.fault, 'to be corrected'],
+  ] as const;
+  const said = parts.filter(([count]) => count > 0).map(([count, words]) => `${count} ${words}`);
+  return said.join(', ') || 'No lines';
+}

@@ -1,0 +1,36 @@
+import type { Tank } from '@open-larder/contract';
+import { furnishingOf } from '@open-larder/core';
+import { useWords } from '../store';
+import { ListRow, Text } from '../ui';
+import { FURNISHING } from './guesses';
+
+/** What is in and on a tank; what nobody said stands as a guess, and says so. */
+export function TankFacts({ tank }: { tank: Tank }) {
+  const words = useWords();
+  const furnishing = furnishingOf(tank);
+  const said = FURNISHING.filter(({ field }) => !furnishing.guessed.includes(field));
+  const guessed = FURNISHING.filter(({ field }) => furnishing.guessed.includes(field));
+  const inWords = (facts: typeof FURNISHING) =>
+    facts
+      .map(({ field, says }) =>
+        field === 'ground' && furnishing.ground !== 'bare'
+          ? `${says(furnishing)}, ${words.say('length', furnishing.groundDepthCm)} deep`
+          : says(furnishing),
+      )
+      .join('; ');
+  return (
+    <>
+      <ListRow
+        title="Kind and shape"
+        trail={
+          <Text look="strong">
+            {tank.kind}
+            {tank.litres === null && tank.shape !== 'box' ? `, ${tank.shape}` : ''}
+          </Text>
+        }
+      />
+      {said.length > 0 ? <ListRow title="In it" detail={inWords(said)} /> : null}
+      {guessed.length > 0 ? <ListRow title="Guessed" detail={inWords(guessed)} /> : null}
+    </>
+  );
+}

@@ -1,0 +1,36 @@
+import type { Group, Tank } from '@open-larder/contract';
+import {
+  assumedLengthCm,
+  together,
+  waterLitres,
+  type Mate,
+  type Together,
+} from '@open-larder/core';
+import type { HouseData } from '../store';
+
+/** What the groups of a tank do to each other, the gravest first. */
+export function findingsIn(tank: Tank, groups: readonly Group[], data: HouseData): Together[] {
+  const mates = groups.flatMap((group): Mate[] => {
+    const species = data.species.get(group.speciesKey);
+    if (!species) return [];
+    const { total, ...counts } = group.size;
+    return [
+      {
+        id: group.id,
+        name: group.name,
+        species,
+        stage: group.stage,
+        counts,
+        count: total,
+        lengthCm: group.lengthCm ?? assumedLengthCm(species, group.stage),
+        lengthMeasured: group.lengthCm !== null,
+      },
+    ];
+  });
+  return together(mates, {
+    tempC: tank.tempC,
+    ph: tank.ph,
+    gh: tank.gh,
+    litres: waterLitres(tank)?.value ?? null,
+  });
+}

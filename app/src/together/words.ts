@@ -1,0 +1,167 @@
+import type { Species } from '@open-larder/catalogue';
+import { sayNumber, saySignificant, type Together, type Known } from '@open-larder/core';
+import type { Words } from '../store';
+
+/** Who a finding is about, by id of group. */
+export interface Named {
+  name: (groupId: string) => string;
+  species: (groupId: string) => Species;
+}
+
+export interface Said {
+  /** What it is about, in a few words. */
+  title: string;
+  /** What is compared with what, and what would help. */
+  text: string;
+  /** The figure behind it, with its derivation; null where the sentence says it all. */
+  why: { about: string; known: Known } | null;
+}
+
+const percent = (share: number) => `${sayNumber(share * 100, 0)} %`;
+
+/** «neon tetras, guppies and danios» */
+function list(names: string[]): string {
+  const last = names.at(-1) ?? '';
+  return names.length < 2 ? last : `${names.slice(0, -1).join(', ')} and ${last}`;
+}
+
+const noWhy = (title: string, text: string): Said => ({ title, text, why: null });
+const withWhy = (title: string, text: string, about: string, known: Known): Said => ({
+  title,
+  text,
+  why: { about, known },
+});
+
+/** A finding as a title and a sentence, in the keeper's units. */
+export function sayTogether(found: Together, { name, species }: Named, words: Words): Said {
+  const who = name(found.groupId);
+  switch (found.kind) {
+    case 'fitsMouth': {
+      const hunter = name(found.otherId);
+      const fits = found.ratio.value < 1;
+      return withWhy(
+        fits ? `${who} fit the mouth of ${hunter}` : `${who} nearly fit the mouth of ${hunter}`,
+        fits
+          ? `Their bodies are ${percent(found.ratio.value)} as deep as what ${hunter} can take. Keep them apart, or expect losses.`
+          : `Their bodies are ${sayNumber(found.ratio.value, 2)} times as deep as what ${hunter} can take: the smaller ones are at risk.`,
+        saySignificant(found.ratio.value),
+        found.ratio,
+      );
+    }
+    case 'tankTemperature':
+    case 'tankPh':
+    case 'tankHardness': {
+      const axis = AXES[found.kind];
+      const is = axis.say(found.is.value, words);
+      const off = found.is.value < found.low ? axis.low : axis.high;
+      return noWhy(
+        `${off} for ${who}`,
+        `${axis.title} is ${is}; ${species(found.groupId).common.toLowerCase()} are at ease from ${axis.say(found.low, words)} to ${axis.say(found.high, words)}.`,
+      );
+    }
+    case 'noCommonTemperature':
+    case 'noCommonPh':
+    case 'noCommonHardness': {
+      const axis = AXES[OWN_AXIS[found.kind]];
+      return withWhy(
+        `No ${axis.noun} suits both ${who} and ${name(found.otherId)}`,
+        `The one begins at ${axis.say(found.low, words)}, the other ends at ${axis.say(found.high, words)}. One of them belongs in another tank.`,
+        axis.say(found.gap.value, words),
+        found.gap,
+      );
+    }
+    case 'fewOfAKind':
+      return noWhy(
+        `Few of a kind: ${who}`,
+        `${found.is} live here; this species is usually kept from ${found.usual}. In a small group they hide and eat less.`,
+      );
+    case 'keepsAlone':
+      return noWhy(
+        `${who} are usually kept alone`,
+        `${found.is} live here. Watch for torn fins and for one that hides, and have another tank ready.`,
+      );
+    case 'tooManyMales':
+      return noWhy(
+        `Many males among ${who}`,
+        `${found.males} male${found.males === 1 ? '' : 's'} to ${found.females} female${found.females === 1 ? '' : 's'}; ${sayNumber(found.perMale, 1)} females to a male is usual. Chased females eat and live less.`,
+      );
+    case 'nipsFins':
+      return withWhy(
+        `${name(found.otherId)} nip fins, and ${who} cannot keep away`,
+        `${who} are slow or shy. A larger group of the nippers keeps more to itself; separate them if fins are torn.`,
+        `${sayNumber(found.boldness.value, 2)} of 1`,
+        found.boldness,
+      );
+    case 'outEaten':
+      return withWhy(
+        `${who} are likely to be out-eaten`,
+        `They feed where and when ${list(found.otherIds.map(name))} do, who are bolder. Feed those first at the far end, or ${who.toLowerCase()} at another hour.`,
+        `${sayNumber(found.pressure.value, 2)} of 1`,
+        found.pressure,
+      );
+    case 'feedsByNight':
+      return withWhy(
+        `${who} feed while the others sleep`,
+        `By day they are ${sayNumber(found.night.value, 0)} % as ready to feed as by night, among ${found.dayGroups} group${found.dayGroups === 1 ? '' : 's'} of day feeders. Serve theirs after lights-out.`,
+        `${sayNumber(found.night.value, 0)} %`,
+        found.night,
+      );
+    case 'warmthOfMates':
+      return withWhy(
+        `The water suits others better than ${who}`,
+        `Their appetite here is ${percent(found.factor.value / found.atOptimum.value)} of that at their best temperature; portions follow it.`,
+        `× ${sayNumber(found.factor.value, 2)}`,
+        found.factor,
+      );
+    case 'waterLoad':
+      return withWhy(
+        'All together they load the water',
+        `Their food adds about ${sayNumber(found.nitratePerWeek.value, 0)} mg/L of nitrate a week to ${words.say('volume', found.litres)}; ${who.toLowerCase()} stand about ${found.standsMgL} mg/L. A quarter changed every week does not keep up.`,
+        `${sayNumber(found.nitratePerWeek.value, 0)} mg/L a week`,
+        found.nitratePerWeek,
+      );
+  }
+}
+
+interface Axis {
+  title: string;
+  noun: string;
+  low: string;
+  high: string;
+  say: (value: number, words: Words) => string;
+}
+
+const AXES: Record<'tankTemperature' | 'tankPh' | 'tankHardness', Axis> = {
+  tankTemperature: {
+    title: 'The water',
+    noun: 'temperature',
+    low: 'Too cool',
+    high: 'Too warm',
+    say: (value, words) => words.say('temperature', value),
+  },
+  tankPh: {
+    title: 'The water',
+    noun: 'pH',
+    low: 'Too acid',
+    high: 'Too alkaline',
+    say: (value) => `pH ${sayNumber(value, 1)}`,
+  },
+  tankHardness: {
+    title: 'Hardness',
+    noun: 'hardness',
+    low: 'Too soft',
+    high: 'Too hard',
+    say: (value, words) => words.say('hardness', value),
+  },
+};
+
+const OWN_AXIS = {
+  noCommonTemperature: 'tankTemperature',
+  noCommonPh: 'tankPh',
+  noCommonHardness: 'tankHardness',
+} as const;
+
+/** How grave it is, in a word. */
+export function rank(severity: number): 'Act' | 'Watch' | 'Know' {
+  return severity >= 0.7 ? 'Act' : severity >= 0.4 ? 'Watch' : 'Know';
+}

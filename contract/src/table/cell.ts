@@ -1,0 +1,109 @@
+import { readMeasure, type Measure, type UnitChoice } from '@open-larder/core';
+import type { NameMatch } from '@open-larder/catalogue/search';
+import { day as daySchema } from '../basics';
+import type { CellState } from './schemas';
+
+/** What a cell was understood as. */
+export interface Cell<T = unknown> {
+  value: T | null;
+  state: CellState;
+  says: string | null;
+}
+
+/** What reading a table may lean on. */
+export interface Reader {
+  choice: UnitChoice;
+  today: string;
+  speciesNamed: (name: string) => NameMatch;
+  /** The common name behind a key, to say how a name was understood. */
+  commonName: (key: string) => string;
+}
+
+/** @param unit the unit that the header names, for numbers that name none */
+export type CellRead<T> = (text: string, reader: Reader, unit: string | null) => Cell<T>;
+
+const read = <T>(value: T): Cell<T> => ({ value, state: 'read', says: null });
+const fault = (says: string): Cell<never> => ({ value: null, state: 'fault', says });
+const guessed = <T>(value: T, says: string): Cell<T> => ({ value, state: 'guessed', says });
+export const blank: Cell<never> = { value: null, state: 'blank', says: null };
+
+export const words: CellRead<string> = (text) => read(text);
+
+export const measure =
+  (of: Measure): CellRead<number> =>
+  (text, { choice }, unit) => {
+    const bare = /^[\d\s.,/½¼¾⅓⅔⅛⅜⅝⅞+−-]+$/u.test(text);
+    const seen = readMeasure(bare && unit !== null ? `${text} ${unit}` : text, of, choice);
+    return seen.fault === undefined ? read(seen.base) : fault(seen.fault);
+  };
+
+export const number: CellRead<number> = (text) => {
+  const value = Number(text.replace(',', '.'));
+  return Number.isFinite(value) ? read(value) : fault(`«${text}» is not a number`);
+};
+
+export const whole: CellRead<number> = (text) => {
+  const about = /^(about|ca\.?|~|c\.)\s*(\d+)$/i.exec(text);
+  if (about) return guessed(Number(about[2]), `taken as ${about[2]}; count them when you can`);
+  return /^\d{1,6}$/.test(text)
+    ? read(Number(text))
+    : fault(`«${text}» is not a whole number of fish`);
+};
+
+export const yesNo: CellRead<boolean> = (text) => {
+  if (/^(yes|y|true|1)$/i.test(text)) return read(true);
+  if (/^(no|n|false|0)$/i.test(text)) return read(false);
+  return fault(`write yes or no in place of «${text}»`);
+};
+
+/** A word of a list; the beginning of exactly one of them is taken as that one. */
+export const oneOf =
+  <W extends string>(list: readonly W[]): CellRead<W> =>
+  (text) => {
+    const wanted = text.toLowerCase();
+    const same = list.find((word) => word.toLowerCase() === wanted);
+    if (same !== undefined) return read(same);
+    const near = list.filter((word) => word.startsWith(wanted) || wanted.startsWith(word));
+    if (near.length === 1) return guessed(near[0] as W, `taken as «${near[0]}»`);
+    return fault(`write one of: ${list.join(', ')}`);
+  };
+
+export const date: CellRead<string> = (text, { today }) => {
+  if (text.toLowerCase() === 'today') return read(today);
+  const seen = daySchema.safeParse(text);
+  return seen.success ? read(seen.data) : fault(`${seen.error.issues[0]?.message}`);
+};
+
+/** Minutes after midnight, from «7:30» or «7:30 pm». */
+export const clock: CellRead<number> = (text) => {
+  const seen = /^(\d{1,2})(?::(\d{2}))?\s*(am|pm)?$/i.exec(text);
+  const hour = Number(seen?.[1]);
+  const minute = Number(seen?.[2] ?? 0);
+  const half = seen?.[3]?.toLowerCase();
+  if (!seen || minute > 59 || hour > (half ? 12 : 23) || (half && hour === 0)) {
+    return fault(`«${text}» is not a time such as 7:30`);
+  }
+  return read((half ? (hour % 12) + (half === 'pm' ? 12 : 0) : hour) * 60 + minute);
+};
+
+export const species: CellRead<string> = (text, { speciesNamed, commonName }) => {
+  const match = speciesNamed(text);
+  if (match === null)
+    return fault(
+      `no species is called «${text}»; make one of your own, or write its scientific name`,
+    );
+  const says = `taken as ${commonName(match.key)}`;
+  return match.exact ? { ...read(match.key), says } : guessed(match.key, says);
+};
+
+/** «80 × 35 × 40 cm» or «24x12x16 in»: three lengths with one unit, or each with its own. */
+export const threeLengths: CellRead<[number, number, number]> = (text, reader, unit) => {
+  const parts = text.split(/\s*[x×*]\s*/i);
+  if (parts.length !== 3) return fault(`write length × width × height in place of «${text}»`);
+  const last = /[^\d.,/\s½¼¾]+\s*$/u.exec(parts[2] as string)?.[0].trim() ?? unit;
+  const seen = parts.map((part) => measure('length')(part, reader, last));
+  const wrong = seen.find((cell) => cell.state === 'fault');
+  return wrong
+    ? fault(wrong.says as string)
+    : read(seen.map((cell) => cell.value) as [number, number, number]);
+};

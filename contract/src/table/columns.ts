@@ -1,0 +1,173 @@
+import {
+  CAUSES,
+  COVERS,
+  DECORS,
+  FILTERS,
+  FLOWS,
+  GROUNDS,
+  LIFE_KINDS,
+  PLANTINGS,
+  SOURCE_WATERS,
+  STAGES,
+  TANK_KINDS,
+  TANK_SHAPES,
+} from '@open-larder/core';
+import * as cell from './cell';
+import type { CellRead } from './cell';
+import type { TableName } from './schemas';
+
+export interface Column {
+  /** The field it fills. */
+  field: string;
+  /** The header that is written, with its unit where it has one. */
+  name: string;
+  title: string;
+  /** Other headers that mean it. */
+  also: readonly string[];
+  read: CellRead<unknown>;
+  /** The unit of what is written under `name`. */
+  unit: string | null;
+  write: (value: unknown) => string;
+}
+
+const plain = (value: unknown) => (value === null || value === undefined ? '' : String(value));
+const clockText = (value: unknown) => {
+  const minutes = value as number;
+  return `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`;
+};
+const yesNoText = (value: unknown) => (value ? 'yes' : 'no');
+
+function column(
+  field: string,
+  name: string,
+  title: string,
+  read: CellRead<unknown>,
+  { also = [], unit = null, write = plain }: Partial<Pick<Column, 'also' | 'unit' | 'write'>> = {},
+): Column {
+  return { field, name, title, also, read, unit, write };
+}
+
+const id = column('id', 'id', 'Id', cell.words);
+const cm = (field: string, name: string, title: string, also: string[] = []) =>
+  column(field, `${name}_cm`, title, cell.measure('length'), { also: [name, ...also], unit: 'cm' });
+
+const counts = [
+  column('males', 'males', 'Males', cell.whole, { also: ['male', 'm', '♂'] }),
+  column('females', 'females', 'Females', cell.whole, { also: ['female', 'f', '♀'] }),
+  column('unsexed', 'unsexed', 'Not sexed', cell.whole, {
+    also: ['number', 'count', 'fish', 'qty', 'quantity', 'how many', 'n', 'not sexed'],
+  }),
+];
+
+const tankKind = column('kind', 'kind', 'Kind of tank', cell.oneOf(TANK_KINDS), {
+  also: ['tank kind', 'type'],
+});
+const temperature = column('tempC', 'temp_c', 'Temperature', cell.measure('temperature'), {
+  also: ['temp', 'temperature', 'water temperature'],
+  unit: 'C',
+});
+const ph = column('ph', 'ph', 'pH', cell.number);
+const gh = column('gh', 'gh_dgh', 'Hardness', cell.measure('hardness'), {
+  also: ['gh', 'hardness', 'general hardness'],
+  unit: 'dGH',
+});
+const litres = column('litres', 'water_l', 'Litres', cell.measure('volume'), {
+  also: ['litres', 'liters', 'volume', 'gallons', 'water'],
+  unit: 'L',
+});
+const stage = column('stage', 'stage', 'Stage', cell.oneOf(STAGES));
+const fishLength = cm('lengthCm', 'length', 'Mean length', [
+  'mean length',
+  'size of fish',
+  'fish length',
+]);
+
+/** The columns of each table, in the order in which they are written. */
+export const COLUMNS: Record<TableName, Column[]> = {
+  house: [
+    column('tank', 'tank', 'Tank', cell.words, { also: ['tank name', 'aquarium'] }),
+    column('speciesKey', 'species', 'Species', cell.species, {
+      also: ['fish name', 'kind of fish', 'scientific name'],
+    }),
+    ...counts,
+    fishLength,
+    stage,
+    column('name', 'name', 'What you call them', cell.words, { also: ['group', 'group name'] }),
+    column('day', 'day', 'Since', cell.date, { also: ['date', 'since', 'arrived', 'arrived on'] }),
+    tankKind,
+    column('measures', 'tank_size', 'Size of the tank', cell.threeLengths, {
+      also: ['size', 'measures', 'dimensions', 'tank size', 'l x w x h'],
+    }),
+    litres,
+    temperature,
+    ph,
+    gh,
+  ],
+  tanks: [
+    id,
+    column('name', 'name', 'Name', cell.words, { also: ['tank'] }),
+    tankKind,
+    column('shape', 'shape', 'Shape', cell.oneOf(TANK_SHAPES)),
+    cm('lengthCm', 'length', 'Inside length', ['inside length']),
+    cm('widthCm', 'width', 'Inside width', ['inside width', 'depth']),
+    cm('heightCm', 'height', 'Inside height', ['inside height']),
+    cm('waterLevelCm', 'water_level', 'Water level', ['level']),
+    litres,
+    column('ground', 'ground', 'Ground', cell.oneOf(GROUNDS), { also: ['substrate'] }),
+    cm('groundDepthCm', 'ground_depth', 'Depth of the ground'),
+    column('decor', 'wood_and_stone', 'Wood and stone', cell.oneOf(DECORS), { also: ['decor'] }),
+    column('filter', 'filter', 'Filter', cell.oneOf(FILTERS)),
+    column('flow', 'flow', 'Flow', cell.oneOf(FLOWS)),
+    column('plants', 'plants', 'Plants', cell.oneOf(PLANTINGS)),
+    column('cover', 'cover', 'Cover', cell.oneOf(COVERS), { also: ['lid'] }),
+    column('sourceWater', 'source_water', 'Source water', cell.oneOf(SOURCE_WATERS)),
+    temperature,
+    ph,
+    gh,
+    column('lightOnMin', 'light_on', 'Lights on', cell.clock, {
+      also: ['lights on'],
+      write: clockText,
+    }),
+    column('lightOffMin', 'light_off', 'Lights off', cell.clock, {
+      also: ['lights off'],
+      write: clockText,
+    }),
+    column('walkOrder', 'walk_order', 'Place in the walking order', cell.whole, {
+      also: ['order'],
+    }),
+    column('archived', 'put_away', 'Put away', cell.yesNo, {
+      also: ['archived'],
+      write: yesNoText,
+    }),
+  ],
+  groups: [
+    id,
+    column('name', 'name', 'Name', cell.words, { also: ['group'] }),
+    column('speciesKey', 'species', 'Species', cell.species),
+    column('endedOn', 'ended_on', 'Ended on', cell.date, { also: ['ended'] }),
+  ],
+  events: [
+    id,
+    column('groupId', 'group_id', 'Group', cell.words, { also: ['group'] }),
+    column('day', 'day', 'Day', cell.date, { also: ['date'] }),
+    column('kind', 'kind', 'What happened', cell.oneOf(LIFE_KINDS), { also: ['event'] }),
+    ...counts,
+    column('cause', 'cause', 'Cause', cell.oneOf(CAUSES)),
+    fishLength,
+    stage,
+    column('tankId', 'tank_id', 'Tank', cell.words, { also: ['tank'] }),
+    column('otherGroupId', 'other_group_id', 'Other group', cell.words),
+    column('pairId', 'pair_id', 'Pair', cell.words),
+    column('note', 'note', 'Note', cell.words, { also: ['notes'] }),
+    column('withdrawn', 'withdrawn', 'Taken back', cell.yesNo, { write: yesNoText }),
+  ],
+};
+
+/** Without a header, a pasted house is read in this order. */
+export const USUAL_ORDER: readonly string[] = [
+  'tank',
+  'speciesKey',
+  'unsexed',
+  'lengthCm',
+  'stage',
+];

@@ -1,0 +1,13 @@
+export {
+  exportedTable,
+  MOST_LINES,
+  tableImport,
+  tableName,
+  tableReport,
+  type CellState,
+  type TableLine,
+  type TableName,
+  type TableReport,
+} from './schemas';
+export { blank, type Cell, type Reader } from './cell';
+export { readSheet, writeSheet, type Sheet, type SheetLine } from './sheet';

@@ -1,0 +1,56 @@
+import { z } from 'zod';
+
+/**
+ * Tables that go in and out as CSV. `tanks`, `groups` and `events` together are a whole copy of the
+ * fish in a house; `house` is one line a group, as a keeper would type it.
+ */
+export const TABLES = ['house', 'tanks', 'groups', 'events'] as const;
+export const tableName = z.enum(TABLES);
+export type TableName = (typeof TABLES)[number];
+
+/** Most lines of one table. */
+export const MOST_LINES = 20_000;
+
+export const tableImport = z.object({
+  text: z
+    .string()
+    .min(1, 'paste a table, or choose a file')
+    .max(4_000_000, 'keep a table under 4 MB'),
+  /** False only checks; true takes the table in, if every line is right. */
+  write: z.boolean(),
+});
+
+export const CELL_STATES = ['read', 'guessed', 'fault', 'blank', 'left out'] as const;
+export type CellState = (typeof CELL_STATES)[number];
+
+const cell = z.object({
+  text: z.string(),
+  state: z.enum(CELL_STATES),
+  /** How it was understood, or what to change. */
+  says: z.string().nullable(),
+});
+
+export const LINE_STATES = ['new', 'same', 'changed', 'fault'] as const;
+
+const line = z.object({
+  /** As a text editor counts, from 1. */
+  line: z.int(),
+  state: z.enum(LINE_STATES),
+  cells: z.array(cell),
+  /** What becomes of the line, or what is wrong with it as a whole. */
+  says: z.string().nullable(),
+});
+export type TableLine = z.infer<typeof line>;
+
+export const tableReport = z.object({
+  /** Titles of the columns as they were understood; null for one that is left out. */
+  columns: z.array(z.object({ header: z.string(), title: z.string().nullable() })),
+  lines: z.array(line),
+  counts: z.object({ new: z.int(), same: z.int(), changed: z.int(), fault: z.int() }),
+  written: z.boolean(),
+  /** What holds for the whole table, such as a column that is missing. */
+  says: z.string().nullable(),
+});
+export type TableReport = z.infer<typeof tableReport>;
+
+export const exportedTable = z.object({ fileName: z.string(), text: z.string() });

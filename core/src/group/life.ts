@@ -1,0 +1,111 @@
+import type { Stage } from '../fish';
+import {
+  firstBreak,
+  SIZE_KINDS,
+  sizeOn,
+  type Cause,
+  type GroupSize,
+  type SizeEvent,
+  type SizeKind,
+} from './size';
+
+interface Base {
+  id: string;
+  /** Local day, YYYY-MM-DD. */
+  day: string;
+}
+
+/** All that can happen to a group; what it is on any day follows from these alone. */
+export type LifeEvent = Base &
+  (
+    | (SizeEvent & { cause?: Cause | null; otherGroupId?: string | null })
+    | { kind: 'moved'; tankId: string }
+    | { kind: 'measured'; lengthCm: number }
+    | { kind: 'staged'; stage: Stage }
+  );
+
+export const LIFE_KINDS = [...SIZE_KINDS, 'moved', 'measured', 'staged'] as const;
+export type LifeKind = (typeof LIFE_KINDS)[number];
+
+export const isSize = <E extends { kind: LifeKind }>(
+  event: E,
+): event is Extract<E, { kind: SizeKind }> =>
+  (SIZE_KINDS as readonly string[]).includes(event.kind);
+
+/** A stay of a group in a tank: from a day on, up to the day on which it left. */
+export interface Stay {
+  tankId: string;
+  fromDay: string;
+  /** The first day on which it was elsewhere; null while it is still there. */
+  toDay: string | null;
+}
+
+/** Where a group lived: one tank at the end of each day, so never two at once. */
+export function staysOf(events: readonly LifeEvent[]): Stay[] {
+  const stays: Stay[] = [];
+  for (const event of inOrder(events)) {
+    if (event.kind !== 'moved') continue;
+    const last = stays.at(-1);
+    if (last && last.tankId === event.tankId) continue;
+    if (last && last.fromDay === event.day) stays.pop();
+    else if (last) last.toDay = event.day;
+    const before = stays.at(-1);
+    if (before && before.tankId === event.tankId) before.toDay = null;
+    else stays.push({ tankId: event.tankId, fromDay: event.day, toDay: null });
+  }
+  return stays;
+}
+
+/** A group as it is at the end of a day. */
+export interface GroupState {
+  tankId: string;
+  size: GroupSize;
+  stage: Stage;
+  /** Last measured mean total length; null where none was measured. */
+  lengthCm: number | null;
+}
+
+/** The group at the end of a day; null before it was anywhere. */
+export function stateOn(events: readonly LifeEvent[], day: string): GroupState | null {
+  const past = inOrder(events).filter((event) => event.day <= day);
+  const tankId = past.findLast((event) => event.kind === 'moved')?.tankId;
+  if (tankId === undefined) return null;
+  return {
+    tankId,
+    size: sizeOn(past.filter(isSize), day),
+    stage: past.findLast((event) => event.kind === 'staged')?.stage ?? 'adult',
+    lengthCm: past.findLast((event) => event.kind === 'measured')?.lengthCm ?? null,
+  };
+}
+
+/** What is wrong with a life, and the event at which it shows. */
+export interface LifeFault {
+  eventId: string;
+  sentence: string;
+}
+
+/**
+ * What would go wrong if these were a group's events, in words; null where all is possible.
+ * @param changed id of the event that was added or corrected, to say which of the two is at fault
+ */
+export function lifeFault(events: readonly LifeEvent[], changed: string | null): LifeFault | null {
+  const sorted = inOrder(events);
+  const first = sorted[0];
+  const placed = sorted.find((event) => event.kind === 'moved');
+  if (first && (placed === undefined || placed.day > first.day)) {
+    const sentence = `on ${first.day} the group was in no tank yet; choose the day it came or a later one`;
+    return { eventId: first.id, sentence };
+  }
+  const broken = firstBreak(sorted.filter(isSize));
+  if (!broken) return null;
+  const sentence =
+    broken.event.id === changed
+      ? `${broken.sentence}. Enter fewer, or count the group first.`
+      : `This would break a later event, ${broken.sentence}. Correct that one first.`;
+  return { eventId: broken.event.id, sentence };
+}
+
+/** By day; what happened on one day stays in the order in which it was written. */
+function inOrder(events: readonly LifeEvent[]): LifeEvent[] {
+  return [...events].sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0));
+}

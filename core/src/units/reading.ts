@@ -1,0 +1,115 @@
+import { scaleOf, UNITS_READ, type Measure, type UnitChoice } from './measures';
+
+/** What was typed, as a base value, or what is wrong with it in words. */
+export type Reading = { base: number; fault?: undefined } | { base?: undefined; fault: string };
+
+const FRACTIONS: Record<string, string> = {
+  '½': '1/2',
+  '¼': '1/4',
+  '¾': '3/4',
+  '⅓': '1/3',
+  '⅔': '2/3',
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8',
+};
+
+/** «1 1/2», «3/4», «1.5», «1,5», «-2». */
+const NUMBER = String.raw`[-+]?(?:\d+\s+\d+/\d+|\d+/\d+|\d+(?:[.,]\d+)?|[.,]\d+)`;
+/** A number and the unit behind it; a foot and its inches are two such parts. */
+const PART = new RegExp(String.raw`^\s*(${NUMBER})\s*([^\d\s.,+-][^\d.,+-]*)?`, 'iu');
+const MOST_PARTS = 2;
+
+/**
+ * Read a quantity as a keeper types it, with or without its unit: «1 1/2 in», «20 gal», «78F»,
+ * «6 dGH», «5 ft 3 in», «24,5». A number without a unit is in the keeper's own.
+ * @param text    what was typed, not empty
+ * @param choice  the keeper's units
+ * @returns the value in the base unit of the measure, or a sentence that says what to change
+ */
+export function readMeasure(text: string, measure: Measure, choice: UnitChoice): Reading {
+  let rest = plain(text);
+  let base = 0;
+  for (let part = 0; part < MOST_PARTS && rest !== ''; part += 1) {
+    const found = PART.exec(rest);
+    if (!found)
+      return {
+        fault: `«${text.trim()}» is not a number; write one such as ${example(measure, choice)}`,
+      };
+    const number = readNumber(found[1] as string);
+    const unit = (found[2] ?? '').trim();
+    if (part > 0 && (unit === '' || measure === 'temperature'))
+      return unclear(text, measure, choice);
+    const value = toBase(number, unit, measure, choice);
+    if (value === null) return unknownUnit(unit, measure);
+    base += value;
+    rest = rest.slice(found[0].length).trim();
+  }
+  return rest === '' && Number.isFinite(base) ? { base } : unclear(text, measure, choice);
+}
+
+function plain(text: string): string {
+  const spelled = text.replace(/[½¼¾⅓⅔⅛⅜⅝⅞]/g, (sign) => ` ${FRACTIONS[sign]}`);
+  return spelled
+    .replace(/\u2212/g, '-')
+    .replace(/\s+/g, ' ')
+    .trim();
+}
+
+function readNumber(text: string): number {
+  const sign = text.startsWith('-') ? -1 : 1;
+  const bare = text.replace(/^[-+]/, '');
+  const whole = bare.split(' ').reduce((sum, piece) => {
+    const [above, below] = piece.split('/');
+    return (
+      sum + (below === undefined ? Number(piece.replace(',', '.')) : Number(above) / Number(below))
+    );
+  }, 0);
+  return sign * whole;
+}
+
+function toBase(number: number, unit: string, measure: Measure, choice: UnitChoice): number | null {
+  if (unit === '') return scaleOf(choice, measure).toBase(number);
+  const named = unit.toLowerCase().replace(/\s+/g, ' ').replace(/\.$/, '');
+  if (measure !== 'temperature') {
+    const factor = UNITS_READ[measure][named];
+    return factor === undefined ? null : number * factor;
+  }
+  const degree = named.replace(/^(°|deg(rees)?)\s*/, '');
+  if (degree === 'c' || degree === 'celsius') return number;
+  if (degree === 'f' || degree === 'fahrenheit') return ((number - 32) * 5) / 9;
+  if (degree === '') return scaleOf(choice, measure).toBase(number);
+  return null;
+}
+
+const UNDERSTOOD: Record<Measure, string> = {
+  length: 'cm, mm, m, in and ft',
+  volume: 'L, ml, gal and imp gal',
+  temperature: '°C and °F',
+  mass: 'g, mg, kg, oz and lb',
+  hardness: 'dGH, ppm, mg/L, °fH and °e',
+  flow: 'L/h, L/min and gal/h',
+};
+
+const unknownUnit = (unit: string, measure: Measure): Reading => ({
+  fault: `«${unit}» is not known here; ${UNDERSTOOD[measure]} are`,
+});
+
+const unclear = (text: string, measure: Measure, choice: UnitChoice): Reading => ({
+  fault: `«${text.trim()}» can be read in more than one way; write one such as ${example(measure, choice)}`,
+});
+
+const EXAMPLES: Record<Measure, number> = {
+  length: 12.7,
+  volume: 75.7,
+  temperature: 25,
+  mass: 28.35,
+  hardness: 6,
+  flow: 380,
+};
+
+function example(measure: Measure, choice: UnitChoice): string {
+  const scale = scaleOf(choice, measure);
+  return `${Number(scale.fromBase(EXAMPLES[measure]).toFixed(1))} ${scale.unit}`;
+}

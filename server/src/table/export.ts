@@ -1,0 +1,80 @@
+import { writeSheet, type TableName } from '@open-larder/contract';
+import Papa from 'papaparse';
+import type { Scope } from '../db';
+import { groupsOn, readHistory } from '../group/history';
+import type { Species } from '@open-larder/catalogue';
+import { tanks } from '../tank/store';
+
+/** More than any household has. */
+const ALL = 100_000;
+
+type Row = Record<string, unknown>;
+
+/** A table as CSV text, complete, with the units in its headers. */
+export async function exportText(
+  scope: Scope,
+  table: TableName,
+  { today, species }: { today: string; species: ReadonlyMap<string, Species> },
+): Promise<string> {
+  const rows = table === 'house' ? await houseRows(scope, today) : await ROWS[table](scope);
+  const named = rows.map((row) =>
+    'speciesKey' in row
+      ? { ...row, speciesKey: species.get(String(row.speciesKey))?.scientific ?? row.speciesKey }
+      : row,
+  );
+  // A cell that a spreadsheet would run as a formula is written as the text that it is.
+  return Papa.unparse(writeSheet(table, named), { newline: '\n', escapeFormulae: true }) + '\n';
+}
+
+/** One line a group as it is today, with its tank. */
+async function houseRows(scope: Scope, today: string): Promise<Row[]> {
+  const [tankRows, history] = await Promise.all([
+    tanks(scope, null, ALL),
+    readHistory(scope, null),
+  ]);
+  const groups = groupsOn(history, today).filter((group) => !group.archived);
+  return tankRows
+    .filter((tank) => !tank.archived)
+    .flatMap((tank): Row[] => {
+      const { lengthCm, widthCm, heightCm } = tank;
+      const measured = lengthCm !== null && widthCm !== null && heightCm !== null;
+      const place = {
+        tank: tank.name,
+        kind: tank.kind,
+        measures: measured ? `${lengthCm} x ${widthCm} x ${heightCm} cm` : null,
+        litres: tank.litres,
+        tempC: tank.tempC,
+        ph: tank.ph,
+        gh: tank.gh,
+      };
+      const inside = groups.filter((group) => group.tankId === tank.id);
+      if (inside.length === 0) return [place];
+      return inside.map((group) => ({
+        ...place,
+        speciesKey: group.speciesKey,
+        name: group.name,
+        males: group.size.males,
+        females: group.size.females,
+        unsexed: group.size.unsexed,
+        lengthCm: group.lengthCm,
+        stage: group.stage,
+        day: today,
+      }));
+    });
+}
+
+const ROWS: Record<Exclude<TableName, 'house'>, (scope: Scope) => Promise<Row[]>> = {
+  tanks: (scope) => tanks(scope, null, ALL),
+  groups: (scope) =>
+    scope.rows(
+      `SELECT id, name, species_key, ended_on::text FROM groups
+        WHERE household_id = :household ORDER BY id`,
+    ),
+  events: (scope) =>
+    scope.rows(
+      `SELECT id, group_id, kind, day::text, males, females, unsexed, cause, length_cm, stage,
+              tank_id, other_group_id, pair_id, note,
+              EXISTS (SELECT 1 FROM group_event_withdrawals w WHERE w.event_id = e.id) AS withdrawn
+         FROM group_events e WHERE household_id = :household ORDER BY day, seq`,
+    ),
+};

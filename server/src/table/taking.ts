@@ -1,0 +1,58 @@
+import type { Species } from '@open-larder/catalogue';
+import type { SheetLine, TableLine } from '@open-larder/contract';
+import type { z } from 'zod';
+import type { Scope } from '../db';
+
+/** What taking a table in may lean on. */
+export interface Taking {
+  scope: Scope;
+  today: string;
+  species: ReadonlyMap<string, Species>;
+}
+
+/** What becomes of one line. Faults are named by field; `''` is the line as a whole. */
+export interface Verdict {
+  state: TableLine['state'];
+  says: string | null;
+  faults: Record<string, string>;
+  /** Values that were put in for blank cells, with how they came about. */
+  guesses?: Record<string, string>;
+}
+
+/** Looks at all lines, and returns how to write them once all are right. */
+export interface Plan {
+  verdicts: Verdict[];
+  write: () => Promise<void>;
+}
+
+export type Take = (taking: Taking, lines: readonly SheetLine[]) => Promise<Plan>;
+
+export const verdict = (
+  state: TableLine['state'],
+  says: string | null = null,
+  more: Partial<Verdict> = {},
+): Verdict => ({ state, says, faults: {}, ...more });
+
+export const faulty = (faults: Record<string, string>): Verdict =>
+  verdict('fault', faults[''] ?? null, { faults });
+
+/** Faults of a check as field → sentence, the first of each field. */
+export function faultsByField(error: z.ZodError): Record<string, string> {
+  const faults: Record<string, string> = {};
+  for (const issue of error.issues) faults[issue.path.join('.')] ??= issue.message;
+  return faults;
+}
+
+/** Cells that could not be read at all, so that the line need not be looked at further. */
+export function unread(line: SheetLine): Verdict | null {
+  return line.cells.some((cell) => cell.state === 'fault') ? verdict('fault') : null;
+}
+
+export const sameAs = (a: unknown, b: unknown): boolean => (a ?? null) === (b ?? null);
+
+/** Many rows in pieces that a database takes at once. */
+export async function inPieces<T>(rows: readonly T[], write: (piece: T[]) => Promise<unknown>) {
+  const size = 1000;
+  for (let start = 0; start < rows.length; start += size)
+    await write(rows.slice(start, start + size));
+}
