@@ -98,7 +98,22 @@ export default ts.config(
   {
     files: ['app/src/**/*.{ts,tsx}'],
     plugins: { 'react-hooks': hooks },
-    rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
+    rules: {
+      'react-hooks/rules-of-hooks': 'error',
+      'react-hooks/exhaustive-deps': 'error',
+      '@typescript-eslint/no-restricted-imports': [
+        'error',
+        {
+          paths: [
+            {
+              name: '@open-larder/core',
+              message:
+                'import from a room, such as @open-larder/core/fish: a screen loads what it uses',
+            },
+          ],
+        },
+      ],
+    },
   },
   {
     files: ['**/*.js', '**/*.mjs'],

@@ -6,18 +6,24 @@ import { portFrom, portIsFree, startPostgres } from './postgres.mjs';
 import { run } from './run.mjs';
 import { giveUp, say, sinceStart, step } from './say.mjs';
 import { startServer } from './server.mjs';
-import { setUp } from './setup.mjs';
+import { chromiumPath, setUp } from './setup.mjs';
 import { buildWeb, expoEnv, webDir } from './web.mjs';
 
 const port = portFrom('OPEN_LARDER_BENCH_PORT', 4312);
-await setUp({ browser: false });
-if (!(await portIsFree(port)))
-  giveUp(`Port ${port} is in use; choose another with OPEN_LARDER_BENCH_PORT.`);
+/** The house of 300 tanks stands on the next port. */
+const largePort = port + 1;
+await setUp({ browser: true });
+for (const wanted of [port, largePort]) {
+  if (!(await portIsFree(wanted)))
+    giveUp(`Port ${wanted} is in use; choose another two with OPEN_LARDER_BENCH_PORT.`);
+}
 const postgres = await startPostgres('benchdb', portFrom('OPEN_LARDER_BENCH_DB_PORT', 54312));
 let server = null;
+let largeServer = null;
 
 async function stop(code) {
   await server?.stop();
+  await largeServer?.stop();
   await postgres.stop();
   process.exit(code);
 }
@@ -37,8 +43,17 @@ try {
     OPEN_LARDER_DB_URL: await postgres.ensure('larder_bench', { fresh: true }),
     OPEN_LARDER_PORT: String(port),
     OPEN_LARDER_LOG: 'silent',
+    OPEN_LARDER_WEB_DIR: webDir,
   };
   server = await startServer(env);
+  const large = {
+    OPEN_LARDER_DB_URL: await postgres.ensure('larder_bench_large', { fresh: true }),
+    OPEN_LARDER_PORT: String(largePort),
+    OPEN_LARDER_HOUSEHOLD: 'empty',
+    OPEN_LARDER_LOG: 'silent',
+    OPEN_LARDER_WEB_DIR: webDir,
+  };
+  largeServer = await startServer(large);
   say(
     '\n| measured                                             |         ours |         base |  ratio | limit |',
   );
@@ -46,7 +61,18 @@ try {
     '| ---------------------------------------------------- | -----------: | -----------: | -----: | ----- |',
   );
   firstLoad(bare);
-  await run(process.execPath, ['--import', 'tsx', join('server', 'bench', 'main.ts')], { env });
+  await run(process.execPath, ['--import', 'tsx', join('journeys', 'lists.ts')], {
+    env: {
+      OPEN_LARDER_URL: `http://localhost:${port}`,
+      OPEN_LARDER_LARGE_URL: `http://localhost:${largePort}`,
+      OPEN_LARDER_CHROMIUM: chromiumPath(),
+    },
+  });
+  const bench = ['--import', 'tsx', join('server', 'bench', 'main.ts')];
+  await run(process.execPath, [...bench, '--large'], {
+    env: { ...large, OPEN_LARDER_BENCH_EVENTS: '0' },
+  });
+  await run(process.execPath, bench, { env });
   say(`\nThe bench took ${sinceStart()}.`);
   await stop(0);
 } catch (error) {

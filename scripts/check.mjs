@@ -1,3 +1,4 @@
+import { join } from 'node:path';
 import { setUp } from './setup.mjs';
 import { giveUp, step } from './say.mjs';
 import { run } from './run.mjs';
@@ -12,8 +13,15 @@ const PROJECTS = [
   'journeys',
 ];
 
+/** Every row of the catalogue, with what is known of it. */
+export const checkCatalogue = () =>
+  step('Catalogue: every row', () =>
+    run(process.execPath, ['--import', 'tsx', join('catalogue', 'src', 'check.ts')]),
+  );
+
 /** Types, walls and style, formatting, dead code. Throws at the first that does not hold. */
 export async function check() {
+  await checkCatalogue();
   for (const project of PROJECTS) {
     await step(`Types of ${project}`, () => run('npx', ['tsc', '-p', project]));
   }

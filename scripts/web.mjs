@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import { existsSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
 import { join, relative } from 'node:path';
+import { checkCatalogue } from './check.mjs';
 import { keep, root } from './places.mjs';
 import { run } from './run.mjs';
 import { step } from './say.mjs';
@@ -8,7 +9,7 @@ import { step } from './say.mjs';
 /** Where the web app is built to. */
 export const webDir = join(root, 'app', 'dist');
 
-const SOURCES = ['app', 'core/src', 'contract/src', 'catalogue/src', 'package-lock.json'];
+const SOURCES = ['app', 'core/src', 'contract/src', 'catalogue', 'package-lock.json'];
 const LEFT_OUT = new Set(['node_modules', 'dist', '.expo']);
 
 function* filesUnder(path) {
@@ -45,6 +46,7 @@ export async function buildWeb() {
   const wanted = fingerprint();
   const built = existsSync(marker) ? readFileSync(marker, 'utf8') : '';
   if (built === wanted && existsSync(join(webDir, 'index.html'))) return;
+  await checkCatalogue();
   await step('Web app: building (a minute or so)', () =>
     run('npx', ['expo', 'export', '--platform', 'web', '--output-dir', 'dist'], {
       cwd: join(root, 'app'),

@@ -3,6 +3,9 @@ import { z } from 'zod';
 /** Building blocks with their limits. Every message is a sentence a keeper can act on. */
 export const id = z.uuid('this is not a valid id');
 
+/** An id that a person chooses from a list: `sentence` asks for it. */
+export const chosen = (sentence: string) => z.uuid(sentence);
+
 export const name = z
   .string()
   .trim()

@@ -26,7 +26,26 @@ const fields = z.object({
 
 /** `version` 0 starts a group's first diet. `validFrom` is set by the server to the day of saving. */
 export const dietEdit = fields.extend({ version: z.int().min(0) });
-export const diet = fields.extend({ version: z.int().min(1), validFrom: z.string() });
+
+/** As read back: what passed the limits on its way in. */
+export const diet = z.object({
+  version: z.number(),
+  validFrom: z.string(),
+  fastWeekdays: z.array(z.number()),
+  goalFactor: z.number().nullable(),
+  servings: z.array(
+    z.object({
+      id: z.string(),
+      foodId: z.string(),
+      momentId: z.string(),
+      zone: dietServing.shape.zone,
+      place: z.string(),
+      weekdays: z.array(z.number()),
+      weight: z.number(),
+      ownUnits: z.number().nullable(),
+    }),
+  ),
+});
 
 export type DietRow = z.infer<typeof diet>;
 export type DietEdit = z.infer<typeof dietEdit>;

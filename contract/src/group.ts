@@ -1,6 +1,7 @@
-import { CAUSES, LIFE_KINDS, STAGES } from '@open-larder/core';
+import { STAGES } from '@open-larder/core/fish';
+import { CAUSES, LIFE_KINDS } from '@open-larder/core/group';
 import { z } from 'zod';
-import { between, day, id, name, phrase, version } from './basics';
+import { between, chosen, day, id, name, phrase, version } from './basics';
 import { diet } from './diet';
 
 const count = between(0, 100_000, 'a number of fish').int('count whole fish');
@@ -55,7 +56,7 @@ export const groupEvent = z.discriminatedUnion('kind', [
     .refine(hasFish, someFish),
   adding('sold'),
   adding('given'),
-  z.object({ ...eventBase, kind: z.literal('moved'), tankId: id }),
+  z.object({ ...eventBase, kind: z.literal('moved'), tankId: chosen('say which tank') }),
   z.object({ ...eventBase, kind: z.literal('measured'), lengthCm }),
   z.object({ ...eventBase, kind: z.literal('staged'), stage }),
 ]);
@@ -90,7 +91,7 @@ export const groupSplit = z
     /** The new group. */
     id,
     name,
-    tankId: id,
+    tankId: chosen('say which tank'),
     day,
     ...counts,
     /** Set apart for a while, or for good. Set apart means quarantine for the new group. */
@@ -100,7 +101,12 @@ export const groupSplit = z
   .refine(hasFish, someFish);
 
 /** A whole group joins another of its species, and ends. */
-export const groupMerge = z.object({ id, intoGroupId: id, day, note: phrase.default('') });
+export const groupMerge = z.object({
+  id,
+  intoGroupId: chosen('say which group'),
+  day,
+  note: phrase.default(''),
+});
 
 /** Several groups move to one tank on one day. */
 export const groupMoves = z.object({
@@ -112,17 +118,23 @@ export const groupMoves = z.object({
     .max(200, 'move at most 200 groups at once'),
 });
 
+/** As read back: what passed the limits on its way in. */
 export const group = z.object({
-  name,
-  speciesKey,
-  id,
-  tankId: id,
-  version,
+  id: z.string(),
+  name: z.string(),
+  speciesKey: z.string(),
+  tankId: z.string(),
+  version: z.number(),
   archived: z.boolean(),
   stage,
   /** Last measured mean length; null where none was measured. */
-  lengthCm: lengthCm.nullable(),
-  size: z.object({ ...counts, total: count }),
+  lengthCm: z.number().nullable(),
+  size: z.object({
+    males: z.number(),
+    females: z.number(),
+    unsexed: z.number(),
+    total: z.number(),
+  }),
   diet: diet.nullable(),
 });
 export type Group = z.infer<typeof group>;

@@ -1,11 +1,6 @@
-import {
-  assumedLengthCm,
-  type Diet,
-  type House,
-  type HouseGroup,
-  type HouseTank,
-  type Food,
-} from '@open-larder/core';
+import { assumedLengthCm } from '@open-larder/core/fish';
+import type { Food } from '@open-larder/core/ration';
+import type { Diet, House, HouseGroup, HouseTank } from '@open-larder/core/round';
 import type { Species } from '@open-larder/catalogue';
 import type { DietEdit } from './diet';
 import type { FoodRow } from './food';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { id, name, version } from './basics';
+import { name, version } from './basics';
 
 const timeZone = z
   .string()
@@ -24,7 +24,14 @@ export const householdInput = z.object({
   weekStart: z.union([z.literal(1), z.literal(7)]),
   currency: z.string().regex(/^[A-Z]{3}$/, 'write the currency as three capitals, such as EUR'),
 });
-export const household = householdInput.extend({ id, version });
+/** As read back: what passed the limits on its way in. */
+export const household = householdInput.extend({
+  id: z.string(),
+  name: z.string(),
+  timeZone: z.string(),
+  currency: z.string(),
+  version: z.number(),
+});
 export const householdEdit = householdInput.extend({ version });
 
 export type Household = z.infer<typeof household>;

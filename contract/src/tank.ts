@@ -10,7 +10,7 @@ import {
   TANK_SHAPES,
   waterLitres,
   type TankWater,
-} from '@open-larder/core';
+} from '@open-larder/core/tank';
 import { z } from 'zod';
 import { between, id, name, version } from './basics';
 import { minutesOfDay } from './moment';
@@ -89,7 +89,26 @@ function sized<Schema extends z.ZodType<Fields>>(schema: Schema) {
 
 export const tankCreate = sized(tankFields.extend({ id }));
 export const tankEdit = sized(tankFields.extend({ version, archived: z.boolean() }));
-export const tank = tankFields.extend({ id, version, archived: z.boolean() });
+const size = z.number().nullable();
+/** As read back: the database holds nothing but what passed the limits on its way in. */
+export const tank = tankFields.extend({
+  id: z.string(),
+  name: z.string(),
+  lengthCm: size,
+  widthCm: size,
+  heightCm: size,
+  waterLevelCm: size,
+  litres: size,
+  groundDepthCm: size,
+  tempC: z.number(),
+  ph: size,
+  gh: size,
+  lightOnMin: z.number(),
+  lightOffMin: z.number(),
+  walkOrder: z.number(),
+  version: z.number(),
+  archived: z.boolean(),
+});
 
 export type Tank = z.infer<typeof tank>;
 

@@ -1,4 +1,4 @@
-import type { Why } from '@open-larder/core';
+import type { Why } from '@open-larder/core/why';
 import { z } from 'zod';
 
 /** A derivation as it crosses the wire; the same tree that the core built. */

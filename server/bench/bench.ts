@@ -19,7 +19,7 @@ export async function openBench(): Promise<Bench> {
   const port = Number(process.env.OPEN_LARDER_PORT);
   if (!url || !port) throw new Error('run the bench with npm run bench');
   const pool = new pg.Pool({ connectionString: url, max: 10 });
-  const { rows } = await pool.query<{ id: string }>("SELECT id FROM households WHERE key = 'demo'");
+  const { rows } = await pool.query<{ id: string }>('SELECT id FROM households LIMIT 1');
   const householdId = rows[0]?.id ?? '';
   await addHistory(pool, householdId, Number(process.env.OPEN_LARDER_BENCH_EVENTS ?? 1_000_000));
   const agent = new Agent({ keepAlive: true, maxSockets: CONCURRENCY });
@@ -93,6 +93,7 @@ export async function compare(
   ours: () => Promise<unknown>,
   plain: () => Promise<unknown>,
   times: number,
+  limit = 'at least 0.50',
 ): Promise<void> {
   await rate(ours, Math.ceil(times / 4));
   await rate(plain, Math.ceil(times / 4));
@@ -105,7 +106,7 @@ export async function compare(
     `${Math.round(median(pairs.map((pair) => pair.ours)))}/s`,
     `${Math.round(median(pairs.map((pair) => pair.plain)))}/s`,
     median(pairs.map((pair) => pair.ours / pair.plain)),
-    'at least 0.50',
+    limit,
   );
 }
 

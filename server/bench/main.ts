@@ -1,15 +1,24 @@
 import { compileDay } from './compileDay';
-import { reads } from './reads';
+import { searchSpecies } from './searchSpecies';
+import { largeLists, reads } from './reads';
 import { writes } from './writes';
 import { openBench } from './bench';
 
 /** Each figure against the same work without the product, in one run: quote the ratios. */
 async function main(): Promise<void> {
-  compileDay();
+  const large = process.argv.includes('--large');
+  if (!large) {
+    compileDay();
+    searchSpecies();
+  }
   const bench = await openBench();
   try {
-    await reads(bench);
-    await writes(bench);
+    if (large) {
+      await largeLists(bench);
+    } else {
+      await reads(bench);
+      await writes(bench);
+    }
   } finally {
     await bench.close();
   }

@@ -1,17 +1,54 @@
 import { compare, type Bench } from './bench';
 
+/** The base has neither HTTP nor JSON, which are most of the work of a short query. */
+const MOSTLY_HTTP = 'none: mostly HTTP and JSON';
+
+const TANKS = `SELECT id, name, kind, shape, length_cm, width_cm, height_cm, water_level_cm, litres,
+    ground, ground_depth_cm, decor, filter, flow, plants, cover, source_water, temp_c, ph, gh,
+    light_on_min, light_off_min, walk_order, version, archived
+  FROM tanks WHERE household_id = $1 ORDER BY walk_order, id LIMIT 501`;
+const EVENTS = `SELECT * FROM group_events e WHERE household_id = $1
+    AND NOT EXISTS (SELECT 1 FROM group_event_withdrawals w WHERE w.event_id = e.id)
+  ORDER BY day, seq`;
+
+/** The lists of a house of 300 tanks and 1 500 groups, against the queries behind them. */
+export async function largeLists({ pool, householdId, get }: Bench): Promise<void> {
+  await compare(
+    'read: 300 tanks',
+    () => get('/api/tanks'),
+    () => pool.query(TANKS, [householdId]),
+    200,
+    MOSTLY_HTTP,
+  );
+  await compare(
+    'read: 500 of 1 500 groups, with size, stage and diet',
+    () => get('/api/groups?limit=500'),
+    async () => {
+      const { rows } = await pool.query<{ id: string }>(
+        'SELECT id FROM groups WHERE household_id = $1 ORDER BY id LIMIT 501',
+        [householdId],
+      );
+      const which = rows.slice(0, 500).map((row) => row.id);
+      const own = (sql: string) => pool.query(sql, [householdId, which]);
+      await Promise.all([
+        own('SELECT * FROM groups WHERE household_id = $1 AND id = ANY($2) ORDER BY id'),
+        own(EVENTS.replace('ORDER BY', 'AND group_id = ANY($2) ORDER BY')),
+        own('SELECT * FROM diets WHERE household_id = $1 AND group_id = ANY($2) ORDER BY version'),
+        own(
+          'SELECT * FROM diet_servings WHERE household_id = $1 AND group_id = ANY($2) ORDER BY position',
+        ),
+      ]);
+    },
+    60,
+  );
+}
+
 /** Lists and sums through the API against the SQL behind them. */
 export async function reads({ pool, householdId, get }: Bench): Promise<void> {
   await compare(
     'read: all tanks',
     () => get('/api/tanks'),
-    () =>
-      pool.query(
-        `SELECT id, name, length_cm, width_cm, height_cm, water_level_cm, litres, temp_c, ph,
-                light_on_min, light_off_min, walk_order, version, archived
-           FROM tanks WHERE household_id = $1 ORDER BY walk_order, id LIMIT 501`,
-        [householdId],
-      ),
+    () => pool.query(TANKS, [householdId]),
     1500,
   );
   await compare(
@@ -52,8 +89,8 @@ async function sumWithPg(
     own('SELECT * FROM foods WHERE household_id = $1 ORDER BY id'),
     own('SELECT * FROM lots WHERE household_id = $1 ORDER BY id'),
     own('SELECT * FROM groups WHERE household_id = $1 ORDER BY id'),
-    own('SELECT * FROM stays WHERE household_id = $1'),
-    own('SELECT * FROM group_events WHERE household_id = $1 ORDER BY day, seq'),
+    own('SELECT * FROM species WHERE household_id = $1 ORDER BY id'),
+    own(EVENTS),
     own('SELECT * FROM diets WHERE household_id = $1 ORDER BY version'),
     own('SELECT * FROM diet_servings WHERE household_id = $1 ORDER BY position'),
     own(

@@ -1,6 +1,8 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { dietEdit, type DietEdit, type DietRow, type Group } from '@open-larder/contract';
-import { mayNotFast, saySignificant, stageFactor } from '@open-larder/core';
+import { mayNotFast } from '@open-larder/core/fish';
+import { stageFactor } from '@open-larder/core/ration';
+import { saySignificant } from '@open-larder/core/units';
 import { useRouter } from 'expo-router';
 import Plus from 'lucide-react-native/icons/plus';
 import { useState, type ReactNode } from 'react';

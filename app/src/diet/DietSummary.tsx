@@ -1,5 +1,5 @@
 import type { Group } from '@open-larder/contract';
-import { sayGrams, sayUnits } from '@open-larder/core';
+import { sayGrams, sayUnits } from '@open-larder/core/food';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { FoodSign } from '../draw';

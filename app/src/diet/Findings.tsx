@@ -1,4 +1,4 @@
-import type { Finding } from '@open-larder/core';
+import type { Finding } from '@open-larder/core/round';
 import { View } from 'react-native';
 import { useWords } from '../store';
 import { SIZES, themed } from '../theme';

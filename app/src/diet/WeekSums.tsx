@@ -1,4 +1,5 @@
-import { saySignificant, type GroupDay } from '@open-larder/core';
+import type { GroupDay } from '@open-larder/core/round';
+import { saySignificant } from '@open-larder/core/units';
 import { View } from 'react-native';
 import { useWords } from '../store';
 import { themed } from '../theme';

@@ -1,5 +1,5 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
-import { measured } from '@open-larder/core';
+import { measured } from '@open-larder/core/why';
 import { answers, food, group, household, moment, species, tank } from '../testing/house';
 import { standIn } from '../testing/server';
 import { show } from '../testing/show';

@@ -1,5 +1,6 @@
 import type { DietEdit, Group } from '@open-larder/contract';
 import { houseGroup, houseTank } from '@open-larder/contract/house';
+import type { Food } from '@open-larder/core/ration';
 import {
   addDays,
   compileGroupDay,
@@ -7,9 +8,8 @@ import {
   weekdayOf,
   type DueServing,
   type Finding,
-  type Food,
   type GroupDay,
-} from '@open-larder/core';
+} from '@open-larder/core/round';
 import type { HouseData } from '../store';
 
 /** A diet as the core sees it: its week, the portion of each serving, and what to look at. */

@@ -1,6 +1,7 @@
 import type { Zone } from '@open-larder/catalogue';
 import type { MomentRow } from '@open-larder/contract';
-import { sayNumber, type Finding } from '@open-larder/core';
+import type { Finding } from '@open-larder/core/round';
+import { sayNumber } from '@open-larder/core/units';
 import type { Words } from '../store';
 
 export const ZONE_WORDS: Record<Zone, string> = {

@@ -1,4 +1,4 @@
-import { readMeasure, type Measure } from '@open-larder/core';
+import { readMeasure, type Measure } from '@open-larder/core/units';
 import type { ComponentProps } from 'react';
 import { Controller, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
 import { useWords } from '../store';

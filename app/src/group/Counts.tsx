@@ -1,6 +1,6 @@
 import { Controller, type Control, type FieldErrors } from 'react-hook-form';
 import { View } from 'react-native';
-import { Stepper, Text } from '../ui';
+import { FaultLine, Stepper } from '../ui';
 
 const SEXES = [
   ['males', 'Males'],
@@ -35,11 +35,7 @@ export function Counts({ control, errors }: Props) {
           )}
         />
       ))}
-      {fault ? (
-        <Text look="small" tone="due" role="alert">
-          {String(fault)}
-        </Text>
-      ) : null}
+      {fault ? <FaultLine fault={String(fault)} /> : null}
     </View>
   );
 }

@@ -1,6 +1,7 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { groupEvent, type Group, type GroupEvent, type LifeEventRow } from '@open-larder/contract';
-import { CAUSES, STAGES } from '@open-larder/core';
+import { STAGES } from '@open-larder/core/fish';
+import { CAUSES } from '@open-larder/core/group';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { v7 as uuidv7 } from 'uuid';

@@ -1,15 +1,10 @@
 import type { Group, Problem } from '@open-larder/contract';
 import { houseGroup, houseTank } from '@open-larder/contract/house';
-import {
-  compileGroupDay,
-  groupOnDay,
-  hoursUntilHungry,
-  longestSafeGap,
-  massFromLength,
-  lengthOf,
-  sayGrams,
-  saySignificant,
-} from '@open-larder/core';
+import { massFromLength } from '@open-larder/core/fish';
+import { sayGrams } from '@open-larder/core/food';
+import { hoursUntilHungry, longestSafeGap, lengthOf } from '@open-larder/core/ration';
+import { compileGroupDay, groupOnDay } from '@open-larder/core/round';
+import { saySignificant } from '@open-larder/core/units';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';

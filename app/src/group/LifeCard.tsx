@@ -1,11 +1,22 @@
 import type { Group, LifeEventRow, Problem } from '@open-larder/contract';
-import { stateOn, type LifeEvent } from '@open-larder/core';
+import { stateOn, type LifeEvent } from '@open-larder/core/group';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
 import { late } from '../forms/late';
 import { api, useNow, useWords, type HouseData } from '../store';
-import { Button, Card, DateField, Fault, ListRow, Sheet, Skeleton, Text, useSay } from '../ui';
+import {
+  Button,
+  Card,
+  DateField,
+  Fault,
+  FaultLine,
+  ListRow,
+  Sheet,
+  Skeleton,
+  Text,
+  useSay,
+} from '../ui';
 import { sayEvent, saySize } from './words';
 
 const EventSheet = late((forms) => forms.EventSheet);
@@ -115,11 +126,7 @@ function EventActs({ event, title, onClose, onCorrect }: ActsProps) {
           ? 'Taking it back brings the fish home from the other group too.'
           : 'Nothing is erased: what was wrong stays in the list, marked as taken back.'}
       </Text>
-      {fault ? (
-        <Text tone="due" role="alert">
-          {fault}
-        </Text>
-      ) : null}
+      {fault ? <FaultLine fault={fault} /> : null}
       {paired ? null : <Button look="primary" label="Correct it" onPress={onCorrect} />}
       <Button label="Take it back" busy={isLoading} onPress={() => void takeBack()} />
     </Sheet>

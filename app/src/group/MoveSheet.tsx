@@ -24,7 +24,7 @@ export function MoveSheet({ groupIds, data, onClose, onMoved }: Props) {
   const [withdraw] = api.useWithdrawGroupEventMutation();
   const submit = async () => {
     if (tankId === '' || day === null) {
-      setFault(tankId === '' ? 'Choose a tank' : 'Choose a day');
+      setFault(tankId === '' ? 'Say where they go' : 'Say on which day');
       return;
     }
     const done = await move({ body: { tankId, day, moves } });

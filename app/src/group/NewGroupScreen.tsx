@@ -1,8 +1,7 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { OWN } from '@open-larder/catalogue';
-import { speciesSearch } from '@open-larder/catalogue/search';
 import { groupCreate, type Group } from '@open-larder/contract';
-import { assumedLengthCm, STAGES } from '@open-larder/core';
+import { assumedLengthCm, STAGES } from '@open-larder/core/fish';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { Controller, useForm } from 'react-hook-form';
@@ -12,6 +11,7 @@ import type { z } from 'zod';
 import { api, useHouse, useNow, useWords, type HouseData } from '../store';
 import { DateInput, MeasureInput, PickerInput, TextInput } from '../forms/inputs';
 import { Button, Fault, Picker, Screen, Skeleton, useDraft, useSave, useSay } from '../ui';
+import { useSpeciesSearch } from '../species/useSpeciesSearch';
 import { Counts } from './Counts';
 
 type Values = z.input<typeof groupCreate>;
@@ -64,13 +64,11 @@ function GroupForm({ tankId, data }: { tankId: string; data: HouseData }) {
   const { errors } = formState;
   const [speciesKey, stage] = watch(['speciesKey', 'stage']);
   const species = data.species.get(speciesKey);
-  const { picks, search } = useMemo(() => {
+  const search = useSpeciesSearch(data.species);
+  const picks = useMemo(() => {
     const away = new Set(data.ownSpecies.filter((one) => one.archived).map((one) => OWN + one.id));
     const rows = [...data.species.values()].filter((row) => !away.has(row.key));
-    return {
-      picks: rows.map((row) => ({ value: row.key, title: row.common, detail: row.scientific })),
-      search: speciesSearch(rows),
-    };
+    return rows.map((row) => ({ value: row.key, title: row.common, detail: row.scientific }));
   }, [data.species, data.ownSpecies]);
   const submit = handleSubmit(async (body) => {
     const saved = await save<Group>(() => create({ body }) as never);

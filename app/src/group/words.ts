@@ -1,5 +1,5 @@
 import type { LifeEventRow } from '@open-larder/contract';
-import type { Counts, GroupSize } from '@open-larder/core';
+import type { Counts, GroupSize } from '@open-larder/core/group';
 import type { Words } from '../store';
 
 /** «3 m, 5 f» where sexes are known, else the number alone. */

@@ -1,5 +1,6 @@
 import type { FoodRow, LotRow, Problem } from '@open-larder/contract';
-import { carbohydrate, digestibleEnergy, sayGrams, sayNumber } from '@open-larder/core';
+import { carbohydrate, digestibleEnergy, sayGrams } from '@open-larder/core/food';
+import { sayNumber } from '@open-larder/core/units';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';

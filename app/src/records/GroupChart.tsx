@@ -24,6 +24,7 @@ export function GroupChart({ data }: { data: Consumption }) {
     <View style={{ gap: 12 }}>
       <Picker
         label="Group"
+        search={data.groups.length > 16}
         value={group.groupId}
         onChange={setChosen}
         picks={data.groups.map((one) => ({

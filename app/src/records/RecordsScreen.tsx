@@ -1,4 +1,4 @@
-import { addDays } from '@open-larder/core';
+import { addDays } from '@open-larder/core/round';
 import type { Problem } from '@open-larder/contract';
 import ChevronLeft from 'lucide-react-native/icons/chevron-left';
 import ChevronRight from 'lucide-react-native/icons/chevron-right';

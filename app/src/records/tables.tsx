@@ -1,10 +1,12 @@
 import type { Consumption } from '@open-larder/contract';
-import { sayGrams, saySignificant, sayUnits, type HandUnit } from '@open-larder/core';
+import { sayGrams, sayUnits, type HandUnit } from '@open-larder/core/food';
+import { saySignificant } from '@open-larder/core/units';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { FoodSign } from '../draw';
 import { useWords } from '../store';
 import { themed } from '../theme';
-import { Card, Text } from '../ui';
+import { Button, Card, Text } from '../ui';
 
 /** Offered as a share of need. Outside 90 to 110 % it stands out. */
 function shareOf({ offeredKj, neededKj }: { offeredKj: number; neededKj: number }) {
@@ -13,14 +15,19 @@ function shareOf({ offeredKj, neededKj }: { offeredKj: number; neededKj: number 
   return { text: `${Math.round(share * 100)} %`, off: Math.abs(share - 1) > 0.1 };
 }
 
+/** Rows drawn at once: a table of a thousand groups is asked for piece by piece. */
+const AT_ONCE = 40;
+
 /** Needed, offered and refused energy of each group. */
 export function GroupTable({ data }: { data: Consumption }) {
   const styles = useStyles();
+  const [shown, setShown] = useState(AT_ONCE);
+  const left = data.groups.length - shown;
   return (
     <Card>
       <View role="table" aria-label="Energy by group, in kilojoules">
         <Row head cells={['Group', 'Needed, kJ', 'Offered, kJ', 'Share']} />
-        {data.groups.map((group) => {
+        {data.groups.slice(0, shown).map((group) => {
           const share = shareOf(group);
           return (
             <View key={group.groupId} role="row" style={[styles.row, styles.ruled]}>
@@ -38,6 +45,13 @@ export function GroupTable({ data }: { data: Consumption }) {
           );
         })}
       </View>
+      {left > 0 ? (
+        <Button
+          look="bare"
+          label={`${Math.min(left, AT_ONCE)} more of ${data.groups.length}`}
+          onPress={() => setShown(shown + AT_ONCE)}
+        />
+      ) : null}
     </Card>
   );
 }

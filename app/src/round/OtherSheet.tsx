@@ -1,5 +1,5 @@
 import type { Outcome, RoundServingView } from '@open-larder/contract';
-import { sayGrams, sayUnits, toGrams, toHandUnits } from '@open-larder/core';
+import { sayGrams, sayUnits, toGrams, toHandUnits } from '@open-larder/core/food';
 import { useState } from 'react';
 import { Button, Choice, Field, Sheet, Stepper, Text, lowerFirst } from '../ui';
 

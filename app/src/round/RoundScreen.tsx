@@ -1,5 +1,5 @@
-import type { Problem, RoundServingView, RoundView } from '@open-larder/contract';
-import { addDays } from '@open-larder/core';
+import type { Problem, RoundServingView, RoundStopView, RoundView } from '@open-larder/contract';
+import { addDays } from '@open-larder/core/round';
 import { useRouter } from 'expo-router';
 import ChevronLeft from 'lucide-react-native/icons/chevron-left';
 import ChevronRight from 'lucide-react-native/icons/chevron-right';
@@ -33,23 +33,51 @@ export function RoundScreen({ day: asked }: { day?: string }) {
       momentNow(ready.round, day === now.day ? now.minutes : null))
     : null;
   const left = current ? open(current).length : 0;
-  const title = current ? current.name : 'Round';
+  const minutes = day === now.day ? now.minutes : null;
+  const feed = useFeed(day);
+  const [other, setOther] = useState<RoundServingView | null>(null);
+  const next = current ? (open(current)[0]?.servingId ?? null) : null;
+  const foot = ready ? (
+    <>
+      <Unplanned {...ready} onUndo={(fed) => void feed.takeBack(fed)} />
+      {current ? <Resting {...ready} /> : null}
+    </>
+  ) : null;
   return (
     <Screen
-      title={title}
+      title={current ? current.name : 'Round'}
       detail={`${words.day(day)}${current ? ` · ${left === 0 ? 'all served' : `${left} to serve`}` : ''}`}
       tools={<ScreenTools />}
       actions={<DayArrows day={day} today={now.day} />}
       aside={ready ? <RoundAside {...ready} current={current} /> : null}
+      rows={
+        ready === null
+          ? undefined
+          : {
+              items: current?.stops ?? [],
+              keyOf: (stop: RoundStopView) => stop.tankId,
+              extra: [ready, next],
+              first: 3,
+              foot,
+              render: (stop: RoundStopView) => (
+                <View style={{ marginTop: 16 }}>
+                  <StopCard
+                    stop={stop}
+                    day={day}
+                    data={ready.data}
+                    nextId={next}
+                    onServe={(serving) => void feed.feed(serving)}
+                    onServeAll={(servings, what) => void feed.feedAll(servings, what)}
+                    onOther={setOther}
+                    onUndo={(fed) => void feed.takeBack(fed)}
+                  />
+                </View>
+              ),
+            }
+      }
     >
       {ready ? (
-        <RoundBody
-          {...ready}
-          day={day}
-          current={current}
-          minutes={day === now.day ? now.minutes : null}
-          onChoose={setChosen}
-        />
+        <RoundHead {...ready} current={current} minutes={minutes} onChoose={setChosen} />
       ) : problem ? (
         <Fault
           problem={problem}
@@ -61,32 +89,32 @@ export function RoundScreen({ day: asked }: { day?: string }) {
       ) : (
         <Skeleton rows={4} height={120} />
       )}
+      {other ? (
+        <OtherSheet
+          serving={other}
+          onClose={() => setOther(null)}
+          onLog={(deal) => {
+            setOther(null);
+            void feed.feed(other, deal);
+          }}
+        />
+      ) : null}
     </Screen>
   );
 }
 
-interface BodyProps {
+interface HeadProps {
   data: HouseData;
   round: RoundView;
-  day: string;
   current: RoundView['moments'][number] | null;
   minutes: number | null;
   onChoose: (momentId: string) => void;
 }
 
-function RoundBody({ data, round, day, current, minutes, onChoose }: BodyProps) {
-  const feed = useFeed(day);
-  const [other, setOther] = useState<RoundServingView | null>(null);
-  if (!current) {
-    return (
-      <>
-        <NothingPlanned data={data} round={round} />
-        <Unplanned round={round} data={data} onUndo={(fed) => void feed.takeBack(fed)} />
-      </>
-    );
-  }
+/** The day as a ribbon, its moments, and what of it was missed. */
+function RoundHead({ data, round, current, minutes, onChoose }: HeadProps) {
+  if (!current) return <NothingPlanned data={data} round={round} />;
   const late = minutes === null ? [] : missed(round, current, minutes);
-  const next = open(current)[0]?.servingId ?? null;
   return (
     <>
       <RoundRibbon data={data} round={round} current={current} minutes={minutes} />
@@ -115,31 +143,6 @@ function RoundBody({ data, round, day, current, minutes, onChoose }: BodyProps) 
           />
         </View>
       ))}
-      {current.stops.map((stop) => (
-        <StopCard
-          key={stop.tankId}
-          stop={stop}
-          day={day}
-          data={data}
-          nextId={next}
-          onServe={(serving) => void feed.feed(serving)}
-          onServeAll={(servings, what) => void feed.feedAll(servings, what)}
-          onOther={setOther}
-          onUndo={(fed) => void feed.takeBack(fed)}
-        />
-      ))}
-      <Unplanned round={round} data={data} onUndo={(fed) => void feed.takeBack(fed)} />
-      <Resting round={round} data={data} />
-      {other ? (
-        <OtherSheet
-          serving={other}
-          onClose={() => setOther(null)}
-          onLog={(deal) => {
-            setOther(null);
-            void feed.feed(other, deal);
-          }}
-        />
-      ) : null}
     </>
   );
 }

@@ -1,5 +1,5 @@
 import type { Feeding, RoundServingView } from '@open-larder/contract';
-import { sayGrams, sayUnits } from '@open-larder/core';
+import { sayGrams, sayUnits } from '@open-larder/core/food';
 import Check from 'lucide-react-native/icons/check';
 import Ellipsis from 'lucide-react-native/icons/ellipsis';
 import { View } from 'react-native';

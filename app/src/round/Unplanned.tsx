@@ -1,5 +1,5 @@
 import type { Feeding, RoundView } from '@open-larder/contract';
-import { sayUnits } from '@open-larder/core';
+import { sayUnits } from '@open-larder/core/food';
 import { View } from 'react-native';
 import type { HouseData } from '../store';
 import { Button, Card, ListRow, lowerFirst, Text } from '../ui';

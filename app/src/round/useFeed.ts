@@ -6,7 +6,7 @@ import type {
   RoundServingView,
   RoundView,
 } from '@open-larder/contract';
-import { sayUnits } from '@open-larder/core';
+import { sayUnits } from '@open-larder/core/food';
 import { v7 as uuidv7 } from 'uuid';
 import { api, useAppDispatch } from '../store';
 import { useSay } from '../ui';

@@ -1,5 +1,5 @@
 import type { Species } from '@open-larder/catalogue';
-import { sayNumber } from '@open-larder/core';
+import { sayNumber } from '@open-larder/core/units';
 import { View } from 'react-native';
 import { Card, ListRow, Text } from '../ui';
 import { isDefault } from './words';

@@ -1,5 +1,4 @@
 import { OWN, type Species } from '@open-larder/catalogue';
-import { speciesSearch } from '@open-larder/catalogue/search';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
@@ -9,6 +8,7 @@ import { useHouse, useWords } from '../store';
 import { themed } from '../theme';
 import { TanksTabs } from '../tank/TanksTabs';
 import { Choice, Empty, Fault, Field, ListRow, Screen, Skeleton } from '../ui';
+import { useSpeciesSearch } from './useSpeciesSearch';
 import { sayRange } from './words';
 
 const GROUPS = [
@@ -37,7 +37,7 @@ export function SpeciesListScreen() {
     () => new Set(loaded.data?.ownSpecies.filter((one) => one.archived).map((one) => OWN + one.id)),
     [loaded.data?.ownSpecies],
   );
-  const search = useMemo(() => speciesSearch([...(species?.values() ?? [])]), [species]);
+  const search = useSpeciesSearch(species);
   const found = search(typed).flatMap((key): Species[] => {
     const row = species?.get(key);
     const fits =

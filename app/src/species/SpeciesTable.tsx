@@ -1,5 +1,8 @@
 import { SPECIES_DEFAULTS, type Species, type SpeciesField } from '@open-larder/catalogue';
-import { assumedLengthCm, massFromLength, measured, sayGrams, sayNumber } from '@open-larder/core';
+import { assumedLengthCm, massFromLength } from '@open-larder/core/fish';
+import { sayGrams } from '@open-larder/core/food';
+import { sayNumber } from '@open-larder/core/units';
+import { measured } from '@open-larder/core/why';
 import { View } from 'react-native';
 import { RangeBar, ZoneHours } from '../draw';
 import { useWords } from '../store';

@@ -8,7 +8,7 @@ import {
   ZONES,
   type SpeciesField,
 } from '@open-larder/catalogue';
-import type { Measure } from '@open-larder/core';
+import type { Measure } from '@open-larder/core/units';
 
 /** How one field of a species is entered. Those with `blank` may stay empty: a default stands in. */
 export type SpeciesInput =

@@ -1,5 +1,5 @@
 import type { Species, SpeciesField } from '@open-larder/catalogue';
-import { sayNumber } from '@open-larder/core';
+import { sayNumber } from '@open-larder/core/units';
 import type { Words } from '../store';
 
 export const MOUTH_WORDS: Record<Species['mouth'], string> = {

@@ -1,5 +1,6 @@
 import { OWN, resolveSpecies, type Species } from '@open-larder/catalogue';
 import type {
+  CatalogueView,
   FoodRow,
   Group,
   Household,
@@ -9,8 +10,8 @@ import type {
   Tank,
 } from '@open-larder/contract';
 import { houseOf } from '@open-larder/contract/house';
-import type { House } from '@open-larder/core';
-import { useMemo } from 'react';
+import type { House } from '@open-larder/core/round';
+import { createSelector } from '@reduxjs/toolkit';
 import { api } from './api';
 
 /** All of the household that screens compute with. Lists hold what was put away too. */
@@ -40,33 +41,16 @@ export function useHouse(): Loaded<HouseData> {
   const foods = api.useFoodsQuery();
   const catalogue = api.useCatalogueQuery();
   const own = api.useSpeciesQuery();
-  const data = useMemo(() => {
-    if (
-      !household.data ||
-      !moments.data ||
-      !tanks.data ||
-      !groups.data ||
-      !foods.data ||
-      !catalogue.data ||
-      !own.data
-    ) {
-      return undefined;
-    }
-    const rows = {
-      household: household.data,
-      moments: moments.data,
-      tanks: tanks.data,
-      groups: groups.data,
-      foods: foods.data,
-      species: speciesByKey(catalogue.data.species, own.data),
-    };
-    return {
-      ...rows,
-      ownSpecies: own.data,
-      groupsIn: byTank(groups.data),
-      house: houseOf(rows),
-    };
-  }, [household.data, moments.data, tanks.data, groups.data, foods.data, catalogue.data, own.data]);
+  const rows = {
+    household: household.data,
+    moments: moments.data,
+    tanks: tanks.data,
+    groups: groups.data,
+    foods: foods.data,
+    catalogue: catalogue.data,
+    own: own.data,
+  };
+  const data = isWhole(rows) ? derive(rows) : undefined;
   if (data) return { data };
   const parts = [household, moments, tanks, groups, foods, catalogue, own];
   return {
@@ -75,15 +59,44 @@ export function useHouse(): Loaded<HouseData> {
   };
 }
 
-function speciesByKey(
-  catalogue: readonly Species[],
-  own: readonly OwnSpecies[],
-): ReadonlyMap<string, Species> {
-  return new Map([
-    ...catalogue.map((row) => [row.key, row] as const),
-    ...own.map((row) => [OWN + row.id, resolveSpecies(OWN + row.id, row.entry)] as const),
-  ]);
+interface Rows {
+  household: Household;
+  moments: MomentRow[];
+  tanks: Tank[];
+  groups: Group[];
+  foods: FoodRow[];
+  catalogue: CatalogueView;
+  own: OwnSpecies[];
 }
+
+const isWhole = (rows: { [K in keyof Rows]: Rows[K] | undefined }): rows is Rows =>
+  Object.values(rows).every((part) => part !== undefined);
+
+const speciesByKey = createSelector(
+  [(rows: Rows) => rows.catalogue, (rows: Rows) => rows.own],
+  (catalogue, own): ReadonlyMap<string, Species> =>
+    new Map([
+      ...catalogue.species.map((row) => [row.key, row] as const),
+      ...own.map((row) => [OWN + row.id, resolveSpecies(OWN + row.id, row.entry)] as const),
+    ]),
+);
+
+/** Worked out once between two changes, however many screens ask. */
+const derive = createSelector(
+  [
+    (rows: Rows) => rows.household,
+    (rows: Rows) => rows.moments,
+    (rows: Rows) => rows.tanks,
+    (rows: Rows) => rows.groups,
+    (rows: Rows) => rows.foods,
+    (rows: Rows) => rows.own,
+    speciesByKey,
+  ],
+  (household, moments, tanks, groups, foods, ownSpecies, species): HouseData => {
+    const rows = { household, moments, tanks, groups, foods, species };
+    return { ...rows, ownSpecies, groupsIn: byTank(groups), house: houseOf(rows) };
+  },
+);
 
 function byTank(groups: readonly Group[]): ReadonlyMap<string, Group[]> {
   const tanks = new Map<string, Group[]>();

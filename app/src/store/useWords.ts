@@ -1,4 +1,4 @@
-import { say, scaleOf, type Measure, type UnitChoice } from '@open-larder/core';
+import { say, scaleOf, type Measure, type UnitChoice } from '@open-larder/core/units';
 import { useMemo } from 'react';
 import { sayTime } from './time';
 import { api } from './api';

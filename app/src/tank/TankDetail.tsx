@@ -1,4 +1,5 @@
-import { compileRound, waterLitres, type House } from '@open-larder/core';
+import { compileRound, type House } from '@open-larder/core/round';
+import { waterLitres } from '@open-larder/core/tank';
 import type { Group, Problem, Tank } from '@open-larder/contract';
 import { useRouter } from 'expo-router';
 import Copy from 'lucide-react-native/icons/copy';
@@ -43,7 +44,10 @@ export function TankDetail({ tank, data }: { tank: Tank; data: HouseData }) {
       <TankPicture tank={tank} data={data} />
       <View>
         <Text look="small" tone="quiet">
-          Lit {light}; {notches.length === 0 ? 'no meals today' : `${notches.length} meals today`}
+          Lit {light};{' '}
+          {notches.length === 0
+            ? 'no meals today'
+            : `${notches.length} meal${notches.length === 1 ? '' : 's'} today`}
         </Text>
         <DayRibbon
           label={`Lit ${light}. Meals at ${notches.map((notch) => words.time(notch.minutes)).join(', ') || 'no time today'}.`}

@@ -1,5 +1,5 @@
 import type { Tank } from '@open-larder/contract';
-import { furnishingOf } from '@open-larder/core';
+import { furnishingOf } from '@open-larder/core/tank';
 import { useWords } from '../store';
 import { ListRow, Text } from '../ui';
 import { FURNISHING } from './guesses';

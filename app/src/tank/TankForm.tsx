@@ -1,12 +1,7 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { tankEdit, type Tank } from '@open-larder/contract';
-import {
-  furnishingOf,
-  TANK_KINDS,
-  TANK_SHAPES,
-  waterLitres,
-  type Measure,
-} from '@open-larder/core';
+import { furnishingOf, TANK_KINDS, TANK_SHAPES, waterLitres } from '@open-larder/core/tank';
+import type { Measure } from '@open-larder/core/units';
 import { useState } from 'react';
 import { Controller, useForm, type Control } from 'react-hook-form';
 import { View } from 'react-native';
@@ -21,7 +16,17 @@ import {
   TextInput,
   TimeInput,
 } from '../forms/inputs';
-import { Button, Choice, Picker, StaleNotice, Text, useDraft, useSave, WhyLink } from '../ui';
+import {
+  Button,
+  Choice,
+  FaultLine,
+  Picker,
+  StaleNotice,
+  Text,
+  useDraft,
+  useSave,
+  WhyLink,
+} from '../ui';
 import { FURNISHING } from './guesses';
 
 export type TankValues = z.input<typeof tankEdit>;
@@ -139,11 +144,7 @@ export function TankForm({ place, initial, act, onSave, onSaved }: Props) {
             'length',
             'Left empty: nine tenths of the height.',
           )}
-          {fault('litres') ? (
-            <Text look="small" tone="due" role="alert">
-              {fault('litres')}
-            </Text>
-          ) : null}
+          {fault('litres') ? <FaultLine fault={String(fault('litres'))} /> : null}
         </>
       )}
       {measure('tempC', 'Water temperature', 'temperature')}

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { Pressable, View } from 'react-native';
-import { waterLitres } from '@open-larder/core';
+import { waterLitres } from '@open-larder/core/tank';
 import type { Tank } from '@open-larder/contract';
 import { useWords, type HouseData } from '../store';
 import { SIZES, themed } from '../theme';

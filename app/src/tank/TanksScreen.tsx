@@ -60,6 +60,7 @@ export function TanksScreen({ id }: { id?: string }) {
         loaded.data && {
           items: found,
           keyOf: (tank: Tank) => tank.id,
+          first: 7,
           extra: [loaded.data, chosen?.id, wide],
           render: (tank: Tank) => (
             <TankLine tank={tank} data={loaded.data} selected={wide && tank.id === chosen?.id} />

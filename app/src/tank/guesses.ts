@@ -8,7 +8,7 @@ import {
   SOURCE_WATERS,
   type Furnishings,
   type TankFurnishing,
-} from '@open-larder/core';
+} from '@open-larder/core/tank';
 
 /** What may be said about a tank, and is guessed until it is: in the words of the screen. */
 export const FURNISHING: {

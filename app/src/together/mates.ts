@@ -1,11 +1,7 @@
 import type { Group, Tank } from '@open-larder/contract';
-import {
-  assumedLengthCm,
-  together,
-  waterLitres,
-  type Mate,
-  type Together,
-} from '@open-larder/core';
+import { assumedLengthCm } from '@open-larder/core/fish';
+import { waterLitres } from '@open-larder/core/tank';
+import { together, type Mate, type Together } from '@open-larder/core/together';
 import type { HouseData } from '../store';
 
 /** What the groups of a tank do to each other, the gravest first. */

@@ -1,5 +1,7 @@
 import type { Species } from '@open-larder/catalogue';
-import { sayNumber, saySignificant, type Together, type Known } from '@open-larder/core';
+import type { Together } from '@open-larder/core/together';
+import { sayNumber, saySignificant } from '@open-larder/core/units';
+import type { Known } from '@open-larder/core/why';
 import type { Words } from '../store';
 
 /** Who a finding is about, by id of group. */
@@ -66,7 +68,7 @@ export function sayTogether(found: Together, { name, species }: Named, words: Wo
       return withWhy(
         `No ${axis.noun} suits both ${who} and ${name(found.otherId)}`,
         `The one begins at ${axis.say(found.low, words)}, the other ends at ${axis.say(found.high, words)}. One of them belongs in another tank.`,
-        axis.say(found.gap.value, words),
+        `${axis.say(found.low, words)} over ${axis.say(found.high, words)}`,
         found.gap,
       );
     }

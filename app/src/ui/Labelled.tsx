@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
+import { FaultLine } from './FaultLine';
 import { Text } from './Text';
 
 interface Props {
@@ -18,9 +19,7 @@ export function Labelled({ label, hint, fault, children }: Props) {
       </Text>
       {children}
       {fault ? (
-        <Text look="small" tone="due" role="alert">
-          {sentence(fault)}
-        </Text>
+        <FaultLine fault={fault} />
       ) : hint ? (
         <Text look="small" tone="quiet">
           {hint}
@@ -29,5 +28,3 @@ export function Labelled({ label, hint, fault, children }: Props) {
     </View>
   );
 }
-
-const sentence = (fault: string) => fault.charAt(0).toUpperCase() + fault.slice(1);

@@ -1,4 +1,4 @@
-import { sayNumber, type Reading } from '@open-larder/core';
+import { sayNumber, type Reading } from '@open-larder/core/units';
 import { useState } from 'react';
 import { Field } from './Field';
 

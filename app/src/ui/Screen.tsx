@@ -11,6 +11,10 @@ interface Rows<T> {
   items: readonly T[];
   keyOf: (item: T) => string;
   render: (item: T, index: number) => ReactElement;
+  /** Rows that fill a screen, where they are tall; twelve unless said. */
+  first?: number;
+  /** What stands below the last row. */
+  foot?: ReactNode;
   /** What each row depends on beside its item, so that it is drawn anew. */
   extra?: unknown;
 }
@@ -89,10 +93,13 @@ export function Screen<T>({
             keyExtractor={rows.keyOf}
             renderItem={({ item, index }) => rows.render(item, index)}
             extraData={rows.extra}
-            initialNumToRender={FIRST_ROWS}
-            maxToRenderPerBatch={FIRST_ROWS}
+            initialNumToRender={rows.first ?? FIRST_ROWS}
+            maxToRenderPerBatch={rows.first ?? FIRST_ROWS}
             windowSize={7}
             ListHeaderComponent={<View style={styles.listHead}>{head}</View>}
+            ListFooterComponent={
+              rows.foot ? <View style={styles.listFoot}>{rows.foot}</View> : null
+            }
           />
         ) : (
           <ScrollView style={styles.pane} contentContainerStyle={content}>
@@ -129,5 +136,6 @@ const useStyles = themed((c) => ({
   under: { flexDirection: 'row', alignItems: 'center', gap: 8, marginTop: -12 },
   titles: { flex: 1, minWidth: 0 },
   listHead: { gap: 16 },
+  listFoot: { gap: 16, marginTop: 16 },
   rows: { gap: 0 },
 }));

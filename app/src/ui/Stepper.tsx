@@ -1,4 +1,4 @@
-import { sayNumber } from '@open-larder/core';
+import { sayNumber } from '@open-larder/core/units';
 import Minus from 'lucide-react-native/icons/minus';
 import Plus from 'lucide-react-native/icons/plus';
 import { Pressable, View } from 'react-native';

@@ -1,4 +1,4 @@
-import { assumed, computed, measured } from '@open-larder/core';
+import { assumed, computed, measured } from '@open-larder/core/why';
 import { fireEvent, screen } from '@testing-library/react-native';
 import { show } from '../testing/show';
 import { WhyLink } from '.';

@@ -1,4 +1,6 @@
-import { leaves, sayNumber, saySignificant, type Why } from '@open-larder/core';
+import { sayNumber, saySignificant, type Measure } from '@open-larder/core/units';
+import { useWords, type Words } from '../store';
+import { leaves, type Why } from '@open-larder/core/why';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { FONTS, SIZES, themed } from '../theme';
@@ -55,6 +57,7 @@ function Derivation({ why }: { why: Why }) {
 
 function Step({ why, depth }: { why: Why; depth: number }) {
   const styles = useStyles();
+  const words = useWords();
   return (
     <View style={[styles.step, depth > 0 && styles.nested]}>
       <View style={styles.line}>
@@ -65,7 +68,7 @@ function Step({ why, depth }: { why: Why; depth: number }) {
           </Text>
         </View>
         <Text look="strong" align="right">
-          {sayValue(why)}
+          {sayValue(why, words)}
         </Text>
       </View>
       {why.how ? <Text look="small">= {why.how}</Text> : null}
@@ -81,10 +84,21 @@ function Step({ why, depth }: { why: Why; depth: number }) {
   );
 }
 
-function sayValue({ value, unit }: Why): string {
+/** Base units of the core that a keeper may read in others. */
+const MEASURES: Record<string, Measure> = {
+  cm: 'length',
+  L: 'volume',
+  '°C': 'temperature',
+  dGH: 'hardness',
+};
+
+function sayValue({ value, unit }: Why, words: Words): string {
   if (typeof value === 'string') return value;
-  const number = Number.isInteger(value) ? sayNumber(value, 0) : saySignificant(value);
-  return unit ? `${number} ${unit}` : number;
+  const measure = MEASURES[unit];
+  const scale = measure === undefined ? null : words.scale(measure);
+  const shown = scale ? scale.fromBase(value) : value;
+  const number = Number.isInteger(shown) ? sayNumber(shown, 0) : saySignificant(shown);
+  return unit ? `${number} ${scale?.unit ?? unit}` : number;
 }
 
 const useStyles = themed((c) => ({

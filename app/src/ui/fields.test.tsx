@@ -1,6 +1,6 @@
 import { fireEvent, screen } from '@testing-library/react-native';
 import { useState } from 'react';
-import { scaleOf } from '@open-larder/core';
+import { scaleOf } from '@open-larder/core/units';
 import { show } from '../testing/show';
 import { Choices, NumberField, Stepper, Text } from '.';
 

@@ -1,4 +1,5 @@
-import { sayUnits, type RoundServing } from '@open-larder/core';
+import { sayUnits } from '@open-larder/core/food';
+import type { RoundServing } from '@open-larder/core/round';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';

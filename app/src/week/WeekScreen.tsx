@@ -1,12 +1,15 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useHouse, useNow, useWords } from '../store';
-import { Button, Empty, Fault, Screen, Skeleton, Tabs } from '../ui';
+import { Button, Empty, Fault, Picker, Screen, Skeleton, Tabs } from '../ui';
 import { ScreenTools } from '../shell';
 import { WeekBoard } from './WeekBoard';
 import { WeekShares } from './WeekShares';
 import { compileWeek } from './compileWeek';
 import { weekStart } from './weekStart';
+
+/** Tanks past which a row of tabs is slower than a search. */
+const MANY = 16;
 
 /** The week of one tank: what is served when, and what each group gets against what it needs. */
 export function WeekScreen({ tankId }: { tankId?: string }) {
@@ -43,12 +46,22 @@ export function WeekScreen({ tankId }: { tankId?: string }) {
         />
       ) : (
         <>
-          <Tabs
-            label="Tanks"
-            value={tank.id}
-            onChange={setChosen}
-            tabs={tanks.map((one) => ({ value: one.id, label: `${one.walkOrder} ${one.name}` }))}
-          />
+          {tanks.length > MANY ? (
+            <Picker
+              label="Tank"
+              search
+              value={tank.id}
+              onChange={setChosen}
+              picks={tanks.map((one) => ({ value: one.id, title: `${one.walkOrder} ${one.name}` }))}
+            />
+          ) : (
+            <Tabs
+              label="Tanks"
+              value={tank.id}
+              onChange={setChosen}
+              tabs={tanks.map((one) => ({ value: one.id, label: `${one.walkOrder} ${one.name}` }))}
+            />
+          )}
           {week.rows.length === 0 ? (
             <Empty
               title="Nothing planned for this tank"

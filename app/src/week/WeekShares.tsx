@@ -1,5 +1,5 @@
 import type { FoodFamily } from '@open-larder/catalogue';
-import { saySignificant } from '@open-larder/core';
+import { saySignificant } from '@open-larder/core/units';
 import { useRouter } from 'expo-router';
 import { Pressable, View } from 'react-native';
 import { FoodSign } from '../draw';

@@ -1,4 +1,4 @@
-import { addDays, compileRound, type GroupDay, type RoundServing } from '@open-larder/core';
+import { addDays, compileRound, type GroupDay, type RoundServing } from '@open-larder/core/round';
 import type { HouseData } from '../store';
 
 export interface WeekRow {

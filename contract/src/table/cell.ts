@@ -1,4 +1,4 @@
-import { readMeasure, type Measure, type UnitChoice } from '@open-larder/core';
+import { readMeasure, type Measure, type UnitChoice } from '@open-larder/core/units';
 import type { NameMatch } from '@open-larder/catalogue/search';
 import { day as daySchema } from '../basics';
 import type { CellState } from './schemas';

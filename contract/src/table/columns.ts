@@ -1,17 +1,16 @@
+import { STAGES } from '@open-larder/core/fish';
+import { CAUSES, LIFE_KINDS } from '@open-larder/core/group';
 import {
-  CAUSES,
   COVERS,
   DECORS,
   FILTERS,
   FLOWS,
   GROUNDS,
-  LIFE_KINDS,
   PLANTINGS,
   SOURCE_WATERS,
-  STAGES,
   TANK_KINDS,
   TANK_SHAPES,
-} from '@open-larder/core';
+} from '@open-larder/core/tank';
 import * as cell from './cell';
 import type { CellRead } from './cell';
 import type { TableName } from './schemas';

@@ -1,8 +1,9 @@
+import type { Shape } from '@open-larder/catalogue';
 import fc from 'fast-check';
 import { measured } from '../why';
-import { assumedLengthCm, massFromLength } from '.';
+import { assumedLengthCm, impossibleLength, massFromLength } from '.';
 
-const shaped = (shape: 'eel-like' | 'elongated' | 'fusiform' | 'deep') => ({
+const shaped = (shape: Shape) => ({
   shape,
   lwA: null,
   lwB: null,
@@ -45,6 +46,26 @@ describe('mass from length', () => {
   it('refuses impossible lengths in words', () => {
     expect(() => massFromLength(shaped('deep'), cm(0))).toThrow(/between 0.1 and 200/);
     expect(() => massFromLength(shaped('deep'), cm(Number.NaN))).toThrow(RangeError);
+  });
+});
+
+describe('a length that nobody believes', () => {
+  it('is more than half over the record of its species', () => {
+    const species = { common: 'Danios', adultLengthCm: 4 };
+    expect(impossibleLength(species, 6)).toBeNull();
+    expect(impossibleLength(species, 6.01)).toMatch(
+      /grow to about 4 cm; 6.01 cm is more than half/,
+    );
+  });
+});
+
+describe('animals that are no fish', () => {
+  it('have priors of their own, and say that they are assumptions', () => {
+    const shrimp = massFromLength(shaped('shrimp'), cm(2.5)).massG;
+    const snail = massFromLength(shaped('snail'), cm(5)).massG;
+    expect(shrimp.value).toBeCloseTo(0.1406, 3);
+    expect(snail.value).toBeCloseTo(7.5, 6);
+    for (const mass of [shrimp, snail]) expect(mass.source).toMatch(/Assumption/);
   });
 });
 

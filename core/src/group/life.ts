@@ -106,6 +106,10 @@ export function lifeFault(events: readonly LifeEvent[], changed: string | null):
 }
 
 /** By day; what happened on one day stays in the order in which it was written. */
-function inOrder(events: readonly LifeEvent[]): LifeEvent[] {
-  return [...events].sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0));
+function inOrder(events: readonly LifeEvent[]): readonly LifeEvent[] {
+  // As they are read they mostly are in order already, and a house has thousands of them.
+  const sorted = events.every(
+    (event, at) => at === 0 || (events[at - 1] as LifeEvent).day <= event.day,
+  );
+  return sorted ? events : [...events].sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0));
 }

@@ -92,7 +92,8 @@ export function noCommonWater(mates: readonly Weighed[]): Together[] {
           high: upTo,
           gap: computed(apart, {
             label: `Gap between the ranges: ${axis.label.toLowerCase()}`,
-            unit: axis.unit,
+            // A difference of temperatures, which no other scale may shift.
+            unit: axis.unit === '°C' ? 'K' : axis.unit,
             how: 'lowest of the one − highest of the other',
             from: [
               assumed(`Lowest for ${warm.species.common}`, from, axis.unit, source(warm)),

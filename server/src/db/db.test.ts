@@ -2,6 +2,8 @@ import { QueryTypes } from 'sequelize';
 import { v7 as uuidv7 } from 'uuid';
 import { readConfig } from '../config';
 import { sampleTank } from '../testing/samples';
+import { camelCased } from './camel';
+import * as knowTheFish from './migrations/0002-know-the-fish';
 import { count, startTestServer, type TestServer } from '../testing/testServer';
 import { cutPage, migrate, readCursor } from '.';
 
@@ -93,6 +95,44 @@ describe('the door to the database', () => {
         .scope('theirs')
         .insert('stays', [{ id: uuidv7(), groupId, tankId: row.id, during: ['2026-01-01', null] }]),
     ).rejects.toMatchObject({ parent: { code: '23503' } });
+  });
+});
+
+describe('a house from before', () => {
+  it('keeps its stays as events when the lives of groups become events', async () => {
+    const tank = tankRow();
+    const groupId = uuidv7();
+    const scope = server.scope('ours');
+    await scope.insert('tanks', [tank]);
+    await scope.insert('groups', [{ id: groupId, name: 'Old', speciesKey: 'x', version: 1 }]);
+    await scope.insert('stays', [
+      { id: uuidv7(), groupId, tankId: tank.id, during: ['2026-01-01', '2026-02-01'] },
+      { id: uuidv7(), groupId, tankId: tank.id, during: ['2026-02-01', null] },
+    ]);
+    // The statement of the migration, over rows as they stood before it.
+    const [statement] = /INSERT INTO group_events[^;]+;/.exec(knowTheFish.up) ?? [''];
+    await server.db.query(statement);
+    const events = await scope.rows<{ kind: string; day: string; tankId: string }>(
+      `SELECT kind, day::text, tank_id FROM group_events
+        WHERE household_id = :household AND group_id = :groupId ORDER BY day`,
+      { groupId },
+    );
+    expect(events).toEqual([
+      { kind: 'moved', day: '2026-01-01', tankId: tank.id },
+      { kind: 'moved', day: '2026-02-01', tankId: tank.id },
+    ]);
+  });
+});
+
+describe('names of columns', () => {
+  it('are camelCase in the program, whatever the query names', () => {
+    expect(camelCased([{ walk_order: 1, ph: null }])).toEqual([{ walkOrder: 1, ph: null }]);
+    expect(camelCased([])).toEqual([]);
+  });
+
+  it('are plain: nothing else is ever compiled', () => {
+    expect(() => camelCased([{ 'a: 1, b': 2 }])).toThrow(/plain letters/);
+    expect(() => camelCased([{ '?column?': 2 }])).toThrow(/plain letters/);
   });
 });
 

@@ -6,6 +6,7 @@ import {
   type WhereOptions,
 } from 'sequelize';
 import { notFound, stale } from '../http/problems';
+import { camelCased } from './camel';
 import { modelOf, type Table } from './models';
 
 type Values = Record<string, unknown>;
@@ -35,14 +36,15 @@ export class Scope {
   /** Rows of a SELECT, or of an UPDATE … RETURNING. Column names come back in camelCase. */
   async rows<Row extends object>(sql: string, values: Values = {}): Promise<Row[]> {
     if (!sql.includes(':household')) throw new Error('a query without :household is not allowed');
+    // Raw: Sequelize hands the rows over as the driver made them, and copies none of them.
     const read = () =>
-      this.db.query<Values>(sql, {
-        type: QueryTypes.SELECT,
+      this.db.query(sql, {
+        type: QueryTypes.RAW,
         replacements: { ...values, household: this.householdId } as BindOrReplacements,
         transaction: this.transaction,
-      });
-    const rows = await (this.transaction ? this.inTurn(read) : read());
-    return rows.map(camelCased) as Row[];
+      }) as Promise<[Values[], unknown]>;
+    const [rows] = await (this.transaction ? this.inTurn(read) : read());
+    return camelCased(rows) as Row[];
   }
 
   private turn: Promise<unknown> = Promise.resolve();
@@ -120,21 +122,4 @@ export class Scope {
       name,
     });
   }
-}
-
-function camelCased(row: Values): Values {
-  const named: Values = {};
-  for (const key in row) named[camel(key)] = row[key];
-  return named;
-}
-
-const camelNames = new Map<string, string>();
-
-function camel(key: string): string {
-  let name = camelNames.get(key);
-  if (name === undefined) {
-    name = key.replace(/_([a-z])/g, (_, letter: string) => letter.toUpperCase());
-    camelNames.set(key, name);
-  }
-  return name;
 }

@@ -61,7 +61,7 @@ export async function logFeeding(
   );
   if (already) throw conflict('This serving was logged already. Undo that one first.', already);
   const groups = await scope.rows(
-    'SELECT 1 FROM groups WHERE household_id = :household AND id = :groupId',
+    'SELECT id FROM groups WHERE household_id = :household AND id = :groupId',
     { groupId: fed.groupId },
   );
   if (groups.length === 0) throw notFound('This group');
@@ -100,7 +100,7 @@ export async function undoFeeding(
   const fed = await readFeeding(scope, id);
   if (!fed) throw notFound('This feeding');
   const undone = await scope.rows(
-    'SELECT 1 FROM feedings WHERE household_id = :household AND undoes = :id',
+    'SELECT id FROM feedings WHERE household_id = :household AND undoes = :id',
     { id },
   );
   if (undone.length > 0) return fed;

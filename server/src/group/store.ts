@@ -120,7 +120,7 @@ export async function changeLives(
 /** Stays are what the database itself guards: no group is in two places at once. */
 async function keepStays(scope: Scope, lives: ReadonlyMap<string, LifeEvent[]>): Promise<void> {
   await scope.rows(
-    'DELETE FROM stays WHERE household_id = :household AND group_id IN (:groups) RETURNING 1',
+    'DELETE FROM stays WHERE household_id = :household AND group_id IN (:groups) RETURNING id',
     { groups: [...lives.keys()] },
   );
   const stays = [...lives].flatMap(([groupId, life]) =>
@@ -138,7 +138,7 @@ async function keepStays(scope: Scope, lives: ReadonlyMap<string, LifeEvent[]>):
 export async function endOn(scope: Scope, groupId: string, day: string | null): Promise<void> {
   await scope.rows(
     `UPDATE groups SET ended_on = :day, version = version + 1
-      WHERE household_id = :household AND id = :groupId RETURNING 1`,
+      WHERE household_id = :household AND id = :groupId RETURNING id`,
     { groupId, day },
   );
 }

@@ -1,4 +1,7 @@
-import { LarderScreen } from '../../larder/LarderScreen';
+import { later } from '../../ui';
+
+// Shared by two addresses: loaded with neither, but when one of them is opened.
+const LarderScreen = later(async () => (await import('../../larder/LarderScreen')).LarderScreen);
 
 export default function LarderRoute() {
   return <LarderScreen />;

@@ -1,5 +1,8 @@
 import { useLocalSearchParams } from 'expo-router';
-import { LarderScreen } from '../../../larder/LarderScreen';
+import { later } from '../../../ui';
+
+// Shared by two addresses: loaded with neither, but when one of them is opened.
+const LarderScreen = later(async () => (await import('../../../larder/LarderScreen')).LarderScreen);
 
 export default function FoodRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,0 +1,174 @@
+import { OWN } from '@open-larder/catalogue';
+import { fireEvent, screen, waitFor } from '@testing-library/react-native';
+import { answers, species } from '../testing/house';
+import { standIn } from '../testing/server';
+import { show } from '../testing/show';
+import { Toast } from '../ui';
+import { CopySpeciesScreen } from './CopySpeciesScreen';
+import { EditSpeciesScreen } from './EditSpeciesScreen';
+import { SpeciesListScreen } from './SpeciesListScreen';
+import { SpeciesScreen } from './SpeciesScreen';
+
+const mockPush = jest.fn();
+const mockReplace = jest.fn();
+jest.mock('expo-router', () => ({
+  useRouter: () => ({
+    push: mockPush,
+    replace: mockReplace,
+    back: jest.fn(),
+    canGoBack: () => false,
+  }),
+  usePathname: () => '/species',
+  Link: ({ children }: { children: unknown }) => children,
+}));
+beforeEach(() => {
+  mockPush.mockClear();
+  mockReplace.mockClear();
+});
+
+const { key, defaulted, ...filled } = species;
+const blanks = Object.fromEntries(defaulted.map((field) => [field, null]));
+const entry = { ...filled, ...blanks };
+const ID = '01a20b8f-8261-7d0d-87a6-870c81b69e8e';
+const own = {
+  id: ID,
+  version: 3,
+  archived: false,
+  copiedFrom: key,
+  entry: { ...entry, common: 'My danio', adultLengthCm: 6 },
+};
+const withOwn = () => ({ ...answers(), 'GET /api/species': { items: [own], next: null } });
+
+describe('a species page', () => {
+  it('shows its figures, says which are defaults, and where they come from', async () => {
+    standIn(answers());
+    show(<SpeciesScreen speciesKey={key} />);
+    expect(await screen.findByText('Zebrafish')).toBeTruthy();
+    for (const text of [
+      'Danio rerio · zebra danio',
+      '18 to 30 °C, best at 26 °C',
+      '10 to 35 %',
+      'default: usual band of the guild',
+      'jumps: keep it covered',
+      'bread',
+      'a paper on breeding',
+      'no (default)',
+    ]) {
+      expect(screen.getByText(text)).toBeTruthy();
+    }
+    expect(screen.getByText(/70 degree-days, 2.7 days at its best temperature/)).toBeTruthy();
+    expect(screen.queryByLabelText('Change it')).toBeNull();
+  });
+
+  it('of the keeper’s own can be changed, and put away with a way back', async () => {
+    const asked = standIn({
+      ...withOwn(),
+      [`PUT /api/species/${ID}`]: ({ body }: { body: unknown }) => ({
+        status: 200,
+        body: { ...own, ...(body as object), version: 4 },
+      }),
+    });
+    show(
+      <>
+        <SpeciesScreen speciesKey={OWN + ID} />
+        <Toast />
+      </>,
+    );
+    fireEvent.press(await screen.findByLabelText('Change it'));
+    expect(mockPush).toHaveBeenCalledWith(`/species/${OWN + ID}/edit`);
+    fireEvent.press(screen.getByLabelText('Put away'));
+    expect(await screen.findByText('My danio is put away.')).toBeTruthy();
+    const sent = asked.find((one) => one.method === 'PUT')?.body;
+    expect(sent).toMatchObject({ version: 3, archived: true });
+  });
+
+  it('says so where there is none', async () => {
+    standIn(answers());
+    show(<SpeciesScreen speciesKey="unicorn" />);
+    expect(await screen.findByText('No such species')).toBeTruthy();
+  });
+});
+
+describe('the list of species', () => {
+  it('finds by any name, and shows the keeper’s own among them', async () => {
+    standIn(withOwn());
+    show(<SpeciesListScreen />);
+    expect(await screen.findByText('2 of 2')).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('my own'));
+    expect(screen.getByText('1 of 2')).toBeTruthy();
+    expect(screen.getByText(/6 cm · 18 to 30 °C · your own/)).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('all'));
+    fireEvent.changeText(screen.getByLabelText('Search by any name, or by family'), 'zebra');
+    await waitFor(() => expect(screen.getByText('Zebrafish')).toBeTruthy());
+    fireEvent.changeText(screen.getByLabelText('Search by any name, or by family'), 'qqqq');
+    expect(await screen.findByText('None by that name')).toBeTruthy();
+  });
+});
+
+describe('a copy of one’s own', () => {
+  it('is sent with every field; what was blank stays blank', async () => {
+    const asked = standIn({
+      ...answers(),
+      'POST /api/species': ({ body }: { body: unknown }) => ({
+        status: 201,
+        body: { ...(body as object), version: 1, archived: false },
+      }),
+    });
+    show(<CopySpeciesScreen speciesKey={key} />);
+    fireEvent.changeText(await screen.findByLabelText('What you call it'), 'Stream danio');
+    fireEvent.changeText(screen.getByLabelText('Length when grown, cm'), '2 in');
+    fireEvent.changeText(screen.getByLabelText('Width of the mouth, of its length, %'), '');
+    fireEvent.press(screen.getByLabelText('Keep it as my own'));
+    await waitFor(() => expect(mockReplace).toHaveBeenCalledTimes(1));
+    const sent = asked.find((one) => one.method === 'POST')?.body as { entry: object };
+    expect(sent).toMatchObject({ copiedFrom: key });
+    expect(sent.entry).toEqual({
+      ...entry,
+      common: 'Stream danio',
+      adultLengthCm: 5.08,
+      gapeShare: null,
+    });
+  });
+
+  it('is not sent while a figure is wrong; the sentence stands by its field', async () => {
+    const asked = standIn(answers());
+    show(<CopySpeciesScreen speciesKey={key} />);
+    fireEvent.changeText(await screen.findByLabelText('Coolest, °C'), '35');
+    fireEvent.press(screen.getByLabelText('Keep it as my own'));
+    expect(
+      await screen.findByText('Temperatures must rise from lowest over optimum to highest'),
+    ).toBeTruthy();
+    expect(asked.some((one) => one.method === 'POST')).toBe(false);
+  });
+});
+
+describe('changing a species of one’s own', () => {
+  it('shows both versions of a stale edit, figure by figure', async () => {
+    standIn({
+      ...withOwn(),
+      [`PUT /api/species/${ID}`]: ({ body }: { body: unknown }) => ({
+        status: 409,
+        body: {
+          type: 'urn:open-larder:stale',
+          title: 'Changed meanwhile',
+          status: 409,
+          detail: 'This species was changed somewhere else since you opened it.',
+          yours: body,
+          theirs: { ...own, version: 4, entry: { ...own.entry, lifeYears: 9 } },
+        },
+      }),
+    });
+    show(<EditSpeciesScreen speciesKey={OWN + ID} />);
+    fireEvent.changeText(await screen.findByLabelText('Life span, years'), '5');
+    fireEvent.press(screen.getByLabelText('Save'));
+    expect(await screen.findByText('Breeding and life, life span: yours 5, theirs 9')).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('Take theirs'));
+    expect(screen.getByLabelText('Life span, years').props.value).toBe('9');
+  });
+
+  it('leaves the catalogue as it is', async () => {
+    standIn(answers());
+    show(<EditSpeciesScreen speciesKey={key} />);
+    expect(await screen.findByText('Not yours to change')).toBeTruthy();
+  });
+});

@@ -1,0 +1,112 @@
+import type { TableReport } from '@open-larder/contract';
+import { fireEvent, screen, waitFor } from '@testing-library/react-native';
+import { answers } from '../testing/house';
+import { standIn } from '../testing/server';
+import { show } from '../testing/show';
+import { Toast } from '../ui';
+import { TablesScreen } from './TablesScreen';
+import { sayReport } from './words';
+
+jest.mock('expo-router', () => ({
+  useRouter: () => ({
+    push: jest.fn(),
+    replace: jest.fn(),
+    back: jest.fn(),
+    canGoBack: () => false,
+  }),
+  usePathname: () => '/tables',
+  Link: ({ children }: { children: unknown }) => children,
+}));
+
+const report = (fault: boolean, written = false): TableReport => ({
+  columns: [
+    { header: 'tank', title: 'Tank' },
+    { header: 'mood', title: null },
+  ],
+  lines: [
+    {
+      line: 2,
+      state: fault ? 'fault' : 'new',
+      says: fault ? null : 'Hall will be made',
+      cells: [
+        fault
+          ? { text: '', state: 'fault', says: 'name the tank' }
+          : {
+              text: 'Hall',
+              state: 'guessed',
+              says: 'no size given: taken as 60 L until you change it',
+            },
+        { text: 'cheerful', state: 'left out', says: null },
+      ],
+    },
+  ],
+  counts: { new: fault ? 0 : 1, same: 0, changed: 0, fault: fault ? 1 : 0 },
+  written,
+  says: null,
+});
+
+describe('tables in', () => {
+  it('are checked cell by cell before anything is taken in', async () => {
+    const asked = standIn({
+      ...answers(),
+      'POST /api/tables/house': ({ body }: { body: unknown }) => {
+        const { text, write } = body as { text: string; write: boolean };
+        return { status: 201, body: report(text === 'bad', write) };
+      },
+    });
+    show(
+      <>
+        <TablesScreen />
+        <Toast />
+      </>,
+    );
+    fireEvent.changeText(screen.getByLabelText('Paste it here'), 'bad');
+    fireEvent.press(screen.getByLabelText('Check it'));
+    expect(await screen.findByText(/1 to be corrected. Nothing is taken in/)).toBeTruthy();
+    expect(screen.getByText('name the tank')).toBeTruthy();
+    expect(screen.getByText('mood, left out')).toBeTruthy();
+    expect(screen.getByLabelText('Take it in').props.accessibilityState?.disabled).toBe(true);
+
+    fireEvent.changeText(screen.getByLabelText('Paste it here'), 'good');
+    expect(screen.queryByText('name the tank')).toBeNull();
+    fireEvent.press(screen.getByLabelText('Check it'));
+    expect(await screen.findByText('Tank, guessed')).toBeTruthy();
+    expect(screen.getByText(/taken as 60 L/)).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('Take it in'));
+    expect(await screen.findByText('1 new: it is all in.')).toBeTruthy();
+    expect(asked.filter((one) => one.method === 'POST').map((one) => one.body)).toEqual([
+      { text: 'bad', write: false },
+      { text: 'good', write: false },
+      { text: 'good', write: true },
+    ]);
+  });
+
+  it('say what the server says, and keep what was pasted', async () => {
+    standIn({
+      ...answers(),
+      'POST /api/tables/events': () => ({
+        status: 422,
+        body: {
+          type: 'about:blank',
+          title: 'No',
+          status: 422,
+          detail: 'A table has at most 20000 lines; divide it',
+        },
+      }),
+    });
+    show(<TablesScreen />);
+    fireEvent.press(screen.getByLabelText('Events'));
+    fireEvent.changeText(screen.getByLabelText('Paste it here'), 'much');
+    fireEvent.press(screen.getByLabelText('Check it'));
+    await waitFor(() => expect(screen.getByText(/at most 20000 lines/)).toBeTruthy());
+    expect(screen.getByLabelText('Paste it here').props.value).toBe('much');
+  });
+
+  it('are summed up in words', () => {
+    const counts = { new: 3, same: 1, changed: 2, fault: 0 };
+    expect(sayReport({ ...report(false), counts })).toBe('3 new, 2 changed, 1 as they are');
+    expect(sayReport({ ...report(false), counts: { new: 0, same: 0, changed: 0, fault: 0 } })).toBe(
+      'No lines',
+    );
+  });
+});
