@@ -42,6 +42,22 @@ async function main(): Promise<void> {
     await page.getByRole('button', { name: /^Why/ }).first().click();
     await page.getByText('Water temperature').first().waitFor();
   };
+  const kuhli = async (page: Page) => {
+    await page.getByLabel('Search by any name, or by family').fill('kulhi loach');
+    await page.getByText('Kuhli loach').first().waitFor();
+  };
+  const paste = async (page: Page) => {
+    await page
+      .getByLabel('Paste it here')
+      .fill(
+        'Tank\tSize\tTemperature\tSpecies\tNumber\tLength\n' +
+          'Spring tub\t24 x 12 x 12 in\t72F\twhite clouds\t12\t1 1/4 in\n' +
+          'Spring tub\t\t\tkulhi loach\tabout 6\t\n',
+      );
+    await page.getByRole('button', { name: 'Check it' }).click();
+    await page.getByText('taken as Kuhli loach').waitFor();
+    await page.getByText('taken as Kuhli loach').scrollIntoViewIfNeeded();
+  };
   const shots: Shot[] = [
     { name: 'round', path: '/round', before: evening },
     { name: 'round-lamp', path: '/round', lamp: true, before: evening },
@@ -49,6 +65,10 @@ async function main(): Promise<void> {
     { name: 'why', path: '/round', before: why },
     { name: 'tanks', path: '/tanks' },
     { name: 'tank-wide', path: `/tanks/${tarn}`, wide: true },
+    { name: 'fish', path: '/fish' },
+    { name: 'species', path: '/species', before: kuhli },
+    { name: 'species-wide', path: '/species/pangio-kuhlii', wide: true },
+    { name: 'tables-wide', path: '/tables', wide: true, before: paste },
     { name: 'group', path: `/groups/${loaches}` },
     { name: 'diet-wide', path: `/groups/${loaches}/diet`, wide: true },
     { name: 'week', path: `/week?tank=${tarn}` },
@@ -60,7 +80,12 @@ async function main(): Promise<void> {
     { name: 'settings', path: '/settings' },
   ];
   for (const shot of shots) {
-    const page = await browser.newPage({ viewport: shot.wide ? WIDE : PHONE, locale: 'en-GB' });
+    const page = await browser.newPage({
+      viewport: shot.wide ? WIDE : PHONE,
+      locale: 'en-GB',
+      timezoneId: 'UTC',
+    });
+    await page.clock.setFixedTime(process.env.OPEN_LARDER_CLOCK ?? new Date());
     await page.addInitScript(
       (theme) => {
         localStorage.setItem('open-larder.display', JSON.stringify({ theme }));

@@ -43,6 +43,7 @@ export function FishRow({ group, data, first, chosen, onPress }: Props) {
             </View>
           )
         }
+        trail={chosen === undefined ? undefined : <View />}
         onPress={onPress}
       />
     </View>

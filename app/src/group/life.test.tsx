@@ -73,7 +73,7 @@ describe('what happened to a group', () => {
     standIn(told());
     show(<LifeCard group={ours} data={data} />);
     expect(await screen.findByText('1 fish (1 m) lost, jumped out')).toBeTruthy();
-    expect(screen.getByText('Moved to Millpond')).toBeTruthy();
+    expect(screen.getByText('Into Millpond')).toBeTruthy();
     fireEvent.changeText(screen.getByLabelText('How they were on'), '2026-03-02');
     expect(screen.getByText('10 fish (4 m, 6 f), adult, in Millpond.')).toBeTruthy();
     fireEvent.changeText(screen.getByLabelText('How they were on'), '2026-02-02');

@@ -39,7 +39,7 @@ export function sayEvent(
     sold: () => `${fish} sold`,
     given: () => `${fish} given away`,
     parted: () => `${fish} left for ${other}`,
-    moved: () => `Moved to ${names.tank(event.tankId ?? '')}`,
+    moved: () => `Into ${names.tank(event.tankId ?? '')}`,
     measured: () => `Measured: ${words.say('length', event.lengthCm ?? 0)}`,
     staged: () => `Now ${event.stage}`,
   }[event.kind]();

@@ -9,7 +9,18 @@ import { View } from 'react-native';
 import { Outline } from '../draw';
 import { api, useHouse, useWords, type HouseData } from '../store';
 import { useColours, useWide } from '../theme';
-import { Button, Card, Empty, Fault, ListRow, Screen, Skeleton, Text, useSay } from '../ui';
+import {
+  Button,
+  Card,
+  Empty,
+  Fault,
+  ListRow,
+  Screen,
+  Skeleton,
+  Text,
+  upperFirst,
+  useSay,
+} from '../ui';
 import { SpeciesLife } from './SpeciesLife';
 import { SpeciesTable } from './SpeciesTable';
 import { sayBoldness } from './words';
@@ -73,7 +84,7 @@ function SpeciesHead({ species }: { species: Species }) {
       {species.cautions.length > 0 ? (
         <Card label="Cautions">
           {species.cautions.map((caution, index) => (
-            <ListRow key={caution} first={index === 0} title={caution} />
+            <ListRow key={caution} first={index === 0} title={upperFirst(caution)} />
           ))}
         </Card>
       ) : null}

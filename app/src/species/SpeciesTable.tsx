@@ -4,7 +4,7 @@ import { sayGrams } from '@open-larder/core/food';
 import { sayNumber } from '@open-larder/core/units';
 import { measured } from '@open-larder/core/why';
 import { View } from 'react-native';
-import { RangeBar, ZoneHours } from '../draw';
+import { RangeBar, ReadyHours, ZoneHours } from '../draw';
 import { useWords } from '../store';
 import { Card, ListRow, Text, WhyLink } from '../ui';
 import { isDefault, MOUTH_WORDS, NITRATE_WORDS, sayBand, sayRange } from './words';
@@ -129,9 +129,15 @@ export function SpeciesTable({ species }: { species: Species }) {
           activity={species.activityByLight}
           label={`${species.common} feed mainly at ${species.zone}, most readily by ${species.activity}`}
         />
+        <ReadyHours
+          activity={species.activityByLight}
+          label={`Ready to feed: by day ${percent(species.activityByLight.day)}, at dusk ${percent(species.activityByLight.dusk)}, by night ${percent(species.activityByLight.night)}`}
+        />
         <Text look="small" tone="quiet">
-          Length: share of the time in that zone; the rest it spends in shelter. Strength: readiness
-          to feed then.
+          Its day, and how ready it is to feed through it: by day{' '}
+          {percent(species.activityByLight.day)}, at dusk {percent(species.activityByLight.dusk)},
+          by night {percent(species.activityByLight.night)}. Above it, length: share of the time in
+          that zone; the rest it spends in shelter. Strength: readiness to feed then.
           {isDefault(species, 'presenceDay', 'activityByLight')
             ? ' In part a default from its main zone and hours.'
             : ''}
@@ -140,6 +146,8 @@ export function SpeciesTable({ species }: { species: Species }) {
     </View>
   );
 }
+
+const percent = (share: number) => `${sayNumber(share * 100, 0)} %`;
 
 /** «default: usual band of the guild», where a figure is none of the row. */
 function defaultOf(species: Species, fields: SpeciesField[]): string | undefined {

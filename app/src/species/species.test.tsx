@@ -49,7 +49,7 @@ describe('a species page', () => {
       '18 to 30 °C, best at 26 °C',
       '10 to 35 %',
       'default: usual band of the guild',
-      'jumps: keep it covered',
+      'Jumps: keep it covered',
       'bread',
       'a paper on breeding',
       'no (default)',

@@ -7,7 +7,7 @@ export { Field } from './Field';
 export { IconButton } from './IconButton';
 export { later } from './later';
 export { ListRow } from './ListRow';
-export { lowerFirst } from './lowerFirst';
+export { lowerFirst, upperFirst } from './firstLetter';
 export { NumberField } from './NumberField';
 export { matches, Picker } from './Picker';
 export { Screen } from './Screen';
