@@ -3,8 +3,8 @@ import Check from 'lucide-react-native/icons/check';
 import { View } from 'react-native';
 import { saySize } from '../group/words';
 import { useWords, type HouseData } from '../store';
-import { SIZES, themed, useColours } from '../theme';
-import { ListRow } from '../ui';
+import { themed, useColours } from '../theme';
+import { FramedRow, ListRow } from '../ui';
 
 interface Props {
   group: Group;
@@ -30,7 +30,7 @@ export function FishRow({ group, data, first, chosen, onPress }: Props) {
     species?.scientific,
   ];
   return (
-    <View style={[styles.row, first && styles.first]}>
+    <FramedRow first={first}>
       <ListRow
         first
         title={group.name}
@@ -46,24 +46,11 @@ export function FishRow({ group, data, first, chosen, onPress }: Props) {
         trail={chosen === undefined ? undefined : <View />}
         onPress={onPress}
       />
-    </View>
+    </FramedRow>
   );
 }
 
 const useStyles = themed((c) => ({
-  row: {
-    backgroundColor: c.paper,
-    borderLeftWidth: 1,
-    borderRightWidth: 1,
-    borderBottomWidth: 1,
-    borderColor: c.rule,
-  },
-  first: {
-    borderTopWidth: 1,
-    marginTop: 16,
-    borderTopLeftRadius: SIZES.radius,
-    borderTopRightRadius: SIZES.radius,
-  },
   box: {
     width: 24,
     height: 24,

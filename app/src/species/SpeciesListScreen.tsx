@@ -5,9 +5,8 @@ import { View } from 'react-native';
 import { Outline } from '../draw';
 import { ScreenTools } from '../shell';
 import { useHouse, useWords } from '../store';
-import { themed } from '../theme';
 import { TanksTabs } from '../tank/TanksTabs';
-import { Choice, Empty, Fault, Field, ListRow, Screen, Skeleton } from '../ui';
+import { Choice, Empty, Fault, Field, FramedRow, ListRow, Screen, Skeleton } from '../ui';
 import { useSpeciesSearch } from './useSpeciesSearch';
 import { sayRange } from './words';
 
@@ -104,11 +103,10 @@ function SpeciesRow({
   first: boolean;
   onPress: () => void;
 }) {
-  const styles = useStyles();
   const words = useWords();
   const warmth = sayRange(words, 'temperature', row.tempMinC, row.tempMaxC);
   return (
-    <View style={[styles.row, first && styles.first]}>
+    <FramedRow first={first}>
       <ListRow
         first
         title={row.common}
@@ -122,7 +120,7 @@ function SpeciesRow({
           .filter(Boolean)
           .join(' · ')}
         lead={
-          <View style={styles.picture}>
+          <View style={{ width: 56, alignItems: 'center' }}>
             <Outline
               shape={row.shape}
               lengthCm={row.adultLengthCm}
@@ -132,18 +130,6 @@ function SpeciesRow({
         }
         onPress={onPress}
       />
-    </View>
+    </FramedRow>
   );
 }
-
-const useStyles = themed((c) => ({
-  row: {
-    backgroundColor: c.paper,
-    borderLeftWidth: 1,
-    borderRightWidth: 1,
-    borderBottomWidth: 1,
-    borderColor: c.rule,
-  },
-  first: { borderTopWidth: 1, marginTop: 16 },
-  picture: { width: 56, alignItems: 'center' },
-}));

@@ -4,6 +4,7 @@ export { Choice, Choices, type Option } from './Choice';
 export { DateField } from './DateField';
 export { FaultLine } from './FaultLine';
 export { Field } from './Field';
+export { FramedRow } from './FramedRow';
 export { IconButton } from './IconButton';
 export { later } from './later';
 export { ListRow } from './ListRow';
