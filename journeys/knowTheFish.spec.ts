@@ -154,6 +154,17 @@ test('a species is found in spite of its spelling, copied, changed, and lived by
   await page.getByLabel('Mean length, nose to tail tip, cm').fill('9');
   await page.getByRole('button', { name: 'Put them in' }).click();
   await expect(page).toHaveURL(/diet/);
+
+  // a group that was there before becomes of the keeper's own species too
+  const kuhlis = await groupNamed(page, demo.url, 'Kuhli loaches');
+  await page.goto(`${demo.url}/groups/${kuhlis.id}`);
+  await page.getByRole('button', { name: 'Something else' }).click();
+  await page.getByRole('link', { name: /^Name and species/ }).click();
+  await page.getByLabel('What you call them').fill('Stream kuhlis');
+  await pick(page, 'Species', 'stream kuhli');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('heading', { name: 'Stream kuhlis' })).toBeVisible();
+  expect((await groupNamed(page, demo.url, 'Stream kuhlis')).speciesKey).toMatch(/^own-/);
 });
 
 test('living together is said from figures, and a tank is made like another', async ({

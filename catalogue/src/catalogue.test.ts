@@ -1,20 +1,16 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { entryOf, resolveSpecies, SPECIES_DEFAULTS } from './defaults';
-import {
-  CatalogueError,
-  loadCatalogue,
-  parseCatalogue,
-  parseSpecies,
-  readSpeciesSchema,
-} from './load';
-import { foodRow } from './foods';
+import { CatalogueError, loadCatalogue, parseFoods, parseSpecies, readSchema } from './load';
+import { FOOD_FIELDS } from './foods';
 import { SPECIES_FIELDS, speciesEntry } from './species';
-import { GUILDS, SHAPES } from './vocabulary';
+import { FOOD_FAMILIES, FOOD_KINDS, GUILDS, SHAPES } from './vocabulary';
 
 const catalogue = loadCatalogue();
 const text = readFileSync(join(__dirname, '..', 'species.csv'), 'utf8');
-const schema = readSpeciesSchema();
+const schema = readSchema('species');
+const foodText = readFileSync(join(__dirname, '..', 'foods.csv'), 'utf8');
+const foodSchema = readSchema('foods');
 
 describe('the shipped catalogue', () => {
   it('holds at least 160 species of many families, shapes and guilds, each sourced', () => {
@@ -55,8 +51,22 @@ describe('the shipped catalogue', () => {
     }
   });
 
-  it('holds foods of every family', () => {
-    expect(new Set(catalogue.foods.map((row) => row.family)).size).toBe(6);
+  it('holds at least 80 foods of every family and kind, none of them twice', () => {
+    expect(catalogue.foods.length).toBeGreaterThanOrEqual(80);
+    expect(new Set(catalogue.foods.map((row) => row.family))).toEqual(new Set(FOOD_FAMILIES));
+    expect(new Set(catalogue.foods.map((row) => row.kind))).toEqual(new Set(FOOD_KINDS));
+    const names = catalogue.foods.map((row) => row.name.toLowerCase());
+    expect(new Set(names).size).toBe(names.length);
+  });
+
+  it('holds foods whose figures make sense together', () => {
+    for (const row of catalogue.foods) {
+      const wet = ['frozen', 'live', 'fresh', 'gel'].includes(row.kind);
+      if (row.kind === 'dry') expect([row.key, row.moisture < 0.15]).toEqual([row.key, true]);
+      // Decapsulated eggs are kept dry, and flies walk on the water: the one is dry, the other lives.
+      if (wet) expect([row.key, row.moisture > 0.5]).toEqual([row.key, true]);
+      if (row.kind === 'frozen') expect(row.steps[0]).toBe('thaw');
+    }
   });
 });
 
@@ -85,6 +95,14 @@ describe('the Table Schema of the species', () => {
           expect([name, word, faulty(word)]).toEqual([name, word, false]);
       }
     }
+  });
+});
+
+describe('the Table Schema of the foods', () => {
+  it('describes every column, in the order of the file', () => {
+    const header = foodText.slice(0, foodText.indexOf('\n')).split(',');
+    expect(foodSchema.fields.map((field) => field.name)).toEqual(header);
+    expect(new Set(header)).toEqual(new Set(['key', ...FOOD_FIELDS]));
   });
 });
 
@@ -126,19 +144,17 @@ describe('a faulty catalogue', () => {
     );
   });
 
-  const head =
-    'key,name,family,kind,form,protein,fat,fibre,ash,moisture,plantShare,unitName,unitPlural,unitMassG,unitStep,keepsOpenedDays,source';
-  const good =
-    'a-flake,Flake,grain,dry,floats,0.4,0.1,0.03,0.1,0.07,0.3,pinch,pinches,0.05,0.5,90,label analysis';
-  const foods =
-    (...rows: string[]) =>
-    () =>
-      parseCatalogue('foods.csv', [head, ...rows].join('\n'), foodRow);
-
   it('holds for foods too', () => {
-    expect(foods(good.replace('floats', 'hovers'))).toThrow(/line 2, form/);
-    expect(foods(good, good)).toThrow(/line 3: key a-flake stands twice/);
-    expect(foods(good.replace('0.4', '0.9'))).toThrow(/more than 100 %/);
-    expect(foods(good.replace('label analysis', ''))).toThrow(CatalogueError);
+    const rows = foodText.trim().split('\n');
+    const good = rows[1] as string;
+    const foods =
+      (...some: string[]) =>
+      () =>
+        parseFoods([rows[0], ...some].join('\n'), foodSchema);
+    expect(foods(good)).not.toThrow();
+    expect(foods(good.replace(',floats,', ',hovers,'))).toThrow(/line 2, entry.form/);
+    expect(foods(good, good)).toThrow(/line 3: key .* stands twice/);
+    expect(foods(good.replace(',0.46,', ',0.96,'))).toThrow(/more than 100 %/);
+    expect(foods(good.replace(/[^,]*$/, ''))).toThrow(CatalogueError);
   });
 });

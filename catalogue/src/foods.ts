@@ -1,33 +1,96 @@
 import { z } from 'zod';
-import { FOOD_FAMILIES, FOOD_FORMS, FOOD_KINDS } from './vocabulary';
+import { FOOD_FAMILIES, FOOD_FORMS, FOOD_KINDS, PREPARATIONS, type FoodForm } from './vocabulary';
 
-const share = z.coerce.number().min(0).max(1);
+const within = (low: number, high: number, what: string) => {
+  const sentence = `${what} must lie between ${low} and ${high}`;
+  return z.number(sentence).min(low, sentence).max(high, sentence);
+};
+const share = (what: string) => within(0, 1, `${what}, as a share,`);
+const words = z.array(z.string().trim().min(2).max(120)).max(6);
+const source = z.string().min(8, 'every group of figures names its source').max(300);
+const days = (what: string) => within(1, 3650, what).int().nullable();
 
-/** One row of foods.csv: a generic food. Composition as fed, shares of mass; unit mass in grams. */
-export const foodRow = z
+/** A generic food with honest blanks: null means that nobody gave a figure. */
+export const foodEntry = z
   .object({
-    key: z.string().regex(/^[a-z0-9-]{3,60}$/),
     name: z.string().min(2).max(60),
     family: z.enum(FOOD_FAMILIES),
     kind: z.enum(FOOD_KINDS),
     form: z.enum(FOOD_FORMS),
-    protein: share,
-    fat: share,
-    fibre: share,
-    ash: share,
-    moisture: share,
-    plantShare: share,
+    /** Minutes that it floats before it sinks, and how fast it sinks once it is wet. */
+    floatMinutes: within(0, 20_000, 'minutes afloat').nullable(),
+    sinkCmPerS: within(0, 30, 'sinking speed in cm/s').nullable(),
+    /** Size of its particles in the water, mm: diameter, or length of worms and larvae. */
+    particleMinMm: within(0.001, 400, 'smallest particle in mm').nullable(),
+    particleMaxMm: within(0.001, 400, 'largest particle in mm').nullable(),
+    /** Composition as fed, shares of mass. */
+    protein: share('protein'),
+    fat: share('fat'),
+    fibre: share('fibre'),
+    ash: share('ash'),
+    moisture: share('moisture'),
+    plantShare: share('plant share'),
     unitName: z.string().min(2).max(30),
     unitPlural: z.string().min(2).max(30),
-    unitMassG: z.coerce.number().positive().max(500),
-    unitStep: z.coerce.number().positive().max(10),
-    keepsOpenedDays: z.coerce.number().int().min(1).max(1500),
-    source: z.string().min(8, 'every group of figures names its source'),
+    unitMassG: within(0.00001, 500, 'mass of one unit in grams'),
+    unitStep: within(0.05, 10, 'smallest part of a unit'),
+    /** What is done before it is served, in order. */
+    steps: z.array(z.enum(PREPARATIONS)).max(6),
+    keepsSealedDays: days('days that it keeps sealed'),
+    keepsOpenedDays: days('days that it keeps opened'),
+    keepsPreparedHours: within(0.5, 720, 'hours that it keeps prepared').nullable(),
+    /** Minutes after which what is left of it is lifted out. */
+    liftAfterMin: within(1, 50_000, 'minutes until it is lifted').nullable(),
+    cautionsPeople: words,
+    cautionsFish: words,
+    sourceComposition: source,
+    sourceKeeping: source,
   })
   .strict()
   .refine(
     (row) => row.protein + row.fat + row.fibre + row.ash + row.moisture <= 1.0001,
     'composition adds up to more than 100 %',
+  )
+  .refine(
+    (row) =>
+      row.particleMinMm === null ||
+      row.particleMaxMm === null ||
+      row.particleMinMm <= row.particleMaxMm,
+    { path: ['particleMaxMm'], message: 'the particle sizes are upside down' },
   );
 
-export type GenericFood = z.output<typeof foodRow>;
+export type FoodEntry = z.infer<typeof foodEntry>;
+type FoodField = keyof FoodEntry;
+
+/** Until it is wet through, and once it is. By form; assumptions. */
+const FLOATS_MIN: Record<FoodForm, number> = { floats: 10, sinksSlowly: 0.1, sinks: 0 };
+const SINKS_CM_S: Record<FoodForm, number> = { floats: 0.5, sinksSlowly: 0.5, sinks: 3 };
+
+/** What stands in for a blank, field by field. Every one is an assumption, and says so. */
+export const FOOD_DEFAULTS = {
+  floatMinutes: { says: 'usual for its form', of: (row) => FLOATS_MIN[row.form] },
+  sinkCmPerS: { says: 'usual for its form', of: (row) => SINKS_CM_S[row.form] },
+  particleMinMm: { says: 'a millimetre, where nothing else is known', of: () => 1 },
+  particleMaxMm: { says: 'two millimetres, where nothing else is known', of: () => 2 },
+  keepsSealedDays: { says: 'a year, where nothing else is known', of: () => 365 },
+  keepsOpenedDays: { says: 'three months, where nothing else is known', of: () => 90 },
+  keepsPreparedHours: { says: 'two hours, where nothing else is known', of: () => 2 },
+  liftAfterMin: { says: 'a quarter of an hour, where nothing else is known', of: () => 15 },
+} satisfies {
+  [F in FoodField]?: { says: string; of: (row: FoodEntry) => NonNullable<FoodEntry[F]> };
+};
+
+/** A generic food as everything computes with it: stated defaults where its row was blank. */
+export type GenericFood = { key: string } & {
+  [F in FoodField]: Exclude<FoodEntry[F], null>;
+} & { defaulted: FoodField[] };
+
+/** Put the stated defaults where an entry is blank, and remember where. */
+export function resolveFood(key: string, entry: FoodEntry): GenericFood {
+  const fields = Object.keys(FOOD_DEFAULTS) as (keyof typeof FOOD_DEFAULTS)[];
+  const blank = fields.filter((field) => entry[field] === null);
+  const filled = Object.fromEntries(blank.map((field) => [field, FOOD_DEFAULTS[field].of(entry)]));
+  return { ...entry, ...filled, key, defaulted: blank } as GenericFood;
+}
+
+export const FOOD_FIELDS = Object.keys(foodEntry.shape) as FoodField[];

@@ -3,8 +3,8 @@ import { join } from 'node:path';
 import Papa from 'papaparse';
 import { z } from 'zod';
 import { resolveSpecies, type Species } from './defaults';
-import { foodRow, type GenericFood } from './foods';
-import { speciesEntry, type SpeciesEntry } from './species';
+import { foodEntry, resolveFood, type GenericFood } from './foods';
+import { speciesEntry } from './species';
 import { checkAgainst, cellReader, type TableSchema } from './tableSchema';
 
 export class CatalogueError extends Error {
@@ -22,11 +22,11 @@ export class CatalogueError extends Error {
  * @param readCells how cells become the values that the schema checks
  * @throws CatalogueError naming each bad line and column
  */
-export function parseCatalogue<Row extends { key: string }>(
+function parseCatalogue<Row extends { key: string }>(
   file: string,
   text: string,
   schema: z.ZodType<Row>,
-  readCells: (cells: Record<string, string>) => unknown = (cells) => cells,
+  readCells: (cells: Record<string, string>) => unknown,
 ): Row[] {
   const parsed = Papa.parse<Record<string, string>>(text.trim(), { header: true });
   const faults = parsed.errors.map((error) => `line ${(error.row ?? 0) + 2}: ${error.message}`);
@@ -51,30 +51,46 @@ export function parseCatalogue<Row extends { key: string }>(
 
 const key = z.object({ key: z.string().regex(/^[a-z0-9-]{3,60}$/) });
 
-/** A row of species.csv: its key, and the entry with its blanks. */
-const speciesRow = z.preprocess(
-  (row) => {
-    const { key: name, ...entry } = row as Record<string, unknown>;
-    return { row: { key: name }, entry };
-  },
-  z
-    .object({ row: key, entry: speciesEntry })
-    .transform(({ row, entry }): { key: string; entry: SpeciesEntry } => ({ ...row, entry })),
-);
+/** A row as its key, and the entry with its blanks. */
+const rowOf = <Entry>(entry: z.ZodType<Entry>) =>
+  z.preprocess(
+    (row) => {
+      const { key: name, ...rest } = row as Record<string, unknown>;
+      return { row: { key: name }, entry: rest };
+    },
+    z
+      .object({ row: key, entry })
+      .transform(({ row, entry: read }): { key: string; entry: Entry } => ({
+        ...row,
+        entry: read as Entry,
+      })),
+  );
 
 /** @throws CatalogueError where text and schema do not fit, or a row is at fault */
-export function parseSpecies(text: string, schema: TableSchema): Species[] {
+function parseRows<Entry, Row>(
+  file: string,
+  text: string,
+  schema: TableSchema,
+  entry: z.ZodType<Entry>,
+  resolve: (key: string, entry: Entry) => Row,
+): Row[] {
   const header = Papa.parse<string[]>(text.slice(0, text.indexOf('\n'))).data[0] ?? [];
   const misfits = checkAgainst(schema, header);
-  if (misfits.length > 0) throw new CatalogueError('species.csv', misfits);
-  return parseCatalogue('species.csv', text, speciesRow, cellReader(schema)).map((row) =>
-    resolveSpecies(row.key, row.entry),
+  if (misfits.length > 0) throw new CatalogueError(file, misfits);
+  return parseCatalogue(file, text, rowOf(entry), cellReader(schema)).map((row) =>
+    resolve(row.key, row.entry),
   );
 }
 
+export const parseSpecies = (text: string, schema: TableSchema): Species[] =>
+  parseRows('species.csv', text, schema, speciesEntry, resolveSpecies);
+
+export const parseFoods = (text: string, schema: TableSchema): GenericFood[] =>
+  parseRows('foods.csv', text, schema, foodEntry, resolveFood);
+
 const read = (name: string) => readFileSync(join(__dirname, '..', name), 'utf8');
-export const readSpeciesSchema = (): TableSchema =>
-  JSON.parse(read('species.schema.json')) as TableSchema;
+export const readSchema = (table: 'species' | 'foods'): TableSchema =>
+  JSON.parse(read(`${table}.schema.json`)) as TableSchema;
 
 export interface Catalogue {
   species: Species[];
@@ -84,7 +100,7 @@ export interface Catalogue {
 /** The shipped catalogue, read from its CSV files and validated. */
 export function loadCatalogue(): Catalogue {
   return {
-    species: parseSpecies(read('species.csv'), readSpeciesSchema()),
-    foods: parseCatalogue('foods.csv', read('foods.csv'), foodRow),
+    species: parseSpecies(read('species.csv'), readSchema('species')),
+    foods: parseFoods(read('foods.csv'), readSchema('foods')),
   };
 }

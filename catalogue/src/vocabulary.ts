@@ -62,3 +62,18 @@ export type FoodFamily = (typeof FOOD_FAMILIES)[number];
 
 export const FOOD_FORMS = ['floats', 'sinksSlowly', 'sinks'] as const;
 export type FoodForm = (typeof FOOD_FORMS)[number];
+
+/** What is done to a food before it is served. */
+export const PREPARATIONS = [
+  'rinse',
+  'thaw',
+  'soak',
+  'crumble',
+  'blanch',
+  'weigh-down',
+  'set',
+  'hatch',
+  'open-freeze',
+  'crush and sieve',
+] as const;
+export type Preparation = (typeof PREPARATIONS)[number];

@@ -3,6 +3,7 @@
  * validation and form packages, when the first form is opened.
  */
 export { DietScreen } from '../diet/DietScreen';
+export { EditGroupSheet } from '../group/EditGroupSheet';
 export { EventSheet } from '../group/EventSheet';
 export { MergeSheet } from '../group/MergeSheet';
 export { MoveSheet } from '../group/MoveSheet';

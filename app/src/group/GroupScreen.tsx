@@ -31,6 +31,7 @@ import { saySize } from './words';
 
 const EventSheet = late((forms) => forms.EventSheet);
 const SplitSheet = late((forms) => forms.SplitSheet);
+const EditGroupSheet = late((forms) => forms.EditGroupSheet);
 const MergeSheet = late((forms) => forms.MergeSheet);
 
 export function GroupScreen({ id }: { id: string }) {
@@ -73,7 +74,7 @@ const SELDOM: { kind: EventKind; label: string; detail: string }[] = [
   { kind: 'given', label: 'Given away', detail: 'they left for another keeper' },
 ];
 
-type Act = { event: EventKind } | { act: 'split' | 'apart' | 'join' | 'more' };
+type Act = { event: EventKind } | { act: 'split' | 'apart' | 'join' | 'edit' | 'more' };
 
 function GroupFacts({ group, data }: { group: Group; data: HouseData }) {
   const words = useWords();
@@ -138,6 +139,8 @@ function GroupFacts({ group, data }: { group: Group; data: HouseData }) {
       {act && 'act' in act ? (
         act.act === 'more' ? (
           <MoreActs group={group} onAct={setAct} onEnd={end} onClose={close} />
+        ) : act.act === 'edit' ? (
+          <EditGroupSheet group={group} data={data} onClose={close} />
         ) : act.act === 'join' ? (
           <MergeSheet group={group} data={data} onClose={close} />
         ) : (
@@ -183,6 +186,11 @@ function MoreActs({ group, onAct, onEnd, onClose }: MoreProps) {
           title="Join another group"
           detail="all of them, with others of their species"
           onPress={() => onAct({ act: 'join' })}
+        />
+        <ListRow
+          title="Name and species"
+          detail="what you call them, and what they are"
+          onPress={() => onAct({ act: 'edit' })}
         />
         <ListRow
           title="About the species"

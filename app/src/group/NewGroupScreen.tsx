@@ -1,5 +1,4 @@
 import { zodResolver } from '@hookform/resolvers/zod';
-import { OWN } from '@open-larder/catalogue';
 import { groupCreate, type Group } from '@open-larder/contract';
 import { assumedLengthCm, STAGES } from '@open-larder/core/fish';
 import { useRouter } from 'expo-router';
@@ -13,6 +12,7 @@ import { DateInput, MeasureInput, PickerInput, TextInput } from '../forms/inputs
 import { Button, Fault, Picker, Screen, Skeleton, useDraft, useSave, useSay } from '../ui';
 import { useSpeciesSearch } from '../species/useSpeciesSearch';
 import { Counts } from './Counts';
+import { speciesPicks } from './picks';
 
 type Values = z.input<typeof groupCreate>;
 
@@ -65,11 +65,7 @@ function GroupForm({ tankId, data }: { tankId: string; data: HouseData }) {
   const [speciesKey, stage] = watch(['speciesKey', 'stage']);
   const species = data.species.get(speciesKey);
   const search = useSpeciesSearch(data.species);
-  const picks = useMemo(() => {
-    const away = new Set(data.ownSpecies.filter((one) => one.archived).map((one) => OWN + one.id));
-    const rows = [...data.species.values()].filter((row) => !away.has(row.key));
-    return rows.map((row) => ({ value: row.key, title: row.common, detail: row.scientific }));
-  }, [data.species, data.ownSpecies]);
+  const picks = useMemo(() => speciesPicks(data), [data]);
   const submit = handleSubmit(async (body) => {
     const saved = await save<Group>(() => create({ body }) as never);
     if (!saved) return;

@@ -1,3 +1,4 @@
+import { OWN } from '@open-larder/catalogue';
 import type { Group } from '@open-larder/contract';
 import type { HouseData } from '../store';
 
@@ -20,3 +21,11 @@ export const groupPicks = (data: HouseData, group: Group) =>
       title: one.name,
       detail: data.tanks.find((tank) => tank.id === one.tankId)?.name,
     }));
+
+/** Species that a group may be of: all but those of the keeper's own that were put away. */
+export function speciesPicks(data: HouseData) {
+  const away = new Set(data.ownSpecies.filter((one) => one.archived).map((one) => OWN + one.id));
+  return [...data.species.values()]
+    .filter((row) => !away.has(row.key))
+    .map((row) => ({ value: row.key, title: row.common, detail: row.scientific }));
+}

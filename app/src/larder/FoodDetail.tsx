@@ -1,5 +1,5 @@
 import type { FoodRow, LotRow, Problem } from '@open-larder/contract';
-import { carbohydrate, digestibleEnergy, sayGrams } from '@open-larder/core/food';
+import { carbohydrate, digestibleEnergy, ofDryMatter, sayGrams } from '@open-larder/core/food';
 import { sayNumber } from '@open-larder/core/units';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -33,6 +33,7 @@ export function FoodDetail({ food, supply }: Props) {
   const energy = digestibleEnergy(food.name, food.composition, 'omnivore');
   const per = (share: number) => `${sayNumber(share * 100, 1)} %`;
   const { composition } = food;
+  const dry = ofDryMatter(composition);
   return (
     <View style={{ gap: 16 }}>
       {wide ? (
@@ -85,6 +86,10 @@ export function FoodDetail({ food, supply }: Props) {
         <ListRow
           title="As fed"
           detail={`protein ${per(composition.protein)} · fat ${per(composition.fat)} · fibre ${per(composition.fibre)} · ash ${per(composition.ash)} · moisture ${per(composition.moisture)} · carbohydrate ${per(carbohydrate(composition))} · plant share ${per(food.plantShare)}`}
+        />
+        <ListRow
+          title="In its dry matter"
+          detail={`protein ${per(dry.protein)} · fat ${per(dry.fat)} · fibre ${per(dry.fibre)} · ash ${per(dry.ash)}`}
         />
       </Card>
       <Text look="subtitle">Lots</Text>

@@ -4,13 +4,15 @@ import {
   FOOD_KINDS,
   type FoodFamily,
   type FoodForm,
+  type FoodKind,
 } from '@open-larder/catalogue';
-import { Controller, type Control } from 'react-hook-form';
+import { Controller, useController, useWatch, type Control } from 'react-hook-form';
 import { View } from 'react-native';
 import { FoodSign } from '../draw';
 import { useWords } from '../store';
 import { NumberInput, PickerInput, TextInput } from '../forms/inputs';
 import { Choice, Text } from '../ui';
+import { LabelReader } from './LabelReader';
 
 const FORM_WORDS: Record<FoodForm, string> = {
   floats: 'floats',
@@ -37,6 +39,13 @@ const percent = {
   fromBase: (share: number) => share * 100,
   toBase: (shown: number) => shown / 100,
 };
+
+/** Reads a pasted label into the fields of the make-up. */
+function LabelOf({ control }: Props) {
+  const kind = useWatch({ control, name: 'kind' as never }) as FoodKind;
+  const { field } = useController({ control, name: 'composition' as never });
+  return <LabelReader kind={kind} onUse={field.onChange} />;
+}
 
 interface Props {
   control: Control<never>;
@@ -99,6 +108,7 @@ export function FoodFields({ control }: Props) {
         )}
       />
       <Text look="strong">Make-up, as on the label</Text>
+      <LabelOf control={control} />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
         {PARTS.map(([part, label]) => (
           <View key={part} style={{ flexBasis: 130, flexGrow: 1 }}>

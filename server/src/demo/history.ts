@@ -18,6 +18,7 @@ import {
 } from '@open-larder/core';
 import type { Catalogue } from '@open-larder/catalogue/load';
 import { localDay } from '../clock';
+import { foodColumns } from '../food/store';
 import type { Scope } from '../db';
 import type { Chance } from './chance';
 import {
@@ -124,7 +125,6 @@ function makeFoods(catalogue: Catalogue, { chance, now }: Told, first: string) {
   return Object.entries(SHELF).map(([key, stock]) => {
     const generic = catalogue.foods.find((food) => food.key === key);
     if (!generic) throw new Error(`the demo names a food that the catalogue lacks: ${key}`);
-    const { keepsOpenedDays: _, source: __, key: ___, ...columns } = generic;
     const id = chance.id(now);
     const lotId = chance.id(now);
     const food: FoodRow = {
@@ -150,7 +150,7 @@ function makeFoods(catalogue: Catalogue, { chance, now }: Told, first: string) {
       key,
       food,
       lot: { id: lotId, remainingG: stock.amountG, openedOn: first, bestBefore: null },
-      row: { ...columns, id, version: 1, archived: false } as Row,
+      row: { ...foodColumns(food), id, version: 1, archived: false } as Row,
       lotRow: {
         id: lotId,
         foodId: id,

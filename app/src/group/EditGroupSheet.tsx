@@ -1,0 +1,78 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { groupEdit, type Group } from '@open-larder/contract';
+import { useForm } from 'react-hook-form';
+import type { z } from 'zod';
+import { PickerInput, TextInput } from '../forms/inputs';
+import { useSpeciesSearch } from '../species/useSpeciesSearch';
+import { api, type HouseData } from '../store';
+import { Button, Sheet, StaleNotice, Text, useSave, useSay } from '../ui';
+import { speciesPicks } from './picks';
+
+type Values = z.output<typeof groupEdit>;
+
+interface Props {
+  group: Group;
+  data: HouseData;
+  onClose: () => void;
+}
+
+/** What a group is called, and of which species it is: a mistake, or a row of the keeper's own. */
+export function EditGroupSheet({ group, data, onClose }: Props) {
+  const say = useSay();
+  const [edit] = api.useEditGroupMutation();
+  const search = useSpeciesSearch(data.species);
+  const { name, speciesKey, version, archived } = group;
+  const form = useForm<Values>({
+    resolver: zodResolver(groupEdit),
+    defaultValues: { name, speciesKey, version, archived },
+  });
+  const { save, stale, clearStale } = useSave(form);
+  const submit = form.handleSubmit(async (body) => {
+    const saved = await save<Group>(() => edit({ params: { id: group.id }, body }) as never);
+    if (!saved) return;
+    say(`${saved.name} is saved; needs and portions follow.`);
+    onClose();
+  });
+  return (
+    <Sheet title="Name and species" open onClose={onClose}>
+      {stale ? (
+        <StaleNotice
+          problem={stale}
+          fields={{ name: 'Name', speciesKey: 'Species' }}
+          onKeepMine={() => {
+            form.setValue('version', (stale.theirs as Group).version);
+            clearStale();
+            void submit();
+          }}
+          onTakeTheirs={() => {
+            const theirs = stale.theirs as Group;
+            form.reset({
+              name: theirs.name,
+              speciesKey: theirs.speciesKey,
+              version: theirs.version,
+              archived,
+            });
+            clearStale();
+          }}
+        />
+      ) : null}
+      <Text tone="quiet">
+        What they eat and what happened to them stays; what they need is worked out anew.
+      </Text>
+      <TextInput control={form.control} name="name" label="What you call them" />
+      <PickerInput
+        control={form.control}
+        name="speciesKey"
+        label="Species"
+        search={search}
+        picks={speciesPicks(data)}
+      />
+      <Button
+        look="primary"
+        label="Save"
+        busy={form.formState.isSubmitting}
+        onPress={() => void submit()}
+      />
+    </Sheet>
+  );
+}

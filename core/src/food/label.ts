@@ -1,0 +1,171 @@
+import type { FoodKind } from '@open-larder/catalogue';
+import type { Composition } from './energy';
+
+export type Nutrient = keyof Composition;
+
+/** One part of a composition as a label gave it, or as it is estimated where the label is silent. */
+export interface LabelPart {
+  /** Share of mass as fed, 0..1. */
+  share: number;
+  basis: 'read' | 'estimated';
+  /** The words it was read from, or why it is estimated. */
+  says: string;
+}
+
+export interface Label {
+  parts: Record<Nutrient, LabelPart>;
+  /** What carried a number and was not understood, in the label's own words. */
+  left: string[];
+  /** What cannot be true, in words; null where all fits. */
+  fault: string | null;
+}
+
+const WORDS: Record<Nutrient, RegExp> = {
+  protein: /(?:crude|raw|total)?\s*proteins?(?:\s+content)?/,
+  fat: /(?:crude|raw|total)?\s*(?:oils?\s*(?:and|&|\/)\s*fats?|fats?\s*(?:and|&|\/)\s*oils?|fats?\s+content|fats?|oils?|lipids?|ether\s+extract)/,
+  fibre: /(?:crude|raw|total|dietary)?\s*(?:fib(?:re|er)s?|cellulose)/,
+  ash: /(?:crude|raw|total)?\s*(?:ash(?:es)?|inorganic\s+matter|incinerated\s+residue)/,
+  moisture: /(?:moisture|humidity|water)(?:\s+content)?/,
+};
+const NUTRIENTS = Object.keys(WORDS) as Nutrient[];
+const NAME = new RegExp(
+  `\\b(?:${NUTRIENTS.map((nutrient) => `(?<${nutrient}>${WORDS[nutrient].source})`).join('|')})\\b`,
+  'g',
+);
+const QUANTITY =
+  /(\d+(?:[.,]\d+)?)\s*(%|per\s*cent|percent|g\s*(?:\/|per)\s*kg|g\s*(?:\/|per)\s*100\s*g|mg\s*(?:\/|per)\s*kg|(?:i\.?u\.?|iu)\s*(?:\/|per)\s*kg|µg\s*(?:\/|per)\s*kg|kj|kcal|g\b)?/g;
+
+/** What a label leaves out, by kind of food: usual analyses, rounded. Assumptions. */
+const USUAL: Record<FoodKind, Composition> = {
+  dry: { protein: 0.44, fat: 0.08, fibre: 0.03, ash: 0.1, moisture: 0.08 },
+  gel: { protein: 0.12, fat: 0.02, fibre: 0.012, ash: 0.02, moisture: 0.76 },
+  frozen: { protein: 0.055, fat: 0.01, fibre: 0.006, ash: 0.01, moisture: 0.9 },
+  fresh: { protein: 0.02, fat: 0.003, fibre: 0.015, ash: 0.008, moisture: 0.93 },
+  mix: { protein: 0.15, fat: 0.03, fibre: 0.015, ash: 0.02, moisture: 0.72 },
+  live: { protein: 0.08, fat: 0.02, fibre: 0.005, ash: 0.012, moisture: 0.86 },
+};
+
+interface Token {
+  at: number;
+  end: number;
+  text: string;
+  nutrient?: Nutrient;
+  /** Share of mass; null for a number in a unit that is no share. */
+  share?: number | null;
+}
+
+/**
+ * Read the analysis of a label, in any usual wording and order, per cent or g/kg.
+ * @param kind of food, for what the label leaves out
+ * @returns shares as fed; a label on dry matter is turned into as fed with its own moisture
+ */
+export function readLabel(text: string, kind: FoodKind): Label {
+  const plain = text.toLowerCase().replace(/\s+/g, ' ');
+  const tokens = [...names(plain), ...quantities(plain)].sort((a, b) => a.at - b.at);
+  const { read, left } = paired(tokens, plain);
+  const dry = /(?:in|on|of|per)?\s*(?:the\s*)?dry\s*(?:matter|weight|basis)/.test(plain);
+  const moisture = read.get('moisture') ?? estimate('moisture', kind);
+  const asFed = (part: LabelPart): LabelPart => ({
+    ...part,
+    share: part.share * (1 - moisture.share),
+    says: `${part.says}, of dry matter`,
+  });
+  const parts = Object.fromEntries(
+    NUTRIENTS.map((nutrient) => {
+      const part = read.get(nutrient);
+      if (nutrient === 'moisture') return [nutrient, moisture];
+      return [nutrient, part ? (dry ? asFed(part) : part) : estimate(nutrient, kind, moisture)];
+    }),
+  ) as Record<Nutrient, LabelPart>;
+  return { parts, left, fault: faultOf(parts, read.size) };
+}
+
+function names(text: string): Token[] {
+  return [...text.matchAll(NAME)].map((match) => ({
+    at: match.index,
+    end: match.index + match[0].length,
+    text: match[0].trim(),
+    nutrient: NUTRIENTS.find((nutrient) => match.groups?.[nutrient] !== undefined) as Nutrient,
+  }));
+}
+
+function quantities(text: string): Token[] {
+  return [...text.matchAll(QUANTITY)].map((match) => ({
+    at: match.index,
+    end: match.index + match[0].length,
+    text: match[0].trim(),
+    share: shareOf(Number((match[1] as string).replace(',', '.')), match[2]),
+  }));
+}
+
+function shareOf(number: number, unit: string | undefined): number | null {
+  const named = (unit ?? '%').replace(/\s+/g, '').replace('per', '/');
+  if (named === '%' || named === '/cent' || named === 'g/100g') return number / 100;
+  if (named === 'g/kg') return number / 1000;
+  // A bare «g» stands for grams in a hundred, as in tables of nutrients.
+  return named === 'g' ? number / 100 : null;
+}
+
+/**
+ * Give each name its number: the one behind it, or the one before it where the label begins with a
+ * number («46 % protein, 8 % fat»).
+ */
+function paired(tokens: readonly Token[], text: string) {
+  const usable = tokens.filter((token) => token.nutrient !== undefined || token.share !== null);
+  const numberFirst = usable[0]?.nutrient === undefined && usable[1]?.nutrient !== undefined;
+  const read = new Map<Nutrient, LabelPart>();
+  const used = new Set<Token>();
+  usable.forEach((token, index) => {
+    if (token.nutrient === undefined || read.has(token.nutrient)) return;
+    const number = usable[numberFirst ? index - 1 : index + 1];
+    if (number?.share == null || used.has(number)) return;
+    used.add(number);
+    const [from, to] = numberFirst ? [number, token] : [token, number];
+    read.set(token.nutrient, {
+      share: number.share,
+      basis: 'read',
+      says: text.slice(from.at, to.end).trim(),
+    });
+  });
+  const left = tokens
+    .filter((token) => token.nutrient === undefined && !used.has(token) && token.share !== null)
+    .map((token) => context(token, text));
+  return { read, left };
+}
+
+/** A number with the words around it, back and forth to the next comma. */
+function context({ at, end }: Token, text: string): string {
+  const from =
+    Math.max(text.lastIndexOf(',', at), text.lastIndexOf(';', at), text.lastIndexOf(':', at)) + 1;
+  const next = /[,;]/.exec(text.slice(end));
+  return text.slice(Math.max(from, at - 40), next ? end + next.index : end + 30).trim();
+}
+
+/** The usual part of what is left beside the water, so that a wet food is not given a dry one's ash. */
+function estimate(nutrient: Nutrient, kind: FoodKind, moisture?: LabelPart): LabelPart {
+  const usual = USUAL[kind];
+  const share = moisture
+    ? (usual[nutrient] * (1 - moisture.share)) / (1 - usual.moisture)
+    : usual[nutrient];
+  return { share, basis: 'estimated', says: `not on the label: usual for ${kind} food` };
+}
+
+function faultOf(parts: Record<Nutrient, LabelPart>, known: number): string | null {
+  if (known === 0)
+    return 'no analysis was found here; write it such as «crude protein 46 %, crude fat 8 %»';
+  const sum = NUTRIENTS.reduce((total, nutrient) => total + parts[nutrient].share, 0);
+  if (sum <= 1.0001) return null;
+  return `the parts add up to ${(sum * 100).toFixed(1)} %; check the label for a value that was misread`;
+}
+
+/** A composition as shares of its dry matter. */
+export function ofDryMatter({ moisture, ...parts }: Composition): Omit<Composition, 'moisture'> {
+  const dry = 1 - moisture;
+  const share = (part: number) => (dry <= 0 ? 0 : part / dry);
+  return {
+    protein: share(parts.protein),
+    fat: share(parts.fat),
+    fibre: share(parts.fibre),
+    ash: share(parts.ash),
+  };
+}
