@@ -99,6 +99,7 @@ const household = {
   clock: '24',
   weekStart: 1,
   currency: 'EUR',
+  deliveryDays: 4,
   version: 1,
 };
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { name, version } from './basics';
+import { between, name, version } from './basics';
 
 const timeZone = z
   .string()
@@ -22,6 +22,8 @@ export const householdInput = z.object({
   clock: z.enum(['24', '12']),
   /** First day of the week: 1 Monday, 7 Sunday. */
   weekStart: z.union([z.literal(1), z.literal(7)]),
+  /** Days from ordering until a parcel is in the house. */
+  deliveryDays: between(0, 60, 'days of delivery').int('write whole days'),
   currency: z.string().regex(/^[A-Z]{3}$/, 'write the currency as three capitals, such as EUR'),
 });
 /** As read back: what passed the limits on its way in. */
@@ -30,6 +32,7 @@ export const household = householdInput.extend({
   name: z.string(),
   timeZone: z.string(),
   currency: z.string(),
+  deliveryDays: z.number(),
   version: z.number(),
 });
 export const householdEdit = householdInput.extend({ version });

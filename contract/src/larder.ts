@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { id } from './basics';
+import { why } from './why';
 
 /** How long each food lasts by the plan's own use, day by day. */
 export const supply = z.object({
@@ -14,6 +15,19 @@ export const supply = z.object({
       wastedG: z.number(),
       /** Cost a day in minor units at the price of the lots; null without a price. */
       costPerDayMinor: z.number().nullable(),
+      /** What to order by when; null where it lasts past the horizon or is not used. */
+      buy: z
+        .object({
+          runsOutOn: z.string(),
+          orderBy: z.string(),
+          late: z.boolean(),
+          massG: z.number(),
+          why,
+          packs: z.number().nullable(),
+          /** Grams in a usual pack: the one bought last. */
+          packG: z.number().nullable(),
+        })
+        .nullable(),
     }),
   ),
 });

@@ -5,7 +5,7 @@ import { Linking, View } from 'react-native';
 import type { z } from 'zod';
 import { api, themeChosen, useAppDispatch } from '../store';
 import { useThemeName, useWide } from '../theme';
-import { TextInput } from '../forms/inputs';
+import { StepperInput, TextInput } from '../forms/inputs';
 import {
   Button,
   Choice,
@@ -187,6 +187,14 @@ function HouseholdForm({ household }: { household: Household }) {
             hint="Three letters: EUR, USD, GBP."
           />
         )}
+      />
+      <StepperInput
+        control={control}
+        name="deliveryDays"
+        label="Days until a parcel comes"
+        step={1}
+        min={0}
+        max={60}
       />
       <TextInput
         control={control}

@@ -1,3 +1,4 @@
+import { assumed } from '@open-larder/core/why';
 import { fireEvent, screen } from '@testing-library/react-native';
 import { answers, food } from '../testing/house';
 import { standIn } from '../testing/server';
@@ -26,6 +27,46 @@ describe('the larder', () => {
     expect(screen.getByText(/1 foods · €0.18 a day · next to buy within 5 days/)).toBeTruthy();
     fireEvent.press(screen.getByLabelText('Fine flake, 5 days'));
     expect(mockPush).toHaveBeenCalledWith('/larder/f1');
+  });
+
+  it('says what to buy by when, the most urgent first, and what can wait', async () => {
+    const buy = (orderBy: string, late: boolean, packs: number | null) => ({
+      runsOutOn: '2099-03-20',
+      orderBy,
+      late,
+      massG: 36,
+      why: assumed('Use', 36, 'g', 'test'),
+      packs,
+      packG: packs === null ? null : 60,
+    });
+    const foods = [
+      { ...food, id: 'f1', name: 'Fine flake' },
+      { ...food, id: 'f2', name: 'Fry powder' },
+      { ...food, id: 'f3', name: 'Wafer' },
+      { ...food, id: 'f4', name: 'Live fleas', kind: 'live' },
+    ];
+    const line = { days: 5, usedPerWeekG: 1, wastedG: 0, costPerDayMinor: null };
+    standIn({
+      ...answers(),
+      'GET /api/foods': { items: foods, next: null },
+      'GET /api/larder/supply': {
+        horizon: 120,
+        foods: [
+          { ...line, foodId: 'f1', buy: buy('2099-03-16', false, 2) },
+          { ...line, foodId: 'f2', buy: buy('2000-01-01', true, null) },
+          { ...line, foodId: 'f3', buy: null },
+          { ...line, foodId: 'f4', buy: buy('2000-01-01', true, null) },
+        ],
+      },
+    });
+    show(<LarderScreen />);
+    expect(await screen.findByText('order today')).toBeTruthy();
+    expect(screen.getByText(/36 g · runs out on .*, before it can come/)).toBeTruthy();
+    expect(screen.queryByText(/order by/)).toBeNull();
+    fireEvent.press(screen.getByLabelText('1 more, later'));
+    expect(screen.getByText(/2 packs of 60 g · runs out on Fri/)).toBeTruthy();
+    expect(screen.getByText('order by Mon 16 Mar')).toBeTruthy();
+    expect(screen.getAllByText(/^Live fleas/)).toHaveLength(1);
   });
 
   it('shows one food with its lots, make-up and energy', async () => {

@@ -8,6 +8,7 @@ import { api, useNow, useWords } from '../store';
 import { SIZES, themed, useColours, useWide } from '../theme';
 import { Button, Empty, Fault, Screen, Skeleton, Text } from '../ui';
 import { FoodDetail } from './FoodDetail';
+import { Shopping } from './Shopping';
 import { jarOf, shelvesOf, type FoodSupply, type Shelf } from './shelves';
 
 /** The shelf of jars; when wide, the chosen one stands beside it. */
@@ -71,14 +72,17 @@ export function LarderScreen({ id }: { id?: string }) {
           }
         />
       ) : (
-        shelves.map((shelf) => (
-          <ShelfOf
-            key={shelf.name}
-            shelf={shelf}
-            supply={byFood}
-            selected={wide ? chosen?.id : undefined}
-          />
-        ))
+        <>
+          <Shopping foods={all} supply={byFood} />
+          {shelves.map((shelf) => (
+            <ShelfOf
+              key={shelf.name}
+              shelf={shelf}
+              supply={byFood}
+              selected={wide ? chosen?.id : undefined}
+            />
+          ))}
+        </>
       )}
     </Screen>
   );

@@ -22,6 +22,7 @@ const supply = (days: number | null, usedPerWeekG = 1) => ({
   usedPerWeekG,
   wastedG: 0,
   costPerDayMinor: null,
+  buy: null,
 });
 const lot = (bestBefore: string) => ({
   id: 'l',

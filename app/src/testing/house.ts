@@ -22,6 +22,7 @@ export const household: Household = {
   clock: '24',
   weekStart: 1,
   currency: 'EUR',
+  deliveryDays: 4,
   version: 1,
 };
 
@@ -199,7 +200,7 @@ export const round = (day: string): RoundView => ({
 
 export const supply: Supply = {
   horizon: 120,
-  foods: [{ foodId: 'f1', days: 5, usedPerWeekG: 1.2, wastedG: 0, costPerDayMinor: 18 }],
+  foods: [{ foodId: 'f1', days: 5, usedPerWeekG: 1.2, wastedG: 0, costPerDayMinor: 18, buy: null }],
 };
 
 export const consumption: Consumption = {

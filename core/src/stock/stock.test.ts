@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { addDays } from '../round';
-import { daysLeft, drawDown, type Lot } from '.';
+import { daysLeft, drawDown, purchaseOf, type Lot } from '.';
 
 const lot = (id: string, remainingG: number, bestBefore: string | null = null): Lot => ({
   id,
@@ -62,5 +62,55 @@ describe('days left', () => {
     );
     expect(left).toBe(3);
     expect(wastedG).toBeCloseTo(85, 9);
+  });
+});
+
+describe('what to buy', () => {
+  const wanted = (over: Partial<Parameters<typeof purchaseOf>[0]> = {}) =>
+    purchaseOf({
+      lots: [lot('a', 10)],
+      useG: Array(120).fill(1),
+      dayOf: days(120),
+      deliveryDays: 4,
+      packG: 20,
+      ...over,
+    });
+
+  it('is ordered so that it comes on the day when the shelf is empty', () => {
+    // Ten grams at a gram a day are gone on the eleventh; four days before is the seventh.
+    expect(wanted()).toMatchObject({ runsOutOn: '2026-03-11', orderBy: '2026-03-07', late: false });
+    expect(wanted()?.massG.value).toBeCloseTo(30, 9);
+    expect(wanted()?.packs).toBe(2);
+  });
+
+  it('is late where delivery takes longer than the shelf lasts, and says today', () => {
+    expect(wanted({ lots: [lot('a', 2)] })).toMatchObject({ orderBy: '2026-03-01', late: true });
+    expect(wanted({ deliveryDays: 0 })).toMatchObject({ orderBy: '2026-03-11', late: false });
+  });
+
+  it('follows fasts and best-before dates, not an average', () => {
+    const fasting = Array.from({ length: 120 }, (_, at) => (at % 7 === 6 ? 0 : 1));
+    expect(wanted({ useG: fasting })?.runsOutOn).toBe('2026-03-12');
+    expect(wanted({ lots: [lot('a', 10, '2026-03-05')] })?.runsOutOn).toBe('2026-03-06');
+  });
+
+  it('is nothing where the shelf lasts, or nothing is used', () => {
+    expect(wanted({ lots: [lot('a', 1000)] })).toBeNull();
+    expect(wanted({ useG: Array(120).fill(0) })).toBeNull();
+  });
+
+  it('in whole packs, covers what it must and never a pack more', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.1, max: 500, noNaN: true }),
+        fc.double({ min: 0.01, max: 20, noNaN: true }),
+        (packG, use) => {
+          const bought = wanted({ lots: [], packG, useG: Array(120).fill(use) });
+          const grams = (bought?.packs as number) * packG;
+          expect(grams).toBeGreaterThanOrEqual((bought?.massG.value as number) - 1e-6);
+          expect(grams - packG).toBeLessThan((bought?.massG.value as number) + 1e-6);
+        },
+      ),
+    );
   });
 });

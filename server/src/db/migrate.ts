@@ -2,8 +2,9 @@ import { QueryTypes, type Sequelize, type Transaction } from 'sequelize';
 import { Umzug, type UmzugStorage } from 'umzug';
 import * as house from './migrations/0001-house';
 import * as knowTheFish from './migrations/0002-know-the-fish';
+import * as knowTheLarder from './migrations/0003-know-the-larder';
 
-const MIGRATIONS = [house, knowTheFish];
+const MIGRATIONS = [house, knowTheFish, knowTheLarder];
 /** Arbitrary but fixed: two servers that start together migrate one after the other. */
 const LOCK = 741_093_122;
 

@@ -24,6 +24,7 @@ const TABLES = {
     clock: TEXT,
     weekStart: SMALLINT,
     currency: TEXT,
+    deliveryDays: SMALLINT,
     version: INTEGER,
   },
   moments: {

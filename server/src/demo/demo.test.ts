@@ -36,6 +36,7 @@ describe('the demo household', () => {
     expect(Math.min(...lots.map((lot) => lot.remainingG))).toBeGreaterThanOrEqual(0);
     const powder = lots.find((lot) => lot.name === 'Fry powder');
     expect(powder?.remainingG).toBeLessThan(0.6);
+    expect(powder?.remainingG).toBeGreaterThan(0.02);
   });
 
   it('an empty household starts with moments alone', async () => {

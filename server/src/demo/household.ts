@@ -49,6 +49,7 @@ export async function ensureHousehold(
         clock: '24',
         weekStart: 1,
         currency: 'EUR',
+        deliveryDays: 4,
         version: 1,
       },
       { transaction },

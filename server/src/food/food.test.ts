@@ -83,6 +83,13 @@ describe('foods', () => {
     expect(supply.usedPerWeekG).toBeGreaterThan(0);
     const days = Math.floor(10 / (supply.usedPerWeekG / 7));
     expect(supply.days ?? body.horizon).toBe(Math.min(days, body.horizon));
+    // Ordered as many days before it runs out as the household's deliveries take.
+    if (supply.buy) {
+      const ahead = Date.parse(supply.buy.runsOutOn) - Date.parse(supply.buy.orderBy);
+      expect(ahead / 86_400_000).toBe(4);
+      expect(supply.buy.packG).toBe(10);
+    }
+    expect(supply.buy === null).toBe(supply.days === null);
     const next = await ask.put(`/api/lots/${food.lot.id}`).send({
       version: 1,
       costMinor: null,

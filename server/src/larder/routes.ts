@@ -1,4 +1,12 @@
-import { addDays, compileRound, daysLeft, pricePerGram, type House } from '@open-larder/core';
+import type { LotRow } from '@open-larder/contract';
+import {
+  addDays,
+  compileRound,
+  daysLeft,
+  pricePerGram,
+  purchaseOf,
+  type House,
+} from '@open-larder/core';
 import { localDay } from '../clock';
 import type { Handlers } from '../http/mount';
 import { readHouse } from '../round/house';
@@ -22,12 +30,22 @@ export const larderRoutes: Handlers = {
           const usedPerWeekG = week.reduce((sum, grams) => sum + grams, 0);
           const { days: left, wastedG } = daysLeft(food.lots, use, days);
           const price = pricePerGram(food.lots);
+          const packG = usualPack(food.lots);
+          const deliveryDays = household.deliveryDays;
+          const wanted = { lots: food.lots, useG: use, dayOf: days, deliveryDays, packG };
+          const purchase = purchaseOf(wanted);
           return {
             foodId: food.id,
             days: left,
             usedPerWeekG,
             wastedG,
             costPerDayMinor: price === null ? null : (price * usedPerWeekG) / 7,
+            buy: purchase && {
+              ...purchase,
+              massG: purchase.massG.value,
+              why: purchase.massG,
+              packG,
+            },
           };
         }),
     };
@@ -47,4 +65,10 @@ function useByWeekday(house: House, week: readonly string[]): Map<string, number
     }
   });
   return use;
+}
+
+/** The size of the pack that was bought last; null where none was. */
+function usualPack(lots: readonly LotRow[]): number | null {
+  const last = [...lots].sort((a, b) => (a.boughtOn < b.boughtOn ? 1 : -1))[0];
+  return last?.amountG ?? null;
 }

@@ -22,6 +22,7 @@ const ALL = 100_000;
 /** The whole household, read once and seen on any day. */
 export interface Household {
   timeZone: string;
+  deliveryDays: number;
   history: History;
   tanks: Tank[];
   moments: MomentRow[];
@@ -42,6 +43,7 @@ export async function readHouse(scope: Scope, catalogue: Catalogue): Promise<Hou
   ]);
   return {
     timeZone: household.timeZone,
+    deliveryDays: household.deliveryDays,
     history,
     tanks: tankRows,
     moments: momentRows,

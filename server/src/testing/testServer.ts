@@ -56,6 +56,7 @@ export async function startTestServer(): Promise<TestServer> {
       clock: '24',
       weekStart: 1,
       currency: 'EUR',
+      deliveryDays: 4,
       version: 1,
     });
   }

@@ -1,0 +1,37 @@
+import type { FoodRow } from '@open-larder/contract';
+import { sayGrams } from '@open-larder/core/food';
+import { addDays } from '@open-larder/core/round';
+import type { FoodSupply } from './shelves';
+
+/** Days ahead that are worth a thought today. */
+const SOON_DAYS = 14;
+
+export interface Errand {
+  food: FoodRow;
+  buy: NonNullable<FoodSupply['buy']>;
+  /** «2 packs of 60 g», or grams where no pack was ever bought. */
+  amount: string;
+  /** To be ordered today, or already late. */
+  due: boolean;
+  soon: boolean;
+}
+
+/** What to buy, the most urgent first. What lives is cultured, not bought, and stands elsewhere. */
+export function shoppingList(
+  foods: readonly FoodRow[],
+  supply: ReadonlyMap<string, FoodSupply>,
+  today: string,
+): Errand[] {
+  return foods
+    .flatMap((food): Errand[] => {
+      const buy = supply.get(food.id)?.buy;
+      if (!buy || food.archived || food.kind === 'live') return [];
+      const amount =
+        buy.packs === null || buy.packG === null
+          ? sayGrams(buy.massG)
+          : `${buy.packs} ${buy.packs === 1 ? 'pack' : 'packs'} of ${sayGrams(buy.packG)}`;
+      const due = buy.late || buy.orderBy <= today;
+      return [{ food, buy, amount, due, soon: buy.orderBy <= addDays(today, SOON_DAYS) }];
+    })
+    .sort((a, b) => (a.buy.orderBy < b.buy.orderBy ? -1 : a.buy.orderBy > b.buy.orderBy ? 1 : 0));
+}
