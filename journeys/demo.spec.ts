@@ -4,7 +4,14 @@ import { expect, goTo, test } from './product';
 
 const PLACES = ['Round', 'Tanks', 'Week', 'Larder', 'Records'] as const;
 /** Views behind the places, by address. */
-const BEHIND = ['/fish', '/species', '/species/pangio-kuhlii', '/tables', '/tanks/new'];
+const BEHIND = [
+  '/fish',
+  '/species',
+  '/species/pangio-kuhlii',
+  '/tables',
+  '/tanks/new',
+  '/larder/compare',
+];
 
 test('the demo: every place, both themes, accessible and without sideways scroll', async ({
   page,

@@ -3,6 +3,7 @@ import { fireEvent, screen } from '@testing-library/react-native';
 import { answers, food } from '../testing/house';
 import { standIn } from '../testing/server';
 import { show } from '../testing/show';
+import { CompareScreen } from './CompareScreen';
 import { EditFoodScreen } from './EditFoodScreen';
 import { LarderScreen } from './LarderScreen';
 
@@ -124,5 +125,34 @@ describe('a changed food', () => {
         'Hand unit: yours pinch · pinches · 0.02 · 0.5, theirs pinch · pinches · 0.03 · 0.5',
       ),
     ).toBeTruthy();
+  });
+});
+
+describe('foods side by side', () => {
+  const wet = {
+    ...food,
+    id: 'f2',
+    name: 'Thawed worms',
+    kind: 'frozen',
+    composition: { protein: 0.06, fat: 0.01, fibre: 0.006, ash: 0.009, moisture: 0.9 },
+    lots: [],
+  };
+
+  it('are sorted by any figure, what is not known last', async () => {
+    standIn({ ...answers(), 'GET /api/foods': { items: [wet, food], next: null } });
+    show(<CompareScreen />);
+    const names = () =>
+      screen.getAllByText(/^(Fine flake|Thawed worms)$/).map((one) => one.props.children);
+    await screen.findByText('Fine flake');
+    expect(names()).toEqual(['Fine flake', 'Thawed worms']);
+    fireEvent.press(screen.getByLabelText('Sort by Protein'));
+    expect(names()).toEqual(['Thawed worms', 'Fine flake']);
+    fireEvent.press(screen.getByLabelText('Sort by Protein'));
+    expect(names()).toEqual(['Fine flake', 'Thawed worms']);
+    fireEvent.press(screen.getByLabelText('Sort by 100 kJ'));
+    expect(names()).toEqual(['Fine flake', 'Thawed worms']);
+    expect(screen.getAllByText('–')).toHaveLength(2);
+    fireEvent.changeText(screen.getByLabelText('Filter by name or kind'), 'frozen');
+    expect(names()).toEqual(['Thawed worms']);
   });
 });

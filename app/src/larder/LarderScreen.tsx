@@ -74,6 +74,9 @@ export function LarderScreen({ id }: { id?: string }) {
       ) : (
         <>
           <Shopping foods={all} supply={byFood} />
+          <View style={{ alignItems: 'flex-start' }}>
+            <Button label="Compare foods" onPress={() => router.push('/larder/compare')} />
+          </View>
           {shelves.map((shelf) => (
             <ShelfOf
               key={shelf.name}

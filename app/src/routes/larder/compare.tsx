@@ -1,0 +1,5 @@
+import { CompareScreen } from '../../larder/CompareScreen';
+
+export default function CompareRoute() {
+  return <CompareScreen />;
+}
