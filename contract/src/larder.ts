@@ -30,5 +30,14 @@ export const supply = z.object({
         .nullable(),
     }),
   ),
+  /** What the plan's food costs, by group, at the prices of the lots. */
+  groups: z.array(
+    z.object({
+      groupId: id,
+      costPerDayMinor: z.number(),
+      /** True where some of its foods have no price, so that it costs more than is said. */
+      inPart: z.boolean(),
+    }),
+  ),
 });
 export type Supply = z.infer<typeof supply>;

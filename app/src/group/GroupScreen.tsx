@@ -25,6 +25,7 @@ import {
 } from '../ui';
 import { DietSummary } from '../diet/DietSummary';
 import { late } from '../forms/late';
+import { FoodCost } from '../larder/FoodCost';
 import type { EventKind } from './EventSheet';
 import { LifeCard } from './LifeCard';
 import { saySize } from './words';
@@ -122,6 +123,7 @@ function GroupFacts({ group, data }: { group: Group; data: HouseData }) {
               }
               why={figures.gap}
             />
+            <FoodCost groups={[group]} />
           </>
         ) : null}
       </Card>

@@ -52,6 +52,7 @@ describe('the larder', () => {
       'GET /api/foods': { items: foods, next: null },
       'GET /api/larder/supply': {
         horizon: 120,
+        groups: [],
         foods: [
           { ...line, foodId: 'f1', buy: buy('2099-03-16', false, 2) },
           { ...line, foodId: 'f2', buy: buy('2000-01-01', true, null) },

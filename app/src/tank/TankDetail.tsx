@@ -12,6 +12,7 @@ import { api, useNow, useWords, type HouseData } from '../store';
 import { useColours, useWide } from '../theme';
 import { Button, Card, Empty, ListRow, Text, useSay, WhyLink } from '../ui';
 import { saySize } from '../group/words';
+import { FoodCost } from '../larder/FoodCost';
 import { TogetherCard } from '../together/TogetherCard';
 import { TankFacts } from './TankFacts';
 import { TankPicture } from './TankPicture';
@@ -82,6 +83,7 @@ export function TankDetail({ tank, data }: { tank: Tank; data: HouseData }) {
           }
         />
         <TankFacts tank={tank} />
+        <FoodCost groups={groups} />
       </Card>
       <Text look="subtitle">Groups</Text>
       {groups.length === 0 ? (

@@ -201,6 +201,7 @@ export const round = (day: string): RoundView => ({
 export const supply: Supply = {
   horizon: 120,
   foods: [{ foodId: 'f1', days: 5, usedPerWeekG: 1.2, wastedG: 0, costPerDayMinor: 18, buy: null }],
+  groups: [{ groupId: 'g1', costPerDayMinor: 18, inPart: false }],
 };
 
 export const consumption: Consumption = {

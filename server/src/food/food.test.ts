@@ -77,7 +77,7 @@ describe('foods', () => {
   });
 
   it('last as long as the plan lets them', async () => {
-    const { ask, food } = await smallHouse(server, 'theirs');
+    const { ask, food, group } = await smallHouse(server, 'theirs');
     const { body } = await ask.get('/api/larder/supply').expect(200);
     const supply = body.foods.find((one: { foodId: string }) => one.foodId === food.id);
     expect(supply.usedPerWeekG).toBeGreaterThan(0);
@@ -90,6 +90,10 @@ describe('foods', () => {
       expect(supply.buy.packG).toBe(10);
     }
     expect(supply.buy === null).toBe(supply.days === null);
+    // One group eats it all: the cost of the food is the cost of the group.
+    const cost = body.groups.find((one: { groupId: string }) => one.groupId === group.id);
+    expect(cost).toMatchObject({ inPart: false });
+    expect(cost.costPerDayMinor).toBeCloseTo(supply.costPerDayMinor, 9);
     const next = await ask.put(`/api/lots/${food.lot.id}`).send({
       version: 1,
       costMinor: null,

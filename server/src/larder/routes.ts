@@ -1,11 +1,11 @@
-import type { LotRow } from '@open-larder/contract';
+import type { LotRow, Supply } from '@open-larder/contract';
 import {
   addDays,
   compileRound,
   daysLeft,
   pricePerGram,
   purchaseOf,
-  type House,
+  type Round,
 } from '@open-larder/core';
 import { localDay } from '../clock';
 import type { Handlers } from '../http/mount';
@@ -19,17 +19,20 @@ export const larderRoutes: Handlers = {
     const household = await readHouse(scope, catalogue);
     const today = localDay(clock.now(), household.timeZone);
     const days = Array.from({ length: HORIZON }, (_, index) => addDays(today, index));
-    const weekly = useByWeekday(household.on(today).house, days.slice(0, 7));
+    const { house } = household.on(today);
+    const week = days.slice(0, 7).map((day) => compileRound(house, day));
+    const weekly = useByWeekday(week);
+    const priceOf = new Map(household.foods.map((food) => [food.id, pricePerGram(food.lots)]));
     return {
       horizon: HORIZON,
       foods: household.foods
         .filter((food) => !food.archived)
         .map((food) => {
-          const week = weekly.get(food.id) ?? Array<number>(7).fill(0);
-          const use = days.map((_, index) => week[index % 7] as number);
-          const usedPerWeekG = week.reduce((sum, grams) => sum + grams, 0);
+          const perDay = weekly.get(food.id) ?? Array<number>(7).fill(0);
+          const use = days.map((_, index) => perDay[index % 7] as number);
+          const usedPerWeekG = perDay.reduce((sum, grams) => sum + grams, 0);
           const { days: left, wastedG } = daysLeft(food.lots, use, days);
-          const price = pricePerGram(food.lots);
+          const price = priceOf.get(food.id) ?? null;
           const packG = usualPack(food.lots);
           const deliveryDays = household.deliveryDays;
           const wanted = { lots: food.lots, useG: use, dayOf: days, deliveryDays, packG };
@@ -48,15 +51,16 @@ export const larderRoutes: Handlers = {
             },
           };
         }),
+      groups: costs(week, priceOf),
     };
   },
 };
 
 /** Grams of each food on each of seven days: the plan repeats by weekday. */
-function useByWeekday(house: House, week: readonly string[]): Map<string, number[]> {
+function useByWeekday(week: readonly Round[]): Map<string, number[]> {
   const use = new Map<string, number[]>();
-  week.forEach((day, index) => {
-    for (const { servings } of compileRound(house, day).groups) {
+  week.forEach((round, index) => {
+    for (const { servings } of round.groups) {
       for (const { food, portion } of servings) {
         const grams = use.get(food.id) ?? Array<number>(7).fill(0);
         grams[index] = (grams[index] as number) + portion.massG;
@@ -65,6 +69,24 @@ function useByWeekday(house: House, week: readonly string[]): Map<string, number
     }
   });
   return use;
+}
+
+/** What each group's food costs a day, over the week. */
+function costs(
+  week: readonly Round[],
+  priceOf: ReadonlyMap<string, number | null>,
+): Supply['groups'] {
+  const byGroup = new Map<string, Supply['groups'][number]>();
+  for (const { group, servings } of week.flatMap((round) => round.groups)) {
+    const cost = byGroup.get(group.id) ?? { groupId: group.id, costPerDayMinor: 0, inPart: false };
+    byGroup.set(group.id, cost);
+    for (const { food, portion } of servings) {
+      const price = priceOf.get(food.id) ?? null;
+      if (price === null) cost.inPart = true;
+      else cost.costPerDayMinor += (price * portion.massG) / week.length;
+    }
+  }
+  return [...byGroup.values()];
 }
 
 /** The size of the pack that was bought last; null where none was. */
