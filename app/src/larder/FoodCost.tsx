@@ -12,6 +12,7 @@ export function FoodCost({ groups }: { groups: readonly Group[] }) {
   const perDay = costs.reduce((sum, one) => sum + one.costPerDayMinor, 0);
   const fish = groups.reduce((sum, group) => sum + group.size.total, 0);
   const inPart = costs.some((one) => one.inPart);
+  if (perDay === 0 && !inPart) return null;
   const said = [
     fish > 0 ? `${words.money((perDay * DAYS_A_MONTH) / fish)} a fish a month` : null,
     inPart ? 'some of it has no price' : null,
