@@ -93,7 +93,8 @@ function HouseholdForm({ household }: { household: Household }) {
           }}
           onTakeTheirs={() => {
             const { id: __, ...theirs } = stale.theirs as Household;
-            form.reset(theirs);
+            // Over what was typed too: keeping it is what the other button is for.
+            form.reset(theirs, { keepDirtyValues: false });
             clearStale();
           }}
         />
