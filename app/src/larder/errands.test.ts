@@ -1,0 +1,65 @@
+import type { FoodRow } from '@open-larder/contract';
+import { assumed } from '@open-larder/core/why';
+import { food } from '../testing/house';
+import { shoppingList } from './errands';
+import type { FoodSupply } from './shelves';
+
+const TODAY = '2026-03-10';
+const buy = (orderBy: string, over: Partial<NonNullable<FoodSupply['buy']>> = {}) => ({
+  runsOutOn: '2026-04-01',
+  orderBy,
+  late: false,
+  massG: 12.5,
+  why: assumed('Use', 12.5, 'g', 'test'),
+  packs: 1,
+  packG: 60,
+  ...over,
+});
+const shelf = (...entries: [string, FoodSupply['buy'], Partial<FoodRow>?][]) => {
+  const foods = entries.map(([id, , over]) => ({ ...food, id, name: id, ...over }));
+  const supply = new Map(
+    entries.map(([id, wanted]) => [
+      id,
+      { foodId: id, days: 1, usedPerWeekG: 1, wastedG: 0, costPerDayMinor: null, buy: wanted },
+    ]),
+  );
+  return shoppingList(foods, supply, TODAY);
+};
+
+describe('what to buy', () => {
+  it('stands in the order in which it must be ordered', () => {
+    const list = shelf(
+      ['late', buy('2026-03-30')],
+      ['soon', buy('2026-03-12')],
+      ['now', buy('2026-03-10')],
+    );
+    expect(list.map((errand) => errand.food.id)).toEqual(['now', 'soon', 'late']);
+    expect(list.map((errand) => errand.due)).toEqual([true, false, false]);
+    expect(list.map((errand) => errand.soon)).toEqual([true, true, false]);
+  });
+
+  it('is said in packs where one was ever bought, and in grams where not', () => {
+    const [pack, packs, grams] = shelf(
+      ['a', buy('2026-03-11')],
+      ['b', buy('2026-03-12', { packs: 3 })],
+      ['c', buy('2026-03-13', { packs: null, packG: null })],
+    );
+    expect(pack?.amount).toBe('1 pack of 60 g');
+    expect(packs?.amount).toBe('3 packs of 60 g');
+    expect(grams?.amount).toBe('12.5 g');
+  });
+
+  it('leaves out what lasts, what was taken down, and what lives', () => {
+    const list = shelf(
+      ['lasts', null],
+      ['down', buy('2026-03-10'), { archived: true }],
+      ['lives', buy('2026-03-10'), { kind: 'live' }],
+    );
+    expect(list).toEqual([]);
+  });
+
+  it('that comes too late is due, whatever the day says', () => {
+    const [errand] = shelf(['a', buy('2026-03-20', { late: true })]);
+    expect(errand?.due).toBe(true);
+  });
+});
