@@ -50,6 +50,7 @@ export async function reads({ pool, householdId, get }: Bench): Promise<void> {
     () => get('/api/tanks'),
     () => pool.query(TANKS, [householdId]),
     1500,
+    MOSTLY_HTTP,
   );
   await compare(
     'read: 500 newest of a million servings',
