@@ -1,6 +1,7 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { measured } from '@open-larder/core/why';
 import { answers, food, group, household, moment, species, tank } from '../testing/house';
+import { replace } from '../testing/router';
 import { standIn } from '../testing/server';
 import { show } from '../testing/show';
 import type { Words } from '../store';
@@ -8,15 +9,7 @@ import { DietScreen } from './DietScreen';
 import { lookAtDiet } from './look';
 import { sayFinding, sayMoment } from './words';
 
-const mockReplace = jest.fn();
-jest.mock('expo-router', () => ({
-  useRouter: () => ({
-    push: jest.fn(),
-    replace: mockReplace,
-    back: jest.fn(),
-    canGoBack: () => false,
-  }),
-}));
+jest.mock('expo-router', () => jest.requireActual('../testing/router'));
 
 const words = {
   say: (_measure, base) => `${base} °C`,
@@ -108,7 +101,7 @@ describe('planning a diet', () => {
     expect(screen.getByText('4 pinches')).toBeTruthy();
     fireEvent.press(screen.getAllByLabelText('Sunday').at(-1)!);
     fireEvent.press(screen.getByLabelText('Save the diet'));
-    await waitFor(() => expect(mockReplace).toHaveBeenCalledWith('/groups/g1'));
+    await waitFor(() => expect(replace).toHaveBeenCalledWith('/groups/g1'));
     const [put] = asked.filter((one) => one.method === 'PUT');
     expect(put?.body).toMatchObject({
       version: 2,

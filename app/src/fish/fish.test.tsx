@@ -1,24 +1,13 @@
 import type { Group } from '@open-larder/contract';
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { answers, group, species, tank } from '../testing/house';
+import { push } from '../testing/router';
 import { standIn } from '../testing/server';
 import { show } from '../testing/show';
 import { FishScreen } from './FishScreen';
 import { sorted } from './sort';
 
-const mockPush = jest.fn();
-jest.mock('expo-router', () => ({
-  useRouter: () => ({
-    push: mockPush,
-    replace: jest.fn(),
-    back: jest.fn(),
-    canGoBack: () => false,
-  }),
-  usePathname: () => '/fish',
-  Link: ({ children }: { children: unknown }) => children,
-}));
-beforeEach(() => mockPush.mockClear());
-
+jest.mock('expo-router', () => jest.requireActual('../testing/router'));
 const size = (total: number) => ({ males: 0, females: 0, unsexed: total, total });
 const race = { ...tank, id: 't2', name: 'Race', walkOrder: 2 };
 const groups: Group[] = [
@@ -76,7 +65,7 @@ describe('the list of all fish', () => {
     expect(screen.getByText('None by these words')).toBeTruthy();
     filter('');
     fireEvent.press(screen.getByLabelText(/^Zebras, Race · 4 fish · adult · 3 cm/));
-    expect(mockPush).toHaveBeenCalledWith('/groups/a');
+    expect(push).toHaveBeenCalledWith('/groups/a');
   });
 
   it('lets groups be chosen, and offers to move them', async () => {
@@ -89,7 +78,7 @@ describe('the list of all fish', () => {
     expect(screen.getByText('2 chosen')).toBeTruthy();
     fireEvent.press(screen.getByLabelText(/^Zebras/));
     expect(screen.getByText('1 chosen')).toBeTruthy();
-    expect(mockPush).not.toHaveBeenCalled();
+    expect(push).not.toHaveBeenCalled();
     fireEvent.press(screen.getByLabelText('Done'));
     expect(screen.queryByText('1 chosen')).toBeNull();
   });

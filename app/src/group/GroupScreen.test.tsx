@@ -1,28 +1,13 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { answers, group, species } from '../testing/house';
+import { push } from '../testing/router';
 import { standIn } from '../testing/server';
 import { show } from '../testing/show';
 import { Toast } from '../ui';
 import { EditGroupSheet } from './EditGroupSheet';
 import { GroupScreen } from './GroupScreen';
 
-const mockPush = jest.fn();
-const mockReplace = jest.fn();
-jest.mock('expo-router', () => ({
-  useRouter: () => ({
-    push: mockPush,
-    replace: mockReplace,
-    back: jest.fn(),
-    canGoBack: () => false,
-  }),
-  usePathname: () => '/groups/g1',
-  Link: ({ children }: { children: unknown }) => children,
-}));
-beforeEach(() => {
-  mockPush.mockClear();
-  mockReplace.mockClear();
-});
-
+jest.mock('expo-router', () => jest.requireActual('../testing/router'));
 const told = (more: object = {}) => ({
   ...answers(),
   'GET /api/groups/g1/events': { items: [], next: null },
@@ -63,7 +48,7 @@ describe('a group', () => {
       expect(screen.getByText(seldom)).toBeTruthy();
     }
     fireEvent.press(screen.getByText('About the species'));
-    expect(mockPush).toHaveBeenCalledWith(`/species/${species.key}`);
+    expect(push).toHaveBeenCalledWith(`/species/${species.key}`);
   });
 
   it('ends with a way back, and keeps its species for it', async () => {

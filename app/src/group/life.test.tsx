@@ -11,14 +11,7 @@ import { MoveSheet } from './MoveSheet';
 import { SplitSheet } from './SplitSheet';
 import { sayEvent } from './words';
 
-jest.mock('expo-router', () => ({
-  useRouter: () => ({
-    push: jest.fn(),
-    replace: jest.fn(),
-    back: jest.fn(),
-    canGoBack: () => false,
-  }),
-}));
+jest.mock('expo-router', () => jest.requireActual('../testing/router'));
 
 const REAL = '01a20b8f-8261-7d0d-87a6-870c81b69e8e';
 const OTHER = '01a20b8f-8261-7d0d-87a6-870c81b69e8f';

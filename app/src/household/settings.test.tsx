@@ -5,16 +5,7 @@ import { show } from '../testing/show';
 import { Toast } from '../ui';
 import { SettingsScreen } from './SettingsScreen';
 
-jest.mock('expo-router', () => ({
-  useRouter: () => ({
-    push: jest.fn(),
-    replace: jest.fn(),
-    back: jest.fn(),
-    canGoBack: () => false,
-  }),
-  usePathname: () => '/settings',
-  Link: ({ children }: { children: unknown }) => children,
-}));
+jest.mock('expo-router', () => jest.requireActual('../testing/router'));
 
 describe('the settings', () => {
   it('let each unit be chosen by itself, and deliveries take their days', async () => {

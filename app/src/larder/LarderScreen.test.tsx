@@ -1,23 +1,14 @@
 import { assumed } from '@open-larder/core/why';
 import { fireEvent, screen } from '@testing-library/react-native';
 import { answers, food } from '../testing/house';
+import { push } from '../testing/router';
 import { standIn } from '../testing/server';
 import { show } from '../testing/show';
 import { CompareScreen } from './CompareScreen';
 import { EditFoodScreen } from './EditFoodScreen';
 import { LarderScreen } from './LarderScreen';
 
-const mockPush = jest.fn();
-jest.mock('expo-router', () => ({
-  useRouter: () => ({
-    push: mockPush,
-    replace: jest.fn(),
-    back: jest.fn(),
-    canGoBack: () => false,
-  }),
-  usePathname: () => '/larder',
-  Link: ({ children }: { children: unknown }) => children,
-}));
+jest.mock('expo-router', () => jest.requireActual('../testing/router'));
 
 describe('the larder', () => {
   it('shows jars by the place they stand in, and what runs short', async () => {
@@ -27,7 +18,7 @@ describe('the larder', () => {
     expect(await screen.findByText('5 days')).toBeTruthy();
     expect(screen.getByText(/1 foods · €0.18 a day · next to buy within 5 days/)).toBeTruthy();
     fireEvent.press(screen.getByLabelText('Fine flake, 5 days'));
-    expect(mockPush).toHaveBeenCalledWith('/larder/f1');
+    expect(push).toHaveBeenCalledWith('/larder/f1');
   });
 
   it('says what to buy by when, the most urgent first, and what can wait', async () => {

@@ -5,16 +5,7 @@ import { show } from '../testing/show';
 import { Toast } from '../ui';
 import { RoundScreen } from './RoundScreen';
 
-jest.mock('expo-router', () => ({
-  useRouter: () => ({
-    push: jest.fn(),
-    replace: jest.fn(),
-    back: jest.fn(),
-    canGoBack: () => false,
-  }),
-  usePathname: () => '/round',
-  Link: ({ children }: { children: unknown }) => children,
-}));
+jest.mock('expo-router', () => jest.requireActual('../testing/router'));
 
 const DAY = '2026-03-04';
 

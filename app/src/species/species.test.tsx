@@ -1,6 +1,7 @@
 import { OWN } from '@open-larder/catalogue';
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { answers, species } from '../testing/house';
+import { push, replace } from '../testing/router';
 import { standIn } from '../testing/server';
 import { show } from '../testing/show';
 import { Toast } from '../ui';
@@ -9,23 +10,7 @@ import { EditSpeciesScreen } from './EditSpeciesScreen';
 import { SpeciesListScreen } from './SpeciesListScreen';
 import { SpeciesScreen } from './SpeciesScreen';
 
-const mockPush = jest.fn();
-const mockReplace = jest.fn();
-jest.mock('expo-router', () => ({
-  useRouter: () => ({
-    push: mockPush,
-    replace: mockReplace,
-    back: jest.fn(),
-    canGoBack: () => false,
-  }),
-  usePathname: () => '/species',
-  Link: ({ children }: { children: unknown }) => children,
-}));
-beforeEach(() => {
-  mockPush.mockClear();
-  mockReplace.mockClear();
-});
-
+jest.mock('expo-router', () => jest.requireActual('../testing/router'));
 const { key, defaulted, ...filled } = species;
 const blanks = Object.fromEntries(defaulted.map((field) => [field, null]));
 const entry = { ...filled, ...blanks };
@@ -75,7 +60,7 @@ describe('a species page', () => {
       </>,
     );
     fireEvent.press(await screen.findByLabelText('Change it'));
-    expect(mockPush).toHaveBeenCalledWith(`/species/${OWN + ID}/edit`);
+    expect(push).toHaveBeenCalledWith(`/species/${OWN + ID}/edit`);
     fireEvent.press(screen.getByLabelText('Put away'));
     expect(await screen.findByText('My danio is put away.')).toBeTruthy();
     const sent = asked.find((one) => one.method === 'PUT')?.body;
@@ -119,7 +104,7 @@ describe('a copy of one’s own', () => {
     fireEvent.changeText(screen.getByLabelText('Length when grown, cm'), '2 in');
     fireEvent.changeText(screen.getByLabelText('Width of the mouth, of its length, %'), '');
     fireEvent.press(screen.getByLabelText('Keep it as my own'));
-    await waitFor(() => expect(mockReplace).toHaveBeenCalledTimes(1));
+    await waitFor(() => expect(replace).toHaveBeenCalledTimes(1));
     const sent = asked.find((one) => one.method === 'POST')?.body as { entry: object };
     expect(sent).toMatchObject({ copiedFrom: key });
     expect(sent.entry).toEqual({

@@ -7,16 +7,7 @@ import { Toast } from '../ui';
 import { TablesScreen } from './TablesScreen';
 import { sayReport } from './words';
 
-jest.mock('expo-router', () => ({
-  useRouter: () => ({
-    push: jest.fn(),
-    replace: jest.fn(),
-    back: jest.fn(),
-    canGoBack: () => false,
-  }),
-  usePathname: () => '/tables',
-  Link: ({ children }: { children: unknown }) => children,
-}));
+jest.mock('expo-router', () => jest.requireActual('../testing/router'));
 
 const report = (fault: boolean, written = false): TableReport => ({
   columns: [

@@ -1,21 +1,12 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { answers, tank } from '../testing/house';
+import { replace } from '../testing/router';
 import { standIn } from '../testing/server';
 import { show } from '../testing/show';
 import { EditTankScreen } from './EditTankScreen';
 import { NewTankScreen } from './NewTankScreen';
 
-const mockReplace = jest.fn();
-jest.mock('expo-router', () => ({
-  useRouter: () => ({
-    push: jest.fn(),
-    replace: mockReplace,
-    back: jest.fn(),
-    canGoBack: () => false,
-  }),
-}));
-
-beforeEach(() => mockReplace.mockClear());
+jest.mock('expo-router', () => jest.requireActual('../testing/router'));
 
 const sent = (asked: ReturnType<typeof standIn>, method: string) =>
   asked.filter((one) => one.method === method).map((one) => one.body as Record<string, unknown>);
@@ -36,7 +27,7 @@ describe('a new tank', () => {
     fireEvent.changeText(screen.getByLabelText('Inside height, cm'), '30');
     expect(screen.getByText('That is 43 L of water.')).toBeTruthy();
     fireEvent.press(screen.getByLabelText('Make this tank'));
-    await waitFor(() => expect(mockReplace).toHaveBeenCalledTimes(1));
+    await waitFor(() => expect(replace).toHaveBeenCalledTimes(1));
     expect(sent(asked, 'POST')[0]).toMatchObject({
       name: 'Shelf',
       lengthCm: 60,
@@ -89,7 +80,7 @@ describe('a changed tank', () => {
     fireEvent.press(screen.getByLabelText('Save'));
     expect(await screen.findByText('Temperature: yours 22, theirs 27')).toBeTruthy();
     fireEvent.press(screen.getByLabelText('Keep mine'));
-    await waitFor(() => expect(mockReplace).toHaveBeenCalledWith('/tanks/t1'));
+    await waitFor(() => expect(replace).toHaveBeenCalledWith('/tanks/t1'));
     expect(sent(asked, 'PUT').map((body) => [body.version, body.tempC])).toEqual([
       [3, 22],
       [4, 22],

@@ -1,29 +1,14 @@
 import { furnishingOf } from '@open-larder/core/tank';
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { answers, group, tank } from '../testing/house';
+import { push, replace } from '../testing/router';
 import { standIn } from '../testing/server';
 import { show } from '../testing/show';
 import { FURNISHING } from './guesses';
 import { NewTankScreen } from './NewTankScreen';
 import { TanksScreen } from './TanksScreen';
 
-const mockPush = jest.fn();
-const mockReplace = jest.fn();
-jest.mock('expo-router', () => ({
-  useRouter: () => ({
-    push: mockPush,
-    replace: mockReplace,
-    back: jest.fn(),
-    canGoBack: () => false,
-  }),
-  usePathname: () => '/tanks',
-  Link: ({ children }: { children: unknown }) => children,
-}));
-beforeEach(() => {
-  mockPush.mockClear();
-  mockReplace.mockClear();
-});
-
+jest.mock('expo-router', () => jest.requireActual('../testing/router'));
 const many = Array.from({ length: 9 }, (_, at) => ({
   ...tank,
   id: `t${at + 1}`,
@@ -59,14 +44,14 @@ describe('the tanks', () => {
     });
     show(<TanksScreen />);
     fireEvent.press(await screen.findByLabelText('Paste a whole house'));
-    expect(mockPush).toHaveBeenCalledWith('/tables');
+    expect(push).toHaveBeenCalledWith('/tables');
   });
 
   it('lead to everything that lives here', async () => {
     standIn(answers());
     show(<TanksScreen />);
     fireEvent.press(await screen.findByText('Species'));
-    expect(mockPush).toHaveBeenCalledWith('/species');
+    expect(push).toHaveBeenCalledWith('/species');
   });
 });
 
@@ -88,7 +73,7 @@ describe('one tank', () => {
     ).toHaveLength(2);
     expect(await screen.findByText(/€\d+\.\d\d a month/)).toBeTruthy();
     fireEvent.press(screen.getByLabelText('Another like this'));
-    expect(mockPush).toHaveBeenCalledWith('/tanks/new?like=t1');
+    expect(push).toHaveBeenCalledWith('/tanks/new?like=t1');
   });
 
   it('that is gone says so', async () => {
@@ -116,7 +101,7 @@ describe('another like it', () => {
     expect(await screen.findByText('Another like Rack 2')).toBeTruthy();
     expect(screen.getByLabelText('Name').props.value).toBe('Rack 4');
     fireEvent.press(screen.getByLabelText('Make this tank'));
-    await waitFor(() => expect(mockReplace).toHaveBeenCalled());
+    await waitFor(() => expect(replace).toHaveBeenCalled());
     expect(asked.find((one) => one.method === 'POST')?.body).toMatchObject({
       name: 'Rack 4',
       kind: 'breeding',
@@ -145,7 +130,7 @@ describe('another like it', () => {
     fireEvent.press(screen.getByLabelText(/^Cover:/));
     fireEvent.press(screen.getByLabelText('tight'));
     fireEvent.press(screen.getByLabelText('Make this tank'));
-    await waitFor(() => expect(mockReplace).toHaveBeenCalled());
+    await waitFor(() => expect(replace).toHaveBeenCalled());
     const sent = asked.find((one) => one.method === 'POST')?.body as Record<string, number>;
     expect(sent).toMatchObject({ kind: 'fry tub', cover: 'tight', ground: null, filter: null });
     expect(sent.litres).toBeCloseTo(7.5708, 3);

@@ -4,16 +4,7 @@ import { standIn } from '../testing/server';
 import { show } from '../testing/show';
 import { WeekScreen } from './WeekScreen';
 
-jest.mock('expo-router', () => ({
-  useRouter: () => ({
-    push: jest.fn(),
-    replace: jest.fn(),
-    back: jest.fn(),
-    canGoBack: () => false,
-  }),
-  usePathname: () => '/week',
-  Link: ({ children }: { children: unknown }) => children,
-}));
+jest.mock('expo-router', () => jest.requireActual('../testing/router'));
 
 const tanks = (count: number) =>
   Array.from({ length: count }, (_, at) => ({
