@@ -1,0 +1,10 @@
+/**
+ * «The Weir Room»: a shed beside a mill stream. Invented people, places and foods;
+ * days are counted back from today.
+ */
+export const HISTORY_DAYS = 56;
+
+export { GROUPS, type DemoGroup } from './groups';
+export { MOMENTS, type MomentKey } from './moments';
+export { SHELF } from './shelf';
+export { TANKS, type DemoTank } from './tanks';
