@@ -76,8 +76,8 @@ function DietEditor({ group, data }: { group: Group; data: HouseData }) {
     defaultValues: editOf(group.diet),
   });
   const forgetDraft = useDraft(`diet.${group.id}`, form);
-  const { save, stale, clearStale } = useSave(form);
-  const { control, formState, handleSubmit, setValue, reset } = form;
+  const { save, stale } = useSave(form);
+  const { control, formState, handleSubmit, reset } = form;
   const [opened, setOpened] = useState<string | null>(null);
   const servings = useFieldArray({ control, name: 'servings', keyName: 'key' });
   const written = useWatch({ control }) as DietEdit;
@@ -125,21 +125,12 @@ function DietEditor({ group, data }: { group: Group; data: HouseData }) {
         </>
       }
     >
-      {stale ? (
-        <StaleNotice
-          problem={stale}
-          fields={{ servings: 'Servings', fastWeekdays: 'Resting days', goalFactor: 'Goal' }}
-          onKeepMine={() => {
-            setValue('version', (stale.theirs as DietRow | null)?.version ?? 0);
-            clearStale();
-            void submit();
-          }}
-          onTakeTheirs={() => {
-            reset(editOf(stale.theirs as DietRow | null));
-            clearStale();
-          }}
-        />
-      ) : null}
+      <StaleNotice
+        stale={stale}
+        fields={{ servings: 'Servings', fastWeekdays: 'Resting days', goalFactor: 'Goal' }}
+        onKeepMine={() => void submit()}
+        onTakeTheirs={(theirs: DietRow | null) => reset(editOf(theirs))}
+      />
       {servings.fields.length === 0 ? (
         <Empty
           title="Nothing planned yet"

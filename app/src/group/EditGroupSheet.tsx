@@ -26,7 +26,7 @@ export function EditGroupSheet({ group, data, onClose }: Props) {
     resolver: zodResolver(groupEdit),
     defaultValues: { name, speciesKey, version, archived },
   });
-  const { save, stale, clearStale } = useSave(form);
+  const { save, stale } = useSave(form);
   const submit = form.handleSubmit(async (body) => {
     const saved = await save<Group>(() => edit({ params: { id: group.id }, body }) as never);
     if (!saved) return;
@@ -35,27 +35,14 @@ export function EditGroupSheet({ group, data, onClose }: Props) {
   });
   return (
     <Sheet title="Name and species" open onClose={onClose}>
-      {stale ? (
-        <StaleNotice
-          problem={stale}
-          fields={{ name: 'Name', speciesKey: 'Species' }}
-          onKeepMine={() => {
-            form.setValue('version', (stale.theirs as Group).version);
-            clearStale();
-            void submit();
-          }}
-          onTakeTheirs={() => {
-            const theirs = stale.theirs as Group;
-            form.reset({
-              name: theirs.name,
-              speciesKey: theirs.speciesKey,
-              version: theirs.version,
-              archived,
-            });
-            clearStale();
-          }}
-        />
-      ) : null}
+      <StaleNotice
+        stale={stale}
+        fields={{ name: 'Name', speciesKey: 'Species' }}
+        onKeepMine={() => void submit()}
+        onTakeTheirs={({ name, speciesKey, version }: Group) =>
+          form.reset({ name, speciesKey, version, archived })
+        }
+      />
       <Text tone="quiet">
         What they eat and what happened to them stays; what they need is worked out anew.
       </Text>

@@ -79,7 +79,7 @@ function MomentSheet({ moment, onClose }: { moment: MomentRow | null; onClose: (
       ? without(moment)
       : { name: '', anchor: 'clock', minutes: 1110, version: 1, archived: false },
   });
-  const { save, stale, clearStale } = useSave(form);
+  const { save, stale } = useSave(form);
   const { control, formState, handleSubmit, setValue, watch } = form;
   const anchor = watch('anchor');
   const submit = handleSubmit(async (values) => {
@@ -109,18 +109,12 @@ function MomentSheet({ moment, onClose }: { moment: MomentRow | null; onClose: (
   };
   return (
     <Sheet title={moment ? moment.name : 'A new moment'} open onClose={onClose}>
-      {stale ? (
-        <StaleNotice
-          problem={stale}
-          fields={{ name: 'Name', anchor: 'Counted from', minutes: 'Minutes' }}
-          onKeepMine={() => {
-            setValue('version', (stale.theirs as MomentRow).version);
-            clearStale();
-            void submit();
-          }}
-          onTakeTheirs={onClose}
-        />
-      ) : null}
+      <StaleNotice
+        stale={stale}
+        fields={{ name: 'Name', anchor: 'Counted from', minutes: 'Minutes' }}
+        onKeepMine={() => void submit()}
+        onTakeTheirs={onClose}
+      />
       <TextInput control={control} name="name" label="Name" placeholder="After work" />
       <Controller
         control={control}

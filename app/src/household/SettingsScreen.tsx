@@ -67,7 +67,7 @@ function HouseholdForm({ household }: { household: Household }) {
     values,
     resetOptions: { keepDirtyValues: true },
   });
-  const { save, stale, clearStale } = useSave(form);
+  const { save, stale } = useSave(form);
   const { control, formState, handleSubmit } = form;
   const { errors } = formState;
   const submit = handleSubmit(async (body) => {
@@ -75,30 +75,22 @@ function HouseholdForm({ household }: { household: Household }) {
   });
   return (
     <View style={{ gap: 16 }}>
-      {stale ? (
-        <StaleNotice
-          problem={stale}
-          fields={{
-            name: 'Name',
-            timeZone: 'Time zone',
-            units: 'Units',
-            temperature: 'Temperature',
-            hardness: 'Hardness',
-            clock: 'Clock',
-          }}
-          onKeepMine={() => {
-            form.setValue('version', (stale.theirs as Household).version);
-            clearStale();
-            void submit();
-          }}
-          onTakeTheirs={() => {
-            const { id: __, ...theirs } = stale.theirs as Household;
-            // Over what was typed too: keeping it is what the other button is for.
-            form.reset(theirs, { keepDirtyValues: false });
-            clearStale();
-          }}
-        />
-      ) : null}
+      <StaleNotice
+        stale={stale}
+        fields={{
+          name: 'Name',
+          timeZone: 'Time zone',
+          units: 'Units',
+          temperature: 'Temperature',
+          hardness: 'Hardness',
+          clock: 'Clock',
+        }}
+        onKeepMine={() => void submit()}
+        // Over what was typed too: keeping it is what the other button is for.
+        onTakeTheirs={({ id: __, ...theirs }: Household) =>
+          form.reset(theirs, { keepDirtyValues: false })
+        }
+      />
       <TextInput control={control} name="name" label="Name of the house" />
       <Controller
         control={control}

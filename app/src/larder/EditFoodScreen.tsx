@@ -44,7 +44,7 @@ function FoodForm({ food }: { food: FoodRow }) {
   const [edit] = api.useEditFoodMutation();
   const form = useForm<Values>({ resolver: zodResolver(foodEdit), defaultValues: valuesOf(food) });
   const forgetDraft = useDraft(`food.${food.id}`, form);
-  const { save, stale, clearStale } = useSave(form);
+  const { save, stale } = useSave(form);
   const submit = form.handleSubmit(async (body) => {
     const saved = await save<FoodRow>(() => edit({ params: { id: food.id }, body }) as never);
     if (!saved) return;
@@ -54,28 +54,19 @@ function FoodForm({ food }: { food: FoodRow }) {
   });
   return (
     <>
-      {stale ? (
-        <StaleNotice
-          problem={stale}
-          fields={{
-            name: 'Name',
-            kind: 'Kind',
-            form: 'In the water',
-            composition: 'Make-up',
-            plantShare: 'Plant share',
-            unit: 'Hand unit',
-          }}
-          onKeepMine={() => {
-            form.setValue('version', (stale.theirs as FoodRow).version);
-            clearStale();
-            void submit();
-          }}
-          onTakeTheirs={() => {
-            form.reset(valuesOf(stale.theirs as FoodRow));
-            clearStale();
-          }}
-        />
-      ) : null}
+      <StaleNotice
+        stale={stale}
+        fields={{
+          name: 'Name',
+          kind: 'Kind',
+          form: 'In the water',
+          composition: 'Make-up',
+          plantShare: 'Plant share',
+          unit: 'Hand unit',
+        }}
+        onKeepMine={() => void submit()}
+        onTakeTheirs={(theirs: FoodRow) => form.reset(valuesOf(theirs))}
+      />
       <FoodFields control={form.control as never} />
       <Button
         look="primary"

@@ -83,7 +83,7 @@ function EditLot({ lot, onClose }: { lot: LotRow; onClose: () => void }) {
       bestBefore: lot.bestBefore,
     },
   });
-  const { save, stale, clearStale } = useSave(form);
+  const { save, stale } = useSave(form);
   const submit = form.handleSubmit(async (body) => {
     const saved = await save(() => edit({ params: { id: lot.id }, body }) as never);
     if (!saved) return;
@@ -92,18 +92,12 @@ function EditLot({ lot, onClose }: { lot: LotRow; onClose: () => void }) {
   });
   return (
     <>
-      {stale ? (
-        <StaleNotice
-          problem={stale}
-          fields={{ costMinor: 'Price', openedOn: 'Opened', bestBefore: 'Best before' }}
-          onKeepMine={() => {
-            form.setValue('version', (stale.theirs as LotRow).version);
-            clearStale();
-            void submit();
-          }}
-          onTakeTheirs={onClose}
-        />
-      ) : null}
+      <StaleNotice
+        stale={stale}
+        fields={{ costMinor: 'Price', openedOn: 'Opened', bestBefore: 'Best before' }}
+        onKeepMine={() => void submit()}
+        onTakeTheirs={onClose}
+      />
       <LotFields
         control={form.control as never}
         at=""

@@ -59,7 +59,7 @@ function EditForm({ own: { id, copiedFrom: _, ...values } }: { own: OwnSpecies }
   const [edit] = api.useEditSpeciesMutation();
   const form = useForm<Values>({ resolver: zodResolver(speciesEdit), defaultValues: values });
   const forgetDraft = useDraft(`species.${id}`, form as never);
-  const { save, stale, clearStale } = useSave(form);
+  const { save, stale } = useSave(form);
   const submit = form.handleSubmit(async (body) => {
     const saved = await save<OwnSpecies>(() => edit({ params: { id }, body }) as never);
     if (!saved) return;
@@ -69,26 +69,13 @@ function EditForm({ own: { id, copiedFrom: _, ...values } }: { own: OwnSpecies }
   });
   return (
     <View style={{ gap: 16 }}>
-      {stale ? (
-        <StaleNotice
-          problem={{
-            ...stale,
-            yours: (stale.yours as OwnSpecies).entry,
-            theirs: (stale.theirs as OwnSpecies).entry,
-          }}
-          fields={LABELS}
-          onKeepMine={() => {
-            form.setValue('version', (stale.theirs as OwnSpecies).version);
-            clearStale();
-            void submit();
-          }}
-          onTakeTheirs={() => {
-            const { id: __, copiedFrom: ___, ...theirs } = stale.theirs as OwnSpecies;
-            form.reset(theirs);
-            clearStale();
-          }}
-        />
-      ) : null}
+      <StaleNotice
+        stale={stale}
+        fields={LABELS}
+        within={({ entry }: OwnSpecies) => entry}
+        onKeepMine={() => void submit()}
+        onTakeTheirs={({ id: __, copiedFrom: ___, ...theirs }: OwnSpecies) => form.reset(theirs)}
+      />
       <SpeciesForm control={form.control as never} />
       <Button
         look="primary"

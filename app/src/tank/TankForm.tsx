@@ -65,7 +65,7 @@ export function TankForm({ place, initial, act, onSave, onSaved }: Props) {
     defaultValues: initial,
   });
   const forgetDraft = useDraft(place, form as never);
-  const { save, stale, clearStale } = useSave<TankValues>(form as never);
+  const { save, stale } = useSave<TankValues>(form as never);
   const [byLitres, setByLitres] = useState(initial.litres !== null);
   const { control, formState, handleSubmit, setValue, watch, reset } = form;
   const fault = (name: keyof TankValues) => formState.errors[name]?.message;
@@ -90,22 +90,12 @@ export function TankForm({ place, initial, act, onSave, onSaved }: Props) {
   const round = ['cylinder', 'bowl', 'tapered tub'].includes(watch('shape'));
   return (
     <View style={{ gap: 16 }}>
-      {stale ? (
-        <StaleNotice
-          problem={stale}
-          fields={FIELDS}
-          onKeepMine={() => {
-            setValue('version', (stale.theirs as Tank).version);
-            clearStale();
-            void submit();
-          }}
-          onTakeTheirs={() => {
-            const { id: _, ...theirs } = stale.theirs as Tank;
-            reset(theirs);
-            clearStale();
-          }}
-        />
-      ) : null}
+      <StaleNotice
+        stale={stale}
+        fields={FIELDS}
+        onKeepMine={() => void submit()}
+        onTakeTheirs={({ id: _, ...theirs }: Tank) => reset(theirs)}
+      />
       <TextInput control={control} name="name" label="Name" />
       <ChoiceInput
         control={control}

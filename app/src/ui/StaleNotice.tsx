@@ -1,22 +1,30 @@
-import type { Problem } from '@open-larder/contract';
 import { View } from 'react-native';
 import { SIZES, themed } from '../theme';
 import { Button } from './Button';
 import { Text } from './Text';
+import type { Stale } from './useSave';
 
-interface Props {
-  problem: Problem;
+interface Props<T> {
+  /** Nothing is shown where there is none. */
+  stale: Stale | null;
   /** Names of the fields that are worth comparing. */
   fields: Record<string, string>;
+  /** Where in what is saved those fields stand; in the whole of it where this is left out. */
+  within?: (version: T) => object;
+  /** Send the form again. */
   onKeepMine: () => void;
-  onTakeTheirs: () => void;
+  onTakeTheirs: (theirs: T) => void;
 }
 
 /** Someone saved in between: both versions beside each other, and the keeper decides. */
-export function StaleNotice({ problem, fields, onKeepMine, onTakeTheirs }: Props) {
+export function StaleNotice<T>({ stale, fields, within, onKeepMine, onTakeTheirs }: Props<T>) {
   const styles = useStyles();
-  const yours = (problem.yours ?? {}) as Record<string, unknown>;
-  const theirs = (problem.theirs ?? {}) as Record<string, unknown>;
+  if (!stale) return null;
+  const { problem, keepMine, clear } = stale;
+  const look = (version: unknown) =>
+    (version ? (within?.(version as T) ?? version) : {}) as Record<string, unknown>;
+  const yours = look(problem.yours);
+  const theirs = look(problem.theirs);
   const differing = Object.keys(fields).filter(
     (key) => JSON.stringify(yours[key]) !== JSON.stringify(theirs[key]),
   );
@@ -30,8 +38,20 @@ export function StaleNotice({ problem, fields, onKeepMine, onTakeTheirs }: Props
         </Text>
       ))}
       <View style={styles.acts}>
-        <Button label="Keep mine" onPress={onKeepMine} />
-        <Button label="Take theirs" onPress={onTakeTheirs} />
+        <Button
+          label="Keep mine"
+          onPress={() => {
+            keepMine();
+            onKeepMine();
+          }}
+        />
+        <Button
+          label="Take theirs"
+          onPress={() => {
+            onTakeTheirs(problem.theirs as T);
+            clear();
+          }}
+        />
       </View>
     </View>
   );

@@ -1,7 +1,16 @@
 import type { Problem } from '@open-larder/contract';
 import { useState } from 'react';
-import type { FieldValues, Path, UseFormReturn } from 'react-hook-form';
+import type { FieldValues, Path, PathValue, UseFormReturn } from 'react-hook-form';
 import { useSay } from './Toast';
+
+/** Someone saved in between: their version, and the two ways on. */
+export interface Stale {
+  problem: Problem;
+  /** What is typed here shall go over theirs: the form takes their version for the next sending. */
+  keepMine: () => void;
+  /** The form has taken theirs, or is closed. */
+  clear: () => void;
+}
 
 type Outcome<T> = { data: T; error?: undefined } | { data?: undefined; error: unknown };
 
@@ -11,23 +20,30 @@ type Outcome<T> = { data: T; error?: undefined } | { data?: undefined; error: un
  */
 export function useSave<V extends FieldValues>(form: UseFormReturn<V>) {
   const say = useSay();
-  const [stale, setStale] = useState<Problem | null>(null);
+  const [problem, setProblem] = useState<Problem | null>(null);
+  const clear = () => setProblem(null);
   const save = async <T>(send: () => PromiseLike<Outcome<T>>): Promise<T | null> => {
     const outcome = await send();
     if (outcome.error === undefined) {
-      setStale(null);
+      clear();
       return outcome.data as T;
     }
-    const problem = outcome.error as Problem;
-    if (problem.type === 'urn:open-larder:stale') {
-      setStale(problem);
+    const refusal = outcome.error as Problem;
+    if (refusal.type === 'urn:open-larder:stale') {
+      setProblem(refusal);
       return null;
     }
-    for (const { path, message } of problem.errors ?? []) {
+    for (const { path, message } of refusal.errors ?? []) {
       form.setError(path as Path<V>, { message });
     }
-    say(problem.detail, { tone: 'fault' });
+    say(refusal.detail, { tone: 'fault' });
     return null;
   };
-  return { save, stale, clearStale: () => setStale(null) };
+  const keepMine = () => {
+    const theirs = problem?.theirs as { version: number } | null | undefined;
+    form.setValue('version' as Path<V>, (theirs?.version ?? 0) as PathValue<V, Path<V>>);
+    clear();
+  };
+  const stale: Stale | null = problem && { problem, keepMine, clear };
+  return { save, stale };
 }
