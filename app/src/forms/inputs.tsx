@@ -1,5 +1,5 @@
 import { readMeasure, type Measure } from '@open-larder/core/units';
-import type { ComponentProps } from 'react';
+import type { ComponentProps, ComponentType } from 'react';
 import { Controller, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
 import { useWords } from '../store';
 import {
@@ -19,52 +19,37 @@ interface Bound<V extends FieldValues> {
   name: FieldPath<V>;
 }
 
-type Rest<C extends (props: never) => unknown> = Omit<
-  Parameters<C>[0],
-  'value' | 'onChange' | 'onBlur' | 'fault'
->;
+/** What is left to say of an input once its form has said its value. */
+type Rest<P> = Omit<P, 'value' | 'onChange' | 'onBlur' | 'fault'>;
 
-export function TextInput<V extends FieldValues>({
-  control,
-  name,
-  ...rest
-}: Bound<V> & Rest<typeof Field>) {
-  return (
-    <Controller
-      control={control}
-      name={name}
-      render={({ field, fieldState }) => (
-        <Field
-          {...rest}
-          value={field.value}
-          onChange={field.onChange}
-          fault={fieldState.error?.message}
-        />
-      )}
-    />
-  );
+/** A field of the interface whose value and fault are those of its place in a form. */
+function bind<P extends { fault?: string }>(Widget: ComponentType<P>) {
+  return function BoundInput<V extends FieldValues>({
+    control,
+    name,
+    ...rest
+  }: Bound<V> & Rest<P>) {
+    return (
+      <Controller
+        control={control}
+        name={name}
+        render={({ field, fieldState }) => (
+          <Widget
+            {...(rest as unknown as P)}
+            value={field.value}
+            onChange={field.onChange}
+            fault={fieldState.error?.message}
+          />
+        )}
+      />
+    );
+  };
 }
 
-export function NumberInput<V extends FieldValues>({
-  control,
-  name,
-  ...rest
-}: Bound<V> & Rest<typeof NumberField>) {
-  return (
-    <Controller
-      control={control}
-      name={name}
-      render={({ field, fieldState }) => (
-        <NumberField
-          {...rest}
-          value={field.value}
-          onChange={field.onChange}
-          fault={fieldState.error?.message}
-        />
-      )}
-    />
-  );
-}
+export const TextInput = bind(Field);
+export const NumberInput = bind(NumberField);
+export const TimeInput = bind(TimeField);
+export const StepperInput = bind(Stepper);
 
 /**
  * A length, volume, temperature, mass or hardness: stored in its base unit, shown in the keeper's,
@@ -87,33 +72,12 @@ export function MeasureInput<V extends FieldValues>({
   );
 }
 
-export function TimeInput<V extends FieldValues>({
-  control,
-  name,
-  ...rest
-}: Bound<V> & Rest<typeof TimeField>) {
-  return (
-    <Controller
-      control={control}
-      name={name}
-      render={({ field, fieldState }) => (
-        <TimeField
-          {...rest}
-          value={field.value}
-          onChange={field.onChange}
-          fault={fieldState.error?.message}
-        />
-      )}
-    />
-  );
-}
-
 export function DateInput<V extends FieldValues>({
   control,
   name,
   required = false,
   ...rest
-}: Bound<V> & Rest<typeof DateField> & { required?: boolean }) {
+}: Bound<V> & Rest<ComponentProps<typeof DateField>> & { required?: boolean }) {
   return (
     <Controller
       control={control}
@@ -135,7 +99,8 @@ export function PickerInput<V extends FieldValues>({
   name,
   onPicked,
   ...rest
-}: Bound<V> & Rest<typeof Picker> & { onPicked?: (value: string, before: string) => void }) {
+}: Bound<V> &
+  Rest<ComponentProps<typeof Picker>> & { onPicked?: (value: string, before: string) => void }) {
   return (
     <Controller
       control={control}
@@ -169,27 +134,6 @@ export function ChoiceInput<V extends FieldValues, O extends string | number>({
         <Choice
           {...rest}
           value={field.value as O}
-          onChange={field.onChange}
-          fault={fieldState.error?.message}
-        />
-      )}
-    />
-  );
-}
-
-export function StepperInput<V extends FieldValues>({
-  control,
-  name,
-  ...rest
-}: Bound<V> & Rest<typeof Stepper>) {
-  return (
-    <Controller
-      control={control}
-      name={name}
-      render={({ field, fieldState }) => (
-        <Stepper
-          {...rest}
-          value={field.value}
           onChange={field.onChange}
           fault={fieldState.error?.message}
         />
