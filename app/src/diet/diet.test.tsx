@@ -2,7 +2,7 @@ import { fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { measured } from '@open-larder/core/why';
 import { answers, food, group, household, moment, species, tank } from '../testing/house';
 import { replace } from '../testing/router';
-import { standIn } from '../testing/server';
+import { sent, standIn } from '../testing/server';
 import { show } from '../testing/show';
 import type { Words } from '../store';
 import { DietScreen } from './DietScreen';
@@ -102,8 +102,8 @@ describe('planning a diet', () => {
     fireEvent.press(screen.getAllByLabelText('Sunday').at(-1)!);
     fireEvent.press(screen.getByLabelText('Save the diet'));
     await waitFor(() => expect(replace).toHaveBeenCalledWith('/groups/g1'));
-    const [put] = asked.filter((one) => one.method === 'PUT');
-    expect(put?.body).toMatchObject({
+    const [put] = sent(asked, 'PUT');
+    expect(put).toMatchObject({
       version: 2,
       fastWeekdays: [],
       servings: [{ id: REAL.s1, place: 'beside the moss', ownUnits: 4 }],

@@ -1,7 +1,7 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { answers, group, species } from '../testing/house';
 import { push } from '../testing/router';
-import { standIn } from '../testing/server';
+import { sent, standIn } from '../testing/server';
 import { show } from '../testing/show';
 import { Toast } from '../ui';
 import { EditGroupSheet } from './EditGroupSheet';
@@ -69,7 +69,7 @@ describe('a group', () => {
     fireEvent.press(await screen.findByLabelText('Something else'));
     fireEvent.press(screen.getByText('End group'));
     expect(await screen.findByText('Zebrafish ended. Its records stay.')).toBeTruthy();
-    const puts = () => asked.filter((one) => one.method === 'PUT').map((one) => one.body);
+    const puts = () => sent(asked, 'PUT');
     expect(puts()[0]).toMatchObject({ archived: true, speciesKey: species.key, version: 1 });
     fireEvent.press(screen.getByLabelText('Undo'));
     await waitFor(() => expect(puts()).toHaveLength(2));
@@ -105,7 +105,7 @@ describe('its name and species', () => {
     fireEvent.changeText(screen.getByLabelText('What you call them'), 'Shelf danios');
     fireEvent.press(screen.getByLabelText('Save'));
     await waitFor(() => expect(closed).toHaveBeenCalled());
-    expect(asked.find((one) => one.method === 'PUT')?.body).toEqual({
+    expect(sent(asked, 'PUT')[0]).toEqual({
       name: 'Shelf danios',
       speciesKey: species.key,
       version: 1,

@@ -1,7 +1,7 @@
 import type { LifeEventRow } from '@open-larder/contract';
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { answers, group, moment, species, tank } from '../testing/house';
-import { standIn } from '../testing/server';
+import { sent, standIn } from '../testing/server';
 import { show } from '../testing/show';
 import { Toast } from '../ui';
 import { EventSheet } from './EventSheet';
@@ -57,8 +57,6 @@ const told = (more: object = {}) => ({
   [`GET /api/groups/${REAL}/events`]: { items: life, next: null },
   ...more,
 });
-const bodies = (asked: ReturnType<typeof standIn>) =>
-  asked.filter((one) => one.method === 'POST').map((one) => one.body as Record<string, unknown>);
 const answerGroup = () => ({ status: 201, body: ours });
 
 describe('what happened to a group', () => {
@@ -101,7 +99,7 @@ describe('what happened to a group', () => {
     fireEvent.press(screen.getByLabelText(/^1 fish \(1 m\) lost/));
     fireEvent.press(screen.getByLabelText('Take it back'));
     expect(await screen.findByText(/lost, jumped out: taken back/)).toBeTruthy();
-    expect(bodies(asked).at(-1)).toMatchObject({ replacement: null });
+    expect(sent(asked, 'POST').at(-1)).toMatchObject({ replacement: null });
   });
 
   it('is corrected by an event in its place', async () => {
@@ -111,8 +109,8 @@ describe('what happened to a group', () => {
     );
     fireEvent.press(screen.getByLabelText('More: Males'));
     fireEvent.press(screen.getByLabelText('Put this in its place'));
-    await waitFor(() => expect(bodies(asked)).toHaveLength(1));
-    expect(bodies(asked)[0]).toMatchObject({
+    await waitFor(() => expect(sent(asked, 'POST')).toHaveLength(1));
+    expect(sent(asked, 'POST')[0]).toMatchObject({
       replacement: { kind: 'died', males: 2, cause: 'jumped', day: '2026-03-04' },
     });
   });
@@ -148,8 +146,8 @@ describe('moving, splitting and joining', () => {
     fireEvent.press(screen.getByLabelText(/^Race/));
     fireEvent.press(screen.getByLabelText('Move them'));
     await waitFor(() => expect(moved).toHaveBeenCalled());
-    expect(bodies(asked)[0]).toMatchObject({ tankId: OTHER });
-    expect((bodies(asked)[0]?.moves as object[]).length).toBe(2);
+    expect(sent(asked, 'POST')[0]).toMatchObject({ tankId: OTHER });
+    expect((sent(asked, 'POST')[0]?.moves as object[]).length).toBe(2);
     expect(screen.getByText('2 groups are in Race.')).toBeTruthy();
     expect(screen.getByLabelText('Undo')).toBeTruthy();
   });
@@ -165,8 +163,8 @@ describe('moving, splitting and joining', () => {
     expect(await screen.findByText('Enter at least one fish')).toBeTruthy();
     fireEvent.press(screen.getByLabelText('More: Females'));
     fireEvent.press(screen.getByLabelText('Set them apart'));
-    await waitFor(() => expect(bodies(asked)).toHaveLength(1));
-    expect(bodies(asked)[0]).toMatchObject({ apart: true, females: 1, tankId: OTHER });
+    await waitFor(() => expect(sent(asked, 'POST')).toHaveLength(1));
+    expect(sent(asked, 'POST')[0]).toMatchObject({ apart: true, females: 1, tankId: OTHER });
   });
 
   it('joining says so where no other group is of this species', () => {

@@ -1,6 +1,6 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { answers, household } from '../testing/house';
-import { standIn } from '../testing/server';
+import { sent, standIn } from '../testing/server';
 import { show } from '../testing/show';
 import { Toast } from '../ui';
 import { SettingsScreen } from './SettingsScreen';
@@ -27,7 +27,7 @@ describe('the settings', () => {
     fireEvent.press(screen.getByLabelText('More: Days until a parcel comes'));
     fireEvent.press(screen.getByLabelText('Save'));
     expect(await screen.findByText('The settings are saved.')).toBeTruthy();
-    expect(asked.find((one) => one.method === 'PUT')?.body).toMatchObject({
+    expect(sent(asked, 'PUT')[0]).toMatchObject({
       units: 'metric',
       temperature: 'F',
       hardness: 'ppm',

@@ -2,7 +2,7 @@ import { assumed } from '@open-larder/core/why';
 import { fireEvent, screen } from '@testing-library/react-native';
 import { answers, food } from '../testing/house';
 import { push } from '../testing/router';
-import { standIn } from '../testing/server';
+import { sent, standIn } from '../testing/server';
 import { show } from '../testing/show';
 import { CompareScreen } from './CompareScreen';
 import { EditFoodScreen } from './EditFoodScreen';
@@ -79,9 +79,9 @@ describe('the larder', () => {
     show(<LarderScreen id="f1" />);
     fireEvent.press(await screen.findByLabelText('Take down'));
     await screen.findByText('42 g of 60 g');
-    const [put] = asked.filter((one) => one.method === 'PUT');
+    const [put] = sent(asked, 'PUT');
     const { id: _, lots: __, remainingG: ___, ...fields } = food;
-    expect(put?.body).toEqual({ ...fields, archived: true });
+    expect(put).toEqual({ ...fields, archived: true });
   });
 
   it('says what to do first where the shelf is empty', async () => {

@@ -1,6 +1,6 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { answers, round } from '../testing/house';
-import { standIn } from '../testing/server';
+import { sent, standIn } from '../testing/server';
 import { show } from '../testing/show';
 import { Toast } from '../ui';
 import { RoundScreen } from './RoundScreen';
@@ -19,9 +19,6 @@ function open(more: Record<string, unknown> = {}) {
   );
   return asked;
 }
-
-const posts = (asked: ReturnType<typeof open>) =>
-  asked.filter((one) => one.method === 'POST').map((one) => one.body as Record<string, unknown>);
 
 /** The server writes what it is told, and its round shows it from then on. */
 function remembering() {
@@ -52,8 +49,8 @@ describe('the round', () => {
     const asked = open(remembering());
     fireEvent.press(await screen.findByLabelText(/^Served: 3 pinches/));
     expect(await screen.findByLabelText('Undo: Fine flake for Zebrafish')).toBeTruthy();
-    await waitFor(() => expect(posts(asked)).toHaveLength(1));
-    expect(posts(asked)[0]).toMatchObject({
+    await waitFor(() => expect(sent(asked, 'POST')).toHaveLength(1));
+    expect(sent(asked, 'POST')[0]).toMatchObject({
       servingId: 's1',
       day: DAY,
       outcome: 'served',
@@ -70,20 +67,20 @@ describe('the round', () => {
     fireEvent.press(screen.getByLabelText('More: Put in'));
     fireEvent.changeText(screen.getByLabelText('Note'), '  slow today ');
     fireEvent.press(screen.getByLabelText('Log less'));
-    await waitFor(() => expect(posts(asked)).toHaveLength(1));
-    expect(posts(asked)[0]).toMatchObject({ outcome: 'less', units: 2, note: 'slow today' });
+    await waitFor(() => expect(sent(asked, 'POST')).toHaveLength(1));
+    expect(sent(asked, 'POST')[0]).toMatchObject({ outcome: 'less', units: 2, note: 'slow today' });
   });
 
   it.each([
     ['Refused', { outcome: 'refused', units: 3 }],
     ['Skipped', { outcome: 'skipped', units: 0 }],
     ['More', { outcome: 'more', units: 4.5 }],
-  ])('logs %s', async (choice, sent) => {
+  ])('logs %s', async (choice, logged) => {
     const asked = open(remembering());
     fireEvent.press(await screen.findByLabelText(/^Less, more, refused or skipped/));
     fireEvent.press(screen.getByLabelText(choice));
-    fireEvent.press(screen.getByLabelText(`Log ${sent.outcome}`));
-    await waitFor(() => expect(posts(asked)[0]).toMatchObject(sent));
+    fireEvent.press(screen.getByLabelText(`Log ${logged.outcome}`));
+    await waitFor(() => expect(sent(asked, 'POST')[0]).toMatchObject(logged));
   });
 
   it('takes back what the server refuses, and says why', async () => {

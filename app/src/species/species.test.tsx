@@ -2,7 +2,7 @@ import { OWN } from '@open-larder/catalogue';
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { answers, species } from '../testing/house';
 import { push, replace } from '../testing/router';
-import { standIn } from '../testing/server';
+import { created, sent, standIn } from '../testing/server';
 import { show } from '../testing/show';
 import { Toast } from '../ui';
 import { CopySpeciesScreen } from './CopySpeciesScreen';
@@ -11,6 +11,7 @@ import { SpeciesListScreen } from './SpeciesListScreen';
 import { SpeciesScreen } from './SpeciesScreen';
 
 jest.mock('expo-router', () => jest.requireActual('../testing/router'));
+
 const { key, defaulted, ...filled } = species;
 const blanks = Object.fromEntries(defaulted.map((field) => [field, null]));
 const entry = { ...filled, ...blanks };
@@ -63,8 +64,8 @@ describe('a species page', () => {
     expect(push).toHaveBeenCalledWith(`/species/${OWN + ID}/edit`);
     fireEvent.press(screen.getByLabelText('Put away'));
     expect(await screen.findByText('My danio is put away.')).toBeTruthy();
-    const sent = asked.find((one) => one.method === 'PUT')?.body;
-    expect(sent).toMatchObject({ version: 3, archived: true });
+    const [edit] = sent(asked, 'PUT');
+    expect(edit).toMatchObject({ version: 3, archived: true });
   });
 
   it('says so where there is none', async () => {
@@ -94,10 +95,7 @@ describe('a copy of one’s own', () => {
   it('is sent with every field; what was blank stays blank', async () => {
     const asked = standIn({
       ...answers(),
-      'POST /api/species': ({ body }: { body: unknown }) => ({
-        status: 201,
-        body: { ...(body as object), version: 1, archived: false },
-      }),
+      'POST /api/species': created,
     });
     show(<CopySpeciesScreen speciesKey={key} />);
     fireEvent.changeText(await screen.findByLabelText('What you call it'), 'Stream danio');
@@ -105,9 +103,9 @@ describe('a copy of one’s own', () => {
     fireEvent.changeText(screen.getByLabelText('Width of the mouth, of its length, %'), '');
     fireEvent.press(screen.getByLabelText('Keep it as my own'));
     await waitFor(() => expect(replace).toHaveBeenCalledTimes(1));
-    const sent = asked.find((one) => one.method === 'POST')?.body as { entry: object };
-    expect(sent).toMatchObject({ copiedFrom: key });
-    expect(sent.entry).toEqual({
+    const [copy] = sent(asked, 'POST');
+    expect(copy).toMatchObject({ copiedFrom: key });
+    expect(copy?.entry).toEqual({
       ...entry,
       common: 'Stream danio',
       adultLengthCm: 5.08,
@@ -123,7 +121,7 @@ describe('a copy of one’s own', () => {
     expect(
       await screen.findByText('Temperatures must rise from lowest over optimum to highest'),
     ).toBeTruthy();
-    expect(asked.some((one) => one.method === 'POST')).toBe(false);
+    expect(sent(asked, 'POST')).toEqual([]);
   });
 });
 

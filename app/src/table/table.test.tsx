@@ -1,7 +1,7 @@
 import type { TableReport } from '@open-larder/contract';
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { answers } from '../testing/house';
-import { standIn } from '../testing/server';
+import { sent, standIn } from '../testing/server';
 import { show } from '../testing/show';
 import { Toast } from '../ui';
 import { TablesScreen } from './TablesScreen';
@@ -65,7 +65,7 @@ describe('tables in', () => {
     expect(screen.getByText(/taken as 60 L/)).toBeTruthy();
     fireEvent.press(screen.getByLabelText('Take it in'));
     expect(await screen.findByText('1 new: it is all in.')).toBeTruthy();
-    expect(asked.filter((one) => one.method === 'POST').map((one) => one.body)).toEqual([
+    expect(sent(asked, 'POST')).toEqual([
       { text: 'bad', write: false },
       { text: 'good', write: false },
       { text: 'good', write: true },

@@ -1,24 +1,18 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { answers, tank } from '../testing/house';
 import { replace } from '../testing/router';
-import { standIn } from '../testing/server';
+import { created, sent, standIn } from '../testing/server';
 import { show } from '../testing/show';
 import { EditTankScreen } from './EditTankScreen';
 import { NewTankScreen } from './NewTankScreen';
 
 jest.mock('expo-router', () => jest.requireActual('../testing/router'));
 
-const sent = (asked: ReturnType<typeof standIn>, method: string) =>
-  asked.filter((one) => one.method === method).map((one) => one.body as Record<string, unknown>);
-
 describe('a new tank', () => {
   it('is asked for little, and sent with its guesses', async () => {
     const asked = standIn({
       ...answers(),
-      'POST /api/tanks': ({ body }: { body: unknown }) => ({
-        status: 201,
-        body: { ...(body as object), version: 1, archived: false },
-      }),
+      'POST /api/tanks': created,
     });
     show(<NewTankScreen />);
     fireEvent.changeText(await screen.findByLabelText('Name'), ' Shelf ');

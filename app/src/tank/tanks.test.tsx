@@ -2,13 +2,14 @@ import { furnishingOf } from '@open-larder/core/tank';
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { answers, group, tank } from '../testing/house';
 import { push, replace } from '../testing/router';
-import { standIn } from '../testing/server';
+import { created, sent, standIn } from '../testing/server';
 import { show } from '../testing/show';
 import { FURNISHING } from './guesses';
 import { NewTankScreen } from './NewTankScreen';
 import { TanksScreen } from './TanksScreen';
 
 jest.mock('expo-router', () => jest.requireActual('../testing/router'));
+
 const many = Array.from({ length: 9 }, (_, at) => ({
   ...tank,
   id: `t${at + 1}`,
@@ -92,17 +93,14 @@ describe('another like it', () => {
         items: [furnished, { ...tank, id: 'x', name: 'Rack 3', walkOrder: 7 }],
         next: null,
       },
-      'POST /api/tanks': ({ body }: { body: unknown }) => ({
-        status: 201,
-        body: { ...(body as object), version: 1, archived: false },
-      }),
+      'POST /api/tanks': created,
     });
     show(<NewTankScreen like="t1" />);
     expect(await screen.findByText('Another like Rack 2')).toBeTruthy();
     expect(screen.getByLabelText('Name').props.value).toBe('Rack 4');
     fireEvent.press(screen.getByLabelText('Make this tank'));
     await waitFor(() => expect(replace).toHaveBeenCalled());
-    expect(asked.find((one) => one.method === 'POST')?.body).toMatchObject({
+    expect(sent(asked, 'POST')[0]).toMatchObject({
       name: 'Rack 4',
       kind: 'breeding',
       plants: 'dense',
@@ -115,10 +113,7 @@ describe('another like it', () => {
   it('shows its guesses, and takes what the keeper says in their place', async () => {
     const asked = standIn({
       ...answers(),
-      'POST /api/tanks': ({ body }: { body: unknown }) => ({
-        status: 201,
-        body: { ...(body as object), version: 1, archived: false },
-      }),
+      'POST /api/tanks': created,
     });
     show(<NewTankScreen />);
     fireEvent.changeText(await screen.findByLabelText('Name'), 'Tub');
@@ -131,9 +126,9 @@ describe('another like it', () => {
     fireEvent.press(screen.getByLabelText('tight'));
     fireEvent.press(screen.getByLabelText('Make this tank'));
     await waitFor(() => expect(replace).toHaveBeenCalled());
-    const sent = asked.find((one) => one.method === 'POST')?.body as Record<string, number>;
-    expect(sent).toMatchObject({ kind: 'fry tub', cover: 'tight', ground: null, filter: null });
-    expect(sent.litres).toBeCloseTo(7.5708, 3);
+    const [tub] = sent(asked, 'POST');
+    expect(tub).toMatchObject({ kind: 'fry tub', cover: 'tight', ground: null, filter: null });
+    expect(tub?.litres).toBeCloseTo(7.5708, 3);
   });
 });
 

@@ -29,3 +29,13 @@ export function standIn(answers: Record<string, Answer>): Asked[] {
   }) as typeof fetch;
   return asked;
 }
+
+/** The bodies that were sent by a method, in order. */
+export const sent = (asked: readonly Asked[], method: 'POST' | 'PUT') =>
+  asked.filter((one) => one.method === method).map((one) => one.body as Record<string, unknown>);
+
+/** The answer to a new row: the row as it was sent, in its first version. */
+export const created = ({ body }: Pick<Asked, 'body'>) => ({
+  status: 201,
+  body: { ...(body as object), version: 1, archived: false },
+});
