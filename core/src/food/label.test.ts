@@ -36,6 +36,32 @@ describe('a label', () => {
       'Raw protein 30 g per 100 g, raw fat 4 g per 100 g',
       { protein: 30, fat: 4, fibre: null, ash: null, moisture: null },
     ],
+    [
+      'Net weight 100 g. Crude protein (min) 44 %, crude fat (min) 9 %',
+      { protein: 44, fat: 9, fibre: null, ash: null, moisture: null },
+    ],
+    [
+      'Additives: vitamin D3 1800 IU/kg, vitamin B12 20 mg/kg. Crude protein 46 %, crude fat 8 %',
+      { protein: 46, fat: 8, fibre: null, ash: null, moisture: null },
+    ],
+    [
+      'Omega-3 rich! Batch 7. Protein 41 %, fat 12 %',
+      { protein: 41, fat: 12, fibre: null, ash: null, moisture: null },
+    ],
+    ['Protein 46, fat 8', { protein: 46, fat: 8, fibre: null, ash: null, moisture: null }],
+    ['Protein 46, fat 8, ash 10 %', { protein: 46, fat: 8, fibre: null, ash: 10, moisture: null }],
+    [
+      'protein 12 g, fat 2 g, fibre 1.5 g, ash 2 g, water 80 g',
+      { protein: 12, fat: 2, fibre: 1.5, ash: 2, moisture: 80 },
+    ],
+    [
+      'Feed 2 times a day. 46 % protein, 8 % fat. Pack of 250 g',
+      { protein: 46, fat: 8, fibre: null, ash: null, moisture: null },
+    ],
+    [
+      'protein 46%, protein 12%',
+      { protein: 46, fat: null, fibre: null, ash: null, moisture: null },
+    ],
   ])('%#', (text, expected) => {
     expect(percent(text)).toEqual(expected);
     expect(readLabel(text, 'dry').fault).toBeNull();

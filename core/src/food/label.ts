@@ -32,8 +32,9 @@ const NAME = new RegExp(
   `\\b(?:${NUTRIENTS.map((nutrient) => `(?<${nutrient}>${WORDS[nutrient].source})`).join('|')})\\b`,
   'g',
 );
+// The digits of «vitamin D3», «B12» and «omega 3» are part of a name.
 const QUANTITY =
-  /(\d+(?:[.,]\d+)?)\s*(%|per\s*cent|percent|g\s*(?:\/|per)\s*kg|g\s*(?:\/|per)\s*100\s*g|mg\s*(?:\/|per)\s*kg|(?:i\.?u\.?|iu)\s*(?:\/|per)\s*kg|µg\s*(?:\/|per)\s*kg|kj|kcal|g\b)?/g;
+  /(?<![a-z]|[a-z\d]-|omega[\s-]*|\d|\d[.,])(\d+(?:[.,]\d+)?)\s*(%|per\s*cent|percent|g\s*(?:\/|per)\s*kg|g\s*(?:\/|per)\s*100\s*g|mg\s*(?:\/|per)\s*kg|(?:i\.?u\.?|iu)\s*(?:\/|per)\s*kg|µg\s*(?:\/|per)\s*kg|kj|kcal|g\b)?/g;
 
 /** What a label leaves out, by kind of food: usual analyses, rounded. Assumptions. */
 const USUAL: Record<FoodKind, Composition> = {
@@ -52,6 +53,8 @@ interface Token {
   nutrient?: Nutrient;
   /** Share of mass; null for a number in a unit that is no share. */
   share?: number | null;
+  /** A number alone or in grams: a share in a table per hundred, and a pack's weight elsewhere. */
+  loose?: boolean;
 }
 
 /**
@@ -95,6 +98,7 @@ function quantities(text: string): Token[] {
     end: match.index + match[0].length,
     text: match[0].trim(),
     share: shareOf(Number((match[1] as string).replace(',', '.')), match[2]),
+    loose: match[2] === undefined || match[2] === 'g',
   }));
 }
 
@@ -111,7 +115,13 @@ function shareOf(number: number, unit: string | undefined): number | null {
  * number («46 % protein, 8 % fat»).
  */
 function paired(tokens: readonly Token[], text: string) {
-  const usable = tokens.filter((token) => token.nutrient !== undefined || token.share !== null);
+  const stated = tokens.some((token) => token.share != null && !token.loose);
+  const usable = tokens.filter(
+    (token, index) =>
+      token.nutrient !== undefined ||
+      (token.share !== null &&
+        !(stated && token.loose && tokens[index - 1]?.nutrient === undefined)),
+  );
   const numberFirst = usable[0]?.nutrient === undefined && usable[1]?.nutrient !== undefined;
   const read = new Map<Nutrient, LabelPart>();
   const used = new Set<Token>();
