@@ -40,6 +40,17 @@ describe('a cell of a table', () => {
     ['lights on', '7:30 pm', 1170],
     ['put_away', 'yes', true],
     ['kind', 'Grow-out', 'grow-out'],
+    ['lights on', '12 am', 0],
+    ['lights on', '12:15 pm', 735],
+    ['lights off', '23:59', 1439],
+    ['put_away', 'N', false],
+    ['archived', '0', false],
+    ['pH', '6,8', 6.8],
+    ['hardness', '7', 7],
+    ['hardness', '89.24 ppm', 5],
+    ['gallons', '15', 56.78117676],
+    ['water (l)', '15', 15],
+    ['lid', 'TIGHT', 'tight'],
   ])('under «%s», «%s» is %s', (header, text, value) => {
     const { cell } = one('tanks', header, text);
     expect(cell.state).toBe('read');
@@ -50,6 +61,8 @@ describe('a cell of a table', () => {
   it.each([
     ['kind', 'quar', 'quarantine', /taken as «quarantine»/],
     ['plants', 'many, floating', 'many', /taken as «many»/],
+    ['order', 'about 3', 3, /taken as 3; count them when you can/],
+    ['order', '~12', 12, /taken as 12/],
   ])('under «%s», «%s» is guessed as %s, and says so', (header, text, value, says) => {
     expect(one('tanks', header, text).cell).toMatchObject({ state: 'guessed', value });
     expect(one('tanks', header, text).cell.says).toMatch(says);
@@ -60,6 +73,13 @@ describe('a cell of a table', () => {
     ['tanks', 'length', 'long', /not a number/],
     ['tanks', 'light_on', '25:00', /not a time/],
     ['tanks', 'light_on', '0:30 am', /not a time/],
+    ['tanks', 'light_on', '13:00 pm', /not a time/],
+    ['tanks', 'light_on', '7:60', /not a time/],
+    ['tanks', 'ph', 'acid', /«acid» is not a number/],
+    ['tanks', 'gh', '5 furlongs', /furlongs/],
+    ['tanks', 'order', '1234567', /not a whole number/],
+    ['house', 'size', 'wide x 30 x 30', /not a number/],
+    ['house', 'species', 'Draco fictus', /no species is called «Draco fictus»/],
     ['tanks', 'put_away', 'perhaps', /yes or no/],
     ['house', 'number', '3.5', /not a whole number/],
     ['house', 'size', '60 x 30', /length × width × height/],
@@ -67,6 +87,46 @@ describe('a cell of a table', () => {
   ] as const)('in %s under «%s», «%s» is asked about', (table, header, text, says) => {
     expect(one(table, header, text).cell).toMatchObject({ state: 'fault', value: null });
     expect(one(table, header, text).cell.says).toMatch(says);
+  });
+
+  it('that is empty is blank, and is nobody’s fault', () => {
+    expect(one('house', 'stage', '  ').cell).toEqual({ value: null, state: 'blank', says: null });
+  });
+
+  it('under a header that nobody knows is left out, whatever it holds', () => {
+    const { cell, column } = one('tanks', 'mood', 'cheerful');
+    expect(cell.state).toBe('left out');
+    expect(column).toEqual({ header: 'mood', column: null, unit: null });
+  });
+
+  it.each([
+    ['80 × 35 × 40 cm', [80, 35, 40]],
+    ['24x12x16 in', [60.96, 30.48, 40.64]],
+    ['24x12x16', [60.96, 30.48, 40.64]],
+    ['2 ft * 1 ft * 15 in', [60.96, 30.48, 38.1]],
+    ['600 X 300 X 360 mm', [60, 30, 36]],
+  ])('of three lengths, «%s», is %s cm', (text, cm) => {
+    const { cell } = one('house', 'dimensions', text);
+    expect(cell.state).toBe('read');
+    (cell.value as number[]).forEach((length, at) => expect(length).toBeCloseTo(cm[at]!, 9));
+  });
+
+  it('that names a species says which; a name that is nearly right is a guess', () => {
+    expect(one('house', 'species', 'Danio rerio').cell).toMatchObject({
+      state: 'read',
+      value: 'danio-rerio',
+      says: `taken as ${reader.commonName('danio-rerio')}`,
+    });
+    expect(one('house', 'species', 'danio rerioo').cell).toMatchObject({
+      state: 'guessed',
+      value: 'danio-rerio',
+    });
+  });
+
+  it('says «today» for the reader’s day', () => {
+    expect(one('house', 'arrived on', 'Today').cell.value).toBe('2026-03-10');
+    expect(one('house', 'arrived on', '2026-02-28').cell.value).toBe('2026-02-28');
+    expect(one('house', 'arrived on', '2026-02-30').cell.state).toBe('fault');
   });
 });
 
@@ -77,6 +137,37 @@ describe('a sheet', () => {
       [2, 'A'],
       [4, 'B'],
     ]);
+  });
+
+  it('of a house needs no header: its columns then stand in their usual order', () => {
+    const { lines, columns } = readSheet(
+      'house',
+      [
+        ['Rill', 'zebrafish', '8', '3 cm', 'adult', 'loud'],
+        ['Rill', 'zebrafish', '2', '', '', ''],
+      ],
+      reader,
+    );
+    expect(lines.map((line) => [line.line, line.values.tank, line.values.unsexed])).toEqual([
+      [1, 'Rill', 8],
+      [2, 'Rill', 2],
+    ]);
+    expect(columns.at(-1)).toMatchObject({ header: 'column 6', column: null });
+    expect(lines[0]?.values).toMatchObject({ lengthCm: 3, stage: 'adult' });
+  });
+
+  it('reads a short line as blank to its end, and passes over what hangs out of the table', () => {
+    const { lines } = readSheet('tanks', [['name', 'ph'], ['A'], ['B', '7', 'spilt']], reader);
+    expect(lines.map((line) => line.cells.map((cell) => cell.state))).toEqual([
+      ['read', 'blank'],
+      ['read', 'read'],
+    ]);
+  });
+
+  it('that is empty has no lines, with a header or without', () => {
+    for (const rows of [[], [['tank', 'species']], [['']]]) {
+      expect(readSheet('house', rows, reader).lines).toEqual([]);
+    }
   });
 
   it('takes a column once, and leaves out a second and an unknown one', () => {
