@@ -12,7 +12,11 @@ module.exports = {
   displayName: 'app',
   rootDir: __dirname,
   testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
-  setupFilesAfterEnv: [...(preset.setupFilesAfterEnv ?? []), '<rootDir>/src/testing/patience.ts'],
+  setupFilesAfterEnv: [
+    ...(preset.setupFilesAfterEnv ?? []),
+    '<rootDir>/src/testing/patience.ts',
+    '<rootDir>/src/testing/frames.ts',
+  ],
   transform: { ...preset.transform, [JS]: babel, '\\.mjs$': babel },
   transformIgnorePatterns: [
     '/node_modules/(?!((jest-)?react-native|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|@expo-google-fonts/.*|react-native-svg|lucide-react-native|@open-larder|@date-fns|uuid|@reduxjs|immer|react-redux|standard-navigation))',
