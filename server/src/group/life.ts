@@ -4,6 +4,8 @@ import type { Scope } from '../db';
 
 const COLUMNS = `id, group_id, kind, day::text, males, females, unsexed, cause, length_cm, stage,
   tank_id, other_group_id, pair_id, note`;
+const WITHDRAWN =
+  'EXISTS (SELECT 1 FROM group_event_withdrawals w WHERE w.event_id = e.id) AS withdrawn';
 
 /** An event as it is stored, with all columns; those of other kinds are null. */
 export type EventRow = Omit<LifeEventRow, 'withdrawn'> & { pairId: string | null };
@@ -16,6 +18,14 @@ export function eventsThatHold(scope: Scope, which: readonly string[] | null): P
         AND NOT EXISTS (SELECT 1 FROM group_event_withdrawals w WHERE w.event_id = e.id)
       ORDER BY day, seq`,
     { which },
+  );
+}
+
+/** Every event of the household, taken back or not, in order of day and then of writing. */
+export function everyEvent(scope: Scope): Promise<Required<LifeEventRow & EventRow>[]> {
+  return scope.rows(
+    `SELECT ${COLUMNS}, ${WITHDRAWN} FROM group_events e
+      WHERE household_id = :household ORDER BY day, seq`,
   );
 }
 
@@ -45,7 +55,7 @@ export function eventsOf(
 ): Promise<(LifeEventRow & { seq: number; pairId: string | null })[]> {
   return scope.rows(
     `SELECT ${COLUMNS}, seq,
-            EXISTS (SELECT 1 FROM group_event_withdrawals w WHERE w.event_id = e.id) AS withdrawn
+            ${WITHDRAWN}
        FROM group_events e
       WHERE household_id = :household AND group_id = :groupId
         ${after === null ? '' : 'AND (day, seq) < (:day, :seq)'}

@@ -12,7 +12,11 @@ export async function readMoment(scope: Scope, id: string): Promise<MomentRow | 
 }
 
 /** Moments after a cursor, in order of id. */
-export function moments(scope: Scope, after: string | null, limit: number): Promise<MomentRow[]> {
+export function moments(
+  scope: Scope,
+  after: string | null,
+  limit: number | null,
+): Promise<MomentRow[]> {
   return scope.rows<MomentRow>(
     `SELECT ${COLUMNS} FROM moments
       WHERE household_id = :household ${after === null ? '' : 'AND id > :after'}

@@ -16,9 +16,6 @@ import type { Species } from '@open-larder/catalogue';
 import { speciesOf } from '../species/store';
 import { tanks } from '../tank/store';
 
-/** More than any household has; lists for people are paged, this one is for computing. */
-const ALL = 100_000;
-
 /** The whole household, read once and seen on any day. */
 export interface Household {
   timeZone: string;
@@ -35,8 +32,8 @@ export interface Household {
 export async function readHouse(scope: Scope, catalogue: Catalogue): Promise<Household> {
   const [household, tankRows, momentRows, foods, history, species] = await Promise.all([
     readHousehold(scope),
-    tanks(scope, null, ALL),
-    moments(scope, null, ALL),
+    tanks(scope, null, null),
+    moments(scope, null, null),
     allFoods(scope),
     readHistory(scope, null),
     speciesOf(scope, catalogue),

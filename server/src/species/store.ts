@@ -8,7 +8,7 @@ const COLUMNS = 'id, copied_from, entry, version, archived';
 export async function ownSpecies(
   scope: Scope,
   after: string | null,
-  limit: number,
+  limit: number | null,
 ): Promise<OwnSpecies[]> {
   return scope.rows<OwnSpecies>(
     `SELECT ${COLUMNS} FROM species WHERE household_id = :household
@@ -25,12 +25,9 @@ export async function readOwnSpecies(scope: Scope, id: string): Promise<OwnSpeci
   return row ?? null;
 }
 
-/** More than any household has; lists for people are paged, this one is for computing. */
-const ALL = 100_000;
-
 /** Every species that a group may be of: the catalogue's and the keeper's own, put away or not. */
 export async function speciesOf(scope: Scope, catalogue: Catalogue): Promise<Map<string, Species>> {
-  const own = await ownSpecies(scope, null, ALL);
+  const own = await ownSpecies(scope, null, null);
   return new Map([
     ...catalogue.species.map((row) => [row.key, row] as const),
     ...own.map((row) => [OWN + row.id, resolveSpecies(OWN + row.id, row.entry)] as const),

@@ -1,7 +1,7 @@
-import { groupEvent, id as idSchema, phrase, type LifeEventRow } from '@open-larder/contract';
+import { groupEvent, id as idSchema, phrase } from '@open-larder/contract';
 import { impossibleLength, lifeFault, type LifeEvent } from '@open-larder/core';
 import { v7 as uuidv7 } from 'uuid';
-import { eventsThatHold, lifeEventOf } from '../group/life';
+import { eventsThatHold, everyEvent, lifeEventOf } from '../group/life';
 import { changeLives, type NewEvent } from '../group/store';
 import {
   faultsByField,
@@ -13,8 +13,6 @@ import {
   type Take,
   type Verdict,
 } from './taking';
-
-type Known = LifeEventRow & { pairId: string | null };
 
 /** The columns that each kind of event must have, beside its day and group. */
 const COUNTS = ['males', 'females', 'unsexed'] as const;
@@ -35,12 +33,7 @@ const FIELDS = [
 /** What happened to groups. Events are never changed: known ones must be the same, new ones are added. */
 export const takeEvents: Take = async ({ scope, today, species }, lines) => {
   const [known, groups, tanks] = await Promise.all([
-    scope.rows<Known>(
-      `SELECT id, group_id, kind, day::text, males, females, unsexed, cause, length_cm, stage,
-              tank_id, other_group_id, pair_id, note,
-              EXISTS (SELECT 1 FROM group_event_withdrawals w WHERE w.event_id = e.id) AS withdrawn
-         FROM group_events e WHERE household_id = :household`,
-    ),
+    everyEvent(scope),
     scope.rows<{ id: string; name: string; speciesKey: string }>(
       'SELECT id, name, species_key FROM groups WHERE household_id = :household',
     ),
@@ -112,7 +105,7 @@ export const takeEvents: Take = async ({ scope, today, species }, lines) => {
 
   /** What the groups' lives would be with this table taken in. */
   async function livesAfter() {
-    const gone = new Set([...withdrawn.map((one) => one.id)]);
+    const gone = new Set(withdrawn.map((one) => one.id));
     const touched = new Set([...made, ...withdrawn].map((event) => event.groupId));
     const after = new Map<string, (LifeEvent & { groupId: string })[]>(
       [...touched].map((id) => [id, []]),

@@ -2,11 +2,9 @@ import { writeSheet, type TableName } from '@open-larder/contract';
 import Papa from 'papaparse';
 import type { Scope } from '../db';
 import { groupsOn, readHistory } from '../group/history';
+import { everyEvent } from '../group/life';
 import type { Species } from '@open-larder/catalogue';
 import { tanks } from '../tank/store';
-
-/** More than any household has. */
-const ALL = 100_000;
 
 type Row = Record<string, unknown>;
 
@@ -29,7 +27,7 @@ export async function exportText(
 /** One line a group as it is today, with its tank. */
 async function houseRows(scope: Scope, today: string): Promise<Row[]> {
   const [tankRows, history] = await Promise.all([
-    tanks(scope, null, ALL),
+    tanks(scope, null, null),
     readHistory(scope, null),
   ]);
   const groups = groupsOn(history, today).filter((group) => !group.archived);
@@ -64,17 +62,11 @@ async function houseRows(scope: Scope, today: string): Promise<Row[]> {
 }
 
 const ROWS: Record<Exclude<TableName, 'house'>, (scope: Scope) => Promise<Row[]>> = {
-  tanks: (scope) => tanks(scope, null, ALL),
+  tanks: (scope) => tanks(scope, null, null),
   groups: (scope) =>
     scope.rows(
       `SELECT id, name, species_key, ended_on::text FROM groups
         WHERE household_id = :household ORDER BY id`,
     ),
-  events: (scope) =>
-    scope.rows(
-      `SELECT id, group_id, kind, day::text, males, females, unsexed, cause, length_cm, stage,
-              tank_id, other_group_id, pair_id, note,
-              EXISTS (SELECT 1 FROM group_event_withdrawals w WHERE w.event_id = e.id) AS withdrawn
-         FROM group_events e WHERE household_id = :household ORDER BY day, seq`,
-    ),
+  events: everyEvent,
 };

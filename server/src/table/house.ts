@@ -7,13 +7,12 @@ import { groupsOn, readHistory } from '../group/history';
 import { tanks } from '../tank/store';
 import { faultsByField, faulty, unread, verdict, type Take, type Verdict } from './taking';
 
-const ALL = 100_000;
 /** Litres of a tank whose size nobody gave: a common small one. An assumption, to be changed. */
 const USUAL_LITRES = 60;
 
 /** A house as a keeper types it: a line is a tank with one group. Unknown tanks are made. */
 export const takeHouse: Take = async ({ scope, today, species }, lines) => {
-  const [known, history] = await Promise.all([tanks(scope, null, ALL), readHistory(scope, null)]);
+  const [known, history] = await Promise.all([tanks(scope, null, null), readHistory(scope, null)]);
   const living = groupsOn(history, today).filter((group) => !group.archived);
   const byName = new Map<string, Pick<Tank, 'id'>>(
     known.filter((tank) => !tank.archived).map((tank) => [tank.name.toLowerCase(), tank]),

@@ -12,12 +12,11 @@ import {
   type Verdict,
 } from './taking';
 
-const ALL = 100_000;
 type Row = Omit<Tank, 'id' | 'version' | 'archived'> & { archived: boolean };
 
 /** Tanks by id, or by name where a line has no id: new ones are made, known ones changed. */
 export const takeTanks: Take = async ({ scope }, lines) => {
-  const known = await tanks(scope, null, ALL);
+  const known = await tanks(scope, null, null);
   const byId = new Map(known.map((tank) => [tank.id, tank]));
   const byName = new Map(known.map((tank) => [tank.name.toLowerCase(), tank]));
   const made: (Row & { id: string; version: number })[] = [];

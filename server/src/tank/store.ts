@@ -13,11 +13,11 @@ export async function readTank(scope: Scope, id: string): Promise<Tank | null> {
   return row ?? null;
 }
 
-/** Tanks in walking order after a cursor of [walkOrder, id]. */
+/** Tanks in walking order after a cursor of [walkOrder, id]; all of them without a limit. */
 export function tanks(
   scope: Scope,
   after: readonly (string | number)[] | null,
-  limit: number,
+  limit: number | null,
 ): Promise<Tank[]> {
   return scope.rows<Tank>(
     `SELECT ${COLUMNS} FROM tanks
