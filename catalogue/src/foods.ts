@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { FOOD_FAMILIES, FOOD_FORMS, FOOD_KINDS, PREPARATIONS, type FoodForm } from './vocabulary';
+import { writtenStep } from './preparation';
+import { FOOD_FAMILIES, FOOD_FORMS, FOOD_KINDS, type FoodForm } from './vocabulary';
 
 const within = (low: number, high: number, what: string) => {
   const sentence = `${what} must lie between ${low} and ${high}`;
@@ -35,7 +36,7 @@ export const foodEntry = z
     unitMassG: within(0.00001, 500, 'mass of one unit in grams'),
     unitStep: within(0.05, 10, 'smallest part of a unit'),
     /** What is done before it is served, in order. */
-    steps: z.array(z.enum(PREPARATIONS)).max(6),
+    steps: z.array(writtenStep).max(6),
     keepsSealedDays: days('days that it keeps sealed'),
     keepsOpenedDays: days('days that it keeps opened'),
     keepsPreparedHours: within(0.5, 720, 'hours that it keeps prepared').nullable(),

@@ -7,3 +7,4 @@ export * from './vocabulary';
 export { entryOf, OWN, resolveSpecies, SPECIES_DEFAULTS, type Species } from './defaults';
 export type { ByLight, Presence, SpeciesEntry, SpeciesField } from './species';
 export type { GenericFood } from './foods';
+export type { PreparationStep } from './preparation';

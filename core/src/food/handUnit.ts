@@ -1,4 +1,5 @@
 import { sayNumber, saySignificant } from '../units';
+import type { Known } from '../why';
 
 /** What a hand can deal: a pinch, a quarter tablet, half a cube. */
 export interface HandUnit {
@@ -8,6 +9,8 @@ export interface HandUnit {
   massG: number;
   /** Smallest part a hand can deal: 1 for pellets, 0.25 for a tablet. */
   step: number;
+  /** How its mass came about; where it is missing, it is the keeper's guess. */
+  mass?: Known;
 }
 
 /** Steps whose share is a common fraction are said as one: «½ cube», not «0.5 cube». */

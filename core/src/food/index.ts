@@ -2,3 +2,13 @@ export { carbohydrate, digestibleEnergy, type Composition } from './energy';
 export { sayGrams, sayUnits, toGrams, toHandUnits, type HandUnit } from './handUnit';
 export { ofDryMatter, readLabel, type Label, type LabelPart, type Nutrient } from './label';
 export { compared, type Compared } from './compare';
+export {
+  mealSteps,
+  prepared,
+  sayMinutes,
+  sayPreparation,
+  type InWater,
+  type Prepared,
+} from './prepare';
+export { fits, takes, type Eater, type Fit, type Offer, type Taking } from './suits';
+export { unitMass, type UnitMass, type Weighing } from './weighIn';

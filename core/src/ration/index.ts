@@ -8,3 +8,4 @@ export {
 } from './need';
 export { hoursUntilHungry, largestMeal, longestSafeGap, mealsPerDay } from './gut';
 export { portion, type Food, type Portion } from './portion';
+export { QUIET_ROUNDING, sayRounding } from './rounding';

@@ -66,7 +66,13 @@ export function portion(
           : 'set by the keeper in place of the computed portion',
       from: [
         wantedG,
-        assumed(`Mass of one ${food.unit.name}`, food.unit.massG, 'g', 'food shelf: weigh twenty'),
+        food.unit.mass ??
+          assumed(
+            `Mass of one ${food.unit.name}`,
+            food.unit.massG,
+            'g',
+            'food shelf: weigh twenty',
+          ),
       ],
     }),
   };

@@ -1,5 +1,5 @@
 import type { Food } from '../ration';
-import { largestMeal, longestSafeGap, mealsPerDay } from '../ration';
+import { largestMeal, longestSafeGap, mealsPerDay, QUIET_ROUNDING } from '../ration';
 import { mayNotFast } from '../fish';
 import type { Known } from '../why';
 import { addDays, hoursOfLight, wallMinutes, type Moment } from './clock';
@@ -16,8 +16,6 @@ export type Finding =
   | { kind: 'ownAmount'; servingId: string; ofWanted: number }
   | { kind: 'fryFast' };
 
-/** Rounding a ration by more than this is said aloud. */
-const QUIET_ROUNDING = 0.05;
 /** Assumption: past its largest meal by this factor, a meal fouls the water instead of feeding. */
 const MEAL_TOLERANCE = 1.1;
 

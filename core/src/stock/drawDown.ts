@@ -1,3 +1,5 @@
+import { addDays } from '../round';
+
 /** One purchase of a food. Amounts in grams as fed, days as YYYY-MM-DD. */
 export interface Lot {
   id: string;
@@ -11,18 +13,42 @@ export interface Draw {
   massG: number;
 }
 
+/** What decides which lot is used next: the day, and how long the food keeps once opened. */
+export interface Keeping {
+  day: string;
+  /** Days that it keeps once opened; null where that makes no difference. */
+  openedDays: number | null;
+}
+
+const NEVER = '9999-12-31';
+
+/** The last day on which a lot is good: its best-before, or sooner where it was opened. */
+export function goodUntil(
+  { openedOn, bestBefore }: Pick<Lot, 'openedOn' | 'bestBefore'>,
+  openedDays: number | null,
+): string | null {
+  const opened = openedOn !== null && openedDays !== null ? addDays(openedOn, openedDays) : NEVER;
+  const last = (bestBefore ?? NEVER) < opened ? (bestBefore as string) : opened;
+  return last === NEVER ? null : last;
+}
+
 /**
  * The order in which lots are used: what expires first, then what is open, then by id
- * so that two phones draw alike.
+ * so that two phones draw alike. What is past its day comes last of all.
  */
-export function inOrderOfUse<L extends Lot>(lots: readonly L[]): L[] {
-  const last = '9999-12-31';
-  return [...lots].sort(
+export function inOrderOfUse<L extends Lot>(lots: readonly L[], { day, openedDays }: Keeping): L[] {
+  const keyed = lots.map((lot) => {
+    const until = goodUntil(lot, openedDays) ?? NEVER;
+    return { lot, until, past: until < day };
+  });
+  keyed.sort(
     (a, b) =>
-      compare(a.bestBefore ?? last, b.bestBefore ?? last) ||
-      compare(a.openedOn ?? last, b.openedOn ?? last) ||
-      compare(a.id, b.id),
+      Number(a.past) - Number(b.past) ||
+      compare(a.until, b.until) ||
+      compare(a.lot.openedOn ?? NEVER, b.lot.openedOn ?? NEVER) ||
+      compare(a.lot.id, b.lot.id),
   );
+  return keyed.map((one) => one.lot);
 }
 
 /**
@@ -30,10 +56,14 @@ export function inOrderOfUse<L extends Lot>(lots: readonly L[]): L[] {
  * @param massG grams wanted, 0 or more
  * @returns what each lot gives, and what was missing; draws + shortG = massG to the microgram
  */
-export function drawDown(lots: readonly Lot[], massG: number): { draws: Draw[]; shortG: number } {
+export function drawDown(
+  lots: readonly Lot[],
+  massG: number,
+  keeping: Keeping,
+): { draws: Draw[]; shortG: number } {
   let open = toMicrogram(massG);
   const draws: Draw[] = [];
-  for (const lot of inOrderOfUse(lots)) {
+  for (const lot of inOrderOfUse(lots, keeping)) {
     if (open <= 0) break;
     const taken = toMicrogram(Math.min(open, lot.remainingG));
     if (taken <= 0) continue;

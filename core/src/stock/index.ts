@@ -1,4 +1,6 @@
-export { drawDown, type Draw, type Lot } from './drawDown';
-export { daysLeft, type Supply } from './daysLeft';
+export { drawDown, goodUntil, inOrderOfUse, type Draw, type Keeping, type Lot } from './drawDown';
+export { daysLeft, type Supply, type Waste } from './daysLeft';
+export { larderOf, type FoodOutlook, type GroupCost, type Larder, type Stocked } from './larder';
+export { PLACES, usualPlace, type Place } from './place';
 export { pricePerGram } from './price';
 export { purchaseOf, type Purchase } from './shopping';

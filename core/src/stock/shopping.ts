@@ -1,6 +1,4 @@
 import { computed, measured, type Known } from '../why';
-import { daysLeft } from './daysLeft';
-import type { Lot } from './drawDown';
 
 /** How long what is bought should last once it is there, in days. An assumption. */
 const COVER_DAYS = 30;
@@ -20,7 +18,8 @@ export interface Purchase {
 }
 
 interface Wanted {
-  lots: readonly Lot[];
+  /** Days that the shelf lasts; null where it outlasts what is looked ahead, or is not used. */
+  days: number | null;
   /** Grams wanted on each coming day, today first. */
   useG: readonly number[];
   /** The local dates of those days. */
@@ -35,8 +34,7 @@ interface Wanted {
  * What to buy of a food from the plan's own use, day by day.
  * @returns null where it lasts past the days looked ahead, or is not used
  */
-export function purchaseOf({ lots, useG, dayOf, deliveryDays, packG }: Wanted): Purchase | null {
-  const { days } = daysLeft(lots, useG, dayOf);
+export function purchaseOf({ days, useG, dayOf, deliveryDays, packG }: Wanted): Purchase | null {
   if (days === null) return null;
   const latest = days - deliveryDays;
   const wanted = useG.slice(days, days + COVER_DAYS);

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { addDays } from '../round';
-import { daysLeft, drawDown, purchaseOf, type Lot } from '.';
+import { daysLeft, drawDown, goodUntil, inOrderOfUse, purchaseOf, type Lot } from '.';
 
 const lot = (id: string, remainingG: number, bestBefore: string | null = null): Lot => ({
   id,
@@ -8,6 +8,7 @@ const lot = (id: string, remainingG: number, bestBefore: string | null = null): 
   openedOn: null,
   bestBefore,
 });
+const today = { day: '2026-03-01', openedDays: null };
 const days = (count: number) => Array.from({ length: count }, (_, i) => addDays('2026-03-01', i));
 
 describe('drawing down the shelf', () => {
@@ -15,6 +16,7 @@ describe('drawing down the shelf', () => {
     const { draws, shortG } = drawDown(
       [lot('late', 10, '2027-01-01'), lot('soon', 4, '2026-04-01'), lot('never', 10)],
       9,
+      today,
     );
     expect(draws).toEqual([
       { lotId: 'soon', massG: 4 },
@@ -23,12 +25,34 @@ describe('drawing down the shelf', () => {
     expect(shortG).toBe(0);
   });
 
+  it('takes what was opened before what is sealed, once opening counts', () => {
+    const opened = { ...lot('open', 5, '2026-12-01'), openedOn: '2026-02-25' };
+    const order = (openedDays: number | null) =>
+      inOrderOfUse([lot('sealed', 5, '2026-06-01'), opened], { day: '2026-03-01', openedDays }).map(
+        (one) => one.id,
+      );
+    expect(order(null)).toEqual(['sealed', 'open']);
+    expect(order(30)).toEqual(['open', 'sealed']);
+    // Five days after opening it is past its day, and used only when nothing else is there.
+    expect(order(3)).toEqual(['sealed', 'open']);
+  });
+
+  it.each([
+    ['2026-03-10', '2026-03-01', 5, '2026-03-06'],
+    ['2026-03-04', '2026-03-01', 5, '2026-03-04'],
+    [null, '2026-03-01', 5, '2026-03-06'],
+    ['2026-03-10', null, 5, '2026-03-10'],
+    [null, '2026-03-01', null, null],
+  ])('is good until %s, opened %s, kept %s days open: %s', (bestBefore, openedOn, kept, until) => {
+    expect(goodUntil({ bestBefore, openedOn }, kept)).toBe(until);
+  });
+
   it('creates and loses nothing', () => {
     const amount = fc.double({ min: 0, max: 1000, noNaN: true });
     fc.assert(
       fc.property(fc.array(amount, { maxLength: 6 }), amount, (stocks, wanted) => {
         const lots = stocks.map((grams, index) => lot(`lot${index}`, grams));
-        const { draws, shortG } = drawDown(lots, wanted);
+        const { draws, shortG } = drawDown(lots, wanted, today);
         const drawn = draws.reduce((sum, draw) => sum + draw.massG, 0);
         expect(drawn + shortG).toBeCloseTo(wanted, 5);
         for (const draw of draws) {
@@ -42,38 +66,96 @@ describe('drawing down the shelf', () => {
 
 describe('days left', () => {
   it('counts whole days of the plan’s own use', () => {
-    expect(daysLeft([lot('a', 10)], Array(30).fill(3), days(30)).days).toBe(3);
+    expect(daysLeft([lot('a', 10)], Array(30).fill(3), days(30), null).days).toBe(3);
   });
 
   it('lasts longer over a fasting day', () => {
     const use = [3, 0, 3, 3, 3, 3];
-    expect(daysLeft([lot('a', 10)], use, days(6)).days).toBe(4);
+    expect(daysLeft([lot('a', 10)], use, days(6), null).days).toBe(4);
   });
 
   it('says nothing where the shelf outlasts the horizon', () => {
-    expect(daysLeft([lot('a', 1000)], Array(30).fill(1), days(30)).days).toBeNull();
+    expect(daysLeft([lot('a', 1000)], Array(30).fill(1), days(30), null).days).toBeNull();
   });
 
   it('lets a lot end at its best-before and counts the waste', () => {
-    const { days: left, wastedG } = daysLeft(
+    const { days: left, waste } = daysLeft(
       [lot('a', 100, '2026-03-03')],
       Array(10).fill(5),
       days(10),
+      null,
     );
     expect(left).toBe(3);
-    expect(wastedG).toBeCloseTo(85, 9);
+    expect(waste).toEqual([{ lotId: 'a', massG: 85, on: '2026-03-04' }]);
+  });
+
+  it('opens a sealed lot when it is first drawn from, and loses what does not keep', () => {
+    // Four days open: six grams of ten are eaten from each pack, the rest is thrown away.
+    const lots = [lot('a', 10, '2026-12-01'), lot('b', 10, '2026-12-02')];
+    const supply = daysLeft(lots, Array(20).fill(1.5), days(20), 3);
+    expect(supply.days).toBe(8);
+    expect(supply.waste).toEqual([
+      { lotId: 'a', massG: 4, on: '2026-03-05' },
+      { lotId: 'b', massG: 4, on: '2026-03-09' },
+    ]);
+  });
+
+  it('eats, wastes and keeps exactly what was there', () => {
+    const stocked = fc.record({
+      grams: fc.double({ min: 0, max: 50, noNaN: true }),
+      best: fc.option(fc.integer({ min: -5, max: 60 })),
+      opened: fc.option(fc.integer({ min: -20, max: 0 })),
+    });
+    const use = fc.array(fc.double({ min: 0, max: 5, noNaN: true }), {
+      minLength: 40,
+      maxLength: 40,
+    });
+    fc.assert(
+      fc.property(
+        fc.array(stocked, { maxLength: 6 }),
+        use,
+        fc.option(fc.integer({ min: 1, max: 30 })),
+        (stock, useG, openedDays) => {
+          const lots = stock.map(({ grams, best, opened }, index) => ({
+            ...lot(`l${index}`, grams, best === null ? null : addDays('2026-03-01', best)),
+            openedOn: opened === null ? null : addDays('2026-03-01', opened),
+          }));
+          const all = stock.reduce((sum, one) => sum + one.grams, 0);
+          const supply = daysLeft(lots, useG, days(40), openedDays);
+          const wasted = supply.waste.reduce((sum, one) => sum + one.massG, 0);
+          expect(wasted).toBeLessThanOrEqual(all + 1e-9);
+          // What lasts to the end was fed in full out of what was not wasted.
+          const fed = useG
+            .slice(0, supply.days ?? useG.length)
+            .reduce((sum, grams) => sum + grams, 0);
+          expect(fed).toBeLessThanOrEqual(all + 1e-6);
+          // More of the same lots never lasts less long.
+          const more = daysLeft(
+            lots.map((one) => ({ ...one, remainingG: one.remainingG * 2 })),
+            useG,
+            days(40),
+            openedDays,
+          );
+          expect(more.days ?? 41).toBeGreaterThanOrEqual(supply.days ?? 41);
+          // And the keeper's own shelf is looked at, not touched.
+          expect(lots.map((one) => one.remainingG)).toEqual(stock.map((one) => one.grams));
+        },
+      ),
+    );
   });
 });
 
 describe('what to buy', () => {
-  const wanted = (over: Partial<Parameters<typeof purchaseOf>[0]> = {}) =>
+  const gram = Array<number>(120).fill(1);
+  const wanted = (
+    over: { lots?: Lot[]; useG?: number[]; deliveryDays?: number; packG?: number } = {},
+  ) =>
     purchaseOf({
-      lots: [lot('a', 10)],
-      useG: Array(120).fill(1),
+      days: daysLeft(over.lots ?? [lot('a', 10)], over.useG ?? gram, days(120), null).days,
+      useG: over.useG ?? gram,
       dayOf: days(120),
-      deliveryDays: 4,
-      packG: 20,
-      ...over,
+      deliveryDays: over.deliveryDays ?? 4,
+      packG: over.packG ?? 20,
     });
 
   it('is ordered so that it comes on the day when the shelf is empty', () => {

@@ -26,9 +26,15 @@ const MOST_PARTS = 2;
  * «6 dGH», «5 ft 3 in», «24,5». A number without a unit is in the keeper's own.
  * @param text    what was typed, not empty
  * @param choice  the keeper's units
+ * @param also    other names that may stand behind the number, with the base of one: «48 cubes»
  * @returns the value in the base unit of the measure, or a sentence that says what to change
  */
-export function readMeasure(text: string, measure: Measure, choice: UnitChoice): Reading {
+export function readMeasure(
+  text: string,
+  measure: Measure,
+  choice: UnitChoice,
+  also: Readonly<Record<string, number>> = {},
+): Reading {
   let rest = plain(text);
   let base = 0;
   for (let part = 0; part < MOST_PARTS && rest !== ''; part += 1) {
@@ -41,8 +47,9 @@ export function readMeasure(text: string, measure: Measure, choice: UnitChoice):
     const unit = (found[2] ?? '').trim();
     if (part > 0 && (unit === '' || measure === 'temperature'))
       return unclear(text, measure, choice);
-    const value = toBase(number, unit, measure, choice);
-    if (value === null) return unknownUnit(unit, measure);
+    const own = also[unit.toLowerCase()];
+    const value = own === undefined ? toBase(number, unit, measure, choice) : number * own;
+    if (value === null) return unknownUnit(unit, measure, Object.keys(also));
     base += value;
     rest = rest.slice(found[0].length).trim();
   }
@@ -92,8 +99,8 @@ const UNDERSTOOD: Record<Measure, string> = {
   flow: 'L/h, L/min and gal/h',
 };
 
-const unknownUnit = (unit: string, measure: Measure): Reading => ({
-  fault: `«${unit}» is not known here; ${UNDERSTOOD[measure]} are`,
+const unknownUnit = (unit: string, measure: Measure, also: readonly string[]): Reading => ({
+  fault: `«${unit}» is not known here; ${[...also, UNDERSTOOD[measure]].join(', ')} are`,
 });
 
 const unclear = (text: string, measure: Measure, choice: UnitChoice): Reading => ({

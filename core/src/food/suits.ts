@@ -1,0 +1,135 @@
+import type { FoodFamily, FoodKind, Guild } from '@open-larder/catalogue';
+import { assumed, computed, type Known } from '../why';
+import { ofDryMatter } from './label';
+import type { Composition } from './energy';
+
+/** Who might eat: what of a species and its size decides what fits and what it takes. */
+export interface Eater {
+  guild: Guild;
+  /** Width of the open mouth as a share of total length. */
+  gapeShare: number;
+  plantShareMin: number;
+  plantShareMax: number;
+  /** What it should have only little of, in words of the catalogue. */
+  capped: readonly string[];
+}
+
+/** What of a food decides the same, after its preparation. */
+export interface Offer {
+  kind: FoodKind;
+  family: FoodFamily;
+  composition: Composition;
+  plantShare: number;
+  particleMinMm: number | null;
+  particleMaxMm: number | null;
+}
+
+export type Fit = 'whole' | 'the smaller' | 'in bites' | 'too large' | 'unknown';
+
+/**
+ * Prey longer than the mouth is wide goes down end on: worms and larvae up to three widths.
+ * Assumption.
+ */
+const END_ON = 3;
+/** Food that gives way under a mouth: it can be rasped or torn, however large. Assumption. */
+const SOFT: ReadonlySet<FoodKind> = new Set(['gel', 'fresh', 'mix']);
+const RASPS: ReadonlySet<Guild> = new Set([
+  'plant grazer',
+  'film scraper',
+  'detritus feeder',
+  'omnivore',
+]);
+
+/**
+ * Whether a food fits a mouth.
+ * @param lengthCm total length of the fish
+ * @returns how it is eaten, and the width of the open mouth in mm with its derivation
+ */
+export function fits(eater: Eater, lengthCm: number, offer: Offer): { fit: Fit; gapeMm: Known } {
+  const gapeMm = computed(lengthCm * 10 * eater.gapeShare, {
+    label: 'Width of the open mouth',
+    unit: 'mm',
+    how: 'total length × width of the mouth as a share of it',
+    from: [
+      assumed('Total length', lengthCm, 'cm', 'the group, measured or by stage'),
+      assumed('Width of the mouth', eater.gapeShare * 100, '% of length', 'the species’ row'),
+    ],
+  });
+  const long = offer.family === 'wriggle' || (offer.kind === 'frozen' && offer.family === 'cube');
+  const mouth = gapeMm.value * (long ? END_ON : 1);
+  const { particleMinMm: smallest, particleMaxMm: largest } = offer;
+  const torn = RASPS.has(eater.guild) && (SOFT.has(offer.kind) || offer.family === 'leaf');
+  const fit: Fit =
+    smallest === null || largest === null
+      ? 'unknown'
+      : largest <= mouth
+        ? 'whole'
+        : smallest <= mouth
+          ? 'the smaller'
+          : torn
+            ? 'in bites'
+            : 'too large';
+  return { fit, gapeMm };
+}
+
+/** Dry matter with more fat than this is rich. Assumption; lean worms lie near 10 %. */
+const FATTY = 0.15;
+
+/** Capped words of the catalogue, and the foods that they mean. */
+const CAPPED: Record<string, (offer: Offer) => boolean> = {
+  'animal protein': (offer) => offer.plantShare < 0.3,
+  'rich worms': (offer) => offer.family === 'wriggle' && ofDryMatter(offer.composition).fat > 0.1,
+  'fatty foods': (offer) => ofDryMatter(offer.composition).fat > FATTY,
+};
+
+/** How readily a guild takes what does not move and did not live. Assumptions. */
+const TAKES_DEAD: Record<Guild, number> = {
+  'plant grazer': 1,
+  'film scraper': 0.9,
+  'detritus feeder': 1,
+  'filter feeder': 0.7,
+  omnivore: 1,
+  'invertebrate picker': 0.85,
+  predator: 0.5,
+};
+
+export type Taking = 'readily' | 'usually' | 'reluctantly' | 'hardly';
+
+/**
+ * How readily a settled fish takes a food, from its guild and its band of plant food. A newcomer
+ * may refuse what its kind likes. An assumption until it is seen.
+ * @returns a likelihood 0..1 with its word, and the capped word that it falls under
+ */
+export function takes(
+  eater: Eater,
+  offer: Offer,
+): { likely: Known; word: Taking; capped: string | null } {
+  const off = Math.max(
+    0,
+    eater.plantShareMin - offer.plantShare,
+    offer.plantShare - eater.plantShareMax,
+  );
+  const dead = offer.kind === 'live' || offer.kind === 'frozen' ? 1 : TAKES_DEAD[eater.guild];
+  const likely = computed(Math.max(0, 1 - off) * dead, {
+    label: 'Readiness to take it',
+    unit: 'share',
+    how: '(1 − how far its plant share lies outside the band) × readiness for food that does not move',
+    source: 'Assumption by guild, until it is seen',
+    from: [
+      assumed('Least plant share', eater.plantShareMin * 100, '%', 'the species’ row'),
+      assumed('Greatest plant share', eater.plantShareMax * 100, '%', 'the species’ row'),
+      assumed('Plant share of the food', offer.plantShare * 100, '%', 'the food'),
+      assumed('Readiness for food that does not move', dead, 'share', 'its guild'),
+    ],
+  });
+  const word: Taking =
+    likely.value >= 0.75
+      ? 'readily'
+      : likely.value >= 0.5
+        ? 'usually'
+        : likely.value >= 0.25
+          ? 'reluctantly'
+          : 'hardly';
+  const capped = eater.capped.find((says) => CAPPED[says]?.(offer)) ?? null;
+  return { likely, word, capped };
+}
