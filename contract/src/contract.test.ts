@@ -4,6 +4,7 @@ import {
   blankTank,
   dietEdit,
   feedingCreate,
+  blankFood,
   foodCreate,
   groupCreate,
   groupEvent,
@@ -52,11 +53,13 @@ const lot = {
   id: ID,
   amountG: 10,
   costMinor: null,
+  place: 'cupboard',
   boughtOn: '2026-03-01',
   openedOn: null,
   bestBefore: null,
 };
 const food = {
+  ...blankFood,
   id: ID,
   name: 'Flake',
   family: 'grain',
@@ -178,7 +181,14 @@ describe('what is wrong is answered at its field, in words', () => {
     ],
     [
       lotEdit,
-      { version: 1, costMinor: -5, boughtOn: '2026-03-01', openedOn: null, bestBefore: null },
+      {
+        version: 1,
+        costMinor: -5,
+        place: 'fridge',
+        boughtOn: '2026-03-01',
+        openedOn: null,
+        bestBefore: null,
+      },
       'costMinor',
       /cannot be negative/,
     ],

@@ -19,6 +19,8 @@ export const feedingCreate = z
     plannedUnits: between(0, 10_000, 'the planned amount'),
     units: between(0, 10_000, 'the amount'),
     note: phrase,
+    /** Whose hand dealt it; null is nobody's in particular. */
+    hand: z.string().trim().min(1).max(30).nullable().default(null),
     at: instant,
   })
   .refine((fed) => (fed.outcome === 'skipped') === (fed.units === 0), {
@@ -40,6 +42,7 @@ export const feeding = z.object({
   units: z.number(),
   massG: z.number(),
   note: z.string(),
+  hand: z.string().nullable(),
   at: z.string(),
 });
 

@@ -1,4 +1,6 @@
 import { FOOD_FAMILIES, FOOD_FORMS, FOOD_KINDS } from '@open-larder/catalogue';
+import { preparationSteps } from '@open-larder/catalogue/preparation';
+import { PLACES } from '@open-larder/core/stock';
 import { z } from 'zod';
 import { between, day, id, name, version } from './basics';
 
@@ -21,6 +23,37 @@ const unit = z.object({
   step: between(0.05, 10, 'the smallest part a hand can deal'),
 });
 
+const millimetres = (what: string) => between(0.001, 400, `${what} in mm`).nullable();
+
+/** How it behaves in the water; null is what nobody measured. */
+const inWater = z
+  .object({
+    floatMinutes: between(0, 20_000, 'minutes afloat').nullable(),
+    sinkCmPerS: between(0, 30, 'the sinking speed in cm/s').nullable(),
+    particleMinMm: millimetres('the smallest particle'),
+    particleMaxMm: millimetres('the largest particle'),
+  })
+  .refine(
+    ({ particleMinMm: low, particleMaxMm: high }) => low === null || high === null || low <= high,
+    { path: ['particleMaxMm'], message: 'the largest particle is smaller than the smallest' },
+  );
+
+const keptDays = between(1, 3650, 'days that it keeps').int('count whole days').nullable();
+
+/** How long it stays good; null is «longer than anybody waits». */
+const keeps = z.object({
+  sealedDays: keptDays,
+  openedDays: keptDays,
+  preparedHours: between(0.5, 2400, 'hours that it keeps prepared').nullable(),
+});
+
+const caution = z
+  .string()
+  .trim()
+  .min(2, 'say it in a few words')
+  .max(120, 'keep it under 120 letters');
+const cautions = z.array(caution).max(6, 'keep it to six cautions');
+
 const fields = z.object({
   name,
   family: z.enum(FOOD_FAMILIES),
@@ -29,29 +62,46 @@ const fields = z.object({
   composition,
   plantShare: share,
   unit,
+  inWater,
+  /** What is done before it is served, in order. */
+  steps: preparationSteps,
+  keeps,
+  /** Minutes after which what is left of it is lifted out; null leaves it. */
+  liftAfterMin: between(1, 50_000, 'minutes until it is lifted').nullable(),
+  cautions: z.object({ people: cautions, fish: cautions }),
+  /** The generic food that it began as. */
+  copiedFrom: z.string().max(60).nullable(),
 });
+
+/** What a food is, apart from its lots. */
+export type FoodFields = z.infer<typeof fields>;
 
 const lotFields = z.object({
   amountG: between(0.001, 100_000, 'the amount in grams'),
   /** Price of the whole lot in minor units (cents); null where unknown. */
   costMinor: z.int().min(0, 'a price cannot be negative').max(10_000_000).nullable(),
+  place: z.enum(PLACES),
   boughtOn: day,
   openedOn: day.nullable(),
   bestBefore: day.nullable(),
 });
 
-const inOrder = (lot: Pick<z.infer<typeof lotFields>, 'bestBefore' | 'boughtOn'>) =>
-  lot.bestBefore === null || lot.bestBefore >= lot.boughtOn;
-const orderSentence = {
-  path: ['bestBefore'],
-  message: 'the best-before lies before the day it was bought',
-};
+type Dates = Pick<z.infer<typeof lotFields>, 'bestBefore' | 'boughtOn' | 'openedOn'>;
 
-export const lotCreate = lotFields.extend({ id }).refine(inOrder, orderSentence);
-export const lotEdit = lotFields
-  .omit({ amountG: true })
-  .extend({ version })
-  .refine(inOrder, orderSentence);
+/** A lot is bought before it is opened, and before it is past its date. */
+const inOrder = <S extends z.ZodType<Dates>>(schema: S) =>
+  schema
+    .refine((lot) => lot.bestBefore === null || lot.bestBefore >= lot.boughtOn, {
+      path: ['bestBefore'],
+      message: 'the best-before lies before the day it was bought',
+    })
+    .refine((lot) => lot.openedOn === null || lot.openedOn >= lot.boughtOn, {
+      path: ['openedOn'],
+      message: 'it was opened before the day it was bought',
+    });
+
+export const lotCreate = inOrder(lotFields.extend({ id }));
+export const lotEdit = inOrder(lotFields.omit({ amountG: true }).extend({ version }));
 export const lot = lotFields.extend({ id, foodId: id, version, remainingG: z.number() });
 
 /** Counting the shelf: what is really there, written as an event. */
@@ -61,6 +111,20 @@ export const lotCount = z.object({
   remainingG: between(0, 100_000, 'the amount in grams'),
 });
 
+const hand = z.string().trim().min(1, 'say whose hand').max(30, 'keep it under 30 letters');
+
+/** «Twenty pinches weighed 1.1 g»: written as an event, and taken back by one. */
+export const weighingCreate = z.object({
+  id,
+  day,
+  hand,
+  units: between(1, 10_000, 'the number of units weighed'),
+  massG: between(0.0001, 10_000, 'the weight of them all in grams'),
+});
+export const weighingUndo = z.object({ id });
+export const weighing = weighingCreate.extend({ id: z.string() });
+export type WeighingRow = z.infer<typeof weighing>;
+
 export const foodCreate = fields.extend({ id, lot: lotCreate.nullable() });
 export const foodEdit = fields.extend({ version, archived: z.boolean() });
 export const food = fields.extend({
@@ -68,6 +132,8 @@ export const food = fields.extend({
   version,
   archived: z.boolean(),
   lots: z.array(lot),
+  /** Those that stand, oldest first. */
+  weighings: z.array(weighing),
   remainingG: z.number(),
 });
 

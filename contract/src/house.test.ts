@@ -22,6 +22,7 @@ const food = (id: string, archived: boolean) => ({
   name: id,
   composition: { protein: 0, fat: 0, fibre: 0, ash: 0, moisture: 0 },
   unit: { name: 'u', plural: 'us', massG: 1, step: 1 },
+  weighings: [],
   archived,
 });
 

@@ -1,10 +1,10 @@
 import { assumedLengthCm } from '@open-larder/core/fish';
-import type { Food } from '@open-larder/core/ration';
 import type { Diet, House, HouseGroup, HouseTank } from '@open-larder/core/round';
 import type { Species } from '@open-larder/catalogue';
 import type { DietEdit } from './diet';
 import type { FoodRow } from './food';
 import type { Group } from './group';
+import { unitOf } from './handUnit';
 import type { Household } from './household';
 import type { MomentRow } from './moment';
 import type { Tank } from './tank';
@@ -14,8 +14,13 @@ export interface HouseRows {
   moments: readonly MomentRow[];
   tanks: readonly Tank[];
   groups: readonly Group[];
-  foods: readonly Pick<FoodRow, 'id' | 'name' | 'composition' | 'unit' | 'archived'>[];
+  foods: readonly Pick<
+    FoodRow,
+    'id' | 'name' | 'composition' | 'unit' | 'weighings' | 'archived'
+  >[];
   species: ReadonlyMap<string, Species>;
+  /** Whose hand deals; null takes what all hands weighed. */
+  hand?: string | null;
 }
 
 /** Rows of the contract as the core's house: one reading, used by server and app alike. */
@@ -27,7 +32,14 @@ export function houseOf(rows: HouseRows): House {
     groups: rows.groups
       .filter((group) => !group.archived)
       .flatMap((group) => houseGroup(group, rows.species) ?? []),
-    foods: rows.foods.filter((food) => !food.archived) as Food[],
+    foods: rows.foods
+      .filter((food) => !food.archived)
+      .map((food) => ({
+        id: food.id,
+        name: food.name,
+        composition: food.composition,
+        unit: unitOf(food, rows.hand ?? null),
+      })),
   };
 }
 

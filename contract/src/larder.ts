@@ -12,7 +12,10 @@ export const supply = z.object({
       /** Whole days; null where it lasts past the horizon or is not used. */
       days: z.number().nullable(),
       usedPerWeekG: z.number(),
-      wastedG: z.number(),
+      /** What passes its last good day uneaten, by lot, in order of day. */
+      waste: z.array(z.object({ lotId: id, massG: z.number(), on: z.string() })),
+      /** Grams in a usual pack: the one bought last. */
+      packG: z.number().nullable(),
       /** Cost a day in minor units at the price of the lots; null without a price. */
       costPerDayMinor: z.number().nullable(),
       /** What to order by when; null where it lasts past the horizon or is not used. */
@@ -24,8 +27,6 @@ export const supply = z.object({
           massG: z.number(),
           why,
           packs: z.number().nullable(),
-          /** Grams in a usual pack: the one bought last. */
-          packG: z.number().nullable(),
         })
         .nullable(),
     }),

@@ -33,6 +33,8 @@ export const paths = {
   addLot: ['post', '/api/foods/:id/lots'],
   editLot: ['put', '/api/lots/:id'],
   countLot: ['post', '/api/lots/:id/counts'],
+  addWeighing: ['post', '/api/foods/:id/weighings'],
+  undoWeighing: ['post', '/api/weighings/:id/undo'],
   getSupply: ['get', '/api/larder/supply'],
   getRound: ['get', '/api/round/:day'],
   getRoundWhy: ['get', '/api/round/:day/why/:servingId'],

@@ -12,6 +12,8 @@ const roundServing = z.object({
   foodId: id,
   foodName: z.string(),
   family: z.enum(FOOD_FAMILIES),
+  /** «soak 2 h, rinse»; empty where it is served as it is. */
+  prepare: z.string(),
   /** «3 pinches» */
   portion: z.string(),
   units: z.number(),

@@ -3,7 +3,17 @@ import { byId, day, id, pageOf, pageQuery } from './basics';
 import { catalogue } from './catalogue';
 import { diet, dietEdit } from './diet';
 import { feeding, feedingCreate, feedingReceipt, feedingUndo } from './feeding';
-import { food, foodCreate, foodEdit, lot, lotCount, lotCreate, lotEdit } from './food';
+import {
+  food,
+  foodCreate,
+  foodEdit,
+  lot,
+  lotCount,
+  lotCreate,
+  lotEdit,
+  weighingCreate,
+  weighingUndo,
+} from './food';
 import {
   eventWithdrawal,
   group,
@@ -36,6 +46,9 @@ export interface Route {
 }
 
 const none = z.object({});
+
+/** Whose hand deals: its own pinch counts where it was weighed in. */
+const handQuery = z.object({ hand: z.string().trim().min(1).max(30).optional() });
 
 type Parts = Pick<Route, 'summary' | 'response'> &
   Partial<Pick<Route, 'params' | 'query' | 'body'>>;
@@ -155,6 +168,8 @@ export const routes = {
   addLot: change('addLot', 'Buy another lot of a food', lotCreate, food),
   editLot: change('editLot', 'Correct price and dates of a lot', lotEdit, lot),
   countLot: change('countLot', 'Count what is really left of a lot', lotCount, lot),
+  addWeighing: change('addWeighing', 'Weigh a hand unit in', weighingCreate, food),
+  undoWeighing: change('undoWeighing', 'Take a weighing back', weighingUndo, food),
   getSupply: route('getSupply', {
     summary: 'Days left of each food by the running plan',
     response: supply,
@@ -162,11 +177,13 @@ export const routes = {
   getRound: route('getRound', {
     summary: 'A day’s servings by moment, in walking order, and what became of them',
     params: z.object({ day }),
+    query: handQuery,
     response: round,
   }),
   getRoundWhy: route('getRoundWhy', {
     summary: 'The derivation of one serving’s portion',
     params: z.object({ day, servingId: id }),
+    query: handQuery,
     response: roundWhy,
   }),
   listFeedings: list('listFeedings', 'What was served, newest first', feeding),

@@ -12,12 +12,14 @@ import {
   sampleSpecies,
   sampleSplit,
   sampleTank,
+  sampleWeighing,
   smallHouse,
 } from './testing/samples';
 import { count, startTestServer, type TestServer } from './testing/testServer';
 
 let server: TestServer;
 let ours: Awaited<ReturnType<typeof smallHouse>>;
+const weighing = sampleWeighing();
 let theirTank: string;
 beforeAll(async () => {
   server = await startTestServer();
@@ -25,6 +27,7 @@ beforeAll(async () => {
   const tank = sampleTank();
   theirTank = tank.id;
   await server.as('theirs').post('/api/tanks').send(tank).expect(201);
+  await ours.ask.post(`/api/foods/${ours.food.id}/weighings`).send(weighing).expect(201);
   await ours.ask.post('/api/feedings').send(sampleFeeding(ours)).expect(201);
 });
 afterAll(() => server.close());
@@ -213,6 +216,7 @@ const PROBES: Record<RouteName, Probe> = {
     () => ({
       version: 1,
       costMinor: 1,
+      place: 'freezer',
       boughtOn: '2026-03-01',
       openedOn: null,
       bestBefore: null,
@@ -226,6 +230,16 @@ const PROBES: Record<RouteName, Probe> = {
       day: '2026-03-10',
       remainingG: 0,
     }),
+  ),
+  addWeighing: finds404(
+    'post',
+    () => `/api/foods/${ours.food.id}/weighings`,
+    () => sampleWeighing(),
+  ),
+  undoWeighing: finds404(
+    'post',
+    () => `/api/weighings/${weighing.id}/undo`,
+    () => ({ id: uuidv7() }),
   ),
   getSupply: readsNothing('/api/larder/supply'),
   getRound: readsNothing('/api/round/2026-03-10'),

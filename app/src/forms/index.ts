@@ -14,6 +14,7 @@ export { CountSheet } from '../larder/CountSheet';
 export { EditFoodScreen } from '../larder/EditFoodScreen';
 export { LotSheet } from '../larder/LotSheet';
 export { NewFoodScreen } from '../larder/NewFoodScreen';
+export { WeighSheet } from '../larder/WeighSheet';
 export { CopySpeciesScreen } from '../species/CopySpeciesScreen';
 export { EditSpeciesScreen } from '../species/EditSpeciesScreen';
 export { EditTankScreen } from '../tank/EditTankScreen';

@@ -57,8 +57,13 @@ export const StepperInput = bind(Stepper);
  */
 export function MeasureInput<V extends FieldValues>({
   measure,
+  also,
   ...rest
-}: { measure: Measure } & Omit<ComponentProps<typeof NumberInput<V>>, 'unit' | 'scale' | 'read'>) {
+}: {
+  measure: Measure;
+  /** Other names for it, with the base of one: a hand unit's, «48 cubes». */
+  also?: Readonly<Record<string, number>>;
+} & Omit<ComponentProps<typeof NumberInput<V>>, 'unit' | 'scale' | 'read'>) {
   const words = useWords();
   const scale = words.scale(measure);
   return (
@@ -67,10 +72,41 @@ export function MeasureInput<V extends FieldValues>({
       keyboard="text"
       unit={scale.unit}
       scale={scale}
-      read={(text) => readMeasure(text, measure, words.units)}
+      read={(text) => readMeasure(text, measure, words.units, also)}
     />
   );
 }
+
+/** A few entries in one line, with commas between. */
+export function ListInput<V extends FieldValues>({
+  control,
+  name,
+  label,
+}: Bound<V> & { label: string }) {
+  return (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field, fieldState }) => (
+        <Field
+          label={label}
+          hint="Commas between."
+          value={(field.value as string[]).join(', ')}
+          onChange={(text) => field.onChange(text === '' ? [] : text.split(/,\s?/))}
+          onBlur={() =>
+            field.onChange((field.value as string[]).map((one) => one.trim()).filter(Boolean))
+          }
+          fault={fieldState.error?.message ?? firstFault(fieldState.error)}
+        />
+      )}
+    />
+  );
+}
+
+const firstFault = (error: unknown): string | undefined =>
+  Array.isArray(error)
+    ? (error.find(Boolean) as { message?: string } | undefined)?.message
+    : undefined;
 
 export function DateInput<V extends FieldValues>({
   control,

@@ -1,25 +1,142 @@
-import { GUILDS, type Guild } from '@open-larder/catalogue';
-import type { FoodRow, Problem } from '@open-larder/contract';
-import { compared, type Compared } from '@open-larder/core/food';
+import { GUILDS, type Guild, type Species } from '@open-larder/catalogue';
+import type { FoodRow } from '@open-larder/contract';
+import { compared, fits, prepared, takes, type Compared, type Fit } from '@open-larder/core/food';
 import { pricePerGram } from '@open-larder/core/stock';
 import { sayNumber } from '@open-larder/core/units';
 import { useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import { FoodSign } from '../draw';
-import { api, useWords, type Words } from '../store';
+import { useHouse, useWords, type HouseData, type Words } from '../store';
 import { SIZES, themed } from '../theme';
 import { Empty, Fault, Field, matches, Picker, Screen, Skeleton, Text } from '../ui';
 
-interface Column {
-  key: keyof Compared;
+/** The foods on the shelf side by side, for one group of the house, sorted by any figure. */
+export function CompareScreen() {
+  const house = useHouse();
+  const [forWhom, setForWhom] = useState('');
+  const [filter, setFilter] = useState('');
+  const { data } = house;
+  const shelf = (data?.foods ?? []).filter((food) => !food.archived);
+  const found = shelf.filter((food) => matches(`${food.name} ${food.kind}`, filter));
+  const eaters = data ? eatersOf(data) : [];
+  const eater = eaters.find((one) => one.id === forWhom) ?? eaters[0];
+  return (
+    <Screen
+      title="Compare foods"
+      back="/larder"
+      detail={data ? `${found.length} foods` : undefined}
+    >
+      {!data ? (
+        house.problem ? (
+          <Fault problem={house.problem} onRetry={house.retry} />
+        ) : (
+          <Skeleton rows={6} height={48} />
+        )
+      ) : shelf.length === 0 ? (
+        <Empty
+          title="The shelf is empty"
+          text="Put two foods on it, and hold them against each other."
+        />
+      ) : (
+        <>
+          <Picker
+            label="For"
+            search={eaters.length > 12}
+            value={eater?.id ?? ''}
+            onChange={setForWhom}
+            picks={eaters.map(({ id, title, detail }) => ({ value: id, title, detail }))}
+          />
+          <Field label="Filter by name or kind" value={filter} onChange={setFilter} />
+          <Text look="small" tone="quiet">
+            Protein, fat and fibre are shares of the dry matter, so that wet and dry food can be
+            held against each other; energy is of a gram as fed. How it fits the mouth and how
+            readily it is taken are worked out from size and species, until they are seen. Tap a
+            heading to sort by it.
+          </Text>
+          {eater ? <Comparison foods={found} eater={eater} /> : null}
+        </>
+      )}
+    </Screen>
+  );
+}
+
+/** Who a food is held against: a group as it is now, or a way of eating where no fish is there. */
+interface ForWhom {
+  id: string;
   title: string;
-  says: (value: number, words: Words) => string;
+  detail?: string;
+  guild: Guild;
+  species: Species | null;
+  lengthCm: number;
+}
+
+function eatersOf({ groups, species, house }: HouseData): ForWhom[] {
+  const lengths = new Map(house.groups.map((group) => [group.id, group.lengthCm]));
+  const living = groups.flatMap((group): ForWhom[] => {
+    const of = species.get(group.speciesKey);
+    const lengthCm = lengths.get(group.id);
+    if (!of || lengthCm === undefined || group.archived) return [];
+    const { id, name } = group;
+    const detail = `${of.common}, ${of.guild}`;
+    return [{ id, title: name, detail, guild: of.guild, species: of, lengthCm }];
+  });
+  if (living.length > 0) return living;
+  return GUILDS.map((guild) => ({
+    id: guild,
+    title: `a ${guild}`,
+    guild,
+    species: null,
+    lengthCm: 0,
+  }));
+}
+
+type Figures = Compared & { fit: number | null; likely: number | null };
+const FIT_ORDER: Record<Fit, number> = {
+  whole: 4,
+  'the smaller': 3,
+  'in bites': 2,
+  unknown: 1,
+  'too large': 0,
+};
+const FIT_WORDS: Record<Fit, string> = {
+  whole: 'whole',
+  'the smaller': 'smaller ones',
+  'in bites': 'in bites',
+  unknown: 'not known',
+  'too large': 'too large',
+};
+
+/** A food in figures for one eater, and the two that are words. */
+function figuresOf(food: FoodRow, { guild, species, lengthCm }: ForWhom) {
+  const figures = compared(food, guild, pricePerGram(food.lots));
+  if (species === null) return { figures: { ...figures, fit: null, likely: null }, words: null };
+  const ready = prepared({ ...food.inWater, form: food.form }, food.steps);
+  const offer = { ...food, ...ready };
+  const { fit, gapeMm } = fits(species, lengthCm, offer);
+  const { likely, word, capped } = takes(species, offer);
+  return {
+    figures: { ...figures, fit: FIT_ORDER[fit], likely: capped ? likely.value / 2 : likely.value },
+    words: {
+      fit: FIT_WORDS[fit],
+      gapeMm,
+      taken: capped ? `${word}, little of it` : word,
+      likely,
+    },
+  };
+}
+
+interface Column {
+  key: keyof Figures;
+  title: string;
+  says: (value: number, words: Words, row: ReturnType<typeof figuresOf>) => string;
   /** Sorted this way first: the most, or the least. */
   first: 'most' | 'least';
 }
 
 const percent = (share: number) => `${sayNumber(share * 100, 0)} %`;
 const COLUMNS: Column[] = [
+  { key: 'fit', title: 'Fits', says: (_, __, row) => row.words?.fit ?? '', first: 'most' },
+  { key: 'likely', title: 'Taken', says: (_, __, row) => row.words?.taken ?? '', first: 'most' },
   { key: 'energyKj', title: 'kJ/g', says: (value) => sayNumber(value, 1), first: 'most' },
   { key: 'dryProtein', title: 'Protein', says: percent, first: 'most' },
   { key: 'dryFat', title: 'Fat', says: percent, first: 'most' },
@@ -40,58 +157,19 @@ const COLUMNS: Column[] = [
   },
 ];
 
-/** The foods on the shelf side by side, sorted by any figure. */
-export function CompareScreen() {
-  const { data: foods, error, refetch } = api.useFoodsQuery();
-  const [guild, setGuild] = useState<Guild>('omnivore');
-  const [filter, setFilter] = useState('');
-  const shelf = (foods ?? []).filter((food) => !food.archived);
-  const found = shelf.filter((food) => matches(`${food.name} ${food.kind}`, filter));
-  return (
-    <Screen
-      title="Compare foods"
-      back="/larder"
-      detail={foods ? `${found.length} foods` : undefined}
-    >
-      {error ? (
-        <Fault problem={error as Problem} onRetry={() => void refetch()} />
-      ) : !foods ? (
-        <Skeleton rows={6} height={48} />
-      ) : shelf.length === 0 ? (
-        <Empty
-          title="The shelf is empty"
-          text="Put two foods on it, and hold them against each other."
-        />
-      ) : (
-        <>
-          <Picker
-            label="As it is digested by a"
-            value={guild}
-            onChange={(picked) => setGuild(picked as Guild)}
-            picks={GUILDS.map((one) => ({ value: one, title: one }))}
-          />
-          <Field label="Filter by name or kind" value={filter} onChange={setFilter} />
-          <Text look="small" tone="quiet">
-            Protein, fat and fibre are shares of the dry matter, so that wet and dry food can be
-            held against each other; energy is of a gram as fed. Tap a heading to sort by it.
-          </Text>
-          <Comparison foods={found} guild={guild} />
-        </>
-      )}
-    </Screen>
-  );
-}
-
-function Comparison({ foods, guild }: { foods: readonly FoodRow[]; guild: Guild }) {
+function Comparison({ foods, eater }: { foods: readonly FoodRow[]; eater: ForWhom }) {
   const styles = useStyles();
   const words = useWords();
-  const [by, setBy] = useState<{ key: keyof Compared; most: boolean }>({
+  const columns = COLUMNS.filter(
+    ({ key }) => eater.species !== null || (key !== 'fit' && key !== 'likely'),
+  );
+  const [by, setBy] = useState<{ key: keyof Figures; most: boolean }>({
     key: 'energyKj',
     most: true,
   });
   const rows = foods
-    .map((food) => ({ food, figures: compared(food, guild, pricePerGram(food.lots)) }))
-    .sort((a, b) => order(a.figures[by.key], b.figures[by.key], by.most));
+    .map((food) => ({ food, row: figuresOf(food, eater) }))
+    .sort((a, b) => order(a.row.figures[by.key], b.row.figures[by.key], by.most));
   const sortBy = ({ key, first }: Column) =>
     setBy(key === by.key ? { key, most: !by.most } : { key, most: first === 'most' });
   return (
@@ -110,7 +188,7 @@ function Comparison({ foods, guild }: { foods: readonly FoodRow[]; guild: Guild 
               Food
             </Text>
           </View>
-          {COLUMNS.map((column) => (
+          {columns.map((column) => (
             <View
               key={column.key}
               role="columnheader"
@@ -131,17 +209,17 @@ function Comparison({ foods, guild }: { foods: readonly FoodRow[]; guild: Guild 
             </View>
           ))}
         </View>
-        {rows.map(({ food, figures }) => (
+        {rows.map(({ food, row }) => (
           <View key={food.id} role="row" style={[styles.row, styles.ruled]}>
             <View role="rowheader" style={styles.name}>
               <FoodSign family={food.family} size={20} />
               <Text>{food.name}</Text>
             </View>
-            {COLUMNS.map(({ key, says }) => {
-              const value = figures[key];
+            {columns.map(({ key, says }) => {
+              const value = row.figures[key];
               return (
                 <View key={key} role="cell" style={styles.cell}>
-                  <Text align="right">{value === null ? '–' : says(value, words)}</Text>
+                  <Text align="right">{value === null ? '–' : says(value, words, row)}</Text>
                 </View>
               );
             })}

@@ -63,6 +63,10 @@ function FoodForm({ food }: { food: FoodRow }) {
           composition: 'Make-up',
           plantShare: 'Plant share',
           unit: 'Hand unit',
+          inWater: 'How it behaves',
+          steps: 'Preparation',
+          keeps: 'How long it keeps',
+          cautions: 'What to beware of',
         }}
         onKeepMine={() => void submit()}
         onTakeTheirs={(theirs: FoodRow) => form.reset(valuesOf(theirs))}
@@ -78,6 +82,12 @@ function FoodForm({ food }: { food: FoodRow }) {
   );
 }
 
-function valuesOf({ id: _, lots: __, remainingG: ___, ...values }: FoodRow): Values {
+function valuesOf({
+  id: _,
+  lots: __,
+  remainingG: ___,
+  weighings: ____,
+  ...values
+}: FoodRow): Values {
   return values;
 }

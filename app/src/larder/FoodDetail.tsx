@@ -9,17 +9,21 @@ import { late } from '../forms/late';
 import { api, useNow, useWords } from '../store';
 import { useWide } from '../theme';
 import { Button, Card, ListRow, Text, useSay, WhyLink } from '../ui';
+import { HandUnitCard } from './HandUnitCard';
+import { KeepingCard } from './KeepingCard';
+import { LotsCard } from './LotsCard';
 import { jarOf, type FoodSupply } from './shelves';
 
 const CountSheet = late((forms) => forms.CountSheet);
 const LotSheet = late((forms) => forms.LotSheet);
+const WeighSheet = late((forms) => forms.WeighSheet);
 
 interface Props {
   food: FoodRow;
   supply: FoodSupply | undefined;
 }
 
-type Open = { kind: 'buy' } | { kind: 'count' | 'edit'; lot: LotRow } | null;
+type Open = { kind: 'buy' | 'weigh' } | { kind: 'count' | 'edit'; lot: LotRow } | null;
 
 /** One food: what is left and for how long, its lots, its make-up and its hand unit. */
 export function FoodDetail({ food, supply }: Props) {
@@ -34,6 +38,7 @@ export function FoodDetail({ food, supply }: Props) {
   const per = (share: number) => `${sayNumber(share * 100, 1)} %`;
   const { composition } = food;
   const dry = ofDryMatter(composition);
+  const wastedG = (supply?.waste ?? []).reduce((sum, one) => sum + one.massG, 0);
   return (
     <View style={{ gap: 16 }}>
       {wide ? (
@@ -63,17 +68,12 @@ export function FoodDetail({ food, supply }: Props) {
             </Text>
           }
         />
-        {supply && supply.wastedG > 0.005 ? (
+        {wastedG > 0.005 ? (
           <ListRow
-            title="Will be past its date"
-            trail={<Text tone="due">{sayGrams(supply.wastedG)}</Text>}
+            title="Will be past its day before it is eaten"
+            trail={<Text tone="due">{sayGrams(wastedG)}</Text>}
           />
         ) : null}
-        <ListRow
-          title={`One ${food.unit.name}`}
-          detail={`dealt in steps of ${sayNumber(food.unit.step, 2)}`}
-          trail={<Text>{sayGrams(food.unit.massG)}</Text>}
-        />
         <ListRow
           title="Energy for an omnivore"
           trail={
@@ -92,37 +92,14 @@ export function FoodDetail({ food, supply }: Props) {
           detail={`protein ${per(dry.protein)} · fat ${per(dry.fat)} · fibre ${per(dry.fibre)} · ash ${per(dry.ash)}`}
         />
       </Card>
-      <Text look="subtitle">Lots</Text>
-      {food.lots.length === 0 ? (
-        <Text tone="quiet">Nothing on the shelf. Enter what you bought.</Text>
-      ) : (
-        <Card>
-          {food.lots.map((lot, index) => (
-            <ListRow
-              key={lot.id}
-              first={index === 0}
-              title={`${sayGrams(lot.remainingG)} of ${sayGrams(lot.amountG)}`}
-              detail={[
-                lot.openedOn ? `opened ${words.day(lot.openedOn)}` : 'sealed',
-                lot.bestBefore ? `best before ${words.day(lot.bestBefore)}` : null,
-                lot.costMinor === null ? null : words.money(lot.costMinor),
-              ]
-                .filter(Boolean)
-                .join(' · ')}
-              trail={
-                <View style={{ flexDirection: 'row' }}>
-                  <Button
-                    look="bare"
-                    label="Count"
-                    onPress={() => setOpen({ kind: 'count', lot })}
-                  />
-                  <Button look="bare" label="Edit" onPress={() => setOpen({ kind: 'edit', lot })} />
-                </View>
-              }
-            />
-          ))}
-        </Card>
-      )}
+      <HandUnitCard food={food} onWeigh={() => setOpen({ kind: 'weigh' })} />
+      <KeepingCard food={food} />
+      <LotsCard
+        food={food}
+        waste={supply?.waste ?? []}
+        onCount={(lot) => setOpen({ kind: 'count', lot })}
+        onEdit={(lot) => setOpen({ kind: 'edit', lot })}
+      />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         <Button label="Bought more" onPress={() => setOpen({ kind: 'buy' })} />
         <Button label="Change food" onPress={() => router.push(`/larder/${food.id}/edit`)} />
@@ -131,6 +108,7 @@ export function FoodDetail({ food, supply }: Props) {
       {open?.kind === 'buy' ? (
         <LotSheet food={food} lot={null} onClose={() => setOpen(null)} />
       ) : null}
+      {open?.kind === 'weigh' ? <WeighSheet food={food} onClose={() => setOpen(null)} /> : null}
       {open?.kind === 'edit' ? (
         <LotSheet food={food} lot={open.lot} onClose={() => setOpen(null)} />
       ) : null}
@@ -147,7 +125,7 @@ function useTakeDown(food: FoodRow) {
   const router = useRouter();
   const [edit] = api.useEditFoodMutation();
   return async () => {
-    const { id, lots: _, remainingG: __, ...fields } = food;
+    const { id, lots: _, remainingG: __, weighings: ___, ...fields } = food;
     const done = await edit({ params: { id }, body: { ...fields, archived: true } });
     if (done.error) {
       say((done.error as Problem).detail, { tone: 'fault' });

@@ -4,15 +4,19 @@ import {
   FOOD_KINDS,
   type FoodFamily,
   type FoodForm,
-  type FoodKind,
 } from '@open-larder/catalogue';
-import { Controller, useController, useWatch, type Control } from 'react-hook-form';
+import type { FoodFields as Fields } from '@open-larder/contract';
+import { Controller, useController, useWatch, type Control, type FieldPath } from 'react-hook-form';
 import { View } from 'react-native';
 import { FoodSign } from '../draw';
 import { useWords } from '../store';
 import { NumberInput, PickerInput, TextInput } from '../forms/inputs';
 import { Choice, Text } from '../ui';
+import { KeepingFields } from './KeepingFields';
 import { LabelReader } from './LabelReader';
+
+/** The part of a form that holds a food. */
+export type FoodValues = Fields;
 
 const FORM_WORDS: Record<FoodForm, string> = {
   floats: 'floats',
@@ -42,22 +46,22 @@ const percent = {
 
 /** Reads a pasted label into the fields of the make-up. */
 function LabelOf({ control }: Props) {
-  const kind = useWatch({ control, name: 'kind' as never }) as FoodKind;
-  const { field } = useController({ control, name: 'composition' as never });
+  const kind = useWatch({ control, name: 'kind' });
+  const { field } = useController({ control, name: 'composition' });
   return <LabelReader kind={kind} onUse={field.onChange} />;
 }
 
 interface Props {
-  control: Control<never>;
+  control: Control<FoodValues>;
 }
 
 /** What a food is: its kind, make-up and hand unit. Percentages on the label are as fed. */
 export function FoodFields({ control }: Props) {
   const words = useWords();
-  const number = (name: string, label: string, unit: string, hint?: string) => (
+  const number = (name: FieldPath<FoodValues>, label: string, unit: string, hint?: string) => (
     <NumberInput
       control={control}
-      name={name as never}
+      name={name}
       label={label}
       unit={unit}
       scale={
@@ -67,19 +71,19 @@ export function FoodFields({ control }: Props) {
       hint={hint}
     />
   );
-  const text = (name: string, label: string, hint?: string) => (
-    <TextInput control={control} name={name as never} label={label} hint={hint} />
+  const text = (name: FieldPath<FoodValues>, label: string, hint?: string) => (
+    <TextInput control={control} name={name} label={label} hint={hint} />
   );
   return (
     <>
       {text('name', 'Name')}
       <Controller
         control={control}
-        name={'kind' as never}
+        name="kind"
         render={({ field }) => (
           <Choice
             label="Kind"
-            value={field.value as string}
+            value={field.value}
             onChange={field.onChange}
             options={FOOD_KINDS.map((kind) => ({ value: kind, label: kind }))}
           />
@@ -87,7 +91,7 @@ export function FoodFields({ control }: Props) {
       />
       <PickerInput
         control={control}
-        name={'family' as never}
+        name="family"
         label="Sign"
         picks={FOOD_FAMILIES.map((family) => ({
           value: family,
@@ -97,11 +101,11 @@ export function FoodFields({ control }: Props) {
       />
       <Controller
         control={control}
-        name={'form' as never}
+        name="form"
         render={({ field }) => (
           <Choice
             label="In the water it"
-            value={field.value as string}
+            value={field.value}
             onChange={field.onChange}
             options={FOOD_FORMS.map((form) => ({ value: form, label: FORM_WORDS[form] }))}
           />
@@ -128,13 +132,19 @@ export function FoodFields({ control }: Props) {
           {text('unit.plural', 'Several', 'pinches, pellets, cubes')}
         </View>
       </View>
-      {number('unit.massG', 'One weighs', words.scale('mass').unit, 'Weigh twenty and divide.')}
+      {number(
+        'unit.massG',
+        'One weighs',
+        words.scale('mass').unit,
+        'Your guess, until you weigh some in.',
+      )}
       {number(
         'unit.step',
         'Smallest part you can deal',
         'of one',
         '0.25 for a quarter cube, 1 for pellets.',
       )}
+      <KeepingFields control={control} />
     </>
   );
 }

@@ -1,6 +1,6 @@
 import { assumed } from '@open-larder/core/why';
 import { fireEvent, screen } from '@testing-library/react-native';
-import { answers, food } from '../testing/house';
+import { answers, food, supplyOf } from '../testing/house';
 import { push } from '../testing/router';
 import { sent, standIn } from '../testing/server';
 import { show } from '../testing/show';
@@ -29,7 +29,6 @@ describe('the larder', () => {
       massG: 36,
       why: assumed('Use', 36, 'g', 'test'),
       packs,
-      packG: packs === null ? null : 60,
     });
     const foods = [
       { ...food, id: 'f1', name: 'Fine flake' },
@@ -37,7 +36,6 @@ describe('the larder', () => {
       { ...food, id: 'f3', name: 'Wafer' },
       { ...food, id: 'f4', name: 'Live fleas', kind: 'live' },
     ];
-    const line = { days: 5, usedPerWeekG: 1, wastedG: 0, costPerDayMinor: null };
     standIn({
       ...answers(),
       'GET /api/foods': { items: foods, next: null },
@@ -45,10 +43,10 @@ describe('the larder', () => {
         horizon: 120,
         groups: [],
         foods: [
-          { ...line, foodId: 'f1', buy: buy('2099-03-16', false, 2) },
-          { ...line, foodId: 'f2', buy: buy('2000-01-01', true, null) },
-          { ...line, foodId: 'f3', buy: null },
-          { ...line, foodId: 'f4', buy: buy('2000-01-01', true, null) },
+          supplyOf('f1', { buy: buy('2099-03-16', false, 2) }),
+          supplyOf('f2', { buy: buy('2000-01-01', true, null), packG: null }),
+          supplyOf('f3', { buy: null }),
+          supplyOf('f4', { buy: buy('2000-01-01', true, null), packG: null }),
         ],
       },
     });
@@ -80,8 +78,47 @@ describe('the larder', () => {
     fireEvent.press(await screen.findByLabelText('Take down'));
     await screen.findByText('42 g of 60 g');
     const [put] = sent(asked, 'PUT');
-    const { id: _, lots: __, remainingG: ___, ...fields } = food;
+    const { id: _, lots: __, remainingG: ___, weighings: ____, ...fields } = food;
     expect(put).toEqual({ ...fields, archived: true });
+  });
+
+  it('shows how a food is prepared, what its hand unit weighs by hand, and what will be wasted', async () => {
+    const weighed = { units: 20, day: '2026-02-01', hand: 'Ada' };
+    standIn({
+      ...answers(),
+      'GET /api/foods': {
+        items: [
+          {
+            ...food,
+            steps: [{ kind: 'soak', leadMin: 120, workMin: 1, toMm: null }],
+            keeps: { sealedDays: 720, openedDays: 90, preparedHours: 4 },
+            cautions: { people: ['dust can cause allergy'], fish: [] },
+            weighings: [
+              { ...weighed, id: 'w1', massG: 1 },
+              { ...weighed, id: 'w2', massG: 1.4 },
+            ],
+          },
+        ],
+        next: null,
+      },
+      'GET /api/larder/supply': {
+        horizon: 120,
+        groups: [],
+        foods: [supplyOf('f1', { waste: [{ lotId: 'l1', massG: 31, on: '2026-04-06' }] })],
+      },
+    });
+    show(<LarderScreen id="f1" />);
+    expect(await screen.findByText('31 g')).toBeTruthy();
+    expect(screen.getByText(/soak 2 h · 1 min of work · keeps 4 h prepared/)).toBeTruthy();
+    expect(screen.getByText(/pieces of 0.5 to 2 mm · sinks 2 cm\/s/)).toBeTruthy();
+    expect(screen.getByText('dust can cause allergy')).toBeTruthy();
+    expect(screen.getByText(/cupboard · opened .* · (past|good until) Sun 5 Apr/)).toBeTruthy();
+    expect(screen.getByText(/31 g will not be eaten by then/)).toBeTruthy();
+    // 20 weighed 1 g, then 1.4 g: 0.06 g each, and single ones differ as √(20·0.01²·2).
+    expect(screen.getByText('0.06 g ± 0.0632 g')).toBeTruthy();
+    expect(
+      screen.getByText(/40 pinches in 2 weighings · one differs from the next by 105 %/),
+    ).toBeTruthy();
   });
 
   it('says what to do first where the shelf is empty', async () => {
@@ -126,6 +163,7 @@ describe('foods side by side', () => {
     id: 'f2',
     name: 'Thawed worms',
     kind: 'frozen',
+    family: 'cube',
     composition: { protein: 0.06, fat: 0.01, fibre: 0.006, ash: 0.009, moisture: 0.9 },
     lots: [],
   };
@@ -144,6 +182,9 @@ describe('foods side by side', () => {
     fireEvent.press(screen.getByLabelText('Sort by 100 kJ'));
     expect(names()).toEqual(['Fine flake', 'Thawed worms']);
     expect(screen.getAllByText('–')).toHaveLength(2);
+    // A zebrafish of 3.5 cm opens its mouth 1.75 mm wide, and takes worms end on.
+    expect(screen.getByText('smaller ones')).toBeTruthy();
+    expect(screen.getByText('whole')).toBeTruthy();
     fireEvent.changeText(screen.getByLabelText('Filter by name or kind'), 'frozen');
     expect(names()).toEqual(['Thawed worms']);
   });

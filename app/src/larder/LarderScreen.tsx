@@ -19,7 +19,8 @@ export function LarderScreen({ id }: { id?: string }) {
   const colours = useColours();
   const foods = api.useFoodsQuery();
   const supply = api.useSupplyQuery();
-  const shelves = shelvesOf(foods.data ?? []);
+  const now = useNow();
+  const shelves = shelvesOf(foods.data ?? [], now.day);
   const all = shelves.flatMap((shelf) => shelf.foods);
   const byFood = new Map(supply.data?.foods.map((one) => [one.foodId, one]));
   const chosen =

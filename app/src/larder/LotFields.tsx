@@ -1,5 +1,6 @@
 import { type Control } from 'react-hook-form';
-import { DateInput, MeasureInput, NumberInput } from '../forms/inputs';
+import { PLACES } from '@open-larder/core/stock';
+import { ChoiceInput, DateInput, MeasureInput, NumberInput } from '../forms/inputs';
 
 interface Props {
   control: Control<never>;
@@ -8,10 +9,12 @@ interface Props {
   /** A lot that is there already keeps its amount: counting corrects it. */
   amount: boolean;
   currency: string;
+  /** The hand unit, in which an amount may be given too. */
+  unit?: { name: string; plural: string; massG: number | null };
 }
 
 /** What was bought: amount, price and dates. */
-export function LotFields({ control, at, amount, currency }: Props) {
+export function LotFields({ control, at, amount, currency, unit }: Props) {
   const name = (field: string) => `${at}${field}` as never;
   const date = (field: string, label: string, hint?: string) => (
     <DateInput control={control} name={name(field)} label={label} hint={hint} />
@@ -19,8 +22,21 @@ export function LotFields({ control, at, amount, currency }: Props) {
   return (
     <>
       {amount ? (
-        <MeasureInput control={control} name={name('amountG')} label="Amount" measure="mass" />
+        <MeasureInput
+          control={control}
+          name={name('amountG')}
+          label="Amount"
+          measure="mass"
+          also={inUnits(unit)}
+          hint={unit?.massG ? `Or in ${unit.plural}: «48 ${unit.plural}».` : undefined}
+        />
       ) : null}
+      <ChoiceInput
+        control={control}
+        name={name('place')}
+        label="Kept in the"
+        options={PLACES.map((place) => ({ value: place, label: place }))}
+      />
       <NumberInput
         control={control}
         name={name('costMinor')}
@@ -35,4 +51,10 @@ export function LotFields({ control, at, amount, currency }: Props) {
       {date('bestBefore', 'Best before', 'What expires first is used first.')}
     </>
   );
+}
+
+/** A hand unit's names, for reading an amount given in it. */
+function inUnits(unit: Props['unit']): Record<string, number> {
+  if (!unit?.massG) return {};
+  return { [unit.name.toLowerCase()]: unit.massG, [unit.plural.toLowerCase()]: unit.massG };
 }

@@ -1,5 +1,8 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { lotCreate, lotEdit, type FoodRow, type LotRow } from '@open-larder/contract';
+import { unitOf } from '@open-larder/contract/handUnit';
+import { addDays } from '@open-larder/core/round';
+import { usualPlace, type Place } from '@open-larder/core/stock';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { v7 as uuidv7 } from 'uuid';
@@ -39,9 +42,10 @@ function BuyLot({ food, onClose }: { food: FoodRow; onClose: () => void }) {
       id,
       amountG: null as never,
       costMinor: null,
+      place: lastPlace(food),
       boughtOn: now.day,
       openedOn: null,
-      bestBefore: null,
+      bestBefore: food.keeps.sealedDays === null ? null : addDays(now.day, food.keeps.sealedDays),
     },
   });
   const { save } = useSave(form);
@@ -58,6 +62,7 @@ function BuyLot({ food, onClose }: { food: FoodRow; onClose: () => void }) {
         at=""
         amount
         currency={household?.currency ?? 'EUR'}
+        unit={unitOf(food, null)}
       />
       <Button
         look="primary"
@@ -78,6 +83,7 @@ function EditLot({ lot, onClose }: { lot: LotRow; onClose: () => void }) {
     defaultValues: {
       version: lot.version,
       costMinor: lot.costMinor,
+      place: lot.place,
       boughtOn: lot.boughtOn,
       openedOn: lot.openedOn,
       bestBefore: lot.bestBefore,
@@ -94,7 +100,12 @@ function EditLot({ lot, onClose }: { lot: LotRow; onClose: () => void }) {
     <>
       <StaleNotice
         stale={stale}
-        fields={{ costMinor: 'Price', openedOn: 'Opened', bestBefore: 'Best before' }}
+        fields={{
+          costMinor: 'Price',
+          place: 'Kept in the',
+          openedOn: 'Opened',
+          bestBefore: 'Best before',
+        }}
         onKeepMine={() => void submit()}
         onTakeTheirs={onClose}
       />
@@ -113,3 +124,6 @@ function EditLot({ lot, onClose }: { lot: LotRow; onClose: () => void }) {
     </>
   );
 }
+
+/** Where the last lot of it stands, or where its kind usually does. */
+const lastPlace = (food: FoodRow): Place => food.lots.at(-1)?.place ?? usualPlace(food.kind);

@@ -1,9 +1,10 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import type { GenericFood } from '@open-larder/catalogue';
-import { foodCreate, type FoodRow } from '@open-larder/contract';
+import { blankFood, fieldsOfGeneric, foodCreate, type FoodRow } from '@open-larder/contract';
+import { usualPlace } from '@open-larder/core/stock';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { useForm } from 'react-hook-form';
+import { useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
 import type { z } from 'zod';
@@ -28,6 +29,7 @@ export function NewFoodScreen() {
     resolver: zodResolver(foodCreate),
     defaultValues: { ...blank(now.day), id },
   });
+  const unit = useWatch({ control: form.control, name: 'unit' });
   const forgetDraft = useDraft('food.new', form);
   const { save } = useSave(form);
   const submit = form.handleSubmit(async (body) => {
@@ -53,8 +55,7 @@ export function NewFoodScreen() {
         onChange={(key) => {
           setGeneric(key);
           const food = catalogue?.foods.find((one) => one.key === key);
-          if (food)
-            form.reset({ ...form.getValues(), ...fromGeneric(food) }, { keepDefaultValues: true });
+          if (food) form.reset(from(food, form.getValues()), { keepDefaultValues: true });
         }}
       />
       <FoodFields control={form.control as never} />
@@ -65,6 +66,7 @@ export function NewFoodScreen() {
           at="lot."
           amount
           currency={household?.currency ?? 'EUR'}
+          unit={unit}
         />
       </View>
       <Button
@@ -77,14 +79,11 @@ export function NewFoodScreen() {
   );
 }
 
-/** An unknown dry food: zeros that the keeper must replace, and no guess that looks like a fact. */
+/** An unknown dry food: blanks that the keeper must fill, and no guess that looks like a fact. */
 function blank(today: string): Values {
   return {
+    ...blankFood,
     id: '',
-    name: '',
-    kind: 'dry',
-    family: 'grain',
-    form: 'floats',
     composition: {
       protein: null as never,
       fat: null as never,
@@ -93,11 +92,15 @@ function blank(today: string): Values {
       moisture: null as never,
     },
     plantShare: null as never,
-    unit: { name: 'pinch', plural: 'pinches', massG: null as never, step: 0.5 },
+    unit: { ...blankFood.unit, massG: null as never },
+    kind: 'dry',
+    family: 'grain',
+    form: 'floats',
     lot: {
       id: uuidv7(),
       amountG: null as never,
       costMinor: null,
+      place: usualPlace('dry'),
       boughtOn: today,
       openedOn: today,
       bestBefore: null,
@@ -105,26 +108,11 @@ function blank(today: string): Values {
   };
 }
 
-/** The figures of a generic food; whoever has the tub in hand corrects them from its label. */
-function fromGeneric(food: GenericFood): Omit<Values, 'id' | 'lot'> {
+/** What a generic food says of itself, and where its kind is kept. */
+function from(food: GenericFood, { lot, ...values }: Values): Values {
   return {
-    name: food.name,
-    kind: food.kind,
-    family: food.family,
-    form: food.form,
-    composition: {
-      protein: food.protein,
-      fat: food.fat,
-      fibre: food.fibre,
-      ash: food.ash,
-      moisture: food.moisture,
-    },
-    plantShare: food.plantShare,
-    unit: {
-      name: food.unitName,
-      plural: food.unitPlural,
-      massG: food.unitMassG,
-      step: food.unitStep,
-    },
+    ...values,
+    ...fieldsOfGeneric(food),
+    lot: lot && { ...lot, place: usualPlace(food.kind) },
   };
 }

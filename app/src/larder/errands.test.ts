@@ -1,6 +1,6 @@
 import type { FoodRow } from '@open-larder/contract';
 import { assumed } from '@open-larder/core/why';
-import { food } from '../testing/house';
+import { food, supplyOf } from '../testing/house';
 import { shoppingList } from './errands';
 import type { FoodSupply } from './shelves';
 
@@ -12,7 +12,6 @@ const buy = (orderBy: string, over: Partial<NonNullable<FoodSupply['buy']>> = {}
   massG: 12.5,
   why: assumed('Use', 12.5, 'g', 'test'),
   packs: 1,
-  packG: 60,
   ...over,
 });
 const shelf = (...entries: [string, FoodSupply['buy'], Partial<FoodRow>?][]) => {
@@ -20,7 +19,7 @@ const shelf = (...entries: [string, FoodSupply['buy'], Partial<FoodRow>?][]) => 
   const supply = new Map(
     entries.map(([id, wanted]) => [
       id,
-      { foodId: id, days: 1, usedPerWeekG: 1, wastedG: 0, costPerDayMinor: null, buy: wanted },
+      supplyOf(id, { buy: wanted, packG: wanted?.packs === null ? null : 60 }),
     ]),
   );
   return shoppingList(foods, supply, TODAY);
@@ -42,7 +41,7 @@ describe('what to buy', () => {
     const [pack, packs, grams] = shelf(
       ['a', buy('2026-03-11')],
       ['b', buy('2026-03-12', { packs: 3 })],
-      ['c', buy('2026-03-13', { packs: null, packG: null })],
+      ['c', buy('2026-03-13', { packs: null })],
     );
     expect(pack?.amount).toBe('1 pack of 60 g');
     expect(packs?.amount).toBe('3 packs of 60 g');

@@ -24,12 +24,13 @@ export function shoppingList(
 ): Errand[] {
   return foods
     .flatMap((food): Errand[] => {
-      const buy = supply.get(food.id)?.buy;
+      const line = supply.get(food.id);
+      const buy = line?.buy;
       if (!buy || food.archived || food.kind === 'live') return [];
       const amount =
-        buy.packs === null || buy.packG === null
+        buy.packs === null || line.packG === null
           ? sayGrams(buy.massG)
-          : `${buy.packs} ${buy.packs === 1 ? 'pack' : 'packs'} of ${sayGrams(buy.packG)}`;
+          : `${buy.packs} ${buy.packs === 1 ? 'pack' : 'packs'} of ${sayGrams(line.packG)}`;
       const due = buy.late || buy.orderBy <= today;
       return [{ food, buy, amount, due, soon: buy.orderBy <= addDays(today, SOON_DAYS) }];
     })

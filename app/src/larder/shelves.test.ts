@@ -1,39 +1,26 @@
-import type { FoodRow } from '@open-larder/contract';
-import { jarOf, shelvesOf } from './shelves';
+import type { FoodRow, LotRow } from '@open-larder/contract';
+import { food as sample, supplyOf } from '../testing/house';
+import { firstUseBy, jarOf, placeOf, shelvesOf } from './shelves';
 
 const food = (over: Partial<FoodRow>): FoodRow => ({
-  id: 'f',
-  name: 'Flake',
-  family: 'grain',
-  kind: 'dry',
-  form: 'floats',
-  composition: { protein: 0.4, fat: 0.1, fibre: 0, ash: 0.1, moisture: 0.1 },
-  plantShare: 0.3,
-  unit: { name: 'pinch', plural: 'pinches', massG: 0.05, step: 0.5 },
-  version: 1,
-  archived: false,
+  ...sample,
   lots: [],
   remainingG: 10,
   ...over,
 });
-const supply = (days: number | null, usedPerWeekG = 1) => ({
-  foodId: 'f',
-  days,
-  usedPerWeekG,
-  wastedG: 0,
-  costPerDayMinor: null,
-  buy: null,
-});
-const lot = (bestBefore: string) => ({
+const supply = (days: number | null, usedPerWeekG = 1) => supplyOf('f', { days, usedPerWeekG });
+const lot = (bestBefore: string | null, over: Partial<LotRow> = {}): LotRow => ({
   id: 'l',
   foodId: 'f',
   amountG: 10,
   remainingG: 10,
   costMinor: null,
+  place: 'cupboard',
   boughtOn: '2026-01-01',
   openedOn: null,
   bestBefore,
   version: 1,
+  ...over,
 });
 const sayDay = (day: string) => day;
 
@@ -75,15 +62,36 @@ describe('a jar', () => {
   });
 
   it('stands where its kind is kept, and not at all when taken down', () => {
-    const shelves = shelvesOf([
-      food({ id: '1', name: 'B' }),
-      food({ id: '2', name: 'A' }),
-      food({ id: '3', kind: 'live' }),
-      food({ id: '4', kind: 'gel', archived: true }),
-    ]);
+    const shelves = shelvesOf(
+      [
+        food({ id: '1', name: 'B' }),
+        food({ id: '2', name: 'A' }),
+        food({ id: '3', name: 'Fleas', kind: 'live' }),
+        food({ id: '4', kind: 'gel', archived: true }),
+      ],
+      '2026-03-01',
+    );
     expect(shelves.map((shelf) => [shelf.name, shelf.foods.map((one) => one.name)])).toEqual([
       ['Cupboard', ['A', 'B']],
-      ['Live', ['Flake']],
+      ['Bench', ['Fleas']],
     ]);
+  });
+
+  it('stands with the lot that is used next, and by the last one when all are empty', () => {
+    const lots = [
+      lot('2026-09-01', { id: 'a', place: 'freezer' }),
+      lot('2026-05-01', { id: 'b', place: 'fridge' }),
+      lot('2026-04-01', { id: 'c', place: 'bench', remainingG: 0 }),
+    ];
+    expect(placeOf(food({ lots }), '2026-03-01')).toBe('fridge');
+    const empty = lots.map((one) => ({ ...one, remainingG: 0 }));
+    expect(placeOf(food({ lots: empty }), '2026-03-01')).toBe('bench');
+  });
+
+  it('has its notch where an opened lot ends, if that is before its best-before', () => {
+    const lots = [lot('2026-09-01', { openedOn: '2026-03-01' })];
+    const keeps = { sealedDays: null, openedDays: 5, preparedHours: null };
+    expect(firstUseBy(food({ lots, keeps }))).toBe('2026-03-06');
+    expect(firstUseBy(food({ lots: [lot(null)], keeps }))).toBeNull();
   });
 });

@@ -1,12 +1,12 @@
-import type { FoodKind } from '@open-larder/catalogue';
 import type { FoodRow, Supply } from '@open-larder/contract';
+import { goodUntil, inOrderOfUse, usualPlace, type Place } from '@open-larder/core/stock';
 
-/** Where each kind of food is kept. */
-const SHELVES: { name: string; kinds: FoodKind[] }[] = [
-  { name: 'Cupboard', kinds: ['dry'] },
-  { name: 'Freezer', kinds: ['frozen', 'mix'] },
-  { name: 'Fridge', kinds: ['gel', 'fresh'] },
-  { name: 'Live', kinds: ['live'] },
+/** Shelves from top to bottom. */
+const SHELVES: readonly (readonly [Place, string])[] = [
+  ['cupboard', 'Cupboard'],
+  ['freezer', 'Freezer'],
+  ['fridge', 'Fridge'],
+  ['bench', 'Bench'],
 ];
 
 /** A jar is full at this many days. */
@@ -21,12 +21,20 @@ export interface Shelf {
   foods: FoodRow[];
 }
 
+/** Where a food stands: with the lot that is used next, or where its kind usually does. */
+export function placeOf(food: FoodRow, today: string): Place {
+  const openedDays = food.keeps.openedDays;
+  const held = food.lots.filter((lot) => lot.remainingG > 0);
+  const next = inOrderOfUse(held, { day: today, openedDays })[0] ?? food.lots.at(-1);
+  return next?.place ?? usualPlace(food.kind);
+}
+
 /** Foods by the place they are kept in, by name. */
-export function shelvesOf(foods: readonly FoodRow[]): Shelf[] {
-  return SHELVES.map(({ name, kinds }) => ({
+export function shelvesOf(foods: readonly FoodRow[], today: string): Shelf[] {
+  return SHELVES.map(([place, name]) => ({
     name,
     foods: foods
-      .filter((food) => !food.archived && kinds.includes(food.kind))
+      .filter((food) => !food.archived && placeOf(food, today) === place)
       .sort((a, b) => (a.name < b.name ? -1 : 1)),
   })).filter((shelf) => shelf.foods.length > 0);
 }
@@ -35,11 +43,11 @@ export function shelvesOf(foods: readonly FoodRow[]): Shelf[] {
 export const daysBetween = (from: string, to: string): number =>
   Math.round((Date.parse(to) - Date.parse(from)) / 86_400_000);
 
-/** The first best-before among lots that still hold something; null where there is none. */
+/** The first last good day among lots that still hold something; null where there is none. */
 export function firstUseBy(food: FoodRow): string | null {
   const days = food.lots
-    .filter((lot) => lot.remainingG > 0 && lot.bestBefore !== null)
-    .map((lot) => lot.bestBefore as string)
+    .filter((lot) => lot.remainingG > 0)
+    .flatMap((lot) => goodUntil(lot, food.keeps.openedDays) ?? [])
     .sort();
   return days[0] ?? null;
 }

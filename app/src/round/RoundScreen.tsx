@@ -5,7 +5,7 @@ import ChevronLeft from 'lucide-react-native/icons/chevron-left';
 import ChevronRight from 'lucide-react-native/icons/chevron-right';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { api, useHouse, useNow, useWords, type HouseData } from '../store';
+import { api, useHand, useHouse, useNow, useWords, type HouseData } from '../store';
 import { ScreenTools } from '../shell';
 import { useColours } from '../theme';
 import { Button, Empty, Fault, IconButton, Screen, Skeleton, Tabs, Text } from '../ui';
@@ -24,7 +24,8 @@ export function RoundScreen({ day: asked }: { day?: string }) {
   const words = useWords();
   const day = asked ?? now.day;
   const loaded = useHouse();
-  const round = api.useRoundQuery(day);
+  const hand = useHand();
+  const round = api.useRoundQuery({ day, hand });
   const [chosen, setChosen] = useState<string | null>(null);
   const problem = loaded.problem ?? (round.error as Problem | undefined);
   const ready = loaded.data && round.data ? { data: loaded.data, round: round.data } : null;

@@ -1,11 +1,12 @@
 import type { Feeding, RoundServingView } from '@open-larder/contract';
 import { sayGrams, sayUnits } from '@open-larder/core/food';
+import { sayRounding } from '@open-larder/core/ration';
 import Check from 'lucide-react-native/icons/check';
 import Ellipsis from 'lucide-react-native/icons/ellipsis';
 import { View } from 'react-native';
 import { ZONE_WORDS } from '../diet/words';
 import { FoodSign } from '../draw';
-import { api, useWords } from '../store';
+import { api, useHand, useWords } from '../store';
 import { themed, useColours } from '../theme';
 import { Button, IconButton, Text, WhyLink, lowerFirst } from '../ui';
 import { localNow } from '../store/useNow';
@@ -24,9 +25,11 @@ interface Props {
 export function ServingRow({ serving, day, next, onServe, onOther, onUndo }: Props) {
   const styles = useStyles();
   const colours = useColours();
+  const hand = useHand();
   const [askWhy, why] = api.useLazyRoundWhyQuery();
   if (serving.fed) return <Fed serving={serving} fed={serving.fed} onUndo={onUndo} />;
   const place = [serving.place, ZONE_WORDS[serving.zone]].filter(Boolean).join(', ');
+  const rounding = sayRounding(serving.ofWanted);
   return (
     <View style={styles.row}>
       <FoodSign family={serving.family} />
@@ -37,14 +40,19 @@ export function ServingRow({ serving, day, next, onServe, onOther, onUndo }: Pro
         <Text look="small" tone="quiet">
           {serving.groupName} · {place}
         </Text>
+        {serving.prepare ? (
+          <Text look="small" tone="quiet">
+            First: {serving.prepare}
+          </Text>
+        ) : null}
         <View style={styles.figures}>
           <Text look="small" tone="quiet">
-            {sayGrams(serving.massG)}
+            {[sayGrams(serving.massG), rounding].filter(Boolean).join(', ')}
           </Text>
           <WhyLink
             about={serving.portion}
             why={why.data?.why}
-            onOpen={() => void askWhy({ day, servingId: serving.servingId }, true)}
+            onOpen={() => void askWhy({ day, servingId: serving.servingId, hand }, true)}
           />
         </View>
       </View>

@@ -8,7 +8,7 @@ import type {
 } from '@open-larder/contract';
 import { sayUnits } from '@open-larder/core/food';
 import { v7 as uuidv7 } from 'uuid';
-import { api, useAppDispatch } from '../store';
+import { api, useAppDispatch, useHand } from '../store';
 import { useSay } from '../ui';
 
 interface Deal {
@@ -27,13 +27,14 @@ const asPlanned = (serving: RoundServingView): Deal => ({
 export function useFeed(day: string) {
   const dispatch = useAppDispatch();
   const say = useSay();
+  const hand = useHand();
   const [log] = api.useLogFeedingMutation();
   const [undo] = api.useUndoFeedingMutation();
 
   /** Show a serving as fed (or not) before the server has answered. */
   const show = (servingId: string, fed: Feeding | null) =>
     dispatch(
-      api.util.updateQueryData('round', day, (round: RoundView) => {
+      api.util.updateQueryData('round', { day, hand }, (round: RoundView) => {
         for (const serving of servingsOf(round)) {
           if (serving.servingId === servingId) serving.fed = fed;
         }
@@ -63,6 +64,7 @@ export function useFeed(day: string) {
       groupId: serving.groupId,
       foodId: serving.foodId,
       plannedUnits: serving.units,
+      hand,
       at: new Date().toISOString(),
       ...deal,
     };

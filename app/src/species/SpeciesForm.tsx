@@ -1,8 +1,8 @@
 import { SPECIES_DEFAULTS, type SpeciesEntry, type SpeciesField } from '@open-larder/catalogue';
 import { Controller, type Control } from 'react-hook-form';
 import { View } from 'react-native';
-import { MeasureInput, NumberInput, PickerInput, TextInput } from '../forms/inputs';
-import { Choice, Field, Picker, Text } from '../ui';
+import { ListInput, MeasureInput, NumberInput, PickerInput, TextInput } from '../forms/inputs';
+import { Choice, Picker, Text } from '../ui';
 import { SPECIES_SECTIONS, type SpeciesInput } from './fields';
 
 /** The part of a form that holds a species. */
@@ -101,35 +101,6 @@ interface Bound {
   control: Control<SpeciesValues>;
   name: never;
 }
-
-/** A few entries in one line, with commas between. */
-function ListInput({ control, name, label }: Bound & { label: string }) {
-  return (
-    <Controller
-      control={control}
-      name={name}
-      render={({ field, fieldState }) => (
-        <Field
-          label={label}
-          hint="Commas between."
-          value={(field.value as unknown as string[]).join(', ')}
-          onChange={(text) => field.onChange(text === '' ? [] : text.split(/,\s?/))}
-          onBlur={() =>
-            field.onChange(
-              (field.value as unknown as string[]).map((one) => one.trim()).filter(Boolean),
-            )
-          }
-          fault={fieldState.error?.message ?? firstFault(fieldState.error)}
-        />
-      )}
-    />
-  );
-}
-
-const firstFault = (error: unknown): string | undefined =>
-  Array.isArray(error)
-    ? (error.find(Boolean) as { message?: string } | undefined)?.message
-    : undefined;
 
 function BlankPick({
   control,

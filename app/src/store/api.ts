@@ -35,6 +35,8 @@ type Tag = (typeof TAGS)[number];
 /** Figures computed from the plan: stale after most changes. */
 const COMPUTED: Tag[] = ['supply', 'round', 'records'];
 
+const byHand = (hand: string | null) => (hand === null ? {} : { hand });
+
 /** All that the server owns, cached; typed from the table of routes. */
 export const api = createApi({
   reducerPath: 'api',
@@ -91,12 +93,15 @@ export const api = createApi({
         queryFn: () => call('getSupply'),
         providesTags: ['supply'],
       }),
-      round: build.query<RoundView, string>({
-        queryFn: (day) => call('getRound', { params: { day } }),
+      round: build.query<RoundView, { day: string; hand: string | null }>({
+        queryFn: ({ day, hand }) => call('getRound', { params: { day }, query: byHand(hand) }),
         providesTags: ['round'],
       }),
-      roundWhy: build.query<ResponseOf<'getRoundWhy'>, { day: string; servingId: string }>({
-        queryFn: (params) => call('getRoundWhy', { params }),
+      roundWhy: build.query<
+        ResponseOf<'getRoundWhy'>,
+        { day: string; servingId: string; hand: string | null }
+      >({
+        queryFn: ({ hand, ...params }) => call('getRoundWhy', { params, query: byHand(hand) }),
         providesTags: ['round'],
       }),
       consumption: build.query<Consumption, { from: string; to: string }>({
@@ -128,6 +133,8 @@ export const api = createApi({
       addLot: change('addLot', ['food', 'supply', 'records']),
       editLot: change('editLot', ['food', 'supply', 'records']),
       countLot: change('countLot', ['food', 'supply']),
+      addWeighing: change('addWeighing', ['food', ...COMPUTED]),
+      undoWeighing: change('undoWeighing', ['food', ...COMPUTED]),
       logFeeding: change('logFeeding', ['food', 'supply', 'round', 'records']),
       undoFeeding: change('undoFeeding', ['food', 'supply', 'round', 'records']),
     };

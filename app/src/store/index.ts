@@ -1,9 +1,10 @@
 export { api } from './api';
-export { themeChosen } from './display';
+export { handChosen, themeChosen } from './display';
 export { useAppDispatch, useAppSelector } from './hooks';
 export { forget, recall, remember } from './memory';
 export { makeStore } from './store';
 export { dismissed, said } from './toast';
+export { useHand } from './useHand';
 export { useHouse, type HouseData } from './useHouse';
 export { useNow } from './useNow';
 export { useWords, type Words } from './useWords';

@@ -13,6 +13,7 @@ import { houseOf } from '@open-larder/contract/house';
 import type { House } from '@open-larder/core/round';
 import { createSelector } from '@reduxjs/toolkit';
 import { api } from './api';
+import { useHand } from './useHand';
 
 /** All of the household that screens compute with. Lists hold what was put away too. */
 export interface HouseData {
@@ -41,6 +42,7 @@ export function useHouse(): Loaded<HouseData> {
   const foods = api.useFoodsQuery();
   const catalogue = api.useCatalogueQuery();
   const own = api.useSpeciesQuery();
+  const hand = useHand();
   const rows = {
     household: household.data,
     moments: moments.data,
@@ -50,7 +52,7 @@ export function useHouse(): Loaded<HouseData> {
     catalogue: catalogue.data,
     own: own.data,
   };
-  const data = isWhole(rows) ? derive(rows) : undefined;
+  const data = isWhole(rows) ? derive({ ...rows, hand }) : undefined;
   if (data) return { data };
   const parts = [household, moments, tanks, groups, foods, catalogue, own];
   return {
@@ -67,6 +69,10 @@ interface Rows {
   foods: FoodRow[];
   catalogue: CatalogueView;
   own: OwnSpecies[];
+}
+
+interface HandedRows extends Rows {
+  hand: string | null;
 }
 
 const isWhole = (rows: { [K in keyof Rows]: Rows[K] | undefined }): rows is Rows =>
@@ -91,10 +97,12 @@ const derive = createSelector(
     (rows: Rows) => rows.foods,
     (rows: Rows) => rows.own,
     speciesByKey,
+    (rows: HandedRows) => rows.hand,
   ],
-  (household, moments, tanks, groups, foods, ownSpecies, species): HouseData => {
+  (household, moments, tanks, groups, foods, ownSpecies, species, hand): HouseData => {
     const rows = { household, moments, tanks, groups, foods, species };
-    return { ...rows, ownSpecies, groupsIn: byTank(groups), house: houseOf(rows) };
+    const house = houseOf({ ...rows, hand });
+    return { ...rows, ownSpecies, groupsIn: byTank(groups), house };
   },
 );
 

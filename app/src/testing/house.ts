@@ -113,6 +113,13 @@ export const food: FoodRow = {
   composition: { protein: 0.46, fat: 0.08, fibre: 0.03, ash: 0.1, moisture: 0.07 },
   plantShare: 0.35,
   unit: { name: 'pinch', plural: 'pinches', massG: 0.02, step: 0.5 },
+  inWater: { floatMinutes: 10, sinkCmPerS: 0.5, particleMinMm: 0.5, particleMaxMm: 2 },
+  steps: [],
+  keeps: { sealedDays: 720, openedDays: null, preparedHours: null },
+  liftAfterMin: 5,
+  cautions: { people: [], fish: [] },
+  copiedFrom: 'fine-flake',
+  weighings: [],
   version: 1,
   archived: false,
   lots: [
@@ -122,6 +129,7 @@ export const food: FoodRow = {
       amountG: 60,
       remainingG: 42,
       costMinor: 890,
+      place: 'cupboard',
       boughtOn: '2026-01-01',
       openedOn: '2026-01-05',
       bestBefore: null,
@@ -180,6 +188,7 @@ export const round = (day: string): RoundView => ({
               foodId: 'f1',
               foodName: 'Fine flake',
               family: 'grain',
+              prepare: '',
               portion: '3 pinches',
               units: 3,
               unit: food.unit,
@@ -198,9 +207,21 @@ export const round = (day: string): RoundView => ({
   unplanned: [],
 });
 
+/** How one food stands against the plan. */
+export const supplyOf = (foodId: string, over: Partial<Supply['foods'][number]> = {}) => ({
+  foodId,
+  days: 5,
+  usedPerWeekG: 1,
+  waste: [],
+  costPerDayMinor: null,
+  packG: 60,
+  buy: null,
+  ...over,
+});
+
 export const supply: Supply = {
   horizon: 120,
-  foods: [{ foodId: 'f1', days: 5, usedPerWeekG: 1.2, wastedG: 0, costPerDayMinor: 18, buy: null }],
+  foods: [supplyOf('f1', { usedPerWeekG: 1.2, costPerDayMinor: 18 })],
   groups: [{ groupId: 'g1', costPerDayMinor: 18, inPart: false }],
 };
 

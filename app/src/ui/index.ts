@@ -2,6 +2,7 @@ export { Button } from './Button';
 export { Card } from './Card';
 export { Choice, Choices, type Option } from './Choice';
 export { DateField } from './DateField';
+export { Disclosure } from './Disclosure';
 export { FaultLine } from './FaultLine';
 export { Field } from './Field';
 export { FramedRow } from './FramedRow';

@@ -3,8 +3,9 @@ import { Umzug, type UmzugStorage } from 'umzug';
 import * as house from './migrations/0001-house';
 import * as knowTheFish from './migrations/0002-know-the-fish';
 import * as knowTheLarder from './migrations/0003-know-the-larder';
+import * as shelf from './migrations/0004-shelf';
 
-const MIGRATIONS = [house, knowTheFish, knowTheLarder];
+const MIGRATIONS = [house, knowTheFish, knowTheLarder, shelf];
 /** Arbitrary but fixed: two servers that start together migrate one after the other. */
 const LOCK = 741_093_122;
 

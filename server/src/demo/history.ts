@@ -1,5 +1,6 @@
 import {
   blankTank,
+  fieldsOfGeneric,
   houseOf,
   type DietRow,
   type FoodRow,
@@ -12,6 +13,7 @@ import {
   drawDown,
   sizeOn,
   toHandUnits,
+  usualPlace,
   type RoundServing,
   type SizeEvent,
   type Stage,
@@ -127,35 +129,30 @@ function makeFoods(catalogue: Catalogue, { chance, now }: Told, first: string) {
     if (!generic) throw new Error(`the demo names a food that the catalogue lacks: ${key}`);
     const id = chance.id(now);
     const lotId = chance.id(now);
+    const fields = fieldsOfGeneric(generic);
+    const openedDays = stock.opened === undefined ? fields.keeps.openedDays : stock.opened;
+    const keeps = { ...fields.keeps, openedDays };
+    const own = { ...fields, keeps, steps: stock.steps ?? fields.steps };
     const food: FoodRow = {
       id,
-      name: generic.name,
-      family: generic.family,
-      kind: generic.kind,
-      form: generic.form,
-      composition: generic,
-      plantShare: generic.plantShare,
-      unit: {
-        name: generic.unitName,
-        plural: generic.unitPlural,
-        massG: generic.unitMassG,
-        step: generic.unitStep,
-      },
+      ...own,
       version: 1,
       archived: false,
       lots: [],
+      weighings: [],
       remainingG: stock.amountG,
     };
     return {
       key,
       food,
       lot: { id: lotId, remainingG: stock.amountG, openedOn: first, bestBefore: null },
-      row: { ...foodColumns(food), id, version: 1, archived: false } as Row,
+      row: { ...foodColumns(own), id, version: 1, archived: false } as Row,
       lotRow: {
         id: lotId,
         foodId: id,
         amountG: stock.amountG,
         costMinor: stock.costMinor,
+        place: stock.place ?? usualPlace(generic.kind),
         boughtOn: first,
         openedOn: first,
         bestBefore: addDays(first, stock.keeps),
@@ -290,7 +287,7 @@ function serveDays(catalogue: Catalogue, told: Told, stage: Stage0) {
           const made = madeById.get(serving.group.id) as MadeGroup;
           const lot = stock.get(serving.food.id);
           const fed = serveOne(serving, made.demo, told.chance, day, at);
-          const { draws: taken } = drawDown(lot ? [lot] : [], fed.massG);
+          const { draws: taken } = drawDown(lot ? [lot] : [], fed.massG, { day, openedDays: null });
           feedings.push(fed);
           for (const draw of taken) {
             if (lot) lot.remainingG -= draw.massG;

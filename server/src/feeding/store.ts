@@ -1,12 +1,12 @@
-import type { Feeding, FeedingCreate } from '@open-larder/contract';
+import { unitOf, type Feeding, type FeedingCreate } from '@open-larder/contract';
 import { drawDown } from '@open-larder/core';
 import { v7 as uuidv7 } from 'uuid';
 import type { Scope } from '../db';
-import { readFood } from '../food/store';
+import { openLots, readFood } from '../food/store';
 import { conflict, notFound } from '../http/problems';
 
 const COLUMNS = `f.id, f.serving_id, f.day::text, f.group_id, f.food_id, f.outcome,
-  f.planned_units, f.units, f.mass_g, f.note, to_char(f.at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') AS at`;
+  f.planned_units, f.units, f.mass_g, f.note, f.hand, to_char(f.at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') AS at`;
 /** Feedings that stand: no undo, and not undone. */
 const STANDING = `f.household_id = :household AND f.undoes IS NULL
   AND NOT EXISTS (SELECT 1 FROM feedings u WHERE u.undoes = f.id)`;
@@ -68,8 +68,9 @@ export async function logFeeding(
   await scope.lock(`food ${fed.foodId}`);
   const food = await readFood(scope, fed.foodId);
   if (!food) throw notFound('This food');
-  const massG = fed.units * food.unit.massG;
-  const { draws, shortG } = drawDown(food.lots, massG);
+  const massG = fed.units * unitOf(food, fed.hand).massG;
+  const keeping = { day: fed.day, openedDays: food.keeps.openedDays };
+  const { draws, shortG } = drawDown(food.lots, massG, keeping);
   await scope.insert('feedings', [{ ...fed, massG }]);
   await scope.insert(
     'stock_events',
@@ -81,6 +82,11 @@ export async function logFeeding(
       day: fed.day,
       feedingId: fed.id,
     })),
+  );
+  await openLots(
+    scope,
+    draws.map((draw) => draw.lotId),
+    fed.day,
   );
   const feeding = await readFeeding(scope, fed.id);
   if (!feeding) throw conflict('This id is already used. Reload and try again.');

@@ -1,5 +1,14 @@
+import type { GenericFood } from '@open-larder/catalogue';
+import { loadCatalogue } from '@open-larder/catalogue/load';
+import { blankFood, fieldsOfGeneric } from '@open-larder/contract';
 import { v7 as uuidv7 } from 'uuid';
-import { sampleFood, sampleLot, smallHouse } from '../testing/samples';
+import {
+  sampleFeeding,
+  sampleFood,
+  sampleLot,
+  sampleWeighing,
+  smallHouse,
+} from '../testing/samples';
 import { count, startTestServer, type TestServer } from '../testing/testServer';
 
 let server: TestServer;
@@ -69,6 +78,22 @@ describe('foods', () => {
     ],
     ['a negative amount', { lot: sampleLot({ amountG: -5 }) }, /amount in grams/],
     ['an unknown form', { form: 'hovers' }, /./],
+    [
+      'a lot that was opened before it was bought',
+      { lot: sampleLot({ openedOn: '2026-02-01' }) },
+      /opened before/,
+    ],
+    ['a lot that is kept nowhere', { lot: sampleLot({ place: 'attic' }) }, /./],
+    [
+      'particles that are upside down',
+      { inWater: { ...blankFood.inWater, particleMinMm: 3, particleMaxMm: 1 } },
+      /smaller than the smallest/,
+    ],
+    [
+      'a preparation with more work than time',
+      { steps: [{ kind: 'blanch', leadMin: 5, workMin: 30, toMm: null }] },
+      /longer than the step/,
+    ],
   ])('refuse %s, and write nothing', async (_what, over, sentence) => {
     const before = [await count(server.db, 'foods'), await count(server.db, 'lots')];
     const { body } = await server.as('ours').post('/api/foods').send(sampleFood(over)).expect(422);
@@ -87,7 +112,7 @@ describe('foods', () => {
     if (supply.buy) {
       const ahead = Date.parse(supply.buy.runsOutOn) - Date.parse(supply.buy.orderBy);
       expect(ahead / 86_400_000).toBe(4);
-      expect(supply.buy.packG).toBe(10);
+      expect(supply.packG).toBe(10);
     }
     expect(supply.buy === null).toBe(supply.days === null);
     // One group eats it all: the cost of the food is the cost of the group.
@@ -97,15 +122,116 @@ describe('foods', () => {
     const next = await ask.put(`/api/lots/${food.lot.id}`).send({
       version: 1,
       costMinor: null,
+      place: 'fridge',
       boughtOn: '2026-03-01',
       openedOn: '2026-03-05',
       bestBefore: '2026-03-12',
     });
-    expect(next.body).toMatchObject({ version: 2, openedOn: '2026-03-05' });
+    expect(next.body).toMatchObject({ version: 2, openedOn: '2026-03-05', place: 'fridge' });
     const after = await ask.get('/api/larder/supply').expect(200);
     const cut = after.body.foods.find((one: { foodId: string }) => one.foodId === food.id);
     expect(cut.days).toBe(3);
-    expect(cut.wastedG).toBeGreaterThan(9);
+    expect(cut.waste).toEqual([
+      { lotId: food.lot.id, massG: expect.any(Number), on: '2026-03-13' },
+    ]);
+    expect(cut.waste[0].massG).toBeGreaterThan(9);
     expect(cut.costPerDayMinor).toBeNull();
+  });
+
+  it('keep what is known of them in the water, and go back to how they were sent', async () => {
+    const body = fieldsOfGeneric(
+      loadCatalogue().foods.find((one) => one.key === 'sinking-pellet-small') as GenericFood,
+    );
+    const sent = sampleFood({ ...body, lot: null });
+    const made = await server.as('ours').post('/api/foods').send(sent).expect(201);
+    const { lot: _, ...fields } = sent;
+    expect(made.body).toMatchObject(fields);
+    expect(made.body.steps[0]).toEqual({ kind: 'soak', leadMin: 60, workMin: 1, toMm: null });
+    const edit = { ...fields, version: 1, archived: false, liftAfterMin: null, steps: [] };
+    const next = await server.as('ours').put(`/api/foods/${sent.id}`).send(edit).expect(200);
+    expect(next.body).toMatchObject({ liftAfterMin: null, steps: [], version: 2 });
+  });
+
+  it('are opened by the first serving from them, and then keep only so long', async () => {
+    const house = await smallHouse(server, 'theirs');
+    const keeps = { sealedDays: null, openedDays: 5, preparedHours: null };
+    const { id, lot: _, ...fields } = { ...house.food, keeps };
+    await house.ask
+      .put(`/api/foods/${id}`)
+      .send({ ...fields, version: 1, archived: false })
+      .expect(200);
+    await house.ask.post('/api/feedings').send(sampleFeeding(house)).expect(201);
+    const lot = await lotOf(house.ask, id);
+    expect(lot).toMatchObject({ openedOn: '2026-03-10', version: 2 });
+    const { body } = await house.ask.get('/api/larder/supply').expect(200);
+    const supply = body.foods.find((one: { foodId: string }) => one.foodId === id);
+    expect(supply.waste).toMatchObject([{ on: '2026-03-16' }]);
+    expect(supply.days).toBeLessThanOrEqual(6);
+    // A second serving opens nothing anew.
+    await house.ask
+      .post('/api/feedings')
+      .send(sampleFeeding(house, { day: '2026-03-11' }))
+      .expect(201);
+    expect(await lotOf(house.ask, id)).toMatchObject({ openedOn: '2026-03-10', version: 2 });
+  });
+});
+
+async function lotOf(ask: ReturnType<TestServer['as']>, foodId: string) {
+  const { body } = await ask.get('/api/foods').expect(200);
+  return body.items.find((one: { id: string }) => one.id === foodId).lots[0];
+}
+
+describe('a hand unit', () => {
+  it('is weighed in once, whatever is sent twice, and by each hand for itself', async () => {
+    const house = await smallHouse(server, 'ours');
+    const path = `/api/foods/${house.food.id}/weighings`;
+    const weighing = sampleWeighing();
+    await house.ask.post(path).send(weighing).expect(201);
+    const { body } = await house.ask.post(path).send(weighing).expect(201);
+    expect(body.weighings).toEqual([weighing]);
+    await house.ask
+      .post(path)
+      .send(sampleWeighing({ hand: 'Large', massG: 2.2 }))
+      .expect(201);
+    const unitFor = async (hand: string) => {
+      const round = await house.ask.get(`/api/round/2026-03-10?hand=${hand}`).expect(200);
+      return round.body.moments[0].stops[0].servings[0];
+    };
+    expect((await unitFor('Mine')).unit.massG).toBeCloseTo(0.055, 9);
+    expect((await unitFor('Large')).unit.massG).toBeCloseTo(0.11, 9);
+    // A hand that weighed nothing deals as all hands do together.
+    expect((await unitFor('Somebody')).unit.massG).toBeCloseTo(0.0825, 9);
+    const fed = await house.ask
+      .post('/api/feedings')
+      .send(sampleFeeding(house, { hand: 'Large', units: 2, outcome: 'less' }))
+      .expect(201);
+    expect(fed.body.feeding).toMatchObject({ hand: 'Large' });
+    expect(fed.body.feeding.massG).toBeCloseTo(0.22, 9);
+  });
+
+  it('goes back to what it was when its weighing is taken back, once', async () => {
+    const house = await smallHouse(server, 'ours');
+    const weighing = sampleWeighing();
+    await house.ask.post(`/api/foods/${house.food.id}/weighings`).send(weighing).expect(201);
+    const undo = `/api/weighings/${weighing.id}/undo`;
+    await house.ask.post(undo).send({ id: uuidv7() }).expect(201);
+    const { body } = await house.ask.post(undo).send({ id: uuidv7() }).expect(201);
+    expect(body.weighings).toEqual([]);
+    expect(body.unit.massG).toBe(0.05);
+  });
+
+  it.each([
+    [{ units: 0 }, /number of units/],
+    [{ massG: 0 }, /weight of them all/],
+    [{ hand: ' ' }, /whose hand/],
+  ])('refuses %j', async (over, sentence) => {
+    const food = sampleFood();
+    await server.as('ours').post('/api/foods').send(food).expect(201);
+    const { body } = await server
+      .as('ours')
+      .post(`/api/foods/${food.id}/weighings`)
+      .send(sampleWeighing(over))
+      .expect(422);
+    expect(body.detail).toMatch(sentence);
   });
 });

@@ -1,3 +1,4 @@
+import type { FoodRow } from '@open-larder/contract';
 import { cutPage, readCursor } from '../db';
 import type { Handlers } from '../http/mount';
 import { conflict, notFound } from '../http/problems';
@@ -35,9 +36,7 @@ export const foodRoutes: Handlers = {
     scope.atomically(async (inside) => {
       if (!(await readFood(inside, params.id))) throw notFound('This food');
       await shelve(inside, params.id, body);
-      return (await readFood(inside, params.id)) as NonNullable<
-        Awaited<ReturnType<typeof readFood>>
-      >;
+      return (await readFood(inside, params.id)) as FoodRow;
     }),
 
   editLot: ({ params, body }, { scope }) =>
@@ -58,5 +57,27 @@ export const foodRoutes: Handlers = {
         },
       ]);
       return (await readLot(inside, params.id)) ?? lot;
+    }),
+
+  addWeighing: ({ params, body }, { scope }) =>
+    scope.atomically(async (inside) => {
+      if (!(await readFood(inside, params.id))) throw notFound('This food');
+      await inside.insertOnce('weighings', [{ ...body, foodId: params.id }]);
+      return (await readFood(inside, params.id)) as FoodRow;
+    }),
+
+  undoWeighing: ({ params, body }, { scope }) =>
+    scope.atomically(async (inside) => {
+      await inside.lock(`weighing ${params.id}`);
+      const [weighed] = await inside.rows<Record<string, unknown> & { foodId: string }>(
+        `SELECT food_id, day::text, hand, units, mass_g,
+                EXISTS (SELECT 1 FROM weighings u WHERE u.undoes = w.id) AS undone
+           FROM weighings w WHERE household_id = :household AND id = :id AND undoes IS NULL`,
+        { id: params.id },
+      );
+      if (!weighed) throw notFound('This weighing');
+      const { undone, ...row } = weighed;
+      if (!undone) await inside.insert('weighings', [{ ...row, id: body.id, undoes: params.id }]);
+      return (await readFood(inside, weighed.foodId)) as FoodRow;
     }),
 };

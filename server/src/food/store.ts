@@ -1,35 +1,21 @@
-import type { BodyOf, FoodRow, LotRow } from '@open-larder/contract';
+import type { BodyOf, FoodFields, FoodRow, LotRow, WeighingRow } from '@open-larder/contract';
 import { v7 as uuidv7 } from 'uuid';
 import type { Scope } from '../db';
 
-interface FlatFood {
-  id: string;
-  name: string;
-  family: FoodRow['family'];
-  kind: FoodRow['kind'];
-  form: FoodRow['form'];
-  protein: number;
-  fat: number;
-  fibre: number;
-  ash: number;
-  moisture: number;
-  plantShare: number;
-  unitName: string;
-  unitPlural: string;
-  unitMassG: number;
-  unitStep: number;
-  version: number;
-  archived: boolean;
-}
+/** A food as its row holds it: each field a column. */
+type FlatFood = ReturnType<typeof foodColumns> & { id: string; version: number; archived: boolean };
 
 const FOOD = `id, name, family, kind, form, protein, fat, fibre, ash, moisture, plant_share,
-  unit_name, unit_plural, unit_mass_g, unit_step, version, archived`;
-const LOT = `id, food_id, amount_g, remaining_g, cost_minor, bought_on::text, opened_on::text,
+  unit_name, unit_plural, unit_mass_g, unit_step, float_minutes, sink_cm_per_s, particle_min_mm,
+  particle_max_mm, steps, keeps_sealed_days, keeps_opened_days, keeps_prepared_hours,
+  lift_after_min, cautions_people, cautions_fish, copied_from, version, archived`;
+const LOT = `id, food_id, amount_g, remaining_g, cost_minor, place, bought_on::text, opened_on::text,
   best_before::text, version`;
 
 /** A food's fields as the columns of its row. */
-export function foodColumns(food: Omit<BodyOf<'createFood'>, 'id' | 'lot'>) {
+export function foodColumns(food: FoodFields) {
   const { name, family, kind, form, composition, plantShare, unit } = food;
+  const { inWater, steps, keeps, liftAfterMin, cautions, copiedFrom } = food;
   return {
     name,
     family,
@@ -41,6 +27,46 @@ export function foodColumns(food: Omit<BodyOf<'createFood'>, 'id' | 'lot'>) {
     unitPlural: unit.plural,
     unitMassG: unit.massG,
     unitStep: unit.step,
+    ...inWater,
+    steps,
+    keepsSealedDays: keeps.sealedDays,
+    keepsOpenedDays: keeps.openedDays,
+    keepsPreparedHours: keeps.preparedHours,
+    liftAfterMin,
+    cautionsPeople: cautions.people,
+    cautionsFish: cautions.fish,
+    copiedFrom,
+  };
+}
+
+/** The way back from its columns. */
+function foodFields(row: FlatFood): FoodFields {
+  const { name, family, kind, form, plantShare, steps, liftAfterMin, copiedFrom } = row;
+  const { protein, fat, fibre, ash, moisture } = row;
+  const { floatMinutes, sinkCmPerS, particleMinMm, particleMaxMm } = row;
+  return {
+    name,
+    family,
+    kind,
+    form,
+    composition: { protein, fat, fibre, ash, moisture },
+    plantShare,
+    unit: {
+      name: row.unitName,
+      plural: row.unitPlural,
+      massG: row.unitMassG,
+      step: row.unitStep,
+    },
+    inWater: { floatMinutes, sinkCmPerS, particleMinMm, particleMaxMm },
+    steps,
+    keeps: {
+      sealedDays: row.keepsSealedDays,
+      openedDays: row.keepsOpenedDays,
+      preparedHours: row.keepsPreparedHours,
+    },
+    liftAfterMin,
+    cautions: { people: row.cautionsPeople, fish: row.cautionsFish },
+    copiedFrom,
   };
 }
 
@@ -89,36 +115,59 @@ export async function shelve(scope: Scope, foodId: string, lot: BodyOf<'addLot'>
   ]);
 }
 
+/** Weighings that stand, of all foods or of some, oldest first. */
+function weighings(
+  scope: Scope,
+  ids: readonly string[],
+): Promise<(WeighingRow & { foodId: string })[]> {
+  return scope.rows(
+    `SELECT id, food_id, day::text, hand, units, mass_g FROM weighings w
+      WHERE household_id = :household AND food_id IN (:ids) AND undoes IS NULL
+        AND NOT EXISTS (SELECT 1 FROM weighings u WHERE u.undoes = w.id)
+      ORDER BY seq`,
+    { ids },
+  );
+}
+
+/** Rows with what belongs to them: three queries whatever their number. */
 async function withLots(scope: Scope, rows: readonly FlatFood[]): Promise<FoodRow[]> {
   if (rows.length === 0) return [];
-  const lots = await scope.rows<LotRow>(
-    `SELECT ${LOT} FROM lots WHERE household_id = :household AND food_id IN (:ids) ORDER BY id`,
-    { ids: rows.map((row) => row.id) },
-  );
-  const byFood = new Map<string, LotRow[]>(rows.map((row) => [row.id, []]));
-  for (const lot of lots) byFood.get(lot.foodId)?.push(lot);
+  const ids = rows.map((row) => row.id);
+  const [lots, weighed] = await Promise.all([
+    scope.rows<LotRow>(
+      `SELECT ${LOT} FROM lots WHERE household_id = :household AND food_id IN (:ids) ORDER BY id`,
+      { ids },
+    ),
+    weighings(scope, ids),
+  ]);
+  const lotsOf = byFood(lots);
+  const weighingsOf = byFood(weighed);
   return rows.map((row) => {
-    const own = byFood.get(row.id) ?? [];
-    const { id, name, family, kind, form, plantShare, version, archived } = row;
-    const { protein, fat, fibre, ash, moisture } = row;
+    const own = lotsOf.get(row.id) ?? [];
     return {
-      id,
-      name,
-      family,
-      kind,
-      form,
-      composition: { protein, fat, fibre, ash, moisture },
-      plantShare,
-      unit: {
-        name: row.unitName,
-        plural: row.unitPlural,
-        massG: row.unitMassG,
-        step: row.unitStep,
-      },
-      version,
-      archived,
+      id: row.id,
+      ...foodFields(row),
+      version: row.version,
+      archived: row.archived,
       lots: own,
+      weighings: (weighingsOf.get(row.id) ?? []).map(({ foodId: _, ...one }) => one),
       remainingG: own.reduce((sum, lot) => sum + lot.remainingG, 0),
     };
   });
+}
+
+function byFood<T extends { foodId: string }>(rows: readonly T[]): Map<string, T[]> {
+  const found = new Map<string, T[]>();
+  for (const row of rows) found.set(row.foodId, [...(found.get(row.foodId) ?? []), row]);
+  return found;
+}
+
+/** Open lots on the day on which they were first drawn from. */
+export async function openLots(scope: Scope, ids: readonly string[], day: string): Promise<void> {
+  if (ids.length === 0) return;
+  await scope.rows(
+    `UPDATE lots SET opened_on = GREATEST(bought_on, :day), version = version + 1
+      WHERE household_id = :household AND id IN (:ids) AND opened_on IS NULL RETURNING id`,
+    { ids, day },
+  );
 }

@@ -25,8 +25,8 @@ export interface Household {
   moments: MomentRow[];
   foods: FoodRow[];
   species: ReadonlyMap<string, Species>;
-  /** Groups as rows, and the same as the core's house. */
-  on(day: string): { groups: Group[]; house: House };
+  /** Groups as rows, and the same as the core's house; portions by whose hand, null by all. */
+  on(day: string, hand?: string | null): { groups: Group[]; house: House };
 }
 
 export async function readHouse(scope: Scope, catalogue: Catalogue): Promise<Household> {
@@ -46,9 +46,17 @@ export async function readHouse(scope: Scope, catalogue: Catalogue): Promise<Hou
     moments: momentRows,
     foods,
     species,
-    on(day) {
+    on(day, hand = null) {
       const groups = groupsOn(history, day).filter((group) => !group.archived);
-      const rows = { household, moments: momentRows, tanks: tankRows, groups, foods, species };
+      const rows = {
+        household,
+        moments: momentRows,
+        tanks: tankRows,
+        groups,
+        foods,
+        species,
+        hand,
+      };
       return { groups, house: houseOf(rows) };
     },
   };

@@ -6,17 +6,18 @@ import { readHouse } from './house';
 import { viewOf } from './view';
 
 export const roundRoutes: Handlers = {
-  async getRound({ params }, { scope, catalogue }) {
+  async getRound({ params, query }, { scope, catalogue }) {
     const [household, fed] = await Promise.all([
       readHouse(scope, catalogue),
       feedingsOn(scope, params.day),
     ]);
     const foods = new Map(household.foods.map((food) => [food.id, food]));
-    return viewOf(compileRound(household.on(params.day).house, params.day), foods, fed);
+    const { house } = household.on(params.day, query.hand);
+    return viewOf(compileRound(house, params.day), foods, fed);
   },
 
-  async getRoundWhy({ params }, { scope, catalogue }) {
-    const { house } = (await readHouse(scope, catalogue)).on(params.day);
+  async getRoundWhy({ params, query }, { scope, catalogue }) {
+    const { house } = (await readHouse(scope, catalogue)).on(params.day, query.hand);
     const group = house.groups.find((one) =>
       one.diet?.servings.some((serving) => serving.id === params.servingId),
     );

@@ -1,5 +1,11 @@
 import type { Feeding, FoodRow, RoundServingView, RoundView } from '@open-larder/contract';
-import { sayUnits, type Round, type RoundServing } from '@open-larder/core';
+import {
+  mealSteps,
+  sayPreparation,
+  sayUnits,
+  type Round,
+  type RoundServing,
+} from '@open-larder/core';
 
 /** A compiled day and what became of it, as the app reads it. */
 export function viewOf(
@@ -43,16 +49,19 @@ function servingView(
   foods: ReadonlyMap<string, FoodRow>,
   fed: Feeding | null,
 ): RoundServingView {
+  const { name, plural, massG, step } = food.unit;
+  const stocked = foods.get(food.id);
   return {
     servingId: serving.id,
     groupId: group.id,
     groupName: group.name,
     foodId: food.id,
     foodName: food.name,
-    family: foods.get(food.id)?.family ?? 'grain',
+    family: stocked?.family ?? 'grain',
+    prepare: sayPreparation(mealSteps(stocked?.steps ?? [])),
     portion: sayUnits(portion.units, food.unit),
     units: portion.units,
-    unit: food.unit,
+    unit: { name, plural, massG, step },
     massG: portion.massG,
     ofWanted: portion.ofWanted,
     zone: serving.zone,

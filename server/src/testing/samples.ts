@@ -1,6 +1,6 @@
 import { entryOf } from '@open-larder/catalogue';
 import { loadCatalogue } from '@open-larder/catalogue/load';
-import { blankTank } from '@open-larder/contract';
+import { blankFood, blankTank } from '@open-larder/contract';
 import { v7 as uuidv7 } from 'uuid';
 import type { TestServer } from './testServer';
 
@@ -52,6 +52,7 @@ export const sampleLot = (over: object = {}) => ({
   id: uuidv7(),
   amountG: 10,
   costMinor: 500,
+  place: 'cupboard',
   boughtOn: '2026-03-01',
   openedOn: null,
   bestBefore: '2026-12-31',
@@ -60,6 +61,7 @@ export const sampleLot = (over: object = {}) => ({
 
 export const sampleFood = (over: object = {}) => ({
   id: uuidv7(),
+  ...blankFood,
   name: 'Fine flake',
   family: 'grain',
   kind: 'dry',
@@ -88,6 +90,16 @@ export const sampleServing = (foodId: string, momentId: string, over: object = {
   weekdays: [1, 2, 3, 4, 5, 6, 7],
   weight: 1,
   ownUnits: null,
+  ...over,
+});
+
+/** «Twenty pinches weighed 1.1 g.» */
+export const sampleWeighing = (over: object = {}) => ({
+  id: uuidv7(),
+  day: '2026-03-10',
+  hand: 'Mine',
+  units: 20,
+  massG: 1.1,
   ...over,
 });
 

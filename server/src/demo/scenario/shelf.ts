@@ -1,5 +1,34 @@
-/** What stood on the shelf eight weeks ago: grams, price in cents, and days from then to best-before. */
-export const SHELF: Record<string, { amountG: number; costMinor: number | null; keeps: number }> = {
+import type { PreparationStep } from '@open-larder/catalogue';
+import type { Place } from '@open-larder/core';
+
+/** What stood on the shelf eight weeks ago. */
+interface DemoStock {
+  amountG: number;
+  /** Price in cents. */
+  costMinor: number | null;
+  /** Days from then to best-before. */
+  keeps: number;
+  place?: Place;
+  /** Days that it keeps once opened, where that is not as the catalogue says; null: for as long. */
+  opened?: number | null;
+  /** What this keeper does to it, where that is not as the catalogue says. */
+  steps?: PreparationStep[];
+}
+
+/** Blanched in a batch and frozen in a single layer, so that a slice can be taken at a time. */
+const BATCH = {
+  place: 'freezer' as const,
+  opened: 90,
+  steps: [
+    { kind: 'blanch' as const, leadMin: 15, workMin: 6, toMm: null },
+    { kind: 'open-freeze' as const, leadMin: 240, workMin: 4, toMm: null },
+    { kind: 'weigh-down' as const, leadMin: 1, workMin: 1, toMm: null },
+  ],
+};
+/** Kept going in its culture: it is as fresh as the day it is taken. */
+const CULTURE = { opened: null };
+
+export const SHELF: Record<string, DemoStock> = {
   'fine-flake': { amountG: 60, costMinor: 890, keeps: 320 },
   'nettle-wafer-small': { amountG: 90, costMinor: 1150, keeps: 400 },
   'sinking-pellet-small': { amountG: 80, costMinor: 940, keeps: 300 },
@@ -9,11 +38,11 @@ export const SHELF: Record<string, { amountG: number; costMinor: number | null; 
   'frozen-cyclops': { amountG: 60, costMinor: 420, keeps: 60 },
   'frozen-midge-larvae': { amountG: 96, costMinor: 480, keeps: 190 },
   'frozen-brine-shrimp': { amountG: 96, costMinor: 450, keeps: 200 },
-  'green-gel': { amountG: 40, costMinor: null, keeps: 70 },
-  'courgette-slice': { amountG: 96, costMinor: 150, keeps: 75 },
-  'spinach-leaf': { amountG: 60, costMinor: 260, keeps: 120 },
-  'hatched-brine-shrimp': { amountG: 60, costMinor: 1400, keeps: 90 },
-  'moina-live': { amountG: 120, costMinor: null, keeps: 90 },
-  'vinegar-worms-live': { amountG: 20, costMinor: null, keeps: 120 },
-  'grindal-worms-live': { amountG: 40, costMinor: null, keeps: 120 },
+  'green-gel': { amountG: 40, costMinor: null, keeps: 70, place: 'freezer', opened: null },
+  'courgette-slice': { amountG: 96, costMinor: 150, keeps: 75, ...BATCH },
+  'spinach-leaf': { amountG: 60, costMinor: 260, keeps: 120, ...BATCH },
+  'hatched-brine-shrimp': { amountG: 60, costMinor: 1400, keeps: 90, ...CULTURE },
+  'moina-live': { amountG: 120, costMinor: null, keeps: 90, ...CULTURE },
+  'vinegar-worms-live': { amountG: 20, costMinor: null, keeps: 120, ...CULTURE },
+  'grindal-worms-live': { amountG: 40, costMinor: null, keeps: 120, ...CULTURE },
 };

@@ -1,0 +1,92 @@
+import type { FoodRow, Problem, WeighingRow } from '@open-larder/contract';
+import { sayGrams, unitMass } from '@open-larder/core/food';
+import { sayNumber } from '@open-larder/core/units';
+import { View } from 'react-native';
+import { v7 as uuidv7 } from 'uuid';
+import { api, useHand, useWords } from '../store';
+import { Button, Card, ListRow, Text, useSay, WhyLink } from '../ui';
+
+/** What the hand deals and what it weighs, by hand, with its spread; and the weighings behind it. */
+export function HandUnitCard({ food, onWeigh }: { food: FoodRow; onWeigh: () => void }) {
+  const words = useWords();
+  const hand = useHand();
+  const { unit, weighings } = food;
+  const hands = [...new Set(weighings.map((one) => one.hand))];
+  const inUse = unitMass(unit.name, weighings, hand, unit.massG);
+  return (
+    <View style={{ gap: 8 }}>
+      <Text look="subtitle">Hand unit</Text>
+      <Card>
+        <ListRow
+          first
+          title={`One ${unit.name}`}
+          detail={[
+            inUse.weighings === 0 ? 'a guess: weigh some in' : `as the plan takes it`,
+            `dealt in steps of ${sayNumber(unit.step, 2)}`,
+          ].join(' · ')}
+          trail={
+            <View style={{ flexDirection: 'row', alignItems: 'center', gap: 4 }}>
+              <Text>{sayGrams(inUse.massG.value)}</Text>
+              <WhyLink about={`one ${unit.name} of ${food.name}`} why={inUse.massG} />
+            </View>
+          }
+        />
+        {hands.map((name) => {
+          const own = unitMass(unit.name, weighings, name, unit.massG);
+          const share = own.spreadG === null ? null : own.spreadG / own.massG.value;
+          return (
+            <ListRow
+              key={name}
+              title={name}
+              detail={[
+                `${own.units} ${unit.plural} in ${own.weighings} ${own.weighings === 1 ? 'weighing' : 'weighings'}`,
+                share === null
+                  ? 'weigh again to know how much they differ'
+                  : `one differs from the next by ${Math.round(share * 100)} %`,
+              ].join(' · ')}
+              trail={
+                <Text>
+                  {sayGrams(own.massG.value)}
+                  {own.spreadG === null ? '' : ` ± ${sayGrams(own.spreadG)}`}
+                </Text>
+              }
+            />
+          );
+        })}
+        {weighings.map((one) => (
+          <ListRow
+            key={one.id}
+            title={`${sayNumber(one.units, 2)} ${unit.plural} weighed ${sayGrams(one.massG)}`}
+            detail={`${one.hand} · ${words.day(one.day)}`}
+            trail={<TakeBack weighing={one} />}
+          />
+        ))}
+      </Card>
+      <View style={{ alignItems: 'flex-start' }}>
+        <Button label="Weigh some in" onPress={onWeigh} />
+      </View>
+    </View>
+  );
+}
+
+function TakeBack({ weighing }: { weighing: WeighingRow }) {
+  const say = useSay();
+  const [undo, { isLoading }] = api.useUndoWeighingMutation();
+  return (
+    <Button
+      look="bare"
+      label="Take back"
+      spoken={`Take back what was weighed by ${weighing.hand}`}
+      busy={isLoading}
+      onPress={async () => {
+        const done = await undo({ params: { id: weighing.id }, body: { id: uuidv7() } });
+        say(
+          done.error
+            ? (done.error as Problem).detail
+            : 'The weighing is taken back; portions follow.',
+          done.error ? { tone: 'fault' } : undefined,
+        );
+      }}
+    />
+  );
+}

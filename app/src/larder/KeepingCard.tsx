@@ -1,0 +1,67 @@
+import type { FoodRow } from '@open-larder/contract';
+import { prepared, sayMinutes, sayPreparation } from '@open-larder/core/food';
+import { sayNumber, saySignificant } from '@open-larder/core/units';
+import { View } from 'react-native';
+import { Card, ListRow, Text } from '../ui';
+
+/** What is done to a food, how it then behaves, how long it keeps, and what to beware of. */
+export function KeepingCard({ food }: { food: FoodRow }) {
+  const { steps, keeps, liftAfterMin, cautions } = food;
+  const ready = prepared({ ...food.inWater, form: food.form }, steps);
+  const rows: (readonly [string, string | null])[] = [
+    [
+      'Before it is served',
+      steps.length === 0
+        ? null
+        : `${sayPreparation(steps)} · ${sayMinutes(ready.workMin)} of work${
+            keeps.preparedHours === null
+              ? ''
+              : ` · keeps ${sayMinutes(keeps.preparedHours * 60)} prepared`
+          }`,
+    ],
+    ['In the water', inWater(ready)],
+    [
+      'Keeps',
+      listed([
+        keeps.sealedDays === null ? null : `${days(keeps.sealedDays)} sealed`,
+        keeps.openedDays === null ? null : `${days(keeps.openedDays)} opened`,
+      ]),
+    ],
+    ['Lift what is left', liftAfterMin === null ? null : `after ${sayMinutes(liftAfterMin)}`],
+    ['Beware, for people', listed(cautions.people)],
+    ['Beware, for fish', listed(cautions.fish)],
+  ];
+  const said = rows.flatMap(([title, detail]) => (detail === null ? [] : [{ title, detail }]));
+  if (said.length === 0) return null;
+  return (
+    <View style={{ gap: 8 }}>
+      <Text look="subtitle">Preparing and keeping</Text>
+      <Card>
+        {said.map((row, index) => (
+          <ListRow key={row.title} first={index === 0} title={row.title} detail={row.detail} />
+        ))}
+      </Card>
+    </View>
+  );
+}
+
+function inWater(food: ReturnType<typeof prepared>): string | null {
+  const { particleMinMm: low, particleMaxMm: high, floatMinutes, sinkCmPerS } = food;
+  const size =
+    low === null || high === null
+      ? null
+      : low === high
+        ? `pieces of ${saySignificant(low)} mm`
+        : `pieces of ${saySignificant(low)} to ${saySignificant(high)} mm`;
+  const floats =
+    floatMinutes === null || floatMinutes < 0.5 ? null : `floats ${sayMinutes(floatMinutes)}`;
+  const sinks = sinkCmPerS === null ? null : `sinks ${sayNumber(sinkCmPerS, 1)} cm/s`;
+  return listed([size, floats, sinks]);
+}
+
+const days = (count: number) => (count === 1 ? '1 day' : `${count} days`);
+
+function listed(parts: readonly (string | null)[]): string | null {
+  const said = parts.filter(Boolean);
+  return said.length === 0 ? null : said.join(' · ');
+}

@@ -1,0 +1,76 @@
+import type { FoodRow, LotRow } from '@open-larder/contract';
+import { sayGrams } from '@open-larder/core/food';
+import { goodUntil, inOrderOfUse } from '@open-larder/core/stock';
+import { View } from 'react-native';
+import { useNow, useWords } from '../store';
+import { Button, Card, ListRow, Text } from '../ui';
+import type { FoodSupply } from './shelves';
+
+interface Props {
+  food: FoodRow;
+  waste: FoodSupply['waste'];
+  onCount: (lot: LotRow) => void;
+  onEdit: (lot: LotRow) => void;
+}
+
+/** A food's lots in the order in which they will be used; what is eaten up stands apart. */
+export function LotsCard({ food, waste, onCount, onEdit }: Props) {
+  const words = useWords();
+  const now = useNow();
+  const { openedDays } = food.keeps;
+  const held = inOrderOfUse(
+    food.lots.filter((lot) => lot.remainingG > 0),
+    { day: now.day, openedDays },
+  );
+  const done = food.lots.filter((lot) => lot.remainingG <= 0);
+  const wasteOf = new Map(waste.map((one) => [one.lotId, one]));
+  const says = (lot: LotRow) => {
+    const until = goodUntil(lot, openedDays);
+    const wasted = wasteOf.get(lot.id);
+    const parts = [
+      lot.place,
+      lot.openedOn ? `opened ${words.day(lot.openedOn)}` : 'sealed',
+      until === null ? null : `${until < now.day ? 'past' : 'good until'} ${words.day(until)}`,
+      lot.costMinor === null ? null : words.money(lot.costMinor),
+      wasted && wasted.massG > 0.005 ? `${sayGrams(wasted.massG)} will not be eaten by then` : null,
+    ];
+    return parts.filter(Boolean).join(' · ');
+  };
+  return (
+    <View style={{ gap: 8 }}>
+      <Text look="subtitle">Lots</Text>
+      {held.length === 0 ? (
+        <Text tone="quiet">Nothing on the shelf. Enter what you bought.</Text>
+      ) : (
+        <Card label="Lots, the next to be used first">
+          {held.map((lot, index) => (
+            <ListRow
+              key={lot.id}
+              first={index === 0}
+              title={`${sayGrams(lot.remainingG)} of ${sayGrams(lot.amountG)}`}
+              detail={says(lot)}
+              trail={
+                <View style={{ flexDirection: 'row' }}>
+                  <Button look="bare" label="Count" onPress={() => onCount(lot)} />
+                  <Button look="bare" label="Edit" onPress={() => onEdit(lot)} />
+                </View>
+              }
+            />
+          ))}
+        </Card>
+      )}
+      {done.length > 0 ? (
+        <Text look="small" tone="quiet">
+          {done.length} used up; the last was bought{' '}
+          {words.day(
+            done
+              .map((lot) => lot.boughtOn)
+              .sort()
+              .at(-1) as string,
+          )}
+          .
+        </Text>
+      ) : null}
+    </View>
+  );
+}
