@@ -18,6 +18,7 @@ import {
   useSave,
   useSay,
 } from '../ui';
+import { HandChoice } from './HandChoice';
 import { Moments } from './Moments';
 
 export function SettingsScreen() {
@@ -35,6 +36,7 @@ export function SettingsScreen() {
           { value: 'lamp', label: 'Lamp off' },
         ]}
       />
+      <HandChoice />
       {error ? (
         <Fault problem={error as Problem} onRetry={() => void refetch()} />
       ) : data ? (

@@ -1,14 +1,14 @@
-import { GUILDS, type Guild, type Species } from '@open-larder/catalogue';
 import type { FoodRow } from '@open-larder/contract';
-import { compared, fits, prepared, takes, type Compared, type Fit } from '@open-larder/core/food';
+import { compared, type Compared, type Fit } from '@open-larder/core/food';
 import { pricePerGram } from '@open-larder/core/stock';
 import { sayNumber } from '@open-larder/core/units';
 import { useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import { FoodSign } from '../draw';
-import { useHouse, useWords, type HouseData, type Words } from '../store';
+import { useHouse, useWords, type Words } from '../store';
 import { SIZES, themed } from '../theme';
 import { Empty, Fault, Field, matches, Picker, Screen, Skeleton, Text } from '../ui';
+import { eatersOf, suits, type ForWhom } from './eaters';
 
 /** The foods on the shelf side by side, for one group of the house, sorted by any figure. */
 export function CompareScreen() {
@@ -60,36 +60,7 @@ export function CompareScreen() {
   );
 }
 
-/** Who a food is held against: a group as it is now, or a way of eating where no fish is there. */
-interface ForWhom {
-  id: string;
-  title: string;
-  detail?: string;
-  guild: Guild;
-  species: Species | null;
-  lengthCm: number;
-}
-
-function eatersOf({ groups, species, house }: HouseData): ForWhom[] {
-  const lengths = new Map(house.groups.map((group) => [group.id, group.lengthCm]));
-  const living = groups.flatMap((group): ForWhom[] => {
-    const of = species.get(group.speciesKey);
-    const lengthCm = lengths.get(group.id);
-    if (!of || lengthCm === undefined || group.archived) return [];
-    const { id, name } = group;
-    const detail = `${of.common}, ${of.guild}`;
-    return [{ id, title: name, detail, guild: of.guild, species: of, lengthCm }];
-  });
-  if (living.length > 0) return living;
-  return GUILDS.map((guild) => ({
-    id: guild,
-    title: `a ${guild}`,
-    guild,
-    species: null,
-    lengthCm: 0,
-  }));
-}
-
+type Suited = ReturnType<typeof suits>;
 type Figures = Compared & { fit: number | null; likely: number | null };
 const FIT_ORDER: Record<Fit, number> = {
   whole: 4,
@@ -98,30 +69,16 @@ const FIT_ORDER: Record<Fit, number> = {
   unknown: 1,
   'too large': 0,
 };
-const FIT_WORDS: Record<Fit, string> = {
-  whole: 'whole',
-  'the smaller': 'smaller ones',
-  'in bites': 'in bites',
-  unknown: 'not known',
-  'too large': 'too large',
-};
-
-/** A food in figures for one eater, and the two that are words. */
-function figuresOf(food: FoodRow, { guild, species, lengthCm }: ForWhom) {
-  const figures = compared(food, guild, pricePerGram(food.lots));
-  if (species === null) return { figures: { ...figures, fit: null, likely: null }, words: null };
-  const ready = prepared({ ...food.inWater, form: food.form }, food.steps);
-  const offer = { ...food, ...ready };
-  const { fit, gapeMm } = fits(species, lengthCm, offer);
-  const { likely, word, capped } = takes(species, offer);
+/** A food in figures for one eater. */
+function figuresOf(food: FoodRow, eater: ForWhom): { figures: Figures; suited: Suited } {
+  const suited = suits(food, eater);
   return {
-    figures: { ...figures, fit: FIT_ORDER[fit], likely: capped ? likely.value / 2 : likely.value },
-    words: {
-      fit: FIT_WORDS[fit],
-      gapeMm,
-      taken: capped ? `${word}, little of it` : word,
-      likely,
+    figures: {
+      ...compared(food, eater.guild, pricePerGram(food.lots)),
+      fit: suited && FIT_ORDER[suited.fit],
+      likely: suited && suited.rank,
     },
+    suited,
   };
 }
 
@@ -135,8 +92,8 @@ interface Column {
 
 const percent = (share: number) => `${sayNumber(share * 100, 0)} %`;
 const COLUMNS: Column[] = [
-  { key: 'fit', title: 'Fits', says: (_, __, row) => row.words?.fit ?? '', first: 'most' },
-  { key: 'likely', title: 'Taken', says: (_, __, row) => row.words?.taken ?? '', first: 'most' },
+  { key: 'fit', title: 'Fits', says: (_, __, row) => row.suited?.fits ?? '', first: 'most' },
+  { key: 'likely', title: 'Taken', says: (_, __, row) => row.suited?.taken ?? '', first: 'most' },
   { key: 'energyKj', title: 'kJ/g', says: (value) => sayNumber(value, 1), first: 'most' },
   { key: 'dryProtein', title: 'Protein', says: percent, first: 'most' },
   { key: 'dryFat', title: 'Fat', says: percent, first: 'most' },

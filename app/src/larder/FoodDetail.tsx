@@ -9,6 +9,7 @@ import { late } from '../forms/late';
 import { api, useNow, useWords } from '../store';
 import { useWide } from '../theme';
 import { Button, Card, ListRow, Text, useSay, WhyLink } from '../ui';
+import { EatersCard } from './EatersCard';
 import { HandUnitCard } from './HandUnitCard';
 import { KeepingCard } from './KeepingCard';
 import { LotsCard } from './LotsCard';
@@ -94,6 +95,7 @@ export function FoodDetail({ food, supply }: Props) {
       </Card>
       <HandUnitCard food={food} onWeigh={() => setOpen({ kind: 'weigh' })} />
       <KeepingCard food={food} />
+      <EatersCard food={food} />
       <LotsCard
         food={food}
         waste={supply?.waste ?? []}

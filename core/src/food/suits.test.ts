@@ -26,6 +26,7 @@ const offer = (over: Partial<Offer> = {}): Offer => ({
   plantShare: 0.3,
   particleMinMm: 0.5,
   particleMaxMm: 2,
+  liftAfterMin: 5,
   ...over,
 });
 const step = (kind: 'soak' | 'crumble' | 'thaw' | 'rinse', toMm: number | null = null) => ({
@@ -49,6 +50,8 @@ describe('a food against a mouth', () => {
     [{ particleMaxMm: 3 }, 'the smaller'],
     [{ particleMinMm: 3, particleMaxMm: 5 }, 'too large'],
     [{ particleMinMm: 3, particleMaxMm: 5, kind: 'fresh' as const }, 'in bites'],
+    [{ particleMinMm: 9, particleMaxMm: 9, liftAfterMin: 60 }, 'in bites'],
+    [{ particleMinMm: 9, particleMaxMm: 9, kind: 'gel' as const }, 'in bites'],
     [{ particleMinMm: 5, particleMaxMm: 7, family: 'wriggle' as const }, 'whole'],
     [{ particleMinMm: null }, 'unknown'],
   ])('%j is eaten %s', (over, fit) => {
@@ -60,6 +63,7 @@ describe('a food against a mouth', () => {
   it('that cannot rasp leaves a slice alone', () => {
     const slice = offer({ kind: 'fresh', particleMinMm: 20, particleMaxMm: 50 });
     expect(fits(eater({ guild: 'predator' }), 4, slice).fit).toBe('too large');
+    expect(fits(eater({ guild: 'invertebrate picker' }), 4, slice).fit).toBe('too large');
   });
 });
 

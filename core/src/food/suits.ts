@@ -22,6 +22,8 @@ export interface Offer {
   plantShare: number;
   particleMinMm: number | null;
   particleMaxMm: number | null;
+  /** Minutes after which what is left is lifted: what may lie long softens. Null leaves it. */
+  liftAfterMin: number | null;
 }
 
 export type Fit = 'whole' | 'the smaller' | 'in bites' | 'too large' | 'unknown';
@@ -31,8 +33,10 @@ export type Fit = 'whole' | 'the smaller' | 'in bites' | 'too large' | 'unknown'
  * Assumption.
  */
 const END_ON = 3;
-/** Food that gives way under a mouth: it can be rasped or torn, however large. Assumption. */
-const SOFT: ReadonlySet<FoodKind> = new Set(['gel', 'fresh', 'mix']);
+/** What gives way under any mouth but a gulping one: gels, mixes, and dry food that may lie. Assumption. */
+const SOFT: ReadonlySet<FoodKind> = new Set(['gel', 'mix']);
+const SOFTENS_MIN = 30;
+/** Leaves and slices need a mouth that rasps or tears. Assumption by guild. */
 const RASPS: ReadonlySet<Guild> = new Set([
   'plant grazer',
   'film scraper',
@@ -58,7 +62,10 @@ export function fits(eater: Eater, lengthCm: number, offer: Offer): { fit: Fit; 
   const long = offer.family === 'wriggle' || (offer.kind === 'frozen' && offer.family === 'cube');
   const mouth = gapeMm.value * (long ? END_ON : 1);
   const { particleMinMm: smallest, particleMaxMm: largest } = offer;
-  const torn = RASPS.has(eater.guild) && (SOFT.has(offer.kind) || offer.family === 'leaf');
+  const lies = offer.liftAfterMin === null || offer.liftAfterMin >= SOFTENS_MIN;
+  const soft = SOFT.has(offer.kind) || (offer.kind === 'dry' && lies && offer.family !== 'leaf');
+  const plant = offer.kind === 'fresh' || offer.family === 'leaf';
+  const torn = (soft && eater.guild !== 'predator') || (plant && RASPS.has(eater.guild));
   const fit: Fit =
     smallest === null || largest === null
       ? 'unknown'

@@ -1,0 +1,24 @@
+import { api, handChosen, useAppDispatch, useHand } from '../store';
+import { Choice } from '../ui';
+
+/** Whose hand feeds from this device, once hand units were weighed in by more than nobody. */
+export function HandChoice() {
+  const { data: foods } = api.useFoodsQuery();
+  const hand = useHand();
+  const dispatch = useAppDispatch();
+  const weighed = (foods ?? []).flatMap((food) => food.weighings.map((one) => one.hand));
+  const hands = [...new Set(hand === null ? weighed : [...weighed, hand])].sort();
+  if (hands.length === 0) return null;
+  return (
+    <Choice
+      label="Whose hand feeds, on this device"
+      hint="Portions are counted in the pinches that this hand weighed in."
+      value={hand ?? ''}
+      onChange={(name) => dispatch(handChosen(name === '' ? null : name))}
+      options={[
+        { value: '', label: 'Anybody’s' },
+        ...hands.map((name) => ({ value: name, label: name })),
+      ]}
+    />
+  );
+}

@@ -1,0 +1,34 @@
+import type { FoodRow } from '@open-larder/contract';
+import { saySignificant } from '@open-larder/core/units';
+import { View } from 'react-native';
+import { useHouse } from '../store';
+import { Card, ListRow, Text, WhyLink } from '../ui';
+import { eatersOf, suits } from './eaters';
+
+/** A food against the mouth and the taste of every group in the house. */
+export function EatersCard({ food }: { food: FoodRow }) {
+  const { data } = useHouse();
+  const rows = (data ? eatersOf(data) : [])
+    .flatMap((eater) => {
+      const suited = suits(food, eater);
+      return suited ? [{ eater, suited }] : [];
+    })
+    .sort((a, b) => b.suited.rank - a.suited.rank);
+  if (rows.length === 0) return null;
+  return (
+    <View style={{ gap: 8 }}>
+      <Text look="subtitle">Who can eat it</Text>
+      <Card label="Who can eat it, by how readily it is taken">
+        {rows.map(({ eater, suited }, index) => (
+          <ListRow
+            key={eater.id}
+            first={index === 0}
+            title={eater.title}
+            detail={`taken ${suited.taken} · ${suited.fits}, mouth ${saySignificant(suited.gapeMm.value)} mm wide`}
+            trail={<WhyLink about={`how readily ${eater.title} take it`} why={suited.likely} />}
+          />
+        ))}
+      </Card>
+    </View>
+  );
+}
