@@ -8,6 +8,7 @@ export * from './fish';
 export * from './group';
 export * from './food';
 export * from './ration';
+export * from './recipe';
 export * from './stock';
 export * from './tank';
 export * from './together';
