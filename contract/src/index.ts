@@ -13,6 +13,8 @@ export * from './larder';
 export * from './moment';
 export * from './paths';
 export * from './problem';
+export * from './recipe';
+export * from './recipeMix';
 export * from './records';
 export * from './round';
 export * from './routes';

@@ -29,6 +29,16 @@ import { household, householdEdit } from './household';
 import { supply } from './larder';
 import { moment, momentCreate, momentEdit } from './moment';
 import { paths, type RouteName } from './paths';
+import {
+  batchCreate,
+  batchReceipt,
+  batchUndo,
+  labelsQuery,
+  printed,
+  recipe,
+  recipeCreate,
+  recipeEdit,
+} from './recipe';
 import { consumption, spanQuery } from './records';
 import { round, roundWhy } from './round';
 import { ownSpecies, speciesCreate, speciesEdit } from './species';
@@ -170,6 +180,27 @@ export const routes = {
   countLot: change('countLot', 'Count what is really left of a lot', lotCount, lot),
   addWeighing: change('addWeighing', 'Weigh a hand unit in', weighingCreate, food),
   undoWeighing: change('undoWeighing', 'Take a weighing back', weighingUndo, food),
+  listRecipes: list('listRecipes', 'Recipes of one’s own, with their batches', recipe),
+  createRecipe: create(
+    'createRecipe',
+    'Write a recipe, and the food that it makes',
+    recipeCreate,
+    recipe,
+  ),
+  editRecipe: change('editRecipe', 'Change, put away or bring back a recipe', recipeEdit, recipe),
+  makeBatch: change(
+    'makeBatch',
+    'Make a batch: its ingredients leave the shelf, its portions come to it',
+    batchCreate,
+    batchReceipt,
+  ),
+  undoBatch: change('undoBatch', 'Take a batch back, while none of it was used', batchUndo, recipe),
+  printLabels: route('printLabels', {
+    summary: 'Labels for a lot, to print',
+    params: byId,
+    query: labelsQuery,
+    response: printed,
+  }),
   getSupply: route('getSupply', {
     summary: 'Days left of each food by the running plan',
     response: supply,

@@ -9,6 +9,7 @@ import {
   sampleGroup,
   sampleLot,
   sampleMoment,
+  sampleRecipe,
   sampleSpecies,
   sampleSplit,
   sampleTank,
@@ -20,6 +21,8 @@ import { count, startTestServer, type TestServer } from './testing/testServer';
 let server: TestServer;
 let ours: Awaited<ReturnType<typeof smallHouse>>;
 const weighing = sampleWeighing();
+let recipe: ReturnType<typeof sampleRecipe>;
+const batch = { id: uuidv7(), lotId: uuidv7(), day: '2026-03-10', massG: 5 };
 let theirTank: string;
 beforeAll(async () => {
   server = await startTestServer();
@@ -27,6 +30,9 @@ beforeAll(async () => {
   const tank = sampleTank();
   theirTank = tank.id;
   await server.as('theirs').post('/api/tanks').send(tank).expect(201);
+  recipe = sampleRecipe(ours.food.id);
+  await ours.ask.post('/api/recipes').send(recipe).expect(201);
+  await ours.ask.post(`/api/recipes/${recipe.id}/batches`).send(batch).expect(201);
   await ours.ask.post(`/api/foods/${ours.food.id}/weighings`).send(weighing).expect(201);
   await ours.ask.post('/api/feedings').send(sampleFeeding(ours)).expect(201);
 });
@@ -39,7 +45,8 @@ const theirs = () => server.as('theirs');
 const readsNothing = (path: string) => async () => {
   const { body } = await theirs().get(path).expect(200);
   const text = JSON.stringify(body);
-  for (const { id } of [ours.tank, ours.group, ours.food, ours.moment, ours.serving]) {
+  const { tank, group, food, moment, serving } = ours;
+  for (const { id } of [tank, group, food, moment, serving, recipe, batch]) {
     expect(text).not.toContain(id);
   }
 };
@@ -241,6 +248,36 @@ const PROBES: Record<RouteName, Probe> = {
     () => `/api/weighings/${weighing.id}/undo`,
     () => ({ id: uuidv7() }),
   ),
+  listRecipes: readsNothing('/api/recipes'),
+  createRecipe: async () => {
+    await theirs().post('/api/recipes').send(sampleRecipe(ours.food.id)).expect(422);
+  },
+  editRecipe: finds404(
+    'put',
+    () => `/api/recipes/${recipe.id}`,
+    () => {
+      const { id: _, foodId: __, ...fields } = recipe;
+      return {
+        ...fields,
+        ingredients: [{ foodId: null, share: 1, binder: false }],
+        version: 1,
+        archived: false,
+      };
+    },
+  ),
+  makeBatch: finds404(
+    'post',
+    () => `/api/recipes/${recipe.id}/batches`,
+    () => ({ id: uuidv7(), lotId: uuidv7(), day: '2026-03-10', massG: 5 }),
+  ),
+  undoBatch: finds404(
+    'post',
+    () => `/api/batches/${batch.id}/undo`,
+    () => ({ id: uuidv7() }),
+  ),
+  printLabels: async () => {
+    await theirs().get(`/api/lots/${batch.lotId}/labels`).expect(404);
+  },
   getSupply: readsNothing('/api/larder/supply'),
   getRound: readsNothing('/api/round/2026-03-10'),
   getRoundWhy: finds404(

@@ -22,6 +22,7 @@ import { larderRoutes } from './larder/routes';
 import { requestLog } from './log';
 import { momentRoutes } from './moment/routes';
 import { openApi } from './openapi';
+import { recipeRoutes } from './recipe/routes';
 import { recordsRoutes } from './records/routes';
 import { roundRoutes } from './round/routes';
 import { speciesRoutes } from './species/routes';
@@ -87,6 +88,7 @@ const RESOURCES: Handlers = {
   ...larderRoutes,
   ...roundRoutes,
   ...feedingRoutes,
+  ...recipeRoutes,
   ...recordsRoutes,
   ...tableRoutes,
 };

@@ -4,8 +4,9 @@ import * as house from './migrations/0001-house';
 import * as knowTheFish from './migrations/0002-know-the-fish';
 import * as knowTheLarder from './migrations/0003-know-the-larder';
 import * as shelf from './migrations/0004-shelf';
+import * as recipes from './migrations/0005-recipes';
 
-const MIGRATIONS = [house, knowTheFish, knowTheLarder, shelf];
+const MIGRATIONS = [house, knowTheFish, knowTheLarder, shelf, recipes];
 /** Arbitrary but fixed: two servers that start together migrate one after the other. */
 const LOCK = 741_093_122;
 

@@ -2,6 +2,7 @@ import type { FoodRow } from '@open-larder/contract';
 import { cutPage, readCursor } from '../db';
 import type { Handlers } from '../http/mount';
 import { conflict, notFound } from '../http/problems';
+import { labelsOf } from './labels';
 import { foodColumns, foods, readFood, readLot, shelve } from './store';
 
 export const foodRoutes: Handlers = {
@@ -80,4 +81,16 @@ export const foodRoutes: Handlers = {
       if (!undone) await inside.insert('weighings', [{ ...row, id: body.id, undoes: params.id }]);
       return (await readFood(inside, weighed.foodId)) as FoodRow;
     }),
+
+  async printLabels({ params, query }, { scope }) {
+    const lot = await readLot(scope, params.id);
+    const food = lot && (await readFood(scope, lot.foodId));
+    if (!food) throw notFound('This lot');
+    const pdf = await labelsOf(food, lot, query.copies);
+    const name = food.name.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '-');
+    return {
+      fileName: `labels-${name}-${lot.boughtOn}.pdf`,
+      base64: Buffer.from(pdf).toString('base64'),
+    };
+  },
 };

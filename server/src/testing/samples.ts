@@ -103,6 +103,26 @@ export const sampleWeighing = (over: object = {}) => ({
   ...over,
 });
 
+/** A gel of half flake and half water, poured into a small tray. */
+export const sampleRecipe = (foodId: string, over: object = {}) => ({
+  id: uuidv7(),
+  foodId: uuidv7(),
+  name: 'Evening gel',
+  kind: 'gel',
+  place: 'freezer',
+  keepsDays: 60,
+  ingredients: [
+    { foodId, share: 0.5, binder: false },
+    { foodId: null, share: 0.5, binder: false },
+  ],
+  cooked: 0,
+  drained: 0,
+  tray: { lengthCm: 10, widthCm: 10, depthCm: 1, columns: 10, rows: 10 },
+  targets: { protein: [0.4, 0.5], fat: null, plant: null, moisture: null },
+  method: 'Stir, pour, cool.',
+  ...over,
+});
+
 /** A household with one tank, one group, one food and one daily serving. */
 export async function smallHouse(server: TestServer, household: 'ours' | 'theirs' = 'ours') {
   const ask = server.as(household);
