@@ -75,8 +75,9 @@ export function LarderScreen({ id }: { id?: string }) {
       ) : (
         <>
           <Shopping foods={all} supply={byFood} />
-          <View style={{ alignItems: 'flex-start' }}>
+          <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
             <Button label="Compare foods" onPress={() => router.push('/larder/compare')} />
+            <Button label="Home recipes" onPress={() => router.push('/larder/recipes')} />
           </View>
           {shelves.map((shelf) => (
             <ShelfOf

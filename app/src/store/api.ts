@@ -8,6 +8,7 @@ import type {
   MomentRow,
   OwnSpecies,
   Problem,
+  RecipeRow,
   ResponseOf,
   RoundView,
   RouteName,
@@ -27,6 +28,7 @@ const TAGS = [
   'life',
   'food',
   'supply',
+  'recipe',
   'round',
   'records',
 ] as const;
@@ -89,6 +91,14 @@ export const api = createApi({
         queryFn: () => callAll('listFoods'),
         providesTags: ['food'],
       }),
+      recipes: build.query<RecipeRow[], void>({
+        queryFn: () => callAll('listRecipes'),
+        providesTags: ['recipe'],
+      }),
+      labels: build.query<ResponseOf<'printLabels'>, string>({
+        queryFn: (id) => call('printLabels', { params: { id }, query: {} }),
+        keepUnusedDataFor: 0,
+      }),
       supply: build.query<Supply, void>({
         queryFn: () => call('getSupply'),
         providesTags: ['supply'],
@@ -135,6 +145,10 @@ export const api = createApi({
       countLot: change('countLot', ['food', 'supply']),
       addWeighing: change('addWeighing', ['food', ...COMPUTED]),
       undoWeighing: change('undoWeighing', ['food', ...COMPUTED]),
+      createRecipe: change('createRecipe', ['recipe', 'food', 'supply']),
+      editRecipe: change('editRecipe', ['recipe', 'food', ...COMPUTED]),
+      makeBatch: change('makeBatch', ['recipe', 'food', ...COMPUTED]),
+      undoBatch: change('undoBatch', ['recipe', 'food', ...COMPUTED]),
       logFeeding: change('logFeeding', ['food', 'supply', 'round', 'records']),
       undoFeeding: change('undoFeeding', ['food', 'supply', 'round', 'records']),
     };

@@ -1,6 +1,10 @@
-/** Hand a text to the browser as a file to keep. */
-export function saveFile(name: string, text: string): void {
-  const address = URL.createObjectURL(new Blob([text], { type: 'text/csv;charset=utf-8' }));
+/** Hand something to the browser as a file to keep. */
+export function saveFile(
+  name: string,
+  content: string | Uint8Array<ArrayBuffer>,
+  type = 'text/csv;charset=utf-8',
+): void {
+  const address = URL.createObjectURL(new Blob([content], { type }));
   const link = document.createElement('a');
   link.href = address;
   link.download = name;

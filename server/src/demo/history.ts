@@ -23,6 +23,7 @@ import { localDay } from '../clock';
 import { foodColumns } from '../food/store';
 import type { Scope } from '../db';
 import type { Chance } from './chance';
+import { makeKitchen } from './kitchen';
 import {
   GROUPS,
   HISTORY_DAYS,
@@ -56,6 +57,10 @@ export async function tellHistory(scope: Scope, catalogue: Catalogue, told: Told
   const first = addDays(today, -HISTORY_DAYS);
   const tanks = makeTanks(told);
   const foods = makeFoods(catalogue, told, first);
+  const kitchen = makeKitchen(foods, told, first);
+  const gel = foods.find(({ food }) => food.id === kitchen.gelId) as DemoFood;
+  Object.assign(gel.food, kitchen.gelFields);
+  Object.assign(gel.row, foodColumns(gel.food));
   const groups = GROUPS.map((group) => makeGroup(group, tanks, foods, told, today));
 
   await scope.insert(
@@ -70,10 +75,13 @@ export async function tellHistory(scope: Scope, catalogue: Catalogue, told: Told
     'lots',
     foods.map((food) => food.lotRow),
   );
-  await scope.insert(
-    'stock_events',
-    foods.map((food) => food.bought),
-  );
+  await scope.insert('recipes', [kitchen.recipeRow]);
+  await scope.insert('recipe_ingredients', kitchen.ingredientRows);
+  await scope.insert('batches', [kitchen.batchRow]);
+  await scope.insert('stock_events', [
+    ...foods.filter((food) => food !== gel).map((food) => food.bought),
+    ...kitchen.events,
+  ]);
   await scope.insert(
     'groups',
     groups.map(({ id, name, speciesKey }) => ({ id, name, speciesKey, version: 1 })),

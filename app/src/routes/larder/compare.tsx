@@ -1,4 +1,6 @@
-import { CompareScreen } from '../../larder/CompareScreen';
+import { later } from '../../ui';
+
+const CompareScreen = later(async () => (await import('../../larder/CompareScreen')).CompareScreen);
 
 export default function CompareRoute() {
   return <CompareScreen />;

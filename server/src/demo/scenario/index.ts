@@ -5,6 +5,7 @@
 export const HISTORY_DAYS = 56;
 
 export { GROUPS, type DemoGroup } from './groups';
+export { GREEN_GEL } from './kitchen';
 export { MOMENTS, type MomentKey } from './moments';
 export { SHELF } from './shelf';
 export { TANKS, type DemoTank } from './tanks';

@@ -1,0 +1,100 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { batchCreate, type FoodRow, type RecipeRow, type ResponseOf } from '@open-larder/contract';
+import { sayGrams } from '@open-larder/core/food';
+import { addDays } from '@open-larder/core/round';
+import { batchOf, pieceMassG, trayMassG } from '@open-larder/core/recipe';
+import { useState } from 'react';
+import { useForm, useWatch } from 'react-hook-form';
+import { v7 as uuidv7 } from 'uuid';
+import type { z } from 'zod';
+import { DateInput, MeasureInput } from '../forms/inputs';
+import { api, useNow, useWords } from '../store';
+import { Button, Card, ListRow, Sheet, Text, useSave, useSay } from '../ui';
+import { sayPieces } from './words';
+
+interface Props {
+  recipe: RecipeRow;
+  foods: ReadonlyMap<string, FoodRow>;
+  onClose: () => void;
+}
+
+/** Making a batch: how much, what it takes from the shelf, and until when it keeps. */
+export function BatchSheet({ recipe, foods, onClose }: Props) {
+  const say = useSay();
+  const now = useNow();
+  const words = useWords();
+  const [ids] = useState(() => ({ id: uuidv7(), lotId: uuidv7() }));
+  const [make] = api.useMakeBatchMutation();
+  const tray = trayMassG(recipe.tray);
+  const piece = pieceMassG(recipe.tray);
+  const form = useForm<z.infer<typeof batchCreate>>({
+    resolver: zodResolver(batchCreate),
+    defaultValues: { ...ids, day: now.day, massG: Math.round(tray * 10) / 10 },
+  });
+  const { save } = useSave(form);
+  const { control, formState, handleSubmit } = form;
+  const { massG, day } = useWatch({ control });
+  const shares = recipe.ingredients.map((one) => one.share);
+  const batch = massG && massG > 0 ? batchOf(shares, recipe, recipe.tray, massG) : null;
+  const submit = handleSubmit(async (body) => {
+    const made = await save<ResponseOf<'makeBatch'>>(
+      () => make({ params: { id: recipe.id }, body }) as never,
+    );
+    if (!made) return;
+    const missing = made.short.map(({ foodId }) => foods.get(foodId)?.name).filter(Boolean);
+    say(
+      missing.length === 0
+        ? `${sayGrams(body.massG)} of ${recipe.name} are on the shelf.`
+        : `Made. The shelf had too little ${missing.join(' and ')}: count it in the larder.`,
+    );
+    onClose();
+  });
+  return (
+    <Sheet title={`A batch of ${recipe.name}`} open onClose={onClose}>
+      <MeasureInput
+        control={control}
+        name="massG"
+        label="When it is done, it weighs"
+        measure="mass"
+        also={{ piece, pieces: piece, tray, trays: tray }}
+        hint="Or «2 trays», or «40 pieces»."
+      />
+      <DateInput control={control} name="day" label="Made" required />
+      {batch ? (
+        <>
+          <Text>
+            {[
+              sayPieces(batch.pieces, piece),
+              `${batch.trays} ${batch.trays === 1 ? 'tray' : 'trays'}`,
+              day ? `use by ${words.day(addDays(day, recipe.keepsDays))}` : null,
+            ]
+              .filter(Boolean)
+              .join(' · ')}
+          </Text>
+          <Card label="What it takes">
+            {recipe.ingredients.map(({ foodId }, index) => {
+              const food = foods.get(foodId ?? '');
+              const wanted = batch.amountsG[index] as number;
+              const short = food !== undefined && food.remainingG < wanted - 1e-5;
+              return (
+                <ListRow
+                  key={foodId ?? 'water'}
+                  first={index === 0}
+                  title={food?.name ?? 'Water'}
+                  detail={short ? `only ${sayGrams(food.remainingG)} on the shelf` : undefined}
+                  trail={<Text tone={short ? 'due' : 'ink'}>{sayGrams(wanted)}</Text>}
+                />
+              );
+            })}
+          </Card>
+        </>
+      ) : null}
+      <Button
+        look="primary"
+        label="It is made"
+        busy={formState.isSubmitting}
+        onPress={() => void submit()}
+      />
+    </Sheet>
+  );
+}

@@ -1,0 +1,91 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { recipeEdit, type FoodRow, type RecipeEdit, type RecipeRow } from '@open-larder/contract';
+import { useRouter } from 'expo-router';
+import { useForm } from 'react-hook-form';
+import { api } from '../store';
+import {
+  Button,
+  Empty,
+  Fault,
+  Screen,
+  Skeleton,
+  StaleNotice,
+  useDraft,
+  useSave,
+  useSay,
+} from '../ui';
+import { RecipeForm } from './RecipeForm';
+import { useKitchen } from './useKitchen';
+
+export function EditRecipeScreen({ id }: { id: string }) {
+  const { data, problem, retry } = useKitchen();
+  const recipe = data?.recipes.find((one) => one.id === id);
+  return (
+    <Screen
+      title={recipe ? `Change ${recipe.name}` : 'Change recipe'}
+      back={`/larder/recipes/${id}`}
+    >
+      {!data ? (
+        problem ? (
+          <Fault problem={problem} onRetry={retry} />
+        ) : (
+          <Skeleton rows={5} height={48} />
+        )
+      ) : recipe ? (
+        <EditForm recipe={recipe} foods={data.foods} />
+      ) : (
+        <Empty title="No such recipe" text="It may have been put away. Go back to the recipes." />
+      )}
+    </Screen>
+  );
+}
+
+function EditForm({ recipe, foods }: { recipe: RecipeRow; foods: ReadonlyMap<string, FoodRow> }) {
+  const router = useRouter();
+  const say = useSay();
+  const [edit] = api.useEditRecipeMutation();
+  const form = useForm<RecipeEdit>({
+    resolver: zodResolver(recipeEdit),
+    defaultValues: valuesOf(recipe),
+  });
+  const forgetDraft = useDraft(`recipe.${recipe.id}`, form);
+  const { save, stale } = useSave(form);
+  const submit = form.handleSubmit(async (body) => {
+    const saved = await save<RecipeRow>(() => edit({ params: { id: recipe.id }, body }) as never);
+    if (!saved) return;
+    forgetDraft();
+    say(`${saved.name} is saved; the food that it makes follows.`);
+    router.replace(`/larder/recipes/${recipe.id}`);
+  });
+  return (
+    <>
+      <StaleNotice
+        stale={stale}
+        fields={{
+          name: 'Name',
+          ingredients: 'What goes in',
+          cooked: 'Steams off',
+          drained: 'Drains off',
+          tray: 'Tray and cutting',
+          targets: 'What it shall reach',
+          place: 'Kept in the',
+          keepsDays: 'Keeps',
+          method: 'How it is made',
+        }}
+        onKeepMine={() => void submit()}
+        onTakeTheirs={(theirs: RecipeRow) => form.reset(valuesOf(theirs))}
+      />
+      <RecipeForm form={form as never} foods={foods} product={recipe.foodId} />
+      <Button
+        look="primary"
+        label="Save"
+        busy={form.formState.isSubmitting}
+        onPress={() => void submit()}
+      />
+    </>
+  );
+}
+
+function valuesOf({ id: _, foodId: __, batches: ___, ...values }: RecipeRow): RecipeEdit {
+  return values;
+}

@@ -1,0 +1,58 @@
+import type { FoodRow, RecipeRow } from '@open-larder/contract';
+import { digestibleEnergy, ofDryMatter, sayGrams } from '@open-larder/core/food';
+import { batchOf, pieceMassG, trayMassG } from '@open-larder/core/recipe';
+import { pricePerGram } from '@open-larder/core/stock';
+import { sayNumber } from '@open-larder/core/units';
+import { useWords } from '../store';
+import { Card, FaultLine, ListRow, Text } from '../ui';
+import { triedMix } from './useKitchen';
+import { percent, sayLosses, sayPieces } from './words';
+
+interface Props {
+  recipe: Pick<RecipeRow, 'name' | 'ingredients' | 'cooked' | 'drained' | 'tray'>;
+  foods: ReadonlyMap<string, FoodRow>;
+}
+
+/** What a recipe makes: its make-up, its energy, its pieces, and what a hundred grams cost. */
+export function MixCard({ recipe, foods }: Props) {
+  const words = useWords();
+  const { mix, fault } = triedMix(recipe, foods);
+  if (fault !== null) return <FaultLine fault={fault} />;
+  const { composition, plantShare } = mix;
+  const dry = ofDryMatter(composition);
+  const energy = digestibleEnergy(recipe.name || 'the mix', composition, 'omnivore').value;
+  const { tray } = recipe;
+  const shares = recipe.ingredients.map((one) => one.share);
+  const { amountsG, rawG } = batchOf(shares, recipe, tray, 100);
+  const prices = recipe.ingredients.map(({ foodId }, at) => {
+    const price = foodId === null ? 0 : pricePerGram(foods.get(foodId)?.lots ?? []);
+    return price === null ? null : price * (amountsG[at] as number);
+  });
+  const cost = prices.reduce<number>((sum, one) => sum + (one ?? 0), 0);
+  const losses = sayLosses(recipe);
+  return (
+    <Card label="What it makes">
+      <ListRow
+        first
+        title="In its dry matter"
+        detail={`protein ${percent(dry.protein)} · fat ${percent(dry.fat)} · fibre ${percent(dry.fibre)} · ash ${percent(dry.ash)} · plant ${percent(plantShare)}`}
+      />
+      <ListRow
+        title="As fed"
+        detail={`protein ${percent(composition.protein, 1)} · fat ${percent(composition.fat, 1)} · moisture ${percent(composition.moisture)} · ${sayNumber(energy, 1)} kJ/g for an omnivore`}
+      />
+      {losses ? (
+        <ListRow title="Lost on the way" detail={`${losses}: ${sayGrams(rawG)} make 100 g`} />
+      ) : null}
+      <ListRow
+        title="A tray"
+        detail={`${sayGrams(trayMassG(tray))}, ${sayPieces(tray.columns * tray.rows, pieceMassG(tray))}`}
+      />
+      <ListRow
+        title="100 g cost"
+        detail={prices.includes(null) ? 'some ingredients have no price' : undefined}
+        trail={<Text>{words.money(cost)}</Text>}
+      />
+    </Card>
+  );
+}

@@ -1,0 +1,69 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { recipeCreate, type RecipeRow } from '@open-larder/contract';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { v7 as uuidv7 } from 'uuid';
+import type { z } from 'zod';
+import { api } from '../store';
+import { Button, Fault, Screen, Skeleton, useDraft, useSave, useSay } from '../ui';
+import { RecipeForm } from './RecipeForm';
+import { useKitchen } from './useKitchen';
+
+type Values = z.infer<typeof recipeCreate>;
+
+/** A tray of sixty bites, set in the fridge: a start, to be changed. */
+const BLANK: Omit<Values, 'id' | 'foodId'> = {
+  name: '',
+  kind: 'gel',
+  place: 'fridge',
+  keepsDays: 10,
+  ingredients: [],
+  cooked: 0,
+  drained: 0,
+  tray: { lengthCm: 20, widthCm: 15, depthCm: 1, columns: 10, rows: 6 },
+  targets: { protein: null, fat: null, plant: null, moisture: null },
+  method: '',
+};
+
+export function NewRecipeScreen() {
+  const router = useRouter();
+  const say = useSay();
+  const { data, problem, retry } = useKitchen();
+  const [ids] = useState(() => ({ id: uuidv7(), foodId: uuidv7() }));
+  const [create] = api.useCreateRecipeMutation();
+  const form = useForm<Values>({
+    resolver: zodResolver(recipeCreate),
+    defaultValues: { ...BLANK, ...ids },
+  });
+  const forgetDraft = useDraft('recipe.new', form);
+  const { save } = useSave(form);
+  const submit = form.handleSubmit(async (body) => {
+    const saved = await save<RecipeRow>(() => create({ body: { ...body, ...ids } }) as never);
+    if (!saved) return;
+    forgetDraft();
+    say(`${saved.name} is written down; what it makes stands on the shelf, empty as yet.`);
+    router.replace(`/larder/recipes/${saved.id}`);
+  });
+  return (
+    <Screen title="A new recipe" back="/larder/recipes">
+      {!data ? (
+        problem ? (
+          <Fault problem={problem} onRetry={retry} />
+        ) : (
+          <Skeleton rows={5} height={48} />
+        )
+      ) : (
+        <>
+          <RecipeForm form={form as never} foods={data.foods} product={ids.foodId} />
+          <Button
+            look="primary"
+            label="Write it down"
+            busy={form.formState.isSubmitting}
+            onPress={() => void submit()}
+          />
+        </>
+      )}
+    </Screen>
+  );
+}

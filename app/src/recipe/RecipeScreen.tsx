@@ -1,0 +1,190 @@
+import type { FoodRow, Problem, RecipeRow } from '@open-larder/contract';
+import { sayGrams } from '@open-larder/core/food';
+import { pieceMassG } from '@open-larder/core/recipe';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { v7 as uuidv7 } from 'uuid';
+import { FoodSign } from '../draw';
+import { late } from '../forms/late';
+import { api, useWords } from '../store';
+import { useWide } from '../theme';
+import { Button, Card, Empty, Fault, ListRow, Screen, Skeleton, Text, useSay } from '../ui';
+import { usePrintLabels } from '../larder/usePrintLabels';
+import { MixCard } from './MixCard';
+import { useKitchen } from './useKitchen';
+import { percent, sayPieces } from './words';
+
+const BatchSheet = late((forms) => forms.BatchSheet);
+
+/** One recipe: what goes in, what it makes, and the batches that were made of it. */
+export function RecipeScreen({ id }: { id: string }) {
+  const { data, problem, retry } = useKitchen();
+  const recipe = data?.recipes.find((one) => one.id === id);
+  const wide = useWide();
+  return (
+    <Screen
+      title={recipe?.name ?? 'Recipe'}
+      back="/larder/recipes"
+      aside={wide && data && recipe ? <Batches recipe={recipe} foods={data.foods} /> : undefined}
+    >
+      {!data ? (
+        problem ? (
+          <Fault problem={problem} onRetry={retry} />
+        ) : (
+          <Skeleton rows={5} height={56} />
+        )
+      ) : !recipe ? (
+        <Empty title="No such recipe" text="It may have been put away. Go back to the recipes." />
+      ) : (
+        <>
+          <Text look="subtitle">What goes in</Text>
+          <Ingredients recipe={recipe} foods={data.foods} />
+          <Text look="subtitle">What it makes</Text>
+          <MixCard recipe={recipe} foods={data.foods} />
+          {recipe.method ? (
+            <>
+              <Text look="subtitle">How it is made</Text>
+              <Text>{recipe.method}</Text>
+            </>
+          ) : null}
+          {wide ? null : <Batches recipe={recipe} foods={data.foods} />}
+          <Acts recipe={recipe} />
+        </>
+      )}
+    </Screen>
+  );
+}
+
+interface Parts {
+  recipe: RecipeRow;
+  foods: ReadonlyMap<string, FoodRow>;
+}
+
+function Ingredients({ recipe, foods }: Parts) {
+  const router = useRouter();
+  return (
+    <Card label="What goes in">
+      {recipe.ingredients.map(({ foodId, share, binder }, index) => {
+        const food = foods.get(foodId ?? '');
+        return (
+          <ListRow
+            key={foodId ?? 'water'}
+            first={index === 0}
+            lead={food ? <FoodSign family={food.family} size={24} /> : null}
+            title={food?.name ?? 'Water'}
+            detail={[
+              binder ? 'binds' : null,
+              food ? `${sayGrams(food.remainingG)} on the shelf` : null,
+            ]
+              .filter(Boolean)
+              .join(' · ')}
+            trail={<Text>{percent(share, 1)}</Text>}
+            onPress={food ? () => router.push(`/larder/${food.id}`) : undefined}
+          />
+        );
+      })}
+    </Card>
+  );
+}
+
+function Batches({ recipe, foods }: Parts) {
+  const words = useWords();
+  const print = usePrintLabels();
+  const [making, setMaking] = useState(false);
+  const product = foods.get(recipe.foodId);
+  return (
+    <View style={{ gap: 8 }}>
+      <Text look="subtitle">Batches</Text>
+      {recipe.batches.length === 0 ? (
+        <Text tone="quiet">None was made yet.</Text>
+      ) : (
+        <Card label="Batches, the newest first">
+          {recipe.batches.map((batch, index) => {
+            const lot = product?.lots.find((one) => one.id === batch.lotId);
+            const pieces = Math.floor(batch.massG / pieceMassG(recipe.tray) + 1e-6);
+            return (
+              <ListRow
+                key={batch.id}
+                first={index === 0}
+                title={`${sayGrams(batch.massG)} on ${words.day(batch.day)}`}
+                detail={[
+                  sayPieces(pieces, pieceMassG(recipe.tray)),
+                  lot ? `${sayGrams(lot.remainingG)} left` : null,
+                  lot?.bestBefore ? `use by ${words.day(lot.bestBefore)}` : null,
+                ]
+                  .filter(Boolean)
+                  .join(' · ')}
+                trail={
+                  <View style={{ flexDirection: 'row' }}>
+                    <Button
+                      look="bare"
+                      label="Labels"
+                      spoken={`Labels of the batch of ${words.day(batch.day)}`}
+                      onPress={() => void print(batch.lotId)}
+                    />
+                    {lot && lot.remainingG >= batch.massG - 1e-5 ? (
+                      <TakeBack id={batch.id} />
+                    ) : null}
+                  </View>
+                }
+              />
+            );
+          })}
+        </Card>
+      )}
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+        <Button look="primary" label="Make a batch" onPress={() => setMaking(true)} />
+      </View>
+      {making ? (
+        <BatchSheet recipe={recipe} foods={foods} onClose={() => setMaking(false)} />
+      ) : null}
+    </View>
+  );
+}
+
+function TakeBack({ id }: { id: string }) {
+  const say = useSay();
+  const [undo, { isLoading }] = api.useUndoBatchMutation();
+  return (
+    <Button
+      look="bare"
+      label="Take back"
+      busy={isLoading}
+      onPress={async () => {
+        const done = await undo({ params: { id }, body: { id: uuidv7() } });
+        if (done.error) say((done.error as Problem).detail, { tone: 'fault' });
+        else say('The batch is taken back; its ingredients are on the shelf again.');
+      }}
+    />
+  );
+}
+
+function Acts({ recipe }: { recipe: RecipeRow }) {
+  const router = useRouter();
+  const say = useSay();
+  const [edit] = api.useEditRecipeMutation();
+  const putAway = async () => {
+    const { id, foodId: _, batches: __, ...fields } = recipe;
+    const done = await edit({ params: { id }, body: { ...fields, archived: true } });
+    if (done.error) {
+      say((done.error as Problem).detail, { tone: 'fault' });
+      return;
+    }
+    const { version } = done.data;
+    say(`${recipe.name} is put away, and its food is taken down.`, {
+      undo: () => void edit({ params: { id }, body: { ...fields, version, archived: false } }),
+    });
+    router.replace('/larder/recipes');
+  };
+  return (
+    <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+      <Button
+        label="Change recipe"
+        onPress={() => router.push(`/larder/recipes/${recipe.id}/edit`)}
+      />
+      <Button label="On the shelf" onPress={() => router.push(`/larder/${recipe.foodId}`)} />
+      <Button label="Put away" onPress={() => void putAway()} />
+    </View>
+  );
+}

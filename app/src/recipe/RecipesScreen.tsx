@@ -1,0 +1,74 @@
+import { useRouter } from 'expo-router';
+import Plus from 'lucide-react-native/icons/plus';
+import { FoodSign } from '../draw';
+import { useWords } from '../store';
+import { useColours } from '../theme';
+import { Button, Card, Empty, Fault, ListRow, Screen, Skeleton } from '../ui';
+import { triedMix, useKitchen } from './useKitchen';
+import { sayMix } from './words';
+
+/** The keeper's own mixes. */
+export function RecipesScreen() {
+  const router = useRouter();
+  const words = useWords();
+  const colours = useColours();
+  const { data, problem, retry } = useKitchen();
+  const kept = (data?.recipes ?? [])
+    .filter((recipe) => !recipe.archived)
+    .sort((a, b) => (a.name < b.name ? -1 : 1));
+  return (
+    <Screen
+      title="Home recipes"
+      back="/larder"
+      actions={
+        kept.length > 0 ? (
+          <Button
+            label="New recipe"
+            icon={<Plus size={20} color={colours.ink} />}
+            onPress={() => router.push('/larder/recipes/new')}
+          />
+        ) : null
+      }
+    >
+      {!data ? (
+        problem ? (
+          <Fault problem={problem} onRetry={retry} />
+        ) : (
+          <Skeleton rows={3} height={64} />
+        )
+      ) : kept.length === 0 ? (
+        <Empty
+          title="No recipe yet"
+          text="Write down a mix of what is on the shelf: a green gel, say, of peas, spinach and gelatine. What it makes is worked out, balanced to your targets, and comes to the shelf in pieces."
+          action={
+            <Button
+              look="primary"
+              label="Write a recipe"
+              onPress={() => router.push('/larder/recipes/new')}
+            />
+          }
+        />
+      ) : (
+        <Card label="Home recipes">
+          {kept.map((recipe, index) => {
+            const { mix, fault } = triedMix(recipe, data.foods);
+            const [last] = recipe.batches;
+            return (
+              <ListRow
+                key={recipe.id}
+                first={index === 0}
+                lead={<FoodSign family={recipe.kind === 'gel' ? 'jelly' : 'mortar'} />}
+                title={recipe.name}
+                detail={[
+                  mix ? sayMix(mix) : fault,
+                  last ? `last made ${words.day(last.day)}` : 'never made yet',
+                ].join(' · ')}
+                onPress={() => router.push(`/larder/recipes/${recipe.id}`)}
+              />
+            );
+          })}
+        </Card>
+      )}
+    </Screen>
+  );
+}

@@ -1,0 +1,9 @@
+import { later } from '../../../ui';
+
+const RecipesScreen = later(
+  async () => (await import('../../../recipe/RecipesScreen')).RecipesScreen,
+);
+
+export default function RecipesRoute() {
+  return <RecipesScreen />;
+}
