@@ -12,6 +12,8 @@ export const supply = z.object({
       /** Whole days; null where it lasts past the horizon or is not used. */
       days: z.number().nullable(),
       usedPerWeekG: z.number(),
+      /** Made from a recipe: it is not bought, but made anew. */
+      homemade: z.boolean(),
       /** What passes its last good day uneaten, by lot, in order of day. */
       waste: z.array(z.object({ lotId: id, massG: z.number(), on: z.string() })),
       /** Grams in a usual pack: the one bought last. */

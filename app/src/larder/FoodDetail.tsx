@@ -33,6 +33,8 @@ export function FoodDetail({ food, supply }: Props) {
   const wide = useWide();
   const now = useNow();
   const takeDown = useTakeDown(food);
+  const { data: recipes } = api.useRecipesQuery();
+  const recipe = recipes?.find((one) => one.foodId === food.id);
   const [open, setOpen] = useState<Open>(null);
   const state = jarOf(food, supply, now.day, words.day);
   const energy = digestibleEnergy(food.name, food.composition, 'omnivore');
@@ -105,6 +107,9 @@ export function FoodDetail({ food, supply }: Props) {
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         <Button label="Bought more" onPress={() => setOpen({ kind: 'buy' })} />
         <Button label="Change food" onPress={() => router.push(`/larder/${food.id}/edit`)} />
+        {recipe ? (
+          <Button label="Its recipe" onPress={() => router.push(`/larder/recipes/${recipe.id}`)} />
+        ) : null}
         <Button label="Take down" onPress={takeDown} />
       </View>
       {open?.kind === 'buy' ? (

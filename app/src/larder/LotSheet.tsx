@@ -5,11 +5,13 @@ import { addDays } from '@open-larder/core/round';
 import { usualPlace, type Place } from '@open-larder/core/stock';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
+import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
 import type { z } from 'zod';
 import { api, useNow } from '../store';
 import { Button, Sheet, StaleNotice, useSave, useSay, lowerFirst } from '../ui';
 import { LotFields } from './LotFields';
+import { usePrintLabels } from './usePrintLabels';
 
 interface Props {
   food: FoodRow;
@@ -76,6 +78,7 @@ function BuyLot({ food, onClose }: { food: FoodRow; onClose: () => void }) {
 
 function EditLot({ lot, onClose }: { lot: LotRow; onClose: () => void }) {
   const say = useSay();
+  const print = usePrintLabels();
   const { data: household } = api.useHouseholdQuery();
   const [edit] = api.useEditLotMutation();
   const form = useForm<z.infer<typeof lotEdit>>({
@@ -115,6 +118,9 @@ function EditLot({ lot, onClose }: { lot: LotRow; onClose: () => void }) {
         amount={false}
         currency={household?.currency ?? 'EUR'}
       />
+      <View style={{ alignItems: 'flex-start' }}>
+        <Button look="bare" label="Print labels" onPress={() => void print(lot.id)} />
+      </View>
       <Button
         look="primary"
         label="Save"

@@ -22,7 +22,9 @@ export function Shopping({ foods, supply }: Props) {
   if (errands.length === 0) return null;
   return (
     <View style={{ gap: 8 }}>
-      <Text look="subtitle">To buy</Text>
+      <Text look="subtitle">
+        {errands.some((errand) => errand.homemade) ? 'To buy and make' : 'To buy'}
+      </Text>
       {shown.length === 0 ? (
         <Text tone="quiet">Nothing within two weeks.</Text>
       ) : (
@@ -47,8 +49,9 @@ export function Shopping({ foods, supply }: Props) {
 
 function ErrandRow({ errand, first }: { errand: Errand; first: boolean }) {
   const words = useWords();
-  const { food, buy, amount, due } = errand;
-  const when = due ? 'order today' : `order by ${words.day(buy.orderBy)}`;
+  const { food, buy, amount, due, homemade } = errand;
+  const act = homemade ? 'make' : 'order';
+  const when = due ? `${act} today` : `${act} by ${words.day(buy.orderBy)}`;
   const until = buy.late
     ? `runs out on ${words.day(buy.runsOutOn)}, before it can come`
     : `runs out on ${words.day(buy.runsOutOn)}`;

@@ -48,6 +48,13 @@ describe('what to buy', () => {
     expect(grams?.amount).toBe('12.5 g');
   });
 
+  it('is made at home where there is a recipe, in grams', () => {
+    const made = { ...food, id: 'gel', name: 'gel' };
+    const line = supplyOf('gel', { buy: buy('2026-03-12'), homemade: true });
+    const [errand] = shoppingList([made], new Map([['gel', line]]), TODAY);
+    expect(errand).toMatchObject({ homemade: true, amount: '12.5 g' });
+  });
+
   it('leaves out what lasts, what was taken down, and what lives', () => {
     const list = shelf(
       ['lasts', null],

@@ -11,6 +11,8 @@ export interface Errand {
   buy: NonNullable<FoodSupply['buy']>;
   /** «2 packs of 60 g», or grams where no pack was ever bought. */
   amount: string;
+  /** It is made at home, not ordered. */
+  homemade: boolean;
   /** To be ordered today, or already late. */
   due: boolean;
   soon: boolean;
@@ -28,11 +30,20 @@ export function shoppingList(
       const buy = line?.buy;
       if (!buy || food.archived || food.kind === 'live') return [];
       const amount =
-        buy.packs === null || line.packG === null
+        line.homemade || buy.packs === null || line.packG === null
           ? sayGrams(buy.massG)
           : `${buy.packs} ${buy.packs === 1 ? 'pack' : 'packs'} of ${sayGrams(line.packG)}`;
       const due = buy.late || buy.orderBy <= today;
-      return [{ food, buy, amount, due, soon: buy.orderBy <= addDays(today, SOON_DAYS) }];
+      return [
+        {
+          food,
+          buy,
+          amount,
+          homemade: line.homemade,
+          due,
+          soon: buy.orderBy <= addDays(today, SOON_DAYS),
+        },
+      ];
     })
     .sort((a, b) => (a.buy.orderBy < b.buy.orderBy ? -1 : a.buy.orderBy > b.buy.orderBy ? 1 : 0));
 }

@@ -29,7 +29,7 @@ export function BatchSheet({ recipe, foods, onClose }: Props) {
   const piece = pieceMassG(recipe.tray);
   const form = useForm<z.infer<typeof batchCreate>>({
     resolver: zodResolver(batchCreate),
-    defaultValues: { ...ids, day: now.day, massG: Math.round(tray * 10) / 10 },
+    defaultValues: { ...ids, day: now.day, massG: Math.round(tray * 1e6) / 1e6 },
   });
   const { save } = useSave(form);
   const { control, formState, handleSubmit } = form;

@@ -212,6 +212,7 @@ export const supplyOf = (foodId: string, over: Partial<Supply['foods'][number]> 
   foodId,
   days: 5,
   usedPerWeekG: 1,
+  homemade: false,
   waste: [],
   costPerDayMinor: null,
   packG: 60,
@@ -262,6 +263,7 @@ export const answers = (): Record<string, unknown> => ({
   'GET /api/moments': { items: [moment], next: null },
   'GET /api/tanks': { items: [tank], next: null },
   'GET /api/groups': { items: [group], next: null },
+  'GET /api/recipes': { items: [], next: null },
   'GET /api/foods': { items: [food], next: null },
   'GET /api/larder/supply': supply,
 });

@@ -18,9 +18,10 @@ const flake = (over: Partial<Stocked> = {}): Stocked => ({
     },
   ],
   openedDays: null,
+  leadDays: 4,
   ...over,
 });
-const looking = { today: MONDAY, horizon: 120, deliveryDays: 4 };
+const looking = { today: MONDAY, horizon: 120 };
 
 /** Grams of flake on a day, by compiling that day's Round in full. */
 function gramsOn(house: House, day: string): number {
@@ -106,6 +107,13 @@ describe('the larder against the plan', () => {
     // Opened on the first of February: good until the sixth of March.
     expect(kept?.waste).toMatchObject([{ lotId: 'l', on: '2026-03-07' }]);
     expect(kept?.days).toBe(5);
+  });
+
+  it('is made later than it would have to be ordered', () => {
+    const runsOut = (leadDays: number) =>
+      larderOf(house, [flake({ leadDays })], looking).foods[0]?.buy;
+    expect(runsOut(1)?.runsOutOn).toBe(runsOut(7)?.runsOutOn);
+    expect(addDays(runsOut(7)?.orderBy as string, 6)).toBe(runsOut(1)?.orderBy);
   });
 
   it('knows a food that nobody eats', () => {

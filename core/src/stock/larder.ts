@@ -11,6 +11,8 @@ export interface Stocked {
   lots: readonly (Lot & { amountG: number; costMinor: number | null; boughtOn: string })[];
   /** Days that it keeps once opened; null where that makes no difference. */
   openedDays: number | null;
+  /** Days from wanting it until it is in the house: a delivery, or a batch that must set. */
+  leadDays: number;
 }
 
 export interface FoodOutlook {
@@ -44,8 +46,6 @@ interface Looking {
   today: string;
   /** Days looked ahead, 1 or more. */
   horizon: number;
-  /** Days from ordering until a delivery is in the house. */
-  deliveryDays: number;
 }
 
 /**
@@ -55,7 +55,7 @@ interface Looking {
 export function larderOf(
   house: House,
   stock: readonly Stocked[],
-  { today, horizon, deliveryDays }: Looking,
+  { today, horizon }: Looking,
 ): Larder {
   const use = plannedUse(house, today);
   const weekly = new Map<string, number[]>();
@@ -69,7 +69,7 @@ export function larderOf(
   const dayOf = Array.from({ length: horizon }, (_, index) => addDays(today, index));
   const priceOf = new Map(stock.map((food) => [food.id, pricePerGram(food.lots)]));
   return {
-    foods: stock.map(({ id, lots, openedDays }) => {
+    foods: stock.map(({ id, lots, openedDays, leadDays }) => {
       const week = weekly.get(id) ?? Array<number>(7).fill(0);
       const useG = dayOf.map((_, index) => week[index % 7] as number);
       const usedPerWeekG = week.reduce((sum, grams) => sum + grams, 0);
@@ -83,7 +83,7 @@ export function larderOf(
         waste: supply.waste,
         costPerDayMinor: price === null ? null : (price * usedPerWeekG) / 7,
         packG,
-        buy: purchaseOf({ days: supply.days, useG, dayOf, deliveryDays, packG }),
+        buy: purchaseOf({ days: supply.days, useG, dayOf, deliveryDays: leadDays, packG }),
       };
     }),
     groups: costs(use, priceOf),

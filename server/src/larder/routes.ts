@@ -1,27 +1,38 @@
 import { larderOf } from '@open-larder/core';
 import { localDay } from '../clock';
 import type { Handlers } from '../http/mount';
+import { homemadeFoods } from '../recipe/store';
 import { readHouse } from '../round/house';
 
 /** How far the larder looks ahead, in days. */
 const HORIZON = 120;
+/** A mix must be made, set and cut: the day before it is needed. Assumption. */
+const SETTING_DAYS = 1;
 
 export const larderRoutes: Handlers = {
   async getSupply(_request, { scope, catalogue, clock }) {
-    const household = await readHouse(scope, catalogue);
+    const [household, made] = await Promise.all([
+      readHouse(scope, catalogue),
+      homemadeFoods(scope),
+    ]);
     const today = localDay(clock.now(), household.timeZone);
     const stock = household.foods
       .filter((food) => !food.archived)
-      .map(({ id, lots, keeps }) => ({ id, lots, openedDays: keeps.openedDays }));
+      .map(({ id, lots, keeps }) => ({
+        id,
+        lots,
+        openedDays: keeps.openedDays,
+        leadDays: made.has(id) ? SETTING_DAYS : household.deliveryDays,
+      }));
     const { foods, groups } = larderOf(household.on(today).house, stock, {
       today,
       horizon: HORIZON,
-      deliveryDays: household.deliveryDays,
     });
     return {
       horizon: HORIZON,
       foods: foods.map(({ buy, ...food }) => ({
         ...food,
+        homemade: made.has(food.foodId),
         buy: buy && { ...buy, massG: buy.massG.value, why: buy.massG },
       })),
       groups,

@@ -70,6 +70,14 @@ async function whole(scope: Scope, rows: readonly FlatRecipe[]): Promise<RecipeR
   }));
 }
 
+/** Foods that a recipe in use makes. */
+export async function homemadeFoods(scope: Scope): Promise<Set<string>> {
+  const rows = await scope.rows<{ foodId: string }>(
+    'SELECT food_id FROM recipes WHERE household_id = :household AND NOT archived',
+  );
+  return new Set(rows.map((row) => row.foodId));
+}
+
 /** Write a recipe once, with the food that it makes. The same id sent again changes nothing. */
 export async function writeRecipe(
   scope: Scope,
