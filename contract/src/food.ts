@@ -127,6 +127,8 @@ export type WeighingRow = z.infer<typeof weighing>;
 
 export const foodCreate = fields.extend({ id, lot: lotCreate.nullable() });
 export const foodEdit = fields.extend({ version, archived: z.boolean() });
+/** Foods and lots as they enter from a file, where they may be known or new. */
+export const foodFields = fields;
 export const food = fields.extend({
   id,
   version,

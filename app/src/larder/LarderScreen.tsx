@@ -78,6 +78,7 @@ export function LarderScreen({ id }: { id?: string }) {
           <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
             <Button label="Compare foods" onPress={() => router.push('/larder/compare')} />
             <Button label="Home recipes" onPress={() => router.push('/larder/recipes')} />
+            <Button label="As tables" onPress={() => router.push('/tables?table=foods')} />
           </View>
           {shelves.map((shelf) => (
             <ShelfOf

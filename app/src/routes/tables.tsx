@@ -1,5 +1,7 @@
+import { useLocalSearchParams } from 'expo-router';
 import { TablesScreen } from '../table/TablesScreen';
 
 export default function TablesRoute() {
-  return <TablesScreen />;
+  const { table } = useLocalSearchParams<{ table?: string }>();
+  return <TablesScreen key={table} first={table} />;
 }

@@ -12,9 +12,11 @@ import { saveFile } from './saveFile';
 import { sayReport, TABLE_WORDS } from './words';
 
 /** Whole tables in, checked cell by cell before anything is written; and out, as CSV. */
-export function TablesScreen() {
+export function TablesScreen({ first }: { first?: string }) {
   const say = useSay();
-  const [table, setTable] = useState<TableName>('house');
+  const [table, setTable] = useState<TableName>(
+    TABLE_WORDS.find((one) => one.value === first)?.value ?? 'house',
+  );
   const [text, setText] = useState('');
   const [report, setReport] = useState<TableReport | null>(null);
   const [fault, setFault] = useState<string | null>(null);
@@ -121,7 +123,7 @@ function Out() {
       <Text tone="quiet">
         «A house» is one line a group as it is today. Tanks, groups and events together are a whole
         copy: taken in again in that order, they change nothing here, and make the same house
-        elsewhere.
+        elsewhere. Foods and then lots are the same of the shelf.
       </Text>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         {TABLE_WORDS.map(({ value, label }) => (

@@ -26,6 +26,20 @@ export const TABLE_WORDS: { value: TableName; label: string; help: string; examp
     help: 'What happened to groups that are here already. Events are added, never changed.',
     example: 'group,day,kind,number\nDanios,2026-03-01,died,1',
   },
+  {
+    value: 'foods',
+    label: 'Foods',
+    help: 'One line a food: name, kind, the make-up in per cent or g/kg, hand unit and what one weighs. Known foods are changed, new ones come to the shelf empty. Preparation is written «soak 120/1»: minutes ahead, minutes of work.',
+    example:
+      'name,kind,protein,fat,fibre,ash,moisture,plant,unit,units,unit_g\nPond stick,dry,32 %,5 %,4 %,9 %,8 %,60 %,stick,sticks,0.4',
+  },
+  {
+    value: 'lots',
+    label: 'Lots',
+    help: 'What was bought, a line a lot: food, amount, price, where it is kept, bought, opened, best before. A known lot with another amount left is counted, never overwritten.',
+    example:
+      'food,amount,price,place,bought,best before\nFine flake,60 g,8.90,cupboard,2026-03-01,2027-02-01',
+  },
 ];
 
 /** «3 new, 1 as it is, 2 to be corrected» */

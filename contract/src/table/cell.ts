@@ -1,4 +1,5 @@
 import { readMeasure, type Measure, type UnitChoice } from '@open-larder/core/units';
+import { writtenStep, type PreparationStep } from '@open-larder/catalogue/preparation';
 import type { NameMatch } from '@open-larder/catalogue/search';
 import { day as daySchema } from '../basics';
 import type { CellState } from './schemas';
@@ -40,6 +41,41 @@ export const measure =
 export const number: CellRead<number> = (text) => {
   const value = Number(text.replace(',', '.'));
   return Number.isFinite(value) ? read(value) : fault(`«${text}» is not a number`);
+};
+
+/** A share of mass: «46», «46 %», «460 g/kg». */
+export const share: CellRead<number> = (text) => {
+  const [, digits, unit] = /^([\d.,]+)\s*(%|g\s*\/\s*kg)?$/i.exec(text) ?? [];
+  const value = Number((digits ?? '').replace(',', '.'));
+  if (digits === undefined || !Number.isFinite(value))
+    return fault(`«${text}» is not a share such as 46 % or 460 g/kg`);
+  return read(value / (unit && unit !== '%' ? 1000 : 100));
+};
+
+/** Money in whole units, such as 8.90: stored in the smallest. */
+export const money: CellRead<number> = (text) => {
+  const value = Number(text.replace(/[^\d.,-]/g, '').replace(',', '.'));
+  return /\d/.test(text) && Number.isFinite(value)
+    ? read(Math.round(value * 100))
+    : fault(`«${text}» is not a price such as 8.90`);
+};
+
+/** Several phrases with «|» between. */
+export const list: CellRead<string[]> = (text) =>
+  read(
+    text
+      .split('|')
+      .map((one) => one.trim())
+      .filter(Boolean),
+  );
+
+/** «soak 120/1 | thaw 15/1»: preparation, with minutes ahead and of work. */
+export const steps: CellRead<PreparationStep[]> = (text) => {
+  const seen = text.split('|').map((one) => writtenStep.safeParse(one));
+  const wrong = seen.find((one) => !one.success);
+  return wrong
+    ? fault(wrong.error?.issues[0]?.message ?? '')
+    : read(seen.map((one) => one.data as PreparationStep));
 };
 
 export const whole: CellRead<number> = (text) => {

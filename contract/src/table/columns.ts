@@ -1,5 +1,12 @@
+import {
+  FOOD_FAMILIES,
+  FOOD_FORMS,
+  FOOD_KINDS,
+  type PreparationStep,
+} from '@open-larder/catalogue';
 import { STAGES } from '@open-larder/core/fish';
 import { CAUSES, LIFE_KINDS } from '@open-larder/core/group';
+import { PLACES } from '@open-larder/core/stock';
 import {
   COVERS,
   DECORS,
@@ -81,6 +88,30 @@ const fishLength = cm('lengthCm', 'length', 'Mean length', [
   'fish length',
 ]);
 
+const percentText = (value: unknown) =>
+  value === null || value === undefined ? '' : String(tidy((value as number) * 100));
+const moneyText = (value: unknown) =>
+  value === null || value === undefined ? '' : ((value as number) / 100).toFixed(2);
+const listText = (value: unknown) => ((value as string[] | undefined) ?? []).join(' | ');
+const stepsText = (value: unknown) =>
+  ((value as PreparationStep[] | undefined) ?? [])
+    .map(({ kind, leadMin, workMin, toMm }) =>
+      [`${kind} ${leadMin}`, workMin, ...(toMm === null ? [] : [toMm])].join('/'),
+    )
+    .join(' | ');
+/** No binary dust in a file. */
+const tidy = (value: number) => Math.round(value * 1e9) / 1e9;
+
+const share = (field: string, name: string, title: string, also: string[] = []) =>
+  column(field, `${name}_pct`, title, cell.share, {
+    also: [name, `crude ${name}`, ...also],
+    write: percentText,
+  });
+const grams = (field: string, name: string, title: string, also: string[] = []) =>
+  column(field, `${name}_g`, title, cell.measure('mass'), { also: [name, ...also], unit: 'g' });
+const plainNumber = (field: string, name: string, title: string, also: string[] = []) =>
+  column(field, name, title, cell.number, { also });
+
 /** The columns of each table, in the order in which they are written. */
 export const COLUMNS: Record<TableName, Column[]> = {
   house: [
@@ -159,6 +190,60 @@ export const COLUMNS: Record<TableName, Column[]> = {
     column('pairId', 'pair_id', 'Pair', cell.words),
     column('note', 'note', 'Note', cell.words, { also: ['notes'] }),
     column('withdrawn', 'withdrawn', 'Taken back', cell.yesNo, { write: yesNoText }),
+  ],
+  foods: [
+    id,
+    column('name', 'name', 'Name', cell.words, { also: ['food'] }),
+    column('kind', 'kind', 'Kind', cell.oneOf(FOOD_KINDS)),
+    column('family', 'family', 'Sign', cell.oneOf(FOOD_FAMILIES), { also: ['sign'] }),
+    column('form', 'form', 'In the water it', cell.oneOf(FOOD_FORMS)),
+    share('protein', 'protein', 'Protein'),
+    share('fat', 'fat', 'Fat', ['oils and fats', 'crude oils and fats']),
+    share('fibre', 'fibre', 'Fibre', ['fiber', 'crude fiber']),
+    share('ash', 'ash', 'Ash'),
+    share('moisture', 'moisture', 'Moisture', ['water']),
+    share('plantShare', 'plant', 'Plant share', ['plant share']),
+    column('unitName', 'unit', 'Hand unit', cell.words, { also: ['hand unit'] }),
+    column('unitPlural', 'units', 'Several of it', cell.words, { also: ['plural'] }),
+    grams('unitMassG', 'unit', 'One weighs', ['one weighs', 'unit mass', 'unit weight']),
+    plainNumber('unitStep', 'unit_step', 'Smallest part of one', ['step']),
+    plainNumber('floatMinutes', 'floats_min', 'Floats, minutes'),
+    plainNumber('sinkCmPerS', 'sinks_cm_s', 'Sinks, cm/s'),
+    plainNumber('particleMinMm', 'smallest_mm', 'Smallest piece, mm'),
+    plainNumber('particleMaxMm', 'largest_mm', 'Largest piece, mm'),
+    column('steps', 'preparation', 'Before it is served', cell.steps, {
+      also: ['steps'],
+      write: stepsText,
+    }),
+    plainNumber('keepsSealedDays', 'keeps_sealed_days', 'Keeps sealed, days'),
+    plainNumber('keepsOpenedDays', 'keeps_opened_days', 'Keeps opened, days'),
+    plainNumber('keepsPreparedHours', 'keeps_prepared_h', 'Keeps prepared, hours'),
+    plainNumber('liftAfterMin', 'lift_after_min', 'Lift after, minutes'),
+    column('cautionsPeople', 'cautions_people', 'Beware, for people', cell.list, {
+      write: listText,
+    }),
+    column('cautionsFish', 'cautions_fish', 'Beware, for fish', cell.list, { write: listText }),
+    column('copiedFrom', 'copied_from', 'Began as', cell.words),
+    column('archived', 'taken_down', 'Taken down', cell.yesNo, {
+      also: ['archived'],
+      write: yesNoText,
+    }),
+  ],
+  lots: [
+    id,
+    column('foodId', 'food', 'Food', cell.words, { also: ['food id', 'food name', 'name'] }),
+    grams('amountG', 'amount', 'Amount', ['bought amount', 'size']),
+    grams('remainingG', 'left', 'Left', ['remaining', 'what is left']),
+    column('costMinor', 'price', 'Price of it all', cell.money, {
+      also: ['cost'],
+      write: moneyText,
+    }),
+    column('place', 'place', 'Kept in the', cell.oneOf(PLACES), { also: ['where', 'kept in'] }),
+    column('boughtOn', 'bought', 'Bought', cell.date, { also: ['bought on', 'date'] }),
+    column('openedOn', 'opened', 'Opened', cell.date, { also: ['opened on'] }),
+    column('bestBefore', 'best_before', 'Best before', cell.date, {
+      also: ['use by', 'expires', 'best before date'],
+    }),
   ],
 };
 

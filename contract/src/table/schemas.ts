@@ -2,9 +2,10 @@ import { z } from 'zod';
 
 /**
  * Tables that go in and out as CSV. `tanks`, `groups` and `events` together are a whole copy of the
- * fish in a house; `house` is one line a group, as a keeper would type it.
+ * fish in a house; `house` is one line a group, as a keeper would type it. `foods` and `lots` are
+ * the shelf.
  */
-export const TABLES = ['house', 'tanks', 'groups', 'events'] as const;
+export const TABLES = ['house', 'tanks', 'groups', 'events', 'foods', 'lots'] as const;
 export const tableName = z.enum(TABLES);
 export type TableName = (typeof TABLES)[number];
 

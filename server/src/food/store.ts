@@ -3,7 +3,11 @@ import { v7 as uuidv7 } from 'uuid';
 import type { Scope } from '../db';
 
 /** A food as its row holds it: each field a column. */
-type FlatFood = ReturnType<typeof foodColumns> & { id: string; version: number; archived: boolean };
+export type FlatFood = ReturnType<typeof foodColumns> & {
+  id: string;
+  version: number;
+  archived: boolean;
+};
 
 const FOOD = `id, name, family, kind, form, protein, fat, fibre, ash, moisture, plant_share,
   unit_name, unit_plural, unit_mass_g, unit_step, float_minutes, sink_cm_per_s, particle_min_mm,
@@ -40,7 +44,7 @@ export function foodColumns(food: FoodFields) {
 }
 
 /** The way back from its columns. */
-function foodFields(row: FlatFood): FoodFields {
+export function foodFields(row: Omit<FlatFood, 'id' | 'version' | 'archived'>): FoodFields {
   const { name, family, kind, form, plantShare, steps, liftAfterMin, copiedFrom } = row;
   const { protein, fat, fibre, ash, moisture } = row;
   const { floatMinutes, sinkCmPerS, particleMinMm, particleMaxMm } = row;

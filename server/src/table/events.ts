@@ -4,6 +4,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { eventsThatHold, everyEvent, lifeEventOf } from '../group/life';
 import { changeLives, type NewEvent } from '../group/store';
 import {
+  byIdOrName,
   faultsByField,
   faulty,
   inPieces,
@@ -196,16 +197,4 @@ function faultsOfNew(
     ...(kind === 'died' && cause !== null ? { cause } : {}),
   });
   return read.success ? null : faultsByField(read.error);
-}
-
-/** An id, or a name that only one has. */
-function byIdOrName(rows: readonly { id: string; name: string }[]) {
-  const ids = new Set(rows.map((row) => row.id));
-  const names = new Map<string, string | null>();
-  for (const { id, name } of rows) {
-    const key = name.toLowerCase();
-    names.set(key, names.has(key) ? null : id);
-  }
-  return (wanted: string): string | null =>
-    ids.has(wanted) ? wanted : (names.get(wanted.toLowerCase()) ?? null);
 }

@@ -1,6 +1,7 @@
 import { writeSheet, type TableName } from '@open-larder/contract';
 import Papa from 'papaparse';
 import type { Scope } from '../db';
+import { allFoods, foodColumns } from '../food/store';
 import { groupsOn, readHistory } from '../group/history';
 import { everyEvent } from '../group/life';
 import type { Species } from '@open-larder/catalogue';
@@ -69,4 +70,15 @@ const ROWS: Record<Exclude<TableName, 'house'>, (scope: Scope) => Promise<Row[]>
         WHERE household_id = :household ORDER BY id`,
     ),
   events: everyEvent,
+  foods: async (scope) =>
+    (await allFoods(scope)).map((food) => ({ ...food, ...foodColumns(food) })),
+  lots: async (scope) => {
+    const foods = await allFoods(scope);
+    const names = foods.map((food) => food.name.toLowerCase());
+    return foods.flatMap((food, at) => {
+      // Two foods of one name are told apart by their ids.
+      const only = names.indexOf(names[at] as string) === names.lastIndexOf(names[at] as string);
+      return food.lots.map((lot) => ({ ...lot, foodId: only ? food.name : food.id }));
+    });
+  },
 };

@@ -13,8 +13,10 @@ import { refused } from '../http/problems';
 import { speciesOf } from '../species/store';
 import { takeEvents } from './events';
 import { exportText } from './export';
+import { takeFoods } from './foods';
 import { takeGroups } from './groups';
 import { takeHouse } from './house';
+import { takeLots } from './lots';
 import { takeTanks } from './tanks';
 import type { Take, Verdict } from './taking';
 
@@ -23,6 +25,8 @@ const TAKES: Record<TableName, Take> = {
   tanks: takeTanks,
   groups: takeGroups,
   events: takeEvents,
+  foods: takeFoods,
+  lots: takeLots,
 };
 
 export const tableRoutes: Handlers = {

@@ -56,3 +56,15 @@ export async function inPieces<T>(rows: readonly T[], write: (piece: T[]) => Pro
   for (let start = 0; start < rows.length; start += size)
     await write(rows.slice(start, start + size));
 }
+
+/** An id, or a name that only one has. */
+export function byIdOrName(rows: readonly { id: string; name: string }[]) {
+  const ids = new Set(rows.map((row) => row.id));
+  const names = new Map<string, string | null>();
+  for (const { id, name } of rows) {
+    const key = name.toLowerCase();
+    names.set(key, names.has(key) ? null : id);
+  }
+  return (wanted: string): string | null =>
+    ids.has(wanted) ? wanted : (names.get(wanted.toLowerCase()) ?? null);
+}
