@@ -1,4 +1,5 @@
 import { compileDay } from './compileDay';
+import { daysLeftOfAll } from './daysLeft';
 import { searchSpecies } from './searchSpecies';
 import { largeLists, reads } from './reads';
 import { writes } from './writes';
@@ -9,6 +10,7 @@ async function main(): Promise<void> {
   const large = process.argv.includes('--large');
   if (!large) {
     compileDay();
+    daysLeftOfAll();
     searchSpecies();
   }
   const bench = await openBench();
