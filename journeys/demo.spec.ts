@@ -11,6 +11,9 @@ const BEHIND = [
   '/tables',
   '/tanks/new',
   '/larder/compare',
+  '/larder/new',
+  '/larder/recipes',
+  '/larder/recipes/new',
 ];
 
 test('the demo: every place, both themes, accessible and without sideways scroll', async ({
@@ -26,7 +29,9 @@ test('the demo: every place, both themes, accessible and without sideways scroll
     }
     await goTo(page, 'Round');
   }
-  for (const address of BEHIND) {
+  const { items } = await (await page.request.get(`${demo.url}/api/recipes`)).json();
+  const recipe = `/larder/recipes/${items[0].id}`;
+  for (const address of [...BEHIND, recipe, `${recipe}/edit`]) {
     await page.goto(demo.url + address);
     await sound(page, address);
   }

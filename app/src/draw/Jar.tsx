@@ -13,24 +13,30 @@ interface Props {
   useBy: number | null;
   /** Running out or about to expire. */
   short: boolean;
+  /** Smaller, on a full shelf. */
+  small?: boolean;
 }
 
 const WIDTH = 76;
 const HEIGHT = 104;
 const SHOULDER = 20;
 const FLOOR = 101;
+const SIGN = 28;
+const SMALL = 0.75;
 
 /** A jar on the shelf: filled by days left, with a tape label and a notch at its use-by. */
-export function Jar({ label, family, fill, useBy, short }: Props) {
+export function Jar({ label, family, fill, useBy, short, small = false }: Props) {
   const c = useColours();
   const colour = short ? c.roe : c.family[family];
   const room = FLOOR - SHOULDER - 8;
   const level = FLOOR - 1.5 - Math.max(0, Math.min(1, fill)) * room;
   const body = `M14 12 V16 C14 20 6 22 6 30 V95 Q6 ${FLOOR} 12 ${FLOOR} H64 Q70 ${FLOOR} 70 95 V30 C70 22 62 20 62 16 V12 Z`;
   const notch = useBy === null ? null : FLOOR - 1.5 - Math.max(0, Math.min(1, useBy)) * room;
+  const scale = small ? SMALL : 1;
+  const size = { width: WIDTH * scale, height: HEIGHT * scale };
   return (
-    <View style={{ width: WIDTH, height: HEIGHT }}>
-      <Svg width={WIDTH} height={HEIGHT} role="img" aria-label={label}>
+    <View style={size}>
+      <Svg {...size} viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label={label}>
         <Path d={body} fill={c.paper} />
         <Path
           d={`M7.5 ${level} H68.5 V95 Q68.5 ${FLOOR - 1.5} 63 ${FLOOR - 1.5} H13 Q7.5 ${FLOOR - 1.5} 7.5 95 Z`}
@@ -47,8 +53,8 @@ export function Jar({ label, family, fill, useBy, short }: Props) {
           <Line x1={62} x2={75} y1={notch} y2={notch} stroke={c.roe} strokeWidth={3} />
         )}
       </Svg>
-      <View style={{ position: 'absolute', left: 24, top: 46 }}>
-        <FoodSign family={family} />
+      <View style={{ position: 'absolute', left: 24 * scale, top: 46 * scale }}>
+        <FoodSign family={family} size={SIGN * scale} />
       </View>
     </View>
   );

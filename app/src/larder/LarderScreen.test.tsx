@@ -121,6 +121,38 @@ describe('the larder', () => {
     ).toBeTruthy();
   });
 
+  it('is searched and narrowed once it is full', async () => {
+    const many = Array.from({ length: 60 }, (_, at) => ({
+      ...food,
+      id: `m${at}`,
+      name: `Food ${at}`,
+      kind: at % 2 === 0 ? 'dry' : 'frozen',
+      lots: [],
+    }));
+    const foods = many.map((_, at) =>
+      supplyOf(`m${at}`, at === 7 ? {} : { days: 80, usedPerWeekG: at % 10 === 0 ? 1 : 0 }),
+    );
+    standIn({
+      ...answers(),
+      'GET /api/foods': { items: many, next: null },
+      'GET /api/larder/supply': { horizon: 120, groups: [], foods },
+    });
+    show(<LarderScreen />);
+    const jars = () => screen.getAllByRole('link', { name: /^Food \d/ }).length;
+    expect(await screen.findByText('Freezer')).toBeTruthy();
+    expect(jars()).toBe(60);
+    fireEvent.press(screen.getByLabelText('In the plan'));
+    expect(jars()).toBe(7);
+    fireEvent.press(screen.getByLabelText('Short or due'));
+    expect(screen.getByLabelText('Food 7, 5 days')).toBeTruthy();
+    expect(jars()).toBe(1);
+    fireEvent.press(screen.getByLabelText('Everything'));
+    fireEvent.changeText(screen.getByLabelText('Find a food by name or kind'), 'food 1 frozen');
+    expect(jars()).toBe(10);
+    fireEvent.changeText(screen.getByLabelText('Find a food by name or kind'), 'nothing such');
+    expect(screen.getByText('None of them.')).toBeTruthy();
+  });
+
   it('says what to do first where the shelf is empty', async () => {
     standIn({ ...answers(), 'GET /api/foods': { items: [], next: null } });
     show(<LarderScreen />);

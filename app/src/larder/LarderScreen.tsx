@@ -1,15 +1,24 @@
 import type { FoodRow, Problem } from '@open-larder/contract';
 import { useRouter } from 'expo-router';
 import Plus from 'lucide-react-native/icons/plus';
+import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { Jar } from '../draw';
 import { ScreenTools } from '../shell';
 import { api, useNow, useWords } from '../store';
 import { SIZES, themed, useColours, useWide } from '../theme';
-import { Button, Empty, Fault, Screen, Skeleton, Text } from '../ui';
+import { Button, Choice, Empty, Fault, Field, matches, Screen, Skeleton, Text } from '../ui';
 import { FoodDetail } from './FoodDetail';
 import { Shopping } from './Shopping';
-import { jarOf, shelvesOf, type FoodSupply, type Shelf } from './shelves';
+import {
+  FULL_SHELF,
+  jarOf,
+  LOOKS,
+  shelvesOf,
+  type FoodSupply,
+  type Look,
+  type Shelf,
+} from './shelves';
 
 /** The shelf of jars; when wide, the chosen one stands beside it. */
 export function LarderScreen({ id }: { id?: string }) {
@@ -19,9 +28,7 @@ export function LarderScreen({ id }: { id?: string }) {
   const colours = useColours();
   const foods = api.useFoodsQuery();
   const supply = api.useSupplyQuery();
-  const now = useNow();
-  const shelves = shelvesOf(foods.data ?? [], now.day);
-  const all = shelves.flatMap((shelf) => shelf.foods);
+  const all = (foods.data ?? []).filter((food) => !food.archived);
   const byFood = new Map(supply.data?.foods.map((one) => [one.foodId, one]));
   const chosen =
     all.find((food) => food.id === id) ?? (wide && !id ? mostUrgent(all, byFood) : undefined);
@@ -60,7 +67,7 @@ export function LarderScreen({ id }: { id?: string }) {
         <Skeleton rows={3} height={150} />
       ) : alone ? (
         detail
-      ) : shelves.length === 0 ? (
+      ) : all.length === 0 ? (
         <Empty
           title="The shelf is empty"
           text="Put the first tub on it. Fine flake, say: 46 % protein, one of your pinches weighs about 0.055 g, 60 g in the tub. Generic foods stand ready to start from."
@@ -80,17 +87,57 @@ export function LarderScreen({ id }: { id?: string }) {
             <Button label="Home recipes" onPress={() => router.push('/larder/recipes')} />
             <Button label="As tables" onPress={() => router.push('/tables?table=foods')} />
           </View>
-          {shelves.map((shelf) => (
-            <ShelfOf
-              key={shelf.name}
-              shelf={shelf}
-              supply={byFood}
-              selected={wide ? chosen?.id : undefined}
-            />
-          ))}
+          <Shelves foods={all} supply={byFood} selected={wide ? chosen?.id : undefined} />
         </>
       )}
     </Screen>
+  );
+}
+
+interface ShelvesProps {
+  foods: FoodRow[];
+  supply: ReadonlyMap<string, FoodSupply>;
+  selected: string | undefined;
+}
+
+const LOOK_WORDS: Record<Look, string> = {
+  all: 'Everything',
+  planned: 'In the plan',
+  short: 'Short or due',
+};
+
+/** Jars by the place they stand in; a full shelf can be searched, and its jars are smaller. */
+function Shelves({ foods, supply, selected }: ShelvesProps) {
+  const now = useNow();
+  const words = useWords();
+  const [text, setText] = useState('');
+  const [look, setLook] = useState<Look>('all');
+  const full = foods.length > FULL_SHELF;
+  const wanted = (food: FoodRow) => {
+    const line = supply.get(food.id);
+    if (!matches(`${food.name} ${food.kind}`, text)) return false;
+    if (look === 'planned') return line !== undefined && line.usedPerWeekG > 0;
+    return look === 'all' || jarOf(food, line, now.day, words.day).short;
+  };
+  const shelves = shelvesOf(full ? foods.filter(wanted) : foods, now.day);
+  return (
+    <>
+      {full ? (
+        <>
+          <Field label="Find a food by name or kind" value={text} onChange={setText} />
+          <Choice
+            label="Look at"
+            value={look}
+            onChange={setLook}
+            options={LOOKS.map((value) => ({ value, label: LOOK_WORDS[value] }))}
+          />
+        </>
+      ) : null}
+      {shelves.length === 0 ? <Text tone="quiet">None of them.</Text> : null}
+      {shelves.map((shelf) => (
+        <ShelfOf key={shelf.name} shelf={shelf} supply={supply} selected={selected} small={full} />
+      ))}
+    </>
   );
 }
 
@@ -98,9 +145,10 @@ interface ShelfProps {
   shelf: Shelf;
   supply: ReadonlyMap<string, FoodSupply>;
   selected: string | undefined;
+  small: boolean;
 }
 
-function ShelfOf({ shelf, supply, selected }: ShelfProps) {
+function ShelfOf({ shelf, supply, selected, small }: ShelfProps) {
   const styles = useStyles();
   const router = useRouter();
   const words = useWords();
@@ -118,7 +166,7 @@ function ShelfOf({ shelf, supply, selected }: ShelfProps) {
               aria-label={`${food.name}, ${state.words}`}
               aria-current={food.id === selected ? 'page' : undefined}
               onPress={() => router.push(`/larder/${food.id}`)}
-              style={[styles.jar, food.id === selected && styles.selected]}
+              style={[styles.jar, small && styles.small, food.id === selected && styles.selected]}
             >
               <Jar
                 label={`${food.name}: ${state.words}`}
@@ -126,6 +174,7 @@ function ShelfOf({ shelf, supply, selected }: ShelfProps) {
                 fill={state.fill}
                 useBy={state.useBy}
                 short={state.short}
+                small={small}
               />
               <Text look="small" align="center">
                 {food.name}
@@ -170,6 +219,7 @@ const useStyles = themed((c) => ({
     borderWidth: 2,
     borderColor: 'transparent',
   },
+  small: { width: 86 },
   selected: { borderColor: c.ink, backgroundColor: c.paper },
   board: { height: 5, marginTop: 4, marginHorizontal: -6, backgroundColor: c.ink },
 }));

@@ -14,6 +14,13 @@ export const FULL_DAYS = 45;
 /** Fewer days than this are said in the colour of what is due. */
 export const SHORT_DAYS = 7;
 
+/** With more foods than this a shelf is searched, not looked over. */
+export const FULL_SHELF = 24;
+
+/** Which foods of a full shelf to look at. */
+export const LOOKS = ['all', 'planned', 'short'] as const;
+export type Look = (typeof LOOKS)[number];
+
 export type FoodSupply = Supply['foods'][number];
 
 export interface Shelf {
