@@ -1,12 +1,13 @@
 import type { FoodRow, LotRow, Problem } from '@open-larder/contract';
+import { unitOf } from '@open-larder/contract/handUnit';
 import { carbohydrate, digestibleEnergy, ofDryMatter, sayGrams } from '@open-larder/core/food';
-import { sayNumber } from '@open-larder/core/units';
+import { sayNumber, saySignificant } from '@open-larder/core/units';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { FoodSign } from '../draw';
 import { late } from '../forms/late';
-import { api, useNow, useWords } from '../store';
+import { api, useHand, useNow, useWords } from '../store';
 import { useWide } from '../theme';
 import { Button, Card, ListRow, Text, useSay, WhyLink } from '../ui';
 import { EatersCard } from './EatersCard';
@@ -41,6 +42,9 @@ export function FoodDetail({ food, supply }: Props) {
   const per = (share: number) => `${sayNumber(share * 100, 1)} %`;
   const { composition } = food;
   const dry = ofDryMatter(composition);
+  const unit = unitOf(food, useHand());
+  const inUnits = (grams: number) =>
+    `about ${saySignificant(Math.round((grams / unit.massG) * 10) / 10)} ${unit.plural}`;
   const wastedG = (supply?.waste ?? []).reduce((sum, one) => sum + one.massG, 0);
   return (
     <View style={{ gap: 16 }}>
@@ -58,7 +62,12 @@ export function FoodDetail({ food, supply }: Props) {
       <Card>
         <ListRow
           first
+          title="Left, in what your hand deals"
+          trail={<Text>{inUnits(food.remainingG)}</Text>}
+        />
+        <ListRow
           title="Used by the plan"
+          detail={supply ? `${inUnits(supply.usedPerWeekG)} a week` : undefined}
           trail={<Text>{supply ? `${sayGrams(supply.usedPerWeekG)} a week` : '…'}</Text>}
         />
         <ListRow

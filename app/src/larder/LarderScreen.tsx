@@ -10,6 +10,7 @@ import { SIZES, themed, useColours, useWide } from '../theme';
 import { Button, Choice, Empty, Fault, Field, matches, Screen, Skeleton, Text } from '../ui';
 import { FoodDetail } from './FoodDetail';
 import { Shopping } from './Shopping';
+import { Waste } from './Waste';
 import {
   FULL_SHELF,
   jarOf,
@@ -82,6 +83,7 @@ export function LarderScreen({ id }: { id?: string }) {
       ) : (
         <>
           <Shopping foods={all} supply={byFood} />
+          <Waste foods={all} supply={byFood} />
           <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
             <Button label="Compare foods" onPress={() => router.push('/larder/compare')} />
             <Button label="Home recipes" onPress={() => router.push('/larder/recipes')} />

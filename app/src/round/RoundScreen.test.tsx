@@ -1,9 +1,11 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
-import { answers, round } from '../testing/house';
+import { assumed } from '@open-larder/core/why';
+import { answers, food, round, supplyOf } from '../testing/house';
 import { sent, standIn } from '../testing/server';
 import { show } from '../testing/show';
 import { Toast } from '../ui';
 import { RoundScreen } from './RoundScreen';
+import { ToOrder } from './ToOrder';
 
 jest.mock('expo-router', () => jest.requireActual('../testing/router'));
 
@@ -127,5 +129,27 @@ describe('the round', () => {
     open({ [`GET /api/round/${DAY}`]: () => ({ status: 503, body: problem }) });
     expect(await screen.findByText('The database rests.')).toBeTruthy();
     expect(screen.getByLabelText('Try again')).toBeTruthy();
+  });
+
+  it('says before a pack runs out what to order and what to make today', async () => {
+    const buy = {
+      runsOutOn: '2000-01-03',
+      orderBy: '2000-01-01',
+      late: true,
+      massG: 3,
+      why: assumed('Use', 3, 'g', 'test'),
+      packs: 1,
+    };
+    standIn({
+      ...answers(),
+      'GET /api/foods': { items: [food, { ...food, id: 'f2', name: 'Gel' }], next: null },
+      'GET /api/larder/supply': {
+        horizon: 120,
+        groups: [],
+        foods: [supplyOf('f1', { buy }), supplyOf('f2', { buy, homemade: true })],
+      },
+    });
+    show(<ToOrder />);
+    expect(await screen.findByText('Today: order Fine flake; make Gel')).toBeTruthy();
   });
 });

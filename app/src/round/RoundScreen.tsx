@@ -15,6 +15,7 @@ import { Resting } from './Resting';
 import { RoundAside } from './RoundAside';
 import { RoundRibbon } from './RoundRibbon';
 import { StopCard } from './StopCard';
+import { ToOrder } from './ToOrder';
 import { Unplanned } from './Unplanned';
 import { useFeed } from './useFeed';
 
@@ -42,6 +43,7 @@ export function RoundScreen({ day: asked }: { day?: string }) {
     <>
       <Unplanned {...ready} onUndo={(fed) => void feed.takeBack(fed)} />
       {current ? <Resting {...ready} /> : null}
+      {day === now.day ? <ToOrder /> : null}
     </>
   ) : null;
   return (

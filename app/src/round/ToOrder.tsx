@@ -1,0 +1,31 @@
+import { useRouter } from 'expo-router';
+import { shoppingList } from '../larder/errands';
+import { api, useNow } from '../store';
+import { Card, ListRow } from '../ui';
+
+/** A word in the Round before a pack runs out: what must be ordered, or made, today. */
+export function ToOrder() {
+  const router = useRouter();
+  const now = useNow();
+  const { data: foods } = api.useFoodsQuery();
+  const { data: supply } = api.useSupplyQuery();
+  if (!foods || !supply) return null;
+  const byFood = new Map(supply.foods.map((line) => [line.foodId, line]));
+  const due = shoppingList(foods, byFood, now.day).filter((errand) => errand.due);
+  if (due.length === 0) return null;
+  const named = (homemade: boolean) =>
+    due.filter((errand) => errand.homemade === homemade).map((errand) => errand.food.name);
+  const said = [[named(false), 'order'] as const, [named(true), 'make'] as const].flatMap(
+    ([names, act]) => (names.length === 0 ? [] : [`${act} ${names.join(', ')}`]),
+  );
+  return (
+    <Card>
+      <ListRow
+        first
+        title="Before it runs out"
+        detail={`Today: ${said.join('; ')}`}
+        onPress={() => router.push('/larder')}
+      />
+    </Card>
+  );
+}
