@@ -45,9 +45,14 @@ export function ServingRow({ serving, day, next, onServe, onOther, onUndo }: Pro
             First: {serving.prepare}
           </Text>
         ) : null}
+        {rounding ? (
+          <Text look="small" tone="quiet">
+            {rounding}
+          </Text>
+        ) : null}
         <View style={styles.figures}>
           <Text look="small" tone="quiet">
-            {[sayGrams(serving.massG), rounding].filter(Boolean).join(', ')}
+            {sayGrams(serving.massG)}
           </Text>
           <WhyLink
             about={serving.portion}

@@ -40,7 +40,7 @@ export const SHELF: Record<string, DemoStock> = {
   'frozen-brine-shrimp': { amountG: 96, costMinor: 450, keeps: 200 },
   gelatine: { amountG: 60, costMinor: 310, keeps: 900 },
   'spirulina-powder': { amountG: 50, costMinor: 990, keeps: 700 },
-  'green-gel': { amountG: 40, costMinor: null, keeps: 70, place: 'freezer', opened: null },
+  'green-gel': { amountG: 18, costMinor: null, keeps: 70, place: 'freezer', opened: null },
   'courgette-slice': { amountG: 96, costMinor: 150, keeps: 75, ...BATCH },
   'spinach-leaf': { amountG: 80, costMinor: 260, keeps: 120, ...BATCH },
   'hatched-brine-shrimp': { amountG: 60, costMinor: 1400, keeps: 90, ...CULTURE },
