@@ -45,6 +45,12 @@ async function fill(url: string): Promise<void> {
     composition: { protein: 0.46, fat: 0.08, fibre: 0.03, ash: 0.1, moisture: 0.07 },
     plantShare: 0.35,
     unit: { name: 'pinch', plural: 'pinches', massG: 0.02, step: 0.5 },
+    inWater: { floatMinutes: 10, sinkCmPerS: 0.5, particleMinMm: 0.5, particleMaxMm: 2 },
+    steps: [],
+    keeps: { sealedDays: null, openedDays: null, preparedHours: null },
+    liftAfterMin: 5,
+    cautions: { people: [], fish: [] },
+    copiedFrom: null,
     lot: null,
   });
   const moments = (await ask(url, 'GET', '/api/moments')).items as { id: string }[];

@@ -34,6 +34,7 @@ async function main(): Promise<void> {
   const tarn = await idOf(finder, 'tanks', 'Tarn');
   const loaches = await idOf(finder, 'groups', 'Kuhli loaches');
   const powder = await idOf(finder, 'foods', 'Fry powder');
+  const gel = await idOf(finder, 'recipes', 'Green gel');
   const evening = async (page: Page) => {
     await page.getByRole('tab', { name: /After work/ }).click();
   };
@@ -61,7 +62,6 @@ async function main(): Promise<void> {
   const shots: Shot[] = [
     { name: 'round', path: '/round', before: evening },
     { name: 'round-lamp', path: '/round', lamp: true, before: evening },
-    { name: 'round-wide', path: '/round', wide: true, before: evening },
     { name: 'why', path: '/round', before: why },
     { name: 'tanks', path: '/tanks' },
     { name: 'tank-wide', path: `/tanks/${tarn}`, wide: true },
@@ -75,9 +75,10 @@ async function main(): Promise<void> {
     { name: 'week-wide', path: `/week?tank=${tarn}`, wide: true },
     { name: 'larder', path: '/larder' },
     { name: 'larder-wide', path: `/larder/${powder}`, wide: true },
+    { name: 'recipe', path: `/larder/recipes/${gel}` },
+    { name: 'compare-wide', path: '/larder/compare', wide: true },
     { name: 'records', path: '/records' },
     { name: 'records-lamp-wide', path: '/records', wide: true, lamp: true },
-    { name: 'settings', path: '/settings' },
   ];
   for (const shot of shots) {
     const page = await browser.newPage({

@@ -1,5 +1,5 @@
 import type { FoodKind } from '@open-larder/catalogue';
-import { readLabel, type Nutrient } from '@open-larder/core/food';
+import { readLabel, type Nutrient } from '@open-larder/core/label';
 import { sayNumber } from '@open-larder/core/units';
 import { useState } from 'react';
 import { View } from 'react-native';

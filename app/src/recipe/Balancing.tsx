@@ -1,5 +1,6 @@
 import type { FoodRow } from '@open-larder/contract';
-import { balance, batchOf, trayMassG, WATER, type Target } from '@open-larder/core/recipe';
+import type { Target } from '@open-larder/core/balance';
+import { batchOf, trayMassG, WATER } from '@open-larder/core/recipe';
 import { useState } from 'react';
 import { useController, type Control, type UseFormReturn } from 'react-hook-form';
 import { View } from 'react-native';
@@ -22,7 +23,7 @@ interface Props {
 export function Balancing({ form, foods }: Props) {
   const [from, setFrom] = useState<'shelf' | 'any'>('shelf');
   const [said, setSaid] = useState<string[]>([]);
-  const work = () => setSaid(balanced(form, foods, from === 'shelf'));
+  const work = async () => setSaid(await balanced(form, foods, from === 'shelf'));
   return (
     <View style={{ gap: 12 }}>
       <Text tone="quiet">
@@ -43,7 +44,7 @@ export function Balancing({ form, foods }: Props) {
         ]}
       />
       <View style={{ alignItems: 'flex-start' }}>
-        <Button label="Balance the shares" onPress={work} />
+        <Button label="Balance the shares" onPress={() => void work()} />
       </View>
       <View aria-live="polite" style={{ gap: 4 }}>
         {said.map((line) => (
@@ -55,11 +56,13 @@ export function Balancing({ form, foods }: Props) {
 }
 
 /** Put balanced shares into the form; says what was reached, and what limits the rest. */
-function balanced(
+async function balanced(
   form: UseFormReturn<RecipeValues>,
   foods: ReadonlyMap<string, FoodRow>,
   onlyShelf: boolean,
-): string[] {
+): Promise<string[]> {
+  // The solver is loaded when a mix is first balanced.
+  const { balance } = await import('@open-larder/core/balance');
   const values = form.getValues();
   if (values.ingredients.some(({ foodId }) => foodId === '')) {
     return ['Choose every ingredient first.'];

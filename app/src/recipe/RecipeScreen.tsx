@@ -6,16 +6,14 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
 import { FoodSign } from '../draw';
-import { late } from '../forms/late';
 import { api, useWords } from '../store';
 import { useWide } from '../theme';
 import { Button, Card, Empty, Fault, ListRow, Screen, Skeleton, Text, useSay } from '../ui';
 import { usePrintLabels } from '../larder/usePrintLabels';
+import { BatchSheet } from './BatchSheet';
 import { MixCard } from './MixCard';
 import { useKitchen } from './useKitchen';
 import { percent, sayPieces } from './words';
-
-const BatchSheet = late((forms) => forms.BatchSheet);
 
 /** One recipe: what goes in, what it makes, and the batches that were made of it. */
 export function RecipeScreen({ id }: { id: string }) {

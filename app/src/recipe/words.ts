@@ -1,6 +1,7 @@
 import type { RecipeRow } from '@open-larder/contract';
 import { ofDryMatter, sayGrams } from '@open-larder/core/food';
-import type { Miss, Mixture, Target } from '@open-larder/core/recipe';
+import type { Miss, Target } from '@open-larder/core/balance';
+import type { Mixture } from '@open-larder/core/recipe';
 import { sayNumber } from '@open-larder/core/units';
 
 export const percent = (share: number, decimals = 0) => `${sayNumber(share * 100, decimals)} %`;

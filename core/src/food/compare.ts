@@ -1,6 +1,5 @@
 import type { Guild } from '@open-larder/catalogue';
-import { digestibleEnergy, type Composition } from './energy';
-import { ofDryMatter } from './label';
+import { digestibleEnergy, ofDryMatter, type Composition } from './energy';
 
 /** What is compared about a food, as fed and in its dry matter. */
 export interface Compared {

@@ -76,3 +76,15 @@ export function digestibleEnergy(name: string, food: Composition, guild: Guild):
     ],
   });
 }
+
+/** A composition as shares of its dry matter. */
+export function ofDryMatter({ moisture, ...parts }: Composition): Omit<Composition, 'moisture'> {
+  const dry = 1 - moisture;
+  const share = (part: number) => (dry <= 0 ? 0 : part / dry);
+  return {
+    protein: share(parts.protein),
+    fat: share(parts.fat),
+    fibre: share(parts.fibre),
+    ash: share(parts.ash),
+  };
+}

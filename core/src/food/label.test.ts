@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { FOOD_KINDS } from '@open-larder/catalogue';
-import { ofDryMatter, readLabel } from '.';
+import { ofDryMatter } from '.';
+import { readLabel } from './label';
 
 const percent = (text: string, kind: (typeof FOOD_KINDS)[number] = 'dry') =>
   Object.fromEntries(

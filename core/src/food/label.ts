@@ -167,15 +167,3 @@ function faultOf(parts: Record<Nutrient, LabelPart>, known: number): string | nu
   if (sum <= 1.0001) return null;
   return `the parts add up to ${(sum * 100).toFixed(1)} %; check the label for a value that was misread`;
 }
-
-/** A composition as shares of its dry matter. */
-export function ofDryMatter({ moisture, ...parts }: Composition): Omit<Composition, 'moisture'> {
-  const dry = 1 - moisture;
-  const share = (part: number) => (dry <= 0 ? 0 : part / dry);
-  return {
-    protein: share(parts.protein),
-    fat: share(parts.fat),
-    fibre: share(parts.fibre),
-    ash: share(parts.ash),
-  };
-}

@@ -1,7 +1,6 @@
 import type { FoodFamily, FoodKind, Guild } from '@open-larder/catalogue';
 import { assumed, computed, type Known } from '../why';
-import { ofDryMatter } from './label';
-import type { Composition } from './energy';
+import { ofDryMatter, type Composition } from './energy';
 
 /** Who might eat: what of a species and its size decides what fits and what it takes. */
 export interface Eater {

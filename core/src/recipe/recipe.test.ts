@@ -1,16 +1,6 @@
 import fc from 'fast-check';
-import {
-  balance,
-  batchOf,
-  circleOf,
-  mixture,
-  pieceMassG,
-  trayMassG,
-  WATER,
-  type Candidate,
-  type Part,
-  type Targets,
-} from '.';
+import { batchOf, circleOf, mixture, pieceMassG, trayMassG, WATER, type Part } from '.';
+import { balance, type Candidate, type Targets } from './balance';
 
 const fishMeal = { protein: 0.62, fat: 0.09, fibre: 0.01, ash: 0.17, moisture: 0.08 };
 const peas = { protein: 0.05, fat: 0.004, fibre: 0.05, ash: 0.008, moisture: 0.8 };

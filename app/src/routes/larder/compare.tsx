@@ -1,6 +1,6 @@
 import { later } from '../../ui';
 
-const CompareScreen = later(async () => (await import('../../larder/CompareScreen')).CompareScreen);
+const CompareScreen = later(async () => (await import('../../larder')).CompareScreen);
 
 export default function CompareRoute() {
   return <CompareScreen />;

@@ -2,7 +2,7 @@ import { useLocalSearchParams } from 'expo-router';
 import { later } from '../../../ui';
 
 // Shared by two addresses: loaded with neither, but when one of them is opened.
-const LarderScreen = later(async () => (await import('../../../larder/LarderScreen')).LarderScreen);
+const LarderScreen = later(async () => (await import('../../../larder')).LarderScreen);
 
 export default function FoodRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

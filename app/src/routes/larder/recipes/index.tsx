@@ -1,8 +1,6 @@
-import { later } from '../../../ui';
+import { late } from '../../../forms/late';
 
-const RecipesScreen = later(
-  async () => (await import('../../../recipe/RecipesScreen')).RecipesScreen,
-);
+const RecipesScreen = late((forms) => forms.RecipesScreen);
 
 export default function RecipesRoute() {
   return <RecipesScreen />;

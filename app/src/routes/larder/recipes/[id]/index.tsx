@@ -1,9 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { later } from '../../../../ui';
+import { late } from '../../../../forms/late';
 
-const RecipeScreen = later(
-  async () => (await import('../../../../recipe/RecipeScreen')).RecipeScreen,
-);
+const RecipeScreen = late((forms) => forms.RecipeScreen);
 
 export default function RecipeRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();
