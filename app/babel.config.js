@@ -1,4 +1,8 @@
 module.exports = (api) => {
-  api.cache(true);
-  return { presets: ['babel-preset-expo'] };
+  const testing = api.env('test');
+  return {
+    presets: ['babel-preset-expo'],
+    // Jest runs CommonJS: what loads later in a browser is required there.
+    plugins: testing ? ['dynamic-import-node'] : [],
+  };
 };

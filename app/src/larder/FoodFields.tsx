@@ -11,6 +11,7 @@ import { View } from 'react-native';
 import { FoodSign } from '../draw';
 import { useWords } from '../store';
 import { NumberInput, PickerInput, TextInput } from '../forms/inputs';
+import { PERCENT } from '../forms/percent';
 import { Choice, Text } from '../ui';
 import { KeepingFields } from './KeepingFields';
 import { LabelReader } from './LabelReader';
@@ -39,11 +40,6 @@ const PARTS = [
   ['moisture', 'Moisture'],
 ] as const;
 
-const percent = {
-  fromBase: (share: number) => share * 100,
-  toBase: (shown: number) => shown / 100,
-};
-
 /** Reads a pasted label into the fields of the make-up. */
 function LabelOf({ control }: Props) {
   const kind = useWatch({ control, name: 'kind' });
@@ -65,7 +61,7 @@ export function FoodFields({ control }: Props) {
       label={label}
       unit={unit}
       scale={
-        unit === '%' ? percent : unit === words.scale('mass').unit ? words.scale('mass') : undefined
+        unit === '%' ? PERCENT : unit === words.scale('mass').unit ? words.scale('mass') : undefined
       }
       decimals={unit === '%' ? 2 : 5}
       hint={hint}

@@ -83,13 +83,13 @@ export function LarderScreen({ id }: { id?: string }) {
       ) : (
         <>
           <Shopping foods={all} supply={byFood} />
-          <Waste foods={all} supply={byFood} />
           <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
             <Button label="Compare foods" onPress={() => router.push('/larder/compare')} />
             <Button label="Home recipes" onPress={() => router.push('/larder/recipes')} />
             <Button label="As tables" onPress={() => router.push('/tables?table=foods')} />
           </View>
           <Shelves foods={all} supply={byFood} selected={wide ? chosen?.id : undefined} />
+          <Waste foods={all} supply={byFood} />
         </>
       )}
     </Screen>

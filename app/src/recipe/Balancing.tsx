@@ -1,4 +1,5 @@
 import type { FoodRow } from '@open-larder/contract';
+import { PERCENT } from '../forms/percent';
 import type { Target } from '@open-larder/core/balance';
 import { batchOf, trayMassG, WATER } from '@open-larder/core/recipe';
 import { useState } from 'react';
@@ -8,10 +9,6 @@ import { Button, Choice, NumberField, Text } from '../ui';
 import type { RecipeValues } from './RecipeForm';
 import { sayMiss, TARGET_NAMES } from './words';
 
-const PERCENT = {
-  fromBase: (share: number) => share * 100,
-  toBase: (shown: number) => shown / 100,
-};
 const TARGETS: readonly Target[] = ['protein', 'fat', 'plant', 'moisture'];
 
 interface Props {

@@ -4,15 +4,12 @@ import { useController, useFieldArray, useWatch, type Control } from 'react-hook
 import { View } from 'react-native';
 import { FoodSign } from '../draw';
 import { NumberInput } from '../forms/inputs';
+import { PERCENT } from '../forms/percent';
 import { Button, Choices, FaultLine, Picker, Text } from '../ui';
 import type { RecipeValues } from './RecipeForm';
 import { percent } from './words';
 
 const WATER = 'water';
-const PERCENT = {
-  fromBase: (share: number) => share * 100,
-  toBase: (shown: number) => shown / 100,
-};
 /** What a new ingredient begins with, to be changed. */
 const NEW_SHARE = 0.1;
 

@@ -3,6 +3,7 @@ import { PLACES } from '@open-larder/core/stock';
 import { useWatch, type Control, type FieldPath, type UseFormReturn } from 'react-hook-form';
 import { View } from 'react-native';
 import { ChoiceInput, MeasureInput, NumberInput, TextInput } from '../forms/inputs';
+import { PERCENT } from '../forms/percent';
 import { Disclosure, Text } from '../ui';
 import { Balancing } from './Balancing';
 import { IngredientsInput } from './IngredientsInput';
@@ -10,11 +11,6 @@ import { MixCard } from './MixCard';
 
 /** The part of a form that holds a recipe. */
 export type RecipeValues = RecipeFields;
-
-const PERCENT = {
-  fromBase: (share: number) => share * 100,
-  toBase: (shown: number) => shown / 100,
-};
 
 interface Props {
   form: UseFormReturn<RecipeValues>;

@@ -2,6 +2,7 @@ import { SPECIES_DEFAULTS, type SpeciesEntry, type SpeciesField } from '@open-la
 import { Controller, type Control } from 'react-hook-form';
 import { View } from 'react-native';
 import { ListInput, MeasureInput, NumberInput, PickerInput, TextInput } from '../forms/inputs';
+import { PERCENT } from '../forms/percent';
 import { Choice, Picker, Text } from '../ui';
 import { SPECIES_SECTIONS, type SpeciesInput } from './fields';
 
@@ -25,11 +26,6 @@ export function SpeciesForm({ control }: { control: Control<SpeciesValues> }) {
     </View>
   );
 }
-
-const PERCENT = {
-  fromBase: (share: number) => share * 100,
-  toBase: (shown: number) => shown / 100,
-};
 
 function OneInput({ input, control }: { input: SpeciesInput; control: Control<SpeciesValues> }) {
   const name = `entry.${input.field}` as never;
