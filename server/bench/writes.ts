@@ -17,8 +17,8 @@ export async function writes({ pool, householdId, post }: Bench): Promise<void> 
   );
   const lotId = uuidv7();
   await pool.query(
-    `INSERT INTO lots (id, household_id, food_id, amount_g, bought_on)
-     VALUES ($1, $2, $3, 1000000, current_date)`,
+    `INSERT INTO lots (id, household_id, food_id, amount_g, place, bought_on)
+     VALUES ($1, $2, $3, 1000000, 'cupboard', current_date)`,
     [lotId, householdId, foodId],
   );
   await pool.query(

@@ -166,6 +166,7 @@ const TABLES = {
     undoes: UUID,
     day: DATEONLY,
     hand: TEXT,
+    unit: TEXT,
     units: DECIMAL,
     massG: DECIMAL,
   },

@@ -83,11 +83,7 @@ export async function logFeeding(
       feedingId: fed.id,
     })),
   );
-  await openLots(
-    scope,
-    draws.map((draw) => draw.lotId),
-    fed.day,
-  );
+  await openLots(scope, food.lots, draws, fed.day);
   const feeding = await readFeeding(scope, fed.id);
   if (!feeding) throw conflict('This id is already used. Reload and try again.');
   return { feeding, shortG };

@@ -220,6 +220,21 @@ describe('a hand unit', () => {
     expect(body.unit.massG).toBe(0.05);
   });
 
+  it('counts only in the unit that it was weighed in', async () => {
+    const house = await smallHouse(server, 'ours');
+    const { id, lot: _, ...fields } = house.food;
+    await house.ask.post(`/api/foods/${id}/weighings`).send(sampleWeighing()).expect(201);
+    const dealtBy = async (name: string, version: number) =>
+      (
+        await house.ask
+          .put(`/api/foods/${id}`)
+          .send({ ...fields, unit: { ...fields.unit, name }, version, archived: false })
+          .expect(200)
+      ).body.weighings.length;
+    expect(await dealtBy('spoon', 1)).toBe(0);
+    expect(await dealtBy('Pinch', 2)).toBe(1);
+  });
+
   it.each([
     [{ units: 0 }, /number of units/],
     [{ massG: 0 }, /weight of them all/],

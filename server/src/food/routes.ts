@@ -62,8 +62,10 @@ export const foodRoutes: Handlers = {
 
   addWeighing: ({ params, body }, { scope }) =>
     scope.atomically(async (inside) => {
-      if (!(await readFood(inside, params.id))) throw notFound('This food');
-      await inside.insertOnce('weighings', [{ ...body, foodId: params.id }]);
+      const food = await readFood(inside, params.id);
+      if (!food) throw notFound('This food');
+      const unit = food.unit.name;
+      await inside.insertOnce('weighings', [{ ...body, foodId: params.id, unit }]);
       return (await readFood(inside, params.id)) as FoodRow;
     }),
 
@@ -71,7 +73,7 @@ export const foodRoutes: Handlers = {
     scope.atomically(async (inside) => {
       await inside.lock(`weighing ${params.id}`);
       const [weighed] = await inside.rows<Record<string, unknown> & { foodId: string }>(
-        `SELECT food_id, day::text, hand, units, mass_g,
+        `SELECT food_id, day::text, hand, unit, units, mass_g,
                 EXISTS (SELECT 1 FROM weighings u WHERE u.undoes = w.id) AS undone
            FROM weighings w WHERE household_id = :household AND id = :id AND undoes IS NULL`,
         { id: params.id },

@@ -119,16 +119,18 @@ export async function shelve(scope: Scope, foodId: string, lot: BodyOf<'addLot'>
   ]);
 }
 
-/** Weighings that stand, of all foods or of some, oldest first. */
+/** Weighings that stand, of the unit that each food is dealt in now, oldest first. */
 function weighings(
   scope: Scope,
   ids: readonly string[],
 ): Promise<(WeighingRow & { foodId: string })[]> {
   return scope.rows(
-    `SELECT id, food_id, day::text, hand, units, mass_g FROM weighings w
-      WHERE household_id = :household AND food_id IN (:ids) AND undoes IS NULL
+    `SELECT w.id, w.food_id, w.day::text, w.hand, w.units, w.mass_g FROM weighings w
+       JOIN foods f ON f.household_id = w.household_id AND f.id = w.food_id
+                   AND lower(f.unit_name) = lower(w.unit)
+      WHERE w.household_id = :household AND w.food_id IN (:ids) AND w.undoes IS NULL
         AND NOT EXISTS (SELECT 1 FROM weighings u WHERE u.undoes = w.id)
-      ORDER BY seq`,
+      ORDER BY w.seq`,
     { ids },
   );
 }
@@ -166,8 +168,15 @@ function byFood<T extends { foodId: string }>(rows: readonly T[]): Map<string, T
   return found;
 }
 
-/** Open lots on the day on which they were first drawn from. */
-export async function openLots(scope: Scope, ids: readonly string[], day: string): Promise<void> {
+/** Open the sealed ones among the lots that were drawn from, on that day. */
+export async function openLots(
+  scope: Scope,
+  lots: readonly LotRow[],
+  draws: readonly { lotId: string }[],
+  day: string,
+): Promise<void> {
+  const drawn = new Set(draws.map((draw) => draw.lotId));
+  const ids = lots.filter((lot) => lot.openedOn === null && drawn.has(lot.id)).map((lot) => lot.id);
   if (ids.length === 0) return;
   await scope.rows(
     `UPDATE lots SET opened_on = GREATEST(bought_on, :day), version = version + 1

@@ -74,11 +74,7 @@ export async function makeBatch(
     ...draws.map((draw) => event(draw.lotId, 'mixed', -draw.massG, day, id)),
     event(lotId, 'made', massG, day, id),
   ]);
-  await openLots(
-    scope,
-    draws.map((draw) => draw.lotId),
-    day,
-  );
+  for (const { food, draws: own } of taken) await openLots(scope, food.lots, own, day);
   return {
     recipe: (await readRecipe(scope, recipeId)) as RecipeRow,
     short: taken

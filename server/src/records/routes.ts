@@ -1,6 +1,7 @@
 import {
   houseGroup,
   houseTank,
+  unitOf,
   type Consumption,
   type FoodRow,
   type Group,
@@ -99,7 +100,7 @@ function consumptionOf(
   for (const used of byFood.values()) {
     const food = foods.get(used.foodId) as FoodRow;
     const price = pricePerGram(food.lots);
-    used.units = used.totalG / food.unit.massG;
+    used.units = used.totalG / unitOf(food, null).massG;
     used.costMinor = price === null ? null : price * used.totalG;
   }
   return {

@@ -38,6 +38,8 @@ CREATE TABLE weighings (
   undoes uuid UNIQUE REFERENCES weighings,
   day date NOT NULL,
   hand text NOT NULL CHECK (length(hand) BETWEEN 1 AND 30),
+  -- What was dealt: a food that is later dealt by the spoon is not weighed by its pinches.
+  unit text NOT NULL,
   units numeric NOT NULL CHECK (units >= 1),
   mass_g numeric NOT NULL CHECK (mass_g > 0),
   recorded_at timestamptz NOT NULL DEFAULT now(),
