@@ -1,9 +1,10 @@
-import type { FoodRow, LotRow } from '@open-larder/contract';
+import type { FoodRow, LotRow, Problem } from '@open-larder/contract';
 import { sayGrams } from '@open-larder/core/food';
 import { goodUntil, inOrderOfUse } from '@open-larder/core/stock';
 import { View } from 'react-native';
-import { useNow, useWords } from '../store';
-import { Button, Card, ListRow, Text } from '../ui';
+import { v7 as uuidv7 } from 'uuid';
+import { api, useNow, useWords } from '../store';
+import { Button, Card, ListRow, Text, lowerFirst, useSay } from '../ui';
 import type { FoodSupply } from './shelves';
 
 interface Props {
@@ -24,13 +25,15 @@ export function LotsCard({ food, waste, onCount, onEdit }: Props) {
   );
   const done = food.lots.filter((lot) => lot.remainingG <= 0);
   const wasteOf = new Map(waste.map((one) => [one.lotId, one]));
+  const throwAway = useThrowAway(food);
+  const isPast = (lot: LotRow) => (goodUntil(lot, openedDays) ?? now.day) < now.day;
   const says = (lot: LotRow) => {
     const until = goodUntil(lot, openedDays);
     const wasted = wasteOf.get(lot.id);
     const parts = [
       lot.place,
       lot.openedOn ? `opened ${words.day(lot.openedOn)}` : 'sealed',
-      until === null ? null : `${until < now.day ? 'past' : 'good until'} ${words.day(until)}`,
+      until === null ? null : `${isPast(lot) ? 'past' : 'good until'} ${words.day(until)}`,
       lot.costMinor === null ? null : words.money(lot.costMinor),
       wasted && wasted.massG > 0.005 ? `${sayGrams(wasted.massG)} will not be eaten by then` : null,
     ];
@@ -52,7 +55,11 @@ export function LotsCard({ food, waste, onCount, onEdit }: Props) {
               trail={
                 <View style={{ flexDirection: 'row' }}>
                   <Button look="bare" label="Count" onPress={() => onCount(lot)} />
-                  <Button look="bare" label="Edit" onPress={() => onEdit(lot)} />
+                  {isPast(lot) ? (
+                    <Button look="bare" label="Throw away" onPress={() => void throwAway(lot)} />
+                  ) : (
+                    <Button look="bare" label="Edit" onPress={() => onEdit(lot)} />
+                  )}
                 </View>
               }
             />
@@ -73,4 +80,22 @@ export function LotsCard({ food, waste, onCount, onEdit }: Props) {
       ) : null}
     </View>
   );
+}
+
+/** Counting a lot down to nothing, with a way back: the count before it. */
+function useThrowAway(food: FoodRow) {
+  const say = useSay();
+  const now = useNow();
+  const [count] = api.useCountLotMutation();
+  const counted = (lot: LotRow, remainingG: number) =>
+    count({ params: { id: lot.id }, body: { id: uuidv7(), day: now.day, remainingG } });
+  return async (lot: LotRow) => {
+    const done = await counted(lot, 0);
+    if (done.error) say((done.error as Problem).detail, { tone: 'fault' });
+    else {
+      say(`${sayGrams(lot.remainingG)} of ${lowerFirst(food.name)} are thrown away.`, {
+        undo: () => void counted(lot, lot.remainingG),
+      });
+    }
+  };
 }

@@ -26,6 +26,69 @@ const one = (table: Parameters<typeof readSheet>[0], header: string, text: strin
 
 describe('a cell of a table', () => {
   it.each([
+    ['protein_pct', '46', 0.46],
+    ['Crude protein', '46 %', 0.46],
+    ['fat', '61 g/kg', 0.061],
+    ['Oils and fats', '5,2', 0.052],
+    ['unit_g', '55 mg', 0.055],
+    ['One weighs', '0.002 oz', 0.05669904625],
+    ['keeps_opened_days', '14', 14],
+    ['form', 'floats', 'floats'],
+    ['sign', 'leaf', 'leaf'],
+    ['taken_down', 'no', false],
+  ])('of foods, under «%s», «%s» is %s', (header, text, value) => {
+    const { cell } = one('foods', header, text);
+    expect(cell.state).toBe('read');
+    if (typeof value === 'number') expect(cell.value).toBeCloseTo(value, 9);
+    else expect(cell.value).toBe(value);
+  });
+
+  it('of foods holds lists and steps, and goes back as it came', () => {
+    const steps = one('foods', 'preparation', 'soak 120/1 | crumble 1/1/0.5').cell;
+    expect(steps.value).toEqual([
+      { kind: 'soak', leadMin: 120, workMin: 1, toMm: null },
+      { kind: 'crumble', leadMin: 1, workMin: 1, toMm: 0.5 },
+    ]);
+    const cautions = one('foods', 'cautions_people', 'dust |  insect meal | ').cell;
+    expect(cautions.value).toEqual(['dust', 'insect meal']);
+    const [header, line] = writeSheet('foods', [
+      { name: 'x', steps: steps.value, cautionsPeople: cautions.value, protein: 0.1 + 0.2 },
+    ]);
+    const cell = (name: string) => line?.[header?.indexOf(name) ?? -1];
+    expect(cell('preparation')).toBe('soak 120/1 | crumble 1/1/0.5');
+    expect(cell('cautions_people')).toBe('dust | insect meal');
+    expect(cell('protein_pct')).toBe('30');
+    expect(cell('fat_pct')).toBe('');
+  });
+
+  it.each([
+    ['price', '8.90', 890],
+    ['Cost', '€ 8,90', 890],
+    ['left', '1/2 oz', 14.1747615625],
+    ['amount (kg)', '1.5', 1500],
+    ['where', 'Freezer', 'freezer'],
+    ['Use by', '2026-12-01', '2026-12-01'],
+  ])('of lots, under «%s», «%s» is %s', (header, text, value) => {
+    const { cell } = one('lots', header, text);
+    expect(cell.state).toBe('read');
+    if (typeof value === 'number') expect(cell.value).toBeCloseTo(value, 9);
+    else expect(cell.value).toBe(value);
+  });
+
+  it.each([
+    ['foods', 'protein', 'a lot', /not a share such as 46 %/],
+    ['foods', 'fat', '5 mg', /not a share/],
+    ['foods', 'preparation', 'soak', /such as soak 120\/1/],
+    ['lots', 'price', 'cheap', /not a price such as 8.90/],
+    ['lots', 'amount', '3 tubs', /«tubs» is not known/],
+    ['lots', 'place', 'attic', /write one of: cupboard, freezer/],
+  ] as const)('of %s, under «%s», «%s» is a fault', (table, header, text, says) => {
+    const { cell } = one(table, header, text);
+    expect(cell.state).toBe('fault');
+    expect(cell.says).toMatch(says);
+  });
+
+  it.each([
     ['length_cm', '10', 10],
     ['length', '10', 25.4],
     ['Length (mm)', '55', 5.5],

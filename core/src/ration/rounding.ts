@@ -8,7 +8,7 @@ export const QUIET_ROUNDING = 0.05;
  */
 export function sayRounding(ofWanted: number): string {
   const off = Math.abs(ofWanted - 1);
-  if (off <= QUIET_ROUNDING) return '';
+  if (off <= QUIET_ROUNDING + 1e-9) return '';
   if (ofWanted >= 2) return `${Math.round(ofWanted * 10) / 10} times the need`;
   return `${Math.round(off * 100)} % ${ofWanted > 1 ? 'over' : 'under'} the need`;
 }
