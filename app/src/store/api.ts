@@ -135,7 +135,7 @@ export const api = createApi({
       importTable: build.mutation<ResponseOf<'importTable'>, CallParts<'importTable'>>({
         queryFn: (parts) => call('importTable', parts),
         invalidatesTags: (report) =>
-          report?.written ? ['tank', 'group', 'life', 'food', ...COMPUTED] : [],
+          report?.written ? ['tank', 'group', 'life', 'food', 'recipe', ...COMPUTED] : [],
       }),
       editDiet: change('editDiet', ['group', ...COMPUTED]),
       createFood: change('createFood', ['food', 'supply']),

@@ -40,6 +40,19 @@ export const TABLE_WORDS: { value: TableName; label: string; help: string; examp
     example:
       'food,amount,price,place,bought,best before\nFine flake,60 g,8.90,cupboard,2026-03-01,2027-02-01',
   },
+  {
+    value: 'weighings',
+    label: 'Weighings',
+    help: 'What hand units weighed, by hand. Weighings are added, never changed.',
+    example: 'food,day,hand,counted,weighed_g\nFine flake,2026-03-01,Mine,20,1.1',
+  },
+  {
+    value: 'recipes',
+    label: 'Recipes',
+    help: 'One line an ingredient; the first line of a recipe says what holds for all of it. What a new one makes comes to the shelf with it.',
+    example:
+      'recipe,ingredient,share_pct,binds\nPea gel,Peas,60,no\nPea gel,Gelatine,7,yes\nPea gel,water,33,no',
+  },
 ];
 
 /** «3 new, 1 as it is, 2 to be corrected» */

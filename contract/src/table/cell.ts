@@ -52,6 +52,15 @@ export const share: CellRead<number> = (text) => {
   return read(value / (unit && unit !== '%' ? 1000 : 100));
 };
 
+/** Two shares, least and most: «45 to 70 %», «45-70». */
+export const shares: CellRead<[number, number]> = (text) => {
+  const [, low, high] = /^([\d.,]+)\s*%?\s*(?:-|–|to)\s*([\d.,]+)\s*%?$/i.exec(text) ?? [];
+  const ends = [low, high].map((end) => Number((end ?? 'x').replace(',', '.')) / 100);
+  return ends.every(Number.isFinite)
+    ? read(ends as [number, number])
+    : fault(`«${text}» is not a span such as 45 to 70 %`);
+};
+
 /** Money in whole units, such as 8.90: stored in the smallest. */
 export const money: CellRead<number> = (text) => {
   const value = Number(text.replace(/[^\d.,-]/g, '').replace(',', '.'));

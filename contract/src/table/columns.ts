@@ -92,6 +92,10 @@ const percentText = (value: unknown) =>
   value === null || value === undefined ? '' : String(tidy((value as number) * 100));
 const moneyText = (value: unknown) =>
   value === null || value === undefined ? '' : ((value as number) / 100).toFixed(2);
+const spanText = (value: unknown) => {
+  const band = value as readonly [number, number] | null | undefined;
+  return band ? band.map((end) => tidy(end * 100)).join(' to ') : '';
+};
 const listText = (value: unknown) => ((value as string[] | undefined) ?? []).join(' | ');
 const stepsText = (value: unknown) =>
   ((value as PreparationStep[] | undefined) ?? [])
@@ -107,6 +111,8 @@ const share = (field: string, name: string, title: string, also: string[] = []) 
     also: [name, `crude ${name}`, ...also],
     write: percentText,
   });
+const span = (field: string, name: string, title: string) =>
+  column(field, name, title, cell.shares, { write: spanText });
 const grams = (field: string, name: string, title: string, also: string[] = []) =>
   column(field, `${name}_g`, title, cell.measure('mass'), { also: [name, ...also], unit: 'g' });
 const plainNumber = (field: string, name: string, title: string, also: string[] = []) =>
@@ -244,6 +250,38 @@ export const COLUMNS: Record<TableName, Column[]> = {
     column('bestBefore', 'best_before', 'Best before', cell.date, {
       also: ['use by', 'expires', 'best before date'],
     }),
+  ],
+  weighings: [
+    id,
+    column('foodId', 'food', 'Food', cell.words, { also: ['food name', 'name'] }),
+    column('day', 'day', 'Day', cell.date, { also: ['date'] }),
+    column('hand', 'hand', 'Whose hand', cell.words),
+    plainNumber('units', 'counted', 'How many', ['units', 'how many', 'number']),
+    grams('massG', 'weighed', 'They weigh together', ['weight', 'mass']),
+  ],
+  recipes: [
+    column('id', 'recipe_id', 'Recipe id', cell.words),
+    column('name', 'recipe', 'Recipe', cell.words, { also: ['name'] }),
+    column('foodId', 'makes', 'The food that it makes', cell.words),
+    column('kind', 'kind', 'Kind', cell.oneOf(['gel', 'mix'])),
+    column('place', 'place', 'Kept in the', cell.oneOf(PLACES)),
+    plainNumber('keepsDays', 'keeps_days', 'Keeps, days'),
+    share('cooked', 'steams_off', 'Steams off'),
+    share('drained', 'drains_off', 'Drains off'),
+    cm('lengthCm', 'tray_length', 'Tray, length'),
+    cm('widthCm', 'tray_width', 'Tray, width'),
+    cm('depthCm', 'poured', 'Poured, deep'),
+    plainNumber('columns', 'cut_lengthwise', 'Cut lengthwise into'),
+    plainNumber('rows', 'cut_crosswise', 'Cut crosswise into'),
+    span('protein', 'protein_aim', 'Protein, aim'),
+    span('fat', 'fat_aim', 'Fat, aim'),
+    span('plant', 'plant_aim', 'Plant, aim'),
+    span('moisture', 'moisture_aim', 'Moisture, aim'),
+    column('method', 'method', 'How it is made', cell.words),
+    column('archived', 'put_away', 'Put away', cell.yesNo, { write: yesNoText }),
+    column('ingredient', 'ingredient', 'Ingredient', cell.words, { also: ['of'] }),
+    share('share', 'share', 'Share'),
+    column('binder', 'binds', 'Binds', cell.yesNo, { also: ['binder'], write: yesNoText }),
   ],
 };
 

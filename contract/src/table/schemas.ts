@@ -2,10 +2,19 @@ import { z } from 'zod';
 
 /**
  * Tables that go in and out as CSV. `tanks`, `groups` and `events` together are a whole copy of the
- * fish in a house; `house` is one line a group, as a keeper would type it. `foods` and `lots` are
- * the shelf.
+ * fish in a house; `house` is one line a group, as a keeper would type it. `foods`, `lots`,
+ * `weighings` and `recipes`, in that order, are a whole copy of the shelf.
  */
-export const TABLES = ['house', 'tanks', 'groups', 'events', 'foods', 'lots'] as const;
+export const TABLES = [
+  'house',
+  'tanks',
+  'groups',
+  'events',
+  'foods',
+  'lots',
+  'weighings',
+  'recipes',
+] as const;
 export const tableName = z.enum(TABLES);
 export type TableName = (typeof TABLES)[number];
 

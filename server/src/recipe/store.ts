@@ -78,21 +78,29 @@ export async function homemadeFoods(scope: Scope): Promise<Set<string>> {
   return new Set(rows.map((row) => row.foodId));
 }
 
-/** Write a recipe once, with the food that it makes. The same id sent again changes nothing. */
+/**
+ * Write a recipe once, with the food that it makes. The same id sent again changes nothing.
+ * @param adopts true where the food may be on the shelf already, and follows the recipe from now on
+ */
 export async function writeRecipe(
   scope: Scope,
   { id, foodId, ingredients, ...fields }: BodyOf<'createRecipe'>,
+  adopts = false,
 ): Promise<RecipeRow> {
   await scope.lock(`recipe ${id}`);
   const known = await readRecipe(scope, id);
   if (known) return known;
-  if (await readFood(scope, foodId))
-    throw conflict('This id is already used. Reload and try again.');
+  const there = await readFood(scope, foodId);
+  if (there && !adopts) throw conflict('This id is already used. Reload and try again.');
   const foods = await ingredientsOf(scope, foodId, ingredients);
-  const product = sensible(() => productOf({ ...fields, ingredients }, foods));
-  await scope.insert('foods', [
-    { id: foodId, ...foodColumns(product), version: 1, archived: false },
-  ]);
+  const recipe = { ...fields, ingredients };
+  if (there) await refreshProduct(scope, recipe, foodId, foods, there.archived);
+  else {
+    const product = sensible(() => productOf(recipe, foods));
+    await scope.insert('foods', [
+      { id: foodId, ...foodColumns(product), version: 1, archived: false },
+    ]);
+  }
   await scope.insert('recipes', [{ ...fields, id, foodId, version: 1, archived: false }]);
   await writeIngredients(scope, id, 1, ingredients);
   return (await readRecipe(scope, id)) as RecipeRow;
@@ -150,7 +158,7 @@ export async function refreshProduct(
  * All foods of the household by id, once the ingredients are known to be among them.
  * @throws ProblemError 422 where one is not, or the mix would contain itself
  */
-async function ingredientsOf(
+export async function ingredientsOf(
   scope: Scope,
   product: string,
   ingredients: RecipeFields['ingredients'],

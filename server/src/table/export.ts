@@ -5,7 +5,10 @@ import { allFoods, foodColumns } from '../food/store';
 import { groupsOn, readHistory } from '../group/history';
 import { everyEvent } from '../group/life';
 import type { Species } from '@open-larder/catalogue';
+import { recipes } from '../recipe/store';
 import { tanks } from '../tank/store';
+import { recipeLines } from './recipes';
+import { byIdOrName } from './taking';
 
 type Row = Record<string, unknown>;
 
@@ -73,12 +76,27 @@ const ROWS: Record<Exclude<TableName, 'house'>, (scope: Scope) => Promise<Row[]>
   foods: async (scope) =>
     (await allFoods(scope)).map((food) => ({ ...food, ...foodColumns(food) })),
   lots: async (scope) => {
-    const foods = await allFoods(scope);
-    const names = foods.map((food) => food.name.toLowerCase());
-    return foods.flatMap((food, at) => {
-      // Two foods of one name are told apart by their ids.
-      const only = names.indexOf(names[at] as string) === names.lastIndexOf(names[at] as string);
-      return food.lots.map((lot) => ({ ...lot, foodId: only ? food.name : food.id }));
-    });
+    const { foods, nameOf } = await namedFoods(scope);
+    return foods.flatMap((food) => food.lots.map((lot) => ({ ...lot, foodId: nameOf(food.id) })));
+  },
+  weighings: async (scope) => {
+    const { foods, nameOf } = await namedFoods(scope);
+    return foods.flatMap((food) =>
+      food.weighings.map((one) => ({ ...one, foodId: nameOf(food.id) })),
+    );
+  },
+  recipes: async (scope) => {
+    const [{ nameOf }, rows] = await Promise.all([namedFoods(scope), recipes(scope, null, null)]);
+    return rows.flatMap((recipe) => recipeLines(recipe, nameOf));
   },
 };
+
+/** Foods, and what a table calls each: its name, or its id where two have the same. */
+async function namedFoods(scope: Scope) {
+  const foods = await allFoods(scope);
+  const byName = byIdOrName(foods);
+  const names = new Map(
+    foods.map((food) => [food.id, byName(food.name) === food.id ? food.name : food.id]),
+  );
+  return { foods, nameOf: (id: string) => names.get(id) ?? id };
+}

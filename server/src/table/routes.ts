@@ -17,7 +17,9 @@ import { takeFoods } from './foods';
 import { takeGroups } from './groups';
 import { takeHouse } from './house';
 import { takeLots } from './lots';
+import { takeRecipes } from './recipes';
 import { takeTanks } from './tanks';
+import { takeWeighings } from './weighings';
 import type { Take, Verdict } from './taking';
 
 const TAKES: Record<TableName, Take> = {
@@ -27,6 +29,8 @@ const TAKES: Record<TableName, Take> = {
   events: takeEvents,
   foods: takeFoods,
   lots: takeLots,
+  weighings: takeWeighings,
+  recipes: takeRecipes,
 };
 
 export const tableRoutes: Handlers = {

@@ -1,4 +1,4 @@
-import { sampleFood, sampleLot, sampleRecipe } from '../testing/samples';
+import { sampleFood, sampleLot, sampleRecipe, sampleWeighing } from '../testing/samples';
 import { startTestServer, type TestServer } from '../testing/testServer';
 
 let server: TestServer;
@@ -135,6 +135,91 @@ describe('lots from a table', () => {
   });
 });
 
+describe('weighings from a table', () => {
+  it('are added once, and never changed', async () => {
+    await ask()
+      .post('/api/foods')
+      .send(sampleFood({ name: 'Weighed flake' }))
+      .expect(201);
+    const text = 'food,hand,counted,weighed,day\nWeighed flake,Mine,20,1100 mg,2026-03-01';
+    expect((await take('weighings', text)).counts).toMatchObject({ new: 1 });
+    const [weighing] = (await foodNamed('Weighed flake')).weighings;
+    expect(weighing).toMatchObject({ hand: 'Mine', units: 20, massG: 1.1, day: '2026-03-01' });
+    const again = (grams: string) =>
+      take(
+        'weighings',
+        `id,food,day,hand,counted,weighed_g\n${weighing.id},Weighed flake,2026-03-01,Mine,20,${grams}`,
+      );
+    expect((await again('1.1')).counts).toMatchObject({ same: 1 });
+    expect(faultsOf(await again('1.2')).join()).toMatch(/with another value/);
+  });
+
+  it.each([
+    ['food,hand,counted,weighed\nNobody,Mine,20,1 g', /no food here/],
+    ['food,hand,counted,weighed\nWeighed flake,Mine,0,1 g', /number of units/],
+    ['food,hand,counted,weighed\nWeighed flake,,20,1 g', /string|hand/i],
+  ])('say what is wrong: %s', async (text, sentence) => {
+    expect(faultsOf(await take('weighings', text)).join('; ')).toMatch(sentence);
+  });
+});
+
+describe('recipes from a table', () => {
+  const table = (...lines: string[]) =>
+    [
+      'recipe,place,keeps days,tray_length,drains off,plant aim,ingredient,share,binds',
+      ...lines,
+    ].join('\n');
+  beforeAll(async () => {
+    await ask()
+      .post('/api/foods')
+      .send(sampleFood({ name: 'Mix flake' }))
+      .expect(201);
+  });
+
+  it('are written a line an ingredient, with the food that they make', async () => {
+    const text = table(
+      'Table gel,freezer,45,25 cm,4 %,40 to 60 %,Mix flake,30 %,no',
+      'Table gel,,,,,,water,70,',
+    );
+    expect((await take('recipes', text)).counts).toMatchObject({ new: 2 });
+    const { items } = (await ask().get('/api/recipes')).body;
+    const recipe = items.find((one: { name: string }) => one.name === 'Table gel');
+    expect(recipe).toMatchObject({
+      kind: 'gel',
+      place: 'freezer',
+      keepsDays: 45,
+      drained: 0.04,
+      tray: { lengthCm: 25, widthCm: 15 },
+      targets: { plant: [0.4, 0.6], protein: null },
+      ingredients: [{ share: 0.3 }, { foodId: null, share: 0.7 }],
+    });
+    expect((await foodNamed('Table gel')).kind).toBe('gel');
+    // Known by its name, it is changed and not written again.
+    const changed = await take('recipes', text.replace('45,', '50,'));
+    expect(changed.counts).toMatchObject({ changed: 2, new: 0 });
+    expect((await take('recipes', text.replace('45,', '50,'))).counts).toMatchObject({ same: 2 });
+  });
+
+  it.each([
+    [table('A,,,,,,Mix flake,30,', 'A,,,,,,water,60,'), /add up to 90.0 %/],
+    [table('B,,,,,,No such food,100,'), /no food here has this name/],
+    [table('C,attic,,,,,water,100,'), /write one of: cupboard/],
+    [table('D,,,,,60 to 40 %,water,100,'), /least is more than the greatest/],
+    [table('E,,,,,a lot,water,100,'), /not a span such as 45 to 70 %/],
+    [table('F,,,,,,water,50,', 'F,,,,,,Water,50,'), /stands twice/],
+  ])('say what is wrong, and write nothing', async (text, sentence) => {
+    const before = (await ask().get('/api/recipes')).body.items.length;
+    const report = await take('recipes', text);
+    expect(faultsOf(report).join('; ')).toMatch(sentence);
+    expect((await ask().get('/api/recipes')).body.items).toHaveLength(before);
+  });
+
+  it('cannot contain themselves by a table either', async () => {
+    const report = await take('recipes', table('Table gel,,,,,,Table gel,100,'));
+    expect(faultsOf(report).join('; ')).toMatch(/contain itself/);
+  });
+});
+
 describe('the whole shelf', () => {
   it('goes out and in again without a change, and makes the same shelf elsewhere', async () => {
     const flake = sampleFood({ name: 'Whole flake' });
@@ -144,23 +229,32 @@ describe('the whole shelf', () => {
       .post('/api/recipes')
       .send(sampleRecipe(flake.id, { name: 'Whole gel', drained: 0.07 }))
       .expect(201);
-    const [foods, lots] = [await saved('foods'), await saved('lots')];
-    for (const [table, text] of [
-      ['foods', foods],
-      ['lots', lots],
-    ] as const) {
+    await ask().post(`/api/foods/${flake.id}/weighings`).send(sampleWeighing()).expect(201);
+    const tables = ['foods', 'lots', 'weighings', 'recipes'] as const;
+    const texts = await Promise.all(tables.map((table) => saved(table)));
+    for (const [at, table] of tables.entries()) {
+      const text = texts[at] as string;
       const again = await take(table, text, false);
       const lines = text.trim().split('\n').length - 1;
       expect(again.counts).toEqual({ new: 0, same: lines, changed: 0, fault: 0 });
     }
     // Another household has its own ids: those of ours are refused, and without them all is new.
     const bare = (text: string) => text.replace(/^[0-9a-f-]{36},/gm, ',');
-    expect((await take('foods', bare(foods), true, 'theirs')).written).toBe(true);
-    expect((await take('lots', bare(lots), true, 'theirs')).written).toBe(true);
+    for (const [at, table] of tables.entries()) {
+      expect((await take(table, bare(texts[at] as string), true, 'theirs')).written).toBe(true);
+    }
     const [here, there] = [await foodNamed('Whole gel'), await foodNamed('Whole gel', 'theirs')];
     expect(there.composition.protein).toBeCloseTo(here.composition.protein, 9);
     expect((await foodNamed('Whole flake', 'theirs')).lots).toMatchObject([
       { amountG: 10, remainingG: 10, place: 'cupboard', bestBefore: '2026-12-31' },
     ]);
+    expect((await foodNamed('Whole flake', 'theirs')).weighings).toMatchObject([{ units: 20 }]);
+    const { items } = (await ask('theirs').get('/api/recipes')).body;
+    const gel = items.find((one: { name: string }) => one.name === 'Whole gel');
+    expect(gel).toMatchObject({
+      foodId: there.id,
+      drained: 0.07,
+      targets: { protein: [0.4, 0.5] },
+    });
   });
 });
