@@ -71,6 +71,7 @@ async function fill(url: string): Promise<void> {
         weekdays: [1, 2, 3, 4, 5, 6, 7],
         weight: 1,
         ownUnits: null,
+        manner: { afterMin: 0, spots: 1, carried: false, soaked: false, apart: false },
       };
       await ask(url, 'PUT', `/api/groups/${id}/diet`, {
         version: 0,

@@ -1,6 +1,7 @@
 import { z } from 'zod';
+import { usualInWater } from './inWater';
 import { writtenStep } from './preparation';
-import { FOOD_FAMILIES, FOOD_FORMS, FOOD_KINDS, type FoodForm } from './vocabulary';
+import { FOOD_FAMILIES, FOOD_FORMS, FOOD_KINDS } from './vocabulary';
 
 const within = (low: number, high: number, what: string) => {
   const sentence = `${what} must lie between ${low} and ${high}`;
@@ -63,16 +64,18 @@ export const foodEntry = z
 export type FoodEntry = z.infer<typeof foodEntry>;
 type FoodField = keyof FoodEntry;
 
-/** Until it is wet through, and once it is. By form; assumptions. */
-const FLOATS_MIN: Record<FoodForm, number> = { floats: 10, sinksSlowly: 0.1, sinks: 0 };
-const SINKS_CM_S: Record<FoodForm, number> = { floats: 0.5, sinksSlowly: 0.5, sinks: 3 };
-
 /** What stands in for a blank, field by field. Every one is an assumption, and says so. */
 export const FOOD_DEFAULTS = {
-  floatMinutes: { says: 'usual for its form', of: (row) => FLOATS_MIN[row.form] },
-  sinkCmPerS: { says: 'usual for its form', of: (row) => SINKS_CM_S[row.form] },
-  particleMinMm: { says: 'a millimetre, where nothing else is known', of: () => 1 },
-  particleMaxMm: { says: 'two millimetres, where nothing else is known', of: () => 2 },
+  floatMinutes: { says: 'usual for its form', of: (row) => usualInWater(row.form).floatMinutes },
+  sinkCmPerS: { says: 'usual for its form', of: (row) => usualInWater(row.form).sinkCmPerS },
+  particleMinMm: {
+    says: 'a millimetre, where nothing else is known',
+    of: (row) => usualInWater(row.form).particleMinMm,
+  },
+  particleMaxMm: {
+    says: 'two millimetres, where nothing else is known',
+    of: (row) => usualInWater(row.form).particleMaxMm,
+  },
   keepsSealedDays: { says: 'a year, where nothing else is known', of: () => 365 },
   keepsOpenedDays: { says: 'three months, where nothing else is known', of: () => 90 },
   keepsPreparedHours: { says: 'two hours, where nothing else is known', of: () => 2 },

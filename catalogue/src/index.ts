@@ -6,5 +6,6 @@
 export * from './vocabulary';
 export { entryOf, OWN, resolveSpecies, SPECIES_DEFAULTS, type Species } from './defaults';
 export type { ByLight, Presence, SpeciesEntry, SpeciesField } from './species';
+export { usualInWater } from './inWater';
 export type { GenericFood } from './foods';
 export type { PreparationStep } from './preparation';

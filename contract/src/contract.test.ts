@@ -1,3 +1,4 @@
+import { PLAIN } from '@open-larder/core';
 import fc from 'fast-check';
 import type { z } from 'zod';
 import {
@@ -79,6 +80,7 @@ const serving = {
   weekdays: [1],
   weight: 1,
   ownUnits: null,
+  manner: PLAIN,
 };
 const diet = { version: 0, fastWeekdays: [7], goalFactor: null, servings: [serving] };
 const fed = {

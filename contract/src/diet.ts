@@ -1,5 +1,15 @@
+import { MOST_AFTER_MIN, MOST_SPOTS } from '@open-larder/core/round';
 import { z } from 'zod';
 import { between, id, phrase, weekdays } from './basics';
+
+/** How it is given, beyond when, where and how much. */
+const manner = z.object({
+  afterMin: between(0, MOST_AFTER_MIN, 'minutes after the moment').int('give whole minutes'),
+  spots: between(1, MOST_SPOTS, 'the number of places').int('count whole places'),
+  carried: z.boolean(),
+  soaked: z.boolean(),
+  apart: z.boolean(),
+});
 
 export const dietServing = z.object({
   id,
@@ -10,6 +20,7 @@ export const dietServing = z.object({
   weekdays: weekdays.min(1, 'choose at least one weekday'),
   weight: between(0.05, 20, 'the share of the day'),
   ownUnits: between(0.05, 10_000, 'the amount').nullable(),
+  manner,
 });
 
 const fields = z.object({
@@ -43,6 +54,7 @@ export const diet = z.object({
       weekdays: z.array(z.number()),
       weight: z.number(),
       ownUnits: z.number().nullable(),
+      manner,
     }),
   ),
 });

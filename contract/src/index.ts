@@ -21,3 +21,4 @@ export * from './routes';
 export * from './species';
 export * from './table';
 export * from './tank';
+export * from './zones';

@@ -22,6 +22,8 @@ const roundServing = z.object({
   ofWanted: z.number(),
   zone: z.enum(['surface', 'mid', 'bottom', 'film']),
   place: z.string(),
+  /** «soaked, 5 min later»; empty where it is simply given. */
+  manner: z.string(),
   fed: feeding.nullable(),
 });
 

@@ -13,3 +13,4 @@ export * from './stock';
 export * from './tank';
 export * from './together';
 export * from './round';
+export * from './zones';

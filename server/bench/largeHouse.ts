@@ -1,5 +1,5 @@
 import { loadCatalogue } from '@open-larder/catalogue/load';
-import type { House } from '@open-larder/core';
+import { PLAIN, type House } from '@open-larder/core';
 
 const GROUPS_A_TANK = 4;
 const SERVINGS_A_GROUP = 3;
@@ -44,6 +44,7 @@ export function houseOf(tanks: number): House {
           weekdays: [1, 2, 3, 4, 5, 6, 7],
           weight: 1,
           ownUnits: null,
+          manner: PLAIN,
         })),
       },
     })),

@@ -1,6 +1,7 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { dietEdit, type DietEdit, type DietRow, type Group } from '@open-larder/contract';
 import { mayNotFast } from '@open-larder/core/fish';
+import { PLAIN } from '@open-larder/core/round';
 import { stageFactor } from '@open-larder/core/ration';
 import { saySignificant } from '@open-larder/core/units';
 import { useRouter } from 'expo-router';
@@ -109,6 +110,7 @@ function DietEditor({ group, data }: { group: Group; data: HouseData }) {
       weekdays: [1, 2, 3, 4, 5, 6, 7],
       weight: 1,
       ownUnits: null,
+      manner: PLAIN,
     });
   };
   const sums = <WeekSums week={look?.week ?? []} />;

@@ -1,7 +1,7 @@
 import type { Species } from '@open-larder/catalogue';
 import type { Group, Tank } from '@open-larder/contract';
 import { assumedLengthCm } from '@open-larder/core/fish';
-import { waterLitres } from '@open-larder/core/tank';
+import { measuresOf } from '@open-larder/core/tank';
 import type { SectionGroup } from '../draw';
 
 /** What the drawing of a tank with these groups in it needs. A tank known by litres only is drawn as a usual one of that size. */
@@ -24,20 +24,6 @@ export function sectionOf(
     };
   });
   return { lengthCm, heightCm, waterLevelCm, groups: drawn };
-}
-
-/** Usual proportions of a tank, length to width to height 2 : 1 : 1, for one known by litres. */
-function measuresOf(tank: Tank) {
-  if (tank.lengthCm !== null && tank.heightCm !== null) {
-    return {
-      lengthCm: tank.lengthCm,
-      heightCm: tank.heightCm,
-      waterLevelCm: tank.waterLevelCm ?? tank.heightCm * 0.9,
-    };
-  }
-  const litres = waterLitres(tank)?.value ?? 50;
-  const side = Math.cbrt((litres * 1000) / (2 * 0.9));
-  return { lengthCm: 2 * side, heightCm: side, waterLevelCm: 0.9 * side };
 }
 
 export const isLit = (tank: Tank, minutes: number): boolean =>

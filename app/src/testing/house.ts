@@ -1,3 +1,4 @@
+import { PLAIN } from '@open-larder/core/round';
 import { resolveSpecies } from '@open-larder/catalogue';
 import { blankTank } from '@open-larder/contract';
 import type {
@@ -164,6 +165,7 @@ export const group: Group = {
         weekdays: [1, 2, 3, 4, 5, 6, 7],
         weight: 1,
         ownUnits: null,
+        manner: PLAIN,
       },
     ],
   },
@@ -196,6 +198,7 @@ export const round = (day: string): RoundView => ({
               ofWanted: 1,
               zone: 'surface',
               place: 'front left',
+              manner: '',
               fed: null,
             },
           ],

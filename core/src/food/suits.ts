@@ -32,6 +32,11 @@ export type Fit = 'whole' | 'the smaller' | 'in bites' | 'too large' | 'unknown'
  * Assumption.
  */
 const END_ON = 3;
+
+/** Times the width of a mouth that a particle of this food may be long. */
+export const endOn = ({ kind, family }: Pick<Offer, 'kind' | 'family'>): number =>
+  family === 'wriggle' || (kind === 'frozen' && family === 'cube') ? END_ON : 1;
+
 /** What gives way under any mouth but a gulping one: gels, mixes, and dry food that may lie. Assumption. */
 const SOFT: ReadonlySet<FoodKind> = new Set(['gel', 'mix']);
 const SOFTENS_MIN = 30;
@@ -58,8 +63,7 @@ export function fits(eater: Eater, lengthCm: number, offer: Offer): { fit: Fit; 
       assumed('Width of the mouth', eater.gapeShare * 100, '% of length', 'the species’ row'),
     ],
   });
-  const long = offer.family === 'wriggle' || (offer.kind === 'frozen' && offer.family === 'cube');
-  const mouth = gapeMm.value * (long ? END_ON : 1);
+  const mouth = gapeMm.value * endOn(offer);
   const { particleMinMm: smallest, particleMaxMm: largest } = offer;
   const lies = offer.liftAfterMin === null || offer.liftAfterMin >= SOFTENS_MIN;
   const soft = SOFT.has(offer.kind) || (offer.kind === 'dry' && lies && offer.family !== 'leaf');

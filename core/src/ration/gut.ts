@@ -31,24 +31,41 @@ const sayGut: Record<Gut, string> = {
 };
 
 /**
- * Hours from a full meal until appetite is back.
- * @returns hours
- * Source: Elliott 1972: S(t) = S0·e^(-R·t); appetite near a quarter of a full gut.
+ * How fast a gut empties.
+ * @returns share of what is in it, per hour
+ * Source: Elliott 1972: S(t) = S0·e^(-R·t).
  */
-export function hoursUntilHungry(group: GroupOnDay): Known {
+export function evacuationPerHour(group: GroupOnDay): Known {
   const gut = gutOf(group);
   const warmth = warmthFactor(group.species, group.tempC);
-  const rate = EVACUATION_PER_H[gut] * warmth.value;
-  return computed(Math.log(1 / APPETITE_FILL) / rate, {
+  return computed(EVACUATION_PER_H[gut] * warmth.value, {
+    label: 'Evacuation rate',
+    unit: '1/h',
+    how: 'rate at 25 °C × warmth factor',
+    source: EVACUATION_SOURCE,
+    from: [
+      worded('Gut', sayGut[gut], 'assumed', EVACUATION_SOURCE),
+      assumed('Evacuation rate at 25 °C', EVACUATION_PER_H[gut], '1/h', EVACUATION_SOURCE),
+      warmth,
+    ],
+  });
+}
+
+/**
+ * Hours from a full meal until appetite is back.
+ * @returns hours
+ * Source: Elliott 1972; appetite near a quarter of a full gut.
+ */
+export function hoursUntilHungry(group: GroupOnDay): Known {
+  const rate = evacuationPerHour(group);
+  return computed(Math.log(1 / APPETITE_FILL) / rate.value, {
     label: 'Hours until hungry again after a full meal',
     unit: 'h',
     how: 'ln(1 ÷ fill at which appetite returns) ÷ evacuation rate',
     source: EVACUATION_SOURCE,
     from: [
-      worded('Gut', sayGut[gut], 'assumed', EVACUATION_SOURCE),
-      assumed('Evacuation rate at 25 °C', EVACUATION_PER_H[gut], '1/h', EVACUATION_SOURCE),
+      rate,
       assumed('Fill at which appetite returns', APPETITE_FILL, 'of full', EVACUATION_SOURCE),
-      warmth,
     ],
   });
 }

@@ -6,6 +6,12 @@ export {
   type GroupOnDay,
   type SpeciesTraits,
 } from './need';
-export { hoursUntilHungry, largestMeal, longestSafeGap, mealsPerDay } from './gut';
+export {
+  evacuationPerHour,
+  hoursUntilHungry,
+  largestMeal,
+  longestSafeGap,
+  mealsPerDay,
+} from './gut';
 export { portion, type Food, type Portion } from './portion';
 export { QUIET_ROUNDING, sayRounding } from './rounding';

@@ -1,3 +1,4 @@
+import { PLAIN } from './manner';
 import type { House, HouseGroup, HouseTank } from './plan';
 
 const EVERY_DAY = [1, 2, 3, 4, 5, 6, 7];
@@ -70,6 +71,7 @@ export function testGroup(id: string, tankId: string, over: Partial<HouseGroup> 
         weekdays: EVERY_DAY,
         weight: 1,
         ownUnits: null,
+        manner: PLAIN,
       })),
     },
     ...over,

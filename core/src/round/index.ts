@@ -24,4 +24,5 @@ export {
   type RoundStop,
 } from './compile';
 export { dietFindings, type Finding } from './findings';
+export { MOST_AFTER_MIN, MOST_SPOTS, PLAIN, sayManner, type Manner } from './manner';
 export type { Diet, DietServing, House, HouseGroup, HouseTank } from './plan';

@@ -1,6 +1,7 @@
 import type { Zone } from '@open-larder/catalogue';
 import type { SpeciesTraits, Food } from '../ration';
 import type { Stage } from '../fish';
+import type { Manner } from './manner';
 import type { LightHours, Moment } from './clock';
 
 /** One line of a diet: a food at a moment, in a zone, on some weekdays. */
@@ -17,6 +18,7 @@ export interface DietServing {
   weight: number;
   /** The keeper's own amount in hand units; null computes it. */
   ownUnits: number | null;
+  manner: Manner;
 }
 
 export interface Diet {

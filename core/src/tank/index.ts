@@ -14,4 +14,5 @@ export {
   type TankSize,
 } from './tank';
 export { furnishingOf, type Furnishings } from './guesses';
+export { measuresOf, type Measures } from './measures';
 export { waterLitres, type TankWater } from './water';

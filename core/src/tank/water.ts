@@ -4,7 +4,7 @@ import { furnishingOf, type Furnishings } from './guesses';
 import type { TankFurnishing, TankShape, TankSize } from './tank';
 
 /** Assumption: an open tank is filled to nine tenths of its height. */
-const USUAL_FILL = 0.9;
+export const USUAL_FILL = 0.9;
 
 interface Footprint {
   /** Water surface as a share of length × width. */

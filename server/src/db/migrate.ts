@@ -5,8 +5,9 @@ import * as knowTheFish from './migrations/0002-know-the-fish';
 import * as knowTheLarder from './migrations/0003-know-the-larder';
 import * as shelf from './migrations/0004-shelf';
 import * as recipes from './migrations/0005-recipes';
+import * as manner from './migrations/0006-manner';
 
-const MIGRATIONS = [house, knowTheFish, knowTheLarder, shelf, recipes];
+const MIGRATIONS = [house, knowTheFish, knowTheLarder, shelf, recipes, manner];
 /** Arbitrary but fixed: two servers that start together migrate one after the other. */
 const LOCK = 741_093_122;
 

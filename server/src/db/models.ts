@@ -127,6 +127,7 @@ const TABLES = {
     weekdays: DataTypes.ARRAY(SMALLINT),
     weight: DECIMAL,
     ownUnits: DECIMAL,
+    manner: JSONB,
   },
   foods: {
     id: uuid,

@@ -8,6 +8,7 @@ import {
   type Tank,
 } from '@open-larder/contract';
 import {
+  PLAIN,
   addDays,
   compileRound,
   drawDown,
@@ -210,6 +211,7 @@ function makeGroup(
     weekdays: serving.weekdays ?? [1, 2, 3, 4, 5, 6, 7],
     weight: serving.weight ?? 1,
     ownUnits: null,
+    manner: PLAIN,
   }));
   const diet: DietRow = {
     version: 1,

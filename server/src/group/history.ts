@@ -46,7 +46,7 @@ export async function readHistory(scope: Scope, which: readonly string[] | null)
       values,
     ),
     scope.rows<DietRow['servings'][number] & { groupId: string; version: number }>(
-      `SELECT group_id, version, id, food_id, moment_id, zone, place, weekdays, weight, own_units
+      `SELECT group_id, version, id, food_id, moment_id, zone, place, weekdays, weight, own_units, manner
          FROM diet_servings WHERE household_id = :household ${only('group_id')} ORDER BY position`,
       values,
     ),

@@ -1,6 +1,7 @@
 import type { Feeding, FoodRow, RoundServingView, RoundView } from '@open-larder/contract';
 import {
   mealSteps,
+  sayManner,
   sayPreparation,
   sayUnits,
   type Round,
@@ -66,6 +67,7 @@ function servingView(
     ofWanted: portion.ofWanted,
     zone: serving.zone,
     place: serving.place,
+    manner: sayManner(serving.manner),
     fed,
   };
 }

@@ -1,3 +1,4 @@
+import { PLAIN } from '@open-larder/core';
 import { entryOf } from '@open-larder/catalogue';
 import { loadCatalogue } from '@open-larder/catalogue/load';
 import { blankFood, blankTank } from '@open-larder/contract';
@@ -90,6 +91,7 @@ export const sampleServing = (foodId: string, momentId: string, over: object = {
   weekdays: [1, 2, 3, 4, 5, 6, 7],
   weight: 1,
   ownUnits: null,
+  manner: PLAIN,
   ...over,
 });
 

@@ -1,0 +1,111 @@
+import { usualInWater, type Species } from '@open-larder/catalogue';
+import { compileRound, type House } from '@open-larder/core/round';
+import { furnishingOf, measuresOf, waterLitres } from '@open-larder/core/tank';
+import {
+  daySpan,
+  dropsOf,
+  mealSpan,
+  type FeedFood,
+  type FeedGroup,
+  type Feeding,
+  type FeedTank,
+} from '@open-larder/core/zones';
+import type { FoodRow } from './food';
+import type { Group } from './group';
+import { houseGroup } from './house';
+import type { Tank } from './tank';
+
+export interface FeedingRows {
+  tank: Tank;
+  /** Groups that live in it. */
+  groups: readonly Group[];
+  foods: readonly FoodRow[];
+  species: ReadonlyMap<string, Species>;
+  house: House;
+}
+
+/**
+ * A tank's planned day, or one meal of it, as the simulation takes it.
+ * @param day      YYYY-MM-DD
+ * @param momentId one moment; null for the whole day
+ */
+export function feedingOf(rows: FeedingRows, day: string, momentId: string | null): Feeding {
+  const house = {
+    ...rows.house,
+    groups: rows.house.groups.filter((group) => group.tankId === rows.tank.id),
+  };
+  const round = compileRound(house, day);
+  const moments = round.moments.filter(({ moment }) => momentId === null || moment.id === momentId);
+  const drops = dropsOf({ ...round, moments }, rows.tank.id);
+  const tank = feedTank(rows.tank);
+  const lifts = new Map(rows.foods.map((food) => [food.id, food.liftAfterMin]));
+  const span =
+    momentId === null || drops.length === 0
+      ? daySpan(tank.light, drops)
+      : mealSpan(drops, (foodId) => lifts.get(foodId) ?? null);
+  return {
+    tank,
+    groups: rows.groups.flatMap((group) => feedGroup(group, rows.species) ?? []),
+    foods: rows.foods.filter((food) => !food.archived).map(feedFood),
+    drops,
+    ...span,
+  };
+}
+
+export function feedTank(tank: Tank): FeedTank {
+  const { lengthCm, widthCm, depthCm } = measuresOf(tank);
+  const { flow, decor, plants } = furnishingOf(tank);
+  return {
+    lengthCm,
+    widthCm,
+    depthCm,
+    litres: waterLitres(tank)?.value ?? (lengthCm * widthCm * depthCm) / 1000,
+    tempC: tank.tempC,
+    light: { onMin: tank.lightOnMin, offMin: tank.lightOffMin },
+    flow,
+    decor,
+    plants,
+  };
+}
+
+/** Null where the species has left the catalogue. */
+function feedGroup(group: Group, speciesByKey: ReadonlyMap<string, Species>): FeedGroup | null {
+  const species = speciesByKey.get(group.speciesKey);
+  const housed = houseGroup(group, speciesByKey);
+  if (!species || !housed) return null;
+  const { id, name, stage, count, lengthCm, lengthMeasured, diet } = housed;
+  return {
+    id,
+    name,
+    species,
+    stage,
+    count,
+    lengthCm,
+    lengthMeasured,
+    goalFactor: diet?.goalFactor ?? null,
+  };
+}
+
+/** A food with stated defaults where nobody measured how it behaves in the water. */
+export function feedFood(food: FoodRow): FeedFood {
+  const usual = usualInWater(food.form);
+  const { floatMinutes, sinkCmPerS, particleMinMm, particleMaxMm } = food.inWater;
+  const smallest = particleMinMm ?? Math.min(usual.particleMinMm, particleMaxMm ?? Infinity);
+  return {
+    id: food.id,
+    name: food.name,
+    kind: food.kind,
+    family: food.family,
+    composition: food.composition,
+    plantShare: food.plantShare,
+    form: food.form,
+    inWater: {
+      floatMinutes: floatMinutes ?? usual.floatMinutes,
+      sinkCmPerS: sinkCmPerS ?? usual.sinkCmPerS,
+      particleMinMm: smallest,
+      particleMaxMm: Math.max(smallest, particleMaxMm ?? usual.particleMaxMm),
+    },
+    steps: food.steps,
+    liftAfterMin: food.liftAfterMin,
+  };
+}

@@ -1,0 +1,32 @@
+/** How a food is given, beyond when, where and how much. */
+export interface Manner {
+  /** Minutes after the moment: by then the others are busy. */
+  afterMin: number;
+  /** Places that it is spread over. */
+  spots: number;
+  /** Taken down to its zone by pipette, tube or tongs, rather than let fall from the surface. */
+  carried: boolean;
+  /** Soaked before the meal, so that it sinks at once. */
+  soaked: boolean;
+  /** The group has it to itself, behind a divider or in a net. */
+  apart: boolean;
+}
+
+export const PLAIN: Manner = { afterMin: 0, spots: 1, carried: false, soaked: false, apart: false };
+
+/** Most minutes after a moment, and most places, that a hand will keep to. */
+export const MOST_AFTER_MIN = 240;
+export const MOST_SPOTS = 4;
+
+/** «soaked, carried down, in 2 places, 5 min later»; empty for what is simply given. */
+export function sayManner({ afterMin, spots, carried, soaked, apart }: Manner): string {
+  return [
+    soaked ? 'soaked' : '',
+    carried ? 'carried to them' : '',
+    spots > 1 ? `in ${spots} places` : '',
+    afterMin > 0 ? `${afterMin} min later` : '',
+    apart ? 'set apart for it' : '',
+  ]
+    .filter(Boolean)
+    .join(', ');
+}

@@ -1,0 +1,117 @@
+import { chanceOf, type Chance } from './chance';
+import type { Feeding } from './feeding';
+import { modelOf, type Model } from './model';
+import { meetingOf } from './meeting';
+import type { Feeder } from './feeder';
+import type { Item } from './item';
+import { reportOf } from './report';
+import { simulate } from './simulate';
+
+/** The middle of what is likely, and where nine of ten runs lie. */
+export interface Band {
+  low: number;
+  middle: number;
+  high: number;
+}
+
+export interface Bands {
+  runs: number;
+  /** By group, in order: share of the day's need, %. */
+  ofNeed: Band[];
+  /** By drop, in order: minutes until gone; null where most runs leave it. */
+  clearedMin: (Band | null)[];
+}
+
+/** A band is far wider than the error of a longer step. */
+const STEP_SCALE = 1.5;
+
+/**
+ * How far off the starting traits may be: standard deviations of logarithms, but boldness on its own
+ * scale. Assumptions: wide, since groups of one species differ.
+ */
+const UNSURE = {
+  search: 0.35,
+  taking: 0.2,
+  gathers: 0.5,
+  boldness: 0.1,
+  stomach: 0.15,
+  handling: 0.3,
+  floats: 0.3,
+  sinks: 0.25,
+};
+
+/**
+ * Run a feeding many times over uncertain traits.
+ * @param runs at least 2
+ * @param seed the same seed gives the same bands
+ * @param onRun called after each run with how many are done; answering false stops with those
+ */
+export function bandsOf(
+  feeding: Feeding,
+  runs: number,
+  seed: number,
+  onRun: (done: number) => boolean = () => true,
+): Bands {
+  const chance = chanceOf(seed);
+  const usual = modelOf(feeding);
+  const shares: number[][] = feeding.groups.map(() => []);
+  const cleared: number[][] = feeding.drops.map(() => []);
+  let done = 0;
+  while (done < runs) {
+    const model = jittered(usual, chance);
+    const outcome = simulate(model, { stepScale: STEP_SCALE });
+    const report = reportOf(feeding, model, outcome);
+    report.groups.forEach((group, at) => shares[at]!.push(group.ofNeed.value));
+    report.drops.forEach((drop, at) => cleared[at]!.push(drop.clearedMin ?? Infinity));
+    done += 1;
+    if (!onRun(done)) break;
+  }
+  return {
+    runs: done,
+    ofNeed: shares.map(bandOf),
+    clearedMin: cleared.map((minutes) => {
+      const band = bandOf(minutes);
+      return Number.isFinite(band.middle) ? band : null;
+    }),
+  };
+}
+
+/** @param values at least one; sorted in place */
+function bandOf(values: number[]): Band {
+  values.sort((a, b) => a - b);
+  const at = (share: number) => values[Math.round(share * (values.length - 1))]!;
+  return { low: at(0.05), middle: at(0.5), high: at(0.95) };
+}
+
+/** A model with every uncertain trait moved by chance. */
+function jittered(model: Model, chance: Chance): Model {
+  const times = (spread: number) => Math.exp(spread * chance.normal());
+  const feeders = model.feeders.map((feeder): Feeder => {
+    const search = times(UNSURE.search);
+    return {
+      ...feeder,
+      speedCmS: feeder.speedCmS * search,
+      taking: feeder.taking * times(UNSURE.taking),
+      gathersS: feeder.gathersS * times(UNSURE.gathers),
+      boldness: clamp01(feeder.boldness + UNSURE.boldness * chance.normal()),
+      stomachG: feeder.stomachG * times(UNSURE.stomach),
+    };
+  });
+  const drift = new Map<number, { floats: number; sinks: number }>();
+  const items = model.items.map((item): Item => {
+    // Particles of one drop behave alike.
+    const of = drift.get(item.drop) ?? { floats: times(UNSURE.floats), sinks: times(UNSURE.sinks) };
+    drift.set(item.drop, of);
+    return { ...item, floatS: item.floatS * of.floats, sinkCmS: item.sinkCmS * of.sinks };
+  });
+  const meetings = feeders.map((feeder) => {
+    const handling = times(UNSURE.handling);
+    return items.map((item) => {
+      const meeting = meetingOf(feeder, item);
+      return { ...meeting, handlingS: meeting.handlingS * handling };
+    });
+  });
+  return { ...model, feeders, items, meetings };
+}
+
+const clamp01 = (value: number) => Math.min(1, Math.max(0, value));

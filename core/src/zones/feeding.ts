@@ -1,0 +1,97 @@
+import type { FoodFamily, FoodKind, PreparationStep, Species, Zone } from '@open-larder/catalogue';
+import type { Stage } from '../fish';
+import type { Composition, InWater } from '../food';
+import type { SpeciesTraits } from '../ration';
+import type { LightHours, Manner } from '../round';
+import type { TankFurnishing } from '../tank';
+
+/** What of a species decides who gets the food. */
+export type FeedTraits = SpeciesTraits &
+  Pick<
+    Species,
+    | 'gapeShare'
+    | 'plantShareMin'
+    | 'plantShareMax'
+    | 'capped'
+    | 'presenceDay'
+    | 'presenceNight'
+    | 'activityByLight'
+    | 'boldness'
+    | 'sourceBehaviour'
+  >;
+
+/** The water that is fed into, inside measures in cm. */
+export interface FeedTank {
+  lengthCm: number;
+  widthCm: number;
+  /** Depth of the water over the ground. */
+  depthCm: number;
+  litres: number;
+  tempC: number;
+  light: LightHours;
+  flow: NonNullable<TankFurnishing['flow']>;
+  decor: NonNullable<TankFurnishing['decor']>;
+  plants: NonNullable<TankFurnishing['plants']>;
+}
+
+export interface FeedGroup {
+  id: string;
+  name: string;
+  species: FeedTraits;
+  stage: Stage;
+  count: number;
+  lengthCm: number;
+  lengthMeasured: boolean;
+  goalFactor: number | null;
+  /** What was learned at this tank, as multiples of what its species and size let expect. */
+  learned?: Learned;
+}
+
+/** Multiples of the starting traits; 1 where nothing was learned. */
+export interface Learned {
+  /** How fast it finds food. */
+  search: number;
+  /** How readily it takes what it finds. */
+  taking: number;
+}
+
+/** A food with nothing left blank: whoever builds a feeding puts stated defaults in. */
+export interface FeedFood {
+  id: string;
+  name: string;
+  kind: FoodKind;
+  family: FoodFamily;
+  composition: Composition;
+  plantShare: number;
+  form: 'floats' | 'sinksSlowly' | 'sinks';
+  inWater: { [F in keyof InWater]: number };
+  steps: readonly PreparationStep[];
+  /** Minutes after which what is left is lifted; null leaves it. */
+  liftAfterMin: number | null;
+}
+
+/** Food that goes into the water once. */
+export interface Drop {
+  key: string;
+  foodId: string;
+  /** The group that it is meant for. */
+  groupId: string;
+  /** Minutes after midnight; the manner's own minutes come on top. */
+  atMin: number;
+  massG: number;
+  zone: Zone;
+  /** Where in the tank, in the keeper's words: drops of one place share it. */
+  place: string;
+  manner: Manner;
+}
+
+/** Everything that a simulation starts from. */
+export interface Feeding {
+  tank: FeedTank;
+  groups: readonly FeedGroup[];
+  foods: readonly FeedFood[];
+  drops: readonly Drop[];
+  /** Minutes after midnight between which it runs. */
+  fromMin: number;
+  toMin: number;
+}

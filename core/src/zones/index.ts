@@ -1,0 +1,16 @@
+export { bandsOf, type Band, type Bands } from './band';
+export { daySpan, dropsOf, mealSpan } from './day';
+export {
+  type Drop,
+  type FeedFood,
+  type FeedGroup,
+  type Feeding,
+  type FeedTank,
+  type FeedTraits,
+  type Learned,
+} from './feeding';
+export { LAYERS, LAYER_COUNT, type Layer } from './layers';
+export { phaseAt, type Phase } from './light';
+export { modelOf, type Model } from './model';
+export { reportOf, type DropReport, type GroupReport, type Report } from './report';
+export { simulate, type Frame, type Outcome } from './simulate';
