@@ -1,7 +1,7 @@
 import { ZONES } from '@open-larder/catalogue';
 import type { DietEdit } from '@open-larder/contract';
 import { sayGrams, sayUnits } from '@open-larder/core/food';
-import type { DueServing } from '@open-larder/core/round';
+import { sayManner, type DueServing } from '@open-larder/core/round';
 import Trash from 'lucide-react-native/icons/trash';
 import { Controller, useWatch, type Control, type FieldErrors } from 'react-hook-form';
 import { Pressable, View } from 'react-native';
@@ -10,6 +10,7 @@ import { useWords, type HouseData } from '../store';
 import { SIZES, themed, useColours } from '../theme';
 import { NumberInput, PickerInput, StepperInput, TextInput } from '../forms/inputs';
 import { Card, Choice, Choices, IconButton, Text, WhyLink, lowerFirst } from '../ui';
+import { MannerFields } from './MannerFields';
 import { sayMoment, ZONE_WORDS } from './words';
 
 interface Props {
@@ -66,6 +67,7 @@ export function ServingFields({
               : [
                   data.moments.find((one) => one.id === serving?.momentId)?.name,
                   serving?.place || (serving ? ZONE_WORDS[serving.zone] : ''),
+                  serving ? sayManner(serving.manner) : null,
                   serving && serving.weekdays.length < 7
                     ? words.weekdays
                         .filter((day) => serving.weekdays.includes(day.value))
@@ -128,6 +130,7 @@ export function ServingFields({
             label="Place"
             placeholder="far end, beside the moss"
           />
+          <MannerFields control={control} index={index} />
           <Controller
             control={control}
             name={`servings.${index}.weekdays`}

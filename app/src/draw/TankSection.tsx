@@ -1,11 +1,24 @@
-import type { Activity } from '@open-larder/catalogue';
-import Svg, { G, Line, Path, Rect } from 'react-native-svg';
+import type { Activity, FoodFamily } from '@open-larder/catalogue';
+import Svg, { Circle, G, Line, Path, Rect } from 'react-native-svg';
 import { useColours } from '../theme';
 import { bodyOf } from './bodies';
 import { placeSchools, type Placed, type Schooled } from './school';
 
 export interface SectionGroup extends Schooled {
   activity: Activity;
+}
+
+/** Food and fish during a feeding; lengths along the tank and depths are shares, 0..1. */
+export interface FedSection {
+  dots: readonly {
+    key: string;
+    family: FoodFamily;
+    along: number;
+    deep: number;
+    onFilm: boolean;
+  }[];
+  /** By group: how far it has come, to where, and how full its bellies are. */
+  groups: ReadonlyMap<string, { pull: number; along: number; fill: number }>;
 }
 
 interface Props {
@@ -16,6 +29,8 @@ interface Props {
   waterLevelCm: number;
   groups: readonly SectionGroup[];
   width: number;
+  /** A feeding at one moment: its food, and where it has drawn the fish. */
+  feeding?: FedSection;
   /** Night feeders are dimmed while it is light, day feeders while it is dark. */
   lit?: boolean;
 }
@@ -28,6 +43,7 @@ export function TankSection({
   waterLevelCm,
   groups,
   width,
+  feeding,
   lit = true,
 }: Props) {
   const c = useColours();
@@ -59,11 +75,57 @@ export function TankSection({
         fill={c.sand}
       />
       <Line x1={left} y1={top} x2={right} y2={top} stroke={c.brine} strokeWidth={1.5} />
-      {placeSchools(groups, { left, right, top, ground, root }, scale).map((fish, index) => (
-        <Fish key={index} fish={fish} dimmed={isDimmed(fish.groupId)} />
+      {placeSchools(groups, { left, right, top, ground, root }, scale).map((fish, index) => {
+        const fed = feeding?.groups.get(fish.groupId);
+        const drawn = fed ? drawnTo(fish, fed, index, { left, right }) : fish;
+        return (
+          <G key={index}>
+            <Fish fish={drawn} dimmed={isDimmed(fish.groupId)} />
+            {fed && fed.fill > 0.02 ? <Belly fish={drawn} fill={fed.fill} /> : null}
+          </G>
+        );
+      })}
+      {feeding?.dots.map((dot) => (
+        <Circle
+          key={dot.key}
+          cx={left + dot.along * (right - left)}
+          cy={dot.onFilm ? top + dot.deep * depth : top + 2 + dot.deep * (ground - top - 4)}
+          r={2.2}
+          fill={c.family[dot.family]}
+          stroke={c.paper}
+          strokeWidth={0.6}
+        />
       ))}
       <Path d={`M${left} 1 V${floor} H${right} V1`} fill="none" stroke={c.ink} strokeWidth={2.5} />
     </Svg>
+  );
+}
+
+/** A fish that has come towards food: the further its group has come, the closer it is drawn. */
+function drawnTo(
+  fish: Placed,
+  fed: { pull: number; along: number },
+  index: number,
+  { left, right }: { left: number; right: number },
+): Placed {
+  const spread = (((index * 0.618_034) % 1) - 0.5) * 0.26;
+  const there = left + (fed.along + spread) * (right - left) - fish.width / 2;
+  const x = fish.x + fed.pull * (there - fish.x);
+  return { ...fish, x: Math.min(right - fish.width, Math.max(left, x)) };
+}
+
+/** What a fish has eaten, as a spot in its belly that grows as it fills. */
+function Belly({ fish, fill }: { fish: Placed; fill: number }) {
+  const c = useColours();
+  const { up, down } = bodyOf(fish.shape);
+  const most = Math.max(1.5, fish.width * Math.min(up, down) * 0.75);
+  return (
+    <Circle
+      cx={fish.x + fish.width * (fish.turned ? 0.6 : 0.4)}
+      cy={fish.y + fish.width * up + most * 0.3}
+      r={most * Math.sqrt(Math.min(1, fill))}
+      fill={c.roe}
+    />
   );
 }
 

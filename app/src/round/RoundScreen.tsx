@@ -67,6 +67,7 @@ export function RoundScreen({ day: asked }: { day?: string }) {
                   <StopCard
                     stop={stop}
                     day={day}
+                    momentId={current?.momentId ?? ''}
                     data={ready.data}
                     nextId={next}
                     onServe={(serving) => void feed.feed(serving)}

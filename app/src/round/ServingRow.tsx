@@ -28,7 +28,9 @@ export function ServingRow({ serving, day, next, onServe, onOther, onUndo }: Pro
   const hand = useHand();
   const [askWhy, why] = api.useLazyRoundWhyQuery();
   if (serving.fed) return <Fed serving={serving} fed={serving.fed} onUndo={onUndo} />;
-  const place = [serving.place, ZONE_WORDS[serving.zone]].filter(Boolean).join(', ');
+  const place = [serving.place, ZONE_WORDS[serving.zone], serving.manner]
+    .filter(Boolean)
+    .join(', ');
   const rounding = sayRounding(serving.ofWanted);
   return (
     <View style={styles.row}>

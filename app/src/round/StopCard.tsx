@@ -1,4 +1,5 @@
 import type { Feeding, RoundServingView, RoundStopView } from '@open-larder/contract';
+import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useWords, type HouseData } from '../store';
 import { themed } from '../theme';
@@ -10,6 +11,7 @@ import { ServingRow } from './ServingRow';
 interface Props {
   stop: RoundStopView;
   day: string;
+  momentId: string;
   data: HouseData;
   /** Serving that is next in the whole round. */
   nextId: string | null;
@@ -20,7 +22,18 @@ interface Props {
 }
 
 /** One tank on the walk: its picture and its servings. */
-export function StopCard({ stop, day, data, nextId, onServe, onServeAll, onOther, onUndo }: Props) {
+export function StopCard({
+  stop,
+  day,
+  momentId,
+  data,
+  nextId,
+  onServe,
+  onServeAll,
+  onOther,
+  onUndo,
+}: Props) {
+  const router = useRouter();
   const styles = useStyles();
   const words = useWords();
   const tank = data.tanks.find((one) => one.id === stop.tankId);
@@ -56,15 +69,21 @@ export function StopCard({ stop, day, data, nextId, onServe, onServeAll, onOther
           onUndo={onUndo}
         />
       ))}
-      {due.length > 1 ? (
-        <View style={styles.all}>
+      <View style={styles.all}>
+        {due.length > 1 ? (
           <Button
             look="bare"
             label={`All of ${tank.name} as planned`}
             onPress={() => onServeAll(due, tank.name)}
           />
-        </View>
-      ) : null}
+        ) : null}
+        <Button
+          look="bare"
+          label="Who gets it"
+          spoken={`Who gets the food in ${tank.name}`}
+          onPress={() => router.push(`/tanks/${tank.id}/play?moment=${momentId}`)}
+        />
+      </View>
     </Card>
   );
 }
@@ -73,5 +92,12 @@ const useStyles = themed((c) => ({
   head: { flexDirection: 'row', alignItems: 'center', gap: 12, padding: 12 },
   words: { flex: 1, minWidth: 0, gap: 4 },
   title: { flexDirection: 'row', alignItems: 'center', gap: 8 },
-  all: { borderTopWidth: 1, borderColor: c.rule, alignItems: 'flex-start', paddingHorizontal: 4 },
+  all: {
+    borderTopWidth: 1,
+    borderColor: c.rule,
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    justifyContent: 'space-between',
+    paddingHorizontal: 4,
+  },
 }));

@@ -4,6 +4,7 @@ import type { Group, Problem, Tank } from '@open-larder/contract';
 import { useRouter } from 'expo-router';
 import Copy from 'lucide-react-native/icons/copy';
 import Pencil from 'lucide-react-native/icons/pencil';
+import Play from 'lucide-react-native/icons/play';
 import Plus from 'lucide-react-native/icons/plus';
 import { useMemo } from 'react';
 import { View } from 'react-native';
@@ -106,6 +107,13 @@ export function TankDetail({ tank, data }: { tank: Tank; data: HouseData }) {
           icon={<Plus size={20} color={groups.length === 0 ? colours.onRoe : colours.ink} />}
           onPress={() => router.push(`/tanks/${tank.id}/add-group`)}
         />
+        {groups.length > 0 ? (
+          <Button
+            label="Who gets the food"
+            icon={<Play size={18} color={colours.ink} />}
+            onPress={() => router.push(`/tanks/${tank.id}/play`)}
+          />
+        ) : null}
         <Button
           label="Change tank"
           icon={<Pencil size={18} color={colours.ink} />}

@@ -1,4 +1,6 @@
+export { advise, type Advice, type Advised, type Outlook } from './advise';
 export { bandsOf, type Band, type Bands } from './band';
+export { changed, changesFor, inDiet, type Change, type FeedMoment } from './change';
 export { daySpan, dropsOf, mealSpan } from './day';
 export {
   type Drop,
@@ -12,5 +14,6 @@ export {
 export { LAYERS, LAYER_COUNT, type Layer } from './layers';
 export { phaseAt, type Phase } from './light';
 export { modelOf, type Model } from './model';
+export { gotBy, play, type Played, type Scene } from './play';
 export { reportOf, type DropReport, type GroupReport, type Report } from './report';
 export { simulate, type Frame, type Outcome } from './simulate';

@@ -44,7 +44,7 @@ const LONGEST_STEP_S = 120;
  * share of what is there, so nothing goes below zero, and what is served is eaten, leached, lifted
  * or left.
  * @param stepScale multiple of the usual step, to check that the step does not matter
- * @param everyS    seconds between frames at the least; Infinity keeps none
+ * @param everyS    seconds between frames at the most, less while food is new; Infinity keeps none
  */
 export function simulate(model: Model, { stepScale = 1, everyS = Infinity } = {}): Outcome {
   const state = startOf(model);
@@ -53,15 +53,18 @@ export function simulate(model: Model, { stepScale = 1, everyS = Infinity } = {}
   const frames: Frame[] = [];
   let nowS = 0;
   let lastInS = -LONGEST_STEP_S / STEP_OF_AGE;
-  let nextFrameS = 0;
+  let nextFrameS = everyS < Infinity ? 0 : Infinity;
   let steps = 0;
   let event = 0;
   while (nowS < model.endS) {
     while (event < events.length && events[event]! <= nowS) event += 1;
-    if (settle(state, model, nowS)) lastInS = nowS;
+    if (settle(state, model, nowS)) {
+      lastInS = nowS;
+      nextFrameS = Math.min(nextFrameS, everyS < Infinity ? nowS : Infinity);
+    }
     if (nowS >= nextFrameS) {
       frames.push(frameOf(state, nowS));
-      nextFrameS = nowS + Math.max(everyS, (nowS - lastInS) * STEP_OF_AGE);
+      nextFrameS = nowS + Math.min(everyS, Math.max(FIRST_STEP_S, (nowS - lastInS) * STEP_OF_AGE));
     }
     const usual = Math.max(FIRST_STEP_S, (nowS - lastInS) * STEP_OF_AGE);
     const until = Math.min(events[event] ?? Infinity, model.endS);

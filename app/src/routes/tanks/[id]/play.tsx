@@ -1,0 +1,10 @@
+import { useLocalSearchParams } from 'expo-router';
+import { later } from '../../../ui';
+
+// The simulation and its pictures load when a feeding is first looked at.
+const PlayScreen = later(async () => (await import('../../../zones/PlayScreen')).PlayScreen);
+
+export default function PlayRoute() {
+  const { id, moment } = useLocalSearchParams<{ id: string; moment?: string }>();
+  return <PlayScreen key={id} id={id} moment={moment} />;
+}

@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { zonesWork } from './zonesWork';
+
+expose(zonesWork);

@@ -1,0 +1,32 @@
+import {
+  advise,
+  bandsOf,
+  play,
+  type Advised,
+  type Bands,
+  type Feeding,
+  type FeedMoment,
+  type Played,
+} from '@open-larder/core/zones';
+
+/** What a worker does about feedings: plain functions of the core, with progress. */
+export const zonesWork = {
+  play: (feeding: Feeding): Played => play(feeding),
+  bands: (feeding: Feeding, runs: number, seed: number, onRun: (done: number) => void): Bands =>
+    bandsOf(feeding, runs, seed, (done) => {
+      onRun(done);
+      return true;
+    }),
+  advise: (
+    feeding: Feeding,
+    groupId: string,
+    moments: readonly FeedMoment[],
+    onRun: (done: number, of: number) => void,
+  ): Advised =>
+    advise(feeding, groupId, moments, (done, of) => {
+      onRun(done, of);
+      return true;
+    }),
+};
+
+export type ZonesWork = typeof zonesWork;

@@ -1,0 +1,166 @@
+import type { DietRow, Problem, Tank } from '@open-larder/contract';
+import { wallMinutes } from '@open-larder/core/round';
+import { inDiet, type Advice, type Advised, type Feeding } from '@open-larder/core/zones';
+import { useEffect, useRef, useState } from 'react';
+import { View } from 'react-native';
+import { v7 as uuidv7 } from 'uuid';
+import { api, type HouseData } from '../store';
+import { themed } from '../theme';
+import { Button, Card, Choice, Text, useSay } from '../ui';
+import { startZones, type ZonesWorker } from '../workers/zones';
+import { sayChanges, sayOutcome } from './sayAdvice';
+
+interface Props {
+  tank: Tank;
+  data: HouseData;
+  /** The whole day: what helps at one meal may harm at the next. */
+  day: Feeding;
+}
+
+/** «How could the loaches get theirs?» Every way is simulated, ranked, and can be put into the plan. */
+export function AskForBetter({ tank, data, day }: Props) {
+  const styles = useStyles();
+  const fed = day.groups.filter((group) => day.drops.some((drop) => drop.groupId === group.id));
+  const [groupId, setGroupId] = useState(fed[0]?.id ?? '');
+  const asking = useAsking(tank, data, day);
+  const group = fed.find((one) => one.id === groupId) ?? fed[0];
+  const putIn = usePutIn(data);
+  if (!group) return null;
+  const { advised, running } = asking;
+  const names = {
+    feeding: day,
+    moments: new Map(data.moments.map(({ id, name }) => [id, name])),
+  };
+  return (
+    <View style={{ gap: 12 }}>
+      <Text look="subtitle">Ask for better</Text>
+      {fed.length > 1 ? (
+        <Choice
+          label="For whom"
+          value={group.id}
+          options={fed.map(({ id, name }) => ({ value: id, label: name }))}
+          onChange={(id) => {
+            setGroupId(id);
+            asking.forget();
+          }}
+        />
+      ) : null}
+      {running ? (
+        <View style={styles.running}>
+          <Text role="status">
+            {running.of === 0 ? 'Starting' : `${running.done} of ${running.of} ways tried`}
+          </Text>
+          <Button label="Cancel" onPress={asking.forget} />
+        </View>
+      ) : (
+        <View style={{ alignItems: 'flex-start' }}>
+          <Button
+            label={`How could ${group.name} get more?`}
+            onPress={() => void asking.ask(group.id)}
+          />
+        </View>
+      )}
+      {asking.fault ? <Text>{asking.fault}</Text> : null}
+      {advised && advised.better.length === 0 ? (
+        <Text>
+          {`None of ${advised.tried} ways does better for ${group.name} without costing more elsewhere. They get ${Math.round(advised.now.ofNeed[day.groups.indexOf(group)]!)} % of their need.`}
+        </Text>
+      ) : null}
+      {advised?.better.map((advice, at) => (
+        <Card key={at} label={sayChanges(advice.changes, names)}>
+          <View style={styles.advice}>
+            <Text look="strong">{sayChanges(advice.changes, names)}</Text>
+            <Text look="small">{sayOutcome(advice, advised.now, group.id, day)}</Text>
+            <View style={{ alignItems: 'flex-start' }}>
+              <Button
+                look={at === 0 ? 'primary' : 'plain'}
+                label="Put it into the plan"
+                spoken={`Put it into the plan: ${sayChanges(advice.changes, names)}`}
+                onPress={() => {
+                  void putIn(group.id, advice).then((done) => done && asking.forget());
+                }}
+              />
+            </View>
+          </View>
+        </Card>
+      ))}
+    </View>
+  );
+}
+
+/** Simulating every way in a worker, with progress, until it is done or cancelled. */
+function useAsking(tank: Tank, data: HouseData, day: Feeding) {
+  const [advised, setAdvised] = useState<Advised | null>(null);
+  const [running, setRunning] = useState<{ done: number; of: number } | null>(null);
+  const [fault, setFault] = useState<string | null>(null);
+  const worker = useRef<ZonesWorker | null>(null);
+  const forget = () => {
+    worker.current?.stop();
+    worker.current = null;
+    setRunning(null);
+    setAdvised(null);
+    setFault(null);
+  };
+  // Leaving the screen, or another plan, ends what was asked of the old one.
+  useEffect(() => forget, [day]);
+  const ask = async (groupId: string) => {
+    forget();
+    const zones = startZones();
+    worker.current = zones;
+    setRunning({ done: 0, of: 0 });
+    const light = { onMin: tank.lightOnMin, offMin: tank.lightOffMin };
+    const moments = data.moments
+      .filter((moment) => !moment.archived)
+      .map((moment) => ({ id: moment.id, atMin: wallMinutes(moment, light) }));
+    try {
+      const found = await zones.advise(day, groupId, moments, (done, of) => {
+        if (worker.current === zones) setRunning({ done, of });
+      });
+      if (worker.current === zones) setAdvised(found);
+    } catch (error) {
+      if (worker.current === zones) setFault((error as Error).message);
+    } finally {
+      zones.stop();
+      if (worker.current === zones) setRunning(null);
+    }
+  };
+  return { advised, running, fault, ask, forget };
+}
+
+/** Write the changes into the group's diet, with a way back. */
+function usePutIn(data: HouseData) {
+  const say = useSay();
+  const [send] = api.useEditDietMutation();
+  return async (groupId: string, advice: Advice): Promise<boolean> => {
+    const group = data.groups.find((one) => one.id === groupId);
+    const diet = group?.diet;
+    if (!group || !diet) return false;
+    const bodyOf = (row: DietRow, version: number) => ({
+      version,
+      fastWeekdays: row.fastWeekdays,
+      goalFactor: row.goalFactor,
+      servings: row.servings,
+    });
+    const servings = advice.changes.reduce(
+      (before, change) => inDiet(before, change, uuidv7),
+      diet.servings as Parameters<typeof inDiet>[0],
+    );
+    const body = { ...bodyOf(diet, diet.version), servings: [...servings] } as DietRow;
+    const done = await send({ params: { id: groupId }, body });
+    if (done.error) {
+      say((done.error as Problem).detail, { tone: 'fault' });
+      return false;
+    }
+    const saved = done.data as DietRow;
+    say(`It is in the plan of ${group.name}, from today.`, {
+      undo: () =>
+        void send({ params: { id: groupId }, body: bodyOf(diet, saved.version) as DietRow }),
+    });
+    return true;
+  };
+}
+
+const useStyles = themed(() => ({
+  advice: { padding: 12, gap: 8 },
+  running: { flexDirection: 'row', alignItems: 'center', gap: 12 },
+}));

@@ -1,0 +1,320 @@
+import type { Tank } from '@open-larder/contract';
+import { feedingOf } from '@open-larder/contract/zones';
+import { compileRound } from '@open-larder/core/round';
+import { saySignificant } from '@open-larder/core/units';
+import { gotBy, type Feeding, type Played } from '@open-larder/core/zones';
+import Slider from '@react-native-community/slider';
+import Pause from 'lucide-react-native/icons/pause';
+import Play from 'lucide-react-native/icons/play';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { FeedingDay, FoodSign, TankSection, type DayStrip } from '../draw';
+import { useHouse, useNow, useWords, type HouseData } from '../store';
+import { useColours, useWide } from '../theme';
+import { isLit, sectionOf } from '../tank/section';
+import {
+  Card,
+  Empty,
+  Fault,
+  IconButton,
+  ListRow,
+  Screen,
+  Skeleton,
+  Tabs,
+  Text,
+  WhyLink,
+} from '../ui';
+import { AskForBetter } from './AskForBetter';
+import { dotsOf, pullOf } from './dots';
+import { Shares } from './Shares';
+import { usePlayback } from './usePlayback';
+import { useSimulation, type Simulation } from './useSimulation';
+import { sayDrop, saySpan } from './words';
+
+const WHOLE_DAY = 'day';
+
+/** A feeding played in its tank: who gets what, when it is gone, what is left lying. */
+export function PlayScreen({ id, moment }: { id: string; moment?: string }) {
+  const loaded = useHouse();
+  const tank = loaded.data?.tanks.find((one) => one.id === id);
+  return loaded.data && tank ? (
+    <Feedings key={id} tank={tank} data={loaded.data} asked={moment} />
+  ) : (
+    <Screen title="Who gets it" back={`/tanks/${id}`}>
+      {loaded.problem ? (
+        <Fault problem={loaded.problem} onRetry={loaded.retry} />
+      ) : loaded.data ? (
+        <Empty title="No such tank" text="It may have been put away. Go back to the tanks." />
+      ) : (
+        <Skeleton rows={4} height={80} />
+      )}
+    </Screen>
+  );
+}
+
+function Feedings({ tank, data, asked }: { tank: Tank; data: HouseData; asked?: string }) {
+  const now = useNow();
+  const [chosen, setChosen] = useState<string | null>(asked ?? null);
+  const moments = useMemo(() => momentsOf(data, tank.id, now.day), [data, tank.id, now.day]);
+  const view = chosen ?? moments[0]?.id ?? WHOLE_DAY;
+  const rows = useMemo(
+    () => ({ ...data, tank, groups: data.groupsIn.get(tank.id) ?? [] }),
+    [data, tank],
+  );
+  const day = useMemo(() => feedingOf(rows, now.day, null), [rows, now.day]);
+  const feeding = useMemo(
+    () => (view === WHOLE_DAY ? day : feedingOf(rows, now.day, view)),
+    [rows, day, now.day, view],
+  );
+  const nothing = feeding.drops.length === 0;
+  const simulation = useSimulation(nothing ? null : feeding, true);
+  const { played, fault } = simulation;
+  const parts = { tank, data, feeding, simulation };
+  const wide = useWide();
+  const outcome = played ? (
+    <View style={{ gap: 24 }}>
+      <Outcome {...parts} played={played} />
+      <AskForBetter tank={tank} data={data} day={day} />
+    </View>
+  ) : null;
+  return (
+    <Screen
+      title="Who gets it"
+      detail={`${tank.name}, as planned today`}
+      back={`/tanks/${tank.id}`}
+      aside={outcome}
+    >
+      {moments.length > 0 ? (
+        <Tabs
+          label="Feedings of the day"
+          value={view}
+          tabs={[
+            { value: WHOLE_DAY, label: 'Whole day' },
+            ...moments.map(({ id, name }) => ({ value: id, label: name })),
+          ]}
+          onChange={setChosen}
+        />
+      ) : null}
+      {nothing ? (
+        <Empty
+          title="Nothing is planned here today"
+          text="Say what the groups of this tank eat; then a feeding can be looked at before it is given."
+        />
+      ) : fault ? (
+        <Empty title="This cannot be simulated" text={fault} />
+      ) : played ? (
+        <Playing key={view} {...parts} played={played} whole={view === WHOLE_DAY} />
+      ) : (
+        <Skeleton rows={3} height={120} />
+      )}
+      {wide ? null : outcome}
+    </Screen>
+  );
+}
+
+const momentsOf = (data: HouseData, tankId: string, day: string) =>
+  compileRound(data.house, day)
+    .moments.filter(({ stops }) => stops.some((stop) => stop.tank.id === tankId))
+    .map(({ moment }) => moment);
+
+interface Parts {
+  tank: Tank;
+  data: HouseData;
+  feeding: Feeding;
+  simulation: Simulation;
+  played: Played;
+}
+
+function Playing({ tank, data, feeding, simulation, played, whole }: Parts & { whole: boolean }) {
+  const words = useWords();
+  const colours = useColours();
+  const { frames, scene, report } = played;
+  const playback = usePlayback(frames.length);
+  const frame = frames[playback.at]!;
+  const minutes = feeding.fromMin + frame.atS / 60;
+  const clock = words.time(((Math.floor(minutes) % 1440) + 1440) % 1440);
+  const soFar = report.groups.map((_, f) => gotBy(scene, frame, f));
+  return (
+    <View style={{ gap: 16 }}>
+      <FedTank {...{ tank, data, feeding, played }} at={playback.at} minutes={minutes} />
+      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
+        <IconButton label={playback.playing ? 'Pause' : 'Play'} onPress={playback.toggle}>
+          {playback.playing ? (
+            <Pause size={24} color={colours.ink} />
+          ) : (
+            <Play size={24} color={colours.ink} />
+          )}
+        </IconButton>
+        <Slider
+          style={{ flex: 1, height: 48 }}
+          aria-label="Time in the feeding"
+          minimumValue={0}
+          maximumValue={Math.max(1, frames.length - 1)}
+          step={1}
+          value={playback.at}
+          onValueChange={(value) => playback.seek(Math.round(value))}
+          minimumTrackTintColor={colours.brine}
+          maximumTrackTintColor={colours.rule}
+          thumbTintColor={colours.ink}
+        />
+      </View>
+      <View style={{ flexDirection: 'row', justifyContent: 'space-between', marginTop: -12 }}>
+        <Text look="strong">{clock}</Text>
+        <Text tone="quiet">{whole ? '' : `${saySpan(frame.atS)} in`}</Text>
+      </View>
+      {whole ? <WholeDay {...{ tank, feeding, played }} minutes={minutes} /> : null}
+      <Card label="Who gets it">
+        <View style={{ paddingVertical: 6 }}>
+          <Shares groups={report.groups} soFarKj={soFar} bands={simulation.bands?.ofNeed} />
+        </View>
+      </Card>
+      {simulation.bands ? null : (
+        <Text look="small" tone="quiet" role="status">
+          {`How sure this is: ${Math.round(simulation.progress * 100)} % of 200 runs over uncertain traits.`}
+        </Text>
+      )}
+    </View>
+  );
+}
+
+function FedTank({
+  tank,
+  data,
+  feeding,
+  played,
+  at,
+  minutes,
+}: Omit<Parts, 'simulation'> & { at: number; minutes: number }) {
+  const [room, setRoom] = useState(0);
+  const { frames, scene } = played;
+  const frame = frames[at]!;
+  const groups = data.groupsIn.get(tank.id) ?? [];
+  const fed = new Map(
+    feeding.groups.map((group, f) => [
+      group.id,
+      {
+        ...pullOf(scene, frame, f),
+        fill: scene.stomachG[f] ? frame.fill[f]! / scene.stomachG[f]! : 0,
+      },
+    ]),
+  );
+  const lit = isLit(tank, ((minutes % 1440) + 1440) % 1440);
+  return (
+    <View testID="fed-tank" onLayout={(event) => setRoom(event.nativeEvent.layout.width)}>
+      {room > 0 ? (
+        <TankSection
+          {...sectionOf(tank, groups, data.species)}
+          label={`${tank.name} from the side, ${saySpan(frame.atS)} into the feeding`}
+          width={Math.min(room, 760)}
+          lit={lit}
+          feeding={{ dots: dotsOf(scene, frame), groups: fed }}
+        />
+      ) : null}
+    </View>
+  );
+}
+
+/** Strips under the clock: food lying at the top, in the water and below, then every group. */
+function WholeDay({
+  tank,
+  feeding,
+  played,
+  minutes,
+}: Pick<Parts, 'tank' | 'feeding' | 'played'> & { minutes: number }) {
+  const strips = useMemo(() => stripsOf(feeding, played), [feeding, played]);
+  const times = played.frames.map((frame) => feeding.fromMin + frame.atS / 60);
+  const says = strips.map(({ name, says }) => `${name}: ${says}`).join(', ');
+  return (
+    <FeedingDay
+      label={`The day of ${tank.name}. ${says}`}
+      times={times}
+      strips={strips}
+      isLit={(at) => isLit(tank, ((at % 1440) + 1440) % 1440)}
+      feedings={feeding.drops.map((drop) => drop.atMin + drop.manner.afterMin)}
+      at={minutes}
+    />
+  );
+}
+
+/** Layers from the surface down, by how they are named in the picture. */
+const LYING: { name: string; layers: readonly number[] }[] = [
+  { name: 'Food at the surface', layers: [0] },
+  { name: 'Food in the water', layers: [1, 2, 3] },
+  { name: 'Food on the ground, glass and wood', layers: [4, 5] },
+];
+/** A strip's full height, as a multiple of the day's need. */
+const FULL_NEED = 1.25;
+
+function stripsOf(feeding: Feeding, { frames, scene, report }: Played): DayStrip[] {
+  const width = scene.items.length + 1;
+  const lying = LYING.map(({ name, layers }) => ({
+    name,
+    grams: frames.map(({ lies }) => {
+      let sum = 0;
+      lies.forEach((grams, at) => {
+        const item = at % width;
+        if (item < width - 1 && layers.includes(Math.floor(at / width) % 6)) sum += grams;
+      });
+      return sum;
+    }),
+  }));
+  const most = Math.max(1e-9, ...lying.flatMap(({ grams }) => grams));
+  return [
+    ...lying.map(({ name, grams }): DayStrip => ({
+      name,
+      says: `${saySignificant(Math.max(...grams))} g at the most`,
+      // The root shows a crumb beside a cube.
+      heights: grams.map((part) => Math.sqrt(part / most)),
+      of: 'food',
+    })),
+    ...report.groups.map((group, f): DayStrip => {
+      const need = group.ofNeed.value > 0 ? (group.gotKj.value * 100) / group.ofNeed.value : 0;
+      return {
+        name: group.name,
+        says: `${Math.round(group.ofNeed.value)} % of its need`,
+        heights: frames.map((frame) => (need > 0 ? gotBy(scene, frame, f) / need / FULL_NEED : 0)),
+        mark: 1 / FULL_NEED,
+        of: 'group',
+      };
+    }),
+  ];
+}
+
+/** What came of it: food by food, and the water. */
+function Outcome({ data, played: { report } }: Parts) {
+  const names = new Map(report.groups.map((group) => [group.groupId, group.name]));
+  const { water } = report;
+  return (
+    <View style={{ gap: 16 }}>
+      <Text look="subtitle">What becomes of it</Text>
+      <Card>
+        {report.drops.map((drop, at) => (
+          <ListRow
+            key={drop.key}
+            first={at === 0}
+            lead={<FoodSign family={familyOf(data, drop.foodId)} size={24} />}
+            title={drop.name}
+            detail={sayDrop(drop, names.get(drop.groupId) ?? 'Its group')}
+          />
+        ))}
+        <ListRow
+          title="Adds to the water"
+          detail={`${saySignificant(water.nitrogenMg.value)} mg nitrogen; lifted food is not counted`}
+          trail={
+            <View style={{ flexDirection: 'row', alignItems: 'center' }}>
+              <Text look="strong">{`${saySignificant(water.nitrateMgL.value)} mg/L nitrate`}</Text>
+              <WhyLink about="what it adds to the water" why={water.nitrateMgL} />
+            </View>
+          }
+        />
+      </Card>
+      <Text look="small" tone="quiet">
+        A simulation from what is known of each species and size, not a measurement. Look who comes
+        and what is left; clearing times tell more than any figure here.
+      </Text>
+    </View>
+  );
+}
+
+const familyOf = (data: HouseData, foodId: string) =>
+  data.foods.find((food) => food.id === foodId)?.family ?? 'grain';

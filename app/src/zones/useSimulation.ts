@@ -1,0 +1,47 @@
+import type { Bands, Feeding, Played } from '@open-larder/core/zones';
+import { useEffect, useState } from 'react';
+import { startZones } from '../workers/zones';
+
+export interface Simulation {
+  /** Undefined while it runs. */
+  played?: Played;
+  bands?: Bands;
+  /** Share of the runs over uncertain traits that are done. */
+  progress: number;
+  /** What went wrong, in words. */
+  fault?: string;
+}
+
+/** Runs over uncertain traits, and their seed: the same feeding gives the same band. */
+const RUNS = 200;
+const SEED = 1;
+
+/** Simulate a feeding in a worker: first as it is likely, then its band. A new feeding ends the old. */
+export function useSimulation(feeding: Feeding | null, banded: boolean): Simulation {
+  const [simulation, setSimulation] = useState<Simulation>({ progress: 0 });
+  useEffect(() => {
+    setSimulation({ progress: 0 });
+    if (feeding === null) return undefined;
+    const zones = startZones();
+    let left = false;
+    const tell = (news: Partial<Simulation>) => {
+      if (!left) setSimulation((before) => ({ ...before, ...news }));
+    };
+    const work = async () => {
+      tell({ played: await zones.play(feeding) });
+      if (!banded) return;
+      const bands = await zones.bands(feeding, RUNS, SEED, (done) => {
+        if (done % 10 === 0) tell({ progress: done / RUNS });
+      });
+      tell({ bands, progress: 1 });
+    };
+    work()
+      .catch((error: Error) => tell({ fault: error.message }))
+      .finally(() => zones.stop());
+    return () => {
+      left = true;
+      zones.stop();
+    };
+  }, [feeding, banded]);
+  return simulation;
+}

@@ -1,0 +1,40 @@
+import { sayGrams } from '@open-larder/core/food';
+import { saySignificant, sayNumber } from '@open-larder/core/units';
+import type { DropReport, Layer } from '@open-larder/core/zones';
+
+/** Where food lies, in the keeper's words. */
+const LIES: Record<Layer, string> = {
+  surface: 'at the surface',
+  upper: 'in the upper water',
+  middle: 'in mid-water',
+  lower: 'in the lower water',
+  ground: 'on the ground',
+  film: 'on glass and wood',
+};
+
+/** «40 s», «3 min», «2½ h»: from seconds. */
+export function saySpan(seconds: number): string {
+  if (seconds < 90) return `${Math.round(seconds)} s`;
+  const minutes = seconds / 60;
+  if (minutes < 90) return `${Math.round(minutes)} min`;
+  return `${sayNumber(Math.round(minutes / 30) / 2, 1)} h`;
+}
+
+export const sayShare = (share: number): string => `${Math.round(share * 100)} %`;
+
+/** What became of one drop, in a sentence or two. */
+export function sayDrop(drop: DropReport, groupName: string): string {
+  const gone =
+    drop.clearedMin === null ? sayLeft(drop) : `Gone after ${saySpan(drop.clearedMin * 60)}.`;
+  if (drop.eatenG < drop.servedG * 0.01) return `Nobody eats it. ${gone}`;
+  return `${groupName} get ${sayShare(drop.ownShare)} of what is eaten. ${gone}`;
+}
+
+function sayLeft(drop: DropReport): string {
+  const lay = [...drop.lay].sort((a, b) => b.massG - a.massG);
+  const most = lay[0];
+  if (!most) return `${sayShare(drop.leachedG / drop.servedG)} of it dissolves.`;
+  const rest = drop.liftedG + drop.leftG;
+  const act = drop.liftedG > 0 ? 'are lifted out' : 'are left';
+  return `${sayGrams(Number(saySignificant(rest)))} ${act}, mostly ${LIES[most.layer]}.`;
+}

@@ -1,0 +1,172 @@
+import type { FoodRow, Group } from '@open-larder/contract';
+import { PLAIN } from '@open-larder/core/round';
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react-native';
+import { answers, food, group, moment } from '../testing/house';
+import { sent, standIn } from '../testing/server';
+import { show } from '../testing/show';
+import { Toast } from '../ui';
+import { PlayScreen } from './PlayScreen';
+import { sayChanges } from './sayAdvice';
+import { sayDrop, saySpan } from './words';
+
+jest.mock('expo-router', () => jest.requireActual('../testing/router'));
+
+const REAL = {
+  g1: '0190a000-0000-7000-8000-000000000001',
+  s1: '0190a000-0000-7000-8000-000000000002',
+};
+/** Too few pinches for too many fish, and coarse ones: there is something to do better. */
+const coarse: FoodRow = {
+  ...food,
+  id: 'f2',
+  name: 'Coarse flake',
+  inWater: { ...food.inWater, particleMinMm: 5, particleMaxMm: 8 },
+};
+const fed: Group = {
+  ...group,
+  id: REAL.g1,
+  diet: {
+    ...group.diet!,
+    fastWeekdays: [],
+    servings: [{ ...group.diet!.servings[0]!, id: REAL.s1 }],
+  },
+};
+const house = (over: object = {}) => ({
+  ...answers(),
+  'GET /api/groups': { items: [fed], next: null },
+  'GET /api/foods': { items: [food, coarse], next: null },
+  ...over,
+});
+
+/** Give a drawing its width, as the screen would. */
+const wide = (testID: string) =>
+  fireEvent(screen.getByTestId(testID), 'layout', { nativeEvent: { layout: { width: 360 } } });
+
+describe('who gets it', () => {
+  it('plays a feeding, says who got what, and what becomes of the food', async () => {
+    standIn(house());
+    show(<PlayScreen id="t1" />);
+    expect(await screen.findByText(/Zebrafish get 100 % of what is eaten/)).toBeTruthy();
+    expect(screen.getByText(/mg\/L nitrate/)).toBeTruthy();
+    wide('fed-tank');
+    expect(screen.getByLabelText(/^Millpond from the side/)).toBeTruthy();
+    const shares = screen.getByLabelText('Shares of the day’s need');
+    expect(within(shares).getByText(/in the end/)).toBeTruthy();
+    // The band over uncertain traits comes after it.
+    expect(await within(shares).findByText(/in the end, likely \d+ % to \d+ %/)).toBeTruthy();
+  });
+
+  it('of a whole day is one picture', async () => {
+    standIn(house());
+    show(<PlayScreen id="t1" />);
+    fireEvent.press(await screen.findByRole('tab', { name: 'Whole day' }));
+    await screen.findByTestId('feeding-day');
+    wide('feeding-day');
+    expect(
+      screen.getByLabelText(/^The day of Millpond\. Food at the surface: .* of its need$/),
+    ).toBeTruthy();
+  });
+
+  it('needs something that is planned, and a tank that is there', async () => {
+    standIn(house({ 'GET /api/groups': { items: [{ ...fed, diet: null }], next: null } }));
+    show(<PlayScreen id="t1" />);
+    expect(await screen.findByText('Nothing is planned here today')).toBeTruthy();
+    show(<PlayScreen id="gone" />);
+    expect(await screen.findByText('No such tank')).toBeTruthy();
+  });
+});
+
+describe('asking for better', () => {
+  it('puts what helps into the plan, with a way back', async () => {
+    const hungry: Group = {
+      ...fed,
+      diet: { ...fed.diet!, servings: [{ ...fed.diet!.servings[0]!, foodId: 'f2' }] },
+    };
+    const saved = { ...hungry.diet!, version: 3 };
+    const asked = standIn(
+      house({
+        'GET /api/groups': { items: [hungry], next: null },
+        [`PUT /api/groups/${REAL.g1}/diet`]: saved,
+      }),
+    );
+    show(
+      <>
+        <PlayScreen id="t1" />
+        <Toast />
+      </>,
+    );
+    fireEvent.press(await screen.findByText('How could Zebrafish get more?'));
+    const [put] = await screen.findAllByText('Put it into the plan');
+    expect(screen.getByText(/^Give fine flake in place of the coarse flake\.$/)).toBeTruthy();
+    expect(screen.getAllByText(/Zebrafish get \d+ % of their need, not \d+ %/)[0]).toBeTruthy();
+    fireEvent.press(put!);
+    expect(await screen.findByText(/It is in the plan of Zebrafish/)).toBeTruthy();
+    expect(sent(asked, 'PUT')[0]).toMatchObject({ version: 2 });
+    fireEvent.press(screen.getByText('Undo'));
+    await waitFor(() => expect(sent(asked, 'PUT')).toHaveLength(2));
+    expect(sent(asked, 'PUT')[1]).toMatchObject({
+      version: 3,
+      servings: [{ id: REAL.s1, foodId: 'f2', momentId: 'evening' }],
+    });
+  });
+
+  it('can be cancelled, and says so when nothing helps', async () => {
+    standIn(house({ 'GET /api/foods': { items: [food], next: null } }));
+    show(<PlayScreen id="t1" />);
+    fireEvent.press(await screen.findByText('How could Zebrafish get more?'));
+    fireEvent.press(await screen.findByText('Cancel'));
+    expect(screen.queryByText('Cancel')).toBeNull();
+    await act(async () => fireEvent.press(screen.getByText('How could Zebrafish get more?')));
+    expect(await screen.findByText(/None of \d+ ways does better for Zebrafish/)).toBeTruthy();
+  });
+});
+
+describe('words', () => {
+  const feeding = {
+    foods: [{ id: 'f1', name: 'Fine flake' }],
+    drops: [{ key: 's1', foodId: 'f1', manner: PLAIN }],
+  } as unknown as Parameters<typeof sayChanges>[1]['feeding'];
+  const say = (change: object) =>
+    sayChanges([{ key: 's1', ...change } as Parameters<typeof sayChanges>[0][number]], {
+      feeding,
+      moments: new Map([[moment.id, moment.name]]),
+    });
+
+  it.each([
+    [{ kind: 'moment', momentId: 'evening' }, 'Give the fine flake at «After work».'],
+    [{ kind: 'split', momentId: 'evening' }, 'Give half of the fine flake at «After work».'],
+    [{ kind: 'place', place: 'far end' }, 'Drop the fine flake at the far end.'],
+    [{ kind: 'later', afterMin: 5 }, 'Wait 5 min with the fine flake, until the others are busy.'],
+    [{ kind: 'spots', spots: 2 }, 'Spread the fine flake over 2 places.'],
+    [{ kind: 'carried' }, 'Carry the fine flake down to them.'],
+    [{ kind: 'soaked' }, 'Soak the fine flake first, so that it sinks.'],
+    [{ kind: 'apart' }, 'Set them apart while they eat the fine flake.'],
+  ])('%j', (change, says) => expect(say(change)).toBe(says));
+
+  it('tell times, and what was left where', () => {
+    expect([40, 200, 9000].map(saySpan)).toEqual(['40 s', '3 min', '2.5 h']);
+    const drop = {
+      key: 's1',
+      foodId: 'f1',
+      name: 'Fine flake',
+      groupId: 'g1',
+      servedG: 1,
+      eatenG: 0.4,
+      leachedG: 0.1,
+      liftedG: 0.5,
+      leftG: 0,
+      ownShare: 0.25,
+      clearedMin: null,
+      lay: [
+        { layer: 'surface' as const, massG: 0.1 },
+        { layer: 'ground' as const, massG: 0.4 },
+      ],
+    };
+    expect(sayDrop(drop, 'Loaches')).toBe(
+      'Loaches get 25 % of what is eaten. 0.5 g are lifted out, mostly on the ground.',
+    );
+    expect(sayDrop({ ...drop, eatenG: 0, clearedMin: 3 }, 'Loaches')).toBe(
+      'Nobody eats it. Gone after 3 min.',
+    );
+  });
+});
