@@ -1,5 +1,6 @@
 import { compileDay } from './compileDay';
 import { daysLeftOfAll } from './daysLeft';
+import { zones } from './zones';
 import { searchSpecies } from './searchSpecies';
 import { largeLists, reads } from './reads';
 import { writes } from './writes';
@@ -12,6 +13,7 @@ async function main(): Promise<void> {
     compileDay();
     daysLeftOfAll();
     searchSpecies();
+    zones();
   }
   const bench = await openBench();
   try {

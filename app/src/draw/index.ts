@@ -5,5 +5,5 @@ export { Jar } from './Jar';
 export { Outline } from './Outline';
 export { RangeBar } from './RangeBar';
 export { ReadyHours } from './ReadyHours';
-export { TankSection, type FedSection, type SectionGroup } from './TankSection';
+export { TankSection, type SectionGroup } from './TankSection';
 export { ZoneHours } from './ZoneHours';

@@ -23,7 +23,7 @@ export interface Bands {
 }
 
 /** A band is far wider than the error of a longer step. */
-const STEP_SCALE = 1.5;
+const STEP_SCALE = 2.5;
 
 /**
  * How far off the starting traits may be: standard deviations of logarithms, but boldness on its own
