@@ -64,13 +64,15 @@ export function feederOf(group: FeedGroup, tank: Pick<FeedTank, 'tempC'>): Feede
   const onDay: GroupOnDay = { ...group, tempC: tank.tempC };
   const needKj = dailyNeed(onDay);
   const eats = group.count > 0 && !eatsNothing(group.stage);
-  const learned = group.learned ?? { search: 1, taking: 1 };
+  const learned = group.learned ?? { search: 1, taking: 1, coming: 1 };
+  const comes = (ready: number) => Math.min(1, ready * learned.coming);
+  const { day, dusk, night } = species.activityByLight;
   return {
     id: group.id,
     count: eats ? group.count : 0,
     byDay: overLayers(species.presenceDay),
     byNight: overLayers(species.presenceNight),
-    ready: species.activityByLight,
+    ready: { day: comes(day), dusk: comes(dusk), night: comes(night) },
     speedCmS: LENGTHS_PER_S[species.shape] * group.lengthCm * learned.search,
     sightCm: SIGHT_LENGTHS * group.lengthCm,
     touchCm: TOUCH_LENGTHS[species.guild] * group.lengthCm,

@@ -53,6 +53,8 @@ export interface Learned {
   search: number;
   /** How readily it takes what it finds. */
   taking: number;
+  /** How much of the group comes out and to the food. */
+  coming: number;
 }
 
 /** A food with nothing left blank: whoever builds a feeding puts stated defaults in. */

@@ -11,6 +11,7 @@ export {
   type FeedTraits,
   type Learned,
 } from './feeding';
+export { learn, shownBy, type LearnedGroup, type Sighting } from './learn';
 export { LAYERS, LAYER_COUNT, type Layer } from './layers';
 export { phaseAt, type Phase } from './light';
 export { modelOf, type Model } from './model';

@@ -96,7 +96,7 @@ function step(state: State, model: Model, hunt: Hunt, nowS: number, dt: number) 
   hunt.step(phase, nowS, dt);
   move(state, model, nowS + dt / 2, dt / 2);
   leachAndGrow(state, model, nowS, dt, phase.day + phase.dusk / 4);
-  noteCleared(state, model, nowS + dt);
+  noteCleared(state, model, nowS + dt, dt);
 }
 
 /** Times at which a step has to end: something goes in, or is lifted. */

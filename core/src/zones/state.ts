@@ -23,7 +23,8 @@ export interface State {
   readonly served: Float64Array;
   readonly leached: Float64Array;
   readonly lifted: Float64Array;
-  /** By drop: seconds until it was gone. */
+  /** By drop: share that was there at the last look, and seconds until it was gone. */
+  readonly remaining: Float64Array;
   readonly cleared: (number | null)[];
 }
 
@@ -46,6 +47,7 @@ export function startOf({ waters, items, feeders }: Model): State {
     served: new Float64Array(items.length),
     leached: new Float64Array(items.length),
     lifted: new Float64Array(cells * items.length),
+    remaining: new Float64Array(drops).fill(1),
     cleared: Array.from({ length: drops }, () => null),
   };
 }
@@ -111,8 +113,8 @@ export function leachAndGrow(state: State, model: Model, nowS: number, dt: numbe
 /** A drop counts as gone when no more than this of it is left. */
 const GONE = 0.05;
 
-/** Note which drops are gone by now. */
-export function noteCleared(state: State, model: Model, nowS: number) {
+/** Note which drops are gone after a step, and when within it: what is eaten shrinks by its share. */
+export function noteCleared(state: State, model: Model, nowS: number, dt: number) {
   const lies = new Map<number, { served: number; there: number; inS: number }>();
   for (const i of state.active) {
     const item = model.items[i]!;
@@ -123,7 +125,12 @@ export function noteCleared(state: State, model: Model, nowS: number) {
     lies.set(item.drop, drop);
   }
   for (const [drop, { served, there, inS }] of lies) {
-    if (there <= GONE * served) state.cleared[drop] = nowS - inS;
+    const before = state.remaining[drop]!;
+    const after = there / served;
+    state.remaining[drop] = after;
+    if (after > GONE) continue;
+    const part = after > 0 ? Math.log(before / GONE) / Math.log(before / after) : 1;
+    state.cleared[drop] = Math.max(0, nowS - inS - dt * (1 - part));
   }
 }
 

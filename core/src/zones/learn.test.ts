@@ -1,0 +1,100 @@
+import { learn, modelOf, shownBy, simulate, type Feeding, type Learned, type Sighting } from '.';
+import { testDrop, testEater, testFeeding, testLoaches } from './zones.testkit';
+
+const groups = [testEater('shoal'), testLoaches()];
+const dayFeed = testFeeding({
+  groups,
+  drops: [testDrop('flake', 'shoal', { massG: 0.15 })],
+});
+const bottomFeed = testFeeding({
+  groups,
+  drops: [testDrop('wafer', 'loaches', { zone: 'bottom', massG: 0.2, atMin: 1330 })],
+  fromMin: 1330,
+  toMin: 1390,
+});
+
+/** What a keeper would see whose fish are like this. */
+function seen(feeding: Feeding, truth: Record<string, Learned>): Sighting {
+  const real = {
+    ...feeding,
+    groups: feeding.groups.map((group) => ({ ...group, learned: truth[group.id] })),
+  };
+  const model = modelOf(real);
+  const { clearedMin, left, came } = shownBy(model, simulate(model, { everyS: 20 }));
+  return {
+    feeding,
+    clearedMin: left < 0.05 ? clearedMin : null,
+    left,
+    came: new Map(feeding.groups.map((group, f) => [group.id, came[f]!])),
+  };
+}
+
+const usual = { search: 1, taking: 1, coming: 1 };
+const slow = { ...usual, search: 0.7, coming: 0.35 };
+
+describe('what is learned of a tank', () => {
+  it('is nothing where all is as expected, or nothing was seen', () => {
+    const asExpected = learn([seen(dayFeed, {}), seen(bottomFeed, {})]);
+    for (const group of asExpected) {
+      expect(group.search).toBeCloseTo(1, 1);
+      expect(group.taking).toBeCloseTo(1, 1);
+      expect(group.coming).toBeCloseTo(1, 1);
+    }
+    expect(learn([])).toEqual([]);
+  });
+
+  it('finds a group that is slower than expected, and is surer the more it sees', () => {
+    // Nobody said who came: a clearing time alone has to tell.
+    const timed = { ...seen(dayFeed, { shoal: slow }), came: new Map() };
+    const once = learn([timed]);
+    const often = learn(Array.from({ length: 6 }, () => timed));
+    expect(once[0]!.coming).toBeLessThan(0.9);
+    expect(often[0]!.coming).toBeLessThan(once[0]!.coming);
+    expect(often[0]!.sure.coming).toBeGreaterThan(once[0]!.sure.coming);
+    // Of the loaches a shoal at the surface tells little.
+    expect(often[1]!.sure.coming).toBeLessThan(often[0]!.sure.coming);
+  });
+
+  it('finds a group that hangs back, from who came', () => {
+    const truth = { loaches: { ...usual, coming: 0.3 } };
+    const learned = learn(Array.from({ length: 5 }, () => seen(bottomFeed, truth)));
+    expect(learned[1]!.coming).toBeLessThan(0.8);
+    expect(learned[1]!.sure.coming).toBeGreaterThan(0);
+  });
+
+  it('stays within its bounds, whatever was seen', () => {
+    const never = { ...seen(dayFeed, {}), clearedMin: 0, left: 1, came: new Map([['shoal', 0]]) };
+    for (const group of learn([never, never, never])) {
+      for (const value of [group.search, group.taking, group.coming]) {
+        expect(value).toBeGreaterThanOrEqual(0.25);
+        expect(value).toBeLessThanOrEqual(4);
+      }
+    }
+  });
+
+  it('predicts better than before', () => {
+    const truth = { shoal: slow };
+    const sightings = Array.from({ length: 4 }, () => seen(dayFeed, truth));
+    const learned = new Map(learn(sightings).map((group) => [group.groupId, group]));
+    const cleared = (traits: ReadonlyMap<string, Learned>) => {
+      const model = modelOf({
+        ...dayFeed,
+        groups: groups.map((group) => ({ ...group, learned: traits.get(group.id) })),
+      });
+      return shownBy(model, simulate(model, { everyS: 20 })).clearedMin;
+    };
+    const real = cleared(new Map(Object.entries(truth)));
+    const miss = (traits: ReadonlyMap<string, Learned>) =>
+      Math.abs(Math.log(cleared(traits) / real));
+    expect(miss(learned)).toBeLessThan(miss(new Map()) / 2);
+  });
+
+  it('can be stopped', () => {
+    let runs = 0;
+    learn([seen(dayFeed, {})], () => {
+      runs += 1;
+      return runs < 3;
+    });
+    expect(runs).toBeLessThan(20);
+  });
+});

@@ -1,0 +1,180 @@
+import { Matrix, inverse, solve } from 'ml-matrix';
+import type { Feeding, Learned } from './feeding';
+import { phaseAt } from './light';
+import { modelOf, type Model } from './model';
+import { simulate, type Outcome } from './simulate';
+
+/** What a keeper saw of one feeding. */
+export interface Sighting {
+  /** The feeding as it was given, with its groups as they are known. */
+  feeding: Feeding;
+  /** Minutes until all of it was gone; null where it was not, or nobody looked. */
+  clearedMin: number | null;
+  /** Share that was left when it was lifted, 0..1; null where nobody looked. */
+  left: number | null;
+  /** By group: share that came to the food, 0..1. */
+  came: ReadonlyMap<string, number>;
+}
+
+/** What was learned of one group, and how sure it is: 0 nothing, 1 beyond doubt. */
+export interface LearnedGroup extends Learned {
+  groupId: string;
+  sure: { [T in keyof Learned]: number };
+}
+
+const TRAITS = ['search', 'taking', 'coming'] as const;
+/**
+ * Before anything is seen: standard deviations of the logarithms of the multiples. Assumptions, as
+ * wide as groups of one species are taken to differ.
+ */
+const PRIOR = { search: 0.45, taking: 0.3, coming: 0.4 };
+/** No trait is ever believed to be further off than this factor. */
+const BOUND = 4;
+/** How far a sighting may be off: of ln minutes, of the share left, of the share that came. Assumptions. */
+const SEEN = { cleared: 0.3, left: 0.12, came: 0.2 };
+/** Minutes at which a keeper looks who came. Assumption. */
+const LOOKS_MIN = 2;
+const LOOKS_EVERY_S = 20;
+/** Gauss and Newton settle within a few rounds on so few traits. */
+const ROUNDS = 5;
+/**
+ * Steps along the traits, of their logarithms: downwards where more than all cannot come or be taken,
+ * so that a fish that always comes can still be seen to come less.
+ */
+const NUDGE = { search: 0.1, taking: -0.1, coming: -0.1 };
+/** A fit is far wider than the error of a longer step. */
+const STEP_SCALE = 2;
+
+/**
+ * Fit the traits of a tank's groups to what was seen there: the likeliest multiples under the prior,
+ * by Gauss and Newton on the logarithms, bounded; how sure follows from the curvature.
+ * @param onRun called with the simulations done and to be done; answering false keeps the best so far
+ * @returns one entry a group, in the order of the first sighting's feeding; empty without sightings
+ */
+export function learn(
+  sightings: readonly Sighting[],
+  onRun: (done: number, of: number) => boolean = () => true,
+): LearnedGroup[] {
+  const groups = sightings[0]?.feeding.groups.map((group) => group.id) ?? [];
+  const size = groups.length * TRAITS.length;
+  const priors = groups.flatMap(() => TRAITS.map((trait) => PRIOR[trait]));
+  const all = ROUNDS * (size + 1) * sightings.length;
+  let done = 0;
+  let goOn = true;
+  const missesAt = (theta: readonly number[]): number[] => [
+    ...sightings.flatMap((sighting) => {
+      done += 1;
+      goOn = onRun(done, all) && goOn;
+      return missesOf(sighting, traitsOf(groups, theta));
+    }),
+    ...theta.map((value, at) => value / priors[at]!),
+  ];
+  let theta = new Array<number>(size).fill(0);
+  let curvature = Matrix.identity(size, size);
+  for (let round = 0; size > 0 && round < ROUNDS && goOn; round += 1) {
+    const here = missesAt(theta);
+    const slopes = theta.map((value, at) => {
+      const nudge = NUDGE[TRAITS[at % TRAITS.length]!];
+      return missesAt(theta.with(at, value + nudge)).map(
+        (miss, row) => (miss - here[row]!) / nudge,
+      );
+    });
+    // Columns of the Jacobian are the slopes of the misses along each trait.
+    const jacobian = new Matrix(slopes).transpose();
+    curvature = jacobian.transpose().mmul(jacobian);
+    const downhill = jacobian.transpose().mmul(Matrix.columnVector(here)).mul(-1);
+    const step = solve(curvature, downhill).to1DArray();
+    theta = theta.map((value, at) => bounded(value + step[at]!));
+  }
+  const spread = size > 0 ? inverse(curvature).diagonal() : [];
+  return groups.map((groupId, g) => {
+    const sure = (trait: number) =>
+      clamp01(1 - Math.sqrt(spread[g * TRAITS.length + trait]!) / PRIOR[TRAITS[trait]!]);
+    return {
+      groupId,
+      ...learnedOf(theta, g),
+      sure: { search: sure(0), taking: sure(1), coming: sure(2) },
+    };
+  });
+}
+
+const bounded = (value: number) => Math.min(Math.log(BOUND), Math.max(-Math.log(BOUND), value));
+const clamp01 = (value: number) => Math.min(1, Math.max(0, value));
+
+const learnedOf = (theta: readonly number[], g: number): Learned => {
+  const [search, taking, coming] = TRAITS.map((_, t) => Math.exp(theta[g * TRAITS.length + t]!));
+  return { search: search!, taking: taking!, coming: coming! };
+};
+
+const traitsOf = (groups: readonly string[], theta: readonly number[]) =>
+  new Map(groups.map((id, g) => [id, learnedOf(theta, g)]));
+
+/** What was seen against what these traits would show, in standard deviations. */
+function missesOf(sighting: Sighting, traits: ReadonlyMap<string, Learned>): number[] {
+  const feeding = {
+    ...sighting.feeding,
+    groups: sighting.feeding.groups.map((group) => ({ ...group, learned: traits.get(group.id) })),
+  };
+  const model = modelOf(feeding);
+  const outcome = simulate(model, { stepScale: STEP_SCALE, everyS: LOOKS_EVERY_S });
+  const shown = shownBy(model, outcome);
+  const misses: number[] = [];
+  const cleared =
+    sighting.clearedMin ?? (sighting.left === null ? null : goneLater(model, sighting.left));
+  if (cleared !== null) {
+    misses.push(Math.log((shown.clearedMin + 0.5) / (cleared + 0.5)) / SEEN.cleared);
+  }
+  if (sighting.left !== null) misses.push((shown.left - sighting.left) / SEEN.left);
+  for (const [groupId, came] of sighting.came) {
+    const g = feeding.groups.findIndex((group) => group.id === groupId);
+    if (g >= 0) misses.push((shown.came[g]! - came) / SEEN.came);
+  }
+  return misses;
+}
+
+/** What a keeper would see of a simulated feeding. */
+export function shownBy(
+  model: Model,
+  outcome: Outcome,
+): { clearedMin: number; left: number; came: number[] } {
+  const items = model.items.length;
+  let served = 0;
+  let there = 0;
+  model.items.forEach((item, i) => {
+    if (item.drop < 0) return;
+    served += outcome.servedG[i]!;
+    for (let at = i; at < outcome.leftG.length; at += items) {
+      there += outcome.leftG[at]! + outcome.liftedG[at]!;
+    }
+  });
+  const left = served > 0 ? there / served : 0;
+  const clearedMin = Math.max(
+    0,
+    ...outcome.clearedS.map((seconds) =>
+      seconds === null ? goneLater(model, left) : seconds / 60,
+    ),
+  );
+  return { clearedMin, left, came: cameBy(model, outcome) };
+}
+
+/** What is not gone in time would have been gone later, the later the more is left: minutes. */
+const goneLater = (model: Model, left: number): number => (model.endS / 60) * (1 + 2 * left);
+
+/** By feeder: the largest share of the group that was out and at the food while it was looked at. */
+function cameBy(model: Model, outcome: Outcome): number[] {
+  const { columns } = model.waters;
+  const looked = outcome.frames.filter(({ atS }) => atS <= LOOKS_MIN * 60);
+  const { day, dusk, night } = phaseAt(model.light, model.fromMin + LOOKS_MIN);
+  const lit = day + dusk / 2;
+  return model.feeders.map((feeder, f) => {
+    const ready = day * feeder.ready.day + dusk * feeder.ready.dusk + night * feeder.ready.night;
+    const out = feeder.byDay.reduce(
+      (sum, share, layer) => sum + lit * share + (1 - lit) * feeder.byNight[layer]!,
+      0,
+    );
+    const here = looked.map(({ where }) =>
+      where.slice(f * columns, (f + 1) * columns - 1).reduce((sum, share) => sum + share, 0),
+    );
+    return clamp01(ready * out * Math.max(0, ...here));
+  });
+}
