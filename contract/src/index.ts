@@ -18,6 +18,7 @@ export * from './recipeMix';
 export * from './records';
 export * from './round';
 export * from './routes';
+export * from './sighting';
 export * from './species';
 export * from './table';
 export * from './tank';

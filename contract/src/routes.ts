@@ -41,6 +41,7 @@ import {
 } from './recipe';
 import { consumption, spanQuery } from './records';
 import { round, roundWhy } from './round';
+import { learned, sighting, sightingCreate, sightingUndo } from './sighting';
 import { ownSpecies, speciesCreate, speciesEdit } from './species';
 import { exportedTable, tableImport, tableName, tableReport } from './table';
 import { tank, tankCreate, tankEdit } from './tank';
@@ -224,6 +225,30 @@ export const routes = {
     'Take a logged serving back by a correcting event',
     feedingUndo,
     feeding,
+  ),
+  listSightings: route('listSightings', {
+    summary: 'What was seen of feedings in a tank, newest first',
+    params: byId,
+    query: pageQuery,
+    response: pageOf(sighting),
+  }),
+  addSighting: change(
+    'addSighting',
+    'Say when food was gone, what was left, who came',
+    sightingCreate,
+    sighting,
+  ),
+  undoSighting: change('undoSighting', 'Take a sighting back', sightingUndo, sighting),
+  getLearned: route('getLearned', {
+    summary: 'What was learned of the groups of a tank',
+    params: byId,
+    response: learned,
+  }),
+  editLearned: change(
+    'editLearned',
+    'Keep, freeze or forget what was learned of a tank',
+    learned,
+    learned,
   ),
   exportTable: route('exportTable', {
     summary: 'Tanks, groups or their events as CSV',

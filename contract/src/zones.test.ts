@@ -5,7 +5,7 @@ import type { FoodRow } from './food';
 import type { Group } from './group';
 import { houseOf } from './house';
 import { blankTank, type Tank } from './tank';
-import { feedFood, feedingOf, feedTank } from './zones';
+import { feedFood, feedingOf, feedTank, sightingOf } from './zones';
 
 const species = new Map(loadCatalogue().species.map((row) => [row.key, row]));
 const kind = [...species.values()].find((row) => row.guild === 'omnivore')!;
@@ -28,6 +28,7 @@ const food: FoodRow = {
   name: 'Flake',
   composition: { protein: 0.4, fat: 0.08, fibre: 0.03, ash: 0.1, moisture: 0.07 },
   unit: { name: 'pinch', plural: 'pinches', massG: 0.02, step: 0.5 },
+  plantShare: 0.3,
   liftAfterMin: 20,
   version: 1,
   archived: false,
@@ -109,6 +110,32 @@ describe('a planned day as the simulation takes it', () => {
 
   it('is empty on a fast', () => {
     expect(feedingOf(rows, '2026-03-08', null).drops).toEqual([]);
+  });
+});
+
+describe('what was seen, as it is learned from', () => {
+  const row = {
+    id: 'x',
+    day: MONDAY,
+    momentId: 'noon',
+    clearedMin: 4,
+    left: null,
+    came: [{ groupId: 'g', share: 0.5 }],
+    drops: [...feedingOf(rows, MONDAY, 'noon').drops],
+  };
+
+  it('holds the food as it was given, and nothing that was learned before', () => {
+    const traits = { groupId: 'g', search: 2, taking: 1, coming: 1 };
+    const learned = [{ ...traits, sure: { search: 1, taking: 0, coming: 0 } }];
+    expect(feedingOf({ ...rows, learned }, MONDAY, null).groups[0]!.learned?.search).toBe(2);
+    const sighting = sightingOf({ ...rows, learned }, row);
+    expect(sighting?.feeding.groups[0]!.learned).toBeUndefined();
+    expect(sighting?.feeding).toMatchObject({ fromMin: 720, toMin: 745, drops: row.drops });
+    expect(sighting?.came.get('g')).toBe(0.5);
+  });
+
+  it('is left out where a food of it is gone', () => {
+    expect(sightingOf({ ...rows, foods: [] }, row)).toBeNull();
   });
 });
 

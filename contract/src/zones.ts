@@ -9,10 +9,12 @@ import {
   type FeedGroup,
   type Feeding,
   type FeedTank,
+  type Sighting,
 } from '@open-larder/core/zones';
 import type { FoodRow } from './food';
 import type { Group } from './group';
 import { houseGroup } from './house';
+import type { LearnedRow, SightingRow } from './sighting';
 import type { Tank } from './tank';
 
 export interface FeedingRows {
@@ -22,6 +24,8 @@ export interface FeedingRows {
   foods: readonly FoodRow[];
   species: ReadonlyMap<string, Species>;
   house: House;
+  /** What was learned of its groups; left out, everything is as expected. */
+  learned?: readonly LearnedRow['groups'][number][];
 }
 
 /**
@@ -45,11 +49,40 @@ export function feedingOf(rows: FeedingRows, day: string, momentId: string | nul
       : mealSpan(drops, (foodId) => lifts.get(foodId) ?? null);
   return {
     tank,
-    groups: rows.groups.flatMap((group) => feedGroup(group, rows.species) ?? []),
+    groups: feedGroups(rows),
     foods: rows.foods.filter((food) => !food.archived).map(feedFood),
     drops,
     ...span,
   };
+}
+
+/**
+ * What was seen of a feeding, with the groups as they are now and nothing learned of them yet.
+ * @returns null where a food of it is no longer known
+ */
+export function sightingOf(rows: FeedingRows, row: SightingRow): Sighting | null {
+  const foods = new Map(rows.foods.map((food) => [food.id, food]));
+  if (row.drops.some((drop) => !foods.has(drop.foodId))) return null;
+  return {
+    feeding: {
+      tank: feedTank(rows.tank),
+      groups: feedGroups({ ...rows, learned: undefined }),
+      foods: rows.foods.map(feedFood),
+      drops: row.drops,
+      ...mealSpan(row.drops, (foodId) => foods.get(foodId)?.liftAfterMin ?? null),
+    },
+    clearedMin: row.clearedMin,
+    left: row.left,
+    came: new Map(row.came.map(({ groupId, share }) => [groupId, share])),
+  };
+}
+
+function feedGroups({ groups, species, learned = [] }: FeedingRows): FeedGroup[] {
+  const traits = new Map(learned.map((one) => [one.groupId, one]));
+  return groups.flatMap((group) => {
+    const fed = feedGroup(group, species);
+    return fed === null ? [] : { ...fed, learned: traits.get(group.id) };
+  });
 }
 
 export function feedTank(tank: Tank): FeedTank {

@@ -10,6 +10,7 @@ import {
   sampleLot,
   sampleMoment,
   sampleRecipe,
+  sampleSighting,
   sampleSpecies,
   sampleSplit,
   sampleTank,
@@ -23,6 +24,7 @@ let ours: Awaited<ReturnType<typeof smallHouse>>;
 const weighing = sampleWeighing();
 let recipe: ReturnType<typeof sampleRecipe>;
 const batch = { id: uuidv7(), lotId: uuidv7(), day: '2026-03-10', massG: 5 };
+let sighting: ReturnType<typeof sampleSighting>;
 let theirTank: string;
 beforeAll(async () => {
   server = await startTestServer();
@@ -34,6 +36,8 @@ beforeAll(async () => {
   await ours.ask.post('/api/recipes').send(recipe).expect(201);
   await ours.ask.post(`/api/recipes/${recipe.id}/batches`).send(batch).expect(201);
   await ours.ask.post(`/api/foods/${ours.food.id}/weighings`).send(weighing).expect(201);
+  sighting = sampleSighting(ours);
+  await ours.ask.post(`/api/tanks/${ours.tank.id}/sightings`).send(sighting).expect(201);
   await ours.ask.post('/api/feedings').send(sampleFeeding(ours)).expect(201);
 });
 afterAll(() => server.close());
@@ -278,6 +282,27 @@ const PROBES: Record<RouteName, Probe> = {
   printLabels: async () => {
     await theirs().get(`/api/lots/${batch.lotId}/labels`).expect(404);
   },
+  listSightings: async () => {
+    await theirs().get(`/api/tanks/${ours.tank.id}/sightings`).expect(404);
+  },
+  addSighting: finds404(
+    'post',
+    () => `/api/tanks/${ours.tank.id}/sightings`,
+    () => sampleSighting(ours),
+  ),
+  undoSighting: finds404(
+    'post',
+    () => `/api/sightings/${sighting.id}/undo`,
+    () => ({ id: uuidv7() }),
+  ),
+  getLearned: async () => {
+    await theirs().get(`/api/tanks/${ours.tank.id}/learned`).expect(404);
+  },
+  editLearned: finds404(
+    'put',
+    () => `/api/tanks/${ours.tank.id}/learned`,
+    () => ({ version: 0, frozen: false, sightings: 0, groups: [] }),
+  ),
   getSupply: readsNothing('/api/larder/supply'),
   getRound: readsNothing('/api/round/2026-03-10'),
   getRoundWhy: finds404(

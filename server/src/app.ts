@@ -25,6 +25,7 @@ import { openApi } from './openapi';
 import { recipeRoutes } from './recipe/routes';
 import { recordsRoutes } from './records/routes';
 import { roundRoutes } from './round/routes';
+import { sightingRoutes } from './sighting/routes';
 import { speciesRoutes } from './species/routes';
 import { tableRoutes } from './table/routes';
 import { tankRoutes } from './tank/routes';
@@ -90,6 +91,7 @@ const RESOURCES: Handlers = {
   ...feedingRoutes,
   ...recipeRoutes,
   ...recordsRoutes,
+  ...sightingRoutes,
   ...tableRoutes,
 };
 

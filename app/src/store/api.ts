@@ -4,6 +4,7 @@ import type {
   FoodRow,
   Group,
   Household,
+  LearnedRow,
   LifeEventRow,
   MomentRow,
   OwnSpecies,
@@ -12,6 +13,7 @@ import type {
   ResponseOf,
   RoundView,
   RouteName,
+  SightingRow,
   Supply,
   Tank,
 } from '@open-larder/contract';
@@ -31,6 +33,8 @@ const TAGS = [
   'recipe',
   'round',
   'records',
+  'sighting',
+  'learned',
 ] as const;
 type Tag = (typeof TAGS)[number];
 
@@ -118,6 +122,17 @@ export const api = createApi({
         queryFn: (query) => call('getConsumption', { query }),
         providesTags: ['records'],
       }),
+      sightings: build.query<SightingRow[], string>({
+        queryFn: (id) => callAll('listSightings', { params: { id } }),
+        providesTags: ['sighting'],
+      }),
+      learned: build.query<LearnedRow, string>({
+        queryFn: (id) => call('getLearned', { params: { id } }),
+        providesTags: ['learned'],
+      }),
+      addSighting: change('addSighting', ['sighting']),
+      undoSighting: change('undoSighting', ['sighting']),
+      editLearned: change('editLearned', ['learned']),
       editHousehold: change('editHousehold', ['household', ...COMPUTED]),
       createMoment: change('createMoment', ['moment']),
       editMoment: change('editMoment', ['moment', ...COMPUTED]),

@@ -8,6 +8,7 @@ export interface ZonesWorker {
   play: (...args: Parameters<ZonesWork['play']>) => Done<ZonesWork['play']>;
   bands: (...args: Parameters<ZonesWork['bands']>) => Done<ZonesWork['bands']>;
   advise: (...args: Parameters<ZonesWork['advise']>) => Done<ZonesWork['advise']>;
+  learn: (...args: Parameters<ZonesWork['learn']>) => Done<ZonesWork['learn']>;
   /** Ends whatever runs: its promises stay open for ever. */
   stop: () => void;
 }
@@ -22,6 +23,7 @@ export function startZones(): ZonesWorker {
     bands: (feeding, runs, seed, onRun) => remote.bands(feeding, runs, seed, proxy(onRun)),
     advise: (feeding, groupId, moments, onRun) =>
       remote.advise(feeding, groupId, moments, proxy(onRun)),
+    learn: (sightings, onRun) => remote.learn(sightings, proxy(onRun)),
     stop: () => worker.terminate(),
   };
 }
@@ -38,6 +40,7 @@ function inPlace(): ZonesWorker {
     play: (feeding) => later(() => zonesWork.play(feeding)),
     bands: (...args) => later(() => zonesWork.bands(...args)),
     advise: (...args) => later(() => zonesWork.advise(...args)),
+    learn: (...args) => later(() => zonesWork.learn(...args)),
     stop: () => {
       stopped = true;
     },

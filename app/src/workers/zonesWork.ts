@@ -1,12 +1,15 @@
 import {
   advise,
   bandsOf,
+  learn,
   play,
   type Advised,
   type Bands,
   type Feeding,
   type FeedMoment,
+  type LearnedGroup,
   type Played,
+  type Sighting,
 } from '@open-larder/core/zones';
 
 /** What a worker does about feedings: plain functions of the core, with progress. */
@@ -24,6 +27,14 @@ export const zonesWork = {
     onRun: (done: number, of: number) => void,
   ): Advised =>
     advise(feeding, groupId, moments, (done, of) => {
+      onRun(done, of);
+      return true;
+    }),
+  learn: (
+    sightings: readonly Sighting[],
+    onRun: (done: number, of: number) => void,
+  ): LearnedGroup[] =>
+    learn(sightings, (done, of) => {
       onRun(done, of);
       return true;
     }),

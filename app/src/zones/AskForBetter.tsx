@@ -1,14 +1,15 @@
 import type { DietRow, Problem, Tank } from '@open-larder/contract';
 import { wallMinutes } from '@open-larder/core/round';
 import { inDiet, type Advice, type Advised, type Feeding } from '@open-larder/core/zones';
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
 import { api, type HouseData } from '../store';
 import { themed } from '../theme';
 import { Button, Card, Choice, Text, useSay } from '../ui';
-import { startZones, type ZonesWorker } from '../workers/zones';
 import { sayChanges, sayOutcome } from './sayAdvice';
+import { useWork } from './useWork';
+import { Working } from './Working';
 
 interface Props {
   tank: Tank;
@@ -22,11 +23,13 @@ export function AskForBetter({ tank, data, day }: Props) {
   const styles = useStyles();
   const fed = day.groups.filter((group) => day.drops.some((drop) => drop.groupId === group.id));
   const [groupId, setGroupId] = useState(fed[0]?.id ?? '');
-  const asking = useAsking(tank, data, day);
+  const asking = useWork<Advised>(day);
   const group = fed.find((one) => one.id === groupId) ?? fed[0];
   const putIn = usePutIn(data);
   if (!group) return null;
-  const { advised, running } = asking;
+  const { result: advised } = asking;
+  const ask = () =>
+    asking.run((zones, onRun) => zones.advise(day, group.id, momentsAt(tank, data), onRun));
   const names = {
     feeding: day,
     moments: new Map(data.moments.map(({ id, name }) => [id, name])),
@@ -45,22 +48,12 @@ export function AskForBetter({ tank, data, day }: Props) {
           }}
         />
       ) : null}
-      {running ? (
-        <View style={styles.running}>
-          <Text role="status">
-            {running.of === 0 ? 'Starting' : `${running.done} of ${running.of} ways tried`}
-          </Text>
-          <Button label="Cancel" onPress={asking.forget} />
-        </View>
-      ) : (
-        <View style={{ alignItems: 'flex-start' }}>
-          <Button
-            label={`How could ${group.name} get more?`}
-            onPress={() => void asking.ask(group.id)}
-          />
-        </View>
-      )}
-      {asking.fault ? <Text>{asking.fault}</Text> : null}
+      <Working
+        work={asking}
+        says="ways tried"
+        label={`How could ${group.name} get more?`}
+        onStart={ask}
+      />
       {advised && advised.better.length === 0 ? (
         <Text>
           {`None of ${advised.tried} ways does better for ${group.name} without costing more elsewhere. They get ${Math.round(advised.now.ofNeed[day.groups.indexOf(group)]!)} % of their need.`}
@@ -88,43 +81,12 @@ export function AskForBetter({ tank, data, day }: Props) {
   );
 }
 
-/** Simulating every way in a worker, with progress, until it is done or cancelled. */
-function useAsking(tank: Tank, data: HouseData, day: Feeding) {
-  const [advised, setAdvised] = useState<Advised | null>(null);
-  const [running, setRunning] = useState<{ done: number; of: number } | null>(null);
-  const [fault, setFault] = useState<string | null>(null);
-  const worker = useRef<ZonesWorker | null>(null);
-  const forget = () => {
-    worker.current?.stop();
-    worker.current = null;
-    setRunning(null);
-    setAdvised(null);
-    setFault(null);
-  };
-  // Leaving the screen, or another plan, ends what was asked of the old one.
-  useEffect(() => forget, [day]);
-  const ask = async (groupId: string) => {
-    forget();
-    const zones = startZones();
-    worker.current = zones;
-    setRunning({ done: 0, of: 0 });
-    const light = { onMin: tank.lightOnMin, offMin: tank.lightOffMin };
-    const moments = data.moments
-      .filter((moment) => !moment.archived)
-      .map((moment) => ({ id: moment.id, atMin: wallMinutes(moment, light) }));
-    try {
-      const found = await zones.advise(day, groupId, moments, (done, of) => {
-        if (worker.current === zones) setRunning({ done, of });
-      });
-      if (worker.current === zones) setAdvised(found);
-    } catch (error) {
-      if (worker.current === zones) setFault((error as Error).message);
-    } finally {
-      zones.stop();
-      if (worker.current === zones) setRunning(null);
-    }
-  };
-  return { advised, running, fault, ask, forget };
+/** Every moment of the house, as it falls at this tank. */
+function momentsAt(tank: Tank, data: HouseData) {
+  const light = { onMin: tank.lightOnMin, offMin: tank.lightOffMin };
+  return data.moments
+    .filter((moment) => !moment.archived)
+    .map((moment) => ({ id: moment.id, atMin: wallMinutes(moment, light) }));
 }
 
 /** Write the changes into the group's diet, with a way back. */
@@ -162,5 +124,4 @@ function usePutIn(data: HouseData) {
 
 const useStyles = themed(() => ({
   advice: { padding: 12, gap: 8 },
-  running: { flexDirection: 'row', alignItems: 'center', gap: 12 },
 }));

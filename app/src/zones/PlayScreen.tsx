@@ -9,7 +9,7 @@ import Play from 'lucide-react-native/icons/play';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { FeedingDay, FoodSign, TankSection, type DayStrip } from '../draw';
-import { useHouse, useNow, useWords, type HouseData } from '../store';
+import { api, useHouse, useNow, useWords, type HouseData } from '../store';
 import { useColours, useWide } from '../theme';
 import { isLit, sectionOf } from '../tank/section';
 import {
@@ -26,6 +26,8 @@ import {
 } from '../ui';
 import { AskForBetter } from './AskForBetter';
 import { dotsOf, pullOf } from './dots';
+import { LearnedCard } from './LearnedCard';
+import { SeenCard } from './SeenCard';
 import { Shares } from './Shares';
 import { usePlayback } from './usePlayback';
 import { useSimulation, type Simulation } from './useSimulation';
@@ -57,9 +59,15 @@ function Feedings({ tank, data, asked }: { tank: Tank; data: HouseData; asked?: 
   const [chosen, setChosen] = useState<string | null>(asked ?? null);
   const moments = useMemo(() => momentsOf(data, tank.id, now.day), [data, tank.id, now.day]);
   const view = chosen ?? moments[0]?.id ?? WHOLE_DAY;
+  const { data: learned, isError } = api.useLearnedQuery(tank.id);
   const rows = useMemo(
-    () => ({ ...data, tank, groups: data.groupsIn.get(tank.id) ?? [] }),
-    [data, tank],
+    () => ({
+      ...data,
+      tank,
+      groups: data.groupsIn.get(tank.id) ?? [],
+      learned: learned?.groups,
+    }),
+    [data, tank, learned],
   );
   const day = useMemo(() => feedingOf(rows, now.day, null), [rows, now.day]);
   const feeding = useMemo(
@@ -67,7 +75,7 @@ function Feedings({ tank, data, asked }: { tank: Tank; data: HouseData; asked?: 
     [rows, day, now.day, view],
   );
   const nothing = feeding.drops.length === 0;
-  const simulation = useSimulation(nothing ? null : feeding, true);
+  const simulation = useSimulation(nothing || !(learned || isError) ? null : feeding, true);
   const { played, fault } = simulation;
   const parts = { tank, data, feeding, simulation };
   const wide = useWide();
@@ -75,6 +83,8 @@ function Feedings({ tank, data, asked }: { tank: Tank; data: HouseData; asked?: 
     <View style={{ gap: 24 }}>
       <Outcome {...parts} played={played} />
       <AskForBetter tank={tank} data={data} day={day} />
+      {view === WHOLE_DAY ? null : <SeenCard tank={tank} momentId={view} feeding={feeding} />}
+      {learned ? <LearnedCard tank={tank} rows={rows} learned={learned} /> : null}
     </View>
   ) : null;
   return (

@@ -1,13 +1,20 @@
 import type { FoodRow, Group } from '@open-larder/contract';
 import { PLAIN } from '@open-larder/core/round';
+import { AccessibilityInfo } from 'react-native';
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react-native';
 import { answers, food, group, moment } from '../testing/house';
-import { sent, standIn } from '../testing/server';
+import { created, sent, standIn } from '../testing/server';
 import { show } from '../testing/show';
 import { Toast } from '../ui';
 import { PlayScreen } from './PlayScreen';
 import { sayChanges } from './sayAdvice';
+import { sayLearned, saySighting } from './sayLearned';
 import { sayDrop, saySpan } from './words';
+
+// Nothing plays by itself: a test looks at one frame.
+beforeEach(() => {
+  jest.spyOn(AccessibilityInfo, 'isReduceMotionEnabled').mockResolvedValue(true);
+});
 
 jest.mock('expo-router', () => jest.requireActual('../testing/router'));
 
@@ -31,10 +38,13 @@ const fed: Group = {
     servings: [{ ...group.diet!.servings[0]!, id: REAL.s1 }],
   },
 };
+const NOTHING = { version: 0, frozen: false, sightings: 0, groups: [] };
 const house = (over: object = {}) => ({
   ...answers(),
   'GET /api/groups': { items: [fed], next: null },
   'GET /api/foods': { items: [food, coarse], next: null },
+  'GET /api/tanks/t1/learned': NOTHING,
+  'GET /api/tanks/t1/sightings': { items: [], next: null },
   ...over,
 });
 
@@ -118,6 +128,120 @@ describe('asking for better', () => {
     expect(screen.queryByText('Cancel')).toBeNull();
     await act(async () => fireEvent.press(screen.getByText('How could Zebrafish get more?')));
     expect(await screen.findByText(/None of \d+ ways does better for Zebrafish/)).toBeTruthy();
+  });
+});
+
+describe('what was seen, and learned from it', () => {
+  const drops = [
+    {
+      key: REAL.s1,
+      foodId: 'f1',
+      groupId: REAL.g1,
+      atMin: 1110,
+      massG: 0.04,
+      zone: 'surface' as const,
+      place: '',
+      manner: PLAIN,
+    },
+  ];
+  const seen = {
+    id: '0190a000-0000-7000-8000-000000000009',
+    day: '2026-03-02',
+    momentId: 'evening',
+    clearedMin: 45,
+    left: null,
+    came: [{ groupId: REAL.g1, share: 0.5 }],
+    drops,
+  };
+  const traits = {
+    groupId: REAL.g1,
+    search: 1,
+    taking: 1,
+    coming: 0.5,
+    sure: { search: 0, taking: 0.2, coming: 0.5 },
+  };
+  const shown = () =>
+    show(
+      <>
+        <PlayScreen id="t1" />
+        <Toast />
+      </>,
+    );
+
+  it('is noted with what was given', async () => {
+    const asked = standIn(house({ 'POST /api/tanks/t1/sightings': created }));
+    shown();
+    fireEvent.press(await screen.findByLabelText('Gone'));
+    fireEvent.press(screen.getByText('Note it'));
+    expect(screen.getByText('Say after how many minutes it was gone.')).toBeTruthy();
+    fireEvent.changeText(screen.getByLabelText('Minutes until it was gone'), '7.5');
+    fireEvent.press(within(screen.getByLabelText('Zebrafish that came')).getByLabelText('Some'));
+    fireEvent.press(screen.getByText('Note it'));
+    expect(await screen.findByText(/^Noted\./)).toBeTruthy();
+    expect(sent(asked, 'POST')[0]).toMatchObject({
+      momentId: 'evening',
+      clearedMin: 7.5,
+      left: null,
+      came: [{ groupId: REAL.g1, share: 0.5 }],
+      drops: [{ key: REAL.s1, foodId: 'f1' }],
+    });
+  });
+
+  it('is learned from, kept, and can be undone', async () => {
+    const asked = standIn(
+      house({
+        'GET /api/tanks/t1/sightings': { items: [seen, seen, seen], next: null },
+        'PUT /api/tanks/t1/learned': ({ body }: { body: unknown }) => ({
+          status: 200,
+          body: { ...(body as object), version: 1 },
+        }),
+      }),
+    );
+    shown();
+    fireEvent.press(await screen.findByText('Learn from 3 sightings'));
+    expect(await screen.findByText(/^Learned\./)).toBeTruthy();
+    const [kept] = sent(asked, 'PUT') as [{ version: number; groups: (typeof traits)[] }];
+    expect(kept).toMatchObject({ version: 0, frozen: false, sightings: 3 });
+    const { search, coming } = kept.groups[0]!;
+    expect(Math.min(search, coming)).toBeLessThan(0.9);
+    fireEvent.press(screen.getByText('Undo'));
+    await waitFor(() => expect(sent(asked, 'PUT')).toHaveLength(2));
+    expect(sent(asked, 'PUT')[1]).toEqual({ ...NOTHING, version: 1 });
+  });
+
+  it('can be seen, frozen and forgotten; a sighting can be taken back', async () => {
+    const asked = standIn(
+      house({
+        'GET /api/tanks/t1/learned': { version: 4, frozen: false, sightings: 6, groups: [traits] },
+        'GET /api/tanks/t1/sightings': { items: [seen], next: null },
+        'PUT /api/tanks/t1/learned': { version: 5, frozen: true, sightings: 6, groups: [traits] },
+        [`POST /api/sightings/${seen.id}/undo`]: seen,
+      }),
+    );
+    shown();
+    expect(await screen.findByText('0.5 times as many come (fairly sure).')).toBeTruthy();
+    fireEvent.press(screen.getByText('Freeze it'));
+    await waitFor(() => expect(sent(asked, 'PUT')).toHaveLength(1));
+    expect(sent(asked, 'PUT')[0]).toMatchObject({ version: 4, frozen: true, groups: [traits] });
+    fireEvent.press(screen.getByText('1 noted here'));
+    expect(screen.getByText('Gone after 45 min; Zebrafish: some came')).toBeTruthy();
+    fireEvent.press(screen.getByText('Take back'));
+    expect(await screen.findByText('Taken back.')).toBeTruthy();
+    expect(sent(asked, 'POST')).toHaveLength(1);
+    fireEvent.press(screen.getByText('Forget it'));
+    await waitFor(() => expect(sent(asked, 'PUT')).toHaveLength(2));
+    expect(sent(asked, 'PUT')[1]).toMatchObject({ groups: [], sightings: 0 });
+  });
+
+  it('is said in words', () => {
+    expect(sayLearned(traits)).toBe('0.5 times as many come (fairly sure).');
+    expect(sayLearned({ ...traits, coming: 1 })).toBe('As expected (fairly sure).');
+    expect(sayLearned({ ...traits, coming: 1, search: 1.5 })).toBe(
+      'Finds food 1.5 times as fast as expected (a guess still).',
+    );
+    expect(saySighting({ ...seen, clearedMin: null, left: 0.25, came: [] }, new Map())).toBe(
+      '25 % left',
+    );
   });
 });
 

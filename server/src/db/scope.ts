@@ -13,7 +13,14 @@ type Values = Record<string, unknown>;
 
 /** Tables with no uniqueness but that of their ids: only there may a conflict be passed over. */
 type OnceTable =
-  'tanks' | 'moments' | 'foods' | 'species' | 'group_events' | 'stock_events' | 'weighings';
+  | 'tanks'
+  | 'moments'
+  | 'foods'
+  | 'species'
+  | 'group_events'
+  | 'stock_events'
+  | 'weighings'
+  | 'sightings';
 
 /**
  * The one door to the database for a request: everything that passes carries the household.

@@ -161,6 +161,37 @@ export const sampleFeeding = (
   ...over,
 });
 
+/** Ten minutes until it was gone, and some of the group came. */
+export const sampleSighting = (
+  house: {
+    group: { id: string };
+    food: { id: string };
+    moment: { id: string };
+    serving: { id: string };
+  },
+  over: object = {},
+) => ({
+  id: uuidv7(),
+  day: '2026-03-10',
+  momentId: house.moment.id,
+  clearedMin: 10,
+  left: null,
+  came: [{ groupId: house.group.id, share: 0.5 }],
+  drops: [
+    {
+      key: house.serving.id,
+      foodId: house.food.id,
+      groupId: house.group.id,
+      atMin: 1110,
+      massG: 0.2,
+      zone: 'surface',
+      place: '',
+      manner: PLAIN,
+    },
+  ],
+  ...over,
+});
+
 /** A species of the keeper's own, copied from the catalogue and changed. */
 export const sampleSpecies = (over: object = {}) => {
   const like = loadCatalogue().species.find((row) => row.key === 'danio-rerio');

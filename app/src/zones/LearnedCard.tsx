@@ -1,0 +1,178 @@
+import type { LearnedRow, Problem, SightingRow, Tank } from '@open-larder/contract';
+import { sightingOf, type FeedingRows } from '@open-larder/contract/zones';
+import type { LearnedGroup } from '@open-larder/core/zones';
+import { useEffect } from 'react';
+import { View } from 'react-native';
+import { v7 as uuidv7 } from 'uuid';
+import { api, useWords } from '../store';
+import { Button, Card, Disclosure, ListRow, Text, useSay } from '../ui';
+import { sayLearned, saySighting } from './sayLearned';
+import { useWork } from './useWork';
+import { Working } from './Working';
+
+interface Props {
+  tank: Tank;
+  rows: FeedingRows;
+  learned: LearnedRow;
+}
+
+/** As many of the newest sightings as a fit takes in: older ones were of other fish. */
+const NEWEST = 24;
+
+/** What was learned of this tank's groups: to see, to learn anew, to freeze, to forget. */
+export function LearnedCard({ tank, rows, learned }: Props) {
+  const { data: seen = [] } = api.useSightingsQuery(tank.id);
+  const learning = useWork<LearnedGroup[]>(seen);
+  const { keep, freeze, forget } = useKeep(tank, learned);
+  const usable = seen.slice(0, NEWEST).flatMap((row) => sightingOf(rows, row) ?? []);
+  const { result } = learning;
+  useEffect(() => {
+    if (result === null) return;
+    void keep(result, usable.length);
+    learning.forget();
+    // Kept once, when it has come.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [result]);
+  const names = new Map(rows.groups.map((group) => [group.id, group.name]));
+  return (
+    <View style={{ gap: 12 }}>
+      <Text look="subtitle">Learned here</Text>
+      {learned.groups.length > 0 ? (
+        <Card label="Learned here">
+          {learned.groups.map((group, at) => (
+            <ListRow
+              key={group.groupId}
+              first={at === 0}
+              title={names.get(group.groupId) ?? 'A group that has moved'}
+              detail={sayLearned(group)}
+            />
+          ))}
+        </Card>
+      ) : (
+        <Text tone="quiet">
+          Nothing yet: every group is taken for what its species and size let expect. Note what you
+          see of a few meals, and learn from it.
+        </Text>
+      )}
+      {learned.groups.length > 0 ? (
+        <Text look="small" tone="quiet">
+          {`From ${learned.sightings} ${learned.sightings === 1 ? 'sighting' : 'sightings'}${learned.frozen ? '; frozen' : ''}. The pictures above use it.`}
+        </Text>
+      ) : null}
+      {usable.length > 0 && !learned.frozen ? (
+        <Working
+          work={learning}
+          says="runs done"
+          label={`Learn from ${usable.length} ${usable.length === 1 ? 'sighting' : 'sightings'}`}
+          onStart={() => learning.run((zones, onRun) => zones.learn(usable, onRun))}
+        />
+      ) : null}
+      {learned.groups.length > 0 ? (
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+          <Button
+            label={learned.frozen ? 'Thaw: learn on' : 'Freeze it'}
+            onPress={() => void freeze(!learned.frozen)}
+          />
+          <Button label="Forget it" onPress={() => void forget()} />
+        </View>
+      ) : null}
+      {seen.length > 0 ? <Seen tank={tank} seen={seen} names={names} /> : null}
+    </View>
+  );
+}
+
+/** What was noted, newest first, each with a way to take it back. */
+function Seen({
+  tank,
+  seen,
+  names,
+}: {
+  tank: Tank;
+  seen: readonly SightingRow[];
+  names: ReadonlyMap<string, string>;
+}) {
+  const words = useWords();
+  const say = useSay();
+  const [undo] = api.useUndoSightingMutation();
+  const [add] = api.useAddSightingMutation();
+  const takeBack = async (row: SightingRow) => {
+    const done = await undo({ params: { id: row.id }, body: { id: uuidv7() } });
+    if (done.error) {
+      say((done.error as Problem).detail, { tone: 'fault' });
+      return;
+    }
+    say('Taken back.', {
+      undo: () => void add({ params: { id: tank.id }, body: { ...row, id: uuidv7() } }),
+    });
+  };
+  return (
+    <Disclosure title={`${seen.length} noted here`}>
+      <Card>
+        {seen.slice(0, NEWEST).map((row, at) => (
+          <ListRow
+            key={row.id}
+            first={at === 0}
+            title={words.day(row.day)}
+            detail={saySighting(row, names)}
+            trail={
+              <Button
+                look="bare"
+                label="Take back"
+                spoken={`Take back what was seen on ${words.day(row.day)}`}
+                onPress={() => void takeBack(row)}
+              />
+            }
+          />
+        ))}
+      </Card>
+    </Disclosure>
+  );
+}
+
+/** Versions of what was learned, each with a way back to the one before. */
+function useKeep(tank: Tank, learned: LearnedRow) {
+  const say = useSay();
+  const [send] = api.useEditLearnedMutation();
+  const write = async (news: Omit<LearnedRow, 'version'>, says: string) => {
+    const params = { id: tank.id };
+    const done = await send({ params, body: { ...news, version: learned.version } });
+    if (done.error) {
+      say((done.error as Problem).detail, { tone: 'fault' });
+      return;
+    }
+    const { version } = done.data as LearnedRow;
+    say(says, { undo: () => void send({ params, body: { ...learned, version } }) });
+  };
+  const { version: _, ...current } = learned;
+  return {
+    keep: (groups: LearnedGroup[], sightings: number) =>
+      write(
+        { frozen: false, sightings, groups: groups.map(rounded) },
+        'Learned. The simulation of this tank uses it.',
+      ),
+    freeze: (frozen: boolean) =>
+      write(
+        { ...current, frozen },
+        frozen ? 'Frozen: it stays as it is.' : 'It can be learned on.',
+      ),
+    forget: () =>
+      write(
+        { frozen: false, sightings: 0, groups: [] },
+        'Forgotten. Every group is as expected again.',
+      ),
+  };
+}
+
+const round3 = (value: number) => Math.round(value * 1000) / 1000;
+/** Kept to three places: more is not known. */
+const rounded = ({ groupId, search, taking, coming, sure }: LearnedGroup) => ({
+  groupId,
+  search: round3(search),
+  taking: round3(taking),
+  coming: round3(coming),
+  sure: {
+    search: round3(sure.search),
+    taking: round3(sure.taking),
+    coming: round3(sure.coming),
+  },
+});

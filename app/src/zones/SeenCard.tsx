@@ -1,0 +1,113 @@
+import type { BodyOf, Problem, Tank } from '@open-larder/contract';
+import type { Feeding } from '@open-larder/core/zones';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { v7 as uuidv7 } from 'uuid';
+import { api, useNow } from '../store';
+import { Button, Card, Choice, FaultLine, NumberField, Text, useSay } from '../ui';
+
+interface Props {
+  tank: Tank;
+  momentId: string;
+  /** One meal, as it was planned. */
+  feeding: Feeding;
+}
+
+type Fate = 'unseen' | 'gone' | 'left';
+const FATES: { value: Fate; label: string }[] = [
+  { value: 'unseen', label: 'Did not look' },
+  { value: 'gone', label: 'Gone' },
+  { value: 'left', label: 'Some was left' },
+];
+const LEFT = [
+  { value: 0.25, label: 'A quarter' },
+  { value: 0.5, label: 'Half' },
+  { value: 0.75, label: 'Three quarters' },
+  { value: 1, label: 'All' },
+];
+const UNSEEN = -1;
+const CAME = [
+  { value: UNSEEN, label: 'Did not look' },
+  { value: 1, label: 'All' },
+  { value: 0.5, label: 'Some' },
+  { value: 0, label: 'None' },
+];
+
+/** What a keeper saw of this meal: when it was gone, what was left, who came. */
+export function SeenCard({ tank, momentId, feeding }: Props) {
+  const say = useSay();
+  const now = useNow();
+  const [add, adding] = api.useAddSightingMutation();
+  const [undo] = api.useUndoSightingMutation();
+  const [fate, setFate] = useState<Fate>('unseen');
+  const [minutes, setMinutes] = useState<number | null>(null);
+  const [left, setLeft] = useState(0.25);
+  const [came, setCame] = useState<Record<string, number>>({});
+  const [problem, setProblem] = useState<string | null>(null);
+  const looked = feeding.groups.filter(({ id }) => (came[id] ?? UNSEEN) !== UNSEEN);
+  const save = async () => {
+    setProblem(null);
+    const body: BodyOf<'addSighting'> = {
+      id: uuidv7(),
+      day: now.day,
+      momentId,
+      clearedMin: fate === 'gone' ? minutes : null,
+      left: fate === 'left' ? left : null,
+      came: looked.map(({ id }) => ({ groupId: id, share: came[id]! })),
+      drops: [...feeding.drops],
+    };
+    if (fate === 'gone' && (minutes === null || Number.isNaN(minutes))) {
+      setProblem('Say after how many minutes it was gone.');
+      return;
+    }
+    const done = await add({ params: { id: tank.id }, body });
+    if (done.error) {
+      setProblem((done.error as Problem).detail);
+      return;
+    }
+    setFate('unseen');
+    setMinutes(null);
+    setCame({});
+    say('Noted. It counts when you learn from what was seen.', {
+      undo: () => void undo({ params: { id: body.id }, body: { id: uuidv7() } }),
+    });
+  };
+  return (
+    <View style={{ gap: 12 }}>
+      <Text look="subtitle">What you saw</Text>
+      <Card label="What you saw">
+        <View style={{ padding: 12, gap: 12 }}>
+          <Choice label="The food" value={fate} options={FATES} onChange={setFate} />
+          {fate === 'gone' ? (
+            <NumberField
+              label="Minutes until it was gone"
+              value={minutes}
+              onChange={setMinutes}
+              decimals={1}
+            />
+          ) : fate === 'left' ? (
+            <Choice label="How much was left" value={left} options={LEFT} onChange={setLeft} />
+          ) : null}
+          {feeding.groups.map(({ id, name }) => (
+            <Choice
+              key={id}
+              label={`${name} that came`}
+              value={came[id] ?? UNSEEN}
+              options={CAME}
+              onChange={(share) => setCame((before) => ({ ...before, [id]: share }))}
+            />
+          ))}
+          {problem ? <FaultLine fault={problem} /> : null}
+          <View style={{ alignItems: 'flex-start' }}>
+            <Button
+              label="Note it"
+              busy={adding.isLoading}
+              disabled={fate === 'unseen' && looked.length === 0}
+              onPress={() => void save()}
+            />
+          </View>
+        </View>
+      </Card>
+    </View>
+  );
+}

@@ -1,0 +1,54 @@
+import type { LearnedRow, SightingRow } from '@open-larder/contract';
+import { sayNumber } from '@open-larder/core/units';
+import { sayShare } from './words';
+
+type Traits = LearnedRow['groups'][number];
+
+/** A multiple this near to one is as expected. */
+const AS_EXPECTED = 0.07;
+
+const SAYS: Record<keyof Traits['sure'], (times: string) => string> = {
+  search: (times) => `finds food ${times} as fast as expected`,
+  taking: (times) => `takes it ${times} as readily`,
+  coming: (times) => `${times} as many come`,
+};
+
+/** «½ as many come as expected, fairly sure»; or that all is as expected, and how sure that is. */
+export function sayLearned(group: Traits): string {
+  const parts = (Object.keys(SAYS) as (keyof Traits['sure'])[])
+    .filter((trait) => Math.abs(Math.log(group[trait])) > AS_EXPECTED)
+    .map((trait) => `${SAYS[trait](sayTimes(group[trait]))} (${saySure(group.sure[trait])})`);
+  if (parts.length > 0) return `${parts.join('; ')}.`.replace(/^./, (first) => first.toUpperCase());
+  const sure = Math.max(...Object.values(group.sure));
+  return `As expected (${saySure(sure)}).`;
+}
+
+const sayTimes = (multiple: number) => `${sayNumber(multiple, 1)} times`;
+
+/** How much of the doubt that there was before has gone. Steps are ours. */
+function saySure(sure: number): string {
+  return sure < 0.1
+    ? 'a guess still'
+    : sure < 0.3
+      ? 'a little sure'
+      : sure < 0.6
+        ? 'fairly sure'
+        : 'quite sure';
+}
+
+const CAME: Record<string, string> = { '0': 'none', '0.5': 'some', '1': 'all' };
+
+/** «Gone after 8 min; Kuhli loaches: some» */
+export function saySighting(row: SightingRow, names: ReadonlyMap<string, string>): string {
+  const food =
+    row.clearedMin !== null
+      ? [`gone after ${sayNumber(row.clearedMin, 1)} min`]
+      : row.left !== null
+        ? [`${sayShare(row.left)} left`]
+        : [];
+  const came = row.came.map(
+    ({ groupId, share }) =>
+      `${names.get(groupId) ?? 'a group'}: ${CAME[String(share)] ?? sayShare(share)} came`,
+  );
+  return [...food, ...came].join('; ').replace(/^./, (first) => first.toUpperCase());
+}

@@ -1,0 +1,58 @@
+import { addDays } from '@open-larder/core';
+import { cutPage, readCursor, type Scope } from '../db';
+import { todayOf } from '../household/store';
+import type { Handlers } from '../http/mount';
+import { conflict, notFound, refused } from '../http/problems';
+import { readTank } from '../tank/store';
+import { readLearned, readSighting, refuseStrangers, saveLearned, sightings } from './store';
+
+export const sightingRoutes: Handlers = {
+  async listSightings({ params, query }, { scope }) {
+    await mustKnow(scope, params.id);
+    const before = readCursor(query.cursor, 1);
+    const rows = await sightings(scope, params.id, before, query.limit + 1);
+    return cutPage(rows, query.limit, (row) => [row.seq]);
+  },
+
+  async addSighting({ params, body }, { scope, clock }) {
+    if (body.day > addDays(await todayOf(scope, clock), 1)) {
+      throw refused('day', 'this day has not come yet; say what was seen on its day');
+    }
+    return scope.atomically(async (inside) => {
+      await mustKnow(inside, params.id);
+      await refuseStrangers(
+        inside,
+        body.came.map((one) => one.groupId),
+      );
+      await inside.insertOnce('sightings', [{ ...body, tankId: params.id }]);
+      const made = await readSighting(inside, body.id);
+      if (!made) throw conflict('This id is already used. Reload and try again.');
+      return made;
+    });
+  },
+
+  undoSighting: ({ params, body }, { scope }) =>
+    scope.atomically(async (inside) => {
+      await inside.lock(`sighting ${params.id}`);
+      const seen = await readSighting(inside, params.id);
+      if (!seen) throw notFound('This sighting');
+      const { undone, ...row } = seen;
+      if (!undone) await inside.insert('sightings', [{ ...row, id: body.id, undoes: params.id }]);
+      return row;
+    }),
+
+  async getLearned({ params }, { scope }) {
+    await mustKnow(scope, params.id);
+    return readLearned(scope, params.id);
+  },
+
+  editLearned: ({ params, body }, { scope }) =>
+    scope.atomically(async (inside) => {
+      await mustKnow(inside, params.id);
+      return saveLearned(inside, params.id, body);
+    }),
+};
+
+async function mustKnow(scope: Scope, tankId: string): Promise<void> {
+  if (!(await readTank(scope, tankId))) throw notFound('This tank');
+}
