@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { View } from 'react-native';
 import Svg, { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { FONTS, useColours } from '../theme';
@@ -87,12 +87,7 @@ export function FeedingDay({ label, times, strips, isLit, feedings, at }: Props)
                   {strip.says}
                 </SvgText>
                 <Rect x={0} y={top} width={width} height={STRIP} fill={c.paper} stroke={c.rule} />
-                <Path
-                  d={areaOf(strip.heights, times, x, top)}
-                  fill={strip.of === 'food' ? c.brine : c.duckweed}
-                  stroke={strip.of === 'food' ? c.brine : undefined}
-                  strokeWidth={1.5}
-                />
+                <Area strip={strip} times={times} width={width} top={top} />
                 <Line
                   x1={x(at)}
                   x2={x(at)}
@@ -132,19 +127,33 @@ export function FeedingDay({ label, times, strips, isLit, feedings, at }: Props)
   );
 }
 
-function areaOf(
-  heights: readonly number[],
-  times: readonly number[],
-  x: (minutes: number) => number,
-  top: number,
-): string {
-  const foot = top + STRIP;
-  const points = heights.map(
-    (height, at) =>
-      `${x(times[at] as number).toFixed(1)} ${(foot - Math.min(1, height) * STRIP).toFixed(1)}`,
-  );
-  return `M${x(times[0] ?? 0).toFixed(1)} ${foot} L${points.join(' L')} L${x(times.at(-1) ?? 0).toFixed(1)} ${foot} Z`;
+interface AreaProps {
+  strip: DayStrip;
+  times: readonly number[];
+  width: number;
+  top: number;
 }
+
+/** A strip's shape: drawn anew only for another day, not for each moment that is looked at. */
+const Area = memo(function Area({ strip, times, width, top }: AreaProps) {
+  const c = useColours();
+  const from = times[0] ?? 0;
+  const span = Math.max(1, (times.at(-1) ?? 0) - from);
+  const foot = top + STRIP;
+  const points = strip.heights.map((height, at) => {
+    const x = (((times[at] as number) - from) / span) * width;
+    return `${x.toFixed(1)} ${(foot - Math.min(1, height) * STRIP).toFixed(1)}`;
+  });
+  const food = strip.of === 'food';
+  return (
+    <Path
+      d={`M0 ${foot} L${points.join(' L')} L${width} ${foot} Z`}
+      fill={food ? c.brine : c.duckweed}
+      stroke={food ? c.brine : undefined}
+      strokeWidth={1.5}
+    />
+  );
+});
 
 /** The hours, lit and dark, ten minutes at a time. */
 function LightBand({

@@ -13,6 +13,7 @@ export { lowerFirst, upperFirst } from './firstLetter';
 export { NumberField } from './NumberField';
 export { matches, Picker } from './Picker';
 export { Screen } from './Screen';
+export { Scrub } from './Scrub';
 export { Sheet } from './Sheet';
 export { Empty, Fault, Skeleton } from './states';
 export { Stepper } from './Stepper';

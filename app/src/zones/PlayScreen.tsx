@@ -3,7 +3,6 @@ import { feedingOf } from '@open-larder/contract/zones';
 import { compileRound } from '@open-larder/core/round';
 import { saySignificant } from '@open-larder/core/units';
 import { gotBy, type Feeding, type Played } from '@open-larder/core/zones';
-import Slider from '@react-native-community/slider';
 import Pause from 'lucide-react-native/icons/pause';
 import Play from 'lucide-react-native/icons/play';
 import { useMemo, useState } from 'react';
@@ -19,13 +18,14 @@ import {
   IconButton,
   ListRow,
   Screen,
+  Scrub,
   Skeleton,
   Tabs,
   Text,
   WhyLink,
 } from '../ui';
 import { AskForBetter } from './AskForBetter';
-import { dotsOf, pullOf } from './dots';
+import { dotsOf, lyingBy, pullOf } from './dots';
 import { LearnedCard } from './LearnedCard';
 import { SeenCard } from './SeenCard';
 import { Shares } from './Shares';
@@ -155,17 +155,12 @@ function Playing({ tank, data, feeding, simulation, played, whole }: Parts & { w
             <Play size={24} color={colours.ink} />
           )}
         </IconButton>
-        <Slider
-          style={{ flex: 1, height: 48 }}
-          aria-label="Time in the feeding"
-          minimumValue={0}
-          maximumValue={Math.max(1, frames.length - 1)}
-          step={1}
+        <Scrub
+          label="Time in the feeding"
+          says={`${clock}, ${saySpan(frame.atS)} in`}
           value={playback.at}
-          onValueChange={(value) => playback.seek(Math.round(value))}
-          minimumTrackTintColor={colours.brine}
-          maximumTrackTintColor={colours.rule}
-          thumbTintColor={colours.ink}
+          most={Math.max(1, frames.length - 1)}
+          onChange={playback.seek}
         />
       </View>
       <View style={{ flexDirection: 'row', justifyContent: 'space-between', marginTop: -12 }}>
@@ -232,7 +227,10 @@ function WholeDay({
   minutes,
 }: Pick<Parts, 'tank' | 'feeding' | 'played'> & { minutes: number }) {
   const strips = useMemo(() => stripsOf(feeding, played), [feeding, played]);
-  const times = played.frames.map((frame) => feeding.fromMin + frame.atS / 60);
+  const times = useMemo(
+    () => played.frames.map((frame) => feeding.fromMin + frame.atS / 60),
+    [feeding, played],
+  );
   const says = strips.map(({ name, says }) => `${name}: ${says}`).join(', ');
   return (
     <FeedingDay
@@ -256,25 +254,21 @@ const LYING: { name: string; layers: readonly number[] }[] = [
 const FULL_NEED = 1.25;
 
 function stripsOf(feeding: Feeding, { frames, scene, report }: Played): DayStrip[] {
-  const width = scene.items.length + 1;
-  const lying = LYING.map(({ name, layers }) => ({
-    name,
-    grams: frames.map(({ lies }) => {
-      let sum = 0;
-      lies.forEach((grams, at) => {
-        const item = at % width;
-        if (item < width - 1 && layers.includes(Math.floor(at / width) % 6)) sum += grams;
-      });
-      return sum;
-    }),
-  }));
-  const most = Math.max(1e-9, ...lying.flatMap(({ grams }) => grams));
+  const grams = LYING.map(() => new Float64Array(frames.length));
+  frames.forEach((frame, at) => {
+    const inLayers = lyingBy(scene, frame);
+    LYING.forEach(({ layers }, strip) => {
+      grams[strip]![at] = layers.reduce((sum, layer) => sum + inLayers[layer]!, 0);
+    });
+  });
+  const peaks = grams.map((part) => part.reduce((a, b) => Math.max(a, b), 0));
+  const most = Math.max(1e-9, ...peaks);
   return [
-    ...lying.map(({ name, grams }): DayStrip => ({
+    ...LYING.map(({ name }, strip): DayStrip => ({
       name,
-      says: `${saySignificant(Math.max(...grams))} g at the most`,
+      says: `${saySignificant(peaks[strip]!)} g at the most`,
       // The root shows a crumb beside a cube.
-      heights: grams.map((part) => Math.sqrt(part / most)),
+      heights: Array.from(grams[strip]!, (part) => Math.sqrt(part / most)),
       of: 'food',
     })),
     ...report.groups.map((group, f): DayStrip => {

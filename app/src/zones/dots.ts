@@ -83,6 +83,19 @@ function deepOf(layers: readonly number[], order: number): { layer: number; deep
   return null;
 }
 
+/** Grams of food in each layer of the whole tank; the film that grows there is not counted. */
+export function lyingBy(scene: Scene, frame: Frame): Float64Array {
+  const width = scene.items.length + 1;
+  const grams = new Float64Array(LAYER_COUNT);
+  for (let cell = 0; cell < scene.columns * LAYER_COUNT; cell += 1) {
+    for (let item = 0; item < width - 1; item += 1) {
+      const layer = cell % LAYER_COUNT;
+      grams[layer] = (grams[layer] as number) + (frame.lies[cell * width + item] as number);
+    }
+  }
+  return grams;
+}
+
 /** Which column a dot of a layer is in: as many dots as food. */
 function columnOf(scene: Scene, frame: Frame, i: number, layer: number, share: number): number {
   const width = scene.items.length + 1;

@@ -38,6 +38,8 @@ export interface Outcome {
 const FIRST_STEP_S = 0.5;
 const STEP_OF_AGE = 0.04;
 const LONGEST_STEP_S = 120;
+/** Frames are this share of the food's age apart: enough to see it move. */
+const FRAME_OF_AGE = 0.08;
 
 /**
  * Run a model. A mean field: numbers of particles are expectations. Every loss is an exponential
@@ -64,7 +66,8 @@ export function simulate(model: Model, { stepScale = 1, everyS = Infinity } = {}
     }
     if (nowS >= nextFrameS) {
       frames.push(frameOf(state, nowS));
-      nextFrameS = nowS + Math.min(everyS, Math.max(FIRST_STEP_S, (nowS - lastInS) * STEP_OF_AGE));
+      const since = Math.max(FIRST_STEP_S, (nowS - lastInS) * FRAME_OF_AGE);
+      nextFrameS = nowS + Math.min(everyS, since);
     }
     const usual = Math.max(FIRST_STEP_S, (nowS - lastInS) * STEP_OF_AGE);
     const until = Math.min(events[event] ?? Infinity, model.endS);
