@@ -31,7 +31,9 @@ test('the demo: every place, both themes, accessible and without sideways scroll
   }
   const { items } = await (await page.request.get(`${demo.url}/api/recipes`)).json();
   const recipe = `/larder/recipes/${items[0].id}`;
-  for (const address of [...BEHIND, recipe, `${recipe}/edit`]) {
+  const tanks = await (await page.request.get(`${demo.url}/api/tanks`)).json();
+  const feeding = `/tanks/${tanks.items[0].id}/play`;
+  for (const address of [...BEHIND, recipe, `${recipe}/edit`, feeding]) {
     await page.goto(demo.url + address);
     await sound(page, address);
   }
