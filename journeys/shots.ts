@@ -43,9 +43,25 @@ async function main(): Promise<void> {
     await page.getByRole('button', { name: /^Why/ }).first().click();
     await page.getByText('Water temperature').first().waitFor();
   };
-  const kuhli = async (page: Page) => {
-    await page.getByLabel('Search by any name, or by family').fill('kulhi loach');
-    await page.getByText('Kuhli loach').first().waitFor();
+  /** Draw along the bar until the time that is said there is reached. */
+  const until = (seconds: number) => async (page: Page) => {
+    const time = page.getByRole('slider', { name: 'Time in the feeding' });
+    await page
+      .getByText(/in the end, likely/)
+      .first()
+      .waitFor();
+    await time.focus();
+    await page.keyboard.press('Home');
+    for (let key = 0; key < 400; key += 1) {
+      const said = (await time.getAttribute('aria-valuetext')) ?? '';
+      const [, count, unit] = /, ([\d.]+) (s|min|h) in$/.exec(said) ?? [];
+      if (Number(count) * { s: 1, min: 60, h: 3600 }[unit as 's'] >= seconds) break;
+      await page.keyboard.press('ArrowRight');
+    }
+  };
+  const fed = (seconds: number) => async (page: Page) => {
+    await evening(page);
+    await until(seconds)(page);
   };
   const paste = async (page: Page) => {
     await page
@@ -65,20 +81,25 @@ async function main(): Promise<void> {
     { name: 'why', path: '/round', before: why },
     { name: 'tanks', path: '/tanks' },
     { name: 'tank-wide', path: `/tanks/${tarn}`, wide: true },
-    { name: 'fish', path: '/fish' },
-    { name: 'species', path: '/species', before: kuhli },
     { name: 'species-wide', path: '/species/pangio-kuhlii', wide: true },
     { name: 'tables-wide', path: '/tables', wide: true, before: paste },
+    { name: 'feeding', path: `/tanks/${tarn}/play`, before: fed(10) },
+    { name: 'feeding-minute', path: `/tanks/${tarn}/play`, before: fed(60) },
+    { name: 'feeding-end', path: `/tanks/${tarn}/play`, before: fed(840), lamp: true },
+    {
+      name: 'feeding-day-wide',
+      path: `/tanks/${tarn}/play?moment=day`,
+      wide: true,
+      before: until(11 * 3600),
+    },
     { name: 'group', path: `/groups/${loaches}` },
     { name: 'diet-wide', path: `/groups/${loaches}/diet`, wide: true },
     { name: 'week', path: `/week?tank=${tarn}` },
-    { name: 'week-wide', path: `/week?tank=${tarn}`, wide: true },
     { name: 'larder', path: '/larder' },
     { name: 'larder-wide', path: `/larder/${powder}`, wide: true },
     { name: 'recipe', path: `/larder/recipes/${gel}` },
     { name: 'compare-wide', path: '/larder/compare', wide: true },
     { name: 'records', path: '/records' },
-    { name: 'records-lamp-wide', path: '/records', wide: true, lamp: true },
   ];
   for (const shot of shots) {
     const page = await browser.newPage({

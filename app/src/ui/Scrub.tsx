@@ -1,5 +1,5 @@
 import { createElement, type ChangeEvent } from 'react';
-import { SIZES, useColours } from '../theme';
+import { SIZES, useColours, useThemeName } from '../theme';
 
 interface Props {
   label: string;
@@ -13,6 +13,7 @@ interface Props {
 /** A bar to draw along, or to move by the arrow keys: the browser's own, in our colours. */
 export function Scrub({ label, says, value, most, onChange }: Props) {
   const colours = useColours();
+  const theme = useThemeName();
   return createElement('input', {
     type: 'range',
     'aria-label': label,
@@ -22,6 +23,13 @@ export function Scrub({ label, says, value, most, onChange }: Props) {
     step: 1,
     value,
     onChange: (event: ChangeEvent<HTMLInputElement>) => onChange(Number(event.target.value)),
-    style: { flex: 1, height: SIZES.touch, margin: 0, accentColor: colours.brine },
+    style: {
+      flex: 1,
+      height: SIZES.touch,
+      margin: 0,
+      accentColor: colours.brine,
+      // Without it the rest of the bar glares white when the lamp is off.
+      colorScheme: theme === 'lamp' ? 'dark' : 'light',
+    },
   });
 }

@@ -1,4 +1,4 @@
-import { saySignificant } from '@open-larder/core/units';
+import { sayNumber } from '@open-larder/core/units';
 import type { Band, GroupReport } from '@open-larder/core/zones';
 import { View } from 'react-native';
 import { themed } from '../theme';
@@ -55,8 +55,7 @@ export function Shares({ groups, soFarKj, bands }: Props) {
   );
 }
 
-const sayPercent = (value: number) =>
-  `${value >= 10 ? Math.round(value) : saySignificant(value)} %`;
+const sayPercent = (value: number) => `${sayNumber(value, value >= 10 ? 0 : 1)} %`;
 const at100 = (percent: number) =>
   `${(Math.min(FULL, Math.max(0, percent)) / FULL) * 100}%` as const;
 

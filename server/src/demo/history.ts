@@ -18,6 +18,7 @@ import {
   type RoundServing,
   type SizeEvent,
   type Stage,
+  type Round,
 } from '@open-larder/core';
 import type { Catalogue } from '@open-larder/catalogue/load';
 import { localDay } from '../clock';
@@ -25,6 +26,7 @@ import { foodColumns } from '../food/store';
 import type { Scope } from '../db';
 import type { Chance } from './chance';
 import { makeKitchen } from './kitchen';
+import { seenLately } from './seen';
 import {
   GROUPS,
   HISTORY_DAYS,
@@ -104,9 +106,16 @@ export async function tellHistory(scope: Scope, catalogue: Catalogue, told: Told
     groups.flatMap((group) => group.servingRows),
   );
 
-  const { feedings, draws } = serveDays(catalogue, told, { tanks, foods, groups, first, today });
+  const { feedings, draws, rounds } = serveDays(catalogue, told, {
+    tanks,
+    foods,
+    groups,
+    first,
+    today,
+  });
   for (const batch of inBatches(feedings)) await scope.insert('feedings', batch);
   for (const batch of inBatches(draws)) await scope.insert('stock_events', batch);
+  await scope.insert('sightings', seenLately(rounds, { ...told, tanks, groups, today }));
 }
 
 function makeTanks({ chance, now }: Told): Tank[] {
@@ -277,6 +286,7 @@ function serveDays(catalogue: Catalogue, told: Told, stage: Stage0) {
   const madeById = new Map(stage.groups.map((group) => [group.id, group]));
   const feedings: Row[] = [];
   const draws: Row[] = [];
+  const rounds: Round[] = [];
   for (let day = stage.first; day <= stage.today; day = addDays(day, 1)) {
     const house = houseOf({
       household: { timeZone: told.timeZone },
@@ -288,7 +298,9 @@ function serveDays(catalogue: Catalogue, told: Told, stage: Stage0) {
       foods: stage.foods.map((food) => food.food),
       species,
     });
-    for (const { stops } of compileRound(house, day).moments) {
+    const round = compileRound(house, day);
+    rounds.push(round);
+    for (const { stops } of round.moments) {
       for (const stop of stops) {
         stop.servings.forEach((serving, index) => {
           const late = 2 + told.chance.next() * 25 + index;
@@ -314,7 +326,7 @@ function serveDays(catalogue: Catalogue, told: Told, stage: Stage0) {
       }
     }
   }
-  return { feedings, draws };
+  return { feedings, draws, rounds };
 }
 
 function serveOne(

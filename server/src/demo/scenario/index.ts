@@ -7,5 +7,6 @@ export const HISTORY_DAYS = 56;
 export { GROUPS, type DemoGroup } from './groups';
 export { GREEN_GEL } from './kitchen';
 export { MOMENTS, type MomentKey } from './moments';
+export { SEEN, type DemoSeen } from './seen';
 export { SHELF } from './shelf';
 export { TANKS, type DemoTank } from './tanks';
