@@ -124,7 +124,7 @@ function Belly({ fish, fill }: { fish: Placed; fill: number }) {
       cx={fish.x + fish.width * (fish.turned ? 0.6 : 0.4)}
       cy={fish.y + fish.width * up + most * 0.3}
       r={most * Math.sqrt(Math.min(1, fill))}
-      fill={c.roe}
+      fill={c.paper}
     />
   );
 }

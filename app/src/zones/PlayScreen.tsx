@@ -12,6 +12,7 @@ import { api, useHouse, useNow, useWords, type HouseData } from '../store';
 import { useColours, useWide } from '../theme';
 import { isLit, sectionOf } from '../tank/section';
 import {
+  Button,
   Card,
   Empty,
   Fault,
@@ -75,7 +76,7 @@ function Feedings({ tank, data, asked }: { tank: Tank; data: HouseData; asked?: 
     [rows, day, now.day, view],
   );
   const nothing = feeding.drops.length === 0;
-  const simulation = useSimulation(nothing || !(learned || isError) ? null : feeding, true);
+  const simulation = useSimulation(nothing || !(learned || isError) ? null : feeding);
   const { played, fault } = simulation;
   const parts = { tank, data, feeding, simulation };
   const wide = useWide();
@@ -131,7 +132,7 @@ interface Parts {
   tank: Tank;
   data: HouseData;
   feeding: Feeding;
-  simulation: Simulation;
+  simulation: Simulation & { stop: () => void };
   played: Played;
 }
 
@@ -173,10 +174,20 @@ function Playing({ tank, data, feeding, simulation, played, whole }: Parts & { w
           <Shares groups={report.groups} soFarKj={soFar} bands={simulation.bands?.ofNeed} />
         </View>
       </Card>
-      {simulation.bands ? null : (
-        <Text look="small" tone="quiet" role="status">
-          {`How sure this is: ${Math.round(simulation.progress * 100)} % of 200 runs over uncertain traits.`}
-        </Text>
+      {simulation.bands || simulation.stopped ? null : (
+        <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
+          <View style={{ flex: 1 }}>
+            <Text look="small" tone="quiet" role="status">
+              {`How sure this is: ${Math.round(simulation.progress * 100)} % of the runs over uncertain traits.`}
+            </Text>
+          </View>
+          <Button
+            look="bare"
+            label="Stop"
+            spoken="Stop the runs over uncertain traits"
+            onPress={simulation.stop}
+          />
+        </View>
       )}
     </View>
   );

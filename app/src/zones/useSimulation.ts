@@ -1,6 +1,6 @@
 import type { Bands, Feeding, Played } from '@open-larder/core/zones';
-import { useEffect, useState } from 'react';
-import { startZones } from '../workers/zones';
+import { useEffect, useRef, useState } from 'react';
+import { startZones, type ZonesWorker } from '../workers/zones';
 
 export interface Simulation {
   /** Undefined while it runs. */
@@ -10,6 +10,8 @@ export interface Simulation {
   progress: number;
   /** What went wrong, in words. */
   fault?: string;
+  /** The runs were stopped before the band was known. */
+  stopped?: boolean;
 }
 
 /** Runs over uncertain traits, and their seed: the same feeding gives the same band. */
@@ -17,19 +19,20 @@ const RUNS = 200;
 const SEED = 1;
 
 /** Simulate a feeding in a worker: first as it is likely, then its band. A new feeding ends the old. */
-export function useSimulation(feeding: Feeding | null, banded: boolean): Simulation {
+export function useSimulation(feeding: Feeding | null): Simulation & { stop: () => void } {
+  const worker = useRef<ZonesWorker | null>(null);
   const [simulation, setSimulation] = useState<Simulation>({ progress: 0 });
   useEffect(() => {
     setSimulation({ progress: 0 });
     if (feeding === null) return undefined;
     const zones = startZones();
+    worker.current = zones;
     let left = false;
     const tell = (news: Partial<Simulation>) => {
       if (!left) setSimulation((before) => ({ ...before, ...news }));
     };
     const work = async () => {
       tell({ played: await zones.play(feeding) });
-      if (!banded) return;
       const bands = await zones.bands(feeding, RUNS, SEED, (done) => {
         if (done % 10 === 0) tell({ progress: done / RUNS });
       });
@@ -42,6 +45,10 @@ export function useSimulation(feeding: Feeding | null, banded: boolean): Simulat
       left = true;
       zones.stop();
     };
-  }, [feeding, banded]);
-  return simulation;
+  }, [feeding]);
+  const stop = () => {
+    worker.current?.stop();
+    setSimulation((before) => ({ ...before, stopped: true }));
+  };
+  return { ...simulation, stop };
 }
