@@ -42,6 +42,7 @@ export function feedingOf(rows: FeedingRows, day: string, momentId: string | nul
   const moments = round.moments.filter(({ moment }) => momentId === null || moment.id === momentId);
   const drops = dropsOf({ ...round, moments }, rows.tank.id);
   const tank = feedTank(rows.tank);
+  const units = new Map(house.foods.map((food) => [food.id, food.unit]));
   const lifts = new Map(rows.foods.map((food) => [food.id, food.liftAfterMin]));
   const span =
     momentId === null || drops.length === 0
@@ -50,7 +51,9 @@ export function feedingOf(rows: FeedingRows, day: string, momentId: string | nul
   return {
     tank,
     groups: feedGroups(rows),
-    foods: rows.foods.filter((food) => !food.archived).map(feedFood),
+    foods: rows.foods
+      .filter((food) => !food.archived)
+      .map((food) => feedFood(food, units.get(food.id))),
     drops,
     ...span,
   };
@@ -67,7 +70,7 @@ export function sightingOf(rows: FeedingRows, row: SightingRow): Sighting | null
     feeding: {
       tank: feedTank(rows.tank),
       groups: feedGroups({ ...rows, learned: undefined }),
-      foods: rows.foods.map(feedFood),
+      foods: rows.foods.map((food) => feedFood(food)),
       drops: row.drops,
       ...mealSpan(row.drops, (foodId) => foods.get(foodId)?.liftAfterMin ?? null),
     },
@@ -119,8 +122,8 @@ function feedGroup(group: Group, speciesByKey: ReadonlyMap<string, Species>): Fe
   };
 }
 
-/** A food with stated defaults where nobody measured how it behaves in the water. */
-export function feedFood(food: FoodRow): FeedFood {
+/** A food with stated defaults where nobody measured how it behaves in the water, dealt in a unit. */
+export function feedFood(food: FoodRow, unit: FeedFood['unit'] = food.unit): FeedFood {
   const usual = usualInWater(food.form);
   const { floatMinutes, sinkCmPerS, particleMinMm, particleMaxMm } = food.inWater;
   const smallest = particleMinMm ?? Math.min(usual.particleMinMm, particleMaxMm ?? Infinity);
@@ -139,6 +142,7 @@ export function feedFood(food: FoodRow): FeedFood {
       particleMaxMm: Math.max(smallest, particleMaxMm ?? usual.particleMaxMm),
     },
     steps: food.steps,
+    unit: { massG: unit.massG, step: unit.step },
     liftAfterMin: food.liftAfterMin,
   };
 }

@@ -56,6 +56,7 @@ function feedingOf(groups: number, foods: number, minutes: number): Feeding {
       ...food,
       id: `f${at}`,
       composition: food,
+      unit: { massG: food.unitMassG, step: food.unitStep },
       inWater: food,
     })),
     drops: Array.from({ length: foods }, (_, at) => ({

@@ -1,9 +1,9 @@
-import type { BodyOf, Problem, Tank } from '@open-larder/contract';
-import type { Feeding } from '@open-larder/core/zones';
+import type { BodyOf, Problem, RoundView, Tank } from '@open-larder/contract';
+import type { Drop, Feeding } from '@open-larder/core/zones';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
-import { api, useNow } from '../store';
+import { api, useHand, useNow } from '../store';
 import { Button, Card, Choice, FaultLine, NumberField, Text, useSay } from '../ui';
 
 interface Props {
@@ -26,6 +26,21 @@ const LEFT = [
   { value: 1, label: 'All' },
 ];
 const UNSEEN = -1;
+
+/** What was logged of a meal counts before what was planned: less, more, or nothing at all. */
+function asGiven(drops: readonly Drop[], round: RoundView | undefined): Drop[] {
+  const servings = (round?.moments ?? []).flatMap(({ stops }) =>
+    stops.flatMap((stop) => stop.servings),
+  );
+  const byId = new Map(servings.map((serving) => [serving.servingId, serving]));
+  return drops.flatMap((drop) => {
+    const serving = byId.get(drop.key);
+    if (!serving?.fed) return drop;
+    const massG = serving.fed.units * serving.unit.massG;
+    return massG > 0 ? { ...drop, massG } : [];
+  });
+}
+
 const CAME = [
   { value: UNSEEN, label: 'Did not look' },
   { value: 1, label: 'All' },
@@ -44,6 +59,8 @@ export function SeenCard({ tank, momentId, feeding }: Props) {
   const [left, setLeft] = useState(0.25);
   const [came, setCame] = useState<Record<string, number>>({});
   const [problem, setProblem] = useState<string | null>(null);
+  const hand = useHand();
+  const { data: round } = api.useRoundQuery({ day: now.day, hand });
   const looked = feeding.groups.filter(({ id }) => (came[id] ?? UNSEEN) !== UNSEEN);
   const save = async () => {
     setProblem(null);
@@ -54,7 +71,7 @@ export function SeenCard({ tank, momentId, feeding }: Props) {
       clearedMin: fate === 'gone' ? minutes : null,
       left: fate === 'left' ? left : null,
       came: looked.map(({ id }) => ({ groupId: id, share: came[id]! })),
-      drops: [...feeding.drops],
+      drops: asGiven(feeding.drops, round),
     };
     if (fate === 'gone' && (minutes === null || Number.isNaN(minutes))) {
       setProblem('Say after how many minutes it was gone.');

@@ -44,6 +44,12 @@ const house = (over: object = {}) => ({
   'GET /api/groups': { items: [fed], next: null },
   'GET /api/foods': { items: [food, coarse], next: null },
   'GET /api/tanks/t1/learned': NOTHING,
+  [`GET /api/round/${new Date().toISOString().slice(0, 10)}`]: {
+    day: '',
+    moments: [],
+    resting: [],
+    unplanned: [],
+  },
   'GET /api/tanks/t1/sightings': { items: [], next: null },
   ...over,
 });

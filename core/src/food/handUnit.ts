@@ -21,14 +21,14 @@ const FRACTIONS: Record<string, string> = { '0.25': '¼', '0.5': '½', '0.75': '
  * @param massG grams as fed, 0 or more
  * @returns number of units, a whole multiple of `step`
  */
-export function toHandUnits(massG: number, unit: HandUnit): number {
+export function toHandUnits(massG: number, unit: Pick<HandUnit, 'massG' | 'step'>): number {
   if (massG <= 0) return 0;
   const steps = Math.max(1, Math.round(massG / unit.massG / unit.step));
   return tidy(steps * unit.step);
 }
 
 /** Hand units in grams as fed. */
-export function toGrams(units: number, unit: HandUnit): number {
+export function toGrams(units: number, unit: Pick<HandUnit, 'massG'>): number {
   return units * unit.massG;
 }
 

@@ -68,6 +68,14 @@ describe('a change', () => {
       [600, 0.125],
       [1330, 0.125],
     ]);
+    // Of a food that is dealt by the tenth of a gram, half of a quarter is one tenth.
+    const coarse = [testFlake(), testWafer({ unit: { massG: 0.1, step: 1 } })];
+    const rounded = changed(
+      { ...day, foods: coarse },
+      { kind: 'split', key, momentId: 'night' },
+      moments,
+    );
+    expect(rounded.drops.slice(1).map(({ massG }) => massG)).toEqual([0.1, 0.1]);
     const wet = { moisture: 0.9, protein: 0.05, fat: 0.01, fibre: 0, ash: 0.01 };
     const foods = [testFlake(), testWafer(), testFlake({ id: 'wet', composition: wet })];
     const dense = changed({ ...day, foods }, { kind: 'food', key, foodId: 'wet' }, moments);

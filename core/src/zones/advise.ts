@@ -98,15 +98,14 @@ export function advise(
   return { now, better, tried };
 }
 
-/** Two changes that do not contradict each other: not both of when, not both of what. */
+/** Changes of a serving that leave nothing else to say of it. */
+const WHOLE: ReadonlySet<Change['kind']> = new Set(['split', 'apart']);
+
+/** Two changes that do not contradict each other, nor make a riddle of one serving. */
 function fitTogether(one: Change, other: Change): boolean {
-  if (one.key !== other.key) return true;
-  const when = (change: Change) => ['moment', 'split'].includes(change.kind);
   return (
-    one.kind !== other.kind &&
-    !(when(one) && when(other)) &&
-    one.kind !== 'apart' &&
-    other.kind !== 'apart'
+    one.key !== other.key ||
+    (one.kind !== other.kind && !WHOLE.has(one.kind) && !WHOLE.has(other.kind))
   );
 }
 

@@ -1,4 +1,4 @@
-import { digestibleEnergy, fits, mealSteps, takes } from '../food';
+import { digestibleEnergy, fits, mealSteps, takes, toGrams, toHandUnits } from '../food';
 import type { DietServing, Manner } from '../round';
 import type { Drop, FeedFood, FeedGroup, Feeding } from './feeding';
 
@@ -94,7 +94,8 @@ function otherFoods(feeding: Feeding, { species, lengthCm }: FeedGroup, drop: Dr
 
 /**
  * The feeding as it would be with a change.
- * Another food is given to the same energy; a split gives half at each of both moments.
+ * Another food is given to the same energy; a split gives half at each of both moments; both as a
+ * hand can deal them, since the plan will round them too.
  */
 export function changed(feeding: Feeding, change: Change, moments: readonly FeedMoment[]): Feeding {
   const drops = feeding.drops.flatMap((drop) =>
@@ -116,7 +117,7 @@ function changedDrop(
     case 'moment':
       return [{ ...drop, atMin: atMin(change.momentId) }];
     case 'split': {
-      const half = { ...drop, massG: drop.massG / 2 };
+      const half = { ...drop, massG: dealt(feeding, drop.foodId, drop.massG / 2) };
       return [half, { ...half, key: `${drop.key}+`, atMin: atMin(change.momentId) }];
     }
     case 'food':
@@ -139,7 +140,14 @@ function sameEnergy({ foods, groups }: Feeding, drop: Drop, foodId: string): num
     return food ? digestibleEnergy(food.name, food.composition, guild).value : 0;
   };
   const other = energyOf(foodId);
-  return other > 0 ? (drop.massG * energyOf(drop.foodId)) / other : drop.massG;
+  const massG = other > 0 ? (drop.massG * energyOf(drop.foodId)) / other : drop.massG;
+  return dealt({ foods }, foodId, massG);
+}
+
+/** To what a hand can deal of a food. */
+function dealt({ foods }: Pick<Feeding, 'foods'>, foodId: string, massG: number): number {
+  const unit = foods.find((food) => food.id === foodId)?.unit;
+  return unit ? toGrams(toHandUnits(massG, unit), unit) : massG;
 }
 
 /**

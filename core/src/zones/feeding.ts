@@ -1,6 +1,6 @@
 import type { FoodFamily, FoodKind, PreparationStep, Species, Zone } from '@open-larder/catalogue';
 import type { Stage } from '../fish';
-import type { Composition, InWater } from '../food';
+import type { Composition, HandUnit, InWater } from '../food';
 import type { SpeciesTraits } from '../ration';
 import type { LightHours, Manner } from '../round';
 import type { TankFurnishing } from '../tank';
@@ -68,6 +68,8 @@ export interface FeedFood {
   form: 'floats' | 'sinksSlowly' | 'sinks';
   inWater: { [F in keyof InWater]: number };
   steps: readonly PreparationStep[];
+  /** What a hand deals of it: a changed portion is one that can be dealt. */
+  unit: Pick<HandUnit, 'massG' | 'step'>;
   /** Minutes after which what is left is lifted; null leaves it. */
   liftAfterMin: number | null;
 }

@@ -16,6 +16,7 @@ export const FILM_FOOD: FeedFood = {
   form: 'sinks',
   inWater: { floatMinutes: 0, sinkCmPerS: 0, particleMinMm: 0.1, particleMaxMm: 0.1 },
   steps: [],
+  unit: { massG: 1, step: 1 },
   liftAfterMin: null,
 };
 

@@ -76,6 +76,7 @@ export const testFlake = (over: Partial<FeedFood> = {}): FeedFood => ({
   form: 'floats',
   inWater: { floatMinutes: 3, sinkCmPerS: 0.5, particleMinMm: 0.8, particleMaxMm: 2 },
   steps: [],
+  unit: { massG: 0.001, step: 1 },
   liftAfterMin: 10,
   ...over,
 });
