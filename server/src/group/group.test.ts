@@ -116,6 +116,30 @@ describe('groups', () => {
 });
 
 describe('diets', () => {
+  it('say how a serving is given, and the Round says it at the glass', async () => {
+    const { ask, group, serving } = await smallHouse(server);
+    const manner = { afterMin: 5, spots: 2, carried: true, soaked: true, apart: false };
+    const put = (given: object) =>
+      ask.put(`/api/groups/${group.id}/diet`).send({
+        version: 1,
+        fastWeekdays: [],
+        goalFactor: null,
+        servings: [{ ...serving, manner: { ...manner, ...given } }],
+      });
+    await put({ spots: 9 }).expect(422);
+    await put({ afterMin: -5 }).expect(422);
+    const { body } = await put({}).expect(200);
+    expect(body.servings[0].manner).toEqual(manner);
+    const round = await ask.get('/api/round/2026-03-10').expect(200);
+    const servings = round.body.moments.flatMap(
+      (moment: { stops: { servings: { servingId: string }[] }[] }) =>
+        moment.stops.flatMap((stop) => stop.servings),
+    );
+    expect(servings.find((one: { servingId: string }) => one.servingId === serving.id).manner).toBe(
+      'soaked, carried to them, in 2 places, 5 min later',
+    );
+  });
+
   it('are versions: the newest counts, a stale one is refused with both', async () => {
     const { ask, group, serving } = await smallHouse(server);
     const diet = { fastWeekdays: [7], goalFactor: 1.3, servings: [serving] };
