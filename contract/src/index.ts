@@ -22,4 +22,3 @@ export * from './sighting';
 export * from './species';
 export * from './table';
 export * from './tank';
-export * from './zones';
