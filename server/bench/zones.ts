@@ -1,9 +1,8 @@
 import { loadCatalogue } from '@open-larder/catalogue/load';
 import {
   bandsOf,
-  modelOf,
   PLAIN,
-  simulate,
+  play,
   type Feeding,
   type FeedFood,
   type FeedGroup,
@@ -79,8 +78,8 @@ const RUNS = 200;
 /** A feeding, a day and a band, against smaller ones: growth must stay about linear. */
 export function zones(): void {
   const timeOf = (groups: number, foods: number, minutes: number) => {
-    const model = modelOf(feedingOf(groups, foods, minutes));
-    return fastestOf(() => simulate(model));
+    const feeding = feedingOf(groups, foods, minutes);
+    return fastestOf(() => play(feeding));
   };
   const [small, usual, large] = [timeOf(4, 2, 15), timeOf(8, 4, 15), timeOf(16, 8, 15)];
   const figures = (ours: number, base: number) => [

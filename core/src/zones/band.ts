@@ -1,11 +1,10 @@
 import { chanceOf, type Chance } from './chance';
 import type { Feeding } from './feeding';
 import { modelOf, type Model } from './model';
-import { meetingOf } from './meeting';
 import type { Feeder } from './feeder';
 import type { Item } from './item';
-import { reportOf } from './report';
-import { simulate } from './simulate';
+import { energiesOf } from './report';
+import { settled, simulate, type Outcome } from './simulate';
 
 /** The middle of what is likely, and where nine of ten runs lie. */
 export interface Band {
@@ -23,7 +22,7 @@ export interface Bands {
 }
 
 /** A band is far wider than the error of a longer step. */
-const STEP_SCALE = 2.5;
+const STEP_SCALE = 3.5;
 
 /**
  * How far off the starting traits may be: standard deviations of logarithms, but boldness on its own
@@ -53,16 +52,16 @@ export function bandsOf(
   onRun: (done: number) => boolean = () => true,
 ): Bands {
   const chance = chanceOf(seed);
-  const usual = modelOf(feeding);
+  const usual = settled(modelOf(feeding));
+  const kjPerG = energiesOf(feeding, usual);
   const shares: number[][] = feeding.groups.map(() => []);
   const cleared: number[][] = feeding.drops.map(() => []);
   let done = 0;
   while (done < runs) {
     const model = jittered(usual, chance);
     const outcome = simulate(model, { stepScale: STEP_SCALE });
-    const report = reportOf(feeding, model, outcome);
-    report.groups.forEach((group, at) => shares[at]!.push(group.ofNeed.value));
-    report.drops.forEach((drop, at) => cleared[at]!.push(drop.clearedMin ?? Infinity));
+    shares.forEach((runs, f) => runs.push(shareOf(model, outcome, kjPerG[f]!, f)));
+    cleared.forEach((runs, drop) => runs.push((outcome.clearedS[drop] ?? Infinity) / 60));
     done += 1;
     if (!onRun(done)) break;
   }
@@ -74,6 +73,13 @@ export function bandsOf(
       return Number.isFinite(band.middle) ? band : null;
     }),
   };
+}
+
+/** What reached a group, as a share of its day's need, %. */
+function shareOf(model: Model, { eatenG }: Outcome, kjPerG: readonly number[], f: number): number {
+  const { needKj } = model.feeders[f]!;
+  const got = kjPerG.reduce((sum, energy, i) => sum + energy * eatenG[f * kjPerG.length + i]!, 0);
+  return needKj > 0 ? (got / needKj) * 100 : 0;
 }
 
 /** @param values at least one; sorted in place */
@@ -91,7 +97,6 @@ function jittered(model: Model, chance: Chance): Model {
     return {
       ...feeder,
       speedCmS: feeder.speedCmS * search,
-      taking: feeder.taking * times(UNSURE.taking),
       gathersS: feeder.gathersS * times(UNSURE.gathers),
       boldness: clamp01(feeder.boldness + UNSURE.boldness * chance.normal()),
       stomachG: feeder.stomachG * times(UNSURE.stomach),
@@ -104,12 +109,14 @@ function jittered(model: Model, chance: Chance): Model {
     drift.set(item.drop, of);
     return { ...item, floatS: item.floatS * of.floats, sinkCmS: item.sinkCmS * of.sinks };
   });
-  const meetings = feeders.map((feeder) => {
+  const meetings = model.meetings.map((usual) => {
+    const taking = times(UNSURE.taking);
     const handling = times(UNSURE.handling);
-    return items.map((item) => {
-      const meeting = meetingOf(feeder, item);
-      return { ...meeting, handlingS: meeting.handlingS * handling };
-    });
+    return usual.map((meeting) => ({
+      ...meeting,
+      taken: Math.min(1, meeting.taken * taking),
+      handlingS: meeting.handlingS * handling,
+    }));
   });
   return { ...model, feeders, items, meetings };
 }

@@ -1,9 +1,8 @@
 import type { FoodFamily } from '@open-larder/catalogue';
-import { digestibleEnergy } from '../food';
 import type { Feeding } from './feeding';
 import { modelOf } from './model';
-import { reportOf, type Report } from './report';
-import { simulate, type Frame } from './simulate';
+import { energiesOf, reportOf, type Report } from './report';
+import { settled, simulate, type Frame } from './simulate';
 
 /** What a drawing of the frames needs to know about them. */
 export interface Scene {
@@ -41,7 +40,7 @@ const APART_S = 5;
 
 /** Simulate a feeding and keep what it takes to draw it. */
 export function play(feeding: Feeding): Played {
-  const model = modelOf(feeding);
+  const model = settled(modelOf(feeding));
   const everyS = Math.max(APART_S, model.endS * APART);
   const outcome = simulate(model, { everyS });
   const floor = model.waters.areaCm2.reduce((sum, area) => sum + area, 0);
@@ -57,11 +56,7 @@ export function play(feeding: Feeding): Played {
         servedG: count * massG,
         inS,
       })),
-      kjPerG: feeding.groups.map(({ species }) =>
-        model.items.map(
-          ({ food }) => digestibleEnergy(food.name, food.composition, species.guild).value,
-        ),
-      ),
+      kjPerG: energiesOf(feeding, model),
       stomachG: model.feeders.map((feeder) => feeder.stomachG),
       areaShare: Array.from(model.waters.areaCm2, (area) => area / floor),
     },

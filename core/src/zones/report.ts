@@ -56,6 +56,14 @@ export interface WaterReport {
 /** Amounts under this lie nowhere that a keeper could see, grams. */
 const SEEN_G = 1e-5;
 
+/** By group, then item, the film last: digestible kJ in a gram as fed. */
+export const energiesOf = (feeding: Feeding, model: Model): number[][] =>
+  feeding.groups.map(({ species }) =>
+    model.items.map(
+      ({ food }) => digestibleEnergy(food.name, food.composition, species.guild).value,
+    ),
+  );
+
 /** Read an outcome. */
 export function reportOf(feeding: Feeding, model: Model, outcome: Outcome): Report {
   const items = model.items.length;
@@ -119,13 +127,12 @@ function groupReport(
     from: [gotKj, needKj],
   });
   const feeder = model.feeders[f]!;
-  const last = outcome.frames.at(-1);
   return {
     groupId: group.id,
     name: group.name,
     gotKj,
     ofNeed,
-    fill: feeder.stomachG > 0 && last ? last.fill[f]! / feeder.stomachG : 0,
+    fill: feeder.stomachG > 0 ? outcome.stomachG[f]! / feeder.stomachG : 0,
     eaten: eaten.map(({ foodId, name, massG }) => ({ foodId, name, massG })),
   };
 }

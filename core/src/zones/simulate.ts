@@ -28,6 +28,8 @@ export interface Outcome {
   /** By cell, then item: lifted out, and lying there at the end. */
   liftedG: Float64Array;
   leftG: Float64Array;
+  /** By feeder: grams of dry matter in all stomachs at the end. */
+  stomachG: Float64Array;
   /** By drop: seconds after it went in at which a twentieth was left; null where more was. */
   clearedS: (number | null)[];
   frames: Frame[];
@@ -86,10 +88,29 @@ export function simulate(model: Model, { stepScale = 1, everyS = Infinity } = {}
     leachedG: state.leached,
     liftedG: state.lifted,
     leftG: gramsLying(state),
+    stomachG: state.stomach,
     clearedS: state.cleared,
     frames,
     steps,
   };
+}
+
+const DAY_S = 86_400;
+/** The night before is only needed for what it leaves in the stomachs. */
+const BEFORE_STEP_SCALE = 2.5;
+
+/**
+ * A whole day begins with what the same day before it left in the stomachs; a single meal finds
+ * them empty.
+ */
+export function settled(model: Model): Model {
+  if (model.endS < DAY_S) return model;
+  const before = simulate(model, { stepScale: BEFORE_STEP_SCALE });
+  const feeders = model.feeders.map((feeder, f) => ({
+    ...feeder,
+    fullAtFirst: feeder.stomachG > 0 ? before.stomachG[f]! / feeder.stomachG : 0,
+  }));
+  return { ...model, feeders };
 }
 
 /** Half of the movement before the meal and half after it: errors shrink with the square of the step. */

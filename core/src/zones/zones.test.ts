@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { PLAIN } from '../round';
-import { bandsOf, modelOf, reportOf, simulate, type Feeding } from '.';
+import { bandsOf, modelOf, play, reportOf, simulate, type Feeding } from '.';
 import {
   testDrop,
   testEater,
@@ -192,6 +192,19 @@ describe('what a feeding says', () => {
         drops: [testDrop('flake', 'loaches', { massG: 0.4, manner: { ...PLAIN, soaked } })],
       }).drops[0]!.ownShare;
     expect(given(true)).toBeGreaterThan(given(false) * 1.5);
+  });
+
+  it('a whole day begins with what the night left in the stomachs; a meal with none', () => {
+    const groups = [
+      testLoaches({ species: { presenceDay: { surface: 0, mid: 0, bottom: 0.9, film: 0 } } }),
+    ];
+    const drops = [testDrop('wafer', 'loaches', { zone: 'bottom', massG: 3, atMin: 1330 })];
+    const day = play(testFeeding({ groups, drops, fromMin: 540, toMin: 1980 }));
+    expect(day.frames[0]!.fill[0]).toBeGreaterThan(0);
+    // What it begins with is what it ends with: the same day, over and over.
+    expect(day.frames.at(-1)!.fill[0]! / day.frames[0]!.fill[0]!).toBeCloseTo(1, 1);
+    const meal = play(testFeeding({ groups, drops, fromMin: 1330, toMin: 1400 }));
+    expect(meal.frames[0]!.fill[0]).toBe(0);
   });
 
   it('what is lifted is not in the water; what is left is', () => {
