@@ -81,7 +81,7 @@ export function StopCard({
           look="bare"
           label="Who gets it"
           spoken={`Who gets the food in ${tank.name}`}
-          onPress={() => router.push(`/tanks/${tank.id}/play?moment=${momentId}`)}
+          onPress={() => router.push(`/tanks/${tank.id}/play?moment=${momentId}&day=${day}`)}
         />
       </View>
     </Card>

@@ -37,11 +37,11 @@ import { sayDrop, saySpan } from './words';
 const WHOLE_DAY = 'day';
 
 /** A feeding played in its tank: who gets what, when it is gone, what is left lying. */
-export function PlayScreen({ id, moment }: { id: string; moment?: string }) {
+export function PlayScreen({ id, moment, day }: { id: string; moment?: string; day?: string }) {
   const loaded = useHouse();
   const tank = loaded.data?.tanks.find((one) => one.id === id);
   return loaded.data && tank ? (
-    <Feedings key={id} tank={tank} data={loaded.data} asked={moment} />
+    <Feedings key={id} tank={tank} data={loaded.data} asked={moment} on={day} />
   ) : (
     <Screen title="Who gets it" back={`/tanks/${id}`}>
       {loaded.problem ? (
@@ -55,10 +55,21 @@ export function PlayScreen({ id, moment }: { id: string; moment?: string }) {
   );
 }
 
-function Feedings({ tank, data, asked }: { tank: Tank; data: HouseData; asked?: string }) {
+interface FeedingsProps {
+  tank: Tank;
+  data: HouseData;
+  asked?: string;
+  on?: string;
+}
+
+function Feedings({ tank, data, asked, on }: FeedingsProps) {
   const now = useNow();
+  const words = useWords();
+  // An address may hold anything: what is no day is today.
+  const date = on && !Number.isNaN(Date.parse(`${on}T00:00:00Z`)) ? on : now.day;
+  const when = date === now.day ? 'today' : `on ${words.day(date)}`;
   const [chosen, setChosen] = useState<string | null>(asked ?? null);
-  const moments = useMemo(() => momentsOf(data, tank.id, now.day), [data, tank.id, now.day]);
+  const moments = useMemo(() => momentsOf(data, tank.id, date), [data, tank.id, date]);
   const view = chosen ?? moments[0]?.id ?? WHOLE_DAY;
   const { data: learned, isError } = api.useLearnedQuery(tank.id);
   const rows = useMemo(
@@ -70,10 +81,10 @@ function Feedings({ tank, data, asked }: { tank: Tank; data: HouseData; asked?: 
     }),
     [data, tank, learned],
   );
-  const day = useMemo(() => feedingOf(rows, now.day, null), [rows, now.day]);
+  const day = useMemo(() => feedingOf(rows, date, null), [rows, date]);
   const feeding = useMemo(
-    () => (view === WHOLE_DAY ? day : feedingOf(rows, now.day, view)),
-    [rows, day, now.day, view],
+    () => (view === WHOLE_DAY ? day : feedingOf(rows, date, view)),
+    [rows, day, date, view],
   );
   const nothing = feeding.drops.length === 0;
   const simulation = useSimulation(nothing || !(learned || isError) ? null : feeding);
@@ -84,14 +95,16 @@ function Feedings({ tank, data, asked }: { tank: Tank; data: HouseData; asked?: 
     <View style={{ gap: 24 }}>
       <Outcome {...parts} played={played} />
       <AskForBetter tank={tank} data={data} day={day} />
-      {view === WHOLE_DAY ? null : <SeenCard tank={tank} momentId={view} feeding={feeding} />}
+      {view === WHOLE_DAY || date > now.day ? null : (
+        <SeenCard tank={tank} day={date} momentId={view} feeding={feeding} />
+      )}
       {learned ? <LearnedCard tank={tank} rows={rows} learned={learned} /> : null}
     </View>
   ) : null;
   return (
     <Screen
       title="Who gets it"
-      detail={`${tank.name}, as planned today`}
+      detail={`${tank.name}, as planned ${when}`}
       back={`/tanks/${tank.id}`}
       aside={outcome}
     >
@@ -108,7 +121,7 @@ function Feedings({ tank, data, asked }: { tank: Tank; data: HouseData; asked?: 
       ) : null}
       {nothing ? (
         <Empty
-          title="Nothing is planned here today"
+          title={`Nothing is planned here ${when}`}
           text="Say what the groups of this tank eat; then a feeding can be looked at before it is given."
         />
       ) : fault ? (

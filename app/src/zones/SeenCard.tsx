@@ -3,11 +3,12 @@ import type { Drop, Feeding } from '@open-larder/core/zones';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
-import { api, useHand, useNow } from '../store';
+import { api, useHand } from '../store';
 import { Button, Card, Choice, FaultLine, NumberField, Text, useSay } from '../ui';
 
 interface Props {
   tank: Tank;
+  day: string;
   momentId: string;
   /** One meal, as it was planned. */
   feeding: Feeding;
@@ -49,9 +50,8 @@ const CAME = [
 ];
 
 /** What a keeper saw of this meal: when it was gone, what was left, who came. */
-export function SeenCard({ tank, momentId, feeding }: Props) {
+export function SeenCard({ tank, day, momentId, feeding }: Props) {
   const say = useSay();
-  const now = useNow();
   const [add, adding] = api.useAddSightingMutation();
   const [undo] = api.useUndoSightingMutation();
   const [fate, setFate] = useState<Fate>('unseen');
@@ -60,13 +60,13 @@ export function SeenCard({ tank, momentId, feeding }: Props) {
   const [came, setCame] = useState<Record<string, number>>({});
   const [problem, setProblem] = useState<string | null>(null);
   const hand = useHand();
-  const { data: round } = api.useRoundQuery({ day: now.day, hand });
+  const { data: round } = api.useRoundQuery({ day, hand });
   const looked = feeding.groups.filter(({ id }) => (came[id] ?? UNSEEN) !== UNSEEN);
   const save = async () => {
     setProblem(null);
     const body: BodyOf<'addSighting'> = {
       id: uuidv7(),
-      day: now.day,
+      day,
       momentId,
       clearedMin: fate === 'gone' ? minutes : null,
       left: fate === 'left' ? left : null,

@@ -83,6 +83,17 @@ describe('who gets it', () => {
     ).toBeTruthy();
   });
 
+  it('may be of another day, which no garbage in an address can upset', async () => {
+    const sundays = { ...fed, diet: { ...fed.diet!, fastWeekdays: [7] } };
+    standIn(house({ 'GET /api/groups': { items: [sundays], next: null } }));
+    const { unmount } = show(<PlayScreen id="t1" day="2026-03-08" />);
+    expect(await screen.findByText('Nothing is planned here on Sun 8 Mar')).toBeTruthy();
+    unmount();
+    standIn(house());
+    show(<PlayScreen id="t1" day="never" />);
+    expect(await screen.findByText('Millpond, as planned today')).toBeTruthy();
+  });
+
   it('needs something that is planned, and a tank that is there', async () => {
     standIn(house({ 'GET /api/groups': { items: [{ ...fed, diet: null }], next: null } }));
     show(<PlayScreen id="t1" />);

@@ -1,5 +1,6 @@
 import { assumed, computed, measured, type Known } from '../why';
 import { dailyNeed, warmthFactor } from '../ration';
+import { NITRATE_PER_N, TAN_OF_PROTEIN } from '../water';
 import type { Together, Weighed } from './mate';
 
 export interface TankConditions {
@@ -150,7 +151,12 @@ export function loadOnTheWater(mates: readonly Weighed[], tank: TankConditions):
   const parts = mates.map((mate) => {
     const protein = (mate.species.proteinMin + mate.species.proteinMax) / 2;
     const foodG = mate.needKj.value / KJ_PER_G;
-    return { mate, protein, foodG, nitrateMg: foodG * protein * 0.092 * 4.43 * 1000 };
+    return {
+      mate,
+      protein,
+      foodG,
+      nitrateMg: foodG * protein * TAN_OF_PROTEIN * NITRATE_PER_N * 1000,
+    };
   });
   const weekly = (7 * parts.reduce((sum, part) => sum + part.nitrateMg, 0)) / litres;
   const strictest = mates.reduce((a, b) =>

@@ -1,6 +1,7 @@
 import { digestibleEnergy } from '../food';
 import { dailyNeed } from '../ration';
 import { assumed, computed, measured, type Known } from '../why';
+import { NITRATE_PER_N, PROTEIN_PER_N, TAN_OF_PROTEIN } from '../water';
 import type { Feeding, FeedGroup } from './feeding';
 import { FILM_FOOD } from './film';
 import { LAYERS, LAYER_COUNT, type Layer } from './layers';
@@ -174,13 +175,6 @@ function dropReport(feeding: Feeding, at: number, model: Model, outcome: Outcome
     })).filter(({ massG }) => massG > SEEN_G),
   };
 }
-
-/** Share of the protein eaten that leaves as ammonia nitrogen. Source: Timmons & Ebeling. */
-const TAN_OF_PROTEIN = 0.092;
-/** Grams of protein to one of nitrogen. */
-const PROTEIN_PER_N = 6.25;
-/** mg nitrate to a mg of nitrogen. */
-const NITRATE_PER_N = 4.43;
 
 function waterReport(feeding: Feeding, model: Model, outcome: Outcome): WaterReport {
   const items = model.items.length;

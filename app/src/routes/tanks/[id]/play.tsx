@@ -5,6 +5,6 @@ import { later } from '../../../ui';
 const PlayScreen = later(async () => (await import('../../../zones/PlayScreen')).PlayScreen);
 
 export default function PlayRoute() {
-  const { id, moment } = useLocalSearchParams<{ id: string; moment?: string }>();
-  return <PlayScreen key={id} id={id} moment={moment} />;
+  const { id, moment, day } = useLocalSearchParams<{ id: string; moment?: string; day?: string }>();
+  return <PlayScreen key={id} id={id} moment={moment} day={day} />;
 }
