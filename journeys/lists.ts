@@ -68,7 +68,7 @@ async function fill(url: string): Promise<void> {
         momentId: moments[0]?.id,
         zone: 'mid',
         place: '',
-        weekdays: [1, 2, 3, 4, 5, 6, 7],
+        days: [1, 2, 3, 4, 5, 6, 7],
         weight: 1,
         ownUnits: null,
         manner: { afterMin: 0, spots: 1, carried: false, soaked: false, apart: false },
@@ -77,6 +77,7 @@ async function fill(url: string): Promise<void> {
         version: 0,
         fastWeekdays: [],
         goalFactor: null,
+        rules: [],
         servings: [serving],
       });
     }

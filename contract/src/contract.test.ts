@@ -77,12 +77,12 @@ const serving = {
   momentId: ID,
   zone: 'surface',
   place: '',
-  weekdays: [1],
+  days: [1],
   weight: 1,
   ownUnits: null,
   manner: PLAIN,
 };
-const diet = { version: 0, fastWeekdays: [7], goalFactor: null, servings: [serving] };
+const diet = { version: 0, fastWeekdays: [7], goalFactor: null, servings: [serving], rules: [] };
 const fed = {
   id: ID,
   servingId: ID,
@@ -198,9 +198,9 @@ describe('what is wrong is answered at its field, in words', () => {
     [dietEdit, { ...diet, servings: [serving, serving] }, 'servings', /stands twice/],
     [
       dietEdit,
-      { ...diet, servings: [{ ...serving, weekdays: [] }] },
-      'servings.0.weekdays',
-      /at least one weekday/,
+      { ...diet, servings: [{ ...serving, days: [] }] },
+      'servings.0.days',
+      /at least one day/,
     ],
     [dietEdit, { ...diet, goalFactor: 11 }, 'goalFactor', /between 0 and 10/],
     [feedingCreate, { ...fed, outcome: 'skipped' }, 'units', /skipped serving has the amount 0/],

@@ -1,4 +1,4 @@
-import { MOST_AFTER_MIN, MOST_SPOTS } from '@open-larder/core/round';
+import { MOST_AFTER_MIN, MOST_CYCLE_DAYS, MOST_SPOTS } from '@open-larder/core/round';
 import { z } from 'zod';
 import { between, id, phrase, weekdays } from './basics';
 
@@ -17,13 +17,25 @@ export const dietServing = z.object({
   momentId: id,
   zone: z.enum(['surface', 'mid', 'bottom', 'film']),
   place: phrase,
-  weekdays: weekdays.min(1, 'choose at least one weekday'),
+  /** Days of the tank's cycle; of a week the ISO weekdays. */
+  days: z
+    .array(z.int().min(1).max(MOST_CYCLE_DAYS))
+    .min(1, 'choose at least one day')
+    .max(MOST_CYCLE_DAYS)
+    .refine((days) => new Set(days).size === days.length, 'a day stands twice'),
   weight: between(0.05, 20, 'the share of the day'),
   ownUnits: between(0.05, 10_000, 'the amount').nullable(),
   manner,
 });
 
-const fields = z.object({
+/** What the keeper knows of a group and a food. */
+const rule = z.object({
+  foodId: id,
+  taken: between(0, 1, 'how readily it is taken').nullable(),
+  mostPerWeek: between(0, 70, 'servings a week').int('count whole servings').nullable(),
+});
+
+export const dietFields = z.object({
   fastWeekdays: weekdays.max(6, 'a group cannot fast every day of the week'),
   goalFactor: between(0, 10, 'the goal, as a multiple of maintenance,').nullable(),
   servings: z
@@ -33,10 +45,17 @@ const fields = z.object({
       (servings) => new Set(servings.map((serving) => serving.id)).size === servings.length,
       'a serving stands twice',
     ),
+  rules: z
+    .array(rule)
+    .max(200, 'keep it under 200 foods')
+    .refine(
+      (rules) => new Set(rules.map((one) => one.foodId)).size === rules.length,
+      'a food stands twice',
+    ),
 });
 
 /** `version` 0 starts a group's first diet. `validFrom` is set by the server to the day of saving. */
-export const dietEdit = fields.extend({ version: z.int().min(0) });
+export const dietEdit = dietFields.extend({ version: z.int().min(0) });
 
 /** As read back: what passed the limits on its way in. */
 export const diet = z.object({
@@ -51,10 +70,17 @@ export const diet = z.object({
       momentId: z.string(),
       zone: dietServing.shape.zone,
       place: z.string(),
-      weekdays: z.array(z.number()),
+      days: z.array(z.number()),
       weight: z.number(),
       ownUnits: z.number().nullable(),
       manner,
+    }),
+  ),
+  rules: z.array(
+    z.object({
+      foodId: z.string(),
+      taken: z.number().nullable(),
+      mostPerWeek: z.number().nullable(),
     }),
   ),
 });

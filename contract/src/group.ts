@@ -1,11 +1,10 @@
-import { STAGES } from '@open-larder/core/fish';
 import { CAUSES, LIFE_KINDS } from '@open-larder/core/group';
 import { z } from 'zod';
 import { between, chosen, day, id, name, phrase, version } from './basics';
 import { diet } from './diet';
+import { stage } from './stage';
 
 const count = between(0, 100_000, 'a number of fish').int('count whole fish');
-export const stage = z.enum(STAGES);
 const lengthCm = between(0.1, 200, 'length in cm');
 const counts = { males: count, females: count, unsexed: count };
 
@@ -135,6 +134,8 @@ export const group = z.object({
     unsexed: z.number(),
     total: z.number(),
   }),
+  /** The last day on which each kind of thing happened to it. */
+  lastOn: z.partialRecord(z.enum(LIFE_KINDS), z.string()),
   diet: diet.nullable(),
 });
 export type Group = z.infer<typeof group>;

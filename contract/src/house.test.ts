@@ -13,6 +13,7 @@ const group = (over: Partial<Group>): Group => ({
   stage: 'juvenile',
   lengthCm: null,
   size: { males: 1, females: 2, unsexed: 3, total: 6 },
+  lastOn: {},
   diet: null,
   ...over,
 });

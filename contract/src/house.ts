@@ -1,5 +1,11 @@
 import { assumedLengthCm } from '@open-larder/core/fish';
-import type { Diet, House, HouseGroup, HouseTank } from '@open-larder/core/round';
+import {
+  NO_PLAN,
+  type Diet,
+  type House,
+  type HouseGroup,
+  type HouseTank,
+} from '@open-larder/core/round';
 import type { Species } from '@open-larder/catalogue';
 import type { DietEdit } from './diet';
 import type { FoodRow } from './food';
@@ -50,6 +56,7 @@ export function houseTank(tank: Tank): HouseTank {
     walkOrder: tank.walkOrder,
     tempC: tank.tempC,
     light: { onMin: tank.lightOnMin, offMin: tank.lightOffMin },
+    plan: tank.plan ?? NO_PLAN,
   };
 }
 
@@ -69,6 +76,7 @@ export function houseGroup(
     count: group.size.total,
     lengthCm: group.lengthCm ?? assumedLengthCm(species, group.stage),
     lengthMeasured: group.lengthCm !== null,
+    lastOn: group.lastOn,
     diet: group.diet,
   };
 }

@@ -17,6 +17,7 @@ export const paths = {
   listTanks: ['get', '/api/tanks'],
   createTank: ['post', '/api/tanks'],
   editTank: ['put', '/api/tanks/:id'],
+  editPlan: ['put', '/api/tanks/:id/plan'],
   listGroups: ['get', '/api/groups'],
   createGroup: ['post', '/api/groups'],
   editGroup: ['put', '/api/groups/:id'],

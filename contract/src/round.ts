@@ -2,7 +2,7 @@ import { FOOD_FAMILIES } from '@open-larder/catalogue';
 import { z } from 'zod';
 import { id } from './basics';
 import { feeding } from './feeding';
-import { stage } from './group';
+import { stage } from './stage';
 import { why } from './why';
 
 const roundServing = z.object({

@@ -28,6 +28,7 @@ import {
 import { household, householdEdit } from './household';
 import { supply } from './larder';
 import { moment, momentCreate, momentEdit } from './moment';
+import { planEdit, savedPlan } from './plan';
 import { paths, type RouteName } from './paths';
 import {
   batchCreate,
@@ -145,6 +146,12 @@ export const routes = {
   listTanks: list('listTanks', 'Tanks in walking order', tank),
   createTank: create('createTank', 'Make a tank', tankCreate, tank),
   editTank: change('editTank', 'Change, put away or bring back a tank', tankEdit, tank),
+  editPlan: change(
+    'editPlan',
+    'Say what a tank’s groups eat, when, and when not',
+    planEdit,
+    savedPlan,
+  ),
   listGroups: route('listGroups', {
     summary: 'Groups with size, stage, length and diet as they are today, or were on a day',
     query: pageQuery.extend({ day: day.optional() }),

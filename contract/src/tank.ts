@@ -14,6 +14,7 @@ import {
 import { z } from 'zod';
 import { between, id, name, version } from './basics';
 import { minutesOfDay } from './moment';
+import { plan } from './plan';
 
 const sizeCm = [3, 1000] as const;
 
@@ -108,6 +109,8 @@ export const tank = tankFields.extend({
   walkOrder: z.number(),
   version: z.number(),
   archived: z.boolean(),
+  /** Null where nothing was said of the tank as a whole: it repeats by the week. */
+  plan: plan.nullable(),
 });
 
 export type Tank = z.infer<typeof tank>;

@@ -21,6 +21,7 @@ const tank: Tank = {
   walkOrder: 1,
   version: 1,
   archived: false,
+  plan: null,
 };
 const food: FoodRow = {
   ...blankFood,
@@ -42,7 +43,7 @@ const serving = (id: string, momentId: string) => ({
   momentId,
   zone: 'surface' as const,
   place: 'far end',
-  weekdays: [1, 2, 3, 4, 5, 6, 7],
+  days: [1, 2, 3, 4, 5, 6, 7],
   weight: 1,
   ownUnits: null,
   manner: { ...PLAIN, afterMin: 5 },
@@ -57,11 +58,13 @@ const group: Group = {
   stage: 'adult',
   lengthCm: 3,
   size: { males: 0, females: 0, unsexed: 8, total: 8 },
+  lastOn: {},
   diet: {
     version: 1,
     validFrom: '2026-01-01',
     fastWeekdays: [7],
     goalFactor: 1.5,
+    rules: [],
     servings: [serving('a', 'noon'), serving('b', 'evening')],
   },
 };

@@ -1,6 +1,7 @@
 import { usualInWater, type Species } from '@open-larder/catalogue';
 import { compileRound, type House } from '@open-larder/core/round';
 import { furnishingOf, measuresOf, waterLitres } from '@open-larder/core/tank';
+import { liftAfter } from '@open-larder/core/school';
 import {
   daySpan,
   dropsOf,
@@ -43,7 +44,8 @@ export function feedingOf(rows: FeedingRows, day: string, momentId: string | nul
   const drops = dropsOf({ ...round, moments }, rows.tank.id);
   const tank = feedTank(rows.tank);
   const units = new Map(house.foods.map((food) => [food.id, food.unit]));
-  const lifts = new Map(rows.foods.map((food) => [food.id, food.liftAfterMin]));
+  const school = rows.tank.plan?.school ?? null;
+  const lifts = new Map(rows.foods.map((food) => [food.id, liftAfter(school, food)]));
   const span =
     momentId === null || drops.length === 0
       ? daySpan(tank.light, drops)
@@ -53,7 +55,10 @@ export function feedingOf(rows: FeedingRows, day: string, momentId: string | nul
     groups: feedGroups(rows),
     foods: rows.foods
       .filter((food) => !food.archived)
-      .map((food) => feedFood(food, units.get(food.id))),
+      .map((food) => ({
+        ...feedFood(food, units.get(food.id)),
+        liftAfterMin: lifts.get(food.id) ?? null,
+      })),
     drops,
     ...span,
   };
@@ -119,6 +124,9 @@ function feedGroup(group: Group, speciesByKey: ReadonlyMap<string, Species>): Fe
     lengthCm,
     lengthMeasured,
     goalFactor: diet?.goalFactor ?? null,
+    taken: Object.fromEntries(
+      (diet?.rules ?? []).flatMap(({ foodId, taken }) => (taken === null ? [] : [[foodId, taken]])),
+    ),
   };
 }
 

@@ -1,5 +1,5 @@
 import { loadCatalogue } from '@open-larder/catalogue/load';
-import { PLAIN, type House } from '@open-larder/core';
+import { NO_PLAN, PLAIN, type House } from '@open-larder/core';
 
 const GROUPS_A_TANK = 4;
 const SERVINGS_A_GROUP = 3;
@@ -21,6 +21,7 @@ export function houseOf(tanks: number): House {
       name: `Tank ${index}`,
       walkOrder: index,
       tempC: 22 + (index % 6),
+      plan: NO_PLAN,
       light: { onMin: 540 + (index % 60), offMin: 1200 },
     })),
     groups: Array.from({ length: tanks * GROUPS_A_TANK }, (_, index) => ({
@@ -32,16 +33,18 @@ export function houseOf(tanks: number): House {
       count: 5 + (index % 20),
       lengthCm: 2 + (index % 8),
       lengthMeasured: true,
+      lastOn: {},
       diet: {
         fastWeekdays: [7],
         goalFactor: null,
+        rules: [],
         servings: Array.from({ length: SERVINGS_A_GROUP }, (__, at) => ({
           id: `s${index}-${at}`,
           foodId: foods[(index + at) % foods.length]!.key,
           momentId: `m${at}`,
           zone: 'mid' as const,
           place: '',
-          weekdays: [1, 2, 3, 4, 5, 6, 7],
+          days: [1, 2, 3, 4, 5, 6, 7],
           weight: 1,
           ownUnits: null,
           manner: PLAIN,

@@ -198,6 +198,7 @@ const PROBES: Record<RouteName, Probe> = {
       version: 1,
       fastWeekdays: [],
       goalFactor: null,
+      rules: [],
       servings: [],
     }),
   ),
@@ -251,6 +252,17 @@ const PROBES: Record<RouteName, Probe> = {
     'post',
     () => `/api/weighings/${weighing.id}/undo`,
     () => ({ id: uuidv7() }),
+  ),
+  editPlan: finds404(
+    'put',
+    () => `/api/tanks/${ours.tank.id}/plan`,
+    () => ({
+      version: 0,
+      cycle: { days: 7, from: '2024-01-01' },
+      school: null,
+      fasts: [],
+      diets: [],
+    }),
   ),
   listRecipes: readsNothing('/api/recipes'),
   createRecipe: async () => {

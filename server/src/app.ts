@@ -25,6 +25,7 @@ import { openApi } from './openapi';
 import { recipeRoutes } from './recipe/routes';
 import { recordsRoutes } from './records/routes';
 import { roundRoutes } from './round/routes';
+import { planRoutes } from './plan/routes';
 import { sightingRoutes } from './sighting/routes';
 import { speciesRoutes } from './species/routes';
 import { tableRoutes } from './table/routes';
@@ -91,6 +92,7 @@ const RESOURCES: Handlers = {
   ...feedingRoutes,
   ...recipeRoutes,
   ...recordsRoutes,
+  ...planRoutes,
   ...sightingRoutes,
   ...tableRoutes,
 };

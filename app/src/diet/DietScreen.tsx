@@ -10,7 +10,7 @@ import { useState, type ReactNode } from 'react';
 import { Controller, useFieldArray, useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
-import { api, useHouse, useNow, useWords, type HouseData } from '../store';
+import { api, cycleDays, useHouse, useNow, useWords, type HouseData } from '../store';
 import { useColours, useWide } from '../theme';
 import { NumberInput } from '../forms/inputs';
 import {
@@ -87,6 +87,8 @@ function DietEditor({ group, data }: { group: Group; data: HouseData }) {
   const foodOf = (id: string) => data.foods.find((food) => food.id === id);
   const nameOf = (servingId: string) =>
     foodOf(written.servings.find((one) => one.id === servingId)?.foodId ?? '')?.name ?? 'A food';
+  const cycle = data.tanks.find((tank) => tank.id === group.tankId)?.plan?.cycle;
+  const dayNames = cycleDays(words, cycle);
   const { errors } = formState;
   const submit = handleSubmit(async (body) => {
     const saved = await save<DietRow>(() => send({ params: { id: group.id }, body }) as never);
@@ -107,13 +109,15 @@ function DietEditor({ group, data }: { group: Group; data: HouseData }) {
       momentId: last?.momentId ?? moment?.id ?? '',
       zone: last?.zone ?? species?.zone ?? 'mid',
       place: '',
-      weekdays: [1, 2, 3, 4, 5, 6, 7],
+      days: dayNames.map(({ value }) => value),
       weight: 1,
       ownUnits: null,
       manner: PLAIN,
     });
   };
-  const sums = <WeekSums week={look?.week ?? []} />;
+  const sums = (
+    <WeekSums week={look?.week ?? []} names={(cycle?.days ?? 7) > 7 ? dayNames : words.weekdays} />
+  );
   return (
     <Screen
       title="Diet"
@@ -145,6 +149,7 @@ function DietEditor({ group, data }: { group: Group; data: HouseData }) {
           index={index}
           control={control}
           data={data}
+          dayNames={dayNames}
           due={look?.portions.get(written.servings[index]?.id ?? '')}
           errors={errors.servings?.[index]}
           open={opened === written.servings[index]?.id || errors.servings?.[index] !== undefined}
@@ -206,6 +211,7 @@ function editOf(diet: DietRow | null): DietEdit {
     fastWeekdays: diet?.fastWeekdays ?? [],
     goalFactor: diet?.goalFactor ?? null,
     servings: diet?.servings ?? [],
+    rules: diet?.rules ?? [],
   };
 }
 

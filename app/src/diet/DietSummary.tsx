@@ -3,7 +3,7 @@ import { sayGrams, sayUnits } from '@open-larder/core/food';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { FoodSign } from '../draw';
-import { useNow, useWords, type HouseData } from '../store';
+import { cycleDays, useNow, useWords, type HouseData } from '../store';
 import { Button, Card, Empty, ListRow, Text, WhyLink, lowerFirst } from '../ui';
 import { Findings } from './Findings';
 import { lookAtDiet } from './look';
@@ -29,6 +29,10 @@ export function DietSummary({ group, data }: { group: Group; data: HouseData }) 
     );
   }
   const fasts = words.weekdays.filter((day) => group.diet?.fastWeekdays.includes(day.value));
+  const dayNames = cycleDays(
+    words,
+    data.tanks.find((tank) => tank.id === group.tankId)?.plan?.cycle,
+  );
   return (
     <View style={{ gap: 12 }}>
       <Text look="subtitle">Diet</Text>
@@ -38,7 +42,7 @@ export function DietSummary({ group, data }: { group: Group; data: HouseData }) 
           const moment = data.moments.find((one) => one.id === serving.momentId);
           const due = look?.portions.get(serving.id);
           const row = food(serving.foodId);
-          const days = words.weekdays.filter((day) => serving.weekdays.includes(day.value));
+          const days = dayNames.filter((day) => serving.days.includes(day.value));
           return (
             <ListRow
               key={serving.id}
@@ -52,7 +56,7 @@ export function DietSummary({ group, data }: { group: Group; data: HouseData }) 
               detail={[
                 moment ? `${moment.name}, ${sayMoment(moment, words)}` : 'a moment that was ended',
                 [ZONE_WORDS[serving.zone], serving.place].filter(Boolean).join(', '),
-                days.length === 7 ? null : days.map((day) => day.label).join(' '),
+                days.length === dayNames.length ? null : days.map((day) => day.label).join(' '),
                 due ? sayGrams(due.portion.massG) : null,
               ]
                 .filter(Boolean)

@@ -6,7 +6,7 @@ import Trash from 'lucide-react-native/icons/trash';
 import { Controller, useWatch, type Control, type FieldErrors } from 'react-hook-form';
 import { Pressable, View } from 'react-native';
 import { FoodSign } from '../draw';
-import { useWords, type HouseData } from '../store';
+import { useWords, type DayName, type HouseData } from '../store';
 import { SIZES, themed, useColours } from '../theme';
 import { NumberInput, PickerInput, StepperInput, TextInput } from '../forms/inputs';
 import { Card, Choice, Choices, IconButton, Text, WhyLink, lowerFirst } from '../ui';
@@ -17,6 +17,8 @@ interface Props {
   index: number;
   control: Control<DietEdit>;
   data: HouseData;
+  /** The days of its tank's cycle. */
+  dayNames: readonly DayName[];
   /** The serving as computed; undefined on no day of the week. */
   due: DueServing | undefined;
   errors: FieldErrors<DietEdit['servings'][number]> | undefined;
@@ -31,6 +33,7 @@ export function ServingFields({
   index,
   control,
   data,
+  dayNames,
   due,
   errors,
   open,
@@ -68,9 +71,9 @@ export function ServingFields({
                   data.moments.find((one) => one.id === serving?.momentId)?.name,
                   serving?.place || (serving ? ZONE_WORDS[serving.zone] : ''),
                   serving ? sayManner(serving.manner) : null,
-                  serving && serving.weekdays.length < 7
-                    ? words.weekdays
-                        .filter((day) => serving.weekdays.includes(day.value))
+                  serving && serving.days.length < dayNames.length
+                    ? dayNames
+                        .filter((day) => serving.days.includes(day.value))
                         .map((day) => day.label)
                         .join(' ')
                     : null,
@@ -133,14 +136,14 @@ export function ServingFields({
           <MannerFields control={control} index={index} />
           <Controller
             control={control}
-            name={`servings.${index}.weekdays`}
+            name={`servings.${index}.days`}
             render={({ field }) => (
               <Choices
                 label="Days"
-                options={words.weekdays}
+                options={dayNames}
                 value={field.value}
                 onChange={field.onChange}
-                fault={errors?.weekdays?.message}
+                fault={errors?.days?.message}
               />
             )}
           />

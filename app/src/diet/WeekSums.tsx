@@ -1,14 +1,19 @@
 import type { GroupDay } from '@open-larder/core/round';
 import { saySignificant } from '@open-larder/core/units';
 import { View } from 'react-native';
-import { useWords } from '../store';
+import type { DayName } from '../store';
 import { themed } from '../theme';
 import { Card, Text } from '../ui';
 
-/** Planned against needed for each day of a week, as figures and as bars with their band. */
-export function WeekSums({ week }: { week: readonly GroupDay[] }) {
+/** Planned against needed for each day of a week or a longer cycle, as figures and as bars with their band. */
+export function WeekSums({
+  week,
+  names,
+}: {
+  week: readonly GroupDay[];
+  names: readonly DayName[];
+}) {
   const styles = useStyles();
-  const words = useWords();
   if (week.length === 0) return null;
   return (
     <Card>
@@ -16,7 +21,7 @@ export function WeekSums({ week }: { week: readonly GroupDay[] }) {
         <Text look="small" tone="quiet">
           Planned against needed, day by day; the dashed band is ±10 %.
         </Text>
-        {words.weekdays.map(({ value, spoken }) => {
+        {names.map(({ value, spoken }) => {
           const day = week.find((_, index) => index + 1 === value);
           if (!day) return null;
           const share = day.needKj.value > 0 ? day.plannedKj / day.needKj.value : 0;

@@ -4,6 +4,7 @@ import type { Food } from '@open-larder/core/ration';
 import {
   addDays,
   compileGroupDay,
+  dayOfCycle,
   dietFindings,
   weekdayOf,
   type DueServing,
@@ -20,7 +21,7 @@ export interface DietLook {
 }
 
 /**
- * Compile a diet, saved or still being written, for the week around a day.
+ * Compile a diet, saved or still being written, for the week or the longer cycle around a day.
  * @returns null where the tank or species is gone
  */
 export function lookAtDiet(
@@ -35,13 +36,15 @@ export function lookAtDiet(
   const tank = houseTank(row);
   const foods = new Map<string, Food>(data.house.foods.map((food) => [food.id, food]));
   const moments = new Map(data.house.moments.map((moment) => [moment.id, moment]));
-  const monday = addDays(day, 1 - weekdayOf(day));
-  const week = [0, 1, 2, 3, 4, 5, 6].map((offset) =>
-    compileGroupDay(inHouse, tank, foods, addDays(monday, offset)),
+  const { cycle } = tank.plan;
+  const first =
+    cycle.days > 7 ? addDays(day, 1 - dayOfCycle(cycle, day)) : addDays(day, 1 - weekdayOf(day));
+  const week = Array.from({ length: Math.max(7, cycle.days) }, (_, offset) =>
+    compileGroupDay(inHouse, tank, foods, addDays(first, offset)),
   );
   const portions = new Map<string, DueServing>();
   for (const due of week.flatMap((one) => one.servings)) {
     if (!portions.has(due.serving.id)) portions.set(due.serving.id, due);
   }
-  return { week, portions, findings: dietFindings(inHouse, tank, foods, moments, monday) };
+  return { week, portions, findings: dietFindings(inHouse, tank, foods, moments, first) };
 }

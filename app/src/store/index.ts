@@ -7,4 +7,4 @@ export { dismissed, said } from './toast';
 export { useHand } from './useHand';
 export { useHouse, type HouseData } from './useHouse';
 export { useNow } from './useNow';
-export { useWords, type Words } from './useWords';
+export { cycleDays, useWords, type DayName, type Words } from './useWords';

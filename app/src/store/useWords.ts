@@ -1,7 +1,14 @@
+import { WEEK, type Cycle } from '@open-larder/core/round';
 import { say, scaleOf, type Measure, type UnitChoice } from '@open-larder/core/units';
 import { useMemo } from 'react';
 import { sayTime } from './time';
 import { api } from './api';
+
+export interface DayName {
+  value: number;
+  label: string;
+  spoken: string;
+}
 
 export interface Words {
   /** The keeper's units. */
@@ -14,7 +21,18 @@ export interface Words {
   /** «Tue 24 Nov» */
   day: (day: string) => string;
   /** ISO weekdays in the keeper's order, with short and long names. */
-  weekdays: { value: number; label: string; spoken: string }[];
+  weekdays: DayName[];
+}
+
+/** Days of a tank's cycle: the weekdays of a week, and numbers of any other. */
+export function cycleDays(words: Words, cycle: Cycle | undefined): DayName[] {
+  const { days, from } = cycle ?? WEEK;
+  if (days === WEEK.days && from === WEEK.from) return words.weekdays;
+  return Array.from({ length: days }, (_, at) => ({
+    value: at + 1,
+    label: String(at + 1),
+    spoken: `day ${at + 1} of ${days}`,
+  }));
 }
 
 const NAMES = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];

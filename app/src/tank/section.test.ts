@@ -18,6 +18,7 @@ const tank = (over: Partial<Tank>): Tank => ({
   walkOrder: 1,
   version: 1,
   archived: false,
+  plan: null,
   ...over,
 });
 const species = new Map([

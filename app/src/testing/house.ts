@@ -103,6 +103,7 @@ export const tank: Tank = {
   walkOrder: 1,
   version: 3,
   archived: false,
+  plan: null,
 };
 
 export const food: FoodRow = {
@@ -150,11 +151,13 @@ export const group: Group = {
   stage: 'adult',
   lengthCm: 3.5,
   size: { males: 4, females: 6, unsexed: 0, total: 10 },
+  lastOn: {},
   diet: {
     version: 2,
     validFrom: '2026-01-01',
     fastWeekdays: [7],
     goalFactor: null,
+    rules: [],
     servings: [
       {
         id: 's1',
@@ -162,7 +165,7 @@ export const group: Group = {
         momentId: 'evening',
         zone: 'surface',
         place: 'front left',
-        weekdays: [1, 2, 3, 4, 5, 6, 7],
+        days: [1, 2, 3, 4, 5, 6, 7],
         weight: 1,
         ownUnits: null,
         manner: PLAIN,

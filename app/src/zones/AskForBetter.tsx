@@ -101,6 +101,7 @@ function usePutIn(data: HouseData) {
       version,
       fastWeekdays: row.fastWeekdays,
       goalFactor: row.goalFactor,
+      rules: row.rules,
       servings: row.servings,
     });
     const servings = advice.changes.reduce(

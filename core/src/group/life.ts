@@ -63,6 +63,8 @@ export interface GroupState {
   stage: Stage;
   /** Last measured mean total length; null where none was measured. */
   lengthCm: number | null;
+  /** The last day on which each kind of thing happened to it. */
+  lastOn: Partial<Record<LifeKind, string>>;
 }
 
 /** The group at the end of a day; null before it was anywhere. */
@@ -75,6 +77,7 @@ export function stateOn(events: readonly LifeEvent[], day: string): GroupState |
     size: sizeOn(past.filter(isSize), day),
     stage: past.findLast((event) => event.kind === 'staged')?.stage ?? 'adult',
     lengthCm: past.findLast((event) => event.kind === 'measured')?.lengthCm ?? null,
+    lastOn: Object.fromEntries(past.map(({ kind, day: on }) => [kind, on])),
   };
 }
 

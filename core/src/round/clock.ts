@@ -63,6 +63,10 @@ export function weekdayOf(day: string): number {
   return ((new Date(utcOf(day)).getUTCDay() + 6) % 7) + 1;
 }
 
+/** Whole days from one day to another; negative where the other is earlier. */
+export const daysBetween = (from: string, to: string): number =>
+  Math.round((utcOf(to) - utcOf(from)) / (DAY_MIN * MINUTE_MS));
+
 /** The day `count` days later (or earlier, negative), as YYYY-MM-DD. */
 export function addDays(day: string, count: number): string {
   return new Date(utcOf(day) + count * DAY_MIN * MINUTE_MS).toISOString().slice(0, 10);

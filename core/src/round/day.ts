@@ -3,6 +3,8 @@ import { eatsNothing, mayNotFast } from '../fish';
 import { dailyNeed, portion, type Food, type GroupOnDay, type Portion } from '../ration';
 import { type Known } from '../why';
 import { weekdayOf } from './clock';
+import { dayOfCycle } from './cycle';
+import { fastOn } from './fast';
 import type { DietServing, HouseGroup, HouseTank } from './plan';
 
 /** Why a group gets nothing on a day: planned, or because of its stage. */
@@ -38,32 +40,33 @@ export function groupOnDay(group: HouseGroup, tank: Pick<HouseTank, 'tempC'>): G
 }
 
 /** Whether the group rests on this day, and why. Fry are never given a fasting day. */
-export function restOn(group: HouseGroup, day: string): Rest {
+export function restOn(group: HouseGroup, { plan }: Pick<HouseTank, 'plan'>, day: string): Rest {
   if (group.count === 0) return 'empty';
   if (eatsNothing(group.stage)) return 'stage';
   if (mayNotFast(group.stage)) return null;
-  return group.diet?.fastWeekdays.includes(weekdayOf(day)) ? 'fast' : null;
+  if (group.diet?.fastWeekdays.includes(weekdayOf(day))) return 'fast';
+  return fastOn(plan.fasts, group, day) ? 'fast' : null;
 }
 
 /**
  * What one group gets on one day.
- * The day's need is split over that weekday's servings by their weights.
+ * The day's need is split over that day's servings by their weights.
  * @param foods by id; a serving of a food that is no longer on the list is left out
  */
 export function compileGroupDay(
   group: HouseGroup,
-  tank: Pick<HouseTank, 'tempC'>,
+  tank: Pick<HouseTank, 'tempC' | 'plan'>,
   foods: ReadonlyMap<string, Food>,
   day: string,
 ): GroupDay {
-  const rest = restOn(group, day);
+  const rest = restOn(group, tank, day);
   const needKj = dailyNeed(groupOnDay(group, tank));
   if (rest !== null || group.diet === null) {
     return { group, rest, needKj, plannedKj: 0, servings: [] };
   }
-  const weekday = weekdayOf(day);
+  const ofCycle = dayOfCycle(tank.plan.cycle, day);
   const today = group.diet.servings.filter(
-    (serving) => serving.weekdays.includes(weekday) && foods.has(serving.foodId),
+    (serving) => serving.days.includes(ofCycle) && foods.has(serving.foodId),
   );
   const weights = today.reduce((sum, serving) => sum + serving.weight, 0);
   let plannedKj = 0;

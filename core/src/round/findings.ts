@@ -20,15 +20,15 @@ export type Finding =
 const MEAL_TOLERANCE = 1.1;
 
 /**
- * Look over one group's week of servings.
- * @param monday first day of the week looked at, YYYY-MM-DD
+ * Look over one group's servings: a week of them, or the whole of a longer cycle.
+ * @param first first day looked at, YYYY-MM-DD
  */
 export function dietFindings(
   group: HouseGroup,
   tank: HouseTank,
   foods: ReadonlyMap<string, Food>,
   moments: ReadonlyMap<string, Moment>,
-  monday: string,
+  first: string,
 ): Finding[] {
   const { species } = group;
   const findings: Finding[] = [];
@@ -42,8 +42,8 @@ export function dietFindings(
   if (mayNotFast(group.stage) && group.diet.fastWeekdays.length > 0) {
     findings.push({ kind: 'fryFast' });
   }
-  const week = [0, 1, 2, 3, 4, 5, 6].map((offset) =>
-    compileGroupDay(group, tank, foods, addDays(monday, offset)),
+  const week = Array.from({ length: Math.max(7, tank.plan.cycle.days) }, (_, offset) =>
+    compileGroupDay(group, tank, foods, addDays(first, offset)),
   );
   return [
     ...findings,
@@ -73,7 +73,7 @@ function gapFinding(
   const gaps = times.map((time, index) =>
     index + 1 < times.length
       ? (times[index + 1] as number) - time
-      : (times[0] as number) + 7 * 1440 - time,
+      : (times[0] as number) + week.length * 1440 - time,
   );
   const hours = Math.max(...gaps) / 60;
   return hours > safe.value ? [{ kind: 'longGap', hours, safe }] : [];

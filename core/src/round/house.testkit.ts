@@ -1,5 +1,5 @@
 import { PLAIN } from './manner';
-import type { House, HouseGroup, HouseTank } from './plan';
+import { NO_PLAN, type House, type HouseGroup, type HouseTank } from './plan';
 
 const EVERY_DAY = [1, 2, 3, 4, 5, 6, 7];
 
@@ -32,6 +32,7 @@ export function testTank(id: string, walkOrder: number, over: Partial<HouseTank>
     walkOrder,
     tempC: 25,
     light: { onMin: 540, offMin: 1260 },
+    plan: NO_PLAN,
     ...over,
   };
 }
@@ -59,16 +60,18 @@ export function testGroup(id: string, tankId: string, over: Partial<HouseGroup> 
     count: 10,
     lengthCm: 5,
     lengthMeasured: true,
+    lastOn: {},
     diet: {
       fastWeekdays: [7],
       goalFactor: null,
+      rules: [],
       servings: ['morning', 'night'].map((momentId) => ({
         id: `${id}-${momentId}`,
         foodId: 'flake',
         momentId,
         zone: 'surface' as const,
         place: '',
-        weekdays: EVERY_DAY,
+        days: EVERY_DAY,
         weight: 1,
         ownUnits: null,
         manner: PLAIN,

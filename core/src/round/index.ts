@@ -1,5 +1,6 @@
 export {
   addDays,
+  daysBetween,
   hoursOfLight,
   instantOf,
   wallMinutes,
@@ -23,6 +24,24 @@ export {
   type RoundServing,
   type RoundStop,
 } from './compile';
+export { dayOfCycle, MOST_CYCLE_DAYS, WEEK, type Cycle } from './cycle';
+export {
+  fastOn,
+  refusedFasts,
+  type Faster,
+  type FastRefusal,
+  type FastWhen,
+  type PlannedFast,
+} from './fast';
 export { dietFindings, type Finding } from './findings';
 export { MOST_AFTER_MIN, MOST_SPOTS, PLAIN, sayManner, type Manner } from './manner';
-export type { Diet, DietServing, House, HouseGroup, HouseTank } from './plan';
+export {
+  NO_PLAN,
+  type Diet,
+  type DietServing,
+  type FoodRule,
+  type House,
+  type HouseGroup,
+  type HouseTank,
+  type TankPlan,
+} from './plan';

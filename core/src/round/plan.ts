@@ -2,9 +2,12 @@ import type { Zone } from '@open-larder/catalogue';
 import type { SpeciesTraits, Food } from '../ration';
 import type { Stage } from '../fish';
 import type { Manner } from './manner';
+import type { LifeKind } from '../group';
 import type { LightHours, Moment } from './clock';
+import { WEEK, type Cycle } from './cycle';
+import type { PlannedFast } from './fast';
 
-/** One line of a diet: a food at a moment, in a zone, on some weekdays. */
+/** One line of a diet: a food at a moment, in a zone, on some days of the tank's cycle. */
 export interface DietServing {
   id: string;
   foodId: string;
@@ -12,8 +15,8 @@ export interface DietServing {
   zone: Zone;
   /** Where in the tank, in the keeper's words: «far end», «beside the moss». */
   place: string;
-  /** ISO weekdays, 1 Monday … 7 Sunday. */
-  weekdays: readonly number[];
+  /** Days of the tank's cycle, from 1; of a week the ISO weekdays, 1 Monday … 7 Sunday. */
+  days: readonly number[];
   /** This serving's weight among the servings of the same day; 1 unless the keeper says else. */
   weight: number;
   /** The keeper's own amount in hand units; null computes it. */
@@ -26,7 +29,26 @@ export interface Diet {
   fastWeekdays: readonly number[];
   goalFactor: number | null;
   servings: readonly DietServing[];
+  rules: readonly FoodRule[];
 }
+
+/** What the keeper knows of a group and a food. */
+export interface FoodRule {
+  foodId: string;
+  /** How readily the group takes it, 0..1; null leaves what its kind lets expect. */
+  taken: number | null;
+  /** Servings of it in seven days at the most: 0 is never; null sets no limit. */
+  mostPerWeek: number | null;
+}
+
+/** What is planned for a tank as a whole. */
+export interface TankPlan {
+  cycle: Cycle;
+  fasts: readonly PlannedFast[];
+}
+
+/** A tank about which nothing was said: its plan repeats by the week. */
+export const NO_PLAN: TankPlan = { cycle: WEEK, fasts: [] };
 
 export interface HouseTank {
   id: string;
@@ -34,6 +56,7 @@ export interface HouseTank {
   walkOrder: number;
   tempC: number;
   light: LightHours;
+  plan: TankPlan;
 }
 
 export interface HouseGroup {
@@ -45,6 +68,8 @@ export interface HouseGroup {
   count: number;
   lengthCm: number;
   lengthMeasured: boolean;
+  /** The last day on which each kind of thing happened to it. */
+  lastOn: Partial<Record<LifeKind, string>>;
   diet: Diet | null;
 }
 

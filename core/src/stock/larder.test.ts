@@ -40,14 +40,14 @@ describe('the plan’s use', () => {
         ...weekends,
         diet: {
           ...weekends.diet!,
-          servings: weekends.diet!.servings.map((one) => ({ ...one, weekdays: [3, 6] })),
+          servings: weekends.diet!.servings.map((one) => ({ ...one, days: [3, 6] })),
         },
       },
     ],
   });
 
   it('is that of the Rounds, day by day', () => {
-    const use = plannedUse(house, MONDAY);
+    const use = plannedUse(house, MONDAY, 7);
     expect(use.map((one) => one.groupId)).toEqual(['g1', 'g3']);
     for (let index = 0; index < 7; index += 1) {
       const planned = use.reduce((sum, one) => sum + (one.gramsOn[index] as number), 0);
@@ -57,8 +57,8 @@ describe('the plan’s use', () => {
   });
 
   it('turns with the day on which it begins', () => {
-    const [monday] = plannedUse(house, MONDAY);
-    const [sunday] = plannedUse(house, addDays(MONDAY, 6));
+    const [monday] = plannedUse(house, MONDAY, 7);
+    const [sunday] = plannedUse(house, addDays(MONDAY, 6), 7);
     expect(sunday?.gramsOn).toEqual([
       monday?.gramsOn[6],
       ...(monday?.gramsOn.slice(0, 6) as number[]),
@@ -66,8 +66,8 @@ describe('the plan’s use', () => {
   });
 
   it('leaves out a moment that was put away', () => {
-    const [only] = plannedUse({ ...house, moments: house.moments.slice(0, 1) }, MONDAY);
-    const [both] = plannedUse(house, MONDAY);
+    const [only] = plannedUse({ ...house, moments: house.moments.slice(0, 1) }, MONDAY, 7);
+    const [both] = plannedUse(house, MONDAY, 7);
     expect(only?.gramsOn[0]).toBeLessThan(both?.gramsOn[0] as number);
   });
 });

@@ -57,22 +57,22 @@ export function larderOf(
   stock: readonly Stocked[],
   { today, horizon }: Looking,
 ): Larder {
-  const use = plannedUse(house, today);
-  const weekly = new Map<string, number[]>();
+  const use = plannedUse(house, today, horizon);
+  const daily = new Map<string, number[]>();
   for (const { foodId, gramsOn } of use) {
-    const sum = weekly.get(foodId) ?? Array<number>(7).fill(0);
-    weekly.set(
-      foodId,
-      sum.map((grams, index) => grams + (gramsOn[index] as number)),
-    );
+    const sum = daily.get(foodId);
+    if (sum) gramsOn.forEach((grams, index) => (sum[index] = (sum[index] as number) + grams));
+    else daily.set(foodId, [...gramsOn]);
   }
+  // Whole weeks, so that a resting day counts for what it is.
+  const counted = horizon < 7 ? horizon : horizon - (horizon % 7);
   const dayOf = Array.from({ length: horizon }, (_, index) => addDays(today, index));
   const priceOf = new Map(stock.map((food) => [food.id, pricePerGram(food.lots)]));
   return {
     foods: stock.map(({ id, lots, openedDays, leadDays }) => {
-      const week = weekly.get(id) ?? Array<number>(7).fill(0);
-      const useG = dayOf.map((_, index) => week[index % 7] as number);
-      const usedPerWeekG = week.reduce((sum, grams) => sum + grams, 0);
+      const useG = daily.get(id) ?? Array<number>(horizon).fill(0);
+      const usedPerWeekG =
+        (useG.slice(0, counted).reduce((sum, grams) => sum + grams, 0) * 7) / counted;
       const price = priceOf.get(id) ?? null;
       const packG = usualPack(lots);
       const supply = daysLeft(lots, useG, dayOf, openedDays);

@@ -1,31 +1,41 @@
-import { addDays, compileGroupDay, weekdayOf, type House, type HouseGroup } from '../round';
+import {
+  addDays,
+  compileGroupDay,
+  dayOfCycle,
+  restOn,
+  type House,
+  type HouseGroup,
+  type HouseTank,
+} from '../round';
 
-/** What each group takes of each food, on each of seven days from a day on; grams as fed. */
+/** What each group takes of each food, day by day from a day on; grams as fed. */
 export interface PlannedUse {
   groupId: string;
   foodId: string;
-  /** Seven days, beginning with the one asked for. */
+  /** As many days as were asked for, beginning with the first. */
   gramsOn: number[];
 }
 
 /**
- * The plan's use over a week, which repeats by weekday. A day on which a group has the same
- * servings as on another is computed once.
+ * The plan's own use. A day on which a group has the same servings as on another is computed once,
+ * and what repeats by the week is looked at for one week.
  * @param from first day, YYYY-MM-DD
+ * @param days how many days
  */
-export function plannedUse(house: House, from: string): PlannedUse[] {
+export function plannedUse(house: House, from: string, days: number): PlannedUse[] {
   const foods = new Map(house.foods.map((food) => [food.id, food]));
   const tanks = new Map(house.tanks.map((tank) => [tank.id, tank]));
   const moments = new Set(house.moments.map((moment) => moment.id));
-  const week = [0, 1, 2, 3, 4, 5, 6].map((offset) => addDays(from, offset));
+  const dayOf = Array.from({ length: days }, (_, offset) => addDays(from, offset));
   const use: PlannedUse[] = [];
   for (const group of house.groups) {
     const tank = tanks.get(group.tankId);
     if (!tank || group.diet === null) continue;
+    const looked = Math.min(days, repeatsWeekly(tank) ? 7 : days);
     const byFood = new Map<string, PlannedUse>();
     const known = new Map<string, readonly [string, number][]>();
-    week.forEach((day, index) => {
-      const alike = servingsOn(group, day);
+    dayOf.slice(0, looked).forEach((day, index) => {
+      const alike = servingsOn(group, tank, day);
       let served = known.get(alike);
       if (!served) {
         served = compileGroupDay(group, tank, foods, day)
@@ -37,10 +47,12 @@ export function plannedUse(house: House, from: string): PlannedUse[] {
         const row = byFood.get(foodId) ?? {
           groupId: group.id,
           foodId,
-          gramsOn: Array<number>(7).fill(0),
+          gramsOn: Array<number>(days).fill(0),
         };
         byFood.set(foodId, row);
-        row.gramsOn[index] = (row.gramsOn[index] as number) + grams;
+        for (let at = index; at < days; at += looked) {
+          row.gramsOn[at] = (row.gramsOn[at] as number) + grams;
+        }
       }
     });
     use.push(...byFood.values());
@@ -48,10 +60,14 @@ export function plannedUse(house: House, from: string): PlannedUse[] {
   return use;
 }
 
+/** Whether a tank's plan is the same every week for ever: its cycle is, and no fast has a date. */
+const repeatsWeekly = ({ plan }: HouseTank): boolean =>
+  7 % plan.cycle.days === 0 &&
+  plan.fasts.every(({ when }) => when.kind === 'weekly' || when.kind === 'stage');
+
 /** What makes two days of a group alike: its fast, and which servings it has. */
-function servingsOn({ diet }: HouseGroup, day: string): string {
-  const weekday = weekdayOf(day);
-  const fast = diet?.fastWeekdays.includes(weekday) ? 'fast' : 'fed';
-  const which = (diet?.servings ?? []).map((one) => (one.weekdays.includes(weekday) ? '1' : '0'));
-  return `${fast}${which.join('')}`;
+function servingsOn(group: HouseGroup, tank: HouseTank, day: string): string {
+  const ofCycle = dayOfCycle(tank.plan.cycle, day);
+  const which = (group.diet?.servings ?? []).map((one) => (one.days.includes(ofCycle) ? '1' : '0'));
+  return `${restOn(group, tank, day) ?? ''}${which.join('')}`;
 }

@@ -121,7 +121,7 @@ describe('a change', () => {
     momentId: 'morning',
     zone: 'bottom',
     place: '',
-    weekdays: [1, 2, 3],
+    days: [1, 2, 3],
     weight: 2,
     ownUnits: 4,
     manner: PLAIN,

@@ -30,6 +30,8 @@ export interface Feeder {
   eater: Eater;
   /** Multiple of the readiness to take a food: 1 unless it was learned. */
   taking: number;
+  /** The keeper's own word of a food, by its id, 0..1. */
+  taken: Readonly<Record<string, number>>;
   needKj: number;
 }
 
@@ -84,6 +86,7 @@ export function feederOf(group: FeedGroup, tank: Pick<FeedTank, 'tempC'>): Feede
     gapeMm: group.lengthCm * 10 * species.gapeShare,
     eater: species,
     taking: learned.taking,
+    taken: group.taken ?? {},
     needKj: needKj.value,
   };
 }

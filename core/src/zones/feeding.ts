@@ -43,6 +43,8 @@ export interface FeedGroup {
   lengthCm: number;
   lengthMeasured: boolean;
   goalFactor: number | null;
+  /** How readily it takes a food, 0..1, by its id, where the keeper knows better than its guild. */
+  taken?: Readonly<Record<string, number>>;
   /** What was learned at this tank, as multiples of what its species and size let expect. */
   learned?: Learned;
 }

@@ -60,7 +60,8 @@ export function meetingOf(feeder: Feeder, item: Item): Meeting {
   };
   const lengthCm = feeder.gapeMm / 10 / feeder.eater.gapeShare;
   const { fit } = fits(feeder.eater, lengthCm, offer);
-  const likely = Math.min(1, takes(feeder.eater, offer).likely.value * feeder.taking);
+  const expected = feeder.taken[food.id] ?? takes(feeder.eater, offer).likely.value;
+  const likely = Math.min(1, expected * feeder.taking);
   const apart = item.only !== null && item.only !== feeder.id;
   if (food === FILM_FOOD) {
     // A mouth clears a strip as wide as itself: half of it to either side.

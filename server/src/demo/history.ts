@@ -138,6 +138,7 @@ function makeTanks({ chance, now }: Told): Tank[] {
     walkOrder: index + 1,
     version: 1,
     archived: false,
+    plan: null,
   }));
 }
 
@@ -217,7 +218,7 @@ function makeGroup(
     momentId: (moments.find((moment) => moment.key === serving.moment) as { id: string }).id,
     zone: serving.zone,
     place: serving.place,
-    weekdays: serving.weekdays ?? [1, 2, 3, 4, 5, 6, 7],
+    days: serving.weekdays ?? [1, 2, 3, 4, 5, 6, 7],
     weight: serving.weight ?? 1,
     ownUnits: null,
     manner: PLAIN,
@@ -228,6 +229,7 @@ function makeGroup(
     fastWeekdays: demo.fastWeekdays,
     goalFactor: null,
     servings,
+    rules: [],
   };
   return {
     demo,
@@ -266,6 +268,7 @@ function groupOn(
     archived: false,
     stage: (last('staged')?.stage as Stage | undefined) ?? demo.stage,
     lengthCm: (last('measured')?.lengthCm as number | undefined) ?? null,
+    lastOn: Object.fromEntries(past.map((event) => [event.kind, event.day])),
     size: sizeOn(past.filter((event) => 'unsexed' in event) as unknown as SizeEvent[], day),
     diet,
   };

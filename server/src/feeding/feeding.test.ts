@@ -130,7 +130,13 @@ describe('a day', () => {
     const house = await smallHouse(server);
     await house.ask
       .put(`/api/groups/${house.group.id}/diet`)
-      .send({ version: 1, fastWeekdays: [2], goalFactor: null, servings: [house.serving] })
+      .send({
+        version: 1,
+        fastWeekdays: [2],
+        goalFactor: null,
+        servings: [house.serving],
+        rules: [],
+      })
       .expect(200);
     const { body } = await house.ask.get('/api/round/2026-03-10').expect(200);
     expect(body.resting).toContainEqual(

@@ -124,6 +124,7 @@ describe('diets', () => {
         version: 1,
         fastWeekdays: [],
         goalFactor: null,
+        rules: [],
         servings: [{ ...serving, manner: { ...manner, ...given } }],
       });
     await put({ spots: 9 }).expect(422);
@@ -142,7 +143,7 @@ describe('diets', () => {
 
   it('are versions: the newest counts, a stale one is refused with both', async () => {
     const { ask, group, serving } = await smallHouse(server);
-    const diet = { fastWeekdays: [7], goalFactor: 1.3, servings: [serving] };
+    const diet = { fastWeekdays: [7], goalFactor: 1.3, servings: [serving], rules: [] };
     const saved = await ask
       .put(`/api/groups/${group.id}/diet`)
       .send({ ...diet, version: 1 })
@@ -164,7 +165,7 @@ describe('diets', () => {
     const save = (goalFactor: number) =>
       ask
         .put(`/api/groups/${group.id}/diet`)
-        .send({ version: 1, fastWeekdays: [], goalFactor, servings: [serving] });
+        .send({ version: 1, fastWeekdays: [], goalFactor, servings: [serving], rules: [] });
     const answers = await Promise.all([save(1), save(2)]);
     expect(answers.map((answer) => answer.status).sort()).toEqual([200, 409]);
   });
@@ -176,6 +177,7 @@ describe('diets', () => {
         version: 1,
         fastWeekdays: [],
         goalFactor: null,
+        rules: [],
         servings: [{ ...serving, ...over }],
       });
     expect((await save({ foodId: uuidv7() }).expect(422)).body.errors[0].path).toBe(
@@ -184,8 +186,8 @@ describe('diets', () => {
     expect((await save({ momentId: uuidv7() }).expect(422)).body.errors[0].path).toBe(
       'servings.0.momentId',
     );
-    await save({ weekdays: [] }).expect(422);
-    await save({ weekdays: [1, 1] }).expect(422);
+    await save({ days: [] }).expect(422);
+    await save({ days: [1, 1] }).expect(422);
     await save({ ownUnits: -3 }).expect(422);
   });
 });

@@ -41,12 +41,12 @@ export async function readHistory(scope: Scope, which: readonly string[] | null)
     ),
     eventsThatHold(scope, which),
     scope.rows<DietVersion>(
-      `SELECT group_id, version, valid_from::text, fast_weekdays, goal_factor
+      `SELECT group_id, version, valid_from::text, fast_weekdays, goal_factor, rules
          FROM diets WHERE household_id = :household ${only('group_id')} ORDER BY version`,
       values,
     ),
     scope.rows<DietRow['servings'][number] & { groupId: string; version: number }>(
-      `SELECT group_id, version, id, food_id, moment_id, zone, place, weekdays, weight, own_units, manner
+      `SELECT group_id, version, id, food_id, moment_id, zone, place, days, weight, own_units, manner
          FROM diet_servings WHERE household_id = :household ${only('group_id')} ORDER BY position`,
       values,
     ),
@@ -110,6 +110,7 @@ function lifeOn({ row, events, diets }: Life, day: string): Group | null {
       fastWeekdays: diet.fastWeekdays,
       goalFactor: diet.goalFactor,
       servings: diet.servings,
+      rules: diet.rules,
     },
   };
 }

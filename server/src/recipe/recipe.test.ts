@@ -289,7 +289,7 @@ async function housed(ask: ReturnType<TestServer['as']>, foodId: string) {
   await ask.post('/api/moments').send(moment).expect(201);
   await ask
     .put(`/api/groups/${group.id}/diet`)
-    .send({ version: 0, fastWeekdays: [], goalFactor: null, servings: [serving] })
+    .send({ version: 0, fastWeekdays: [], goalFactor: null, servings: [serving], rules: [] })
     .expect(200);
   return { group, serving };
 }

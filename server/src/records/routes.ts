@@ -125,7 +125,6 @@ type NeedRecord = { group: HouseGroup; record: Consumption['groups'][number] };
 
 /** What every group needed on each day, as it was on that day. Planned fasts need nothing. */
 function needs(household: Household, days: readonly string[]): Map<string, NeedRecord> {
-  const tanks = new Map(household.tanks.map((tank) => [tank.id, tank]));
   const known = new Map<Group, { group: HouseGroup; needKj: number } | null>();
   const records = new Map<string, NeedRecord>();
 
@@ -140,12 +139,13 @@ function needs(household: Household, days: readonly string[]): Map<string, NeedR
   };
 
   days.forEach((day, index) => {
+    const tanks = new Map(household.tanksOn(day).map((tank) => [tank.id, tank]));
     for (const row of groupsOn(household.history, day)) {
       const tank = tanks.get(row.tankId);
       const need = tank && !row.archived ? needOf(row, tank) : null;
       if (!tank || !need) continue;
       const { record } = entryOf(records, need.group, tank, days.length);
-      const needKj = restOn(need.group, day) === null ? need.needKj : 0;
+      const needKj = restOn(need.group, houseTank(tank), day) === null ? need.needKj : 0;
       record.neededPerDay[index] = needKj;
       record.neededKj += needKj;
     }

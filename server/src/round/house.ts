@@ -14,6 +14,7 @@ import { readHousehold } from '../household/store';
 import { moments } from '../moment/store';
 import type { Species } from '@open-larder/catalogue';
 import { speciesOf } from '../species/store';
+import { planVersions, plansOn } from '../plan/store';
 import { tanks } from '../tank/store';
 
 /** The whole household, read once and seen on any day. */
@@ -22,6 +23,8 @@ export interface Household {
   deliveryDays: number;
   history: History;
   tanks: Tank[];
+  /** The tanks with their plans as they stood on a day. */
+  tanksOn(day: string): Tank[];
   moments: MomentRow[];
   foods: FoodRow[];
   species: ReadonlyMap<string, Species>;
@@ -30,19 +33,25 @@ export interface Household {
 }
 
 export async function readHouse(scope: Scope, catalogue: Catalogue): Promise<Household> {
-  const [household, tankRows, momentRows, foods, history, species] = await Promise.all([
+  const [household, tankRows, momentRows, foods, history, species, plans] = await Promise.all([
     readHousehold(scope),
     tanks(scope, null, null),
     moments(scope, null, null),
     allFoods(scope),
     readHistory(scope, null),
     speciesOf(scope, catalogue),
+    planVersions(scope, null),
   ]);
+  const tanksOn = (day: string) => {
+    const then = plansOn(plans, day);
+    return tankRows.map((tank) => ({ ...tank, plan: then.get(tank.id) ?? null }));
+  };
   return {
     timeZone: household.timeZone,
     deliveryDays: household.deliveryDays,
     history,
     tanks: tankRows,
+    tanksOn,
     moments: momentRows,
     foods,
     species,
@@ -51,7 +60,7 @@ export async function readHouse(scope: Scope, catalogue: Catalogue): Promise<Hou
       const rows = {
         household,
         moments: momentRows,
-        tanks: tankRows,
+        tanks: tanksOn(day),
         groups,
         foods,
         species,

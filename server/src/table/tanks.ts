@@ -12,7 +12,7 @@ import {
   type Verdict,
 } from './taking';
 
-type Row = Omit<Tank, 'id' | 'version' | 'archived'> & { archived: boolean };
+type Row = Omit<Tank, 'id' | 'version' | 'archived' | 'plan'> & { archived: boolean };
 
 /** Tanks by id, or by name where a line has no id: new ones are made, known ones changed. */
 export const takeTanks: Take = async ({ scope }, lines) => {
@@ -35,7 +35,7 @@ export const takeTanks: Take = async ({ scope }, lines) => {
     if (old) {
       if (seen.has(old.id)) return faulty({ '': 'this tank stands twice in the table' });
       seen.add(old.id);
-      const { id: _, ...before } = old;
+      const { id: _, plan: _plan, ...before } = old;
       const edit = { ...before, ...keepSure(given, before) } as Row & { version: number };
       const read = tankEdit.safeParse(edit);
       if (!read.success) return faulty(faultsByField(read.error));

@@ -1,31 +1,44 @@
 import type { Tank } from '@open-larder/contract';
 import type { Scope } from '../db';
+import { planVersions, plansOn } from '../plan/store';
 
 const COLUMNS = `id, name, kind, shape, length_cm, width_cm, height_cm, water_level_cm, litres, ground,
   ground_depth_cm, decor, filter, flow, plants, cover, source_water, temp_c, ph, gh, light_on_min,
   light_off_min, walk_order, version, archived`;
 
 export async function readTank(scope: Scope, id: string): Promise<Tank | null> {
-  const [row] = await scope.rows<Tank>(
+  const [row] = await scope.rows<Omit<Tank, 'plan'>>(
     `SELECT ${COLUMNS} FROM tanks WHERE household_id = :household AND id = :id`,
     { id },
   );
-  return row ?? null;
+  return row ? ((await planned(scope, [row]))[0] ?? null) : null;
+}
+
+async function planned(scope: Scope, rows: readonly Omit<Tank, 'plan'>[]): Promise<Tank[]> {
+  const plans = plansOn(
+    await planVersions(
+      scope,
+      rows.map((row) => row.id),
+    ),
+    null,
+  );
+  return rows.map((row) => ({ ...row, plan: plans.get(row.id) ?? null }));
 }
 
 /** Tanks in walking order after a cursor of [walkOrder, id]; all of them without a limit. */
-export function tanks(
+export async function tanks(
   scope: Scope,
   after: readonly (string | number)[] | null,
   limit: number | null,
 ): Promise<Tank[]> {
-  return scope.rows<Tank>(
+  const rows = await scope.rows<Omit<Tank, 'plan'>>(
     `SELECT ${COLUMNS} FROM tanks
       WHERE household_id = :household
         ${after === null ? '' : 'AND (walk_order, id) > (:walkOrder, :id)'}
       ORDER BY walk_order, id LIMIT :limit`,
     { limit, walkOrder: after?.[0] ?? 0, id: after?.[1] ?? null },
   );
+  return planned(scope, rows);
 }
 
 /** How many groups live in a tank now. */

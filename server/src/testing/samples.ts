@@ -88,7 +88,7 @@ export const sampleServing = (foodId: string, momentId: string, over: object = {
   momentId,
   zone: 'surface',
   place: 'front left',
-  weekdays: [1, 2, 3, 4, 5, 6, 7],
+  days: [1, 2, 3, 4, 5, 6, 7],
   weight: 1,
   ownUnits: null,
   manner: PLAIN,
@@ -139,7 +139,7 @@ export async function smallHouse(server: TestServer, household: 'ours' | 'theirs
   await ask.post('/api/moments').send(moment).expect(201);
   await ask
     .put(`/api/groups/${group.id}/diet`)
-    .send({ version: 0, fastWeekdays: [], goalFactor: null, servings: [serving] })
+    .send({ version: 0, fastWeekdays: [], goalFactor: null, servings: [serving], rules: [] })
     .expect(200);
   return { ask, tank, group, food, moment, serving };
 }

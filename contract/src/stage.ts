@@ -1,0 +1,4 @@
+import { STAGES } from '@open-larder/core/fish';
+import { z } from 'zod';
+
+export const stage = z.enum(STAGES);

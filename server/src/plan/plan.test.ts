@@ -1,0 +1,158 @@
+import { WEEK } from '@open-larder/core';
+import { v7 as uuidv7 } from 'uuid';
+import { sampleGroup, sampleServing, sampleTank, smallHouse } from '../testing/samples';
+import { startTestServer, type TestServer } from '../testing/testServer';
+
+let server: TestServer;
+let house: Awaited<ReturnType<typeof smallHouse>>;
+
+beforeAll(async () => {
+  server = await startTestServer();
+});
+afterAll(() => server.close());
+beforeEach(async () => {
+  house = await smallHouse(server);
+});
+
+const plan = (over: object = {}) => ({
+  version: 0,
+  cycle: WEEK,
+  school: null,
+  fasts: [],
+  diets: [],
+  ...over,
+});
+const put = (body: object) => house.ask.put(`/api/tanks/${house.tank.id}/plan`).send(body);
+const diet = (servings: object[], over: object = {}) => ({
+  groupId: house.group.id,
+  version: 1,
+  fastWeekdays: [],
+  goalFactor: null,
+  servings,
+  rules: [],
+  ...over,
+});
+const servedOn = async (day: string) => {
+  const { body } = await house.ask.get(`/api/round/${day}`).expect(200);
+  return body.moments.flatMap((moment: { stops: { tankId: string; servings: unknown[] }[] }) =>
+    moment.stops.filter((stop) => stop.tankId === house.tank.id).flatMap((stop) => stop.servings),
+  ).length;
+};
+const tankNow = async () => {
+  const { body } = await house.ask.get('/api/tanks').expect(200);
+  return body.items.find((tank: { id: string }) => tank.id === house.tank.id);
+};
+
+describe('a tank’s plan', () => {
+  it('is saved whole with the diets in it, and read with the tank', async () => {
+    expect((await tankNow()).plan).toBeNull();
+    const serving = sampleServing(house.food.id, house.moment.id, { days: [1, 3] });
+    const cycle = { days: 3, from: '2026-03-10' };
+    const saved = await put(plan({ cycle, diets: [diet([serving])] })).expect(200);
+    expect(saved.body).toMatchObject({
+      plan: { version: 1, cycle, fasts: [] },
+      diets: [{ groupId: house.group.id, diet: { version: 2, servings: [serving] } }],
+    });
+    expect((await tankNow()).plan).toMatchObject({ version: 1, cycle });
+    // Day 1, 2 and 3 of a cycle of three days that began on the tenth.
+    expect(await servedOn('2026-03-10')).toBe(1);
+    expect(await servedOn('2026-03-11')).toBe(0);
+    expect(await servedOn('2026-03-12')).toBe(1);
+    expect(await servedOn('2026-03-14')).toBe(0);
+  });
+
+  it('fasts a tank by weekday and on dates, and a group until something happens', async () => {
+    const fasts = [
+      { id: uuidv7(), groupId: null, when: { kind: 'weekly', weekdays: [7] } },
+      {
+        id: uuidv7(),
+        groupId: house.group.id,
+        when: { kind: 'dates', from: '2026-03-17', to: '2026-03-18' },
+      },
+    ];
+    await put(plan({ fasts })).expect(200);
+    expect(await servedOn('2026-03-15')).toBe(0);
+    expect(await servedOn('2026-03-16')).toBe(1);
+    expect(await servedOn('2026-03-17')).toBe(0);
+    expect(await servedOn('2026-03-18')).toBe(0);
+    expect(await servedOn('2026-03-19')).toBe(1);
+    const until = [
+      {
+        id: uuidv7(),
+        groupId: house.group.id,
+        when: { kind: 'until', from: '2026-03-01', event: 'measured' },
+      },
+    ];
+    await put(plan({ version: 1, fasts: until })).expect(200);
+    expect(await servedOn('2026-03-11')).toBe(0);
+    await house.ask
+      .post(`/api/groups/${house.group.id}/events`)
+      .send({ id: uuidv7(), kind: 'measured', day: '2026-03-10', lengthCm: 4, note: '' })
+      .expect(201);
+    expect(await servedOn('2026-03-11')).toBe(1);
+  });
+
+  it('leaves the past as it was planned then', async () => {
+    await put(
+      plan({
+        fasts: [{ id: uuidv7(), groupId: null, when: { kind: 'weekly', weekdays: [1, 2, 3] } }],
+      }),
+    ).expect(200);
+    // The plan holds from the day of saving; the Monday before was planned without it.
+    expect(await servedOn('2026-03-11')).toBe(0);
+    const { body } = await house.ask
+      .get('/api/records/consumption')
+      .query({ from: '2026-03-02', to: '2026-03-11' })
+      .expect(200);
+    const record = body.groups.find((one: { groupId: string }) => one.groupId === house.group.id);
+    expect(record.neededPerDay[0]).toBeGreaterThan(0);
+    expect(record.neededPerDay[9]).toBe(0);
+  });
+
+  it('refuses to fast fry, with the hours that they stand', async () => {
+    const fry = sampleGroup(house.tank.id, { stage: 'fry' });
+    await house.ask.post('/api/groups').send(fry).expect(201);
+    const fasts = [{ id: uuidv7(), groupId: fry.id, when: { kind: 'weekly', weekdays: [1] } }];
+    const answer = await put(plan({ fasts })).expect(422);
+    expect(answer.body.errors).toEqual([
+      {
+        path: 'fasts.0.when',
+        message: expect.stringMatching(/^fry never fast: these stand about \d+ hours/),
+      },
+    ]);
+    // A fast of the whole tank leaves them out.
+    await put(plan({ fasts: [{ ...fasts[0], groupId: null }] })).expect(200);
+  });
+
+  it('of two people editing at once keeps the first, and shows both to the second', async () => {
+    await put(plan({ cycle: { days: 2, from: '2026-03-10' } })).expect(200);
+    const late = await put(plan({ cycle: { days: 5, from: '2026-03-10' } })).expect(409);
+    expect(late.body.theirs).toMatchObject({ version: 1, cycle: { days: 2 } });
+    // The other one saved a diet of it: nothing of this plan is written.
+    const serving = sampleServing(house.food.id, house.moment.id);
+    await house.ask
+      .put(`/api/groups/${house.group.id}/diet`)
+      .send({ ...diet([serving]), groupId: undefined })
+      .expect(200);
+    await put(plan({ version: 1, diets: [diet([])] })).expect(409);
+    expect((await tankNow()).plan.version).toBe(1);
+  });
+
+  it('refuses what contradicts itself or belongs elsewhere, with a sentence', async () => {
+    const serving = sampleServing(house.food.id, house.moment.id, { days: [4] });
+    const short = await put(
+      plan({ cycle: { days: 3, from: '2026-03-10' }, diets: [diet([serving])] }),
+    ).expect(422);
+    expect(short.body.errors[0].message).toBe('the cycle has only 3 days');
+    const other = sampleTank();
+    await house.ask.post('/api/tanks').send(other).expect(201);
+    const away = await house.ask
+      .put(`/api/tanks/${other.id}/plan`)
+      .send(plan({ diets: [diet([])] }))
+      .expect(422);
+    expect(away.body.errors[0].message).toMatch(/no longer lives in this tank/);
+    const backwards = { kind: 'dates', from: '2026-03-18', to: '2026-03-17' };
+    await put(plan({ fasts: [{ id: uuidv7(), groupId: null, when: backwards }] })).expect(422);
+    await put(plan({ cycle: { days: 29, from: '2026-03-10' } })).expect(422);
+  });
+});

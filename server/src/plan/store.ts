@@ -1,0 +1,97 @@
+import type { PlanEdit, PlanRow, SavedPlan } from '@open-larder/contract';
+import { refusedFasts, type Faster } from '@open-larder/core';
+import type { Scope } from '../db';
+import { saveDiet } from '../diet/store';
+import { refused, stale } from '../http/problems';
+
+/** A version of a tank's plan. */
+export type PlanVersion = PlanRow & { tankId: string };
+
+const COLUMNS = 'version, valid_from::text, cycle_days, cycle_from::text, school, fasts';
+
+interface Stored extends Omit<PlanVersion, 'cycle'> {
+  cycleDays: number;
+  cycleFrom: string;
+}
+
+const planOf = ({ cycleDays, cycleFrom, ...row }: Stored): PlanVersion => ({
+  ...row,
+  cycle: { days: cycleDays, from: cycleFrom },
+});
+
+/** Every version of the plans of some tanks, the oldest first; of all tanks without ids. */
+export async function planVersions(
+  scope: Scope,
+  which: readonly string[] | null,
+): Promise<PlanVersion[]> {
+  if (which?.length === 0) return [];
+  const rows = await scope.rows<Stored>(
+    `SELECT tank_id, ${COLUMNS} FROM tank_plans
+      WHERE household_id = :household ${which === null ? '' : 'AND tank_id IN (:which)'}
+      ORDER BY version`,
+    { which },
+  );
+  return rows.map(planOf);
+}
+
+/** The plan of each tank as it stood on a day: the newest that was valid by then. */
+export function plansOn(
+  versions: readonly PlanVersion[],
+  day: string | null,
+): ReadonlyMap<string, PlanRow> {
+  const plans = new Map<string, PlanRow>();
+  for (const { tankId, ...plan } of versions) {
+    if (day === null || plan.validFrom <= day) plans.set(tankId, plan);
+  }
+  return plans;
+}
+
+/**
+ * Write the next version of a tank's plan and of the diets in it: all or nothing.
+ * @param groups those that live in the tank today, as the core sees them
+ * @throws ProblemError 409 with both versions where someone saved in between, 422 for a group that
+ *   lives elsewhere, or a fast of fry
+ */
+export async function savePlan(
+  scope: Scope,
+  tankId: string,
+  edit: PlanEdit,
+  today: string,
+  groups: readonly Parameters<typeof refusedFasts>[1][number][],
+): Promise<SavedPlan> {
+  await scope.lock(`plan ${tankId}`);
+  const { diets, version, ...plan } = edit;
+  const current = plansOn(await planVersions(scope, [tankId]), null).get(tankId) ?? null;
+  if ((current?.version ?? 0) !== version) throw stale('This plan', { version, ...plan }, current);
+  refuseElsewhere(edit, groups);
+  const [fry] = refusedFasts(plan.fasts, groups);
+  if (fry) {
+    const at = plan.fasts.findIndex((fast) => fast.id === fry.fastId);
+    throw refused(
+      `fasts.${at}.when`,
+      `fry never fast: these stand about ${Math.floor(fry.standsH)} hours without food`,
+    );
+  }
+  const next = { ...plan, version: version + 1, validFrom: today };
+  const { cycle, ...row } = next;
+  await scope.insert('tank_plans', [
+    { ...row, tankId, cycleDays: cycle.days, cycleFrom: cycle.from },
+  ]);
+  const saved = [];
+  for (const { groupId, ...diet } of diets) {
+    saved.push({ groupId, diet: await saveDiet(scope, groupId, diet, today) });
+  }
+  return { plan: next, diets: saved };
+}
+
+function refuseElsewhere(edit: PlanEdit, groups: readonly Pick<Faster, 'id'>[]) {
+  const here = new Set(groups.map((group) => group.id));
+  const diet = edit.diets.findIndex((one) => !here.has(one.groupId));
+  if (diet >= 0) {
+    throw refused(`diets.${diet}.groupId`, 'this group no longer lives in this tank; reload');
+  }
+  const fast = edit.fasts.findIndex((one) => one.groupId !== null && !here.has(one.groupId));
+  if (fast >= 0) {
+    throw refused(`fasts.${fast}.groupId`, 'this group no longer lives in this tank; reload');
+  }
+}
