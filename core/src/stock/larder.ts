@@ -64,15 +64,12 @@ export function larderOf(
     if (sum) gramsOn.forEach((grams, index) => (sum[index] = (sum[index] as number) + grams));
     else daily.set(foodId, [...gramsOn]);
   }
-  // Whole weeks, so that a resting day counts for what it is.
-  const counted = horizon < 7 ? horizon : horizon - (horizon % 7);
   const dayOf = Array.from({ length: horizon }, (_, index) => addDays(today, index));
   const priceOf = new Map(stock.map((food) => [food.id, pricePerGram(food.lots)]));
   return {
     foods: stock.map(({ id, lots, openedDays, leadDays }) => {
       const useG = daily.get(id) ?? Array<number>(horizon).fill(0);
-      const usedPerWeekG =
-        (useG.slice(0, counted).reduce((sum, grams) => sum + grams, 0) * 7) / counted;
+      const usedPerWeekG = perDay(useG) * 7;
       const price = priceOf.get(id) ?? null;
       const packG = usualPack(lots);
       const supply = daysLeft(lots, useG, dayOf, openedDays);
@@ -99,11 +96,16 @@ function costs(
     const cost = byGroup.get(groupId) ?? { groupId, costPerDayMinor: 0, inPart: false };
     byGroup.set(groupId, cost);
     const price = priceOf.get(foodId) ?? null;
-    const perDay = gramsOn.reduce((sum, grams) => sum + grams, 0) / gramsOn.length;
     if (price === null) cost.inPart = true;
-    else cost.costPerDayMinor += price * perDay;
+    else cost.costPerDayMinor += price * perDay(gramsOn);
   }
   return [...byGroup.values()];
+}
+
+/** Mean of a day, over whole weeks where there are any: a resting day counts for what it is. */
+function perDay(gramsOn: readonly number[]): number {
+  const days = gramsOn.length < 7 ? gramsOn.length : gramsOn.length - (gramsOn.length % 7);
+  return gramsOn.slice(0, days).reduce((sum, grams) => sum + grams, 0) / days;
 }
 
 /** The size of the pack that was bought last; null where none was. */

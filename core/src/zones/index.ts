@@ -2,6 +2,7 @@ export { advise, type Advice, type Advised, type Outlook } from './advise';
 export { bandsOf, type Band, type Bands } from './band';
 export { changed, changesFor, inDiet, type Change, type FeedMoment } from './change';
 export { daySpan, dropsOf, mealSpan } from './day';
+export { eatenOf, type Eaten } from './eaten';
 export {
   type Drop,
   type FeedFood,
@@ -11,6 +12,7 @@ export {
   type FeedTraits,
   type Learned,
 } from './feeding';
+export { FILM_FOOD } from './film';
 export { learn, shownBy, type LearnedGroup, type Sighting } from './learn';
 export { LAYERS, LAYER_COUNT, type Layer } from './layers';
 export { phaseAt, type Phase } from './light';

@@ -1,0 +1,136 @@
+import { wallMinutes, type Moment } from '../../round';
+import { newMemory, weekOutcome } from '../outcome';
+import { tankOf, type WeekTask } from '../task';
+import { kindsOf } from './kinds';
+import type { Solver } from './mip';
+import { modelOf } from './model';
+import { momentsOf, offersOf } from './offers';
+import { keptOf } from './plan';
+import { filmOf } from './shares';
+
+/** A change to the house, not to the plan, that would let a plan do better. */
+export type Help =
+  /** So many grams more of a food than the shelf has for this tank. */
+  | { kind: 'stock'; foodId: string; massG: number; costMinor: number | null; gain: number }
+  /** A moment that the house does not have. */
+  | { kind: 'moment'; moment: Pick<Moment, 'anchor' | 'minutes'>; gain: number }
+  /** Many meals in place of two. */
+  | { kind: 'meals'; gain: number }
+  /** So many minutes more at a moment. */
+  | { kind: 'minutes'; momentId: string; minutes: number; gain: number };
+
+/** A gain that a keeper would notice: about a twelfth of a day's need of one group. */
+const WORTH = 1;
+const SECONDS = 5;
+/** A moment this near to another adds nothing, minutes. */
+const APART_MIN = 90;
+const MORE_MOMENTS: readonly Pick<Moment, 'anchor' | 'minutes'>[] = [
+  { anchor: 'lightsOff', minutes: 30 },
+  { anchor: 'clock', minutes: 13 * 60 },
+  { anchor: 'lightsOn', minutes: 30 },
+];
+const NEW_MOMENT = 'a moment more';
+
+interface Relaxed {
+  cost: number;
+  /** Grams of each food over the cycle, by its id. */
+  grams: Map<string, number>;
+}
+
+/**
+ * What limits a tank's plans, and what would help most: each limit is lifted in turn, and what it
+ * costs is what the best plan without whole units gains. The largest gain comes first.
+ * @param onTried called with how many were tried of how many; answering false stops
+ */
+export function helpFor(
+  task: WeekTask,
+  solver: Solver,
+  onTried: (done: number, of: number) => boolean = () => true,
+): Help[] {
+  const outcome = weekOutcome(task, newMemory());
+  const solve = (variant: WeekTask): Relaxed => relaxedOf(variant, solver, outcome);
+  const plenty = { ...task, shelf: task.shelf.map((food) => ({ ...food, stockG: PLENTY_G })) };
+  const times = momentsOf(task).map(({ atMin }) => atMin);
+  const more = MORE_MOMENTS.filter((moment) => {
+    const atMin = wallMinutes({ ...moment, id: '', name: '' }, tankOf(task).light);
+    return times.every((time) => Math.abs(time - atMin) >= APART_MIN);
+  });
+  const base = solve(task);
+  const filled = solve(plenty);
+  const short = task.shelf.filter(
+    ({ foodId, stockG }) => (filled.grams.get(foodId) ?? 0) > stockG * 1.01,
+  );
+  const spare = Object.keys(task.spareMin);
+  const tries: (() => Help | null)[] = [
+    ...short.map(({ foodId, stockG, pricePerG }) => () => {
+      const shelf = task.shelf.map((food) =>
+        food.foodId === foodId ? { ...food, stockG: PLENTY_G } : food,
+      );
+      const found = solve({ ...task, shelf });
+      const massG = (found.grams.get(foodId) ?? 0) - stockG;
+      const costMinor = pricePerG === null ? null : massG * pricePerG;
+      return massG <= 0
+        ? null
+        : { kind: 'stock' as const, foodId, massG, costMinor, gain: base.cost - found.cost };
+    }),
+    ...more.map((moment) => () => {
+      const moments = [...task.house.moments, { ...moment, id: NEW_MOMENT, name: '' }];
+      const found = solve({ ...task, house: { ...task.house, moments } });
+      return { kind: 'moment' as const, moment, gain: base.cost - found.cost };
+    }),
+    ...(task.school.meals === 'two'
+      ? [
+          () => {
+            const found = solve({ ...task, school: { ...task.school, meals: 'many' } });
+            return { kind: 'meals' as const, gain: base.cost - found.cost };
+          },
+        ]
+      : []),
+    ...spare.map((momentId) => () => {
+      const minutes = MORE_MIN;
+      const spareMin = { ...task.spareMin, [momentId]: task.spareMin[momentId]! + minutes };
+      const found = solve({ ...task, spareMin });
+      return { kind: 'minutes' as const, momentId, minutes, gain: base.cost - found.cost };
+    }),
+  ];
+  const helps: Help[] = [];
+  for (const [at, attempt] of tries.entries()) {
+    if (!onTried(at, tries.length)) break;
+    const help = attempt();
+    if (help && help.gain >= WORTH) helps.push(help);
+  }
+  return helps.sort((a, b) => b.gain - a.gain);
+}
+
+const PLENTY_G = 1e5;
+const MORE_MIN = 5;
+
+/** The best that a task allows where units need not be whole. */
+function relaxedOf(
+  task: WeekTask,
+  solver: Solver,
+  outcome: ReturnType<typeof weekOutcome>,
+): Relaxed {
+  const kinds = kindsOf(task);
+  const offers = offersOf(task, kinds.length);
+  const film = filmOf(task, kinds, outcome);
+  const model = modelOf(task, kinds, offers, film, keptOf(task));
+  const found = solver.solve(model.mip, {
+    relaxed: true,
+    gap: 0,
+    seconds: SECONDS,
+    nodes: 1,
+    improvements: 1,
+  });
+  const grams = new Map<string, number>();
+  if (found.status === 'none') return { cost: Infinity, grams };
+  offers.forEach(({ food, stepG }, o) => {
+    const steps = kinds.reduce((sum, kind, k) => {
+      const column = model.steps[k]![o]!;
+      return column < 0 ? sum : sum + kind.days.length * found.values[column]!;
+    }, 0);
+    const { id } = task.foods[food]!;
+    grams.set(id, (grams.get(id) ?? 0) + steps * stepG);
+  });
+  return { cost: found.cost, grams };
+}

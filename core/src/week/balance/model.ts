@@ -1,0 +1,211 @@
+import { largestMeal } from '../../ration';
+import { compileGroupDay } from '../../round';
+import { energyPerGram, foodsFor } from '../aims';
+import { cycleOf, tankOf, type WeekGroup, type WeekTask } from '../task';
+import type { DayKind } from './kinds';
+import { Mip, type Term } from './mip';
+import { momentsOf, type Offer, type TankMoment } from './offers';
+import {
+  compositionRows,
+  energyRows,
+  mealRows,
+  shelfRows,
+  slotRows,
+  varietyRows,
+  type Limit,
+} from './rows';
+import { WEIGHTS } from './weights';
+
+/** A task as a programme, and where its servings stand in it. */
+export interface BalanceModel {
+  mip: Mip;
+  offers: readonly Offer[];
+  kinds: readonly DayKind[];
+  /** By kind of day, then offer: the column of its steps; -1 where the group rests. */
+  steps: number[][];
+  /** Rows that a shelf, a slot or a clock sets, to say what limits a plan. */
+  limits: Limit[];
+}
+
+/** A group as the programme sees it. */
+export interface Eating {
+  group: WeekGroup;
+  /** Of a feeding day. */
+  needKj: number;
+  /** By food, the film last. */
+  kjPerG: number[];
+  /** kJ a day that it grazes, by kind of day. */
+  film: readonly number[];
+  largestG: number;
+  known: ReturnType<typeof foodsFor>;
+}
+
+/** A programme while it is written. */
+export interface Writing {
+  task: WeekTask;
+  mip: Mip;
+  days: number;
+  kinds: readonly DayKind[];
+  moments: readonly TankMoment[];
+  offers: readonly Offer[];
+  eating: readonly Eating[];
+  /** By kind, then offer: columns of the steps that are given, and of whether any is. */
+  steps: number[][];
+  used: number[][];
+}
+
+/** Which offers on which kind of day a sum runs over; `each` counts every day of a kind. */
+interface Over {
+  kind?: number;
+  which?: (offer: Offer) => boolean;
+}
+
+/** A sum over steps: `value` of an offer on a kind of day. Without a kind it runs over all days. */
+export function stepTerms(
+  { steps, offers, kinds }: Writing,
+  value: (offer: Offer, kind: number) => number,
+  { kind, which = () => true }: Over = {},
+): Term[] {
+  return sumOver(steps, offers, kinds, value, kind, which);
+}
+
+/** The same over whether anything is given at all. */
+export function usedTerms({ used, offers, kinds }: Writing, over: Over = {}): Term[] {
+  return sumOver(used, offers, kinds, () => 1, over.kind, over.which ?? (() => true));
+}
+
+function sumOver(
+  columns: readonly (readonly number[])[],
+  offers: readonly Offer[],
+  kinds: readonly DayKind[],
+  value: (offer: Offer, kind: number) => number,
+  only: number | undefined,
+  which: (offer: Offer) => boolean,
+): Term[] {
+  const terms: Term[] = [];
+  columns.forEach((ofKind, k) => {
+    if (only !== undefined && only !== k) return;
+    const times = only === undefined ? kinds[k]!.days.length : 1;
+    ofKind.forEach((column, o) => {
+      const offer = offers[o]!;
+      if (column >= 0 && which(offer)) terms.push([column, times * value(offer, k)]);
+    });
+  });
+  return terms;
+}
+
+/** A column that is paid for by how much it is used. */
+export const slack = ({ mip }: Writing, cost: number, upper = Infinity): number =>
+  mip.column({ cost, upper });
+
+/** What of the present plan is kept where nothing speaks against it: by day, «group food moment». */
+export type Kept = readonly ReadonlySet<string>[];
+
+export const offerKey = (groupId: string, foodId: string, momentId: string) =>
+  `${groupId} ${foodId} ${momentId}`;
+
+/**
+ * Write a task down as a programme.
+ * @param offers what could be given, with the shares that reach each group
+ * @param film   by group, then kind of day: kJ that it grazes off glass and wood
+ */
+export function modelOf(
+  task: WeekTask,
+  kinds: readonly DayKind[],
+  offers: readonly Offer[],
+  film: readonly (readonly number[])[],
+  kept: Kept,
+): BalanceModel {
+  const tank = tankOf(task);
+  const foods = new Map(task.house.foods.map((food) => [food.id, food]));
+  const writing: Writing = {
+    task,
+    mip: new Mip(),
+    days: cycleOf(task),
+    kinds,
+    moments: momentsOf(task),
+    offers,
+    eating: task.groups.map((group, h) => {
+      const row = task.house.groups.find((one) => one.id === group.id)!;
+      return {
+        group,
+        needKj: compileGroupDay(row, tank, foods, task.first).needKj.value,
+        kjPerG: energyPerGram(task, group),
+        film: film[h]!,
+        largestG: largestMeal({ ...group, tempC: task.tank.tempC }).value,
+        known: foodsFor(task, group),
+      };
+    }),
+    steps: [],
+    used: [],
+  };
+  servingColumns(writing, kept);
+  writing.eating.forEach(({ needKj }, h) => {
+    if (needKj <= 0) return;
+    energyRows(writing, h);
+    mealRows(writing, h);
+    compositionRows(writing, h);
+    varietyRows(writing, h);
+  });
+  const limits = [...shelfRows(writing), ...slotRows(writing)];
+  return { mip: writing.mip, offers, kinds, steps: writing.steps, limits };
+}
+
+/** How much of each offer is given on each kind of day, and whether any. */
+function servingColumns(writing: Writing, kept: Kept): void {
+  const { task, mip, days, kinds, moments, offers, eating } = writing;
+  const prices = new Map(task.shelf.map((food) => [food.foodId, food.pricePerG ?? 0]));
+  const needs = eating.reduce((sum, { needKj }) => sum + needKj, 0) || 1;
+  // What a day of this tank costs at the mean price of a kJ: money is weighed against that.
+  const priceOfKj = ({ group, food }: Offer) =>
+    (prices.get(task.foods[food]!.id) ?? 0) / (eating[group]!.kjPerG[food]! || 1);
+  const usual =
+    (needs * offers.reduce((sum, offer) => sum + priceOfKj(offer), 0)) / Math.max(1, offers.length);
+  kinds.forEach((kind, k) => {
+    const perDay = kind.days.length / days;
+    const steps = offers.map(() => -1);
+    const used = offers.map(() => -1);
+    offers.forEach((offer, o) => {
+      if (kind.rests[offer.group] !== null) return;
+      const food = task.foods[offer.food]!;
+      const reached = offer.reaches[k]!.reduce((sum, share) => sum + share, 0);
+      const lostKj =
+        offer.stepG * eating[offer.group]!.kjPerG[offer.food]! * Math.max(0, 1 - reached);
+      const price = offer.stepG * (prices.get(food.id) ?? 0);
+      const x = mip.column({
+        whole: true,
+        upper: offer.mostSteps,
+        cost:
+          perDay *
+          ((WEIGHTS.waste * lostKj) / needs + (usual > 0 ? (WEIGHTS.cost * price) / usual : 0)),
+      });
+      const key = offerKey(eating[offer.group]!.group.id, food.id, moments[offer.moment]!.id);
+      const had = kind.days.filter((day) => kept[day]!.has(key)).length / kind.days.length;
+      const y = mip.column({
+        whole: true,
+        upper: 1,
+        cost: perDay * (WEIGHTS.serving - had * WEIGHTS.kept),
+      });
+      mip.row(
+        [
+          [x, 1],
+          [y, -offer.mostSteps],
+        ],
+        -Infinity,
+        0,
+      );
+      mip.row(
+        [
+          [x, 1],
+          [y, -1],
+        ],
+        0,
+        Infinity,
+      );
+      steps[o] = x;
+      used[o] = y;
+    });
+    writing.steps.push(steps);
+    writing.used.push(used);
+  });
+}

@@ -1,0 +1,68 @@
+import type { DietServing } from '../../round';
+import { cycleOf, type WeekTask } from '../task';
+import type { DayKind } from './kinds';
+import { offerKey, type Kept } from './model';
+import { momentsOf, type Offer } from './offers';
+
+/** How many steps of each offer are given: by kind of day, then offer. */
+export type Steps = readonly (readonly number[])[];
+
+/** What the present plan gives, day by day. */
+export function keptOf(task: WeekTask): Kept {
+  return Array.from({ length: cycleOf(task) }, (_, d) => {
+    const has = new Set<string>();
+    for (const group of task.house.groups) {
+      for (const { days, foodId, momentId } of group.diet?.servings ?? []) {
+        if (days.includes(d + 1)) has.add(offerKey(group.id, foodId, momentId));
+      }
+    }
+    return has;
+  });
+}
+
+/** Steps as servings: an offer that is the same on several days is one line. */
+export function servingsOf(
+  task: WeekTask,
+  kinds: readonly DayKind[],
+  offers: readonly Offer[],
+  given: Steps,
+  newId: () => string,
+): { servings: Map<string, DietServing[]>; offerOf: Map<string, number> } {
+  const moments = momentsOf(task);
+  const servings = new Map<string, DietServing[]>(task.groups.map((group) => [group.id, []]));
+  const now = new Map(task.house.groups.map((group) => [group.id, group.diet?.servings ?? []]));
+  /** By serving: its place among the offers. */
+  const offerOf = new Map<string, number>();
+  offers.forEach((offer, o) => {
+    const group = task.groups[offer.group]!;
+    const food = task.foods[offer.food]!;
+    const momentId = moments[offer.moment]!.id;
+    const daysOf = new Map<number, number[]>();
+    kinds.forEach((kind, k) => {
+      const steps = given[k]![o]!;
+      if (steps <= 0) return;
+      daysOf.set(steps, [...(daysOf.get(steps) ?? []), ...kind.days.map((d) => d + 1)]);
+    });
+    for (const [steps, days] of [...daysOf].sort(([a], [b]) => a - b)) {
+      const same = now
+        .get(group.id)
+        ?.find(
+          (one) => one.foodId === food.id && one.momentId === momentId && !offerOf.has(one.id),
+        );
+      const id = same?.id ?? newId();
+      offerOf.set(id, o);
+      servings.get(group.id)!.push({
+        id,
+        foodId: food.id,
+        momentId,
+        ...offer.like,
+        days: days.sort((a, b) => a - b),
+        weight: same?.weight ?? 1,
+        ownUnits: tidy(steps * food.unit.step),
+      });
+    }
+  });
+  return { servings, offerOf };
+}
+
+const tidy = (value: number) => Math.round(value * 1e6) / 1e6;

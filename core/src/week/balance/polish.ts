@@ -1,0 +1,77 @@
+import type { Judged } from '../judge';
+import type { WeekTask } from '../task';
+import type { DayKind } from './kinds';
+import type { Offer } from './offers';
+import type { Steps } from './plan';
+
+/** Plans that are tried at the most. Each is a day simulated: seconds for a large tank. */
+const MOST_TRIALS = 30;
+/** A group is left as it is where it gets its need within this share. */
+const NEAR = 0.06;
+
+/**
+ * The last steps by hand: where a group gets too much or too little, a little less or more of what
+ * is meant for it, as long as the simulated plan gets better. Shares that a programme takes as fixed
+ * move with every portion; here nothing is taken as fixed.
+ * @param judge what a plan comes to; null ends it with the best so far
+ */
+export function polished(
+  task: WeekTask,
+  kinds: readonly DayKind[],
+  offers: readonly Offer[],
+  given: Steps,
+  judge: (given: Steps) => Judged | null,
+): Steps {
+  let best = given;
+  const first = judge(given);
+  if (first === null) return given;
+  let plan = first;
+  let trials = 0;
+  for (let better = true; better && trials < MOST_TRIALS;) {
+    better = false;
+    kinds.forEach((kind, k) => {
+      task.groups.forEach((_, h) => {
+        const { needKj, gotKj } = plan.outcome.days[kind.days[0]!]!.groups[h]!;
+        if (needKj <= 0 || Math.abs(gotKj / needKj - 1) <= NEAR) return;
+        const short = gotKj < needKj;
+        for (const o of offersFor(offers, best[k]!, h, short)) {
+          if (trials >= MOST_TRIALS) return;
+          const now = best[k]![o]!;
+          const wanted = Math.round(now * Math.min(2, needKj / Math.max(gotKj, 1e-9)));
+          const next = short ? Math.max(now + 1, wanted) : Math.min(now - 1, wanted);
+          if (next < 0 || next > offers[o]!.mostSteps) continue;
+          const other = best.map((ofKind, at) =>
+            at === k ? ofKind.map((steps, i) => (i === o ? next : steps)) : ofKind,
+          );
+          const tried = judge(other);
+          trials = tried === null ? MOST_TRIALS : trials + 1;
+          if (tried === null) return;
+          if (tried.score >= plan.score - 1e-6) continue;
+          best = other;
+          plan = tried;
+          better = true;
+          return;
+        }
+      });
+    });
+  }
+  return best;
+}
+
+/** What could be changed for a group: what is meant for it first, the largest first. */
+function offersFor(
+  offers: readonly Offer[],
+  given: readonly number[],
+  h: number,
+  short: boolean,
+): number[] {
+  return offers
+    .flatMap((offer, o) => (given[o]! > 0 && (!short || offer.group === h) ? [o] : []))
+    .sort(
+      (a, b) =>
+        Number(offers[b]!.group === h) - Number(offers[a]!.group === h) ||
+        given[b]! * offers[b]!.stepG - given[a]! * offers[a]!.stepG ||
+        a - b,
+    )
+    .slice(0, 2);
+}

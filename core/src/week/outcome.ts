@@ -1,0 +1,166 @@
+import { addDays, compileRound, type Rest, type Round } from '../round';
+import { NITRATE_PER_N, PROTEIN_PER_N, TAN_OF_PROTEIN } from '../water';
+import { daySpan, dropsOf, eatenOf, type Drop, type Eaten } from '../zones';
+import { tankOf, cycleOf, type WeekTask } from './task';
+import { servingMin, stopMin } from './work';
+
+/** What one group gets on one day. */
+export interface GroupOutcome {
+  rest: Rest;
+  /** Energy needed; 0 on a day of rest. */
+  needKj: number;
+  /** Energy that reaches it, off glass and wood included. */
+  gotKj: number;
+  /** Energy by food, in the order of the task's foods, the film last. */
+  kj: number[];
+}
+
+export interface DayOutcome {
+  /** YYYY-MM-DD */
+  day: string;
+  drops: Drop[];
+  groups: GroupOutcome[];
+  servedG: number;
+  /** Dissolved, lifted or left, grams as fed. */
+  wasteG: number;
+  /** Nitrogen that goes into the water, mg. */
+  nitrogenMg: number;
+  /** What the food of the day costs, minor units; what has no price counts nothing. */
+  costMinor: number;
+  /** Minutes of work by moment, by its id. */
+  workMin: Record<string, number>;
+  /** Share of each drop that reaches each group: by drop, then group, of its grams. */
+  reaches: number[][];
+  /** Minutes until each drop is gone; null where more than a twentieth stays. */
+  clearedMin: (number | null)[];
+  /** By group: what its stomachs hold at the end, as a share. */
+  fill: number[];
+}
+
+/** What a plan comes to over one cycle, simulated. */
+export interface WeekOutcome {
+  days: DayOutcome[];
+}
+
+/** What was simulated of one tank, its groups and foods: two days alike are simulated once. */
+export interface Memory {
+  days: Map<string, Eaten>;
+  /** A rough look: a longer step, and stomachs that begin as they did in another plan. */
+  rough?: { fill: readonly number[] };
+}
+
+export const newMemory = (rough?: Memory['rough']): Memory => ({ days: new Map(), rough });
+
+/** A week needs shares, not frames: the longer step moves them by about a per cent. */
+const STEP_SCALE = { usual: 3, rough: 6 };
+
+/**
+ * Simulate a plan over one cycle.
+ * @param memory what was simulated before, of the same tank, groups and foods; added to
+ * @param onDay  called after each day; answering false stops there
+ */
+export function weekOutcome(
+  task: WeekTask,
+  memory: Memory = newMemory(),
+  onDay: (done: number, of: number) => boolean = () => true,
+): WeekOutcome {
+  const days: DayOutcome[] = [];
+  const length = cycleOf(task);
+  for (let at = 0; at < length; at += 1) {
+    days.push(dayOutcome(task, addDays(task.first, at), memory));
+    if (!onDay(at + 1, length)) break;
+  }
+  return { days };
+}
+
+/** Simulate one day of a plan. */
+export function dayOutcome(task: WeekTask, day: string, memory: Memory = newMemory()): DayOutcome {
+  const tank = tankOf(task);
+  const round = compileRound(task.house, day);
+  const drops = dropsOf(round, tank.id);
+  const eaten = remembered(task, drops, memory);
+  const price = new Map(task.shelf.map((food) => [food.foodId, food.pricePerG ?? 0]));
+  const protein = new Map(task.foods.map((food) => [food.id, food.composition.protein]));
+  const eatenG = drops.map((drop, at) =>
+    task.groups.reduce((sum, _group, f) => sum + eaten.reaches[at]![f]! * drop.massG, 0),
+  );
+  const wasted = (at: number) => Math.max(0, drops[at]!.massG - eatenG[at]!);
+  const dayOf = new Map(round.groups.map((one) => [one.group.id, one]));
+  return {
+    day,
+    drops,
+    groups: task.groups.map((group, f) => {
+      const planned = dayOf.get(group.id);
+      const rest = planned ? planned.rest : 'empty';
+      const kj = eaten.kj[f]!;
+      return {
+        rest,
+        needKj: rest === null && planned ? planned.needKj.value : 0,
+        gotKj: kj.reduce((sum, part) => sum + part, 0),
+        kj,
+      };
+    }),
+    servedG: drops.reduce((sum, drop) => sum + drop.massG, 0),
+    wasteG: drops.reduce((sum, _drop, at) => sum + wasted(at), 0),
+    nitrogenMg:
+      1000 *
+      drops.reduce((sum, drop, at) => {
+        const share = protein.get(drop.foodId) ?? 0;
+        // What was lifted out does not rot: it counts as neither.
+        const rots = Math.max(0, wasted(at) - eaten.liftedG[at]!);
+        return sum + share * (eatenG[at]! * TAN_OF_PROTEIN + rots / PROTEIN_PER_N);
+      }, 0),
+    costMinor: drops.reduce((sum, drop) => sum + drop.massG * (price.get(drop.foodId) ?? 0), 0),
+    workMin: workOf(task, round),
+    reaches: eaten.reaches,
+    clearedMin: eaten.clearedMin,
+    fill: eaten.fill,
+  };
+}
+
+/** Nitrate that a day's nitrogen becomes, mg/L. */
+export const nitrateOf = (nitrogenMg: number, litres: number): number =>
+  (nitrogenMg * NITRATE_PER_N) / litres;
+
+function remembered(task: WeekTask, drops: readonly Drop[], memory: Memory): Eaten {
+  const key = JSON.stringify(
+    drops.map(({ foodId, groupId, atMin, massG, zone, place, manner }) => [
+      foodId,
+      manner.apart ? groupId : '',
+      atMin,
+      massG,
+      zone,
+      place,
+      manner,
+    ]),
+  );
+  const known = memory.days.get(key);
+  if (known) return known;
+  const span = daySpan(task.tank.light, drops);
+  const eaten = eatenOf(
+    { tank: task.tank, groups: task.groups, foods: task.foods, drops, ...span },
+    memory.rough
+      ? { stepScale: STEP_SCALE.rough, fill: memory.rough.fill }
+      : { stepScale: STEP_SCALE.usual },
+  );
+  memory.days.set(key, eaten);
+  return eaten;
+}
+
+function workOf(task: WeekTask, round: Round): Record<string, number> {
+  const foods = new Map(task.foods.map((food) => [food.id, food]));
+  const work: Record<string, number> = {};
+  for (const { moment, stops } of round.moments) {
+    work[moment.id] = stops.reduce(
+      (sum, stop) =>
+        sum +
+        stopMin +
+        stop.servings.reduce((all, { food, serving }) => {
+          const feed = foods.get(food.id);
+          return all + (feed ? servingMin(feed, serving.manner) : 0);
+        }, 0),
+      0,
+    );
+  }
+  return work;
+}
