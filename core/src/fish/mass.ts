@@ -43,6 +43,20 @@ const SHAPE_PRIORS: Record<Shape, Prior> = {
  */
 const PRIOR_LOG10_SD = 0.17;
 
+type Sized = Pick<Species, 'shape' | 'lwA' | 'lwB' | 'sourceSize'>;
+
+function pairOf(species: Sized): Prior & { published: boolean } {
+  return species.lwA !== null && species.lwB !== null
+    ? { a: species.lwA, b: species.lwB, source: species.sourceSize, published: true }
+    : { ...SHAPE_PRIORS[species.shape], published: false };
+}
+
+/** Total length in cm of a fish of that mass in grams: the other way round. */
+export function lengthFromMass(species: Sized, massG: number): number {
+  const { a, b } = pairOf(species);
+  return (massG / a) ** (1 / b);
+}
+
 export interface BodyMass {
   /** Mass of one fish in grams, with its derivation. */
   readonly massG: Known;
@@ -56,15 +70,9 @@ export interface BodyMass {
  * @throws RangeError outside that range
  * Source: published pair of the species where there is one, else Froese et al. 2014.
  */
-export function massFromLength(
-  species: Pick<Species, 'shape' | 'lwA' | 'lwB' | 'sourceSize'>,
-  lengthCm: Known,
-): BodyMass {
+export function massFromLength(species: Sized, lengthCm: Known): BodyMass {
   assertRange('total length in cm', lengthCm.value, 0.1, 200);
-  const published = species.lwA !== null && species.lwB !== null;
-  const { a, b, source } = published
-    ? { a: species.lwA as number, b: species.lwB as number, source: species.sourceSize }
-    : SHAPE_PRIORS[species.shape];
+  const { a, b, source, published } = pairOf(species);
   const massG = computed(a * lengthCm.value ** b, {
     label: 'Mass of one fish',
     unit: 'g',

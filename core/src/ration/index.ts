@@ -1,6 +1,7 @@
 export {
   dailyNeed,
   lengthOf,
+  maintenanceKj,
   stageFactor,
   warmthFactor,
   type GroupOnDay,

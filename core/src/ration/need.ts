@@ -71,8 +71,7 @@ export function lengthOf(group: GroupOnDay): Known {
  */
 export function warmthFactor(species: SpeciesTraits, tempC: number): Known {
   assertRange('water temperature in °C', tempC, 0, 40);
-  const felt = Math.min(tempC, species.tempOptC);
-  return computed(Q10 ** ((felt - 25) / 10), {
+  return computed(warmthOf(species, tempC), {
     label: 'Warmth factor',
     unit: '× at 25 °C',
     how: '2 ^ ((temperature − 25) ÷ 10), temperature no higher than the optimum of the species',
@@ -109,6 +108,15 @@ export function dailyNeed(group: GroupOnDay): Known {
       measured('Number of fish', group.count, '', 'the events of the group'),
     ],
   });
+}
+
+/** Heat over the optimum does not raise what a body uses. */
+const warmthOf = ({ tempOptC }: SpeciesTraits, tempC: number) =>
+  Q10 ** ((Math.min(tempC, tempOptC) - 25) / 10);
+
+/** What one fish of a mass in grams needs to stay as it is, kJ digestible energy a day. Source: NRC 2011. */
+export function maintenanceKj(species: SpeciesTraits, massG: number, tempC: number): number {
+  return MAINTENANCE_KJ * (massG / 1000) ** 0.8 * warmthOf(species, tempC);
 }
 
 /** The stage's starting multiple of maintenance. */

@@ -1,6 +1,6 @@
 import { assumed, computed, measured, type Known } from '../why';
 import { dailyNeed, warmthFactor } from '../ration';
-import { NITRATE_PER_N, TAN_OF_PROTEIN } from '../water';
+import { NITRATE_PER_N, STANDS_MG_L, TAN_OF_PROTEIN } from '../water';
 import type { Together, Weighed } from './mate';
 
 export interface TankConditions {
@@ -133,8 +133,6 @@ export function warmthAgainstDemand(mates: readonly Weighed[], tank: TankConditi
   });
 }
 
-/** Nitrate in mg/L that a class of species stands for months. Starting values, an assumption. */
-const STANDS_MG_L = { low: 20, moderate: 40, high: 80 };
 /** kJ digestible energy in a gram of dry matter of a usual diet. An assumption. */
 const KJ_PER_G = 15;
 /** Nitrate that the water of a usual week's change can take away again. An assumption. */

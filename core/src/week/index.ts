@@ -20,6 +20,19 @@ export {
   type CellChange,
   type Line,
 } from './cells';
+export { converted, type Converted, type SchooledDiet } from './convert';
+export {
+  dryRun,
+  USUAL_RHYTHM,
+  type DryFood,
+  type DryGroup,
+  type DryRun,
+  type DryTank,
+  type DryTankResult,
+  type WaterRhythm,
+} from './dryRun/dryRun';
+export type { Range } from './dryRun/growth';
+export { fastEffects, type FastEffect } from './fasting';
 export { judged, withServings, type Judged } from './judge';
 export {
   dayOutcome,
@@ -32,6 +45,14 @@ export {
   type WeekOutcome,
 } from './outcome';
 export {
+  batchesOf,
+  preparing,
+  type PreparedFood,
+  type PreparedMeal,
+  type Preparing,
+  type PutBy,
+} from './prepare';
+export {
   choicesOf,
   liftAfter,
   SCHOOLS,
@@ -42,5 +63,6 @@ export {
   type SchoolKey,
   type Usual,
 } from './school';
+export { feedsInTheDark, laidOut, startingPlan, type Role, type StartingLine } from './starting';
 export { tankOf, type ShelfFood, type WeekGroup, type WeekTask } from './task';
 export { servingMin } from './work';

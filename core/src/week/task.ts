@@ -4,7 +4,8 @@ import type { FeedFood, FeedGroup, FeedTank } from '../zones';
 import type { School } from './school';
 
 /** What of a species a week is judged by, beyond what a feeding needs. */
-export type WeekTraits = FeedGroup['species'] & Pick<Species, 'proteinMin' | 'proteinMax' | 'zone'>;
+export type WeekTraits = FeedGroup['species'] &
+  Pick<Species, 'proteinMin' | 'proteinMax' | 'zone' | 'nitrate'>;
 
 export type WeekGroup = Omit<FeedGroup, 'species'> & { species: WeekTraits };
 

@@ -34,7 +34,7 @@ export const testDiet = (servings: DietServing[], over: Partial<Diet> = {}): Die
 /** A group with the traits that a week is judged by. */
 export const weekGroup = (group: FeedGroup): WeekGroup => ({
   ...group,
-  species: { proteinMin: 0.3, proteinMax: 0.5, zone: 'mid', ...group.species },
+  species: { proteinMin: 0.3, proteinMax: 0.5, zone: 'mid', nitrate: 'moderate', ...group.species },
 });
 
 /** A bold shoal that is fed, and shy loaches that get what is left. */

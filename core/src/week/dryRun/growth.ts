@@ -1,0 +1,63 @@
+import { lengthFromMass, massFromLength } from '../../fish';
+import { lengthOf, maintenanceKj } from '../../ration';
+import type { WeekGroup } from '../task';
+
+/** A group as a dry run carries it from day to day. */
+export interface Growing {
+  /** Mass of one fish, g: the lowest likely, the middle, and the highest likely. */
+  massG: Range;
+}
+
+/** Nine of ten are expected between the ends. */
+export interface Range {
+  low: number;
+  middle: number;
+  high: number;
+}
+
+/**
+ * Share of the energy over maintenance that stays in the body as growth, and what a gram of fish
+ * holds: about 5.5 kJ. Sources: Lupatsch et al. 2003, Aquaculture 225:175 (efficiency 0.5 to 0.7 and
+ * composition of small fish); rounded, an assumption for aquarium fish.
+ */
+const KEPT = 0.6;
+const KJ_PER_G = 5.5;
+/** How far off intake and maintenance may be. Assumption: as the bands of the simulation are. */
+const UNSURE = { intake: 0.15, maintenance: 0.12 };
+/** Per cent of its mass that a fish loses or gains in a day at the most. */
+const MOST_A_DAY = 0.12;
+
+export function growingOf(group: WeekGroup): Growing {
+  const { massG } = massFromLength(group.species, lengthOf({ ...group, tempC: 25 }));
+  return { massG: { low: massG.value, middle: massG.value, high: massG.value } };
+}
+
+/**
+ * Mass after a day with so much energy. What is over maintenance grows it, less the nearer it is to
+ * the length of an adult; what is missing is taken from it.
+ * @param gotKj what one fish gets that day
+ */
+export function grown(group: WeekGroup, { massG }: Growing, gotKj: number, tempC: number): Growing {
+  const step = (mass: number, intake: number, upkeep: number) => {
+    const over = gotKj * intake - maintenanceKj(group.species, mass, tempC) * upkeep;
+    const length = lengthFromMass(group.species, mass);
+    const room = Math.max(0, 1 - length / group.species.adultLengthCm);
+    // A full-grown fish turns what is over into roe, milt and reserves.
+    const change = over > 0 ? (KEPT * over * Math.min(1, 2 * room)) / KJ_PER_G : over / KJ_PER_G;
+    const most = MOST_A_DAY * mass;
+    return mass + Math.min(most, Math.max(-most, change));
+  };
+  return {
+    massG: {
+      low: step(massG.low, 1 - UNSURE.intake, 1 + UNSURE.maintenance),
+      middle: step(massG.middle, 1, 1),
+      high: step(massG.high, 1 + UNSURE.intake, 1 - UNSURE.maintenance),
+    },
+  };
+}
+
+export const lengthsOf = (group: WeekGroup, { massG }: Growing): Range => ({
+  low: lengthFromMass(group.species, massG.low),
+  middle: lengthFromMass(group.species, massG.middle),
+  high: lengthFromMass(group.species, massG.high),
+});

@@ -1,0 +1,171 @@
+import { loadCatalogue } from '@open-larder/catalogue/load';
+import { STAGES } from '../fish';
+import { fits } from '../food';
+import {
+  cellsOf,
+  converted,
+  fastEffects,
+  feedsInTheDark,
+  laidOut,
+  startingPlan,
+  weekOutcome,
+  type School,
+  type WeekTask,
+} from '.';
+import {
+  testDiet,
+  testEater,
+  testFlake,
+  testServing,
+  testTask,
+  testWafer,
+  testWorm,
+  weekGroup,
+} from './week.testkit';
+
+const ids = () => {
+  let next = 0;
+  return () => `new${next++}`;
+};
+const noon = { id: 'noon', name: 'Midday', anchor: 'clock' as const, minutes: 800 };
+const withNoon = (task: WeekTask): WeekTask => ({
+  ...task,
+  house: { ...task.house, moments: [...task.house.moments, noon] },
+});
+
+describe('a starting plan', () => {
+  const guilds = [...new Set(loadCatalogue().species.map((row) => row.guild))];
+  const schools = (['two', 'many'] as const).flatMap((meals) =>
+    (['dry', 'fresh'] as const).map((staple) => ({ meals, staple })),
+  );
+
+  it.each(guilds)('of a %s is there for every stage and school, and fills every day', (guild) => {
+    for (const stage of STAGES) {
+      for (const school of schools) {
+        const lines = startingPlan(guild, stage, school, false);
+        const fed = ['yolk-sac larva', 'spawning', 'brooding'].includes(stage);
+        const days = new Set(lines.flatMap((line) => line.days));
+        expect(days.size).toBe(fed ? 0 : 7);
+      }
+    }
+  });
+
+  it('is laid out for a group with foods that fit its mouth, computed amounts and no empty day', () => {
+    const task = testTask();
+    const [shoal] = task.groups;
+    const lines = startingPlan('omnivore', 'adult', task.school, false);
+    const servings = laidOut(task, shoal!, lines, ids());
+    expect(new Set(cellsOf(servings).map(({ day }) => day)).size).toBe(7);
+    for (const { foodId, ownUnits } of servings) {
+      expect(ownUnits).toBeNull();
+      const food = task.foods.find((one) => one.id === foodId)!;
+      expect(fits(shoal!.species, shoal!.lengthCm, { ...food, ...food.inWater }).fit).not.toBe(
+        'too large',
+      );
+    }
+  });
+
+  it('feeds night fish after the light is out, and lays a longer cycle from the week', () => {
+    const task = testTask({ plan: { cycle: { days: 10, from: '2026-03-02' }, fasts: [] } });
+    const loaches = task.groups[1]!;
+    expect(feedsInTheDark(loaches)).toBe(true);
+    const lines = startingPlan('invertebrate picker', 'adult', task.school, true);
+    const servings = laidOut(task, loaches, lines, ids());
+    expect(servings.some(({ momentId }) => momentId === 'night')).toBe(true);
+    expect(Math.max(...servings.flatMap(({ days }) => days))).toBe(10);
+  });
+
+  it('is empty where nothing on the shelf may be eaten', () => {
+    const task = testTask();
+    const bare = { ...task, shelf: task.shelf.map((food) => ({ ...food, stockG: 0 })) };
+    const lines = startingPlan('omnivore', 'adult', task.school, false);
+    expect(laidOut(bare, bare.groups[0]!, lines, ids())).toEqual([]);
+  });
+});
+
+describe('another school', () => {
+  const to = (task: WeekTask, over: Partial<School>) =>
+    converted(task, { ...task.school, ...over }, ids());
+
+  it('spreads two meals over many, to the same sum', () => {
+    const task = withNoon(testTask());
+    const { diets, said } = to(task, { meals: 'many' });
+    const shoal = diets.get('shoal')!.servings;
+    expect(new Set(shoal.map(({ momentId }) => momentId)).size).toBe(3);
+    const weights = shoal.reduce((sum, { weight }) => sum + weight, 0);
+    expect(weights).toBeCloseTo(1, 9);
+    expect(said).toContainEqual({ key: 'meals', groupId: 'shoal', servings: 3 });
+  });
+
+  it('draws many meals together to the first and the last', () => {
+    const many = ['morning', 'noon', 'night'].map((moment, at) =>
+      testServing(`s${at}`, 'flake', moment, { ownUnits: 2 }),
+    );
+    const task = withNoon(testTask({ diets: { shoal: testDiet(many) } }));
+    const two = to({ ...task, school: { ...task.school, meals: 'many' } }, { meals: 'two' });
+    const shoal = two.diets.get('shoal')!.servings;
+    expect(shoal.map(({ momentId, ownUnits }) => [momentId, ownUnits])).toEqual([
+      ['morning', 4],
+      ['night', 2],
+    ]);
+  });
+
+  it('gives fresh food for dry, and soaks what floats', () => {
+    const fresh = to(testTask(), { staple: 'fresh' });
+    expect(fresh.diets.get('shoal')!.servings.map(({ foodId }) => foodId)).toEqual(['worm']);
+    const soaked = to(testTask(), { soak: 'soaked' });
+    expect(soaked.diets.get('shoal')!.servings[0]!.manner.soaked).toBe(true);
+  });
+
+  it('rests adults once a week, and never fry', () => {
+    const fry = weekGroup(testEater('fry', { stage: 'fry', lengthCm: 0.8 }));
+    const task = testTask({
+      groups: [weekGroup(testEater('shoal')), fry],
+      diets: { shoal: testDiet([]), fry: testDiet([]) },
+    });
+    const weekly = to(task, { fast: 'weekly' }).diets;
+    expect(weekly.get('shoal')!.fastWeekdays).toEqual([7]);
+    expect(weekly.get('fry')!.fastWeekdays).toEqual([]);
+  });
+
+  it('by clearing time gives what is gone in three minutes, more to more fish', () => {
+    const unitsFor = (count: number) =>
+      to(
+        testTask({
+          groups: [weekGroup(testEater('shoal', { count }))],
+          diets: { shoal: testDiet([testServing('s', 'flake', 'morning')]) },
+        }),
+        { portion: 'clearing' },
+      ).diets.get('shoal')!.servings[0]!.ownUnits!;
+    expect(unitsFor(5)).toBeGreaterThan(0);
+    expect(unitsFor(20)).toBeGreaterThan(2 * unitsFor(5));
+  });
+
+  it('that is the same changes nothing', () => {
+    expect(to(testTask(), {}).said).toEqual([]);
+  });
+});
+
+describe('a fast among others', () => {
+  it('is told by what the group still finds, and what it leaves the others', () => {
+    const shoal = testDiet([testServing('s', 'flake', 'morning')], { fastWeekdays: [7] });
+    const loaches = testDiet([
+      testServing('l', 'wafer', 'night', { zone: 'bottom', ownUnits: 200 }),
+    ]);
+    const task = testTask({
+      diets: { shoal, loaches },
+      foods: [testFlake(), testWafer(), testWorm()],
+    });
+    const [effect, ...others] = fastEffects(task, weekOutcome(task));
+    expect(others).toEqual([]);
+    expect(effect).toMatchObject({ day: 6, groupId: 'shoal' });
+    expect(effect!.mates.map(({ groupId }) => groupId)).toEqual(['loaches']);
+    // Hungry fish come to the wafer sooner: the loaches do not gain by the fast of the shoal.
+    expect(effect!.eats).toBeGreaterThan(0);
+    expect(effect!.mates[0]!.gets).toBeLessThanOrEqual(effect!.mates[0]!.usually + 1);
+  });
+
+  it('is not there where nobody fasts', () => {
+    expect(fastEffects(testTask(), weekOutcome(testTask()))).toEqual([]);
+  });
+});

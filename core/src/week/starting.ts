@@ -1,0 +1,171 @@
+import type { Guild } from '@open-larder/catalogue';
+import { eatsNothing, mayNotFast, type Stage } from '../fish';
+import { fits } from '../food';
+import { PLAIN, type DietServing } from '../round';
+import type { FeedFood } from '../zones';
+import { foodsFor } from './aims';
+import { momentsOf } from './balance/offers';
+import type { School } from './school';
+import { tankOf, type WeekGroup, type WeekTask } from './task';
+
+/** What a food is for in a diet. */
+export type Role = 'staple' | 'animal' | 'plant' | 'treat';
+
+/** One line of a starting plan: a role, when, on which days, and how much of the day. */
+export interface StartingLine {
+  role: Role;
+  /** By the tank's light: early, at noon, late, or after it is out. */
+  when: 'early' | 'noon' | 'late' | 'dark';
+  /** ISO weekdays. */
+  days: readonly number[];
+  /** Part of the day against the other lines. */
+  weight: number;
+}
+
+const EVERY_DAY = [1, 2, 3, 4, 5, 6, 7];
+const ODD = [1, 3, 5];
+const EVEN = [2, 4, 6];
+const TWICE = [3, 6];
+
+const GRAZES: ReadonlySet<Guild> = new Set(['plant grazer', 'film scraper', 'detritus feeder']);
+const HUNTS: ReadonlySet<Guild> = new Set(['predator', 'invertebrate picker']);
+
+/**
+ * A starting plan for a guild at a stage, by a school. It names roles and parts of the day, so that
+ * it fits any group: foods, moments and amounts follow from the group. Assumptions: what keepers of
+ * the guild usually do.
+ * @param dark whether the group feeds after the light is out
+ */
+export function startingPlan(
+  guild: Guild,
+  stage: Stage,
+  school: Pick<School, 'meals' | 'staple'>,
+  dark: boolean,
+): StartingLine[] {
+  if (eatsNothing(stage)) return [];
+  const late = dark ? 'dark' : 'late';
+  const line = (
+    role: Role,
+    when: StartingLine['when'],
+    days: readonly number[] = EVERY_DAY,
+    weight = 1,
+  ): StartingLine => ({ role, when, days, weight });
+  const base: Role =
+    school.staple === 'fresh' ? (GRAZES.has(guild) ? 'plant' : 'animal') : 'staple';
+  if (mayNotFast(stage)) {
+    return [
+      line(base, 'early'),
+      line('animal', 'noon'),
+      line(base, 'late'),
+      line('animal', 'dark', EVERY_DAY, 0.5),
+    ];
+  }
+  const richer = stage === 'conditioning' || stage === 'juvenile';
+  const lines = GRAZES.has(guild)
+    ? [line('plant', 'early'), line(base, late), line('animal', late, TWICE, 0.4)]
+    : HUNTS.has(guild)
+      ? [line('animal', 'early', ODD), line(base, 'early', [...EVEN, 7]), line('animal', late)]
+      : [
+          line(base, 'early'),
+          line('animal', late, ODD),
+          line('plant', late, EVEN),
+          line(base, late, [7]),
+        ];
+  if (richer) lines.push(line('treat', late, GRAZES.has(guild) ? TWICE : ODD, 0.5));
+  if (school.meals === 'many') lines.push(line(base, 'noon', EVERY_DAY, 0.7));
+  return lines;
+}
+
+/** Plant share from which a food stands for plants. Assumption. */
+const PLANT = 0.5;
+
+const IS: Record<Role, (food: FeedFood, capped: boolean) => boolean> = {
+  staple: (food) => food.kind === 'dry' || food.kind === 'gel' || food.kind === 'mix',
+  animal: (food, capped) => !capped && food.plantShare < PLANT && food.kind !== 'dry',
+  plant: (food) => food.plantShare >= PLANT,
+  treat: (food) => food.kind === 'live' || food.kind === 'frozen',
+};
+
+/**
+ * A starting plan laid into a tank for one of its groups: each role is filled with the food of the
+ * shelf that fits and is taken best, each time with the nearest moment.
+ * @param lines of a week; a longer or shorter cycle is laid from it
+ * @returns servings whose amounts are computed; empty where nothing on the shelf fits
+ */
+export function laidOut(
+  task: WeekTask,
+  group: WeekGroup,
+  lines: readonly StartingLine[],
+  newId: () => string,
+): DietServing[] {
+  const moments = momentsOf(task);
+  if (moments.length === 0) return [];
+  const cycle = tankOf(task).plan.cycle.days;
+  const edible = foodsFor(task, group)
+    .filter(
+      ({ food, taken }) =>
+        taken >= 0.25 &&
+        (task.shelf.find((one) => one.foodId === food.id)?.stockG ?? 0) > 0 &&
+        fits(group.species, group.lengthCm, { ...food, ...food.inWater }).fit !== 'too large',
+    )
+    .sort((a, b) => b.taken - a.taken || (a.food.id < b.food.id ? -1 : 1));
+  const servings: DietServing[] = [];
+  for (const line of lines) {
+    const found =
+      edible.find(({ food, capped }) => IS[line.role](food, capped !== null)) ?? edible[0];
+    if (!found) return [];
+    const wanted = minutesOf(task, line.when);
+    const moment = moments.reduce((a, b) =>
+      Math.abs(b.atMin - wanted) < Math.abs(a.atMin - wanted) ? b : a,
+    );
+    const days = Array.from({ length: cycle }, (_, at) => at + 1).filter((day) =>
+      line.days.includes(((day - 1) % 7) + 1),
+    );
+    if (days.length === 0) continue;
+    const same = servings.findIndex(
+      (one) => one.foodId === found.food.id && one.momentId === moment.id,
+    );
+    if (same >= 0) {
+      const before = servings[same]!;
+      servings[same] = {
+        ...before,
+        days: [...new Set([...before.days, ...days])].sort((a, b) => a - b),
+      };
+      continue;
+    }
+    const floats = found.food.kind === 'dry' && found.food.form !== 'sinks';
+    const soaked = floats && group.species.zone !== 'surface' && task.school.soak === 'soaked';
+    servings.push({
+      id: newId(),
+      foodId: found.food.id,
+      momentId: moment.id,
+      zone: group.species.zone,
+      place: '',
+      days,
+      weight: line.weight,
+      ownUnits: null,
+      manner: { ...PLAIN, soaked },
+    });
+  }
+  return servings;
+}
+
+/** A time of the tank's own day, minutes after midnight. */
+function minutesOf(task: WeekTask, when: StartingLine['when']): number {
+  const { onMin, offMin } = task.tank.light;
+  const off = offMin <= onMin ? offMin + 1440 : offMin;
+  switch (when) {
+    case 'early':
+      return onMin + 60;
+    case 'noon':
+      return (onMin + off) / 2;
+    case 'late':
+      return off - 120;
+    case 'dark':
+      return off + 30;
+  }
+}
+
+/** Whether a species feeds more in the dark than by day. */
+export const feedsInTheDark = (group: WeekGroup): boolean =>
+  group.species.activityByLight.night > group.species.activityByLight.day;
