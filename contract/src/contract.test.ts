@@ -125,11 +125,15 @@ describe('what is right is accepted', () => {
     ['diet', dietEdit, diet],
     ['feeding', feedingCreate, fed],
     ['household', householdEdit, household],
-    ['moment by the clock', momentCreate, { id: ID, name: 'Noon', anchor: 'clock', minutes: 720 }],
+    [
+      'moment by the clock',
+      momentCreate,
+      { id: ID, name: 'Noon', anchor: 'clock', minutes: 720, spareMin: null },
+    ],
     [
       'moment before lights-on',
       momentCreate,
-      { id: ID, name: 'Dawn', anchor: 'lightsOn', minutes: -15 },
+      { id: ID, name: 'Dawn', anchor: 'lightsOn', minutes: -15, spareMin: 20 },
     ],
   ])('%s', (_name, schema, value) => {
     expect(schema.safeParse(value).error).toBeUndefined();
@@ -216,13 +220,13 @@ describe('what is wrong is answered at its field, in words', () => {
     [householdEdit, { ...household, currency: 'euro' }, 'currency', /three capitals/],
     [
       momentCreate,
-      { id: ID, name: 'Late', anchor: 'clock', minutes: 1440 },
+      { id: ID, name: 'Late', anchor: 'clock', minutes: 1440, spareMin: null },
       'minutes',
       /within the day/,
     ],
     [
       momentCreate,
-      { id: ID, name: 'Late', anchor: 'lightsOff', minutes: 361 },
+      { id: ID, name: 'Late', anchor: 'lightsOff', minutes: 361, spareMin: null },
       'minutes',
       /six hours/,
     ],

@@ -17,7 +17,14 @@ const group = (over: Partial<Group>): Group => ({
   diet: null,
   ...over,
 });
-const moment = { id: 'm', name: 'Noon', anchor: 'clock' as const, minutes: 720, version: 1 };
+const moment = {
+  id: 'm',
+  name: 'Noon',
+  anchor: 'clock' as const,
+  minutes: 720,
+  spareMin: null,
+  version: 1,
+};
 const food = (id: string, archived: boolean) => ({
   id,
   name: id,

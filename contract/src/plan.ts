@@ -2,8 +2,8 @@ import { LIFE_KINDS } from '@open-larder/core/group';
 import { MOST_CYCLE_DAYS } from '@open-larder/core/round';
 import { SCHOOLS, SCHOOL_KEYS, type School } from '@open-larder/core/school';
 import { z } from 'zod';
-import { day, id, weekdays } from './basics';
-import { diet, dietFields } from './diet';
+import { between, day, id, name, version, weekdays } from './basics';
+import { diet, dietFields, dietServing } from './diet';
 import { stage } from './stage';
 
 const cycle = z.object({
@@ -33,11 +33,19 @@ const school = z.object(
   Object.fromEntries(SCHOOL_KEYS.map((key) => [key, z.enum(SCHOOLS[key])])),
 ) as unknown as z.ZodType<School>;
 
+const water = z.object({
+  share: between(0.01, 1, 'the share of the water that is changed'),
+  everyDays: between(1, 90, 'days between changes').int('count whole days'),
+  sourceMgL: between(0, 200, 'nitrate of the new water in mg/L'),
+});
+
 const fields = z.object({
   cycle,
   /** What the keeper chose; null takes what suits the fish. */
   school: school.nullable(),
   fasts: z.array(fast).max(60, 'keep it under 60 fasts'),
+  /** How the water is changed; null where nobody said. */
+  water: water.nullable(),
 });
 
 const dietOf = dietFields.extend({ groupId: id, version: z.int().min(0) });
@@ -76,6 +84,21 @@ export const savedPlan = z.object({
   plan,
   diets: z.array(z.object({ groupId: z.string(), diet })),
 });
+
+/** A line of a keeper's own starting plan: what a serving says, but for amounts and whose it is. */
+const startingLine = dietServing.omit({ id: true, ownUnits: true });
+const startingFields = z.object({
+  name,
+  lines: z.array(startingLine).min(1, 'a starting plan has at least one line').max(60),
+});
+export const startingPlanCreate = startingFields.extend({ id });
+export const startingPlanEdit = startingFields.extend({ version, archived: z.boolean() });
+export const startingPlan = startingFields.extend({
+  id: z.string(),
+  version: z.number(),
+  archived: z.boolean(),
+});
+export type StartingPlanRow = z.infer<typeof startingPlan>;
 
 export type PlanRow = z.infer<typeof plan>;
 export type PlanEdit = z.infer<typeof planEdit>;

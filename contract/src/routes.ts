@@ -28,7 +28,7 @@ import {
 import { household, householdEdit } from './household';
 import { supply } from './larder';
 import { moment, momentCreate, momentEdit } from './moment';
-import { planEdit, savedPlan } from './plan';
+import { planEdit, savedPlan, startingPlan, startingPlanCreate, startingPlanEdit } from './plan';
 import { paths, type RouteName } from './paths';
 import {
   batchCreate,
@@ -151,6 +151,19 @@ export const routes = {
     'Say what a tank’s groups eat, when, and when not',
     planEdit,
     savedPlan,
+  ),
+  listStartingPlans: list('listStartingPlans', 'Starting plans of one’s own', startingPlan),
+  createStartingPlan: create(
+    'createStartingPlan',
+    'Keep a starting plan',
+    startingPlanCreate,
+    startingPlan,
+  ),
+  editStartingPlan: change(
+    'editStartingPlan',
+    'Change, put away or bring back a starting plan',
+    startingPlanEdit,
+    startingPlan,
   ),
   listGroups: route('listGroups', {
     summary: 'Groups with size, stage, length and diet as they are today, or were on a day',

@@ -43,9 +43,8 @@ export function feedingOf(rows: FeedingRows, day: string, momentId: string | nul
   const moments = round.moments.filter(({ moment }) => momentId === null || moment.id === momentId);
   const drops = dropsOf({ ...round, moments }, rows.tank.id);
   const tank = feedTank(rows.tank);
-  const units = new Map(house.foods.map((food) => [food.id, food.unit]));
-  const school = rows.tank.plan?.school ?? null;
-  const lifts = new Map(rows.foods.map((food) => [food.id, liftAfter(school, food)]));
+  const foods = feedingFoods({ ...rows, house });
+  const lifts = new Map(foods.map((food) => [food.id, food.liftAfterMin]));
   const span =
     momentId === null || drops.length === 0
       ? daySpan(tank.light, drops)
@@ -53,15 +52,26 @@ export function feedingOf(rows: FeedingRows, day: string, momentId: string | nul
   return {
     tank,
     groups: feedGroups(rows),
-    foods: rows.foods
-      .filter((food) => !food.archived)
-      .map((food) => ({
-        ...feedFood(food, units.get(food.id)),
-        liftAfterMin: lifts.get(food.id) ?? null,
-      })),
+    foods,
     drops,
     ...span,
   };
+}
+
+/** The foods of the shelf as this tank gets them: in the hand's units, lifted as its school has it. */
+export function feedingFoods({
+  tank,
+  foods,
+  house,
+}: Pick<FeedingRows, 'tank' | 'foods' | 'house'>): FeedFood[] {
+  const units = new Map(house.foods.map((food) => [food.id, food.unit]));
+  const school = tank.plan?.school ?? null;
+  return foods
+    .filter((food) => !food.archived)
+    .map((food) => ({
+      ...feedFood(food, units.get(food.id)),
+      liftAfterMin: liftAfter(school, food),
+    }));
 }
 
 /**
@@ -85,7 +95,7 @@ export function sightingOf(rows: FeedingRows, row: SightingRow): Sighting | null
   };
 }
 
-function feedGroups({ groups, species, learned = [] }: FeedingRows): FeedGroup[] {
+export function feedGroups({ groups, species, learned = [] }: FeedingRows): FeedGroup[] {
   const traits = new Map(learned.map((one) => [one.groupId, one]));
   return groups.flatMap((group) => {
     const fed = feedGroup(group, species);

@@ -16,6 +16,7 @@ import {
   sampleTank,
   sampleWeighing,
   smallHouse,
+  sampleServing,
 } from './testing/samples';
 import { count, startTestServer, type TestServer } from './testing/testServer';
 
@@ -261,9 +262,31 @@ const PROBES: Record<RouteName, Probe> = {
       cycle: { days: 7, from: '2024-01-01' },
       school: null,
       fasts: [],
+      water: null,
       diets: [],
     }),
   ),
+  listStartingPlans: readsNothing('/api/starting-plans'),
+  createStartingPlan: async () => {
+    const { id: _, ownUnits: __, ...line } = sampleServing(ours.food.id, ours.moment.id);
+    await theirs()
+      .post('/api/starting-plans')
+      .send({ id: uuidv7(), name: 'Theirs', lines: [line] })
+      .expect(422);
+  },
+  editStartingPlan: async () => {
+    const { id: _, ownUnits: __, ...line } = sampleServing(ours.food.id, ours.moment.id);
+    const id = uuidv7();
+    const body = { name: 'Ours', lines: [line] };
+    await ours.ask
+      .post('/api/starting-plans')
+      .send({ ...body, id })
+      .expect(201);
+    await theirs()
+      .put(`/api/starting-plans/${id}`)
+      .send({ ...body, version: 1, archived: true })
+      .expect(422);
+  },
   listRecipes: readsNothing('/api/recipes'),
   createRecipe: async () => {
     await theirs().post('/api/recipes').send(sampleRecipe(ours.food.id)).expect(422);

@@ -7,7 +7,7 @@ import { v7 as uuidv7 } from 'uuid';
 import type { z } from 'zod';
 import { sayMoment } from '../diet/words';
 import { api, useWords } from '../store';
-import { TextInput } from '../forms/inputs';
+import { NumberInput, TextInput } from '../forms/inputs';
 import {
   Button,
   Card,
@@ -77,7 +77,7 @@ function MomentSheet({ moment, onClose }: { moment: MomentRow | null; onClose: (
     resolver: zodResolver(momentEdit),
     defaultValues: moment
       ? without(moment)
-      : { name: '', anchor: 'clock', minutes: 1110, version: 1, archived: false },
+      : { name: '', anchor: 'clock', minutes: 1110, spareMin: null, version: 1, archived: false },
   });
   const { save, stale } = useSave(form);
   const { control, formState, handleSubmit, setValue, watch } = form;
@@ -111,7 +111,12 @@ function MomentSheet({ moment, onClose }: { moment: MomentRow | null; onClose: (
     <Sheet title={moment ? moment.name : 'A new moment'} open onClose={onClose}>
       <StaleNotice
         stale={stale}
-        fields={{ name: 'Name', anchor: 'Counted from', minutes: 'Minutes' }}
+        fields={{
+          name: 'Name',
+          anchor: 'Counted from',
+          minutes: 'Minutes',
+          spareMin: 'Minutes that you have',
+        }}
         onKeepMine={() => void submit()}
         onTakeTheirs={onClose}
       />
@@ -157,6 +162,13 @@ function MomentSheet({ moment, onClose }: { moment: MomentRow | null; onClose: (
             />
           )
         }
+      />
+      <NumberInput
+        control={control}
+        name="spareMin"
+        label="Minutes that you have then"
+        unit="min"
+        hint="For all tanks together. The week weighs its work against this; leave it empty to not."
       />
       <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
         <Button

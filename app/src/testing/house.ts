@@ -83,6 +83,7 @@ export const moment: MomentRow = {
   name: 'After work',
   anchor: 'clock',
   minutes: 1110,
+  spareMin: null,
   version: 1,
   archived: false,
 };

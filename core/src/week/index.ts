@@ -65,4 +65,4 @@ export {
 } from './school';
 export { feedsInTheDark, laidOut, startingPlan, type Role, type StartingLine } from './starting';
 export { tankOf, type ShelfFood, type WeekGroup, type WeekTask } from './task';
-export { servingMin } from './work';
+export { servingMin, workOf } from './work';

@@ -1,8 +1,8 @@
-import { addDays, compileRound, type Rest, type Round } from '../round';
+import { addDays, compileRound, type Rest } from '../round';
 import { NITRATE_PER_N, PROTEIN_PER_N, TAN_OF_PROTEIN } from '../water';
 import { daySpan, dropsOf, eatenOf, type Drop, type Eaten } from '../zones';
 import { tankOf, cycleOf, type WeekTask } from './task';
-import { servingMin, stopMin } from './work';
+import { workOf } from './work';
 
 /** What one group gets on one day. */
 export interface GroupOutcome {
@@ -111,7 +111,7 @@ export function dayOutcome(task: WeekTask, day: string, memory: Memory = newMemo
         return sum + share * (eatenG[at]! * TAN_OF_PROTEIN + rots / PROTEIN_PER_N);
       }, 0),
     costMinor: drops.reduce((sum, drop) => sum + drop.massG * (price.get(drop.foodId) ?? 0), 0),
-    workMin: workOf(task, round),
+    workMin: workOf(round, task.foods),
     reaches: eaten.reaches,
     clearedMin: eaten.clearedMin,
     fill: eaten.fill,
@@ -145,22 +145,4 @@ function remembered(task: WeekTask, drops: readonly Drop[], memory: Memory): Eat
   );
   memory.days.set(key, eaten);
   return eaten;
-}
-
-function workOf(task: WeekTask, round: Round): Record<string, number> {
-  const foods = new Map(task.foods.map((food) => [food.id, food]));
-  const work: Record<string, number> = {};
-  for (const { moment, stops } of round.moments) {
-    work[moment.id] = stops.reduce(
-      (sum, stop) =>
-        sum +
-        stopMin +
-        stop.servings.reduce((all, { food, serving }) => {
-          const feed = foods.get(food.id);
-          return all + (feed ? servingMin(feed, serving.manner) : 0);
-        }, 0),
-      0,
-    );
-  }
-  return work;
 }

@@ -1,5 +1,5 @@
 import { mealSteps } from '../food';
-import type { Manner } from '../round';
+import type { Manner, Round } from '../round';
 import type { FeedFood } from '../zones';
 
 /** Minutes of a keeper's hands. Assumptions. */
@@ -22,3 +22,25 @@ export function servingMin(food: Pick<FeedFood, 'steps'>, manner: Manner): numbe
 
 /** Minutes to walk to a tank, open it and look. */
 export const stopMin = STOP_MIN;
+
+/** Minutes of work of a compiled day by moment, over all its tanks. */
+export function workOf(
+  round: Round,
+  foods: readonly Pick<FeedFood, 'id' | 'steps'>[],
+): Record<string, number> {
+  const steps = new Map(foods.map((food) => [food.id, food]));
+  const work: Record<string, number> = {};
+  for (const { moment, stops } of round.moments) {
+    work[moment.id] = stops.reduce(
+      (sum, stop) =>
+        sum +
+        stopMin +
+        stop.servings.reduce((all, { food, serving }) => {
+          const known = steps.get(food.id);
+          return all + (known ? servingMin(known, serving.manner) : 0);
+        }, 0),
+      0,
+    );
+  }
+  return work;
+}

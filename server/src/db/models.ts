@@ -33,6 +33,7 @@ const TABLES = {
     name: TEXT,
     anchor: TEXT,
     minutes: INTEGER,
+    spareMin: DECIMAL,
     ...versioned,
   },
   tanks: {
@@ -124,6 +125,14 @@ const TABLES = {
     cycleFrom: DATEONLY,
     school: JSONB,
     fasts: JSONB,
+    water: JSONB,
+  },
+  starting_plans: {
+    id: uuid,
+    householdId: UUID,
+    name: TEXT,
+    lines: JSONB,
+    ...versioned,
   },
   diet_servings: {
     householdId: { type: UUID, primaryKey: true },

@@ -15,6 +15,7 @@ type Values = Record<string, unknown>;
 type OnceTable =
   | 'tanks'
   | 'moments'
+  | 'starting_plans'
   | 'foods'
   | 'species'
   | 'group_events'

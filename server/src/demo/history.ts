@@ -47,6 +47,7 @@ interface Told {
     name: string;
     anchor: 'clock' | 'lightsOn' | 'lightsOff';
     minutes: number;
+    spareMin: number;
     version: number;
     archived: boolean;
   }[];

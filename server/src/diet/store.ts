@@ -19,7 +19,7 @@ export async function saveDiet(
   if ((group.diet?.version ?? 0) !== version) {
     throw stale('This diet', { version, servings, ...edit }, group.diet);
   }
-  await refuseStrangers(scope, servings);
+  await refuseStrangers(scope, servings, 'servings');
   const next = { groupId, version: version + 1 };
   await scope.insert('diets', [{ ...next, ...edit, validFrom: today }]);
   await scope.insert(
@@ -30,7 +30,11 @@ export async function saveDiet(
 }
 
 /** Foods and moments must be of this household and in use. */
-async function refuseStrangers(scope: Scope, servings: DietEdit['servings']): Promise<void> {
+export async function refuseStrangers(
+  scope: Scope,
+  servings: readonly Pick<DietEdit['servings'][number], 'foodId' | 'momentId'>[],
+  path: string,
+): Promise<void> {
   const missing = async (table: 'foods' | 'moments', ids: string[]) => {
     if (ids.length === 0) return -1;
     const rows = await scope.rows<{ id: string }>(
@@ -45,13 +49,13 @@ async function refuseStrangers(scope: Scope, servings: DietEdit['servings']): Pr
     servings.map((serving) => serving.foodId),
   );
   if (food >= 0) {
-    throw refused(`servings.${food}.foodId`, 'this food is no longer on the shelf; choose another');
+    throw refused(`${path}.${food}.foodId`, 'this food is no longer on the shelf; choose another');
   }
   const moment = await missing(
     'moments',
     servings.map((serving) => serving.momentId),
   );
   if (moment >= 0) {
-    throw refused(`servings.${moment}.momentId`, 'this moment was ended; choose another');
+    throw refused(`${path}.${moment}.momentId`, 'this moment was ended; choose another');
   }
 }

@@ -1,7 +1,7 @@
 import type { MomentRow } from '@open-larder/contract';
 import type { Scope } from '../db';
 
-const COLUMNS = 'id, name, anchor, minutes, version, archived';
+const COLUMNS = 'id, name, anchor, minutes, spare_min, version, archived';
 
 export async function readMoment(scope: Scope, id: string): Promise<MomentRow | null> {
   const [row] = await scope.rows<MomentRow>(

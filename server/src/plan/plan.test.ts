@@ -19,6 +19,7 @@ const plan = (over: object = {}) => ({
   cycle: WEEK,
   school: null,
   fasts: [],
+  water: null,
   diets: [],
   ...over,
 });
@@ -138,6 +139,27 @@ describe('a tank’s plan', () => {
     expect((await tankNow()).plan.version).toBe(1);
   });
 
+  it('keeps the choices that it is made by, its water, and what a group takes', async () => {
+    const school = {
+      portion: 'clearing',
+      meals: 'many',
+      lift: 'day',
+      staple: 'dry',
+      fast: 'none',
+      soak: 'soaked',
+    };
+    const water = { share: 0.3, everyDays: 10, sourceMgL: 12 };
+    const rules = [{ foodId: house.food.id, taken: 0.4, mostPerWeek: 3 }];
+    const serving = sampleServing(house.food.id, house.moment.id);
+    await put(plan({ school, water, diets: [diet([serving], { rules })] })).expect(200);
+    expect((await tankNow()).plan).toMatchObject({ school, water });
+    const { body } = await house.ask.get('/api/groups').expect(200);
+    const group = body.items.find((one: { id: string }) => one.id === house.group.id);
+    expect(group.diet.rules).toEqual(rules);
+    await put(plan({ version: 1, school: { ...school, meals: 'seven' } })).expect(422);
+    await put(plan({ version: 1, water: { ...water, share: 2 } })).expect(422);
+  });
+
   it('refuses what contradicts itself or belongs elsewhere, with a sentence', async () => {
     const serving = sampleServing(house.food.id, house.moment.id, { days: [4] });
     const short = await put(
@@ -154,5 +176,36 @@ describe('a tank’s plan', () => {
     const backwards = { kind: 'dates', from: '2026-03-18', to: '2026-03-17' };
     await put(plan({ fasts: [{ id: uuidv7(), groupId: null, when: backwards }] })).expect(422);
     await put(plan({ cycle: { days: 29, from: '2026-03-10' } })).expect(422);
+  });
+});
+
+describe('a starting plan of one’s own', () => {
+  const line = () => {
+    const { id: _, ownUnits: __, ...rest } = sampleServing(house.food.id, house.moment.id);
+    return rest;
+  };
+
+  it('is kept, changed and put away', async () => {
+    const id = uuidv7();
+    const body = { id, name: 'For grazers', lines: [line()] };
+    await house.ask.post('/api/starting-plans').send(body).expect(201);
+    await house.ask.post('/api/starting-plans').send(body).expect(201);
+    const { id: _, ...fields } = body;
+    const edit = { ...fields, name: 'For all grazers', version: 1, archived: true };
+    const saved = await house.ask.put(`/api/starting-plans/${id}`).send(edit).expect(200);
+    expect(saved.body).toMatchObject({ name: 'For all grazers', version: 2, archived: true });
+    await house.ask.put(`/api/starting-plans/${id}`).send(edit).expect(409);
+    const list = await house.ask.get('/api/starting-plans').expect(200);
+    expect(list.body.items.filter((one: { id: string }) => one.id === id)).toHaveLength(1);
+  });
+
+  it('refuses a food that is not there, and no lines at all', async () => {
+    const body = { id: uuidv7(), name: 'X', lines: [{ ...line(), foodId: uuidv7() }] };
+    const answer = await house.ask.post('/api/starting-plans').send(body).expect(422);
+    expect(answer.body.errors[0].path).toBe('lines.0.foodId');
+    await house.ask
+      .post('/api/starting-plans')
+      .send({ ...body, lines: [] })
+      .expect(422);
   });
 });

@@ -3,12 +3,35 @@ import { groupOnDay } from '@open-larder/core';
 import { groupsOn, readHistory } from '../group/history';
 import { todayOf } from '../household/store';
 import type { Handlers } from '../http/mount';
-import { notFound } from '../http/problems';
+import { cutPage, readCursor } from '../db';
+import { refuseStrangers } from '../diet/store';
+import { conflict, notFound } from '../http/problems';
 import { speciesOf } from '../species/store';
 import { readTank } from '../tank/store';
-import { savePlan } from './store';
+import { readStartingPlan, savePlan, startingPlans } from './store';
 
 export const planRoutes: Handlers = {
+  async listStartingPlans({ query }, { scope }) {
+    const after = readCursor(query.cursor, 1)?.[0] ?? null;
+    const rows = await startingPlans(scope, after as string | null, query.limit + 1);
+    return cutPage(rows, query.limit, (row) => [row.id]);
+  },
+
+  async createStartingPlan({ body }, { scope }) {
+    await refuseStrangers(scope, body.lines, 'lines');
+    await scope.insertOnce('starting_plans', [{ ...body, version: 1, archived: false }]);
+    const made = await readStartingPlan(scope, body.id);
+    if (!made) throw conflict('This id is already used. Reload and try again.');
+    return made;
+  },
+
+  async editStartingPlan({ params, body }, { scope }) {
+    await refuseStrangers(scope, body.lines, 'lines');
+    return scope.revise('starting_plans', 'This starting plan', params.id, body, () =>
+      readStartingPlan(scope, params.id),
+    );
+  },
+
   async editPlan({ params, body }, { scope, clock, catalogue }) {
     const today = await todayOf(scope, clock);
     return scope.atomically(async (inside) => {

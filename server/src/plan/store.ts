@@ -1,4 +1,4 @@
-import type { PlanEdit, PlanRow, SavedPlan } from '@open-larder/contract';
+import type { PlanEdit, PlanRow, SavedPlan, StartingPlanRow } from '@open-larder/contract';
 import { refusedFasts, type Faster } from '@open-larder/core';
 import type { Scope } from '../db';
 import { saveDiet } from '../diet/store';
@@ -7,7 +7,7 @@ import { refused, stale } from '../http/problems';
 /** A version of a tank's plan. */
 export type PlanVersion = PlanRow & { tankId: string };
 
-const COLUMNS = 'version, valid_from::text, cycle_days, cycle_from::text, school, fasts';
+const COLUMNS = 'version, valid_from::text, cycle_days, cycle_from::text, school, fasts, water';
 
 interface Stored extends Omit<PlanVersion, 'cycle'> {
   cycleDays: number;
@@ -94,4 +94,28 @@ function refuseElsewhere(edit: PlanEdit, groups: readonly Pick<Faster, 'id'>[]) 
   if (fast >= 0) {
     throw refused(`fasts.${fast}.groupId`, 'this group no longer lives in this tank; reload');
   }
+}
+
+const STARTING = 'id, name, lines, version, archived';
+
+/** A keeper's own starting plans after a cursor, in order of id. */
+export function startingPlans(
+  scope: Scope,
+  after: string | null,
+  limit: number,
+): Promise<StartingPlanRow[]> {
+  return scope.rows(
+    `SELECT ${STARTING} FROM starting_plans
+      WHERE household_id = :household ${after === null ? '' : 'AND id > :after'}
+      ORDER BY id LIMIT :limit`,
+    { after, limit },
+  );
+}
+
+export async function readStartingPlan(scope: Scope, id: string): Promise<StartingPlanRow | null> {
+  const [row] = await scope.rows<StartingPlanRow>(
+    `SELECT ${STARTING} FROM starting_plans WHERE household_id = :household AND id = :id`,
+    { id },
+  );
+  return row ?? null;
 }

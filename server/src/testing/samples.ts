@@ -79,6 +79,7 @@ export const sampleMoment = (over: object = {}) => ({
   name: 'After work',
   anchor: 'clock',
   minutes: 1110,
+  spareMin: null,
   ...over,
 });
 

@@ -12,12 +12,28 @@ CREATE TABLE tank_plans (
   -- Null takes what suits the fish.
   school jsonb CHECK (jsonb_typeof(school) IN ('object', 'null')),
   fasts jsonb NOT NULL CHECK (jsonb_typeof(fasts) = 'array'),
+  -- How the water is changed; null where nobody said.
+  water jsonb CHECK (jsonb_typeof(water) IN ('object', 'null')),
   recorded_at timestamptz NOT NULL DEFAULT now(),
   PRIMARY KEY (household_id, tank_id, version),
   FOREIGN KEY (household_id, tank_id) REFERENCES tanks (household_id, id)
 );
 CREATE TRIGGER tank_plans_append BEFORE UPDATE OR DELETE ON tank_plans
   FOR EACH ROW EXECUTE FUNCTION forbid_change();
+
+-- Minutes that the keeper has at a moment; null where nobody said.
+ALTER TABLE moments ADD COLUMN spare_min numeric CHECK (spare_min BETWEEN 1 AND 600);
+
+-- A keeper's own starting plans: lines of a diet that fit any group, since amounts are computed.
+CREATE TABLE starting_plans (
+  id uuid PRIMARY KEY,
+  household_id uuid NOT NULL REFERENCES households,
+  name text NOT NULL CHECK (length(name) BETWEEN 1 AND 60),
+  lines jsonb NOT NULL CHECK (jsonb_typeof(lines) = 'array'),
+  version integer NOT NULL DEFAULT 1 CHECK (version > 0),
+  archived boolean NOT NULL DEFAULT false,
+  UNIQUE (household_id, id)
+);
 
 ALTER TABLE diets ADD COLUMN rules jsonb NOT NULL DEFAULT '[]'
   CHECK (jsonb_typeof(rules) = 'array');

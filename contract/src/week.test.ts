@@ -1,0 +1,129 @@
+import { PLAIN } from '@open-larder/core/round';
+import { dryRun, weekOutcome } from '@open-larder/core/week';
+import { houseOf } from './house';
+import { food, group, MONDAY, moment, rows, species, tank } from './house.testkit';
+import { dryFoodsOf, dryTankOf, preparingOf, usualOf, weekTaskOf, type WeekRows } from './week';
+
+const lot = {
+  id: 'l',
+  foodId: 'f',
+  amountG: 100,
+  remainingG: 40,
+  costMinor: 500,
+  place: 'cupboard' as const,
+  boughtOn: '2026-01-01',
+  openedOn: null,
+  bestBefore: '2026-03-05',
+  version: 1,
+};
+const stocked = { ...food, lots: [lot], remainingG: 40 };
+const other = { ...tank, id: 't2', name: 'Other' };
+const theirs = { ...group, id: 'g2', tankId: 't2' };
+const moments = [
+  { ...moment('noon', 720), spareMin: 10 },
+  { ...moment('evening', 1110), spareMin: null },
+];
+const week = (over: Partial<WeekRows> = {}): WeekRows => ({
+  ...rows,
+  foods: [stocked],
+  moments,
+  house: houseOf({
+    household: { timeZone: 'UTC' },
+    moments,
+    tanks: [tank, other],
+    groups: [group, theirs],
+    foods: [stocked],
+    species,
+  }),
+  ...over,
+});
+
+describe('a tank’s week', () => {
+  it('begins with its cycle, and knows this tank and its groups alone', () => {
+    const task = weekTaskOf(week(), '2026-03-05');
+    expect(task.first).toBe(MONDAY);
+    expect(task.house.tanks.map(({ id }) => id)).toEqual(['t']);
+    expect(task.house.groups.map(({ id }) => id)).toEqual(['g']);
+    expect(task.groups[0]).toMatchObject({ id: 'g', count: 8 });
+    const three = {
+      ...tank,
+      plan: {
+        version: 1,
+        validFrom: MONDAY,
+        cycle: { days: 3, from: '2026-03-03' },
+        school: null,
+        fasts: [],
+        water: null,
+      },
+    };
+    expect(weekTaskOf(week({ tank: three }), '2026-03-08').first).toBe('2026-03-06');
+  });
+
+  it('may use what the shelf holds, less what the other tanks’ plans take', () => {
+    const [shelf] = weekTaskOf(week(), MONDAY).shelf;
+    const theirsG = weekOutcome(
+      weekTaskOf(week({ tank: other, groups: [theirs] }), MONDAY),
+    ).days.reduce((sum, day) => sum + day.servedG, 0);
+    expect(theirsG).toBeGreaterThan(0);
+    expect(shelf!.stockG).toBeCloseTo(40 - theirsG, 6);
+    expect(shelf!.pricePerG).toBe(5);
+    // It passes its date on the Thursday of that week.
+    expect(shelf!.expiringG).toBeCloseTo(40 - theirsG, 6);
+  });
+
+  it('has the minutes of a moment that the other tanks leave', () => {
+    // One stop of a minute and a serving, with the five minutes that it waits for.
+    expect(weekTaskOf(week(), MONDAY).spareMin).toEqual({ noon: expect.closeTo(10 - 2.3, 6) });
+  });
+
+  it('is in the school that was chosen, or that suits its fish', () => {
+    expect(weekTaskOf(week(), MONDAY).school.portion).toBe(usualOf(week()).portion.choice);
+    const school = { ...weekTaskOf(week(), MONDAY).school, lift: 'crumbs' as const };
+    const plan = {
+      version: 1,
+      validFrom: MONDAY,
+      cycle: { days: 7, from: '2024-01-01' },
+      school,
+      fasts: [],
+      water: null,
+    };
+    const task = weekTaskOf(week({ tank: { ...tank, plan } }), MONDAY);
+    expect(task.school.lift).toBe('crumbs');
+    expect(task.foods[0]!.liftAfterMin).toBeNull();
+  });
+
+  it('takes the keeper’s own word of a food before what its kind lets expect', () => {
+    const refuses = {
+      ...group,
+      diet: { ...group.diet!, rules: [{ foodId: 'f', taken: 0, mostPerWeek: null }] },
+    };
+    const task = weekTaskOf(week({ groups: [refuses] }), MONDAY);
+    expect(task.groups[0]!.taken).toEqual({ f: 0 });
+    const [day] = weekOutcome(task).days;
+    expect(day!.reaches.flat()).toEqual([0, 0]);
+  });
+});
+
+describe('a dry run of rows', () => {
+  it('begins on its day, with the water as it was said or is usual', () => {
+    const dry = dryTankOf(week(), '2026-03-05');
+    expect(dry.task.first).toBe('2026-03-05');
+    expect(dry.water.everyDays).toBe(7);
+    const run = dryRun([dry], dryFoodsOf([stocked]), 14);
+    expect(run.tanks[0]!.nitrateMgL).toHaveLength(14);
+    // The lot is good until the fifth.
+    expect(run.runOuts).toEqual([{ foodId: 'f', day: '2026-03-06' }]);
+  });
+});
+
+describe('what is to be prepared', () => {
+  it('follows the steps of each food, over all tanks', () => {
+    const soak = { kind: 'soak' as const, leadMin: 120, workMin: 1, toMm: null };
+    const steps = [soak];
+    const { house } = week();
+    const [first] = preparingOf(house, [{ ...stocked, steps }], MONDAY, 1);
+    expect(first!.startMin).toBe(720 + PLAIN.afterMin + 5 - 120);
+    expect(first!.meals.map(({ tankId }) => tankId)).toEqual(['t', 't2']);
+    expect(preparingOf(house, [stocked], MONDAY, 1)).toEqual([]);
+  });
+});

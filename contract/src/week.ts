@@ -1,0 +1,164 @@
+import { goodUntil, plannedUse, pricePerGram } from '@open-larder/core/stock';
+import {
+  addDays,
+  compileRound,
+  dayOfCycle,
+  type House,
+  type HouseTank,
+} from '@open-larder/core/round';
+import {
+  choicesOf,
+  preparing,
+  usualSchool,
+  workOf,
+  USUAL_RHYTHM,
+  type DryFood,
+  type DryTank,
+  type PreparedFood,
+  type Preparing,
+  type ShelfFood,
+  type Usual,
+  type WeekGroup,
+  type WeekTask,
+} from '@open-larder/core/week';
+import { dailyNeed } from '@open-larder/core/ration';
+import type { FoodRow } from './food';
+import { houseTank } from './house';
+import type { MomentRow } from './moment';
+import type { LearnedRow } from './sighting';
+import { feedGroups, feedingFoods, feedTank, type FeedingRows } from './zones';
+
+export interface WeekRows extends Omit<FeedingRows, 'learned'> {
+  moments: readonly MomentRow[];
+  learned?: readonly LearnedRow['groups'][number][];
+}
+
+/**
+ * A tank's plan as it is judged and balanced.
+ * @param day a day of the cycle that is looked at, YYYY-MM-DD
+ */
+export function weekTaskOf(rows: WeekRows, day: string): WeekTask {
+  const tank = houseTank(rows.tank);
+  const { cycle } = tank.plan;
+  const first = addDays(day, 1 - dayOfCycle(cycle, day));
+  const mine = (id: string) => id === tank.id;
+  const only = (house: House, which: (id: string) => boolean): House => ({
+    ...house,
+    groups: house.groups.filter((group) => which(group.tankId)),
+  });
+  const others = only(rows.house, (id) => !mine(id));
+  const groups = weekGroups(rows);
+  const house = { ...only(rows.house, mine), tanks: [tank] };
+  return {
+    house: {
+      ...house,
+      groups: house.groups.filter(({ id }) => groups.some((one) => one.id === id)),
+    },
+    tank: feedTank(rows.tank),
+    groups,
+    foods: feedingFoods(rows),
+    shelf: shelfFor(rows.foods, others, first, cycle.days),
+    school: rows.tank.plan?.school ?? choicesOf(usualFor(groups, rows)),
+    spareMin: spareFor(rows.moments, rows, others, tank, first),
+    first,
+  };
+}
+
+/** What suits the fish of a tank, with what speaks for it. */
+export const usualOf = (rows: WeekRows): Usual => usualFor(weekGroups(rows), rows);
+
+function usualFor(groups: readonly WeekGroup[], { tank }: Pick<WeekRows, 'tank'>): Usual {
+  return usualSchool(
+    groups.map((group) => ({
+      species: group.species,
+      stage: group.stage,
+      needKj: dailyNeed({ ...group, tempC: tank.tempC }).value,
+    })),
+  );
+}
+
+const weekGroups = (rows: WeekRows): WeekGroup[] =>
+  feedGroups(rows).flatMap((group) => {
+    const row = rows.groups.find((one) => one.id === group.id);
+    const species = rows.species.get(row?.speciesKey ?? '');
+    return species ? { ...group, species } : [];
+  });
+
+/** What there is of each food for one tank: the rest is for the plans of the others. */
+function shelfFor(
+  foods: readonly FoodRow[],
+  others: House,
+  first: string,
+  days: number,
+): ShelfFood[] {
+  const used = new Map<string, number>();
+  for (const { foodId, gramsOn } of plannedUse(others, first, days)) {
+    const sum = gramsOn.reduce((all, grams) => all + grams, 0);
+    used.set(foodId, (used.get(foodId) ?? 0) + sum);
+  }
+  const last = addDays(first, days - 1);
+  return foods
+    .filter((food) => !food.archived)
+    .map((food) => {
+      const taken = used.get(food.id) ?? 0;
+      const expiring = food.lots.reduce((sum, lot) => {
+        const until = goodUntil(lot, food.keeps.openedDays);
+        return until !== null && until <= last && until >= first ? sum + lot.remainingG : sum;
+      }, 0);
+      return {
+        foodId: food.id,
+        stockG: Math.max(0, food.remainingG - taken),
+        pricePerG: pricePerGram(food.lots),
+        expiringG: Math.max(0, expiring - taken),
+      };
+    });
+}
+
+/** Minutes that are left for one tank at each moment, once the others are served. */
+function spareFor(
+  moments: readonly MomentRow[],
+  rows: WeekRows,
+  others: House,
+  tank: HouseTank,
+  first: string,
+): Record<string, number> {
+  const spare: Record<string, number> = {};
+  const work = workOf(compileRound(others, first), feedingFoods(rows));
+  for (const moment of moments) {
+    if (moment.archived || moment.spareMin === null) continue;
+    spare[moment.id] = Math.max(1, moment.spareMin - (work[moment.id] ?? 0));
+  }
+  return spare;
+}
+
+/** A tank with its water, as a dry run takes it. */
+export const dryTankOf = (rows: WeekRows, day: string): DryTank => ({
+  // A dry run begins today, wherever its cycle stands.
+  task: { ...weekTaskOf(rows, day), first: day },
+  water: rows.tank.plan?.water ?? USUAL_RHYTHM,
+});
+
+export const dryFoodsOf = (foods: readonly FoodRow[]): DryFood[] =>
+  foods
+    .filter((food) => !food.archived)
+    .map(({ id, lots, keeps }) => ({
+      id,
+      lots,
+      openedDays: keeps.openedDays,
+      pricePerG: pricePerGram(lots),
+    }));
+
+/** What is to be prepared in a house. */
+export const preparingOf = (
+  house: House,
+  foods: readonly FoodRow[],
+  first: string,
+  days: number,
+): Preparing[] => preparing(house, preparedFoods(foods), first, days);
+
+export const preparedFoods = (foods: readonly FoodRow[]): PreparedFood[] =>
+  foods.map(({ id, steps, keeps }) => ({
+    id,
+    steps,
+    keepsPreparedHours: keeps.preparedHours,
+  }));
