@@ -1,5 +1,12 @@
 import { createHash } from 'node:crypto';
-import { existsSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import {
+  copyFileSync,
+  existsSync,
+  readFileSync,
+  readdirSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import { join, relative } from 'node:path';
 import { checkCatalogue } from './check.mjs';
 import { keep, root } from './places.mjs';
@@ -10,7 +17,7 @@ import { step } from './say.mjs';
 export const webDir = join(root, 'app', 'dist');
 
 const SOURCES = ['app', 'core/src', 'contract/src', 'catalogue', 'package-lock.json'];
-const LEFT_OUT = new Set(['node_modules', 'dist', '.expo']);
+const LEFT_OUT = new Set(['node_modules', 'dist', '.expo', 'highs.wasm']);
 
 function* filesUnder(path) {
   if (statSync(path).isFile()) {
@@ -47,6 +54,11 @@ export async function buildWeb() {
   const built = existsSync(marker) ? readFileSync(marker, 'utf8') : '';
   if (built === wanted && existsSync(join(webDir, 'index.html'))) return;
   await checkCatalogue();
+  // The solver of the week is fetched by its worker when it is first needed.
+  copyFileSync(
+    join(root, 'node_modules', 'highs', 'build', 'highs.wasm'),
+    join(root, 'app', 'public', 'highs.wasm'),
+  );
   await step('Web app: building (a minute or so)', () =>
     run('npx', ['expo', 'export', '--platform', 'web', '--output-dir', 'dist'], {
       cwd: join(root, 'app'),

@@ -152,6 +152,12 @@ export const routes = {
     planEdit,
     savedPlan,
   ),
+  printWeek: route('printWeek', {
+    summary: 'A tank’s cycle on one page, to print',
+    params: byId,
+    query: handQuery,
+    response: printed,
+  }),
   listStartingPlans: list('listStartingPlans', 'Starting plans of one’s own', startingPlan),
   createStartingPlan: create(
     'createStartingPlan',

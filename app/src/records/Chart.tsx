@@ -1,10 +1,18 @@
 import type { Consumption } from '@open-larder/contract';
 import { FoodChart } from './FoodChart';
 import { GroupChart } from './GroupChart';
+import { LinesChart, type Lines } from './LinesChart';
 
 export type RecordsView = 'groups' | 'foods';
 
+type Props = { view: RecordsView; data: Consumption } | ({ view: 'lines' } & Lines);
+
 /** The one door to the charts, so that their package is loaded once and late. */
-export default function Chart({ view, data }: { view: RecordsView; data: Consumption }) {
-  return view === 'groups' ? <GroupChart data={data} /> : <FoodChart data={data} />;
+export default function Chart(props: Props) {
+  if (props.view === 'lines') return <LinesChart {...props} />;
+  return props.view === 'groups' ? (
+    <GroupChart data={props.data} />
+  ) : (
+    <FoodChart data={props.data} />
+  );
 }

@@ -14,6 +14,7 @@ import type {
   RoundView,
   RouteName,
   SightingRow,
+  StartingPlanRow,
   Supply,
   Tank,
 } from '@open-larder/contract';
@@ -35,6 +36,7 @@ const TAGS = [
   'records',
   'sighting',
   'learned',
+  'startingPlan',
 ] as const;
 type Tag = (typeof TAGS)[number];
 
@@ -130,6 +132,17 @@ export const api = createApi({
         queryFn: (id) => call('getLearned', { params: { id } }),
         providesTags: ['learned'],
       }),
+      printedWeek: build.query<ResponseOf<'printWeek'>, string>({
+        queryFn: (id) => call('printWeek', { params: { id }, query: {} }),
+        keepUnusedDataFor: 0,
+      }),
+      startingPlans: build.query<StartingPlanRow[], void>({
+        queryFn: () => callAll('listStartingPlans'),
+        providesTags: ['startingPlan'],
+      }),
+      createStartingPlan: change('createStartingPlan', ['startingPlan']),
+      editStartingPlan: change('editStartingPlan', ['startingPlan']),
+      editPlan: change('editPlan', ['tank', 'group', ...COMPUTED]),
       addSighting: change('addSighting', ['sighting']),
       undoSighting: change('undoSighting', ['sighting']),
       editLearned: change('editLearned', ['learned']),

@@ -2,11 +2,17 @@ import { configureStore } from '@reduxjs/toolkit';
 import { setupListeners } from '@reduxjs/toolkit/query';
 import { api } from './api';
 import { displayReducer } from './display';
+import { draftsReducer } from '../week/slice';
 import { toastReducer } from './toast';
 
 export function makeStore() {
   const store = configureStore({
-    reducer: { [api.reducerPath]: api.reducer, display: displayReducer, toast: toastReducer },
+    reducer: {
+      [api.reducerPath]: api.reducer,
+      display: displayReducer,
+      planDrafts: draftsReducer,
+      toast: toastReducer,
+    },
     middleware: (standard) => standard().concat(api.middleware),
   });
   setupListeners(store.dispatch);

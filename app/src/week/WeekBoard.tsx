@@ -1,51 +1,102 @@
+import {
+  DndContext,
+  KeyboardCode,
+  KeyboardSensor,
+  MouseSensor,
+  TouchSensor,
+  useDraggable,
+  useDroppable,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+  type KeyboardCoordinateGetter,
+} from '@dnd-kit/core';
 import { sayUnits } from '@open-larder/core/food';
 import type { RoundServing } from '@open-larder/core/round';
-import { useRouter } from 'expo-router';
-import { useState } from 'react';
+import { useRef, type ComponentProps, type Ref } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import { FoodSign } from '../draw';
 import { useWords, type HouseData } from '../store';
 import { SIZES, themed, useWide } from '../theme';
-import { Card, ListRow, Sheet, Text, lowerFirst } from '../ui';
-import type { WeekRow, WeekView } from './compileWeek';
+import { Card, Text } from '../ui';
+import type { BoardRow, Column } from './columns';
+
+/** Where something stands on the board. */
+export interface Place {
+  day: number;
+  momentId: string;
+}
 
 interface Props {
-  week: WeekView;
+  columns: readonly Column[];
+  rows: readonly BoardRow[];
   data: HouseData;
   today: string;
+  /** Groups of the tank: their names are said where there is more than one. */
+  groups: readonly { id: string; name: string }[];
+  onOpen: (place: Place) => void;
+  onMove: (groupId: string, servingId: string, from: Place, to: Place) => void;
 }
 
-interface Cell {
-  day: string;
-  row: WeekRow;
-  servings: RoundServing[];
-}
-
-/** Days across, moments down. On a phone the board scrolls sideways and the moments stay. */
-export function WeekBoard({ week, data, today }: Props) {
+/**
+ * Days across, moments down. A serving is dragged with the mouse or held and dragged with a thumb;
+ * with the keyboard M takes it up, arrows move it, M sets it down.
+ */
+export function WeekBoard({ columns, rows, data, today, groups, onOpen, onMove }: Props) {
   const styles = useStyles();
   const words = useWords();
   const wide = useWide();
-  const [open, setOpen] = useState<Cell | null>(null);
-  const column = wide ? styles.columnWide : styles.column;
+  const sensors = useSensors(
+    useSensor(MouseSensor, { activationConstraint: { distance: 6 } }),
+    useSensor(TouchSensor, { activationConstraint: { delay: 300, tolerance: 8 } }),
+    useSensor(KeyboardSensor, {
+      keyboardCodes: { start: ['KeyM'], end: ['KeyM'], cancel: [KeyboardCode.Esc] },
+      coordinateGetter: cellByCell,
+    }),
+  );
+  const drop = ({ active, over }: DragEndEvent) => {
+    const taken = active.data.current as Taken | undefined;
+    const to = over?.data.current as Place | undefined;
+    if (!taken || !to) return;
+    if (to.day === taken.day && to.momentId === taken.momentId) return;
+    onMove(taken.groupId, taken.servingId, taken, to);
+  };
+  const fits = wide && columns.length <= 7;
+  const column = fits ? styles.columnWide : styles.column;
+  const several = groups.length > 1;
+  const scroll = useRef<ScrollView>(null);
+  // Today stands first in sight beside the moments.
+  const toToday = Math.max(0, columns.findIndex(({ date }) => date === today) * COLUMN);
   const board = (
-    <View style={styles.board} role="table" aria-label="The week, days across and moments down">
+    <View style={styles.board} role="table" aria-label="The plan, days across and moments down">
       <View style={styles.line} role="row">
         <View style={styles.momentHead} />
-        {week.days.map((day) => (
+        {columns.map(({ day, date, fasting }) => (
           <View
             key={day}
-            style={[column, styles.dayHead, day === today && styles.today]}
+            style={[column, styles.dayHead, date === today && styles.today]}
             role="columnheader"
           >
-            <Text look="strong">{words.day(day).split(' ')[0]}</Text>
-            <Text look="small" tone="quiet">
-              {day === today ? 'today' : words.day(day).split(' ').slice(1).join(' ')}
+            <Text look="strong">
+              {columns.length === 7 ? words.day(date).split(' ')[0] : `Day ${day}`}
             </Text>
+            <Text look="small" tone="quiet">
+              {date === today ? 'today' : words.day(date).split(' ').slice(1).join(' ')}
+            </Text>
+            {fasting.length > 0 ? (
+              <Text look="small" tone="due">
+                {fasting.length === groups.length
+                  ? 'all fast'
+                  : `${groups
+                      .filter(({ id }) => fasting.includes(id))
+                      .map(({ name }) => name)
+                      .join(', ')} fast`}
+              </Text>
+            ) : null}
           </View>
         ))}
       </View>
-      {week.rows.map((row) => (
+      {rows.map((row) => (
         <View key={row.momentId} style={[styles.line, styles.ruled]} role="row">
           <View style={styles.momentHead} role="rowheader">
             <Text look="strong">{words.time(row.minutes)}</Text>
@@ -53,109 +104,210 @@ export function WeekBoard({ week, data, today }: Props) {
               {row.name}
             </Text>
           </View>
-          {row.cells.map((servings, index) => {
-            const day = week.days[index] as string;
-            return (
-              <View
-                key={day}
-                style={[column, styles.ruledLeft, day === today && styles.today]}
-                role="cell"
-              >
-                <BoardCell
-                  servings={servings}
-                  data={data}
-                  onPress={() => setOpen({ day, row, servings })}
-                />
-              </View>
-            );
-          })}
+          {columns.map(({ day, date }, index) => (
+            <BoardCell
+              key={day}
+              style={[column, styles.ruledLeft, date === today && styles.today]}
+              place={{ day, momentId: row.momentId }}
+              label={`${row.name}, ${words.day(date)}`}
+              servings={row.cells[index] ?? []}
+              data={data}
+              several={several}
+              onOpen={onOpen}
+            />
+          ))}
         </View>
       ))}
     </View>
   );
   return (
-    <>
-      <Card>{wide ? board : <ScrollView horizontal>{board}</ScrollView>}</Card>
-      {open ? <CellSheet cell={open} data={data} onClose={() => setOpen(null)} /> : null}
-    </>
-  );
-}
-
-function BoardCell({
-  servings,
-  data,
-  onPress,
-}: {
-  servings: RoundServing[];
-  data: HouseData;
-  onPress: () => void;
-}) {
-  const styles = useStyles();
-  if (servings.length === 0) {
-    return (
-      <View style={styles.cell}>
-        <Text look="small" tone="quiet">
-          –
-        </Text>
-      </View>
-    );
-  }
-  const spoken = servings.map(
-    (one) => `${sayUnits(one.portion.units, one.food.unit)} ${one.food.name}`,
-  );
-  return (
-    <Pressable role="button" aria-label={spoken.join(', ')} onPress={onPress} style={styles.cell}>
-      {servings.map((one) => (
-        <View key={one.key} style={styles.serving}>
-          <FoodSign family={familyOf(one, data)} size={20} />
-          <View style={styles.words}>
-            <Text look="small">{sayUnits(one.portion.units, one.food.unit)}</Text>
-            <Text look="small" tone="quiet">
-              {one.food.name}
-            </Text>
-          </View>
-        </View>
-      ))}
-    </Pressable>
-  );
-}
-
-function CellSheet({ cell, data, onClose }: { cell: Cell; data: HouseData; onClose: () => void }) {
-  const router = useRouter();
-  const words = useWords();
-  return (
-    <Sheet title={`${words.day(cell.day)}, ${cell.row.name}`} open onClose={onClose}>
-      <Text tone="quiet">Tap a serving to change the diet of its group.</Text>
+    <DndContext
+      sensors={sensors}
+      onDragEnd={drop}
+      accessibility={{ screenReaderInstructions: HOW }}
+    >
       <Card>
-        {cell.servings.map((one, index) => (
-          <ListRow
-            key={one.key}
-            first={index === 0}
-            lead={<FoodSign family={familyOf(one, data)} />}
-            title={`${sayUnits(one.portion.units, one.food.unit)} ${lowerFirst(one.food.name)}`}
-            detail={`${one.group.name}${one.serving.place ? ` · ${one.serving.place}` : ''}`}
-            onPress={() => router.push(`/groups/${one.group.id}/diet`)}
-          />
-        ))}
+        {fits ? (
+          board
+        ) : (
+          <ScrollView
+            ref={scroll}
+            horizontal
+            onContentSizeChange={() => scroll.current?.scrollTo({ x: toToday, animated: false })}
+          >
+            {board}
+          </ScrollView>
+        )}
       </Card>
-    </Sheet>
+    </DndContext>
   );
 }
 
-const familyOf = (one: RoundServing, data: HouseData) =>
-  data.foods.find((food) => food.id === one.food.id)?.family ?? 'grain';
+const HOW = {
+  draggable:
+    'Press M to take this serving up, the arrow keys to move it to another day or moment, M to set it down, Escape to leave it where it was.',
+};
+
+/** What is being dragged. */
+interface Taken extends Place {
+  groupId: string;
+  servingId: string;
+}
+
+interface CellProps {
+  place: Place;
+  label: string;
+  servings: readonly RoundServing[];
+  data: HouseData;
+  several: boolean;
+  style: ComponentProps<typeof View>['style'];
+  onOpen: (place: Place) => void;
+}
+
+function BoardCell({ place, label, servings, data, several, style, onOpen }: CellProps) {
+  const styles = useStyles();
+  const { setNodeRef, isOver } = useDroppable({
+    id: `${place.day} ${place.momentId}`,
+    data: place,
+  });
+  return (
+    <View
+      ref={setNodeRef as unknown as Ref<View>}
+      style={[style, isOver && styles.over]}
+      role="cell"
+    >
+      {servings.map((one) => (
+        <Chip
+          key={one.key}
+          one={one}
+          place={place}
+          data={data}
+          several={several}
+          onPress={() => onOpen(place)}
+        />
+      ))}
+      <Pressable
+        role="button"
+        aria-label={`${servings.length > 0 ? 'Change' : 'Add food'}: ${label}`}
+        onPress={() => onOpen(place)}
+        style={styles.empty}
+      >
+        <Text look="small" tone="quiet">
+          {servings.length > 0 ? '' : '+'}
+        </Text>
+      </Pressable>
+    </View>
+  );
+}
+
+interface ChipProps {
+  one: RoundServing;
+  place: Place;
+  data: HouseData;
+  several: boolean;
+  onPress: () => void;
+}
+
+function Chip({ one, place, data, several, onPress }: ChipProps) {
+  const styles = useStyles();
+  const taken: Taken = { ...place, groupId: one.group.id, servingId: one.serving.id };
+  const { setNodeRef, listeners, transform, isDragging } = useDraggable({
+    id: `${one.serving.id} ${place.day}`,
+    data: taken,
+  });
+  const amount = sayUnits(one.portion.units, one.food.unit);
+  const family = data.foods.find((food) => food.id === one.food.id)?.family ?? 'grain';
+  return (
+    <View
+      ref={setNodeRef as unknown as Ref<View>}
+      {...(listeners as object)}
+      style={[
+        isDragging && styles.dragged,
+        transform
+          ? { transform: [{ translateX: transform.x }, { translateY: transform.y }] }
+          : null,
+      ]}
+    >
+      <Pressable
+        role="button"
+        aria-label={`${amount} ${one.food.name} for ${one.group.name}`}
+        aria-roledescription="serving that can be moved"
+        onPress={onPress}
+        style={styles.chip}
+      >
+        <FoodSign family={family} size={20} />
+        <View style={styles.words}>
+          <Text look="small">{amount}</Text>
+          <Text look="small" tone="quiet" numberOfLines={2}>
+            {one.food.name}
+          </Text>
+          {several ? (
+            <Text look="small" tone="quiet" numberOfLines={1}>
+              {`· ${one.group.name}`}
+            </Text>
+          ) : null}
+        </View>
+      </Pressable>
+    </View>
+  );
+}
+
+/** An arrow key moves to the next cell in its direction. */
+const cellByCell: KeyboardCoordinateGetter = (event, { currentCoordinates, context }) => {
+  const { droppableRects, droppableContainers, collisionRect } = context;
+  const towards = DIRECTIONS[event.code];
+  if (!towards || !collisionRect) return undefined;
+  event.preventDefault();
+  const centre = {
+    x: collisionRect.left + collisionRect.width / 2,
+    y: collisionRect.top + collisionRect.height / 2,
+  };
+  let best: { x: number; y: number; far: number } | null = null;
+  for (const { id } of droppableContainers.getEnabled()) {
+    const rect = droppableRects.get(id);
+    if (!rect) continue;
+    const x = rect.left + rect.width / 2 - centre.x;
+    const y = rect.top + rect.height / 2 - centre.y;
+    const along = towards.x * x + towards.y * y;
+    const across = Math.abs(towards.x * y + towards.y * x);
+    // Behind, or the cell that it is over already.
+    if (along < (towards.x !== 0 ? rect.width : rect.height) / 2) continue;
+    const far = along + 3 * across;
+    if (best === null || far < best.far) best = { x, y, far };
+  }
+  return best === null
+    ? undefined
+    : { x: currentCoordinates.x + best.x, y: currentCoordinates.y + best.y };
+};
+
+const DIRECTIONS: Record<string, { x: number; y: number }> = {
+  ArrowLeft: { x: -1, y: 0 },
+  ArrowRight: { x: 1, y: 0 },
+  ArrowUp: { x: 0, y: -1 },
+  ArrowDown: { x: 0, y: 1 },
+};
+
+const COLUMN = 124;
 
 const useStyles = themed((c) => ({
   board: { flex: 1 },
   line: { flexDirection: 'row' },
   ruled: { borderTopWidth: 1, borderColor: c.rule },
   ruledLeft: { borderLeftWidth: 1, borderColor: c.rule },
-  momentHead: { width: 92, padding: 10 },
-  column: { width: 122 },
+  momentHead: { width: 88, padding: 8 },
+  column: { width: COLUMN },
   columnWide: { flex: 1, minWidth: 0 },
-  dayHead: { padding: 10, borderLeftWidth: 1, borderColor: c.rule },
+  dayHead: { padding: 8, borderLeftWidth: 1, borderColor: c.rule },
   today: { backgroundColor: c.water },
-  cell: { minHeight: SIZES.touch, padding: 8, gap: 8, flex: 1 },
-  serving: { flexDirection: 'row', gap: 6, alignItems: 'flex-start' },
+  over: { backgroundColor: c.waterDeep },
+  chip: {
+    minHeight: SIZES.touch,
+    padding: 6,
+    flexDirection: 'row',
+    gap: 6,
+    alignItems: 'flex-start',
+  },
+  dragged: { opacity: 0.85, zIndex: 10, backgroundColor: c.paper },
   words: { flex: 1, minWidth: 0 },
+  empty: { minHeight: 28, flexGrow: 1, alignItems: 'center', justifyContent: 'center' },
 }));

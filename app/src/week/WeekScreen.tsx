@@ -1,85 +1,384 @@
+import { addDays } from '@open-larder/core/round';
+import { changeOn, copyDay } from '@open-larder/core/week';
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
-import { useHouse, useNow, useWords } from '../store';
-import { Button, Empty, Fault, Picker, Screen, Skeleton, Tabs } from '../ui';
+import Redo from 'lucide-react-native/icons/redo-2';
+import Undo from 'lucide-react-native/icons/undo-2';
+import { useEffect, useState } from 'react';
+import { View } from 'react-native';
+import { v7 as uuidv7 } from 'uuid';
+import { cycleDays, useHouse, useNow, useWords, type HouseData } from '../store';
+import { useColours, useWide } from '../theme';
 import { ScreenTools } from '../shell';
-import { WeekBoard } from './WeekBoard';
+import {
+  Button,
+  Choice,
+  Choices,
+  Empty,
+  Fault,
+  IconButton,
+  Picker,
+  Screen,
+  Sheet,
+  Skeleton,
+  Tabs,
+  Text,
+} from '../ui';
+import { AimsCard } from './AimsCard';
+import { BalanceSheet } from './BalanceSheet';
+import { CellSheet } from './CellSheet';
+import { ChoicesSheet } from './ChoicesSheet';
+import { boardOf, isEmpty } from './columns';
+import { withServings } from './draft';
+import { FastsSheet } from './FastsSheet';
+import { RulesSheet } from './RulesSheet';
+import { StartSheet } from './StartSheet';
+import { useBoard, type Board } from './useBoard';
+import { useNames } from './useNames';
+import { useOutcome } from './useOutcome';
+import { usePrintWeek } from './usePrintWeek';
+import { WeekBoard, type Place } from './WeekBoard';
 import { WeekShares } from './WeekShares';
-import { compileWeek } from './compileWeek';
-import { weekStart } from './weekStart';
 
 /** Tanks past which a row of tabs is slower than a search. */
 const MANY = 16;
 
-/** The week of one tank: what is served when, and what each group gets against what it needs. */
+/** The plan of one tank: what is served when, what reaches each group, and ways to do better. */
 export function WeekScreen({ tankId }: { tankId?: string }) {
   const router = useRouter();
-  const words = useWords();
-  const now = useNow();
   const loaded = useHouse();
   const [chosen, setChosen] = useState<string | null>(tankId ?? null);
   const tanks = loaded.data?.tanks.filter((tank) => !tank.archived) ?? [];
   const tank = tanks.find((one) => one.id === chosen) ?? tanks[0];
-  const first = weekStart(now.day, words.weekdays[0]?.value ?? 1);
-  const week = loaded.data && tank ? compileWeek(loaded.data, tank.id, first) : null;
+  if (loaded.problem || !loaded.data || !tank) {
+    return (
+      <Screen title="Week" tools={<ScreenTools />}>
+        {loaded.problem ? (
+          <Fault problem={loaded.problem} onRetry={loaded.retry} />
+        ) : !loaded.data ? (
+          <Skeleton rows={3} height={140} />
+        ) : (
+          <Empty
+            title="No week to show yet"
+            text="Make a tank, put fish in it and plan their diet; the week of each tank appears here."
+            action={
+              <Button
+                look="primary"
+                label="Make the first tank"
+                onPress={() => router.push('/tanks/new')}
+              />
+            }
+          />
+        )}
+      </Screen>
+    );
+  }
+  const pick =
+    tanks.length > MANY ? (
+      <Picker
+        label="Tank"
+        search
+        value={tank.id}
+        onChange={setChosen}
+        picks={tanks.map((one) => ({ value: one.id, title: `${one.walkOrder} ${one.name}` }))}
+      />
+    ) : (
+      <Tabs
+        label="Tanks"
+        value={tank.id}
+        onChange={setChosen}
+        tabs={tanks.map((one) => ({ value: one.id, label: `${one.walkOrder} ${one.name}` }))}
+      />
+    );
+  return <TankWeek key={tank.id} data={loaded.data} tankId={tank.id} pick={pick} />;
+}
+
+type Open = 'balance' | 'choices' | 'fasts' | 'rules' | 'start' | 'copy' | Place | null;
+
+function TankWeek({
+  data,
+  tankId,
+  pick,
+}: {
+  data: HouseData;
+  tankId: string;
+  pick: React.ReactNode;
+}) {
+  const router = useRouter();
+  const words = useWords();
+  const now = useNow();
+  const wide = useWide();
+  const print = usePrintWeek();
+  const board = useBoard(data, tankId, now.day);
+  const names = useNames(data, board);
+  const outcome = useOutcome(board.task);
+  const [open, setOpen] = useState<Open>(null);
+  const [copies, setCopies] = useState(false);
+  useKeys(board);
+  const { task } = board;
+  const { columns, rows } = boardOf(task, words.weekdays[0]?.value ?? 1);
+  const { tank } = board.rows;
+  const close = () => setOpen(null);
+  const move = (groupId: string, servingId: string, from: Place, to: Place) =>
+    board.edit((draft) =>
+      withServings(draft, groupId, (servings) => {
+        const moved = changeOn(servings, servingId, from.day, { ...to }, uuidv7);
+        if (!copies) return moved;
+        // A copy leaves what it was taken from: put it back where it stood.
+        const line = servings.find((one) => one.id === servingId);
+        return line ? keepAlso(moved, line, from.day) : moved;
+      }),
+    );
+  const place = open !== null && typeof open === 'object' ? open : null;
+  const column = place ? columns.find((one) => one.day === place.day) : undefined;
+  const cell = place && column ? servingsAt(rows, columns.indexOf(column), place) : [];
+  const shares = outcome.got ? (
+    <WeekShares task={task} got={outcome.got} nearly={outcome.running} />
+  ) : outcome.fault ? (
+    <Text tone="due">{outcome.fault}</Text>
+  ) : (
+    <Skeleton rows={task.groups.length} height={44} />
+  );
+  const aims = outcome.judged ? <AimsCard aims={outcome.judged.aims} names={names} /> : null;
   return (
     <Screen
       title="Week"
       tools={<ScreenTools />}
-      detail={tank ? `${tank.name}, from ${words.day(first)}` : undefined}
+      detail={`${tank.name}, ${board.draft.cycle.days === 7 ? `from ${words.day(columns[0]?.date ?? now.day)}` : `a cycle of ${board.draft.cycle.days} days`}`}
+      actions={
+        <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
+          <Button label="Whole house" onPress={() => router.push('/week/house')} />
+          <Button label="Dry run" onPress={() => router.push(`/week/dry-run?tank=${tankId}`)} />
+        </View>
+      }
     >
-      {loaded.problem ? (
-        <Fault problem={loaded.problem} onRetry={loaded.retry} />
-      ) : !loaded.data ? (
-        <Skeleton rows={3} height={140} />
-      ) : !tank || !week ? (
+      {pick}
+      <StaleBoard board={board} />
+      <Toolbar board={board} onOpen={setOpen} onPrint={() => void print(tankId)} />
+      {task.groups.length === 0 ? (
         <Empty
-          title="No week to show yet"
-          text="Make a tank, put fish in it and plan their diet; the week of each tank appears here."
-          action={
-            <Button
-              look="primary"
-              label="Make the first tank"
-              onPress={() => router.push('/tanks/new')}
-            />
-          }
+          title="No fish in this tank"
+          text="Put a group of fish in it; then its plan is made here."
+          action={<Button label="Open the tank" onPress={() => router.push(`/tanks/${tankId}`)} />}
         />
       ) : (
         <>
-          {tanks.length > MANY ? (
-            <Picker
-              label="Tank"
-              search
-              value={tank.id}
-              onChange={setChosen}
-              picks={tanks.map((one) => ({ value: one.id, title: `${one.walkOrder} ${one.name}` }))}
-            />
-          ) : (
-            <Tabs
-              label="Tanks"
-              value={tank.id}
-              onChange={setChosen}
-              tabs={tanks.map((one) => ({ value: one.id, label: `${one.walkOrder} ${one.name}` }))}
-            />
-          )}
-          {week.rows.length === 0 ? (
+          {isEmpty(task) ? (
             <Empty
               title="Nothing planned for this tank"
-              text="Open a group of this tank and plan its diet."
+              text="Begin with a plan that suits its fish, or tap a cell of the board and put a food in."
               action={
                 <Button
                   look="primary"
-                  label="Open the tank"
-                  onPress={() => router.push(`/tanks/${tank.id}`)}
+                  label="A plan to begin with"
+                  onPress={() => setOpen('start')}
                 />
               }
             />
-          ) : (
-            <WeekBoard week={week} data={loaded.data} today={now.day} />
-          )}
-          <WeekShares week={week} data={loaded.data} />
+          ) : null}
+          <WeekBoard
+            columns={columns}
+            rows={rows}
+            data={data}
+            today={now.day}
+            groups={task.groups}
+            onOpen={setOpen}
+            onMove={move}
+          />
+          <View style={wide ? { flexDirection: 'row', gap: 24 } : { gap: 16 }}>
+            <View style={wide ? { flex: 1, minWidth: 0 } : null}>{shares}</View>
+            <View style={wide ? { flex: 1, minWidth: 0 } : null}>{aims}</View>
+          </View>
+          <Choice
+            label="Dragging a serving"
+            value={copies ? 'copies' : 'moves'}
+            options={[
+              { value: 'moves', label: 'moves it' },
+              { value: 'copies', label: 'copies it' },
+            ]}
+            onChange={(value) => setCopies(value === 'copies')}
+            hint="Hold and drag it with a thumb; with the keyboard, M takes it up and sets it down."
+          />
         </>
       )}
+      {place && column ? (
+        <CellSheet
+          board={board}
+          data={data}
+          place={place}
+          date={column.date}
+          servings={cell}
+          told={toldOf(outcome, column.date, board)}
+          onClose={close}
+        />
+      ) : null}
+      {open === 'balance' ? (
+        <BalanceSheet board={board} data={data} names={names} onClose={close} />
+      ) : null}
+      {open === 'choices' ? <ChoicesSheet board={board} names={names} onClose={close} /> : null}
+      {open === 'fasts' ? (
+        <FastsSheet board={board} names={names} judged={outcome.judged} onClose={close} />
+      ) : null}
+      {open === 'rules' ? <RulesSheet board={board} data={data} onClose={close} /> : null}
+      {open === 'start' ? (
+        <StartSheet board={board} data={data} names={names} onClose={close} />
+      ) : null}
+      {open === 'copy' ? <CopySheet board={board} onClose={close} /> : null}
     </Screen>
   );
+}
+
+function Toolbar({
+  board,
+  onOpen,
+  onPrint,
+}: {
+  board: Board;
+  onOpen: (open: Open) => void;
+  onPrint: () => void;
+}) {
+  const colours = useColours();
+  const wide = useWide();
+  const [more, setMore] = useState(false);
+  const { undo, redo, dirty } = board;
+  const dim = (on: unknown) => (on ? colours.ink : colours.rule);
+  return (
+    <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, alignItems: 'center' }}>
+      <Button
+        look={dirty ? 'primary' : 'plain'}
+        label={dirty ? 'Save the plan' : 'Saved'}
+        disabled={!dirty}
+        busy={board.saving}
+        onPress={() => void board.save()}
+      />
+      <IconButton label="Undo" onPress={() => undo?.()}>
+        <Undo size={22} color={dim(undo)} />
+      </IconButton>
+      <IconButton label="Redo" onPress={() => redo?.()}>
+        <Redo size={22} color={dim(redo)} />
+      </IconButton>
+      {dirty ? <Button look="bare" label="Drop the changes" onPress={board.discard} /> : null}
+      <Button label="Balance" onPress={() => onOpen('balance')} />
+      {wide || more ? (
+        <>
+          <Button label="How it is fed" onPress={() => onOpen('choices')} />
+          <Button label="Fasts" onPress={() => onOpen('fasts')} />
+          <Button label="What they take" onPress={() => onOpen('rules')} />
+          <Button label="Copy a day" onPress={() => onOpen('copy')} />
+          <Button label="Begin with" onPress={() => onOpen('start')} />
+          <Button label="Print" onPress={onPrint} />
+        </>
+      ) : (
+        <Button label="More" onPress={() => setMore(true)} />
+      )}
+    </View>
+  );
+}
+
+/** Someone saved in between: both ways on, and nothing lost. */
+function StaleBoard({ board }: { board: Board }) {
+  if (!board.stale) return null;
+  return (
+    <View role="alert" style={{ gap: 8 }}>
+      <Text look="strong">{board.stale.title}</Text>
+      <Text>{board.stale.detail}</Text>
+      <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
+        <Button label="Keep mine" onPress={() => void board.keepMine()} />
+        <Button label="Take theirs" onPress={board.takeTheirs} />
+      </View>
+    </View>
+  );
+}
+
+function CopySheet({ board, onClose }: { board: Board; onClose: () => void }) {
+  const words = useWords();
+  const days = cycleDays(words, board.draft.cycle);
+  const [from, setFrom] = useState(1);
+  const [to, setTo] = useState<number[]>([]);
+  return (
+    <Sheet title="Copy a day" open onClose={onClose}>
+      <Choice label="Of" value={from} options={days} onChange={setFrom} />
+      <Choices
+        label="Onto"
+        value={to}
+        options={days.filter((day) => day.value !== from)}
+        onChange={setTo}
+        hint="What stands on these days is replaced, for every group of the tank."
+      />
+      <View style={{ alignItems: 'flex-start' }}>
+        <Button
+          look="primary"
+          label="Copy"
+          disabled={to.length === 0}
+          onPress={() => {
+            board.edit((draft) => ({
+              ...draft,
+              diets: draft.diets.map((diet) => ({
+                ...diet,
+                servings: copyDay(diet.servings, from, to, uuidv7) as typeof diet.servings,
+              })),
+            }));
+            onClose();
+          }}
+        />
+      </View>
+    </Sheet>
+  );
+}
+
+type Rows = ReturnType<typeof boardOf>['rows'];
+
+const servingsAt = (rows: Rows, index: number, { momentId }: Place) =>
+  rows.find((row) => row.momentId === momentId)?.cells[index] ?? [];
+
+/** A serving also on the day that a copy of it was taken from. */
+function keepAlso(
+  servings: readonly { id: string; days: readonly number[] }[],
+  line: { id: string },
+  day: number,
+) {
+  const there = servings.some((one) => one.id === line.id);
+  return there
+    ? servings.map((one) =>
+        one.id === line.id
+          ? { ...one, days: [...new Set([...one.days, day])].sort((a, b) => a - b) }
+          : one,
+      )
+    : [...servings, { ...line, days: [day] }];
+}
+
+/** What the simulation says of each serving of a day, by serving. */
+function toldOf(
+  { judged, running }: ReturnType<typeof useOutcome>,
+  date: string,
+  { task }: Board,
+): ReadonlyMap<string, { ownShare: number; clearedMin: number | null }> {
+  const told = new Map<string, { ownShare: number; clearedMin: number | null }>();
+  if (!judged || running) return told;
+  const day = judged.outcome.days.find((one) => one.day === date || addDays(one.day, -7) === date);
+  day?.drops.forEach((drop, at) => {
+    const own = task.groups.findIndex((group) => group.id === drop.groupId);
+    told.set(drop.key, {
+      ownShare: day.reaches[at]?.[own] ?? 0,
+      clearedMin: day.clearedMin[at] ?? null,
+    });
+  });
+  return told;
+}
+
+/** Ctrl+Z and Ctrl+Y, where nothing is being typed. */
+function useKeys({ undo, redo }: Pick<Board, 'undo' | 'redo'>) {
+  useEffect(() => {
+    if (typeof document === 'undefined') return undefined;
+    const press = (event: KeyboardEvent) => {
+      const typing = (event.target as HTMLElement | null)?.matches?.('input, textarea');
+      if (typing || !(event.ctrlKey || event.metaKey)) return;
+      const key = event.key.toLowerCase();
+      const act = key === 'y' || (key === 'z' && event.shiftKey) ? redo : key === 'z' ? undo : null;
+      if (!act) return;
+      event.preventDefault();
+      act();
+    };
+    document.addEventListener('keydown', press);
+    return () => document.removeEventListener('keydown', press);
+  }, [undo, redo]);
 }

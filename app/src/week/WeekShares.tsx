@@ -1,80 +1,93 @@
 import type { FoodFamily } from '@open-larder/catalogue';
 import { saySignificant } from '@open-larder/core/units';
+import type { GotByDay, WeekTask } from '@open-larder/core/week';
 import { useRouter } from 'expo-router';
 import { Pressable, View } from 'react-native';
 import { FoodSign } from '../draw';
-import type { HouseData } from '../store';
 import { SIZES, themed, useColours } from '../theme';
 import { Text } from '../ui';
-import type { WeekView } from './compileWeek';
 
-const FAMILY_WORDS: Record<FoodFamily, string> = {
+const FAMILY_WORDS: Record<FoodFamily | 'film', string> = {
   grain: 'dry',
   cube: 'frozen',
   leaf: 'plant',
   wriggle: 'live',
   jelly: 'gel',
   mortar: 'powder',
+  film: 'off glass and wood',
 };
 
-type Group = WeekView['groups'][number];
+interface Props {
+  task: WeekTask;
+  got: GotByDay;
+  /** Estimated from the plan before the edit, until it is simulated. */
+  nearly: boolean;
+}
 
-/** What each group is planned to get over the week, by food family, against its need. */
-export function WeekShares({ week, data }: { week: WeekView; data: HouseData }) {
+/** What reaches each group over the cycle, by food family, against its need; and its worst day. */
+export function WeekShares({ task, got, nearly }: Props) {
   const styles = useStyles();
-  if (week.groups.length === 0) return null;
-  const sums = week.groups.map((group) => ({ group, ...sumOf(group, data) }));
+  if (task.groups.length === 0) return null;
+  const sums = task.groups.map((group, index) => ({ group, ...sumOf(task, got, index) }));
   const families = [...new Set(sums.flatMap((sum) => [...sum.byFamily.keys()]))];
   return (
     <View style={styles.box}>
-      <Text look="subtitle">Planned for each group</Text>
-      <Text look="small" tone="quiet">
-        Share of the week’s need, by food family; the dashed band is 90 to 110 %.
+      <Text look="subtitle">What reaches each group</Text>
+      <Text look="small" tone="quiet" role="status">
+        {`Share of the need over the cycle, by food family; the dashed band is 90 to 110 %.${
+          nearly ? ' About so: simulating the change.' : ' Simulated.'
+        }`}
       </Text>
       <View style={styles.legend}>
         {families.map((family) => (
           <View key={family} style={styles.key}>
-            <FoodSign family={family} size={20} />
+            {family === 'film' ? (
+              <View style={styles.film} />
+            ) : (
+              <FoodSign family={family} size={20} />
+            )}
             <Text look="small">{FAMILY_WORDS[family]}</Text>
           </View>
         ))}
       </View>
-      {sums.map(({ group, byFamily, needKj, plannedKj }) => (
-        <Share
-          key={group.id}
-          group={group}
-          byFamily={byFamily}
-          needKj={needKj}
-          plannedKj={plannedKj}
-        />
+      {sums.map((sum) => (
+        <Share key={sum.group.id} name={sum.group.name} id={sum.group.id} {...sum} />
       ))}
     </View>
   );
 }
 
 interface ShareProps {
-  group: Group;
-  byFamily: Map<FoodFamily, number>;
+  id: string;
+  name: string;
+  byFamily: Map<FoodFamily | 'film', number>;
   needKj: number;
-  plannedKj: number;
+  gotKj: number;
+  least: number | null;
+  most: number | null;
 }
 
-function Share({ group, byFamily, needKj, plannedKj }: ShareProps) {
+function Share({ id, name, byFamily, needKj, gotKj, least, most }: ShareProps) {
   const styles = useStyles();
   const colours = useColours();
   const router = useRouter();
-  const share = needKj > 0 ? plannedKj / needKj : 0;
+  const share = needKj > 0 ? gotKj / needKj : 0;
   const off = needKj > 0 && Math.abs(share - 1) > 0.1;
   const figure = needKj === 0 ? 'not fed' : `${Math.round(share * 100)} %`;
+  const days =
+    least === null || most === null ? '' : `${Math.round(least)} to ${Math.round(most)} % a day`;
   return (
     <Pressable
       role="link"
-      aria-label={`${group.name}: ${figure} of need, ${saySignificant(plannedKj)} of ${saySignificant(needKj)} kilojoules`}
-      onPress={() => router.push(`/groups/${group.id}`)}
+      aria-label={`${name}: ${figure} of need, ${days}, ${saySignificant(gotKj)} of ${saySignificant(needKj)} kilojoules`}
+      onPress={() => router.push(`/groups/${id}`)}
       style={styles.line}
     >
       <View style={styles.name}>
-        <Text>{group.name}</Text>
+        <Text>{name}</Text>
+        <Text look="small" tone="quiet">
+          {days}
+        </Text>
       </View>
       <View style={styles.track}>
         {[...byFamily].map(([family, kj]) => (
@@ -83,7 +96,7 @@ function Share({ group, byFamily, needKj, plannedKj }: ShareProps) {
             style={{
               width: `${Math.min(100, (kj / (needKj || 1)) * FULL)}%`,
               height: 12,
-              backgroundColor: colours.family[family],
+              backgroundColor: family === 'film' ? colours.sand : colours.family[family],
               borderRightWidth: 1,
               borderColor: colours.ground,
             }}
@@ -103,25 +116,33 @@ function Share({ group, byFamily, needKj, plannedKj }: ShareProps) {
 /** Per cent of the track's width at which the need stands; the rest is room for too much. */
 const FULL = 62;
 
-function sumOf(group: Group, data: HouseData) {
-  const byFamily = new Map<FoodFamily, number>();
+function sumOf(task: WeekTask, got: GotByDay, index: number) {
+  const byFamily = new Map<FoodFamily | 'film', number>();
   let needKj = 0;
-  let plannedKj = 0;
-  for (const day of group.days) {
-    if (day.rest === null) needKj += day.needKj.value;
-    plannedKj += day.plannedKj;
-    for (const { food, portion } of day.servings) {
-      const family = data.foods.find((one) => one.id === food.id)?.family ?? 'grain';
-      byFamily.set(family, (byFamily.get(family) ?? 0) + portion.energyKj);
-    }
+  let gotKj = 0;
+  let least: number | null = null;
+  let most: number | null = null;
+  for (const { groups } of got) {
+    const day = groups[index];
+    if (!day || day.needKj <= 0) continue;
+    needKj += day.needKj;
+    gotKj += day.gotKj;
+    const share = (100 * day.gotKj) / day.needKj;
+    least = Math.min(least ?? share, share);
+    most = Math.max(most ?? share, share);
+    day.kj.forEach((kj, at) => {
+      const family = task.foods[at]?.family ?? 'film';
+      if (kj > 0) byFamily.set(family, (byFamily.get(family) ?? 0) + kj);
+    });
   }
-  return { byFamily, needKj, plannedKj };
+  return { byFamily, needKj, gotKj, least, most };
 }
 
 const useStyles = themed((c) => ({
   box: { gap: 8 },
   legend: { flexDirection: 'row', flexWrap: 'wrap', gap: 14 },
   key: { flexDirection: 'row', alignItems: 'center', gap: 4 },
+  film: { width: 16, height: 12, backgroundColor: c.sand, borderWidth: 1, borderColor: c.rule },
   line: { flexDirection: 'row', alignItems: 'center', gap: 10, minHeight: SIZES.touch },
   name: { width: 128 },
   track: { flex: 1, height: 24, flexDirection: 'row', alignItems: 'center', overflow: 'hidden' },

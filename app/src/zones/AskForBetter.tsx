@@ -8,8 +8,9 @@ import { api, type HouseData } from '../store';
 import { themed } from '../theme';
 import { Button, Card, Choice, Text, useSay } from '../ui';
 import { sayChanges, sayOutcome } from './sayAdvice';
-import { useWork } from './useWork';
-import { Working } from './Working';
+import { startZones, type ZonesWorker } from '../workers/zones';
+import { useWork } from '../workers/useWork';
+import { Working } from '../workers/Working';
 
 interface Props {
   tank: Tank;
@@ -23,7 +24,7 @@ export function AskForBetter({ tank, data, day }: Props) {
   const styles = useStyles();
   const fed = day.groups.filter((group) => day.drops.some((drop) => drop.groupId === group.id));
   const [groupId, setGroupId] = useState(fed[0]?.id ?? '');
-  const asking = useWork<Advised>(day);
+  const asking = useWork<Advised, ZonesWorker>(day, startZones);
   const group = fed.find((one) => one.id === groupId) ?? fed[0];
   const putIn = usePutIn(data);
   if (!group) return null;

@@ -7,8 +7,9 @@ import { v7 as uuidv7 } from 'uuid';
 import { api, useWords } from '../store';
 import { Button, Card, Disclosure, ListRow, Text, useSay } from '../ui';
 import { sayLearned, saySighting } from './sayLearned';
-import { useWork } from './useWork';
-import { Working } from './Working';
+import { startZones, type ZonesWorker } from '../workers/zones';
+import { useWork } from '../workers/useWork';
+import { Working } from '../workers/Working';
 
 interface Props {
   tank: Tank;
@@ -22,7 +23,7 @@ const NEWEST = 24;
 /** What was learned of this tank's groups: to see, to learn anew, to freeze, to forget. */
 export function LearnedCard({ tank, rows, learned }: Props) {
   const { data: seen = [] } = api.useSightingsQuery(tank.id);
-  const learning = useWork<LearnedGroup[]>(seen);
+  const learning = useWork<LearnedGroup[], ZonesWorker>(seen, startZones);
   const { keep, freeze, forget } = useKeep(tank, learned);
   const usable = seen.slice(0, NEWEST).flatMap((row) => sightingOf(rows, row) ?? []);
   const { result } = learning;

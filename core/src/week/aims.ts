@@ -61,6 +61,7 @@ export const CAPPED_PER_WEEK = 2;
 /** Different foods over a week, and the largest part that one of them may be. Assumptions. */
 export const VARIETY = 3;
 export const DOMINANT = 0.7;
+const HALF_MIN = 0.5;
 /** Figures that no simulation tells apart. */
 const NOTHING = 0.005;
 
@@ -191,8 +192,10 @@ function sumsOf(task: WeekTask, days: WeekOutcome['days'], group: WeekGroup, f: 
 function workAims(task: WeekTask, { days }: WeekOutcome): Aim[] {
   return Object.entries(task.spareMin).map(([momentId, spare]) => {
     const minutes = days.map((day) => day.workMin[momentId] ?? 0);
-    const over = minutes.flatMap((one, at) => (one > spare + NOTHING ? [at] : []));
-    return aimOf('work', null, Math.max(0, ...minutes), null, spare, {
+    const over = minutes.flatMap((one, at) => (one > spare + HALF_MIN ? [at] : []));
+    // Half a minute more is no work.
+    const high = over.length > 0 ? spare : Math.max(spare, ...minutes);
+    return aimOf('work', null, Math.max(0, ...minutes), null, high, {
       about: momentId,
       days: over,
     });

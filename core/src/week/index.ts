@@ -32,8 +32,9 @@ export {
   type WaterRhythm,
 } from './dryRun/dryRun';
 export type { Range } from './dryRun/growth';
+export { estimated, type GotByDay } from './estimate';
 export { fastEffects, type FastEffect } from './fasting';
-export { judged, withServings, type Judged } from './judge';
+export { gravityOf, judged, withServings, type Judged } from './judge';
 export {
   dayOutcome,
   newMemory,
@@ -65,4 +66,4 @@ export {
 } from './school';
 export { feedsInTheDark, laidOut, startingPlan, type Role, type StartingLine } from './starting';
 export { tankOf, type ShelfFood, type WeekGroup, type WeekTask } from './task';
-export { servingMin, workOf } from './work';
+export { workOf } from './work';

@@ -26,6 +26,9 @@ const SCORE: Record<AimKind, number> = {
   meals: 5,
   work: 1,
 };
+/** How grave a miss is beside others: 0 where it is met. */
+export const gravityOf = ({ kind, missedBy }: Aim): number => SCORE[kind] * Math.min(1, missedBy);
+
 const WASTE_SCORE = 1.5;
 
 /** Judge the plan of a task. */
@@ -45,7 +48,7 @@ export function judged(task: WeekTask, memory: Memory): Judged {
   }, 0);
   const others = aims
     .filter(({ kind }) => kind !== 'energy')
-    .reduce((sum, aim) => sum + SCORE[aim.kind] * Math.min(1, aim.missedBy), 0);
+    .reduce((sum, aim) => sum + gravityOf(aim), 0);
   return {
     servings: new Map(task.house.groups.map((group) => [group.id, group.diet?.servings ?? []])),
     outcome,

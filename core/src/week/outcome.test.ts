@@ -1,4 +1,4 @@
-import { aimsOf, newMemory, weekOutcome } from '.';
+import { aimsOf, estimated, newMemory, weekOutcome } from '.';
 import { modelOf, reportOf, simulate, daySpan, dropsOf } from '../zones';
 import { compileRound } from '../round';
 import { settled } from '../zones/simulate';
@@ -123,5 +123,38 @@ describe('what a plan ought to do', () => {
       diets: { fry: testDiet([testServing('f', 'flake', 'morning')]) },
     });
     expect(aimOf(task, 'meals', 'fry')).toMatchObject({ met: false, value: 1, low: 2 });
+  });
+});
+
+describe('a plan estimated while it is edited', () => {
+  it('is what was simulated where nothing changed', () => {
+    const task = testTask();
+    const known = weekOutcome(task);
+    const days = estimated(task, known);
+    days.forEach(({ groups }, d) =>
+      groups.forEach(({ gotKj, needKj }, f) => {
+        expect(gotKj).toBeCloseTo(known.days[d]!.groups[f]!.gotKj, 6);
+        expect(needKj).toBe(known.days[d]!.groups[f]!.needKj);
+      }),
+    );
+  });
+
+  it('moves with an edit the way a simulation does', () => {
+    const task = testTask();
+    const known = weekOutcome(task);
+    const shoal = testDiet([testServing('s', 'flake', 'morning', { ownUnits: 1 })]);
+    const loaches = testDiet([testServing('l', 'flake', 'morning', { zone: 'bottom' })]);
+    const less = testTask({ diets: { shoal, loaches } });
+    const [quick] = estimated(less, known);
+    const [slow] = weekOutcome(less).days;
+    expect(quick!.groups[0]!.gotKj).toBeLessThan(known.days[0]!.groups[0]!.gotKj);
+    expect(slow!.groups[0]!.gotKj).toBeLessThan(known.days[0]!.groups[0]!.gotKj);
+  });
+
+  it('gives a food that was never simulated to its own group', () => {
+    const task = testTask();
+    const loaches = testDiet([testServing('l', 'wafer', 'night', { zone: 'bottom' })]);
+    const [day] = estimated(testTask({ diets: { loaches } }), weekOutcome(task));
+    expect(day!.groups[1]!.gotKj).toBeGreaterThan(0.9 * day!.groups[1]!.needKj);
   });
 });

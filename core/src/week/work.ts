@@ -7,12 +7,14 @@ const STOP_MIN = 1;
 const SERVING_MIN = 0.3;
 const MANNER_MIN = { carried: 1, apart: 5, later: 1, spot: 0.2 };
 
-/** Minutes for one serving once one stands at the tank, what is prepared for the meal included. */
-export function servingMin(food: Pick<FeedFood, 'steps'>, manner: Manner): number {
-  const prepared = mealSteps(food.steps).reduce((sum, step) => sum + step.workMin, 0);
+/** Minutes to prepare a food for one moment, however many tanks it is for. */
+export const preparingMin = (food: Pick<FeedFood, 'steps'>): number =>
+  mealSteps(food.steps).reduce((sum, step) => sum + step.workMin, 0);
+
+/** Minutes for one serving once one stands at the tank with the food in hand. */
+export function servingMin(manner: Manner): number {
   return (
     SERVING_MIN +
-    prepared +
     (manner.carried ? MANNER_MIN.carried : 0) +
     (manner.apart ? MANNER_MIN.apart : 0) +
     (manner.afterMin > 0 ? MANNER_MIN.later : 0) +
@@ -31,16 +33,14 @@ export function workOf(
   const steps = new Map(foods.map((food) => [food.id, food]));
   const work: Record<string, number> = {};
   for (const { moment, stops } of round.moments) {
-    work[moment.id] = stops.reduce(
-      (sum, stop) =>
-        sum +
-        stopMin +
-        stop.servings.reduce((all, { food, serving }) => {
-          const known = steps.get(food.id);
-          return all + (known ? servingMin(known, serving.manner) : 0);
-        }, 0),
-      0,
+    const served = stops.flatMap(({ servings }) => servings);
+    const prepared = [...new Set(served.map(({ food }) => food.id))].flatMap(
+      (id) => steps.get(id) ?? [],
     );
+    work[moment.id] =
+      stops.length * stopMin +
+      served.reduce((sum, { serving }) => sum + servingMin(serving.manner), 0) +
+      prepared.reduce((sum, food) => sum + preparingMin(food), 0);
   }
   return work;
 }

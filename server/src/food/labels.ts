@@ -1,23 +1,13 @@
-import { readFile } from 'node:fs/promises';
-import { createRequire } from 'node:module';
 import type { FoodRow, LotRow } from '@open-larder/contract';
 import { goodUntil, ofDryMatter, sayGrams } from '@open-larder/core';
-import fontkit from '@pdf-lib/fontkit';
-import { PDFDocument, rgb, type PDFFont, type PDFPage } from 'pdf-lib';
+import type { PDFFont, PDFPage } from 'pdf-lib';
+import { fitted, INK, newDocument, ROE, sayDay, wrapped } from '../print/page';
 
 /** An A4 sheet in points, and the labels on it: two across, seven down. */
 const SHEET = { width: 595.28, height: 841.89, across: 2, down: 7, edge: 20, gap: 6 };
 const WIDTH = (SHEET.width - 2 * SHEET.edge - (SHEET.across - 1) * SHEET.gap) / SHEET.across;
 const HEIGHT = (SHEET.height - 2 * SHEET.edge - (SHEET.down - 1) * SHEET.gap) / SHEET.down;
 const PAD = 9;
-const INK = rgb(0.07, 0.18, 0.23);
-const ROE = rgb(0.71, 0.27, 0.06);
-
-const require = createRequire(__filename);
-const FONTS = {
-  title: '@expo-google-fonts/bricolage-grotesque/700Bold/BricolageGrotesque_700Bold.ttf',
-  text: '@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf',
-};
 
 /**
  * Labels for a lot, to be cut out or printed on a sheet of two by seven.
@@ -25,14 +15,7 @@ const FONTS = {
  * @returns a PDF
  */
 export async function labelsOf(food: FoodRow, lot: LotRow, copies: number): Promise<Uint8Array> {
-  const pdf = await PDFDocument.create();
-  pdf.setTitle(`Labels: ${food.name}`);
-  pdf.registerFontkit(fontkit);
-  const [title, text] = await Promise.all(
-    [FONTS.title, FONTS.text].map(async (font) =>
-      pdf.embedFont(await readFile(require.resolve(font)), { subset: true }),
-    ),
-  );
+  const { pdf, title, text } = await newDocument(`Labels: ${food.name}`);
   const lines = linesOf(food, lot);
   const onSheet = SHEET.across * SHEET.down;
   let page: PDFPage | null = null;
@@ -43,7 +26,7 @@ export async function labelsOf(food: FoodRow, lot: LotRow, copies: number): Prom
     const row = Math.floor(at / SHEET.across);
     const x = SHEET.edge + column * (WIDTH + SHEET.gap);
     const y = SHEET.height - SHEET.edge - row * (HEIGHT + SHEET.gap) - HEIGHT;
-    draw(page as PDFPage, { x, y, lines, title: title as PDFFont, text: text as PDFFont });
+    draw(page as PDFPage, { x, y, lines, title, text });
   }
   return pdf.save();
 }
@@ -71,11 +54,6 @@ function linesOf(food: FoodRow, lot: LotRow): Lines {
   };
 }
 
-const sayDay = (day: string) =>
-  new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeZone: 'UTC' }).format(
-    new Date(`${day}T12:00:00Z`),
-  );
-
 interface Drawing {
   x: number;
   y: number;
@@ -101,26 +79,4 @@ function draw(page: PDFPage, { x, y, lines, title, text }: Drawing): void {
       top -= 10.5;
     }
   }
-}
-
-/** The largest size down from `size` at which a text fits, cut where even the smallest does not. */
-function fitted(text: string, font: PDFFont, size: number, room: number) {
-  for (let at = size; at >= 10; at -= 1) {
-    if (font.widthOfTextAtSize(text, at) <= room) return { text, size: at };
-  }
-  let cut = text;
-  while (cut.length > 1 && font.widthOfTextAtSize(`${cut}…`, 10) > room) cut = cut.slice(0, -1);
-  return { text: `${cut}…`, size: 10 };
-}
-
-function wrapped(text: string, font: PDFFont, size: number, room: number): string[] {
-  const lines: string[] = [];
-  for (const word of text.split(' ')) {
-    const last = lines.at(-1);
-    const longer = last === undefined ? word : `${last} ${word}`;
-    if (last !== undefined && font.widthOfTextAtSize(longer, size) <= room) {
-      lines[lines.length - 1] = longer;
-    } else lines.push(word);
-  }
-  return lines;
 }

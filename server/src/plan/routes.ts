@@ -6,8 +6,10 @@ import type { Handlers } from '../http/mount';
 import { cutPage, readCursor } from '../db';
 import { refuseStrangers } from '../diet/store';
 import { conflict, notFound } from '../http/problems';
+import { readHouse } from '../round/house';
 import { speciesOf } from '../species/store';
 import { readTank } from '../tank/store';
+import { weekSheet } from './sheet';
 import { readStartingPlan, savePlan, startingPlans } from './store';
 
 export const planRoutes: Handlers = {
@@ -15,6 +17,20 @@ export const planRoutes: Handlers = {
     const after = readCursor(query.cursor, 1)?.[0] ?? null;
     const rows = await startingPlans(scope, after as string | null, query.limit + 1);
     return cutPage(rows, query.limit, (row) => [row.id]);
+  },
+
+  async printWeek({ params, query }, { scope, clock, catalogue }) {
+    const today = await todayOf(scope, clock);
+    const household = await readHouse(scope, catalogue);
+    const { house } = household.on(today, query.hand);
+    const tank = house.tanks.find((one) => one.id === params.id);
+    if (!tank) throw notFound('This tank');
+    const pdf = await weekSheet(house, tank, household.foods, today);
+    const name = tank.name.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '-');
+    return {
+      fileName: `week-${name}-${today}.pdf`,
+      base64: Buffer.from(pdf).toString('base64'),
+    };
   },
 
   async createStartingPlan({ body }, { scope }) {

@@ -51,16 +51,19 @@ export interface BalanceOptions {
  * given: quick, and it brings the shares near. Then whole, over what that chose, until what is solved
  * for is what is simulated.
  */
-const RELAXED_ROUNDS = 3;
-/** Rounds with whole units: more for a small tank, where each is quick. */
-const wholeRounds = (whole: number): number => (whole > LARGE ? 2 : 5);
-const LARGE = 150;
-/** Offers of a group that are looked at in whole units: those that gave it most without. */
-const OFFERS_A_GROUP = 4;
+const RELAXED_ROUNDS = 2;
+/**
+ * How hard whole units are searched, by how many groups a tank has: rounds at the most, offers of a
+ * group that are looked at (those that gave it most without), and after how many rounds only the
+ * amounts of what was chosen are still open. A small tank is quick, and can be searched wider.
+ */
+const SEARCH = {
+  small: { rounds: 6, offers: 6, fixedAfter: 2, another: 0.1 },
+  large: { rounds: 2, offers: 3, fixedAfter: 0, another: 0.35 },
+};
+const SMALL_GROUPS = 3;
 /** What was solved for may differ so much from what was simulated, as a share of a day. */
 const SETTLED = 0.1;
-/** In a large tank it is written again only above this: the last steps by hand are quicker. */
-const WORTH_ANOTHER = 0.35;
 /**
  * When a programme is solved well enough. Later ones are little better than the shares that they are
  * solved on; counted in steps of the search, not seconds, so that a slow machine finds the same.
@@ -96,8 +99,13 @@ export function balance(task: WeekTask, solver: Solver, options: BalanceOptions)
   let ended: Pick<Solution, 'status' | 'gap'> = { status: 'none', gap: Infinity };
   let drift = Infinity;
   let round = 0;
-  let most = RELAXED_ROUNDS + 1;
-  while (offers.length > 0 && round < most && !late() && tell('solving', round + 1)) {
+  const search = task.groups.length <= SMALL_GROUPS ? SEARCH.small : SEARCH.large;
+  while (
+    offers.length > 0 &&
+    round < RELAXED_ROUNDS + search.rounds &&
+    !late() &&
+    tell('solving', round + 1)
+  ) {
     round += 1;
     const relaxed = round <= RELAXED_ROUNDS;
     const found = solver.solve(model.mip, {
@@ -116,13 +124,15 @@ export function balance(task: WeekTask, solver: Solver, options: BalanceOptions)
     const plan = judged(withServings(task, servings), rough);
     if (best === null || plan.score < best.plan.score) best = { plan, given, offers };
     drift = driftOf(task, kinds, offers, plan.outcome, film, given);
-    const whole = model.mip.wholes.filter(Boolean).length;
-    if (!relaxed && drift <= (whole > LARGE ? WORTH_ANOTHER : SETTLED)) break;
+    if (!relaxed && drift <= search.another) break;
     offers = corrected(offers, kinds, plan.outcome, offerOf);
     film = filmOf(task, kinds, plan.outcome);
-    if (round === RELAXED_ROUNDS) offers = likeliest(offers, model, found.values);
+    if (round === RELAXED_ROUNDS) offers = likeliest(offers, model, found.values, search.offers);
+    // Once whole units are chosen, only how much of each is still open: so the rounds come to an end.
+    if (round > RELAXED_ROUNDS + search.fixedAfter) {
+      offers = offers.filter((_, o) => given.some((ofKind) => ofKind[o]! > 0));
+    }
     model = modelOf(task, kinds, offers, film, kept);
-    most = RELAXED_ROUNDS + wholeRounds(model.mip.wholes.filter(Boolean).length);
   }
   let after = before;
   if (best !== null) {
@@ -143,6 +153,7 @@ function likeliest(
   offers: readonly Offer[],
   { steps, kinds }: BalanceModel,
   values: readonly number[],
+  most: number,
 ): Offer[] {
   const gave = offers.map(({ stepG }, o) =>
     kinds.reduce((sum, kind, k) => {
@@ -156,7 +167,7 @@ function likeliest(
       offers
         .flatMap((offer, o) => (offer.group === group ? [o] : []))
         .sort((a, b) => gave[b]! - gave[a]! || a - b)
-        .slice(0, OFFERS_A_GROUP),
+        .slice(0, most),
     ),
   );
   return offers.filter((_, o) => kept.has(o));

@@ -5,7 +5,7 @@ import type { Offer } from './offers';
 import type { Steps } from './plan';
 
 /** Plans that are tried at the most. Each is a day simulated: seconds for a large tank. */
-const MOST_TRIALS = 30;
+const MOST_TRIALS = 20;
 /** A group is left as it is where it gets its need within this share. */
 const NEAR = 0.06;
 

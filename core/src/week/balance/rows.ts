@@ -1,6 +1,6 @@
 import { FILM_FOOD, type FeedFood } from '../../zones';
 import { CAPPED_PER_WEEK, DOMINANT, FAST_MOST, FIBRE, VARIETY } from '../aims';
-import { servingMin, stopMin } from '../work';
+import { preparingMin, servingMin, stopMin } from '../work';
 import type { Term } from './mip';
 import { slack, stepTerms, usedTerms, type Writing } from './model';
 import type { Offer } from './offers';
@@ -190,23 +190,22 @@ export function slotRows(writing: Writing): Limit[] {
   kinds.forEach(({ days: alike }, k) => {
     moments.forEach((moment, m) => {
       const here = (offer: Offer) => offer.moment === m;
-      const foods = [...new Set(offers.filter(here).map((offer) => offer.food))].map(
-        (food): Term => {
-          const open = mip.column({ upper: 1 });
-          const which = (one: Offer) => here(one) && one.food === food;
-          for (const [used] of usedTerms(writing, { kind: k, which })) {
-            mip.row(
-              [
-                [open, 1],
-                [used, -1],
-              ],
-              0,
-              Infinity,
-            );
-          }
-          return [open, 1];
-        },
-      );
+      const inSlot = [...new Set(offers.filter(here).map((offer) => offer.food))];
+      const foods = inSlot.map((food): Term => {
+        const open = mip.column({ upper: 1 });
+        const which = (one: Offer) => here(one) && one.food === food;
+        for (const [used] of usedTerms(writing, { kind: k, which })) {
+          mip.row(
+            [
+              [open, 1],
+              [used, -1],
+            ],
+            0,
+            Infinity,
+          );
+        }
+        return [open, 1];
+      });
       if (foods.length > FOODS_A_SLOT) {
         const row = mip.row(foods, -Infinity, FOODS_A_SLOT);
         limits.push({ kind: 'foods', about: moment.id, row, upper: FOODS_A_SLOT });
@@ -226,10 +225,10 @@ export function slotRows(writing: Writing): Limit[] {
       const over = slack(writing, (alike.length / days) * WEIGHTS.workMin);
       const work: Term[] = offers.flatMap((offer, o): Term[] => {
         const used = writing.used[k]![o]!;
-        return used < 0 || !here(offer)
-          ? []
-          : [[used, servingMin(task.foods[offer.food]!, offer.like.manner)]];
+        return used < 0 || !here(offer) ? [] : [[used, servingMin(offer.like.manner)]];
       });
+      // What is prepared for the moment is prepared once, whoever gets it.
+      foods.forEach(([open], at) => work.push([open, preparingMin(task.foods[inSlot[at]!]!)]));
       mip.row([...work, [stop, stopMin], [over, -1]], -Infinity, spare);
     });
   });

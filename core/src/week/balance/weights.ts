@@ -6,14 +6,14 @@ export const WEIGHTS = {
   under: 12,
   over: 8,
   fast: 6,
-  plant: 6,
-  protein: 10,
-  fibre: 6,
+  plant: 8,
+  protein: 25,
+  fibre: 10,
   /** A serving too many in a cycle. */
   capped: 0.5,
   /** A food too few in a cycle. */
-  variety: 0.6,
-  dominant: 3,
+  variety: 1.5,
+  dominant: 6,
   meals: 1.5,
   emptyFry: 5,
   /** All that would pass its date in the cycle. */
@@ -23,10 +23,9 @@ export const WEIGHTS = {
   waste: 1.5,
   /** A minute too many at a moment. */
   workMin: 0.15,
-  /** Every serving is a line to read and a hand to move. */
-  serving: 0.08,
-  /** What the plan has already is kept where nothing speaks against it. */
-  kept: 0.03,
+  /** A serving that the plan does not have is a line to learn; one that it has costs next to nothing. */
+  serving: 0.25,
+  kept: 0.22,
 };
 
 /** Different foods that a hand puts in at one moment, and servings of one group. Assumptions. */

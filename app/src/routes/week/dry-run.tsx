@@ -1,0 +1,9 @@
+import { useLocalSearchParams } from 'expo-router';
+import { later } from '../../ui';
+
+const DryRunScreen = later(async () => (await import('../../week/DryRunScreen')).DryRunScreen);
+
+export default function DryRunRoute() {
+  const { tank } = useLocalSearchParams<{ tank?: string }>();
+  return <DryRunScreen tankId={tank} />;
+}

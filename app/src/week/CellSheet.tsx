@@ -1,0 +1,242 @@
+import { sayUnits } from '@open-larder/core/food';
+import { PLAIN, type RoundServing } from '@open-larder/core/round';
+import { changeOn, put, repeatOn, takeOut } from '@open-larder/core/week';
+import Plus from 'lucide-react-native/icons/plus';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { v7 as uuidv7 } from 'uuid';
+import { FoodSign } from '../draw';
+import { cycleDays, useWords, type HouseData } from '../store';
+import { useColours } from '../theme';
+import {
+  Button,
+  Card,
+  Choice,
+  Choices,
+  Picker,
+  Sheet,
+  Stepper,
+  Text,
+  WhyLink,
+  lowerFirst,
+} from '../ui';
+import { withServings } from './draft';
+import type { Board } from './useBoard';
+import type { Place } from './WeekBoard';
+
+interface Props {
+  board: Board;
+  data: HouseData;
+  place: Place;
+  date: string;
+  servings: readonly RoundServing[];
+  /** Share of each serving that its own group gets, and minutes until it is gone, by serving. */
+  told: ReadonlyMap<string, { ownShare: number; clearedMin: number | null }>;
+  onClose: () => void;
+}
+
+/** What stands in one cell: change, move, repeat, take out, add. */
+export function CellSheet({ board, data, place, date, servings, told, onClose }: Props) {
+  const words = useWords();
+  const moment = data.moments.find((one) => one.id === place.momentId);
+  return (
+    <Sheet title={`${words.day(date)}, ${moment?.name ?? ''}`} open onClose={onClose}>
+      {servings.map((one) => (
+        <ServingCard
+          key={one.key}
+          one={one}
+          place={place}
+          board={board}
+          data={data}
+          told={told.get(one.serving.id)}
+        />
+      ))}
+      <AddFood key={servings.length} board={board} data={data} place={place} />
+    </Sheet>
+  );
+}
+
+function ServingCard({
+  one,
+  place,
+  board,
+  data,
+  told,
+}: {
+  one: RoundServing;
+  place: Place;
+  board: Board;
+  data: HouseData;
+  told: { ownShare: number; clearedMin: number | null } | undefined;
+}) {
+  const words = useWords();
+  const [moving, setMoving] = useState(false);
+  const { serving, food, portion, group } = one;
+  const days = cycleDays(words, board.draft.cycle);
+  const amount = sayUnits(portion.units, food.unit);
+  const change = (edit: Parameters<typeof withServings>[2]) =>
+    board.edit((draft) => withServings(draft, group.id, edit));
+  const family = data.foods.find((row) => row.id === food.id)?.family ?? 'grain';
+  return (
+    <Card>
+      <View style={{ padding: 12, gap: 10 }}>
+        <View style={{ flexDirection: 'row', gap: 10, alignItems: 'center' }}>
+          <FoodSign family={family} />
+          <View style={{ flex: 1 }}>
+            <Text look="strong">{food.name}</Text>
+            <Text look="small" tone="quiet">
+              {`for ${group.name}`}
+              {told
+                ? ` · ${Math.round(told.ownShare * 100)} % of it reaches them · ${
+                    told.clearedMin === null
+                      ? 'some is left'
+                      : `gone in ${told.clearedMin < 1.5 ? 'a minute' : `${Math.round(told.clearedMin)} min`}`
+                  }`
+                : ''}
+            </Text>
+          </View>
+          <WhyLink about={amount} why={portion.why} />
+        </View>
+        <Stepper
+          label={`Amount of ${lowerFirst(food.name)} that day`}
+          value={portion.units}
+          step={food.unit.step}
+          min={food.unit.step}
+          max={10_000}
+          say={(units) => sayUnits(units, food.unit)}
+          hint={
+            serving.ownUnits === null
+              ? 'Worked out from their need.'
+              : `Set by hand; the need alone would be ${sayUnits(
+                  Math.max(
+                    food.unit.step,
+                    Math.round(portion.wantedG.value / food.unit.massG / food.unit.step) *
+                      food.unit.step,
+                  ),
+                  food.unit,
+                )}.`
+          }
+          onChange={(units) =>
+            change((all) => changeOn(all, serving.id, place.day, { ownUnits: units }, uuidv7))
+          }
+        />
+        {serving.ownUnits === null ? null : (
+          <Button
+            label="Work the amount out again"
+            look="bare"
+            onPress={() =>
+              change((all) => changeOn(all, serving.id, place.day, { ownUnits: null }, uuidv7))
+            }
+          />
+        )}
+        <Choices
+          label="Given alike on"
+          options={days}
+          value={serving.days}
+          onChange={(on) => change((all) => repeatOn(all, serving.id, on))}
+        />
+        {moving ? (
+          <>
+            <Choice
+              label="Move it that day to"
+              value={place.momentId}
+              options={data.moments
+                .filter((moment) => !moment.archived)
+                .map((moment) => ({ value: moment.id, label: moment.name }))}
+              onChange={(momentId) =>
+                change((all) => changeOn(all, serving.id, place.day, { momentId }, uuidv7))
+              }
+            />
+            <Choice
+              label="Or to the same moment on"
+              value={place.day}
+              options={days}
+              onChange={(day) =>
+                change((all) => changeOn(all, serving.id, place.day, { day }, uuidv7))
+              }
+            />
+          </>
+        ) : (
+          <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+            <Button label="Move it" onPress={() => setMoving(true)} />
+            <Button
+              label="Take it out that day"
+              onPress={() => change((all) => takeOut(all, serving.id, place.day))}
+            />
+          </View>
+        )}
+      </View>
+    </Card>
+  );
+}
+
+function AddFood({ board, data, place }: { board: Board; data: HouseData; place: Place }) {
+  const words = useWords();
+  const colours = useColours();
+  const { task } = board;
+  const [groupId, setGroup] = useState(task.groups[0]?.id ?? '');
+  const [foodId, setFood] = useState('');
+  const days = cycleDays(words, board.draft.cycle);
+  const [on, setOn] = useState<number[]>([place.day]);
+  const group = task.groups.find((one) => one.id === groupId);
+  if (!group) return null;
+  const diet = board.draft.diets.find((one) => one.groupId === groupId);
+  const like = diet?.servings[0];
+  const foods = data.foods.filter((food) => !food.archived);
+  const add = () =>
+    board.edit((draft) =>
+      withServings(draft, groupId, (all) =>
+        put(
+          all,
+          {
+            foodId,
+            momentId: place.momentId,
+            zone: like?.zone ?? group.species.zone,
+            place: like?.place ?? '',
+            weight: 1,
+            ownUnits: null,
+            manner: PLAIN,
+          },
+          on,
+          uuidv7,
+        ),
+      ),
+    );
+  return (
+    <Card>
+      <View style={{ padding: 12, gap: 10 }}>
+        <Text look="subtitle">Add a food</Text>
+        {task.groups.length > 1 ? (
+          <Choice
+            label="For"
+            value={groupId}
+            options={task.groups.map(({ id, name }) => ({ value: id, label: name }))}
+            onChange={setGroup}
+          />
+        ) : null}
+        <Picker
+          label="Food"
+          search
+          value={foodId}
+          onChange={setFood}
+          picks={foods.map((food) => ({
+            value: food.id,
+            title: food.name,
+            detail: food.kind,
+            lead: <FoodSign family={food.family} size={24} />,
+          }))}
+        />
+        <Choices label="On" options={days} value={on} onChange={setOn} />
+        <View style={{ alignItems: 'flex-start' }}>
+          <Button
+            look="primary"
+            label="Put it in"
+            icon={<Plus size={20} color={colours.onRoe} />}
+            disabled={foodId === '' || on.length === 0}
+            onPress={add}
+          />
+        </View>
+      </View>
+    </Card>
+  );
+}

@@ -1,0 +1,207 @@
+import { usualOf } from '@open-larder/contract/week';
+import { WEEK } from '@open-larder/core/round';
+import {
+  choicesOf,
+  relaid,
+  SCHOOL_KEYS,
+  SCHOOLS,
+  USUAL_RHYTHM,
+  type School,
+  type SchoolKey,
+} from '@open-larder/core/week';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { useNow } from '../store';
+import { Button, Card, Choice, NumberField, Sheet, Stepper, Text } from '../ui';
+import { startWeek, type WeekWorker } from '../workers/week';
+import { useWork } from '../workers/useWork';
+import type { Board } from './useBoard';
+import type { Names } from './useNames';
+import { BECAUSE_WORDS, SCHOOL_WORDS } from './words';
+
+type Conversion = Awaited<ReturnType<WeekWorker['convert']>>;
+
+/** How a tank is fed on principle; the length of its cycle; how its water is changed. */
+export function ChoicesSheet({
+  board,
+  names,
+  onClose,
+}: {
+  board: Board;
+  names: Names;
+  onClose: () => void;
+}) {
+  const now = useNow();
+  const usual = useMemo(() => usualOf(board.rows), [board.rows]);
+  const [wanted, setWanted] = useState<School>(board.task.school);
+  const converting = useWork<Conversion, WeekWorker>(board.task, startWeek);
+  const differs = SCHOOL_KEYS.some((key) => wanted[key] !== board.task.school[key]);
+  const take = ({ diets }: Conversion) => {
+    board.edit((draft) => ({
+      ...draft,
+      school: wanted,
+      diets: draft.diets.map((diet) => {
+        const after = diets.get(diet.groupId);
+        return after
+          ? {
+              ...diet,
+              servings: after.servings as typeof diet.servings,
+              fastWeekdays: after.fastWeekdays,
+            }
+          : diet;
+      }),
+    }));
+    onClose();
+  };
+  const { draft } = board;
+  const water = draft.water ?? USUAL_RHYTHM;
+  return (
+    <Sheet title="How this tank is fed" open onClose={onClose}>
+      <Text tone="quiet">
+        Good keepers differ here. What suits your fish is marked; another choice converts the plan.
+      </Text>
+      {SCHOOL_KEYS.map((key) => (
+        <Way
+          key={key}
+          of={key}
+          value={wanted[key]}
+          usual={usual[key]}
+          onChange={(way) => setWanted({ ...wanted, [key]: way } as School)}
+        />
+      ))}
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+        <Button label="What suits the fish" onPress={() => setWanted(choicesOf(usual))} />
+        <Button
+          look="primary"
+          label="See what changes"
+          disabled={!differs}
+          busy={converting.running !== null}
+          onPress={() => converting.run((worker) => worker.convert(board.task, wanted))}
+        />
+      </View>
+      {converting.fault ? <Text>{converting.fault}</Text> : null}
+      {converting.result ? (
+        <Card>
+          <View style={{ padding: 12, gap: 8 }}>
+            <Text look="subtitle">What changes in the plan</Text>
+            {saidOf(converting.result, names).map((line) => (
+              <Text key={line}>{line}</Text>
+            ))}
+            <View style={{ alignItems: 'flex-start' }}>
+              <Button
+                look="primary"
+                label="Convert the plan"
+                onPress={() => take(converting.result as Conversion)}
+              />
+            </View>
+          </View>
+        </Card>
+      ) : null}
+      <Text look="subtitle">Its cycle</Text>
+      <Stepper
+        label="Days until the plan repeats"
+        value={draft.cycle.days}
+        step={1}
+        min={1}
+        max={28}
+        say={(days) => (days === 7 ? 'a week' : days === 1 ? 'every day' : `${days} days`)}
+        hint="A longer cycle repeats what stands; a shorter one keeps its first days."
+        onChange={(days) =>
+          board.edit((before) => ({
+            ...before,
+            cycle:
+              days === WEEK.days
+                ? WEEK
+                : { days, from: before.cycle.days === 7 ? now.day : before.cycle.from },
+            diets: before.diets.map((diet) => ({
+              ...diet,
+              servings: relaid(diet.servings, before.cycle.days, days) as typeof diet.servings,
+            })),
+          }))
+        }
+      />
+      <Text look="subtitle">Its water</Text>
+      <Text tone="quiet">For the dry run: how much is changed, how often, and with what.</Text>
+      <NumberField
+        label="Share of the water at a change"
+        unit="%"
+        value={Math.round(water.share * 100)}
+        onChange={(share) =>
+          board.edit((before) => ({
+            ...before,
+            water: { ...water, share: Math.min(1, Math.max(0.01, (share ?? 25) / 100)) },
+          }))
+        }
+        hint={draft.water === null ? 'Nobody said: a quarter a week is assumed.' : undefined}
+      />
+      <Stepper
+        label="Days between changes"
+        value={water.everyDays}
+        step={1}
+        min={1}
+        max={90}
+        onChange={(everyDays) =>
+          board.edit((before) => ({ ...before, water: { ...water, everyDays } }))
+        }
+      />
+      <NumberField
+        label="Nitrate of the new water"
+        unit="mg/L"
+        value={water.sourceMgL}
+        onChange={(sourceMgL) =>
+          board.edit((before) => ({
+            ...before,
+            water: { ...water, sourceMgL: Math.min(200, Math.max(0, sourceMgL ?? 0)) },
+          }))
+        }
+      />
+    </Sheet>
+  );
+}
+
+function Way<K extends SchoolKey>({
+  of,
+  value,
+  usual,
+  onChange,
+}: {
+  of: K;
+  value: School[K];
+  usual: { choice: School[K]; because: keyof typeof BECAUSE_WORDS };
+  onChange: (way: School[K]) => void;
+}) {
+  const words = SCHOOL_WORDS[of];
+  const ways = words.ways as Record<string, { label: string; means: string }>;
+  return (
+    <Choice
+      label={words.label}
+      value={value as string}
+      options={(SCHOOLS[of] as readonly string[]).map((way) => ({
+        value: way,
+        label: `${ways[way]?.label ?? way}${way === usual.choice ? ' ·' : ''}`,
+        spoken: `${ways[way]?.label ?? way}${way === usual.choice ? ', suits the fish' : ''}`,
+      }))}
+      onChange={(way) => onChange(way as School[K])}
+      hint={`${ways[value as string]?.means ?? ''} ${
+        value === usual.choice
+          ? `It suits them: ${BECAUSE_WORDS[usual.because]}.`
+          : `«${ways[usual.choice as string]?.label ?? ''}» would suit them: ${BECAUSE_WORDS[usual.because]}.`
+      }`}
+    />
+  );
+}
+
+/** What a conversion does, group by group; what only changes how the plan is carried out too. */
+function saidOf({ said }: Conversion, names: Names): string[] {
+  const lines = said
+    .filter((one) => one.servings > 0)
+    .map(
+      ({ key, groupId, servings }) =>
+        `${names.group(groupId)}: ${SCHOOL_WORDS[key].label.toLowerCase()} changes ${servings} ${
+          servings === 1 ? 'line' : 'lines'
+        }.`,
+    );
+  const lifts = said.some((one) => one.key === 'lift');
+  if (lifts) lines.push('Leftovers: what is lifted when changes; the plan stays as it is.');
+  return lines.length > 0 ? lines : ['Nothing has to change: the plan fits already.'];
+}

@@ -1,0 +1,371 @@
+import type { Group, Tank } from '@open-larder/contract';
+import { dryFoodsOf, dryTankOf, type WeekRows } from '@open-larder/contract/week';
+import { sayGrams } from '@open-larder/core/food';
+import { addDays } from '@open-larder/core/round';
+import type { DryRun, DryTank, DryTankResult } from '@open-larder/core/week';
+import { sayNumber } from '@open-larder/core/units';
+import { lazy, Suspense, useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { useAppSelector, useHouse, useNow, useWords, type HouseData, type Words } from '../store';
+import { Button, Card, Choice, Fault, ListRow, Picker, Screen, Skeleton, Text } from '../ui';
+import { startWeek, type WeekWorker } from '../workers/week';
+import { useWork } from '../workers/useWork';
+import { drafted, draftOf, fitted } from './draft';
+
+const Chart = lazy(() => import('../records/Chart'));
+
+const WEEKS = 8;
+const DAYS = WEEKS * 7;
+const HOUSE = 'house';
+
+/** Eight weeks forward with the plan as it stands, and beside it the plan that is on the board. */
+export function DryRunScreen({ tankId }: { tankId?: string }) {
+  const loaded = useHouse();
+  return loaded.data ? (
+    <DryRunOf data={loaded.data} tankId={tankId} />
+  ) : (
+    <Screen title="Dry run" back="/week">
+      {loaded.problem ? (
+        <Fault problem={loaded.problem} onRetry={loaded.retry} />
+      ) : (
+        <Skeleton rows={4} height={80} />
+      )}
+    </Screen>
+  );
+}
+
+interface Pair {
+  saved: DryRun;
+  /** With what is on the board and not saved; null where nothing is. */
+  board: DryRun | null;
+}
+
+function DryRunOf({ data, tankId }: { data: HouseData; tankId: string | undefined }) {
+  const words = useWords();
+  const now = useNow();
+  const drafts = useAppSelector((state) => state.planDrafts);
+  const [chosen, setChosen] = useState(tankId ?? HOUSE);
+  const tanks = data.tanks.filter((tank) => !tank.archived && data.groupsIn.has(tank.id));
+  const looked = useMemo(
+    () => tanks.filter((tank) => chosen === HOUSE || tank.id === chosen),
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [data, chosen],
+  );
+  const edited = looked.some((tank) => drafts[tank.id] !== undefined);
+  const about = useMemo(() => ({ looked, drafts, day: now.day }), [looked, drafts, now.day]);
+  const running = useWork<Pair, WeekWorker>(about, startWeek);
+  const start = () =>
+    running.run(async (worker, onTank) => {
+      const foods = dryFoodsOf(data.foods);
+      const of = edited ? 2 * looked.length : looked.length;
+      const dry = (draft: boolean) =>
+        looked.map((tank): DryTank =>
+          dryTankOf(rowsOf(tank, data, draft ? drafts : {}, now.day), now.day),
+        );
+      const saved = await worker.dryRun(dry(false), foods, DAYS, (done) => onTank(done, of));
+      const board = edited
+        ? await worker.dryRun(dry(true), foods, DAYS, (done) => onTank(looked.length + done, of))
+        : null;
+      return { saved, board };
+    });
+  const { result } = running;
+  return (
+    <Screen
+      title="Dry run"
+      detail={`${WEEKS} weeks from ${words.day(now.day)}, with the plan as it stands`}
+      back="/week"
+    >
+      <Picker
+        label="Of"
+        search={tanks.length > 8}
+        value={chosen}
+        onChange={setChosen}
+        picks={[
+          { value: HOUSE, title: 'The whole house', detail: `${tanks.length} tanks` },
+          ...tanks.map((tank) => ({ value: tank.id, title: tank.name })),
+        ]}
+      />
+      {edited ? (
+        <Text tone="quiet">
+          There are changes on the board that are not saved: both plans are run, side by side.
+        </Text>
+      ) : null}
+      {running.running ? (
+        <View style={{ flexDirection: 'row', alignItems: 'center', gap: 12 }}>
+          <Text role="status">
+            {running.running.of === 0
+              ? 'Starting'
+              : `${running.running.done} of ${running.running.of} tanks`}
+          </Text>
+          <Button label="Cancel" onPress={running.forget} />
+        </View>
+      ) : (
+        <View style={{ alignItems: 'flex-start' }}>
+          <Button
+            look="primary"
+            label={result ? 'Run it again' : 'Run it'}
+            disabled={looked.length === 0}
+            onPress={start}
+          />
+        </View>
+      )}
+      {running.fault ? <Text tone="due">{running.fault}</Text> : null}
+      {result ? <Results pair={result} data={data} words={words} /> : null}
+      <Text look="small" tone="quiet">
+        Growth, water and appetite are estimates from the figures in the app: watch the fish, test
+        the water, and take the band rather than the line.
+      </Text>
+    </Screen>
+  );
+}
+
+/** A tank's rows, as it is saved or with what is on the board. */
+function rowsOf(
+  tank: Tank,
+  data: HouseData,
+  drafts: ReturnType<typeof useDrafts>,
+  day: string,
+): WeekRows {
+  const groups: readonly Group[] = data.groupsIn.get(tank.id) ?? [];
+  const draft = drafts[tank.id];
+  const after = draft
+    ? drafted(fitted(draft.now, draftOf(tank, groups)), tank, groups, day)
+    : { tank, groups };
+  const diets = new Map(after.groups.map((group) => [group.id, group.diet]));
+  return {
+    ...after,
+    foods: data.foods,
+    species: data.species,
+    moments: data.moments,
+    house: {
+      ...data.house,
+      groups: data.house.groups.map((group) =>
+        diets.has(group.id) ? { ...group, diet: diets.get(group.id) ?? null } : group,
+      ),
+    },
+  };
+}
+
+const useDrafts = () => useAppSelector((state) => state.planDrafts);
+
+function Results({ pair, data, words }: { pair: Pair; data: HouseData; words: Words }) {
+  const [which, setWhich] = useState<'saved' | 'board'>('saved');
+  const [tankId, setTank] = useState(pair.saved.tanks[0]?.tankId ?? '');
+  const run = which === 'board' && pair.board ? pair.board : pair.saved;
+  const tank = run.tanks.find((one) => one.tankId === tankId) ?? run.tanks[0];
+  return (
+    <View style={{ gap: 16 }}>
+      {pair.board ? (
+        <>
+          <Compared pair={{ saved: pair.saved, board: pair.board }} data={data} words={words} />
+          <Choice
+            label="Look at"
+            value={which}
+            options={[
+              { value: 'saved', label: 'the saved plan' },
+              { value: 'board', label: 'the one on the board' },
+            ]}
+            onChange={setWhich}
+          />
+        </>
+      ) : null}
+      <RunOuts run={run} data={data} words={words} />
+      {run.tanks.length > 1 ? (
+        <Picker
+          label="Tank"
+          value={tank?.tankId ?? ''}
+          onChange={setTank}
+          picks={run.tanks.map((one) => ({
+            value: one.tankId,
+            title: nameOf(data.tanks, one.tankId),
+            detail: one.over ? 'nitrate too high' : `nitrate up to ${Math.round(one.peakMgL)} mg/L`,
+          }))}
+        />
+      ) : null}
+      {tank ? <TankResult tank={tank} first={run.first} data={data} words={words} /> : null}
+    </View>
+  );
+}
+
+const nameOf = (rows: readonly { id: string; name: string }[], id: string) =>
+  rows.find((one) => one.id === id)?.name ?? '';
+
+interface Sums {
+  cost: number;
+  waste: number;
+  peak: number;
+  hungry: number;
+  hours: number;
+}
+
+function sumsOf({ tanks }: DryRun): Sums {
+  const sum = (of: (tank: DryTankResult) => number) =>
+    tanks.reduce((all, tank) => all + of(tank), 0);
+  const served = sum((tank) => tank.servedG);
+  return {
+    cost: sum((tank) => tank.costMinor),
+    waste: served > 0 ? (100 * sum((tank) => tank.wasteG)) / served : 0,
+    peak: Math.max(0, ...tanks.map((tank) => tank.peakMgL)),
+    hungry: sum((tank) => tank.groups.reduce((all, group) => all + group.hungryDays, 0)),
+    hours: sum((tank) => tank.workMin) / 60,
+  };
+}
+
+function Compared({
+  pair,
+  words,
+}: {
+  pair: { saved: DryRun; board: DryRun };
+  data: HouseData;
+  words: Words;
+}) {
+  const a = sumsOf(pair.saved);
+  const b = sumsOf(pair.board);
+  const rows: [string, string, string][] = [
+    ['Cost', words.money(a.cost), words.money(b.cost)],
+    ['Waste', `${Math.round(a.waste)} %`, `${Math.round(b.waste)} %`],
+    ['Nitrate at the most', `${Math.round(a.peak)} mg/L`, `${Math.round(b.peak)} mg/L`],
+    ['Hungry days of groups', String(a.hungry), String(b.hungry)],
+    ['Work', `${sayNumber(a.hours, 1)} h`, `${sayNumber(b.hours, 1)} h`],
+  ];
+  return (
+    <Card label="Two plans side by side">
+      <ListRow
+        first
+        title="Two plans side by side"
+        trail={<Text tone="quiet">saved · board</Text>}
+      />
+      {rows.map(([name, one, other]) => (
+        <ListRow key={name} title={name} trail={<Text look="strong">{`${one} · ${other}`}</Text>} />
+      ))}
+    </Card>
+  );
+}
+
+function RunOuts({ run, data, words }: { run: DryRun; data: HouseData; words: Words }) {
+  return (
+    <View style={{ gap: 8 }}>
+      <Text look="subtitle">What runs out</Text>
+      <Card>
+        {run.runOuts.length === 0 ? (
+          <ListRow first title={`Nothing in ${WEEKS} weeks`} />
+        ) : (
+          run.runOuts.map(({ foodId, day }, index) => (
+            <ListRow
+              key={foodId}
+              first={index === 0}
+              title={nameOf(data.foods, foodId)}
+              trail={<Text look="strong">{words.day(day)}</Text>}
+            />
+          ))
+        )}
+      </Card>
+    </View>
+  );
+}
+
+function TankResult({
+  tank,
+  first,
+  data,
+  words,
+}: {
+  tank: DryTankResult;
+  first: string;
+  data: HouseData;
+  words: Words;
+}) {
+  const days = tank.nitrateMgL.length;
+  const weekly = Array.from({ length: days }, (_, d) =>
+    d % 14 === 0 ? words.day(addDays(first, d)).split(' ').slice(1).join(' ') : '',
+  );
+  const strictest = tank.over?.standsMgL;
+  return (
+    <View style={{ gap: 16 }}>
+      <Text look="subtitle">{nameOf(data.tanks, tank.tankId)}</Text>
+      <Card>
+        {tank.groups.map((group, index) => {
+          const start = group.lengthCm[0];
+          const end = group.lengthCm.at(-1);
+          const mass = [group.massG[0], group.massG.at(-1)] as const;
+          const mean =
+            group.ofNeed.reduce((sum, share) => sum + share, 0) / Math.max(1, group.ofNeed.length);
+          return start && end && mass[0] && mass[1] ? (
+            <ListRow
+              key={group.groupId}
+              first={index === 0}
+              title={nameOf(data.groups, group.groupId)}
+              detail={`${words.say('length', start.middle)} → ${words.say('length', end.middle)} (${words.say('length', end.low)} to ${words.say('length', end.high)}), ${sayGrams(mass[0].middle)} → ${sayGrams(mass[1].middle)}${group.hungryDays > 0 ? ` · ${group.hungryDays} days with less than half` : ''}`}
+              trail={
+                <Text look="strong" tone={Math.abs(mean - 100) > 10 ? 'due' : 'ink'}>
+                  {`${Math.round(mean)} %`}
+                </Text>
+              }
+            />
+          ) : null;
+        })}
+      </Card>
+      <Text>
+        {tank.over
+          ? `Nitrate passes ${tank.over.standsMgL} mg/L on ${words.day(tank.over.day)}: more than ${nameOf(data.groups, tank.over.groupId)} stand for long. Change more water, or feed less.`
+          : `Nitrate stays at or under ${Math.round(tank.peakMgL)} mg/L, which everyone here stands.`}
+      </Text>
+      <Suspense fallback={<Skeleton rows={1} height={220} />}>
+        <Chart
+          view="lines"
+          title="Nitrate"
+          detail={`mg/L at the end of each day, with your changes of water${strictest ? `; dashed: ${strictest} mg/L` : ''}.`}
+          labels={weekly}
+          lines={[
+            { values: tank.nitrateMgL.map((day) => day.after), look: 'main' },
+            ...(strictest
+              ? [{ values: tank.nitrateMgL.map(() => strictest), look: 'dashed' as const }]
+              : []),
+          ]}
+        />
+        {tank.groups
+          .filter((group) => grew(group))
+          .map((group) => (
+            <Chart
+              key={group.groupId}
+              view="lines"
+              title={`${nameOf(data.groups, group.groupId)}: length`}
+              detail="cm by week; the thin lines are between which nine of ten are expected."
+              labels={group.lengthCm.map((_, week) => String(week))}
+              fromZero={false}
+              lines={[
+                { values: group.lengthCm.map((one) => one.middle), look: 'main' },
+                { values: group.lengthCm.map((one) => one.low), look: 'faint' },
+                { values: group.lengthCm.map((one) => one.high), look: 'faint' },
+              ]}
+            />
+          ))}
+      </Suspense>
+      <Text look="subtitle">Food</Text>
+      <Card>
+        {tank.foods
+          .filter(({ massG }) => massG > 0)
+          .sort((a, b) => b.massG - a.massG)
+          .map(({ foodId, massG }, index) => (
+            <ListRow
+              key={foodId}
+              first={index === 0}
+              title={nameOf(data.foods, foodId)}
+              trail={<Text look="strong">{sayGrams(massG)}</Text>}
+            />
+          ))}
+        <ListRow
+          title={`${words.money(tank.costMinor)} in all`}
+          detail={`${Math.round(tank.servedG > 0 ? (100 * tank.wasteG) / tank.servedG : 0)} % of it reaches nobody · ${sayNumber(tank.workMin / 60, 1)} h of work`}
+        />
+      </Card>
+    </View>
+  );
+}
+
+/** A length that moves by a twentieth is worth a chart. */
+const grew = ({ lengthCm }: DryTankResult['groups'][number]) => {
+  const start = lengthCm[0]?.middle ?? 0;
+  const end = lengthCm.at(-1)?.middle ?? 0;
+  return start > 0 && Math.abs(end / start - 1) > 0.05;
+};

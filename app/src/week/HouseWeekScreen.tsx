@@ -1,0 +1,323 @@
+import type { FoodFamily } from '@open-larder/catalogue';
+import { preparedFoods, preparingOf } from '@open-larder/contract/week';
+import { sayPreparation, sayUnits } from '@open-larder/core/food';
+import { addDays, compileRound, weekdayOf, type Round } from '@open-larder/core/round';
+import { sayNumber } from '@open-larder/core/units';
+import { batchesOf, workOf, type Preparing } from '@open-larder/core/week';
+import { useMemo, useState } from 'react';
+import { Pressable, ScrollView, View } from 'react-native';
+import { FoodSign } from '../draw';
+import { useHouse, useNow, useWords, type HouseData } from '../store';
+import { SIZES, themed, useWide } from '../theme';
+import { Card, Empty, Fault, ListRow, Screen, Skeleton, Text, lowerFirst } from '../ui';
+
+/** The whole house by day and by moment: minutes of work against what there are, and what to prepare. */
+export function HouseWeekScreen() {
+  const loaded = useHouse();
+  return loaded.data ? (
+    <HouseWeek data={loaded.data} />
+  ) : (
+    <Screen title="The house’s week" back="/week">
+      {loaded.problem ? (
+        <Fault problem={loaded.problem} onRetry={loaded.retry} />
+      ) : (
+        <Skeleton rows={4} height={80} />
+      )}
+    </Screen>
+  );
+}
+
+function HouseWeek({ data }: { data: HouseData }) {
+  const words = useWords();
+  const now = useNow();
+  const start = words.weekdays[0]?.value ?? 1;
+  const back = (weekdayOf(now.day) - start + 7) % 7;
+  const first = addDays(now.day, -back);
+  const week = useMemo(() => weekOf(data, first), [data, first]);
+  const [open, setOpen] = useState<{ day: number; momentId: string } | null>(null);
+  const { days, rounds, work, prepare, batches } = week;
+  if (rounds.every((round) => round.moments.length === 0)) {
+    return (
+      <Screen title="The house’s week" back="/week">
+        <Empty
+          title="Nothing planned in this house"
+          text="Plan a tank on its board; the work of all tanks is added up here."
+        />
+      </Screen>
+    );
+  }
+  const shown = open ?? { day: Math.max(0, days.indexOf(now.day)), momentId: '' };
+  return (
+    <Screen
+      title="The house’s week"
+      detail={`from ${words.day(first)}, minutes of work against those that you have`}
+      back="/week"
+      aside={<DayList day={shown.day} momentId={shown.momentId} week={week} data={data} />}
+    >
+      <WorkGrid
+        days={days}
+        work={work}
+        rounds={rounds}
+        data={data}
+        today={now.day}
+        open={shown}
+        onOpen={setOpen}
+      />
+      <Prepare tasks={prepare} data={data} first={first} />
+      {batches.length > 0 ? (
+        <View style={{ gap: 8 }}>
+          <Text look="subtitle">Make ahead at the weekend</Text>
+          <Text tone="quiet">These keep once they are put by: a week’s worth in one go.</Text>
+          <Card>
+            {batches.map(({ foodId, steps, units }, index) => {
+              const food = data.house.foods.find((one) => one.id === foodId);
+              return food ? (
+                <ListRow
+                  key={foodId}
+                  first={index === 0}
+                  lead={<FoodSign family={familyOf(data, foodId)} />}
+                  title={`${sayUnits(Math.ceil(units / food.unit.step) * food.unit.step, food.unit)} ${lowerFirst(food.name)}`}
+                  detail={sayPreparation(steps)}
+                />
+              ) : null;
+            })}
+          </Card>
+        </View>
+      ) : null}
+    </Screen>
+  );
+}
+
+interface Week {
+  days: string[];
+  rounds: Round[];
+  /** Minutes by day, then moment. */
+  work: Record<string, number>[];
+  prepare: Preparing[];
+  batches: ReturnType<typeof batchesOf>;
+}
+
+function weekOf(data: HouseData, first: string): Week {
+  const days = Array.from({ length: 7 }, (_, at) => addDays(first, at));
+  const rounds = days.map((day) => compileRound(data.house, day));
+  return {
+    days,
+    rounds,
+    work: rounds.map((round) => workOf(round, data.foods)),
+    prepare: preparingOf(data.house, data.foods, first, 7),
+    batches: batchesOf(data.house, preparedFoods(data.foods), first, 7),
+  };
+}
+
+const familyOf = (data: HouseData, foodId: string): FoodFamily =>
+  data.foods.find((food) => food.id === foodId)?.family ?? 'grain';
+
+interface GridProps {
+  days: readonly string[];
+  work: readonly Record<string, number>[];
+  rounds: readonly Round[];
+  data: HouseData;
+  today: string;
+  open: { day: number; momentId: string };
+  onOpen: (open: { day: number; momentId: string }) => void;
+}
+
+function WorkGrid({ days, work, rounds, data, today, open, onOpen }: GridProps) {
+  const styles = useStyles();
+  const words = useWords();
+  const wide = useWide();
+  const moments = data.moments.filter((moment) => !moment.archived);
+  // By the first tank that is due at it, on any day.
+  const times = new Map(
+    rounds.flatMap((round) =>
+      round.moments.map(({ moment, stops }): [string, number] => [
+        moment.id,
+        Math.min(...stops.map((stop) => stop.minutes)),
+      ]),
+    ),
+  );
+  const used = moments
+    .filter((moment) => work.some((day) => (day[moment.id] ?? 0) > 0))
+    .sort((a, b) => (times.get(a.id) ?? 0) - (times.get(b.id) ?? 0));
+  const grid = (
+    <View style={styles.grid} role="table" aria-label="Minutes of work by day and moment">
+      <View style={styles.line} role="row">
+        <View style={styles.head} />
+        {days.map((day) => (
+          <View
+            key={day}
+            role="columnheader"
+            style={[wide ? styles.cellWide : styles.cell, day === today && styles.today]}
+          >
+            <Text look="strong">{words.day(day).split(' ')[0]}</Text>
+          </View>
+        ))}
+      </View>
+      {used.map((moment) => (
+        <View key={moment.id} style={[styles.line, styles.ruled]} role="row">
+          <View style={styles.head} role="rowheader">
+            <Text>{moment.name}</Text>
+            <Text look="small" tone="quiet">
+              {moment.spareMin === null
+                ? 'no limit said'
+                : `${sayNumber(moment.spareMin, 0)} min to spare`}
+            </Text>
+          </View>
+          {days.map((day, at) => {
+            const minutes = work[at]?.[moment.id] ?? 0;
+            const over = moment.spareMin !== null && minutes > moment.spareMin;
+            const on = open.day === at && open.momentId === moment.id;
+            return (
+              <Pressable
+                key={day}
+                role="cell"
+                aria-label={`${words.day(day)}, ${moment.name}: ${Math.round(minutes)} minutes${over ? ', more than you have' : ''}`}
+                onPress={() => onOpen({ day: at, momentId: moment.id })}
+                style={[
+                  wide ? styles.cellWide : styles.cell,
+                  day === today && styles.today,
+                  on && styles.on,
+                ]}
+              >
+                <Text look="figure" tone={over ? 'due' : 'ink'}>
+                  {minutes === 0 ? '–' : String(Math.round(minutes))}
+                </Text>
+                <Text look="small" tone={over ? 'due' : 'quiet'}>
+                  {minutes === 0
+                    ? ''
+                    : over
+                      ? `${Math.round(minutes - (moment.spareMin ?? 0))} over`
+                      : 'min'}
+                </Text>
+              </Pressable>
+            );
+          })}
+        </View>
+      ))}
+    </View>
+  );
+  return <Card>{wide ? grid : <ScrollView horizontal>{grid}</ScrollView>}</Card>;
+}
+
+/** What a day holds, tank by tank; one moment of it where one was chosen. */
+function DayList({
+  day,
+  momentId,
+  week,
+  data,
+}: {
+  day: number;
+  momentId: string;
+  week: Week;
+  data: HouseData;
+}) {
+  const words = useWords();
+  const round = week.rounds[day];
+  if (!round) return null;
+  const moments = round.moments.filter(({ moment }) => momentId === '' || moment.id === momentId);
+  return (
+    <View style={{ gap: 12 }}>
+      <Text look="subtitle">{words.day(round.day)}</Text>
+      {moments.length === 0 ? <Text tone="quiet">Nothing is planned then.</Text> : null}
+      {moments.map(({ moment, stops }) => (
+        <Card key={moment.id} label={moment.name}>
+          <View style={{ padding: 12 }}>
+            <Text look="strong">{moment.name}</Text>
+          </View>
+          {stops.map((stop) => (
+            <ListRow
+              key={stop.tank.id}
+              title={`${words.time(stop.minutes)} ${stop.tank.name}`}
+              detail={stop.servings
+                .map(
+                  ({ portion, food, group }) =>
+                    `${sayUnits(portion.units, food.unit)} ${lowerFirst(food.name)} for ${lowerFirst(group.name)}`,
+                )
+                .join(' · ')}
+            />
+          ))}
+        </Card>
+      ))}
+      <Text look="small" tone="quiet">
+        {`${data.tanks.filter((tank) => !tank.archived).length} tanks; a stop counts a minute, each serving a third and what it takes to prepare.`}
+      </Text>
+    </View>
+  );
+}
+
+/** What to prepare when, merged over tanks. */
+function Prepare({
+  tasks,
+  data,
+  first,
+}: {
+  tasks: readonly Preparing[];
+  data: HouseData;
+  first: string;
+}) {
+  const words = useWords();
+  if (tasks.length === 0) return null;
+  const dayOf = (minutes: number) => addDays(first, Math.floor(minutes / 1440));
+  const byDay = new Map<string, Preparing[]>();
+  for (const task of tasks) {
+    const day = dayOf(task.startMin);
+    byDay.set(day, [...(byDay.get(day) ?? []), task]);
+  }
+  return (
+    <View style={{ gap: 8 }}>
+      <Text look="subtitle">To prepare</Text>
+      {[...byDay].map(([day, list]) => (
+        <Card key={day} label={words.day(day)}>
+          <View style={{ padding: 12, paddingBottom: 0 }}>
+            <Text look="strong">{words.day(day)}</Text>
+          </View>
+          {list.map(({ foodId, steps, startMin, readyMin, meals, units }) => {
+            const food = data.house.foods.find((one) => one.id === foodId);
+            const tanks = new Set(meals.map((meal) => meal.tankId));
+            return food ? (
+              <ListRow
+                key={`${foodId} ${startMin}`}
+                lead={<FoodSign family={familyOf(data, foodId)} />}
+                title={`${words.time(wrap(startMin))} ${sayPreparation(steps)}: ${sayUnits(units, food.unit)} ${lowerFirst(food.name)}`}
+                detail={`ready by ${words.time(wrap(readyMin))} for ${
+                  tanks.size === 1
+                    ? (data.tanks.find((tank) => tanks.has(tank.id))?.name ?? 'a tank')
+                    : `${tanks.size} tanks`
+                }${meals.length > tanks.size ? `, ${meals.length} meals` : ''}`}
+              />
+            ) : null;
+          })}
+        </Card>
+      ))}
+    </View>
+  );
+}
+
+const wrap = (minutes: number) => ((Math.round(minutes) % 1440) + 1440) % 1440;
+
+const useStyles = themed((c) => ({
+  grid: { flex: 1 },
+  line: { flexDirection: 'row' },
+  ruled: { borderTopWidth: 1, borderColor: c.rule },
+  head: { width: 132, padding: 10 },
+  cell: {
+    width: 72,
+    minHeight: SIZES.touch + 8,
+    padding: 8,
+    alignItems: 'center',
+    justifyContent: 'center',
+    borderLeftWidth: 1,
+    borderColor: c.rule,
+  },
+  cellWide: {
+    flex: 1,
+    minHeight: SIZES.touch + 8,
+    padding: 8,
+    alignItems: 'center',
+    justifyContent: 'center',
+    borderLeftWidth: 1,
+    borderColor: c.rule,
+  },
+  today: { backgroundColor: c.water },
+  on: { backgroundColor: c.waterDeep },
+}));

@@ -1,0 +1,95 @@
+import type { Group, PlanEdit, Tank } from '@open-larder/contract';
+import { NO_PLAN } from '@open-larder/core/round';
+
+/** A tank's plan and diets as they were saved last, ready to be edited. */
+export function draftOf(tank: Tank, groups: readonly Group[]): PlanEdit {
+  const { plan } = tank;
+  return {
+    version: plan?.version ?? 0,
+    cycle: plan?.cycle ?? NO_PLAN.cycle,
+    school: plan?.school ?? null,
+    fasts: plan?.fasts ?? [],
+    water: plan?.water ?? null,
+    diets: groups.map((group) => ({
+      groupId: group.id,
+      version: group.diet?.version ?? 0,
+      fastWeekdays: group.diet?.fastWeekdays ?? [],
+      goalFactor: group.diet?.goalFactor ?? null,
+      servings: group.diet?.servings ?? [],
+      rules: group.diet?.rules ?? [],
+    })),
+  };
+}
+
+/** A draft for the groups that live in the tank now: others went, and new ones came. */
+export function fitted(draft: PlanEdit, saved: PlanEdit): PlanEdit {
+  const here = new Set(saved.diets.map((diet) => diet.groupId));
+  return {
+    ...draft,
+    fasts: draft.fasts.filter((fast) => fast.groupId === null || here.has(fast.groupId)),
+    diets: saved.diets.map(
+      (diet) => draft.diets.find((one) => one.groupId === diet.groupId) ?? diet,
+    ),
+  };
+}
+
+/** The same draft over what was saved by someone else in between. */
+export const rebased = (draft: PlanEdit, saved: PlanEdit): PlanEdit => ({
+  ...fitted(draft, saved),
+  version: saved.version,
+  diets: fitted(draft, saved).diets.map((diet) => ({
+    ...diet,
+    version: saved.diets.find((one) => one.groupId === diet.groupId)?.version ?? diet.version,
+  })),
+});
+
+/** What is sent: the plan, and only those diets that changed. */
+export function toSend(draft: PlanEdit, saved: PlanEdit): PlanEdit {
+  const before = new Map(saved.diets.map((diet) => [diet.groupId, JSON.stringify(bare(diet))]));
+  return {
+    ...draft,
+    diets: draft.diets.filter((diet) => JSON.stringify(bare(diet)) !== before.get(diet.groupId)),
+  };
+}
+
+const bare = ({ version: _, ...diet }: PlanEdit['diets'][number]) => diet;
+
+/** Whether two drafts say the same, whatever their versions. */
+export function sameDraft(one: PlanEdit, other: PlanEdit): boolean {
+  const said = ({ version: _, diets, ...plan }: PlanEdit) =>
+    JSON.stringify([plan, diets.map(bare)]);
+  return said(one) === said(other);
+}
+
+/** Servings of one group changed. */
+export const withServings = (
+  draft: PlanEdit,
+  groupId: string,
+  change: (servings: PlanEdit['diets'][number]['servings']) => readonly unknown[],
+): PlanEdit => ({
+  ...draft,
+  diets: draft.diets.map((diet) =>
+    diet.groupId === groupId
+      ? { ...diet, servings: change(diet.servings) as typeof diet.servings }
+      : diet,
+  ),
+});
+
+/** The tank and its groups as they would be with the draft saved. */
+export function drafted(
+  draft: PlanEdit,
+  tank: Tank,
+  groups: readonly Group[],
+  day: string,
+): { tank: Tank; groups: Group[] } {
+  const { diets, ...plan } = draft;
+  return {
+    tank: { ...tank, plan: { ...plan, validFrom: day } },
+    groups: groups.map((group) => {
+      const diet = diets.find((one) => one.groupId === group.id);
+      if (!diet || (group.diet === null && diet.servings.length === 0)) return group;
+      const { groupId: _, ...fields } = diet;
+      return { ...group, diet: { ...fields, validFrom: day } };
+    }),
+  };
+}

@@ -1,0 +1,23 @@
+import { useMemo } from 'react';
+import { cycleDays, useWords, type HouseData } from '../store';
+import type { Board } from './useBoard';
+
+/** How groups, moments and days of a plan are called. */
+export function useNames(data: HouseData, { draft }: Pick<Board, 'draft'>) {
+  const words = useWords();
+  const { cycle } = draft;
+  return useMemo(() => {
+    const days = new Map(cycleDays(words, cycle).map(({ value, label }) => [value, label]));
+    return {
+      group: (id: string) => data.groups.find((one) => one.id === id)?.name ?? 'a group',
+      moment: (id: string) => data.moments.find((one) => one.id === id)?.name ?? 'a moment',
+      food: (id: string) => data.foods.find((one) => one.id === id)?.name ?? 'a food',
+      days: (from0: readonly number[]) =>
+        from0.length === cycle.days
+          ? 'every day'
+          : from0.map((day) => days.get(day + 1) ?? String(day + 1)).join(' '),
+    };
+  }, [data, words, cycle]);
+}
+
+export type Names = ReturnType<typeof useNames>;

@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { weekWork } from './weekWork';
+
+expose(weekWork);
