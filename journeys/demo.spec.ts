@@ -14,6 +14,8 @@ const BEHIND = [
   '/larder/new',
   '/larder/recipes',
   '/larder/recipes/new',
+  '/week/house',
+  '/week/dry-run',
 ];
 
 test('the demo: every place, both themes, accessible and without sideways scroll', async ({

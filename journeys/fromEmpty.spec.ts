@@ -99,7 +99,7 @@ test('from an empty household to a week of records, kept across a crash', async 
   await goTo(page, 'Tanks');
   await expect(page.getByText('7 zebrafish', { exact: false }).first()).toBeVisible();
   await goTo(page, 'Week');
-  await expect(page.getByText('Planned for each group')).toBeVisible();
+  await expect(page.getByText('What reaches each group')).toBeVisible();
 });
 
 test('what is wrong is said beside the field, and what was typed survives a reload', async ({

@@ -249,7 +249,7 @@ const MEASURES: { title: string; of: (house: House) => Promise<number> }[] = [
     of: (house) =>
       timed(
         () => elsewhere(house),
-        () => ({ on: place(house.page, 'Week'), text: /^Planned for each group/ }),
+        () => ({ on: place(house.page, 'Week'), text: /^What reaches each group/ }),
       ),
   },
   {

@@ -59,6 +59,21 @@ async function main(): Promise<void> {
       await page.keyboard.press('ArrowRight');
     }
   };
+  const simulated = async (page: Page) => {
+    await page.getByText(/Simulated\.$/).waitFor();
+    if ((page.viewportSize()?.width ?? 0) > 1000) {
+      await page.getByText('What reaches each group').scrollIntoViewIfNeeded();
+      await page.mouse.move(600, 400);
+      await page.mouse.wheel(0, 260);
+      await page.waitForTimeout(200);
+    }
+  };
+  const run = async (page: Page) => {
+    await page.getByRole('button', { name: 'Run it' }).click();
+    await page.getByText('Nitrate', { exact: true }).waitFor();
+    await page.getByText('Nitrate', { exact: true }).scrollIntoViewIfNeeded();
+    await page.waitForTimeout(500);
+  };
   const fed = (seconds: number) => async (page: Page) => {
     await evening(page);
     await until(seconds)(page);
@@ -84,8 +99,6 @@ async function main(): Promise<void> {
     { name: 'species-wide', path: '/species/pangio-kuhlii', wide: true },
     { name: 'tables-wide', path: '/tables', wide: true, before: paste },
     { name: 'feeding', path: `/tanks/${tarn}/play`, before: fed(10) },
-    { name: 'feeding-minute', path: `/tanks/${tarn}/play`, before: fed(60) },
-    { name: 'feeding-end', path: `/tanks/${tarn}/play`, before: fed(840), lamp: true },
     {
       name: 'feeding-day-wide',
       path: `/tanks/${tarn}/play?moment=day`,
@@ -93,8 +106,10 @@ async function main(): Promise<void> {
       before: until(11 * 3600),
     },
     { name: 'group', path: `/groups/${loaches}` },
-    { name: 'diet-wide', path: `/groups/${loaches}/diet`, wide: true },
-    { name: 'week', path: `/week?tank=${tarn}` },
+    { name: 'week', path: `/week?tank=${tarn}`, before: simulated },
+    { name: 'week-wide', path: `/week?tank=${tarn}`, wide: true, before: simulated },
+    { name: 'house-week-wide', path: '/week/house', wide: true },
+    { name: 'dry-run', path: `/week/dry-run?tank=${tarn}`, before: run },
     { name: 'larder', path: '/larder' },
     { name: 'larder-wide', path: `/larder/${powder}`, wide: true },
     { name: 'recipe', path: `/larder/recipes/${gel}` },

@@ -3,6 +3,7 @@ import { daysLeftOfAll } from './daysLeft';
 import { zones } from './zones';
 import { searchSpecies } from './searchSpecies';
 import { largeLists, reads } from './reads';
+import { week } from './week';
 import { writes } from './writes';
 import { openBench } from './bench';
 
@@ -14,6 +15,7 @@ async function main(): Promise<void> {
     daysLeftOfAll();
     searchSpecies();
     zones();
+    await week();
   }
   const bench = await openBench();
   try {

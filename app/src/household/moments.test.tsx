@@ -69,6 +69,7 @@ describe('the moments of the day', () => {
       name: 'Elevenses',
       anchor: 'clock',
       minutes: 660,
+      spareMin: null,
     });
     await waitFor(() => expect(screen.queryByLabelText('Time')).toBeNull());
   });

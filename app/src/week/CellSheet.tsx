@@ -1,5 +1,8 @@
+import { massFromLength } from '@open-larder/core/fish';
 import { sayUnits } from '@open-larder/core/food';
+import { lengthOf } from '@open-larder/core/ration';
 import { PLAIN, type RoundServing } from '@open-larder/core/round';
+import { sayNumber } from '@open-larder/core/units';
 import { changeOn, put, repeatOn, takeOut } from '@open-larder/core/week';
 import Plus from 'lucide-react-native/icons/plus';
 import { useState } from 'react';
@@ -85,7 +88,7 @@ function ServingCard({
           <View style={{ flex: 1 }}>
             <Text look="strong">{food.name}</Text>
             <Text look="small" tone="quiet">
-              {`for ${group.name}`}
+              {`for ${group.name} · ${ofBody(one)} of body mass`}
               {told
                 ? ` · ${Math.round(told.ownShare * 100)} % of it reaches them · ${
                     told.clearedMin === null
@@ -168,6 +171,16 @@ function ServingCard({
       </View>
     </Card>
   );
+}
+
+/** A portion as keepers who feed by weight say it: «2.1 %». */
+function ofBody({ portion, group }: RoundServing): string {
+  const { massG } = massFromLength(
+    group.species,
+    lengthOf({ ...group, tempC: group.species.tempOptC }),
+  );
+  const body = massG.value * group.count;
+  return body > 0 ? `${sayNumber((100 * portion.massG) / body, 1)} %` : 'no';
 }
 
 function AddFood({ board, data, place }: { board: Board; data: HouseData; place: Place }) {

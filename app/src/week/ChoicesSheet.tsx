@@ -178,13 +178,15 @@ function Way<K extends SchoolKey>({
       value={value as string}
       options={(SCHOOLS[of] as readonly string[]).map((way) => ({
         value: way,
-        label: `${ways[way]?.label ?? way}${way === usual.choice ? ' ·' : ''}`,
+        label: `${ways[way]?.label ?? way}${way === usual.choice ? ' · suits' : ''}`,
         spoken: `${ways[way]?.label ?? way}${way === usual.choice ? ', suits the fish' : ''}`,
       }))}
       onChange={(way) => onChange(way as School[K])}
       hint={`${ways[value as string]?.means ?? ''} ${
         value === usual.choice
-          ? `It suits them: ${BECAUSE_WORDS[usual.because]}.`
+          ? usual.because === 'usual'
+            ? ''
+            : `It suits them: ${BECAUSE_WORDS[usual.because]}.`
           : `«${ways[usual.choice as string]?.label ?? ''}» would suit them: ${BECAUSE_WORDS[usual.because]}.`
       }`}
     />

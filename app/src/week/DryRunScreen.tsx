@@ -11,6 +11,7 @@ import { Button, Card, Choice, Fault, ListRow, Picker, Screen, Skeleton, Text } 
 import { startWeek, type WeekWorker } from '../workers/week';
 import { useWork } from '../workers/useWork';
 import { drafted, draftOf, fitted } from './draft';
+import type { Draft } from './slice';
 
 const Chart = lazy(() => import('../records/Chart'));
 
@@ -123,7 +124,7 @@ function DryRunOf({ data, tankId }: { data: HouseData; tankId: string | undefine
 function rowsOf(
   tank: Tank,
   data: HouseData,
-  drafts: ReturnType<typeof useDrafts>,
+  drafts: Record<string, Draft>,
   day: string,
 ): WeekRows {
   const groups: readonly Group[] = data.groupsIn.get(tank.id) ?? [];
@@ -145,8 +146,6 @@ function rowsOf(
     },
   };
 }
-
-const useDrafts = () => useAppSelector((state) => state.planDrafts);
 
 function Results({ pair, data, words }: { pair: Pair; data: HouseData; words: Words }) {
   const [which, setWhich] = useState<'saved' | 'board'>('saved');

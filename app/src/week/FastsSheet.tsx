@@ -1,6 +1,6 @@
 import type { PlanEdit } from '@open-larder/contract';
 import { mayNotFast, STAGES } from '@open-larder/core/fish';
-import { LIFE_KINDS } from '@open-larder/core/group';
+import type { LifeKind } from '@open-larder/core/group';
 import { longestSafeGap } from '@open-larder/core/ration';
 import { fastEffects, type Judged } from '@open-larder/core/week';
 import Trash from 'lucide-react-native/icons/trash';
@@ -16,7 +16,7 @@ import type { Names } from './useNames';
 type Fast = PlanEdit['fasts'][number];
 type When = Fast['when'];
 
-const EVENT_WORDS: Record<(typeof LIFE_KINDS)[number], string> = {
+const EVENT_WORDS: Record<LifeKind, string> = {
   arrived: 'more arrive',
   born: 'young are born',
   joined: 'others join them',

@@ -1,10 +1,26 @@
-import { fireEvent, screen } from '@testing-library/react-native';
-import { answers, group, tank } from '../testing/house';
-import { standIn } from '../testing/server';
+import type { Group, PlanEdit } from '@open-larder/contract';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react-native';
+import { answers, group, moment, tank } from '../testing/house';
+import { sent, standIn, type Asked } from '../testing/server';
 import { show } from '../testing/show';
+import { Toast } from '../ui';
 import { WeekScreen } from './WeekScreen';
 
 jest.mock('expo-router', () => jest.requireActual('../testing/router'));
+
+/** What a browser keeps between visits. */
+const kept = new Map<string, string>();
+beforeEach(() => {
+  kept.clear();
+  globalThis.localStorage = {
+    getItem: (key: string) => kept.get(key) ?? null,
+    setItem: (key: string, value: string) => void kept.set(key, value),
+    removeItem: (key: string) => void kept.delete(key),
+  } as unknown as Storage;
+});
+
+const NOTHING = { version: 0, frozen: false, sightings: 0, groups: [] };
+const noon = { ...moment, id: 'noon', name: 'Midday break', minutes: 750, spareMin: 1 };
 
 const tanks = (count: number) =>
   Array.from({ length: count }, (_, at) => ({
@@ -14,38 +30,299 @@ const tanks = (count: number) =>
     walkOrder: at + 1,
   }));
 
+const house = (over: object = {}) => ({
+  ...answers(),
+  'GET /api/moments': { items: [moment, noon], next: null },
+  'GET /api/starting-plans': { items: [], next: null },
+  ...Object.fromEntries(
+    Array.from({ length: 20 }, (_, at) => [`GET /api/tanks/t${at + 1}/learned`, NOTHING]),
+  ),
+  ...over,
+});
+
+/** The server as it takes a plan: what is sent stands afterwards. */
+function open(over: object = {}) {
+  let groups: Group[] = [group];
+  const asked = standIn({
+    ...house(),
+    'GET /api/groups': () => ({ status: 200, body: { items: groups, next: null } }),
+    'PUT /api/tanks/t1/plan': ({ body }: Pick<Asked, 'body'>) => {
+      const { diets, ...plan } = body as PlanEdit;
+      groups = groups.map((one) => {
+        const diet = diets.find(({ groupId }) => groupId === one.id);
+        return diet ? { ...one, diet: { ...one.diet!, ...diet, version: diet.version + 1 } } : one;
+      });
+      return {
+        status: 200,
+        body: { plan: { ...plan, version: plan.version + 1, validFrom: '2026-01-01' }, diets: [] },
+      };
+    },
+    ...over,
+  });
+  show(
+    <>
+      <WeekScreen />
+      <Toast />
+    </>,
+  );
+  return asked;
+}
+
+const labelOf = ({ props }: { props: Record<string, unknown> }): string =>
+  String(props['accessibilityLabel'] ?? props['aria-label']);
+const chips = () => screen.queryAllByLabelText(/pinch.* Fine flake for Zebrafish$/);
+
 describe('the week of a tank', () => {
   it('is chosen from tabs where there are few', async () => {
-    standIn({ ...answers(), 'GET /api/tanks': { items: tanks(3), next: null } });
+    standIn(house({ 'GET /api/tanks': { items: tanks(3), next: null } }));
     show(<WeekScreen />);
-    expect(await screen.findByText('Planned for each group')).toBeTruthy();
+    expect(await screen.findByText('What reaches each group')).toBeTruthy();
     fireEvent.press(screen.getByText('2 Rack 2'));
-    expect(screen.getByText('Nothing planned for this tank')).toBeTruthy();
+    expect(screen.getByText('No fish in this tank')).toBeTruthy();
   });
 
   it('is found by its name where there are many', async () => {
     const away = { ...group, tankId: 't20' };
-    standIn({
-      ...answers(),
-      'GET /api/tanks': { items: tanks(20), next: null },
-      'GET /api/groups': { items: [away], next: null },
-    });
+    standIn(
+      house({
+        'GET /api/tanks': { items: tanks(20), next: null },
+        'GET /api/groups': { items: [away], next: null },
+      }),
+    );
     show(<WeekScreen />);
     fireEvent.press(await screen.findByLabelText('Tank: 1 Rack 1'));
     fireEvent.changeText(screen.getByLabelText('Search'), 'rack 20');
     fireEvent.press(screen.getByLabelText('20 Rack 20'));
-    expect(screen.getByText('Planned for each group')).toBeTruthy();
+    expect(await screen.findByText('What reaches each group')).toBeTruthy();
     expect(screen.getByText(/^Rack 20, from/)).toBeTruthy();
   });
 
   it('says what to do first where there is nothing', async () => {
-    standIn({
-      ...answers(),
-      'GET /api/tanks': { items: [], next: null },
-      'GET /api/groups': { items: [], next: null },
-    });
+    standIn(
+      house({
+        'GET /api/tanks': { items: [], next: null },
+        'GET /api/groups': { items: [], next: null },
+      }),
+    );
     show(<WeekScreen />);
     expect(await screen.findByText('No week to show yet')).toBeTruthy();
     expect(screen.getByLabelText('Make the first tank')).toBeTruthy();
+  });
+
+  it('shows what reaches each group by simulation, and what the plan misses', async () => {
+    open();
+    expect(await screen.findByText(/Simulated\.$/)).toBeTruthy();
+    expect(screen.getByLabelText(/^Zebrafish: \d+ % of need/)).toBeTruthy();
+    expect(screen.getByText('What the plan misses')).toBeTruthy();
+    // Six days with food: the seventh is its fast.
+    expect(chips()).toHaveLength(6);
+    expect(screen.getByText('all fast')).toBeTruthy();
+  });
+});
+
+describe('the board', () => {
+  const openCell = async () => {
+    fireEvent.press((await screen.findAllByLabelText(/Fine flake for Zebrafish$/))[0]!);
+    return within(await screen.findByLabelText(/^... \d+ ..., After work$/));
+  };
+
+  it('changes the amount on one day, takes it back, and puts it in again', async () => {
+    open();
+    await screen.findByText('What reaches each group');
+    const before = chips().map(labelOf);
+    await openCell();
+    fireEvent.press(screen.getByLabelText('More: Amount of fine flake that day'));
+    fireEvent.press(screen.getAllByLabelText('Close')[0]!);
+    const after = chips().map(labelOf);
+    expect(after.filter((label, at) => label !== before[at])).toHaveLength(1);
+    fireEvent.press(screen.getByLabelText('Undo'));
+    expect(chips().map(labelOf)).toEqual(before);
+    fireEvent.press(screen.getByLabelText('Redo'));
+    expect(chips().map(labelOf)).toEqual(after);
+  });
+
+  it('says about what an edit comes to at once, and simulates it after that', async () => {
+    open();
+    await screen.findByText(/Simulated\.$/);
+    const figure = () => labelOf(screen.getByLabelText(/^Zebrafish: /));
+    const before = figure();
+    await openCell();
+    for (let tap = 0; tap < 6; tap += 1) {
+      fireEvent.press(screen.getByLabelText('More: Amount of fine flake that day'));
+    }
+    expect(screen.getByText(/About so: simulating the change/)).toBeTruthy();
+    expect(figure()).not.toBe(before);
+    expect(await screen.findByText(/Simulated\.$/)).toBeTruthy();
+  });
+
+  it('puts a food in on chosen days, and sends only what changed', async () => {
+    const asked = open();
+    fireEvent.press((await screen.findAllByLabelText(/^Add food: Midday break/))[1]!);
+    fireEvent.press(await screen.findByLabelText(/^Food: /));
+    fireEvent.press(screen.getByLabelText(/^Fine flake, dry/));
+    fireEvent.press(screen.getByLabelText('Put it in'));
+    fireEvent.press(screen.getAllByLabelText('Close')[0]!);
+    expect(chips()).toHaveLength(7);
+    fireEvent.press(screen.getByText('Save the plan'));
+    expect(await screen.findByText(/The plan of Millpond is saved/)).toBeTruthy();
+    const [body] = sent(asked, 'PUT') as unknown as PlanEdit[];
+    expect(body).toMatchObject({ version: 0, cycle: { days: 7 } });
+    expect(body!.diets).toHaveLength(1);
+    expect(body!.diets[0]).toMatchObject({ groupId: 'g1', version: 2 });
+    expect(body!.diets[0]!.servings.map(({ momentId, days }) => [momentId, days.length])).toEqual([
+      ['evening', 7],
+      ['noon', 1],
+    ]);
+  });
+
+  it('keeps what is being edited when the page is loaded anew', async () => {
+    open();
+    await openCell();
+    fireEvent.press(screen.getByText('Take it out that day'));
+    screen.unmount();
+    open();
+    expect(await screen.findByText('Save the plan')).toBeTruthy();
+    expect(chips()).toHaveLength(5);
+    fireEvent.press(screen.getByText('Drop the changes'));
+    expect(chips()).toHaveLength(6);
+    expect(screen.getByText('Saved')).toBeTruthy();
+  });
+
+  it('of two people is kept twice until one of them decides', async () => {
+    let plan: unknown = null;
+    const theirs = {
+      version: 4,
+      validFrom: '2026-01-01',
+      cycle: { days: 7, from: '2024-01-01' },
+      school: null,
+      fasts: [],
+      water: null,
+    };
+    const asked = open({
+      'GET /api/tanks': () => ({ status: 200, body: { items: [{ ...tank, plan }], next: null } }),
+      'PUT /api/tanks/t1/plan': ({ body }: Pick<Asked, 'body'>) => {
+        const edit = body as PlanEdit;
+        if (edit.version === 4)
+          return { status: 200, body: { plan: { ...theirs, version: 5 }, diets: [] } };
+        plan = theirs;
+        return {
+          status: 409,
+          body: {
+            type: 'urn:open-larder:stale',
+            title: 'This plan was changed in between',
+            status: 409,
+            detail: 'Someone saved it while you were editing.',
+            yours: edit,
+            theirs,
+          },
+        };
+      },
+    });
+    await openCell();
+    fireEvent.press(screen.getByText('Take it out that day'));
+    fireEvent.press(screen.getByText('Save the plan'));
+    expect(await screen.findByText('Someone saved it while you were editing.')).toBeTruthy();
+    // Nothing of mine is lost, and keeping it is sent over theirs.
+    expect(chips()).toHaveLength(5);
+    await waitFor(() => expect(asked.filter(({ path }) => path === '/api/tanks').length).toBe(2));
+    fireEvent.press(screen.getByText('Keep mine'));
+    expect(await screen.findByText(/The plan of Millpond is saved/)).toBeTruthy();
+    expect((sent(asked, 'PUT') as unknown as PlanEdit[]).map(({ version }) => version)).toEqual([
+      0, 4,
+    ]);
+  });
+});
+
+describe('fasts, choices and what they take', () => {
+  it('a fast on dates is added, and takes the food off those days', async () => {
+    open();
+    await screen.findByText('What reaches each group');
+    fireEvent.press(screen.getByText('More'));
+    fireEvent.press(screen.getByText('Fasts'));
+    fireEvent.press(screen.getByText('Add this fast'));
+    expect(screen.getByText('The whole tank')).toBeTruthy();
+    fireEvent.press(screen.getAllByLabelText('Close')[0]!);
+    // Today is a fast now, unless it was one before.
+    const sunday = new Date().getUTCDay() === 0;
+    expect(chips()).toHaveLength(sunday ? 6 : 5);
+  });
+
+  it('fry are not asked to fast, and it says how long they stand', async () => {
+    open({ 'GET /api/groups': { items: [{ ...group, stage: 'fry', lengthCm: 0.8 }], next: null } });
+    await screen.findByText('What reaches each group');
+    fireEvent.press(screen.getByText('More'));
+    fireEvent.press(screen.getByText('Fasts'));
+    expect(
+      screen.getByText(/Zebrafish never fast: fry stand about \d+ hours without food/),
+    ).toBeTruthy();
+    expect(screen.queryByLabelText('Zebrafish, every week')).toBeNull();
+  });
+
+  it('another school converts the plan after showing what changes', async () => {
+    open();
+    await screen.findByText('What reaches each group');
+    fireEvent.press(screen.getByText('More'));
+    fireEvent.press(screen.getByText('How it is fed'));
+    fireEvent.press(screen.getByLabelText(/^never/));
+    fireEvent.press(screen.getByLabelText(/^two meals/));
+    fireEvent.press(screen.getByText('See what changes'));
+    expect(await screen.findByText('What changes in the plan')).toBeTruthy();
+    fireEvent.press(screen.getByText('Convert the plan'));
+    expect(screen.getByText('Save the plan')).toBeTruthy();
+  });
+
+  it('a cycle of another length lays the plan out anew', async () => {
+    open();
+    await screen.findByText('What reaches each group');
+    fireEvent.press(screen.getByText('More'));
+    fireEvent.press(screen.getByText('How it is fed'));
+    fireEvent.press(screen.getByLabelText('Less: Days until the plan repeats'));
+    fireEvent.press(screen.getAllByLabelText('Close')[0]!);
+    expect(screen.getByText('Millpond, a cycle of 6 days')).toBeTruthy();
+    expect(screen.getByText('Day 6')).toBeTruthy();
+    expect(screen.queryByText('Day 7')).toBeNull();
+  });
+
+  it('a food that is refused is said once, and the simulation follows', async () => {
+    open();
+    await screen.findByText(/Simulated\.$/);
+    fireEvent.press(screen.getByText('More'));
+    fireEvent.press(screen.getByText('What they take'));
+    fireEvent.press(screen.getByLabelText('refuses it'));
+    fireEvent.press(screen.getAllByLabelText('Close')[0]!);
+    await screen.findByText(/Simulated\.$/);
+    await waitFor(() =>
+      expect(labelOf(screen.getByLabelText(/^Zebrafish: /))).toMatch(/^Zebrafish: 1?[0-9] % of need/),
+    );
+  });
+});
+
+describe('a plan to begin with', () => {
+  it('is laid out for the fish of the tank, and looked at before it is saved', async () => {
+    open({ 'GET /api/groups': { items: [{ ...group, diet: null }], next: null } });
+    expect(await screen.findByText('Nothing planned for this tank')).toBeTruthy();
+    fireEvent.press(screen.getByText('A plan to begin with'));
+    expect(screen.getByText('What it would be')).toBeTruthy();
+    fireEvent.press(screen.getByText('Lay it out'));
+    expect(await screen.findByText('Save the plan')).toBeTruthy();
+    expect(chips().length).toBeGreaterThanOrEqual(7);
+  });
+
+  it('of one’s own is kept from a group’s plan, without its amounts', async () => {
+    const asked = open({
+      'POST /api/starting-plans': ({ body }: Pick<Asked, 'body'>) => ({
+        status: 201,
+        body: { ...(body as object), version: 1, archived: false },
+      }),
+    });
+    await screen.findByText('What reaches each group');
+    fireEvent.press(screen.getByText('More'));
+    fireEvent.press(screen.getByText('Begin with'));
+    fireEvent.changeText(await screen.findByLabelText('Name'), 'For danios');
+    fireEvent.press(screen.getByText('Keep it'));
+    await waitFor(() => expect(sent(asked, 'POST')).toHaveLength(1));
+    const [made] = sent(asked, 'POST') as { name: string; lines: object[] }[];
+    expect(made!.name).toBe('For danios');
+    expect(made!.lines[0]).not.toHaveProperty('ownUnits');
   });
 });

@@ -1,5 +1,5 @@
 import { proxy, wrap } from 'comlink';
-import type { WeekWork } from './weekWork';
+import { weekWork, type WeekWork } from './weekWork';
 
 type Done<F extends (...args: never[]) => unknown> = Promise<Awaited<ReturnType<F>>>;
 
@@ -32,7 +32,7 @@ function inPlace(): WeekWorker {
     new Promise<T>((resolve, reject) => {
       setTimeout(() => {
         if (stopped) return;
-        void import('./weekWork').then(({ weekWork }) => work(weekWork)).then(resolve, reject);
+        void Promise.resolve(weekWork).then(work).then(resolve, reject);
       });
     });
   return {

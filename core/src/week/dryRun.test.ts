@@ -42,6 +42,8 @@ describe('a dry run', () => {
     const [shoal] = run(tank({ diets: {} })).tanks[0]!.groups;
     expect(shoal!.hungryDays).toBe(56);
     expect(shoal!.massG.at(-1)!.middle).toBeLessThan(shoal!.massG[0]!.middle);
+    // A hungry fish grows thin, not short.
+    expect(shoal!.lengthCm.at(-1)).toEqual(shoal!.lengthCm[0]);
   });
 
   it('keeps an adult at maintenance as it is', () => {

@@ -2,8 +2,7 @@ export { aimsOf, CAPPED_PER_WEEK, ENERGY_BAND, type Aim, type AimKind } from './
 export { balance, type Balanced, type BalanceOptions, type Progress } from './balance/balance';
 export { helpFor, type Help } from './balance/help';
 export { solverOf } from './balance/highs';
-export { modelOf } from './balance/model';
-export { offersOf } from './balance/offers';
+export { programmeOf } from './balance/programme';
 export type { Solver } from './balance/mip';
 export {
   accepted,

@@ -1,8 +1,6 @@
 import { later } from '../../ui';
 
-const HouseWeekScreen = later(
-  async () => (await import('../../week/HouseWeekScreen')).HouseWeekScreen,
-);
+const HouseWeekScreen = later(async () => (await import('../../workshop')).HouseWeekScreen);
 
 export default function HouseWeekRoute() {
   return <HouseWeekScreen />;

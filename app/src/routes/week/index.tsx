@@ -2,7 +2,7 @@ import { useLocalSearchParams } from 'expo-router';
 import { later } from '../../ui';
 
 // The board, and the simulation behind it, load when the week is first opened.
-const WeekScreen = later(async () => (await import('../../week/WeekScreen')).WeekScreen);
+const WeekScreen = later(async () => (await import('../../workshop')).WeekScreen);
 
 export default function WeekRoute() {
   const { tank } = useLocalSearchParams<{ tank?: string }>();

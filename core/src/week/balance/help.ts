@@ -1,12 +1,9 @@
 import { wallMinutes, type Moment } from '../../round';
 import { newMemory, weekOutcome } from '../outcome';
 import { tankOf, type WeekTask } from '../task';
-import { kindsOf } from './kinds';
 import type { Solver } from './mip';
-import { modelOf } from './model';
-import { momentsOf, offersOf } from './offers';
-import { keptOf } from './plan';
-import { filmOf } from './shares';
+import { momentsOf } from './offers';
+import { programmeOf } from './programme';
 
 /** A change to the house, not to the plan, that would let a plan do better. */
 export type Help =
@@ -111,10 +108,8 @@ function relaxedOf(
   solver: Solver,
   outcome: ReturnType<typeof weekOutcome>,
 ): Relaxed {
-  const kinds = kindsOf(task);
-  const offers = offersOf(task, kinds.length);
-  const film = filmOf(task, kinds, outcome);
-  const model = modelOf(task, kinds, offers, film, keptOf(task));
+  const model = programmeOf(task, outcome);
+  const { kinds, offers } = model;
   const found = solver.solve(model.mip, {
     relaxed: true,
     gap: 0,

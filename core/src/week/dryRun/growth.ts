@@ -1,11 +1,13 @@
 import { lengthFromMass, massFromLength } from '../../fish';
-import { lengthOf, maintenanceKj } from '../../ration';
+import { lengthOf, maintenanceKj, stageFactor } from '../../ration';
 import type { WeekGroup } from '../task';
 
 /** A group as a dry run carries it from day to day. */
 export interface Growing {
   /** Mass of one fish, g: the lowest likely, the middle, and the highest likely. */
   massG: Range;
+  /** The greatest mass so far: a hungry fish grows thin, not short. */
+  greatestG: Range;
 }
 
 /** Nine of ten are expected between the ends. */
@@ -22,6 +24,8 @@ export interface Range {
  */
 const KEPT = 0.6;
 const KJ_PER_G = 5.5;
+/** A hungry body lives more thriftily: what is missing costs only this share of it. Assumption. */
+const SPARED = 0.7;
 /** How far off intake and maintenance may be. Assumption: as the bands of the simulation are. */
 const UNSURE = { intake: 0.15, maintenance: 0.12 };
 /** Per cent of its mass that a fish loses or gains in a day at the most. */
@@ -29,35 +33,51 @@ const MOST_A_DAY = 0.12;
 
 export function growingOf(group: WeekGroup): Growing {
   const { massG } = massFromLength(group.species, lengthOf({ ...group, tempC: 25 }));
-  return { massG: { low: massG.value, middle: massG.value, high: massG.value } };
+  const same = { low: massG.value, middle: massG.value, high: massG.value };
+  return { massG: same, greatestG: same };
 }
 
 /**
  * Mass after a day with so much energy. What is over maintenance grows it, less the nearer it is to
- * the length of an adult; what is missing is taken from it.
+ * the length of an adult; what is missing is taken from it, and comes back first.
  * @param gotKj what one fish gets that day
  */
-export function grown(group: WeekGroup, { massG }: Growing, gotKj: number, tempC: number): Growing {
-  const step = (mass: number, intake: number, upkeep: number) => {
-    const over = gotKj * intake - maintenanceKj(group.species, mass, tempC) * upkeep;
-    const length = lengthFromMass(group.species, mass);
+export function grown(
+  group: WeekGroup,
+  { massG, greatestG }: Growing,
+  gotKj: number,
+  tempC: number,
+): Growing {
+  const rests = stageFactor(group.stage);
+  const calm = rests > 0 && rests < 1 ? rests : rests === 0 ? stageFactor('resting') : 1;
+  const step = (mass: number, greatest: number, intake: number, upkeep: number) => {
+    const over = gotKj * intake - maintenanceKj(group.species, mass, tempC) * calm * upkeep;
+    const length = lengthFromMass(group.species, greatest);
     const room = Math.max(0, 1 - length / group.species.adultLengthCm);
     // A full-grown fish turns what is over into roe, milt and reserves.
-    const change = over > 0 ? (KEPT * over * Math.min(1, 2 * room)) / KJ_PER_G : over / KJ_PER_G;
+    const thin = mass < greatest;
+    const kept = thin ? KEPT : KEPT * Math.min(1, 2 * room);
+    const change = (over > 0 ? kept * over : SPARED * over) / KJ_PER_G;
     const most = MOST_A_DAY * mass;
     return mass + Math.min(most, Math.max(-most, change));
   };
+  const next = {
+    low: step(massG.low, greatestG.low, 1 - UNSURE.intake, 1 + UNSURE.maintenance),
+    middle: step(massG.middle, greatestG.middle, 1, 1),
+    high: step(massG.high, greatestG.high, 1 + UNSURE.intake, 1 - UNSURE.maintenance),
+  };
   return {
-    massG: {
-      low: step(massG.low, 1 - UNSURE.intake, 1 + UNSURE.maintenance),
-      middle: step(massG.middle, 1, 1),
-      high: step(massG.high, 1 + UNSURE.intake, 1 - UNSURE.maintenance),
+    massG: next,
+    greatestG: {
+      low: Math.max(greatestG.low, next.low),
+      middle: Math.max(greatestG.middle, next.middle),
+      high: Math.max(greatestG.high, next.high),
     },
   };
 }
 
-export const lengthsOf = (group: WeekGroup, { massG }: Growing): Range => ({
-  low: lengthFromMass(group.species, massG.low),
-  middle: lengthFromMass(group.species, massG.middle),
-  high: lengthFromMass(group.species, massG.high),
+export const lengthsOf = (group: WeekGroup, { greatestG }: Growing): Range => ({
+  low: lengthFromMass(group.species, greatestG.low),
+  middle: lengthFromMass(group.species, greatestG.middle),
+  high: lengthFromMass(group.species, greatestG.high),
 });

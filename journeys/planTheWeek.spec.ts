@@ -1,0 +1,147 @@
+import type { Page } from '@playwright/test';
+import { expect, test } from './product';
+
+async function openWeek(page: Page, url: string, tank: string): Promise<void> {
+  await page.goto(`${url}/week`);
+  await page.getByRole('tab', { name: new RegExp(`^\\d+ ${tank}$`) }).click();
+  await expect(page.getByText(/Simulated\.$/)).toBeVisible();
+}
+
+const plansOf = async (page: Page, url: string, tank: string) => {
+  const read = async (list: string) =>
+    (await (await page.request.get(`${url}/api/${list}`)).json()).items;
+  const { id } = (await read('tanks')).find((one: { name: string }) => one.name === tank);
+  const groups = (await read('groups')).filter((one: { tankId: string }) => one.tankId === id);
+  return new Map<string, { momentId: string; days: number[] }[]>(
+    groups.map((one: { name: string; diet: { servings: [] } }) => [one.name, one.diet.servings]),
+  );
+};
+
+// A board is dragged where it is wide; what is on a phone is tested with its components.
+test.use({ viewport: { width: 1280, height: 900 } });
+test.beforeEach(({ page: _ }, { project }) => {
+  test.skip(project.name === 'phone', 'once is enough');
+});
+
+test('a serving is dragged to another moment, and moved with the keys alone', async ({
+  page,
+  demo,
+}) => {
+  await openWeek(page, demo.url, 'Race');
+  const chip = page.getByRole('button', { name: /Frozen cyclops for Glass catfish$/ }).first();
+  const target = page.getByRole('button', { name: /^Add food: Midday break, Mon/ });
+  const from = (await chip.boundingBox())!;
+  const to = (await target.boundingBox())!;
+  await page.mouse.move(from.x + 20, from.y + 10);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 30, from.y, { steps: 4 });
+  await page.mouse.move(to.x + to.width / 2, to.y + to.height / 2, { steps: 12 });
+  await page.mouse.up();
+  await expect(page.getByRole('button', { name: 'Save the plan' })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Change: Midday break, Mon/ })).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('button', { name: /^Add food: Midday break, Mon/ })).toBeVisible();
+  // The same with the keys: M takes it up, an arrow moves it, M sets it down.
+  await chip.focus();
+  await page.keyboard.press('m');
+  await page.keyboard.press('ArrowUp');
+  await page.keyboard.press('m');
+  await expect(page.getByRole('button', { name: /^Change: Midday break, Mon/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Save the plan' }).click();
+  await expect(page.getByText(/The plan of Race is saved/)).toBeVisible();
+  const [servings] = [...(await plansOf(page, demo.url, 'Race')).values()];
+  expect(servings!.some(({ days }) => days.length === 1 && days[0] === 1)).toBe(true);
+});
+
+test('the plan of a tank is balanced, looked at, taken, saved, and served', async ({
+  page,
+  demo,
+}) => {
+  await openWeek(page, demo.url, 'Millpond');
+  const share = page.getByRole('link', { name: /^Pearl gouramis: / });
+  const before = Number(/: (\d+) %/.exec((await share.getAttribute('aria-label'))!)![1]);
+  expect(before).toBeLessThan(80);
+  await page.getByRole('button', { name: 'Balance', exact: true }).click();
+  const sheet = page.getByRole('dialog');
+  await sheet.getByRole('button', { name: 'Balance', exact: true }).click();
+  await expect(sheet.getByText('What changes', { exact: true })).toBeVisible({ timeout: 60_000 });
+  const [, then] = /(\d+) %/.exec(
+    (await sheet
+      .getByText(/^\d+ %$/)
+      .nth(1)
+      .textContent())!,
+  )!;
+  expect(Number(then)).toBeGreaterThan(before);
+  await sheet.getByRole('button', { name: 'What would help most?' }).click();
+  await expect(sheet.getByText(/^1\. |Nothing that was tried/)).toBeVisible({ timeout: 60_000 });
+  await sheet.getByRole('button', { name: 'Take all of it' }).click();
+  await expect(page.getByText(/Simulated\.$/)).toBeVisible();
+  await page.getByRole('button', { name: 'Save the plan' }).click();
+  await expect(page.getByText(/The plan of Millpond is saved/)).toBeVisible();
+  await page.goto(`${demo.url}/week`);
+  await expect(page.getByText(/Simulated\.$/)).toBeVisible();
+  const after = Number(/: (\d+) %/.exec((await share.getAttribute('aria-label'))!)![1]);
+  expect(after).toBeGreaterThan(before);
+});
+
+test('a solver that does not load is said, and the plan stays as it is', async ({ page, demo }) => {
+  await page.route('**/highs.wasm', (route) => route.abort());
+  await openWeek(page, demo.url, 'Race');
+  await page.getByRole('button', { name: 'Balance', exact: true }).click();
+  const sheet = page.getByRole('dialog');
+  await sheet.getByRole('button', { name: 'Balance', exact: true }).click();
+  await expect(sheet.getByText(/The solver could not be loaded/)).toBeVisible({ timeout: 60_000 });
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('button', { name: 'Saved' })).toBeDisabled();
+});
+
+test('two people at one plan: the second is told, and keeps what is theirs', async ({
+  page,
+  demo,
+  browser,
+}) => {
+  const other = await browser.newPage({ viewport: { width: 1280, height: 900 } });
+  for (const one of [page, other]) {
+    await openWeek(one, demo.url, 'Alder');
+    await one.getByRole('button', { name: 'Copy a day' }).click();
+    await one.getByRole('checkbox', { name: one === page ? 'Tuesday' : 'Thursday' }).click();
+    await one.getByRole('button', { name: 'Copy', exact: true }).click();
+  }
+  await page.getByRole('button', { name: 'Save the plan' }).click();
+  await expect(page.getByText(/The plan of Alder is saved/)).toBeVisible();
+  await other.getByRole('button', { name: 'Save the plan' }).click();
+  await expect(other.getByRole('alert').getByText('Keep mine')).toBeVisible();
+  await other.getByRole('button', { name: 'Keep mine' }).click();
+  await expect(other.getByText(/The plan of Alder is saved/)).toBeVisible();
+  await other.close();
+});
+
+test('the house’s week, eight weeks ahead, and a page for the wall', async ({ page, demo }) => {
+  await openWeek(page, demo.url, 'Tarn');
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Print' }).click();
+  expect((await download).suggestedFilename()).toBe('week-tarn-2026-03-11.pdf');
+  await page.getByRole('button', { name: 'Whole house' }).click();
+  await expect(page.getByRole('table', { name: /Minutes of work/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'To prepare' })).toBeVisible();
+  await page
+    .getByRole('cell', { name: /After work: \d+ minutes/ })
+    .first()
+    .click();
+  await page.goto(`${demo.url}/week/dry-run`);
+  await page.getByRole('button', { name: 'Run it' }).click();
+  await expect(page.getByText('What runs out')).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/^Nitrate (stays|passes)/)).toBeVisible();
+  // Nothing may hold the main thread for longer than a blink while all that is computed.
+  const longest = await page.evaluate(
+    () =>
+      new Promise<number>((resolve) => {
+        let most = 0;
+        new PerformanceObserver((list) => {
+          for (const entry of list.getEntries()) most = Math.max(most, entry.duration);
+        }).observe({ type: 'longtask', buffered: true });
+        setTimeout(() => resolve(most), 200);
+      }),
+  );
+  test.info().annotations.push({ type: 'longest task', description: `${Math.round(longest)} ms` });
+});
