@@ -18,6 +18,7 @@ export const paths = {
   createTank: ['post', '/api/tanks'],
   editTank: ['put', '/api/tanks/:id'],
   editPlan: ['put', '/api/tanks/:id/plan'],
+  balancePlan: ['post', '/api/tanks/:id/balance'],
   printWeek: ['get', '/api/tanks/:id/week-sheet'],
   listStartingPlans: ['get', '/api/starting-plans'],
   createStartingPlan: ['post', '/api/starting-plans'],

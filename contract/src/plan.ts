@@ -85,6 +85,18 @@ export const savedPlan = z.object({
   diets: z.array(z.object({ groupId: z.string(), diet })),
 });
 
+/** A plan as the server balanced it; what it comes to is simulated where it is looked at. */
+export const balancedPlan = z.object({
+  servings: z.array(z.object({ groupId: z.string(), servings: diet.shape.servings })),
+  rounds: z.number(),
+  settled: z.boolean(),
+  drift: z.number(),
+  status: z.enum(['good', 'stopped', 'none']),
+  gap: z.number(),
+  seconds: z.number(),
+});
+export type BalancedRow = z.infer<typeof balancedPlan>;
+
 /** A line of a keeper's own starting plan: what a serving says, but for amounts and whose it is. */
 const startingLine = dietServing.omit({ id: true, ownUnits: true });
 const startingFields = z.object({

@@ -28,7 +28,14 @@ import {
 import { household, householdEdit } from './household';
 import { supply } from './larder';
 import { moment, momentCreate, momentEdit } from './moment';
-import { planEdit, savedPlan, startingPlan, startingPlanCreate, startingPlanEdit } from './plan';
+import {
+  balancedPlan,
+  planEdit,
+  savedPlan,
+  startingPlan,
+  startingPlanCreate,
+  startingPlanEdit,
+} from './plan';
 import { paths, type RouteName } from './paths';
 import {
   batchCreate,
@@ -151,6 +158,12 @@ export const routes = {
     'Say what a tank’s groups eat, when, and when not',
     planEdit,
     savedPlan,
+  ),
+  balancePlan: change(
+    'balancePlan',
+    'Balance a tank’s plan as it is being edited, and keep nothing',
+    planEdit,
+    balancedPlan,
   ),
   printWeek: route('printWeek', {
     summary: 'A tank’s cycle on one page, to print',

@@ -266,6 +266,18 @@ const PROBES: Record<RouteName, Probe> = {
       diets: [],
     }),
   ),
+  balancePlan: finds404(
+    'post',
+    () => `/api/tanks/${ours.tank.id}/balance`,
+    () => ({
+      version: 0,
+      cycle: { days: 7, from: '2024-01-01' },
+      school: null,
+      fasts: [],
+      water: null,
+      diets: [],
+    }),
+  ),
   printWeek: finds404(
     'get',
     () => `/api/tanks/${ours.tank.id}/week-sheet`,

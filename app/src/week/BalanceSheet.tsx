@@ -1,7 +1,9 @@
+import type { Problem } from '@open-larder/contract';
 import { sayUnits } from '@open-larder/core/food';
 import {
   accepted,
   changesBetween,
+  withServings,
   type CellChange,
   type Help,
   type Judged,
@@ -14,7 +16,7 @@ import SquareCheck from 'lucide-react-native/icons/square-check';
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
-import { useWords, type HouseData, type Words } from '../store';
+import { api, useWords, type HouseData, type Words } from '../store';
 import { SIZES, themed, useColours } from '../theme';
 import { Button, Card, Sheet, Text, lowerFirst } from '../ui';
 import { startWeek, type WeekWorker } from '../workers/week';
@@ -31,6 +33,9 @@ interface Props {
   onClose: () => void;
 }
 
+/** Tanks past which a phone is spared the solving. */
+const LARGE_HOUSE = 40;
+
 const STEP_WORDS: Record<Progress['step'], string> = {
   looking: 'Looking at what could be given',
   solving: 'Solving',
@@ -43,9 +48,20 @@ export function BalanceSheet({ board, data, names, onClose }: Props) {
   const [task] = useState(board.task);
   const [progress, setProgress] = useState<Progress | null>(null);
   const balancing = useWork<BalancedPlan, WeekWorker>(task, startWeek);
+  const [ask] = api.useBalancePlanMutation();
+  const large = data.tanks.filter((tank) => !tank.archived).length > LARGE_HOUSE;
+  /** A large house is balanced by the server; what its plan comes to is simulated here. */
+  const onServer = async (worker: WeekWorker): Promise<BalancedPlan> => {
+    const answer = await ask({ params: { id: board.rows.tank.id }, body: board.draft });
+    if (answer.error) throw new Error((answer.error as Problem).detail);
+    const { servings, ...rest } = answer.data;
+    const plan = new Map(servings.map((one) => [one.groupId, one.servings]));
+    const before = await worker.judge(task);
+    return { ...rest, before, after: await worker.judge(withServings(task, plan)) };
+  };
   const start = () => {
     setProgress(null);
-    balancing.run((worker) => worker.balance(task, setProgress));
+    balancing.run((worker) => (large ? onServer(worker) : worker.balance(task, setProgress)));
   };
   return (
     <Sheet title="Balance the plan" open onClose={onClose}>

@@ -121,12 +121,7 @@ function DryRunOf({ data, tankId }: { data: HouseData; tankId: string | undefine
 }
 
 /** A tank's rows, as it is saved or with what is on the board. */
-function rowsOf(
-  tank: Tank,
-  data: HouseData,
-  drafts: Record<string, Draft>,
-  day: string,
-): WeekRows {
+function rowsOf(tank: Tank, data: HouseData, drafts: Record<string, Draft>, day: string): WeekRows {
   const groups: readonly Group[] = data.groupsIn.get(tank.id) ?? [];
   const draft = drafts[tank.id];
   const after = draft

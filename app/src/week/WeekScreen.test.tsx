@@ -292,7 +292,9 @@ describe('fasts, choices and what they take', () => {
     fireEvent.press(screen.getAllByLabelText('Close')[0]!);
     await screen.findByText(/Simulated\.$/);
     await waitFor(() =>
-      expect(labelOf(screen.getByLabelText(/^Zebrafish: /))).toMatch(/^Zebrafish: 1?[0-9] % of need/),
+      expect(labelOf(screen.getByLabelText(/^Zebrafish: /))).toMatch(
+        /^Zebrafish: 1?[0-9] % of need/,
+      ),
     );
   });
 });

@@ -4,6 +4,7 @@ import type { Aim } from '@open-larder/core/week';
 interface Names {
   group: (id: string) => string;
   moment: (id: string) => string;
+  food: (id: string) => string;
   /** Days of the cycle as words, from 0: «Mo, Th». */
   days: (days: readonly number[]) => string;
 }
@@ -37,6 +38,8 @@ export function sayAim(
       return `${who}: ${is} % fibre in the dry matter it eats; ${band} % is usual.`;
     case 'capped':
       return `${who}: ${about} ${is} times a week; ${band} is wise.`;
+    case 'rule':
+      return `${who}: ${names.food(about).toLowerCase()} stands ${is} times a week; you said ${high === 0 ? 'never' : `${band}`}.`;
     case 'variety':
       return `${who}: ${is} different foods; ${band} are wanted.`;
     case 'dominant':

@@ -17,6 +17,8 @@ export type AimKind =
   | 'fibre'
   /** Servings in seven days of a food that it should have little of. */
   | 'capped'
+  /** Servings in seven days of a food against the keeper's own limit. */
+  | 'rule'
   /** Different foods over the cycle, and the share of the one that it gets most of, %. */
   | 'variety'
   | 'dominant'
@@ -127,6 +129,9 @@ function groupAims(task: WeekTask, { days }: WeekOutcome, group: WeekGroup, f: n
     for (const [word, servings] of eaten.capped) {
       add('capped', servings / weeks, null, CAPPED_PER_WEEK, { about: word });
     }
+    for (const [foodId, { servings, most }] of eaten.limited) {
+      if (servings / weeks > most) add('rule', servings / weeks, null, most, { about: foodId });
+    }
     add('variety', eaten.foods, Math.min(VARIETY, eaten.offered), null);
     if (eaten.offered > 1) add('dominant', eaten.largest * 100, null, DOMINANT * 100);
   }
@@ -175,6 +180,19 @@ function sumsOf(task: WeekTask, days: WeekOutcome['days'], group: WeekGroup, f: 
       if (word) capped.set(word, (capped.get(word) ?? 0) + 1);
     }
   }
+  const rules = task.house.groups.find((one) => one.id === group.id)?.diet?.rules ?? [];
+  const limited = new Map(
+    rules.flatMap(({ foodId, taken, mostPerWeek }) => {
+      const most = taken === 0 ? 0 : mostPerWeek;
+      const servings = days.reduce(
+        (sum, day) =>
+          sum +
+          day.drops.filter((drop) => drop.groupId === group.id && drop.foodId === foodId).length,
+        0,
+      );
+      return most === null ? [] : [[foodId, { servings, most }] as const];
+    }),
+  );
   const own = kjOf.slice(0, -1);
   return {
     kj,
@@ -182,6 +200,7 @@ function sumsOf(task: WeekTask, days: WeekOutcome['days'], group: WeekGroup, f: 
     proteinG,
     fibreG,
     dryG,
+    limited,
     capped: [...capped].filter(([, servings]) => servings > 0),
     foods: own.filter((part) => part > COUNTS * kj).length,
     offered: known.filter(({ taken }) => taken > 0.25).length,

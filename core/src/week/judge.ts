@@ -21,6 +21,7 @@ const SCORE: Record<AimKind, number> = {
   protein: 5,
   fibre: 1.5,
   capped: 1,
+  rule: 3,
   variety: 1.5,
   dominant: 2,
   meals: 5,

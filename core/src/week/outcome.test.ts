@@ -103,6 +103,19 @@ describe('what a plan ought to do', () => {
     expect(aimOf(task, 'dominant', 'shoal')!.met).toBe(false);
   });
 
+  it('says where a plan contradicts what the keeper said of a food', () => {
+    const rules = [{ foodId: 'flake', taken: null, mostPerWeek: 2 }];
+    const shoal = testDiet([testServing('s', 'flake', 'morning')], { rules });
+    expect(aimOf(testTask({ diets: { shoal } }), 'rule', 'shoal')).toMatchObject({
+      met: false,
+      value: 7,
+      high: 2,
+      about: 'flake',
+    });
+    const kept = testDiet([testServing('s', 'flake', 'morning', { days: [1, 2] })], { rules });
+    expect(aimOf(testTask({ diets: { shoal: kept } }), 'rule', 'shoal')).toBeUndefined();
+  });
+
   it('weighs the work at a moment against the minutes there are', () => {
     const short = aimsOf(testTask({ spareMin: { morning: 1 } }), weekOutcome(testTask())).find(
       ({ kind }) => kind === 'work',

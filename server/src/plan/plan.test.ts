@@ -1,4 +1,5 @@
 import { WEEK } from '@open-larder/core';
+import { PDFDocument } from 'pdf-lib';
 import { v7 as uuidv7 } from 'uuid';
 import { sampleGroup, sampleServing, sampleTank, smallHouse } from '../testing/samples';
 import { startTestServer, type TestServer } from '../testing/testServer';
@@ -176,6 +177,43 @@ describe('a tank’s plan', () => {
     const backwards = { kind: 'dates', from: '2026-03-18', to: '2026-03-17' };
     await put(plan({ fasts: [{ id: uuidv7(), groupId: null, when: backwards }] })).expect(422);
     await put(plan({ cycle: { days: 29, from: '2026-03-10' } })).expect(422);
+  });
+});
+
+describe('balancing in the server', () => {
+  it('answers with a plan for the tank as it is being edited, and keeps nothing', async () => {
+    const serving = sampleServing(house.food.id, house.moment.id, { ownUnits: 0.5 });
+    const edit = plan({ diets: [diet([serving])] });
+    const { body } = await house.ask
+      .post(`/api/tanks/${house.tank.id}/balance`)
+      .send(edit)
+      .expect(201);
+    expect(body.status).not.toBe('none');
+    const [own] = body.servings;
+    expect(own.groupId).toBe(house.group.id);
+    expect(own.servings.length).toBeGreaterThan(0);
+    for (const { foodId } of own.servings) expect(foodId).toBe(house.food.id);
+    expect((await tankNow()).plan).toBeNull();
+  });
+
+  it('goes on answering meanwhile, and takes no more than two at once', async () => {
+    const ask = () => house.ask.post(`/api/tanks/${house.tank.id}/balance`).send(plan());
+    const answers = await Promise.all([ask(), ask(), ask(), house.ask.get('/api/health')]);
+    expect(answers.map(({ status }) => status).sort()).toEqual([200, 201, 201, 409]);
+  });
+});
+
+describe('a week on one page', () => {
+  it('is a page of PDF, whatever stands in the plan', async () => {
+    const many = Array.from({ length: 40 }, (_, at) =>
+      sampleServing(house.food.id, house.moment.id, { place: `place ${at}`, days: [1, 2, 3] }),
+    );
+    await put(plan({ cycle: { days: 28, from: '2026-03-10' }, diets: [diet(many)] })).expect(200);
+    const { body } = await house.ask.get(`/api/tanks/${house.tank.id}/week-sheet`).expect(200);
+    const bytes = Buffer.from(body.base64, 'base64');
+    expect(bytes.subarray(0, 5).toString()).toBe('%PDF-');
+    expect((await PDFDocument.load(bytes)).getPageCount()).toBe(1);
+    expect(body.fileName).toMatch(/^week-.*-2026-03-10\.pdf$/);
   });
 });
 
