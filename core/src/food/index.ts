@@ -9,5 +9,14 @@ export {
   type InWater,
   type Prepared,
 } from './prepare';
-export { endOn, fits, takes, type Eater, type Fit, type Offer, type Taking } from './suits';
+export {
+  endOn,
+  fits,
+  onlyBinds,
+  takes,
+  type Eater,
+  type Fit,
+  type Offer,
+  type Taking,
+} from './suits';
 export { unitMass, type UnitMass, type Weighing } from './weighIn';

@@ -1,6 +1,8 @@
+import { loadCatalogue } from '@open-larder/catalogue/load';
 import {
   fits,
   mealSteps,
+  onlyBinds,
   prepared,
   sayMinutes,
   sayPreparation,
@@ -153,5 +155,14 @@ describe('preparation', () => {
       '30 h',
       '3 d',
     ]);
+  });
+});
+
+describe('what only binds a mix', () => {
+  it('is no meal: gelatine and agar are not, everything else of the catalogue is', () => {
+    const binders = loadCatalogue()
+      .foods.filter((food) => onlyBinds({ ...food, composition: food }))
+      .map(({ key }) => key);
+    expect(binders).toEqual(['gelatine', 'agar']);
   });
 });

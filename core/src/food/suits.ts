@@ -103,6 +103,15 @@ const TAKES_DEAD: Record<Guild, number> = {
   predator: 0.5,
 };
 
+/**
+ * What only binds a mix is no meal: nearly pure protein, or hardly any protein and fat at all in what
+ * is not a leaf. Assumption.
+ */
+export function onlyBinds({ family, composition }: Pick<Offer, 'family' | 'composition'>): boolean {
+  const dry = ofDryMatter(composition);
+  return dry.protein > 0.95 || (family !== 'leaf' && dry.protein + dry.fat < 0.1);
+}
+
 export type Taking = 'readily' | 'usually' | 'reluctantly' | 'hardly';
 
 /**

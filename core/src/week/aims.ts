@@ -1,5 +1,5 @@
 import type { Guild } from '@open-larder/catalogue';
-import { digestibleEnergy, takes } from '../food';
+import { digestibleEnergy, onlyBinds, takes } from '../food';
 import { FILM_FOOD, type FeedFood } from '../zones';
 import type { WeekOutcome } from './outcome';
 import type { WeekGroup, WeekTask } from './task';
@@ -71,7 +71,8 @@ const NOTHING = 0.005;
 export function foodsFor(task: Pick<WeekTask, 'foods'>, group: WeekGroup) {
   return task.foods.map((food) => {
     const { likely, capped } = takes(group.species, { ...food, ...food.inWater });
-    return { food, taken: group.taken?.[food.id] ?? likely.value, capped };
+    const expected = onlyBinds(food) ? 0 : likely.value;
+    return { food, taken: group.taken?.[food.id] ?? expected, capped };
   });
 }
 

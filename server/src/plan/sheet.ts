@@ -152,7 +152,10 @@ const columnOf = (block: Block) =>
   (SHEET.width - 2 * SHEET.edge - MOMENT) / Math.max(1, block.heads.length);
 
 const cellLines = (cell: Cell, block: Block, font: PDFFont, size: number) =>
-  cell.lines.flatMap((line) => wrapped(line, font, size, columnOf(block) - 2 * PAD));
+  // Several servings are told apart by a dash before each.
+  cell.lines.flatMap((line) =>
+    wrapped(cell.lines.length > 1 ? `– ${line}` : line, font, size, columnOf(block) - 2 * PAD),
+  );
 
 const rowHeight = (row: Row, block: Block, font: PDFFont, size: number) =>
   Math.max(
