@@ -294,7 +294,15 @@ const useStyles = themed((c) => ({
   line: { flexDirection: 'row' },
   ruled: { borderTopWidth: 1, borderColor: c.rule },
   ruledLeft: { borderLeftWidth: 1, borderColor: c.rule },
-  momentHead: { width: 88, padding: 8 },
+  momentHead: {
+    width: 88,
+    padding: 8,
+    // On the web it stays in sight while the days scroll beneath it.
+    position: 'sticky' as 'relative',
+    left: 0,
+    zIndex: 5,
+    backgroundColor: c.paper,
+  },
   column: { width: COLUMN },
   columnWide: { flex: 1, minWidth: 0 },
   dayHead: { padding: 8, borderLeftWidth: 1, borderColor: c.rule },
