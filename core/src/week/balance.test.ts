@@ -77,6 +77,22 @@ describe('balancing', () => {
     }
   });
 
+  it('keeps to the shelf however its steps were rounded or moved', () => {
+    const task = testTask();
+    for (const stockG of [0.9, 1.7, 2.6]) {
+      const shelf = task.shelf.map((food) => ({ ...food, stockG }));
+      const { after, before } = balanced({ ...task, shelf });
+      if (after === before) continue;
+      for (const { id, unit } of task.foods) {
+        const usedG = [...after.servings.values()]
+          .flatMap(cellsOf)
+          .filter(({ serving }) => serving.foodId === id)
+          .reduce((sum, { serving }) => sum + serving.ownUnits! * unit.massG, 0);
+        expect(usedG).toBeLessThanOrEqual(stockG + 1e-6);
+      }
+    }
+  });
+
   it('leaves the plan as it is where a group may eat nothing on the shelf', () => {
     const task = testTask();
     const empty = balanced({ ...task, shelf: task.shelf.map((food) => ({ ...food, stockG: 0 })) });

@@ -5,7 +5,7 @@ import { kindsOf } from './kinds';
 import type { Solution, Solver } from './mip';
 import { modelOf, type BalanceModel } from './model';
 import { offersOf, type Offer } from './offers';
-import { keptOf, servingsOf, type Steps } from './plan';
+import { keepsLimits, keptOf, servingsOf, type Steps } from './plan';
 import { polished } from './polish';
 import { corrected, driftOf, filmOf } from './shares';
 
@@ -122,7 +122,12 @@ export function balance(task: WeekTask, solver: Solver, options: BalanceOptions)
     );
     const { servings, offerOf } = servingsOf(task, kinds, offers, given, newId);
     const plan = judged(withServings(task, servings), rough);
-    if (best === null || plan.score < best.plan.score) best = { plan, given, offers };
+    if (
+      keepsLimits(task, kinds, offers, given) &&
+      (best === null || plan.score < best.plan.score)
+    ) {
+      best = { plan, given, offers };
+    }
     drift = driftOf(task, kinds, offers, plan.outcome, film, given);
     if (!relaxed && drift <= search.another) break;
     offers = corrected(offers, kinds, plan.outcome, offerOf);

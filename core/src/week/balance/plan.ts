@@ -66,3 +66,34 @@ export function servingsOf(
 }
 
 const tidy = (value: number) => Math.round(value * 1e6) / 1e6;
+
+/**
+ * Whether steps keep to what is hard: the shelf, and how often a group may have a food. A programme
+ * in whole units does; what was rounded, or moved by hand, may not.
+ */
+export function keepsLimits(
+  task: WeekTask,
+  kinds: readonly DayKind[],
+  offers: readonly Offer[],
+  given: Steps,
+): boolean {
+  const grams = new Map<number, number>();
+  const servings = new Map<string, { times: number; most: number }>();
+  offers.forEach(({ food, group, stepG, mostServings }, o) => {
+    kinds.forEach(({ days }, k) => {
+      const steps = given[k]![o]!;
+      if (steps <= 0) return;
+      grams.set(food, (grams.get(food) ?? 0) + days.length * steps * stepG);
+      const key = `${group} ${food}`;
+      const times = (servings.get(key)?.times ?? 0) + days.length;
+      servings.set(key, { times, most: mostServings });
+    });
+  });
+  return (
+    [...servings.values()].every(({ times, most }) => times <= most) &&
+    [...grams].every(([food, massG]) => {
+      const shelf = task.shelf.find((one) => one.foodId === task.foods[food]!.id);
+      return massG <= (shelf?.stockG ?? 0) + 1e-9;
+    })
+  );
+}

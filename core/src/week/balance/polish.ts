@@ -2,7 +2,7 @@ import type { Judged } from '../judge';
 import type { WeekTask } from '../task';
 import type { DayKind } from './kinds';
 import type { Offer } from './offers';
-import type { Steps } from './plan';
+import { keepsLimits, type Steps } from './plan';
 
 /** Plans that are tried at the most. Each is a day simulated: seconds for a large tank. */
 const MOST_TRIALS = 20;
@@ -43,6 +43,7 @@ export function polished(
           const other = best.map((ofKind, at) =>
             at === k ? ofKind.map((steps, i) => (i === o ? next : steps)) : ofKind,
           );
+          if (!keepsLimits(task, kinds, offers, other)) continue;
           const tried = judge(other);
           trials = tried === null ? MOST_TRIALS : trials + 1;
           if (tried === null) return;
