@@ -207,6 +207,17 @@ function KeepOwn({ board, own }: { board: Board; own: readonly StartingPlanRow[]
       setName('');
     }
   };
+  const putAway = async ({ id, ...fields }: StartingPlanRow) => {
+    const done = await edit({ params: { id }, body: { ...fields, archived: true } });
+    if (done.error) {
+      say((done.error as { detail: string }).detail, { tone: 'fault' });
+      return;
+    }
+    const { version } = done.data;
+    say(`«${fields.name}» is put away.`, {
+      undo: () => void edit({ params: { id }, body: { ...fields, version, archived: false } }),
+    });
+  };
   return (
     <View style={{ gap: 10 }}>
       <Text look="subtitle">Keep one of your own</Text>
@@ -238,10 +249,7 @@ function KeepOwn({ board, own }: { board: Board; own: readonly StartingPlanRow[]
                   look="bare"
                   label="Put away"
                   spoken={`Put away ${plan.name}`}
-                  onPress={() => {
-                    const { id, ...fields } = plan;
-                    void edit({ params: { id }, body: { ...fields, archived: true } });
-                  }}
+                  onPress={() => void putAway(plan)}
                 />
               }
             />

@@ -186,6 +186,9 @@ describe('the board', () => {
     fireEvent.press(screen.getByText('Drop the changes'));
     expect(chips()).toHaveLength(6);
     expect(screen.getByText('Saved')).toBeTruthy();
+    // Dropped by mistake: the way back is in the line that says so.
+    fireEvent.press(screen.getAllByLabelText('Undo').at(-1)!);
+    expect(chips()).toHaveLength(5);
   });
 
   it('of two people is kept twice until one of them decides', async () => {

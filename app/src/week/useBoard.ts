@@ -98,7 +98,12 @@ export function useBoard(data: HouseData, tankId: string, day: string): Board {
     undo: written && written.past.length > 0 ? () => void dispatch(planUndone(tankId)) : null,
     redo: written && written.future.length > 0 ? () => void dispatch(planRedone(tankId)) : null,
     edit: (change) => void dispatch(planEdited({ tankId, from: draft, to: change(draft) })),
-    discard: () => void dispatch(planDropped(tankId)),
+    discard: () => {
+      dispatch(planDropped(tankId));
+      say('The changes are dropped.', {
+        undo: () => void dispatch(planEdited({ tankId, from: saved, to: draft })),
+      });
+    },
     saving,
     save: () => put(draft, saved),
     stale,

@@ -192,7 +192,13 @@ describe('balancing in the server', () => {
     const [own] = body.servings;
     expect(own.groupId).toBe(house.group.id);
     expect(own.servings.length).toBeGreaterThan(0);
-    for (const { foodId } of own.servings) expect(foodId).toBe(house.food.id);
+    // Of this household's shelf, in whole steps of a hand.
+    const { body: shelf } = await house.ask.get('/api/foods').expect(200);
+    const known = new Set(shelf.items.map((food: { id: string }) => food.id));
+    for (const { foodId, ownUnits } of own.servings) {
+      expect(known.has(foodId)).toBe(true);
+      expect(ownUnits % 0.5).toBe(0);
+    }
     expect((await tankNow()).plan).toBeNull();
   });
 
