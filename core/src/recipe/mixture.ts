@@ -54,6 +54,8 @@ export function mixture(parts: readonly Part[], { cooked, drained }: Losses): Mi
     water: total(parts, (part) => part.composition.moisture),
   };
   const dryG = rawG - raw.water;
+  // Summed as the plants are: a difference of two nearly equal masses would leave more than all.
+  const solidG = total(parts, (part) => 1 - part.composition.moisture);
   const plantG = total(parts, (part) => part.plantShare * (1 - part.composition.moisture));
   const dripG = drained * rawG;
   const soluble = dryG - raw.fibre;
@@ -77,7 +79,7 @@ export function mixture(parts: readonly Part[], { cooked, drained }: Losses): Mi
       ash: share(raw.ash * kept),
       moisture: share(water),
     },
-    plantShare: dryG > 0 ? plantG / dryG : 0,
+    plantShare: solidG > 0 ? plantG / solidG : 0,
   };
 }
 
