@@ -17,11 +17,8 @@ const plansOf = async (page: Page, url: string, tank: string) => {
   );
 };
 
-// A board is dragged where it is wide; what is on a phone is tested with its components.
+// The whole board in sight, so that a serving can be dragged from one end to the other.
 test.use({ viewport: { width: 1280, height: 900 } });
-test.beforeEach(({ page: _ }, { project }) => {
-  test.skip(project.name === 'phone', 'once is enough');
-});
 
 test('a serving is dragged to another moment, and moved with the keys alone', async ({
   page,

@@ -41,14 +41,14 @@ export function weekTaskOf(rows: WeekRows, day: string): WeekTask {
   const tank = houseTank(rows.tank);
   const { cycle } = tank.plan;
   const first = addDays(day, 1 - dayOfCycle(cycle, day));
-  const mine = (id: string) => id === tank.id;
+  const isHere = (id: string) => id === tank.id;
   const only = (house: House, which: (id: string) => boolean): House => ({
     ...house,
     groups: house.groups.filter((group) => which(group.tankId)),
   });
-  const others = only(rows.house, (id) => !mine(id));
+  const others = only(rows.house, (id) => !isHere(id));
   const groups = weekGroups(rows);
-  const house = { ...only(rows.house, mine), tanks: [tank] };
+  const house = { ...only(rows.house, isHere), tanks: [tank] };
   return {
     house: {
       ...house,
