@@ -1,11 +1,5 @@
 import { goodUntil, plannedUse, pricePerGram } from '@open-larder/core/stock';
-import {
-  addDays,
-  compileRound,
-  dayOfCycle,
-  type House,
-  type HouseTank,
-} from '@open-larder/core/round';
+import { addDays, compileRound, dayOfCycle, type House } from '@open-larder/core/round';
 import {
   choicesOf,
   preparing,
@@ -59,7 +53,7 @@ export function weekTaskOf(rows: WeekRows, day: string): WeekTask {
     foods: feedingFoods(rows),
     shelf: shelfFor(rows.foods, others, first, cycle.days),
     school: rows.tank.plan?.school ?? choicesOf(usualFor(groups, rows)),
-    spareMin: spareFor(rows.moments, rows, others, tank, first),
+    spareMin: spareFor(rows, others, first),
     first,
   };
 }
@@ -115,16 +109,10 @@ function shelfFor(
 }
 
 /** Minutes that are left for one tank at each moment, once the others are served. */
-function spareFor(
-  moments: readonly MomentRow[],
-  rows: WeekRows,
-  others: House,
-  tank: HouseTank,
-  first: string,
-): Record<string, number> {
+function spareFor(rows: WeekRows, others: House, first: string): Record<string, number> {
   const spare: Record<string, number> = {};
   const work = workOf(compileRound(others, first), feedingFoods(rows));
-  for (const moment of moments) {
+  for (const moment of rows.moments) {
     if (moment.archived || moment.spareMin === null) continue;
     spare[moment.id] = Math.max(1, moment.spareMin - (work[moment.id] ?? 0));
   }

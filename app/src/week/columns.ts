@@ -1,6 +1,11 @@
-import { addDays } from '@open-larder/core/round';
+import {
+  addDays,
+  compileRound,
+  wallMinutes,
+  type Round,
+  type RoundServing,
+} from '@open-larder/core/round';
 import { cellsOf, tankOf, type WeekTask } from '@open-larder/core/week';
-import { compileRound, wallMinutes, type RoundServing } from '@open-larder/core/round';
 
 /** One column of the board: a day of the cycle, and the date on which it stands. */
 export interface Column {
@@ -32,17 +37,18 @@ export function boardOf(
   const order = Array.from({ length: days }, (_, at) => at + 1);
   // A week that begins on Sunday shows the Sunday before.
   if (days === 7 && weekStart === 7) order.unshift(order.pop() as number);
+  const rounds: Round[] = [];
   const columns = order.map((day, at): Column => {
     const before = days === 7 && weekStart === 7 && at === 0 ? 7 : 0;
     const date = addDays(task.first, day - 1 - before);
     const round = compileRound(task.house, date);
+    rounds.push(round);
     return {
       day,
       date,
       fasting: round.groups.flatMap(({ group, rest }) => (rest === 'fast' ? group.id : [])),
     };
   });
-  const rounds = columns.map(({ date }) => compileRound(task.house, date));
   const rows = task.house.moments
     .map((moment) => ({
       momentId: moment.id,
