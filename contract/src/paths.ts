@@ -64,3 +64,6 @@ export const paths = {
 } as const satisfies Record<string, readonly ['get' | 'post' | 'put', string]>;
 
 export type RouteName = keyof typeof paths;
+
+/** How an answer is sent that tells how far it is: a JSON text a line. */
+export const LINES = 'application/x-ndjson';

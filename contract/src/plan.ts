@@ -85,9 +85,20 @@ export const savedPlan = z.object({
   diets: z.array(z.object({ groupId: z.string(), diet })),
 });
 
+const servingsBy = z.array(z.object({ groupId: z.string(), servings: diet.shape.servings }));
+
+/** How far a plan is balanced, told while it goes on; scores are better the lower they are. */
+export const balancing = z.object({
+  step: z.enum(['looking', 'solving', 'simulating']),
+  round: z.number(),
+  before: z.number(),
+  best: z.object({ score: z.number(), servings: servingsBy }).nullable(),
+});
+export type BalancingRow = z.infer<typeof balancing>;
+
 /** A plan as the server balanced it; what it comes to is simulated where it is looked at. */
 export const balancedPlan = z.object({
-  servings: z.array(z.object({ groupId: z.string(), servings: diet.shape.servings })),
+  servings: servingsBy,
   rounds: z.number(),
   settled: z.boolean(),
   drift: z.number(),

@@ -30,6 +30,7 @@ import { supply } from './larder';
 import { moment, momentCreate, momentEdit } from './moment';
 import {
   balancedPlan,
+  balancing,
   planEdit,
   savedPlan,
   startingPlan,
@@ -37,6 +38,7 @@ import {
   startingPlanEdit,
 } from './plan';
 import { paths, type RouteName } from './paths';
+import type { Problem } from './problem';
 import {
   batchCreate,
   batchReceipt,
@@ -62,6 +64,8 @@ export interface Route {
   query: z.ZodType;
   body: z.ZodType;
   response: z.ZodType;
+  /** What is told while the answer is worked out, where that takes long. */
+  told?: z.ZodType;
 }
 
 const none = z.object({});
@@ -70,12 +74,12 @@ const none = z.object({});
 const handQuery = z.object({ hand: z.string().trim().min(1).max(30).optional() });
 
 type Parts = Pick<Route, 'summary' | 'response'> &
-  Partial<Pick<Route, 'params' | 'query' | 'body'>>;
+  Partial<Pick<Route, 'params' | 'query' | 'body' | 'told'>>;
 
 type Filled<P extends Parts> = {
   [K in keyof Route]: K extends keyof P
     ? P[K]
-    : K extends 'method' | 'path'
+    : K extends 'method' | 'path' | 'told'
       ? Route[K]
       : typeof none;
 };
@@ -159,12 +163,13 @@ export const routes = {
     planEdit,
     savedPlan,
   ),
-  balancePlan: change(
-    'balancePlan',
-    'Balance a tank’s plan as it is being edited, and keep nothing',
-    planEdit,
-    balancedPlan,
-  ),
+  balancePlan: route('balancePlan', {
+    summary: 'Balance a tank’s plan as it is being edited, and keep nothing',
+    params: byId,
+    body: planEdit,
+    told: balancing,
+    response: balancedPlan,
+  }),
   printWeek: route('printWeek', {
     summary: 'A tank’s cycle on one page, to print',
     params: byId,
@@ -313,3 +318,11 @@ export type QueryOf<N extends RouteName> = z.output<Row<N>['query']>;
 export type QueryInputOf<N extends RouteName> = z.input<Row<N>['query']>;
 export type BodyOf<N extends RouteName> = z.output<Row<N>['body']>;
 export type ResponseOf<N extends RouteName> = z.output<Row<N>['response']>;
+export type ToldOf<N extends RouteName> = z.output<NonNullable<Row<N>['told']>>;
+
+/**
+ * A line of an answer that tells how far it is: a JSON text a line, the answer last. What goes wrong
+ * after the first line is told as a line too.
+ */
+export type Line<N extends RouteName> =
+  { told: ToldOf<N> } | { answer: ResponseOf<N> } | { problem: Problem };

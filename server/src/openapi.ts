@@ -1,4 +1,4 @@
-import { problem, routes } from '@open-larder/contract';
+import { LINES, problem, routes } from '@open-larder/contract';
 import { z } from 'zod';
 
 const schema = (type: z.ZodType, io: 'input' | 'output') => {
@@ -8,6 +8,10 @@ const schema = (type: z.ZodType, io: 'input' | 'output') => {
   >;
   return rest;
 };
+
+/** What a line may be of an answer that tells how far it is. */
+const linesOf = (told: z.ZodType, response: z.ZodType) =>
+  [{ told }, { answer: response }, { problem }].map((line) => schema(z.object(line), 'output'));
 
 function parameters(type: z.ZodType, place: 'path' | 'query') {
   const { properties = {}, required = [] } = schema(type, 'input') as {
@@ -46,7 +50,12 @@ export function openApi() {
         responses: {
           [success]: {
             description: 'Done',
-            content: { 'application/json': { schema: schema(route.response, 'output') } },
+            content: {
+              'application/json': { schema: schema(route.response, 'output') },
+              ...(route.told && {
+                [LINES]: { schema: { anyOf: linesOf(route.told, route.response) } },
+              }),
+            },
           },
           default: {
             description: 'What is wrong and what to do (RFC 9457)',

@@ -1,13 +1,17 @@
 import type { Problem } from '@open-larder/contract';
 import type { ErrorRequestHandler, RequestHandler, Response } from 'express';
 import type { Logger } from 'pino';
+import { isTold, lineOf } from './lines';
 import { ProblemError } from './problems';
 
-function send(response: Response, problem: Omit<Problem, 'type'> & { type?: string }): void {
+type Said = Omit<Problem, 'type'> & { type?: string };
+const whole = (problem: Said): Problem => ({ ...problem, type: problem.type ?? 'about:blank' });
+
+function send(response: Response, problem: Said): void {
   response
     .status(problem.status)
     .type('application/problem+json')
-    .send(JSON.stringify({ ...problem, type: problem.type ?? 'about:blank' }));
+    .send(JSON.stringify(whole(problem)));
 }
 
 export const unknownRoute: RequestHandler = (request, response) => {
@@ -21,25 +25,19 @@ export const unknownRoute: RequestHandler = (request, response) => {
 /** Every error leaves as a problem document; what is not ours to explain leaves without its stack. */
 export function sayErrors(log: Logger): ErrorRequestHandler {
   return (error: unknown, _request, response, next) => {
-    if (response.headersSent) {
-      next(error);
-      return;
-    }
-    if (error instanceof ProblemError) {
-      send(response, error.problem);
-      return;
-    }
-    const known = bodyProblem(error) ?? databaseProblem(error);
-    if (known) {
-      send(response, known);
-      return;
-    }
-    log.error({ err: error }, 'a request failed');
-    send(response, {
+    const known =
+      error instanceof ProblemError
+        ? error.problem
+        : (bodyProblem(error) ?? databaseProblem(error));
+    if (!known) log.error({ err: error }, 'a request failed');
+    const problem = known ?? {
       status: 500,
       title: 'Something went wrong here',
       detail: 'The server could not finish this. Nothing was changed; try again in a moment.',
-    });
+    };
+    if (!response.headersSent) send(response, problem);
+    else if (isTold(response)) response.end(lineOf({ problem: whole(problem) }));
+    else next(error);
   };
 }
 

@@ -11,6 +11,7 @@ import type { Request, RequestHandler, Router } from 'express';
 import type { Catalogue } from '@open-larder/catalogue/load';
 import type { Clock } from '../clock';
 import type { Scope } from '../db';
+import { linesTo, type Telling } from './lines';
 import { notFound, ProblemError } from './problems';
 
 /** What every handler may use. */
@@ -22,7 +23,7 @@ export interface Context {
 
 export type Handler<N extends RouteName> = (
   request: { params: ParamsOf<N>; query: QueryOf<N>; body: BodyOf<N> },
-  context: Context,
+  context: Context & Telling<N>,
 ) => Promise<ResponseOf<N>>;
 
 export type Handlers = { [N in RouteName]?: Handler<N> };
@@ -50,11 +51,12 @@ export function mount(
           errors: faults,
         });
       }
+      const lines = linesTo(response, route);
       const result = await handle(
         { params: params.data, query: query.data, body: body.data } as never,
-        contextOf(request),
+        { ...contextOf(request), ...lines.telling },
       );
-      response.status(route.method === 'post' ? 201 : 200).json(route.response.parse(result));
+      lines.answer(route.response.parse(result));
     };
     router[route.method](route.path, answer);
   }

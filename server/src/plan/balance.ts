@@ -1,6 +1,6 @@
 import { join } from 'node:path';
 import { Worker } from 'node:worker_threads';
-import type { BalancedRow } from '@open-larder/contract';
+import type { BalancedRow, BalancingRow } from '@open-larder/contract';
 import type { WeekTask } from '@open-larder/core/week';
 import { conflict } from '../http/problems';
 
@@ -13,11 +13,19 @@ let running = 0;
 /** A thread does not inherit that TypeScript is read: it has to be said again. */
 const START = "require('tsx/cjs'); require(require('node:worker_threads').workerData.work);";
 
+/** What a thread says: how far it is, and at last what came of it. */
+export type Said = { told: BalancingRow } | { answer: BalancedRow };
+
 /**
  * Balance a tank's plan in a thread of its own, so that the server goes on answering.
- * @throws ProblemError 409 where two plans are being balanced already
+ * @param gone ends it early: nobody waits any more
+ * @throws ProblemError 409 where two plans are being balanced already, or where it did not end
  */
-export async function balanceAside(task: WeekTask): Promise<BalancedRow> {
+export async function balanceAside(
+  task: WeekTask,
+  tell: (news: BalancingRow) => void,
+  gone: AbortSignal,
+): Promise<BalancedRow> {
   if (running >= MOST_AT_ONCE) {
     throw conflict('Two plans are being balanced already. Try again in a minute.');
   }
@@ -27,16 +35,23 @@ export async function balanceAside(task: WeekTask): Promise<BalancedRow> {
     execArgv: [],
     workerData: { task, seconds: SECONDS, work: join(__dirname, 'balanceWork.ts') },
   });
-  const patience = setTimeout(() => void worker.terminate(), PATIENCE_MS);
+  const end = () => void worker.terminate();
+  const patience = setTimeout(end, PATIENCE_MS);
+  gone.addEventListener('abort', end);
   try {
     return await new Promise<BalancedRow>((resolve, reject) => {
-      worker.once('message', resolve);
+      worker.on('message', (said: Said) => {
+        if ('told' in said) tell(said.told);
+        else resolve(said.answer);
+      });
       worker.once('error', reject);
       worker.once('exit', () => reject(conflict('The plan could not be balanced in time.')));
     });
   } finally {
     clearTimeout(patience);
+    gone.removeEventListener('abort', end);
+    // A place is free once the thread has really ended.
+    await worker.terminate();
     running -= 1;
-    void worker.terminate();
   }
 }

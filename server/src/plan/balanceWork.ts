@@ -1,7 +1,16 @@
 import { parentPort, workerData } from 'node:worker_threads';
-import { balance, solverOf, type WeekTask } from '@open-larder/core/week';
+import { balance, solverOf, type Judged, type WeekTask } from '@open-larder/core/week';
 import highsLoader from 'highs';
 import { v7 as uuidv7 } from 'uuid';
+import type { Said } from './balance';
+
+const say = (said: Said) => parentPort?.postMessage(said);
+
+const rowsOf = (servings: Judged['servings']) =>
+  [...servings].map(([groupId, own]) => ({
+    groupId,
+    servings: own.map((serving) => ({ ...serving, days: [...serving.days] })),
+  }));
 
 /** Runs in a thread of its own: balance the task that it is given, and say what came of it. */
 async function main(): Promise<void> {
@@ -12,15 +21,23 @@ async function main(): Promise<void> {
     newId: () => uuidv7(),
     seconds,
     now: () => performance.now() / 1000,
+    onProgress: ({ best, ...progress }) => {
+      say({
+        told: { ...progress, best: best && { ...best, servings: rowsOf(best.servings) } },
+      });
+      return true;
+    },
   });
-  parentPort?.postMessage({
-    servings: [...after.servings].map(([groupId, servings]) => ({ groupId, servings })),
-    rounds,
-    settled,
-    drift: Number.isFinite(drift) ? drift : 1,
-    status,
-    gap: Number.isFinite(gap) ? gap : 1,
-    seconds: (performance.now() - began) / 1000,
+  say({
+    answer: {
+      servings: rowsOf(after.servings),
+      rounds,
+      settled,
+      drift: Number.isFinite(drift) ? drift : 1,
+      status,
+      gap: Number.isFinite(gap) ? gap : 1,
+      seconds: (performance.now() - began) / 1000,
+    },
   });
 }
 

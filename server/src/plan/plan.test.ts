@@ -1,8 +1,12 @@
+import { loadCatalogue } from '@open-larder/catalogue/load';
+import type { BalancingRow, Line } from '@open-larder/contract';
 import { WEEK } from '@open-larder/core';
 import { PDFDocument } from 'pdf-lib';
 import { v7 as uuidv7 } from 'uuid';
 import { sampleGroup, sampleServing, sampleTank, smallHouse } from '../testing/samples';
 import { startTestServer, type TestServer } from '../testing/testServer';
+import { balanceAside } from './balance';
+import { taskOf } from './task';
 
 let server: TestServer;
 let house: Awaited<ReturnType<typeof smallHouse>>;
@@ -181,15 +185,34 @@ describe('a tank’s plan', () => {
 });
 
 describe('balancing in the server', () => {
+  const balanceIt = (body: object) =>
+    house.ask
+      .post(`/api/tanks/${house.tank.id}/balance`)
+      .send(body)
+      .buffer(true)
+      .parse((response, done) => {
+        let text = '';
+        response.on('data', (part) => (text += String(part)));
+        response.on('end', () => done(null, text));
+      });
+  /** What came line by line. */
+  const linesOf = ({ body }: { body: string }) =>
+    body
+      .trim()
+      .split('\n')
+      .map((line) => JSON.parse(line) as Line<'balancePlan'>);
+  const answerOf = (lines: Line<'balancePlan'>[]) => {
+    const last = lines.at(-1)!;
+    if (!('answer' in last)) throw new Error(JSON.stringify(last));
+    return last.answer;
+  };
+
   it('answers with a plan for the tank as it is being edited, and keeps nothing', async () => {
     const serving = sampleServing(house.food.id, house.moment.id, { ownUnits: 0.5 });
     const edit = plan({ diets: [diet([serving])] });
-    const { body } = await house.ask
-      .post(`/api/tanks/${house.tank.id}/balance`)
-      .send(edit)
-      .expect(201);
-    expect(body.status).not.toBe('none');
-    const [own] = body.servings;
+    const { status, servings } = answerOf(linesOf(await balanceIt(edit).expect(201)));
+    expect(status).not.toBe('none');
+    const own = servings[0]!;
     expect(own.groupId).toBe(house.group.id);
     expect(own.servings.length).toBeGreaterThan(0);
     // Of this household's shelf, in whole steps of a hand.
@@ -197,13 +220,46 @@ describe('balancing in the server', () => {
     const known = new Set(shelf.items.map((food: { id: string }) => food.id));
     for (const { foodId, ownUnits } of own.servings) {
       expect(known.has(foodId)).toBe(true);
-      expect(ownUnits % 0.5).toBe(0);
+      expect(ownUnits! % 0.5).toBe(0);
     }
     expect((await tankNow()).plan).toBeNull();
   });
 
+  it('tells how far it is, with the best plan so far, and the answer last', async () => {
+    const answer = await balanceIt(plan()).expect(201);
+    expect(answer.headers['content-type']).toMatch(/^application\/x-ndjson/);
+    const lines = linesOf(answer);
+    const told = lines.flatMap((line) => ('told' in line ? [line.told] : []));
+    expect(told[0]).toMatchObject({ step: 'looking', round: 0, best: null });
+    const best = told.flatMap((one) => (one.best ? [one.best] : []));
+    expect(best.length).toBeGreaterThan(0);
+    // What is told as the best never gets worse.
+    const scores = best.map(({ score }) => score);
+    expect(scores).toEqual([...scores].sort((a, b) => b - a));
+    expect(best.at(-1)!.servings[0]!.groupId).toBe(house.group.id);
+    expect(lines.slice(0, -1).every((line) => 'told' in line)).toBe(true);
+    expect(answerOf(lines).status).toBe('good');
+  });
+
+  it('ends at once when nobody waits for it', async () => {
+    const gone = new AbortController();
+    const told: BalancingRow[] = [];
+    const tell = (news: BalancingRow) => {
+      told.push(news);
+      gone.abort();
+    };
+    const task = await taskOf(house.tank.id, plan(), {
+      scope: server.scope('ours'),
+      clock: { now: () => server.clock.at },
+      catalogue: loadCatalogue(),
+    });
+    const work = balanceAside(task, tell, gone.signal);
+    await expect(work).rejects.toThrow('The plan could not be balanced in time.');
+    expect(told).toHaveLength(1);
+  });
+
   it('goes on answering meanwhile, and takes no more than two at once', async () => {
-    const ask = () => house.ask.post(`/api/tanks/${house.tank.id}/balance`).send(plan());
+    const ask = () => balanceIt(plan());
     const answers = await Promise.all([ask(), ask(), ask(), house.ask.get('/api/health')]);
     expect(answers.map(({ status }) => status).sort()).toEqual([200, 201, 201, 409]);
   });

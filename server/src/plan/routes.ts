@@ -1,5 +1,4 @@
-import { houseGroup, houseOf } from '@open-larder/contract';
-import { weekTaskOf } from '@open-larder/contract/week';
+import { houseGroup } from '@open-larder/contract';
 import { groupOnDay } from '@open-larder/core';
 import { groupsOn, readHistory } from '../group/history';
 import { todayOf } from '../household/store';
@@ -10,9 +9,9 @@ import { conflict, notFound } from '../http/problems';
 import { readHouse } from '../round/house';
 import { speciesOf } from '../species/store';
 import { readTank } from '../tank/store';
-import { readLearned } from '../sighting/store';
 import { balanceAside } from './balance';
 import { weekSheet } from './sheet';
+import { taskOf } from './task';
 import { readStartingPlan, savePlan, startingPlans } from './store';
 
 export const planRoutes: Handlers = {
@@ -22,37 +21,8 @@ export const planRoutes: Handlers = {
     return cutPage(rows, query.limit, (row) => [row.id]);
   },
 
-  async balancePlan({ params, body }, { scope, clock, catalogue }) {
-    const today = await todayOf(scope, clock);
-    const household = await readHouse(scope, catalogue);
-    const saved = household.tanksOn(today).find((one) => one.id === params.id);
-    if (!saved) throw notFound('This tank');
-    const { diets, ...plan } = body;
-    const tank = { ...saved, plan: { ...plan, validFrom: today } };
-    const edited = new Map(diets.map(({ groupId, ...diet }) => [groupId, diet]));
-    const groups = household.on(today).groups.map((group) => {
-      const diet = edited.get(group.id);
-      return diet ? { ...group, diet: { ...diet, validFrom: today } } : group;
-    });
-    const { foods, species, moments, timeZone } = household;
-    const learned = await readLearned(scope, tank.id);
-    const rows = {
-      tank,
-      groups: groups.filter((group) => group.tankId === tank.id),
-      foods,
-      species,
-      moments,
-      learned: learned.groups,
-      house: houseOf({
-        household: { timeZone },
-        moments,
-        tanks: household.tanksOn(today).map((one) => (one.id === tank.id ? tank : one)),
-        groups,
-        foods,
-        species,
-      }),
-    };
-    return balanceAside(weekTaskOf(rows, today));
+  async balancePlan({ params, body }, { tell, gone, ...context }) {
+    return balanceAside(await taskOf(params.id, body, context), tell, gone);
   },
 
   async printWeek({ params, query }, { scope, clock, catalogue }) {

@@ -30,9 +30,10 @@ export interface Balanced {
 export interface Progress {
   step: 'looking' | 'solving' | 'simulating';
   round: number;
-  /** Score of the best plan so far against the plan as it is; both lower is better. */
-  best: number | null;
-  before: number | null;
+  /** Score of the plan as it is; lower is better. */
+  before: number;
+  /** The best plan so far, looked at roughly; null until one was found. */
+  best: Pick<Judged, 'score' | 'servings'> | null;
 }
 
 export interface BalanceOptions {
@@ -86,8 +87,8 @@ export function balance(task: WeekTask, solver: Solver, options: BalanceOptions)
   let best: { plan: Judged; given: Steps; offers: readonly Offer[] } | null = null;
   let goOn = true;
   const tell = (step: Progress['step'], round: number) => {
-    goOn =
-      onProgress({ step, round, best: best?.plan.score ?? null, before: before.score }) && goOn;
+    const found = best && { score: best.plan.score, servings: best.plan.servings };
+    goOn = onProgress({ step, round, before: before.score, best: found }) && goOn;
     return goOn;
   };
   tell('looking', 0);
