@@ -132,8 +132,6 @@ export const api = createApi({
         queryFn: (id) => call('getLearned', { params: { id } }),
         providesTags: ['learned'],
       }),
-      /** Keeps nothing, so nothing becomes stale. */
-      balancePlan: change('balancePlan', []),
       printedWeek: build.query<ResponseOf<'printWeek'>, string>({
         queryFn: (id) => call('printWeek', { params: { id }, query: {} }),
         keepUnusedDataFor: 0,

@@ -1,12 +1,14 @@
 import type {
   BodyOf,
+  Line,
   ParamsOf,
   Problem,
   QueryInputOf,
   ResponseOf,
   RouteName,
+  ToldOf,
 } from '@open-larder/contract';
-import { paths } from '@open-larder/contract/paths';
+import { LINES, paths } from '@open-larder/contract/paths';
 
 export interface CallParts<N extends RouteName> {
   params?: ParamsOf<N>;
@@ -24,11 +26,11 @@ const unreachable: Problem = {
   detail: 'The server cannot be reached. What you entered is still here; try again in a moment.',
 };
 
-/** Call a route of the table. Never throws: without a connection the answer is a problem too. */
-export async function call<N extends RouteName>(
+function ask<N extends RouteName>(
   name: N,
-  { params, query, body }: CallParts<N> = {},
-): Promise<Answer<ResponseOf<N>>> {
+  { params, query, body }: CallParts<N>,
+  signal?: AbortSignal,
+): Promise<Response> {
   const [method, path] = paths[name];
   const address = path.replace(/:(\w+)/g, (_, key: string) =>
     encodeURIComponent(String((params as Record<string, unknown> | undefined)?.[key])),
@@ -37,14 +39,61 @@ export async function call<N extends RouteName>(
   for (const [key, value] of Object.entries((query ?? {}) as Record<string, unknown>)) {
     if (value !== undefined) search.set(key, String(value));
   }
+  return fetch(search.size > 0 ? `${address}?${search}` : address, {
+    method: method.toUpperCase(),
+    headers: body === undefined ? undefined : { 'Content-Type': 'application/json' },
+    body: body === undefined ? undefined : JSON.stringify(body),
+    signal,
+  });
+}
+
+async function answerOf<N extends RouteName>(response: Response): Promise<Answer<ResponseOf<N>>> {
+  const answer: unknown = await response.json();
+  return response.ok ? { data: answer as ResponseOf<N> } : { error: answer as Problem };
+}
+
+/** Call a route of the table. Never throws: without a connection the answer is a problem too. */
+export async function call<N extends RouteName>(
+  name: N,
+  parts: CallParts<N> = {},
+): Promise<Answer<ResponseOf<N>>> {
   try {
-    const response = await fetch(search.size > 0 ? `${address}?${search}` : address, {
-      method: method.toUpperCase(),
-      headers: body === undefined ? undefined : { 'Content-Type': 'application/json' },
-      body: body === undefined ? undefined : JSON.stringify(body),
-    });
-    const answer: unknown = await response.json();
-    return response.ok ? { data: answer as ResponseOf<N> } : { error: answer as Problem };
+    return await answerOf<N>(await ask(name, parts));
+  } catch {
+    return { error: unreachable };
+  }
+}
+
+/**
+ * Call a route that tells how far it is. Never throws, as `call`.
+ * @param signal ends the work in the server too
+ */
+export async function follow<N extends RouteName>(
+  name: N,
+  parts: CallParts<N>,
+  onTold: (news: ToldOf<N>) => void,
+  signal: AbortSignal,
+): Promise<Answer<ResponseOf<N>>> {
+  try {
+    const response = await ask(name, parts, signal);
+    const isTold = response.headers.get('Content-Type')?.startsWith(LINES);
+    if (!isTold || !response.body) return await answerOf<N>(response);
+    const reader = response.body.getReader();
+    const decoder = new TextDecoder();
+    let unread = '';
+    for (;;) {
+      const { done, value } = await reader.read();
+      unread += decoder.decode(value, { stream: !done });
+      const whole = unread.split('\n');
+      unread = whole.pop()!;
+      for (const text of whole) {
+        const line = JSON.parse(text) as Line<N>;
+        if ('answer' in line) return { data: line.answer };
+        if ('problem' in line) return { error: line.problem };
+        onTold(line.told);
+      }
+      if (done) return { error: unreachable };
+    }
   } catch {
     return { error: unreachable };
   }

@@ -1,4 +1,5 @@
 export { api } from './api';
+export { follow } from './call';
 export { handChosen, themeChosen } from './display';
 export { useAppDispatch, useAppSelector } from './hooks';
 export { forget, recall, remember } from './memory';

@@ -1,4 +1,3 @@
-import type { Problem } from '@open-larder/contract';
 import { sayUnits } from '@open-larder/core/food';
 import {
   accepted,
@@ -8,6 +7,7 @@ import {
   type Help,
   type Judged,
   type Progress,
+  type WeekTask,
 } from '@open-larder/core/week';
 import { sayGrams } from '@open-larder/core/food';
 import { sayNumber } from '@open-larder/core/units';
@@ -16,10 +16,11 @@ import SquareCheck from 'lucide-react-native/icons/square-check';
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
-import { api, useWords, type HouseData, type Words } from '../store';
+import { useWords, type HouseData, type Words } from '../store';
 import { SIZES, themed, useColours } from '../theme';
 import { Button, Card, Sheet, Text, lowerFirst } from '../ui';
 import { startWeek, type WeekWorker } from '../workers/week';
+import { startWeekAside } from '../workers/weekServer';
 import { useWork } from '../workers/useWork';
 import type { BalancedPlan } from '../workers/weekWork';
 import { AimsCard } from './AimsCard';
@@ -47,21 +48,13 @@ export function BalanceSheet({ board, data, names, onClose }: Props) {
   // The task as it was when the sheet was opened: taking part of a result changes the board.
   const [task] = useState(board.task);
   const [progress, setProgress] = useState<Progress | null>(null);
-  const balancing = useWork<BalancedPlan, WeekWorker>(task, startWeek);
-  const [ask] = api.useBalancePlanMutation();
   const large = data.tanks.filter((tank) => !tank.archived).length > LARGE_HOUSE;
-  /** A large house is balanced by the server; what its plan comes to is simulated here. */
-  const onServer = async (worker: WeekWorker): Promise<BalancedPlan> => {
-    const answer = await ask({ params: { id: board.rows.tank.id }, body: board.draft });
-    if (answer.error) throw new Error((answer.error as Problem).detail);
-    const { servings, ...rest } = answer.data;
-    const plan = new Map(servings.map((one) => [one.groupId, one.servings]));
-    const before = await worker.judge(task);
-    return { ...rest, before, after: await worker.judge(withServings(task, plan)) };
-  };
+  const balancing = useWork<BalancedPlan, WeekWorker>(task, () =>
+    large ? startWeekAside(board.rows.tank.id, board.draft) : startWeek(),
+  );
   const start = () => {
     setProgress(null);
-    balancing.run((worker) => (large ? onServer(worker) : worker.balance(task, setProgress)));
+    balancing.run((worker) => worker.balance(task, setProgress));
   };
   return (
     <Sheet title="Balance the plan" open onClose={onClose}>
@@ -70,23 +63,11 @@ export function BalanceSheet({ board, data, names, onClose }: Props) {
         it, within the shelf, the fasts and your minutes.
       </Text>
       {balancing.running ? (
-        <Card>
-          <View style={{ padding: 12, gap: 8 }}>
-            <Text role="status">
-              {progress
-                ? `${STEP_WORDS[progress.step]}${progress.round > 0 ? `, round ${progress.round}` : ''}`
-                : 'Starting'}
-            </Text>
-            {progress?.best != null && progress.before ? (
-              <Text tone="quiet">
-                {`Best so far: ${Math.round((1 - progress.best / progress.before) * 100)} % less amiss than now.`}
-              </Text>
-            ) : null}
-            <View style={{ alignItems: 'flex-start' }}>
-              <Button label="Cancel" onPress={balancing.forget} />
-            </View>
-          </View>
-        </Card>
+        <Balancing
+          progress={progress}
+          onEnough={() => balancing.run((worker) => asFar(worker, task, progress!))}
+          onCancel={balancing.forget}
+        />
       ) : balancing.result ? null : (
         <View style={{ alignItems: 'flex-start' }}>
           <Button look="primary" label="Balance" onPress={start} />
@@ -98,6 +79,60 @@ export function BalanceSheet({ board, data, names, onClose }: Props) {
       ) : null}
       <WhatHelps board={board} names={names} />
     </Sheet>
+  );
+}
+
+/** What the best plan so far comes to, when nobody wants to wait for a better one. */
+async function asFar(
+  worker: WeekWorker,
+  task: WeekTask,
+  { best, round }: Progress,
+): Promise<BalancedPlan> {
+  const before = await worker.judge(task);
+  const found = best ? await worker.judge(withServings(task, best.servings)) : before;
+  return {
+    before,
+    after: found.score < before.score ? found : before,
+    rounds: round,
+    settled: null,
+    drift: 0,
+    seconds: null,
+  };
+}
+
+/** How far it is, with a way out that keeps what was found and one that does not. */
+function Balancing({
+  progress,
+  onEnough,
+  onCancel,
+}: {
+  progress: Progress | null;
+  onEnough: () => void;
+  onCancel: () => void;
+}) {
+  const better =
+    progress?.best && progress.best.score < progress.before
+      ? Math.round((1 - progress.best.score / progress.before) * 100)
+      : null;
+  return (
+    <Card>
+      <View style={{ padding: 12, gap: 8 }}>
+        <Text role="status">
+          {progress
+            ? `${STEP_WORDS[progress.step]}${progress.round > 0 ? `, round ${progress.round}` : ''}`
+            : 'Starting'}
+        </Text>
+        {better === null ? null : (
+          <Text tone="quiet">{`Best so far: ${better} % less amiss than now.`}</Text>
+        )}
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+          {better === null ? null : (
+            <Button label="Enough: show the best so far" onPress={onEnough} />
+          )}
+          <Button label="Cancel" onPress={onCancel} />
+        </View>
+      </View>
+    </Card>
   );
 }
 
@@ -168,12 +203,14 @@ function Result({ board, data, names, plan, onClose }: Props & { plan: BalancedP
             ) : null;
           })}
           <Text look="small" tone="quiet">
-            {`Waste ${Math.round(before.waste)} → ${Math.round(after.waste)} % of the food · cost ${words.money(before.cost)} → ${words.money(after.cost)} a cycle · ${sayNumber(plan.seconds, 1)} s`}
+            {`Waste ${Math.round(before.waste)} → ${Math.round(after.waste)} % of the food · cost ${words.money(before.cost)} → ${words.money(after.cost)} a cycle${plan.seconds === null ? '' : ` · ${sayNumber(plan.seconds, 1)} s`}`}
           </Text>
           <Text look="small" tone="quiet">
-            {plan.settled
-              ? `Solved and simulated in turn ${plan.rounds} times, until both agreed.`
-              : `The shares did not quite settle in ${plan.rounds} rounds: the programme and the simulation differ by up to ${Math.round(plan.drift * 100)} % of a day. The figures here are the simulated ones.`}
+            {plan.settled === null
+              ? `The best that was found by round ${plan.rounds}; it was not searched to the end.`
+              : plan.settled
+                ? `Solved and simulated in turn ${plan.rounds} times, until both agreed.`
+                : `The shares did not quite settle in ${plan.rounds} rounds: the programme and the simulation differ by up to ${Math.round(plan.drift * 100)} % of a day. The figures here are the simulated ones.`}
           </Text>
         </View>
       </Card>

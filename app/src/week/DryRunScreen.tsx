@@ -6,6 +6,7 @@ import type { DryRun, DryTank, DryTankResult } from '@open-larder/core/week';
 import { sayNumber } from '@open-larder/core/units';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { View } from 'react-native';
+import { ScreenTools } from '../shell';
 import { useAppSelector, useHouse, useNow, useWords, type HouseData, type Words } from '../store';
 import { Button, Card, Choice, Fault, ListRow, Picker, Screen, Skeleton, Text } from '../ui';
 import { startWeek, type WeekWorker } from '../workers/week';
@@ -75,6 +76,7 @@ function DryRunOf({ data, tankId }: { data: HouseData; tankId: string | undefine
       title="Dry run"
       detail={`${WEEKS} weeks from ${words.day(now.day)}, with the plan as it stands`}
       back="/week"
+      tools={<ScreenTools />}
     >
       <Picker
         label="Of"
@@ -145,8 +147,10 @@ function rowsOf(tank: Tank, data: HouseData, drafts: Record<string, Draft>, day:
 function Results({ pair, data, words }: { pair: Pair; data: HouseData; words: Words }) {
   const [which, setWhich] = useState<'saved' | 'board'>('saved');
   const [tankId, setTank] = useState(pair.saved.tanks[0]?.tankId ?? '');
-  const run = which === 'board' && pair.board ? pair.board : pair.saved;
+  const [run, other] =
+    which === 'board' && pair.board ? [pair.board, pair.saved] : [pair.saved, pair.board];
   const tank = run.tanks.find((one) => one.tankId === tankId) ?? run.tanks[0];
+  const beside = other?.tanks.find((one) => one.tankId === tank?.tankId);
   return (
     <View style={{ gap: 16 }}>
       {pair.board ? (
@@ -176,7 +180,9 @@ function Results({ pair, data, words }: { pair: Pair; data: HouseData; words: Wo
           }))}
         />
       ) : null}
-      {tank ? <TankResult tank={tank} first={run.first} data={data} words={words} /> : null}
+      {tank ? (
+        <TankResult tank={tank} beside={beside} first={run.first} data={data} words={words} />
+      ) : null}
     </View>
   );
 }
@@ -260,11 +266,14 @@ function RunOuts({ run, data, words }: { run: DryRun; data: HouseData; words: Wo
 
 function TankResult({
   tank,
+  beside,
   first,
   data,
   words,
 }: {
   tank: DryTankResult;
+  /** The same tank with the other of two plans. */
+  beside: DryTankResult | undefined;
   first: string;
   data: HouseData;
   words: Words;
@@ -282,8 +291,8 @@ function TankResult({
           const start = group.lengthCm[0];
           const end = group.lengthCm.at(-1);
           const mass = [group.massG[0], group.massG.at(-1)] as const;
-          const mean =
-            group.ofNeed.reduce((sum, share) => sum + share, 0) / Math.max(1, group.ofNeed.length);
+          const mean = meanOf(group);
+          const otherwise = beside?.groups.find((one) => one.groupId === group.groupId);
           return start && end && mass[0] && mass[1] ? (
             <ListRow
               key={group.groupId}
@@ -291,9 +300,16 @@ function TankResult({
               title={nameOf(data.groups, group.groupId)}
               detail={`${words.say('length', start.middle)} → ${words.say('length', end.middle)} (${words.say('length', end.low)} to ${words.say('length', end.high)}), ${sayGrams(mass[0].middle)} → ${sayGrams(mass[1].middle)}${group.hungryDays > 0 ? ` · ${group.hungryDays} days with less than half` : ''}`}
               trail={
-                <Text look="strong" tone={Math.abs(mean - 100) > 10 ? 'due' : 'ink'}>
-                  {`${Math.round(mean)} %`}
-                </Text>
+                <View style={{ alignItems: 'flex-end' }}>
+                  <Text look="strong" tone={Math.abs(mean - 100) > 10 ? 'due' : 'ink'}>
+                    {`${Math.round(mean)} %`}
+                  </Text>
+                  {otherwise ? (
+                    <Text look="small" tone="quiet">
+                      {`else ${Math.round(meanOf(otherwise))} %`}
+                    </Text>
+                  ) : null}
+                </View>
               }
             />
           ) : null;
@@ -308,12 +324,15 @@ function TankResult({
         <Chart
           view="lines"
           title="Nitrate"
-          detail={`mg/L at the end of each day, with your changes of water${strictest ? `; dashed: ${strictest} mg/L` : ''}.`}
+          detail={`mg/L at the end of each day, with your changes of water${strictest ? `; dashed: ${strictest} mg/L` : ''}${beside ? '; thin: the other plan' : ''}.`}
           labels={weekly}
           lines={[
             { values: tank.nitrateMgL.map((day) => day.after), look: 'main' },
             ...(strictest
               ? [{ values: tank.nitrateMgL.map(() => strictest), look: 'dashed' as const }]
+              : []),
+            ...(beside
+              ? [{ values: beside.nitrateMgL.map((day) => day.after), look: 'faint' as const }]
               : []),
           ]}
         />
@@ -356,6 +375,10 @@ function TankResult({
     </View>
   );
 }
+
+/** What a group gets of its need, in the mean over its days. */
+const meanOf = ({ ofNeed }: DryTankResult['groups'][number]) =>
+  ofNeed.reduce((sum, share) => sum + share, 0) / Math.max(1, ofNeed.length);
 
 /** A length that moves by a twentieth is worth a chart. */
 const grew = ({ lengthCm }: DryTankResult['groups'][number]) => {

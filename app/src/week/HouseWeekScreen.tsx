@@ -7,9 +7,10 @@ import { batchesOf, workOf, type Preparing } from '@open-larder/core/week';
 import { useMemo, useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import { FoodSign } from '../draw';
+import { ScreenTools } from '../shell';
 import { useHouse, useNow, useWords, type HouseData } from '../store';
 import { SIZES, themed, useWide } from '../theme';
-import { Card, Empty, Fault, ListRow, Screen, Skeleton, Text, lowerFirst } from '../ui';
+import { Card, Empty, Fault, ListRow, Screen, Sheet, Skeleton, Text, lowerFirst } from '../ui';
 
 /** The whole house by day and by moment: minutes of work against what there are, and what to prepare. */
 export function HouseWeekScreen() {
@@ -34,6 +35,7 @@ function HouseWeek({ data }: { data: HouseData }) {
   const back = (weekdayOf(now.day) - start + 7) % 7;
   const first = addDays(now.day, -back);
   const week = useMemo(() => weekOf(data, first), [data, first]);
+  const wide = useWide();
   const [open, setOpen] = useState<{ day: number; momentId: string } | null>(null);
   const { days, rounds, work, prepare, batches } = week;
   if (rounds.every((round) => round.moments.length === 0)) {
@@ -47,12 +49,14 @@ function HouseWeek({ data }: { data: HouseData }) {
     );
   }
   const shown = open ?? { day: Math.max(0, days.indexOf(now.day)), momentId: '' };
+  const list = <DayList day={shown.day} momentId={shown.momentId} week={week} data={data} />;
   return (
     <Screen
       title="The house’s week"
       detail={`from ${words.day(first)}, minutes of work against those that you have`}
       back="/week"
-      aside={<DayList day={shown.day} momentId={shown.momentId} week={week} data={data} />}
+      tools={<ScreenTools />}
+      aside={list}
     >
       <WorkGrid
         days={days}
@@ -63,6 +67,11 @@ function HouseWeek({ data }: { data: HouseData }) {
         open={shown}
         onOpen={setOpen}
       />
+      {open && !wide ? (
+        <Sheet title={words.day(days[open.day]!)} open onClose={() => setOpen(null)}>
+          {list}
+        </Sheet>
+      ) : null}
       <Prepare tasks={prepare} data={data} first={first} />
       {batches.length > 0 ? (
         <View style={{ gap: 8 }}>
@@ -143,13 +152,24 @@ function WorkGrid({ days, work, rounds, data, today, open, onOpen }: GridProps) 
     <View style={styles.grid} role="table" aria-label="Minutes of work by day and moment">
       <View style={styles.line} role="row">
         <View style={styles.head} />
-        {days.map((day) => (
+        {days.map((day, at) => (
           <View
             key={day}
             role="columnheader"
-            style={[wide ? styles.cellWide : styles.cell, day === today && styles.today]}
+            style={[
+              wide ? styles.cellWide : styles.cell,
+              day === today && styles.today,
+              open.day === at && open.momentId === '' && styles.on,
+            ]}
           >
-            <Text look="strong">{words.day(day).split(' ')[0]}</Text>
+            <Pressable
+              role="button"
+              aria-label={`All of ${words.day(day)}`}
+              onPress={() => onOpen({ day: at, momentId: '' })}
+              style={styles.day}
+            >
+              <Text look="strong">{words.day(day).split(' ')[0]}</Text>
+            </Pressable>
           </View>
         ))}
       </View>
@@ -212,12 +232,13 @@ function DayList({
   data: HouseData;
 }) {
   const words = useWords();
+  const wide = useWide();
   const round = week.rounds[day];
   if (!round) return null;
   const moments = round.moments.filter(({ moment }) => momentId === '' || moment.id === momentId);
   return (
     <View style={{ gap: 12 }}>
-      <Text look="subtitle">{words.day(round.day)}</Text>
+      {wide ? <Text look="subtitle">{words.day(round.day)}</Text> : null}
       {moments.length === 0 ? <Text tone="quiet">Nothing is planned then.</Text> : null}
       {moments.map(({ moment, stops }) => (
         <Card key={moment.id} label={moment.name}>
@@ -317,6 +338,12 @@ const useStyles = themed((c) => ({
     justifyContent: 'center',
     borderLeftWidth: 1,
     borderColor: c.rule,
+  },
+  day: {
+    minHeight: SIZES.touch,
+    alignSelf: 'stretch',
+    alignItems: 'center',
+    justifyContent: 'center',
   },
   today: { backgroundColor: c.water },
   on: { backgroundColor: c.waterDeep },

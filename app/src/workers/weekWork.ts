@@ -23,8 +23,12 @@ import {
 import type Loader from 'highs';
 import { v7 as uuidv7 } from 'uuid';
 
-/** A balanced plan without its programme, which stays with whoever solved it. */
-export type BalancedPlan = Omit<Balanced, 'model'> & { seconds: number };
+/** What came of balancing. */
+export interface BalancedPlan extends Pick<Balanced, 'before' | 'after' | 'rounds' | 'drift'> {
+  /** Null where it was ended before it could settle; so are the seconds. */
+  settled: boolean | null;
+  seconds: number | null;
+}
 
 let solver: Promise<Solver> | null = null;
 /** The solver is large: it is fetched when a plan is balanced for the first time. */
@@ -58,7 +62,7 @@ export const weekWork = {
   async balance(task: WeekTask, onProgress: (progress: Progress) => void): Promise<BalancedPlan> {
     const loaded = await loadSolver();
     const began = performance.now();
-    const { model: _, ...plan } = balance(task, loaded, {
+    const { before, after, rounds, settled, drift } = balance(task, loaded, {
       newId: () => uuidv7(),
       seconds: SECONDS,
       now: () => performance.now() / 1000,
@@ -67,7 +71,8 @@ export const weekWork = {
         return true;
       },
     });
-    return { ...plan, seconds: (performance.now() - began) / 1000 };
+    const seconds = (performance.now() - began) / 1000;
+    return { before, after, rounds, settled, drift, seconds };
   },
   async help(task: WeekTask, onTried: (done: number, of: number) => void): Promise<Help[]> {
     return helpFor(task, await loadSolver(), (done, of) => {

@@ -1,0 +1,195 @@
+import type { BalancingRow, Line } from '@open-larder/contract';
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react-native';
+import { group } from '../testing/house';
+import { sent } from '../testing/server';
+import { chips, labelOf, open, tanks } from './week.testkit';
+
+jest.mock('expo-router', () => jest.requireActual('../testing/router'));
+// The real solver; outside a browser it finds its own file.
+jest.mock('highs', () => () => jest.requireActual<() => unknown>('highs')());
+
+const sheet = () => within(screen.getByLabelText('Balance the plan'));
+
+/** The board with its simulation done and the sheet open over it. */
+async function openSheet(over: object = {}) {
+  const asked = open(over);
+  await screen.findByText(/Simulated\.$/);
+  fireEvent.press(screen.getByText('Balance'));
+  return asked;
+}
+const start = () => fireEvent.press(sheet().getByLabelText('Balance'));
+
+const hungry = {
+  ...group,
+  diet: {
+    ...group.diet!,
+    servings: group.diet!.servings.map((serving) => ({ ...serving, ownUnits: 0.5 })),
+  },
+};
+const HUNGRY = { 'GET /api/groups': { items: [hungry], next: null } };
+
+describe('balancing a plan', () => {
+  it('finds what reaches the fish, and is taken line by line', async () => {
+    const asked = await openSheet(HUNGRY);
+    const before = chips().map(labelOf);
+    start();
+    expect(await screen.findByText('What changes')).toBeTruthy();
+    // From hungry to within the band.
+    expect(sheet().getByText('Zebrafish')).toBeTruthy();
+    const [was] = sheet().getAllByText(/^\d+ →/);
+    const [is] = sheet().getAllByText(/^\d+ %$/);
+    expect(parseInt(String(was!.props.children), 10)).toBeLessThan(50);
+    const share = parseInt(String(is!.props.children), 10);
+    expect(share).toBeGreaterThanOrEqual(85);
+    expect(share).toBeLessThanOrEqual(115);
+    const lines = sheet().getAllByRole('checkbox');
+    expect(lines.length).toBeGreaterThan(1);
+    fireEvent.press(lines[0]!);
+    fireEvent.press(sheet().getByText(`Take ${lines.length - 1} of ${lines.length}`));
+    const after = chips().map(labelOf);
+    expect(after).not.toEqual(before);
+    // It stands on the board; nothing is saved by itself.
+    expect(sent(asked, 'PUT')).toHaveLength(0);
+    expect(screen.getByText('Save the plan')).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('Undo'));
+    expect(chips().map(labelOf)).toEqual(before);
+  });
+
+  it('leaves the plan alone where the result is not wanted', async () => {
+    await openSheet(HUNGRY);
+    start();
+    fireEvent.press(await screen.findByText('Leave the plan as it is'));
+    expect(screen.getByText('Saved')).toBeTruthy();
+  });
+
+  it('says what would help most, each with what it is', async () => {
+    await openSheet(HUNGRY);
+    fireEvent.press(sheet().getByText('What would help most?'));
+    expect(await screen.findByText(/^1\. |^Nothing that was tried would/)).toBeTruthy();
+  });
+});
+
+/** A server that tells lines when the test says so. */
+function toldServer() {
+  const waiting: ((part: { done: boolean; value?: Uint8Array }) => void)[] = [];
+  const unread: { done: boolean; value?: Uint8Array }[] = [];
+  const push = (part: { done: boolean; value?: Uint8Array }) => {
+    const next = waiting.shift();
+    if (next) next(part);
+    else unread.push(part);
+  };
+  let left = false;
+  const plain = globalThis.fetch;
+  globalThis.fetch = jest.fn(async (input: unknown, init?: RequestInit) => {
+    if (!String(input).endsWith('/balance')) return plain(input as string, init);
+    init!.signal!.addEventListener('abort', () => {
+      left = true;
+    });
+    return {
+      ok: true,
+      headers: new Headers({ 'Content-Type': 'application/x-ndjson' }),
+      body: {
+        getReader: () => ({
+          read: () => {
+            const part = unread.shift();
+            return part
+              ? Promise.resolve(part)
+              : new Promise((resolve) => void waiting.push(resolve));
+          },
+        }),
+      },
+    } as unknown as Response;
+  }) as typeof fetch;
+  const say = (text: string) => push({ done: false, value: new TextEncoder().encode(text) });
+  return {
+    tell: (line: Line<'balancePlan'>) => act(async () => say(`${JSON.stringify(line)}\n`)),
+    /** Part of a line: the rest comes later. */
+    say: (text: string) => act(async () => say(text)),
+    drop: () => act(async () => push({ done: true })),
+    left: () => left,
+  };
+}
+
+describe('balancing in a house of over forty tanks', () => {
+  const LARGE = { ...HUNGRY, 'GET /api/tanks': { items: tanks(41), next: null } };
+  const news = (over: Partial<BalancingRow> = {}): Line<'balancePlan'> => ({
+    told: { step: 'solving', round: 2, before: 10, best: null, ...over },
+  });
+  const better = {
+    score: 4,
+    servings: [
+      {
+        groupId: 'g1',
+        servings: hungry.diet.servings.map((serving) => ({ ...serving, ownUnits: 3 })),
+      },
+    ],
+  };
+  const answer: Line<'balancePlan'> = {
+    answer: {
+      servings: better.servings,
+      rounds: 3,
+      settled: true,
+      drift: 0.02,
+      status: 'good',
+      gap: 0,
+      seconds: 1.5,
+    },
+  };
+
+  it('is done by the server, which tells how far it is', async () => {
+    await openSheet(LARGE);
+    const server = toldServer();
+    start();
+    await server.tell(news());
+    expect(screen.getByText('Solving, round 2')).toBeTruthy();
+    // A line may come in two parts.
+    const line = `${JSON.stringify(news({ step: 'simulating', best: better }))}\n`;
+    await server.say(line.slice(0, 40));
+    await server.say(line.slice(40));
+    expect(screen.getByText('Simulating what came of it, round 2')).toBeTruthy();
+    expect(screen.getByText('Best so far: 60 % less amiss than now.')).toBeTruthy();
+    await server.tell(answer);
+    expect(await screen.findByText('What changes')).toBeTruthy();
+    expect(screen.getByText(/3 times, until both agreed/)).toBeTruthy();
+    expect(sheet().getAllByLabelText(/3 pinches in place of ½ pinch$/)).toHaveLength(7);
+  });
+
+  it('is enough when the keeper says so: the best so far is shown, the server stops', async () => {
+    await openSheet(LARGE);
+    const server = toldServer();
+    start();
+    await server.tell(news({ best: { ...better, score: 12 } }));
+    expect(screen.queryByText('Enough: show the best so far')).toBeNull();
+    await server.tell(news({ best: better }));
+    fireEvent.press(screen.getByText('Enough: show the best so far'));
+    expect(server.left()).toBe(true);
+    expect(await screen.findByText('What changes')).toBeTruthy();
+    expect(screen.getByText(/by round 2; it was not searched to the end/)).toBeTruthy();
+  });
+
+  it('stops in the server when it is cancelled', async () => {
+    await openSheet(LARGE);
+    const server = toldServer();
+    start();
+    await server.tell(news());
+    fireEvent.press(screen.getByText('Cancel'));
+    expect(server.left()).toBe(true);
+    expect(sheet().getByLabelText('Balance')).toBeTruthy();
+  });
+
+  it('says so when the line breaks, or the server refuses', async () => {
+    await openSheet(LARGE);
+    let server = toldServer();
+    start();
+    await server.tell(news());
+    await server.drop();
+    expect(await screen.findByText(/The server cannot be reached/)).toBeTruthy();
+    server = toldServer();
+    start();
+    await waitFor(() => expect(screen.queryByText(/cannot be reached/)).toBeNull());
+    await server.tell({
+      problem: { type: 'about:blank', title: 'x', status: 409, detail: 'Not in time.' },
+    });
+    expect(await screen.findByText('Not in time.')).toBeTruthy();
+  });
+});
