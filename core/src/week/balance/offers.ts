@@ -16,6 +16,8 @@ export interface Offer {
   like: Pick<DietServing, 'zone' | 'place' | 'manner'>;
   /** Grams in the smallest part that a hand deals. */
   stepG: number;
+  /** Grams that fill its gut. */
+  gutG: number;
   /** Most of such parts at once. */
   mostSteps: number;
   /** Servings in a cycle at the most; Infinity without a limit. */
@@ -75,20 +77,25 @@ export function offersOf(task: WeekTask, kinds: number): Offer[] {
     const planned = diet?.servings ?? [];
     const energies = energyPerGram(task, group);
     const largestG = largestMeal({ ...group, tempC: task.tank.tempC }).value;
-    return chosenFoods(task, group, planned, diet?.rules ?? []).flatMap((f): Offer[] => {
+    const gutOf = (food: FeedFood) => (largestG * MEAL_ROOM) / (1 - food.composition.moisture);
+    const stepOf = (food: FeedFood) => food.unit.massG * food.unit.step;
+    // In the smallest part that a hand deals it is more than the gut holds, even where most is lost.
+    const coarse = (food: FeedFood) => stepOf(food) * LEAST_OWN > gutOf(food);
+    return chosenFoods(task, group, planned, diet?.rules ?? [], coarse).flatMap((f): Offer[] => {
       const food = task.foods[f]!;
-      const stepG = food.unit.massG * food.unit.step;
+      const stepG = stepOf(food);
       const stockG = task.shelf.find((one) => one.foodId === food.id)?.stockG ?? 0;
       if (stockG < stepG || energies[f]! <= 0) return [];
       const perWeek = diet?.rules.find((rule) => rule.foodId === food.id)?.mostPerWeek ?? null;
-      const mostG = (largestG * MEAL_ROOM) / (1 - food.composition.moisture);
+      const gutG = gutOf(food);
       return moments.map((_, moment) => ({
         group: g,
         food: f,
         moment,
         like: wayOf(task, group, food, planned),
         stepG,
-        mostSteps: Math.max(1, Math.ceil(Math.min(mostG, stockG) / stepG)),
+        gutG,
+        mostSteps: Math.max(1, Math.ceil(Math.min(gutG, stockG) / stepG)),
         mostServings: perWeek === null ? Infinity : Math.ceil((perWeek * days) / 7 - 1e-9),
         reaches: [],
       }));
@@ -102,6 +109,7 @@ function chosenFoods(
   group: WeekGroup,
   planned: readonly DietServing[],
   rules: readonly FoodRule[],
+  coarse: (food: FeedFood) => boolean,
 ): number[] {
   const inPlan = new Set(planned.map((serving) => serving.foodId));
   const never = new Set(rules.flatMap((rule) => (rule.mostPerWeek === 0 ? [rule.foodId] : [])));
@@ -111,6 +119,7 @@ function chosenFoods(
       ({ food, taken }) =>
         taken >= TAKEN &&
         !never.has(food.id) &&
+        !coarse(food) &&
         !(task.school.staple === 'fresh' && food.kind === 'dry') &&
         fits(group.species, group.lengthCm, { ...food, ...food.inWater }).fit !== 'too large',
     )
@@ -167,11 +176,18 @@ function probed(
         { tank: task.tank, groups: task.groups, foods: [food], drops, ...span },
         { stepScale: PROBE_STEP, fill: task.groups.map(() => 0) },
       );
-      return here.map((offer, at) => ({
-        ...offer,
-        mostSteps: Math.ceil(offer.mostSteps / Math.max(LEAST_OWN, reaches[at]![offer.group]!)),
-        reaches: Array.from({ length: kinds }, () => reaches[at]!),
-      }));
+      return here.flatMap((offer, at): Offer[] => {
+        const own = reaches[at]![offer.group]!;
+        // In the smallest part that a hand deals it is more than the gut holds.
+        if (own * offer.stepG > offer.gutG) return [];
+        return [
+          {
+            ...offer,
+            mostSteps: Math.ceil(offer.mostSteps / Math.max(LEAST_OWN, own)),
+            reaches: Array.from({ length: kinds }, () => reaches[at]!),
+          },
+        ];
+      });
     }),
   );
 }
