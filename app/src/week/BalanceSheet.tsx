@@ -347,6 +347,8 @@ function sayHelp(help: Help, names: Names, words: Words): string {
     }
     case 'meals':
       return 'Many small meals in place of two: choose so under «How it is fed».';
+    case 'fast':
+      return `${names.group(help.groupId)} fast on ${names.weekdays(help.weekdays)} too: their tank-mates fast then, and would find what they are given.`;
     case 'minutes':
       return `${help.minutes} minutes more at «${names.moment(help.momentId)}».`;
   }

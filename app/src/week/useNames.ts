@@ -12,6 +12,10 @@ export function useNames(data: HouseData, { draft }: Pick<Board, 'draft'>) {
       group: (id: string) => data.groups.find((one) => one.id === id)?.name ?? 'a group',
       moment: (id: string) => data.moments.find((one) => one.id === id)?.name ?? 'a moment',
       food: (id: string) => data.foods.find((one) => one.id === id)?.name ?? 'a food',
+      weekdays: (list: readonly number[]) =>
+        words.weekdays
+          .flatMap(({ value, label }) => (list.includes(value) ? [label] : []))
+          .join(' '),
       days: (from0: readonly number[]) =>
         from0.length === cycle.days
           ? 'every day'

@@ -164,6 +164,32 @@ describe('balancing', () => {
     for (let day = 1; day <= 7; day += 1) expect(moments(day).size).toBe(2);
   });
 
+  it('offers nothing of which the smallest part is more than a gut holds', () => {
+    const block = testFlake({ id: 'block', unit: { massG: 40, step: 0.5 } });
+    const found = balanced(
+      testTask({
+        foods: [testFlake(), block],
+        diets: { shoal: testDiet([testServing('s', 'block', 'morning')]) },
+      }),
+    );
+    expect(new Set(cells(found, 'shoal').map(({ serving }) => serving.foodId))).toEqual(
+      new Set(['flake']),
+    );
+  });
+
+  it('leaves no group short over the cycle that was not, to spare another', () => {
+    const found = balanced(testTask());
+    found.after.outcome.days[0]!.groups.forEach((_, h) => {
+      const mean = (plan: typeof found.after) =>
+        plan.outcome.days.reduce((sum, { groups }) => {
+          const { gotKj, needKj } = groups[h]!;
+          return sum + (needKj > 0 ? gotKj / needKj : 1);
+        }, 0) / plan.outcome.days.length;
+      const offBefore = Math.abs(mean(found.before) - 1);
+      expect(Math.abs(mean(found.after) - 1)).toBeLessThanOrEqual(Math.max(offBefore, 0.1) + 1e-9);
+    });
+  });
+
   it('weighs forty foods and none of them twice in a slot', () => {
     const foods = Array.from({ length: 40 }, (_, at) =>
       testFlake({ id: `food${at}`, name: `Food ${at}`, plantShare: (at % 10) / 10 }),
@@ -211,6 +237,23 @@ describe('what would help', () => {
       },
     });
     expect(helpFor(task, solver).map(({ kind }) => kind)).toContain('moment');
+  });
+
+  it('is a fast together, where what one shoal is given the other would find', () => {
+    const every = [1, 2, 3, 4, 5, 6];
+    const task = testTask({
+      groups: [weekGroup(testEater('shoal')), weekGroup(testEater('mates'))],
+      diets: {
+        shoal: testDiet([testServing('s', 'flake', 'morning')], { fastWeekdays: [7] }),
+        mates: testDiet([testServing('m', 'flake', 'morning', { days: every })]),
+      },
+    });
+    const fasts = helpFor(task, solver).filter(({ kind }) => kind === 'fast');
+    expect(fasts).toMatchObject([{ groupId: 'mates', weekdays: [7] }]);
+    // Fry would starve: they are never asked to.
+    const fry = weekGroup(testEater('mates', { stage: 'fry', lengthCm: 1 }));
+    const young = { ...task, groups: [task.groups[0]!, fry] };
+    expect(helpFor(young, solver).map(({ kind }) => kind)).not.toContain('fast');
   });
 
   it('stops where it is told to', () => {

@@ -31,6 +31,8 @@ const SCORE: Record<AimKind, number> = {
 export const gravityOf = ({ kind, missedBy }: Aim): number => SCORE[kind] * Math.min(1, missedBy);
 
 const WASTE_SCORE = 1.5;
+/** So far a cycle's mean may lie from the need, as a share of it. Assumption. */
+const MEAN_ROOM = 0.05;
 
 /** Judge the plan of a task. */
 export function judged(task: WeekTask, memory: Memory): Judged {
@@ -39,13 +41,17 @@ export function judged(task: WeekTask, memory: Memory): Judged {
   const servedG = outcome.days.reduce((sum, day) => sum + day.servedG, 0);
   const wasteG = outcome.days.reduce((sum, day) => sum + day.wasteG, 0);
   // A day of a group that is short weighs by how short it is: the worst day alone would hide others.
+  // So does the cycle: days that are all a little short are not near the need.
   const energy = task.groups.reduce((sum, group, f) => {
     const fed = outcome.days.filter((day) => day.groups[f]!.needKj > 0);
     const off = fed.reduce((all, day) => {
       const share = day.groups[f]!.gotKj / day.groups[f]!.needKj;
       return all + Math.max(0, ENERGY_BAND[0] - share, share - ENERGY_BAND[1]);
     }, 0);
-    return sum + (group.count > 0 && fed.length > 0 ? off / fed.length : 0);
+    if (group.count === 0 || fed.length === 0) return sum;
+    const mean =
+      fed.reduce((all, day) => all + day.groups[f]!.gotKj / day.groups[f]!.needKj, 0) / fed.length;
+    return sum + off / fed.length + Math.max(0, Math.abs(mean - 1) - MEAN_ROOM);
   }, 0);
   const others = aims
     .filter(({ kind }) => kind !== 'energy')

@@ -1,5 +1,6 @@
-import { wallMinutes, type Moment } from '../../round';
-import { newMemory, weekOutcome } from '../outcome';
+import { mayNotFast } from '../../fish';
+import { addDays, wallMinutes, weekdayOf, type Moment } from '../../round';
+import { newMemory, weekOutcome, type WeekOutcome } from '../outcome';
 import { tankOf, type WeekTask } from '../task';
 import type { Solver } from './mip';
 import { momentsOf } from './offers';
@@ -14,10 +15,12 @@ export type Help =
   /** Many meals in place of two. */
   | { kind: 'meals'; gain: number }
   /** So many minutes more at a moment. */
-  | { kind: 'minutes'; momentId: string; minutes: number; gain: number };
+  | { kind: 'minutes'; momentId: string; minutes: number; gain: number }
+  /** A group fasts together with its tank-mates, who would find what it is given that day. */
+  | { kind: 'fast'; groupId: string; weekdays: number[]; gain: number };
 
-/** A gain that a keeper would notice: about a twelfth of a day's need of one group. */
-const WORTH = 1;
+/** A gain that a keeper would notice: a quarter of a day's need of one group, once a week. */
+const WORTH = 0.4;
 const SECONDS = 5;
 /** A moment this near to another adds nothing, minutes. */
 const APART_MIN = 90;
@@ -89,6 +92,13 @@ export function helpFor(
       const found = solve({ ...task, spareMin });
       return { kind: 'minutes' as const, momentId, minutes, gain: base.cost - found.cost };
     }),
+    ...lonelyMeals(task, outcome).map(({ groupId, weekdays }) => () => {
+      const fast = { id: 'a fast more', groupId, when: { kind: 'weekly' as const, weekdays } };
+      const [tank] = task.house.tanks;
+      const plan = { ...tank!.plan, fasts: [...tank!.plan.fasts, fast] };
+      const found = solve({ ...task, house: { ...task.house, tanks: [{ ...tank!, plan }] } });
+      return { kind: 'fast' as const, groupId, weekdays, gain: base.cost - found.cost };
+    }),
   ];
   const helps: Help[] = [];
   for (const [at, attempt] of tries.entries()) {
@@ -99,15 +109,38 @@ export function helpFor(
   return helps.sort((a, b) => b.gain - a.gain);
 }
 
+/** Less than this share of a day's need is hungry. */
+const HUNGRY = 0.5;
+
+/** Groups that are hungry on weekdays on which tank-mates fast, and could fast with them. */
+function lonelyMeals(
+  task: WeekTask,
+  { days }: WeekOutcome,
+): { groupId: string; weekdays: number[] }[] {
+  return task.groups.flatMap((group, h) => {
+    if (mayNotFast(group.stage)) return [];
+    const weekdays = days.flatMap(({ groups }, d) => {
+      const { rest, needKj, gotKj } = groups[h]!;
+      const alone = groups.some((mate) => mate.rest === 'fast');
+      const hungry = rest === null && needKj > 0 && gotKj < HUNGRY * needKj;
+      return alone && hungry ? [weekdayOf(addDays(task.first, d))] : [];
+    });
+    // A group is never asked to fast so often that it would starve.
+    const fasted = days.filter((day) => day.groups[h]!.rest === 'fast').length;
+    const once = [...new Set(weekdays)];
+    return once.length > 0 && fasted === 0 && once.length <= MOST_FASTS
+      ? [{ groupId: group.id, weekdays: once }]
+      : [];
+  });
+}
+
+/** Fasting days of a week. Assumption. */
+const MOST_FASTS = 2;
 const PLENTY_G = 1e5;
 const MORE_MIN = 5;
 
 /** The best that a task allows where units need not be whole. */
-function relaxedOf(
-  task: WeekTask,
-  solver: Solver,
-  outcome: ReturnType<typeof weekOutcome>,
-): Relaxed {
+function relaxedOf(task: WeekTask, solver: Solver, outcome: WeekOutcome): Relaxed {
   const model = programmeOf(task, outcome);
   const { kinds, offers } = model;
   const found = solver.solve(model.mip, {

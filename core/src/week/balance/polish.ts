@@ -5,7 +5,7 @@ import type { Offer } from './offers';
 import { keepsLimits, type Steps } from './plan';
 
 /** Plans that are tried at the most. Each is a day simulated: seconds for a large tank. */
-const MOST_TRIALS = 20;
+const MOST_TRIALS = 40;
 /** A group is left as it is where it gets its need within this share. */
 const NEAR = 0.06;
 
@@ -34,7 +34,7 @@ export function polished(
         const { needKj, gotKj } = plan.outcome.days[kind.days[0]!]!.groups[h]!;
         if (needKj <= 0 || Math.abs(gotKj / needKj - 1) <= NEAR) return;
         const short = gotKj < needKj;
-        for (const o of offersFor(offers, best[k]!, h, short)) {
+        for (const o of offersFor(offers, best[k]!, k, h, short)) {
           if (trials >= MOST_TRIALS) return;
           const now = best[k]![o]!;
           const wanted = Math.round(now * Math.min(2, needKj / Math.max(gotKj, 1e-9)));
@@ -59,20 +59,32 @@ export function polished(
   return best;
 }
 
-/** What could be changed for a group: what is meant for it first, the largest first. */
+/**
+ * What could be changed for a group: what is meant for it first, the largest first; where it is short
+ * also what it does not get yet, the likeliest to reach it first.
+ */
 function offersFor(
   offers: readonly Offer[],
   given: readonly number[],
+  k: number,
   h: number,
   short: boolean,
 ): number[] {
-  return offers
-    .flatMap((offer, o) => (given[o]! > 0 && (!short || offer.group === h) ? [o] : []))
-    .sort(
-      (a, b) =>
-        Number(offers[b]!.group === h) - Number(offers[a]!.group === h) ||
-        given[b]! * offers[b]!.stepG - given[a]! * offers[a]!.stepG ||
-        a - b,
-    )
-    .slice(0, 2);
+  const own = (o: number) => offers[o]!.group === h;
+  const first = (which: (o: number) => boolean, by: (a: number, b: number) => number) =>
+    offers
+      .flatMap((_, o) => (which(o) ? [o] : []))
+      .sort((a, b) => by(a, b) || a - b)
+      .slice(0, 2);
+  const stand = first(
+    (o) => given[o]! > 0 && (!short || own(o)),
+    (a, b) =>
+      Number(own(b)) - Number(own(a)) ||
+      given[b]! * offers[b]!.stepG - given[a]! * offers[a]!.stepG,
+  );
+  const more = first(
+    (o) => short && own(o) && given[o] === 0,
+    (a, b) => offers[b]!.reaches[k]![h]! - offers[a]!.reaches[k]![h]!,
+  );
+  return [...stand, ...more];
 }
