@@ -18,7 +18,7 @@ export function HouseWeekScreen() {
   return loaded.data ? (
     <HouseWeek data={loaded.data} />
   ) : (
-    <Screen title="The house’s week" back="/week">
+    <Screen title="House week" back="/week">
       {loaded.problem ? (
         <Fault problem={loaded.problem} onRetry={loaded.retry} />
       ) : (
@@ -40,7 +40,7 @@ function HouseWeek({ data }: { data: HouseData }) {
   const { days, rounds, work, prepare, batches } = week;
   if (rounds.every((round) => round.moments.length === 0)) {
     return (
-      <Screen title="The house’s week" back="/week">
+      <Screen title="House week" back="/week">
         <Empty
           title="Nothing planned in this house"
           text="Plan a tank on its board; the work of all tanks is added up here."
@@ -52,7 +52,7 @@ function HouseWeek({ data }: { data: HouseData }) {
   const list = <DayList day={shown.day} momentId={shown.momentId} week={week} data={data} />;
   return (
     <Screen
-      title="The house’s week"
+      title="House week"
       detail={`from ${words.day(first)}, minutes of work against those that you have`}
       back="/week"
       tools={<ScreenTools />}
@@ -289,7 +289,7 @@ function Prepare({
       <Text look="subtitle">To prepare</Text>
       {[...byDay].map(([day, list]) => (
         <Card key={day} label={words.day(day)}>
-          <View style={{ padding: 12, paddingBottom: 0 }}>
+          <View style={{ padding: 12, paddingBottom: 8 }}>
             <Text look="strong">{words.day(day)}</Text>
           </View>
           {list.map(({ foodId, steps, startMin, readyMin, meals, units }) => {

@@ -38,10 +38,15 @@ export function useWork<T, W extends Stoppable>(about: unknown, start: () => W):
     const tell = (news: Partial<typeof state>) => {
       if (worker.current === started) setState((before) => ({ ...before, ...news }));
     };
-    work(started, (done, of) => tell({ running: { done, of } }))
+    // The last word on how far it is may come after the result: it has another channel.
+    let over = false;
+    work(started, (done, of) => {
+      if (!over) tell({ running: { done, of } });
+    })
       .then((result) => tell({ result }))
       .catch((error: Error) => tell({ fault: error.message }))
       .finally(() => {
+        over = true;
         tell({ running: null });
         started.stop();
       });

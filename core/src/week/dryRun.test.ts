@@ -1,3 +1,6 @@
+import fc from 'fast-check';
+import { maintenanceKj } from '../ration';
+import { grown, growingOf, lengthsOf } from './dryRun/growth';
 import { dryRun, USUAL_RHYTHM, type DryTank } from '.';
 import { testDiet, testEater, testFlake, testServing, testTask, weekGroup } from './week.testkit';
 
@@ -44,6 +47,30 @@ describe('a dry run', () => {
     expect(shoal!.massG.at(-1)!.middle).toBeLessThan(shoal!.massG[0]!.middle);
     // A hungry fish grows thin, not short.
     expect(shoal!.lengthCm.at(-1)).toEqual(shoal!.lengthCm[0]);
+  });
+
+  it('keeps its middle within its band, however food comes and goes', () => {
+    const fish = [
+      growers,
+      weekGroup(testEater('shoal', { lengthCm: 4.9, species: { adultLengthCm: 5 } })),
+    ];
+    // About what keeps it: days on which the middle loses and the highest does not.
+    const shares = fc.array(fc.double({ min: 0.6, max: 1.6, noNaN: true }), { maxLength: 80 });
+    fc.assert(
+      fc.property(fc.constantFrom(...fish), shares, (group, meals) => {
+        let one = growingOf(group);
+        for (const share of meals) {
+          const before = one;
+          const kj = share * maintenanceKj(group.species, one.massG.middle, 25);
+          one = grown(group, one, kj, 25);
+          expect(one.massG.middle).toBeGreaterThanOrEqual(one.massG.low);
+          expect(one.massG.middle).toBeLessThanOrEqual(one.massG.high);
+          expect(one.greatestG.middle).toBeGreaterThanOrEqual(before.greatestG.middle);
+          const { low, middle, high } = lengthsOf(group, one);
+          expect(low <= middle && middle <= high).toBe(true);
+        }
+      }),
+    );
   });
 
   it('keeps an adult at maintenance as it is', () => {

@@ -54,10 +54,11 @@ export function grown(
     const over = gotKj * intake - maintenanceKj(group.species, mass, tempC) * calm * upkeep;
     const length = lengthFromMass(group.species, greatest);
     const room = Math.max(0, 1 - length / group.species.adultLengthCm);
-    // A full-grown fish turns what is over into roe, milt and reserves.
-    const thin = mass < greatest;
-    const kept = thin ? KEPT : KEPT * Math.min(1, 2 * room);
-    const change = (over > 0 ? kept * over : SPARED * over) / KJ_PER_G;
+    const gained = (KEPT * Math.max(0, over)) / KJ_PER_G;
+    const lost = (SPARED * Math.max(0, -over)) / KJ_PER_G;
+    // What it lost comes back first; of more, a full-grown fish makes roe, milt and reserves.
+    const back = Math.min(gained, greatest - mass);
+    const change = back + (gained - back) * Math.min(1, 2 * room) - lost;
     const most = MOST_A_DAY * mass;
     return mass + Math.min(most, Math.max(-most, change));
   };
