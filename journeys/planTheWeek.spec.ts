@@ -50,6 +50,34 @@ test('a serving is dragged to another moment, and moved with the keys alone', as
   expect(servings!.some(({ days }) => days.length === 1 && days[0] === 1)).toBe(true);
 });
 
+test('a food of the shelf is dragged into a cell, for the group that is chosen', async ({
+  page,
+  demo,
+}) => {
+  await openWeek(page, demo.url, 'Millpond');
+  await page.getByRole('radio', { name: 'Pearl gouramis' }).first().click();
+  const food = page.getByRole('button', { name: 'Fine flake, to put in' });
+  const target = page.getByRole('button', { name: /^Add food: Midday break, Mon/ });
+  const from = (await food.boundingBox())!;
+  const to = (await target.boundingBox())!;
+  await page.mouse.move(from.x + 20, from.y + 10);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 30, from.y + 30, { steps: 4 });
+  await page.mouse.move(to.x + to.width / 2, to.y + to.height / 2, { steps: 12 });
+  await page.mouse.up();
+  await expect(page.getByRole('button', { name: /^Change: Midday break, Mon/ })).toBeVisible();
+  // With the keys it is taken up at the shelf, and laid down where the arrows lead.
+  await food.focus();
+  await page.keyboard.press('m');
+  for (let step = 0; step < 2; step += 1) await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('m');
+  await page.getByRole('button', { name: 'Save the plan' }).click();
+  await expect(page.getByText(/The plan of Millpond is saved/)).toBeVisible();
+  const plans = await plansOf(page, demo.url, 'Millpond');
+  const once = plans.get('Pearl gouramis')!.filter(({ days }) => days.length === 1);
+  expect(once.length).toBeGreaterThanOrEqual(1);
+});
+
 test('the plan of a tank is balanced, looked at, taken, saved, and served', async ({
   page,
   demo,

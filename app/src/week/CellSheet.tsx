@@ -1,9 +1,9 @@
 import { massFromLength } from '@open-larder/core/fish';
 import { sayUnits } from '@open-larder/core/food';
 import { lengthOf } from '@open-larder/core/ration';
-import { PLAIN, type RoundServing } from '@open-larder/core/round';
+import type { RoundServing } from '@open-larder/core/round';
 import { sayNumber } from '@open-larder/core/units';
-import { changeOn, put, repeatOn, takeOut } from '@open-larder/core/week';
+import { changeOn, repeatOn, takeOut } from '@open-larder/core/week';
 import Plus from 'lucide-react-native/icons/plus';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -23,7 +23,7 @@ import {
   WhyLink,
   lowerFirst,
 } from '../ui';
-import { withServings } from './draft';
+import { withFood, withServings } from './draft';
 import type { Board } from './useBoard';
 import type { Place } from './WeekBoard';
 
@@ -193,27 +193,10 @@ function AddFood({ board, data, place }: { board: Board; data: HouseData; place:
   const [on, setOn] = useState<number[]>([place.day]);
   const group = task.groups.find((one) => one.id === groupId);
   if (!group) return null;
-  const diet = board.draft.diets.find((one) => one.groupId === groupId);
-  const like = diet?.servings[0];
   const foods = data.foods.filter((food) => !food.archived);
   const add = () =>
     board.edit((draft) =>
-      withServings(draft, groupId, (all) =>
-        put(
-          all,
-          {
-            foodId,
-            momentId: place.momentId,
-            zone: like?.zone ?? group.species.zone,
-            place: like?.place ?? '',
-            weight: 1,
-            ownUnits: null,
-            manner: PLAIN,
-          },
-          on,
-          uuidv7,
-        ),
-      ),
+      withFood(draft, group, { foodId, momentId: place.momentId, days: on }, uuidv7),
     );
   return (
     <Card>

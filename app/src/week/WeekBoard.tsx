@@ -1,25 +1,31 @@
 import {
   DndContext,
+  DragOverlay,
   KeyboardCode,
   KeyboardSensor,
   MouseSensor,
   TouchSensor,
+  pointerWithin,
+  rectIntersection,
   useDraggable,
   useDroppable,
   useSensor,
   useSensors,
+  type CollisionDetection,
   type DragEndEvent,
   type KeyboardCoordinateGetter,
 } from '@dnd-kit/core';
 import { sayUnits } from '@open-larder/core/food';
 import type { RoundServing } from '@open-larder/core/round';
-import { useRef, type ComponentProps, type Ref } from 'react';
+import { useRef, useState, type ComponentProps, type ReactNode, type Ref } from 'react';
+import { createPortal } from 'react-dom';
 import { Pressable, ScrollView, View } from 'react-native';
 import { FoodSign } from '../draw';
 import { useWords, type HouseData } from '../store';
 import { SIZES, themed, useWide } from '../theme';
 import { Card, Text } from '../ui';
 import type { BoardRow, Column } from './columns';
+import { FoodLine, type FromTray } from './FoodTray';
 
 /** Where something stands on the board. */
 export interface Place {
@@ -36,13 +42,27 @@ interface Props {
   groups: readonly { id: string; name: string }[];
   onOpen: (place: Place) => void;
   onMove: (groupId: string, servingId: string, from: Place, to: Place) => void;
+  /** A food of the shelf was dropped on a cell. */
+  onAdd: (foodId: string, to: Place) => void;
+  /** What stands above the board and can be dragged onto it. */
+  tray: ReactNode;
 }
 
 /**
  * Days across, moments down. A serving is dragged with the mouse or held and dragged with a thumb;
  * with the keyboard M takes it up, arrows move it, M sets it down.
  */
-export function WeekBoard({ columns, rows, data, today, groups, onOpen, onMove }: Props) {
+export function WeekBoard({
+  columns,
+  rows,
+  data,
+  today,
+  groups,
+  onOpen,
+  onMove,
+  onAdd,
+  tray,
+}: Props) {
   const styles = useStyles();
   const words = useWords();
   const wide = useWide();
@@ -54,13 +74,20 @@ export function WeekBoard({ columns, rows, data, today, groups, onOpen, onMove }
       coordinateGetter: cellByCell,
     }),
   );
+  const [dragged, setDragged] = useState<string | null>(null);
   const drop = ({ active, over }: DragEndEvent) => {
-    const taken = active.data.current as Taken | undefined;
+    setDragged(null);
+    const taken = active.data.current as Taken | FromTray | undefined;
     const to = over?.data.current as Place | undefined;
     if (!taken || !to) return;
+    if ('newFoodId' in taken) {
+      onAdd(taken.newFoodId, to);
+      return;
+    }
     if (to.day === taken.day && to.momentId === taken.momentId) return;
     onMove(taken.groupId, taken.servingId, taken, to);
   };
+  const food = data.foods.find((one) => one.id === dragged);
   const fits = wide && columns.length <= 7;
   const column = fits ? styles.columnWide : styles.column;
   const several = groups.length > 1;
@@ -123,9 +150,16 @@ export function WeekBoard({ columns, rows, data, today, groups, onOpen, onMove }
   return (
     <DndContext
       sensors={sensors}
+      collisionDetection={underHand}
+      onDragStart={({ active }) => {
+        const taken = active.data.current as Partial<FromTray> | undefined;
+        setDragged(taken?.newFoodId ?? null);
+      }}
       onDragEnd={drop}
+      onDragCancel={() => setDragged(null)}
       accessibility={{ screenReaderInstructions: HOW }}
     >
+      {tray}
       <Card>
         {fits ? (
           board
@@ -139,13 +173,24 @@ export function WeekBoard({ columns, rows, data, today, groups, onOpen, onMove }
           </ScrollView>
         )}
       </Card>
+      {overAll(
+        <DragOverlay dropAnimation={null}>{food ? <FoodLine food={food} on /> : null}</DragOverlay>,
+      )}
     </DndContext>
   );
 }
 
+/** Out of all that scrolls, which would cut off and shift what is dragged. */
+const overAll = (node: ReactNode) =>
+  typeof document === 'undefined' ? node : createPortal(node, document.body);
+
+/** The cell under the pointer; with the keyboard, the one that what is moved lies on most. */
+const underHand: CollisionDetection = (args) =>
+  args.pointerCoordinates ? pointerWithin(args) : rectIntersection(args);
+
 const HOW = {
   draggable:
-    'Press M to take this serving up, the arrow keys to move it to another day or moment, M to set it down, Escape to leave it where it was.',
+    'Press M to take this up, the arrow keys to move it to a day and moment, M to set it down, Escape to leave it where it was.',
 };
 
 /** What is being dragged. */

@@ -111,6 +111,25 @@ describe('the board', () => {
     ]);
   });
 
+  it('puts a tapped food into the cells that are tapped after it', async () => {
+    open();
+    await screen.findByText('What reaches each group');
+    fireEvent.press(screen.getByText('Foods'));
+    fireEvent.press(screen.getByLabelText('Fine flake, to put in'));
+    expect(screen.getByText(/^Now tap the cells that Fine flake goes into/)).toBeTruthy();
+    const empty = () => screen.queryAllByLabelText(/^Add food: Midday break/);
+    const before = empty().length;
+    fireEvent.press(empty()[0]!);
+    fireEvent.press(empty()[0]!);
+    expect(empty()).toHaveLength(before - 2);
+    expect(chips()).toHaveLength(8);
+    // Tapped again it is laid down: a cell opens as before.
+    fireEvent.press(screen.getByLabelText('Fine flake, to put in'));
+    fireEvent.press(empty()[0]!);
+    expect(await screen.findByText('Add a food')).toBeTruthy();
+    expect(chips()).toHaveLength(8);
+  });
+
   it('keeps what is being edited when the page is loaded anew', async () => {
     open();
     await openCell();

@@ -1,24 +1,22 @@
 import { addDays } from '@open-larder/core/round';
-import { changeOn, copyDay } from '@open-larder/core/week';
+import { changeOn } from '@open-larder/core/week';
 import { useRouter } from 'expo-router';
 import Redo from 'lucide-react-native/icons/redo-2';
 import Undo from 'lucide-react-native/icons/undo-2';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
-import { cycleDays, useHouse, useNow, useWords, type HouseData } from '../store';
+import { useHouse, useNow, useWords, type HouseData } from '../store';
 import { useColours, useWide } from '../theme';
 import { ScreenTools } from '../shell';
 import {
   Button,
   Choice,
-  Choices,
   Empty,
   Fault,
   IconButton,
   Picker,
   Screen,
-  Sheet,
   Skeleton,
   Tabs,
   Text,
@@ -27,9 +25,11 @@ import { AimsCard } from './AimsCard';
 import { BalanceSheet } from './BalanceSheet';
 import { CellSheet } from './CellSheet';
 import { ChoicesSheet } from './ChoicesSheet';
+import { CopySheet } from './CopySheet';
 import { boardOf, isEmpty } from './columns';
-import { withServings } from './draft';
+import { withFood, withServings } from './draft';
 import { FastsSheet } from './FastsSheet';
+import { FoodTray } from './FoodTray';
 import { RulesSheet } from './RulesSheet';
 import { StartSheet } from './StartSheet';
 import { useBoard, type Board } from './useBoard';
@@ -113,6 +113,10 @@ function TankWeek({
   const outcome = useOutcome(board.task);
   const [open, setOpen] = useState<Open>(null);
   const [copies, setCopies] = useState(false);
+  /** On a phone the foods take the board's room: they are shown when they are wanted. */
+  const [shelf, setShelf] = useState(false);
+  const [held, setHeld] = useState<string | null>(null);
+  const [forId, setFor] = useState('');
   useKeys(board);
   const { task } = board;
   const { columns, rows } = boardOf(task, words.weekdays[0]?.value ?? 1);
@@ -128,6 +132,18 @@ function TankWeek({
         return line ? keepAlso(moved, line, from.day) : moved;
       }),
     );
+  const forGroup = task.groups.find((one) => one.id === forId) ?? task.groups[0];
+  const add = (foodId: string, { day, momentId }: Place) => {
+    if (!forGroup) return;
+    board.edit((draft) => withFood(draft, forGroup, { foodId, momentId, days: [day] }, uuidv7));
+  };
+  // What the tank gets already comes first: it is what is put in most.
+  const inPlan = new Set(
+    board.draft.diets.flatMap(({ servings }) => servings.map((one) => one.foodId)),
+  );
+  const trayFoods = data.foods
+    .filter((food) => !food.archived)
+    .sort((a, b) => Number(inPlan.has(b.id)) - Number(inPlan.has(a.id)));
   const place = open !== null && typeof open === 'object' ? open : null;
   const column = place ? columns.find((one) => one.day === place.day) : undefined;
   const cell = place && column ? servingsAt(rows, columns.indexOf(column), place) : [];
@@ -153,7 +169,17 @@ function TankWeek({
     >
       {pick}
       <StaleBoard board={board} />
-      <Toolbar board={board} onOpen={setOpen} onPrint={() => void print(tankId)} />
+      <Toolbar board={board} onOpen={setOpen} onPrint={() => void print(tankId)}>
+        {wide ? null : (
+          <Button
+            label={shelf ? 'Hide the foods' : 'Foods'}
+            onPress={() => {
+              setShelf(!shelf);
+              setHeld(null);
+            }}
+          />
+        )}
+      </Toolbar>
       {task.groups.length === 0 ? (
         <Empty
           title="No fish in this tank"
@@ -181,8 +207,21 @@ function TankWeek({
             data={data}
             today={now.day}
             groups={task.groups}
-            onOpen={setOpen}
+            onOpen={(at) => (held === null ? setOpen(at) : add(held, at))}
             onMove={move}
+            onAdd={add}
+            tray={
+              wide || shelf ? (
+                <FoodTray
+                  foods={trayFoods}
+                  groups={task.groups}
+                  groupId={forGroup?.id ?? ''}
+                  onGroup={setFor}
+                  held={held}
+                  onHold={setHeld}
+                />
+              ) : null
+            }
           />
           <View style={wide ? { flexDirection: 'row', gap: 24 } : { gap: 16 }}>
             <View style={wide ? { flex: 1, minWidth: 0 } : null}>{shares}</View>
@@ -231,10 +270,12 @@ function Toolbar({
   board,
   onOpen,
   onPrint,
+  children,
 }: {
   board: Board;
   onOpen: (open: Open) => void;
   onPrint: () => void;
+  children: React.ReactNode;
 }) {
   const colours = useColours();
   const wide = useWide();
@@ -258,6 +299,7 @@ function Toolbar({
       </IconButton>
       {dirty ? <Button look="bare" label="Drop the changes" onPress={board.discard} /> : null}
       <Button label="Balance" onPress={() => onOpen('balance')} />
+      {children}
       {wide || more ? (
         <>
           <Button label="How it is fed" onPress={() => onOpen('choices')} />
@@ -286,42 +328,6 @@ function StaleBoard({ board }: { board: Board }) {
         <Button label="Take theirs" onPress={board.takeTheirs} />
       </View>
     </View>
-  );
-}
-
-function CopySheet({ board, onClose }: { board: Board; onClose: () => void }) {
-  const words = useWords();
-  const days = cycleDays(words, board.draft.cycle);
-  const [from, setFrom] = useState(1);
-  const [to, setTo] = useState<number[]>([]);
-  return (
-    <Sheet title="Copy a day" open onClose={onClose}>
-      <Choice label="Of" value={from} options={days} onChange={setFrom} />
-      <Choices
-        label="Onto"
-        value={to}
-        options={days.filter((day) => day.value !== from)}
-        onChange={setTo}
-        hint="What stands on these days is replaced, for every group of the tank."
-      />
-      <View style={{ alignItems: 'flex-start' }}>
-        <Button
-          look="primary"
-          label="Copy"
-          disabled={to.length === 0}
-          onPress={() => {
-            board.edit((draft) => ({
-              ...draft,
-              diets: draft.diets.map((diet) => ({
-                ...diet,
-                servings: copyDay(diet.servings, from, to, uuidv7) as typeof diet.servings,
-              })),
-            }));
-            onClose();
-          }}
-        />
-      </View>
-    </Sheet>
   );
 }
 

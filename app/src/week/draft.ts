@@ -1,5 +1,6 @@
 import type { Group, PlanEdit, Tank } from '@open-larder/contract';
-import { NO_PLAN } from '@open-larder/core/round';
+import { NO_PLAN, PLAIN, type DietServing } from '@open-larder/core/round';
+import { put } from '@open-larder/core/week';
 
 /** A tank's plan and diets as they were saved last, ready to be edited. */
 export function draftOf(tank: Tank, groups: readonly Group[]): PlanEdit {
@@ -93,3 +94,27 @@ export function drafted(
     }),
   };
 }
+
+/** A draft with a food put in for a group on days of the cycle, in the way it gets its others. */
+export const withFood = (
+  draft: PlanEdit,
+  group: { id: string; species: { zone: DietServing['zone'] } },
+  food: { foodId: string; momentId: string; days: readonly number[] },
+  newId: () => string,
+): PlanEdit =>
+  withServings(draft, group.id, (servings) =>
+    put(
+      servings,
+      {
+        foodId: food.foodId,
+        momentId: food.momentId,
+        zone: servings[0]?.zone ?? group.species.zone,
+        place: servings[0]?.place ?? '',
+        weight: 1,
+        ownUnits: null,
+        manner: PLAIN,
+      },
+      food.days,
+      newId,
+    ),
+  );

@@ -1,15 +1,15 @@
 import { act, renderHook } from '@testing-library/react-native';
-import { useWork } from './useWork';
+import { useWork, type Work } from './useWork';
 
 /** Work that goes as far as the test lets it. */
 function setUp(about: object = {}) {
   const stopped: number[] = [];
   let started = 0;
-  const hook = renderHook(
+  const hook = renderHook<Work<string, { stop: () => void }>, { of: object }>(
     ({ of }) =>
-      useWork<string, { id: number; stop: () => void }>(of, () => {
+      useWork(of, () => {
         const id = (started += 1);
-        return { id, stop: () => stopped.push(id) };
+        return { stop: () => void stopped.push(id) };
       }),
     { initialProps: { of: about } },
   );
