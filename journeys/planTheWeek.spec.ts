@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, test } from './product';
+import { expect, pick, test } from './product';
 
 async function openWeek(page: Page, url: string, tank: string): Promise<void> {
   await page.goto(`${url}/week`);
@@ -107,6 +107,95 @@ test('the plan of a tank is balanced, looked at, taken, saved, and served', asyn
   await expect(page.getByText(/Simulated\.$/)).toBeVisible();
   const after = Number(/: (\d+) %/.exec((await share.getAttribute('aria-label'))!)![1]);
   expect(after).toBeGreaterThan(before);
+});
+
+test('a keeper’s own tank: from an empty shelf to a balanced week', async ({ page, empty }) => {
+  const lines = [
+    'Cellar,70 x 35 x 30 cm,23.5 C,zebrafish,9,Danios',
+    'Cellar,70 x 35 x 30 cm,23.5 C,kuhli loach,6,Loaches',
+  ];
+  const taken = await page.request.post(`${empty.url}/api/tables/house`, {
+    data: { text: ['tank,size,temp,species,number,group', ...lines].join('\n'), write: true },
+  });
+  expect((await taken.json()).written).toBe(true);
+  // Nothing on the shelf: a plan to begin with says so and lays out nothing.
+  await page.goto(`${empty.url}/week`);
+  await page.getByRole('button', { name: 'A plan to begin with' }).click();
+  await expect(
+    page.getByText(/put a food on the shelf|Nothing on the shelf fits/).first(),
+  ).toBeVisible();
+  for (const [name, massG] of [
+    ['fine flake', '0.03'],
+    ['sinking pellet, small', '0.012'],
+  ] as const) {
+    await page.goto(`${empty.url}/larder/new`);
+    await pick(page, 'Start from a generic food', name);
+    await page.getByLabel('One weighs, g').fill(massG);
+    await page.getByLabel('Amount, g').fill('80');
+    await page.getByLabel('Price of it all, EUR').fill('7');
+    await page.getByRole('button', { name: 'Put it on the shelf' }).click();
+    await expect(page.getByText('80 g left', { exact: false })).toBeVisible();
+  }
+  await page.goto(`${empty.url}/week`);
+  await page.getByRole('button', { name: 'A plan to begin with' }).click();
+  await page.getByRole('button', { name: 'Lay it out', exact: true }).click();
+  await page.getByRole('button', { name: 'Save the plan' }).click();
+  await expect(page.getByText(/The plan of Cellar is saved/)).toBeVisible();
+  await expect(page.getByText(/Simulated\.$/)).toBeVisible();
+  await page.getByRole('button', { name: 'Balance', exact: true }).click();
+  const sheet = page.getByRole('dialog');
+  await sheet.getByRole('button', { name: 'Balance', exact: true }).click();
+  const better = sheet.getByRole('button', { name: /^Take all of it/ });
+  await expect(better).toBeVisible({ timeout: 60_000 });
+  await better.click();
+  // What reaches each of them is near the need.
+  await expect(page.getByText(/Simulated\.$/)).toBeVisible();
+  for (const group of ['Danios', 'Loaches']) {
+    const said = await page.getByRole('link', { name: `${group}: ` }).getAttribute('aria-label');
+    const share = Number(/: (\d+) %/.exec(said!)![1]);
+    expect(share).toBeGreaterThanOrEqual(80);
+    expect(share).toBeLessThanOrEqual(125);
+  }
+  await page.getByRole('button', { name: 'Save the plan' }).click();
+  await expect(page.getByText(/The plan of Cellar is saved/)).toBeVisible();
+  await page.getByRole('button', { name: 'Dry run' }).click();
+  await page.getByRole('button', { name: 'Run it' }).click();
+  await expect(page.getByText('What runs out')).toBeVisible();
+  await expect(page.getByText(/^Nitrate (stays|passes)/)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Cancel' })).toBeHidden();
+  await page.goto(`${empty.url}/week/house`);
+  await page.getByRole('button', { name: /^All of Thu/ }).click();
+  await expect(page.getByText(/for danios/).first()).toBeVisible();
+});
+
+test('a house of over forty tanks is balanced by the server, and stops when it is told to', async ({
+  page,
+  demo,
+}) => {
+  const more = Array.from({ length: 40 }, (_, at) => `Shelf ${at + 1},54 L,24 C`);
+  const taken = await page.request.post(`${demo.url}/api/tables/tanks`, {
+    data: { text: ['name,litres,temp', ...more].join('\n'), write: true },
+  });
+  expect((await taken.json()).written).toBe(true);
+  await page.goto(`${demo.url}/week`);
+  await page.getByRole('button', { name: /^Tank: / }).click();
+  await page.getByLabel('Search').fill('tarn');
+  await page.getByRole('link', { name: /^\d+ Tarn$/ }).click();
+  await expect(page.getByText(/Simulated\.$/)).toBeVisible();
+  await page.getByRole('button', { name: 'Balance', exact: true }).click();
+  const sheet = page.getByRole('dialog');
+  const start = sheet.getByRole('button', { name: 'Balance', exact: true });
+  const asked = page.waitForRequest((request) => request.url().endsWith('/balance'));
+  const failed = page.waitForEvent('requestfailed');
+  await start.click();
+  await asked;
+  await expect(sheet.getByText(/^(Looking|Solving|Simulating)/)).toBeVisible();
+  await sheet.getByRole('button', { name: 'Cancel' }).click();
+  expect((await failed).url()).toMatch(/balance$/);
+  // Ended there too: there is room for it at once.
+  await start.click();
+  await expect(sheet.getByText('What changes', { exact: true })).toBeVisible({ timeout: 60_000 });
+  await expect(sheet.getByText(/Solved and simulated in turn|did not quite settle/)).toBeVisible();
 });
 
 test('a solver that does not load is said, and the plan stays as it is', async ({ page, demo }) => {

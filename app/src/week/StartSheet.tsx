@@ -71,7 +71,7 @@ export function StartSheet({ board, data, names, onClose }: Props) {
         ...from,
         diets: from.diets.map((diet) => ({
           ...diet,
-          servings: (servings.get(diet.groupId) ?? diet.servings) as typeof diet.servings,
+          servings: (fitting(servings.get(diet.groupId)) ?? diet.servings) as typeof diet.servings,
         })),
       };
       dispatch(planEdited({ tankId: tank.id, from, to }));
@@ -140,7 +140,7 @@ export function StartSheet({ board, data, names, onClose }: Props) {
         <Button
           look="primary"
           label={laid.length > 1 ? `Lay it out in ${laid.length} tanks` : 'Lay it out'}
-          disabled={laid.length === 0}
+          disabled={!laid.some(({ servings }) => [...servings.values()].some(fitting))}
           onPress={take}
         />
       </View>
@@ -151,7 +151,11 @@ export function StartSheet({ board, data, names, onClose }: Props) {
 
 const KIND = 'kind';
 
-/** A starting plan in one tank: servings by group; empty where nothing fits. */
+/** What was laid out for a group; where nothing fits it, what stands is kept. */
+const fitting = (servings: readonly DietServing[] | undefined) =>
+  servings && servings.length > 0 ? servings : undefined;
+
+/** A starting plan in one tank: servings by group; none of them where nothing fits. */
 function layIn(tank: Tank, data: HouseData, plan: StartingPlanRow | null, day: string): Laid {
   const groups = data.groupsIn.get(tank.id) ?? [];
   const task: WeekTask = weekTaskOf(
@@ -187,7 +191,7 @@ function layIn(tank: Tank, data: HouseData, plan: StartingPlanRow | null, day: s
     const servings = laidOut(task, group, lines, () => uuidv7());
     if (servings.length > 0 || lines.length > 0) laid.set(group.id, servings);
   }
-  return new Map([...laid].filter(([, servings]) => servings.length > 0));
+  return laid;
 }
 
 /** Keep the plan of one group as a starting plan of one's own. */

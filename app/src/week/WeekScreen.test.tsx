@@ -268,6 +268,37 @@ describe('a plan to begin with', () => {
     expect(chips().length).toBeGreaterThanOrEqual(7);
   });
 
+  it('says so where nothing on the shelf fits, and lays nothing out', async () => {
+    open({ 'GET /api/foods': { items: [], next: null } });
+    await screen.findByText('What reaches each group');
+    fireEvent.press(screen.getByText('More'));
+    fireEvent.press(screen.getByText('Begin with'));
+    expect(screen.getByText('Nothing on the shelf fits them: what stands is kept.')).toBeTruthy();
+    expect(screen.getByText(/^Zebrafish: put a food on the shelf/)).toBeTruthy();
+    const button = screen.getByLabelText('Lay it out');
+    expect(button.props.accessibilityState).toMatchObject({ disabled: true });
+  });
+
+  it('is laid out in many tanks at once, after a look at each', async () => {
+    const other = { ...group, id: 'g2', name: 'Medaka', tankId: 't2', diet: null };
+    const own = { ...group, tankId: 't1', diet: null };
+    open({
+      'GET /api/tanks': { items: tanks(2), next: null },
+      'GET /api/groups': { items: [own, other], next: null },
+    });
+    fireEvent.press(await screen.findByText('A plan to begin with'));
+    fireEvent.press(screen.getByLabelText('Rack 2'));
+    expect(screen.getByText('Zebrafish · Rack 1')).toBeTruthy();
+    expect(screen.getByText('Medaka · Rack 2')).toBeTruthy();
+    fireEvent.press(screen.getByText('Lay it out in 2 tanks'));
+    expect(await screen.findByText('Laid out in 2 tanks. Look at each and save it.')).toBeTruthy();
+    // Nothing is saved yet, in neither of them.
+    expect(screen.getByText('Save the plan')).toBeTruthy();
+    fireEvent.press(screen.getByText('2 Rack 2'));
+    expect(await screen.findByText('Save the plan')).toBeTruthy();
+    expect(screen.queryAllByLabelText(/Fine flake for Medaka$/).length).toBeGreaterThan(0);
+  });
+
   it('of one’s own is kept from a group’s plan, without its amounts', async () => {
     const asked = open({
       'POST /api/starting-plans': ({ body }: Pick<Asked, 'body'>) => ({
