@@ -245,11 +245,11 @@ const MEASURES: { title: string; of: (house: House) => Promise<number> }[] = [
       ),
   },
   {
-    title: 'week, its tank',
+    title: 'week, its board',
     of: (house) =>
       timed(
         () => elsewhere(house),
-        () => ({ on: place(house.page, 'Week'), text: /^What reaches each group/ }),
+        () => ({ on: place(house.page, 'Week'), label: /^(Add food|Change): / }),
       ),
   },
   {

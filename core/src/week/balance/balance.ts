@@ -56,11 +56,12 @@ const RELAXED_ROUNDS = 2;
 /**
  * How hard whole units are searched, by how many groups a tank has: rounds at the most, offers of a
  * group that are looked at (those that gave it most without), and after how many rounds only the
- * amounts of what was chosen are still open. A small tank is quick, and can be searched wider.
+ * amounts of what was chosen are still open; at last, plans that are tried by small steps. A small
+ * tank is quick, and can be searched wider.
  */
 const SEARCH = {
-  small: { rounds: 6, offers: 6, fixedAfter: 2, another: 0.1 },
-  large: { rounds: 2, offers: 3, fixedAfter: 0, another: 0.35 },
+  small: { rounds: 6, offers: 6, fixedAfter: 2, another: 0.1, trials: 40 },
+  large: { rounds: 2, offers: 3, fixedAfter: 0, another: 0.35, trials: 20 },
 };
 const SMALL_GROUPS = 3;
 /** What was solved for may differ so much from what was simulated, as a share of a day. */
@@ -145,7 +146,7 @@ export function balance(task: WeekTask, solver: Solver, options: BalanceOptions)
     const { offers: of } = best;
     const planOf = (given: Steps) =>
       withServings(task, servingsOf(task, kinds, of, given, newId).servings);
-    const given = polished(task, kinds, of, best.given, (steps) =>
+    const given = polished(task, kinds, of, best.given, search.trials, (steps) =>
       tell('simulating', round) && !late() ? judged(planOf(steps), rough) : null,
     );
     const plan = judged(planOf(given), memory);

@@ -4,8 +4,6 @@ import type { DayKind } from './kinds';
 import type { Offer } from './offers';
 import { keepsLimits, type Steps } from './plan';
 
-/** Plans that are tried at the most. Each is a day simulated: seconds for a large tank. */
-const MOST_TRIALS = 40;
 /** A group is left as it is where it gets its need within this share. */
 const NEAR = 0.06;
 
@@ -13,6 +11,7 @@ const NEAR = 0.06;
  * The last steps by hand: where a group gets too much or too little, a little less or more of what
  * is meant for it, as long as the simulated plan gets better. Shares that a programme takes as fixed
  * move with every portion; here nothing is taken as fixed.
+ * @param most  plans that are tried at the most; each is a day simulated
  * @param judge what a plan comes to; null ends it with the best so far
  */
 export function polished(
@@ -20,6 +19,7 @@ export function polished(
   kinds: readonly DayKind[],
   offers: readonly Offer[],
   given: Steps,
+  most: number,
   judge: (given: Steps) => Judged | null,
 ): Steps {
   let best = given;
@@ -27,7 +27,7 @@ export function polished(
   if (first === null) return given;
   let plan = first;
   let trials = 0;
-  for (let better = true; better && trials < MOST_TRIALS;) {
+  for (let better = true; better && trials < most;) {
     better = false;
     kinds.forEach((kind, k) => {
       task.groups.forEach((_, h) => {
@@ -35,7 +35,7 @@ export function polished(
         if (needKj <= 0 || Math.abs(gotKj / needKj - 1) <= NEAR) return;
         const short = gotKj < needKj;
         for (const o of offersFor(offers, best[k]!, k, h, short)) {
-          if (trials >= MOST_TRIALS) return;
+          if (trials >= most) return;
           const now = best[k]![o]!;
           const wanted = Math.round(now * Math.min(2, needKj / Math.max(gotKj, 1e-9)));
           const next = short ? Math.max(now + 1, wanted) : Math.min(now - 1, wanted);
@@ -45,7 +45,7 @@ export function polished(
           );
           if (!keepsLimits(task, kinds, offers, other)) continue;
           const tried = judge(other);
-          trials = tried === null ? MOST_TRIALS : trials + 1;
+          trials = tried === null ? most : trials + 1;
           if (tried === null) return;
           if (tried.score >= plan.score - 1e-6) continue;
           best = other;
