@@ -1,4 +1,4 @@
-import { fireEvent, screen, waitFor } from '@testing-library/react-native';
+import { act, fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { assumed } from '@open-larder/core/why';
 import { answers, food, round, supplyOf } from '../testing/house';
 import { sent, standIn } from '../testing/server';
@@ -6,6 +6,7 @@ import { show } from '../testing/show';
 import { Toast } from '../ui';
 import { RoundScreen } from './RoundScreen';
 import { ToOrder } from './ToOrder';
+import { mealKey, watchedAgain } from './watched';
 
 jest.mock('expo-router', () => jest.requireActual('../testing/router'));
 
@@ -151,5 +152,123 @@ describe('the round', () => {
     });
     show(<ToOrder />);
     expect(await screen.findByText('Today: order Fine flake; make Gel')).toBeTruthy();
+  });
+});
+
+describe('a meal that is being watched', () => {
+  const TODAY = new Date().toISOString().slice(0, 10);
+  /** Today's round, of which the server keeps what was served and seen. */
+  function openToday(more: Record<string, unknown> = {}) {
+    let fed: Record<string, unknown> | null = null;
+    const asked = standIn({
+      ...answers(),
+      [`GET /api/round/${TODAY}`]: () => {
+        const view = round(TODAY);
+        const serving = view.moments[0]!.stops[0]!.servings[0]!;
+        serving.fed = fed as typeof serving.fed;
+        return { status: 200, body: view };
+      },
+      'POST /api/feedings': ({ body }: { body: unknown }) => {
+        fed = { ...(body as object), massG: 0.06 };
+        return { status: 201, body: { feeding: fed, shortG: 0 } };
+      },
+      'POST /api/tanks/t1/sightings': ({ body }: { body: unknown }) => ({ status: 201, body }),
+      ...more,
+    });
+    const shown = show(
+      <>
+        <RoundScreen />
+        <Toast />
+      </>,
+    );
+    return { asked, store: shown.store };
+  }
+  const seen = (asked: ReturnType<typeof standIn>) =>
+    asked.filter(({ path }) => path.endsWith('/sightings')).map(({ body }) => body);
+  const serve = async () => {
+    fireEvent.press(await screen.findByLabelText(/^Served: 3 pinches/));
+    return screen.findByLabelText('Meal in Millpond');
+  };
+
+  it('is timed from the tap, and said gone at another', async () => {
+    const { asked, store } = openToday();
+    await serve();
+    expect(screen.getByText(/^in the water; lift in [45]:\d\d$/)).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('Gone: the meal in Millpond'));
+    await waitFor(() => expect(seen(asked)).toHaveLength(1));
+    expect(seen(asked)[0]).toMatchObject({
+      day: TODAY,
+      momentId: 'evening',
+      left: null,
+      drops: [{ key: 's1', foodId: 'f1', groupId: 'g1', massG: 0.06, place: 'front left' }],
+    });
+    expect((seen(asked)[0] as { clearedMin: number }).clearedMin).toBeLessThan(1);
+    expect(await screen.findByText(/^Millpond: gone after 0:/)).toBeTruthy();
+    expect(store.getState().watched).toEqual({});
+    // Said by mistake: the way back is in the line that says so.
+    fireEvent.press(screen.getAllByLabelText('Undo').at(-1)!);
+    expect(await screen.findByLabelText('Meal in Millpond')).toBeTruthy();
+  });
+
+  it('says what was left, in quarters', async () => {
+    const { asked } = openToday();
+    await serve();
+    fireEvent.press(screen.getByLabelText('Some is left in Millpond'));
+    fireEvent.press(screen.getByLabelText('A quarter was left in Millpond'));
+    await waitFor(() => expect(seen(asked)[0]).toMatchObject({ clearedMin: null, left: 0.25 }));
+    expect(await screen.findByText('Millpond: a quarter was left.')).toBeTruthy();
+  });
+
+  it('asks for it to be lifted once the food’s time is over', async () => {
+    const { store } = openToday();
+    await serve();
+    const key = mealKey({ day: TODAY, momentId: 'evening', tankId: 't1' });
+    const meal = store.getState().watched[key]!;
+    act(() => {
+      store.dispatch(watchedAgain({ ...meal, since: meal.since - 6 * 60_000 }));
+    });
+    expect(await screen.findByText('Lift what is left')).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('Nobody looked in Millpond'));
+    expect(screen.queryByLabelText('Meal in Millpond')).toBeNull();
+  });
+
+  it('goes on where the server could not be told', async () => {
+    const { store } = openToday({
+      'POST /api/tanks/t1/sightings': () => ({
+        status: 503,
+        body: { type: 'about:blank', title: 'x', status: 503, detail: 'No database.' },
+      }),
+    });
+    await serve();
+    fireEvent.press(screen.getByLabelText('Gone: the meal in Millpond'));
+    expect(await screen.findByText('No database.')).toBeTruthy();
+    expect(Object.keys(store.getState().watched)).toHaveLength(1);
+  });
+
+  it('of another moment stays in sight', async () => {
+    const { store } = openToday();
+    await serve();
+    const [meal] = Object.values(store.getState().watched);
+    act(() => {
+      store.dispatch(
+        watchedAgain({ ...meal!, momentId: 'earlier', since: Date.now() - 7_200_000 }),
+      );
+    });
+    expect(await screen.findByText('Still in the water')).toBeTruthy();
+    expect(screen.getByText(/^2 h 0 min$/)).toBeTruthy();
+  });
+
+  it('is not timed when another day is logged, and ends when the serving is taken back', async () => {
+    const past = open(remembering());
+    fireEvent.press(await screen.findByLabelText(/^Served: 3 pinches/));
+    await waitFor(() => expect(sent(past, 'POST')).toHaveLength(1));
+    expect(screen.queryByLabelText('Meal in Millpond')).toBeNull();
+    screen.unmount();
+    const { store } = openToday({
+      'POST /api/feedings/x/undo': { status: 201, body: {} },
+    });
+    await serve();
+    fireEvent.press(screen.getByLabelText('Undo: Fine flake for Zebrafish'));
+    expect(store.getState().watched).toEqual({});
   });
 });

@@ -14,6 +14,7 @@ import { OtherSheet } from './OtherSheet';
 import { Resting } from './Resting';
 import { RoundAside } from './RoundAside';
 import { RoundRibbon } from './RoundRibbon';
+import { StillWatched } from './StillWatched';
 import { StopCard } from './StopCard';
 import { ToOrder } from './ToOrder';
 import { Unplanned } from './Unplanned';
@@ -36,7 +37,7 @@ export function RoundScreen({ day: asked }: { day?: string }) {
     : null;
   const left = current ? open(current).length : 0;
   const minutes = day === now.day ? now.minutes : null;
-  const feed = useFeed(day);
+  const feed = useFeed(day, ready);
   const [other, setOther] = useState<RoundServingView | null>(null);
   const next = current ? (open(current)[0]?.servingId ?? null) : null;
   const foot = ready ? (
@@ -131,6 +132,7 @@ function RoundHead({ data, round, current, minutes, onChoose }: HeadProps) {
           label: `${moment.name} ${count(moment)}`,
         }))}
       />
+      <StillWatched data={data} day={round.day} momentId={current.momentId} />
       {late.map((moment) => (
         <View
           key={moment.momentId}

@@ -1,12 +1,14 @@
 import type { Feeding, RoundServingView, RoundStopView } from '@open-larder/contract';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { useWords, type HouseData } from '../store';
+import { useAppSelector, useWords, type HouseData } from '../store';
 import { themed } from '../theme';
 import { Button, Card, Text } from '../ui';
 import { NumberTag } from '../tank/NumberTag';
 import { TankPicture } from '../tank/TankPicture';
+import { MealTimer } from './MealTimer';
 import { ServingRow } from './ServingRow';
+import { mealKey } from './watched';
 
 interface Props {
   stop: RoundStopView;
@@ -36,6 +38,9 @@ export function StopCard({
   const router = useRouter();
   const styles = useStyles();
   const words = useWords();
+  const meal = useAppSelector(
+    (state) => state.watched[mealKey({ day, momentId, tankId: stop.tankId })],
+  );
   const tank = data.tanks.find((one) => one.id === stop.tankId);
   if (!tank) return null;
   const due = stop.servings.filter((serving) => serving.fed === null);
@@ -69,6 +74,7 @@ export function StopCard({
           onUndo={onUndo}
         />
       ))}
+      {meal ? <MealTimer meal={meal} data={data} /> : null}
       <View style={styles.all}>
         {due.length > 1 ? (
           <Button

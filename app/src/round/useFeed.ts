@@ -8,8 +8,11 @@ import type {
 } from '@open-larder/contract';
 import { sayUnits } from '@open-larder/core/food';
 import { v7 as uuidv7 } from 'uuid';
-import { api, useAppDispatch, useHand } from '../store';
+import { PLAIN } from '@open-larder/core/round';
+import { api, useAppDispatch, useHand, type HouseData } from '../store';
+import { localNow } from '../store/useNow';
 import { useSay } from '../ui';
+import { dropTakenBack, dropWatched } from './watched';
 
 interface Deal {
   outcome: Outcome;
@@ -23,8 +26,11 @@ const asPlanned = (serving: RoundServingView): Deal => ({
   note: '',
 });
 
-/** Log and undo servings: shown at once, taken back if the server refuses, undo always. */
-export function useFeed(day: string) {
+/**
+ * Log and undo servings: shown at once, taken back if the server refuses, undo always. What goes in
+ * is watched from then on.
+ */
+export function useFeed(day: string, house: { round: RoundView; data: HouseData } | null) {
   const dispatch = useAppDispatch();
   const say = useSay();
   const hand = useHand();
@@ -44,8 +50,40 @@ export function useFeed(day: string) {
       }),
     );
 
+  /** Watch what went in, since the tap. */
+  const watch = ({ servingId, groupId, foodId }: RoundServingView, massG: number) => {
+    const place = house && placeOf(house.round, servingId);
+    if (!place || massG <= 0) return;
+    const { household, groups } = house.data;
+    const planned = groups
+      .find((group) => group.id === groupId)
+      ?.diet?.servings.find((one) => one.id === servingId);
+    const since = Date.now();
+    const { day: today, minutes: atMin } = localNow(new Date(since), household.timeZone);
+    // What is logged afterwards went in at an hour that nobody knows.
+    if (day !== today) return;
+    dispatch(
+      dropWatched({
+        ...place,
+        day,
+        since,
+        drop: {
+          key: servingId,
+          foodId,
+          groupId,
+          atMin,
+          massG,
+          zone: planned?.zone ?? 'surface',
+          place: planned?.place ?? '',
+          manner: planned?.manner ?? PLAIN,
+        },
+      }),
+    );
+  };
+
   const takeBack = async (fed: Feeding) => {
     const shown = show(fed.servingId, null);
+    dispatch(dropTakenBack({ day, key: fed.servingId }));
     const answer = await undo({
       params: { id: fed.id },
       body: { id: uuidv7(), at: new Date().toISOString() },
@@ -68,10 +106,13 @@ export function useFeed(day: string) {
       at: new Date().toISOString(),
       ...deal,
     };
-    const shown = show(serving.servingId, { ...body, massG: deal.units * serving.unit.massG });
+    const massG = deal.units * serving.unit.massG;
+    const shown = show(serving.servingId, { ...body, massG });
+    if (deal.outcome !== 'refused') watch(serving, massG);
     const answer = await log({ body });
     if (answer.error) {
       shown.undo();
+      dispatch(dropTakenBack({ day, key: serving.servingId }));
       say((answer.error as Problem).detail, { tone: 'fault' });
       return null;
     }
@@ -107,6 +148,15 @@ export function useFeed(day: string) {
 
 export const servingsOf = (round: RoundView): RoundServingView[] =>
   round.moments.flatMap((moment) => moment.stops.flatMap((stop) => stop.servings));
+
+/** Where a serving stands in the round. */
+function placeOf(round: RoundView, servingId: string) {
+  for (const { momentId, stops } of round.moments) {
+    const stop = stops.find((one) => one.servings.some((each) => each.servingId === servingId));
+    if (stop) return { momentId, tankId: stop.tankId };
+  }
+  return null;
+}
 
 function sayDeal(serving: RoundServingView, { outcome, units }: Deal): string {
   const amount = sayUnits(units, serving.unit);

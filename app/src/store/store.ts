@@ -2,6 +2,7 @@ import { configureStore } from '@reduxjs/toolkit';
 import { setupListeners } from '@reduxjs/toolkit/query';
 import { api } from './api';
 import { displayReducer } from './display';
+import { watchedReducer } from '../round/watched';
 import { draftsReducer } from '../week/slice';
 import { toastReducer } from './toast';
 
@@ -12,6 +13,7 @@ export function makeStore() {
       display: displayReducer,
       planDrafts: draftsReducer,
       toast: toastReducer,
+      watched: watchedReducer,
     },
     middleware: (standard) => standard().concat(api.middleware),
   });
