@@ -105,6 +105,7 @@ const household = {
   weekStart: 1,
   currency: 'EUR',
   deliveryDays: 4,
+  phrases: [],
   version: 1,
 };
 

@@ -144,6 +144,7 @@ describe('limits that came with the fish', () => {
       weekStart: 7,
       currency: 'USD',
       deliveryDays: 4,
+      phrases: [],
       version: 1,
     };
     expect(says(householdEdit, household)).toEqual({});

@@ -24,6 +24,10 @@ export const householdInput = z.object({
   weekStart: z.union([z.literal(1), z.literal(7)]),
   /** Days from ordering until a parcel is in the house. */
   deliveryDays: between(0, 60, 'days of delivery').int('write whole days'),
+  /** What is noted most of a serving, to be tapped. */
+  phrases: z
+    .array(z.string().trim().min(1, 'leave out what is empty').max(40, 'keep it under 40 letters'))
+    .max(12, 'keep it to twelve phrases'),
   currency: z.string().regex(/^[A-Z]{3}$/, 'write the currency as three capitals, such as EUR'),
 });
 /** As read back: what passed the limits on its way in. */
@@ -33,6 +37,7 @@ export const household = householdInput.extend({
   timeZone: z.string(),
   currency: z.string(),
   deliveryDays: z.number(),
+  phrases: z.array(z.string()),
   version: z.number(),
 });
 export const householdEdit = householdInput.extend({ version });

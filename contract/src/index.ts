@@ -1,6 +1,7 @@
 /** All that crosses a wire or enters from a file, and the table of routes. */
 export * from './basics';
 export * from './catalogue';
+export * from './chore';
 export * from './diet';
 export * from './feeding';
 export * from './food';

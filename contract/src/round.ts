@@ -1,6 +1,7 @@
 import { FOOD_FAMILIES } from '@open-larder/catalogue';
 import { z } from 'zod';
 import { id } from './basics';
+import { chore } from './chore';
 import { feeding } from './feeding';
 import { stage } from './stage';
 import { why } from './why';
@@ -48,7 +49,33 @@ export const round = z.object({
   ),
   /** Logged that day for servings that the plan no longer holds. */
   unplanned: z.array(feeding),
+  /** What else was done of that day. */
+  done: z.array(chore),
 });
+
+/** What is to be prepared on a day, for meals of that day and of the next: once for all of them. */
+export const preparations = z.object({
+  tasks: z.array(
+    z.object({
+      /** What it is among the chores of its day. */
+      about: z.string(),
+      foodId: id,
+      foodName: z.string(),
+      family: z.enum(FOOD_FAMILIES),
+      /** «soak 2 h, then rinse» */
+      what: z.string(),
+      /** «3 pinches» */
+      amount: z.string(),
+      /** Minutes after the day's midnight at which it is begun, and by which it must be ready. */
+      startMin: z.number(),
+      readyMin: z.number(),
+      tankIds: z.array(id),
+      meals: z.number(),
+      workMin: z.number(),
+    }),
+  ),
+});
+export type Preparation = z.infer<typeof preparations>['tasks'][number];
 
 export const roundWhy = z.object({ why });
 

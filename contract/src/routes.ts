@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { byId, day, id, pageOf, pageQuery } from './basics';
 import { catalogue } from './catalogue';
+import { chore, choreCreate, choreUndo } from './chore';
 import { diet, dietEdit } from './diet';
 import { feeding, feedingCreate, feedingReceipt, feedingUndo } from './feeding';
 import {
@@ -50,7 +51,7 @@ import {
   recipeEdit,
 } from './recipe';
 import { consumption, spanQuery } from './records';
-import { round, roundWhy } from './round';
+import { preparations, round, roundWhy } from './round';
 import { learned, sighting, sightingCreate, sightingUndo } from './sighting';
 import { ownSpecies, speciesCreate, speciesEdit } from './species';
 import { exportedTable, tableImport, tableName, tableReport } from './table';
@@ -256,6 +257,12 @@ export const routes = {
     query: handQuery,
     response: round,
   }),
+  getPreparations: route('getPreparations', {
+    summary: 'What to soak, thaw or cut on a day, merged over tanks',
+    params: z.object({ day }),
+    query: handQuery,
+    response: preparations,
+  }),
   getRoundWhy: route('getRoundWhy', {
     summary: 'The derivation of one serving’s portion',
     params: z.object({ day, servingId: id }),
@@ -270,6 +277,8 @@ export const routes = {
     feedingUndo,
     feeding,
   ),
+  logChore: create('logChore', 'Say that something of a round was done', choreCreate, chore),
+  undoChore: change('undoChore', 'Take back that it was done', choreUndo, chore),
   listSightings: route('listSightings', {
     summary: 'What was seen of feedings in a tank, newest first',
     params: byId,

@@ -26,6 +26,13 @@ const weighing = sampleWeighing();
 let recipe: ReturnType<typeof sampleRecipe>;
 const batch = { id: uuidv7(), lotId: uuidv7(), day: '2026-03-10', massG: 5 };
 let sighting: ReturnType<typeof sampleSighting>;
+const chore = {
+  id: uuidv7(),
+  kind: 'prepare',
+  about: 'a food 450',
+  day: '2026-03-10',
+  at: '2026-03-10T06:00:00.000Z',
+};
 let theirTank: string;
 beforeAll(async () => {
   server = await startTestServer();
@@ -38,6 +45,7 @@ beforeAll(async () => {
   await ours.ask.post(`/api/recipes/${recipe.id}/batches`).send(batch).expect(201);
   await ours.ask.post(`/api/foods/${ours.food.id}/weighings`).send(weighing).expect(201);
   sighting = sampleSighting(ours);
+  await server.as('ours').post('/api/chores').send(chore).expect(201);
   await ours.ask.post(`/api/tanks/${ours.tank.id}/sightings`).send(sighting).expect(201);
   await ours.ask.post('/api/feedings').send(sampleFeeding(ours)).expect(201);
 });
@@ -347,6 +355,16 @@ const PROBES: Record<RouteName, Probe> = {
     () => `/api/sightings/${sighting.id}/undo`,
     () => ({ id: uuidv7() }),
   ),
+  logChore: async () => {
+    const done = { ...chore, id: uuidv7() };
+    await theirs().post('/api/chores').send(chore).expect(409);
+    await theirs().post('/api/chores').send(done).expect(201);
+  },
+  undoChore: finds404(
+    'post',
+    () => `/api/chores/${chore.id}/undo`,
+    () => ({ id: uuidv7(), at: chore.at }),
+  ),
   getLearned: async () => {
     await theirs().get(`/api/tanks/${ours.tank.id}/learned`).expect(404);
   },
@@ -357,6 +375,7 @@ const PROBES: Record<RouteName, Probe> = {
   ),
   getSupply: readsNothing('/api/larder/supply'),
   getRound: readsNothing('/api/round/2026-03-10'),
+  getPreparations: readsNothing('/api/round/2026-03-10/preparations'),
   getRoundWhy: finds404(
     'get',
     () => `/api/round/2026-03-10/why/${ours.serving.id}`,

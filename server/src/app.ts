@@ -10,6 +10,7 @@ import swaggerUi from 'swagger-ui-express';
 import { catalogueRoutes } from './catalogue/routes';
 import type { Clock } from './clock';
 import { Scope } from './db';
+import { choreRoutes } from './chore/routes';
 import { dietRoutes } from './diet/routes';
 import { feedingRoutes } from './feeding/routes';
 import { foodRoutes } from './food/routes';
@@ -90,6 +91,7 @@ const RESOURCES: Handlers = {
   ...larderRoutes,
   ...roundRoutes,
   ...feedingRoutes,
+  ...choreRoutes,
   ...recipeRoutes,
   ...recordsRoutes,
   ...planRoutes,

@@ -1,6 +1,8 @@
 import type { Outcome, RoundServingView } from '@open-larder/contract';
 import { sayGrams, sayUnits, toGrams, toHandUnits } from '@open-larder/core/food';
 import { useState } from 'react';
+import { View } from 'react-native';
+import { api } from '../store';
 import { Button, Choice, Field, Sheet, Stepper, Text, lowerFirst } from '../ui';
 
 type Other = Exclude<Outcome, 'served'>;
@@ -18,6 +20,15 @@ const OPTIONS: { value: Other; label: string }[] = [
   { value: 'skipped', label: 'Skipped' },
 ];
 
+const MOST = 120;
+
+/** A note with a phrase more; tapped a second time it is taken out again. */
+function withPhrase(note: string, phrase: string): string {
+  const said = note.split(', ').filter((one) => one.trim() !== '');
+  const next = said.includes(phrase) ? said.filter((one) => one !== phrase) : [...said, phrase];
+  return next.join(', ').slice(0, MOST);
+}
+
 /** Anything but «as planned»: less, more, refused or skipped, and why. */
 export function OtherSheet({ serving, onClose, onLog }: Props) {
   const { unit, units: planned } = serving;
@@ -26,6 +37,7 @@ export function OtherSheet({ serving, onClose, onLog }: Props) {
   const [outcome, setOutcome] = useState<Other>('less');
   const [units, setUnits] = useState(half);
   const [note, setNote] = useState('');
+  const phrases = api.useHouseholdQuery().data?.phrases ?? [];
   const choose = (next: Other) => {
     setOutcome(next);
     setUnits(next === 'skipped' ? 0 : next === 'less' ? half : next === 'more' ? more : planned);
@@ -49,9 +61,21 @@ export function OtherSheet({ serving, onClose, onLog }: Props) {
       <Field
         label={outcome === 'refused' || outcome === 'skipped' ? 'Why' : 'Note'}
         value={note}
-        onChange={(text) => setNote(text.slice(0, 120))}
+        onChange={(text) => setNote(text.slice(0, MOST))}
         placeholder="May stay empty"
       />
+      {phrases.length > 0 ? (
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+          {phrases.map((phrase) => (
+            <Button
+              key={phrase}
+              label={phrase}
+              spoken={`Note: ${phrase}`}
+              onPress={() => setNote(withPhrase(note, phrase))}
+            />
+          ))}
+        </View>
+      ) : null}
       <Button
         look="primary"
         label={`Log ${outcome}`}

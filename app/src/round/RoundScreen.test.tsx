@@ -89,7 +89,7 @@ describe('the round', () => {
   it('takes back what the server refuses, and says why', async () => {
     open({
       'POST /api/feedings': () => ({
-        status: 409,
+        status: 422,
         body: {
           type: 'about:blank',
           title: 'Does not fit',

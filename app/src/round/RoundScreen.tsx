@@ -1,4 +1,10 @@
-import type { Problem, RoundServingView, RoundStopView, RoundView } from '@open-larder/contract';
+import type {
+  Feeding,
+  Problem,
+  RoundServingView,
+  RoundStopView,
+  RoundView,
+} from '@open-larder/contract';
 import { addDays } from '@open-larder/core/round';
 import { useRouter } from 'expo-router';
 import ChevronLeft from 'lucide-react-native/icons/chevron-left';
@@ -9,8 +15,10 @@ import { api, useHand, useHouse, useNow, useWords, type HouseData } from '../sto
 import { ScreenTools } from '../shell';
 import { useColours } from '../theme';
 import { Button, Empty, Fault, IconButton, Screen, Skeleton, Tabs, Text } from '../ui';
+import { AgainSheet } from './AgainSheet';
 import { momentNow, missed, open } from './moments';
 import { OtherSheet } from './OtherSheet';
+import { Preparing } from './Preparing';
 import { Resting } from './Resting';
 import { RoundAside } from './RoundAside';
 import { RoundRibbon } from './RoundRibbon';
@@ -37,11 +45,21 @@ export function RoundScreen({ day: asked }: { day?: string }) {
     : null;
   const left = current ? open(current).length : 0;
   const minutes = day === now.day ? now.minutes : null;
-  const feed = useFeed(day, ready);
+  const [again, setAgain] = useState<{ serving: RoundServingView; fed: Feeding } | null>(null);
+  const feed = useFeed(day, ready, (serving, fed) => setAgain({ serving, fed }));
   const [other, setOther] = useState<RoundServingView | null>(null);
   const next = current ? (open(current)[0]?.servingId ?? null) : null;
+  const rest = current ? open(current) : [];
   const foot = ready ? (
     <>
+      {current && rest.length > 1 ? (
+        <View style={{ marginTop: 16, alignItems: 'flex-start' }}>
+          <Button
+            label={`All the rest as planned (${rest.length})`}
+            onPress={() => void feed.feedAll(rest, current.name)}
+          />
+        </View>
+      ) : null}
       <Unplanned {...ready} onUndo={(fed) => void feed.takeBack(fed)} />
       {current ? <Resting {...ready} /> : null}
       {day === now.day ? <ToOrder /> : null}
@@ -73,7 +91,9 @@ export function RoundScreen({ day: asked }: { day?: string }) {
                     nextId={next}
                     onServe={(serving) => void feed.feed(serving)}
                     onServeAll={(servings, what) => void feed.feedAll(servings, what)}
-                    onOther={setOther}
+                    onOther={(serving) =>
+                      serving.fed ? setAgain({ serving, fed: serving.fed }) : setOther(serving)
+                    }
                     onUndo={(fed) => void feed.takeBack(fed)}
                   />
                 </View>
@@ -101,6 +121,17 @@ export function RoundScreen({ day: asked }: { day?: string }) {
           onLog={(deal) => {
             setOther(null);
             void feed.feed(other, deal);
+          }}
+        />
+      ) : null}
+      {again && loaded.data ? (
+        <AgainSheet
+          {...again}
+          household={loaded.data.household}
+          onClose={() => setAgain(null)}
+          onAgain={() => {
+            setAgain(null);
+            void feed.again(again.serving);
           }}
         />
       ) : null}
@@ -132,6 +163,7 @@ function RoundHead({ data, round, current, minutes, onChoose }: HeadProps) {
           label: `${moment.name} ${count(moment)}`,
         }))}
       />
+      <Preparing data={data} round={round} minutes={minutes} />
       <StillWatched data={data} day={round.day} momentId={current.momentId} />
       {late.map((moment) => (
         <View

@@ -27,7 +27,9 @@ export function ServingRow({ serving, day, next, onServe, onOther, onUndo }: Pro
   const colours = useColours();
   const hand = useHand();
   const [askWhy, why] = api.useLazyRoundWhyQuery();
-  if (serving.fed) return <Fed serving={serving} fed={serving.fed} onUndo={onUndo} />;
+  if (serving.fed) {
+    return <Fed serving={serving} fed={serving.fed} onUndo={onUndo} onAgain={onOther} />;
+  }
   const place = [serving.place, ZONE_WORDS[serving.zone], serving.manner]
     .filter(Boolean)
     .join(', ');
@@ -68,6 +70,7 @@ export function ServingRow({ serving, day, next, onServe, onOther, onUndo }: Pro
           tall
           look={next ? 'primary' : 'plain'}
           label="Served"
+          onHold={onOther}
           spoken={`Served: ${serving.portion} ${serving.foodName} for ${serving.groupName}`}
           onPress={onServe}
         />
@@ -86,10 +89,12 @@ function Fed({
   serving,
   fed,
   onUndo,
+  onAgain,
 }: {
   serving: RoundServingView;
   fed: Feeding;
   onUndo: (fed: Feeding) => void;
+  onAgain: () => void;
 }) {
   const styles = useStyles();
   const words = useWords();
@@ -106,6 +111,7 @@ function Fed({
         </Text>
         <Text look="small" tone="quiet">
           {serving.groupName} · {fed.outcome} {words.time(at)}
+          {fed.hand ? ` by ${fed.hand}` : ''}
           {fed.note ? ` · ${fed.note}` : ''}
         </Text>
       </View>
@@ -115,6 +121,12 @@ function Fed({
         spoken={`Undo: ${serving.foodName} for ${serving.groupName}`}
         onPress={() => onUndo(fed)}
       />
+      <IconButton
+        label={`Feed again: ${serving.foodName} for ${serving.groupName}`}
+        onPress={onAgain}
+      >
+        <Ellipsis size={24} color={colours.ink2} />
+      </IconButton>
     </View>
   );
 }

@@ -29,8 +29,13 @@ const asPlanned = (serving: RoundServingView): Deal => ({
 /**
  * Log and undo servings: shown at once, taken back if the server refuses, undo always. What goes in
  * is watched from then on.
+ * @param onFedAlready someone else logged this serving in between
  */
-export function useFeed(day: string, house: { round: RoundView; data: HouseData } | null) {
+export function useFeed(
+  day: string,
+  house: { round: RoundView; data: HouseData } | null,
+  onFedAlready: (serving: RoundServingView, fed: Feeding) => void,
+) {
   const dispatch = useAppDispatch();
   const say = useSay();
   const hand = useHand();
@@ -113,7 +118,12 @@ export function useFeed(day: string, house: { round: RoundView; data: HouseData 
     if (answer.error) {
       shown.undo();
       dispatch(dropTakenBack({ day, key: serving.servingId }));
-      say((answer.error as Problem).detail, { tone: 'fault' });
+      const problem = answer.error as Problem;
+      if (problem.status === 409 && problem.theirs) {
+        onFedAlready(serving, problem.theirs as Feeding);
+      } else {
+        say(problem.detail, { tone: 'fault' });
+      }
       return null;
     }
     if (answer.data.shortG > 0) {
@@ -131,6 +141,16 @@ export function useFeed(day: string, house: { round: RoundView; data: HouseData 
       });
       const written = write(serving, deal);
       await written;
+    },
+    /** Feed once more what was fed already: logged beside the plan, and shown so. */
+    async again(serving: RoundServingView) {
+      const deal: Deal = { outcome: 'more', units: serving.units, note: 'fed again' };
+      const extra = { ...serving, servingId: uuidv7() };
+      const fed = await write(extra, deal);
+      if (!fed) return;
+      say(`${serving.portion} ${serving.foodName} for ${serving.groupName}: fed again.`, {
+        undo: () => void takeBack(fed),
+      });
     },
     /** Log several as planned, one after the other, so that each draws on its own. */
     async feedAll(servings: readonly RoundServingView[], what: string) {

@@ -113,6 +113,15 @@ export const api = createApi({
         queryFn: ({ day, hand }) => call('getRound', { params: { day }, query: byHand(hand) }),
         providesTags: ['round'],
       }),
+      preparations: build.query<
+        ResponseOf<'getPreparations'>,
+        { day: string; hand: string | null }
+      >({
+        queryFn: ({ day, hand }) =>
+          call('getPreparations', { params: { day }, query: byHand(hand) }),
+        // Follows the plan, not what was served of it: a tap on the round does not ask again.
+        providesTags: ['household', 'moment', 'tank', 'group', 'life', 'food'],
+      }),
       roundWhy: build.query<
         ResponseOf<'getRoundWhy'>,
         { day: string; servingId: string; hand: string | null }
@@ -143,6 +152,8 @@ export const api = createApi({
       createStartingPlan: change('createStartingPlan', ['startingPlan']),
       editStartingPlan: change('editStartingPlan', ['startingPlan']),
       editPlan: change('editPlan', ['tank', 'group', ...COMPUTED]),
+      logChore: change('logChore', ['round']),
+      undoChore: change('undoChore', ['round']),
       addSighting: change('addSighting', ['sighting']),
       undoSighting: change('undoSighting', ['sighting']),
       editLearned: change('editLearned', ['learned']),

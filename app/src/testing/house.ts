@@ -24,6 +24,7 @@ export const household: Household = {
   weekStart: 1,
   currency: 'EUR',
   deliveryDays: 4,
+  phrases: [],
   version: 1,
 };
 
@@ -212,6 +213,7 @@ export const round = (day: string): RoundView => ({
   ],
   resting: [{ groupId: 'g2', groupName: 'Medaka', tankId: 't1', stage: 'resting', reason: 'fast' }],
   unplanned: [],
+  done: [],
 });
 
 /** How one food stands against the plan. */

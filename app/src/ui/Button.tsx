@@ -6,6 +6,8 @@ import { Text as NativeText } from 'react-native';
 interface Props {
   label: string;
   onPress: () => void;
+  /** Held: another way to what is beside it. */
+  onHold?: () => void;
   /** primary: the one act of a screen. plain: a quiet border. bare: words alone. */
   look?: 'primary' | 'plain' | 'bare';
   /** Said in place of the label, where the label alone is not enough. */
@@ -20,6 +22,7 @@ interface Props {
 export function Button({
   label,
   onPress,
+  onHold,
   look = 'plain',
   spoken,
   icon,
@@ -39,6 +42,7 @@ export function Button({
       aria-busy={busy}
       disabled={disabled || busy}
       onPress={onPress}
+      onLongPress={onHold}
       testID={testID}
       style={({ pressed }) => [
         styles.base,

@@ -8,8 +8,19 @@ import * as recipes from './migrations/0005-recipes';
 import * as manner from './migrations/0006-manner';
 import * as sightings from './migrations/0007-sightings';
 import * as plans from './migrations/0008-plans';
+import * as chores from './migrations/0009-chores';
 
-const MIGRATIONS = [house, knowTheFish, knowTheLarder, shelf, recipes, manner, sightings, plans];
+const MIGRATIONS = [
+  house,
+  knowTheFish,
+  knowTheLarder,
+  shelf,
+  recipes,
+  manner,
+  sightings,
+  plans,
+  chores,
+];
 /** Arbitrary but fixed: two servers that start together migrate one after the other. */
 const LOCK = 741_093_122;
 

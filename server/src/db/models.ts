@@ -25,6 +25,7 @@ const TABLES = {
     weekStart: SMALLINT,
     currency: TEXT,
     deliveryDays: SMALLINT,
+    phrases: JSONB,
     version: INTEGER,
   },
   moments: {
@@ -191,6 +192,16 @@ const TABLES = {
     left: DECIMAL,
     came: JSONB,
     drops: JSONB,
+  },
+  chores: {
+    id: uuid,
+    householdId: UUID,
+    undoes: UUID,
+    kind: TEXT,
+    about: TEXT,
+    day: DATEONLY,
+    at: DATE,
+    hand: TEXT,
   },
   learned: {
     householdId: { type: UUID, primaryKey: true },

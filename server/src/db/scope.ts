@@ -21,7 +21,8 @@ type OnceTable =
   | 'group_events'
   | 'stock_events'
   | 'weighings'
-  | 'sightings';
+  | 'sightings'
+  | 'chores';
 
 /**
  * The one door to the database for a request: everything that passes carries the household.

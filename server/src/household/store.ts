@@ -6,7 +6,7 @@ import { notFound } from '../http/problems';
 export async function readHousehold(scope: Scope): Promise<Household> {
   const [row] = await scope.rows<Household>(
     `SELECT id, name, time_zone, units, temperature, hardness, clock, week_start, currency,
-            delivery_days, version
+            delivery_days, phrases, version
        FROM households WHERE id = :household`,
   );
   if (!row) throw notFound('This household');

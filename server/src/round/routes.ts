@@ -1,19 +1,28 @@
 import { compileGroupDay, compileRound, type Food } from '@open-larder/core';
+import { choresOn } from '../chore/store';
 import { feedingsOn } from '../feeding/store';
 import type { Handlers } from '../http/mount';
 import { notFound } from '../http/problems';
 import { readHouse } from './house';
+import { preparationsOn } from './prepare';
 import { viewOf } from './view';
 
 export const roundRoutes: Handlers = {
   async getRound({ params, query }, { scope, catalogue }) {
-    const [household, fed] = await Promise.all([
+    const [household, fed, done] = await Promise.all([
       readHouse(scope, catalogue),
       feedingsOn(scope, params.day),
+      choresOn(scope, params.day),
     ]);
     const foods = new Map(household.foods.map((food) => [food.id, food]));
     const { house } = household.on(params.day, query.hand);
-    return viewOf(compileRound(house, params.day), foods, fed);
+    return { ...viewOf(compileRound(house, params.day), foods, fed), done };
+  },
+
+  async getPreparations({ params, query }, { scope, catalogue }) {
+    const household = await readHouse(scope, catalogue);
+    const { house } = household.on(params.day, query.hand);
+    return { tasks: preparationsOn(house, household.foods, params.day) };
   },
 
   async getRoundWhy({ params, query }, { scope, catalogue }) {

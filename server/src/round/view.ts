@@ -13,7 +13,7 @@ export function viewOf(
   round: Round,
   foods: ReadonlyMap<string, FoodRow>,
   fed: readonly Feeding[],
-): RoundView {
+): Omit<RoundView, 'done'> {
   const byServing = new Map(fed.map((feeding) => [feeding.servingId, feeding]));
   const planned = new Set<string>();
   const moments = round.moments.map(({ moment, stops }) => ({

@@ -1,0 +1,46 @@
+import type { Chore, ChoreCreate, Problem, RoundView } from '@open-larder/contract';
+import { v7 as uuidv7 } from 'uuid';
+import { api, useAppDispatch, useHand } from '../store';
+import { useSay } from '../ui';
+
+/** Say that something of the round was done, or take it back: shown at once, undone if refused. */
+export function useChores({ day }: Pick<RoundView, 'day'>) {
+  const dispatch = useAppDispatch();
+  const say = useSay();
+  const hand = useHand();
+  const [log] = api.useLogChoreMutation();
+  const [takeBack] = api.useUndoChoreMutation();
+  const show = (change: (done: Chore[]) => Chore[]) =>
+    dispatch(
+      api.util.updateQueryData('round', { day, hand }, (round: RoundView) => {
+        round.done = change(round.done);
+      }),
+    );
+  const undo = async (chore: Chore) => {
+    const shown = show((done) => done.filter((one) => one.id !== chore.id));
+    const answer = await takeBack({
+      params: { id: chore.id },
+      body: { id: uuidv7(), at: new Date().toISOString() },
+    });
+    if (answer.error) {
+      shown.undo();
+      say((answer.error as Problem).detail, { tone: 'fault' });
+    }
+  };
+  return {
+    undo,
+    async log(kind: ChoreCreate['kind'], about: string, what: string) {
+      const at = new Date().toISOString();
+      const body: ChoreCreate = { id: uuidv7(), kind, about, day, hand, at };
+      const shown = show((done) => [...done, body]);
+      const answer = await log({ body });
+      if (answer.error) {
+        shown.undo();
+        say((answer.error as Problem).detail, { tone: 'fault' });
+        return;
+      }
+      const standing = answer.data;
+      say(`${what}: done.`, { undo: () => void undo(standing) });
+    },
+  };
+}
