@@ -1,4 +1,4 @@
-import { api, handChosen, useAppDispatch, useHand } from '../store';
+import { api, displayChosen, useAppDispatch, useHand } from '../store';
 import { Choice } from '../ui';
 
 /** Whose hand feeds from this device, once hand units were weighed in by more than nobody. */
@@ -14,7 +14,7 @@ export function HandChoice() {
       label="Whose hand feeds, on this device"
       hint="Portions are counted in the pinches that this hand weighed in."
       value={hand ?? ''}
-      onChange={(name) => dispatch(handChosen(name === '' ? null : name))}
+      onChange={(name) => dispatch(displayChosen({ hand: name === '' ? null : name }))}
       options={[
         { value: '', label: 'Anybody’s' },
         ...hands.map((name) => ({ value: name, label: name })),

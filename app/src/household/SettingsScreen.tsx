@@ -3,8 +3,8 @@ import { householdEdit, type Household, type Problem } from '@open-larder/contra
 import { Controller, useForm } from 'react-hook-form';
 import { Linking, View } from 'react-native';
 import type { z } from 'zod';
-import { api, themeChosen, useAppDispatch } from '../store';
-import { useThemeName, useWide } from '../theme';
+import { api } from '../store';
+import { useWide } from '../theme';
 import { StepperInput, TextInput } from '../forms/inputs';
 import {
   Button,
@@ -18,25 +18,14 @@ import {
   useSave,
   useSay,
 } from '../ui';
-import { HandChoice } from './HandChoice';
+import { DeviceChoices } from './DeviceChoices';
 import { Moments } from './Moments';
 
 export function SettingsScreen() {
   const { data, error, refetch } = api.useHouseholdQuery();
-  const theme = useThemeName();
-  const dispatch = useAppDispatch();
   return (
     <Screen title="Settings" back="/round" aside={<Moments />}>
-      <Choice
-        label="Light of the screen, on this device"
-        value={theme}
-        onChange={(name) => dispatch(themeChosen(name))}
-        options={[
-          { value: 'lit', label: 'Lit' },
-          { value: 'lamp', label: 'Lamp off' },
-        ]}
-      />
-      <HandChoice />
+      <DeviceChoices />
       {error ? (
         <Fault problem={error as Problem} onRetry={() => void refetch()} />
       ) : data ? (
@@ -86,6 +75,7 @@ function HouseholdForm({ household }: { household: Household }) {
           temperature: 'Temperature',
           hardness: 'Hardness',
           clock: 'Clock',
+          phrases: 'Quick phrases',
         }}
         onKeepMine={() => void submit()}
         // Over what was typed too: keeping it is what the other button is for.
@@ -190,6 +180,20 @@ function HouseholdForm({ household }: { household: Household }) {
         step={1}
         min={0}
         max={60}
+      />
+      <Controller
+        control={control}
+        name="phrases"
+        render={({ field }) => (
+          <Field
+            label="Quick phrases for notes"
+            value={field.value.join(', ')}
+            onChange={(text) => field.onChange(text.split(/,\s*/))}
+            onBlur={() => field.onChange(field.value.map((one) => one.trim()).filter(Boolean))}
+            fault={errors.phrases?.message ?? errors.phrases?.find?.((one) => one)?.message}
+            hint="What you note most on a round, with commas between: «begging, hid at first»."
+          />
+        )}
       />
       <TextInput
         control={control}

@@ -6,7 +6,7 @@ import { useForm, useWatch } from 'react-hook-form';
 import { v7 as uuidv7 } from 'uuid';
 import type { z } from 'zod';
 import { MeasureInput, NumberInput, TextInput } from '../forms/inputs';
-import { api, handChosen, useAppDispatch, useHand, useNow } from '../store';
+import { api, displayChosen, useAppDispatch, useHand, useNow } from '../store';
 import { Button, Sheet, Text, useSave, useSay } from '../ui';
 
 type Values = z.infer<typeof weighingCreate>;
@@ -38,7 +38,7 @@ export function WeighSheet({ food, onClose }: { food: FoodRow; onClose: () => vo
     const saved = await save(() => add({ params: { id: food.id }, body }) as never);
     if (!saved) return;
     // The first hand that is named on a device is the one that feeds from it.
-    if (hand === null) dispatch(handChosen(body.hand));
+    if (hand === null) dispatch(displayChosen({ hand: body.hand }));
     say(`One ${food.unit.name} weighs ${sayGrams(body.massG / body.units)}; portions follow.`);
     onClose();
   });

@@ -2,7 +2,7 @@ import type { BodyOf, Problem } from '@open-larder/contract';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
-import { api, useAppDispatch, type HouseData } from '../store';
+import { api, useAppDispatch, useRow, type HouseData } from '../store';
 import { themed } from '../theme';
 import { Button, Text, useSay } from '../ui';
 import { liftAt, watchEnded, watchedAgain, type Watched } from './watched';
@@ -20,6 +20,7 @@ export function MealTimer({ meal, data }: { meal: Watched; data: HouseData }) {
   const styles = useStyles();
   const say = useSay();
   const dispatch = useAppDispatch();
+  const row = useRow();
   const now = useSeconds();
   const [add] = api.useAddSightingMutation();
   const [undo] = api.useUndoSightingMutation();
@@ -60,7 +61,7 @@ export function MealTimer({ meal, data }: { meal: Watched; data: HouseData }) {
     void note({ clearedMin: null, left }, `${tank.name}: ${label.toLowerCase()} was left.`);
   return (
     <View style={styles.timer} role="timer" aria-label={`Meal in ${tank.name}`}>
-      <View style={styles.line}>
+      <View style={[styles.line, row]}>
         <Text look="figure" tone={due ? 'due' : 'ink'}>
           {sayClock(minutes)}
         </Text>

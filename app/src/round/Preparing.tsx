@@ -3,7 +3,7 @@ import Check from 'lucide-react-native/icons/check';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { FoodSign } from '../draw';
-import { api, useHand, useWords, type HouseData } from '../store';
+import { api, useHand, useRow, useWords, type HouseData } from '../store';
 import { localNow } from '../store/useNow';
 import { themed, useColours } from '../theme';
 import { Button, Card, Text, lowerFirst } from '../ui';
@@ -89,6 +89,7 @@ interface TaskProps {
 function Task({ task, data, done, onDone, onUndo }: TaskProps) {
   const styles = useStyles();
   const words = useWords();
+  const row = useRow();
   const colours = useColours();
   const tanks = data.tanks.filter((tank) => task.tankIds.includes(tank.id));
   const where = tanks.length === 1 ? tanks[0]!.name : `${tanks.length} tanks`;
@@ -106,7 +107,7 @@ function Task({ task, data, done, onDone, onUndo }: TaskProps) {
         task.meals > tanks.length ? `, ${task.meals} meals` : ''
       }`;
   return (
-    <View style={styles.row}>
+    <View style={[styles.row, row]}>
       {done ? <Check size={22} color={colours.duckweed} /> : <FoodSign family={task.family} />}
       <View style={styles.words}>
         <Text look={done ? 'body' : 'strong'}>{sayTask(task)}</Text>

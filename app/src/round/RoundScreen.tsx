@@ -26,10 +26,12 @@ import { StillWatched } from './StillWatched';
 import { StopCard } from './StopCard';
 import { ToOrder } from './ToOrder';
 import { Unplanned } from './Unplanned';
+import { useAwake } from './useAwake';
 import { useFeed } from './useFeed';
 
 /** What to do now, in walking order. */
 export function RoundScreen({ day: asked }: { day?: string }) {
+  useAwake();
   const now = useNow();
   const words = useWords();
   const day = asked ?? now.day;

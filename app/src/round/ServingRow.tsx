@@ -6,7 +6,7 @@ import Ellipsis from 'lucide-react-native/icons/ellipsis';
 import { View } from 'react-native';
 import { ZONE_WORDS } from '../diet/words';
 import { FoodSign } from '../draw';
-import { api, useHand, useWords } from '../store';
+import { api, useHand, useRow, useWords } from '../store';
 import { themed, useColours } from '../theme';
 import { Button, IconButton, Text, WhyLink, lowerFirst } from '../ui';
 import { localNow } from '../store/useNow';
@@ -26,6 +26,7 @@ export function ServingRow({ serving, day, next, onServe, onOther, onUndo }: Pro
   const styles = useStyles();
   const colours = useColours();
   const hand = useHand();
+  const row = useRow();
   const [askWhy, why] = api.useLazyRoundWhyQuery();
   if (serving.fed) {
     return <Fed serving={serving} fed={serving.fed} onUndo={onUndo} onAgain={onOther} />;
@@ -35,7 +36,7 @@ export function ServingRow({ serving, day, next, onServe, onOther, onUndo }: Pro
     .join(', ');
   const rounding = sayRounding(serving.ofWanted);
   return (
-    <View style={styles.row}>
+    <View style={[styles.row, row]}>
       <FoodSign family={serving.family} />
       <View style={styles.words}>
         <Text look="strong">
@@ -65,7 +66,7 @@ export function ServingRow({ serving, day, next, onServe, onOther, onUndo }: Pro
           />
         </View>
       </View>
-      <View style={styles.acts}>
+      <View style={[styles.acts, row]}>
         <Button
           tall
           look={next ? 'primary' : 'plain'}
@@ -99,11 +100,12 @@ function Fed({
   const styles = useStyles();
   const words = useWords();
   const colours = useColours();
+  const row = useRow();
   const { data: household } = api.useHouseholdQuery();
   const at = localNow(new Date(fed.at), household?.timeZone ?? 'UTC').minutes;
   const amount = fed.outcome === 'skipped' ? serving.portion : sayUnits(fed.units, serving.unit);
   return (
-    <View style={[styles.row, styles.fed]}>
+    <View style={[styles.row, row, styles.fed]}>
       <Check size={22} color={fed.outcome === 'skipped' ? colours.ink2 : colours.duckweed} />
       <View style={styles.words}>
         <Text>

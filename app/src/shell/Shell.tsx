@@ -8,11 +8,13 @@ import { themeChosen, useAppDispatch } from '../store';
 import { SIZES, themed, useColours, useThemeName, useWide } from '../theme';
 import { Text, Toast } from '../ui';
 import { PLACES, type Place } from './places';
+import { useLampByLights } from './useLampByLights';
 
 /** The five places around whatever is open: a bar under the thumb, a rail when wide. */
 export function Shell({ children }: { children: ReactNode }) {
   const styles = useStyles();
   const wide = useWide();
+  useLampByLights();
   return (
     <View style={[styles.shell, wide && styles.shellWide]}>
       {wide ? <Places wide /> : null}

@@ -1,6 +1,6 @@
 export { api } from './api';
 export { follow } from './call';
-export { handChosen, themeChosen } from './display';
+export { displayChosen, themeChosen, themeFollowed, type Display } from './display';
 export { useAppDispatch, useAppSelector } from './hooks';
 export { forget, recall, remember } from './memory';
 export { makeStore } from './store';
@@ -8,4 +8,5 @@ export { dismissed, said } from './toast';
 export { useHand } from './useHand';
 export { useHouse, type HouseData } from './useHouse';
 export { useNow } from './useNow';
+export { useRow } from './useRow';
 export { cycleDays, useWords, type DayName, type Words } from './useWords';
