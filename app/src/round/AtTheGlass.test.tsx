@@ -1,5 +1,5 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react-native';
-import { answers, household, round } from '../testing/house';
+import { answers, household, round, tank } from '../testing/house';
 import { sent, standIn } from '../testing/server';
 import { show } from '../testing/show';
 import { Toast } from '../ui';
@@ -184,5 +184,49 @@ describe('preparation', () => {
     fireEvent.press(card.getByLabelText('Done: 3 pinches fine flake: soak 20 min'));
     expect(await screen.findByText('This day has not come.')).toBeTruthy();
     expect(card.getByLabelText('Done: 3 pinches fine flake: soak 20 min')).toBeTruthy();
+  });
+});
+
+describe('a serving that is late', () => {
+  const now = new Date();
+  const TODAY = now.toISOString().slice(0, 10);
+  const minutes = now.getUTCHours() * 60 + now.getUTCMinutes();
+  const openLate = (lateMin: number) => {
+    const asked = standIn({
+      ...answers(),
+      'GET /api/tanks': { items: [{ ...tank, lightOnMin: 0, lightOffMin: 1439 }], next: null },
+      [`GET /api/round/${TODAY}`]: () => {
+        const view = round(TODAY);
+        view.moments[0]!.stops[0]!.minutes = minutes - lateMin;
+        return { status: 200, body: view };
+      },
+      'POST /api/feedings': ({ body }: { body: unknown }) => ({
+        status: 201,
+        body: { feeding: { ...(body as object), massG: 0 }, shortG: 0 },
+      }),
+    });
+    show(<RoundScreen />);
+    return asked;
+  };
+
+  it('is halved with one tap, half-way to the next meal', async () => {
+    const asked = openLate(700);
+    expect(await screen.findByText(/^11 h 4\d min late: half of it/)).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('Log 1½ pinches: Fine flake for Zebrafish'));
+    await waitFor(() =>
+      expect(sent(asked, 'POST')[0]).toMatchObject({ outcome: 'less', units: 1.5, note: 'late' }),
+    );
+  });
+
+  it('is left out with one tap, shortly before the next', async () => {
+    const asked = openLate(1100);
+    fireEvent.press(await screen.findByLabelText('Leave it out: Fine flake for Zebrafish'));
+    await waitFor(() =>
+      expect(sent(asked, 'POST')[0]).toMatchObject({
+        outcome: 'skipped',
+        units: 0,
+        note: 'missed',
+      }),
+    );
   });
 });

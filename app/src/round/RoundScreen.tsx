@@ -80,7 +80,7 @@ export function RoundScreen({ day: asked }: { day?: string }) {
           : {
               items: current?.stops ?? [],
               keyOf: (stop: RoundStopView) => stop.tankId,
-              extra: [ready, next],
+              extra: [ready, next, minutes],
               first: 3,
               foot,
               render: (stop: RoundStopView) => (
@@ -91,7 +91,10 @@ export function RoundScreen({ day: asked }: { day?: string }) {
                     momentId={current?.momentId ?? ''}
                     data={ready.data}
                     nextId={next}
+                    round={ready.round}
+                    minutes={minutes}
                     onServe={(serving) => void feed.feed(serving)}
+                    onDeal={(serving, deal) => void feed.feed(serving, deal)}
                     onServeAll={(servings, what) => void feed.feedAll(servings, what)}
                     onOther={(serving) =>
                       serving.fed ? setAgain({ serving, fed: serving.fed }) : setOther(serving)

@@ -17,12 +17,14 @@ interface Props {
   /** The one serving that is next: its button alone is filled. */
   next: boolean;
   onServe: () => void;
+  /** What to do about it where it is late. */
+  late: { says: string; label: string | null; onLog: () => void } | null;
   onOther: () => void;
   onUndo: (fed: Feeding) => void;
 }
 
 /** One serving to deal, or what became of it. */
-export function ServingRow({ serving, day, next, onServe, onOther, onUndo }: Props) {
+export function ServingRow({ serving, day, next, late, onServe, onOther, onUndo }: Props) {
   const styles = useStyles();
   const colours = useColours();
   const hand = useHand();
@@ -49,6 +51,21 @@ export function ServingRow({ serving, day, next, onServe, onOther, onUndo }: Pro
           <Text look="small" tone="quiet">
             First: {serving.prepare}
           </Text>
+        ) : null}
+        {late ? (
+          <View style={styles.late}>
+            <Text look="small" tone="due">
+              {late.says}
+            </Text>
+            {late.label ? (
+              <Button
+                look="bare"
+                label={late.label}
+                spoken={`${late.label}: ${serving.foodName} for ${serving.groupName}`}
+                onPress={late.onLog}
+              />
+            ) : null}
+          </View>
         ) : null}
         {rounding ? (
           <Text look="small" tone="quiet">
@@ -146,6 +163,7 @@ const useStyles = themed((c) => ({
   },
   fed: { paddingVertical: 4 },
   words: { flex: 1, minWidth: 0 },
+  late: { alignItems: 'flex-start' },
   figures: { flexDirection: 'row', alignItems: 'center', gap: 4, marginVertical: -8 },
   acts: { flexDirection: 'row', alignItems: 'center' },
 }));

@@ -1,4 +1,5 @@
-import type { Feeding, RoundServingView, RoundStopView } from '@open-larder/contract';
+import type { Feeding, RoundServingView, RoundStopView, RoundView } from '@open-larder/contract';
+import { sayUnits, toHandUnits } from '@open-larder/core/food';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useAppSelector, useWords, type HouseData } from '../store';
@@ -6,8 +7,10 @@ import { themed } from '../theme';
 import { Button, Card, Text } from '../ui';
 import { NumberTag } from '../tank/NumberTag';
 import { TankPicture } from '../tank/TankPicture';
+import { lateOf, sayLate } from './late';
 import { MealTimer } from './MealTimer';
 import { ServingRow } from './ServingRow';
+import type { Deal } from './useFeed';
 import { mealKey } from './watched';
 
 interface Props {
@@ -15,9 +18,13 @@ interface Props {
   day: string;
   momentId: string;
   data: HouseData;
+  /** The whole day, and minutes of it that are over; null for another day. */
+  round: RoundView;
+  minutes: number | null;
   /** Serving that is next in the whole round. */
   nextId: string | null;
   onServe: (serving: RoundServingView) => void;
+  onDeal: (serving: RoundServingView, deal: Deal) => void;
   onServeAll: (servings: RoundServingView[], what: string) => void;
   onOther: (serving: RoundServingView) => void;
   onUndo: (fed: Feeding) => void;
@@ -29,8 +36,11 @@ export function StopCard({
   day,
   momentId,
   data,
+  round,
+  minutes,
   nextId,
   onServe,
+  onDeal,
   onServeAll,
   onOther,
   onUndo,
@@ -43,6 +53,23 @@ export function StopCard({
   );
   const tank = data.tanks.find((one) => one.id === stop.tankId);
   if (!tank) return null;
+  const lateLine = (serving: RoundServingView) => {
+    const late = minutes === null ? null : lateOf(round, stop, serving, data, minutes);
+    if (!late) return null;
+    const half = toHandUnits(serving.massG / 2, serving.unit);
+    const skip = late.part === 0 || half >= serving.units;
+    return {
+      says: sayLate(late, words),
+      label: late.part === 1 ? null : skip ? 'Leave it out' : `Log ${sayUnits(half, serving.unit)}`,
+      onLog: () =>
+        onDeal(
+          serving,
+          skip
+            ? { outcome: 'skipped', units: 0, note: 'missed' }
+            : { outcome: 'less', units: half, note: 'late' },
+        ),
+    };
+  };
   const due = stop.servings.filter((serving) => serving.fed === null);
   const isNext = stop.servings.some((serving) => serving.servingId === nextId);
   return (
@@ -69,6 +96,7 @@ export function StopCard({
           serving={serving}
           day={day}
           next={serving.servingId === nextId}
+          late={lateLine(serving)}
           onServe={() => onServe(serving)}
           onOther={() => onOther(serving)}
           onUndo={onUndo}

@@ -14,7 +14,7 @@ import { localNow } from '../store/useNow';
 import { useSay } from '../ui';
 import { dropTakenBack, dropWatched } from './watched';
 
-interface Deal {
+export interface Deal {
   outcome: Outcome;
   units: number;
   note: string;

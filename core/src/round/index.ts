@@ -34,6 +34,7 @@ export {
   type PlannedFast,
 } from './fast';
 export { dietFindings, type Finding } from './findings';
+export { lateAdvice, type LateAdvice } from './late';
 export { MOST_AFTER_MIN, MOST_SPOTS, PLAIN, sayManner, type Manner } from './manner';
 export {
   NO_PLAN,

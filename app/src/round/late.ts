@@ -1,0 +1,54 @@
+import type { RoundServingView, RoundStopView, RoundView } from '@open-larder/contract';
+import { lateAdvice, type LateAdvice, type LightHours } from '@open-larder/core/round';
+import type { HouseData, Words } from '../store';
+
+const isLit = ({ onMin, offMin }: LightHours, minutes: number) => {
+  const at = ((minutes % 1440) + 1440) % 1440;
+  return onMin <= offMin ? at >= onMin && at < offMin : at >= onMin || at < offMin;
+};
+
+/** What to do about a serving of today that is late, and when its group is fed next. */
+export function lateOf(
+  round: RoundView,
+  { tankId, minutes: plannedMin }: RoundStopView,
+  { groupId, fed }: RoundServingView,
+  data: HouseData,
+  nowMin: number,
+): (LateAdvice & { nextMin: number | null; lateMin: number }) | null {
+  const group = data.groups.find((one) => one.id === groupId);
+  const tank = data.tanks.find((one) => one.id === tankId);
+  if (fed || !group || !tank) return null;
+  const later = round.moments.flatMap(({ stops }) =>
+    stops.flatMap((stop) =>
+      stop.minutes > plannedMin && stop.servings.some((one) => one.groupId === groupId)
+        ? [stop.minutes]
+        : [],
+    ),
+  );
+  const nextMin = later.length > 0 ? Math.min(...later) : null;
+  const light = { onMin: tank.lightOnMin, offMin: tank.lightOffMin };
+  const advice = lateAdvice({
+    stage: group.stage,
+    plannedMin,
+    nowMin,
+    nextMin,
+    lightChanged: isLit(light, plannedMin) !== isLit(light, nowMin),
+  });
+  return advice && { ...advice, nextMin, lateMin: nowMin - plannedMin };
+}
+
+/** «2 h 40 min late: half of it, then as planned.» */
+export function sayLate(
+  { part, why, nextMin, lateMin }: NonNullable<ReturnType<typeof lateOf>>,
+  words: Pick<Words, 'time'>,
+): string {
+  const late = `${lateMin < 60 ? '' : `${Math.floor(lateMin / 60)} h `}${Math.round(lateMin % 60)} min late`;
+  const next = nextMin === null ? 'the next meal' : `the meal at ${words.time(nextMin)}`;
+  if (part === 0) {
+    return why === 'light'
+      ? `${late}, and the light has changed: leave it out, ${next} as planned.`
+      : `${late}: leave it out, ${next} as planned.`;
+  }
+  if (part === 0.5) return `${late}: half of it, ${next} as planned.`;
+  return why === 'fry' ? `${late}: fry cannot wait, give it now.` : `${late}: still as planned.`;
+}
