@@ -1,4 +1,5 @@
 import { CAUSES, LIFE_KINDS } from '@open-larder/core/group';
+import { BELLIES } from '@open-larder/core/ration';
 import { z } from 'zod';
 import { between, chosen, day, id, name, phrase, version } from './basics';
 import { diet } from './diet';
@@ -136,6 +137,8 @@ export const group = z.object({
   }),
   /** The last day on which each kind of thing happened to it. */
   lastOn: z.partialRecord(z.enum(LIFE_KINDS), z.string()),
+  /** How its bellies looked last; null where nobody looked lately. */
+  belly: z.object({ score: z.literal(BELLIES), day: z.string() }).nullable(),
   diet: diet.nullable(),
 });
 export type Group = z.infer<typeof group>;

@@ -14,6 +14,7 @@ const group = (over: Partial<Group>): Group => ({
   lengthCm: null,
   size: { males: 1, females: 2, unsexed: 3, total: 6 },
   lastOn: {},
+  belly: null,
   diet: null,
   ...over,
 });

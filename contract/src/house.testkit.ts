@@ -58,6 +58,7 @@ export const group: Group = {
   lengthCm: 3,
   size: { males: 0, females: 0, unsexed: 8, total: 8 },
   lastOn: {},
+  belly: null,
   diet: {
     version: 1,
     validFrom: '2026-01-01',

@@ -77,6 +77,7 @@ export function houseGroup(
     lengthCm: group.lengthCm ?? assumedLengthCm(species, group.stage),
     lengthMeasured: group.lengthCm !== null,
     lastOn: group.lastOn,
+    belly: group.belly?.score ?? null,
     diet: group.diet,
   };
 }

@@ -11,6 +11,7 @@ export * from './handUnit';
 export * from './house';
 export * from './household';
 export * from './larder';
+export * from './look';
 export * from './moment';
 export * from './paths';
 export * from './plan';

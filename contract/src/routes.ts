@@ -28,6 +28,7 @@ import {
 } from './group';
 import { household, householdEdit } from './household';
 import { supply } from './larder';
+import { look, lookCreate, lookUndo } from './look';
 import { moment, momentCreate, momentEdit } from './moment';
 import {
   balancedPlan,
@@ -277,6 +278,14 @@ export const routes = {
     feedingUndo,
     feeding,
   ),
+  listLooks: route('listLooks', {
+    summary: 'How a group looked when it was fed, newest first',
+    params: byId,
+    query: pageQuery,
+    response: pageOf(look),
+  }),
+  addLook: create('addLook', 'Say how a group looked', lookCreate, look),
+  undoLook: change('undoLook', 'Take a look back', lookUndo, look),
   logChore: create('logChore', 'Say that something of a round was done', choreCreate, chore),
   undoChore: change('undoChore', 'Take back that it was done', choreUndo, chore),
   listSightings: route('listSightings', {

@@ -124,7 +124,7 @@ function feedGroup(group: Group, speciesByKey: ReadonlyMap<string, Species>): Fe
   const species = speciesByKey.get(group.speciesKey);
   const housed = houseGroup(group, speciesByKey);
   if (!species || !housed) return null;
-  const { id, name, stage, count, lengthCm, lengthMeasured, diet } = housed;
+  const { id, name, stage, count, lengthCm, lengthMeasured, belly, diet } = housed;
   return {
     id,
     name,
@@ -134,6 +134,7 @@ function feedGroup(group: Group, speciesByKey: ReadonlyMap<string, Species>): Fe
     lengthCm,
     lengthMeasured,
     goalFactor: diet?.goalFactor ?? null,
+    belly,
     taken: Object.fromEntries(
       (diet?.rules ?? []).flatMap(({ foodId, taken }) => (taken === null ? [] : [[foodId, taken]])),
     ),

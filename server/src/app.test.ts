@@ -10,6 +10,7 @@ import {
   sampleLot,
   sampleMoment,
   sampleRecipe,
+  sampleLook,
   sampleSighting,
   sampleSpecies,
   sampleSplit,
@@ -26,6 +27,8 @@ const weighing = sampleWeighing();
 let recipe: ReturnType<typeof sampleRecipe>;
 const batch = { id: uuidv7(), lotId: uuidv7(), day: '2026-03-10', massG: 5 };
 let sighting: ReturnType<typeof sampleSighting>;
+const look = uuidv7();
+const seen = () => sampleLook(ours.group.id, { id: look });
 const chore = {
   id: uuidv7(),
   kind: 'prepare',
@@ -46,6 +49,7 @@ beforeAll(async () => {
   await ours.ask.post(`/api/foods/${ours.food.id}/weighings`).send(weighing).expect(201);
   sighting = sampleSighting(ours);
   await server.as('ours').post('/api/chores').send(chore).expect(201);
+  await ours.ask.post('/api/looks').send(seen()).expect(201);
   await ours.ask.post(`/api/tanks/${ours.tank.id}/sightings`).send(sighting).expect(201);
   await ours.ask.post('/api/feedings').send(sampleFeeding(ours)).expect(201);
 });
@@ -354,6 +358,20 @@ const PROBES: Record<RouteName, Probe> = {
     'post',
     () => `/api/sightings/${sighting.id}/undo`,
     () => ({ id: uuidv7() }),
+  ),
+  listLooks: async () => {
+    await theirs().get(`/api/groups/${ours.group.id}/looks`).expect(404);
+  },
+  addLook: async () => {
+    await theirs()
+      .post('/api/looks')
+      .send({ ...seen(), id: uuidv7() })
+      .expect(404);
+  },
+  undoLook: finds404(
+    'post',
+    () => `/api/looks/${look}/undo`,
+    () => ({ id: uuidv7(), at: chore.at }),
   ),
   logChore: async () => {
     const done = { ...chore, id: uuidv7() };

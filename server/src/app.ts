@@ -21,6 +21,7 @@ import { mount, type Handlers } from './http/mount';
 import { ProblemError } from './http/problems';
 import { larderRoutes } from './larder/routes';
 import { requestLog } from './log';
+import { lookRoutes } from './look/routes';
 import { momentRoutes } from './moment/routes';
 import { openApi } from './openapi';
 import { recipeRoutes } from './recipe/routes';
@@ -92,6 +93,7 @@ const RESOURCES: Handlers = {
   ...roundRoutes,
   ...feedingRoutes,
   ...choreRoutes,
+  ...lookRoutes,
   ...recipeRoutes,
   ...recordsRoutes,
   ...planRoutes,

@@ -1,3 +1,4 @@
+export { BellyShape } from './BellyShape';
 export { DayRibbon } from './DayRibbon';
 export { FeedingDay, type DayStrip } from './FeedingDay';
 export { FoodSign } from './FoodSign';

@@ -4,6 +4,7 @@ import type {
   RoundServingView,
   RoundStopView,
   RoundView,
+  Tank,
 } from '@open-larder/contract';
 import { addDays } from '@open-larder/core/round';
 import { useRouter } from 'expo-router';
@@ -26,8 +27,12 @@ import { StillWatched } from './StillWatched';
 import { StopCard } from './StopCard';
 import { ToOrder } from './ToOrder';
 import { Unplanned } from './Unplanned';
+import { later } from '../ui/later';
 import { useAwake } from './useAwake';
 import { useFeed } from './useFeed';
+
+/** Looked at now and then: it need not come with the first screen. */
+const LookSheet = later(async () => (await import('./LookSheet')).LookSheet);
 
 /** What to do now, in walking order. */
 export function RoundScreen({ day: asked }: { day?: string }) {
@@ -47,6 +52,7 @@ export function RoundScreen({ day: asked }: { day?: string }) {
     : null;
   const left = current ? open(current).length : 0;
   const minutes = day === now.day ? now.minutes : null;
+  const [look, setLook] = useState<Tank | null>(null);
   const [again, setAgain] = useState<{ serving: RoundServingView; fed: Feeding } | null>(null);
   const feed = useFeed(day, ready, (serving, fed) => setAgain({ serving, fed }));
   const [other, setOther] = useState<RoundServingView | null>(null);
@@ -100,6 +106,7 @@ export function RoundScreen({ day: asked }: { day?: string }) {
                       serving.fed ? setAgain({ serving, fed: serving.fed }) : setOther(serving)
                     }
                     onUndo={(fed) => void feed.takeBack(fed)}
+                    onLook={setLook}
                   />
                 </View>
               ),
@@ -128,6 +135,9 @@ export function RoundScreen({ day: asked }: { day?: string }) {
             void feed.feed(other, deal);
           }}
         />
+      ) : null}
+      {look && loaded.data ? (
+        <LookSheet tank={look} day={day} data={loaded.data} onClose={() => setLook(null)} />
       ) : null}
       {again && loaded.data ? (
         <AgainSheet

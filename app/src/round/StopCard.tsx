@@ -1,5 +1,12 @@
-import type { Feeding, RoundServingView, RoundStopView, RoundView } from '@open-larder/contract';
+import type {
+  Feeding,
+  RoundServingView,
+  RoundStopView,
+  RoundView,
+  Tank,
+} from '@open-larder/contract';
 import { sayUnits, toHandUnits } from '@open-larder/core/food';
+import { BELLY_WORDS } from '@open-larder/core/ration';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useAppSelector, useWords, type HouseData } from '../store';
@@ -8,6 +15,7 @@ import { Button, Card, Text } from '../ui';
 import { NumberTag } from '../tank/NumberTag';
 import { TankPicture } from '../tank/TankPicture';
 import { lateOf, sayLate } from './late';
+import { lookAgain } from './lookAgain';
 import { MealTimer } from './MealTimer';
 import { ServingRow } from './ServingRow';
 import type { Deal } from './useFeed';
@@ -28,6 +36,7 @@ interface Props {
   onServeAll: (servings: RoundServingView[], what: string) => void;
   onOther: (serving: RoundServingView) => void;
   onUndo: (fed: Feeding) => void;
+  onLook: (tank: Tank) => void;
 }
 
 /** One tank on the walk: its picture and its servings. */
@@ -44,6 +53,7 @@ export function StopCard({
   onServeAll,
   onOther,
   onUndo,
+  onLook,
 }: Props) {
   const router = useRouter();
   const styles = useStyles();
@@ -53,6 +63,7 @@ export function StopCard({
   );
   const tank = data.tanks.find((one) => one.id === stop.tankId);
   if (!tank) return null;
+  const again = lookAgain(data.groupsIn.get(tank.id) ?? [], day);
   const lateLine = (serving: RoundServingView) => {
     const late = minutes === null ? null : lateOf(round, stop, serving, data, minutes);
     if (!late) return null;
@@ -103,6 +114,13 @@ export function StopCard({
         />
       ))}
       {meal ? <MealTimer meal={meal} data={data} /> : null}
+      {again.map(({ name, belly }) => (
+        <View key={name} style={styles.again}>
+          <Text tone="due">
+            {`${name} were ${BELLY_WORDS[belly!.score]} on ${words.day(belly!.day)}: look again.`}
+          </Text>
+        </View>
+      ))}
       <View style={styles.all}>
         {due.length > 1 ? (
           <Button
@@ -111,6 +129,12 @@ export function StopCard({
             onPress={() => onServeAll(due, tank.name)}
           />
         ) : null}
+        <Button
+          look="bare"
+          label="Look"
+          spoken={`Look at the fish of ${tank.name}`}
+          onPress={() => onLook(tank)}
+        />
         <Button
           look="bare"
           label="Who gets it"
@@ -126,6 +150,7 @@ const useStyles = themed((c) => ({
   head: { flexDirection: 'row', alignItems: 'center', gap: 12, padding: 12 },
   words: { flex: 1, minWidth: 0, gap: 4 },
   title: { flexDirection: 'row', alignItems: 'center', gap: 8 },
+  again: { paddingHorizontal: 12, paddingVertical: 8, borderTopWidth: 1, borderColor: c.rule },
   all: {
     borderTopWidth: 1,
     borderColor: c.rule,

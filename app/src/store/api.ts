@@ -6,6 +6,7 @@ import type {
   Household,
   LearnedRow,
   LifeEventRow,
+  Look,
   MomentRow,
   OwnSpecies,
   Problem,
@@ -36,6 +37,7 @@ const TAGS = [
   'records',
   'sighting',
   'learned',
+  'look',
   'startingPlan',
 ] as const;
 type Tag = (typeof TAGS)[number];
@@ -152,6 +154,13 @@ export const api = createApi({
       createStartingPlan: change('createStartingPlan', ['startingPlan']),
       editStartingPlan: change('editStartingPlan', ['startingPlan']),
       editPlan: change('editPlan', ['tank', 'group', ...COMPUTED]),
+      looks: build.query<Look[], string>({
+        queryFn: (id) => callAll('listLooks', { params: { id } }),
+        providesTags: ['look'],
+      }),
+      /** A belly changes what its group needs. */
+      addLook: change('addLook', ['look', 'group', ...COMPUTED]),
+      undoLook: change('undoLook', ['look', 'group', ...COMPUTED]),
       logChore: change('logChore', ['round']),
       undoChore: change('undoChore', ['round']),
       addSighting: change('addSighting', ['sighting']),

@@ -154,6 +154,7 @@ export const group: Group = {
   lengthCm: 3.5,
   size: { males: 4, females: 6, unsexed: 0, total: 10 },
   lastOn: {},
+  belly: null,
   diet: {
     version: 2,
     validFrom: '2026-01-01',

@@ -1,4 +1,12 @@
 export {
+  BELLIES,
+  BELLY_HOLDS_DAYS,
+  BELLY_WORDS,
+  bellyFactor,
+  LOOK_AGAIN_DAYS,
+  type Belly,
+} from './belly';
+export {
   dailyNeed,
   lengthOf,
   maintenanceKj,

@@ -1,5 +1,6 @@
 import type { Species } from '@open-larder/catalogue';
 import { eatsNothing, massFromLength, type Stage } from '../fish';
+import { BELLY_WORDS, bellyFactor, type Belly } from './belly';
 import { assertRange } from '../units';
 import { assumed, computed, measured, worded, type Known } from '../why';
 
@@ -55,6 +56,8 @@ export interface GroupOnDay {
   tempC: number;
   /** The keeper's own multiple of maintenance, in place of the stage's. */
   goalFactor?: number | null;
+  /** How its bellies looked last; null where nobody looked lately. */
+  belly?: Belly | null;
 }
 
 /** Length as an input of a derivation, with its basis. */
@@ -94,17 +97,19 @@ export function dailyNeed(group: GroupOnDay): Known {
   const { massG } = massFromLength(group.species, lengthOf(group));
   const warmth = warmthFactor(group.species, group.tempC);
   const goal = goalFactor(group);
-  const perFish = MAINTENANCE_KJ * (massG.value / 1000) ** 0.8 * warmth.value * goal.value;
+  const belly = bellyFactor(group.belly);
+  const perFish = MAINTENANCE_KJ * (massG.value / 1000) ** 0.8 * warmth.value * goal.value * belly;
   return computed(perFish * group.count, {
     label: 'Energy the group needs on a feeding day',
     unit: 'kJ/d',
-    how: '50 × (mass in kg)^0.8 × warmth factor × goal × number of fish',
+    how: `50 × (mass in kg)^0.8 × warmth factor × goal × ${belly === 1 ? '' : 'bellies × '}number of fish`,
     source: NEED_SOURCE,
     from: [
       massG,
       assumed('Maintenance at 25 °C', MAINTENANCE_KJ, 'kJ·kg^-0.8·d^-1', NEED_SOURCE),
       warmth,
       goal,
+      ...(belly === 1 ? [] : [bellyKnown(group.belly!, belly)]),
       measured('Number of fish', group.count, '', 'the events of the group'),
     ],
   });
@@ -123,6 +128,15 @@ export function maintenanceKj(species: SpeciesTraits, massG: number, tempC: numb
 export function stageFactor(stage: Stage): number {
   return STAGE_FACTOR[stage];
 }
+
+const bellyKnown = (belly: Belly, factor: number): Known =>
+  computed(factor, {
+    label: 'Bellies',
+    unit: '×',
+    how: 'raised while they look too thin',
+    source: 'An assumption, within what a correction may be',
+    from: [worded('Bellies', BELLY_WORDS[belly], 'measured', 'seen by the keeper')],
+  });
 
 function goalFactor(group: GroupOnDay): Known {
   const own = group.goalFactor ?? null;

@@ -59,6 +59,18 @@ describe('daily need', () => {
     expect(own.value).toBeCloseTo(2 * dailyNeed(group()).value, 9);
   });
 
+  it('rises by at most fifteen per cent where bellies look thin, and says why', () => {
+    const as = (belly: GroupOnDay['belly']) => dailyNeed(group({ belly }));
+    const usual = as(null).value;
+    expect(as(1).value / usual).toBeCloseTo(1.15, 9);
+    expect(as(2).value / usual).toBeCloseTo(1.08, 9);
+    // A round or a bloated belly is the keeper's to judge: nothing is taken by itself.
+    for (const belly of [3, 4, 5] as const) expect(as(belly).value).toBe(usual);
+    const said = JSON.stringify(leaves(as(1)));
+    expect(said).toContain('sunken');
+    expect(leaves(as(3)).map(({ label }) => label)).not.toContain('Bellies');
+  });
+
   it('never falls as water warms inside the range, and is flat above the optimum', () => {
     const warmth = fc.double({ min: 0, max: 40, noNaN: true });
     fc.assert(

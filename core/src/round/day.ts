@@ -36,6 +36,7 @@ export function groupOnDay(group: HouseGroup, tank: Pick<HouseTank, 'tempC'>): G
     lengthMeasured: group.lengthMeasured,
     tempC: tank.tempC,
     goalFactor: group.diet?.goalFactor ?? null,
+    belly: group.belly,
   };
 }
 

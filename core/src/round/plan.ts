@@ -1,5 +1,5 @@
 import type { Zone } from '@open-larder/catalogue';
-import type { SpeciesTraits, Food } from '../ration';
+import type { Belly, Food, SpeciesTraits } from '../ration';
 import type { Stage } from '../fish';
 import type { Manner } from './manner';
 import type { LifeKind } from '../group';
@@ -70,6 +70,8 @@ export interface HouseGroup {
   lengthMeasured: boolean;
   /** The last day on which each kind of thing happened to it. */
   lastOn: Partial<Record<LifeKind, string>>;
+  /** How its bellies looked last; left out where nobody looked lately. */
+  belly?: Belly | null;
   diet: Diet | null;
 }
 

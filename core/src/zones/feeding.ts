@@ -1,7 +1,7 @@
 import type { FoodFamily, FoodKind, PreparationStep, Species, Zone } from '@open-larder/catalogue';
 import type { Stage } from '../fish';
 import type { Composition, HandUnit, InWater } from '../food';
-import type { SpeciesTraits } from '../ration';
+import type { Belly, SpeciesTraits } from '../ration';
 import type { LightHours, Manner } from '../round';
 import type { TankFurnishing } from '../tank';
 
@@ -43,6 +43,7 @@ export interface FeedGroup {
   lengthCm: number;
   lengthMeasured: boolean;
   goalFactor: number | null;
+  belly?: Belly | null;
   /** How readily it takes a food, 0..1, by its id, where the keeper knows better than its guild. */
   taken?: Readonly<Record<string, number>>;
   /** What was learned at this tank, as multiples of what its species and size let expect. */

@@ -9,6 +9,7 @@ import * as manner from './migrations/0006-manner';
 import * as sightings from './migrations/0007-sightings';
 import * as plans from './migrations/0008-plans';
 import * as chores from './migrations/0009-chores';
+import * as looks from './migrations/0010-looks';
 
 const MIGRATIONS = [
   house,
@@ -20,6 +21,7 @@ const MIGRATIONS = [
   sightings,
   plans,
   chores,
+  looks,
 ];
 /** Arbitrary but fixed: two servers that start together migrate one after the other. */
 const LOCK = 741_093_122;

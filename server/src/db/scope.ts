@@ -22,7 +22,8 @@ type OnceTable =
   | 'stock_events'
   | 'weighings'
   | 'sightings'
-  | 'chores';
+  | 'chores'
+  | 'looks';
 
 /**
  * The one door to the database for a request: everything that passes carries the household.

@@ -1,6 +1,7 @@
 import type { DietRow, Group } from '@open-larder/contract';
-import { stateOn, type LifeEvent } from '@open-larder/core';
+import { addDays, BELLY_HOLDS_DAYS, stateOn, type Belly, type LifeEvent } from '@open-larder/core';
 import type { Scope } from '../db';
+import { bellies } from '../look/store';
 import { eventsThatHold, lifeEventOf } from './life';
 
 interface GroupRow {
@@ -16,6 +17,8 @@ interface Life {
   row: GroupRow;
   events: LifeEvent[];
   diets: DietVersion[];
+  /** How its bellies looked, the oldest first. */
+  bellies: { day: string; score: Belly }[];
   /** The group after each day on which something changed: between two of them it is the same. */
   states: Map<string, Group | null>;
 }
@@ -26,14 +29,14 @@ export interface History {
 }
 
 /**
- * Read the histories of groups, in four queries whatever their number.
+ * Read the histories of groups, in five queries whatever their number.
  * @param which ids, or null for all groups of the household
  */
 export async function readHistory(scope: Scope, which: readonly string[] | null): Promise<History> {
   if (which?.length === 0) return { lives: [] };
   const only = (column: string) => (which === null ? '' : `AND ${column} IN (:which)`);
   const values = { which };
-  const [rows, events, diets, servings] = await Promise.all([
+  const [rows, events, diets, servings, seen] = await Promise.all([
     scope.rows<GroupRow>(
       `SELECT id, name, species_key, version, ended_on::text FROM groups
         WHERE household_id = :household ${only('id')} ORDER BY id`,
@@ -50,11 +53,13 @@ export async function readHistory(scope: Scope, which: readonly string[] | null)
          FROM diet_servings WHERE household_id = :household ${only('group_id')} ORDER BY position`,
       values,
     ),
+    bellies(scope, which),
   ]);
   const lives = new Map<string, Life>(
-    rows.map((row) => [row.id, { row, events: [], diets: [], states: new Map() }]),
+    rows.map((row) => [row.id, { row, events: [], diets: [], bellies: [], states: new Map() }]),
   );
   for (const event of events) lives.get(event.groupId)?.events.push(lifeEventOf(event));
+  for (const { groupId, ...belly } of seen) lives.get(groupId)?.bellies.push(belly);
   const versions = new Map<string, DietVersion>();
   for (const diet of diets) {
     const whole = { ...diet, servings: [] };
@@ -84,7 +89,7 @@ export function groupsOn(history: History, day: string): Group[] {
 }
 
 /** The latest day up to `day` on which something about the group changed. */
-function lastChange({ row, events, diets }: Life, day: string): string {
+function lastChange({ row, events, diets, bellies: seen }: Life, day: string): string {
   let last = '';
   const see = (changed: string | null) => {
     if (changed !== null && changed <= day && changed > last) last = changed;
@@ -92,18 +97,25 @@ function lastChange({ row, events, diets }: Life, day: string): string {
   see(row.endedOn);
   for (const event of events) see(event.day);
   for (const diet of diets) see(diet.validFrom);
+  for (const belly of seen) {
+    see(belly.day);
+    see(addDays(belly.day, BELLY_HOLDS_DAYS + 1));
+  }
   return last;
 }
 
-function lifeOn({ row, events, diets }: Life, day: string): Group | null {
+function lifeOn({ row, events, diets, bellies: seen }: Life, day: string): Group | null {
   const { endedOn, ...group } = row;
   const state = stateOn(events, day);
   if (!state) return null;
+  const belly = seen.findLast((one) => one.day <= day) ?? null;
+  const holds = belly !== null && addDays(belly.day, BELLY_HOLDS_DAYS) >= day;
   const diet = diets.findLast((one) => one.validFrom <= day) ?? null;
   return {
     ...group,
     ...state,
     archived: endedOn !== null && endedOn <= day,
+    belly: holds ? belly : null,
     diet: diet && {
       version: diet.version,
       validFrom: diet.validFrom,

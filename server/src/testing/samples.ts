@@ -203,3 +203,19 @@ export const sampleSpecies = (over: object = {}) => {
     entry: { ...entryOf(like), common: 'Pond-strain zebrafish', adultLengthCm: 5.5, ...over },
   };
 };
+
+export const sampleLook = (groupId: string, over: object = {}) => ({
+  id: uuidv7(),
+  groupId,
+  day: '2026-03-10',
+  belly: 3,
+  hungBack: false,
+  absent: false,
+  injured: false,
+  colour: null,
+  droppings: null,
+  note: '',
+  hand: null,
+  at: '2026-03-10T11:30:00.000Z',
+  ...over,
+});

@@ -1,0 +1,242 @@
+import type { Group, LookCreate, Problem, Tank } from '@open-larder/contract';
+import { BELLIES, BELLY_WORDS, type Belly } from '@open-larder/core/ration';
+import type { Species } from '@open-larder/catalogue';
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { v7 as uuidv7 } from 'uuid';
+import { BellyShape } from '../draw';
+import { api, useHand, type HouseData } from '../store';
+import { SIZES, themed, useColours } from '../theme';
+import { Button, Card, Choice, Field, Sheet, Text, useSay } from '../ui';
+
+interface Props {
+  tank: Tank;
+  day: string;
+  data: HouseData;
+  onClose: () => void;
+}
+
+type Seen = Pick<
+  LookCreate,
+  'belly' | 'hungBack' | 'absent' | 'injured' | 'colour' | 'droppings' | 'note'
+>;
+const UNSEEN: Seen = {
+  belly: null,
+  hungBack: false,
+  absent: false,
+  injured: false,
+  colour: null,
+  droppings: null,
+  note: '',
+};
+const isSeen = (seen: Seen) => JSON.stringify(seen) !== JSON.stringify(UNSEEN);
+
+/** How the groups of a tank look: a tap on a belly each, and what else was seen. */
+export function LookSheet({ tank, day, data, onClose }: Props) {
+  const say = useSay();
+  const hand = useHand();
+  const [add, adding] = api.useAddLookMutation();
+  const [undo] = api.useUndoLookMutation();
+  const [seen, setSeen] = useState<Record<string, Seen>>({});
+  const groups = data.groupsIn.get(tank.id) ?? [];
+  const looked = groups.filter((group) => isSeen(seen[group.id] ?? UNSEEN));
+  const note = async () => {
+    const at = new Date().toISOString();
+    const made: string[] = [];
+    for (const group of looked) {
+      const body = { id: uuidv7(), groupId: group.id, day, hand, at, ...seen[group.id]! };
+      const done = await add({ body });
+      if (done.error) {
+        say((done.error as Problem).detail, { tone: 'fault' });
+        return;
+      }
+      made.push(body.id);
+    }
+    onClose();
+    say(sayLooked(looked, seen), {
+      undo: () => made.forEach((id) => void undo({ params: { id }, body: { id: uuidv7(), at } })),
+    });
+  };
+  return (
+    <Sheet title={`Look: ${tank.name}`} open onClose={onClose}>
+      {groups.map((group) => (
+        <GroupLook
+          key={group.id}
+          group={group}
+          species={data.species.get(group.speciesKey)}
+          seen={seen[group.id] ?? UNSEEN}
+          onSee={(next) => setSeen((before) => ({ ...before, [group.id]: next }))}
+        />
+      ))}
+      <Text look="small" tone="quiet">
+        A belly that stays sunken or bloated though it is fed, sores, gasping or clamped fins may be
+        illness: keep it apart, test the water, and ask a vet who knows fish.
+      </Text>
+      <View style={{ alignItems: 'flex-start' }}>
+        <Button
+          look="primary"
+          label="Note it"
+          busy={adding.isLoading}
+          disabled={looked.length === 0}
+          onPress={() => void note()}
+        />
+      </View>
+    </Sheet>
+  );
+}
+
+/** What follows from it is said at once: a thin belly raises the need. */
+function sayLooked(groups: readonly Group[], seen: Record<string, Seen>): string {
+  const thin = groups.filter(({ id }) => [1, 2].includes(seen[id]?.belly ?? 0));
+  return thin.length > 0
+    ? `Noted. ${thin.map(({ name }) => name).join(', ')} get more until they are well filled; look again in three days.`
+    : 'Noted.';
+}
+
+interface GroupLookProps {
+  group: Group;
+  species: Species | undefined;
+  seen: Seen;
+  onSee: (seen: Seen) => void;
+}
+
+function GroupLook({ group, species, seen, onSee }: GroupLookProps) {
+  const styles = useStyles();
+  const [more, setMore] = useState(false);
+  const signs = [
+    { key: 'hungBack', label: 'Hung back' },
+    { key: 'absent', label: 'Some did not come' },
+    { key: 'injured', label: 'Injured' },
+  ] as const;
+  return (
+    <Card label={group.name}>
+      <View style={styles.group}>
+        <Text look="strong">{group.name}</Text>
+        <View style={styles.bellies} role="radiogroup" aria-label={`Bellies of ${group.name}`}>
+          {BELLIES.map((belly) => (
+            <BellyButton
+              key={belly}
+              belly={belly}
+              species={species}
+              on={seen.belly === belly}
+              of={group.name}
+              onPress={() => onSee({ ...seen, belly: seen.belly === belly ? null : belly })}
+            />
+          ))}
+        </View>
+        <View style={styles.signs}>
+          {signs.map(({ key, label }) => (
+            <Button
+              key={key}
+              look={seen[key] ? 'primary' : 'plain'}
+              label={label}
+              spoken={`${label}: ${group.name}`}
+              onPress={() => onSee({ ...seen, [key]: !seen[key] })}
+            />
+          ))}
+          <Button
+            look="bare"
+            label={more ? 'Less' : 'More'}
+            spoken={`More about ${group.name}`}
+            onPress={() => setMore(!more)}
+          />
+        </View>
+        {seen.absent && species?.breeding === 'mouth-brooder' ? (
+          <Text tone="due">
+            One that stays away may be holding eggs. She fasts then: note it as «brooding» at the
+            group, and offer small meals again when the young are out.
+          </Text>
+        ) : null}
+        {more ? (
+          <>
+            <Choice
+              label={`Colour of ${group.name}`}
+              value={seen.colour ?? ''}
+              options={[
+                { value: '', label: 'did not look' },
+                { value: 'usual', label: 'usual' },
+                { value: 'pale', label: 'pale' },
+                { value: 'dark', label: 'dark' },
+                { value: 'bright', label: 'bright' },
+              ]}
+              onChange={(colour) => onSee({ ...seen, colour: colour === '' ? null : colour })}
+            />
+            <Choice
+              label={`Droppings of ${group.name}`}
+              value={seen.droppings ?? ''}
+              options={[
+                { value: '', label: 'did not look' },
+                { value: 'usual', label: 'usual' },
+                { value: 'stringy', label: 'stringy, white' },
+                { value: 'none', label: 'none' },
+              ]}
+              onChange={(droppings) =>
+                onSee({ ...seen, droppings: droppings === '' ? null : droppings })
+              }
+            />
+            <Field
+              label={`Note on ${group.name}`}
+              value={seen.note}
+              onChange={(text) => onSee({ ...seen, note: text.slice(0, 120) })}
+            />
+          </>
+        ) : null}
+      </View>
+    </Card>
+  );
+}
+
+function BellyButton({
+  belly,
+  species,
+  on,
+  of,
+  onPress,
+}: {
+  belly: Belly;
+  species: Species | undefined;
+  on: boolean;
+  of: string;
+  onPress: () => void;
+}) {
+  const styles = useStyles();
+  const colours = useColours();
+  return (
+    <Pressable
+      role="radio"
+      aria-checked={on}
+      aria-label={`${BELLY_WORDS[belly]}: ${of}`}
+      onPress={onPress}
+      style={[styles.belly, on && styles.on]}
+    >
+      <BellyShape
+        shape={species?.shape ?? 'fusiform'}
+        belly={belly}
+        width={54}
+        ground={on ? colours.waterDeep : colours.paper}
+      />
+      <Text look="small" tone={on ? 'ink' : 'quiet'} align="center">
+        {BELLY_WORDS[belly]}
+      </Text>
+    </Pressable>
+  );
+}
+
+const useStyles = themed((c) => ({
+  group: { padding: 12, gap: 10 },
+  bellies: { flexDirection: 'row', gap: 6 },
+  belly: {
+    flex: 1,
+    minWidth: 0,
+    minHeight: SIZES.touch + 24,
+    alignItems: 'center',
+    justifyContent: 'space-between',
+    paddingVertical: 6,
+    borderWidth: 1,
+    borderRadius: SIZES.radius,
+    borderColor: c.rule,
+    backgroundColor: c.paper,
+  },
+  on: { borderColor: c.ink, backgroundColor: c.waterDeep },
+  signs: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+}));

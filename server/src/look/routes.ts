@@ -1,0 +1,25 @@
+import { addDays } from '@open-larder/core';
+import { cutPage, readCursor } from '../db';
+import { readHistory } from '../group/history';
+import { todayOf } from '../household/store';
+import type { Handlers } from '../http/mount';
+import { notFound, refused } from '../http/problems';
+import { addLook, looks, undoLook } from './store';
+
+export const lookRoutes: Handlers = {
+  async listLooks({ params, query }, { scope }) {
+    if ((await readHistory(scope, [params.id])).lives.length === 0) throw notFound('This group');
+    const rows = await looks(scope, params.id, readCursor(query.cursor, 1), query.limit + 1);
+    return cutPage(rows, query.limit, (row) => [row.seq]);
+  },
+
+  async addLook({ body }, { scope, clock }) {
+    if (body.day > addDays(await todayOf(scope, clock), 1)) {
+      throw refused('day', 'this day has not come yet; say what was seen on its day');
+    }
+    return scope.atomically((inside) => addLook(inside, body));
+  },
+
+  undoLook: ({ params, body }, { scope }) =>
+    scope.atomically((inside) => undoLook(inside, params.id, body)),
+};
