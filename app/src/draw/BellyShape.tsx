@@ -5,9 +5,12 @@ import { useColours } from '../theme';
 import { bodyOf } from './bodies';
 
 /** Where a belly lies along a body of unit length, and how far round it reaches. */
-const BELLY = { x: 0.36, rx: 0.23 };
-/** By how full it is: what is filled below the outline, or cut out of it, in parts of its depth. */
-const FULL: Record<Belly, number> = { 1: -0.75, 2: -0.38, 3: 0, 4: 0.5, 5: 1 };
+const BELLY = { x: 0.36, rx: 0.25 };
+/** By how full it is: how far it hangs below the outline, or is cut out of it. */
+const FULL: Record<Belly, number> = { 1: -0.8, 2: -0.4, 3: 0, 4: 0.5, 5: 1 };
+/** A full belly of a deep body hangs no further than that of a slender one. */
+const MOST = 0.14;
+const CUT = 0.08;
 
 /** The outline at hand with a belly from sunken to bloated, seen from the side. */
 export function BellyShape({
@@ -25,9 +28,12 @@ export function BellyShape({
   const c = useColours();
   const { path, up, down } = bodyOf(shape);
   const body = width - 4;
-  const room = down * 2;
-  const height = body * (up + room) + 4;
+  const height = body * (up + down + MOST) + 4;
   const full = FULL[belly];
+  const by = Math.abs(full) * Math.min(MOST, down);
+  // A round belly hangs from the middle; what is sunken comes in from below.
+  const middle = full > 0 ? down * 0.35 : down + CUT;
+  const reach = full > 0 ? down + by - middle : by + CUT;
   return (
     <Svg width={width} height={height} aria-hidden>
       <Path
@@ -39,10 +45,9 @@ export function BellyShape({
       {full === 0 ? null : (
         <Ellipse
           cx={2 + body * BELLY.x}
-          // A round belly hangs from the middle; what is sunken comes in from below.
-          cy={2 + body * (up + (full > 0 ? down * 0.4 : down * 1.15))}
+          cy={2 + body * (up + middle)}
           rx={body * BELLY.rx}
-          ry={body * down * (full > 0 ? 0.6 + full * 0.75 : 0.3 - full * 0.65)}
+          ry={body * reach}
           fill={full > 0 ? c.ink : ground}
         />
       )}
