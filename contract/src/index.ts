@@ -21,6 +21,7 @@ export * from './recipeMix';
 export * from './records';
 export * from './round';
 export * from './routes';
+export * from './served';
 export * from './sighting';
 export * from './species';
 export * from './stage';

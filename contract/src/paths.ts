@@ -66,6 +66,9 @@ export const paths = {
   editLearned: ['put', '/api/tanks/:id/learned'],
   exportTable: ['get', '/api/tables/:table'],
   importTable: ['post', '/api/tables/:table'],
+  getServed: ['get', '/api/records/served'],
+  exportServed: ['get', '/api/records/served-table'],
+  getAcceptance: ['get', '/api/records/acceptance/:id'],
   getConsumption: ['get', '/api/records/consumption'],
 } as const satisfies Record<string, readonly ['get' | 'post' | 'put', string]>;
 

@@ -53,6 +53,7 @@ import {
 } from './recipe';
 import { consumption, spanQuery } from './records';
 import { preparations, round, roundWhy } from './round';
+import { acceptance, served } from './served';
 import { learned, sighting, sightingCreate, sightingUndo } from './sighting';
 import { ownSpecies, speciesCreate, speciesEdit } from './species';
 import { exportedTable, tableImport, tableName, tableReport } from './table';
@@ -322,6 +323,23 @@ export const routes = {
     params: z.object({ table: tableName }),
     body: tableImport,
     response: tableReport,
+  }),
+  getServed: route('getServed', {
+    summary:
+      'What was offered, refused and left, by group and food, and by moment against its plan',
+    query: spanQuery,
+    response: served,
+  }),
+  exportServed: route('exportServed', {
+    summary: 'The same as CSV',
+    query: spanQuery,
+    response: exportedTable,
+  }),
+  getAcceptance: route('getAcceptance', {
+    summary: 'How readily a group took each food, week by week',
+    params: byId,
+    query: spanQuery,
+    response: acceptance,
   }),
   getConsumption: route('getConsumption', {
     summary: 'What was offered against what was needed, by food and by group',

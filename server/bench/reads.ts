@@ -1,4 +1,4 @@
-import { compare, type Bench } from './bench';
+import { compare, row, type Bench } from './bench';
 
 /** The base has neither HTTP nor JSON, which are most of the work of a short query. */
 const MOSTLY_HTTP = 'none: mostly HTTP and JSON';
@@ -73,6 +73,21 @@ export async function reads({ pool, householdId, get }: Bench): Promise<void> {
     () => get(`/api/records/consumption?from=${from}&to=${to}`),
     () => sumWithPg({ pool, householdId }, from, to),
     120,
+  );
+  // About ninety thousand of a million servings lie in that year.
+  const year = new Date(Date.now() - 364 * 86_400_000).toISOString().slice(0, 10);
+  const begin = performance.now();
+  await get(`/api/records/served?from=${year}&to=${to}`);
+  const first = performance.now() - begin;
+  const begun = performance.now();
+  await sumWithPg({ pool, householdId }, year, to);
+  const bare = performance.now() - begun;
+  row(
+    'read: a year of what was served, summed; first time',
+    `${Math.round(first)} ms`,
+    `${Math.round(bare)} ms`,
+    first / bare,
+    'under 300 ms',
   );
 }
 

@@ -412,6 +412,13 @@ const PROBES: Record<RouteName, Probe> = {
       .send({ id: uuidv7(), at: body.items[0].at })
       .expect(404);
   },
+  getServed: readsNothing('/api/records/served?from=2026-03-01&to=2026-03-10'),
+  exportServed: readsNothing('/api/records/served-table?from=2026-03-01&to=2026-03-10'),
+  getAcceptance: async () => {
+    await theirs()
+      .get(`/api/records/acceptance/${ours.group.id}?from=2026-03-01&to=2026-03-10`)
+      .expect(404);
+  },
   getConsumption: readsNothing('/api/records/consumption?from=2026-03-01&to=2026-03-10'),
 };
 

@@ -8,11 +8,14 @@ import { ScreenTools } from '../shell';
 import { api, useNow, useWords } from '../store';
 import { useColours } from '../theme';
 import { Empty, Fault, IconButton, Screen, Skeleton, Tabs, Text } from '../ui';
+import { later } from '../ui/later';
 import type { RecordsView } from './Chart';
 import { FoodTable, GroupTable } from './tables';
 
 /** The chart package is heavy: it loads, in one piece, when this place is first opened. */
 const Chart = lazy(() => import('./Chart'));
+
+const ServedView = later(async () => (await import('./ServedView')).ServedView);
 
 /** A week of consumption: what was offered against what was needed. */
 export function RecordsScreen() {
@@ -20,7 +23,8 @@ export function RecordsScreen() {
   const words = useWords();
   const colours = useColours();
   const [weeksBack, setWeeksBack] = useState(0);
-  const [view, setView] = useState<RecordsView>('groups');
+  const [tab, setTab] = useState<RecordsView | 'served'>('groups');
+  const view = tab === 'served' ? 'groups' : tab;
   const to = addDays(now.day, -7 * weeksBack);
   const from = addDays(to, -6);
   const { data, error, refetch } = api.useConsumptionQuery({ from, to });
@@ -28,7 +32,9 @@ export function RecordsScreen() {
   return (
     <Screen
       title="Records"
-      detail={`${words.day(from)} to ${words.day(to)}`}
+      detail={
+        tab === 'served' ? `up to ${words.day(to)}` : `${words.day(from)} to ${words.day(to)}`
+      }
       tools={<ScreenTools />}
       actions={
         <>
@@ -43,7 +49,7 @@ export function RecordsScreen() {
         </>
       }
       aside={
-        data && fed ? (
+        data && fed && tab !== 'served' ? (
           <>
             <Text look="subtitle">{view === 'groups' ? 'By food' : 'By group'}</Text>
             {view === 'groups' ? <FoodTable data={data} /> : <GroupTable data={data} />}
@@ -53,14 +59,17 @@ export function RecordsScreen() {
     >
       <Tabs
         label="What to look at"
-        value={view}
-        onChange={setView}
+        value={tab}
+        onChange={setTab}
         tabs={[
           { value: 'groups', label: 'By group' },
           { value: 'foods', label: 'By food' },
+          { value: 'served', label: 'What was served' },
         ]}
       />
-      {error ? (
+      {tab === 'served' ? (
+        <ServedView to={to} />
+      ) : error ? (
         <Fault problem={error as Problem} onRetry={() => void refetch()} />
       ) : !data ? (
         <Skeleton rows={2} height={220} />

@@ -135,6 +135,17 @@ export const api = createApi({
         queryFn: (query) => call('getConsumption', { query }),
         providesTags: ['records'],
       }),
+      served: build.query<ResponseOf<'getServed'>, { from: string; to: string }>({
+        queryFn: (query) => call('getServed', { query }),
+        providesTags: ['records', 'sighting'],
+      }),
+      acceptance: build.query<
+        ResponseOf<'getAcceptance'>,
+        { id: string; from: string; to: string }
+      >({
+        queryFn: ({ id, ...query }) => call('getAcceptance', { params: { id }, query }),
+        providesTags: ['records', 'sighting'],
+      }),
       sightings: build.query<SightingRow[], string>({
         queryFn: (id) => callAll('listSightings', { params: { id } }),
         providesTags: ['sighting'],

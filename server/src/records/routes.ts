@@ -19,7 +19,10 @@ import {
 import type { Scope } from '../db';
 import { groupsOn } from '../group/history';
 import type { Handlers } from '../http/mount';
+import { notFound } from '../http/problems';
 import { readHouse, type Household } from '../round/house';
+import { servedCsv } from './csv';
+import { acceptanceIn, servedIn } from './served';
 
 interface FedSum {
   day: string;
@@ -30,6 +33,23 @@ interface FedSum {
 }
 
 export const recordsRoutes: Handlers = {
+  async getServed({ query }, { scope, catalogue }) {
+    return servedIn(scope, await readHouse(scope, catalogue), query);
+  },
+
+  async exportServed({ query }, { scope, catalogue }) {
+    const { rows } = await servedIn(scope, await readHouse(scope, catalogue), query);
+    return { fileName: `served-${query.from}-${query.to}.csv`, text: servedCsv(rows) };
+  },
+
+  async getAcceptance({ params, query }, { scope, catalogue }) {
+    const household = await readHouse(scope, catalogue);
+    if (!household.history.lives.some(({ row }) => row.id === params.id)) {
+      throw notFound('This group');
+    }
+    return acceptanceIn(scope, household, params.id, query);
+  },
+
   async getConsumption({ query: { from, to } }, { scope, catalogue }) {
     const [household, sums] = await Promise.all([
       readHouse(scope, catalogue),

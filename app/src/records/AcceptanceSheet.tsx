@@ -1,0 +1,70 @@
+import type { Problem } from '@open-larder/contract';
+import { lazy, Suspense } from 'react';
+import { api, useWords } from '../store';
+import { Fault, Sheet, Skeleton, Text } from '../ui';
+import type { ServedSum } from './served';
+
+const Chart = lazy(() => import('./Chart'));
+
+interface Props {
+  sum: ServedSum;
+  pair: { groupId: string; foodId: string };
+  span: { from: string; to: string };
+  onClose: () => void;
+}
+
+/** How much of one food a group ate, week by week. */
+export function AcceptanceSheet({ sum, pair, span, onClose }: Props) {
+  const words = useWords();
+  const { data, error, refetch } = api.useAcceptanceQuery({ id: pair.groupId, ...span });
+  const food = data?.foods.find((one) => one.foodId === pair.foodId);
+  const known = (food?.taken ?? []).flatMap((taken, at) =>
+    taken === null ? [] : [{ week: data!.weeks[at]!, percent: 100 * taken }],
+  );
+  const short = (week: string) => words.day(week).split(' ').slice(1).join(' ');
+  // A year of weeks is too many words for an axis.
+  const every = Math.ceil(known.length / 6);
+  return (
+    <Sheet title={`${sum.name}: week by week`} open onClose={onClose}>
+      <Text tone="quiet">{sum.detail}</Text>
+      {error ? (
+        <Fault problem={error as Problem} onRetry={() => void refetch()} />
+      ) : !data ? (
+        <Skeleton rows={1} height={240} />
+      ) : known.length < 2 ? (
+        <Text>
+          {known[0]
+            ? `${Math.round(known[0].percent)} % of it was eaten in the week of ${words.day(known[0].week)}: a course needs two weeks at least.`
+            : 'None was offered in these weeks.'}
+        </Text>
+      ) : (
+        <>
+          <Suspense fallback={<Skeleton rows={1} height={240} />}>
+            <Chart
+              view="lines"
+              title="Eaten of what was offered"
+              detail="% by week; weeks without it are left out."
+              labels={known.map(({ week }, at) => (at % every === 0 ? short(week) : ''))}
+              lines={[{ values: known.map(({ percent }) => percent), look: 'main' }]}
+            />
+          </Suspense>
+          <Text>{sayCourse(known.map(({ percent }) => percent))}</Text>
+        </>
+      )}
+    </Sheet>
+  );
+}
+
+/** A change of so many per cent between the first and the last third is worth a word. */
+const WORTH = 15;
+
+function sayCourse(percents: readonly number[]): string {
+  const third = Math.max(1, Math.floor(percents.length / 3));
+  const mean = (part: readonly number[]) => part.reduce((sum, one) => sum + one, 0) / part.length;
+  const before = mean(percents.slice(0, third));
+  const now = mean(percents.slice(-third));
+  const figures = `${Math.round(before)} % at first, ${Math.round(now)} % lately`;
+  if (now >= before + WORTH) return `Taken more readily than before: ${figures}.`;
+  if (now <= before - WORTH) return `Taken less readily than before: ${figures}.`;
+  return `Taken about as before: ${figures}.`;
+}
