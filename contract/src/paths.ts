@@ -50,6 +50,7 @@ export const paths = {
   printLabels: ['get', '/api/lots/:id/labels'],
   getRound: ['get', '/api/round/:day'],
   getPreparations: ['get', '/api/round/:day/preparations'],
+  printRound: ['get', '/api/round/:day/sheet'],
   getRoundWhy: ['get', '/api/round/:day/why/:servingId'],
   listFeedings: ['get', '/api/feedings'],
   logFeeding: ['post', '/api/feedings'],

@@ -265,6 +265,12 @@ export const routes = {
     query: handQuery,
     response: preparations,
   }),
+  printRound: route('printRound', {
+    summary: 'A day’s round on one page, to print',
+    params: z.object({ day }),
+    query: handQuery,
+    response: printed,
+  }),
   getRoundWhy: route('getRoundWhy', {
     summary: 'The derivation of one serving’s portion',
     params: z.object({ day, servingId: id }),

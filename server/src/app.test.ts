@@ -393,6 +393,10 @@ const PROBES: Record<RouteName, Probe> = {
   ),
   getSupply: readsNothing('/api/larder/supply'),
   getRound: readsNothing('/api/round/2026-03-10'),
+  printRound: async () => {
+    const { body } = await theirs().get('/api/round/2026-03-10/sheet').expect(200);
+    expect(body.fileName).toBe('round-2026-03-10.pdf');
+  },
   getPreparations: readsNothing('/api/round/2026-03-10/preparations'),
   getRoundWhy: finds404(
     'get',

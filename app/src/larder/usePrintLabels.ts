@@ -1,21 +1,9 @@
-import type { Problem } from '@open-larder/contract';
 import { api } from '../store';
-import { saveFile } from '../table/saveFile';
-import { useSay } from '../ui';
+import { useSavePrinted } from '../table/useSavePrinted';
 
-/** Labels for a lot as a PDF, handed to the browser to keep or print. */
+/** Labels for a lot as a PDF. */
 export function usePrintLabels() {
-  const say = useSay();
   const [ask] = api.useLazyLabelsQuery();
-  return async (lotId: string) => {
-    const { data, error } = await ask(lotId);
-    if (error || !data) {
-      say((error as Problem | undefined)?.detail ?? 'The labels could not be made.', {
-        tone: 'fault',
-      });
-      return;
-    }
-    const bytes = Uint8Array.from(atob(data.base64), (letter) => letter.charCodeAt(0));
-    saveFile(data.fileName, bytes, 'application/pdf');
-  };
+  const save = useSavePrinted();
+  return async (lotId: string) => save(await ask(lotId));
 }

@@ -10,6 +10,7 @@ import { addDays } from '@open-larder/core/round';
 import { useRouter } from 'expo-router';
 import ChevronLeft from 'lucide-react-native/icons/chevron-left';
 import ChevronRight from 'lucide-react-native/icons/chevron-right';
+import Printer from 'lucide-react-native/icons/printer';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { api, useHand, useHouse, useNow, useWords, type HouseData } from '../store';
@@ -30,6 +31,7 @@ import { Unplanned } from './Unplanned';
 import { later } from '../ui/later';
 import { useAwake } from './useAwake';
 import { useFeed } from './useFeed';
+import { usePrintRound } from './usePrintRound';
 
 /** Looked at now and then: it need not come with the first screen. */
 const LookSheet = later(async () => (await import('./LookSheet')).LookSheet);
@@ -39,10 +41,12 @@ export function RoundScreen({ day: asked }: { day?: string }) {
   useAwake();
   const now = useNow();
   const words = useWords();
+  const colours = useColours();
   const day = asked ?? now.day;
   const loaded = useHouse();
   const hand = useHand();
   const round = api.useRoundQuery({ day, hand });
+  const print = usePrintRound(day);
   const [chosen, setChosen] = useState<string | null>(null);
   const problem = loaded.problem ?? (round.error as Problem | undefined);
   const ready = loaded.data && round.data ? { data: loaded.data, round: round.data } : null;
@@ -78,7 +82,14 @@ export function RoundScreen({ day: asked }: { day?: string }) {
       title={current ? current.name : 'Round'}
       detail={`${words.day(day)}${current ? ` · ${left === 0 ? 'all served' : `${left} to serve`}` : ''}`}
       tools={<ScreenTools />}
-      actions={<DayArrows day={day} today={now.day} />}
+      actions={
+        <>
+          <IconButton label="Print this day" onPress={() => void print()}>
+            <Printer size={22} color={colours.ink} />
+          </IconButton>
+          <DayArrows day={day} today={now.day} />
+        </>
+      }
       aside={ready ? <RoundAside {...ready} current={current} /> : null}
       rows={
         ready === null

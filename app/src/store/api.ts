@@ -158,6 +158,10 @@ export const api = createApi({
         queryFn: (id) => call('printWeek', { params: { id }, query: {} }),
         keepUnusedDataFor: 0,
       }),
+      printedRound: build.query<ResponseOf<'printRound'>, { day: string; hand: string | null }>({
+        queryFn: ({ day, hand }) => call('printRound', { params: { day }, query: byHand(hand) }),
+        keepUnusedDataFor: 0,
+      }),
       startingPlans: build.query<StartingPlanRow[], void>({
         queryFn: () => callAll('listStartingPlans'),
         providesTags: ['startingPlan'],

@@ -1,21 +1,9 @@
-import type { Problem } from '@open-larder/contract';
 import { api } from '../store';
-import { saveFile } from '../table/saveFile';
-import { useSay } from '../ui';
+import { useSavePrinted } from '../table/useSavePrinted';
 
-/** A tank's saved week on one page, handed to the browser to keep or print. */
+/** A tank's saved week on one page. */
 export function usePrintWeek() {
-  const say = useSay();
   const [ask] = api.useLazyPrintedWeekQuery();
-  return async (tankId: string) => {
-    const { data, error } = await ask(tankId);
-    if (error || !data) {
-      say((error as Problem | undefined)?.detail ?? 'The page could not be made.', {
-        tone: 'fault',
-      });
-      return;
-    }
-    const bytes = Uint8Array.from(atob(data.base64), (letter) => letter.charCodeAt(0));
-    saveFile(data.fileName, bytes, 'application/pdf');
-  };
+  const save = useSavePrinted();
+  return async (tankId: string) => save(await ask(tankId));
 }

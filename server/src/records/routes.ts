@@ -23,6 +23,7 @@ import { notFound } from '../http/problems';
 import { readHouse, type Household } from '../round/house';
 import { servedCsv } from './csv';
 import { acceptanceIn, servedIn } from './served';
+import { STANDING } from './standing';
 
 interface FedSum {
   day: string;
@@ -65,9 +66,7 @@ function sumFed(scope: Scope, from: string, to: string): Promise<FedSum[]> {
     `SELECT f.day::text, f.group_id, f.food_id, sum(f.mass_g) AS mass_g,
             coalesce(sum(f.mass_g) FILTER (WHERE f.outcome = 'refused'), 0) AS refused_g
        FROM feedings f
-      WHERE f.household_id = :household AND f.day BETWEEN :from AND :to
-        AND f.undoes IS NULL AND f.outcome <> 'skipped'
-        AND NOT EXISTS (SELECT 1 FROM feedings u WHERE u.undoes = f.id)
+      WHERE ${STANDING} AND f.outcome <> 'skipped'
       GROUP BY f.day, f.group_id, f.food_id`,
     { from, to },
   );

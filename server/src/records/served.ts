@@ -3,15 +3,13 @@ import { addDays, pricePerGram, weekdayOf } from '@open-larder/core';
 import type { Scope } from '../db';
 import { groupsOn } from '../group/history';
 import type { Household } from '../round/house';
+import { STANDING } from './standing';
 
 interface Span {
   from: string;
   to: string;
 }
 
-/** Feedings of a span that stand. */
-const STANDING = `f.household_id = :household AND f.day BETWEEN :from AND :to AND f.undoes IS NULL
-  AND NOT EXISTS (SELECT 1 FROM feedings u WHERE u.undoes = f.id)`;
 /** What was seen to be left of each serving: of the last look at a meal, its share of every drop. */
 const LEFT = `SELECT (drop->>'groupId')::uuid AS group_id, (drop->>'foodId')::uuid AS food_id, s.day,
     s."left" * (drop->>'massG')::numeric AS left_g

@@ -1,3 +1,4 @@
+import { PDFDocument } from 'pdf-lib';
 import { v7 as uuidv7 } from 'uuid';
 import { sampleFood, sampleGroup, sampleServing, sampleTank, smallHouse } from '../testing/samples';
 import { startTestServer, type TestServer } from '../testing/testServer';
@@ -50,5 +51,28 @@ describe('what is to be prepared on a day', () => {
     // What is served as it is needs nothing.
     expect(body.tasks.every((one: { foodId: string }) => one.foodId !== house.food.id)).toBe(true);
     await house.ask.get('/api/round/2026-13-45/preparations').expect(404);
+  });
+});
+
+describe('a day’s round on one page', () => {
+  it('is one page of PDF, on a day with nothing and on one with far too much', async () => {
+    const house = await smallHouse(server);
+    const pages = async (day: string) => {
+      const { body } = await house.ask.get(`/api/round/${day}/sheet`).expect(200);
+      const bytes = Buffer.from(body.base64, 'base64');
+      expect(bytes.subarray(0, 5).toString()).toBe('%PDF-');
+      return { name: body.fileName, count: (await PDFDocument.load(bytes)).getPageCount() };
+    };
+    expect(await pages('2026-03-10')).toEqual({ name: 'round-2026-03-10.pdf', count: 1 });
+    expect((await pages('2020-01-01')).count).toBe(1);
+    const many = Array.from({ length: 60 }, (_, at) =>
+      sampleServing(house.food.id, house.moment.id, { place: `a place of its own, number ${at}` }),
+    );
+    await house.ask
+      .put(`/api/groups/${house.group.id}/diet`)
+      .send({ version: 1, fastWeekdays: [], goalFactor: null, rules: [], servings: many })
+      .expect(200);
+    expect((await pages('2026-03-10')).count).toBe(1);
+    await house.ask.get('/api/round/2026-13-45/sheet').expect(404);
   });
 });

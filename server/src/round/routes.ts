@@ -5,6 +5,7 @@ import type { Handlers } from '../http/mount';
 import { notFound } from '../http/problems';
 import { readHouse } from './house';
 import { preparationsOn } from './prepare';
+import { roundSheet } from './sheet';
 import { viewOf } from './view';
 
 export const roundRoutes: Handlers = {
@@ -23,6 +24,13 @@ export const roundRoutes: Handlers = {
     const household = await readHouse(scope, catalogue);
     const { house } = household.on(params.day, query.hand);
     return { tasks: preparationsOn(house, household.foods, params.day) };
+  },
+
+  async printRound({ params, query }, { scope, catalogue }) {
+    const household = await readHouse(scope, catalogue);
+    const { house } = household.on(params.day, query.hand);
+    const pdf = await roundSheet(house, household.foods, params.day);
+    return { fileName: `round-${params.day}.pdf`, base64: Buffer.from(pdf).toString('base64') };
   },
 
   async getRoundWhy({ params, query }, { scope, catalogue }) {

@@ -1,0 +1,176 @@
+import type { FoodRow } from '@open-larder/contract';
+import { compileRound, sayManner, sayUnits, type House } from '@open-larder/core';
+import type { PDFFont, PDFPage } from 'pdf-lib';
+import { INK, newDocument, QUIET, RULE, sayDay, wrapped } from '../print/page';
+import { preparationsOn } from './prepare';
+
+/** An A4 sheet, in points. */
+const SHEET = { width: 595.28, height: 841.89, edge: 36 };
+const HEAD = 40;
+const GAP = 20;
+const COLUMNS = 2;
+/** Letters from large to small: the largest with which everything fits is taken. */
+const SIZES = [14, 13, 12, 11, 10, 9, 8, 7, 6, 5, 4.5];
+
+type Line =
+  | { kind: 'moment'; text: string }
+  | { kind: 'tank'; text: string }
+  /** Something to do, with a box to tick. */
+  | { kind: 'task'; text: string; quiet: string };
+
+/**
+ * A day's round on one page, legible on a wall: what to prepare and what to serve, each with a box.
+ * @param day YYYY-MM-DD
+ * @returns a PDF of one page
+ */
+export async function roundSheet(
+  house: House,
+  foods: readonly FoodRow[],
+  day: string,
+): Promise<Uint8Array> {
+  const { pdf, title, text } = await newDocument(`Round: ${sayDay(day)}`);
+  const page = pdf.addPage([SHEET.width, SHEET.height]);
+  const top = SHEET.height - SHEET.edge;
+  page.drawText(sayDay(day), { x: SHEET.edge, y: top - 20, size: 22, font: title, color: INK });
+  const lines = linesOf(house, foods, day);
+  const room = top - HEAD - SHEET.edge;
+  const size = SIZES.find((one) => columnsOf(lines, text, one, room) <= COLUMNS) ?? SIZES.at(-1)!;
+  draw(page, lines, { title, text, size, top: top - HEAD, room });
+  return pdf.save();
+}
+
+function linesOf(house: House, foods: readonly FoodRow[], day: string): Line[] {
+  const tanks = new Map(house.tanks.map((tank) => [tank.id, tank.name]));
+  const prepare = preparationsOn(house, foods, day);
+  const lines: Line[] = [];
+  if (prepare.length > 0) {
+    lines.push({ kind: 'moment', text: 'To prepare' });
+    for (const { startMin, amount, foodName, what, tankIds } of prepare) {
+      lines.push({
+        kind: 'task',
+        text: `${clock(startMin)} ${amount} ${lowerFirst(foodName)}: ${what}`,
+        quiet:
+          tankIds.length === 1 ? (tanks.get(tankIds[0]!) ?? '') : `for ${tankIds.length} tanks`,
+      });
+    }
+  }
+  for (const { moment, stops } of compileRound(house, day).moments) {
+    if (stops.length === 0) continue;
+    lines.push({ kind: 'moment', text: `${clock(stops[0]!.minutes)} ${moment.name}` });
+    for (const { tank, servings } of stops) {
+      lines.push({ kind: 'tank', text: `${tank.walkOrder} ${tank.name}` });
+      for (const { portion, food, group, serving } of servings) {
+        const how = [serving.place, sayManner(serving.manner)].filter(Boolean).join(', ');
+        lines.push({
+          kind: 'task',
+          text: `${sayUnits(portion.units, food.unit)} ${lowerFirst(food.name)}`,
+          quiet: [group.name, how].filter(Boolean).join(' · '),
+        });
+      }
+    }
+  }
+  return lines.length > 0 ? lines : [{ kind: 'tank', text: 'Nothing to serve' }];
+}
+
+const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
+
+const clock = (minutes: number) => {
+  const of = ((Math.round(minutes) % 1440) + 1440) % 1440;
+  return `${String(Math.floor(of / 60)).padStart(2, '0')}:${String(of % 60).padStart(2, '0')}`;
+};
+
+const width = (SHEET.width - 2 * SHEET.edge - GAP * (COLUMNS - 1)) / COLUMNS;
+const indentOf = (size: number) => size * 1.6;
+const LEADING = 1.3;
+
+/** A line as it is set: its words broken to the column, and its height. */
+function setOf(line: Line, font: PDFFont, size: number) {
+  const room = line.kind === 'task' ? width - indentOf(size) : width;
+  const words = wrapped(line.text, font, size, room);
+  const quiet = line.kind === 'task' ? wrapped(line.quiet, font, size * 0.85, room) : [];
+  const above = line.kind === 'moment' ? size * 0.9 : line.kind === 'tank' ? size * 0.35 : 0;
+  const height =
+    above + (words.length * size + quiet.filter(Boolean).length * size * 0.85) * LEADING;
+  return { words, quiet: quiet.filter(Boolean), above, height };
+}
+
+/** How many columns of a height it takes. */
+function columnsOf(lines: readonly Line[], font: PDFFont, size: number, room: number): number {
+  let columns = 1;
+  let used = 0;
+  for (const line of lines) {
+    const { height } = setOf(line, font, size);
+    if (used + height > room) {
+      columns += 1;
+      used = 0;
+    }
+    used += height;
+  }
+  return columns;
+}
+
+function draw(
+  page: PDFPage,
+  lines: readonly Line[],
+  {
+    title,
+    text,
+    size,
+    top,
+    room,
+  }: Record<'title' | 'text', PDFFont> & {
+    size: number;
+    top: number;
+    room: number;
+  },
+): void {
+  let x = SHEET.edge;
+  let y = top;
+  for (const line of lines) {
+    const set = setOf(line, text, size);
+    if (y - set.height < top - room && x === SHEET.edge) {
+      x += width + GAP;
+      y = top;
+    }
+    y -= set.above;
+    const task = line.kind === 'task';
+    if (task) {
+      page.drawRectangle({
+        x,
+        y: y - size,
+        width: size * 0.9,
+        height: size * 0.9,
+        borderWidth: 0.8,
+        borderColor: QUIET,
+      });
+    }
+    for (const words of set.words) {
+      y -= size * LEADING;
+      page.drawText(words, {
+        x: task ? x + indentOf(size) : x,
+        y: y + size * 0.3,
+        size,
+        font: task ? text : title,
+        color: INK,
+      });
+    }
+    for (const words of set.quiet) {
+      y -= size * 0.85 * LEADING;
+      page.drawText(words, {
+        x: x + indentOf(size),
+        y: y + size * 0.3,
+        size: size * 0.85,
+        font: text,
+        color: QUIET,
+      });
+    }
+    if (line.kind === 'moment') {
+      page.drawLine({
+        start: { x, y: y },
+        end: { x: x + width, y },
+        thickness: 0.8,
+        color: RULE,
+      });
+    }
+  }
+}
