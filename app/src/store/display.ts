@@ -4,7 +4,7 @@ import { recall, remember } from './memory';
 
 const PLACE = 'display';
 
-export interface Display {
+interface Display {
   theme: ThemeName;
   /** Who turns the lamp theme on: a hand, or the lights of the tanks. */
   lampBy: 'hand' | 'lights';

@@ -1,6 +1,6 @@
 export { api } from './api';
 export { follow } from './call';
-export { displayChosen, themeChosen, themeFollowed, type Display } from './display';
+export { displayChosen, themeChosen, themeFollowed } from './display';
 export { useAppDispatch, useAppSelector } from './hooks';
 export { forget, recall, remember } from './memory';
 export { makeStore } from './store';

@@ -42,15 +42,34 @@ export function fitted(text: string, font: PDFFont, size: number, room: number) 
   return { text: `${cut}…`, size: 10 };
 }
 
+/** Widths of words at size 1: a page is set at several sizes until it fits, of the same few words. */
+const widths = new WeakMap<PDFFont, Map<string, number>>();
+
+function widthOf(word: string, font: PDFFont): number {
+  const known = widths.get(font) ?? new Map<string, number>();
+  widths.set(font, known);
+  let width = known.get(word);
+  if (width === undefined) {
+    width = font.widthOfTextAtSize(word, 1);
+    known.set(word, width);
+  }
+  return width;
+}
+
 /** Lines no wider than the room, broken between words. */
 export function wrapped(text: string, font: PDFFont, size: number, room: number): string[] {
   const lines: string[] = [];
+  const space = widthOf(' ', font) * size;
+  let used = 0;
   for (const word of text.split(' ')) {
-    const last = lines.at(-1);
-    const longer = last === undefined ? word : `${last} ${word}`;
-    if (last !== undefined && font.widthOfTextAtSize(longer, size) <= room) {
-      lines[lines.length - 1] = longer;
-    } else lines.push(word);
+    const width = widthOf(word, font) * size;
+    if (lines.length > 0 && used + space + width <= room) {
+      lines[lines.length - 1] = `${lines.at(-1)} ${word}`;
+      used += space + width;
+    } else {
+      lines.push(word);
+      used = width;
+    }
   }
   return lines;
 }

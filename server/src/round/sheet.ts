@@ -34,8 +34,13 @@ export async function roundSheet(
   page.drawText(sayDay(day), { x: SHEET.edge, y: top - 20, size: 22, font: title, color: INK });
   const lines = linesOf(house, foods, day);
   const room = top - HEAD - SHEET.edge;
-  const size = SIZES.find((one) => columnsOf(lines, text, one, room) <= COLUMNS) ?? SIZES.at(-1)!;
-  draw(page, lines, { title, text, size, top: top - HEAD, room });
+  let size = 0;
+  let sets: SetLine[] = [];
+  for (size of SIZES) {
+    sets = lines.map((line) => setOf(line, text, size));
+    if (columnsOf(lines, sets, room) <= COLUMNS) break;
+  }
+  draw(page, lines, sets, { title, text, size, top: top - HEAD, room });
   return pdf.save();
 }
 
@@ -94,24 +99,33 @@ function setOf(line: Line, font: PDFFont, size: number) {
   return { words, quiet: quiet.filter(Boolean), above, height };
 }
 
-/** How many columns of a height it takes. */
-function columnsOf(lines: readonly Line[], font: PDFFont, size: number, room: number): number {
+type SetLine = ReturnType<typeof setOf>;
+
+/** Height of a line with those that it heads: no heading stands alone at the foot of a column. */
+function keptHeight(lines: readonly Line[], sets: readonly SetLine[], at: number): number {
+  const { height } = sets[at]!;
+  const heads = lines[at]!.kind !== 'task' && at + 1 < lines.length;
+  return heads ? height + keptHeight(lines, sets, at + 1) : height;
+}
+
+/** How many columns of a height they take. */
+function columnsOf(lines: readonly Line[], sets: readonly SetLine[], room: number): number {
   let columns = 1;
   let used = 0;
-  for (const line of lines) {
-    const { height } = setOf(line, font, size);
-    if (used + height > room) {
+  sets.forEach(({ height }, at) => {
+    if (used + keptHeight(lines, sets, at) > room) {
       columns += 1;
       used = 0;
     }
     used += height;
-  }
+  });
   return columns;
 }
 
 function draw(
   page: PDFPage,
   lines: readonly Line[],
+  sets: readonly SetLine[],
   {
     title,
     text,
@@ -126,9 +140,9 @@ function draw(
 ): void {
   let x = SHEET.edge;
   let y = top;
-  for (const line of lines) {
-    const set = setOf(line, text, size);
-    if (y - set.height < top - room && x === SHEET.edge) {
+  lines.forEach((line, at) => {
+    const set = sets[at]!;
+    if (y - keptHeight(lines, sets, at) < top - room && x === SHEET.edge) {
       x += width + GAP;
       y = top;
     }
@@ -172,5 +186,5 @@ function draw(
         color: RULE,
       });
     }
-  }
+  });
 }
