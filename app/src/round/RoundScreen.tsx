@@ -18,7 +18,7 @@ import { ScreenTools } from '../shell';
 import { useColours } from '../theme';
 import { Button, Empty, Fault, IconButton, Screen, Skeleton, Tabs, Text } from '../ui';
 import { AgainSheet } from './AgainSheet';
-import { momentNow, missed, open } from './moments';
+import { isNear, momentNow, missed, open } from './moments';
 import { OtherSheet } from './OtherSheet';
 import { Preparing } from './Preparing';
 import { Resting } from './Resting';
@@ -61,7 +61,8 @@ export function RoundScreen({ day: asked }: { day?: string }) {
   const feed = useFeed(day, ready, (serving, fed) => setAgain({ serving, fed }));
   const [other, setOther] = useState<RoundServingView | null>(null);
   const next = current ? (open(current)[0]?.servingId ?? null) : null;
-  const rest = current ? open(current) : [];
+  // A moment that is far off is not served in one tap: the screen moves on to it by itself.
+  const rest = current && isNear(current, minutes) ? open(current) : [];
   const foot = ready ? (
     <>
       {current && rest.length > 1 ? (

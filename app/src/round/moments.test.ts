@@ -1,5 +1,5 @@
 import type { RoundView } from '@open-larder/contract';
-import { missed, momentNow } from './moments';
+import { isNear, missed, momentNow } from './moments';
 
 const moment = (name: string, minutes: number, fed: boolean): RoundView['moments'][number] => ({
   momentId: name,
@@ -36,6 +36,14 @@ describe('the moment a keeper stands in', () => {
   it('on another day is the first that is open', () => {
     expect(momentNow(day(true, false), null)?.name).toBe('evening');
     expect(momentNow(round(), null)).toBeNull();
+  });
+
+  it('is near from an hour and a half before: only then is all of it served in one tap', () => {
+    const evening = moment('evening', 1110, false);
+    expect(isNear(evening, 1019)).toBe(false);
+    expect(isNear(evening, 1020)).toBe(true);
+    expect(isNear(evening, 1400)).toBe(true);
+    expect(isNear(evening, null)).toBe(true);
   });
 
   it('does not hide what was missed before', () => {

@@ -11,6 +11,10 @@ export const open = (moment: RoundMomentView) =>
 const firstMinute = (moment: RoundMomentView) =>
   Math.min(...moment.stops.map((stop) => stop.minutes));
 
+/** Whether a moment is due or near: on another day it is what was, or will be, then. */
+export const isNear = (moment: RoundMomentView, minutes: number | null): boolean =>
+  minutes === null || firstMinute(moment) <= minutes + AHEAD_MIN;
+
 /**
  * The moment a keeper most likely stands in: the latest that is due or near. Where that is done,
  * the next one. On another day, the first that is open.
@@ -19,7 +23,7 @@ const firstMinute = (moment: RoundMomentView) =>
 export function momentNow(round: RoundView, minutes: number | null): RoundMomentView | null {
   const { moments } = round;
   if (minutes === null) return moments.find((one) => open(one).length > 0) ?? moments[0] ?? null;
-  const near = moments.findLastIndex((one) => firstMinute(one) <= minutes + AHEAD_MIN);
+  const near = moments.findLastIndex((one) => isNear(one, minutes));
   const from = Math.max(0, near);
   const next = moments.slice(from).find((one) => open(one).length > 0);
   return next ?? moments[from] ?? null;

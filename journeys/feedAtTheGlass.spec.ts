@@ -1,0 +1,108 @@
+import { expect, test } from './product';
+
+test('a round at the glass: prepare, serve, watch, look, and read it in the records', async ({
+  page,
+  demo,
+}) => {
+  // After work: its servings are due.
+  await page.context().clock.setFixedTime('2026-03-11T18:20:00Z');
+  await page.goto(`${demo.url}/round`);
+  // What to thaw stands before what to serve, and is ticked off.
+  const prepare = page.getByLabel('To prepare');
+  await prepare.getByRole('button', { name: 'All of the day' }).click();
+  const task = prepare.getByRole('button', { name: /^Done: .*thaw/ }).first();
+  await task.click();
+  await expect(prepare.getByText(/^done \d\d:\d\d/)).toBeVisible();
+
+  // The tap starts the clock, which survives a reload.
+  const serve = page.getByRole('button', { name: /^Served: / }).first();
+  await serve.click();
+  const timer = page.getByRole('timer').first();
+  await expect(timer).toBeVisible();
+  await page.reload();
+  await expect(timer).toBeVisible();
+  await timer.getByRole('button', { name: /^Gone: / }).click();
+  await expect(page.getByText(/: gone after \d+:\d\d\.$/)).toBeVisible();
+
+  // Feeding again is asked once.
+  await page
+    .getByRole('button', { name: /^Feed again: / })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'Leave it at that' }).click();
+
+  // A thin belly is noted with two taps, and more is given from then on.
+  await page.getByRole('button', { name: 'Look at the fish of Tarn' }).click();
+  const sheet = page.getByRole('dialog');
+  await sheet.getByRole('radio', { name: 'sunken: Kuhli loaches' }).click();
+  await sheet.getByRole('button', { name: 'Note it' }).click();
+  await expect(page.getByText(/Kuhli loaches get more until they are well filled/)).toBeVisible();
+
+  // All the rest in one tap.
+  await page.getByRole('button', { name: /^All the rest as planned/ }).click();
+  await expect(page.getByText(/served as planned\.$/)).toBeVisible();
+  // The screen moves on to what comes after; that is not served with the same tap.
+  await expect(page.getByRole('heading', { name: 'After lights-out' })).toBeVisible();
+
+  // And it all stands in the records.
+  await page.goto(`${demo.url}/records`);
+  await page.getByRole('tab', { name: 'What was served' }).click();
+  await page.getByRole('radio', { name: 'a year' }).click();
+  const table = page.getByRole('table', { name: 'What was served' });
+  await expect(table.getByText(/^All \d+$/)).toBeVisible();
+  await page.getByRole('button', { name: 'Sort by Eaten, %' }).click();
+  await page.getByLabel('Filter by food, group or tank').fill('tarn');
+  await page.getByRole('radio', { name: 'group and food' }).click();
+  await table
+    .getByRole('button', { name: /^Week by week: / })
+    .first()
+    .click();
+  await expect(page.getByText(/^Taken |was offered|was eaten/).first()).toBeVisible();
+  await page.keyboard.press('Escape');
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as CSV' }).click();
+  expect((await saved).suggestedFilename()).toMatch(/^served-.*\.csv$/);
+});
+
+test('two people at one tank: the second is told who fed, and when', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/round`);
+  const serve = page.getByRole('button', { name: /^Served: / }).first();
+  const name = (await serve.getAttribute('aria-label'))!;
+  // Somebody else, meanwhile: the same serving, by another phone.
+  const other = await page.context().newPage();
+  await other.goto(`${demo.url}/round`);
+  await other.getByRole('button', { name, exact: true }).click();
+  await expect(other.getByRole('timer').first()).toBeVisible();
+  await other.close();
+  await serve.click();
+  await expect(page.getByRole('dialog').getByText('Fed already')).toBeVisible();
+  await page.getByRole('button', { name: 'Leave it at that' }).click();
+  const { items } = await (await page.request.get(`${demo.url}/api/feedings?limit=1`)).json();
+  expect(items).toHaveLength(1);
+});
+
+test('the day on one page, and a screen that suits the hand', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/round`);
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Print this day' }).click();
+  expect((await saved).suggestedFilename()).toMatch(/^round-\d{4}-\d\d-\d\d\.pdf$/);
+  await page.goto(`${demo.url}/settings`);
+  await page.getByRole('radio', { name: 'Large' }).click();
+  await page.getByRole('radio', { name: 'Left' }).click();
+  await page.getByLabel('Quick phrases for notes').fill('begging, hid at first');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByText('The settings are saved.')).toBeVisible();
+  await page.goto(`${demo.url}/round`);
+  const serve = page.getByRole('button', { name: /^Served: / }).first();
+  const box = (await serve.boundingBox())!;
+  // Under the left thumb: on the left half of the card.
+  expect(box.x + box.width / 2).toBeLessThan((await page.viewportSize())!.width / 2);
+  // Held, it offers what is not as planned, with one's own phrases.
+  await page.mouse.move(box.x + 20, box.y + 20);
+  await page.mouse.down();
+  await page.waitForTimeout(700);
+  await page.mouse.up();
+  await page.getByRole('button', { name: 'Note: hid at first' }).click();
+  await page.getByRole('button', { name: 'Log less' }).click();
+  await expect(page.getByText(/less \d\d:\d\d.*hid at first/).first()).toBeVisible();
+});
