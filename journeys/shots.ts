@@ -38,6 +38,11 @@ async function main(): Promise<void> {
   const evening = async (page: Page) => {
     await page.getByRole('tab', { name: /After work/ }).click();
   };
+  const look = async (page: Page) => {
+    await evening(page);
+    await page.getByRole('button', { name: 'Look at the fish of Tarn' }).click();
+    await page.getByRole('radio', { name: 'flat: Kuhli loaches' }).click();
+  };
   const why = async (page: Page) => {
     await evening(page);
     await page.getByRole('button', { name: /^Why/ }).first().click();
@@ -92,7 +97,7 @@ async function main(): Promise<void> {
   };
   const shots: Shot[] = [
     { name: 'round', path: '/round', before: evening },
-    { name: 'round-lamp', path: '/round', lamp: true, before: evening },
+    { name: 'round-lamp', path: '/round', lamp: true, before: look },
     { name: 'why', path: '/round', before: why },
     { name: 'tanks', path: '/tanks' },
     { name: 'tank-wide', path: `/tanks/${tarn}`, wide: true },
