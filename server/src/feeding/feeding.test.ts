@@ -1,5 +1,5 @@
 import { v7 as uuidv7 } from 'uuid';
-import { sampleFeeding, sampleLot, smallHouse } from '../testing/samples';
+import { sampleFeeding, sampleFood, sampleLot, smallHouse } from '../testing/samples';
 import { count, startTestServer, type TestServer } from '../testing/testServer';
 
 let server: TestServer;
@@ -98,6 +98,42 @@ describe('serving', () => {
       .send(sampleFeeding(house, { outcome: 'skipped', units: 0 }))
       .expect(201);
     expect(await leftOf(house.food.id)).toBe(10);
+  });
+
+  it('of a kilogram is a slip of the finger, and says so', async () => {
+    const house = await smallHouse(server);
+    const food = sampleFood({ unit: { name: 'bag', plural: 'bags', massG: 250, step: 0.5 } });
+    await house.ask.post('/api/foods').send(food).expect(201);
+    const slip = await house.ask
+      .post('/api/feedings')
+      .send(sampleFeeding(house, { foodId: food.id, outcome: 'more', units: 4 }))
+      .expect(422);
+    expect(slip.body.detail).toBe(
+      `that is 1000 g of ${food.name} at once: check the amount, and what one bag weighs`,
+    );
+    expect(await leftOf(food.id)).toBe(10);
+  });
+
+  it('of a group that had ended is refused, with its day; that day itself still counts', async () => {
+    const house = await smallHouse(server);
+    await house.ask
+      .put(`/api/groups/${house.group.id}`)
+      .send({
+        name: house.group.name,
+        speciesKey: house.group.speciesKey,
+        version: 1,
+        archived: true,
+      })
+      .expect(200);
+    await house.ask
+      .post('/api/feedings')
+      .send(sampleFeeding(house, { day: '2026-03-10' }))
+      .expect(201);
+    const late = await house.ask
+      .post('/api/feedings')
+      .send(sampleFeeding(house, { day: '2026-03-11' }))
+      .expect(422);
+    expect(late.body.detail).toContain('ended on 2026-03-10');
   });
 
   it('of a strange food, group or day is refused, and nothing is half written', async () => {

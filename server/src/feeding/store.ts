@@ -1,9 +1,9 @@
 import { unitOf, type Feeding, type FeedingCreate } from '@open-larder/contract';
-import { drawDown } from '@open-larder/core';
+import { drawDown, sayGrams } from '@open-larder/core';
 import { v7 as uuidv7 } from 'uuid';
 import type { Scope } from '../db';
 import { openLots, readFood } from '../food/store';
-import { conflict, notFound } from '../http/problems';
+import { conflict, notFound, refused } from '../http/problems';
 
 const COLUMNS = `f.id, f.serving_id, f.day::text, f.group_id, f.food_id, f.outcome,
   f.planned_units, f.units, f.mass_g, f.note, f.hand, to_char(f.at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') AS at`;
@@ -41,11 +41,15 @@ export function feedings(
   );
 }
 
+/** More than this at once is a slip of the finger, or of a unit. Assumption: half a kilogram. */
+const MOST_G = 500;
+
 /**
  * Write a feeding once and take its food from the shelf, what expires first before the rest.
  * The same id sent again changes nothing.
  * @returns the feeding, and the grams that the shelf did not have
- * @throws ProblemError 409 where this serving was logged already, by whatever phone
+ * @throws ProblemError 409 where this serving was logged already, by whatever phone; 422 for a group
+ *   that had ended, or for more than anyone feeds at once
  */
 export async function logFeeding(
   scope: Scope,
@@ -60,15 +64,27 @@ export async function logFeeding(
     { day: fed.day, servingId: fed.servingId },
   );
   if (already) throw conflict('This serving was logged already. Undo that one first.', already);
-  const groups = await scope.rows(
-    'SELECT id FROM groups WHERE household_id = :household AND id = :groupId',
+  const [group] = await scope.rows<{ name: string; endedOn: string | null }>(
+    'SELECT name, ended_on::text FROM groups WHERE household_id = :household AND id = :groupId',
     { groupId: fed.groupId },
   );
-  if (groups.length === 0) throw notFound('This group');
+  if (!group) throw notFound('This group');
+  if (group.endedOn !== null && group.endedOn < fed.day) {
+    throw refused(
+      'groupId',
+      `${group.name} ended on ${group.endedOn}: nothing can be fed to it then`,
+    );
+  }
   await scope.lock(`food ${fed.foodId}`);
   const food = await readFood(scope, fed.foodId);
   if (!food) throw notFound('This food');
   const massG = fed.units * unitOf(food, fed.hand).massG;
+  if (massG > MOST_G) {
+    throw refused(
+      'units',
+      `that is ${sayGrams(massG)} of ${food.name} at once: check the amount, and what one ${food.unit.name} weighs`,
+    );
+  }
   const keeping = { day: fed.day, openedDays: food.keeps.openedDays };
   const { draws, shortG } = drawDown(food.lots, massG, keeping);
   await scope.insert('feedings', [{ ...fed, massG }]);

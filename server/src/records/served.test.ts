@@ -64,14 +64,26 @@ describe('what was served', () => {
     );
   });
 
-  it('never has more left than was offered, whatever was looked at twice', async () => {
-    await feed('2026-03-10');
-    for (const left of [1, 0.75]) {
-      await house.ask
+  it('has left what the last look at a meal said, and never more than was offered', async () => {
+    const fed = sampleFeeding(house, { day: '2026-03-10' });
+    await house.ask.post('/api/feedings').send(fed).expect(201);
+    const see = (over: object) =>
+      house.ask
         .post(`/api/tanks/${house.tank.id}/sightings`)
-        .send(sampleSighting(house, { clearedMin: null, left, came: [] }))
+        .send(sampleSighting(house, { clearedMin: null, left: null, came: [], ...over }))
         .expect(201);
-    }
+    await see({ left: 1 });
+    await see({ left: 0.25 });
+    expect((await ours()).leftG).toBeCloseTo(0.05, 9);
+    // In the end it was gone after all.
+    await see({ clearedMin: 40 });
+    expect((await ours()).leftG).toBe(0);
+    await see({ left: 1 });
+    await house.ask
+      .post(`/api/feedings/${fed.id}/undo`)
+      .send({ id: uuidv7(), at: fed.at })
+      .expect(201);
+    await feed('2026-03-09', { units: 1, outcome: 'less' });
     const row = await ours();
     expect(row.leftG).toBeCloseTo(row.offeredG, 9);
   });

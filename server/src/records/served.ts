@@ -11,12 +11,16 @@ interface Span {
 }
 
 /** What was seen to be left of each serving: of the last look at a meal, its share of every drop. */
-const LEFT = `SELECT (drop->>'groupId')::uuid AS group_id, (drop->>'foodId')::uuid AS food_id, s.day,
-    s."left" * (drop->>'massG')::numeric AS left_g
-  FROM sightings s, jsonb_array_elements(s.drops) AS drop
-  WHERE s.household_id = :household AND s.day BETWEEN :from AND :to
-    AND s."left" > 0 AND s.undoes IS NULL
-    AND NOT EXISTS (SELECT 1 FROM sightings u WHERE u.undoes = s.id)`;
+const LEFT = `SELECT (drop->>'groupId')::uuid AS group_id, (drop->>'foodId')::uuid AS food_id,
+    meal.day, meal."left" * (drop->>'massG')::numeric AS left_g
+  FROM (SELECT DISTINCT ON (s.tank_id, s.day, s.moment_id) s.day, s."left", s.drops
+          FROM sightings s
+         WHERE s.household_id = :household AND s.day BETWEEN :from AND :to AND s.undoes IS NULL
+           AND (s."left" IS NOT NULL OR s.cleared_min IS NOT NULL)
+           AND NOT EXISTS (SELECT 1 FROM sightings u WHERE u.undoes = s.id)
+         ORDER BY s.tank_id, s.day, s.moment_id, s.seq DESC) AS meal,
+       jsonb_array_elements(meal.drops) AS drop
+  WHERE meal."left" > 0`;
 
 interface Sum {
   groupId: string;
@@ -80,7 +84,7 @@ export async function servedIn(scope: Scope, household: Household, span: Span): 
       const group = groups.get(sum.groupId);
       if (!food || !group) return [];
       const perG = price.get(food.id) ?? null;
-      // Nobody can leave more than was offered, whatever two looks at one meal add up to.
+      // What was left of a serving that was taken back since is left of nothing.
       const leftG = Math.min(sum.leftG, sum.offeredG - sum.refusedG);
       return {
         ...sum,
