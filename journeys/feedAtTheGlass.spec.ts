@@ -81,6 +81,31 @@ test('two people at one tank: the second is told who fed, and when', async ({ pa
   expect(items).toHaveLength(1);
 });
 
+test('the tanks are walked in the order that they are dragged into', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/tanks`);
+  await page.getByRole('button', { name: 'Arrange' }).click();
+  const sheet = page.getByRole('dialog');
+  const grip = sheet.getByRole('button', { name: 'Drag Tarn' });
+  const first = sheet.getByRole('button', { name: 'Drag Millpond' });
+  const from = (await grip.boundingBox())!;
+  const to = (await first.boundingBox())!;
+  await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(from.x + from.width / 2, from.y - 10, { steps: 4 });
+  await page.mouse.move(to.x + to.width / 2, to.y + 4, { steps: 10 });
+  await page.mouse.up();
+  // With the keys, one step further down.
+  await sheet.getByRole('button', { name: 'Tarn later' }).press('Enter');
+  await sheet.getByRole('button', { name: 'Keep this order' }).click();
+  await expect(page.getByText('The Round follows this order from now on.')).toBeVisible();
+  const { items } = await (await page.request.get(`${demo.url}/api/tanks`)).json();
+  expect(items.slice(0, 3).map((tank: { name: string }) => tank.name)).toEqual([
+    'Millpond',
+    'Tarn',
+    'Sluice',
+  ]);
+});
+
 test('the day on one page, and a screen that suits the hand', async ({ page, demo }) => {
   await page.goto(`${demo.url}/round`);
   const saved = page.waitForEvent('download');

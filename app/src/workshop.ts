@@ -1,7 +1,8 @@
 /**
- * The one door to the screens that simulate and plan. They share the simulation, and load together
+ * The one door to the screens that simulate, plan and drag. They share that work, and load together
  * when the first of them is opened: behind several doors it would be shared with the first screen.
  */
+export { WalkSheet } from './tank/WalkSheet';
 export { DryRunScreen } from './week/DryRunScreen';
 export { HouseWeekScreen } from './week/HouseWeekScreen';
 export { WeekScreen } from './week/WeekScreen';

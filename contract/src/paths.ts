@@ -16,6 +16,7 @@ export const paths = {
   editMoment: ['put', '/api/moments/:id'],
   listTanks: ['get', '/api/tanks'],
   createTank: ['post', '/api/tanks'],
+  editWalk: ['put', '/api/walk'],
   editTank: ['put', '/api/tanks/:id'],
   editPlan: ['put', '/api/tanks/:id/plan'],
   balancePlan: ['post', '/api/tanks/:id/balance'],

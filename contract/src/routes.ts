@@ -57,7 +57,7 @@ import { acceptance, served } from './served';
 import { learned, sighting, sightingCreate, sightingUndo } from './sighting';
 import { ownSpecies, speciesCreate, speciesEdit } from './species';
 import { exportedTable, tableImport, tableName, tableReport } from './table';
-import { tank, tankCreate, tankEdit } from './tank';
+import { tank, tankCreate, tankEdit, walkEdit } from './tank';
 
 export interface Route {
   method: 'get' | 'post' | 'put';
@@ -159,6 +159,12 @@ export const routes = {
   editMoment: change('editMoment', 'Change, end or bring back a moment', momentEdit, moment),
   listTanks: list('listTanks', 'Tanks in walking order', tank),
   createTank: create('createTank', 'Make a tank', tankCreate, tank),
+  editWalk: create(
+    'editWalk',
+    'Set the order in which the tanks are walked',
+    walkEdit,
+    z.object({ tankIds: z.array(z.string()) }),
+  ),
   editTank: change('editTank', 'Change, put away or bring back a tank', tankEdit, tank),
   editPlan: change(
     'editPlan',

@@ -138,3 +138,11 @@ export const blankTank = {
   lightOnMin: 600,
   lightOffMin: 1200,
 } as const satisfies Omit<Fields, 'name' | 'walkOrder'>;
+
+/** The order in which tanks are walked: every tank that is kept, once. */
+export const walkEdit = z.object({
+  tankIds: z
+    .array(id)
+    .max(1000, 'arrange at most 1000 tanks')
+    .refine((ids) => new Set(ids).size === ids.length, 'a tank stands twice'),
+});

@@ -130,6 +130,12 @@ const PROBES: Record<RouteName, Probe> = {
       .send(sampleTank({ id: ours.tank.id }))
       .expect(409);
   },
+  editWalk: async () => {
+    await theirs()
+      .put('/api/walk')
+      .send({ tankIds: [ours.tank.id] })
+      .expect(409);
+  },
   editTank: finds404(
     'put',
     () => `/api/tanks/${ours.tank.id}`,

@@ -168,6 +168,7 @@ export const api = createApi({
       }),
       createStartingPlan: change('createStartingPlan', ['startingPlan']),
       editStartingPlan: change('editStartingPlan', ['startingPlan']),
+      editWalk: change('editWalk', ['tank', 'round']),
       editPlan: change('editPlan', ['tank', 'group', ...COMPUTED]),
       looks: build.query<Look[], string>({
         queryFn: (id) => callAll('listLooks', { params: { id } }),

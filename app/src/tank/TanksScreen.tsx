@@ -8,7 +8,11 @@ import { useColours, useWide } from '../theme';
 import { Button, Empty, Fault, Field, matches, Screen, Skeleton } from '../ui';
 import { TankDetail } from './TankDetail';
 import { TankLine } from './TankLine';
+import { later } from '../ui/later';
 import { TanksTabs } from './TanksTabs';
+
+/** Its dragging comes with it, when tanks are arranged. */
+const WalkSheet = later(async () => (await import('../workshop')).WalkSheet);
 
 /** From this number on a list can be filtered. */
 const MANY = 8;
@@ -20,6 +24,7 @@ export function TanksScreen({ id }: { id?: string }) {
   const colours = useColours();
   const loaded = useHouse();
   const [words, setWords] = useState('');
+  const [walk, setWalk] = useState(false);
   const tanks = loaded.data?.tanks.filter((tank) => !tank.archived) ?? [];
   const chosen = tanks.find((tank) => tank.id === (id ?? tanks[0]?.id));
   const detail =
@@ -48,11 +53,14 @@ export function TanksScreen({ id }: { id?: string }) {
       tools={<ScreenTools />}
       actions={
         tanks.length > 0 ? (
-          <Button
-            label="New tank"
-            icon={<Plus size={20} color={colours.ink} />}
-            onPress={() => router.push('/tanks/new')}
-          />
+          <>
+            {tanks.length > 1 ? <Button label="Arrange" onPress={() => setWalk(true)} /> : null}
+            <Button
+              label="New tank"
+              icon={<Plus size={20} color={colours.ink} />}
+              onPress={() => router.push('/tanks/new')}
+            />
+          </>
         ) : null
       }
       aside={detail}
@@ -68,6 +76,7 @@ export function TanksScreen({ id }: { id?: string }) {
         }
       }
     >
+      {walk ? <WalkSheet tanks={tanks} onClose={() => setWalk(false)} /> : null}
       {tanks.length > 0 ? <TanksTabs here="tanks" /> : null}
       {loaded.problem ? (
         <Fault problem={loaded.problem} onRetry={loaded.retry} />

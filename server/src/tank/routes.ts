@@ -1,7 +1,7 @@
 import { cutPage, readCursor } from '../db';
 import type { Handlers } from '../http/mount';
 import { conflict } from '../http/problems';
-import { groupsIn, readTank, tanks } from './store';
+import { groupsIn, readTank, setWalk, tanks } from './store';
 
 export const tankRoutes: Handlers = {
   async listTanks({ query }, { scope }) {
@@ -15,6 +15,9 @@ export const tankRoutes: Handlers = {
     if (!made) throw conflict('This id is already used. Reload and try again.');
     return made;
   },
+
+  editWalk: ({ body }, { scope }) =>
+    scope.atomically(async (inside) => ({ tankIds: await setWalk(inside, body.tankIds) })),
 
   editTank: ({ params, body }, { scope }) =>
     scope.atomically(async (inside) => {

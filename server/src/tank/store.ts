@@ -1,5 +1,6 @@
 import type { Tank } from '@open-larder/contract';
 import type { Scope } from '../db';
+import { conflict } from '../http/problems';
 import { planVersions, plansOn } from '../plan/store';
 
 const COLUMNS = `id, name, kind, shape, length_cm, width_cm, height_cm, water_level_cm, litres, ground,
@@ -50,4 +51,30 @@ export async function groupsIn(scope: Scope, tankId: string): Promise<number> {
     { tankId },
   );
   return row?.groups ?? 0;
+}
+
+/**
+ * Set the order in which the tanks are walked; those whose place stays keep their version.
+ * @returns the tanks in that order
+ * @throws ProblemError 409 where these are not the tanks that are kept: one was made or put away since
+ */
+export async function setWalk(scope: Scope, tankIds: readonly string[]): Promise<string[]> {
+  await scope.lock('walk');
+  const kept = await scope.rows<{ id: string }>(
+    'SELECT id FROM tanks WHERE household_id = :household AND NOT archived',
+  );
+  const known = new Set(kept.map(({ id }) => id));
+  if (tankIds.length !== known.size || !tankIds.every((id) => known.has(id))) {
+    throw conflict('A tank was made or put away meanwhile. Reload and arrange them again.');
+  }
+  if (tankIds.length > 0) {
+    await scope.rows(
+      `UPDATE tanks t SET walk_order = place.at, version = t.version + 1
+         FROM unnest(ARRAY[:tankIds]::uuid[]) WITH ORDINALITY AS place (id, at)
+        WHERE t.household_id = :household AND t.id = place.id AND t.walk_order <> place.at
+        RETURNING t.id`,
+      { tankIds },
+    );
+  }
+  return [...tankIds];
 }
