@@ -123,7 +123,11 @@ test('two devices: a stale edit shows both versions; a serving is logged once', 
     )
     .toBe('served');
   await other.getByRole('button', { name: /^Served: .* Worm tablet/ }).click();
-  await expect(other.getByText('This serving was logged already', { exact: false })).toBeVisible();
+  // The second is told, and asked before anything goes in twice.
+  await expect(other.getByText('Fed already')).toBeVisible();
+  await other.getByRole('button', { name: 'Leave it at that' }).click();
+  const { items } = await (await page.request.get(`${demo.url}/api/feedings?limit=2`)).json();
+  expect(items[0].servingId).not.toBe(items[1].servingId);
 });
 
 test('putting away can be undone; addresses are deep; the keyboard suffices for a serving', async ({

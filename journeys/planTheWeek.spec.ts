@@ -41,7 +41,12 @@ test('a serving is dragged to another moment, and moved with the keys alone', as
   // The same with the keys: M takes it up, an arrow moves it, M sets it down.
   await chip.focus();
   await page.keyboard.press('m');
+  // Where it is, as it is read aloud: a hand waits for that too.
+  const told = page.getByText(/was moved over droppable area/);
+  await expect(told).toBeAttached();
+  const at = (await told.textContent())!;
   await page.keyboard.press('ArrowUp');
+  await expect(told).not.toHaveText(at);
   await page.keyboard.press('m');
   await expect(page.getByRole('button', { name: /^Change: Midday break, Mon/ })).toBeVisible();
   await page.getByRole('button', { name: 'Save the plan' }).click();

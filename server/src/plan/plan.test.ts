@@ -8,6 +8,9 @@ import { startTestServer, type TestServer } from '../testing/testServer';
 import { balanceAside } from './balance';
 import { taskOf } from './task';
 
+// A plan is balanced in a thread of its own, which has to start: seconds on a busy machine.
+jest.setTimeout(60_000);
+
 let server: TestServer;
 let house: Awaited<ReturnType<typeof smallHouse>>;
 
