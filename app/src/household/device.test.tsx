@@ -3,21 +3,13 @@ import { StyleSheet } from 'react-native';
 import { answers, tank } from '../testing/house';
 import { standIn } from '../testing/server';
 import { show } from '../testing/show';
+import { kept } from '../testing/storage';
 import { displayReducer } from '../store/display';
 import { displayChosen, themeChosen, themeFollowed } from '../store';
 import { mostAreDark } from '../shell/dark';
 import { Text } from '../ui';
 import { DeviceChoices } from './DeviceChoices';
 
-const kept = new Map<string, string>();
-beforeEach(() => {
-  kept.clear();
-  globalThis.localStorage = {
-    getItem: (key: string) => kept.get(key) ?? null,
-    setItem: (key: string, value: string) => void kept.set(key, value),
-    removeItem: (key: string) => void kept.delete(key),
-  } as unknown as Storage;
-});
 const fresh = () => displayReducer(undefined, { type: 'start' });
 
 describe('how a device shows things', () => {

@@ -1,5 +1,6 @@
 import { PLAIN } from '@open-larder/core/round';
 import { food, tank } from '../testing/house';
+import { kept } from '../testing/storage';
 import {
   dropTakenBack,
   dropWatched,
@@ -10,16 +11,6 @@ import {
   watchEnded,
   type Watched,
 } from './watched';
-
-const kept = new Map<string, string>();
-beforeEach(() => {
-  kept.clear();
-  globalThis.localStorage = {
-    getItem: (key: string) => kept.get(key) ?? null,
-    setItem: (key: string, value: string) => void kept.set(key, value),
-    removeItem: (key: string) => void kept.delete(key),
-  } as unknown as Storage;
-});
 
 const drop = (key: string, over: object = {}) => ({
   key,

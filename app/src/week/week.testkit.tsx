@@ -3,19 +3,9 @@ import { screen } from '@testing-library/react-native';
 import { answers, group, moment, tank } from '../testing/house';
 import { standIn, type Asked } from '../testing/server';
 import { show } from '../testing/show';
+import '../testing/storage';
 import { Toast } from '../ui';
 import { WeekScreen } from './WeekScreen';
-
-/** What a browser keeps between visits. */
-const kept = new Map<string, string>();
-beforeEach(() => {
-  kept.clear();
-  globalThis.localStorage = {
-    getItem: (key: string) => kept.get(key) ?? null,
-    setItem: (key: string, value: string) => void kept.set(key, value),
-    removeItem: (key: string) => void kept.delete(key),
-  } as unknown as Storage;
-});
 
 /** Nothing was learned of a tank. */
 const NOTHING = { version: 0, frozen: false, sightings: 0, groups: [] };
