@@ -13,4 +13,5 @@ export * from './stock';
 export * from './tank';
 export * from './together';
 export * from './round';
+export * from './proposal';
 export * from './zones';

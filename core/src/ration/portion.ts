@@ -28,6 +28,7 @@ export interface Portion {
  * @param needKj   energy the group needs that day, with its derivation
  * @param part     this serving's part of the day, 0..1
  * @param ownUnits the keeper's own amount in hand units, in place of the computed one
+ * @param mixed    this food's share of a meal that is mixed from two
  */
 export function portion(
   needKj: Known,
@@ -35,17 +36,19 @@ export function portion(
   food: Food,
   guild: Guild,
   ownUnits: number | null = null,
+  mixed: Known | null = null,
 ): Portion {
   const energy = digestibleEnergy(food.name, food.composition, guild);
-  const wanted = energy.value > 0 ? (needKj.value * part) / energy.value : 0;
+  const wanted = energy.value > 0 ? (needKj.value * part * (mixed?.value ?? 1)) / energy.value : 0;
   const wantedG = computed(wanted, {
     label: `${food.name} for this serving, as fed`,
     unit: 'g',
-    how: 'daily need × part of the day ÷ digestible energy of the food',
+    how: `daily need × part of the day ${mixed ? '× share of the meal ' : ''}÷ digestible energy of the food`,
     source: energy.source,
     from: [
       needKj,
       measured('Part of the day given at this serving', round3(part), '', 'the plan'),
+      ...(mixed ? [mixed] : []),
       energy,
     ],
   });

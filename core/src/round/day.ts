@@ -4,6 +4,8 @@ import { dailyNeed, portion, type Food, type GroupOnDay, type Portion } from '..
 import { type Known } from '../why';
 import { weekdayOf } from './clock';
 import { dayOfCycle } from './cycle';
+import { toHandUnits } from '../food';
+import { sharesOf } from './training';
 import { fastOn } from './fast';
 import type { DietServing, HouseGroup, HouseTank } from './plan';
 
@@ -15,6 +17,8 @@ export interface DueServing {
   food: Food;
   zone: Zone;
   portion: Portion;
+  /** Part of a mixed meal: the food that they know, or the one that is new to them. */
+  mixed: 'known' | 'new' | null;
 }
 
 export interface GroupDay {
@@ -66,22 +70,55 @@ export function compileGroupDay(
     return { group, rest, needKj, plannedKj: 0, servings: [] };
   }
   const ofCycle = dayOfCycle(tank.plan.cycle, day);
-  const today = group.diet.servings.filter(
+  const planned = group.diet.servings.filter(
     (serving) => serving.days.includes(ofCycle) && foods.has(serving.foodId),
   );
+  // A food that they are being trained onto is not put before them by itself, unless nothing else is.
+  const others = planned.filter((serving) => serving.foodId !== group.training?.foodId);
+  const today = others.length > 0 ? others : planned;
   const weights = today.reduce((sum, serving) => sum + serving.weight, 0);
   let plannedKj = 0;
-  const servings = today.map((serving) => {
-    const food = foods.get(serving.foodId) as Food;
-    const dealt = portion(
-      needKj,
-      weights > 0 ? serving.weight / weights : 0,
-      food,
-      group.species.guild,
-      serving.ownUnits,
-    );
-    plannedKj += dealt.energyKj;
-    return { serving, food, zone: serving.zone, portion: dealt };
+  const servings = today.flatMap((serving) => {
+    const part = weights > 0 ? serving.weight / weights : 0;
+    const due = mealOf(group, serving, part, needKj, foods);
+    for (const one of due) plannedKj += one.portion.energyKj;
+    return due;
   });
   return { group, rest, needKj, plannedKj, servings };
+}
+
+/** A serving as it is dealt: one food, or two while the group is trained onto another. */
+function mealOf(
+  { species: { guild }, training }: HouseGroup,
+  serving: DietServing,
+  part: number,
+  needKj: Known,
+  foods: ReadonlyMap<string, Food>,
+): DueServing[] {
+  const known = foods.get(serving.foodId) as Food;
+  const plain = portion(needKj, part, known, guild, serving.ownUnits);
+  const fresh = training?.servingId === serving.id ? foods.get(training.foodId) : undefined;
+  const { zone } = serving;
+  if (!training || !fresh) return [{ serving, food: known, zone, portion: plain, mixed: null }];
+  const deal = (food: Food, share: Known): Portion => {
+    const dealt = portion(needKj, part, food, guild, null, share);
+    if (serving.ownUnits === null || dealt.energyKj === 0) return dealt;
+    // The keeper set the meal: both foods together are to carry what that would have carried.
+    const grams = (plain.energyKj * share.value * dealt.massG) / dealt.energyKj;
+    return portion(needKj, part, food, guild, toHandUnits(grams, food.unit), share);
+  };
+  const shares = sharesOf(training);
+  const due: DueServing[] = [];
+  if (shares.known.value > 0) {
+    due.push({ serving, food: known, zone, portion: deal(known, shares.known), mixed: 'known' });
+  }
+  const offered = { ...serving, id: training.id, foodId: fresh.id, ownUnits: null };
+  due.push({
+    serving: offered,
+    food: fresh,
+    zone,
+    portion: deal(fresh, shares.fresh),
+    mixed: 'new',
+  });
+  return due;
 }

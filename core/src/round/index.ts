@@ -36,6 +36,7 @@ export {
 export { dietFindings, type Finding } from './findings';
 export { lateAdvice, type LateAdvice } from './late';
 export { MOST_AFTER_MIN, MOST_SPOTS, PLAIN, sayManner, type Manner } from './manner';
+export { TRAINING_STEPS, trainingOn, type Tasting, type Training } from './training';
 export {
   NO_PLAN,
   type Diet,
@@ -44,5 +45,6 @@ export {
   type House,
   type HouseGroup,
   type HouseTank,
+  type InTraining,
   type TankPlan,
 } from './plan';

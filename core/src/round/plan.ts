@@ -5,6 +5,7 @@ import type { Manner } from './manner';
 import type { LifeKind } from '../group';
 import type { LightHours, Moment } from './clock';
 import { WEEK, type Cycle } from './cycle';
+import type { Training } from './training';
 import type { PlannedFast } from './fast';
 
 /** One line of a diet: a food at a moment, in a zone, on some days of the tank's cycle. */
@@ -73,6 +74,17 @@ export interface HouseGroup {
   /** How its bellies looked last; left out where nobody looked lately. */
   belly?: Belly | null;
   diet: Diet | null;
+  /** A food that it is being trained onto; left out where there is none. */
+  training?: InTraining | null;
+}
+
+/** One serving of a diet is a mixed meal for now: a known food, and a little of a new one. */
+export interface InTraining extends Training {
+  id: string;
+  /** The serving of the food that they take. */
+  servingId: string;
+  /** The new food. */
+  foodId: string;
 }
 
 /** All that a day is compiled from. */

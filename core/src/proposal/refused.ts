@@ -1,0 +1,68 @@
+import { daysBetween, type HouseGroup } from '../round';
+
+/** What became of a food in a group's last two weeks: servings dealt, and those that were refused. */
+export interface Tried {
+  foodId: string;
+  dealt: number;
+  refused: number;
+}
+
+/** A food that a group refuses, and the serving of one that it takes, to train it with. */
+export interface RefusedFood {
+  foodId: string;
+  /** The known food, and its serving. */
+  withFoodId: string;
+  servingId: string;
+  dealt: number;
+  refused: number;
+  /** Days since it came; null for those that have been here for long. */
+  newcomerDays: number | null;
+}
+
+/** For so many days a group that came is a newcomer: it may know none of the foods here. Assumption. */
+const NEWCOMER_DAYS = 30;
+/** From this share refused a food is not known, up to that one it is. Assumptions. */
+const UNKNOWN = 0.5;
+const KNOWN = 0.25;
+/** One refusal of a newcomer is enough to ask; others may have been full. Assumption. */
+const REFUSALS = 2;
+
+/**
+ * Foods in a group's diet that it refuses though it takes another: what it can be trained onto, each
+ * with the serving that is given on the most days.
+ * @param today YYYY-MM-DD
+ */
+export function refusedFoods(
+  { diet, lastOn, training }: Pick<HouseGroup, 'diet' | 'lastOn' | 'training'>,
+  tried: readonly Tried[],
+  today: string,
+): RefusedFood[] {
+  if (diet === null || training) return [];
+  const since = lastOn.arrived === undefined ? null : daysBetween(lastOn.arrived, today);
+  const newcomerDays = since !== null && since <= NEWCOMER_DAYS ? since : null;
+  const least = newcomerDays === null ? REFUSALS : 1;
+  const takes = new Set(
+    tried.filter(({ dealt, refused }) => dealt > 0 && refused / dealt <= KNOWN).map(foodOf),
+  );
+  const known = diet.servings
+    .filter(({ foodId }) => takes.has(foodId))
+    .sort((a, b) => b.days.length - a.days.length)[0];
+  if (!known) return [];
+  return tried
+    .filter(
+      ({ foodId, dealt, refused }) =>
+        refused >= least &&
+        refused / dealt >= UNKNOWN &&
+        diet.servings.some((serving) => serving.foodId === foodId),
+    )
+    .map(({ foodId, dealt, refused }) => ({
+      foodId,
+      withFoodId: known.foodId,
+      servingId: known.id,
+      dealt,
+      refused,
+      newcomerDays,
+    }));
+}
+
+const foodOf = ({ foodId }: Tried) => foodId;
