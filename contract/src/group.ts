@@ -4,6 +4,7 @@ import { z } from 'zod';
 import { between, chosen, day, id, name, phrase, version } from './basics';
 import { diet } from './diet';
 import { stage } from './stage';
+import { training } from './training';
 
 const count = between(0, 100_000, 'a number of fish').int('count whole fish');
 const lengthCm = between(0.1, 200, 'length in cm');
@@ -140,5 +141,7 @@ export const group = z.object({
   /** How its bellies looked last; null where nobody looked lately. */
   belly: z.object({ score: z.literal(BELLIES), day: z.string() }).nullable(),
   diet: diet.nullable(),
+  /** A food that it is being trained onto. */
+  training: training.nullable(),
 });
 export type Group = z.infer<typeof group>;

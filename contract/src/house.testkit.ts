@@ -59,6 +59,7 @@ export const group: Group = {
   size: { males: 0, females: 0, unsexed: 8, total: 8 },
   lastOn: {},
   belly: null,
+  training: null,
   diet: {
     version: 1,
     validFrom: '2026-01-01',

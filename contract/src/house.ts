@@ -79,5 +79,6 @@ export function houseGroup(
     lastOn: group.lastOn,
     belly: group.belly?.score ?? null,
     diet: group.diet,
+    training: group.training,
   };
 }

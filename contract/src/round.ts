@@ -25,6 +25,10 @@ const roundServing = z.object({
   place: z.string(),
   /** «soaked, 5 min later»; empty where it is simply given. */
   manner: z.string(),
+  /** Part of a mixed meal of a training: the known food, or the new one; null is a plain serving. */
+  mixed: z
+    .object({ role: z.enum(['known', 'new']), step: z.number(), of: z.number(), share: z.number() })
+    .nullable(),
   fed: feeding.nullable(),
 });
 

@@ -41,6 +41,7 @@ import {
 } from './plan';
 import { paths, type RouteName } from './paths';
 import type { Problem } from './problem';
+import { answer, answerCreate, answerUndo, proposals } from './proposal';
 import {
   batchCreate,
   batchReceipt,
@@ -58,6 +59,7 @@ import { learned, sighting, sightingCreate, sightingUndo } from './sighting';
 import { ownSpecies, speciesCreate, speciesEdit } from './species';
 import { exportedTable, tableImport, tableName, tableReport } from './table';
 import { tank, tankCreate, tankEdit, walkEdit } from './tank';
+import { trainingCreate, trainingEnd } from './training';
 
 export interface Route {
   method: 'get' | 'post' | 'put';
@@ -299,6 +301,24 @@ export const routes = {
   }),
   addLook: create('addLook', 'Say how a group looked', lookCreate, look),
   undoLook: change('undoLook', 'Take a look back', lookUndo, look),
+  getProposals: route('getProposals', {
+    summary: 'What is proposed: other portions, and foods to train onto',
+    response: proposals,
+  }),
+  answerProposal: create(
+    'answerProposal',
+    'Accept what is proposed, or decline it',
+    answerCreate,
+    answer,
+  ),
+  undoAnswer: change('undoAnswer', 'Take an answer back', answerUndo, answer),
+  beginTraining: create(
+    'beginTraining',
+    'Begin to train a group onto a food that it refuses',
+    trainingCreate,
+    group,
+  ),
+  endTraining: change('endTraining', 'End a training, its food kept or not', trainingEnd, group),
   logChore: create('logChore', 'Say that something of a round was done', choreCreate, chore),
   undoChore: change('undoChore', 'Take back that it was done', choreUndo, chore),
   listSightings: route('listSightings', {

@@ -4,6 +4,7 @@ import { QueryTypes } from 'sequelize';
 import supertest from 'supertest';
 import { v7 as uuidv7 } from 'uuid';
 import {
+  sampleAnswer,
   sampleFeeding,
   sampleFood,
   sampleGroup,
@@ -15,6 +16,7 @@ import {
   sampleSpecies,
   sampleSplit,
   sampleTank,
+  sampleTraining,
   sampleWeighing,
   smallHouse,
   sampleServing,
@@ -36,6 +38,9 @@ const chore = {
   day: '2026-03-10',
   at: '2026-03-10T06:00:00.000Z',
 };
+const worms = sampleFood({ name: 'Worms' });
+let answered: ReturnType<typeof sampleAnswer>;
+let trained: ReturnType<typeof sampleTraining>;
 let theirTank: string;
 beforeAll(async () => {
   server = await startTestServer();
@@ -49,6 +54,11 @@ beforeAll(async () => {
   await ours.ask.post(`/api/foods/${ours.food.id}/weighings`).send(weighing).expect(201);
   sighting = sampleSighting(ours);
   await server.as('ours').post('/api/chores').send(chore).expect(201);
+  answered = sampleAnswer(ours);
+  await ours.ask.post('/api/proposals/answers').send(answered).expect(201);
+  await ours.ask.post('/api/foods').send(worms).expect(201);
+  trained = sampleTraining(ours, worms.id);
+  await ours.ask.post('/api/trainings').send(trained).expect(201);
   await ours.ask.post('/api/looks').send(seen()).expect(201);
   await ours.ask.post(`/api/tanks/${ours.tank.id}/sightings`).send(sighting).expect(201);
   await ours.ask.post('/api/feedings').send(sampleFeeding(ours)).expect(201);
@@ -374,6 +384,27 @@ const PROBES: Record<RouteName, Probe> = {
       .send({ ...seen(), id: uuidv7() })
       .expect(404);
   },
+  getProposals: readsNothing('/api/proposals'),
+  answerProposal: finds404(
+    'post',
+    () => '/api/proposals/answers',
+    () => sampleAnswer(ours),
+  ),
+  undoAnswer: finds404(
+    'post',
+    () => `/api/answers/${answered.id}/undo`,
+    () => ({ id: uuidv7(), at: chore.at }),
+  ),
+  beginTraining: finds404(
+    'post',
+    () => '/api/trainings',
+    () => sampleTraining(ours, worms.id),
+  ),
+  endTraining: finds404(
+    'post',
+    () => `/api/trainings/${trained.id}/end`,
+    () => ({ id: uuidv7(), kept: false, at: chore.at }),
+  ),
   undoLook: finds404(
     'post',
     () => `/api/looks/${look}/undo`,

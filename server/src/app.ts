@@ -27,11 +27,13 @@ import { openApi } from './openapi';
 import { recipeRoutes } from './recipe/routes';
 import { recordsRoutes } from './records/routes';
 import { roundRoutes } from './round/routes';
+import { proposalRoutes } from './proposal/routes';
 import { planRoutes } from './plan/routes';
 import { sightingRoutes } from './sighting/routes';
 import { speciesRoutes } from './species/routes';
 import { tableRoutes } from './table/routes';
 import { tankRoutes } from './tank/routes';
+import { trainingRoutes } from './training/routes';
 
 export interface AppParts {
   db: Sequelize;
@@ -94,6 +96,8 @@ const RESOURCES: Handlers = {
   ...feedingRoutes,
   ...choreRoutes,
   ...lookRoutes,
+  ...proposalRoutes,
+  ...trainingRoutes,
   ...recipeRoutes,
   ...recordsRoutes,
   ...planRoutes,

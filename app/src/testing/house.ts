@@ -155,6 +155,7 @@ export const group: Group = {
   size: { males: 4, females: 6, unsexed: 0, total: 10 },
   lastOn: {},
   belly: null,
+  training: null,
   diet: {
     version: 2,
     validFrom: '2026-01-01',
@@ -205,6 +206,7 @@ export const round = (day: string): RoundView => ({
               zone: 'surface',
               place: 'front left',
               manner: '',
+              mixed: null,
               fed: null,
             },
           ],

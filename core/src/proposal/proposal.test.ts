@@ -33,6 +33,7 @@ describe('what a meal says of a portion', () => {
     ['gone in half of an eager time', { clearedMin: 1 }, 0.5],
     ['gone long after it should have been lifted', { clearedMin: 40 }, -1],
     ['a quarter left: too much', { left: 0.25, clearedMin: null }, -0.5],
+    ['nothing left when it was lifted: right', { left: 0, clearedMin: null }, 0],
     ['all left', { left: 1, clearedMin: null }, -1],
   ])('%s', (_, over, pull) => {
     expect(mealSign(meal(over))?.pull).toBeCloseTo(pull, 9);

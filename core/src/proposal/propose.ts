@@ -13,6 +13,8 @@ const HALF_LIFE_DAYS = 4;
 /** On so many different days of the last week it must have been seen. Assumption. */
 const DAYS_SEEN = 2;
 const WEEK_DAYS = 7;
+/** What was declined is not asked again for so many days. Assumption. */
+export const QUIET_DAYS = 7;
 
 /** A change of all portions of a group, with what speaks for it. */
 export interface Proposal {

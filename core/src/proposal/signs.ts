@@ -72,8 +72,8 @@ export function mealSign({
   came,
 }: WatchedMeal): Sign | null {
   if (came === 0 || part <= 0) return null;
-  if (left !== null && left > 0) {
-    const pull = -Math.min(1, left / LEFT_FULL);
+  if (left !== null && (left > 0 || clearedMin === null)) {
+    const pull = left > 0 ? -Math.min(1, left / LEFT_FULL) : 0;
     return { kind: 'left', day, pull, weight: part, says: `${Math.round(left * 100)} % left` };
   }
   if (clearedMin === null || standsMin === null) return null;

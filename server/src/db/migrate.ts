@@ -10,6 +10,7 @@ import * as sightings from './migrations/0007-sightings';
 import * as plans from './migrations/0008-plans';
 import * as chores from './migrations/0009-chores';
 import * as looks from './migrations/0010-looks';
+import * as proposals from './migrations/0011-proposals';
 
 const MIGRATIONS = [
   house,
@@ -22,6 +23,7 @@ const MIGRATIONS = [
   plans,
   chores,
   looks,
+  proposals,
 ];
 /** Arbitrary but fixed: two servers that start together migrate one after the other. */
 const LOCK = 741_093_122;

@@ -23,7 +23,8 @@ type OnceTable =
   | 'weighings'
   | 'sightings'
   | 'chores'
-  | 'looks';
+  | 'looks'
+  | 'trainings';
 
 /**
  * The one door to the database for a request: everything that passes carries the household.

@@ -1,7 +1,15 @@
 import type { DietRow, Group } from '@open-larder/contract';
-import { addDays, BELLY_HOLDS_DAYS, stateOn, type Belly, type LifeEvent } from '@open-larder/core';
+import {
+  addDays,
+  BELLY_HOLDS_DAYS,
+  stateOn,
+  trainingOn,
+  type Belly,
+  type LifeEvent,
+} from '@open-larder/core';
 import type { Scope } from '../db';
 import { bellies } from '../look/store';
+import { trainings, type BegunTraining } from '../training/begun';
 import { eventsThatHold, lifeEventOf } from './life';
 
 interface GroupRow {
@@ -19,6 +27,8 @@ interface Life {
   diets: DietVersion[];
   /** How its bellies looked, the oldest first. */
   bellies: { day: string; score: Belly }[];
+  /** Foods that it was trained onto, the oldest first. */
+  trainings: BegunTraining[];
   /** The group after each day on which something changed: between two of them it is the same. */
   states: Map<string, Group | null>;
 }
@@ -29,14 +39,14 @@ export interface History {
 }
 
 /**
- * Read the histories of groups, in five queries whatever their number.
+ * Read the histories of groups, in a few queries whatever their number.
  * @param which ids, or null for all groups of the household
  */
 export async function readHistory(scope: Scope, which: readonly string[] | null): Promise<History> {
   if (which?.length === 0) return { lives: [] };
   const only = (column: string) => (which === null ? '' : `AND ${column} IN (:which)`);
   const values = { which };
-  const [rows, events, diets, servings, seen] = await Promise.all([
+  const [rows, events, diets, servings, seen, trained] = await Promise.all([
     scope.rows<GroupRow>(
       `SELECT id, name, species_key, version, ended_on::text FROM groups
         WHERE household_id = :household ${only('id')} ORDER BY id`,
@@ -54,12 +64,17 @@ export async function readHistory(scope: Scope, which: readonly string[] | null)
       values,
     ),
     bellies(scope, which),
+    trainings(scope, which),
   ]);
   const lives = new Map<string, Life>(
-    rows.map((row) => [row.id, { row, events: [], diets: [], bellies: [], states: new Map() }]),
+    rows.map((row) => [
+      row.id,
+      { row, events: [], diets: [], bellies: [], trainings: [], states: new Map() },
+    ]),
   );
   for (const event of events) lives.get(event.groupId)?.events.push(lifeEventOf(event));
   for (const { groupId, ...belly } of seen) lives.get(groupId)?.bellies.push(belly);
+  for (const one of trained) lives.get(one.groupId)?.trainings.push(one);
   const versions = new Map<string, DietVersion>();
   for (const diet of diets) {
     const whole = { ...diet, servings: [] };
@@ -89,7 +104,10 @@ export function groupsOn(history: History, day: string): Group[] {
 }
 
 /** The latest day up to `day` on which something about the group changed. */
-function lastChange({ row, events, diets, bellies: seen }: Life, day: string): string {
+function lastChange(
+  { row, events, diets, bellies: seen, trainings: trained }: Life,
+  day: string,
+): string {
   let last = '';
   const see = (changed: string | null) => {
     if (changed !== null && changed <= day && changed > last) last = changed;
@@ -101,10 +119,16 @@ function lastChange({ row, events, diets, bellies: seen }: Life, day: string): s
     see(belly.day);
     see(addDays(belly.day, BELLY_HOLDS_DAYS + 1));
   }
+  for (const training of trained) {
+    see(training.day);
+    see(training.endedOn);
+    for (const offer of training.offers) see(addDays(offer.day, 1));
+  }
   return last;
 }
 
-function lifeOn({ row, events, diets, bellies: seen }: Life, day: string): Group | null {
+function lifeOn(life: Life, day: string): Group | null {
+  const { row, events, diets, bellies: seen } = life;
   const { endedOn, ...group } = row;
   const state = stateOn(events, day);
   if (!state) return null;
@@ -124,5 +148,17 @@ function lifeOn({ row, events, diets, bellies: seen }: Life, day: string): Group
       servings: diet.servings,
       rules: diet.rules,
     },
+    training: trainedOn(life, day),
   };
+}
+
+/** The training that is on; a day's meal counts from the next day on, so that no portion jumps. */
+function trainedOn({ trainings: trained }: Life, day: string): Group['training'] {
+  const on = trained.findLast(
+    (one) => one.day <= day && (one.endedOn === null || one.endedOn > day),
+  );
+  if (!on) return null;
+  const { id, servingId, foodId, fromStep, offers } = on;
+  const past = offers.filter((offer) => offer.day < day).map(({ taken }) => taken);
+  return { id, servingId, foodId, ...trainingOn(past, fromStep) };
 }

@@ -47,6 +47,15 @@ const sumByPair = (scope: Scope, span: Span): Promise<Sum[]> =>
     { ...span },
   );
 
+/** Every serving that was ever planned; a training's mixed meal stands where its known food does. */
+const SERVINGS = `SELECT s.id, s.moment_id, s.version FROM diet_servings s
+   WHERE s.household_id = :household
+  UNION ALL
+  SELECT t.id, s.moment_id, s.version FROM trainings t
+    JOIN diet_servings s ON s.household_id = t.household_id AND s.group_id = t.group_id
+         AND s.id = t.serving_id
+   WHERE t.household_id = :household AND t.ends IS NULL`;
+
 const sumByMoment = (
   scope: Scope,
   span: Span,
@@ -63,8 +72,8 @@ const sumByMoment = (
             sum(f.mass_g) AS given_g
        FROM feedings f
        JOIN foods fo ON fo.household_id = f.household_id AND fo.id = f.food_id
-       LEFT JOIN (SELECT DISTINCT ON (id) id, moment_id FROM diet_servings
-                   WHERE household_id = :household ORDER BY id, version DESC) AS m
+       LEFT JOIN (SELECT DISTINCT ON (id) id, moment_id FROM (${SERVINGS}) AS every
+                   ORDER BY id, version DESC) AS m
          ON m.id = f.serving_id
       WHERE ${STANDING} GROUP BY m.moment_id`,
     { ...span },

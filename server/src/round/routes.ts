@@ -36,7 +36,9 @@ export const roundRoutes: Handlers = {
   async getRoundWhy({ params, query }, { scope, catalogue }) {
     const { house } = (await readHouse(scope, catalogue)).on(params.day, query.hand);
     const group = house.groups.find((one) =>
-      one.diet?.servings.some((serving) => serving.id === params.servingId),
+      [one.training?.id, ...(one.diet?.servings.map(({ id }) => id) ?? [])].includes(
+        params.servingId,
+      ),
     );
     const tank = house.tanks.find((one) => one.id === group?.tankId);
     if (!group || !tank) throw notFound('This serving');

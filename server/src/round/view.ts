@@ -4,8 +4,10 @@ import {
   sayManner,
   sayPreparation,
   sayUnits,
+  TRAINING_STEPS,
   type Round,
   type RoundServing,
+  type Training,
 } from '@open-larder/core';
 
 /** A compiled day and what became of it, as the app reads it. */
@@ -46,11 +48,12 @@ export function viewOf(
 }
 
 function servingView(
-  { serving, food, portion, group }: RoundServing,
+  { serving, food, portion, group, mixed }: RoundServing,
   foods: ReadonlyMap<string, FoodRow>,
   fed: Feeding | null,
 ): RoundServingView {
   const { name, plural, massG, step } = food.unit;
+  const { training } = group;
   const stocked = foods.get(food.id);
   return {
     servingId: serving.id,
@@ -68,6 +71,14 @@ function servingView(
     zone: serving.zone,
     place: serving.place,
     manner: sayManner(serving.manner),
+    mixed: mixed && training ? mixedOf(mixed, training) : null,
     fed,
   };
 }
+
+const mixedOf = (role: 'known' | 'new', { step, share }: Training) => ({
+  role,
+  step,
+  of: TRAINING_STEPS.length,
+  share,
+});

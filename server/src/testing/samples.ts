@@ -219,3 +219,34 @@ export const sampleLook = (groupId: string, over: object = {}) => ({
   at: '2026-03-10T11:30:00.000Z',
   ...over,
 });
+
+/** «No» to a training onto a food. */
+export const sampleAnswer = (
+  house: { group: { id: string }; food: { id: string } },
+  over: object = {},
+) => ({
+  id: uuidv7(),
+  groupId: house.group.id,
+  kind: 'training',
+  foodId: house.food.id,
+  accepted: false,
+  dietVersion: 1,
+  hand: null,
+  at: '2026-03-10T11:30:00.000Z',
+  ...over,
+});
+
+/** Onto a food, with the serving that a small house has. */
+export const sampleTraining = (
+  house: { group: { id: string }; serving: { id: string } },
+  foodId: string,
+  over: object = {},
+) => ({
+  id: uuidv7(),
+  groupId: house.group.id,
+  servingId: house.serving.id,
+  foodId,
+  day: '2026-03-10',
+  at: '2026-03-10T11:30:00.000Z',
+  ...over,
+});

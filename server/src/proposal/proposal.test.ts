@@ -1,0 +1,238 @@
+import type { PortionsProposed, Proposals } from '@open-larder/contract';
+import { addDays } from '@open-larder/core';
+import { v7 as uuidv7 } from 'uuid';
+import {
+  sampleAnswer,
+  sampleFeeding,
+  sampleFood,
+  sampleLook,
+  sampleServing,
+  sampleSighting,
+  smallHouse,
+} from '../testing/samples';
+import { startTestServer, type TestServer } from '../testing/testServer';
+import { portionsSince } from './seen';
+
+let server: TestServer;
+let house: Awaited<ReturnType<typeof smallHouse>>;
+const TODAY = '2026-03-10';
+const ago = (days: number) => addDays(TODAY, -days);
+const at = (day: string) => new Date(`${day}T12:00:00Z`);
+beforeAll(async () => {
+  server = await startTestServer();
+});
+beforeEach(async () => {
+  // The diet has stood for nine days when something is seen.
+  server.clock.at = at(ago(9));
+  house = await smallHouse(server);
+  // Enough of them that a hand can deal them a little more or less.
+  const counted = { kind: 'counted', males: 0, females: 0, unsexed: 200 };
+  await house.ask
+    .post(`/api/groups/${house.group.id}/events`)
+    .send({ id: uuidv7(), day: ago(9), ...counted })
+    .expect(201);
+  server.clock.at = at(TODAY);
+});
+afterAll(() => server.close());
+
+const proposals = async (): Promise<Proposals> =>
+  (await house.ask.get('/api/proposals').expect(200)).body;
+const portions = async (): Promise<PortionsProposed | undefined> =>
+  (await proposals()).portions.find(({ groupId }) => groupId === house.group.id);
+const watch = (daysAgo: number, over: object) =>
+  house.ask
+    .post(`/api/tanks/${house.tank.id}/sightings`)
+    .send(sampleSighting(house, { day: ago(daysAgo), clearedMin: null, came: [], ...over }))
+    .expect(201);
+const look = (daysAgo: number, belly: number) =>
+  house.ask
+    .post('/api/looks')
+    .send(sampleLook(house.group.id, { day: ago(daysAgo), belly }))
+    .expect(201);
+const answer = (over: object = {}) =>
+  house.ask
+    .post('/api/proposals/answers')
+    .send(sampleAnswer(house, { kind: 'portions', foodId: null, ...over }));
+const undo = (id: string) =>
+  house.ask.post(`/api/answers/${id}/undo`).send({ id: uuidv7(), at: at(TODAY).toISOString() });
+const diet = async () => {
+  const { body } = await house.ask.get('/api/groups').expect(200);
+  return body.items.find((one: { id: string }) => one.id === house.group.id).diet;
+};
+
+describe('proposed portions', () => {
+  it('are none while nothing was seen, or all was well', async () => {
+    expect(await portions()).toBeUndefined();
+    await watch(1, { clearedMin: 6 });
+    await watch(2, { clearedMin: 5 });
+    await look(1, 3);
+    expect(await portions()).toBeUndefined();
+  });
+
+  it('are smaller where food is left, with what was seen and what it comes to', async () => {
+    await watch(1, { left: 0.5 });
+    await watch(3, { left: 0.5 });
+    const proposal = (await portions())!;
+    expect(proposal).toMatchObject({ change: -0.15, groupName: 'Danios', dietVersion: 1 });
+    expect(proposal.signs).toEqual([
+      { kind: 'left', day: ago(1), says: '50 % left' },
+      { kind: 'left', day: ago(3), says: '50 % left' },
+    ]);
+    expect(proposal.changed).toMatchObject([{ foodName: 'Fine flake', momentName: 'After work' }]);
+    expect(parseFloat(proposal.changed[0]!.after)).toBeLessThan(
+      parseFloat(proposal.changed[0]!.before),
+    );
+    expect(proposal.why.from).toHaveLength(2);
+  });
+
+  it('are larger for fish that stay thin', async () => {
+    await look(6, 2);
+    expect(await portions()).toBeUndefined();
+    await look(2, 2);
+    await look(0, 1);
+    expect((await portions())!.change).toBeGreaterThan(0.1);
+  });
+
+  it('follow the last look at a meal, and none that was taken back', async () => {
+    await watch(1, { left: 0.75 });
+    await watch(1, { left: 0 });
+    const { body } = await watch(2, { left: 0.5 });
+    await watch(3, { left: 0.5 });
+    // Two halves left, and one meal eaten up: less than from the halves alone.
+    expect((await portions())!.change).toBeGreaterThan(-0.12);
+    await house.ask.post(`/api/sightings/${body.id}/undo`).send({ id: uuidv7() }).expect(201);
+    expect(await portions()).toBeUndefined();
+  });
+
+  it('accepted become the diet, and what was seen before no longer speaks of it', async () => {
+    await watch(1, { left: 0.5 });
+    await watch(2, { left: 0.5 });
+    const before = await diet();
+    const { body } = await answer({ accepted: true, hand: 'Ada' }).expect(201);
+    expect(body).toMatchObject({ accepted: true, change: -0.15, hand: 'Ada', day: TODAY });
+    expect(await diet()).toMatchObject({ version: 2, goalFactor: 0.85, validFrom: TODAY });
+    expect(await portions()).toBeUndefined();
+    await undo(body.id).expect(201);
+    await undo(body.id).expect(201);
+    const { version: _, validFrom: __, ...same } = before;
+    expect(await diet()).toMatchObject({ version: 3, ...same });
+    // All is as it was, so that it is proposed again.
+    expect((await portions())!.change).toBe(-0.15);
+  });
+
+  it('declined are not asked about the next day, but once new signs have come, a week on', async () => {
+    await watch(1, { left: 0.5 });
+    await watch(2, { left: 0.5 });
+    const { body } = await answer().expect(201);
+    expect(await diet()).toMatchObject({ version: 1 });
+    expect(await portions()).toBeUndefined();
+    server.clock.at = at(addDays(TODAY, 1));
+    expect(await portions()).toBeUndefined();
+    server.clock.at = at(addDays(TODAY, 8));
+    expect(await portions()).toBeUndefined();
+    await watch(-6, { left: 0.5 });
+    await watch(-8, { left: 0.5 });
+    expect((await portions())!.change).toBe(-0.15);
+    server.clock.at = at(TODAY);
+    await undo(body.id).expect(201);
+    expect((await portions())!.change).toBe(-0.15);
+  });
+
+  it('are answered once, and about the diet that stands', async () => {
+    await watch(1, { left: 0.5 });
+    await watch(2, { left: 0.5 });
+    const id = uuidv7();
+    await answer({ id, accepted: true }).expect(201);
+    await answer({ id, accepted: true }).expect(201);
+    expect(await diet()).toMatchObject({ version: 2 });
+    const stale = await answer({ accepted: true }).expect(409);
+    expect(stale.body.type).toContain('stale');
+    const gone = await answer({ accepted: true, dietVersion: 2 }).expect(409);
+    expect(gone.body.detail).toContain('no longer proposed');
+  });
+
+  it('taken back after the diet was changed are refused in words', async () => {
+    await watch(1, { left: 0.5 });
+    await watch(2, { left: 0.5 });
+    const { body } = await answer({ accepted: true }).expect(201);
+    const { validFrom: _, ...now } = await diet();
+    await house.ask.put(`/api/groups/${house.group.id}/diet`).send(now).expect(200);
+    const refused = await undo(body.id).expect(409);
+    expect(refused.body.detail).toContain('changed since');
+  });
+
+  it.each([
+    ['a training without its food', { kind: 'training', foodId: null }],
+    ['a food of portions', { foodId: uuidv7() }],
+    ['a training accepted here', { kind: 'training', foodId: uuidv7(), accepted: true }],
+    ['no diet', { dietVersion: 0 }],
+  ])('of %s are refused in words', async (_, over) => {
+    const { body } = await answer(over).expect(422);
+    expect(body.errors[0].message.length).toBeGreaterThan(5);
+  });
+
+  it('of an answer that nobody gave cannot be taken back', async () => {
+    await undo(uuidv7()).expect(404);
+  });
+});
+
+describe('a proposed training', () => {
+  const refusing = async () => {
+    const worms = sampleFood({ name: 'Worms', family: 'wriggle' });
+    await house.ask.post('/api/foods').send(worms).expect(201);
+    const serving = sampleServing(worms.id, house.moment.id, { days: [1, 3] });
+    const { validFrom: _, ...now } = await diet();
+    await house.ask
+      .put(`/api/groups/${house.group.id}/diet`)
+      .send({ ...now, servings: [...now.servings, serving] })
+      .expect(200);
+    const fed = (over: object) =>
+      house.ask.post('/api/feedings').send(sampleFeeding(house, over)).expect(201);
+    await fed({ day: ago(3) });
+    await fed({ day: ago(2) });
+    await fed({ day: ago(1), servingId: serving.id, foodId: worms.id, outcome: 'refused' });
+    return { worms, serving };
+  };
+
+  it('is onto the food that newcomers refuse, with the one that they take', async () => {
+    const { worms } = await refusing();
+    expect((await proposals()).trainings).toContainEqual({
+      groupId: house.group.id,
+      groupName: 'Danios',
+      tankId: house.tank.id,
+      foodId: worms.id,
+      foodName: 'Worms',
+      withFoodName: 'Fine flake',
+      servingId: house.serving.id,
+      dealt: 1,
+      refused: 1,
+      newcomerDays: 9,
+    });
+  });
+
+  it('declined is not asked about again; it is another question than portions', async () => {
+    const { worms } = await refusing();
+    await watch(1, { left: 0.5 });
+    await answer({ kind: 'training', foodId: worms.id, dietVersion: 2 }).expect(201);
+    const ofOurs = (await proposals()).trainings.filter(
+      ({ groupId }) => groupId === house.group.id,
+    );
+    expect(ofOurs).toEqual([]);
+    await answer({ kind: 'training', foodId: uuidv7(), dietVersion: 2 }).expect(404);
+  });
+});
+
+describe('the day since which portions are what they are', () => {
+  const version = (validFrom: string, goalFactor: number | null) => ({
+    validFrom,
+    goalFactor,
+    servings: [],
+  });
+  it('is that of the last change of them, not of one taken back on its day', () => {
+    expect(portionsSince([])).toBe('');
+    expect(portionsSince([version('a', 1), version('b', 2)])).toBe('b');
+    expect(portionsSince([version('a', 1), version('b', 1)])).toBe('a');
+    expect(portionsSince([version('a', 1), version('b', 2), version('b', 1)])).toBe('a');
+    expect(portionsSince([version('a', 1), version('b', 2), version('c', 1)])).toBe('c');
+  });
+});
