@@ -15,6 +15,7 @@ import {
   Card,
   Empty,
   Fault,
+  later,
   ListRow,
   Screen,
   Sheet,
@@ -34,6 +35,9 @@ const EventSheet = late((forms) => forms.EventSheet);
 const SplitSheet = late((forms) => forms.SplitSheet);
 const EditGroupSheet = late((forms) => forms.EditGroupSheet);
 const MergeSheet = late((forms) => forms.MergeSheet);
+const Proposals = later(async () => (await import('../proposal')).Proposals, true);
+const TrainingCard = later(async () => (await import('../proposal')).TrainingCard);
+const TrainSheet = later(async () => (await import('../proposal')).TrainSheet);
 
 export function GroupScreen({ id }: { id: string }) {
   const loaded = useHouse();
@@ -75,7 +79,7 @@ const SELDOM: { kind: EventKind; label: string; detail: string }[] = [
   { kind: 'given', label: 'Given away', detail: 'they left for another keeper' },
 ];
 
-type Act = { event: EventKind } | { act: 'split' | 'apart' | 'join' | 'edit' | 'more' };
+type Act = { event: EventKind } | { act: 'split' | 'apart' | 'join' | 'edit' | 'train' | 'more' };
 
 function GroupFacts({ group, data }: { group: Group; data: HouseData }) {
   const words = useWords();
@@ -133,6 +137,8 @@ function GroupFacts({ group, data }: { group: Group; data: HouseData }) {
         ))}
         <Button label="Something else" onPress={() => setAct({ act: 'more' })} />
       </View>
+      {group.training ? <TrainingCard group={group} data={data} /> : null}
+      <Proposals groupId={group.id} data={data} />
       <NarrowDiet group={group} data={data} />
       <LifeCard group={group} data={data} />
       {act && 'event' in act ? (
@@ -143,6 +149,8 @@ function GroupFacts({ group, data }: { group: Group; data: HouseData }) {
           <MoreActs group={group} onAct={setAct} onEnd={end} onClose={close} />
         ) : act.act === 'edit' ? (
           <EditGroupSheet group={group} data={data} onClose={close} />
+        ) : act.act === 'train' ? (
+          <TrainSheet group={group} data={data} onClose={close} />
         ) : act.act === 'join' ? (
           <MergeSheet group={group} data={data} onClose={close} />
         ) : (
@@ -189,6 +197,13 @@ function MoreActs({ group, onAct, onEnd, onClose }: MoreProps) {
           detail="all of them, with others of their species"
           onPress={() => onAct({ act: 'join' })}
         />
+        {group.training ? null : (
+          <ListRow
+            title="Train onto a food"
+            detail="one that they refuse, mixed into one that they take"
+            onPress={() => onAct({ act: 'train' })}
+          />
+        )}
         <ListRow
           title="Name and species"
           detail="what you call them, and what they are"

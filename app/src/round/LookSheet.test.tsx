@@ -76,12 +76,62 @@ describe('looking at a group', () => {
     expect(await screen.findByText('Noted.')).toBeTruthy();
   });
 
-  it('of a mouth-brooder that stays away thinks of eggs', async () => {
+  describe('of a mouth-brooder that stays away', () => {
     const brooder = { ...species, breeding: 'mouth-brooder' as const };
-    await openLook({ 'GET /api/catalogue': { species: [brooder], foods: [] } });
-    expect(screen.queryByText(/may be holding eggs/)).toBeNull();
-    fireEvent.press(screen.getByLabelText('Some did not come: Zebrafish'));
-    expect(screen.getByText(/may be holding eggs/)).toBeTruthy();
+    const holding = async (more: Record<string, unknown>, count = group.size) => {
+      const asked = await openLook({
+        'GET /api/catalogue': { species: [brooder], foods: [] },
+        'GET /api/groups': { items: [{ ...group, size: count }], next: null },
+        ...more,
+      });
+      expect(screen.queryByText(/may be holding eggs/)).toBeNull();
+      fireEvent.press(screen.getByLabelText('Some did not come: Zebrafish'));
+      expect(screen.getByText(/may be holding eggs/)).toBeTruthy();
+      fireEvent.press(screen.getByLabelText('One of Zebrafish holds: let her fast'));
+      return asked;
+    };
+    const posts = (asked: ReturnType<typeof standIn>) =>
+      asked.filter(({ method, path }) => method === 'POST' && path !== '/api/looks');
+
+    it('offers a fast for her alone: a group of her own that broods', async () => {
+      let made = '';
+      const asked = await holding({
+        'POST /api/groups/g1/split': ({ body }: { body: { id: string } }) => {
+          made = body.id;
+          return { status: 201, body: { ...group, id: made } };
+        },
+      });
+      await waitFor(() => expect(posts(asked)).toHaveLength(2));
+      const [split, staged] = posts(asked);
+      expect(split!.body).toMatchObject({ males: 0, females: 1, tankId: 't1', apart: false });
+      expect(staged).toMatchObject({
+        path: `/api/groups/${made}/events`,
+        body: { kind: 'staged', stage: 'brooding', day: DAY },
+      });
+      expect(looks(asked)).toMatchObject([{ absent: true }]);
+    });
+
+    it('that lives alone has her whole group fast', async () => {
+      const alone = { males: 0, females: 1, unsexed: 0, total: 1 };
+      const asked = await holding(
+        { 'POST /api/groups/g1/events': ({ body }: { body: unknown }) => ({ status: 201, body }) },
+        alone,
+      );
+      await waitFor(() => expect(posts(asked)).toHaveLength(1));
+      expect(posts(asked)[0]).toMatchObject({ body: { kind: 'staged', stage: 'brooding' } });
+      expect(await screen.findByText(/Zebrafish fasts while she holds/)).toBeTruthy();
+    });
+
+    it('keeps the sheet’s word where the group cannot be split', async () => {
+      const asked = await holding({
+        'POST /api/groups/g1/split': () => ({
+          status: 422,
+          body: { type: 'about:blank', title: 'x', status: 422, detail: 'Count them first.' },
+        }),
+      });
+      expect(await screen.findByText('Count them first.')).toBeTruthy();
+      expect(posts(asked)).toHaveLength(1);
+    });
   });
 
   it('keeps what was said where the server refuses it', async () => {

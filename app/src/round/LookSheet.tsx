@@ -6,6 +6,7 @@ import { Pressable, View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
 import { BellyShape } from '../draw';
 import { api, useHand, type HouseData } from '../store';
+import { useHolding } from './useHolding';
 import { SIZES, themed, useColours } from '../theme';
 import { Button, Card, Choice, Field, Sheet, Text, useSay } from '../ui';
 
@@ -40,7 +41,8 @@ export function LookSheet({ tank, day, data, onClose }: Props) {
   const [seen, setSeen] = useState<Record<string, Seen>>({});
   const groups = data.groupsIn.get(tank.id) ?? [];
   const looked = groups.filter((group) => isSeen(seen[group.id] ?? UNSEEN));
-  const note = async () => {
+  const hold = useHolding(day);
+  const note = async (): Promise<boolean> => {
     const at = new Date().toISOString();
     const made: string[] = [];
     for (const group of looked) {
@@ -48,7 +50,7 @@ export function LookSheet({ tank, day, data, onClose }: Props) {
       const done = await add({ body });
       if (done.error) {
         say((done.error as Problem).detail, { tone: 'fault' });
-        return;
+        return false;
       }
       made.push(body.id);
     }
@@ -56,6 +58,10 @@ export function LookSheet({ tank, day, data, onClose }: Props) {
     say(sayLooked(looked, seen), {
       undo: () => made.forEach((id) => void undo({ params: { id }, body: { id: uuidv7(), at } })),
     });
+    return true;
+  };
+  const noteThenHold = async (group: Group) => {
+    if (await note()) await hold(group);
   };
   return (
     <Sheet title={`Look: ${tank.name}`} open onClose={onClose}>
@@ -64,6 +70,7 @@ export function LookSheet({ tank, day, data, onClose }: Props) {
           key={group.id}
           group={group}
           species={data.species.get(group.speciesKey)}
+          onHolds={() => void noteThenHold(group)}
           seen={seen[group.id] ?? UNSEEN}
           onSee={(next) => setSeen((before) => ({ ...before, [group.id]: next }))}
         />
@@ -98,9 +105,11 @@ interface GroupLookProps {
   species: Species | undefined;
   seen: Seen;
   onSee: (seen: Seen) => void;
+  /** She that did not come holds eggs. */
+  onHolds: () => void;
 }
 
-function GroupLook({ group, species, seen, onSee }: GroupLookProps) {
+function GroupLook({ group, species, seen, onSee, onHolds }: GroupLookProps) {
   const styles = useStyles();
   const [more, setMore] = useState(false);
   const signs = [
@@ -142,10 +151,17 @@ function GroupLook({ group, species, seen, onSee }: GroupLookProps) {
           />
         </View>
         {seen.absent && species?.breeding === 'mouth-brooder' ? (
-          <Text tone="due">
-            One that stays away may be holding eggs. She fasts then: note it as «brooding» at the
-            group, and offer small meals again when the young are out.
-          </Text>
+          <View style={{ gap: 8, alignItems: 'flex-start' }}>
+            <Text tone="due">
+              One that stays away may be holding eggs. She eats nothing then, and needs several
+              small meals when the young are out.
+            </Text>
+            <Button
+              label="She holds: let her fast"
+              spoken={`One of ${group.name} holds: let her fast`}
+              onPress={onHolds}
+            />
+          </View>
         ) : null}
         {more ? (
           <>

@@ -22,7 +22,6 @@ import { isNear, momentNow, missed, open } from './moments';
 import { OtherSheet } from './OtherSheet';
 import { Preparing } from './Preparing';
 import { Resting } from './Resting';
-import { RoundAside } from './RoundAside';
 import { RoundRibbon } from './RoundRibbon';
 import { StillWatched } from './StillWatched';
 import { StopCard } from './StopCard';
@@ -33,8 +32,10 @@ import { useAwake } from './useAwake';
 import { useFeed } from './useFeed';
 import { usePrintRound } from './usePrintRound';
 
-/** Looked at now and then: it need not come with the first screen. */
+/** Looked at now and then, or only when wide: they need not come with the first screen. */
+const RoundAside = later(async () => (await import('./RoundAside')).RoundAside);
 const LookSheet = later(async () => (await import('./LookSheet')).LookSheet);
+const Proposals = later(async () => (await import('../proposal')).Proposals, true);
 
 /** What to do now, in walking order. */
 export function RoundScreen({ day: asked }: { day?: string }) {
@@ -76,6 +77,7 @@ export function RoundScreen({ day: asked }: { day?: string }) {
       <Unplanned {...ready} onUndo={(fed) => void feed.takeBack(fed)} />
       {current ? <Resting {...ready} /> : null}
       {day === now.day ? <ToOrder /> : null}
+      {day === now.day ? <Proposals data={ready.data} /> : null}
     </>
   ) : null;
   return (

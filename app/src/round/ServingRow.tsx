@@ -10,6 +10,7 @@ import { api, useHand, useRow, useWords } from '../store';
 import { themed, useColours } from '../theme';
 import { Button, IconButton, Text, WhyLink, lowerFirst } from '../ui';
 import { localNow } from '../store/useNow';
+import { Swipe } from './Swipe';
 
 interface Props {
   serving: RoundServingView;
@@ -22,6 +23,10 @@ interface Props {
   onOther: () => void;
   onUndo: (fed: Feeding) => void;
 }
+
+/** «Step 2 of 5: mix it in» */
+const sayMixed = ({ role, step, of }: NonNullable<RoundServingView['mixed']>) =>
+  role === 'new' ? `Training, step ${step} of ${of}: mix it in` : 'Mixed with the new food';
 
 /** One serving to deal, or what became of it. */
 export function ServingRow({ serving, day, next, late, onServe, onOther, onUndo }: Props) {
@@ -38,68 +43,78 @@ export function ServingRow({ serving, day, next, late, onServe, onOther, onUndo 
     .join(', ');
   const rounding = sayRounding(serving.ofWanted);
   return (
-    <View style={[styles.row, row]}>
-      <FoodSign family={serving.family} />
-      <View style={styles.words}>
-        <Text look="strong">
-          {serving.portion} {lowerFirst(serving.foodName)}
-        </Text>
-        <Text look="small" tone="quiet">
-          {serving.groupName} · {place}
-        </Text>
-        {serving.prepare ? (
-          <Text look="small" tone="quiet">
-            First: {serving.prepare}
+    <Swipe
+      right={{ says: 'Served', onSwipe: onServe }}
+      left={{ says: 'Something else', onSwipe: onOther }}
+    >
+      <View style={[styles.row, row]}>
+        <FoodSign family={serving.family} />
+        <View style={styles.words}>
+          <Text look="strong">
+            {serving.portion} {lowerFirst(serving.foodName)}
           </Text>
-        ) : null}
-        {late ? (
-          <View style={styles.late}>
-            <Text look="small" tone="due">
-              {late.says}
+          <Text look="small" tone="quiet">
+            {serving.groupName} · {place}
+          </Text>
+          {serving.prepare ? (
+            <Text look="small" tone="quiet">
+              First: {serving.prepare}
             </Text>
-            {late.label ? (
-              <Button
-                look="bare"
-                label={late.label}
-                spoken={`${late.label}: ${serving.foodName} for ${serving.groupName}`}
-                onPress={late.onLog}
-              />
-            ) : null}
+          ) : null}
+          {serving.mixed ? (
+            <Text look="small" tone="due">
+              {sayMixed(serving.mixed)}
+            </Text>
+          ) : null}
+          {late ? (
+            <View style={styles.late}>
+              <Text look="small" tone="due">
+                {late.says}
+              </Text>
+              {late.label ? (
+                <Button
+                  look="bare"
+                  label={late.label}
+                  spoken={`${late.label}: ${serving.foodName} for ${serving.groupName}`}
+                  onPress={late.onLog}
+                />
+              ) : null}
+            </View>
+          ) : null}
+          {rounding ? (
+            <Text look="small" tone="quiet">
+              {rounding}
+            </Text>
+          ) : null}
+          <View style={styles.figures}>
+            <Text look="small" tone="quiet">
+              {sayGrams(serving.massG)}
+            </Text>
+            <WhyLink
+              about={serving.portion}
+              why={why.data?.why}
+              onOpen={() => void askWhy({ day, servingId: serving.servingId, hand }, true)}
+            />
           </View>
-        ) : null}
-        {rounding ? (
-          <Text look="small" tone="quiet">
-            {rounding}
-          </Text>
-        ) : null}
-        <View style={styles.figures}>
-          <Text look="small" tone="quiet">
-            {sayGrams(serving.massG)}
-          </Text>
-          <WhyLink
-            about={serving.portion}
-            why={why.data?.why}
-            onOpen={() => void askWhy({ day, servingId: serving.servingId, hand }, true)}
+        </View>
+        <View style={[styles.acts, row]}>
+          <Button
+            tall
+            look={next ? 'primary' : 'plain'}
+            label="Served"
+            onHold={onOther}
+            spoken={`Served: ${serving.portion} ${serving.foodName} for ${serving.groupName}`}
+            onPress={onServe}
           />
+          <IconButton
+            label={`Less, more, refused or skipped: ${serving.foodName} for ${serving.groupName}`}
+            onPress={onOther}
+          >
+            <Ellipsis size={24} color={colours.ink} />
+          </IconButton>
         </View>
       </View>
-      <View style={[styles.acts, row]}>
-        <Button
-          tall
-          look={next ? 'primary' : 'plain'}
-          label="Served"
-          onHold={onOther}
-          spoken={`Served: ${serving.portion} ${serving.foodName} for ${serving.groupName}`}
-          onPress={onServe}
-        />
-        <IconButton
-          label={`Less, more, refused or skipped: ${serving.foodName} for ${serving.groupName}`}
-          onPress={onOther}
-        >
-          <Ellipsis size={24} color={colours.ink} />
-        </IconButton>
-      </View>
-    </View>
+    </Swipe>
   );
 }
 

@@ -60,9 +60,10 @@ export function useFeed(
     const place = house && placeOf(house.round, servingId);
     if (!place || massG <= 0) return;
     const { household, groups } = house.data;
-    const planned = groups
-      .find((group) => group.id === groupId)
-      ?.diet?.servings.find((one) => one.id === servingId);
+    const group = groups.find((one) => one.id === groupId);
+    const { training } = group ?? {};
+    const plannedId = training?.id === servingId ? training.servingId : servingId;
+    const planned = group?.diet?.servings.find((one) => one.id === plannedId);
     const since = Date.now();
     const { day: today, minutes: atMin } = localNow(new Date(since), household.timeZone);
     // What is logged afterwards went in at an hour that nobody knows.
@@ -126,6 +127,7 @@ export function useFeed(
       }
       return null;
     }
+    if (deal.outcome === 'refused') dispatch(api.util.invalidateTags(['proposal']));
     if (answer.data.shortG > 0) {
       say(`Logged. The shelf had too little ${serving.foodName}: count it in the larder.`);
     }

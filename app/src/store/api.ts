@@ -10,6 +10,7 @@ import type {
   MomentRow,
   OwnSpecies,
   Problem,
+  Proposals,
   RecipeRow,
   ResponseOf,
   RoundView,
@@ -38,6 +39,7 @@ const TAGS = [
   'sighting',
   'learned',
   'look',
+  'proposal',
   'startingPlan',
 ] as const;
 type Tag = (typeof TAGS)[number];
@@ -146,6 +148,14 @@ export const api = createApi({
         queryFn: ({ id, ...query }) => call('getAcceptance', { params: { id }, query }),
         providesTags: ['records', 'sighting'],
       }),
+      proposals: build.query<Proposals, void>({
+        queryFn: () => call('getProposals'),
+        providesTags: ['proposal', 'group', 'sighting', 'look'],
+      }),
+      answerProposal: change('answerProposal', ['proposal', 'group', ...COMPUTED]),
+      undoAnswer: change('undoAnswer', ['proposal', 'group', ...COMPUTED]),
+      beginTraining: change('beginTraining', ['group', ...COMPUTED]),
+      endTraining: change('endTraining', ['group', ...COMPUTED]),
       sightings: build.query<SightingRow[], string>({
         queryFn: (id) => callAll('listSightings', { params: { id } }),
         providesTags: ['sighting'],

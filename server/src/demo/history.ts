@@ -26,7 +26,7 @@ import { foodColumns } from '../food/store';
 import type { Scope } from '../db';
 import type { Chance } from './chance';
 import { makeKitchen } from './kitchen';
-import { seenLately } from './seen';
+import { lookedLately, seenLately } from './seen';
 import {
   GROUPS,
   HISTORY_DAYS,
@@ -116,7 +116,9 @@ export async function tellHistory(scope: Scope, catalogue: Catalogue, told: Told
   });
   for (const batch of inBatches(feedings)) await scope.insert('feedings', batch);
   for (const batch of inBatches(draws)) await scope.insert('stock_events', batch);
-  await scope.insert('sightings', seenLately(rounds, { ...told, tanks, groups, today }));
+  const watched = { ...told, tanks, groups, today };
+  await scope.insert('sightings', seenLately(rounds, watched));
+  await scope.insert('looks', lookedLately(watched));
 }
 
 function makeTanks({ chance, now }: Told): Tank[] {
@@ -314,7 +316,8 @@ function serveDays(catalogue: Catalogue, told: Told, stage: Stage0) {
           if (at > told.now) return;
           const made = madeById.get(serving.group.id) as MadeGroup;
           const lot = stock.get(serving.food.id);
-          const fed = serveOne(serving, made.demo, told.chance, day, at);
+          const refuses = isRefused(serving, made.demo, stage, day);
+          const fed = serveOne(serving, made.demo, told.chance, day, at, refuses);
           const { draws: taken } = drawDown(lot ? [lot] : [], fed.massG, { day, openedDays: null });
           feedings.push(fed);
           for (const draw of taken) {
@@ -335,18 +338,31 @@ function serveDays(catalogue: Catalogue, told: Told, stage: Stage0) {
   return { feedings, draws, rounds };
 }
 
+/** A food that the group has refused of late. */
+const isRefused = (
+  { food }: RoundServing,
+  { refuses }: DemoGroup,
+  { foods, today }: Stage0,
+  day: string,
+): boolean =>
+  refuses !== undefined &&
+  day >= addDays(today, -refuses.days) &&
+  foods.some(({ key, food: shelved }) => key === refuses.food && shelved.id === food.id);
+
 function serveOne(
   { serving, food, portion, group }: RoundServing,
   demo: DemoGroup,
   chance: Chance,
   day: string,
   at: Date,
+  refuses: boolean,
 ) {
   const luck = chance.next();
   const forgotten = demo.forgotten ?? 0.02;
   const refusing = forgotten + (demo.refusing ?? 0.01);
-  const outcome =
-    luck < forgotten
+  const outcome = refuses
+    ? 'refused'
+    : luck < forgotten
       ? 'skipped'
       : luck < refusing
         ? 'refused'

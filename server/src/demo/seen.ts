@@ -1,7 +1,7 @@
 import type { Tank } from '@open-larder/contract';
 import { addDays, dropsOf, type Round } from '@open-larder/core';
 import type { Chance } from './chance';
-import { SEEN, type DemoSeen } from './scenario';
+import { LOOKS, SEEN, type DemoSeen } from './scenario';
 
 interface Watched {
   tanks: readonly Tank[];
@@ -39,4 +39,22 @@ function rowOf(seen: DemoSeen, round: Round, { tanks, groups, chance, now }: Wat
     }),
     drops,
   };
+}
+
+/** What the demo's keeper noted of bellies in the last days. */
+export function lookedLately({ groups, today, chance, now }: Watched) {
+  return LOOKS.map(({ daysAgo, group, belly, hungBack = false, note = '' }) => ({
+    id: chance.id(now),
+    groupId: groups.find(({ name }) => name === group)!.id,
+    day: addDays(today, -daysAgo),
+    at: new Date(now.getTime() - daysAgo * 86_400_000),
+    belly,
+    hungBack,
+    absent: false,
+    injured: false,
+    colour: null,
+    droppings: null,
+    note,
+    hand: null,
+  }));
 }

@@ -32,6 +32,8 @@ export interface DemoGroup {
   /** How often a serving of this group is forgotten or goes uneaten, 0..1. */
   forgotten?: number;
   refusing?: number;
+  /** A food that it has refused for so many days. */
+  refuses?: { food: string; days: number };
 }
 
 const weekdays = (...days: number[]) => days;
@@ -237,6 +239,7 @@ export const GROUPS: DemoGroup[] = [
       },
     ],
     refusing: 0.05,
+    refuses: { food: 'frozen-brine-shrimp', days: 12 },
   },
   {
     name: 'Steel-blue killifish',

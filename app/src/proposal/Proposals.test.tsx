@@ -1,0 +1,210 @@
+import type { Group, Proposals as Proposed } from '@open-larder/contract';
+import { fireEvent, screen, waitFor } from '@testing-library/react-native';
+import { useHouse } from '../store';
+import { answers, food, group } from '../testing/house';
+import { sent, standIn } from '../testing/server';
+import { show } from '../testing/show';
+import { Toast } from '../ui';
+import { Proposals } from './Proposals';
+import { TrainingCard } from './TrainingCard';
+import { TrainSheet } from './TrainSheet';
+import { sayStep } from './words';
+
+jest.mock('expo-router', () => jest.requireActual('../testing/router'));
+
+const worms = { ...food, id: 'f2', name: 'Worms' };
+const training = {
+  id: 'tr',
+  servingId: 's1',
+  foodId: 'f2',
+  step: 2,
+  share: 0.25,
+  offers: 3,
+  ends: null,
+} satisfies Group['training'];
+const portions: Proposed['portions'][number] = {
+  groupId: 'g1',
+  groupName: 'Zebrafish',
+  tankId: 't1',
+  dietVersion: 4,
+  change: -0.1,
+  signs: [
+    { kind: 'left', day: '2026-03-03', says: '50 % left' },
+    { kind: 'belly', day: '2026-03-02', says: 'round' },
+    { kind: 'left', day: '2026-03-01', says: '25 % left' },
+    { kind: 'left', day: '2026-02-28', says: '25 % left' },
+  ],
+  changed: [
+    {
+      servingId: 's1',
+      foodName: 'Fine flake',
+      momentName: 'After work',
+      before: '3 pinches',
+      after: '2½ pinches',
+    },
+  ],
+  why: { label: 'Change', value: -10, unit: '%', basis: 'computed', from: [] },
+};
+const refused: Proposed['trainings'][number] = {
+  groupId: 'g1',
+  groupName: 'Zebrafish',
+  tankId: 't1',
+  foodId: 'f2',
+  foodName: 'Worms',
+  withFoodName: 'Fine flake',
+  servingId: 's1',
+  dealt: 3,
+  refused: 2,
+  newcomerDays: 9,
+};
+
+function Shown({ part = 'all' }: { part?: 'all' | 'card' | 'sheet' }) {
+  const { data } = useHouse();
+  const [of] = data?.groups ?? [];
+  if (!data || !of) return null;
+  return part === 'card' ? (
+    <TrainingCard group={of} data={data} />
+  ) : part === 'sheet' ? (
+    <TrainSheet group={of} data={data} onClose={() => undefined} />
+  ) : (
+    <Proposals data={data} />
+  );
+}
+
+const ok = ({ body }: { body: unknown }) => ({ status: 201, body });
+function open(
+  proposed: Partial<Proposed>,
+  of: Partial<Group> = {},
+  part: 'all' | 'card' | 'sheet' = 'all',
+) {
+  const now = { ...group, ...of };
+  const asked = standIn({
+    ...answers(),
+    'GET /api/groups': { items: [now], next: null },
+    'GET /api/foods': { items: [food, worms], next: null },
+    'GET /api/proposals': { portions: [], trainings: [], ...proposed },
+    'POST /api/proposals/answers': ok,
+    'POST /api/trainings': () => ({ status: 201, body: now }),
+    'POST /api/trainings/tr/end': () => ({
+      status: 201,
+      body: { ...now, training: null, diet: { ...group.diet, version: 5 } },
+    }),
+    'PUT /api/groups/g1/diet': ok,
+  });
+  show(
+    <>
+      <Shown part={part} />
+      <Toast />
+    </>,
+  );
+  return asked;
+}
+const posted = (asked: ReturnType<typeof standIn>, path: string) =>
+  asked.filter((one) => one.method === 'POST' && one.path === path).map(({ body }) => body);
+
+describe('proposed portions', () => {
+  it('say what was seen and what becomes of them, and are accepted by a tap', async () => {
+    const asked = open({ portions: [portions] });
+    expect(await screen.findByText('Zebrafish: 10 % less')).toBeTruthy();
+    expect(screen.getByText(/50 % left on Tue 3 Mar; round on .*; and 1 more/)).toBeTruthy();
+    expect(screen.getByText('Fine flake, after work: 3 → 2½ pinches')).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('Give Zebrafish 10 % less'));
+    await waitFor(() =>
+      expect(posted(asked, '/api/proposals/answers')).toMatchObject([
+        { groupId: 'g1', kind: 'portions', accepted: true, dietVersion: 4, foodId: null },
+      ]),
+    );
+    expect(await screen.findByText('Zebrafish get 10 % less from now on.')).toBeTruthy();
+  });
+
+  it('are declined by another, with a way back', async () => {
+    const asked = open({ portions: [portions] });
+    fireEvent.press(await screen.findByLabelText('Leave the portions of Zebrafish'));
+    expect(await screen.findByText(/not asked again for a week/)).toBeTruthy();
+    const [{ id }] = sent(asked, 'POST') as [{ id: string }];
+    fireEvent.press(screen.getByText('Undo'));
+    await waitFor(() => expect(posted(asked, `/api/answers/${id}/undo`)).toHaveLength(1));
+  });
+
+  it('are nothing to see where nothing is proposed', async () => {
+    open({});
+    await waitFor(() => expect(fetch).toHaveBeenCalledWith('/api/proposals', expect.anything()));
+    expect(screen.queryByText(/proposal/)).toBeNull();
+  });
+
+  it('name the unit once, unless it changes', () => {
+    expect(sayStep({ before: '3 pinches', after: '2½ pinches' })).toBe('3 → 2½ pinches');
+    expect(sayStep({ before: '1½ pinches', after: '1 pinch' })).toBe('1½ pinches → 1 pinch');
+  });
+});
+
+describe('a proposed training', () => {
+  it('is begun by a tap', async () => {
+    const asked = open({ trainings: [refused] });
+    expect(await screen.findByText(/Came 9 days ago. Refused 2 of 3 in two weeks/)).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('Train Zebrafish onto worms'));
+    await waitFor(() =>
+      expect(posted(asked, '/api/trainings')).toMatchObject([
+        { groupId: 'g1', servingId: 's1', foodId: 'f2', fromStep: 1 },
+      ]),
+    );
+  });
+
+  it('is declined by another', async () => {
+    const asked = open({ trainings: [refused] });
+    fireEvent.press(await screen.findByLabelText('Do not train Zebrafish onto worms'));
+    await waitFor(() =>
+      expect(posted(asked, '/api/proposals/answers')).toMatchObject([
+        { kind: 'training', foodId: 'f2', accepted: false, dietVersion: group.diet!.version },
+      ]),
+    );
+  });
+
+  it('of one’s own accord takes a food, and a serving to mix it into', async () => {
+    const asked = open({}, {}, 'sheet');
+    fireEvent.press(await screen.findByLabelText(/^New food/));
+    fireEvent.press(await screen.findByText('Worms'));
+    fireEvent.press(screen.getByLabelText('Begin the training'));
+    await waitFor(() =>
+      expect(posted(asked, '/api/trainings')).toMatchObject([{ servingId: 's1', foodId: 'f2' }]),
+    );
+  });
+});
+
+describe('a training that is on', () => {
+  it('shows its step, and goes on there when its end is undone', async () => {
+    const asked = open({}, { training }, 'card');
+    expect(await screen.findByLabelText('Step 2 of 5')).toBeTruthy();
+    expect(screen.getByText(/25 % of the meal, the rest fine flake. 3 meals so far/)).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('End the training of Zebrafish'));
+    await screen.findByText('Zebrafish: the training has ended.');
+    expect(posted(asked, '/api/trainings/tr/end')).toMatchObject([{ kept: false }]);
+    fireEvent.press(screen.getByText('Undo'));
+    await waitFor(() =>
+      expect(posted(asked, '/api/trainings')).toMatchObject([{ foodId: 'f2', fromStep: 2 }]),
+    );
+  });
+
+  it('says where its serving is no longer planned', async () => {
+    open({}, { training: { ...training, servingId: 'gone' } }, 'card');
+    expect(await screen.findByText(/no longer planned/)).toBeTruthy();
+    expect(screen.queryByText('Into the diet')).toBeNull();
+  });
+
+  it('that has taken the food is put into the diet by a tap; undone, all is as before', async () => {
+    const asked = open({}, { training: { ...training, step: 5, share: 1, ends: 'taken' } });
+    fireEvent.press(await screen.findByLabelText('Put worms into the diet of Zebrafish'));
+    await screen.findByText('Zebrafish have worms in their diet now.');
+    expect(posted(asked, '/api/trainings/tr/end')).toMatchObject([{ kept: true }]);
+    fireEvent.press(screen.getByText('Undo'));
+    await waitFor(() => expect(sent(asked, 'PUT')).toMatchObject([{ version: 5 }]));
+    await waitFor(() => expect(posted(asked, '/api/trainings')).toHaveLength(1));
+  });
+
+  it('that is hopeless says so, and is ended', async () => {
+    const asked = open({}, { training: { ...training, ends: 'hopeless' } });
+    expect(await screen.findByText('Zebrafish do not learn worms')).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('End the training of Zebrafish'));
+    await waitFor(() => expect(posted(asked, '/api/trainings/tr/end')).toHaveLength(1));
+  });
+});

@@ -1,0 +1,96 @@
+import type {
+  Group,
+  PortionsProposed,
+  Problem,
+  TrainingProposed,
+  TrainingRow,
+} from '@open-larder/contract';
+import { v7 as uuidv7 } from 'uuid';
+import { api, useHand, useNow } from '../store';
+import { lowerFirst, useSay } from '../ui';
+import { sayChange } from './words';
+
+/** Answers to what is proposed, and the life of a training; each with a way back. */
+export function useAnswer() {
+  const say = useSay();
+  const now = useNow();
+  const hand = useHand();
+  const [send] = api.useAnswerProposalMutation();
+  const [undo] = api.useUndoAnswerMutation();
+  const [begin] = api.useBeginTrainingMutation();
+  const [end] = api.useEndTrainingMutation();
+  const [editDiet] = api.useEditDietMutation();
+  const stamp = () => ({ id: uuidv7(), hand, at: new Date().toISOString() });
+  /** Whether it went well; what went wrong is said. */
+  const well = (done: { error?: unknown }): boolean => {
+    if (done.error) say((done.error as Problem).detail, { tone: 'fault' });
+    return !done.error;
+  };
+  const takeBack = async (id: string) => {
+    const { hand: _, ...body } = stamp();
+    well(await undo({ params: { id }, body }));
+  };
+
+  const startTraining = async (
+    { groupId, servingId, foodId }: Pick<TrainingProposed, 'groupId' | 'servingId' | 'foodId'>,
+    fromStep = 1,
+  ): Promise<string | null> => {
+    const body = { ...stamp(), groupId, servingId, foodId, day: now.day, fromStep };
+    return well(await begin({ body })) ? body.id : null;
+  };
+  const stopTraining = async (id: string, kept: boolean): Promise<Group | null> => {
+    const done = await end({ params: { id }, body: { ...stamp(), kept } });
+    return well(done) ? (done.data as Group) : null;
+  };
+
+  return {
+    async portions(proposal: PortionsProposed, accepted: boolean) {
+      const { groupId, dietVersion, groupName } = proposal;
+      const body = { ...stamp(), groupId, dietVersion, accepted };
+      if (!well(await send({ body: { ...body, kind: 'portions', foodId: null } }))) return;
+      say(
+        accepted
+          ? `${groupName} get ${sayChange(proposal.change)} from now on.`
+          : `${groupName} stay as they are; not asked again for a week.`,
+        { undo: () => void takeBack(body.id) },
+      );
+    },
+    async declineTraining({ groupId, foodId, groupName }: TrainingProposed, dietVersion: number) {
+      const body = { ...stamp(), groupId, foodId, dietVersion, accepted: false };
+      if (!well(await send({ body: { ...body, kind: 'training' } }))) return;
+      say(`${groupName} are not trained; not asked again for a week.`, {
+        undo: () => void takeBack(body.id),
+      });
+    },
+    async begin(wanted: Pick<TrainingProposed, 'groupId' | 'servingId' | 'foodId'>, names: string) {
+      const id = await startTraining(wanted);
+      if (id === null) return false;
+      say(`${names}: the mixed meal stands in the round.`, {
+        undo: () => void stopTraining(id, false),
+      });
+      return true;
+    },
+    /** End it as it was before; «undo» goes on at the step where it was. */
+    async stop(group: Group, training: TrainingRow) {
+      if (!(await stopTraining(training.id, false))) return;
+      say(`${group.name}: the training has ended.`, {
+        undo: () => void startTraining({ ...training, groupId: group.id }, training.step),
+      });
+    },
+    /** End it with the new food in the diet. */
+    async keep(group: Group, training: TrainingRow, foodName: string) {
+      const before = group.diet;
+      const after = await stopTraining(training.id, true);
+      if (!after) return;
+      say(`${group.name} have ${lowerFirst(foodName)} in their diet now.`, {
+        undo: async () => {
+          if (!before || !after.diet) return;
+          const { validFrom: _, ...diet } = before;
+          const body = { ...diet, version: after.diet.version };
+          if (!well(await editDiet({ params: { id: group.id }, body }))) return;
+          await startTraining({ ...training, groupId: group.id }, training.step);
+        },
+      });
+    },
+  };
+}

@@ -1,0 +1,58 @@
+import type { Group, Problem } from '@open-larder/contract';
+import { v7 as uuidv7 } from 'uuid';
+import { api } from '../store';
+import { useSay } from '../ui';
+
+/**
+ * One of a group holds eggs in her mouth and eats nothing: a group of her own that fasts, so that the
+ * others are not fed for her. Where she is alone, her group does.
+ */
+export function useHolding(day: string) {
+  const say = useSay();
+  const [split] = api.useSplitGroupMutation();
+  const [merge] = api.useMergeGroupMutation();
+  const [add] = api.useAddGroupEventMutation();
+  const [withdraw] = api.useWithdrawGroupEventMutation();
+  const well = (done: { error?: unknown }): boolean => {
+    if (done.error) say((done.error as Problem).detail, { tone: 'fault' });
+    return !done.error;
+  };
+  const brood = async (groupId: string): Promise<string | null> => {
+    const body = { id: uuidv7(), kind: 'staged', stage: 'brooding', day, note: '' } as const;
+    return well(await add({ params: { id: groupId }, body })) ? body.id : null;
+  };
+  const alone = async (group: Group) => {
+    const eventId = await brood(group.id);
+    if (eventId === null) return false;
+    say(`${group.name} fasts while she holds. Note her stage when the young are out.`, {
+      undo: () =>
+        void withdraw({ params: { id: eventId }, body: { id: uuidv7(), replacement: null } }),
+    });
+    return true;
+  };
+  return async (group: Group): Promise<boolean> => {
+    if (group.size.total <= 1) return alone(group);
+    const id = uuidv7();
+    const one = group.size.females > 0 ? { females: 1, unsexed: 0 } : { females: 0, unsexed: 1 };
+    const body = {
+      id,
+      name: `${group.name}, holding`.slice(0, 60),
+      tankId: group.tankId,
+      day,
+      males: 0,
+      ...one,
+      apart: false,
+      note: 'holding eggs',
+    };
+    if (!well(await split({ params: { id: group.id }, body }))) return false;
+    if ((await brood(id)) === null) return false;
+    say(`One fasts while she holds; ${group.name} get food for one less.`, {
+      undo: () =>
+        void merge({
+          params: { id },
+          body: { id: uuidv7(), intoGroupId: group.id, day, note: '' },
+        }),
+    });
+    return true;
+  };
+}
