@@ -2,7 +2,7 @@ import type { Outcome, RoundServingView } from '@open-larder/contract';
 import { sayGrams, sayUnits, toGrams, toHandUnits } from '@open-larder/core/food';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { api } from '../store';
+import { useHousehold } from '../store';
 import { Button, Choice, Field, Sheet, Stepper, Text, lowerFirst } from '../ui';
 
 type Other = Exclude<Outcome, 'served'>;
@@ -37,7 +37,7 @@ export function OtherSheet({ serving, onClose, onLog }: Props) {
   const [outcome, setOutcome] = useState<Other>('less');
   const [units, setUnits] = useState(half);
   const [note, setNote] = useState('');
-  const phrases = api.useHouseholdQuery().data?.phrases ?? [];
+  const phrases = useHousehold()?.phrases ?? [];
   const choose = (next: Other) => {
     setOutcome(next);
     setUnits(next === 'skipped' ? 0 : next === 'less' ? half : next === 'more' ? more : planned);

@@ -1,6 +1,6 @@
 import type { Preparation, RoundView } from '@open-larder/contract';
 import Check from 'lucide-react-native/icons/check';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { View } from 'react-native';
 import { FoodSign } from '../draw';
 import { api, useHand, useRow, useWords, type HouseData } from '../store';
@@ -9,9 +9,8 @@ import { themed, useColours } from '../theme';
 import { Button, Card, Text, lowerFirst } from '../ui';
 import { useChores } from './useChores';
 
-interface Props {
+interface Props extends Pick<RoundView, 'day' | 'done'> {
   data: HouseData;
-  round: RoundView;
   /** Minutes of the household's day; null for another day. */
   minutes: number | null;
 }
@@ -21,15 +20,15 @@ const EARLY_MIN = 90;
 const DAY_MIN = 1440;
 
 /** What to soak, thaw and cut: what is due now, and what comes later that day. */
-export function Preparing({ data, round, minutes }: Props) {
+export const Preparing = memo(function Preparing({ data, day, done: chored, minutes }: Props) {
   const styles = useStyles();
   const hand = useHand();
-  const { data: found } = api.usePreparationsQuery({ day: round.day, hand });
-  const chores = useChores(round);
+  const { data: found } = api.usePreparationsQuery({ day, hand });
+  const chores = useChores({ day });
   const [all, setAll] = useState(false);
   const tasks = found?.tasks ?? [];
   if (tasks.length === 0) return null;
-  const doneBy = new Map(round.done.map((chore) => [chore.about, chore]));
+  const doneBy = new Map(chored.map((chore) => [chore.about, chore]));
   const isDue = (task: Preparation) => minutes === null || task.startMin <= minutes + EARLY_MIN;
   // What should be ready by now and was never begun is past preparing.
   const shown = tasks.filter(
@@ -74,7 +73,7 @@ export function Preparing({ data, round, minutes }: Props) {
       ))}
     </Card>
   );
-}
+});
 
 const sayTask = (task: Preparation) => `${task.amount} ${lowerFirst(task.foodName)}: ${task.what}`;
 

@@ -1,4 +1,5 @@
 import type { RoundView } from '@open-larder/contract';
+import { memo } from 'react';
 import { View } from 'react-native';
 import type { HouseData } from '../store';
 import { Text } from '../ui';
@@ -6,12 +7,15 @@ import { Text } from '../ui';
 type Rest = RoundView['resting'][number];
 
 /** Who gets nothing today, and why. */
-export function Resting({ round, data }: { round: RoundView; data: HouseData }) {
-  if (round.resting.length === 0) return null;
+export const Resting = memo(function Resting({
+  resting,
+  data,
+}: Pick<RoundView, 'resting'> & { data: HouseData }) {
+  if (resting.length === 0) return null;
   return (
     <View style={{ gap: 4 }}>
       <Text look="subtitle">Nothing today</Text>
-      {round.resting.map((rest) => (
+      {resting.map((rest) => (
         <Text key={rest.groupId} tone="quiet">
           {rest.groupName}, {data.tanks.find((tank) => tank.id === rest.tankId)?.name}:{' '}
           {reason(rest)}
@@ -19,7 +23,7 @@ export function Resting({ round, data }: { round: RoundView; data: HouseData }) 
       ))}
     </View>
   );
-}
+});
 
 function reason(rest: Rest): string {
   switch (rest.reason) {

@@ -11,9 +11,9 @@ import { useRouter } from 'expo-router';
 import ChevronLeft from 'lucide-react-native/icons/chevron-left';
 import ChevronRight from 'lucide-react-native/icons/chevron-right';
 import Printer from 'lucide-react-native/icons/printer';
-import { useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
-import { api, useHand, useHouse, useNow, useWords, type HouseData } from '../store';
+import { api, reading, useHand, useHouse, useNow, useWords, type HouseData } from '../store';
 import { ScreenTools } from '../shell';
 import { useColours } from '../theme';
 import { Button, Empty, Fault, IconButton, Screen, Skeleton, Tabs, Text } from '../ui';
@@ -21,10 +21,11 @@ import { AgainSheet } from './AgainSheet';
 import { isNear, momentNow, missed, open } from './moments';
 import { OtherSheet } from './OtherSheet';
 import { Preparing } from './Preparing';
+import { mealsOf } from './late';
 import { Resting } from './Resting';
 import { RoundRibbon } from './RoundRibbon';
 import { StillWatched } from './StillWatched';
-import { StopCard } from './StopCard';
+import { StopCard, type Acts } from './StopCard';
 import { ToOrder } from './ToOrder';
 import { Unplanned } from './Unplanned';
 import { later } from '../ui/later';
@@ -46,7 +47,7 @@ export function RoundScreen({ day: asked }: { day?: string }) {
   const day = asked ?? now.day;
   const loaded = useHouse();
   const hand = useHand();
-  const round = api.useRoundQuery({ day, hand });
+  const round = api.useRoundQuery({ day, hand }, reading<RoundView>());
   const print = usePrintRound(day);
   const [chosen, setChosen] = useState<string | null>(null);
   const problem = loaded.problem ?? (round.error as Problem | undefined);
@@ -61,6 +62,15 @@ export function RoundScreen({ day: asked }: { day?: string }) {
   const [again, setAgain] = useState<{ serving: RoundServingView; fed: Feeding } | null>(null);
   const feed = useFeed(day, ready, (serving, fed) => setAgain({ serving, fed }));
   const [other, setOther] = useState<RoundServingView | null>(null);
+  const acts = useActs({
+    serve: (serving) => void feed.feed(serving),
+    deal: (serving, deal) => void feed.feed(serving, deal),
+    serveAll: (servings, what) => void feed.feedAll(servings, what),
+    other: (serving) => (serving.fed ? setAgain({ serving, fed: serving.fed }) : setOther(serving)),
+    undo: (fed) => void feed.takeBack(fed),
+    look: setLook,
+  });
+  const meals = useSame(round.data ? mealsOf(round.data) : {});
   const next = current ? (open(current)[0]?.servingId ?? null) : null;
   // A moment that is far off is not served in one tap: the screen moves on to it by itself.
   const rest = current && isNear(current, minutes) ? open(current) : [];
@@ -74,8 +84,8 @@ export function RoundScreen({ day: asked }: { day?: string }) {
           />
         </View>
       ) : null}
-      <Unplanned {...ready} onUndo={(fed) => void feed.takeBack(fed)} />
-      {current ? <Resting {...ready} /> : null}
+      <Unplanned unplanned={ready.round.unplanned} data={ready.data} onUndo={acts.undo} />
+      {current ? <Resting resting={ready.round.resting} data={ready.data} /> : null}
       {day === now.day ? <ToOrder /> : null}
       {day === now.day ? <Proposals data={ready.data} /> : null}
     </>
@@ -110,17 +120,10 @@ export function RoundScreen({ day: asked }: { day?: string }) {
                     day={day}
                     momentId={current?.momentId ?? ''}
                     data={ready.data}
-                    nextId={next}
-                    round={ready.round}
+                    nextId={stop.servings.some((one) => one.servingId === next) ? next : null}
+                    meals={meals}
                     minutes={minutes}
-                    onServe={(serving) => void feed.feed(serving)}
-                    onDeal={(serving, deal) => void feed.feed(serving, deal)}
-                    onServeAll={(servings, what) => void feed.feedAll(servings, what)}
-                    onOther={(serving) =>
-                      serving.fed ? setAgain({ serving, fed: serving.fed }) : setOther(serving)
-                    }
-                    onUndo={(fed) => void feed.takeBack(fed)}
-                    onLook={setLook}
+                    acts={acts}
                   />
                 </View>
               ),
@@ -168,6 +171,30 @@ export function RoundScreen({ day: asked }: { day?: string }) {
   );
 }
 
+/** The same functions all day, that do what the newest of them do. */
+function useActs(newest: Acts): Acts {
+  const latest = useRef(newest);
+  latest.current = newest;
+  return useMemo(
+    () => ({
+      serve: (serving) => latest.current.serve(serving),
+      deal: (serving, deal) => latest.current.deal(serving, deal),
+      serveAll: (servings, what) => latest.current.serveAll(servings, what),
+      other: (serving) => latest.current.other(serving),
+      undo: (fed) => latest.current.undo(fed),
+      look: (tank) => latest.current.look(tank),
+    }),
+    [],
+  );
+}
+
+/** The value of before, as long as the new one says the same. */
+function useSame<T>(value: T): T {
+  const before = useRef(value);
+  if (JSON.stringify(before.current) !== JSON.stringify(value)) before.current = value;
+  return before.current;
+}
+
 interface HeadProps {
   data: HouseData;
   round: RoundView;
@@ -192,7 +219,7 @@ function RoundHead({ data, round, current, minutes, onChoose }: HeadProps) {
           label: `${moment.name} ${count(moment)}`,
         }))}
       />
-      <Preparing data={data} round={round} minutes={minutes} />
+      <Preparing data={data} day={round.day} done={round.done} minutes={minutes} />
       <StillWatched data={data} day={round.day} momentId={current.momentId} />
       {late.map((moment) => (
         <View
@@ -259,7 +286,7 @@ function NothingPlanned({ data, round }: { data: HouseData; round: RoundView }) 
         text={text}
         action={<Button look="primary" label={act} onPress={() => router.push(href as '/tanks')} />}
       />
-      <Resting round={round} data={data} />
+      <Resting resting={round.resting} data={data} />
     </>
   );
 }

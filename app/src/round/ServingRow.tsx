@@ -6,7 +6,7 @@ import Ellipsis from 'lucide-react-native/icons/ellipsis';
 import { View } from 'react-native';
 import { ZONE_WORDS } from '../diet/words';
 import { FoodSign } from '../draw';
-import { api, useHand, useRow, useWords } from '../store';
+import { api, useHand, useHousehold, useRow, useWords } from '../store';
 import { themed, useColours } from '../theme';
 import { Button, IconButton, Text, WhyLink, lowerFirst } from '../ui';
 import { localNow } from '../store/useNow';
@@ -133,7 +133,7 @@ function Fed({
   const words = useWords();
   const colours = useColours();
   const row = useRow();
-  const { data: household } = api.useHouseholdQuery();
+  const household = useHousehold();
   const at = localNow(new Date(fed.at), household?.timeZone ?? 'UTC').minutes;
   const amount = fed.outcome === 'skipped' ? serving.portion : sayUnits(fed.units, serving.unit);
   return (

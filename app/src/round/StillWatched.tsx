@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { View } from 'react-native';
 import { useAppSelector, type HouseData } from '../store';
 import { Card, Text } from '../ui';
@@ -5,7 +6,7 @@ import { MealTimer } from './MealTimer';
 import { mealKey } from './watched';
 
 /** Meals of other moments that are still in the water: a slice that lies until it is lifted. */
-export function StillWatched({
+export const StillWatched = memo(function StillWatched({
   data,
   day,
   momentId,
@@ -34,4 +35,4 @@ export function StillWatched({
       ))}
     </Card>
   );
-}
+});

@@ -1,59 +1,58 @@
-import type {
-  Feeding,
-  RoundServingView,
-  RoundStopView,
-  RoundView,
-  Tank,
-} from '@open-larder/contract';
+import type { Feeding, RoundServingView, RoundStopView, Tank } from '@open-larder/contract';
 import { sayUnits, toHandUnits } from '@open-larder/core/food';
 import { BELLY_WORDS } from '@open-larder/core/ration';
 import { useRouter } from 'expo-router';
+import { memo } from 'react';
 import { View } from 'react-native';
 import { useAppSelector, useWords, type HouseData } from '../store';
 import { themed } from '../theme';
 import { Button, Card, Text } from '../ui';
 import { NumberTag } from '../tank/NumberTag';
 import { TankPicture } from '../tank/TankPicture';
-import { lateOf, sayLate } from './late';
+import { lateOf, sayLate, type Meals } from './late';
 import { lookAgain } from './lookAgain';
 import { MealTimer } from './MealTimer';
 import { ServingRow } from './ServingRow';
 import type { Deal } from './useFeed';
 import { mealKey } from './watched';
 
+/** What is done at a tank. Always the same functions, whatever the round is. */
+export interface Acts {
+  serve: (serving: RoundServingView) => void;
+  deal: (serving: RoundServingView, deal: Deal) => void;
+  serveAll: (servings: RoundServingView[], what: string) => void;
+  other: (serving: RoundServingView) => void;
+  undo: (fed: Feeding) => void;
+  look: (tank: Tank) => void;
+}
+
 interface Props {
   stop: RoundStopView;
   day: string;
   momentId: string;
   data: HouseData;
-  /** The whole day, and minutes of it that are over; null for another day. */
-  round: RoundView;
+  /** When each group is fed that day. */
+  meals: Meals;
+  /** Minutes of the day that are over; null for another day. */
   minutes: number | null;
-  /** Serving that is next in the whole round. */
+  /** The serving of this tank that is next in the whole round; null where it is elsewhere. */
   nextId: string | null;
-  onServe: (serving: RoundServingView) => void;
-  onDeal: (serving: RoundServingView, deal: Deal) => void;
-  onServeAll: (servings: RoundServingView[], what: string) => void;
-  onOther: (serving: RoundServingView) => void;
-  onUndo: (fed: Feeding) => void;
-  onLook: (tank: Tank) => void;
+  acts: Acts;
 }
 
-/** One tank on the walk: its picture and its servings. */
-export function StopCard({
+/**
+ * One tank on the walk: its picture and its servings. Drawn anew only when something of its own
+ * changes: a tap at one tank must not cost the drawing of all.
+ */
+export const StopCard = memo(function StopCard({
   stop,
   day,
   momentId,
   data,
-  round,
+  meals,
   minutes,
   nextId,
-  onServe,
-  onDeal,
-  onServeAll,
-  onOther,
-  onUndo,
-  onLook,
+  acts,
 }: Props) {
   const router = useRouter();
   const styles = useStyles();
@@ -65,7 +64,7 @@ export function StopCard({
   if (!tank) return null;
   const again = lookAgain(data.groupsIn.get(tank.id) ?? [], day);
   const lateLine = (serving: RoundServingView) => {
-    const late = minutes === null ? null : lateOf(round, stop, serving, data, minutes);
+    const late = minutes === null ? null : lateOf(meals, stop, serving, data, minutes);
     if (!late) return null;
     const half = toHandUnits(serving.massG / 2, serving.unit);
     const skip = late.part === 0 || half >= serving.units;
@@ -73,7 +72,7 @@ export function StopCard({
       says: sayLate(late, words),
       label: late.part === 1 ? null : skip ? 'Leave it out' : `Log ${sayUnits(half, serving.unit)}`,
       onLog: () =>
-        onDeal(
+        acts.deal(
           serving,
           skip
             ? { outcome: 'skipped', units: 0, note: 'missed' }
@@ -82,9 +81,8 @@ export function StopCard({
     };
   };
   const due = stop.servings.filter((serving) => serving.fed === null);
-  const isNext = stop.servings.some((serving) => serving.servingId === nextId);
   return (
-    <Card marked={isNext} label={tank.name}>
+    <Card marked={nextId !== null} label={tank.name}>
       <View style={styles.head}>
         <View style={styles.words}>
           <View style={styles.title}>
@@ -108,9 +106,9 @@ export function StopCard({
           day={day}
           next={serving.servingId === nextId}
           late={lateLine(serving)}
-          onServe={() => onServe(serving)}
-          onOther={() => onOther(serving)}
-          onUndo={onUndo}
+          onServe={() => acts.serve(serving)}
+          onOther={() => acts.other(serving)}
+          onUndo={acts.undo}
         />
       ))}
       {meal ? <MealTimer meal={meal} data={data} /> : null}
@@ -126,14 +124,14 @@ export function StopCard({
           <Button
             look="bare"
             label={`All of ${tank.name} as planned`}
-            onPress={() => onServeAll(due, tank.name)}
+            onPress={() => acts.serveAll(due, tank.name)}
           />
         ) : null}
         <Button
           look="bare"
           label="Look"
           spoken={`Look at the fish of ${tank.name}`}
-          onPress={() => onLook(tank)}
+          onPress={() => acts.look(tank)}
         />
         <Button
           look="bare"
@@ -144,7 +142,7 @@ export function StopCard({
       </View>
     </Card>
   );
-}
+});
 
 const useStyles = themed((c) => ({
   head: { flexDirection: 'row', alignItems: 'center', gap: 12, padding: 12 },

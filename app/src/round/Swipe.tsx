@@ -53,8 +53,8 @@ export function Swipe({ right, left, children }: Props) {
 }
 
 const useStyles = themed((c) => ({
-  // The browser scrolls upwards and downwards; sideways is ours.
-  swipe: { overflow: 'hidden', touchAction: 'pan-y' } as object,
+  // The browser scrolls upwards and downwards; sideways is ours, and selects no words.
+  swipe: { overflow: 'hidden', touchAction: 'pan-y', userSelect: 'none' } as object,
   behind: {
     position: 'absolute',
     inset: 0,

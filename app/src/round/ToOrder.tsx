@@ -1,10 +1,11 @@
 import { useRouter } from 'expo-router';
+import { memo } from 'react';
 import { shoppingList } from '../larder/errands';
 import { api, useNow } from '../store';
 import { Card, ListRow } from '../ui';
 
 /** A word in the Round before a pack runs out: what must be ordered, or made, today. */
-export function ToOrder() {
+export const ToOrder = memo(function ToOrder() {
   const router = useRouter();
   const now = useNow();
   const { data: foods } = api.useFoodsQuery();
@@ -28,4 +29,4 @@ export function ToOrder() {
       />
     </Card>
   );
-}
+});

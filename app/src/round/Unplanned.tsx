@@ -1,23 +1,23 @@
 import type { Feeding, RoundView } from '@open-larder/contract';
 import { sayUnits } from '@open-larder/core/food';
+import { memo } from 'react';
 import { View } from 'react-native';
 import type { HouseData } from '../store';
 import { Button, Card, ListRow, lowerFirst, Text } from '../ui';
 
-interface Props {
-  round: RoundView;
+interface Props extends Pick<RoundView, 'unplanned'> {
   data: HouseData;
   onUndo: (fed: Feeding) => void;
 }
 
 /** What was logged that day for servings that have since left the plan: it stays in sight. */
-export function Unplanned({ round, data, onUndo }: Props) {
-  if (round.unplanned.length === 0) return null;
+export const Unplanned = memo(function Unplanned({ unplanned, data, onUndo }: Props) {
+  if (unplanned.length === 0) return null;
   return (
     <View style={{ gap: 8 }}>
       <Text look="subtitle">Served before the plan changed</Text>
       <Card>
-        {round.unplanned.map((fed, index) => {
+        {unplanned.map((fed, index) => {
           const food = data.foods.find((one) => one.id === fed.foodId);
           const group = data.groups.find((one) => one.id === fed.groupId);
           return (
@@ -37,4 +37,4 @@ export function Unplanned({ round, data, onUndo }: Props) {
       </Card>
     </View>
   );
-}
+});

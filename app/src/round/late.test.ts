@@ -1,7 +1,7 @@
 import type { RoundServingView, RoundView } from '@open-larder/contract';
 import { food, group, round, tank } from '../testing/house';
 import type { HouseData } from '../store';
-import { lateOf, sayLate } from './late';
+import { lateOf, mealsOf, sayLate } from './late';
 
 const words = {
   time: (minutes: number) => `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}`,
@@ -24,7 +24,7 @@ function day(meals = [630, 1110]): RoundView {
 }
 const said = (nowMin: number, view = day(), over: Partial<HouseData> = {}) => {
   const stop = view.moments[0]!.stops[0]!;
-  const found = lateOf(view, stop, stop.servings[0]!, { ...data, ...over }, nowMin);
+  const found = lateOf(mealsOf(view), stop, stop.servings[0]!, { ...data, ...over }, nowMin);
   return found && sayLate(found, words);
 };
 

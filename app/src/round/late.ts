@@ -7,9 +7,23 @@ const isLit = ({ onMin, offMin }: LightHours, minutes: number) => {
   return onMin <= offMin ? at >= onMin && at < offMin : at >= onMin || at < offMin;
 };
 
+/** The minutes of a day at which each group is fed, in order. */
+export type Meals = Readonly<Record<string, readonly number[]>>;
+
+export function mealsOf(round: RoundView): Meals {
+  const meals: Record<string, number[]> = {};
+  for (const { stops } of round.moments) {
+    for (const { minutes, servings } of stops) {
+      for (const { groupId } of servings) (meals[groupId] ??= []).push(minutes);
+    }
+  }
+  for (const minutes of Object.values(meals)) minutes.sort((a, b) => a - b);
+  return meals;
+}
+
 /** What to do about a serving of today that is late, and when its group is fed next. */
 export function lateOf(
-  round: RoundView,
+  meals: Meals,
   { tankId, minutes: plannedMin }: RoundStopView,
   { groupId, fed }: RoundServingView,
   data: HouseData,
@@ -18,14 +32,7 @@ export function lateOf(
   const group = data.groups.find((one) => one.id === groupId);
   const tank = data.tanks.find((one) => one.id === tankId);
   if (fed || !group || !tank) return null;
-  const later = round.moments.flatMap(({ stops }) =>
-    stops.flatMap((stop) =>
-      stop.minutes > plannedMin && stop.servings.some((one) => one.groupId === groupId)
-        ? [stop.minutes]
-        : [],
-    ),
-  );
-  const nextMin = later.length > 0 ? Math.min(...later) : null;
+  const nextMin = meals[groupId]?.find((minutes) => minutes > plannedMin) ?? null;
   const light = { onMin: tank.lightOnMin, offMin: tank.lightOffMin };
   const advice = lateAdvice({
     stage: group.stage,

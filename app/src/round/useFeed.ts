@@ -12,7 +12,10 @@ import { PLAIN } from '@open-larder/core/round';
 import { api, useAppDispatch, useHand, type HouseData } from '../store';
 import { localNow } from '../store/useNow';
 import { useSay } from '../ui';
+import { useSettle } from './useSettle';
 import { dropTakenBack, dropWatched } from './watched';
+
+const UNSEEN = { selectFromResult: () => ({}) };
 
 export interface Deal {
   outcome: Outcome;
@@ -39,8 +42,10 @@ export function useFeed(
   const dispatch = useAppDispatch();
   const say = useSay();
   const hand = useHand();
-  const [log] = api.useLogFeedingMutation();
-  const [undo] = api.useUndoFeedingMutation();
+  const settle = useSettle();
+  // Nothing here follows how far they are: the round is not drawn anew for it.
+  const [log] = api.useLogFeedingMutation(UNSEEN);
+  const [undo] = api.useUndoFeedingMutation(UNSEEN);
 
   /** Show a serving as fed (or not) before the server has answered. */
   const show = (servingId: string, fed: Feeding | null) =>
@@ -97,7 +102,8 @@ export function useFeed(
     if (answer.error) {
       shown.undo();
       say((answer.error as Problem).detail, { tone: 'fault' });
-    }
+      settle.now();
+    } else settle.soon();
   };
 
   const write = async (serving: RoundServingView, deal: Deal): Promise<Feeding | null> => {
@@ -119,6 +125,7 @@ export function useFeed(
     if (answer.error) {
       shown.undo();
       dispatch(dropTakenBack({ day, key: serving.servingId }));
+      settle.now();
       const problem = answer.error as Problem;
       if (problem.status === 409 && problem.theirs) {
         onFedAlready(serving, problem.theirs as Feeding);
@@ -127,6 +134,7 @@ export function useFeed(
       }
       return null;
     }
+    settle.soon();
     if (deal.outcome === 'refused') dispatch(api.util.invalidateTags(['proposal']));
     if (answer.data.shortG > 0) {
       say(`Logged. The shelf had too little ${serving.foodName}: count it in the larder.`);

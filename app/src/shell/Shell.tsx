@@ -4,7 +4,7 @@ import Settings from 'lucide-react-native/icons/settings';
 import Sun from 'lucide-react-native/icons/sun';
 import type { ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
-import { themeChosen, useAppDispatch } from '../store';
+import { api, themeChosen, useAppDispatch } from '../store';
 import { SIZES, themed, useColours, useThemeName, useWide } from '../theme';
 import { Text, Toast } from '../ui';
 import { PLACES, type Place } from './places';
@@ -15,6 +15,8 @@ export function Shell({ children }: { children: ReactNode }) {
   const styles = useStyles();
   const wide = useWide();
   useLampByLights();
+  // Kept read for all that show a time or a number, which ask for it without a query of their own.
+  api.useHouseholdQuery();
   return (
     <View style={[styles.shell, wide && styles.shellWide]}>
       {wide ? <Places wide /> : null}

@@ -223,8 +223,9 @@ export const api = createApi({
       editRecipe: change('editRecipe', ['recipe', 'food', ...COMPUTED]),
       makeBatch: change('makeBatch', ['recipe', 'food', ...COMPUTED]),
       undoBatch: change('undoBatch', ['recipe', 'food', ...COMPUTED]),
-      logFeeding: change('logFeeding', ['food', 'supply', 'round', 'records']),
-      undoFeeding: change('undoFeeding', ['food', 'supply', 'round', 'records']),
+      // What a tap on the Round makes stale is read again when the taps have come to rest.
+      logFeeding: change('logFeeding', []),
+      undoFeeding: change('undoFeeding', []),
     };
   },
 });

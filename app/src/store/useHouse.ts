@@ -13,6 +13,7 @@ import { houseOf } from '@open-larder/contract/house';
 import type { House } from '@open-larder/core/round';
 import { createSelector } from '@reduxjs/toolkit';
 import { api } from './api';
+import { reading } from './reading';
 import { useHand } from './useHand';
 
 /** All of the household that screens compute with. Lists hold what was put away too. */
@@ -35,13 +36,13 @@ export type Loaded<T> =
 
 /** The household, its lists and the core's view of them, from the cache or the server. */
 export function useHouse(): Loaded<HouseData> {
-  const household = api.useHouseholdQuery();
-  const moments = api.useMomentsQuery();
-  const tanks = api.useTanksQuery();
-  const groups = api.useGroupsQuery();
-  const foods = api.useFoodsQuery();
-  const catalogue = api.useCatalogueQuery();
-  const own = api.useSpeciesQuery();
+  const household = api.useHouseholdQuery(undefined, reading<Household>());
+  const moments = api.useMomentsQuery(undefined, reading<MomentRow[]>());
+  const tanks = api.useTanksQuery(undefined, reading<Tank[]>());
+  const groups = api.useGroupsQuery(undefined, reading<Group[]>());
+  const foods = api.useFoodsQuery(undefined, reading<FoodRow[]>());
+  const catalogue = api.useCatalogueQuery(undefined, reading<CatalogueView>());
+  const own = api.useSpeciesQuery(undefined, reading<OwnSpecies[]>());
   const hand = useHand();
   const rows = {
     household: household.data,

@@ -1,5 +1,5 @@
-import { useEffect, useState } from 'react';
-import { api } from './api';
+import { useSyncExternalStore } from 'react';
+import { useHousehold } from './useHousehold';
 
 const MINUTE_MS = 60_000;
 
@@ -10,17 +10,28 @@ export interface Now {
   minutes: number;
 }
 
+/** Made once a zone: making one takes longer than all that is done with it. */
+const formats = new Map<string, Intl.DateTimeFormat>();
+function formatOf(timeZone: string): Intl.DateTimeFormat {
+  let format = formats.get(timeZone);
+  if (!format) {
+    format = new Intl.DateTimeFormat('en-CA', {
+      timeZone,
+      year: 'numeric',
+      month: '2-digit',
+      day: '2-digit',
+      hour: '2-digit',
+      minute: '2-digit',
+      hourCycle: 'h23',
+    });
+    formats.set(timeZone, format);
+  }
+  return format;
+}
+
 /** Local day and minute of an instant in a time zone. */
 export function localNow(instant: Date, timeZone: string): Now {
-  const parts = new Intl.DateTimeFormat('en-CA', {
-    timeZone,
-    year: 'numeric',
-    month: '2-digit',
-    day: '2-digit',
-    hour: '2-digit',
-    minute: '2-digit',
-    hourCycle: 'h23',
-  }).formatToParts(instant);
+  const parts = formatOf(timeZone).formatToParts(instant);
   const part = (type: string) => parts.find((one) => one.type === type)?.value ?? '';
   return {
     day: `${part('year')}-${part('month')}-${part('day')}`,
@@ -28,14 +39,29 @@ export function localNow(instant: Date, timeZone: string): Now {
   };
 }
 
+/** One clock for all that show the time. */
+const watching = new Set<() => void>();
+let timer: ReturnType<typeof setInterval> | undefined;
+function watch(tell: () => void): () => void {
+  watching.add(tell);
+  timer ??= setInterval(() => watching.forEach((each) => each()), MINUTE_MS);
+  return () => {
+    watching.delete(tell);
+    if (watching.size > 0) return;
+    clearInterval(timer);
+    timer = undefined;
+  };
+}
+const minuteNow = () => Math.floor(Date.now() / MINUTE_MS);
+
+let last: { minute: number; zone: string; now: Now } | null = null;
+
 /** What time it is for the household, told anew every minute. */
 export function useNow(): Now {
-  const { data: household } = api.useHouseholdQuery();
-  const zone = household?.timeZone ?? 'UTC';
-  const [now, setNow] = useState(() => new Date());
-  useEffect(() => {
-    const timer = setInterval(() => setNow(new Date()), MINUTE_MS);
-    return () => clearInterval(timer);
-  }, []);
-  return localNow(now, zone);
+  const zone = useHousehold()?.timeZone ?? 'UTC';
+  const minute = useSyncExternalStore(watch, minuteNow, minuteNow);
+  if (last?.minute !== minute || last.zone !== zone) {
+    last = { minute, zone, now: localNow(new Date(minute * MINUTE_MS), zone) };
+  }
+  return last.now;
 }

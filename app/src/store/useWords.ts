@@ -1,8 +1,8 @@
 import { WEEK, type Cycle } from '@open-larder/core/round';
 import { say, scaleOf, type Measure, type UnitChoice } from '@open-larder/core/units';
-import { useMemo } from 'react';
+import type { Household } from '@open-larder/contract';
 import { sayTime } from './time';
-import { api } from './api';
+import { useHousehold } from './useHousehold';
 
 export interface DayName {
   value: number;
@@ -37,38 +37,51 @@ export function cycleDays(words: Words, cycle: Cycle | undefined): DayName[] {
 
 const NAMES = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
 
+/** What a household that is not read yet is taken for. */
+const UNREAD = {};
+/** Made once a household: the formats in it take longer to make than to use. */
+const made = new WeakMap<object, Words>();
+
 /** How numbers, times and days read for this household. */
 export function useWords(): Words {
-  const { data: household } = api.useHouseholdQuery();
-  return useMemo(() => {
-    const units: UnitChoice = {
-      units: household?.units ?? 'metric',
-      temperature: household?.temperature ?? 'C',
-      hardness: household?.hardness ?? 'dGH',
-    };
-    const money = new Intl.NumberFormat(undefined, {
-      style: 'currency',
-      currency: household?.currency ?? 'EUR',
-    });
-    const day = new Intl.DateTimeFormat('en-GB', {
-      weekday: 'short',
-      day: 'numeric',
-      month: 'short',
-      timeZone: 'UTC',
-    });
-    const first = household?.weekStart ?? 1;
-    return {
-      units,
-      say: (measure, base) => say(units, measure, base),
-      scale: (measure) => scaleOf(units, measure),
-      time: (minutes) => sayTime(minutes, household?.clock ?? '24'),
-      money: (minor) => money.format(minor / 100),
-      day: (iso) => day.format(new Date(`${iso}T12:00:00Z`)),
-      weekdays: NAMES.map((_, index) => {
-        const value = ((first - 1 + index) % 7) + 1;
-        const name = NAMES[value - 1] as string;
-        return { value, label: name.slice(0, 2), spoken: name };
-      }),
-    };
-  }, [household]);
+  const household = useHousehold();
+  const key = household ?? UNREAD;
+  let words = made.get(key);
+  if (!words) {
+    words = wordsOf(household);
+    made.set(key, words);
+  }
+  return words;
+}
+
+function wordsOf(household: Household | undefined): Words {
+  const units: UnitChoice = {
+    units: household?.units ?? 'metric',
+    temperature: household?.temperature ?? 'C',
+    hardness: household?.hardness ?? 'dGH',
+  };
+  const money = new Intl.NumberFormat(undefined, {
+    style: 'currency',
+    currency: household?.currency ?? 'EUR',
+  });
+  const day = new Intl.DateTimeFormat('en-GB', {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    timeZone: 'UTC',
+  });
+  const first = household?.weekStart ?? 1;
+  return {
+    units,
+    say: (measure, base) => say(units, measure, base),
+    scale: (measure) => scaleOf(units, measure),
+    time: (minutes) => sayTime(minutes, household?.clock ?? '24'),
+    money: (minor) => money.format(minor / 100),
+    day: (iso) => day.format(new Date(`${iso}T12:00:00Z`)),
+    weekdays: NAMES.map((_, index) => {
+      const value = ((first - 1 + index) % 7) + 1;
+      const name = NAMES[value - 1] as string;
+      return { value, label: name.slice(0, 2), spoken: name };
+    }),
+  };
 }

@@ -1,5 +1,5 @@
 import type { Tank } from '@open-larder/contract';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { View } from 'react-native';
 import { TankSection } from '../draw';
 import { useNow, type HouseData } from '../store';
@@ -13,7 +13,7 @@ interface Props {
 }
 
 /** A tank with its fish, to scale, as it is lit now. */
-export function TankPicture({ tank, data, width }: Props) {
+export const TankPicture = memo(function TankPicture({ tank, data, width }: Props) {
   const now = useNow();
   const [room, setRoom] = useState(width ?? 0);
   const groups = data.groupsIn.get(tank.id) ?? [];
@@ -31,4 +31,4 @@ export function TankPicture({ tank, data, width }: Props) {
       ) : null}
     </View>
   );
-}
+});

@@ -12,12 +12,19 @@ afterEach(() => {
   for (const store of stores.splice(0)) store.dispatch(api.util.resetApiState());
 });
 
+/** What the shell does for what is shown in it. */
+function KeepRead() {
+  api.useHouseholdQuery();
+  return null;
+}
+
 /** Show a component inside the store and theme that every screen has. */
 export function show(element: ReactElement) {
   const store = makeStore();
   stores.push(store);
   const shown = render(
     <Provider store={store}>
+      <KeepRead />
       <ThemeProvider>{element}</ThemeProvider>
     </Provider>,
   );
