@@ -28,7 +28,9 @@ test('a food that is refused is trained: mixed in, logged, and in the end in the
 }) => {
   await page.context().clock.setFixedTime('2026-03-11T18:20:00Z');
   await page.goto(`${demo.url}/round`);
-  await page.getByRole('button', { name: 'Train Glass catfish onto frozen brine shrimp' }).click();
+  await page
+    .getByRole('button', { name: 'Train Glass catfish onto frozen brine shrimp', exact: true })
+    .click();
   await expect(page.getByText(/the mixed meal stands in the round/)).toBeVisible();
   await expect(page.getByText('Training, step 1 of 5: mix it in')).toBeVisible();
   await page

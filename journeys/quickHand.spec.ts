@@ -1,8 +1,13 @@
 import type { APIRequestContext, Page } from '@playwright/test';
 import { expect, test } from './product';
 
+// What a trace keeps of the page would be measured with it.
+test.use({ trace: 'off' });
+
 /** As slow as an old phone against the machine that the journeys run on. */
 const SLOWED = 4;
+/** So long a finger rests on the glass when it taps. */
+const FINGER_MS = 80;
 
 /** From here on the page keeps how long each tap took to be seen, and each task that held it up. */
 async function watch(page: Page) {
@@ -32,13 +37,16 @@ async function slow(page: Page) {
   await session.send('Emulation.setCPUThrottlingRate', { rate: SLOWED });
 }
 
+const middle = (values: readonly number[]) =>
+  Math.round([...values].sort((a, b) => a - b)[Math.floor((values.length - 1) / 2)]!);
+
 const report = (type: string, values: readonly number[]) =>
   test.info().annotations.push({
     type,
     description:
       values.length === 0
         ? 'none'
-        : `${values.length}, the longest ${Math.round(Math.max(...values))} ms`,
+        : `${values.length}, half of them up to ${middle(values)} ms, the longest ${Math.round(Math.max(...values))} ms`,
   });
 
 test('a tap is answered at once on a slow phone', async ({ page, demo }) => {
@@ -51,9 +59,10 @@ test('a tap is answered at once on a slow phone', async ({ page, demo }) => {
   await watch(page);
   for (let tap = 0; tap < 5; tap += 1) {
     const name = (await serve.first().getAttribute('aria-label'))!;
-    await serve.first().click();
+    await serve.first().click({ delay: FINGER_MS });
+    // Looking for what has changed keeps the page busy too: only afterwards.
+    await page.waitForTimeout(1500);
     await expect(page.getByRole('button', { name, exact: true })).toBeHidden();
-    await page.waitForLoadState('networkidle');
   }
   const { taps, tasks } = await seen(page);
   expect(taps.length).toBeGreaterThan(0);
@@ -63,32 +72,41 @@ test('a tap is answered at once on a slow phone', async ({ page, demo }) => {
 
 /** Sixty tanks in all, each with a group that is fed twice a day. */
 async function fillHouse(request: APIRequestContext, url: string) {
-  const name = (at: number) => `Shelf ${at + 1}`;
-  const write = async (table: string, lines: string[]) => {
-    const taken = await request.post(`${url}/api/tables/${table}`, {
-      data: { text: lines.join('\n'), write: true },
-    });
-    expect((await taken.json()).written).toBe(true);
+  const send = async (method: 'post' | 'put', path: string, data: object) => {
+    const answer = await request[method](`${url}/api/${path}`, { data });
+    expect(answer.ok(), await answer.text()).toBe(true);
+    return answer.json();
   };
   const read = async (what: string) =>
-    (await (await request.get(`${url}/api/${what}`)).json()).items;
-  const { length } = await read('tanks');
-  const count = Array.from({ length: 60 - length }, (_, at) => at);
-  await write('tanks', ['name,litres,temp', ...count.map((at) => `${name(at)},54 L,24 C`)]);
-  await write('groups', [
-    'name,tank,species,unsexed,day',
-    ...count.map((at) => `Shoal ${at + 1},${name(at)},danio-rerio,12,2026-03-01`),
-  ]);
-  const [foods, moments, groups] = [
-    await read('foods'),
-    await read('moments'),
-    await read('groups'),
-  ];
-  for (const group of groups.filter((one: { name: string }) => one.name.startsWith('Shoal'))) {
-    const servings = moments.slice(0, 2).map((moment: { id: string }, at: number) => ({
+    (await (await request.get(`${url}/api/${what}`)).json()).items as {
+      id: string;
+      name: string;
+    }[];
+  const known = await read('tanks');
+  const shelf = Array.from({ length: 60 - known.length }, (_, at) => `Shelf ${at + 1},54 L,24 C`);
+  await send('post', 'tables/tanks', {
+    text: ['name,litres,temp', ...shelf].join('\n'),
+    write: true,
+  });
+  const [foods, moments, tanks] = [await read('foods'), await read('moments'), await read('tanks')];
+  for (const tank of tanks.filter(({ name }) => name.startsWith('Shelf'))) {
+    const group = crypto.randomUUID();
+    await send('post', 'groups', {
+      id: group,
+      tankId: tank.id,
+      name: `Shoal of ${tank.name}`,
+      speciesKey: 'danio-rerio',
+      males: 0,
+      females: 0,
+      unsexed: 12,
+      stage: 'adult',
+      lengthCm: 3,
+      day: '2026-03-01',
+    });
+    const servings = moments.slice(0, 2).map(({ id }, at) => ({
       id: crypto.randomUUID(),
-      foodId: foods[at].id,
-      momentId: moment.id,
+      foodId: foods[at]!.id,
+      momentId: id,
       zone: 'surface',
       place: 'front',
       days: [1, 2, 3, 4, 5, 6, 7],
@@ -96,41 +114,41 @@ async function fillHouse(request: APIRequestContext, url: string) {
       ownUnits: null,
       manner: { afterMin: 0, spots: 1, carried: false, soaked: false, apart: false },
     }));
-    const saved = await request.put(`${url}/api/groups/${group.id}/diet`, {
-      data: { version: 0, fastWeekdays: [], goalFactor: null, rules: [], servings },
-    });
-    expect(saved.ok()).toBe(true);
+    const diet = { version: 0, fastWeekdays: [], goalFactor: null, rules: [], servings };
+    await send('put', `groups/${group}/diet`, diet);
   }
 }
 
 test('a round of sixty tanks scrolls to its end', async ({ page, demo }) => {
   await fillHouse(page.request, demo.url);
   await page.goto(`${demo.url}/round`);
-  await page.getByRole('tab', { name: /^Before work/ }).click();
+  await page.getByRole('tab', { name: /^After work/ }).click();
   await page.waitForLoadState('networkidle');
   await watch(page);
   const list = page.getByRole('main');
   const box = (await list.boundingBox())!;
   await page.mouse.move(box.x + 150, box.y + box.height / 2);
-  const last = page
-    .getByRole('button', { name: /All the rest as planned|All of Shelf 5\d/ })
-    .last();
+  // Rows are drawn as they come near: the last of them is there when all have gone by.
+  const last = page.getByText('Shelf 52', { exact: true }).first();
   for (let turn = 0; turn < 120 && !(await last.isVisible()); turn += 1) {
     await page.mouse.wheel(0, 400);
     await page.waitForTimeout(30);
   }
-  await expect(page.getByText('Shelf 50', { exact: true }).first()).toBeVisible();
+  await expect(last).toBeVisible();
   const { tasks } = await seen(page);
   report('long tasks while sixty tanks scroll by', tasks);
 });
 
 test('a swipe to the right serves, to the left asks what else', async ({ page, demo }) => {
-  await page.context().clock.setFixedTime('2026-03-11T18:20:00Z');
+  // A finger's way is told by its times: here the clock runs.
+  await page.context().clock.setSystemTime('2026-03-11T18:20:00Z');
   await page.goto(`${demo.url}/round`);
   const serve = page.getByRole('button', { name: /^Served: / }).first();
   const name = (await serve.getAttribute('aria-label'))!;
   const drag = async (by: number) => {
-    const box = (await page.getByRole('button', { name, exact: true }).boundingBox())!;
+    const button = page.getByRole('button', { name, exact: true });
+    await button.scrollIntoViewIfNeeded();
+    const box = (await button.boundingBox())!;
     const [x, y] = [box.x - 90, box.y + box.height / 2];
     await page.mouse.move(x, y);
     await page.mouse.down();

@@ -3,6 +3,7 @@ import { sayGrams, sayUnits } from '@open-larder/core/food';
 import { sayRounding } from '@open-larder/core/ration';
 import Check from 'lucide-react-native/icons/check';
 import Ellipsis from 'lucide-react-native/icons/ellipsis';
+import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { ZONE_WORDS } from '../diet/words';
 import { FoodSign } from '../draw';
@@ -10,6 +11,7 @@ import { api, useHand, useHousehold, useRow, useWords } from '../store';
 import { themed, useColours } from '../theme';
 import { Button, IconButton, Text, WhyLink, lowerFirst } from '../ui';
 import { localNow } from '../store/useNow';
+import { afterPaint } from './afterPaint';
 import { Swipe } from './Swipe';
 
 interface Props {
@@ -35,6 +37,14 @@ export function ServingRow({ serving, day, next, late, onServe, onOther, onUndo 
   const hand = useHand();
   const row = useRow();
   const [askWhy, why] = api.useLazyRoundWhyQuery();
+  const [tapped, setTapped] = useState(false);
+  const { fed } = serving;
+  useEffect(() => setTapped(false), [fed]);
+  const serve = () => {
+    if (tapped) return;
+    setTapped(true);
+    afterPaint(onServe);
+  };
   if (serving.fed) {
     return <Fed serving={serving} fed={serving.fed} onUndo={onUndo} onAgain={onOther} />;
   }
@@ -44,11 +54,15 @@ export function ServingRow({ serving, day, next, late, onServe, onOther, onUndo 
   const rounding = sayRounding(serving.ofWanted);
   return (
     <Swipe
-      right={{ says: 'Served', onSwipe: onServe }}
-      left={{ says: 'Something else', onSwipe: onOther }}
+      right={{ says: 'Served', onSwipe: serve }}
+      left={{ says: 'Other', onSwipe: onOther }}
     >
       <View style={[styles.row, row]}>
-        <FoodSign family={serving.family} />
+        {tapped ? (
+          <Check size={24} color={colours.duckweed} />
+        ) : (
+          <FoodSign family={serving.family} />
+        )}
         <View style={styles.words}>
           <Text look="strong">
             {serving.portion} {lowerFirst(serving.foodName)}
@@ -100,11 +114,11 @@ export function ServingRow({ serving, day, next, late, onServe, onOther, onUndo 
         <View style={[styles.acts, row]}>
           <Button
             tall
-            look={next ? 'primary' : 'plain'}
+            look={next && !tapped ? 'primary' : 'plain'}
             label="Served"
             onHold={onOther}
             spoken={`Served: ${serving.portion} ${serving.foodName} for ${serving.groupName}`}
-            onPress={onServe}
+            onPress={serve}
           />
           <IconButton
             label={`Less, more, refused or skipped: ${serving.foodName} for ${serving.groupName}`}

@@ -1,33 +1,36 @@
 import { useEffect, useMemo } from 'react';
 import { api, useAppDispatch } from '../store';
 
-/** So long after the last tap the shelf and the records are read again. */
-const REST_MS = 3000;
+/** So long after the last tap the round is read again, and the shelf with all that hangs on it. */
+const ROUND_MS = 3_000;
+const SHELF_MS = 60_000;
+const ROUND = ['round'] as const;
+const SHELF = ['food', 'supply', 'records'] as const;
 
 /**
- * Read again what servings made stale: not at each tap, for the lists of a house are long, but when
- * the taps have come to rest, when the screen is left, or at once.
+ * Read again what servings made stale: not at each tap, for the lists of a house are long and a round
+ * needs none of them, but when the taps have come to rest, when the screen is left, or at once.
  */
 export function useSettle(): { soon: () => void; now: () => void } {
   const dispatch = useAppDispatch();
   const settle = useMemo(() => {
-    let timer: ReturnType<typeof setTimeout> | null = null;
-    const stop = () => {
-      if (timer !== null) clearTimeout(timer);
-      timer = null;
-    };
+    const timers: ReturnType<typeof setTimeout>[] = [];
+    const stop = () => timers.splice(0).forEach(clearTimeout);
     const now = () => {
       stop();
-      dispatch(api.util.invalidateTags(['food', 'supply', 'round', 'records']));
+      dispatch(api.util.invalidateTags([...ROUND, ...SHELF]));
     };
     return {
       now,
       soon: () => {
         stop();
-        timer = setTimeout(now, REST_MS);
+        timers.push(
+          setTimeout(() => dispatch(api.util.invalidateTags([...ROUND])), ROUND_MS),
+          setTimeout(now, SHELF_MS),
+        );
       },
       leave: () => {
-        if (timer !== null) now();
+        if (timers.length > 0) now();
       },
     };
   }, [dispatch]);
