@@ -1,11 +1,25 @@
+const { dirname, join } = require('node:path');
 const { getDefaultConfig } = require('expo/metro-config');
 
 const config = getDefaultConfig(__dirname);
+
+/** Packages that are one file of all they can, where the app needs a part. */
+const parts = {
+  uuid: join(__dirname, 'shims', 'uuid.js'),
+  'uuid-v7-alone': join(
+    dirname(require.resolve('uuid/package.json')),
+    'dist',
+    'esm-browser',
+    'v7.js',
+  ),
+};
 
 // Zod carries its messages in fifty languages, a third of the script a phone would load first.
 // Our sentences are our own, so the list of languages shrinks to the one that Zod falls back to.
 const resolve = config.resolver.resolveRequest;
 config.resolver.resolveRequest = (context, moduleName, platform) => {
+  const filePath = parts[moduleName];
+  if (filePath) return { type: 'sourceFile', filePath };
   const fromZod = /[\\/]zod[\\/]v4[\\/]/.test(context.originModulePath);
   const name =
     fromZod && /locales\/index\.c?js$/.test(moduleName)
