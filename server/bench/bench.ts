@@ -11,6 +11,9 @@ export interface Bench {
   close: () => Promise<void>;
 }
 
+/** The base has neither HTTP nor JSON, which are most of the work of a short query. */
+export const MOSTLY_HTTP = 'none: mostly HTTP and JSON';
+
 const CONCURRENCY = 8;
 const ROUNDS = 5;
 
@@ -62,12 +65,26 @@ async function addHistory(pool: pg.Pool, householdId: string, events: number): P
      SELECT gen_random_uuid(), $1, gen_random_uuid(), d, d + time '18:30', g.id, f.id, 'served',
             2, 2, 0.1, ''
        FROM generate_series(0, $2 - 1) i,
-            LATERAL (SELECT current_date - 100 - (i % 3000) AS d) day,
+            LATERAL (SELECT current_date - 100 - (i % 2000) AS d) day,
             LATERAL (SELECT id FROM groups WHERE household_id = $1 ORDER BY id OFFSET i % 12 LIMIT 1) g,
             LATERAL (SELECT id FROM foods WHERE household_id = $1 ORDER BY id OFFSET i % 16 LIMIT 1) f`,
     [householdId, missing],
   );
+  // One meal in twenty was watched to its end, and left some.
+  await pool.query(
+    `INSERT INTO sightings (id, household_id, tank_id, day, moment_id, cleared_min, "left", came, drops)
+     SELECT gen_random_uuid(), $1, g.tank_id, f.day, m.id, NULL, 0.25, '[]',
+            jsonb_build_array(jsonb_build_object('groupId', f.group_id, 'foodId', f.food_id,
+                                                 'massG', f.mass_g))
+       FROM (SELECT *, row_number() OVER (ORDER BY id) AS n FROM feedings WHERE household_id = $1) f
+       JOIN (SELECT DISTINCT ON (group_id) group_id, tank_id FROM group_events
+              WHERE household_id = $1 AND kind = 'moved') g ON g.group_id = f.group_id
+       JOIN LATERAL (SELECT id FROM moments WHERE household_id = $1 ORDER BY id LIMIT 1) m ON true
+      WHERE f.n % 20 = 0`,
+    [householdId],
+  );
   await pool.query('ANALYZE feedings');
+  await pool.query('ANALYZE sightings');
 }
 
 /** Operations a second of `work`, several at a time. */

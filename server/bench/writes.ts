@@ -1,5 +1,5 @@
 import { v7 as uuidv7 } from 'uuid';
-import { compare, type Bench } from './bench';
+import { compare, MOSTLY_HTTP, type Bench } from './bench';
 
 /** Logging a serving through the API against its SQL in one transaction. */
 export async function writes({ pool, householdId, post }: Bench): Promise<void> {
@@ -91,5 +91,48 @@ export async function writes({ pool, householdId, post }: Bench): Promise<void> 
       }
     },
     300,
+  );
+  await compare(
+    'write: say how a group looked',
+    () =>
+      post('/api/looks', {
+        id: uuidv7(),
+        groupId,
+        day,
+        belly: 3,
+        hungBack: false,
+        absent: false,
+        injured: false,
+        colour: null,
+        droppings: null,
+        note: '',
+        at,
+      }),
+    async () => {
+      const client = await pool.connect();
+      try {
+        const id = uuidv7();
+        const ask = (sql: string, ...values: unknown[]) =>
+          client.query(sql, [householdId, ...values]);
+        await ask('SELECT time_zone FROM households WHERE id = $1');
+        await client.query('BEGIN');
+        await ask('SELECT id FROM groups WHERE household_id = $1 AND id = $2', groupId);
+        await ask(
+          `INSERT INTO looks (id, household_id, group_id, day, at, belly, hung_back, absent,
+                              injured, note)
+           VALUES ($2, $1, $3, $4, $5, 3, false, false, false, '')`,
+          id,
+          groupId,
+          day,
+          at,
+        );
+        await ask('SELECT * FROM looks WHERE household_id = $1 AND id = $2', id);
+        await client.query('COMMIT');
+      } finally {
+        client.release();
+      }
+    },
+    300,
+    MOSTLY_HTTP,
   );
 }

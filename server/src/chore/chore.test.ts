@@ -60,6 +60,7 @@ describe('a task of the round', () => {
 
   it.each([
     ['a day that has not come', { day: '2026-03-12' }, 'day'],
+    ['a time that has not come', { at: '2026-03-11T13:00:00Z' }, 'at'],
     ['nothing', { about: '  ' }, 'about'],
     ['a kind that there is not', { kind: 'dance' }, 'kind'],
     ['no time', { at: 'soon' }, 'at'],

@@ -1,8 +1,6 @@
-import { addDays } from '@open-larder/core';
 import { cutPage, readCursor } from '../db';
-import { todayOf } from '../household/store';
+import { refuseAhead } from '../household/ahead';
 import type { Handlers } from '../http/mount';
-import { refused } from '../http/problems';
 import { feedings, logFeeding, undoFeeding } from './store';
 
 export const feedingRoutes: Handlers = {
@@ -12,10 +10,7 @@ export const feedingRoutes: Handlers = {
   },
 
   async logFeeding({ body }, { scope, clock }) {
-    // One day of grace: a phone's clock may be a little ahead of the household's midnight.
-    if (body.day > addDays(await todayOf(scope, clock), 1)) {
-      throw refused('day', 'this day has not come yet; log a serving on its day');
-    }
+    await refuseAhead(scope, clock, body, 'log a serving on its day');
     return scope.atomically((inside) => logFeeding(inside, body));
   },
 

@@ -59,6 +59,7 @@ describe('a look at a group', () => {
     ['nothing was seen', { belly: null }],
     ['a belly of six', { belly: 6 }],
     ['a day that has not come', { day: '2026-03-12' }],
+    ['a time that has not come', { at: '2026-03-11T13:00:00Z' }],
     ['a colour that there is not', { colour: 'plaid' }],
   ])('is refused where %s', async (_, over) => {
     const { body } = await add(over).expect(422);

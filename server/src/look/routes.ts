@@ -1,9 +1,8 @@
-import { addDays } from '@open-larder/core';
 import { cutPage, readCursor } from '../db';
 import { readHistory } from '../group/history';
-import { todayOf } from '../household/store';
+import { refuseAhead } from '../household/ahead';
 import type { Handlers } from '../http/mount';
-import { notFound, refused } from '../http/problems';
+import { notFound } from '../http/problems';
 import { addLook, looks, undoLook } from './store';
 
 export const lookRoutes: Handlers = {
@@ -14,9 +13,7 @@ export const lookRoutes: Handlers = {
   },
 
   async addLook({ body }, { scope, clock }) {
-    if (body.day > addDays(await todayOf(scope, clock), 1)) {
-      throw refused('day', 'this day has not come yet; say what was seen on its day');
-    }
+    await refuseAhead(scope, clock, body, 'say what was seen on its day');
     return scope.atomically((inside) => addLook(inside, body));
   },
 

@@ -1,4 +1,4 @@
-import type { Acceptance, Served } from '@open-larder/contract';
+import type { Acceptance, Outcome, Served } from '@open-larder/contract';
 import { addDays, pricePerGram, weekdayOf } from '@open-larder/core';
 import type { Scope } from '../db';
 import { groupsOn } from '../group/history';
@@ -22,30 +22,20 @@ const LEFT = `SELECT (drop->>'groupId')::uuid AS group_id, (drop->>'foodId')::uu
        jsonb_array_elements(meal.drops) AS drop
   WHERE meal."left" > 0`;
 
+/** What became of a food for a group at a moment, in one way. */
 interface Sum {
   groupId: string;
   foodId: string;
-  servings: number;
-  skipped: number;
-  offeredG: number;
-  refusedG: number;
-  leftG: number;
+  /** Null is beside the plan. */
+  momentId: string | null;
+  outcome: Outcome;
+  count: number;
+  givenG: number;
+  /** Of those of which something was given. */
+  plannedG: number | null;
+  /** Planned hand units of those of which nothing was. */
+  skippedUnits: number | null;
 }
-
-const sumByPair = (scope: Scope, span: Span): Promise<Sum[]> =>
-  scope.rows<Sum>(
-    `SELECT fed.*, coalesce(l.left_g, 0) AS left_g FROM (
-       SELECT f.group_id, f.food_id,
-              count(*) FILTER (WHERE f.outcome <> 'skipped')::int AS servings,
-              count(*) FILTER (WHERE f.outcome = 'skipped')::int AS skipped,
-              sum(f.mass_g) AS offered_g,
-              coalesce(sum(f.mass_g) FILTER (WHERE f.outcome = 'refused'), 0) AS refused_g
-         FROM feedings f WHERE ${STANDING} GROUP BY f.group_id, f.food_id) AS fed
-       LEFT JOIN (SELECT group_id, food_id, sum(left_g) AS left_g FROM (${LEFT}) AS seen
-                   GROUP BY group_id, food_id) AS l
-         ON l.group_id = fed.group_id AND l.food_id = fed.food_id`,
-    { ...span },
-  );
 
 /** Every serving that was ever planned; a training's mixed meal stands where its known food does. */
 const SERVINGS = `SELECT s.id, s.moment_id, s.version FROM diet_servings s
@@ -56,61 +46,126 @@ const SERVINGS = `SELECT s.id, s.moment_id, s.version FROM diet_servings s
          AND s.id = t.serving_id
    WHERE t.household_id = :household AND t.ends IS NULL`;
 
-const sumByMoment = (
-  scope: Scope,
-  span: Span,
-): Promise<(Omit<Served['moments'][number], 'name'> & { momentId: string | null })[]> =>
-  scope.rows(
-    `SELECT m.moment_id,
-            count(*) FILTER (WHERE f.outcome = 'served')::int AS served,
-            count(*) FILTER (WHERE f.outcome = 'less')::int AS less,
-            count(*) FILTER (WHERE f.outcome = 'more')::int AS more,
-            count(*) FILTER (WHERE f.outcome = 'refused')::int AS refused,
-            count(*) FILTER (WHERE f.outcome = 'skipped')::int AS skipped,
-            sum(CASE WHEN f.units > 0 THEN f.planned_units * f.mass_g / f.units
-                     ELSE f.planned_units * fo.unit_mass_g END) AS planned_g,
-            sum(f.mass_g) AS given_g
+/** One scan of the span: each sum is told once, and what is shown is added up from these few rows. */
+const sumServed = (scope: Scope, span: Span): Promise<Sum[]> =>
+  scope.rows<Sum>(
+    `SELECT f.group_id, f.food_id, m.moment_id, f.outcome, count(*)::int AS count,
+            sum(f.mass_g) AS given_g,
+            sum(CASE WHEN f.planned_units = f.units THEN f.mass_g
+                     WHEN f.units > 0 THEN f.planned_units * f.mass_g / f.units END) AS planned_g,
+            sum(f.planned_units) FILTER (WHERE f.units = 0) AS skipped_units
        FROM feedings f
-       JOIN foods fo ON fo.household_id = f.household_id AND fo.id = f.food_id
        LEFT JOIN (SELECT DISTINCT ON (id) id, moment_id FROM (${SERVINGS}) AS every
                    ORDER BY id, version DESC) AS m
          ON m.id = f.serving_id
-      WHERE ${STANDING} GROUP BY m.moment_id`,
+      WHERE ${STANDING} GROUP BY 1, 2, 3, 4`,
     { ...span },
   );
 
+const sumLeft = (
+  scope: Scope,
+  span: Span,
+): Promise<{ groupId: string; foodId: string; leftG: number }[]> =>
+  scope.rows(
+    `SELECT group_id, food_id, sum(left_g) AS left_g FROM (${LEFT}) AS seen
+      GROUP BY group_id, food_id`,
+    { ...span },
+  );
+
+const pairOf = ({ groupId, foodId }: { groupId: string; foodId: string }) => `${groupId} ${foodId}`;
+
 /** What was offered, refused and left in a span, summed in the database. */
 export async function servedIn(scope: Scope, household: Household, span: Span): Promise<Served> {
-  const [sums, done] = await Promise.all([sumByPair(scope, span), sumByMoment(scope, span)]);
-  const foods = new Map(household.foods.map((food) => [food.id, food]));
-  const groups = new Map(groupsOn(household.history, span.to).map((group) => [group.id, group]));
-  const tanks = new Map(household.tanks.map((tank) => [tank.id, tank]));
-  const moments = new Map(household.moments.map((moment) => [moment.id, moment]));
-  const price = new Map(household.foods.map((food) => [food.id, pricePerGram(food.lots)]));
+  const [sums, left] = await Promise.all([sumServed(scope, span), sumLeft(scope, span)]);
+  const leftOf = new Map(left.map((one) => [pairOf(one), one.leftG]));
+  const pairs = new Map<string, Sum[]>();
+  for (const sum of sums) {
+    const known = pairs.get(pairOf(sum));
+    if (known) known.push(sum);
+    else pairs.set(pairOf(sum), [sum]);
+  }
   return {
-    rows: sums.flatMap((sum) => {
-      const food = foods.get(sum.foodId);
-      const group = groups.get(sum.groupId);
-      if (!food || !group) return [];
-      const perG = price.get(food.id) ?? null;
-      // What was left of a serving that was taken back since is left of nothing.
-      const leftG = Math.min(sum.leftG, sum.offeredG - sum.refusedG);
-      return {
-        ...sum,
-        leftG,
+    rows: rowsOf([...pairs.values()], leftOf, household, span),
+    moments: momentsOf(sums, household),
+  };
+}
+
+const total = (sums: readonly Sum[], of: (sum: Sum) => number) =>
+  sums.reduce((sum, one) => sum + of(one), 0);
+const dealt = (is: (outcome: Outcome) => boolean) => (sum: Sum) =>
+  is(sum.outcome) ? sum.count : 0;
+
+/** By group and food. */
+function rowsOf(
+  pairs: readonly Sum[][],
+  leftOf: ReadonlyMap<string, number>,
+  household: Household,
+  { to }: Span,
+): Served['rows'] {
+  const foods = new Map(household.foods.map((food) => [food.id, food]));
+  const groups = new Map(groupsOn(household.history, to).map((group) => [group.id, group]));
+  const tanks = new Map(household.tanks.map((tank) => [tank.id, tank]));
+  const price = new Map(household.foods.map((food) => [food.id, pricePerGram(food.lots)]));
+  return pairs.flatMap((sums) => {
+    const { groupId, foodId } = sums[0]!;
+    const food = foods.get(foodId);
+    const group = groups.get(groupId);
+    if (!food || !group) return [];
+    const offeredG = total(sums, ({ givenG }) => givenG);
+    const refusedG = total(sums, ({ outcome, givenG }) => (outcome === 'refused' ? givenG : 0));
+    const perG = price.get(foodId) ?? null;
+    return [
+      {
+        groupId,
+        foodId,
+        servings: total(
+          sums,
+          dealt((outcome) => outcome !== 'skipped'),
+        ),
+        skipped: total(
+          sums,
+          dealt((outcome) => outcome === 'skipped'),
+        ),
+        offeredG,
+        refusedG,
+        // What was left of a serving that was taken back since is left of nothing.
+        leftG: Math.min(leftOf.get(pairOf(sums[0]!)) ?? 0, offeredG - refusedG),
         groupName: group.name,
         tankId: group.tankId,
         tankName: tanks.get(group.tankId)?.name ?? '',
         foodName: food.name,
         family: food.family,
-        costMinor: perG === null ? null : perG * sum.offeredG,
-      };
-    }),
-    moments: done.map((row) => ({
-      ...row,
-      name: row.momentId === null ? 'Beside the plan' : (moments.get(row.momentId)?.name ?? ''),
-    })),
-  };
+        costMinor: perG === null ? null : perG * offeredG,
+      },
+    ];
+  });
+}
+
+/** By moment: what was planned of what was logged, and what was given. */
+function momentsOf(sums: readonly Sum[], household: Household): Served['moments'] {
+  const unitG = new Map(household.foods.map((food) => [food.id, food.unit.massG]));
+  const names = new Map(household.moments.map((moment) => [moment.id, moment.name]));
+  const moments = new Map<string | null, Served['moments'][number]>();
+  for (const sum of sums) {
+    const { momentId, outcome, count, givenG, plannedG, skippedUnits, foodId } = sum;
+    const name = momentId === null ? 'Beside the plan' : (names.get(momentId) ?? '');
+    const row = moments.get(momentId) ?? {
+      momentId,
+      name,
+      served: 0,
+      less: 0,
+      more: 0,
+      refused: 0,
+      skipped: 0,
+      plannedG: 0,
+      givenG: 0,
+    };
+    moments.set(momentId, row);
+    row[outcome] += count;
+    row.givenG += givenG;
+    row.plannedG += (plannedG ?? 0) + (skippedUnits ?? 0) * (unitG.get(foodId) ?? 0);
+  }
+  return [...moments.values()];
 }
 
 /** How readily a group took each food, by weeks from Monday. */

@@ -64,8 +64,9 @@ function linesOf(house: House, foods: readonly FoodRow[], day: string): Line[] {
     lines.push({ kind: 'moment', text: `${clock(stops[0]!.minutes)} ${moment.name}` });
     for (const { tank, servings } of stops) {
       lines.push({ kind: 'tank', text: `${tank.walkOrder} ${tank.name}` });
-      for (const { portion, food, group, serving } of servings) {
-        const how = [serving.place, sayManner(serving.manner)].filter(Boolean).join(', ');
+      for (const { portion, food, group, serving, mixed } of servings) {
+        const mix = mixed === 'new' ? 'mixed in, new to them' : '';
+        const how = [serving.place, sayManner(serving.manner), mix].filter(Boolean).join(', ');
         lines.push({
           kind: 'task',
           text: `${sayUnits(portion.units, food.unit)} ${lowerFirst(food.name)}`,

@@ -1,8 +1,7 @@
-import { addDays } from '@open-larder/core';
 import { cutPage, readCursor, type Scope } from '../db';
-import { todayOf } from '../household/store';
+import { refuseAhead } from '../household/ahead';
 import type { Handlers } from '../http/mount';
-import { conflict, notFound, refused } from '../http/problems';
+import { conflict, notFound } from '../http/problems';
 import { readTank } from '../tank/store';
 import { readLearned, readSighting, refuseStrangers, saveLearned, sightings } from './store';
 
@@ -15,9 +14,7 @@ export const sightingRoutes: Handlers = {
   },
 
   async addSighting({ params, body }, { scope, clock }) {
-    if (body.day > addDays(await todayOf(scope, clock), 1)) {
-      throw refused('day', 'this day has not come yet; say what was seen on its day');
-    }
+    await refuseAhead(scope, clock, body, 'say what was seen on its day');
     return scope.atomically(async (inside) => {
       await mustKnow(inside, params.id);
       await refuseStrangers(

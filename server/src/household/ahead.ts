@@ -1,0 +1,27 @@
+import { addDays } from '@open-larder/core';
+import type { Clock } from '../clock';
+import type { Scope } from '../db';
+import { refused } from '../http/problems';
+import { todayOf } from './store';
+
+const DAY_MS = 86_400_000;
+
+/**
+ * Refuse what is said to have happened when it has not yet. A day of grace: a phone's clock may be a
+ * little ahead of the household's midnight.
+ * @param instead what to do, for the sentence: «log a serving on its day»
+ * @throws ProblemError 422 at `day` or `at`
+ */
+export async function refuseAhead(
+  scope: Scope,
+  clock: Clock,
+  { day, at }: { day: string; at?: string },
+  instead: string,
+): Promise<void> {
+  if (day > addDays(await todayOf(scope, clock), 1)) {
+    throw refused('day', `this day has not come yet; ${instead}`);
+  }
+  if (at !== undefined && Date.parse(at) > clock.now().getTime() + DAY_MS) {
+    throw refused('at', `this time has not come yet; set the clock of the device, then ${instead}`);
+  }
+}
