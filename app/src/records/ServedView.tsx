@@ -153,7 +153,7 @@ function ServedTable({ rows, onLook }: { rows: ServedSum[]; onLook: (row: Served
       case 'left':
         return grams(row.leftG);
       default:
-        return words.money(row.costMinor);
+        return row.costMinor === null ? '–' : words.money(row.costMinor);
     }
   };
   const ids = table.getAllLeafColumns().map(({ id }) => id);
@@ -277,7 +277,11 @@ function Head({
         onPress={onSort}
         style={[styles.head, first ? null : styles.headEnd]}
       >
-        {sorted ? <Arrow size={14} color={colours.ink2} /> : null}
+        {sorted ? (
+          <View style={styles.arrow}>
+            <Arrow size={14} color={colours.ink2} />
+          </View>
+        ) : null}
         <Text look="small" tone={sorted ? 'ink' : 'quiet'} align={first ? 'left' : 'right'}>
           {label}
         </Text>
@@ -307,5 +311,6 @@ const useStyles = themed((c) => ({
   underlined: { alignSelf: 'flex-start', borderBottomWidth: 1, borderColor: c.ink2 },
   cell: { flex: 1, minWidth: 0 },
   head: { minHeight: SIZES.touch, flexDirection: 'row', alignItems: 'center', gap: 4 },
+  arrow: { flexShrink: 0 },
   headEnd: { justifyContent: 'flex-end' },
 }));

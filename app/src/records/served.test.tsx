@@ -48,6 +48,14 @@ describe('served food added up', () => {
     expect(eatenShare({ eatenG: 0, offeredG: 0 })).toBe(0);
   });
 
+  it('costs what its priced food does, and nothing is said of what has no price', () => {
+    const costs = (by: By) => sumServed(ROWS, by, '').map(({ costMinor }) => costMinor);
+    expect(costs('food')).toEqual([20, 20]);
+    expect(costs('group')).toEqual([null, 40]);
+    expect(totalOf(sumServed(ROWS, 'pair', '')).costMinor).toBe(40);
+    expect(totalOf([]).costMinor).toBeNull();
+  });
+
   it('keeps the lines that say what is looked for, in any of their names', () => {
     expect(sumServed(ROWS, 'pair', ' WAFER ')).toHaveLength(1);
     expect(sumServed(ROWS, 'food', 'sluice').map(({ offeredG }) => offeredG)).toEqual([2]);

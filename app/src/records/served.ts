@@ -18,7 +18,8 @@ export interface ServedSum {
   leftG: number;
   /** What was neither refused nor seen to be left. */
   eatenG: number;
-  costMinor: number;
+  /** Of what has a price; null where nothing of it has one. */
+  costMinor: number | null;
 }
 
 const NAMED: Record<
@@ -62,9 +63,12 @@ const NOTHING = {
   refusedG: 0,
   leftG: 0,
   eatenG: 0,
-  costMinor: 0,
+  costMinor: null,
 };
-type Figures = typeof NOTHING;
+type Figures = Omit<typeof NOTHING, 'costMinor'> & Pick<ServedSum, 'costMinor'>;
+
+const addCost = (a: number | null, b: number | null): number | null =>
+  a === null ? b : a + (b ?? 0);
 
 function added(sum: ServedSum, row: ServedRow): ServedSum {
   return {
@@ -75,7 +79,7 @@ function added(sum: ServedSum, row: ServedRow): ServedSum {
     refusedG: sum.refusedG + row.refusedG,
     leftG: sum.leftG + row.leftG,
     eatenG: sum.eatenG + row.offeredG - row.refusedG - row.leftG,
-    costMinor: sum.costMinor + (row.costMinor ?? 0),
+    costMinor: addCost(sum.costMinor, row.costMinor),
   };
 }
 
@@ -96,7 +100,7 @@ export function sumServed(rows: readonly ServedRow[], by: By, filter: string): S
 }
 
 export const totalOf = (sums: readonly ServedSum[]): Figures =>
-  sums.reduce(
+  sums.reduce<Figures>(
     (total, sum) => ({
       servings: total.servings + sum.servings,
       skipped: total.skipped + sum.skipped,
@@ -104,7 +108,7 @@ export const totalOf = (sums: readonly ServedSum[]): Figures =>
       refusedG: total.refusedG + sum.refusedG,
       leftG: total.leftG + sum.leftG,
       eatenG: total.eatenG + sum.eatenG,
-      costMinor: total.costMinor + sum.costMinor,
+      costMinor: addCost(total.costMinor, sum.costMinor),
     }),
     NOTHING,
   );

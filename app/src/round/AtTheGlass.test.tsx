@@ -173,6 +173,15 @@ describe('preparation', () => {
     expect(card.getByText(/^done \d\d:\d\d$/)).toBeTruthy();
   });
 
+  it('is asked for no longer when what it is for was served', async () => {
+    open({ [`GET /api/round/${DAY}/preparations`]: { tasks: [...TASKS, task({ foodId: 'f7' })] } });
+    const card = within(await screen.findByLabelText('To prepare'));
+    expect(card.getAllByText(/ready by 18:30/)).toHaveLength(2);
+    fireEvent.press(screen.getByText('All the rest as planned (2)'));
+    await waitFor(() => expect(card.getAllByText(/ready by 18:30/)).toHaveLength(1));
+    expect(card.getByText(/07:30 tomorrow/)).toBeTruthy();
+  });
+
   it('is taken back where the server refuses it', async () => {
     open({
       'POST /api/chores': () => ({

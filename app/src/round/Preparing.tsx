@@ -11,6 +11,8 @@ import { useChores } from './useChores';
 
 interface Props extends Pick<RoundView, 'day' | 'done'> {
   data: HouseData;
+  /** How many servings of each food were dealt today, of foods of which none is open any more. */
+  served: Readonly<Record<string, number>>;
   /** Minutes of the household's day; null for another day. */
   minutes: number | null;
 }
@@ -20,15 +22,24 @@ const EARLY_MIN = 90;
 const DAY_MIN = 1440;
 
 /** What to soak, thaw and cut: what is due now, and what comes later that day. */
-export const Preparing = memo(function Preparing({ data, day, done: chored, minutes }: Props) {
+export const Preparing = memo(function Preparing({
+  data,
+  day,
+  done: chored,
+  served,
+  minutes,
+}: Props) {
   const styles = useStyles();
   const hand = useHand();
   const { data: found } = api.usePreparationsQuery({ day, hand });
   const chores = useChores({ day });
   const [all, setAll] = useState(false);
-  const tasks = found?.tasks ?? [];
-  if (tasks.length === 0) return null;
+  // What was served already needs no preparing, whether or not anybody said that it was done.
+  const isOver = ({ foodId, readyMin, meals }: Preparation) =>
+    readyMin < DAY_MIN && (served[foodId] ?? 0) >= meals;
   const doneBy = new Map(chored.map((chore) => [chore.about, chore]));
+  const tasks = (found?.tasks ?? []).filter((task) => doneBy.has(task.about) || !isOver(task));
+  if (tasks.length === 0) return null;
   const isDue = (task: Preparation) => minutes === null || task.startMin <= minutes + EARLY_MIN;
   // What should be ready by now and was never begun is past preparing.
   const shown = tasks.filter(

@@ -18,16 +18,15 @@ interface Props {
 export function RoundAside({ data, round, current }: Props) {
   const words = useWords();
   const colours = useColours();
-  const stop =
-    current?.stops.find((one) => one.servings.some((serving) => serving.fed === null)) ??
-    current?.stops[0];
+  const next = current?.stops.find((one) => one.servings.some((serving) => serving.fed === null));
+  const stop = next ?? current?.stops[0];
   const tank = data.tanks.find((one) => one.id === stop?.tankId);
   const groups = data.groups.filter((group) => group.tankId === tank?.id && !group.archived);
   return (
     <>
       {tank ? (
         <View style={{ gap: 8 }}>
-          <Text look="subtitle">Next: {tank.name}</Text>
+          <Text look="subtitle">{next ? `Next: ${tank.name}` : tank.name}</Text>
           <TankPicture tank={tank} data={data} />
           <Text tone="quiet">
             {words.say('temperature', tank.tempC)} ·{' '}

@@ -18,7 +18,7 @@ import { ScreenTools } from '../shell';
 import { useColours } from '../theme';
 import { Button, Empty, Fault, IconButton, Screen, Skeleton, Tabs, Text } from '../ui';
 import { AgainSheet } from './AgainSheet';
-import { isNear, momentNow, missed, open } from './moments';
+import { isNear, momentNow, missed, open, servedFoods } from './moments';
 import { OtherSheet } from './OtherSheet';
 import { Preparing } from './Preparing';
 import { mealsOf } from './late';
@@ -205,6 +205,7 @@ interface HeadProps {
 
 /** The day as a ribbon, its moments, and what of it was missed. */
 function RoundHead({ data, round, current, minutes, onChoose }: HeadProps) {
+  const served = useSame(servedFoods(round));
   if (!current) return <NothingPlanned data={data} round={round} />;
   const late = minutes === null ? [] : missed(round, current, minutes);
   return (
@@ -219,7 +220,7 @@ function RoundHead({ data, round, current, minutes, onChoose }: HeadProps) {
           label: `${moment.name} ${count(moment)}`,
         }))}
       />
-      <Preparing data={data} day={round.day} done={round.done} minutes={minutes} />
+      <Preparing data={data} day={round.day} done={round.done} served={served} minutes={minutes} />
       <StillWatched data={data} day={round.day} momentId={current.momentId} />
       {late.map((moment) => (
         <View

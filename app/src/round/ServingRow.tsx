@@ -53,10 +53,7 @@ export function ServingRow({ serving, day, next, late, onServe, onOther, onUndo 
     .join(', ');
   const rounding = sayRounding(serving.ofWanted);
   return (
-    <Swipe
-      right={{ says: 'Served', onSwipe: serve }}
-      left={{ says: 'Other', onSwipe: onOther }}
-    >
+    <Swipe right={{ says: 'Served', onSwipe: serve }} left={{ says: 'Other', onSwipe: onOther }}>
       <View style={[styles.row, row]}>
         {tapped ? (
           <Check size={24} color={colours.duckweed} />

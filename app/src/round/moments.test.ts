@@ -1,5 +1,5 @@
 import type { RoundView } from '@open-larder/contract';
-import { isNear, missed, momentNow } from './moments';
+import { isNear, missed, momentNow, servedFoods } from './moments';
 
 const moment = (name: string, minutes: number, fed: boolean): RoundView['moments'][number] => ({
   momentId: name,
@@ -12,6 +12,14 @@ const round = (...moments: RoundView['moments']): RoundView => ({
   resting: [],
   unplanned: [],
   done: [],
+});
+
+it('foods that are served are those of which nothing is open any more', () => {
+  const of = (foodId: string, fed: boolean) => ({ foodId, fed: fed ? {} : null }) as never;
+  const day = round(moment('morning', 450, true), moment('evening', 1110, true));
+  day.moments[0]!.stops[0]!.servings = [of('flake', true), of('worms', true)];
+  day.moments[1]!.stops[0]!.servings = [of('flake', false), of('worms', true)];
+  expect(servedFoods(day)).toEqual({ worms: 2 });
 });
 
 describe('the moment a keeper stands in', () => {

@@ -8,6 +8,20 @@ const AHEAD_MIN = 90;
 export const open = (moment: RoundMomentView) =>
   moment.stops.flatMap((stop) => stop.servings).filter((serving) => serving.fed === null);
 
+/** Servings dealt of each food of a day, of foods of which none is open any more. */
+export function servedFoods(round: RoundView): Record<string, number> {
+  const served: Record<string, number> = {};
+  const still = new Set<string>();
+  for (const { foodId, fed } of round.moments.flatMap(({ stops }) =>
+    stops.flatMap((stop) => stop.servings),
+  )) {
+    if (fed === null) still.add(foodId);
+    else served[foodId] = (served[foodId] ?? 0) + 1;
+  }
+  for (const foodId of still) delete served[foodId];
+  return served;
+}
+
 const firstMinute = (moment: RoundMomentView) =>
   Math.min(...moment.stops.map((stop) => stop.minutes));
 
