@@ -84,13 +84,13 @@ test('what is seen is noted and learned from; it can be frozen, forgotten and ta
   page,
   demo,
 }) => {
-  const millpond = await tankOf(page, demo.url, 'Millpond');
-  await page.goto(`${demo.url}/tanks/${millpond}/play`);
+  const sluice = await tankOf(page, demo.url, 'Sluice');
+  await page.goto(`${demo.url}/tanks/${sluice}/play`);
   for (const minutes of ['11', '13,5']) {
     await page.getByRole('radio', { name: 'Gone', exact: true }).click();
     await page.getByLabel('Minutes until it was gone').fill(minutes);
     await page
-      .getByRole('radiogroup', { name: 'Pearl gouramis that came' })
+      .getByRole('radiogroup', { name: 'Celestial pearl danios that came' })
       .getByRole('radio', { name: 'Some' })
       .click();
     await page.getByRole('button', { name: 'Note it' }).click();

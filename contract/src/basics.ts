@@ -33,6 +33,9 @@ export function between(low: number, high: number, what: string) {
   return z.number(sentence).min(low, sentence).max(high, sentence);
 }
 
+/** Who did it; null is nobody in particular. */
+export const hand = z.string().trim().min(1).max(30).nullable().default(null);
+
 export const version = z.int().min(1);
 
 export const weekday = z.int().min(1).max(7);

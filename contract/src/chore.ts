@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { day, id, instant } from './basics';
+import { day, hand, id, instant } from './basics';
 
 export const CHORE_KINDS = ['prepare'] as const;
 
@@ -8,8 +8,7 @@ const fields = {
   /** What of its kind it is on its day. */
   about: z.string().trim().min(1).max(120),
   day,
-  /** Who did it; null is nobody in particular. */
-  hand: z.string().trim().min(1).max(30).nullable().default(null),
+  hand,
   at: instant,
 };
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { between, day, id, instant, phrase } from './basics';
+import { between, day, hand, id, instant, phrase } from './basics';
 
 export const OUTCOMES = ['served', 'less', 'more', 'refused', 'skipped'] as const;
 export type Outcome = (typeof OUTCOMES)[number];
@@ -19,8 +19,7 @@ export const feedingCreate = z
     plannedUnits: between(0, 10_000, 'the planned amount'),
     units: between(0, 10_000, 'the amount'),
     note: phrase,
-    /** Whose hand dealt it; null is nobody's in particular. */
-    hand: z.string().trim().min(1).max(30).nullable().default(null),
+    hand,
     at: instant,
   })
   .refine((fed) => (fed.outcome === 'skipped') === (fed.units === 0), {

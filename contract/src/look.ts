@@ -1,6 +1,6 @@
 import { BELLIES } from '@open-larder/core/ration';
 import { z } from 'zod';
-import { day, id, instant, phrase } from './basics';
+import { day, hand, id, instant, phrase } from './basics';
 
 export const COLOUR_SEEN = ['usual', 'pale', 'dark', 'bright'] as const;
 export const DROPPINGS_SEEN = ['usual', 'stringy', 'none'] as const;
@@ -16,7 +16,7 @@ const seen = {
   colour: z.enum(COLOUR_SEEN).nullable(),
   droppings: z.enum(DROPPINGS_SEEN).nullable(),
   note: phrase,
-  hand: z.string().trim().min(1).max(30).nullable().default(null),
+  hand,
   at: instant,
 };
 

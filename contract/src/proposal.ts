@@ -1,8 +1,6 @@
 import { z } from 'zod';
-import { day, id, instant } from './basics';
+import { day, hand, id, instant } from './basics';
 import { why } from './why';
-
-const hand = z.string().trim().min(1).max(30).nullable().default(null);
 
 /** A change of all portions of a group, with what speaks for it. */
 const portions = z.object({

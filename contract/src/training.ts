@@ -1,8 +1,7 @@
 import { TRAINING_STEPS } from '@open-larder/core/round';
 import { z } from 'zod';
-import { day, id, instant } from './basics';
+import { day, hand, id, instant } from './basics';
 
-const hand = z.string().trim().min(1).max(30).nullable().default(null);
 const step = z.int().min(1).max(TRAINING_STEPS.length);
 
 /** Begin to train a group onto a food: a little of it among one that it takes. */

@@ -1,8 +1,23 @@
 import { v7 as uuidv7 } from 'uuid';
 import { compare, MOSTLY_HTTP, type Bench } from './bench';
 
+type Ask = (sql: string, ...values: unknown[]) => Promise<unknown>;
+
 /** Logging a serving through the API against its SQL in one transaction. */
 export async function writes({ pool, householdId, post }: Bench): Promise<void> {
+  /** What a request does: the household's zone for the day, then all of it in one transaction. */
+  const inTransaction = async (work: (ask: Ask) => Promise<unknown>) => {
+    const client = await pool.connect();
+    const ask: Ask = (sql, ...values) => client.query(sql, [householdId, ...values]);
+    try {
+      await ask('SELECT time_zone FROM households WHERE id = $1');
+      await client.query('BEGIN');
+      await work(ask);
+      await client.query('COMMIT');
+    } finally {
+      client.release();
+    }
+  };
   const one = async (sql: string) =>
     (await pool.query<{ id: string }>(sql, [householdId])).rows[0]?.id ?? '';
   const groupId = await one('SELECT id FROM groups WHERE household_id = $1 LIMIT 1');
@@ -43,16 +58,12 @@ export async function writes({ pool, householdId, post }: Bench): Promise<void> 
         note: '',
         at,
       }),
-    async () => {
-      const client = await pool.connect();
-      try {
+    () =>
+      inTransaction(async (ask) => {
         const id = uuidv7();
         const servingId = uuidv7();
-        const ask = (sql: string, ...values: unknown[]) =>
-          client.query(sql, [householdId, ...values]);
         const lock = (name: string) =>
           ask('SELECT pg_advisory_xact_lock(hashtextextended($1::text || $2, 0))', name);
-        await client.query('BEGIN');
         await lock(`serving ${servingId} ${day}`);
         await ask('SELECT * FROM feedings WHERE household_id = $1 AND id = $2', id);
         await ask(
@@ -85,11 +96,7 @@ export async function writes({ pool, householdId, post }: Bench): Promise<void> 
           id,
         );
         await ask('SELECT * FROM feedings WHERE household_id = $1 AND id = $2', id);
-        await client.query('COMMIT');
-      } finally {
-        client.release();
-      }
-    },
+      }),
     300,
   );
   await compare(
@@ -108,14 +115,9 @@ export async function writes({ pool, householdId, post }: Bench): Promise<void> 
         note: '',
         at,
       }),
-    async () => {
-      const client = await pool.connect();
-      try {
+    () =>
+      inTransaction(async (ask) => {
         const id = uuidv7();
-        const ask = (sql: string, ...values: unknown[]) =>
-          client.query(sql, [householdId, ...values]);
-        await ask('SELECT time_zone FROM households WHERE id = $1');
-        await client.query('BEGIN');
         await ask('SELECT id FROM groups WHERE household_id = $1 AND id = $2', groupId);
         await ask(
           `INSERT INTO looks (id, household_id, group_id, day, at, belly, hung_back, absent,
@@ -127,11 +129,7 @@ export async function writes({ pool, householdId, post }: Bench): Promise<void> 
           at,
         );
         await ask('SELECT * FROM looks WHERE household_id = $1 AND id = $2', id);
-        await client.query('COMMIT');
-      } finally {
-        client.release();
-      }
-    },
+      }),
     300,
     MOSTLY_HTTP,
   );

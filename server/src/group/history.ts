@@ -31,6 +31,8 @@ interface Life {
   trainings: BegunTraining[];
   /** The group after each day on which something changed: between two of them it is the same. */
   states: Map<string, Group | null>;
+  /** The days on which something about it changed, in order; worked out when first asked for. */
+  changes?: string[];
 }
 
 /** Everything that ever happened to some groups: read once, and looked at on any day. */
@@ -104,27 +106,32 @@ export function groupsOn(history: History, day: string): Group[] {
 }
 
 /** The latest day up to `day` on which something about the group changed. */
-function lastChange(
-  { row, events, diets, bellies: seen, trainings: trained }: Life,
-  day: string,
-): string {
-  let last = '';
-  const see = (changed: string | null) => {
-    if (changed !== null && changed <= day && changed > last) last = changed;
-  };
-  see(row.endedOn);
-  for (const event of events) see(event.day);
-  for (const diet of diets) see(diet.validFrom);
-  for (const belly of seen) {
-    see(belly.day);
-    see(addDays(belly.day, BELLY_HOLDS_DAYS + 1));
+function lastChange(life: Life, day: string): string {
+  const changes = (life.changes ??= changesOf(life));
+  let low = 0;
+  let high = changes.length;
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (changes[middle]! <= day) low = middle + 1;
+    else high = middle;
+  }
+  return changes[low - 1] ?? '';
+}
+
+/** The days on which something about a group changed, in order. */
+function changesOf({ row, events, diets, bellies: seen, trainings: trained }: Life): string[] {
+  const days = new Set<string>(row.endedOn === null ? [] : [row.endedOn]);
+  for (const event of events) days.add(event.day);
+  for (const diet of diets) days.add(diet.validFrom);
+  for (const day of new Set(seen.map((belly) => belly.day))) {
+    days.add(day).add(addDays(day, BELLY_HOLDS_DAYS + 1));
   }
   for (const training of trained) {
-    see(training.day);
-    see(training.endedOn);
-    for (const offer of training.offers) see(addDays(offer.day, 1));
+    days.add(training.day);
+    if (training.endedOn !== null) days.add(training.endedOn);
+    for (const offer of training.offers) days.add(addDays(offer.day, 1));
   }
-  return last;
+  return [...days].sort();
 }
 
 function lifeOn(life: Life, day: string): Group | null {

@@ -6,7 +6,7 @@ export const HISTORY_DAYS = 56;
 
 export { GROUPS, type DemoGroup } from './groups';
 export { GREEN_GEL } from './kitchen';
-export { LOOKS, type DemoLook } from './looks';
+export { LOOKS } from './looks';
 export { MOMENTS, type MomentKey } from './moments';
 export { SEEN, type DemoSeen } from './seen';
 export { SHELF } from './shelf';
