@@ -162,6 +162,7 @@ test('a swipe to the right serves, to the left asks what else', async ({ page, d
   await drag(-110);
   await expect(page.getByRole('dialog').getByText(/What happened instead/)).toBeVisible();
   await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toBeHidden();
   await drag(110);
   await expect(page.getByRole('button', { name, exact: true })).toBeHidden();
   await expect(page.getByRole('timer').first()).toBeVisible();

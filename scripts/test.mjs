@@ -62,10 +62,26 @@ const failed =
   (journeys ? journeys.stats.unexpected + journeys.stats.flaky + journeys.errors.length : 1);
 // A failed check counts in no runner's report, and must not pass for all that.
 const broken = failed === 0 && failedSteps > 0 ? failedSteps : failed;
+const measured = measuredIn(journeys?.suites ?? []);
+if (measured.length > 0) say(`\nMeasured in the journeys:\n${measured.join('\n')}`);
 say(`\nTests took ${sinceStart()}.`);
 await postgres.stop();
 say(`${passed} passed, ${broken} failed`);
 process.exit(broken === 0 ? 0 : 1);
+
+/** What journeys noted while they ran: reported, and no test by itself. */
+function measuredIn(suites) {
+  return suites.flatMap(({ suites: inner = [], specs = [] }) => [
+    ...measuredIn(inner),
+    ...specs.flatMap(({ tests }) =>
+      tests.flatMap(({ projectName, annotations }) =>
+        annotations
+          .filter(({ description }) => description)
+          .map(({ type, description }) => `  ${projectName}, ${type}: ${description}`),
+      ),
+    ),
+  ]);
+}
 
 function readReport(path) {
   return existsSync(path) ? JSON.parse(readFileSync(path, 'utf8')) : null;
