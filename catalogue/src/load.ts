@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import Papa from 'papaparse';
 import { z } from 'zod';
 import { resolveSpecies, type Species } from './defaults';
+import { cultureEntry, type CultureKind } from './cultures';
 import { foodEntry, resolveFood, type GenericFood } from './foods';
 import { speciesEntry } from './species';
 import { checkAgainst, cellReader, type TableSchema } from './tableSchema';
@@ -88,13 +89,17 @@ export const parseSpecies = (text: string, schema: TableSchema): Species[] =>
 export const parseFoods = (text: string, schema: TableSchema): GenericFood[] =>
   parseRows('foods.csv', text, schema, foodEntry, resolveFood);
 
+export const parseCultures = (text: string, schema: TableSchema): CultureKind[] =>
+  parseRows('cultures.csv', text, schema, cultureEntry, (key, entry) => ({ key, ...entry }));
+
 const read = (name: string) => readFileSync(join(__dirname, '..', name), 'utf8');
-export const readSchema = (table: 'species' | 'foods'): TableSchema =>
+export const readSchema = (table: 'species' | 'foods' | 'cultures'): TableSchema =>
   JSON.parse(read(`${table}.schema.json`)) as TableSchema;
 
 export interface Catalogue {
   species: Species[];
   foods: GenericFood[];
+  cultures: CultureKind[];
 }
 
 /** The shipped catalogue, read from its CSV files and validated. */
@@ -102,5 +107,6 @@ export function loadCatalogue(): Catalogue {
   return {
     species: parseSpecies(read('species.csv'), readSchema('species')),
     foods: parseFoods(read('foods.csv'), readSchema('foods')),
+    cultures: parseCultures(read('cultures.csv'), readSchema('cultures')),
   };
 }

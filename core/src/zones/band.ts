@@ -1,4 +1,4 @@
-import { chanceOf, type Chance } from './chance';
+import { chanceOf, type Chance } from '../chance';
 import type { Feeding } from './feeding';
 import { modelOf, type Model } from './model';
 import type { Feeder } from './feeder';

@@ -1,0 +1,1 @@
+export { chanceOf, type Chance } from './chance';

@@ -1,0 +1,37 @@
+export { goodFor, inTurn, type Batch } from './batch';
+export {
+  COLD_MOST_H,
+  CYSTS_PER_G,
+  energyLeft,
+  HATCH_SHARE,
+  hatchHours,
+  jarFor,
+  MOST_CYSTS_G_L,
+  NAUPLIUS_UG,
+  SALT_G_L,
+  staggered,
+  type Jar,
+} from './hatch';
+export { crashHazard, vesselsFor, type Cause, type Strain } from './hazard';
+export {
+  daysUntil,
+  grown,
+  lastingHarvest,
+  leftForMost,
+  safeHarvest,
+  type Logistic,
+} from './logistic';
+export { atWarmth, type ByWarmth } from './warmth';
+export { yieldShare, type Plateau } from './worms';
+export { DENSITIES, estimate, type Density, type Estimate, type VesselEvent } from './estimate';
+export { forecast, type CultureDay, type Standing } from './forecast';
+export { gramsOfOne, logisticOf, plateauOf, type Growing } from './kind';
+export {
+  leadOf,
+  outlook,
+  planSupply,
+  START_SHARE,
+  type Outlook,
+  type Supplying,
+  type SupplyPlan,
+} from './supply';
