@@ -1,10 +1,10 @@
 import { assertRange } from '../units';
+import { byAge } from './byAge';
 import { DRIFT, MOST_SD } from './drift';
 import { crashHazard } from './hazard';
 import type { Estimate } from './estimate';
-import { gramsOfOne, logisticOf, plateauOf, type Growing } from './kind';
+import { gramsOfOne, logisticOf, type Growing } from './kind';
 import { grown, safeHarvest } from './logistic';
-import { yieldShare } from './worms';
 
 /** A vessel as it stands on the day that is looked ahead from. */
 export interface Standing {
@@ -33,8 +33,6 @@ export interface CultureDay {
 }
 
 const BAND = 1.645;
-/** Of a batch that is good, so much can be drawn in a day. Assumption. */
-const BATCH_PART = 1 / 3;
 
 /**
  * A vessel for some days ahead.
@@ -93,22 +91,14 @@ function givingOn(
   day: number,
   tempC: number,
 ): CultureDay {
-  const share = yieldShare(plateauOf(kind), ageDays + day, tempC);
-  const whole =
-    kind.model === 'kept'
-      ? keptG
-      : kind.model === 'batch' || kind.model === 'hatch'
-        ? (kind.capacity ?? 0) * measure * gramsOfOne(kind)
-        : (kind.yieldGPerDay ?? 0) * measure;
-  const standingG = whole * share;
-  const part = kind.model === 'batch' ? BATCH_PART : 1;
+  const { standingG, givesG } = byAge(kind, { measure, keptG }, ageDays + day, tempC);
   return {
     day,
     standingG,
     // What a substrate gives differs by half from one box to the next. Assumption.
     lowG: standingG * 0.5,
     highG: standingG * 1.5,
-    givesG: standingG * part,
+    givesG,
     crash: crashHazard({
       crowding: 0.5,
       tooWarmC: Math.max(0, tempC - kind.tempMaxC),

@@ -1,5 +1,6 @@
 import { chanceOf, type Chance } from '../chance';
 import { assertRange } from '../units';
+import { byAge } from './byAge';
 import { crashHazard } from './hazard';
 import { gramsOfOne, logisticOf, plateauOf } from './kind';
 import { grown, leftForMost, safeHarvest, type Logistic } from './logistic';
@@ -37,8 +38,6 @@ const DAY_SD = 0.07;
 const THINNED = 0.7;
 /** A day counts as met from this share of its demand on: nobody weighs a net. Assumption. */
 const ENOUGH = 0.9;
-/** Of a batch that is good, so much can be drawn in a day. Assumption. */
-const BATCH_PART = 1 / 3;
 
 /** What of a vessel is the same in every run, worked out once. */
 interface Day {
@@ -57,14 +56,8 @@ function daysOf(vessel: Supplying, days: number): Day[] {
     if (kind.model === 'logistic') {
       return { model: logisticOf(kind, measure, tempC), gives: 0, tooWarmC };
     }
-    const share = yieldShare(plateauOf(kind), ageDays + day - startsOn, tempC);
-    const whole =
-      kind.model === 'kept'
-        ? keptG
-        : kind.model === 'batch' || kind.model === 'hatch'
-          ? (kind.capacity ?? 0) * measure * gramsOfOne(kind) * (kind.model === 'batch' ? BATCH_PART : 1) // prettier-ignore
-          : (kind.yieldGPerDay ?? 0) * measure;
-    return { model: null, gives: whole * share, tooWarmC };
+    const { givesG } = byAge(kind, { measure, keptG }, ageDays + day - startsOn, tempC);
+    return { model: null, gives: givesG, tooWarmC };
   });
 }
 
