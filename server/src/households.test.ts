@@ -1,0 +1,469 @@
+import { routes, type RouteName } from '@open-larder/contract';
+import { v7 as uuidv7 } from 'uuid';
+import {
+  sampleAnswer,
+  sampleFeeding,
+  sampleFood,
+  sampleGroup,
+  sampleLot,
+  sampleMoment,
+  sampleRecipe,
+  sampleLook,
+  sampleSighting,
+  sampleSpecies,
+  sampleSplit,
+  sampleTank,
+  sampleTraining,
+  sampleWeighing,
+  smallHouse,
+  sampleServing,
+} from './testing/samples';
+import { startTestServer, type TestServer } from './testing/testServer';
+
+let server: TestServer;
+let ours: Awaited<ReturnType<typeof smallHouse>>;
+const weighing = sampleWeighing();
+let recipe: ReturnType<typeof sampleRecipe>;
+const batch = { id: uuidv7(), lotId: uuidv7(), day: '2026-03-10', massG: 5 };
+let sighting: ReturnType<typeof sampleSighting>;
+const look = uuidv7();
+const seen = () => sampleLook(ours.group.id, { id: look });
+const chore = {
+  id: uuidv7(),
+  kind: 'prepare',
+  about: 'a food 450',
+  day: '2026-03-10',
+  at: '2026-03-10T06:00:00.000Z',
+};
+const worms = sampleFood({ name: 'Worms' });
+let answered: ReturnType<typeof sampleAnswer>;
+let trained: ReturnType<typeof sampleTraining>;
+let theirTank: string;
+beforeAll(async () => {
+  server = await startTestServer();
+  ours = await smallHouse(server, 'ours');
+  const tank = sampleTank();
+  theirTank = tank.id;
+  await server.as('theirs').post('/api/tanks').send(tank).expect(201);
+  recipe = sampleRecipe(ours.food.id);
+  await ours.ask.post('/api/recipes').send(recipe).expect(201);
+  await ours.ask.post(`/api/recipes/${recipe.id}/batches`).send(batch).expect(201);
+  await ours.ask.post(`/api/foods/${ours.food.id}/weighings`).send(weighing).expect(201);
+  sighting = sampleSighting(ours);
+  await server.as('ours').post('/api/chores').send(chore).expect(201);
+  answered = sampleAnswer(ours);
+  await ours.ask.post('/api/proposals/answers').send(answered).expect(201);
+  await ours.ask.post('/api/foods').send(worms).expect(201);
+  trained = sampleTraining(ours, worms.id);
+  await ours.ask.post('/api/trainings').send(trained).expect(201);
+  await ours.ask.post('/api/looks').send(seen()).expect(201);
+  await ours.ask.post(`/api/tanks/${ours.tank.id}/sightings`).send(sighting).expect(201);
+  await ours.ask.post('/api/feedings').send(sampleFeeding(ours)).expect(201);
+});
+afterAll(() => server.close());
+
+type Probe = () => Promise<void>;
+const theirs = () => server.as('theirs');
+
+/** No id of ours may stand in what they read. */
+const readsNothing = (path: string) => async () => {
+  const { body } = await theirs().get(path).expect(200);
+  const text = JSON.stringify(body);
+  const { tank, group, food, moment, serving } = ours;
+  for (const { id } of [tank, group, food, moment, serving, recipe, batch]) {
+    expect(text).not.toContain(id);
+  }
+};
+const finds404 =
+  (method: 'put' | 'post' | 'get', path: () => string, body: () => object) => async () => {
+    await theirs()[method](path()).send(body()).expect(404);
+  };
+
+/** Every route, tried by another household. A new route without its probe fails this test. */
+const PROBES: Record<RouteName, Probe> = {
+  getHealth: readsNothing('/api/health'),
+  getReady: readsNothing('/api/ready'),
+  getHousehold: async () => {
+    const { body } = await theirs().get('/api/household').expect(200);
+    expect(body.name).toBe('theirs');
+  },
+  editHousehold: async () => {
+    const { body } = await theirs().get('/api/household').expect(200);
+    const { id: _, ...values } = body;
+    await theirs()
+      .put('/api/household')
+      .send({ ...values, name: 'renamed' })
+      .expect(200);
+    expect((await server.as('ours').get('/api/household')).body.name).toBe('ours');
+  },
+  getCatalogue: readsNothing('/api/catalogue'),
+  listSpecies: readsNothing('/api/species'),
+  createSpecies: async () => {
+    const own = sampleSpecies();
+    await server.as('ours').post('/api/species').send(own).expect(201);
+    await theirs().post('/api/species').send(own).expect(409);
+    await theirs()
+      .post('/api/groups')
+      .send(sampleGroup(theirTank, { speciesKey: `own-${own.id}` }))
+      .expect(422);
+  },
+  editSpecies: async () => {
+    const { id, entry } = sampleSpecies();
+    await server.as('ours').post('/api/species').send({ id, copiedFrom: null, entry }).expect(201);
+    await theirs()
+      .put(`/api/species/${id}`)
+      .send({ version: 1, archived: true, entry })
+      .expect(404);
+  },
+  listMoments: readsNothing('/api/moments'),
+  createMoment: async () => {
+    await theirs()
+      .post('/api/moments')
+      .send(sampleMoment({ id: ours.moment.id }))
+      .expect(409);
+  },
+  editMoment: finds404(
+    'put',
+    () => `/api/moments/${ours.moment.id}`,
+    () => {
+      const { id: _, ...moment } = ours.moment;
+      return { ...moment, version: 1, archived: true };
+    },
+  ),
+  listTanks: readsNothing('/api/tanks'),
+  createTank: async () => {
+    await theirs()
+      .post('/api/tanks')
+      .send(sampleTank({ id: ours.tank.id }))
+      .expect(409);
+  },
+  editWalk: async () => {
+    await theirs()
+      .put('/api/walk')
+      .send({ tankIds: [ours.tank.id] })
+      .expect(409);
+  },
+  editTank: finds404(
+    'put',
+    () => `/api/tanks/${ours.tank.id}`,
+    () => {
+      const { id: _, ...tank } = ours.tank;
+      return { ...tank, version: 1, archived: false };
+    },
+  ),
+  listGroups: readsNothing('/api/groups'),
+  createGroup: finds404(
+    'post',
+    () => '/api/groups',
+    () => sampleGroup(ours.tank.id),
+  ),
+  editGroup: finds404(
+    'put',
+    () => `/api/groups/${ours.group.id}`,
+    () => ({ name: 'Stolen', speciesKey: 'danio-rerio', version: 1, archived: true }),
+  ),
+  addGroupEvent: finds404(
+    'post',
+    () => `/api/groups/${ours.group.id}/events`,
+    () => ({
+      id: uuidv7(),
+      day: '2026-03-05',
+      kind: 'measured',
+      lengthCm: 2,
+    }),
+  ),
+  listGroupEvents: finds404(
+    'get',
+    () => `/api/groups/${ours.group.id}/events`,
+    () => ({}),
+  ),
+  withdrawGroupEvent: async () => {
+    const { body } = await ours.ask.get(`/api/groups/${ours.group.id}/events`).expect(200);
+    await theirs()
+      .post(`/api/group-events/${body.items[0].id}/withdrawal`)
+      .send({ id: uuidv7(), replacement: null })
+      .expect(404);
+  },
+  splitGroup: finds404(
+    'post',
+    () => `/api/groups/${ours.group.id}/split`,
+    () => ({ ...sampleSplit(theirTank), tankId: theirTank }),
+  ),
+  mergeGroup: finds404(
+    'post',
+    () => `/api/groups/${ours.group.id}/merge`,
+    () => ({ id: uuidv7(), intoGroupId: ours.group.id, day: '2026-03-05' }),
+  ),
+  moveGroups: finds404(
+    'post',
+    () => '/api/moves',
+    () => ({
+      tankId: theirTank,
+      day: '2026-03-05',
+      moves: [{ id: uuidv7(), groupId: ours.group.id }],
+    }),
+  ),
+  exportTable: async () => {
+    for (const table of ['house', 'tanks', 'groups', 'events']) {
+      await readsNothing(`/api/tables/${table}`)();
+    }
+  },
+  importTable: async () => {
+    const text = (await ours.ask.get('/api/tables/events').expect(200)).body.text;
+    const { body } = await theirs()
+      .post('/api/tables/events')
+      .send({ text, write: true })
+      .expect(201);
+    expect(body.written).toBe(false);
+    expect(body.counts.fault).toBe(body.lines.length);
+  },
+  editDiet: finds404(
+    'put',
+    () => `/api/groups/${ours.group.id}/diet`,
+    () => ({
+      version: 1,
+      fastWeekdays: [],
+      goalFactor: null,
+      rules: [],
+      servings: [],
+    }),
+  ),
+  listFoods: readsNothing('/api/foods'),
+  createFood: async () => {
+    await theirs()
+      .post('/api/foods')
+      .send(sampleFood({ id: ours.food.id }))
+      .expect(409);
+  },
+  editFood: finds404(
+    'put',
+    () => `/api/foods/${ours.food.id}`,
+    () => {
+      const { id: _, lot: __, ...food } = ours.food;
+      return { ...food, version: 1, archived: true };
+    },
+  ),
+  addLot: finds404(
+    'post',
+    () => `/api/foods/${ours.food.id}/lots`,
+    () => sampleLot(),
+  ),
+  editLot: finds404(
+    'put',
+    () => `/api/lots/${ours.food.lot.id}`,
+    () => ({
+      version: 1,
+      costMinor: 1,
+      place: 'freezer',
+      boughtOn: '2026-03-01',
+      openedOn: null,
+      bestBefore: null,
+    }),
+  ),
+  countLot: finds404(
+    'post',
+    () => `/api/lots/${ours.food.lot.id}/counts`,
+    () => ({
+      id: uuidv7(),
+      day: '2026-03-10',
+      remainingG: 0,
+    }),
+  ),
+  addWeighing: finds404(
+    'post',
+    () => `/api/foods/${ours.food.id}/weighings`,
+    () => sampleWeighing(),
+  ),
+  undoWeighing: finds404(
+    'post',
+    () => `/api/weighings/${weighing.id}/undo`,
+    () => ({ id: uuidv7() }),
+  ),
+  editPlan: finds404(
+    'put',
+    () => `/api/tanks/${ours.tank.id}/plan`,
+    () => ({
+      version: 0,
+      cycle: { days: 7, from: '2024-01-01' },
+      school: null,
+      fasts: [],
+      water: null,
+      diets: [],
+    }),
+  ),
+  balancePlan: finds404(
+    'post',
+    () => `/api/tanks/${ours.tank.id}/balance`,
+    () => ({
+      version: 0,
+      cycle: { days: 7, from: '2024-01-01' },
+      school: null,
+      fasts: [],
+      water: null,
+      diets: [],
+    }),
+  ),
+  printWeek: finds404(
+    'get',
+    () => `/api/tanks/${ours.tank.id}/week-sheet`,
+    () => ({}),
+  ),
+  listStartingPlans: readsNothing('/api/starting-plans'),
+  createStartingPlan: async () => {
+    const { id: _, ownUnits: __, ...line } = sampleServing(ours.food.id, ours.moment.id);
+    await theirs()
+      .post('/api/starting-plans')
+      .send({ id: uuidv7(), name: 'Theirs', lines: [line] })
+      .expect(422);
+  },
+  editStartingPlan: async () => {
+    const { id: _, ownUnits: __, ...line } = sampleServing(ours.food.id, ours.moment.id);
+    const id = uuidv7();
+    const body = { name: 'Ours', lines: [line] };
+    await ours.ask
+      .post('/api/starting-plans')
+      .send({ ...body, id })
+      .expect(201);
+    await theirs()
+      .put(`/api/starting-plans/${id}`)
+      .send({ ...body, version: 1, archived: true })
+      .expect(422);
+  },
+  listRecipes: readsNothing('/api/recipes'),
+  createRecipe: async () => {
+    await theirs().post('/api/recipes').send(sampleRecipe(ours.food.id)).expect(422);
+  },
+  editRecipe: finds404(
+    'put',
+    () => `/api/recipes/${recipe.id}`,
+    () => {
+      const { id: _, foodId: __, ...fields } = recipe;
+      return {
+        ...fields,
+        ingredients: [{ foodId: null, share: 1, binder: false }],
+        version: 1,
+        archived: false,
+      };
+    },
+  ),
+  makeBatch: finds404(
+    'post',
+    () => `/api/recipes/${recipe.id}/batches`,
+    () => ({ id: uuidv7(), lotId: uuidv7(), day: '2026-03-10', massG: 5 }),
+  ),
+  undoBatch: finds404(
+    'post',
+    () => `/api/batches/${batch.id}/undo`,
+    () => ({ id: uuidv7() }),
+  ),
+  printLabels: async () => {
+    await theirs().get(`/api/lots/${batch.lotId}/labels`).expect(404);
+  },
+  listSightings: async () => {
+    await theirs().get(`/api/tanks/${ours.tank.id}/sightings`).expect(404);
+  },
+  addSighting: finds404(
+    'post',
+    () => `/api/tanks/${ours.tank.id}/sightings`,
+    () => sampleSighting(ours),
+  ),
+  undoSighting: finds404(
+    'post',
+    () => `/api/sightings/${sighting.id}/undo`,
+    () => ({ id: uuidv7() }),
+  ),
+  listLooks: async () => {
+    await theirs().get(`/api/groups/${ours.group.id}/looks`).expect(404);
+  },
+  addLook: async () => {
+    await theirs()
+      .post('/api/looks')
+      .send({ ...seen(), id: uuidv7() })
+      .expect(404);
+  },
+  getProposals: readsNothing('/api/proposals'),
+  answerProposal: finds404(
+    'post',
+    () => '/api/proposals/answers',
+    () => sampleAnswer(ours),
+  ),
+  undoAnswer: finds404(
+    'post',
+    () => `/api/answers/${answered.id}/undo`,
+    () => ({ id: uuidv7(), at: chore.at }),
+  ),
+  beginTraining: finds404(
+    'post',
+    () => '/api/trainings',
+    () => sampleTraining(ours, worms.id),
+  ),
+  endTraining: finds404(
+    'post',
+    () => `/api/trainings/${trained.id}/end`,
+    () => ({ id: uuidv7(), kept: false, at: chore.at }),
+  ),
+  undoLook: finds404(
+    'post',
+    () => `/api/looks/${look}/undo`,
+    () => ({ id: uuidv7(), at: chore.at }),
+  ),
+  logChore: async () => {
+    const done = { ...chore, id: uuidv7() };
+    await theirs().post('/api/chores').send(chore).expect(409);
+    await theirs().post('/api/chores').send(done).expect(201);
+  },
+  undoChore: finds404(
+    'post',
+    () => `/api/chores/${chore.id}/undo`,
+    () => ({ id: uuidv7(), at: chore.at }),
+  ),
+  getLearned: async () => {
+    await theirs().get(`/api/tanks/${ours.tank.id}/learned`).expect(404);
+  },
+  editLearned: finds404(
+    'put',
+    () => `/api/tanks/${ours.tank.id}/learned`,
+    () => ({ version: 0, frozen: false, sightings: 0, groups: [] }),
+  ),
+  getSupply: readsNothing('/api/larder/supply'),
+  getRound: readsNothing('/api/round/2026-03-10'),
+  printRound: async () => {
+    const { body } = await theirs().get('/api/round/2026-03-10/sheet').expect(200);
+    expect(body.fileName).toBe('round-2026-03-10.pdf');
+  },
+  getPreparations: readsNothing('/api/round/2026-03-10/preparations'),
+  getRoundWhy: finds404(
+    'get',
+    () => `/api/round/2026-03-10/why/${ours.serving.id}`,
+    () => ({}),
+  ),
+  listFeedings: readsNothing('/api/feedings'),
+  logFeeding: finds404(
+    'post',
+    () => '/api/feedings',
+    () => sampleFeeding(ours, { id: uuidv7() }),
+  ),
+  undoFeeding: async () => {
+    const { body } = await server.as('ours').get('/api/feedings').expect(200);
+    await theirs()
+      .post(`/api/feedings/${body.items[0].id}/undo`)
+      .send({ id: uuidv7(), at: body.items[0].at })
+      .expect(404);
+  },
+  getServed: readsNothing('/api/records/served?from=2026-03-01&to=2026-03-10'),
+  exportServed: readsNothing('/api/records/served-table?from=2026-03-01&to=2026-03-10'),
+  getAcceptance: async () => {
+    await theirs()
+      .get(`/api/records/acceptance/${ours.group.id}?from=2026-03-01&to=2026-03-10`)
+      .expect(404);
+  },
+  getConsumption: readsNothing('/api/records/consumption?from=2026-03-01&to=2026-03-10'),
+};
+
+describe('nothing of one household reaches another', () => {
+  it.each(Object.keys(routes) as RouteName[])('%s', async (name) => {
+    const probe = PROBES[name];
+    expect(probe).toBeDefined();
+    await probe();
+  });
+});
