@@ -3,7 +3,7 @@ import { sayGrams, sayUnits } from '@open-larder/core/food';
 import { sayRounding } from '@open-larder/core/ration';
 import Check from 'lucide-react-native/icons/check';
 import Ellipsis from 'lucide-react-native/icons/ellipsis';
-import { useEffect, useState } from 'react';
+import { memo, useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { ZONE_WORDS } from '../diet/words';
 import { FoodSign } from '../draw';
@@ -34,9 +34,7 @@ const sayMixed = ({ role, step, of }: NonNullable<RoundServingView['mixed']>) =>
 export function ServingRow({ serving, day, next, late, onServe, onOther, onUndo }: Props) {
   const styles = useStyles();
   const colours = useColours();
-  const hand = useHand();
   const row = useRow();
-  const [askWhy, why] = api.useLazyRoundWhyQuery();
   const [tapped, setTapped] = useState(false);
   const { fed } = serving;
   useEffect(() => setTapped(false), [fed]);
@@ -48,10 +46,6 @@ export function ServingRow({ serving, day, next, late, onServe, onOther, onUndo 
   if (serving.fed) {
     return <Fed serving={serving} fed={serving.fed} onUndo={onUndo} onAgain={onOther} />;
   }
-  const place = [serving.place, ZONE_WORDS[serving.zone], serving.manner]
-    .filter(Boolean)
-    .join(', ');
-  const rounding = sayRounding(serving.ofWanted);
   return (
     <Swipe right={{ says: 'Served', onSwipe: serve }} left={{ says: 'Other', onSwipe: onOther }}>
       <View style={[styles.row, row]}>
@@ -60,54 +54,7 @@ export function ServingRow({ serving, day, next, late, onServe, onOther, onUndo 
         ) : (
           <FoodSign family={serving.family} />
         )}
-        <View style={styles.words}>
-          <Text look="strong">
-            {serving.portion} {lowerFirst(serving.foodName)}
-          </Text>
-          <Text look="small" tone="quiet">
-            {serving.groupName} · {place}
-          </Text>
-          {serving.prepare ? (
-            <Text look="small" tone="quiet">
-              First: {serving.prepare}
-            </Text>
-          ) : null}
-          {serving.mixed ? (
-            <Text look="small" tone="due">
-              {sayMixed(serving.mixed)}
-            </Text>
-          ) : null}
-          {late ? (
-            <View style={styles.late}>
-              <Text look="small" tone="due">
-                {late.says}
-              </Text>
-              {late.label ? (
-                <Button
-                  look="bare"
-                  label={late.label}
-                  spoken={`${late.label}: ${serving.foodName} for ${serving.groupName}`}
-                  onPress={late.onLog}
-                />
-              ) : null}
-            </View>
-          ) : null}
-          {rounding ? (
-            <Text look="small" tone="quiet">
-              {rounding}
-            </Text>
-          ) : null}
-          <View style={styles.figures}>
-            <Text look="small" tone="quiet">
-              {sayGrams(serving.massG)}
-            </Text>
-            <WhyLink
-              about={serving.portion}
-              why={why.data?.why}
-              onOpen={() => void askWhy({ day, servingId: serving.servingId, hand }, true)}
-            />
-          </View>
-        </View>
+        <Told serving={serving} day={day} late={late} />
         <View style={[styles.acts, row]}>
           <Button
             tall
@@ -128,6 +75,70 @@ export function ServingRow({ serving, day, next, late, onServe, onOther, onUndo 
     </Swipe>
   );
 }
+
+/**
+ * What goes in, for whom, how and why that much. Its own, so that a tap on the serving draws the
+ * mark and the button, and not all these lines.
+ */
+const Told = memo(function Told({ serving, day, late }: Pick<Props, 'serving' | 'day' | 'late'>) {
+  const styles = useStyles();
+  const hand = useHand();
+  const [askWhy, why] = api.useLazyRoundWhyQuery();
+  const place = [serving.place, ZONE_WORDS[serving.zone], serving.manner]
+    .filter(Boolean)
+    .join(', ');
+  const rounding = sayRounding(serving.ofWanted);
+  return (
+    <View style={styles.words}>
+      <Text look="strong">
+        {serving.portion} {lowerFirst(serving.foodName)}
+      </Text>
+      <Text look="small" tone="quiet">
+        {serving.groupName} · {place}
+      </Text>
+      {serving.prepare ? (
+        <Text look="small" tone="quiet">
+          First: {serving.prepare}
+        </Text>
+      ) : null}
+      {serving.mixed ? (
+        <Text look="small" tone="due">
+          {sayMixed(serving.mixed)}
+        </Text>
+      ) : null}
+      {late ? (
+        <View style={styles.late}>
+          <Text look="small" tone="due">
+            {late.says}
+          </Text>
+          {late.label ? (
+            <Button
+              look="bare"
+              label={late.label}
+              spoken={`${late.label}: ${serving.foodName} for ${serving.groupName}`}
+              onPress={late.onLog}
+            />
+          ) : null}
+        </View>
+      ) : null}
+      {rounding ? (
+        <Text look="small" tone="quiet">
+          {rounding}
+        </Text>
+      ) : null}
+      <View style={styles.figures}>
+        <Text look="small" tone="quiet">
+          {sayGrams(serving.massG)}
+        </Text>
+        <WhyLink
+          about={serving.portion}
+          why={why.data?.why}
+          onOpen={() => void askWhy({ day, servingId: serving.servingId, hand }, true)}
+        />
+      </View>
+    </View>
+  );
+});
 
 function Fed({
   serving,
