@@ -63,9 +63,15 @@ export const cultureEntry = z
     tempMaxC: warmth,
     feedWith: phrase,
     feedRule: phrase,
+    /** Days between two feedings; null where it is not fed. */
+    feedDays: days,
+    /** Fed when its water has cleared, not by the calendar alone. */
+    clears: z.boolean('answer yes or no'),
     aeration: z.enum(AERATIONS),
     light: phrase,
     waterChange: phrase,
+    /** Days between two changes of water; null where it is not changed. */
+    changeDays: days,
     /** How it is started, step by step. */
     start: words.min(1, 'say how it is started'),
     harvest: phrase,

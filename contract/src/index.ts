@@ -2,6 +2,7 @@
 export * from './basics';
 export * from './catalogue';
 export * from './chore';
+export * from './culture';
 export * from './diet';
 export * from './feeding';
 export * from './food';

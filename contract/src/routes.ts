@@ -2,6 +2,15 @@ import { z } from 'zod';
 import { byId, day, id, pageOf, pageQuery } from './basics';
 import { catalogue } from './catalogue';
 import { chore, choreCreate, choreUndo } from './chore';
+import {
+  cultureKinds,
+  vessel,
+  vesselCreate,
+  vesselEdit,
+  vesselEvent,
+  vesselEventCreate,
+  vesselEventUndo,
+} from './culture';
 import { diet, dietEdit } from './diet';
 import { feeding, feedingCreate, feedingReceipt, feedingUndo } from './feeding';
 import {
@@ -319,6 +328,26 @@ export const routes = {
     group,
   ),
   endTraining: change('endTraining', 'End a training, its food kept or not', trainingEnd, group),
+  getCultureKinds: route('getCultureKinds', {
+    summary: 'Kinds of live-food culture with their sources',
+    response: cultureKinds,
+  }),
+  listVessels: list('listVessels', 'Cultures as they stand today, and what to do', vessel),
+  createVessel: create('createVessel', 'Start a culture', vesselCreate, vessel),
+  editVessel: change('editVessel', 'Correct what is said of a culture', vesselEdit, vessel),
+  listVesselEvents: route('listVesselEvents', {
+    summary: 'What happened to a culture, newest first',
+    params: byId,
+    query: pageQuery,
+    response: pageOf(vesselEvent),
+  }),
+  addVesselEvent: change(
+    'addVesselEvent',
+    'Something happened to a culture',
+    vesselEventCreate,
+    vessel,
+  ),
+  undoVesselEvent: change('undoVesselEvent', 'Take an event back', vesselEventUndo, vessel),
   logChore: create('logChore', 'Say that something of a round was done', choreCreate, chore),
   undoChore: change('undoChore', 'Take back that it was done', choreUndo, chore),
   listSightings: route('listSightings', {

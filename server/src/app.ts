@@ -11,6 +11,7 @@ import { catalogueRoutes } from './catalogue/routes';
 import type { Clock } from './clock';
 import { Scope } from './db';
 import { choreRoutes } from './chore/routes';
+import { cultureRoutes } from './culture/routes';
 import { dietRoutes } from './diet/routes';
 import { feedingRoutes } from './feeding/routes';
 import { foodRoutes } from './food/routes';
@@ -95,6 +96,7 @@ const RESOURCES: Handlers = {
   ...roundRoutes,
   ...feedingRoutes,
   ...choreRoutes,
+  ...cultureRoutes,
   ...lookRoutes,
   ...proposalRoutes,
   ...trainingRoutes,

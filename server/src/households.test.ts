@@ -14,6 +14,8 @@ import {
   sampleSplit,
   sampleTank,
   sampleTraining,
+  sampleVessel,
+  sampleVesselEvent,
   sampleWeighing,
   smallHouse,
   sampleServing,
@@ -38,6 +40,8 @@ const chore = {
 const worms = sampleFood({ name: 'Worms' });
 let answered: ReturnType<typeof sampleAnswer>;
 let trained: ReturnType<typeof sampleTraining>;
+const vessel = sampleVessel();
+const fedVessel = sampleVesselEvent();
 let theirTank: string;
 beforeAll(async () => {
   server = await startTestServer();
@@ -56,6 +60,8 @@ beforeAll(async () => {
   await ours.ask.post('/api/foods').send(worms).expect(201);
   trained = sampleTraining(ours, worms.id);
   await ours.ask.post('/api/trainings').send(trained).expect(201);
+  await ours.ask.post('/api/vessels').send(vessel).expect(201);
+  await ours.ask.post(`/api/vessels/${vessel.id}/events`).send(fedVessel).expect(201);
   await ours.ask.post('/api/looks').send(seen()).expect(201);
   await ours.ask.post(`/api/tanks/${ours.tank.id}/sightings`).send(sighting).expect(201);
   await ours.ask.post('/api/feedings').send(sampleFeeding(ours)).expect(201);
@@ -70,7 +76,7 @@ const readsNothing = (path: string) => async () => {
   const { body } = await theirs().get(path).expect(200);
   const text = JSON.stringify(body);
   const { tank, group, food, moment, serving } = ours;
-  for (const { id } of [tank, group, food, moment, serving, recipe, batch]) {
+  for (const { id } of [tank, group, food, moment, serving, recipe, batch, vessel]) {
     expect(text).not.toContain(id);
   }
 };
@@ -457,6 +463,39 @@ const PROBES: Record<RouteName, Probe> = {
       .get(`/api/records/acceptance/${ours.group.id}?from=2026-03-01&to=2026-03-10`)
       .expect(404);
   },
+  getCultureKinds: readsNothing('/api/culture-kinds'),
+  listVessels: readsNothing('/api/vessels'),
+  createVessel: async () => {
+    await theirs().post('/api/vessels').send(vessel).expect(409);
+    await theirs()
+      .post('/api/vessels')
+      .send(sampleVessel({ fromVesselId: vessel.id, share: 0.5 }))
+      .expect(422);
+    await theirs()
+      .post('/api/vessels')
+      .send(sampleVessel({ foodId: ours.food.id }))
+      .expect(422);
+  },
+  editVessel: finds404(
+    'put',
+    () => `/api/vessels/${vessel.id}`,
+    () => ({ ...vessel, version: 1 }),
+  ),
+  listVesselEvents: finds404(
+    'get',
+    () => `/api/vessels/${vessel.id}/events`,
+    () => ({}),
+  ),
+  addVesselEvent: finds404(
+    'post',
+    () => `/api/vessels/${vessel.id}/events`,
+    () => sampleVesselEvent(),
+  ),
+  undoVesselEvent: finds404(
+    'post',
+    () => `/api/vessel-events/${fedVessel.id}/undo`,
+    () => ({ id: uuidv7(), at: fedVessel.at }),
+  ),
   getConsumption: readsNothing('/api/records/consumption?from=2026-03-01&to=2026-03-10'),
 };
 

@@ -124,6 +124,8 @@ export function estimate(
         break;
       case 'crashed':
         none = true;
+        // What is put in afterwards begins anew.
+        mean = Math.log(NONE);
     }
   }
   growTo(day);

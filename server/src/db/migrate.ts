@@ -11,6 +11,7 @@ import * as plans from './migrations/0008-plans';
 import * as chores from './migrations/0009-chores';
 import * as looks from './migrations/0010-looks';
 import * as proposals from './migrations/0011-proposals';
+import * as vessels from './migrations/0012-vessels';
 
 const MIGRATIONS = [
   house,
@@ -24,6 +25,7 @@ const MIGRATIONS = [
   chores,
   looks,
   proposals,
+  vessels,
 ];
 /** Arbitrary but fixed: two servers that start together migrate one after the other. */
 const LOCK = 741_093_122;

@@ -24,7 +24,9 @@ type OnceTable =
   | 'sightings'
   | 'chores'
   | 'looks'
-  | 'trainings';
+  | 'trainings'
+  | 'vessels'
+  | 'vessel_events';
 
 /**
  * The one door to the database for a request: everything that passes carries the household.

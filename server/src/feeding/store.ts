@@ -1,6 +1,7 @@
 import { unitOf, type Feeding, type FeedingCreate } from '@open-larder/contract';
 import { drawDown, sayGrams } from '@open-larder/core';
 import { v7 as uuidv7 } from 'uuid';
+import { drawFromVessels, returnToVessels } from '../culture/acts';
 import type { Scope } from '../db';
 import { openLots, readFood } from '../food/store';
 import { conflict, notFound, refused } from '../http/problems';
@@ -100,9 +101,10 @@ export async function logFeeding(
     })),
   );
   await openLots(scope, food.lots, draws, fed.day);
+  const missingG = await drawFromVessels(scope, fed, shortG);
   const feeding = await readFeeding(scope, fed.id);
   if (!feeding) throw conflict('This id is already used. Reload and try again.');
-  return { feeding, shortG };
+  return { feeding, shortG: missingG };
 }
 
 /**
@@ -124,6 +126,7 @@ export async function undoFeeding(
   if (undone.length > 0) return fed;
   await scope.lock(`food ${fed.foodId}`);
   await scope.insert('feedings', [{ ...fed, id: undo.id, at: undo.at, undoes: id }]);
+  await returnToVessels(scope, id, undo.at);
   const draws = await scope.rows<{ lotId: string; deltaG: number }>(
     `SELECT lot_id, delta_g FROM stock_events
       WHERE household_id = :household AND feeding_id = :id AND kind = 'drawn'`,

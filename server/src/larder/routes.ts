@@ -1,6 +1,7 @@
 import { larderOf } from '@open-larder/core';
 import { localDay } from '../clock';
 import type { Handlers } from '../http/mount';
+import { culturedFoods } from '../culture/store';
 import { homemadeFoods } from '../recipe/store';
 import { readHouse } from '../round/house';
 
@@ -11,9 +12,10 @@ const SETTING_DAYS = 1;
 
 export const larderRoutes: Handlers = {
   async getSupply(_request, { scope, catalogue, clock }) {
-    const [household, made] = await Promise.all([
+    const [household, made, cultured] = await Promise.all([
       readHouse(scope, catalogue),
       homemadeFoods(scope),
+      culturedFoods(scope),
     ]);
     const today = localDay(clock.now(), household.timeZone);
     const stock = household.foods
@@ -33,7 +35,9 @@ export const larderRoutes: Handlers = {
       foods: foods.map(({ buy, ...food }) => ({
         ...food,
         homemade: made.has(food.foodId),
-        buy: buy && { ...buy, massG: buy.massG.value, why: buy.massG },
+        ...(cultured.has(food.foodId)
+          ? { cultured: true, days: null, buy: null }
+          : { cultured: false, buy: buy && { ...buy, massG: buy.massG.value, why: buy.massG } }),
       })),
       groups,
     };

@@ -220,6 +220,39 @@ export const sampleLook = (groupId: string, over: object = {}) => ({
   ...over,
 });
 
+/** Ten litres of Moina, started ten days ago. */
+export const sampleVessel = (over: object = {}) => ({
+  id: uuidv7(),
+  kindKey: 'moina',
+  name: 'Moina, window',
+  measure: 10,
+  tempC: 24,
+  strain: '',
+  place: 'window sill',
+  startedFrom: 'a friend',
+  water: 'rain butt',
+  tools: '',
+  foodId: null,
+  alsoKindKey: null,
+  startedOn: '2026-02-28',
+  at: '2026-02-28T09:00:00.000Z',
+  startG: null,
+  fromVesselId: null,
+  share: null,
+  hand: null,
+  ...over,
+});
+
+export const sampleVesselEvent = (over: object = {}) => ({
+  id: uuidv7(),
+  kind: 'fed',
+  day: '2026-03-10',
+  at: '2026-03-10T09:00:00.000Z',
+  hand: null,
+  note: '',
+  ...over,
+});
+
 /** «No» to a training onto a food. */
 export const sampleAnswer = (
   house: { group: { id: string }; food: { id: string } },

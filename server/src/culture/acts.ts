@@ -1,0 +1,237 @@
+import type { VesselCreate, VesselEventCreate } from '@open-larder/contract';
+import { addDays } from '@open-larder/core';
+import { v7 as uuidv7 } from 'uuid';
+import type { Scope } from '../db';
+import { readLot, shelve } from '../food/store';
+import { conflict, notFound, refused } from '../http/problems';
+import { keptVessel, readEvent, type Kept } from './store';
+
+/** What was harvested and put aside is good until the next day. Assumption. */
+const HELD_DAYS = 1;
+
+/**
+ * Start a culture; the same id sent again changes nothing. What goes over from another vessel leaves
+ * that one.
+ * @throws ProblemError 422 for a food or a parent that is not there, or a parent that is younger
+ */
+export async function startVessel(scope: Scope, body: VesselCreate): Promise<void> {
+  await scope.lock(`vessel ${body.id}`);
+  if (await keptVessel(scope, body.id)) return;
+  await checkFood(scope, body.foodId);
+  const { share, at, hand, ...row } = body;
+  if (body.fromVesselId !== null) {
+    const parent = await keptVessel(scope, body.fromVesselId);
+    if (!parent) throw refused('fromVesselId', 'this vessel is not there; choose another');
+    if (parent.startedOn > body.startedOn) {
+      throw refused('startedOn', `${parent.name} was started later: choose a day after that`);
+    }
+  }
+  await scope.insertOnce('vessels', [{ ...row, startedAt: at, version: 1 }]);
+  if (!(await keptVessel(scope, body.id))) {
+    throw conflict('This id is already used. Reload and try again.');
+  }
+  if (body.fromVesselId !== null && share !== null) {
+    await scope.insert('vessel_events', [
+      {
+        id: uuidv7(),
+        vesselId: body.fromVesselId,
+        kind: 'split',
+        share,
+        day: body.startedOn,
+        at,
+        hand,
+        note: `into ${body.name}`.slice(0, 120),
+      },
+    ]);
+  }
+}
+
+export async function checkFood(scope: Scope, foodId: string | null): Promise<void> {
+  if (foodId === null) return;
+  const known = await scope.rows(
+    'SELECT id FROM foods WHERE household_id = :household AND id = :foodId',
+    { foodId },
+  );
+  if (known.length === 0) {
+    throw refused('foodId', 'this food is no longer on the shelf; choose another');
+  }
+}
+
+/**
+ * Write that something happened, once. What is harvested, and not served straight away, is put on the
+ * shelf.
+ * @throws ProblemError 404 where there is no such vessel, 422 for a day before its start or after its
+ *   end, 409 where the id is used already
+ */
+export async function addVesselEvent(
+  scope: Scope,
+  vesselId: string,
+  event: VesselEventCreate,
+): Promise<void> {
+  await scope.lock(`vessel event ${event.id}`);
+  const vessel = await keptVessel(scope, vesselId);
+  if (!vessel) throw notFound('This culture');
+  const known = await readEvent(scope, event.id);
+  if (known) {
+    if (known.vesselId !== vesselId || known.kind !== event.kind || known.undone) {
+      throw conflict('This id is already used. Reload and try again.');
+    }
+    return;
+  }
+  if (event.day < vessel.startedOn) {
+    throw refused(
+      'day',
+      `${vessel.name} was started on ${vessel.startedOn}: choose a day from then`,
+    );
+  }
+  const ended = await endOf(scope, vesselId);
+  if (ended !== null && event.day >= ended) {
+    throw refused('day', `${vessel.name} ended on ${ended}: take that back first`);
+  }
+  const lotId =
+    event.kind === 'harvested' && vessel.foodId !== null
+      ? await putAside(scope, vessel.foodId, event.massG, event.day)
+      : null;
+  await scope.insertOnce('vessel_events', [{ ...event, vesselId, lotId }]);
+  if (!(await readEvent(scope, event.id))) {
+    throw conflict('This id is already used. Reload and try again.');
+  }
+}
+
+async function endOf(scope: Scope, vesselId: string): Promise<string | null> {
+  const [row] = await scope.rows<{ day: string }>(
+    `SELECT e.day::text FROM vessel_events e
+      WHERE e.household_id = :household AND e.vessel_id = :vesselId AND e.kind = 'ended'
+        AND e.undoes IS NULL AND NOT EXISTS (SELECT 1 FROM vessel_events u WHERE u.undoes = e.id)
+      ORDER BY e.day LIMIT 1`,
+    { vesselId },
+  );
+  return row?.day ?? null;
+}
+
+async function putAside(scope: Scope, foodId: string, massG: number, day: string): Promise<string> {
+  const id = uuidv7();
+  await shelve(scope, foodId, {
+    id,
+    amountG: massG,
+    costMinor: null,
+    place: 'bench',
+    boughtOn: day,
+    openedOn: null,
+    bestBefore: addDays(day, HELD_DAYS),
+  });
+  return id;
+}
+
+/**
+ * Take an event back; a second time changes nothing. Of a harvest that was put aside, what is left on
+ * the shelf goes with it.
+ * @returns the vessel that it was of
+ * @throws ProblemError 409 for what went into a meal: that meal is taken back instead
+ */
+export async function undoVesselEvent(
+  scope: Scope,
+  id: string,
+  undo: { id: string; at: string },
+): Promise<string> {
+  await scope.lock(`undo vessel event ${id}`);
+  const known = await readEvent(scope, id);
+  if (!known) throw notFound('This event');
+  const { undone, ...event } = known;
+  if (undone) return event.vesselId;
+  if (event.feedingId !== null) {
+    throw conflict('This went into a meal. Undo that meal, and it is back here.');
+  }
+  if (event.lotId !== null) {
+    const lot = await readLot(scope, event.lotId);
+    if (lot && lot.remainingG > 0) {
+      await scope.insert('stock_events', [
+        {
+          id: uuidv7(),
+          lotId: lot.id,
+          kind: 'counted',
+          deltaG: -lot.remainingG,
+          day: event.day,
+        },
+      ]);
+    }
+  }
+  await scope.insert('vessel_events', [{ ...event, id: undo.id, at: undo.at, undoes: id }]);
+  return event.vesselId;
+}
+
+/**
+ * Take what a meal needs, and the shelf does not have, from the vessels that give its food: from those
+ * of them that were begun first, which are the fullest.
+ * @returns the grams that no vessel gives
+ */
+export async function drawFromVessels(
+  scope: Scope,
+  fed: { id: string; foodId: string; day: string; at: string; hand: string | null },
+  massG: number,
+): Promise<number> {
+  if (massG <= 0) return 0;
+  const giving = await scope.rows<Pick<Kept, 'id'>>(
+    `SELECT v.id FROM vessels v
+      WHERE v.household_id = :household AND v.food_id = :foodId AND v.started_on <= :day
+        AND NOT EXISTS (
+          SELECT 1 FROM vessel_events e
+           WHERE e.vessel_id = v.id AND e.kind IN ('ended', 'crashed', 'rested') AND e.day <= :day
+             AND e.undoes IS NULL
+             AND NOT EXISTS (SELECT 1 FROM vessel_events u WHERE u.undoes = e.id)
+             AND NOT EXISTS (
+               SELECT 1 FROM vessel_events l
+                WHERE l.vessel_id = v.id AND l.kind IN ('restarted', 'woken', 'added')
+                  AND e.kind <> 'ended' AND l.day <= :day AND (l.day, l.seq) > (e.day, e.seq)
+                  AND l.undoes IS NULL
+                  AND NOT EXISTS (SELECT 1 FROM vessel_events u WHERE u.undoes = l.id)))
+      ORDER BY v.started_on, v.seq`,
+    { foodId: fed.foodId, day: fed.day },
+  );
+  if (giving.length === 0) return massG;
+  // Each gives its part, so that none is emptied for the others.
+  const part = massG / giving.length;
+  await scope.insert(
+    'vessel_events',
+    giving.map(({ id }) => ({
+      id: uuidv7(),
+      vesselId: id,
+      kind: 'harvested',
+      massG: part,
+      by: 'g',
+      amount: part,
+      day: fed.day,
+      at: fed.at,
+      hand: fed.hand,
+      note: '',
+      feedingId: fed.id,
+    })),
+  );
+  return 0;
+}
+
+/** What went into a meal is back in its vessels, when the meal is taken back. */
+export async function returnToVessels(scope: Scope, feedingId: string, at: string): Promise<void> {
+  const drawn = await scope.rows<{ id: string; vesselId: string; day: string; massG: number }>(
+    `SELECT e.id, e.vessel_id, e.day::text, e.mass_g FROM vessel_events e
+      WHERE e.household_id = :household AND e.feeding_id = :feedingId AND e.undoes IS NULL
+        AND NOT EXISTS (SELECT 1 FROM vessel_events u WHERE u.undoes = e.id)`,
+    { feedingId },
+  );
+  await scope.insert(
+    'vessel_events',
+    drawn.map(({ id, vesselId, day, massG }) => ({
+      id: uuidv7(),
+      vesselId,
+      kind: 'harvested',
+      massG,
+      by: 'g',
+      amount: massG,
+      day,
+      at,
+      note: '',
+      feedingId,
+      undoes: id,
+    })),
+  );
+}

@@ -1,0 +1,195 @@
+import type { VesselRow } from '@open-larder/contract';
+import { v7 as uuidv7 } from 'uuid';
+import { sampleFeeding, sampleVessel, sampleVesselEvent, smallHouse } from '../testing/samples';
+import { startTestServer, type TestServer } from '../testing/testServer';
+
+let server: TestServer;
+let house: Awaited<ReturnType<typeof smallHouse>>;
+let vessel: ReturnType<typeof sampleVessel>;
+const TODAY = '2026-03-10';
+beforeAll(async () => {
+  server = await startTestServer();
+});
+beforeEach(async () => {
+  server.clock.at = new Date(`${TODAY}T12:00:00Z`);
+  house = await smallHouse(server);
+  vessel = sampleVessel();
+});
+afterAll(() => server.close());
+
+const start = (over: object = {}) => house.ask.post('/api/vessels').send({ ...vessel, ...over });
+const happen = (over: object = {}, id = vessel.id) =>
+  house.ask.post(`/api/vessels/${id}/events`).send(sampleVesselEvent(over));
+const undo = (id: string) =>
+  house.ask
+    .post(`/api/vessel-events/${id}/undo`)
+    .send({ id: uuidv7(), at: `${TODAY}T12:00:00.000Z` });
+const read = async (id = vessel.id): Promise<VesselRow> => {
+  const { body } = await house.ask.get('/api/vessels?limit=500').expect(200);
+  return body.items.find((one: VesselRow) => one.id === id);
+};
+const shelfG = async (): Promise<number> => {
+  const { body } = await house.ask.get('/api/foods?limit=500').expect(200);
+  return body.items.find((one: { id: string }) => one.id === house.food.id).remainingG;
+};
+
+describe('a culture', () => {
+  it('stands as its kind has grown since it was started, sent twice as once', async () => {
+    const { body } = await start().expect(201);
+    await start().expect(201);
+    expect(body).toMatchObject({ id: vessel.id, kindKey: 'moina', version: 1 });
+    expect(body.stand).toMatchObject({ state: 'giving', ageDays: 10, tempC: 24 });
+    expect(body.stand.lowG).toBeLessThan(body.stand.standingG);
+    expect(body.work.map(({ what }: { what: string }) => what)).toContain('feed');
+  });
+
+  it('is believed from what is seen of it, and taken back it is as before', async () => {
+    const { body: before } = await start().expect(201);
+    const seen = { id: uuidv7(), kind: 'seen', density: 1, clarity: 'clear' };
+    const { body: after } = await happen(seen).expect(201);
+    await happen(seen).expect(201);
+    expect(after.stand.standingG).toBeLessThan(before.stand.standingG * 0.6);
+    expect(after.stand).toMatchObject({ unseenDays: 0, clarity: { seen: 'clear', days: 0 } });
+    const { body: back } = await undo(seen.id).expect(201);
+    await undo(seen.id).expect(201);
+    expect(back.stand.standingG).toBeCloseTo(before.stand.standingG, 6);
+    // The same row again would say that it was never taken back.
+    await happen(seen).expect(409);
+  });
+
+  it('gives what is harvested to the shelf, good for a day', async () => {
+    await start({ foodId: house.food.id }).expect(201);
+    const before = await shelfG();
+    const id = uuidv7();
+    const { body } = await happen({ id, kind: 'harvested', massG: 2, by: 'spoon', amount: 2.5 });
+    expect(body.stand.standingG).toBeGreaterThan(0);
+    expect(await shelfG()).toBeCloseTo(before + 2, 6);
+    await undo(id).expect(201);
+    expect(await shelfG()).toBeCloseTo(before, 6);
+  });
+
+  it('gives a meal what the shelf lacks, and has it back when the meal is taken back', async () => {
+    await house.ask
+      .post(`/api/lots/${house.food.lot.id}/counts`)
+      .send({ id: uuidv7(), day: TODAY, remainingG: 0.1 })
+      .expect(201);
+    await start({ foodId: house.food.id }).expect(201);
+    const full = (await read()).stand.standingG;
+    const meal = sampleFeeding(house, { units: 20 });
+    const { body } = await house.ask.post('/api/feedings').send(meal).expect(201);
+    expect(body.shortG).toBe(0);
+    expect(await shelfG()).toBeCloseTo(0, 6);
+    const events = await house.ask.get(`/api/vessels/${vessel.id}/events`).expect(200);
+    const drawn = events.body.items[0];
+    expect(drawn).toMatchObject({ kind: 'harvested', feedingId: meal.id });
+    // Nothing is lost or made: what was fed is what the shelf and the vessel gave.
+    expect(drawn.massG + 0.1).toBeCloseTo(body.feeding.massG, 6);
+    expect((await read()).stand.standingG).toBeLessThan(full);
+    const refused = await undo(drawn.id).expect(409);
+    expect(refused.body.detail).toContain('Undo that meal');
+    await house.ask
+      .post(`/api/feedings/${meal.id}/undo`)
+      .send({ id: uuidv7(), at: meal.at })
+      .expect(201);
+    expect((await read()).stand.standingG).toBeCloseTo(full, 6);
+    expect(await shelfG()).toBeCloseTo(0.1, 6);
+  });
+
+  it('that crashed gives nothing, until it is set up anew', async () => {
+    await start({ foodId: house.food.id }).expect(201);
+    const { body: crashed } = await happen({ kind: 'crashed' }).expect(201);
+    expect(crashed.stand).toMatchObject({ state: 'crashed', standingG: 0, givesG: 0 });
+    expect(crashed.work).toMatchObject([{ what: 'restart', pressing: true }]);
+    await house.ask
+      .post(`/api/lots/${house.food.lot.id}/counts`)
+      .send({ id: uuidv7(), day: TODAY, remainingG: 0 })
+      .expect(201);
+    const fed = () =>
+      house.ask.post('/api/feedings').send(sampleFeeding(house, { servingId: uuidv7() }));
+    expect((await fed().expect(201)).body.shortG).toBeGreaterThan(0);
+    const { body } = await happen({ kind: 'restarted', massG: 1 }).expect(201);
+    expect(body.stand).toMatchObject({ ageDays: 0, state: 'building' });
+    expect((await fed().expect(201)).body.shortG).toBe(0);
+  });
+
+  it('is not bought where a vessel gives it', async () => {
+    const ofFood = async () => {
+      const { body } = await house.ask.get('/api/larder/supply').expect(200);
+      return body.foods.find((one: { foodId: string }) => one.foodId === house.food.id);
+    };
+    expect(await ofFood()).toMatchObject({ cultured: false });
+    await start({ foodId: house.food.id }).expect(201);
+    expect(await ofFood()).toMatchObject({ cultured: true, days: null, buy: null });
+    await happen({ kind: 'ended' }).expect(201);
+    expect(await ofFood()).toMatchObject({ cultured: false });
+  });
+
+  it('started from another takes its share from it, and knows its parent', async () => {
+    await start().expect(201);
+    const before = (await read()).stand.standingG;
+    const child = sampleVessel({ startedOn: TODAY, fromVesselId: vessel.id, share: 0.5 });
+    await house.ask.post('/api/vessels').send(child).expect(201);
+    await house.ask.post('/api/vessels').send(child).expect(201);
+    expect((await read()).stand.standingG).toBeCloseTo(before / 2, 1);
+    expect((await read(child.id)).fromVesselId).toBe(vessel.id);
+    const older = { ...child, id: uuidv7(), startedOn: '2026-02-01' };
+    const { body } = await house.ask.post('/api/vessels').send(older).expect(422);
+    expect(body.errors[0].path).toBe('startedOn');
+  });
+
+  it('is corrected by whoever saw it last, and ended no event follows', async () => {
+    await start().expect(201);
+    const edit = { ...vessel, name: 'Moina, shelf', version: 1 };
+    const { body } = await house.ask.put(`/api/vessels/${vessel.id}`).send(edit).expect(200);
+    expect(body).toMatchObject({ name: 'Moina, shelf', version: 2 });
+    await house.ask.put(`/api/vessels/${vessel.id}`).send(edit).expect(409);
+    const end = { id: uuidv7(), kind: 'ended' };
+    expect((await happen(end).expect(201)).body.stand.state).toBe('ended');
+    expect((await happen().expect(422)).body.errors[0].message).toContain('ended on');
+    await undo(end.id).expect(201);
+    await happen().expect(201);
+  });
+
+  it('learns how well eggs hatch from the jars that were counted', async () => {
+    await start({ kindKey: 'brine-shrimp', measure: 1, startG: 1 }).expect(201);
+    const count = 100_000;
+    const { body } = await happen({
+      kind: 'harvested',
+      massG: 1,
+      by: 'g',
+      amount: 1,
+      count,
+    }).expect(201);
+    // One jar of 40 % against two of the usual 75 %.
+    expect(body.hatch).toEqual({ share: (0.4 + 1.5) / 3, jars: 1 });
+  });
+
+  it.each([
+    ['a kind that there is not', { kindKey: 'unicorns' }, 'kindKey'],
+    ['no size', { measure: 0 }, 'measure'],
+    ['boiling water', { tempC: 100 }, 'tempC'],
+    ['a day to come', { startedOn: '2026-05-01' }, 'startedOn'],
+    ['a food of nobody', { foodId: uuidv7() }, 'foodId'],
+    ['a parent of nobody', { fromVesselId: uuidv7(), share: 0.5 }, 'fromVesselId'],
+    ['a share of nothing', { share: 0.5 }, 'fromVesselId'],
+    ['itself as the second kind', { alsoKindKey: 'moina' }, 'alsoKindKey'],
+  ])('with %s is refused in words', async (_, over, path) => {
+    const { body } = await start(over).expect(422);
+    expect(body.errors[0].path).toMatch(path === 'startedOn' ? /startedOn|day/ : path);
+    expect(body.errors[0].message.length).toBeGreaterThan(8);
+  });
+
+  it.each([
+    ['before its start', { day: '2026-02-01' }, 'day'],
+    ['of tomorrow’s tomorrow', { day: '2026-03-12' }, 'day'],
+    ['a harvest of nothing', { kind: 'harvested', massG: 0, by: 'g', amount: 1, count: null }, 'massG'], // prettier-ignore
+    ['seen, and nothing said', { kind: 'seen', density: null, clarity: null }, 'density'],
+    ['a sixth density', { kind: 'seen', density: 6, clarity: null }, 'density'],
+    ['half an animal', { kind: 'counted', count: 0.5, sampleMl: 5 }, 'count'],
+  ])('an event %s is refused in words', async (_, over, path) => {
+    await start().expect(201);
+    const { body } = await happen(over).expect(422);
+    expect(body.errors[0].path).toBe(path);
+    expect(body.errors[0].message.length).toBeGreaterThan(8);
+  });
+});

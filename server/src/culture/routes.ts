@@ -1,0 +1,67 @@
+import { cutPage, readCursor } from '../db';
+import { refuseAhead } from '../household/ahead';
+import type { Handlers } from '../http/mount';
+import { notFound, refused } from '../http/problems';
+import { addVesselEvent, checkFood, startVessel, undoVesselEvent } from './acts';
+import { readVessel, stand } from './standing';
+import { keptVessel, vesselEvents, vessels } from './store';
+
+export const cultureRoutes: Handlers = {
+  getCultureKinds: async (_request, { catalogue }) => ({ kinds: catalogue.cultures }),
+
+  async listVessels({ query }, { scope, catalogue, clock }) {
+    const rows = await vessels(scope, readCursor(query.cursor, 1), query.limit + 1);
+    const { items, next } = cutPage(rows, query.limit, ({ seq }) => [seq]);
+    const kept = items.map(({ seq: _, ...row }) => row);
+    return { items: await stand(scope, catalogue, clock, kept), next };
+  },
+
+  async createVessel({ body }, { scope, catalogue, clock }) {
+    await refuseAhead(scope, clock, { day: body.startedOn, at: body.at }, 'start it on its day');
+    const known = new Set(catalogue.cultures.map(({ key }) => key));
+    if (!known.has(body.kindKey)) throw refused('kindKey', 'there is no such kind; choose another');
+    if (body.alsoKindKey !== null && !known.has(body.alsoKindKey)) {
+      throw refused('alsoKindKey', 'there is no such kind; choose another');
+    }
+    return scope.atomically(async (inside) => {
+      await startVessel(inside, body);
+      return readVessel(inside, catalogue, clock, body.id);
+    });
+  },
+
+  async editVessel({ params, body }, { scope, catalogue, clock }) {
+    const known = new Set(catalogue.cultures.map(({ key }) => key));
+    return scope.atomically(async (inside) => {
+      const kept = await keptVessel(inside, params.id);
+      if (!kept) throw notFound('This culture');
+      const { alsoKindKey } = body;
+      if (alsoKindKey !== null && (!known.has(alsoKindKey) || alsoKindKey === kept.kindKey)) {
+        throw refused('alsoKindKey', 'choose another kind, or none');
+      }
+      await checkFood(inside, body.foodId);
+      return inside.revise('vessels', 'This culture', params.id, { ...body }, () =>
+        readVessel(inside, catalogue, clock, params.id),
+      );
+    });
+  },
+
+  async listVesselEvents({ params, query }, { scope }) {
+    if (!(await keptVessel(scope, params.id))) throw notFound('This culture');
+    const rows = await vesselEvents(scope, params.id, readCursor(query.cursor, 2), query.limit + 1);
+    return cutPage(rows, query.limit, ({ day, seq }) => [day, seq]);
+  },
+
+  async addVesselEvent({ params, body }, { scope, catalogue, clock }) {
+    await refuseAhead(scope, clock, body, 'say what happened on its day');
+    return scope.atomically(async (inside) => {
+      await addVesselEvent(inside, params.id, body);
+      return readVessel(inside, catalogue, clock, params.id);
+    });
+  },
+
+  undoVesselEvent: ({ params, body }, { scope, catalogue, clock }) =>
+    scope.atomically(async (inside) => {
+      const vesselId = await undoVesselEvent(inside, params.id, body);
+      return readVessel(inside, catalogue, clock, vesselId);
+    }),
+};

@@ -1,0 +1,98 @@
+import type { CultureKind } from '@open-larder/catalogue/cultures';
+import type { Catalogue } from '@open-larder/catalogue/load';
+import type { VesselEventRow, VesselRow } from '@open-larder/contract';
+import {
+  hatchShareOf,
+  standOn,
+  workOn,
+  type Happening,
+  type Vessel,
+} from '@open-larder/core/culture';
+import { localDay, type Clock } from '../clock';
+import type { Scope } from '../db';
+import { readHousehold } from '../household/store';
+import { notFound } from '../http/problems';
+import { happened, keptVessel, vessels, type Kept } from './store';
+
+/** What the core needs of an event. */
+const happeningOf = ({ at, ...event }: VesselEventRow): Happening =>
+  ({ ...event, atMs: Date.parse(at) }) as unknown as Happening;
+
+/**
+ * Vessels as they stand today, and what is to be done at each.
+ * @param kept some of the household's vessels; all of them tell how well eggs hatch
+ */
+export async function stand(
+  scope: Scope,
+  catalogue: Catalogue,
+  clock: Clock,
+  kept: readonly Kept[],
+): Promise<VesselRow[]> {
+  const kinds = new Map(catalogue.cultures.map((kind) => [kind.key, kind]));
+  const hatchKeys = new Set(
+    kept.map(({ kindKey }) => kindKey).filter((key) => kinds.get(key)?.model === 'hatch'),
+  );
+  const [{ timeZone }, all] = await Promise.all([
+    readHousehold(scope),
+    hatchKeys.size === 0 ? kept : vessels(scope, null, null),
+  ]);
+  const jars = all.filter(({ kindKey }) => hatchKeys.has(kindKey));
+  const ids = new Set([...kept, ...jars].map(({ id }) => id));
+  const events = new Map([...ids].map((id) => [id, [] as Happening[]]));
+  for (const event of await happened(scope, [...ids])) {
+    events.get(event.vesselId)?.push(happeningOf(event));
+  }
+  const eventsOf = (id: string) => events.get(id) ?? [];
+  const learned = new Map(
+    [...hatchKeys].map((key) => [
+      key,
+      hatchShareOf(
+        jars
+          .filter(({ kindKey }) => kindKey === key)
+          .map(({ id, startG }) => ({ startG, events: eventsOf(id) })),
+      ),
+    ]),
+  );
+  const now = clock.now();
+  const today = localDay(now, timeZone);
+  return kept.map((row) => {
+    const hatch = learned.get(row.kindKey) ?? null;
+    const vessel: Vessel = {
+      kind: kindOf(kinds, row.kindKey),
+      also: row.alsoKindKey === null ? null : kindOf(kinds, row.alsoKindKey),
+      measure: row.measure,
+      tempC: row.tempC,
+      startedOn: row.startedOn,
+      startedAtMs: Date.parse(row.startedAt),
+      startG: row.startG,
+      hatchShare: hatch?.share,
+      events: eventsOf(row.id),
+    };
+    const { startedAt: _, ...told } = row;
+    const standing = standOn(vessel, today);
+    return {
+      ...told,
+      stand: standing,
+      work: workOn(vessel, standing, today, now.getTime()),
+      hatch,
+    };
+  });
+}
+
+function kindOf(kinds: ReadonlyMap<string, CultureKind>, key: string): CultureKind {
+  const kind = kinds.get(key);
+  if (!kind) throw new Error(`the catalogue has lost the culture ${key}`);
+  return kind;
+}
+
+/** @throws ProblemError 404 where there is no such vessel */
+export async function readVessel(
+  scope: Scope,
+  catalogue: Catalogue,
+  clock: Clock,
+  id: string,
+): Promise<VesselRow> {
+  const kept = await keptVessel(scope, id);
+  if (!kept) throw notFound('This culture');
+  return (await stand(scope, catalogue, clock, [kept]))[0]!;
+}

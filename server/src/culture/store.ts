@@ -1,0 +1,83 @@
+import type { VesselEventRow, VesselRow } from '@open-larder/contract';
+import type { Scope } from '../db';
+
+/** A vessel as its row holds it: how it stands is computed from its events. */
+export type Kept = Omit<VesselRow, 'stand' | 'work' | 'hatch'> & { startedAt: string };
+
+const VESSEL = `v.id, v.kind_key, v.also_kind_key, v.name, v.measure, v.temp_c, v.strain, v.place,
+  v.started_from, v.water, v.tools, v.food_id, v.started_on::text, v.start_g, v.from_vessel_id,
+  v.version, to_char(v.started_at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') AS started_at`;
+const EVENT = `e.id, e.vessel_id, e.kind, e.day::text, e.hand, e.note, e.density, e.clarity, e.count,
+  e.sample_ml, e.mass_g, e.by, e.amount, e.share, e.temp_c, e.feeding_id,
+  to_char(e.at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') AS at`;
+/** Events that stand: no undo, and not undone. */
+const STANDING = `e.household_id = :household AND e.undoes IS NULL
+  AND NOT EXISTS (SELECT 1 FROM vessel_events u WHERE u.undoes = e.id)`;
+
+/** Vessels in the order in which they were made, after a cursor of [seq]; all without a limit. */
+export const vessels = (
+  scope: Scope,
+  after: readonly (string | number)[] | null,
+  limit: number | null,
+): Promise<(Kept & { seq: number })[]> =>
+  scope.rows(
+    `SELECT v.seq, ${VESSEL} FROM vessels v
+      WHERE v.household_id = :household ${after === null ? '' : 'AND v.seq > :seq'}
+      ORDER BY v.seq LIMIT :limit`,
+    { limit, seq: after?.[0] ?? 0 },
+  );
+
+export async function keptVessel(scope: Scope, id: string): Promise<Kept | null> {
+  const [row] = await scope.rows<Kept>(
+    `SELECT ${VESSEL} FROM vessels v WHERE v.household_id = :household AND v.id = :id`,
+    { id },
+  );
+  return row ?? null;
+}
+
+/** All that happened to some vessels, the oldest first: what their standing is computed from. */
+export const happened = (scope: Scope, ids: readonly string[]): Promise<VesselEventRow[]> =>
+  ids.length === 0
+    ? Promise.resolve([])
+    : scope.rows(
+        `SELECT ${EVENT} FROM vessel_events e
+          WHERE ${STANDING} AND e.vessel_id IN (:ids) ORDER BY e.day, e.at, e.seq`,
+        { ids },
+      );
+
+/** What happened to a vessel, newest first, before a cursor of [day, seq]. */
+export const vesselEvents = (
+  scope: Scope,
+  vesselId: string,
+  before: readonly (string | number)[] | null,
+  limit: number,
+): Promise<(VesselEventRow & { seq: number })[]> =>
+  scope.rows(
+    `SELECT e.seq, ${EVENT} FROM vessel_events e
+      WHERE ${STANDING} AND e.vessel_id = :vesselId
+        ${before === null ? '' : 'AND (e.day, e.seq) < (:day, :seq)'}
+      ORDER BY e.day DESC, e.seq DESC LIMIT :limit`,
+    { vesselId, limit, day: before?.[0] ?? null, seq: before?.[1] ?? 0 },
+  );
+
+export async function readEvent(
+  scope: Scope,
+  id: string,
+): Promise<(VesselEventRow & { undone: boolean; lotId: string | null }) | null> {
+  const [row] = await scope.rows<VesselEventRow & { undone: boolean; lotId: string | null }>(
+    `SELECT ${EVENT}, e.lot_id, EXISTS (SELECT 1 FROM vessel_events u WHERE u.undoes = e.id) AS undone
+       FROM vessel_events e WHERE e.household_id = :household AND e.id = :id AND e.undoes IS NULL`,
+    { id },
+  );
+  return row ?? null;
+}
+
+/** Foods that some vessel gives which has not ended. */
+export async function culturedFoods(scope: Scope): Promise<Set<string>> {
+  const rows = await scope.rows<{ foodId: string }>(
+    `SELECT DISTINCT v.food_id FROM vessels v
+      WHERE v.household_id = :household AND v.food_id IS NOT NULL AND NOT EXISTS (
+        SELECT 1 FROM vessel_events e WHERE ${STANDING} AND e.vessel_id = v.id AND e.kind = 'ended')`,
+  );
+  return new Set(rows.map(({ foodId }) => foodId));
+}
