@@ -137,6 +137,10 @@ export function standOn(vessel: Vessel, day: string): VesselStand {
     state: held ?? body.state,
     ...(held === 'crashed' || held === 'ended' ? EMPTY : {}),
     ...(gone ? { givesG: 0, lastingG: 0 } : {}),
+    // Nine of ten: where it may well have crashed unseen, nothing may be in it.
+    ...(1 - (1 - crash.perDay) ** Math.min(last.unseenDays, last.fedDays ?? Infinity) > UNSEEN_CRASH
+      ? { lowG: 0 }
+      : {}),
     ageDays,
     tempC,
     tempAhead: aheadOf(vessel, past, day, tempC),
@@ -145,6 +149,9 @@ export function standOn(vessel: Vessel, day: string): VesselStand {
     hatchesAtMs,
   };
 }
+
+/** The lower end of the band leaves out one of twenty. */
+const UNSEEN_CRASH = 0.05;
 
 const EMPTY = {
   standingG: 0,

@@ -107,7 +107,7 @@ describe('a culture', () => {
     const fed = () =>
       house.ask.post('/api/feedings').send(sampleFeeding(house, { servingId: uuidv7() }));
     expect((await fed().expect(201)).body.shortG).toBeGreaterThan(0);
-    const { body } = await happen({ kind: 'restarted', massG: 1 }).expect(201);
+    const { body } = await happen({ kind: 'restarted', massG: 0.05 }).expect(201);
     expect(body.stand).toMatchObject({ ageDays: 0, state: 'building' });
     expect((await fed().expect(201)).body.shortG).toBe(0);
   });

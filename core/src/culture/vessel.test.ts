@@ -1,0 +1,256 @@
+import { loadCatalogue } from '@open-larder/catalogue/load';
+import fc from 'fast-check';
+import {
+  afterHarvest,
+  grown,
+  hatchHours,
+  hatchShareOf,
+  leftForMost,
+  logisticOf,
+  standingOf,
+  standOn,
+  workOn,
+  type Happening,
+  type Vessel,
+} from '.';
+import { addDays } from '../round';
+
+const kinds = new Map(loadCatalogue().cultures.map((row) => [row.key, row]));
+const START = '2026-03-01';
+const START_MS = Date.parse('2026-03-01T06:00:00Z');
+const onDay = (day: number) => addDays(START, day);
+
+type Told = Happening extends infer H
+  ? H extends Happening
+    ? Omit<H, 'day' | 'atMs'>
+    : never
+  : never;
+const told = (day: number, event: Told): Happening =>
+  ({ ...event, day: onDay(day), atMs: START_MS + day * 86_400_000 }) as Happening;
+const vessel = (key: string, events: Happening[] = [], over: Partial<Vessel> = {}): Vessel => ({
+  kind: kinds.get(key)!,
+  also: null,
+  measure: 10,
+  tempC: 24,
+  startedOn: START,
+  startedAtMs: START_MS,
+  startG: null,
+  events,
+  ...over,
+});
+const at = (one: Vessel, day: number) => standOn(one, onDay(day));
+const works = (one: Vessel, day: number, nowMs = START_MS + day * 86_400_000) =>
+  workOn(one, at(one, day), onDay(day), nowMs).map(({ what }) => what);
+
+describe('how a vessel stands', () => {
+  it('from a tenth of what it carries it grows as the equation says', () => {
+    const moina = kinds.get('moina')!;
+    const model = logisticOf(moina, 10, 24);
+    const gram = moina.animalUg! / 1e6;
+    const after = at(vessel('moina'), 6);
+    expect(after.standingG).toBeCloseTo(grown(model, model.capacity / 10, 6) * gram, 6);
+    expect(after.state).toBe('giving');
+    expect(at(vessel('moina'), 0).state).toBe('building');
+    expect(after.lastingG).toBeCloseTo((model.rPerDay * model.capacity * gram) / 4, 9);
+  });
+
+  it('left alone for a month is hardly known, and says so', () => {
+    const one = vessel('moina', [told(1, { kind: 'seen', density: 4, clarity: 'clear' })]);
+    const now = at(one, 40);
+    expect(now.unseenDays).toBe(39);
+    const look = workOn(one, now, onDay(40), START_MS).find(({ what }) => what === 'look');
+    expect(look).toMatchObject({ pressing: true });
+    expect(look!.why).toContain('nothing is known');
+    // It may have crashed unseen.
+    expect(now.lowG).toBe(0);
+    expect(at(one, 3).lowG).toBeGreaterThan(0);
+  });
+
+  it('from which more is taken than can be there is believed to have held it', () => {
+    const now = at(vessel('moina', [told(1, { kind: 'harvested', massG: 400, count: null })]), 1);
+    expect(now.surprised).toBe(true);
+    expect(now.standingG).toBeGreaterThan(0);
+  });
+
+  it('with two kinds in it each is given half', () => {
+    const alone = at(vessel('moina'), 20);
+    const both = at(vessel('moina', [], { also: kinds.get('small-water-fleas')! }), 20);
+    expect(both.standingG).toBeCloseTo(alone.standingG / 2, 3);
+  });
+
+  it('in a heat wave grows no more and is likelier to crash, and afterwards as usual', () => {
+    const hot = vessel('moina', [told(5, { kind: 'warmth', tempC: 38 })]);
+    const now = at(hot, 6);
+    expect(now.tempC).toBe(38);
+    expect(now.crash.causes.map(({ cause }) => cause)).toContain('warm');
+    expect(now.crash.perDay).toBeGreaterThan(3 * at(vessel('moina'), 6).crash.perDay);
+    expect(now.tempAhead.slice(0, 4)).toEqual([38, 38, 38, 24]);
+    expect(at(hot, 20).tempC).toBe(24);
+  });
+
+  it('crashed holds nothing; put in anew it begins with what was put in', () => {
+    const crashed = [told(8, { kind: 'crashed' })];
+    expect(at(vessel('moina', crashed), 9)).toMatchObject({
+      state: 'crashed',
+      standingG: 0,
+      givesG: 0,
+    });
+    const again = vessel('moina', [...crashed, told(9, { kind: 'added', massG: 0.1 })]);
+    expect(at(again, 9).standingG).toBeCloseTo(0.1, 2);
+    expect(works(vessel('moina', crashed), 9)).toEqual(['restart']);
+    const ended = vessel('moina', [told(8, { kind: 'ended' })]);
+    expect(at(ended, 9).state).toBe('ended');
+    expect(at(ended, 7).state).not.toBe('ended');
+    expect(works(ended, 9)).toEqual([]);
+  });
+
+  it('whose food stays away carries less, where its feeding is written down', () => {
+    const fed = (days: number[]) =>
+      at(
+        vessel(
+          'moina',
+          days.map((day) => told(day, { kind: 'fed' })),
+        ),
+        20,
+      ).standingG;
+    const daily = Array.from({ length: 20 }, (_, day) => day);
+    expect(fed(daily)).toBeCloseTo(fed([]), 6);
+    expect(fed(daily.slice(0, 8))).toBeLessThan(fed([]) * 0.7);
+  });
+
+  it('a hatch is ready after its hours, gives what its cysts give, and less what was taken', () => {
+    const jar = vessel('brine-shrimp', [], { measure: 1, startG: 1, tempC: 28 });
+    const stand = at(jar, 1);
+    expect(stand.hatchesAtMs).toBe(START_MS + hatchHours(28) * 3_600_000);
+    // 250 000 cysts of a gram, 75 % of them, 10 µg wet each: by hand 1.9 g.
+    expect(stand.standingG).toBeCloseTo(
+      (250_000 * 0.75 * kinds.get('brine-shrimp')!.animalUg!) / 1e6,
+      6,
+    );
+    const ready = START_MS + 24 * 3_600_000;
+    expect(works(jar, 1, ready - 60_000)).toEqual([]);
+    expect(works(jar, 1, ready)).toEqual(['hatched']);
+    const taken = told(1, { kind: 'harvested', massG: stand.standingG, count: null });
+    expect(at({ ...jar, events: [taken] }, 1).standingG).toBe(0);
+    const again = { ...jar, events: [taken, told(2, { kind: 'restarted', massG: 2 })] };
+    expect(at(again, 3).standingG).toBeCloseTo(stand.standingG * 2, 6);
+    expect(at({ ...jar, hatchShare: 0.375 }, 1).standingG).toBeCloseTo(stand.standingG / 2, 6);
+  });
+
+  it.each([...kinds.keys()])('%s of any age and temperature stands within its bounds', (key) => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 300 }),
+        fc.double({ min: 1, max: 39, noNaN: true }),
+        fc.array(fc.tuple(fc.integer({ min: 0, max: 300 }), fc.double({ min: 0.001, max: 50, noNaN: true })), { maxLength: 6 }), // prettier-ignore
+        (day, tempC, harvests) => {
+          const events = harvests
+            .sort(([a], [b]) => a - b)
+            .map(([on, massG]) => told(on, { kind: 'harvested', massG, count: null }));
+          const stand = at(vessel(key, events, { tempC, startG: 1 }), day);
+          expect(stand.lowG).toBeLessThanOrEqual(stand.standingG + 1e-9);
+          expect(stand.standingG).toBeLessThanOrEqual(stand.highG + 1e-9);
+          expect(stand.givesG).toBeGreaterThanOrEqual(0);
+          expect(stand.givesG).toBeLessThanOrEqual(stand.standingG + 1e-9);
+          expect(stand.crash.perDay).toBeGreaterThanOrEqual(0);
+          expect(stand.crash.perDay).toBeLessThanOrEqual(1);
+        },
+      ),
+      { numRuns: 30 },
+    );
+  });
+});
+
+describe('what is to be done', () => {
+  it('is to feed by clarity, and not into cloudy or foul water', () => {
+    const fed = told(3, { kind: 'fed' });
+    expect(works(vessel('moina', [fed]), 3)).not.toContain('feed');
+    expect(works(vessel('moina', [fed]), 4)).toContain('feed');
+    const seen = (clarity: 'clear' | 'cloudy' | 'foul') =>
+      works(vessel('moina', [fed, told(4, { kind: 'seen', density: null, clarity })]), 4);
+    expect(seen('clear')).toContain('feed');
+    expect(seen('cloudy')).not.toContain('feed');
+    expect(seen('foul')[0]).toBe('clear');
+  });
+
+  it('is to thin out what is crowded, to change water, and to look', () => {
+    const crowded = vessel('moina', [told(6, { kind: 'seen', density: 5, clarity: null })], {
+      startG: 25,
+    });
+    expect(works(crowded, 6)).toContain('thin');
+    expect(works(vessel('moina'), 7)).toEqual(expect.arrayContaining(['change', 'look']));
+    const changed = vessel('moina', [told(6, { kind: 'changed', share: 0.25 })]);
+    expect(works(changed, 7)).not.toContain('change');
+  });
+
+  it('is to start the next one before this one fades, once', () => {
+    const worms = vessel('microworms', [], { measure: 2 });
+    const fade = kinds.get('microworms')!.fadeDays!;
+    const speed = 2 ** ((24 - kinds.get('microworms')!.refC!) / 10);
+    const day = Math.floor(fade / speed) - 2;
+    expect(works(worms, day - 6)).not.toContain('next');
+    expect(works(worms, day)).toContain('next');
+    const split = { ...worms, events: [told(day - 1, { kind: 'split', share: 0.2 })] };
+    expect(works(split, day)).not.toContain('next');
+    expect(at(worms, 200).state).toBe('over');
+    expect(works(worms, 200)).toEqual(['restart']);
+  });
+
+  it('is nothing while it rests', () => {
+    const resting = vessel('grindal-worms', [told(2, { kind: 'rested' })]);
+    expect(works(resting, 20)).toEqual([]);
+    expect(at(resting, 20)).toMatchObject({ state: 'resting', givesG: 0 });
+    const woken = [...resting.events, told(20, { kind: 'woken' })];
+    expect(at({ ...resting, events: woken }, 20).state).not.toBe('resting');
+  });
+});
+
+describe('a harvest', () => {
+  const full = vessel('moina');
+  const stand = at(full, 30);
+  it('within what it makes good leaves next week as it is', () => {
+    const after = afterHarvest(standingOf(full, stand), stand.givesG, 24)!;
+    expect(after.tooMuch).toBe(false);
+    expect(after.overLasting).toBe(false);
+    expect(after.recoversDays).toBeCloseTo(0, 6);
+  });
+
+  it('of nearly all takes days to recover from, and of more than all never does', () => {
+    const model = logisticOf(full.kind, 10, 24);
+    const most = stand.standingG * 0.95;
+    const after = afterHarvest(standingOf(full, stand), most, 24)!;
+    expect(after.overLasting).toBe(true);
+    // By the equation: from what is left to where it grows most.
+    const [from, to, all] = [stand.estimate.count * 0.05, leftForMost(model), model.capacity];
+    const byHand = Math.log((to * (all - from)) / (from * (all - to))) / model.rPerDay;
+    expect(after.recoversDays).toBeCloseTo(byHand, 6);
+    expect(after.weekG.with).toBeLessThan(after.weekG.without);
+    expect(afterHarvest(standingOf(full, stand), stand.standingG * 2, 24)).toMatchObject({
+      tooMuch: true,
+      recoversDays: null,
+    });
+  });
+
+  it('of worms follows their age, and has no such answer', () => {
+    const worms = vessel('microworms');
+    expect(afterHarvest(standingOf(worms, at(worms, 10)), 1, 24)).toBeNull();
+  });
+});
+
+describe('the share that hatches', () => {
+  it('is the usual one until jars were counted, then more and more the keeper’s own', () => {
+    expect(hatchShareOf([])).toEqual({ share: 0.75, jars: 0 });
+    const jar = {
+      startG: 1,
+      events: [
+        told(1, { kind: 'harvested', massG: 1, count: 125_000 }),
+        told(2, { kind: 'restarted', massG: 2 }),
+        told(3, { kind: 'harvested', massG: 1, count: 250_000 }),
+        told(3, { kind: 'harvested', massG: 1, count: null }),
+      ],
+    };
+    expect(hatchShareOf([jar])).toEqual({ share: (0.5 + 0.5 + 2 * 0.75) / 4, jars: 2 });
+    const many = hatchShareOf(Array.from({ length: 50 }, () => jar));
+    expect(many.share).toBeCloseTo(0.505, 2);
+  });
+});
