@@ -2,6 +2,8 @@
  * The one door to the screens that simulate, plan and drag. They share that work, and load together
  * when the first of them is opened: behind several doors it would be shared with the first screen.
  */
+export { LiveScreen } from './culture/LiveScreen';
+export { NewVesselScreen } from './culture/NewVesselScreen';
 export { WalkSheet } from './tank/WalkSheet';
 export { DryRunScreen } from './week/DryRunScreen';
 export { HouseWeekScreen } from './week/HouseWeekScreen';

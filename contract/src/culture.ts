@@ -42,6 +42,8 @@ export const vesselCreate = z
     /** Grams it is started with; null for the usual tenth of what it carries. */
     startG: grams.nullable(),
     fromVesselId: id.nullable(),
+    /** Put the food that its kind gives on the shelf, where none was chosen and none is there. */
+    shelveFood: z.boolean().default(false),
     /** Of the vessel that it is started from, the share that goes over. */
     share: between(0.01, 0.95, 'the share that goes over').nullable(),
     hand,

@@ -79,25 +79,34 @@ export function jarOf(
   const used = supply !== undefined && supply.usedPerWeekG > 0;
   const days = supply?.days ?? null;
   const runningOut = used && days !== null && days <= SHORT_DAYS;
-  const fill = food.remainingG <= 0 ? 0 : days !== null && used ? Math.min(1, days / FULL_DAYS) : 1;
+  const fill = supply?.cultured
+    ? 1
+    : food.remainingG <= 0
+      ? 0
+      : days !== null && used
+        ? Math.min(1, days / FULL_DAYS)
+        : 1;
+  const cultured = supply?.cultured === true;
   const words =
-    food.remainingG <= 0
-      ? 'empty'
-      : expiring && until !== null
-        ? until < 0
-          ? `past ${sayDay(useBy as string)}`
-          : `use by ${sayDay(useBy as string)}`
-        : !used
-          ? 'not in a plan'
-          : days === null
-            ? 'over 17 weeks'
-            : days === 1
-              ? '1 day'
-              : `${days} days`;
+    cultured && food.remainingG <= 0
+      ? 'live shelf'
+      : food.remainingG <= 0
+        ? 'empty'
+        : expiring && until !== null
+          ? until < 0
+            ? `past ${sayDay(useBy as string)}`
+            : `use by ${sayDay(useBy as string)}`
+          : !used
+            ? 'not in a plan'
+            : days === null
+              ? 'over 17 weeks'
+              : days === 1
+                ? '1 day'
+                : `${days} days`;
   return {
     fill,
     useBy: until === null || until > FULL_DAYS ? null : Math.max(0, until / FULL_DAYS),
-    short: food.remainingG <= 0 || expiring || runningOut,
+    short: (food.remainingG <= 0 && !cultured) || (expiring && !cultured) || runningOut,
     words,
   };
 }

@@ -5,7 +5,7 @@ import { api, useAppDispatch } from '../store';
 const ROUND_MS = 3_000;
 const SHELF_MS = 60_000;
 const ROUND = ['round'] as const;
-const SHELF = ['food', 'supply', 'records'] as const;
+const SHELF = ['food', 'supply', 'records', 'vessel'] as const;
 
 /**
  * Read again what servings made stale: not at each tap, for the lists of a house are long and a round

@@ -1,3 +1,4 @@
+import type { CultureKind } from '@open-larder/catalogue/cultures';
 import type {
   CatalogueView,
   Consumption,
@@ -19,6 +20,8 @@ import type {
   StartingPlanRow,
   Supply,
   Tank,
+  VesselEventRow,
+  VesselRow,
 } from '@open-larder/contract';
 import { createApi, fakeBaseQuery } from '@reduxjs/toolkit/query/react';
 import { call, callAll, type CallParts } from './call';
@@ -41,6 +44,7 @@ const TAGS = [
   'look',
   'proposal',
   'startingPlan',
+  'vessel',
 ] as const;
 type Tag = (typeof TAGS)[number];
 
@@ -187,6 +191,26 @@ export const api = createApi({
       /** A belly changes what its group needs. */
       addLook: change('addLook', ['look', 'group', ...COMPUTED]),
       undoLook: change('undoLook', ['look', 'group', ...COMPUTED]),
+      cultureKinds: build.query<CultureKind[], void>({
+        queryFn: async () => {
+          const answer = await call('getCultureKinds');
+          return 'data' in answer ? { data: answer.data.kinds } : answer;
+        },
+        keepUnusedDataFor: 86_400,
+      }),
+      vessels: build.query<VesselRow[], void>({
+        queryFn: () => callAll('listVessels'),
+        providesTags: ['vessel'],
+      }),
+      vesselEvents: build.query<VesselEventRow[], string>({
+        queryFn: (id) => callAll('listVesselEvents', { params: { id } }),
+        providesTags: ['vessel'],
+      }),
+      createVessel: change('createVessel', ['vessel', 'supply']),
+      editVessel: change('editVessel', ['vessel', 'supply']),
+      /** A harvest comes to the shelf. */
+      addVesselEvent: change('addVesselEvent', ['vessel', 'food', 'supply']),
+      undoVesselEvent: change('undoVesselEvent', ['vessel', 'food', 'supply']),
       logChore: change('logChore', ['round']),
       undoChore: change('undoChore', ['round']),
       addSighting: change('addSighting', ['sighting']),

@@ -7,7 +7,7 @@ export { reading } from './reading';
 export { makeStore } from './store';
 export { dismissed, said } from './toast';
 export { useHand } from './useHand';
-export { useHouse, type HouseData } from './useHouse';
+export { useHouse, type HouseData, type Loaded } from './useHouse';
 export { useHousehold } from './useHousehold';
 export { useNow } from './useNow';
 export { useRow } from './useRow';

@@ -225,6 +225,7 @@ export const supplyOf = (foodId: string, over: Partial<Supply['foods'][number]> 
   days: 5,
   usedPerWeekG: 1,
   homemade: false,
+  cultured: false,
   waste: [],
   costPerDayMinor: null,
   packG: 60,

@@ -4,7 +4,7 @@ import { v7 as uuidv7 } from 'uuid';
 import type { Scope } from '../db';
 import { readLot, shelve } from '../food/store';
 import { conflict, notFound, refused } from '../http/problems';
-import { keptVessel, readEvent, type Kept } from './store';
+import { keptVessel, readEvent } from './store';
 
 /** What was harvested and put aside is good until the next day. Assumption. */
 const HELD_DAYS = 1;
@@ -18,7 +18,7 @@ export async function startVessel(scope: Scope, body: VesselCreate): Promise<voi
   await scope.lock(`vessel ${body.id}`);
   if (await keptVessel(scope, body.id)) return;
   await checkFood(scope, body.foodId);
-  const { share, at, hand, ...row } = body;
+  const { share, at, hand, shelveFood: _, ...row } = body;
   if (body.fromVesselId !== null) {
     const parent = await keptVessel(scope, body.fromVesselId);
     if (!parent) throw refused('fromVesselId', 'this vessel is not there; choose another');
@@ -158,56 +158,6 @@ export async function undoVesselEvent(
   }
   await scope.insert('vessel_events', [{ ...event, id: undo.id, at: undo.at, undoes: id }]);
   return event.vesselId;
-}
-
-/**
- * Take what a meal needs, and the shelf does not have, from the vessels that give its food: from those
- * of them that were begun first, which are the fullest.
- * @returns the grams that no vessel gives
- */
-export async function drawFromVessels(
-  scope: Scope,
-  fed: { id: string; foodId: string; day: string; at: string; hand: string | null },
-  massG: number,
-): Promise<number> {
-  if (massG <= 0) return 0;
-  const giving = await scope.rows<Pick<Kept, 'id'>>(
-    `SELECT v.id FROM vessels v
-      WHERE v.household_id = :household AND v.food_id = :foodId AND v.started_on <= :day
-        AND NOT EXISTS (
-          SELECT 1 FROM vessel_events e
-           WHERE e.vessel_id = v.id AND e.kind IN ('ended', 'crashed', 'rested') AND e.day <= :day
-             AND e.undoes IS NULL
-             AND NOT EXISTS (SELECT 1 FROM vessel_events u WHERE u.undoes = e.id)
-             AND NOT EXISTS (
-               SELECT 1 FROM vessel_events l
-                WHERE l.vessel_id = v.id AND l.kind IN ('restarted', 'woken', 'added')
-                  AND e.kind <> 'ended' AND l.day <= :day AND (l.day, l.seq) > (e.day, e.seq)
-                  AND l.undoes IS NULL
-                  AND NOT EXISTS (SELECT 1 FROM vessel_events u WHERE u.undoes = l.id)))
-      ORDER BY v.started_on, v.seq`,
-    { foodId: fed.foodId, day: fed.day },
-  );
-  if (giving.length === 0) return massG;
-  // Each gives its part, so that none is emptied for the others.
-  const part = massG / giving.length;
-  await scope.insert(
-    'vessel_events',
-    giving.map(({ id }) => ({
-      id: uuidv7(),
-      vesselId: id,
-      kind: 'harvested',
-      massG: part,
-      by: 'g',
-      amount: part,
-      day: fed.day,
-      at: fed.at,
-      hand: fed.hand,
-      note: '',
-      feedingId: fed.id,
-    })),
-  );
-  return 0;
 }
 
 /** What went into a meal is back in its vessels, when the meal is taken back. */

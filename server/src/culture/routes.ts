@@ -2,6 +2,7 @@ import { cutPage, readCursor } from '../db';
 import { refuseAhead } from '../household/ahead';
 import type { Handlers } from '../http/mount';
 import { notFound, refused } from '../http/problems';
+import { foodOf } from './food';
 import { addVesselEvent, checkFood, startVessel, undoVesselEvent } from './acts';
 import { readVessel, stand } from './standing';
 import { keptVessel, vesselEvents, vessels } from './store';
@@ -24,7 +25,7 @@ export const cultureRoutes: Handlers = {
       throw refused('alsoKindKey', 'there is no such kind; choose another');
     }
     return scope.atomically(async (inside) => {
-      await startVessel(inside, body);
+      await startVessel(inside, { ...body, foodId: await foodOf(inside, catalogue, body) });
       return readVessel(inside, catalogue, clock, body.id);
     });
   },

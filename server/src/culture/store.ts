@@ -27,6 +27,15 @@ export const vessels = (
     { limit, seq: after?.[0] ?? 0 },
   );
 
+/** The vessels that give a food and were started by a day, the oldest first. */
+export const vesselsGiving = (scope: Scope, foodId: string, day: string): Promise<Kept[]> =>
+  scope.rows(
+    `SELECT ${VESSEL} FROM vessels v
+      WHERE v.household_id = :household AND v.food_id = :foodId AND v.started_on <= :day
+      ORDER BY v.started_on, v.seq`,
+    { foodId, day },
+  );
+
 export async function keptVessel(scope: Scope, id: string): Promise<Kept | null> {
   const [row] = await scope.rows<Kept>(
     `SELECT ${VESSEL} FROM vessels v WHERE v.household_id = :household AND v.id = :id`,

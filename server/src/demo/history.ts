@@ -27,6 +27,7 @@ import type { Scope } from '../db';
 import type { Chance } from './chance';
 import { makeKitchen } from './kitchen';
 import { lookedLately, seenLately } from './seen';
+import { LIVE_FOODS, liveShelf } from './vessels';
 import {
   GROUPS,
   HISTORY_DAYS,
@@ -75,15 +76,16 @@ export async function tellHistory(scope: Scope, catalogue: Catalogue, told: Told
     'foods',
     foods.map((food) => food.row),
   );
+  const shelved = foods.filter(({ key }) => !LIVE_FOODS.has(key));
   await scope.insert(
     'lots',
-    foods.map((food) => food.lotRow),
+    shelved.map((food) => food.lotRow),
   );
   await scope.insert('recipes', [kitchen.recipeRow]);
   await scope.insert('recipe_ingredients', kitchen.ingredientRows);
   await scope.insert('batches', [kitchen.batchRow]);
   await scope.insert('stock_events', [
-    ...foods.filter((food) => food !== gel).map((food) => food.bought),
+    ...shelved.filter((food) => food !== gel).map((food) => food.bought),
     ...kitchen.events,
   ]);
   await scope.insert(
@@ -115,6 +117,14 @@ export async function tellHistory(scope: Scope, catalogue: Catalogue, told: Told
     today,
   });
   for (const batch of inBatches(feedings)) await scope.insert('feedings', batch);
+  const live = liveShelf({
+    ...told,
+    today,
+    foodIds: new Map(foods.map(({ key, food }) => [key, food.id])),
+    feedings,
+  });
+  await scope.insert('vessels', live.vessels);
+  for (const batch of inBatches(live.events)) await scope.insert('vessel_events', batch);
   for (const batch of inBatches(draws)) await scope.insert('stock_events', batch);
   const watched = { ...told, tanks, groups, today };
   await scope.insert('sightings', seenLately(rounds, watched));
@@ -292,7 +302,7 @@ function serveDays(catalogue: Catalogue, told: Told, stage: Stage0) {
   const species = new Map(catalogue.species.map((row) => [row.key, row]));
   const stock = new Map(stage.foods.map((food) => [food.food.id, food.lot]));
   const madeById = new Map(stage.groups.map((group) => [group.id, group]));
-  const feedings: Row[] = [];
+  const feedings: ReturnType<typeof serveOne>[] = [];
   const draws: Row[] = [];
   const rounds: Round[] = [];
   for (let day = stage.first; day <= stage.today; day = addDays(day, 1)) {

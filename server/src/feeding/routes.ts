@@ -1,4 +1,5 @@
 import { cutPage, readCursor } from '../db';
+import { drawFromVessels } from '../culture/draw';
 import { refuseAhead } from '../household/ahead';
 import type { Handlers } from '../http/mount';
 import { feedings, logFeeding, undoFeeding } from './store';
@@ -9,9 +10,13 @@ export const feedingRoutes: Handlers = {
     return cutPage(rows, query.limit, (row) => [row.day, row.id]);
   },
 
-  async logFeeding({ body }, { scope, clock }) {
+  async logFeeding({ body }, { scope, catalogue, clock }) {
     await refuseAhead(scope, clock, body, 'log a serving on its day');
-    return scope.atomically((inside) => logFeeding(inside, body));
+    return scope.atomically(async (inside) => {
+      const { feeding, shortG } = await logFeeding(inside, body);
+      // What lives is taken from its vessels, as far as the shelf does not have it.
+      return { feeding, shortG: await drawFromVessels(inside, catalogue, clock, feeding, shortG) };
+    });
   },
 
   undoFeeding: ({ params, body }, { scope }) =>

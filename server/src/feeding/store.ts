@@ -1,7 +1,7 @@
 import { unitOf, type Feeding, type FeedingCreate } from '@open-larder/contract';
 import { drawDown, sayGrams } from '@open-larder/core';
 import { v7 as uuidv7 } from 'uuid';
-import { drawFromVessels, returnToVessels } from '../culture/acts';
+import { returnToVessels } from '../culture/acts';
 import type { Scope } from '../db';
 import { openLots, readFood } from '../food/store';
 import { conflict, notFound, refused } from '../http/problems';
@@ -101,10 +101,9 @@ export async function logFeeding(
     })),
   );
   await openLots(scope, food.lots, draws, fed.day);
-  const missingG = await drawFromVessels(scope, fed, shortG);
   const feeding = await readFeeding(scope, fed.id);
   if (!feeding) throw conflict('This id is already used. Reload and try again.');
-  return { feeding, shortG: missingG };
+  return { feeding, shortG };
 }
 
 /**

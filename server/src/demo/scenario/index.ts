@@ -10,4 +10,5 @@ export { LOOKS } from './looks';
 export { MOMENTS, type MomentKey } from './moments';
 export { SEEN, type DemoSeen } from './seen';
 export { SHELF } from './shelf';
+export { VESSELS, type DemoVessel } from './vessels';
 export { TANKS, type DemoTank } from './tanks';

@@ -25,8 +25,8 @@ const BATCH = {
     { kind: 'weigh-down' as const, leadMin: 1, workMin: 1, toMm: null },
   ],
 };
-/** Kept going in its culture: it is as fresh as the day it is taken. */
-const CULTURE = { opened: null };
+/** The live shelf gives it: nothing of it stands in jars. */
+const CULTURE = { amountG: 0, keeps: 90, costMinor: null, opened: null };
 
 export const SHELF: Record<string, DemoStock> = {
   'fine-flake': { amountG: 60, costMinor: 890, keeps: 320 },
@@ -43,8 +43,8 @@ export const SHELF: Record<string, DemoStock> = {
   'green-gel': { amountG: 18, costMinor: null, keeps: 70, place: 'freezer', opened: null },
   'courgette-slice': { amountG: 96, costMinor: 150, keeps: 75, ...BATCH },
   'spinach-leaf': { amountG: 80, costMinor: 260, keeps: 120, ...BATCH },
-  'hatched-brine-shrimp': { amountG: 60, costMinor: 1400, keeps: 90, ...CULTURE },
-  'moina-live': { amountG: 120, costMinor: null, keeps: 90, ...CULTURE },
-  'vinegar-worms-live': { amountG: 20, costMinor: null, keeps: 120, ...CULTURE },
-  'grindal-worms-live': { amountG: 40, costMinor: null, keeps: 120, ...CULTURE },
+  'hatched-brine-shrimp': CULTURE,
+  'moina-live': CULTURE,
+  'vinegar-worms-live': CULTURE,
+  'grindal-worms-live': CULTURE,
 };

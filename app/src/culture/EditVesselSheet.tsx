@@ -1,0 +1,77 @@
+import type { Problem } from '@open-larder/contract';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { api } from '../store';
+import { Button, Sheet, Text, useSay } from '../ui';
+import { faultsOf, VesselFieldsInput, type Draft, type Faults } from './fields';
+import type { Culture } from './useCultures';
+
+/** Correct what is said of a vessel. What happened to it is corrected by undoing it. */
+export function EditVesselSheet({ culture, onClose }: { culture: Culture; onClose: () => void }) {
+  const say = useSay();
+  const foods = api.useFoodsQuery();
+  const [edit, editing] = api.useEditVesselMutation();
+  const [draft, setDraft] = useState<Draft>(() => draftOf(culture));
+  const [faults, setFaults] = useState<Faults>({});
+  const save = async () => {
+    const { measure, tempC, ...rest } = draft;
+    const body = {
+      ...rest,
+      version: culture.version,
+      measure: measure ?? Number.NaN,
+      tempC: tempC ?? Number.NaN,
+    };
+    const done = await edit({ params: { id: culture.id }, body });
+    if (done.error) {
+      const problem = done.error as Problem;
+      setFaults(faultsOf(problem));
+      say(problem.detail, { tone: 'fault' });
+      return;
+    }
+    say(`${draft.name} is corrected.`);
+    onClose();
+  };
+  return (
+    <Sheet title={`Correct ${culture.name}`} open onClose={onClose}>
+      <VesselFieldsInput
+        kind={culture.kind}
+        draft={draft}
+        faults={faults}
+        foods={foods.data ?? []}
+        none="None of them"
+        onChange={setDraft}
+      />
+      <Text look="small" tone="quiet">
+        Its kind, its start and its parent stay as they are: end it and start another where they are
+        wrong.
+      </Text>
+      <View style={{ alignItems: 'flex-start' }}>
+        <Button look="primary" label="Save" busy={editing.isLoading} onPress={() => void save()} />
+      </View>
+    </Sheet>
+  );
+}
+
+const draftOf = ({
+  name,
+  measure,
+  tempC,
+  strain,
+  place,
+  startedFrom,
+  water,
+  tools,
+  foodId,
+  alsoKindKey,
+}: Culture): Draft => ({
+  name,
+  measure,
+  tempC,
+  strain,
+  place,
+  startedFrom,
+  water,
+  tools,
+  foodId,
+  alsoKindKey,
+});

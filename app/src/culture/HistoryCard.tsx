@@ -1,0 +1,68 @@
+import type { Problem } from '@open-larder/contract';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { v7 as uuidv7 } from 'uuid';
+import { api, useWords } from '../store';
+import { Button, Card, Fault, ListRow, Skeleton, Text, useSay } from '../ui';
+import { sayEvent } from './words';
+
+/** Events shown at once; the rest wait for a tap. */
+const FIRST = 6;
+
+/** What happened to a vessel, newest first; each can be taken back, never erased. */
+export function HistoryCard({ vesselId }: { vesselId: string }) {
+  const words = useWords();
+  const say = useSay();
+  const { data: events, error, refetch } = api.useVesselEventsQuery(vesselId);
+  const [undo] = api.useUndoVesselEventMutation();
+  const [all, setAll] = useState(false);
+  if (error && !events) return <Fault problem={error as Problem} onRetry={() => void refetch()} />;
+  if (!events) return <Skeleton rows={3} height={52} />;
+  if (events.length === 0) return null;
+  const shown = all ? events : events.slice(0, FIRST);
+  const takeBack = async (id: string) => {
+    const answer = await undo({
+      params: { id },
+      body: { id: uuidv7(), at: new Date().toISOString() },
+    });
+    if (answer.error) say((answer.error as Problem).detail, { tone: 'fault' });
+    else say('Taken back.');
+  };
+  return (
+    <View style={{ gap: 8 }}>
+      <Text look="subtitle">What happened</Text>
+      <Card label="What happened">
+        {shown.map((event, index) => {
+          const title = sayEvent(event, words);
+          return (
+            <ListRow
+              key={event.id}
+              first={index === 0}
+              title={title}
+              detail={[words.day(event.day), event.hand, event.note].filter(Boolean).join(' · ')}
+              trail={
+                event.feedingId === null ? (
+                  <Button
+                    look="bare"
+                    label="Undo"
+                    spoken={`Undo: ${title}, ${words.day(event.day)}`}
+                    onPress={() => void takeBack(event.id)}
+                  />
+                ) : (
+                  <View />
+                )
+              }
+            />
+          );
+        })}
+      </Card>
+      {events.length > FIRST ? (
+        <Button
+          look="bare"
+          label={all ? 'Only the newest' : `All ${events.length} events`}
+          onPress={() => setAll(!all)}
+        />
+      ) : null}
+    </View>
+  );
+}

@@ -1,0 +1,55 @@
+import type { CultureKind } from '@open-larder/catalogue/cultures';
+import { sayNumber } from '@open-larder/core/units';
+import { View } from 'react-native';
+import { useWords } from '../store';
+import { Card, ListRow, Text } from '../ui';
+
+/** How a kind is kept, with what keepers differ on, and where its figures come from. */
+export function KindCard({ kind }: { kind: CultureKind }) {
+  const words = useWords();
+  const rows: [string, string][] = [
+    ['Food', `${kind.feedWith}; ${kind.feedRule}`],
+    ['Harvest', kind.harvest],
+    ['Air', { none: 'none', gentle: 'gentle', strong: 'strong' }[kind.aeration]],
+    ['Light', kind.light],
+    [
+      'Warmth',
+      `${words.say('temperature', kind.tempMinC)} to ${words.say('temperature', kind.tempMaxC)}`,
+    ],
+    ['Water changes', kind.waterChange],
+    ['What ruins it', kind.ruins.join('; ')],
+    ['Size of what it gives', saySizes(kind)],
+    ...kind.schools.map((school): [string, string] => ['Keepers differ', school]),
+  ];
+  const cautions = [...kind.cautionsPeople, ...kind.cautionsFish];
+  return (
+    <View style={{ gap: 8 }}>
+      <Text look="subtitle">Keeping {kind.name.charAt(0).toLowerCase() + kind.name.slice(1)}</Text>
+      {cautions.map((caution) => (
+        <Text key={caution} tone="due">
+          {caution.charAt(0).toUpperCase() + caution.slice(1)}.
+        </Text>
+      ))}
+      <Card label={`Keeping ${kind.name}`}>
+        {rows.map(([title, detail], index) => (
+          <ListRow
+            key={title + detail}
+            first={index === 0}
+            title={title}
+            detail={detail}
+            trail={<View />}
+          />
+        ))}
+      </Card>
+      <Text look="small" tone="quiet">
+        Growth: {kind.sourceGrowth}. Keeping: {kind.sourceKeeping}.
+      </Text>
+    </View>
+  );
+}
+
+/** «0.17 to 0.22 mm» */
+export const saySizes = ({ sizeMinUm, sizeMaxUm }: CultureKind): string =>
+  sizeMaxUm < 1000
+    ? `${sayNumber(sizeMinUm, 0)} to ${sayNumber(sizeMaxUm, 0)} µm`
+    : `${sayNumber(sizeMinUm / 1000, 2)} to ${sayNumber(sizeMaxUm / 1000, 1)} mm`;

@@ -1,0 +1,139 @@
+import { useRouter } from 'expo-router';
+import Plus from 'lucide-react-native/icons/plus';
+import { View } from 'react-native';
+import { ScreenTools } from '../shell';
+import { themed, useColours, useWide } from '../theme';
+import { Button, Disclosure, Empty, Fault, Screen, Skeleton, Tabs, Text } from '../ui';
+import { useCultures, type Cultures } from './useCultures';
+import { VesselCard } from './VesselCard';
+import { VesselDetail } from './VesselDetail';
+
+/** The live shelf: vessels with what is in them now, how it goes on, and what they ask for today. */
+export function LiveScreen({ id }: { id?: string }) {
+  const router = useRouter();
+  const colours = useColours();
+  const wide = useWide();
+  const { data, problem, ...rest } = useCultures();
+  const alone = id !== undefined && !wide;
+  const chosen =
+    data?.all.find((one) => one.id === id) ?? (wide && !id ? mostPressing(data) : undefined);
+  const detail =
+    data && chosen ? (
+      <VesselDetail key={chosen.id} culture={chosen} cultures={data} />
+    ) : data && id ? (
+      <Empty title="No such culture" text="It may never have been. Go back to the live shelf." />
+    ) : null;
+  const upkeep = data?.kept.reduce((sum, { kind }) => sum + kind.upkeepMinWeek, 0) ?? 0;
+  return (
+    <Screen
+      title={alone ? (chosen?.name ?? 'Culture') : 'Larder'}
+      back={alone ? '/larder/live' : undefined}
+      detail={
+        alone || !data || data.kept.length === 0
+          ? undefined
+          : `${count(data.kept.length, 'culture')} · about ${upkeep} min of work a week`
+      }
+      tools={alone ? null : <ScreenTools />}
+      actions={
+        !alone && data && data.kept.length > 0 ? (
+          <Button
+            label="Start one"
+            icon={<Plus size={20} color={colours.ink} />}
+            onPress={() => router.push('/larder/live/new')}
+          />
+        ) : null
+      }
+      aside={detail}
+    >
+      {alone ? null : <LarderTabs on="live" />}
+      {problem ? (
+        <Fault problem={problem} onRetry={'retry' in rest ? rest.retry : () => undefined} />
+      ) : !data ? (
+        <Skeleton rows={3} height={180} />
+      ) : alone ? (
+        detail
+      ) : data.all.length === 0 ? (
+        <Empty
+          title="Nothing lives here yet"
+          text="Start with something that forgives: vinegar worms stand for months, Moina give from the second week on. Each kind is told step by step."
+          action={
+            <Button
+              look="primary"
+              label="Start a culture"
+              onPress={() => router.push('/larder/live/new')}
+            />
+          }
+        />
+      ) : (
+        <Shelf data={data} selected={wide ? chosen?.id : undefined} />
+      )}
+    </Screen>
+  );
+}
+
+function Shelf({ data, selected }: { data: Cultures; selected: string | undefined }) {
+  const styles = useStyles();
+  const router = useRouter();
+  const ended = data.all.filter(({ stand }) => stand.state === 'ended');
+  const crashed = data.kept.filter(({ stand }) => stand.state === 'crashed');
+  return (
+    <>
+      {data.kept.length > 0 && crashed.length === data.kept.length ? (
+        <Text tone="due">
+          Every culture has crashed. Start anew with fresh water and clean tools, from a friend or a
+          shop, and keep the next two apart.
+        </Text>
+      ) : null}
+      <View style={styles.acts}>
+        <Button label="Supply for six weeks" onPress={() => router.push('/larder/live/supply')} />
+      </View>
+      <View style={styles.cards}>
+        {data.kept.map((culture) => (
+          <View key={culture.id} style={styles.card}>
+            <VesselCard culture={culture} selected={culture.id === selected} />
+          </View>
+        ))}
+      </View>
+      {ended.length > 0 ? (
+        <Disclosure title={`${count(ended.length, 'culture')} of before`}>
+          {ended.map((culture) => (
+            <Button
+              key={culture.id}
+              look="bare"
+              label={culture.name}
+              onPress={() => router.push(`/larder/live/${culture.id}`)}
+            />
+          ))}
+        </Disclosure>
+      ) : null}
+    </>
+  );
+}
+
+/** The two shelves of the larder. */
+export function LarderTabs({ on }: { on: 'shelf' | 'live' }) {
+  const router = useRouter();
+  return (
+    <Tabs
+      label="Shelves"
+      value={on}
+      tabs={[
+        { value: 'shelf', label: 'Shelf' },
+        { value: 'live', label: 'Live' },
+      ]}
+      onChange={(to) => router.replace(to === 'live' ? '/larder/live' : '/larder')}
+    />
+  );
+}
+
+const mostPressing = (data: Cultures | undefined) =>
+  data?.kept.find(({ work }) => work.some(({ pressing }) => pressing)) ?? data?.kept[0];
+
+export const count = (number: number, what: string): string =>
+  `${number} ${number === 1 ? what : `${what}s`}`;
+
+const useStyles = themed(() => ({
+  acts: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+  cards: { gap: 12 },
+  card: { minWidth: 0 },
+}));

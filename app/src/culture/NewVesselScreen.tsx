@@ -1,0 +1,305 @@
+import type { CultureKind } from '@open-larder/catalogue/cultures';
+import type { Problem, VesselCreate } from '@open-larder/contract';
+import { jarFor, leadOf, MOST_CYSTS_G_L, SALT_G_L } from '@open-larder/core/culture';
+import { addDays } from '@open-larder/core/round';
+import { sayNumber } from '@open-larder/core/units';
+import { useRouter } from 'expo-router';
+import Check from 'lucide-react-native/icons/check';
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { v7 as uuidv7 } from 'uuid';
+import { api, useHand, useNow, useWords } from '../store';
+import { SIZES, themed, useColours } from '../theme';
+import {
+  Button,
+  Card,
+  DateField,
+  Fault,
+  Field,
+  NumberField,
+  Picker,
+  Screen,
+  Skeleton,
+  Stepper,
+  Text,
+  useSay,
+} from '../ui';
+import { faultsOf, VesselFieldsInput, type Draft, type Faults } from './fields';
+import { saySizes } from './KindCard';
+import { useCultures, type Culture, type Cultures } from './useCultures';
+
+/** Starting a culture, step by step: its kind, what to do, its vessel, where it came from. */
+export function NewVesselScreen({ from }: { from?: string }) {
+  const { data, problem, ...rest } = useCultures();
+  return (
+    <Screen title="Start a culture" back="/larder/live">
+      {problem ? (
+        <Fault problem={problem} onRetry={'retry' in rest ? rest.retry : () => undefined} />
+      ) : !data ? (
+        <Skeleton rows={4} height={72} />
+      ) : (
+        <Guide data={data} parent={data.kept.find(({ id }) => id === from) ?? null} />
+      )}
+    </Screen>
+  );
+}
+
+function Guide({ data, parent }: { data: Cultures; parent: Culture | null }) {
+  const [kindKey, setKindKey] = useState(parent?.kindKey ?? '');
+  const kind = data.kinds.get(kindKey);
+  return (
+    <>
+      <Picker
+        label="What kind"
+        value={kindKey}
+        search
+        placeholder="Choose a kind"
+        picks={[...data.kinds.values()].map((one) => ({
+          value: one.key,
+          title: one.name,
+          detail: `${saySizes(one)} · about ${one.upkeepMinWeek} min a week`,
+        }))}
+        onChange={setKindKey}
+      />
+      {kind ? <Start key={kind.key} kind={kind} data={data} parent={parent} /> : null}
+    </>
+  );
+}
+
+const USUAL_SIZE = { L: 10, dm2: 2, jar: 1 } as const;
+
+function Start({
+  kind,
+  data,
+  parent,
+}: {
+  kind: CultureKind;
+  data: Cultures;
+  parent: Culture | null;
+}) {
+  const say = useSay();
+  const now = useNow();
+  const hand = useHand();
+  const words = useWords();
+  const router = useRouter();
+  const foods = api.useFoodsQuery();
+  const [create, creating] = api.useCreateVesselMutation();
+  const [id] = useState(() => uuidv7());
+  const hatch = kind.model === 'hatch';
+  const [draft, setDraft] = useState<Draft>({
+    name: '',
+    measure: hatch ? 1 : (parent?.measure ?? USUAL_SIZE[kind.measure]),
+    tempC: parent?.tempC ?? Math.min(kind.tempMaxC, Math.max(kind.tempMinC, kind.refC ?? 22)),
+    strain: parent?.strain ?? '',
+    place: parent?.place ?? '',
+    startedFrom: '',
+    water: parent?.water ?? '',
+    tools: parent?.tools ?? '',
+    foodId: parent?.foodId ?? null,
+    alsoKindKey: null,
+  });
+  const [startedOn, setStartedOn] = useState<string | null>(now.day);
+  const [fromId, setFromId] = useState(parent?.id ?? '');
+  const [share, setShare] = useState(0.25);
+  const [startG, setStartG] = useState<number | null>(hatch ? 1 : null);
+  const [faults, setFaults] = useState<Faults>({});
+  const siblings = data.kept.filter(
+    (one) => one.kindKey === kind.key && one.stand.state !== 'crashed',
+  );
+  const start = async () => {
+    const body: VesselCreate = {
+      ...draft,
+      id,
+      kindKey: kind.key,
+      measure: draft.measure ?? Number.NaN,
+      tempC: draft.tempC ?? Number.NaN,
+      startedOn: startedOn ?? '',
+      at: new Date().toISOString(),
+      startG,
+      fromVesselId: fromId === '' ? null : fromId,
+      share: fromId === '' || hatch ? null : share,
+      shelveFood: true,
+      hand,
+    };
+    const done = await create({ body });
+    if (done.error) {
+      const problem = done.error as Problem;
+      setFaults(faultsOf(problem));
+      say(problem.detail, { tone: 'fault' });
+      return;
+    }
+    say(`${draft.name} is started.`);
+    router.replace(`/larder/live/${id}`);
+  };
+  return (
+    <>
+      <Steps kind={kind} />
+      {hatch ? <JarRecipe litres={draft.measure} /> : null}
+      <Text look="subtitle">The vessel</Text>
+      <VesselFieldsInput
+        kind={kind}
+        draft={draft}
+        faults={faults}
+        foods={foods.data ?? []}
+        none="Put it there for me"
+        onChange={setDraft}
+      />
+      <Text look="subtitle">Its start</Text>
+      <DateField
+        label="Started on"
+        value={startedOn}
+        onChange={setStartedOn}
+        fault={faults.startedOn ?? faults.day}
+      />
+      {siblings.length > 0 && !hatch ? (
+        <Picker
+          label="Started from"
+          value={fromId}
+          picks={[
+            { value: '', title: 'Not from one of mine' },
+            ...siblings.map((one) => ({ value: one.id, title: one.name })),
+          ]}
+          onChange={setFromId}
+          fault={faults.fromVesselId}
+        />
+      ) : null}
+      {fromId !== '' && !hatch ? (
+        <Stepper
+          label="Share that goes over"
+          value={share}
+          step={0.05}
+          min={0.05}
+          max={0.9}
+          onChange={setShare}
+          say={(value) => `${Math.round(value * 100)} %`}
+        />
+      ) : (
+        <Field
+          label="From"
+          value={draft.startedFrom}
+          onChange={(startedFrom) => setDraft({ ...draft, startedFrom })}
+          fault={faults.startedFrom}
+          placeholder={hatch ? 'dried eggs' : 'a friend, a shop, dried eggs'}
+        />
+      )}
+      <NumberField
+        label={hatch ? 'Eggs, dry' : 'How much was put in, if you know'}
+        unit="g"
+        value={startG}
+        onChange={setStartG}
+        fault={faults.startG}
+        hint={
+          hatch ? `At most ${MOST_CYSTS_G_L} g in a litre.` : 'Blank is a tenth of what it carries.'
+        }
+      />
+      {readyWords(kind, draft, startedOn) === null ? null : (
+        <Text>
+          It gives from about{' '}
+          {words.day(addDays(startedOn ?? now.day, readyWords(kind, draft, startedOn) ?? 0))} on.
+          {hatch ? '' : ' Keep a second one: every culture crashes some day.'}
+        </Text>
+      )}
+      <View style={{ alignItems: 'flex-start' }}>
+        <Button
+          look="primary"
+          label="Start it"
+          busy={creating.isLoading}
+          onPress={() => void start()}
+        />
+      </View>
+    </>
+  );
+}
+
+/** Days until it gives; null while its size or temperature is not said. */
+function readyWords(kind: CultureKind, { measure, tempC }: Draft, startedOn: string | null) {
+  const whole = [measure, tempC].every((value) => value !== null && Number.isFinite(value));
+  if (!whole || startedOn === null || measure! <= 0 || tempC! < 0 || tempC! > 40) return null;
+  return leadOf({
+    kind,
+    measure: measure!,
+    ageDays: 0,
+    estimate: { count: 0, sd: 0 },
+    keptG: 0,
+    tempOn: [tempC!],
+  });
+}
+
+/** What to do, one after the other, with its cautions first; each is ticked off. */
+function Steps({ kind }: { kind: CultureKind }) {
+  const styles = useStyles();
+  const colours = useColours();
+  const [done, setDone] = useState<ReadonlySet<number>>(new Set());
+  const toggle = (at: number) =>
+    setDone((before) => {
+      const next = new Set(before);
+      if (!next.delete(at)) next.add(at);
+      return next;
+    });
+  return (
+    <>
+      {[...kind.cautionsPeople, ...kind.cautionsFish].map((caution) => (
+        <Text key={caution} tone="due">
+          {caution.charAt(0).toUpperCase() + caution.slice(1)}.
+        </Text>
+      ))}
+      <Card label="How it is started">
+        {kind.start.map((step, at) => (
+          <Pressable
+            key={step}
+            role="checkbox"
+            aria-checked={done.has(at)}
+            aria-label={step}
+            onPress={() => toggle(at)}
+            style={[styles.step, at > 0 && styles.ruled]}
+          >
+            <View style={styles.tick}>
+              {done.has(at) ? (
+                <Check size={22} color={colours.duckweed} />
+              ) : (
+                <Text look="strong">{String(at + 1)}</Text>
+              )}
+            </View>
+            <View style={styles.words}>
+              <Text tone={done.has(at) ? 'quiet' : 'ink'}>
+                {step.charAt(0).toUpperCase() + step.slice(1)}
+              </Text>
+            </View>
+          </Pressable>
+        ))}
+      </Card>
+      {kind.schools.map((school) => (
+        <Text key={school} look="small" tone="quiet">
+          Keepers differ: {school}.
+        </Text>
+      ))}
+    </>
+  );
+}
+
+/** What goes into a hatching jar of this size. */
+function JarRecipe({ litres }: { litres: number | null }) {
+  if (litres === null || !Number.isFinite(litres) || litres <= 0 || litres > 100) return null;
+  const most = litres * MOST_CYSTS_G_L;
+  const perGram = jarFor(1).cystsG > 0 ? Math.round(1 / jarFor(1).cystsG / 1000) : 0;
+  return (
+    <Text>
+      For {sayNumber(litres, 2)} L: {sayNumber(litres * SALT_G_L, 1)} g of salt, at most{' '}
+      {sayNumber(most, 1)} g of eggs, air from below, light. A gram gives about {perGram} thousand.
+    </Text>
+  );
+}
+
+const useStyles = themed((c) => ({
+  step: {
+    minHeight: SIZES.touch,
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 10,
+    paddingHorizontal: 12,
+    paddingVertical: 8,
+  },
+  ruled: { borderTopWidth: 1, borderColor: c.rule },
+  tick: { width: 28, alignItems: 'center' },
+  words: { flex: 1, minWidth: 0 },
+}));

@@ -1,0 +1,143 @@
+import { vesselsFor } from '@open-larder/core/culture';
+import { sayGrams } from '@open-larder/core/food';
+import { sayNumber } from '@open-larder/core/units';
+import { View } from 'react-native';
+import { api, useWords } from '../store';
+import { Card, ListRow, Text, WhyLink } from '../ui';
+import { VesselStrip } from './VesselCard';
+import { FamilyCard } from './FamilyCard';
+import { HistoryCard } from './HistoryCard';
+import { KindCard } from './KindCard';
+import type { Culture, Cultures } from './useCultures';
+import { VesselActs } from './VesselActs';
+import { STATE_WORDS, saySize, sayStand } from './words';
+import { WorkList } from './WorkList';
+import { whyCrash, whyStanding } from './why';
+
+/** A month and the certainty that backups are told for. */
+const BACKUP_DAYS = 30;
+const BACKUP_SURE = 0.95;
+
+/** Everything about one vessel: how it stands and goes on, what to do, its family and its history. */
+export function VesselDetail({ culture, cultures }: { culture: Culture; cultures: Cultures }) {
+  const words = useWords();
+  const foods = api.useFoodsQuery();
+  const { kind, stand } = culture;
+  const food = foods.data?.find(({ id }) => id === culture.foodId);
+  const also = culture.alsoKindKey === null ? null : cultures.kinds.get(culture.alsoKindKey);
+  const alike = cultures.kept.filter(
+    (one) => one.kindKey === culture.kindKey && one.stand.state !== 'crashed',
+  ).length;
+  const wanted = vesselsFor(stand.crash.perDay, BACKUP_DAYS, BACKUP_SURE);
+  const living = !['crashed', 'ended', 'over'].includes(stand.state);
+  return (
+    <View style={{ gap: 16 }}>
+      <Card label={culture.name}>
+        <View style={{ padding: 12, gap: 6 }}>
+          <Text look="subtitle">{culture.name}</Text>
+          <Text look="small" tone="quiet">
+            {[kind.name, culture.strain, saySize(kind, culture.measure, words), culture.place]
+              .filter(Boolean)
+              .join(' · ')}
+          </Text>
+          <VesselStrip
+            culture={culture}
+            label={`${culture.name}: ${sayStand(culture)}`}
+            height={128}
+          />
+          {living ? (
+            <Text look="small" tone="quiet">
+              Now and the next three weeks, untouched; a notch a week.
+              {kind.model === 'logistic' ? ' What stands above the broken line can be taken.' : ''}
+            </Text>
+          ) : null}
+        </View>
+        <WorkList culture={culture} />
+      </Card>
+      <VesselActs culture={culture} />
+      {also ? (
+        <Text tone="due">
+          {also.name} live in it too. Two kinds in one vessel seldom last: the faster takes the food
+          of the other. Each is reckoned with half of it; split them while both are there.
+        </Text>
+      ) : null}
+      {stand.surprised ? (
+        <Text tone="due">
+          More was taken than was believed to be there. Look how dense it is, and the figures
+          follow.
+        </Text>
+      ) : null}
+      <Card label="How it stands">
+        <ListRow
+          first
+          title={upper(STATE_WORDS[stand.state])}
+          detail={`${stand.ageDays} days old, ${words.say('temperature', stand.tempC)}`}
+          trail={
+            living ? (
+              <WhyLink about={`${sayGrams(stand.standingG)} in it`} why={whyStanding(culture)} />
+            ) : (
+              <View />
+            )
+          }
+        />
+        {living ? (
+          <>
+            <ListRow title="In it" trail={<Text>{sayGrams(stand.standingG)}</Text>} />
+            <ListRow
+              title="Can be taken today"
+              detail={
+                stand.lastingG > 0
+                  ? `${sayGrams(stand.lastingG)} a day for good, at its best`
+                  : undefined
+              }
+              trail={<Text>{sayGrams(stand.givesG)}</Text>}
+            />
+            <ListRow
+              title="Chance of a crash within a week"
+              detail={stand.crash.causes.map(({ cause }) => CAUSES[cause]).join(', ') || undefined}
+              trail={
+                <View style={{ flexDirection: 'row', alignItems: 'center' }}>
+                  <Text>{`${sayNumber((1 - (1 - stand.crash.perDay) ** 7) * 100, 0)} %`}</Text>
+                  <WhyLink about="this chance of a crash" why={whyCrash(culture)} />
+                </View>
+              }
+            />
+            <ListRow
+              title="Vessels of it to keep"
+              detail={`for one to be left after a month, 95 times of 100; you keep ${alike}`}
+              trail={<Text tone={alike < wanted ? 'due' : 'ink'}>{String(wanted)}</Text>}
+            />
+          </>
+        ) : null}
+        {culture.hatch ? (
+          <ListRow
+            title="Hatches"
+            detail={
+              culture.hatch.jars === 0
+                ? 'assumed: count a drop at the next harvest'
+                : `from ${culture.hatch.jars} of your own jars`
+            }
+            trail={<Text>{`${sayNumber(culture.hatch.share * 100, 0)} %`}</Text>}
+          />
+        ) : null}
+        <ListRow
+          title="Gives"
+          detail={food ? undefined : 'choose the food on the shelf under «Correct»'}
+          trail={<Text>{food?.name ?? 'not on the shelf'}</Text>}
+        />
+      </Card>
+      <FamilyCard culture={culture} cultures={cultures} />
+      <HistoryCard vesselId={culture.id} />
+      <KindCard kind={kind} />
+    </View>
+  );
+}
+
+const CAUSES = {
+  crowded: 'crowded',
+  warm: 'too warm',
+  overfed: 'its water is not clear',
+  old: 'old',
+} as const;
+
+const upper = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

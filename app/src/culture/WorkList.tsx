@@ -1,0 +1,91 @@
+import type { Work } from '@open-larder/core/culture';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { themed } from '../theme';
+import { Button, Text } from '../ui';
+import { HarvestSheet } from './HarvestSheet';
+import { SeeSheet } from './SeeSheet';
+import { useVesselEvent } from './useVesselEvent';
+import type { Culture } from './useCultures';
+
+/** What a vessel asks for today, each with the tap that says it is done. */
+export function WorkList({ culture }: { culture: Culture }) {
+  const styles = useStyles();
+  const router = useRouter();
+  const happen = useVesselEvent();
+  const [sheet, setSheet] = useState<'harvest' | 'see' | null>(null);
+  const act = (work: Work) => {
+    switch (work.what) {
+      case 'feed':
+        return void happen(culture.id, { kind: 'fed' }, `${culture.name} is fed.`);
+      case 'change':
+      case 'clear':
+        return void happen(
+          culture.id,
+          { kind: 'changed', share: work.what === 'clear' ? 0.33 : 0.25 },
+          `Water of ${culture.name} is changed.`,
+        );
+      case 'restart':
+        return void happen(
+          culture.id,
+          { kind: 'restarted', massG: null },
+          `${culture.name} is set up anew.`,
+        );
+      case 'look':
+        return setSheet('see');
+      case 'thin':
+      case 'hatched':
+        return setSheet('harvest');
+      case 'next':
+        return router.push({ pathname: '/larder/live/new', params: { from: culture.id } });
+    }
+  };
+  return (
+    <>
+      {culture.work.map((work) => (
+        <View key={work.what} style={styles.work}>
+          <View style={styles.words}>
+            <Text tone={work.pressing ? 'due' : 'ink'}>{work.says}</Text>
+            <Text look="small" tone="quiet">
+              {work.why}
+            </Text>
+          </View>
+          <Button
+            label={DONE[work.what]}
+            spoken={`${DONE[work.what]}: ${culture.name}`}
+            onPress={() => act(work)}
+          />
+        </View>
+      ))}
+      {sheet === 'harvest' ? (
+        <HarvestSheet culture={culture} onClose={() => setSheet(null)} />
+      ) : null}
+      {sheet === 'see' ? <SeeSheet culture={culture} onClose={() => setSheet(null)} /> : null}
+    </>
+  );
+}
+
+const DONE: Record<Work['what'], string> = {
+  hatched: 'Harvest',
+  restart: 'Set up',
+  clear: 'Changed',
+  feed: 'Fed',
+  look: 'Look',
+  thin: 'Harvest',
+  change: 'Changed',
+  next: 'Start',
+};
+
+const useStyles = themed((c) => ({
+  work: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 8,
+    paddingHorizontal: 12,
+    paddingVertical: 8,
+    borderTopWidth: 1,
+    borderColor: c.rule,
+  },
+  words: { flex: 1, minWidth: 0 },
+}));

@@ -1,0 +1,37 @@
+import { forecast, gramsOfOne, leftForMost, logisticOf } from '@open-larder/core/culture';
+import type { Standing } from '@open-larder/core/culture';
+import type { Culture } from './useCultures';
+
+/** So far ahead a vessel is drawn. */
+export const AHEAD = 21;
+/** Two kinds share a vessel by halves, as in the core. */
+const SHARED = 0.5;
+
+/** What the core's forecast and supply begin with. */
+export const standingOfRow = ({ kind, stand, measure, alsoKindKey }: Culture): Standing => ({
+  kind,
+  measure: alsoKindKey === null ? measure : measure * SHARED,
+  ageDays: stand.ageDays,
+  estimate: stand.estimate,
+  keptG: stand.keptG,
+});
+
+/** A vessel three weeks ahead, its harvest line, and what the top of its picture stands for. */
+export function drawnOf(culture: Culture) {
+  const { kind, stand } = culture;
+  const standing = standingOfRow(culture);
+  const ahead = forecast(standing, AHEAD, (day) => stand.tempAhead[day] ?? culture.tempC);
+  // What is there today is less what was taken already.
+  const first = ahead[0];
+  if (first) {
+    ahead[0] = { ...first, standingG: stand.standingG, lowG: stand.lowG, highG: stand.highG };
+  }
+  const model = kind.model === 'logistic' ? logisticOf(kind, standing.measure, stand.tempC) : null;
+  const gram = gramsOfOne(kind);
+  const most = Math.max(...ahead.map(({ highG }) => highG), 1e-6);
+  return {
+    ahead,
+    lineG: model ? leftForMost(model) * gram : null,
+    topG: model ? Math.max(model.capacity * gram, 1e-6) : most,
+  };
+}

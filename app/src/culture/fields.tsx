@@ -1,0 +1,102 @@
+import type { CultureKind } from '@open-larder/catalogue/cultures';
+import type { FoodRow, Problem, VesselFields } from '@open-larder/contract';
+import { useWords } from '../store';
+import { Field, NumberField, Picker } from '../ui';
+
+export type Draft = Omit<VesselFields, 'version' | 'measure' | 'tempC'> & {
+  measure: number | null;
+  tempC: number | null;
+};
+export type Faults = Readonly<Record<string, string>>;
+
+/** What the server found wrong, by field. */
+export const faultsOf = (problem: Problem): Faults =>
+  Object.fromEntries((problem.errors ?? []).map(({ path, message }) => [path, message]));
+
+interface Props {
+  kind: CultureKind;
+  draft: Draft;
+  faults: Faults;
+  foods: readonly FoodRow[];
+  /** What it is called to choose no food. */
+  none: string;
+  onChange: (draft: Draft) => void;
+}
+
+const SIZE_WORDS = { L: 'Water in it', dm2: 'Surface', jar: 'Jars' } as const;
+
+/** What is said of a vessel: its size, its place, what it shares with others, what it gives. */
+export function VesselFieldsInput({ kind, draft, faults, foods, none, onChange }: Props) {
+  const words = useWords();
+  const set = (part: Partial<Draft>) => onChange({ ...draft, ...part });
+  const volume = words.scale('volume');
+  const warmth = words.scale('temperature');
+  return (
+    <>
+      <Field
+        label="Name"
+        value={draft.name}
+        onChange={(name) => set({ name })}
+        fault={faults.name}
+        placeholder={`${kind.name}, window`}
+      />
+      <NumberField
+        label={SIZE_WORDS[kind.measure]}
+        unit={kind.measure === 'L' ? volume.unit : kind.measure === 'dm2' ? 'dm²' : undefined}
+        scale={kind.measure === 'L' ? volume : undefined}
+        value={draft.measure}
+        onChange={(measure) => set({ measure })}
+        fault={faults.measure}
+      />
+      <NumberField
+        label="Usual temperature"
+        unit={warmth.unit}
+        scale={warmth}
+        decimals={1}
+        value={draft.tempC}
+        onChange={(tempC) => set({ tempC })}
+        fault={faults.tempC}
+        hint={`${words.say('temperature', kind.tempMinC)} to ${words.say('temperature', kind.tempMaxC)} for this kind.`}
+      />
+      <Field
+        label="Strain, if it has a name"
+        value={draft.strain}
+        onChange={(strain) => set({ strain })}
+        fault={faults.strain}
+      />
+      <Field
+        label="Place"
+        value={draft.place}
+        onChange={(place) => set({ place })}
+        fault={faults.place}
+      />
+      <Field
+        label="Its water comes from"
+        value={draft.water}
+        onChange={(water) => set({ water })}
+        fault={faults.water}
+        hint="Vessels with the same words share what ruins them."
+      />
+      <Field
+        label="Tools that touch it"
+        value={draft.tools}
+        onChange={(tools) => set({ tools })}
+        fault={faults.tools}
+      />
+      <Picker
+        label="The food on the shelf that it gives"
+        value={draft.foodId ?? ''}
+        picks={[
+          { value: '', title: none },
+          ...foods
+            .filter(
+              ({ archived, kind: what }) => !archived && (what === 'live' || what === 'fresh'),
+            )
+            .map(({ id, name }) => ({ value: id, title: name })),
+        ]}
+        onChange={(foodId) => set({ foodId: foodId === '' ? null : foodId })}
+        fault={faults.foodId}
+      />
+    </>
+  );
+}

@@ -1,0 +1,42 @@
+import type { Problem, VesselEventCreate } from '@open-larder/contract';
+import { v7 as uuidv7 } from 'uuid';
+import { api, useHand, useNow } from '../store';
+import { useSay } from '../ui';
+
+type Said = VesselEventCreate extends infer E
+  ? E extends VesselEventCreate
+    ? Omit<E, 'id' | 'day' | 'at' | 'hand' | 'note'> & { note?: string; day?: string }
+    : never
+  : never;
+
+/** Say that something happened to a vessel, with a way back. */
+export function useVesselEvent(): (
+  vesselId: string,
+  event: Said,
+  says: string,
+) => Promise<boolean> {
+  const say = useSay();
+  const now = useNow();
+  const hand = useHand();
+  const [add] = api.useAddVesselEventMutation();
+  const [undo] = api.useUndoVesselEventMutation();
+  return async (vesselId, event, says) => {
+    const id = uuidv7();
+    const at = new Date().toISOString();
+    const body = { day: now.day, note: '', ...event, id, at, hand } as VesselEventCreate;
+    const done = await add({ params: { id: vesselId }, body });
+    if (done.error) {
+      say((done.error as Problem).detail, { tone: 'fault' });
+      return false;
+    }
+    say(says, {
+      undo: () =>
+        void undo({ params: { id }, body: { id: uuidv7(), at: new Date().toISOString() } }).then(
+          (answer) => {
+            if (answer.error) say((answer.error as Problem).detail, { tone: 'fault' });
+          },
+        ),
+    });
+    return true;
+  };
+}

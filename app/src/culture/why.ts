@@ -1,0 +1,78 @@
+import type { Why } from '@open-larder/core/why';
+import type { Culture } from './useCultures';
+
+const leaf = (
+  label: string,
+  value: Why['value'],
+  unit: string,
+  basis: Why['basis'],
+  source?: string,
+): Why => ({ label, value, unit, basis, source, from: [] });
+
+/** Why so much is believed to be in a vessel. */
+export function whyStanding({ kind, stand, measure }: Culture): Why {
+  const size = leaf(
+    'Size of the vessel',
+    measure,
+    kind.measure === 'dm2' ? 'dm²' : kind.measure,
+    'measured',
+  );
+  const warmth = leaf('Temperature', stand.tempC, '°C', 'measured');
+  const age = leaf('Age', stand.ageDays, 'd', 'measured');
+  if (kind.model === 'logistic') {
+    return {
+      label: 'In it',
+      value: stand.standingG,
+      unit: 'g',
+      basis: 'computed',
+      how: 'what was put in, grown until it is crowded, corrected by each look, count and harvest; the band holds it nine times of ten',
+      source: 'Logistic growth (Verhulst); extended Kalman filter on the logarithm of the count',
+      from: [
+        size,
+        warmth,
+        age,
+        leaf('Most in one of its measure', kind.capacity ?? 0, '', 'assumed', kind.sourceGrowth),
+        leaf('Days since anybody looked', stand.unseenDays, 'd', 'measured'),
+        leaf('Lower end of the band', stand.lowG, 'g', 'computed'),
+        leaf('Upper end of the band', stand.highG, 'g', 'computed'),
+      ],
+    };
+  }
+  return {
+    label: 'In it',
+    value: stand.standingG,
+    unit: 'g',
+    basis: 'computed',
+    how: 'what its kind gives at this age and temperature, less what was taken; half more or less',
+    source: kind.sourceGrowth,
+    from: [
+      size,
+      warmth,
+      age,
+      leaf('First harvest after', kind.firstDays ?? 0, 'd', 'assumed', kind.sourceGrowth),
+      leaf('Fades after', kind.fadeDays ?? 0, 'd', 'assumed', kind.sourceGrowth),
+    ],
+  };
+}
+
+/** Why it may crash. */
+export const whyCrash = ({ stand }: Culture): Why => ({
+  label: 'Chance of a crash a day',
+  value: stand.crash.perDay * 100,
+  unit: '%',
+  basis: 'computed',
+  how: 'a calm culture’s chance, times what strains it',
+  from: [
+    leaf('A calm culture', 0.4, '%', 'assumed', 'Assumption; no published rate is known'),
+    ...stand.crash.causes.map(({ cause, times }) =>
+      leaf(CAUSE_WORDS[cause], times, 'times', 'assumed', 'Assumption'),
+    ),
+  ],
+});
+
+const CAUSE_WORDS = {
+  crowded: 'Crowded',
+  warm: 'Warmer than its kind bears',
+  overfed: 'Its water is not clear',
+  old: 'Old',
+} as const;

@@ -1,0 +1,96 @@
+import type { CultureKind, CultureMeasure } from '@open-larder/catalogue/cultures';
+import type { VesselEventRow, VesselRow } from '@open-larder/contract';
+import type { Clarity, Density, Tie, VesselState } from '@open-larder/core/culture';
+import { sayGrams } from '@open-larder/core/food';
+import { sayNumber } from '@open-larder/core/units';
+import type { Words } from '../store';
+
+export const DENSITY_WORDS: Record<Density, string> = {
+  1: 'hardly any',
+  2: 'thin',
+  3: 'fair',
+  4: 'dense',
+  5: 'crowded',
+};
+
+export const CLARITY_WORDS: Record<Clarity, string> = {
+  clear: 'clear',
+  cloudy: 'cloudy',
+  foul: 'foul, it smells',
+};
+
+export const STATE_WORDS: Record<VesselState, string> = {
+  building: 'still building up',
+  giving: 'giving',
+  fading: 'fading',
+  over: 'spent',
+  crashed: 'crashed',
+  resting: 'resting',
+  ended: 'ended',
+};
+
+export const TIE_WORDS: Record<Tie, string> = {
+  water: 'the same water',
+  tools: 'the same tools',
+  parent: 'this one came from it',
+  child: 'it came from this one',
+  sibling: 'both came from the same one',
+};
+
+const MEASURE_UNITS: Record<CultureMeasure, string> = { L: 'L', dm2: 'dm²', jar: 'jars' };
+
+/** «10 L», «2 dm²», «1 jar» */
+export function saySize(kind: CultureKind, measure: number, words: Words): string {
+  if (kind.measure === 'L') return words.say('volume', measure);
+  if (kind.measure === 'jar') return `${sayNumber(measure, 0)} ${measure === 1 ? 'jar' : 'jars'}`;
+  return `${sayNumber(measure, 1)} ${MEASURE_UNITS[kind.measure]}`;
+}
+
+/** «about 2.1 g (1.2 to 3.4 g), giving» */
+export function sayStand({ stand }: Pick<VesselRow, 'stand'>): string {
+  const { state, standingG, lowG, highG, givesG } = stand;
+  if (state === 'crashed' || state === 'ended' || state === 'over') return STATE_WORDS[state];
+  const there = `about ${sayGrams(standingG)} (${sayGrams(lowG)} to ${sayGrams(highG)})`;
+  if (state === 'resting') return `${there}, resting`;
+  const can = givesG > 0.0005 ? `${sayGrams(givesG)} can be taken today` : 'leave it for now';
+  return `${there}; ${can}`;
+}
+
+const DONE_WORDS: Record<VesselEventRow['kind'], string> = {
+  fed: 'Fed',
+  topped: 'Topped up',
+  crashed: 'Crashed',
+  rested: 'Put to rest',
+  woken: 'Taken up again',
+  ended: 'Ended',
+  seen: 'Looked',
+  counted: 'Counted',
+  harvested: 'Harvested',
+  changed: 'Water changed',
+  split: 'Split',
+  added: 'Put in more',
+  warmth: 'Temperature read',
+  restarted: 'Set up anew',
+};
+
+const percent = (share: number) => `${Math.round(share * 100)} %`;
+
+/** «Harvested 1.2 g, for a meal» */
+export function sayEvent(event: VesselEventRow, words: Words): string {
+  const { kind, massG, share, tempC, density, clarity, count, sampleMl, feedingId } = event;
+  const parts: string[] = [];
+  if (massG !== null) parts.push(sayGrams(massG));
+  if (share !== null) parts.push(percent(share));
+  if (tempC !== null) parts.push(words.say('temperature', tempC));
+  if (density !== null) parts.push(DENSITY_WORDS[density as Density]);
+  if (clarity !== null) parts.push(CLARITY_WORDS[clarity]);
+  if (count !== null) {
+    parts.push(`${sayNumber(count, 0)}${sampleMl === null ? ' animals' : ` in ${sampleMl} mL`}`);
+  }
+  if (feedingId !== null) parts.push('for a meal');
+  return [DONE_WORDS[kind], parts.join(', ')].filter(Boolean).join(': ');
+}
+
+/** «3 h», «2 days» */
+export const sayHours = (hours: number): string =>
+  hours < 48 ? `${Math.round(hours)} h` : `${sayNumber(hours / 24, 1)} days`;
