@@ -3,6 +3,7 @@
  * when the first of them is opened: behind several doors it would be shared with the first screen.
  */
 export { LiveScreen } from './culture/LiveScreen';
+export { SupplyScreen } from './culture/SupplyScreen';
 export { NewVesselScreen } from './culture/NewVesselScreen';
 export { WalkSheet } from './tank/WalkSheet';
 export { DryRunScreen } from './week/DryRunScreen';

@@ -1,5 +1,6 @@
 import type { CultureKind } from '@open-larder/catalogue/cultures';
-import { CLARITIES, HARVEST_BY, WORKS, type VesselStand } from '@open-larder/core/culture';
+import type { VesselStand } from '@open-larder/core/culture';
+import { CLARITIES, HARVEST_BY, WORKS } from '@open-larder/core/culture/vocabulary';
 import { z } from 'zod';
 import { between, day, hand, id, instant, name, phrase, version } from './basics';
 

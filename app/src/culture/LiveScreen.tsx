@@ -19,7 +19,7 @@ export function LiveScreen({ id }: { id?: string }) {
     data?.all.find((one) => one.id === id) ?? (wide && !id ? mostPressing(data) : undefined);
   const detail =
     data && chosen ? (
-      <VesselDetail key={chosen.id} culture={chosen} cultures={data} />
+      <VesselDetail key={chosen.id} culture={chosen} cultures={data} titled={!alone} />
     ) : data && id ? (
       <Empty title="No such culture" text="It may never have been. Go back to the live shelf." />
     ) : null;
@@ -84,6 +84,14 @@ function Shelf({ data, selected }: { data: Cultures; selected: string | undefine
           shop, and keep the next two apart.
         </Text>
       ) : null}
+      {data.kept
+        .filter(({ stand }) => withinWeek(stand.crash.perDay) > CLOSE)
+        .map(({ id, name, stand }) => (
+          <Text key={id} tone="due">
+            {name}: {Math.round(withinWeek(stand.crash.perDay) * 100)} times of 100 it crashes
+            within a week.
+          </Text>
+        ))}
       <View style={styles.acts}>
         <Button label="Supply for six weeks" onPress={() => router.push('/larder/live/supply')} />
       </View>
@@ -109,6 +117,10 @@ function Shelf({ data, selected }: { data: Cultures; selected: string | undefine
     </>
   );
 }
+
+/** From this chance of a crash within a week on it is said first. */
+const CLOSE = 0.25;
+const withinWeek = (perDay: number) => 1 - (1 - perDay) ** 7;
 
 /** The two shelves of the larder. */
 export function LarderTabs({ on }: { on: 'shelf' | 'live' }) {

@@ -19,7 +19,16 @@ const BACKUP_DAYS = 30;
 const BACKUP_SURE = 0.95;
 
 /** Everything about one vessel: how it stands and goes on, what to do, its family and its history. */
-export function VesselDetail({ culture, cultures }: { culture: Culture; cultures: Cultures }) {
+export function VesselDetail({
+  culture,
+  cultures,
+  titled,
+}: {
+  culture: Culture;
+  cultures: Cultures;
+  /** Beside the shelf, where the screen's title is not its own. */
+  titled: boolean;
+}) {
   const words = useWords();
   const foods = api.useFoodsQuery();
   const { kind, stand } = culture;
@@ -34,7 +43,7 @@ export function VesselDetail({ culture, cultures }: { culture: Culture; cultures
     <View style={{ gap: 16 }}>
       <Card label={culture.name}>
         <View style={{ padding: 12, gap: 6 }}>
-          <Text look="subtitle">{culture.name}</Text>
+          {titled ? <Text look="subtitle">{culture.name}</Text> : null}
           <Text look="small" tone="quiet">
             {[kind.name, culture.strain, saySize(kind, culture.measure, words), culture.place]
               .filter(Boolean)
@@ -47,7 +56,7 @@ export function VesselDetail({ culture, cultures }: { culture: Culture; cultures
           />
           {living ? (
             <Text look="small" tone="quiet">
-              Now and the next three weeks, untouched; a notch a week.
+              Now and the next three weeks, if it is left alone and does not crash; a notch a week.
               {kind.model === 'logistic' ? ' What stands above the broken line can be taken.' : ''}
             </Text>
           ) : null}

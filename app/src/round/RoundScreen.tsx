@@ -36,6 +36,8 @@ import { usePrintRound } from './usePrintRound';
 /** Looked at now and then, or only when wide: they need not come with the first screen. */
 const RoundAside = later(async () => (await import('./RoundAside')).RoundAside);
 const LookSheet = later(async () => (await import('./LookSheet')).LookSheet);
+const CultureWork = later(async () => (await import('./live')).CultureWork, true);
+const LiveMeals = later(async () => (await import('./live')).LiveMeals, true);
 const Proposals = later(async () => (await import('../proposal')).Proposals, true);
 
 /** What to do now, in walking order. */
@@ -86,6 +88,7 @@ export function RoundScreen({ day: asked }: { day?: string }) {
       ) : null}
       <Unplanned unplanned={ready.round.unplanned} data={ready.data} onUndo={acts.undo} />
       {current ? <Resting resting={ready.round.resting} data={ready.data} /> : null}
+      {day === now.day ? <CultureWork /> : null}
       {day === now.day ? <ToOrder /> : null}
       {day === now.day ? <Proposals data={ready.data} /> : null}
     </>
@@ -221,6 +224,7 @@ function RoundHead({ data, round, current, minutes, onChoose }: HeadProps) {
         }))}
       />
       <Preparing data={data} day={round.day} done={round.done} served={served} minutes={minutes} />
+      {minutes === null ? null : <LiveMeals current={current} />}
       <StillWatched data={data} day={round.day} momentId={current.momentId} />
       {late.map((moment) => (
         <View

@@ -1,10 +1,7 @@
 import { daysUntil, grown, leftForMost } from './logistic';
 import { gramsOfOne, logisticOf } from './kind';
 import type { Standing } from './forecast';
-
-/** What a harvest is measured in at the vessel. */
-export const HARVEST_BY = ['net', 'pipette', 'spoon', 'g', 'some'] as const;
-export type HarvestBy = (typeof HARVEST_BY)[number];
+import type { HarvestBy } from './vocabulary';
 
 /** Grams wet in one, drained. Assumptions, until the keeper weighs their own. */
 export const HARVEST_G: Record<'net' | 'pipette' | 'spoon', number> = {

@@ -35,26 +35,33 @@ export {
   type Supplying,
   type SupplyPlan,
 } from './supply';
-export {
-  afterHarvest,
-  HARVEST_BY,
-  HARVEST_G,
-  harvestG,
-  type Aftermath,
-  type HarvestBy,
-} from './harvest';
+export { afterHarvest, HARVEST_G, harvestG, type Aftermath } from './harvest';
 export { insteadOf, type Dead, type Instead } from './instead';
 export { familyOf, sharing, type InFamily, type Kin, type Shared, type Tie } from './kin';
 export { hatchShareOf } from './learn';
 export {
   AHEAD_DAYS,
-  CLARITIES,
   standingOf,
   standOn,
-  type Clarity,
   type Happening,
   type Vessel,
   type VesselStand,
   type VesselState,
 } from './vessel';
-export { UNKNOWN_AFTER, workOn, type Work, type WorkKind, WORKS } from './work';
+export { UNKNOWN_AFTER, workOn, type Work } from './work';
+export {
+  CLARITIES,
+  HARVEST_BY,
+  WORKS,
+  type Clarity,
+  type HarvestBy,
+  type WorkKind,
+} from './vocabulary';
+export {
+  SUPPLY_DAYS,
+  supplyOf,
+  type FoodSupply,
+  type Jars,
+  type LiveFood,
+  type SupplyTask,
+} from './needs';

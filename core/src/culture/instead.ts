@@ -32,21 +32,24 @@ export function insteadOf(
 ): Instead[] {
   const plant = kind.model === 'film';
   const [low, high] = [(kind.sizeMinUm / 1000) * SMALLER, (kind.sizeMaxUm / 1000) * LARGER];
-  return foods
-    .filter(({ kind: what, leftG }) => what !== 'live' && leftG > 0)
-    .filter(({ plantShare }) => (plant ? plantShare > 0.5 : plantShare < 0.5))
-    .map(({ id, name, kind: what, particleMinMm, particleMaxMm }) => ({
-      id,
-      name,
-      frozen: what === 'frozen',
-      fits:
-        particleMinMm !== null &&
-        particleMaxMm !== null &&
-        particleMinMm <= high &&
-        particleMaxMm >= low,
-      unknown: particleMinMm === null,
-    }))
-    .filter(({ fits, unknown }) => fits || unknown)
-    .sort((a, b) => Number(b.fits) - Number(a.fits) || Number(b.frozen) - Number(a.frozen))
-    .map(({ id, name, fits }) => ({ id, name, fits }));
+  return (
+    foods
+      // A mix's ingredients are no meal of their own.
+      .filter(({ kind: what, leftG }) => what !== 'live' && what !== 'mix' && leftG > 0)
+      .filter(({ plantShare }) => (plant ? plantShare > 0.5 : plantShare < 0.5))
+      .map(({ id, name, kind: what, particleMinMm, particleMaxMm }) => ({
+        id,
+        name,
+        frozen: what === 'frozen',
+        fits:
+          particleMinMm !== null &&
+          particleMaxMm !== null &&
+          particleMinMm <= high &&
+          particleMaxMm >= low,
+        unknown: particleMinMm === null,
+      }))
+      .filter(({ fits, unknown }) => fits || unknown)
+      .sort((a, b) => Number(b.fits) - Number(a.fits) || Number(b.frozen) - Number(a.frozen))
+      .map(({ id, name, fits }) => ({ id, name, fits }))
+  );
 }

@@ -8,11 +8,8 @@ import { CYSTS_PER_G, HATCH_SHARE, hatchHours } from './hatch';
 import { gramsOfOne, logisticOf, plateauOf } from './kind';
 import { lastingHarvest, safeHarvest, type Logistic } from './logistic';
 import { START_SHARE } from './supply';
+import type { Clarity } from './vocabulary';
 import { yieldShare } from './worms';
-
-/** How the water of a vessel looks. */
-export const CLARITIES = ['clear', 'cloudy', 'foul'] as const;
-export type Clarity = (typeof CLARITIES)[number];
 
 /** What happened to a vessel on a day, at an instant (ms since 1970). */
 export type Happening = { day: string; atMs: number } & (

@@ -1,18 +1,7 @@
 import type { Vessel, VesselStand } from './vessel';
 import { plateauOf } from './kind';
+import type { WorkKind } from './vocabulary';
 import { daysBetween } from '../round';
-
-export const WORKS = [
-  'hatched',
-  'restart',
-  'clear',
-  'feed',
-  'look',
-  'thin',
-  'change',
-  'next',
-] as const;
-export type WorkKind = (typeof WORKS)[number];
 
 /** Something to do at a vessel today, with why. */
 export interface Work {

@@ -1,0 +1,257 @@
+import { insteadOf, SUPPLY_DAYS, type FoodSupply, type Supplying } from '@open-larder/core/culture';
+import { sayGrams } from '@open-larder/core/food';
+import { addDays } from '@open-larder/core/round';
+import { sayNumber } from '@open-larder/core/units';
+import { useRouter } from 'expo-router';
+import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { useHouse, useNow, useWords, type HouseData } from '../store';
+import { Button, Card, Choice, Empty, Fault, ListRow, Screen, Skeleton, Text } from '../ui';
+import { startCulture, type CultureWorker } from '../workers/culture';
+import { useWork } from '../workers/useWork';
+import { Working } from '../workers/Working';
+import { count } from './LiveScreen';
+import { liveFoods, type Supplied } from './supplyTask';
+import { useCultures, type Cultures } from './useCultures';
+import { saySize } from './words';
+
+const Chart = lazy(() => import('../records/Chart'));
+
+const RUNS = 500;
+const SEED = 20_261;
+const SURE = [0.9, 0.95, 0.99] as const;
+
+/** Six weeks of live food: what the plan wants of each against what the vessels give. */
+export function SupplyScreen() {
+  const house = useHouse();
+  const cultures = useCultures();
+  const problem = house.problem ?? cultures.problem;
+  return (
+    <Screen title="Live supply" back="/larder/live" detail="Six weeks from today">
+      {problem ? (
+        <Fault
+          problem={problem}
+          onRetry={() => {
+            if (!house.data) house.retry();
+            if (!cultures.data) cultures.retry();
+          }}
+        />
+      ) : house.data && cultures.data ? (
+        <Supplies data={house.data} cultures={cultures.data} />
+      ) : (
+        <Skeleton rows={3} height={160} />
+      )}
+    </Screen>
+  );
+}
+
+function Supplies({ data, cultures }: { data: HouseData; cultures: Cultures }) {
+  const now = useNow();
+  const [sure, setSure] = useState<number>(0.95);
+  const foods = useMemo(() => liveFoods(data, cultures), [data, cultures]);
+  const about = useMemo(
+    () => ({ house: data.house, foods, sure, day: now.day }),
+    [data, foods, sure, now.day],
+  );
+  const work = useWork<FoodSupply[], CultureWorker>(about, startCulture);
+  const start = () =>
+    work.run((worker, onFood) =>
+      worker.supply(
+        {
+          house: about.house,
+          day: about.day,
+          foods: foods.map(({ food: _, cultures: __, ...task }) => task),
+          sure,
+          runs: RUNS,
+          seed: SEED,
+        },
+        onFood,
+      ),
+    );
+  // Worked out when it is opened, and anew for what changed.
+  useEffect(() => {
+    if (foods.length > 0) start();
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [about]);
+  if (foods.length === 0) {
+    return (
+      <Empty
+        title="No live food on the shelf"
+        text="Start a culture, or put a live food on the shelf and plan it for a group: then what it wants stands here against what the vessels give."
+      />
+    );
+  }
+  return (
+    <>
+      <Choice
+        label="Each day is to be met"
+        value={sure}
+        options={SURE.map((value) => ({ value, label: `${value * 100} of 100 times` }))}
+        onChange={setSure}
+      />
+      <Working
+        work={work}
+        says="foods"
+        label={work.result ? 'Work it out again' : 'Work it out'}
+        onStart={start}
+      />
+      {work.result?.map((supply) => {
+        const food = foods.find(({ foodId }) => foodId === supply.foodId);
+        return food ? (
+          <FoodSupplyCard
+            key={supply.foodId}
+            supplied={food}
+            supply={supply}
+            data={data}
+            sure={sure}
+          />
+        ) : null;
+      })}
+    </>
+  );
+}
+
+interface CardProps {
+  supplied: Supplied;
+  supply: FoodSupply;
+  data: HouseData;
+  sure: number;
+}
+
+function FoodSupplyCard({ supplied, supply, data, sure }: CardProps) {
+  const now = useNow();
+  const words = useWords();
+  const router = useRouter();
+  const { food, kind, cultures } = supplied;
+  const { demandG, plan, jars, surplusG, standsG } = supply;
+  const dayOf = (ahead: number) => words.day(addDays(now.day, ahead));
+  const mean = demandG.reduce((sum, grams) => sum + grams, 0) / SUPPLY_DAYS;
+  const short = plan?.short ?? (kind === null && mean > 0 ? demandG.flatMap((grams, at) => (grams > 0 ? [at] : [])) : []); // prettier-ignore
+  const instead = kind
+    ? insteadOf(
+        kind,
+        data.foods
+          .filter(({ archived }) => !archived)
+          .map(({ inWater, remainingG, ...rest }) => ({ ...rest, ...inWater, leftG: remainingG })),
+      )
+    : [];
+  return (
+    <View style={{ gap: 8 }}>
+      <Card label={food.name}>
+        <View style={{ padding: 12, gap: 6 }}>
+          <Text look="subtitle">{food.name}</Text>
+          <Text tone="quiet">
+            {mean > 0 ? `${sayGrams(mean)} a day wanted` : 'Not in any plan'}
+            {cultures.length > 0 ? ` · ${count(cultures.length, 'vessel')}` : ' · no vessel'}
+          </Text>
+          {saysOf()}
+        </View>
+        {jars ? (
+          <ListRow
+            title={`${count(jars.jars, 'jar')}, in turn`}
+            detail={`each day at ${words.time(jars.startMin)} set one up: ${sayGrams(jars.cystsG)} of eggs, ${sayNumber(jars.litres, 2)} L, ${sayNumber(jars.saltG, 1)} g of salt; it is ready after ${Math.round(jars.hours)} h`}
+            trail={<View />}
+          />
+        ) : null}
+        {startsOf(plan?.starts ?? []).map(({ start, times }) => (
+          <ListRow
+            key={start.id}
+            title={`Start ${times === 1 ? 'one' : times} ${start.startsOn === 0 ? 'today' : `on ${dayOf(start.startsOn)}`}`}
+            detail={`${kind!.name}, ${saySize(kind!, start.measure, words)}; it gives from ${dayOf(start.startsOn + (plan?.leadDays ?? 0))} on`}
+            trail={
+              start.startsOn === 0 ? (
+                <Button
+                  label="Start"
+                  spoken={`Start ${kind!.name} today`}
+                  onPress={() =>
+                    router.push(
+                      cultures[0]
+                        ? { pathname: '/larder/live/new', params: { from: cultures[0].id } }
+                        : '/larder/live/new',
+                    )
+                  }
+                />
+              ) : (
+                <View />
+              )
+            }
+          />
+        ))}
+        {short.length > 0 ? (
+          <ListRow
+            title={`Short on ${count(short.length, 'day')}, first ${dayOf(short[0]!)}`}
+            detail={
+              instead.length > 0
+                ? `of its size in its place: ${instead
+                    .slice(0, 3)
+                    .map(({ name, fits }) => (fits ? name : `${name} (size not known)`))
+                    .join(', ')}`
+                : 'nothing of its size stands on the shelf'
+            }
+            trail={<View />}
+          />
+        ) : null}
+      </Card>
+      {mean > 0 && kind !== null && !jars ? (
+        <Suspense fallback={<Skeleton rows={1} height={220} />}>
+          <Chart
+            view="lines"
+            title={`${food.name}: wanted and given`}
+            detail="grams a day: with what is to be started, and faint without it; the broken line is what is wanted"
+            labels={demandG.map((_, at) => (at % 14 === 0 ? dayOf(at).replace(/^\w+ /, '') : ''))}
+            lines={[
+              { values: plan?.outlook.givesG ?? standsG, look: 'main' },
+              { values: demandG, look: 'dashed' },
+              { values: standsG, look: 'faint' },
+            ]}
+          />
+        </Suspense>
+      ) : null}
+    </View>
+  );
+
+  function saysOf() {
+    if (mean === 0) {
+      return surplusG > 0 ? (
+        <Text>{`${sayGrams(surplusG)} a day are left over: feed them, split the culture, or give some away.`}</Text>
+      ) : null;
+    }
+    if (kind === null) {
+      return <Text tone="due">No culture that is known here gives it. It has to be bought.</Text>;
+    }
+    if (jars) return null;
+    const worst = Math.min(1, ...(plan?.outlook.metOn ?? supply.metOn));
+    return (
+      <>
+        {cultures.length > 0 && supplied.vessels.length === 0 ? (
+          <Text tone="due">
+            None of its vessels lives. Start anew, apart from what ruined them.
+          </Text>
+        ) : null}
+        <Text tone={short.length > 0 ? 'due' : 'ink'}>
+          {plan && plan.starts.length > 0
+            ? `With ${count(plan.starts.length, 'more vessel')} the worst day is met ${Math.round(worst * 100)} times of 100.`
+            : `As it stands the worst day is met ${Math.round(worst * 100)} times of 100.`}
+          {plan && plan.starts.length > 0 && surplusG > 0
+            ? ' They are backups: what stands gives enough until one crashes.'
+            : ''}
+          {worst < sure ? ' What is short before they give, nothing started today can mend.' : ''}
+        </Text>
+        {surplusG > 0 ? (
+          <Text>{`${sayGrams(surplusG)} a day are left over: feed more of it, split it, or give some away.`}</Text>
+        ) : null}
+      </>
+    );
+  }
+}
+
+/** Those that are started on the same day, together. */
+function startsOf(starts: readonly Supplying[]) {
+  const byDay = new Map<number, { start: Supplying; times: number }>();
+  for (const start of starts) {
+    const known = byDay.get(start.startsOn);
+    if (known) known.times += 1;
+    else byDay.set(start.startsOn, { start, times: 1 });
+  }
+  return [...byDay.values()];
+}

@@ -1,0 +1,74 @@
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { useVesselEvent } from '../culture/useVesselEvent';
+import { api } from '../store';
+import { themed } from '../theme';
+import { Button, Card, Text } from '../ui';
+
+/** What the cultures ask for today, after the fish are fed. */
+export function CultureWork() {
+  const styles = useStyles();
+  const router = useRouter();
+  const happen = useVesselEvent();
+  const { data: vessels = [] } = api.useVesselsQuery();
+  const works = vessels.flatMap(({ id, name, work }) => work.map((one) => ({ id, name, ...one })));
+  if (works.length === 0) return null;
+  const pressing = works.filter((one) => one.pressing);
+  const sorted = [...pressing, ...works.filter((one) => !one.pressing)];
+  return (
+    <View style={styles.all}>
+      <Text look="subtitle">Live shelf</Text>
+      <Card label="Live shelf">
+        {sorted.map(({ id, name, what, says, why, pressing: now }, index) => (
+          <View key={id + what} style={[styles.row, index > 0 && styles.ruled]}>
+            <View style={styles.words}>
+              <Text look="strong">{name}</Text>
+              <Text tone={now ? 'due' : 'ink'}>{says}</Text>
+              <Text look="small" tone="quiet">
+                {why}
+              </Text>
+            </View>
+            {what === 'feed' ? (
+              <Button
+                label="Fed"
+                spoken={`Fed: ${name}`}
+                onPress={() => void happen(id, { kind: 'fed' }, `${name} is fed.`)}
+              />
+            ) : what === 'change' || what === 'clear' ? (
+              <Button
+                label="Changed"
+                spoken={`Changed: ${name}`}
+                onPress={() =>
+                  void happen(
+                    id,
+                    { kind: 'changed', share: what === 'clear' ? 0.33 : 0.25 },
+                    `Water of ${name} is changed.`,
+                  )
+                }
+              />
+            ) : (
+              <Button
+                label="Open"
+                spoken={`Open ${name}`}
+                onPress={() => router.push(`/larder/live/${id}`)}
+              />
+            )}
+          </View>
+        ))}
+      </Card>
+    </View>
+  );
+}
+
+const useStyles = themed((c) => ({
+  all: { gap: 8 },
+  row: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 8,
+    paddingHorizontal: 12,
+    paddingVertical: 8,
+  },
+  ruled: { borderTopWidth: 1, borderColor: c.rule },
+  words: { flex: 1, minWidth: 0 },
+}));

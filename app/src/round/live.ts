@@ -1,0 +1,3 @@
+/** What the Round shows of the live shelf, behind one door: loaded after the round itself. */
+export { CultureWork } from './CultureWork';
+export { LiveMeals } from './LiveMeals';

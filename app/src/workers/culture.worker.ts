@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { cultureWork } from './cultureWork';
+
+expose(cultureWork);
