@@ -137,6 +137,8 @@ export const food = fields.extend({
   /** Those that stand, oldest first. */
   weighings: z.array(weighing),
   remainingG: z.number(),
+  /** Grams that its cultures give on each day from today for good; missing where none gives it. */
+  liveG: z.array(z.number()).optional(),
 });
 
 export type FoodRow = z.infer<typeof food>;

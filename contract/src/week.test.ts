@@ -71,6 +71,22 @@ describe('a tank’s week', () => {
     expect(shelf!.expiringG).toBeCloseTo(40 - theirsG, 6);
   });
 
+  it('may use what its cultures give on each day, less what the others take on that day', () => {
+    const row = week().foods[0]!;
+    const given = Array<number>(7).fill(2);
+    const alive = { ...row, remainingG: 0, lots: [], liveG: given };
+    const [shelf] = weekTaskOf(week({ foods: [alive] }), MONDAY).shelf;
+    const taken = weekOutcome(weekTaskOf(week({ tank: other, groups: [theirs] }), MONDAY)).days;
+    shelf!.liveG!.forEach((grams, day) =>
+      expect(grams).toBeCloseTo(Math.max(0, 2 - taken[day]!.servedG), 6),
+    );
+    expect(shelf!.stockG).toBeCloseTo(
+      shelf!.liveG!.reduce((sum, grams) => sum + grams, 0),
+      6,
+    );
+    expect(dryFoodsOf([alive])[0]!.liveG).toEqual(given);
+  });
+
   it('has the minutes of a moment that the other tanks leave', () => {
     // One stop of a minute and a serving, with the five minutes that it waits for.
     expect(weekTaskOf(week(), MONDAY).spareMin).toEqual({ noon: expect.closeTo(10 - 2.3, 6) });

@@ -1,5 +1,11 @@
 import { goodUntil, plannedUse, pricePerGram } from '@open-larder/core/stock';
-import { addDays, compileRound, dayOfCycle, type House } from '@open-larder/core/round';
+import {
+  addDays,
+  compileRound,
+  dayOfCycle,
+  daysBetween,
+  type House,
+} from '@open-larder/core/round';
 import {
   choicesOf,
   preparing,
@@ -51,7 +57,7 @@ export function weekTaskOf(rows: WeekRows, day: string): WeekTask {
     tank: feedTank(rows.tank),
     groups,
     foods: feedingFoods(rows),
-    shelf: shelfFor(rows.foods, others, first, cycle.days),
+    shelf: shelfFor(rows.foods, others, { first, days: cycle.days, today: day }),
     school: rows.tank.plan?.school ?? choicesOf(usualFor(groups, rows)),
     spareMin: spareFor(rows, others, first),
     first,
@@ -82,26 +88,36 @@ const weekGroups = (rows: WeekRows): WeekGroup[] =>
 function shelfFor(
   foods: readonly FoodRow[],
   others: House,
-  first: string,
-  days: number,
+  { first, days, today }: { first: string; days: number; today: string },
 ): ShelfFood[] {
-  const used = new Map<string, number>();
+  const used = new Map<string, number[]>();
   for (const { foodId, gramsOn } of plannedUse(others, first, days)) {
-    const sum = gramsOn.reduce((all, grams) => all + grams, 0);
-    used.set(foodId, (used.get(foodId) ?? 0) + sum);
+    const sum = used.get(foodId) ?? gramsOn.map(() => 0);
+    used.set(
+      foodId,
+      sum.map((grams, at) => grams + gramsOn[at]!),
+    );
   }
+  const begun = Math.max(0, daysBetween(first, today));
   const last = addDays(first, days - 1);
   return foods
     .filter((food) => !food.archived)
     .map((food) => {
-      const taken = used.get(food.id) ?? 0;
+      const theirs = used.get(food.id) ?? Array<number>(days).fill(0);
+      // What lives is given on its day or not at all; what it does not cover, the jars do.
+      const lives = food.liveG && theirs.map((_, at) => food.liveG![Math.max(0, at - begun)] ?? 0);
+      const liveG = lives?.map((grams, at) => Math.max(0, grams - theirs[at]!));
+      const taken = theirs.reduce((sum, grams, at) => sum + Math.max(0, grams - (lives?.[at] ?? 0)), 0); // prettier-ignore
       const expiring = food.lots.reduce((sum, lot) => {
         const until = goodUntil(lot, food.keeps.openedDays);
         return until !== null && until <= last && until >= first ? sum + lot.remainingG : sum;
       }, 0);
       return {
         foodId: food.id,
-        stockG: Math.max(0, food.remainingG - taken),
+        stockG:
+          Math.max(0, food.remainingG - taken) +
+          (liveG ?? []).reduce((sum, grams) => sum + grams, 0),
+        ...(liveG ? { liveG } : {}),
         pricePerG: pricePerGram(food.lots),
         expiringG: Math.max(0, expiring - taken),
       };
@@ -129,9 +145,10 @@ export const dryTankOf = (rows: WeekRows, day: string): DryTank => ({
 export const dryFoodsOf = (foods: readonly FoodRow[]): DryFood[] =>
   foods
     .filter((food) => !food.archived)
-    .map(({ id, lots, keeps }) => ({
+    .map(({ id, lots, keeps, liveG }) => ({
       id,
       lots,
+      ...(liveG ? { liveG } : {}),
       openedDays: keeps.openedDays,
       pricePerG: pricePerGram(lots),
     }));

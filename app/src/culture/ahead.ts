@@ -1,16 +1,14 @@
-import { forecast, gramsOfOne, leftForMost, logisticOf } from '@open-larder/core/culture';
+import { forecast, gramsOfOne, leftForMost, logisticOf, shareOf } from '@open-larder/core/culture';
 import type { Standing } from '@open-larder/core/culture';
 import type { Culture } from './useCultures';
 
 /** So far ahead a vessel is drawn. */
 export const AHEAD = 21;
-/** Two kinds share a vessel by halves, as in the core. */
-const SHARED = 0.5;
 
 /** What the core's forecast and supply begin with. */
 export const standingOfRow = ({ kind, stand, measure, alsoKindKey }: Culture): Standing => ({
   kind,
-  measure: alsoKindKey === null ? measure : measure * SHARED,
+  measure: shareOf(measure, alsoKindKey !== null),
   ageDays: stand.ageDays,
   estimate: stand.estimate,
   keptG: stand.keptG,

@@ -24,6 +24,7 @@ export {
 export { atWarmth, type ByWarmth } from './warmth';
 export { yieldShare, type Plateau } from './worms';
 export { DENSITIES, estimate, type Density, type Estimate, type VesselEvent } from './estimate';
+export { dailySupply } from './daily';
 export { forecast, type CultureDay, type Standing } from './forecast';
 export { gramsOfOne, logisticOf, plateauOf, type Growing } from './kind';
 export {
@@ -41,6 +42,7 @@ export { familyOf, sharing, type InFamily, type Kin, type Shared, type Tie } fro
 export { hatchShareOf } from './learn';
 export {
   AHEAD_DAYS,
+  shareOf,
   standingOf,
   standOn,
   type Happening,

@@ -60,7 +60,8 @@ export interface VesselStand {
   standingG: number;
   lowG: number;
   highG: number;
-  /** Of the most that it carries, or gives at its best: 0 to 1. */
+  /** Grams that it carries, or gives at its best; and what is in it, of that: 0 to 1. */
+  fullG: number;
   fullness: number;
   /** Grams that can be taken today without harm, and each day for good. */
   givesG: number;
@@ -107,7 +108,7 @@ export function standOn(vessel: Vessel, day: string): VesselStand {
   const startG = restart?.kind === 'restarted' ? restart.massG : vessel.startG;
   const ageOf = (on: string) => Math.max(0, daysBetween(startedOn, on));
   const ageDays = ageOf(day);
-  const measure = vessel.also ? vessel.measure * SHARED : vessel.measure;
+  const measure = shareOf(vessel.measure, vessel.also !== null);
   const tempOn = temperatures(vessel, past, startedOn);
   const tempC = tempOn(ageDays);
   const last = lastOf(since, ageDays, ageOf);
@@ -154,6 +155,7 @@ const EMPTY = {
   standingG: 0,
   lowG: 0,
   highG: 0,
+  fullG: 0,
   fullness: 0,
   estimate: { count: 0, sd: 0 },
   keptG: 0,
@@ -165,6 +167,7 @@ type Body = Pick<
   | 'standingG'
   | 'lowG'
   | 'highG'
+  | 'fullG'
   | 'fullness'
   | 'givesG'
   | 'lastingG'
@@ -206,6 +209,7 @@ function crowded({
     standingG: belief.count * gram,
     lowG: belief.low * gram,
     highG: Math.min(belief.high, Math.max(most, belief.count)) * gram,
+    fullG: most * gram,
     fullness: most > 0 ? belief.count / most : 0,
     givesG: gives * gram,
     lastingG: lastingHarvest(logisticOf(kind, measure, tempOn(ageDays))) * gram,
@@ -280,7 +284,8 @@ function aged({
     standingG: left,
     lowG: left * 0.5,
     highG: left * 1.5,
-    fullness: best > 0 ? Math.min(1, left / (size ?? best)) : 0,
+    fullG: size ?? best,
+    fullness: (size ?? best) > 0 ? Math.min(1, left / (size ?? best)) : 0,
     givesG: Math.min(left, Math.max(0, full.givesG - taken((event) => event.day === day))),
     lastingG: renews ? full.givesG : 0,
     surprised: took > full.standingG * 1.5 + 1e-9,
@@ -341,10 +346,14 @@ function heldState(since: readonly Happening[], all: readonly Happening[], day: 
 }
 const HOLDING: ReadonlySet<string> = new Set(['crashed', 'rested', 'woken', 'added']);
 
+/** What of a vessel is one kind's: all of it, or its share where a second kind lives in it. */
+export const shareOf = (measure: number, shared: boolean): number =>
+  shared ? measure * SHARED : measure;
+
 /** What of a vessel a forecast or a supply begins with. */
 export const standingOf = (vessel: Vessel, stand: VesselStand): Standing => ({
   kind: vessel.kind,
-  measure: vessel.also ? vessel.measure * SHARED : vessel.measure,
+  measure: shareOf(vessel.measure, vessel.also !== null),
   ageDays: stand.ageDays,
   estimate: stand.estimate,
   keptG: stand.keptG,

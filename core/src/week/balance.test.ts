@@ -93,6 +93,21 @@ describe('balancing', () => {
     }
   });
 
+  it('of what lives gives no more on a day than is given on that day', () => {
+    const task = testTask();
+    const liveG = [0.03, 0.03, 0.03, 0, 0.03, 0.03, 0.03];
+    const shelf = task.shelf.map((food) =>
+      food.foodId === 'flake' ? { ...food, stockG: 0.18, liveG } : { ...food, stockG: 0 },
+    );
+    const { after } = balanced({ ...task, shelf });
+    const onDay = Array<number>(7).fill(0);
+    for (const { day, serving } of [...after.servings.values()].flatMap(cellsOf)) {
+      if (serving.foodId === 'flake') onDay[day - 1]! += serving.ownUnits! * 0.001;
+    }
+    expect(Math.max(...onDay)).toBeGreaterThan(0);
+    onDay.forEach((grams, at) => expect(grams).toBeLessThanOrEqual(liveG[at]! + 1e-9));
+  });
+
   it('leaves the plan as it is where a group may eat nothing on the shelf', () => {
     const task = testTask();
     const empty = balanced({ ...task, shelf: task.shelf.map((food) => ({ ...food, stockG: 0 })) });

@@ -99,6 +99,9 @@ describe('a dry run', () => {
     const { runOuts, tanks } = run(one, 56, foods(1));
     // 0.1 g a day of 1 g: ten days, and the eleventh is missing.
     expect(runOuts).toEqual([{ foodId: 'flake', day: '2026-03-12' }]);
+    // Half of it grows on the live shelf: then it lasts twice as long.
+    const alive = foods(1).map((food) => ({ ...food, liveG: Array<number>(56).fill(0.05) }));
+    expect(run(one, 56, alive).runOuts).toEqual([{ foodId: 'flake', day: '2026-03-22' }]);
     expect(tanks[0]!.costMinor).toBeCloseTo(56 * 0.1 * 10, 6);
     expect(tanks[0]!.foods).toEqual([{ foodId: 'flake', massG: expect.closeTo(5.6, 6) }]);
     const foul = tank(

@@ -14,10 +14,22 @@ export interface ShelfFood {
   foodId: string;
   /** Grams that this tank may use: what there is, less what the other tanks' plans take. */
   stockG: number;
+  /** Grams that cultures give on each day of the cycle, of what `stockG` says; missing without any. */
+  liveG?: readonly number[];
   /** Minor units per gram; null where no lot has a price. */
   pricePerG: number | null;
   /** Grams that pass their last good day within the cycle. */
   expiringG: number;
+}
+
+/**
+ * The most of a food that there is on each of some days of the cycle, from 0: of what lives, what is
+ * given on the worst of them, and all that stands in jars.
+ */
+export function mostOn({ stockG, liveG }: ShelfFood, days: readonly number[]): number {
+  if (!liveG) return Infinity;
+  const jarsG = stockG - liveG.reduce((sum, grams) => sum + grams, 0);
+  return Math.max(0, jarsG) + Math.min(...days.map((day) => liveG[day] ?? 0));
 }
 
 /** A tank's plan with all that it is judged and balanced by. */

@@ -1,4 +1,5 @@
 import type { FoodRow } from '@open-larder/contract';
+import { withLive } from '../culture/live';
 import { cutPage, readCursor } from '../db';
 import type { Handlers } from '../http/mount';
 import { conflict, notFound } from '../http/problems';
@@ -6,10 +7,11 @@ import { labelsOf } from './labels';
 import { foodColumns, foods, readFood, readLot, shelve } from './store';
 
 export const foodRoutes: Handlers = {
-  async listFoods({ query }, { scope }) {
+  async listFoods({ query }, { scope, catalogue, clock }) {
     const after = readCursor(query.cursor, 1)?.[0] ?? null;
     const rows = await foods(scope, after as string | null, query.limit + 1);
-    return cutPage(rows, query.limit, (row) => [row.id]);
+    const { items, next } = cutPage(rows, query.limit, (row) => [row.id]);
+    return { items: await withLive(scope, catalogue, clock, items), next };
   },
 
   createFood: ({ body }, { scope }) =>

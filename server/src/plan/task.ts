@@ -1,6 +1,7 @@
 import { houseOf, type PlanEdit } from '@open-larder/contract';
 import { weekTaskOf } from '@open-larder/contract/week';
 import type { WeekTask } from '@open-larder/core/week';
+import { withLive } from '../culture/live';
 import { todayOf } from '../household/store';
 import type { Context } from '../http/mount';
 import { notFound } from '../http/problems';
@@ -26,7 +27,8 @@ export async function taskOf(
     const diet = edited.get(group.id);
     return diet ? { ...group, diet: { ...diet, validFrom: today } } : group;
   });
-  const { foods, species, moments, timeZone } = household;
+  const { species, moments, timeZone } = household;
+  const foods = await withLive(scope, catalogue, clock, household.foods);
   const learned = await readLearned(scope, tank.id);
   const rows = {
     tank,

@@ -49,7 +49,10 @@ export function helpFor(
 ): Help[] {
   const outcome = weekOutcome(task, newMemory());
   const solve = (variant: WeekTask): Relaxed => relaxedOf(variant, solver, outcome);
-  const plenty = { ...task, shelf: task.shelf.map((food) => ({ ...food, stockG: PLENTY_G })) };
+  const plenty = {
+    ...task,
+    shelf: task.shelf.map((food) => ({ ...food, stockG: PLENTY_G, liveG: undefined })),
+  };
   const times = momentsOf(task).map(({ atMin }) => atMin);
   const more = MORE_MOMENTS.filter((moment) => {
     const atMin = wallMinutes({ ...moment, id: '', name: '' }, tankOf(task).light);
@@ -64,7 +67,7 @@ export function helpFor(
   const tries: (() => Help | null)[] = [
     ...short.map(({ foodId, stockG, pricePerG }) => () => {
       const shelf = task.shelf.map((food) =>
-        food.foodId === foodId ? { ...food, stockG: PLENTY_G } : food,
+        food.foodId === foodId ? { ...food, stockG: PLENTY_G, liveG: undefined } : food,
       );
       const found = solve({ ...task, shelf });
       const massG = (found.grams.get(foodId) ?? 0) - stockG;

@@ -1,5 +1,5 @@
 import type { DietServing } from '../../round';
-import { cycleOf, type WeekTask } from '../task';
+import { cycleOf, mostOn, type WeekTask } from '../task';
 import type { DayKind } from './kinds';
 import { offerKey, type Kept } from './model';
 import { momentsOf, type Offer } from './offers';
@@ -78,22 +78,28 @@ export function keepsLimits(
   given: Steps,
 ): boolean {
   const grams = new Map<number, number>();
+  const onKind = kinds.map(() => new Map<number, number>());
   const servings = new Map<string, { times: number; most: number }>();
   offers.forEach(({ food, group, stepG, mostServings }, o) => {
     kinds.forEach(({ days }, k) => {
       const steps = given[k]![o]!;
       if (steps <= 0) return;
       grams.set(food, (grams.get(food) ?? 0) + days.length * steps * stepG);
+      onKind[k]!.set(food, (onKind[k]!.get(food) ?? 0) + steps * stepG);
       const key = `${group} ${food}`;
       const times = (servings.get(key)?.times ?? 0) + days.length;
       servings.set(key, { times, most: mostServings });
     });
   });
+  const shelfOf = (food: number) => task.shelf.find((one) => one.foodId === task.foods[food]!.id);
   return (
     [...servings.values()].every(({ times, most }) => times <= most) &&
-    [...grams].every(([food, massG]) => {
-      const shelf = task.shelf.find((one) => one.foodId === task.foods[food]!.id);
-      return massG <= (shelf?.stockG ?? 0) + 1e-9;
-    })
+    [...grams].every(([food, massG]) => massG <= (shelfOf(food)?.stockG ?? 0) + 1e-9) &&
+    onKind.every((ofDay, k) =>
+      [...ofDay].every(([food, massG]) => {
+        const shelf = shelfOf(food);
+        return shelf === undefined || massG <= mostOn(shelf, kinds[k]!.days) + 1e-9;
+      }),
+    )
   );
 }

@@ -1,5 +1,6 @@
 import { FILM_FOOD, type FeedFood } from '../../zones';
 import { CAPPED_PER_WEEK, DOMINANT, FAST_MOST, FIBRE, VARIETY } from '../aims';
+import { mostOn, type ShelfFood } from '../task';
 import { preparingMin, servingMin, stopMin } from '../work';
 import type { Term } from './mip';
 import { slack, stepTerms, usedTerms, type Writing } from './model';
@@ -179,7 +180,22 @@ export function shelfRows(writing: Writing): Limit[] {
       });
       mip.row([...grams, [saved, -1]], 0, Infinity);
     }
-    return [{ kind: 'stock', about: shelf.foodId, row, upper: shelf.stockG }];
+    const limits: Limit[] = [{ kind: 'stock', about: shelf.foodId, row, upper: shelf.stockG }];
+    return [...limits, ...liveRows(writing, food, shelf)];
+  });
+}
+
+/** Of what lives, on one day no more than is given on that day, and what stands in jars. */
+function liveRows({ mip, kinds, ...writing }: Writing, food: number, shelf: ShelfFood): Limit[] {
+  return kinds.flatMap(({ days }, kind): Limit[] => {
+    const upper = mostOn(shelf, days);
+    if (upper === Infinity) return [];
+    const grams = stepTerms({ mip, kinds, ...writing }, (offer) => offer.stepG, {
+      kind,
+      which: (one) => one.food === food,
+    });
+    if (grams.length === 0) return [];
+    return [{ kind: 'stock', about: shelf.foodId, row: mip.row(grams, -Infinity, upper), upper }];
   });
 }
 

@@ -28,6 +28,8 @@ export interface DryTank {
 export interface DryFood {
   id: string;
   lots: readonly Lot[];
+  /** Grams that cultures give on each day from the first; missing without any. */
+  liveG?: readonly number[];
   openedDays: number | null;
   pricePerG: number | null;
 }
@@ -91,7 +93,11 @@ export function dryRun(
   }
   const dayOf = Array.from({ length: days }, (_, at) => addDays(first, at));
   const runOuts = foods.flatMap((food) => {
-    const { days: lasts } = daysLeft(food.lots, useG.get(food.id)!, dayOf, food.openedDays);
+    // What lives is used on its day; the jars make up what is missing.
+    const fromJars = useG
+      .get(food.id)!
+      .map((grams, day) => Math.max(0, grams - (food.liveG?.[day] ?? 0)));
+    const { days: lasts } = daysLeft(food.lots, fromJars, dayOf, food.openedDays);
     return lasts === null ? [] : [{ foodId: food.id, day: dayOf[lasts]! }];
   });
   runOuts.sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0));
