@@ -25,7 +25,8 @@ export function EditVesselSheet({ culture, onClose }: { culture: Culture; onClos
     if (done.error) {
       const problem = done.error as Problem;
       setFaults(faultsOf(problem));
-      say(problem.detail, { tone: 'fault' });
+      // What is wrong stands beside its field.
+      say(problem.errors ? problem.title : problem.detail, { tone: 'fault' });
       return;
     }
     say(`${draft.name} is corrected.`);

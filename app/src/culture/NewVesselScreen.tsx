@@ -125,7 +125,8 @@ function Start({
     if (done.error) {
       const problem = done.error as Problem;
       setFaults(faultsOf(problem));
-      say(problem.detail, { tone: 'fault' });
+      // What is wrong stands beside its field.
+      say(problem.errors ? problem.title : problem.detail, { tone: 'fault' });
       return;
     }
     say(`${draft.name} is started.`);
