@@ -139,6 +139,22 @@ test('a round of sixty tanks scrolls to its end', async ({ page, demo }) => {
   report('long tasks while sixty tanks scroll by', tasks);
 });
 
+test('six weeks of live supply are worked out while the page stays quick', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/larder/live/supply`);
+  const told = page.getByText(/the worst day is met/).first();
+  await expect(told).toBeVisible();
+  await page.waitForLoadState('networkidle');
+  await watch(page);
+  await page.getByRole('radio', { name: '99 of 100 times' }).click();
+  await expect(page.getByRole('button', { name: 'Cancel' })).toBeVisible();
+  await expect(told).toBeVisible();
+  const { tasks } = await seen(page);
+  report('long tasks while live supply is worked out', tasks);
+});
+
 test('a swipe to the right serves, to the left asks what else', async ({ page, demo }) => {
   // A finger's way is told by its times: here the clock runs.
   await page.context().clock.setSystemTime('2026-03-11T18:20:00Z');

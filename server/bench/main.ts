@@ -1,3 +1,4 @@
+import { cultures } from './culture';
 import { compileDay } from './compileDay';
 import { daysLeftOfAll } from './daysLeft';
 import { zones } from './zones';
@@ -16,6 +17,7 @@ async function main(): Promise<void> {
     searchSpecies();
     zones();
     await week();
+    cultures();
   }
   const bench = await openBench();
   try {

@@ -10,6 +10,7 @@ import type { Culture } from './useCultures';
 export function EditVesselSheet({ culture, onClose }: { culture: Culture; onClose: () => void }) {
   const say = useSay();
   const foods = api.useFoodsQuery();
+  const kinds = api.useCultureKindsQuery();
   const [edit, editing] = api.useEditVesselMutation();
   const [draft, setDraft] = useState<Draft>(() => draftOf(culture));
   const [faults, setFaults] = useState<Faults>({});
@@ -38,6 +39,7 @@ export function EditVesselSheet({ culture, onClose }: { culture: Culture; onClos
         kind={culture.kind}
         draft={draft}
         faults={faults}
+        kinds={kinds.data ?? []}
         foods={foods.data ?? []}
         none="None of them"
         onChange={setDraft}

@@ -141,6 +141,7 @@ function Start({
         kind={kind}
         draft={draft}
         faults={faults}
+        kinds={[...data.kinds.values()]}
         foods={foods.data ?? []}
         none="Put it there for me"
         onChange={setDraft}

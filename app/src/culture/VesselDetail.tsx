@@ -1,8 +1,9 @@
-import { vesselsFor } from '@open-larder/core/culture';
+import { COLD_MOST_H, energyLeft, vesselsFor } from '@open-larder/core/culture';
 import { sayGrams } from '@open-larder/core/food';
 import { sayNumber } from '@open-larder/core/units';
 import { View } from 'react-native';
-import { api, useWords } from '../store';
+import { api, useHousehold, useWords } from '../store';
+import { localNow } from '../store/useNow';
 import { Card, ListRow, Text, WhyLink } from '../ui';
 import { VesselStrip } from './VesselCard';
 import { FamilyCard } from './FamilyCard';
@@ -118,6 +119,7 @@ export function VesselDetail({
             />
           </>
         ) : null}
+        {stand.hatchesAtMs !== null && living ? <HatchRows atMs={stand.hatchesAtMs} /> : null}
         {culture.hatch ? (
           <ListRow
             title="Hatches"
@@ -141,6 +143,34 @@ export function VesselDetail({
     </View>
   );
 }
+
+/** When a jar can be harvested, and what waiting costs. */
+function HatchRows({ atMs }: { atMs: number }) {
+  const words = useWords();
+  const household = useHousehold();
+  const ready = localNow(new Date(atMs), household?.timeZone ?? 'UTC');
+  const hours = (Date.now() - atMs) / 3_600_000;
+  const over = hours > 24 * MOST_SHOWN_DAYS;
+  return (
+    <>
+      <ListRow
+        title={hours < 0 ? 'Ready' : 'Hatched'}
+        detail={over ? 'long ago: rinse the jar, and set it up anew' : undefined}
+        trail={<Text>{`${words.day(ready.day)}, ${words.time(ready.minutes)}`}</Text>}
+      />
+      {hours < 0 || over ? null : (
+        <ListRow
+          title="Energy that is left"
+          detail={`in the cold, in fresh salt water, ${percent(energyLeft(24, true))} after a day, for ${COLD_MOST_H} h at most`}
+          trail={<Text>{percent(energyLeft(hours, false))}</Text>}
+        />
+      )}
+    </>
+  );
+}
+
+const MOST_SHOWN_DAYS = 5;
+const percent = (share: number) => `${sayNumber(share * 100, 0)} %`;
 
 const CAUSES = {
   crowded: 'crowded',

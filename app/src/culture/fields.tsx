@@ -17,6 +17,8 @@ interface Props {
   kind: CultureKind;
   draft: Draft;
   faults: Faults;
+  /** Of which one may live in it too. */
+  kinds: readonly CultureKind[];
   foods: readonly FoodRow[];
   /** What it is called to choose no food. */
   none: string;
@@ -26,7 +28,7 @@ interface Props {
 const SIZE_WORDS = { L: 'Water in it', dm2: 'Surface', jar: 'Jars' } as const;
 
 /** What is said of a vessel: its size, its place, what it shares with others, what it gives. */
-export function VesselFieldsInput({ kind, draft, faults, foods, none, onChange }: Props) {
+export function VesselFieldsInput({ kind, draft, faults, kinds, foods, none, onChange }: Props) {
   const words = useWords();
   const set = (part: Partial<Draft>) => onChange({ ...draft, ...part });
   const volume = words.scale('volume');
@@ -96,6 +98,19 @@ export function VesselFieldsInput({ kind, draft, faults, foods, none, onChange }
         ]}
         onChange={(foodId) => set({ foodId: foodId === '' ? null : foodId })}
         fault={faults.foodId}
+      />
+      <Picker
+        label="A second kind that lives in it"
+        value={draft.alsoKindKey ?? ''}
+        search
+        picks={[
+          { value: '', title: 'None' },
+          ...kinds
+            .filter(({ key, measure }) => key !== kind.key && measure === kind.measure)
+            .map(({ key, name }) => ({ value: key, title: name })),
+        ]}
+        onChange={(also) => set({ alsoKindKey: also === '' ? null : also })}
+        fault={faults.alsoKindKey}
       />
     </>
   );
