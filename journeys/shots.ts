@@ -43,11 +43,6 @@ async function main(): Promise<void> {
     await page.getByRole('button', { name: 'Look at the fish of Tarn' }).click();
     await page.getByRole('radio', { name: 'flat: Kuhli loaches' }).click();
   };
-  const why = async (page: Page) => {
-    await evening(page);
-    await page.getByRole('button', { name: /^Why/ }).first().click();
-    await page.getByText('Water temperature').first().waitFor();
-  };
   /** Draw along the bar until the time that is said there is reached. */
   const until = (seconds: number) => async (page: Page) => {
     const time = page.getByRole('slider', { name: 'Time in the feeding' });
@@ -95,10 +90,17 @@ async function main(): Promise<void> {
     await page.getByText('taken as Kuhli loach').waitFor();
     await page.getByText('taken as Kuhli loach').scrollIntoViewIfNeeded();
   };
+  const supplied = async (page: Page) => {
+    const moina = page.getByRole('group', { name: 'Live Moina', exact: true });
+    await moina.waitFor();
+    await moina.scrollIntoViewIfNeeded();
+    await page.mouse.move(200, 500);
+    await page.mouse.wheel(0, 420);
+    await page.waitForTimeout(800);
+  };
   const shots: Shot[] = [
     { name: 'round', path: '/round', before: evening },
     { name: 'round-lamp', path: '/round', lamp: true, before: look },
-    { name: 'why', path: '/round', before: why },
     { name: 'tanks', path: '/tanks' },
     { name: 'tank-wide', path: `/tanks/${tarn}`, wide: true },
     { name: 'species-wide', path: '/species/pangio-kuhlii', wide: true },
@@ -115,10 +117,11 @@ async function main(): Promise<void> {
     { name: 'week-wide', path: `/week?tank=${tarn}`, wide: true, before: simulated },
     { name: 'house-week-wide', path: '/week/house', wide: true },
     { name: 'dry-run', path: `/week/dry-run?tank=${tarn}`, before: run },
+    { name: 'live-wide', path: '/larder/live', wide: true },
+    { name: 'supply', path: '/larder/live/supply', before: supplied },
     { name: 'larder', path: '/larder' },
     { name: 'larder-wide', path: `/larder/${powder}`, wide: true },
     { name: 'recipe', path: `/larder/recipes/${gel}` },
-    { name: 'compare-wide', path: '/larder/compare', wide: true },
     { name: 'records', path: '/records' },
   ];
   for (const shot of shots) {

@@ -1,4 +1,10 @@
-import { forecast, gramsOfOne, leftForMost, logisticOf, shareOf } from '@open-larder/core/culture';
+import {
+  forecast,
+  gramsOfOne,
+  leftForMost,
+  logisticOf,
+  standingOf,
+} from '@open-larder/core/culture';
 import type { Standing } from '@open-larder/core/culture';
 import type { Culture } from './useCultures';
 
@@ -6,13 +12,8 @@ import type { Culture } from './useCultures';
 export const AHEAD = 21;
 
 /** What the core's forecast and supply begin with. */
-export const standingOfRow = ({ kind, stand, measure, alsoKindKey }: Culture): Standing => ({
-  kind,
-  measure: shareOf(measure, alsoKindKey !== null),
-  ageDays: stand.ageDays,
-  estimate: stand.estimate,
-  keptG: stand.keptG,
-});
+export const standingOfRow = (culture: Culture): Standing =>
+  standingOf({ ...culture, shared: culture.alsoKindKey !== null }, culture.stand);
 
 /** A vessel three weeks ahead, its harvest line, and what the top of its picture stands for. */
 export function drawnOf(culture: Culture) {

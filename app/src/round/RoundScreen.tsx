@@ -88,6 +88,7 @@ export function RoundScreen({ day: asked }: { day?: string }) {
       ) : null}
       <Unplanned unplanned={ready.round.unplanned} data={ready.data} onUndo={acts.undo} />
       {current ? <Resting resting={ready.round.resting} data={ready.data} /> : null}
+      {current && day === now.day ? <LiveMeals current={current} /> : null}
       {day === now.day ? <CultureWork /> : null}
       {day === now.day ? <ToOrder /> : null}
       {day === now.day ? <Proposals data={ready.data} /> : null}
@@ -224,7 +225,6 @@ function RoundHead({ data, round, current, minutes, onChoose }: HeadProps) {
         }))}
       />
       <Preparing data={data} day={round.day} done={round.done} served={served} minutes={minutes} />
-      {minutes === null ? null : <LiveMeals current={current} />}
       <StillWatched data={data} day={round.day} momentId={current.momentId} />
       {late.map((moment) => (
         <View

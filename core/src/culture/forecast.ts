@@ -95,7 +95,7 @@ function givingOn(
   return {
     day,
     standingG,
-    // What a substrate gives differs by half from one box to the next. Assumption.
+    // What a substrate gives differs by about half from one box to the next. Assumption.
     lowG: standingG * 0.5,
     highG: standingG * 1.5,
     givesG,

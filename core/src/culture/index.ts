@@ -42,7 +42,6 @@ export { familyOf, sharing, type InFamily, type Kin, type Shared, type Tie } fro
 export { hatchShareOf } from './learn';
 export {
   AHEAD_DAYS,
-  shareOf,
   standingOf,
   standOn,
   type Happening,

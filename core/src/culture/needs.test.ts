@@ -32,7 +32,12 @@ const vessel = (key: string, over: Partial<Vessel> = {}): Vessel => ({
 });
 const supplying = (one: Vessel): Supplying => {
   const stand = standOn(one, DAY);
-  return { ...standingOf(one, stand), id: 'v', startsOn: 0, tempOn: stand.tempAhead };
+  return {
+    ...standingOf({ ...one, shared: false }, stand),
+    id: 'v',
+    startsOn: 0,
+    tempOn: stand.tempAhead,
+  };
 };
 const live = (over: Partial<LiveFood> = {}): LiveFood => ({
   foodId: 'flake',
@@ -116,7 +121,7 @@ describe('what the plan wants of live food', () => {
 describe('what a vessel gives for good', () => {
   const daily = (one: Vessel) => {
     const stand = standOn(one, DAY);
-    return dailySupply(standingOf(one, stand), stand, 14);
+    return dailySupply(standingOf({ ...one, shared: false }, stand), stand, 14);
   };
   it('is no more than it grows by in a day where it grows most', () => {
     const one = vessel('moina');

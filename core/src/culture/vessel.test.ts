@@ -161,6 +161,45 @@ describe('how a vessel stands', () => {
   });
 });
 
+describe('a box of worms', () => {
+  const box = (events: Happening[]) =>
+    at(vessel('grindal-worms', events, { measure: 2, tempC: 22 }), 60);
+  const seen = (density: 1 | 2 | 3 | 4 | 5, day = 58) =>
+    told(day, { kind: 'seen', density, clarity: null });
+  it('gives more or less than its kind by how it was seen, and its band narrows', () => {
+    const usual = box([]);
+    expect(usual.vigour).toBe(1);
+    // By hand: one look weighs 0.16/(0.16 + 0.25) of the logarithm of 0.25/0.5.
+    expect(box([seen(3)]).vigour).toBeCloseTo(0.5 ** (0.16 / 0.41), 9);
+    expect(box([seen(3)]).givesG).toBeCloseTo(usual.givesG * 0.5 ** (0.16 / 0.41), 9);
+    expect(box([seen(5)]).vigour).toBeGreaterThan(1);
+    const width = ({ lowG, highG }: { lowG: number; highG: number }) => Math.log(highG / lowG);
+    expect(width(box([seen(4), seen(4, 50)]))).toBeLessThan(width(box([seen(4)])));
+    expect(width(box([seen(4)]))).toBeLessThan(width({ ...usual, lowG: usual.standingG / 2 }) + 1);
+  });
+  it('is not judged by an old look, or one from before it could give', () => {
+    expect(box([seen(1, 5)]).vigour).toBe(1);
+    expect(box([seen(1, 25)]).vigour).toBe(1);
+  });
+});
+
+describe('a strain', () => {
+  const causes = (events: Happening[]) =>
+    at(vessel('moina', events), 4).crash.causes.map(({ cause }) => cause);
+  it('is water that stays cloudy, not that of the day it was fed', () => {
+    const cloudy = told(4, { kind: 'seen', density: null, clarity: 'cloudy' });
+    expect(causes([told(4, { kind: 'fed' }), cloudy])).not.toContain('overfed');
+    expect(causes([told(2, { kind: 'fed' }), cloudy])).toContain('overfed');
+    expect(causes([told(3, { kind: 'seen', density: null, clarity: 'foul' })])).toContain(
+      'overfed',
+    );
+  });
+  it('of very old cultures is worked out as for old ones', () => {
+    expect(() => standOn(vessel('moina'), '2099-01-01')).not.toThrow();
+    expect(() => standOn(vessel('white-worms'), '2099-01-01')).not.toThrow();
+  });
+});
+
 describe('what is to be done', () => {
   it('is to feed by clarity, and not into cloudy or foul water', () => {
     const fed = told(3, { kind: 'fed' });
@@ -209,7 +248,7 @@ describe('a harvest', () => {
   const full = vessel('moina');
   const stand = at(full, 30);
   it('within what it makes good leaves next week as it is', () => {
-    const after = afterHarvest(standingOf(full, stand), stand.givesG, 24)!;
+    const after = afterHarvest(standingOf({ ...full, shared: false }, stand), stand.givesG, 24)!;
     expect(after.tooMuch).toBe(false);
     expect(after.overLasting).toBe(false);
     expect(after.recoversDays).toBeCloseTo(0, 6);
@@ -218,14 +257,16 @@ describe('a harvest', () => {
   it('of nearly all takes days to recover from, and of more than all never does', () => {
     const model = logisticOf(full.kind, 10, 24);
     const most = stand.standingG * 0.95;
-    const after = afterHarvest(standingOf(full, stand), most, 24)!;
+    const after = afterHarvest(standingOf({ ...full, shared: false }, stand), most, 24)!;
     expect(after.overLasting).toBe(true);
     // By the equation: from what is left to where it grows most.
     const [from, to, all] = [stand.estimate.count * 0.05, leftForMost(model), model.capacity];
     const byHand = Math.log((to * (all - from)) / (from * (all - to))) / model.rPerDay;
     expect(after.recoversDays).toBeCloseTo(byHand, 6);
     expect(after.weekG.with).toBeLessThan(after.weekG.without);
-    expect(afterHarvest(standingOf(full, stand), stand.standingG * 2, 24)).toMatchObject({
+    expect(
+      afterHarvest(standingOf({ ...full, shared: false }, stand), stand.standingG * 2, 24),
+    ).toMatchObject({
       tooMuch: true,
       recoversDays: null,
     });
@@ -233,7 +274,7 @@ describe('a harvest', () => {
 
   it('of worms follows their age, and has no such answer', () => {
     const worms = vessel('microworms');
-    expect(afterHarvest(standingOf(worms, at(worms, 10)), 1, 24)).toBeNull();
+    expect(afterHarvest(standingOf({ ...worms, shared: false }, at(worms, 10)), 1, 24)).toBeNull();
   });
 });
 

@@ -1,7 +1,7 @@
 import type { CultureKind } from '@open-larder/catalogue/cultures';
 import { daysBetween } from '../round';
 import { byAge } from './byAge';
-import { estimate, type Density, type Estimate, type VesselEvent } from './estimate';
+import { DENSITIES, estimate, type Density, type Estimate, type VesselEvent } from './estimate';
 import type { Standing } from './forecast';
 import { crashHazard, type Cause } from './hazard';
 import { CYSTS_PER_G, HATCH_SHARE, hatchHours } from './hatch';
@@ -9,7 +9,7 @@ import { gramsOfOne, logisticOf, plateauOf } from './kind';
 import { lastingHarvest, safeHarvest, type Logistic } from './logistic';
 import { START_SHARE } from './supply';
 import type { Clarity } from './vocabulary';
-import { yieldShare } from './worms';
+import { yieldShare, type Plateau } from './worms';
 
 /** What happened to a vessel on a day, at an instant (ms since 1970). */
 export type Happening = { day: string; atMs: number } & (
@@ -79,15 +79,24 @@ export interface VesselStand {
   /** Enough of it to look ahead from. */
   estimate: Pick<Estimate, 'count' | 'sd'>;
   keptG: number;
+  /** Of kinds that give by their age: how it does against its kind, from what was seen. */
+  vigour: number;
 }
 
 /** A temperature that was read holds for so many days back, and ahead. Assumptions. */
 const WARMTH_HOLDS = 7;
 const WARMTH_AHEAD = 3;
+/** Older than this a culture is as old as that. */
+const OLDEST_DAYS = 3000;
 /** Days for which temperatures are told ahead. */
 export const AHEAD_DAYS = 42;
-/** What is fed less often than twice its rhythm carries less, half of it for each rhythm. Assumption. */
+/**
+ * What is not fed for twice its rhythm carries less: half of it for each further two rhythms, or four
+ * days, where it is fed daily. Assumption.
+ */
 const STARVED_AFTER = 2;
+const HALVED_IN = 2;
+const HALVED_DAYS = 4;
 const LEAST_FED = 0.25;
 /** Two kinds in one vessel share it. Assumption: halves, until one has the better of the other. */
 const SHARED = 0.5;
@@ -106,7 +115,7 @@ export function standOn(vessel: Vessel, day: string): VesselStand {
   const since = past.slice(again + 1);
   const startedOn = restart?.day ?? vessel.startedOn;
   const startG = restart?.kind === 'restarted' ? restart.massG : vessel.startG;
-  const ageOf = (on: string) => Math.max(0, daysBetween(startedOn, on));
+  const ageOf = (on: string) => Math.min(OLDEST_DAYS, Math.max(0, daysBetween(startedOn, on)));
   const ageDays = ageOf(day);
   const measure = shareOf(vessel.measure, vessel.also !== null);
   const tempOn = temperatures(vessel, past, startedOn);
@@ -116,13 +125,12 @@ export function standOn(vessel: Vessel, day: string): VesselStand {
   const body: Body =
     kind.model === 'logistic'
       ? crowded({ vessel, measure, since, startG, ageDays, ageOf, tempOn })
-      : aged({ vessel, measure, since, startG, ageDays, tempC, day });
+      : aged({ vessel, measure, since, startG, ageDays, ageOf, tempC, day });
   const gone = held === 'crashed' || held === 'ended' || held === 'resting';
-  const foul = last.clarity !== null && last.clarity.seen !== 'clear' && last.clarity.days <= 2;
   const crash = crashHazard({
     crowding: kind.model === 'logistic' ? body.fullness : 0.5,
     tooWarmC: Math.max(0, tempC - kind.tempMaxC),
-    overfed: foul,
+    overfed: isFoul(last),
     ageDays,
     tiredDays: kind.model === 'logistic' ? null : kind.overDays,
   });
@@ -174,6 +182,7 @@ type Body = Pick<
   | 'surprised'
   | 'estimate'
   | 'keptG'
+  | 'vigour'
 >;
 
 interface Since {
@@ -216,6 +225,7 @@ function crowded({
     surprised: belief.surprised,
     estimate: { count: belief.count, sd: belief.sd },
     keptG: 0,
+    vigour: 1,
   };
 }
 
@@ -243,10 +253,10 @@ function asSeen(event: Happening, day: number, measure: number, gram: number): V
 function fedness({ feedDays }: CultureKind, fed: readonly number[], day: number): number {
   const last = fed.findLast((one) => one <= day);
   if (feedDays === null || feedDays === 0 || last === undefined) return 1;
-  const missed = (day - last) / feedDays - STARVED_AFTER;
-  // A daily feeder stands a weekend: what is counted is rhythms of at least two days.
-  const slow = Math.max(1, 2 / feedDays);
-  return missed <= 0 ? 1 : Math.max(LEAST_FED, 0.5 ** (missed / slow / 2));
+  const missed = day - last - STARVED_AFTER * feedDays;
+  return missed <= 0
+    ? 1
+    : Math.max(LEAST_FED, 0.5 ** (missed / Math.max(HALVED_DAYS, HALVED_IN * feedDays)));
 }
 
 /** A kind whose age tells what it gives: less what was taken of it. */
@@ -256,9 +266,10 @@ function aged({
   since,
   startG,
   ageDays,
+  ageOf,
   tempC,
   day,
-}: Since & { tempC: number; day: string }): Body {
+}: Since & { ageOf: (day: string) => number; tempC: number; day: string }): Body {
   const taken = (on: (event: Happening) => boolean) =>
     since.reduce(
       (sum, event) => sum + (event.kind === 'harvested' && on(event) ? event.massG : 0),
@@ -271,19 +282,26 @@ function aged({
   const size = hatch ? startG * CYSTS_PER_G * hatchShare * gramsOfOne(kind) : null;
   const plateau = plateauOf(kind);
   const share = yieldShare(plateau, ageDays, tempC);
-  const whole = byAge(kind, { measure, keptG: kept }, ageDays, tempC);
-  const full = size === null ? whole : { standingG: size * share, givesG: size * share };
   // Bread rises again overnight; what is a batch, a hatch or only kept is less for good.
   const renews = kind.model === 'plateau' || kind.model === 'generations' || kind.model === 'film';
+  const seen = renews ? asLooked(plateau, since, { ageDays, ageOf, tempC }) : UNLOOKED;
+  const does = measure * seen.vigour;
+  const whole = byAge(kind, { measure: does, keptG: kept }, ageDays, tempC);
+  const full = size === null ? whole : { standingG: size * share, givesG: size * share };
   const took = taken(renews ? (event) => event.day === day : () => true);
   const left = Math.max(0, full.standingG - took);
   const fading = ageDays * warmer(plateau.refC, tempC) > plateau.fadeDays;
-  const best = byAge(kind, { measure, keptG: kept }, bestAge(plateau, tempC), tempC).standingG;
+  const best = byAge(
+    kind,
+    { measure: does, keptG: kept },
+    bestAge(plateau, tempC),
+    tempC,
+  ).standingG;
   return {
     state: share <= 0 ? (fading ? 'over' : 'building') : fading ? 'fading' : 'giving',
     standingG: left,
-    lowG: left * 0.5,
-    highG: left * 1.5,
+    lowG: left * Math.exp(-BAND * seen.sd),
+    highG: left * Math.exp(BAND * seen.sd),
     fullG: size ?? best,
     fullness: (size ?? best) > 0 ? Math.min(1, left / (size ?? best)) : 0,
     givesG: Math.min(left, Math.max(0, full.givesG - taken((event) => event.day === day))),
@@ -291,7 +309,42 @@ function aged({
     surprised: took > full.standingG * 1.5 + 1e-9,
     estimate: { count: 0, sd: 0 },
     keptG: kind.model === 'kept' ? Math.max(0, kept - taken(() => true)) : kept,
+    vigour: seen.vigour,
   };
+}
+
+/** Nine of ten lie within so many standard deviations. */
+const BAND = 1.645;
+/** How far one box is off from the next, and a look at it: of the logarithm. Assumptions. */
+const BOX_SD = 0.4;
+const BOX_LOOK_SD = 0.5;
+const UNLOOKED = { vigour: 1, sd: BOX_SD };
+/** A look tells of the box as it is now for so many days. Assumption. */
+const LOOK_HOLDS = 30;
+/** A box that gives in full looks dense; more than a third more than that none gives. Assumptions. */
+const FULL_DENSITY = 0.5;
+const MOST_VIGOUR = 1.3;
+
+/** How a box does against its kind, from how dense it was seen to be. */
+function asLooked(
+  plateau: Plateau,
+  since: readonly Happening[],
+  { ageDays, ageOf, tempC }: { ageDays: number; ageOf: (day: string) => number; tempC: number },
+): { vigour: number; sd: number } {
+  const off = since.flatMap((event) => {
+    if (event.kind !== 'seen' || event.density === null) return [];
+    const age = ageOf(event.day);
+    const expected = yieldShare(plateau, age, tempC);
+    // While nothing is to be seen yet, or any more, a look says nothing of it.
+    if (ageDays - age > LOOK_HOLDS || expected < 0.1) return [];
+    const looks = Math.min(MOST_VIGOUR, DENSITIES[event.density - 1]! / FULL_DENSITY);
+    return [Math.log(looks / expected)];
+  });
+  if (off.length === 0) return UNLOOKED;
+  const known = off.length * BOX_SD ** 2;
+  const gain = known / (known + BOX_LOOK_SD ** 2);
+  const mean = off.reduce((sum, one) => sum + one, 0) / off.length;
+  return { vigour: Math.exp(gain * mean), sd: BOX_SD * Math.sqrt(1 - gain) };
 }
 
 const warmer = (refC: number, tempC: number) => 2 ** ((tempC - refC) / 10);
@@ -337,6 +390,14 @@ function lastOf(since: readonly Happening[], ageDays: number, ageOf: (day: strin
 }
 const SEEING: ReadonlySet<string> = new Set(['seen', 'counted', 'harvested']);
 
+/** Foul of late, or still cloudy though it was fed at least the day before. */
+const isFoul = ({ clarity, fedDays }: Pick<VesselStand, 'clarity' | 'fedDays'>): boolean =>
+  clarity !== null &&
+  clarity.days <= FOUL_DAYS &&
+  (clarity.seen === 'foul' ||
+    (clarity.seen === 'cloudy' && fedDays !== null && fedDays > clarity.days));
+const FOUL_DAYS = 2;
+
 /** Crashed, resting or ended, where it is one of them. */
 function heldState(since: readonly Happening[], all: readonly Happening[], day: string) {
   if (all.some((event) => event.kind === 'ended' && event.day <= day)) return 'ended' as const;
@@ -347,14 +408,16 @@ function heldState(since: readonly Happening[], all: readonly Happening[], day: 
 const HOLDING: ReadonlySet<string> = new Set(['crashed', 'rested', 'woken', 'added']);
 
 /** What of a vessel is one kind's: all of it, or its share where a second kind lives in it. */
-export const shareOf = (measure: number, shared: boolean): number =>
-  shared ? measure * SHARED : measure;
+const shareOf = (measure: number, shared: boolean): number => (shared ? measure * SHARED : measure);
 
-/** What of a vessel a forecast or a supply begins with. */
-export const standingOf = (vessel: Vessel, stand: VesselStand): Standing => ({
-  kind: vessel.kind,
-  measure: shareOf(vessel.measure, vessel.also !== null),
-  ageDays: stand.ageDays,
-  estimate: stand.estimate,
-  keptG: stand.keptG,
+/** What of a vessel a forecast or a supply begins with. @param shared a second kind lives in it */
+export const standingOf = (
+  { kind, measure, shared }: { kind: CultureKind; measure: number; shared: boolean },
+  { ageDays, estimate: belief, keptG, vigour }: VesselStand,
+): Standing => ({
+  kind,
+  measure: shareOf(measure, shared) * vigour,
+  ageDays,
+  estimate: belief,
+  keptG,
 });

@@ -22,6 +22,13 @@ export async function startVessel(scope: Scope, body: VesselCreate): Promise<voi
   if (body.fromVesselId !== null) {
     const parent = await keptVessel(scope, body.fromVesselId);
     if (!parent) throw refused('fromVesselId', 'this vessel is not there; choose another');
+    if (parent.kindKey !== body.kindKey) {
+      throw refused('fromVesselId', `${parent.name} is of another kind; choose one of this kind`);
+    }
+    const ended = await endOf(scope, parent.id);
+    if (ended !== null && ended < body.startedOn) {
+      throw refused('fromVesselId', `${parent.name} ended on ${ended}; choose one that lives`);
+    }
     if (parent.startedOn > body.startedOn) {
       throw refused('startedOn', `${parent.name} was started later: choose a day after that`);
     }

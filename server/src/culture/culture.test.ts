@@ -28,6 +28,8 @@ const read = async (id = vessel.id): Promise<VesselRow> => {
   const { body } = await house.ask.get('/api/vessels?limit=500').expect(200);
   return body.items.find((one: VesselRow) => one.id === id);
 };
+const refusal = async (body: object): Promise<string> =>
+  (await house.ask.post('/api/vessels').send(body).expect(422)).body.errors[0].message;
 const shelfG = async (): Promise<number> => {
   const { body } = await house.ask.get('/api/foods?limit=500').expect(200);
   return body.items.find((one: { id: string }) => one.id === house.food.id).remainingG;
@@ -135,6 +137,10 @@ describe('a culture', () => {
     const older = { ...child, id: uuidv7(), startedOn: '2026-02-01' };
     const { body } = await house.ask.post('/api/vessels').send(older).expect(422);
     expect(body.errors[0].path).toBe('startedOn');
+    const other = { ...child, id: uuidv7(), kindKey: 'rotifers' };
+    expect(await refusal(other)).toContain('of another kind');
+    await happen({ kind: 'ended', day: '2026-03-05' }).expect(201);
+    expect(await refusal({ ...child, id: uuidv7() })).toContain('ended on 2026-03-05');
   });
 
   it('is corrected by whoever saw it last, and ended no event follows', async () => {

@@ -1,6 +1,6 @@
 import type { Catalogue } from '@open-larder/catalogue/load';
 import type { FoodRow } from '@open-larder/contract';
-import { dailySupply, shareOf } from '@open-larder/core/culture';
+import { dailySupply, standingOf } from '@open-larder/core/culture';
 import type { Clock } from '../clock';
 import type { Scope } from '../db';
 import { stand } from './standing';
@@ -26,9 +26,8 @@ export async function withLive(
   for (const one of await stand(scope, catalogue, clock, kept)) {
     const kind = kinds.get(one.kindKey);
     if (!kind || one.stand.state === 'ended') continue;
-    const measure = shareOf(one.measure, one.alsoKindKey !== null);
-    const { ageDays, estimate, keptG } = one.stand;
-    const daily = dailySupply({ kind, measure, ageDays, estimate, keptG }, one.stand, LIVE_DAYS);
+    const standing = standingOf({ ...one, kind, shared: one.alsoKindKey !== null }, one.stand);
+    const daily = dailySupply(standing, one.stand, LIVE_DAYS);
     const sum = given.get(one.foodId!) ?? daily.map(() => 0);
     given.set(
       one.foodId!,

@@ -1,6 +1,13 @@
 import { PDFDocument } from 'pdf-lib';
 import { v7 as uuidv7 } from 'uuid';
-import { sampleFood, sampleGroup, sampleServing, sampleTank, smallHouse } from '../testing/samples';
+import {
+  sampleFood,
+  sampleGroup,
+  sampleServing,
+  sampleTank,
+  sampleVessel,
+  smallHouse,
+} from '../testing/samples';
 import { startTestServer, type TestServer } from '../testing/testServer';
 
 let server: TestServer;
@@ -72,6 +79,8 @@ describe('a day’s round on one page', () => {
       .put(`/api/groups/${house.group.id}/diet`)
       .send({ version: 1, fastWeekdays: [], goalFactor: null, rules: [], servings: many })
       .expect(200);
+    // What the live shelf asks for stands on it too.
+    await house.ask.post('/api/vessels').send(sampleVessel()).expect(201);
     expect((await pages('2026-03-10')).count).toBe(1);
     await house.ask.get('/api/round/2026-13-45/sheet').expect(404);
   });

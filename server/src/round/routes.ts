@@ -1,4 +1,7 @@
 import { compileGroupDay, compileRound, type Food } from '@open-larder/core';
+import { localDay } from '../clock';
+import { stand } from '../culture/standing';
+import { vessels } from '../culture/store';
 import { choresOn } from '../chore/store';
 import { feedingsOn } from '../feeding/store';
 import type { Handlers } from '../http/mount';
@@ -26,10 +29,16 @@ export const roundRoutes: Handlers = {
     return { tasks: preparationsOn(house, household.foods, params.day) };
   },
 
-  async printRound({ params, query }, { scope, catalogue }) {
+  async printRound({ params, query }, { scope, catalogue, clock }) {
     const household = await readHouse(scope, catalogue);
     const { house } = household.on(params.day, query.hand);
-    const pdf = await roundSheet(house, household.foods, params.day);
+    // What cultures ask for is known of today alone.
+    const today = localDay(clock.now(), household.timeZone);
+    const cultures =
+      params.day === today
+        ? await stand(scope, catalogue, clock, await vessels(scope, null, null))
+        : [];
+    const pdf = await roundSheet(house, household.foods, params.day, cultures);
     return { fileName: `round-${params.day}.pdf`, base64: Buffer.from(pdf).toString('base64') };
   },
 

@@ -1,4 +1,4 @@
-import type { FoodRow } from '@open-larder/contract';
+import type { FoodRow, VesselRow } from '@open-larder/contract';
 import { compileRound, sayManner, sayUnits, type House } from '@open-larder/core';
 import type { PDFFont, PDFPage } from 'pdf-lib';
 import { INK, newDocument, QUIET, RULE, sayDay, wrapped } from '../print/page';
@@ -20,19 +20,21 @@ type Line =
 
 /**
  * A day's round on one page, legible on a wall: what to prepare and what to serve, each with a box.
- * @param day YYYY-MM-DD
+ * @param day      YYYY-MM-DD
+ * @param cultures what the live shelf asks for on that day
  * @returns a PDF of one page
  */
 export async function roundSheet(
   house: House,
   foods: readonly FoodRow[],
   day: string,
+  cultures: readonly Pick<VesselRow, 'name' | 'work'>[] = [],
 ): Promise<Uint8Array> {
   const { pdf, title, text } = await newDocument(`Round: ${sayDay(day)}`);
   const page = pdf.addPage([SHEET.width, SHEET.height]);
   const top = SHEET.height - SHEET.edge;
   page.drawText(sayDay(day), { x: SHEET.edge, y: top - 20, size: 22, font: title, color: INK });
-  const lines = linesOf(house, foods, day);
+  const lines = linesOf(house, foods, day, cultures);
   const room = top - HEAD - SHEET.edge;
   let size = 0;
   let sets: SetLine[] = [];
@@ -44,7 +46,12 @@ export async function roundSheet(
   return pdf.save();
 }
 
-function linesOf(house: House, foods: readonly FoodRow[], day: string): Line[] {
+function linesOf(
+  house: House,
+  foods: readonly FoodRow[],
+  day: string,
+  cultures: readonly Pick<VesselRow, 'name' | 'work'>[],
+): Line[] {
   const tanks = new Map(house.tanks.map((tank) => [tank.id, tank.name]));
   const prepare = preparationsOn(house, foods, day);
   const lines: Line[] = [];
@@ -75,6 +82,9 @@ function linesOf(house: House, foods: readonly FoodRow[], day: string): Line[] {
       }
     }
   }
+  const works = cultures.flatMap(({ name, work }) => work.map(({ says }) => ({ name, says })));
+  if (works.length > 0) lines.push({ kind: 'moment', text: 'Live shelf' });
+  for (const { name, says } of works) lines.push({ kind: 'task', text: says, quiet: name });
   return lines.length > 0 ? lines : [{ kind: 'tank', text: 'Nothing to serve' }];
 }
 
