@@ -9,7 +9,7 @@ import { sayGrams } from '@open-larder/core/food';
 import { sayNumber } from '@open-larder/core/units';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { Button, Choice, NumberField, Sheet, Stepper, Text } from '../ui';
+import { Button, Choice, NumberField, Sheet, Stepper, Text, upperFirst } from '../ui';
 import { standingOfRow } from './ahead';
 import type { Culture } from './useCultures';
 import { useVesselEvent } from './useVesselEvent';
@@ -53,7 +53,7 @@ export function HarvestSheet({ culture, onClose }: { culture: Culture; onClose: 
         {stand.givesG > 0.0005
           ? `${sayGrams(stand.givesG)} can be taken today without harm.`
           : 'It is better left alone today.'}{' '}
-        {kind.harvest}.
+        {upperFirst(kind.harvest)}.
       </Text>
       <Choice
         label="Measured in"

@@ -1,4 +1,10 @@
-import { insteadOf, SUPPLY_DAYS, type FoodSupply, type Supplying } from '@open-larder/core/culture';
+import {
+  backupsFor,
+  insteadOf,
+  SUPPLY_DAYS,
+  type FoodSupply,
+  type Supplying,
+} from '@open-larder/core/culture';
 import { sayGrams } from '@open-larder/core/food';
 import { addDays } from '@open-larder/core/round';
 import { sayNumber } from '@open-larder/core/units';
@@ -18,6 +24,7 @@ import { saySize } from './words';
 const Chart = lazy(() => import('../records/Chart'));
 
 const RUNS = 500;
+const BACKUP_DAYS = 30;
 const SEED = 20_261;
 const SURE = [0.9, 0.95, 0.99] as const;
 
@@ -149,7 +156,7 @@ function FoodSupplyCard({ supplied, supply, data, sure }: CardProps) {
         {jars ? (
           <ListRow
             title={`${count(jars.jars, 'jar')}, in turn`}
-            detail={`each day at ${words.time(jars.startMin)} set one up: ${sayGrams(jars.cystsG)} of eggs, ${sayNumber(jars.litres, 2)} L, ${sayNumber(jars.saltG, 1)} g of salt; it is ready after ${Math.round(jars.hours)} h`}
+            detail={`each day at ${words.time(jars.startMin)} set one up: ${sayGrams(jars.cystsG)} of eggs, ${sayNumber(jars.litres, 2)} L, ${sayNumber(jars.saltG, 1)} g of salt; it is ready after ${Math.round(jars.hours)} h${jars.waitsH >= 1 ? ` and waits ${Math.round(jars.waitsH)} h for its meal` : ''}`}
             trail={<View />}
           />
         ) : null}
@@ -236,6 +243,9 @@ function FoodSupplyCard({ supplied, supply, data, sure }: CardProps) {
             ? ' They are backups: what stands gives enough until one crashes.'
             : ''}
           {worst < sure ? ' What is short before they give, nothing started today can mend.' : ''}
+        </Text>
+        <Text look="small" tone="quiet">
+          {`Keep ${count(backupsFor(BACKUP_DAYS, sure), 'vessel')} of it, apart from each other: then one is left after a month ${Math.round(sure * 100)} times of 100.`}
         </Text>
         {surplusG > 0 ? (
           <Text>{`${sayGrams(surplusG)} a day are left over: feed more of it, split it, or give some away.`}</Text>

@@ -33,12 +33,14 @@ export function VesselActs({ culture }: { culture: Culture }) {
               onPress={() => void happen(culture.id, { kind: 'fed' }, `${culture.name} is fed.`)}
             />
           )}
-          <Button
-            label="Start another from it"
-            onPress={() =>
-              router.push({ pathname: '/larder/live/new', params: { from: culture.id } })
-            }
-          />
+          {culture.kind.model === 'hatch' ? null : (
+            <Button
+              label="Start another from it"
+              onPress={() =>
+                router.push({ pathname: '/larder/live/new', params: { from: culture.id } })
+              }
+            />
+          )}
         </>
       ) : null}
       {state === 'ended' ? null : <Button label="More" onPress={() => setOpen('more')} />}
@@ -59,6 +61,8 @@ function MoreSheet({ culture, onClose }: { culture: Culture; onClose: () => void
   const [tempC, setTempC] = useState<number | null>(culture.stand.tempC);
   const [massG, setMassG] = useState<number | null>(null);
   const [share, setShare] = useState<number | null>(25);
+  const [eggsG, setEggsG] = useState<number | null>(culture.startG);
+  const hatch = culture.kind.model === 'hatch';
   const scale = words.scale('temperature');
   const { id, name, stand } = culture;
   const done = async (event: Parameters<typeof happen>[1], says: string) => {
@@ -85,10 +89,12 @@ function MoreSheet({ culture, onClose }: { culture: Culture; onClose: () => void
             }
           />
         )}
-        <Button
-          label="Set up anew"
-          onPress={() => void done({ kind: 'restarted', massG: null }, `${name} is set up anew.`)}
-        />
+        {hatch ? null : (
+          <Button
+            label="Set up anew"
+            onPress={() => void done({ kind: 'restarted', massG: null }, `${name} is set up anew.`)}
+          />
+        )}
         <Button
           label="It crashed"
           onPress={() =>
@@ -103,6 +109,16 @@ function MoreSheet({ culture, onClose }: { culture: Culture; onClose: () => void
           onPress={() => void done({ kind: 'ended' }, `${name} ended. It stays in its family.`)}
         />
       </View>
+      {hatch ? (
+        <Line
+          label="It was set up anew"
+          act="Set up"
+          disabled={!good(eggsG) || eggsG <= 0}
+          onPress={() => void done({ kind: 'restarted', massG: eggsG }, `${name} is set up anew.`)}
+        >
+          <NumberField label="Eggs, dry" unit="g" value={eggsG} onChange={setEggsG} />
+        </Line>
+      ) : null}
       <Line
         label="Its water was changed"
         act="Changed"

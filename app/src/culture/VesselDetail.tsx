@@ -1,4 +1,4 @@
-import { COLD_MOST_H, energyLeft, vesselsFor } from '@open-larder/core/culture';
+import { COLD_MOST_H, energyLeft, backupsFor } from '@open-larder/core/culture';
 import { sayGrams } from '@open-larder/core/food';
 import { sayNumber } from '@open-larder/core/units';
 import { View } from 'react-native';
@@ -38,7 +38,7 @@ export function VesselDetail({
   const alike = cultures.kept.filter(
     (one) => one.kindKey === culture.kindKey && one.stand.state !== 'crashed',
   ).length;
-  const wanted = vesselsFor(stand.crash.perDay, BACKUP_DAYS, BACKUP_SURE);
+  const wanted = backupsFor(BACKUP_DAYS, BACKUP_SURE);
   const living = !['crashed', 'ended', 'over'].includes(stand.state);
   return (
     <View style={{ gap: 16 }}>

@@ -29,7 +29,7 @@ export function WorkList({ culture }: { culture: Culture }) {
       case 'restart':
         return void happen(
           culture.id,
-          { kind: 'restarted', massG: null },
+          { kind: 'restarted', massG: culture.kind.model === 'hatch' ? culture.startG : null },
           `${culture.name} is set up anew.`,
         );
       case 'look':

@@ -41,6 +41,9 @@ export function liveFoods(data: HouseData, cultures: Cultures): Supplied[] {
         },
         hatchShare: mine.find(({ hatch }) => hatch)?.hatch?.share ?? HATCH_SHARE,
         wantedAtMin: firstMeal(food, data),
+        handyMin: data.moments
+          .filter(({ anchor, archived }) => anchor === 'clock' && !archived)
+          .map(({ minutes }) => minutes),
       };
     });
 }

@@ -77,7 +77,13 @@ export function VesselPicture({
       />
       {gone || ahead.length < 2 ? null : (
         <>
-          <Path d={`M${band.join(' L')} Z`} fill={c.waterDeep} />
+          <Path
+            d={`M${band.join(' L')} Z`}
+            fill={c.waterDeep}
+            stroke={c.ink2}
+            strokeWidth={0.75}
+            strokeOpacity={0.6}
+          />
           <Path
             d={`M${ahead.map((one, day) => at(day, one.standingG)).join(' L')}`}
             fill="none"

@@ -99,9 +99,9 @@ describe('brine shrimp', () => {
 
   it('of jars in turn are ready every day, at the minute they are wanted', () => {
     // 24 h: one jar, set up when the one before is harvested; 36 h and 48 h: two.
-    expect(staggered(28, 1080)).toEqual({ jars: 1, startMin: 1080, hours: 24 });
-    expect(staggered(24, 1080)).toEqual({ jars: 2, startMin: 360, hours: 36 });
-    expect(staggered(20, 1080)).toEqual({ jars: 2, startMin: 1080, hours: 48 });
+    expect(staggered(28, 1080)).toEqual({ jars: 1, startMin: 1080, hours: 24, waitsH: 0 });
+    expect(staggered(24, 1080)).toEqual({ jars: 2, startMin: 360, hours: 36, waitsH: 0 });
+    expect(staggered(20, 1080)).toEqual({ jars: 2, startMin: 1080, hours: 48, waitsH: 0 });
   });
 
   it('lose their worth by the hour, and little of it in the cold', () => {

@@ -14,8 +14,10 @@ export interface Standing {
   ageDays: number;
   /** What is believed to be in it, for kinds that grow until they are crowded. */
   estimate: Pick<Estimate, 'count' | 'sd'>;
-  /** Grams that were put in, of what is only kept. */
+  /** Grams that were put in, of what is only kept; of a hatch, the dry eggs. */
   keptG: number;
+  /** Of what does not grow again, so much was not taken yet; missing for all of it. */
+  leftShare?: number;
 }
 
 /** A day of a forecast. */
@@ -87,11 +89,11 @@ function crowdedAhead(
 
 /** A day of a kind whose age tells what it gives. */
 function givingOn(
-  { kind, measure, ageDays, keptG }: Standing,
+  { kind, measure, ageDays, keptG, leftShare }: Standing,
   day: number,
   tempC: number,
 ): CultureDay {
-  const { standingG, givesG } = byAge(kind, { measure, keptG }, ageDays + day, tempC);
+  const { standingG, givesG } = byAge(kind, { measure, keptG, leftShare }, ageDays + day, tempC);
   return {
     day,
     standingG,

@@ -62,13 +62,27 @@ export function energyLeft(hours: number, cold: boolean): number {
  * Jars set up in turn, so that one is ready each day.
  * @param tempC        of the brine
  * @param harvestAtMin minute of the day at which the shrimp are wanted
- * @returns how many jars stand at once, and when each is set up: minutes before its harvest
+ * @param handyMin     minutes of the day at which somebody is there to set one up: the last of them
+ *   before it must be is taken. Without any, to the minute
+ * @returns how many jars stand at once, when each is set up, hours to hatching, and hours that what has
+ *   hatched waits then
  */
 export function staggered(
   tempC: number,
   harvestAtMin: number,
-): { jars: number; startMin: number; hours: number } {
+  handyMin: readonly number[] = [],
+): { jars: number; startMin: number; hours: number; waitsH: number } {
   const hours = hatchHours(tempC);
-  const startMin = (((harvestAtMin - Math.round(hours * 60)) % 1440) + 1440) % 1440;
-  return { jars: Math.max(1, Math.ceil(hours / 24)), startMin, hours };
+  const latest = inDay(harvestAtMin - Math.round(hours * 60));
+  const early = handyMin.map((minute) => inDay(latest - minute));
+  const wait = early.length > 0 ? Math.min(...early) : 0;
+  const stands = hours + wait / 60;
+  return {
+    jars: Math.max(1, Math.ceil(stands / 24)),
+    startMin: inDay(latest - wait),
+    hours,
+    waitsH: wait / 60,
+  };
 }
+
+const inDay = (minutes: number) => ((minutes % 1440) + 1440) % 1440;

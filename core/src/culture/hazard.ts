@@ -68,3 +68,11 @@ export function vesselsFor(perDay: number, days: number, sure: number): number {
   if (oneFails >= 1) return MOST_BACKUPS;
   return Math.max(1, Math.min(MOST_BACKUPS, Math.ceil(Math.log(1 - sure) / Math.log(oneFails))));
 }
+
+/**
+ * Vessels of a kind to keep, kept as they should be: half full, cool and clear, in their best age.
+ * @param days for so long without any new one
+ * @param sure chance that one is left, 0.5 to 0.999
+ */
+export const backupsFor = (days: number, sure: number): number =>
+  vesselsFor(1 - Math.exp(-CALM), days, sure);

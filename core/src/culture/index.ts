@@ -12,7 +12,7 @@ export {
   staggered,
   type Jar,
 } from './hatch';
-export { crashHazard, vesselsFor, type Cause, type Strain } from './hazard';
+export { backupsFor, crashHazard, vesselsFor, type Cause, type Strain } from './hazard';
 export {
   daysUntil,
   grown,

@@ -46,6 +46,7 @@ const live = (over: Partial<LiveFood> = {}): LiveFood => ({
   fresh: { measure: 90, tempC: 24 },
   hatchShare: 0.75,
   wantedAtMin: 420,
+  handyMin: [],
   ...over,
 });
 const ask = (food: LiveFood, over: object = {}) =>
@@ -95,6 +96,11 @@ describe('what the plan wants of live food', () => {
     expect(told!.jars).toMatchObject({ jars: 2, startMin: 19 * 60, hours: 36 });
     expect(told!.jars!.cystsG).toBeCloseTo(jarFor(most / gramsOfOne(shrimp), 0.75).cystsG, 9);
     expect(told!.plan).toBeNull();
+    // Nobody is there at seven: at half past six it is set up, and what hatched waits half an hour.
+    const [handy] = ask(
+      live({ kind: shrimp, fresh: { measure: 1, tempC: 24 }, handyMin: [450, 18 * 60 + 30] }),
+    );
+    expect(handy!.jars).toMatchObject({ jars: 2, startMin: 18 * 60 + 30, waitsH: 0.5 });
   });
 
   it('that no culture gives has no plan, and nothing is claimed of it', () => {

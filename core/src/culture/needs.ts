@@ -16,6 +16,8 @@ export interface LiveFood {
   /** Of hatches: the share that hatches, and when they are wanted, minutes after midnight. */
   hatchShare: number;
   wantedAtMin: number;
+  /** Minutes of the day at which somebody is there to set a jar up. */
+  handyMin: number[];
 }
 
 export interface SupplyTask {
@@ -35,6 +37,8 @@ export interface Jars extends Jar {
   /** Minutes after midnight at which one is set up, and hours until it is harvested. */
   startMin: number;
   hours: number;
+  /** Hours that what has hatched waits for its meal. */
+  waitsH: number;
 }
 
 /** What is wanted of a live food against what its vessels give. */
@@ -83,13 +87,13 @@ export function supplyOf(
 }
 
 function oneFood(
-  { foodId, kind, vessels, fresh, hatchShare, wantedAtMin }: LiveFood,
+  { foodId, kind, vessels, fresh, ...hatching }: LiveFood,
   demandG: number[],
   options: { sure: number; runs: number; seed: number },
 ): FoodSupply {
   const wanted = demandG.some((grams) => grams > 0);
   if (kind?.model === 'hatch') {
-    const jars = wanted ? jarsFor(kind, demandG, { hatchShare, wantedAtMin, tempC: fresh.tempC }) : null; // prettier-ignore
+    const jars = wanted ? jarsFor(kind, demandG, { ...hatching, tempC: fresh.tempC }) : null;
     const standsG = demandG.map(() => 0);
     return { foodId, demandG, standsG, metOn: [], plan: null, jars, surplusG: 0 };
   }
@@ -121,8 +125,16 @@ const newOne = (kind: CultureKind, { measure, tempC }: LiveFood['fresh']) => ({
 function jarsFor(
   kind: CultureKind,
   demandG: readonly number[],
-  { hatchShare, wantedAtMin, tempC }: { hatchShare: number; wantedAtMin: number; tempC: number },
+  {
+    hatchShare,
+    wantedAtMin,
+    handyMin,
+    tempC,
+  }: Pick<LiveFood, 'hatchShare' | 'wantedAtMin' | 'handyMin'> & { tempC: number },
 ): Jars {
   const most = Math.max(...demandG);
-  return { ...jarFor(most / gramsOfOne(kind), hatchShare), ...staggered(tempC, wantedAtMin) };
+  return {
+    ...jarFor(most / gramsOfOne(kind), hatchShare),
+    ...staggered(tempC, wantedAtMin, handyMin),
+  };
 }

@@ -48,7 +48,7 @@ interface Day {
 }
 
 function daysOf(vessel: Supplying, days: number): Day[] {
-  const { kind, measure, ageDays, startsOn, tempOn, keptG } = vessel;
+  const { kind, measure, ageDays, startsOn, tempOn, keptG, leftShare } = vessel;
   return Array.from({ length: days }, (_, day): Day => {
     const tempC = tempOn[Math.min(day, tempOn.length - 1)] ?? 20;
     const tooWarmC = Math.max(0, tempC - kind.tempMaxC);
@@ -56,7 +56,7 @@ function daysOf(vessel: Supplying, days: number): Day[] {
     if (kind.model === 'logistic') {
       return { model: logisticOf(kind, measure, tempC), gives: 0, tooWarmC };
     }
-    const { givesG } = byAge(kind, { measure, keptG }, ageDays + day - startsOn, tempC);
+    const { givesG } = byAge(kind, { measure, keptG, leftShare }, ageDays + day - startsOn, tempC);
     return { model: null, gives: givesG, tooWarmC };
   });
 }

@@ -2,6 +2,7 @@ import { loadCatalogue } from '@open-larder/catalogue/load';
 import fc from 'fast-check';
 import {
   afterHarvest,
+  forecast,
   grown,
   hatchHours,
   hatchShareOf,
@@ -132,6 +133,11 @@ describe('how a vessel stands', () => {
     expect(works(jar, 1, ready)).toEqual(['hatched']);
     const taken = told(1, { kind: 'harvested', massG: stand.standingG, count: null });
     expect(at({ ...jar, events: [taken] }, 1).standingG).toBe(0);
+    // What was taken does not come again tomorrow either.
+    const half = told(1, { kind: 'harvested', massG: stand.standingG / 2, count: null });
+    const ahead = (one: Vessel) =>
+      forecast(standingOf({ ...one, shared: false }, at(one, 1)), 2, () => 28)[1]!.standingG;
+    expect(ahead({ ...jar, events: [half] })).toBeCloseTo(ahead(jar) / 2, 9);
     const again = { ...jar, events: [taken, told(2, { kind: 'restarted', massG: 2 })] };
     expect(at(again, 3).standingG).toBeCloseTo(stand.standingG * 2, 6);
     expect(at({ ...jar, hatchShare: 0.375 }, 1).standingG).toBeCloseTo(stand.standingG / 2, 6);

@@ -81,6 +81,8 @@ export interface VesselStand {
   keptG: number;
   /** Of kinds that give by their age: how it does against its kind, from what was seen. */
   vigour: number;
+  /** Of what does not grow again, so much was not taken yet. */
+  leftShare: number;
 }
 
 /** A temperature that was read holds for so many days back, and ahead. Assumptions. */
@@ -183,6 +185,7 @@ type Body = Pick<
   | 'estimate'
   | 'keptG'
   | 'vigour'
+  | 'leftShare'
 >;
 
 interface Since {
@@ -226,6 +229,7 @@ function crowded({
     estimate: { count: belief.count, sd: belief.sd },
     keptG: 0,
     vigour: 1,
+    leftShare: 1,
   };
 }
 
@@ -310,6 +314,14 @@ function aged({
     estimate: { count: 0, sd: 0 },
     keptG: kind.model === 'kept' ? Math.max(0, kept - taken(() => true)) : kept,
     vigour: seen.vigour,
+    leftShare:
+      renews || kind.model === 'kept'
+        ? 1
+        : full.standingG > 0
+          ? left / full.standingG
+          : took > 0
+            ? 0
+            : 1,
   };
 }
 
@@ -413,11 +425,12 @@ const shareOf = (measure: number, shared: boolean): number => (shared ? measure 
 /** What of a vessel a forecast or a supply begins with. @param shared a second kind lives in it */
 export const standingOf = (
   { kind, measure, shared }: { kind: CultureKind; measure: number; shared: boolean },
-  { ageDays, estimate: belief, keptG, vigour }: VesselStand,
+  { ageDays, estimate: belief, keptG, vigour, leftShare }: VesselStand,
 ): Standing => ({
   kind,
   measure: shareOf(measure, shared) * vigour,
   ageDays,
   estimate: belief,
   keptG,
+  leftShare,
 });
