@@ -1,9 +1,10 @@
 import { useRouter } from 'expo-router';
 import Plus from 'lucide-react-native/icons/plus';
 import { View } from 'react-native';
+import { LarderTabs } from '../larder/LarderTabs';
 import { ScreenTools } from '../shell';
 import { themed, useColours, useWide } from '../theme';
-import { Button, Disclosure, Empty, Fault, Screen, Skeleton, Tabs, Text } from '../ui';
+import { Button, Disclosure, Empty, Fault, Screen, Skeleton, Text } from '../ui';
 import { useCultures, type Cultures } from './useCultures';
 import { VesselCard } from './VesselCard';
 import { VesselDetail } from './VesselDetail';
@@ -121,22 +122,6 @@ function Shelf({ data, selected }: { data: Cultures; selected: string | undefine
 /** From this chance of a crash within a week on it is said first. */
 const CLOSE = 0.25;
 const withinWeek = (perDay: number) => 1 - (1 - perDay) ** 7;
-
-/** The two shelves of the larder. */
-export function LarderTabs({ on }: { on: 'shelf' | 'live' }) {
-  const router = useRouter();
-  return (
-    <Tabs
-      label="Shelves"
-      value={on}
-      tabs={[
-        { value: 'shelf', label: 'Shelf' },
-        { value: 'live', label: 'Live' },
-      ]}
-      onChange={(to) => router.replace(to === 'live' ? '/larder/live' : '/larder')}
-    />
-  );
-}
 
 const mostPressing = (data: Cultures | undefined) =>
   data?.kept.find(({ work }) => work.some(({ pressing }) => pressing)) ?? data?.kept[0];

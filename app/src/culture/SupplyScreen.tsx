@@ -242,7 +242,7 @@ function FoodSupplyCard({ supplied, supply, data, sure }: CardProps) {
           {plan && plan.starts.length > 0 && surplusG > 0
             ? ' They are backups: what stands gives enough until one crashes.'
             : ''}
-          {worst < sure ? ' What is short before they give, nothing started today can mend.' : ''}
+          {worst < sure ? ' What is short now, nothing started today can mend in time.' : ''}
         </Text>
         <Text look="small" tone="quiet">
           {`Keep ${count(backupsFor(BACKUP_DAYS, sure), 'vessel')} of it, apart from each other: then one is left after a month ${Math.round(sure * 100)} times of 100.`}

@@ -90,7 +90,3 @@ export function sayEvent(event: VesselEventRow, words: Words): string {
   if (feedingId !== null) parts.push('for a meal');
   return [DONE_WORDS[kind], parts.join(', ')].filter(Boolean).join(': ');
 }
-
-/** «3 h», «2 days» */
-export const sayHours = (hours: number): string =>
-  hours < 48 ? `${Math.round(hours)} h` : `${sayNumber(hours / 24, 1)} days`;

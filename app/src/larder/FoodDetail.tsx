@@ -56,7 +56,9 @@ export function FoodDetail({ food, supply }: Props) {
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: 10 }}>
         <FoodSign family={food.family} size={36} />
         <Text look="figure" tone={state.short ? 'due' : 'ink'}>
-          {sayGrams(food.remainingG)} left, {state.words}
+          {supply?.cultured && food.remainingG <= 0
+            ? 'Taken from the live shelf as it is served'
+            : `${sayGrams(food.remainingG)} left, ${state.words}`}
         </Text>
       </View>
       <Card>
@@ -65,6 +67,14 @@ export function FoodDetail({ food, supply }: Props) {
           title="Left, in what your hand deals"
           trail={<Text>{inUnits(food.remainingG)}</Text>}
         />
+        {food.liveG ? (
+          <ListRow
+            title="Its cultures give"
+            detail="a day, for good"
+            trail={<Text>{sayGrams(food.liveG[0] ?? 0)}</Text>}
+            onPress={() => router.push('/larder/live')}
+          />
+        ) : null}
         <ListRow
           title="Used by the plan"
           detail={supply ? `${inUnits(supply.usedPerWeekG)} a week` : undefined}

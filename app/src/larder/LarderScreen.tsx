@@ -7,8 +7,9 @@ import { Jar } from '../draw';
 import { ScreenTools } from '../shell';
 import { api, useNow, useWords } from '../store';
 import { SIZES, themed, useColours, useWide } from '../theme';
-import { Button, Choice, Empty, Fault, Field, matches, Screen, Skeleton, Tabs, Text } from '../ui';
+import { Button, Choice, Empty, Fault, Field, matches, Screen, Skeleton, Text } from '../ui';
 import { FoodDetail } from './FoodDetail';
+import { LarderTabs } from './LarderTabs';
 import { Shopping } from './Shopping';
 import { Waste } from './Waste';
 import {
@@ -62,19 +63,7 @@ export function LarderScreen({ id }: { id?: string }) {
       }
       aside={detail}
     >
-      {alone ? null : (
-        <Tabs
-          label="Shelves"
-          value="shelf"
-          tabs={[
-            { value: 'shelf', label: 'Shelf' },
-            { value: 'live', label: 'Live' },
-          ]}
-          onChange={(to) => {
-            if (to === 'live') router.replace('/larder/live');
-          }}
-        />
-      )}
+      {alone ? null : <LarderTabs on="shelf" />}
       {problem && !foods.data ? (
         <Fault problem={problem} onRetry={() => void foods.refetch()} />
       ) : !foods.data ? (
