@@ -216,6 +216,12 @@ describe('what is to be done', () => {
     expect(seen('clear')).toContain('feed');
     expect(seen('cloudy')).not.toContain('feed');
     expect(seen('foul')[0]).toBe('clear');
+    // Changed, it is looked at again before it is fed.
+    const foul = told(4, { kind: 'seen', density: null, clarity: 'foul' });
+    const after = works(vessel('moina', [fed, foul, told(4, { kind: 'changed', share: 0.33 })]), 4);
+    expect(after).toContain('look');
+    expect(after).not.toContain('clear');
+    expect(after).not.toContain('feed');
   });
 
   it('is to thin out what is crowded, to change water, and to look', () => {

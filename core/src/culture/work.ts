@@ -44,7 +44,17 @@ export function workOn(vessel: Vessel, stand: VesselStand, day: string, nowMs: n
   const work: Work[] = [];
   const foul = clarity !== null && clarity.seen === 'foul' && clarity.days <= 2;
   const cloudy = clarity !== null && clarity.seen === 'cloudy' && clarity.days === 0;
-  if (foul) {
+  // Its water was changed since: now it is to be looked at again.
+  const changed =
+    clarity !== null && stand.changedDays !== null && stand.changedDays <= clarity.days;
+  if (foul && changed) {
+    work.push({
+      what: 'look',
+      says: 'Look whether it has cleared, before it is fed',
+      why: 'Its water was foul, and was changed.',
+      pressing: false,
+    });
+  } else if (foul) {
     work.push({
       what: 'clear',
       says: 'No food; change a third of its water',
@@ -61,7 +71,7 @@ export function workOn(vessel: Vessel, stand: VesselStand, day: string, nowMs: n
       pressing: kind.feedDays! > 0 && (stand.fedDays ?? stand.ageDays) > 3 * kind.feedDays!,
     });
   }
-  if (kind.model === 'logistic' && stand.unseenDays >= LOOK_EVERY) {
+  if (kind.model === 'logistic' && !foul && stand.unseenDays >= LOOK_EVERY) {
     work.push({
       what: 'look',
       says: 'Look how dense it is',
@@ -80,13 +90,13 @@ export function workOn(vessel: Vessel, stand: VesselStand, day: string, nowMs: n
       pressing: stand.fullness >= 0.9,
     });
   }
-  const changed = stand.changedDays ?? stand.ageDays;
-  if (kind.changeDays !== null && changed >= kind.changeDays && !foul) {
+  const unchanged = stand.changedDays ?? stand.ageDays;
+  if (kind.changeDays !== null && unchanged >= kind.changeDays && !foul) {
     work.push({
       what: 'change',
       says: `Change water: ${kind.waterChange}`,
-      why: `${stand.changedDays === null ? 'Not changed since it was started' : `Changed ${ago(changed)}`}.`,
-      pressing: changed >= 2 * kind.changeDays,
+      why: `${stand.changedDays === null ? 'Not changed since it was started' : `Changed ${ago(unchanged)}`}.`,
+      pressing: unchanged >= 2 * kind.changeDays,
     });
   }
   const next = nextOne(vessel, stand, day);

@@ -8,11 +8,15 @@ import {
   type Happening,
   type Vessel,
 } from '@open-larder/core/culture';
+import { addDays } from '@open-larder/core';
 import { localDay, type Clock } from '../clock';
 import type { Scope } from '../db';
 import { readHousehold } from '../household/store';
 import { notFound } from '../http/problems';
 import { happened, keptVessel, vessels, type Kept } from './store';
+
+/** A belief forgets within weeks what was seen before: more than half a year back tells nothing. */
+const REMEMBERED_DAYS = 200;
 
 /** What the core needs of an event. */
 const happeningOf = ({ at, ...event }: VesselEventRow): Happening =>
@@ -39,7 +43,9 @@ export async function stand(
   const jars = all.filter(({ kindKey }) => hatchKeys.has(kindKey));
   const ids = new Set([...kept, ...jars].map(({ id }) => id));
   const events = new Map([...ids].map((id) => [id, [] as Happening[]]));
-  for (const event of await happened(scope, [...ids])) {
+  const now = clock.now();
+  const today = localDay(now, timeZone);
+  for (const event of await happened(scope, [...ids], addDays(today, -REMEMBERED_DAYS))) {
     events.get(event.vesselId)?.push(happeningOf(event));
   }
   const eventsOf = (id: string) => events.get(id) ?? [];
@@ -53,8 +59,6 @@ export async function stand(
       ),
     ]),
   );
-  const now = clock.now();
-  const today = localDay(now, timeZone);
   return kept.map((row) => {
     const hatch = learned.get(row.kindKey) ?? null;
     const vessel: Vessel = {

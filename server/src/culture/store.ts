@@ -44,14 +44,23 @@ export async function keptVessel(scope: Scope, id: string): Promise<Kept | null>
   return row ?? null;
 }
 
-/** All that happened to some vessels, the oldest first: what their standing is computed from. */
-export const happened = (scope: Scope, ids: readonly string[]): Promise<VesselEventRow[]> =>
+/**
+ * What happened to some vessels, the oldest first, that their standing is computed from: of what recurs
+ * daily only since a day, for what was seen and taken long before that says nothing any more.
+ */
+export const happened = (
+  scope: Scope,
+  ids: readonly string[],
+  since: string,
+): Promise<VesselEventRow[]> =>
   ids.length === 0
     ? Promise.resolve([])
     : scope.rows(
         `SELECT ${EVENT} FROM vessel_events e
-          WHERE ${STANDING} AND e.vessel_id IN (:ids) ORDER BY e.day, e.at, e.seq`,
-        { ids },
+          WHERE ${STANDING} AND e.vessel_id IN (:ids) AND (e.day >= :since
+            OR e.kind IN ('crashed', 'rested', 'woken', 'ended', 'added', 'split', 'restarted'))
+          ORDER BY e.day, e.at, e.seq`,
+        { ids, since },
       );
 
 /** What happened to a vessel, newest first, before a cursor of [day, seq]. */
