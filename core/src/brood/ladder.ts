@@ -1,0 +1,65 @@
+import { widestPreyUm } from './mouth';
+
+/** A food for the young, by the side of it that must fit. */
+export interface Prey {
+  key: string;
+  name: string;
+  minUm: number;
+  maxUm: number;
+}
+
+/** One rung of the ladder: a food and the days, from swimming free, on which it is given. */
+export interface Rung {
+  prey: Prey;
+  from: number;
+  /** The first day on which it is no longer given; Infinity for the last. */
+  to: number;
+  /** The widest that fits on its first day, µm. */
+  mouthUm: number;
+}
+
+/** A rung goes on for so many days beside the next: none takes a new food at once. Assumption. */
+const OVERLAP = 4;
+/** The next rung is at least so much larger; else it is not worth another culture. Assumption. */
+const STEP = 1.35;
+/** So many days each rung is climbed at the least before the next begins. Assumption. */
+const LEAST_DAYS = 3;
+
+/** Half of a food's sizes fit from here on: the smaller ones of them are picked out. */
+const middle = ({ minUm, maxUm }: Prey): number => (minUm + maxUm) / 2;
+
+/**
+ * The rungs that a brood climbs: each the largest food that fits, from the day that it does, beside the
+ * one before for some days.
+ * @param lengthOn  total length on a day from swimming free, cm; never falls
+ * @param gapeShare of an adult of its species
+ * @param preys     what there is, in any order
+ * @param days      so many days are looked at
+ * @returns in order; none where nothing fits in all that time
+ */
+export function ladderOf(
+  lengthOn: (day: number) => number,
+  gapeShare: number,
+  preys: readonly Prey[],
+  days: number,
+): Rung[] {
+  const bySize = [...preys].sort((a, b) => middle(a) - middle(b));
+  const rungs: Rung[] = [];
+  for (let day = 0; day < days; day += 1) {
+    const mouthUm = widestPreyUm(lengthOn(day), gapeShare);
+    const last = rungs.at(-1);
+    const largest = bySize.findLast((prey) => fits(prey, mouthUm, last === undefined));
+    if (!largest) continue;
+    const climbs =
+      last === undefined ||
+      (middle(largest) >= STEP * middle(last.prey) && day - last.from >= LEAST_DAYS);
+    if (!climbs) continue;
+    if (last) last.to = day + OVERLAP;
+    rungs.push({ prey: largest, from: day, to: Infinity, mouthUm });
+  }
+  return rungs;
+}
+
+/** At first the smallest of a food must do; later on half of it goes in. */
+const fits = (prey: Prey, mouthUm: number, first: boolean): boolean =>
+  (first ? prey.minUm : middle(prey)) <= mouthUm;
