@@ -9,3 +9,5 @@ export { ladderOf, type Prey, type Rung } from './ladder';
 export { daysToLength, growthOf, youngLengthCm, type YoungTraits } from './length';
 export { LARVAL_GAPE, WIDEST_OF_GAPE, widestPreyUm } from './mouth';
 export { changeFor, CONCERN_MG_L, hoursUntilConcern, unionisedShare, type FryTub } from './water';
+export { broodOn, type BroodEvent, type BroodState } from './line';
+export { fryPortion, type FryDay, type FryFood, type FryPortion } from './portion';

@@ -1,0 +1,110 @@
+import { loadCatalogue } from '@open-larder/catalogue/load';
+import { broodOn, fryPortion, type BroodEvent, type FryDay } from '.';
+
+const on = (day: number) => `2026-03-${String(day).padStart(2, '0')}`;
+const line: BroodEvent[] = [
+  { kind: 'spawned', day: on(1) },
+  { kind: 'eggsSeen', day: on(1), count: 120 },
+  { kind: 'hatched', day: on(3) },
+  { kind: 'swimming', day: on(6) },
+  { kind: 'firstFood', day: on(6) },
+];
+
+describe('a line of events', () => {
+  it.each([
+    [0, 'paired'],
+    [1, 'eggs'],
+    [3, 'larvae'],
+    [6, 'fry'],
+  ])('on day %d of March stands as %s', (day, phase) => {
+    expect(broodOn([{ kind: 'paired', day: '2026-02-20' }, ...line], on(day) < on(1) ? '2026-02-28' : on(day)).phase).toBe(phase); // prettier-ignore
+  });
+
+  it('is the same whatever the order in which it was told', () => {
+    expect(broodOn([...line].reverse(), on(9))).toEqual(broodOn(line, on(9)));
+  });
+
+  it('believes the latest count, and says that the one before missed some', () => {
+    const counted: BroodEvent[] = [
+      ...line,
+      { kind: 'counted', day: on(10), count: 40 },
+      { kind: 'counted', day: on(14), count: 55 },
+    ];
+    expect(broodOn(counted, on(12))).toMatchObject({ count: 40, recounted: false });
+    expect(broodOn(counted, on(14))).toMatchObject({ count: 55, recounted: true });
+    const less: BroodEvent[] = [
+      ...counted,
+      { kind: 'lost', day: on(15), count: 5 },
+      { kind: 'rehomed', day: on(16), count: 20 },
+    ];
+    expect(broodOn(less, on(16)).count).toBe(30);
+  });
+
+  it('is over with eggs that were eaten, or a brooder that swallowed', () => {
+    expect(broodOn([...line.slice(0, 2), { kind: 'eggsEaten', day: on(2) }], on(2))).toMatchObject({
+      phase: 'over',
+      count: 0,
+    });
+    const held: BroodEvent[] = [
+      { kind: 'spawned', day: on(1) },
+      { kind: 'swallowed', day: on(9) },
+    ];
+    expect(broodOn(held, on(8)).phase).toBe('eggs');
+    expect(broodOn(held, on(9)).phase).toBe('over');
+    expect(broodOn([...line, { kind: 'lost', day: on(20), count: 500 }], on(20)).phase).toBe(
+      'over',
+    );
+  });
+
+  it('with two clutches in one tub is more, of two ages', () => {
+    const joined: BroodEvent[] = [...line, { kind: 'joined', day: on(11), count: 30 }];
+    expect(broodOn(joined, on(11))).toMatchObject({ count: 150, mixed: true });
+    expect(broodOn(joined, on(10)).mixed).toBe(false);
+  });
+});
+
+describe('what a brood eats', () => {
+  const { species, cultures, foods } = loadCatalogue();
+  const shrimp = cultures.find(({ key }) => key === 'brine-shrimp')!;
+  const food = {
+    name: shrimp.name,
+    composition: foods.find(({ key }) => key === shrimp.foodKey)!,
+    animalUg: shrimp.animalUg,
+  };
+  const day: FryDay = {
+    species: species.find(({ key }) => key === 'trichopodus-leerii')!,
+    lengthCm: 0.8,
+    count: 100,
+    tempC: 26,
+    lightHours: 12,
+    moments: 4,
+  };
+
+  it('is told in animals that weigh what the day’s grams do', () => {
+    const told = fryPortion(day, food);
+    expect(told.animalsPerDay! * shrimp.animalUg!).toBeCloseTo(told.gramsPerDay * 1e6, -2);
+    expect(told.gramsPerMeal * told.meals).toBeCloseTo(told.gramsPerDay, 9);
+    // A fry of eight millimetres takes some dozens up to a few hundred a day.
+    const each = told.animalsPerDay! / day.count;
+    expect(each).toBeGreaterThan(10);
+    expect(each).toBeLessThan(1000);
+  });
+
+  it('wants more meals than a keeper with a job has, and says what they do not carry', () => {
+    const told = fryPortion(day, food);
+    expect(told.mealsWanted).toBeGreaterThan(4);
+    expect(told.meals).toBe(4);
+    const often = fryPortion({ ...day, moments: 12 }, food);
+    expect(often.carried).toBeGreaterThanOrEqual(told.carried);
+    const once = fryPortion({ ...day, moments: 1 }, food);
+    expect(once.carried).toBeLessThan(often.carried);
+    expect(once.carried).toBeGreaterThan(0);
+  });
+
+  it('of powder is not counted', () => {
+    expect(fryPortion(day, { ...food, animalUg: null })).toMatchObject({
+      animalsPerDay: null,
+      animalsPerMeal: null,
+    });
+  });
+});
