@@ -6,6 +6,7 @@ import { resolveSpecies, type Species } from './defaults';
 import { cultureEntry, type CultureKind } from './cultures';
 import { foodEntry, resolveFood, type GenericFood } from './foods';
 import { speciesEntry } from './species';
+import { wayEntry, type Way } from './ways';
 import { checkAgainst, cellReader, type TableSchema } from './tableSchema';
 
 export class CatalogueError extends Error {
@@ -92,14 +93,18 @@ export const parseFoods = (text: string, schema: TableSchema): GenericFood[] =>
 export const parseCultures = (text: string, schema: TableSchema): CultureKind[] =>
   parseRows('cultures.csv', text, schema, cultureEntry, (key, entry) => ({ key, ...entry }));
 
+export const parseWays = (text: string, schema: TableSchema): Way[] =>
+  parseRows('ways.csv', text, schema, wayEntry, (key, entry) => ({ key, ...entry }));
+
 const read = (name: string) => readFileSync(join(__dirname, '..', name), 'utf8');
-export const readSchema = (table: 'species' | 'foods' | 'cultures'): TableSchema =>
+export const readSchema = (table: 'species' | 'foods' | 'cultures' | 'ways'): TableSchema =>
   JSON.parse(read(`${table}.schema.json`)) as TableSchema;
 
 export interface Catalogue {
   species: Species[];
   foods: GenericFood[];
   cultures: CultureKind[];
+  ways: Way[];
 }
 
 /** The shipped catalogue, read from its CSV files and validated. */
@@ -108,5 +113,6 @@ export function loadCatalogue(): Catalogue {
     species: parseSpecies(read('species.csv'), readSchema('species')),
     foods: parseFoods(read('foods.csv'), readSchema('foods')),
     cultures: parseCultures(read('cultures.csv'), readSchema('cultures')),
+    ways: parseWays(read('ways.csv'), readSchema('ways')),
   };
 }

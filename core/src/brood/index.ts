@@ -11,3 +11,4 @@ export { LARVAL_GAPE, WIDEST_OF_GAPE, widestPreyUm } from './mouth';
 export { changeFor, CONCERN_MG_L, hoursUntilConcern, unionisedShare, type FryTub } from './water';
 export { broodOn, type BroodEvent, type BroodState } from './line';
 export { fryPortion, type FryDay, type FryFood, type FryPortion } from './portion';
+export { broodTraits, type BroodTraits } from './traits';

@@ -21,12 +21,14 @@ export interface Rung {
 /** A rung goes on for so many days beside the next: none takes a new food at once. Assumption. */
 const OVERLAP = 4;
 /** The next rung is at least so much larger; else it is not worth another culture. Assumption. */
-const STEP = 1.35;
+const STEP = 1.2;
+/** Of a food whose usual size is up to so much over the mouth, the smaller ones are picked. Assumption. */
+const PICKED = 1.25;
 /** So many days each rung is climbed at the least before the next begins. Assumption. */
 const LEAST_DAYS = 3;
 
-/** Half of a food's sizes fit from here on: the smaller ones of them are picked out. */
-const middle = ({ minUm, maxUm }: Prey): number => (minUm + maxUm) / 2;
+/** The usual size of a food that comes in many: most are small, some are large. */
+const usual = ({ minUm, maxUm }: Prey): number => Math.sqrt(minUm * maxUm);
 
 /**
  * The rungs that a brood climbs: each the largest food that fits, from the day that it does, beside the
@@ -43,16 +45,16 @@ export function ladderOf(
   preys: readonly Prey[],
   days: number,
 ): Rung[] {
-  const bySize = [...preys].sort((a, b) => middle(a) - middle(b));
+  const bySize = [...preys].sort((a, b) => usual(a) - usual(b));
   const rungs: Rung[] = [];
   for (let day = 0; day < days; day += 1) {
     const mouthUm = widestPreyUm(lengthOn(day), gapeShare);
     const last = rungs.at(-1);
-    const largest = bySize.findLast((prey) => fits(prey, mouthUm, last === undefined));
+    const largest = bySize.findLast((prey) => fits(prey, mouthUm));
     if (!largest) continue;
     const climbs =
       last === undefined ||
-      (middle(largest) >= STEP * middle(last.prey) && day - last.from >= LEAST_DAYS);
+      (usual(largest) >= STEP * usual(last.prey) && day - last.from >= LEAST_DAYS);
     if (!climbs) continue;
     if (last) last.to = day + OVERLAP;
     rungs.push({ prey: largest, from: day, to: Infinity, mouthUm });
@@ -60,6 +62,6 @@ export function ladderOf(
   return rungs;
 }
 
-/** At first the smallest of a food must do; later on half of it goes in. */
-const fits = (prey: Prey, mouthUm: number, first: boolean): boolean =>
-  (first ? prey.minUm : middle(prey)) <= mouthUm;
+/** The smallest of it go in, and its usual size nearly does. */
+const fits = (prey: Prey, mouthUm: number): boolean =>
+  prey.minUm <= mouthUm && usual(prey) <= PICKED * mouthUm;

@@ -2,6 +2,7 @@ import { assertRange } from '../units';
 
 /** What of a species tells how its young grow. */
 export interface YoungTraits {
+  /** When it swims free. */
   larvalLengthMm: number;
   adultLengthCm: number;
   growthLinfCm: number | null;

@@ -1,0 +1,52 @@
+import type { Species } from '@open-larder/catalogue';
+import type { Way } from '@open-larder/catalogue/ways';
+import type { EggTraits } from './development';
+import type { YoungTraits } from './length';
+
+type Bred = Pick<
+  Species,
+  | 'hatchDegreeDays'
+  | 'swimDegreeDays'
+  | 'larvalLengthMm'
+  | 'adultLengthCm'
+  | 'growthLinfCm'
+  | 'growthK'
+  | 'tempOptC'
+>;
+
+/** What the eggs and young of a species are reckoned with, and which of it is only of its way of life. */
+export interface BroodTraits extends YoungTraits {
+  /** Null for live-bearers, and where eggs are stored: there is no hatching to wait for. */
+  eggs: EggTraits | null;
+  /** Fields that are not known of the species itself. */
+  assumed: ('hatchDegreeDays' | 'swimDegreeDays' | 'larvalLengthMm')[];
+}
+
+/** A larva of a kind of which neither it nor its way tells a length. Assumption. */
+const LARVA_MM = 4;
+
+/** On a yolk of more than this many degree-days a larva grows by so much until it swims. Assumptions. */
+const YOLK_DEGREE_DAYS = 20;
+const GROWN_ON_YOLK = 1.2;
+
+/** What is known of a species, and in its place what is usual for its way of life. */
+export function broodTraits(species: Bred, way: Way): BroodTraits {
+  const { hatchDegreeDays, swimDegreeDays, larvalLengthMm, tempOptC } = species;
+  const hatch = hatchDegreeDays ?? way.hatchDegreeDays;
+  const swim = swimDegreeDays ?? (hatchDegreeDays === null ? way.swimDegreeDays : null) ?? hatch;
+  const assumed: BroodTraits['assumed'] = [];
+  if (hatchDegreeDays === null) assumed.push('hatchDegreeDays');
+  if (swimDegreeDays === null) assumed.push('swimDegreeDays');
+  if (larvalLengthMm === null) assumed.push('larvalLengthMm');
+  const hatchedMm = larvalLengthMm ?? way.larvalLengthMm ?? LARVA_MM;
+  const onYolk = hatch !== null && swim !== null && swim - hatch > YOLK_DEGREE_DAYS;
+  return {
+    ...species,
+    larvalLengthMm: onYolk ? hatchedMm * GROWN_ON_YOLK : hatchedMm,
+    eggs:
+      hatch === null || swim === null
+        ? null
+        : { hatchDegreeDays: hatch, swimDegreeDays: Math.max(hatch, swim), tempOptC },
+    assumed,
+  };
+}
