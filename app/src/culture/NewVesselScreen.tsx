@@ -71,10 +71,11 @@ const USUAL_SIZE = { L: 10, dm2: 2, jar: 1 } as const;
 function Start({
   kind,
   data,
-  parent,
+  parent: asked,
 }: {
   kind: CultureKind;
   data: Cultures;
+  /** The vessel that it was asked to be started from; of another kind, or crashed, it is none. */
   parent: Culture | null;
 }) {
   const say = useSay();
@@ -86,6 +87,10 @@ function Start({
   const [create, creating] = api.useCreateVesselMutation();
   const [id] = useState(() => uuidv7());
   const hatch = kind.model === 'hatch';
+  const siblings = data.kept.filter(
+    (one) => one.kindKey === kind.key && one.stand.state !== 'crashed',
+  );
+  const parent = siblings.find(({ id: one }) => one === asked?.id) ?? null;
   const [draft, setDraft] = useState<Draft>({
     name: '',
     measure: hatch ? 1 : (parent?.measure ?? USUAL_SIZE[kind.measure]),
@@ -103,9 +108,6 @@ function Start({
   const [share, setShare] = useState(0.25);
   const [startG, setStartG] = useState<number | null>(hatch ? 1 : null);
   const [faults, setFaults] = useState<Faults>({});
-  const siblings = data.kept.filter(
-    (one) => one.kindKey === kind.key && one.stand.state !== 'crashed',
-  );
   const start = async () => {
     const body: VesselCreate = {
       ...draft,

@@ -204,6 +204,23 @@ describe('starting a culture', () => {
   });
 });
 
+describe('starting one from another', () => {
+  it('begins as the other is, and of another kind with nothing of it', async () => {
+    open([row('Trough', 'moina', { place: 'skylight' })], <NewVesselScreen from="Trough" />, {
+      'POST /api/vessels': ok,
+    });
+    expect((await screen.findByLabelText('Place')).props.value).toBe('skylight');
+    expect(screen.getByLabelText('Started from: Trough')).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('What kind: Moina'));
+    fireEvent.press(screen.getByLabelText(/^Grindal worms/));
+    expect(screen.getByLabelText('Place').props.value).toBe('');
+    fireEvent.changeText(screen.getByLabelText('Name'), 'Box');
+    fireEvent.press(screen.getByLabelText('Start it'));
+    await waitFor(() => expect(sent(asked, 'POST')).toHaveLength(1));
+    expect(sent(asked, 'POST')[0]).toMatchObject({ kindKey: 'grindal-worms', fromVesselId: null });
+  });
+});
+
 describe('six weeks of supply', () => {
   it('without live food says what to do first', async () => {
     open([], <SupplyScreen />);
