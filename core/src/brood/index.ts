@@ -12,3 +12,4 @@ export { changeFor, CONCERN_MG_L, hoursUntilConcern, unionisedShare, type FryTub
 export { broodOn, type BroodEvent, type BroodState } from './line';
 export { fryPortion, type FryDay, type FryFood, type FryPortion } from './portion';
 export { broodTraits, type BroodTraits } from './traits';
+export { changeTo, mixed, mixFor, stepsTo, type MixedWater, type TriggerStep } from './mix';
