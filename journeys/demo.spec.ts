@@ -14,6 +14,9 @@ const BEHIND = [
   '/larder/new',
   '/larder/recipes',
   '/larder/recipes/new',
+  '/larder/live',
+  '/larder/live/new',
+  '/larder/live/supply',
   '/week/house',
   '/week/dry-run',
 ];
@@ -35,7 +38,9 @@ test('the demo: every place, both themes, accessible and without sideways scroll
   const recipe = `/larder/recipes/${items[0].id}`;
   const tanks = await (await page.request.get(`${demo.url}/api/tanks`)).json();
   const feeding = `/tanks/${tanks.items[0].id}/play`;
-  for (const address of [...BEHIND, recipe, `${recipe}/edit`, feeding]) {
+  const vessels = await (await page.request.get(`${demo.url}/api/vessels`)).json();
+  const vessel = `/larder/live/${vessels.items[0].id}`;
+  for (const address of [...BEHIND, recipe, `${recipe}/edit`, feeding, vessel]) {
     await page.goto(demo.url + address);
     await sound(page, address);
   }
