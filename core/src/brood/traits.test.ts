@@ -22,7 +22,7 @@ describe('what a brood is reckoned with', () => {
       ...medaka,
       hatchDegreeDays: null,
       swimDegreeDays: null,
-      larvalLengthMm: null,
+      defaulted: ['larvalLengthMm' as const],
     };
     const usual = broodTraits(unknown, wayOf('plant spawner'));
     expect(usual.eggs).toMatchObject({ hatchDegreeDays: 200, swimDegreeDays: 210 });

@@ -12,6 +12,7 @@ type Bred = Pick<
   | 'growthLinfCm'
   | 'growthK'
   | 'tempOptC'
+  | 'defaulted'
 >;
 
 /** What the eggs and young of a species are reckoned with, and which of it is only of its way of life. */
@@ -31,7 +32,8 @@ const GROWN_ON_YOLK = 1.2;
 
 /** What is known of a species, and in its place what is usual for its way of life. */
 export function broodTraits(species: Bred, way: Way): BroodTraits {
-  const { hatchDegreeDays, swimDegreeDays, larvalLengthMm, tempOptC } = species;
+  const { hatchDegreeDays, swimDegreeDays, tempOptC, defaulted } = species;
+  const larvalLengthMm = defaulted.includes('larvalLengthMm') ? null : species.larvalLengthMm;
   const hatch = hatchDegreeDays ?? way.hatchDegreeDays;
   const swim = swimDegreeDays ?? (hatchDegreeDays === null ? way.swimDegreeDays : null) ?? hatch;
   const assumed: BroodTraits['assumed'] = [];
