@@ -1,6 +1,11 @@
 import type { CultureKind } from '@open-larder/catalogue/cultures';
 import type { FoodRow } from '@open-larder/contract';
-import { HATCH_SHARE, type LiveFood, type Supplying } from '@open-larder/core/culture';
+import {
+  GIVES_NOTHING,
+  HATCH_SHARE,
+  type LiveFood,
+  type Supplying,
+} from '@open-larder/core/culture';
 import type { HouseData } from '../store';
 import { standingOfRow } from './ahead';
 import type { Culture, Cultures } from './useCultures';
@@ -10,7 +15,6 @@ const USUAL_MIN = 420;
 /** Of a new vessel, where there is none yet. */
 const USUAL_SIZE = { L: 10, dm2: 2, jar: 1 } as const;
 const USUAL_C = 22;
-const GIVES_NOTHING: ReadonlySet<string> = new Set(['crashed', 'ended', 'resting', 'over']);
 
 export interface Supplied extends LiveFood {
   food: FoodRow;

@@ -1,4 +1,5 @@
 import type { RoundServingView, RoundView } from '@open-larder/contract';
+import { GIVES_NOTHING } from '@open-larder/core/culture/vocabulary';
 import { sayGrams, sayUnits } from '@open-larder/core/food';
 import { useRouter } from 'expo-router';
 import { FoodSign } from '../draw';
@@ -18,7 +19,9 @@ export function LiveMeals({ current }: { current: RoundView['moments'][number] }
     due.set(serving.foodId, [...(due.get(serving.foodId) ?? []), serving]);
   }
   const rows = [...due].flatMap(([foodId, servings]) => {
-    const from = vessels.filter((one) => one.foodId === foodId && !HOLDING.has(one.stand.state));
+    const from = vessels.filter(
+      (one) => one.foodId === foodId && !GIVES_NOTHING.has(one.stand.state),
+    );
     return from.length === 0 ? [] : [{ foodId, servings, from }];
   });
   if (rows.length === 0) return null;
@@ -51,5 +54,3 @@ export function LiveMeals({ current }: { current: RoundView['moments'][number] }
     </Card>
   );
 }
-
-const HOLDING: ReadonlySet<string> = new Set(['crashed', 'ended', 'resting', 'over']);

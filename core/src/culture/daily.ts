@@ -1,11 +1,11 @@
 import { forecast, type Standing } from './forecast';
 import { hatchHours } from './hatch';
 import { gramsOfOne, logisticOf } from './kind';
-import type { VesselStand, VesselState } from './vessel';
+import type { VesselStand } from './vessel';
+import { GIVES_NOTHING } from './vocabulary';
 
 /** A batch that is only kept is spread over so many days. Assumption. */
 const KEPT_DAYS = 14;
-const GIVES_NOTHING: ReadonlySet<VesselState> = new Set(['crashed', 'ended', 'resting', 'over']);
 
 /**
  * What a vessel gives each day from now for good: not what could be taken once. Plans are made with it.

@@ -52,6 +52,7 @@ export {
 export { UNKNOWN_AFTER, workOn, type Work } from './work';
 export {
   CLARITIES,
+  GIVES_NOTHING,
   HARVEST_BY,
   WORKS,
   type Clarity,

@@ -20,3 +20,6 @@ export const WORKS = [
   'next',
 ] as const;
 export type WorkKind = (typeof WORKS)[number];
+
+/** A vessel that stands so gives nothing. */
+export const GIVES_NOTHING: ReadonlySet<string> = new Set(['crashed', 'ended', 'resting', 'over']);

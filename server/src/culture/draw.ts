@@ -1,12 +1,11 @@
 import type { Catalogue } from '@open-larder/catalogue/load';
 import type { Feeding, VesselRow } from '@open-larder/contract';
+import { GIVES_NOTHING } from '@open-larder/core/culture';
 import { v7 as uuidv7 } from 'uuid';
 import type { Clock } from '../clock';
 import type { Scope } from '../db';
 import { stand } from './standing';
 import { vesselsGiving } from './store';
-
-const GIVES_NOTHING: ReadonlySet<string> = new Set(['crashed', 'ended', 'resting', 'over']);
 
 /**
  * Take what a meal needs, and the shelf does not have, from the vessels that give its food: of each
