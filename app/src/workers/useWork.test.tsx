@@ -78,4 +78,26 @@ describe('work in a worker', () => {
     run();
     expect(stopped).toEqual([1, 1, 2]);
   });
+
+  it('never draws what came of other work for the new', async () => {
+    const drawn: [object, string | null][] = [];
+    const [first, second] = [{}, {}];
+    let end = (_result: string) => {};
+    const hook = renderHook<Work<string, { stop: () => void }>, { of: object }>(
+      ({ of }) => {
+        const work = useWork<string, { stop: () => void }>(of, () => ({ stop: () => {} }));
+        drawn.push([of, work.result]);
+        return work;
+      },
+      { initialProps: { of: first } },
+    );
+    act(() => hook.result.current.run(() => new Promise((resolve) => (end = resolve))));
+    await act(async () => end('of the first'));
+    expect(drawn).toContainEqual([first, 'of the first']);
+    hook.rerender({ of: second });
+    expect(drawn.filter(([of]) => of === second).map(([, result]) => result)).toEqual(
+      expect.not.arrayContaining(['of the first']),
+    );
+    expect(drawn.some(([of]) => of === second)).toBe(true);
+  });
 });

@@ -21,21 +21,21 @@ export interface Work<T, W extends Stoppable> {
  * @param start starts a worker
  */
 export function useWork<T, W extends Stoppable>(about: unknown, start: () => W): Work<T, W> {
-  const [state, setState] = useState<Pick<Work<T, W>, 'result' | 'running' | 'fault'>>(IDLE);
+  const [kept, setState] = useState<News<T, W> & { about: unknown }>({ ...IDLE, about });
   const worker = useRef<W | null>(null);
   const forget = () => {
     worker.current?.stop();
     worker.current = null;
-    setState(IDLE);
+    setState({ ...IDLE, about });
   };
   useEffect(() => forget, [about]);
   const run: Work<T, W>['run'] = (work) => {
     forget();
     const started = start();
     worker.current = started;
-    setState({ ...IDLE, running: { done: 0, of: 0 } });
+    setState({ ...IDLE, running: { done: 0, of: 0 }, about });
     // What was stopped has nothing more to say.
-    const tell = (news: Partial<typeof state>) => {
+    const tell = (news: Partial<News<T, W>>) => {
       if (worker.current === started) setState((before) => ({ ...before, ...news }));
     };
     // The last word on how far it is may come after the result: it has another channel.
@@ -51,7 +51,11 @@ export function useWork<T, W extends Stoppable>(about: unknown, start: () => W):
         started.stop();
       });
   };
-  return { ...state, run, forget };
+  // What came of other work is not drawn once more before it is forgotten: drawing it may be slow.
+  const { about: of, ...state } = kept;
+  return { ...(of === about ? state : IDLE), run, forget };
 }
+
+type News<T, W extends Stoppable> = Pick<Work<T, W>, 'result' | 'running' | 'fault'>;
 
 const IDLE = { result: null, running: null, fault: null };
