@@ -2,6 +2,7 @@
 export * from './basics';
 export * from './catalogue';
 export * from './chore';
+export * from './brood';
 export * from './culture';
 export * from './diet';
 export * from './feeding';

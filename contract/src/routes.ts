@@ -3,6 +3,17 @@ import { byId, day, id, pageOf, pageQuery } from './basics';
 import { catalogue } from './catalogue';
 import { chore, choreCreate, choreUndo } from './chore';
 import {
+  brood,
+  broodCreate,
+  broodEdit,
+  broodEvent,
+  broodEventCreate,
+  broodEventUndo,
+  broodTubCreate,
+  broodTubEdit,
+  ways,
+} from './brood';
+import {
   cultureKinds,
   vessel,
   vesselCreate,
@@ -348,6 +359,23 @@ export const routes = {
     vessel,
   ),
   undoVesselEvent: change('undoVesselEvent', 'Take an event back', vesselEventUndo, vessel),
+  getWays: route('getWays', {
+    summary: 'Ways of life from spawning to the first food, with their sources',
+    response: ways,
+  }),
+  listBroods: list('listBroods', 'Broods as they stand today, and what to do', brood),
+  createBrood: create('createBrood', 'Begin the line of a brood', broodCreate, brood),
+  editBrood: change('editBrood', 'Correct what is said of a brood', broodEdit, brood),
+  addBroodTub: change('addBroodTub', 'Give a brood another tub', broodTubCreate, brood),
+  editBroodTub: change('editBroodTub', 'Correct what is said of a tub', broodTubEdit, brood),
+  listBroodEvents: route('listBroodEvents', {
+    summary: 'What happened to a brood, newest first',
+    params: byId,
+    query: pageQuery,
+    response: pageOf(broodEvent),
+  }),
+  addBroodEvent: change('addBroodEvent', 'Something happened to a brood', broodEventCreate, brood),
+  undoBroodEvent: change('undoBroodEvent', 'Take an event back', broodEventUndo, brood),
   logChore: create('logChore', 'Say that something of a round was done', choreCreate, chore),
   undoChore: change('undoChore', 'Take back that it was done', choreUndo, chore),
   listSightings: route('listSightings', {

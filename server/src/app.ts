@@ -11,6 +11,7 @@ import { catalogueRoutes } from './catalogue/routes';
 import type { Clock } from './clock';
 import { Scope } from './db';
 import { choreRoutes } from './chore/routes';
+import { broodRoutes } from './brood/routes';
 import { cultureRoutes } from './culture/routes';
 import { dietRoutes } from './diet/routes';
 import { feedingRoutes } from './feeding/routes';
@@ -96,6 +97,7 @@ const RESOURCES: Handlers = {
   ...roundRoutes,
   ...feedingRoutes,
   ...choreRoutes,
+  ...broodRoutes,
   ...cultureRoutes,
   ...lookRoutes,
   ...proposalRoutes,

@@ -2,6 +2,9 @@ import { routes, type RouteName } from '@open-larder/contract';
 import { v7 as uuidv7 } from 'uuid';
 import {
   sampleAnswer,
+  sampleBrood,
+  sampleBroodEvent,
+  sampleBroodTub,
   sampleFeeding,
   sampleFood,
   sampleGroup,
@@ -42,6 +45,8 @@ let answered: ReturnType<typeof sampleAnswer>;
 let trained: ReturnType<typeof sampleTraining>;
 const vessel = sampleVessel();
 const fedVessel = sampleVesselEvent();
+const brood = sampleBrood();
+const spawned = sampleBroodEvent();
 let theirTank: string;
 beforeAll(async () => {
   server = await startTestServer();
@@ -62,6 +67,8 @@ beforeAll(async () => {
   await ours.ask.post('/api/trainings').send(trained).expect(201);
   await ours.ask.post('/api/vessels').send(vessel).expect(201);
   await ours.ask.post(`/api/vessels/${vessel.id}/events`).send(fedVessel).expect(201);
+  await ours.ask.post('/api/broods').send(brood).expect(201);
+  await ours.ask.post(`/api/broods/${brood.id}/events`).send(spawned).expect(201);
   await ours.ask.post('/api/looks').send(seen()).expect(201);
   await ours.ask.post(`/api/tanks/${ours.tank.id}/sightings`).send(sighting).expect(201);
   await ours.ask.post('/api/feedings').send(sampleFeeding(ours)).expect(201);
@@ -76,7 +83,18 @@ const readsNothing = (path: string) => async () => {
   const { body } = await theirs().get(path).expect(200);
   const text = JSON.stringify(body);
   const { tank, group, food, moment, serving } = ours;
-  for (const { id } of [tank, group, food, moment, serving, recipe, batch, vessel]) {
+  for (const { id } of [
+    tank,
+    group,
+    food,
+    moment,
+    serving,
+    recipe,
+    batch,
+    vessel,
+    brood,
+    brood.tub,
+  ]) {
     expect(text).not.toContain(id);
   }
 };
@@ -495,6 +513,53 @@ const PROBES: Record<RouteName, Probe> = {
     'post',
     () => `/api/vessel-events/${fedVessel.id}/undo`,
     () => ({ id: uuidv7(), at: fedVessel.at }),
+  ),
+  getWays: readsNothing('/api/ways'),
+  listBroods: readsNothing('/api/broods'),
+  createBrood: async () => {
+    await theirs().post('/api/broods').send(brood).expect(409);
+    // Neither our tub, nor our tank or group, is theirs to take.
+    await theirs()
+      .post('/api/broods')
+      .send(sampleBrood({ tub: brood.tub }))
+      .expect(409);
+    for (const taken of [{ tankId: ours.tank.id }, { groupId: ours.group.id }]) {
+      await theirs().post('/api/broods').send(sampleBrood(taken)).expect(422);
+    }
+  },
+  editBrood: finds404(
+    'put',
+    () => `/api/broods/${brood.id}`,
+    () => ({ ...brood, version: 1 }),
+  ),
+  addBroodTub: finds404(
+    'post',
+    () => `/api/broods/${brood.id}/tubs`,
+    () => sampleBroodTub(),
+  ),
+  editBroodTub: finds404(
+    'put',
+    () => `/api/brood-tubs/${brood.tub.id}`,
+    () => ({ ...brood.tub, version: 1 }),
+  ),
+  listBroodEvents: finds404(
+    'get',
+    () => `/api/broods/${brood.id}/events`,
+    () => ({}),
+  ),
+  addBroodEvent: async () => {
+    await theirs().post(`/api/broods/${brood.id}/events`).send(sampleBroodEvent()).expect(404);
+    const own = sampleBrood();
+    await theirs().post('/api/broods').send(own).expect(201);
+    await theirs()
+      .post(`/api/broods/${own.id}/events`)
+      .send(sampleBroodEvent({ tubId: brood.tub.id }))
+      .expect(422);
+  },
+  undoBroodEvent: finds404(
+    'post',
+    () => `/api/brood-events/${spawned.id}/undo`,
+    () => ({ id: uuidv7(), at: spawned.at }),
   ),
   getConsumption: readsNothing('/api/records/consumption?from=2026-03-01&to=2026-03-10'),
 };

@@ -5,11 +5,29 @@ export {
   type SeenEggs,
   type Window,
 } from './development';
-export { ladderOf, type Prey, type Rung } from './ladder';
+export { stagesOf, swimsOn, type Dated } from './dates';
+export { ladderOf, usualUm, type Prey, type Rung } from './ladder';
 export { daysToLength, growthOf, youngLengthCm, type YoungTraits } from './length';
 export { LARVAL_GAPE, WIDEST_OF_GAPE, widestPreyUm } from './mouth';
 export { changeFor, CONCERN_MG_L, hoursUntilConcern, unionisedShare, type FryTub } from './water';
-export { broodOn, type BroodEvent, type BroodState } from './line';
+export { broodOn, warmthOn, type BroodEvent, type BroodState, type TubState } from './line';
+export { defaultFirstFood, menuOf, type BroodFood } from './menu';
 export { fryPortion, type FryDay, type FryFood, type FryPortion } from './portion';
 export { broodTraits, type BroodTraits } from './traits';
 export { changeTo, mixed, mixFor, stepsTo, type MixedWater, type TriggerStep } from './mix';
+export { raisable, safeBesideCm, type House as RaisingHouse, type Raisable } from './raise';
+export {
+  DEMAND_DAYS,
+  LADDER_DAYS,
+  standOfBrood,
+  type BroodStand,
+  type BroodTask,
+  type BroodTub,
+  type Feed,
+  type RungDay,
+  type TubStand,
+} from './stand';
+export { litresFor, MOST_CM_PER_L, spreadOf, survivalOf, wantsSorting } from './tub';
+export { broodWork, type BroodWork } from './work';
+export { conditioned, type Conditioned, type Conditioning } from './conditioning';
+export * from './vocabulary';

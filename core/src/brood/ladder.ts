@@ -6,11 +6,13 @@ export interface Prey {
   name: string;
   minUm: number;
   maxUm: number;
+  /** Wet mass of one, µg, where it is counted: a worm is more of a mouthful than it is wide. */
+  animalUg?: number | null;
 }
 
 /** One rung of the ladder: a food and the days, from swimming free, on which it is given. */
-export interface Rung {
-  prey: Prey;
+export interface Rung<P extends Prey = Prey> {
+  prey: P;
   from: number;
   /** The first day on which it is no longer given; Infinity for the last. */
   to: number;
@@ -28,10 +30,17 @@ const PICKED = 1.25;
 const LEAST_DAYS = 3;
 
 /** The usual size of a food that comes in many: most are small, some are large. */
-const usual = ({ minUm, maxUm }: Prey): number => Math.sqrt(minUm * maxUm);
+export const usualUm = ({ minUm, maxUm }: Pick<Prey, 'minUm' | 'maxUm'>): number =>
+  Math.sqrt(minUm * maxUm);
+
+/** How large a mouthful one is: the diameter of a ball of its mass, as heavy as water, µm. */
+const mouthfulUm = (prey: Prey): number =>
+  prey.animalUg ? Math.cbrt((6 / Math.PI) * prey.animalUg * UM3_IN_UG) : usualUm(prey);
+/** A microgram of water in cubic micrometres. */
+const UM3_IN_UG = 1e6;
 
 /**
- * The rungs that a brood climbs: each the largest food that fits, from the day that it does, beside the
+ * The rungs that a brood climbs: each the largest mouthful that fits, from the day that it does, beside the
  * one before for some days.
  * @param lengthOn  total length on a day from swimming free, cm; never falls
  * @param gapeShare of an adult of its species
@@ -39,14 +48,14 @@ const usual = ({ minUm, maxUm }: Prey): number => Math.sqrt(minUm * maxUm);
  * @param days      so many days are looked at
  * @returns in order; none where nothing fits in all that time
  */
-export function ladderOf(
+export function ladderOf<P extends Prey>(
   lengthOn: (day: number) => number,
   gapeShare: number,
-  preys: readonly Prey[],
+  preys: readonly P[],
   days: number,
-): Rung[] {
-  const bySize = [...preys].sort((a, b) => usual(a) - usual(b));
-  const rungs: Rung[] = [];
+): Rung<P>[] {
+  const bySize = [...preys].sort((a, b) => mouthfulUm(a) - mouthfulUm(b));
+  const rungs: Rung<P>[] = [];
   for (let day = 0; day < days; day += 1) {
     const mouthUm = widestPreyUm(lengthOn(day), gapeShare);
     const last = rungs.at(-1);
@@ -54,7 +63,7 @@ export function ladderOf(
     if (!largest) continue;
     const climbs =
       last === undefined ||
-      (usual(largest) >= STEP * usual(last.prey) && day - last.from >= LEAST_DAYS);
+      (mouthfulUm(largest) >= STEP * mouthfulUm(last.prey) && day - last.from >= LEAST_DAYS);
     if (!climbs) continue;
     if (last) last.to = day + OVERLAP;
     rungs.push({ prey: largest, from: day, to: Infinity, mouthUm });
@@ -64,4 +73,4 @@ export function ladderOf(
 
 /** The smallest of it go in, and its usual size nearly does. */
 const fits = (prey: Prey, mouthUm: number): boolean =>
-  prey.minUm <= mouthUm && usual(prey) <= PICKED * mouthUm;
+  prey.minUm <= mouthUm && usualUm(prey) <= PICKED * mouthUm;

@@ -1,13 +1,14 @@
 import { loadCatalogue } from '@open-larder/catalogue/load';
-import { broodOn, fryPortion, type BroodEvent, type FryDay } from '.';
+import { broodOn, fryPortion, type FryDay } from '.';
+import { told } from './brood.testkit';
 
 const on = (day: number) => `2026-03-${String(day).padStart(2, '0')}`;
-const line: BroodEvent[] = [
-  { kind: 'spawned', day: on(1) },
-  { kind: 'eggsSeen', day: on(1), count: 120 },
-  { kind: 'hatched', day: on(3) },
-  { kind: 'swimming', day: on(6) },
-  { kind: 'firstFood', day: on(6) },
+const line = [
+  told('spawned', on(1)),
+  told('eggsSeen', on(1), { count: 120 }),
+  told('hatched', on(3)),
+  told('swimming', on(6)),
+  told('firstFood', on(6)),
 ];
 
 describe('a line of events', () => {
@@ -17,7 +18,7 @@ describe('a line of events', () => {
     [3, 'larvae'],
     [6, 'fry'],
   ])('on day %d of March stands as %s', (day, phase) => {
-    expect(broodOn([{ kind: 'paired', day: '2026-02-20' }, ...line], on(day) < on(1) ? '2026-02-28' : on(day)).phase).toBe(phase); // prettier-ignore
+    expect(broodOn([told('paired', '2026-02-20'), ...line], on(day) < on(1) ? '2026-02-28' : on(day)).phase).toBe(phase); // prettier-ignore
   });
 
   it('is the same whatever the order in which it was told', () => {
@@ -25,39 +26,34 @@ describe('a line of events', () => {
   });
 
   it('believes the latest count, and says that the one before missed some', () => {
-    const counted: BroodEvent[] = [
+    const counted = [
       ...line,
-      { kind: 'counted', day: on(10), count: 40 },
-      { kind: 'counted', day: on(14), count: 55 },
+      told('counted', on(10), { count: 40 }),
+      told('counted', on(14), { count: 55 }),
     ];
     expect(broodOn(counted, on(12))).toMatchObject({ count: 40, recounted: false });
     expect(broodOn(counted, on(14))).toMatchObject({ count: 55, recounted: true });
-    const less: BroodEvent[] = [
+    const less = [
       ...counted,
-      { kind: 'lost', day: on(15), count: 5 },
-      { kind: 'rehomed', day: on(16), count: 20 },
+      told('lost', on(15), { count: 5 }),
+      told('rehomed', on(16), { count: 20 }),
     ];
     expect(broodOn(less, on(16)).count).toBe(30);
   });
 
   it('is over with eggs that were eaten, or a brooder that swallowed', () => {
-    expect(broodOn([...line.slice(0, 2), { kind: 'eggsEaten', day: on(2) }], on(2))).toMatchObject({
+    expect(broodOn([...line.slice(0, 2), told('eggsEaten', on(2))], on(2))).toMatchObject({
       phase: 'over',
       count: 0,
     });
-    const held: BroodEvent[] = [
-      { kind: 'spawned', day: on(1) },
-      { kind: 'swallowed', day: on(9) },
-    ];
+    const held = [told('spawned', on(1)), told('swallowed', on(9))];
     expect(broodOn(held, on(8)).phase).toBe('eggs');
     expect(broodOn(held, on(9)).phase).toBe('over');
-    expect(broodOn([...line, { kind: 'lost', day: on(20), count: 500 }], on(20)).phase).toBe(
-      'over',
-    );
+    expect(broodOn([...line, told('lost', on(20), { count: 500 })], on(20)).phase).toBe('over');
   });
 
   it('with two clutches in one tub is more, of two ages', () => {
-    const joined: BroodEvent[] = [...line, { kind: 'joined', day: on(11), count: 30 }];
+    const joined = [...line, told('joined', on(11), { count: 30 })];
     expect(broodOn(joined, on(11))).toMatchObject({ count: 150, mixed: true });
     expect(broodOn(joined, on(10)).mixed).toBe(false);
   });

@@ -1,79 +1,206 @@
-/** What happened to a brood on a day, as a line of events. */
-export type BroodEvent = { day: string } & (
-  | { kind: 'paired' | 'spawned' | 'parentsMoved' | 'attached' | 'firstFood' | 'moved' | 'sorted' }
-  | { kind: 'hatched' | 'swimming' | 'eggsEaten' | 'swallowed' | 'ended' }
-  | { kind: 'eggsSeen' | 'counted'; count: number }
-  /** So many died, were eaten, or went to somebody. */
-  | { kind: 'lost' | 'rehomed'; count: number }
-  /** Another clutch came into the same tub. */
-  | { kind: 'joined'; count: number }
-);
+import { daysBetween } from '../round';
+import type { BroodEventKind } from './vocabulary';
+
+/** What happened to a brood on a day: what does not belong to its kind is null. */
+export interface BroodEvent {
+  kind: BroodEventKind;
+  day: string;
+  /** The tub that it was in; null is the first. */
+  tubId: string | null;
+  /** Of a move: where they went. */
+  toTubId: string | null;
+  /** Animals: counted, lost, rehomed, joined, or moved; null of a move is all of them. */
+  count: number | null;
+  /** Total length, mm: the mean of a sample, its shortest and its longest. */
+  lengthMm: number | null;
+  shortMm: number | null;
+  longMm: number | null;
+  tempC: number | null;
+  /** Share of the water that was changed. */
+  share: number | null;
+}
+
+/** How one tub of a brood stands. */
+export interface TubState {
+  /** Null is the first. */
+  tubId: string | null;
+  /** The latest that are known, less those that left since; null where nobody counted. */
+  count: number | null;
+  /** The most that were known to be in it, or came into it. */
+  most: number | null;
+  lost: number;
+  /** A later count was higher than what should be left: the one before missed some. */
+  recounted: boolean;
+  /** More than one clutch of different ages is in it. */
+  mixed: boolean;
+  measured: { day: string; lengthMm: number; shortMm: number | null; longMm: number | null } | null;
+  changedOn: string | null;
+  sortedOn: string | null;
+}
 
 /** How a brood stands on a day. */
 export interface BroodState {
   phase: 'paired' | 'eggs' | 'larvae' | 'fry' | 'over';
   /** Days of what was seen: null where it was not yet. */
+  pairedOn: string | null;
   spawnedOn: string | null;
+  parentsMovedOn: string | null;
   hatchedOn: string | null;
   swimmingOn: string | null;
   firstFoodOn: string | null;
-  /** The latest that are known, less those that left since; null where nobody counted. */
+  treatedOn: string | null;
+  /** Of all its tubs; null where nobody counted in any. */
   count: number | null;
-  /** A later count was higher than what should be left: the one before missed some. */
   recounted: boolean;
-  /** More than one clutch of different ages is in it. */
   mixed: boolean;
+  rehomed: number;
+  tubs: TubState[];
+  /** Why it is over; null while it is not. */
+  ended: 'eaten' | 'swallowed' | 'ended' | 'none left' | null;
 }
-
-const ENDS: ReadonlySet<BroodEvent['kind']> = new Set(['eggsEaten', 'swallowed', 'ended']);
 
 /**
  * How a brood stands on a day, from the events up to then, in any order. The latest count is believed:
  * fry that were counted at 40 and then at 55 are 55, and the first count missed some.
  */
 export function broodOn(events: readonly BroodEvent[], day: string): BroodState {
-  const past = events
-    .filter((event) => event.day <= day)
-    .sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0));
-  const first = (kind: BroodEvent['kind']) =>
-    past.find((event) => event.kind === kind)?.day ?? null;
+  const past = inOrder(events.filter((event) => event.day <= day));
+  const first = (kind: BroodEventKind) => past.find((event) => event.kind === kind)?.day ?? null;
+  const tubs = tubsOf(past);
+  const known = tubs.flatMap(({ count }) => (count === null ? [] : [count]));
+  const count = known.length === 0 ? null : known.reduce((sum, one) => sum + one, 0);
   const state: BroodState = {
     phase: 'paired',
+    pairedOn: first('paired'),
     spawnedOn: first('spawned') ?? first('eggsSeen'),
+    parentsMovedOn: first('parentsMoved'),
     hatchedOn: first('hatched'),
-    swimmingOn: first('swimming'),
+    swimmingOn: first('swimming') ?? first('firstFood'),
     firstFoodOn: first('firstFood'),
-    count: null,
-    recounted: false,
-    mixed: past.some(({ kind }) => kind === 'joined'),
+    treatedOn: past.findLast(({ kind }) => kind === 'treated')?.day ?? null,
+    count,
+    recounted: tubs.some((tub) => tub.recounted),
+    mixed: tubs.some((tub) => tub.mixed),
+    rehomed: past.reduce((sum, one) => sum + (one.kind === 'rehomed' ? (one.count ?? 0) : 0), 0),
+    tubs,
+    ended: endOf(past, count),
   };
-  for (const event of past) {
-    switch (event.kind) {
-      case 'eggsSeen':
-      case 'counted':
-        if (event.kind === 'counted' && state.count !== null && event.count > state.count) {
-          state.recounted = true;
-        }
-        state.count = event.count;
-        break;
-      case 'lost':
-      case 'rehomed':
-        if (state.count !== null) state.count = Math.max(0, state.count - event.count);
-        break;
-      case 'joined':
-        state.count = (state.count ?? 0) + event.count;
-    }
-  }
-  state.phase = phaseOf(past, state);
-  if (state.phase === 'over')
-    state.count = past.some(({ kind }) => kind === 'ended') ? state.count : 0;
+  if (state.ended === 'eaten' || state.ended === 'swallowed') state.count = 0;
+  state.phase = phaseOf(state);
   return state;
 }
 
-function phaseOf(past: readonly BroodEvent[], state: BroodState): BroodState['phase'] {
-  if (past.some(({ kind }) => ENDS.has(kind)) || (state.count === 0 && past.length > 0))
-    return 'over';
-  if (state.swimmingOn ?? state.firstFoodOn) return 'fry';
+/** Two of one day in the order in which they were told. */
+export const inOrder = (events: readonly BroodEvent[]): BroodEvent[] =>
+  [...events].sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0));
+
+function endOf(past: readonly BroodEvent[], count: number | null): BroodState['ended'] {
+  const has = (kind: BroodEventKind) => past.some((event) => event.kind === kind);
+  if (has('eggsEaten')) return 'eaten';
+  if (has('swallowed')) return 'swallowed';
+  if (has('ended')) return 'ended';
+  return count === 0 ? 'none left' : null;
+}
+
+function phaseOf(state: BroodState): BroodState['phase'] {
+  if (state.ended !== null) return 'over';
+  if (state.swimmingOn) return 'fry';
   if (state.hatchedOn) return 'larvae';
   return state.spawnedOn ? 'eggs' : 'paired';
+}
+
+/** A tub of which nothing was told yet. */
+export const emptyTub = (tubId: string | null): TubState => ({
+  tubId,
+  count: null,
+  most: null,
+  lost: 0,
+  recounted: false,
+  mixed: false,
+  measured: null,
+  changedOn: null,
+  sortedOn: null,
+});
+
+function tubsOf(past: readonly BroodEvent[]): TubState[] {
+  const tubs = new Map<string | null, TubState>();
+  const tub = (tubId: string | null): TubState => {
+    const known = tubs.get(tubId);
+    if (known) return known;
+    const fresh = emptyTub(tubId);
+    tubs.set(tubId, fresh);
+    return fresh;
+  };
+  const came = (into: TubState, count: number) => {
+    into.count = (into.count ?? 0) + count;
+    into.most = Math.max(into.count, into.most ?? 0);
+  };
+  for (const event of past) {
+    const here = tub(event.tubId);
+    const count = event.count ?? 0;
+    switch (event.kind) {
+      case 'eggsSeen':
+      case 'counted':
+        if (event.count === null) break;
+        here.recounted = event.kind === 'counted' && here.count !== null && count > here.count;
+        here.count = count;
+        here.most = Math.max(count, here.most ?? 0);
+        break;
+      case 'lost':
+      case 'rehomed':
+        if (here.count !== null) here.count = Math.max(0, here.count - count);
+        if (event.kind === 'lost') here.lost += count;
+        break;
+      case 'joined':
+        here.mixed = true;
+        came(here, count);
+        break;
+      case 'moved': {
+        const gone = event.count ?? here.count;
+        if (event.toTubId === null || event.toTubId === event.tubId) break;
+        const there = tub(event.toTubId);
+        if (gone !== null) {
+          came(there, gone);
+          if (here.count !== null) here.count = Math.max(0, here.count - gone);
+        }
+        there.mixed ||= here.mixed;
+        there.measured ??= here.measured;
+        break;
+      }
+      case 'measured':
+        if (event.lengthMm !== null) {
+          const { lengthMm, shortMm, longMm } = event;
+          here.measured = { day: event.day, lengthMm, shortMm, longMm };
+        }
+        break;
+      case 'changed':
+        here.changedOn = event.day;
+        break;
+      case 'sorted':
+        here.sortedOn = event.day;
+    }
+  }
+  return [...tubs.values()];
+}
+
+/** A reading of warmth counts for its own day, and for so many after it unless there is another. Assumption. */
+const READING_HOLDS = 2;
+
+/**
+ * Water temperature on a day from laying: as it was read, or as it usually is.
+ * @param usualC where nobody read it, °C
+ */
+export function warmthOn(
+  events: readonly BroodEvent[],
+  spawnedOn: string,
+  usualC: number,
+): (day: number) => number {
+  const read = inOrder(events.filter(({ kind }) => kind === 'warmth')).map(({ day, tempC }) => ({
+    at: daysBetween(spawnedOn, day),
+    tempC: tempC ?? usualC,
+  }));
+  return (day) => {
+    const last = read.findLast(({ at }) => at <= day);
+    return last && day - last.at <= READING_HOLDS ? last.tempC : usualC;
+  };
 }

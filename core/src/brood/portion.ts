@@ -19,7 +19,12 @@ export interface FryDay {
   lightHours: number;
   /** Feeds that the keeper has moments for. */
   moments: number;
+  /** Share of the need that this food is to carry, where others stand beside it; all of it if left out. */
+  share?: number;
 }
+
+/** From this share of an adult's length on they are young fish, no fry. Assumption. */
+const JUVENILE_FROM = 0.35;
 
 /** What a brood eats in a day of one food. */
 export interface FryPortion {
@@ -43,14 +48,16 @@ export interface FryPortion {
  * @throws RangeError as the ration does, outside its lengths and temperatures
  */
 export function fryPortion(day: FryDay, food: FryFood): FryPortion {
-  const group = { ...day, stage: 'fry' as const, lengthMeasured: false };
-  const needKj = dailyNeed(group).value;
+  const juvenile = day.lengthCm >= JUVENILE_FROM * day.species.adultLengthCm;
+  const stage = juvenile ? ('juvenile' as const) : ('fry' as const);
+  const group = { ...day, stage, lengthMeasured: false };
+  const needKj = dailyNeed(group).value * (day.share ?? 1);
   const kjPerG = digestibleEnergy(food.name, food.composition, day.species.guild).value;
   const dry = 1 - food.composition.moisture;
   const whole = kjPerG > 0 ? needKj / kjPerG : 0;
   const mealsWanted = Math.floor(day.lightHours / hoursUntilHungry(group).value) + 1;
   const meals = Math.max(1, Math.min(mealsWanted, day.moments));
-  const mostG = (largestMeal(group).value * meals) / dry;
+  const mostG = (largestMeal(group).value * (day.share ?? 1) * meals) / dry;
   const gramsPerDay = Math.min(whole, mostG);
   const inAnimals = (grams: number) =>
     food.animalUg === null ? null : Math.round((grams * 1e6) / food.animalUg);

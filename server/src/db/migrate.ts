@@ -12,6 +12,7 @@ import * as chores from './migrations/0009-chores';
 import * as looks from './migrations/0010-looks';
 import * as proposals from './migrations/0011-proposals';
 import * as vessels from './migrations/0012-vessels';
+import * as broods from './migrations/0013-broods';
 
 const MIGRATIONS = [
   house,
@@ -26,6 +27,7 @@ const MIGRATIONS = [
   looks,
   proposals,
   vessels,
+  broods,
 ];
 /** Arbitrary but fixed: two servers that start together migrate one after the other. */
 const LOCK = 741_093_122;

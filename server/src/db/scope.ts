@@ -26,7 +26,10 @@ type OnceTable =
   | 'looks'
   | 'trainings'
   | 'vessels'
-  | 'vessel_events';
+  | 'vessel_events'
+  | 'broods'
+  | 'brood_tubs'
+  | 'brood_events';
 
 /**
  * The one door to the database for a request: everything that passes carries the household.

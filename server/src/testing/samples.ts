@@ -253,6 +253,45 @@ export const sampleVesselEvent = (over: object = {}) => ({
   ...over,
 });
 
+/** A tub of ten litres, without a filter. */
+export const sampleBroodTub = (over: object = {}) => ({
+  id: uuidv7(),
+  name: 'Tub one',
+  litres: 10,
+  tempC: 24,
+  ph: 7,
+  filtered: false,
+  ...over,
+});
+
+/** Eggs of steel-blue killifish, picked into a tub. */
+export const sampleBrood = (over: object = {}) => ({
+  id: uuidv7(),
+  name: 'Steel-blues of March',
+  speciesKey: 'fundulopanchax-gardneri',
+  breeding: null,
+  tankId: null,
+  groupId: null,
+  raising: 'apart',
+  eggCare: 'moved',
+  firstWater: 'parents',
+  firstFood: null,
+  targetCm: null,
+  tub: sampleBroodTub(),
+  ...over,
+});
+
+export const sampleBroodEvent = (over: object = {}) => ({
+  id: uuidv7(),
+  kind: 'spawned',
+  day: '2026-03-01',
+  at: '2026-03-01T09:00:00.000Z',
+  hand: null,
+  note: '',
+  tubId: null,
+  ...over,
+});
+
 /** «No» to a training onto a food. */
 export const sampleAnswer = (
   house: { group: { id: string }; food: { id: string } },

@@ -1,0 +1,172 @@
+import { BREEDINGS } from '@open-larder/catalogue';
+import type { Way } from '@open-larder/catalogue/ways';
+import type { BroodStand, BroodWork } from '@open-larder/core/brood';
+import {
+  BROOD_EVENTS,
+  EGG_CARES,
+  FIRST_FOODS,
+  FIRST_WATERS,
+  RAISINGS,
+} from '@open-larder/core/brood/vocabulary';
+import { z } from 'zod';
+import { between, chosen, day, hand, id, instant, name, phrase, version } from './basics';
+
+/** Rows are validated when the catalogue is loaded; on the wire only their presence is checked. */
+export const way = z.custom<Way>(
+  (row) => typeof row === 'object' && row !== null && 'breeding' in row,
+);
+export const ways = z.object({ ways: z.array(way) });
+
+/** What is said of a brood, and may be corrected: the schools among it. */
+const fields = {
+  name,
+  /** The way of life it is told by, where it is another than its species’ usual one. */
+  breeding: z.enum(BREEDINGS).nullable(),
+  /** The tank of the parents, and their group there. */
+  tankId: id.nullable(),
+  groupId: id.nullable(),
+  raising: z.enum(RAISINGS),
+  eggCare: z.enum(EGG_CARES),
+  firstWater: z.enum(FIRST_WATERS),
+  /** Null takes what suits the mouth. */
+  firstFood: z.enum(FIRST_FOODS).nullable(),
+  /** Length at which somebody takes them; null is half of an adult’s. */
+  targetCm: between(0.3, 200, 'the length at which they go').nullable(),
+};
+
+const tubFields = {
+  name,
+  litres: between(0.2, 50_000, 'its litres'),
+  tempC: between(0, 40, 'its temperature'),
+  /** Null where nobody tested it. */
+  ph: between(4, 10, 'pH').nullable(),
+  /** A filter that has grown in. */
+  filtered: z.boolean(),
+};
+export const broodTubCreate = z.object({ id, ...tubFields });
+export const broodTubEdit = z.object({ version, ...tubFields });
+const broodTub = z.object({ id: z.string(), version: z.number(), ...tubFields });
+
+export const broodCreate = z.object({
+  id,
+  ...fields,
+  speciesKey: z.string().min(1, 'choose a species').max(60),
+  /** Where the eggs or young are now. */
+  tub: broodTubCreate,
+});
+export const broodEdit = z.object({ version, ...fields });
+
+const count = between(0, 100_000, 'a number of animals').int('count whole animals');
+const millimetres = between(0.5, 2000, 'length in mm');
+const base = { id, day, at: instant, hand, note: phrase.default(''), tubId: id.nullable() };
+
+/** Something that happened to a brood. A repeated send changes nothing. */
+export const broodEventCreate = z.discriminatedUnion('kind', [
+  z.object({
+    ...base,
+    kind: z.enum([
+      'paired',
+      'spawned',
+      'parentsMoved',
+      'attached',
+      'hatched',
+      'swimming',
+      'firstFood',
+      'sorted',
+      'treated',
+      'eggsEaten',
+      'swallowed',
+      'ended',
+    ]),
+  }),
+  z.object({ ...base, kind: z.enum(['eggsSeen', 'counted']), count }),
+  z.object({
+    ...base,
+    kind: z.enum(['lost', 'rehomed', 'joined']),
+    count: count.min(1, 'enter at least one'),
+  }),
+  z
+    .object({
+      ...base,
+      kind: z.literal('moved'),
+      toTubId: chosen('say into which tub'),
+      /** Null moves all of them. */
+      count: count.min(1, 'enter at least one').nullable(),
+    })
+    .refine((one) => one.tubId !== one.toTubId, {
+      path: ['toTubId'],
+      message: 'choose another tub than the one they are in',
+    }),
+  z
+    .object({
+      ...base,
+      kind: z.literal('measured'),
+      lengthMm: millimetres,
+      shortMm: millimetres.nullable(),
+      longMm: millimetres.nullable(),
+    })
+    .refine((one) => one.shortMm === null || one.shortMm <= one.lengthMm, {
+      path: ['shortMm'],
+      message: 'the shortest is no longer than the mean',
+    })
+    .refine((one) => one.longMm === null || one.longMm >= one.lengthMm, {
+      path: ['longMm'],
+      message: 'the longest is no shorter than the mean',
+    }),
+  z.object({
+    ...base,
+    kind: z.literal('changed'),
+    share: between(0.01, 1, 'the share of water'),
+  }),
+  z.object({ ...base, kind: z.literal('warmth'), tempC: between(0, 40, 'its temperature') }),
+]);
+export const broodEventUndo = z.object({ id, at: instant });
+
+/** An event as read back: what does not belong to its kind is null. */
+export const broodEvent = z.object({
+  id: z.string(),
+  broodId: z.string(),
+  kind: z.enum(BROOD_EVENTS),
+  day: z.string(),
+  at: z.string(),
+  hand: z.string().nullable(),
+  note: z.string(),
+  tubId: z.string().nullable(),
+  toTubId: z.string().nullable(),
+  count: z.number().nullable(),
+  lengthMm: z.number().nullable(),
+  shortMm: z.number().nullable(),
+  longMm: z.number().nullable(),
+  tempC: z.number().nullable(),
+  share: z.number().nullable(),
+});
+
+/** Computed by the core on the way out: only its presence is checked. */
+const stand = z.custom<BroodStand>(
+  (value) => typeof value === 'object' && value !== null && 'state' in value,
+);
+const work = z.custom<BroodWork>(
+  (value) => typeof value === 'object' && value !== null && 'says' in value,
+);
+
+/** A brood as it stands today. */
+export const brood = z.object({
+  id: z.string(),
+  speciesKey: z.string(),
+  ...fields,
+  tankId: z.string().nullable(),
+  groupId: z.string().nullable(),
+  version: z.number(),
+  tubs: z.array(broodTub),
+  stand,
+  work: z.array(work),
+});
+
+export type BroodCreate = z.infer<typeof broodCreate>;
+export type BroodFields = z.infer<typeof broodEdit>;
+export type BroodTubCreate = z.infer<typeof broodTubCreate>;
+export type BroodTubFields = z.infer<typeof broodTubEdit>;
+export type BroodTubRow = z.infer<typeof broodTub>;
+export type BroodEventCreate = z.infer<typeof broodEventCreate>;
+export type BroodEventRow = z.infer<typeof broodEvent>;
+export type BroodRow = z.infer<typeof brood>;

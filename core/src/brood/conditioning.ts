@@ -1,0 +1,64 @@
+import { NITRATE_PER_N, TAN_OF_PROTEIN } from '../water';
+import { assertRange } from '../units';
+
+/** A span of richer, more frequent meals, and the water that it is given in. */
+export interface Conditioning {
+  litres: number;
+  /** Protein in the food of the whole tank, grams a day, as it is fed now. */
+  proteinG: number;
+  /** Of that, what those that are conditioned get. */
+  theirsG: number;
+  /** Their food times so much: of the stage’s factor over the one they have now. */
+  times: number;
+  days: number;
+  /** How the water is changed: share, days between, nitrate of the new water in mg/L. */
+  share: number;
+  everyDays: number;
+  sourceMgL: number;
+}
+
+export interface Conditioned {
+  /** mg/L a day of ammonia nitrogen from food, before and while they are conditioned. */
+  tanBefore: number;
+  tanThen: number;
+  /** Peak of nitrate in a steady rhythm of changes, mg/L. */
+  nitrateBefore: number;
+  nitrateThen: number;
+  /** The share that holds the peak of before, at the same days between; null where none does. */
+  shareThen: number | null;
+  /** Days between changes of the same share that hold it; null where they would be less than one. */
+  everyThen: number | null;
+  /** Litres to change over the span, more than before. */
+  litresMore: number;
+}
+
+/**
+ * What conditioning adds to the water, and the changes that pay for it.
+ * @throws RangeError for a tank, a share or a factor that cannot be
+ * Source: ammonia from food after Timmons & Ebeling; a steady rhythm of changes peaks at the source
+ * plus what one interval adds, divided by the share. Plants take nothing up: an assumption, on the safe side.
+ */
+export function conditioned(of: Conditioning): Conditioned {
+  assertRange('litres', of.litres, 0.2, 100_000);
+  assertRange('share changed', of.share, 0.01, 1);
+  assertRange('days between changes', of.everyDays, 1, 365);
+  assertRange('times as much food', of.times, 0.1, 20);
+  const tan = (proteinG: number) => (proteinG * TAN_OF_PROTEIN * 1000) / of.litres;
+  const thenG = of.proteinG + of.theirsG * (of.times - 1);
+  const [tanBefore, tanThen] = [tan(of.proteinG), tan(thenG)];
+  const peak = (tanMgL: number, share: number) =>
+    of.sourceMgL + (tanMgL * NITRATE_PER_N * of.everyDays) / share;
+  const grows = tanBefore > 0 ? tanThen / tanBefore : 1;
+  const wanted = of.share * grows;
+  const every = Math.floor(of.everyDays / grows + 1e-9);
+  const changes = of.days / of.everyDays;
+  return {
+    tanBefore,
+    tanThen,
+    nitrateBefore: peak(tanBefore, of.share),
+    nitrateThen: peak(tanThen, of.share),
+    shareThen: wanted <= 1 ? wanted : null,
+    everyThen: every >= 1 ? every : null,
+    litresMore: Math.max(0, (Math.min(1, wanted) - of.share) * of.litres * changes),
+  };
+}

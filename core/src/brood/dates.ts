@@ -1,0 +1,88 @@
+import type { Way } from '@open-larder/catalogue/ways';
+import { addDays, daysBetween } from '../round';
+import { hatching, type Window } from './development';
+import { warmthOn, type BroodEvent, type BroodState } from './line';
+import type { BroodTraits } from './traits';
+import { WAITS } from './waits';
+
+/** A stage on its days: the day it is expected on, or was seen on, and the window around it. */
+export interface Dated {
+  stage: 'wet' | 'hatch' | 'swim' | 'born';
+  day: string;
+  from: string;
+  to: string;
+  seen: boolean;
+}
+
+const datedFrom =
+  (base: string) =>
+  (stage: Dated['stage'], { day, from, to, seen }: Window): Dated => ({
+    stage,
+    day: addDays(base, Math.round(day)),
+    from: addDays(base, Math.floor(from)),
+    to: addDays(base, Math.ceil(to)),
+    seen,
+  });
+
+const seenOn = (stage: Dated['stage'], day: string): Dated => ({
+  stage,
+  day,
+  from: day,
+  to: day,
+  seen: true,
+});
+
+/**
+ * The stages of a brood on their days, in order: what was seen on the day it was seen, the rest
+ * reckoned from there.
+ * @param usualC water temperature where none was read, °C
+ * @returns none where nothing tells when it began
+ */
+export function stagesOf(
+  state: BroodState,
+  { eggs }: BroodTraits,
+  way: Way,
+  events: readonly BroodEvent[],
+  usualC: number,
+): Dated[] {
+  const { pairedOn, spawnedOn, hatchedOn, swimmingOn } = state;
+  const swims = swimmingOn === null ? [] : [seenOn(eggs ? 'swim' : 'born', swimmingOn)];
+  if (eggs === null) {
+    if (swims.length > 0 || hatchedOn !== null) {
+      return swims.length > 0 ? swims : [seenOn('born', hatchedOn!)];
+    }
+    return [...waited(way, spawnedOn ?? pairedOn, spawnedOn)];
+  }
+  const usualHatch = hatching(eggs, () => usualC).hatch.day;
+  const base = spawnedOn ?? (hatchedOn === null ? null : addDays(hatchedOn, -Math.round(usualHatch))); // prettier-ignore
+  if (base === null) return swims;
+  const since = (day: string | null) => (day === null ? null : Math.max(0, daysBetween(base, day)));
+  const hatched = since(hatchedOn);
+  const swam = since(swimmingOn);
+  const dated = datedFrom(base);
+  const { hatch, swim } = hatching(eggs, warmthOn(events, base, usualC), {
+    // Nobody saw them hatch, but they swim: then it was before that.
+    hatched: hatched === null ? null : Math.min(hatched, swam ?? Infinity),
+    swimming: swam,
+  });
+  if (hatchedOn === null && swam !== null) return swims;
+  return [dated('hatch', hatch), dated('swim', swim)];
+}
+
+/** Eggs that are stored until they are wetted, and young that are born or leave their mussel. */
+function waited(way: Way, from: string | null, spawnedOn: string | null): Dated[] {
+  const { storedWeeksMin: least, storedWeeksMax: most, breeding } = way;
+  if (least !== null && most !== null) {
+    if (spawnedOn === null) return [];
+    const wet = { day: 7 * least, from: 7 * least, to: 7 * most, seen: false };
+    return [datedFrom(spawnedOn)('wet', wet)];
+  }
+  const wait = WAITS[breeding];
+  if (!wait || from === null) return [];
+  const middle = (wait.from + wait.to) / 2;
+  return [datedFrom(from)('born', { day: middle, ...wait, seen: false })];
+}
+
+/** The day from which on they eat: seen, expected, or null where nothing tells. */
+export const swimsOn = (stages: readonly Dated[]): Dated | null =>
+  stages.find(({ stage }) => stage === 'swim' || stage === 'born') ?? null;

@@ -1,0 +1,108 @@
+import fc from 'fast-check';
+import { broodWork, conditioned, litresFor, raisable, safeBesideCm, spreadOf, standOfBrood, wantsSorting } from '.'; // prettier-ignore
+import { broodOf, told, tub } from './brood.testkit';
+
+describe('conditioning', () => {
+  const usual = {
+    litres: 100,
+    proteinG: 1,
+    theirsG: 1,
+    times: 1.8,
+    days: 14,
+    share: 0.25,
+    everyDays: 7,
+    sourceMgL: 10,
+  };
+  it('adds ammonia and nitrate as its protein does, worked by hand', () => {
+    const told_ = conditioned(usual);
+    expect(told_.tanBefore).toBeCloseTo((1 * 0.092 * 1000) / 100, 9);
+    expect(told_.tanThen).toBeCloseTo(1.8 * told_.tanBefore, 9);
+    expect(told_.nitrateBefore).toBeCloseTo(10 + (0.92 * 4.43 * 7) / 0.25, 6);
+    expect(told_.nitrateThen).toBeCloseTo(10 + (1.8 * 0.92 * 4.43 * 7) / 0.25, 6);
+  });
+  it('is paid for by a larger share, or the same more often', () => {
+    const { shareThen, everyThen, litresMore, nitrateBefore } = conditioned(usual);
+    expect(shareThen).toBeCloseTo(0.45, 9);
+    expect(conditioned({ ...usual, share: shareThen! }).nitrateThen).toBeCloseTo(nitrateBefore, 9);
+    expect(everyThen).toBe(3);
+    expect(litresMore).toBeCloseTo(0.2 * 100 * 2, 9);
+    expect(conditioned({ ...usual, share: 0.6, times: 3 }).shareThen).toBeNull();
+    expect(conditioned({ ...usual, everyDays: 1, times: 3 }).everyThen).toBeNull();
+  });
+  it('costs nothing where nothing more is fed, and never less than before', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 1, max: 6, noNaN: true }), (times) => {
+        const told_ = conditioned({ ...usual, times });
+        expect(told_.nitrateThen).toBeGreaterThanOrEqual(told_.nitrateBefore);
+        expect(told_.litresMore).toBeGreaterThanOrEqual(0);
+      }),
+    );
+    expect(conditioned({ ...usual, times: 1 }).litresMore).toBe(0);
+    expect(() => conditioned({ ...usual, litres: 0 })).toThrow(RangeError);
+  });
+});
+
+describe('what a house can raise', () => {
+  const house = {
+    litres: 100,
+    targetCm: 2,
+    liveKj: 20,
+    oneKj: 0.1,
+    minutes: 30,
+    minutesPerTub: 10,
+    litresPerTub: 20,
+  };
+  it('is the least of litres, food and minutes', () => {
+    expect(raisable(house)).toEqual({ count: 120, limit: 'minutes', byLitres: 200, byFood: 200, byMinutes: 120 }); // prettier-ignore
+    expect(raisable({ ...house, litres: 20 })).toMatchObject({ count: 40, limit: 'litres' });
+    expect(raisable({ ...house, liveKj: 1 })).toMatchObject({ count: 10, limit: 'food' });
+    expect(() => raisable({ ...house, targetCm: 0 })).toThrow(RangeError);
+  });
+  it('goes back to its parents when it no longer fits their mouths', () => {
+    expect(safeBesideCm(6.5, 0.09)).toBeCloseTo(2.34, 9);
+  });
+});
+
+describe('tubs', () => {
+  const measured = { day: '2026-03-05', lengthMm: 10, shortMm: 6, longMm: 14 };
+  it('are sorted where lengths spread, once after each measurement', () => {
+    expect(spreadOf({ measured })).toBeCloseTo(8 / 3.08 / 10, 9);
+    expect(wantsSorting({ measured, sortedOn: null })).toBe(true);
+    expect(wantsSorting({ measured, sortedOn: '2026-03-06' })).toBe(false);
+    expect(wantsSorting({ measured: { ...measured, shortMm: 9, longMm: 11 }, sortedOn: null })).toBe(false); // prettier-ignore
+    expect(spreadOf({ measured: { ...measured, shortMm: null } })).toBeNull();
+  });
+  it('are too small for many that are long', () => {
+    expect(litresFor(100, 1.2)).toBeCloseTo(30, 9);
+    const task = broodOf('fundulopanchax-gardneri', {
+      today: '2026-04-10',
+      tubs: [tub({ litres: 5, filtered: true })],
+      events: [told('swimming', '2026-03-01'), told('counted', '2026-04-09', { count: 80 })],
+    });
+    const work = broodWork(task, standOfBrood(task));
+    expect(work.find(({ what }) => what === 'moveUp')!.why).toMatch(/^80 of \d/);
+  });
+  it('of fighters are parted when they are long enough', () => {
+    const betta = (day: string) => {
+      const task = broodOf('betta-splendens', {
+        today: day,
+        tubs: [tub({ litres: 100 })],
+        events: [told('swimming', '2026-01-01'), told('counted', '2026-01-02', { count: 30 })],
+      });
+      return broodWork(task, standOfBrood(task)).map(({ what }) => what);
+    };
+    expect(betta('2026-01-10')).not.toContain('apart');
+    expect(betta('2026-04-20')).toContain('apart');
+  });
+  it('are counted every other week', () => {
+    const counted = (day: string) => {
+      const task = broodOf('fundulopanchax-gardneri', {
+        today: '2026-03-20',
+        events: [told('swimming', '2026-03-01'), told('counted', day, { count: 10 })],
+      });
+      return broodWork(task, standOfBrood(task)).map(({ what }) => what);
+    };
+    expect(counted('2026-03-15')).not.toContain('count');
+    expect(counted('2026-03-02')).toContain('count');
+  });
+});

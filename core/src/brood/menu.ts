@@ -1,0 +1,36 @@
+import type { Composition } from '../food';
+import type { Prey } from './ladder';
+import { usualUm } from './ladder';
+import type { FirstFood } from './vocabulary';
+
+/** A food that a brood may be given, on the shelf, from a culture, or from one that could be started. */
+export interface BroodFood extends Prey {
+  live: boolean;
+  composition: Composition;
+  /** Wet mass of one, µg; null for what is not counted. */
+  animalUg: number | null;
+  unit: { name: string; plural: string; massG: number; step: number };
+  /** The culture that gives it; null for what is bought. */
+  kindKey: string | null;
+  foodId: string | null;
+  /** It is on the shelf, or a culture of it gives. */
+  there: boolean;
+  /** Days from the start of a culture until it gives; 0 for what is bought. */
+  leadDays: number;
+}
+
+/** Newly hatched brine shrimp are this wide at their smallest, µm; what is usually smaller is none. */
+const SHRIMP_UM = 170;
+
+/** What of the foods a school gives. */
+export const menuOf = (foods: readonly BroodFood[], first: FirstFood): BroodFood[] =>
+  foods.filter((food) => {
+    if (first === 'powder') return !food.live;
+    return first !== 'shrimp' || !food.live || usualUm(food) >= SHRIMP_UM;
+  });
+
+/** What is given to the smallest first where brine shrimp does not fit, and brine shrimp where it does. */
+export const defaultFirstFood = (breeding: string, mouthUm: number): FirstFood => {
+  if (breeding === 'egg carrier' || breeding === 'clutch layer') return 'film';
+  return mouthUm >= SHRIMP_UM ? 'shrimp' : 'smallest';
+};

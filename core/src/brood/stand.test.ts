@@ -1,0 +1,217 @@
+import { addDays, daysBetween } from '../round';
+import { broodWork, LADDER_DAYS, standOfBrood, type BroodTask } from '.';
+import { broodOf, liveFood, speciesOf, told, tub } from './brood.testkit';
+
+const KILLI = 'fundulopanchax-gardneri';
+const laid = '2026-03-01';
+const on = (day: number) => addDays(laid, day);
+const stand = (task: BroodTask) => standOfBrood(task);
+const works = (task: BroodTask) => broodWork(task, stand(task)).map(({ what }) => what);
+
+/** A killifish brood of forty that swim since the first of March. */
+const fry = (over: Partial<BroodTask> = {}): BroodTask =>
+  broodOf(KILLI, {
+    today: on(9),
+    events: [told('swimming', laid), told('counted', laid, { count: 40 })],
+    ...over,
+  });
+
+describe('how a brood stands', () => {
+  it('waits for nothing that nobody saw begin', () => {
+    const empty = stand(broodOf(KILLI));
+    expect(empty).toMatchObject({ stages: [], next: null, rungs: [], feeds: [], demand: [] });
+    expect(stand(broodOf(KILLI, { tubs: [] })).tubs).toEqual([]);
+  });
+
+  it('has a ladder whose foods fit on their days, and that ends with none left out', () => {
+    const { rungs, lengthsCm, mouthsUm } = stand(fry());
+    expect(lengthsCm).toHaveLength(LADDER_DAYS);
+    expect(lengthsCm).toEqual([...lengthsCm].sort((a, b) => a - b));
+    rungs.forEach(({ from, to, minUm, mouthUm }, at) => {
+      expect(minUm).toBeLessThanOrEqual(mouthUm);
+      expect(mouthUm).toBeCloseTo(mouthsUm[daysBetween(laid, from)]!, 9);
+      const next = rungs[at + 1];
+      expect(to).toBe(next ? addDays(next.from, 4) : null);
+    });
+    expect(rungs.map(({ key }) => key)).toEqual(['vinegar-worms', 'brine-shrimp', 'moina']);
+  });
+
+  it('asks for a culture so many days before its rung, and for none that stands', () => {
+    const missing = [liveFood('brine-shrimp'), liveFood('moina', { there: false, leadDays: 12 })];
+    const [shrimp, moina] = stand(fry({ foods: missing })).rungs;
+    expect(shrimp!.startBy).toBeNull();
+    expect(daysBetween(moina!.startBy!, moina!.from)).toBe(12);
+    const early = fry({ foods: missing, today: addDays(moina!.startBy!, -5) });
+    expect(works(early)).not.toContain('start');
+    const due = fry({ foods: missing, today: addDays(moina!.startBy!, -1) });
+    expect(works(due)).toContain('start');
+    const late = fry({ foods: missing, today: addDays(moina!.startBy!, 2) });
+    const start = broodWork(late, stand(late)).find(({ what }) => what === 'start');
+    expect(start).toMatchObject({ says: 'Start Moina at once', pressing: true });
+    expect(start!.why).toMatch(/2 late/);
+  });
+
+  it('wants of each food what it feeds on that day, to the gram', () => {
+    const { demand } = stand(fry());
+    for (const ahead of [0, 7, 20]) {
+      const then = stand(fry({ today: on(9 + ahead) }));
+      for (const { key, gramsPerDay } of then.feeds) {
+        const wanted = demand.find((one) => one.key === key)!;
+        expect(wanted.gramsOn[ahead]).toBeCloseTo(gramsPerDay, 9);
+      }
+    }
+  });
+
+  it('feeds more as they grow, and by their number', () => {
+    const grams = (task: BroodTask) =>
+      stand(task).feeds.reduce((sum, feed) => sum + feed.gramsPerDay, 0);
+    const shrimp = [liveFood('brine-shrimp')];
+    const at = (day: number) => grams(fry({ today: on(day), foods: shrimp }));
+    expect(at(20)).toBeGreaterThan(at(9));
+    const half = fry({ foods: shrimp, events: [told('swimming', laid), told('counted', laid, { count: 20 })] }); // prettier-ignore
+    expect(at(9) / grams(half)).toBeCloseTo(2, 9);
+    expect(stand(half).feeds[0]!.unitsPerMeal).toBeGreaterThan(0);
+  });
+
+  it('takes the school’s first food, and says how long nothing of it fits', () => {
+    const small = broodOf('trichopodus-leerii', { today: on(1), events: [told('swimming', laid)] });
+    expect(stand(small).firstFood).toBe('smallest');
+    expect(stand(small).gapDays).toBe(0);
+    const shrimp = { ...small, firstFood: 'shrimp' as const };
+    expect(stand(shrimp).gapDays).toBeGreaterThan(2);
+    const hungry = broodWork(shrimp, stand(shrimp)).find(({ what }) => what === 'firstFood');
+    expect(hungry).toMatchObject({ pressing: true });
+    const powder = { ...small, firstFood: 'powder' as const };
+    expect(stand(powder).rungs).toEqual([]);
+  });
+
+  it('goes on from a length that was measured, in its tub and for the brood', () => {
+    const plain = stand(fry());
+    const longer = plain.lengthCm! * 10 + 2;
+    const measured = fry({ events: [...fry().events, told('measured', on(9), { lengthMm: longer })] }); // prettier-ignore
+    expect(stand(measured).lengthCm).toBeCloseTo(longer / 10, 6);
+    expect(stand(measured).tubs[0]!.lengthCm).toBeCloseTo(longer / 10, 6);
+    expect(stand(measured).target! < plain.target!).toBe(true);
+    const huge = speciesOf(KILLI).adultLengthCm * 30;
+    const never = fry({ events: [...fry().events, told('measured', on(9), { lengthMm: huge })] });
+    expect(stand(never).lengthCm).toBeCloseTo(plain.lengthCm!, 9);
+  });
+
+  it('changes what its food does to the water, and none where a filter does it', () => {
+    const [one] = stand(fry()).tubs;
+    expect(one!.change).toBeGreaterThan(0);
+    expect(one!.hours).toBeGreaterThan(0);
+    const [two] = stand(fry({ tubs: [tub({ litres: 20 })] })).tubs;
+    expect(one!.change! / two!.change!).toBeCloseTo(2, 9);
+    const [filtered] = stand(fry({ tubs: [tub({ filtered: true })] })).tubs;
+    expect(filtered).toMatchObject({ change: 0, hours: null });
+    const cup = fry({ tubs: [tub({ litres: 0.3, ph: 8.5 })] });
+    expect(stand(cup).tubs[0]!.change).toBeNull();
+    expect(works(cup)).toEqual(expect.arrayContaining(['change', 'moveUp']));
+  });
+
+  it('tells the day on which they are long enough, with a window', () => {
+    const { target, targetFrom, targetTo, targetCm } = stand(fry({ targetCm: 2 }));
+    expect(targetCm).toBe(2);
+    expect([targetFrom!, target!, targetTo!]).toEqual([targetFrom!, target!, targetTo!].sort());
+    const soon = fry({ targetCm: 2, today: addDays(target!, -3) });
+    expect(works(soon)).toContain('home');
+    expect(stand(fry({ targetCm: 150 })).target).toBeNull();
+  });
+});
+
+describe('odd cases of a brood', () => {
+  it('two clutches in one tub are of two ages, and counted together', () => {
+    const task = fry({ events: [...fry().events, told('joined', on(5), { count: 25 })] });
+    expect(stand(task).state).toMatchObject({ count: 65, mixed: true });
+  });
+
+  it('a hatch a day early brings all that follows forward, and its cultures with it', () => {
+    const events = [told('spawned', laid)];
+    const foods = [liveFood('brine-shrimp', { there: false, leadDays: 2 })];
+    const before = stand(broodOf(KILLI, { events, foods, today: on(10) }));
+    const early = addDays(before.next!.day, -1);
+    const after = stand(broodOf(KILLI, { events: [...events, told('hatched', early)], foods, today: early })); // prettier-ignore
+    expect(after.swim!.day < before.swim!.day).toBe(true);
+    expect(after.rungs[0]!.startBy! < before.rungs[0]!.startBy!).toBe(true);
+  });
+
+  it.each(['eggsEaten', 'swallowed', 'ended'] as const)(
+    '%s ends it: nothing more is asked',
+    (kind) => {
+      const task = broodOf(KILLI, { events: [told('spawned', laid), told(kind, on(3))], today: on(4) }); // prettier-ignore
+      const told_ = stand(task);
+      expect(told_.state.phase).toBe('over');
+      expect(told_.next).toBeNull();
+      expect(told_.demand).toEqual([]);
+      expect(broodWork(task, told_)).toEqual([]);
+    },
+  );
+
+  it('a temperature that fell in the night puts hatching off', () => {
+    const events = [told('spawned', laid)];
+    const plain = stand(broodOf(KILLI, { events, today: on(5) }));
+    const cold = stand(
+      broodOf(KILLI, { events: [...events, told('warmth', on(4), { tempC: 15 })], today: on(5) }),
+    );
+    expect(cold.next!.day > plain.next!.day).toBe(true);
+    // Three days at the most are believed to be as cold: they make 9/10·ln 2.5 less than their way.
+    const lost = 3 * (1 - 2.5 ** -0.9);
+    expect(daysBetween(plain.next!.day, cold.next!.day)).toBe(Math.round(lost));
+  });
+
+  it('fry counted at 40 and then at 55 are 55', () => {
+    const task = fry({ events: [...fry().events, told('counted', on(8), { count: 55 })] });
+    expect(stand(task)).toMatchObject({ count: 55, counted: true });
+    expect(stand(task).state.recounted).toBe(true);
+    expect(stand(task).tubs[0]!.survival).toBe(1);
+  });
+
+  it('a keeper away for three days in week one leaves fry that do not stand it', () => {
+    const { standsHours } = stand(fry({ today: on(3) }));
+    expect(standsHours).toBeGreaterThan(0);
+    expect(standsHours).toBeLessThanOrEqual(24);
+  });
+
+  it('swimming that was seen without hatching counts, and laying is not needed', () => {
+    const task = broodOf(KILLI, { events: [told('spawned', laid), told('swimming', on(14))], today: on(20) }); // prettier-ignore
+    expect(stand(task).swim).toMatchObject({ day: on(14), seen: true });
+    expect(stand(task).next).toBeNull();
+  });
+});
+
+describe('other ways of life', () => {
+  it('young that are born are waited for, and eat from that day', () => {
+    const paired = broodOf('poecilia-reticulata', {
+      events: [told('paired', laid)],
+      today: on(20),
+    });
+    expect(stand(paired).next).toMatchObject({ stage: 'born', from: on(24), to: on(35) });
+    const born = broodOf('poecilia-reticulata', {
+      events: [told('paired', laid), told('swimming', on(28))],
+      today: on(28),
+    });
+    expect(stand(born)).toMatchObject({ next: null, gapDays: 0 });
+    expect(stand(born).feeds.length).toBeGreaterThan(0);
+  });
+
+  it('eggs that are stored are wetted when their weeks are over', () => {
+    const annual = { ...broodOf('nothobranchius-guentheri'), events: [told('spawned', laid)] };
+    const waits = stand({ ...annual, eggCare: 'stored', today: on(10) });
+    expect(waits.next).toMatchObject({ stage: 'wet', from: on(42) });
+    expect(works({ ...annual, today: on(43) })).toContain('wet');
+    const wetted = {
+      ...annual,
+      events: [...annual.events, told('hatched', on(60))],
+      today: on(60),
+    };
+    expect(stand(wetted).swim!.day).toBe(on(60));
+  });
+
+  it('a brooder holds until she releases, later than the eggs hatch', () => {
+    const task = broodOf('labidochromis-caeruleus', { events: [told('spawned', laid)], today: on(2) }); // prettier-ignore
+    const [hatch, swim] = stand(task).stages;
+    expect(daysBetween(hatch!.day, swim!.day)).toBeGreaterThan(5);
+    expect(works(task)).not.toContain('parents');
+  });
+});

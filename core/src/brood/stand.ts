@@ -1,0 +1,369 @@
+import type { Species } from '@open-larder/catalogue';
+import type { Way } from '@open-larder/catalogue/ways';
+import { toHandUnits } from '../food';
+import { longestSafeGap } from '../ration';
+import { addDays, daysBetween } from '../round';
+import { stagesOf, swimsOn, type Dated } from './dates';
+import { growingFrom, type Growing } from './growing';
+import { ladderOf, type Rung } from './ladder';
+import { daysToLength, growthOf } from './length';
+import { broodOn, emptyTub, type BroodEvent, type BroodState, type TubState } from './line';
+import { defaultFirstFood, menuOf, type BroodFood } from './menu';
+import { widestPreyUm } from './mouth';
+import { fryPortion } from './portion';
+import { broodTraits, type BroodTraits } from './traits';
+import { spreadOf, survivalOf, wantsSorting, litresFor } from './tub';
+import type { EggCare, FirstFood, Raising } from './vocabulary';
+import { changeFor, hoursUntilConcern } from './water';
+
+export interface BroodTub {
+  id: string;
+  name: string;
+  litres: number;
+  tempC: number;
+  /** Null counts as 7.5, at which ammonia is told rather too early. */
+  ph: number | null;
+  /** A filter that has grown in takes the ammonia up: then no daily change is reckoned. */
+  filtered: boolean;
+}
+
+/** What a brood is told from. */
+export interface BroodTask {
+  species: Species;
+  way: Way;
+  events: readonly BroodEvent[];
+  /** The first is where it began; none is a litre of room for what is not told. */
+  tubs: readonly BroodTub[];
+  raising: Raising;
+  /** Null takes what suits the mouth. */
+  firstFood: FirstFood | null;
+  eggCare: EggCare;
+  foods: readonly BroodFood[];
+  today: string;
+  /** Moments of the day at which somebody feeds, and hours of light. */
+  feeds: number;
+  lightHours: number;
+  /** Length at which somebody takes them, cm; null takes half of an adult’s. */
+  targetCm: number | null;
+}
+
+/** A rung on its days. */
+export interface RungDay {
+  key: string;
+  name: string;
+  live: boolean;
+  kindKey: string | null;
+  foodId: string | null;
+  minUm: number;
+  maxUm: number;
+  mouthUm: number;
+  from: string;
+  /** The first day without it; null for the last. */
+  to: string | null;
+  there: boolean;
+  /** The last day on which its culture can be started in time; null for what is there or is bought. */
+  startBy: string | null;
+  leadDays: number;
+}
+
+/** What a brood gets of one food on a day. */
+export interface Feed {
+  key: string;
+  name: string;
+  live: boolean;
+  share: number;
+  gramsPerDay: number;
+  meals: number;
+  mealsWanted: number;
+  gramsPerMeal: number;
+  animalsPerMeal: number | null;
+  unitsPerMeal: number;
+  unit: BroodFood['unit'];
+  carried: number;
+}
+
+export interface TubStand extends TubState {
+  id: string;
+  name: string;
+  litres: number;
+  tempC: number;
+  lengthCm: number | null;
+  /** Coefficient of variation of the lengths; null where the ends were not measured. */
+  spread: number | null;
+  survival: number | null;
+  sort: boolean;
+  /** Litres that they want at their length; null where nobody counted. */
+  wantsL: number | null;
+  gramsPerDay: number;
+  /** Hours until its ammonia is of concern after a change of all; null filtered or without food. */
+  hours: number | null;
+  /** Share to change each day; null where no change is enough, 0 where none is reckoned. */
+  change: number | null;
+}
+
+/** Everything that is told of a brood on a day. */
+export interface BroodStand {
+  state: BroodState;
+  stages: Dated[];
+  /** What is waited for next; null where nothing is. */
+  next: Dated | null;
+  swim: Dated | null;
+  assumed: BroodTraits['assumed'];
+  growthAssumed: boolean;
+  firstFood: FirstFood;
+  /** Young that are reckoned with, and whether anybody counted them. */
+  count: number;
+  counted: boolean;
+  lengthCm: number | null;
+  /** Mean length on each day from swimming free, cm. */
+  lengthsCm: number[];
+  mouthsUm: number[];
+  rungs: RungDay[];
+  /** Days from swimming free on which nothing of the school’s fits. */
+  gapDays: number;
+  feeds: Feed[];
+  tubs: TubStand[];
+  /** Hours that they stand without food, today. */
+  standsHours: number | null;
+  targetCm: number;
+  target: Dated['day'] | null;
+  targetFrom: string | null;
+  targetTo: string | null;
+  /** By food, grams a day from today on. */
+  demand: { key: string; foodId: string | null; kindKey: string | null; gramsOn: number[] }[];
+}
+
+/** So far from swimming free the ladder is looked at, and so far ahead what it wants. */
+export const LADDER_DAYS = 120;
+export const DEMAND_DAYS = 42;
+/** Where nobody counted, so many are reckoned with. Assumption. */
+const UNCOUNTED = 50;
+/** Half of an adult’s length is what most are given away at. Assumption. */
+const TARGET_OF_ADULT = 0.5;
+/** Growth is off by so much where only its kind tells it, and where its species does. Assumptions. */
+const GROWTH_OFF = { assumed: 0.3, known: 0.15 };
+/** pH of a tub that nobody tested: on the side of caution for ammonia. Assumption. */
+const UNTESTED_PH = 7.5;
+const DAY_H = 24;
+const HERE: BroodTub = { id: '', name: '', litres: 1, tempC: 24, ph: null, filtered: true };
+
+/**
+ * How a brood stands on a day, and what is to come: stages, ladder, portions, tubs, the day somebody
+ * takes them, and what it wants of each food.
+ * @throws RangeError as what it is made of, outside its lengths and temperatures
+ */
+export function standOfBrood(task: BroodTask): BroodStand {
+  const { species, way, today } = task;
+  const first = task.tubs[0] ?? HERE;
+  const events = task.events.map((event) => ({ ...event, tubId: event.tubId ?? first.id }));
+  const told = broodOn(events, today);
+  const traits = broodTraits(species, way);
+  const stages = stagesOf(told, traits, way, events, first.tempC);
+  const swim = swimsOn(stages);
+  // Where no eggs are waited for, young that were seen eat from that day.
+  const born = told.phase === 'larvae' && swim?.seen === true;
+  const state: BroodState = born ? { ...told, phase: 'fry' } : told;
+  const growth = growingFrom(traits, first.tempC, swim, state.tubs);
+  const mouthOf = (cm: number) => widestPreyUm(cm, species.gapeShare);
+  const lengthsCm = swim === null ? [] : days(LADDER_DAYS).map((day) => growth.lengthCm(day));
+  const firstFood =
+    task.firstFood ?? defaultFirstFood(way.breeding, mouthOf(traits.larvalLengthMm / 10));
+  const climbed =
+    swim === null
+      ? []
+      : ladderOf(
+          (day) => growth.lengthCm(day),
+          species.gapeShare,
+          menuOf(task.foods, firstFood),
+          LADDER_DAYS,
+        );
+  const count = state.count ?? UNCOUNTED;
+  const feedsOn = (day: number) => feedsOf(task, climbed, growth.lengthCm(day), count, day, first);
+  const age = swim === null ? null : daysBetween(swim.day, today);
+  // Nobody feeds what nobody saw swim, though its day has come: it would only foul.
+  const eating = age !== null && age >= 0 && state.phase === 'fry';
+  const feeds = eating && age < LADDER_DAYS ? feedsOn(age) : [];
+  const lengthCm = age !== null && age >= 0 ? growth.lengthCm(age) : null;
+  return {
+    state,
+    stages,
+    next: state.phase === 'over' ? null : (stages.find(({ seen }) => !seen) ?? null),
+    swim,
+    assumed: traits.assumed,
+    growthAssumed: growthOf(traits).assumed,
+    firstFood,
+    count,
+    counted: state.count !== null,
+    lengthCm,
+    lengthsCm,
+    mouthsUm: lengthsCm.map(mouthOf),
+    rungs: swim === null ? [] : climbed.map((rung) => dayOfRung(rung, swim.day)),
+    gapDays: swim === null ? 0 : (climbed[0]?.from ?? LADDER_DAYS),
+    feeds,
+    tubs: tubsOf(task, state, feeds, growth, age, first),
+    standsHours: lengthCm === null || !eating ? null : standsFor(species, lengthCm, first.tempC),
+    ...targetOf(task, traits, growth, swim, first.tempC),
+    demand: state.phase === 'over' || age === null ? [] : demandOf(climbed, age, feedsOn),
+  };
+}
+
+const days = (count: number) => Array.from({ length: count }, (_, day) => day);
+
+function dayOfRung({ prey, from, to, mouthUm }: Rung<BroodFood>, swimDay: string): RungDay {
+  const { key, name, live, kindKey, foodId, minUm, maxUm, there, leadDays } = prey;
+  const day = addDays(swimDay, from);
+  return {
+    key,
+    name,
+    live,
+    kindKey,
+    foodId,
+    minUm,
+    maxUm,
+    mouthUm,
+    from: day,
+    to: to === Infinity ? null : addDays(swimDay, to),
+    there,
+    startBy: there || kindKey === null ? null : addDays(day, -leadDays),
+    leadDays,
+  };
+}
+
+/** What is given on a day of age: rungs that overlap share it. */
+function feedsOf(
+  task: BroodTask,
+  rungs: readonly Rung<BroodFood>[],
+  lengthCm: number,
+  count: number,
+  age: number,
+  { tempC }: BroodTub,
+): Feed[] {
+  const on = rungs.filter(({ from, to }) => from <= age && age < to);
+  return on.map(({ prey }): Feed => {
+    const portion = fryPortion(
+      {
+        species: task.species,
+        lengthCm,
+        count,
+        tempC,
+        lightHours: task.lightHours,
+        moments: task.feeds,
+        share: 1 / on.length,
+      },
+      prey,
+    );
+    return {
+      key: prey.key,
+      name: prey.name,
+      live: prey.live,
+      share: 1 / on.length,
+      gramsPerDay: portion.gramsPerDay,
+      meals: portion.meals,
+      mealsWanted: portion.mealsWanted,
+      gramsPerMeal: portion.gramsPerMeal,
+      animalsPerMeal: portion.animalsPerMeal,
+      unitsPerMeal: toHandUnits(portion.gramsPerMeal, prey.unit),
+      unit: prey.unit,
+      carried: portion.carried,
+    };
+  });
+}
+
+function tubsOf(
+  task: BroodTask,
+  state: BroodState,
+  feeds: readonly Feed[],
+  growth: Growing,
+  age: number | null,
+  first: BroodTub,
+): TubStand[] {
+  const states = new Map(state.tubs.map((tub) => [tub.tubId, tub]));
+  const gramsPerDay = feeds.reduce((sum, feed) => sum + feed.gramsPerDay, 0);
+  const byKey = new Map(task.foods.map((food) => [food.key, food]));
+  const proteinG = feeds.reduce(
+    (sum, { key, gramsPerDay: grams }) => sum + grams * byKey.get(key)!.composition.protein,
+    0,
+  );
+  const protein = gramsPerDay > 0 ? proteinG / gramsPerDay : 0;
+  return task.tubs.map((tub): TubStand => {
+    const stands = states.get(tub.id) ?? emptyTub(tub.id);
+    const lengthCm =
+      age === null || age < 0 ? null : growth.lengthCm(age, growth.ahead(stands.measured));
+    // Where nobody counted, the first tub has them all.
+    const share =
+      state.count === null ? (tub.id === first.id ? 1 : 0) : state.count === 0 ? 0 : (stands.count ?? 0) / state.count; // prettier-ignore
+    const water = {
+      litres: tub.litres,
+      ph: tub.ph ?? UNTESTED_PH,
+      tempC: tub.tempC,
+      foodGPerDay: gramsPerDay * share,
+      protein,
+    };
+    const still = tub.filtered || water.foodGPerDay === 0;
+    return {
+      ...stands,
+      id: tub.id,
+      name: tub.name,
+      litres: tub.litres,
+      tempC: tub.tempC,
+      lengthCm,
+      spread: spreadOf(stands),
+      survival: survivalOf(stands),
+      sort: wantsSorting(stands),
+      wantsL: stands.count === null || lengthCm === null ? null : litresFor(stands.count, lengthCm),
+      gramsPerDay: water.foodGPerDay,
+      hours: still ? null : hoursUntilConcern({ ...water, tanMgL: 0 }),
+      change: still ? 0 : changeFor(water, DAY_H),
+    };
+  });
+}
+
+const standsFor = (species: Species, lengthCm: number, tempC: number): number =>
+  longestSafeGap({ species, stage: 'fry', count: 1, lengthCm, lengthMeasured: false, tempC }).value;
+
+function targetOf(
+  { species, targetCm: wanted }: BroodTask,
+  traits: BroodTraits,
+  growth: Growing,
+  swim: Dated | null,
+  tempC: number,
+): Pick<BroodStand, 'target' | 'targetCm' | 'targetFrom' | 'targetTo'> {
+  const targetCm = wanted ?? species.adultLengthCm * TARGET_OF_ADULT;
+  const age = daysToLength(traits, targetCm, tempC);
+  if (swim === null || age === null) {
+    return { targetCm, target: null, targetFrom: null, targetTo: null };
+  }
+  const left = age - growth.aheadDays;
+  const off = growthOf(traits).assumed ? GROWTH_OFF.assumed : GROWTH_OFF.known;
+  const on = (day: number) => addDays(swim.day, Math.round(day));
+  return {
+    targetCm,
+    target: on(left),
+    targetFrom: on(left * (1 - off)),
+    targetTo: on(left * (1 + off)),
+  };
+}
+
+function demandOf(
+  rungs: readonly Rung<BroodFood>[],
+  age: number,
+  feedsOn: (age: number) => Feed[],
+): BroodStand['demand'] {
+  const wanted = new Map(
+    rungs.map(({ prey }) => [
+      prey.key,
+      {
+        key: prey.key,
+        foodId: prey.foodId,
+        kindKey: prey.kindKey,
+        gramsOn: Array<number>(DEMAND_DAYS).fill(0),
+      },
+    ]),
+  );
+  for (const ahead of days(DEMAND_DAYS)) {
+    const on = age + ahead;
+    if (on < 0 || on >= LADDER_DAYS) continue;
+    for (const { key, gramsPerDay } of feedsOn(on)) wanted.get(key)!.gramsOn[ahead] = gramsPerDay;
+  }
+  return [...wanted.values()].filter(({ gramsOn }) => gramsOn.some((grams) => grams > 0));
+}

@@ -1,0 +1,245 @@
+import { sayUnits } from '../food';
+import { daysBetween } from '../round';
+import { sayNumber } from '../units';
+import { safeBesideCm } from './raise';
+import type { BroodStand, BroodTask, TubStand } from './stand';
+import type { BroodWorkKind } from './vocabulary';
+
+/** Something to do for a brood today, with why. */
+export interface BroodWork {
+  what: BroodWorkKind;
+  /** What is to be done, as a keeper would say it. */
+  says: string;
+  why: string;
+  /** It cannot wait until tomorrow. */
+  pressing: boolean;
+  /** The tub that it is about; null is the brood. */
+  tubId: string | null;
+}
+
+/** They are counted every so many days. Assumption. */
+const COUNT_EVERY = 14;
+/** From this share of an adult’s length on kinds that live alone fight. Assumption. */
+const FIGHT_FROM = 0.4;
+/** Kinds that are usually kept in so few do not stand each other. Assumption. */
+const ALONE = 2;
+/** A culture that must be started is told so many days before. */
+const START_AHEAD = 3;
+/** So many days before somebody takes them it is told. */
+const HOME_AHEAD = 7;
+/** A change of more than this a day is as much work as a larger tub. Assumption. */
+const CHANGE_MOST = 0.5;
+
+/** What is to be done for a brood today, the pressing first. */
+export function broodWork(task: BroodTask, stand: BroodStand): BroodWork[] {
+  if (stand.state.phase === 'over') return [];
+  const work = [
+    ...parentsWork(task, stand),
+    ...stageWork(task, stand),
+    ...feedWork(stand),
+    ...cultureWork(task, stand),
+    ...stand.tubs.flatMap((tub) => tubWork(task, stand, tub)),
+    ...homeWork(task, stand),
+  ];
+  return work.sort((a, b) => Number(b.pressing) - Number(a.pressing));
+}
+
+const plain = (what: BroodWorkKind, says: string, why: string, pressing = false): BroodWork => ({
+  what,
+  says,
+  why,
+  pressing,
+  tubId: null,
+});
+
+function parentsWork({ way, raising }: BroodTask, { state }: BroodStand): BroodWork[] {
+  const spawned = state.spawnedOn !== null || state.swimmingOn !== null;
+  if (!spawned || state.parentsMovedOn !== null || raising !== 'apart') return [];
+  if (way.parents !== 'pull') return [];
+  return [plain('parents', `The parents: ${way.parentsRule}`, `Their way of life: ${way.breeding}.`, true)]; // prettier-ignore
+}
+
+function stageWork(task: BroodTask, { state, next, swim }: BroodStand): BroodWork[] {
+  const work: BroodWork[] = [];
+  const { today } = task;
+  if (state.phase === 'eggs' && task.eggCare !== 'stored' && next?.stage !== 'wet') {
+    work.push(
+      plain('eggs', 'Take out eggs that are white; no food', 'What rots fouls the others.'),
+    );
+  }
+  if (next && next.from <= today) {
+    const late = daysBetween(next.to, today);
+    work.push(
+      plain(
+        next.stage === 'wet' ? 'wet' : 'expect',
+        EXPECTS[next.stage],
+        late > 0
+          ? `${late} ${late === 1 ? 'day' : 'days'} later than they were expected at the latest.`
+          : 'They are within the days on which it is expected.',
+        late > 0,
+      ),
+    );
+  }
+  if (state.phase === 'larvae' && (swim === null || swim.day > today)) {
+    work.push(plain('yolk', 'No food: they live on their yolk', 'What is given now only fouls.'));
+  }
+  return work;
+}
+
+const EXPECTS = {
+  wet: 'Wet the eggs with cool, soft water',
+  hatch: 'Look whether they hatch',
+  swim: 'Look whether they swim free: they eat from that hour',
+  born: 'Look for young',
+} as const;
+
+function feedWork({ state, feeds, firstFood, gapDays, swim }: BroodStand): BroodWork[] {
+  if (state.phase !== 'fry') return [];
+  const work: BroodWork[] = [];
+  if (feeds.length === 0) {
+    work.push(
+      plain(
+        'firstFood',
+        firstFood === 'film' ? 'They graze the film of a grown tank' : 'Nothing on the shelf fits their mouth',
+        `${gapDays} days from swimming free until something does: infusoria, or powder under 100 µm.`,
+        firstFood !== 'film' && swim?.seen === true,
+      ),
+    ); // prettier-ignore
+  }
+  for (const feed of feeds) {
+    const { name, meals, mealsWanted, unitsPerMeal, unit, animalsPerMeal } = feed;
+    const short = mealsWanted > meals;
+    work.push(
+      plain(
+        state.firstFoodOn === null ? 'firstFood' : 'feed',
+        `${name}: ${sayUnits(unitsPerMeal, unit)}, ${times(meals)}${animalsPerMeal === null ? '' : ` (about ${sayNumber(animalsPerMeal, 0)} each)`}`,
+        short
+          ? `Their guts want ${times(mealsWanted)}; what makes up for it: ${feed.live ? 'live food that stands in the tub' : 'live food beside it, or a feeder'}.`
+          : 'As often as their guts want it.',
+        state.firstFoodOn === null,
+      ),
+    );
+  }
+  return work;
+}
+
+const times = (meals: number) => (meals === 1 ? 'once' : `${meals} times`);
+
+function cultureWork({ today }: BroodTask, { rungs }: BroodStand): BroodWork[] {
+  return rungs.flatMap(({ name, startBy, from, leadDays }) => {
+    if (startBy === null || daysBetween(today, startBy) > START_AHEAD || from < today) return [];
+    const late = daysBetween(startBy, today);
+    return [
+      plain(
+        'start',
+        late > 0 ? `Start ${name} at once` : `Start ${name} by ${startBy}`,
+        late > 0
+          ? `It gives after ${leadDays} days: ${late} late for its rung on ${from}. A share of another keeper’s culture makes up for it.`
+          : `It gives after ${leadDays} days, and its rung begins on ${from}.`,
+        late >= 0,
+      ),
+    ];
+  });
+}
+
+function tubWork(task: BroodTask, stand: BroodStand, tub: TubStand): BroodWork[] {
+  const { species, today } = task;
+  const work: BroodWork[] = [];
+  const told = (what: BroodWorkKind, says: string, why: string, pressing = false) =>
+    work.push({ what, says, why, pressing, tubId: tub.id });
+  const eats = tub.gramsPerDay > 0;
+  if (eats && tub.change !== 0 && tub.changedOn !== today) {
+    if (tub.change === null) {
+      told(
+        'change',
+        `${tub.name}: change all of it twice a day, or give them more water`,
+        `After ${sayNumber(tub.hours ?? 0, 0)} h its ammonia is of concern; no daily change is enough.`,
+        true,
+      );
+    } else {
+      told(
+        'change',
+        `${tub.name}: lift what is left, change ${sayNumber(tub.change * tub.litres, 1)} L after the last meal`,
+        `With seasoned water of its warmth, into a white bucket. Ammonia is of concern after ${sayNumber(tub.hours ?? 0, 0)} h.`,
+      );
+    }
+  }
+  const { count, lengthCm, wantsL } = tub;
+  if (tub.sort) {
+    told(
+      'sort',
+      `${tub.name}: sort them by size`,
+      `Their lengths spread by ${sayNumber((tub.spread ?? 0) * 100, 0)} %: the large ones eat the food of the small, or the small.`,
+    );
+  }
+  const crowded = wantsL !== null && wantsL > tub.litres;
+  if (eats && (crowded || (tub.change !== null && tub.change > CHANGE_MOST))) {
+    told(
+      'moveUp',
+      `${tub.name}: move them up`,
+      crowded
+        ? `${count} of ${sayNumber(lengthCm ?? 0, 1)} cm want ${sayNumber(wantsL, 0)} L, and have ${sayNumber(tub.litres, 0)}.`
+        : 'More than half of its water would have to be changed each day.',
+    );
+  }
+  const alone = species.usualGroup <= ALONE && (count ?? 0) > 1;
+  if (alone && lengthCm !== null && lengthCm >= FIGHT_FROM * species.adultLengthCm) {
+    told(
+      'apart',
+      `${tub.name}: part those that fight`,
+      `${species.common} of ${sayNumber(lengthCm, 1)} cm do not stand each other for long.`,
+    );
+  }
+  const first = tub.id === stand.tubs[0]?.id;
+  const since = lastCount(task, tub, first);
+  if (stand.state.phase === 'fry' && (tub.count !== null || first) && since > COUNT_EVERY) {
+    told(
+      'count',
+      `${tub.name}: count them, and measure a few`,
+      'Portions follow the number and the length.',
+    );
+  }
+  return work;
+}
+
+/** Days since a tub was counted, or came to be. */
+function lastCount({ events, today, tubs }: BroodTask, tub: TubStand, first: boolean): number {
+  const told = events
+    .filter(({ kind, day }) => (kind === 'counted' || kind === 'eggsSeen') && day <= today)
+    .filter(({ tubId }) => (tubId ?? tubs[0]?.id) === tub.id)
+    .map(({ day }) => day)
+    .sort();
+  const last = told.at(-1);
+  return last === undefined ? (first ? Infinity : 0) : daysBetween(last, today);
+}
+
+function homeWork({ today, species }: BroodTask, stand: BroodStand): BroodWork[] {
+  const work: BroodWork[] = [];
+  const { target, targetCm, lengthCm, state } = stand;
+  if (target !== null && lengthCm !== null && daysBetween(today, target) <= HOME_AHEAD) {
+    work.push(
+      plain(
+        'home',
+        `Ask who takes them: ${sayNumber(targetCm, 1)} cm on ${target}`,
+        'Sale and transport by local rules; nothing is released.',
+      ),
+    );
+  }
+  const safe = safeBesideCm(species.adultLengthCm, species.gapeShare);
+  if (
+    lengthCm !== null &&
+    lengthCm >= safe &&
+    state.parentsMovedOn !== null &&
+    lengthCm < safe * 1.1
+  ) {
+    // prettier-ignore
+    work.push(
+      plain(
+        'home',
+        'The parents’ tank can take them back',
+        `From ${sayNumber(safe, 1)} cm on they no longer fit the parents’ mouths.`,
+      ),
+    );
+  }
+  return work;
+}

@@ -1,0 +1,132 @@
+import type { Catalogue } from '@open-larder/catalogue/load';
+import type { BroodCreate, BroodEventCreate, BroodTubCreate } from '@open-larder/contract';
+import type { Scope } from '../db';
+import { groupRow } from '../group/store';
+import { conflict, notFound, refused } from '../http/problems';
+import { speciesOf } from '../species/store';
+import { readTank } from '../tank/store';
+import { keptBrood, keptTub, readEvent } from './store';
+
+/** So many tubs one brood is split over at the most. */
+const MOST_TUBS = 40;
+
+/**
+ * Begin the line of a brood, with the tub that it begins in; the same id sent again changes nothing.
+ * @throws ProblemError 422 for a species, a tank or a group that is not there
+ */
+export async function beginBrood(
+  scope: Scope,
+  catalogue: Catalogue,
+  { tub, ...row }: BroodCreate,
+): Promise<void> {
+  await scope.lock(`brood ${row.id}`);
+  if (await keptBrood(scope, row.id)) return;
+  const species = await speciesOf(scope, catalogue);
+  if (!species.has(row.speciesKey)) {
+    throw refused('speciesKey', 'this species is not known here; choose one from the list');
+  }
+  await checkParents(scope, row);
+  await scope.insertOnce('broods', [{ ...row, version: 1 }]);
+  if (!(await keptBrood(scope, row.id))) {
+    throw conflict('This id is already used. Reload and try again.');
+  }
+  await makeTub(scope, row.id, tub);
+}
+
+export async function checkParents(
+  scope: Scope,
+  { tankId, groupId }: { tankId: string | null; groupId: string | null },
+): Promise<void> {
+  if (tankId !== null && !(await readTank(scope, tankId))) {
+    throw refused('tankId', 'this tank is not there; choose another');
+  }
+  if (groupId !== null && !(await groupRow(scope, groupId))) {
+    throw refused('groupId', 'this group is not there; choose another');
+  }
+}
+
+/**
+ * Give a brood a tub; the same id sent again changes nothing.
+ * @throws ProblemError 404 where there is no such brood, 409 where the id is used, 422 for too many
+ */
+export async function addTub(scope: Scope, broodId: string, tub: BroodTubCreate): Promise<void> {
+  await scope.lock(`tubs of brood ${broodId}`);
+  if (!(await keptBrood(scope, broodId))) throw notFound('This brood');
+  const known = await keptTub(scope, tub.id);
+  if (known) {
+    if (known.broodId !== broodId) {
+      throw conflict('This id is already used. Reload and try again.');
+    }
+    return;
+  }
+  const [{ tubs }] = (await scope.rows<{ tubs: number }>(
+    `SELECT count(*)::int AS tubs FROM brood_tubs
+      WHERE household_id = :household AND brood_id = :broodId`,
+    { broodId },
+  )) as [{ tubs: number }];
+  if (tubs >= MOST_TUBS) throw refused('name', `a brood has at most ${MOST_TUBS} tubs`);
+  await makeTub(scope, broodId, tub);
+}
+
+async function makeTub(scope: Scope, broodId: string, tub: BroodTubCreate): Promise<void> {
+  await scope.insertOnce('brood_tubs', [{ ...tub, broodId, version: 1 }]);
+  const made = await keptTub(scope, tub.id);
+  if (made?.broodId !== broodId) {
+    throw conflict('This id is already used. Reload and try again.');
+  }
+}
+
+/**
+ * Write that something happened, once.
+ * @throws ProblemError 404 where there is no such brood, 422 for a tub that is not its own, 409 where
+ *   the id is used already
+ */
+export async function addBroodEvent(
+  scope: Scope,
+  broodId: string,
+  event: BroodEventCreate,
+): Promise<void> {
+  await scope.lock(`brood event ${event.id}`);
+  if (!(await keptBrood(scope, broodId))) throw notFound('This brood');
+  const known = await readEvent(scope, event.id);
+  if (known) {
+    if (known.broodId !== broodId || known.kind !== event.kind || known.undone) {
+      throw conflict('This id is already used. Reload and try again.');
+    }
+    return;
+  }
+  await checkTub(scope, broodId, 'tubId', event.tubId);
+  if (event.kind === 'moved') await checkTub(scope, broodId, 'toTubId', event.toTubId);
+  await scope.insertOnce('brood_events', [{ ...event, broodId }]);
+  if (!(await readEvent(scope, event.id))) {
+    throw conflict('This id is already used. Reload and try again.');
+  }
+}
+
+async function checkTub(
+  scope: Scope,
+  broodId: string,
+  field: 'tubId' | 'toTubId',
+  tubId: string | null,
+): Promise<void> {
+  if (tubId === null) return;
+  if ((await keptTub(scope, tubId))?.broodId !== broodId) {
+    throw refused(field, 'this is no tub of this brood; choose another');
+  }
+}
+
+/** Take an event back; a second time changes nothing. @returns the brood that it was of */
+export async function undoBroodEvent(
+  scope: Scope,
+  id: string,
+  undo: { id: string; at: string },
+): Promise<string> {
+  await scope.lock(`undo brood event ${id}`);
+  const known = await readEvent(scope, id);
+  if (!known) throw notFound('This event');
+  const { undone, ...event } = known;
+  if (!undone) {
+    await scope.insert('brood_events', [{ ...event, id: undo.id, at: undo.at, undoes: id }]);
+  }
+  return event.broodId;
+}

@@ -1,0 +1,139 @@
+import type { BroodRow } from '@open-larder/contract';
+import { v7 as uuidv7 } from 'uuid';
+import { sampleBrood, sampleBroodEvent, sampleBroodTub, smallHouse } from '../testing/samples';
+import { startTestServer, type TestServer } from '../testing/testServer';
+
+let server: TestServer;
+let house: Awaited<ReturnType<typeof smallHouse>>;
+let brood: ReturnType<typeof sampleBrood>;
+const TODAY = '2026-03-10';
+beforeAll(async () => {
+  server = await startTestServer();
+});
+beforeEach(async () => {
+  server.clock.at = new Date(`${TODAY}T12:00:00Z`);
+  house = await smallHouse(server);
+  brood = sampleBrood();
+});
+afterAll(() => server.close());
+
+const begin = (over: object = {}) => house.ask.post('/api/broods').send({ ...brood, ...over });
+const happen = (over: object = {}) =>
+  house.ask.post(`/api/broods/${brood.id}/events`).send(sampleBroodEvent(over));
+const told = async (over: object = {}): Promise<BroodRow> =>
+  (await happen({ day: TODAY, ...over }).expect(201)).body;
+const undo = (id: string) =>
+  house.ask
+    .post(`/api/brood-events/${id}/undo`)
+    .send({ id: uuidv7(), at: `${TODAY}T12:00:00.000Z` });
+const works = (row: BroodRow) => row.work.map(({ what }) => what);
+
+describe('a brood', () => {
+  it('tells from its laying when it hatches and swims, and is sent twice as once', async () => {
+    await begin().expect(201);
+    await begin().expect(201);
+    const spawned = sampleBroodEvent();
+    const { body } = await house.ask
+      .post(`/api/broods/${brood.id}/events`)
+      .send(spawned)
+      .expect(201);
+    await house.ask.post(`/api/broods/${brood.id}/events`).send(spawned).expect(201);
+    // 380 degree-days at 24 °C: on the sixteenth day.
+    expect(body.stand.next).toMatchObject({ stage: 'hatch', day: '2026-03-17', seen: false });
+    expect(body.stand.next.from < '2026-03-17').toBe(true);
+    expect(body.stand.state.phase).toBe('eggs');
+    expect(works(body)).toContain('parents');
+    expect(body.stand.rungs[0]).toMatchObject({ there: false });
+    const { body: list } = await house.ask.get('/api/broods?limit=500').expect(200);
+    expect(list.items.filter(({ id }: BroodRow) => id === brood.id)).toHaveLength(1);
+    const { body: events } = await house.ask.get(`/api/broods/${brood.id}/events`).expect(200);
+    expect(events.items).toHaveLength(1);
+  });
+
+  it('goes on from a hatch that came early, and back when that is taken back', async () => {
+    await begin().expect(201);
+    const before = await told({ day: '2026-03-01' });
+    const seen = uuidv7();
+    const after = await told({ id: seen, kind: 'hatched' });
+    expect(after.stand.state).toMatchObject({ phase: 'larvae', hatchedOn: TODAY });
+    expect(after.stand.swim!.day < before.stand.swim!.day).toBe(true);
+    const { body: back } = await undo(seen).expect(201);
+    await undo(seen).expect(201);
+    expect(back.stand.swim).toEqual(before.stand.swim);
+    // The same row again would say that it was never taken back.
+    await happen({ id: seen, kind: 'hatched', day: TODAY }).expect(409);
+  });
+
+  it('feeds those that swim by their number, and changes their water after the last meal', async () => {
+    await begin().expect(201);
+    await told({ kind: 'swimming', day: '2026-03-04' });
+    const few = await told({ kind: 'counted', count: 20 });
+    const many = await told({ kind: 'counted', count: 60 });
+    const [fewG, manyG] = [few, many].map(({ stand }) => stand.feeds[0]!.gramsPerDay);
+    expect(manyG! / fewG!).toBeCloseTo(3, 6);
+    expect(many.stand.state).toMatchObject({ count: 60, recounted: true });
+    expect(works(many)).toEqual(expect.arrayContaining(['firstFood', 'change']));
+    const changed = await told({ kind: 'changed', share: 0.5 });
+    expect(works(changed)).not.toContain('change');
+    expect(works(await told({ kind: 'firstFood' }))).toContain('feed');
+  });
+
+  it('is split over tubs that are told apart', async () => {
+    await begin().expect(201);
+    const second = sampleBroodTub({ name: 'Tub two' });
+    await house.ask.post(`/api/broods/${brood.id}/tubs`).send(second).expect(201);
+    await house.ask.post(`/api/broods/${brood.id}/tubs`).send(second).expect(201);
+    const first = brood.tub.id;
+    await told({ kind: 'swimming', day: '2026-03-01' });
+    await told({ kind: 'counted', count: 50, tubId: first });
+    const row = await told({ kind: 'moved', count: 20, tubId: first, toTubId: second.id });
+    expect(row.stand.tubs.map(({ name, count }) => [name, count])).toEqual([
+      ['Tub one', 30],
+      ['Tub two', 20],
+    ]);
+    await told({ kind: 'lost', count: 5, tubId: second.id });
+    const measured = await told({ kind: 'measured', tubId: second.id, lengthMm: 9, shortMm: 5, longMm: 13 }); // prettier-ignore
+    expect(measured.stand.state.count).toBe(45);
+    expect(measured.stand.tubs[1]).toMatchObject({ survival: 0.75, sort: true });
+    expect(measured.stand.tubs[1]!.lengthCm).toBeCloseTo(0.9, 9);
+    expect(works(measured)).toContain('sort');
+    const { body: tub } = await house.ask
+      .put(`/api/brood-tubs/${second.id}`)
+      .send({ ...second, litres: 25, version: 1 })
+      .expect(200);
+    expect(tub.stand.tubs[1].litres).toBe(25);
+    await house.ask
+      .put(`/api/brood-tubs/${second.id}`)
+      .send({ ...second, litres: 30, version: 1 })
+      .expect(409);
+  });
+
+  it('may be corrected, by one at a time', async () => {
+    await begin().expect(201);
+    const { tub: _, id: __, speciesKey: ___, ...fields } = brood;
+    const edit = { ...fields, version: 1, firstFood: 'powder', targetCm: 3 };
+    const { body } = await house.ask.put(`/api/broods/${brood.id}`).send(edit).expect(200);
+    expect(body).toMatchObject({ firstFood: 'powder', targetCm: 3, version: 2 });
+    await house.ask.put(`/api/broods/${brood.id}`).send(edit).expect(409);
+  });
+
+  it.each([
+    ['an unknown species', { speciesKey: 'nobody-knows' }, 'speciesKey'],
+    ['a tub without water', { tub: sampleBroodTub({ litres: 0 }) }, 'tub.litres'],
+    ['a tank that is not there', { tankId: uuidv7() }, 'tankId'],
+  ])('is refused with %s', async (_, over, path) => {
+    const { body } = await begin(over).expect(422);
+    expect(body.errors[0].path).toBe(path);
+  });
+
+  it.each([
+    ['a day that has not come', { day: '2026-04-01' }, 'day'],
+    ['a count of nothing that died', { kind: 'lost', count: 0 }, 'count'],
+    ['a tub of nobody', { tubId: uuidv7() }, 'tubId'],
+    ['a shortest that is longer', { kind: 'measured', lengthMm: 5, shortMm: 6, longMm: null }, 'shortMm'], // prettier-ignore
+  ])('refuses %s', async (_, over, path) => {
+    await begin().expect(201);
+    const { body } = await happen({ day: TODAY, ...over }).expect(422);
+    expect(body.errors[0].path).toBe(path);
+  });
+});

@@ -1,0 +1,106 @@
+import type { Catalogue } from '@open-larder/catalogue/load';
+import type { BroodRow, MomentRow, Tank } from '@open-larder/contract';
+import { broodWork, standOfBrood, type BroodTask } from '@open-larder/core/brood';
+import { localDay, type Clock } from '../clock';
+import { stand as standOfVessels } from '../culture/standing';
+import { vessels } from '../culture/store';
+import type { Scope } from '../db';
+import { allFoods } from '../food/store';
+import { readHousehold } from '../household/store';
+import { notFound } from '../http/problems';
+import { moments } from '../moment/store';
+import { speciesOf } from '../species/store';
+import { tanks } from '../tank/store';
+import { foodsForBroods } from './foods';
+import { happened, keptBrood, tubsOf, type Kept } from './store';
+
+/** Light of a tub that stands in no tank: twelve hours. Assumption. */
+const USUAL_LIGHT = { lightOnMin: 8 * 60, lightOffMin: 20 * 60 };
+
+/** Broods as they stand today, with what is to be done for each. */
+export async function stand(
+  scope: Scope,
+  catalogue: Catalogue,
+  clock: Clock,
+  kept: readonly Kept[],
+): Promise<BroodRow[]> {
+  if (kept.length === 0) return [];
+  const ids = kept.map(({ id }) => id);
+  const [{ timeZone }, species, foods, cultures, tubs, events, rows, times] = await Promise.all([
+    readHousehold(scope),
+    speciesOf(scope, catalogue),
+    allFoods(scope),
+    vessels(scope, null, null).then((all) => standOfVessels(scope, catalogue, clock, all)),
+    tubsOf(scope, ids),
+    happened(scope, ids),
+    tanks(scope, null, null),
+    moments(scope, null, null),
+  ]);
+  const today = localDay(clock.now(), timeZone);
+  const menu = foodsForBroods(catalogue, foods, cultures);
+  const byTank = new Map(rows.map((tank) => [tank.id, tank]));
+  return kept.flatMap((row): BroodRow[] => {
+    const kind = species.get(row.speciesKey);
+    const breeding = row.breeding ?? kind?.breeding;
+    const way = catalogue.ways.find((one) => one.breeding === breeding) ?? catalogue.ways[0];
+    // A species that has left the catalogue has nothing that could be reckoned.
+    if (!kind || !way) return [];
+    const mine = tubs.filter(({ broodId }) => broodId === row.id);
+    const light = (row.tankId === null ? null : byTank.get(row.tankId)) ?? USUAL_LIGHT;
+    const task: BroodTask = {
+      species: kind,
+      way,
+      events: events.filter(({ broodId }) => broodId === row.id),
+      tubs: mine,
+      raising: row.raising,
+      firstFood: row.firstFood,
+      eggCare: row.eggCare,
+      foods: menu,
+      today,
+      feeds: feedsIn(times, light),
+      lightHours: hoursOf(light),
+      targetCm: row.targetCm,
+    };
+    const standing = standOfBrood(task);
+    return [
+      {
+        ...row,
+        tubs: mine.map(({ broodId: _, ...tub }) => tub),
+        stand: standing,
+        work: broodWork(task, standing),
+      },
+    ];
+  });
+}
+
+type Light = Pick<Tank, 'lightOnMin' | 'lightOffMin'>;
+
+const DAY_MIN = 1440;
+
+const hoursOf = ({ lightOnMin, lightOffMin }: Light): number =>
+  ((lightOffMin - lightOnMin + DAY_MIN) % DAY_MIN || DAY_MIN) / 60;
+
+/** Moments at which somebody is there while it is light. */
+function feedsIn(times: readonly MomentRow[], { lightOnMin, lightOffMin }: Light): number {
+  const lit = (minutes: number) =>
+    lightOnMin <= lightOffMin
+      ? minutes >= lightOnMin && minutes <= lightOffMin
+      : minutes >= lightOnMin || minutes <= lightOffMin;
+  const there = times.filter(
+    ({ anchor, minutes, archived }) => !archived && (anchor !== 'clock' || lit(minutes)),
+  );
+  return Math.max(1, there.filter(({ anchor }) => anchor !== 'lightsOff').length);
+}
+
+/** @throws ProblemError 404 where there is no such brood */
+export async function readBrood(
+  scope: Scope,
+  catalogue: Catalogue,
+  clock: Clock,
+  id: string,
+): Promise<BroodRow> {
+  const kept = await keptBrood(scope, id);
+  const [row] = kept ? await stand(scope, catalogue, clock, [kept]) : [];
+  if (!row) throw notFound('This brood');
+  return row;
+}
