@@ -25,6 +25,8 @@ const fields = {
   /** The tank of the parents, and their group there. */
   tankId: id.nullable(),
   groupId: id.nullable(),
+  /** The group that its young are by now, where their food is planned as such: it is counted once. */
+  youngGroupId: id.nullable(),
   raising: z.enum(RAISINGS),
   eggCare: z.enum(EGG_CARES),
   firstWater: z.enum(FIRST_WATERS),
@@ -156,6 +158,7 @@ export const brood = z.object({
   ...fields,
   tankId: z.string().nullable(),
   groupId: z.string().nullable(),
+  youngGroupId: z.string().nullable(),
   version: z.number(),
   tubs: z.array(broodTub),
   stand,

@@ -79,6 +79,7 @@ export const paths = {
   editBroodTub: ['put', '/api/brood-tubs/:id'],
   listBroodEvents: ['get', '/api/broods/:id/events'],
   addBroodEvent: ['post', '/api/broods/:id/events'],
+  printBroodCard: ['get', '/api/broods/:id/card'],
   undoBroodEvent: ['post', '/api/brood-events/:id/undo'],
   logChore: ['post', '/api/chores'],
   undoChore: ['post', '/api/chores/:id/undo'],

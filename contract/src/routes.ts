@@ -375,6 +375,11 @@ export const routes = {
     response: pageOf(broodEvent),
   }),
   addBroodEvent: change('addBroodEvent', 'Something happened to a brood', broodEventCreate, brood),
+  printBroodCard: route('printBroodCard', {
+    summary: 'A card for the tub of a brood, to print',
+    params: byId,
+    response: printed,
+  }),
   undoBroodEvent: change('undoBroodEvent', 'Take an event back', broodEventUndo, brood),
   logChore: create('logChore', 'Say that something of a round was done', choreCreate, chore),
   undoChore: change('undoChore', 'Take back that it was done', choreUndo, chore),

@@ -523,7 +523,11 @@ const PROBES: Record<RouteName, Probe> = {
       .post('/api/broods')
       .send(sampleBrood({ tub: brood.tub }))
       .expect(409);
-    for (const taken of [{ tankId: ours.tank.id }, { groupId: ours.group.id }]) {
+    for (const taken of [
+      { tankId: ours.tank.id },
+      { groupId: ours.group.id },
+      { youngGroupId: ours.group.id },
+    ]) {
       await theirs().post('/api/broods').send(sampleBrood(taken)).expect(422);
     }
   },
@@ -556,6 +560,11 @@ const PROBES: Record<RouteName, Probe> = {
       .send(sampleBroodEvent({ tubId: brood.tub.id }))
       .expect(422);
   },
+  printBroodCard: finds404(
+    'get',
+    () => `/api/broods/${brood.id}/card`,
+    () => ({}),
+  ),
   undoBroodEvent: finds404(
     'post',
     () => `/api/brood-events/${spawned.id}/undo`,

@@ -35,13 +35,19 @@ export async function beginBrood(
 
 export async function checkParents(
   scope: Scope,
-  { tankId, groupId }: { tankId: string | null; groupId: string | null },
+  {
+    tankId,
+    groupId,
+    youngGroupId,
+  }: { tankId: string | null; groupId: string | null; youngGroupId: string | null },
 ): Promise<void> {
   if (tankId !== null && !(await readTank(scope, tankId))) {
     throw refused('tankId', 'this tank is not there; choose another');
   }
-  if (groupId !== null && !(await groupRow(scope, groupId))) {
-    throw refused('groupId', 'this group is not there; choose another');
+  for (const [field, group] of Object.entries({ groupId, youngGroupId })) {
+    if (group !== null && !(await groupRow(scope, group))) {
+      throw refused(field, 'this group is not there; choose another');
+    }
   }
 }
 

@@ -3,6 +3,7 @@ import { refuseAhead } from '../household/ahead';
 import type { Handlers } from '../http/mount';
 import { notFound } from '../http/problems';
 import { addBroodEvent, addTub, beginBrood, checkParents, undoBroodEvent } from './acts';
+import { broodCard } from './card';
 import { readBrood, stand } from './standing';
 import { broodEvents, broods, keptBrood, keptTub } from './store';
 
@@ -58,6 +59,13 @@ export const broodRoutes: Handlers = {
       await addBroodEvent(inside, params.id, body);
       return readBrood(inside, catalogue, clock, params.id);
     });
+  },
+
+  async printBroodCard({ params }, { scope, catalogue, clock }) {
+    const brood = await readBrood(scope, catalogue, clock, params.id);
+    const pdf = await broodCard(brood);
+    const fileName = `${brood.name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}-card.pdf`;
+    return { fileName, base64: Buffer.from(pdf).toString('base64') };
   },
 
   undoBroodEvent: ({ params, body }, { scope, catalogue, clock }) =>

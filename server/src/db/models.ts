@@ -287,6 +287,7 @@ const TABLES = {
     breeding: TEXT,
     tankId: UUID,
     groupId: UUID,
+    youngGroupId: UUID,
     raising: TEXT,
     eggCare: TEXT,
     firstWater: TEXT,

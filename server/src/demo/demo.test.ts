@@ -1,5 +1,8 @@
 import { loadCatalogue } from '@open-larder/catalogue/load';
 import { QueryTypes } from 'sequelize';
+import { stand } from '../brood/standing';
+import { broods } from '../brood/store';
+import { Scope } from '../db';
 import { count, startTestServer, type TestServer } from '../testing/testServer';
 import { chanceFrom } from './chance';
 import { ensureHousehold } from './household';
@@ -37,6 +40,19 @@ describe('the demo household', () => {
     const powder = lots.find((lot) => lot.name === 'Fry powder');
     expect(powder?.remainingG).toBeLessThan(0.6);
     expect(powder?.remainingG).toBeGreaterThan(0.02);
+  });
+
+  it('has a brood at day nine, whose tub wants its water changed today', async () => {
+    const id = await ensureHousehold(server.db, loadCatalogue(), wanted);
+    const scope = new Scope(server.db, id);
+    const kept = await broods(scope, null, null);
+    const told = await stand(scope, loadCatalogue(), { now: () => now }, kept);
+    const [before, brood] = [told[0]!, told[1]!];
+    expect(before.stand.state).toMatchObject({ phase: 'over', ended: 'ended', rehomed: 14 });
+    expect(brood.stand.state).toMatchObject({ phase: 'fry', count: 38 });
+    expect(brood.stand.swim!.day).toBe('2026-03-20');
+    expect(brood.stand.feeds.length).toBeGreaterThan(0);
+    expect(brood.work.map(({ what }) => what)).toContain('change');
   });
 
   it('an empty household starts with moments alone', async () => {

@@ -25,6 +25,7 @@ import { localDay } from '../clock';
 import { foodColumns } from '../food/store';
 import type { Scope } from '../db';
 import type { Chance } from './chance';
+import { tellBroods } from './broods';
 import { makeKitchen } from './kitchen';
 import { lookedLately, seenLately } from './seen';
 import { LIVE_FOODS, liveShelf } from './vessels';
@@ -126,6 +127,10 @@ export async function tellHistory(scope: Scope, catalogue: Catalogue, told: Told
   await scope.insert('vessels', live.vessels);
   for (const batch of inBatches(live.events)) await scope.insert('vessel_events', batch);
   for (const batch of inBatches(draws)) await scope.insert('stock_events', batch);
+  const broods = tellBroods({ ...told, today, tanks, groups });
+  await scope.insert('broods', broods.broods);
+  await scope.insert('brood_tubs', broods.tubs);
+  await scope.insert('brood_events', broods.events);
   const watched = { ...told, tanks, groups, today };
   await scope.insert('sightings', seenLately(rounds, watched));
   await scope.insert('looks', lookedLately(watched));

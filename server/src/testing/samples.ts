@@ -272,6 +272,7 @@ export const sampleBrood = (over: object = {}) => ({
   breeding: null,
   tankId: null,
   groupId: null,
+  youngGroupId: null,
   raising: 'apart',
   eggCare: 'moved',
   firstWater: 'parents',

@@ -11,6 +11,7 @@ CREATE TABLE broods (
   breeding text,
   tank_id uuid,
   group_id uuid,
+  young_group_id uuid,
   raising text NOT NULL CHECK (raising IN ('with', 'apart')),
   egg_care text NOT NULL CHECK (egg_care IN ('left', 'moved', 'released', 'stripped', 'stored')),
   first_water text NOT NULL CHECK (first_water IN ('parents', 'grown')),
@@ -20,7 +21,8 @@ CREATE TABLE broods (
   recorded_at timestamptz NOT NULL DEFAULT now(),
   UNIQUE (household_id, id),
   FOREIGN KEY (household_id, tank_id) REFERENCES tanks (household_id, id),
-  FOREIGN KEY (household_id, group_id) REFERENCES groups (household_id, id)
+  FOREIGN KEY (household_id, group_id) REFERENCES groups (household_id, id),
+  FOREIGN KEY (household_id, young_group_id) REFERENCES groups (household_id, id)
 );
 CREATE INDEX broods_household ON broods (household_id, seq);
 
