@@ -11,7 +11,7 @@ import { sayNumber } from '@open-larder/core/units';
 import { useRouter } from 'expo-router';
 import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { useHouse, useNow, useWords, type HouseData } from '../store';
+import { api, useHouse, useNow, useWords, type HouseData } from '../store';
 import { Button, Card, Choice, Empty, Fault, ListRow, Screen, Skeleton, Text } from '../ui';
 import { startCulture, type CultureWorker } from '../workers/culture';
 import { useWork } from '../workers/useWork';
@@ -55,7 +55,8 @@ export function SupplyScreen() {
 function Supplies({ data, cultures }: { data: HouseData; cultures: Cultures }) {
   const now = useNow();
   const [sure, setSure] = useState<number>(0.95);
-  const foods = useMemo(() => liveFoods(data, cultures), [data, cultures]);
+  const { data: broods } = api.useBroodsQuery();
+  const foods = useMemo(() => liveFoods(data, cultures, broods), [data, cultures, broods]);
   const about = useMemo(
     () => ({ house: data.house, foods, sure, day: now.day }),
     [data, foods, sure, now.day],
@@ -67,7 +68,7 @@ function Supplies({ data, cultures }: { data: HouseData; cultures: Cultures }) {
         {
           house: about.house,
           day: about.day,
-          foods: foods.map(({ food: _, cultures: __, ...task }) => task),
+          foods: foods.map(({ name: _, cultures: __, wantedBy: ___, ...task }) => task),
           sure,
           runs: RUNS,
           seed: SEED,
@@ -129,7 +130,7 @@ function FoodSupplyCard({ supplied, supply, data, sure }: CardProps) {
   const now = useNow();
   const words = useWords();
   const router = useRouter();
-  const { food, kind, cultures } = supplied;
+  const { name, kind, cultures, wantedBy } = supplied;
   const { demandG, plan, jars, surplusG, standsG } = supply;
   const dayOf = (ahead: number) => words.day(addDays(now.day, ahead));
   const mean = demandG.reduce((sum, grams) => sum + grams, 0) / SUPPLY_DAYS;
@@ -144,11 +145,12 @@ function FoodSupplyCard({ supplied, supply, data, sure }: CardProps) {
     : [];
   return (
     <View style={{ gap: 8 }}>
-      <Card label={food.name}>
+      <Card label={name}>
         <View style={{ padding: 12, gap: 6 }}>
-          <Text look="subtitle">{food.name}</Text>
+          <Text look="subtitle">{name}</Text>
           <Text tone="quiet">
             {mean > 0 ? `${sayGrams(mean)} a day wanted` : 'Not in any plan'}
+            {wantedBy.length > 0 ? `, for ${wantedBy.join(', ')} too` : ''}
             {cultures.length > 0 ? ` · ${count(cultures.length, 'vessel')}` : ' · no vessel'}
           </Text>
           {saysOf()}
@@ -203,7 +205,7 @@ function FoodSupplyCard({ supplied, supply, data, sure }: CardProps) {
         <Suspense fallback={<Skeleton rows={1} height={220} />}>
           <Chart
             view="lines"
-            title={`${food.name}: wanted and given`}
+            title={`${name}: wanted and given`}
             detail="grams a day: with what is to be started, and faint without it; the broken line is what is wanted"
             labels={demandG.map((_, at) => (at % 14 === 0 ? dayOf(at).replace(/^\w+ /, '') : ''))}
             lines={[

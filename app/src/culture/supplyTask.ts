@@ -1,5 +1,5 @@
 import type { CultureKind } from '@open-larder/catalogue/cultures';
-import type { FoodRow } from '@open-larder/contract';
+import type { BroodRow, FoodRow } from '@open-larder/contract';
 import {
   GIVES_NOTHING,
   HATCH_SHARE,
@@ -17,12 +17,73 @@ const USUAL_SIZE = { L: 10, dm2: 2, jar: 1 } as const;
 const USUAL_C = 22;
 
 export interface Supplied extends LiveFood {
-  food: FoodRow;
+  name: string;
   cultures: Culture[];
+  /** Broods whose ladder wants it, by name. */
+  wantedBy: string[];
 }
 
-/** The live foods of the shelf, each with its vessels and the kind that gives it. */
-export function liveFoods(data: HouseData, cultures: Cultures): Supplied[] {
+/**
+ * The live foods of the shelf, each with its vessels and the kind that gives it, and what the ladders of
+ * broods want though it is not on the shelf yet.
+ */
+export function liveFoods(
+  data: HouseData,
+  cultures: Cultures,
+  broods: readonly BroodRow[] = [],
+): Supplied[] {
+  // Young that are a group of their own are in the plan already.
+  const wants = broods
+    .filter(({ youngGroupId }) => youngGroupId === null)
+    .flatMap(({ name, stand }) => stand.demand.map((one) => ({ name, ...one })))
+    .filter(({ kindKey }) => kindKey !== null);
+  const shelved = onShelf(data, cultures).map((one) => {
+    const mine = wants.filter(({ foodId }) => foodId === one.foodId);
+    return { ...one, wantedBy: mine.map(({ name }) => name), broodsG: sumOf(mine) };
+  });
+  const known = new Set(shelved.map(({ foodId }) => foodId));
+  const missing = new Map<string, typeof wants>();
+  for (const one of wants) {
+    if (one.foodId !== null && known.has(one.foodId)) continue;
+    missing.set(one.kindKey!, [...(missing.get(one.kindKey!) ?? []), one]);
+  }
+  const handyMin = handyOf(data);
+  return [
+    ...shelved,
+    ...[...missing].flatMap(([kindKey, mine]): Supplied[] => {
+      const kind = cultures.kinds.get(kindKey);
+      if (!kind) return [];
+      return [
+        {
+          foodId: kindKey,
+          name: kind.name,
+          cultures: [],
+          kind,
+          vessels: [],
+          fresh: { measure: USUAL_SIZE[kind.measure], tempC: kind.refC ?? USUAL_C },
+          hatchShare: HATCH_SHARE,
+          wantedAtMin: USUAL_MIN,
+          handyMin,
+          wantedBy: mine.map(({ name }) => name),
+          broodsG: sumOf(mine),
+        },
+      ];
+    }),
+  ];
+}
+
+const sumOf = (wants: readonly { gramsOn: number[] }[]): number[] =>
+  wants.reduce<number[]>(
+    (sum, { gramsOn }) => gramsOn.map((grams, day) => grams + (sum[day] ?? 0)),
+    [],
+  );
+
+const handyOf = ({ moments }: HouseData): number[] =>
+  moments
+    .filter(({ anchor, archived }) => anchor === 'clock' && !archived)
+    .map(({ minutes }) => minutes);
+
+function onShelf(data: HouseData, cultures: Cultures): Omit<Supplied, 'wantedBy'>[] {
   const given = new Map<string, Culture[]>();
   for (const culture of cultures.kept) {
     if (culture.foodId === null) continue;
@@ -30,11 +91,11 @@ export function liveFoods(data: HouseData, cultures: Cultures): Supplied[] {
   }
   return data.foods
     .filter(({ id, kind, archived }) => !archived && (kind === 'live' || given.has(id)))
-    .map((food): Supplied => {
+    .map((food) => {
       const mine = given.get(food.id) ?? [];
       const kind = mine[0]?.kind ?? kindGiving(food, cultures.kinds);
       return {
-        food,
+        name: food.name,
         foodId: food.id,
         cultures: mine,
         kind,
@@ -45,9 +106,7 @@ export function liveFoods(data: HouseData, cultures: Cultures): Supplied[] {
         },
         hatchShare: mine.find(({ hatch }) => hatch)?.hatch?.share ?? HATCH_SHARE,
         wantedAtMin: firstMeal(food, data),
-        handyMin: data.moments
-          .filter(({ anchor, archived }) => anchor === 'clock' && !archived)
-          .map(({ minutes }) => minutes),
+        handyMin: handyOf(data),
       };
     });
 }

@@ -1,3 +1,4 @@
-/** What the Round shows of the live shelf, behind one door: loaded after the round itself. */
+/** What the Round shows of broods and the live shelf, behind one door: loaded after the round itself. */
+export { BroodsWork } from '../brood/BroodsWork';
 export { CultureWork } from './CultureWork';
 export { LiveMeals } from './LiveMeals';

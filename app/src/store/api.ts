@@ -20,6 +20,8 @@ import type {
   StartingPlanRow,
   Supply,
   Tank,
+  BroodEventRow,
+  BroodRow,
   VesselEventRow,
   VesselRow,
 } from '@open-larder/contract';
@@ -45,6 +47,7 @@ const TAGS = [
   'proposal',
   'startingPlan',
   'vessel',
+  'brood',
 ] as const;
 type Tag = (typeof TAGS)[number];
 
@@ -206,11 +209,37 @@ export const api = createApi({
         queryFn: (id) => callAll('listVesselEvents', { params: { id } }),
         providesTags: ['vessel'],
       }),
-      createVessel: change('createVessel', ['vessel', 'supply']),
-      editVessel: change('editVessel', ['vessel', 'supply']),
+      /** What a culture gives decides what of a brood’s ladder is there. */
+      createVessel: change('createVessel', ['vessel', 'supply', 'brood']),
+      editVessel: change('editVessel', ['vessel', 'supply', 'brood']),
       /** A harvest comes to the shelf. */
-      addVesselEvent: change('addVesselEvent', ['vessel', 'food', 'supply']),
-      undoVesselEvent: change('undoVesselEvent', ['vessel', 'food', 'supply']),
+      addVesselEvent: change('addVesselEvent', ['vessel', 'food', 'supply', 'brood']),
+      undoVesselEvent: change('undoVesselEvent', ['vessel', 'food', 'supply', 'brood']),
+      ways: build.query<ResponseOf<'getWays'>['ways'], void>({
+        queryFn: async () => {
+          const answer = await call('getWays');
+          return 'data' in answer ? { data: answer.data.ways } : answer;
+        },
+        keepUnusedDataFor: 86_400,
+      }),
+      broods: build.query<BroodRow[], void>({
+        queryFn: () => callAll('listBroods'),
+        providesTags: ['brood'],
+      }),
+      broodEvents: build.query<BroodEventRow[], string>({
+        queryFn: (id) => callAll('listBroodEvents', { params: { id } }),
+        providesTags: ['brood'],
+      }),
+      broodCard: build.query<ResponseOf<'printBroodCard'>, string>({
+        queryFn: (id) => call('printBroodCard', { params: { id } }),
+        keepUnusedDataFor: 0,
+      }),
+      createBrood: change('createBrood', ['brood']),
+      editBrood: change('editBrood', ['brood']),
+      addBroodTub: change('addBroodTub', ['brood']),
+      editBroodTub: change('editBroodTub', ['brood']),
+      addBroodEvent: change('addBroodEvent', ['brood']),
+      undoBroodEvent: change('undoBroodEvent', ['brood']),
       logChore: change('logChore', ['round']),
       undoChore: change('undoChore', ['round']),
       addSighting: change('addSighting', ['sighting']),

@@ -3,6 +3,7 @@ import { waterLitres } from '@open-larder/core/tank';
 import type { Group, Problem, Tank } from '@open-larder/contract';
 import { useRouter } from 'expo-router';
 import Copy from 'lucide-react-native/icons/copy';
+import Egg from 'lucide-react-native/icons/egg';
 import Pencil from 'lucide-react-native/icons/pencil';
 import Play from 'lucide-react-native/icons/play';
 import Plus from 'lucide-react-native/icons/plus';
@@ -112,6 +113,13 @@ export function TankDetail({ tank, data }: { tank: Tank; data: HouseData }) {
             label="Who gets the food"
             icon={<Play size={18} color={colours.ink} />}
             onPress={() => router.push(`/tanks/${tank.id}/play`)}
+          />
+        ) : null}
+        {groups.length > 0 ? (
+          <Button
+            label="Broods"
+            icon={<Egg size={18} color={colours.ink} />}
+            onPress={() => router.push('/broods')}
           />
         ) : null}
         <Button

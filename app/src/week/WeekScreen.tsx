@@ -164,6 +164,7 @@ function TankWeek({
         <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
           <Button label="Whole house" onPress={() => router.push('/week/house')} />
           <Button label="Dry run" onPress={() => router.push(`/week/dry-run?tank=${tankId}`)} />
+          <Button label="Broods" onPress={() => router.push('/broods')} />
         </View>
       }
     >

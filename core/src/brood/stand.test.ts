@@ -98,11 +98,17 @@ describe('how a brood stands', () => {
   });
 
   it('changes what its food does to the water, and none where a filter does it', () => {
-    const [one] = stand(fry()).tubs;
-    expect(one!.change).toBeGreaterThan(0);
+    const [one] = stand(fry({ tubs: [tub({ litres: 2 })] })).tubs;
+    expect(one!.change).toBeGreaterThan(0.1);
     expect(one!.hours).toBeGreaterThan(0);
-    const [two] = stand(fry({ tubs: [tub({ litres: 20 })] })).tubs;
-    expect(one!.change! / two!.change!).toBeCloseTo(2, 9);
+    const [two] = stand(fry({ tubs: [tub({ litres: 1.5 })] })).tubs;
+    expect(two!.change! / one!.change!).toBeCloseTo(2 / 1.5, 9);
+    // Sour water holds its ammonia back, but the next change may not: it counts as 7.5.
+    const [sour] = stand(fry({ tubs: [tub({ litres: 2, ph: 5.5 })] })).tubs;
+    const [plain] = stand(fry({ tubs: [tub({ litres: 2, ph: 7.5 })] })).tubs;
+    expect(sour!.change).toBe(plain!.change);
+    // However large the tub, what is lifted goes with a tenth of it.
+    expect(stand(fry({ tubs: [tub({ litres: 500 })] })).tubs[0]!.change).toBe(0.1);
     const [filtered] = stand(fry({ tubs: [tub({ filtered: true })] })).tubs;
     expect(filtered).toMatchObject({ change: 0, hours: null });
     const cup = fry({ tubs: [tub({ litres: 0.3, ph: 8.5 })] });
@@ -212,6 +218,19 @@ describe('other ways of life', () => {
     const task = broodOf('labidochromis-caeruleus', { events: [told('spawned', laid)], today: on(2) }); // prettier-ignore
     const [hatch, swim] = stand(task).stages;
     expect(daysBetween(hatch!.day, swim!.day)).toBeGreaterThan(5);
+    expect(works(task)).toContain('fast');
     expect(works(task)).not.toContain('parents');
+    const released = { ...task, events: [...task.events, told('swimming', on(21))], today: on(23) };
+    expect(works(released)).toContain('recover');
+    expect(works({ ...released, today: on(40) })).not.toContain('recover');
+  });
+
+  it('a treatment holds food back, and names no dose', () => {
+    const task = fry({ events: [...fry().events, told('treated', on(9))] });
+    const work = broodWork(task, stand(task));
+    expect(work[0]).toMatchObject({ what: 'treated', pressing: true });
+    expect(work.map(({ what }) => what)).not.toContain('feed');
+    expect(work.map(({ what }) => what)).not.toContain('firstFood');
+    expect(works({ ...task, today: on(12) })).toContain('firstFood');
   });
 });

@@ -21,7 +21,7 @@ export interface BroodTub {
   name: string;
   litres: number;
   tempC: number;
-  /** Null counts as 7.5, at which ammonia is told rather too early. */
+  /** Null where nobody tested it. Ammonia is reckoned at 7.5 at the least: new water may raise it. */
   ph: number | null;
   /** A filter that has grown in takes the ammonia up: then no daily change is reckoned. */
   filtered: boolean;
@@ -114,6 +114,8 @@ export interface BroodStand {
   /** Young that are reckoned with, and whether anybody counted them. */
   count: number;
   counted: boolean;
+  /** Days since they swim free; negative before, null where nothing tells when. */
+  ageDays: number | null;
   lengthCm: number | null;
   /** Mean length on each day from swimming free, cm. */
   lengthsCm: number[];
@@ -142,8 +144,10 @@ const UNCOUNTED = 50;
 const TARGET_OF_ADULT = 0.5;
 /** Growth is off by so much where only its kind tells it, and where its species does. Assumptions. */
 const GROWTH_OFF = { assumed: 0.3, known: 0.15 };
-/** pH of a tub that nobody tested: on the side of caution for ammonia. Assumption. */
-const UNTESTED_PH = 7.5;
+/** Ammonia is reckoned at this pH at the least: the next change may raise it. Assumption. */
+const LEAST_PH = 7.5;
+/** What is lifted goes with so much of the water each day at the least, where food is given. Assumption. */
+const LEAST_CHANGE = 0.1;
 const DAY_H = 24;
 const HERE: BroodTub = { id: '', name: '', litres: 1, tempC: 24, ph: null, filtered: true };
 
@@ -194,6 +198,7 @@ export function standOfBrood(task: BroodTask): BroodStand {
     firstFood,
     count,
     counted: state.count !== null,
+    ageDays: age,
     lengthCm,
     lengthsCm,
     mouthsUm: lengthsCm.map(mouthOf),
@@ -294,7 +299,7 @@ function tubsOf(
       state.count === null ? (tub.id === first.id ? 1 : 0) : state.count === 0 ? 0 : (stands.count ?? 0) / state.count; // prettier-ignore
     const water = {
       litres: tub.litres,
-      ph: tub.ph ?? UNTESTED_PH,
+      ph: Math.max(LEAST_PH, tub.ph ?? LEAST_PH),
       tempC: tub.tempC,
       foodGPerDay: gramsPerDay * share,
       protein,
@@ -313,10 +318,12 @@ function tubsOf(
       wantsL: stands.count === null || lengthCm === null ? null : litresFor(stands.count, lengthCm),
       gramsPerDay: water.foodGPerDay,
       hours: still ? null : hoursUntilConcern({ ...water, tanMgL: 0 }),
-      change: still ? 0 : changeFor(water, DAY_H),
+      change: still ? 0 : atLeast(changeFor(water, DAY_H)),
     };
   });
 }
+
+const atLeast = (share: number | null) => (share === null ? null : Math.max(LEAST_CHANGE, share));
 
 const standsFor = (species: Species, lengthCm: number, tempC: number): number =>
   longestSafeGap({ species, stage: 'fry', count: 1, lengthCm, lengthMeasured: false, tempC }).value;

@@ -42,7 +42,10 @@ export type FirstWater = (typeof FIRST_WATERS)[number];
 
 /** What there may be to do for a brood. */
 export const BROOD_WORKS = [
+  'treated',
   'parents',
+  'fast',
+  'recover',
   'eggs',
   'wet',
   'expect',

@@ -34,9 +34,11 @@ const CHANGE_MOST = 0.5;
 export function broodWork(task: BroodTask, stand: BroodStand): BroodWork[] {
   if (stand.state.phase === 'over') return [];
   const work = [
+    ...treatedWork(task, stand),
     ...parentsWork(task, stand),
+    ...fastWork(task, stand),
     ...stageWork(task, stand),
-    ...feedWork(stand),
+    ...(treated(task, stand) ? [] : feedWork(stand)),
     ...cultureWork(task, stand),
     ...stand.tubs.flatMap((tub) => tubWork(task, stand, tub)),
     ...homeWork(task, stand),
@@ -51,6 +53,39 @@ const plain = (what: BroodWorkKind, says: string, why: string, pressing = false)
   pressing,
   tubId: null,
 });
+
+/** For so many days a treatment holds food back. Assumption: the label says how long. */
+const TREATED_DAYS = 1;
+
+const treated = ({ today }: BroodTask, { state }: BroodStand): boolean =>
+  state.treatedOn !== null && daysBetween(state.treatedOn, today) <= TREATED_DAYS;
+
+function treatedWork(task: BroodTask, stand: BroodStand): BroodWork[] {
+  if (!treated(task, stand)) return [];
+  return [
+    plain(
+      'treated',
+      'No food while the treatment is in; dyes want the dark',
+      `Treated on ${stand.state.treatedOn}. How long and how much its label says, and a veterinarian; light and food come back when it is out.`,
+      true,
+    ),
+  ];
+}
+
+/** Guarding or holding parents fast, and are built up again afterwards, for so many days. Assumption. */
+const RECOVER_DAYS = 10;
+
+function fastWork({ way, raising, today }: BroodTask, { state, swim }: BroodStand): BroodWork[] {
+  const guards = way.guards !== 'none' && state.parentsMovedOn === null;
+  const holding = state.phase === 'eggs' || state.phase === 'larvae';
+  if (guards && holding && !way.fasts.startsWith('none')) {
+    return [plain('fast', `The parents: ${way.fasts}`, 'Food that they leave fouls the eggs.')];
+  }
+  const since = swim?.seen ? daysBetween(swim.day, today) : null;
+  const after = since !== null && since >= 0 && since < RECOVER_DAYS;
+  if (!after || way.recovers === null || (raising === 'apart' && way.parents === 'pull')) return [];
+  return [plain('recover', `The parents: ${way.recovers}`, `They fasted; ${RECOVER_DAYS - since} days more.`)]; // prettier-ignore
+}
 
 function parentsWork({ way, raising }: BroodTask, { state }: BroodStand): BroodWork[] {
   const spawned = state.spawnedOn !== null || state.swimmingOn !== null;

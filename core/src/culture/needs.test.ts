@@ -70,6 +70,14 @@ describe('what the plan wants of live food', () => {
     expect(told!.demandG[3]).toBeCloseTo(byHand, 9);
   });
 
+  it('is that and what broods want beside it', () => {
+    const [plain] = ask(live());
+    const [more] = ask(live({ broodsG: [0, 2, 3] }));
+    expect(more!.demandG.slice(0, 4)).toEqual(
+      plain!.demandG.slice(0, 4).map((grams, at) => grams + [0, 2, 3, 0][at]!),
+    );
+  });
+
   it('without any vessel is short until a new one can give, and told so', () => {
     const [told] = ask(live());
     const { plan } = told!;

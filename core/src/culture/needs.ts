@@ -18,6 +18,8 @@ export interface LiveFood {
   wantedAtMin: number;
   /** Minutes of the day at which somebody is there to set a jar up. */
   handyMin: number[];
+  /** What broods want of it beside the plan, grams a day from the first day on. */
+  broodsG?: readonly number[];
 }
 
 export interface SupplyTask {
@@ -63,7 +65,7 @@ const SURPLUS_DAYS = 14;
 const SURPLUS_FROM = 0.5;
 
 /**
- * What the week's plan wants of each live food for six weeks, against what the vessels give, and what
+ * What the week’s plan and the broods want of each live food for six weeks, against what the vessels give, and what
  * to start for it. The same seed gives the same answer.
  * @param onFood called when a food is done, with how many are; answering false stops there
  * @throws RangeError as `planSupply`
@@ -75,7 +77,7 @@ export function supplyOf(
   const use = plannedUse(house, day, SUPPLY_DAYS);
   const told: FoodSupply[] = [];
   for (const food of foods) {
-    const demandG = Array<number>(SUPPLY_DAYS).fill(0);
+    const demandG = Array.from({ length: SUPPLY_DAYS }, (_, at) => food.broodsG?.[at] ?? 0);
     for (const one of use) {
       if (one.foodId !== food.foodId) continue;
       one.gramsOn.forEach((grams, at) => (demandG[at]! += grams));

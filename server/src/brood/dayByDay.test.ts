@@ -125,7 +125,7 @@ describe.each(CASES)('%s', (_, { speciesKey, tempC, eggCare, seen, count }) => {
       if (rung) expect(on <= addDays(rung.from, rung.leadDays)).toBe(true);
     }
     if (process.env.OPEN_LARDER_TELL) {
-      console.log(tell(speciesKey, expected, happens, row, started, grams));
+      process.stdout.write(`${tell(speciesKey, expected, happens, row, started, grams)}\n`);
     }
   }, 60_000);
 });

@@ -1,5 +1,7 @@
 import { compileGroupDay, compileRound, type Food } from '@open-larder/core';
 import { localDay } from '../clock';
+import { stand as standOfBroods } from '../brood/standing';
+import { broods } from '../brood/store';
 import { stand } from '../culture/standing';
 import { vessels } from '../culture/store';
 import { choresOn } from '../chore/store';
@@ -32,13 +34,21 @@ export const roundRoutes: Handlers = {
   async printRound({ params, query }, { scope, catalogue, clock }) {
     const household = await readHouse(scope, catalogue);
     const { house } = household.on(params.day, query.hand);
-    // What cultures ask for is known of today alone.
-    const today = localDay(clock.now(), household.timeZone);
-    const cultures =
-      params.day === today
-        ? await stand(scope, catalogue, clock, await vessels(scope, null, null))
+    // What broods and cultures ask for is known of today alone.
+    const asked =
+      params.day === localDay(clock.now(), household.timeZone)
+        ? [
+            {
+              title: 'Broods',
+              work: await standOfBroods(scope, catalogue, clock, await broods(scope, null, null)),
+            },
+            {
+              title: 'Live shelf',
+              work: await stand(scope, catalogue, clock, await vessels(scope, null, null)),
+            },
+          ]
         : [];
-    const pdf = await roundSheet(house, household.foods, params.day, cultures);
+    const pdf = await roundSheet(house, household.foods, params.day, asked);
     return { fileName: `round-${params.day}.pdf`, base64: Buffer.from(pdf).toString('base64') };
   },
 

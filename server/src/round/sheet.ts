@@ -1,4 +1,4 @@
-import type { FoodRow, VesselRow } from '@open-larder/contract';
+import type { FoodRow } from '@open-larder/contract';
 import { compileRound, sayManner, sayUnits, type House } from '@open-larder/core';
 import type { PDFFont, PDFPage } from 'pdf-lib';
 import { INK, newDocument, QUIET, RULE, sayDay, wrapped } from '../print/page';
@@ -18,23 +18,29 @@ type Line =
   /** Something to do, with a box to tick. */
   | { kind: 'task'; text: string; quiet: string };
 
+/** What is asked for beside the meals, under a heading of its own: by broods, by the live shelf. */
+interface Asked {
+  title: string;
+  work: readonly { name: string; work: readonly { says: string }[] }[];
+}
+
 /**
  * A day's round on one page, legible on a wall: what to prepare and what to serve, each with a box.
  * @param day      YYYY-MM-DD
- * @param cultures what the live shelf asks for on that day
+ * @param asked what broods and cultures ask for on that day
  * @returns a PDF of one page
  */
 export async function roundSheet(
   house: House,
   foods: readonly FoodRow[],
   day: string,
-  cultures: readonly Pick<VesselRow, 'name' | 'work'>[] = [],
+  asked: readonly Asked[] = [],
 ): Promise<Uint8Array> {
   const { pdf, title, text } = await newDocument(`Round: ${sayDay(day)}`);
   const page = pdf.addPage([SHEET.width, SHEET.height]);
   const top = SHEET.height - SHEET.edge;
   page.drawText(sayDay(day), { x: SHEET.edge, y: top - 20, size: 22, font: title, color: INK });
-  const lines = linesOf(house, foods, day, cultures);
+  const lines = linesOf(house, foods, day, asked);
   const room = top - HEAD - SHEET.edge;
   let size = 0;
   let sets: SetLine[] = [];
@@ -50,7 +56,7 @@ function linesOf(
   house: House,
   foods: readonly FoodRow[],
   day: string,
-  cultures: readonly Pick<VesselRow, 'name' | 'work'>[],
+  asked: readonly Asked[],
 ): Line[] {
   const tanks = new Map(house.tanks.map((tank) => [tank.id, tank.name]));
   const prepare = preparationsOn(house, foods, day);
@@ -82,9 +88,11 @@ function linesOf(
       }
     }
   }
-  const works = cultures.flatMap(({ name, work }) => work.map(({ says }) => ({ name, says })));
-  if (works.length > 0) lines.push({ kind: 'moment', text: 'Live shelf' });
-  for (const { name, says } of works) lines.push({ kind: 'task', text: says, quiet: name });
+  for (const { title, work: all } of asked) {
+    const works = all.flatMap(({ name, work }) => work.map(({ says }) => ({ name, says })));
+    if (works.length > 0) lines.push({ kind: 'moment', text: title });
+    for (const { name, says } of works) lines.push({ kind: 'task', text: says, quiet: name });
+  }
   return lines.length > 0 ? lines : [{ kind: 'tank', text: 'Nothing to serve' }];
 }
 

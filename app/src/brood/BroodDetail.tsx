@@ -1,0 +1,154 @@
+import { sayUnits } from '@open-larder/core/food';
+import { sayNumber } from '@open-larder/core/units';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { api, useWords } from '../store';
+import { useSavePrinted } from '../table/useSavePrinted';
+import { Button, Card, ListRow, Text } from '../ui';
+import { BroodWorkList } from './BroodWorkList';
+import { ClutchesCard } from './ClutchesCard';
+import { CorrectBroodSheet } from './CorrectBroodSheet';
+import { EventSheet } from './EventSheet';
+import { HistoryCard } from './HistoryCard';
+import { LadderCard } from './LadderCard';
+import { RaiseCard } from './RaiseCard';
+import { StagesCard } from './StagesCard';
+import { TubsCard } from './TubsCard';
+import type { Brood, Broods } from './useBroods';
+import { WayCard } from './WayCard';
+import { sayBrood } from './words';
+
+/** Everything about one brood: its days, its ladder, today's food, its tubs, its end. */
+export function BroodDetail({
+  brood,
+  broods,
+  titled,
+}: {
+  brood: Brood;
+  broods: Broods;
+  /** Beside the list, where the screen's title is not its own. */
+  titled: boolean;
+}) {
+  const router = useRouter();
+  const [open, setOpen] = useState<'event' | 'correct' | null>(null);
+  const [ask] = api.useLazyBroodCardQuery();
+  const save = useSavePrinted();
+  const { state } = brood.stand;
+  const over = state.phase === 'over';
+  return (
+    <View style={{ gap: 16 }}>
+      <View style={{ gap: 4 }}>
+        {titled ? (
+          <Text look="title" level={2}>
+            {brood.name}
+          </Text>
+        ) : null}
+        <Text look="small" tone="quiet">
+          {[brood.species.common, brood.way.breeding].join(' · ')}
+        </Text>
+        <Text>{sayBrood(brood)}</Text>
+        {state.mixed ? (
+          <Text tone="due">
+            Two clutches of different ages share a tub: the younger are reckoned as the older. Part
+            them while they can be told apart.
+          </Text>
+        ) : null}
+      </View>
+      {over || brood.work.length === 0 ? null : (
+        <Card label="To do today">
+          <BroodWorkList brood={brood} work={brood.work} />
+        </Card>
+      )}
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+        <Button label="Something happened" onPress={() => setOpen('event')} />
+        <Button label="Correct" onPress={() => setOpen('correct')} />
+        <Button label="Card for the tub" onPress={async () => save(await ask(brood.id))} />
+        {brood.groupId === null ? null : (
+          <Button
+            label="Condition the pair"
+            onPress={() =>
+              router.push({ pathname: '/broods/condition', params: { group: brood.groupId! } })
+            }
+          />
+        )}
+      </View>
+      {over ? null : <StagesCard brood={brood} />}
+      {over ? null : <LadderCard brood={brood} />}
+      {over ? null : <FeedsCard brood={brood} />}
+      {over ? null : <TubsCard brood={brood} />}
+      {over ? null : <RaiseCard brood={brood} />}
+      <ClutchesCard brood={brood} broods={broods} />
+      <HistoryCard brood={brood} />
+      <WayCard brood={brood} />
+      {open === 'event' ? <EventSheet brood={brood} onClose={() => setOpen(null)} /> : null}
+      {open === 'correct' ? (
+        <CorrectBroodSheet brood={brood} ways={broods.ways} onClose={() => setOpen(null)} />
+      ) : null}
+    </View>
+  );
+}
+
+/** What the brood gets today, meal by meal, and what stands in for meals that nobody is there for. */
+function FeedsCard({ brood }: { brood: Brood }) {
+  const words = useWords();
+  const { feeds, standsHours, swim, state, counted } = brood.stand;
+  if (state.phase !== 'fry') {
+    return state.phase === 'paired' ? null : (
+      <Text tone="quiet">
+        No food yet{swim ? `, until about ${words.day(swim.day)}` : ''}: what is given before they
+        swim only fouls.
+      </Text>
+    );
+  }
+  return (
+    <View style={{ gap: 8 }}>
+      <Text look="subtitle">Today’s food</Text>
+      <Card label="Today’s food">
+        {feeds.map((feed, index) => (
+          <ListRow
+            key={feed.key}
+            first={index === 0}
+            title={feed.name}
+            detail={[
+              feed.animalsPerMeal === null ? null : `about ${sayNumber(feed.animalsPerMeal, 0)} in each meal`, // prettier-ignore
+              `${sayNumber(feed.gramsPerDay * 1000, 0)} mg a day`,
+              feed.carried < 0.995 ? `carries ${sayNumber(feed.carried * 100, 0)} % of their need: something live must stand in the tub` : null, // prettier-ignore
+            ]
+              .filter(Boolean)
+              .join(' · ')}
+            trail={
+              <Text look="strong">
+                {`${sayUnits(feed.unitsPerMeal, feed.unit)}, ${feed.meals}×`}
+              </Text>
+            }
+          />
+        ))}
+      </Card>
+      {feeds[0] && feeds[0].mealsWanted > feeds[0].meals ? (
+        <Text look="small" tone="quiet">
+          Their guts want {feeds[0].mealsWanted} meals in the light, and somebody is there for{' '}
+          {feeds[0].meals}. Live food that stands in the tub, green stones or a feeder make up for
+          the others.
+        </Text>
+      ) : null}
+      {standsHours === null ? null : (
+        <Text look="small" tone="quiet">
+          Without food they stand {sayNumber(standsHours, 0)} h: while you are away somebody has to
+          come.
+        </Text>
+      )}
+      {counted ? null : (
+        <Text look="small" tone="due">
+          Nobody counted them: fifty are reckoned with.
+        </Text>
+      )}
+      {brood.youngGroupId === null ? null : (
+        <Text look="small" tone="quiet">
+          They are a group of their own by now: the Round serves what that group’s plan says, and
+          the live supply counts it once.
+        </Text>
+      )}
+    </View>
+  );
+}

@@ -1,0 +1,98 @@
+import type { BroodWork } from '@open-larder/core/brood';
+import type { BroodEventKind } from '@open-larder/core/brood/vocabulary';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { themed } from '../theme';
+import { Button, later, Text } from '../ui';
+import { useBroodEvent } from './useBroodEvent';
+import type { Brood } from './useBroods';
+
+// The Round has this list too: what it opens is loaded when it is opened.
+const EventSheet = later(async () => (await import('../workshop')).EventSheet, true);
+
+/** What a brood asks for today, each with the tap that says it is done. */
+export function BroodWorkList({ brood, work }: { brood: Brood; work: readonly BroodWork[] }) {
+  const styles = useStyles();
+  const router = useRouter();
+  const happen = useBroodEvent();
+  const [sheet, setSheet] = useState<{ kind: BroodEventKind; tubId: string | null } | null>(null);
+  const act = ({ what, tubId }: BroodWork) => {
+    switch (what) {
+      case 'parents':
+        return void happen(brood.id, { kind: 'parentsMoved' }, 'The parents are parted from them.');
+      case 'firstFood':
+        return void happen(brood.id, { kind: 'firstFood' }, 'Their first food is noted.');
+      case 'change': {
+        const tub = brood.stand.tubs.find(({ id }) => id === tubId);
+        const share = Math.min(1, Math.max(0.01, tub?.change ?? 1));
+        return void happen(brood.id, { kind: 'changed', tubId, share }, 'Its water is changed.');
+      }
+      case 'sort':
+        return void happen(brood.id, { kind: 'sorted', tubId }, 'They are sorted.');
+      case 'expect':
+        return setSheet({ kind: brood.stand.next?.stage === 'hatch' ? 'hatched' : 'swimming', tubId: null }); // prettier-ignore
+      case 'wet':
+        return setSheet({ kind: 'hatched', tubId: null });
+      case 'count':
+        return setSheet({ kind: 'counted', tubId });
+      case 'moveUp':
+      case 'apart':
+        return setSheet({ kind: 'moved', tubId });
+      case 'home':
+        return setSheet({ kind: 'rehomed', tubId });
+      case 'start':
+        return router.push('/larder/live/new');
+      default:
+        return undefined;
+    }
+  };
+  return (
+    <>
+      {work.map((one, index) => (
+        <View key={one.what + one.tubId + one.says} style={[styles.work, index > 0 && styles.ruled]}>
+          <View style={styles.words}>
+            <Text tone={one.pressing ? 'due' : 'ink'}>{one.says}</Text>
+            <Text look="small" tone="quiet">
+              {one.why}
+            </Text>
+          </View>
+          {DONE[one.what] ? (
+            <Button
+              label={DONE[one.what]!}
+              spoken={`${DONE[one.what]}: ${brood.name}, ${one.says}`}
+              onPress={() => act(one)}
+            />
+          ) : null}
+        </View>
+      ))}
+      {sheet ? <EventSheet brood={brood} first={sheet} onClose={() => setSheet(null)} /> : null}
+    </>
+  ); // prettier-ignore
+}
+
+const DONE: Partial<Record<BroodWork['what'], string>> = {
+  parents: 'Done',
+  wet: 'Wetted',
+  expect: 'Seen',
+  firstFood: 'Taken',
+  change: 'Changed',
+  start: 'Start',
+  count: 'Count',
+  sort: 'Sorted',
+  moveUp: 'Move',
+  apart: 'Move',
+  home: 'Given',
+};
+
+const useStyles = themed((c) => ({
+  work: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 8,
+    paddingHorizontal: 12,
+    paddingVertical: 8,
+  },
+  ruled: { borderTopWidth: 1, borderColor: c.rule },
+  words: { flex: 1, minWidth: 0 },
+}));

@@ -1,0 +1,138 @@
+import { useRouter } from 'expo-router';
+import Plus from 'lucide-react-native/icons/plus';
+import { Pressable, View } from 'react-native';
+import { ScreenTools } from '../shell';
+import { SIZES, themed, useColours, useWide } from '../theme';
+import { useWords } from '../store';
+import { Button, Card, Disclosure, Empty, Fault, Screen, Skeleton, Text } from '../ui';
+import { BroodDetail } from './BroodDetail';
+import { BroodWorkList } from './BroodWorkList';
+import { CalendarCard } from './CalendarCard';
+import { useBroods, type Brood, type Broods } from './useBroods';
+import { sayBrood, sayWindow, stageWords } from './words';
+
+/** The broods of the house: how each stands, what it asks for, and all of them against the weeks. */
+export function BroodsScreen({ id }: { id?: string }) {
+  const router = useRouter();
+  const colours = useColours();
+  const wide = useWide();
+  const { data, problem, ...rest } = useBroods();
+  const alone = id !== undefined && !wide;
+  const chosen =
+    data?.all.find((one) => one.id === id) ?? (wide && !id ? data?.kept[0] : undefined);
+  const detail =
+    data && chosen ? (
+      <BroodDetail key={chosen.id} brood={chosen} broods={data} titled={!alone} />
+    ) : data && id ? (
+      <Empty title="No such brood" text="It may never have been. Go back to the broods." />
+    ) : null;
+  return (
+    <Screen
+      title={alone ? (chosen?.name ?? 'Brood') : 'Broods'}
+      back={alone ? '/broods' : '/round'}
+      tools={alone ? null : <ScreenTools />}
+      actions={
+        !alone && data && data.all.length > 0 ? (
+          <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+            <Button label="Condition a pair" onPress={() => router.push('/broods/condition')} />
+            <Button
+              label="Begin one"
+              icon={<Plus size={20} color={colours.ink} />}
+              onPress={() => router.push('/broods/new')}
+            />
+          </View>
+        ) : null
+      }
+      aside={detail}
+    >
+      {problem ? (
+        <Fault problem={problem} onRetry={'retry' in rest ? rest.retry : () => undefined} />
+      ) : !data ? (
+        <Skeleton rows={3} height={180} />
+      ) : alone ? (
+        detail
+      ) : data.all.length === 0 ? (
+        <Empty
+          title="No brood yet"
+          text="Say when a pair was put together or has spawned: hatching, the first food, its cultures and the water follow from there."
+          action={
+            <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+              <Button
+                look="primary"
+                label="Begin a brood"
+                onPress={() => router.push('/broods/new')}
+              />
+              <Button label="Condition a pair" onPress={() => router.push('/broods/condition')} />
+            </View>
+          }
+        />
+      ) : (
+        <All data={data} selected={wide ? chosen?.id : undefined} />
+      )}
+    </Screen>
+  );
+}
+
+function All({ data, selected }: { data: Broods; selected: string | undefined }) {
+  const router = useRouter();
+  const past = data.all.filter(({ stand }) => stand.state.phase === 'over');
+  return (
+    <>
+      {data.kept.map((brood) => (
+        <BroodCard key={brood.id} brood={brood} selected={brood.id === selected} />
+      ))}
+      {data.kept.length > 0 ? <CalendarCard broods={data.kept} /> : null}
+      {past.length > 0 ? (
+        <Disclosure title={`${past.length} of before`}>
+          {past.map((brood) => (
+            <Button
+              key={brood.id}
+              look="bare"
+              label={brood.name}
+              onPress={() => router.push(`/broods/${brood.id}`)}
+            />
+          ))}
+        </Disclosure>
+      ) : null}
+    </>
+  );
+}
+
+function BroodCard({ brood, selected }: { brood: Brood; selected: boolean }) {
+  const styles = useStyles();
+  const router = useRouter();
+  const words = useWords();
+  const { next } = brood.stand;
+  return (
+    <Card label={brood.name} marked={selected}>
+      <Pressable
+        role="link"
+        aria-label={`${brood.name}, ${sayBrood(brood)}`}
+        aria-current={selected ? 'page' : undefined}
+        onPress={() => router.push(`/broods/${brood.id}`)}
+        style={styles.press}
+      >
+        <Text look="strong">{brood.name}</Text>
+        <Text look="small" tone="quiet">
+          {[brood.species.common, brood.way.breeding, ...brood.tubs.map(({ name }) => name)].join(
+            ' · ',
+          )}
+        </Text>
+        <Text>{sayBrood(brood)}</Text>
+        {next ? (
+          <Text look="small">{`${stageWords(next.stage, brood)}: ${sayWindow(next, words)}`}</Text>
+        ) : null}
+      </Pressable>
+      {brood.work.length > 0 ? (
+        <View style={styles.work}>
+          <BroodWorkList brood={brood} work={brood.work} />
+        </View>
+      ) : null}
+    </Card>
+  );
+}
+
+const useStyles = themed((c) => ({
+  press: { padding: 12, gap: 4, minHeight: SIZES.touch },
+  work: { borderTopWidth: 1, borderColor: c.rule },
+}));

@@ -1,0 +1,284 @@
+import type { Problem } from '@open-larder/contract';
+import { conditioned, stepsTo, type Conditioned } from '@open-larder/core/brood';
+import { stageFactor } from '@open-larder/core/ration';
+import { addDays, type House } from '@open-larder/core/round';
+import { plannedUse } from '@open-larder/core/stock';
+import { waterLitres } from '@open-larder/core/tank';
+import { sayNumber } from '@open-larder/core/units';
+import { useRouter } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { v7 as uuidv7 } from 'uuid';
+import { api, useHouse, useNow, useWords, type HouseData } from '../store';
+import { Button, Card, Choice, Empty, Fault, ListRow, NumberField, Picker, Screen, Skeleton, Stepper, Text, useSay } from '../ui'; // prettier-ignore
+
+/** A tank whose changes nobody told: a quarter a week. Assumption. */
+const USUAL_CHANGE = { share: 0.25, everyDays: 7, sourceMgL: 0 };
+const WEEK = 7;
+/** At once no more than this is changed as a trigger. Assumption. */
+const MOST_AT_ONCE = 0.4;
+
+/** Conditioning a pair: richer meals for a span, what they cost the water, and what sets them off. */
+export function ConditionScreen({ group }: { group?: string }) {
+  const house = useHouse();
+  return (
+    <Screen title="Condition a pair" back="/broods">
+      {house.problem ? (
+        <Fault problem={house.problem} onRetry={() => 'retry' in house && house.retry()} />
+      ) : house.data ? (
+        house.data.house.groups.length === 0 ? (
+          <Empty
+            title="No fish yet"
+            text="Put a group into a tank first: what it eats now is what it is reckoned from."
+          />
+        ) : (
+          <Condition data={house.data} asked={group} />
+        )
+      ) : (
+        <Skeleton rows={4} height={72} />
+      )}
+    </Screen>
+  );
+}
+
+function Condition({ data, asked }: { data: HouseData; asked?: string }) {
+  const now = useNow();
+  const words = useWords();
+  const router = useRouter();
+  const say = useSay();
+  const [groupId, setGroupId] = useState(asked ?? data.house.groups[0]!.id);
+  const [days, setDays] = useState(14);
+  const [happen, happening] = api.useAddGroupEventMutation();
+  const group = data.house.groups.find(({ id }) => id === groupId);
+  const tank = data.tanks.find(({ id }) => id === group?.tankId);
+  const litres = tank ? (waterLitres(tank)?.value ?? null) : null;
+  const change = tank?.plan?.water ?? USUAL_CHANGE;
+  const protein = useMemo(
+    () => (group && tank ? proteinOf(data, tank.id, group.id, now.day) : null),
+    [data, tank, group, now.day],
+  );
+  if (!group || !tank || litres === null || protein === null) {
+    return (
+      <Empty
+        title="This group cannot be reckoned"
+        text="Its tank needs litres, or length, width and height."
+      />
+    );
+  }
+  const on = group.stage === 'conditioning';
+  const times = stageFactor('conditioning') / stageFactor(on ? 'conditioning' : group.stage);
+  const told = conditioned({ litres, ...protein, times: Number.isFinite(times) ? times : 1, days, ...change }); // prettier-ignore
+  const stage = async (to: 'conditioning' | 'adult') => {
+    const body = { id: uuidv7(), day: now.day, note: '', kind: 'staged' as const, stage: to };
+    const done = await happen({ params: { id: group.id }, body });
+    if (done.error) return say((done.error as Problem).detail, { tone: 'fault' });
+    say(to === 'adult' ? `${group.name} goes back to its usual meals.` : `${group.name} is conditioned from today: its portions follow.`); // prettier-ignore
+  };
+  return (
+    <>
+      <Picker
+        label="Who"
+        value={groupId}
+        picks={data.house.groups
+          .filter(({ stage: of }) => of !== 'fry' && of !== 'yolk-sac larva' && of !== 'juvenile')
+          .map(({ id, name, tankId }) => ({
+            value: id,
+            title: name,
+            detail: data.tanks.find((one) => one.id === tankId)?.name,
+          }))}
+        onChange={setGroupId}
+      />
+      <Stepper
+        label="For"
+        value={days}
+        step={1}
+        min={3}
+        max={42}
+        onChange={setDays}
+        say={(value) => `${value} days, until ${words.day(addDays(now.day, value))}`}
+      />
+      <Card label="What it changes">
+        <ListRow
+          first
+          title={on ? 'They are conditioned now' : 'Food'}
+          detail="richer and more often; something live every other day; the last meal the evening before they are put together" // prettier-ignore
+          trail={<Text look="strong">{on ? '' : `×${sayNumber(times, 1)}`}</Text>}
+        />
+        <WaterRows told={told} litres={litres} change={change} />
+      </Card>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+        {on ? (
+          <Button
+            look="primary"
+            label="Back to the usual"
+            busy={happening.isLoading}
+            onPress={() => void stage('adult')}
+          />
+        ) : (
+          <Button
+            look="primary"
+            label="Begin today"
+            busy={happening.isLoading}
+            onPress={() => void stage('conditioning')}
+          />
+        )}
+        <Button
+          label="Richer foods in the week"
+          onPress={() => router.push({ pathname: '/week', params: { tank: tank.id } })}
+        />
+        <Button
+          label="They have spawned"
+          onPress={() => router.push({ pathname: '/broods/new', params: { group: group.id } })}
+        />
+      </View>
+      <TriggerCard
+        key={tank.id}
+        tankC={tank.tempC}
+        gh={tank.gh}
+        litres={litres}
+        minC={group.species.tempMinC}
+      />
+    </>
+  );
+}
+
+function WaterRows({
+  told,
+  litres,
+  change,
+}: {
+  told: Conditioned;
+  litres: number;
+  change: { share: number; everyDays: number };
+}) {
+  const words = useWords();
+  const percent = (share: number) => `${Math.round(share * 100)} %`;
+  return (
+    <>
+      <ListRow
+        title="Ammonia from food"
+        detail={`before ${sayNumber(told.tanBefore, 2)} mg/L a day, which the filter takes up`}
+        trail={<Text>{`${sayNumber(told.tanThen, 2)} mg/L a day`}</Text>}
+      />
+      <ListRow
+        title="Nitrate before a change"
+        detail={`before ${sayNumber(told.nitrateBefore, 0)} mg/L; plants are not reckoned with`}
+        trail={<Text>{`${sayNumber(told.nitrateThen, 0)} mg/L`}</Text>}
+      />
+      <ListRow
+        title="Changes that pay for it"
+        detail={`now ${percent(change.share)} every ${change.everyDays} days`}
+        trail={
+          <Text tone="due">
+            {[
+              told.shareThen === null ? null : `${percent(told.shareThen)} (${words.say('volume', Math.round(told.shareThen * litres))})`, // prettier-ignore
+              told.everyThen === null ? null : `or every ${told.everyThen} days`,
+            ]
+              .filter(Boolean)
+              .join(', ') || 'feed less, or in more water'}
+          </Text>
+        }
+      />
+    </>
+  );
+}
+
+/** What sets them off: a dry spell without changes, then cool, soft water in steps that they stand. */
+function TriggerCard({
+  tankC,
+  gh,
+  litres,
+  minC,
+}: {
+  tankC: number;
+  gh: number | null;
+  litres: number;
+  minC: number;
+}) {
+  const words = useWords();
+  const now = useNow();
+  const [by, setBy] = useState<'tempC' | 'tdsMgL' | 'gh'>('tempC');
+  const usual = { tempC: tankC, tdsMgL: 250, gh: gh ?? 10 };
+  const [have, setHave] = useState<number | null>(null);
+  const [refill, setRefill] = useState<number | null>(null);
+  const [target, setTarget] = useState<number | null>(null);
+  const [dry, setDry] = useState(7);
+  const warmth = words.scale('temperature');
+  const unit = { tempC: warmth.unit, tdsMgL: 'mg/L', gh: '°dGH' }[by];
+  const scale = by === 'tempC' ? warmth : undefined;
+  const from = have ?? usual[by];
+  const ready = refill !== null && target !== null;
+  const water = (value: number) => ({ tempC: 0, tdsMgL: 0, gh: 0, [by]: value });
+  const steps = ready ? stepsTo(by, target, water(from), water(refill), { everyDays: 1, mostShare: MOST_AT_ONCE }) : null; // prettier-ignore
+  const tooCold = by === 'tempC' && target !== null && target < minC;
+  return (
+    <View style={{ gap: 8 }}>
+      <Text look="subtitle">What sets them off</Text>
+      <Text look="small" tone="quiet">
+        Keepers hold changes back for a while, as in a dry spell, and then change in steps with cooler or
+        softer water, as in the rains. Not every species wants it; rest the pair where nothing comes of
+        it.
+      </Text>
+      <Choice
+        label="By"
+        value={by}
+        options={[
+          { value: 'tempC', label: 'cooler water' },
+          { value: 'tdsMgL', label: 'less dissolved solids' },
+          { value: 'gh', label: 'softer water' },
+        ]}
+        onChange={(value) => {
+          setBy(value);
+          setHave(null);
+          setRefill(null);
+          setTarget(null);
+        }}
+      />
+      <NumberField label="In the tank now" unit={unit} scale={scale} decimals={1} value={from} onChange={setHave} />
+      <NumberField label="In the new water" unit={unit} scale={scale} decimals={1} value={refill} onChange={setRefill} />
+      <NumberField label="It shall come to" unit={unit} scale={scale} decimals={1} value={target} onChange={setTarget} />
+      <Stepper label="Changes held back for" value={dry} step={1} min={0} max={21} onChange={setDry} say={(value) => `${value} days`} />
+      {tooCold ? (
+        <Text tone="due">{`Under ${words.say('temperature', minC)} this species is not kept: choose a warmer target.`}</Text>
+      ) : null}
+      {ready && !tooCold ? (
+        steps === null ? (
+          <Text tone="due">This water cannot bring it there: it lies on the other side.</Text>
+        ) : (
+          <Card label="The steps">
+            {steps.map(({ day, share, after }, index) => (
+              <ListRow
+                key={day}
+                first={index === 0}
+                title={words.day(addDays(now.day, dry + day))}
+                detail={`${Math.round(share * 100)} %: ${words.say('volume', Math.round(share * litres * 10) / 10)} of the new water`}
+                trail={<Text>{by === 'tempC' ? words.say('temperature', after.tempC) : `${sayNumber(after[by], 0)} ${unit}`}</Text>}
+              />
+            ))}
+          </Card>
+        )
+      ) : null}
+      <Text look="small" tone="quiet">
+        Unplug heaters and pumps before hands go in. pH does not mix as its share does: test it after.
+      </Text>
+    </View>
+  ); // prettier-ignore
+}
+
+/** Protein that the tank’s plan gives in a day, and the group’s part of it, grams. */
+function proteinOf(data: HouseData, tankId: string, groupId: string, day: string) {
+  const composition = new Map(data.foods.map(({ id, composition: of }) => [id, of]));
+  const sum = (house: House) =>
+    plannedUse(house, day, WEEK).reduce((grams, { foodId, gramsOn }) => {
+      const all = gramsOn.reduce((total, one) => total + one, 0);
+      return grams + (all / WEEK) * (composition.get(foodId)?.protein ?? 0);
+    }, 0);
+  const only = (keep: (group: House['groups'][number]) => boolean): House => ({
+    ...data.house,
+    groups: data.house.groups.filter(keep),
+  });
+  return {
+    proteinG: sum(only((one) => one.tankId === tankId)),
+    theirsG: sum(only((one) => one.id === groupId)),
+  };
+}

@@ -1,0 +1,53 @@
+import type { Way } from '@open-larder/catalogue/ways';
+import type { Problem } from '@open-larder/contract';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { api, useHouse } from '../store';
+import { Button, Sheet, useSay } from '../ui';
+import { BroodFieldsInput, type BroodDraft } from './fields';
+import type { Brood } from './useBroods';
+
+/** Correct what is said of a brood, and choose among the schools. */
+export function CorrectBroodSheet({
+  brood,
+  ways,
+  onClose,
+}: {
+  brood: Brood;
+  ways: readonly Way[];
+  onClose: () => void;
+}) {
+  const say = useSay();
+  const house = useHouse();
+  const [edit] = api.useEditBroodMutation();
+  const { id, speciesKey: _, species: __, way: ___, stand: ____, work: _____, tubs: ______, ...fields } = brood; // prettier-ignore
+  const { version, ...kept } = fields;
+  const [draft, setDraft] = useState<BroodDraft>(kept);
+  const [faults, setFaults] = useState<Readonly<Record<string, string>>>({});
+  const save = async () => {
+    const done = await edit({ params: { id }, body: { ...draft, version } });
+    if (done.error) {
+      const problem = done.error as Problem;
+      setFaults(Object.fromEntries((problem.errors ?? []).map(({ path, message }) => [path, message]))); // prettier-ignore
+      say(problem.errors ? problem.title : problem.detail, { tone: 'fault' });
+      return;
+    }
+    say(`${draft.name} is corrected.`);
+    onClose();
+  };
+  return (
+    <Sheet title={`Correct ${brood.name}`} open onClose={onClose}>
+      <BroodFieldsInput
+        draft={draft}
+        faults={faults}
+        ways={ways}
+        species={brood.species}
+        data={house.data ?? null}
+        onChange={setDraft}
+      />
+      <View style={{ alignItems: 'flex-start' }}>
+        <Button look="primary" label="Save" onPress={() => void save()} />
+      </View>
+    </Sheet>
+  );
+}

@@ -1,0 +1,153 @@
+import { BROOD_EVENTS, type BroodEventKind } from '@open-larder/core/brood/vocabulary';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useNow, useWords } from '../store';
+import { Button, DateField, Field, NumberField, Picker, Sheet, Text } from '../ui';
+import { useBroodEvent, type Said } from './useBroodEvent';
+import type { Brood } from './useBroods';
+import { EVENT_WORDS } from './words';
+
+const COUNTED: ReadonlySet<BroodEventKind> = new Set(['eggsSeen', 'counted', 'lost', 'rehomed', 'joined', 'moved']); // prettier-ignore
+/** What happens in one of the tubs, and not to the brood. */
+const IN_TUB: ReadonlySet<BroodEventKind> = new Set([...COUNTED, 'measured', 'changed', 'warmth', 'sorted', 'treated']); // prettier-ignore
+
+interface Props {
+  brood: Brood;
+  first?: { kind: BroodEventKind; tubId: string | null };
+  onClose: () => void;
+}
+
+/** Anything that happens to a brood, on any day: its kind first, and then what belongs to it. */
+export function EventSheet({ brood, first, onClose }: Props) {
+  const now = useNow();
+  const words = useWords();
+  const happen = useBroodEvent();
+  const [kind, setKind] = useState<BroodEventKind>(first?.kind ?? 'counted');
+  const [day, setDay] = useState<string | null>(now.day);
+  const [tubId, setTubId] = useState(first?.tubId ?? brood.tubs[0]?.id ?? '');
+  const [toTubId, setToTubId] = useState('');
+  const [count, setCount] = useState<number | null>(null);
+  const [lengthMm, setLengthMm] = useState<number | null>(null);
+  const [shortMm, setShortMm] = useState<number | null>(null);
+  const [longMm, setLongMm] = useState<number | null>(null);
+  const [tempC, setTempC] = useState<number | null>(brood.tubs[0]?.tempC ?? null);
+  const [share, setShare] = useState<number | null>(30);
+  const [note, setNote] = useState('');
+  const [faults, setFaults] = useState<Readonly<Record<string, string>>>({});
+  const warmth = words.scale('temperature');
+  const save = async () => {
+    const event = {
+      kind,
+      day: day ?? '',
+      note,
+      tubId: IN_TUB.has(kind) && tubId !== '' ? tubId : null,
+      ...(COUNTED.has(kind) ? { count: kind === 'moved' ? count : (count ?? Number.NaN) } : {}),
+      ...(kind === 'moved' ? { toTubId } : {}),
+      ...(kind === 'measured' ? { lengthMm: lengthMm ?? Number.NaN, shortMm, longMm } : {}),
+      ...(kind === 'warmth' ? { tempC: tempC ?? Number.NaN } : {}),
+      ...(kind === 'changed' ? { share: (share ?? Number.NaN) / 100 } : {}),
+    } as Said;
+    const wrong = await happen(brood.id, event, `${EVENT_WORDS[kind]}: noted.`);
+    if (wrong === null) onClose();
+    else setFaults(wrong);
+  };
+  const tubs = brood.tubs.map((tub) => ({ value: tub.id, title: tub.name }));
+  return (
+    <Sheet title="What happened" open onClose={onClose}>
+      <Picker
+        label="What"
+        value={kind}
+        picks={BROOD_EVENTS.map((value) => ({ value, title: EVENT_WORDS[value] }))}
+        onChange={(value) => setKind(value as BroodEventKind)}
+      />
+      <DateField label="On" value={day} onChange={setDay} fault={faults.day} />
+      {IN_TUB.has(kind) && tubs.length > 1 ? (
+        <Picker label="Tub" value={tubId} picks={tubs} onChange={setTubId} fault={faults.tubId} />
+      ) : null}
+      {kind === 'moved' ? (
+        <Picker
+          label="Into"
+          value={toTubId}
+          placeholder="Choose a tub"
+          picks={tubs.filter(({ value }) => value !== tubId)}
+          onChange={setToTubId}
+          fault={faults.toTubId}
+          hint={tubs.length < 2 ? 'It has only one tub: add another first.' : undefined}
+        />
+      ) : null}
+      {COUNTED.has(kind) ? (
+        <NumberField
+          label={kind === 'moved' ? 'How many; blank is all of them' : 'How many'}
+          value={count}
+          onChange={setCount}
+          fault={faults.count}
+        />
+      ) : null}
+      {kind === 'measured' ? (
+        <>
+          <NumberField
+            label="Mean length of a few"
+            unit="mm"
+            decimals={1}
+            value={lengthMm}
+            onChange={setLengthMm}
+            fault={faults.lengthMm}
+          />
+          <NumberField
+            label="The shortest, if you like"
+            unit="mm"
+            decimals={1}
+            value={shortMm}
+            onChange={setShortMm}
+            fault={faults.shortMm}
+          />
+          <NumberField
+            label="The longest"
+            unit="mm"
+            decimals={1}
+            value={longMm}
+            onChange={setLongMm}
+            fault={faults.longMm}
+          />
+        </>
+      ) : null}
+      {kind === 'warmth' ? (
+        <NumberField
+          label="Temperature"
+          unit={warmth.unit}
+          scale={warmth}
+          decimals={1}
+          value={tempC}
+          onChange={setTempC}
+          fault={faults.tempC}
+        />
+      ) : null}
+      {kind === 'changed' ? (
+        <NumberField
+          label="Share of its water"
+          unit="%"
+          value={share}
+          onChange={setShare}
+          fault={faults.share}
+        />
+      ) : null}
+      {kind === 'treated' ? (
+        <Text tone="due">
+          Write what it was, as its label says. No dose is worked out here: that is for the label
+          and a veterinarian. Dyes want the dark, oxidisers burn skin and eyes; no food while it is
+          in, and none for eggs and larvae anyway.
+        </Text>
+      ) : null}
+      {kind === 'ended' || kind === 'lost' ? (
+        <Text look="small" tone="quiet">
+          Killing animals that suffer, giving them away and selling them go by local law. None is
+          released.
+        </Text>
+      ) : null}
+      <Field label="Note" value={note} onChange={setNote} fault={faults.note} />
+      <View style={{ alignItems: 'flex-start' }}>
+        <Button look="primary" label="Note it" onPress={() => void save()} />
+      </View>
+    </Sheet>
+  );
+}

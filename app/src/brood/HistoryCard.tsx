@@ -1,0 +1,64 @@
+import type { Problem } from '@open-larder/contract';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { v7 as uuidv7 } from 'uuid';
+import { api, useWords } from '../store';
+import { Button, Card, Fault, ListRow, Skeleton, Text, useSay } from '../ui';
+import type { Brood } from './useBroods';
+import { sayEvent } from './words';
+
+/** Events shown at once; the rest wait for a tap. */
+const FIRST = 6;
+
+/** What happened to a brood, newest first; each can be taken back, never erased. */
+export function HistoryCard({ brood }: { brood: Brood }) {
+  const words = useWords();
+  const say = useSay();
+  const { data: events, error, refetch } = api.useBroodEventsQuery(brood.id);
+  const [undo] = api.useUndoBroodEventMutation();
+  const [all, setAll] = useState(false);
+  if (error && !events) return <Fault problem={error as Problem} onRetry={() => void refetch()} />;
+  if (!events) return <Skeleton rows={3} height={52} />;
+  if (events.length === 0) return null;
+  const tubName = (id: string) => brood.tubs.find((tub) => tub.id === id)?.name ?? 'a tub';
+  const takeBack = async (id: string) => {
+    const body = { id: uuidv7(), at: new Date().toISOString() };
+    const answer = await undo({ params: { id }, body });
+    if (answer.error) say((answer.error as Problem).detail, { tone: 'fault' });
+    else say('Taken back: the rest is reckoned anew.');
+  };
+  return (
+    <View style={{ gap: 8 }}>
+      <Text look="subtitle">What happened</Text>
+      <Card label="What happened">
+        {(all ? events : events.slice(0, FIRST)).map((event, index) => {
+          const title = sayEvent(event, words, tubName);
+          const where = brood.tubs.length > 1 && event.tubId !== null ? tubName(event.tubId) : null;
+          return (
+            <ListRow
+              key={event.id}
+              first={index === 0}
+              title={title}
+              detail={[words.day(event.day), where, event.hand, event.note].filter(Boolean).join(' · ')} // prettier-ignore
+              trail={
+                <Button
+                  look="bare"
+                  label="Undo"
+                  spoken={`Undo: ${title}, ${words.day(event.day)}`}
+                  onPress={() => void takeBack(event.id)}
+                />
+              }
+            />
+          );
+        })}
+      </Card>
+      {events.length > FIRST ? (
+        <Button
+          look="bare"
+          label={all ? 'Only the newest' : `All ${events.length} events`}
+          onPress={() => setAll(!all)}
+        />
+      ) : null}
+    </View>
+  );
+}

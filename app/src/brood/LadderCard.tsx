@@ -1,0 +1,132 @@
+import { addDays, daysBetween } from '@open-larder/core/round';
+import type { RungDay } from '@open-larder/core/brood';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Ladder, ladderHeight, type LadderRung } from '../draw/Ladder';
+import { useNow, useWords } from '../store';
+import { Card, ListRow, Text } from '../ui';
+import type { Brood } from './useBroods';
+
+/** The last rung is drawn for so many days, and today has so many after it. */
+const LAST_DAYS = 14;
+const AFTER_TODAY = 10;
+/** More days than this are not told apart on a phone: what comes later stands in words. */
+const MOST_DAYS = 63;
+/** Before swimming free so much is drawn at the least. */
+const BEFORE = 3;
+
+/** The ladder of a brood, drawn, and its rungs in words. */
+export function LadderCard({ brood }: { brood: Brood }) {
+  const words = useWords();
+  const now = useNow();
+  const [width, setWidth] = useState(0);
+  const { stand } = brood;
+  if (stand.swim === null) return null;
+  const drawn = drawnOf(brood, now.day, words.day);
+  return (
+    <View style={{ gap: 8 }}>
+      <Text look="subtitle">The ladder</Text>
+      <View
+        onLayout={(event) => setWidth(event.nativeEvent.layout.width)}
+        style={{ minHeight: ladderHeight(drawn.rungs.filter(({ tail }) => tail).length) }}
+      >
+        {width > 0 ? <Ladder {...drawn} width={width} /> : null}
+      </View>
+      <Text look="small" tone="quiet">
+        The rising line is the widest prey that their mouth takes; a plank is a food on its days, and
+        beneath it the culture that must give by then.
+      </Text>
+      {stand.rungs.length > 0 ? (
+        <Card label="Rungs">
+          {stand.rungs.map((rung, index) => (
+            <ListRow
+              key={rung.key}
+              first={index === 0}
+              title={rung.name}
+              detail={[
+                `from ${words.day(rung.from)}${rung.to === null ? ' on' : ` until ${words.day(rung.to)}`}`,
+                readyWords(rung, now.day, words.day),
+              ].join(' · ')}
+              trail={<View />}
+            />
+          ))}
+        </Card>
+      ) : (
+        <Text tone="due">
+          Nothing in the house fits their mouth in this time. Put a first food on the shelf, or start
+          infusoria.
+        </Text>
+      )}
+      {stand.growthAssumed || stand.assumed.length > 0 ? (
+        <Text look="small" tone="quiet">
+          {[
+            stand.growthAssumed ? 'Growth is assumed from the size of its kind: measure a few.' : '',
+            stand.assumed.length > 0 ? 'Days to hatching or length at hatching are usual ones for its way of life, not known of this species.' : '',
+          ]
+            .filter(Boolean)
+            .join(' ')}
+        </Text>
+      ) : null}
+    </View>
+  ); // prettier-ignore
+}
+
+/** «stands in the house», «start it by Thu 26 Nov» */
+function readyWords(rung: RungDay, today: string, say: (day: string) => string): string {
+  if (rung.there) return rung.live ? 'its culture gives' : 'on the shelf';
+  if (rung.startBy === null) return 'to be bought';
+  return rung.startBy < today
+    ? `start it at once: it takes ${rung.leadDays} days`
+    : `start it by ${say(rung.startBy)}`;
+}
+
+function drawnOf({ name, stand }: Brood, today: string, say: (day: string) => string) {
+  const { stages, rungs, mouthsUm } = stand;
+  const swim = stand.swim!.day;
+  const hatch = stages.find(({ stage }) => stage === 'hatch')?.day ?? null;
+  const laid = stand.state.spawnedOn;
+  const start = [laid, addDays(swim, -BEFORE), ...rungs.map(({ startBy }) => startBy)]
+    .filter((day): day is string => day !== null)
+    .sort()[0]!;
+  const at = (day: string) => daysBetween(start, day);
+  const last = rungs.at(-1);
+  const wanted = at(last ? last.from : swim) + LAST_DAYS;
+  const days = Math.max(at(today) + AFTER_TODAY, Math.min(MOST_DAYS, wanted));
+  const seen = rungs.filter(({ from }) => at(from) < days);
+  const drawn = seen.map((rung): LadderRung => {
+    const { key, name: food, from, to, minUm, maxUm, live, there, startBy, leadDays } = rung;
+    const late = startBy !== null && startBy < today && from >= today;
+    return {
+      key,
+      name: food,
+      from: at(from),
+      to: to === null ? days : at(to),
+      minUm,
+      maxUm,
+      tail: live
+        ? {
+            startBy: at(addDays(from, -leadDays)),
+            state: there ? 'there' : late ? 'late' : 'waits',
+            says: there ? `${food}: gives` : late ? `${food}: late` : `${food} by ${say(startBy!)}`,
+          }
+        : null,
+    };
+  });
+  return {
+    label: `${name}: ${rungs.map(({ name: food, from }) => `${food} from ${say(from)}`).join(', ') || 'no rung yet'}`,
+    days,
+    today: at(today),
+    hatch: hatch === null || hatch > swim ? null : at(hatch),
+    swim: at(swim),
+    mouthsUm,
+    rungs: drawn,
+    dates: weeksFrom(swim, days - at(swim)).map((day) => ({
+      day: at(day),
+      says: say(day).replace(/^\w+ /, ''),
+    })),
+  };
+}
+
+/** The day from which on they swim, and every second week after it. */
+const weeksFrom = (swim: string, days: number): string[] =>
+  Array.from({ length: Math.max(1, Math.ceil(days / 14)) }, (_, at) => addDays(swim, at * 14));

@@ -1,0 +1,196 @@
+import type { Problem } from '@open-larder/contract';
+import { waterLitres } from '@open-larder/core/tank';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { v7 as uuidv7 } from 'uuid';
+import { api, useHand, useHouse, useNow, type HouseData } from '../store';
+import { Button, Choice, DateField, Fault, NumberField, Picker, Screen, Skeleton, Text, upperFirst, useSay } from '../ui'; // prettier-ignore
+import { BroodFieldsInput, defaultsOf, type BroodDraft } from './fields';
+import { TubFields, type TubDraft } from './TubsCard';
+import { useBroods, wayOf, type Broods } from './useBroods';
+
+const BEGINNINGS = ['paired', 'spawned', 'swimming'] as const;
+type Beginning = (typeof BEGINNINGS)[number];
+const BEGIN_WORDS: Record<Beginning, string> = {
+  paired: 'they are together',
+  spawned: 'they have spawned',
+  swimming: 'the young swim',
+};
+
+/** Beginning the line of a brood: whose it is, how it began, where it is. */
+export function NewBroodScreen({ tank, group }: { tank?: string; group?: string }) {
+  const broods = useBroods();
+  const house = useHouse();
+  const problem = broods.problem ?? house.problem;
+  return (
+    <Screen title="Begin a brood" back="/broods">
+      {problem ? (
+        <Fault
+          problem={problem}
+          onRetry={() => {
+            if ('retry' in broods) broods.retry();
+            if ('retry' in house) house.retry();
+          }}
+        />
+      ) : broods.data && house.data ? (
+        <Begin broods={broods.data} data={house.data} tank={tank} group={group} />
+      ) : (
+        <Skeleton rows={5} height={64} />
+      )}
+    </Screen>
+  );
+}
+
+function Begin({
+  broods,
+  data,
+  tank,
+  group: asked,
+}: {
+  broods: Broods;
+  data: HouseData;
+  tank?: string;
+  group?: string;
+}) {
+  const say = useSay();
+  const now = useNow();
+  const hand = useHand();
+  const router = useRouter();
+  const [create, creating] = api.useCreateBroodMutation();
+  const [add] = api.useAddBroodEventMutation();
+  const [ids] = useState(() => ({ brood: uuidv7(), tub: uuidv7(), begun: uuidv7(), count: uuidv7() })); // prettier-ignore
+  const parents =
+    data.groups.find(({ id }) => id === asked) ??
+    (tank === undefined ? undefined : data.groupsIn.get(tank)?.[0]);
+  const [speciesKey, setSpeciesKey] = useState(parents?.speciesKey ?? '');
+  const species = data.species.get(speciesKey) ?? null;
+  const way = species ? wayOf(broods.ways, species.breeding) : undefined;
+  const home = data.tanks.find(({ id }) => id === (parents?.tankId ?? tank));
+  const [draft, setDraft] = useState<BroodDraft>({
+    name: '',
+    breeding: null,
+    tankId: home?.id ?? null,
+    groupId: parents?.id ?? null,
+    youngGroupId: null,
+    targetCm: null,
+    ...defaultsOf(way),
+  });
+  const stays = draft.raising === 'with' && home !== undefined;
+  const [tub, setTub] = useState<TubDraft>(() => ({
+    name: '',
+    litres: 10,
+    tempC: home?.tempC ?? species?.tempOptC ?? 24,
+    ph: home?.ph ?? null,
+    filtered: false,
+  }));
+  const [began, setBegan] = useState<Beginning>('spawned');
+  const [day, setDay] = useState<string | null>(now.day);
+  const [count, setCount] = useState<number | null>(null);
+  const [faults, setFaults] = useState<Readonly<Record<string, string>>>({});
+  const choose = (key: string) => {
+    setSpeciesKey(key);
+    const kind = data.species.get(key);
+    setDraft({ ...draft, ...defaultsOf(wayOf(broods.ways, kind?.breeding)) });
+    if (kind && !home) setTub({ ...tub, tempC: kind.tempOptC });
+  };
+  const refused = (problem: Problem) => {
+    setFaults(Object.fromEntries((problem.errors ?? []).map(({ path, message }) => [path, message]))); // prettier-ignore
+    say(problem.errors ? problem.title : problem.detail, { tone: 'fault' });
+  };
+  const begin = async () => {
+    const where = stays
+      ? {
+          name: home.name,
+          litres: waterLitres(home)?.value ?? Number.NaN,
+          tempC: home.tempC,
+          ph: home.ph,
+          filtered: home.filter !== 'none',
+        }
+      : { ...tub, litres: tub.litres ?? Number.NaN, tempC: tub.tempC ?? Number.NaN };
+    const body = { ...draft, id: ids.brood, speciesKey, tub: { ...where, id: ids.tub } };
+    const done = await create({ body });
+    if (done.error) return refused(done.error as Problem);
+    const base = { day: day ?? '', at: new Date().toISOString(), hand, note: '', tubId: ids.tub };
+    const told = [
+      { ...base, id: ids.begun, kind: began },
+      ...(count === null || began === 'paired'
+        ? []
+        : [{ ...base, id: ids.count, kind: began === 'spawned' ? ('eggsSeen' as const) : ('counted' as const), count }]),
+    ]; // prettier-ignore
+    for (const event of told) {
+      const noted = await add({ params: { id: ids.brood }, body: event });
+      // The brood is begun: what is wrong with its first event is mended and sent again.
+      if (noted.error) return refused(noted.error as Problem);
+    }
+    say(`${draft.name} is begun.`);
+    router.replace(`/broods/${ids.brood}`);
+  };
+  return (
+    <>
+      <Picker
+        label="Species"
+        value={speciesKey}
+        search
+        placeholder="Choose a species"
+        picks={[...data.species.values()]
+          .filter(({ breeding }) => breeding !== 'not bred at home')
+          .map((one) => ({ value: one.key, title: one.common, detail: `${one.scientific} · ${one.breeding}` }))} // prettier-ignore
+        onChange={choose}
+        fault={faults.speciesKey}
+      />
+      {way && species ? (
+        <>
+          <Text>{`${upperFirst(way.breeding)}: ${way.parentsRule}.`}</Text>
+          {way.cautions.map((caution) => (
+            <Text key={caution} tone="due">
+              {upperFirst(caution)}.
+            </Text>
+          ))}
+        </>
+      ) : null}
+      <Choice
+        label="How far it is"
+        value={began}
+        options={BEGINNINGS.map((value) => ({ value, label: BEGIN_WORDS[value] }))}
+        onChange={setBegan}
+      />
+      <DateField label="Since" value={day} onChange={setDay} fault={faults.day} />
+      {began === 'paired' ? null : (
+        <NumberField
+          label={
+            began === 'spawned' ? 'Eggs, about, if you saw them' : 'Young, about, if you counted'
+          }
+          value={count}
+          onChange={setCount}
+          fault={faults.count}
+        />
+      )}
+      <BroodFieldsInput
+        draft={draft}
+        faults={faults}
+        ways={broods.ways}
+        species={species}
+        data={data}
+        onChange={setDraft}
+      />
+      {stays ? (
+        <Text tone="quiet">They are in {home.name}, with their parents.</Text>
+      ) : (
+        <>
+          <Text look="subtitle">Where they are</Text>
+          <TubFields draft={tub} faults={faults} path="tub." onChange={setTub} />
+        </>
+      )}
+      <View style={{ alignItems: 'flex-start' }}>
+        <Button
+          look="primary"
+          label="Begin it"
+          busy={creating.isLoading}
+          disabled={speciesKey === ''}
+          onPress={() => void begin()}
+        />
+      </View>
+    </>
+  );
+}

@@ -1,0 +1,103 @@
+import { fryPortion, raisable } from '@open-larder/core/brood';
+import { digestibleEnergy } from '@open-larder/core/food';
+import { sayNumber } from '@open-larder/core/units';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useCultures } from '../culture/useCultures';
+import { api, useWords } from '../store';
+import { Card, ListRow, NumberField, Text } from '../ui';
+import type { Brood } from './useBroods';
+
+/** Minutes a day that a tub asks for: two for a meal, five for lifting and changing. Assumptions. */
+export const MINUTES_A_MEAL = 2;
+export const MINUTES_A_CHANGE = 5;
+const LIMITS = { litres: 'room', food: 'live food', minutes: 'time' } as const;
+
+/** When somebody can take them, and how many this house can raise until then. */
+export function RaiseCard({ brood }: { brood: Brood }) {
+  const words = useWords();
+  const cultures = useCultures();
+  const foods = api.useFoodsQuery();
+  const own = brood.tubs.reduce((sum, { litres }) => sum + litres, 0);
+  const [litres, setLitres] = useState<number | null>(own * 2);
+  const [minutes, setMinutes] = useState<number | null>(20);
+  const volume = words.scale('volume');
+  const { targetCm, target, targetFrom, targetTo, state } = brood.stand;
+  const tub = brood.tubs[0];
+  const meals = brood.stand.feeds[0]?.meals ?? 3;
+  const liveKj = (cultures.data?.kept ?? []).reduce((sum, { foodId, stand }) => {
+    const food = foods.data?.find(({ id }) => id === foodId);
+    if (!food || stand.lastingG <= 0) return sum;
+    return sum + stand.lastingG * digestibleEnergy(food.name, food.composition, brood.species.guild).value; // prettier-ignore
+  }, 0);
+  const oneKj = needOf(brood, targetCm);
+  const can =
+    tub && litres !== null && minutes !== null && litres > 0 && minutes > 0
+      ? raisable({
+          litres,
+          targetCm,
+          liveKj,
+          oneKj,
+          minutes,
+          minutesPerTub: meals * MINUTES_A_MEAL + MINUTES_A_CHANGE,
+          litresPerTub: tub.litres,
+        })
+      : null;
+  return (
+    <View style={{ gap: 8 }}>
+      <Text look="subtitle">Its end</Text>
+      <Card label="Its end">
+        <ListRow
+          first
+          title={`Large enough at ${words.say('length', targetCm)}`}
+          detail={
+            target === null
+              ? 'the day follows when they swim free'
+              : `between ${words.day(targetFrom!)} and ${words.day(targetTo!)}, as they grow now`
+          }
+          trail={target === null ? <View /> : <Text>{words.day(target)}</Text>}
+        />
+        {can ? (
+          <ListRow
+            title="This house can raise"
+            detail={`by room ${can.byLitres}, by the live food of its cultures ${can.byFood}, by your time ${can.byMinutes}`} // prettier-ignore
+            trail={<Text look="strong">{`${can.count}, for ${LIMITS[can.limit]}`}</Text>}
+          />
+        ) : null}
+      </Card>
+      <NumberField
+        label="Room that is free for them at the end"
+        unit={volume.unit}
+        scale={volume}
+        value={litres}
+        onChange={setLitres}
+      />
+      <NumberField
+        label="Time you have for them a day"
+        unit="min"
+        value={minutes}
+        onChange={setMinutes}
+      />
+      {can && (state.count ?? 0) > can.count ? (
+        <Text tone="due">
+          {`${state.count} are more than that. Ask early who takes some; give them on small rather than crowd them.`}
+        </Text>
+      ) : null}
+      <Text look="small" tone="quiet">
+        {`One of that length eats about ${sayNumber(oneKj * 1000, 0)} J a day. Before a spawn is encouraged, know who takes them. Animals that suffer are killed only as animal-welfare law allows; selling and sending them goes by local rules; none is released.`}
+      </Text>
+    </View>
+  );
+}
+
+/** What one young eats in a day at a length, kJ. */
+function needOf({ species, tubs }: Brood, lengthCm: number): number {
+  const food = {
+    name: 'any',
+    composition: { protein: 0.5, fat: 0.1, fibre: 0, ash: 0.1, moisture: 0 },
+    animalUg: null,
+  };
+  const tempC = Math.min(species.tempMaxC, Math.max(species.tempMinC, tubs[0]?.tempC ?? species.tempOptC)); // prettier-ignore
+  return fryPortion({ species, lengthCm, count: 1, tempC, lightHours: 12, moments: 3 }, food)
+    .needKj;
+}

@@ -1,0 +1,96 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useNow, useWords } from '../store';
+import { Button, Card, DateField, ListRow, Sheet, Text } from '../ui';
+import { useBroodEvent, type Said } from './useBroodEvent';
+import type { Brood } from './useBroods';
+import { sayWindow, stageWords } from './words';
+
+/** The stages of a brood on their days; what is expected is corrected by a tap when it is seen. */
+export function StagesCard({ brood }: { brood: Brood }) {
+  const words = useWords();
+  const now = useNow();
+  const happen = useBroodEvent();
+  const [other, setOther] = useState(false);
+  const { state, stages, next } = brood.stand;
+  const kind = next && next.stage !== 'wet' ? SEEN[next.stage] : null;
+  const seen = (event: Said) => happen(brood.id, event, `${stageWords(next!.stage, brood)}: noted. The rest is reckoned from there.`); // prettier-ignore
+  return (
+    <Card label="Its days">
+      {state.spawnedOn ? (
+        <ListRow first title="Spawned" trail={<Text>{words.day(state.spawnedOn)}</Text>} />
+      ) : null}
+      {stages.map((stage, index) => (
+        <ListRow
+          key={stage.stage}
+          first={index === 0 && !state.spawnedOn}
+          title={stageWords(stage.stage, brood)}
+          detail={stage.seen ? 'seen' : `expected; between ${words.day(stage.from)} and ${words.day(stage.to)}`} // prettier-ignore
+          trail={<Text tone={stage.seen ? 'ink' : 'due'}>{words.day(stage.day)}</Text>}
+        />
+      ))}
+      {kind ? (
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, padding: 12 }}>
+          <Button
+            look="primary"
+            label={`${stageWords(next!.stage, brood)}: seen today`}
+            onPress={() => void seen({ kind })}
+          />
+          <Button label="On another day" onPress={() => setOther(true)} />
+        </View>
+      ) : null}
+      {stages.length === 0 ? (
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, padding: 12 }}>
+          <Button
+            look="primary"
+            label="Spawned today"
+            onPress={() => void happen(brood.id, { kind: 'spawned' }, 'Spawning is noted.')}
+          />
+        </View>
+      ) : null}
+      {other && kind ? (
+        <OtherDay
+          title={stageWords(next!.stage, brood)}
+          day={next!.day < now.day ? next!.day : now.day}
+          detail={sayWindow(next!, words)}
+          onClose={() => setOther(false)}
+          onDay={async (day) => {
+            if ((await seen({ kind, day })) === null) setOther(false);
+          }}
+        />
+      ) : null}
+    </Card>
+  );
+}
+
+const SEEN = { hatch: 'hatched', swim: 'swimming', born: 'swimming' } as const;
+
+function OtherDay({
+  title,
+  day: first,
+  detail,
+  onClose,
+  onDay,
+}: {
+  title: string;
+  day: string;
+  detail: string;
+  onClose: () => void;
+  onDay: (day: string) => void;
+}) {
+  const [day, setDay] = useState<string | null>(first);
+  return (
+    <Sheet title={title} open onClose={onClose}>
+      <Text tone="quiet">It was expected on {detail}.</Text>
+      <DateField label="Seen on" value={day} onChange={setDay} />
+      <View style={{ alignItems: 'flex-start' }}>
+        <Button
+          look="primary"
+          label="Note it"
+          disabled={day === null}
+          onPress={() => day !== null && onDay(day)}
+        />
+      </View>
+    </Sheet>
+  );
+}

@@ -1,0 +1,210 @@
+import type { BroodTubRow, Problem } from '@open-larder/contract';
+import type { TubStand } from '@open-larder/core/brood';
+import { sayNumber } from '@open-larder/core/units';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { v7 as uuidv7 } from 'uuid';
+import { api, useWords } from '../store';
+import { Button, Card, Choice, Field, ListRow, NumberField, Sheet, Text, useSay } from '../ui';
+import type { Brood } from './useBroods';
+
+/** The tubs of a brood beside each other: number, survival, length, water. */
+export function TubsCard({ brood }: { brood: Brood }) {
+  const words = useWords();
+  const [open, setOpen] = useState<BroodTubRow | 'new' | null>(null);
+  const counted = brood.stand.tubs.filter(({ count }) => count !== null);
+  return (
+    <View style={{ gap: 8 }}>
+      <Text look="subtitle">{brood.tubs.length === 1 ? 'Its tub' : 'Its tubs'}</Text>
+      <Card label="Tubs">
+        {brood.stand.tubs.map((tub, index) => (
+          <ListRow
+            key={tub.id}
+            first={index === 0}
+            title={tub.name}
+            detail={[
+              `${words.say('volume', tub.litres)}, ${words.say('temperature', tub.tempC)}`,
+              tub.lengthCm === null || tub.count === null ? null : `${sayNumber(tub.lengthCm * 10, 1)} mm`, // prettier-ignore
+              tub.survival === null ? null : `${sayNumber(tub.survival * 100, 0)} % of the most that were in it`, // prettier-ignore
+              tub.spread === null ? null : `lengths spread by ${sayNumber(tub.spread * 100, 0)} %`,
+              waterWords(tub),
+              tub.mixed ? 'two clutches of different ages' : null,
+            ]
+              .filter(Boolean)
+              .join(' · ')}
+            trail={
+              <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
+                <Text look="strong">{tub.count === null ? '' : String(tub.count)}</Text>
+                <Button
+                  look="bare"
+                  label="Correct"
+                  spoken={`Correct ${tub.name}`}
+                  onPress={() => setOpen(brood.tubs.find(({ id }) => id === tub.id) ?? null)}
+                />
+              </View>
+            }
+          />
+        ))}
+      </Card>
+      {brood.stand.state.recounted ? (
+        <Text look="small" tone="quiet">
+          A later count was higher than the one before: it is believed, and the first missed some.
+        </Text>
+      ) : null}
+      {counted.length > 1 ? <Text look="small">{compareWords(counted)}</Text> : null}
+      <View style={{ alignItems: 'flex-start' }}>
+        <Button label="Another tub" onPress={() => setOpen('new')} />
+      </View>
+      {open !== null ? (
+        <TubSheet brood={brood} tub={open === 'new' ? null : open} onClose={() => setOpen(null)} />
+      ) : null}
+    </View>
+  );
+}
+
+function waterWords({ change, hours, gramsPerDay, litres }: TubStand): string | null {
+  if (gramsPerDay === 0) return null;
+  if (hours === null) return 'its filter takes the ammonia up';
+  if (change === null) return 'no daily change is enough';
+  return `${sayNumber(change * litres, 1)} L a day to change`;
+}
+
+/** Which of two tubs does better, by those that are left and by length. */
+function compareWords(tubs: readonly TubStand[]): string {
+  const best = (of: (tub: TubStand) => number | null) =>
+    [...tubs].sort((a, b) => (of(b) ?? 0) - (of(a) ?? 0))[0]!;
+  const alive = best(({ survival }) => survival);
+  const long = best(({ lengthCm }) => lengthCm);
+  return `Most are left in ${alive.name}; the longest are in ${long.name}.`;
+}
+
+function TubSheet({
+  brood,
+  tub,
+  onClose,
+}: {
+  brood: Brood;
+  tub: BroodTubRow | null;
+  onClose: () => void;
+}) {
+  const say = useSay();
+  const words = useWords();
+  const [add] = api.useAddBroodTubMutation();
+  const [edit] = api.useEditBroodTubMutation();
+  const [id] = useState(() => uuidv7());
+  const last = brood.tubs.at(-1);
+  const [draft, setDraft] = useState<TubDraft>(
+    tub ?? {
+      name: '',
+      litres: last?.litres ?? null,
+      tempC: last?.tempC ?? null,
+      ph: last?.ph ?? null,
+      filtered: false,
+    },
+  );
+  const [faults, setFaults] = useState<Readonly<Record<string, string>>>({});
+  const save = async () => {
+    const { name, ph, filtered } = draft;
+    const body = {
+      name,
+      ph,
+      filtered,
+      litres: draft.litres ?? Number.NaN,
+      tempC: draft.tempC ?? Number.NaN,
+    };
+    const done = tub
+      ? await edit({ params: { id: tub.id }, body: { ...body, version: tub.version } })
+      : await add({ params: { id: brood.id }, body: { ...body, id } });
+    if (done.error) {
+      const problem = done.error as Problem;
+      setFaults(Object.fromEntries((problem.errors ?? []).map(({ path, message }) => [path, message]))); // prettier-ignore
+      say(problem.errors ? problem.title : problem.detail, { tone: 'fault' });
+      return;
+    }
+    say(`${draft.name} is ${tub ? 'corrected' : 'added'}.`);
+    onClose();
+  };
+  return (
+    <Sheet title={tub ? `Correct ${tub.name}` : 'Another tub'} open onClose={onClose}>
+      <TubFields draft={draft} faults={faults} onChange={setDraft} />
+      <Text look="small" tone="quiet">
+        Fill it with seasoned water of a running tank or of the parents, as warm as theirs (
+        {words.say('temperature', last?.tempC ?? 24)}): never raw tap.
+      </Text>
+      <View style={{ alignItems: 'flex-start' }}>
+        <Button look="primary" label="Save" onPress={() => void save()} />
+      </View>
+    </Sheet>
+  );
+}
+
+export interface TubDraft {
+  name: string;
+  litres: number | null;
+  tempC: number | null;
+  ph: number | null;
+  filtered: boolean;
+}
+
+/** What is said of a tub. @param path what stands before its fields in what the server finds wrong */
+export function TubFields({
+  draft,
+  faults,
+  path = '',
+  onChange,
+}: {
+  draft: TubDraft;
+  faults: Readonly<Record<string, string>>;
+  path?: string;
+  onChange: (draft: TubDraft) => void;
+}) {
+  const words = useWords();
+  const volume = words.scale('volume');
+  const warmth = words.scale('temperature');
+  const set = (part: Partial<TubDraft>) => onChange({ ...draft, ...part });
+  return (
+    <>
+      <Field
+        label="Name of the tub"
+        value={draft.name}
+        onChange={(name) => set({ name })}
+        fault={faults[`${path}name`]}
+        placeholder="Tub by the window"
+      />
+      <NumberField
+        label="Water in it"
+        unit={volume.unit}
+        scale={volume}
+        decimals={1}
+        value={draft.litres}
+        onChange={(litres) => set({ litres })}
+        fault={faults[`${path}litres`]}
+      />
+      <NumberField
+        label="Temperature"
+        unit={warmth.unit}
+        scale={warmth}
+        decimals={1}
+        value={draft.tempC}
+        onChange={(tempC) => set({ tempC })}
+        fault={faults[`${path}tempC`]}
+      />
+      <NumberField
+        label="pH, if you tested it"
+        decimals={1}
+        value={draft.ph}
+        onChange={(ph) => set({ ph })}
+        fault={faults[`${path}ph`]}
+      />
+      <Choice
+        label="Filter"
+        value={draft.filtered ? 'grown' : 'none'}
+        options={[
+          { value: 'none', label: 'none, or new' },
+          { value: 'grown', label: 'one that has grown in' },
+        ]}
+        onChange={(value) => set({ filtered: value === 'grown' })}
+      />
+    </>
+  );
+}

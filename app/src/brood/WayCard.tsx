@@ -1,0 +1,44 @@
+import { View } from 'react-native';
+import { Card, ListRow, Text, upperFirst } from '../ui';
+import type { Brood } from './useBroods';
+
+/** How a way of life goes: what is done when and to whom, what keepers differ on, its cautions. */
+export function WayCard({ brood: { way, species, stand } }: { brood: Brood }) {
+  const rows: [string, string][] = [
+    ['Eggs', way.eggs],
+    ['Parents', way.parentsRule],
+    ['Who fasts', way.fasts],
+    ...(way.recovers === null ? [] : [['Afterwards', way.recovers] as [string, string]]),
+    ['First food', way.firstFood],
+    ...way.steps.map((step, at): [string, string] => [`Step ${at + 1}`, step]),
+    ...way.schools.map((school): [string, string] => ['Keepers differ', school]),
+  ];
+  return (
+    <View style={{ gap: 8 }}>
+      <Text look="subtitle">{upperFirst(way.breeding)}: how it goes</Text>
+      {[...way.cautions, ...species.cautions].map((caution) => (
+        <Text key={caution} tone="due">
+          {upperFirst(caution)}.
+        </Text>
+      ))}
+      <Card label="How it goes">
+        {rows.map(([title, detail], index) => (
+          <ListRow
+            key={title + detail}
+            first={index === 0}
+            title={title}
+            detail={detail}
+            trail={<View />}
+          />
+        ))}
+      </Card>
+      <Text look="small" tone="quiet">
+        Medicines, dyes and oxidisers on eggs and fry: by the label and licensed advice. They are
+        noted here, and no dose is worked out.
+      </Text>
+      <Text look="small" tone="quiet">
+        {stand.assumed.length > 0 ? `${species.sourceBreeding}; the rest: ${way.source}.` : `${species.sourceBreeding}.`}
+      </Text>
+    </View>
+  ); // prettier-ignore
+}

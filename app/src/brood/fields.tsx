@@ -1,0 +1,156 @@
+import type { Species } from '@open-larder/catalogue';
+import type { Way } from '@open-larder/catalogue/ways';
+import type { BroodFields } from '@open-larder/contract';
+import { EGG_CARES, FIRST_FOODS, FIRST_WATERS, RAISINGS } from '@open-larder/core/brood/vocabulary';
+import { useWords, type HouseData } from '../store';
+import { Field, NumberField, Picker, Text, upperFirst } from '../ui';
+import { wayOf } from './useBroods';
+import { EGG_WORDS, FOOD_WORDS, RAISING_WORDS, WATER_WORDS } from './words';
+
+export type BroodDraft = Omit<BroodFields, 'version'>;
+
+/** What suits a way of life, before anybody chose. */
+export function defaultsOf(
+  way: Way | undefined,
+): Pick<BroodDraft, 'raising' | 'eggCare' | 'firstWater' | 'firstFood'> {
+  // prettier-ignore
+  const breeding = way?.breeding;
+  return {
+    raising: way?.parents === 'pull' ? 'apart' : 'with',
+    eggCare:
+      breeding === 'annual'
+        ? 'stored'
+        : breeding === 'mouth-brooder'
+          ? 'released'
+          : breeding === 'plant spawner'
+            ? 'moved'
+            : 'left',
+    firstWater: 'parents',
+    firstFood: null,
+  };
+}
+
+interface Props {
+  draft: BroodDraft;
+  faults: Readonly<Record<string, string>>;
+  ways: readonly Way[];
+  species: Species | null;
+  data: HouseData | null;
+  onChange: (draft: BroodDraft) => void;
+}
+
+/** What is said of a brood: its parents, its way of life, and the schools with what speaks for each. */
+export function BroodFieldsInput({ draft, faults, ways, species, data, onChange }: Props) {
+  const words = useWords();
+  const length = words.scale('length');
+  const set = (part: Partial<BroodDraft>) => onChange({ ...draft, ...part });
+  const way = wayOf(ways, draft.breeding ?? species?.breeding);
+  const groups = (data?.groups ?? []).filter(({ archived }) => !archived);
+  const of = <K extends string>(keys: readonly K[], says: Record<K, [string, string]>) =>
+    keys.map((value) => ({ value, title: says[value][0], detail: says[value][1] }));
+  return (
+    <>
+      <Field
+        label="Name"
+        value={draft.name}
+        onChange={(name) => set({ name })}
+        fault={faults.name}
+        placeholder="Pearls of the spring"
+      />
+      <Picker
+        label="Tank of the parents"
+        value={draft.tankId ?? ''}
+        picks={[
+          { value: '', title: 'None of mine' },
+          ...(data?.tanks ?? [])
+            .filter(({ archived }) => !archived)
+            .map(({ id, name }) => ({ value: id, title: name })),
+        ]}
+        onChange={(tankId) => set({ tankId: tankId === '' ? null : tankId })}
+        fault={faults.tankId}
+      />
+      <Picker
+        label="The parents"
+        value={draft.groupId ?? ''}
+        picks={[
+          { value: '', title: 'None of mine' },
+          ...groups.map(({ id, name }) => ({ value: id, title: name })),
+        ]}
+        onChange={(groupId) => set({ groupId: groupId === '' ? null : groupId })}
+        fault={faults.groupId}
+      />
+      <Picker
+        label="The young, where they are a group already"
+        value={draft.youngGroupId ?? ''}
+        picks={[
+          { value: '', title: 'Not yet' },
+          ...groups.map(({ id, name }) => ({ value: id, title: name })),
+        ]}
+        onChange={(group) => set({ youngGroupId: group === '' ? null : group })}
+        fault={faults.youngGroupId}
+        hint="Their food is planned as that group’s then, and counted once."
+      />
+      <Picker
+        label="Way of life"
+        value={draft.breeding ?? ''}
+        picks={[
+          { value: '', title: species ? `As usual: ${species.breeding}` : 'As usual for the species' }, // prettier-ignore
+          ...ways.map(({ breeding, parentsRule }) => ({
+            value: breeding,
+            title: upperFirst(breeding),
+            detail: parentsRule,
+          })),
+        ]}
+        onChange={(breeding) =>
+          set({ breeding: breeding === '' ? null : (breeding as Way['breeding']) })
+        }
+        fault={faults.breeding}
+      />
+      <Picker
+        label="Where the young grow up"
+        value={draft.raising}
+        picks={of(RAISINGS, RAISING_WORDS)}
+        onChange={(raising) => set({ raising: raising as BroodDraft['raising'] })}
+        hint={RAISING_WORDS[draft.raising][1]}
+      />
+      <Picker
+        label="The eggs"
+        value={draft.eggCare}
+        picks={of(EGG_CARES, EGG_WORDS)}
+        onChange={(eggCare) => set({ eggCare: eggCare as BroodDraft['eggCare'] })}
+        hint={EGG_WORDS[draft.eggCare][1]}
+      />
+      <Picker
+        label="The first water"
+        value={draft.firstWater}
+        picks={of(FIRST_WATERS, WATER_WORDS)}
+        onChange={(water) => set({ firstWater: water as BroodDraft['firstWater'] })}
+        hint={WATER_WORDS[draft.firstWater][1]}
+      />
+      <Picker
+        label="The first food"
+        value={draft.firstFood ?? ''}
+        picks={[{ value: '', title: 'What suits their mouth' }, ...of(FIRST_FOODS, FOOD_WORDS)]}
+        onChange={(food) =>
+          set({ firstFood: food === '' ? null : (food as BroodDraft['firstFood']) })
+        }
+        hint={draft.firstFood === null ? undefined : FOOD_WORDS[draft.firstFood][1]}
+      />
+      <NumberField
+        label="Length at which somebody takes them"
+        unit={length.unit}
+        scale={length}
+        decimals={1}
+        value={draft.targetCm}
+        onChange={(targetCm) => set({ targetCm })}
+        fault={faults.targetCm}
+        hint="Blank is half of an adult’s."
+      />
+      {way?.schools.map((school) => (
+        <Text key={school} look="small" tone="quiet">
+          Keepers differ: {school}.
+        </Text>
+      ))}
+    </>
+  );
+}

@@ -1,0 +1,50 @@
+import type { BroodEventCreate, Problem } from '@open-larder/contract';
+import { v7 as uuidv7 } from 'uuid';
+import { api, useHand, useNow } from '../store';
+import { useSay } from '../ui';
+
+export type Said = BroodEventCreate extends infer E
+  ? E extends BroodEventCreate
+    ? Omit<E, 'id' | 'day' | 'at' | 'hand' | 'note' | 'tubId'> & {
+        note?: string;
+        day?: string;
+        tubId?: string | null;
+      }
+    : never
+  : never;
+
+/**
+ * Say that something happened to a brood, with a way back.
+ * @returns what is wrong by field, or null where it is written
+ */
+export function useBroodEvent(): (
+  broodId: string,
+  event: Said,
+  says: string,
+) => Promise<Readonly<Record<string, string>> | null> {
+  const say = useSay();
+  const now = useNow();
+  const hand = useHand();
+  const [add] = api.useAddBroodEventMutation();
+  const [undo] = api.useUndoBroodEventMutation();
+  return async (broodId, event, says) => {
+    const id = uuidv7();
+    const at = new Date().toISOString();
+    const body = { day: now.day, note: '', tubId: null, ...event, id, at, hand } as BroodEventCreate; // prettier-ignore
+    const done = await add({ params: { id: broodId }, body });
+    if (done.error) {
+      const { errors, title, detail } = done.error as Problem;
+      say(errors ? title : detail, { tone: 'fault' });
+      return Object.fromEntries((errors ?? []).map(({ path, message }) => [path, message]));
+    }
+    say(says, {
+      undo: () =>
+        void undo({ params: { id }, body: { id: uuidv7(), at: new Date().toISOString() } }).then(
+          (answer) => {
+            if (answer.error) say((answer.error as Problem).detail, { tone: 'fault' });
+          },
+        ),
+    });
+    return null;
+  };
+}

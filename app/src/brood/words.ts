@@ -1,0 +1,129 @@
+import type { BroodEventRow } from '@open-larder/contract';
+import type { BroodState, Dated } from '@open-larder/core/brood';
+import type {
+  BroodEventKind,
+  EggCare,
+  FirstFood,
+  FirstWater,
+  Raising,
+} from '@open-larder/core/brood/vocabulary';
+import { sayNumber } from '@open-larder/core/units';
+import type { Words } from '../store';
+import type { Brood } from './useBroods';
+
+export const PHASE_WORDS: Record<BroodState['phase'], string> = {
+  paired: 'together, not spawned yet',
+  eggs: 'eggs',
+  larvae: 'larvae on their yolk',
+  fry: 'free-swimming',
+  over: 'over',
+};
+
+export const ENDED_WORDS: Record<NonNullable<BroodState['ended']>, string> = {
+  eaten: 'the eggs were eaten',
+  swallowed: 'she swallowed them',
+  ended: 'it ended',
+  'none left': 'none is left',
+};
+
+/** What is waited for, as a keeper of its way of life would say it. */
+export const stageWords = (stage: Dated['stage'], { way }: Pick<Brood, 'way'>): string =>
+  stage === 'swim' && way.breeding === 'mouth-brooder' ? 'Released' : STAGES[stage];
+
+const STAGES: Record<Dated['stage'], string> = {
+  wet: 'Wet the eggs',
+  hatch: 'Hatch',
+  swim: 'Swim free',
+  born: 'Young',
+};
+
+/** «fry at day 9, 38 of 40» */
+export function sayBrood({ stand }: Brood): string {
+  const { state, swim, count, counted } = stand;
+  if (state.phase === 'over') return ENDED_WORDS[state.ended ?? 'ended'];
+  const age = swim?.seen ? stand.ageDays : null;
+  return [
+    age === null ? PHASE_WORDS[state.phase] : `${PHASE_WORDS[state.phase]}, day ${age}`,
+    counted ? String(count) : 'not counted',
+    stand.lengthCm === null ? null : `${sayNumber(stand.lengthCm * 10, 1)} mm`,
+  ]
+    .filter(Boolean)
+    .join(' · ');
+}
+
+/** «Thu 26 Nov, between Wed 25 Nov and Fri 27 Nov» */
+export function sayWindow({ day, from, to, seen }: Dated, words: Words): string {
+  if (seen || from === to) return words.day(day);
+  return `${words.day(day)}, between ${words.day(from)} and ${words.day(to)}`;
+}
+
+export const EVENT_WORDS: Record<BroodEventKind, string> = {
+  paired: 'Put together',
+  spawned: 'Spawned',
+  eggsSeen: 'Eggs seen',
+  parentsMoved: 'Parents parted from the eggs',
+  attached: 'Larvae hang, or lie attached',
+  hatched: 'Hatched',
+  swimming: 'Swim free',
+  firstFood: 'First food taken',
+  counted: 'Counted',
+  measured: 'Measured',
+  moved: 'Moved to another tub',
+  sorted: 'Sorted by size',
+  joined: 'Another clutch came in',
+  lost: 'Lost',
+  rehomed: 'Given away',
+  changed: 'Water changed',
+  warmth: 'Temperature read',
+  treated: 'Treated',
+  eggsEaten: 'Eggs eaten',
+  swallowed: 'She swallowed them',
+  ended: 'Ended',
+};
+
+/** «Measured: 7.2 mm (6 to 8.3)» */
+export function sayEvent(
+  event: BroodEventRow,
+  words: Words,
+  tubName: (id: string) => string,
+): string {
+  // prettier-ignore
+  const { kind, count, lengthMm, shortMm, longMm, tempC, share, toTubId } = event;
+  const parts: string[] = [];
+  if (count !== null) parts.push(String(count));
+  if (kind === 'moved' && count === null) parts.push('all');
+  if (toTubId !== null) parts.push(`into ${tubName(toTubId)}`);
+  if (lengthMm !== null) {
+    const ends = shortMm === null || longMm === null ? '' : ` (${shortMm} to ${longMm})`;
+    parts.push(`${sayNumber(lengthMm, 1)} mm${ends}`);
+  }
+  if (tempC !== null) parts.push(words.say('temperature', tempC));
+  if (share !== null) parts.push(`${Math.round(share * 100)} %`);
+  return [EVENT_WORDS[kind], parts.join(', ')].filter(Boolean).join(': ');
+}
+
+/** The schools, each with what speaks for it. */
+export const RAISING_WORDS: Record<Raising, [string, string]> = {
+  with: ['With the parents', 'The parents lead and guard them; nothing has to be moved, and some are eaten.'], // prettier-ignore
+  apart: ['Apart from them', 'None is eaten, and their food and water are yours to mind.'],
+};
+export const EGG_WORDS: Record<EggCare, [string, string]> = {
+  left: ['Left where they are', 'The guard fans them and picks out the bad ones.'],
+  moved: ['Moved to a tub', 'Eggs of parents that eat them; you pick out the white ones.'],
+  released: ['She lets them go', 'Handling can make her swallow or drop them; she knows the day.'],
+  stripped: ['Stripped', 'For a hand that has done it, where she is hunted or swallows them.'],
+  stored: ['Stored in peat', 'Eggs that rest for weeks or months, damp and dated.'],
+};
+export const WATER_WORDS: Record<FirstWater, [string, string]> = {
+  parents: ['The parents’ water', 'What they were laid in is what they stand.'],
+  grown: ['Of a grown tank', 'It carries film and small life from the first hour. Never raw tap.'],
+};
+export const FOOD_WORDS: Record<FirstFood, [string, string]> = {
+  smallest: ['The smallest first', 'Infusoria or small worms until brine shrimp fits: none starves beside food that is too large.'], // prettier-ignore
+  shrimp: [
+    'Brine shrimp at once',
+    'Fewer cultures to keep; right where it fits from the first day.',
+  ],
+  powder: ['Powder', 'Always there, and fouls the fastest: small, and often.'],
+  film: ['The film of a grown tank', 'For grazers that eat all day; nothing has to be dealt.'],
+};

@@ -1,0 +1,7 @@
+import { later } from '../../ui';
+
+const BroodsScreen = later(async () => (await import('../../workshop')).BroodsScreen);
+
+export default function BroodsRoute() {
+  return <BroodsScreen />;
+}

@@ -1,0 +1,9 @@
+import { useLocalSearchParams } from 'expo-router';
+import { later } from '../../ui';
+
+const NewBroodScreen = later(async () => (await import('../../workshop')).NewBroodScreen);
+
+export default function NewBroodRoute() {
+  const { tank, group } = useLocalSearchParams<{ tank?: string; group?: string }>();
+  return <NewBroodScreen tank={tank} group={group} />;
+}
