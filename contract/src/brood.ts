@@ -34,6 +34,8 @@ const fields = {
   firstFood: z.enum(FIRST_FOODS).nullable(),
   /** Length at which somebody takes them; null is half of an adult’s. */
   targetCm: between(0.3, 200, 'the length at which they go').nullable(),
+  /** For so many days the pair is conditioned; null is two weeks. */
+  conditionDays: between(1, 90, 'days of conditioning').int('count whole days').nullable(),
 };
 
 const tubFields = {
@@ -67,6 +69,7 @@ export const broodEventCreate = z.discriminatedUnion('kind', [
   z.object({
     ...base,
     kind: z.enum([
+      'conditioned',
       'paired',
       'spawned',
       'parentsMoved',

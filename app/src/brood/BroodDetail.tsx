@@ -1,3 +1,4 @@
+import { sayAnimals } from '@open-larder/core/brood';
 import { sayUnits } from '@open-larder/core/food';
 import { sayNumber } from '@open-larder/core/units';
 import { useRouter } from 'expo-router';
@@ -94,7 +95,7 @@ function FeedsCard({ brood }: { brood: Brood }) {
   const words = useWords();
   const { feeds, standsHours, swim, state, counted } = brood.stand;
   if (state.phase !== 'fry') {
-    return state.phase === 'paired' ? null : (
+    return state.phase === 'paired' || state.phase === 'conditioning' ? null : (
       <Text tone="quiet">
         No food yet{swim ? `, until about ${words.day(swim.day)}` : ''}: what is given before they
         swim only fouls.
@@ -111,7 +112,7 @@ function FeedsCard({ brood }: { brood: Brood }) {
             first={index === 0}
             title={feed.name}
             detail={[
-              feed.animalsPerMeal === null ? null : `about ${sayNumber(feed.animalsPerMeal, 0)} in each meal`, // prettier-ignore
+              feed.animalsPerMeal === null ? null : `about ${sayAnimals(feed.animalsPerMeal)} in each meal`, // prettier-ignore
               `${sayNumber(feed.gramsPerDay * 1000, 0)} mg a day`,
               feed.carried < 0.995 ? `carries ${sayNumber(feed.carried * 100, 0)} % of their need: something live must stand in the tub` : null, // prettier-ignore
             ]

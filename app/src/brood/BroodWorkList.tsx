@@ -19,6 +19,8 @@ export function BroodWorkList({ brood, work }: { brood: Brood; work: readonly Br
   const [sheet, setSheet] = useState<{ kind: BroodEventKind; tubId: string | null } | null>(null);
   const act = ({ what, tubId }: BroodWork) => {
     switch (what) {
+      case 'together':
+        return void happen(brood.id, { kind: 'paired' }, 'They are together.');
       case 'parents':
         return void happen(brood.id, { kind: 'parentsMoved' }, 'The parents are parted from them.');
       case 'firstFood':
@@ -72,6 +74,7 @@ export function BroodWorkList({ brood, work }: { brood: Brood; work: readonly Br
 }
 
 const DONE: Partial<Record<BroodWork['what'], string>> = {
+  together: 'Together',
   parents: 'Done',
   wet: 'Wetted',
   expect: 'Seen',

@@ -1,16 +1,19 @@
+import type { Species } from '@open-larder/catalogue';
 import type { Problem } from '@open-larder/contract';
-import { conditioned, stepsTo, type Conditioned } from '@open-larder/core/brood';
+import { conditioned, mixFor, stepsTo, type Conditioned } from '@open-larder/core/brood';
 import { stageFactor } from '@open-larder/core/ration';
 import { addDays, type House } from '@open-larder/core/round';
 import { plannedUse } from '@open-larder/core/stock';
 import { waterLitres } from '@open-larder/core/tank';
-import { sayNumber } from '@open-larder/core/units';
+import { sayNumber, type Scale } from '@open-larder/core/units';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
-import { api, useHouse, useNow, useWords, type HouseData } from '../store';
-import { Button, Card, Choice, Empty, Fault, ListRow, NumberField, Picker, Screen, Skeleton, Stepper, Text, useSay } from '../ui'; // prettier-ignore
+import { api, useHand, useHouse, useNow, useWords, type HouseData } from '../store';
+import { Button, Card, Choice, Disclosure, Empty, Fault, ListRow, NumberField, Picker, Screen, Skeleton, Stepper, Text, useSay } from '../ui'; // prettier-ignore
+import { defaultsOf } from './fields';
+import { wayOf } from './useBroods';
 
 /** A tank whose changes nobody told: a quarter a week. Assumption. */
 const USUAL_CHANGE = { share: 0.25, everyDays: 7, sourceMgL: 0 };
@@ -48,8 +51,13 @@ function Condition({ data, asked }: { data: HouseData; asked?: string }) {
   const say = useSay();
   const [groupId, setGroupId] = useState(asked ?? data.house.groups[0]!.id);
   const [days, setDays] = useState(14);
+  const hand = useHand();
+  const ways = api.useWaysQuery();
+  const [create] = api.useCreateBroodMutation();
+  const [add] = api.useAddBroodEventMutation();
   const [happen, happening] = api.useAddGroupEventMutation();
   const group = data.house.groups.find(({ id }) => id === groupId);
+  const speciesKey = data.groups.find(({ id }) => id === groupId)?.speciesKey ?? '';
   const tank = data.tanks.find(({ id }) => id === group?.tankId);
   const litres = tank ? (waterLitres(tank)?.value ?? null) : null;
   const change = tank?.plan?.water ?? USUAL_CHANGE;
@@ -68,10 +76,48 @@ function Condition({ data, asked }: { data: HouseData; asked?: string }) {
   const on = group.stage === 'conditioning';
   const times = stageFactor('conditioning') / stageFactor(on ? 'conditioning' : group.stage);
   const told = conditioned({ litres, ...protein, times: Number.isFinite(times) ? times : 1, days, ...change }); // prettier-ignore
+  // The span is told by the line of the brood that is hoped for: when live food, when it ends.
+  const beginLine = async (): Promise<boolean> => {
+    const id = uuidv7();
+    const tubId = uuidv7();
+    const { name, tempC, ph, filter } = tank;
+    const made = await create({
+      body: {
+        ...defaultsOf(wayOf(ways.data ?? [], data.species.get(speciesKey)?.breeding)),
+        id,
+        name: `${group.name}, ${words.day(now.day)}`.slice(0, 60),
+        speciesKey,
+        breeding: null,
+        tankId: tank.id,
+        groupId: group.id,
+        youngGroupId: null,
+        targetCm: null,
+        conditionDays: days,
+        tub: { id: tubId, name, litres, tempC, ph, filtered: filter !== 'none' },
+      },
+    });
+    const told = made.error
+      ? made
+      : await add({
+          params: { id },
+          body: {
+            id: uuidv7(),
+            kind: 'conditioned',
+            day: now.day,
+            at: new Date().toISOString(),
+            hand,
+            note: '',
+            tubId,
+          },
+        });
+    if (told.error) say((told.error as Problem).detail, { tone: 'fault' });
+    return !told.error;
+  };
   const stage = async (to: 'conditioning' | 'adult') => {
     const body = { id: uuidv7(), day: now.day, note: '', kind: 'staged' as const, stage: to };
     const done = await happen({ params: { id: group.id }, body });
     if (done.error) return say((done.error as Problem).detail, { tone: 'fault' });
+    if (to === 'conditioning' && !(await beginLine())) return;
     say(to === 'adult' ? `${group.name} goes back to its usual meals.` : `${group.name} is conditioned from today: its portions follow.`); // prettier-ignore
   };
   return (
@@ -136,7 +182,7 @@ function Condition({ data, asked }: { data: HouseData; asked?: string }) {
         tankC={tank.tempC}
         gh={tank.gh}
         litres={litres}
-        minC={group.species.tempMinC}
+        species={data.species.get(speciesKey)}
       />
     </>
   );
@@ -188,12 +234,12 @@ function TriggerCard({
   tankC,
   gh,
   litres,
-  minC,
+  species,
 }: {
   tankC: number;
   gh: number | null;
   litres: number;
-  minC: number;
+  species: Species | undefined;
 }) {
   const words = useWords();
   const now = useNow();
@@ -210,7 +256,8 @@ function TriggerCard({
   const ready = refill !== null && target !== null;
   const water = (value: number) => ({ tempC: 0, tdsMgL: 0, gh: 0, [by]: value });
   const steps = ready ? stepsTo(by, target, water(from), water(refill), { everyDays: 1, mostShare: MOST_AT_ONCE }) : null; // prettier-ignore
-  const tooCold = by === 'tempC' && target !== null && target < minC;
+  const least = by === 'tempC' ? species?.tempMinC : by === 'gh' ? species?.ghMin : undefined;
+  const tooFar = least !== undefined && target !== null && target < least;
   return (
     <View style={{ gap: 8 }}>
       <Text look="subtitle">What sets them off</Text>
@@ -238,10 +285,10 @@ function TriggerCard({
       <NumberField label="In the new water" unit={unit} scale={scale} decimals={1} value={refill} onChange={setRefill} />
       <NumberField label="It shall come to" unit={unit} scale={scale} decimals={1} value={target} onChange={setTarget} />
       <Stepper label="Changes held back for" value={dry} step={1} min={0} max={21} onChange={setDry} say={(value) => `${value} days`} />
-      {tooCold ? (
-        <Text tone="due">{`Under ${words.say('temperature', minC)} this species is not kept: choose a warmer target.`}</Text>
+      {tooFar ? (
+        <Text tone="due">{`Under ${by === 'tempC' ? words.say('temperature', least!) : `${least} ${unit}`} this species is not kept: choose a target above.`}</Text>
       ) : null}
-      {ready && !tooCold ? (
+      {ready && !tooFar ? (
         steps === null ? (
           <Text tone="due">This water cannot bring it there: it lies on the other side.</Text>
         ) : (
@@ -258,11 +305,60 @@ function TriggerCard({
           </Card>
         )
       ) : null}
+      <MixLines by={by} unit={unit} scale={scale} wanted={refill} />
       <Text look="small" tone="quiet">
         Unplug heaters and pumps before hands go in. pH does not mix as its share does: test it after.
       </Text>
     </View>
   ); // prettier-ignore
+}
+
+/** What to mix of two waters, so that the new water is as it is wanted. */
+function MixLines({
+  by,
+  unit,
+  scale,
+  wanted,
+}: {
+  by: 'tempC' | 'tdsMgL' | 'gh';
+  unit: string;
+  scale: Scale | undefined;
+  wanted: number | null;
+}) {
+  const [one, setOne] = useState<number | null>(null);
+  const [other, setOther] = useState<number | null>(null);
+  const water = (value: number) => ({ tempC: 0, tdsMgL: 0, gh: 0, [by]: value });
+  const share =
+    one === null || other === null || wanted === null
+      ? undefined
+      : mixFor(by, wanted, water(one), water(other));
+  return (
+    <Disclosure title="Mix the new water" detail="of two that you have">
+      <NumberField
+        label="One water"
+        unit={unit}
+        scale={scale}
+        decimals={1}
+        value={one}
+        onChange={setOne}
+      />
+      <NumberField
+        label="The other water"
+        unit={unit}
+        scale={scale}
+        decimals={1}
+        value={other}
+        onChange={setOther}
+      />
+      <Text tone={share === null ? 'due' : 'ink'}>
+        {share === undefined
+          ? 'Say above how the new water is wanted, and what the two are like.'
+          : share === null
+            ? 'These two cannot make it: it lies outside of both.'
+            : `${sayNumber(share * 10, 1)} parts of the one and ${sayNumber((1 - share) * 10, 1)} of the other in ten.`}
+      </Text>
+    </Disclosure>
+  );
 }
 
 /** Protein that the tank’s plan gives in a day, and the group’s part of it, grams. */

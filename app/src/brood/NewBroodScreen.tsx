@@ -66,16 +66,18 @@ function Begin({
   const [speciesKey, setSpeciesKey] = useState(parents?.speciesKey ?? '');
   const species = data.species.get(speciesKey) ?? null;
   const way = species ? wayOf(broods.ways, species.breeding) : undefined;
-  const home = data.tanks.find(({ id }) => id === (parents?.tankId ?? tank));
+  const asHome = parents?.tankId ?? tank ?? null;
   const [draft, setDraft] = useState<BroodDraft>({
     name: '',
     breeding: null,
-    tankId: home?.id ?? null,
+    tankId: asHome,
     groupId: parents?.id ?? null,
     youngGroupId: null,
     targetCm: null,
+    conditionDays: null,
     ...defaultsOf(way),
   });
+  const home = data.tanks.find(({ id }) => id === draft.tankId);
   const stays = draft.raising === 'with' && home !== undefined;
   const [tub, setTub] = useState<TubDraft>(() => ({
     name: '',
@@ -88,11 +90,19 @@ function Begin({
   const [day, setDay] = useState<string | null>(now.day);
   const [count, setCount] = useState<number | null>(null);
   const [faults, setFaults] = useState<Readonly<Record<string, string>>>({});
-  const choose = (key: string) => {
+  const choose = (key: string, said: BroodDraft = draft) => {
     setSpeciesKey(key);
     const kind = data.species.get(key);
-    setDraft({ ...draft, ...defaultsOf(wayOf(broods.ways, kind?.breeding)) });
-    if (kind && !home) setTub({ ...tub, tempC: kind.tempOptC });
+    setDraft({ ...said, ...defaultsOf(wayOf(broods.ways, kind?.breeding)) });
+    const place = data.tanks.find(({ id }) => id === said.tankId);
+    setTub({ ...tub, tempC: place?.tempC ?? kind?.tempOptC ?? tub.tempC, ph: place?.ph ?? tub.ph });
+  };
+  const change = (next: BroodDraft) => {
+    const group = data.groups.find(({ id }) => id === next.groupId);
+    // Who the parents are tells the species, where they live, and what suits their way of life.
+    if (group && next.groupId !== draft.groupId) {
+      choose(group.speciesKey, { ...next, tankId: group.tankId });
+    } else setDraft(next);
   };
   const refused = (problem: Problem) => {
     setFaults(Object.fromEntries((problem.errors ?? []).map(({ path, message }) => [path, message]))); // prettier-ignore
@@ -136,7 +146,7 @@ function Begin({
         picks={[...data.species.values()]
           .filter(({ breeding }) => breeding !== 'not bred at home')
           .map((one) => ({ value: one.key, title: one.common, detail: `${one.scientific} · ${one.breeding}` }))} // prettier-ignore
-        onChange={choose}
+        onChange={(key) => choose(key)}
         fault={faults.speciesKey}
       />
       {way && species ? (
@@ -172,7 +182,7 @@ function Begin({
         ways={broods.ways}
         species={species}
         data={data}
-        onChange={setDraft}
+        onChange={change}
       />
       {stays ? (
         <Text tone="quiet">They are in {home.name}, with their parents.</Text>

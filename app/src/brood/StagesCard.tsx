@@ -46,6 +46,12 @@ export function StagesCard({ brood }: { brood: Brood }) {
             label="Spawned today"
             onPress={() => void happen(brood.id, { kind: 'spawned' }, 'Spawning is noted.')}
           />
+          {state.phase === 'conditioning' ? (
+            <Button
+              label="Put together today"
+              onPress={() => void happen(brood.id, { kind: 'paired' }, 'They are together.')}
+            />
+          ) : null}
         </View>
       ) : null}
       {other && kind ? (

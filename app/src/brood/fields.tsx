@@ -2,8 +2,9 @@ import type { Species } from '@open-larder/catalogue';
 import type { Way } from '@open-larder/catalogue/ways';
 import type { BroodFields } from '@open-larder/contract';
 import { EGG_CARES, FIRST_FOODS, FIRST_WATERS, RAISINGS } from '@open-larder/core/brood/vocabulary';
+import { View } from 'react-native';
 import { useWords, type HouseData } from '../store';
-import { Field, NumberField, Picker, Text, upperFirst } from '../ui';
+import { Disclosure, Field, lowerFirst, NumberField, Picker, Text, upperFirst } from '../ui';
 import { wayOf } from './useBroods';
 import { EGG_WORDS, FOOD_WORDS, RAISING_WORDS, WATER_WORDS } from './words';
 
@@ -58,6 +59,16 @@ export function BroodFieldsInput({ draft, faults, ways, species, data, onChange 
         placeholder="Pearls of the spring"
       />
       <Picker
+        label="The parents"
+        value={draft.groupId ?? ''}
+        picks={[
+          { value: '', title: 'None of mine' },
+          ...groups.map(({ id, name }) => ({ value: id, title: name })),
+        ]}
+        onChange={(groupId) => set({ groupId: groupId === '' ? null : groupId })}
+        fault={faults.groupId}
+      />
+      <Picker
         label="Tank of the parents"
         value={draft.tankId ?? ''}
         picks={[
@@ -69,88 +80,93 @@ export function BroodFieldsInput({ draft, faults, ways, species, data, onChange 
         onChange={(tankId) => set({ tankId: tankId === '' ? null : tankId })}
         fault={faults.tankId}
       />
-      <Picker
-        label="The parents"
-        value={draft.groupId ?? ''}
-        picks={[
-          { value: '', title: 'None of mine' },
-          ...groups.map(({ id, name }) => ({ value: id, title: name })),
-        ]}
-        onChange={(groupId) => set({ groupId: groupId === '' ? null : groupId })}
-        fault={faults.groupId}
-      />
-      <Picker
-        label="The young, where they are a group already"
-        value={draft.youngGroupId ?? ''}
-        picks={[
-          { value: '', title: 'Not yet' },
-          ...groups.map(({ id, name }) => ({ value: id, title: name })),
-        ]}
-        onChange={(group) => set({ youngGroupId: group === '' ? null : group })}
-        fault={faults.youngGroupId}
-        hint="Their food is planned as that group’s then, and counted once."
-      />
-      <Picker
-        label="Way of life"
-        value={draft.breeding ?? ''}
-        picks={[
-          { value: '', title: species ? `As usual: ${species.breeding}` : 'As usual for the species' }, // prettier-ignore
-          ...ways.map(({ breeding, parentsRule }) => ({
-            value: breeding,
-            title: upperFirst(breeding),
-            detail: parentsRule,
-          })),
-        ]}
-        onChange={(breeding) =>
-          set({ breeding: breeding === '' ? null : (breeding as Way['breeding']) })
-        }
-        fault={faults.breeding}
-      />
-      <Picker
-        label="Where the young grow up"
-        value={draft.raising}
-        picks={of(RAISINGS, RAISING_WORDS)}
-        onChange={(raising) => set({ raising: raising as BroodDraft['raising'] })}
-        hint={RAISING_WORDS[draft.raising][1]}
-      />
-      <Picker
-        label="The eggs"
-        value={draft.eggCare}
-        picks={of(EGG_CARES, EGG_WORDS)}
-        onChange={(eggCare) => set({ eggCare: eggCare as BroodDraft['eggCare'] })}
-        hint={EGG_WORDS[draft.eggCare][1]}
-      />
-      <Picker
-        label="The first water"
-        value={draft.firstWater}
-        picks={of(FIRST_WATERS, WATER_WORDS)}
-        onChange={(water) => set({ firstWater: water as BroodDraft['firstWater'] })}
-        hint={WATER_WORDS[draft.firstWater][1]}
-      />
-      <Picker
-        label="The first food"
-        value={draft.firstFood ?? ''}
-        picks={[{ value: '', title: 'What suits their mouth' }, ...of(FIRST_FOODS, FOOD_WORDS)]}
-        onChange={(food) =>
-          set({ firstFood: food === '' ? null : (food as BroodDraft['firstFood']) })
-        }
-        hint={draft.firstFood === null ? undefined : FOOD_WORDS[draft.firstFood][1]}
-      />
-      <NumberField
-        label="Length at which somebody takes them"
-        unit={length.unit}
-        scale={length}
-        decimals={1}
-        value={draft.targetCm}
-        onChange={(targetCm) => set({ targetCm })}
-        fault={faults.targetCm}
-        hint="Blank is half of an adult’s."
-      />
-      {way?.schools.map((school) => (
-        <Text key={school} look="small" tone="quiet">
-          Keepers differ: {school}.
-        </Text>
-      ))}
+      <Disclosure title="Choices" detail={choicesOf(draft)}>
+        <View style={{ gap: 16 }}>
+          <Picker
+            label="The young, where they are a group already"
+            value={draft.youngGroupId ?? ''}
+            picks={[
+              { value: '', title: 'Not yet' },
+              ...groups.map(({ id, name }) => ({ value: id, title: name })),
+            ]}
+            onChange={(group) => set({ youngGroupId: group === '' ? null : group })}
+            fault={faults.youngGroupId}
+            hint="Their food is planned as that group’s then, and counted once."
+          />
+          <Picker
+            label="Way of life"
+            value={draft.breeding ?? ''}
+            picks={[
+              { value: '', title: species ? `As usual: ${species.breeding}` : 'As usual for the species' }, // prettier-ignore
+              ...ways.map(({ breeding, parentsRule }) => ({
+                value: breeding,
+                title: upperFirst(breeding),
+                detail: parentsRule,
+              })),
+            ]}
+            onChange={(breeding) =>
+              set({ breeding: breeding === '' ? null : (breeding as Way['breeding']) })
+            }
+            fault={faults.breeding}
+          />
+          <Picker
+            label="Where the young grow up"
+            value={draft.raising}
+            picks={of(RAISINGS, RAISING_WORDS)}
+            onChange={(raising) => set({ raising: raising as BroodDraft['raising'] })}
+            hint={RAISING_WORDS[draft.raising][1]}
+          />
+          <Picker
+            label="The eggs"
+            value={draft.eggCare}
+            picks={of(EGG_CARES, EGG_WORDS)}
+            onChange={(eggCare) => set({ eggCare: eggCare as BroodDraft['eggCare'] })}
+            hint={EGG_WORDS[draft.eggCare][1]}
+          />
+          <Picker
+            label="The first water"
+            value={draft.firstWater}
+            picks={of(FIRST_WATERS, WATER_WORDS)}
+            onChange={(water) => set({ firstWater: water as BroodDraft['firstWater'] })}
+            hint={WATER_WORDS[draft.firstWater][1]}
+          />
+          <Picker
+            label="The first food"
+            value={draft.firstFood ?? ''}
+            picks={[{ value: '', title: 'What suits their mouth' }, ...of(FIRST_FOODS, FOOD_WORDS)]}
+            onChange={(food) =>
+              set({ firstFood: food === '' ? null : (food as BroodDraft['firstFood']) })
+            }
+            hint={draft.firstFood === null ? undefined : FOOD_WORDS[draft.firstFood][1]}
+          />
+          <NumberField
+            label="Length at which somebody takes them"
+            unit={length.unit}
+            scale={length}
+            decimals={1}
+            value={draft.targetCm}
+            onChange={(targetCm) => set({ targetCm })}
+            fault={faults.targetCm}
+            hint="Blank is half of an adult’s."
+          />
+          {way?.schools.map((school) => (
+            <Text key={school} look="small" tone="quiet">
+              Keepers differ: {school}.
+            </Text>
+          ))}
+        </View>
+      </Disclosure>
     </>
   );
 }
+
+/** «apart from them, moved to a tub, …» */
+const choicesOf = ({ raising, eggCare, firstWater, firstFood }: BroodDraft): string =>
+  [
+    RAISING_WORDS[raising][0],
+    EGG_WORDS[eggCare][0],
+    WATER_WORDS[firstWater][0],
+    firstFood === null ? 'first food by their mouth' : FOOD_WORDS[firstFood][0],
+  ]
+    .map(lowerFirst)
+    .join(', ');

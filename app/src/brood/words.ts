@@ -12,6 +12,7 @@ import type { Words } from '../store';
 import type { Brood } from './useBroods';
 
 export const PHASE_WORDS: Record<BroodState['phase'], string> = {
+  conditioning: 'being conditioned',
   paired: 'together, not spawned yet',
   eggs: 'eggs',
   larvae: 'larvae on their yolk',
@@ -58,6 +59,7 @@ export function sayWindow({ day, from, to, seen }: Dated, words: Words): string 
 }
 
 export const EVENT_WORDS: Record<BroodEventKind, string> = {
+  conditioned: 'Conditioning began',
   paired: 'Put together',
   spawned: 'Spawned',
   eggsSeen: 'Eggs seen',

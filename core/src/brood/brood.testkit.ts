@@ -70,5 +70,6 @@ export const broodOf = (key: string, over: Partial<BroodTask> = {}): BroodTask =
   feeds: 3,
   lightHours: 12,
   targetCm: null,
+  conditionDays: null,
   ...over,
 });

@@ -42,6 +42,23 @@ describe('conditioning', () => {
   });
 });
 
+describe('the days of conditioning', () => {
+  const on = (today: string) => {
+    const task = broodOf('fundulopanchax-gardneri', {
+      today,
+      conditionDays: 7,
+      events: [told('conditioned', '2026-03-01')],
+    });
+    return broodWork(task, standOfBrood(task)).map(({ what }) => what);
+  };
+  it('are of live food every other day, end with a last meal, and with what comes then', () => {
+    expect(on('2026-03-01')).toEqual(['live']);
+    expect(on('2026-03-02')).toEqual([]);
+    expect(on('2026-03-07')).toEqual(['lastMeal', 'live']);
+    expect(on('2026-03-08')).toEqual(['together']);
+  });
+});
+
 describe('what a house can raise', () => {
   const house = {
     litres: 100,

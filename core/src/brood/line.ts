@@ -40,8 +40,9 @@ export interface TubState {
 
 /** How a brood stands on a day. */
 export interface BroodState {
-  phase: 'paired' | 'eggs' | 'larvae' | 'fry' | 'over';
+  phase: 'conditioning' | 'paired' | 'eggs' | 'larvae' | 'fry' | 'over';
   /** Days of what was seen: null where it was not yet. */
+  conditionedOn: string | null;
   pairedOn: string | null;
   spawnedOn: string | null;
   parentsMovedOn: string | null;
@@ -71,6 +72,7 @@ export function broodOn(events: readonly BroodEvent[], day: string): BroodState 
   const count = known.length === 0 ? null : known.reduce((sum, one) => sum + one, 0);
   const state: BroodState = {
     phase: 'paired',
+    conditionedOn: first('conditioned'),
     pairedOn: first('paired'),
     spawnedOn: first('spawned') ?? first('eggsSeen'),
     parentsMovedOn: first('parentsMoved'),
@@ -106,7 +108,8 @@ function phaseOf(state: BroodState): BroodState['phase'] {
   if (state.ended !== null) return 'over';
   if (state.swimmingOn) return 'fry';
   if (state.hatchedOn) return 'larvae';
-  return state.spawnedOn ? 'eggs' : 'paired';
+  if (state.spawnedOn) return 'eggs';
+  return state.conditionedOn && !state.pairedOn ? 'conditioning' : 'paired';
 }
 
 /** A tub of which nothing was told yet. */

@@ -48,7 +48,7 @@ describe('how a brood stands', () => {
     const late = fry({ foods: missing, today: addDays(moina!.startBy!, 2) });
     const start = broodWork(late, stand(late)).find(({ what }) => what === 'start');
     expect(start).toMatchObject({ says: 'Start Moina at once', pressing: true });
-    expect(start!.why).toMatch(/2 late/);
+    expect(start!.why).toMatch(/2 days late for its rung in 10 days/);
   });
 
   it('wants of each food what it feeds on that day, to the gram', () => {

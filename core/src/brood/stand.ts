@@ -45,6 +45,8 @@ export interface BroodTask {
   lightHours: number;
   /** Length at which somebody takes them, cm; null takes half of an adult’s. */
   targetCm: number | null;
+  /** For so many days the pair is conditioned; null takes two weeks. */
+  conditionDays: number | null;
 }
 
 /** A rung on its days. */

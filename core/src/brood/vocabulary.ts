@@ -2,6 +2,7 @@
 
 /** What may happen to a brood. */
 export const BROOD_EVENTS = [
+  'conditioned',
   'paired',
   'spawned',
   'eggsSeen',
@@ -42,6 +43,9 @@ export type FirstWater = (typeof FIRST_WATERS)[number];
 
 /** What there may be to do for a brood. */
 export const BROOD_WORKS = [
+  'live',
+  'lastMeal',
+  'together',
   'treated',
   'parents',
   'fast',

@@ -1,6 +1,7 @@
 import { sayUnits } from '../food';
 import { daysBetween } from '../round';
 import { sayNumber } from '../units';
+import { sayAnimals } from './portion';
 import { safeBesideCm } from './raise';
 import type { BroodStand, BroodTask, TubStand } from './stand';
 import type { BroodWorkKind } from './vocabulary';
@@ -34,6 +35,7 @@ const CHANGE_MOST = 0.5;
 export function broodWork(task: BroodTask, stand: BroodStand): BroodWork[] {
   if (stand.state.phase === 'over') return [];
   const work = [
+    ...conditioningWork(task, stand),
     ...treatedWork(task, stand),
     ...parentsWork(task, stand),
     ...fastWork(task, stand),
@@ -54,6 +56,38 @@ const plain = (what: BroodWorkKind, says: string, why: string, pressing = false)
   tubId: null,
 });
 
+/** A pair is conditioned for so long where nobody said. Starting value: one to several weeks. */
+const CONDITION_DAYS = 14;
+
+function conditioningWork(task: BroodTask, { state }: BroodStand): BroodWork[] {
+  if (state.phase !== 'conditioning') return [];
+  const span = task.conditionDays ?? CONDITION_DAYS;
+  const day = daysBetween(state.conditionedOn!, task.today);
+  if (day >= span) {
+    return [
+      plain(
+        'together',
+        'Put them together, or go back to the usual meals',
+        `They were conditioned for ${day} days; heavy feeding without an end fouls the water.`,
+        true,
+      ),
+    ];
+  }
+  const left = span - day;
+  const work = [];
+  if (left === 1) {
+    work.push(
+      plain('lastMeal', 'Their last meal is tonight', 'Tomorrow food distracts them, and fouls.'),
+    );
+  }
+  if (day % 2 === 0) {
+    work.push(
+      plain('live', 'Live food for the pair today', `Every other day; ${left} days more of it.`),
+    );
+  }
+  return work;
+}
+
 /** For so many days a treatment holds food back. Assumption: the label says how long. */
 const TREATED_DAYS = 1;
 
@@ -66,7 +100,7 @@ function treatedWork(task: BroodTask, stand: BroodStand): BroodWork[] {
     plain(
       'treated',
       'No food while the treatment is in; dyes want the dark',
-      `Treated on ${stand.state.treatedOn}. How long and how much its label says, and a veterinarian; light and food come back when it is out.`,
+      `Treated ${stand.state.treatedOn === task.today ? 'today' : 'yesterday'}. How long and how much its label says, and a veterinarian; light and food come back when it is out.`,
       true,
     ),
   ];
@@ -147,7 +181,7 @@ function feedWork({ state, feeds, firstFood, gapDays, swim }: BroodStand): Brood
     work.push(
       plain(
         state.firstFoodOn === null ? 'firstFood' : 'feed',
-        `${name}: ${sayUnits(unitsPerMeal, unit)}, ${times(meals)}${animalsPerMeal === null ? '' : ` (about ${sayNumber(animalsPerMeal, 0)} each)`}`,
+        `${name}: ${sayUnits(unitsPerMeal, unit)}, ${times(meals)}${animalsPerMeal === null ? '' : ` (about ${sayAnimals(animalsPerMeal)} each)`}`,
         short
           ? `Their guts want ${times(mealsWanted)}; what makes up for it: ${feed.live ? 'live food that stands in the tub' : 'live food beside it, or a feeder'}.`
           : 'As often as their guts want it.',
@@ -167,15 +201,27 @@ function cultureWork({ today }: BroodTask, { rungs }: BroodStand): BroodWork[] {
     return [
       plain(
         'start',
-        late > 0 ? `Start ${name} at once` : `Start ${name} by ${startBy}`,
+        late > 0 ? `Start ${name} at once` : `Start ${name} ${latest(-late)}`,
         late > 0
-          ? `It gives after ${leadDays} days: ${late} late for its rung on ${from}. A share of another keeper’s culture makes up for it.`
-          : `It gives after ${leadDays} days, and its rung begins on ${from}.`,
+          ? `It gives after ${sayDays(leadDays)}, ${sayDays(late)} late for its rung ${ahead(today, from)}. A share of another keeper’s culture makes up for it.`
+          : `It gives after ${sayDays(leadDays)}, and its rung begins ${ahead(today, from)}.`,
         late >= 0,
       ),
     ];
   });
 }
+
+const sayDays = (days: number) => (days === 1 ? 'a day' : `${days} days`);
+
+/** «today», «tomorrow», «in 12 days» */
+function ahead(today: string, day: string): string {
+  const days = daysBetween(today, day);
+  return days === 0 ? 'today' : days === 1 ? 'tomorrow' : `in ${days} days`;
+}
+
+/** «today», «by tomorrow», «within 3 days» */
+const latest = (days: number) =>
+  days === 0 ? 'today' : days === 1 ? 'by tomorrow' : `within ${days} days`;
 
 function tubWork(task: BroodTask, stand: BroodStand, tub: TubStand): BroodWork[] {
   const { species, today } = task;
@@ -255,7 +301,9 @@ function homeWork({ today, species }: BroodTask, stand: BroodStand): BroodWork[]
     work.push(
       plain(
         'home',
-        `Ask who takes them: ${sayNumber(targetCm, 1)} cm on ${target}`,
+        target <= today
+          ? `Ask who takes them: they are ${sayNumber(targetCm, 1)} cm`
+          : `Ask who takes them: ${sayNumber(targetCm, 1)} cm ${ahead(today, target)}`,
         'Sale and transport by local rules; nothing is released.',
       ),
     );

@@ -60,6 +60,7 @@ export async function stand(
       feeds: feedsIn(times, light),
       lightHours: hoursOf(light),
       targetCm: row.targetCm,
+      conditionDays: row.conditionDays,
     };
     const standing = standOfBrood(task);
     return [

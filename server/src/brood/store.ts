@@ -6,7 +6,7 @@ export type Kept = Omit<BroodRow, 'stand' | 'work' | 'tubs'>;
 export type KeptTub = BroodTubRow & { broodId: string };
 
 const BROOD = `b.id, b.name, b.species_key, b.breeding, b.tank_id, b.group_id, b.young_group_id, b.raising, b.egg_care,
-  b.first_water, b.first_food, b.target_cm, b.version`;
+  b.first_water, b.first_food, b.target_cm, b.condition_days, b.version`;
 const TUB = 't.id, t.brood_id, t.name, t.litres, t.temp_c, t.ph, t.filtered, t.version';
 const EVENT = `e.id, e.brood_id, e.kind, e.day::text, e.hand, e.note, e.tub_id, e.to_tub_id, e.count,
   e.length_mm, e.short_mm, e.long_mm, e.temp_c, e.share,

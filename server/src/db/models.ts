@@ -293,6 +293,7 @@ const TABLES = {
     firstWater: TEXT,
     firstFood: TEXT,
     targetCm: DECIMAL,
+    conditionDays: INTEGER,
     version: INTEGER,
   },
   brood_tubs: {

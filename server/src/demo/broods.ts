@@ -41,6 +41,7 @@ export function tellBroods({ chance, now, today, tanks, groups }: Told): {
       firstWater: 'parents',
       firstFood: null,
       targetCm: 3,
+      conditionDays: null,
       version: 1,
     })),
     tubs: told.map(({ brood, id, tubId }) => ({

@@ -278,6 +278,7 @@ export const sampleBrood = (over: object = {}) => ({
   firstWater: 'parents',
   firstFood: null,
   targetCm: null,
+  conditionDays: null,
   tub: sampleBroodTub(),
   ...over,
 });

@@ -17,6 +17,7 @@ CREATE TABLE broods (
   first_water text NOT NULL CHECK (first_water IN ('parents', 'grown')),
   first_food text CHECK (first_food IN ('smallest', 'shrimp', 'powder', 'film')),
   target_cm numeric CHECK (target_cm BETWEEN 0.3 AND 200),
+  condition_days integer CHECK (condition_days BETWEEN 1 AND 90),
   version integer NOT NULL DEFAULT 1,
   recorded_at timestamptz NOT NULL DEFAULT now(),
   UNIQUE (household_id, id),
@@ -50,7 +51,7 @@ CREATE TABLE brood_events (
   brood_id uuid NOT NULL,
   -- A row either happened, or takes exactly one such row back.
   undoes uuid UNIQUE REFERENCES brood_events,
-  kind text NOT NULL CHECK (kind IN ('paired', 'spawned', 'eggsSeen', 'parentsMoved', 'attached',
+  kind text NOT NULL CHECK (kind IN ('conditioned', 'paired', 'spawned', 'eggsSeen', 'parentsMoved', 'attached',
     'hatched', 'swimming', 'firstFood', 'counted', 'measured', 'moved', 'sorted', 'joined', 'lost',
     'rehomed', 'changed', 'warmth', 'treated', 'eggsEaten', 'swallowed', 'ended')),
   day date NOT NULL,

@@ -1,0 +1,305 @@
+import { loadCatalogue } from '@open-larder/catalogue/load';
+import type { BroodRow } from '@open-larder/contract';
+import {
+  broodWork,
+  standOfBrood,
+  type BroodEvent,
+  type BroodFood,
+  type BroodTask,
+} from '@open-larder/core/brood';
+import { addDays } from '@open-larder/core/round';
+import { fireEvent, screen, waitFor } from '@testing-library/react-native';
+import { BroodsWork } from './BroodsWork';
+import { answers, species } from '../testing/house';
+import { push, replace } from '../testing/router';
+import { sent, standIn } from '../testing/server';
+import { show } from '../testing/show';
+import { Toast } from '../ui';
+import { BroodsScreen } from './BroodsScreen';
+import { ConditionScreen } from './ConditionScreen';
+import { NewBroodScreen } from './NewBroodScreen';
+
+jest.mock('expo-router', () => jest.requireActual('../testing/router'));
+
+const { ways, cultures, foods } = loadCatalogue();
+const DAY = new Date().toISOString().slice(0, 10);
+const TUB = { id: 't1', name: 'Jar', litres: 10, tempC: 26, ph: 7, filtered: false, version: 1 };
+
+const event = (kind: BroodEvent['kind'], daysAgo: number, over: Partial<BroodEvent> = {}): BroodEvent => ({
+  kind,
+  day: addDays(DAY, -daysAgo),
+  tubId: 't1',
+  toTubId: null,
+  count: null,
+  lengthMm: null,
+  shortMm: null,
+  longMm: null,
+  tempC: null,
+  share: null,
+  ...over,
+}); // prettier-ignore
+
+const live = (key: string, over: Partial<BroodFood> = {}): BroodFood => {
+  const kind = cultures.find((one) => one.key === key)!;
+  const food = foods.find((one) => one.key === kind.foodKey)!;
+  return {
+    key,
+    name: kind.name,
+    minUm: kind.sizeMinUm,
+    maxUm: kind.sizeMaxUm,
+    live: true,
+    composition: food,
+    animalUg: kind.animalUg,
+    unit: { name: 'drop', plural: 'drops', massG: 0.05, step: 1 },
+    kindKey: key,
+    foodId: null,
+    there: true,
+    leadDays: 4,
+    ...over,
+  };
+};
+
+/** A brood as the server answers it: what happened to it, stood on a day by the core. */
+function row(id: string, events: BroodEvent[], over: Partial<BroodRow> = {}, more: Partial<BroodTask> = {}): BroodRow {
+  const task: BroodTask = {
+    species,
+    way: ways.find(({ breeding }) => breeding === species.breeding)!,
+    events,
+    tubs: over.tubs ?? [TUB],
+    raising: 'apart',
+    firstFood: null,
+    eggCare: 'moved',
+    foods: [live('infusoria'), live('brine-shrimp', { there: false })],
+    today: DAY,
+    feeds: 3,
+    lightHours: 12,
+    targetCm: null,
+    conditionDays: null,
+    ...more,
+  };
+  const stand = standOfBrood(task);
+  return {
+    id,
+    name: id,
+    speciesKey: 'danio-rerio',
+    breeding: null,
+    tankId: null,
+    groupId: null,
+    youngGroupId: null,
+    raising: 'apart',
+    eggCare: 'moved',
+    firstWater: 'parents',
+    firstFood: null,
+    targetCm: null,
+    conditionDays: null,
+    version: 1,
+    tubs: [TUB],
+    stand,
+    work: broodWork(task, stand),
+    ...over,
+  };
+} // prettier-ignore
+
+const eggs = () => row('Clutch', [event('spawned', 1), event('eggsSeen', 1, { count: 100 })]);
+const fry = (over: Partial<BroodRow> = {}) =>
+  row('Fry', [event('swimming', 1), event('counted', 1, { count: 60 })], over);
+
+let asked: ReturnType<typeof standIn> = [];
+function open(items: BroodRow[], element = <BroodsScreen />, more: Record<string, unknown> = {}) {
+  asked = standIn({
+    ...answers(),
+    'GET /api/ways': { ways },
+    'GET /api/vessels': { items: [], next: null },
+    'GET /api/culture-kinds': { kinds: cultures },
+    'GET /api/broods': { items, next: null },
+    ...Object.fromEntries(
+      items.flatMap((one) => [
+        [`GET /api/broods/${one.id}/events`, { items: [], next: null }],
+        [`POST /api/broods/${one.id}/events`, () => ({ status: 201, body: one })],
+        [`POST /api/broods/${one.id}/tubs`, () => ({ status: 201, body: one })],
+      ]),
+    ),
+    ...more,
+  });
+  show(
+    <>
+      {element}
+      <Toast />
+    </>,
+  );
+}
+
+describe('the broods', () => {
+  it('without any say what to begin with', async () => {
+    open([]);
+    expect(await screen.findByText('No brood yet')).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('Begin a brood'));
+    expect(push).toHaveBeenCalledWith('/broods/new');
+  });
+
+  it('show what each asks for, with the tap that says it is done', async () => {
+    open([fry()]);
+    expect(await screen.findByText(/^free-swimming, day 1 · 60/)).toBeTruthy();
+    fireEvent.press(screen.getByLabelText(/^Changed: Fry/));
+    await waitFor(() => expect(sent(asked, 'POST')).toHaveLength(1));
+    expect(sent(asked, 'POST')[0]).toMatchObject({ kind: 'changed', tubId: 't1', day: DAY });
+    expect(await screen.findByText('Its water is changed.')).toBeTruthy();
+  });
+
+  it('are set against the weeks, with the cultures to start', async () => {
+    open([fry()]);
+    // Asked for by the brood, and again in the calendar of all of them.
+    expect(await screen.findAllByText(/^Start Hatched brine shrimp/)).toHaveLength(2);
+    expect(screen.getByText('Their work today')).toBeTruthy();
+  });
+});
+
+describe('one brood', () => {
+  it('has its days, and what is expected is corrected by a tap', async () => {
+    open([eggs()], <BroodsScreen id="Clutch" />);
+    expect(await screen.findByText('Spawned')).toBeTruthy();
+    expect(screen.getByText(/^No food yet, until about/)).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('Hatch: seen today'));
+    await waitFor(() => expect(sent(asked, 'POST')).toHaveLength(1));
+    expect(sent(asked, 'POST')[0]).toMatchObject({ kind: 'hatched', day: DAY });
+    fireEvent.press(screen.getByLabelText('On another day'));
+    expect(await screen.findByText(/^It was expected on/)).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('Note it'));
+    await waitFor(() => expect(sent(asked, 'POST')).toHaveLength(2));
+  });
+
+  it('has its food of today, what makes up for meals, and its end', async () => {
+    open([fry()], <BroodsScreen id="Fry" />);
+    expect(await screen.findByText('Today’s food')).toBeTruthy();
+    expect(screen.getByText(/Their guts want \d+ meals in the light/)).toBeTruthy();
+    expect(screen.getByText(/Without food they stand/)).toBeTruthy();
+    expect(screen.getByText('This house can raise')).toBeTruthy();
+    // No culture gives anything: none can be raised on live food.
+    expect(screen.getByText('0, for live food')).toBeTruthy();
+    expect(screen.getByText(/^60 are more than that/)).toBeTruthy();
+  });
+
+  it('notes anything that happens, and says what is wrong beside its field', async () => {
+    const refused = {
+      type: 'urn:open-larder:refused',
+      title: 'Some fields need another look',
+      status: 422,
+      detail: 'no',
+      errors: [{ path: 'count', message: 'enter at least one' }],
+    };
+    open([fry()], <BroodsScreen id="Fry" />, {
+      'POST /api/broods/Fry/events': ({ body }: { body: unknown }) =>
+        (body as { count: number }).count === 0
+          ? { status: 422, body: refused }
+          : { status: 201, body: fry() },
+    });
+    fireEvent.press(await screen.findByLabelText('Something happened'));
+    fireEvent.press(await screen.findByLabelText(/^What\W.*Counted/));
+    fireEvent.press(await screen.findByText('Given away'));
+    fireEvent.changeText(screen.getByLabelText('How many'), '0');
+    fireEvent.press(screen.getByLabelText('Note it'));
+    expect(await screen.findByText('Enter at least one')).toBeTruthy();
+    fireEvent.changeText(screen.getByLabelText('How many'), '12');
+    fireEvent.press(screen.getByLabelText('Note it'));
+    expect(await screen.findByText('Given away: noted.')).toBeTruthy();
+    expect(sent(asked, 'POST').at(-1)).toMatchObject({ kind: 'rehomed', count: 12 });
+  });
+
+  it('shows two clutches in a tub, tubs side by side, and what a filter does', async () => {
+    const second = { ...TUB, id: 't2', name: 'Bowl', filtered: true };
+    const split = row(
+      'Split',
+      [
+        event('swimming', 9),
+        event('counted', 9, { count: 60 }),
+        event('moved', 8, { count: 20, toTubId: 't2' }),
+        event('lost', 2, { count: 10 }),
+        event('joined', 1, { count: 5, tubId: 't2' }),
+        event('measured', 1, { tubId: 't2', lengthMm: 7, shortMm: 4, longMm: 11 }),
+      ],
+      { tubs: [TUB, second] },
+    );
+    open([split], <BroodsScreen id="Split" />);
+    expect(await screen.findByText('Its tubs')).toBeTruthy();
+    expect(screen.getByText(/^Two clutches of different ages/)).toBeTruthy();
+    expect(screen.getByText(/^Most are left in Bowl/)).toBeTruthy();
+    expect(screen.getByText(/its filter takes the ammonia up/)).toBeTruthy();
+    expect(screen.getByLabelText(/^Sorted: Split/)).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('Another tub'));
+    fireEvent.changeText(await screen.findByLabelText('Name of the tub'), 'Third');
+    fireEvent.press(screen.getByLabelText('Save'));
+    await waitFor(() => expect(sent(asked, 'POST')).toHaveLength(1));
+    expect(sent(asked, 'POST')[0]).toMatchObject({ name: 'Third', litres: 10, filtered: false });
+  });
+
+  it('that is over keeps its history and is compared with the next of its parents', async () => {
+    const before = row('First', [event('swimming', 60), event('counted', 59, { count: 30 }), event('ended', 5)]); // prettier-ignore
+    open([before, fry()], <BroodsScreen id="First" />);
+    expect(await screen.findByText('it ended')).toBeTruthy();
+    expect(screen.getByText('Clutches of these parents')).toBeTruthy();
+    expect(screen.getByText(/30 of 30 came through/)).toBeTruthy();
+    expect(screen.queryByText('The ladder')).toBeNull();
+  });
+
+  it('that is not there says so', async () => {
+    open([], <BroodsScreen id="nobody" />);
+    expect(await screen.findByText('No such brood')).toBeTruthy();
+  });
+});
+
+describe('beginning a brood', () => {
+  it('takes species, tank and schools from the parents, and notes how it began', async () => {
+    open([], <NewBroodScreen group="g1" />, {
+      'POST /api/broods': ({ body }: { body: unknown }) => {
+        const { id } = body as { id: string };
+        asked.push({ method: 'MADE', path: id, body });
+        return { status: 201, body: { ...eggs(), id } };
+      },
+    });
+    expect(await screen.findByText(/^Egg scatterer: /)).toBeTruthy();
+    fireEvent.changeText(screen.getByLabelText('Name'), 'Zebras');
+    fireEvent.changeText(screen.getByLabelText('Name of the tub'), 'Jar');
+    fireEvent.press(screen.getByLabelText('Begin it'));
+    await waitFor(() => expect(sent(asked, 'POST').length).toBeGreaterThan(0));
+    expect(sent(asked, 'POST')[0]).toMatchObject({
+      name: 'Zebras',
+      speciesKey: 'danio-rerio',
+      groupId: 'g1',
+      raising: 'apart',
+      tub: { name: 'Jar', litres: 10 },
+    });
+    expect(replace).not.toHaveBeenCalled();
+  });
+});
+
+describe('conditioning', () => {
+  it('says what it costs the water, and begins with a stage and a line', async () => {
+    const { id } = eggs();
+    open([], <ConditionScreen group="g1" />, {
+      'POST /api/groups/g1/events': () => ({ status: 201, body: { id: 'g1' } }),
+      'POST /api/broods': ({ body }: { body: unknown }) => ({
+        status: 201,
+        body: { ...eggs(), ...(body as object), id },
+      }),
+    });
+    expect(await screen.findByText('Changes that pay for it')).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('Begin today'));
+    await waitFor(() => expect(sent(asked, 'POST').length).toBeGreaterThan(1));
+    expect(sent(asked, 'POST')[0]).toMatchObject({ kind: 'staged', stage: 'conditioning' });
+    expect(sent(asked, 'POST')[1]).toMatchObject({ conditionDays: 14, groupId: 'g1' });
+  });
+});
+
+describe('in the round', () => {
+  it('broods ask, but young that are a group are served there already', async () => {
+    const told = [event('swimming', 3), event('firstFood', 3), event('counted', 3, { count: 60 })];
+    open([row('Own', told)], <BroodsWork />);
+    expect(await screen.findByText(/^Infusoria: /)).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('Open Own'));
+    expect(push).toHaveBeenCalledWith('/broods/Own');
+    screen.unmount();
+    open([row('Grouped', told, { youngGroupId: 'g1' })], <BroodsWork />);
+    expect(await screen.findByText('Grouped')).toBeTruthy();
+    expect(screen.queryByText(/^Infusoria: /)).toBeNull();
+  });
+});
