@@ -17,6 +17,9 @@ const BEHIND = [
   '/larder/live',
   '/larder/live/new',
   '/larder/live/supply',
+  '/broods',
+  '/broods/new',
+  '/broods/condition',
   '/week/house',
   '/week/dry-run',
 ];
@@ -34,13 +37,20 @@ test('the demo: every place, both themes, accessible and without sideways scroll
     }
     await goTo(page, 'Round');
   }
+});
+
+test('the views behind them, accessible and without sideways scroll', async ({ page, demo }) => {
+  // Each is searched for faults as a whole: together they take long.
+  test.slow();
   const { items } = await (await page.request.get(`${demo.url}/api/recipes`)).json();
   const recipe = `/larder/recipes/${items[0].id}`;
   const tanks = await (await page.request.get(`${demo.url}/api/tanks`)).json();
   const feeding = `/tanks/${tanks.items[0].id}/play`;
   const vessels = await (await page.request.get(`${demo.url}/api/vessels`)).json();
   const vessel = `/larder/live/${vessels.items[0].id}`;
-  for (const address of [...BEHIND, recipe, `${recipe}/edit`, feeding, vessel]) {
+  const broods = await (await page.request.get(`${demo.url}/api/broods`)).json();
+  const both = broods.items.map(({ id }: { id: string }) => `/broods/${id}`);
+  for (const address of [...BEHIND, recipe, `${recipe}/edit`, feeding, vessel, ...both]) {
     await page.goto(demo.url + address);
     await sound(page, address);
   }

@@ -33,7 +33,7 @@ async function main(): Promise<void> {
   const finder = await browser.newPage();
   const tarn = await idOf(finder, 'tanks', 'Tarn');
   const loaches = await idOf(finder, 'groups', 'Kuhli loaches');
-  const powder = await idOf(finder, 'foods', 'Fry powder');
+  const brood = await idOf(finder, 'broods', 'Steel-blues of the mop');
   const gel = await idOf(finder, 'recipes', 'Green gel');
   const evening = async (page: Page) => {
     await page.getByRole('tab', { name: /After work/ }).click();
@@ -78,17 +78,11 @@ async function main(): Promise<void> {
     await evening(page);
     await until(seconds)(page);
   };
-  const paste = async (page: Page) => {
-    await page
-      .getByLabel('Paste it here')
-      .fill(
-        'Tank\tSize\tTemperature\tSpecies\tNumber\tLength\n' +
-          'Spring tub\t24 x 12 x 12 in\t72F\twhite clouds\t12\t1 1/4 in\n' +
-          'Spring tub\t\t\tkulhi loach\tabout 6\t\n',
-      );
-    await page.getByRole('button', { name: 'Check it' }).click();
-    await page.getByText('taken as Kuhli loach').waitFor();
-    await page.getByText('taken as Kuhli loach').scrollIntoViewIfNeeded();
+  const ladder = async (page: Page) => {
+    await page.getByText('The ladder', { exact: true }).scrollIntoViewIfNeeded();
+    await page.mouse.move(200, 500);
+    await page.mouse.wheel(0, 230);
+    await page.waitForTimeout(200);
   };
   const supplied = async (page: Page) => {
     const moina = page.getByRole('group', { name: 'Live Moina', exact: true });
@@ -104,7 +98,6 @@ async function main(): Promise<void> {
     { name: 'tanks', path: '/tanks' },
     { name: 'tank-wide', path: `/tanks/${tarn}`, wide: true },
     { name: 'species-wide', path: '/species/pangio-kuhlii', wide: true },
-    { name: 'tables-wide', path: '/tables', wide: true, before: paste },
     { name: 'feeding', path: `/tanks/${tarn}/play`, before: fed(10) },
     {
       name: 'feeding-day-wide',
@@ -120,7 +113,8 @@ async function main(): Promise<void> {
     { name: 'live-wide', path: '/larder/live', wide: true },
     { name: 'supply', path: '/larder/live/supply', before: supplied },
     { name: 'larder', path: '/larder' },
-    { name: 'larder-wide', path: `/larder/${powder}`, wide: true },
+    { name: 'brood', path: `/broods/${brood}`, before: ladder },
+    { name: 'broods-wide', path: '/broods', wide: true },
     { name: 'recipe', path: `/larder/recipes/${gel}` },
     { name: 'records', path: '/records' },
   ];

@@ -6,7 +6,6 @@ import Svg, { Circle, Line, Rect, Text as SvgText } from 'react-native-svg';
 import { useNow, useWords } from '../store';
 import { FONTS, useColours } from '../theme';
 import { Card, ListRow, Text } from '../ui';
-import { MINUTES_A_CHANGE, MINUTES_A_MEAL } from './RaiseCard';
 import type { Brood } from './useBroods';
 
 /** So far ahead the calendar goes, and so far back. */
@@ -28,15 +27,9 @@ export function CalendarCard({ broods }: { broods: readonly Brood[] }) {
       ),
     )
     .sort((a, b) => (a.startBy < b.startBy ? -1 : 1));
-  const litres = broods.reduce(
-    (sum, { stand }) => sum + stand.tubs.reduce((tubs, tub) => tubs + (tub.change ?? 1) * tub.litres, 0),
-    0,
-  ); // prettier-ignore
-  const minutes = broods.reduce(
-    (sum, { stand }) =>
-      sum +
-      stand.tubs.filter(({ gramsPerDay }) => gramsPerDay > 0).length *
-        ((stand.feeds[0]?.meals ?? 0) * MINUTES_A_MEAL + MINUTES_A_CHANGE),
+  const weeks = weeksOf(broods);
+  const room = broods.reduce(
+    (sum, { tubs }) => sum + tubs.reduce((all, tub) => all + tub.litres, 0),
     0,
   );
   return (
@@ -49,16 +42,23 @@ export function CalendarCard({ broods }: { broods: readonly Brood[] }) {
         {width > 0 ? <Calendar broods={broods} width={width} today={now.day} /> : null}
       </View>
       <Card label="The weeks ahead">
-        <ListRow
-          first
-          title="Their work today"
-          detail="two minutes a meal, five for lifting and changing: assumed"
-          trail={<Text look="strong">{`${minutes} min`}</Text>}
-        />
-        <ListRow
-          title="Seasoned water wanted a day"
-          trail={<Text look="strong">{words.say('volume', Number(sayNumber(litres, 1)))}</Text>}
-        />
+        {weeks.map(({ from, changeL, wantsL, minutesPerDay }, index) => (
+          <ListRow
+            key={from}
+            first={index === 0}
+            title={index === 0 ? 'This week' : `From ${words.day(from)}`}
+            detail={
+              minutesPerDay === 0
+                ? 'nothing to feed yet'
+                : `${sayNumber(changeL, 1)} L of seasoned water a day; they want ${sayNumber(wantsL, 0)} L, their tubs hold ${sayNumber(room, 0)}`
+            }
+            trail={
+              <Text look="strong" tone={wantsL > room ? 'due' : 'ink'}>
+                {minutesPerDay === 0 ? '' : `${minutesPerDay} min a day`}
+              </Text>
+            }
+          />
+        ))}
         {starts.map(({ startBy, name, brood }) => (
           <ListRow
             key={brood.id + name}
@@ -70,6 +70,21 @@ export function CalendarCard({ broods }: { broods: readonly Brood[] }) {
       </Card>
     </View>
   ); // prettier-ignore
+}
+
+/** The weeks of all broods together. */
+function weeksOf(broods: readonly Brood[]) {
+  const [first] = broods.map(({ stand }) => stand.weeks).filter(({ length }) => length > 0);
+  return (first ?? []).map(({ from }, at) => {
+    const sum = (of: 'changeL' | 'wantsL' | 'minutesPerDay') =>
+      broods.reduce((all, { stand }) => all + (stand.weeks[at]?.[of] ?? 0), 0);
+    return {
+      from,
+      changeL: sum('changeL'),
+      wantsL: sum('wantsL'),
+      minutesPerDay: sum('minutesPerDay'),
+    };
+  });
 }
 
 function Calendar({

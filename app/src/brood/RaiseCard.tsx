@@ -1,4 +1,4 @@
-import { fryPortion, raisable } from '@open-larder/core/brood';
+import { fryPortion, MINUTES_A_CHANGE, MINUTES_A_MEAL, raisable } from '@open-larder/core/brood';
 import { digestibleEnergy } from '@open-larder/core/food';
 import { sayNumber } from '@open-larder/core/units';
 import { useState } from 'react';
@@ -8,9 +8,6 @@ import { api, useWords } from '../store';
 import { Card, ListRow, NumberField, Text } from '../ui';
 import type { Brood } from './useBroods';
 
-/** Minutes a day that a tub asks for: two for a meal, five for lifting and changing. Assumptions. */
-export const MINUTES_A_MEAL = 2;
-export const MINUTES_A_CHANGE = 5;
 const LIMITS = { litres: 'room', food: 'live food', minutes: 'time' } as const;
 
 /** When somebody can take them, and how many this house can raise until then. */

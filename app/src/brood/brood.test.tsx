@@ -150,7 +150,8 @@ describe('the broods', () => {
     open([fry()]);
     // Asked for by the brood, and again in the calendar of all of them.
     expect(await screen.findAllByText(/^Start Hatched brine shrimp/)).toHaveLength(2);
-    expect(screen.getByText('Their work today')).toBeTruthy();
+    expect(screen.getByText('This week')).toBeTruthy();
+    expect(screen.getAllByText(/L of seasoned water a day/)).toHaveLength(6);
   });
 });
 

@@ -23,10 +23,11 @@ export {
   type BroodStand,
   type BroodTask,
   type BroodTub,
-  type Feed,
   type RungDay,
-  type TubStand,
 } from './stand';
+export type { Feed } from './feeds';
+export type { TubStand } from './tubs';
+export { MINUTES_A_CHANGE, MINUTES_A_MEAL, type WeekAhead } from './weeks';
 export { litresFor, MOST_CM_PER_L, spreadOf, survivalOf, wantsSorting } from './tub';
 export { broodWork, type BroodWork } from './work';
 export { conditioned, type Conditioned, type Conditioning } from './conditioning';

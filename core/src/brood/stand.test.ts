@@ -116,6 +116,21 @@ describe('how a brood stands', () => {
     expect(works(cup)).toEqual(expect.arrayContaining(['change', 'moveUp']));
   });
 
+  it('tells the water and the minutes of the weeks to come', () => {
+    const task = fry({ tubs: [tub({ litres: 3 })] });
+    const { weeks, tubs, feeds } = stand(task);
+    expect(weeks.map(({ from }) => from)).toEqual([0, 7, 14, 21, 28, 35].map((day) => on(9 + day)));
+    expect(weeks[0]!.changeL).toBeCloseTo(tubs[0]!.change! * 3, 9);
+    expect(weeks[0]!.minutesPerDay).toBe(feeds[0]!.meals * 2 + 5);
+    const then = stand({ ...task, today: on(9 + 21) });
+    expect(weeks[3]!.changeL).toBeCloseTo(then.weeks[0]!.changeL, 9);
+    expect(weeks[3]!.wantsL).toBeCloseTo(then.tubs[0]!.wantsL!, 9);
+    // Before they swim nothing is asked, and after it is.
+    const eggs = stand(broodOf(KILLI, { events: [told('spawned', laid)], today: on(5) }));
+    expect(eggs.weeks[0]!.minutesPerDay).toBe(0);
+    expect(eggs.weeks.at(-1)!.minutesPerDay).toBeGreaterThan(0);
+  });
+
   it('tells the day on which they are long enough, with a window', () => {
     const { target, targetFrom, targetTo, targetCm } = stand(fry({ targetCm: 2 }));
     expect(targetCm).toBe(2);

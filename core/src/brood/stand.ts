@@ -1,20 +1,19 @@
 import type { Species } from '@open-larder/catalogue';
 import type { Way } from '@open-larder/catalogue/ways';
-import { toHandUnits } from '../food';
 import { longestSafeGap } from '../ration';
 import { addDays, daysBetween } from '../round';
 import { stagesOf, swimsOn, type Dated } from './dates';
+import { feedsOf, type Feed } from './feeds';
 import { growingFrom, type Growing } from './growing';
 import { ladderOf, type Rung } from './ladder';
 import { daysToLength, growthOf } from './length';
-import { broodOn, emptyTub, type BroodEvent, type BroodState, type TubState } from './line';
+import { broodOn, type BroodEvent, type BroodState } from './line';
 import { defaultFirstFood, menuOf, type BroodFood } from './menu';
 import { widestPreyUm } from './mouth';
-import { fryPortion } from './portion';
 import { broodTraits, type BroodTraits } from './traits';
-import { spreadOf, survivalOf, wantsSorting, litresFor } from './tub';
+import { tubsOf, type TubStand } from './tubs';
 import type { EggCare, FirstFood, Raising } from './vocabulary';
-import { changeFor, hoursUntilConcern } from './water';
+import { weeksAhead, type WeekAhead } from './weeks';
 
 export interface BroodTub {
   id: string;
@@ -68,41 +67,6 @@ export interface RungDay {
   leadDays: number;
 }
 
-/** What a brood gets of one food on a day. */
-export interface Feed {
-  key: string;
-  name: string;
-  live: boolean;
-  share: number;
-  gramsPerDay: number;
-  meals: number;
-  mealsWanted: number;
-  gramsPerMeal: number;
-  animalsPerMeal: number | null;
-  unitsPerMeal: number;
-  unit: BroodFood['unit'];
-  carried: number;
-}
-
-export interface TubStand extends TubState {
-  id: string;
-  name: string;
-  litres: number;
-  tempC: number;
-  lengthCm: number | null;
-  /** Coefficient of variation of the lengths; null where the ends were not measured. */
-  spread: number | null;
-  survival: number | null;
-  sort: boolean;
-  /** Litres that they want at their length; null where nobody counted. */
-  wantsL: number | null;
-  gramsPerDay: number;
-  /** Hours until its ammonia is of concern after a change of all; null filtered or without food. */
-  hours: number | null;
-  /** Share to change each day; null where no change is enough, 0 where none is reckoned. */
-  change: number | null;
-}
-
 /** Everything that is told of a brood on a day. */
 export interface BroodStand {
   state: BroodState;
@@ -134,6 +98,8 @@ export interface BroodStand {
   targetFrom: string | null;
   targetTo: string | null;
   /** By food, grams a day from today on. */
+  /** What it asks for from week to week. */
+  weeks: WeekAhead[];
   demand: { key: string; foodId: string | null; kindKey: string | null; gramsOn: number[] }[];
 }
 
@@ -146,11 +112,6 @@ const UNCOUNTED = 50;
 const TARGET_OF_ADULT = 0.5;
 /** Growth is off by so much where only its kind tells it, and where its species does. Assumptions. */
 const GROWTH_OFF = { assumed: 0.3, known: 0.15 };
-/** Ammonia is reckoned at this pH at the least: the next change may raise it. Assumption. */
-const LEAST_PH = 7.5;
-/** What is lifted goes with so much of the water each day at the least, where food is given. Assumption. */
-const LEAST_CHANGE = 0.1;
-const DAY_H = 24;
 const HERE: BroodTub = { id: '', name: '', litres: 1, tempC: 24, ph: null, filtered: true };
 
 /**
@@ -190,6 +151,11 @@ export function standOfBrood(task: BroodTask): BroodStand {
   const eating = age !== null && age >= 0 && state.phase === 'fry';
   const feeds = eating && age < LADDER_DAYS ? feedsOn(age) : [];
   const lengthCm = age !== null && age >= 0 ? growth.lengthCm(age) : null;
+  // What is to come is reckoned as if they swim on their day.
+  const laterFeeds = (ahead: number) => {
+    const then = (age ?? -1) + ahead;
+    return age === null || then < 0 || then >= LADDER_DAYS ? [] : feedsOn(then);
+  };
   return {
     state,
     stages,
@@ -211,6 +177,12 @@ export function standOfBrood(task: BroodTask): BroodStand {
     standsHours: lengthCm === null || !eating ? null : standsFor(species, lengthCm, first.tempC),
     ...targetOf(task, traits, growth, swim, first.tempC),
     demand: state.phase === 'over' || age === null ? [] : demandOf(climbed, age, feedsOn),
+    weeks:
+      state.phase === 'over' || age === null
+        ? []
+        : weeksAhead(today, laterFeeds, (ahead) =>
+            tubsOf(task, state, laterFeeds(ahead), growth, age + ahead, first),
+          ),
   };
 }
 
@@ -235,97 +207,6 @@ function dayOfRung({ prey, from, to, mouthUm }: Rung<BroodFood>, swimDay: string
     leadDays,
   };
 }
-
-/** What is given on a day of age: rungs that overlap share it. */
-function feedsOf(
-  task: BroodTask,
-  rungs: readonly Rung<BroodFood>[],
-  lengthCm: number,
-  count: number,
-  age: number,
-  { tempC }: BroodTub,
-): Feed[] {
-  const on = rungs.filter(({ from, to }) => from <= age && age < to);
-  return on.map(({ prey }): Feed => {
-    const portion = fryPortion(
-      {
-        species: task.species,
-        lengthCm,
-        count,
-        tempC,
-        lightHours: task.lightHours,
-        moments: task.feeds,
-        share: 1 / on.length,
-      },
-      prey,
-    );
-    return {
-      key: prey.key,
-      name: prey.name,
-      live: prey.live,
-      share: 1 / on.length,
-      gramsPerDay: portion.gramsPerDay,
-      meals: portion.meals,
-      mealsWanted: portion.mealsWanted,
-      gramsPerMeal: portion.gramsPerMeal,
-      animalsPerMeal: portion.animalsPerMeal,
-      unitsPerMeal: toHandUnits(portion.gramsPerMeal, prey.unit),
-      unit: prey.unit,
-      carried: portion.carried,
-    };
-  });
-}
-
-function tubsOf(
-  task: BroodTask,
-  state: BroodState,
-  feeds: readonly Feed[],
-  growth: Growing,
-  age: number | null,
-  first: BroodTub,
-): TubStand[] {
-  const states = new Map(state.tubs.map((tub) => [tub.tubId, tub]));
-  const gramsPerDay = feeds.reduce((sum, feed) => sum + feed.gramsPerDay, 0);
-  const byKey = new Map(task.foods.map((food) => [food.key, food]));
-  const proteinG = feeds.reduce(
-    (sum, { key, gramsPerDay: grams }) => sum + grams * byKey.get(key)!.composition.protein,
-    0,
-  );
-  const protein = gramsPerDay > 0 ? proteinG / gramsPerDay : 0;
-  return task.tubs.map((tub): TubStand => {
-    const stands = states.get(tub.id) ?? emptyTub(tub.id);
-    const lengthCm =
-      age === null || age < 0 ? null : growth.lengthCm(age, growth.ahead(stands.measured));
-    // Where nobody counted, the first tub has them all.
-    const share =
-      state.count === null ? (tub.id === first.id ? 1 : 0) : state.count === 0 ? 0 : (stands.count ?? 0) / state.count; // prettier-ignore
-    const water = {
-      litres: tub.litres,
-      ph: Math.max(LEAST_PH, tub.ph ?? LEAST_PH),
-      tempC: tub.tempC,
-      foodGPerDay: gramsPerDay * share,
-      protein,
-    };
-    const still = tub.filtered || water.foodGPerDay === 0;
-    return {
-      ...stands,
-      id: tub.id,
-      name: tub.name,
-      litres: tub.litres,
-      tempC: tub.tempC,
-      lengthCm,
-      spread: spreadOf(stands),
-      survival: survivalOf(stands),
-      sort: wantsSorting(stands),
-      wantsL: stands.count === null || lengthCm === null ? null : litresFor(stands.count, lengthCm),
-      gramsPerDay: water.foodGPerDay,
-      hours: still ? null : hoursUntilConcern({ ...water, tanMgL: 0 }),
-      change: still ? 0 : atLeast(changeFor(water, DAY_H)),
-    };
-  });
-}
-
-const atLeast = (share: number | null) => (share === null ? null : Math.max(LEAST_CHANGE, share));
 
 const standsFor = (species: Species, lengthCm: number, tempC: number): number =>
   longestSafeGap({ species, stage: 'fry', count: 1, lengthCm, lengthMeasured: false, tempC }).value;

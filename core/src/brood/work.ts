@@ -3,7 +3,8 @@ import { daysBetween } from '../round';
 import { sayNumber } from '../units';
 import { sayAnimals } from './portion';
 import { safeBesideCm } from './raise';
-import type { BroodStand, BroodTask, TubStand } from './stand';
+import type { BroodStand, BroodTask } from './stand';
+import type { TubStand } from './tubs';
 import type { BroodWorkKind } from './vocabulary';
 
 /** Something to do for a brood today, with why. */

@@ -1,0 +1,87 @@
+import type { Feed } from './feeds';
+import type { Growing } from './growing';
+import { emptyTub, type BroodState, type TubState } from './line';
+import type { BroodTask, BroodTub } from './stand';
+import { litresFor, spreadOf, survivalOf, wantsSorting } from './tub';
+import { changeFor, hoursUntilConcern } from './water';
+
+export interface TubStand extends TubState {
+  id: string;
+  name: string;
+  litres: number;
+  tempC: number;
+  lengthCm: number | null;
+  /** Coefficient of variation of the lengths; null where the ends were not measured. */
+  spread: number | null;
+  survival: number | null;
+  sort: boolean;
+  /** Litres that they want at their length; null where nobody counted. */
+  wantsL: number | null;
+  gramsPerDay: number;
+  /** Hours until its ammonia is of concern after a change of all; null filtered or without food. */
+  hours: number | null;
+  /** Share to change each day; null where no change is enough, 0 where none is reckoned. */
+  change: number | null;
+}
+
+/** Ammonia is reckoned at this pH at the least: the next change may raise it. Assumption. */
+const LEAST_PH = 7.5;
+/** What is lifted goes with so much of the water each day at the least, where food is given. Assumption. */
+const LEAST_CHANGE = 0.1;
+const DAY_H = 24;
+
+/**
+ * Every tub as it stands with what is fed on a day.
+ * @param age   days since they swim free; null where nothing tells when
+ * @param first where all of them are, while nobody counted
+ */
+export function tubsOf(
+  task: BroodTask,
+  state: BroodState,
+  feeds: readonly Feed[],
+  growth: Growing,
+  age: number | null,
+  first: BroodTub,
+): TubStand[] {
+  const states = new Map(state.tubs.map((tub) => [tub.tubId, tub]));
+  const gramsPerDay = feeds.reduce((sum, feed) => sum + feed.gramsPerDay, 0);
+  const byKey = new Map(task.foods.map((food) => [food.key, food]));
+  const proteinG = feeds.reduce(
+    (sum, { key, gramsPerDay: grams }) => sum + grams * byKey.get(key)!.composition.protein,
+    0,
+  );
+  const protein = gramsPerDay > 0 ? proteinG / gramsPerDay : 0;
+  return task.tubs.map((tub): TubStand => {
+    const stands = states.get(tub.id) ?? emptyTub(tub.id);
+    const lengthCm =
+      age === null || age < 0 ? null : growth.lengthCm(age, growth.ahead(stands.measured));
+    // Where nobody counted, the first tub has them all.
+    const share =
+      state.count === null ? (tub.id === first.id ? 1 : 0) : state.count === 0 ? 0 : (stands.count ?? 0) / state.count; // prettier-ignore
+    const water = {
+      litres: tub.litres,
+      ph: Math.max(LEAST_PH, tub.ph ?? LEAST_PH),
+      tempC: tub.tempC,
+      foodGPerDay: gramsPerDay * share,
+      protein,
+    };
+    const still = tub.filtered || water.foodGPerDay === 0;
+    return {
+      ...stands,
+      id: tub.id,
+      name: tub.name,
+      litres: tub.litres,
+      tempC: tub.tempC,
+      lengthCm,
+      spread: spreadOf(stands),
+      survival: survivalOf(stands),
+      sort: wantsSorting(stands),
+      wantsL: stands.count === null || lengthCm === null ? null : litresFor(stands.count, lengthCm),
+      gramsPerDay: water.foodGPerDay,
+      hours: still ? null : hoursUntilConcern({ ...water, tanMgL: 0 }),
+      change: still ? 0 : atLeast(changeFor(water, DAY_H)),
+    };
+  });
+}
+
+const atLeast = (share: number | null) => (share === null ? null : Math.max(LEAST_CHANGE, share));
