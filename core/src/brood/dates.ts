@@ -66,7 +66,9 @@ export function stagesOf(
     swimming: swam,
   });
   if (hatchedOn === null && swam !== null) return swims;
-  return [dated('hatch', hatch), dated('swim', swim)];
+  // In a mouth nobody sees them hatch.
+  const hidden = way.breeding === 'mouth-brooder' && hatchedOn === null;
+  return hidden ? [dated('swim', swim)] : [dated('hatch', hatch), dated('swim', swim)];
 }
 
 /** Eggs that are stored until they are wetted, and young that are born or leave their mussel. */
@@ -81,6 +83,12 @@ function waited(way: Way, from: string | null, spawnedOn: string | null): Dated[
   if (!wait || from === null) return [];
   const middle = (wait.from + wait.to) / 2;
   return [datedFrom(from)('born', { day: middle, ...wait, seen: false })];
+}
+
+/** What is waited for: what is due by now, though an earlier stage was missed, or what comes first. */
+export function nextOf(stages: readonly Dated[], today: string): Dated | null {
+  const open = stages.filter(({ seen }) => !seen);
+  return open.findLast(({ from }) => from <= today) ?? open[0] ?? null;
 }
 
 /** The day from which on they eat: seen, expected, or null where nothing tells. */

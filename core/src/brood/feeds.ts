@@ -1,6 +1,7 @@
 import { toHandUnits } from '../food';
-import type { Rung } from './ladder';
+import { largestThatFits, type Rung } from './ladder';
 import type { BroodFood } from './menu';
+import { widestPreyUm } from './mouth';
 import { fryPortion } from './portion';
 import type { BroodTask, BroodTub } from './stand';
 
@@ -18,6 +19,10 @@ export interface Feed {
   unitsPerMeal: number;
   unit: BroodFood['unit'];
   carried: number;
+  /** What it stands in for, where that is not there yet; null where it is what was meant. */
+  instead: string | null;
+  /** It is not in the house, and neither is anything that fits in its place. */
+  missing: boolean;
 }
 
 /** What is given on a day of age: rungs that overlap share it. */
@@ -30,32 +35,65 @@ export function feedsOf(
   { tempC }: BroodTub,
 ): Feed[] {
   const on = rungs.filter(({ from, to }) => from <= age && age < to);
-  return on.map(({ prey }): Feed => {
-    const portion = fryPortion(
-      {
-        species: task.species,
-        lengthCm,
-        count,
-        tempC,
-        lightHours: task.lightHours,
-        moments: task.feeds,
-        share: 1 / on.length,
-      },
-      prey,
-    );
-    return {
-      key: prey.key,
-      name: prey.name,
-      live: prey.live,
-      share: 1 / on.length,
-      gramsPerDay: portion.gramsPerDay,
-      meals: portion.meals,
-      mealsWanted: portion.mealsWanted,
-      gramsPerMeal: portion.gramsPerMeal,
-      animalsPerMeal: portion.animalsPerMeal,
-      unitsPerMeal: toHandUnits(portion.gramsPerMeal, prey.unit),
-      unit: prey.unit,
-      carried: portion.carried,
-    };
-  });
+  return on.map(({ prey }) => feedOf(task, prey, { lengthCm, count, tempC, share: 1 / on.length }));
+}
+
+function feedOf(
+  task: BroodTask,
+  prey: BroodFood,
+  day: { lengthCm: number; count: number; tempC: number; share: number },
+): Feed {
+  const { species, lightHours, feeds } = task;
+  const portion = fryPortion({ ...day, species, lightHours, moments: feeds }, prey);
+  return {
+    key: prey.key,
+    name: prey.name,
+    live: prey.live,
+    share: day.share,
+    gramsPerDay: portion.gramsPerDay,
+    meals: portion.meals,
+    mealsWanted: portion.mealsWanted,
+    gramsPerMeal: portion.gramsPerMeal,
+    animalsPerMeal: portion.animalsPerMeal,
+    unitsPerMeal: toHandUnits(portion.gramsPerMeal, prey.unit),
+    unit: prey.unit,
+    carried: portion.carried,
+    instead: null,
+    missing: false,
+  };
+}
+
+/**
+ * What is fed today of what is meant: what is not there yet is stood in for by the largest that is there
+ * and fits, powder too.
+ * @param lengthCm of the young, today
+ */
+export function atHand(
+  meant: readonly Feed[],
+  task: BroodTask,
+  lengthCm: number,
+  count: number,
+): Feed[] {
+  const tempC = task.tubs[0]?.tempC ?? task.species.tempOptC;
+  const byKey = new Map(task.foods.map((food) => [food.key, food]));
+  const other = largestThatFits(
+    task.foods.filter((food) => food.there),
+    widestPreyUm(lengthCm, task.species.gapeShare),
+  );
+  const given = new Map<string, { share: number; instead: string | null; missing: boolean }>();
+  for (const { key, name, share } of meant) {
+    const there = byKey.get(key)!.there;
+    const taken = there || !other ? key : other.key;
+    const known = given.get(taken);
+    given.set(taken, {
+      // What is fed anyway carries the share of what is not there.
+      share: (known?.share ?? 0) + share,
+      instead: taken === key ? null : known ? known.instead : name,
+      missing: !there && !other,
+    });
+  }
+  return [...given].map(([key, { share, ...rest }]) => ({
+    ...feedOf(task, byKey.get(key)!, { lengthCm, count, tempC, share }),
+    ...rest,
+  }));
 }

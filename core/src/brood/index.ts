@@ -5,7 +5,7 @@ export {
   type SeenEggs,
   type Window,
 } from './development';
-export { stagesOf, swimsOn, type Dated } from './dates';
+export { nextOf, stagesOf, swimsOn, type Dated } from './dates';
 export { ladderOf, usualUm, type Prey, type Rung } from './ladder';
 export { daysToLength, growthOf, youngLengthCm, type YoungTraits } from './length';
 export { LARVAL_GAPE, WIDEST_OF_GAPE, widestPreyUm } from './mouth';

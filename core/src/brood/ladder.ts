@@ -54,12 +54,11 @@ export function ladderOf<P extends Prey>(
   preys: readonly P[],
   days: number,
 ): Rung<P>[] {
-  const bySize = [...preys].sort((a, b) => mouthfulUm(a) - mouthfulUm(b));
   const rungs: Rung<P>[] = [];
   for (let day = 0; day < days; day += 1) {
     const mouthUm = widestPreyUm(lengthOn(day), gapeShare);
     const last = rungs.at(-1);
-    const largest = bySize.findLast((prey) => fits(prey, mouthUm));
+    const largest = largestThatFits(preys, mouthUm);
     if (!largest) continue;
     const climbs =
       last === undefined ||
@@ -70,6 +69,16 @@ export function ladderOf<P extends Prey>(
   }
   return rungs;
 }
+
+/** The largest mouthful of what fits; undefined where nothing does. */
+export const largestThatFits = <P extends Prey>(
+  preys: readonly P[],
+  mouthUm: number,
+): P | undefined =>
+  preys
+    .filter((prey) => fits(prey, mouthUm))
+    .sort((a, b) => mouthfulUm(a) - mouthfulUm(b))
+    .at(-1);
 
 /** The smallest of it go in, and its usual size nearly does. */
 const fits = (prey: Prey, mouthUm: number): boolean =>

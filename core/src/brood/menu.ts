@@ -22,11 +22,12 @@ export interface BroodFood extends Prey {
 /** Newly hatched brine shrimp are this wide at their smallest, µm; what is usually smaller is none. */
 const SHRIMP_UM = 170;
 
-/** What of the foods a school gives. */
+/** What of the foods a school gives: powder is for those who choose it, or where nothing live is there. */
 export const menuOf = (foods: readonly BroodFood[], first: FirstFood): BroodFood[] =>
   foods.filter((food) => {
+    const small = usualUm(food) < SHRIMP_UM;
     if (first === 'powder') return !food.live;
-    return first !== 'shrimp' || !food.live || usualUm(food) >= SHRIMP_UM;
+    return !(small && (!food.live || first === 'shrimp'));
   });
 
 /** What is given to the smallest first where brine shrimp does not fit, and brine shrimp where it does. */

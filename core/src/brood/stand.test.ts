@@ -51,6 +51,28 @@ describe('how a brood stands', () => {
     expect(start!.why).toMatch(/2 days late for its rung in 10 days/);
   });
 
+  it('feeds what is there in place of what is not yet, and says where nothing is', () => {
+    const powder = { ...liveFood('brine-shrimp'), key: 'powder', name: 'Powder', live: false, kindKey: null, animalUg: null, minUm: 50, maxUm: 200 }; // prettier-ignore
+    const none = liveFood('brine-shrimp', { there: false });
+    const told_ = stand(fry({ foods: [none, powder] }));
+    expect(told_.rungs.map(({ key }) => key)).toEqual(['brine-shrimp']);
+    expect(told_.feeds).toMatchObject([{ key: 'powder', instead: none.name, share: 1 }]);
+    const bare = fry({ foods: [none] });
+    expect(stand(bare).feeds).toMatchObject([{ key: 'brine-shrimp', missing: true }]);
+    const asks = broodWork(bare, stand(bare)).find(({ what }) => what === 'firstFood');
+    expect(asks).toMatchObject({ pressing: true });
+    // Where two rungs overlap, the one that is there carries both.
+    const both = [liveFood('vinegar-worms'), none];
+    expect(stand(fry({ foods: both, today: on(4) })).feeds).toMatchObject([
+      { key: 'vinegar-worms', instead: null, share: 1 },
+    ]);
+  });
+
+  it('waits for what is due, though an earlier stage was missed', () => {
+    const task = broodOf('trichopodus-leerii', { events: [told('spawned', laid)], today: on(5) });
+    expect(stand(task).next!.stage).toBe('swim');
+  });
+
   it('wants of each food what it feeds on that day, to the gram', () => {
     const { demand } = stand(fry());
     for (const ahead of [0, 7, 20]) {
@@ -230,9 +252,11 @@ describe('other ways of life', () => {
   });
 
   it('a brooder holds until she releases, later than the eggs hatch', () => {
-    const task = broodOf('labidochromis-caeruleus', { events: [told('spawned', laid)], today: on(2) }); // prettier-ignore
-    const [hatch, swim] = stand(task).stages;
-    expect(daysBetween(hatch!.day, swim!.day)).toBeGreaterThan(5);
+    const task = broodOf('labidochromis-caeruleus', { eggCare: 'released',  events: [told('spawned', laid)], today: on(2) }); // prettier-ignore
+    // Nobody sees them hatch in her mouth: what is waited for is that she lets them go.
+    expect(stand(task).stages.map(({ stage }) => stage)).toEqual(['swim']);
+    expect(daysBetween(laid, stand(task).next!.day)).toBeGreaterThan(15);
+    expect(works(task)).not.toContain('eggs');
     expect(works(task)).toContain('fast');
     expect(works(task)).not.toContain('parents');
     const released = { ...task, events: [...task.events, told('swimming', on(21))], today: on(23) };

@@ -2,8 +2,8 @@ import type { Species } from '@open-larder/catalogue';
 import type { Way } from '@open-larder/catalogue/ways';
 import { longestSafeGap } from '../ration';
 import { addDays, daysBetween } from '../round';
-import { stagesOf, swimsOn, type Dated } from './dates';
-import { feedsOf, type Feed } from './feeds';
+import { nextOf, stagesOf, swimsOn, type Dated } from './dates';
+import { atHand, feedsOf, type Feed } from './feeds';
 import { growingFrom, type Growing } from './growing';
 import { ladderOf, type Rung } from './ladder';
 import { daysToLength, growthOf } from './length';
@@ -149,7 +149,8 @@ export function standOfBrood(task: BroodTask): BroodStand {
   const age = swim === null ? null : daysBetween(swim.day, today);
   // Nobody feeds what nobody saw swim, though its day has come: it would only foul.
   const eating = age !== null && age >= 0 && state.phase === 'fry';
-  const feeds = eating && age < LADDER_DAYS ? feedsOn(age) : [];
+  const feeds =
+    eating && age < LADDER_DAYS ? atHand(feedsOn(age), task, growth.lengthCm(age), count) : [];
   const lengthCm = age !== null && age >= 0 ? growth.lengthCm(age) : null;
   // What is to come is reckoned as if they swim on their day.
   const laterFeeds = (ahead: number) => {
@@ -159,7 +160,7 @@ export function standOfBrood(task: BroodTask): BroodStand {
   return {
     state,
     stages,
-    next: state.phase === 'over' ? null : (stages.find(({ seen }) => !seen) ?? null),
+    next: state.phase === 'over' ? null : nextOf(stages, today),
     swim,
     assumed: traits.assumed,
     growthAssumed: growthOf(traits).assumed,

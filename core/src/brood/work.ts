@@ -129,10 +129,13 @@ function parentsWork({ way, raising }: BroodTask, { state }: BroodStand): BroodW
   return [plain('parents', `The parents: ${way.parentsRule}`, `Their way of life: ${way.breeding}.`, true)]; // prettier-ignore
 }
 
+/** Eggs that nobody fans but the keeper. */
+const TENDED: ReadonlySet<string> = new Set(['moved', 'stripped']);
+
 function stageWork(task: BroodTask, { state, next, swim }: BroodStand): BroodWork[] {
   const work: BroodWork[] = [];
   const { today } = task;
-  if (state.phase === 'eggs' && task.eggCare !== 'stored' && next?.stage !== 'wet') {
+  if (state.phase === 'eggs' && TENDED.has(task.eggCare)) {
     work.push(
       plain('eggs', 'Take out eggs that are white; no food', 'What rots fouls the others.'),
     );
@@ -177,15 +180,28 @@ function feedWork({ state, feeds, firstFood, gapDays, swim }: BroodStand): Brood
     ); // prettier-ignore
   }
   for (const feed of feeds) {
-    const { name, meals, mealsWanted, unitsPerMeal, unit, animalsPerMeal } = feed;
+    const { name, meals, mealsWanted, unitsPerMeal, unit, animalsPerMeal, instead } = feed;
+    if (feed.missing) {
+      work.push(
+        plain(
+          'firstFood',
+          `${name} is not there, and nothing else that fits their mouth`,
+          'Get a share of another keeper’s culture, or powder under 100 µm: today.',
+          true,
+        ),
+      );
+      continue;
+    }
     const short = mealsWanted > meals;
     work.push(
       plain(
         state.firstFoodOn === null ? 'firstFood' : 'feed',
         `${name}: ${sayUnits(unitsPerMeal, unit)}, ${times(meals)}${animalsPerMeal === null ? '' : ` (about ${sayAnimals(animalsPerMeal)} each)`}`,
-        short
-          ? `Their guts want ${times(mealsWanted)}; what makes up for it: ${feed.live ? 'live food that stands in the tub' : 'live food beside it, or a feeder'}.`
-          : 'As often as their guts want it.',
+        instead !== null
+          ? `In place of ${instead}, which is not there yet.`
+          : short
+            ? `Their guts want ${times(mealsWanted)}; what makes up for it: ${feed.live ? 'live food that stands in the tub' : 'live food beside it, or a feeder'}.`
+            : 'As often as their guts want it.',
         state.firstFoodOn === null,
       ),
     );

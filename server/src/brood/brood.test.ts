@@ -1,6 +1,12 @@
 import type { BroodRow } from '@open-larder/contract';
 import { v7 as uuidv7 } from 'uuid';
-import { sampleBrood, sampleBroodEvent, sampleBroodTub, smallHouse } from '../testing/samples';
+import {
+  sampleBrood,
+  sampleBroodEvent,
+  sampleBroodTub,
+  sampleVessel,
+  smallHouse,
+} from '../testing/samples';
 import { startTestServer, type TestServer } from '../testing/testServer';
 
 let server: TestServer;
@@ -65,6 +71,8 @@ describe('a brood', () => {
   });
 
   it('feeds those that swim by their number, and changes their water after the last meal', async () => {
+    const worms = { kindKey: 'microworms', name: 'Worms', measure: 2, startedOn: '2026-02-25' };
+    await house.ask.post('/api/vessels').send(sampleVessel(worms)).expect(201);
     await begin().expect(201);
     await told({ kind: 'swimming', day: '2026-03-04' });
     const few = await told({ kind: 'counted', count: 20 });
