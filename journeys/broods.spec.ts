@@ -31,6 +31,13 @@ test('the brood at day nine: its ladder, its change, a count that says more', as
     .click();
   await expect(page.getByText('Its water is changed.')).toBeVisible();
   await expect(page.getByRole('button', { name: /^Changed: Steel-blues/ })).toHaveCount(0);
+  // The next rung was told for later: a tap says that they take it now, and another takes that back.
+  await page.getByRole('button', { name: 'They take Grindal worms today' }).click();
+  await expect(
+    page.getByText(/Wed 11 Mar until .* · seen taken|Wed 11 Mar on · seen taken/),
+  ).toBeVisible();
+  await page.getByRole('button', { name: /^Undo: Took the next food: Grindal worms/ }).click();
+  await expect(page.getByText(/seen taken/)).toHaveCount(0);
   await page.getByRole('button', { name: 'Something happened' }).click();
   const sheet = page.getByRole('dialog');
   await sheet.getByLabel('How many').fill('46');

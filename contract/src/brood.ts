@@ -123,6 +123,11 @@ export const broodEventCreate = z.discriminatedUnion('kind', [
     kind: z.literal('changed'),
     share: between(0.01, 1, 'the share of water'),
   }),
+  z.object({
+    ...base,
+    kind: z.literal('took'),
+    foodKey: z.string('say which food').min(1, 'say which food').max(60),
+  }),
   z.object({ ...base, kind: z.literal('warmth'), tempC: between(0, 40, 'its temperature') }),
 ]);
 export const broodEventUndo = z.object({ id, at: instant });
@@ -144,6 +149,7 @@ export const broodEvent = z.object({
   longMm: z.number().nullable(),
   tempC: z.number().nullable(),
   share: z.number().nullable(),
+  foodKey: z.string().nullable(),
 });
 
 /** Computed by the core on the way out: only its presence is checked. */

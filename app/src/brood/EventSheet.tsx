@@ -32,6 +32,7 @@ export function EventSheet({ brood, first, onClose }: Props) {
   const [longMm, setLongMm] = useState<number | null>(null);
   const [tempC, setTempC] = useState<number | null>(brood.tubs[0]?.tempC ?? null);
   const [share, setShare] = useState<number | null>(30);
+  const [foodKey, setFoodKey] = useState(brood.stand.rungs[0]?.key ?? '');
   const [note, setNote] = useState('');
   const [faults, setFaults] = useState<Readonly<Record<string, string>>>({});
   const warmth = words.scale('temperature');
@@ -44,6 +45,7 @@ export function EventSheet({ brood, first, onClose }: Props) {
       ...(COUNTED.has(kind) ? { count: kind === 'moved' ? count : (count ?? Number.NaN) } : {}),
       ...(kind === 'moved' ? { toTubId } : {}),
       ...(kind === 'measured' ? { lengthMm: lengthMm ?? Number.NaN, shortMm, longMm } : {}),
+      ...(kind === 'took' ? { foodKey } : {}),
       ...(kind === 'warmth' ? { tempC: tempC ?? Number.NaN } : {}),
       ...(kind === 'changed' ? { share: (share ?? Number.NaN) / 100 } : {}),
     } as Said;
@@ -57,7 +59,9 @@ export function EventSheet({ brood, first, onClose }: Props) {
       <Picker
         label="What"
         value={kind}
-        picks={BROOD_EVENTS.map((value) => ({ value, title: EVENT_WORDS[value] }))}
+        picks={BROOD_EVENTS.filter((one) => one !== 'took' || brood.stand.rungs.length > 0).map(
+          (value) => ({ value, title: EVENT_WORDS[value] }),
+        )}
         onChange={(value) => setKind(value as BroodEventKind)}
       />
       <DateField label="On" value={day} onChange={setDay} fault={faults.day} />
@@ -110,6 +114,16 @@ export function EventSheet({ brood, first, onClose }: Props) {
             fault={faults.longMm}
           />
         </>
+      ) : null}
+      {kind === 'took' ? (
+        <Picker
+          label="Which food"
+          value={foodKey}
+          picks={brood.stand.rungs.map((rung) => ({ value: rung.key, title: rung.name }))}
+          onChange={setFoodKey}
+          fault={faults.foodKey}
+          hint="Its rung begins on that day, and what comes later follows."
+        />
       ) : null}
       {kind === 'warmth' ? (
         <NumberField

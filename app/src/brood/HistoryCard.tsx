@@ -21,6 +21,7 @@ export function HistoryCard({ brood }: { brood: Brood }) {
   if (!events) return <Skeleton rows={3} height={52} />;
   if (events.length === 0) return null;
   const tubName = (id: string) => brood.tubs.find((tub) => tub.id === id)?.name ?? 'a tub';
+  const foodName = (key: string) => brood.stand.rungs.find((rung) => rung.key === key)?.name ?? 'a food'; // prettier-ignore
   const takeBack = async (id: string) => {
     const body = { id: uuidv7(), at: new Date().toISOString() };
     const answer = await undo({ params: { id }, body });
@@ -32,7 +33,7 @@ export function HistoryCard({ brood }: { brood: Brood }) {
       <Text look="subtitle">What happened</Text>
       <Card label="What happened">
         {(all ? events : events.slice(0, FIRST)).map((event, index) => {
-          const title = sayEvent(event, words, tubName);
+          const title = sayEvent(event, words, tubName, foodName);
           const where = brood.tubs.length > 1 && event.tubId !== null ? tubName(event.tubId) : null;
           return (
             <ListRow

@@ -4,7 +4,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { Ladder, ladderHeight, type LadderRung } from '../draw/Ladder';
 import { useNow, useWords } from '../store';
-import { Card, ListRow, Text } from '../ui';
+import { Button, Card, ListRow, Text } from '../ui';
+import { useBroodEvent } from './useBroodEvent';
 import type { Brood } from './useBroods';
 
 /** The last rung is drawn for so many days, and today has so many after it. */
@@ -19,6 +20,7 @@ const BEFORE = 3;
 export function LadderCard({ brood }: { brood: Brood }) {
   const words = useWords();
   const now = useNow();
+  const happen = useBroodEvent();
   const [width, setWidth] = useState(0);
   const { stand } = brood;
   if (stand.swim === null) return null;
@@ -45,9 +47,25 @@ export function LadderCard({ brood }: { brood: Brood }) {
               title={rung.name}
               detail={[
                 `from ${words.day(rung.from)}${rung.to === null ? ' on' : ` until ${words.day(rung.to)}`}`,
-                readyWords(rung, now.day, words.day),
+                rung.taken ? 'seen taken' : readyWords(rung, now.day, words.day),
               ].join(' · ')}
-              trail={<View />}
+              trail={
+                offered(rung, now.day) ? (
+                  <Button
+                    label="They take it"
+                    spoken={`They take ${rung.name} today`}
+                    onPress={() =>
+                      void happen(
+                        brood.id,
+                        { kind: 'took', foodKey: rung.key },
+                        `${rung.name}: taken from today. What comes later follows.`,
+                      )
+                    }
+                  />
+                ) : (
+                  <View />
+                )
+              }
             />
           ))}
         </Card>
@@ -70,6 +88,13 @@ export function LadderCard({ brood }: { brood: Brood }) {
     </View>
   ); // prettier-ignore
 }
+
+/** A rung is offered as taken from so many days before it. */
+const OFFER_DAYS = 10;
+
+/** It is there, its day is near or was not long ago, and nobody saw it taken yet. */
+const offered = ({ taken, there, from, to }: RungDay, today: string): boolean =>
+  !taken && there && daysBetween(today, from) <= OFFER_DAYS && (to === null || to > today);
 
 /** «stands in the house», «start it by Thu 26 Nov» */
 function readyWords(rung: RungDay, today: string, say: (day: string) => string): string {

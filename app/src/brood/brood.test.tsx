@@ -36,6 +36,7 @@ const event = (kind: BroodEvent['kind'], daysAgo: number, over: Partial<BroodEve
   longMm: null,
   tempC: null,
   share: null,
+  foodKey: null,
   ...over,
 }); // prettier-ignore
 

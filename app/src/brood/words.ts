@@ -68,6 +68,7 @@ export const EVENT_WORDS: Record<BroodEventKind, string> = {
   hatched: 'Hatched',
   swimming: 'Swim free',
   firstFood: 'First food taken',
+  took: 'Took the next food',
   counted: 'Counted',
   measured: 'Measured',
   moved: 'Moved to another tub',
@@ -88,9 +89,10 @@ export function sayEvent(
   event: BroodEventRow,
   words: Words,
   tubName: (id: string) => string,
+  foodName: (key: string) => string,
 ): string {
   // prettier-ignore
-  const { kind, count, lengthMm, shortMm, longMm, tempC, share, toTubId } = event;
+  const { kind, count, lengthMm, shortMm, longMm, tempC, share, toTubId, foodKey } = event;
   const parts: string[] = [];
   if (count !== null) parts.push(String(count));
   if (kind === 'moved' && count === null) parts.push('all');
@@ -99,6 +101,7 @@ export function sayEvent(
     const ends = shortMm === null || longMm === null ? '' : ` (${shortMm} to ${longMm})`;
     parts.push(`${sayNumber(lengthMm, 1)} mm${ends}`);
   }
+  if (foodKey !== null) parts.push(foodName(foodKey));
   if (tempC !== null) parts.push(words.say('temperature', tempC));
   if (share !== null) parts.push(`${Math.round(share * 100)} %`);
   return [EVENT_WORDS[kind], parts.join(', ')].filter(Boolean).join(': ');

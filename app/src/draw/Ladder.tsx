@@ -157,7 +157,7 @@ export function Ladder({ label, days, today, hatch, swim, mouthsUm, rungs, dates
             />
             {x(from) + 6 + tail!.says.length * 6.2 < width
               ? words(tail!.says, x(from) + 6, line + 4, c.ink)
-              : words(tail!.says, Math.max(LEFT, x(begun) - 9), line + 4, c.ink, x(begun) > 160 ? 'end' : 'start')}
+              : words(tail!.says, x(from) - 4, line - 7, c.ink, 'end')}
           </Fragment>
         ); // prettier-ignore
       })}

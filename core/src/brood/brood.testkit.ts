@@ -19,6 +19,7 @@ export const told = (
   longMm: null,
   tempC: null,
   share: null,
+  foodKey: null,
   ...over,
 });
 

@@ -46,6 +46,7 @@ const UM3_IN_UG = 1e6;
  * @param gapeShare of an adult of its species
  * @param preys     what there is, in any order
  * @param days      so many days are looked at
+ * @param took     by its key, the day on which a food was seen taken: not before, and from then on
  * @returns in order; none where nothing fits in all that time
  */
 export function ladderOf<P extends Prey>(
@@ -53,14 +54,22 @@ export function ladderOf<P extends Prey>(
   gapeShare: number,
   preys: readonly P[],
   days: number,
+  took: ReadonlyMap<string, number> = new Map(),
 ): Rung<P>[] {
   const rungs: Rung<P>[] = [];
   for (let day = 0; day < days; day += 1) {
     const mouthUm = widestPreyUm(lengthOn(day), gapeShare);
     const last = rungs.at(-1);
-    const largest = largestThatFits(preys, mouthUm);
+    const seen = preys.find(({ key }) => took.get(key) === day && key !== last?.prey.key);
+    const largest =
+      seen ??
+      largestThatFits(
+        preys.filter(({ key }) => (took.get(key) ?? 0) <= day),
+        mouthUm,
+      );
     if (!largest) continue;
     const climbs =
+      seen !== undefined ||
       last === undefined ||
       (mouthfulUm(largest) >= STEP * mouthfulUm(last.prey) && day - last.from >= LEAST_DAYS);
     if (!climbs) continue;

@@ -18,6 +18,8 @@ export interface BroodEvent {
   tempC: number | null;
   /** Share of the water that was changed. */
   share: number | null;
+  /** Of a rung that they took: the key of its food. */
+  foodKey: string | null;
 }
 
 /** How one tub of a brood stands. */

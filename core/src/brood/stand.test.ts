@@ -73,6 +73,17 @@ describe('how a brood stands', () => {
     expect(stand(task).next!.stage).toBe('swim');
   });
 
+  it('begins a rung on the day that they were seen to take it, sooner or later than told', () => {
+    const plain = stand(fry()).rungs.find(({ key }) => key === 'moina')!;
+    for (const by of [-3, 4]) {
+      const day = addDays(plain.from, by);
+      const task = fry({ today: day, events: [...fry().events, told('took', day, { foodKey: 'moina' })] }); // prettier-ignore
+      const rung = stand(task).rungs.find(({ key }) => key === 'moina')!;
+      expect(rung).toMatchObject({ from: day, taken: true });
+      expect(stand(task).feeds.map(({ key }) => key)).toContain('moina');
+    }
+  });
+
   it('wants of each food what it feeds on that day, to the gram', () => {
     const { demand } = stand(fry());
     for (const ahead of [0, 7, 20]) {

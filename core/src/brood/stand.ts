@@ -7,7 +7,7 @@ import { atHand, feedsOf, type Feed } from './feeds';
 import { growingFrom, type Growing } from './growing';
 import { ladderOf, type Rung } from './ladder';
 import { daysToLength, growthOf } from './length';
-import { broodOn, type BroodEvent, type BroodState } from './line';
+import { broodOn, inOrder, type BroodEvent, type BroodState } from './line';
 import { defaultFirstFood, menuOf, type BroodFood } from './menu';
 import { widestPreyUm } from './mouth';
 import { broodTraits, type BroodTraits } from './traits';
@@ -65,6 +65,8 @@ export interface RungDay {
   /** The last day on which its culture can be started in time; null for what is there or is bought. */
   startBy: string | null;
   leadDays: number;
+  /** They were seen to take it. */
+  taken: boolean;
 }
 
 /** Everything that is told of a brood on a day. */
@@ -135,6 +137,7 @@ export function standOfBrood(task: BroodTask): BroodStand {
   const lengthsCm = swim === null ? [] : days(LADDER_DAYS).map((day) => growth.lengthCm(day));
   const firstFood =
     task.firstFood ?? defaultFirstFood(way.breeding, mouthOf(traits.larvalLengthMm / 10));
+  const took = swim === null ? new Map<string, number>() : tookOf(events, swim.day, today);
   const climbed =
     swim === null
       ? []
@@ -143,6 +146,7 @@ export function standOfBrood(task: BroodTask): BroodStand {
           species.gapeShare,
           menuOf(task.foods, firstFood),
           LADDER_DAYS,
+          took,
         );
   const count = state.count ?? UNCOUNTED;
   const feedsOn = (day: number) => feedsOf(task, climbed, growth.lengthCm(day), count, day, first);
@@ -171,7 +175,7 @@ export function standOfBrood(task: BroodTask): BroodStand {
     lengthCm,
     lengthsCm,
     mouthsUm: lengthsCm.map(mouthOf),
-    rungs: swim === null ? [] : climbed.map((rung) => dayOfRung(rung, swim.day)),
+    rungs: swim === null ? [] : climbed.map((rung) => dayOfRung(rung, swim.day, took)),
     gapDays: swim === null ? 0 : (climbed[0]?.from ?? LADDER_DAYS),
     feeds,
     tubs: tubsOf(task, state, feeds, growth, age, first),
@@ -187,9 +191,23 @@ export function standOfBrood(task: BroodTask): BroodStand {
   };
 }
 
+/** Days of age on which foods were seen taken, the first time each. */
+function tookOf(events: readonly BroodEvent[], swimDay: string, today: string) {
+  const took = new Map<string, number>();
+  for (const { kind, foodKey, day } of inOrder(events)) {
+    if (kind !== 'took' || foodKey === null || day > today || took.has(foodKey)) continue;
+    took.set(foodKey, Math.max(0, daysBetween(swimDay, day)));
+  }
+  return took;
+}
+
 const days = (count: number) => Array.from({ length: count }, (_, day) => day);
 
-function dayOfRung({ prey, from, to, mouthUm }: Rung<BroodFood>, swimDay: string): RungDay {
+function dayOfRung(
+  { prey, from, to, mouthUm }: Rung<BroodFood>,
+  swimDay: string,
+  took: ReadonlyMap<string, number>,
+): RungDay {
   const { key, name, live, kindKey, foodId, minUm, maxUm, there, leadDays } = prey;
   const day = addDays(swimDay, from);
   return {
@@ -206,6 +224,7 @@ function dayOfRung({ prey, from, to, mouthUm }: Rung<BroodFood>, swimDay: string
     there,
     startBy: there || kindKey === null ? null : addDays(day, -leadDays),
     leadDays,
+    taken: took.has(key),
   };
 }
 

@@ -11,6 +11,7 @@ export const BROOD_EVENTS = [
   'hatched',
   'swimming',
   'firstFood',
+  'took',
   'counted',
   'measured',
   'moved',

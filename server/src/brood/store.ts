@@ -9,7 +9,7 @@ const BROOD = `b.id, b.name, b.species_key, b.breeding, b.tank_id, b.group_id, b
   b.first_water, b.first_food, b.target_cm, b.condition_days, b.version`;
 const TUB = 't.id, t.brood_id, t.name, t.litres, t.temp_c, t.ph, t.filtered, t.version';
 const EVENT = `e.id, e.brood_id, e.kind, e.day::text, e.hand, e.note, e.tub_id, e.to_tub_id, e.count,
-  e.length_mm, e.short_mm, e.long_mm, e.temp_c, e.share,
+  e.length_mm, e.short_mm, e.long_mm, e.temp_c, e.share, e.food_key,
   to_char(e.at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') AS at`;
 /** Events that stand: no undo, and not undone. */
 const STANDING = `e.household_id = :household AND e.undoes IS NULL

@@ -325,6 +325,7 @@ const TABLES = {
     longMm: DECIMAL,
     tempC: DECIMAL,
     share: DECIMAL,
+    foodKey: TEXT,
   },
   chores: {
     id: uuid,

@@ -52,7 +52,7 @@ CREATE TABLE brood_events (
   -- A row either happened, or takes exactly one such row back.
   undoes uuid UNIQUE REFERENCES brood_events,
   kind text NOT NULL CHECK (kind IN ('conditioned', 'paired', 'spawned', 'eggsSeen', 'parentsMoved', 'attached',
-    'hatched', 'swimming', 'firstFood', 'counted', 'measured', 'moved', 'sorted', 'joined', 'lost',
+    'hatched', 'swimming', 'firstFood', 'took', 'counted', 'measured', 'moved', 'sorted', 'joined', 'lost',
     'rehomed', 'changed', 'warmth', 'treated', 'eggsEaten', 'swallowed', 'ended')),
   day date NOT NULL,
   at timestamptz NOT NULL,
@@ -67,7 +67,9 @@ CREATE TABLE brood_events (
   long_mm numeric CHECK (long_mm IS NULL OR long_mm >= length_mm),
   temp_c numeric CHECK (temp_c IS NULL OR (temp_c BETWEEN 0 AND 40 AND kind = 'warmth')),
   share numeric CHECK (share IS NULL OR (share > 0 AND share <= 1 AND kind = 'changed')),
+  food_key text CHECK (food_key IS NULL OR (length(food_key) BETWEEN 1 AND 60 AND kind = 'took')),
   recorded_at timestamptz NOT NULL DEFAULT now(),
+  CHECK (kind <> 'took' OR food_key IS NOT NULL),
   CHECK (kind NOT IN ('eggsSeen', 'counted', 'lost', 'rehomed', 'joined') OR count IS NOT NULL),
   CHECK (kind <> 'moved' OR to_tub_id IS NOT NULL),
   CHECK (kind <> 'measured' OR length_mm IS NOT NULL),
