@@ -26,7 +26,7 @@ export function useWork<T, W extends Stoppable>(about: unknown, start: () => W):
   const forget = () => {
     worker.current?.stop();
     worker.current = null;
-    setState({ ...IDLE, about });
+    setState((before) => ({ ...before, ...IDLE }));
   };
   useEffect(() => forget, [about]);
   const run: Work<T, W>['run'] = (work) => {

@@ -4,7 +4,7 @@
  */
 export const HISTORY_DAYS = 56;
 
-export { BROODS, type DemoBrood } from './broods';
+export { BROODS } from './broods';
 export { GROUPS, type DemoGroup } from './groups';
 export { GREEN_GEL } from './kitchen';
 export { LOOKS } from './looks';
