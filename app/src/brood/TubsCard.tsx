@@ -52,6 +52,12 @@ export function TubsCard({ brood }: { brood: Brood }) {
         </Text>
       ) : null}
       {counted.length > 1 ? <Text look="small">{compareWords(counted)}</Text> : null}
+      {brood.tubs.length === 1 ? (
+        <Text look="small" tone="quiet">
+          Keepers differ: split over two tubs, so that one failure does not take all; or one tub,
+          with one change a day.
+        </Text>
+      ) : null}
       <View style={{ alignItems: 'flex-start' }}>
         <Button label="Another tub" onPress={() => setOpen('new')} />
       </View>

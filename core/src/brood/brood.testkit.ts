@@ -54,6 +54,7 @@ export function liveFood(key: string, over: Partial<BroodFood> = {}): BroodFood 
   };
 }
 
+export const allSpecies = species;
 export const speciesOf = (key: string) => species.find((one) => one.key === key)!;
 export const wayOf = (breeding: string) => ways.find((one) => one.breeding === breeding)!;
 

@@ -13,6 +13,9 @@ export interface Growing {
   aheadDays: number;
 }
 
+/** Ten years after it swims free nothing grows that was young. */
+const GROWN_DAYS = 3650;
+
 /** After a measurement growth goes on from what was measured. @param tempC usual water temperature */
 export function growingFrom(
   traits: YoungTraits,
@@ -31,7 +34,8 @@ export function growingFrom(
     .sort((a, b) => (a.day < b.day ? -1 : 1));
   const aheadDays = ahead(measured.at(-1) ?? null);
   return {
-    lengthCm: (age, by = aheadDays) => youngLengthCm(traits, Math.max(0, age + by), tempC),
+    lengthCm: (age, by = aheadDays) =>
+      youngLengthCm(traits, Math.min(GROWN_DAYS, Math.max(0, age + by)), tempC),
     ahead,
     aheadDays,
   };

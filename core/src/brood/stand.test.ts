@@ -1,6 +1,6 @@
 import { addDays, daysBetween } from '../round';
 import { broodWork, LADDER_DAYS, standOfBrood, type BroodTask } from '.';
-import { broodOf, liveFood, speciesOf, told, tub } from './brood.testkit';
+import { allSpecies, broodOf, liveFood, speciesOf, told, tub } from './brood.testkit';
 
 const KILLI = 'fundulopanchax-gardneri';
 const laid = '2026-03-01';
@@ -171,6 +171,34 @@ describe('how a brood stands', () => {
     const soon = fry({ targetCm: 2, today: addDays(target!, -3) });
     expect(works(soon)).toContain('home');
     expect(stand(fry({ targetCm: 150 })).target).toBeNull();
+  });
+});
+
+describe('any brood', () => {
+  it('stands, of every species that is bred, at any age, hot or cold', () => {
+    for (const { key, breeding } of allSpecies) {
+      if (breeding === 'not bred at home') continue;
+      for (const [daysAgo, tempC] of [
+        [0, 0.5],
+        [30, 39],
+        [5000, 24],
+      ] as const) {
+        const day = addDays(laid, -daysAgo);
+        const task = broodOf(key, {
+          today: laid,
+          tubs: [tub({ tempC, litres: 0.2, ph: 9.5 })],
+          events: [
+            told('spawned', addDays(day, -60)),
+            told('swimming', day),
+            told('counted', day, { count: 100_000 }),
+          ],
+        });
+        const told_ = stand(task);
+        expect(told_.lengthCm).toBeGreaterThan(0);
+        for (const feed of told_.feeds) expect(Number.isFinite(feed.gramsPerDay)).toBe(true);
+        expect(broodWork(task, told_).length).toBeGreaterThan(0);
+      }
+    }
   });
 });
 

@@ -99,9 +99,9 @@ export interface BroodStand {
   target: Dated['day'] | null;
   targetFrom: string | null;
   targetTo: string | null;
-  /** By food, grams a day from today on. */
   /** What it asks for from week to week. */
   weeks: WeekAhead[];
+  /** By food, grams a day from today on. */
   demand: { key: string; foodId: string | null; kindKey: string | null; gramsOn: number[] }[];
 }
 
