@@ -1,19 +1,17 @@
 import type { Species } from '@open-larder/catalogue';
-import type { Problem } from '@open-larder/contract';
+import type { Group, Tank } from '@open-larder/contract';
 import { conditioned, mixFor, stepsTo, type Conditioned } from '@open-larder/core/brood';
-import { stageFactor } from '@open-larder/core/ration';
-import { addDays, type House } from '@open-larder/core/round';
+import type { Stage } from '@open-larder/core/fish';
+import { addDays } from '@open-larder/core/round';
 import { plannedUse } from '@open-larder/core/stock';
 import { waterLitres } from '@open-larder/core/tank';
 import { sayNumber, type Scale } from '@open-larder/core/units';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { v7 as uuidv7 } from 'uuid';
-import { api, useHand, useHouse, useNow, useWords, type HouseData } from '../store';
-import { Button, Card, Choice, Disclosure, Empty, Fault, ListRow, NumberField, Picker, Screen, Skeleton, Stepper, Text, useSay } from '../ui'; // prettier-ignore
-import { defaultsOf } from './fields';
-import { wayOf } from './useBroods';
+import { useHouse, useNow, useWords, type HouseData } from '../store';
+import { Button, Card, Choice, Disclosure, Empty, Fault, ListRow, NumberField, Picker, Screen, Skeleton, Stepper, Text } from '../ui'; // prettier-ignore
+import { servingOf, useConditioning, type Rich } from './useConditioning';
 
 /** A tank whose changes nobody told: a quarter a week. Assumption. */
 const USUAL_CHANGE = { share: 0.25, everyDays: 7, sourceMgL: 0 };
@@ -48,24 +46,31 @@ function Condition({ data, asked }: { data: HouseData; asked?: string }) {
   const now = useNow();
   const words = useWords();
   const router = useRouter();
-  const say = useSay();
   const [groupId, setGroupId] = useState(asked ?? data.house.groups[0]!.id);
   const [days, setDays] = useState(14);
-  const hand = useHand();
-  const ways = api.useWaysQuery();
-  const [create] = api.useCreateBroodMutation();
-  const [add] = api.useAddBroodEventMutation();
-  const [happen, happening] = api.useAddGroupEventMutation();
+  const [busy, setBusy] = useState(false);
+  const [foodId, setFoodId] = useState(
+    () => data.foods.find(({ liveG, archived }) => !archived && liveG)?.id ?? '',
+  );
+  const [momentId, setMomentId] = useState(
+    () => data.moments.find(({ archived }) => !archived)?.id ?? '',
+  );
+  const conditioning = useConditioning(data);
   const group = data.house.groups.find(({ id }) => id === groupId);
   const speciesKey = data.groups.find(({ id }) => id === groupId)?.speciesKey ?? '';
   const tank = data.tanks.find(({ id }) => id === group?.tankId);
   const litres = tank ? (waterLitres(tank)?.value ?? null) : null;
   const change = tank?.plan?.water ?? USUAL_CHANGE;
-  const protein = useMemo(
-    () => (group && tank ? proteinOf(data, tank.id, group.id, now.day) : null),
-    [data, tank, group, now.day],
-  );
-  if (!group || !tank || litres === null || protein === null) {
+  const row = data.groups.find(({ id }) => id === groupId);
+  const on = group?.stage === 'conditioning';
+  const rich = useMemo(() => (foodId === '' || momentId === '' ? null : { foodId, momentId }), [foodId, momentId]); // prettier-ignore
+  const protein = useMemo(() => {
+    if (!row || !tank) return null;
+    const then = (to: Stage) =>
+      proteinOf(data, tank, row, to, to === 'conditioning' && !on ? rich : null, now.day);
+    return { proteinG: then(on ? 'adult' : row.stage), thenG: then('conditioning') };
+  }, [data, tank, row, on, rich, now.day]);
+  if (!group || !row || !tank || litres === null || protein === null) {
     return (
       <Empty
         title="This group cannot be reckoned"
@@ -73,52 +78,13 @@ function Condition({ data, asked }: { data: HouseData; asked?: string }) {
       />
     );
   }
-  const on = group.stage === 'conditioning';
-  const times = stageFactor('conditioning') / stageFactor(on ? 'conditioning' : group.stage);
-  const told = conditioned({ litres, ...protein, times: Number.isFinite(times) ? times : 1, days, ...change }); // prettier-ignore
-  // The span is told by the line of the brood that is hoped for: when live food, when it ends.
-  const beginLine = async (): Promise<boolean> => {
-    const id = uuidv7();
-    const tubId = uuidv7();
-    const { name, tempC, ph, filter } = tank;
-    const made = await create({
-      body: {
-        ...defaultsOf(wayOf(ways.data ?? [], data.species.get(speciesKey)?.breeding)),
-        id,
-        name: `${group.name}, ${words.day(now.day)}`.slice(0, 60),
-        speciesKey,
-        breeding: null,
-        tankId: tank.id,
-        groupId: group.id,
-        youngGroupId: null,
-        targetCm: null,
-        conditionDays: days,
-        tub: { id: tubId, name, litres, tempC, ph, filtered: filter !== 'none' },
-      },
-    });
-    const told = made.error
-      ? made
-      : await add({
-          params: { id },
-          body: {
-            id: uuidv7(),
-            kind: 'conditioned',
-            day: now.day,
-            at: new Date().toISOString(),
-            hand,
-            note: '',
-            tubId,
-          },
-        });
-    if (told.error) say((told.error as Problem).detail, { tone: 'fault' });
-    return !told.error;
-  };
-  const stage = async (to: 'conditioning' | 'adult') => {
-    const body = { id: uuidv7(), day: now.day, note: '', kind: 'staged' as const, stage: to };
-    const done = await happen({ params: { id: group.id }, body });
-    if (done.error) return say((done.error as Problem).detail, { tone: 'fault' });
-    if (to === 'conditioning' && !(await beginLine())) return;
-    say(to === 'adult' ? `${group.name} goes back to its usual meals.` : `${group.name} is conditioned from today: its portions follow.`); // prettier-ignore
+  const times = protein.proteinG > 0 ? protein.thenG / protein.proteinG : 1;
+  const told = conditioned({ litres, ...protein, days, ...change });
+  const richFoods = data.foods.filter(({ archived, kind }) => !archived && (kind === 'live' || kind === 'frozen')); // prettier-ignore
+  const run = async (work: () => Promise<unknown>) => {
+    setBusy(true);
+    await work();
+    setBusy(false);
   };
   return (
     <>
@@ -143,10 +109,34 @@ function Condition({ data, asked }: { data: HouseData; asked?: string }) {
         onChange={setDays}
         say={(value) => `${value} days, until ${words.day(addDays(now.day, value))}`}
       />
+      {on ? null : (
+        <>
+          <Picker
+            label="Richer, every other day"
+            value={foodId}
+            picks={[
+              { value: '', title: 'Nothing more than they get' },
+              ...richFoods.map(({ id, name, kind }) => ({ value: id, title: name, detail: kind })),
+            ]}
+            onChange={setFoodId}
+            hint="It is put into their week until the span ends; their portions share the need of the day."
+          />
+          {foodId === '' ? null : (
+            <Picker
+              label="At"
+              value={momentId}
+              picks={data.moments
+                .filter(({ archived }) => !archived)
+                .map(({ id, name }) => ({ value: id, title: name }))}
+              onChange={setMomentId}
+            />
+          )}
+        </>
+      )}
       <Card label="What it changes">
         <ListRow
           first
-          title={on ? 'They are conditioned now' : 'Food'}
+          title={on ? 'They are conditioned now' : 'Protein in the tank’s food'}
           detail="richer and more often; something live every other day; the last meal the evening before they are put together" // prettier-ignore
           trail={<Text look="strong">{on ? '' : `×${sayNumber(times, 1)}`}</Text>}
         />
@@ -157,19 +147,19 @@ function Condition({ data, asked }: { data: HouseData; asked?: string }) {
           <Button
             look="primary"
             label="Back to the usual"
-            busy={happening.isLoading}
-            onPress={() => void stage('adult')}
+            busy={busy}
+            onPress={() => void run(() => conditioning.end(row, tank))}
           />
         ) : (
           <Button
             look="primary"
             label="Begin today"
-            busy={happening.isLoading}
-            onPress={() => void stage('conditioning')}
+            busy={busy}
+            onPress={() => void run(() => conditioning.begin(row, tank, days, rich))}
           />
         )}
         <Button
-          label="Richer foods in the week"
+          label="Balance their week"
           onPress={() => router.push({ pathname: '/week', params: { tank: tank.id } })}
         />
         <Button
@@ -361,20 +351,26 @@ function MixLines({
   );
 }
 
-/** Protein that the tank’s plan gives in a day, and the group’s part of it, grams. */
-function proteinOf(data: HouseData, tankId: string, groupId: string, day: string) {
+/** Protein that the tank’s plan gives in a day, grams, with a group in a stage and what is served more. */
+function proteinOf(
+  data: HouseData,
+  tank: Tank,
+  row: Group,
+  stage: Stage,
+  rich: Rich | null,
+  day: string,
+): number {
   const composition = new Map(data.foods.map(({ id, composition: of }) => [id, of]));
-  const sum = (house: House) =>
-    plannedUse(house, day, WEEK).reduce((grams, { foodId, gramsOn }) => {
-      const all = gramsOn.reduce((total, one) => total + one, 0);
-      return grams + (all / WEEK) * (composition.get(foodId)?.protein ?? 0);
-    }, 0);
-  const only = (keep: (group: House['groups'][number]) => boolean): House => ({
-    ...data.house,
-    groups: data.house.groups.filter(keep),
-  });
-  return {
-    proteinG: sum(only((one) => one.tankId === tankId)),
-    theirsG: sum(only((one) => one.id === groupId)),
-  };
+  const groups = data.house.groups
+    .filter(({ tankId }) => tankId === tank.id)
+    .map((group) => {
+      if (group.id !== row.id) return group;
+      const more = rich && group.diet ? [servingOf(row, tank, rich)] : [];
+      const diet = group.diet && { ...group.diet, servings: [...group.diet.servings, ...more] };
+      return { ...group, stage, diet };
+    });
+  return plannedUse({ ...data.house, groups }, day, WEEK).reduce((grams, { foodId, gramsOn }) => {
+    const all = gramsOn.reduce((total, one) => total + one, 0);
+    return grams + (all / WEEK) * (composition.get(foodId)?.protein ?? 0);
+  }, 0);
 }

@@ -10,7 +10,7 @@ import {
 import { addDays } from '@open-larder/core/round';
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { BroodsWork } from './BroodsWork';
-import { answers, species } from '../testing/house';
+import { answers, food, group, species } from '../testing/house';
 import { push, replace } from '../testing/router';
 import { sent, standIn } from '../testing/server';
 import { show } from '../testing/show';
@@ -289,6 +289,40 @@ describe('conditioning', () => {
     await waitFor(() => expect(sent(asked, 'POST').length).toBeGreaterThan(1));
     expect(sent(asked, 'POST')[0]).toMatchObject({ kind: 'staged', stage: 'conditioning' });
     expect(sent(asked, 'POST')[1]).toMatchObject({ conditionDays: 14, groupId: 'g1' });
+    // Nothing live stands in the house: no richer food was chosen for the week.
+    expect(sent(asked, 'PUT')).toHaveLength(0);
+  });
+
+  it('puts a richer food into the week every other day, and takes it out at the end', async () => {
+    const frozen = { ...food, id: 'f2', name: 'Frozen larvae', kind: 'frozen' };
+    const diets: { servings: { id: string; foodId: string; days: number[] }[] }[] = [];
+    const more = {
+      'GET /api/foods': { items: [food, frozen], next: null },
+      'POST /api/groups/g1/events': () => ({ status: 201, body: { id: 'g1' } }),
+      'POST /api/broods': ({ body }: { body: unknown }) => ({
+        status: 201,
+        body: { ...eggs(), ...(body as object) },
+      }),
+      'PUT /api/groups/g1/diet': ({ body }: { body: unknown }) => {
+        diets.push(body as (typeof diets)[number]);
+        return { status: 200, body: { ...(body as object), version: 2, validFrom: DAY } };
+      },
+    };
+    open([], <ConditionScreen group="g1" />, more);
+    fireEvent.press(await screen.findByLabelText(/^Richer, every other day/));
+    fireEvent.press(await screen.findByText('Frozen larvae'));
+    fireEvent.press(screen.getByLabelText('Begin today'));
+    await waitFor(() => expect(diets).toHaveLength(1));
+    const added = diets[0]!.servings.find(({ foodId }) => foodId === 'f2')!;
+    expect(added.days).toEqual([1, 3, 5, 7]);
+    screen.unmount();
+    const now = { ...group, stage: 'conditioning', diet: { ...group.diet, servings: diets[0]!.servings } }; // prettier-ignore
+    open([], <ConditionScreen group="g1" />, { ...more, 'GET /api/groups': { items: [now], next: null } }); // prettier-ignore
+    fireEvent.press(await screen.findByLabelText('Back to the usual'));
+    await waitFor(() => expect(diets).toHaveLength(2));
+    expect(diets[1]!.servings.map(({ id }) => id)).toEqual(
+      group.diet!.servings.map(({ id }) => id),
+    );
   });
 });
 

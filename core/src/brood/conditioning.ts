@@ -6,10 +6,8 @@ export interface Conditioning {
   litres: number;
   /** Protein in the food of the whole tank, grams a day, as it is fed now. */
   proteinG: number;
-  /** Of that, what those that are conditioned get. */
-  theirsG: number;
-  /** Their food times so much: of the stage’s factor over the one they have now. */
-  times: number;
+  /** The same while they are conditioned. */
+  thenG: number;
   days: number;
   /** How the water is changed: share, days between, nitrate of the new water in mg/L. */
   share: number;
@@ -34,7 +32,7 @@ export interface Conditioned {
 
 /**
  * What conditioning adds to the water, and the changes that pay for it.
- * @throws RangeError for a tank, a share or a factor that cannot be
+ * @throws RangeError for a tank, a share or a food that cannot be
  * Source: ammonia from food after Timmons & Ebeling; a steady rhythm of changes peaks at the source
  * plus what one interval adds, divided by the share. Plants take nothing up: an assumption, on the safe side.
  */
@@ -42,10 +40,9 @@ export function conditioned(of: Conditioning): Conditioned {
   assertRange('litres', of.litres, 0.2, 100_000);
   assertRange('share changed', of.share, 0.01, 1);
   assertRange('days between changes', of.everyDays, 1, 365);
-  assertRange('times as much food', of.times, 0.1, 20);
+  assertRange('protein a day in grams', of.thenG, 0, 100_000);
   const tan = (proteinG: number) => (proteinG * TAN_OF_PROTEIN * 1000) / of.litres;
-  const thenG = of.proteinG + of.theirsG * (of.times - 1);
-  const [tanBefore, tanThen] = [tan(of.proteinG), tan(thenG)];
+  const [tanBefore, tanThen] = [tan(of.proteinG), tan(of.thenG)];
   const peak = (tanMgL: number, share: number) =>
     of.sourceMgL + (tanMgL * NITRATE_PER_N * of.everyDays) / share;
   const grows = tanBefore > 0 ? tanThen / tanBefore : 1;

@@ -6,8 +6,7 @@ describe('conditioning', () => {
   const usual = {
     litres: 100,
     proteinG: 1,
-    theirsG: 1,
-    times: 1.8,
+    thenG: 1.8,
     days: 14,
     share: 0.25,
     everyDays: 7,
@@ -26,18 +25,18 @@ describe('conditioning', () => {
     expect(conditioned({ ...usual, share: shareThen! }).nitrateThen).toBeCloseTo(nitrateBefore, 9);
     expect(everyThen).toBe(3);
     expect(litresMore).toBeCloseTo(0.2 * 100 * 2, 9);
-    expect(conditioned({ ...usual, share: 0.6, times: 3 }).shareThen).toBeNull();
-    expect(conditioned({ ...usual, everyDays: 1, times: 3 }).everyThen).toBeNull();
+    expect(conditioned({ ...usual, share: 0.6, thenG: 3 }).shareThen).toBeNull();
+    expect(conditioned({ ...usual, everyDays: 1, thenG: 3 }).everyThen).toBeNull();
   });
   it('costs nothing where nothing more is fed, and never less than before', () => {
     fc.assert(
-      fc.property(fc.double({ min: 1, max: 6, noNaN: true }), (times) => {
-        const told_ = conditioned({ ...usual, times });
+      fc.property(fc.double({ min: 1, max: 6, noNaN: true }), (thenG) => {
+        const told_ = conditioned({ ...usual, thenG });
         expect(told_.nitrateThen).toBeGreaterThanOrEqual(told_.nitrateBefore);
         expect(told_.litresMore).toBeGreaterThanOrEqual(0);
       }),
     );
-    expect(conditioned({ ...usual, times: 1 }).litresMore).toBe(0);
+    expect(conditioned({ ...usual, thenG: 1 }).litresMore).toBe(0);
     expect(() => conditioned({ ...usual, litres: 0 })).toThrow(RangeError);
   });
 });

@@ -1,0 +1,125 @@
+import type { DietRow, Group, Problem, Tank } from '@open-larder/contract';
+import { PLAIN } from '@open-larder/core/round';
+import { waterLitres } from '@open-larder/core/tank';
+import { v5 as uuidv5, v7 as uuidv7 } from 'uuid';
+import { api, useHand, useNow, useWords, type HouseData } from '../store';
+import { useSay } from '../ui';
+import { defaultsOf } from './fields';
+import { wayOf } from './useBroods';
+
+/** The food that makes the span richer: every other day, at a moment of the day. */
+export interface Rich {
+  foodId: string;
+  momentId: string;
+}
+
+/** Drawn once: ids made from those of groups are ours alone. */
+const OURS = '3f0e6c1a-9a54-4d57-8f0e-6d1f6b0c2a47';
+/** The serving that a span adds is known again by its group, so that its end can take it out. */
+const richId = (groupId: string) => uuidv5(groupId, OURS);
+
+const EVERY_OTHER = 2;
+const WEEK_DAYS = 7;
+
+/** The richer food as a serving of the week. */
+export function servingOf({ id, diet }: Pick<Group, 'id' | 'diet'>, tank: Tank, rich: Rich) {
+  const first = (diet as DietRow | null)?.servings[0];
+  const cycle = tank.plan?.cycle.days ?? WEEK_DAYS;
+  return {
+    id: richId(id),
+    ...rich,
+    zone: first?.zone ?? ('mid' as const),
+    place: first?.place ?? '',
+    days: Array.from({ length: cycle }, (_, at) => at + 1).filter((day) => day % EVERY_OTHER === 1),
+    weight: 1,
+    ownUnits: null,
+    manner: PLAIN,
+  };
+}
+
+/** Begin a span of conditioning and end it: the stage, the richer food in the plan, and the line. */
+export function useConditioning(data: HouseData) {
+  const say = useSay();
+  const now = useNow();
+  const hand = useHand();
+  const words = useWords();
+  const ways = api.useWaysQuery();
+  const [create] = api.useCreateBroodMutation();
+  const [note] = api.useAddBroodEventMutation();
+  const [happen] = api.useAddGroupEventMutation();
+  const [editDiet] = api.useEditDietMutation();
+
+  /** Whether it went well; what went wrong is said. */
+  const well = (done: { error?: unknown }): boolean => {
+    if (done.error) say((done.error as Problem).detail, { tone: 'fault' });
+    return !done.error;
+  };
+  const stage = async (groupId: string, to: 'conditioning' | 'adult') =>
+    well(
+      await happen({
+        params: { id: groupId },
+        body: { id: uuidv7(), day: now.day, note: '', kind: 'staged', stage: to },
+      }),
+    );
+  const serve = async (group: Group, tank: Tank, rich: Rich | null): Promise<boolean> => {
+    const diet = group.diet as DietRow | null;
+    const id = richId(group.id);
+    const others = (diet?.servings ?? []).filter((serving) => serving.id !== id);
+    if (rich === null && others.length === (diet?.servings.length ?? 0)) return true;
+    const servings = rich ? [...others, servingOf(group, tank, rich)] : others;
+    const body = {
+      version: diet?.version ?? 0,
+      fastWeekdays: diet?.fastWeekdays ?? [],
+      goalFactor: diet?.goalFactor ?? null,
+      rules: diet?.rules ?? [],
+      servings,
+    } as DietRow;
+    return well(await editDiet({ params: { id: group.id }, body }));
+  };
+  const beginLine = async (group: Group, tank: Tank, days: number): Promise<string | null> => {
+    const id = uuidv7();
+    const tubId = uuidv7();
+    const { name, tempC, ph, filter } = tank;
+    const made = await create({
+      body: {
+        ...defaultsOf(wayOf(ways.data ?? [], data.species.get(group.speciesKey)?.breeding)),
+        id,
+        name: `${group.name}, ${words.day(now.day)}`.slice(0, 60),
+        speciesKey: group.speciesKey,
+        breeding: null,
+        tankId: tank.id,
+        groupId: group.id,
+        youngGroupId: null,
+        targetCm: null,
+        conditionDays: days,
+        tub: {
+          id: tubId,
+          name,
+          litres: waterLitres(tank)?.value ?? Number.NaN,
+          tempC,
+          ph,
+          filtered: filter !== 'none',
+        },
+      },
+    });
+    if (!well(made)) return null;
+    const at = new Date().toISOString();
+    const body = { id: uuidv7(), kind: 'conditioned' as const, day: now.day, at, hand, note: '', tubId }; // prettier-ignore
+    return well(await note({ params: { id }, body })) ? id : null;
+  };
+
+  return {
+    /** @returns the line that it began; null where something went wrong, which is said */
+    async begin(group: Group, tank: Tank, days: number, rich: Rich | null): Promise<string | null> {
+      if (!(await stage(group.id, 'conditioning')) || !(await serve(group, tank, rich)))
+        return null;
+      const id = await beginLine(group, tank, days);
+      if (id) say(`${group.name} is conditioned from today: its portions follow.`);
+      return id;
+    },
+    async end(group: Group, tank: Tank): Promise<void> {
+      if (!(await stage(group.id, 'adult')) || !(await serve(group, tank, null))) return;
+      say(`${group.name} goes back to its usual meals.`);
+    },
+  };
+}
