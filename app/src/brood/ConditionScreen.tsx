@@ -1,11 +1,13 @@
 import type { Species } from '@open-larder/catalogue';
 import type { Group, Tank } from '@open-larder/contract';
-import { conditioned, mixFor, stepsTo, type Conditioned } from '@open-larder/core/brood';
+import { conditioned, type Conditioned } from '@open-larder/core/brood';
 import type { Stage } from '@open-larder/core/fish';
 import { addDays } from '@open-larder/core/round';
 import { plannedUse } from '@open-larder/core/stock';
 import { waterLitres } from '@open-larder/core/tank';
 import { sayNumber, type Scale } from '@open-larder/core/units';
+import { mixFor, stepsTo } from '@open-larder/core/water';
+import { USUAL_RHYTHM } from '@open-larder/core/week';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
@@ -13,8 +15,6 @@ import { useHouse, useNow, useWords, type HouseData } from '../store';
 import { Button, Card, Choice, Disclosure, Empty, Fault, ListRow, NumberField, Picker, Screen, Skeleton, Stepper, Text } from '../ui'; // prettier-ignore
 import { servingOf, useConditioning, type Rich } from './useConditioning';
 
-/** A tank whose changes nobody told: a quarter a week. Assumption. */
-const USUAL_CHANGE = { share: 0.25, everyDays: 7, sourceMgL: 0 };
 const WEEK = 7;
 /** At once no more than this is changed as a trigger. Assumption. */
 const MOST_AT_ONCE = 0.4;
@@ -60,7 +60,7 @@ function Condition({ data, asked }: { data: HouseData; asked?: string }) {
   const speciesKey = data.groups.find(({ id }) => id === groupId)?.speciesKey ?? '';
   const tank = data.tanks.find(({ id }) => id === group?.tankId);
   const litres = tank ? (waterLitres(tank)?.value ?? null) : null;
-  const change = tank?.plan?.water ?? USUAL_CHANGE;
+  const change = tank?.plan?.water ?? USUAL_RHYTHM;
   const row = data.groups.find(({ id }) => id === groupId);
   const on = group?.stage === 'conditioning';
   const rich = useMemo(() => (foodId === '' || momentId === '' ? null : { foodId, momentId }), [foodId, momentId]); // prettier-ignore

@@ -9,12 +9,10 @@ export { nextOf, stagesOf, swimsOn, type Dated } from './dates';
 export { ladderOf, usualUm, type Prey, type Rung } from './ladder';
 export { daysToLength, growthOf, youngLengthCm, type YoungTraits } from './length';
 export { LARVAL_GAPE, WIDEST_OF_GAPE, widestPreyUm } from './mouth';
-export { changeFor, CONCERN_MG_L, hoursUntilConcern, unionisedShare, type FryTub } from './water';
 export { broodOn, warmthOn, type BroodEvent, type BroodState, type TubState } from './line';
 export { defaultFirstFood, menuOf, type BroodFood } from './menu';
 export { fryPortion, sayAnimals, type FryDay, type FryFood, type FryPortion } from './portion';
 export { broodTraits, type BroodTraits } from './traits';
-export { changeTo, mixed, mixFor, stepsTo, type MixedWater, type TriggerStep } from './mix';
 export { raisable, safeBesideCm, type House as RaisingHouse, type Raisable } from './raise';
 export {
   DEMAND_DAYS,

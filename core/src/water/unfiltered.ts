@@ -1,25 +1,9 @@
 import { assertRange } from '../units';
-import { TAN_OF_PROTEIN } from '../water';
+import { CONCERN_MG_L, unionisedShare } from './ammonia';
+import { TAN_OF_PROTEIN } from './nitrogen';
 
-/** Un-ionised ammonia nitrogen from which on fry are in danger, mg/L. Starting value. */
-export const CONCERN_MG_L = 0.02;
-
-/**
- * Share of the total ammonia that is un-ionised (toxic) NH3.
- * @param ph    4 to 10
- * @param tempC water temperature in °C, 0 to 40
- * @returns fraction 0..1
- * @throws RangeError outside those ranges
- * Source: Emerson et al. 1975, J. Fish. Res. Board Can. 32:2379.
- */
-export function unionisedShare(ph: number, tempC: number): number {
-  assertRange('pH', ph, 4, 10);
-  assertRange('temperature in °C', tempC, 0, 40);
-  const pKa = 0.09018 + 2729.92 / (273.15 + tempC);
-  return 1 / (10 ** (pKa - ph) + 1);
-}
-
-export interface FryTub {
+/** Water in which nothing takes the ammonia up: a fry tub, a tank without a grown filter. */
+export interface Unfiltered {
   litres: number;
   ph: number;
   tempC: number;
@@ -44,7 +28,7 @@ export function hoursUntilConcern({
   foodGPerDay,
   protein,
   tanMgL,
-}: FryTub): number {
+}: Unfiltered): number {
   assertRange('litres', litres, 0.05, 100_000);
   const mostMgL = CONCERN_MG_L / unionisedShare(ph, tempC);
   if (tanMgL >= mostMgL) return 0;
@@ -60,7 +44,7 @@ export function hoursUntilConcern({
  * @returns 0 to 1; null where no change is enough: less food, more water or more changes are
  */
 export function changeFor(
-  tub: Omit<FryTub, 'tanMgL'>,
+  tub: Omit<Unfiltered, 'tanMgL'>,
   everyHours: number,
   sourceMgL = 0,
 ): number | null {
