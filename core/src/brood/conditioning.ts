@@ -1,4 +1,4 @@
-import { NITRATE_PER_N, TAN_OF_PROTEIN } from '../water';
+import { NITRATE_PER_N, peakOf, shareFor, TAN_OF_PROTEIN } from '../water';
 import { assertRange } from '../units';
 
 /** A span of richer, more frequent meals, and the water that it is given in. */
@@ -38,24 +38,22 @@ export interface Conditioned {
  */
 export function conditioned(of: Conditioning): Conditioned {
   assertRange('litres', of.litres, 0.2, 100_000);
-  assertRange('share changed', of.share, 0.01, 1);
-  assertRange('days between changes', of.everyDays, 1, 365);
   assertRange('protein a day in grams', of.thenG, 0, 100_000);
   const tan = (proteinG: number) => (proteinG * TAN_OF_PROTEIN * 1000) / of.litres;
   const [tanBefore, tanThen] = [tan(of.proteinG), tan(of.thenG)];
-  const peak = (tanMgL: number, share: number) =>
-    of.sourceMgL + (tanMgL * NITRATE_PER_N * of.everyDays) / share;
+  const peak = (tanMgL: number) => peakOf(tanMgL * NITRATE_PER_N, of);
+  const held = peak(tanBefore);
   const grows = tanBefore > 0 ? tanThen / tanBefore : 1;
-  const wanted = of.share * grows;
+  const shareThen = shareFor(held, tanThen * NITRATE_PER_N, of);
   const every = Math.floor(of.everyDays / grows + 1e-9);
   const changes = of.days / of.everyDays;
   return {
     tanBefore,
     tanThen,
-    nitrateBefore: peak(tanBefore, of.share),
-    nitrateThen: peak(tanThen, of.share),
-    shareThen: wanted <= 1 ? wanted : null,
-    everyThen: every >= 1 ? every : null,
-    litresMore: Math.max(0, (Math.min(1, wanted) - of.share) * of.litres * changes),
+    nitrateBefore: held,
+    nitrateThen: peak(tanThen),
+    shareThen,
+    everyThen: Number.isFinite(every) && every >= 1 ? every : null,
+    litresMore: Math.max(0, ((shareThen ?? 1) - of.share) * of.litres * changes),
   };
 }
