@@ -345,6 +345,7 @@ const useStyles = themed((c) => ({
     alignItems: 'center',
     justifyContent: 'center',
   },
-  today: { backgroundColor: c.water },
-  on: { backgroundColor: c.waterDeep },
+  // Lines and no ground: what is over one's time is written in roe, and must be read on it.
+  today: { borderLeftWidth: 2, borderRightWidth: 2, borderColor: c.ink2 },
+  on: { outlineWidth: 2, outlineStyle: 'solid', outlineColor: c.ink, outlineOffset: -3 },
 }));
