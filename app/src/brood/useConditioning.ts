@@ -1,7 +1,7 @@
 import type { DietRow, Group, Problem, Tank } from '@open-larder/contract';
 import { PLAIN } from '@open-larder/core/round';
 import { waterLitres } from '@open-larder/core/tank';
-import { v5 as uuidv5, v7 as uuidv7 } from 'uuid';
+import { v7 as uuidv7 } from 'uuid';
 import { api, useHand, useNow, useWords, type HouseData } from '../store';
 import { useSay } from '../ui';
 import { defaultsOf } from './fields';
@@ -13,10 +13,14 @@ export interface Rich {
   momentId: string;
 }
 
-/** Drawn once: ids made from those of groups are ours alone. */
-const OURS = '3f0e6c1a-9a54-4d57-8f0e-6d1f6b0c2a47';
-/** The serving that a span adds is known again by its group, so that its end can take it out. */
-const richId = (groupId: string) => uuidv5(groupId, OURS);
+/**
+ * The serving that a span adds is known again by its group, so that its end can take it out: it has the
+ * group’s id with the first part turned over.
+ */
+const richId = (groupId: string): string =>
+  groupId.replace(/^[0-9a-f]{8}/i, (part) =>
+    (0xffffffff - Number.parseInt(part, 16)).toString(16).padStart(8, '0'),
+  );
 
 const EVERY_OTHER = 2;
 const WEEK_DAYS = 7;
