@@ -1,6 +1,6 @@
 import { assumed, computed, measured, type Known } from '../why';
 import { dailyNeed, warmthFactor } from '../ration';
-import { NITRATE_PER_N, STANDS_MG_L, TAN_OF_PROTEIN } from '../water';
+import { NITRATE_PER_N, STANDS_MG_L, TAN_OF_PROTEIN } from '../water/nitrogen';
 import type { Together, Weighed } from './mate';
 
 export interface TankConditions {

@@ -1,3 +1,5 @@
+/** Constants, taken from here by what loads with the first screens: the rest of this room comes later. */
+
 /**
  * Share of the protein eaten that leaves as ammonia nitrogen.
  * Source: Timmons & Ebeling, Recirculating Aquaculture.

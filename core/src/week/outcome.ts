@@ -1,5 +1,5 @@
 import { addDays, compileRound, type Rest } from '../round';
-import { NITRATE_PER_N, PROTEIN_PER_N, TAN_OF_PROTEIN } from '../water';
+import { NITRATE_PER_N, PROTEIN_PER_N, TAN_OF_PROTEIN } from '../water/nitrogen';
 import { daySpan, dropsOf, eatenOf, type Drop, type Eaten } from '../zones';
 import { tankOf, cycleOf, type WeekTask } from './task';
 import { workOf } from './work';

@@ -1,7 +1,7 @@
 import { digestibleEnergy } from '../food';
 import { dailyNeed } from '../ration';
 import { assumed, computed, measured, type Known } from '../why';
-import { NITRATE_PER_N, PROTEIN_PER_N, TAN_OF_PROTEIN } from '../water';
+import { NITRATE_PER_N, PROTEIN_PER_N, TAN_OF_PROTEIN } from '../water/nitrogen';
 import type { Feeding, FeedGroup } from './feeding';
 import { FILM_FOOD } from './film';
 import { LAYERS, LAYER_COUNT, type Layer } from './layers';

@@ -1,7 +1,7 @@
 import { toHandUnits } from '../../food';
 import { addDays, dayOfCycle, restOn } from '../../round';
 import { daysLeft, type Lot } from '../../stock';
-import { STANDS_MG_L } from '../../water';
+import { STANDS_MG_L } from '../../water/nitrogen';
 import { energyPerGram } from '../aims';
 import { dayOutcome, newMemory, nitrateOf, type DayOutcome } from '../outcome';
 import { tankOf, type WeekTask } from '../task';
