@@ -47,7 +47,8 @@ test('the brood at day nine: its ladder, its change, a count that says more', as
   await expect(page.getByText(/the first missed some/)).toBeVisible();
   const after = await named(page, demo.url, 'Steel-blues of the mop');
   expect(after.stand.tubs[0]!.changedOn).toBe('2026-03-11');
-  const grams = (of: typeof before) => of.stand.feeds.reduce((sum, one) => sum + one.gramsPerDay, 0); // prettier-ignore
+  const grams = (of: typeof before) =>
+    of.stand.feeds.reduce((sum, one) => sum + one.gramsPerDay, 0);
   expect(grams(after)).toBeGreaterThan(grams(before));
   // Taken back, it is as it was told before.
   await page.getByRole('button', { name: /^Undo: Counted: 46/ }).click();

@@ -112,9 +112,13 @@ function FeedsCard({ brood }: { brood: Brood }) {
             first={index === 0}
             title={feed.name}
             detail={[
-              feed.animalsPerMeal === null ? null : `about ${sayAnimals(feed.animalsPerMeal)} in each meal`, // prettier-ignore
+              feed.animalsPerMeal === null
+                ? null
+                : `about ${sayAnimals(feed.animalsPerMeal)} in each meal`,
               `${sayNumber(feed.gramsPerDay * 1000, 0)} mg a day`,
-              feed.carried < 0.995 ? `carries ${sayNumber(feed.carried * 100, 0)} % of their need: something live must stand in the tub` : null, // prettier-ignore
+              feed.carried < 0.995
+                ? `carries ${sayNumber(feed.carried * 100, 0)} % of their need: something live must stand in the tub`
+                : null,
             ]
               .filter(Boolean)
               .join(' · ')}

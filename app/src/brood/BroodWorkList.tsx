@@ -33,7 +33,10 @@ export function BroodWorkList({ brood, work }: { brood: Brood; work: readonly Br
       case 'sort':
         return void happen(brood.id, { kind: 'sorted', tubId }, 'They are sorted.');
       case 'expect':
-        return setSheet({ kind: brood.stand.next?.stage === 'hatch' ? 'hatched' : 'swimming', tubId: null }); // prettier-ignore
+        return setSheet({
+          kind: brood.stand.next?.stage === 'hatch' ? 'hatched' : 'swimming',
+          tubId: null,
+        });
       case 'wet':
         return setSheet({ kind: 'hatched', tubId: null });
       case 'count':
@@ -52,7 +55,10 @@ export function BroodWorkList({ brood, work }: { brood: Brood; work: readonly Br
   return (
     <>
       {work.map((one, index) => (
-        <View key={one.what + one.tubId + one.says} style={[styles.work, index > 0 && styles.ruled]}>
+        <View
+          key={one.what + one.tubId + one.says}
+          style={[styles.work, index > 0 && styles.ruled]}
+        >
           <View style={styles.words}>
             <Text tone={one.pressing ? 'due' : 'ink'}>{one.says}</Text>
             <Text look="small" tone="quiet">
@@ -70,7 +76,7 @@ export function BroodWorkList({ brood, work }: { brood: Brood; work: readonly Br
       ))}
       {sheet ? <EventSheet brood={brood} first={sheet} onClose={() => setSheet(null)} /> : null}
     </>
-  ); // prettier-ignore
+  );
 }
 
 const DONE: Partial<Record<BroodWork['what'], string>> = {

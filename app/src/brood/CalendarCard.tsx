@@ -62,14 +62,16 @@ export function CalendarCard({ broods }: { broods: readonly Brood[] }) {
         {starts.map(({ startBy, name, brood }) => (
           <ListRow
             key={brood.id + name}
-            title={startBy < now.day ? `Start ${name} at once` : `Start ${name} by ${words.day(startBy)}`}
+            title={
+              startBy < now.day ? `Start ${name} at once` : `Start ${name} by ${words.day(startBy)}`
+            }
             detail={`for ${brood.name}`}
             trail={<View />}
           />
         ))}
       </Card>
     </View>
-  ); // prettier-ignore
+  );
 }
 
 /** The weeks of all broods together. */
@@ -96,7 +98,6 @@ function Calendar({
   width: number;
   today: string;
 }) {
-  // prettier-ignore
   const c = useColours();
   const words = useWords();
   const start = addDays(today, -BACK);
@@ -104,14 +105,26 @@ function Calendar({
     (Math.min(DAYS, Math.max(0, daysBetween(start, day))) / DAYS) * (width - 2) + 1;
   const within = (day: string) => day >= start && day < addDays(start, DAYS);
   const height = HEAD + ROW * broods.length;
-  const label = broods.map(({ name, stand }) => `${name}: ${stand.swim ? `swims ${words.day(stand.swim.day)}` : 'no date yet'}`).join('; '); // prettier-ignore
+  const label = broods
+    .map(
+      ({ name, stand }) =>
+        `${name}: ${stand.swim ? `swims ${words.day(stand.swim.day)}` : 'no date yet'}`,
+    )
+    .join('; ');
   return (
     <Svg width={width} height={height} role="img" aria-label={label}>
       {Array.from({ length: Math.floor(DAYS / 7) + 1 }, (_, week) => {
         const day = addDays(start, week * 7);
         return (
           <Fragment key={day}>
-            <Line x1={x(day)} x2={x(day)} y1={HEAD - 6} y2={height} stroke={c.rule} strokeWidth={1} />
+            <Line
+              x1={x(day)}
+              x2={x(day)}
+              y1={HEAD - 6}
+              y2={height}
+              stroke={c.rule}
+              strokeWidth={1}
+            />
             {week % 2 === 1 && week * 7 < DAYS - 5 ? (
               <SvgText x={x(day) + 3} y={12} fontSize={11} fontFamily={FONTS.text} fill={c.ink2}>
                 {words.day(day).replace(/^\w+ /, '')}
@@ -132,26 +145,76 @@ function Calendar({
               {name}
             </SvgText>
             {hatch ? (
-              <Rect x={x(from)} y={top + 17} width={Math.max(0, x(hatch) - x(from))} height={12} fill={c.water} stroke={c.ink2} strokeWidth={0.75} />
+              <Rect
+                x={x(from)}
+                y={top + 17}
+                width={Math.max(0, x(hatch) - x(from))}
+                height={12}
+                fill={c.water}
+                stroke={c.ink2}
+                strokeWidth={0.75}
+              />
             ) : null}
             {hatch && swim ? (
-              <Rect x={x(hatch)} y={top + 17} width={Math.max(0, x(swim.day) - x(hatch))} height={12} fill={c.waterDeep} stroke={c.ink2} strokeWidth={0.75} />
+              <Rect
+                x={x(hatch)}
+                y={top + 17}
+                width={Math.max(0, x(swim.day) - x(hatch))}
+                height={12}
+                fill={c.waterDeep}
+                stroke={c.ink2}
+                strokeWidth={0.75}
+              />
             ) : null}
             {swim ? (
-              <Rect x={x(swim.day)} y={top + 17} width={Math.max(0, x(end) - x(swim.day))} height={12} rx={2} fill={c.brine} fillOpacity={0.35} stroke={c.brine} strokeWidth={0.75} />
+              <Rect
+                x={x(swim.day)}
+                y={top + 17}
+                width={Math.max(0, x(end) - x(swim.day))}
+                height={12}
+                rx={2}
+                fill={c.brine}
+                fillOpacity={0.35}
+                stroke={c.brine}
+                strokeWidth={0.75}
+              />
             ) : null}
-            {rungs.filter(({ from: day }) => within(day)).map((rung) => (
-              <Line key={rung.key} x1={x(rung.from)} x2={x(rung.from)} y1={top + 14} y2={top + 32} stroke={c.family.wriggle} strokeWidth={2.5} />
-            ))}
+            {rungs
+              .filter(({ from: day }) => within(day))
+              .map((rung) => (
+                <Line
+                  key={rung.key}
+                  x1={x(rung.from)}
+                  x2={x(rung.from)}
+                  y1={top + 14}
+                  y2={top + 32}
+                  stroke={c.family.wriggle}
+                  strokeWidth={2.5}
+                />
+              ))}
             {rungs.map(({ key, startBy }) =>
               startBy === null || !within(startBy) ? null : (
-                <Circle key={key} cx={x(startBy)} cy={top + 37} r={4} fill={startBy < today ? c.roe : c.ink2} />
+                <Circle
+                  key={key}
+                  cx={x(startBy)}
+                  cy={top + 37}
+                  r={4}
+                  fill={startBy < today ? c.roe : c.ink2}
+                />
               ),
             )}
           </Fragment>
         );
       })}
-      <Line x1={x(today)} x2={x(today)} y1={HEAD - 8} y2={height} stroke={c.roe} strokeWidth={2} strokeDasharray="2 3" />
+      <Line
+        x1={x(today)}
+        x2={x(today)}
+        y1={HEAD - 8}
+        y2={height}
+        stroke={c.roe}
+        strokeWidth={2}
+        strokeDasharray="2 3"
+      />
     </Svg>
-  ); // prettier-ignore
+  );
 }

@@ -1,23 +1,31 @@
-import type { Species } from '@open-larder/catalogue';
 import type { Group, Tank } from '@open-larder/contract';
 import { conditioned, type Conditioned } from '@open-larder/core/brood';
 import type { Stage } from '@open-larder/core/fish';
 import { addDays } from '@open-larder/core/round';
 import { plannedUse } from '@open-larder/core/stock';
 import { waterLitres } from '@open-larder/core/tank';
-import { sayNumber, type Scale } from '@open-larder/core/units';
-import { mixFor, stepsTo } from '@open-larder/core/water';
+import { sayNumber } from '@open-larder/core/units';
 import { USUAL_RHYTHM } from '@open-larder/core/week';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useHouse, useNow, useWords, type HouseData } from '../store';
-import { Button, Card, Choice, Disclosure, Empty, Fault, ListRow, NumberField, Picker, Screen, Skeleton, Stepper, Text } from '../ui'; // prettier-ignore
+import {
+  Button,
+  Card,
+  Empty,
+  Fault,
+  ListRow,
+  Picker,
+  Screen,
+  Skeleton,
+  Stepper,
+  Text,
+} from '../ui';
+import { TriggerCard } from './TriggerCard';
 import { servingOf, useConditioning, type Rich } from './useConditioning';
 
 const WEEK = 7;
-/** At once no more than this is changed as a trigger. Assumption. */
-const MOST_AT_ONCE = 0.4;
 
 /** Conditioning a pair: richer meals for a span, what they cost the water, and what sets them off. */
 export function ConditionScreen({ group }: { group?: string }) {
@@ -63,7 +71,10 @@ function Condition({ data, asked }: { data: HouseData; asked?: string }) {
   const change = tank?.plan?.water ?? USUAL_RHYTHM;
   const row = data.groups.find(({ id }) => id === groupId);
   const on = group?.stage === 'conditioning';
-  const rich = useMemo(() => (foodId === '' || momentId === '' ? null : { foodId, momentId }), [foodId, momentId]); // prettier-ignore
+  const rich = useMemo(
+    () => (foodId === '' || momentId === '' ? null : { foodId, momentId }),
+    [foodId, momentId],
+  );
   const protein = useMemo(() => {
     if (!row || !tank) return null;
     const then = (to: Stage) =>
@@ -80,7 +91,9 @@ function Condition({ data, asked }: { data: HouseData; asked?: string }) {
   }
   const times = protein.proteinG > 0 ? protein.thenG / protein.proteinG : 1;
   const told = conditioned({ litres, ...protein, days, ...change });
-  const richFoods = data.foods.filter(({ archived, kind }) => !archived && (kind === 'live' || kind === 'frozen')); // prettier-ignore
+  const richFoods = data.foods.filter(
+    ({ archived, kind }) => !archived && (kind === 'live' || kind === 'frozen'),
+  );
   const run = async (work: () => Promise<unknown>) => {
     setBusy(true);
     await work();
@@ -137,7 +150,7 @@ function Condition({ data, asked }: { data: HouseData; asked?: string }) {
         <ListRow
           first
           title={on ? 'They are conditioned now' : 'Protein in the tank’s food'}
-          detail="richer and more often; something live every other day; the last meal the evening before they are put together" // prettier-ignore
+          detail="richer and more often; something live every other day; the last meal the evening before they are put together"
           trail={<Text look="strong">{on ? '' : `×${sayNumber(times, 1)}`}</Text>}
         />
         <WaterRows told={told} litres={litres} change={change} />
@@ -207,7 +220,9 @@ function WaterRows({
         trail={
           <Text tone="due">
             {[
-              told.shareThen === null ? null : `${percent(told.shareThen)} (${words.say('volume', Math.round(told.shareThen * litres))})`, // prettier-ignore
+              told.shareThen === null
+                ? null
+                : `${percent(told.shareThen)} (${words.say('volume', Math.round(told.shareThen * litres))})`,
               told.everyThen === null ? null : `or every ${told.everyThen} days`,
             ]
               .filter(Boolean)
@@ -216,138 +231,6 @@ function WaterRows({
         }
       />
     </>
-  );
-}
-
-/** What sets them off: a dry spell without changes, then cool, soft water in steps that they stand. */
-function TriggerCard({
-  tankC,
-  gh,
-  litres,
-  species,
-}: {
-  tankC: number;
-  gh: number | null;
-  litres: number;
-  species: Species | undefined;
-}) {
-  const words = useWords();
-  const now = useNow();
-  const [by, setBy] = useState<'tempC' | 'tdsMgL' | 'gh'>('tempC');
-  const usual = { tempC: tankC, tdsMgL: 250, gh: gh ?? 10 };
-  const [have, setHave] = useState<number | null>(null);
-  const [refill, setRefill] = useState<number | null>(null);
-  const [target, setTarget] = useState<number | null>(null);
-  const [dry, setDry] = useState(7);
-  const warmth = words.scale('temperature');
-  const unit = { tempC: warmth.unit, tdsMgL: 'mg/L', gh: '°dGH' }[by];
-  const scale = by === 'tempC' ? warmth : undefined;
-  const from = have ?? usual[by];
-  const ready = refill !== null && target !== null;
-  const water = (value: number) => ({ tempC: 0, tdsMgL: 0, gh: 0, [by]: value });
-  const steps = ready ? stepsTo(by, target, water(from), water(refill), { everyDays: 1, mostShare: MOST_AT_ONCE }) : null; // prettier-ignore
-  const least = by === 'tempC' ? species?.tempMinC : by === 'gh' ? species?.ghMin : undefined;
-  const tooFar = least !== undefined && target !== null && target < least;
-  return (
-    <View style={{ gap: 8 }}>
-      <Text look="subtitle">What sets them off</Text>
-      <Text look="small" tone="quiet">
-        Keepers hold changes back for a while, as in a dry spell, and then change in steps with cooler or
-        softer water, as in the rains. Not every species wants it; rest the pair where nothing comes of
-        it.
-      </Text>
-      <Choice
-        label="By"
-        value={by}
-        options={[
-          { value: 'tempC', label: 'cooler water' },
-          { value: 'tdsMgL', label: 'less dissolved solids' },
-          { value: 'gh', label: 'softer water' },
-        ]}
-        onChange={(value) => {
-          setBy(value);
-          setHave(null);
-          setRefill(null);
-          setTarget(null);
-        }}
-      />
-      <NumberField label="In the tank now" unit={unit} scale={scale} decimals={1} value={from} onChange={setHave} />
-      <NumberField label="In the new water" unit={unit} scale={scale} decimals={1} value={refill} onChange={setRefill} />
-      <NumberField label="It shall come to" unit={unit} scale={scale} decimals={1} value={target} onChange={setTarget} />
-      <Stepper label="Changes held back for" value={dry} step={1} min={0} max={21} onChange={setDry} say={(value) => `${value} days`} />
-      {tooFar ? (
-        <Text tone="due">{`Under ${by === 'tempC' ? words.say('temperature', least!) : `${least} ${unit}`} this species is not kept: choose a target above.`}</Text>
-      ) : null}
-      {ready && !tooFar ? (
-        steps === null ? (
-          <Text tone="due">This water cannot bring it there: it lies on the other side.</Text>
-        ) : (
-          <Card label="The steps">
-            {steps.map(({ day, share, after }, index) => (
-              <ListRow
-                key={day}
-                first={index === 0}
-                title={words.day(addDays(now.day, dry + day))}
-                detail={`${Math.round(share * 100)} %: ${words.say('volume', Math.round(share * litres * 10) / 10)} of the new water`}
-                trail={<Text>{by === 'tempC' ? words.say('temperature', after.tempC) : `${sayNumber(after[by], 0)} ${unit}`}</Text>}
-              />
-            ))}
-          </Card>
-        )
-      ) : null}
-      <MixLines by={by} unit={unit} scale={scale} wanted={refill} />
-      <Text look="small" tone="quiet">
-        Unplug heaters and pumps before hands go in. pH does not mix as its share does: test it after.
-      </Text>
-    </View>
-  ); // prettier-ignore
-}
-
-/** What to mix of two waters, so that the new water is as it is wanted. */
-function MixLines({
-  by,
-  unit,
-  scale,
-  wanted,
-}: {
-  by: 'tempC' | 'tdsMgL' | 'gh';
-  unit: string;
-  scale: Scale | undefined;
-  wanted: number | null;
-}) {
-  const [one, setOne] = useState<number | null>(null);
-  const [other, setOther] = useState<number | null>(null);
-  const water = (value: number) => ({ tempC: 0, tdsMgL: 0, gh: 0, [by]: value });
-  const share =
-    one === null || other === null || wanted === null
-      ? undefined
-      : mixFor(by, wanted, water(one), water(other));
-  return (
-    <Disclosure title="Mix the new water" detail="of two that you have">
-      <NumberField
-        label="One water"
-        unit={unit}
-        scale={scale}
-        decimals={1}
-        value={one}
-        onChange={setOne}
-      />
-      <NumberField
-        label="The other water"
-        unit={unit}
-        scale={scale}
-        decimals={1}
-        value={other}
-        onChange={setOther}
-      />
-      <Text tone={share === null ? 'due' : 'ink'}>
-        {share === undefined
-          ? 'Say above how the new water is wanted, and what the two are like.'
-          : share === null
-            ? 'These two cannot make it: it lies outside of both.'
-            : `${sayNumber(share * 10, 1)} parts of the one and ${sayNumber((1 - share) * 10, 1)} of the other in ten.`}
-      </Text>
-    </Disclosure>
   );
 }
 

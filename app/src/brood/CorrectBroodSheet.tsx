@@ -3,7 +3,7 @@ import type { Problem } from '@open-larder/contract';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { api, useHouse } from '../store';
-import { Button, Sheet, useSay } from '../ui';
+import { Button, Sheet, useSay, faultsOf, type Faults } from '../ui';
 import { BroodFieldsInput, type BroodDraft } from './fields';
 import type { Brood } from './useBroods';
 
@@ -20,15 +20,24 @@ export function CorrectBroodSheet({
   const say = useSay();
   const house = useHouse();
   const [edit] = api.useEditBroodMutation();
-  const { id, speciesKey: _, species: __, way: ___, stand: ____, work: _____, tubs: ______, ...fields } = brood; // prettier-ignore
+  const {
+    id,
+    speciesKey: _,
+    species: __,
+    way: ___,
+    stand: ____,
+    work: _____,
+    tubs: ______,
+    ...fields
+  } = brood;
   const { version, ...kept } = fields;
   const [draft, setDraft] = useState<BroodDraft>(kept);
-  const [faults, setFaults] = useState<Readonly<Record<string, string>>>({});
+  const [faults, setFaults] = useState<Faults>({});
   const save = async () => {
     const done = await edit({ params: { id }, body: { ...draft, version } });
     if (done.error) {
       const problem = done.error as Problem;
-      setFaults(Object.fromEntries((problem.errors ?? []).map(({ path, message }) => [path, message]))); // prettier-ignore
+      setFaults(faultsOf(problem));
       say(problem.errors ? problem.title : problem.detail, { tone: 'fault' });
       return;
     }

@@ -2,14 +2,28 @@ import { BROOD_EVENTS, type BroodEventKind } from '@open-larder/core/brood/vocab
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useNow, useWords } from '../store';
-import { Button, DateField, Field, NumberField, Picker, Sheet, Text } from '../ui';
+import { Button, DateField, Field, NumberField, Picker, Sheet, Text, type Faults } from '../ui';
 import { useBroodEvent, type Said } from './useBroodEvent';
 import type { Brood } from './useBroods';
 import { EVENT_WORDS } from './words';
 
-const COUNTED: ReadonlySet<BroodEventKind> = new Set(['eggsSeen', 'counted', 'lost', 'rehomed', 'joined', 'moved']); // prettier-ignore
+const COUNTED: ReadonlySet<BroodEventKind> = new Set([
+  'eggsSeen',
+  'counted',
+  'lost',
+  'rehomed',
+  'joined',
+  'moved',
+]);
 /** What happens in one of the tubs, and not to the brood. */
-const IN_TUB: ReadonlySet<BroodEventKind> = new Set([...COUNTED, 'measured', 'changed', 'warmth', 'sorted', 'treated']); // prettier-ignore
+const IN_TUB: ReadonlySet<BroodEventKind> = new Set([
+  ...COUNTED,
+  'measured',
+  'changed',
+  'warmth',
+  'sorted',
+  'treated',
+]);
 
 interface Props {
   brood: Brood;
@@ -34,7 +48,7 @@ export function EventSheet({ brood, first, onClose }: Props) {
   const [share, setShare] = useState<number | null>(30);
   const [foodKey, setFoodKey] = useState(brood.stand.rungs[0]?.key ?? '');
   const [note, setNote] = useState('');
-  const [faults, setFaults] = useState<Readonly<Record<string, string>>>({});
+  const [faults, setFaults] = useState<Faults>({});
   const warmth = words.scale('temperature');
   const save = async () => {
     const event = {

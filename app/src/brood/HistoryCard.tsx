@@ -21,7 +21,8 @@ export function HistoryCard({ brood }: { brood: Brood }) {
   if (!events) return <Skeleton rows={3} height={52} />;
   if (events.length === 0) return null;
   const tubName = (id: string) => brood.tubs.find((tub) => tub.id === id)?.name ?? 'a tub';
-  const foodName = (key: string) => brood.stand.rungs.find((rung) => rung.key === key)?.name ?? 'a food'; // prettier-ignore
+  const foodName = (key: string) =>
+    brood.stand.rungs.find((rung) => rung.key === key)?.name ?? 'a food';
   const takeBack = async (id: string) => {
     const body = { id: uuidv7(), at: new Date().toISOString() };
     const answer = await undo({ params: { id }, body });
@@ -40,7 +41,9 @@ export function HistoryCard({ brood }: { brood: Brood }) {
               key={event.id}
               first={index === 0}
               title={title}
-              detail={[words.day(event.day), where, event.hand, event.note].filter(Boolean).join(' · ')} // prettier-ignore
+              detail={[words.day(event.day), where, event.hand, event.note]
+                .filter(Boolean)
+                .join(' · ')}
               trail={
                 <Button
                   look="bare"

@@ -35,8 +35,8 @@ export function LadderCard({ brood }: { brood: Brood }) {
         {width > 0 ? <Ladder {...drawn} width={width} /> : null}
       </View>
       <Text look="small" tone="quiet">
-        The rising line is the widest prey that their mouth takes; a plank is a food on its days, and
-        beneath it the culture that must give by then.
+        The rising line is the widest prey that their mouth takes; a plank is a food on its days,
+        and beneath it the culture that must give by then.
       </Text>
       {stand.rungs.length > 0 ? (
         <Card label="Rungs">
@@ -71,22 +71,26 @@ export function LadderCard({ brood }: { brood: Brood }) {
         </Card>
       ) : (
         <Text tone="due">
-          Nothing in the house fits their mouth in this time. Put a first food on the shelf, or start
-          infusoria.
+          Nothing in the house fits their mouth in this time. Put a first food on the shelf, or
+          start infusoria.
         </Text>
       )}
       {stand.growthAssumed || stand.assumed.length > 0 ? (
         <Text look="small" tone="quiet">
           {[
-            stand.growthAssumed ? 'Growth is assumed from the size of its kind: measure a few.' : '',
-            stand.assumed.length > 0 ? 'Days to hatching or length at hatching are usual ones for its way of life, not known of this species.' : '',
+            stand.growthAssumed
+              ? 'Growth is assumed from the size of its kind: measure a few.'
+              : '',
+            stand.assumed.length > 0
+              ? 'Days to hatching or length at hatching are usual ones for its way of life, not known of this species.'
+              : '',
           ]
             .filter(Boolean)
             .join(' ')}
         </Text>
       ) : null}
     </View>
-  ); // prettier-ignore
+  );
 }
 
 /** A rung is offered as taken from so many days before it. */

@@ -5,7 +5,21 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
 import { api, useHand, useHouse, useNow, type HouseData } from '../store';
-import { Button, Choice, DateField, Fault, NumberField, Picker, Screen, Skeleton, Text, upperFirst, useSay } from '../ui'; // prettier-ignore
+import {
+  Button,
+  Choice,
+  DateField,
+  Fault,
+  NumberField,
+  Picker,
+  Screen,
+  Skeleton,
+  Text,
+  upperFirst,
+  useSay,
+  faultsOf,
+  type Faults,
+} from '../ui';
 import { BroodFieldsInput, defaultsOf, type BroodDraft } from './fields';
 import { TubFields, type TubDraft } from './TubsCard';
 import { useBroods, wayOf, type Broods } from './useBroods';
@@ -59,7 +73,12 @@ function Begin({
   const router = useRouter();
   const [create, creating] = api.useCreateBroodMutation();
   const [add] = api.useAddBroodEventMutation();
-  const [ids] = useState(() => ({ brood: uuidv7(), tub: uuidv7(), begun: uuidv7(), count: uuidv7() })); // prettier-ignore
+  const [ids] = useState(() => ({
+    brood: uuidv7(),
+    tub: uuidv7(),
+    begun: uuidv7(),
+    count: uuidv7(),
+  }));
   const parents =
     data.groups.find(({ id }) => id === asked) ??
     (tank === undefined ? undefined : data.groupsIn.get(tank)?.[0]);
@@ -89,7 +108,7 @@ function Begin({
   const [began, setBegan] = useState<Beginning>('spawned');
   const [day, setDay] = useState<string | null>(now.day);
   const [count, setCount] = useState<number | null>(null);
-  const [faults, setFaults] = useState<Readonly<Record<string, string>>>({});
+  const [faults, setFaults] = useState<Faults>({});
   const choose = (key: string, said: BroodDraft = draft) => {
     setSpeciesKey(key);
     const kind = data.species.get(key);
@@ -105,7 +124,7 @@ function Begin({
     } else setDraft(next);
   };
   const refused = (problem: Problem) => {
-    setFaults(Object.fromEntries((problem.errors ?? []).map(({ path, message }) => [path, message]))); // prettier-ignore
+    setFaults(faultsOf(problem));
     say(problem.errors ? problem.title : problem.detail, { tone: 'fault' });
   };
   const begin = async () => {
@@ -126,8 +145,15 @@ function Begin({
       { ...base, id: ids.begun, kind: began },
       ...(count === null || began === 'paired'
         ? []
-        : [{ ...base, id: ids.count, kind: began === 'spawned' ? ('eggsSeen' as const) : ('counted' as const), count }]),
-    ]; // prettier-ignore
+        : [
+            {
+              ...base,
+              id: ids.count,
+              kind: began === 'spawned' ? ('eggsSeen' as const) : ('counted' as const),
+              count,
+            },
+          ]),
+    ];
     for (const event of told) {
       const noted = await add({ params: { id: ids.brood }, body: event });
       // The brood is begun: what is wrong with its first event is mended and sent again.
@@ -145,7 +171,11 @@ function Begin({
         placeholder="Choose a species"
         picks={[...data.species.values()]
           .filter(({ breeding }) => breeding !== 'not bred at home')
-          .map((one) => ({ value: one.key, title: one.common, detail: `${one.scientific} · ${one.breeding}` }))} // prettier-ignore
+          .map((one) => ({
+            value: one.key,
+            title: one.common,
+            detail: `${one.scientific} · ${one.breeding}`,
+          }))}
         onChange={(key) => choose(key)}
         fault={faults.speciesKey}
       />

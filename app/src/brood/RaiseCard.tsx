@@ -25,7 +25,10 @@ export function RaiseCard({ brood }: { brood: Brood }) {
   const liveKj = (cultures.data?.kept ?? []).reduce((sum, { foodId, stand }) => {
     const food = foods.data?.find(({ id }) => id === foodId);
     if (!food || stand.lastingG <= 0) return sum;
-    return sum + stand.lastingG * digestibleEnergy(food.name, food.composition, brood.species.guild).value; // prettier-ignore
+    return (
+      sum +
+      stand.lastingG * digestibleEnergy(food.name, food.composition, brood.species.guild).value
+    );
   }, 0);
   const oneKj = needOf(brood, targetCm);
   const can =
@@ -57,7 +60,7 @@ export function RaiseCard({ brood }: { brood: Brood }) {
         {can ? (
           <ListRow
             title="This house can raise"
-            detail={`by room ${can.byLitres}, by the live food of its cultures ${can.byFood}, by your time ${can.byMinutes}`} // prettier-ignore
+            detail={`by room ${can.byLitres}, by the live food of its cultures ${can.byFood}, by your time ${can.byMinutes}`}
             trail={<Text look="strong">{`${can.count}, for ${LIMITS[can.limit]}`}</Text>}
           />
         ) : null}
@@ -94,7 +97,10 @@ function needOf({ species, tubs }: Brood, lengthCm: number): number {
     composition: { protein: 0.5, fat: 0.1, fibre: 0, ash: 0.1, moisture: 0 },
     animalUg: null,
   };
-  const tempC = Math.min(species.tempMaxC, Math.max(species.tempMinC, tubs[0]?.tempC ?? species.tempOptC)); // prettier-ignore
+  const tempC = Math.min(
+    species.tempMaxC,
+    Math.max(species.tempMinC, tubs[0]?.tempC ?? species.tempOptC),
+  );
   return fryPortion({ species, lengthCm, count: 1, tempC, lightHours: 12, moments: 3 }, food)
     .needKj;
 }

@@ -14,7 +14,12 @@ export function StagesCard({ brood }: { brood: Brood }) {
   const [other, setOther] = useState(false);
   const { state, stages, next } = brood.stand;
   const kind = next && next.stage !== 'wet' ? SEEN[next.stage] : null;
-  const seen = (event: Said) => happen(brood.id, event, `${stageWords(next!.stage, brood)}: noted. The rest is reckoned from there.`); // prettier-ignore
+  const seen = (event: Said) =>
+    happen(
+      brood.id,
+      event,
+      `${stageWords(next!.stage, brood)}: noted. The rest is reckoned from there.`,
+    );
   return (
     <Card label="Its days">
       {state.spawnedOn ? (
@@ -25,7 +30,11 @@ export function StagesCard({ brood }: { brood: Brood }) {
           key={stage.stage}
           first={index === 0 && !state.spawnedOn}
           title={stageWords(stage.stage, brood)}
-          detail={stage.seen ? 'seen' : `expected; between ${words.day(stage.from)} and ${words.day(stage.to)}`} // prettier-ignore
+          detail={
+            stage.seen
+              ? 'seen'
+              : `expected; between ${words.day(stage.from)} and ${words.day(stage.to)}`
+          }
           trail={<Text tone={stage.seen ? 'ink' : 'due'}>{words.day(stage.day)}</Text>}
         />
       ))}

@@ -5,7 +5,19 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
 import { api, useWords } from '../store';
-import { Button, Card, Choice, Field, ListRow, NumberField, Sheet, Text, useSay } from '../ui';
+import {
+  Button,
+  Card,
+  Choice,
+  Field,
+  ListRow,
+  NumberField,
+  Sheet,
+  Text,
+  useSay,
+  faultsOf,
+  type Faults,
+} from '../ui';
 import type { Brood } from './useBroods';
 
 /** The tubs of a brood beside each other: number, survival, length, water. */
@@ -24,8 +36,12 @@ export function TubsCard({ brood }: { brood: Brood }) {
             title={tub.name}
             detail={[
               `${words.say('volume', tub.litres)}, ${words.say('temperature', tub.tempC)}`,
-              tub.lengthCm === null || tub.count === null ? null : `${sayNumber(tub.lengthCm * 10, 1)} mm`, // prettier-ignore
-              tub.survival === null ? null : `${sayNumber(tub.survival * 100, 0)} % of the most that were in it`, // prettier-ignore
+              tub.lengthCm === null || tub.count === null
+                ? null
+                : `${sayNumber(tub.lengthCm * 10, 1)} mm`,
+              tub.survival === null
+                ? null
+                : `${sayNumber(tub.survival * 100, 0)} % of the most that were in it`,
               tub.spread === null ? null : `lengths spread by ${sayNumber(tub.spread * 100, 0)} %`,
               waterWords(tub),
               tub.mixed ? 'two clutches of different ages' : null,
@@ -108,7 +124,7 @@ function TubSheet({
       filtered: false,
     },
   );
-  const [faults, setFaults] = useState<Readonly<Record<string, string>>>({});
+  const [faults, setFaults] = useState<Faults>({});
   const save = async () => {
     const { name, ph, filtered } = draft;
     const body = {
@@ -123,7 +139,7 @@ function TubSheet({
       : await add({ params: { id: brood.id }, body: { ...body, id } });
     if (done.error) {
       const problem = done.error as Problem;
-      setFaults(Object.fromEntries((problem.errors ?? []).map(({ path, message }) => [path, message]))); // prettier-ignore
+      setFaults(faultsOf(problem));
       say(problem.errors ? problem.title : problem.detail, { tone: 'fault' });
       return;
     }
@@ -160,7 +176,7 @@ export function TubFields({
   onChange,
 }: {
   draft: TubDraft;
-  faults: Readonly<Record<string, string>>;
+  faults: Faults;
   path?: string;
   onChange: (draft: TubDraft) => void;
 }) {

@@ -37,8 +37,10 @@ export function WayCard({ brood: { way, species, stand } }: { brood: Brood }) {
         noted here, and no dose is worked out.
       </Text>
       <Text look="small" tone="quiet">
-        {stand.assumed.length > 0 ? `${species.sourceBreeding}; the rest: ${way.source}.` : `${species.sourceBreeding}.`}
+        {stand.assumed.length > 0
+          ? `${species.sourceBreeding}; the rest: ${way.source}.`
+          : `${species.sourceBreeding}.`}
       </Text>
     </View>
-  ); // prettier-ignore
+  );
 }

@@ -25,7 +25,11 @@ const { ways, cultures, foods } = loadCatalogue();
 const DAY = new Date().toISOString().slice(0, 10);
 const TUB = { id: 't1', name: 'Jar', litres: 10, tempC: 26, ph: 7, filtered: false, version: 1 };
 
-const event = (kind: BroodEvent['kind'], daysAgo: number, over: Partial<BroodEvent> = {}): BroodEvent => ({
+const event = (
+  kind: BroodEvent['kind'],
+  daysAgo: number,
+  over: Partial<BroodEvent> = {},
+): BroodEvent => ({
   kind,
   day: addDays(DAY, -daysAgo),
   tubId: 't1',
@@ -38,7 +42,7 @@ const event = (kind: BroodEvent['kind'], daysAgo: number, over: Partial<BroodEve
   share: null,
   foodKey: null,
   ...over,
-}); // prettier-ignore
+});
 
 const live = (key: string, over: Partial<BroodFood> = {}): BroodFood => {
   const kind = cultures.find((one) => one.key === key)!;
@@ -61,7 +65,12 @@ const live = (key: string, over: Partial<BroodFood> = {}): BroodFood => {
 };
 
 /** A brood as the server answers it: what happened to it, stood on a day by the core. */
-function row(id: string, events: BroodEvent[], over: Partial<BroodRow> = {}, more: Partial<BroodTask> = {}): BroodRow {
+function row(
+  id: string,
+  events: BroodEvent[],
+  over: Partial<BroodRow> = {},
+  more: Partial<BroodTask> = {},
+): BroodRow {
   const task: BroodTask = {
     species,
     way: ways.find(({ breeding }) => breeding === species.breeding)!,
@@ -99,7 +108,7 @@ function row(id: string, events: BroodEvent[], over: Partial<BroodRow> = {}, mor
     work: broodWork(task, stand),
     ...over,
   };
-} // prettier-ignore
+}
 
 const eggs = () => row('Clutch', [event('spawned', 1), event('eggsSeen', 1, { count: 100 })]);
 const fry = (over: Partial<BroodRow> = {}) =>
@@ -235,7 +244,11 @@ describe('one brood', () => {
   });
 
   it('that is over keeps its history and is compared with the next of its parents', async () => {
-    const before = row('First', [event('swimming', 60), event('counted', 59, { count: 30 }), event('ended', 5)]); // prettier-ignore
+    const before = row('First', [
+      event('swimming', 60),
+      event('counted', 59, { count: 30 }),
+      event('ended', 5),
+    ]);
     open([before, fry()], <BroodsScreen id="First" />);
     expect(await screen.findByText('it ended')).toBeTruthy();
     expect(screen.getByText('Clutches of these parents')).toBeTruthy();
@@ -316,8 +329,15 @@ describe('conditioning', () => {
     const added = diets[0]!.servings.find(({ foodId }) => foodId === 'f2')!;
     expect(added.days).toEqual([1, 3, 5, 7]);
     screen.unmount();
-    const now = { ...group, stage: 'conditioning', diet: { ...group.diet, servings: diets[0]!.servings } }; // prettier-ignore
-    open([], <ConditionScreen group="g1" />, { ...more, 'GET /api/groups': { items: [now], next: null } }); // prettier-ignore
+    const now = {
+      ...group,
+      stage: 'conditioning',
+      diet: { ...group.diet, servings: diets[0]!.servings },
+    };
+    open([], <ConditionScreen group="g1" />, {
+      ...more,
+      'GET /api/groups': { items: [now], next: null },
+    });
     fireEvent.press(await screen.findByLabelText('Back to the usual'));
     await waitFor(() => expect(diets).toHaveLength(2));
     expect(diets[1]!.servings.map(({ id }) => id)).toEqual(

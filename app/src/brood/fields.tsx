@@ -4,7 +4,16 @@ import type { BroodFields } from '@open-larder/contract';
 import { EGG_CARES, FIRST_FOODS, FIRST_WATERS, RAISINGS } from '@open-larder/core/brood/vocabulary';
 import { View } from 'react-native';
 import { useWords, type HouseData } from '../store';
-import { Disclosure, Field, lowerFirst, NumberField, Picker, Text, upperFirst } from '../ui';
+import {
+  Disclosure,
+  Field,
+  lowerFirst,
+  NumberField,
+  Picker,
+  Text,
+  upperFirst,
+  type Faults,
+} from '../ui';
 import { wayOf } from './useBroods';
 import { EGG_WORDS, FOOD_WORDS, RAISING_WORDS, WATER_WORDS } from './words';
 
@@ -14,7 +23,6 @@ export type BroodDraft = Omit<BroodFields, 'version'>;
 export function defaultsOf(
   way: Way | undefined,
 ): Pick<BroodDraft, 'raising' | 'eggCare' | 'firstWater' | 'firstFood'> {
-  // prettier-ignore
   const breeding = way?.breeding;
   return {
     raising: way?.parents === 'pull' ? 'apart' : 'with',
@@ -33,7 +41,7 @@ export function defaultsOf(
 
 interface Props {
   draft: BroodDraft;
-  faults: Readonly<Record<string, string>>;
+  faults: Faults;
   ways: readonly Way[];
   species: Species | null;
   data: HouseData | null;
@@ -97,7 +105,10 @@ export function BroodFieldsInput({ draft, faults, ways, species, data, onChange 
             label="Way of life"
             value={draft.breeding ?? ''}
             picks={[
-              { value: '', title: species ? `As usual: ${species.breeding}` : 'As usual for the species' }, // prettier-ignore
+              {
+                value: '',
+                title: species ? `As usual: ${species.breeding}` : 'As usual for the species',
+              },
               ...ways.map(({ breeding, parentsRule }) => ({
                 value: breeding,
                 title: upperFirst(breeding),

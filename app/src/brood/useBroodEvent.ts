@@ -1,7 +1,7 @@
 import type { BroodEventCreate, Problem } from '@open-larder/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { api, useHand, useNow } from '../store';
-import { useSay } from '../ui';
+import { useSay, faultsOf, type Faults } from '../ui';
 
 export type Said = BroodEventCreate extends infer E
   ? E extends BroodEventCreate
@@ -21,7 +21,7 @@ export function useBroodEvent(): (
   broodId: string,
   event: Said,
   says: string,
-) => Promise<Readonly<Record<string, string>> | null> {
+) => Promise<Faults | null> {
   const say = useSay();
   const now = useNow();
   const hand = useHand();
@@ -30,12 +30,20 @@ export function useBroodEvent(): (
   return async (broodId, event, says) => {
     const id = uuidv7();
     const at = new Date().toISOString();
-    const body = { day: now.day, note: '', tubId: null, ...event, id, at, hand } as BroodEventCreate; // prettier-ignore
+    const body = {
+      day: now.day,
+      note: '',
+      tubId: null,
+      ...event,
+      id,
+      at,
+      hand,
+    } as BroodEventCreate;
     const done = await add({ params: { id: broodId }, body });
     if (done.error) {
       const { errors, title, detail } = done.error as Problem;
       say(errors ? title : detail, { tone: 'fault' });
-      return Object.fromEntries((errors ?? []).map(({ path, message }) => [path, message]));
+      return faultsOf(done.error as Problem);
     }
     say(says, {
       undo: () =>

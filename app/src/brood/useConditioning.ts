@@ -108,7 +108,15 @@ export function useConditioning(data: HouseData) {
     });
     if (!well(made)) return null;
     const at = new Date().toISOString();
-    const body = { id: uuidv7(), kind: 'conditioned' as const, day: now.day, at, hand, note: '', tubId }; // prettier-ignore
+    const body = {
+      id: uuidv7(),
+      kind: 'conditioned' as const,
+      day: now.day,
+      at,
+      hand,
+      note: '',
+      tubId,
+    };
     return well(await note({ params: { id }, body })) ? id : null;
   };
 

@@ -91,7 +91,6 @@ export function sayEvent(
   tubName: (id: string) => string,
   foodName: (key: string) => string,
 ): string {
-  // prettier-ignore
   const { kind, count, lengthMm, shortMm, longMm, tempC, share, toTubId, foodKey } = event;
   const parts: string[] = [];
   if (count !== null) parts.push(String(count));
@@ -109,7 +108,10 @@ export function sayEvent(
 
 /** The schools, each with what speaks for it. */
 export const RAISING_WORDS: Record<Raising, [string, string]> = {
-  with: ['With the parents', 'The parents lead and guard them; nothing has to be moved, and some are eaten.'], // prettier-ignore
+  with: [
+    'With the parents',
+    'The parents lead and guard them; nothing has to be moved, and some are eaten.',
+  ],
   apart: ['Apart from them', 'None is eaten, and their food and water are yours to mind.'],
 };
 export const EGG_WORDS: Record<EggCare, [string, string]> = {
@@ -124,7 +126,10 @@ export const WATER_WORDS: Record<FirstWater, [string, string]> = {
   grown: ['Of a grown tank', 'It carries film and small life from the first hour. Never raw tap.'],
 };
 export const FOOD_WORDS: Record<FirstFood, [string, string]> = {
-  smallest: ['The smallest first', 'Infusoria or small worms until brine shrimp fits: none starves beside food that is too large.'], // prettier-ignore
+  smallest: [
+    'The smallest first',
+    'Infusoria or small worms until brine shrimp fits: none starves beside food that is too large.',
+  ],
   shrimp: [
     'Brine shrimp at once',
     'Fewer cultures to keep; right where it fits from the first day.',

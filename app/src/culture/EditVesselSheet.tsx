@@ -2,8 +2,8 @@ import type { Problem } from '@open-larder/contract';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { api } from '../store';
-import { Button, Sheet, Text, useSay } from '../ui';
-import { faultsOf, VesselFieldsInput, type Draft, type Faults } from './fields';
+import { Button, faultsOf, Sheet, Text, useSay, type Faults } from '../ui';
+import { VesselFieldsInput, type Draft } from './fields';
 import type { Culture } from './useCultures';
 
 /** Correct what is said of a vessel. What happened to it is corrected by undoing it. */

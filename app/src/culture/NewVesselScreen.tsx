@@ -23,8 +23,10 @@ import {
   Stepper,
   Text,
   useSay,
+  faultsOf,
+  type Faults,
 } from '../ui';
-import { faultsOf, VesselFieldsInput, type Draft, type Faults } from './fields';
+import { VesselFieldsInput, type Draft } from './fields';
 import { saySizes } from './KindCard';
 import { useCultures, type Culture, type Cultures } from './useCultures';
 

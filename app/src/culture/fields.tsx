@@ -1,18 +1,12 @@
 import type { CultureKind } from '@open-larder/catalogue/cultures';
-import type { FoodRow, Problem, VesselFields } from '@open-larder/contract';
+import type { FoodRow, VesselFields } from '@open-larder/contract';
 import { useWords } from '../store';
-import { Field, NumberField, Picker } from '../ui';
+import { Field, NumberField, Picker, type Faults } from '../ui';
 
 export type Draft = Omit<VesselFields, 'version' | 'measure' | 'tempC'> & {
   measure: number | null;
   tempC: number | null;
 };
-export type Faults = Readonly<Record<string, string>>;
-
-/** What the server found wrong, by field. */
-export const faultsOf = (problem: Problem): Faults =>
-  Object.fromEntries((problem.errors ?? []).map(({ path, message }) => [path, message]));
-
 interface Props {
   kind: CultureKind;
   draft: Draft;

@@ -64,18 +64,11 @@ export function Ladder({ label, days, today, hatch, swim, mouthsUm, rungs, dates
     up: number,
     tone: string,
     anchor: 'start' | 'end' | 'middle' = 'start',
-  ) =>
-    // prettier-ignore
-    <SvgText
-      x={at}
-      y={up}
-      fontSize={11}
-      fontFamily={FONTS.text}
-      fill={tone}
-      textAnchor={anchor}
-    >
+  ) => (
+    <SvgText x={at} y={up} fontSize={11} fontFamily={FONTS.text} fill={tone} textAnchor={anchor}>
       {text}
-    </SvgText>;
+    </SvgText>
+  );
   return (
     <Svg width={width} height={height} role="img" aria-label={label}>
       {TICKS_UM.map((um) => (
@@ -127,9 +120,15 @@ export function Ladder({ label, days, today, hatch, swim, mouthsUm, rungs, dates
               rx={2}
               fill={now ? c.roe : c.family.wriggle}
             />
-            {words(name, roomy ? x(from) + 2 : x(from) - 4, middle - PLANK / 2 - 4, c.ink, roomy ? 'start' : 'end')}
+            {words(
+              name,
+              roomy ? x(from) + 2 : x(from) - 4,
+              middle - PLANK / 2 - 4,
+              c.ink,
+              roomy ? 'start' : 'end',
+            )}
           </Fragment>
-        ); // prettier-ignore
+        );
       })}
       {tails.map(({ key, from, tail }, row) => {
         const line = STAGES + 56 + row * TAIL;
@@ -159,7 +158,7 @@ export function Ladder({ label, days, today, hatch, swim, mouthsUm, rungs, dates
               ? words(tail!.says, x(from) + 6, line + 4, c.ink)
               : words(tail!.says, x(from) - 4, line - 7, c.ink, 'end')}
           </Fragment>
-        ); // prettier-ignore
+        );
       })}
       {today >= 0 && today <= days ? (
         <G>

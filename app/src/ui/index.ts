@@ -3,6 +3,7 @@ export { Card } from './Card';
 export { Choice, Choices, type Option } from './Choice';
 export { DateField } from './DateField';
 export { Disclosure } from './Disclosure';
+export { faultsOf, type Faults } from './faultsOf';
 export { FaultLine } from './FaultLine';
 export { Field } from './Field';
 export { FramedRow } from './FramedRow';

@@ -112,7 +112,12 @@ describe('young fish', () => {
 });
 
 describe('the ladder', () => {
-  const prey = (key: string, minUm: number, maxUm: number): Prey => ({ key, name: key, minUm, maxUm }); // prettier-ignore
+  const prey = (key: string, minUm: number, maxUm: number): Prey => ({
+    key,
+    name: key,
+    minUm,
+    maxUm,
+  });
   const preys = [
     prey('shrimp', 170, 220),
     prey('infusoria', 30, 200),

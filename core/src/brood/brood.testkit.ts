@@ -36,7 +36,9 @@ export const tub = (over: Partial<BroodTub> = {}): BroodTub => ({
 /** A live food of the catalogue, which stands in the house or is to be started first. */
 export function liveFood(key: string, over: Partial<BroodFood> = {}): BroodFood {
   const kind = cultures.find((one) => one.key === key)!;
-  const { unitName, unitPlural, unitMassG, unitStep, ...food } = foods.find((one) => one.key === kind.foodKey)!; // prettier-ignore
+  const { unitName, unitPlural, unitMassG, unitStep, ...food } = foods.find(
+    (one) => one.key === kind.foodKey,
+  )!;
   return {
     key,
     name: kind.name,

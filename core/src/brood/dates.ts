@@ -54,7 +54,8 @@ export function stagesOf(
     return [...waited(way, spawnedOn ?? pairedOn, spawnedOn)];
   }
   const usualHatch = hatching(eggs, () => usualC).hatch.day;
-  const base = spawnedOn ?? (hatchedOn === null ? null : addDays(hatchedOn, -Math.round(usualHatch))); // prettier-ignore
+  const base =
+    spawnedOn ?? (hatchedOn === null ? null : addDays(hatchedOn, -Math.round(usualHatch)));
   if (base === null) return swims;
   const since = (day: string | null) => (day === null ? null : Math.max(0, daysBetween(base, day)));
   const hatched = since(hatchedOn);

@@ -1,5 +1,14 @@
 import fc from 'fast-check';
-import { broodWork, conditioned, litresFor, raisable, safeBesideCm, spreadOf, standOfBrood, wantsSorting } from '.'; // prettier-ignore
+import {
+  broodWork,
+  conditioned,
+  litresFor,
+  raisable,
+  safeBesideCm,
+  spreadOf,
+  standOfBrood,
+  wantsSorting,
+} from '.';
 import { broodOf, told, tub } from './brood.testkit';
 
 describe('conditioning', () => {
@@ -69,7 +78,13 @@ describe('what a house can raise', () => {
     litresPerTub: 20,
   };
   it('is the least of litres, food and minutes', () => {
-    expect(raisable(house)).toEqual({ count: 120, limit: 'minutes', byLitres: 200, byFood: 200, byMinutes: 120 }); // prettier-ignore
+    expect(raisable(house)).toEqual({
+      count: 120,
+      limit: 'minutes',
+      byLitres: 200,
+      byFood: 200,
+      byMinutes: 120,
+    });
     expect(raisable({ ...house, litres: 20 })).toMatchObject({ count: 40, limit: 'litres' });
     expect(raisable({ ...house, liveKj: 1 })).toMatchObject({ count: 10, limit: 'food' });
     expect(() => raisable({ ...house, targetCm: 0 })).toThrow(RangeError);
@@ -85,7 +100,9 @@ describe('tubs', () => {
     expect(spreadOf({ measured })).toBeCloseTo(8 / 3.08 / 10, 9);
     expect(wantsSorting({ measured, sortedOn: null })).toBe(true);
     expect(wantsSorting({ measured, sortedOn: '2026-03-06' })).toBe(false);
-    expect(wantsSorting({ measured: { ...measured, shortMm: 9, longMm: 11 }, sortedOn: null })).toBe(false); // prettier-ignore
+    expect(
+      wantsSorting({ measured: { ...measured, shortMm: 9, longMm: 11 }, sortedOn: null }),
+    ).toBe(false);
     expect(spreadOf({ measured: { ...measured, shortMm: null } })).toBeNull();
   });
   it('are too small for many that are long', () => {

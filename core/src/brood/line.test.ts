@@ -18,7 +18,10 @@ describe('a line of events', () => {
     [3, 'larvae'],
     [6, 'fry'],
   ])('on day %d of March stands as %s', (day, phase) => {
-    expect(broodOn([told('paired', '2026-02-20'), ...line], on(day) < on(1) ? '2026-02-28' : on(day)).phase).toBe(phase); // prettier-ignore
+    expect(
+      broodOn([told('paired', '2026-02-20'), ...line], on(day) < on(1) ? '2026-02-28' : on(day))
+        .phase,
+    ).toBe(phase);
   });
 
   it('is the same whatever the order in which it was told', () => {

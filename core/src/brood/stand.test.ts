@@ -52,7 +52,16 @@ describe('how a brood stands', () => {
   });
 
   it('feeds what is there in place of what is not yet, and says where nothing is', () => {
-    const powder = { ...liveFood('brine-shrimp'), key: 'powder', name: 'Powder', live: false, kindKey: null, animalUg: null, minUm: 50, maxUm: 200 }; // prettier-ignore
+    const powder = {
+      ...liveFood('brine-shrimp'),
+      key: 'powder',
+      name: 'Powder',
+      live: false,
+      kindKey: null,
+      animalUg: null,
+      minUm: 50,
+      maxUm: 200,
+    };
     const none = liveFood('brine-shrimp', { there: false });
     const told_ = stand(fry({ foods: [none, powder] }));
     expect(told_.rungs.map(({ key }) => key)).toEqual(['brine-shrimp']);
@@ -77,7 +86,10 @@ describe('how a brood stands', () => {
     const plain = stand(fry()).rungs.find(({ key }) => key === 'moina')!;
     for (const by of [-3, 4]) {
       const day = addDays(plain.from, by);
-      const task = fry({ today: day, events: [...fry().events, told('took', day, { foodKey: 'moina' })] }); // prettier-ignore
+      const task = fry({
+        today: day,
+        events: [...fry().events, told('took', day, { foodKey: 'moina' })],
+      });
       const rung = stand(task).rungs.find(({ key }) => key === 'moina')!;
       expect(rung).toMatchObject({ from: day, taken: true });
       expect(stand(task).feeds.map(({ key }) => key)).toContain('moina');
@@ -101,7 +113,10 @@ describe('how a brood stands', () => {
     const shrimp = [liveFood('brine-shrimp')];
     const at = (day: number) => grams(fry({ today: on(day), foods: shrimp }));
     expect(at(20)).toBeGreaterThan(at(9));
-    const half = fry({ foods: shrimp, events: [told('swimming', laid), told('counted', laid, { count: 20 })] }); // prettier-ignore
+    const half = fry({
+      foods: shrimp,
+      events: [told('swimming', laid), told('counted', laid, { count: 20 })],
+    });
     expect(at(9) / grams(half)).toBeCloseTo(2, 9);
     expect(stand(half).feeds[0]!.unitsPerMeal).toBeGreaterThan(0);
   });
@@ -121,7 +136,9 @@ describe('how a brood stands', () => {
   it('goes on from a length that was measured, in its tub and for the brood', () => {
     const plain = stand(fry());
     const longer = plain.lengthCm! * 10 + 2;
-    const measured = fry({ events: [...fry().events, told('measured', on(9), { lengthMm: longer })] }); // prettier-ignore
+    const measured = fry({
+      events: [...fry().events, told('measured', on(9), { lengthMm: longer })],
+    });
     expect(stand(measured).lengthCm).toBeCloseTo(longer / 10, 6);
     expect(stand(measured).tubs[0]!.lengthCm).toBeCloseTo(longer / 10, 6);
     expect(stand(measured).target! < plain.target!).toBe(true);
@@ -213,7 +230,9 @@ describe('odd cases of a brood', () => {
     const foods = [liveFood('brine-shrimp', { there: false, leadDays: 2 })];
     const before = stand(broodOf(KILLI, { events, foods, today: on(10) }));
     const early = addDays(before.next!.day, -1);
-    const after = stand(broodOf(KILLI, { events: [...events, told('hatched', early)], foods, today: early })); // prettier-ignore
+    const after = stand(
+      broodOf(KILLI, { events: [...events, told('hatched', early)], foods, today: early }),
+    );
     expect(after.swim!.day < before.swim!.day).toBe(true);
     expect(after.rungs[0]!.startBy! < before.rungs[0]!.startBy!).toBe(true);
   });
@@ -221,7 +240,10 @@ describe('odd cases of a brood', () => {
   it.each(['eggsEaten', 'swallowed', 'ended'] as const)(
     '%s ends it: nothing more is asked',
     (kind) => {
-      const task = broodOf(KILLI, { events: [told('spawned', laid), told(kind, on(3))], today: on(4) }); // prettier-ignore
+      const task = broodOf(KILLI, {
+        events: [told('spawned', laid), told(kind, on(3))],
+        today: on(4),
+      });
       const told_ = stand(task);
       expect(told_.state.phase).toBe('over');
       expect(told_.next).toBeNull();
@@ -256,7 +278,10 @@ describe('odd cases of a brood', () => {
   });
 
   it('swimming that was seen without hatching counts, and laying is not needed', () => {
-    const task = broodOf(KILLI, { events: [told('spawned', laid), told('swimming', on(14))], today: on(20) }); // prettier-ignore
+    const task = broodOf(KILLI, {
+      events: [told('spawned', laid), told('swimming', on(14))],
+      today: on(20),
+    });
     expect(stand(task).swim).toMatchObject({ day: on(14), seen: true });
     expect(stand(task).next).toBeNull();
   });
@@ -291,7 +316,11 @@ describe('other ways of life', () => {
   });
 
   it('a brooder holds until she releases, later than the eggs hatch', () => {
-    const task = broodOf('labidochromis-caeruleus', { eggCare: 'released',  events: [told('spawned', laid)], today: on(2) }); // prettier-ignore
+    const task = broodOf('labidochromis-caeruleus', {
+      eggCare: 'released',
+      events: [told('spawned', laid)],
+      today: on(2),
+    });
     // Nobody sees them hatch in her mouth: what is waited for is that she lets them go.
     expect(stand(task).stages.map(({ stage }) => stage)).toEqual(['swim']);
     expect(daysBetween(laid, stand(task).next!.day)).toBeGreaterThan(15);

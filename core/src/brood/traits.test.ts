@@ -48,7 +48,9 @@ describe('what a brood is reckoned with', () => {
       const lengthOn = (day: number) => youngLengthCm(traits, day, one.tempOptC);
       const rungs = ladderOf(lengthOn, one.gapeShare, preys, 120);
       expect(rungs.length).toBeGreaterThan(0);
-      expect(rungs.map(({ from }) => from)).toEqual(rungs.map(({ from }) => from).sort((a, b) => a - b)); // prettier-ignore
+      expect(rungs.map(({ from }) => from)).toEqual(
+        rungs.map(({ from }) => from).sort((a, b) => a - b),
+      );
     }
   });
 });

@@ -57,7 +57,13 @@ export function tubsOf(
       age === null || age < 0 ? null : growth.lengthCm(age, growth.ahead(stands.measured));
     // Where nobody counted, the first tub has them all.
     const share =
-      state.count === null ? (tub.id === first.id ? 1 : 0) : state.count === 0 ? 0 : (stands.count ?? 0) / state.count; // prettier-ignore
+      state.count === null
+        ? tub.id === first.id
+          ? 1
+          : 0
+        : state.count === 0
+          ? 0
+          : (stands.count ?? 0) / state.count;
     const water = {
       litres: tub.litres,
       ph: Math.max(LEAST_PH, tub.ph ?? LEAST_PH),

@@ -119,14 +119,27 @@ function fastWork({ way, raising, today }: BroodTask, { state, swim }: BroodStan
   const since = swim?.seen ? daysBetween(swim.day, today) : null;
   const after = since !== null && since >= 0 && since < RECOVER_DAYS;
   if (!after || way.recovers === null || (raising === 'apart' && way.parents === 'pull')) return [];
-  return [plain('recover', `The parents: ${way.recovers}`, `They fasted; ${RECOVER_DAYS - since} days more.`)]; // prettier-ignore
+  return [
+    plain(
+      'recover',
+      `The parents: ${way.recovers}`,
+      `They fasted; ${RECOVER_DAYS - since} days more.`,
+    ),
+  ];
 }
 
 function parentsWork({ way, raising }: BroodTask, { state }: BroodStand): BroodWork[] {
   const spawned = state.spawnedOn !== null || state.swimmingOn !== null;
   if (!spawned || state.parentsMovedOn !== null || raising !== 'apart') return [];
   if (way.parents !== 'pull') return [];
-  return [plain('parents', `The parents: ${way.parentsRule}`, `Their way of life: ${way.breeding}.`, true)]; // prettier-ignore
+  return [
+    plain(
+      'parents',
+      `The parents: ${way.parentsRule}`,
+      `Their way of life: ${way.breeding}.`,
+      true,
+    ),
+  ];
 }
 
 /** Eggs that nobody fans but the keeper. */
@@ -173,11 +186,13 @@ function feedWork({ state, feeds, firstFood, gapDays, swim }: BroodStand): Brood
     work.push(
       plain(
         'firstFood',
-        firstFood === 'film' ? 'They graze the film of a grown tank' : 'Nothing on the shelf fits their mouth',
+        firstFood === 'film'
+          ? 'They graze the film of a grown tank'
+          : 'Nothing on the shelf fits their mouth',
         `${gapDays} days from swimming free until something does: infusoria, or powder under 100 µm.`,
         firstFood !== 'film' && swim?.seen === true,
       ),
-    ); // prettier-ignore
+    );
   }
   for (const feed of feeds) {
     const { name, meals, mealsWanted, unitsPerMeal, unit, animalsPerMeal, instead } = feed;
@@ -332,7 +347,6 @@ function homeWork({ today, species }: BroodTask, stand: BroodStand): BroodWork[]
     state.parentsMovedOn !== null &&
     lengthCm < safe * 1.1
   ) {
-    // prettier-ignore
     work.push(
       plain(
         'home',

@@ -63,7 +63,14 @@ describe('what a tank really makes and takes', () => {
   });
 
   it('takes two tests of one day as one moment', () => {
-    const fit = fitWater([{ day: 3, mgL: 20 }, { day: 3, mgL: 25 }], food, []); // prettier-ignore
+    const fit = fitWater(
+      [
+        { day: 3, mgL: 20 },
+        { day: 3, mgL: 25 },
+      ],
+      food,
+      [],
+    );
     expect(fit.spans).toBe(0);
   });
 });

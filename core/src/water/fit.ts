@@ -47,7 +47,14 @@ export function fitWater(
   const first = solve(all);
   // A test that does not fit is in two spans: asked about, and not believed until it is confirmed.
   const odd = oddOf(tests, all, first);
-  const kept = odd.length > 0 ? spansOf(tests.filter((_, at) => !odd.includes(at)), foodAdds, changes) : all; // prettier-ignore
+  const kept =
+    odd.length > 0
+      ? spansOf(
+          tests.filter((_, at) => !odd.includes(at)),
+          foodAdds,
+          changes,
+        )
+      : all;
   return { ...solve(kept), odd, spans: kept.length };
 }
 
@@ -75,7 +82,12 @@ function spansOf(
       .filter(({ day }) => day >= from.day && day < end.day)
       .map((change) => ({ ...change, day: change.day - from.day }));
     const last = (start: number, adds: (day: number) => number, source: boolean) =>
-      sawTooth(start + FAR, days, adds, within.map((one) => ({ ...one, sourceMgL: (source ? one.sourceMgL : 0) + FAR }))).at(-1)!.after - FAR; // prettier-ignore
+      sawTooth(
+        start + FAR,
+        days,
+        adds,
+        within.map((one) => ({ ...one, sourceMgL: (source ? one.sourceMgL : 0) + FAR })),
+      ).at(-1)!.after - FAR;
     const plain = last(from.mgL, () => 0, true);
     spans.push({
       to,
@@ -115,7 +127,11 @@ function solve(spans: readonly Span[]): Omit<WaterFit, 'odd' | 'spans'> {
   };
 }
 
-function oddOf(tests: readonly WaterTest[], spans: readonly Span[], fit: ReturnType<typeof solve>): number[] {
+function oddOf(
+  tests: readonly WaterTest[],
+  spans: readonly Span[],
+  fit: ReturnType<typeof solve>,
+): number[] {
   const off = new Map(
     spans.map(({ to, rose, byFood, byUptake, sd }) => [
       to,
@@ -129,7 +145,7 @@ function oddOf(tests: readonly WaterTest[], spans: readonly Span[], fit: ReturnT
     if (out === undefined) return at === tests.length - 1 ? [at] : [];
     return Math.sign(out) !== Math.sign(into) && Math.abs(out) > ODD_FROM / 2 ? [at] : [];
   });
-} // prettier-ignore
+}
 
 /** What is forecast of a day, with the band that holds it nine times of ten. */
 export interface WaterDay {
@@ -155,13 +171,23 @@ export function forecastWater(
   changes: readonly Change[],
 ): WaterDay[] {
   const start = last ?? changes[0]?.sourceMgL ?? 0;
-  const mean = sawTooth(start, days, (day) => fit.production * foodAdds(day) - fit.uptakeMgL, changes); // prettier-ignore
+  const mean = sawTooth(
+    start,
+    days,
+    (day) => fit.production * foodAdds(day) - fit.uptakeMgL,
+    changes,
+  );
   const none = changes.map((change) => ({ ...change, sourceMgL: FAR }));
   const per = (adds: (day: number) => number) =>
     sawTooth(FAR, days, adds, none).map(({ before }) => before - FAR);
   const byFood = per(foodAdds);
   const byUptake = per(() => -1);
-  const byStart = sawTooth(1, days, () => 0, changes.map((one) => ({ ...one, sourceMgL: 0 }))); // prettier-ignore
+  const byStart = sawTooth(
+    1,
+    days,
+    () => 0,
+    changes.map((one) => ({ ...one, sourceMgL: 0 })),
+  );
   const sd0 = testSd(start);
   return mean.map(({ before, after }, day) => {
     const variance =

@@ -33,7 +33,11 @@ describe('a tank that ripens', () => {
         fc.double({ min: 0.0001, max: 1, noNaN: true }),
         fc.integer({ min: 1, max: 60 }),
         (adds, tempC, begun, count) => {
-          const { tan, nitrite, nitrate } = ripening(count, { tempC, begun, addsOn: () => adds }).at(-1)!; // prettier-ignore
+          const { tan, nitrite, nitrate } = ripening(count, {
+            tempC,
+            begun,
+            addsOn: () => adds,
+          }).at(-1)!;
           expect(tan + nitrite + nitrate).toBeCloseTo(adds * count, 6);
           expect(Math.min(tan, nitrite, nitrate)).toBeGreaterThanOrEqual(0);
         },

@@ -37,7 +37,10 @@ const STEPS = 24;
  * Source: Monod growth of two groups of nitrifiers; rates are starting values. Nothing is lost: what was
  * added stands in one of the three, or went with the water.
  */
-export function ripening(days: number, { tempC, addsOn, begun, changes = [], sourceNitrateN = 0 }: Ripening): RipeningDay[] {
+export function ripening(
+  days: number,
+  { tempC, addsOn, begun, changes = [], sourceNitrateN = 0 }: Ripening,
+): RipeningDay[] {
   assertRange('water temperature in °C', tempC, 0, 40);
   assertRange('share of a grown filter', begun, 1e-6, 1);
   const warmth = Q10 ** ((Math.min(tempC, 30) - 25) / 10);
@@ -66,7 +69,7 @@ export function ripening(days: number, { tempC, addsOn, begun, changes = [], sou
     told.push({ tan, nitrite, nitrate });
   }
   return told;
-} // prettier-ignore
+}
 
 /** Bacteria after a step: they live in the filter, and no change of water takes them. */
 function grown(stock: number, there: number, half: number, rate: number): number {

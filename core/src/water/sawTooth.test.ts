@@ -1,5 +1,14 @@
 import fc from 'fast-check';
-import { addsFor, afterFillingUp, everyFor, peakOf, sawTooth, shareFor, troughOf, type Change } from '.'; // prettier-ignore
+import {
+  addsFor,
+  afterFillingUp,
+  everyFor,
+  peakOf,
+  sawTooth,
+  shareFor,
+  troughOf,
+  type Change,
+} from '.';
 
 const rhythm = { share: 0.25, everyDays: 7, sourceMgL: 10 };
 

@@ -100,7 +100,13 @@ describe('a brood', () => {
       ['Tub two', 20],
     ]);
     await told({ kind: 'lost', count: 5, tubId: second.id });
-    const measured = await told({ kind: 'measured', tubId: second.id, lengthMm: 9, shortMm: 5, longMm: 13 }); // prettier-ignore
+    const measured = await told({
+      kind: 'measured',
+      tubId: second.id,
+      lengthMm: 9,
+      shortMm: 5,
+      longMm: 13,
+    });
     expect(measured.stand.state.count).toBe(45);
     expect(measured.stand.tubs[1]).toMatchObject({ survival: 0.75, sort: true });
     expect(measured.stand.tubs[1]!.lengthCm).toBeCloseTo(0.9, 9);
@@ -138,7 +144,11 @@ describe('a brood', () => {
     ['a day that has not come', { day: '2026-04-01' }, 'day'],
     ['a count of nothing that died', { kind: 'lost', count: 0 }, 'count'],
     ['a tub of nobody', { tubId: uuidv7() }, 'tubId'],
-    ['a shortest that is longer', { kind: 'measured', lengthMm: 5, shortMm: 6, longMm: null }, 'shortMm'], // prettier-ignore
+    [
+      'a shortest that is longer',
+      { kind: 'measured', lengthMm: 5, shortMm: 6, longMm: null },
+      'shortMm',
+    ],
   ])('refuses %s', async (_, over, path) => {
     await begin().expect(201);
     const { body } = await happen({ day: TODAY, ...over }).expect(422);

@@ -52,7 +52,11 @@ export async function broodCard({ name, stand, work }: BroodRow): Promise<Uint8A
   for (const { name: food, from, to } of stand.rungs.slice(0, MOST_RUNGS)) {
     line(`${food}: from ${sayDay(from)}${to === null ? '' : ` until ${sayDay(to)}`}`);
   }
-  line('No food before they swim. Seasoned water of their warmth; no medicine but by its label.', QUIET, 8); // prettier-ignore
+  line(
+    'No food before they swim. Seasoned water of their warmth; no medicine but by its label.',
+    QUIET,
+    8,
+  );
   return pdf.save();
 }
 

@@ -1,6 +1,12 @@
 import type { BroodRow } from '@open-larder/contract';
 import { addDays, daysBetween } from '@open-larder/core';
-import { sampleBrood, sampleBroodEvent, sampleBroodTub, sampleVessel, smallHouse } from '../testing/samples'; // prettier-ignore
+import {
+  sampleBrood,
+  sampleBroodEvent,
+  sampleBroodTub,
+  sampleVessel,
+  smallHouse,
+} from '../testing/samples';
 import { startTestServer, type TestServer } from '../testing/testServer';
 
 /** Broods of four ways of life, run day by day through the product on a clock of their own. */
@@ -18,10 +24,40 @@ interface Case {
 
 const asExpected: Case['seen'] = (expected) => expected;
 const CASES: [string, Case][] = [
-  ['an egg scatterer', { speciesKey: 'danio-rerio', tempC: 26, eggCare: 'moved', seen: asExpected, count: 150 }], // prettier-ignore
-  ['a bubble-nester, a day early', { speciesKey: 'trichopodus-leerii', tempC: 28, eggCare: 'left', seen: ({ hatch, swim }) => ({ hatch: hatch === null ? null : hatch - 1, swim: swim - 1 }), count: 300 }], // prettier-ignore
-  ['a plant spawner, two days late', { speciesKey: 'fundulopanchax-gardneri', tempC: 23, eggCare: 'moved', seen: ({ hatch, swim }) => ({ hatch: hatch === null ? null : hatch + 2, swim: swim + 2 }), count: 40 }], // prettier-ignore
-  ['a mouth-brooder', { speciesKey: 'labidochromis-caeruleus', tempC: 26, eggCare: 'released', seen: asExpected, count: 18 }], // prettier-ignore
+  [
+    'an egg scatterer',
+    { speciesKey: 'danio-rerio', tempC: 26, eggCare: 'moved', seen: asExpected, count: 150 },
+  ],
+  [
+    'a bubble-nester, a day early',
+    {
+      speciesKey: 'trichopodus-leerii',
+      tempC: 28,
+      eggCare: 'left',
+      seen: ({ hatch, swim }) => ({ hatch: hatch === null ? null : hatch - 1, swim: swim - 1 }),
+      count: 300,
+    },
+  ],
+  [
+    'a plant spawner, two days late',
+    {
+      speciesKey: 'fundulopanchax-gardneri',
+      tempC: 23,
+      eggCare: 'moved',
+      seen: ({ hatch, swim }) => ({ hatch: hatch === null ? null : hatch + 2, swim: swim + 2 }),
+      count: 40,
+    },
+  ],
+  [
+    'a mouth-brooder',
+    {
+      speciesKey: 'labidochromis-caeruleus',
+      tempC: 26,
+      eggCare: 'released',
+      seen: asExpected,
+      count: 18,
+    },
+  ],
 ];
 
 const LAID = '2026-03-01';

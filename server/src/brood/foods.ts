@@ -62,7 +62,9 @@ function liveFood(
     shelf.find(({ copiedFrom }) => copiedFrom === kind.foodKey);
   const told = food ?? (generic ? fieldsOfGeneric(generic) : null);
   if (!told) return [];
-  const gives = mine.some(({ stand }) => !GIVES_NOTHING.has(stand.state) && stand.state !== 'building'); // prettier-ignore
+  const gives = mine.some(
+    ({ stand }) => !GIVES_NOTHING.has(stand.state) && stand.state !== 'building',
+  );
   return [
     {
       key: kind.key,
