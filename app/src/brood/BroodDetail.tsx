@@ -102,6 +102,8 @@ function FeedsCard({ brood }: { brood: Brood }) {
       </Text>
     );
   }
+  // Why there is nothing stands among what is to do.
+  if (feeds.length === 0) return null;
   return (
     <View style={{ gap: 8 }}>
       <Text look="subtitle">Today’s food</Text>

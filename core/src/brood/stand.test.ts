@@ -213,7 +213,13 @@ describe('any brood', () => {
         const told_ = stand(task);
         expect(told_.lengthCm).toBeGreaterThan(0);
         for (const feed of told_.feeds) expect(Number.isFinite(feed.gramsPerDay)).toBe(true);
-        expect(broodWork(task, told_).length).toBeGreaterThan(0);
+        const asked = broodWork(task, told_).map(({ what }) => what);
+        expect(asked.length).toBeGreaterThan(0);
+        // Those that have grown up are no fry to be fed by the drop.
+        if (daysAgo === 5000) {
+          expect(asked).toContain('home');
+          expect(asked).not.toContain('firstFood');
+        }
       }
     }
   });

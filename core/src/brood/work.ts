@@ -3,7 +3,7 @@ import { daysBetween } from '../round';
 import { sayNumber } from '../units';
 import { sayAnimals } from './portion';
 import { safeBesideCm } from './raise';
-import type { BroodStand, BroodTask } from './stand';
+import { LADDER_DAYS, type BroodStand, type BroodTask } from './stand';
 import type { TubStand } from './tubs';
 import type { BroodWorkKind } from './vocabulary';
 
@@ -83,7 +83,11 @@ function conditioningWork(task: BroodTask, { state }: BroodStand): BroodWork[] {
   }
   if (day % 2 === 0) {
     work.push(
-      plain('live', 'Live food for the pair today', `Every other day; ${left} days more of it.`),
+      plain(
+        'live',
+        'Live food for the pair today',
+        `Every other day; ${sayDays(left)} more of it.`,
+      ),
     );
   }
   return work;
@@ -123,7 +127,7 @@ function fastWork({ way, raising, today }: BroodTask, { state, swim }: BroodStan
     plain(
       'recover',
       `The parents: ${way.recovers}`,
-      `They fasted; ${RECOVER_DAYS - since} days more.`,
+      `They fasted; ${sayDays(RECOVER_DAYS - since)} more.`,
     ),
   ];
 }
@@ -179,8 +183,17 @@ const EXPECTS = {
   born: 'Look for young',
 } as const;
 
-function feedWork({ state, feeds, firstFood, gapDays, swim }: BroodStand): BroodWork[] {
+function feedWork({ state, feeds, firstFood, gapDays, swim, ageDays }: BroodStand): BroodWork[] {
   if (state.phase !== 'fry') return [];
+  if (ageDays !== null && ageDays >= LADDER_DAYS) {
+    return [
+      plain(
+        'home',
+        'They are past the ladder: make them a group with a plan, and end the line',
+        `They have swum for ${ageDays} days, and eat as the others of their kind.`,
+      ),
+    ];
+  }
   const work: BroodWork[] = [];
   if (feeds.length === 0) {
     work.push(
