@@ -1,4 +1,5 @@
 import type { BroodRow } from '@open-larder/contract';
+import { PDFDocument } from 'pdf-lib';
 import { v7 as uuidv7 } from 'uuid';
 import {
   sampleBrood,
@@ -120,6 +121,23 @@ describe('a brood', () => {
       .put(`/api/brood-tubs/${second.id}`)
       .send({ ...second, litres: 30, version: 1 })
       .expect(409);
+  });
+
+  it('has a card of one page for its tub, before there is anything to feed and after', async () => {
+    await begin({ name: 'A name as long as anybody may give to a brood of theirs, so' }).expect(
+      201,
+    );
+    const page = async () => {
+      const { body } = await house.ask.get(`/api/broods/${brood.id}/card`).expect(200);
+      expect(body.fileName).toMatch(/^a-name-as-long.*-card\.pdf$/);
+      const pdf = await PDFDocument.load(Buffer.from(body.base64, 'base64'));
+      expect(pdf.getPageCount()).toBe(1);
+      return pdf.getPage(0).getSize();
+    };
+    expect((await page()).width).toBeGreaterThan((await page()).height);
+    await told({ kind: 'swimming', day: '2026-03-02' });
+    await told({ kind: 'counted', count: 50 });
+    await page();
   });
 
   it('may be corrected, by one at a time', async () => {

@@ -1,5 +1,6 @@
 import { cutPage, readCursor } from '../db';
 import { refuseAhead } from '../household/ahead';
+import { todayOf } from '../household/store';
 import type { Handlers } from '../http/mount';
 import { notFound } from '../http/problems';
 import { addBroodEvent, addTub, beginBrood, checkParents, undoBroodEvent } from './acts';
@@ -63,7 +64,7 @@ export const broodRoutes: Handlers = {
 
   async printBroodCard({ params }, { scope, catalogue, clock }) {
     const brood = await readBrood(scope, catalogue, clock, params.id);
-    const pdf = await broodCard(brood);
+    const pdf = await broodCard(brood, await todayOf(scope, clock));
     const fileName = `${brood.name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}-card.pdf`;
     return { fileName, base64: Buffer.from(pdf).toString('base64') };
   },
