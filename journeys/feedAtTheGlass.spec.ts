@@ -118,6 +118,8 @@ test('the day on one page, and a screen that suits the hand', async ({ page, dem
   await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByText('The settings are saved.')).toBeVisible();
   await page.goto(`${demo.url}/round`);
+  // What stands above the servings may come after them, and moves them down.
+  await page.waitForLoadState('networkidle');
   const serve = page.getByRole('button', { name: /^Served: / }).first();
   const box = (await serve.boundingBox())!;
   // Under the left thumb: on the left half of the card.
