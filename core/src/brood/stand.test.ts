@@ -185,6 +185,8 @@ describe('how a brood stands', () => {
     const { target, targetFrom, targetTo, targetCm } = stand(fry({ targetCm: 2 }));
     expect(targetCm).toBe(2);
     expect([targetFrom!, target!, targetTo!]).toEqual([targetFrom!, target!, targetTo!].sort());
+    const unseen = broodOf(KILLI, { events: [told('spawned', laid)], today: on(400) });
+    expect(works(unseen)).not.toContain('home');
     const soon = fry({ targetCm: 2, today: addDays(target!, -3) });
     expect(works(soon)).toContain('home');
     expect(stand(fry({ targetCm: 150 })).target).toBeNull();

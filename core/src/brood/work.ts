@@ -342,6 +342,8 @@ function lastCount({ events, today, tubs }: BroodTask, tub: TubStand, first: boo
 function homeWork({ today, species }: BroodTask, stand: BroodStand): BroodWork[] {
   const work: BroodWork[] = [];
   const { target, targetCm, lengthCm, state } = stand;
+  // Whom nobody saw swim nobody asks for, however long ago they should have.
+  if (state.phase !== 'fry') return work;
   if (target !== null && lengthCm !== null && daysBetween(today, target) <= HOME_AHEAD) {
     work.push(
       plain(
