@@ -1,3 +1,4 @@
+import { atRest } from './atRest';
 import { expect, test } from './product';
 
 test('a round at the glass: prepare, serve, watch, look, and read it in the records', async ({
@@ -119,7 +120,7 @@ test('the day on one page, and a screen that suits the hand', async ({ page, dem
   await expect(page.getByText('The settings are saved.')).toBeVisible();
   await page.goto(`${demo.url}/round`);
   // What stands above the servings may come after them, and moves them down.
-  await page.waitForLoadState('networkidle');
+  await atRest(page);
   const serve = page.getByRole('button', { name: /^Served: / }).first();
   const box = (await serve.boundingBox())!;
   // Under the left thumb: on the left half of the card.

@@ -1,4 +1,5 @@
 import type { APIRequestContext, Page } from '@playwright/test';
+import { atRest } from './atRest';
 import { expect, test } from './product';
 
 // What a trace keeps of the page would be measured with it.
@@ -54,7 +55,7 @@ test('a tap is answered at once on a slow phone', async ({ page, demo }) => {
   await page.goto(`${demo.url}/round`);
   const serve = page.getByRole('button', { name: /^Served: / });
   await expect(serve.first()).toBeVisible();
-  await page.waitForLoadState('networkidle');
+  await atRest(page);
   await slow(page);
   await watch(page);
   for (let tap = 0; tap < 5; tap += 1) {
@@ -123,7 +124,7 @@ test('a round of sixty tanks scrolls to its end', async ({ page, demo }) => {
   await fillHouse(page.request, demo.url);
   await page.goto(`${demo.url}/round`);
   await page.getByRole('tab', { name: /^After work/ }).click();
-  await page.waitForLoadState('networkidle');
+  await atRest(page);
   await watch(page);
   const list = page.getByRole('main');
   const box = (await list.boundingBox())!;
@@ -146,7 +147,7 @@ test('six weeks of live supply are worked out while the page stays quick', async
   await page.goto(`${demo.url}/larder/live/supply`);
   const told = page.getByText(/the worst day is met/).first();
   await expect(told).toBeVisible();
-  await page.waitForLoadState('networkidle');
+  await atRest(page);
   await watch(page);
   await page.getByRole('radio', { name: '99 of 100 times' }).click();
   await expect(page.getByRole('button', { name: 'Cancel' })).toBeVisible();

@@ -1,5 +1,6 @@
 import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
+import { atRest } from './atRest';
 
 /** One current picture of each main view, from the demo data. */
 interface Shot {
@@ -135,7 +136,7 @@ async function main(): Promise<void> {
     await page.getByRole('heading', { level: 1 }).waitFor();
     await page.getByLabel('Loading').first().waitFor({ state: 'detached' });
     await shot.before?.(page);
-    await page.waitForLoadState('networkidle');
+    await atRest(page);
     await page.evaluate(() => document.fonts.ready);
     await page.screenshot({ path: join(folder, `${shot.name}.png`), animations: 'disabled' });
     process.stdout.write(`  ${shot.name}.png\n`);

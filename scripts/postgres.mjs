@@ -44,9 +44,10 @@ function asDatabaseUser(program, args) {
 /**
  * A PostgreSQL of this checkout's own, on loopback, with a password of its own.
  * @param name folder of its data
+ * @param passing its data need not outlast the machine's power: it writes without waiting for the disk
  * @returns {url(database), ensure(database), stop()}
  */
-export async function startPostgres(name, port) {
+export async function startPostgres(name, port, { passing = false } = {}) {
   const data = databaseFolder(name);
   // Beside the data, so that both are kept or lost together.
   const secret = `${data}.secret`;
@@ -63,7 +64,7 @@ export async function startPostgres(name, port) {
         'or choose another with OPEN_LARDER_DB_PORT.',
     );
   }
-  const options = `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories=`;
+  const options = `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories=${passing ? ' -c fsync=off' : ''}`;
   const log = join(data, 'server.log');
   const [start, startArgs] = asDatabaseUser('pg_ctl', [
     '-D',

@@ -12,7 +12,9 @@ const JEST_REPORT = join(keep, 'jest.json');
 const JOURNEY_REPORT = join(keep, 'journeys.json');
 
 await setUp({ browser: true });
-const postgres = await startPostgres('testdb', portFrom('OPEN_LARDER_TEST_DB_PORT', 54311));
+const postgres = await startPostgres('testdb', portFrom('OPEN_LARDER_TEST_DB_PORT', 54311), {
+  passing: true,
+});
 
 async function stop(code) {
   await postgres.stop();
@@ -21,14 +23,15 @@ async function stop(code) {
 process.on('SIGINT', () => void stop(130));
 process.on('SIGTERM', () => void stop(143));
 
-let failedSteps = 0;
+/** What went wrong in each step that failed: said where it happened, and again at the end. */
+const wrong = [];
 
 /** A step that may fail without hiding what comes after it. */
 async function attempt(title, work) {
   try {
     await step(title, work);
   } catch (error) {
-    failedSteps += 1;
+    wrong.push(`${title}: ${error.message}`);
     process.stderr.write(`\n${error.message}\n`);
   }
 }
@@ -38,7 +41,8 @@ for (const report of [JEST_REPORT, JOURNEY_REPORT]) rmSync(report, { force: true
 await attempt('Checks', check);
 await attempt('Unit and server tests', async () => {
   const url = await postgres.ensure('larder_test', { fresh: true });
-  await run('npx', ['jest', '--ci', '--json', `--outputFile=${JEST_REPORT}`], {
+  // Workers, not this process alone: where one breaks, the report is written all the same.
+  await run('npx', ['jest', '--ci', '--maxWorkers=2', '--json', `--outputFile=${JEST_REPORT}`], {
     env: { OPEN_LARDER_TEST_DB_URL: url, TZ: 'UTC' },
   });
 });
@@ -61,9 +65,10 @@ const failed =
   (jest ? jest.numFailedTests + jest.numRuntimeErrorTestSuites : 1) +
   (journeys ? journeys.stats.unexpected + journeys.stats.flaky + journeys.errors.length : 1);
 // A failed check counts in no runner's report, and must not pass for all that.
-const broken = failed === 0 && failedSteps > 0 ? failedSteps : failed;
+const broken = failed === 0 ? wrong.length : failed;
 const measured = measuredIn(journeys?.suites ?? []);
 if (measured.length > 0) say(`\nMeasured in the journeys:\n${measured.join('\n')}`);
+if (wrong.length > 0) say(`\nWhat went wrong:\n${wrong.join('\n')}`);
 say(`\nTests took ${sinceStart()}.`);
 await postgres.stop();
 say(`${passed} passed, ${broken} failed`);
