@@ -1,0 +1,18 @@
+export {
+  CURVES,
+  fitCurve,
+  LEAST_DAYS,
+  lengthOn,
+  reaches,
+  type Curve,
+  type CurveKind,
+  type Fitted,
+  type Point,
+  type Reached,
+  type Refusal,
+} from './curve';
+export { conditionWord, foodConversion, relativeCondition, specificGrowthRate } from './rates';
+export { byDay, RULER_OFF, sampleOf, type Measured, type Sample } from './sample';
+export { photoLength, type PhotoLength, type RulerMark, type Spot } from './scale';
+export { SORT_FROM_CV, sortingOf, type Sorting } from './sort';
+export { survivalOf, type Survival } from './survival';

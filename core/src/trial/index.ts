@@ -1,0 +1,10 @@
+export { dealt, type Side } from './assign';
+export { fishByWeeks, fishFor, powerOf, type TrialPlan } from './power';
+export {
+  beforeAfter,
+  compared,
+  LEAST_EACH,
+  type Span,
+  type TrialRefusal,
+  type TrialResult,
+} from './result';
