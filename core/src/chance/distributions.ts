@@ -1,5 +1,15 @@
-/// <reference path="./jstat.d.ts" />
-import { jStat } from 'jstat';
+// @ts-expect-error: the package comes without types; what is used of it is typed below.
+import { jStat as untyped } from 'jstat';
+
+interface Distributions {
+  studentt: {
+    inv: (p: number, freedom: number) => number;
+    cdf: (x: number, freedom: number) => number;
+  };
+  noncentralt: { cdf: (x: number, freedom: number, away: number) => number };
+  chisquare: { inv: (p: number, freedom: number) => number };
+}
+const jStat: Distributions = untyped;
 
 /** So many standard errors to each side hold the truth in 95 of 100 samples. @param freedom at least 1 */
 export const student95 = (freedom: number): number => jStat.studentt.inv(0.975, freedom);
