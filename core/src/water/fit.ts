@@ -4,6 +4,8 @@ import { sawTooth, type Change } from './sawTooth';
 export interface WaterTest {
   day: number;
   mgL: number;
+  /** Confirmed by who tested: it is believed however odd. */
+  sure?: boolean;
 }
 
 /** What is believed of a tank from its tests, against what its food adds. */
@@ -138,7 +140,8 @@ function oddOf(
       (rose - fit.production * byFood - fit.uptakeMgL * byUptake) / sd,
     ]),
   );
-  return tests.flatMap((_, at) => {
+  return tests.flatMap(({ sure }, at) => {
+    if (sure) return [];
     const [into, out] = [off.get(at), off.get(at + 1)];
     // One way up to it and the other way down from it; of the last only the way to it is known.
     if (into === undefined || Math.abs(into) < ODD_FROM) return [];

@@ -22,3 +22,29 @@ export {
   type Rhythm,
 } from './sawTooth';
 export { changeFor, hoursUntilConcern, type Unfiltered } from './unfiltered';
+export {
+  READING_RANGE,
+  READING_UNITS,
+  READINGS,
+  STRIPS,
+  toReading,
+  unitMixedUp,
+  type Reading,
+  type StripStep,
+} from './reading';
+export { MOST_STEP_C, refillOf, USUAL_BUCKET_L, type Refill, type RefillWater } from './refill';
+export {
+  FORECAST_DAYS,
+  keepsUnder,
+  LOOK_BACK_DAYS,
+  standOfWater,
+  testBand,
+  WATER_EVENTS,
+  type NextChange,
+  type Readings,
+  type WaterEvent,
+  type WaterEventKind,
+  type WaterStand,
+  type WaterTask,
+  type WaterWarning,
+} from './stand';

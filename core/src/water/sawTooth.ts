@@ -37,7 +37,7 @@ export function shareFor(
   if (addsMgL <= 0) return capMgL >= sourceMgL ? 0 : null;
   if (capMgL <= sourceMgL) return null;
   const share = (addsMgL * everyDays) / (capMgL - sourceMgL);
-  return share <= 1 ? share : null;
+  return share <= 1 + 1e-9 ? Math.min(1, share) : null;
 }
 
 /**

@@ -1,0 +1,253 @@
+import fc from 'fast-check';
+import { addDays } from '../round';
+import { chanceOf } from '../chance';
+import { keepsUnder, peakOf, standOfWater, type WaterEvent, type WaterTask } from '.';
+
+const TODAY = '2026-03-11';
+const before = (days: number) => addDays(TODAY, -days);
+let made = 0;
+const event = (
+  kind: WaterEvent['kind'],
+  day: string,
+  over: Partial<WaterEvent> = {},
+): WaterEvent => ({
+  id: `w${(made += 1)}`,
+  kind,
+  day,
+  share: kind === 'tested' ? null : 0.25,
+  sure: false,
+  tan: null,
+  nitrite: null,
+  nitrate: null,
+  ph: null,
+  gh: null,
+  kh: null,
+  tdsMgL: null,
+  tempC: null,
+  ...over,
+});
+const tested = (day: string, nitrate: number, over: Partial<WaterEvent> = {}) =>
+  event('tested', day, { nitrate, ...over });
+
+/** 1 mg/L of nitrate a day in a hundred litres by its food. */
+const MG = 100 / 4.43;
+const served = new Map(Array.from({ length: 121 }, (_, at) => [before(at + 1), MG] as const));
+const task = (over: Partial<WaterTask> = {}): WaterTask => ({
+  litres: 100,
+  tempC: 25,
+  ph: 7,
+  filtered: true,
+  since: before(400),
+  today: TODAY,
+  rhythm: { share: 0.25, everyDays: 7, sourceMgL: 5, said: true, heldUntil: null },
+  events: [],
+  servedMg: served,
+  plannedMg: Array<number>(56).fill(MG),
+  groups: [
+    { id: 'a', name: 'Danios', standsMgL: 40 },
+    { id: 'b', name: 'Loaches', standsMgL: 20 },
+  ],
+  ...over,
+});
+
+/** What a tank truly does: so much of the food shows, so much is taken up; changed every week. */
+function lived(production: number, uptake: number, seed: number, weeks = 12): WaterEvent[] {
+  const chance = chanceOf(seed * 7919);
+  const events: WaterEvent[] = [];
+  let mgL = 15;
+  for (let back = weeks * 7; back >= 1; back -= 1) {
+    const day = before(back);
+    if (back % 7 === 0) {
+      events.push(tested(day, Math.max(0, mgL + chance.normal() * Math.hypot(0.1 * mgL, 1.5))));
+      events.push(event('changed', day));
+      mgL = mgL * 0.75 + 5 * 0.25;
+    }
+    mgL = Math.max(0, mgL + production - uptake);
+  }
+  return events;
+}
+
+describe('the water of a tank', () => {
+  it('without a test is told from its food, and widely', () => {
+    const stand = standOfWater(task());
+    expect(stand.foodAddsMgL).toBeCloseTo(1, 2);
+    expect(stand.fit).toMatchObject({ production: 1, spans: 0 });
+    expect(stand.addsMgL).toBeCloseTo(0.5, 2);
+    expect(stand.days[30]!.high - stand.days[30]!.low).toBeGreaterThan(5);
+    expect(stand.days).toHaveLength(56);
+  });
+
+  it('with tests learns what it truly makes, and is surer', () => {
+    const stand = standOfWater(task({ events: lived(1.6, 0.3, 1) }));
+    expect(stand.addsMgL).toBeGreaterThan(0.9);
+    expect(stand.addsMgL).toBeLessThan(1.7);
+    const plain = standOfWater(task());
+    const width = ({ days }: typeof stand) => days[20]!.high - days[20]!.low;
+    expect(width(stand)).toBeLessThan(width(plain));
+  });
+
+  it('what comes lies in the band about nine times of ten', () => {
+    let held = 0;
+    const seeds = 60;
+    for (let seed = 1; seed <= seeds; seed += 1) {
+      const all = lived(1.4, 0.4, seed, 14);
+      // As it was told four weeks ago, against what is so now.
+      const then = before(28);
+      const stand = standOfWater(
+        task({
+          today: then,
+          events: all.filter(({ day }) => day <= then),
+          plannedMg: Array<number>(56).fill(MG),
+        }),
+      );
+      let mgL = 15;
+      for (let back = 14 * 7; back >= 1; back -= 1) {
+        if (back % 7 === 0) mgL = mgL * 0.75 + 1.25;
+        mgL += 1;
+      }
+      const { low, high } = stand.days[28]!;
+      if (low <= mgL && mgL <= high) held += 1;
+    }
+    expect(held / seeds).toBeGreaterThan(0.8);
+  });
+
+  it('the strictest group sets the cap; each way to keep it holds it', () => {
+    const stand = standOfWater(task({ events: lived(2.4, 0.2, 3) }));
+    expect(stand.cap).toEqual({ mgL: 20, groupId: 'b', groupName: 'Loaches' });
+    expect(stand.peakMgL).toBeGreaterThan(20);
+    const { share, everyDays, ration } = stand.keeps!;
+    const rhythm = { share: 0.25, everyDays: 7, sourceMgL: 5 };
+    expect(peakOf(stand.addsMgL, { ...rhythm, share: share! })).toBeCloseTo(20, 6);
+    expect(peakOf(stand.addsMgL, { ...rhythm, everyDays: everyDays! })).toBeLessThanOrEqual(20);
+    const fed = stand.fit.production * stand.foodAddsMgL * ration! - stand.fit.uptakeMgL;
+    expect(peakOf(fed, rhythm)).toBeCloseTo(20, 6);
+    expect(stand.warnings.some(({ kind }) => kind === 'willPass')).toBe(true);
+  });
+
+  it('a source above the cap is said: no change of water can keep it', () => {
+    const rhythm = { ...task().rhythm, sourceMgL: 25 };
+    const stand = standOfWater(task({ rhythm }));
+    expect(stand.keeps).toEqual({ share: null, everyDays: null, ration: null });
+    expect(stand.warnings).toContainEqual({ kind: 'sourceOverCap' });
+  });
+
+  it('a test in the wrong unit is asked about, and believed once it is confirmed', () => {
+    const events = [...lived(1.2, 0.2, 5), tested(before(1), 141)];
+    const stand = standOfWater(task({ events }));
+    const asked = stand.warnings.find((one) => one.kind === 'odd');
+    expect(asked).toMatchObject({ eventId: events.at(-1)!.id, mgL: 141 });
+    expect(stand.latest.nitrate!.value).toBeLessThan(60);
+    const sure = standOfWater(
+      task({ events: [...events.slice(0, -1), { ...events.at(-1)!, sure: true }] }),
+    );
+    expect(sure.warnings.some((one) => one.kind === 'odd')).toBe(false);
+    expect(sure.latest.nitrate!.value).toBe(141);
+  });
+
+  it('the next change follows the last, is late when it was missed, and is held for a spawn', () => {
+    const last = event('changed', before(3));
+    expect(standOfWater(task({ events: [last] })).next).toMatchObject({
+      day: addDays(TODAY, 4),
+      litres: 25,
+      late: 0,
+    });
+    const missed = event('changed', before(10));
+    expect(standOfWater(task({ events: [missed] })).next).toMatchObject({ day: TODAY, late: 3 });
+    const rhythm = { ...task().rhythm, heldUntil: addDays(TODAY, 9) };
+    expect(standOfWater(task({ events: [missed], rhythm })).next).toMatchObject({
+      day: addDays(TODAY, 9),
+      late: 0,
+      held: true,
+    });
+    const unsaid = { ...task().rhythm, said: false };
+    expect(standOfWater(task({ events: [missed], rhythm: unsaid })).next).toBeNull();
+  });
+
+  it('a new filter ripens: ammonia first, then nitrite, and a day from which it is done', () => {
+    const { raw } = standOfWater(task({ since: before(2) }));
+    const tops = (of: 'tan' | 'nitrite') => {
+      const values = raw!.days.map((day) => day[of]);
+      return values.indexOf(Math.max(...values));
+    };
+    expect(tops('tan')).toBeLessThan(tops('nitrite'));
+    expect(raw!.ripeOn! > TODAY).toBe(true);
+    expect(standOfWater(task()).raw).toBeNull();
+  });
+
+  it('without a filter it says when a change must come; sourer water gives more time', () => {
+    const of = (ph: number) => standOfWater(task({ filtered: false, ph })).raw!;
+    expect(of(6.5).hoursUntilConcern).toBeGreaterThan(of(8).hoursUntilConcern);
+    expect(of(8).unionisedShare).toBeGreaterThan(of(6.5).unionisedShare);
+    expect(of(8).ripeOn).toBeNull();
+  });
+
+  it('warns of ammonia by its pH, and of nitrite', () => {
+    const kinds = (over: Partial<WaterEvent>) =>
+      standOfWater(task({ events: [event('tested', before(1), over)] })).warnings.map(
+        ({ kind }) => kind,
+      );
+    expect(kinds({ tan: 0.5, ph: 8.2 })).toContain('ammonia');
+    expect(kinds({ tan: 0.5, ph: 6.5 })).not.toContain('ammonia');
+    expect(kinds({ nitrite: 0.6 })).toContain('nitrite');
+    expect(
+      standOfWater(task({ events: [event('tested', before(60), { nitrite: 3 })] })).warnings.map(
+        ({ kind }) => kind,
+      ),
+    ).not.toContain('nitrite');
+  });
+
+  it('two tests on one day, none, and of a day to come do no harm', () => {
+    const events = [tested(before(5), 20), tested(before(5), 22), tested(addDays(TODAY, 3), 400)];
+    const stand = standOfWater(task({ events }));
+    expect(stand.latest.nitrate).toEqual({ value: 22, day: before(5) });
+    expect(stand.days.every(({ before: mgL }) => Number.isFinite(mgL))).toBe(true);
+  });
+
+  it('whatever was tested and changed, the figures are numbers and the band holds its middle', () => {
+    const happened = fc.array(
+      fc.record({
+        back: fc.integer({ min: 0, max: 119 }),
+        nitrate: fc.double({ min: 0, max: 500, noNaN: true }),
+        share: fc.double({ min: 0.01, max: 1, noNaN: true }),
+        tests: fc.boolean(),
+      }),
+      { maxLength: 15 },
+    );
+    fc.assert(
+      fc.property(happened, fc.double({ min: 0, max: 3000, noNaN: true }), (some, mg) => {
+        const events = [...some]
+          .sort((a, b) => b.back - a.back)
+          .map(({ back, nitrate, share, tests }) =>
+            tests ? tested(before(back), nitrate) : event('changed', before(back), { share }),
+          );
+        const stand = standOfWater(task({ events, plannedMg: Array<number>(56).fill(mg) }));
+        for (const day of stand.days) {
+          expect(day.low).toBeLessThanOrEqual(day.before + 1e-6);
+          expect(day.high).toBeGreaterThanOrEqual(day.before - 1e-6);
+        }
+        expect(stand.peakMgL).toBeGreaterThanOrEqual(5);
+      }),
+      { numRuns: 60 },
+    );
+  });
+});
+
+describe('keeping under a cap', () => {
+  it('each way is the other’s way back', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.1, max: 3, noNaN: true }),
+        fc.double({ min: 0.05, max: 0.9, noNaN: true }),
+        fc.integer({ min: 1, max: 28 }),
+        (adds, share, everyDays) => {
+          const rhythm = { share, everyDays, sourceMgL: 2 };
+          const cap = peakOf(adds, rhythm);
+          const fit = { production: 1, uptakeMgL: 0 };
+          const keeps = keepsUnder(cap, fit, adds, rhythm);
+          expect(keeps.share).toBeCloseTo(share, 6);
+          expect(keeps.ration).toBeCloseTo(1, 6);
+        },
+      ),
+    );
+  });
+});
