@@ -31,3 +31,4 @@ export * from './stage';
 export * from './table';
 export * from './tank';
 export * from './training';
+export * from './water';

@@ -33,10 +33,28 @@ const school = z.object(
   Object.fromEntries(SCHOOL_KEYS.map((key) => [key, z.enum(SCHOOLS[key])])),
 ) as unknown as z.ZodType<School>;
 
+/** A water to fill up with, as far as it is known. */
+const refill = z.object({
+  name,
+  tempC: between(0, 90, 'its temperature'),
+  gh: between(0, 60, 'its hardness').nullable(),
+  tdsMgL: between(0, 20_000, 'its dissolved solids in mg/L').nullable(),
+});
+
 const water = z.object({
   share: between(0.01, 1, 'the share of the water that is changed'),
   everyDays: between(1, 90, 'days between changes').int('count whole days'),
   sourceMgL: between(0, 200, 'nitrate of the new water in mg/L'),
+  /** Until that day nothing is changed, for a spawn. */
+  heldUntil: day.nullish(),
+  bucketL: between(0.5, 200, 'litres of a bucket').nullish(),
+  /** What else is known of the new water, and a second one to mix it with. */
+  source: refill.nullish(),
+  second: refill.extend({ nitrateMgL: between(0, 200, 'its nitrate in mg/L') }).nullish(),
+  /** What the two are mixed to. */
+  mixTo: z
+    .object({ of: z.enum(['gh', 'tdsMgL']), value: between(0, 20_000, 'what it is mixed to') })
+    .nullish(),
 });
 
 const fields = z.object({

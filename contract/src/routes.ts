@@ -80,6 +80,7 @@ import { ownSpecies, speciesCreate, speciesEdit } from './species';
 import { exportedTable, tableImport, tableName, tableReport } from './table';
 import { tank, tankCreate, tankEdit, walkEdit } from './tank';
 import { trainingCreate, trainingEnd } from './training';
+import { water, waterEvent, waterEventCreate, waterEventUndo, waters } from './water';
 
 export interface Route {
   method: 'get' | 'post' | 'put';
@@ -381,6 +382,28 @@ export const routes = {
     response: printed,
   }),
   undoBroodEvent: change('undoBroodEvent', 'Take an event back', broodEventUndo, brood),
+  listWaters: route('listWaters', {
+    summary: 'The water of every tank as it stands today, and what is to come',
+    response: waters,
+  }),
+  listWaterEvents: route('listWaterEvents', {
+    summary: 'Tests and changes of a tank’s water, newest first',
+    params: byId,
+    query: pageQuery,
+    response: pageOf(waterEvent),
+  }),
+  addWaterEvent: change(
+    'addWaterEvent',
+    'Water was tested, changed or filled up',
+    waterEventCreate,
+    water,
+  ),
+  undoWaterEvent: change(
+    'undoWaterEvent',
+    'Take a test or a change of water back',
+    waterEventUndo,
+    water,
+  ),
   logChore: create('logChore', 'Say that something of a round was done', choreCreate, chore),
   undoChore: change('undoChore', 'Take back that it was done', choreUndo, chore),
   listSightings: route('listSightings', {

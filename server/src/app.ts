@@ -36,6 +36,7 @@ import { speciesRoutes } from './species/routes';
 import { tableRoutes } from './table/routes';
 import { tankRoutes } from './tank/routes';
 import { trainingRoutes } from './training/routes';
+import { waterRoutes } from './water/routes';
 
 export interface AppParts {
   db: Sequelize;
@@ -102,6 +103,7 @@ const RESOURCES: Handlers = {
   ...lookRoutes,
   ...proposalRoutes,
   ...trainingRoutes,
+  ...waterRoutes,
   ...recipeRoutes,
   ...recordsRoutes,
   ...planRoutes,

@@ -19,6 +19,7 @@ import {
   sampleTraining,
   sampleVessel,
   sampleVesselEvent,
+  sampleWaterTest,
   sampleWeighing,
   smallHouse,
   sampleServing,
@@ -47,6 +48,7 @@ const vessel = sampleVessel();
 const fedVessel = sampleVesselEvent();
 const brood = sampleBrood();
 const spawned = sampleBroodEvent();
+const waterTest = sampleWaterTest();
 let theirTank: string;
 beforeAll(async () => {
   server = await startTestServer();
@@ -69,6 +71,7 @@ beforeAll(async () => {
   await ours.ask.post(`/api/vessels/${vessel.id}/events`).send(fedVessel).expect(201);
   await ours.ask.post('/api/broods').send(brood).expect(201);
   await ours.ask.post(`/api/broods/${brood.id}/events`).send(spawned).expect(201);
+  await ours.ask.post(`/api/tanks/${ours.tank.id}/water`).send(waterTest).expect(201);
   await ours.ask.post('/api/looks').send(seen()).expect(201);
   await ours.ask.post(`/api/tanks/${ours.tank.id}/sightings`).send(sighting).expect(201);
   await ours.ask.post('/api/feedings').send(sampleFeeding(ours)).expect(201);
@@ -569,6 +572,25 @@ const PROBES: Record<RouteName, Probe> = {
     'post',
     () => `/api/brood-events/${spawned.id}/undo`,
     () => ({ id: uuidv7(), at: spawned.at }),
+  ),
+  listWaters: async () => {
+    const { body } = await theirs().get('/api/waters').expect(200);
+    expect(body.tanks.map(({ tankId }: { tankId: string }) => tankId)).not.toContain(ours.tank.id);
+  },
+  listWaterEvents: finds404(
+    'get',
+    () => `/api/tanks/${ours.tank.id}/water`,
+    () => ({}),
+  ),
+  addWaterEvent: async () => {
+    await theirs().post(`/api/tanks/${ours.tank.id}/water`).send(sampleWaterTest()).expect(404);
+    // An id of ours is not theirs to write again.
+    await theirs().post(`/api/tanks/${theirTank}/water`).send(waterTest).expect(409);
+  },
+  undoWaterEvent: finds404(
+    'post',
+    () => `/api/water/${waterTest.id}/undo`,
+    () => ({ id: uuidv7(), at: waterTest.at }),
   ),
   getConsumption: readsNothing('/api/records/consumption?from=2026-03-01&to=2026-03-10'),
 };

@@ -9,6 +9,7 @@ export {
   type WaterTest,
 } from './fit';
 export { NITRATE_PER_N, PROTEIN_PER_N, TAN_OF_PROTEIN, STANDS_MG_L } from './nitrogen';
+export { nitrogenMg } from './served';
 export { ripeOn, ripening, type Ripening, type RipeningDay } from './ripening';
 export {
   addsFor,

@@ -13,6 +13,7 @@ import * as looks from './migrations/0010-looks';
 import * as proposals from './migrations/0011-proposals';
 import * as vessels from './migrations/0012-vessels';
 import * as broods from './migrations/0013-broods';
+import * as waterAndGrowth from './migrations/0014-water-and-growth';
 
 const MIGRATIONS = [
   house,
@@ -28,6 +29,7 @@ const MIGRATIONS = [
   proposals,
   vessels,
   broods,
+  waterAndGrowth,
 ];
 /** Arbitrary but fixed: two servers that start together migrate one after the other. */
 const LOCK = 741_093_122;

@@ -29,7 +29,9 @@ type OnceTable =
   | 'vessel_events'
   | 'broods'
   | 'brood_tubs'
-  | 'brood_events';
+  | 'brood_events'
+  | 'water_events'
+  | 'photos';
 
 /**
  * The one door to the database for a request: everything that passes carries the household.

@@ -324,3 +324,12 @@ export const sampleTraining = (
   at: '2026-03-10T11:30:00.000Z',
   ...over,
 });
+
+export const sampleWaterTest = (over: object = {}) => ({
+  id: uuidv7(),
+  kind: 'tested',
+  day: '2026-03-10',
+  at: '2026-03-10T18:00:00.000Z',
+  nitrate: 18,
+  ...over,
+});

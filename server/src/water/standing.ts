@@ -1,0 +1,147 @@
+import type { Catalogue } from '@open-larder/catalogue/load';
+import type { Tank, WaterRow } from '@open-larder/contract';
+import { addDays, plannedUse, staysOf } from '@open-larder/core';
+import { furnishingOf, waterLitres } from '@open-larder/core/tank';
+import {
+  FORECAST_DAYS,
+  LOOK_BACK_DAYS,
+  nitrogenMg,
+  standOfWater,
+  STANDS_MG_L,
+  type WaterEvent,
+} from '@open-larder/core/water';
+import { USUAL_RHYTHM } from '@open-larder/core/week';
+import { localDay, type Clock } from '../clock';
+import type { Scope } from '../db';
+import { notFound } from '../http/problems';
+import { readHouse, type Household } from '../round/house';
+import { happened, proteinServed } from './store';
+
+/** Plants that grow so thick take up the ammonia of a tank without a filter. Assumption. */
+const TAKE_UP = new Set(['many', 'dense']);
+
+/** The water of tanks as it stands today: of all that are kept, or of one. */
+export async function standOfWaters(
+  scope: Scope,
+  catalogue: Catalogue,
+  clock: Clock,
+  only: string | null,
+): Promise<WaterRow[]> {
+  const household = await readHouse(scope, catalogue);
+  const today = localDay(clock.now(), household.timeZone);
+  const first = addDays(today, -LOOK_BACK_DAYS);
+  const [events, served] = await Promise.all([
+    happened(scope, only === null ? null : [only], first),
+    proteinServed(scope, first, today),
+  ]);
+  const where = placesOf(household);
+  const servedIn = new Map<string, Map<string, number>>();
+  for (const { groupId, day, givenG, lostG } of served) {
+    const tankId = where(groupId, day);
+    if (tankId === null) continue;
+    const days = servedIn.get(tankId) ?? new Map<string, number>();
+    servedIn.set(tankId, days);
+    // The grams are those of the protein: as if the food were nothing else.
+    const mg = nitrogenMg(Math.max(0, givenG - lostG), lostG, 1);
+    days.set(day, (days.get(day) ?? 0) + mg);
+  }
+  const plannedIn = plannedNitrogen(household, today, only);
+  const { groups } = household.on(today);
+  return household
+    .tanksOn(today)
+    .filter((tank) => !tank.archived && (only === null || tank.id === only))
+    .map((tank): WaterRow => {
+      const litres = waterLitres(tank)?.value ?? null;
+      if (litres === null) return { tankId: tank.id, litres, stand: null };
+      const rhythm = tank.plan?.water ?? null;
+      return {
+        tankId: tank.id,
+        litres,
+        stand: standOfWater({
+          litres,
+          tempC: tank.tempC,
+          ph: tank.ph,
+          filtered: takesUp(tank),
+          since: firstDayIn(household, tank.id),
+          today,
+          rhythm: {
+            ...(rhythm ?? USUAL_RHYTHM),
+            said: rhythm !== null,
+            heldUntil: rhythm?.heldUntil ?? null,
+          },
+          events: events.filter(({ tankId }) => tankId === tank.id) as WaterEvent[],
+          servedMg: servedIn.get(tank.id) ?? new Map(),
+          plannedMg: plannedIn.get(tank.id) ?? Array<number>(FORECAST_DAYS).fill(0),
+          groups: groups
+            .filter((group) => group.tankId === tank.id && group.size.total > 0)
+            .flatMap(({ id, name, speciesKey }) => {
+              const nitrate = household.species.get(speciesKey)?.nitrate;
+              return nitrate ? [{ id, name, standsMgL: STANDS_MG_L[nitrate] }] : [];
+            }),
+        }),
+      };
+    });
+}
+
+function takesUp(tank: Tank): boolean {
+  const { filter, plants } = furnishingOf(tank);
+  return filter !== 'none' || TAKE_UP.has(plants);
+}
+
+/** In which tank a group was on a day. */
+function placesOf({ history }: Household): (groupId: string, day: string) => string | null {
+  const stays = new Map(history.lives.map(({ row, events }) => [row.id, staysOf(events)]));
+  return (groupId, day) =>
+    stays
+      .get(groupId)
+      ?.find(({ fromDay, toDay }) => fromDay <= day && (toDay === null || day < toDay))?.tankId ??
+    null;
+}
+
+/** The first day on which any fish lived there. */
+function firstDayIn({ history }: Household, tankId: string): string | null {
+  const days = history.lives.flatMap(({ events }) =>
+    staysOf(events)
+      .filter((stay) => stay.tankId === tankId)
+      .map(({ fromDay }) => fromDay),
+  );
+  return days.sort()[0] ?? null;
+}
+
+/** Nitrogen that the plan gives to each tank from a day on, mg. */
+function plannedNitrogen(
+  household: Household,
+  today: string,
+  only: string | null,
+): Map<string, number[]> {
+  const { house } = household.on(today);
+  const groups = only === null ? house.groups : house.groups.filter((one) => one.tankId === only);
+  const tankOf = new Map(groups.map(({ id, tankId }) => [id, tankId]));
+  const protein = new Map(household.foods.map((food) => [food.id, food.composition.protein]));
+  const planned = new Map<string, number[]>();
+  for (const { groupId, foodId, gramsOn } of plannedUse(
+    { ...house, groups },
+    today,
+    FORECAST_DAYS,
+  )) {
+    const tankId = tankOf.get(groupId)!;
+    const days = planned.get(tankId) ?? Array<number>(FORECAST_DAYS).fill(0);
+    planned.set(tankId, days);
+    gramsOn.forEach((grams, at) => {
+      days[at]! += nitrogenMg(grams, 0, protein.get(foodId) ?? 0);
+    });
+  }
+  return planned;
+}
+
+/** @throws ProblemError 404 where there is no such tank, or it is put away */
+export async function readWater(
+  scope: Scope,
+  catalogue: Catalogue,
+  clock: Clock,
+  tankId: string,
+): Promise<WaterRow> {
+  const [row] = await standOfWaters(scope, catalogue, clock, tankId);
+  if (!row) throw notFound('This tank');
+  return row;
+}
