@@ -1,4 +1,4 @@
-import { READING_RANGE, READINGS } from '@open-larder/core/water/reading';
+import { READING_RANGE, READINGS } from '@open-larder/core/water/range';
 import type { WaterStand } from '@open-larder/core/water';
 import { z } from 'zod';
 import { between, day, hand, id, instant, phrase } from './basics';

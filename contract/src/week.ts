@@ -1,3 +1,4 @@
+import { USUAL_RHYTHM } from '@open-larder/core/water/rhythm';
 import { goodUntil, plannedUse, pricePerGram } from '@open-larder/core/stock';
 import {
   addDays,
@@ -11,7 +12,6 @@ import {
   preparing,
   usualSchool,
   workOf,
-  USUAL_RHYTHM,
   type DryFood,
   type DryTank,
   type PreparedFood,

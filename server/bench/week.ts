@@ -1,3 +1,4 @@
+import { USUAL_RHYTHM } from '@open-larder/core/water/rhythm';
 import { loadCatalogue } from '@open-larder/catalogue/load';
 import { PLAIN, type DietServing, type FeedFood } from '@open-larder/core';
 import {
@@ -7,7 +8,6 @@ import {
   newMemory,
   programmeOf,
   solverOf,
-  USUAL_RHYTHM,
   weekOutcome,
   withServings,
   type Solver,

@@ -5,7 +5,7 @@ import { addDays } from '@open-larder/core/round';
 import { plannedUse } from '@open-larder/core/stock';
 import { waterLitres } from '@open-larder/core/tank';
 import { sayNumber } from '@open-larder/core/units';
-import { USUAL_RHYTHM } from '@open-larder/core/week';
+import { USUAL_RHYTHM } from '@open-larder/core/water/rhythm';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';

@@ -1,7 +1,7 @@
 import type { Species } from '@open-larder/catalogue';
 import { addDays } from '@open-larder/core/round';
 import { sayNumber, type Scale } from '@open-larder/core/units';
-import { mixFor, stepsTo } from '@open-larder/core/water';
+import { mixFor, stepsTo } from '@open-larder/core/water/mix';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useNow, useWords } from '../store';

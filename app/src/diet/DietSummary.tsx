@@ -2,7 +2,7 @@ import type { Group } from '@open-larder/contract';
 import { sayGrams, sayUnits } from '@open-larder/core/food';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { FoodSign } from '../draw';
+import { FoodSign } from '../draw/FoodSign';
 import { cycleDays, useNow, useWords, type HouseData } from '../store';
 import { Button, Card, Empty, ListRow, Text, WhyLink, lowerFirst } from '../ui';
 import { Findings } from './Findings';

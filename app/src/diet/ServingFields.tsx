@@ -5,7 +5,7 @@ import { sayManner, type DueServing } from '@open-larder/core/round';
 import Trash from 'lucide-react-native/icons/trash';
 import { Controller, useWatch, type Control, type FieldErrors } from 'react-hook-form';
 import { Pressable, View } from 'react-native';
-import { FoodSign } from '../draw';
+import { FoodSign } from '../draw/FoodSign';
 import { useWords, type DayName, type HouseData } from '../store';
 import { SIZES, themed, useColours } from '../theme';
 import { NumberInput, PickerInput, StepperInput, TextInput } from '../forms/inputs';

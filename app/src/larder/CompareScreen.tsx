@@ -4,7 +4,7 @@ import { pricePerGram } from '@open-larder/core/stock';
 import { sayNumber } from '@open-larder/core/units';
 import { useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
-import { FoodSign } from '../draw';
+import { FoodSign } from '../draw/FoodSign';
 import { useHouse, useWords, type Words } from '../store';
 import { SIZES, themed } from '../theme';
 import { Empty, Fault, Field, matches, Picker, Screen, Skeleton, Text } from '../ui';

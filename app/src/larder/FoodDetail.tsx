@@ -5,7 +5,7 @@ import { sayNumber, saySignificant } from '@open-larder/core/units';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { FoodSign } from '../draw';
+import { FoodSign } from '../draw/FoodSign';
 import { late } from '../forms/late';
 import { api, useHand, useNow, useWords } from '../store';
 import { useWide } from '../theme';

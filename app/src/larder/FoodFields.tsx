@@ -8,7 +8,7 @@ import {
 import type { FoodFields as Fields } from '@open-larder/contract';
 import { Controller, useController, useWatch, type Control, type FieldPath } from 'react-hook-form';
 import { View } from 'react-native';
-import { FoodSign } from '../draw';
+import { FoodSign } from '../draw/FoodSign';
 import { useWords } from '../store';
 import { NumberInput, PickerInput, TextInput } from '../forms/inputs';
 import { PERCENT } from '../forms/percent';

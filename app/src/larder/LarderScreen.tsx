@@ -3,7 +3,7 @@ import { useRouter } from 'expo-router';
 import Plus from 'lucide-react-native/icons/plus';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
-import { Jar } from '../draw';
+import { Jar } from '../draw/Jar';
 import { ScreenTools } from '../shell';
 import { api, useNow, useWords } from '../store';
 import { SIZES, themed, useColours, useWide } from '../theme';

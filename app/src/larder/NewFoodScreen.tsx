@@ -8,7 +8,7 @@ import { useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
 import type { z } from 'zod';
-import { FoodSign } from '../draw';
+import { FoodSign } from '../draw/FoodSign';
 import { api, useNow } from '../store';
 import { Button, Picker, Screen, Text, useDraft, useSave, useSay } from '../ui';
 import { FoodFields } from './FoodFields';

@@ -2,7 +2,7 @@ import type { FoodRow } from '@open-larder/contract';
 import { sayGrams } from '@open-larder/core/food';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { FoodSign } from '../draw';
+import { FoodSign } from '../draw/FoodSign';
 import { useNow, useWords } from '../store';
 import { Button, Card, ListRow, Text, WhyLink } from '../ui';
 import type { FoodSupply } from './shelves';

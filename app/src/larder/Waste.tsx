@@ -3,7 +3,7 @@ import { sayGrams } from '@open-larder/core/food';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { FoodSign } from '../draw';
+import { FoodSign } from '../draw/FoodSign';
 import { useWords } from '../store';
 import { Button, Card, ListRow, Text } from '../ui';
 import type { FoodSupply } from './shelves';

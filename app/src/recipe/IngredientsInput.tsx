@@ -2,7 +2,7 @@ import type { FoodRow } from '@open-larder/contract';
 import { sayGrams } from '@open-larder/core/food';
 import { useController, useFieldArray, useWatch, type Control } from 'react-hook-form';
 import { View } from 'react-native';
-import { FoodSign } from '../draw';
+import { FoodSign } from '../draw/FoodSign';
 import { NumberInput } from '../forms/inputs';
 import { PERCENT } from '../forms/percent';
 import { Button, Choices, FaultLine, Picker, Text } from '../ui';

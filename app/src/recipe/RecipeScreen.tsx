@@ -5,7 +5,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
-import { FoodSign } from '../draw';
+import { FoodSign } from '../draw/FoodSign';
 import { api, useWords } from '../store';
 import { useWide } from '../theme';
 import { Button, Card, Empty, Fault, ListRow, Screen, Skeleton, Text, useSay } from '../ui';

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import Plus from 'lucide-react-native/icons/plus';
-import { FoodSign } from '../draw';
+import { FoodSign } from '../draw/FoodSign';
 import { useWords } from '../store';
 import { useColours } from '../theme';
 import { Button, Card, Empty, Fault, ListRow, Screen, Skeleton } from '../ui';

@@ -3,7 +3,7 @@ import { sayGrams } from '@open-larder/core/food';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { BarChart } from 'react-native-chart-kit';
-import { FoodSign } from '../draw';
+import { FoodSign } from '../draw/FoodSign';
 import { useWords } from '../store';
 import { useColours } from '../theme';
 import { Picker } from '../ui';

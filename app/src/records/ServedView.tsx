@@ -12,7 +12,7 @@ import ArrowDown from 'lucide-react-native/icons/arrow-down';
 import ArrowUp from 'lucide-react-native/icons/arrow-up';
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
-import { FoodSign } from '../draw';
+import { FoodSign } from '../draw/FoodSign';
 import { api, useWords } from '../store';
 import { call } from '../store/call';
 import { saveFile } from '../table/saveFile';

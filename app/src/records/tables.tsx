@@ -3,7 +3,7 @@ import { sayGrams, sayUnits, type HandUnit } from '@open-larder/core/food';
 import { saySignificant } from '@open-larder/core/units';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { FoodSign } from '../draw';
+import { FoodSign } from '../draw/FoodSign';
 import { useWords } from '../store';
 import { themed } from '../theme';
 import { Button, Card, Text } from '../ui';

@@ -2,7 +2,7 @@ import type { RoundServingView, RoundView } from '@open-larder/contract';
 import { GIVES_NOTHING } from '@open-larder/core/culture/vocabulary';
 import { sayGrams, sayUnits } from '@open-larder/core/food';
 import { useRouter } from 'expo-router';
-import { FoodSign } from '../draw';
+import { FoodSign } from '../draw/FoodSign';
 import { api } from '../store';
 import { Card, ListRow, lowerFirst } from '../ui';
 import { open } from './moments';

@@ -4,7 +4,7 @@ import type { Species } from '@open-larder/catalogue';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
-import { BellyShape } from '../draw';
+import { BellyShape } from '../draw/BellyShape';
 import { api, useHand, type HouseData } from '../store';
 import { useHolding } from './useHolding';
 import { SIZES, themed, useColours } from '../theme';

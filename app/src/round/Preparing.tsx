@@ -2,7 +2,7 @@ import type { Preparation, RoundView } from '@open-larder/contract';
 import Check from 'lucide-react-native/icons/check';
 import { memo, useState } from 'react';
 import { View } from 'react-native';
-import { FoodSign } from '../draw';
+import { FoodSign } from '../draw/FoodSign';
 import { api, useHand, useRow, useWords, type HouseData } from '../store';
 import { localNow } from '../store/useNow';
 import { themed, useColours } from '../theme';

@@ -1,5 +1,5 @@
 import type { RoundView } from '@open-larder/contract';
-import { DayRibbon } from '../draw';
+import { DayRibbon } from '../draw/DayRibbon';
 import { useWords, type HouseData } from '../store';
 import { open } from './moments';
 

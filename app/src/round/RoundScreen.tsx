@@ -36,6 +36,7 @@ import { usePrintRound } from './usePrintRound';
 /** Looked at now and then, or only when wide: they need not come with the first screen. */
 const RoundAside = later(async () => (await import('./RoundAside')).RoundAside);
 const LookSheet = later(async () => (await import('./LookSheet')).LookSheet);
+const WaterWork = later(async () => (await import('../water')).WaterWork, true);
 const BroodsWork = later(async () => (await import('./live')).BroodsWork, true);
 const CultureWork = later(async () => (await import('./live')).CultureWork, true);
 const LiveMeals = later(async () => (await import('./live')).LiveMeals, true);
@@ -90,6 +91,7 @@ export function RoundScreen({ day: asked }: { day?: string }) {
       <Unplanned unplanned={ready.round.unplanned} data={ready.data} onUndo={acts.undo} />
       {current ? <Resting resting={ready.round.resting} data={ready.data} /> : null}
       {current && day === now.day ? <LiveMeals current={current} /> : null}
+      {day === now.day ? <WaterWork /> : null}
       {day === now.day ? <BroodsWork /> : null}
       {day === now.day ? <CultureWork /> : null}
       {day === now.day ? <ToOrder /> : null}

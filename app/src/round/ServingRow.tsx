@@ -6,7 +6,7 @@ import Ellipsis from 'lucide-react-native/icons/ellipsis';
 import { memo, useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { ZONE_WORDS } from '../diet/words';
-import { FoodSign } from '../draw';
+import { FoodSign } from '../draw/FoodSign';
 import { api, useHand, useHousehold, useRow, useWords } from '../store';
 import { themed, useColours } from '../theme';
 import { Button, IconButton, Text, WhyLink, lowerFirst } from '../ui';

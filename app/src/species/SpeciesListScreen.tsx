@@ -2,7 +2,7 @@ import { OWN, type Species } from '@open-larder/catalogue';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { Outline } from '../draw';
+import { Outline } from '../draw/Outline';
 import { ScreenTools } from '../shell';
 import { useHouse, useWords } from '../store';
 import { TanksTabs } from '../tank/TanksTabs';

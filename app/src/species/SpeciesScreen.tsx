@@ -6,7 +6,7 @@ import Pencil from 'lucide-react-native/icons/pencil';
 import Printer from 'lucide-react-native/icons/printer';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { Outline } from '../draw';
+import { Outline } from '../draw/Outline';
 import { api, useHouse, useWords, type HouseData } from '../store';
 import { useColours, useWide } from '../theme';
 import {

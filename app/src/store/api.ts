@@ -24,6 +24,8 @@ import type {
   BroodRow,
   VesselEventRow,
   VesselRow,
+  WaterEventRow,
+  WaterRow,
 } from '@open-larder/contract';
 import { createApi, fakeBaseQuery } from '@reduxjs/toolkit/query/react';
 import { call, callAll, type CallParts } from './call';
@@ -48,6 +50,7 @@ const TAGS = [
   'startingPlan',
   'vessel',
   'brood',
+  'water',
 ] as const;
 type Tag = (typeof TAGS)[number];
 
@@ -240,6 +243,19 @@ export const api = createApi({
       editBroodTub: change('editBroodTub', ['brood']),
       addBroodEvent: change('addBroodEvent', ['brood']),
       undoBroodEvent: change('undoBroodEvent', ['brood']),
+      waters: build.query<WaterRow[], void>({
+        queryFn: async () => {
+          const answer = await call('listWaters');
+          return 'data' in answer ? { data: answer.data.tanks } : answer;
+        },
+        providesTags: ['water', 'tank', 'group', 'records'],
+      }),
+      waterEvents: build.query<WaterEventRow[], string>({
+        queryFn: (id) => callAll('listWaterEvents', { params: { id } }),
+        providesTags: ['water'],
+      }),
+      addWaterEvent: change('addWaterEvent', ['water']),
+      undoWaterEvent: change('undoWaterEvent', ['water']),
       logChore: change('logChore', ['round']),
       undoChore: change('undoChore', ['round']),
       addSighting: change('addSighting', ['sighting']),

@@ -123,7 +123,8 @@ function Out() {
       <Text tone="quiet">
         «A house» is one line a group as it is today. Tanks, groups and events together are a whole
         copy: taken in again in that order, they change nothing here, and make the same house
-        elsewhere. Foods, lots, weighings and recipes are the same of the shelf.
+        elsewhere. Foods, lots, weighings and recipes are the same of the shelf; water is every test
+        and change.
       </Text>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         {TABLE_WORDS.map(({ value, label }) => (

@@ -53,6 +53,13 @@ export const TABLE_WORDS: { value: TableName; label: string; help: string; examp
     example:
       'recipe,ingredient,share_pct,binds\nPea gel,Peas,60,no\nPea gel,Gelatine,7,yes\nPea gel,water,33,no',
   },
+  {
+    value: 'water',
+    label: 'Water',
+    help: 'Tests and changes, a line each. The header names the unit, such as «Nitrate (NO3-N)»; a line with a share is a change.',
+    example:
+      'tank,day,Nitrate (NO3-N),pH,changed\nMillpond,2026-03-01,4.1,6.9,\nMillpond,2026-03-01,,,25 %',
+  },
 ];
 
 /** «3 new, 1 as it is, 2 to be corrected» */

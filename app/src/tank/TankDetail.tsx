@@ -3,13 +3,14 @@ import { waterLitres } from '@open-larder/core/tank';
 import type { Group, Problem, Tank } from '@open-larder/contract';
 import { useRouter } from 'expo-router';
 import Copy from 'lucide-react-native/icons/copy';
+import Droplet from 'lucide-react-native/icons/droplet';
 import Egg from 'lucide-react-native/icons/egg';
 import Pencil from 'lucide-react-native/icons/pencil';
 import Play from 'lucide-react-native/icons/play';
 import Plus from 'lucide-react-native/icons/plus';
 import { useMemo } from 'react';
 import { View } from 'react-native';
-import { DayRibbon } from '../draw';
+import { DayRibbon } from '../draw/DayRibbon';
 import { api, useNow, useWords, type HouseData } from '../store';
 import { useColours, useWide } from '../theme';
 import { Button, Card, Empty, ListRow, Text, useSay, WhyLink } from '../ui';
@@ -115,6 +116,11 @@ export function TankDetail({ tank, data }: { tank: Tank; data: HouseData }) {
             onPress={() => router.push(`/tanks/${tank.id}/play`)}
           />
         ) : null}
+        <Button
+          label="Water"
+          icon={<Droplet size={18} color={colours.ink} />}
+          onPress={() => router.push(`/tanks/${tank.id}/water`)}
+        />
         {groups.length > 0 ? (
           <Button
             label="Broods"

@@ -1,7 +1,7 @@
 import type { Tank } from '@open-larder/contract';
 import { memo, useState } from 'react';
 import { View } from 'react-native';
-import { TankSection } from '../draw';
+import { TankSection } from '../draw/TankSection';
 import { useNow, type HouseData } from '../store';
 import { isLit, sectionOf } from './section';
 

@@ -2,7 +2,7 @@ import type { Species } from '@open-larder/catalogue';
 import type { Group, Tank } from '@open-larder/contract';
 import { assumedLengthCm } from '@open-larder/core/fish';
 import { measuresOf } from '@open-larder/core/tank';
-import type { SectionGroup } from '../draw';
+import type { SectionGroup } from '../draw/TankSection';
 
 /** What the drawing of a tank with these groups in it needs. A tank known by litres only is drawn as a usual one of that size. */
 export function sectionOf(

@@ -8,7 +8,7 @@ import Plus from 'lucide-react-native/icons/plus';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
-import { FoodSign } from '../draw';
+import { FoodSign } from '../draw/FoodSign';
 import { cycleDays, useWords, type HouseData } from '../store';
 import { useColours } from '../theme';
 import {

@@ -1,3 +1,4 @@
+import { USUAL_RHYTHM } from '@open-larder/core/water/rhythm';
 import { usualOf } from '@open-larder/contract/week';
 import { WEEK } from '@open-larder/core/round';
 import {
@@ -5,7 +6,6 @@ import {
   relaid,
   SCHOOL_KEYS,
   SCHOOLS,
-  USUAL_RHYTHM,
   type School,
   type SchoolKey,
 } from '@open-larder/core/week';

@@ -2,7 +2,7 @@ import { useDraggable } from '@dnd-kit/core';
 import type { FoodRow } from '@open-larder/contract';
 import { type Ref } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
-import { FoodSign } from '../draw';
+import { FoodSign } from '../draw/FoodSign';
 import { SIZES, themed } from '../theme';
 import { Choice, Text } from '../ui';
 

@@ -6,7 +6,7 @@ import { sayNumber } from '@open-larder/core/units';
 import { batchesOf, workOf, type Preparing } from '@open-larder/core/week';
 import { useMemo, useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
-import { FoodSign } from '../draw';
+import { FoodSign } from '../draw/FoodSign';
 import { ScreenTools } from '../shell';
 import { useHouse, useNow, useWords, type HouseData } from '../store';
 import { SIZES, themed, useWide } from '../theme';

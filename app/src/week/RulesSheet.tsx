@@ -2,7 +2,7 @@ import type { PlanEdit } from '@open-larder/contract';
 import { takes } from '@open-larder/core/food';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { FoodSign } from '../draw';
+import { FoodSign } from '../draw/FoodSign';
 import type { HouseData } from '../store';
 import { Card, Choice, Sheet, Text } from '../ui';
 import type { Board } from './useBoard';

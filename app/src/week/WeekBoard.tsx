@@ -20,7 +20,7 @@ import type { RoundServing } from '@open-larder/core/round';
 import { useRef, useState, type ComponentProps, type ReactNode, type Ref } from 'react';
 import { createPortal } from 'react-dom';
 import { Pressable, ScrollView, View } from 'react-native';
-import { FoodSign } from '../draw';
+import { FoodSign } from '../draw/FoodSign';
 import { useWords, type HouseData } from '../store';
 import { SIZES, themed, useWide } from '../theme';
 import { Card, Text } from '../ui';

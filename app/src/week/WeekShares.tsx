@@ -3,7 +3,7 @@ import { saySignificant } from '@open-larder/core/units';
 import type { GotByDay, WeekTask } from '@open-larder/core/week';
 import { useRouter } from 'expo-router';
 import { Pressable, View } from 'react-native';
-import { FoodSign } from '../draw';
+import { FoodSign } from '../draw/FoodSign';
 import { SIZES, themed, useColours } from '../theme';
 import { Text } from '../ui';
 

@@ -1,4 +1,6 @@
 import { readMeasure, type Measure, type UnitChoice } from '@open-larder/core/units';
+import type { Reading } from '@open-larder/core/water/range';
+import { READING_UNITS, toReading } from '@open-larder/core/water/reading';
 import { writtenStep, type PreparationStep } from '@open-larder/catalogue/preparation';
 import type { NameMatch } from '@open-larder/catalogue/search';
 import { day as daySchema } from '../basics';
@@ -42,6 +44,29 @@ export const number: CellRead<number> = (text) => {
   const value = Number(text.replace(',', '.'));
   return Number.isFinite(value) ? read(value) : fault(`«${text}» is not a number`);
 };
+
+/** A reading of a water test: «18», «4.1 NO3-N»; a number alone is in the unit of the header. */
+export const reading =
+  (of: Reading): CellRead<number> =>
+  (text, _, unit) => {
+    const [, digits, own] = /^<?\s*([\d.,]+)\s*(.*)$/.exec(text) ?? [];
+    const value = Number((digits ?? 'x').replace(',', '.'));
+    if (!Number.isFinite(value)) return fault(`«${text}» is not a reading such as 18`);
+    const [usual, first] = Object.entries(READING_UNITS[of])[0]!;
+    const named = own || unit || '';
+    if (named === '' && of !== 'ph') {
+      const base = Math.round(first.toBase(value) * 1e6) / 1e6;
+      return guessed(
+        base,
+        `taken as ${first.says}; say so in the header, such as «${of} (${usual})»`,
+      );
+    }
+    const base = toReading(of, value, named);
+    const known = Object.values(READING_UNITS[of]).map(({ says }) => says);
+    return base === null
+      ? fault(`«${named}» is not known here; ${known.join(', ')} are`)
+      : read(Math.round(base * 1e6) / 1e6);
+  };
 
 /** A share of mass: «46», «46 %», «460 g/kg». */
 export const share: CellRead<number> = (text) => {

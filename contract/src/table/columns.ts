@@ -4,6 +4,8 @@ import {
   FOOD_KINDS,
   type PreparationStep,
 } from '@open-larder/catalogue';
+import { READING_UNITS } from '@open-larder/core/water/reading';
+import type { Reading } from '@open-larder/core/water/range';
 import { STAGES } from '@open-larder/core/fish';
 import { CAUSES, LIFE_KINDS } from '@open-larder/core/group';
 import { PLACES } from '@open-larder/core/stock';
@@ -117,6 +119,13 @@ const grams = (field: string, name: string, title: string, also: string[] = []) 
   column(field, `${name}_g`, title, cell.measure('mass'), { also: [name, ...also], unit: 'g' });
 const plainNumber = (field: string, name: string, title: string, also: string[] = []) =>
   column(field, name, title, cell.number, { also });
+
+/** A reading of a test, in any unit in which it is usually told: the header names it, or the cell. */
+const reading = (field: Reading, name: string, title: string, also: string[]) =>
+  column(field, name, title, cell.reading(field), {
+    also: [field, ...also],
+    unit: Object.keys(READING_UNITS[field])[0]!,
+  });
 
 /** The columns of each table, in the order in which they are written. */
 export const COLUMNS: Record<TableName, Column[]> = {
@@ -282,6 +291,25 @@ export const COLUMNS: Record<TableName, Column[]> = {
     column('ingredient', 'ingredient', 'Ingredient', cell.words, { also: ['of'] }),
     share('share', 'share', 'Share'),
     column('binder', 'binds', 'Binds', cell.yesNo, { also: ['binder'], write: yesNoText }),
+  ],
+  water: [
+    id,
+    column('tankId', 'tank', 'Tank', cell.words, { also: ['tank id', 'aquarium'] }),
+    column('day', 'day', 'Day', cell.date, { also: ['date'] }),
+    column('kind', 'what', 'What', cell.oneOf(['tested', 'changed', 'filledUp']), {
+      also: ['kind', 'event'],
+    }),
+    share('share', 'changed', 'Share changed', ['share', 'water change']),
+    reading('nitrate', 'nitrate_NO3_mg_l', 'Nitrate', ['no3']),
+    reading('nitrite', 'nitrite_NO2_mg_l', 'Nitrite', ['no2']),
+    reading('tan', 'ammonia_N_mg_l', 'Ammonia', ['ammonia', 'nh3', 'nh4', 'tan']),
+    reading('ph', 'ph', 'pH', []),
+    reading('gh', 'gh_dgh', 'General hardness', ['gh', 'hardness']),
+    reading('kh', 'kh_dkh', 'Carbonate hardness', ['kh', 'alkalinity']),
+    reading('tdsMgL', 'tds_mg_l', 'Dissolved solids', ['tds', 'conductivity', 'ec']),
+    reading('tempC', 'temp_c', 'Temperature', ['temp', 'temperature']),
+    column('sure', 'sure', 'Confirmed', cell.yesNo, { write: yesNoText }),
+    column('note', 'note', 'Note', cell.words, { also: ['notes'] }),
   ],
 };
 

@@ -3,7 +3,7 @@ import { z } from 'zod';
 /**
  * Tables that go in and out as CSV. `tanks`, `groups` and `events` together are a whole copy of the
  * fish in a house; `house` is one line a group, as a keeper would type it. `foods`, `lots`,
- * `weighings` and `recipes`, in that order, are a whole copy of the shelf.
+ * `weighings` and `recipes`, in that order, are a whole copy of the shelf; `water` is tests and changes.
  */
 export const TABLES = [
   'house',
@@ -14,6 +14,7 @@ export const TABLES = [
   'lots',
   'weighings',
   'recipes',
+  'water',
 ] as const;
 export const tableName = z.enum(TABLES);
 export type TableName = (typeof TABLES)[number];

@@ -1,4 +1,5 @@
-import { NITRATE_PER_N, peakOf, shareFor, TAN_OF_PROTEIN } from '../water';
+import { NITRATE_PER_N, TAN_OF_PROTEIN } from '../water/nitrogen';
+import { peakOf, shareFor } from '../water/sawTooth';
 import { assertRange } from '../units';
 
 /** A span of richer, more frequent meals, and the water that it is given in. */

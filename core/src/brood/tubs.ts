@@ -3,7 +3,7 @@ import type { Growing } from './growing';
 import { emptyTub, type BroodState, type TubState } from './line';
 import type { BroodTask, BroodTub } from './stand';
 import { litresFor, spreadOf, survivalOf, wantsSorting } from './tub';
-import { changeFor, hoursUntilConcern } from '../water';
+import { changeFor, hoursUntilConcern } from '../water/unfiltered';
 
 export interface TubStand extends TubState {
   id: string;

@@ -23,16 +23,9 @@ export {
   type Rhythm,
 } from './sawTooth';
 export { changeFor, hoursUntilConcern, type Unfiltered } from './unfiltered';
-export {
-  READING_RANGE,
-  READING_UNITS,
-  READINGS,
-  STRIPS,
-  toReading,
-  unitMixedUp,
-  type Reading,
-  type StripStep,
-} from './reading';
+export { READING_RANGE, READINGS, type Reading } from './range';
+export { READING_UNITS, STRIPS, toReading, unitMixedUp, type StripStep } from './reading';
+export { USUAL_RHYTHM, type WaterRhythm } from './rhythm';
 export { MOST_STEP_C, refillOf, USUAL_BUCKET_L, type Refill, type RefillWater } from './refill';
 export {
   FORECAST_DAYS,

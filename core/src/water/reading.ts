@@ -1,6 +1,4 @@
-/** What a water test tells. Bases: ammonia as nitrogen (TAN), nitrite and nitrate as themselves, mg/L; °dGH; °C. */
-export const READINGS = ['tan', 'nitrite', 'nitrate', 'ph', 'gh', 'kh', 'tdsMgL', 'tempC'] as const;
-export type Reading = (typeof READINGS)[number];
+import type { Reading } from './range';
 
 /** mg of the ion to a mg of the nitrogen in it. Source: molar masses, 62.005, 46.006 and 18.039 to 14.007. */
 const PER_N = { nitrate: 4.4268, nitrite: 3.2845, ammonium: 1.2879 };
@@ -80,18 +78,6 @@ export const READING_UNITS: Record<Reading, Record<string, Unit>> = {
     C: { says: '°C', written: ['°c', 'c'], toBase: same },
     F: { says: '°F', written: ['°f', 'f'], toBase: (value) => ((value - 32) * 5) / 9 },
   },
-};
-
-/** What a reading may be in the base unit: outside it was misread, or is in another unit. */
-export const READING_RANGE: Record<Reading, readonly [number, number]> = {
-  tan: [0, 20],
-  nitrite: [0, 30],
-  nitrate: [0, 500],
-  ph: [3, 11],
-  gh: [0, 60],
-  kh: [0, 60],
-  tdsMgL: [0, 20_000],
-  tempC: [0, 40],
 };
 
 /** @returns a reading in its base unit; null for a unit that it is not told in */

@@ -2,7 +2,8 @@ import { addDays, daysBetween } from '../round';
 import { CONCERN_MG_L, unionisedShare } from './ammonia';
 import { fitWater, forecastWater, testSd, type WaterDay, type WaterFit } from './fit';
 import { NITRATE_PER_N } from './nitrogen';
-import { READINGS, unitMixedUp, type Reading } from './reading';
+import { READINGS, type Reading } from './range';
+import { unitMixedUp } from './reading';
 import { ripening, ripeOn, type RipeningDay } from './ripening';
 import {
   addsFor,
@@ -62,6 +63,9 @@ const RIPE_AFTER_DAYS = 42;
 const NEW_FILTER = 0.002;
 /** Nitrite from which it is said, mg/L as NO2. Assumption: a level that harms many species in days. */
 const NITRITE_CONCERN_MG_L = 0.5;
+/** What may be is said for so many days ahead, and where it comes so once in five times. Assumptions. */
+const SOON_DAYS = 21;
+const FIFTH = 0.512;
 /** A test counts as the present for so many days. */
 const NEW_DAYS = 21;
 
@@ -147,12 +151,17 @@ export function standOfWater(task: WaterTask): WaterStand {
   const past = pastOf(believed, first, today, net, changes, source);
   const foodAddsMgL = mgL(meanOf(task.plannedMg));
   const planned = plannedChanges(task, changes.at(-1)?.on ?? null);
-  const days = forecastWater(
-    spreadSince(fit, last === null ? null : daysBetween(last.day, today)),
-    past.at(-1)?.mgL ?? null,
-    FORECAST_DAYS,
-    (day) => mgL(task.plannedMg[day] ?? 0),
-    planned.length > 0 ? planned : [{ day: FORECAST_DAYS, share: 0.01, sourceMgL: source }],
+  const days = ahead(
+    task,
+    fit,
+    last === null ? null : { day: last.day, mgL: past.find(({ day }) => day === last.day)!.mgL },
+    {
+      first,
+      foodAdds,
+      plannedAdds: (day) => mgL(task.plannedMg[day] ?? 0),
+      changes,
+      planned,
+    },
   );
   const addsMgL = fit.production * foodAddsMgL - fit.uptakeMgL;
   const strict = [...groups].sort((a, b) => a.standsMgL - b.standsMgL)[0];
@@ -233,14 +242,41 @@ function pastOf(
   return told;
 }
 
-/** The longer ago the last test was, the less is known of today. */
-function spreadSince(fit: WaterFit, days: number | null): WaterFit {
-  const more = 1 + Math.min(2, (days ?? 60) / 40);
-  return {
-    ...fit,
-    sd: { production: fit.sd.production * more, uptakeMgL: fit.sd.uptakeMgL * more },
-    covariance: fit.covariance * more * more,
-  };
+interface Course {
+  first: string;
+  foodAdds: (day: number) => number;
+  plannedAdds: (day: number) => number;
+  changes: readonly Change[];
+  planned: readonly Change[];
+}
+
+/**
+ * From today on, with its band: reckoned on from the last test, so that the longer ago it was the less
+ * is known; without one from far enough back that its beginning is forgotten.
+ */
+function ahead(
+  { rhythm, today }: WaterTask,
+  fit: WaterFit,
+  last: { day: string; mgL: number } | null,
+  { first, foodAdds, plannedAdds, changes, planned }: Course,
+): WaterDay[] {
+  const start = last?.day ?? first;
+  const offset = daysBetween(first, start);
+  const elapsed = daysBetween(start, today);
+  const done = changes.map((one) => ({ ...one, day: one.day - offset }));
+  const kept = done.filter(({ day }) => day >= 0);
+  const { everyDays, share, sourceMgL } = rhythm;
+  // Of a tank of which nobody wrote a change it is taken that it was changed as usual.
+  for (let day = everyDays; changes.length === 0 && day < elapsed; day += everyDays) {
+    kept.push({ day, share, sourceMgL });
+  }
+  return forecastWater(
+    fit,
+    last?.mgL ?? sourceMgL,
+    elapsed + FORECAST_DAYS,
+    (day) => (day < elapsed ? foodAdds(offset + day) : plannedAdds(day - elapsed)),
+    [...kept, ...planned.map((one) => ({ ...one, day: one.day + elapsed }))],
+  ).slice(elapsed);
 }
 
 /** The changes that the rhythm asks for from today on. */
@@ -341,7 +377,9 @@ function warningsOf(
       warnings.push({ kind: 'overCap', day: nitrate.day, mgL: nitrate.value });
     }
     const over = days.findIndex(({ before }) => before > cap.mgL);
-    const may = days.findIndex(({ high }) => high > cap.mgL);
+    const may = days.findIndex(
+      ({ before, high }, day) => day < SOON_DAYS && before + FIFTH * (high - before) > cap.mgL,
+    );
     if (over >= 0) warnings.push({ kind: 'willPass', day: addDays(today, over), likely: true });
     else if (may >= 0) warnings.push({ kind: 'willPass', day: addDays(today, may), likely: false });
   }

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { maintenanceKj } from '../ration';
 import { grown, growingOf, lengthsOf } from './dryRun/growth';
-import { dryRun, USUAL_RHYTHM, type DryTank } from '.';
+import { USUAL_RHYTHM } from '../water/rhythm';
+import { dryRun, type DryTank } from '.';
 import { testDiet, testEater, testFlake, testServing, testTask, weekGroup } from './week.testkit';
 
 const lots = (remainingG: number) => [{ id: 'l', remainingG, openedOn: null, bestBefore: null }];

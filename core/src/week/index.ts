@@ -22,13 +22,11 @@ export {
 export { converted, type Converted, type SchooledDiet } from './convert';
 export {
   dryRun,
-  USUAL_RHYTHM,
   type DryFood,
   type DryGroup,
   type DryRun,
   type DryTank,
   type DryTankResult,
-  type WaterRhythm,
 } from './dryRun/dryRun';
 export type { Range } from './dryRun/growth';
 export { estimated, type GotByDay } from './estimate';

@@ -28,6 +28,7 @@ import type { Chance } from './chance';
 import { tellBroods } from './broods';
 import { makeKitchen } from './kitchen';
 import { lookedLately, seenLately } from './seen';
+import { tellWater } from './water';
 import { LIVE_FOODS, liveShelf } from './vessels';
 import {
   GROUPS,
@@ -134,6 +135,9 @@ export async function tellHistory(scope: Scope, catalogue: Catalogue, told: Told
   const watched = { ...told, tanks, groups, today };
   await scope.insert('sightings', seenLately(rounds, watched));
   await scope.insert('looks', lookedLately(watched));
+  const water = tellWater({ ...told, today, tanks });
+  await scope.insert('tank_plans', water.plans);
+  await scope.insert('water_events', water.events);
 }
 
 function makeTanks({ chance, now }: Told): Tank[] {

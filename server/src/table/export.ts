@@ -7,6 +7,7 @@ import { everyEvent } from '../group/life';
 import type { Species } from '@open-larder/catalogue';
 import { recipes } from '../recipe/store';
 import { tanks } from '../tank/store';
+import { happened } from '../water/store';
 import { recipeLines } from './recipes';
 import { byIdOrName } from './taking';
 
@@ -88,6 +89,17 @@ const ROWS: Record<Exclude<TableName, 'house'>, (scope: Scope) => Promise<Row[]>
   recipes: async (scope) => {
     const [{ nameOf }, rows] = await Promise.all([namedFoods(scope), recipes(scope, null, null)]);
     return rows.flatMap((recipe) => recipeLines(recipe, nameOf));
+  },
+  water: async (scope) => {
+    const [events, rows] = await Promise.all([
+      happened(scope, null, '1990-01-01'),
+      tanks(scope, null, null),
+    ]);
+    const byName = byIdOrName(rows);
+    const names = new Map(
+      rows.map(({ id, name }) => [id, byName(name) === id ? name : id] as const),
+    );
+    return events.map((event) => ({ ...event, tankId: names.get(event.tankId) ?? event.tankId }));
   },
 };
 

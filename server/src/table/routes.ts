@@ -19,6 +19,7 @@ import { takeHouse } from './house';
 import { takeLots } from './lots';
 import { takeRecipes } from './recipes';
 import { takeTanks } from './tanks';
+import { takeWater } from './water';
 import { takeWeighings } from './weighings';
 import type { Take, Verdict } from './taking';
 
@@ -31,6 +32,7 @@ const TAKES: Record<TableName, Take> = {
   lots: takeLots,
   weighings: takeWeighings,
   recipes: takeRecipes,
+  water: takeWater,
 };
 
 export const tableRoutes: Handlers = {

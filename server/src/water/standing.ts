@@ -10,7 +10,7 @@ import {
   STANDS_MG_L,
   type WaterEvent,
 } from '@open-larder/core/water';
-import { USUAL_RHYTHM } from '@open-larder/core/week';
+import { USUAL_RHYTHM } from '@open-larder/core/water/rhythm';
 import { localDay, type Clock } from '../clock';
 import type { Scope } from '../db';
 import { notFound } from '../http/problems';

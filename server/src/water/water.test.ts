@@ -39,7 +39,9 @@ describe('the water of a tank', () => {
     const before = (await water()).stand!;
     expect(before.days).toHaveLength(56);
     expect(before.cap?.groupId).toBe(ours.group.id);
-    const { body } = await send(sampleWaterTest({ day: '2026-03-09', nitrate: 31, ph: 7.1 })).expect(201);
+    const { body } = await send(
+      sampleWaterTest({ day: '2026-03-09', nitrate: 31, ph: 7.1 }),
+    ).expect(201);
     expect(body.stand.latest.nitrate).toEqual({ value: 31, day: '2026-03-09' });
     expect(body.stand.latest.ph.value).toBe(7.1);
     expect(body.stand.days[0].before).toBeGreaterThan(20);

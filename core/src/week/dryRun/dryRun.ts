@@ -2,22 +2,11 @@ import { toHandUnits } from '../../food';
 import { addDays, dayOfCycle, restOn } from '../../round';
 import { daysLeft, type Lot } from '../../stock';
 import { STANDS_MG_L } from '../../water/nitrogen';
+import type { WaterRhythm } from '../../water/rhythm';
 import { energyPerGram } from '../aims';
 import { dayOutcome, newMemory, nitrateOf, type DayOutcome } from '../outcome';
 import { tankOf, type WeekTask } from '../task';
 import { grown, growingOf, lengthsOf, type Growing, type Range } from './growth';
-
-/** How a tank's water is changed. */
-export interface WaterRhythm {
-  /** Share of the water at a change, 0..1. */
-  share: number;
-  everyDays: number;
-  /** Nitrate of the new water, mg/L. */
-  sourceMgL: number;
-}
-
-/** A quarter a week with water of 10 mg/L: an assumption where nobody said. */
-export const USUAL_RHYTHM: WaterRhythm = { share: 0.25, everyDays: 7, sourceMgL: 10 };
 
 export interface DryTank {
   task: WeekTask;

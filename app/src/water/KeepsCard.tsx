@@ -1,0 +1,175 @@
+import type { Tank } from '@open-larder/contract';
+import { sayNumber } from '@open-larder/core/units';
+import { keepsUnder, peakOf, type WaterStand } from '@open-larder/core/water';
+import { USUAL_RHYTHM } from '@open-larder/core/water/rhythm';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Button, Card, ListRow, Stepper, Text, useSay } from '../ui';
+import { useRhythm } from './RhythmSheet';
+import { sayMgL } from './words';
+
+/** What keeps a tank under what its fish stand: each way solved for, and any mix of them tried out. */
+export function KeepsCard({ tank, stand }: { tank: Tank; stand: WaterStand }) {
+  const router = useRouter();
+  const say = useSay();
+  const rhythm = tank.plan?.water ?? USUAL_RHYTHM;
+  const save = useRhythm(tank);
+  const { cap, keeps } = stand;
+  const take = async (part: Partial<typeof rhythm>) => {
+    const wrong = await save({ ...rhythm, ...part });
+    if (wrong) say(wrong.detail, { tone: 'fault' });
+    else say('The rhythm is saved; the next change follows from it.');
+  };
+  if (cap === null || keeps === null) return null;
+  const fits = stand.peakMgL <= cap.mgL;
+  const none = 'not enough by itself';
+  return (
+    <View style={{ gap: 8 }}>
+      <Text look="subtitle">What keeps it under</Text>
+      <Text tone={fits ? 'ink' : 'due'}>
+        {`With ${sayNumber(rhythm.share * 100, 0)} % every ${rhythm.everyDays} days it peaks at ${sayMgL(stand.peakMgL)} mg/L in the long run; ${cap.groupName} stand about ${cap.mgL}.`}
+      </Text>
+      <Card label="What keeps it under">
+        <ListRow
+          first
+          title="By how much is changed"
+          detail={`every ${rhythm.everyDays} days, as it is`}
+          trail={
+            <Way
+              says={keeps.share === null ? none : `${sayNumber(Math.ceil(keeps.share * 100), 0)} %`}
+              spoken="Change so much"
+              onTake={
+                keeps.share === null || keeps.share < 0.01
+                  ? null
+                  : () => take({ share: Math.ceil(keeps.share! * 100) / 100 })
+              }
+            />
+          }
+        />
+        <ListRow
+          title="By how often"
+          detail={`${sayNumber(rhythm.share * 100, 0)} % each time, as it is`}
+          trail={
+            <Way
+              says={
+                keeps.everyDays === null
+                  ? none
+                  : keeps.everyDays >= 90
+                    ? 'every three months'
+                    : `every ${keeps.everyDays} day${keeps.everyDays === 1 ? '' : 's'}`
+              }
+              spoken="Change so often"
+              onTake={
+                keeps.everyDays === null
+                  ? null
+                  : () => take({ everyDays: Math.min(90, keeps.everyDays!) })
+              }
+            />
+          }
+        />
+        <ListRow
+          title="By what they eat"
+          detail={
+            keeps.ration !== null && keeps.ration < 1
+              ? 'water first: growing fish and fry are not to be starved for it'
+              : 'with the water as it is changed'
+          }
+          trail={
+            keeps.ration === null ? (
+              <Text>{none}</Text>
+            ) : (
+              <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
+                <Text look="strong">{`${sayNumber(Math.min(999, keeps.ration * 100), 0)} % of it`}</Text>
+                <Button
+                  label="Week"
+                  spoken="Open the plan of the week"
+                  onPress={() => router.push({ pathname: '/week', params: { tank: tank.id } })}
+                />
+              </View>
+            )
+          }
+        />
+      </Card>
+      <WhatIf key={`${rhythm.share} ${rhythm.everyDays}`} stand={stand} rhythm={rhythm} />
+    </View>
+  );
+}
+
+function Way({
+  says,
+  spoken,
+  onTake,
+}: {
+  says: string;
+  spoken: string;
+  onTake: (() => void) | null;
+}) {
+  return (
+    <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
+      <Text look={onTake ? 'strong' : 'body'}>{says}</Text>
+      {onTake ? <Button label="Take" spoken={`${spoken}: ${says}`} onPress={onTake} /> : null}
+    </View>
+  );
+}
+
+/** Share, interval and ration together: what it would come to. */
+function WhatIf({
+  stand,
+  rhythm,
+}: {
+  stand: WaterStand;
+  rhythm: { share: number; everyDays: number; sourceMgL: number };
+}) {
+  const [share, setShare] = useState(rhythm.share);
+  const [everyDays, setEveryDays] = useState(rhythm.everyDays);
+  const [ration, setRation] = useState(1);
+  const tried = { share, everyDays, sourceMgL: rhythm.sourceMgL };
+  const adds = Math.max(0, stand.fit.production * stand.foodAddsMgL * ration - stand.fit.uptakeMgL);
+  const peak = peakOf(adds, tried);
+  const under = keepsUnder(stand.cap!.mgL, stand.fit, stand.foodAddsMgL * ration, tried);
+  const fits = peak <= stand.cap!.mgL;
+  return (
+    <Card label="Try it out">
+      <View style={{ padding: 12, gap: 12 }}>
+        <Text look="strong">Try it out</Text>
+        <Stepper
+          label="Changed each time"
+          value={Math.round(share * 100)}
+          step={5}
+          min={5}
+          max={95}
+          say={(value) => `${value} %`}
+          onChange={(value) => setShare(value / 100)}
+        />
+        <Stepper
+          label="Days between"
+          value={everyDays}
+          step={1}
+          min={1}
+          max={60}
+          onChange={setEveryDays}
+        />
+        <Stepper
+          label="Food, against the plan"
+          value={Math.round(ration * 100)}
+          step={10}
+          min={0}
+          max={300}
+          say={(value) => `${value} %`}
+          onChange={(value) => setRation(value / 100)}
+          hint="Conditioning is about 150 to 200 %, a brood in the tank more."
+        />
+        <Text tone={fits ? 'done' : 'due'}>
+          {`It peaks at ${sayMgL(peak)} mg/L: ${
+            fits
+              ? 'they stand it.'
+              : under.share === null
+                ? 'too much, and no share at that interval is enough.'
+                : `too much; ${sayNumber(Math.ceil(under.share * 100), 0)} % at that interval would do.`
+          }`}
+        </Text>
+      </View>
+    </Card>
+  );
+}

@@ -1,0 +1,270 @@
+import type { PlanRow, Problem, Tank } from '@open-larder/contract';
+import { WEEK } from '@open-larder/core/round';
+import { sayNumber } from '@open-larder/core/units';
+import { USUAL_BUCKET_L } from '@open-larder/core/water';
+import { USUAL_RHYTHM } from '@open-larder/core/water/rhythm';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { api, useWords } from '../store';
+import {
+  Button,
+  Choice,
+  DateField,
+  Disclosure,
+  Field,
+  faultsOf,
+  NumberField,
+  Sheet,
+  Text,
+  useSay,
+  type Faults,
+} from '../ui';
+
+type Water = NonNullable<PlanRow['water']>;
+
+/** Schools of changing water, each with its usual rhythm. */
+const SCHOOLS = {
+  often: { label: 'little and often', share: 0.1, everyDays: 2 },
+  usual: { label: 'a quarter a week', share: 0.25, everyDays: 7 },
+  seldom: { label: 'much and seldom', share: 0.4, everyDays: 21 },
+} as const;
+type School = keyof typeof SCHOOLS;
+
+/** Save how a tank’s water is changed, with what else stands in its plan. @returns what is wrong, or null */
+export function useRhythm(tank: Tank): (water: Water) => Promise<Problem | null> {
+  const [edit] = api.useEditPlanMutation();
+  return async (water) => {
+    const { version, cycle, school, fasts } = tank.plan ?? {
+      version: 0,
+      cycle: WEEK,
+      school: null,
+      fasts: [],
+    };
+    const body = { version, cycle, school, fasts, water, diets: [] };
+    const done = await edit({ params: { id: tank.id }, body: body as never });
+    return done.error ? (done.error as Problem) : null;
+  };
+}
+
+/** How a tank’s water is changed: how much, how often, with what, and whether it waits for a spawn. */
+export function RhythmSheet({ tank, onClose }: { tank: Tank; onClose: () => void }) {
+  const say = useSay();
+  const words = useWords();
+  const save = useRhythm(tank);
+  const [water, setWater] = useState<Water>(tank.plan?.water ?? USUAL_RHYTHM);
+  const [faults, setFaults] = useState<Faults>({});
+  const [stale, setStale] = useState(false);
+  const change = (part: Partial<Water>) => setWater((before) => ({ ...before, ...part }));
+  const warmth = words.scale('temperature');
+  const volume = words.scale('volume');
+  const school = (Object.keys(SCHOOLS) as School[]).find(
+    (key) => SCHOOLS[key].share === water.share && SCHOOLS[key].everyDays === water.everyDays,
+  );
+  const source = water.source ?? { name: 'tap', tempC: tank.tempC, gh: null, tdsMgL: null };
+  const submit = async () => {
+    const wrong = await save(water);
+    if (wrong === null) {
+      say(`The water of ${tank.name}: the rhythm is saved.`);
+      onClose();
+      return;
+    }
+    if (wrong.status === 409) setStale(true);
+    else {
+      setFaults(faultsOf(wrong));
+      if (!wrong.errors) say(wrong.detail, { tone: 'fault' });
+    }
+  };
+  const fault = (field: string) => faults[`water.${field}`] ?? faults[field];
+  return (
+    <Sheet title={`How the water of ${tank.name} is changed`} open onClose={onClose}>
+      {stale ? (
+        <Text tone="due">
+          {`It was changed somewhere else meanwhile, to ${sayNumber((tank.plan?.water?.share ?? 0) * 100, 0)} % every ${tank.plan?.water?.everyDays ?? 0} days. Save again to put yours in its place.`}
+        </Text>
+      ) : null}
+      <Text look="small" tone="quiet">
+        Keepers differ: little and often keeps everything even; much and seldom is less work, and
+        swings more; held back for a while and then much at once, as rain after a dry spell, sets
+        some fish off to spawn.
+      </Text>
+      <Choice
+        label="Rhythm"
+        value={school ?? ('own' as School)}
+        onChange={(key) => change({ share: SCHOOLS[key].share, everyDays: SCHOOLS[key].everyDays })}
+        options={(Object.keys(SCHOOLS) as School[]).map((key) => ({
+          value: key,
+          label: SCHOOLS[key].label,
+        }))}
+      />
+      <NumberField
+        label="Share of the water at a change"
+        unit="%"
+        decimals={1}
+        scale={{ fromBase: (base) => base * 100, toBase: (shown) => shown / 100 }}
+        value={water.share}
+        onChange={(share) => change({ share: share ?? Number.NaN })}
+        fault={fault('share')}
+      />
+      <NumberField
+        label="Days from one change to the next"
+        decimals={0}
+        value={water.everyDays}
+        onChange={(days) => change({ everyDays: days ?? Number.NaN })}
+        fault={fault('everyDays')}
+      />
+      <NumberField
+        label="Nitrate of the new water"
+        unit="mg/L"
+        decimals={1}
+        value={water.sourceMgL}
+        onChange={(mgL) => change({ sourceMgL: mgL ?? Number.NaN })}
+        fault={fault('sourceMgL')}
+        hint="As NO3. Test it once: it is where every change pulls to."
+      />
+      <NumberField
+        label="One bucket holds"
+        unit={volume.unit}
+        scale={volume}
+        decimals={1}
+        value={water.bucketL ?? USUAL_BUCKET_L}
+        onChange={(litres) => change({ bucketL: litres })}
+        fault={fault('bucketL')}
+      />
+      <DateField
+        label="Hold changes back until, for a spawn"
+        value={water.heldUntil ?? null}
+        onChange={(day) => change({ heldUntil: day })}
+        fault={fault('heldUntil')}
+      />
+      <Disclosure title="The new water" detail={source.name}>
+        <Field
+          label="What it is"
+          value={source.name}
+          onChange={(name) => change({ source: { ...source, name } })}
+          fault={fault('source.name')}
+        />
+        <NumberField
+          label="As it comes"
+          unit={warmth.unit}
+          scale={warmth}
+          decimals={1}
+          value={source.tempC}
+          onChange={(tempC) => change({ source: { ...source, tempC: tempC ?? Number.NaN } })}
+          fault={fault('source.tempC')}
+        />
+        <NumberField
+          label="Its hardness"
+          unit="dGH"
+          decimals={1}
+          value={source.gh}
+          onChange={(gh) => change({ source: { ...source, gh } })}
+          fault={fault('source.gh')}
+        />
+        <NumberField
+          label="Its dissolved solids"
+          unit="mg/L"
+          decimals={0}
+          value={source.tdsMgL}
+          onChange={(tdsMgL) => change({ source: { ...source, tdsMgL } })}
+          fault={fault('source.tdsMgL')}
+        />
+      </Disclosure>
+      <SecondWater water={water} tempC={tank.tempC} change={change} fault={fault} />
+      <View style={{ alignItems: 'flex-start' }}>
+        <Button look="primary" label="Save" onPress={() => void submit()} />
+      </View>
+    </Sheet>
+  );
+}
+
+/** Rain, or water from another source, to mix with the first. */
+function SecondWater({
+  water,
+  tempC,
+  change,
+  fault,
+}: {
+  water: Water;
+  tempC: number;
+  change: (part: Partial<Water>) => void;
+  fault: (field: string) => string | undefined;
+}) {
+  const words = useWords();
+  const warmth = words.scale('temperature');
+  const { second, mixTo } = water;
+  if (!second) {
+    return (
+      <View style={{ alignItems: 'flex-start' }}>
+        <Button
+          label="Mix with a second water"
+          onPress={() =>
+            change({
+              second: { name: 'rain', tempC, gh: 0, tdsMgL: 20, nitrateMgL: 0 },
+              mixTo: { of: 'gh', value: 5 },
+            })
+          }
+        />
+      </View>
+    );
+  }
+  const of = mixTo?.of ?? 'gh';
+  const set = (part: Partial<typeof second>) => change({ second: { ...second, ...part } });
+  return (
+    <Disclosure title="Mixed with" detail={second.name} forced>
+      <Field
+        label="What the second water is"
+        value={second.name}
+        onChange={(name) => set({ name })}
+        fault={fault('second.name')}
+      />
+      <NumberField
+        label="Second water, as it comes"
+        unit={warmth.unit}
+        scale={warmth}
+        decimals={1}
+        value={second.tempC}
+        onChange={(value) => set({ tempC: value ?? Number.NaN })}
+        fault={fault('second.tempC')}
+      />
+      <NumberField
+        label="Hardness of the second water"
+        unit="dGH"
+        decimals={1}
+        value={second.gh}
+        onChange={(gh) => set({ gh })}
+        fault={fault('second.gh')}
+      />
+      <NumberField
+        label="Dissolved solids of the second water"
+        unit="mg/L"
+        decimals={0}
+        value={second.tdsMgL}
+        onChange={(tdsMgL) => set({ tdsMgL })}
+        fault={fault('second.tdsMgL')}
+      />
+      <Choice
+        label="Mixed to"
+        value={of}
+        onChange={(value) => change({ mixTo: { of: value, value: value === 'gh' ? 5 : 150 } })}
+        options={[
+          { value: 'gh', label: 'a hardness' },
+          { value: 'tdsMgL', label: 'dissolved solids' },
+        ]}
+      />
+      <NumberField
+        label="The mix should have"
+        unit={of === 'gh' ? 'dGH' : 'mg/L'}
+        decimals={1}
+        value={mixTo?.value ?? null}
+        onChange={(value) => change({ mixTo: { of, value: value ?? Number.NaN } })}
+        fault={fault('mixTo.value')}
+      />
+      <View style={{ alignItems: 'flex-start' }}>
+        <Button
+          label="Leave the second out"
+          onPress={() => change({ second: null, mixTo: null })}
+        />
+      </View>
+    </Disclosure>
+  );
+}

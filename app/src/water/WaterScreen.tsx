@@ -1,0 +1,458 @@
+import type { Problem, Tank, WaterEventRow, WaterRow } from '@open-larder/contract';
+import { addDays, daysBetween } from '@open-larder/core/round';
+import { sayNumber } from '@open-larder/core/units';
+import { testBand, type Reading, type WaterStand } from '@open-larder/core/water';
+import { lazy, Suspense, useState } from 'react';
+import { View } from 'react-native';
+import { WaterRibbon } from '../draw/WaterRibbon';
+import { api, useNow, useWords } from '../store';
+import { useWide } from '../theme';
+import {
+  Button,
+  Card,
+  Empty,
+  Fault,
+  ListRow,
+  NumberField,
+  Screen,
+  Sheet,
+  Skeleton,
+  Text,
+  type Faults,
+} from '../ui';
+import { KeepsCard } from './KeepsCard';
+import { RhythmSheet } from './RhythmSheet';
+import { TestSheet } from './TestSheet';
+import { useWaterEvent, useWaterUndo } from './useWaterEvent';
+import {
+  READING_WORDS,
+  refillFor,
+  sayMgL,
+  sayNext,
+  sayReading,
+  sayRefill,
+  sayWarning,
+  sayWaterEvent,
+} from './words';
+
+const Chart = lazy(() => import('../records/Chart'));
+
+/** The water of one tank: what is in it, what is to come, and what to do about it. */
+export function WaterScreen({ id }: { id: string }) {
+  const tanks = api.useTanksQuery();
+  const waters = api.useWatersQuery();
+  const events = api.useWaterEventsQuery(id);
+  const tank = tanks.data?.find((one) => one.id === id);
+  const row = waters.data?.find(({ tankId }) => tankId === id);
+  const faulty = [tanks, waters, events].find(({ error, data }) => error && !data);
+  const body = faulty ? (
+    <Fault problem={faulty.error as Problem} onRetry={() => void faulty.refetch()} />
+  ) : !tanks.data || !waters.data || !events.data ? (
+    <Skeleton rows={4} height={80} />
+  ) : !tank || !row ? (
+    <Empty title="No such tank" text="It may have been put away. Go back to the tanks." />
+  ) : row.stand === null ? (
+    <Empty
+      title="How much water it holds is not known"
+      text="Enter its measures or its litres with «Change tank»: what food does to it follows from them."
+    />
+  ) : null;
+  const whole = body === null && tank && row?.stand;
+  return (
+    <Screen
+      title="Water"
+      detail={tank?.name}
+      back={`/tanks/${id}`}
+      aside={
+        whole ? (
+          <>
+            <KeepsCard tank={tank} stand={row.stand!} />
+            <RawCard stand={row.stand!} />
+          </>
+        ) : null
+      }
+    >
+      {whole ? <WaterOf tank={tank} row={row} stand={row.stand!} events={events.data!} /> : body}
+    </Screen>
+  );
+}
+
+interface Props {
+  tank: Tank;
+  row: WaterRow;
+  stand: WaterStand;
+  events: WaterEventRow[];
+}
+
+function WaterOf({ tank, row, stand, events }: Props) {
+  const words = useWords();
+  const wide = useWide();
+  const [open, setOpen] = useState<'test' | 'rhythm' | 'changed' | 'filledUp' | null>(null);
+  const close = () => setOpen(null);
+  const today = stand.days[0]!;
+  const known = stand.latest.nitrate;
+  return (
+    <View style={{ gap: 16 }}>
+      <View style={{ gap: 4 }}>
+        <Text look="strong">
+          {`Nitrate about ${sayMgL(today.before)} mg/L, likely ${sayMgL(today.low)} to ${sayMgL(today.high)}`}
+        </Text>
+        <Text look="small" tone="quiet">
+          {known
+            ? `Tested ${words.day(known.day)}: ${sayMgL(known.value)}, give or take ${sayMgL(testBand(known.value))}. Since then reckoned from what was served and changed.`
+            : 'Never tested: reckoned from the food alone. One test makes it far surer.'}
+        </Text>
+        <Text look="small" tone="quiet">
+          {saySums(stand)}
+        </Text>
+      </View>
+      <Warnings tank={tank} stand={stand} events={events} />
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+        <Button look="primary" label="Log a test" onPress={() => setOpen('test')} />
+        <Button label="Water changed" onPress={() => setOpen('changed')} />
+        <Button label="Filled up" onPress={() => setOpen('filledUp')} />
+        <Button label="How it is changed" onPress={() => setOpen('rhythm')} />
+      </View>
+      <Ahead stand={stand} events={events} />
+      <NextCard tank={tank} row={row} stand={stand} onRhythm={() => setOpen('rhythm')} />
+      {wide ? null : <KeepsCard tank={tank} stand={stand} />}
+      {wide ? null : <RawCard stand={stand} />}
+      <Latest stand={stand} />
+      <History row={row} events={events} />
+      {open === 'test' ? <TestSheet tank={tank} onClose={close} /> : null}
+      {open === 'rhythm' ? <RhythmSheet tank={tank} onClose={close} /> : null}
+      {open === 'changed' || open === 'filledUp' ? (
+        <ChangeSheet
+          kind={open}
+          tank={tank}
+          litres={row.litres!}
+          share={open === 'changed' ? (tank.plan?.water?.share ?? 0.25) : 0.05}
+          onClose={close}
+        />
+      ) : null}
+    </View>
+  );
+}
+
+function saySums({ fit, foodAddsMgL, addsMgL }: WaterStand): string {
+  const food = `The plan’s food adds ${sayMgL(foodAddsMgL * fit.production)} mg/L a day`;
+  const learned =
+    fit.spans > 0
+      ? `, ${sayNumber(fit.production * 100, 0)} % of what its protein says; plants take up ${sayMgL(fit.uptakeMgL)} (from ${fit.spans} span${fit.spans === 1 ? '' : 's'} between tests)`
+      : ` by its protein; plants are taken to use ${sayMgL(fit.uptakeMgL)}`;
+  return `${food}${learned}. Left: ${sayMgL(Math.max(0, addsMgL))} a day.`;
+}
+
+function Warnings({ tank, stand, events }: Omit<Props, 'row'>) {
+  const words = useWords();
+  const happen = useWaterEvent();
+  const takeBack = useWaterUndo();
+  if (stand.warnings.length === 0) return null;
+  const confirm = async (id: string) => {
+    const event = events.find((one) => one.id === id);
+    if (!event || !(await takeBack(id))) return;
+    const { day, note, tan, nitrite, nitrate, ph, gh, kh, tdsMgL, tempC } = event;
+    await happen(
+      tank.id,
+      { kind: 'tested', sure: true, day, note, tan, nitrite, nitrate, ph, gh, kh, tdsMgL, tempC },
+      'It is reckoned with from now on.',
+    );
+  };
+  return (
+    <Card label="What to look at">
+      {stand.warnings.map((warning, at) => (
+        <View key={at} style={{ padding: 12, gap: 8 }}>
+          <Text tone="due">{sayWarning(warning, words)}</Text>
+          {warning.kind === 'odd' ? (
+            <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+              <Button label="It is right" onPress={() => void confirm(warning.eventId)} />
+              <Button label="Take the test back" onPress={() => void takeBack(warning.eventId)} />
+            </View>
+          ) : null}
+        </View>
+      ))}
+    </Card>
+  );
+}
+
+/** Days back that are drawn; more is in the history. */
+const DRAWN_BACK = 42;
+
+function Ahead({ stand, events }: { stand: WaterStand; events: WaterEventRow[] }) {
+  const now = useNow();
+  const words = useWords();
+  const [width, setWidth] = useState(0);
+  const at = (day: string) => daysBetween(now.day, day);
+  const odd = new Set(stand.warnings.flatMap((one) => (one.kind === 'odd' ? [one.eventId] : [])));
+  const tests = events.flatMap((event) =>
+    event.kind === 'tested' && event.nitrate !== null && at(event.day) >= -DRAWN_BACK
+      ? [{ day: at(event.day), mgL: event.nitrate, odd: odd.has(event.id) }]
+      : [],
+  );
+  const planned = stand.days.flatMap(({ before, after }, day) =>
+    after < before - 1e-9 ? [day] : [],
+  );
+  return (
+    <View style={{ gap: 8 }}>
+      <Text look="subtitle">Nitrate, eight weeks on</Text>
+      <View
+        onLayout={(event) => setWidth(event.nativeEvent.layout.width)}
+        style={{ minHeight: 216 }}
+      >
+        {width > 0 ? (
+          <WaterRibbon
+            label={`Nitrate today about ${sayMgL(stand.days[0]!.before)} mg/L; in eight weeks ${sayMgL(stand.days.at(-1)!.low)} to ${sayMgL(stand.days.at(-1)!.high)}.`}
+            width={width}
+            past={stand.past
+              .filter(({ day }) => at(day) >= -DRAWN_BACK)
+              .map(({ day, mgL }) => ({ day: at(day), mgL }))}
+            ahead={stand.days.map(({ before, after, low, high }, day) => ({
+              day,
+              mgL: before,
+              after,
+              low,
+              high,
+            }))}
+            tests={tests}
+            changes={[
+              ...stand.changes
+                .map(({ day }) => at(day))
+                .filter((day) => day >= -DRAWN_BACK && day < 0),
+              ...planned,
+            ]}
+            capMgL={stand.cap?.mgL ?? null}
+            capSays={stand.cap ? `what ${stand.cap.groupName} stand` : ''}
+            dates={[-28, 0, 28, 55].map((day) => ({
+              day,
+              says: day === 0 ? 'today' : words.day(addDays(now.day, day)).replace(/^\w+ /, ''),
+            }))}
+          />
+        ) : null}
+      </View>
+      <Text look="small" tone="quiet">
+        Dots are tests, the shaded part is where it will lie nine times of ten, notches are changes:
+        broken ones are done.
+      </Text>
+    </View>
+  );
+}
+
+function NextCard({
+  tank,
+  row,
+  stand,
+  onRhythm,
+}: Omit<Props, 'events'> & { onRhythm: () => void }) {
+  const words = useWords();
+  const now = useNow();
+  const happen = useWaterEvent();
+  const { next } = stand;
+  if (next === null) {
+    return (
+      <Card label="Next change">
+        <View style={{ padding: 12, gap: 8 }}>
+          <Text>
+            Nobody said how its water is changed: a quarter a week is reckoned with, and the Round
+            asks for nothing.
+          </Text>
+          <View style={{ alignItems: 'flex-start' }}>
+            <Button label="Say how" onPress={onRhythm} />
+          </View>
+        </View>
+      </Card>
+    );
+  }
+  const lines = sayRefill(refillFor(tank, next.litres, row.litres!), words);
+  return (
+    <View style={{ gap: 8 }}>
+      <Text look="subtitle">Next change</Text>
+      <Card label="Next change">
+        <View style={{ padding: 12, gap: 8 }}>
+          <Text look="strong" tone={next.late > 0 ? 'due' : 'ink'}>
+            {`${words.say('volume', next.litres)}, ${sayNumber(next.share * 100, 0)} %: ${sayNext(next, now.day, words)}`}
+          </Text>
+          {lines.map((line) => (
+            <Text key={line}>{line}</Text>
+          ))}
+          <View style={{ alignItems: 'flex-start' }}>
+            <Button
+              label="Done, as planned"
+              onPress={() =>
+                void happen(
+                  tank.id,
+                  { kind: 'changed', share: next.share },
+                  `Water of ${tank.name} is changed.`,
+                )
+              }
+            />
+          </View>
+          <Text look="small" tone="quiet">
+            Unplug heater and pump before hands go in; siphon by hand or bulb, never by mouth.
+          </Text>
+        </View>
+      </Card>
+    </View>
+  );
+}
+
+function Latest({ stand }: { stand: WaterStand }) {
+  const words = useWords();
+  const told = Object.entries(stand.latest) as [Reading, { value: number; day: string }][];
+  if (told.length === 0) return null;
+  return (
+    <View style={{ gap: 8 }}>
+      <Text look="subtitle">Last tested</Text>
+      <Card label="Last tested">
+        {(Object.keys(READING_WORDS) as Reading[])
+          .filter((of) => stand.latest[of])
+          .map((of, index) => (
+            <ListRow
+              key={of}
+              first={index === 0}
+              title={READING_WORDS[of]}
+              detail={words.day(stand.latest[of]!.day)}
+              trail={<Text look="strong">{sayReading(of, stand.latest[of]!.value, words)}</Text>}
+            />
+          ))}
+      </Card>
+    </View>
+  );
+}
+
+/** A tank without a grown filter: ammonia and nitrite in time. */
+function RawCard({ stand }: { stand: WaterStand }) {
+  const words = useWords();
+  const now = useNow();
+  const { raw } = stand;
+  if (raw === null) return null;
+  const hours = raw.hoursUntilConcern;
+  const days = raw.days.filter((_, day) => day % 2 === 0);
+  return (
+    <View style={{ gap: 8 }}>
+      <Text look="subtitle">Its filter</Text>
+      <Text tone={hours < 48 ? 'due' : 'ink'}>
+        {raw.ripeOn
+          ? `It grows in: ammonia and nitrite stay low from about ${words.day(raw.ripeOn)}, if it is fed as planned.`
+          : 'Nothing takes ammonia up here, or not within eight weeks.'}
+        {Number.isFinite(hours)
+          ? ` With nothing to take it up, ammonia would be of concern after ${hours > 240 ? 'more than ten days' : `${sayNumber(hours, 0)} h`}; ${
+              raw.changeShare === null
+                ? 'no daily change is enough: feed less'
+                : `${sayNumber(Math.ceil(raw.changeShare * 100), 0)} % a day keeps it under`
+            }.`
+          : ''}
+      </Text>
+      <Text look="small" tone="quiet">
+        {`Of all ammonia ${sayNumber(raw.unionisedShare * 100, 2)} % is the poisonous form at its pH and temperature. Test every other day while it grows in.`}
+      </Text>
+      <Suspense fallback={<Skeleton rows={1} height={220} />}>
+        <Chart
+          view="lines"
+          title="Ammonia and nitrite to come"
+          detail="mg/L of nitrogen. Solid: ammonia. Dashed: nitrite."
+          labels={days.map((_, at) =>
+            at % 7 === 0 ? words.day(addDays(now.day, at * 2)).replace(/^\w+ /, '') : '',
+          )}
+          lines={[
+            { values: days.map(({ tan }) => tan), look: 'main' },
+            { values: days.map(({ nitrite }) => nitrite), look: 'dashed' },
+          ]}
+        />
+      </Suspense>
+    </View>
+  );
+}
+
+function ChangeSheet({
+  kind,
+  tank,
+  litres,
+  share: first,
+  onClose,
+}: {
+  kind: 'changed' | 'filledUp';
+  tank: Tank;
+  litres: number;
+  share: number;
+  onClose: () => void;
+}) {
+  const words = useWords();
+  const happen = useWaterEvent();
+  const [amount, setAmount] = useState<number | null>(first * litres);
+  const [faults, setFaults] = useState<Faults>({});
+  const volume = words.scale('volume');
+  const save = async () => {
+    const wrong = await happen(
+      tank.id,
+      { kind, share: amount === null ? Number.NaN : amount / litres },
+      kind === 'changed' ? `Water of ${tank.name} is changed.` : `${tank.name} is filled up.`,
+    );
+    if (wrong === null) onClose();
+    else setFaults(wrong);
+  };
+  return (
+    <Sheet title={kind === 'changed' ? 'Water changed' : 'Filled up'} open onClose={onClose}>
+      <Text tone="quiet">
+        {kind === 'changed'
+          ? 'How much was taken out and put in anew.'
+          : 'What evaporated and was filled up: salts stay behind, so that soft water or rain is better for it than tap.'}
+      </Text>
+      <NumberField
+        label="How much"
+        unit={volume.unit}
+        scale={volume}
+        decimals={1}
+        value={amount}
+        onChange={setAmount}
+        fault={faults.share}
+        hint={`The tank holds ${words.say('volume', litres)}.`}
+      />
+      <View style={{ alignItems: 'flex-start' }}>
+        <Button look="primary" label="Note it" onPress={() => void save()} />
+      </View>
+    </Sheet>
+  );
+}
+
+/** Events shown at once; the rest wait for a tap. */
+const FIRST = 6;
+
+function History({ row, events }: { row: WaterRow; events: WaterEventRow[] }) {
+  const words = useWords();
+  const takeBack = useWaterUndo();
+  const [all, setAll] = useState(false);
+  if (events.length === 0) return null;
+  return (
+    <View style={{ gap: 8 }}>
+      <Text look="subtitle">What happened</Text>
+      <Card label="What happened">
+        {(all ? events : events.slice(0, FIRST)).map((event, index) => {
+          const title = sayWaterEvent(event, words, row.litres);
+          return (
+            <ListRow
+              key={event.id}
+              first={index === 0}
+              title={title}
+              detail={[words.day(event.day), event.hand, event.note].filter(Boolean).join(' · ')}
+              trail={
+                <Button
+                  look="bare"
+                  label="Undo"
+                  spoken={`Undo: ${title}, ${words.day(event.day)}`}
+                  onPress={() => void takeBack(event.id)}
+                />
+              }
+            />
+          );
+        })}
+      </Card>
+      {events.length > FIRST ? (
+        <Button
+          look="bare"
+          label={all ? 'Only the newest' : `All ${events.length}`}
+          onPress={() => setAll(!all)}
+        />
+      ) : null}
+    </View>
+  );
+}

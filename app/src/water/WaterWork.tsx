@@ -1,0 +1,105 @@
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import type { Tank, WaterRow } from '@open-larder/contract';
+import type { NextChange } from '@open-larder/core/water';
+import { sayNumber } from '@open-larder/core/units';
+import { api, useNow, useWords } from '../store';
+import { Button, Card, Text } from '../ui';
+import { useWaterEvent } from './useWaterEvent';
+import { refillFor, sayNext, sayRefill, sayWarning } from './words';
+
+/** Water that is to be changed today, in buckets, and what a test warns of. */
+export function WaterWork() {
+  const now = useNow();
+  const { data: waters = [] } = api.useWatersQuery();
+  const { data: tanks = [] } = api.useTanksQuery();
+  const due = waters.flatMap((row) => {
+    const tank = tanks.find(({ id }) => id === row.tankId);
+    const pressing = (row.stand?.warnings ?? []).filter(
+      ({ kind }) => kind === 'ammonia' || kind === 'nitrite',
+    );
+    const next = row.stand?.next ?? null;
+    const today = next !== null && next.day <= now.day && !next.held ? next : null;
+    return tank && (today || pressing.length > 0) ? [{ row, tank, next: today, pressing }] : [];
+  });
+  if (due.length === 0) return null;
+  due.sort((a, b) => a.tank.walkOrder - b.tank.walkOrder);
+  return (
+    <View style={{ gap: 8 }}>
+      <Text look="subtitle">Water</Text>
+      {due.map(({ row, tank, next, pressing }) => (
+        <Due key={tank.id} row={row} tank={tank} next={next} pressing={pressing} />
+      ))}
+      <Text look="small" tone="quiet">
+        Unplug heater and pump before hands go in, with a drip loop on every cable; siphon by hand
+        or bulb, never by mouth; wash your hands afterwards.
+      </Text>
+    </View>
+  );
+}
+
+type Warnings = NonNullable<WaterRow['stand']>['warnings'];
+
+function Due({
+  row,
+  tank,
+  next,
+  pressing,
+}: {
+  row: WaterRow;
+  tank: Tank;
+  next: NextChange | null;
+  pressing: Warnings;
+}) {
+  const router = useRouter();
+  const words = useWords();
+  const now = useNow();
+  const happen = useWaterEvent();
+  const lines =
+    next && row.litres ? sayRefill(refillFor(tank, next.litres, row.litres), words) : [];
+  return (
+    <Card label={`Water of ${tank.name}`}>
+      <View style={{ padding: 12, gap: 8 }}>
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8 }}>
+          <View style={{ flexGrow: 1, flexBasis: 180, minWidth: 0 }}>
+            <Text look="strong">{tank.name}</Text>
+            {next ? (
+              <Text tone={next.late > 0 ? 'due' : 'ink'}>
+                {`Change ${words.say('volume', next.litres)}, ${sayNumber(next.share * 100, 0)} %: ${sayNext(next, now.day, words)}`}
+              </Text>
+            ) : null}
+          </View>
+          <Button
+            look="bare"
+            label="Open"
+            spoken={`Open the water of ${tank.name}`}
+            onPress={() => router.push(`/tanks/${tank.id}/water`)}
+          />
+          {next ? (
+            <Button
+              label="Changed"
+              spoken={`Changed: ${tank.name}`}
+              onPress={() =>
+                void happen(
+                  tank.id,
+                  { kind: 'changed', share: next.share },
+                  `Water of ${tank.name} is changed.`,
+                )
+              }
+            />
+          ) : null}
+        </View>
+        {pressing.map((warning) => (
+          <Text key={warning.kind} tone="due">
+            {sayWarning(warning, words)}
+          </Text>
+        ))}
+        {lines.map((line) => (
+          <Text key={line} look="small" tone="quiet">
+            {line}
+          </Text>
+        ))}
+      </View>
+    </Card>
+  );
+}

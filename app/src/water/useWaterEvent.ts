@@ -1,0 +1,51 @@
+import type { Problem, WaterEventCreate } from '@open-larder/contract';
+import { v7 as uuidv7 } from 'uuid';
+import { api, useHand, useNow } from '../store';
+import { faultsOf, useSay, type Faults } from '../ui';
+
+export type Said = WaterEventCreate extends infer E
+  ? E extends WaterEventCreate
+    ? Partial<Omit<E, 'id' | 'at' | 'hand' | 'kind'>> & Pick<E, 'kind'>
+    : never
+  : never;
+
+/**
+ * Say that water was tested, changed or filled up, with a way back.
+ * @returns what is wrong by field, or null where it is written
+ */
+export function useWaterEvent(): (
+  tankId: string,
+  event: Said,
+  says: string,
+) => Promise<Faults | null> {
+  const say = useSay();
+  const now = useNow();
+  const hand = useHand();
+  const [add] = api.useAddWaterEventMutation();
+  const takeBack = useWaterUndo();
+  return async (tankId, event, says) => {
+    const id = uuidv7();
+    const at = new Date().toISOString();
+    const body = { day: now.day, note: '', ...event, id, at, hand } as WaterEventCreate;
+    const done = await add({ params: { id: tankId }, body });
+    if (done.error) {
+      const { errors, title, detail } = done.error as Problem;
+      say(errors ? title : detail, { tone: 'fault' });
+      return faultsOf(done.error as Problem);
+    }
+    say(says, { undo: () => void takeBack(id) });
+    return null;
+  };
+}
+
+/** Take a test or a change back. @returns whether it is done */
+export function useWaterUndo(): (id: string) => Promise<boolean> {
+  const say = useSay();
+  const [undo] = api.useUndoWaterEventMutation();
+  return async (id) => {
+    const body = { id: uuidv7(), at: new Date().toISOString() };
+    const answer = await undo({ params: { id }, body });
+    if (answer.error) say((answer.error as Problem).detail, { tone: 'fault' });
+    return !answer.error;
+  };
+}

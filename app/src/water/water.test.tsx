@@ -1,0 +1,193 @@
+import type { Tank, WaterEventRow, WaterRow } from '@open-larder/contract';
+import { addDays } from '@open-larder/core/round';
+import { standOfWater, type WaterEvent } from '@open-larder/core/water';
+import { fireEvent, screen, waitFor } from '@testing-library/react-native';
+import { answers, tank as plainTank } from '../testing/house';
+import { sent, standIn } from '../testing/server';
+import { show } from '../testing/show';
+import { Toast } from '../ui';
+import { WaterScreen } from './WaterScreen';
+import { WaterWork } from './WaterWork';
+
+jest.mock('expo-router', () => jest.requireActual('../testing/router'));
+
+const DAY = new Date().toISOString().slice(0, 10);
+const RHYTHM = { share: 0.25, everyDays: 7, sourceMgL: 5 };
+const tank: Tank = {
+  ...plainTank,
+  plan: {
+    version: 3,
+    validFrom: addDays(DAY, -90),
+    cycle: { days: 7, from: '2024-01-01' },
+    school: null,
+    fasts: [],
+    water: { ...RHYTHM, source: { name: 'tap', tempC: 12, gh: 14, tdsMgL: 300 } },
+  },
+};
+let made = 0;
+const event = (daysAgo: number, over: Partial<WaterEventRow> = {}): WaterEventRow => ({
+  id: `e${(made += 1)}`,
+  tankId: tank.id,
+  kind: 'tested',
+  day: addDays(DAY, -daysAgo),
+  at: `${addDays(DAY, -daysAgo)}T12:00:00.000Z`,
+  hand: null,
+  note: '',
+  share: null,
+  sure: false,
+  tan: null,
+  nitrite: null,
+  nitrate: null,
+  ph: null,
+  gh: null,
+  kh: null,
+  tdsMgL: null,
+  tempC: null,
+  ...over,
+});
+
+function rowOf(events: WaterEventRow[], { mg = 20, said = true } = {}): WaterRow {
+  return {
+    tankId: tank.id,
+    litres: 100,
+    stand: standOfWater({
+      litres: 100,
+      tempC: 25,
+      ph: 7,
+      filtered: true,
+      since: addDays(DAY, -300),
+      today: DAY,
+      rhythm: { ...RHYTHM, said, heldUntil: null },
+      events: events as WaterEvent[],
+      servedMg: new Map(),
+      plannedMg: Array<number>(56).fill(mg),
+      groups: [{ id: 'g', name: 'Loaches', standsMgL: 20 }],
+    }),
+  };
+}
+
+const serve = (events: WaterEventRow[], over: object = {}, options = {}) =>
+  standIn({
+    ...answers,
+    'GET /api/tanks': { items: [tank], next: null },
+    'GET /api/waters': { tanks: [rowOf(events, options)] },
+    [`GET /api/tanks/${tank.id}/water`]: { items: [...events].reverse(), next: null },
+    [`POST /api/tanks/${tank.id}/water`]: () => ({ status: 201, body: rowOf(events) }),
+    ...over,
+  });
+const open = () =>
+  show(
+    <>
+      <WaterScreen id={tank.id} />
+      <Toast />
+    </>,
+  );
+
+describe('the water of a tank', () => {
+  it('says what is in it, how sure that is, and what to change', async () => {
+    serve([event(9, { nitrate: 14 }), event(8, { kind: 'changed', share: 0.25 })]);
+    open();
+    expect(await screen.findByText(/^Nitrate about \d+(\.\d+)? mg\/L, likely/)).toBeTruthy();
+    expect(screen.getByText(/^Tested .*: 14, give or take/)).toBeTruthy();
+    expect(screen.getByText('25 L, 25 %: 1 day late')).toBeTruthy();
+    expect(screen.getByText('2 buckets of 10 L and 5 L')).toBeTruthy();
+    expect(screen.getByText(/^Temper it first/)).toBeTruthy();
+  });
+
+  it('a test in nitrate nitrogen is sent as nitrate', async () => {
+    const asked = serve([]);
+    open();
+    fireEvent.press(await screen.findByText('Log a test'));
+    fireEvent.press(screen.getByText('NO3-N'));
+    fireEvent.changeText(screen.getByLabelText('Nitrate'), '5');
+    fireEvent.changeText(screen.getByLabelText('pH'), '7,2');
+    fireEvent.press(screen.getByText('Note the test'));
+    await waitFor(() => expect(sent(asked, 'POST')).toHaveLength(1));
+    const [body] = sent(asked, 'POST');
+    expect(body).toMatchObject({ kind: 'tested', day: DAY, ph: 7.2, nitrite: null });
+    expect(body!.nitrate as number).toBeCloseTo(22.1, 1);
+  });
+
+  it('a strip is read by the words of its colours', async () => {
+    const asked = serve([]);
+    open();
+    fireEvent.press(await screen.findByText('Log a test'));
+    fireEvent.press(screen.getByText('by colours of a strip'));
+    fireEvent.press(screen.getByLabelText('Nitrate: Choose a colour'));
+    fireEvent.press(await screen.findByText('pale pink'));
+    fireEvent.press(screen.getByText('Note the test'));
+    await waitFor(() => expect(sent(asked, 'POST')).toHaveLength(1));
+    expect(sent(asked, 'POST')[0]).toMatchObject({ nitrate: 25, ph: null });
+  });
+
+  it('an odd test is asked about, and written again as right', async () => {
+    const events = [30, 24, 18, 12].map((ago) => event(ago, { nitrate: 12 }));
+    const odd = event(1, { nitrate: 120 });
+    const asked = serve([...events, odd], {
+      [`POST /api/water/${odd.id}/undo`]: () => ({ status: 201, body: rowOf(events) }),
+    });
+    open();
+    fireEvent.press(await screen.findByText('It is right'));
+    await waitFor(() => expect(sent(asked, 'POST')).toHaveLength(2));
+    expect(sent(asked, 'POST')[1]).toMatchObject({ nitrate: 120, sure: true, day: odd.day });
+  });
+
+  it('each way to keep it under can be taken into the plan, and nothing else is changed', async () => {
+    const asked = serve([], {
+      [`PUT /api/tanks/${tank.id}/plan`]: () => ({ status: 200, body: {} }),
+    });
+    open();
+    const take = await screen.findByLabelText(/^Change so often: every \d+ days?$/);
+    fireEvent.press(take);
+    await waitFor(() => expect(sent(asked, 'PUT')).toHaveLength(1));
+    const [body] = sent(asked, 'PUT');
+    expect(body).toMatchObject({ version: 3, diets: [], fasts: [] });
+    expect((body!.water as { share: number; source: object }).share).toBe(0.25);
+    expect((body!.water as { source: object }).source).toEqual(tank.plan!.water!.source);
+  });
+
+  it('tries out a heavier ration before it begins', async () => {
+    serve([]);
+    open();
+    const before = (await screen.findByText(/^It peaks at/)).props.children as string;
+    fireEvent.press(screen.getByLabelText('More: Food, against the plan'));
+    fireEvent.press(screen.getByLabelText('More: Food, against the plan'));
+    expect(screen.getByText(/^It peaks at/).props.children).not.toBe(before);
+  });
+
+  it('of which nobody said how it is changed, it asks', async () => {
+    serve([], {}, { said: false });
+    open();
+    expect(await screen.findByText('Say how')).toBeTruthy();
+  });
+
+  it('of unknown litres, and of no such tank, it says what to do', async () => {
+    serve([], { 'GET /api/waters': { tanks: [{ tankId: tank.id, litres: null, stand: null }] } });
+    open();
+    expect(await screen.findByText('How much water it holds is not known')).toBeTruthy();
+  });
+});
+
+describe('water in the round', () => {
+  it('is asked for on its day, in buckets, and done with one tap', async () => {
+    const asked = serve([event(7, { kind: 'changed', share: 0.25 })]);
+    show(<WaterWork />);
+    expect(await screen.findByText('Change 25 L, 25 %: today')).toBeTruthy();
+    fireEvent.press(screen.getByLabelText(`Changed: ${tank.name}`));
+    await waitFor(() => expect(sent(asked, 'POST')).toHaveLength(1));
+    expect(sent(asked, 'POST')[0]).toMatchObject({ kind: 'changed', share: 0.25, day: DAY });
+  });
+
+  it('is silent where nothing is due', async () => {
+    const asked = serve([event(2, { kind: 'changed', share: 0.25 })]);
+    show(<WaterWork />);
+    await waitFor(() => expect(asked.length).toBeGreaterThan(1));
+    expect(screen.queryByText('Water')).toBeNull();
+  });
+
+  it('warns of nitrite though no change is due', async () => {
+    serve([event(2, { kind: 'changed', share: 0.25 }), event(0, { nitrite: 2 })]);
+    show(<WaterWork />);
+    expect(await screen.findByText(/^Nitrite was 2 mg\/L/)).toBeTruthy();
+  });
+});

@@ -1,0 +1,134 @@
+import type { Tank, WaterEventRow } from '@open-larder/contract';
+import { sayNumber } from '@open-larder/core/units';
+import {
+  refillOf,
+  USUAL_BUCKET_L,
+  type NextChange,
+  type Reading,
+  type Refill,
+  type RefillWater,
+  type WaterWarning,
+} from '@open-larder/core/water';
+import type { Words } from '../store';
+
+export const READING_WORDS: Record<Reading, string> = {
+  nitrate: 'Nitrate',
+  nitrite: 'Nitrite',
+  tan: 'Ammonia',
+  ph: 'pH',
+  gh: 'General hardness',
+  kh: 'Carbonate hardness',
+  tdsMgL: 'Dissolved solids',
+  tempC: 'Temperature',
+};
+
+/** «18 mg/L NO3», «7.2», «6 dGH» */
+export function sayReading(of: Reading, value: number, words: Words): string {
+  switch (of) {
+    case 'nitrate':
+      return `${sayMgL(value)} mg/L NO3`;
+    case 'nitrite':
+      return `${sayMgL(value)} mg/L NO2`;
+    case 'tan':
+      return `${sayMgL(value)} mg/L NH3-N`;
+    case 'ph':
+      return sayNumber(value, 1);
+    case 'gh':
+      return words.say('hardness', value);
+    case 'kh':
+      return `${sayNumber(value, 1)} dKH`;
+    case 'tdsMgL':
+      return `${sayNumber(value, 0)} mg/L`;
+    case 'tempC':
+      return words.say('temperature', value);
+  }
+}
+
+export const sayMgL = (value: number): string =>
+  sayNumber(value, value >= 10 ? 0 : value >= 1 ? 1 : 2);
+
+/** What a tank’s plan says of the waters that it is filled up with. */
+export function refillFor(tank: Tank, litres: number, tankLitres: number): Refill {
+  const water = tank.plan?.water ?? null;
+  const first: RefillWater = {
+    name: water?.source?.name ?? 'new water',
+    tempC: water?.source?.tempC ?? tank.tempC,
+    gh: water?.source?.gh ?? null,
+    tdsMgL: water?.source?.tdsMgL ?? null,
+    nitrateMgL: water?.sourceMgL ?? 0,
+  };
+  return refillOf(
+    Math.min(litres, tankLitres),
+    { litres: tankLitres, tempC: tank.tempC, gh: tank.gh, tdsMgL: null },
+    [first, water?.second ?? null],
+    water?.bucketL ?? USUAL_BUCKET_L,
+    water?.mixTo ?? null,
+  );
+}
+
+/** «4 buckets of 10 L, and 5 L», and what goes into them. */
+export function sayRefill(refill: Refill, words: Words): string[] {
+  const { buckets, parts, warmTo, tempered, impossible, after } = refill;
+  const volume = (litres: number) => words.say('volume', litres);
+  const full =
+    buckets.full > 0
+      ? `${buckets.full} bucket${buckets.full === 1 ? '' : 's'} of ${volume(buckets.ofL)}`
+      : null;
+  const rest = buckets.restL > 0 ? volume(buckets.restL) : null;
+  const lines = [[full, rest].filter(Boolean).join(' and ')];
+  if (parts.length > 1) {
+    lines.push(`Mix ${parts.map((part) => `${volume(part.litres)} ${part.name}`).join(' with ')}.`);
+  }
+  if (impossible) {
+    lines.push(
+      'What it is to be mixed to cannot be had from these waters: test them, or mix to another figure.',
+    );
+  }
+  lines.push(
+    tempered
+      ? `Temper it first: between ${words.say('temperature', warmTo.from)} and ${words.say('temperature', warmTo.to)} moves the tank by two degrees at the most.`
+      : `The tank comes to ${words.say('temperature', after.tempC)}.`,
+  );
+  return lines;
+}
+
+/** «Today», «3 days late», «on Sat 14 Mar» */
+export function sayNext(next: NextChange, today: string, words: Words): string {
+  if (next.held) return `held back until ${words.day(next.day)}`;
+  if (next.late > 0) return `${next.late} day${next.late === 1 ? '' : 's'} late`;
+  return next.day === today ? 'today' : words.day(next.day);
+}
+
+export function sayWarning(warning: WaterWarning, words: Words): string {
+  switch (warning.kind) {
+    case 'ammonia':
+      return `The ammonia of ${words.day(warning.day)} holds ${sayNumber(warning.unionisedMgL, 3)} mg/L in its poisonous form; 0.02 is already a concern. Change water, feed less, test again.`;
+    case 'nitrite':
+      return `Nitrite was ${sayMgL(warning.mgL)} mg/L on ${words.day(warning.day)}. Change water, feed less, look after the filter, test again tomorrow.`;
+    case 'overCap':
+      return `Nitrate was ${sayMgL(warning.mgL)} mg/L on ${words.day(warning.day)}: more than they stand.`;
+    case 'willPass':
+      return warning.likely
+        ? `It passes what they stand about ${words.day(warning.day)}.`
+        : `It may pass what they stand from ${words.day(warning.day)} on; a test would tell.`;
+    case 'sourceOverCap':
+      return 'The new water has more nitrate than they stand: changing it cannot keep them under. Other water, plants that grow fast, or less food can.';
+    case 'odd':
+      return warning.mixedUp
+        ? `A test says ${sayMgL(warning.mgL)} mg/L, about 4.4 times off the others: was it nitrate nitrogen (NO3-N), or the other way round?`
+        : `A test says ${sayMgL(warning.mgL)} mg/L, far from the others. It is not reckoned with until you say that it is right.`;
+  }
+}
+
+/** What one line of the history says. */
+export function sayWaterEvent(event: WaterEventRow, words: Words, litres: number | null): string {
+  if (event.kind === 'tested') {
+    const told = (Object.keys(READING_WORDS) as Reading[]).flatMap((of) =>
+      event[of] === null ? [] : [`${READING_WORDS[of]} ${sayReading(of, event[of]!, words)}`],
+    );
+    return told.join(', ');
+  }
+  const share = `${sayNumber((event.share ?? 0) * 100, 0)} %`;
+  const amount = litres === null ? '' : `, ${words.say('volume', (event.share ?? 0) * litres)}`;
+  return event.kind === 'changed' ? `Changed ${share}${amount}` : `Filled up ${share}${amount}`;
+}
