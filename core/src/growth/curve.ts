@@ -56,6 +56,8 @@ export const LEAST_DAYS = 6;
 const LEAST_SPAN = 14;
 /** Grown by less than this share nothing can be told from how well one measures. Assumption. */
 const LEAST_GROWTH = 0.08;
+/** Fish of one group that lie further from every curve, as a share of their length, follow none. Assumption. */
+const MOST_SPREAD = 0.6;
 /** An end known no better than to this share of itself is not known. Assumption. */
 const END_UNSURE = 0.35;
 
@@ -94,7 +96,9 @@ export function fitCurve(points: readonly Point[], mostCm: number): Fitted {
   if (trend < -LEAST_GROWTH * mean) return { refused: 'shrinks' };
   if (trend < LEAST_GROWTH * mean) return { refused: 'noGrowth' };
   const models = CURVES.flatMap((kind) => fitOne(kind, days, mostCm) ?? []);
-  return models.length > 0 ? { curve: weighed(models, days) } : { refused: 'noFit' };
+  if (models.length === 0) return { refused: 'noFit' };
+  const curve = weighed(models, days);
+  return curve.sd > MOST_SPREAD ? { refused: 'noFit' } : { curve };
 }
 
 /** Measurements of one day as one, oldest first. */
@@ -297,7 +301,8 @@ export function reaches(curve: Curve, lengthCm: number): Reached | null {
         break;
       }
     }
-    return of(high) === of(low) ? high : high - (of(high) - lengthCm) / (of(high) - of(low));
+    const within = (of(high) - lengthCm) / (of(high) - of(low));
+    return Number.isFinite(within) ? high - within : high;
   };
   const day = when((at) => lengthOn(curve, at).cm);
   if (day === null) return null;

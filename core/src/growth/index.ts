@@ -16,3 +16,13 @@ export { byDay, RULER_OFF, sampleOf, type Measured, type Sample } from './sample
 export { photoLength, type PhotoLength, type RulerMark, type Spot } from './scale';
 export { SORT_FROM_CV, sortingOf, type Sorting } from './sort';
 export { survivalOf, type Survival } from './survival';
+export {
+  curveOn,
+  lengthAtMass,
+  standOfGrowth,
+  usualLength,
+  type DaySample,
+  type GrowthStand,
+  type GrowthTask,
+  type Weighed,
+} from './stand';

@@ -1,0 +1,155 @@
+import fc from 'fast-check';
+import { chanceOf } from '../chance';
+import { addDays } from '../round';
+import { standOfGrowth, usualLength, type GrowthTask, type Weighed } from '.';
+
+const TODAY = '2026-03-11';
+const species = {
+  shape: 'fusiform',
+  lwA: null,
+  lwB: null,
+  sourceSize: 'a test',
+  adultLengthCm: 6,
+  growthLinfCm: null,
+  growthK: null,
+  tempOptC: 25,
+} as GrowthTask['species'];
+const task = (measured: Weighed[], over: Partial<GrowthTask> = {}): GrowthTask => ({
+  species,
+  tempC: 25,
+  count: 40,
+  measured,
+  today: TODAY,
+  targetCm: null,
+  ...over,
+});
+const at = (daysAgo: number, lengthsCm: number[], massG: number | null = null): Weighed => ({
+  day: addDays(TODAY, -daysAgo),
+  lengthCm: lengthsCm.reduce((sum, one) => sum + one, 0) / lengthsCm.length,
+  lengthsCm,
+  massG,
+});
+const around = (mean: number, seed: number, n = 8, cv = 0.06) => {
+  const chance = chanceOf(seed * 7919);
+  return Array.from({ length: n }, () => mean * (1 + cv * chance.normal()));
+};
+/** Measured every two weeks while they grow as their kind does, times a pace. */
+const grown = (pace: number, seed = 1) =>
+  Array.from({ length: 9 }, (_, index) =>
+    at(112 - index * 14, around(usualLength(species, 25, 1, index * 14 * pace), seed + index)),
+  );
+
+describe('how a group grows', () => {
+  it('unmeasured says nothing; measured once says its size alone', () => {
+    expect(standOfGrowth(task([]))).toMatchObject({
+      samples: [],
+      refused: 'tooFew',
+      against: null,
+      growthRate: null,
+      reached: null,
+    });
+    const once = standOfGrowth(task([at(3, [2, 2.2, 2.1])]));
+    expect(once.samples).toHaveLength(1);
+    expect(once).toMatchObject({ against: null, growthRate: null, shrank: null });
+  });
+
+  it('as its kind does, is as usual; half as fast is behind, faster is ahead', () => {
+    expect(standOfGrowth(task(grown(1))).against).toBe('as usual');
+    expect(standOfGrowth(task(grown(0.4))).against).toBe('behind');
+    expect(standOfGrowth(task(grown(2))).against).toBe('ahead');
+  });
+
+  it('full-grown is never behind', () => {
+    const old = standOfGrowth(task([at(60, around(6.2, 1)), at(2, around(6.1, 2))]));
+    expect(old.against).not.toBe('behind');
+  });
+
+  it('tells when a length is reached: by its own curve, or by its kind', () => {
+    const own = standOfGrowth(task(grown(1), { targetCm: 4.5 }));
+    expect(own.reached).toMatchObject({ by: 'curve' });
+    const few = standOfGrowth(
+      task(grown(1).slice(0, 3), { targetCm: 3, today: addDays(TODAY, -84) }),
+    );
+    expect(few.reached).toMatchObject({ by: 'kind' });
+    for (const stand of [own, few]) {
+      const told = stand.reached as { day: string; from: string; to: string | null };
+      expect(told.from <= told.day).toBe(true);
+      expect(told.to === null || told.day <= told.to).toBe(true);
+    }
+    expect(standOfGrowth(task(grown(1), { targetCm: 1 })).reached).toBe('there');
+    expect(standOfGrowth(task(grown(1), { targetCm: 60 })).reached).toBe('never');
+  });
+
+  it('shrinking fish are said, where it is more than measuring is off', () => {
+    const shrank = standOfGrowth(task([at(20, around(3, 1)), at(1, around(2.4, 2))]));
+    expect(shrank.shrank).not.toBeNull();
+    expect(shrank.growthRate!.perDay).toBeLessThan(0);
+    expect(standOfGrowth(task([at(20, around(3, 1)), at(1, around(2.97, 2))])).shrank).toBeNull();
+    expect(standOfGrowth(task([at(20, [3]), at(1, [2])])).shrank).toBeNull();
+  });
+
+  it('one fish measured ten times is one fish', () => {
+    const stand = standOfGrowth(task([at(1, around(3, 1, 10))], { count: 1 }));
+    expect(stand.samples[0]).toMatchObject({ n: 1, again: true, cv: null });
+    expect(stand.sorting).toBeNull();
+  });
+
+  it('two measurements on one day are one; two batches in a tank are told apart', () => {
+    const stand = standOfGrowth(task([at(1, around(1.5, 1, 7)), at(1, around(3, 2, 6))]));
+    expect(stand.samples).toHaveLength(1);
+    expect(stand.sorting).toMatchObject({ mixed: true, small: 7, large: 6 });
+  });
+
+  it('what they weigh is told against what their kind weighs at that length', () => {
+    const usual = standOfGrowth(task([at(1, [3, 3, 3])])).samples[0]!.massG;
+    const word = (massG: number) => standOfGrowth(task([at(1, [3, 3, 3], massG)])).condition?.word;
+    expect(word(usual)).toBe('as usual');
+    expect(word(usual * 0.7)).toBe('thin');
+    expect(word(usual * 1.4)).toBe('stout');
+  });
+
+  it('whatever was measured, there are numbers and no fish of a day to come', () => {
+    const some = fc.array(
+      fc.record({
+        ago: fc.integer({ min: -20, max: 300 }),
+        lengths: fc.array(fc.double({ min: 0.2, max: 30, noNaN: true }), {
+          minLength: 1,
+          maxLength: 12,
+        }),
+      }),
+      { maxLength: 12 },
+    );
+    fc.assert(
+      fc.property(some, fc.integer({ min: 0, max: 50 }), (rows, count) => {
+        const stand = standOfGrowth(
+          task(
+            rows.map(({ ago, lengths }) => at(ago, lengths)),
+            { count, targetCm: 4 },
+          ),
+        );
+        for (const sample of stand.samples) {
+          expect(sample.day <= TODAY).toBe(true);
+          expect(Number.isFinite(sample.massG)).toBe(true);
+        }
+        if (stand.growthRate) expect(Number.isFinite(stand.growthRate.perDay)).toBe(true);
+      }),
+      { numRuns: 60 },
+    );
+  });
+});
+
+describe('usual growth', () => {
+  it('never goes back, and slows towards the end', () => {
+    let before = 1;
+    let step = Infinity;
+    for (let days = 30; days <= 360; days += 30) {
+      const now = usualLength(species, 25, 1, days);
+      expect(now).toBeGreaterThan(before);
+      expect(now - before).toBeLessThanOrEqual(step + 1e-9);
+      [step, before] = [now - before, now];
+    }
+    expect(usualLength(species, 25, 9, 100)).toBe(9);
+    // Colder water, slower growth.
+    expect(usualLength(species, 20, 1, 90)).toBeLessThan(usualLength(species, 25, 1, 90));
+  });
+});

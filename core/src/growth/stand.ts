@@ -1,0 +1,196 @@
+import type { Species } from '@open-larder/catalogue';
+import { daysToLength, youngLengthCm, type YoungTraits } from '../brood/length';
+import { massFromLength, lengthFromMass } from '../fish';
+import { addDays, daysBetween } from '../round';
+import { measured as known } from '../why';
+import { fitCurve, lengthOn, reaches, type Curve, type Point, type Refusal } from './curve';
+import { conditionWord, relativeCondition, specificGrowthRate } from './rates';
+import { byDay, sampleOf, type Measured, type Sample } from './sample';
+import { sortingOf, type Sorting } from './sort';
+
+type Grown = Pick<
+  Species,
+  'shape' | 'lwA' | 'lwB' | 'sourceSize' | 'adultLengthCm' | 'growthLinfCm' | 'growthK' | 'tempOptC'
+>;
+
+/** A measurement, with the mean mass of one where they were weighed. */
+export interface Weighed extends Measured {
+  massG: number | null;
+}
+
+/** A group as far as its growth goes. */
+export interface GrowthTask {
+  species: Grown;
+  tempC: number;
+  /** How many it has. */
+  count: number;
+  measured: readonly Weighed[];
+  today: string;
+  /** The length that is waited for; null where none is. */
+  targetCm: number | null;
+}
+
+export interface DaySample extends Sample {
+  day: string;
+  values: number[];
+  /** Usual mass of one of that length, g. */
+  massG: number;
+}
+
+/** How a group grows, from what was measured. */
+export interface GrowthStand {
+  samples: DaySample[];
+  curve: Curve | null;
+  refused: Refusal | null;
+  /** What its kind would have by now, from its first measurement on, cm; null without a second. */
+  usualCm: number | null;
+  against: 'ahead' | 'behind' | 'as usual' | 'unsure' | null;
+  /** Between the last two samples, % of its mass a day, and of how many days. */
+  growthRate: { perDay: number; days: number } | null;
+  /** When the target is reached; by whom that is told. */
+  reached:
+    | { day: string; from: string; to: string | null; by: 'curve' | 'kind' }
+    | 'there'
+    | 'never'
+    | null;
+  sorting: Sorting | null;
+  condition: { value: number; word: ReturnType<typeof conditionWord>; day: string } | null;
+  /** Shorter than before by more than measuring is off: something is wrong, or other fish were measured. */
+  shrank: { fromCm: number; toCm: number } | null;
+}
+
+/** A larva of which nothing else is known. The curve is used from longer fish on only. */
+const LARVA_MM = 4;
+/** How far the growth of a kind may be off from what is usual for it. Assumption. */
+const KIND_OFF = 0.3;
+/** Within this share of what is usual it is as usual. Assumption. */
+const AS_USUAL = 0.05;
+
+const traitsOf = (species: Grown): YoungTraits => ({ ...species, larvalLengthMm: LARVA_MM });
+
+/**
+ * Length of one of its kind some days after it had a length, well fed.
+ * @param days 0 or more
+ * @returns cm; no less than it had, though its kind grows no longer
+ */
+export function usualLength(species: Grown, tempC: number, fromCm: number, days: number): number {
+  const traits = traitsOf(species);
+  const age = daysToLength(traits, Math.max(LARVA_MM / 10 + 1e-6, fromCm), tempC);
+  if (age === null) return fromCm;
+  return Math.max(fromCm, youngLengthCm(traits, Math.min(3650, age + days), tempC));
+}
+
+/** Where a measured group stands. @throws RangeError for measurements that no fish has */
+export function standOfGrowth(task: GrowthTask): GrowthStand {
+  const { species, tempC, count, today } = task;
+  const samples = byDay(task.measured.filter(({ day }) => day <= today)).map(
+    ({ day, values }): DaySample => {
+      const sample = sampleOf(values, Math.max(1, count));
+      return { ...sample, day, values, massG: massOf(species, sample.mean) };
+    },
+  );
+  const first = samples[0];
+  const last = samples.at(-1);
+  const before = samples.at(-2);
+  const points = samples.map(({ day, mean, n }): Point => ({
+    day: daysBetween(first!.day, day),
+    lengthCm: mean,
+    n,
+  }));
+  const fitted = fitCurve(points, species.adultLengthCm * 1.1);
+  const curve = 'curve' in fitted ? fitted.curve : null;
+  const usualCm =
+    first && last && last !== first
+      ? usualLength(species, tempC, first.mean, daysBetween(first.day, last.day))
+      : null;
+  return {
+    samples,
+    curve,
+    refused: 'refused' in fitted ? fitted.refused : null,
+    usualCm,
+    against: usualCm === null ? null : againstUsual(last!, first!, usualCm),
+    growthRate: before && last ? rateOf(before, last) : null,
+    reached: last ? reachedBy(task, samples, curve) : null,
+    sorting: last ? sortingOf(last.values, last) : null,
+    condition: conditionOf(task),
+    shrank: before && last ? shrankFrom(before, last) : null,
+  };
+}
+
+const massOf = (species: Grown, cm: number): number =>
+  massFromLength(species, known('Mean length', Math.max(0.1, cm), 'cm')).massG.value;
+
+/** Against what its kind would have: only where the interval of the sample leaves no doubt. */
+function againstUsual(last: Sample, first: Sample, usualCm: number): GrowthStand['against'] {
+  const near = Math.abs(last.mean / usualCm - 1) <= AS_USUAL;
+  if (last.low === null || last.high === null) return near ? 'as usual' : 'unsure';
+  const room = AS_USUAL * usualCm;
+  if (last.low > usualCm + room) return 'ahead';
+  // Full-grown fish grow no more: they are not behind.
+  if (last.high < usualCm - room && usualCm > first.mean * 1.02) return 'behind';
+  return near ? 'as usual' : 'unsure';
+}
+
+function rateOf(before: DaySample, last: DaySample): GrowthStand['growthRate'] {
+  const days = daysBetween(before.day, last.day);
+  return { perDay: specificGrowthRate(before.massG, last.massG, days), days };
+}
+
+function shrankFrom(before: DaySample, last: DaySample): GrowthStand['shrank'] {
+  if (last.high === null || before.low === null) return null;
+  return last.high < before.low ? { fromCm: before.mean, toCm: last.mean } : null;
+}
+
+function reachedBy(
+  { species, tempC, targetCm, today }: GrowthTask,
+  samples: readonly DaySample[],
+  curve: Curve | null,
+): GrowthStand['reached'] {
+  if (targetCm === null) return null;
+  const first = samples[0]!;
+  const last = samples.at(-1)!;
+  if (last.mean >= targetCm) return 'there';
+  if (curve) {
+    const told = reaches(curve, targetCm);
+    if (told) {
+      const on = (day: number) => addDays(first.day, Math.round(day));
+      const day = on(told.day);
+      return {
+        day: day < today ? today : day,
+        from: on(told.from) < today ? today : on(told.from),
+        to: told.to === null ? null : on(told.to),
+        by: 'curve',
+      };
+    }
+    if (curve.endKnown && curve.linfCm < targetCm) return 'never';
+  }
+  const traits = traitsOf(species);
+  const now = daysToLength(traits, Math.max(0.41, last.mean), tempC);
+  const then = daysToLength(traits, targetCm, tempC);
+  if (now === null || then === null) return 'never';
+  const days = then - now;
+  const from = addDays(last.day, Math.round(days * (1 - KIND_OFF)));
+  const to = addDays(last.day, Math.round(days * (1 + KIND_OFF)));
+  const day = addDays(last.day, Math.round(days));
+  return {
+    day: day < today ? today : day,
+    from: from < today ? today : from,
+    to,
+    by: 'kind',
+  };
+}
+
+function conditionOf({ species, measured, today }: GrowthTask): GrowthStand['condition'] {
+  const last = measured.filter(({ massG, day }) => massG !== null && day <= today).at(-1);
+  if (!last) return null;
+  const value = relativeCondition(last.massG!, massOf(species, last.lengthCm));
+  return { value, word: conditionWord(value), day: last.day };
+}
+
+/** Length at which its mass is so much: for a target in grams. */
+export const lengthAtMass = (species: Grown, massG: number): number =>
+  lengthFromMass(species, massG);
+
+/** The curve on each of some days from the first measurement, with its interval. */
+export const curveOn = (curve: Curve, days: readonly number[]) =>
+  days.map((day) => ({ day, ...lengthOn(curve, day) }));
