@@ -58,7 +58,29 @@ export const groupEvent = z.discriminatedUnion('kind', [
   adding('sold'),
   adding('given'),
   z.object({ ...eventBase, kind: z.literal('moved'), tankId: chosen('say which tank') }),
-  z.object({ ...eventBase, kind: z.literal('measured'), lengthCm }),
+  z
+    .object({
+      ...eventBase,
+      kind: z.literal('measured'),
+      /** The mean. */
+      lengthCm,
+      /** Of each fish that was measured; null where only the mean is known. */
+      lengthsCm: z
+        .array(lengthCm)
+        .min(1, 'enter at least one length')
+        .max(200, 'enter at most 200 lengths')
+        .nullable()
+        .default(null),
+      /** Mean mass of one, where they were weighed. */
+      massG: between(0.0001, 100_000, 'mass of one in g').nullable().default(null),
+    })
+    .refine(
+      ({ lengthCm: mean, lengthsCm }) =>
+        lengthsCm === null ||
+        Math.abs(lengthsCm.reduce((sum, one) => sum + one, 0) / lengthsCm.length - mean) <=
+          0.005 * mean,
+      { path: ['lengthCm'], message: 'the mean is not that of the lengths that were entered' },
+    ),
   z.object({ ...eventBase, kind: z.literal('staged'), stage }),
 ]);
 export type GroupEvent = z.infer<typeof groupEvent>;
@@ -74,6 +96,8 @@ export const lifeEvent = z.object({
   unsexed: z.number().nullable(),
   cause: z.enum(CAUSES).nullable(),
   lengthCm: z.number().nullable(),
+  lengthsCm: z.array(z.number()).nullable(),
+  massG: z.number().nullable(),
   stage: stage.nullable(),
   tankId: z.string().nullable(),
   /** The group that these came from or went to. */

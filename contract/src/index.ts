@@ -16,6 +16,7 @@ export * from './larder';
 export * from './look';
 export * from './moment';
 export * from './paths';
+export * from './photo';
 export * from './plan';
 export * from './problem';
 export * from './proposal';

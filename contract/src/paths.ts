@@ -81,6 +81,8 @@ export const paths = {
   addBroodEvent: ['post', '/api/broods/:id/events'],
   printBroodCard: ['get', '/api/broods/:id/card'],
   undoBroodEvent: ['post', '/api/brood-events/:id/undo'],
+  keepPhoto: ['post', '/api/photos'],
+  getPhoto: ['get', '/api/group-events/:id/photo'],
   listWaters: ['get', '/api/waters'],
   listWaterEvents: ['get', '/api/tanks/:id/water'],
   addWaterEvent: ['post', '/api/tanks/:id/water'],

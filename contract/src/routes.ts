@@ -59,6 +59,7 @@ import {
   startingPlanCreate,
   startingPlanEdit,
 } from './plan';
+import { photo, photoCreate } from './photo';
 import { paths, type RouteName } from './paths';
 import type { Problem } from './problem';
 import { answer, answerCreate, answerUndo, proposals } from './proposal';
@@ -382,6 +383,17 @@ export const routes = {
     response: printed,
   }),
   undoBroodEvent: change('undoBroodEvent', 'Take an event back', broodEventUndo, brood),
+  keepPhoto: create(
+    'keepPhoto',
+    'Keep the picture in which fish were measured, with its marks',
+    photoCreate,
+    z.object({ id: z.string() }),
+  ),
+  getPhoto: route('getPhoto', {
+    summary: 'The picture of a measurement',
+    params: byId,
+    response: photo,
+  }),
   listWaters: route('listWaters', {
     summary: 'The water of every tank as it stands today, and what is to come',
     response: waters,

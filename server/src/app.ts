@@ -29,6 +29,7 @@ import { openApi } from './openapi';
 import { recipeRoutes } from './recipe/routes';
 import { recordsRoutes } from './records/routes';
 import { roundRoutes } from './round/routes';
+import { photoRoutes } from './photo/routes';
 import { proposalRoutes } from './proposal/routes';
 import { planRoutes } from './plan/routes';
 import { sightingRoutes } from './sighting/routes';
@@ -50,7 +51,7 @@ export interface AppParts {
 }
 
 const BODY_LIMIT = 256 * 1024;
-/** Whole tables come in one piece, since they are taken in whole or not at all. */
+/** Whole tables come in one piece, since they are taken in whole or not at all; and so do pictures. */
 const TABLE_LIMIT = 5 * 1024 * 1024;
 const YEAR_S = 31_536_000;
 /** The page of addresses in plain dress: no banner of the package that draws it. */
@@ -68,7 +69,7 @@ export function createApp({ db, catalogue, clock, log, webDir, householdOf }: Ap
   app.use(compression());
   app.get('/api/docs/openapi.json', (_request, response) => void response.json(openApi()));
   app.use('/api/docs', swaggerUi.serve, swaggerUi.setup(openApi(), DOCS_PAGE));
-  app.use('/api/tables', express.json({ limit: TABLE_LIMIT }));
+  app.use(['/api/tables', '/api/photos'], express.json({ limit: TABLE_LIMIT }));
   app.use('/api', express.json({ limit: BODY_LIMIT }));
 
   const router = Router();
@@ -103,6 +104,7 @@ const RESOURCES: Handlers = {
   ...lookRoutes,
   ...proposalRoutes,
   ...trainingRoutes,
+  ...photoRoutes,
   ...waterRoutes,
   ...recipeRoutes,
   ...recordsRoutes,

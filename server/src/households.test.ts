@@ -10,6 +10,7 @@ import {
   sampleGroup,
   sampleLot,
   sampleMoment,
+  samplePhoto,
   sampleRecipe,
   sampleLook,
   sampleSighting,
@@ -49,6 +50,8 @@ const fedVessel = sampleVesselEvent();
 const brood = sampleBrood();
 const spawned = sampleBroodEvent();
 const waterTest = sampleWaterTest();
+const measured = { id: uuidv7(), kind: 'measured', day: '2026-03-05', lengthCm: 3.6 };
+const photo = samplePhoto(measured.id);
 let theirTank: string;
 beforeAll(async () => {
   server = await startTestServer();
@@ -72,6 +75,8 @@ beforeAll(async () => {
   await ours.ask.post('/api/broods').send(brood).expect(201);
   await ours.ask.post(`/api/broods/${brood.id}/events`).send(spawned).expect(201);
   await ours.ask.post(`/api/tanks/${ours.tank.id}/water`).send(waterTest).expect(201);
+  await ours.ask.post(`/api/groups/${ours.group.id}/events`).send(measured).expect(201);
+  await ours.ask.post('/api/photos').send(photo).expect(201);
   await ours.ask.post('/api/looks').send(seen()).expect(201);
   await ours.ask.post(`/api/tanks/${ours.tank.id}/sightings`).send(sighting).expect(201);
   await ours.ask.post('/api/feedings').send(sampleFeeding(ours)).expect(201);
@@ -572,6 +577,16 @@ const PROBES: Record<RouteName, Probe> = {
     'post',
     () => `/api/brood-events/${spawned.id}/undo`,
     () => ({ id: uuidv7(), at: spawned.at }),
+  ),
+  keepPhoto: async () => {
+    await theirs().post('/api/photos').send(samplePhoto(measured.id)).expect(422);
+    // Nor is the id of our picture theirs to take.
+    await theirs().post('/api/photos').send(photo).expect(422);
+  },
+  getPhoto: finds404(
+    'get',
+    () => `/api/group-events/${measured.id}/photo`,
+    () => ({}),
   ),
   listWaters: async () => {
     const { body } = await theirs().get('/api/waters').expect(200);

@@ -39,6 +39,8 @@ const event = (over: Partial<LifeEventRow>): LifeEventRow => ({
   unsexed: 0,
   cause: 'jumped',
   lengthCm: null,
+  lengthsCm: null,
+  massG: null,
   stage: null,
   tankId: null,
   otherGroupId: null,

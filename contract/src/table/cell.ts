@@ -94,6 +94,17 @@ export const money: CellRead<number> = (text) => {
     : fault(`«${text}» is not a price such as 8.90`);
 };
 
+/** Several numbers with «|», «;» or spaces between. */
+export const numbers: CellRead<number[]> = (text) => {
+  const seen = text
+    .split(/[|;\s]+/)
+    .filter(Boolean)
+    .map((one) => Number(one.replace(',', '.')));
+  return seen.every(Number.isFinite)
+    ? read(seen)
+    : fault(`«${text}» is not a row of numbers such as 2.1 | 2.4`);
+};
+
 /** Several phrases with «|» between. */
 export const list: CellRead<string[]> = (text) =>
   read(

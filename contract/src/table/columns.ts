@@ -199,6 +199,11 @@ export const COLUMNS: Record<TableName, Column[]> = {
     ...counts,
     column('cause', 'cause', 'Cause', cell.oneOf(CAUSES)),
     fishLength,
+    column('lengthsCm', 'lengths_cm', 'Lengths of each, cm', cell.numbers, {
+      also: ['lengths'],
+      write: (value) => ((value as number[] | null | undefined) ?? []).join(' | '),
+    }),
+    grams('massG', 'mass_of_one', 'Mass of one', ['mass', 'weight']),
     stage,
     column('tankId', 'tank_id', 'Tank', cell.words, { also: ['tank'] }),
     column('otherGroupId', 'other_group_id', 'Other group', cell.words),

@@ -96,6 +96,8 @@ const TABLES = {
     females: INTEGER,
     unsexed: INTEGER,
     lengthCm: DECIMAL,
+    lengthsCm: JSONB,
+    massG: DECIMAL,
     stage: TEXT,
     cause: TEXT,
     tankId: UUID,

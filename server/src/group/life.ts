@@ -2,7 +2,7 @@ import type { LifeEventRow } from '@open-larder/contract';
 import type { LifeEvent } from '@open-larder/core';
 import type { Scope } from '../db';
 
-const COLUMNS = `id, group_id, kind, day::text, males, females, unsexed, cause, length_cm, stage,
+const COLUMNS = `id, group_id, kind, day::text, males, females, unsexed, cause, length_cm, lengths_cm, mass_g, stage,
   tank_id, other_group_id, pair_id, note`;
 const WITHDRAWN =
   'EXISTS (SELECT 1 FROM group_event_withdrawals w WHERE w.event_id = e.id) AS withdrawn';

@@ -24,6 +24,8 @@ const FIELDS = [
   ...COUNTS,
   'cause',
   'lengthCm',
+  'lengthsCm',
+  'massG',
   'stage',
   'tankId',
   'otherGroupId',

@@ -48,7 +48,10 @@ export function unread(line: SheetLine): Verdict | null {
   return line.cells.some((cell) => cell.state === 'fault') ? verdict('fault') : null;
 }
 
-export const sameAs = (a: unknown, b: unknown): boolean => (a ?? null) === (b ?? null);
+export const sameAs = (a: unknown, b: unknown): boolean =>
+  Array.isArray(a) && Array.isArray(b)
+    ? JSON.stringify(a) === JSON.stringify(b)
+    : (a ?? null) === (b ?? null);
 
 /** Many rows in pieces that a database takes at once. */
 export async function inPieces<T>(rows: readonly T[], write: (piece: T[]) => Promise<unknown>) {

@@ -73,7 +73,7 @@ export const takeWater: Take = async ({ scope, today }, lines) => {
     alike.add(sign);
     const read = waterEventCreate.safeParse(row);
     if (!read.success) return faulty(faultsByField(read.error));
-    made.push({ ...read.data, tankId });
+    made.push({ sure: false, ...read.data, tankId });
     return verdict('new', 'will be added');
   };
 

@@ -333,3 +333,17 @@ export const sampleWaterTest = (over: object = {}) => ({
   nitrate: 18,
   ...over,
 });
+
+/** Two fish beside ten centimetres of a ruler. */
+export const samplePhoto = (eventId: string, over: object = {}) => ({
+  id: uuidv7(),
+  eventId,
+  widthPx: 800,
+  heightPx: 600,
+  picture: `data:image/png;base64,${'iVBORw0KGgo'.repeat(8)}`,
+  marks: {
+    ruler: [{ a: { x: 100, y: 500 }, b: { x: 600, y: 500 }, cm: 10 }],
+    fish: [{ a: { x: 150, y: 300 }, b: { x: 330, y: 300 } }],
+  },
+  ...over,
+});
