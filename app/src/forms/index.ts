@@ -22,4 +22,5 @@ export { RecipesScreen } from '../recipe/RecipesScreen';
 export { CopySpeciesScreen } from '../species/CopySpeciesScreen';
 export { EditSpeciesScreen } from '../species/EditSpeciesScreen';
 export { EditTankScreen } from '../tank/EditTankScreen';
+export { TestSheet } from '../water/TestSheet';
 export { NewTankScreen } from '../tank/NewTankScreen';

@@ -83,6 +83,7 @@ type Act = { event: EventKind } | { act: 'split' | 'apart' | 'join' | 'edit' | '
 
 function GroupFacts({ group, data }: { group: Group; data: HouseData }) {
   const words = useWords();
+  const router = useRouter();
   const now = useNow();
   const [act, setAct] = useState<Act | null>(null);
   const close = () => setAct(null);
@@ -135,6 +136,7 @@ function GroupFacts({ group, data }: { group: Group; data: HouseData }) {
         {OFTEN.map(({ kind, label }) => (
           <Button key={kind} label={label} onPress={() => setAct({ event: kind })} />
         ))}
+        <Button label="Growth" onPress={() => router.push(`/groups/${group.id}/growth`)} />
         <Button label="Something else" onPress={() => setAct({ act: 'more' })} />
       </View>
       {group.training ? <TrainingCard group={group} data={data} /> : null}

@@ -1,6 +1,8 @@
 import type { Tank } from '@open-larder/contract';
 import { sayNumber } from '@open-larder/core/units';
-import { keepsUnder, peakOf, type WaterStand } from '@open-larder/core/water';
+import { peakOf } from '@open-larder/core/water/sawTooth';
+import { keepsUnder } from '@open-larder/core/water/keeps';
+import type { WaterStand } from '@open-larder/core/water/stand';
 import { USUAL_RHYTHM } from '@open-larder/core/water/rhythm';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';

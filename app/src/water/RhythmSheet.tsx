@@ -1,7 +1,7 @@
 import type { PlanRow, Problem, Tank } from '@open-larder/contract';
 import { WEEK } from '@open-larder/core/round';
 import { sayNumber } from '@open-larder/core/units';
-import { USUAL_BUCKET_L } from '@open-larder/core/water';
+import { USUAL_BUCKET_L } from '@open-larder/core/water/refill';
 import { USUAL_RHYTHM } from '@open-larder/core/water/rhythm';
 import { useState } from 'react';
 import { View } from 'react-native';

@@ -1,5 +1,6 @@
 import type { Tank } from '@open-larder/contract';
-import { READING_UNITS, STRIPS, toReading, type Reading } from '@open-larder/core/water';
+import type { Reading } from '@open-larder/core/water/range';
+import { READING_UNITS, STRIPS, toReading } from '@open-larder/core/water/reading';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useNow, useWords } from '../store';
@@ -15,11 +16,15 @@ import {
   Text,
   type Faults,
 } from '../ui';
-import { useWaterEvent } from './useWaterEvent';
-import { READING_WORDS } from './words';
+import { READING_WORDS } from './readings';
 
 const OFTEN: Reading[] = ['nitrate', 'nitrite', 'tan', 'ph'];
 const SELDOM: Reading[] = ['gh', 'kh', 'tdsMgL', 'tempC'];
+
+/** A test as it was entered, in the base units. */
+export type WaterTested = { kind: 'tested'; day: string; note: string } & Partial<
+  Record<Reading, number | null>
+>;
 
 interface Entry {
   unit: string;
@@ -30,10 +35,18 @@ interface Entry {
 const kit: Partial<Record<Reading, string>> = {};
 
 /** A test of the water: by numbers in the kit’s own unit, or by the colours of a strip. */
-export function TestSheet({ tank, onClose }: { tank: Tank; onClose: () => void }) {
+export function TestSheet({
+  tank,
+  onTest,
+  onClose,
+}: {
+  tank: Tank;
+  /** Write it. @returns what is wrong by field, or null where it is written */
+  onTest: (test: WaterTested) => Promise<Faults | null>;
+  onClose: () => void;
+}) {
   const now = useNow();
   const words = useWords();
-  const happen = useWaterEvent();
   const [by, setBy] = useState<'number' | 'colour'>('number');
   const [day, setDay] = useState<string | null>(now.day);
   const [note, setNote] = useState('');
@@ -58,11 +71,7 @@ export function TestSheet({ tank, onClose }: { tank: Tank; onClose: () => void }
         value === null ? null : Number.isNaN(value) ? Number.NaN : toReading(of, value, unit),
       ]),
     );
-    const wrong = await happen(
-      tank.id,
-      { kind: 'tested', day: day ?? '', note, ...readings },
-      `The test of ${tank.name} is noted.`,
-    );
+    const wrong = await onTest({ kind: 'tested', day: day ?? '', note, ...readings });
     if (wrong === null) onClose();
     else setFaults(wrong);
   };

@@ -1,10 +1,13 @@
 import type { Problem, Tank, WaterEventRow, WaterRow } from '@open-larder/contract';
 import { addDays, daysBetween } from '@open-larder/core/round';
 import { sayNumber } from '@open-larder/core/units';
-import { testBand, type Reading, type WaterStand } from '@open-larder/core/water';
+import type { Reading } from '@open-larder/core/water/range';
+import type { WaterStand } from '@open-larder/core/water/stand';
+import { testBand } from '@open-larder/core/water/testError';
 import { lazy, Suspense, useState } from 'react';
 import { View } from 'react-native';
 import { WaterRibbon } from '../draw/WaterRibbon';
+import { late } from '../forms/late';
 import { api, useNow, useWords } from '../store';
 import { useWide } from '../theme';
 import {
@@ -22,10 +25,10 @@ import {
 } from '../ui';
 import { KeepsCard } from './KeepsCard';
 import { RhythmSheet } from './RhythmSheet';
-import { TestSheet } from './TestSheet';
+
 import { useWaterEvent, useWaterUndo } from './useWaterEvent';
+import { READING_WORDS } from './readings';
 import {
-  READING_WORDS,
   refillFor,
   sayMgL,
   sayNext,
@@ -35,6 +38,7 @@ import {
   sayWaterEvent,
 } from './words';
 
+const TestSheet = late((forms) => forms.TestSheet);
 const Chart = lazy(() => import('../records/Chart'));
 
 /** The water of one tank: what is in it, what is to come, and what to do about it. */
@@ -87,6 +91,7 @@ interface Props {
 function WaterOf({ tank, row, stand, events }: Props) {
   const words = useWords();
   const wide = useWide();
+  const happen = useWaterEvent();
   const [open, setOpen] = useState<'test' | 'rhythm' | 'changed' | 'filledUp' | null>(null);
   const close = () => setOpen(null);
   const today = stand.days[0]!;
@@ -119,7 +124,13 @@ function WaterOf({ tank, row, stand, events }: Props) {
       {wide ? null : <RawCard stand={stand} />}
       <Latest stand={stand} />
       <History row={row} events={events} />
-      {open === 'test' ? <TestSheet tank={tank} onClose={close} /> : null}
+      {open === 'test' ? (
+        <TestSheet
+          tank={tank}
+          onTest={(test) => happen(tank.id, test, `The test of ${tank.name} is noted.`)}
+          onClose={close}
+        />
+      ) : null}
       {open === 'rhythm' ? <RhythmSheet tank={tank} onClose={close} /> : null}
       {open === 'changed' || open === 'filledUp' ? (
         <ChangeSheet

@@ -1,26 +1,15 @@
 import type { Tank, WaterEventRow } from '@open-larder/contract';
 import { sayNumber } from '@open-larder/core/units';
+import type { Reading } from '@open-larder/core/water/range';
 import {
   refillOf,
   USUAL_BUCKET_L,
-  type NextChange,
-  type Reading,
   type Refill,
   type RefillWater,
-  type WaterWarning,
-} from '@open-larder/core/water';
+} from '@open-larder/core/water/refill';
+import type { NextChange, WaterWarning } from '@open-larder/core/water/stand';
 import type { Words } from '../store';
-
-export const READING_WORDS: Record<Reading, string> = {
-  nitrate: 'Nitrate',
-  nitrite: 'Nitrite',
-  tan: 'Ammonia',
-  ph: 'pH',
-  gh: 'General hardness',
-  kh: 'Carbonate hardness',
-  tdsMgL: 'Dissolved solids',
-  tempC: 'Temperature',
-};
+import { READING_WORDS } from './readings';
 
 /** «18 mg/L NO3», «7.2», «6 dGH» */
 export function sayReading(of: Reading, value: number, words: Words): string {

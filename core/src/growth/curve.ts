@@ -1,5 +1,5 @@
-import { inverse, Matrix } from 'ml-matrix';
 import { student95 } from '../chance/distributions';
+import { invert } from './invert';
 import { leastSquares } from './leastSquares';
 
 /** A mean length on a day, and how many fish it is of. */
@@ -180,17 +180,18 @@ const FINEST = 0.01;
 function modelOf(kind: CurveKind, params: Params, points: readonly Point[]): Model | null {
   const rss = restOf(kind, params, points);
   const variance = Math.max(rss / (points.length - 3), FINEST ** 2);
-  const information = Matrix.zeros(3, 3);
+  const information = [0, 1, 2].map(() => [0, 0, 0]);
   for (const { day, n } of points) {
     const slopes = SLOPES[kind](params, day);
     for (let i = 0; i < 3; i += 1) {
       for (let j = 0; j < 3; j += 1) {
-        information.set(i, j, information.get(i, j) + (n * slopes[i]! * slopes[j]!) / variance);
+        information[i]![j]! += (n * slopes[i]! * slopes[j]!) / variance;
       }
     }
   }
   const covariance = invert(information);
-  if (covariance === null) return null;
+  // A variance below nothing is one that numbers could not tell.
+  if (covariance === null || covariance.some((row, at) => !(row[at]! > 0))) return null;
   const count = points.length;
   const over = (2 * FIGURES * (FIGURES + 1)) / Math.max(0.5, count - FIGURES - 1);
   const aicc = count * Math.log(Math.max(rss, 1e-12) / count) + 2 * FIGURES + over;
@@ -242,16 +243,6 @@ function averaged(
     0,
   );
   return { value, sd };
-}
-
-function invert(matrix: Matrix): number[][] | null {
-  try {
-    const rows = inverse(matrix).to2DArray();
-    const sound = rows.every((row, at) => row.every(Number.isFinite) && row[at]! > 0);
-    return sound ? rows : null;
-  } catch {
-    return null;
-  }
 }
 
 /** Mean length of the curve on a day, cm, with its 95 % interval. */

@@ -1,4 +1,4 @@
-import { Matrix, solve } from 'ml-matrix';
+import { invert } from './invert';
 
 /** Figures of a model, all of about one size, and where each may lie. */
 export interface Start {
@@ -55,21 +55,19 @@ function moved(
   damping: number,
 ): number[] | null {
   const size = figures.length;
-  const normal = Matrix.zeros(size, size);
-  const right = Matrix.zeros(size, 1);
+  const normal = figures.map(() => Array<number>(size).fill(0));
+  const right = Array<number>(size).fill(0);
   for (const { rest, slopes } of rows) {
     for (let i = 0; i < size; i += 1) {
-      right.set(i, 0, right.get(i, 0) + slopes[i]! * rest);
-      for (let j = 0; j < size; j += 1) {
-        normal.set(i, j, normal.get(i, j) + slopes[i]! * slopes[j]!);
-      }
+      right[i]! += slopes[i]! * rest;
+      for (let j = 0; j < size; j += 1) normal[i]![j]! += slopes[i]! * slopes[j]!;
     }
   }
-  for (let i = 0; i < size; i += 1) normal.set(i, i, normal.get(i, i) * (1 + damping) + 1e-12);
-  try {
-    const step = solve(normal, right).to1DArray();
-    return step.every(Number.isFinite) ? figures.map((value, i) => value + step[i]!) : null;
-  } catch {
-    return null;
-  }
+  for (let i = 0; i < size; i += 1) normal[i]![i]! = normal[i]![i]! * (1 + damping) + 1e-12;
+  const inverse = invert(normal);
+  return inverse === null
+    ? null
+    : figures.map(
+        (value, i) => value + inverse[i]!.reduce((sum, by, j) => sum + by * right[j]!, 0),
+      );
 }

@@ -1,4 +1,5 @@
 import { sawTooth, type Change } from './sawTooth';
+import { testSd } from './testError';
 
 /** A test of the water on a day. */
 export interface WaterTest {
@@ -25,13 +26,8 @@ export interface WaterFit {
 
 /** Before any test: as the protein says, give or take a third; plants take half a mg/L a day. Assumptions. */
 const PRIOR = { production: 1, productionSd: 0.35, uptake: 0.5, uptakeSd: 0.7 };
-/** A test by eye is off by so much: a share of what it reads, and a step of its colours. Assumption. */
-const TEST_OFF = { share: 0.15, mgL: 2.5 };
 /** From so many standard deviations on a test is asked about. */
 const ODD_FROM = 3.5;
-
-/** How far a test by eye may be off, mg/L. */
-export const testSd = (mgL: number): number => Math.hypot(TEST_OFF.share * mgL, TEST_OFF.mgL);
 
 /**
  * Real production and uptake of a tank, from what was tested between changes.

@@ -1,13 +1,6 @@
 export { CONCERN_MG_L, unionisedShare } from './ammonia';
 export { changeTo, mixed, mixFor, stepsTo, type MixedWater, type TriggerStep } from './mix';
-export {
-  fitWater,
-  forecastWater,
-  testSd,
-  type WaterDay,
-  type WaterFit,
-  type WaterTest,
-} from './fit';
+export { fitWater, forecastWater, type WaterDay, type WaterFit, type WaterTest } from './fit';
 export { NITRATE_PER_N, PROTEIN_PER_N, TAN_OF_PROTEIN, STANDS_MG_L } from './nitrogen';
 export { nitrogenMg } from './served';
 export { ripeOn, ripening, type Ripening, type RipeningDay } from './ripening';
@@ -23,16 +16,14 @@ export {
   type Rhythm,
 } from './sawTooth';
 export { changeFor, hoursUntilConcern, type Unfiltered } from './unfiltered';
-export { READING_RANGE, READINGS, type Reading } from './range';
-export { READING_UNITS, STRIPS, toReading, unitMixedUp, type StripStep } from './reading';
+export { READING_RANGE, READINGS, unitMixedUp, type Reading } from './range';
+export { READING_UNITS, STRIPS, toReading, type StripStep } from './reading';
 export { USUAL_RHYTHM, type WaterRhythm } from './rhythm';
 export { MOST_STEP_C, refillOf, USUAL_BUCKET_L, type Refill, type RefillWater } from './refill';
 export {
   FORECAST_DAYS,
-  keepsUnder,
   LOOK_BACK_DAYS,
   standOfWater,
-  testBand,
   WATER_EVENTS,
   type NextChange,
   type Readings,
@@ -42,3 +33,5 @@ export {
   type WaterTask,
   type WaterWarning,
 } from './stand';
+export { keepsUnder, type Keeps } from './keeps';
+export { testBand, testSd } from './testError';

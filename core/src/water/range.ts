@@ -13,3 +13,13 @@ export const READING_RANGE: Record<Reading, readonly [number, number]> = {
   tdsMgL: [0, 20_000],
   tempC: [0, 40],
 };
+
+/** mg of the ion to a mg of the nitrogen in it. Source: molar masses, 62.005, 46.006 and 18.039 to 14.007. */
+export const PER_N = { nitrate: 4.4268, nitrite: 3.2845, ammonium: 1.2879 };
+
+/** Nitrate that looks as if NO3-N and NO3 were mixed up: about 4.4 times the one before, or a part of it. */
+export function unitMixedUp(before: number, now: number): boolean {
+  if (before < 4 || now < 1) return false;
+  const ratio = now / before;
+  return Math.abs(ratio / PER_N.nitrate - 1) < 0.2 || Math.abs(ratio * PER_N.nitrate - 1) < 0.2;
+}

@@ -1,7 +1,5 @@
-import type { Reading } from './range';
+import { PER_N, type Reading } from './range';
 
-/** mg of the ion to a mg of the nitrogen in it. Source: molar masses, 62.005, 46.006 and 18.039 to 14.007. */
-const PER_N = { nitrate: 4.4268, nitrite: 3.2845, ammonium: 1.2879 };
 /** mg/L of calcium carbonate to a German degree; mmol/L; French and English degrees. Source: their definitions. */
 const PER_DEGREE = { ppm: 17.848, mmol: 0.17832, french: 1.7848, english: 1.2522 };
 /** mg/L dissolved to a µS/cm, of usual fresh water. Assumption: between 0.5 and 0.7. */
@@ -149,10 +147,3 @@ export const STRIPS: Partial<Record<Reading, readonly StripStep[]>> = {
     ['purple', 8.4],
   ),
 };
-
-/** Nitrate that looks as if NO3-N and NO3 were mixed up: about 4.4 times the one before, or a part of it. */
-export function unitMixedUp(before: number, now: number): boolean {
-  if (before < 4 || now < 1) return false;
-  const ratio = now / before;
-  return Math.abs(ratio / PER_N.nitrate - 1) < 0.2 || Math.abs(ratio * PER_N.nitrate - 1) < 0.2;
-}

@@ -1,9 +1,9 @@
 import { addDays, daysBetween } from '../round';
 import { CONCERN_MG_L, unionisedShare } from './ammonia';
-import { fitWater, forecastWater, testSd, type WaterDay, type WaterFit } from './fit';
+import { fitWater, forecastWater, type WaterDay, type WaterFit } from './fit';
+import { keepsUnder, type Keeps } from './keeps';
 import { NITRATE_PER_N } from './nitrogen';
-import { READINGS, type Reading } from './range';
-import { unitMixedUp } from './reading';
+import { READINGS, unitMixedUp, type Reading } from './range';
 import { ripening, ripeOn, type RipeningDay } from './ripening';
 import {
   addsFor,
@@ -106,7 +106,7 @@ export interface WaterStand {
   /** Where the rhythm peaks once it is steady, mg/L. */
   peakMgL: number;
   /** Keeping under the cap: each with the others as they are; null where it alone cannot. */
-  keeps: { share: number | null; everyDays: number | null; ration: number | null } | null;
+  keeps: Keeps | null;
   next: NextChange | null;
   /** Of water without a grown filter. */
   raw: {
@@ -191,24 +191,6 @@ export function standOfWater(task: WaterTask): WaterStand {
 
 const meanOf = (values: readonly number[]) =>
   values.length === 0 ? 0 : values.reduce((sum, value) => sum + value, 0) / values.length;
-
-/** What a day may add, and with it share, interval or ration, for the peak to be at the cap. */
-export function keepsUnder(
-  capMgL: number,
-  { production, uptakeMgL }: Pick<WaterFit, 'production' | 'uptakeMgL'>,
-  foodAddsMgL: number,
-  rhythm: Rhythm,
-): NonNullable<WaterStand['keeps']> {
-  const adds = Math.max(0, production * foodAddsMgL - uptakeMgL);
-  const every = everyFor(capMgL, adds, rhythm);
-  const may = addsFor(capMgL, rhythm);
-  const byFood = production * foodAddsMgL;
-  return {
-    share: shareFor(capMgL, adds, rhythm),
-    everyDays: every === null || every < 1 ? null : Math.min(365, Math.floor(every)),
-    ration: may === null ? null : byFood > 0 ? (may + uptakeMgL) / byFood : null,
-  };
-}
 
 /** Nitrate day by day: along what happened, and drawn to each test as it comes. */
 function pastOf(
@@ -394,6 +376,3 @@ function warningsOf(
   }
   return warnings;
 }
-
-/** How well the nitrate of a test by eye is known, mg/L to each side. */
-export const testBand = (mgL: number): number => 1.645 * testSd(mgL);

@@ -138,7 +138,26 @@ export async function tellHistory(scope: Scope, catalogue: Catalogue, told: Told
   const water = tellWater({ ...told, today, tanks });
   await scope.insert('tank_plans', water.plans);
   await scope.insert('water_events', water.events);
+  await scope.insert('group_events', measuredToo(groups, told, today));
 }
+
+/** More samples of some groups. */
+const measuredToo = (
+  groups: readonly { id: string; name: string }[],
+  { chance, now }: Told,
+  today: string,
+): Row[] =>
+  GROUPS.flatMap(({ name, alsoMeasured = [] }) =>
+    alsoMeasured.map(([daysAgo, lengthCm, lengthsCm]) => ({
+      id: chance.id(now),
+      groupId: groups.find((group) => group.name === name)!.id,
+      kind: 'measured',
+      day: addDays(today, -daysAgo),
+      note: '',
+      lengthCm,
+      lengthsCm,
+    })),
+  );
 
 function makeTanks({ chance, now }: Told): Tank[] {
   return TANKS.map((tank: DemoTank, index) => ({
@@ -229,7 +248,9 @@ function makeGroup(
     at(since, { kind: 'arrived', males, females, unsexed }),
     at(since, { kind: 'staged', stage: demo.stage }),
     ...(demo.stages ?? []).map(([daysAgo, stage]) => at(daysAgo, { kind: 'staged', stage })),
-    ...demo.lengths.map(([daysAgo, lengthCm]) => at(daysAgo, { kind: 'measured', lengthCm })),
+    ...demo.lengths.map(([daysAgo, lengthCm, lengthsCm = null]) =>
+      at(daysAgo, { kind: 'measured', lengthCm, lengthsCm }),
+    ),
     ...(demo.losses ?? []).map(([daysAgo, lost, cause]) =>
       at(daysAgo, { kind: 'died', cause, males: 0, females: 0, unsexed: lost }),
     ),

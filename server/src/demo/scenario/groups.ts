@@ -21,8 +21,10 @@ export interface DemoGroup {
   /** Days ago that the group came; the whole history where it is left out. */
   daysAgo?: number;
   stage: Stage;
-  /** Measured mean lengths: [days ago, cm]. */
-  lengths: [number, number][];
+  /** Measured mean lengths: [days ago, cm], and of each fish where they were told. */
+  lengths: [number, number, number[]?][];
+  /** Of later: the same, where the servings of the demo do not follow them. */
+  alsoMeasured?: [number, number, number[]][];
   /** Later stages: [days ago, stage]. */
   stages?: [number, Stage][];
   /** Fish lost: [days ago, number, what of]. */
@@ -279,11 +281,15 @@ export const GROUPS: DemoGroup[] = [
     unsexed: 16,
     stage: 'juvenile',
     lengths: [
-      [55, 1.2],
-      [41, 1.5],
-      [27, 1.8],
-      [13, 2.1],
-      [3, 2.3],
+      [55, 1.2, [1.1, 1.15, 1.2, 1.2, 1.25, 1.3]],
+      [41, 1.5, [1.35, 1.4, 1.5, 1.5, 1.6, 1.65]],
+      [27, 1.8, [1.5, 1.65, 1.8, 1.8, 1.95, 2.1]],
+      [13, 2.1, [1.6, 1.8, 2.0, 2.2, 2.4, 2.6]],
+      [3, 2.3, [1.6, 1.8, 2.0, 2.3, 2.5, 2.8, 3.1]],
+    ],
+    alsoMeasured: [
+      [48, 1.35, [1.2, 1.3, 1.35, 1.4, 1.5]],
+      [20, 1.95, [1.6, 1.8, 1.95, 2.1, 2.3]],
     ],
     losses: [
       [38, 2, 'unknown'],

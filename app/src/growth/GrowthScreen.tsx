@@ -1,0 +1,433 @@
+import type { Group, LifeEventRow, Problem } from '@open-larder/contract';
+import { sayGrams } from '@open-larder/core/food';
+import {
+  curveOn,
+  foodConversion,
+  survivalOf,
+  usualLength,
+  type GrowthStand,
+} from '@open-larder/core/growth';
+import { addDays, daysBetween } from '@open-larder/core/round';
+import { sayNumber } from '@open-larder/core/units';
+import { lazy, Suspense, useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { GrowthCurve } from '../draw/GrowthCurve';
+import { SizeRow } from '../draw/SizeRow';
+import { sayCause } from '../group/words';
+import { api, useHouse, useNow, useWords, type HouseData } from '../store';
+import { useWide } from '../theme';
+import { Button, Card, Empty, Fault, ListRow, NumberField, Screen, Skeleton, Text } from '../ui';
+import { MeasureSheet } from './MeasureSheet';
+import { growthOf, measuredOf } from './useGrowth';
+import { REFUSALS, sayAgainst, sayPercent, sayReached, saySorting } from './words';
+
+const Chart = lazy(() => import('../records/Chart'));
+
+/** How a group grows: what was measured, its curve, its kind, and what follows from it. */
+export function GrowthScreen({ id }: { id: string }) {
+  const loaded = useHouse();
+  const life = api.useLifeQuery(id);
+  const group = loaded.data?.groups.find((one) => one.id === id);
+  const problem = loaded.problem ?? (life.data ? undefined : (life.error as Problem | undefined));
+  return (
+    <Screen title="Growth" detail={group?.name} back={group ? `/groups/${id}` : '/tanks'}>
+      {problem ? (
+        <Fault
+          problem={problem}
+          onRetry={() => {
+            if (loaded.problem) loaded.retry();
+            void life.refetch();
+          }}
+        />
+      ) : !loaded.data || !life.data ? (
+        <Skeleton rows={4} height={80} />
+      ) : group ? (
+        <GrowthOf group={group} data={loaded.data} events={life.data} />
+      ) : (
+        <Empty title="No such group" text="It may have been ended. Go back to its tank." />
+      )}
+    </Screen>
+  );
+}
+
+interface Props {
+  group: Group;
+  data: HouseData;
+  events: LifeEventRow[];
+}
+
+function GrowthOf({ group, data, events }: Props) {
+  const words = useWords();
+  const now = useNow();
+  const wide = useWide();
+  const species = data.species.get(group.speciesKey);
+  const [targetCm, setTargetCm] = useState<number | null>(
+    species ? Math.round(species.adultLengthCm * 5) / 10 : null,
+  );
+  const [measuring, setMeasuring] = useState(false);
+  const stand = useMemo(
+    () =>
+      growthOf(group, events, data, now.day, targetCm !== null && targetCm > 0 ? targetCm : null),
+    [group, events, data, now.day, targetCm],
+  );
+  const length = words.scale('length');
+  const measure = (
+    <View style={{ alignItems: 'flex-start' }}>
+      <Button look="primary" label="Measure a few" onPress={() => setMeasuring(true)} />
+    </View>
+  );
+  const sheet = measuring ? (
+    <MeasureSheet group={group} onClose={() => setMeasuring(false)} />
+  ) : null;
+  if (!stand || stand.samples.length === 0) {
+    return (
+      <View style={{ gap: 16 }}>
+        <Empty
+          title="Nobody measured them yet"
+          text="Measure a few, by number or in a photo beside a ruler: how they grow against their kind, when they reach a length, and whether to sort them follows from it."
+        />
+        {measure}
+        {sheet}
+      </View>
+    );
+  }
+  return (
+    <View style={{ gap: 16, maxWidth: wide ? 820 : undefined }}>
+      <Said stand={stand} />
+      {measure}
+      <CurveCard group={group} stand={stand} data={data} targetCm={targetCm} />
+      <NumberField
+        label="When do they reach"
+        unit={length.unit}
+        scale={length}
+        decimals={1}
+        value={targetCm}
+        onChange={setTargetCm}
+        hint={
+          targetCm !== null && targetCm > 0
+            ? (sayReached(stand.reached, targetCm, words) ?? undefined)
+            : 'A length at which they move up, breed, or find somebody who takes them.'
+        }
+      />
+      <SizesCard group={group} stand={stand} data={data} />
+      <FiguresCard group={group} stand={stand} events={events} data={data} />
+      <MassChart stand={stand} />
+      <SamplesCard events={events} />
+      {sheet}
+    </View>
+  );
+}
+
+function Said({ stand }: { stand: GrowthStand }) {
+  const words = useWords();
+  const last = stand.samples.at(-1)!;
+  const sorting = saySorting(stand, words);
+  const against = sayAgainst(stand, words);
+  const interval =
+    last.low === null || last.high === null
+      ? ', one fish: how the others are nobody knows'
+      : `, likely ${words.say('length', last.low)} to ${words.say('length', last.high)}`;
+  return (
+    <View style={{ gap: 4 }}>
+      <Text look="strong">{`${words.say('length', last.mean)}${interval}`}</Text>
+      <Text look="small" tone="quiet">
+        {`${last.n} of them, ${words.day(last.day)}${last.again ? '; some were measured more than once' : ''}${last.cv === null ? '' : `; they differ by ${sayPercent(last.cv)}`}. One weighs about ${sayGrams(last.massG)}.`}
+      </Text>
+      {against ? <Text tone={stand.against === 'behind' ? 'due' : 'ink'}>{against}</Text> : null}
+      {sorting ? <Text tone="due">{sorting}</Text> : null}
+      {stand.shrank ? (
+        <Text tone="due">
+          {`Shorter than before: ${words.say('length', stand.shrank.fromCm)} then, ${words.say('length', stand.shrank.toCm)} now. Fish do not shrink so: others were measured, or the unit was another.`}
+        </Text>
+      ) : null}
+      {stand.condition && stand.condition.word !== 'as usual' ? (
+        <Text tone="due">
+          {`${stand.condition.word === 'thin' ? 'Thin' : 'Stout'} for their length: ${sayPercent(stand.condition.value)} of the usual mass.`}
+        </Text>
+      ) : null}
+    </View>
+  );
+}
+
+/** Days that are drawn after today, where a curve or the kind is followed. */
+const AHEAD = 42;
+const STEPS = 40;
+
+function CurveCard({
+  group,
+  stand,
+  data,
+  targetCm,
+}: {
+  group: Group;
+  stand: GrowthStand;
+  data: HouseData;
+  targetCm: number | null;
+}) {
+  const words = useWords();
+  const now = useNow();
+  const [width, setWidth] = useState(0);
+  const others = useOthers(group, data, stand);
+  const species = data.species.get(group.speciesKey)!;
+  const tempC = data.tanks.find(({ id }) => id === group.tankId)?.tempC ?? species.tempOptC;
+  const first = stand.samples[0]!;
+  const at = (day: string) => daysBetween(first.day, day);
+  const today = Math.max(1, at(now.day));
+  const end = today + AHEAD;
+  const shown = (cm: number) => words.scale('length').fromBase(cm);
+  const days = Array.from({ length: STEPS + 1 }, (_, step) => (end * step) / STEPS);
+  const curve = stand.curve
+    ? curveOn(
+        stand.curve,
+        days.filter((day) => day <= end),
+      )
+    : [];
+  const label = words.scale('length').unit;
+  return (
+    <View style={{ gap: 8 }}>
+      <Text look="subtitle">Against their kind</Text>
+      <View
+        onLayout={(event) => setWidth(event.nativeEvent.layout.width)}
+        style={{ minHeight: 230 }}
+      >
+        {width > 0 ? (
+          <GrowthCurve
+            label={`${group.name}: ${stand.samples.map(({ day, mean }) => `${words.say('length', mean)} on ${words.day(day)}`).join(', ')}`}
+            width={width}
+            samples={stand.samples.map(({ day, mean, low, high }) => ({
+              day: at(day),
+              mean: shown(mean),
+              low: low === null ? null : shown(low),
+              high: high === null ? null : shown(high),
+            }))}
+            curve={curve.map(({ day, cm, low, high }) => ({
+              day,
+              cm: shown(cm),
+              low: shown(low),
+              high: shown(high),
+            }))}
+            usual={days.map((day) => ({
+              day,
+              cm: shown(usualLength(species, tempC, first.mean, day)),
+            }))}
+            others={others.map((points) => points.map(({ day, cm }) => ({ day, cm: shown(cm) })))}
+            target={
+              targetCm !== null && targetCm > 0
+                ? { at: shown(targetCm), says: words.say('length', targetCm) }
+                : null
+            }
+            today={today}
+            unit={label}
+            dates={[0, today].map((day) => ({
+              day,
+              says:
+                day === today ? 'today' : words.day(addDays(first.day, day)).replace(/^\w+ /, ''),
+            }))}
+          />
+        ) : null}
+      </View>
+      <Text look="small" tone="quiet">
+        {`${stand.curve ? `Solid: ${stand.curve.kind === 'gompertz' ? 'a Gompertz' : 'a von Bertalanffy'} curve through what was measured, shaded where it lies 95 times of 100${stand.curve.endKnown ? `; it levels off at about ${words.say('length', stand.curve.linfCm)}` : '; where it levels off nobody can tell yet'}.` : REFUSALS[stand.refused!]} Dashed: their kind, well fed, from the first measurement on.${others.length > 0 ? ' Thin: earlier batches of yours.' : ''}`}
+      </Text>
+    </View>
+  );
+}
+
+/** Other groups of its species, each from where it had the length that this one began with. */
+function useOthers(group: Group, data: HouseData, stand: GrowthStand) {
+  const ids = data.groups
+    .filter(({ id, speciesKey }) => id !== group.id && speciesKey === group.speciesKey)
+    .slice(0, 2)
+    .map(({ id }) => id);
+  const one = api.useLifeQuery(ids[0] ?? '', { skip: ids.length < 1 });
+  const two = api.useLifeQuery(ids[1] ?? '', { skip: ids.length < 2 });
+  return useMemo(() => {
+    const start = stand.samples[0]?.mean ?? 0;
+    return [one.data, two.data].flatMap((events) => {
+      const points = measuredOf(events ?? []);
+      const from = points.findIndex(({ lengthCm }) => lengthCm >= start * 0.9);
+      const kept = from < 0 ? [] : points.slice(from);
+      return kept.length < 2
+        ? []
+        : [
+            kept.map(({ day, lengthCm }) => ({
+              day: daysBetween(kept[0]!.day, day),
+              cm: lengthCm,
+            })),
+          ];
+    });
+  }, [one.data, two.data, stand]);
+}
+
+function SizesCard({ group, stand, data }: { group: Group; stand: GrowthStand; data: HouseData }) {
+  const words = useWords();
+  const [width, setWidth] = useState(0);
+  const last = stand.samples.at(-1)!;
+  const species = data.species.get(group.speciesKey);
+  if (last.values.length < 2 || !species) return null;
+  const { unit, fromBase } = words.scale('length');
+  return (
+    <View style={{ gap: 8 }}>
+      <Text look="subtitle">Each of them</Text>
+      <View
+        onLayout={(event) => setWidth(event.nativeEvent.layout.width)}
+        style={{ minHeight: 60 }}
+      >
+        {width > 0 ? (
+          <SizeRow
+            label={`Lengths: ${last.values.map((one) => words.say('length', one)).join(', ')}`}
+            width={Math.min(width, 520)}
+            shape={species.shape}
+            lengths={last.values.map(fromBase)}
+            cut={stand.sorting ? fromBase(stand.sorting.atCm) : null}
+            unit={unit}
+          />
+        ) : null}
+      </View>
+    </View>
+  );
+}
+
+/** Growth, food and losses between the last two measurements. */
+function FiguresCard({ group, stand, events, data }: Props & { stand: GrowthStand }) {
+  const words = useWords();
+  const now = useNow();
+  const last = stand.samples.at(-1)!;
+  const before = stand.samples.at(-2);
+  const span = { from: before?.day ?? addDays(now.day, -28), to: last.day };
+  const served = api.useServedQuery(span, { skip: before === undefined || span.from > span.to });
+  const dry = useMemo(() => {
+    const moist = new Map(data.foods.map((food) => [food.id, food.composition.moisture]));
+    return (served.data?.rows ?? [])
+      .filter(({ groupId }) => groupId === group.id)
+      .reduce(
+        (sum, row) =>
+          sum +
+          Math.max(0, row.offeredG - row.refusedG - row.leftG) * (1 - (moist.get(row.foodId) ?? 0)),
+        0,
+      );
+  }, [served.data, data.foods, group.id]);
+  const gained = before ? (last.massG - before.massG) * group.size.total : 0;
+  const conversion = before && served.data ? foodConversion(dry, gained) : null;
+  const lived = survivalOf(
+    events
+      .filter(({ withdrawn }) => !withdrawn)
+      .map((event) => ({
+        ...event,
+        males: event.males ?? 0,
+        females: event.females ?? 0,
+        unsexed: event.unsexed ?? 0,
+      }))
+      .filter(({ kind }) => !['moved', 'measured', 'staged'].includes(kind))
+      .sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0)) as never,
+    addDays(now.day, -90),
+    now.day,
+  );
+  const spanSays = before ? `${words.day(before.day)} to ${words.day(last.day)}` : '';
+  return (
+    <View style={{ gap: 8 }}>
+      <Text look="subtitle">What it came to</Text>
+      <Card label="What it came to">
+        <ListRow
+          first
+          title="Growth"
+          detail={before ? spanSays : 'measure once more to tell'}
+          trail={
+            <Text look="strong">
+              {stand.growthRate
+                ? `${sayNumber(stand.growthRate.perDay, 2)} % of its mass a day`
+                : 'not known yet'}
+            </Text>
+          }
+        />
+        <ListRow
+          title="Dry food to a gram gained"
+          detail={
+            before ? `${sayGrams(dry)} of dry food eaten, ${sayGrams(gained)} gained by all` : ''
+          }
+          trail={
+            <Text look="strong">
+              {conversion === null
+                ? before && gained <= 0
+                  ? 'nothing gained'
+                  : 'not known yet'
+                : `${sayNumber(conversion, 1)} g`}
+            </Text>
+          }
+        />
+        <ListRow
+          title="Living through a month"
+          detail={
+            lived.died === 0
+              ? 'no loss in ninety days'
+              : `${lived.died} lost in ninety days: ${lived.causes.map(({ cause, count }) => `${count} ${sayCause(cause)}`).join(', ')}`
+          }
+          trail={
+            <Text look="strong">
+              {lived.over30
+                ? `${sayPercent(lived.over30.share)} (${sayPercent(lived.over30.low)} to ${sayPercent(lived.over30.high)})`
+                : 'not known'}
+            </Text>
+          }
+        />
+        {stand.condition ? (
+          <ListRow
+            title="Condition"
+            detail={`weighed ${words.day(stand.condition.day)}, against its kind at that length`}
+            trail={
+              <Text look="strong">{`${sayNumber(stand.condition.value, 2)}, ${stand.condition.word}`}</Text>
+            }
+          />
+        ) : null}
+      </Card>
+    </View>
+  );
+}
+
+function MassChart({ stand }: { stand: GrowthStand }) {
+  const words = useWords();
+  if (stand.samples.length < 3) return null;
+  return (
+    <Suspense fallback={<Skeleton rows={1} height={220} />}>
+      <Chart
+        view="lines"
+        title="Mass of one"
+        detail="g, from the mean length of each measurement by the shape of its body."
+        labels={stand.samples.map(({ day }, at) =>
+          stand.samples.length > 5 && at % 2 === 1 ? '' : words.day(day).replace(/^\w+ /, ''),
+        )}
+        lines={[{ values: stand.samples.map(({ massG }) => massG), look: 'main' }]}
+      />
+    </Suspense>
+  );
+}
+
+function SamplesCard({ events }: { events: LifeEventRow[] }) {
+  const words = useWords();
+  const measured = events.filter(({ kind, withdrawn }) => kind === 'measured' && !withdrawn);
+  return (
+    <View style={{ gap: 8 }}>
+      <Text look="subtitle">Measured</Text>
+      <Card label="Measured">
+        {measured.map((event, index) => (
+          <ListRow
+            key={event.id}
+            first={index === 0}
+            title={words.say('length', event.lengthCm!)}
+            detail={[
+              words.day(event.day),
+              event.lengthsCm ? `${event.lengthsCm.length} measured` : 'a mean alone',
+              event.massG === null ? null : `${sayGrams(event.massG)} each`,
+              event.note,
+            ]
+              .filter(Boolean)
+              .join(' · ')}
+          />
+        ))}
+      </Card>
+      <Text look="small" tone="quiet">
+        A measurement is corrected or taken back among what happened to the group.
+      </Text>
+    </View>
+  );
+}

@@ -1,0 +1,148 @@
+import type { Group, GroupEvent, Problem } from '@open-larder/contract';
+import { sampleOf } from '@open-larder/core/growth';
+import { readMeasure, sayNumber } from '@open-larder/core/units';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { v7 as uuidv7 } from 'uuid';
+import { api, useNow, useWords, type Words } from '../store';
+import { call } from '../store/call';
+import {
+  Button,
+  Choice,
+  DateField,
+  Field,
+  faultsOf,
+  NumberField,
+  Sheet,
+  Text,
+  useSay,
+  type Faults,
+} from '../ui';
+import { PhotoMeasure, type InPhoto } from './PhotoMeasure';
+import { sayPercent } from './words';
+
+/** A few fish measured: number by number, or in a picture beside a ruler. */
+export function MeasureSheet({ group, onClose }: { group: Group; onClose: () => void }) {
+  const say = useSay();
+  const now = useNow();
+  const words = useWords();
+  const [add, { isLoading }] = api.useAddGroupEventMutation();
+  const [by, setBy] = useState<'numbers' | 'photo'>('numbers');
+  const [text, setText] = useState('');
+  const [photo, setPhoto] = useState<InPhoto | null>(null);
+  const [massG, setMassG] = useState<number | null>(null);
+  const [day, setDay] = useState<string | null>(now.day);
+  const [note, setNote] = useState('');
+  const [faults, setFaults] = useState<Faults>({});
+  const [id] = useState(() => uuidv7());
+  const read = readLengths(text, words);
+  const lengths = photo && by === 'photo' ? photo.lengthsCm : (read.lengths ?? []);
+  const save = async () => {
+    if (lengths.length === 0) {
+      setFaults({ lengthsCm: read.fault ?? 'enter at least one length' });
+      return;
+    }
+    const lengthCm = lengths.reduce((sum, one) => sum + one, 0) / lengths.length;
+    const event = {
+      id,
+      kind: 'measured',
+      day: day ?? '',
+      note,
+      lengthCm,
+      lengthsCm: lengths,
+      massG,
+    } as GroupEvent;
+    const done = await add({ params: { id: group.id }, body: event });
+    if (done.error) {
+      const problem = done.error as Problem;
+      setFaults(faultsOf(problem));
+      if (!problem.errors) say(problem.detail, { tone: 'fault' });
+      return;
+    }
+    const kept = photo && by === 'photo' ? await keep(id, photo) : null;
+    if (kept) say(`The lengths are noted. ${kept}`, { tone: 'fault' });
+    else say('They are noted; portions follow.');
+    onClose();
+  };
+  return (
+    <Sheet title={`Measure ${group.name}`} open onClose={onClose}>
+      <Choice
+        label="How"
+        value={by}
+        onChange={setBy}
+        options={[
+          { value: 'numbers', label: 'by number' },
+          { value: 'photo', label: 'in a photo' },
+        ]}
+      />
+      {by === 'numbers' ? (
+        <Field
+          label="Total lengths, one after the other"
+          value={text}
+          onChange={(value) => {
+            setText(value);
+            setFaults({});
+          }}
+          placeholder="2.1 2.4 2.2"
+          hint={`Nose to tail tip, in ${words.scale('length').unit}, with spaces between. Six say far more than one.`}
+          fault={faults.lengthsCm ?? faults.lengthCm ?? (text.trim() ? read.fault : undefined)}
+        />
+      ) : (
+        <PhotoMeasure onDone={setPhoto} />
+      )}
+      {lengths.length > 0 && (by === 'numbers' || photo) ? (
+        <Text role="status">{saySample(lengths, group.size.total, words)}</Text>
+      ) : null}
+      <NumberField
+        label="Mass of one, where you weighed them"
+        unit="g"
+        decimals={4}
+        value={massG}
+        onChange={setMassG}
+        fault={faults.massG}
+        hint="In water, in a cup on the scale: never dry."
+      />
+      <DateField label="On" value={day} onChange={setDay} fault={faults.day} />
+      <Field label="Note" value={note} onChange={setNote} fault={faults.note} />
+      <View style={{ alignItems: 'flex-start' }}>
+        <Button look="primary" label="Note it" busy={isLoading} onPress={() => void save()} />
+      </View>
+    </Sheet>
+  );
+}
+
+/** @returns what went wrong, in words; null where the picture is kept */
+async function keep(eventId: string, { picture, marks }: InPhoto): Promise<string | null> {
+  const { url, widthPx, heightPx } = picture;
+  const body = { id: uuidv7(), eventId, widthPx, heightPx, picture: url, marks };
+  const answer = await call('keepPhoto', { body });
+  return 'error' in answer ? `The picture could not be kept: ${answer.error.detail}` : null;
+}
+
+/** «2.1 2,4 22 mm» */
+function readLengths(text: string, words: Words): { lengths?: number[]; fault?: string } {
+  const parts = text
+    .replace(/(\d)\s+(mm|cm|in)\b/gi, '$1$2')
+    .split(/[\s;|]+/)
+    .filter(Boolean);
+  const lengths: number[] = [];
+  for (const part of parts) {
+    const seen = readMeasure(part, 'length', words.units);
+    if (seen.fault !== undefined) return { fault: seen.fault };
+    lengths.push(seen.base);
+  }
+  return lengths.length === 0 ? { fault: 'enter at least one length' } : { lengths };
+}
+
+function saySample(lengths: readonly number[], there: number, words: Words): string {
+  if (lengths.some((one) => !(one > 0))) return 'A length is more than nothing.';
+  const { n, mean, low, high, cv, again } = sampleOf(lengths, Math.max(1, there));
+  if (again) {
+    return `More lengths than fish: some were measured twice. Mean ${words.say('length', mean)}.`;
+  }
+  if (low === null || high === null) {
+    return `One fish, ${words.say('length', mean)}: nothing says how the others are.`;
+  }
+  const scale = words.scale('length');
+  return `${n} fish: mean ${words.say('length', mean)}, likely ${sayNumber(scale.fromBase(low), 2)} to ${words.say('length', high)}; they differ by ${sayPercent(cv!)}.`;
+}

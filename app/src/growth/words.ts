@@ -1,0 +1,64 @@
+import type { Refusal, GrowthStand, PhotoLength } from '@open-larder/core/growth';
+import { LEAST_DAYS } from '@open-larder/core/growth';
+import { sayNumber } from '@open-larder/core/units';
+import type { Words } from '../store';
+
+export const REFUSALS: Record<Refusal, string> = {
+  tooFew: `No curve yet: it takes ${LEAST_DAYS} days on which a few were measured.`,
+  tooShort: 'No curve yet: all was measured within two weeks, and growth is slower than that.',
+  noGrowth:
+    'No curve: between the measurements nothing grew that could be told from how well one measures.',
+  shrinks: 'No curve: they measure shorter and shorter. Were others measured, or in another unit?',
+  noFit: 'No curve: the measurements follow none. Two batches together, or a slip among them?',
+};
+
+export const PHOTO_WARNINGS: Record<PhotoLength['warnings'][number], string> = {
+  slanted:
+    'The ruler is seen at a slant: its two stretches differ. Lengths are read where each fish lies; straight from the side is surer.',
+  farFromRuler:
+    'A fish lies far from the ruler: nearer to the lens than the ruler it looks longer, further away shorter.',
+};
+
+export function sayAgainst(stand: GrowthStand, words: Words): string | null {
+  const last = stand.samples.at(-1);
+  if (stand.against === null || stand.usualCm === null || !last) return null;
+  const usual = words.say('length', stand.usualCm);
+  switch (stand.against) {
+    case 'ahead':
+      return `Ahead of its kind, which would have ${usual} by then.`;
+    case 'behind':
+      return `Behind its kind, which would have ${usual} by then: look at bellies, warmth, and who gets the food.`;
+    case 'as usual':
+      return `As its kind grows: ${usual} by then.`;
+    case 'unsure':
+      return `Its kind would have ${usual} by then; measured so roughly, nothing can be said. A few more would tell.`;
+  }
+}
+
+export function sayReached(
+  reached: GrowthStand['reached'],
+  targetCm: number,
+  words: Words,
+): string | null {
+  if (reached === null) return null;
+  const length = words.say('length', targetCm);
+  if (reached === 'there') return `${length} is reached.`;
+  if (reached === 'never') return `${length} is not reached as they grow now.`;
+  const until = reached.to === null ? 'or much later' : `and ${words.day(reached.to)}`;
+  return `${length} about ${words.day(reached.day)}, likely between ${words.day(reached.from)} ${until}, ${
+    reached.by === 'curve'
+      ? 'by its own curve'
+      : 'as its kind grows: its own curve is not known yet'
+  }.`;
+}
+
+export function saySorting({ sorting }: GrowthStand, words: Words): string | null {
+  if (sorting === null) return null;
+  const at = words.say('length', sorting.atCm);
+  const apart = `at ${at} there are ${sorting.small} below and ${sorting.large} above`;
+  return sorting.mixed
+    ? `Two batches rather than one: ${apart}. Part them, and measure each.`
+    : `${sorting.urgent ? 'Sort them now' : 'Sort them soon'}: the large ones eat what is meant for the small ones, or the small ones; ${apart}.`;
+}
+
+export const sayPercent = (share: number): string => `${sayNumber(share * 100, 0)} %`;

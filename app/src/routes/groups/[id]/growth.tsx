@@ -1,0 +1,9 @@
+import { useLocalSearchParams } from 'expo-router';
+import { later } from '../../../ui';
+
+const GrowthScreen = later(async () => (await import('../../../growth')).GrowthScreen);
+
+export default function GrowthRoute() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  return <GrowthScreen key={id} id={id} />;
+}
