@@ -47,11 +47,25 @@ test('the views behind them, accessible and without sideways scroll', async ({ p
   const tanks = await (await page.request.get(`${demo.url}/api/tanks`)).json();
   const feeding = `/tanks/${tanks.items[0].id}/play`;
   const water = `/tanks/${tanks.items[0].id}/water`;
+  const groups = await (await page.request.get(`${demo.url}/api/groups`)).json();
+  const growth = groups.items
+    .filter(({ lengthCm }: { lengthCm: number | null }) => lengthCm !== null)
+    .slice(-2)
+    .map(({ id }: { id: string }) => `/groups/${id}/growth`);
   const vessels = await (await page.request.get(`${demo.url}/api/vessels`)).json();
   const vessel = `/larder/live/${vessels.items[0].id}`;
   const broods = await (await page.request.get(`${demo.url}/api/broods`)).json();
   const both = broods.items.map(({ id }: { id: string }) => `/broods/${id}`);
-  for (const address of [...BEHIND, recipe, `${recipe}/edit`, feeding, water, vessel, ...both]) {
+  for (const address of [
+    ...BEHIND,
+    recipe,
+    `${recipe}/edit`,
+    feeding,
+    water,
+    ...growth,
+    vessel,
+    ...both,
+  ]) {
     await page.goto(demo.url + address);
     await sound(page, address);
   }

@@ -129,7 +129,7 @@ function readLengths(text: string, words: Words): { lengths?: number[]; fault?: 
   for (const part of parts) {
     const seen = readMeasure(part, 'length', words.units);
     if (seen.fault !== undefined) return { fault: seen.fault };
-    lengths.push(seen.base);
+    lengths.push(Math.round(seen.base * 1e6) / 1e6);
   }
   return lengths.length === 0 ? { fault: 'enter at least one length' } : { lengths };
 }

@@ -68,7 +68,7 @@ function rowOf(events: WaterEventRow[], { mg = 20, said = true } = {}): WaterRow
 
 const serve = (events: WaterEventRow[], over: object = {}, options = {}) =>
   standIn({
-    ...answers,
+    ...answers(),
     'GET /api/tanks': { items: [tank], next: null },
     'GET /api/waters': { tanks: [rowOf(events, options)] },
     [`GET /api/tanks/${tank.id}/water`]: { items: [...events].reverse(), next: null },
@@ -98,7 +98,7 @@ describe('the water of a tank', () => {
     const asked = serve([]);
     open();
     fireEvent.press(await screen.findByText('Log a test'));
-    fireEvent.press(screen.getByText('NO3-N'));
+    fireEvent.press(await screen.findByText('NO3-N'));
     fireEvent.changeText(screen.getByLabelText('Nitrate'), '5');
     fireEvent.changeText(screen.getByLabelText('pH'), '7,2');
     fireEvent.press(screen.getByText('Note the test'));
@@ -112,7 +112,7 @@ describe('the water of a tank', () => {
     const asked = serve([]);
     open();
     fireEvent.press(await screen.findByText('Log a test'));
-    fireEvent.press(screen.getByText('by colours of a strip'));
+    fireEvent.press(await screen.findByText('by colours of a strip'));
     fireEvent.press(screen.getByLabelText('Nitrate: Choose a colour'));
     fireEvent.press(await screen.findByText('pale pink'));
     fireEvent.press(screen.getByText('Note the test'));
