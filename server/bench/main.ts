@@ -4,6 +4,7 @@ import { daysLeftOfAll } from './daysLeft';
 import { zones } from './zones';
 import { searchSpecies } from './searchSpecies';
 import { largeLists, reads } from './reads';
+import { waterAndGrowth } from './waterAndGrowth';
 import { week } from './week';
 import { writes } from './writes';
 import { openBench } from './bench';
@@ -18,6 +19,7 @@ async function main(): Promise<void> {
     zones();
     await week();
     cultures();
+    waterAndGrowth();
   }
   const bench = await openBench();
   try {
