@@ -107,6 +107,8 @@ test('fish are measured in a picture beside a ruler, and the picture is kept wit
   for (const share of off) expect(share).toBeLessThan(0.03);
   const kept = await page.request.get(`${demo.url}/api/group-events/${eventId}/photo`);
   expect((await kept.json()).marks.fish).toHaveLength(2);
+  await page.getByRole('button', { name: /^Picture of / }).click();
+  await expect(page.getByLabel('2 fish beside a ruler, with their marks').first()).toBeVisible();
 });
 
 test('what is no picture is said', async ({ page, demo }) => {

@@ -35,7 +35,8 @@ async function main(): Promise<void> {
   const tarn = await idOf(finder, 'tanks', 'Tarn');
   const loaches = await idOf(finder, 'groups', 'Kuhli loaches');
   const brood = await idOf(finder, 'broods', 'Steel-blues of the mop');
-  const gel = await idOf(finder, 'recipes', 'Green gel');
+  const millpond = await idOf(finder, 'tanks', 'Millpond');
+  const young = await idOf(finder, 'groups', 'Young threadfins');
   const evening = async (page: Page) => {
     await page.getByRole('tab', { name: /After work/ }).click();
   };
@@ -98,7 +99,6 @@ async function main(): Promise<void> {
     { name: 'round-lamp', path: '/round', lamp: true, before: look },
     { name: 'tanks', path: '/tanks' },
     { name: 'tank-wide', path: `/tanks/${tarn}`, wide: true },
-    { name: 'species-wide', path: '/species/pangio-kuhlii', wide: true },
     { name: 'feeding', path: `/tanks/${tarn}/play`, before: fed(10) },
     {
       name: 'feeding-day-wide',
@@ -116,7 +116,8 @@ async function main(): Promise<void> {
     { name: 'larder', path: '/larder' },
     { name: 'brood', path: `/broods/${brood}`, before: ladder },
     { name: 'broods-wide', path: '/broods', wide: true },
-    { name: 'recipe', path: `/larder/recipes/${gel}` },
+    { name: 'water-wide', path: `/tanks/${millpond}/water`, wide: true },
+    { name: 'growth', path: `/groups/${young}/growth` },
     { name: 'records', path: '/records' },
   ];
   for (const shot of shots) {

@@ -104,6 +104,8 @@ export const lifeEvent = z.object({
   otherGroupId: z.string().nullable(),
   note: z.string(),
   withdrawn: z.boolean(),
+  /** A picture was kept with the measurement. */
+  pictured: z.boolean().optional(),
 });
 export type LifeEventRow = z.infer<typeof lifeEvent>;
 

@@ -17,6 +17,7 @@ import { sayCause } from '../group/words';
 import { api, useHouse, useNow, useWords, type HouseData } from '../store';
 import { useWide } from '../theme';
 import { Button, Card, Empty, Fault, ListRow, NumberField, Screen, Skeleton, Text } from '../ui';
+import { KeptPicture } from './KeptPicture';
 import { MeasureSheet } from './MeasureSheet';
 import { growthOf, measuredOf } from './useGrowth';
 import { REFUSALS, sayAgainst, sayPercent, sayReached, saySorting } from './words';
@@ -405,6 +406,7 @@ function MassChart({ stand }: { stand: GrowthStand }) {
 function SamplesCard({ events }: { events: LifeEventRow[] }) {
   const words = useWords();
   const measured = events.filter(({ kind, withdrawn }) => kind === 'measured' && !withdrawn);
+  const [shown, setShown] = useState<LifeEventRow | null>(null);
   return (
     <View style={{ gap: 8 }}>
       <Text look="subtitle">Measured</Text>
@@ -422,12 +424,22 @@ function SamplesCard({ events }: { events: LifeEventRow[] }) {
             ]
               .filter(Boolean)
               .join(' · ')}
+            trail={
+              event.pictured ? (
+                <Button
+                  label="Picture"
+                  spoken={`Picture of ${words.day(event.day)}`}
+                  onPress={() => setShown(event)}
+                />
+              ) : undefined
+            }
           />
         ))}
       </Card>
       <Text look="small" tone="quiet">
         A measurement is corrected or taken back among what happened to the group.
       </Text>
+      {shown ? <KeptPicture event={shown} onClose={() => setShown(null)} /> : null}
     </View>
   );
 }

@@ -34,14 +34,16 @@ const ODD_FROM = 3.5;
  * @param tests    in order of their days
  * @param foodAdds what the food of a day adds by its protein, mg/L
  * @param changes  that were made
+ * @param filled   what filling up after evaporation adds on a day, mg/L: salts stay, and the new water brings its own
  * @returns least squares with a prior, so that no test at all says what is assumed
  */
 export function fitWater(
   tests: readonly WaterTest[],
   foodAdds: (day: number) => number,
   changes: readonly Change[],
+  filled: (day: number) => number = () => 0,
 ): WaterFit {
-  const all = spansOf(tests, foodAdds, changes);
+  const all = spansOf(tests, foodAdds, changes, filled);
   const first = solve(all);
   // A test that does not fit is in two spans: asked about, and not believed until it is confirmed.
   const odd = oddOf(tests, all, first);
@@ -51,6 +53,7 @@ export function fitWater(
           tests.filter((_, at) => !odd.includes(at)),
           foodAdds,
           changes,
+          filled,
         )
       : all;
   return { ...solve(kept), odd, spans: kept.length };
@@ -70,6 +73,7 @@ function spansOf(
   tests: readonly WaterTest[],
   foodAdds: (day: number) => number,
   changes: readonly Change[],
+  filled: (day: number) => number,
 ): Span[] {
   const spans: Span[] = [];
   for (let to = 1; to < tests.length; to += 1) {
@@ -86,7 +90,7 @@ function spansOf(
         adds,
         within.map((one) => ({ ...one, sourceMgL: (source ? one.sourceMgL : 0) + FAR })),
       ).at(-1)!.after - FAR;
-    const plain = last(from.mgL, () => 0, true);
+    const plain = last(from.mgL, (day) => filled(from.day + day), true);
     spans.push({
       to,
       rose: end.mgL - plain,
@@ -161,6 +165,7 @@ const BAND = 1.645;
  * From a last test on, day by day, with the band of what is believed.
  * @param last     the latest test; null begins at what the new water has
  * @param foodAdds what the food of a day from then adds by its protein, mg/L
+ * @param filled   what filling up adds on a day, mg/L
  */
 export function forecastWater(
   fit: WaterFit,
@@ -168,12 +173,13 @@ export function forecastWater(
   days: number,
   foodAdds: (day: number) => number,
   changes: readonly Change[],
+  filled: (day: number) => number = () => 0,
 ): WaterDay[] {
   const start = last ?? changes[0]?.sourceMgL ?? 0;
   const mean = sawTooth(
     start,
     days,
-    (day) => fit.production * foodAdds(day) - fit.uptakeMgL,
+    (day) => fit.production * foodAdds(day) - fit.uptakeMgL + filled(day),
     changes,
   );
   const none = changes.map((change) => ({ ...change, sourceMgL: FAR }));

@@ -161,6 +161,7 @@ export function standOfWater(task: WaterTask): WaterStand {
       plannedAdds: (day) => mgL(task.plannedMg[day] ?? 0),
       changes,
       planned,
+      filled,
     },
   );
   const addsMgL = fit.production * foodAddsMgL - fit.uptakeMgL;

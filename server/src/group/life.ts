@@ -55,7 +55,8 @@ export function eventsOf(
 ): Promise<(LifeEventRow & { seq: number; pairId: string | null })[]> {
   return scope.rows(
     `SELECT ${COLUMNS}, seq,
-            ${WITHDRAWN}
+            ${WITHDRAWN},
+            EXISTS (SELECT 1 FROM photos p WHERE p.household_id = e.household_id AND p.event_id = e.id) AS pictured
        FROM group_events e
       WHERE household_id = :household AND group_id = :groupId
         ${after === null ? '' : 'AND (day, seq) < (:day, :seq)'}
