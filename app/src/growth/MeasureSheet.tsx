@@ -4,7 +4,7 @@ import { readMeasure, sayNumber } from '@open-larder/core/units';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
-import { api, useNow, useWords, type Words } from '../store';
+import { api, useAppDispatch, useNow, useWords, type Words } from '../store';
 import { call } from '../store/call';
 import {
   Button,
@@ -24,6 +24,7 @@ import { sayPercent } from './words';
 /** A few fish measured: number by number, or in a picture beside a ruler. */
 export function MeasureSheet({ group, onClose }: { group: Group; onClose: () => void }) {
   const say = useSay();
+  const dispatch = useAppDispatch();
   const now = useNow();
   const words = useWords();
   const [add, { isLoading }] = api.useAddGroupEventMutation();
@@ -60,6 +61,8 @@ export function MeasureSheet({ group, onClose }: { group: Group; onClose: () => 
       return;
     }
     const kept = photo && by === 'photo' ? await keep(id, photo) : null;
+    // The measurement was read again before its picture was there.
+    if (photo && by === 'photo') dispatch(api.util.invalidateTags(['life']));
     if (kept) say(`The lengths are noted. ${kept}`, { tone: 'fault' });
     else say('They are noted; portions follow.');
     onClose();

@@ -124,6 +124,16 @@ describe('the water of a tank', () => {
     expect(stand.warnings.some(({ kind }) => kind === 'willPass')).toBe(true);
   });
 
+  it('what evaporated and was filled up brings what the new water has, and takes nothing away', () => {
+    const rhythm = { ...task().rhythm, sourceMgL: 10 };
+    const test = tested(before(20), 15);
+    const plain = standOfWater(task({ events: [test], rhythm }));
+    const filled = [18, 11, 4].map((ago) => event('filledUp', before(ago), { share: 0.1 }));
+    const more = standOfWater(task({ events: [test, ...filled], rhythm }));
+    expect(more.past.at(-1)!.mgL - plain.past.at(-1)!.mgL).toBeCloseTo(3, 6);
+    expect(more.days[0]!.before).toBeGreaterThan(plain.days[0]!.before);
+  });
+
   it('a source above the cap is said: no change of water can keep it', () => {
     const rhythm = { ...task().rhythm, sourceMgL: 25 };
     const stand = standOfWater(task({ rhythm }));

@@ -5,15 +5,7 @@ import { keepsUnder, type Keeps } from './keeps';
 import { NITRATE_PER_N } from './nitrogen';
 import { READINGS, unitMixedUp, type Reading } from './range';
 import { ripening, ripeOn, type RipeningDay } from './ripening';
-import {
-  addsFor,
-  everyFor,
-  peakOf,
-  sawTooth,
-  shareFor,
-  type Change,
-  type Rhythm,
-} from './sawTooth';
+import { afterFillingUp, peakOf, sawTooth, type Change, type Rhythm } from './sawTooth';
 import { changeFor, hoursUntilConcern } from './unfiltered';
 
 /** What happens to a tank’s water. */
@@ -136,6 +128,13 @@ export function standOfWater(task: WaterTask): WaterStand {
       ? [{ day: at(event.day), on: event.day, share: event.share, sourceMgL: source }]
       : [],
   );
+  const filledBy = new Map<number, number>();
+  for (const event of events) {
+    if (event.kind !== 'filledUp' || event.share === null || event.day < first) continue;
+    const day = at(event.day);
+    filledBy.set(day, (filledBy.get(day) ?? 0) + afterFillingUp(0, event.share, source));
+  }
+  const filled = (day: number) => filledBy.get(day) ?? 0;
   const tests = events.filter(
     ({ kind, nitrate, day }) => kind === 'tested' && nitrate !== null && day >= first,
   );
@@ -143,11 +142,12 @@ export function standOfWater(task: WaterTask): WaterStand {
     tests.map(({ day, nitrate, sure }) => ({ day: at(day), mgL: nitrate!, sure })),
     foodAdds,
     changes,
+    filled,
   );
   const odd = fit.odd.map((index) => tests[index]!);
   const believed = tests.filter((test) => !odd.includes(test));
   const last = believed.at(-1) ?? null;
-  const net = (day: number) => fit.production * foodAdds(day) - fit.uptakeMgL;
+  const net = (day: number) => fit.production * foodAdds(day) - fit.uptakeMgL + filled(day);
   const past = pastOf(believed, first, today, net, changes, source);
   const foodAddsMgL = mgL(meanOf(task.plannedMg));
   const planned = plannedChanges(task, changes.at(-1)?.on ?? null);
@@ -231,6 +231,7 @@ interface Course {
   plannedAdds: (day: number) => number;
   changes: readonly Change[];
   planned: readonly Change[];
+  filled: (day: number) => number;
 }
 
 /**
@@ -241,7 +242,7 @@ function ahead(
   { rhythm, today }: WaterTask,
   fit: WaterFit,
   last: { day: string; mgL: number } | null,
-  { first, foodAdds, plannedAdds, changes, planned }: Course,
+  { first, foodAdds, plannedAdds, changes, planned, filled }: Course,
 ): WaterDay[] {
   const start = last?.day ?? first;
   const offset = daysBetween(first, start);
@@ -259,6 +260,7 @@ function ahead(
     elapsed + FORECAST_DAYS,
     (day) => (day < elapsed ? foodAdds(offset + day) : plannedAdds(day - elapsed)),
     [...kept, ...planned.map((one) => ({ ...one, day: one.day + elapsed }))],
+    (day) => filled(offset + day),
   ).slice(elapsed);
 }
 
