@@ -12,5 +12,5 @@ export { MOMENTS, type MomentKey } from './moments';
 export { SEEN, type DemoSeen } from './seen';
 export { SHELF } from './shelf';
 export { VESSELS, type DemoVessel } from './vessels';
-export { WATER, type DemoWater } from './water';
+export { WATER } from './water';
 export { TANKS, type DemoTank } from './tanks';
