@@ -112,6 +112,8 @@ describe('what happens to a group', () => {
       tankId: null,
       otherGroupId: null,
       note: '',
+      lengthsCm: null,
+      massG: null,
       withdrawn: false,
     };
     for (const kind of LIFE_KINDS) expect(says(lifeEvent, { ...row, kind })).toEqual({});

@@ -34,10 +34,10 @@ export async function standOfWaters(
     happened(scope, only === null ? null : [only], first),
     proteinServed(scope, first, today),
   ]);
-  const where = placesOf(household);
+  const stays = staysIn(household);
   const servedIn = new Map<string, Map<string, number>>();
   for (const { groupId, day, givenG, lostG } of served) {
-    const tankId = where(groupId, day);
+    const tankId = stays.of(groupId, day);
     if (tankId === null) continue;
     const days = servedIn.get(tankId) ?? new Map<string, number>();
     servedIn.set(tankId, days);
@@ -47,6 +47,8 @@ export async function standOfWaters(
   }
   const plannedIn = plannedNitrogen(household, today, only);
   const { groups } = household.on(today);
+  const eventsIn = byTank(events);
+  const groupsIn = byTank(groups);
   return household
     .tanksOn(today)
     .filter((tank) => !tank.archived && (only === null || tank.id === only))
@@ -62,18 +64,18 @@ export async function standOfWaters(
           tempC: tank.tempC,
           ph: tank.ph,
           filtered: takesUp(tank),
-          since: firstDayIn(household, tank.id),
+          since: stays.firstIn.get(tank.id) ?? null,
           today,
           rhythm: {
             ...(rhythm ?? USUAL_RHYTHM),
             said: rhythm !== null,
             heldUntil: rhythm?.heldUntil ?? null,
           },
-          events: events.filter(({ tankId }) => tankId === tank.id) as WaterEvent[],
+          events: (eventsIn.get(tank.id) ?? []) as WaterEvent[],
           servedMg: servedIn.get(tank.id) ?? new Map(),
           plannedMg: plannedIn.get(tank.id) ?? Array<number>(FORECAST_DAYS).fill(0),
-          groups: groups
-            .filter((group) => group.tankId === tank.id && group.size.total > 0)
+          groups: (groupsIn.get(tank.id) ?? [])
+            .filter((group) => group.size.total > 0)
             .flatMap(({ id, name, speciesKey }) => {
               const nitrate = household.species.get(speciesKey)?.nitrate;
               return nitrate ? [{ id, name, standsMgL: STANDS_MG_L[nitrate] }] : [];
@@ -83,29 +85,40 @@ export async function standOfWaters(
     });
 }
 
+function byTank<Row extends { tankId: string }>(rows: readonly Row[]): Map<string, Row[]> {
+  const tanks = new Map<string, Row[]>();
+  for (const row of rows) {
+    const known = tanks.get(row.tankId);
+    if (known) known.push(row);
+    else tanks.set(row.tankId, [row]);
+  }
+  return tanks;
+}
+
 function takesUp(tank: Tank): boolean {
   const { filter, plants } = furnishingOf(tank);
   return filter !== 'none' || TAKE_UP.has(plants);
 }
 
-/** In which tank a group was on a day. */
-function placesOf({ history }: Household): (groupId: string, day: string) => string | null {
+/** In which tank a group was on a day, and the first day on which any fish lived in each tank. */
+function staysIn({ history }: Household): {
+  of: (groupId: string, day: string) => string | null;
+  firstIn: ReadonlyMap<string, string>;
+} {
   const stays = new Map(history.lives.map(({ row, events }) => [row.id, staysOf(events)]));
-  return (groupId, day) =>
-    stays
-      .get(groupId)
-      ?.find(({ fromDay, toDay }) => fromDay <= day && (toDay === null || day < toDay))?.tankId ??
-    null;
-}
-
-/** The first day on which any fish lived there. */
-function firstDayIn({ history }: Household, tankId: string): string | null {
-  const days = history.lives.flatMap(({ events }) =>
-    staysOf(events)
-      .filter((stay) => stay.tankId === tankId)
-      .map(({ fromDay }) => fromDay),
-  );
-  return days.sort()[0] ?? null;
+  const firstIn = new Map<string, string>();
+  for (const { tankId, fromDay } of [...stays.values()].flat()) {
+    const known = firstIn.get(tankId);
+    if (known === undefined || fromDay < known) firstIn.set(tankId, fromDay);
+  }
+  return {
+    of: (groupId, day) =>
+      stays
+        .get(groupId)
+        ?.find(({ fromDay, toDay }) => fromDay <= day && (toDay === null || day < toDay))?.tankId ??
+      null,
+    firstIn,
+  };
 }
 
 /** Nitrogen that the plan gives to each tank from a day on, mg. */
