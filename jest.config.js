@@ -3,6 +3,7 @@ const node = (name) => ({
   displayName: name,
   rootDir: `${__dirname}/${name}`,
   testEnvironment: 'node',
+  setupFilesAfterEnv: [`${__dirname}/jest.patience.js`],
   testMatch: ['<rootDir>/src/**/*.test.ts'],
   transform: {
     '^.+\\.tsx?$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript' } } }],
