@@ -50,6 +50,19 @@ describe('work in a worker', () => {
     expect(hook.result.current.running).toBeNull();
   });
 
+  it('about something that is new at each drawing comes to rest all the same', async () => {
+    let drawn = 0;
+    const hook = renderHook<Work<string, { stop: () => void }>, undefined>(() => {
+      drawn += 1;
+      return useWork({}, () => ({ stop: () => {} }));
+    });
+    await act(async () => hook.rerender(undefined));
+    act(() => hook.result.current.run(() => new Promise<string>(() => {})));
+    await act(async () => hook.rerender(undefined));
+    expect(drawn).toBeLessThan(12);
+    expect(hook.result.current.running).toBeNull();
+  });
+
   it('says what went wrong', async () => {
     const { hook, run, work } = setUp();
     run();

@@ -26,7 +26,8 @@ export function useWork<T, W extends Stoppable>(about: unknown, start: () => W):
   const forget = () => {
     worker.current?.stop();
     worker.current = null;
-    setState((before) => ({ ...before, ...IDLE }));
+    // Where there is nothing to forget nothing is drawn: else what is new at each drawing never ends.
+    setState((before) => (isIdle(before) ? before : { ...before, ...IDLE }));
   };
   useEffect(() => forget, [about]);
   const run: Work<T, W>['run'] = (work) => {
@@ -59,3 +60,5 @@ export function useWork<T, W extends Stoppable>(about: unknown, start: () => W):
 type News<T, W extends Stoppable> = Pick<Work<T, W>, 'result' | 'running' | 'fault'>;
 
 const IDLE = { result: null, running: null, fault: null };
+const isIdle = ({ result, running, fault }: News<unknown, Stoppable>): boolean =>
+  result === null && running === null && fault === null;
