@@ -18,7 +18,6 @@ export { SORT_FROM_CV, sortingOf, type Sorting } from './sort';
 export { survivalOf, type Survival } from './survival';
 export {
   curveOn,
-  lengthAtMass,
   standOfGrowth,
   usualLength,
   type DaySample,

@@ -5,8 +5,12 @@ export const SORT_FROM_CV = 0.2;
 const SORT_NOW_CV = 0.25;
 /** So few fish say nothing about a spread. Assumption. */
 const LEAST_FISH = 5;
-/** Two heaps lie apart by so many of their own spreads. Source: Ashman, Bird & Zepf 1994, AJ 108:2348 (2), with room for small samples. */
-const APART = 3;
+/**
+ * Two heaps lie apart by so many of their own spreads: Ashman’s D, of which 2 parts two heaps that are
+ * known (Ashman, Bird & Zepf 1994, AJ 108:2348). Here the cut is the best of all, which makes it large by
+ * itself, so that more is asked. Assumption.
+ */
+const APART = 6;
 const LEAST_HEAP = 3;
 
 /** That a group should be sorted, and where. */
@@ -43,7 +47,7 @@ function heapsOf(values: readonly number[]): Omit<Sorting, 'urgent'> {
   const [small, large] = [sorted.slice(0, best.at), sorted.slice(best.at)];
   const gap = meanOf(large) - meanOf(small);
   const spread = Math.sqrt(best.squares / Math.max(1, sorted.length - 2));
-  const apart = Math.SQRT2 * gap > APART * Math.SQRT2 * 2 * spread;
+  const apart = gap > APART * spread;
   return {
     atCm: (small.at(-1)! + large[0]!) / 2,
     small: small.length,

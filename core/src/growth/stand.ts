@@ -1,6 +1,6 @@
 import type { Species } from '@open-larder/catalogue';
 import { daysToLength, youngLengthCm, type YoungTraits } from '../brood/length';
-import { massFromLength, lengthFromMass } from '../fish';
+import { massFromLength } from '../fish';
 import { addDays, daysBetween } from '../round';
 import { measured as known } from '../why';
 import { fitCurve, lengthOn, reaches, type Curve, type Point, type Refusal } from './curve';
@@ -186,10 +186,6 @@ function conditionOf({ species, measured, today }: GrowthTask): GrowthStand['con
   const value = relativeCondition(last.massG!, massOf(species, last.lengthCm));
   return { value, word: conditionWord(value), day: last.day };
 }
-
-/** Length at which its mass is so much: for a target in grams. */
-export const lengthAtMass = (species: Grown, massG: number): number =>
-  lengthFromMass(species, massG);
 
 /** The curve on each of some days from the first measurement, with its interval. */
 export const curveOn = (curve: Curve, days: readonly number[]) =>
