@@ -16,7 +16,7 @@ test('what was seen becomes other portions: accepted, taken back, declined', asy
   await expect(page.getByRole('button', { name: /^Give Pearl gouramis/ })).toBeVisible();
   expect(await goal()).toBeNull();
   await page.getByRole('button', { name: 'Leave the portions of Pearl gouramis' }).click();
-  await expect(page.getByText(/not asked again for a week/)).toBeVisible();
+  await expect(page.getByText(/not asked again for four weeks/)).toBeVisible();
   await page.reload();
   await expect(page.getByText(/Glass catfish refuse/)).toBeVisible();
   await expect(page.getByRole('button', { name: /^Give Pearl gouramis/ })).toBeHidden();

@@ -61,6 +61,7 @@ export const paths = {
   undoLook: ['post', '/api/looks/:id/undo'],
   getProposals: ['get', '/api/proposals'],
   answerProposal: ['post', '/api/proposals/answers'],
+  listAnswers: ['get', '/api/answers'],
   undoAnswer: ['post', '/api/answers/:id/undo'],
   beginTraining: ['post', '/api/trainings'],
   endTraining: ['post', '/api/trainings/:id/end'],

@@ -62,7 +62,7 @@ import {
 import { photo, photoCreate } from './photo';
 import { paths, type RouteName } from './paths';
 import type { Problem } from './problem';
-import { answer, answerCreate, answerUndo, proposals } from './proposal';
+import { answer, answerCreate, answered, answerUndo, proposals } from './proposal';
 import {
   batchCreate,
   batchReceipt,
@@ -324,7 +324,7 @@ export const routes = {
   addLook: create('addLook', 'Say how a group looked', lookCreate, look),
   undoLook: change('undoLook', 'Take a look back', lookUndo, look),
   getProposals: route('getProposals', {
-    summary: 'What is proposed: other portions, and foods to train onto',
+    summary: 'What is proposed: other portions, other changes of water, foods to train onto',
     response: proposals,
   }),
   answerProposal: create(
@@ -333,6 +333,7 @@ export const routes = {
     answerCreate,
     answer,
   ),
+  listAnswers: list('listAnswers', 'What was proposed, answered, and led to', answered),
   undoAnswer: change('undoAnswer', 'Take an answer back', answerUndo, answer),
   beginTraining: create(
     'beginTraining',

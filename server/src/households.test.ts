@@ -419,6 +419,7 @@ const PROBES: Record<RouteName, Probe> = {
     () => '/api/proposals/answers',
     () => sampleAnswer(ours),
   ),
+  listAnswers: readsNothing('/api/answers'),
   undoAnswer: finds404(
     'post',
     () => `/api/answers/${answered.id}/undo`,

@@ -26,7 +26,7 @@ const portions: Proposed['portions'][number] = {
   groupId: 'g1',
   groupName: 'Zebrafish',
   tankId: 't1',
-  dietVersion: 4,
+  version: 4,
   change: -0.1,
   signs: [
     { kind: 'left', day: '2026-03-03', says: '50 % left' },
@@ -43,6 +43,13 @@ const portions: Proposed['portions'][number] = {
       after: '2½ pinches',
     },
   ],
+  leadsTo: {
+    ofNeed: { before: 110, after: 99 },
+    shares: [],
+    stock: [{ foodName: 'Fine flake', before: 40, after: 44 }],
+    nitrate: { before: 22, after: 20.4, capMgL: 40 },
+    size: null,
+  },
   why: { label: 'Change', value: -10, unit: '%', basis: 'computed', from: [] },
 };
 const refused: Proposed['trainings'][number] = {
@@ -82,7 +89,7 @@ function open(
     ...answers(),
     'GET /api/groups': { items: [now], next: null },
     'GET /api/foods': { items: [food, worms], next: null },
-    'GET /api/proposals': { portions: [], trainings: [], ...proposed },
+    'GET /api/proposals': { portions: [], trainings: [], waters: [], ...proposed },
     'POST /api/proposals/answers': ok,
     'POST /api/trainings': () => ({ status: 201, body: now }),
     'POST /api/trainings/tr/end': () => ({
@@ -111,7 +118,7 @@ describe('proposed portions', () => {
     fireEvent.press(screen.getByLabelText('Give Zebrafish 10 % less'));
     await waitFor(() =>
       expect(posted(asked, '/api/proposals/answers')).toMatchObject([
-        { groupId: 'g1', kind: 'portions', accepted: true, dietVersion: 4, foodId: null },
+        { groupId: 'g1', kind: 'portions', accepted: true, version: 4, foodId: null },
       ]),
     );
     expect(await screen.findByText('Zebrafish get 10 % less from now on.')).toBeTruthy();
@@ -120,7 +127,7 @@ describe('proposed portions', () => {
   it('are declined by another, with a way back', async () => {
     const asked = open({ portions: [portions] });
     fireEvent.press(await screen.findByLabelText('Leave the portions of Zebrafish'));
-    expect(await screen.findByText(/not asked again for a week/)).toBeTruthy();
+    expect(await screen.findByText(/not asked again for four weeks/)).toBeTruthy();
     const [{ id }] = sent(asked, 'POST') as [{ id: string }];
     fireEvent.press(screen.getByText('Undo'));
     await waitFor(() => expect(posted(asked, `/api/answers/${id}/undo`)).toHaveLength(1));
@@ -152,10 +159,10 @@ describe('a proposed training', () => {
 
   it('is declined by another', async () => {
     const asked = open({ trainings: [refused] });
-    fireEvent.press(await screen.findByLabelText('Do not train Zebrafish onto worms'));
+    fireEvent.press(await screen.findByLabelText('Leave the training of Zebrafish onto worms'));
     await waitFor(() =>
       expect(posted(asked, '/api/proposals/answers')).toMatchObject([
-        { kind: 'training', foodId: 'f2', accepted: false, dietVersion: group.diet!.version },
+        { kind: 'training', foodId: 'f2', accepted: false, version: group.diet!.version },
       ]),
     );
   });
@@ -206,5 +213,84 @@ describe('a training that is on', () => {
     expect(await screen.findByText('Zebrafish do not learn worms')).toBeTruthy();
     fireEvent.press(screen.getByLabelText('End the training of Zebrafish'));
     await waitFor(() => expect(posted(asked, '/api/trainings/tr/end')).toHaveLength(1));
+  });
+});
+
+describe('what a proposal leads to', () => {
+  it('stands under it, as far as it moves', async () => {
+    open({ portions: [portions] });
+    expect(await screen.findByText('Of what they need: 110 % → 99 %')).toBeTruthy();
+    expect(screen.getByText('Stock: fine flake 40 days → 44 days')).toBeTruthy();
+    expect(screen.getByText('Nitrate peaks at 22 → 20 mg/L')).toBeTruthy();
+    expect(screen.queryByText(/^Shares/)).toBeNull();
+  });
+
+  it('warns where more food takes the water over what they stand, and dates a length', async () => {
+    const leadsTo = {
+      ofNeed: { before: 100, after: 100.2 },
+      shares: [{ family: 'wriggle', before: 0.2, after: 0.25 }],
+      stock: [{ foodName: 'Worms', before: 12, after: null }],
+      nitrate: { before: 38, after: 44, capMgL: 40 },
+      size: { lengthCm: 3, before: null, after: '2026-05-01' },
+    };
+    open({ portions: [{ ...portions, change: 0.1, leadsTo }] });
+    expect(
+      await screen.findByText(
+        'Nitrate peaks at 38 → 44 mg/L, over the 40 that they stand: change more water',
+      ),
+    ).toBeTruthy();
+    expect(screen.getByText('Shares: wriggle 20 % → 25 %')).toBeTruthy();
+    expect(screen.getByText('Stock: worms 12 days → over four months')).toBeTruthy();
+    expect(screen.getByText(/^They reach .*: in more than a year → Fri 1 May$/)).toBeTruthy();
+    expect(screen.queryByText(/Of what they need/)).toBeNull();
+  });
+
+  it('is asked again in a week where it is put off', async () => {
+    const asked = open({ portions: [portions] });
+    fireEvent.press(await screen.findByLabelText('Ask about the portions of Zebrafish in a week'));
+    expect(await screen.findByText(/asked again in a week/)).toBeTruthy();
+    expect(posted(asked, '/api/proposals/answers')).toMatchObject([
+      { accepted: false, later: true, groupId: 'g1', tankId: null },
+    ]);
+  });
+});
+
+describe('a proposed rhythm of changes', () => {
+  const water: Proposed['waters'][number] = {
+    tankId: 't1',
+    tankName: 'Millpond',
+    version: 3,
+    before: { share: 0.2, everyDays: 7 },
+    after: { share: 0.35, everyDays: 7 },
+    peak: { before: 51, after: 38 },
+    capMgL: 40,
+    capGroupName: 'Zebrafish',
+    litresPerWeek: { before: 36, after: 63 },
+    growers: ['Young danios'],
+    why: { label: 'Where it would peak', value: 38, unit: 'mg/L', basis: 'computed', from: [] },
+  };
+
+  it('says what it comes to, and that nobody who grows is starved for it', async () => {
+    const asked = open({ waters: [water] });
+    expect(await screen.findByText('Millpond: change 35 % every 7 days')).toBeTruthy();
+    expect(screen.getByText(/With 20 % every 7 days nitrate peaks at 51 mg\/L/)).toBeTruthy();
+    expect(screen.getByText('New water a week: 36 L → 63 L')).toBeTruthy();
+    expect(screen.getByText(/Young danios: still growing, and not to be fed less/)).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('Change 35 % every 7 days in Millpond'));
+    expect(await screen.findByText('Millpond: 35 % every 7 days from now on.')).toBeTruthy();
+    expect(posted(asked, '/api/proposals/answers')).toMatchObject([
+      { kind: 'water', tankId: 't1', groupId: null, version: 3, accepted: true, foodId: null },
+    ]);
+  });
+
+  it('is declined with a way back', async () => {
+    const asked = open({ waters: [water] });
+    fireEvent.press(await screen.findByLabelText('Leave the water of Millpond'));
+    expect(
+      await screen.findByText(/changed as it was; not asked again for four weeks/),
+    ).toBeTruthy();
+    const [{ id }] = sent(asked, 'POST') as [{ id: string }];
+    fireEvent.press(screen.getByText('Undo'));
+    await waitFor(() => expect(posted(asked, `/api/answers/${id}/undo`)).toHaveLength(1));
   });
 });

@@ -1,11 +1,12 @@
-import type { PortionsProposed, TrainingProposed } from '@open-larder/contract';
+import type { PortionsProposed, TrainingProposed, WaterProposed } from '@open-larder/contract';
+import { sayNumber } from '@open-larder/core/units';
 import { View } from 'react-native';
 import { api, useWords, type HouseData } from '../store';
 import { themed } from '../theme';
 import { Button, Card, Text, WhyLink, lowerFirst } from '../ui';
 import { TrainingEnd } from './TrainingEnd';
-import { useAnswer } from './useAnswer';
-import { sayChange, sayRefused, saySigns, sayStep } from './words';
+import { useAnswer, type Said } from './useAnswer';
+import { sayChange, sayLeadsTo, sayRefused, sayRhythm, saySigns, sayStep } from './words';
 
 interface Props {
   data: HouseData;
@@ -20,16 +21,22 @@ export function Proposals({ data, groupId }: Props) {
   const ours = (one: { groupId: string }) => groupId === undefined || one.groupId === groupId;
   const portions = proposed?.portions.filter(ours) ?? [];
   const trainings = proposed?.trainings.filter(ours) ?? [];
+  const tankId = data.groups.find(({ id }) => id === groupId)?.tankId;
+  const waters =
+    proposed?.waters.filter((one) => groupId === undefined || one.tankId === tankId) ?? [];
   const ended = data.groups.filter(
     ({ id, archived, training }) => training?.ends && !archived && ours({ groupId: id }),
   );
-  const all = portions.length + trainings.length + ended.length;
+  const all = portions.length + waters.length + trainings.length + ended.length;
   if (all === 0) return null;
   return (
     <View style={styles.all}>
       <Text look="subtitle">{all === 1 ? 'A proposal' : `${all} proposals`}</Text>
       {portions.map((one) => (
         <PortionsCard key={one.groupId} proposal={one} data={data} />
+      ))}
+      {waters.map((one) => (
+        <WaterCard key={one.tankId} proposal={one} />
       ))}
       {trainings.map((one) => (
         <TrainingCard key={`${one.groupId} ${one.foodId}`} proposal={one} data={data} />
@@ -48,7 +55,7 @@ function PortionsCard({ proposal, data }: { proposal: PortionsProposed; data: Ho
   const styles = useStyles();
   const words = useWords();
   const answer = useAnswer();
-  const { groupName, change, changed, why } = proposal;
+  const { groupName, change, changed, leadsTo, why } = proposal;
   return (
     <Card label={`Portions of ${groupName}`}>
       <View style={styles.card}>
@@ -64,21 +71,84 @@ function PortionsCard({ proposal, data }: { proposal: PortionsProposed; data: Ho
             {`${one.foodName}, ${lowerFirst(one.momentName)}: ${sayStep(one)}`}
           </Text>
         ))}
-        <View style={styles.acts}>
-          <Button
-            label={`Give ${change < 0 ? 'less' : 'more'}`}
-            spoken={`Give ${groupName} ${sayChange(change)}`}
-            onPress={() => void answer.portions(proposal, true)}
-          />
-          <Button
-            look="bare"
-            label="Leave it"
-            spoken={`Leave the portions of ${groupName}`}
-            onPress={() => void answer.portions(proposal, false)}
-          />
+        <View>
+          {sayLeadsTo(leadsTo, words).map((line) => (
+            <Text key={line} look="small" tone="quiet">
+              {line}
+            </Text>
+          ))}
         </View>
+        <Acts
+          yes={`Give ${change < 0 ? 'less' : 'more'}`}
+          spoken={`Give ${groupName} ${sayChange(change)}`}
+          about={`the portions of ${groupName}`}
+          onSay={(said) => void answer.portions(proposal, said)}
+        />
       </View>
     </Card>
+  );
+}
+
+function WaterCard({ proposal }: { proposal: WaterProposed }) {
+  const styles = useStyles();
+  const words = useWords();
+  const answer = useAnswer();
+  const { tankName, before, after, peak, capMgL, capGroupName, litresPerWeek, growers, why } =
+    proposal;
+  return (
+    <Card label={`Water of ${tankName}`}>
+      <View style={styles.card}>
+        <View style={styles.head}>
+          <Text look="strong">{`${tankName}: change ${sayRhythm(after)}`}</Text>
+          <WhyLink about={`the water of ${tankName}`} why={why} />
+        </View>
+        <Text look="small" tone="quiet">
+          {`With ${sayRhythm(before)} nitrate peaks at ${sayNumber(peak.before, 0)} mg/L; ${capGroupName} stand about ${capMgL}.`}
+        </Text>
+        <Text>{`It would peak at ${sayNumber(peak.after, 0)} mg/L.`}</Text>
+        <Text look="small" tone="quiet">
+          {`New water a week: ${words.say('volume', litresPerWeek.before)} → ${words.say('volume', litresPerWeek.after)}`}
+        </Text>
+        {growers.length > 0 ? (
+          <Text look="small" tone="quiet">
+            {`${growers.join(', ')}: still growing, and not to be fed less for the water.`}
+          </Text>
+        ) : null}
+        <Acts
+          yes="Change so"
+          spoken={`Change ${sayRhythm(after)} in ${tankName}`}
+          about={`the water of ${tankName}`}
+          onSay={(said) => void answer.water(proposal, said)}
+        />
+      </View>
+    </Card>
+  );
+}
+
+/** Done, put off for a week, or left. */
+function Acts({
+  yes,
+  spoken,
+  about,
+  onSay,
+}: {
+  yes: string;
+  spoken: string;
+  about: string;
+  onSay: (said: Said) => void;
+}) {
+  const styles = useStyles();
+  return (
+    <View style={styles.acts}>
+      <Button label={yes} spoken={spoken} onPress={() => onSay('yes')} />
+      <Button
+        look="bare"
+        label="In a week"
+        spoken={`Ask about ${about} in a week`}
+        onPress={() => onSay('later')}
+      />
+      <Button look="bare" label="Leave it" spoken={`Leave ${about}`} onPress={() => onSay('no')} />
+    </View>
   );
 }
 
@@ -95,19 +165,16 @@ function TrainingCard({ proposal, data }: { proposal: TrainingProposed; data: Ho
         <Text look="small" tone="quiet">
           {`${tankName(data, proposal.tankId)}. ${sayRefused(proposal)}`}
         </Text>
-        <View style={styles.acts}>
-          <Button
-            label="Train them"
-            spoken={`Train ${about}`}
-            onPress={() => void answer.begin(proposal, about)}
-          />
-          <Button
-            look="bare"
-            label="Leave it"
-            spoken={`Do not train ${about}`}
-            onPress={() => void answer.declineTraining(proposal, version)}
-          />
-        </View>
+        <Acts
+          yes="Train them"
+          spoken={`Train ${about}`}
+          about={`the training of ${about}`}
+          onSay={(said) =>
+            void (said === 'yes'
+              ? answer.begin(proposal, about)
+              : answer.declineTraining(proposal, version, said))
+          }
+        />
       </View>
     </Card>
   );

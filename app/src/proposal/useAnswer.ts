@@ -4,11 +4,23 @@ import type {
   Problem,
   TrainingProposed,
   TrainingRow,
+  WaterProposed,
 } from '@open-larder/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { api, useHand, useNow } from '../store';
 import { lowerFirst, useSay } from '../ui';
-import { sayChange } from './words';
+import { sayChange, sayRhythm } from './words';
+
+/** Done, not wanted, or not now. */
+export type Said = 'yes' | 'no' | 'later';
+
+const HOW: Record<Said, { accepted: boolean; later: boolean }> = {
+  yes: { accepted: true, later: false },
+  no: { accepted: false, later: false },
+  later: { accepted: false, later: true },
+};
+const again = (said: Said) =>
+  said === 'later' ? 'asked again in a week' : 'not asked again for four weeks';
 
 /** Answers to what is proposed, and the life of a training; each with a way back. */
 export function useAnswer() {
@@ -44,21 +56,34 @@ export function useAnswer() {
   };
 
   return {
-    async portions(proposal: PortionsProposed, accepted: boolean) {
-      const { groupId, dietVersion, groupName } = proposal;
-      const body = { ...stamp(), groupId, dietVersion, accepted };
+    async portions({ groupId, version, groupName, change }: PortionsProposed, said: Said) {
+      const body = { ...stamp(), ...HOW[said], groupId, tankId: null, version };
       if (!well(await send({ body: { ...body, kind: 'portions', foodId: null } }))) return;
       say(
-        accepted
-          ? `${groupName} get ${sayChange(proposal.change)} from now on.`
-          : `${groupName} stay as they are; not asked again for a week.`,
+        said === 'yes'
+          ? `${groupName} get ${sayChange(change)} from now on.`
+          : `${groupName} stay as they are; ${again(said)}.`,
         { undo: () => void takeBack(body.id) },
       );
     },
-    async declineTraining({ groupId, foodId, groupName }: TrainingProposed, dietVersion: number) {
-      const body = { ...stamp(), groupId, foodId, dietVersion, accepted: false };
+    async water({ tankId, tankName, version, after }: WaterProposed, said: Said) {
+      const body = { ...stamp(), ...HOW[said], groupId: null, tankId, version };
+      if (!well(await send({ body: { ...body, kind: 'water', foodId: null } }))) return;
+      say(
+        said === 'yes'
+          ? `${tankName}: ${sayRhythm(after)} from now on.`
+          : `The water of ${tankName} is changed as it was; ${again(said)}.`,
+        { undo: () => void takeBack(body.id) },
+      );
+    },
+    async declineTraining(
+      { groupId, foodId, groupName }: TrainingProposed,
+      version: number,
+      said: 'no' | 'later',
+    ) {
+      const body = { ...stamp(), ...HOW[said], groupId, tankId: null, foodId, version };
       if (!well(await send({ body: { ...body, kind: 'training' } }))) return;
-      say(`${groupName} are not trained; not asked again for a week.`, {
+      say(`${groupName} are not trained; ${again(said)}.`, {
         undo: () => void takeBack(body.id),
       });
     },

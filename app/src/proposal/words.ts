@@ -1,4 +1,5 @@
 import type { PortionsProposed, TrainingProposed } from '@open-larder/contract';
+import { sayNumber } from '@open-larder/core/units';
 import type { Words } from '../store';
 import { lowerFirst } from '../ui';
 
@@ -36,4 +37,60 @@ export function sayRefused({
   return `${came}Refused ${refused} of ${dealt} in two weeks. A little of it mixed into the ${lowerFirst(
     withFoodName,
   )} that they take, and more as they take it, may teach them; the rest of their day stays.`;
+}
+
+/** «25 % every 7 days» */
+export const sayRhythm = ({ share, everyDays }: { share: number; everyDays: number }): string =>
+  `${sayNumber(share * 100, 0)} % every ${everyDays === 1 ? 'day' : `${everyDays} days`}`;
+
+/** Up to this a day's food is as much of the need as it was. */
+const SAME = 0.5;
+
+/**
+ * What would follow, a line each: of their need, of the foods of their plan, the stock, the nitrate,
+ * and when they reach a length. What stays as it is, is not told.
+ */
+export function sayLeadsTo(
+  { ofNeed, shares, stock, nitrate, size }: PortionsProposed['leadsTo'],
+  words: Words,
+): string[] {
+  const percent = (share: number) => `${Math.round(share)} %`;
+  const days = (left: number | null) => (left === null ? 'over four months' : `${left} days`);
+  const day = (on: string | null) => (on === null ? 'in more than a year' : words.day(on));
+  const mg = (mgL: number) => sayNumber(mgL, mgL < 10 ? 1 : 0);
+  const moved = stock.filter(({ before, after }) => before !== after);
+  const lines = [
+    Math.abs(ofNeed.after - ofNeed.before) >= SAME
+      ? `Of what they need: ${percent(ofNeed.before)} → ${percent(ofNeed.after)}`
+      : null,
+    shares.length > 0
+      ? `Shares: ${shares
+          .map(
+            ({ family, before, after }) =>
+              `${family} ${percent(before * 100)} → ${percent(after * 100)}`,
+          )
+          .join(', ')}`
+      : null,
+    moved.length > 0
+      ? `Stock: ${moved
+          .map(
+            ({ foodName, before, after }) =>
+              `${lowerFirst(foodName)} ${days(before)} → ${days(after)}`,
+          )
+          .join(', ')}`
+      : null,
+    nitrate && mg(nitrate.before) !== mg(nitrate.after)
+      ? `Nitrate peaks at ${mg(nitrate.before)} → ${mg(nitrate.after)} mg/L${
+          nitrate.capMgL === null
+            ? ''
+            : nitrate.after > nitrate.capMgL
+              ? `, over the ${nitrate.capMgL} that they stand: change more water`
+              : ''
+        }`
+      : null,
+    size
+      ? `They reach ${words.say('length', size.lengthCm)}: ${day(size.before)} → ${day(size.after)}`
+      : null,
+  ];
+  return lines.filter((line) => line !== null);
 }

@@ -16,6 +16,7 @@ import { FoodTable, GroupTable } from './tables';
 const Chart = lazy(() => import('./Chart'));
 
 const ServedView = later(async () => (await import('./ServedView')).ServedView);
+const DecidedView = later(async () => (await import('../ledger')).DecidedView);
 
 /** A week of consumption: what was offered against what was needed. */
 export function RecordsScreen() {
@@ -23,8 +24,9 @@ export function RecordsScreen() {
   const words = useWords();
   const colours = useColours();
   const [weeksBack, setWeeksBack] = useState(0);
-  const [tab, setTab] = useState<RecordsView | 'served'>('groups');
-  const view = tab === 'served' ? 'groups' : tab;
+  const [tab, setTab] = useState<RecordsView | 'served' | 'decided'>('groups');
+  const view = tab === 'foods' ? tab : 'groups';
+  const ofWeek = tab === 'groups' || tab === 'foods';
   const to = addDays(now.day, -7 * weeksBack);
   const from = addDays(to, -6);
   const { data, error, refetch } = api.useConsumptionQuery({ from, to });
@@ -32,9 +34,7 @@ export function RecordsScreen() {
   return (
     <Screen
       title="Records"
-      detail={
-        tab === 'served' ? `up to ${words.day(to)}` : `${words.day(from)} to ${words.day(to)}`
-      }
+      detail={ofWeek ? `${words.day(from)} to ${words.day(to)}` : `up to ${words.day(to)}`}
       tools={<ScreenTools />}
       actions={
         <>
@@ -49,7 +49,7 @@ export function RecordsScreen() {
         </>
       }
       aside={
-        data && fed && tab !== 'served' ? (
+        data && fed && ofWeek ? (
           <>
             <Text look="subtitle">{view === 'groups' ? 'By food' : 'By group'}</Text>
             {view === 'groups' ? <FoodTable data={data} /> : <GroupTable data={data} />}
@@ -65,10 +65,13 @@ export function RecordsScreen() {
           { value: 'groups', label: 'By group' },
           { value: 'foods', label: 'By food' },
           { value: 'served', label: 'What was served' },
+          { value: 'decided', label: 'Decided' },
         ]}
       />
       {tab === 'served' ? (
         <ServedView to={to} />
+      ) : tab === 'decided' ? (
+        <DecidedView />
       ) : error ? (
         <Fault problem={error as Problem} onRetry={() => void refetch()} />
       ) : !data ? (

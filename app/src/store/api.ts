@@ -160,10 +160,10 @@ export const api = createApi({
       }),
       proposals: build.query<Proposals, void>({
         queryFn: () => call('getProposals'),
-        providesTags: ['proposal', 'group', 'sighting', 'look'],
+        providesTags: ['proposal', 'group', 'sighting', 'look', 'water', 'tank'],
       }),
-      answerProposal: change('answerProposal', ['proposal', 'group', ...COMPUTED]),
-      undoAnswer: change('undoAnswer', ['proposal', 'group', ...COMPUTED]),
+      answerProposal: change('answerProposal', ['proposal', 'group', 'tank', ...COMPUTED]),
+      undoAnswer: change('undoAnswer', ['proposal', 'group', 'tank', ...COMPUTED]),
       beginTraining: change('beginTraining', ['group', ...COMPUTED]),
       endTraining: change('endTraining', ['group', ...COMPUTED]),
       sightings: build.query<SightingRow[], string>({

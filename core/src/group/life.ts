@@ -20,7 +20,12 @@ export type LifeEvent = Base &
   (
     | (SizeEvent & { cause?: Cause | null; otherGroupId?: string | null })
     | { kind: 'moved'; tankId: string }
-    | { kind: 'measured'; lengthCm: number }
+    | {
+        kind: 'measured';
+        lengthCm: number;
+        lengthsCm?: readonly number[] | null;
+        massG?: number | null;
+      }
     | { kind: 'staged'; stage: Stage }
   );
 

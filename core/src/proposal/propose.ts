@@ -13,8 +13,9 @@ const HALF_LIFE_DAYS = 4;
 /** On so many different days of the last week it must have been seen. Assumption. */
 const DAYS_SEEN = 2;
 const WEEK_DAYS = 7;
-/** What was declined is not asked again for so many days. Assumption. */
-export const QUIET_DAYS = 7;
+/** What was declined is not asked again for so many days; what was put off is. Assumptions. */
+export const QUIET_DAYS = 28;
+export const LATER_DAYS = 7;
 
 /** A change of all portions of a group, with what speaks for it. */
 export interface Proposal {
@@ -27,8 +28,9 @@ export interface Proposal {
 
 /**
  * What the signs of the last fourteen days ask for: their exponentially weighted mean, times the most
- * that a correction may be. Nothing is proposed from one day alone, for what would not be felt, for
- * those that eat nothing, nor less for fry, which starve within hours.
+ * that a correction may be. Nothing is proposed from one day alone, unless what was measured compares
+ * days by itself, for what would not be felt, for those that eat nothing, nor less for fry, which
+ * starve within hours.
  * @param today YYYY-MM-DD
  * @returns null where the portions may stay as they are
  */
@@ -51,7 +53,8 @@ export function propose(stage: Stage, signs: readonly Sign[], today: string): Pr
       .filter((sign) => sign.pull * pull > 0 && daysBetween(sign.day, today) < WEEK_DAYS)
       .map(({ day }) => day),
   );
-  if (Math.abs(change) < LEAST_CHANGE || days.size < DAYS_SEEN) return null;
+  const enough = seen.some((sign) => sign.enough && sign.pull * pull > 0);
+  if (Math.abs(change) < LEAST_CHANGE || (days.size < DAYS_SEEN && !enough)) return null;
   if (change < 0 && mayNotFast(stage)) return null;
   return {
     change,
@@ -62,7 +65,9 @@ export function propose(stage: Stage, signs: readonly Sign[], today: string): Pr
       how: 'mean of what was seen, newer weighing more (half after four days), times 15 %',
       source: 'A bounded correction; its steps are assumptions',
       from: seen.map(({ kind, day, says }) =>
-        worded(`${SIGN_WORDS[kind]}, ${day}`, says, 'measured', 'seen by the keeper'),
+        kind === 'nitrate'
+          ? worded(`${SIGN_WORDS[kind]}, ${day}`, says, 'assumed', 'forecast of the tank’s water')
+          : worded(`${SIGN_WORDS[kind]}, ${day}`, says, 'measured', 'seen by the keeper'),
       ),
     }),
   };
@@ -72,4 +77,7 @@ const SIGN_WORDS: Record<Sign['kind'], string> = {
   belly: 'Bellies',
   cleared: 'Clearing time',
   left: 'Left over',
+  growth: 'Length',
+  mass: 'Mass',
+  nitrate: 'Water',
 };

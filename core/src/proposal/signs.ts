@@ -3,7 +3,7 @@ import { daysBetween } from '../round';
 
 /** Something seen that speaks for a portion: too small, right, or too large. */
 export interface Sign {
-  kind: 'belly' | 'cleared' | 'left';
+  kind: 'belly' | 'cleared' | 'left' | 'growth' | 'mass' | 'nitrate';
   day: string;
   /** From -1, far too much, over 0, right, to 1, far too little. */
   pull: number;
@@ -11,6 +11,8 @@ export interface Sign {
   weight: number;
   /** What was seen, in words: «gone after 1 min of 15». */
   says: string;
+  /** It compares days by itself, so that one of it is enough. */
+  enough?: boolean;
 }
 
 /** What each belly speaks for. Assumptions. */

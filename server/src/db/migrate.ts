@@ -14,6 +14,7 @@ import * as proposals from './migrations/0011-proposals';
 import * as vessels from './migrations/0012-vessels';
 import * as broods from './migrations/0013-broods';
 import * as waterAndGrowth from './migrations/0014-water-and-growth';
+import * as correction from './migrations/0015-correction';
 
 const MIGRATIONS = [
   house,
@@ -30,6 +31,7 @@ const MIGRATIONS = [
   vessels,
   broods,
   waterAndGrowth,
+  correction,
 ];
 /** Arbitrary but fixed: two servers that start together migrate one after the other. */
 const LOCK = 741_093_122;

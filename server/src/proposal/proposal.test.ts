@@ -5,9 +5,11 @@ import {
   sampleAnswer,
   sampleFeeding,
   sampleFood,
+  sampleGroup,
   sampleLook,
   sampleServing,
   sampleSighting,
+  sampleWaterTest,
   smallHouse,
 } from '../testing/samples';
 import { startTestServer, type TestServer } from '../testing/testServer';
@@ -73,7 +75,7 @@ describe('proposed portions', () => {
     await watch(1, { left: 0.5 });
     await watch(3, { left: 0.5 });
     const proposal = (await portions())!;
-    expect(proposal).toMatchObject({ change: -0.15, groupName: 'Danios', dietVersion: 1 });
+    expect(proposal).toMatchObject({ change: -0.15, groupName: 'Danios', version: 1 });
     expect(proposal.signs).toEqual([
       { kind: 'left', day: ago(1), says: '50 % left' },
       { kind: 'left', day: ago(3), says: '50 % left' },
@@ -120,21 +122,31 @@ describe('proposed portions', () => {
     expect((await portions())!.change).toBe(-0.15);
   });
 
-  it('declined are not asked about the next day, but once new signs have come, a week on', async () => {
+  it('declined are not asked about for four weeks, put off for one', async () => {
     await watch(1, { left: 0.5 });
     await watch(2, { left: 0.5 });
     const { body } = await answer().expect(201);
     expect(await diet()).toMatchObject({ version: 1 });
     expect(await portions()).toBeUndefined();
-    server.clock.at = at(addDays(TODAY, 1));
+    const leaveAgain = async (day: number) => {
+      server.clock.at = at(addDays(TODAY, day));
+      await watch(-day, { left: 0.5 });
+      await watch(1 - day, { left: 0.5 });
+    };
+    await leaveAgain(8);
     expect(await portions()).toBeUndefined();
-    server.clock.at = at(addDays(TODAY, 8));
+    await leaveAgain(27);
     expect(await portions()).toBeUndefined();
-    await watch(-6, { left: 0.5 });
-    await watch(-8, { left: 0.5 });
+    await leaveAgain(28);
     expect((await portions())!.change).toBe(-0.15);
     server.clock.at = at(TODAY);
     await undo(body.id).expect(201);
+    expect((await portions())!.change).toBe(-0.15);
+    const put = await answer({ later: true }).expect(201);
+    expect(put.body).toMatchObject({ accepted: false, later: true });
+    await leaveAgain(6);
+    expect(await portions()).toBeUndefined();
+    await leaveAgain(7);
     expect((await portions())!.change).toBe(-0.15);
   });
 
@@ -147,7 +159,7 @@ describe('proposed portions', () => {
     expect(await diet()).toMatchObject({ version: 2 });
     const stale = await answer({ accepted: true }).expect(409);
     expect(stale.body.type).toContain('stale');
-    const gone = await answer({ accepted: true, dietVersion: 2 }).expect(409);
+    const gone = await answer({ accepted: true, version: 2 }).expect(409);
     expect(gone.body.detail).toContain('no longer proposed');
   });
 
@@ -165,7 +177,11 @@ describe('proposed portions', () => {
     ['a training without its food', { kind: 'training', foodId: null }],
     ['a food of portions', { foodId: uuidv7() }],
     ['a training accepted here', { kind: 'training', foodId: uuidv7(), accepted: true }],
-    ['no diet', { dietVersion: 0 }],
+    ['no diet', { version: 0 }],
+    ['what is accepted and put off', { accepted: true, later: true }],
+    ['portions of no group', { groupId: null }],
+    ['a tank of portions', { tankId: uuidv7() }],
+    ['water of no tank', { kind: 'water', groupId: null }],
   ])('of %s are refused in words', async (_, over) => {
     const { body } = await answer(over).expect(422);
     expect(body.errors[0].message.length).toBeGreaterThan(5);
@@ -173,6 +189,191 @@ describe('proposed portions', () => {
 
   it('of an answer that nobody gave cannot be taken back', async () => {
     await undo(uuidv7()).expect(404);
+  });
+});
+
+describe('what a proposal leads to', () => {
+  it('is told beforehand: need, stock and nitrate', async () => {
+    await watch(1, { left: 0.5 });
+    await watch(2, { left: 0.5 });
+    const { leadsTo } = (await portions())!;
+    expect(leadsTo.ofNeed.after).toBeLessThan(leadsTo.ofNeed.before);
+    expect(leadsTo.stock).toMatchObject([{ foodName: 'Fine flake' }]);
+    const { before, after } = leadsTo.stock[0]!;
+    expect(after ?? Infinity).toBeGreaterThanOrEqual(before ?? Infinity);
+    expect(leadsTo.nitrate!.after).toBeLessThan(leadsTo.nitrate!.before);
+    expect(leadsTo.size).toBeNull();
+  });
+
+  it('for those that grow is a date too, earlier with more', async () => {
+    const young = { id: uuidv7(), day: ago(8), kind: 'staged', stage: 'juvenile' };
+    const small = { id: uuidv7(), day: ago(8), kind: 'measured', lengthCm: 2.2 };
+    for (const event of [young, small]) {
+      await house.ask.post(`/api/groups/${house.group.id}/events`).send(event).expect(201);
+    }
+    await look(6, 2);
+    await look(2, 2);
+    await look(0, 1);
+    const { change, leadsTo } = (await portions())!;
+    expect(change).toBeGreaterThan(0);
+    expect(leadsTo.size!.before! > leadsTo.size!.after!).toBe(true);
+  });
+
+  it('is seen afterwards, in the history, up to the next change', async () => {
+    server.clock.at = at(ago(6));
+    await watch(7, { left: 0.5 });
+    await watch(8, { left: 0.5 });
+    const { body } = await answer({ accepted: true }).expect(201);
+    server.clock.at = at(TODAY);
+    const history = async () =>
+      (await house.ask.get('/api/answers').expect(200)).body.items.filter(
+        ({ groupId }: { groupId: string }) => groupId === house.group.id,
+      );
+    expect(await history()).toMatchObject([
+      {
+        id: body.id,
+        about: 'Danios',
+        change: -0.15,
+        signs: [{ says: '50 % left' }, { says: '50 % left' }],
+        ledTo: { says: 'unseen' },
+      },
+    ]);
+    await watch(3, { left: 0 });
+    await watch(2, { left: 0.25 });
+    expect((await history())[0].ledTo).toEqual({ more: 0, right: 1, less: 1, says: 'right' });
+    await undo(body.id).expect(201);
+    expect(await history()).toEqual([]);
+  });
+});
+
+describe('growth', () => {
+  it('behind its kind asks a grower for more, by one measurement', async () => {
+    const events = [
+      { kind: 'staged', stage: 'juvenile', day: ago(60) },
+      ...[50, 30, 3].map((daysAgo, at) => ({
+        kind: 'measured',
+        day: ago(daysAgo),
+        lengthCm: 2 + at * 0.02,
+        lengthsCm: [-2, -1, 0, 1, 2].map((off) => 2 + at * 0.02 + off / 100),
+      })),
+    ];
+    server.clock.at = at(ago(60));
+    const group = sampleGroup(house.tank.id, { day: ago(61), unsexed: 60, lengthCm: null });
+    await house.ask.post('/api/groups').send(group).expect(201);
+    const serving = sampleServing(house.food.id, house.moment.id);
+    await house.ask
+      .put(`/api/groups/${group.id}/diet`)
+      .send({ version: 0, fastWeekdays: [], goalFactor: null, servings: [serving], rules: [] })
+      .expect(200);
+    server.clock.at = at(TODAY);
+    for (const event of events) {
+      await house.ask
+        .post(`/api/groups/${group.id}/events`)
+        .send({ id: uuidv7(), ...event })
+        .expect(201);
+    }
+    const proposal = (await proposals()).portions.find(({ groupId }) => groupId === group.id)!;
+    expect(proposal.change).toBeGreaterThan(0);
+    expect(proposal.signs[0]).toMatchObject({ kind: 'growth', day: ago(3) });
+    expect(proposal.signs[0]!.says).toContain('behind their kind');
+  });
+});
+
+describe('proposed changes of water', () => {
+  const plan = async () =>
+    (await house.ask.get('/api/tanks').expect(200)).body.items.find(
+      ({ id }: { id: string }) => id === house.tank.id,
+    ).plan;
+  const water = async () =>
+    (await proposals()).waters.find(({ tankId }) => tankId === house.tank.id);
+  /** Hardly changed, and the fish eat well. */
+  const foul = async (over: object = {}) => {
+    const body = {
+      version: 0,
+      cycle: { days: 7, from: '2024-01-01' },
+      school: null,
+      fasts: [],
+      water: { share: 0.05, everyDays: 14, sourceMgL: 5, ...over },
+      diets: [],
+    };
+    await house.ask.put(`/api/tanks/${house.tank.id}/plan`).send(body).expect(200);
+    await tested(0, 45);
+  };
+  const tested = (daysAhead: number, nitrate: number) =>
+    house.ask
+      .post(`/api/tanks/${house.tank.id}/water`)
+      .send(sampleWaterTest({ day: addDays(TODAY, daysAhead), nitrate }))
+      .expect(201);
+  const say = (over: object = {}) =>
+    house.ask.post('/api/proposals/answers').send({
+      id: uuidv7(),
+      kind: 'water',
+      tankId: house.tank.id,
+      foodId: null,
+      accepted: true,
+      version: 1,
+      hand: null,
+      at: at(TODAY).toISOString(),
+      ...over,
+    });
+
+  it('are none where nobody said how it is changed, or it is enough', async () => {
+    expect(await water()).toBeUndefined();
+    await foul({ share: 0.9, everyDays: 1 });
+    expect(await water()).toBeUndefined();
+  });
+
+  it('keep it under what the strictest stand, and are taken into the plan by one answer', async () => {
+    await foul();
+    const proposed = (await water())!;
+    expect(proposed.peak.before).toBeGreaterThan(proposed.capMgL);
+    expect(proposed.peak.after).toBeLessThanOrEqual(proposed.capMgL);
+    expect(proposed).toMatchObject({ capGroupName: 'Danios', growers: [], version: 1 });
+    expect(proposed.litresPerWeek.after).toBeGreaterThan(proposed.litresPerWeek.before);
+    const { body } = await say().expect(201);
+    expect(await plan()).toMatchObject({
+      version: 2,
+      water: { ...proposed.after, sourceMgL: 5 },
+    });
+    expect(await water()).toBeUndefined();
+    await undo(body.id).expect(201);
+    await undo(body.id).expect(201);
+    expect(await plan()).toMatchObject({ version: 3, water: { share: 0.05, everyDays: 14 } });
+    expect(await water()).toMatchObject({ version: 3 });
+  });
+
+  it('are answered about the plan that stands, once', async () => {
+    await foul();
+    const id = uuidv7();
+    await say({ version: 2 }).expect(409);
+    await say({ tankId: uuidv7() }).expect(404);
+    await say({ id }).expect(201);
+    await say({ id }).expect(201);
+    const gone = await say({ version: 2 }).expect(409);
+    expect(gone.body.detail).toContain('no longer proposed');
+    const { validFrom: _, ...now } = await plan();
+    await house.ask
+      .put(`/api/tanks/${house.tank.id}/plan`)
+      .send({ ...now, diets: [] })
+      .expect(200);
+    expect((await undo(id).expect(409)).body.detail).toContain('changed since');
+  });
+
+  it('put off are quiet for a week; what they led to is the next test', async () => {
+    await foul();
+    await say({ accepted: false, later: true }).expect(201);
+    expect(await water()).toBeUndefined();
+    server.clock.at = at(addDays(TODAY, 7));
+    expect(await water()).toBeDefined();
+    await say({}).expect(201);
+    server.clock.at = at(addDays(TODAY, 20));
+    await tested(9, 90);
+    await tested(19, 22);
+    const { items } = (await house.ask.get('/api/answers?limit=1').expect(200)).body;
+    expect(items).toMatchObject([
+      { kind: 'water', about: house.tank.name, nitrate: { mgL: 22 }, ledTo: null },
+    ]);
+    expect(items[0].signs[0].says).toMatch(/peaks at \d+ mg\/L; Danios stand/);
   });
 });
 
@@ -213,12 +414,12 @@ describe('a proposed training', () => {
   it('declined is not asked about again; it is another question than portions', async () => {
     const { worms } = await refusing();
     await watch(1, { left: 0.5 });
-    await answer({ kind: 'training', foodId: worms.id, dietVersion: 2 }).expect(201);
+    await answer({ kind: 'training', foodId: worms.id, version: 2 }).expect(201);
     const ofOurs = (await proposals()).trainings.filter(
       ({ groupId }) => groupId === house.group.id,
     );
     expect(ofOurs).toEqual([]);
-    await answer({ kind: 'training', foodId: uuidv7(), dietVersion: 2 }).expect(404);
+    await answer({ kind: 'training', foodId: uuidv7(), version: 2 }).expect(404);
   });
 });
 

@@ -1,7 +1,11 @@
+import { cutPage, readCursor } from '../db';
 import { todayOf } from '../household/store';
 import type { Handlers } from '../http/mount';
 import { readHouse } from '../round/house';
-import { answerProposal, groundOf, proposalsOf, undoAnswer } from './store';
+import { answeredOf } from './answered';
+import { answersAfter } from './answers';
+import { groundOf, proposalsOf } from './ground';
+import { answerProposal, undoAnswer } from './store';
 
 export const proposalRoutes: Handlers = {
   async getProposals(_, { scope, clock, catalogue }) {
@@ -17,8 +21,21 @@ export const proposalRoutes: Handlers = {
     });
   },
 
-  async undoAnswer({ params, body }, { scope, clock }) {
+  async listAnswers({ query }, { scope, clock, catalogue }) {
     const today = await todayOf(scope, clock);
-    return scope.atomically((inside) => undoAnswer(inside, params.id, body, today));
+    const rows = await answersAfter(scope, readCursor(query.cursor, 2), query.limit + 1);
+    const { items, next } = cutPage(rows, query.limit, ({ day, seq }) => [day, seq]);
+    const answers = items.map(({ seq: _, ...answer }) => answer);
+    return {
+      items: await answeredOf(scope, await readHouse(scope, catalogue), answers, today),
+      next,
+    };
+  },
+
+  async undoAnswer({ params, body }, { scope, clock, catalogue }) {
+    const today = await todayOf(scope, clock);
+    return scope.atomically(async (inside) =>
+      undoAnswer(inside, params.id, body, await readHouse(inside, catalogue), today),
+    );
   },
 };

@@ -2,20 +2,23 @@ import type { DietRow, Group, PlanRow, SightingRow } from '@open-larder/contract
 import {
   addDays,
   bellySigns,
+  growthSigns,
   mealSign,
   SIGNS_DAYS,
   type Sign,
   type Tried,
   type WatchedMeal,
 } from '@open-larder/core';
+import { standOfGrowth } from '@open-larder/core/growth';
 import { liftAfter } from '@open-larder/core/school';
 import type { Scope } from '../db';
 import type { Household } from '../round/house';
 
-/** The last look at each watched meal of the days that proposals look back to. */
+/** The last look at each watched meal of some days. */
 const mealsSeen = (
   scope: Scope,
-  today: string,
+  from: string,
+  to: string,
 ): Promise<
   (Pick<SightingRow, 'day' | 'clearedMin' | 'left' | 'came' | 'drops'> & { tankId: string })[]
 > =>
@@ -23,14 +26,14 @@ const mealsSeen = (
     `SELECT DISTINCT ON (s.tank_id, s.day, s.moment_id)
             s.tank_id, s.day::text, s.cleared_min, s."left", s.came, s.drops
        FROM sightings s
-      WHERE s.household_id = :household AND s.day BETWEEN :from AND :today AND s.undoes IS NULL
+      WHERE s.household_id = :household AND s.day BETWEEN :from AND :to AND s.undoes IS NULL
         AND NOT EXISTS (SELECT 1 FROM sightings u WHERE u.undoes = s.id)
       ORDER BY s.tank_id, s.day, s.moment_id, s.seq DESC`,
-    { from: addDays(today, 1 - SIGNS_DAYS), today },
+    { from, to },
   );
 
-/** What became of each food that a group was given in those days. */
-const foodsTried = (scope: Scope, today: string): Promise<(Tried & { groupId: string })[]> =>
+/** What became of each food that a group was given in the days that proposals look back to. */
+export const foodsTried = (scope: Scope, today: string): Promise<(Tried & { groupId: string })[]> =>
   scope.rows(
     `SELECT f.group_id, f.food_id, count(*)::int AS dealt,
             count(*) FILTER (WHERE f.outcome = 'refused')::int AS refused
@@ -50,31 +53,43 @@ type DietVersion = Pick<DietRow, 'validFrom' | 'goalFactor' | 'servings'>;
  * @param diets its diets, the oldest first
  */
 export function portionsSince(diets: readonly DietVersion[]): string {
+  return portionsChanged(diets).at(-1) ?? '';
+}
+
+/** The days on which a group's portions became others, the oldest first. */
+export function portionsChanged(diets: readonly DietVersion[]): string[] {
   const byDay = [...new Map(diets.map((diet) => [diet.validFrom, diet])).values()];
   const portionsOf = ({ goalFactor, servings }: DietVersion) =>
     JSON.stringify([goalFactor, servings]);
-  let since = '';
+  const changed: string[] = [];
   let before = '';
   for (const diet of byDay) {
     const portions = portionsOf(diet);
-    if (portions !== before) since = diet.validFrom;
+    if (portions !== before) changed.push(diet.validFrom);
     before = portions;
   }
-  return since;
+  return changed;
 }
+
+type Whose = Pick<Group, 'id' | 'tankId'>;
 
 /** What was seen of the whole household, and what of it speaks about one group. */
 export interface Seen {
-  /** Signs since its portions are what they are. */
-  signsOf(group: Pick<Group, 'id' | 'tankId'>): Sign[];
-  triedBy(groupId: string): Tried[];
+  /** Signs of the days after one and up to another, the oldest first of each kind. */
+  signsOf(group: Whose, after: string, upTo: string): Sign[];
 }
 
-export async function readSeen(scope: Scope, household: Household, today: string): Promise<Seen> {
-  const [meals, tried] = await Promise.all([mealsSeen(scope, today), foodsTried(scope, today)]);
+/** @param from the first day of meals that are looked at, YYYY-MM-DD */
+export async function readSeen(
+  scope: Scope,
+  household: Household,
+  { from, today }: { from: string; today: string },
+): Promise<Seen> {
+  const meals = await mealsSeen(scope, from, today);
   const foods = new Map(household.foods.map((food) => [food.id, food]));
-  const plans = new Map(household.tanksOn(today).map((tank) => [tank.id, tank.plan]));
+  const tanks = new Map(household.tanksOn(today).map((tank) => [tank.id, tank]));
   const lives = new Map(household.history.lives.map((life) => [life.row.id, life]));
+  const groups = new Map(household.on(today).groups.map((group) => [group.id, group]));
 
   const standsMin = (drops: SightingRow['drops'], plan: PlanRow | null): number | null => {
     const times = drops.flatMap(({ foodId }) => {
@@ -94,23 +109,47 @@ export async function readSeen(scope: Scope, household: Household, today: string
       .reduce((sum, drop) => sum + drop.massG, 0);
     return {
       ...meal,
-      standsMin: standsMin(drops, plans.get(tankId) ?? null),
+      standsMin: standsMin(drops, tanks.get(tankId)?.plan ?? null),
       part: all > 0 ? own / all : 0,
       came: came.find((one) => one.groupId === groupId)?.share ?? null,
     };
   };
 
+  /** What measurements say, where any is young enough: the curve of a group is not fitted for nothing. */
+  const measuredSigns = (whose: Whose, after: string, upTo: string): Sign[] => {
+    const group = groups.get(whose.id);
+    const species = group && household.species.get(group.speciesKey);
+    const tank = tanks.get(whose.tankId);
+    const measured = (lives.get(whose.id)?.events ?? []).flatMap((event) =>
+      event.kind === 'measured' && event.day <= upTo ? [event] : [],
+    );
+    if (!group || !species || !tank || !measured.some(({ day }) => day > after)) return [];
+    const stand = standOfGrowth({
+      species,
+      tempC: tank.tempC,
+      count: group.size.total,
+      measured: measured.map(({ day, lengthCm, lengthsCm, massG }) => ({
+        day,
+        lengthCm,
+        lengthsCm: lengthsCm ?? null,
+        massG: massG ?? null,
+      })),
+      today: upTo,
+      targetCm: null,
+    });
+    return growthSigns(stand, group.stage).filter(({ day }) => day > after);
+  };
+
   return {
-    signsOf(group) {
-      const life = lives.get(group.id);
-      const since = portionsSince(life?.diets ?? []);
+    signsOf: (group, after, upTo) => {
+      const within = ({ day }: { day: string }) => day > after && day <= upTo;
       return [
-        ...bellySigns((life?.bellies ?? []).filter(({ day }) => day > since)),
+        ...bellySigns((lives.get(group.id)?.bellies ?? []).filter(within)),
         ...meals
-          .filter(({ tankId, day }) => tankId === group.tankId && day > since)
+          .filter((meal) => meal.tankId === group.tankId && within(meal))
           .flatMap((meal) => mealSign(mealOf(meal, group.id)) ?? []),
+        ...measuredSigns(group, after, upTo),
       ];
     },
-    triedBy: (groupId) => tried.filter((one) => one.groupId === groupId),
   };
 }

@@ -304,7 +304,7 @@ export const sampleAnswer = (
   kind: 'training',
   foodId: house.food.id,
   accepted: false,
-  dietVersion: 1,
+  version: 1,
   hand: null,
   at: '2026-03-10T11:30:00.000Z',
   ...over,

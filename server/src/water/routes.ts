@@ -1,15 +1,19 @@
+import { localDay } from '../clock';
 import { cutPage, readCursor } from '../db';
 import { refuseAhead } from '../household/ahead';
 import type { Handlers } from '../http/mount';
 import { conflict, notFound } from '../http/problems';
+import { readHouse } from '../round/house';
 import { readTank } from '../tank/store';
 import { readWater, standOfWaters } from './standing';
 import { readEvent, waterEvents } from './store';
 
 export const waterRoutes: Handlers = {
-  listWaters: async (_request, { scope, catalogue, clock }) => ({
-    tanks: await standOfWaters(scope, catalogue, clock, null),
-  }),
+  async listWaters(_request, { scope, catalogue, clock }) {
+    const household = await readHouse(scope, catalogue);
+    const today = localDay(clock.now(), household.timeZone);
+    return { tanks: await standOfWaters(scope, household, today, null) };
+  },
 
   async listWaterEvents({ params, query }, { scope }) {
     if (!(await readTank(scope, params.id))) throw notFound('This tank');

@@ -23,12 +23,10 @@ const TAKE_UP = new Set(['many', 'dense']);
 /** The water of tanks as it stands today: of all that are kept, or of one. */
 export async function standOfWaters(
   scope: Scope,
-  catalogue: Catalogue,
-  clock: Clock,
+  household: Household,
+  today: string,
   only: string | null,
 ): Promise<WaterRow[]> {
-  const household = await readHouse(scope, catalogue);
-  const today = localDay(clock.now(), household.timeZone);
   const first = addDays(today, -LOOK_BACK_DAYS);
   const [events, served] = await Promise.all([
     happened(scope, only === null ? null : [only], first),
@@ -154,7 +152,9 @@ export async function readWater(
   clock: Clock,
   tankId: string,
 ): Promise<WaterRow> {
-  const [row] = await standOfWaters(scope, catalogue, clock, tankId);
+  const household = await readHouse(scope, catalogue);
+  const today = localDay(clock.now(), household.timeZone);
+  const [row] = await standOfWaters(scope, household, today, tankId);
   if (!row) throw notFound('This tank');
   return row;
 }

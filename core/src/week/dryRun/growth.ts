@@ -1,6 +1,11 @@
 import { lengthFromMass, massFromLength } from '../../fish';
-import { lengthOf, maintenanceKj, stageFactor } from '../../ration';
+import { lengthOf, maintenanceKj, stageFactor, type SpeciesTraits } from '../../ration';
 import type { WeekGroup } from '../task';
+
+/** What of a group its growth by its food follows from. */
+type Fed = Pick<WeekGroup, 'stage' | 'count' | 'lengthCm' | 'lengthMeasured'> & {
+  species: SpeciesTraits;
+};
 
 /** A group as a dry run carries it from day to day. */
 export interface Growing {
@@ -31,7 +36,7 @@ const UNSURE = { intake: 0.15, maintenance: 0.12 };
 /** Per cent of its mass that a fish loses or gains in a day at the most. */
 const MOST_A_DAY = 0.12;
 
-export function growingOf(group: WeekGroup): Growing {
+export function growingOf(group: Fed): Growing {
   const { massG } = massFromLength(group.species, lengthOf({ ...group, tempC: 25 }));
   const same = { low: massG.value, middle: massG.value, high: massG.value };
   return { massG: same, greatestG: same };
@@ -43,7 +48,7 @@ export function growingOf(group: WeekGroup): Growing {
  * @param gotKj what one fish gets that day
  */
 export function grown(
-  group: WeekGroup,
+  group: Fed,
   { massG, greatestG }: Growing,
   gotKj: number,
   tempC: number,
@@ -77,7 +82,7 @@ export function grown(
   };
 }
 
-export const lengthsOf = (group: WeekGroup, { greatestG }: Growing): Range => ({
+export const lengthsOf = (group: Fed, { greatestG }: Growing): Range => ({
   low: lengthFromMass(group.species, greatestG.low),
   middle: lengthFromMass(group.species, greatestG.middle),
   high: lengthFromMass(group.species, greatestG.high),

@@ -1,0 +1,92 @@
+import type { Answered, Problem } from '@open-larder/contract';
+import { sayNumber } from '@open-larder/core/units';
+import { v7 as uuidv7 } from 'uuid';
+import { api, useWords, type Words } from '../store';
+import { ledgerApi } from '../store/ledgerApi';
+import { Button, Card, Empty, Fault, ListRow, Skeleton, useSay } from '../ui';
+
+/** What was proposed, what was answered, and what it led to, newest first. */
+export function DecidedView() {
+  const words = useWords();
+  const say = useSay();
+  const { data, error, refetch } = ledgerApi.useAnswersQuery(undefined, {
+    refetchOnMountOrArgChange: true,
+  });
+  const [undo] = api.useUndoAnswerMutation();
+  if (error) return <Fault problem={error as Problem} onRetry={() => void refetch()} />;
+  if (!data) return <Skeleton rows={4} height={72} />;
+  if (data.length === 0) {
+    return (
+      <Empty
+        title="Nothing was decided yet"
+        text="What bellies, leftovers, lengths and water ask for is proposed on the Round. What you answer, and what came of it, stands here."
+      />
+    );
+  }
+  const takeBack = async ({ id, about }: Answered) => {
+    const body = { id: uuidv7(), at: new Date().toISOString() };
+    const done = await undo({ params: { id }, body });
+    if (done.error) say((done.error as Problem).detail, { tone: 'fault' });
+    else say(`${about}: the answer is taken back.`);
+  };
+  return (
+    <Card label="What was decided">
+      {data.map((answer, at) => (
+        <ListRow
+          key={answer.id}
+          first={at === 0}
+          title={`${answer.about}: ${sayAnswer(answer)}`}
+          detail={[
+            `${words.day(answer.day)}${answer.hand === null ? '' : `, ${answer.hand}`}`,
+            saySpoke(answer, words),
+            sayLedTo(answer, words),
+          ]
+            .filter((line) => line !== '')
+            .join('\n')}
+          trail={
+            <Button
+              look="bare"
+              label="Take back"
+              spoken={`Take back: ${answer.about}, ${words.day(answer.day)}`}
+              onPress={() => void takeBack(answer)}
+            />
+          }
+        />
+      ))}
+    </Card>
+  );
+}
+
+/** «10 % less», «left as it was», «asked again in a week» */
+export function sayAnswer({ kind, accepted, later, change, foodName }: Answered): string {
+  const wanted =
+    kind === 'portions'
+      ? `${Math.round(Math.abs(change ?? 0) * 100)} % ${(change ?? 0) < 0 ? 'less' : 'more'}`
+      : kind === 'water'
+        ? 'another rhythm of changes'
+        : `training onto ${foodName?.toLowerCase() ?? 'a food'}`;
+  return accepted ? wanted : `${wanted}, ${later ? 'put off for a week' : 'declined'}`;
+}
+
+/** Signs that are named; the others are counted. */
+const NAMED = 2;
+
+function saySpoke({ signs }: Answered, words: Words): string {
+  if (signs.length === 0) return '';
+  const named = signs.slice(0, NAMED).map(({ says, day }) => `${says} on ${words.day(day)}`);
+  const more = signs.length - named.length;
+  return `For it spoke: ${[...named, ...(more > 0 ? [`and ${more} more`] : [])].join('; ')}.`;
+}
+
+/** What came of it, as far as somebody looked. */
+export function sayLedTo({ ledTo, nitrate }: Answered, words: Words): string {
+  if (nitrate) {
+    return `Then: nitrate ${sayNumber(nitrate.mgL, 0)} mg/L on ${words.day(nitrate.day)}.`;
+  }
+  if (!ledTo) return '';
+  const { more, right, less, says } = ledTo;
+  if (says === 'unseen') return 'Then: nobody looked yet.';
+  const seen = `${more + right + less} seen, ${right} of them right`;
+  if (says === 'right') return `Then: about right (${seen}).`;
+  return `Then: ${says === 'still more' ? 'too little' : 'too much'} still (${seen}).`;
+}

@@ -1,0 +1,83 @@
+import { daysBetween } from '../round';
+import type { GrowthStand } from '../growth/stand';
+import type { Stage } from '../fish';
+import type { WaterStand } from '../water/stand';
+import { sayNumber } from '../units';
+import { MOST_CHANGE } from './propose';
+import type { Sign } from './signs';
+
+/** So far behind its kind, as a share of the length, asks for all that a correction may be. Assumption. */
+const BEHIND_FULL = 0.2;
+/** So far off its usual mass, the same; within the other it is right. Assumptions. */
+const MASS_FULL = 0.25;
+const MASS_RIGHT = 0.1;
+/** Scales and a kind's usual mass are both rough: one says less than a belly. Assumption. */
+const MASS_WEIGHT = 0.7;
+/** The water is changed before anybody is fed less for it. Assumption. */
+const NITRATE_WEIGHT = 0.5;
+/** What a test and a steady rhythm say of a portion holds once it has stood for so long. Assumption. */
+export const WATER_SETTLES_DAYS = 7;
+
+/** Those that must grow, whatever it does to the water. */
+export const grows = (stage: Stage): boolean =>
+  stage === 'fry' || stage === 'juvenile' || stage === 'yolk-sac larva';
+
+/**
+ * What measurements say of a group's portions. Length speaks for those that grow only: behind their
+ * kind they need more; ahead of it is no reason for less. Fish that shrank say nothing here: other
+ * fish were measured, or something else is wrong.
+ */
+export function growthSigns(stand: GrowthStand, stage: Stage): Sign[] {
+  const signs: Sign[] = [];
+  const last = stand.samples.at(-1);
+  const { against, usualCm, condition, shrank } = stand;
+  if (last && grows(stage) && shrank === null && usualCm !== null && against !== 'unsure') {
+    const behind = against === 'behind';
+    const pull = behind ? Math.min(1, (1 - last.mean / usualCm) / BEHIND_FULL) : 0;
+    const kind = `${sayNumber(last.mean, 1)} cm, ${sayNumber(usualCm, 1)} usual`;
+    const says = behind ? `behind their kind: ${kind}` : `growing: ${kind}`;
+    signs.push({ kind: 'growth', day: last.day, pull, weight: 1, says, enough: behind });
+  }
+  if (condition) {
+    const off = condition.value - 1;
+    const far = Math.min(1, Math.max(0, (Math.abs(off) - MASS_RIGHT) / (MASS_FULL - MASS_RIGHT)));
+    const says = `${Math.round(condition.value * 100)} % of the usual mass`;
+    const pull = far === 0 ? 0 : -Math.sign(off) * far;
+    signs.push({ kind: 'mass', day: condition.day, pull, weight: MASS_WEIGHT, says });
+  }
+  return signs;
+}
+
+/**
+ * What the water of its tank says of a group's portions, where nitrate passes the cap: less, as far as
+ * food is the matter. Changes of water come first, so that by itself it asks for less food only where
+ * no change is enough. For those that grow it is told and left out: they are not starved for the water.
+ * @param since the day since which the portions are what they are; '' for always
+ */
+export function nitrateSign(
+  stand: WaterStand,
+  stage: Stage,
+  { since, today }: { since: string; today: string },
+): Sign | null {
+  const { cap, keeps } = stand;
+  if (cap === null || keeps === null || !passesCap(stand)) return null;
+  if (since !== '' && daysBetween(since, today) < WATER_SETTLES_DAYS) return null;
+  const { ration } = keeps;
+  if (ration !== null && ration >= 1) return null;
+  const says = `nitrate peaks at ${Math.round(stand.peakMgL)} mg/L, ${cap.groupName} stand ${cap.mgL}`;
+  const told = { kind: 'nitrate' as const, day: today };
+  if (grows(stage)) {
+    return { ...told, pull: 0, weight: 0, says: `${says}; not counted, since these grow` };
+  }
+  return {
+    ...told,
+    pull: -Math.min(1, (1 - (ration ?? 0)) / MOST_CHANGE),
+    weight: NITRATE_WEIGHT,
+    says,
+    enough: keeps.share === null && keeps.everyDays === null,
+  };
+}
+
+/** Whether it is over its cap, or comes to be as far as one can tell. */
+export const passesCap = ({ warnings }: Pick<WaterStand, 'warnings'>): boolean =>
+  warnings.some((one) => one.kind === 'overCap' || (one.kind === 'willPass' && one.likely));

@@ -1,0 +1,200 @@
+import type { Answer, Proposals, WaterRow } from '@open-larder/contract';
+import {
+  addDays,
+  effectOf,
+  fedAfter,
+  grows,
+  LATER_DAYS,
+  nitrateSign,
+  propose,
+  QUIET_DAYS,
+  refusedFoods,
+  sayUnits,
+  SIGNS_DAYS,
+  waterProposal,
+  type Effect,
+  type Food,
+  type House,
+  type HouseGroup,
+  type HouseTank,
+  type Proposal,
+  type Tried,
+  type WaterProposal,
+} from '@open-larder/core';
+import type { WaterRhythm } from '@open-larder/core/water/rhythm';
+import type { Scope } from '../db';
+import type { Household } from '../round/house';
+import { standOfWaters } from '../water/standing';
+import { answersSince } from './answers';
+import { nitrateAfter, stockAfter } from './leadsTo';
+import { foodsTried, portionsSince, readSeen, type Seen } from './seen';
+
+/** All that a household's proposals are worked out from. */
+export interface Ground {
+  household: Household;
+  today: string;
+  seen: Seen;
+  tried: readonly (Tried & { groupId: string })[];
+  waters: ReadonlyMap<string, WaterRow>;
+  /** Answers that keep a proposal quiet today. */
+  quiet: readonly Answer[];
+}
+
+export async function groundOf(scope: Scope, household: Household, today: string): Promise<Ground> {
+  const from = addDays(today, 1 - SIGNS_DAYS);
+  const [seen, tried, waters, answers] = await Promise.all([
+    readSeen(scope, household, { from, today }),
+    foodsTried(scope, today),
+    standOfWaters(scope, household, today, null),
+    answersSince(scope, addDays(today, 1 - QUIET_DAYS)),
+  ]);
+  const laterSince = addDays(today, -LATER_DAYS);
+  return {
+    household,
+    today,
+    seen,
+    tried,
+    waters: new Map(waters.map((row) => [row.tankId, row])),
+    quiet: answers.filter(({ accepted, later, day }) => !accepted && (!later || day > laterSince)),
+  };
+}
+
+interface PortionsProposed {
+  group: HouseGroup;
+  tank: HouseTank;
+  version: number;
+  proposal: Proposal;
+  effect: Effect;
+}
+
+/** Other portions for those groups whose signs ask for them, in the order of the house. */
+export function portionsFor({ household, today, seen, waters, quiet }: Ground): PortionsProposed[] {
+  const { groups, house } = household.on(today);
+  const rows = new Map(groups.map((row) => [row.id, row]));
+  const lives = new Map(household.history.lives.map((life) => [life.row.id, life]));
+  const tanks = new Map<string, HouseTank>(house.tanks.map((tank) => [tank.id, tank]));
+  const foods = foodsOf(house);
+  return house.groups.flatMap((group) => {
+    const diet = rows.get(group.id)?.diet;
+    const tank = tanks.get(group.tankId);
+    const declined = quiet.some((one) => one.kind === 'portions' && one.groupId === group.id);
+    if (!diet || !tank || declined || group.count === 0) return [];
+    const since = portionsSince(lives.get(group.id)?.diets ?? []);
+    const stand = waters.get(group.tankId)?.stand;
+    const water = stand && nitrateSign(stand, group.stage, { since, today });
+    const signs = [...seen.signsOf(group, since, today), ...(water ? [water] : [])];
+    const proposal = propose(group.stage, signs, today);
+    const effect = proposal && effectOf(group, tank, foods, proposal.change, addDays(today, 1));
+    return effect ? [{ group, tank, version: diet.version, proposal, effect }] : [];
+  });
+}
+
+const foodsOf = (house: House): ReadonlyMap<string, Food> =>
+  new Map<string, Food>(house.foods.map((food) => [food.id, food]));
+
+export interface WaterChange {
+  tank: Household['tanks'][number];
+  rhythm: WaterRhythm;
+  proposal: WaterProposal;
+}
+
+/** Other rhythms for those tanks that pass their cap with the one that stands in their plan. */
+export function watersFor({ household, today, waters, quiet }: Ground): WaterChange[] {
+  return household.tanksOn(today).flatMap((tank) => {
+    const stand = waters.get(tank.id)?.stand;
+    const rhythm = tank.plan?.water;
+    if (!stand || !rhythm || quiet.some(({ tankId }) => tankId === tank.id)) return [];
+    const proposal = waterProposal(stand, rhythm);
+    return proposal ? [{ tank, rhythm, proposal }] : [];
+  });
+}
+
+/** What is proposed today, as a keeper reads it. */
+export function proposalsOf(ground: Ground): Proposals {
+  const { household, today } = ground;
+  const { house } = household.on(today);
+  const foods = new Map(house.foods.map((food) => [food.id, food]));
+  const moments = new Map(house.moments.map((moment) => [moment.id, moment]));
+  const families = new Map(household.foods.map((food) => [food.id, food.family]));
+  return {
+    portions: portionsFor(ground).map(({ group, tank, version, proposal, effect }) => ({
+      groupId: group.id,
+      groupName: group.name,
+      tankId: group.tankId,
+      version,
+      change: effect.change,
+      signs: proposal.signs.map(({ kind, day, says }) => ({ kind, day, says })),
+      changed: effect.changed.map(({ servingId, foodId, momentId, before, after }) => {
+        const food = foods.get(foodId)!;
+        return {
+          servingId,
+          foodName: food.name,
+          momentName: moments.get(momentId)?.name ?? '',
+          before: sayUnits(before, food.unit),
+          after: sayUnits(after, food.unit),
+        };
+      }),
+      leadsTo: {
+        ...fedAfter(
+          group,
+          effect.diet,
+          tank,
+          foods,
+          (id) => families.get(id) ?? '',
+          addDays(today, 1),
+        ),
+        stock: stockAfter(ground, group, effect.diet),
+        nitrate: nitrateAfter(ground, group, effect.diet),
+      },
+      why: proposal.why,
+    })),
+    trainings: trainingsOf(ground, house),
+    waters: watersFor(ground).map(({ tank, rhythm, proposal }) => {
+      const litres = ground.waters.get(tank.id)?.litres ?? 0;
+      const weekly = (share: number, everyDays: number) => (share * litres * 7) / everyDays;
+      const { share, everyDays, peakMgL, toPeakMgL, cap, why } = proposal;
+      return {
+        tankId: tank.id,
+        tankName: tank.name,
+        version: tank.plan!.version,
+        before: { share: rhythm.share, everyDays: rhythm.everyDays },
+        after: { share, everyDays },
+        peak: { before: peakMgL, after: toPeakMgL },
+        capMgL: cap.mgL,
+        capGroupName: cap.groupName,
+        litresPerWeek: {
+          before: weekly(rhythm.share, rhythm.everyDays),
+          after: weekly(share, everyDays),
+        },
+        growers: house.groups
+          .filter((group) => group.tankId === tank.id && group.count > 0 && grows(group.stage))
+          .map(({ name }) => name),
+        why,
+      };
+    }),
+  };
+}
+
+function trainingsOf({ today, tried, quiet }: Ground, house: House): Proposals['trainings'] {
+  const foods = foodsOf(house);
+  return house.groups.flatMap((group) => {
+    const triedBy = tried.filter(({ groupId }) => groupId === group.id);
+    return refusedFoods(group, triedBy, today).flatMap(({ foodId, withFoodId, ...refused }) => {
+      const food = foods.get(foodId);
+      const known = foods.get(withFoodId);
+      const declined = quiet.some((one) => one.groupId === group.id && one.foodId === foodId);
+      if (!food || !known || declined) return [];
+      return [
+        {
+          ...refused,
+          groupId: group.id,
+          groupName: group.name,
+          tankId: group.tankId,
+          foodId,
+          foodName: food.name,
+          withFoodName: known.name,
+        },
+      ];
+    });
+  });
+}

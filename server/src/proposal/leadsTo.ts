@@ -1,0 +1,83 @@
+import type { PortionsProposed } from '@open-larder/contract';
+import {
+  addDays,
+  daysLeft,
+  plannedUse,
+  type Diet,
+  type House,
+  type HouseGroup,
+} from '@open-larder/core';
+import { nitrogenMg } from '@open-larder/core/water';
+import { NITRATE_PER_N } from '@open-larder/core/water/nitrogen';
+import { peakOf } from '@open-larder/core/water/sawTooth';
+import { USUAL_RHYTHM } from '@open-larder/core/water/rhythm';
+import type { Ground } from './ground';
+
+type LeadsTo = PortionsProposed['leadsTo'];
+
+/** How far the stock is looked at, in days: as far as the larder does. */
+const HORIZON = 120;
+/** Nitrogen of a plan is told by the mean of so many days: whole cycles of most. */
+const CYCLES_DAYS = 28;
+
+const withDiet = (house: House, group: HouseGroup, diet: Diet): House => ({
+  ...house,
+  groups: house.groups.map((one) => (one.id === group.id ? { ...one, diet } : one)),
+});
+
+/** Days left of each food of a group whose use another diet moves. */
+export function stockAfter(
+  { household, today }: Ground,
+  group: HouseGroup,
+  diet: Diet,
+): LeadsTo['stock'] {
+  const { house } = household.on(today);
+  const dayOf = Array.from({ length: HORIZON }, (_, ahead) => addDays(today, ahead));
+  const [before, after] = [house, withDiet(house, group, diet)].map((one) => {
+    const byFood = new Map<string, number[]>();
+    for (const { foodId, gramsOn } of plannedUse(one, today, HORIZON)) {
+      const sum = byFood.get(foodId);
+      if (sum) gramsOn.forEach((grams, at) => (sum[at]! += grams));
+      else byFood.set(foodId, [...gramsOn]);
+    }
+    return byFood;
+  }) as [Map<string, number[]>, Map<string, number[]>];
+  return household.foods.flatMap(({ id, name, lots, keeps }) => {
+    const was = before.get(id);
+    const will = after.get(id);
+    if (!was || !will || lots.length === 0 || was.every((grams, at) => grams === will[at])) {
+      return [];
+    }
+    const lasts = (use: number[]) => daysLeft(lots, use, dayOf, keeps.openedDays).days;
+    return [{ foodName: name, before: lasts(was), after: lasts(will) }];
+  });
+}
+
+/** Where the nitrate of its tank would peak; null where its water is not known. */
+export function nitrateAfter(
+  { household, today, waters }: Ground,
+  group: HouseGroup,
+  diet: Diet,
+): LeadsTo['nitrate'] {
+  const row = waters.get(group.tankId);
+  if (!row?.stand || row.litres === null) return null;
+  const { fit, foodAddsMgL, peakMgL, cap } = row.stand;
+  const { house } = household.on(today);
+  const protein = new Map(household.foods.map((food) => [food.id, food.composition.protein]));
+  const dailyMg = (one: HouseGroup) =>
+    plannedUse({ ...house, groups: [one] }, today, CYCLES_DAYS).reduce(
+      (sum, { foodId, gramsOn }) =>
+        sum +
+        nitrogenMg(
+          gramsOn.reduce((all, grams) => all + grams, 0),
+          0,
+          protein.get(foodId) ?? 0,
+        ),
+      0,
+    ) / CYCLES_DAYS;
+  const moreMgL = ((dailyMg({ ...group, diet }) - dailyMg(group)) * NITRATE_PER_N) / row.litres;
+  const rhythm =
+    household.tanksOn(today).find(({ id }) => id === group.tankId)?.plan?.water ?? USUAL_RHYTHM;
+  const adds = Math.max(0, fit.production * (foodAddsMgL + moreMgL) - fit.uptakeMgL);
+  return { before: peakMgL, after: peakOf(adds, rhythm), capMgL: cap?.mgL ?? null };
+}
