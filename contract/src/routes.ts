@@ -62,6 +62,9 @@ import {
 import { photo, photoCreate } from './photo';
 import { paths, type RouteName } from './paths';
 import type { Problem } from './problem';
+import { account, accountTableQuery } from './account';
+import { rating, ratingCreate, ratingUndo } from './rating';
+import { trial, trialCreate, trialEdit } from './trial';
 import { answer, answerCreate, answered, answerUndo, proposals } from './proposal';
 import {
   batchCreate,
@@ -417,6 +420,32 @@ export const routes = {
     waterEventUndo,
     water,
   ),
+  listTrials: list('listTrials', 'Trials of diets, and how they stand', trial),
+  createTrial: create('createTrial', 'Plan a trial of two diets', trialCreate, trial),
+  editTrial: change('editTrial', 'Change, end or put away a trial', trialEdit, trial),
+  listRatings: list('listRatings', 'What foods did, as the keeper rated it, newest first', rating),
+  addRating: create('addRating', 'Rate what a food did to a group', ratingCreate, rating),
+  undoRating: change('undoRating', 'Take a rating back', ratingUndo, rating),
+  getAccount: route('getAccount', {
+    summary: 'Growth, losses, water, costs and what foods did, over a span',
+    query: spanQuery,
+    response: account,
+  }),
+  exportAccount: route('exportAccount', {
+    summary: 'A part of the same as CSV',
+    query: accountTableQuery,
+    response: exportedTable,
+  }),
+  printGroupStory: route('printGroupStory', {
+    summary: 'All that became of a group, on one page, to print',
+    params: byId,
+    response: printed,
+  }),
+  printTankStory: route('printTankStory', {
+    summary: 'All that became of a tank, on one page, to print',
+    params: byId,
+    response: printed,
+  }),
   logChore: create('logChore', 'Say that something of a round was done', choreCreate, chore),
   undoChore: change('undoChore', 'Take back that it was done', choreUndo, chore),
   listSightings: route('listSightings', {

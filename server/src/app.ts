@@ -38,6 +38,9 @@ import { tableRoutes } from './table/routes';
 import { tankRoutes } from './tank/routes';
 import { trainingRoutes } from './training/routes';
 import { waterRoutes } from './water/routes';
+import { accountRoutes } from './account/routes';
+import { ratingRoutes } from './rating/routes';
+import { trialRoutes } from './trial/routes';
 
 export interface AppParts {
   db: Sequelize;
@@ -106,6 +109,9 @@ const RESOURCES: Handlers = {
   ...trainingRoutes,
   ...photoRoutes,
   ...waterRoutes,
+  ...accountRoutes,
+  ...ratingRoutes,
+  ...trialRoutes,
   ...recipeRoutes,
   ...recordsRoutes,
   ...planRoutes,

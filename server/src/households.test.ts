@@ -17,7 +17,9 @@ import {
   sampleSpecies,
   sampleSplit,
   sampleTank,
+  sampleRating,
   sampleTraining,
+  sampleTrial,
   sampleVessel,
   sampleVesselEvent,
   sampleWaterTest,
@@ -50,6 +52,8 @@ const fedVessel = sampleVesselEvent();
 const brood = sampleBrood();
 const spawned = sampleBroodEvent();
 const waterTest = sampleWaterTest();
+let trial: ReturnType<typeof sampleTrial>;
+let rating: ReturnType<typeof sampleRating>;
 const measured = { id: uuidv7(), kind: 'measured', day: '2026-03-05', lengthCm: 3.6 };
 const photo = samplePhoto(measured.id);
 let theirTank: string;
@@ -70,6 +74,12 @@ beforeAll(async () => {
   await ours.ask.post('/api/foods').send(worms).expect(201);
   trained = sampleTraining(ours, worms.id);
   await ours.ask.post('/api/trainings').send(trained).expect(201);
+  const sibling = sampleGroup(ours.tank.id, { name: 'Sibling' });
+  await ours.ask.post('/api/groups').send(sibling).expect(201);
+  trial = sampleTrial(ours.group.id, sibling.id);
+  await ours.ask.post('/api/trials').send(trial).expect(201);
+  rating = sampleRating(ours);
+  await ours.ask.post('/api/ratings').send(rating).expect(201);
   await ours.ask.post('/api/vessels').send(vessel).expect(201);
   await ours.ask.post(`/api/vessels/${vessel.id}/events`).send(fedVessel).expect(201);
   await ours.ask.post('/api/broods').send(brood).expect(201);
@@ -420,6 +430,49 @@ const PROBES: Record<RouteName, Probe> = {
     () => sampleAnswer(ours),
   ),
   listAnswers: readsNothing('/api/answers'),
+  listTrials: readsNothing('/api/trials'),
+  createTrial: finds404(
+    'post',
+    () => '/api/trials',
+    () => ({ ...trial, id: uuidv7() }),
+  ),
+  editTrial: finds404(
+    'put',
+    () => `/api/trials/${trial.id}`,
+    () => ({
+      name: 'renamed',
+      from: trial.from,
+      changedOn: null,
+      weeks: 4,
+      difference: 0.2,
+      version: 1,
+      endedOn: null,
+      archived: true,
+    }),
+  ),
+  listRatings: readsNothing('/api/ratings'),
+  addRating: finds404(
+    'post',
+    () => '/api/ratings',
+    () => sampleRating(ours),
+  ),
+  undoRating: finds404(
+    'post',
+    () => `/api/ratings/${rating.id}/undo`,
+    () => ({ id: uuidv7(), at: chore.at }),
+  ),
+  getAccount: readsNothing('/api/records/account?from=2026-03-01&to=2026-03-10'),
+  exportAccount: async () => {
+    const path = '/api/records/account-table?from=2026-03-01&to=2026-03-10&part=groups';
+    expect((await ours.ask.get(path).expect(200)).body.text).toContain('Sibling');
+    expect((await theirs().get(path).expect(200)).body.text).not.toContain('Sibling');
+  },
+  printGroupStory: async () => {
+    await theirs().get(`/api/groups/${ours.group.id}/story`).expect(404);
+  },
+  printTankStory: async () => {
+    await theirs().get(`/api/tanks/${ours.tank.id}/story`).expect(404);
+  },
   undoAnswer: finds404(
     'post',
     () => `/api/answers/${answered.id}/undo`,

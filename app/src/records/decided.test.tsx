@@ -35,7 +35,7 @@ function open(items: Answered[]) {
   const asked = standIn({
     ...answers(),
     'GET /api/answers': { items, next: null },
-    'POST /api/answers/a1/undo': ({ body }) => ({ status: 201, body }),
+    'POST /api/answers/a1/undo': ({ body }: { body: unknown }) => ({ status: 201, body }),
   });
   show(
     <>

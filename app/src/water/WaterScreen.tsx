@@ -1,4 +1,5 @@
 import type { Problem, Tank, WaterEventRow, WaterRow } from '@open-larder/contract';
+import { refillFor } from '@open-larder/contract/refill';
 import { addDays, daysBetween } from '@open-larder/core/round';
 import { sayNumber } from '@open-larder/core/units';
 import type { Reading } from '@open-larder/core/water/range';
@@ -28,15 +29,7 @@ import { RhythmSheet } from './RhythmSheet';
 
 import { useWaterEvent, useWaterUndo } from './useWaterEvent';
 import { READING_WORDS } from './readings';
-import {
-  refillFor,
-  sayMgL,
-  sayNext,
-  sayReading,
-  sayRefill,
-  sayWarning,
-  sayWaterEvent,
-} from './words';
+import { sayMgL, sayNext, sayReading, sayRefill, sayWarning, sayWaterEvent } from './words';
 
 const TestSheet = late((forms) => forms.TestSheet);
 const Chart = lazy(() => import('../records/Chart'));

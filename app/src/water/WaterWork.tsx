@@ -1,12 +1,13 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import type { Tank, WaterRow } from '@open-larder/contract';
+import { refillFor } from '@open-larder/contract/refill';
 import type { NextChange } from '@open-larder/core/water';
 import { sayNumber } from '@open-larder/core/units';
 import { api, useNow, useWords } from '../store';
 import { Button, Card, Text } from '../ui';
 import { useWaterEvent } from './useWaterEvent';
-import { refillFor, sayNext, sayRefill, sayWarning } from './words';
+import { sayNext, sayRefill, sayWarning } from './words';
 
 /** Water that is to be changed today, in buckets, and what a test warns of. */
 export function WaterWork() {

@@ -1,12 +1,7 @@
-import type { Tank, WaterEventRow } from '@open-larder/contract';
+import type { WaterEventRow } from '@open-larder/contract';
 import { sayNumber } from '@open-larder/core/units';
 import type { Reading } from '@open-larder/core/water/range';
-import {
-  refillOf,
-  USUAL_BUCKET_L,
-  type Refill,
-  type RefillWater,
-} from '@open-larder/core/water/refill';
+import type { Refill } from '@open-larder/core/water/refill';
 import type { NextChange, WaterWarning } from '@open-larder/core/water/stand';
 import type { Words } from '../store';
 import { READING_WORDS } from './readings';
@@ -35,25 +30,6 @@ export function sayReading(of: Reading, value: number, words: Words): string {
 
 export const sayMgL = (value: number): string =>
   sayNumber(value, value >= 10 ? 0 : value >= 1 ? 1 : 2);
-
-/** What a tank’s plan says of the waters that it is filled up with. */
-export function refillFor(tank: Tank, litres: number, tankLitres: number): Refill {
-  const water = tank.plan?.water ?? null;
-  const first: RefillWater = {
-    name: water?.source?.name ?? 'new water',
-    tempC: water?.source?.tempC ?? tank.tempC,
-    gh: water?.source?.gh ?? null,
-    tdsMgL: water?.source?.tdsMgL ?? null,
-    nitrateMgL: water?.sourceMgL ?? 0,
-  };
-  return refillOf(
-    Math.min(litres, tankLitres),
-    { litres: tankLitres, tempC: tank.tempC, gh: tank.gh, tdsMgL: null },
-    [first, water?.second ?? null],
-    water?.bucketL ?? USUAL_BUCKET_L,
-    water?.mixTo ?? null,
-  );
-}
 
 /** «4 buckets of 10 L, and 5 L», and what goes into them. */
 export function sayRefill(refill: Refill, words: Words): string[] {

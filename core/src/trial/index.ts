@@ -8,3 +8,12 @@ export {
   type TrialRefusal,
   type TrialResult,
 } from './result';
+export {
+  standOfTrial,
+  TRIAL_KINDS,
+  type SideStand,
+  type TrialKind,
+  type TrialSide,
+  type TrialStand,
+  type TrialTask,
+} from './stand';

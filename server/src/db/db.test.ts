@@ -21,7 +21,7 @@ const tankRow = () => {
 describe('migrations', () => {
   it('run once, and leave a mark', async () => {
     expect(await migrate(server.db)).toEqual([]);
-    expect(await count(server.db, 'migrations')).toBe(15);
+    expect(await count(server.db, 'migrations')).toBe(16);
   });
 
   it('of two servers that start together do not meet', async () => {

@@ -15,6 +15,7 @@ import * as vessels from './migrations/0012-vessels';
 import * as broods from './migrations/0013-broods';
 import * as waterAndGrowth from './migrations/0014-water-and-growth';
 import * as correction from './migrations/0015-correction';
+import * as trialsAndRatings from './migrations/0016-trials-and-ratings';
 
 const MIGRATIONS = [
   house,
@@ -32,6 +33,7 @@ const MIGRATIONS = [
   broods,
   waterAndGrowth,
   correction,
+  trialsAndRatings,
 ];
 /** Arbitrary but fixed: two servers that start together migrate one after the other. */
 const LOCK = 741_093_122;

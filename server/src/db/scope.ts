@@ -31,7 +31,9 @@ type OnceTable =
   | 'brood_tubs'
   | 'brood_events'
   | 'water_events'
-  | 'photos';
+  | 'photos'
+  | 'trials'
+  | 'ratings';
 
 /**
  * The one door to the database for a request: everything that passes carries the household.

@@ -12,6 +12,7 @@ import {
 import { standOfGrowth } from '@open-larder/core/growth';
 import { liftAfter } from '@open-larder/core/school';
 import type { Scope } from '../db';
+import { measuredIn } from '../group/measured';
 import type { Household } from '../round/house';
 
 /** The last look at each watched meal of some days. */
@@ -120,20 +121,13 @@ export async function readSeen(
     const group = groups.get(whose.id);
     const species = group && household.species.get(group.speciesKey);
     const tank = tanks.get(whose.tankId);
-    const measured = (lives.get(whose.id)?.events ?? []).flatMap((event) =>
-      event.kind === 'measured' && event.day <= upTo ? [event] : [],
-    );
+    const measured = measuredIn(lives.get(whose.id)?.events ?? [], upTo);
     if (!group || !species || !tank || !measured.some(({ day }) => day > after)) return [];
     const stand = standOfGrowth({
       species,
       tempC: tank.tempC,
       count: group.size.total,
-      measured: measured.map(({ day, lengthCm, lengthsCm, massG }) => ({
-        day,
-        lengthCm,
-        lengthsCm: lengthsCm ?? null,
-        massG: massG ?? null,
-      })),
+      measured,
       today: upTo,
       targetCm: null,
     });

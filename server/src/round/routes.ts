@@ -1,6 +1,7 @@
 import { compileGroupDay, compileRound, type Food } from '@open-larder/core';
 import { localDay } from '../clock';
 import { stand as standOfBroods } from '../brood/standing';
+import { waterWork } from '../water/work';
 import { broods } from '../brood/store';
 import { stand } from '../culture/standing';
 import { vessels } from '../culture/store';
@@ -46,6 +47,7 @@ export const roundRoutes: Handlers = {
               title: 'Live shelf',
               work: await stand(scope, catalogue, clock, await vessels(scope, null, null)),
             },
+            { title: 'Water', work: await waterWork(scope, household, params.day) },
           ]
         : [];
     const pdf = await roundSheet(house, household.foods, params.day, asked);

@@ -347,3 +347,32 @@ export const samplePhoto = (eventId: string, over: object = {}) => ({
   },
   ...over,
 });
+
+/** Two groups side by side from the first of March. */
+export const sampleTrial = (groupId: string, otherGroupId: string, over: object = {}) => ({
+  id: uuidv7(),
+  name: 'Worms against flake',
+  kind: 'siblings',
+  groupId,
+  otherGroupId,
+  from: '2026-03-01',
+  changedOn: null,
+  weeks: 8,
+  difference: 0.3,
+  ...over,
+});
+
+export const sampleRating = (
+  house: { group: { id: string }; food: { id: string } },
+  over: object = {},
+) => ({
+  id: uuidv7(),
+  groupId: house.group.id,
+  foodId: house.food.id,
+  day: '2026-03-10',
+  colour: 'better',
+  growth: null,
+  note: '',
+  at: '2026-03-10T18:00:00.000Z',
+  ...over,
+});

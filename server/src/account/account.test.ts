@@ -1,0 +1,219 @@
+import type { Account } from '@open-larder/contract';
+import { PDFDocument } from 'pdf-lib';
+import { v7 as uuidv7 } from 'uuid';
+import { newDocument } from '../print/page';
+import {
+  sampleFeeding,
+  sampleGroup,
+  sampleLot,
+  sampleRating,
+  sampleTank,
+  sampleTrial,
+  sampleWaterTest,
+  smallHouse,
+} from '../testing/samples';
+import { startTestServer, type TestServer } from '../testing/testServer';
+import { toFit } from './story';
+
+let server: TestServer;
+let house: Awaited<ReturnType<typeof smallHouse>>;
+beforeAll(async () => {
+  server = await startTestServer();
+});
+beforeEach(async () => {
+  house = await smallHouse(server);
+});
+afterAll(() => server.close());
+
+const SPAN = 'from=2026-03-01&to=2026-03-10';
+const account = async (span = SPAN): Promise<Account> =>
+  (await house.ask.get(`/api/records/account?${span}`).expect(200)).body;
+const ofGroup = async (span = SPAN) =>
+  (await account(span)).groups.find(({ groupId }) => groupId === house.group.id);
+const happen = (event: object) =>
+  house.ask
+    .post(`/api/groups/${house.group.id}/events`)
+    .send({ id: uuidv7(), ...event })
+    .expect(201);
+const measure = (day: string, lengthsCm: number[]) =>
+  happen({
+    kind: 'measured',
+    day,
+    lengthsCm,
+    lengthCm: lengthsCm.reduce((sum, one) => sum + one, 0) / lengthsCm.length,
+  });
+const water = (event: object) =>
+  house.ask.post(`/api/tanks/${house.tank.id}/water`).send(sampleWaterTest(event)).expect(201);
+const feed = (over: object) =>
+  house.ask.post('/api/feedings').send(sampleFeeding(house, over)).expect(201);
+
+describe('an account of a span', () => {
+  it('tells of a group how many there were, what was lost of what, and how it grew', async () => {
+    await happen({
+      kind: 'died',
+      day: '2026-03-04',
+      males: 1,
+      females: 0,
+      unsexed: 0,
+      cause: 'jumped',
+    });
+    await happen({ kind: 'died', day: '2026-03-06', males: 0, females: 2, unsexed: 0 });
+    await measure('2026-03-02', [3.1, 3.2, 3.3]);
+    await measure('2026-03-09', [3.4, 3.5, 3.6]);
+    expect(await ofGroup()).toMatchObject({
+      began: 10,
+      ended: 7,
+      died: 3,
+      causes: [
+        { cause: 'unknown', count: 2 },
+        { cause: 'jumped', count: 1 },
+      ],
+      last: { day: '2026-03-09', n: 3 },
+    });
+    const row = (await ofGroup())!;
+    expect(row.first!.day).toBe('2026-03-01');
+    expect(row.over30!.low).toBeLessThan(row.over30!.share);
+    expect(row.over30!.share).toBeLessThan(row.over30!.high);
+    // 3.5 cm on arrival and at the end.
+    expect(row.growthPerDay).toBeCloseTo(0, 6);
+    const later = (await ofGroup('from=2026-03-02&to=2026-03-10'))!;
+    expect(later.growthPerDay).toBeGreaterThan(0);
+    expect(later.usualCm).toBeGreaterThanOrEqual(0);
+  });
+
+  it('tells nothing of what was before and after', async () => {
+    await happen({ kind: 'died', day: '2026-03-04', males: 1, females: 0, unsexed: 0 });
+    expect(await ofGroup('from=2026-03-05&to=2026-03-08')).toMatchObject({
+      began: 9,
+      died: 0,
+      first: null,
+    });
+    expect(await ofGroup('from=2026-01-01&to=2026-02-01')).toBeUndefined();
+  });
+
+  it('tells what went in and what it cost, of group, tank and food', async () => {
+    await house.ask
+      .post(`/api/foods/${house.food.id}/lots`)
+      .send(sampleLot({ amountG: 100, costMinor: 500 }))
+      .expect(201);
+    await feed({ day: '2026-03-09' });
+    await feed({ day: '2026-03-10', outcome: 'refused' });
+    const { groups, tanks, foods } = await account();
+    const group = groups.find(({ groupId }) => groupId === house.group.id)!;
+    const food = foods.find(({ foodId }) => foodId === house.food.id)!;
+    const tank = tanks.find(({ tankId }) => tankId === house.tank.id)!;
+    expect(food.offeredG).toBeGreaterThan(food.refusedG);
+    expect(food.refusedG).toBeGreaterThan(0);
+    expect(group.eatenG).toBeCloseTo(food.offeredG - food.refusedG, 6);
+    expect(group.costMinor).toBeGreaterThan(0);
+    expect(tank.costMinor).toBeCloseTo(group.costMinor!, 6);
+  });
+
+  it('tells of water its tests, its changes and what its fish stand', async () => {
+    await water({ day: '2026-03-02', nitrate: 10 });
+    await water({ day: '2026-03-08', nitrate: 30 });
+    await water({ day: '2026-03-09', nitrate: null, ph: 7 });
+    await water({ kind: 'changed', day: '2026-03-09', share: 0.25, nitrate: undefined });
+    await water({ day: '2026-02-20', nitrate: 90 });
+    const row = (await account()).tanks.find(({ tankId }) => tankId === house.tank.id)!;
+    expect(row).toMatchObject({
+      tests: 3,
+      nitrate: { n: 2, mean: 20, max: 30 },
+      changes: 1,
+      capMgL: 40,
+    });
+    expect(row.litres).toBeGreaterThan(30);
+    expect(row.litres).toBeLessThan(50);
+  });
+
+  it('tells what foods did, as rated in the span', async () => {
+    await feed({});
+    for (const over of [{}, { growth: 'same' }, { colour: 'worse', day: '2026-02-01' }]) {
+      await house.ask.post('/api/ratings').send(sampleRating(house, over)).expect(201);
+    }
+    const food = (await account()).foods.find(({ foodId }) => foodId === house.food.id)!;
+    expect(food.colour).toEqual({ worse: 0, same: 0, better: 2 });
+    expect(food.growth).toEqual({ worse: 0, same: 1, better: 0 });
+  });
+
+  it.each(['groups', 'tanks', 'foods'])('comes out as CSV: %s', async (part) => {
+    await feed({});
+    await water({ nitrate: 12 });
+    const { body } = await house.ask
+      .get(`/api/records/account-table?${SPAN}&part=${part}`)
+      .expect(200);
+    expect(body.fileName).toBe(`${part}-2026-03-01-2026-03-10.csv`);
+    const [head, ...lines] = body.text.trim().split('\n');
+    expect(head).toMatch(/cost/);
+    expect(lines.length).toBeGreaterThan(0);
+    for (const line of lines) expect(line.split(',').length).toBe(head.split(',').length);
+  });
+
+  it('refuses a span that ends before it begins, or another part', async () => {
+    await house.ask.get('/api/records/account?from=2026-03-10&to=2026-03-01').expect(422);
+    await house.ask.get(`/api/records/account-table?${SPAN}&part=weather`).expect(422);
+  });
+});
+
+const pagesOf = async (path: string) => {
+  const { body } = await house.ask.get(path).expect(200);
+  return { ...body, pdf: await PDFDocument.load(Buffer.from(body.base64, 'base64')) };
+};
+
+describe('a story', () => {
+  it('of a group with all that happened is one page', async () => {
+    await measure('2026-03-02', [3.1, 3.2, 3.3]);
+    await measure('2026-03-09', [3.4, 3.5, 3.6]);
+    await happen({ kind: 'died', day: '2026-03-04', males: 1, females: 0, unsexed: 0 });
+    await happen({ kind: 'staged', day: '2026-03-04', stage: 'conditioning' });
+    await feed({});
+    const sibling = sampleGroup(house.tank.id);
+    await house.ask.post('/api/groups').send(sibling).expect(201);
+    const trial = sampleTrial(house.group.id, sibling.id);
+    await house.ask.post('/api/trials').send(trial).expect(201);
+    await house.ask.post('/api/ratings').send(sampleRating(house)).expect(201);
+    const { fileName, pdf } = await pagesOf(`/api/groups/${house.group.id}/story`);
+    expect(fileName).toBe('danios-story.pdf');
+    expect(pdf.getPageCount()).toBe(1);
+  });
+
+  it('of a tank with its water is one page, of an empty one too', async () => {
+    await water({ day: '2026-03-02', nitrate: 10 });
+    await water({ day: '2026-03-08', nitrate: 60 });
+    expect((await pagesOf(`/api/tanks/${house.tank.id}/story`)).pdf.getPageCount()).toBe(1);
+    const empty = sampleTank({ name: 'Nobody «here»' });
+    await house.ask.post('/api/tanks').send(empty).expect(201);
+    const { fileName } = await pagesOf(`/api/tanks/${empty.id}/story`);
+    expect(fileName).toBe('nobody-here-story.pdf');
+  });
+
+  it('of nobody is not found', async () => {
+    await house.ask.get(`/api/groups/${uuidv7()}/story`).expect(404);
+    await house.ask.get(`/api/tanks/${uuidv7()}/story`).expect(404);
+  });
+});
+
+describe('the parts of a story', () => {
+  const part = (head: string, count: number) => ({
+    head,
+    lines: Array.from({ length: count }, (_, at) => `${head} ${at}, as it happened`),
+  });
+
+  it('are set in letters as large as fit; what is empty is left out', async () => {
+    const { text } = await newDocument('t');
+    const few = toFit([part('a', 3), part('b', 0)], text, 500, 600);
+    expect(few.parts.map(({ head }) => head)).toEqual(['a']);
+    const many = toFit([part('a', 45)], text, 500, 600);
+    expect(many.size).toBeLessThan(few.size);
+    expect(many.parts[0]!.lines).toHaveLength(45);
+  });
+
+  it('lose the oldest lines of the longest where nothing fits, and say how many', async () => {
+    const { text } = await newDocument('t');
+    const { parts } = toFit([part('a', 200), part('b', 5)], text, 500, 600);
+    expect(parts[1]!.lines).toHaveLength(5);
+    const { lines } = parts[0]!;
+    expect(lines.at(-1)).toBe(`and ${200 - (lines.length - 1)} more, in the app`);
+    expect(lines[0]).toBe('a 0, as it happened');
+  });
+});

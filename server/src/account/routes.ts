@@ -1,0 +1,46 @@
+import { readHousehold, todayOf } from '../household/store';
+import type { Handlers } from '../http/mount';
+import { readHouse } from '../round/house';
+import { accountIn } from './account';
+import { accountCsv } from './csv';
+import { storySheet, type Story } from './story';
+import { groupStory, tankStory } from './told';
+
+const printed = async (story: Story) => ({
+  fileName: `${(story.title.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? []).join('-')}-story.pdf`,
+  base64: Buffer.from(await storySheet(story)).toString('base64'),
+});
+
+export const accountRoutes: Handlers = {
+  async getAccount({ query }, { scope, catalogue }) {
+    const { served: _, ...account } = await accountIn(
+      scope,
+      await readHouse(scope, catalogue),
+      query,
+    );
+    return account;
+  },
+
+  async exportAccount({ query }, { scope, catalogue }) {
+    const { part, ...span } = query;
+    const account = await accountIn(scope, await readHouse(scope, catalogue), span);
+    return {
+      fileName: `${part}-${span.from}-${span.to}.csv`,
+      text: accountCsv(account, part),
+    };
+  },
+
+  async printGroupStory({ params }, { scope, catalogue, clock }) {
+    const household = await readHouse(scope, catalogue);
+    const { currency } = await readHousehold(scope);
+    const today = await todayOf(scope, clock);
+    return printed(await groupStory(scope, params.id, { household, today, currency }));
+  },
+
+  async printTankStory({ params }, { scope, catalogue, clock }) {
+    const household = await readHouse(scope, catalogue);
+    const { currency } = await readHousehold(scope);
+    const today = await todayOf(scope, clock);
+    return printed(await tankStory(scope, params.id, { household, today, currency }));
+  },
+};

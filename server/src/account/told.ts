@@ -1,0 +1,250 @@
+import { addDays, daysBetween, sayGrams } from '@open-larder/core';
+import { standOfGrowth } from '@open-larder/core/growth';
+import { sayNumber } from '@open-larder/core/units';
+import { waterLitres } from '@open-larder/core/tank';
+import type { Scope } from '../db';
+import { measuredIn } from '../group/measured';
+import { notFound } from '../http/problems';
+import { answersAfter } from '../proposal/answers';
+import { answeredOf } from '../proposal/answered';
+import { sayDay } from '../print/page';
+import { ratingsIn } from '../rating/store';
+import type { Household } from '../round/house';
+import { trialRow, trials } from '../trial/store';
+import { happened } from '../water/store';
+import { accountIn } from './account';
+import type { Dot, Story } from './story';
+import {
+  byFood,
+  cm,
+  fish,
+  money,
+  percent,
+  sayDecided,
+  sayDiet,
+  sayGroup,
+  sayLife,
+  sayRating,
+  sayTrial,
+} from './words';
+
+/** So far back a story tells of food, water and costs. */
+const SPAN_DAYS = 365;
+const MOST = 500;
+
+interface Told {
+  household: Household;
+  today: string;
+  currency: string;
+}
+
+/** All that became of a group. @throws ProblemError 404 where there is no such group */
+export async function groupStory(scope: Scope, id: string, told: Told): Promise<Story> {
+  const { household, today } = told;
+  const life = household.history.lives.find(({ row }) => row.id === id);
+  if (!life) throw notFound('This group');
+  const { row, events } = life;
+  const known = await readPast(scope, told);
+  const state = household.on(today).groups.find((group) => group.id === id);
+  const species = household.species.get(row.speciesKey);
+  const tank = household.tanks.find((one) => one.id === state?.tankId);
+  const account = known.account.groups.find(({ groupId }) => groupId === id);
+  const growth =
+    species &&
+    standOfGrowth({
+      species,
+      tempC: tank?.tempC ?? 25,
+      count: Math.max(1, state?.size.total ?? 1),
+      measured: measuredIn(events, today),
+      today,
+      targetCm: null,
+    });
+  const samples = growth?.samples ?? [];
+  const first = samples[0];
+  return {
+    title: row.name,
+    about: [
+      species?.common,
+      tank ? `in ${tank.name}` : null,
+      state ? `${fish(state.size.total)}, ${state.stage}` : 'no longer kept',
+      sayDay(today),
+    ]
+      .filter(Boolean)
+      .join(' · '),
+    curve: first
+      ? {
+          head: 'Mean length with its interval',
+          unit: 'cm',
+          points: samples.map((sample): Dot => ({
+            day: daysBetween(first.day, sample.day),
+            value: sample.mean,
+            low: sample.low,
+            high: sample.high,
+          })),
+          cap: null,
+        }
+      : null,
+    parts: [
+      { head: 'Its life, the newest first', lines: [...events].reverse().map(sayLife(household)) },
+      {
+        head: 'Growth',
+        lines: [...samples]
+          .reverse()
+          .map(({ day, mean, low, high, n }) =>
+            [
+              `${sayDay(day)}: ${cm(mean)} of ${n}`,
+              low !== null && high !== null
+                ? `between ${sayNumber(low, 1)} and ${sayNumber(high, 1)}`
+                : null,
+            ]
+              .filter(Boolean)
+              .join(', '),
+          ),
+      },
+      { head: 'The last year', lines: account ? sayGroup(account, told) : [] },
+      {
+        head: 'What it ate in the last year',
+        lines: known.served
+          .filter(({ groupId }) => groupId === id)
+          .sort((a, b) => b.offeredG - a.offeredG)
+          .map(
+            ({ foodName, servings, offeredG, refusedG, leftG }) =>
+              `${foodName}: ${servings} times, ${sayGrams(offeredG - refusedG - leftG)} of ${sayGrams(offeredG)} eaten`,
+          ),
+      },
+      {
+        head: 'What its foods did',
+        lines: known.ratings.filter(({ groupId }) => groupId === id).map(sayRating),
+      },
+      { head: 'Its diet now', lines: sayDiet(household.on(today).house, id, today) },
+      {
+        head: 'What was decided',
+        lines: known.answered.filter(({ groupId }) => groupId === id).map(sayDecided),
+      },
+      {
+        head: 'Trials',
+        lines: known.trials
+          .filter((trial) => trial.groupId === id || trial.otherGroupId === id)
+          .map(sayTrial),
+      },
+    ],
+  };
+}
+
+/** All that became of a tank. @throws ProblemError 404 where there is no such tank */
+export async function tankStory(scope: Scope, id: string, told: Told): Promise<Story> {
+  const { household, today } = told;
+  const tank = household.tanksOn(today).find((one) => one.id === id);
+  if (!tank) throw notFound('This tank');
+  const known = await readPast(scope, told);
+  const account = known.account.tanks.find(({ tankId }) => tankId === id);
+  const events = known.water.filter(({ tankId }) => tankId === id);
+  const tests = events.filter(({ nitrate }) => nitrate !== null);
+  const groups = known.account.groups.filter(({ tankId }) => tankId === id);
+  const ids = new Set(groups.map(({ groupId }) => groupId));
+  const litres = waterLitres(tank)?.value ?? null;
+  const rhythm = tank.plan?.water;
+  return {
+    title: tank.name,
+    about: [
+      litres === null ? null : `${sayNumber(litres, 0)} L`,
+      `${sayNumber(tank.tempC, 1)} °C`,
+      rhythm ? `${percent(rhythm.share)} of the water every ${rhythm.everyDays} days` : null,
+      sayDay(today),
+    ]
+      .filter(Boolean)
+      .join(' · '),
+    curve: tests[0]
+      ? {
+          head: account?.capMgL
+            ? `Nitrate as tested; its fish stand ${account.capMgL}`
+            : 'Nitrate as tested',
+          unit: 'mg/L',
+          points: tests.map((test): Dot => ({
+            day: daysBetween(tests[0]!.day, test.day),
+            value: test.nitrate!,
+            low: null,
+            high: null,
+          })),
+          cap: account?.capMgL ?? null,
+        }
+      : null,
+    parts: [
+      {
+        head: 'Who lives here',
+        lines: household
+          .on(today)
+          .groups.filter((group) => group.tankId === id)
+          .map(
+            ({ name, size, stage, lengthCm }) =>
+              `${name}: ${fish(size.total)}, ${stage}${lengthCm === null ? '' : `, ${cm(lengthCm)}`}`,
+          ),
+      },
+      {
+        head: 'The last year',
+        lines: [
+          ...(account
+            ? [
+                `${account.changes} changes of water${account.litres === null ? '' : `, ${sayNumber(account.litres, 0)} L in all`}; ${account.tests} tests`,
+                ...(account.nitrate
+                  ? [
+                      `Nitrate ${sayNumber(account.nitrate.mean, 0)} mg/L in the mean of ${account.nitrate.n}, ${sayNumber(account.nitrate.max, 0)} at the highest`,
+                    ]
+                  : []),
+                ...(account.costMinor === null
+                  ? []
+                  : [`Food for ${money(account.costMinor, told)}`]),
+              ]
+            : []),
+          ...groups.flatMap((group) =>
+            sayGroup(group, told).map((line) => `${group.name}: ${line}`),
+          ),
+        ],
+      },
+      {
+        head: 'What went in, in the last year',
+        lines: byFood(known.served.filter(({ tankId }) => tankId === id)),
+      },
+      {
+        head: 'Its life, the newest first',
+        lines: household.history.lives
+          .filter(({ row }) => ids.has(row.id))
+          .flatMap(({ row, events: life }) =>
+            life
+              .filter((event) => event.kind !== 'measured')
+              .map((event) => ({ event, name: row.name })),
+          )
+          .sort((a, b) => (a.event.day < b.event.day ? 1 : -1))
+          .map(({ event, name }) => `${sayLife(household)(event)} · ${name}`),
+      },
+      {
+        head: 'What was decided',
+        lines: known.answered
+          .filter(({ tankId, groupId }) => tankId === id || (groupId !== null && ids.has(groupId)))
+          .map((answer) => `${sayDecided(answer)} · ${answer.about}`),
+      },
+    ],
+  };
+}
+
+async function readPast(scope: Scope, { household, today }: Told) {
+  const from = addDays(today, -SPAN_DAYS);
+  const span = { from, to: today };
+  const [account, ratings, water, answers, allTrials] = await Promise.all([
+    accountIn(scope, household, span),
+    ratingsIn(scope, from, today),
+    happened(scope, null, from),
+    answersAfter(scope, null, MOST),
+    trials(scope, null, MOST),
+  ]);
+  return {
+    account,
+    served: account.served,
+    ratings,
+    water,
+    answered: await answeredOf(scope, household, answers, today),
+    trials: allTrials
+      .filter(({ archived }) => !archived)
+      .map((trial) => trialRow(household, trial, today)),
+  };
+}

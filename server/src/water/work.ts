@@ -1,0 +1,51 @@
+import { refillFor } from '@open-larder/contract/refill';
+import { sayNumber } from '@open-larder/core/units';
+import type { Scope } from '../db';
+import type { Household } from '../round/house';
+import { standOfWaters } from './standing';
+
+interface TankWork {
+  name: string;
+  work: { says: string }[];
+}
+
+/** Changes of water that are due today, in buckets, as one line each; in walking order. */
+export async function waterWork(
+  scope: Scope,
+  household: Household,
+  today: string,
+): Promise<TankWork[]> {
+  const rows = new Map(
+    (await standOfWaters(scope, household, today, null)).map((row) => [row.tankId, row]),
+  );
+  return [...household.tanksOn(today)]
+    .sort((a, b) => a.walkOrder - b.walkOrder)
+    .flatMap((tank): TankWork[] => {
+      const row = rows.get(tank.id);
+      const next = row?.stand?.next;
+      if (!next || !row.litres || next.held || next.day > today) return [];
+      const { buckets, parts, tempered, warmTo } = refillFor(tank, next.litres, row.litres);
+      const poured =
+        buckets.full === 0
+          ? `${sayNumber(buckets.restL, 1)} L`
+          : `${buckets.full} buckets of ${sayNumber(buckets.ofL, 1)} L${
+              buckets.restL >= 0.05 ? ` and ${sayNumber(buckets.restL, 1)} L` : ''
+            }`;
+      const warmed = tempered
+        ? `, at ${sayNumber(warmTo.from, 0)} to ${sayNumber(warmTo.to, 0)} °C`
+        : '';
+      const of = parts
+        .map(({ name, litres }) => (parts.length > 1 ? `${sayNumber(litres, 1)} L ${name}` : name))
+        .join(' and ');
+      return [
+        {
+          name: tank.name,
+          work: [
+            {
+              says: `change ${sayNumber(next.litres, 0)} L, ${sayNumber(next.share * 100, 0)} %: ${poured} of ${of}${warmed}`,
+            },
+          ],
+        },
+      ];
+    });
+}
