@@ -1,2 +1,9 @@
-/** What is told of the past, and trials: one piece of the program, loaded where it is first opened. */
+/**
+ * The one door to what is told of the past: growth, accounts, comparisons, trials, decisions. They
+ * share that work, and load together when the first of them is opened.
+ */
+export { GrowthScreen } from './growth/GrowthScreen';
+export { AccountView } from './records/AccountView';
+export { CompareScreen } from './records/CompareScreen';
 export { DecidedView } from './records/DecidedView';
+export { TrialsView } from './trial/TrialsView';

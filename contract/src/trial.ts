@@ -1,4 +1,5 @@
-import { TRIAL_KINDS, type TrialStand } from '@open-larder/core/trial';
+import type { TrialStand } from '@open-larder/core/trial';
+import { TRIAL_KINDS } from '@open-larder/core/trial/kinds';
 import { z } from 'zod';
 import { between, chosen, day, id, name, version } from './basics';
 

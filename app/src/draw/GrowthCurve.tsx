@@ -41,6 +41,7 @@ export function GrowthCurve({
     ...samples.map(({ mean, high }) => high ?? mean),
     ...curve.map(({ cm }) => cm * 1.05),
     ...usual.map(({ cm }) => cm),
+    ...others.flatMap((points) => points.map(({ cm }) => cm)),
     target?.at ?? 0,
     0.1,
   );

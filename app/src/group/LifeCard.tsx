@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
 import { late } from '../forms/late';
+import { usePrintStory } from '../table/usePrintStory';
 import { api, useNow, useWords, type HouseData } from '../store';
 import {
   Button,
@@ -32,6 +33,7 @@ export function LifeCard({ group, data }: { group: Group; data: HouseData }) {
   const [chosen, setChosen] = useState<LifeEventRow | null>(null);
   const [correcting, setCorrecting] = useState<LifeEventRow | null>(null);
   const names = namesIn(data);
+  const print = usePrintStory();
   if (error) return <Fault problem={error as Problem} onRetry={() => void refetch()} />;
   if (!events) return <Skeleton rows={3} height={52} />;
   const shown = all ? events : events.slice(0, FIRST);
@@ -60,6 +62,13 @@ export function LifeCard({ group, data }: { group: Group; data: HouseData }) {
           onPress={() => setAll(!all)}
         />
       ) : null}
+      <View style={{ alignItems: 'flex-start' }}>
+        <Button
+          look="bare"
+          label="Its story on a page"
+          onPress={() => void print('group', group.id)}
+        />
+      </View>
       <LookBack events={events} data={data} />
       {chosen ? (
         <EventActs

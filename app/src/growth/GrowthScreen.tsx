@@ -9,6 +9,7 @@ import {
 } from '@open-larder/core/growth';
 import { addDays, daysBetween } from '@open-larder/core/round';
 import { sayNumber } from '@open-larder/core/units';
+import { useRouter } from 'expo-router';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { GrowthCurve } from '../draw/GrowthCurve';
@@ -61,6 +62,7 @@ function GrowthOf({ group, data, events }: Props) {
   const words = useWords();
   const now = useNow();
   const wide = useWide();
+  const router = useRouter();
   const species = data.species.get(group.speciesKey);
   const [targetCm, setTargetCm] = useState<number | null>(
     species ? Math.round(species.adultLengthCm * 5) / 10 : null,
@@ -73,8 +75,10 @@ function GrowthOf({ group, data, events }: Props) {
   );
   const length = words.scale('length');
   const measure = (
-    <View style={{ alignItems: 'flex-start' }}>
+    <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
       <Button look="primary" label="Measure a few" onPress={() => setMeasuring(true)} />
+      <Button label="Trials" onPress={() => router.push('/records?tab=trials')} />
+      <Button look="bare" label="Compare batches" onPress={() => router.push('/records/compare')} />
     </View>
   );
   const sheet = measuring ? (

@@ -16,15 +16,19 @@ import { FoodTable, GroupTable } from './tables';
 const Chart = lazy(() => import('./Chart'));
 
 const ServedView = later(async () => (await import('./ServedView')).ServedView);
+const AccountView = later(async () => (await import('../ledger')).AccountView);
 const DecidedView = later(async () => (await import('../ledger')).DecidedView);
+const TrialsView = later(async () => (await import('../ledger')).TrialsView);
 
-/** A week of consumption: what was offered against what was needed. */
-export function RecordsScreen() {
+export type RecordsTab = RecordsView | 'served' | 'account' | 'trials' | 'decided';
+
+/** What was offered against what was needed, what came of it, trials, and what was decided. */
+export function RecordsScreen({ first = 'groups' }: { first?: RecordsTab }) {
   const now = useNow();
   const words = useWords();
   const colours = useColours();
   const [weeksBack, setWeeksBack] = useState(0);
-  const [tab, setTab] = useState<RecordsView | 'served' | 'decided'>('groups');
+  const [tab, setTab] = useState<RecordsTab>(first);
   const view = tab === 'foods' ? tab : 'groups';
   const ofWeek = tab === 'groups' || tab === 'foods';
   const to = addDays(now.day, -7 * weeksBack);
@@ -65,11 +69,17 @@ export function RecordsScreen() {
           { value: 'groups', label: 'By group' },
           { value: 'foods', label: 'By food' },
           { value: 'served', label: 'What was served' },
+          { value: 'account', label: 'What came of it' },
+          { value: 'trials', label: 'Trials' },
           { value: 'decided', label: 'Decided' },
         ]}
       />
       {tab === 'served' ? (
         <ServedView to={to} />
+      ) : tab === 'account' ? (
+        <AccountView to={to} />
+      ) : tab === 'trials' ? (
+        <TrialsView />
       ) : tab === 'decided' ? (
         <DecidedView />
       ) : error ? (

@@ -1,13 +1,64 @@
-import type { Answered } from '@open-larder/contract';
+import type {
+  Account,
+  Answered,
+  LifeEventRow,
+  Rating,
+  ResponseOf,
+  TrialRow,
+} from '@open-larder/contract';
 import { api } from './api';
-import { callAll } from './call';
+import { call, callAll, type CallParts } from './call';
 
-/** What is told of the past: asked for by the pages that tell it, and loaded with them. */
-export const ledgerApi = api.injectEndpoints({
-  endpoints: (build) => ({
-    answers: build.query<Answered[], void>({
-      queryFn: () => callAll('listAnswers'),
-      providesTags: ['proposal', 'group', 'sighting', 'look', 'water'],
+/** What is told of the past, and trials: asked for by the pages that tell it, and loaded with them. */
+export const ledgerApi = api
+  .enhanceEndpoints({ addTagTypes: ['trial', 'rating'] })
+  .injectEndpoints({
+    endpoints: (build) => ({
+      answers: build.query<Answered[], void>({
+        queryFn: () => callAll('listAnswers'),
+        providesTags: ['proposal', 'group', 'sighting', 'look', 'water'],
+      }),
+      account: build.query<Account, { from: string; to: string }>({
+        queryFn: (query) => call('getAccount', { query }),
+        providesTags: ['records', 'life', 'water', 'rating', 'food', 'tank'],
+      }),
+      /** What happened to several groups, each newest first, by their ids. */
+      lives: build.query<Record<string, LifeEventRow[]>, readonly string[]>({
+        queryFn: async (ids) => {
+          const told: Record<string, LifeEventRow[]> = {};
+          for (const id of ids) {
+            const answer = await callAll('listGroupEvents', { params: { id } });
+            if ('error' in answer) return answer;
+            told[id] = answer.data;
+          }
+          return { data: told };
+        },
+        providesTags: ['life'],
+      }),
+      trials: build.query<TrialRow[], void>({
+        queryFn: () => callAll('listTrials'),
+        providesTags: ['trial', 'life', 'group'],
+      }),
+      createTrial: build.mutation<ResponseOf<'createTrial'>, CallParts<'createTrial'>>({
+        queryFn: (parts) => call('createTrial', parts),
+        invalidatesTags: (_, error) => (error ? [] : ['trial']),
+      }),
+      editTrial: build.mutation<ResponseOf<'editTrial'>, CallParts<'editTrial'>>({
+        queryFn: (parts) => call('editTrial', parts),
+        // A stale edit also means that what is cached is old.
+        invalidatesTags: ['trial'],
+      }),
+      ratings: build.query<Rating[], void>({
+        queryFn: () => callAll('listRatings'),
+        providesTags: ['rating'],
+      }),
+      addRating: build.mutation<ResponseOf<'addRating'>, CallParts<'addRating'>>({
+        queryFn: (parts) => call('addRating', parts),
+        invalidatesTags: (_, error) => (error ? [] : ['rating']),
+      }),
+      undoRating: build.mutation<ResponseOf<'undoRating'>, CallParts<'undoRating'>>({
+        queryFn: (parts) => call('undoRating', parts),
+        invalidatesTags: (_, error) => (error ? [] : ['rating']),
+      }),
     }),
-  }),
-});
+  });

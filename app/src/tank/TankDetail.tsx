@@ -15,6 +15,7 @@ import { api, useNow, useWords, type HouseData } from '../store';
 import { useColours, useWide } from '../theme';
 import { Button, Card, Empty, ListRow, Text, useSay, WhyLink } from '../ui';
 import { saySize } from '../group/words';
+import { usePrintStory } from '../table/usePrintStory';
 import { FoodCost } from '../larder/FoodCost';
 import { TogetherCard } from '../together/TogetherCard';
 import { TankFacts } from './TankFacts';
@@ -28,6 +29,7 @@ export function TankDetail({ tank, data }: { tank: Tank; data: HouseData }) {
   const wide = useWide();
   const now = useNow();
   const putAway = usePutAway(tank);
+  const print = usePrintStory();
   const groups = data.groupsIn.get(tank.id) ?? [];
   const round = useMemo(
     () => compileRound(onlyTank(data.house, tank.id), now.day),
@@ -116,6 +118,7 @@ export function TankDetail({ tank, data }: { tank: Tank; data: HouseData }) {
             onPress={() => router.push(`/tanks/${tank.id}/play`)}
           />
         ) : null}
+        <Button label="Its story" onPress={() => void print('tank', tank.id)} />
         <Button
           label="Water"
           icon={<Droplet size={18} color={colours.ink} />}

@@ -1,4 +1,5 @@
 export { dealt, type Side } from './assign';
+export { TRIAL_KINDS, type TrialKind } from './kinds';
 export { fishByWeeks, fishFor, powerOf, type TrialPlan } from './power';
 export {
   beforeAfter,
@@ -10,9 +11,7 @@ export {
 } from './result';
 export {
   standOfTrial,
-  TRIAL_KINDS,
   type SideStand,
-  type TrialKind,
   type TrialSide,
   type TrialStand,
   type TrialTask,

@@ -5,10 +5,6 @@ import { daysBetween } from '../round';
 import { fishByWeeks } from './power';
 import { beforeAfter, compared, type TrialRefusal, type TrialResult } from './result';
 
-/** On sibling tubs side by side, or in one tank before and after its diet was changed. */
-export const TRIAL_KINDS = ['siblings', 'tank'] as const;
-export type TrialKind = (typeof TRIAL_KINDS)[number];
-
 /** A group of a trial. */
 export interface TrialSide {
   species: GrowthTask['species'];

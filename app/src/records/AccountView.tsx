@@ -1,0 +1,179 @@
+import type { Account, Problem } from '@open-larder/contract';
+import { sayGrams } from '@open-larder/core/food';
+import { addDays } from '@open-larder/core/round';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { FoodSign } from '../draw/FoodSign';
+import { useWords } from '../store';
+import { call } from '../store/call';
+import { ledgerApi } from '../store/ledgerApi';
+import { saveFile } from '../table/saveFile';
+import { Button, Card, Choice, Empty, Fault, ListRow, Skeleton, Text, useSay } from '../ui';
+import { lossesOf, sayEaten, sayGrowth, sayLiving, sayLosses, sayRated, sayWater } from './account';
+import { RatingSheet, Ratings } from './RatingSheet';
+
+type Part = keyof Account;
+
+/** What came of it all: growth, losses, water, costs, and what foods did, over up to a year. */
+export function AccountView({ to }: { to: string }) {
+  const router = useRouter();
+  const say = useSay();
+  const [days, setDays] = useState(91);
+  const [part, setPart] = useState<Part>('groups');
+  const span = { from: addDays(to, 1 - days), to };
+  const { data, error, refetch } = ledgerApi.useAccountQuery(span);
+  const save = async () => {
+    const answer = await call('exportAccount', { query: { ...span, part } });
+    if ('error' in answer) say(answer.error.detail, { tone: 'fault' });
+    else saveFile(answer.data.fileName, answer.data.text);
+  };
+  return (
+    <View style={{ gap: 16 }}>
+      <Choice
+        label="Days back"
+        value={days}
+        onChange={setDays}
+        options={[
+          { value: 28, label: 'four weeks' },
+          { value: 91, label: 'three months' },
+          { value: 365, label: 'a year' },
+        ]}
+      />
+      <Choice
+        label="Told of"
+        value={part}
+        onChange={setPart}
+        options={[
+          { value: 'groups', label: 'fish' },
+          { value: 'tanks', label: 'water' },
+          { value: 'foods', label: 'food' },
+        ]}
+      />
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+        <Button label="Compare" onPress={() => router.push('/records/compare')} />
+        <Button look="bare" label="Save as CSV" onPress={() => void save()} />
+      </View>
+      {error ? (
+        <Fault problem={error as Problem} onRetry={() => void refetch()} />
+      ) : !data ? (
+        <Skeleton rows={4} height={72} />
+      ) : data[part].length === 0 ? (
+        <Empty
+          title="Nothing to tell of these days"
+          text="What you log on the Round, measure, test and count is added up here."
+        />
+      ) : part === 'groups' ? (
+        <GroupRows rows={data.groups} />
+      ) : part === 'tanks' ? (
+        <TankRows rows={data.tanks} />
+      ) : (
+        <FoodRows rows={data.foods} />
+      )}
+    </View>
+  );
+}
+
+function GroupRows({ rows }: { rows: Account['groups'] }) {
+  const router = useRouter();
+  const words = useWords();
+  const losses = lossesOf(rows);
+  const lost = losses.reduce((sum, { count }) => sum + count, 0);
+  return (
+    <View style={{ gap: 16 }}>
+      {lost > 0 ? (
+        <Card label="Losses">
+          {losses.map(({ says, count }, at) => (
+            <ListRow
+              key={says}
+              first={at === 0}
+              title={`${count} lost, ${says}`}
+              trail={<Share of={count / lost} />}
+            />
+          ))}
+        </Card>
+      ) : null}
+      <Card label="Fish">
+        {rows.map((row, at) => (
+          <ListRow
+            key={row.groupId}
+            first={at === 0}
+            title={row.name}
+            detail={[
+              row.tankName,
+              sayLosses(row),
+              sayLiving(row),
+              sayGrowth(row, words),
+              sayEaten(row, words),
+            ]
+              .filter(Boolean)
+              .join('\n')}
+            onPress={() => router.push(`/groups/${row.groupId}`)}
+          />
+        ))}
+      </Card>
+    </View>
+  );
+}
+
+/** How much of all, as a figure. */
+const Share = ({ of }: { of: number }) => <Text tone="quiet">{`${Math.round(of * 100)} %`}</Text>;
+
+function TankRows({ rows }: { rows: Account['tanks'] }) {
+  const router = useRouter();
+  const words = useWords();
+  return (
+    <Card label="Water">
+      {rows.map((row, at) => (
+        <ListRow
+          key={row.tankId}
+          first={at === 0}
+          title={row.name}
+          detail={[
+            ...sayWater(row, words),
+            row.costMinor === null ? null : `food for ${words.money(row.costMinor)}`,
+          ]
+            .filter(Boolean)
+            .join('\n')}
+          onPress={() => router.push(`/tanks/${row.tankId}/water`)}
+        />
+      ))}
+    </Card>
+  );
+}
+
+function FoodRows({ rows }: { rows: Account['foods'] }) {
+  const words = useWords();
+  const [rated, setRated] = useState<Account['foods'][number] | null>(null);
+  const sorted = [...rows].sort((a, b) => b.offeredG - a.offeredG);
+  return (
+    <View style={{ gap: 16 }}>
+      <Card label="Food">
+        {sorted.map((row, at) => (
+          <ListRow
+            key={row.foodId}
+            first={at === 0}
+            lead={<FoodSign family={row.family} size={22} />}
+            title={row.name}
+            detail={[
+              `${sayGrams(row.offeredG - row.refusedG - row.leftG)} of ${sayGrams(row.offeredG)} eaten${
+                row.costMinor === null ? '' : ` for ${words.money(row.costMinor)}`
+              }`,
+              sayRated(row) ?? 'nobody rated what it did',
+            ].join('\n')}
+            trail={
+              <Button
+                look="bare"
+                label="Rate"
+                spoken={`Rate what ${row.name} did`}
+                onPress={() => setRated(row)}
+              />
+            }
+          />
+        ))}
+      </Card>
+      <Ratings />
+      {rated ? <RatingSheet food={rated} onClose={() => setRated(null)} /> : null}
+    </View>
+  );
+}

@@ -1,0 +1,171 @@
+import type { Account, Problem, Rating } from '@open-larder/contract';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { v7 as uuidv7 } from 'uuid';
+import { useHand, useHouse, useNow, useWords } from '../store';
+import { ledgerApi } from '../store/ledgerApi';
+import {
+  Button,
+  Card,
+  Choice,
+  Field,
+  faultsOf,
+  ListRow,
+  Picker,
+  Sheet,
+  Text,
+  useSay,
+  type Faults,
+} from '../ui';
+import { sayRating } from './account';
+
+type Rated = 'better' | 'same' | 'worse' | 'unsaid';
+const said = (rated: Rated) => (rated === 'unsaid' ? null : rated);
+
+/** What a food did to a group, as the keeper judges it. */
+export function RatingSheet({
+  food,
+  onClose,
+}: {
+  food: Pick<Account['foods'][number], 'foodId' | 'name'>;
+  onClose: () => void;
+}) {
+  const say = useSay();
+  const now = useNow();
+  const hand = useHand();
+  const { data } = useHouse();
+  const [add, { isLoading }] = ledgerApi.useAddRatingMutation();
+  const eaters = (data?.groups ?? []).filter(
+    ({ archived, diet }) =>
+      !archived && diet?.servings.some(({ foodId }) => foodId === food.foodId),
+  );
+  const groups =
+    eaters.length > 0 ? eaters : (data?.groups ?? []).filter(({ archived }) => !archived);
+  const [groupId, setGroup] = useState('');
+  const [colour, setColour] = useState<Rated>('unsaid');
+  const [growth, setGrowth] = useState<Rated>('unsaid');
+  const [note, setNote] = useState('');
+  const [faults, setFaults] = useState<Faults>({});
+  const [id] = useState(() => uuidv7());
+  const chosen = groupId || groups[0]?.id || '';
+  const save = async () => {
+    const body = {
+      id,
+      groupId: chosen,
+      foodId: food.foodId,
+      day: now.day,
+      colour: said(colour),
+      growth: said(growth),
+      note,
+      hand,
+      at: new Date().toISOString(),
+    };
+    const done = await add({ body });
+    if (done.error) {
+      const problem = done.error as Problem;
+      setFaults(faultsOf(problem));
+      if (!problem.errors) say(problem.detail, { tone: 'fault' });
+      return;
+    }
+    say(`What ${food.name} did is noted.`);
+    onClose();
+  };
+  return (
+    <Sheet title={`What ${food.name} did`} open onClose={onClose}>
+      <Text tone="quiet">
+        Against how they were before they had it. Look at them on two days, in the same light.
+      </Text>
+      <Picker
+        label="To which fish"
+        value={chosen}
+        onChange={setGroup}
+        picks={groups.map(({ id: value, name }) => ({ value, title: name }))}
+        fault={faults.groupId}
+      />
+      <Choice
+        label="Colour"
+        value={colour}
+        onChange={setColour}
+        fault={faults.colour}
+        options={[
+          { value: 'better', label: 'brighter' },
+          { value: 'same', label: 'as before' },
+          { value: 'worse', label: 'duller' },
+          { value: 'unsaid', label: 'cannot say' },
+        ]}
+      />
+      <Choice
+        label="Growth"
+        value={growth}
+        onChange={setGrowth}
+        fault={faults.growth}
+        options={[
+          { value: 'better', label: 'faster' },
+          { value: 'same', label: 'as before' },
+          { value: 'worse', label: 'slower' },
+          { value: 'unsaid', label: 'cannot say' },
+        ]}
+      />
+      <Field label="Note" value={note} onChange={setNote} fault={faults.note} />
+      <Button
+        look="primary"
+        label="Note it"
+        disabled={isLoading || chosen === ''}
+        onPress={() => void save()}
+      />
+    </Sheet>
+  );
+}
+
+/** Ratings shown at once; more come when they are asked for. */
+const AT_ONCE = 6;
+
+/** What was rated, the newest first, each with a way back. */
+export function Ratings() {
+  const words = useWords();
+  const say = useSay();
+  const { data = [] } = ledgerApi.useRatingsQuery();
+  const [undo] = ledgerApi.useUndoRatingMutation();
+  const [all, setAll] = useState(false);
+  if (data.length === 0) return null;
+  const takeBack = async ({ id, foodName }: Rating) => {
+    const body = { id: uuidv7(), at: new Date().toISOString() };
+    const done = await undo({ params: { id }, body });
+    if (done.error) say((done.error as Problem).detail, { tone: 'fault' });
+    else say(`The rating of ${foodName} is taken back.`);
+  };
+  const shown = all ? data : data.slice(0, AT_ONCE);
+  return (
+    <View style={{ gap: 8 }}>
+      <Text look="subtitle">As it was rated</Text>
+      <Card label="Ratings">
+        {shown.map((rating, at) => (
+          <ListRow
+            key={rating.id}
+            first={at === 0}
+            title={`${rating.foodName}: ${[
+              rating.colour && sayRating('colour', rating.colour),
+              rating.growth && sayRating('growth', rating.growth),
+            ]
+              .filter(Boolean)
+              .join(', ')}`}
+            detail={[rating.groupName, words.day(rating.day), rating.hand, rating.note]
+              .filter(Boolean)
+              .join(' · ')}
+            trail={
+              <Button
+                look="bare"
+                label="Take back"
+                spoken={`Take back: ${rating.foodName}, ${rating.groupName}`}
+                onPress={() => void takeBack(rating)}
+              />
+            }
+          />
+        ))}
+      </Card>
+      {data.length > shown.length ? (
+        <Button look="bare" label={`Show all ${data.length}`} onPress={() => setAll(true)} />
+      ) : null}
+    </View>
+  );
+}

@@ -1,0 +1,123 @@
+import type { Account } from '@open-larder/contract';
+import { sayGrams } from '@open-larder/core/food';
+import { sayNumber } from '@open-larder/core/units';
+import { sayCause } from '../group/words';
+import type { Words } from '../store';
+
+export type GroupAccount = Account['groups'][number];
+type TankAccount = Account['tanks'][number];
+type FoodAccount = Account['foods'][number];
+
+const percent = (share: number) => `${sayNumber(share * 100, 0)} %`;
+
+/** «10 → 7 fish; 2 cause unknown, 1 jumped out» */
+export function sayLosses({ began, ended, died, causes }: GroupAccount): string {
+  const there = began === ended ? `${ended} fish` : `${began} → ${ended} fish`;
+  const lost = causes.map(({ cause, count }) => `${count} ${sayCause(cause)}`).join(', ');
+  return died === 0 ? `${there}, none lost` : `${there}; lost: ${lost}`;
+}
+
+/** «2.1 → 2.6 cm, where its kind grows 0.4 cm; 1.2 % of its mass a day» */
+export function sayGrowth(
+  { first, last, usualCm, growthPerDay }: GroupAccount,
+  words: Words,
+): string {
+  if (!first) return 'not measured';
+  if (!last || growthPerDay === null) return `${words.say('length', first.cm)}, measured once`;
+  const kind = usualCm === null ? '' : `; its kind grows ${words.say('length', usualCm)}`;
+  return `${words.say('length', first.cm)} → ${words.say('length', last.cm)}${kind}; ${sayNumber(growthPerDay, 2)} % of its mass a day`;
+}
+
+/** «ate 12 g for 0.40; 1.8 g dry food to a gram gained» */
+export function sayEaten({ eatenG, costMinor, conversion }: GroupAccount, words: Words): string {
+  const cost = costMinor === null ? '' : ` for ${words.money(costMinor)}`;
+  const gain =
+    conversion === null ? '' : `; ${sayNumber(conversion, 1)} g dry food to a gram gained`;
+  return eatenG > 0 ? `ate ${sayGrams(eatenG)}${cost}${gain}` : 'nothing was logged for them';
+}
+
+/** «of such 93 % live through thirty days (76 to 99 %)»; null where none was lost. */
+export function sayLiving({ died, over30 }: GroupAccount): string | null {
+  if (died === 0 || over30 === null) return null;
+  return `of such ${percent(over30.share)} live through thirty days (${sayNumber(over30.low * 100, 0)} to ${percent(over30.high)})`;
+}
+
+export function sayWater(
+  { nitrate, capMgL, tests, changes, litres }: TankAccount,
+  words: Words,
+): string[] {
+  const changed =
+    changes === 0
+      ? 'no change of water was logged'
+      : `${changes} change${changes === 1 ? '' : 's'} of water${litres === null ? '' : `, ${words.say('volume', litres)} in all`}`;
+  const tested = nitrate
+    ? `nitrate ${sayNumber(nitrate.mean, 0)} mg/L in the mean of ${nitrate.n}, ${sayNumber(nitrate.max, 0)} at the highest${
+        capMgL !== null && nitrate.max > capMgL ? `: over the ${capMgL} that they stand` : ''
+      }`
+    : tests === 0
+      ? 'not tested'
+      : 'nitrate not tested';
+  return [changed, tested];
+}
+
+const RATED = {
+  colour: { better: 'brighter', same: 'colour as before', worse: 'duller' },
+  growth: { better: 'faster growth', same: 'growth as before', worse: 'slower growth' },
+} as const;
+
+/** «brighter 2 times, faster growth once»; null where nobody rated it. */
+export function sayRated(row: Pick<FoodAccount, 'colour' | 'growth'>): string | null {
+  const times = (count: number) => (count === 1 ? 'once' : `${count} times`);
+  const said = (['colour', 'growth'] as const).flatMap((what) =>
+    (['better', 'same', 'worse'] as const)
+      .filter((how) => row[what][how] > 0)
+      .map((how) => `${RATED[what][how]} ${times(row[what][how])}`),
+  );
+  return said.length > 0 ? said.join(', ') : null;
+}
+
+export const sayRating = (of: 'colour' | 'growth', how: 'better' | 'same' | 'worse'): string =>
+  RATED[of][how];
+
+/** Losses of all groups together by cause, the most first. */
+export function lossesOf(groups: readonly GroupAccount[]): { says: string; count: number }[] {
+  const sums = new Map<string, number>();
+  for (const { cause, count } of groups.flatMap(({ causes }) => causes)) {
+    sums.set(sayCause(cause), (sums.get(sayCause(cause)) ?? 0) + count);
+  }
+  return [...sums].map(([says, count]) => ({ says, count })).sort((a, b) => b.count - a.count);
+}
+
+/** Figures of groups, or of one group in several spans, beside each other: a row a figure. */
+export function figuresOf(
+  columns: readonly (GroupAccount | undefined)[],
+  words: Words,
+): { title: string; values: string[] }[] {
+  const none = '–';
+  const row = (title: string, say: (one: GroupAccount) => string | null) => ({
+    title,
+    values: columns.map((one) => (one && say(one)) ?? none),
+  });
+  return [
+    row('Fish', ({ began, ended }) => `${began} → ${ended}`),
+    row('Lost', ({ died }) => String(died)),
+    row('Live through 30 days', ({ over30 }) => over30 && percent(over30.share)),
+    row('Mean length', ({ first, last }) => {
+      const shown = last ?? first;
+      return shown && words.say('length', shown.cm);
+    }),
+    row('Growth a day', ({ growthPerDay }) =>
+      growthPerDay === null ? null : `${sayNumber(growthPerDay, 2)} %`,
+    ),
+    row('Against its kind', ({ first, last, usualCm }) =>
+      first && last && usualCm !== null && usualCm > 0.01
+        ? percent((last.cm - first.cm) / usualCm)
+        : null,
+    ),
+    row('Eaten', ({ eatenG }) => sayGrams(eatenG)),
+    row('Food to a gram', ({ conversion }) =>
+      conversion === null ? null : `${sayNumber(conversion, 1)} g`,
+    ),
+    row('Cost', ({ costMinor }) => (costMinor === null ? null : words.money(costMinor))),
+  ];
+}

@@ -1,5 +1,0 @@
-import { RecordsScreen } from '../records/RecordsScreen';
-
-export default function RecordsRoute() {
-  return <RecordsScreen />;
-}

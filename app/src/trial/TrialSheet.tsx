@@ -1,0 +1,257 @@
+import type { Group, Problem } from '@open-larder/contract';
+import { usualLength } from '@open-larder/core/growth';
+import { addDays } from '@open-larder/core/round';
+import { dealt, fishByWeeks } from '@open-larder/core/trial';
+import { sayNumber } from '@open-larder/core/units';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { v7 as uuidv7 } from 'uuid';
+import { useNow, useWords, type HouseData } from '../store';
+import { ledgerApi } from '../store/ledgerApi';
+import {
+  Button,
+  Card,
+  Choice,
+  DateField,
+  Disclosure,
+  Field,
+  faultsOf,
+  ListRow,
+  Picker,
+  Sheet,
+  Stepper,
+  Text,
+  useSay,
+  type Faults,
+} from '../ui';
+import { sayNeeded } from './words';
+
+const WEEKS = [2, 4, 6, 8, 12, 16];
+/** Between fish of one clutch that nobody measured. Assumption. */
+const USUAL_CV = 0.12;
+
+/** Plan a trial: what is asked, how many fish it takes, and which fish go where. */
+export function TrialSheet({ data, onClose }: { data: HouseData; onClose: () => void }) {
+  const say = useSay();
+  const now = useNow();
+  const [create, { isLoading }] = ledgerApi.useCreateTrialMutation();
+  const groups = data.groups.filter(({ archived }) => !archived);
+  const [kind, setKind] = useState<'siblings' | 'tank'>('siblings');
+  const [name, setName] = useState('');
+  const [groupId, setGroup] = useState('');
+  const [otherId, setOther] = useState('');
+  const [from, setFrom] = useState<string | null>(now.day);
+  const [changedOn, setChanged] = useState<string | null>(addDays(now.day, 28));
+  const [weeks, setWeeks] = useState(8);
+  const [difference, setDifference] = useState(0.3);
+  const [tubsEach, setTubs] = useState(1);
+  const [note, setNote] = useState('');
+  const [faults, setFaults] = useState<Faults>({});
+  const [id] = useState(() => uuidv7());
+  const group = groups.find((one) => one.id === groupId);
+  const siblings = groups.filter(
+    (one) => one.id !== groupId && (!group || one.speciesKey === group.speciesKey),
+  );
+  const save = async () => {
+    const body = {
+      id,
+      name,
+      kind,
+      groupId,
+      otherGroupId: kind === 'siblings' ? otherId || null : null,
+      from: from ?? '',
+      changedOn: kind === 'tank' ? changedOn : null,
+      weeks,
+      difference,
+      tubsEach: kind === 'siblings' ? tubsEach : 1,
+      note,
+    };
+    const done = await create({ body });
+    if (done.error) {
+      const problem = done.error as Problem;
+      setFaults(faultsOf(problem));
+      if (!problem.errors) say(problem.detail, { tone: 'fault' });
+      return;
+    }
+    say(`${name}: the trial is planned. Measure a few of each side now.`);
+    onClose();
+  };
+  return (
+    <Sheet title="Plan a trial" open onClose={onClose}>
+      <Choice
+        label="How"
+        value={kind}
+        onChange={setKind}
+        options={[
+          { value: 'siblings', label: 'two tubs of siblings' },
+          { value: 'tank', label: 'one tank, before and after' },
+        ]}
+        hint={
+          kind === 'siblings'
+            ? 'Surest: the same clutch, the same water, one diet each.'
+            : 'Less sure: warmth and season change too. Growth is set against what is usual at each size.'
+        }
+      />
+      <Field
+        label="What is asked"
+        value={name}
+        onChange={setName}
+        placeholder="Worms against flake"
+        fault={faults.name}
+      />
+      <Picker
+        label={kind === 'siblings' ? 'One side, on the old diet' : 'Which fish'}
+        value={groupId}
+        onChange={setGroup}
+        placeholder="Choose a group"
+        picks={groups.map((one) => ({ value: one.id, title: one.name, detail: where(data, one) }))}
+        fault={faults.groupId}
+      />
+      {kind === 'siblings' ? (
+        <Picker
+          label="The other, on the new diet"
+          value={otherId}
+          onChange={setOther}
+          placeholder="Choose a group"
+          hint="No second tub yet? Deal them below, then split the group on its page."
+          picks={siblings.map((one) => ({
+            value: one.id,
+            title: one.name,
+            detail: where(data, one),
+          }))}
+          fault={faults.otherGroupId}
+        />
+      ) : null}
+      <DateField label="From" value={from} onChange={setFrom} fault={faults.from} />
+      {kind === 'tank' ? (
+        <DateField
+          label="The diet changes on"
+          value={changedOn}
+          onChange={setChanged}
+          fault={faults.changedOn}
+        />
+      ) : null}
+      <Stepper label="Weeks" value={weeks} step={1} min={1} max={52} onChange={setWeeks} />
+      <Stepper
+        label="Difference in growth that is worth seeing"
+        value={Math.round(difference * 100)}
+        step={5}
+        min={5}
+        max={200}
+        say={(value) => `${value} %`}
+        onChange={(value) => setDifference(value / 100)}
+        fault={faults.difference}
+      />
+      {kind === 'siblings' ? (
+        <Stepper
+          label="Tubs on each side"
+          value={tubsEach}
+          step={1}
+          min={1}
+          max={20}
+          onChange={setTubs}
+          hint="Fish of one tub share its luck: two tubs tell more than twice the fish in one."
+        />
+      ) : null}
+      {group ? (
+        <Needed {...{ group, data, weeks, difference, tubsEach }} />
+      ) : (
+        <Text tone="quiet">Choose the fish, and how many it takes stands here.</Text>
+      )}
+      {kind === 'siblings' && group ? <Deal group={group} /> : null}
+      <Field label="Note" value={note} onChange={setNote} fault={faults.note} />
+      <Button
+        look="primary"
+        label="Plan it"
+        disabled={isLoading || name.trim() === '' || groupId === ''}
+        onPress={() => void save()}
+      />
+    </Sheet>
+  );
+}
+
+const where = (data: HouseData, { tankId, size }: Group) =>
+  `${size.total} fish, ${data.tanks.find(({ id }) => id === tankId)?.name ?? ''}`;
+
+/** How many fish and weeks show the difference four times in five. */
+function Needed({
+  group,
+  data,
+  weeks,
+  difference,
+  tubsEach,
+}: {
+  group: Group;
+  data: HouseData;
+  weeks: number;
+  difference: number;
+  tubsEach: number;
+}) {
+  const words = useWords();
+  const species = data.species.get(group.speciesKey);
+  const tempC = data.tanks.find(({ id }) => id === group.tankId)?.tempC ?? 25;
+  if (!species) return null;
+  const lengthCm = group.lengthCm ?? species.adultLengthCm / 3;
+  const growsCm = usualLength(species, tempC, lengthCm, 7) - lengthCm;
+  const rows = fishByWeeks(
+    { lengthCm, cv: USUAL_CV, growsCm, difference },
+    [...new Set([...WEEKS, weeks])].sort((a, b) => a - b),
+    tubsEach,
+  );
+  return (
+    <View style={{ gap: 4 }}>
+      <Text look="strong">What it takes</Text>
+      <Card label="What it takes">
+        {rows.map((row, at) => (
+          <ListRow
+            key={row.weeks}
+            first={at === 0}
+            selected={row.weeks === weeks}
+            title={`After ${row.weeks} weeks`}
+            trail={
+              <Text look={row.weeks === weeks ? 'strong' : 'body'}>
+                {row.each === null ? 'cannot be seen' : `${row.each} on each side`}
+              </Text>
+            }
+          />
+        ))}
+      </Card>
+      <Text look="small" tone="quiet">
+        {`To see ${sayNumber(difference * 100, 0)} % four times in five: ${sayNeeded(rows.find((row) => row.weeks === weeks)!)}. From ${words.say('length', lengthCm)}, where its kind grows ${words.say('length', growsCm)} in a week, and fish that differ by 12 %; once both sides are measured, by as much as they do.`}
+      </Text>
+    </View>
+  );
+}
+
+/** Fish dealt by chance: which goes where, in the order in which they are caught. */
+function Deal({ group }: { group: Group }) {
+  const [seed, setSeed] = useState(1);
+  const count = Math.min(200, group.size.total);
+  const sides = useMemo(
+    () =>
+      count >= 4
+        ? dealt(
+            Array.from({ length: count }, () => null),
+            seed,
+          )
+        : null,
+    [count, seed],
+  );
+  if (!sides) return null;
+  const away = sides.flatMap((side, at) => (side === 'b' ? [at + 1] : []));
+  return (
+    <Disclosure title="Deal them by chance">
+      <Text>
+        {`Catch all ${count}, one by one, without choosing. ${sides.length - away.length} stay; these ${away.length} go to the other tub, by the order in which they are caught:`}
+      </Text>
+      <Text look="strong">{away.join(', ')}</Text>
+      <Text look="small" tone="quiet">
+        Which tub gets the new diet is chance too: throw a coin. Those that are caught first are the
+        bold ones, so that choosing by hand makes two sides that differ from the start.
+      </Text>
+      <View style={{ alignItems: 'flex-start' }}>
+        <Button look="bare" label="Deal anew" onPress={() => setSeed(seed + 1)} />
+      </View>
+    </Disclosure>
+  );
+}

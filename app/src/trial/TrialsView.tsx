@@ -1,0 +1,150 @@
+import type { Problem, TrialRow } from '@open-larder/contract';
+import { sayNumber } from '@open-larder/core/units';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useHouse, useNow, useWords } from '../store';
+import { ledgerApi } from '../store/ledgerApi';
+import { Button, Card, Empty, Fault, ListRow, Skeleton, Text, useSay } from '../ui';
+import { sayDoubts, sayNeeded, sayResult } from './words';
+import { TrialSheet } from './TrialSheet';
+
+/** Trials of diets: what is asked, what it takes, and what came of it so far. */
+export function TrialsView() {
+  const house = useHouse();
+  const { data, error, refetch } = ledgerApi.useTrialsQuery(undefined, {
+    refetchOnMountOrArgChange: true,
+  });
+  const [planning, setPlanning] = useState(false);
+  const trials = (data ?? [])
+    .filter(({ archived }) => !archived)
+    .sort((a, b) => (a.from < b.from ? 1 : -1));
+  return (
+    <View style={{ gap: 16, maxWidth: 820 }}>
+      <View style={{ alignItems: 'flex-start' }}>
+        <Button
+          look="primary"
+          label="Plan a trial"
+          disabled={!house.data}
+          onPress={() => setPlanning(true)}
+        />
+      </View>
+      {error ? (
+        <Fault problem={error as Problem} onRetry={() => void refetch()} />
+      ) : !data ? (
+        <Skeleton rows={2} height={140} />
+      ) : trials.length === 0 ? (
+        <Empty
+          title="No trial yet"
+          text="Two tubs of siblings on two diets, or one tank before and after: how many fish it takes to see a difference, and whether there is one, stands here."
+        />
+      ) : (
+        trials.map((trial) => <TrialCard key={trial.id} trial={trial} />)
+      )}
+      {planning && house.data ? (
+        <TrialSheet data={house.data} onClose={() => setPlanning(false)} />
+      ) : null}
+    </View>
+  );
+}
+
+function TrialCard({ trial }: { trial: TrialRow }) {
+  const words = useWords();
+  const router = useRouter();
+  const now = useNow();
+  const say = useSay();
+  const [edit] = ledgerApi.useEditTrialMutation();
+  const { stand, name, kind, groupName, otherGroupName, endedOn } = trial;
+  const change = async (
+    over: Partial<Pick<TrialRow, 'endedOn' | 'archived'>>,
+    says: string,
+    back: Partial<Pick<TrialRow, 'endedOn' | 'archived'>>,
+    version = trial.version,
+  ): Promise<void> => {
+    const { from, changedOn, weeks, difference, tubsEach, note, archived } = trial;
+    const as = { name, from, changedOn, weeks, difference, tubsEach, note, endedOn, archived };
+    const done = await edit({ params: { id: trial.id }, body: { ...as, version, ...over } });
+    if (done.error) {
+      say((done.error as Problem).detail, { tone: 'fault' });
+      return;
+    }
+    const { version: next } = done.data as TrialRow;
+    say(says, { undo: () => void change(back, `${name} goes on as it was.`, over, next) });
+  };
+  const needed = stand?.needed.find((one) => one.weeks === trial.weeks);
+  return (
+    <Card label={`Trial: ${name}`}>
+      <View style={{ padding: 12, gap: 8 }}>
+        <Text look="subtitle">{name}</Text>
+        <Text look="small" tone="quiet">
+          {[
+            kind === 'siblings' ? `${groupName} against ${otherGroupName}` : groupName,
+            `from ${words.day(trial.from)}`,
+            trial.changedOn === null ? null : `diet changed ${words.day(trial.changedOn)}`,
+            endedOn === null
+              ? stand
+                ? `week ${Math.floor(stand.weeksDone) + 1} of ${trial.weeks}`
+                : null
+              : `ended ${words.day(endedOn)}`,
+          ]
+            .filter(Boolean)
+            .join(' · ')}
+        </Text>
+        {stand ? (
+          <>
+            <Text look="strong">{sayResult(trial, stand, words)}</Text>
+            {sayDoubts(trial, stand).map((line) => (
+              <Text key={line} tone="due">
+                {line}
+              </Text>
+            ))}
+            {needed ? (
+              <Text look="small" tone="quiet">
+                {`To see ${sayNumber(trial.difference * 100, 0)} % four times in five: ${sayNeeded(needed)}. Fish differ by ${sayNumber(stand.basis.cv * 100, 0)} %${stand.basis.cvMeasured ? ', as measured' : ', assumed'}.`}
+              </Text>
+            ) : null}
+          </>
+        ) : (
+          <Text>Its fish are no longer kept.</Text>
+        )}
+      </View>
+      {(stand?.sides ?? []).map(({ begin, last, count }, at) => (
+        <ListRow
+          key={at}
+          title={at === 0 ? groupName : (otherGroupName ?? '')}
+          detail={[
+            `${count} fish`,
+            begin
+              ? `${words.say('length', begin.mean)} of ${begin.n} at the beginning`
+              : 'not measured at the beginning',
+            last
+              ? `${words.say('length', last.mean)} of ${last.n} on ${words.day(last.day)}`
+              : 'not measured since',
+          ].join(' · ')}
+          onPress={() =>
+            router.push(`/groups/${at === 0 ? trial.groupId : trial.otherGroupId}/growth`)
+          }
+        />
+      ))}
+      <View style={{ padding: 12, flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+        {endedOn === null ? (
+          <Button
+            label="End it"
+            spoken={`End the trial ${name}`}
+            onPress={() =>
+              void change({ endedOn: now.day }, `${name} is ended.`, { endedOn: null })
+            }
+          />
+        ) : null}
+        <Button
+          look="bare"
+          label="Put away"
+          spoken={`Put the trial ${name} away`}
+          onPress={() =>
+            void change({ archived: true }, `${name} is put away.`, { archived: false })
+          }
+        />
+      </View>
+    </Card>
+  );
+}

@@ -1,0 +1,77 @@
+import type { TrialRow } from '@open-larder/contract';
+import type { TrialRefusal, TrialStand } from '@open-larder/core/trial';
+import { sayNumber } from '@open-larder/core/units';
+import type { Words } from '../store';
+
+const REFUSED: Record<TrialRefusal | 'unmeasured', string> = {
+  unmeasured: 'Nothing can be said yet: measure a few of each side on one day.',
+  tooFew:
+    'No conclusion: of one side fewer than three were measured, and how they differ is not known.',
+  again: 'No conclusion: the same fish were measured again and again. Measure different ones.',
+  unequal:
+    'No conclusion: one side was measured more than twice as often as the other. Measure as many of each.',
+};
+
+const percent = (share: number) => `${sayNumber(share * 100, 0)} %`;
+
+/** «The second are longer by 0.3 cm (0.1 to 0.5), 14 %; of two alike it would come so 1 time in 100.» */
+export function sayResult(
+  { kind, groupName, otherGroupName }: TrialRow,
+  stand: TrialStand,
+  words: Words,
+): string {
+  const { result } = stand;
+  if ('refused' in result) {
+    return result.refused === 'unmeasured' && kind === 'tank'
+      ? 'Nothing can be said yet: measure a few at the beginning, at the change and at the end.'
+      : REFUSED[result.refused];
+  }
+  const { difference, low, high, share, says, chance } = result;
+  const odds = sayChance(chance);
+  if (kind === 'tank') {
+    const times = (of: number) => `${sayNumber(of, 2)} times the usual`;
+    const { before, after } = result as unknown as { before: number; after: number };
+    const grew = `They grew ${times(before)} for their size before, ${times(after)} after`;
+    return says === 'none'
+      ? `No conclusion: ${grew.charAt(0).toLowerCase()}${grew.slice(1)}, and so much comes by chance (${sayNumber(low, 2)} to ${sayNumber(high, 2)} is likely).`
+      : `${grew}: ${says}, by ${sayNumber(low, 2)} to ${sayNumber(high, 2)}. ${odds}`;
+  }
+  const length = (cm: number) => words.say('length', cm);
+  const { fromBase } = words.scale('length');
+  const range = `${sayNumber(fromBase(low), 2)} to ${sayNumber(fromBase(high), 2)}`;
+  return says === 'none'
+    ? `No conclusion: ${otherGroupName} differ from ${groupName} by ${length(difference)}, likely ${range}: it may be more, it may be less.`
+    : `${otherGroupName} are ${says === 'more' ? 'longer' : 'shorter'} than ${groupName} by ${length(Math.abs(difference))} (${range}), ${percent(Math.abs(share))}. ${odds}`;
+}
+
+const sayChance = (chance: number): string =>
+  chance < 0.001
+    ? 'Of two alike it would hardly ever come so.'
+    : `Of two alike it would come so ${sayNumber(chance * 100, chance < 0.01 ? 1 : 0)} times in a hundred.`;
+
+/** «8 weeks: 24 on each side» */
+export const sayNeeded = ({ weeks, each }: TrialStand['needed'][number]): string =>
+  each === null
+    ? 'no number of fish shows it'
+    : `${each} on each side, for ${sayNumber(weeks, 0)} weeks`;
+
+/** What speaks against trusting it, if anything. */
+export function sayDoubts({ kind, weeks }: TrialRow, stand: TrialStand): string[] {
+  const { sides, apart, enough, needed } = stand;
+  const each = needed.find((one) => one.weeks === weeks)?.each ?? null;
+  const [a, b] = sides;
+  return [
+    each === null
+      ? 'So small a difference cannot be seen in that time: wait longer, or look for a greater one.'
+      : null,
+    enough === false && each !== null
+      ? `Fewer were measured than the ${each} on each side that show such a difference four times in five.`
+      : null,
+    apart
+      ? 'The sides differed before it began: what differs at the end may come from there.'
+      : null,
+    kind === 'siblings' && a && b && Math.max(a.count, b.count) > 1.2 * Math.min(a.count, b.count)
+      ? `${a.count} against ${b.count} fish: those with more room grow better by that alone.`
+      : null,
+  ].filter((line) => line !== null);
+}
