@@ -5,7 +5,7 @@ import { View } from 'react-native';
 import { GrowthCurve } from '../draw/GrowthCurve';
 import { useHouse, useNow, useWords, type HouseData } from '../store';
 import { ledgerApi } from '../store/ledgerApi';
-import { Button, Card, Choice, Choices, Empty, Fault, Picker, Screen, Skeleton, Text } from '../ui';
+import { Button, Card, Choice, Empty, Fault, Picker, Screen, Skeleton, Text } from '../ui';
 import { startGrowth, type GrowthWorker } from '../workers/growth';
 import type { Fitted } from '../workers/growthWork';
 import { useWork } from '../workers/useWork';
@@ -54,7 +54,13 @@ export function CompareScreen() {
   );
 }
 
-const kept = (data: HouseData) => data.groups.filter(({ archived }) => !archived);
+/** Those that are kept, in walking order. */
+const kept = (data: HouseData) => {
+  const walk = new Map(data.tanks.map(({ id, walkOrder }) => [id, walkOrder]));
+  return data.groups
+    .filter(({ archived }) => !archived)
+    .sort((a, b) => (walk.get(a.tankId) ?? 0) - (walk.get(b.tankId) ?? 0));
+};
 
 function Groups({ data }: { data: HouseData }) {
   const now = useNow();
@@ -64,18 +70,40 @@ function Groups({ data }: { data: HouseData }) {
   const [ids, setIds] = useState<string[]>(() => groups.slice(0, 2).map(({ id }) => id));
   const span = { from: addDays(now.day, 1 - days), to: now.day };
   const { data: account, error, refetch } = ledgerApi.useAccountQuery(span);
-  const chosen = groups.filter(({ id }) => ids.includes(id));
+  const chosen = ids.flatMap((id) => groups.find((group) => group.id === id) ?? []);
   return (
     <View style={{ gap: 16 }}>
-      <Choices
-        label="Which"
-        hint={`two to ${MOST} of them`}
-        value={ids}
-        onChange={(next) => {
-          if (next.length <= MOST) setIds(next);
-        }}
-        options={groups.map(({ id, name }) => ({ value: id, label: name }))}
-      />
+      {ids.map((id, at) => (
+        <View key={at} style={{ flexDirection: 'row', alignItems: 'flex-end', gap: 8 }}>
+          <View style={{ flex: 1 }}>
+            <Picker
+              label={at === 0 ? 'These' : 'Beside'}
+              value={id}
+              onChange={(next) => setIds(ids.map((one, index) => (index === at ? next : one)))}
+              picks={groups
+                .filter((one) => one.id === id || !ids.includes(one.id))
+                .map(({ id: value, name }) => ({ value, title: name }))}
+            />
+          </View>
+          {ids.length > 2 ? (
+            <Button
+              look="bare"
+              label="Leave out"
+              spoken={`Leave out ${groups.find((one) => one.id === id)?.name ?? ''}`}
+              onPress={() => setIds(ids.filter((one) => one !== id))}
+            />
+          ) : null}
+        </View>
+      ))}
+      {ids.length < Math.min(MOST, groups.length) ? (
+        <View style={{ alignItems: 'flex-start' }}>
+          <Button
+            look="bare"
+            label="One more"
+            onPress={() => setIds([...ids, groups.find(({ id }) => !ids.includes(id))!.id])}
+          />
+        </View>
+      ) : null}
       <Choice
         label="Days back"
         value={days}
@@ -207,8 +235,8 @@ function BatchesOf({ speciesKey, data }: { speciesKey: string; data: HouseData }
   if (batches.length < 2) {
     return (
       <Empty
-        title="Fewer than two were measured"
-        text="Measure a few of each batch, and how they grew stands beside each other here."
+        title="Fewer than two were measured twice"
+        text="Measure a few of each batch now and then, and how they grew stands beside each other here."
       />
     );
   }

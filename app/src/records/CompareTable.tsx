@@ -47,6 +47,6 @@ const useStyles = themed((c) => ({
   table: { padding: 12 },
   row: { flexDirection: 'row', alignItems: 'center', gap: 12, minHeight: 40 },
   ruled: { borderTopWidth: 1, borderColor: c.rule },
-  title: { width: 120 },
-  cell: { width: 104 },
+  title: { width: 100 },
+  cell: { width: 92 },
 }));

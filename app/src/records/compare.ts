@@ -6,7 +6,7 @@ import { measuredOf } from '../growth/useGrowth';
 import type { Words } from '../store';
 import type { Batch, Fitted } from '../workers/growthWork';
 
-/** Quarters of a year of the calendar, the newest last. */
+/** Quarters of a year of the calendar, the newest first. */
 export function seasonsTo(today: string, count = 4): { from: string; to: string; name: string }[] {
   const seasons: { from: string; to: string; name: string }[] = [];
   let [year, quarter] = [
@@ -20,7 +20,7 @@ export function seasonsTo(today: string, count = 4): { from: string; to: string;
         ? `${year + 1}-01-01`
         : `${year}-${String(quarter * 3 + 4).padStart(2, '0')}-01`;
     const to = addDays(next, -1);
-    seasons.unshift({ from, to: to > today ? today : to, name: `${QUARTERS[quarter]} ${year}` });
+    seasons.push({ from, to: to > today ? today : to, name: `${QUARTERS[quarter]} ${year}` });
     [year, quarter] = quarter === 0 ? [year - 1, 3] : [year, quarter - 1];
   }
   return seasons;
@@ -28,13 +28,14 @@ export function seasonsTo(today: string, count = 4): { from: string; to: string;
 
 const QUARTERS = ['Jan to Mar', 'Apr to Jun', 'Jul to Sep', 'Oct to Dec'];
 
-/** A batch as it was measured, from its first measurement on; null where nobody measured it. */
+/** A batch as it was measured. */
 export interface Measured extends Batch {
   name: string;
   /** The day of its first measurement. */
   first: string;
 }
 
+/** From its first measurement on; null where it was not measured on two days: then nothing grew. */
 export function batchOf(
   { id, name }: { id: string; name: string },
   events: readonly LifeEventRow[],
@@ -45,7 +46,7 @@ export function batchOf(
     sample: sampleOf(values),
   }));
   const first = samples[0]?.day;
-  if (first === undefined) return null;
+  if (first === undefined || samples.length < 2) return null;
   return {
     id,
     name,

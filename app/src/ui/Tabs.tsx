@@ -1,3 +1,4 @@
+import { useRef } from 'react';
 import { Pressable, ScrollView } from 'react-native';
 import { SIZES, themed } from '../theme';
 import { Text } from './Text';
@@ -9,11 +10,16 @@ interface Props<V> {
   onChange: (value: V) => void;
 }
 
+/** So much of the tab before is in sight too. */
+const BESIDE = 48;
+
 /** A row of views of the same thing; scrolls sideways where it is long. */
 export function Tabs<V extends string>({ label, value, tabs, onChange }: Props<V>) {
   const styles = useStyles();
+  const strip = useRef<ScrollView>(null);
   return (
     <ScrollView
+      ref={strip}
       horizontal
       showsHorizontalScrollIndicator={false}
       contentContainerStyle={styles.row}
@@ -27,6 +33,10 @@ export function Tabs<V extends string>({ label, value, tabs, onChange }: Props<V
           role="tab"
           aria-selected={tab.value === value}
           onPress={() => onChange(tab.value)}
+          // The one that is looked at is in sight, wherever it stands.
+          onLayout={({ nativeEvent: { layout } }) => {
+            if (tab.value === value) strip.current?.scrollTo({ x: Math.max(0, layout.x - BESIDE) });
+          }}
           style={[styles.tab, tab.value === value && styles.on]}
         >
           <Text look={tab.value === value ? 'strong' : 'body'}>{tab.label}</Text>

@@ -1,6 +1,6 @@
 import type { Account, Rating, Served, Tank, WaterEventRow } from '@open-larder/contract';
 import { RATED } from '@open-larder/contract';
-import { daysBetween, isSize } from '@open-larder/core';
+import { daysBetween, isSize, stateOn } from '@open-larder/core';
 import {
   foodConversion,
   standOfGrowth,
@@ -63,8 +63,10 @@ const sampleOf = (sample: DaySample | undefined) =>
 function groupsIn(household: Household, { from, to }: Span, rows: Rows): Account['groups'] {
   const tanks = new Map(household.tanks.map((tank) => [tank.id, tank]));
   const foods = new Map(household.foods.map((food) => [food.id, food]));
-  const groups = groupsOn(household.history, to);
-  const before = new Map(groupsOn(household.history, from).map((group) => [group.id, group]));
+  const walk = (tankId: string) => tanks.get(tankId)?.walkOrder ?? Infinity;
+  const groups = [...groupsOn(household.history, to)].sort(
+    (a, b) => walk(a.tankId) - walk(b.tankId) || (a.name < b.name ? -1 : 1),
+  );
   const lives = new Map(household.history.lives.map((life) => [life.row.id, life]));
   return groups.flatMap((group) => {
     const tank = tanks.get(group.tankId);
@@ -72,7 +74,10 @@ function groupsIn(household: Household, { from, to }: Span, rows: Rows): Account
     const life = lives.get(group.id);
     if (!tank || !species || !life) return [];
     const own = rows.filter(({ groupId }) => groupId === group.id);
-    const began = before.get(group.id)?.size.total ?? 0;
+    // Of those that came within the span, on the day on which they came.
+    const came = life.events.find(({ kind }) => kind === 'moved')?.day ?? from;
+    const since = came > from ? came : from;
+    const began = stateOn(life.events, since)?.size.total ?? 0;
     const { died, causes, over30, fishDays } = survivalOf(life.events.filter(isSize), from, to);
     // Those that were gone before are no part of it.
     if (fishDays === 0 && own.length === 0) return [];
@@ -96,7 +101,7 @@ function groupsIn(household: Household, { from, to }: Span, rows: Rows): Account
       ),
     );
     // What they gained against all that they ate: only where both tell of the same days.
-    const covers = days > 0 && daysBetween(from, to) <= days * 1.5;
+    const covers = days > 0 && daysBetween(since, to) <= days * 1.5;
     const gainedG =
       first && last ? (last.massG - first.massG) * ((began + group.size.total) / 2 || 1) : 0;
     return [
@@ -136,7 +141,8 @@ function tanksIn(
   events: readonly WaterEventRow[],
 ): Account['tanks'] {
   const { groups } = household.on(to);
-  return household.tanksOn(to).flatMap((tank: Tank) => {
+  const walked = [...household.tanksOn(to)].sort((a, b) => a.walkOrder - b.walkOrder);
+  return walked.flatMap((tank: Tank) => {
     const own = events.filter(({ tankId }) => tankId === tank.id);
     const fed = rows.filter(({ tankId }) => tankId === tank.id);
     if (tank.archived && own.length === 0 && fed.length === 0) return [];

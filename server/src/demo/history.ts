@@ -28,6 +28,7 @@ import type { Chance } from './chance';
 import { tellBroods } from './broods';
 import { makeKitchen } from './kitchen';
 import { lookedLately, seenLately } from './seen';
+import { tellLedger } from './ledger';
 import { tellWater } from './water';
 import { LIVE_FOODS, liveShelf } from './vessels';
 import {
@@ -139,6 +140,11 @@ export async function tellHistory(scope: Scope, catalogue: Catalogue, told: Told
   await scope.insert('tank_plans', water.plans);
   await scope.insert('water_events', water.events);
   await scope.insert('group_events', measuredToo(groups, told, today));
+  const foodIds = new Map<string, string>(foods.map(({ key, food }) => [key, food.id]));
+  const ledger = tellLedger({ ...told, today, groups, foodIds });
+  await scope.insert('trials', ledger.trials);
+  await scope.insert('ratings', ledger.ratings);
+  await scope.insert('answers', ledger.answers);
 }
 
 /** More samples of some groups. */

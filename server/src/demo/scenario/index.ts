@@ -14,3 +14,4 @@ export { SHELF } from './shelf';
 export { VESSELS, type DemoVessel } from './vessels';
 export { WATER } from './water';
 export { TANKS, type DemoTank } from './tanks';
+export { LEDGER } from './ledger';

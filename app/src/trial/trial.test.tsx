@@ -1,0 +1,191 @@
+import type { TrialRow } from '@open-larder/contract';
+import { standOfTrial, type TrialStand } from '@open-larder/core/trial';
+import { fireEvent, screen, waitFor } from '@testing-library/react-native';
+import type { Words } from '../store';
+import { answers, group, species } from '../testing/house';
+import { sent, standIn } from '../testing/server';
+import { show } from '../testing/show';
+import { Toast } from '../ui';
+import { TrialsView } from './TrialsView';
+import { sayDoubts, sayNeeded, sayResult } from './words';
+
+jest.mock('expo-router', () => jest.requireActual('../testing/router'));
+
+const words = {
+  say: (_: string, cm: number) => `${cm.toFixed(2)} cm`,
+  scale: () => ({ unit: 'cm', fromBase: (cm: number) => cm }),
+} as unknown as Words;
+
+const at = (day: string, lengthsCm: number[]) => ({
+  day,
+  lengthsCm,
+  lengthCm: lengthsCm.reduce((sum, one) => sum + one, 0) / lengthsCm.length,
+  massG: null,
+});
+const around = (mean: number, n = 8) =>
+  Array.from({ length: n }, (_, index) => mean * (1 + ((index % 4) - 1.5) * 0.05));
+const side = (begin: number, end: number, count = 20, n = 8) => ({
+  species,
+  tempC: 25,
+  count,
+  measured: [at('2026-01-01', around(begin, n)), at('2026-02-26', around(end, n))],
+});
+const stand = (sides: ReturnType<typeof side>[], over: object = {}): TrialStand =>
+  standOfTrial({
+    from: '2026-01-01',
+    changedOn: null,
+    upTo: '2026-03-01',
+    weeks: 8,
+    difference: 0.5,
+    sides,
+    tubsEach: 1,
+    ...over,
+  });
+const trial = (over: Partial<TrialRow> = {}): TrialRow => ({
+  id: 'tr1',
+  name: 'Worms against flake',
+  kind: 'siblings',
+  groupId: 'g1',
+  groupName: 'On flake',
+  otherGroupId: 'g2',
+  otherGroupName: 'On worms',
+  from: '2026-01-01',
+  changedOn: null,
+  endedOn: null,
+  weeks: 8,
+  difference: 0.5,
+  tubsEach: 1,
+  note: '',
+  version: 1,
+  archived: false,
+  stand: stand([side(1.5, 2.4), side(1.5, 2.8)]),
+  ...over,
+});
+
+describe('what a trial showed, in words', () => {
+  it('a difference, with its interval and its chance', () => {
+    const one = trial();
+    expect(sayResult(one, one.stand!, words)).toMatch(
+      /^On worms are longer than On flake by 0\.40 cm \(0\.\d+ to 0\.\d+\), 17 %\. Of two alike it would/,
+    );
+  });
+
+  it('no conclusion where there is none, or where measuring does not allow one', () => {
+    expect(sayResult(trial(), stand([side(1.5, 2.4), side(1.5, 2.42)]), words)).toMatch(
+      /^No conclusion: .* it may be more, it may be less\.$/,
+    );
+    expect(sayResult(trial(), stand([side(1.5, 2.4, 20, 2), side(1.5, 3, 20, 2)]), words)).toMatch(
+      /^No conclusion: of one side fewer than three/,
+    );
+    expect(sayResult(trial(), stand([side(1.5, 2.4, 20, 9), side(1.5, 3, 20, 4)]), words)).toMatch(
+      /^No conclusion: one side was measured more than twice/,
+    );
+    const none = { ...side(1, 2), measured: [] };
+    expect(sayResult(trial(), stand([none, none]), words)).toMatch(/^Nothing can be said yet/);
+    expect(sayResult(trial({ kind: 'tank' }), stand([none, none]), words)).toMatch(/at the change/);
+  });
+
+  it('of one tank against what is usual at each size', () => {
+    const one = {
+      ...side(1, 2),
+      measured: [
+        at('2026-01-01', around(1.5)),
+        at('2026-01-29', around(1.7)),
+        at('2026-02-26', around(3.4)),
+      ],
+    };
+    const told = stand([one], { changedOn: '2026-01-29' });
+    expect(sayResult(trial({ kind: 'tank' }), told, words)).toMatch(
+      /^They grew .* times the usual for their size before, .* after: more, by/,
+    );
+  });
+
+  it('says what speaks against it', () => {
+    const apart = stand([side(1.2, 2.4), side(1.9, 2.8)], { difference: 0.02 });
+    const doubts = sayDoubts(trial(), apart);
+    expect(doubts).toContain(
+      'The sides differed before it began: what differs at the end may come from there.',
+    );
+    expect(doubts[0]).toMatch(/cannot be seen in that time/);
+    const crowded = stand([side(1.5, 2.4, 40), side(1.5, 2.8, 10)]);
+    expect(sayDoubts(trial(), crowded).at(-1)).toMatch(/^40 against 10 fish/);
+    expect(sayNeeded({ weeks: 8, each: null })).toBe('no number of fish shows it');
+    expect(sayNeeded({ weeks: 8, each: 24 })).toBe('24 on each side, for 8 weeks');
+  });
+});
+
+function open(items: TrialRow[]) {
+  const juvenile = { ...group, name: 'On flake', stage: 'juvenile', lengthCm: 1.5 };
+  const asked = standIn({
+    ...answers(),
+    'GET /api/groups': {
+      items: [juvenile, { ...juvenile, id: 'g2', name: 'On worms' }],
+      next: null,
+    },
+    'GET /api/trials': { items, next: null },
+    'POST /api/trials': ({ body }: { body: object }) => ({
+      status: 201,
+      body: { ...trial(), ...body },
+    }),
+    'PUT /api/trials/tr1': ({ body }: { body: { version: number } }) => ({
+      status: 200,
+      body: { ...trial(), ...body, version: body.version + 1 },
+    }),
+  });
+  show(
+    <>
+      <TrialsView />
+      <Toast />
+    </>,
+  );
+  return asked;
+}
+
+describe('trials', () => {
+  it('stand with their sides and their result; one that is ended can go on', async () => {
+    const asked = open([trial()]);
+    expect(await screen.findByText('Worms against flake')).toBeTruthy();
+    expect(screen.getByText(/On flake against On worms · from/)).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('End the trial Worms against flake'));
+    fireEvent.press(await screen.findByText('Undo'));
+    await waitFor(() => expect(sent(asked, 'PUT')).toHaveLength(2));
+    expect(sent(asked, 'PUT')).toMatchObject([
+      { version: 1, endedOn: expect.stringMatching(/^\d{4}-/) },
+      { version: 2, endedOn: null },
+    ]);
+  });
+
+  it('are put away', async () => {
+    const asked = open([trial(), trial({ id: 'tr2', name: 'Long ago', archived: true })]);
+    expect(await screen.findByText('Worms against flake')).toBeTruthy();
+    expect(screen.queryByText('Long ago')).toBeNull();
+    fireEvent.press(screen.getByLabelText('Put the trial Worms against flake away'));
+    await waitFor(() => expect(sent(asked, 'PUT')).toMatchObject([{ archived: true }]));
+  });
+
+  it('are planned with how many fish they take, dealt by chance', async () => {
+    const asked = open([]);
+    expect(await screen.findByText('No trial yet')).toBeTruthy();
+    await waitFor(() => expect(screen.getByText('Plan a trial')).toBeEnabled());
+    fireEvent.press(screen.getByText('Plan a trial'));
+    fireEvent.changeText(await screen.findByLabelText('What is asked'), 'Worms or flake');
+    fireEvent.press(screen.getByLabelText(/^One side, on the old diet/));
+    fireEvent.press(await screen.findByText('On flake'));
+    expect(await screen.findByText('After 8 weeks')).toBeTruthy();
+    expect(screen.getByText(/four times in five/)).toBeTruthy();
+    fireEvent.press(screen.getByLabelText(/^The other, on the new diet/));
+    fireEvent.press(await screen.findByText('On worms'));
+    fireEvent.press(screen.getByText('Deal them by chance'));
+    const dealt = () => screen.getByText(/^\d+(, \d+){4}$/).children.join('');
+    const before = dealt();
+    for (let at = 0; at < 5 && dealt() === before; at += 1) {
+      fireEvent.press(screen.getByText('Deal anew'));
+    }
+    expect(dealt()).not.toBe(before);
+    fireEvent.press(screen.getByText('Plan it'));
+    expect(await screen.findByText(/Worms or flake: the trial is planned/)).toBeTruthy();
+    expect(sent(asked, 'POST')).toMatchObject([
+      { kind: 'siblings', groupId: 'g1', otherGroupId: 'g2', changedOn: null, weeks: 8 },
+    ]);
+  });
+});
