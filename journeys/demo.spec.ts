@@ -5,6 +5,10 @@ import { expect, goTo, test } from './product';
 const PLACES = ['Round', 'Tanks', 'Week', 'Larder', 'Records'] as const;
 /** Views behind the places, by address. */
 const BEHIND = [
+  '/records/compare',
+  '/records?tab=account',
+  '/records?tab=trials',
+  '/records?tab=decided',
   '/fish',
   '/species',
   '/species/pangio-kuhlii',

@@ -13,6 +13,7 @@ export * from './handUnit';
 export * from './house';
 export * from './household';
 export * from './larder';
+export * from './log';
 export * from './look';
 export * from './moment';
 export * from './paths';

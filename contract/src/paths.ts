@@ -96,6 +96,7 @@ export const paths = {
   undoRating: ['post', '/api/ratings/:id/undo'],
   getAccount: ['get', '/api/records/account'],
   exportAccount: ['get', '/api/records/account-table'],
+  exportLog: ['get', '/api/logs/:log'],
   printGroupStory: ['get', '/api/groups/:id/story'],
   printTankStory: ['get', '/api/tanks/:id/story'],
   logChore: ['post', '/api/chores'],

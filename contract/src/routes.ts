@@ -63,6 +63,7 @@ import { photo, photoCreate } from './photo';
 import { paths, type RouteName } from './paths';
 import type { Problem } from './problem';
 import { account, accountTableQuery } from './account';
+import { logName } from './log';
 import { rating, ratingCreate, ratingUndo } from './rating';
 import { trial, trialCreate, trialEdit } from './trial';
 import { answer, answerCreate, answered, answerUndo, proposals } from './proposal';
@@ -434,6 +435,11 @@ export const routes = {
   exportAccount: route('exportAccount', {
     summary: 'A part of the same as CSV',
     query: accountTableQuery,
+    response: exportedTable,
+  }),
+  exportLog: route('exportLog', {
+    summary: 'Cultures, broods, ratings, trials or decisions as CSV',
+    params: z.object({ log: logName }),
     response: exportedTable,
   }),
   printGroupStory: route('printGroupStory', {

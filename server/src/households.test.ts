@@ -467,6 +467,19 @@ const PROBES: Record<RouteName, Probe> = {
     expect((await ours.ask.get(path).expect(200)).body.text).toContain('Sibling');
     expect((await theirs().get(path).expect(200)).body.text).not.toContain('Sibling');
   },
+  exportLog: async () => {
+    const told = {
+      cultures: vessel.name,
+      broods: brood.name,
+      ratings: 'Fine flake',
+      trials: trial.name,
+      decisions: 'Danios',
+    };
+    for (const [log, name] of Object.entries(told)) {
+      expect((await ours.ask.get(`/api/logs/${log}`).expect(200)).body.text).toContain(name);
+      expect((await theirs().get(`/api/logs/${log}`).expect(200)).body.text).not.toContain(name);
+    }
+  },
   printGroupStory: async () => {
     await theirs().get(`/api/groups/${ours.group.id}/story`).expect(404);
   },

@@ -1,4 +1,4 @@
-import type { Problem, TableName, TableReport } from '@open-larder/contract';
+import type { LogName, Problem, TableName, TableReport } from '@open-larder/contract';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { ScreenTools } from '../shell';
@@ -9,7 +9,7 @@ import { Button, Choice, Field, Screen, Text, useSay } from '../ui';
 import { FileButton } from './FileButton';
 import { PreviewLine } from './PreviewLine';
 import { saveFile } from './saveFile';
-import { sayReport, TABLE_WORDS } from './words';
+import { LOG_WORDS, sayReport, TABLE_WORDS } from './words';
 
 /** Whole tables in, checked cell by cell before anything is written; and out, as CSV. */
 export function TablesScreen({ first }: { first?: string }) {
@@ -109,7 +109,14 @@ export function TablesScreen({ first }: { first?: string }) {
 /** Every table as a file, in units that are named in its header. */
 function Out() {
   const say = useSay();
-  const [busy, setBusy] = useState<TableName | null>(null);
+  const [busy, setBusy] = useState<TableName | LogName | null>(null);
+  const saveLog = async (log: LogName) => {
+    setBusy(log);
+    const answer = await call('exportLog', { params: { log } });
+    setBusy(null);
+    if ('error' in answer) say(answer.error.detail, { tone: 'fault' });
+    else saveFile(answer.data.fileName, answer.data.text);
+  };
   const save = async (table: TableName) => {
     setBusy(table);
     const answer = await call('exportTable', { params: { table } });
@@ -133,6 +140,21 @@ function Out() {
             label={`Save ${label.toLowerCase()} as CSV`}
             busy={busy === value}
             onPress={() => void save(value)}
+          />
+        ))}
+      </View>
+      <Text look="subtitle">Logs out</Text>
+      <Text tone="quiet">
+        What was written down elsewhere, complete; what was served, and what came of it, is saved in
+        Records.
+      </Text>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+        {LOG_WORDS.map(({ value, label }) => (
+          <Button
+            key={value}
+            label={`Save ${label} as CSV`}
+            busy={busy === value}
+            onPress={() => void saveLog(value)}
           />
         ))}
       </View>

@@ -1,4 +1,13 @@
-import type { TableName, TableReport } from '@open-larder/contract';
+import type { LogName, TableName, TableReport } from '@open-larder/contract';
+
+/** Logs that come out as CSV, and are not taken in so. */
+export const LOG_WORDS: { value: LogName; label: string }[] = [
+  { value: 'cultures', label: 'cultures' },
+  { value: 'broods', label: 'broods' },
+  { value: 'ratings', label: 'ratings of foods' },
+  { value: 'trials', label: 'trials' },
+  { value: 'decisions', label: 'decisions' },
+];
 
 export const TABLE_WORDS: { value: TableName; label: string; help: string; example: string }[] = [
   {

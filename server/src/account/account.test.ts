@@ -3,12 +3,17 @@ import { PDFDocument } from 'pdf-lib';
 import { v7 as uuidv7 } from 'uuid';
 import { newDocument } from '../print/page';
 import {
+  sampleAnswer,
+  sampleBrood,
+  sampleBroodEvent,
   sampleFeeding,
   sampleGroup,
   sampleLot,
   sampleRating,
   sampleTank,
   sampleTrial,
+  sampleVessel,
+  sampleVesselEvent,
   sampleWaterTest,
   smallHouse,
 } from '../testing/samples';
@@ -215,5 +220,47 @@ describe('the parts of a story', () => {
     const { lines } = parts[0]!;
     expect(lines.at(-1)).toBe(`and ${200 - (lines.length - 1)} more, in the app`);
     expect(lines[0]).toBe('a 0, as it happened');
+  });
+});
+
+describe('a log', () => {
+  const csv = async (log: string): Promise<string[]> => {
+    const { body } = await house.ask.get(`/api/logs/${log}`).expect(200);
+    expect(body.fileName).toBe(`${log}-2026-03-10.csv`);
+    return body.text.trim().split('\n');
+  };
+
+  it('of cultures and broods names them, with what happened and its day', async () => {
+    const vessel = sampleVessel({ name: 'Moina, back row' });
+    await house.ask.post('/api/vessels').send(vessel).expect(201);
+    await house.ask.post(`/api/vessels/${vessel.id}/events`).send(sampleVesselEvent()).expect(201);
+    const brood = sampleBrood({ name: 'Second spawn' });
+    await house.ask.post('/api/broods').send(brood).expect(201);
+    await house.ask.post(`/api/broods/${brood.id}/events`).send(sampleBroodEvent()).expect(201);
+    const [head, ...lines] = await csv('cultures');
+    expect(head).toContain('sample ml');
+    expect(lines.some((line) => line.startsWith('"Moina, back row"'))).toBe(true);
+    expect((await csv('broods')).some((line) => line.startsWith('Second spawn'))).toBe(true);
+    expect((await csv('broods')).join()).not.toContain(brood.id);
+  });
+
+  it('of ratings, trials and decisions tells what was said and what it led to', async () => {
+    const sibling = sampleGroup(house.tank.id);
+    await house.ask.post('/api/groups').send(sibling).expect(201);
+    await house.ask.post('/api/trials').send(sampleTrial(house.group.id, sibling.id)).expect(201);
+    await house.ask
+      .post('/api/ratings')
+      .send(sampleRating(house, { note: '=1+1' }))
+      .expect(201);
+    await house.ask.post('/api/proposals/answers').send(sampleAnswer(house)).expect(201);
+    expect((await csv('ratings')).at(-1)).toMatch(
+      /^2026-03-10,Fine flake,Danios,better,,"'=1\+1",/,
+    );
+    expect((await csv('trials')).at(-1)).toContain('Worms against flake,siblings,Danios');
+    expect((await csv('decisions')).at(-1)).toMatch(/^2026-03-10,Danios,training,Fine flake/);
+  });
+
+  it('of anything else is refused', async () => {
+    await house.ask.get('/api/logs/weather').expect(404);
   });
 });

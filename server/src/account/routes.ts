@@ -3,6 +3,7 @@ import type { Handlers } from '../http/mount';
 import { readHouse } from '../round/house';
 import { accountIn } from './account';
 import { accountCsv } from './csv';
+import { logCsv } from './log';
 import { storySheet, type Story } from './story';
 import { groupStory, tankStory } from './told';
 
@@ -27,6 +28,15 @@ export const accountRoutes: Handlers = {
     return {
       fileName: `${part}-${span.from}-${span.to}.csv`,
       text: accountCsv(account, part),
+    };
+  },
+
+  async exportLog({ params }, { scope, catalogue, clock }) {
+    const household = await readHouse(scope, catalogue);
+    const today = await todayOf(scope, clock);
+    return {
+      fileName: `${params.log}-${today}.csv`,
+      text: await logCsv(scope, household, params.log, today),
     };
   },
 

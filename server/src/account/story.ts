@@ -7,7 +7,7 @@ const SHEET = { width: 595.28, height: 841.89, edge: 36 };
 const LEADING = 1.32;
 /** Letters from large to small: the largest with which everything fits is taken. */
 const SIZES = [11, 10.5, 10, 9.5, 9, 8.5, 8, 7.5, 7];
-const CURVE = { height: 96, head: 14, left: 30 };
+const CURVE = { height: 96, head: 14, left: 30, foot: 12 };
 
 /** A page of a life: parts under heads, and lengths as they were measured. */
 export interface Story {
@@ -16,7 +16,14 @@ export interface Story {
   about: string;
   parts: readonly { head: string; lines: readonly string[] }[];
   /** Something over days, drawn: null where there are less than two. */
-  curve: { head: string; unit: string; points: readonly Dot[]; cap: number | null } | null;
+  curve: {
+    head: string;
+    unit: string;
+    /** Under its first and its last point: their days. */
+    ends: readonly [string, string];
+    points: readonly Dot[];
+    cap: number | null;
+  } | null;
 }
 
 export interface Dot {
@@ -47,7 +54,7 @@ export async function storySheet(story: Story): Promise<Uint8Array> {
   y -= 10;
   if (story.curve && story.curve.points.length > 1) {
     drawCurve(page, text, story.curve, y, width);
-    y -= CURVE.head + CURVE.height + 12;
+    y -= CURVE.head + CURVE.height + CURVE.foot + 8;
   }
   const { size, parts } = toFit(story.parts, text, width, y - SHEET.edge);
   for (const part of parts) {
@@ -105,7 +112,7 @@ export function toFit(
 function drawCurve(
   page: PDFPage,
   font: PDFFont,
-  { head, unit, points, cap }: NonNullable<Story['curve']>,
+  { head, unit, ends, points, cap }: NonNullable<Story['curve']>,
   top: number,
   width: number,
 ): void {
@@ -117,6 +124,9 @@ function drawCurve(
   const y = (value: number) => foot + (value / highest) * CURVE.height;
   const small = { size: 8, font, color: QUIET };
   page.drawText(`${head}, ${unit}`, { ...small, x: SHEET.edge, y: top - 8 });
+  const right = SHEET.edge + width - font.widthOfTextAtSize(ends[1], small.size);
+  page.drawText(ends[0], { ...small, x: left, y: foot - CURVE.foot });
+  page.drawText(ends[1], { ...small, x: right, y: foot - CURVE.foot });
   for (const value of [0, highest / 2, highest / 1.05]) {
     const at = y(value);
     page.drawLine({

@@ -75,6 +75,7 @@ export async function groupStory(scope: Scope, id: string, told: Told): Promise<
       ? {
           head: 'Mean length with its interval',
           unit: 'cm',
+          ends: [sayDay(first.day), sayDay(samples.at(-1)!.day)],
           points: samples.map((sample): Dot => ({
             day: daysBetween(first.day, sample.day),
             value: sample.mean,
@@ -85,7 +86,14 @@ export async function groupStory(scope: Scope, id: string, told: Told): Promise<
         }
       : null,
     parts: [
-      { head: 'Its life, the newest first', lines: [...events].reverse().map(sayLife(household)) },
+      {
+        head: 'Its life, the newest first',
+        // What was measured stands under growth.
+        lines: [...events]
+          .reverse()
+          .filter(({ kind }) => kind !== 'measured')
+          .map(sayLife(household)),
+      },
       {
         head: 'Growth',
         lines: [...samples]
@@ -160,6 +168,7 @@ export async function tankStory(scope: Scope, id: string, told: Told): Promise<S
             ? `Nitrate as tested; its fish stand ${account.capMgL}`
             : 'Nitrate as tested',
           unit: 'mg/L',
+          ends: [sayDay(tests[0].day), sayDay(tests.at(-1)!.day)],
           points: tests.map((test): Dot => ({
             day: daysBetween(tests[0]!.day, test.day),
             value: test.nitrate!,

@@ -55,7 +55,7 @@ export function sayGroup(row: Account['groups'][number], told: Priced): string[]
   const { began, ended, died, causes, over30, growthPerDay, usualCm, first, last } = row;
   const grew = first && last ? last.cm - first.cm : null;
   return [
-    `${began} → ${ended} fish`,
+    began === ended ? fish(ended) : `${began}, then ${fish(ended)}`,
     died === 0
       ? null
       : `${died} lost: ${causes.map(({ cause, count }) => `${count} ${cause}`).join(', ')}${

@@ -1,8 +1,17 @@
 import type { WaterEventRow, WaterRow } from '@open-larder/contract';
 import { addDays } from '@open-larder/core';
 import { v7 as uuidv7 } from 'uuid';
-import { sampleFeeding, sampleTank, sampleWaterTest, smallHouse } from '../testing/samples';
+import { loadCatalogue } from '@open-larder/catalogue/load';
+import { readHouse } from '../round/house';
+import {
+  sampleFeeding,
+  sampleGroup,
+  sampleTank,
+  sampleWaterTest,
+  smallHouse,
+} from '../testing/samples';
 import { startTestServer, type TestServer } from '../testing/testServer';
+import { waterWork } from './work';
 
 let server: TestServer;
 let ours: Awaited<ReturnType<typeof smallHouse>>;
@@ -152,5 +161,41 @@ describe('the water of a tank', () => {
         at: '2026-03-10T18:00:00Z',
       })
       .expect(404);
+  });
+});
+
+describe('changes of water on the printed round', () => {
+  const work = async (day = TODAY) => {
+    const household = await readHouse(server.scope('ours'), loadCatalogue());
+    return waterWork(server.scope('ours'), household, day);
+  };
+  const rhythm = async (over: object = {}) => {
+    const tankId = await newTank({ litres: 105 });
+    const group = sampleGroup(tankId, { day: '2026-02-01' });
+    await ours.ask.post('/api/groups').send(group).expect(201);
+    const body = {
+      version: 0,
+      cycle: { days: 7, from: '2024-01-01' },
+      school: null,
+      fasts: [],
+      water: { share: 0.2, everyDays: 7, sourceMgL: 5, ...over },
+      diets: [],
+    };
+    await ours.ask.put(`/api/tanks/${tankId}/plan`).send(body).expect(200);
+    const { items } = (await ours.ask.get('/api/tanks').expect(200)).body;
+    return items.find(({ id }: { id: string }) => id === tankId).name as string;
+  };
+
+  it('stand where they are due, in buckets, with how warm they must be', async () => {
+    const name = await rhythm({ source: { name: 'tap', tempC: 5, gh: null, tdsMgL: null } });
+    const due = (await work()).find((one) => one.name === name)!;
+    expect(due.work[0]!.says).toMatch(/^change 21 L, 20 %: 2 buckets of 10 L and 1 L of tap, at /);
+  });
+
+  it('stand in no list while they wait for a spawn, or nobody said how it is changed', async () => {
+    const held = await rhythm({ heldUntil: '2026-03-20' });
+    expect((await work()).map(({ name }) => name)).not.toContain(held);
+    const silent = await newTank();
+    expect((await work()).map(({ name }) => name)).not.toContain(silent);
   });
 });
