@@ -55,7 +55,10 @@ test('groups, batches and seasons stand beside each other, their curves fitted i
   await expect(page.getByRole('columnheader', { name: /^Jan to Mar/ })).toBeVisible();
   await page.getByRole('radio', { name: 'batches of one kind' }).click();
   await page.getByRole('button', { name: /^Which kind/ }).click();
-  await page.getByRole('radio', { name: /Threadfin rainbowfish/ }).click();
+  await page
+    .getByRole('dialog')
+    .getByRole('link', { name: /Threadfin rainbowfish/ })
+    .click();
   await expect(page.getByRole('rowheader', { name: 'After 30 days' })).toBeVisible();
   // Of seven measurements there is a curve, with its interval.
   await expect(page.getByRole('cell', { name: /cm \(\d.* to \d/ }).first()).toBeVisible();
@@ -72,7 +75,11 @@ test('a trial is planned with the fish that it takes, measured, and ended with n
   await page.getByRole('radio', { name: 'one tank, before and after' }).click();
   await page.getByLabel('What is asked').fill('Green gel for the loaches');
   await page.getByRole('button', { name: /^Which fish/ }).click();
-  await page.getByRole('radio', { name: /Hillstream loaches/ }).click();
+  await page
+    .getByRole('dialog')
+    .getByRole('link', { name: /Hillstream loaches/ })
+    .last()
+    .click();
   await expect(page.getByText('After 8 weeks')).toBeVisible();
   await page.getByRole('button', { name: 'Plan it' }).click();
   await expect(page.getByText(/Green gel for the loaches: the trial is planned/)).toBeVisible();

@@ -76,30 +76,17 @@ async function main(): Promise<void> {
     await page.getByText('Nitrate', { exact: true }).scrollIntoViewIfNeeded();
     await page.waitForTimeout(500);
   };
-  const fed = (seconds: number) => async (page: Page) => {
-    await evening(page);
-    await until(seconds)(page);
-  };
   const ladder = async (page: Page) => {
     await page.getByText('The ladder', { exact: true }).scrollIntoViewIfNeeded();
     await page.mouse.move(200, 500);
     await page.mouse.wheel(0, 230);
     await page.waitForTimeout(200);
   };
-  const supplied = async (page: Page) => {
-    const moina = page.getByRole('group', { name: 'Live Moina', exact: true });
-    await moina.waitFor();
-    await moina.scrollIntoViewIfNeeded();
-    await page.mouse.move(200, 500);
-    await page.mouse.wheel(0, 420);
-    await page.waitForTimeout(800);
-  };
   const shots: Shot[] = [
     { name: 'round', path: '/round', before: evening },
     { name: 'round-lamp', path: '/round', lamp: true, before: look },
     { name: 'tanks', path: '/tanks' },
     { name: 'tank-wide', path: `/tanks/${tarn}`, wide: true },
-    { name: 'feeding', path: `/tanks/${tarn}/play`, before: fed(10) },
     {
       name: 'feeding-day-wide',
       path: `/tanks/${tarn}/play?moment=day`,
@@ -112,13 +99,14 @@ async function main(): Promise<void> {
     { name: 'house-week-wide', path: '/week/house', wide: true },
     { name: 'dry-run', path: `/week/dry-run?tank=${tarn}`, before: run },
     { name: 'live-wide', path: '/larder/live', wide: true },
-    { name: 'supply', path: '/larder/live/supply', before: supplied },
     { name: 'larder', path: '/larder' },
     { name: 'brood', path: `/broods/${brood}`, before: ladder },
     { name: 'broods-wide', path: '/broods', wide: true },
     { name: 'water-wide', path: `/tanks/${millpond}/water`, wide: true },
     { name: 'growth', path: `/groups/${young}/growth` },
     { name: 'records', path: '/records' },
+    { name: 'account', path: '/records?tab=account' },
+    { name: 'trials', path: '/records?tab=trials' },
   ];
   for (const shot of shots) {
     const page = await browser.newPage({
