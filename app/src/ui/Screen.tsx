@@ -75,7 +75,7 @@ export function Screen<T>({
       </View>
       {detail || actions ? (
         <View style={styles.under}>
-          <View style={styles.titles}>{detail ? <Text tone="quiet">{detail}</Text> : null}</View>
+          <View style={styles.said}>{detail ? <Text tone="quiet">{detail}</Text> : null}</View>
           {actions}
         </View>
       ) : null}
@@ -133,8 +133,10 @@ const useStyles = themed((c) => ({
   contentWide: { padding: 28, maxWidth: 900 },
   contentAlone: { maxWidth: 1240 },
   head: { flexDirection: 'row', alignItems: 'center', gap: 4, minHeight: SIZES.touch },
-  under: { flexDirection: 'row', alignItems: 'center', gap: 8, marginTop: -12 },
+  under: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8, marginTop: -12 },
   titles: { flex: 1, minWidth: 0 },
+  // Where too little is left of the line, what is done goes below it.
+  said: { flexGrow: 1, flexShrink: 1, flexBasis: 110, minWidth: 0 },
   listHead: { gap: 16 },
   listFoot: { gap: 16, marginTop: 16 },
   rows: { gap: 0 },
