@@ -12,6 +12,7 @@ import { saveFile } from '../table/saveFile';
 import { Button, Card, Choice, Empty, Fault, ListRow, Skeleton, Text, useSay } from '../ui';
 import { lossesOf, sayEaten, sayGrowth, sayLiving, sayLosses, sayRated, sayWater } from './account';
 import { RatingSheet, Ratings } from './RatingSheet';
+import { SpanChoice } from './SpanChoice';
 
 type Part = keyof Account;
 
@@ -30,16 +31,7 @@ export function AccountView({ to }: { to: string }) {
   };
   return (
     <View style={{ gap: 16 }}>
-      <Choice
-        label="Days back"
-        value={days}
-        onChange={setDays}
-        options={[
-          { value: 28, label: 'four weeks' },
-          { value: 91, label: 'three months' },
-          { value: 365, label: 'a year' },
-        ]}
-      />
+      <SpanChoice value={days} onChange={setDays} />
       <Choice
         label="Told of"
         value={part}

@@ -13,6 +13,7 @@ import { Working } from '../workers/Working';
 import { figuresOf } from './account';
 import { batchOf, batchRows, seasonsTo, TOLD_DAYS, type Measured } from './compare';
 import { CompareTable } from './CompareTable';
+import { SpanChoice } from './SpanChoice';
 
 type By = 'groups' | 'batches' | 'seasons';
 
@@ -104,16 +105,7 @@ function Groups({ data }: { data: HouseData }) {
           />
         </View>
       ) : null}
-      <Choice
-        label="Days back"
-        value={days}
-        onChange={setDays}
-        options={[
-          { value: 28, label: 'four weeks' },
-          { value: 91, label: 'three months' },
-          { value: 365, label: 'a year' },
-        ]}
-      />
+      <SpanChoice value={days} onChange={setDays} />
       {error ? (
         <Fault problem={error as Problem} onRetry={() => void refetch()} />
       ) : !account ? (
