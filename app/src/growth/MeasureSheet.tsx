@@ -1,6 +1,6 @@
 import type { Group, GroupEvent, Problem } from '@open-larder/contract';
 import { sampleOf } from '@open-larder/core/growth';
-import { readMeasure, sayNumber } from '@open-larder/core/units';
+import { sayNumber } from '@open-larder/core/units';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
@@ -19,6 +19,7 @@ import {
   type Faults,
 } from '../ui';
 import { PhotoMeasure, type InPhoto } from './PhotoMeasure';
+import { readLengths } from './readLengths';
 import { sayPercent } from './words';
 
 /** A few fish measured: number by number, or in a picture beside a ruler. */
@@ -120,21 +121,6 @@ async function keep(eventId: string, { picture, marks }: InPhoto): Promise<strin
   const body = { id: uuidv7(), eventId, widthPx, heightPx, picture: url, marks };
   const answer = await call('keepPhoto', { body });
   return 'error' in answer ? `The picture could not be kept: ${answer.error.detail}` : null;
-}
-
-/** «2.1 2,4 22 mm» */
-function readLengths(text: string, words: Words): { lengths?: number[]; fault?: string } {
-  const parts = text
-    .replace(/(\d)\s+(mm|cm|in)\b/gi, '$1$2')
-    .split(/[\s;|]+/)
-    .filter(Boolean);
-  const lengths: number[] = [];
-  for (const part of parts) {
-    const seen = readMeasure(part, 'length', words.units);
-    if (seen.fault !== undefined) return { fault: seen.fault };
-    lengths.push(Math.round(seen.base * 1e6) / 1e6);
-  }
-  return lengths.length === 0 ? { fault: 'enter at least one length' } : { lengths };
 }
 
 function saySample(lengths: readonly number[], there: number, words: Words): string {

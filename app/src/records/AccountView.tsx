@@ -30,7 +30,7 @@ export function AccountView({ to }: { to: string }) {
     else saveFile(answer.data.fileName, answer.data.text);
   };
   return (
-    <View style={{ gap: 16 }}>
+    <View style={{ gap: 16, maxWidth: 820 }}>
       <SpanChoice value={days} onChange={setDays} />
       <Choice
         label="Told of"
@@ -74,16 +74,19 @@ function GroupRows({ rows }: { rows: Account['groups'] }) {
   return (
     <View style={{ gap: 16 }}>
       {lost > 0 ? (
-        <Card label="Losses">
-          {losses.map(({ says, count }, at) => (
-            <ListRow
-              key={says}
-              first={at === 0}
-              title={`${count} lost, ${says}`}
-              trail={<Share of={count / lost} />}
-            />
-          ))}
-        </Card>
+        <View style={{ gap: 8 }}>
+          <Text look="subtitle">Losses</Text>
+          <Card label="Losses">
+            {losses.map(({ says, count }, at) => (
+              <ListRow
+                key={says}
+                first={at === 0}
+                title={`${count} lost, ${says}`}
+                trail={<Share of={count / lost} />}
+              />
+            ))}
+          </Card>
+        </View>
       ) : null}
       <Card label="Fish">
         {rows.map((row, at) => (

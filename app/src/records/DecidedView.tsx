@@ -1,5 +1,6 @@
 import type { Answered, Problem } from '@open-larder/contract';
 import { sayNumber } from '@open-larder/core/units';
+import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
 import { api, useWords, type Words } from '../store';
 import { ledgerApi } from '../store/ledgerApi';
@@ -30,30 +31,32 @@ export function DecidedView() {
     else say(`${about}: the answer is taken back.`);
   };
   return (
-    <Card label="What was decided">
-      {data.map((answer, at) => (
-        <ListRow
-          key={answer.id}
-          first={at === 0}
-          title={`${answer.about}: ${sayAnswer(answer)}`}
-          detail={[
-            `${words.day(answer.day)}${answer.hand === null ? '' : `, ${answer.hand}`}`,
-            saySpoke(answer, words),
-            sayLedTo(answer, words),
-          ]
-            .filter((line) => line !== '')
-            .join('\n')}
-          trail={
-            <Button
-              look="bare"
-              label="Take back"
-              spoken={`Take back: ${answer.about}, ${words.day(answer.day)}`}
-              onPress={() => void takeBack(answer)}
-            />
-          }
-        />
-      ))}
-    </Card>
+    <View style={{ maxWidth: 820 }}>
+      <Card label="What was decided">
+        {data.map((answer, at) => (
+          <ListRow
+            key={answer.id}
+            first={at === 0}
+            title={`${answer.about}: ${sayAnswer(answer)}`}
+            detail={[
+              `${words.day(answer.day)}${answer.hand === null ? '' : `, ${answer.hand}`}`,
+              saySpoke(answer, words),
+              sayLedTo(answer, words),
+            ]
+              .filter((line) => line !== '')
+              .join('\n')}
+            trail={
+              <Button
+                look="bare"
+                label="Take back"
+                spoken={`Take back: ${answer.about}, ${words.day(answer.day)}`}
+                onPress={() => void takeBack(answer)}
+              />
+            }
+          />
+        ))}
+      </Card>
+    </View>
   );
 }
 

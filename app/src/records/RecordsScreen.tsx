@@ -31,6 +31,8 @@ export function RecordsScreen({ first = 'groups' }: { first?: RecordsTab }) {
   const [tab, setTab] = useState<RecordsTab>(first);
   const view = tab === 'foods' ? tab : 'groups';
   const ofWeek = tab === 'groups' || tab === 'foods';
+  /** Trials and decisions have days of their own. */
+  const ofDays = tab !== 'trials' && tab !== 'decided';
   const to = addDays(now.day, -7 * weeksBack);
   const from = addDays(to, -6);
   const { data, error, refetch } = api.useConsumptionQuery({ from, to });
@@ -38,19 +40,27 @@ export function RecordsScreen({ first = 'groups' }: { first?: RecordsTab }) {
   return (
     <Screen
       title="Records"
-      detail={ofWeek ? `${words.day(from)} to ${words.day(to)}` : `up to ${words.day(to)}`}
+      detail={
+        !ofDays
+          ? undefined
+          : ofWeek
+            ? `${words.day(from)} to ${words.day(to)}`
+            : `up to ${words.day(to)}`
+      }
       tools={<ScreenTools />}
       actions={
-        <>
-          <IconButton label="A week earlier" onPress={() => setWeeksBack(weeksBack + 1)}>
-            <ChevronLeft size={24} color={colours.ink} />
-          </IconButton>
-          {weeksBack > 0 ? (
-            <IconButton label="A week later" onPress={() => setWeeksBack(weeksBack - 1)}>
-              <ChevronRight size={24} color={colours.ink} />
+        ofDays ? (
+          <>
+            <IconButton label="A week earlier" onPress={() => setWeeksBack(weeksBack + 1)}>
+              <ChevronLeft size={24} color={colours.ink} />
             </IconButton>
-          ) : null}
-        </>
+            {weeksBack > 0 ? (
+              <IconButton label="A week later" onPress={() => setWeeksBack(weeksBack - 1)}>
+                <ChevronRight size={24} color={colours.ink} />
+              </IconButton>
+            ) : null}
+          </>
+        ) : null
       }
       aside={
         data && fed && ofWeek ? (

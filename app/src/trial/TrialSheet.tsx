@@ -1,4 +1,4 @@
-import type { Group, Problem } from '@open-larder/contract';
+import type { Group, Problem, TrialRow } from '@open-larder/contract';
 import { usualLength } from '@open-larder/core/growth';
 import { addDays } from '@open-larder/core/round';
 import { dealt, fishByWeeks } from '@open-larder/core/trial';
@@ -24,28 +24,37 @@ import {
   useSay,
   type Faults,
 } from '../ui';
+import { readLengths } from '../growth/readLengths';
 import { sayNeeded } from './words';
 
 const WEEKS = [2, 4, 6, 8, 12, 16];
 /** Between fish of one clutch that nobody measured. Assumption. */
 const USUAL_CV = 0.12;
 
+interface Props {
+  data: HouseData;
+  /** One that is changed; left out, a new one is planned. */
+  trial?: TrialRow;
+  onClose: () => void;
+}
+
 /** Plan a trial: what is asked, how many fish it takes, and which fish go where. */
-export function TrialSheet({ data, onClose }: { data: HouseData; onClose: () => void }) {
+export function TrialSheet({ data, trial, onClose }: Props) {
   const say = useSay();
   const now = useNow();
-  const [create, { isLoading }] = ledgerApi.useCreateTrialMutation();
+  const [create, creating] = ledgerApi.useCreateTrialMutation();
+  const [edit, editing] = ledgerApi.useEditTrialMutation();
   const groups = data.groups.filter(({ archived }) => !archived);
-  const [kind, setKind] = useState<'siblings' | 'tank'>('siblings');
-  const [name, setName] = useState('');
-  const [groupId, setGroup] = useState('');
-  const [otherId, setOther] = useState('');
-  const [from, setFrom] = useState<string | null>(now.day);
-  const [changedOn, setChanged] = useState<string | null>(addDays(now.day, 28));
-  const [weeks, setWeeks] = useState(8);
-  const [difference, setDifference] = useState(0.3);
-  const [tubsEach, setTubs] = useState(1);
-  const [note, setNote] = useState('');
+  const [kind, setKind] = useState(trial?.kind ?? 'siblings');
+  const [name, setName] = useState(trial?.name ?? '');
+  const [groupId, setGroup] = useState(trial?.groupId ?? '');
+  const [otherId, setOther] = useState(trial?.otherGroupId ?? '');
+  const [from, setFrom] = useState<string | null>(trial?.from ?? now.day);
+  const [changedOn, setChanged] = useState<string | null>(trial?.changedOn ?? addDays(now.day, 28));
+  const [weeks, setWeeks] = useState(trial?.weeks ?? 8);
+  const [difference, setDifference] = useState(trial?.difference ?? 0.3);
+  const [tubsEach, setTubs] = useState(trial?.tubsEach ?? 1);
+  const [note, setNote] = useState(trial?.note ?? '');
   const [faults, setFaults] = useState<Faults>({});
   const [id] = useState(() => uuidv7());
   const group = groups.find((one) => one.id === groupId);
@@ -53,12 +62,8 @@ export function TrialSheet({ data, onClose }: { data: HouseData; onClose: () => 
     (one) => one.id !== groupId && (!group || one.speciesKey === group.speciesKey),
   );
   const save = async () => {
-    const body = {
-      id,
+    const said = {
       name,
-      kind,
-      groupId,
-      otherGroupId: kind === 'siblings' ? otherId || null : null,
       from: from ?? '',
       changedOn: kind === 'tank' ? changedOn : null,
       weeks,
@@ -66,32 +71,56 @@ export function TrialSheet({ data, onClose }: { data: HouseData; onClose: () => 
       tubsEach: kind === 'siblings' ? tubsEach : 1,
       note,
     };
-    const done = await create({ body });
+    const done = trial
+      ? await edit({
+          params: { id: trial.id },
+          body: {
+            ...said,
+            version: trial.version,
+            endedOn: trial.endedOn,
+            archived: trial.archived,
+          },
+        })
+      : await create({
+          body: {
+            ...said,
+            id,
+            kind,
+            groupId,
+            otherGroupId: kind === 'siblings' ? otherId || null : null,
+          },
+        });
     if (done.error) {
       const problem = done.error as Problem;
       setFaults(faultsOf(problem));
       if (!problem.errors) say(problem.detail, { tone: 'fault' });
       return;
     }
-    say(`${name}: the trial is planned. Measure a few of each side now.`);
+    say(
+      trial
+        ? `${name}: the trial is changed.`
+        : `${name}: the trial is planned. Measure a few of each side now.`,
+    );
     onClose();
   };
   return (
-    <Sheet title="Plan a trial" open onClose={onClose}>
-      <Choice
-        label="How"
-        value={kind}
-        onChange={setKind}
-        options={[
-          { value: 'siblings', label: 'two tubs of siblings' },
-          { value: 'tank', label: 'one tank, before and after' },
-        ]}
-        hint={
-          kind === 'siblings'
-            ? 'Surest: the same clutch, the same water, one diet each.'
-            : 'Less sure: warmth and season change too. Growth is set against what is usual at each size.'
-        }
-      />
+    <Sheet title={trial ? `Change ${trial.name}` : 'Plan a trial'} open onClose={onClose}>
+      {trial ? null : (
+        <Choice
+          label="How"
+          value={kind}
+          onChange={setKind}
+          options={[
+            { value: 'siblings', label: 'two tubs of siblings' },
+            { value: 'tank', label: 'one tank, before and after' },
+          ]}
+          hint={
+            kind === 'siblings'
+              ? 'Surest: the same clutch, the same water, one diet each.'
+              : 'Less sure: warmth and season change too. Growth is set against what is usual at each size.'
+          }
+        />
+      )}
       <Field
         label="What is asked"
         value={name}
@@ -99,15 +128,21 @@ export function TrialSheet({ data, onClose }: { data: HouseData; onClose: () => 
         placeholder="Worms against flake"
         fault={faults.name}
       />
-      <Picker
-        label={kind === 'siblings' ? 'One side, on the old diet' : 'Which fish'}
-        value={groupId}
-        onChange={setGroup}
-        placeholder="Choose a group"
-        picks={groups.map((one) => ({ value: one.id, title: one.name, detail: where(data, one) }))}
-        fault={faults.groupId}
-      />
-      {kind === 'siblings' ? (
+      {trial ? null : (
+        <Picker
+          label={kind === 'siblings' ? 'One side, on the old diet' : 'Which fish'}
+          value={groupId}
+          onChange={setGroup}
+          placeholder="Choose a group"
+          picks={groups.map((one) => ({
+            value: one.id,
+            title: one.name,
+            detail: where(data, one),
+          }))}
+          fault={faults.groupId}
+        />
+      )}
+      {kind === 'siblings' && !trial ? (
         <Picker
           label="The other, on the new diet"
           value={otherId}
@@ -158,12 +193,17 @@ export function TrialSheet({ data, onClose }: { data: HouseData; onClose: () => 
       ) : (
         <Text tone="quiet">Choose the fish, and how many it takes stands here.</Text>
       )}
-      {kind === 'siblings' && group ? <Deal group={group} /> : null}
+      {kind === 'siblings' && group ? (
+        <Deal
+          group={group}
+          onNote={(dealt) => setNote([note, dealt].filter(Boolean).join(' ').slice(0, 500))}
+        />
+      ) : null}
       <Field label="Note" value={note} onChange={setNote} fault={faults.note} />
       <Button
         look="primary"
-        label="Plan it"
-        disabled={isLoading || name.trim() === '' || groupId === ''}
+        label={trial ? 'Change it' : 'Plan it'}
+        disabled={creating.isLoading || editing.isLoading || name.trim() === '' || groupId === ''}
         onPress={() => void save()}
       />
     </Sheet>
@@ -224,34 +264,49 @@ function Needed({
 }
 
 /** Fish dealt by chance: which goes where, in the order in which they are caught. */
-function Deal({ group }: { group: Group }) {
-  const [seed, setSeed] = useState(1);
-  const count = Math.min(200, group.size.total);
-  const sides = useMemo(
-    () =>
-      count >= 4
-        ? dealt(
-            Array.from({ length: count }, () => null),
-            seed,
-          )
-        : null,
-    [count, seed],
-  );
-  if (!sides) return null;
-  const away = sides.flatMap((side, at) => (side === 'b' ? [at + 1] : []));
+function Deal({ group, onNote }: { group: Group; onNote: (dealt: string) => void }) {
+  const words = useWords();
+  const [seed, setSeed] = useState(() => Date.now() % 1_000_000);
+  const [text, setText] = useState('');
+  const read = readLengths(text, words);
+  const lengths = text.trim() === '' ? null : read.lengths;
+  const count = lengths?.length ?? Math.min(200, group.size.total);
+  const sides = useMemo(() => {
+    const of = lengths ?? Array.from({ length: count }, () => null);
+    return of.length >= 4 && of.every((one) => one === null || one > 0) ? dealt(of, seed) : null;
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the text is what the lengths are read from
+  }, [text, count, seed]);
+  const away = (sides ?? []).flatMap((side, at) => (side === 'b' ? [at + 1] : []));
   return (
     <Disclosure title="Deal them by chance">
-      <Text>
-        {`Catch all ${count}, one by one, without choosing. ${sides.length - away.length} stay; these ${away.length} go to the other tub, by the order in which they are caught:`}
-      </Text>
-      <Text look="strong">{away.join(', ')}</Text>
+      <Field
+        label="Their lengths, in the order in which they are caught"
+        value={text}
+        onChange={setText}
+        fault={text.trim() === '' ? undefined : read.fault}
+        hint="Left empty they are dealt by their number alone; with lengths, fish of one size are parted from each other."
+      />
+      {sides ? (
+        <>
+          <Text>
+            {`Catch all ${count}, one by one, without choosing. ${count - away.length} stay; these ${away.length} go to the other tub, by the order in which they are caught:`}
+          </Text>
+          <Text look="strong">{away.join(', ')}</Text>
+          <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+            <Button
+              label="Keep it in the note"
+              onPress={() => onNote(`Dealt by chance; over go ${away.join(', ')} of ${count}.`)}
+            />
+            <Button look="bare" label="Deal anew" onPress={() => setSeed(seed + 1)} />
+          </View>
+        </>
+      ) : (
+        <Text>It takes at least four fish.</Text>
+      )}
       <Text look="small" tone="quiet">
         Which tub gets the new diet is chance too: throw a coin. Those that are caught first are the
         bold ones, so that choosing by hand makes two sides that differ from the start.
       </Text>
-      <View style={{ alignItems: 'flex-start' }}>
-        <Button look="bare" label="Deal anew" onPress={() => setSeed(seed + 1)} />
-      </View>
     </Disclosure>
   );
 }

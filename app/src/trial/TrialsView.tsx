@@ -3,7 +3,7 @@ import { sayNumber } from '@open-larder/core/units';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useHouse, useNow, useWords } from '../store';
+import { useHouse, useNow, useWords, type HouseData } from '../store';
 import { ledgerApi } from '../store/ledgerApi';
 import { Button, Card, Empty, Fault, ListRow, Skeleton, Text, useSay } from '../ui';
 import { sayDoubts, sayNeeded, sayResult } from './words';
@@ -16,18 +16,27 @@ export function TrialsView() {
     refetchOnMountOrArgChange: true,
   });
   const [planning, setPlanning] = useState(false);
+  const [away, setAway] = useState(false);
+  const anyAway = (data ?? []).some(({ archived }) => archived);
   const trials = (data ?? [])
-    .filter(({ archived }) => !archived)
+    .filter(({ archived }) => archived === away)
     .sort((a, b) => (a.from < b.from ? 1 : -1));
   return (
     <View style={{ gap: 16, maxWidth: 820 }}>
-      <View style={{ alignItems: 'flex-start' }}>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         <Button
           look="primary"
           label="Plan a trial"
           disabled={!house.data}
           onPress={() => setPlanning(true)}
         />
+        {anyAway ? (
+          <Button
+            look="bare"
+            label={away ? 'Those that are on' : 'Those put away'}
+            onPress={() => setAway(!away)}
+          />
+        ) : null}
       </View>
       {error ? (
         <Fault problem={error as Problem} onRetry={() => void refetch()} />
@@ -39,7 +48,7 @@ export function TrialsView() {
           text="Two tubs of siblings on two diets, or one tank before and after: how many fish it takes to see a difference, and whether there is one, stands here."
         />
       ) : (
-        trials.map((trial) => <TrialCard key={trial.id} trial={trial} />)
+        trials.map((trial) => <TrialCard key={trial.id} trial={trial} data={house.data} />)
       )}
       {planning && house.data ? (
         <TrialSheet data={house.data} onClose={() => setPlanning(false)} />
@@ -48,12 +57,13 @@ export function TrialsView() {
   );
 }
 
-function TrialCard({ trial }: { trial: TrialRow }) {
+function TrialCard({ trial, data }: { trial: TrialRow; data: HouseData | undefined }) {
   const words = useWords();
   const router = useRouter();
   const now = useNow();
   const say = useSay();
   const [edit] = ledgerApi.useEditTrialMutation();
+  const [changing, setChanging] = useState(false);
   const { stand, name, kind, groupName, otherGroupName, endedOn } = trial;
   const change = async (
     over: Partial<Pick<TrialRow, 'endedOn' | 'archived'>>,
@@ -71,6 +81,7 @@ function TrialCard({ trial }: { trial: TrialRow }) {
     const { version: next } = done.data as TrialRow;
     say(says, { undo: () => void change(back, `${name} goes on as it was.`, over, next) });
   };
+  const note = trial.note;
   const needed = stand?.needed.find((one) => one.weeks === trial.weeks);
   return (
     <Card label={`Trial: ${name}`}>
@@ -107,6 +118,11 @@ function TrialCard({ trial }: { trial: TrialRow }) {
         ) : (
           <Text>Its fish are no longer kept.</Text>
         )}
+        {note === '' ? null : (
+          <Text look="small" tone="quiet">
+            {note}
+          </Text>
+        )}
       </View>
       {(stand?.sides ?? []).map(({ begin, last, count }, at) => (
         <ListRow
@@ -136,15 +152,35 @@ function TrialCard({ trial }: { trial: TrialRow }) {
             }
           />
         ) : null}
-        <Button
-          look="bare"
-          label="Put away"
-          spoken={`Put the trial ${name} away`}
-          onPress={() =>
-            void change({ archived: true }, `${name} is put away.`, { archived: false })
-          }
-        />
+        {data ? (
+          <Button
+            look="bare"
+            label="Change"
+            spoken={`Change the trial ${name}`}
+            onPress={() => setChanging(true)}
+          />
+        ) : null}
+        {trial.archived ? (
+          <Button
+            look="bare"
+            label="Bring back"
+            spoken={`Bring the trial ${name} back`}
+            onPress={() => void change({ archived: false }, `${name} is back.`, { archived: true })}
+          />
+        ) : (
+          <Button
+            look="bare"
+            label="Put away"
+            spoken={`Put the trial ${name} away`}
+            onPress={() =>
+              void change({ archived: true }, `${name} is put away.`, { archived: false })
+            }
+          />
+        )}
       </View>
+      {changing && data ? (
+        <TrialSheet data={data} trial={trial} onClose={() => setChanging(false)} />
+      ) : null}
     </Card>
   );
 }

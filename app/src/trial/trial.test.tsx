@@ -142,6 +142,27 @@ function open(items: TrialRow[]) {
 }
 
 describe('trials', () => {
+  it('are changed, and one that was put away comes back', async () => {
+    const asked = open([trial(), trial({ id: 'tr1', name: 'Long ago', archived: true })]);
+    await waitFor(() =>
+      expect(screen.getByLabelText('Change the trial Worms against flake')).toBeTruthy(),
+    );
+    fireEvent.press(screen.getByLabelText('Change the trial Worms against flake'));
+    expect(await screen.findByText('Change Worms against flake')).toBeTruthy();
+    expect(screen.queryByText('two tubs of siblings')).toBeNull();
+    fireEvent.changeText(screen.getByLabelText('What is asked'), 'Worms or flake');
+    fireEvent.press(screen.getByText('Change it'));
+    expect(await screen.findByText('Worms or flake: the trial is changed.')).toBeTruthy();
+    fireEvent.press(screen.getByText('Those put away'));
+    fireEvent.press(await screen.findByLabelText('Bring the trial Long ago back'));
+    await waitFor(() =>
+      expect(sent(asked, 'PUT')).toMatchObject([
+        { name: 'Worms or flake', version: 1, archived: false },
+        { name: 'Long ago', archived: false },
+      ]),
+    );
+  });
+
   it('stand with their sides and their result; one that is ended can go on', async () => {
     const asked = open([trial()]);
     expect(await screen.findByText('Worms against flake')).toBeTruthy();
@@ -182,10 +203,20 @@ describe('trials', () => {
       fireEvent.press(screen.getByText('Deal anew'));
     }
     expect(dealt()).not.toBe(before);
+    fireEvent.changeText(
+      screen.getByLabelText('Their lengths, in the order in which they are caught'),
+      '1.1 1.2 1.9 2.0',
+    );
+    // Of two of one size one goes and one stays.
+    const [first, second] = (screen.getByText(/^\d, \d$/).children.join('') as string).split(', ');
+    expect(['1', '2']).toContain(first);
+    expect(['3', '4']).toContain(second);
+    fireEvent.press(screen.getByText('Keep it in the note'));
     fireEvent.press(screen.getByText('Plan it'));
     expect(await screen.findByText(/Worms or flake: the trial is planned/)).toBeTruthy();
     expect(sent(asked, 'POST')).toMatchObject([
       { kind: 'siblings', groupId: 'g1', otherGroupId: 'g2', changedOn: null, weeks: 8 },
     ]);
+    expect(sent(asked, 'POST')[0]!.note).toMatch(/^Dealt by chance; over go \d, \d of 4\.$/);
   });
 });

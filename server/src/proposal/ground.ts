@@ -26,7 +26,7 @@ import type { Scope } from '../db';
 import type { Household } from '../round/house';
 import { standOfWaters } from '../water/standing';
 import { answersSince } from './answers';
-import { nitrateAfter, stockAfter } from './leadsTo';
+import { houseUse, nitrateAfter, stockAfter } from './leadsTo';
 import { foodsTried, portionsSince, readSeen, type Seen } from './seen';
 
 /** All that a household's proposals are worked out from. */
@@ -116,8 +116,10 @@ export function proposalsOf(ground: Ground): Proposals {
   const foods = new Map(house.foods.map((food) => [food.id, food]));
   const moments = new Map(house.moments.map((moment) => [moment.id, moment]));
   const families = new Map(household.foods.map((food) => [food.id, food.family]));
+  const asked = portionsFor(ground);
+  const use = asked.length > 0 ? houseUse(ground) : new Map<string, number[]>();
   return {
-    portions: portionsFor(ground).map(({ group, tank, version, proposal, effect }) => ({
+    portions: asked.map(({ group, tank, version, proposal, effect }) => ({
       groupId: group.id,
       groupName: group.name,
       tankId: group.tankId,
@@ -143,7 +145,7 @@ export function proposalsOf(ground: Ground): Proposals {
           (id) => families.get(id) ?? '',
           addDays(today, 1),
         ),
-        stock: stockAfter(ground, group, effect.diet),
+        stock: stockAfter(ground, use, group, effect.diet),
         nitrate: nitrateAfter(ground, group, effect.diet),
       },
       why: proposal.why,

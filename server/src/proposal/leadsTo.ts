@@ -20,36 +20,46 @@ const HORIZON = 120;
 /** Nitrogen of a plan is told by the mean of so many days: whole cycles of most. */
 const CYCLES_DAYS = 28;
 
-const withDiet = (house: House, group: HouseGroup, diet: Diet): House => ({
-  ...house,
-  groups: house.groups.map((one) => (one.id === group.id ? { ...one, diet } : one)),
-});
+/** What of each food some groups take, day by day. */
+function useOf(house: House, groups: readonly HouseGroup[], today: string): Map<string, number[]> {
+  const byFood = new Map<string, number[]>();
+  for (const { foodId, gramsOn } of plannedUse({ ...house, groups }, today, HORIZON)) {
+    const sum = byFood.get(foodId);
+    if (sum) gramsOn.forEach((grams, at) => (sum[at]! += grams));
+    else byFood.set(foodId, [...gramsOn]);
+  }
+  return byFood;
+}
 
-/** Days left of each food of a group whose use another diet moves. */
+/** What the whole house takes of each food, as it is planned: worked out once for all proposals. */
+export const houseUse = ({ household, today }: Ground): ReadonlyMap<string, number[]> => {
+  const { house } = household.on(today);
+  return useOf(house, house.groups, today);
+};
+
+/**
+ * Days left of each food of a group whose use another diet moves.
+ * @param all what the whole house takes, as it is
+ */
 export function stockAfter(
   { household, today }: Ground,
+  all: ReadonlyMap<string, number[]>,
   group: HouseGroup,
   diet: Diet,
 ): LeadsTo['stock'] {
   const { house } = household.on(today);
   const dayOf = Array.from({ length: HORIZON }, (_, ahead) => addDays(today, ahead));
-  const [before, after] = [house, withDiet(house, group, diet)].map((one) => {
-    const byFood = new Map<string, number[]>();
-    for (const { foodId, gramsOn } of plannedUse(one, today, HORIZON)) {
-      const sum = byFood.get(foodId);
-      if (sum) gramsOn.forEach((grams, at) => (sum[at]! += grams));
-      else byFood.set(foodId, [...gramsOn]);
-    }
-    return byFood;
-  }) as [Map<string, number[]>, Map<string, number[]>];
+  const was = useOf(house, [group], today);
+  const will = useOf(house, [{ ...group, diet }], today);
   return household.foods.flatMap(({ id, name, lots, keeps }) => {
-    const was = before.get(id);
-    const will = after.get(id);
-    if (!was || !will || lots.length === 0 || was.every((grams, at) => grams === will[at])) {
-      return [];
-    }
+    const before = all.get(id);
+    const own = was.get(id);
+    const then = will.get(id);
+    if (!before || !own || !then || lots.length === 0) return [];
+    if (own.every((grams, at) => grams === then[at])) return [];
+    const after = before.map((grams, at) => Math.max(0, grams - own[at]! + then[at]!));
     const lasts = (use: number[]) => daysLeft(lots, use, dayOf, keeps.openedDays).days;
-    return [{ foodName: name, before: lasts(was), after: lasts(will) }];
+    return [{ foodName: name, before: lasts(before), after: lasts(after) }];
   });
 }
 
