@@ -30,6 +30,11 @@ export function CompareScreen() {
         <Fault problem={house.problem} onRetry={house.retry} />
       ) : !house.data ? (
         <Skeleton rows={3} height={80} />
+      ) : kept(house.data).length === 0 ? (
+        <Empty
+          title="No fish to compare yet"
+          text="Put groups in your tanks: how they grow, what they eat and what they cost stands side by side here."
+        />
       ) : (
         <View style={{ gap: 16, maxWidth: 820 }}>
           <Choice

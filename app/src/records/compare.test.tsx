@@ -193,6 +193,11 @@ describe('the screen of comparisons', () => {
     expect(await screen.findByText('Fewer than two were measured twice')).toBeTruthy();
   });
 
+  it('says what to do first where there are no fish', async () => {
+    open([]);
+    expect(await screen.findByText('No fish to compare yet')).toBeTruthy();
+  });
+
   it('says so where no kind has two batches', async () => {
     open([{ id: 'g1' }]);
     fireEvent.press(await screen.findByText('batches of one kind'));

@@ -94,7 +94,9 @@ function TrialCard({ trial, data }: { trial: TrialRow; data: HouseData | undefin
             trial.changedOn === null ? null : `diet changed ${words.day(trial.changedOn)}`,
             endedOn === null
               ? stand
-                ? `week ${Math.floor(stand.weeksDone) + 1} of ${trial.weeks}`
+                ? stand.weeksDone >= trial.weeks
+                  ? `its ${trial.weeks} weeks are over`
+                  : `week ${Math.floor(stand.weeksDone) + 1} of ${trial.weeks}`
                 : null
               : `ended ${words.day(endedOn)}`,
           ]

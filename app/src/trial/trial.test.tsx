@@ -166,7 +166,9 @@ describe('trials', () => {
   it('stand with their sides and their result; one that is ended can go on', async () => {
     const asked = open([trial()]);
     expect(await screen.findByText('Worms against flake')).toBeTruthy();
-    expect(screen.getByText(/On flake against On worms · from/)).toBeTruthy();
+    expect(
+      screen.getByText(/On flake against On worms · from .* · its 8 weeks are over/),
+    ).toBeTruthy();
     fireEvent.press(screen.getByLabelText('End the trial Worms against flake'));
     fireEvent.press(await screen.findByText('Undo'));
     await waitFor(() => expect(sent(asked, 'PUT')).toHaveLength(2));
