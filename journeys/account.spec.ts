@@ -86,6 +86,7 @@ test('a trial is planned with the fish that it takes, measured, and ended with n
   await page.getByRole('button', { name: 'End the trial Green gel for the loaches' }).click();
   await expect(page.getByText('Green gel for the loaches is ended.')).toBeVisible();
   await page.getByRole('button', { name: 'Put the trial Green gel for the loaches away' }).click();
+  await expect(page.getByText('Green gel for the loaches is put away.')).toBeVisible();
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(
     page.getByText(/Nothing can be said yet: measure a few at the beginning/),

@@ -45,6 +45,16 @@ export const ledgerApi = api
       }),
       editTrial: build.mutation<ResponseOf<'editTrial'>, CallParts<'editTrial'>>({
         queryFn: (parts) => call('editTrial', parts),
+        // The next edit goes out with its version, though the list is not read again yet.
+        async onQueryStarted(_, { dispatch, queryFulfilled }) {
+          const done = await queryFulfilled.catch(() => null);
+          if (done === null) return;
+          dispatch(
+            ledgerApi.util.updateQueryData('trials', undefined, (rows) =>
+              rows.map((row) => (row.id === done.data.id ? done.data : row)),
+            ),
+          );
+        },
         // A stale edit also means that what is cached is old.
         invalidatesTags: ['trial'],
       }),

@@ -62,7 +62,7 @@ function TrialCard({ trial, data }: { trial: TrialRow; data: HouseData | undefin
   const router = useRouter();
   const now = useNow();
   const say = useSay();
-  const [edit] = ledgerApi.useEditTrialMutation();
+  const [edit, { isLoading }] = ledgerApi.useEditTrialMutation();
   const [changing, setChanging] = useState(false);
   const { stand, name, kind, groupName, otherGroupName, endedOn } = trial;
   const change = async (
@@ -148,6 +148,7 @@ function TrialCard({ trial, data }: { trial: TrialRow; data: HouseData | undefin
         {endedOn === null ? (
           <Button
             label="End it"
+            disabled={isLoading}
             spoken={`End the trial ${name}`}
             onPress={() =>
               void change({ endedOn: now.day }, `${name} is ended.`, { endedOn: null })
@@ -166,6 +167,7 @@ function TrialCard({ trial, data }: { trial: TrialRow; data: HouseData | undefin
           <Button
             look="bare"
             label="Bring back"
+            disabled={isLoading}
             spoken={`Bring the trial ${name} back`}
             onPress={() => void change({ archived: false }, `${name} is back.`, { archived: true })}
           />
@@ -173,6 +175,7 @@ function TrialCard({ trial, data }: { trial: TrialRow; data: HouseData | undefin
           <Button
             look="bare"
             label="Put away"
+            disabled={isLoading}
             spoken={`Put the trial ${name} away`}
             onPress={() =>
               void change({ archived: true }, `${name} is put away.`, { archived: false })

@@ -115,6 +115,7 @@ describe('what a trial showed, in words', () => {
 });
 
 function open(items: TrialRow[]) {
+  let now = items;
   const juvenile = { ...group, name: 'On flake', stage: 'juvenile', lengthCm: 1.5 };
   const asked = standIn({
     ...answers(),
@@ -122,15 +123,18 @@ function open(items: TrialRow[]) {
       items: [juvenile, { ...juvenile, id: 'g2', name: 'On worms' }],
       next: null,
     },
-    'GET /api/trials': { items, next: null },
+    'GET /api/trials': () => ({ status: 200, body: { items: now, next: null } }),
     'POST /api/trials': ({ body }: { body: object }) => ({
       status: 201,
       body: { ...trial(), ...body },
     }),
-    'PUT /api/trials/tr1': ({ body }: { body: { version: number } }) => ({
-      status: 200,
-      body: { ...trial(), ...body, version: body.version + 1 },
-    }),
+    'PUT /api/trials/tr1': ({ body }: { body: { version: number } }) => {
+      const known = now.find(({ id, version }) => id === 'tr1' && version === body.version);
+      if (!known) return { status: 409, body: { status: 409, detail: 'stale' } };
+      const made = { ...known, ...body, version: body.version + 1 };
+      now = now.map((row) => (row === known ? made : row));
+      return { status: 200, body: made };
+    },
   });
   show(
     <>
@@ -143,7 +147,10 @@ function open(items: TrialRow[]) {
 
 describe('trials', () => {
   it('are changed, and one that was put away comes back', async () => {
-    const asked = open([trial(), trial({ id: 'tr1', name: 'Long ago', archived: true })]);
+    const asked = open([
+      trial(),
+      trial({ id: 'tr1', name: 'Long ago', archived: true, version: 7 }),
+    ]);
     await waitFor(() =>
       expect(screen.getByLabelText('Change the trial Worms against flake')).toBeTruthy(),
     );
@@ -176,6 +183,15 @@ describe('trials', () => {
       { version: 1, endedOn: expect.stringMatching(/^\d{4}-/) },
       { version: 2, endedOn: null },
     ]);
+  });
+
+  it('are put away right after they were ended, with the version that came of it', async () => {
+    const asked = open([trial()]);
+    fireEvent.press(await screen.findByLabelText('End the trial Worms against flake'));
+    expect(await screen.findByText('Worms against flake is ended.')).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('Put the trial Worms against flake away'));
+    await waitFor(() => expect(sent(asked, 'PUT')).toHaveLength(2));
+    expect(sent(asked, 'PUT')[1]).toMatchObject({ version: 2, archived: true });
   });
 
   it('are put away', async () => {
