@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
+import { atRest } from './atRest';
 import { expect, test } from './product';
 
 const saved = async (page: Page, press: () => Promise<void>) => {
@@ -98,6 +99,7 @@ test('what was decided stands with what it led to, and a story fits on a page', 
   demo,
 }) => {
   await page.goto(`${demo.url}/round`);
+  await atRest(page);
   await page
     .getByRole('button', { name: 'Ask about the portions of Pearl gouramis in a week' })
     .click();

@@ -1,3 +1,4 @@
+import { atRest } from './atRest';
 import { expect, test } from './product';
 
 test('what was seen becomes other portions: accepted, taken back, declined', async ({
@@ -5,6 +6,7 @@ test('what was seen becomes other portions: accepted, taken back, declined', asy
   demo,
 }) => {
   await page.goto(`${demo.url}/round`);
+  await atRest(page);
   await page.getByRole('button', { name: /^Give Pearl gouramis \d+ % less$/ }).click();
   await expect(page.getByText(/^Pearl gouramis get \d+ % less from now on\.$/)).toBeVisible();
   const goal = async () => {
@@ -28,6 +30,7 @@ test('a food that is refused is trained: mixed in, logged, and in the end in the
 }) => {
   await page.context().clock.setFixedTime('2026-03-11T18:20:00Z');
   await page.goto(`${demo.url}/round`);
+  await atRest(page);
   await page
     .getByRole('button', { name: 'Train Glass catfish onto frozen brine shrimp', exact: true })
     .click();

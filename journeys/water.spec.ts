@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import { atRest } from './atRest';
 import { expect, test } from './product';
 
 const millpond = async (page: Page, url: string): Promise<string> => {
@@ -14,6 +15,8 @@ test('a change of water is asked for in buckets, done with a tap, and taken back
   const card = page.getByLabel('Water of Millpond', { exact: true });
   await expect(card.getByText(/^Change 52 L, 25 %: 1 day late/)).toBeVisible();
   await expect(card.getByText(/^5 buckets of 10 L and/)).toBeVisible();
+  // What stands above comes by itself: a click on what still moves goes beside it.
+  await atRest(page);
   await card.getByRole('button', { name: 'Changed: Millpond' }).click();
   await expect(page.getByText('Water of Millpond is changed.')).toBeVisible();
   await expect(card).toBeHidden();
