@@ -1,7 +1,7 @@
 import type { Group, Problem, TrialRow } from '@open-larder/contract';
 import { usualLength } from '@open-larder/core/growth';
 import { addDays } from '@open-larder/core/round';
-import { dealt, fishByWeeks } from '@open-larder/core/trial';
+import { dealt, fishByWeeks, LOOKED_AT_WEEKS, USUAL_CV } from '@open-larder/core/trial';
 import { sayNumber } from '@open-larder/core/units';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
@@ -26,10 +26,6 @@ import {
 } from '../ui';
 import { readLengths } from '../growth/readLengths';
 import { sayNeeded } from './words';
-
-const WEEKS = [2, 4, 6, 8, 12, 16];
-/** Between fish of one clutch that nobody measured. Assumption. */
-const USUAL_CV = 0.12;
 
 interface Props {
   data: HouseData;
@@ -235,7 +231,7 @@ function Needed({
   const growsCm = usualLength(species, tempC, lengthCm, 7) - lengthCm;
   const rows = fishByWeeks(
     { lengthCm, cv: USUAL_CV, growsCm, difference },
-    [...new Set([...WEEKS, weeks])].sort((a, b) => a - b),
+    [...new Set([...LOOKED_AT_WEEKS, weeks])].sort((a, b) => a - b),
     tubsEach,
   );
   return (
@@ -257,7 +253,7 @@ function Needed({
         ))}
       </Card>
       <Text look="small" tone="quiet">
-        {`To see ${sayNumber(difference * 100, 0)} % four times in five: ${sayNeeded(rows.find((row) => row.weeks === weeks)!)}. From ${words.say('length', lengthCm)}, where its kind grows ${words.say('length', growsCm)} in a week, and fish that differ by 12 %; once both sides are measured, by as much as they do.`}
+        {`To see ${sayNumber(difference * 100, 0)} % four times in five: ${sayNeeded(rows.find((row) => row.weeks === weeks)!)}. From ${words.say('length', lengthCm)}, where its kind grows ${words.say('length', growsCm)} in a week, and fish that differ by ${sayNumber(USUAL_CV * 100, 0)} %; once both sides are measured, by as much as they do.`}
       </Text>
     </View>
   );

@@ -10,7 +10,9 @@ export {
   type TrialResult,
 } from './result';
 export {
+  LOOKED_AT_WEEKS,
   standOfTrial,
+  USUAL_CV,
   type SideStand,
   type TrialSide,
   type TrialStand,

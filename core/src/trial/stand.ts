@@ -51,9 +51,9 @@ export interface TrialStand {
 }
 
 /** Weeks that are looked at beside the planned ones. */
-const LOOKED_AT = [2, 4, 6, 8, 12, 16];
+export const LOOKED_AT_WEEKS = [2, 4, 6, 8, 12, 16];
 /** Fish of one clutch differ so much where nobody measured them. Assumption. */
-const USUAL_CV = 0.12;
+export const USUAL_CV = 0.12;
 /** A sample of so many days before still tells how it began. Assumption. */
 const BEGIN_DAYS = 7;
 
@@ -79,7 +79,7 @@ export function standOfTrial(task: TrialTask): TrialStand {
   const plan = { ...basis, difference };
   const needed = fishByWeeks(
     plan,
-    [...new Set([...LOOKED_AT, weeks])].sort((a, b) => a - b),
+    [...new Set([...LOOKED_AT_WEEKS, weeks])].sort((a, b) => a - b),
     tubsEach,
   );
   const each = needed.find((one) => one.weeks === weeks)!.each;
