@@ -16,7 +16,7 @@ const MASS_WEIGHT = 0.7;
 /** The water is changed before anybody is fed less for it. Assumption. */
 const NITRATE_WEIGHT = 0.5;
 /** What a test and a steady rhythm say of a portion holds once it has stood for so long. Assumption. */
-export const WATER_SETTLES_DAYS = 7;
+const WATER_SETTLES_DAYS = 7;
 
 /** Those that must grow, whatever it does to the water. */
 export const grows = (stage: Stage): boolean =>
