@@ -116,6 +116,25 @@ export default ts.config(
     },
   },
   {
+    // One clock a side, which tests set: what reads the machine's own passes on some days alone.
+    files: ['app/src/**/*.{ts,tsx}', 'server/src/**/*.ts'],
+    ignores: ['**/clock.ts', 'app/src/testing/frames.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'NewExpression[callee.name="Date"][arguments.length=0]',
+          message: 'ask the clock: store/clock in the app, the Clock in the server',
+        },
+        {
+          selector:
+            'CallExpression[callee.object.name="Date"][callee.property.name="now"][arguments.length=0]',
+          message: 'ask the clock: store/clock in the app, the Clock in the server',
+        },
+      ],
+    },
+  },
+  {
     files: ['**/*.js', '**/*.mjs'],
     languageOptions: {
       globals: {

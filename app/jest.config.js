@@ -15,6 +15,7 @@ module.exports = {
   setupFilesAfterEnv: [
     ...(preset.setupFilesAfterEnv ?? []),
     '<rootDir>/src/testing/patience.ts',
+    '<rootDir>/src/testing/clock.ts',
     '<rootDir>/src/testing/frames.ts',
   ],
   transform: { ...preset.transform, [JS]: babel, '\\.mjs$': babel },

@@ -1,6 +1,7 @@
 import { existsSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { check } from './check.mjs';
+import { dayOfCommit } from './days.mjs';
 import { keep } from './places.mjs';
 import { portFrom, startPostgres } from './postgres.mjs';
 import { run } from './run.mjs';
@@ -39,11 +40,17 @@ async function attempt(title, work) {
 for (const report of [JEST_REPORT, JOURNEY_REPORT]) rmSync(report, { force: true });
 
 await attempt('Checks', check);
-await attempt('Unit and server tests', async () => {
+const day = dayOfCommit();
+await attempt(`Unit and server tests, as on ${day}`, async () => {
   const url = await postgres.ensure('larder_test', { fresh: true });
   // Workers, not this process alone: where one breaks, the report is written all the same.
   await run('npx', ['jest', '--ci', '--maxWorkers=2', '--json', `--outputFile=${JEST_REPORT}`], {
-    env: { OPEN_LARDER_TEST_DB_URL: url, TZ: 'UTC' },
+    env: {
+      OPEN_LARDER_TEST_DB_URL: url,
+      OPEN_LARDER_TEST_NOW: day,
+      OPEN_LARDER_TEST_DAYS: day,
+      TZ: 'UTC',
+    },
   });
 });
 await attempt('Journeys in Chromium', async () => {

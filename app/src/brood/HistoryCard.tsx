@@ -6,6 +6,7 @@ import { api, useWords } from '../store';
 import { Button, Card, Fault, ListRow, Skeleton, Text, useSay } from '../ui';
 import type { Brood } from './useBroods';
 import { sayEvent } from './words';
+import { nowIso } from '../store/clock';
 
 /** Events shown at once; the rest wait for a tap. */
 const FIRST = 6;
@@ -24,7 +25,7 @@ export function HistoryCard({ brood }: { brood: Brood }) {
   const foodName = (key: string) =>
     brood.stand.rungs.find((rung) => rung.key === key)?.name ?? 'a food';
   const takeBack = async (id: string) => {
-    const body = { id: uuidv7(), at: new Date().toISOString() };
+    const body = { id: uuidv7(), at: nowIso() };
     const answer = await undo({ params: { id }, body });
     if (answer.error) say((answer.error as Problem).detail, { tone: 'fault' });
     else say('Taken back: the rest is reckoned anew.');

@@ -23,6 +23,7 @@ import {
 import { BroodFieldsInput, defaultsOf, type BroodDraft } from './fields';
 import { TubFields, type TubDraft } from './TubsCard';
 import { useBroods, wayOf, type Broods } from './useBroods';
+import { nowIso } from '../store/clock';
 
 const BEGINNINGS = ['paired', 'spawned', 'swimming'] as const;
 type Beginning = (typeof BEGINNINGS)[number];
@@ -140,7 +141,7 @@ function Begin({
     const body = { ...draft, id: ids.brood, speciesKey, tub: { ...where, id: ids.tub } };
     const done = await create({ body });
     if (done.error) return refused(done.error as Problem);
-    const base = { day: day ?? '', at: new Date().toISOString(), hand, note: '', tubId: ids.tub };
+    const base = { day: day ?? '', at: nowIso(), hand, note: '', tubId: ids.tub };
     const told = [
       { ...base, id: ids.begun, kind: began },
       ...(count === null || began === 'paired'

@@ -13,6 +13,7 @@ import { BroodsWork } from './BroodsWork';
 import { answers, food, group, species } from '../testing/house';
 import { push, replace } from '../testing/router';
 import { sent, standIn } from '../testing/server';
+import { TODAY as DAY } from '../testing/clock';
 import { show } from '../testing/show';
 import { Toast } from '../ui';
 import { BroodsScreen } from './BroodsScreen';
@@ -22,7 +23,6 @@ import { NewBroodScreen } from './NewBroodScreen';
 jest.mock('expo-router', () => jest.requireActual('../testing/router'));
 
 const { ways, cultures, foods } = loadCatalogue();
-const DAY = new Date().toISOString().slice(0, 10);
 const TUB = { id: 't1', name: 'Jar', litres: 10, tempC: 26, ph: 7, filtered: false, version: 1 };
 
 const event = (

@@ -2,6 +2,7 @@ import type { BroodEventCreate, Problem } from '@open-larder/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { api, useHand, useNow } from '../store';
 import { useSay, faultsOf, type Faults } from '../ui';
+import { nowIso } from '../store/clock';
 
 export type Said = BroodEventCreate extends infer E
   ? E extends BroodEventCreate
@@ -29,7 +30,7 @@ export function useBroodEvent(): (
   const [undo] = api.useUndoBroodEventMutation();
   return async (broodId, event, says) => {
     const id = uuidv7();
-    const at = new Date().toISOString();
+    const at = nowIso();
     const body = {
       day: now.day,
       note: '',
@@ -47,7 +48,7 @@ export function useBroodEvent(): (
     }
     say(says, {
       undo: () =>
-        void undo({ params: { id }, body: { id: uuidv7(), at: new Date().toISOString() } }).then(
+        void undo({ params: { id }, body: { id: uuidv7(), at: nowIso() } }).then(
           (answer) => {
             if (answer.error) say((answer.error as Problem).detail, { tone: 'fault' });
           },

@@ -6,6 +6,7 @@ import { api, useHand, useNow, useWords, type HouseData } from '../store';
 import { useSay } from '../ui';
 import { defaultsOf } from './fields';
 import { wayOf } from './useBroods';
+import { nowIso } from '../store/clock';
 
 /** The food that makes the span richer: every other day, at a moment of the day. */
 export interface Rich {
@@ -107,7 +108,7 @@ export function useConditioning(data: HouseData) {
       },
     });
     if (!well(made)) return null;
-    const at = new Date().toISOString();
+    const at = nowIso();
     const body = {
       id: uuidv7(),
       kind: 'conditioned' as const,

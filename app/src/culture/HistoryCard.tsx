@@ -5,6 +5,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { api, useWords } from '../store';
 import { Button, Card, Fault, ListRow, Skeleton, Text, useSay } from '../ui';
 import { sayEvent } from './words';
+import { nowIso } from '../store/clock';
 
 /** Events shown at once; the rest wait for a tap. */
 const FIRST = 6;
@@ -23,7 +24,7 @@ export function HistoryCard({ vesselId }: { vesselId: string }) {
   const takeBack = async (id: string) => {
     const answer = await undo({
       params: { id },
-      body: { id: uuidv7(), at: new Date().toISOString() },
+      body: { id: uuidv7(), at: nowIso() },
     });
     if (answer.error) say((answer.error as Problem).detail, { tone: 'fault' });
     else say('Taken back.');

@@ -29,6 +29,7 @@ import {
 import { VesselFieldsInput, type Draft } from './fields';
 import { saySizes } from './KindCard';
 import { useCultures, type Culture, type Cultures } from './useCultures';
+import { nowIso } from '../store/clock';
 
 /** Starting a culture, step by step: its kind, what to do, its vessel, where it came from. */
 export function NewVesselScreen({ from }: { from?: string }) {
@@ -118,7 +119,7 @@ function Start({
       measure: draft.measure ?? Number.NaN,
       tempC: draft.tempC ?? Number.NaN,
       startedOn: startedOn ?? '',
-      at: new Date().toISOString(),
+      at: nowIso(),
       startG,
       fromVesselId: fromId === '' ? null : fromId,
       share: fromId === '' || hatch ? null : share,

@@ -14,6 +14,7 @@ import { VesselActs } from './VesselActs';
 import { STATE_WORDS, saySize, sayStand } from './words';
 import { WorkList } from './WorkList';
 import { whyCrash, whyStanding } from './why';
+import { nowMs } from '../store/clock';
 
 /** A month and the certainty that backups are told for. */
 const BACKUP_DAYS = 30;
@@ -149,7 +150,7 @@ function HatchRows({ atMs }: { atMs: number }) {
   const words = useWords();
   const household = useHousehold();
   const ready = localNow(new Date(atMs), household?.timeZone ?? 'UTC');
-  const hours = (Date.now() - atMs) / 3_600_000;
+  const hours = (nowMs() - atMs) / 3_600_000;
   const over = hours > 24 * MOST_SHOWN_DAYS;
   return (
     <>

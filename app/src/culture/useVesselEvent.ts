@@ -2,6 +2,7 @@ import type { Problem, VesselEventCreate } from '@open-larder/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { api, useHand, useNow } from '../store';
 import { useSay } from '../ui';
+import { nowIso } from '../store/clock';
 
 type Said = VesselEventCreate extends infer E
   ? E extends VesselEventCreate
@@ -22,7 +23,7 @@ export function useVesselEvent(): (
   const [undo] = api.useUndoVesselEventMutation();
   return async (vesselId, event, says) => {
     const id = uuidv7();
-    const at = new Date().toISOString();
+    const at = nowIso();
     const body = { day: now.day, note: '', ...event, id, at, hand } as VesselEventCreate;
     const done = await add({ params: { id: vesselId }, body });
     if (done.error) {
@@ -31,7 +32,7 @@ export function useVesselEvent(): (
     }
     say(says, {
       undo: () =>
-        void undo({ params: { id }, body: { id: uuidv7(), at: new Date().toISOString() } }).then(
+        void undo({ params: { id }, body: { id: uuidv7(), at: nowIso() } }).then(
           (answer) => {
             if (answer.error) say((answer.error as Problem).detail, { tone: 'fault' });
           },

@@ -3,13 +3,13 @@ import { addDays } from '@open-larder/core/round';
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { answers, group as plain } from '../testing/house';
 import { sent, standIn } from '../testing/server';
+import { TODAY as DAY } from '../testing/clock';
 import { show } from '../testing/show';
 import { Toast } from '../ui';
 import { GrowthScreen } from './GrowthScreen';
 
 jest.mock('expo-router', () => jest.requireActual('../testing/router'));
 
-const DAY = new Date().toISOString().slice(0, 10);
 const group: Group = { ...plain, lengthCm: 2 };
 let made = 0;
 const event = (daysAgo: number, over: Partial<LifeEventRow>): LifeEventRow => ({

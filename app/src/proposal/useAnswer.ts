@@ -10,6 +10,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { api, useHand, useNow } from '../store';
 import { lowerFirst, useSay } from '../ui';
 import { sayChange, sayRhythm } from './words';
+import { nowIso } from '../store/clock';
 
 /** Done, not wanted, or not now. */
 export type Said = 'yes' | 'no' | 'later';
@@ -32,7 +33,7 @@ export function useAnswer() {
   const [begin] = api.useBeginTrainingMutation();
   const [end] = api.useEndTrainingMutation();
   const [editDiet] = api.useEditDietMutation();
-  const stamp = () => ({ id: uuidv7(), hand, at: new Date().toISOString() });
+  const stamp = () => ({ id: uuidv7(), hand, at: nowIso() });
   /** Whether it went well; what went wrong is said. */
   const well = (done: { error?: unknown }): boolean => {
     if (done.error) say((done.error as Problem).detail, { tone: 'fault' });

@@ -5,6 +5,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { api, useWords, type Words } from '../store';
 import { ledgerApi } from '../store/ledgerApi';
 import { Button, Card, Empty, Fault, ListRow, Skeleton, useSay } from '../ui';
+import { nowIso } from '../store/clock';
 
 /** What was proposed, what was answered, and what it led to, newest first. */
 export function DecidedView() {
@@ -25,7 +26,7 @@ export function DecidedView() {
     );
   }
   const takeBack = async ({ id, about }: Answered) => {
-    const body = { id: uuidv7(), at: new Date().toISOString() };
+    const body = { id: uuidv7(), at: nowIso() };
     const done = await undo({ params: { id }, body });
     if (done.error) say((done.error as Problem).detail, { tone: 'fault' });
     else say(`${about}: the answer is taken back.`);

@@ -18,6 +18,7 @@ import {
   type Faults,
 } from '../ui';
 import { sayRating } from './account';
+import { nowIso } from '../store/clock';
 
 type Rated = 'better' | 'same' | 'worse' | 'unsaid';
 const said = (rated: Rated) => (rated === 'unsaid' ? null : rated);
@@ -58,7 +59,7 @@ export function RatingSheet({
       growth: said(growth),
       note,
       hand,
-      at: new Date().toISOString(),
+      at: nowIso(),
     };
     const done = await add({ body });
     if (done.error) {
@@ -129,7 +130,7 @@ export function Ratings() {
   const [all, setAll] = useState(false);
   if (data.length === 0) return null;
   const takeBack = async ({ id, foodName }: Rating) => {
-    const body = { id: uuidv7(), at: new Date().toISOString() };
+    const body = { id: uuidv7(), at: nowIso() };
     const done = await undo({ params: { id }, body });
     if (done.error) say((done.error as Problem).detail, { tone: 'fault' });
     else say(`The rating of ${foodName} is taken back.`);

@@ -1,6 +1,7 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react-native';
 import { answers, household, round, tank } from '../testing/house';
 import { sent, standIn } from '../testing/server';
+import { MINUTES, TODAY } from '../testing/clock';
 import { show } from '../testing/show';
 import { Toast } from '../ui';
 import { RoundScreen } from './RoundScreen';
@@ -197,16 +198,13 @@ describe('preparation', () => {
 });
 
 describe('a serving that is late', () => {
-  const now = new Date();
-  const TODAY = now.toISOString().slice(0, 10);
-  const minutes = now.getUTCHours() * 60 + now.getUTCMinutes();
   const openLate = (lateMin: number) => {
     const asked = standIn({
       ...answers(),
       'GET /api/tanks': { items: [{ ...tank, lightOnMin: 0, lightOffMin: 1439 }], next: null },
       [`GET /api/round/${TODAY}`]: () => {
         const view = round(TODAY);
-        view.moments[0]!.stops[0]!.minutes = minutes - lateMin;
+        view.moments[0]!.stops[0]!.minutes = MINUTES - lateMin;
         return { status: 200, body: view };
       },
       'POST /api/feedings': ({ body }: { body: unknown }) => ({

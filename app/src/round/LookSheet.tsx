@@ -9,6 +9,7 @@ import { api, useHand, type HouseData } from '../store';
 import { useHolding } from './useHolding';
 import { SIZES, themed, useColours } from '../theme';
 import { Button, Card, Choice, Field, Sheet, Text, useSay } from '../ui';
+import { nowIso } from '../store/clock';
 
 interface Props {
   tank: Tank;
@@ -43,7 +44,7 @@ export function LookSheet({ tank, day, data, onClose }: Props) {
   const looked = groups.filter((group) => isSeen(seen[group.id] ?? UNSEEN));
   const hold = useHolding(day);
   const note = async (): Promise<boolean> => {
-    const at = new Date().toISOString();
+    const at = nowIso();
     const made: string[] = [];
     for (const group of looked) {
       const body = { id: uuidv7(), groupId: group.id, day, hand, at, ...seen[group.id]! };

@@ -6,6 +6,7 @@ import { api, useAppDispatch, useRow, type HouseData } from '../store';
 import { themed } from '../theme';
 import { Button, Text, useSay } from '../ui';
 import { liftAt, watchEnded, watchedAgain, type Watched } from './watched';
+import { nowMs } from '../store/clock';
 
 const LEFT = [
   { value: 0, label: 'Nothing' },
@@ -106,9 +107,9 @@ export function MealTimer({ meal, data }: { meal: Watched; data: HouseData }) {
 
 /** The time, told anew every second. */
 function useSeconds(): number {
-  const [now, setNow] = useState(() => Date.now());
+  const [now, setNow] = useState(() => nowMs());
   useEffect(() => {
-    const timer = setInterval(() => setNow(Date.now()), 1000);
+    const timer = setInterval(() => setNow(nowMs()), 1000);
     return () => clearInterval(timer);
   }, []);
   return now;

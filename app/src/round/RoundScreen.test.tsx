@@ -2,6 +2,7 @@ import { act, fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { assumed } from '@open-larder/core/why';
 import { answers, food, round, supplyOf } from '../testing/house';
 import { sent, standIn } from '../testing/server';
+import { testNowMs, TODAY } from '../testing/clock';
 import { show } from '../testing/show';
 import { Toast } from '../ui';
 import { RoundScreen } from './RoundScreen';
@@ -156,7 +157,6 @@ describe('the round', () => {
 });
 
 describe('a meal that is being watched', () => {
-  const TODAY = new Date().toISOString().slice(0, 10);
   /** Today's round, of which the server keeps what was served and seen. */
   function openToday(more: Record<string, unknown> = {}) {
     let fed: Record<string, unknown> | null = null;
@@ -251,7 +251,7 @@ describe('a meal that is being watched', () => {
     const [meal] = Object.values(store.getState().watched);
     act(() => {
       store.dispatch(
-        watchedAgain({ ...meal!, momentId: 'earlier', since: Date.now() - 7_200_000 }),
+        watchedAgain({ ...meal!, momentId: 'earlier', since: testNowMs() - 7_200_000 }),
       );
     });
     expect(await screen.findByText('Still in the water')).toBeTruthy();

@@ -2,6 +2,7 @@ import type { Chore, ChoreCreate, Problem, RoundView } from '@open-larder/contra
 import { v7 as uuidv7 } from 'uuid';
 import { api, useAppDispatch, useHand } from '../store';
 import { useSay } from '../ui';
+import { nowIso } from '../store/clock';
 
 /** Say that something of the round was done, or take it back: shown at once, undone if refused. */
 export function useChores({ day }: Pick<RoundView, 'day'>) {
@@ -20,7 +21,7 @@ export function useChores({ day }: Pick<RoundView, 'day'>) {
     const shown = show((done) => done.filter((one) => one.id !== chore.id));
     const answer = await takeBack({
       params: { id: chore.id },
-      body: { id: uuidv7(), at: new Date().toISOString() },
+      body: { id: uuidv7(), at: nowIso() },
     });
     if (answer.error) {
       shown.undo();
@@ -30,7 +31,7 @@ export function useChores({ day }: Pick<RoundView, 'day'>) {
   return {
     undo,
     async log(kind: ChoreCreate['kind'], about: string, what: string) {
-      const at = new Date().toISOString();
+      const at = nowIso();
       const body: ChoreCreate = { id: uuidv7(), kind, about, day, hand, at };
       const shown = show((done) => [...done, body]);
       const answer = await log({ body });

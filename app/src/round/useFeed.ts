@@ -14,6 +14,7 @@ import { localNow } from '../store/useNow';
 import { useSay } from '../ui';
 import { useSettle } from './useSettle';
 import { dropTakenBack, dropWatched } from './watched';
+import { nowIso, nowMs } from '../store/clock';
 
 const UNSEEN = { selectFromResult: () => ({}) };
 
@@ -69,7 +70,7 @@ export function useFeed(
     const { training } = group ?? {};
     const plannedId = training?.id === servingId ? training.servingId : servingId;
     const planned = group?.diet?.servings.find((one) => one.id === plannedId);
-    const since = Date.now();
+    const since = nowMs();
     const { day: today, minutes: atMin } = localNow(new Date(since), household.timeZone);
     // What is logged afterwards went in at an hour that nobody knows.
     if (day !== today) return;
@@ -97,7 +98,7 @@ export function useFeed(
     dispatch(dropTakenBack({ day, key: fed.servingId }));
     const answer = await undo({
       params: { id: fed.id },
-      body: { id: uuidv7(), at: new Date().toISOString() },
+      body: { id: uuidv7(), at: nowIso() },
     });
     if (answer.error) {
       shown.undo();
@@ -115,7 +116,7 @@ export function useFeed(
       foodId: serving.foodId,
       plannedUnits: serving.units,
       hand,
-      at: new Date().toISOString(),
+      at: nowIso(),
       ...deal,
     };
     const massG = deal.units * serving.unit.massG;

@@ -1,5 +1,6 @@
 import { PLAIN } from '@open-larder/core/round';
 import { food, tank } from '../testing/house';
+import { testNowMs } from '../testing/clock';
 import { kept } from '../testing/storage';
 import {
   dropTakenBack,
@@ -54,7 +55,7 @@ describe('meals being watched', () => {
   });
 
   it('are there again after a reload, but not those of the day before yesterday', () => {
-    const now = Date.now();
+    const now = testNowMs();
     let state = watchedReducer(start(), fed(now - 60_000, 'a'));
     state = watchedReducer(state, fed(now - 40 * 3_600_000, 'b', { ...MEAL, tankId: 't2' }));
     expect(Object.keys(state)).toHaveLength(2);

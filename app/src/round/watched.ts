@@ -3,6 +3,7 @@ import { liftAfter } from '@open-larder/core/school';
 import type { Drop } from '@open-larder/core/zones';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { recall, remember } from '../store/memory';
+import { nowMs } from '../store/clock';
 
 /** A meal in one tank that is being watched: since when, and what went in. */
 export interface Watched {
@@ -34,7 +35,7 @@ function kept(now: number): Record<string, Watched> {
 /** Meals being watched, on this device. */
 const watched = createSlice({
   name: 'watched',
-  initialState: () => kept(Date.now()),
+  initialState: () => kept(nowMs()),
   reducers: {
     /** Something went into a tank: its meal is watched from the first of it. */
     dropWatched(state, { payload }: PayloadAction<Omit<Watched, 'drops'> & { drop: Drop }>) {

@@ -1,5 +1,6 @@
 import { useSyncExternalStore } from 'react';
 import { useHousehold } from './useHousehold';
+import { nowMs } from './clock';
 
 const MINUTE_MS = 60_000;
 
@@ -52,7 +53,7 @@ function watch(tell: () => void): () => void {
     timer = undefined;
   };
 }
-const minuteNow = () => Math.floor(Date.now() / MINUTE_MS);
+const minuteNow = () => Math.floor(nowMs() / MINUTE_MS);
 
 let last: { minute: number; zone: string; now: Now } | null = null;
 

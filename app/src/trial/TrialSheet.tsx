@@ -26,6 +26,7 @@ import {
 } from '../ui';
 import { readLengths } from '../growth/readLengths';
 import { sayNeeded } from './words';
+import { nowMs } from '../store/clock';
 
 interface Props {
   data: HouseData;
@@ -262,7 +263,7 @@ function Needed({
 /** Fish dealt by chance: which goes where, in the order in which they are caught. */
 function Deal({ group, onNote }: { group: Group; onNote: (dealt: string) => void }) {
   const words = useWords();
-  const [seed, setSeed] = useState(() => Date.now() % 1_000_000);
+  const [seed, setSeed] = useState(() => nowMs() % 1_000_000);
   const [text, setText] = useState('');
   const read = readLengths(text, words);
   const lengths = text.trim() === '' ? null : read.lengths;

@@ -2,6 +2,7 @@ import type { Problem, WaterEventCreate } from '@open-larder/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { api, useHand, useNow } from '../store';
 import { faultsOf, useSay, type Faults } from '../ui';
+import { nowIso } from '../store/clock';
 
 export type Said = WaterEventCreate extends infer E
   ? E extends WaterEventCreate
@@ -25,7 +26,7 @@ export function useWaterEvent(): (
   const takeBack = useWaterUndo();
   return async (tankId, event, says) => {
     const id = uuidv7();
-    const at = new Date().toISOString();
+    const at = nowIso();
     const body = { day: now.day, note: '', ...event, id, at, hand } as WaterEventCreate;
     const done = await add({ params: { id: tankId }, body });
     if (done.error) {
@@ -43,7 +44,7 @@ export function useWaterUndo(): (id: string) => Promise<boolean> {
   const say = useSay();
   const [undo] = api.useUndoWaterEventMutation();
   return async (id) => {
-    const body = { id: uuidv7(), at: new Date().toISOString() };
+    const body = { id: uuidv7(), at: nowIso() };
     const answer = await undo({ params: { id }, body });
     if (answer.error) say((answer.error as Problem).detail, { tone: 'fault' });
     return !answer.error;

@@ -4,6 +4,7 @@ import { standOfWater, type WaterEvent } from '@open-larder/core/water';
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { answers, tank as plainTank } from '../testing/house';
 import { sent, standIn } from '../testing/server';
+import { TODAY as DAY } from '../testing/clock';
 import { show } from '../testing/show';
 import { Toast } from '../ui';
 import { WaterScreen } from './WaterScreen';
@@ -11,7 +12,6 @@ import { WaterWork } from './WaterWork';
 
 jest.mock('expo-router', () => jest.requireActual('../testing/router'));
 
-const DAY = new Date().toISOString().slice(0, 10);
 const RHYTHM = { share: 0.25, everyDays: 7, sourceMgL: 5 };
 const tank: Tank = {
   ...plainTank,

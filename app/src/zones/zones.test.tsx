@@ -4,6 +4,7 @@ import { AccessibilityInfo } from 'react-native';
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react-native';
 import { answers, food, group, moment } from '../testing/house';
 import { created, sent, standIn } from '../testing/server';
+import { TODAY } from '../testing/clock';
 import { show } from '../testing/show';
 import { Toast } from '../ui';
 import { PlayScreen } from './PlayScreen';
@@ -44,7 +45,7 @@ const house = (over: object = {}) => ({
   'GET /api/groups': { items: [fed], next: null },
   'GET /api/foods': { items: [food, coarse], next: null },
   'GET /api/tanks/t1/learned': NOTHING,
-  [`GET /api/round/${new Date().toISOString().slice(0, 10)}`]: {
+  [`GET /api/round/${TODAY}`]: {
     day: '',
     moments: [],
     resting: [],

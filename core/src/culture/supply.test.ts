@@ -66,6 +66,13 @@ describe('a supply plan', () => {
     expect(short.length).toBeLessThan(3);
   });
 
+  it('starts a day later where the first day that could be met is a fast', () => {
+    const lead = leadOf(fresh(grindal));
+    const demand = every(0.5, 55).map((grams, day) => (day === lead ? 0 : grams));
+    expect(planSupply([], fresh(grindal), every(0.5, 55), options).starts[0]!.startsOn).toBe(0);
+    expect(planSupply([], fresh(grindal), demand, options).starts[0]!.startsOn).toBe(1);
+  });
+
   it('takes more vessels to be surer', () => {
     const demand = [...every(0, 35), ...every(0.8, 20)];
     const many = (sure: number) =>
