@@ -25,7 +25,12 @@ function isRealDay(value: string): boolean {
   return !Number.isNaN(date.getTime()) && date.toISOString().startsWith(value);
 }
 
-export const instant = z.iso.datetime({ offset: true, message: 'this is not a valid time' });
+export const instant = z.iso
+  .datetime({ offset: true, message: 'this is not a valid time' })
+  .refine(
+    (value) => value >= '1990' && value < '2101' && !Number.isNaN(Date.parse(value)),
+    'give a time after 1990',
+  );
 
 /** A number between two limits, refused with a sentence that names both. */
 export function between(low: number, high: number, what: string) {
@@ -45,9 +50,17 @@ export const weekdays = z
   .max(7)
   .refine((days) => new Set(days).size === days.length, 'a weekday stands twice');
 
+/** A row that is stored and cannot be read: named in its place, while the rest of its list is shown. */
+const unreadable = z.object({ id: z.string().nullable(), detail: z.string() });
+export type Unreadable = z.infer<typeof unreadable>;
+
 /** The part of a list that was asked for; `next` continues it, null at its end. */
 export function pageOf<Item extends z.ZodType>(item: Item) {
-  return z.object({ items: z.array(item), next: z.string().nullable() });
+  return z.object({
+    items: z.array(item),
+    next: z.string().nullable(),
+    unreadable: z.array(unreadable).optional(),
+  });
 }
 
 export const pageQuery = z.object({

@@ -118,3 +118,6 @@ export type RouteName = keyof typeof paths;
 
 /** How an answer is sent that tells how far it is: a JSON text a line. */
 export const LINES = 'application/x-ndjson';
+
+/** Header of every answer: what time it is by the server's clock. */
+export const TIME_HEADER = 'Open-Larder-Time';

@@ -77,6 +77,7 @@ import {
   recipeCreate,
   recipeEdit,
 } from './recipe';
+import { readable } from './reading';
 import { consumption, spanQuery } from './records';
 import { preparations, round, roundWhy } from './round';
 import { acceptance, served } from './served';
@@ -94,6 +95,7 @@ export interface Route {
   params: z.ZodType;
   query: z.ZodType;
   body: z.ZodType;
+  /** Its shape, without the limits of what is sent: see `readable`. */
   response: z.ZodType;
   /** What is told while the answer is worked out, where that takes long. */
   told?: z.ZodType;
@@ -123,6 +125,7 @@ const route = <P extends Parts>(name: RouteName, parts: P) =>
     query: none,
     body: none,
     ...parts,
+    response: readable(parts.response),
   }) as unknown as Filled<P>;
 
 const list = <Item extends z.ZodType>(name: RouteName, summary: string, item: Item) =>
@@ -149,8 +152,13 @@ const change = <B extends z.ZodType, R extends z.ZodType>(
  */
 export const routes = {
   getHealth: route('getHealth', {
-    summary: 'The server runs',
-    response: z.object({ status: z.literal('ok') }),
+    summary: 'The server runs, and has room on its disk',
+    response: z.object({
+      status: z.literal('ok'),
+      /** Null where it is not known. */
+      diskFreeMb: z.number().nullable(),
+      diskLow: z.boolean(),
+    }),
   }),
   getReady: route('getReady', {
     summary: 'The server reaches its database',

@@ -9,7 +9,8 @@ import type { Sequelize } from 'sequelize';
 import swaggerUi from 'swagger-ui-express';
 import { catalogueRoutes } from './catalogue/routes';
 import type { Clock } from './clock';
-import { Scope } from './db';
+import { Scope, type DatabaseWatch } from './db';
+import { diskOf } from './disk';
 import { choreRoutes } from './chore/routes';
 import { broodRoutes } from './brood/routes';
 import { cultureRoutes } from './culture/routes';
@@ -20,7 +21,8 @@ import { groupRoutes } from './group/routes';
 import { householdRoutes } from './household/routes';
 import { sayErrors, unknownRoute } from './http/errors';
 import { mount, type Handlers } from './http/mount';
-import { ProblemError } from './http/problems';
+import { NulError, ProblemError } from './http/problems';
+import { TIME_HEADER } from '@open-larder/contract/paths';
 import { larderRoutes } from './larder/routes';
 import { requestLog } from './log';
 import { lookRoutes } from './look/routes';
@@ -51,6 +53,10 @@ export interface AppParts {
   webDir?: string;
   /** Who is asking. For now one household is signed in by itself; sign-in replaces this. */
   householdOf: (request: Request) => string;
+  /** Whether the database answers; without it, that is only known from what is asked of it. */
+  watch?: DatabaseWatch;
+  /** Folder that holds the database, whose disk must not fill up unnoticed. */
+  dataDir?: string;
 }
 
 const BODY_LIMIT = 256 * 1024;
@@ -63,7 +69,8 @@ const DOCS_PAGE = {
   customCss: '.swagger-ui .topbar { display: none }',
 };
 
-export function createApp({ db, catalogue, clock, log, webDir, householdOf }: AppParts): Express {
+export function createApp(parts: AppParts): Express {
+  const { db, catalogue, clock, log, webDir, householdOf, watch } = parts;
   const app = express();
   app.disable('x-powered-by');
   if (log.isLevelEnabled('info')) app.use(requestLog(log));
@@ -72,15 +79,27 @@ export function createApp({ db, catalogue, clock, log, webDir, householdOf }: Ap
   app.use(compression());
   app.get('/api/docs/openapi.json', (_request, response) => void response.json(openApi()));
   app.use('/api/docs', swaggerUi.serve, swaggerUi.setup(openApi(), DOCS_PAGE));
-  app.use(['/api/tables', '/api/photos'], express.json({ limit: TABLE_LIMIT }));
-  app.use('/api', express.json({ limit: BODY_LIMIT }));
+  app.use('/api', (_request, response, next) => {
+    response.setHeader(TIME_HEADER, clock.now().toISOString());
+    next();
+  });
+  app.use(['/api/tables', '/api/photos'], express.json({ limit: TABLE_LIMIT, verify: noNul }));
+  app.use('/api', express.json({ limit: BODY_LIMIT, verify: noNul }));
 
   const router = Router();
-  mount(router, { ...healthRoutes(db), ...RESOURCES }, (request) => ({
+  const { getHealth, getReady } = healthRoutes(parts);
+  // Whether the database answers is told without waiting for it.
+  const contextOf = (request: Request) => ({
     scope: new Scope(db, householdOf(request)),
     catalogue,
     clock,
-  }));
+  });
+  mount(router, { getHealth, getReady }, { contextOf });
+  mount(router, RESOURCES, {
+    contextOf,
+    guard: watch?.guard,
+    onUnreadable: (route, ids) => log.error({ route, ids }, 'stored rows cannot be read'),
+  });
   app.use(router);
   app.use('/api', unknownRoute);
   if (webDir !== undefined && existsSync(webDir)) serveWeb(app, webDir);
@@ -119,22 +138,35 @@ const RESOURCES: Handlers = {
   ...tableRoutes,
 };
 
-function healthRoutes(db: Sequelize): Handlers {
+function healthRoutes({ db, watch, dataDir }: AppParts): Handlers {
   return {
-    getHealth: async () => ({ status: 'ok' as const }),
-    getReady: async () => {
+    async getHealth() {
+      const { freeMb, low } = await diskOf(dataDir);
+      return { status: 'ok' as const, diskFreeMb: freeMb, diskLow: low };
+    },
+    async getReady() {
+      if (watch && !watch.up) throw NOT_READY;
       try {
         await db.query('SELECT 1 FROM migrations LIMIT 1');
       } catch {
-        throw new ProblemError({
-          status: 503,
-          title: 'Not ready',
-          detail: 'The database cannot be reached or is not set up yet.',
-        });
+        throw NOT_READY;
       }
       return { status: 'ready' as const };
     },
   };
+}
+
+const NOT_READY = new ProblemError({
+  status: 503,
+  title: 'Not ready',
+  detail: 'The database cannot be reached or is not set up yet.',
+});
+
+/** A character that PostgreSQL cannot keep, however it is written in JSON. */
+const NUL = /(?:^|[^\\])(?:\\\\)*\\u0000/;
+
+function noNul(_request: unknown, _response: unknown, body: Buffer): void {
+  if (body.includes('u0000') && NUL.test(body.toString())) throw new NulError();
 }
 
 /** Styles are written by the interface at run time, hence 'unsafe-inline' for them and nothing else. */

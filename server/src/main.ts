@@ -2,8 +2,10 @@ import { loadCatalogue } from '@open-larder/catalogue/load';
 import { createApp } from './app';
 import { runningClock } from './clock';
 import { readConfig } from './config';
-import { connect, migrate } from './db';
+import { connect, migrate, Scope, watchDatabase } from './db';
 import { ensureHousehold } from './demo';
+import { diskOf } from './disk';
+import { dropOldReceipts } from './http/receipts';
 import { makeLog } from './log';
 
 /** How long requests in flight may take to finish once the server is asked to stop. */
@@ -13,14 +15,22 @@ async function main(): Promise<void> {
   const config = readConfig(process.env);
   const log = makeLog(config.logLevel);
   const clock = runningClock(config.clockStart);
-  const db = connect(config.dbUrl);
-  await migrate(db);
   const catalogue = loadCatalogue();
-  const householdId = await ensureHousehold(db, catalogue, {
+  const setUp = connect(config.dbUrl, { patient: true });
+  await migrate(setUp);
+  const householdId = await ensureHousehold(setUp, catalogue, {
     key: config.household,
     timeZone: config.timeZone,
     now: clock.now(),
   });
+  await dropOldReceipts(new Scope(setUp, householdId));
+  await setUp.close();
+  const db = connect(config.dbUrl);
+  const disk = await diskOf(config.dataDir);
+  if (disk.low) log.warn({ freeMb: disk.freeMb }, 'the disk of the database is nearly full');
+  const watch = watchDatabase(config.dbUrl, (up) =>
+    up ? log.warn('the database answers again') : log.error('the database does not answer'),
+  );
   const app = createApp({
     db,
     catalogue,
@@ -28,6 +38,8 @@ async function main(): Promise<void> {
     log,
     webDir: config.webDir,
     householdOf: () => householdId,
+    watch,
+    dataDir: config.dataDir,
   });
   const server = app.listen(config.port, '127.0.0.1', (error?: Error) => {
     if (error) {
@@ -43,7 +55,7 @@ async function main(): Promise<void> {
     stopping = true;
     setTimeout(() => process.exit(1), PATIENCE_MS).unref();
     server.close(() => {
-      void db.close().then(() => process.exit(0));
+      void Promise.all([watch.stop(), db.close()]).then(() => process.exit(0));
     });
     server.closeIdleConnections();
   };

@@ -2,7 +2,7 @@ import type { Catalogue } from '@open-larder/catalogue/load';
 import type { BroodCreate, BroodEventCreate, BroodTubCreate } from '@open-larder/contract';
 import type { Scope } from '../db';
 import { groupRow } from '../group/store';
-import { conflict, notFound, refused } from '../http/problems';
+import { idUsed, notFound, refused } from '../http/problems';
 import { speciesOf } from '../species/store';
 import { readTank } from '../tank/store';
 import { keptBrood, keptTub, readEvent } from './store';
@@ -28,7 +28,7 @@ export async function beginBrood(
   await checkParents(scope, row);
   await scope.insertOnce('broods', [{ ...row, version: 1 }]);
   if (!(await keptBrood(scope, row.id))) {
-    throw conflict('This id is already used. Reload and try again.');
+    throw idUsed();
   }
   await makeTub(scope, row.id, tub);
 }
@@ -61,7 +61,7 @@ export async function addTub(scope: Scope, broodId: string, tub: BroodTubCreate)
   const known = await keptTub(scope, tub.id);
   if (known) {
     if (known.broodId !== broodId) {
-      throw conflict('This id is already used. Reload and try again.');
+      throw idUsed();
     }
     return;
   }
@@ -78,7 +78,7 @@ async function makeTub(scope: Scope, broodId: string, tub: BroodTubCreate): Prom
   await scope.insertOnce('brood_tubs', [{ ...tub, broodId, version: 1 }]);
   const made = await keptTub(scope, tub.id);
   if (made?.broodId !== broodId) {
-    throw conflict('This id is already used. Reload and try again.');
+    throw idUsed();
   }
 }
 
@@ -97,7 +97,7 @@ export async function addBroodEvent(
   const known = await readEvent(scope, event.id);
   if (known) {
     if (known.broodId !== broodId || known.kind !== event.kind || known.undone) {
-      throw conflict('This id is already used. Reload and try again.');
+      throw idUsed();
     }
     return;
   }
@@ -105,7 +105,7 @@ export async function addBroodEvent(
   if (event.kind === 'moved') await checkTub(scope, broodId, 'toTubId', event.toTubId);
   await scope.insertOnce('brood_events', [{ ...event, broodId }]);
   if (!(await readEvent(scope, event.id))) {
-    throw conflict('This id is already used. Reload and try again.');
+    throw idUsed();
   }
 }
 

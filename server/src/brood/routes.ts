@@ -12,7 +12,7 @@ export const broodRoutes: Handlers = {
   getWays: async (_request, { catalogue }) => ({ ways: catalogue.ways }),
 
   async listBroods({ query }, { scope, catalogue, clock }) {
-    const rows = await broods(scope, readCursor(query.cursor, 1), query.limit + 1);
+    const rows = await broods(scope, readCursor(query.cursor, 'seq'), query.limit + 1);
     const { items, next } = cutPage(rows, query.limit, ({ seq }) => [seq]);
     const kept = items.map(({ seq: _, ...row }) => row);
     return { items: await stand(scope, catalogue, clock, kept), next };
@@ -50,7 +50,7 @@ export const broodRoutes: Handlers = {
 
   async listBroodEvents({ params, query }, { scope }) {
     if (!(await keptBrood(scope, params.id))) throw notFound('This brood');
-    const rows = await broodEvents(scope, params.id, readCursor(query.cursor, 2), query.limit + 1);
+    const rows = await broodEvents(scope, params.id, readCursor(query.cursor, 'day', 'seq'), query.limit + 1);
     return cutPage(rows, query.limit, ({ day, seq }) => [day, seq]);
   },
 

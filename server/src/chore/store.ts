@@ -1,6 +1,6 @@
 import type { Chore, ChoreCreate } from '@open-larder/contract';
 import type { Scope } from '../db';
-import { conflict, notFound } from '../http/problems';
+import { idUsed, notFound } from '../http/problems';
 
 const COLUMNS = `c.id, c.kind, c.about, c.day::text, c.hand,
   to_char(c.at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') AS at`;
@@ -37,7 +37,7 @@ export async function logChore(scope: Scope, done: ChoreCreate): Promise<Chore> 
   await scope.insertOnce('chores', [{ ...done }]);
   const made = await readChore(scope, done.id);
   if (!made || made.undone || made.about !== done.about) {
-    throw conflict('This id is already used. Reload and try again.');
+    throw idUsed();
   }
   const { undone: _, ...chore } = made;
   return chore;

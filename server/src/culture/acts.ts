@@ -3,7 +3,7 @@ import { addDays } from '@open-larder/core';
 import { v7 as uuidv7 } from 'uuid';
 import type { Scope } from '../db';
 import { readLot, shelve } from '../food/store';
-import { conflict, notFound, refused } from '../http/problems';
+import { conflict, idUsed, notFound, refused } from '../http/problems';
 import { keptVessel, readEvent } from './store';
 
 /** What was harvested and put aside is good until the next day. Assumption. */
@@ -35,7 +35,7 @@ export async function startVessel(scope: Scope, body: VesselCreate): Promise<voi
   }
   await scope.insertOnce('vessels', [{ ...row, startedAt: at, version: 1 }]);
   if (!(await keptVessel(scope, body.id))) {
-    throw conflict('This id is already used. Reload and try again.');
+    throw idUsed();
   }
   if (body.fromVesselId !== null && share !== null) {
     await scope.insert('vessel_events', [
@@ -81,7 +81,7 @@ export async function addVesselEvent(
   const known = await readEvent(scope, event.id);
   if (known) {
     if (known.vesselId !== vesselId || known.kind !== event.kind || known.undone) {
-      throw conflict('This id is already used. Reload and try again.');
+      throw idUsed();
     }
     return;
   }
@@ -101,7 +101,7 @@ export async function addVesselEvent(
       : null;
   await scope.insertOnce('vessel_events', [{ ...event, vesselId, lotId }]);
   if (!(await readEvent(scope, event.id))) {
-    throw conflict('This id is already used. Reload and try again.');
+    throw idUsed();
   }
 }
 

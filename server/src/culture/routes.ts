@@ -11,7 +11,7 @@ export const cultureRoutes: Handlers = {
   getCultureKinds: async (_request, { catalogue }) => ({ kinds: catalogue.cultures }),
 
   async listVessels({ query }, { scope, catalogue, clock }) {
-    const rows = await vessels(scope, readCursor(query.cursor, 1), query.limit + 1);
+    const rows = await vessels(scope, readCursor(query.cursor, 'seq'), query.limit + 1);
     const { items, next } = cutPage(rows, query.limit, ({ seq }) => [seq]);
     const kept = items.map(({ seq: _, ...row }) => row);
     return { items: await stand(scope, catalogue, clock, kept), next };
@@ -48,7 +48,7 @@ export const cultureRoutes: Handlers = {
 
   async listVesselEvents({ params, query }, { scope }) {
     if (!(await keptVessel(scope, params.id))) throw notFound('This culture');
-    const rows = await vesselEvents(scope, params.id, readCursor(query.cursor, 2), query.limit + 1);
+    const rows = await vesselEvents(scope, params.id, readCursor(query.cursor, 'day', 'seq'), query.limit + 1);
     return cutPage(rows, query.limit, ({ day, seq }) => [day, seq]);
   },
 

@@ -10,14 +10,31 @@ function readNumbersAsNumbers(): void {
   postgres.BIGINT.parse = Number;
 }
 
-/** Open the database. The caller closes it. */
-export function connect(url: string): Sequelize {
+/** Waited for a connection, and for one statement: who asks is told rather than left waiting. */
+const CONNECTION_MS = 3000;
+const STATEMENT_MS = 10_000;
+/** PostgreSQL ends a statement itself; where it hangs, the program gives up a little later. */
+const HANGS_MS = STATEMENT_MS + 1000;
+
+/**
+ * Open the database. The caller closes it.
+ * @param patient nobody waits for an answer: to migrate, and to make a household
+ */
+export function connect(url: string, { patient = false } = {}): Sequelize {
   readNumbersAsNumbers();
   return new Sequelize(url, {
     dialect: 'postgres',
     dialectModule: pg,
     logging: false,
-    pool: { max: 10, idle: 10_000 },
+    pool: { max: 10, idle: 10_000, acquire: CONNECTION_MS },
+    dialectOptions: patient
+      ? {}
+      : {
+          connectionTimeoutMillis: CONNECTION_MS,
+          statement_timeout: STATEMENT_MS,
+          query_timeout: HANGS_MS,
+          idle_in_transaction_session_timeout: 2 * STATEMENT_MS,
+        },
     define: { timestamps: false, underscored: true, freezeTableName: true },
   });
 }

@@ -2,3 +2,4 @@ export { connect } from './connect';
 export { migrate } from './migrate';
 export { cutPage, readCursor } from './page';
 export { Scope } from './scope';
+export { watchDatabase, type DatabaseWatch } from './watch';

@@ -16,6 +16,7 @@ import * as broods from './migrations/0013-broods';
 import * as waterAndGrowth from './migrations/0014-water-and-growth';
 import * as correction from './migrations/0015-correction';
 import * as trialsAndRatings from './migrations/0016-trials-and-ratings';
+import * as receipts from './migrations/0017-receipts';
 
 const MIGRATIONS = [
   house,
@@ -34,6 +35,7 @@ const MIGRATIONS = [
   waterAndGrowth,
   correction,
   trialsAndRatings,
+  receipts,
 ];
 /** Arbitrary but fixed: two servers that start together migrate one after the other. */
 const LOCK = 741_093_122;

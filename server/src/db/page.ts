@@ -18,17 +18,32 @@ export function cutPage<Row>(
   return { items, next };
 }
 
+/** What a part of a cursor may be: checked, since it goes into a query as it came. */
+const PARTS = {
+  id: (part: unknown) => typeof part === 'string' && UUID.test(part),
+  day: (part: unknown) => typeof part === 'string' && DAY.test(part) && isDay(part),
+  seq: (part: unknown) => Number.isSafeInteger(part) && (part as number) >= 0,
+  place: (part: unknown) => Number.isInteger(part) && Math.abs(part as number) <= 2_147_483_647,
+};
+type Part = keyof typeof PARTS;
+const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
+const DAY = /^\d{4}-\d{2}-\d{2}$/;
+const isDay = (text: string) => !Number.isNaN(Date.parse(`${text}T00:00:00Z`)) && text > '0001';
+
 /** @throws ProblemError 422 for a cursor that this server did not make */
-export function readCursor(cursor: string | undefined, length: number): (string | number)[] | null {
+export function readCursor(
+  cursor: string | undefined,
+  ...parts: readonly Part[]
+): (string | number)[] | null {
   if (cursor === undefined) return null;
   try {
     const keys: unknown = JSON.parse(Buffer.from(cursor, 'base64url').toString());
     if (
       Array.isArray(keys) &&
-      keys.length === length &&
-      keys.every((key) => typeof key === 'string' || typeof key === 'number')
+      keys.length === parts.length &&
+      parts.every((part, at) => PARTS[part](keys[at]))
     ) {
-      return keys;
+      return keys as (string | number)[];
     }
   } catch {
     // Falls through to the sentence below: a cursor that is no JSON is as wrong as any other.

@@ -6,7 +6,7 @@ import { feedings, logFeeding, undoFeeding } from './store';
 
 export const feedingRoutes: Handlers = {
   async listFeedings({ query }, { scope }) {
-    const rows = await feedings(scope, readCursor(query.cursor, 2), query.limit + 1);
+    const rows = await feedings(scope, readCursor(query.cursor, 'day', 'id'), query.limit + 1);
     return cutPage(rows, query.limit, (row) => [row.day, row.id]);
   },
 

@@ -4,7 +4,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { returnToVessels } from '../culture/acts';
 import type { Scope } from '../db';
 import { openLots, readFood } from '../food/store';
-import { conflict, notFound, refused } from '../http/problems';
+import { conflict, idUsed, notFound, refused } from '../http/problems';
 
 const COLUMNS = `f.id, f.serving_id, f.day::text, f.group_id, f.food_id, f.outcome,
   f.planned_units, f.units, f.mass_g, f.note, f.hand, to_char(f.at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') AS at`;
@@ -102,7 +102,7 @@ export async function logFeeding(
   );
   await openLots(scope, food.lots, draws, fed.day);
   const feeding = await readFeeding(scope, fed.id);
-  if (!feeding) throw conflict('This id is already used. Reload and try again.');
+  if (!feeding) throw idUsed();
   return { feeding, shortG };
 }
 

@@ -2,13 +2,13 @@ import type { FoodRow } from '@open-larder/contract';
 import { withLive } from '../culture/live';
 import { cutPage, readCursor } from '../db';
 import type { Handlers } from '../http/mount';
-import { conflict, notFound } from '../http/problems';
+import { idUsed, notFound } from '../http/problems';
 import { labelsOf } from './labels';
 import { foodColumns, foods, readFood, readLot, shelve } from './store';
 
 export const foodRoutes: Handlers = {
   async listFoods({ query }, { scope, catalogue, clock }) {
-    const after = readCursor(query.cursor, 1)?.[0] ?? null;
+    const after = readCursor(query.cursor, 'id')?.[0] ?? null;
     const rows = await foods(scope, after as string | null, query.limit + 1);
     const { items, next } = cutPage(rows, query.limit, (row) => [row.id]);
     return { items: await withLive(scope, catalogue, clock, items), next };
@@ -20,7 +20,7 @@ export const foodRoutes: Handlers = {
         { id: body.id, ...foodColumns(body), version: 1, archived: false },
       ]);
       const made = await readFood(inside, body.id);
-      if (!made) throw conflict('This id is already used. Reload and try again.');
+      if (!made) throw idUsed();
       if (body.lot === null) return made;
       await shelve(inside, body.id, body.lot);
       return (await readFood(inside, body.id)) ?? made;

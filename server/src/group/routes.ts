@@ -32,7 +32,7 @@ async function knownSpecies({ scope, catalogue }: Context, key: string) {
 
 export const groupRoutes: Handlers = {
   async listGroups({ query }, { scope, clock }) {
-    const after = readCursor(query.cursor, 1)?.[0] ?? null;
+    const after = readCursor(query.cursor, 'id')?.[0] ?? null;
     const [ids, today] = await Promise.all([
       groupIds(scope, after as string | null, query.limit + 1),
       todayOf(scope, clock),
@@ -72,7 +72,7 @@ export const groupRoutes: Handlers = {
 
   async listGroupEvents({ params, query }, { scope }) {
     if (!(await groupRow(scope, params.id))) throw notFound('This group');
-    const after = readCursor(query.cursor, 2);
+    const after = readCursor(query.cursor, 'day', 'seq');
     const rows = await eventsOf(scope, params.id, after, query.limit + 1);
     const page = cutPage(rows, query.limit, (row) => [row.day, row.seq]);
     return { items: page.items, next: page.next };

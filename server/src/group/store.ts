@@ -2,7 +2,7 @@ import type { Group } from '@open-larder/contract';
 import { lifeFault, staysOf, type LifeEvent } from '@open-larder/core';
 import { v7 as uuidv7 } from 'uuid';
 import type { Scope } from '../db';
-import { conflict, notFound, refused } from '../http/problems';
+import { idUsed, notFound, refused } from '../http/problems';
 import { groupsOn, readHistory } from './history';
 import { eventsThatHold, lifeEventOf } from './life';
 
@@ -153,7 +153,7 @@ export async function makeRow(
     await scope.insert('groups', [{ ...row, version: 1 }]);
   } catch (error) {
     if ((error as { name?: string }).name !== 'SequelizeUniqueConstraintError') throw error;
-    throw conflict('This id is already used. Reload and try again.');
+    throw idUsed();
   }
   return true;
 }

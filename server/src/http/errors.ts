@@ -22,6 +22,9 @@ export const unknownRoute: RequestHandler = (request, response) => {
   });
 };
 
+/** How long somebody who was turned away should wait, in seconds. */
+const RETRY_S = '5';
+
 /** Every error leaves as a problem document; what is not ours to explain leaves without its stack. */
 export function sayErrors(log: Logger): ErrorRequestHandler {
   return (error: unknown, _request, response, next) => {
@@ -33,68 +36,103 @@ export function sayErrors(log: Logger): ErrorRequestHandler {
     const problem = known ?? {
       status: 500,
       title: 'Something went wrong here',
-      detail: 'The server could not finish this. Nothing was changed; try again in a moment.',
+      detail: 'The server could not finish this. Try again in a moment: nothing is done twice.',
     };
+    if (problem.status === 503 && !response.headersSent) response.set('Retry-After', RETRY_S);
     if (!response.headersSent) send(response, problem);
     else if (isTold(response)) response.end(lineOf({ problem: whole(problem) }));
     else next(error);
   };
 }
 
+/** What is wrong with a request before anybody looked at what it means. */
 function bodyProblem(error: unknown): Omit<Problem, 'type'> | null {
-  const type = (error as { type?: unknown }).type;
+  const { type, status, limit } = error as { type?: unknown; status?: unknown; limit?: unknown };
   if (type === 'entity.too.large') {
     return {
       status: 413,
       title: 'Too large',
-      detail: 'What was sent is over 256 kB. Send it in smaller parts.',
+      detail: `What was sent is over ${sayBytes(Number(limit))}. Send it in smaller parts.`,
     };
   }
-  if (
-    type === 'entity.parse.failed' ||
-    type === 'charset.unsupported' ||
-    type === 'encoding.unsupported'
-  ) {
+  if (type === 'encoding.unsupported' || type === 'charset.unsupported') {
+    return {
+      status: 415,
+      title: 'Not readable',
+      detail: 'What was sent is encoded in a way that is not known here. Send plain UTF-8 JSON.',
+    };
+  }
+  if (type === 'entity.parse.failed') {
     return { status: 400, title: 'Not readable', detail: 'What was sent is not valid JSON.' };
   }
-  return error instanceof URIError
-    ? { status: 400, title: 'Not readable', detail: 'This address cannot be read.' }
+  if (error instanceof URIError) {
+    return { status: 400, title: 'Not readable', detail: 'This address cannot be read.' };
+  }
+  // Broken off, of a false length, or not packed as it says: whatever reads bodies found it.
+  return typeof status === 'number' && status >= 400 && status < 500
+    ? { status, title: 'Not readable', detail: 'What was sent arrived broken. Send it again.' }
     : null;
 }
 
+const sayBytes = (bytes: number) =>
+  bytes >= 1024 * 1024 ? `${bytes / 1024 / 1024} MB` : `${bytes / 1024} kB`;
+
+const OUT_OF_RANGE = new Set(['23514', '22003', '22P02', '22021', '22P05', '22007', '22008']);
+const THERE_ALREADY = new Set(['23505', '23P01']);
+/** A statement or a lock that took too long. */
+const TOO_LONG = new Set(['57014', '55P03', '25P03']);
+
 /** Constraints of the database, as the last wall behind the schemas, in words. */
 function databaseProblem(error: unknown): Omit<Problem, 'type'> | null {
-  const code = (error as { parent?: { code?: string } }).parent?.code;
-  switch (code) {
-    case '23503':
-      return {
-        status: 422,
-        title: 'Please check what you entered',
-        detail: 'Something that this refers to is not in this household. Reload and choose again.',
-      };
-    case '23514':
-    case '22003':
-    case '22P02':
-    case '22021':
-      return {
-        status: 422,
-        title: 'Please check what you entered',
-        detail: 'A value lies outside what is possible. Nothing was changed.',
-      };
-    case '23505':
-    case '23P01':
-      return {
-        status: 409,
-        title: 'Does not fit',
-        detail: 'This is already there, or overlaps with what is. Nothing was changed.',
-      };
-    default:
-      return (error as { name?: string }).name?.startsWith('SequelizeConnection')
-        ? {
-            status: 503,
-            title: 'Not ready',
-            detail: 'The database cannot be reached. Nothing was changed; try again in a moment.',
-          }
-        : null;
+  const { name = '', parent } = error as { name?: string; parent?: Error & { code?: string } };
+  const code = parent?.code ?? '';
+  if (code === '23503') {
+    return {
+      status: 422,
+      title: 'Please check what you entered',
+      detail: 'Something that this refers to is not in this household. Reload and choose again.',
+    };
   }
+  if (OUT_OF_RANGE.has(code)) {
+    return {
+      status: 422,
+      title: 'Please check what you entered',
+      detail: 'A value lies outside what is possible. Nothing was changed.',
+    };
+  }
+  if (THERE_ALREADY.has(code)) {
+    return {
+      status: 409,
+      title: 'Does not fit',
+      detail: 'This is already there, or overlaps with what is. Nothing was changed.',
+    };
+  }
+  if (code === '53100') {
+    return {
+      status: 507,
+      title: 'The disk is full',
+      detail: 'The disk of the server is full. Nothing was changed; free some room, then try again.',
+    };
+  }
+  if (TOO_LONG.has(code) || parent?.message === 'Query read timeout') {
+    return {
+      status: 503,
+      title: 'Took too long',
+      detail: 'The server is busy and gave up on this. Try again in a moment: nothing is done twice.',
+    };
+  }
+  return name.startsWith('SequelizeConnection') || isCutOff(parent)
+    ? {
+        status: 503,
+        title: 'Not ready',
+        detail: 'The database cannot be reached. Try again in a moment: nothing is done twice.',
+      }
+    : null;
 }
+
+/** The connection broke while something was on its way: whether that was done is not known. */
+const isCutOff = (cause: (Error & { code?: string }) | undefined): boolean =>
+  cause !== undefined &&
+  (/^(57P0|08)/.test(cause.code ?? '') ||
+    /^(Connection terminated|Client has encountered)/.test(cause.message) ||
+    cause.code === 'ECONNRESET');

@@ -5,6 +5,7 @@ import {
   type ParamsOf,
   type QueryOf,
   type ResponseOf,
+  type Route,
   type RouteName,
 } from '@open-larder/contract';
 import type { Request, RequestHandler, Router } from 'express';
@@ -13,6 +14,8 @@ import type { Clock } from '../clock';
 import type { Scope } from '../db';
 import { linesTo, type Telling } from './lines';
 import { notFound, ProblemError } from './problems';
+import { readOut } from './readOut';
+import { once } from './receipts';
 
 /** What every handler may use. */
 export interface Context {
@@ -21,6 +24,10 @@ export interface Context {
   clock: Clock;
 }
 
+/**
+ * What answers a route. One that changes something runs in a transaction of its own: all of what it
+ * was sent is written, or nothing.
+ */
 export type Handler<N extends RouteName> = (
   request: { params: ParamsOf<N>; query: QueryOf<N>; body: BodyOf<N> },
   context: Context & Telling<N>,
@@ -28,36 +35,54 @@ export type Handler<N extends RouteName> = (
 
 export type Handlers = { [N in RouteName]?: Handler<N> };
 
+interface Mounting {
+  contextOf: (request: Request) => Context;
+  /** Ends work that waits for something that does not answer, with a sentence. */
+  guard?: <T>(work: () => Promise<T>) => Promise<T>;
+  /** Told of a row that was stored and cannot be read. */
+  onUnreadable?: (name: RouteName, ids: readonly (string | null)[]) => void;
+}
+
 /** Put handlers behind their rows of the route table: checked on the way in and on the way out. */
 export function mount(
   router: Router,
   handlers: Handlers,
-  contextOf: (request: Request) => Context,
+  { contextOf, guard = (work) => work(), onUnreadable = () => undefined }: Mounting,
 ): void {
   for (const name of Object.keys(handlers) as RouteName[]) {
-    const route = routes[name];
+    const route: Route = routes[name];
     const handle = handlers[name] as Handler<RouteName>;
     const answer: RequestHandler = async (request, response) => {
-      const params = route.params.safeParse(request.params);
-      if (!params.success) throw notFound('What this address names');
-      const query = route.query.safeParse(request.query);
-      const body = route.body.safeParse(request.body ?? {});
-      const faults = [query, body].flatMap((part) => (part.success ? [] : faultsOf(part.error)));
-      if (faults.length > 0) {
-        throw new ProblemError({
-          status: 422,
-          title: 'Please check what you entered',
-          detail: faults.map((fault) => `${fault.path}: ${fault.message}`).join('; '),
-          errors: faults,
-        });
-      }
+      const sent = readIn(route, request);
       const lines = linesTo(response, route);
-      const result = await handle(
-        { params: params.data, query: query.data, body: body.data } as never,
-        { ...contextOf(request), ...lines.telling },
+      const context = contextOf(request);
+      const act = async (scope: Scope) => {
+        const result = await handle(sent as never, { ...context, scope, ...lines.telling });
+        return readOut(route, result, (ids) => onUnreadable(name, ids));
+      };
+      const changes = route.method !== 'get' && !route.told;
+      lines.answer(
+        await guard(() => (changes ? once(context.scope, route, sent, act) : act(context.scope))),
       );
-      lines.answer(route.response.parse(result));
     };
     router[route.method](route.path, answer);
   }
+}
+
+/** @throws ProblemError 404 for an address that names nothing, 422 with what is wrong by field */
+function readIn(route: Route, request: Request) {
+  const params = route.params.safeParse(request.params);
+  if (!params.success) throw notFound('What this address names');
+  const query = route.query.safeParse(request.query);
+  const body = route.body.safeParse(request.body ?? {});
+  const faults = [query, body].flatMap((part) => (part.success ? [] : faultsOf(part.error)));
+  if (faults.length > 0) {
+    throw new ProblemError({
+      status: 422,
+      title: 'Please check what you entered',
+      detail: faults.map((fault) => `${fault.path}: ${fault.message}`).join('; '),
+      errors: faults,
+    });
+  }
+  return { params: params.data, query: query.data, body: body.data };
 }

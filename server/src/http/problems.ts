@@ -8,6 +8,17 @@ export class ProblemError extends Error {
   }
 }
 
+/** Text with a NUL, which no field may hold. */
+export class NulError extends ProblemError {
+  constructor() {
+    super({
+      status: 400,
+      title: 'Not readable',
+      detail: 'What was sent holds a character that cannot be kept (NUL). Take it out.',
+    });
+  }
+}
+
 export const notFound = (what: string) =>
   new ProblemError({
     status: 404,
@@ -28,6 +39,23 @@ export const stale = (what: string, yours: unknown, theirs: unknown) =>
 
 export const conflict = (detail: string, theirs?: unknown) =>
   new ProblemError({ status: 409, title: 'Does not fit', detail, theirs });
+
+/** The id stands for something else: sent again with other content, or another household's. */
+export const idUsed = () =>
+  new ProblemError({
+    status: 409,
+    type: 'urn:open-larder:id-used',
+    title: 'Saved already',
+    detail: 'This was saved before, as it was first sent. Check it there; save again to add this too.',
+  });
+
+export const unavailable = (detail: string) =>
+  new ProblemError({
+    status: 503,
+    type: 'urn:open-larder:unavailable',
+    title: 'Not available just now',
+    detail,
+  });
 
 export const refused = (path: string, message: string) =>
   new ProblemError({

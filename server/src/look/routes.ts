@@ -8,7 +8,7 @@ import { addLook, looks, undoLook } from './store';
 export const lookRoutes: Handlers = {
   async listLooks({ params, query }, { scope }) {
     if ((await readHistory(scope, [params.id])).lives.length === 0) throw notFound('This group');
-    const rows = await looks(scope, params.id, readCursor(query.cursor, 1), query.limit + 1);
+    const rows = await looks(scope, params.id, readCursor(query.cursor, 'seq'), query.limit + 1);
     return cutPage(rows, query.limit, (row) => [row.seq]);
   },
 

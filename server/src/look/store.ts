@@ -1,7 +1,7 @@
 import type { Look, LookCreate } from '@open-larder/contract';
 import type { Belly } from '@open-larder/core';
 import type { Scope } from '../db';
-import { conflict, notFound } from '../http/problems';
+import { idUsed, notFound } from '../http/problems';
 
 const COLUMNS = `l.id, l.group_id, l.day::text, l.belly, l.hung_back, l.absent, l.injured, l.colour,
   l.droppings, l.note, l.hand, to_char(l.at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') AS at`;
@@ -54,7 +54,7 @@ export async function addLook(scope: Scope, seen: LookCreate): Promise<Look> {
   if (groups.length === 0) throw notFound('This group');
   await scope.insertOnce('looks', [{ ...seen }]);
   const made = await readLook(scope, seen.id);
-  if (!made) throw conflict('This id is already used. Reload and try again.');
+  if (!made) throw idUsed();
   const { undone: _, ...look } = made;
   return look;
 }

@@ -1,11 +1,11 @@
 import { cutPage, readCursor } from '../db';
 import type { Handlers } from '../http/mount';
-import { conflict } from '../http/problems';
+import { idUsed } from '../http/problems';
 import { moments, readMoment } from './store';
 
 export const momentRoutes: Handlers = {
   async listMoments({ query }, { scope }) {
-    const after = readCursor(query.cursor, 1)?.[0] ?? null;
+    const after = readCursor(query.cursor, 'id')?.[0] ?? null;
     const rows = await moments(scope, after as string | null, query.limit + 1);
     return cutPage(rows, query.limit, (row) => [row.id]);
   },
@@ -13,7 +13,7 @@ export const momentRoutes: Handlers = {
   async createMoment({ body }, { scope }) {
     await scope.insertOnce('moments', [{ ...body, version: 1, archived: false }]);
     const made = await readMoment(scope, body.id);
-    if (!made) throw conflict('This id is already used. Reload and try again.');
+    if (!made) throw idUsed();
     return made;
   },
 

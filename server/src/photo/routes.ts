@@ -2,7 +2,7 @@ import type { PhotoRow } from '@open-larder/contract';
 import type { Scope } from '../db';
 import { readEvent } from '../group/life';
 import type { Handlers } from '../http/mount';
-import { conflict, notFound, refused } from '../http/problems';
+import { conflict, idUsed, notFound, refused } from '../http/problems';
 
 export const photoRoutes: Handlers = {
   keepPhoto: ({ body }, { scope }) =>
@@ -18,7 +18,7 @@ export const photoRoutes: Handlers = {
       }
       await inside.insertOnce('photos', [body]);
       if ((await photoOf(inside, body.eventId))?.id !== body.id) {
-        throw conflict('This id is already used. Reload and try again.');
+        throw idUsed();
       }
       return { id: body.id };
     }),

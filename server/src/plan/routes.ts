@@ -5,7 +5,7 @@ import { todayOf } from '../household/store';
 import type { Handlers } from '../http/mount';
 import { cutPage, readCursor } from '../db';
 import { refuseStrangers } from '../diet/store';
-import { conflict, notFound } from '../http/problems';
+import { idUsed, notFound } from '../http/problems';
 import { readHouse } from '../round/house';
 import { speciesOf } from '../species/store';
 import { readTank } from '../tank/store';
@@ -16,7 +16,7 @@ import { readStartingPlan, savePlan, startingPlans } from './store';
 
 export const planRoutes: Handlers = {
   async listStartingPlans({ query }, { scope }) {
-    const after = readCursor(query.cursor, 1)?.[0] ?? null;
+    const after = readCursor(query.cursor, 'id')?.[0] ?? null;
     const rows = await startingPlans(scope, after as string | null, query.limit + 1);
     return cutPage(rows, query.limit, (row) => [row.id]);
   },
@@ -43,7 +43,7 @@ export const planRoutes: Handlers = {
     await refuseStrangers(scope, body.lines, 'lines');
     await scope.insertOnce('starting_plans', [{ ...body, version: 1, archived: false }]);
     const made = await readStartingPlan(scope, body.id);
-    if (!made) throw conflict('This id is already used. Reload and try again.');
+    if (!made) throw idUsed();
     return made;
   },
 

@@ -23,7 +23,7 @@ export const proposalRoutes: Handlers = {
 
   async listAnswers({ query }, { scope, clock, catalogue }) {
     const today = await todayOf(scope, clock);
-    const rows = await answersAfter(scope, readCursor(query.cursor, 2), query.limit + 1);
+    const rows = await answersAfter(scope, readCursor(query.cursor, 'day', 'seq'), query.limit + 1);
     const { items, next } = cutPage(rows, query.limit, ({ day, seq }) => [day, seq]);
     const answers = items.map(({ seq: _, ...answer }) => answer);
     return {

@@ -5,7 +5,7 @@ import { saveDiet } from '../diet/store';
 import { readFood } from '../food/store';
 import { readHistory } from '../group/history';
 import { readGroup } from '../group/store';
-import { conflict, notFound, stale } from '../http/problems';
+import { conflict, idUsed, notFound, stale } from '../http/problems';
 import type { Household } from '../round/house';
 import { plansOn, planVersions, savePlan } from '../plan/store';
 import { readAnswer, told, type StoredAnswer } from './answers';
@@ -36,7 +36,7 @@ export async function answerProposal(
       : await answerGroup(scope, body, ground);
   await scope.insert('answers', [{ ...body, ...kept, day: ground.today }]);
   const made = await readAnswer(scope, body.id);
-  if (!made) throw conflict('This id is already used. Reload and try again.');
+  if (!made) throw idUsed();
   return told(made);
 }
 

@@ -5,7 +5,7 @@ import { addRating, ratings, undoRating } from './store';
 
 export const ratingRoutes: Handlers = {
   async listRatings({ query }, { scope }) {
-    const rows = await ratings(scope, readCursor(query.cursor, 1), query.limit + 1);
+    const rows = await ratings(scope, readCursor(query.cursor, 'seq'), query.limit + 1);
     return cutPage(rows, query.limit, (row) => [row.seq]);
   },
 

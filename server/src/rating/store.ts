@@ -1,6 +1,6 @@
 import type { Rating, RatingCreate } from '@open-larder/contract';
 import type { Scope } from '../db';
-import { conflict, notFound } from '../http/problems';
+import { idUsed, notFound } from '../http/problems';
 
 const COLUMNS = `r.id, r.group_id, g.name AS group_name, r.food_id, f.name AS food_name, r.day::text,
   r.colour, r.growth, r.note, r.hand,
@@ -56,7 +56,7 @@ export async function addRating(scope: Scope, rated: RatingCreate): Promise<Rati
   if (!known.food) throw notFound('This food');
   await scope.insertOnce('ratings', [{ ...rated }]);
   const made = await readRating(scope, rated.id);
-  if (!made) throw conflict('This id is already used. Reload and try again.');
+  if (!made) throw idUsed();
   const { undone: _, ...rating } = made;
   return rating;
 }

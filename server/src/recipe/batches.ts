@@ -3,7 +3,7 @@ import { addDays, batchOf, drawDown, pricePerGram } from '@open-larder/core';
 import { v7 as uuidv7 } from 'uuid';
 import type { Scope } from '../db';
 import { allFoods, openLots, readLot } from '../food/store';
-import { conflict, notFound } from '../http/problems';
+import { conflict, idUsed, notFound } from '../http/problems';
 import { readRecipe, refreshProduct } from './store';
 
 /** Less than this is nothing: the shelf is kept to the microgram. */
@@ -52,7 +52,7 @@ export async function makeBatch(
     : prices.reduce<number>((sum, one) => sum + (one as number), 0);
 
   const { id, lotId, day, massG } = wanted;
-  if (await readLot(scope, lotId)) throw conflict('This id is already used. Reload and try again.');
+  if (await readLot(scope, lotId)) throw idUsed();
   await scope.insert('lots', [
     {
       id: lotId,

@@ -94,7 +94,8 @@ describe('a recipe', () => {
     expect(after.composition.protein).toBeCloseTo(0.092, 9);
     expect(after.liftAfterMin).toBe(33);
     // Somebody who still has the first version before them is told.
-    const { body: stale } = await ask.put(`/api/recipes/${recipeId}`).send(edit).expect(409);
+    const other = { ...edit, name: 'Another gel' };
+    const { body: stale } = await ask.put(`/api/recipes/${recipeId}`).send(other).expect(409);
     expect(stale.theirs).toMatchObject({ version: 2 });
     expect(stale.theirs.ingredients).toHaveLength(2);
   });

@@ -5,7 +5,7 @@ import { changeRecipe, recipes, writeRecipe } from './store';
 
 export const recipeRoutes: Handlers = {
   async listRecipes({ query }, { scope }) {
-    const after = readCursor(query.cursor, 1)?.[0] ?? null;
+    const after = readCursor(query.cursor, 'id')?.[0] ?? null;
     const rows = await recipes(scope, after as string | null, query.limit + 1);
     return cutPage(rows, query.limit, (row) => [row.id]);
   },

@@ -9,7 +9,7 @@ import {
 import { circleOf } from '@open-larder/core';
 import type { Scope } from '../db';
 import { allFoods, foodColumns, readFood } from '../food/store';
-import { conflict, notFound, refused } from '../http/problems';
+import { idUsed, notFound, refused } from '../http/problems';
 
 type FlatRecipe = Omit<RecipeRow, 'ingredients' | 'batches'>;
 
@@ -91,7 +91,7 @@ export async function writeRecipe(
   const known = await readRecipe(scope, id);
   if (known) return known;
   const there = await readFood(scope, foodId);
-  if (there && !adopts) throw conflict('This id is already used. Reload and try again.');
+  if (there && !adopts) throw idUsed();
   const foods = await ingredientsOf(scope, foodId, ingredients);
   const recipe = { ...fields, ingredients };
   if (there) await refreshProduct(scope, recipe, foodId, foods, there.archived);

@@ -1,14 +1,14 @@
 import { cutPage, readCursor, type Scope } from '../db';
 import { refuseAhead } from '../household/ahead';
 import type { Handlers } from '../http/mount';
-import { conflict, notFound } from '../http/problems';
+import { idUsed, notFound } from '../http/problems';
 import { readTank } from '../tank/store';
 import { readLearned, readSighting, refuseStrangers, saveLearned, sightings } from './store';
 
 export const sightingRoutes: Handlers = {
   async listSightings({ params, query }, { scope }) {
     await mustKnow(scope, params.id);
-    const before = readCursor(query.cursor, 1);
+    const before = readCursor(query.cursor, 'seq');
     const rows = await sightings(scope, params.id, before, query.limit + 1);
     return cutPage(rows, query.limit, (row) => [row.seq]);
   },
@@ -23,7 +23,7 @@ export const sightingRoutes: Handlers = {
       );
       await inside.insertOnce('sightings', [{ ...body, tankId: params.id }]);
       const made = await readSighting(inside, body.id);
-      if (!made) throw conflict('This id is already used. Reload and try again.');
+      if (!made) throw idUsed();
       return made;
     });
   },

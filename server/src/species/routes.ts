@@ -1,18 +1,18 @@
 import { cutPage, readCursor } from '../db';
 import type { Handlers } from '../http/mount';
-import { conflict } from '../http/problems';
+import { idUsed } from '../http/problems';
 import { ownSpecies, readOwnSpecies } from './store';
 
 export const speciesRoutes: Handlers = {
   async listSpecies({ query }, { scope }) {
-    const after = (readCursor(query.cursor, 1)?.[0] ?? null) as string | null;
+    const after = (readCursor(query.cursor, 'id')?.[0] ?? null) as string | null;
     return cutPage(await ownSpecies(scope, after, query.limit + 1), query.limit, (row) => [row.id]);
   },
 
   async createSpecies({ body }, { scope }) {
     await scope.insertOnce('species', [{ ...body, version: 1, archived: false }]);
     const made = await readOwnSpecies(scope, body.id);
-    if (!made) throw conflict('This id is already used. Reload and try again.');
+    if (!made) throw idUsed();
     return made;
   },
 

@@ -1,18 +1,18 @@
 import { cutPage, readCursor } from '../db';
 import type { Handlers } from '../http/mount';
-import { conflict } from '../http/problems';
+import { conflict, idUsed } from '../http/problems';
 import { groupsIn, readTank, setWalk, tanks } from './store';
 
 export const tankRoutes: Handlers = {
   async listTanks({ query }, { scope }) {
-    const rows = await tanks(scope, readCursor(query.cursor, 2), query.limit + 1);
+    const rows = await tanks(scope, readCursor(query.cursor, 'place', 'id'), query.limit + 1);
     return cutPage(rows, query.limit, (row) => [row.walkOrder, row.id]);
   },
 
   async createTank({ body }, { scope }) {
     await scope.insertOnce('tanks', [{ ...body, version: 1, archived: false }]);
     const made = await readTank(scope, body.id);
-    if (!made) throw conflict('This id is already used. Reload and try again.');
+    if (!made) throw idUsed();
     return made;
   },
 

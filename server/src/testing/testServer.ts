@@ -1,5 +1,6 @@
 import { loadCatalogue } from '@open-larder/catalogue/load';
 import type { Express } from 'express';
+import type { Logger } from 'pino';
 import { QueryTypes, type Sequelize } from 'sequelize';
 import supertest from 'supertest';
 import { v7 as uuidv7 } from 'uuid';
@@ -39,9 +40,11 @@ async function freshDatabase(): Promise<{ url: string; drop: () => Promise<void>
   };
 }
 
-export async function startTestServer(): Promise<TestServer> {
+export async function startTestServer({
+  log = makeLog('silent'),
+}: { log?: Logger } = {}): Promise<TestServer> {
   const { url, drop } = await freshDatabase();
-  const db = connect(url);
+  const db = connect(url, { patient: true });
   await migrate(db);
   const ids = { ours: uuidv7(), theirs: uuidv7() };
   for (const [key, id] of Object.entries(ids)) {
@@ -65,7 +68,7 @@ export async function startTestServer(): Promise<TestServer> {
     db,
     catalogue: loadCatalogue(),
     clock: { now: () => clock.at } satisfies Clock,
-    log: makeLog('silent'),
+    log,
     householdOf: (request) => ids[request.header(HEADER) === 'theirs' ? 'theirs' : 'ours'],
   });
   return {

@@ -2,7 +2,7 @@ import type { BodyOf, Group, TrainingCreate } from '@open-larder/contract';
 import type { Scope } from '../db';
 import { saveDiet } from '../diet/store';
 import { readGroup } from '../group/store';
-import { conflict, notFound, refused } from '../http/problems';
+import { conflict, idUsed, notFound, refused } from '../http/problems';
 
 /**
  * Begin a training; the same id sent again changes nothing.
@@ -39,7 +39,7 @@ export async function beginTraining(
   await scope.insertOnce('trainings', [{ ...body }]);
   const begun = await readGroup(scope, body.groupId, today);
   if (begun?.training?.id !== body.id) {
-    throw conflict('This id is already used. Reload and try again.');
+    throw idUsed();
   }
   return begun;
 }

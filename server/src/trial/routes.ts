@@ -1,13 +1,13 @@
 import { cutPage, readCursor, type Scope } from '../db';
 import { todayOf } from '../household/store';
 import type { Handlers } from '../http/mount';
-import { conflict, notFound, refused } from '../http/problems';
+import { idUsed, notFound, refused } from '../http/problems';
 import { readHouse } from '../round/house';
 import { readTrial, trialRow, trials } from './store';
 
 export const trialRoutes: Handlers = {
   async listTrials({ query }, { scope, catalogue, clock }) {
-    const after = readCursor(query.cursor, 1)?.[0] ?? null;
+    const after = readCursor(query.cursor, 'id')?.[0] ?? null;
     const rows = await trials(scope, after as string | null, query.limit + 1);
     const { items, next } = cutPage(rows, query.limit, ({ id }) => [id]);
     const today = await todayOf(scope, clock);
@@ -21,7 +21,7 @@ export const trialRoutes: Handlers = {
     const row = { ...trial, fromDay: from, endedOn: null, version: 1, archived: false };
     await scope.insertOnce('trials', [row]);
     const made = await readTrial(scope, body.id);
-    if (!made) throw conflict('This id is already used. Reload and try again.');
+    if (!made) throw idUsed();
     return trialRow(await readHouse(scope, catalogue), made, await todayOf(scope, clock));
   },
 

@@ -2,7 +2,7 @@ import { localDay } from '../clock';
 import { cutPage, readCursor } from '../db';
 import { refuseAhead } from '../household/ahead';
 import type { Handlers } from '../http/mount';
-import { conflict, notFound } from '../http/problems';
+import { idUsed, notFound } from '../http/problems';
 import { readHouse } from '../round/house';
 import { readTank } from '../tank/store';
 import { readWater, standOfWaters } from './standing';
@@ -17,7 +17,7 @@ export const waterRoutes: Handlers = {
 
   async listWaterEvents({ params, query }, { scope }) {
     if (!(await readTank(scope, params.id))) throw notFound('This tank');
-    const before = readCursor(query.cursor, 2);
+    const before = readCursor(query.cursor, 'day', 'seq');
     const rows = await waterEvents(scope, params.id, before, query.limit + 1);
     return cutPage(rows, query.limit, ({ day, seq }) => [day, seq]);
   },
@@ -30,7 +30,7 @@ export const waterRoutes: Handlers = {
       await inside.insertOnce('water_events', [{ ...body, tankId: params.id }]);
       const made = await readEvent(inside, body.id);
       if (made?.tankId !== params.id || made.undone) {
-        throw conflict('This id is already used. Reload and try again.');
+        throw idUsed();
       }
       return readWater(inside, catalogue, clock, params.id);
     });

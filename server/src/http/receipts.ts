@@ -1,0 +1,79 @@
+import { createHash } from 'node:crypto';
+import type { Route } from '@open-larder/contract';
+import type { Scope } from '../db';
+import { idUsed } from './problems';
+
+/** What is sent with a change, as far as it says whether it is the same one again. */
+interface Sent {
+  params: unknown;
+  body: unknown;
+}
+
+/** Answers are kept for this long: a phone that was offline for weeks may still send again. */
+const KEPT_DAYS = 30;
+
+/**
+ * Do what was sent once, in one transaction. Sent again, it is answered as the first time; an id that
+ * comes with other content is told so.
+ * @throws ProblemError 409 where the id was used for something else
+ */
+export async function once<T>(
+  scope: Scope,
+  route: Pick<Route, 'method' | 'path'>,
+  sent: Sent,
+  act: (scope: Scope) => Promise<T>,
+): Promise<T> {
+  const key = keyOf(route, sent);
+  return scope.atomically(async (inside) => {
+    if (key === null) return act(inside);
+    const digest = digestOf(route, sent);
+    if (!(await claim(inside, key, digest))) {
+      const [known] = await inside.rows<{ digest: string; answer: T }>(
+        'SELECT digest, answer FROM receipts WHERE household_id = :household AND key = :key',
+        { key },
+      );
+      if (known?.digest !== digest) throw idUsed();
+      return known.answer;
+    }
+    const answer = await act(inside);
+    await inside.rows(
+      `UPDATE receipts SET answer = :answer::jsonb
+        WHERE household_id = :household AND key = :key RETURNING key`,
+      { key, answer: JSON.stringify(answer) },
+    );
+    return answer;
+  });
+}
+
+/** Whoever claims first does it; the other waits for that, and reads its answer. */
+async function claim(scope: Scope, key: string, digest: string): Promise<boolean> {
+  const claimed = await scope.rows(
+    `INSERT INTO receipts (household_id, key, digest) VALUES (:household, :key, :digest)
+     ON CONFLICT DO NOTHING RETURNING key`,
+    { key, digest },
+  );
+  return claimed.length > 0;
+}
+
+/** Something new has its id, an edit its version. What has neither changes nothing when repeated. */
+function keyOf(route: Pick<Route, 'method' | 'path'>, sent: Sent): string | null {
+  const { id, version } = sent.body as { id?: unknown; version?: unknown };
+  if (route.method === 'post') return typeof id === 'string' ? id : null;
+  return typeof version === 'number' ? digestOf(route, sent) : null;
+}
+
+/** Of all but when it was sent and by whom, which say nothing of what is meant. */
+function digestOf({ method, path }: Pick<Route, 'method' | 'path'>, { params, body }: Sent): string {
+  const { at: _, hand: __, ...content } = body as Record<string, unknown>;
+  return createHash('sha256')
+    .update(JSON.stringify([method, path, params, content]))
+    .digest('base64url');
+}
+
+/** Forget answers that nobody will ask for again. */
+export const dropOldReceipts = (scope: Scope): Promise<object[]> =>
+  scope.rows(
+    `DELETE FROM receipts WHERE household_id = :household
+        AND recorded_at < now() - make_interval(days => :days) RETURNING key`,
+    { days: KEPT_DAYS },
+  );
