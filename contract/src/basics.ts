@@ -51,7 +51,7 @@ export const weekdays = z
   .refine((days) => new Set(days).size === days.length, 'a weekday stands twice');
 
 /** A row that is stored and cannot be read: named in its place, while the rest of its list is shown. */
-const unreadable = z.object({ id: z.string().nullable(), detail: z.string() });
+export const unreadable = z.object({ id: z.string().nullable(), detail: z.string() });
 export type Unreadable = z.infer<typeof unreadable>;
 
 /** The part of a list that was asked for; `next` continues it, null at its end. */

@@ -1,7 +1,7 @@
 import { READING_RANGE, READINGS } from '@open-larder/core/water/range';
 import type { WaterStand } from '@open-larder/core/water';
 import { z } from 'zod';
-import { between, day, hand, id, instant, phrase } from './basics';
+import { between, day, hand, id, instant, phrase, unreadable } from './basics';
 
 const said = (of: keyof typeof READING_RANGE, what: string) =>
   between(...READING_RANGE[of], what)
@@ -42,7 +42,12 @@ export const waterEventCreate = z.discriminatedUnion('kind', [
     share,
     tempC: said('tempC', 'temperature of the new water in °C'),
   }),
-  z.object({ ...base, kind: z.literal('filledUp'), share }),
+  z.object({
+    ...base,
+    kind: z.literal('filledUp'),
+    /** More than this did not evaporate: it was changed. */
+    share: between(0.005, 0.9, 'the share that had evaporated'),
+  }),
 ]);
 export const waterEventUndo = z.object({ id, at: instant });
 
@@ -79,7 +84,10 @@ export const water = z.object({
   litres: z.number().nullable(),
   stand: stand.nullable(),
 });
-export const waters = z.object({ tanks: z.array(water) });
+export const waters = z.object({
+  tanks: z.array(water),
+  unreadable: z.array(unreadable).optional(),
+});
 
 export type WaterEventCreate = z.infer<typeof waterEventCreate>;
 export type WaterEventRow = z.infer<typeof waterEvent>;

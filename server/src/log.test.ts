@@ -81,7 +81,10 @@ describe('the log of a write that fails in the database', () => {
     await server.db.query('ALTER TABLE foods ADD CHECK (name <> $$Grandmother$$)');
     const test = sampleWaterTest({ note: 'hush, the pond of the neighbour' });
     await ask.post(`/api/tanks/${tank.id}/water`).send(test).expect(500);
-    await ask.post('/api/foods').send(sampleFood({ name: 'Grandmother' })).expect(422);
+    await ask
+      .post('/api/foods')
+      .send(sampleFood({ name: 'Grandmother' }))
+      .expect(422);
     await ask.post('/api/foods').send('{"name": "hush').type('json').expect(400);
     expect(lines.join('')).toContain('a request failed');
     expect(lines.join('')).not.toMatch(/hush|neighbour|Grandmother|remark|INSERT INTO|SELECT /);

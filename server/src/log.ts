@@ -10,7 +10,13 @@ export function errorForLog(error: Error): object {
   const cause = (error as { parent?: Error }).parent ?? error;
   const { code, table, constraint } = cause as Error & Record<string, unknown>;
   const frames = (error.stack ?? '').split('\n').filter((line) => /^\s+at /.test(line));
-  return { type: error.name, code, table, constraint, at: frames.slice(0, 8).map((at) => at.trim()) };
+  return {
+    type: error.name,
+    code,
+    table,
+    constraint,
+    at: frames.slice(0, 8).map((at) => at.trim()),
+  };
 }
 
 /** Structured logs that hold no personal data: no addresses, names, bodies or queries. */

@@ -1,4 +1,4 @@
-export { assertRange } from './range';
+export { assertRange, OutOfRange } from './range';
 export {
   say,
   sayNumber,

@@ -69,6 +69,6 @@ describe('a rhythm of changes', () => {
   it('what evaporates leaves what was dissolved, and what fills it up adds its own', () => {
     expect(afterFillingUp(100, 0.2, 0)).toBe(100);
     expect(afterFillingUp(100, 0.2, 50)).toBe(110);
-    expect(() => afterFillingUp(100, 1, 0)).toThrow(RangeError);
+    expect(() => afterFillingUp(100, 1.01, 0)).toThrow(RangeError);
   });
 });

@@ -94,6 +94,6 @@ export function sawTooth(
  * @param sourceMgL in the water that it is filled up with
  */
 export function afterFillingUp(mgL: number, share: number, sourceMgL: number): number {
-  assertRange('share evaporated', share, 0, 0.95);
+  assertRange('share evaporated', share, 0, 1);
   return mgL + sourceMgL * share;
 }

@@ -50,7 +50,12 @@ export const broodRoutes: Handlers = {
 
   async listBroodEvents({ params, query }, { scope }) {
     if (!(await keptBrood(scope, params.id))) throw notFound('This brood');
-    const rows = await broodEvents(scope, params.id, readCursor(query.cursor, 'day', 'seq'), query.limit + 1);
+    const rows = await broodEvents(
+      scope,
+      params.id,
+      readCursor(query.cursor, 'day', 'seq'),
+      query.limit + 1,
+    );
     return cutPage(rows, query.limit, ({ day, seq }) => [day, seq]);
   },
 

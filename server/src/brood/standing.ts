@@ -39,7 +39,7 @@ export async function stand(
   const today = localDay(clock.now(), timeZone);
   const menu = foodsForBroods(catalogue, foods, cultures);
   const byTank = new Map(rows.map((tank) => [tank.id, tank]));
-  return kept.flatMap((row): BroodRow[] => {
+  return scope.each(kept, idOf, (row): BroodRow[] => {
     const kind = species.get(row.speciesKey);
     const breeding = row.breeding ?? kind?.breeding;
     const way = catalogue.ways.find((one) => one.breeding === breeding) ?? catalogue.ways[0];
@@ -73,6 +73,8 @@ export async function stand(
     ];
   });
 }
+
+const idOf = ({ id }: { id: string }) => id;
 
 type Light = Pick<Tank, 'lightOnMin' | 'lightOffMin'>;
 

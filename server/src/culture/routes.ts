@@ -48,7 +48,12 @@ export const cultureRoutes: Handlers = {
 
   async listVesselEvents({ params, query }, { scope }) {
     if (!(await keptVessel(scope, params.id))) throw notFound('This culture');
-    const rows = await vesselEvents(scope, params.id, readCursor(query.cursor, 'day', 'seq'), query.limit + 1);
+    const rows = await vesselEvents(
+      scope,
+      params.id,
+      readCursor(query.cursor, 'day', 'seq'),
+      query.limit + 1,
+    );
     return cutPage(rows, query.limit, ({ day, seq }) => [day, seq]);
   },
 

@@ -59,7 +59,7 @@ export async function stand(
       ),
     ]),
   );
-  return kept.map((row) => {
+  return scope.each(kept, idOf, (row) => {
     const hatch = learned.get(row.kindKey) ?? null;
     const vessel: Vessel = {
       kind: kindOf(kinds, row.kindKey),
@@ -74,14 +74,12 @@ export async function stand(
     };
     const { startedAt: _, ...told } = row;
     const standing = standOn(vessel, today);
-    return {
-      ...told,
-      stand: standing,
-      work: workOn(vessel, standing, today, now.getTime()),
-      hatch,
-    };
+    const work = workOn(vessel, standing, today, now.getTime());
+    return [{ ...told, stand: standing, work, hatch }];
   });
 }
+
+const idOf = ({ id }: { id: string }) => id;
 
 function kindOf(kinds: ReadonlyMap<string, CultureKind>, key: string): CultureKind {
   const kind = kinds.get(key);

@@ -1,5 +1,5 @@
 export { connect } from './connect';
 export { migrate } from './migrate';
 export { cutPage, readCursor } from './page';
-export { Scope } from './scope';
+export { Scope, UNREADABLE } from './scope';
 export { watchDatabase, type DatabaseWatch } from './watch';

@@ -5,11 +5,16 @@ import {
   type Transaction,
   type WhereOptions,
 } from 'sequelize';
+import type { Unreadable } from '@open-larder/contract';
 import { notFound, stale } from '../http/problems';
 import { camelCased } from './camel';
 import { modelOf, type Table } from './models';
 
 type Values = Record<string, unknown>;
+
+/** Said of a row that is stored and cannot be shown. */
+export const UNREADABLE =
+  'This entry was stored in a form that cannot be shown. It is kept; nothing is lost.';
 
 /** Tables with no uniqueness but that of their ids: only there may a conflict be passed over. */
 type OnceTable =
@@ -40,11 +45,34 @@ type OnceTable =
  * Reads are SQL that must name `:household`; writes go through the models.
  */
 export class Scope {
+  /** Rows that could not be read while this request was answered. */
+  readonly unreadable: Unreadable[] = [];
+
   constructor(
     private readonly db: Sequelize,
     readonly householdId: string,
     private readonly transaction?: Transaction,
   ) {}
+
+  /**
+   * What can be made of each row. One that cannot be read is left out and named in the answer; while
+   * something is written it fails, so that nothing is stored that could not be read again.
+   */
+  each<Row, Out>(
+    rows: readonly Row[],
+    idOf: (row: Row) => string,
+    read: (row: Row) => readonly Out[],
+  ): Out[] {
+    return rows.flatMap((row) => {
+      try {
+        return read(row);
+      } catch (error) {
+        if (this.transaction) throw error;
+        this.unreadable.push({ id: idOf(row), detail: UNREADABLE });
+        return [];
+      }
+    });
+  }
 
   /** Run `work` whole or not at all. Inside another such call it joins that one. */
   async atomically<T>(work: (scope: Scope) => Promise<T>): Promise<T> {

@@ -1,4 +1,5 @@
 import type { Problem } from '@open-larder/contract';
+import { OutOfRange } from '@open-larder/core';
 import type { ErrorRequestHandler, RequestHandler, Response } from 'express';
 import type { Logger } from 'pino';
 import { isTold, lineOf } from './lines';
@@ -31,7 +32,7 @@ export function sayErrors(log: Logger): ErrorRequestHandler {
     const known =
       error instanceof ProblemError
         ? error.problem
-        : (bodyProblem(error) ?? databaseProblem(error));
+        : (bodyProblem(error) ?? databaseProblem(error) ?? rangeProblem(error));
     if (!known) log.error({ err: error }, 'a request failed');
     const problem = known ?? {
       status: 500,
@@ -111,14 +112,16 @@ function databaseProblem(error: unknown): Omit<Problem, 'type'> | null {
     return {
       status: 507,
       title: 'The disk is full',
-      detail: 'The disk of the server is full. Nothing was changed; free some room, then try again.',
+      detail:
+        'The disk of the server is full. Nothing was changed; free some room, then try again.',
     };
   }
   if (TOO_LONG.has(code) || parent?.message === 'Query read timeout') {
     return {
       status: 503,
       title: 'Took too long',
-      detail: 'The server is busy and gave up on this. Try again in a moment: nothing is done twice.',
+      detail:
+        'The server is busy and gave up on this. Try again in a moment: nothing is done twice.',
     };
   }
   return name.startsWith('SequelizeConnection') || isCutOff(parent)
@@ -136,3 +139,9 @@ const isCutOff = (cause: (Error & { code?: string }) | undefined): boolean =>
   (/^(57P0|08)/.test(cause.code ?? '') ||
     /^(Connection terminated|Client has encountered)/.test(cause.message) ||
     cause.code === 'ECONNRESET');
+
+/** What a computation has no answer for is refused when it is written, in its words. */
+const rangeProblem = (error: unknown): Omit<Problem, 'type'> | null =>
+  error instanceof OutOfRange
+    ? { status: 422, title: 'Please check what you entered', detail: error.message }
+    : null;

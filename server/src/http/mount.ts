@@ -58,7 +58,7 @@ export function mount(
       const context = contextOf(request);
       const act = async (scope: Scope) => {
         const result = await handle(sent as never, { ...context, scope, ...lines.telling });
-        return readOut(route, result, (ids) => onUnreadable(name, ids));
+        return readOut(route, result, scope.unreadable, (ids) => onUnreadable(name, ids));
       };
       const changes = route.method !== 'get' && !route.told;
       lines.answer(

@@ -46,7 +46,8 @@ export const idUsed = () =>
     status: 409,
     type: 'urn:open-larder:id-used',
     title: 'Saved already',
-    detail: 'This was saved before, as it was first sent. Check it there; save again to add this too.',
+    detail:
+      'This was saved before, as it was first sent. Check it there; save again to add this too.',
   });
 
 export const unavailable = (detail: string) =>

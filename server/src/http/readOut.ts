@@ -1,7 +1,6 @@
 import type { Route, Unreadable } from '@open-larder/contract';
 import type { z } from 'zod';
-
-const DETAIL = 'This entry was stored in a form that cannot be shown. It is kept; nothing is lost.';
+import { UNREADABLE } from '../db';
 
 type Ids = readonly (string | null)[];
 
@@ -10,18 +9,25 @@ type Ids = readonly (string | null)[];
  * takes its list with it.
  * @throws ZodError for an answer that is no such list and does not fit: a fault of ours
  */
-export function readOut(route: Route, result: unknown, onUnreadable: (ids: Ids) => void): unknown {
-  const read = route.response.safeParse(result);
+export function readOut(
+  route: Route,
+  result: unknown,
+  skipped: readonly Unreadable[],
+  onUnreadable: (ids: Ids) => void,
+): unknown {
+  const whole = skipped.length > 0 ? { ...(result as object), unreadable: skipped } : result;
+  if (skipped.length > 0) onUnreadable(skipped.map(({ id }) => id));
+  const read = route.response.safeParse(whole);
   if (read.success) return read.data;
   const item = itemOf(route.response);
   const rows = (result as { items?: unknown[] } | null)?.items;
   if (!item || !Array.isArray(rows)) throw read.error;
   const items: unknown[] = [];
-  const unreadable: Unreadable[] = [];
+  const unreadable: Unreadable[] = [...skipped];
   for (const row of rows) {
     const one = item.safeParse(row);
     if (one.success) items.push(one.data);
-    else unreadable.push({ id: idOf(row), detail: DETAIL });
+    else unreadable.push({ id: idOf(row), detail: UNREADABLE });
   }
   onUnreadable(unreadable.map(({ id }) => id));
   return route.response.parse({ ...(result as object), items, unreadable });

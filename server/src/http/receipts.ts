@@ -63,7 +63,10 @@ function keyOf(route: Pick<Route, 'method' | 'path'>, sent: Sent): string | null
 }
 
 /** Of all but when it was sent and by whom, which say nothing of what is meant. */
-function digestOf({ method, path }: Pick<Route, 'method' | 'path'>, { params, body }: Sent): string {
+function digestOf(
+  { method, path }: Pick<Route, 'method' | 'path'>,
+  { params, body }: Sent,
+): string {
   const { at: _, hand: __, ...content } = body as Record<string, unknown>;
   return createHash('sha256')
     .update(JSON.stringify([method, path, params, content]))

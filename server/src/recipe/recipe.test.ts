@@ -126,6 +126,25 @@ describe('a recipe', () => {
     expect([await count(server.db, 'recipes'), await count(server.db, 'foods')]).toEqual(before);
   });
 
+  it('of which one piece is a whole tray is refused; one that was stored so is read all the same', async () => {
+    const { ask, recipe, foodOf } = await kitchen();
+    const tray = { lengthCm: 40, widthCm: 30, depthCm: 2, columns: 1, rows: 1 };
+    const { id, foodId, ...fields } = recipe;
+    const whole = { ...fields, tray, version: 1, archived: false };
+    const { body } = await ask.put(`/api/recipes/${id}`).send(whole).expect(422);
+    expect(body.errors).toEqual([
+      { path: 'tray.columns', message: expect.stringMatching(/2[.,]?4\d* ?k?g.*more pieces/) },
+    ]);
+    await server.db.query(`UPDATE foods SET unit_mass_g = 2472 WHERE id = '${foodId}'`);
+    await server.db.query(
+      `UPDATE lots SET best_before = '2135-01-01' WHERE food_id <> '${foodId}'`,
+    );
+    expect((await foodOf(foodId)).unit.massG).toBe(2472);
+    for (const path of ['/api/larder/supply', `/api/round/${DAY}`, '/api/recipes', '/api/waters']) {
+      await ask.get(path).expect(200);
+    }
+  });
+
   it('cannot contain itself, straight or by way of another', async () => {
     const { ask, recipe } = await kitchen();
     const second = sampleRecipe(recipe.foodId, { name: 'Second gel' });

@@ -1,12 +1,14 @@
 import {
+  foodFields,
   productChanges,
   productOf,
   type BodyOf,
+  type FoodFields,
   type FoodRow,
   type RecipeFields,
   type RecipeRow,
 } from '@open-larder/contract';
-import { circleOf } from '@open-larder/core';
+import { circleOf, sayGrams } from '@open-larder/core';
 import type { Scope } from '../db';
 import { allFoods, foodColumns, readFood } from '../food/store';
 import { idUsed, notFound, refused } from '../http/problems';
@@ -97,6 +99,7 @@ export async function writeRecipe(
   if (there) await refreshProduct(scope, recipe, foodId, foods, there.archived);
   else {
     const product = sensible(() => productOf(recipe, foods));
+    believeProduct(product);
     await scope.insert('foods', [
       { id: foodId, ...foodColumns(product), version: 1, archived: false },
     ]);
@@ -117,6 +120,7 @@ export async function changeRecipe(
   if (!before) throw notFound('This recipe');
   const foods = await ingredientsOf(scope, before.foodId, ingredients);
   await scope.revise('recipes', 'This recipe', id, edit, () => readRecipe(scope, id));
+  believeProduct(sensible(() => productOf({ ...edit, ingredients }, foods)));
   await writeIngredients(scope, id, edit.version + 1, ingredients);
   await refreshProduct(scope, { ...edit, ingredients }, before.foodId, foods, edit.archived);
   return (await readRecipe(scope, id)) as RecipeRow;
@@ -190,6 +194,23 @@ export async function ingredientsOf(
     );
   }
   return foods;
+}
+
+/**
+ * What is derived is held to the limits of what is entered.
+ * @throws ProblemError 422 where the pieces are such as no food comes in
+ */
+function believeProduct(product: FoodFields): void {
+  const wrong = foodFields.safeParse(product).error?.issues[0];
+  if (!wrong) return;
+  const [field] = wrong.path;
+  if (field === 'unit' || field === 'inWater') {
+    throw refused(
+      'tray.columns',
+      `one piece would weigh ${sayGrams(product.unit.massG)}, more than anybody feeds at once: cut the tray into more pieces`,
+    );
+  }
+  throw refused('ingredients', wrong.message);
 }
 
 /** A mix that cannot be is refused where it is said. */

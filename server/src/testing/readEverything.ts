@@ -13,7 +13,7 @@ type Ask = ReturnType<TestServer['as']>;
 type Row = { id: string; archived?: boolean };
 
 /** At most so many of a kind are read one by one: a test stores hundreds. */
-const EACH = 60;
+const EACH = 12;
 
 /** Ask every address that only reads, about everything that there is, as on a day. */
 export async function readEverything(ask: Ask, day: string): Promise<Read[]> {

@@ -12,7 +12,14 @@ export const trialRoutes: Handlers = {
     const { items, next } = cutPage(rows, query.limit, ({ id }) => [id]);
     const today = await todayOf(scope, clock);
     const household = await readHouse(scope, catalogue);
-    return { items: items.map((row) => trialRow(household, row, today)), next };
+    return {
+      items: scope.each(
+        items,
+        ({ id }) => id,
+        (row) => [trialRow(household, row, today)],
+      ),
+      next,
+    };
   },
 
   async createTrial({ body }, { scope, catalogue, clock }) {

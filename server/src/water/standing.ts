@@ -47,40 +47,46 @@ export async function standOfWaters(
   const { groups } = household.on(today);
   const eventsIn = byTank(events);
   const groupsIn = byTank(groups);
-  return household
+  const shown = household
     .tanksOn(today)
-    .filter((tank) => !tank.archived && (only === null || tank.id === only))
-    .map((tank): WaterRow => {
+    .filter((tank) => !tank.archived && (only === null || tank.id === only));
+  return scope.each(
+    shown,
+    ({ id }) => id,
+    (tank): WaterRow[] => {
       const litres = waterLitres(tank)?.value ?? null;
-      if (litres === null) return { tankId: tank.id, litres, stand: null };
+      if (litres === null) return [{ tankId: tank.id, litres, stand: null }];
       const rhythm = tank.plan?.water ?? null;
-      return {
-        tankId: tank.id,
-        litres,
-        stand: standOfWater({
+      return [
+        {
+          tankId: tank.id,
           litres,
-          tempC: tank.tempC,
-          ph: tank.ph,
-          filtered: takesUp(tank),
-          since: stays.firstIn.get(tank.id) ?? null,
-          today,
-          rhythm: {
-            ...(rhythm ?? USUAL_RHYTHM),
-            said: rhythm !== null,
-            heldUntil: rhythm?.heldUntil ?? null,
-          },
-          events: (eventsIn.get(tank.id) ?? []) as WaterEvent[],
-          servedMg: servedIn.get(tank.id) ?? new Map(),
-          plannedMg: plannedIn.get(tank.id) ?? Array<number>(FORECAST_DAYS).fill(0),
-          groups: (groupsIn.get(tank.id) ?? [])
-            .filter((group) => group.size.total > 0)
-            .flatMap(({ id, name, speciesKey }) => {
-              const nitrate = household.species.get(speciesKey)?.nitrate;
-              return nitrate ? [{ id, name, standsMgL: STANDS_MG_L[nitrate] }] : [];
-            }),
-        }),
-      };
-    });
+          stand: standOfWater({
+            litres,
+            tempC: tank.tempC,
+            ph: tank.ph,
+            filtered: takesUp(tank),
+            since: stays.firstIn.get(tank.id) ?? null,
+            today,
+            rhythm: {
+              ...(rhythm ?? USUAL_RHYTHM),
+              said: rhythm !== null,
+              heldUntil: rhythm?.heldUntil ?? null,
+            },
+            events: (eventsIn.get(tank.id) ?? []) as WaterEvent[],
+            servedMg: servedIn.get(tank.id) ?? new Map(),
+            plannedMg: plannedIn.get(tank.id) ?? Array<number>(FORECAST_DAYS).fill(0),
+            groups: (groupsIn.get(tank.id) ?? [])
+              .filter((group) => group.size.total > 0)
+              .flatMap(({ id, name, speciesKey }) => {
+                const nitrate = household.species.get(speciesKey)?.nitrate;
+                return nitrate ? [{ id, name, standsMgL: STANDS_MG_L[nitrate] }] : [];
+              }),
+          }),
+        },
+      ];
+    },
+  );
 }
 
 function byTank<Row extends { tankId: string }>(rows: readonly Row[]): Map<string, Row[]> {
