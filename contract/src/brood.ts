@@ -9,6 +9,7 @@ import {
   RAISINGS,
 } from '@open-larder/core/brood/vocabulary';
 import { z } from 'zod';
+import { dietEdit } from './diet';
 import { between, chosen, day, hand, id, instant, name, phrase, version } from './basics';
 
 /** Rows are validated when the catalogue is loaded; on the wire only their presence is checked. */
@@ -51,13 +52,6 @@ export const broodTubCreate = z.object({ id, ...tubFields });
 export const broodTubEdit = z.object({ version, ...tubFields });
 const broodTub = z.object({ id: z.string(), version: z.number(), ...tubFields });
 
-export const broodCreate = z.object({
-  id,
-  ...fields,
-  speciesKey: z.string().min(1, 'choose a species').max(60),
-  /** Where the eggs or young are now. */
-  tub: broodTubCreate,
-});
 export const broodEdit = z.object({ version, ...fields });
 
 const count = between(0, 100_000, 'a number of animals').int('count whole animals');
@@ -130,6 +124,23 @@ export const broodEventCreate = z.discriminatedUnion('kind', [
   }),
   z.object({ ...base, kind: z.literal('warmth'), tempC: between(0, 40, 'its temperature') }),
 ]);
+export const broodCreate = z.object({
+  id,
+  ...fields,
+  speciesKey: z.string().min(1, 'choose a species').max(60),
+  /** Where the eggs or young are now. */
+  tub: broodTubCreate,
+  /** What it began with, noted along with it. */
+  events: z.array(broodEventCreate).max(5, 'note at most five things at once').default([]),
+});
+
+/** The diet in its next version; null leaves it. */
+const richer = { day, diet: dietEdit.nullable() };
+
+/** A group is conditioned from a day on. `id` is that of the change of its stage. */
+export const conditioningBegin = z.object({ id, groupId: id, ...richer, brood: broodCreate });
+export const conditioningEnd = z.object({ id, ...richer });
+
 export const broodEventUndo = z.object({ id, at: instant });
 
 /** An event as read back: what does not belong to its kind is null. */
@@ -180,5 +191,6 @@ export type BroodTubCreate = z.infer<typeof broodTubCreate>;
 export type BroodTubFields = z.infer<typeof broodTubEdit>;
 export type BroodTubRow = z.infer<typeof broodTub>;
 export type BroodEventCreate = z.infer<typeof broodEventCreate>;
+export type ConditioningBegin = z.infer<typeof conditioningBegin>;
 export type BroodEventRow = z.infer<typeof broodEvent>;
 export type BroodRow = z.infer<typeof brood>;

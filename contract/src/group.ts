@@ -123,6 +123,8 @@ export const groupSplit = z
     ...counts,
     /** Set apart for a while, or for good. Set apart means quarantine for the new group. */
     apart: z.boolean(),
+    /** What it is from then on; null is what they were, or quarantine for those set apart. */
+    stage: stage.nullable().default(null),
     note: phrase.default(''),
   })
   .refine(hasFish, someFish);
@@ -137,6 +139,7 @@ export const groupMerge = z.object({
 
 /** Several groups move to one tank on one day. */
 export const groupMoves = z.object({
+  id,
   tankId: id,
   day,
   moves: z

@@ -34,7 +34,22 @@ export const lookCreate = z
       one.note !== '',
     { path: ['belly'], message: 'say something that was seen' },
   );
-export const lookUndo = z.object({ id, at: instant });
+/** A look at the groups of a tank: all of it is noted, or nothing. */
+export const looksCreate = z.object({
+  id,
+  looks: z
+    .array(lookCreate)
+    .min(1, 'say something that was seen')
+    .max(60, 'look at no more than 60 groups at once'),
+});
+export const looksUndo = z.object({
+  id,
+  at: instant,
+  looks: z
+    .array(z.object({ lookId: id, id }))
+    .min(1)
+    .max(60),
+});
 
 /** As read back. */
 export const look = z.object({
@@ -46,6 +61,8 @@ export const look = z.object({
   hand: z.string().nullable(),
   at: z.string(),
 });
+
+export const looks = z.object({ looks: z.array(look) });
 
 export type Look = z.infer<typeof look>;
 export type LookCreate = z.infer<typeof lookCreate>;

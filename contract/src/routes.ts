@@ -11,6 +11,8 @@ import {
   broodEventUndo,
   broodTubCreate,
   broodTubEdit,
+  conditioningBegin,
+  conditioningEnd,
   ways,
 } from './brood';
 import {
@@ -48,7 +50,7 @@ import {
 } from './group';
 import { household, householdEdit } from './household';
 import { supply } from './larder';
-import { look, lookCreate, lookUndo } from './look';
+import { look, looks, looksCreate, looksUndo } from './look';
 import { moment, momentCreate, momentEdit } from './moment';
 import {
   balancedPlan,
@@ -333,8 +335,8 @@ export const routes = {
     query: pageQuery,
     response: pageOf(look),
   }),
-  addLook: create('addLook', 'Say how a group looked', lookCreate, look),
-  undoLook: change('undoLook', 'Take a look back', lookUndo, look),
+  addLooks: create('addLooks', 'Say how the groups of a tank looked', looksCreate, looks),
+  undoLooks: create('undoLooks', 'Take a look back', looksUndo, looks),
   getProposals: route('getProposals', {
     summary: 'What is proposed: other portions, other changes of water, foods to train onto',
     response: proposals,
@@ -380,6 +382,18 @@ export const routes = {
   }),
   listBroods: list('listBroods', 'Broods as they stand today, and what to do', brood),
   createBrood: create('createBrood', 'Begin the line of a brood', broodCreate, brood),
+  beginConditioning: create(
+    'beginConditioning',
+    'Begin to condition a group: its stage, its richer meals and the line of its brood',
+    conditioningBegin,
+    brood,
+  ),
+  endConditioning: change(
+    'endConditioning',
+    'End it: the stage and the meals that it had',
+    conditioningEnd,
+    group,
+  ),
   editBrood: change('editBrood', 'Correct what is said of a brood', broodEdit, brood),
   addBroodTub: change('addBroodTub', 'Give a brood another tub', broodTubCreate, brood),
   editBroodTub: change('editBroodTub', 'Correct what is said of a tub', broodTubEdit, brood),

@@ -13,6 +13,7 @@ import {
   samplePhoto,
   sampleRecipe,
   sampleLook,
+  sampleLooks,
   sampleSighting,
   sampleSpecies,
   sampleSplit,
@@ -87,7 +88,7 @@ beforeAll(async () => {
   await ours.ask.post(`/api/tanks/${ours.tank.id}/water`).send(waterTest).expect(201);
   await ours.ask.post(`/api/groups/${ours.group.id}/events`).send(measured).expect(201);
   await ours.ask.post('/api/photos').send(photo).expect(201);
-  await ours.ask.post('/api/looks').send(seen()).expect(201);
+  await ours.ask.post('/api/looks').send(sampleLooks(seen())).expect(201);
   await ours.ask.post(`/api/tanks/${ours.tank.id}/sightings`).send(sighting).expect(201);
   await ours.ask.post('/api/feedings').send(sampleFeeding(ours)).expect(201);
 });
@@ -240,6 +241,7 @@ const PROBES: Record<RouteName, Probe> = {
     'post',
     () => '/api/moves',
     () => ({
+      id: uuidv7(),
       tankId: theirTank,
       day: '2026-03-05',
       moves: [{ id: uuidv7(), groupId: ours.group.id }],
@@ -417,10 +419,10 @@ const PROBES: Record<RouteName, Probe> = {
   listLooks: async () => {
     await theirs().get(`/api/groups/${ours.group.id}/looks`).expect(404);
   },
-  addLook: async () => {
+  addLooks: async () => {
     await theirs()
       .post('/api/looks')
-      .send({ ...seen(), id: uuidv7() })
+      .send(sampleLooks({ ...seen(), id: uuidv7() }))
       .expect(404);
   },
   getProposals: readsNothing('/api/proposals'),
@@ -501,10 +503,10 @@ const PROBES: Record<RouteName, Probe> = {
     () => `/api/trainings/${trained.id}/end`,
     () => ({ id: uuidv7(), kept: false, at: chore.at }),
   ),
-  undoLook: finds404(
+  undoLooks: finds404(
     'post',
-    () => `/api/looks/${look}/undo`,
-    () => ({ id: uuidv7(), at: chore.at }),
+    () => '/api/looks/undo',
+    () => ({ id: uuidv7(), at: chore.at, looks: [{ lookId: look, id: uuidv7() }] }),
   ),
   logChore: async () => {
     const done = { ...chore, id: uuidv7() };
@@ -606,6 +608,23 @@ const PROBES: Record<RouteName, Probe> = {
       await theirs().post('/api/broods').send(sampleBrood(taken)).expect(422);
     }
   },
+  beginConditioning: async () => {
+    const begin = {
+      id: uuidv7(),
+      groupId: ours.group.id,
+      day: '2026-03-10',
+      diet: null,
+      brood: sampleBrood(),
+    };
+    await theirs().post('/api/conditionings').send(begin).expect(404);
+    const { body } = await theirs().get('/api/broods').expect(200);
+    expect(JSON.stringify(body)).not.toContain(begin.brood.id);
+  },
+  endConditioning: finds404(
+    'post',
+    () => `/api/groups/${ours.group.id}/conditioning-end`,
+    () => ({ id: uuidv7(), day: '2026-03-10', diet: null }),
+  ),
   editBrood: finds404(
     'put',
     () => `/api/broods/${brood.id}`,

@@ -161,14 +161,14 @@ function Condition({ data, asked }: { data: HouseData; asked?: string }) {
             look="primary"
             label="Back to the usual"
             busy={busy}
-            onPress={() => void run(() => conditioning.end(row, tank))}
+            onPress={() => run(() => conditioning.end(row, tank))}
           />
         ) : (
           <Button
             look="primary"
             label="Begin today"
             busy={busy}
-            onPress={() => void run(() => conditioning.begin(row, tank, days, rich))}
+            onPress={() => run(() => conditioning.begin(row, tank, days, rich))}
           />
         )}
         <Button

@@ -55,7 +55,7 @@ export function CorrectBroodSheet({
         onChange={setDraft}
       />
       <View style={{ alignItems: 'flex-start' }}>
-        <Button look="primary" label="Save" onPress={() => void save()} />
+        <Button look="primary" label="Save" onPress={() => save()} />
       </View>
     </Sheet>
   );

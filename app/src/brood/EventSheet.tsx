@@ -174,7 +174,7 @@ export function EventSheet({ brood, first, onClose }: Props) {
       ) : null}
       <Field label="Note" value={note} onChange={setNote} fault={faults.note} />
       <View style={{ alignItems: 'flex-start' }}>
-        <Button look="primary" label="Note it" onPress={() => void save()} />
+        <Button look="primary" label="Note it" onPress={() => save()} />
       </View>
     </Sheet>
   );

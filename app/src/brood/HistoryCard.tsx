@@ -1,12 +1,11 @@
 import type { Problem } from '@open-larder/contract';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { v7 as uuidv7 } from 'uuid';
 import { api, useWords } from '../store';
 import { Button, Card, Fault, ListRow, Skeleton, Text, useSay } from '../ui';
 import type { Brood } from './useBroods';
 import { sayEvent } from './words';
-import { nowIso } from '../store/clock';
+import { stampFor } from '../store/intent';
 
 /** Events shown at once; the rest wait for a tap. */
 const FIRST = 6;
@@ -25,8 +24,7 @@ export function HistoryCard({ brood }: { brood: Brood }) {
   const foodName = (key: string) =>
     brood.stand.rungs.find((rung) => rung.key === key)?.name ?? 'a food';
   const takeBack = async (id: string) => {
-    const body = { id: uuidv7(), at: nowIso() };
-    const answer = await undo({ params: { id }, body });
+    const answer = await undo({ params: { id }, body: stampFor('undo', id) });
     if (answer.error) say((answer.error as Problem).detail, { tone: 'fault' });
     else say('Taken back: the rest is reckoned anew.');
   };
@@ -50,7 +48,7 @@ export function HistoryCard({ brood }: { brood: Brood }) {
                   look="bare"
                   label="Undo"
                   spoken={`Undo: ${title}, ${words.day(event.day)}`}
-                  onPress={() => void takeBack(event.id)}
+                  onPress={() => takeBack(event.id)}
                 />
               }
             />

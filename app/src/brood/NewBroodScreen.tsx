@@ -1,9 +1,8 @@
-import type { Problem } from '@open-larder/contract';
+import type { BroodEventCreate, Problem } from '@open-larder/contract';
 import { waterLitres } from '@open-larder/core/tank';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { v7 as uuidv7 } from 'uuid';
 import { api, useHand, useHouse, useNow, type HouseData } from '../store';
 import {
   Button,
@@ -23,7 +22,7 @@ import {
 import { BroodFieldsInput, defaultsOf, type BroodDraft } from './fields';
 import { TubFields, type TubDraft } from './TubsCard';
 import { useBroods, wayOf, type Broods } from './useBroods';
-import { nowIso } from '../store/clock';
+import { formIntent } from '../store/intent';
 
 const BEGINNINGS = ['paired', 'spawned', 'swimming'] as const;
 type Beginning = (typeof BEGINNINGS)[number];
@@ -72,14 +71,8 @@ function Begin({
   const now = useNow();
   const hand = useHand();
   const router = useRouter();
-  const [create, creating] = api.useCreateBroodMutation();
-  const [add] = api.useAddBroodEventMutation();
-  const [ids] = useState(() => ({
-    brood: uuidv7(),
-    tub: uuidv7(),
-    begun: uuidv7(),
-    count: uuidv7(),
-  }));
+  const [create] = api.useCreateBroodMutation();
+  const intent = formIntent('brood.new', tank, asked);
   const parents =
     data.groups.find(({ id }) => id === asked) ??
     (tank === undefined ? undefined : data.groupsIn.get(tank)?.[0]);
@@ -138,30 +131,19 @@ function Begin({
           filtered: home.filter !== 'none',
         }
       : { ...tub, litres: tub.litres ?? Number.NaN, tempC: tub.tempC ?? Number.NaN };
-    const body = { ...draft, id: ids.brood, speciesKey, tub: { ...where, id: ids.tub } };
+    const { id } = intent;
+    const tubId = intent.also('tub');
+    const base = { day: day ?? '', at: intent.at, hand, note: '', tubId };
+    const events: BroodEventCreate[] = [{ ...base, id: intent.also('begun'), kind: began }];
+    if (count !== null && began !== 'paired') {
+      const kind = began === 'spawned' ? 'eggsSeen' : 'counted';
+      events.push({ ...base, id: intent.also('count'), kind, count });
+    }
+    const body = { ...draft, id, speciesKey, tub: { ...where, id: tubId }, events };
     const done = await create({ body });
     if (done.error) return refused(done.error as Problem);
-    const base = { day: day ?? '', at: nowIso(), hand, note: '', tubId: ids.tub };
-    const told = [
-      { ...base, id: ids.begun, kind: began },
-      ...(count === null || began === 'paired'
-        ? []
-        : [
-            {
-              ...base,
-              id: ids.count,
-              kind: began === 'spawned' ? ('eggsSeen' as const) : ('counted' as const),
-              count,
-            },
-          ]),
-    ];
-    for (const event of told) {
-      const noted = await add({ params: { id: ids.brood }, body: event });
-      // The brood is begun: what is wrong with its first event is mended and sent again.
-      if (noted.error) return refused(noted.error as Problem);
-    }
     say(`${draft.name} is begun.`);
-    router.replace(`/broods/${ids.brood}`);
+    router.replace(`/broods/${id}`);
   };
   return (
     <>
@@ -227,9 +209,8 @@ function Begin({
         <Button
           look="primary"
           label="Begin it"
-          busy={creating.isLoading}
           disabled={speciesKey === ''}
-          onPress={() => void begin()}
+          onPress={() => begin()}
         />
       </View>
     </>

@@ -43,7 +43,7 @@ export function StagesCard({ brood }: { brood: Brood }) {
           <Button
             look="primary"
             label={`${stageWords(next!.stage, brood)}: seen today`}
-            onPress={() => void seen({ kind })}
+            onPress={() => seen({ kind })}
           />
           <Button label="On another day" onPress={() => setOther(true)} />
         </View>
@@ -53,12 +53,12 @@ export function StagesCard({ brood }: { brood: Brood }) {
           <Button
             look="primary"
             label="Spawned today"
-            onPress={() => void happen(brood.id, { kind: 'spawned' }, 'Spawning is noted.')}
+            onPress={() => happen(brood.id, { kind: 'spawned' }, 'Spawning is noted.')}
           />
           {state.phase === 'conditioning' ? (
             <Button
               label="Put together today"
-              onPress={() => void happen(brood.id, { kind: 'paired' }, 'They are together.')}
+              onPress={() => happen(brood.id, { kind: 'paired' }, 'They are together.')}
             />
           ) : null}
         </View>

@@ -3,7 +3,6 @@ import type { TubStand } from '@open-larder/core/brood';
 import { sayNumber } from '@open-larder/core/units';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { v7 as uuidv7 } from 'uuid';
 import { api, useWords } from '../store';
 import {
   Button,
@@ -19,6 +18,7 @@ import {
   type Faults,
 } from '../ui';
 import type { Brood } from './useBroods';
+import { formIntent } from '../store/intent';
 
 /** The tubs of a brood beside each other: number, survival, length, water. */
 export function TubsCard({ brood }: { brood: Brood }) {
@@ -113,7 +113,7 @@ function TubSheet({
   const words = useWords();
   const [add] = api.useAddBroodTubMutation();
   const [edit] = api.useEditBroodTubMutation();
-  const [id] = useState(() => uuidv7());
+  const { id } = formIntent('tub.new', brood.id);
   const last = brood.tubs.at(-1);
   const [draft, setDraft] = useState<TubDraft>(
     tub ?? {
@@ -154,7 +154,7 @@ function TubSheet({
         {words.say('temperature', last?.tempC ?? 24)}): never raw tap.
       </Text>
       <View style={{ alignItems: 'flex-start' }}>
-        <Button look="primary" label="Save" onPress={() => void save()} />
+        <Button look="primary" label="Save" onPress={() => save()} />
       </View>
     </Sheet>
   );

@@ -1,8 +1,7 @@
 import type { BroodEventCreate, Problem } from '@open-larder/contract';
-import { v7 as uuidv7 } from 'uuid';
 import { api, useHand, useNow } from '../store';
 import { useSay, faultsOf, type Faults } from '../ui';
-import { nowIso } from '../store/clock';
+import { stampFor } from '../store/intent';
 
 export type Said = BroodEventCreate extends infer E
   ? E extends BroodEventCreate
@@ -29,17 +28,9 @@ export function useBroodEvent(): (
   const [add] = api.useAddBroodEventMutation();
   const [undo] = api.useUndoBroodEventMutation();
   return async (broodId, event, says) => {
-    const id = uuidv7();
-    const at = nowIso();
-    const body = {
-      day: now.day,
-      note: '',
-      tubId: null,
-      ...event,
-      id,
-      at,
-      hand,
-    } as BroodEventCreate;
+    const said = { day: now.day, note: '', tubId: null, ...event };
+    const stamp = stampFor('brood', broodId, said);
+    const body = { ...said, ...stamp, hand } as BroodEventCreate;
     const done = await add({ params: { id: broodId }, body });
     if (done.error) {
       const { errors, title, detail } = done.error as Problem;
@@ -48,11 +39,9 @@ export function useBroodEvent(): (
     }
     say(says, {
       undo: () =>
-        void undo({ params: { id }, body: { id: uuidv7(), at: nowIso() } }).then(
-          (answer) => {
-            if (answer.error) say((answer.error as Problem).detail, { tone: 'fault' });
-          },
-        ),
+        void undo({ params: { id: stamp.id }, body: stampFor('undo', stamp.id) }).then((answer) => {
+          if (answer.error) say((answer.error as Problem).detail, { tone: 'fault' });
+        }),
     });
     return null;
   };

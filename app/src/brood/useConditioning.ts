@@ -1,12 +1,11 @@
-import type { DietRow, Group, Problem, Tank } from '@open-larder/contract';
+import type { BroodCreate, DietEdit, DietRow, Group, Problem, Tank } from '@open-larder/contract';
 import { PLAIN } from '@open-larder/core/round';
 import { waterLitres } from '@open-larder/core/tank';
-import { v7 as uuidv7 } from 'uuid';
 import { api, useHand, useNow, useWords, type HouseData } from '../store';
 import { useSay } from '../ui';
 import { defaultsOf } from './fields';
 import { wayOf } from './useBroods';
-import { nowIso } from '../store/clock';
+import { formIntent } from '../store/intent';
 
 /** The food that makes the span richer: every other day, at a moment of the day. */
 export interface Rich {
@@ -49,46 +48,39 @@ export function useConditioning(data: HouseData) {
   const hand = useHand();
   const words = useWords();
   const ways = api.useWaysQuery();
-  const [create] = api.useCreateBroodMutation();
-  const [note] = api.useAddBroodEventMutation();
-  const [happen] = api.useAddGroupEventMutation();
-  const [editDiet] = api.useEditDietMutation();
+  const [begin] = api.useBeginConditioningMutation();
+  const [end] = api.useEndConditioningMutation();
 
   /** Whether it went well; what went wrong is said. */
   const well = (done: { error?: unknown }): boolean => {
     if (done.error) say((done.error as Problem).detail, { tone: 'fault' });
     return !done.error;
   };
-  const stage = async (groupId: string, to: 'conditioning' | 'adult') =>
-    well(
-      await happen({
-        params: { id: groupId },
-        body: { id: uuidv7(), day: now.day, note: '', kind: 'staged', stage: to },
-      }),
-    );
-  const serve = async (group: Group, tank: Tank, rich: Rich | null): Promise<boolean> => {
+  /** The diet with the richer food in it, or without; null where that changes nothing. */
+  const dietWith = (group: Group, tank: Tank, rich: Rich | null): DietEdit | null => {
     const diet = group.diet as DietRow | null;
     const id = richId(group.id);
     const others = (diet?.servings ?? []).filter((serving) => serving.id !== id);
-    if (rich === null && others.length === (diet?.servings.length ?? 0)) return true;
-    const servings = rich ? [...others, servingOf(group, tank, rich)] : others;
-    const body = {
+    if (rich === null && others.length === (diet?.servings.length ?? 0)) return null;
+    return {
       version: diet?.version ?? 0,
       fastWeekdays: diet?.fastWeekdays ?? [],
       goalFactor: diet?.goalFactor ?? null,
       rules: diet?.rules ?? [],
-      servings,
-    } as DietRow;
-    return well(await editDiet({ params: { id: group.id }, body }));
+      servings: rich ? [...others, servingOf(group, tank, rich)] : others,
+    } as DietEdit;
   };
-  const beginLine = async (group: Group, tank: Tank, days: number): Promise<string | null> => {
-    const id = uuidv7();
-    const tubId = uuidv7();
-    const { name, tempC, ph, filter } = tank;
-    const made = await create({
-      body: {
+
+  return {
+    /** @returns the line that it began; null where something went wrong, which is said */
+    async begin(group: Group, tank: Tank, days: number, rich: Rich | null): Promise<string | null> {
+      const intent = formIntent('conditioning', group.id);
+      const { id, at } = intent;
+      const [broodId, tubId] = [intent.also('brood'), intent.also('tub')];
+      const { name, tempC, ph, filter } = tank;
+      const brood: BroodCreate = {
         ...defaultsOf(wayOf(ways.data ?? [], data.species.get(group.speciesKey)?.breeding)),
-        id,
+        id: broodId,
         name: `${group.name}, ${words.day(now.day)}`.slice(0, 60),
         speciesKey: group.speciesKey,
         breeding: null,
@@ -105,33 +97,28 @@ export function useConditioning(data: HouseData) {
           ph,
           filtered: filter !== 'none',
         },
-      },
-    });
-    if (!well(made)) return null;
-    const at = nowIso();
-    const body = {
-      id: uuidv7(),
-      kind: 'conditioned' as const,
-      day: now.day,
-      at,
-      hand,
-      note: '',
-      tubId,
-    };
-    return well(await note({ params: { id }, body })) ? id : null;
-  };
-
-  return {
-    /** @returns the line that it began; null where something went wrong, which is said */
-    async begin(group: Group, tank: Tank, days: number, rich: Rich | null): Promise<string | null> {
-      if (!(await stage(group.id, 'conditioning')) || !(await serve(group, tank, rich)))
-        return null;
-      const id = await beginLine(group, tank, days);
-      if (id) say(`${group.name} is conditioned from today: its portions follow.`);
-      return id;
+        events: [
+          {
+            id: intent.also('conditioned'),
+            kind: 'conditioned',
+            day: now.day,
+            at,
+            hand,
+            note: '',
+            tubId,
+          },
+        ],
+      };
+      const diet = rich ? dietWith(group, tank, rich) : null;
+      const body = { id, groupId: group.id, day: now.day, diet, brood };
+      if (!well(await begin({ body }))) return null;
+      say(`${group.name} is conditioned from today: its portions follow.`);
+      return broodId;
     },
     async end(group: Group, tank: Tank): Promise<void> {
-      if (!(await stage(group.id, 'adult')) || !(await serve(group, tank, null))) return;
+      const { id } = formIntent('conditioning ends', group.id);
+      const body = { id, day: now.day, diet: dietWith(group, tank, null) };
+      if (!well(await end({ params: { id: group.id }, body }))) return;
       say(`${group.name} goes back to its usual meals.`);
     },
   };

@@ -11,7 +11,7 @@ export function EditVesselSheet({ culture, onClose }: { culture: Culture; onClos
   const say = useSay();
   const foods = api.useFoodsQuery();
   const kinds = api.useCultureKindsQuery();
-  const [edit, editing] = api.useEditVesselMutation();
+  const [edit] = api.useEditVesselMutation();
   const [draft, setDraft] = useState<Draft>(() => draftOf(culture));
   const [faults, setFaults] = useState<Faults>({});
   const save = async () => {
@@ -49,7 +49,7 @@ export function EditVesselSheet({ culture, onClose }: { culture: Culture; onClos
         wrong.
       </Text>
       <View style={{ alignItems: 'flex-start' }}>
-        <Button look="primary" label="Save" busy={editing.isLoading} onPress={() => void save()} />
+        <Button look="primary" label="Save" onPress={() => save()} />
       </View>
     </Sheet>
   );

@@ -93,7 +93,7 @@ export function HarvestSheet({ culture, onClose }: { culture: Culture; onClose: 
           look="primary"
           label="Note the harvest"
           disabled={massG <= 0.0005}
-          onPress={() => void harvest()}
+          onPress={() => harvest()}
         />
       </View>
     </Sheet>

@@ -1,11 +1,10 @@
 import type { Problem } from '@open-larder/contract';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { v7 as uuidv7 } from 'uuid';
 import { api, useWords } from '../store';
 import { Button, Card, Fault, ListRow, Skeleton, Text, useSay } from '../ui';
 import { sayEvent } from './words';
-import { nowIso } from '../store/clock';
+import { stampFor } from '../store/intent';
 
 /** Events shown at once; the rest wait for a tap. */
 const FIRST = 6;
@@ -22,10 +21,7 @@ export function HistoryCard({ vesselId }: { vesselId: string }) {
   if (events.length === 0) return null;
   const shown = all ? events : events.slice(0, FIRST);
   const takeBack = async (id: string) => {
-    const answer = await undo({
-      params: { id },
-      body: { id: uuidv7(), at: nowIso() },
-    });
+    const answer = await undo({ params: { id }, body: stampFor('undo', id) });
     if (answer.error) say((answer.error as Problem).detail, { tone: 'fault' });
     else say('Taken back.');
   };
@@ -47,7 +43,7 @@ export function HistoryCard({ vesselId }: { vesselId: string }) {
                     look="bare"
                     label="Undo"
                     spoken={`Undo: ${title}, ${words.day(event.day)}`}
-                    onPress={() => void takeBack(event.id)}
+                    onPress={() => takeBack(event.id)}
                   />
                 ) : (
                   <View />

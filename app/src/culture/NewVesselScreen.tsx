@@ -7,7 +7,6 @@ import { useRouter } from 'expo-router';
 import Check from 'lucide-react-native/icons/check';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
-import { v7 as uuidv7 } from 'uuid';
 import { api, useHand, useNow, useWords } from '../store';
 import { SIZES, themed, useColours } from '../theme';
 import {
@@ -30,6 +29,7 @@ import { VesselFieldsInput, type Draft } from './fields';
 import { saySizes } from './KindCard';
 import { useCultures, type Culture, type Cultures } from './useCultures';
 import { nowIso } from '../store/clock';
+import { formIntent } from '../store/intent';
 
 /** Starting a culture, step by step: its kind, what to do, its vessel, where it came from. */
 export function NewVesselScreen({ from }: { from?: string }) {
@@ -87,8 +87,8 @@ function Start({
   const words = useWords();
   const router = useRouter();
   const foods = api.useFoodsQuery();
-  const [create, creating] = api.useCreateVesselMutation();
-  const [id] = useState(() => uuidv7());
+  const [create] = api.useCreateVesselMutation();
+  const { id } = formIntent('vessel.new', kind.key);
   const hatch = kind.model === 'hatch';
   const siblings = data.kept.filter(
     (one) => one.kindKey === kind.key && one.stand.state !== 'crashed',
@@ -207,12 +207,7 @@ function Start({
         </Text>
       )}
       <View style={{ alignItems: 'flex-start' }}>
-        <Button
-          look="primary"
-          label="Start it"
-          busy={creating.isLoading}
-          onPress={() => void start()}
-        />
+        <Button look="primary" label="Start it" onPress={() => start()} />
       </View>
     </>
   );

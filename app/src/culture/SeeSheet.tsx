@@ -87,7 +87,7 @@ export function SeeSheet({ culture, onClose }: { culture: Culture; onClose: () =
           look="primary"
           label="Note it"
           disabled={density === null && clarity === null && !counted}
-          onPress={() => void note()}
+          onPress={() => note()}
         />
       </View>
     </Sheet>

@@ -30,7 +30,7 @@ export function VesselActs({ culture }: { culture: Culture }) {
           {culture.kind.feedDays === null ? null : (
             <Button
               label="Fed"
-              onPress={() => void happen(culture.id, { kind: 'fed' }, `${culture.name} is fed.`)}
+              onPress={() => happen(culture.id, { kind: 'fed' }, `${culture.name} is fed.`)}
             />
           )}
           {culture.kind.model === 'hatch' ? null : (
@@ -74,12 +74,12 @@ function MoreSheet({ culture, onClose }: { culture: Culture; onClose: () => void
       <View style={styles.acts}>
         <Button
           label="Topped up"
-          onPress={() => void done({ kind: 'topped' }, `${name} is topped up.`)}
+          onPress={() => done({ kind: 'topped' }, `${name} is topped up.`)}
         />
         {stand.state === 'resting' ? (
           <Button
             label="Take it up again"
-            onPress={() => void done({ kind: 'woken' }, `${name} is taken up again.`)}
+            onPress={() => done({ kind: 'woken' }, `${name} is taken up again.`)}
           />
         ) : (
           <Button
@@ -92,7 +92,7 @@ function MoreSheet({ culture, onClose }: { culture: Culture; onClose: () => void
         {hatch ? null : (
           <Button
             label="Set up anew"
-            onPress={() => void done({ kind: 'restarted', massG: null }, `${name} is set up anew.`)}
+            onPress={() => done({ kind: 'restarted', massG: null }, `${name} is set up anew.`)}
           />
         )}
         <Button
@@ -106,7 +106,7 @@ function MoreSheet({ culture, onClose }: { culture: Culture; onClose: () => void
         />
         <Button
           label="End it"
-          onPress={() => void done({ kind: 'ended' }, `${name} ended. It stays in its family.`)}
+          onPress={() => done({ kind: 'ended' }, `${name} ended. It stays in its family.`)}
         />
       </View>
       {hatch ? (
@@ -114,7 +114,7 @@ function MoreSheet({ culture, onClose }: { culture: Culture; onClose: () => void
           label="It was set up anew"
           act="Set up"
           disabled={!good(eggsG) || eggsG <= 0}
-          onPress={() => void done({ kind: 'restarted', massG: eggsG }, `${name} is set up anew.`)}
+          onPress={() => done({ kind: 'restarted', massG: eggsG }, `${name} is set up anew.`)}
         >
           <NumberField label="Eggs, dry" unit="g" value={eggsG} onChange={setEggsG} />
         </Line>
@@ -153,7 +153,7 @@ function MoreSheet({ culture, onClose }: { culture: Culture; onClose: () => void
         label="More of its kind was put in"
         act="Put in"
         disabled={!good(massG) || massG <= 0}
-        onPress={() => void done({ kind: 'added', massG: massG ?? 0 }, `Put into ${name}.`)}
+        onPress={() => done({ kind: 'added', massG: massG ?? 0 }, `Put into ${name}.`)}
       >
         <NumberField label="So much" unit="g" value={massG} onChange={setMassG} />
       </Line>

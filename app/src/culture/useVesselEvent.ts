@@ -1,8 +1,7 @@
 import type { Problem, VesselEventCreate } from '@open-larder/contract';
-import { v7 as uuidv7 } from 'uuid';
 import { api, useHand, useNow } from '../store';
 import { useSay } from '../ui';
-import { nowIso } from '../store/clock';
+import { stampFor } from '../store/intent';
 
 type Said = VesselEventCreate extends infer E
   ? E extends VesselEventCreate
@@ -22,9 +21,9 @@ export function useVesselEvent(): (
   const [add] = api.useAddVesselEventMutation();
   const [undo] = api.useUndoVesselEventMutation();
   return async (vesselId, event, says) => {
-    const id = uuidv7();
-    const at = nowIso();
-    const body = { day: now.day, note: '', ...event, id, at, hand } as VesselEventCreate;
+    const said = { day: now.day, note: '', ...event };
+    const stamp = stampFor('vessel', vesselId, said);
+    const body = { ...said, ...stamp, hand } as VesselEventCreate;
     const done = await add({ params: { id: vesselId }, body });
     if (done.error) {
       say((done.error as Problem).detail, { tone: 'fault' });
@@ -32,11 +31,9 @@ export function useVesselEvent(): (
     }
     say(says, {
       undo: () =>
-        void undo({ params: { id }, body: { id: uuidv7(), at: nowIso() } }).then(
-          (answer) => {
-            if (answer.error) say((answer.error as Problem).detail, { tone: 'fault' });
-          },
-        ),
+        void undo({ params: { id: stamp.id }, body: stampFor('undo', stamp.id) }).then((answer) => {
+          if (answer.error) say((answer.error as Problem).detail, { tone: 'fault' });
+        }),
     });
     return true;
   };

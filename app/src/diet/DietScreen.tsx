@@ -191,12 +191,7 @@ function DietEditor({ group, data }: { group: Group; data: HouseData }) {
         {sums}
         <Findings findings={look?.findings ?? []} servingName={nameOf} />
       </OnlyNarrow>
-      <Button
-        look="primary"
-        label="Save the diet"
-        busy={formState.isSubmitting}
-        onPress={() => void submit()}
-      />
+      <Button look="primary" label="Save the diet" onPress={() => submit()} />
     </Screen>
   );
 }

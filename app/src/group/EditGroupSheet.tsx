@@ -54,12 +54,7 @@ export function EditGroupSheet({ group, data, onClose }: Props) {
         search={search}
         picks={speciesPicks(data)}
       />
-      <Button
-        look="primary"
-        label="Save"
-        busy={form.formState.isSubmitting}
-        onPress={() => void submit()}
-      />
+      <Button look="primary" label="Save" onPress={() => submit()} />
     </Sheet>
   );
 }

@@ -2,9 +2,7 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { groupEvent, type Group, type GroupEvent, type LifeEventRow } from '@open-larder/contract';
 import { STAGES } from '@open-larder/core/fish';
 import { CAUSES } from '@open-larder/core/group';
-import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { v7 as uuidv7 } from 'uuid';
 import type { z } from 'zod';
 import { api, useNow, type HouseData } from '../store';
 import { DateInput, MeasureInput, PickerInput, TextInput } from '../forms/inputs';
@@ -12,6 +10,7 @@ import { Button, Sheet, Text, useSave, useSay } from '../ui';
 import { Counts } from './Counts';
 import { tankPicks } from './picks';
 import { sayCause } from './words';
+import { formIntent } from '../store/intent';
 
 export type EventKind = GroupEvent['kind'];
 type Values = z.input<typeof groupEvent>;
@@ -61,7 +60,8 @@ interface Props {
 export function EventSheet({ kind, group, data, onClose, replaces }: Props) {
   const say = useSay();
   const now = useNow();
-  const [id] = useState(() => uuidv7());
+  const intent = formIntent('event', group.id, kind, replaces?.id);
+  const { id } = intent;
   const [add] = api.useAddGroupEventMutation();
   const [withdraw] = api.useWithdrawGroupEventMutation();
   const form = useForm<Values, unknown, GroupEvent>({
@@ -75,8 +75,11 @@ export function EventSheet({ kind, group, data, onClose, replaces }: Props) {
     const saved = await save(
       () =>
         (replaces
-          ? withdraw({ params: { id: replaces.id }, body: { id: uuidv7(), replacement: body } })
-          : add({ params: { id: group.id }, body })) as never,
+          ? withdraw({
+              params: { id: replaces.id },
+              body: { id: intent.also('withdrawal'), replacement: { ...body, id } },
+            })
+          : add({ params: { id: group.id }, body: { ...body, id } })) as never,
     );
     if (!saved) return;
     say(replaces ? 'It is corrected; what follows from it is worked out anew.' : SAYS[kind].done);
@@ -129,8 +132,7 @@ export function EventSheet({ kind, group, data, onClose, replaces }: Props) {
       <Button
         look="primary"
         label={replaces ? 'Put this in its place' : 'Note it'}
-        busy={formState.isSubmitting}
-        onPress={() => void submit()}
+        onPress={() => submit()}
       />
     </Sheet>
   );

@@ -219,7 +219,7 @@ function MoreActs({ group, onAct, onEnd, onClose }: MoreProps) {
         <ListRow
           title="End group"
           detail="it is no more; its records stay"
-          onPress={() => void onEnd()}
+          onPress={() => onEnd()}
         />
       </Card>
     </Sheet>

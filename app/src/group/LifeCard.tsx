@@ -2,7 +2,6 @@ import type { Group, LifeEventRow, Problem } from '@open-larder/contract';
 import { stateOn, type LifeEvent } from '@open-larder/core/group';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { v7 as uuidv7 } from 'uuid';
 import { late } from '../forms/late';
 import { usePrintStory } from '../table/usePrintStory';
 import { api, useNow, useWords, type HouseData } from '../store';
@@ -19,6 +18,7 @@ import {
   useSay,
 } from '../ui';
 import { sayEvent, saySize } from './words';
+import { stampFor } from '../store/intent';
 
 const EventSheet = late((forms) => forms.EventSheet);
 
@@ -63,11 +63,7 @@ export function LifeCard({ group, data }: { group: Group; data: HouseData }) {
         />
       ) : null}
       <View style={{ alignItems: 'flex-start' }}>
-        <Button
-          look="bare"
-          label="Its story on a page"
-          onPress={() => void print('group', group.id)}
-        />
+        <Button look="bare" label="Its story on a page" onPress={() => print('group', group.id)} />
       </View>
       <LookBack events={events} data={data} />
       {chosen ? (
@@ -111,11 +107,11 @@ interface ActsProps {
 function EventActs({ event, title, onClose, onCorrect }: ActsProps) {
   const say = useSay();
   const words = useWords();
-  const [withdraw, { isLoading }] = api.useWithdrawGroupEventMutation();
+  const [withdraw] = api.useWithdrawGroupEventMutation();
   const [fault, setFault] = useState<string | null>(null);
   const paired = event.kind === 'joined' || event.kind === 'parted';
   const takeBack = async () => {
-    const body = { id: uuidv7(), replacement: null };
+    const body = { id: stampFor('undo', event.id).id, replacement: null };
     const done = await withdraw({ params: { id: event.id }, body });
     if (done.error) {
       setFault((done.error as Problem).detail);
@@ -137,7 +133,7 @@ function EventActs({ event, title, onClose, onCorrect }: ActsProps) {
       </Text>
       {fault ? <FaultLine fault={fault} /> : null}
       {paired ? null : <Button look="primary" label="Correct it" onPress={onCorrect} />}
-      <Button label="Take it back" busy={isLoading} onPress={() => void takeBack()} />
+      <Button label="Take it back" onPress={() => takeBack()} />
     </Sheet>
   );
 }

@@ -1,14 +1,13 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { groupMerge, type Group } from '@open-larder/contract';
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { v7 as uuidv7 } from 'uuid';
 import type { z } from 'zod';
 import { api, useNow, type HouseData } from '../store';
 import { DateInput, PickerInput, TextInput } from '../forms/inputs';
 import { Button, Sheet, Text, useSave, useSay } from '../ui';
 import { groupPicks } from './picks';
+import { formIntent, stampFor } from '../store/intent';
 
 type Values = z.input<typeof groupMerge>;
 
@@ -25,7 +24,7 @@ export function MergeSheet({
   const say = useSay();
   const router = useRouter();
   const now = useNow();
-  const [id] = useState(() => uuidv7());
+  const { id } = formIntent('merge', group.id);
   const [merge] = api.useMergeGroupMutation();
   const [withdraw] = api.useWithdrawGroupEventMutation();
   const picks = groupPicks(data, group);
@@ -34,13 +33,19 @@ export function MergeSheet({
     defaultValues: { id, intoGroupId: picks[0]?.value ?? '', day: now.day, note: '' },
   });
   const { save } = useSave<Values>(form as never);
-  const { control, formState, handleSubmit } = form;
+  const { control, handleSubmit } = form;
   const submit = handleSubmit(async (body) => {
-    const into = await save<Group>(() => merge({ params: { id: group.id }, body }) as never);
+    const into = await save<Group>(
+      () => merge({ params: { id: group.id }, body: { ...body, id } }) as never,
+    );
     if (!into) return;
     onClose();
     say(`${group.name} joined ${into.name}.`, {
-      undo: () => void withdraw({ params: { id }, body: { id: uuidv7(), replacement: null } }),
+      undo: () =>
+        void withdraw({
+          params: { id },
+          body: { id: stampFor('undo', id).id, replacement: null },
+        }),
     });
     router.replace(`/groups/${into.id}`);
   });
@@ -57,12 +62,7 @@ export function MergeSheet({
           <PickerInput control={control} name="intoGroupId" label="They join" picks={picks} />
           <DateInput control={control} name="day" label="Day" required />
           <TextInput control={control} name="note" label="Note" />
-          <Button
-            look="primary"
-            label="Join them"
-            busy={formState.isSubmitting}
-            onPress={() => void submit()}
-          />
+          <Button look="primary" label="Join them" onPress={() => submit()} />
         </>
       )}
     </Sheet>

@@ -1,9 +1,9 @@
 import type { Problem } from '@open-larder/contract';
 import { useState } from 'react';
-import { v7 as uuidv7 } from 'uuid';
 import { api, useNow, type HouseData } from '../store';
 import { Button, DateField, Picker, Sheet, Text, useSay } from '../ui';
 import { tankPicks } from './picks';
+import { formIntent, stampFor } from '../store/intent';
 
 interface Props {
   groupIds: readonly string[];
@@ -16,18 +16,19 @@ interface Props {
 export function MoveSheet({ groupIds, data, onClose, onMoved }: Props) {
   const say = useSay();
   const now = useNow();
-  const [moves] = useState(() => groupIds.map((groupId) => ({ id: uuidv7(), groupId })));
+  const intent = formIntent('move', groupIds);
+  const moves = groupIds.map((groupId) => ({ id: intent.also(groupId), groupId }));
   const [tankId, setTankId] = useState('');
   const [day, setDay] = useState<string | null>(now.day);
   const [fault, setFault] = useState<string | null>(null);
-  const [move, { isLoading }] = api.useMoveGroupsMutation();
+  const [move] = api.useMoveGroupsMutation();
   const [withdraw] = api.useWithdrawGroupEventMutation();
   const submit = async () => {
     if (tankId === '' || day === null) {
       setFault(tankId === '' ? 'Say where they go' : 'Say on which day');
       return;
     }
-    const done = await move({ body: { tankId, day, moves } });
+    const done = await move({ body: { id: intent.id, tankId, day, moves } });
     if (done.error) {
       setFault((done.error as Problem).detail);
       return;
@@ -36,7 +37,8 @@ export function MoveSheet({ groupIds, data, onClose, onMoved }: Props) {
     say(`${moves.length === 1 ? 'One group is' : `${moves.length} groups are`} in ${tank?.name}.`, {
       undo: async () => {
         for (const { id } of moves) {
-          await withdraw({ params: { id }, body: { id: uuidv7(), replacement: null } });
+          const body = { id: stampFor('undo', id).id, replacement: null };
+          await withdraw({ params: { id }, body });
         }
       },
     });
@@ -64,7 +66,7 @@ export function MoveSheet({ groupIds, data, onClose, onMoved }: Props) {
         fault={fault ?? undefined}
       />
       <DateField label="Day" value={day} onChange={setDay} />
-      <Button look="primary" label="Move them" busy={isLoading} onPress={() => void submit()} />
+      <Button look="primary" label="Move them" onPress={() => submit()} />
     </Sheet>
   );
 }

@@ -2,10 +2,9 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { groupCreate, type Group } from '@open-larder/contract';
 import { assumedLengthCm, STAGES } from '@open-larder/core/fish';
 import { useRouter } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { Controller, useForm } from 'react-hook-form';
 import { View } from 'react-native';
-import { v7 as uuidv7 } from 'uuid';
 import type { z } from 'zod';
 import { api, useHouse, useNow, useWords, type HouseData } from '../store';
 import { DateInput, MeasureInput, PickerInput, TextInput } from '../forms/inputs';
@@ -13,6 +12,7 @@ import { Button, Fault, Picker, Screen, Skeleton, useDraft, useSave, useSay } fr
 import { useSpeciesSearch } from '../species/useSpeciesSearch';
 import { Counts } from './Counts';
 import { speciesPicks } from './picks';
+import { formIntent } from '../store/intent';
 
 type Values = z.input<typeof groupCreate>;
 
@@ -41,7 +41,7 @@ function GroupForm({ tankId, data }: { tankId: string; data: HouseData }) {
   const say = useSay();
   const words = useWords();
   const now = useNow();
-  const [id] = useState(() => uuidv7());
+  const { id } = formIntent('group.new', tankId);
   const [create] = api.useCreateGroupMutation();
   const form = useForm<Values, unknown, z.output<typeof groupCreate>>({
     resolver: zodResolver(groupCreate),
@@ -67,7 +67,7 @@ function GroupForm({ tankId, data }: { tankId: string; data: HouseData }) {
   const search = useSpeciesSearch(data.species);
   const picks = useMemo(() => speciesPicks(data), [data]);
   const submit = handleSubmit(async (body) => {
-    const saved = await save<Group>(() => create({ body }) as never);
+    const saved = await save<Group>(() => create({ body: { ...body, id } }) as never);
     if (!saved) return;
     forgetDraft();
     say(`${saved.name} are in. Say what they eat.`);
@@ -118,12 +118,7 @@ function GroupForm({ tankId, data }: { tankId: string; data: HouseData }) {
         }
       />
       <DateInput control={control} name="day" label="Since" required />
-      <Button
-        look="primary"
-        label="Put them in"
-        busy={formState.isSubmitting}
-        onPress={() => void submit()}
-      />
+      <Button look="primary" label="Put them in" onPress={() => submit()} />
     </View>
   );
 }

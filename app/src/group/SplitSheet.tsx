@@ -1,14 +1,13 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { groupSplit, type Group } from '@open-larder/contract';
-import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { v7 as uuidv7 } from 'uuid';
 import type { z } from 'zod';
 import { api, useNow, type HouseData } from '../store';
 import { DateInput, PickerInput, TextInput } from '../forms/inputs';
 import { Button, Sheet, Text, useSave, useSay } from '../ui';
 import { Counts } from './Counts';
 import { tankPicks } from './picks';
+import { formIntent } from '../store/intent';
 
 type Values = z.input<typeof groupSplit>;
 
@@ -24,7 +23,7 @@ interface Props {
 export function SplitSheet({ group, data, apart, onClose }: Props) {
   const say = useSay();
   const now = useNow();
-  const [id] = useState(() => uuidv7());
+  const { id } = formIntent('split', group.id, apart);
   const [split] = api.useSplitGroupMutation();
   const form = useForm<Values, unknown, z.output<typeof groupSplit>>({
     resolver: zodResolver(groupSplit),
@@ -43,7 +42,9 @@ export function SplitSheet({ group, data, apart, onClose }: Props) {
   const { save } = useSave<Values>(form as never);
   const { control, formState, handleSubmit } = form;
   const submit = handleSubmit(async (body) => {
-    const made = await save<Group>(() => split({ params: { id: group.id }, body }) as never);
+    const made = await save<Group>(
+      () => split({ params: { id: group.id }, body: { ...body, id } }) as never,
+    );
     if (!made) return;
     say(
       apart
@@ -74,8 +75,7 @@ export function SplitSheet({ group, data, apart, onClose }: Props) {
       <Button
         look="primary"
         label={apart ? 'Set them apart' : 'Split them off'}
-        busy={formState.isSubmitting}
-        onPress={() => void submit()}
+        onPress={() => submit()}
       />
     </Sheet>
   );

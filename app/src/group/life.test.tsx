@@ -143,7 +143,7 @@ describe('moving, splitting and joining', () => {
       </>,
     );
     fireEvent.press(screen.getByLabelText('Move them'));
-    expect(screen.getByText('Say where they go')).toBeTruthy();
+    expect(await screen.findByText('Say where they go')).toBeTruthy();
     fireEvent.press(screen.getByLabelText(/^To tank/));
     fireEvent.press(screen.getByLabelText(/^Race/));
     fireEvent.press(screen.getByLabelText('Move them'));

@@ -3,7 +3,6 @@ import { sampleOf } from '@open-larder/core/growth';
 import { sayNumber } from '@open-larder/core/units';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { v7 as uuidv7 } from 'uuid';
 import { api, useAppDispatch, useNow, useWords, type Words } from '../store';
 import { call } from '../store/call';
 import {
@@ -21,6 +20,7 @@ import {
 import { PhotoMeasure, type InPhoto } from './PhotoMeasure';
 import { readLengths } from './readLengths';
 import { sayPercent } from './words';
+import { formIntent } from '../store/intent';
 
 /** A few fish measured: number by number, or in a picture beside a ruler. */
 export function MeasureSheet({ group, onClose }: { group: Group; onClose: () => void }) {
@@ -28,7 +28,7 @@ export function MeasureSheet({ group, onClose }: { group: Group; onClose: () => 
   const dispatch = useAppDispatch();
   const now = useNow();
   const words = useWords();
-  const [add, { isLoading }] = api.useAddGroupEventMutation();
+  const [add] = api.useAddGroupEventMutation();
   const [by, setBy] = useState<'numbers' | 'photo'>('numbers');
   const [text, setText] = useState('');
   const [photo, setPhoto] = useState<InPhoto | null>(null);
@@ -36,7 +36,8 @@ export function MeasureSheet({ group, onClose }: { group: Group; onClose: () => 
   const [day, setDay] = useState<string | null>(now.day);
   const [note, setNote] = useState('');
   const [faults, setFaults] = useState<Faults>({});
-  const [id] = useState(() => uuidv7());
+  const intent = formIntent('measured', group.id);
+  const { id } = intent;
   const read = readLengths(text, words);
   const lengths = photo && by === 'photo' ? photo.lengthsCm : (read.lengths ?? []);
   const save = async () => {
@@ -54,6 +55,7 @@ export function MeasureSheet({ group, onClose }: { group: Group; onClose: () => 
       lengthsCm: lengths,
       massG,
     } as GroupEvent;
+    const photoId = intent.also('photo');
     const done = await add({ params: { id: group.id }, body: event });
     if (done.error) {
       const problem = done.error as Problem;
@@ -61,7 +63,7 @@ export function MeasureSheet({ group, onClose }: { group: Group; onClose: () => 
       if (!problem.errors) say(problem.detail, { tone: 'fault' });
       return;
     }
-    const kept = photo && by === 'photo' ? await keep(id, photo) : null;
+    const kept = photo && by === 'photo' ? await keep(id, photoId, photo) : null;
     // The measurement was read again before its picture was there.
     if (photo && by === 'photo') dispatch(api.util.invalidateTags(['life']));
     if (kept) say(`The lengths are noted. ${kept}`, { tone: 'fault' });
@@ -109,16 +111,20 @@ export function MeasureSheet({ group, onClose }: { group: Group; onClose: () => 
       <DateField label="On" value={day} onChange={setDay} fault={faults.day} />
       <Field label="Note" value={note} onChange={setNote} fault={faults.note} />
       <View style={{ alignItems: 'flex-start' }}>
-        <Button look="primary" label="Note it" busy={isLoading} onPress={() => void save()} />
+        <Button look="primary" label="Note it" onPress={() => save()} />
       </View>
     </Sheet>
   );
 }
 
 /** @returns what went wrong, in words; null where the picture is kept */
-async function keep(eventId: string, { picture, marks }: InPhoto): Promise<string | null> {
+async function keep(
+  eventId: string,
+  id: string,
+  { picture, marks }: InPhoto,
+): Promise<string | null> {
   const { url, widthPx, heightPx } = picture;
-  const body = { id: uuidv7(), eventId, widthPx, heightPx, picture: url, marks };
+  const body = { id, eventId, widthPx, heightPx, picture: url, marks };
   const answer = await call('keepPhoto', { body });
   return 'error' in answer ? `The picture could not be kept: ${answer.error.detail}` : null;
 }

@@ -3,7 +3,6 @@ import { momentCreate, momentEdit, type MomentRow, type Problem } from '@open-la
 import { useState } from 'react';
 import { Controller, useForm } from 'react-hook-form';
 import { View } from 'react-native';
-import { v7 as uuidv7 } from 'uuid';
 import type { z } from 'zod';
 import { sayMoment } from '../diet/words';
 import { api, useWords } from '../store';
@@ -23,6 +22,7 @@ import {
   useSave,
   useSay,
 } from '../ui';
+import { formIntent } from '../store/intent';
 
 /** The moments of the day, named by the keeper. */
 export function Moments() {
@@ -70,7 +70,7 @@ type Values = z.infer<typeof momentEdit>;
 
 function MomentSheet({ moment, onClose }: { moment: MomentRow | null; onClose: () => void }) {
   const say = useSay();
-  const [id] = useState(() => moment?.id ?? uuidv7());
+  const id = moment?.id ?? formIntent('moment.new').id;
   const [create] = api.useCreateMomentMutation();
   const [edit] = api.useEditMomentMutation();
   const form = useForm<Values>({
@@ -171,13 +171,8 @@ function MomentSheet({ moment, onClose }: { moment: MomentRow | null; onClose: (
         hint="For all tanks together. The week weighs its work against this; leave it empty to not."
       />
       <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
-        <Button
-          look="primary"
-          label="Save"
-          busy={formState.isSubmitting}
-          onPress={() => void submit()}
-        />
-        {moment ? <Button label="End this moment" onPress={() => void end()} /> : null}
+        <Button look="primary" label="Save" onPress={() => submit()} />
+        {moment ? <Button label="End this moment" onPress={() => end()} /> : null}
       </View>
     </Sheet>
   );

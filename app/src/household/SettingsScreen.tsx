@@ -36,10 +36,7 @@ export function SettingsScreen() {
       <NarrowMoments />
       <View style={{ alignItems: 'flex-start', gap: 8 }}>
         <Text look="subtitle">For programs</Text>
-        <Button
-          label="The list of addresses (API)"
-          onPress={() => void Linking.openURL('/api/docs/')}
-        />
+        <Button label="The list of addresses (API)" onPress={() => Linking.openURL('/api/docs/')} />
       </View>
     </Screen>
   );
@@ -201,12 +198,7 @@ function HouseholdForm({ household }: { household: Household }) {
         label="Time zone"
         hint="Region/City, such as Europe/Berlin. Days and moments follow its clock."
       />
-      <Button
-        look="primary"
-        label="Save"
-        busy={formState.isSubmitting}
-        onPress={() => void submit()}
-      />
+      <Button look="primary" label="Save" onPress={() => submit()} />
     </View>
   );
 }

@@ -1,12 +1,11 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { lotCount, type FoodRow, type LotRow } from '@open-larder/contract';
-import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { v7 as uuidv7 } from 'uuid';
 import type { z } from 'zod';
 import { api, useNow, useWords } from '../store';
 import { MeasureInput } from '../forms/inputs';
 import { Button, Sheet, Text, useSave, useSay, lowerFirst } from '../ui';
+import { formIntent } from '../store/intent';
 
 type Values = z.infer<typeof lotCount>;
 
@@ -23,16 +22,18 @@ export function CountSheet({
   const say = useSay();
   const words = useWords();
   const now = useNow();
-  const [id] = useState(() => uuidv7());
+  const { id } = formIntent('count', lot.id);
   const [count] = api.useCountLotMutation();
   const form = useForm<Values>({
     resolver: zodResolver(lotCount),
     defaultValues: { id, day: now.day, remainingG: Math.max(0, lot.remainingG) },
   });
   const { save } = useSave(form);
-  const { control, formState, handleSubmit } = form;
+  const { control, handleSubmit } = form;
   const submit = handleSubmit(async (body) => {
-    const saved = await save(() => count({ params: { id: lot.id }, body }) as never);
+    const saved = await save(
+      () => count({ params: { id: lot.id }, body: { ...body, id } }) as never,
+    );
     if (!saved) return;
     say('The shelf is corrected.');
     onClose();
@@ -43,12 +44,7 @@ export function CountSheet({
         By the book {words.say('mass', lot.remainingG)} are left. What is really there?
       </Text>
       <MeasureInput control={control} name="remainingG" label="Left" measure="mass" />
-      <Button
-        look="primary"
-        label="Note the count"
-        busy={formState.isSubmitting}
-        onPress={() => void submit()}
-      />
+      <Button look="primary" label="Note the count" onPress={() => submit()} />
     </Sheet>
   );
 }

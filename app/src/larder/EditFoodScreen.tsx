@@ -72,12 +72,7 @@ function FoodForm({ food }: { food: FoodRow }) {
         onTakeTheirs={(theirs: FoodRow) => form.reset(valuesOf(theirs))}
       />
       <FoodFields control={form.control as never} />
-      <Button
-        look="primary"
-        label="Save"
-        busy={form.formState.isSubmitting}
-        onPress={() => void submit()}
-      />
+      <Button look="primary" label="Save" onPress={() => submit()} />
     </>
   );
 }

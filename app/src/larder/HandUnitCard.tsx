@@ -2,9 +2,9 @@ import type { FoodRow, Problem, WeighingRow } from '@open-larder/contract';
 import { sayGrams, unitMass } from '@open-larder/core/food';
 import { sayNumber } from '@open-larder/core/units';
 import { View } from 'react-native';
-import { v7 as uuidv7 } from 'uuid';
 import { api, useHand, useWords } from '../store';
 import { Button, Card, ListRow, Text, useSay, WhyLink } from '../ui';
+import { stampFor } from '../store/intent';
 
 /** What the hand deals and what it weighs, by hand, with its spread; and the weighings behind it. */
 export function HandUnitCard({ food, onWeigh }: { food: FoodRow; onWeigh: () => void }) {
@@ -71,15 +71,17 @@ export function HandUnitCard({ food, onWeigh }: { food: FoodRow; onWeigh: () => 
 
 function TakeBack({ weighing }: { weighing: WeighingRow }) {
   const say = useSay();
-  const [undo, { isLoading }] = api.useUndoWeighingMutation();
+  const [undo] = api.useUndoWeighingMutation();
   return (
     <Button
       look="bare"
       label="Take back"
       spoken={`Take back what was weighed by ${weighing.hand}`}
-      busy={isLoading}
       onPress={async () => {
-        const done = await undo({ params: { id: weighing.id }, body: { id: uuidv7() } });
+        const done = await undo({
+          params: { id: weighing.id },
+          body: stampFor('undo', weighing.id),
+        });
         say(
           done.error
             ? (done.error as Problem).detail

@@ -3,15 +3,14 @@ import { lotCreate, lotEdit, type FoodRow, type LotRow } from '@open-larder/cont
 import { unitOf } from '@open-larder/contract/handUnit';
 import { addDays } from '@open-larder/core/round';
 import { usualPlace, type Place } from '@open-larder/core/stock';
-import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
-import { v7 as uuidv7 } from 'uuid';
 import type { z } from 'zod';
 import { api, useNow } from '../store';
 import { Button, Sheet, StaleNotice, useSave, useSay, lowerFirst } from '../ui';
 import { LotFields } from './LotFields';
 import { usePrintLabels } from './usePrintLabels';
+import { formIntent } from '../store/intent';
 
 interface Props {
   food: FoodRow;
@@ -36,7 +35,7 @@ function BuyLot({ food, onClose }: { food: FoodRow; onClose: () => void }) {
   const say = useSay();
   const now = useNow();
   const { data: household } = api.useHouseholdQuery();
-  const [id] = useState(() => uuidv7());
+  const { id } = formIntent('lot.new', food.id);
   const [add] = api.useAddLotMutation();
   const form = useForm<z.infer<typeof lotCreate>>({
     resolver: zodResolver(lotCreate),
@@ -52,7 +51,9 @@ function BuyLot({ food, onClose }: { food: FoodRow; onClose: () => void }) {
   });
   const { save } = useSave(form);
   const submit = form.handleSubmit(async (body) => {
-    const saved = await save(() => add({ params: { id: food.id }, body }) as never);
+    const saved = await save(
+      () => add({ params: { id: food.id }, body: { ...body, id } }) as never,
+    );
     if (!saved) return;
     say(`${food.name} is on the shelf.`);
     onClose();
@@ -66,12 +67,7 @@ function BuyLot({ food, onClose }: { food: FoodRow; onClose: () => void }) {
         currency={household?.currency ?? 'EUR'}
         unit={unitOf(food, null)}
       />
-      <Button
-        look="primary"
-        label="Put it on the shelf"
-        busy={form.formState.isSubmitting}
-        onPress={() => void submit()}
-      />
+      <Button look="primary" label="Put it on the shelf" onPress={() => submit()} />
     </>
   );
 }
@@ -119,14 +115,9 @@ function EditLot({ lot, onClose }: { lot: LotRow; onClose: () => void }) {
         currency={household?.currency ?? 'EUR'}
       />
       <View style={{ alignItems: 'flex-start' }}>
-        <Button look="bare" label="Print labels" onPress={() => void print(lot.id)} />
+        <Button look="bare" label="Print labels" onPress={() => print(lot.id)} />
       </View>
-      <Button
-        look="primary"
-        label="Save"
-        busy={form.formState.isSubmitting}
-        onPress={() => void submit()}
-      />
+      <Button look="primary" label="Save" onPress={() => submit()} />
     </>
   );
 }

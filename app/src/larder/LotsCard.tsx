@@ -2,10 +2,10 @@ import type { FoodRow, LotRow, Problem } from '@open-larder/contract';
 import { sayGrams } from '@open-larder/core/food';
 import { goodUntil, inOrderOfUse } from '@open-larder/core/stock';
 import { View } from 'react-native';
-import { v7 as uuidv7 } from 'uuid';
 import { api, useNow, useWords } from '../store';
 import { Button, Card, ListRow, Text, lowerFirst, useSay } from '../ui';
 import type { FoodSupply } from './shelves';
+import { stampFor } from '../store/intent';
 
 interface Props {
   food: FoodRow;
@@ -56,7 +56,7 @@ export function LotsCard({ food, waste, onCount, onEdit }: Props) {
                 <View style={{ flexDirection: 'row' }}>
                   <Button look="bare" label="Count" onPress={() => onCount(lot)} />
                   {isPast(lot) ? (
-                    <Button look="bare" label="Throw away" onPress={() => void throwAway(lot)} />
+                    <Button look="bare" label="Throw away" onPress={() => throwAway(lot)} />
                   ) : (
                     <Button look="bare" label="Edit" onPress={() => onEdit(lot)} />
                   )}
@@ -88,7 +88,14 @@ function useThrowAway(food: FoodRow) {
   const now = useNow();
   const [count] = api.useCountLotMutation();
   const counted = (lot: LotRow, remainingG: number) =>
-    count({ params: { id: lot.id }, body: { id: uuidv7(), day: now.day, remainingG } });
+    count({
+      params: { id: lot.id },
+      body: {
+        id: stampFor('count', lot.id, lot.remainingG, remainingG).id,
+        day: now.day,
+        remainingG,
+      },
+    });
   return async (lot: LotRow) => {
     const done = await counted(lot, 0);
     if (done.error) say((done.error as Problem).detail, { tone: 'fault' });

@@ -6,13 +6,13 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
-import { v7 as uuidv7 } from 'uuid';
 import type { z } from 'zod';
 import { FoodSign } from '../draw/FoodSign';
 import { api, useNow } from '../store';
 import { Button, Picker, Screen, Text, useDraft, useSave, useSay } from '../ui';
 import { FoodFields } from './FoodFields';
 import { LotFields } from './LotFields';
+import { formIntent } from '../store/intent';
 
 type Values = z.infer<typeof foodCreate>;
 
@@ -22,18 +22,28 @@ export function NewFoodScreen() {
   const now = useNow();
   const { data: catalogue } = api.useCatalogueQuery();
   const { data: household } = api.useHouseholdQuery();
-  const [id] = useState(() => uuidv7());
+  const intent = formIntent('food.new');
+  const { id } = intent;
   const [generic, setGeneric] = useState('');
   const [create] = api.useCreateFoodMutation();
   const form = useForm<Values>({
     resolver: zodResolver(foodCreate),
-    defaultValues: { ...blank(now.day), id },
+    defaultValues: { ...blank(now.day, intent.also('lot')), id },
   });
   const unit = useWatch({ control: form.control, name: 'unit' });
   const forgetDraft = useDraft('food.new', form);
   const { save } = useSave(form);
   const submit = form.handleSubmit(async (body) => {
-    const saved = await save<FoodRow>(() => create({ body: { ...body, id } }) as never);
+    const saved = await save<FoodRow>(
+      () =>
+        create({
+          body: {
+            ...body,
+            id,
+            lot: body.lot && { ...body.lot, id: intent.also('lot') },
+          },
+        }) as never,
+    );
     if (!saved) return;
     forgetDraft();
     say(`${saved.name} is on the shelf.`);
@@ -69,18 +79,13 @@ export function NewFoodScreen() {
           unit={unit}
         />
       </View>
-      <Button
-        look="primary"
-        label="Put it on the shelf"
-        busy={form.formState.isSubmitting}
-        onPress={() => void submit()}
-      />
+      <Button look="primary" label="Put it on the shelf" onPress={() => submit()} />
     </Screen>
   );
 }
 
 /** An unknown dry food: blanks that the keeper must fill, and no guess that looks like a fact. */
-function blank(today: string): Values {
+function blank(today: string, lotId: string): Values {
   return {
     ...blankFood,
     id: '',
@@ -97,7 +102,7 @@ function blank(today: string): Values {
     family: 'grain',
     form: 'floats',
     lot: {
-      id: uuidv7(),
+      id: lotId,
       amountG: null as never,
       costMinor: null,
       place: usualPlace('dry'),

@@ -1,13 +1,12 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { weighingCreate, type FoodRow } from '@open-larder/contract';
 import { sayGrams } from '@open-larder/core/food';
-import { useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
-import { v7 as uuidv7 } from 'uuid';
 import type { z } from 'zod';
 import { MeasureInput, NumberInput, TextInput } from '../forms/inputs';
 import { api, displayChosen, useAppDispatch, useHand, useNow } from '../store';
 import { Button, Sheet, Text, useSave, useSay } from '../ui';
+import { formIntent } from '../store/intent';
 
 type Values = z.infer<typeof weighingCreate>;
 
@@ -17,7 +16,7 @@ export function WeighSheet({ food, onClose }: { food: FoodRow; onClose: () => vo
   const now = useNow();
   const hand = useHand();
   const dispatch = useAppDispatch();
-  const [id] = useState(() => uuidv7());
+  const { id } = formIntent('weighing', food.id);
   const [add] = api.useAddWeighingMutation();
   const known = food.weighings.at(-1)?.hand;
   const form = useForm<Values>({
@@ -31,11 +30,13 @@ export function WeighSheet({ food, onClose }: { food: FoodRow; onClose: () => vo
     },
   });
   const { save } = useSave(form);
-  const { control, formState, handleSubmit } = form;
+  const { control, handleSubmit } = form;
   const { units, massG } = useWatch({ control });
   const one = units && massG ? massG / units : null;
   const submit = handleSubmit(async (body) => {
-    const saved = await save(() => add({ params: { id: food.id }, body }) as never);
+    const saved = await save(
+      () => add({ params: { id: food.id }, body: { ...body, id } }) as never,
+    );
     if (!saved) return;
     // The first hand that is named on a device is the one that feeds from it.
     if (hand === null) dispatch(displayChosen({ hand: body.hand }));
@@ -68,12 +69,7 @@ export function WeighSheet({ food, onClose }: { food: FoodRow; onClose: () => vo
           .
         </Text>
       ) : null}
-      <Button
-        look="primary"
-        label="Note the weighing"
-        busy={formState.isSubmitting}
-        onPress={() => void submit()}
-      />
+      <Button look="primary" label="Note the weighing" onPress={() => submit()} />
     </Sheet>
   );
 }

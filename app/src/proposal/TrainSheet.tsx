@@ -58,7 +58,7 @@ export function TrainSheet({ group, data, onClose }: Props) {
             look="primary"
             label="Begin the training"
             disabled={foodId === '' || foodId === knownId}
-            onPress={() => void begin()}
+            onPress={() => begin()}
           />
         </>
       )}

@@ -38,14 +38,14 @@ export function TrainingCard({ group, data }: { group: Group; data: HouseData })
           <Button
             label="End the training"
             spoken={`End the training of ${group.name}`}
-            onPress={() => void answer.stop(group, training)}
+            onPress={() => answer.stop(group, training)}
           />
           {serving ? (
             <Button
               look="bare"
               label="Into the diet"
               spoken={`Put ${nameOf(training.foodId)} into the diet of ${group.name}`}
-              onPress={() => void answer.keep(group, training, nameOf(training.foodId))}
+              onPress={() => answer.keep(group, training, nameOf(training.foodId))}
             />
           ) : null}
         </View>

@@ -27,14 +27,14 @@ export function TrainingEnd({ group, data }: { group: Group; data: HouseData }) 
             <Button
               label="Into the diet"
               spoken={`Put ${food} into the diet of ${group.name}`}
-              onPress={() => void answer.keep(group, training, food)}
+              onPress={() => answer.keep(group, training, food)}
             />
           ) : null}
           <Button
             look={taken ? 'bare' : 'plain'}
             label="End the training"
             spoken={`End the training of ${group.name}`}
-            onPress={() => void answer.stop(group, training)}
+            onPress={() => answer.stop(group, training)}
           />
         </View>
       </View>

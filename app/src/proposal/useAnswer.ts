@@ -6,11 +6,10 @@ import type {
   TrainingRow,
   WaterProposed,
 } from '@open-larder/contract';
-import { v7 as uuidv7 } from 'uuid';
 import { api, useHand, useNow } from '../store';
 import { lowerFirst, useSay } from '../ui';
 import { sayChange, sayRhythm } from './words';
-import { nowIso } from '../store/clock';
+import { stampFor } from '../store/intent';
 
 /** Done, not wanted, or not now. */
 export type Said = 'yes' | 'no' | 'later';
@@ -33,32 +32,36 @@ export function useAnswer() {
   const [begin] = api.useBeginTrainingMutation();
   const [end] = api.useEndTrainingMutation();
   const [editDiet] = api.useEditDietMutation();
-  const stamp = () => ({ id: uuidv7(), hand, at: nowIso() });
+  const stamped = (...meant: readonly unknown[]) => ({ ...stampFor(...meant), hand });
   /** Whether it went well; what went wrong is said. */
   const well = (done: { error?: unknown }): boolean => {
     if (done.error) say((done.error as Problem).detail, { tone: 'fault' });
     return !done.error;
   };
   const takeBack = async (id: string) => {
-    const { hand: _, ...body } = stamp();
-    well(await undo({ params: { id }, body }));
+    well(await undo({ params: { id }, body: stampFor('undo', id) }));
   };
 
   const startTraining = async (
     { groupId, servingId, foodId }: Pick<TrainingProposed, 'groupId' | 'servingId' | 'foodId'>,
     fromStep = 1,
   ): Promise<string | null> => {
-    const body = { ...stamp(), groupId, servingId, foodId, day: now.day, fromStep };
+    const said = { groupId, servingId, foodId, day: now.day, fromStep };
+    const body = { ...said, ...stamped('training', said) };
     return well(await begin({ body })) ? body.id : null;
   };
   const stopTraining = async (id: string, kept: boolean): Promise<Group | null> => {
-    const done = await end({ params: { id }, body: { ...stamp(), kept } });
+    const done = await end({
+      params: { id },
+      body: { ...stamped('training ends', id, kept), kept },
+    });
     return well(done) ? (done.data as Group) : null;
   };
 
   return {
     async portions({ groupId, version, groupName, change }: PortionsProposed, said: Said) {
-      const body = { ...stamp(), ...HOW[said], groupId, tankId: null, version };
+      const stamp = stamped('portions', groupId, version, said);
+      const body = { ...stamp, ...HOW[said], groupId, tankId: null, version };
       if (!well(await send({ body: { ...body, kind: 'portions', foodId: null } }))) return;
       say(
         said === 'yes'
@@ -68,7 +71,8 @@ export function useAnswer() {
       );
     },
     async water({ tankId, tankName, version, after }: WaterProposed, said: Said) {
-      const body = { ...stamp(), ...HOW[said], groupId: null, tankId, version };
+      const stamp = stamped('water rhythm', tankId, version, said);
+      const body = { ...stamp, ...HOW[said], groupId: null, tankId, version };
       if (!well(await send({ body: { ...body, kind: 'water', foodId: null } }))) return;
       say(
         said === 'yes'
@@ -82,7 +86,8 @@ export function useAnswer() {
       version: number,
       said: 'no' | 'later',
     ) {
-      const body = { ...stamp(), ...HOW[said], groupId, tankId: null, foodId, version };
+      const stamp = stamped('no training', groupId, foodId, version, said);
+      const body = { ...stamp, ...HOW[said], groupId, tankId: null, foodId, version };
       if (!well(await send({ body: { ...body, kind: 'training' } }))) return;
       say(`${groupName} are not trained; ${again(said)}.`, {
         undo: () => void takeBack(body.id),

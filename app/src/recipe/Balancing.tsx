@@ -41,7 +41,7 @@ export function Balancing({ form, foods }: Props) {
         ]}
       />
       <View style={{ alignItems: 'flex-start' }}>
-        <Button label="Balance the shares" onPress={() => void work()} />
+        <Button label="Balance the shares" onPress={() => work()} />
       </View>
       <View aria-live="polite" style={{ gap: 4 }}>
         {said.map((line) => (

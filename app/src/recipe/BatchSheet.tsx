@@ -3,14 +3,13 @@ import { batchCreate, type FoodRow, type RecipeRow, type ResponseOf } from '@ope
 import { sayGrams } from '@open-larder/core/food';
 import { addDays } from '@open-larder/core/round';
 import { batchOf, pieceMassG, trayMassG } from '@open-larder/core/recipe';
-import { useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
-import { v7 as uuidv7 } from 'uuid';
 import type { z } from 'zod';
 import { DateInput, MeasureInput } from '../forms/inputs';
 import { api, useNow, useWords } from '../store';
 import { Button, Card, ListRow, Sheet, Text, useSave, useSay } from '../ui';
 import { sayPieces } from './words';
+import { formIntent } from '../store/intent';
 
 interface Props {
   recipe: RecipeRow;
@@ -23,7 +22,8 @@ export function BatchSheet({ recipe, foods, onClose }: Props) {
   const say = useSay();
   const now = useNow();
   const words = useWords();
-  const [ids] = useState(() => ({ id: uuidv7(), lotId: uuidv7() }));
+  const intent = formIntent('batch', recipe.id);
+  const ids = { id: intent.id, lotId: intent.also('lot') };
   const [make] = api.useMakeBatchMutation();
   const tray = trayMassG(recipe.tray);
   const piece = pieceMassG(recipe.tray);
@@ -32,13 +32,13 @@ export function BatchSheet({ recipe, foods, onClose }: Props) {
     defaultValues: { ...ids, day: now.day, massG: Math.round(tray * 1e6) / 1e6 },
   });
   const { save } = useSave(form);
-  const { control, formState, handleSubmit } = form;
+  const { control, handleSubmit } = form;
   const { massG, day } = useWatch({ control });
   const shares = recipe.ingredients.map((one) => one.share);
   const batch = massG && massG > 0 ? batchOf(shares, recipe, recipe.tray, massG) : null;
   const submit = handleSubmit(async (body) => {
     const made = await save<ResponseOf<'makeBatch'>>(
-      () => make({ params: { id: recipe.id }, body }) as never,
+      () => make({ params: { id: recipe.id }, body: { ...body, ...ids } }) as never,
     );
     if (!made) return;
     const missing = made.short.map(({ foodId }) => foods.get(foodId)?.name).filter(Boolean);
@@ -89,12 +89,7 @@ export function BatchSheet({ recipe, foods, onClose }: Props) {
           </Card>
         </>
       ) : null}
-      <Button
-        look="primary"
-        label="It is made"
-        busy={formState.isSubmitting}
-        onPress={() => void submit()}
-      />
+      <Button look="primary" label="It is made" onPress={() => submit()} />
     </Sheet>
   );
 }

@@ -76,12 +76,7 @@ function EditForm({ recipe, foods }: { recipe: RecipeRow; foods: ReadonlyMap<str
         onTakeTheirs={(theirs: RecipeRow) => form.reset(valuesOf(theirs))}
       />
       <RecipeForm form={form as never} foods={foods} product={recipe.foodId} />
-      <Button
-        look="primary"
-        label="Save"
-        busy={form.formState.isSubmitting}
-        onPress={() => void submit()}
-      />
+      <Button look="primary" label="Save" onPress={() => submit()} />
     </>
   );
 }

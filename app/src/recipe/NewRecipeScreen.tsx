@@ -1,14 +1,13 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { recipeCreate, type RecipeRow } from '@open-larder/contract';
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { v7 as uuidv7 } from 'uuid';
 import type { z } from 'zod';
 import { api } from '../store';
 import { Button, Fault, Screen, Skeleton, useDraft, useSave, useSay } from '../ui';
 import { RecipeForm } from './RecipeForm';
 import { useKitchen } from './useKitchen';
+import { formIntent } from '../store/intent';
 
 type Values = z.infer<typeof recipeCreate>;
 
@@ -30,7 +29,8 @@ export function NewRecipeScreen() {
   const router = useRouter();
   const say = useSay();
   const { data, problem, retry } = useKitchen();
-  const [ids] = useState(() => ({ id: uuidv7(), foodId: uuidv7() }));
+  const intent = formIntent('recipe.new');
+  const ids = { id: intent.id, foodId: intent.also('food') };
   const [create] = api.useCreateRecipeMutation();
   const form = useForm<Values>({
     resolver: zodResolver(recipeCreate),
@@ -56,12 +56,7 @@ export function NewRecipeScreen() {
       ) : (
         <>
           <RecipeForm form={form as never} foods={data.foods} product={ids.foodId} />
-          <Button
-            look="primary"
-            label="Write it down"
-            busy={form.formState.isSubmitting}
-            onPress={() => void submit()}
-          />
+          <Button look="primary" label="Write it down" onPress={() => submit()} />
         </>
       )}
     </Screen>

@@ -4,7 +4,6 @@ import { pieceMassG } from '@open-larder/core/recipe';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { v7 as uuidv7 } from 'uuid';
 import { FoodSign } from '../draw/FoodSign';
 import { api, useWords } from '../store';
 import { useWide } from '../theme';
@@ -14,6 +13,7 @@ import { BatchSheet } from './BatchSheet';
 import { MixCard } from './MixCard';
 import { useKitchen } from './useKitchen';
 import { percent, sayPieces } from './words';
+import { stampFor } from '../store/intent';
 
 /** One recipe: what goes in, what it makes, and the batches that were made of it. */
 export function RecipeScreen({ id }: { id: string }) {
@@ -119,7 +119,7 @@ function Batches({ recipe, foods }: Parts) {
                       look="bare"
                       label="Labels"
                       spoken={`Labels of the batch of ${words.day(batch.day)}`}
-                      onPress={() => void print(batch.lotId)}
+                      onPress={() => print(batch.lotId)}
                     />
                     {lot && lot.remainingG >= batch.massG - 1e-5 ? (
                       <TakeBack id={batch.id} />
@@ -143,14 +143,13 @@ function Batches({ recipe, foods }: Parts) {
 
 function TakeBack({ id }: { id: string }) {
   const say = useSay();
-  const [undo, { isLoading }] = api.useUndoBatchMutation();
+  const [undo] = api.useUndoBatchMutation();
   return (
     <Button
       look="bare"
       label="Take back"
-      busy={isLoading}
       onPress={async () => {
-        const done = await undo({ params: { id }, body: { id: uuidv7() } });
+        const done = await undo({ params: { id }, body: stampFor('undo', id) });
         if (done.error) say((done.error as Problem).detail, { tone: 'fault' });
         else say('The batch is taken back; its ingredients are on the shelf again.');
       }}
@@ -182,7 +181,7 @@ function Acts({ recipe }: { recipe: RecipeRow }) {
         onPress={() => router.push(`/larder/recipes/${recipe.id}/edit`)}
       />
       <Button label="On the shelf" onPress={() => router.push(`/larder/${recipe.foodId}`)} />
-      <Button label="Put away" onPress={() => void putAway()} />
+      <Button label="Put away" onPress={() => putAway()} />
     </View>
   );
 }

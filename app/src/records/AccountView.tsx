@@ -44,7 +44,7 @@ export function AccountView({ to }: { to: string }) {
       />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         <Button label="Compare" onPress={() => router.push('/records/compare')} />
-        <Button look="bare" label="Save as CSV" onPress={() => void save()} />
+        <Button look="bare" label="Save as CSV" onPress={() => save()} />
       </View>
       {error ? (
         <Fault problem={error as Problem} onRetry={() => void refetch()} />

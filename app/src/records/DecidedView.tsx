@@ -1,11 +1,10 @@
 import type { Answered, Problem } from '@open-larder/contract';
 import { sayNumber } from '@open-larder/core/units';
 import { View } from 'react-native';
-import { v7 as uuidv7 } from 'uuid';
 import { api, useWords, type Words } from '../store';
 import { ledgerApi } from '../store/ledgerApi';
 import { Button, Card, Empty, Fault, ListRow, Skeleton, useSay } from '../ui';
-import { nowIso } from '../store/clock';
+import { stampFor } from '../store/intent';
 
 /** What was proposed, what was answered, and what it led to, newest first. */
 export function DecidedView() {
@@ -26,8 +25,7 @@ export function DecidedView() {
     );
   }
   const takeBack = async ({ id, about }: Answered) => {
-    const body = { id: uuidv7(), at: nowIso() };
-    const done = await undo({ params: { id }, body });
+    const done = await undo({ params: { id }, body: stampFor('undo', id) });
     if (done.error) say((done.error as Problem).detail, { tone: 'fault' });
     else say(`${about}: the answer is taken back.`);
   };
@@ -51,7 +49,7 @@ export function DecidedView() {
                 look="bare"
                 label="Take back"
                 spoken={`Take back: ${answer.about}, ${words.day(answer.day)}`}
-                onPress={() => void takeBack(answer)}
+                onPress={() => takeBack(answer)}
               />
             }
           />

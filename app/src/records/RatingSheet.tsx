@@ -1,7 +1,6 @@
 import type { Account, Problem, Rating } from '@open-larder/contract';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { v7 as uuidv7 } from 'uuid';
 import { useHand, useHouse, useNow, useWords } from '../store';
 import { ledgerApi } from '../store/ledgerApi';
 import {
@@ -19,6 +18,7 @@ import {
 } from '../ui';
 import { sayRating } from './account';
 import { nowIso } from '../store/clock';
+import { formIntent, stampFor } from '../store/intent';
 
 type Rated = 'better' | 'same' | 'worse' | 'unsaid';
 const said = (rated: Rated) => (rated === 'unsaid' ? null : rated);
@@ -47,7 +47,7 @@ export function RatingSheet({
   const [growth, setGrowth] = useState<Rated>('unsaid');
   const [note, setNote] = useState('');
   const [faults, setFaults] = useState<Faults>({});
-  const [id] = useState(() => uuidv7());
+  const { id } = formIntent('rating', food.foodId);
   const chosen = groupId || groups[0]?.id || '';
   const save = async () => {
     const body = {
@@ -112,7 +112,7 @@ export function RatingSheet({
         look="primary"
         label="Note it"
         disabled={isLoading || chosen === ''}
-        onPress={() => void save()}
+        onPress={() => save()}
       />
     </Sheet>
   );
@@ -130,8 +130,7 @@ export function Ratings() {
   const [all, setAll] = useState(false);
   if (data.length === 0) return null;
   const takeBack = async ({ id, foodName }: Rating) => {
-    const body = { id: uuidv7(), at: nowIso() };
-    const done = await undo({ params: { id }, body });
+    const done = await undo({ params: { id }, body: stampFor('undo', id) });
     if (done.error) say((done.error as Problem).detail, { tone: 'fault' });
     else say(`The rating of ${foodName} is taken back.`);
   };
@@ -158,7 +157,7 @@ export function Ratings() {
                 look="bare"
                 label="Take back"
                 spoken={`Take back: ${rating.foodName}, ${rating.groupName}`}
-                onPress={() => void takeBack(rating)}
+                onPress={() => takeBack(rating)}
               />
             }
           />

@@ -85,7 +85,7 @@ export function ServedView({ to }: { to: string }) {
         <>
           <ServedTable rows={rows} onLook={setLooked} />
           <View style={{ alignItems: 'flex-start' }}>
-            <Button label="Save as CSV" onPress={() => void save()} />
+            <Button label="Save as CSV" onPress={() => save()} />
           </View>
           <DoneTable rows={data.moments} />
           <Text look="small" tone="quiet">

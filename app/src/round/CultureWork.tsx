@@ -32,7 +32,7 @@ export function CultureWork() {
               <Button
                 label="Fed"
                 spoken={`Fed: ${name}`}
-                onPress={() => void happen(id, { kind: 'fed' }, `${name} is fed.`)}
+                onPress={() => happen(id, { kind: 'fed' }, `${name} is fed.`)}
               />
             ) : what === 'change' || what === 'clear' ? (
               <Button

@@ -3,13 +3,12 @@ import { BELLIES, BELLY_WORDS, type Belly } from '@open-larder/core/ration';
 import type { Species } from '@open-larder/catalogue';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
-import { v7 as uuidv7 } from 'uuid';
 import { BellyShape } from '../draw/BellyShape';
 import { api, useHand, type HouseData } from '../store';
+import { formIntent, stampFor } from '../store/intent';
 import { useHolding } from './useHolding';
 import { SIZES, themed, useColours } from '../theme';
 import { Button, Card, Choice, Field, Sheet, Text, useSay } from '../ui';
-import { nowIso } from '../store/clock';
 
 interface Props {
   tank: Tank;
@@ -37,27 +36,39 @@ const isSeen = (seen: Seen) => JSON.stringify(seen) !== JSON.stringify(UNSEEN);
 export function LookSheet({ tank, day, data, onClose }: Props) {
   const say = useSay();
   const hand = useHand();
-  const [add, adding] = api.useAddLookMutation();
-  const [undo] = api.useUndoLookMutation();
+  const [add] = api.useAddLooksMutation();
+  const [undo] = api.useUndoLooksMutation();
   const [seen, setSeen] = useState<Record<string, Seen>>({});
   const groups = data.groupsIn.get(tank.id) ?? [];
   const looked = groups.filter((group) => isSeen(seen[group.id] ?? UNSEEN));
   const hold = useHolding(day);
+  const intent = formIntent('look', tank.id, day);
   const note = async (): Promise<boolean> => {
-    const at = nowIso();
-    const made: string[] = [];
-    for (const group of looked) {
-      const body = { id: uuidv7(), groupId: group.id, day, hand, at, ...seen[group.id]! };
-      const done = await add({ body });
-      if (done.error) {
-        say((done.error as Problem).detail, { tone: 'fault' });
-        return false;
-      }
-      made.push(body.id);
+    const { id, at } = intent;
+    const looks = looked.map((group) => ({
+      id: intent.also(group.id),
+      groupId: group.id,
+      day,
+      hand,
+      at,
+      ...seen[group.id]!,
+    }));
+    const done = await add({ body: { id, looks } });
+    if (done.error) {
+      say((done.error as Problem).detail, { tone: 'fault' });
+      return false;
     }
     onClose();
     say(sayLooked(looked, seen), {
-      undo: () => made.forEach((id) => void undo({ params: { id }, body: { id: uuidv7(), at } })),
+      undo: () => {
+        const lookIds = looks.map((look) => look.id);
+        const back = stampFor('undo', id);
+        const body = {
+          ...back,
+          looks: lookIds.map((lookId) => ({ lookId, ...stampFor('undo', lookId) })),
+        };
+        void undo({ body });
+      },
     });
     return true;
   };
@@ -84,9 +95,8 @@ export function LookSheet({ tank, day, data, onClose }: Props) {
         <Button
           look="primary"
           label="Note it"
-          busy={adding.isLoading}
           disabled={looked.length === 0}
-          onPress={() => void note()}
+          onPress={() => note()}
         />
       </View>
     </Sheet>

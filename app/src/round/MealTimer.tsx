@@ -1,12 +1,12 @@
 import type { BodyOf, Problem } from '@open-larder/contract';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
-import { v7 as uuidv7 } from 'uuid';
 import { api, useAppDispatch, useRow, type HouseData } from '../store';
 import { themed } from '../theme';
 import { Button, Text, useSay } from '../ui';
 import { liftAt, watchEnded, watchedAgain, type Watched } from './watched';
 import { nowMs } from '../store/clock';
+import { stampFor } from '../store/intent';
 
 const LEFT = [
   { value: 0, label: 'Nothing' },
@@ -33,7 +33,7 @@ export function MealTimer({ meal, data }: { meal: Watched; data: HouseData }) {
   const minutes = Math.max(0, now - meal.since) / 60_000;
   const note = async (seen: { clearedMin: number | null; left: number | null }, text: string) => {
     const body: BodyOf<'addSighting'> = {
-      id: uuidv7(),
+      id: stampFor('meal', meal.tankId, meal.day, meal.momentId, meal.since, seen.left).id,
       day: meal.day,
       momentId: meal.momentId,
       came: [],
@@ -50,7 +50,7 @@ export function MealTimer({ meal, data }: { meal: Watched; data: HouseData }) {
     say(text, {
       undo: () => {
         dispatch(watchedAgain(meal));
-        void undo({ params: { id: body.id }, body: { id: uuidv7() } });
+        void undo({ params: { id: body.id }, body: stampFor('undo', body.id) });
       },
     });
   };

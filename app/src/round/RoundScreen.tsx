@@ -84,7 +84,7 @@ export function RoundScreen({ day: asked }: { day?: string }) {
         <View style={{ marginTop: 16, alignItems: 'flex-start' }}>
           <Button
             label={`All the rest as planned (${rest.length})`}
-            onPress={() => void feed.feedAll(rest, current.name)}
+            onPress={() => feed.feedAll(rest, current.name)}
           />
         </View>
       ) : null}
@@ -105,7 +105,7 @@ export function RoundScreen({ day: asked }: { day?: string }) {
       tools={<ScreenTools />}
       actions={
         <>
-          <IconButton label="Print this day" onPress={() => void print()}>
+          <IconButton label="Print this day" onPress={() => print()}>
             <Printer size={22} color={colours.ink} />
           </IconButton>
           <DayArrows day={day} today={now.day} />

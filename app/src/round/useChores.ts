@@ -1,8 +1,7 @@
 import type { Chore, ChoreCreate, Problem, RoundView } from '@open-larder/contract';
-import { v7 as uuidv7 } from 'uuid';
 import { api, useAppDispatch, useHand } from '../store';
 import { useSay } from '../ui';
-import { nowIso } from '../store/clock';
+import { stampFor } from '../store/intent';
 
 /** Say that something of the round was done, or take it back: shown at once, undone if refused. */
 export function useChores({ day }: Pick<RoundView, 'day'>) {
@@ -19,10 +18,8 @@ export function useChores({ day }: Pick<RoundView, 'day'>) {
     );
   const undo = async (chore: Chore) => {
     const shown = show((done) => done.filter((one) => one.id !== chore.id));
-    const answer = await takeBack({
-      params: { id: chore.id },
-      body: { id: uuidv7(), at: nowIso() },
-    });
+    const body = stampFor('undo', chore.id);
+    const answer = await takeBack({ params: { id: chore.id }, body });
     if (answer.error) {
       shown.undo();
       say((answer.error as Problem).detail, { tone: 'fault' });
@@ -31,8 +28,8 @@ export function useChores({ day }: Pick<RoundView, 'day'>) {
   return {
     undo,
     async log(kind: ChoreCreate['kind'], about: string, what: string) {
-      const at = nowIso();
-      const body: ChoreCreate = { id: uuidv7(), kind, about, day, hand, at };
+      const stamp = stampFor('chore', kind, about, day);
+      const body: ChoreCreate = { ...stamp, kind, about, day, hand };
       const shown = show((done) => [...done, body]);
       const answer = await log({ body });
       if (answer.error) {

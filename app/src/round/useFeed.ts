@@ -7,14 +7,14 @@ import type {
   RoundView,
 } from '@open-larder/contract';
 import { sayUnits } from '@open-larder/core/food';
-import { v7 as uuidv7 } from 'uuid';
 import { PLAIN } from '@open-larder/core/round';
 import { api, useAppDispatch, useHand, type HouseData } from '../store';
 import { localNow } from '../store/useNow';
 import { useSay } from '../ui';
 import { useSettle } from './useSettle';
 import { dropTakenBack, dropWatched } from './watched';
-import { nowIso, nowMs } from '../store/clock';
+import { nowMs } from '../store/clock';
+import { stampFor } from '../store/intent';
 
 const UNSEEN = { selectFromResult: () => ({}) };
 
@@ -96,10 +96,7 @@ export function useFeed(
   const takeBack = async (fed: Feeding) => {
     const shown = show(fed.servingId, null);
     dispatch(dropTakenBack({ day, key: fed.servingId }));
-    const answer = await undo({
-      params: { id: fed.id },
-      body: { id: uuidv7(), at: nowIso() },
-    });
+    const answer = await undo({ params: { id: fed.id }, body: stampFor('undo', fed.id) });
     if (answer.error) {
       shown.undo();
       say((answer.error as Problem).detail, { tone: 'fault' });
@@ -109,14 +106,13 @@ export function useFeed(
 
   const write = async (serving: RoundServingView, deal: Deal): Promise<Feeding | null> => {
     const body: FeedingCreate = {
-      id: uuidv7(),
+      ...stampFor('feed', day, serving.servingId, hand, deal),
       servingId: serving.servingId,
       day,
       groupId: serving.groupId,
       foodId: serving.foodId,
       plannedUnits: serving.units,
       hand,
-      at: nowIso(),
       ...deal,
     };
     const massG = deal.units * serving.unit.massG;
@@ -156,7 +152,8 @@ export function useFeed(
     /** Feed once more what was fed already: logged beside the plan, and shown so. */
     async again(serving: RoundServingView) {
       const deal: Deal = { outcome: 'more', units: serving.units, note: 'fed again' };
-      const extra = { ...serving, servingId: uuidv7() };
+      const { id: servingId } = stampFor('again', day, serving.servingId);
+      const extra = { ...serving, servingId };
       const fed = await write(extra, deal);
       if (!fed) return;
       say(`${serving.portion} ${serving.foodName} for ${serving.groupName}: fed again.`, {

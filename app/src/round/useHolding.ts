@@ -1,6 +1,6 @@
 import type { Group, Problem } from '@open-larder/contract';
-import { v7 as uuidv7 } from 'uuid';
 import { api } from '../store';
+import { stampFor } from '../store/intent';
 import { useSay } from '../ui';
 
 /**
@@ -17,22 +17,22 @@ export function useHolding(day: string) {
     if (done.error) say((done.error as Problem).detail, { tone: 'fault' });
     return !done.error;
   };
-  const brood = async (groupId: string): Promise<string | null> => {
-    const body = { id: uuidv7(), kind: 'staged', stage: 'brooding', day, note: '' } as const;
-    return well(await add({ params: { id: groupId }, body })) ? body.id : null;
-  };
   const alone = async (group: Group) => {
-    const eventId = await brood(group.id);
-    if (eventId === null) return false;
+    const { id } = stampFor('holding', group.id, day);
+    const body = { id, kind: 'staged', stage: 'brooding', day, note: '' } as const;
+    if (!well(await add({ params: { id: group.id }, body }))) return false;
     say(`${group.name} fasts while she holds. Note her stage when the young are out.`, {
       undo: () =>
-        void withdraw({ params: { id: eventId }, body: { id: uuidv7(), replacement: null } }),
+        void withdraw({
+          params: { id },
+          body: { id: stampFor('undo', id).id, replacement: null },
+        }),
     });
     return true;
   };
   return async (group: Group): Promise<boolean> => {
     if (group.size.total <= 1) return alone(group);
-    const id = uuidv7();
+    const { id } = stampFor('holding', group.id, day, group.size.total);
     const one = group.size.females > 0 ? { females: 1, unsexed: 0 } : { females: 0, unsexed: 1 };
     const body = {
       id,
@@ -42,15 +42,15 @@ export function useHolding(day: string) {
       males: 0,
       ...one,
       apart: false,
+      stage: 'brooding' as const,
       note: 'holding eggs',
     };
     if (!well(await split({ params: { id: group.id }, body }))) return false;
-    if ((await brood(id)) === null) return false;
     say(`One fasts while she holds; ${group.name} get food for one less.`, {
       undo: () =>
         void merge({
           params: { id },
-          body: { id: uuidv7(), intoGroupId: group.id, day, note: '' },
+          body: { id: stampFor('undo', id).id, intoGroupId: group.id, day, note: '' },
         }),
     });
     return true;

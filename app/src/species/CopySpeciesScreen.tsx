@@ -3,14 +3,13 @@ import { speciesEntry } from '@open-larder/catalogue/species';
 import { zodResolver } from '@hookform/resolvers/zod';
 import type { OwnSpecies } from '@open-larder/contract';
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
-import { v7 as uuidv7 } from 'uuid';
 import { z } from 'zod';
 import { api, useHouse } from '../store';
 import { Button, Empty, Fault, Screen, Skeleton, Text, useDraft, useSave, useSay } from '../ui';
 import { SpeciesForm, type SpeciesValues } from './SpeciesForm';
+import { formIntent } from '../store/intent';
 
 /** A species of the keeper's own, begun as a copy of another. */
 export function CopySpeciesScreen({ speciesKey }: { speciesKey: string }) {
@@ -36,7 +35,7 @@ const schema = z.object({ entry: speciesEntry });
 function CopyForm({ like }: { like: Species }) {
   const router = useRouter();
   const say = useSay();
-  const [id] = useState(() => uuidv7());
+  const { id } = formIntent('species.copy', like.key);
   const [create] = api.useCreateSpeciesMutation();
   const entry = entryOf(like);
   const form = useForm<SpeciesValues>({
@@ -60,12 +59,7 @@ function CopyForm({ like }: { like: Species }) {
         update of the catalogue will touch it.
       </Text>
       <SpeciesForm control={form.control} />
-      <Button
-        look="primary"
-        label="Keep it as my own"
-        busy={form.formState.isSubmitting}
-        onPress={() => void submit()}
-      />
+      <Button look="primary" label="Keep it as my own" onPress={() => submit()} />
     </View>
   );
 }

@@ -77,12 +77,7 @@ function EditForm({ own: { id, copiedFrom: _, ...values } }: { own: OwnSpecies }
         onTakeTheirs={({ id: __, copiedFrom: ___, ...theirs }: OwnSpecies) => form.reset(theirs)}
       />
       <SpeciesForm control={form.control as never} />
-      <Button
-        look="primary"
-        label="Save"
-        busy={form.formState.isSubmitting}
-        onPress={() => void submit()}
-      />
+      <Button look="primary" label="Save" onPress={() => submit()} />
     </View>
   );
 }

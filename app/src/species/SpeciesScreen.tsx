@@ -135,7 +135,7 @@ function SpeciesActs({ species, data }: { species: Species; data: HouseData }) {
         icon={<Printer size={18} color={colours.ink} />}
         onPress={() => window.print()}
       />
-      {own && !kept ? <Button label="Put away" onPress={() => void putAway()} /> : null}
+      {own && !kept ? <Button label="Put away" onPress={() => putAway()} /> : null}
     </View>
   );
 }

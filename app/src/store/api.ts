@@ -195,8 +195,8 @@ export const api = createApi({
         providesTags: ['look'],
       }),
       /** A belly changes what its group needs. */
-      addLook: change('addLook', ['look', 'group', ...COMPUTED]),
-      undoLook: change('undoLook', ['look', 'group', ...COMPUTED]),
+      addLooks: change('addLooks', ['look', 'group', ...COMPUTED]),
+      undoLooks: change('undoLooks', ['look', 'group', ...COMPUTED]),
       cultureKinds: build.query<CultureKind[], void>({
         queryFn: async () => {
           const answer = await call('getCultureKinds');
@@ -238,6 +238,8 @@ export const api = createApi({
         keepUnusedDataFor: 0,
       }),
       createBrood: change('createBrood', ['brood']),
+      beginConditioning: change('beginConditioning', ['brood', 'group', 'life', ...COMPUTED]),
+      endConditioning: change('endConditioning', ['brood', 'group', 'life', ...COMPUTED]),
       editBrood: change('editBrood', ['brood']),
       addBroodTub: change('addBroodTub', ['brood']),
       editBroodTub: change('editBroodTub', ['brood']),

@@ -8,7 +8,9 @@ import type {
   RouteName,
   ToldOf,
 } from '@open-larder/contract';
-import { LINES, paths } from '@open-larder/contract/paths';
+import { LINES, paths, TIME_HEADER } from '@open-larder/contract/paths';
+import { compareWithServer, deviceNowMs } from './clock';
+import { forgetIntents, intentAnswered, intentSent } from './intent';
 
 export interface CallParts<N extends RouteName> {
   params?: ParamsOf<N>;
@@ -25,6 +27,19 @@ const unreachable: Problem = {
   status: 0,
   detail: 'The server cannot be reached. What you entered is still here; try again in a moment.',
 };
+
+const tooLong: Problem = {
+  type: 'urn:open-larder:unanswered',
+  title: 'No answer',
+  status: 0,
+  detail: 'The server does not answer. Try again in a moment: nothing is done twice.',
+};
+
+/** A phone is not left waiting: the server itself gives up on a statement after ten seconds. */
+const PATIENCE_MS = 15_000;
+/** Whole tables, pictures and printed pages take their time. */
+const LONG_PATIENCE_MS = 120_000;
+const LONG = new Set<RouteName>(['importTable', 'exportTable', 'keepPhoto', 'printRound']);
 
 function ask<N extends RouteName>(
   name: N,
@@ -52,16 +67,67 @@ async function answerOf<N extends RouteName>(response: Response): Promise<Answer
   return response.ok ? { data: answer as ResponseOf<N> } : { error: answer as Problem };
 }
 
-/** Call a route of the table. Never throws: without a connection the answer is a problem too. */
-export async function call<N extends RouteName>(
+async function send<N extends RouteName>(
+  name: N,
+  parts: CallParts<N>,
+): Promise<Answer<ResponseOf<N>>> {
+  const leaving = new AbortController();
+  const patience = setTimeout(
+    () => leaving.abort(),
+    LONG.has(name) ? LONG_PATIENCE_MS : PATIENCE_MS,
+  );
+  const sentMs = deviceNowMs();
+  try {
+    const response = await ask(name, parts, leaving.signal);
+    const serverTime = response.headers?.get(TIME_HEADER);
+    if (serverTime) compareWithServer(serverTime, sentMs);
+    return await answerOf<N>(response);
+  } catch {
+    return { error: leaving.signal.aborted ? tooLong : unreachable };
+  } finally {
+    clearTimeout(patience);
+  }
+}
+
+/** Changes that are under way or were just answered, by their id: a double tap is one act. */
+const acts = new Map<string, Promise<Answer<unknown>>>();
+const JUST_ANSWERED_MS = 1500;
+
+/** Nothing is under way: between two tests. */
+export function forgetActs(): void {
+  acts.clear();
+  forgetIntents();
+}
+
+/**
+ * Call a route of the table. Never throws: without a connection, or an answer in time, there is a
+ * problem too. What has an id is sent once, however often it is called while it is under way.
+ */
+export function call<N extends RouteName>(
   name: N,
   parts: CallParts<N> = {},
 ): Promise<Answer<ResponseOf<N>>> {
-  try {
-    return await answerOf<N>(await ask(name, parts));
-  } catch {
-    return { error: unreachable };
-  }
+  const { id } = (parts.body ?? {}) as { id?: unknown };
+  if (paths[name][0] !== 'post' || typeof id !== 'string') return send(name, parts);
+  // What is taken back may be done anew at once.
+  const undone = (parts.params as { id?: unknown } | undefined)?.id;
+  for (const one of acts.keys()) if (one.endsWith(` ${String(undone)}`)) acts.delete(one);
+  if (typeof undone === 'string') intentAnswered(undone, false);
+  const key = `${name} ${id}`;
+  const known = acts.get(key);
+  if (known) return known as Promise<Answer<ResponseOf<N>>>;
+  intentSent(id);
+  const act = send(name, parts).then((answer) => {
+    const done = !('error' in answer);
+    // Lost, or broken off: whether it was done is not known, and its id stays what it was.
+    const known = done || (answer.error.status >= 400 && answer.error.status < 500);
+    if (known) intentAnswered(id, done);
+    if (done) setTimeout(() => acts.delete(key), JUST_ANSWERED_MS);
+    else acts.delete(key);
+    return answer;
+  });
+  acts.set(key, act);
+  return act;
 }
 
 /**

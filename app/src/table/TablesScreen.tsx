@@ -82,7 +82,7 @@ export function TablesScreen({ first }: { first?: string }) {
           label="Check it"
           disabled={text.trim() === ''}
           busy={isLoading && !report}
-          onPress={() => void send(false)}
+          onPress={() => send(false)}
         />
         {report ? (
           <Button
@@ -90,7 +90,7 @@ export function TablesScreen({ first }: { first?: string }) {
             label="Take it in"
             disabled={!sound}
             busy={isLoading}
-            onPress={() => void send(true)}
+            onPress={() => send(true)}
           />
         ) : null}
       </View>
@@ -139,7 +139,7 @@ function Out() {
             key={value}
             label={`Save ${label.toLowerCase()} as CSV`}
             busy={busy === value}
-            onPress={() => void save(value)}
+            onPress={() => save(value)}
           />
         ))}
       </View>
@@ -154,7 +154,7 @@ function Out() {
             key={value}
             label={`Save ${label} as CSV`}
             busy={busy === value}
-            onPress={() => void saveLog(value)}
+            onPress={() => saveLog(value)}
           />
         ))}
       </View>

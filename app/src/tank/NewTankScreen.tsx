@@ -1,16 +1,15 @@
 import { blankTank, type Problem, type Tank } from '@open-larder/contract';
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
-import { v7 as uuidv7 } from 'uuid';
 import { api } from '../store';
 import { Fault, Screen, Skeleton, useSay } from '../ui';
 import { TankForm } from './TankForm';
+import { formIntent } from '../store/intent';
 
 /** @param like id of a tank to start from: all as it is there, but for its name and place */
 export function NewTankScreen({ like }: { like?: string }) {
   const router = useRouter();
   const say = useSay();
-  const [id] = useState(() => uuidv7());
+  const { id } = formIntent('tank.new', like);
   const tanks = api.useTanksQuery();
   const [create] = api.useCreateTankMutation();
   const model = tanks.data?.find((tank) => tank.id === like);

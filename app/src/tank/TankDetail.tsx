@@ -118,7 +118,7 @@ export function TankDetail({ tank, data }: { tank: Tank; data: HouseData }) {
             onPress={() => router.push(`/tanks/${tank.id}/play`)}
           />
         ) : null}
-        <Button label="Its story" onPress={() => void print('tank', tank.id)} />
+        <Button label="Its story" onPress={() => print('tank', tank.id)} />
         <Button
           label="Water"
           icon={<Droplet size={18} color={colours.ink} />}

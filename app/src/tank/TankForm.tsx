@@ -157,12 +157,7 @@ export function TankForm({ place, initial, act, onSave, onSaved }: Props) {
       />
       <Guesses control={control} values={watch()} />
       <Litres values={watch()} />
-      <Button
-        look="primary"
-        label={act}
-        onPress={() => void submit()}
-        busy={formState.isSubmitting}
-      />
+      <Button look="primary" label={act} onPress={() => submit()} />
     </View>
   );
 }

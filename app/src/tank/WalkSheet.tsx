@@ -35,7 +35,7 @@ interface Props {
 /** The order in which the tanks are walked: dragged, or moved step by step. */
 export function WalkSheet({ tanks, onClose }: Props) {
   const say = useSay();
-  const [edit, editing] = api.useEditWalkMutation();
+  const [edit] = api.useEditWalkMutation();
   const [ids, setIds] = useState(() => tanks.map(({ id }) => id));
   const sensors = useSensors(
     useSensor(MouseSensor, { activationConstraint: { distance: 6 } }),
@@ -82,9 +82,8 @@ export function WalkSheet({ tanks, onClose }: Props) {
         <Button
           look="primary"
           label="Keep this order"
-          busy={editing.isLoading}
           disabled={ids.every((id, at) => id === tanks[at]?.id)}
-          onPress={() => void save()}
+          onPress={() => save()}
         />
       </View>
     </Sheet>

@@ -2,6 +2,7 @@ import { cleanup, render } from '@testing-library/react-native';
 import type { ReactElement } from 'react';
 import { Provider } from 'react-redux';
 import { api, makeStore } from '../store';
+import { forgetActs } from '../store/call';
 import { ThemeProvider } from '../theme';
 
 const stores: ReturnType<typeof makeStore>[] = [];
@@ -10,6 +11,7 @@ const stores: ReturnType<typeof makeStore>[] = [];
 afterEach(() => {
   cleanup();
   for (const store of stores.splice(0)) store.dispatch(api.util.resetApiState());
+  forgetActs();
 });
 
 /** What the shell does for what is shown in it. */

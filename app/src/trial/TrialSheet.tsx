@@ -5,7 +5,6 @@ import { dealt, fishByWeeks, LOOKED_AT_WEEKS, USUAL_CV } from '@open-larder/core
 import { sayNumber } from '@open-larder/core/units';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { v7 as uuidv7 } from 'uuid';
 import { useNow, useWords, type HouseData } from '../store';
 import { ledgerApi } from '../store/ledgerApi';
 import {
@@ -27,6 +26,7 @@ import {
 import { readLengths } from '../growth/readLengths';
 import { sayNeeded } from './words';
 import { nowMs } from '../store/clock';
+import { formIntent } from '../store/intent';
 
 interface Props {
   data: HouseData;
@@ -53,7 +53,7 @@ export function TrialSheet({ data, trial, onClose }: Props) {
   const [tubsEach, setTubs] = useState(trial?.tubsEach ?? 1);
   const [note, setNote] = useState(trial?.note ?? '');
   const [faults, setFaults] = useState<Faults>({});
-  const [id] = useState(() => uuidv7());
+  const { id } = formIntent('trial.new');
   const group = groups.find((one) => one.id === groupId);
   const siblings = groups.filter(
     (one) => one.id !== groupId && (!group || one.speciesKey === group.speciesKey),
@@ -201,7 +201,7 @@ export function TrialSheet({ data, trial, onClose }: Props) {
         look="primary"
         label={trial ? 'Change it' : 'Plan it'}
         disabled={creating.isLoading || editing.isLoading || name.trim() === '' || groupId === ''}
-        onPress={() => void save()}
+        onPress={() => save()}
       />
     </Sheet>
   );

@@ -169,7 +169,7 @@ function TrialCard({ trial, data }: { trial: TrialRow; data: HouseData | undefin
             label="Bring back"
             disabled={isLoading}
             spoken={`Bring the trial ${name} back`}
-            onPress={() => void change({ archived: false }, `${name} is back.`, { archived: true })}
+            onPress={() => change({ archived: false }, `${name} is back.`, { archived: true })}
           />
         ) : (
           <Button

@@ -1,11 +1,13 @@
 import type { ReactNode } from 'react';
 import { ActivityIndicator, Pressable, View } from 'react-native';
+import { useBusy } from './useBusy';
 import { FONTS, SIZES, themed, useColours } from '../theme';
 import { Text as NativeText } from 'react-native';
 
 interface Props {
   label: string;
-  onPress: () => void;
+  /** What it does. Where that takes time, a promise of its end: until then a further tap is the same. */
+  onPress: () => unknown;
   /** Held: another way to what is beside it. */
   onHold?: () => void;
   /** primary: the one act of a screen. plain: a quiet border. bare: words alone. */
@@ -13,6 +15,7 @@ interface Props {
   /** Said in place of the label, where the label alone is not enough. */
   spoken?: string;
   icon?: ReactNode;
+  /** Something that it began elsewhere is under way. */
   busy?: boolean;
   disabled?: boolean;
   tall?: boolean;
@@ -26,11 +29,13 @@ export function Button({
   look = 'plain',
   spoken,
   icon,
-  busy = false,
+  busy: elsewhere = false,
   disabled = false,
   tall = false,
   testID,
 }: Props) {
+  const { busy: running, run } = useBusy(onPress);
+  const busy = running || elsewhere;
   const styles = useStyles();
   const colours = useColours();
   const text = look === 'primary' ? colours.onRoe : colours.ink;
@@ -41,7 +46,7 @@ export function Button({
       aria-disabled={disabled || busy}
       aria-busy={busy}
       disabled={disabled || busy}
-      onPress={onPress}
+      onPress={run}
       onLongPress={onHold}
       testID={testID}
       style={({ pressed }) => [

@@ -56,7 +56,7 @@ function JarForm({ answers, sent }: { answers: Answer[]; sent: Jar[] }) {
       />
       <TextInput control={form.control} name="name" label="Name" />
       <NumberInput control={form.control} name="grams" label="Mass" unit="g" />
-      <Button label="Save" onPress={() => void submit()} />
+      <Button label="Save" onPress={() => submit()} />
       <Toast />
     </>
   );
@@ -173,10 +173,7 @@ describe('inputs of a form', () => {
           picks={['Cupboard', 'Freezer'].map((value) => ({ value, title: value }))}
           onPicked={picked}
         />
-        <Button
-          label="Save"
-          onPress={() => void form.handleSubmit((one) => void seen.push(one))()}
-        />
+        <Button label="Save" onPress={() => form.handleSubmit((one) => void seen.push(one))()} />
       </>
     );
   }

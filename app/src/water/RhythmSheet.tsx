@@ -171,7 +171,7 @@ export function RhythmSheet({ tank, onClose }: { tank: Tank; onClose: () => void
       </Disclosure>
       <SecondWater water={water} tempC={tank.tempC} change={change} fault={fault} />
       <View style={{ alignItems: 'flex-start' }}>
-        <Button look="primary" label="Save" onPress={() => void submit()} />
+        <Button look="primary" label="Save" onPress={() => submit()} />
       </View>
     </Sheet>
   );

@@ -107,7 +107,7 @@ export function TestSheet({
       <DateField label="On" value={day} onChange={setDay} fault={faults.day} />
       <Field label="Note" value={note} onChange={setNote} fault={faults.note} />
       <View style={{ alignItems: 'flex-start' }}>
-        <Button look="primary" label="Note the test" onPress={() => void save()} />
+        <Button look="primary" label="Note the test" onPress={() => save()} />
       </View>
     </Sheet>
   );

@@ -169,8 +169,8 @@ function Warnings({ tank, stand, events }: Omit<Props, 'row'>) {
           <Text tone="due">{sayWarning(warning, words)}</Text>
           {warning.kind === 'odd' ? (
             <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-              <Button label="It is right" onPress={() => void confirm(warning.eventId)} />
-              <Button label="Take the test back" onPress={() => void takeBack(warning.eventId)} />
+              <Button label="It is right" onPress={() => confirm(warning.eventId)} />
+              <Button label="Take the test back" onPress={() => takeBack(warning.eventId)} />
             </View>
           ) : null}
         </View>
@@ -412,7 +412,7 @@ function ChangeSheet({
         hint={`The tank holds ${words.say('volume', litres)}.`}
       />
       <View style={{ alignItems: 'flex-start' }}>
-        <Button look="primary" label="Note it" onPress={() => void save()} />
+        <Button look="primary" label="Note it" onPress={() => save()} />
       </View>
     </Sheet>
   );
@@ -443,7 +443,7 @@ function History({ row, events }: { row: WaterRow; events: WaterEventRow[] }) {
                   look="bare"
                   label="Undo"
                   spoken={`Undo: ${title}, ${words.day(event.day)}`}
-                  onPress={() => void takeBack(event.id)}
+                  onPress={() => takeBack(event.id)}
                 />
               }
             />

@@ -1,8 +1,7 @@
 import type { Problem, WaterEventCreate } from '@open-larder/contract';
-import { v7 as uuidv7 } from 'uuid';
 import { api, useHand, useNow } from '../store';
 import { faultsOf, useSay, type Faults } from '../ui';
-import { nowIso } from '../store/clock';
+import { stampFor } from '../store/intent';
 
 export type Said = WaterEventCreate extends infer E
   ? E extends WaterEventCreate
@@ -25,16 +24,16 @@ export function useWaterEvent(): (
   const [add] = api.useAddWaterEventMutation();
   const takeBack = useWaterUndo();
   return async (tankId, event, says) => {
-    const id = uuidv7();
-    const at = nowIso();
-    const body = { day: now.day, note: '', ...event, id, at, hand } as WaterEventCreate;
+    const said = { day: now.day, note: '', ...event };
+    const stamp = stampFor('water', tankId, said);
+    const body = { ...said, ...stamp, hand } as WaterEventCreate;
     const done = await add({ params: { id: tankId }, body });
     if (done.error) {
       const { errors, title, detail } = done.error as Problem;
       say(errors ? title : detail, { tone: 'fault' });
       return faultsOf(done.error as Problem);
     }
-    say(says, { undo: () => void takeBack(id) });
+    say(says, { undo: () => void takeBack(stamp.id) });
     return null;
   };
 }
@@ -44,8 +43,7 @@ export function useWaterUndo(): (id: string) => Promise<boolean> {
   const say = useSay();
   const [undo] = api.useUndoWaterEventMutation();
   return async (id) => {
-    const body = { id: uuidv7(), at: nowIso() };
-    const answer = await undo({ params: { id }, body });
+    const answer = await undo({ params: { id }, body: stampFor('undo', id) });
     if (answer.error) say((answer.error as Problem).detail, { tone: 'fault' });
     return !answer.error;
   };

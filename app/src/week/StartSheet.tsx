@@ -31,6 +31,7 @@ import { draftOf } from './draft';
 import { planEdited } from './slice';
 import type { Board } from './useBoard';
 import type { Names } from './useNames';
+import { formIntent } from '../store/intent';
 
 interface Props {
   board: Board;
@@ -197,14 +198,14 @@ function layIn(tank: Tank, data: HouseData, plan: StartingPlanRow | null, day: s
 /** Keep the plan of one group as a starting plan of one's own. */
 function KeepOwn({ board, own }: { board: Board; own: readonly StartingPlanRow[] }) {
   const say = useSay();
-  const [create, creating] = api.useCreateStartingPlanMutation();
+  const [create] = api.useCreateStartingPlanMutation();
   const [edit] = api.useEditStartingPlanMutation();
   const [name, setName] = useState('');
   const [groupId, setGroup] = useState(board.task.groups[0]?.id ?? '');
   const servings = board.draft.diets.find((diet) => diet.groupId === groupId)?.servings ?? [];
   const keep = async () => {
     const lines = servings.map(({ id: _, ownUnits: __, ...line }) => line);
-    const made = await create({ body: { id: uuidv7(), name, lines } });
+    const made = await create({ body: { id: formIntent('startingPlan.new').id, name, lines } });
     if (made.error) say((made.error as { detail: string }).detail, { tone: 'fault' });
     else {
       say(`«${name}» is kept as a plan to begin with.`);
@@ -236,8 +237,7 @@ function KeepOwn({ board, own }: { board: Board; own: readonly StartingPlanRow[]
         <Button
           label="Keep it"
           disabled={name.trim() === '' || servings.length === 0}
-          busy={creating.isLoading}
-          onPress={() => void keep()}
+          onPress={() => keep()}
         />
       </View>
       {own.length > 0 ? (
@@ -253,7 +253,7 @@ function KeepOwn({ board, own }: { board: Board; own: readonly StartingPlanRow[]
                   look="bare"
                   label="Put away"
                   spoken={`Put away ${plan.name}`}
-                  onPress={() => void putAway(plan)}
+                  onPress={() => putAway(plan)}
                 />
               }
             />

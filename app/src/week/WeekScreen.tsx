@@ -290,7 +290,7 @@ function Toolbar({
         label={dirty ? 'Save the plan' : 'Saved'}
         disabled={!dirty}
         busy={board.saving}
-        onPress={() => void board.save()}
+        onPress={() => board.save()}
       />
       <IconButton label="Undo" onPress={() => undo?.()}>
         <Undo size={22} color={dim(undo)} />
@@ -325,7 +325,7 @@ function StaleBoard({ board }: { board: Board }) {
       <Text look="strong">{board.stale.title}</Text>
       <Text>{board.stale.detail}</Text>
       <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
-        <Button label="Keep mine" onPress={() => void board.keepMine()} />
+        <Button label="Keep mine" onPress={() => board.keepMine()} />
         <Button label="Take theirs" onPress={board.takeTheirs} />
       </View>
     </View>

@@ -3,13 +3,13 @@ import { sightingOf, type FeedingRows } from '@open-larder/contract/zones';
 import type { LearnedGroup } from '@open-larder/core/zones';
 import { useEffect } from 'react';
 import { View } from 'react-native';
-import { v7 as uuidv7 } from 'uuid';
 import { api, useWords } from '../store';
 import { Button, Card, Disclosure, ListRow, Text, useSay } from '../ui';
 import { sayLearned, saySighting } from './sayLearned';
 import { startZones, type ZonesWorker } from '../workers/zones';
 import { useWork } from '../workers/useWork';
 import { Working } from '../workers/Working';
+import { stampFor } from '../store/intent';
 
 interface Props {
   tank: Tank;
@@ -72,9 +72,9 @@ export function LearnedCard({ tank, rows, learned }: Props) {
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
           <Button
             label={learned.frozen ? 'Thaw: learn on' : 'Freeze it'}
-            onPress={() => void freeze(!learned.frozen)}
+            onPress={() => freeze(!learned.frozen)}
           />
-          <Button label="Forget it" onPress={() => void forget()} />
+          <Button label="Forget it" onPress={() => forget()} />
         </View>
       ) : null}
       {seen.length > 0 ? <Seen tank={tank} seen={seen} names={names} /> : null}
@@ -97,13 +97,17 @@ function Seen({
   const [undo] = api.useUndoSightingMutation();
   const [add] = api.useAddSightingMutation();
   const takeBack = async (row: SightingRow) => {
-    const done = await undo({ params: { id: row.id }, body: { id: uuidv7() } });
+    const done = await undo({ params: { id: row.id }, body: stampFor('undo', row.id) });
     if (done.error) {
       say((done.error as Problem).detail, { tone: 'fault' });
       return;
     }
     say('Taken back.', {
-      undo: () => void add({ params: { id: tank.id }, body: { ...row, id: uuidv7() } }),
+      undo: () =>
+        void add({
+          params: { id: tank.id },
+          body: { ...row, id: stampFor('again', row.id).id },
+        }),
     });
   };
   return (
@@ -120,7 +124,7 @@ function Seen({
                 look="bare"
                 label="Take back"
                 spoken={`Take back what was seen on ${words.day(row.day)}`}
-                onPress={() => void takeBack(row)}
+                onPress={() => takeBack(row)}
               />
             }
           />

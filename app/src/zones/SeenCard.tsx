@@ -2,9 +2,9 @@ import type { BodyOf, Problem, RoundView, Tank } from '@open-larder/contract';
 import type { Drop, Feeding } from '@open-larder/core/zones';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { v7 as uuidv7 } from 'uuid';
 import { api, useHand } from '../store';
 import { Button, Card, Choice, FaultLine, NumberField, Text, useSay } from '../ui';
+import { stampFor } from '../store/intent';
 
 interface Props {
   tank: Tank;
@@ -52,7 +52,7 @@ const CAME = [
 /** What a keeper saw of this meal: when it was gone, what was left, who came. */
 export function SeenCard({ tank, day, momentId, feeding }: Props) {
   const say = useSay();
-  const [add, adding] = api.useAddSightingMutation();
+  const [add] = api.useAddSightingMutation();
   const [undo] = api.useUndoSightingMutation();
   const [fate, setFate] = useState<Fate>('unseen');
   const [minutes, setMinutes] = useState<number | null>(null);
@@ -64,8 +64,7 @@ export function SeenCard({ tank, day, momentId, feeding }: Props) {
   const looked = feeding.groups.filter(({ id }) => (came[id] ?? UNSEEN) !== UNSEEN);
   const save = async () => {
     setProblem(null);
-    const body: BodyOf<'addSighting'> = {
-      id: uuidv7(),
+    const seen = {
       day,
       momentId,
       clearedMin: fate === 'gone' ? minutes : null,
@@ -73,6 +72,8 @@ export function SeenCard({ tank, day, momentId, feeding }: Props) {
       came: looked.map(({ id }) => ({ groupId: id, share: came[id]! })),
       drops: asGiven(feeding.drops, round),
     };
+    const { id } = stampFor('sighting', tank.id, seen);
+    const body: BodyOf<'addSighting'> = { ...seen, id };
     if (fate === 'gone' && (minutes === null || Number.isNaN(minutes))) {
       setProblem('Say after how many minutes it was gone.');
       return;
@@ -86,7 +87,7 @@ export function SeenCard({ tank, day, momentId, feeding }: Props) {
     setMinutes(null);
     setCame({});
     say('Noted. It counts when you learn from what was seen.', {
-      undo: () => void undo({ params: { id: body.id }, body: { id: uuidv7() } }),
+      undo: () => void undo({ params: { id }, body: stampFor('undo', id) }),
     });
   };
   return (
@@ -118,9 +119,8 @@ export function SeenCard({ tank, day, momentId, feeding }: Props) {
           <View style={{ alignItems: 'flex-start' }}>
             <Button
               label="Note it"
-              busy={adding.isLoading}
               disabled={fate === 'unseen' && looked.length === 0}
-              onPress={() => void save()}
+              onPress={() => save()}
             />
           </View>
         </View>

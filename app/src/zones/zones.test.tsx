@@ -191,7 +191,7 @@ describe('what was seen, and learned from it', () => {
     shown();
     fireEvent.press(await screen.findByLabelText('Gone'));
     fireEvent.press(screen.getByText('Note it'));
-    expect(screen.getByText('Say after how many minutes it was gone.')).toBeTruthy();
+    expect(await screen.findByText('Say after how many minutes it was gone.')).toBeTruthy();
     fireEvent.changeText(screen.getByLabelText('Minutes until it was gone'), '7.5');
     fireEvent.press(within(screen.getByLabelText('Zebrafish that came')).getByLabelText('Some'));
     fireEvent.press(screen.getByText('Note it'));

@@ -17,7 +17,7 @@ const MOST_TUBS = 40;
 export async function beginBrood(
   scope: Scope,
   catalogue: Catalogue,
-  { tub, ...row }: BroodCreate,
+  { tub, events: _, ...row }: BroodCreate,
 ): Promise<void> {
   await scope.lock(`brood ${row.id}`);
   if (await keptBrood(scope, row.id)) return;

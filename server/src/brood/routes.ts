@@ -1,7 +1,12 @@
+import type { BroodCreate, DietEdit, Group } from '@open-larder/contract';
 import { cutPage, readCursor } from '../db';
+import { saveDiet } from '../diet/store';
+import { addEvent } from '../group/acts';
+import { readGroup } from '../group/store';
+import { speciesOf } from '../species/store';
 import { refuseAhead } from '../household/ahead';
 import { todayOf } from '../household/store';
-import type { Handlers } from '../http/mount';
+import type { Context, Handlers } from '../http/mount';
 import { notFound } from '../http/problems';
 import { addBroodEvent, addTub, beginBrood, checkParents, undoBroodEvent } from './acts';
 import { broodCard } from './card';
@@ -18,11 +23,26 @@ export const broodRoutes: Handlers = {
     return { items: await stand(scope, catalogue, clock, kept), next };
   },
 
-  createBrood: ({ body }, { scope, catalogue, clock }) =>
-    scope.atomically(async (inside) => {
-      await beginBrood(inside, catalogue, body);
-      return readBrood(inside, catalogue, clock, body.id);
-    }),
+  async createBrood({ body }, context) {
+    await beginWithEvents(context, body);
+    const { scope, catalogue, clock } = context;
+    return readBrood(scope, catalogue, clock, body.id);
+  },
+
+  async beginConditioning({ body }, context) {
+    const { id, groupId, day, brood: line } = body;
+    await changeStage(context, groupId, { id, day, stage: 'conditioning' }, body.diet);
+    await beginWithEvents(context, line);
+    const { scope, catalogue, clock } = context;
+    return readBrood(scope, catalogue, clock, line.id);
+  },
+
+  async endConditioning({ params, body }, context) {
+    const { id, day, diet } = body;
+    await changeStage(context, params.id, { id, day, stage: 'adult' }, diet);
+    const { scope, clock } = context;
+    return (await readGroup(scope, params.id, await todayOf(scope, clock))) as Group;
+  },
 
   editBrood: ({ params, body }, { scope, catalogue, clock }) =>
     scope.atomically(async (inside) => {
@@ -80,3 +100,27 @@ export const broodRoutes: Handlers = {
       return readBrood(inside, catalogue, clock, broodId);
     }),
 };
+
+/** The line of a brood, with what it began with. */
+async function beginWithEvents(
+  { scope, catalogue, clock }: Context,
+  body: BroodCreate,
+): Promise<void> {
+  await beginBrood(scope, catalogue, body);
+  for (const event of body.events) {
+    await refuseAhead(scope, clock, event, 'say what happened on its day');
+    await addBroodEvent(scope, body.id, event);
+  }
+}
+
+async function changeStage(
+  { scope, catalogue, clock }: Context,
+  groupId: string,
+  { id, day, stage }: { id: string; day: string; stage: 'conditioning' | 'adult' },
+  diet: DietEdit | null,
+): Promise<void> {
+  await refuseAhead(scope, clock, { day }, 'begin it on its day');
+  const species = await speciesOf(scope, catalogue);
+  await addEvent(scope, species, groupId, { id, day, kind: 'staged', stage, note: '' });
+  if (diet) await saveDiet(scope, groupId, diet, await todayOf(scope, clock));
+}

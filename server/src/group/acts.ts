@@ -113,7 +113,7 @@ async function wakeAndEnd(scope: Scope, gone: readonly EventRow[]): Promise<void
 export async function splitGroup(
   scope: Scope,
   groupId: string,
-  { id, name, tankId, day, males, females, unsexed, apart, note }: BodyOf<'splitGroup'>,
+  { id, name, tankId, day, males, females, unsexed, apart, stage, note }: BodyOf<'splitGroup'>,
 ): Promise<void> {
   const row = await groupRow(scope, groupId);
   if (!row) throw notFound('This group');
@@ -129,7 +129,7 @@ export async function splitGroup(
       newEvent(groupId, day, 'parted', { ...counts, otherGroupId: id }),
       newEvent(id, day, 'moved', { tankId }),
       newEvent(id, day, 'joined', { ...counts, otherGroupId: groupId }),
-      newEvent(id, day, 'staged', { stage: apart ? 'quarantine' : before.stage }),
+      newEvent(id, day, 'staged', { stage: stage ?? (apart ? 'quarantine' : before.stage) }),
       ...(before.lengthCm === null
         ? []
         : [newEvent(id, day, 'measured', { lengthCm: before.lengthCm })]),

@@ -197,6 +197,7 @@ describe('moving several groups at once', () => {
       ask()
         .post('/api/moves')
         .send({
+          id: uuidv7(),
           tankId: otherTankId,
           day,
           moves: groups.map(({ id }) => ({ id: uuidv7(), groupId: id })),

@@ -74,6 +74,7 @@ describe('two phones at once', () => {
     const answers = await Promise.all(
       there.map((tank) =>
         ask.post('/api/moves').send({
+          id: uuidv7(),
           tankId: tank.id,
           day: '2026-03-07',
           moves: [{ id: uuidv7(), groupId: group.id }],

@@ -1,5 +1,5 @@
 import { v7 as uuidv7 } from 'uuid';
-import { sampleLook, smallHouse } from '../testing/samples';
+import { sampleGroup, sampleLook, sampleLooks, smallHouse } from '../testing/samples';
 import { startTestServer, type TestServer } from '../testing/testServer';
 
 let server: TestServer;
@@ -13,7 +13,7 @@ beforeEach(async () => {
 afterAll(() => server.close());
 
 const add = (over: object = {}) =>
-  house.ask.post('/api/looks').send(sampleLook(house.group.id, over));
+  house.ask.post('/api/looks').send(sampleLooks(sampleLook(house.group.id, over)));
 const list = async (query = '') =>
   (await house.ask.get(`/api/groups/${house.group.id}/looks${query}`).expect(200)).body;
 const groupNow = async () => {
@@ -43,12 +43,16 @@ describe('a look at a group', () => {
 
   it('sent twice is written once, and is taken back by another event', async () => {
     const look = sampleLook(house.group.id, { belly: 1 });
-    await house.ask.post('/api/looks').send(look).expect(201);
-    await house.ask.post('/api/looks').send(look).expect(201);
+    const looked = sampleLooks(look);
+    await house.ask.post('/api/looks').send(looked).expect(201);
+    await house.ask.post('/api/looks').send(looked).expect(201);
     expect((await list()).items).toHaveLength(1);
     expect((await groupNow()).belly).toEqual({ score: 1, day: '2026-03-10' });
     const undo = () =>
-      house.ask.post(`/api/looks/${look.id}/undo`).send({ id: uuidv7(), at: look.at }).expect(201);
+      house.ask
+        .post('/api/looks/undo')
+        .send({ id: uuidv7(), at: look.at, looks: [{ lookId: look.id, id: uuidv7() }] })
+        .expect(201);
     await undo();
     await undo();
     expect((await list()).items).toEqual([]);
@@ -68,8 +72,33 @@ describe('a look at a group', () => {
   });
 
   it('of nobody is not found', async () => {
-    await house.ask.post('/api/looks').send(sampleLook(uuidv7())).expect(404);
+    await house.ask
+      .post('/api/looks')
+      .send(sampleLooks(sampleLook(uuidv7())))
+      .expect(404);
     await house.ask.get(`/api/groups/${uuidv7()}/looks`).expect(404);
+  });
+});
+
+describe('a look at the groups of a tank', () => {
+  it('is noted whole or not at all', async () => {
+    const other = sampleGroup(house.tank.id);
+    await house.ask.post('/api/groups').send(other).expect(201);
+    const both = sampleLooks(sampleLook(house.group.id), sampleLook(uuidv7()));
+    await house.ask.post('/api/looks').send(both).expect(404);
+    expect((await list()).items).toEqual([]);
+    const right = sampleLooks(sampleLook(house.group.id), sampleLook(other.id));
+    await house.ask.post('/api/looks').send(right).expect(201);
+    expect((await list()).items).toHaveLength(1);
+  });
+
+  it('under an id that was used for another is told so, and keeps the first', async () => {
+    const first = sampleLooks(sampleLook(house.group.id, { belly: 4 }));
+    await house.ask.post('/api/looks').send(first).expect(201);
+    const changed = { ...first, looks: [sampleLook(house.group.id, { belly: 2 })] };
+    const { body } = await house.ask.post('/api/looks').send(changed).expect(409);
+    expect(body.type).toBe('urn:open-larder:id-used');
+    expect((await list()).items).toMatchObject([{ belly: 4 }]);
   });
 });
 

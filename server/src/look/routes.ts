@@ -12,11 +12,21 @@ export const lookRoutes: Handlers = {
     return cutPage(rows, query.limit, (row) => [row.seq]);
   },
 
-  async addLook({ body }, { scope, clock }) {
-    await refuseAhead(scope, clock, body, 'say what was seen on its day');
-    return scope.atomically((inside) => addLook(inside, body));
+  async addLooks({ body }, { scope, clock }) {
+    for (const one of body.looks) {
+      await refuseAhead(scope, clock, one, 'say what was seen on its day');
+    }
+    return { looks: await inOrder(body.looks, (one) => addLook(scope, one)) };
   },
 
-  undoLook: ({ params, body }, { scope }) =>
-    scope.atomically((inside) => undoLook(inside, params.id, body)),
+  undoLooks: async ({ body: { looks: all, at } }, { scope }) => ({
+    looks: await inOrder(all, ({ lookId, id }) => undoLook(scope, lookId, { id, at })),
+  }),
 };
+
+/** One after the other: a transaction takes one question at a time. */
+async function inOrder<T, R>(all: readonly T[], act: (one: T) => Promise<R>): Promise<R[]> {
+  const done: R[] = [];
+  for (const one of all) done.push(await act(one));
+  return done;
+}

@@ -7,6 +7,7 @@ import {
   sampleFood,
   sampleGroup,
   sampleLook,
+  sampleLooks,
   sampleServing,
   sampleSighting,
   sampleWaterTest,
@@ -49,7 +50,7 @@ const watch = (daysAgo: number, over: object) =>
 const look = (daysAgo: number, belly: number) =>
   house.ask
     .post('/api/looks')
-    .send(sampleLook(house.group.id, { day: ago(daysAgo), belly }))
+    .send(sampleLooks(sampleLook(house.group.id, { day: ago(daysAgo), belly })))
     .expect(201);
 const answer = (over: object = {}) =>
   house.ask

@@ -168,6 +168,75 @@ export function kindsOf(
   );
 }
 
+/** Chance from a seed: 0 to 1. */
+export type Draw = () => number;
+
+const JUNK: readonly unknown[] = [
+  null,
+  true,
+  -1,
+  1e308,
+  0.1,
+  '',
+  'x',
+  'a\u0000b',
+  '\ud800',
+  LETTER.repeat(300),
+  [],
+  {},
+  [[[[]]]],
+  '0000-01-01T00:00:00.000Z',
+  '9999-12-31T23:59:59.999Z',
+  '0000-00-00',
+  '2026-02-30',
+  '1e999',
+];
+export const junk = (draw: Draw): unknown => JUNK[Math.floor(draw() * JUNK.length)];
+
+/**
+ * A value that a schema may or may not let through: at its limits, in between, or nonsense.
+ * @param known what a field of that name may refer to
+ * @param wild  share of nonsense, 0 to 1
+ */
+export function anyOf(
+  schema: z.ZodType,
+  known: (key: string) => unknown,
+  draw: Draw,
+  wild: number,
+  key = '',
+): unknown {
+  if (draw() < wild) return junk(draw);
+  const { schema: inner, nullable } = bare(schema);
+  if (nullable && draw() < 0.3) return null;
+  const { type, shape, element, items, options, entries, format } = defOf(inner);
+  const within = (of: z.ZodType, name: string) => anyOf(of, known, draw, wild, name);
+  const pick = <T>(list: readonly T[]): T => list[Math.floor(draw() * list.length)]!;
+  switch (type) {
+    case 'object':
+      return Object.fromEntries(
+        Object.entries(shape!)
+          .filter(() => draw() > wild / 2)
+          .map(([name, of]) => [name, within(of, name)]),
+      );
+    case 'array':
+      return Array.from({ length: Math.floor(draw() * 3) }, () => within(element!, key));
+    case 'tuple':
+      return items!.map((item) => within(item, key));
+    case 'union':
+      return within(pick(options!), key);
+    case 'enum':
+      return pick(Object.values(entries!));
+    case 'string':
+      if (inner === instantSchema || inner === daySchema || format === 'uuid') break;
+      return draw() < 0.5 ? (known(key) ?? 'x') : (pick(limitsOf(inner)) ?? 'x');
+    default:
+  }
+  const usual = known(key);
+  if (usual !== undefined && draw() < 0.8) return usual;
+  const limits = limitsOf(inner);
+  return limits.length > 0 && draw() < 0.6 ? pick(limits) : modest(inner);
+}
+
 /** Something that is neither here nor there. */
 function modest(schema: z.ZodType): unknown {
   const { schema: inner, nullable } = bare(schema);

@@ -220,6 +220,9 @@ export const sampleLook = (groupId: string, over: object = {}) => ({
   ...over,
 });
 
+/** A look at a tank, of some of its groups. */
+export const sampleLooks = (...looks: ReturnType<typeof sampleLook>[]) => ({ id: uuidv7(), looks });
+
 /** Ten litres of Moina, started ten days ago. */
 export const sampleVessel = (over: object = {}) => ({
   id: uuidv7(),

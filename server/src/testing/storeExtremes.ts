@@ -8,6 +8,7 @@ import {
   sampleFood,
   sampleGroup,
   sampleLook,
+  sampleLooks,
   sampleLot,
   sampleMoment,
   samplePhoto,
@@ -73,7 +74,9 @@ export const WITHOUT_EXTREMES = new Set<RouteName>([
   'undoWeighing',
   'undoBatch',
   'undoFeeding',
-  'undoLook',
+  'undoLooks',
+  'beginConditioning',
+  'endConditioning',
   'undoAnswer',
   'answerProposal',
   'beginTraining',
@@ -205,9 +208,9 @@ export async function storeExtremes(send: Send, there: There, day: string): Prom
     () => sampleFeeding({ group, food, serving: { id: uuidv7() } }, { day, at }),
   );
   await store(
-    'addLook',
+    'addLooks',
     () => '/api/looks',
-    () => sampleLook(group.id, { day, at }),
+    () => sampleLooks(sampleLook(group.id, { day, at })),
   );
   await store(
     'addSighting',
