@@ -66,20 +66,21 @@ export async function startPostgres(name, port, { passing = false } = {}) {
   }
   const options = `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories=${passing ? ' -c fsync=off' : ''}`;
   const log = join(data, 'server.log');
-  const [start, startArgs] = asDatabaseUser('pg_ctl', [
-    '-D',
-    data,
-    '-w',
-    '-l',
-    log,
-    '-o',
-    options,
-    'start',
-  ]);
+  const launch = () => {
+    const [start, args] = asDatabaseUser('pg_ctl', [
+      '-D',
+      data,
+      '-w',
+      '-l',
+      log,
+      '-o',
+      options,
+      'start',
+    ]);
+    return step('PostgreSQL: starting', () => run(start, args, { quiet: 'postgres', cwd: '/' }));
+  };
   try {
-    await step('PostgreSQL: starting', () =>
-      run(start, startArgs, { quiet: 'postgres', cwd: '/' }),
-    );
+    await launch();
   } catch (error) {
     giveUp(`PostgreSQL did not start; its own log is ${log}.\n${error.message}`);
   }
@@ -100,7 +101,29 @@ export async function startPostgres(name, port, { passing = false } = {}) {
       return url(database);
     },
     stop: () => stopPostgres(data),
+    /** Folder whose disk holds the data. */
+    folder: dirname(data),
+    /** Start it again after it has ended; what it left behind it clears up itself. */
+    launch,
+    /** Ends when it does. */
+    ended: () => untilEnded(data),
   };
+}
+
+const LOOK_EVERY_MS = 1000;
+
+/** PostgreSQL runs apart from who started it: its end is seen by its process being gone. */
+async function untilEnded(data) {
+  while (isRunning(data)) await new Promise((resolve) => setTimeout(resolve, LOOK_EVERY_MS));
+}
+
+function isRunning(data) {
+  try {
+    const [pid] = readFileSync(join(data, 'postmaster.pid'), 'utf8').split('\n');
+    return process.kill(Number(pid), 0);
+  } catch {
+    return false;
+  }
 }
 
 /** Data whose password is lost cannot be opened: put them aside, never away. */

@@ -33,7 +33,7 @@ export async function startServer(env, { apart = false } = {}) {
       (answer) => answer.ok,
       () => false,
     );
-    if (ready) return { process: child, stop };
+    if (ready) return { process: child, ended: gone, stop };
     await new Promise((resolve) => setTimeout(resolve, 150));
   }
   await stop();

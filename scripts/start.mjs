@@ -2,6 +2,7 @@ import { portFrom, portIsFree, startPostgres } from './postgres.mjs';
 import { giveUp, say, sinceStart } from './say.mjs';
 import { startServer } from './server.mjs';
 import { setUp } from './setup.mjs';
+import { keepRunning } from './supervise.mjs';
 import { buildWeb, webDir } from './web.mjs';
 
 const HELP = `npm start                 the product with its demo data
@@ -54,22 +55,34 @@ try {
   await stop(1);
 }
 
+/** Both are started again when they end by themselves: a house must not stand still for it. */
 async function serve() {
-  server = startServer(
-    {
-      OPEN_LARDER_PORT: String(port),
-      OPEN_LARDER_DB_URL: await (await database).ensure('larder'),
-      OPEN_LARDER_WEB_DIR: webDir,
-      OPEN_LARDER_HOUSEHOLD: args.includes('--empty') ? 'empty' : 'demo',
-      OPEN_LARDER_LOG: process.env.OPEN_LARDER_LOG ?? 'warn',
-    },
-    { apart: true },
-  );
-  (await server).process.once('exit', (code) => {
-    if (!stopping) {
-      process.stderr.write(`\nThe server ended with ${code}; its lines above say why.\n`);
-      void stop(1);
-    }
-  });
-  say(`\nOpen Larder is ready after ${sinceStart()}:  http://localhost:${port}\nCtrl-C stops it.`);
+  const postgres = await database;
+  const env = {
+    OPEN_LARDER_PORT: String(port),
+    OPEN_LARDER_DB_URL: await postgres.ensure('larder'),
+    OPEN_LARDER_DATA_DIR: postgres.folder,
+    OPEN_LARDER_WEB_DIR: webDir,
+    OPEN_LARDER_HOUSEHOLD: args.includes('--empty') ? 'empty' : 'demo',
+    OPEN_LARDER_LOG: process.env.OPEN_LARDER_LOG ?? 'warn',
+  };
+  let launched = false;
+  const startDatabase = async () => {
+    if (launched) await postgres.launch();
+    launched = true;
+    return { ended: postgres.ended() };
+  };
+  const startOurs = async () => {
+    server = startServer(env, { apart: true });
+    const running = await server;
+    say(
+      `\nOpen Larder is ready after ${sinceStart()}:  http://localhost:${port}\nCtrl-C stops it.`,
+    );
+    return running;
+  };
+  const isOver = () => stopping;
+  await Promise.all([
+    keepRunning('PostgreSQL', startDatabase, isOver),
+    keepRunning('The server', startOurs, isOver),
+  ]);
 }

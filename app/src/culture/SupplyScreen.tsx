@@ -9,10 +9,10 @@ import { sayGrams } from '@open-larder/core/food';
 import { addDays } from '@open-larder/core/round';
 import { sayNumber } from '@open-larder/core/units';
 import { useRouter } from 'expo-router';
-import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { api, useHouse, useNow, useWords, type HouseData } from '../store';
-import { Button, Card, Choice, Empty, Fault, ListRow, Screen, Skeleton, Text } from '../ui';
+import { Button, Card, Choice, Empty, Fault, ListRow, Screen, Skeleton, Text, later } from '../ui';
 import { startCulture, type CultureWorker } from '../workers/culture';
 import { useWork } from '../workers/useWork';
 import { Working } from '../workers/Working';
@@ -21,7 +21,7 @@ import { liveFoods, type Supplied } from './supplyTask';
 import { useCultures, type Cultures } from './useCultures';
 import { saySize } from './words';
 
-const Chart = lazy(() => import('../records/Chart'));
+const Chart = later(async () => (await import('../records/Chart')).default);
 
 const RUNS = 500;
 const BACKUP_DAYS = 30;
@@ -202,19 +202,17 @@ function FoodSupplyCard({ supplied, supply, data, sure }: CardProps) {
         ) : null}
       </Card>
       {mean > 0 && kind !== null && !jars ? (
-        <Suspense fallback={<Skeleton rows={1} height={220} />}>
-          <Chart
-            view="lines"
-            title={`${name}: wanted and given`}
-            detail="grams a day: with what is to be started, and faint without it; the broken line is what is wanted"
-            labels={demandG.map((_, at) => (at % 14 === 0 ? dayOf(at).replace(/^\w+ /, '') : ''))}
-            lines={[
-              { values: plan?.outlook.givesG ?? standsG, look: 'main' },
-              { values: demandG, look: 'dashed' },
-              { values: standsG, look: 'faint' },
-            ]}
-          />
-        </Suspense>
+        <Chart
+          view="lines"
+          title={`${name}: wanted and given`}
+          detail="grams a day: with what is to be started, and faint without it; the broken line is what is wanted"
+          labels={demandG.map((_, at) => (at % 14 === 0 ? dayOf(at).replace(/^\w+ /, '') : ''))}
+          lines={[
+            { values: plan?.outlook.givesG ?? standsG, look: 'main' },
+            { values: demandG, look: 'dashed' },
+            { values: standsG, look: 'faint' },
+          ]}
+        />
       ) : null}
     </View>
   );

@@ -10,20 +10,31 @@ import {
 import { addDays, daysBetween } from '@open-larder/core/round';
 import { sayNumber } from '@open-larder/core/units';
 import { useRouter } from 'expo-router';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { GrowthCurve } from '../draw/GrowthCurve';
 import { SizeRow } from '../draw/SizeRow';
 import { sayCause } from '../group/words';
 import { api, useHouse, useNow, useWords, type HouseData } from '../store';
 import { useWide } from '../theme';
-import { Button, Card, Empty, Fault, ListRow, NumberField, Screen, Skeleton, Text } from '../ui';
+import {
+  Button,
+  Card,
+  Empty,
+  Fault,
+  ListRow,
+  NumberField,
+  Screen,
+  Skeleton,
+  Text,
+  later,
+} from '../ui';
 import { KeptPicture } from './KeptPicture';
 import { MeasureSheet } from './MeasureSheet';
 import { growthOf, measuredOf } from './useGrowth';
 import { REFUSALS, sayAgainst, sayPercent, sayReached, saySorting } from './words';
 
-const Chart = lazy(() => import('../records/Chart'));
+const Chart = later(async () => (await import('../records/Chart')).default);
 
 /** How a group grows: what was measured, its curve, its kind, and what follows from it. */
 export function GrowthScreen({ id }: { id: string }) {
@@ -393,17 +404,15 @@ function MassChart({ stand }: { stand: GrowthStand }) {
   const words = useWords();
   if (stand.samples.length < 3) return null;
   return (
-    <Suspense fallback={<Skeleton rows={1} height={220} />}>
-      <Chart
-        view="lines"
-        title="Mass of one"
-        detail="g, from the mean length of each measurement by the shape of its body."
-        labels={stand.samples.map(({ day }, at) =>
-          stand.samples.length > 5 && at % 2 === 1 ? '' : words.day(day).replace(/^\w+ /, ''),
-        )}
-        lines={[{ values: stand.samples.map(({ massG }) => massG), look: 'main' }]}
-      />
-    </Suspense>
+    <Chart
+      view="lines"
+      title="Mass of one"
+      detail="g, from the mean length of each measurement by the shape of its body."
+      labels={stand.samples.map(({ day }, at) =>
+        stand.samples.length > 5 && at % 2 === 1 ? '' : words.day(day).replace(/^\w+ /, ''),
+      )}
+      lines={[{ values: stand.samples.map(({ massG }) => massG), look: 'main' }]}
+    />
   );
 }
 

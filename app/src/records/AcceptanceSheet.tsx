@@ -1,10 +1,9 @@
 import type { Problem } from '@open-larder/contract';
-import { lazy, Suspense } from 'react';
 import { api, useWords } from '../store';
-import { Fault, Sheet, Skeleton, Text } from '../ui';
+import { Fault, Sheet, Skeleton, Text, later } from '../ui';
 import type { ServedSum } from './served';
 
-const Chart = lazy(() => import('./Chart'));
+const Chart = later(async () => (await import('./Chart')).default);
 
 interface Props {
   sum: ServedSum;
@@ -39,15 +38,13 @@ export function AcceptanceSheet({ sum, pair, span, onClose }: Props) {
         </Text>
       ) : (
         <>
-          <Suspense fallback={<Skeleton rows={1} height={240} />}>
-            <Chart
-              view="lines"
-              title="Eaten of what was offered"
-              detail="% by week; weeks without it are left out."
-              labels={known.map(({ week }, at) => (at % every === 0 ? short(week) : ''))}
-              lines={[{ values: known.map(({ percent }) => percent), look: 'main' }]}
-            />
-          </Suspense>
+          <Chart
+            view="lines"
+            title="Eaten of what was offered"
+            detail="% by week; weeks without it are left out."
+            labels={known.map(({ week }, at) => (at % every === 0 ? short(week) : ''))}
+            lines={[{ values: known.map(({ percent }) => percent), look: 'main' }]}
+          />
           <Text>{sayCourse(known.map(({ percent }) => percent))}</Text>
         </>
       )}

@@ -2,7 +2,7 @@ import { addDays } from '@open-larder/core/round';
 import type { Problem } from '@open-larder/contract';
 import ChevronLeft from 'lucide-react-native/icons/chevron-left';
 import ChevronRight from 'lucide-react-native/icons/chevron-right';
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { ScreenTools } from '../shell';
 import { api, useNow, useWords } from '../store';
@@ -13,7 +13,7 @@ import type { RecordsView } from './Chart';
 import { FoodTable, GroupTable } from './tables';
 
 /** The chart package is heavy: it loads, in one piece, when this place is first opened. */
-const Chart = lazy(() => import('./Chart'));
+const Chart = later(async () => (await import('./Chart')).default);
 
 const ServedView = later(async () => (await import('./ServedView')).ServedView);
 const AccountView = later(async () => (await import('../ledger')).AccountView);
@@ -103,9 +103,7 @@ export function RecordsScreen({ first = 'groups' }: { first?: RecordsTab }) {
         />
       ) : (
         <View style={{ gap: 16 }}>
-          <Suspense fallback={<Skeleton rows={1} height={240} />}>
-            <Chart view={view} data={data} />
-          </Suspense>
+          <Chart view={view} data={data} />
           {view === 'groups' ? <GroupTable data={data} /> : <FoodTable data={data} />}
         </View>
       )}

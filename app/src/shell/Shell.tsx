@@ -6,7 +6,7 @@ import type { ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
 import { api, themeChosen, useAppDispatch } from '../store';
 import { SIZES, themed, useColours, useThemeName, useWide } from '../theme';
-import { Text, Toast } from '../ui';
+import { Boundary, Text, Toast } from '../ui';
 import { PLACES, type Place } from './places';
 import { useLampByLights } from './useLampByLights';
 
@@ -14,6 +14,7 @@ import { useLampByLights } from './useLampByLights';
 export function Shell({ children }: { children: ReactNode }) {
   const styles = useStyles();
   const wide = useWide();
+  const path = usePathname();
   useLampByLights();
   // Kept read for all that show a time or a number, which ask for it without a query of their own.
   api.useHouseholdQuery();
@@ -21,7 +22,7 @@ export function Shell({ children }: { children: ReactNode }) {
     <View style={[styles.shell, wide && styles.shellWide]}>
       {wide ? <Places wide /> : null}
       <View style={styles.open}>
-        {children}
+        <Boundary about={path}>{children}</Boundary>
         <Toast />
       </View>
       {wide ? null : <Places wide={false} />}

@@ -2,6 +2,7 @@ import X from 'lucide-react-native/icons/x';
 import type { ReactNode } from 'react';
 import { Modal, Pressable, ScrollView, View } from 'react-native';
 import { SIZES, themed, useColours, useWide } from '../theme';
+import { Boundary } from './Boundary';
 import { IconButton } from './IconButton';
 import { Text } from './Text';
 
@@ -35,7 +36,9 @@ export function Sheet({ title, open, onClose, children }: Props) {
               <X size={24} color={colours.ink} />
             </IconButton>
           </View>
-          <ScrollView contentContainerStyle={styles.body}>{children}</ScrollView>
+          <ScrollView contentContainerStyle={styles.body}>
+            <Boundary about={title}>{children}</Boundary>
+          </ScrollView>
         </View>
       </View>
     </Modal>

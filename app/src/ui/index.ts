@@ -1,3 +1,4 @@
+export { Boundary } from './Boundary';
 export { Button } from './Button';
 export { Card } from './Card';
 export { Choice, Choices, type Option } from './Choice';

@@ -1,16 +1,43 @@
-import { lazy, Suspense, type ComponentType } from 'react';
-import { Skeleton } from './states';
+import { lazy, Suspense, useReducer, type ComponentType } from 'react';
+import { reloadIfNew } from './newBuild';
+import { Fault, Skeleton } from './states';
+
+const NOT_LOADED = {
+  type: 'urn:open-larder:not-loaded',
+  status: 0,
+  title: 'This part has not loaded',
+  detail: 'The connection was lost on the way. What you entered is kept.',
+};
 
 /**
- * A component that is loaded when it is first shown, and not with the first screen.
+ * A component that is loaded when it is first shown, and not with the first screen. Where it does not
+ * load it says so in its place, and can be tried again; where a newer build was put in place of the one
+ * that is open, the page is loaded anew.
  * @param quiet what comes may be nothing: no place is kept for it
  */
 export function later<P extends object>(load: () => Promise<ComponentType<P>>, quiet = false) {
-  const Loaded = lazy(async () => ({ default: await load() }));
+  let again: () => void = () => undefined;
+  const Failed: ComponentType<P> = () => <Fault problem={NOT_LOADED} onRetry={() => again()} />;
+  const start = () =>
+    lazy(async () => {
+      try {
+        return { default: await load() };
+      } catch {
+        await reloadIfNew();
+        return { default: Failed };
+      }
+    });
+  let Loaded = start();
   return function Later(props: P) {
+    const [, draw] = useReducer((times: number) => times + 1, 0);
+    again = () => {
+      Loaded = start();
+      draw();
+    };
+    const Part = Loaded;
     return (
       <Suspense fallback={quiet ? null : <Skeleton rows={4} height={56} />}>
-        <Loaded {...props} />
+        <Part {...props} />
       </Suspense>
     );
   };

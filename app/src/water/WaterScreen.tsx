@@ -5,7 +5,7 @@ import { sayNumber } from '@open-larder/core/units';
 import type { Reading } from '@open-larder/core/water/range';
 import type { WaterStand } from '@open-larder/core/water/stand';
 import { testBand } from '@open-larder/core/water/testError';
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { WaterRibbon } from '../draw/WaterRibbon';
 import { late } from '../forms/late';
@@ -23,6 +23,7 @@ import {
   Skeleton,
   Text,
   type Faults,
+  later,
 } from '../ui';
 import { KeepsCard } from './KeepsCard';
 import { RhythmSheet } from './RhythmSheet';
@@ -32,7 +33,7 @@ import { READING_WORDS } from './readings';
 import { sayMgL, sayNext, sayReading, sayRefill, sayWarning, sayWaterEvent } from './words';
 
 const TestSheet = late((forms) => forms.TestSheet);
-const Chart = lazy(() => import('../records/Chart'));
+const Chart = later(async () => (await import('../records/Chart')).default);
 
 /** The water of one tank: what is in it, what is to come, and what to do about it. */
 export function WaterScreen({ id }: { id: string }) {
@@ -349,20 +350,18 @@ function RawCard({ stand }: { stand: WaterStand }) {
       <Text look="small" tone="quiet">
         {`Of all ammonia ${sayNumber(raw.unionisedShare * 100, 2)} % is the poisonous form at its pH and temperature. Test every other day while it grows in.`}
       </Text>
-      <Suspense fallback={<Skeleton rows={1} height={220} />}>
-        <Chart
-          view="lines"
-          title="Ammonia and nitrite to come"
-          detail="mg/L of nitrogen. Solid: ammonia. Dashed: nitrite."
-          labels={days.map((_, at) =>
-            at % 7 === 0 ? words.day(addDays(now.day, at * 2)).replace(/^\w+ /, '') : '',
-          )}
-          lines={[
-            { values: days.map(({ tan }) => tan), look: 'main' },
-            { values: days.map(({ nitrite }) => nitrite), look: 'dashed' },
-          ]}
-        />
-      </Suspense>
+      <Chart
+        view="lines"
+        title="Ammonia and nitrite to come"
+        detail="mg/L of nitrogen. Solid: ammonia. Dashed: nitrite."
+        labels={days.map((_, at) =>
+          at % 7 === 0 ? words.day(addDays(now.day, at * 2)).replace(/^\w+ /, '') : '',
+        )}
+        lines={[
+          { values: days.map(({ tan }) => tan), look: 'main' },
+          { values: days.map(({ nitrite }) => nitrite), look: 'dashed' },
+        ]}
+      />
     </View>
   );
 }

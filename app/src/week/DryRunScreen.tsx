@@ -4,17 +4,17 @@ import { sayGrams } from '@open-larder/core/food';
 import { addDays } from '@open-larder/core/round';
 import type { DryRun, DryTank, DryTankResult } from '@open-larder/core/week';
 import { sayNumber } from '@open-larder/core/units';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { ScreenTools } from '../shell';
 import { useAppSelector, useHouse, useNow, useWords, type HouseData, type Words } from '../store';
-import { Button, Card, Choice, Fault, ListRow, Picker, Screen, Skeleton, Text } from '../ui';
+import { Button, Card, Choice, Fault, ListRow, Picker, Screen, Skeleton, Text, later } from '../ui';
 import { startWeek, type WeekWorker } from '../workers/week';
 import { useWork } from '../workers/useWork';
 import { drafted, draftOf, fitted } from './draft';
 import type { Draft } from './slice';
 
-const Chart = lazy(() => import('../records/Chart'));
+const Chart = later(async () => (await import('../records/Chart')).default);
 
 const WEEKS = 8;
 const DAYS = WEEKS * 7;
@@ -320,40 +320,38 @@ function TankResult({
           ? `Nitrate passes ${tank.over.standsMgL} mg/L on ${words.day(tank.over.day)}: more than ${nameOf(data.groups, tank.over.groupId)} stand for long. Change more water, or feed less.`
           : `Nitrate stays at or under ${Math.round(tank.peakMgL)} mg/L, which everyone here stands.`}
       </Text>
-      <Suspense fallback={<Skeleton rows={1} height={220} />}>
-        <Chart
-          view="lines"
-          title="Nitrate"
-          detail={`mg/L at the end of each day, with your changes of water${strictest ? `; dashed: ${strictest} mg/L` : ''}${beside ? '; thin: the other plan' : ''}.`}
-          labels={weekly}
-          lines={[
-            { values: tank.nitrateMgL.map((day) => day.after), look: 'main' },
-            ...(strictest
-              ? [{ values: tank.nitrateMgL.map(() => strictest), look: 'dashed' as const }]
-              : []),
-            ...(beside
-              ? [{ values: beside.nitrateMgL.map((day) => day.after), look: 'faint' as const }]
-              : []),
-          ]}
-        />
-        {tank.groups
-          .filter((group) => grew(group))
-          .map((group) => (
-            <Chart
-              key={group.groupId}
-              view="lines"
-              title={`${nameOf(data.groups, group.groupId)}: length`}
-              detail="cm by week; the thin lines are between which nine of ten are expected."
-              labels={group.lengthCm.map((_, week) => String(week))}
-              fromZero={false}
-              lines={[
-                { values: group.lengthCm.map((one) => one.middle), look: 'main' },
-                { values: group.lengthCm.map((one) => one.low), look: 'faint' },
-                { values: group.lengthCm.map((one) => one.high), look: 'faint' },
-              ]}
-            />
-          ))}
-      </Suspense>
+      <Chart
+        view="lines"
+        title="Nitrate"
+        detail={`mg/L at the end of each day, with your changes of water${strictest ? `; dashed: ${strictest} mg/L` : ''}${beside ? '; thin: the other plan' : ''}.`}
+        labels={weekly}
+        lines={[
+          { values: tank.nitrateMgL.map((day) => day.after), look: 'main' },
+          ...(strictest
+            ? [{ values: tank.nitrateMgL.map(() => strictest), look: 'dashed' as const }]
+            : []),
+          ...(beside
+            ? [{ values: beside.nitrateMgL.map((day) => day.after), look: 'faint' as const }]
+            : []),
+        ]}
+      />
+      {tank.groups
+        .filter((group) => grew(group))
+        .map((group) => (
+          <Chart
+            key={group.groupId}
+            view="lines"
+            title={`${nameOf(data.groups, group.groupId)}: length`}
+            detail="cm by week; the thin lines are between which nine of ten are expected."
+            labels={group.lengthCm.map((_, week) => String(week))}
+            fromZero={false}
+            lines={[
+              { values: group.lengthCm.map((one) => one.middle), look: 'main' },
+              { values: group.lengthCm.map((one) => one.low), look: 'faint' },
+              { values: group.lengthCm.map((one) => one.high), look: 'faint' },
+            ]}
+          />
+        ))}
       <Text look="subtitle">Food</Text>
       <Card>
         {tank.foods

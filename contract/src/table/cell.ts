@@ -30,25 +30,34 @@ const fault = (says: string): Cell<never> => ({ value: null, state: 'fault', say
 const guessed = <T>(value: T, says: string): Cell<T> => ({ value, state: 'guessed', says });
 export const blank: Cell<never> = { value: null, state: 'blank', says: null };
 
+/** Readers of numbers and of days, whose cells are written plainly first: see `writing`. */
+const ofNumbers = new Set<unknown>();
+const ofWholes = new Set<unknown>();
+const withNumbers = <R>(read: R): R => {
+  ofNumbers.add(read);
+  return read;
+};
+export const readsNumbers = (read: unknown): boolean => ofNumbers.has(read);
+/** Of whole things alone: what stands before three digits parts thousands. */
+export const readsWholes = (read: unknown): boolean => ofWholes.has(read);
+
 export const words: CellRead<string> = (text) => read(text);
 
-export const measure =
-  (of: Measure): CellRead<number> =>
-  (text, { choice }, unit) => {
+export const measure = (of: Measure): CellRead<number> =>
+  withNumbers((text, { choice }, unit) => {
     const bare = /^[\d\s.,/½¼¾⅓⅔⅛⅜⅝⅞+−-]+$/u.test(text);
     const seen = readMeasure(bare && unit !== null ? `${text} ${unit}` : text, of, choice);
     return seen.fault === undefined ? read(seen.base) : fault(seen.fault);
-  };
+  });
 
-export const number: CellRead<number> = (text) => {
+export const number: CellRead<number> = withNumbers((text) => {
   const value = Number(text.replace(',', '.'));
   return Number.isFinite(value) ? read(value) : fault(`«${text}» is not a number`);
-};
+});
 
 /** A reading of a water test: «18», «4.1 NO3-N»; a number alone is in the unit of the header. */
-export const reading =
-  (of: Reading): CellRead<number> =>
-  (text, _, unit) => {
+export const reading = (of: Reading): CellRead<number> =>
+  withNumbers((text, _, unit) => {
     const [, digits, own] = /^<?\s*([\d.,]+)\s*(.*)$/.exec(text) ?? [];
     const value = Number((digits ?? 'x').replace(',', '.'));
     if (!Number.isFinite(value)) return fault(`«${text}» is not a reading such as 18`);
@@ -66,36 +75,36 @@ export const reading =
     return base === null
       ? fault(`«${named}» is not known here; ${known.join(', ')} are`)
       : read(Math.round(base * 1e6) / 1e6);
-  };
+  });
 
 /** A share of mass: «46», «46 %», «460 g/kg». */
-export const share: CellRead<number> = (text) => {
+export const share: CellRead<number> = withNumbers((text) => {
   const [, digits, unit] = /^([\d.,]+)\s*(%|g\s*\/\s*kg)?$/i.exec(text) ?? [];
   const value = Number((digits ?? '').replace(',', '.'));
   if (digits === undefined || !Number.isFinite(value))
     return fault(`«${text}» is not a share such as 46 % or 460 g/kg`);
   return read(value / (unit && unit !== '%' ? 1000 : 100));
-};
+});
 
 /** Two shares, least and most: «45 to 70 %», «45-70». */
-export const shares: CellRead<[number, number]> = (text) => {
+export const shares: CellRead<[number, number]> = withNumbers((text) => {
   const [, low, high] = /^([\d.,]+)\s*%?\s*(?:-|–|to)\s*([\d.,]+)\s*%?$/i.exec(text) ?? [];
   const ends = [low, high].map((end) => Number((end ?? 'x').replace(',', '.')) / 100);
   return ends.every(Number.isFinite)
     ? read(ends as [number, number])
     : fault(`«${text}» is not a span such as 45 to 70 %`);
-};
+});
 
 /** Money in whole units, such as 8.90: stored in the smallest. */
-export const money: CellRead<number> = (text) => {
+export const money: CellRead<number> = withNumbers((text) => {
   const value = Number(text.replace(/[^\d.,-]/g, '').replace(',', '.'));
   return /\d/.test(text) && Number.isFinite(value)
     ? read(Math.round(value * 100))
     : fault(`«${text}» is not a price such as 8.90`);
-};
+});
 
 /** Several numbers with «|», «;» or spaces between. */
-export const numbers: CellRead<number[]> = (text) => {
+export const numbers: CellRead<number[]> = withNumbers((text) => {
   const seen = text
     .split(/[|;\s]+/)
     .filter(Boolean)
@@ -103,7 +112,7 @@ export const numbers: CellRead<number[]> = (text) => {
   return seen.every(Number.isFinite)
     ? read(seen)
     : fault(`«${text}» is not a row of numbers such as 2.1 | 2.4`);
-};
+});
 
 /** Several phrases with «|» between. */
 export const list: CellRead<string[]> = (text) =>
@@ -123,13 +132,14 @@ export const steps: CellRead<PreparationStep[]> = (text) => {
     : read(seen.map((one) => one.data as PreparationStep));
 };
 
-export const whole: CellRead<number> = (text) => {
+export const whole: CellRead<number> = withNumbers((text) => {
   const about = /^(about|ca\.?|~|c\.)\s*(\d+)$/i.exec(text);
   if (about) return guessed(Number(about[2]), `taken as ${about[2]}; count them when you can`);
   return /^\d{1,6}$/.test(text)
     ? read(Number(text))
     : fault(`«${text}» is not a whole number of fish`);
-};
+});
+ofWholes.add(whole);
 
 export const yesNo: CellRead<boolean> = (text) => {
   if (/^(yes|y|true|1)$/i.test(text)) return read(true);
@@ -178,13 +188,15 @@ export const species: CellRead<string> = (text, { speciesNamed, commonName }) =>
 };
 
 /** «80 × 35 × 40 cm» or «24x12x16 in»: three lengths with one unit, or each with its own. */
-export const threeLengths: CellRead<[number, number, number]> = (text, reader, unit) => {
-  const parts = text.split(/\s*[x×*]\s*/i);
-  if (parts.length !== 3) return fault(`write length × width × height in place of «${text}»`);
-  const last = /[^\d.,/\s½¼¾]+\s*$/u.exec(parts[2] as string)?.[0].trim() ?? unit;
-  const seen = parts.map((part) => measure('length')(part, reader, last));
-  const wrong = seen.find((cell) => cell.state === 'fault');
-  return wrong
-    ? fault(wrong.says as string)
-    : read(seen.map((cell) => cell.value) as [number, number, number]);
-};
+export const threeLengths: CellRead<[number, number, number]> = withNumbers(
+  (text, reader, unit) => {
+    const parts = text.split(/\s*[x×*]\s*/i);
+    if (parts.length !== 3) return fault(`write length × width × height in place of «${text}»`);
+    const last = /[^\d.,/\s½¼¾]+\s*$/u.exec(parts[2] as string)?.[0].trim() ?? unit;
+    const seen = parts.map((part) => measure('length')(part, reader, last));
+    const wrong = seen.find((cell) => cell.state === 'fault');
+    return wrong
+      ? fault(wrong.says as string)
+      : read(seen.map((cell) => cell.value) as [number, number, number]);
+  },
+);

@@ -1,5 +1,7 @@
 export {
   exportedTable,
+  MOST_COLUMNS,
+  MOST_LETTERS,
   MOST_LINES,
   tableImport,
   tableName,
@@ -10,4 +12,4 @@ export {
   type TableReport,
 } from './schemas';
 export { blank, type Cell, type Reader } from './cell';
-export { readSheet, writeSheet, type Sheet, type SheetLine } from './sheet';
+export { readSheet, writeSheet, type Sheet, type SheetLine, type Writing } from './sheet';

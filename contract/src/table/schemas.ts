@@ -21,6 +21,9 @@ export type TableName = (typeof TABLES)[number];
 
 /** Most lines of one table. */
 export const MOST_LINES = 20_000;
+/** Most columns of a line, and letters of a cell. */
+export const MOST_COLUMNS = 200;
+export const MOST_LETTERS = 5000;
 
 export const tableImport = z.object({
   text: z
@@ -29,7 +32,15 @@ export const tableImport = z.object({
     .max(4_000_000, 'keep a table under 4 MB'),
   /** False only checks; true takes the table in, if every line is right. */
   write: z.boolean(),
+  /** How numbers and days are written, where the table itself leaves it open. */
+  numbers: z.enum(['point', 'comma']).nullable().default(null),
+  days: z.enum(['dmy', 'mdy', 'ymd']).nullable().default(null),
+  /** Lines that stand twice are meant so. */
+  twice: z.boolean().default(false),
 });
+
+/** What a table leaves open: its keeper is asked. */
+export const DOUBTS = ['numbers', 'days', 'twice'] as const;
 
 export const CELL_STATES = ['read', 'guessed', 'fault', 'blank', 'left out'] as const;
 export type CellState = (typeof CELL_STATES)[number];
@@ -59,6 +70,7 @@ export const tableReport = z.object({
   lines: z.array(line),
   counts: z.object({ new: z.int(), same: z.int(), changed: z.int(), fault: z.int() }),
   written: z.boolean(),
+  doubts: z.array(z.enum(DOUBTS)),
   /** What holds for the whole table, such as a column that is missing. */
   says: z.string().nullable(),
 });

@@ -24,6 +24,95 @@ const one = (table: Parameters<typeof readSheet>[0], header: string, text: strin
   return { cell: lines[0]!.cells[1]!, column: columns[1]! };
 };
 
+/** The cells of one column under a header, and what is left open. */
+const columnOf = (
+  table: Parameters<typeof readSheet>[0],
+  header: string,
+  texts: string[],
+  writing?: Parameters<typeof readSheet>[3],
+) => {
+  const rows = [['name', header], ...texts.map((text) => ['x', text])];
+  const { lines, doubts } = readSheet(table, rows, reader, writing);
+  return { cells: lines.map(({ cells }) => cells[1]!), doubts };
+};
+const valuesOf = (...args: Parameters<typeof columnOf>) =>
+  columnOf(...args).cells.map(({ value }) => value);
+
+describe('numbers as people write them', () => {
+  it.each([
+    ['1,000 g', '2.5 g', 1000],
+    ['1.000 g', '2,5 g', 1000],
+    ['1 200,5 g', '2,5 g', 1200.5],
+    ['1 200 g', '2.5 g', 1200],
+    ['1’200 g', '2.5 g', 1200],
+    ['1,234.5 g', '900 g', 1234.5],
+    ['1.234,5 g', '900 g', 1234.5],
+    ['1,234,567 g', '900 g', 1_234_567],
+  ])('«%s» beside «%s» is %s g', (text, beside, grams) => {
+    const [first] = valuesOf('lots', 'Amount', [text, beside]);
+    expect(first).toBeCloseTo(grams, 6);
+  });
+
+  it('«€1,234» beside «€8.90» is a price of over a thousand, and marked', () => {
+    const { cells } = columnOf('lots', 'Price', ['€1,234', '€8.90']);
+    expect(cells.map(({ value }) => value)).toEqual([123_400, 890]);
+    expect(cells[0]).toMatchObject({ state: 'guessed', says: 'taken as €1234' });
+  });
+
+  it('that stand alone are asked about, and taken as they are said to be', () => {
+    const { cells, doubts } = columnOf('lots', 'Amount', ['1,000 g', '5 g']);
+    expect(cells[0]).toMatchObject({ state: 'fault', says: expect.stringMatching(/thousands or/) });
+    expect(doubts).toEqual(['numbers']);
+    const as = (numbers: 'point' | 'comma') =>
+      valuesOf('lots', 'Amount', ['1,000 g', '5 g'], { numbers, days: null })[0];
+    expect(as('point')).toBe(1000);
+    expect(as('comma')).toBe(1);
+  });
+
+  it('of which others contradict each other are asked about too', () => {
+    const { cells, doubts } = columnOf('lots', 'Amount', ['1,000 g', '2.5 g', '2,5 g']);
+    expect(cells.map(({ state }) => state)).toEqual(['fault', 'read', 'read']);
+    expect(doubts).toEqual(['numbers']);
+  });
+
+  it('of fish are thousands: there is no half a fish', () => {
+    expect(valuesOf('house', 'Number', ['1,000', '12'])).toEqual([1000, 12]);
+    expect(valuesOf('house', 'Number', ['1.000', '12'])).toEqual([1000, 12]);
+  });
+
+  it('that were written here are read as they were written', () => {
+    expect(valuesOf('lots', 'amount_g', ['3.125', '12.5'])).toEqual([3.125, 12.5]);
+    expect(columnOf('lots', 'amount_g', ['3.125']).doubts).toEqual([]);
+  });
+});
+
+describe('days as people write them', () => {
+  it.each([
+    [['2026-04-03'], '2026-04-03'],
+    [['3.4.2026'], '2026-04-03'],
+    [['03/04/2026', '25/12/2026'], '2026-04-03'],
+    [['04/03/2026', '12/25/2026'], '2026-04-03'],
+    [['2026/4/3'], '2026-04-03'],
+    [['3 April 2026'], '2026-04-03'],
+    [['April 3, 2026'], '2026-04-03'],
+    [['3. März 2026'], '2026-03-03'],
+    [['3 avril 26'], '2026-04-03'],
+    [['04/04/2026'], '2026-04-04'],
+  ])('%j', (texts, day) => {
+    expect(valuesOf('lots', 'Bought', texts)[0]).toBe(day);
+  });
+
+  it('that may be two are asked about, and taken as they are said to be', () => {
+    const { cells, doubts } = columnOf('lots', 'Bought', ['03/04/2026', '05/06/2026']);
+    expect(cells[0]).toMatchObject({ state: 'fault', says: expect.stringMatching(/two days/) });
+    expect(doubts).toEqual(['days']);
+    const as = (days: 'dmy' | 'mdy') =>
+      valuesOf('lots', 'Bought', ['03/04/2026'], { numbers: null, days })[0];
+    expect(as('dmy')).toBe('2026-04-03');
+    expect(as('mdy')).toBe('2026-03-04');
+  });
+});
+
 describe('a cell of a table', () => {
   it.each([
     ['protein_pct', '46', 0.46],
@@ -146,7 +235,7 @@ describe('a cell of a table', () => {
     ['tanks', 'put_away', 'perhaps', /yes or no/],
     ['house', 'number', '3.5', /not a whole number/],
     ['house', 'size', '60 x 30', /length × width × height/],
-    ['house', 'since', '3/4/2026', /YYYY-MM-DD/],
+    ['house', 'since', '3/4/2026', /may be two days/],
   ] as const)('in %s under «%s», «%s» is asked about', (table, header, text, says) => {
     expect(one(table, header, text).cell).toMatchObject({ state: 'fault', value: null });
     expect(one(table, header, text).cell.says).toMatch(says);
@@ -159,7 +248,7 @@ describe('a cell of a table', () => {
   it('under a header that nobody knows is left out, whatever it holds', () => {
     const { cell, column } = one('tanks', 'mood', 'cheerful');
     expect(cell.state).toBe('left out');
-    expect(column).toEqual({ header: 'mood', column: null, unit: null });
+    expect(column).toEqual({ header: 'mood', field: null, title: null });
   });
 
   it.each([
@@ -215,7 +304,7 @@ describe('a sheet', () => {
       [1, 'Rill', 8],
       [2, 'Rill', 2],
     ]);
-    expect(columns.at(-1)).toMatchObject({ header: 'column 6', column: null });
+    expect(columns.at(-1)).toMatchObject({ header: 'column 6', field: null });
     expect(lines[0]?.values).toMatchObject({ lengthCm: 3, stage: 'adult' });
   });
 
@@ -242,7 +331,7 @@ describe('a sheet', () => {
       ],
       reader,
     );
-    expect(columns.map((column) => column.column?.field ?? null)).toEqual(['name', null, null]);
+    expect(columns.map((column) => column.field)).toEqual(['name', null, null]);
   });
 
   it('reads back what it writes, whatever units the reader likes', () => {

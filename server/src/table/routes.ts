@@ -1,16 +1,8 @@
-import { speciesNamed } from '@open-larder/catalogue/search';
-import {
-  MOST_LINES,
-  readSheet,
-  type Sheet,
-  type TableName,
-  type TableReport,
-} from '@open-larder/contract';
-import Papa from 'papaparse';
+import type { Sheet, TableName, TableReport } from '@open-larder/contract';
 import { readHousehold, todayOf } from '../household/store';
 import type { Handlers } from '../http/mount';
-import { refused } from '../http/problems';
 import { speciesOf } from '../species/store';
+import { readTable } from './read';
 import { takeEvents } from './events';
 import { exportText } from './export';
 import { takeFoods } from './foods';
@@ -44,50 +36,60 @@ export const tableRoutes: Handlers = {
   },
 
   async importTable({ params, body }, { scope, clock, catalogue }) {
-    const [household, today, species] = await Promise.all([
-      readHousehold(scope),
-      todayOf(scope, clock),
-      speciesOf(scope, catalogue),
-    ]);
-    const sheet = readSheet(params.table, linesOf(body.text), {
-      choice: household,
-      today,
-      speciesNamed: speciesNamed([...species.values()]),
-      commonName: (key) => species.get(key)?.common ?? key,
-    });
+    const [household, today, species] = [
+      await readHousehold(scope),
+      await todayOf(scope, clock),
+      await speciesOf(scope, catalogue),
+    ];
+    const { table } = params;
+    const { text, write, numbers, days, twice } = body;
+    const writing = { numbers, days };
+    const sheet = await readTable({ table, text, choice: household, today, species, writing });
     return scope.atomically(async (inside) => {
       // One table at a time: two that are checked at once could both be right, and not together.
       await inside.lock('tables');
-      const plan = await TAKES[params.table]({ scope: inside, today, species }, sheet.lines);
-      const report = reportOf(sheet, plan.verdicts);
+      const plan = await TAKES[table]({ scope: inside, today, species }, sheet.lines);
+      const report = reportOf(sheet, twice ? plan.verdicts : askedTwice(sheet, plan.verdicts));
       const sound = report.counts.fault === 0 && report.lines.length > 0;
-      if (body.write && sound) await plan.write();
-      return { ...report, written: body.write && sound };
+      if (write && sound) await plan.write();
+      return { ...report, written: write && sound };
     });
   },
 };
 
-/** @throws ProblemError 422 for a text that is no table, or too long a one */
-function linesOf(text: string): string[][] {
-  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, '').trimEnd());
-  if (data.length > MOST_LINES)
-    throw refused('text', `a table has at most ${MOST_LINES} lines; divide it`);
-  return data.map((cells) => cells.map((cell) => cell.replace(/^'(?=[=+\-@])/, '')));
+const TWICE = 'stands twice: leave one out, or say below that both are meant';
+
+/** Lines that are the same to the letter are asked about: one may have been pasted twice. */
+function askedTwice(sheet: Sheet, verdicts: readonly Verdict[]): Verdict[] {
+  const first = new Map<string, number>();
+  return verdicts.map((verdict, at) => {
+    const { texts, line } = sheet.lines[at]!;
+    const text = JSON.stringify(texts);
+    const before = first.get(text);
+    if (before === undefined) {
+      if (verdict.state === 'new') first.set(text, line);
+      return verdict;
+    }
+    // Where one of a name is all that there can be, the second would be left out without a word.
+    const ask =
+      verdict.state === 'new' ? TWICE : 'stands twice: leave one out, or give one another name';
+    return { ...verdict, state: 'fault', says: `the same as line ${before}: it ${ask}` };
+  });
 }
 
 function reportOf(sheet: Sheet, verdicts: readonly Verdict[]): TableReport {
   const lines = sheet.lines.map((line, at) => {
     const { state, says, faults, guesses = {} } = verdicts[at] as Verdict;
-    const cells = sheet.columns.map(({ column }, index) => {
+    const cells = sheet.columns.map(({ field }, index) => {
       const cell = line.cells[index]!;
-      const fault = column && faults[column.field];
-      const guess = column && guesses[column.field];
+      const fault = field && faults[field];
+      const guess = field && guesses[field];
       const text = line.texts[index] as string;
       if (fault) return { text, state: 'fault' as const, says: fault };
       if (guess && cell.state !== 'fault') return { text, state: 'guessed' as const, says: guess };
       return { text, state: cell.state, says: cell.says };
     });
-    const fields = new Set(sheet.columns.map(({ column }) => column?.field));
+    const fields = new Set(sheet.columns.map((column) => column.field));
     const homeless = Object.entries(faults).filter(([field]) => !fields.has(field));
     const rest = homeless.map(([field, sentence]) =>
       field === '' ? sentence : `${field}: ${sentence}`,
@@ -96,7 +98,7 @@ function reportOf(sheet: Sheet, verdicts: readonly Verdict[]): TableReport {
   });
   const count = (state: Verdict['state']) => lines.filter((line) => line.state === state).length;
   return {
-    columns: sheet.columns.map(({ header, column }) => ({ header, title: column?.title ?? null })),
+    columns: sheet.columns.map(({ header, title }) => ({ header, title })),
     lines,
     counts: {
       new: count('new'),
@@ -105,6 +107,10 @@ function reportOf(sheet: Sheet, verdicts: readonly Verdict[]): TableReport {
       fault: count('fault'),
     },
     written: false,
+    doubts: [
+      ...sheet.doubts,
+      ...(lines.some(({ says }) => says?.endsWith(TWICE)) ? (['twice'] as const) : []),
+    ],
     says: lines.length === 0 ? 'There is no line to read below the header.' : null,
   };
 }

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { v7 as uuidv7 } from 'uuid';
-import { sampleGroup, sampleSplit, sampleTank } from '../testing/samples';
+import { sampleFood, sampleGroup, sampleSplit, sampleTank } from '../testing/samples';
 import { count, startTestServer, type TestServer } from '../testing/testServer';
 import { ensureHousehold } from '../demo';
 import { loadCatalogue } from '@open-larder/catalogue/load';
@@ -253,5 +253,60 @@ describe('what is no table', () => {
     expect((await ask().post('/api/tables/tanks').send({ text: long, write: false })).status).toBe(
       422,
     );
+  });
+});
+
+describe('a table that is odd', () => {
+  it.each([
+    ['with a million columns', `name${','.repeat(1_000_000)}`, /over 200 columns/],
+    ['with a cell of 200 kB', `name\n${'x'.repeat(200_000)}`, /over 5000 letters/],
+    ['with a header of 20 kB', `${'Length in ( '.repeat(1700)}\nA`, /over 5000 letters/],
+    ['with too many lines', 'name\n'.repeat(20_002), /at most 20000 lines/],
+  ])('%s is refused in words', async (_, text, sentence) => {
+    const { body } = await ask().post('/api/tables/tanks').send({ text, write: false }).expect(422);
+    expect(body.detail).toMatch(sentence);
+  });
+
+  it('is read in a thread where it is large, as in place where it is small', async () => {
+    const lines = Array.from({ length: 2500 }, (_, at) => `Tank ${at},80,35,40,25`);
+    const header = 'name,length (cm),width (cm),height (cm),temp (C)';
+    const large = await take('tanks', [header, ...lines].join('\n'), false);
+    expect(large.body.counts).toMatchObject({ new: 2500, fault: 0 });
+    const small = await take('tanks', [header, ...lines.slice(0, 3)].join('\n'), false);
+    expect(large.body.lines.slice(0, 3)).toEqual(small.body.lines);
+  });
+
+  it('asks about new lines that stand twice, and takes both where they are meant', async () => {
+    const food = sampleFood();
+    await ask().post('/api/foods').send(food).expect(201);
+    const line = `${food.name},60,cupboard,2026-03-01`;
+    const text = ['food,amount_g,place,bought', line, line].join('\n');
+    const { body } = await take('lots', text);
+    expect(body).toMatchObject({ written: false, doubts: ['twice'] });
+    expect(body.lines[1].says).toMatch(/^the same as line 2/);
+    const meant = await ask()
+      .post('/api/tables/lots')
+      .send({ text, write: false, twice: true })
+      .expect(201);
+    expect(meant.body).toMatchObject({ doubts: [], counts: { new: 2 } });
+  });
+
+  it('does not drop the second of two groups that are called the same', async () => {
+    const text = 'Tank,Species,Number\nRace,zebrafish,6\nRace,zebrafish,6';
+    const { body } = await take('house', text);
+    expect(body).toMatchObject({ written: false, doubts: [], counts: { fault: 1 } });
+    expect(body.lines[1].says).toMatch(/give one another name/);
+  });
+
+  it('asks how numbers are written, and takes them as it is said', async () => {
+    const text = 'Tank,Species,Number,Length (mm)\nRace,zebrafish,6,"1,000"';
+    const { body } = await take('house', text, false);
+    expect(body).toMatchObject({ doubts: ['numbers'], counts: { fault: 1 } });
+    const said = await ask()
+      .post('/api/tables/house')
+      .send({ text, write: false, numbers: 'comma' })
+      .expect(201);
+    expect(said.body.doubts).toEqual([]);
+    expect(said.body.lines[0].cells[3].says).toBe('taken as 1.000');
   });
 });

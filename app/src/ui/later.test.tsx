@@ -1,0 +1,53 @@
+import { fireEvent, screen } from '@testing-library/react-native';
+import { Text as NativeText } from 'react-native';
+import { show } from '../testing/show';
+import { Boundary } from './Boundary';
+import { later } from './later';
+
+const Part = ({ name }: { name: string }) => <NativeText>{name} is here</NativeText>;
+
+describe('a part that loads later', () => {
+  it('says so where it does not load, leaves the rest, and is tried again', async () => {
+    let there = false;
+    const Late = later(async () => {
+      if (!there) throw new TypeError('failed to fetch');
+      return Part;
+    });
+    show(
+      <>
+        <NativeText>The rest</NativeText>
+        <Late name="Race" />
+      </>,
+    );
+    expect(await screen.findByText('This part has not loaded')).toBeTruthy();
+    expect(screen.getByText('The rest')).toBeTruthy();
+    there = true;
+    fireEvent.press(screen.getByLabelText('Try again'));
+    expect(await screen.findByText('Race is here')).toBeTruthy();
+  });
+});
+
+describe('a part that breaks while it is drawn', () => {
+  it('is shut off from what is around it, and tried again', async () => {
+    const silent = jest.spyOn(console, 'error').mockImplementation(() => undefined);
+    let whole = false;
+    const Fragile = () => {
+      if (!whole) throw new Error('broken');
+      return <Part name="Tarn" />;
+    };
+    show(
+      <>
+        <NativeText>The rest</NativeText>
+        <Boundary>
+          <Fragile />
+        </Boundary>
+      </>,
+    );
+    expect(screen.getByText('This part cannot be shown')).toBeTruthy();
+    expect(screen.getByText('The rest')).toBeTruthy();
+    whole = true;
+    fireEvent.press(screen.getByLabelText('Try again'));
+    expect(await screen.findByText('Tarn is here')).toBeTruthy();
+    silent.mockRestore();
+  });
+});

@@ -1,0 +1,58 @@
+import { join } from 'node:path';
+import { Worker } from 'node:worker_threads';
+import type { Sheet, TableName, Writing } from '@open-larder/contract';
+import type { Species } from '@open-larder/catalogue';
+import type { UnitChoice } from '@open-larder/core';
+import { refused, unavailable } from '../http/problems';
+import { readText, type ReadTask } from './readText';
+
+/** Below this many letters a table is read in place: a thread takes longer to begin than to read it. */
+const SMALL = 50_000;
+/** A table is read within this, or it is given up: the thread is ended. */
+const PATIENCE_MS = 15_000;
+/** A thread does not inherit that TypeScript is read: it has to be said again. */
+const START = "require('tsx/cjs'); require(require('node:worker_threads').workerData.work);";
+
+/** What a thread says: a sheet, or the sentence for which there is none. */
+export type Said = { sheet: Sheet } | { fault: string };
+
+export interface Reading {
+  table: TableName;
+  text: string;
+  choice: UnitChoice;
+  today: string;
+  species: ReadonlyMap<string, Species>;
+  writing: Writing;
+}
+
+/**
+ * Read a pasted table; a large one in a thread of its own, so that nobody waits for it.
+ * @throws ProblemError 422 for a text that is no table, or too large a one
+ */
+export async function readTable({ species, ...rest }: Reading): Promise<Sheet> {
+  const task: ReadTask = { ...rest, species: [...species.values()] };
+  const said = task.text.length < SMALL ? readText(task) : await aside(task);
+  if ('fault' in said) throw refused('text', said.fault);
+  return said.sheet;
+}
+
+async function aside(task: ReadTask): Promise<Said> {
+  const worker = new Worker(START, {
+    eval: true,
+    execArgv: [],
+    workerData: { task, work: join(__dirname, 'readWork.ts') },
+  });
+  const patience = setTimeout(() => void worker.terminate(), PATIENCE_MS);
+  try {
+    return await new Promise<Said>((resolve, reject) => {
+      worker.once('message', resolve);
+      worker.once('error', reject);
+      worker.once('exit', () =>
+        reject(unavailable('This table takes too long to read. Divide it, and send the parts.')),
+      );
+    });
+  } finally {
+    clearTimeout(patience);
+    await worker.terminate();
+  }
+}
