@@ -6,9 +6,11 @@ import type { ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
 import { api, themeChosen, useAppDispatch } from '../store';
 import { SIZES, themed, useColours, useThemeName, useWide } from '../theme';
-import { Boundary, Text, Toast } from '../ui';
+import { Boundary, later, Text, Toast } from '../ui';
 import { PLACES, type Place } from './places';
 import { useLampByLights } from './useLampByLights';
+
+const Notices = later(async () => (await import('./Notices')).Notices, true);
 
 /** The five places around whatever is open: a bar under the thumb, a rail when wide. */
 export function Shell({ children }: { children: ReactNode }) {
@@ -22,6 +24,7 @@ export function Shell({ children }: { children: ReactNode }) {
     <View style={[styles.shell, wide && styles.shellWide]}>
       {wide ? <Places wide /> : null}
       <View style={styles.open}>
+        <Notices />
         <Boundary about={path}>{children}</Boundary>
         <Toast />
       </View>

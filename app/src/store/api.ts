@@ -77,6 +77,7 @@ export const api = createApi({
         queryFn: () => call('getHousehold'),
         providesTags: ['household'],
       }),
+      health: build.query<ResponseOf<'getHealth'>, void>({ queryFn: () => call('getHealth') }),
       catalogue: build.query<CatalogueView, void>({
         queryFn: () => call('getCatalogue'),
         keepUnusedDataFor: 86_400,

@@ -7,6 +7,7 @@ import type {
   ResponseOf,
   RouteName,
   ToldOf,
+  Unreadable,
 } from '@open-larder/contract';
 import { LINES, paths, TIME_HEADER } from '@open-larder/contract/paths';
 import { compareWithServer, deviceNowMs } from './clock';
@@ -166,9 +167,22 @@ export async function follow<N extends RouteName>(
 }
 
 type ListName = {
-  [N in RouteName]: ResponseOf<N> extends { items: unknown[]; next: string | null } ? N : never;
+  [N in RouteName]: ResponseOf<N> extends {
+    items: unknown[];
+    next: string | null;
+    unreadable?: Unreadable[];
+  }
+    ? N
+    : never;
 }[RouteName];
 type ItemOf<N extends ListName> = ResponseOf<N>['items'][number];
+
+let tellUnreadable: (name: RouteName, rows: Unreadable[]) => void = () => undefined;
+
+/** Be told what of a list could not be read. */
+export function onUnreadable(tell: typeof tellUnreadable): void {
+  tellUnreadable = tell;
+}
 
 /** All pages of a list, one after the other. */
 export async function callAll<N extends ListName>(
@@ -176,12 +190,15 @@ export async function callAll<N extends ListName>(
   { params, query }: Omit<CallParts<N>, 'body'> = {},
 ): Promise<Answer<ItemOf<N>[]>> {
   const items: ItemOf<N>[] = [];
+  const unreadable: Unreadable[] = [];
   let cursor: string | undefined;
   do {
     const page = await call(name, { params, query: { ...query, cursor } as QueryInputOf<N> });
     if ('error' in page) return page;
     items.push(...(page.data.items as ItemOf<N>[]));
+    unreadable.push(...(page.data.unreadable ?? []));
     cursor = page.data.next ?? undefined;
   } while (cursor !== undefined);
+  tellUnreadable(name, unreadable);
   return { data: items };
 }

@@ -5,6 +5,8 @@ import { displayReducer } from './display';
 import { watchedReducer } from '../round/watched';
 import { draftsReducer } from '../week/slice';
 import { toastReducer } from './toast';
+import { onUnreadable } from './call';
+import { listRead, unreadableReducer } from './unreadable';
 
 export function makeStore() {
   const store = configureStore({
@@ -13,11 +15,13 @@ export function makeStore() {
       display: displayReducer,
       planDrafts: draftsReducer,
       toast: toastReducer,
+      unreadable: unreadableReducer,
       watched: watchedReducer,
     },
     middleware: (standard) => standard().concat(api.middleware),
   });
   setupListeners(store.dispatch);
+  onUnreadable((name, rows) => store.dispatch(listRead({ name, rows })));
   return store;
 }
 

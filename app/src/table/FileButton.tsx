@@ -1,6 +1,7 @@
 import { createElement, useRef } from 'react';
 import { Platform } from 'react-native';
 import { Button } from '../ui';
+import { decode } from './decode';
 
 interface Props {
   label: string;
@@ -13,7 +14,7 @@ export function FileButton({ label, onText }: Props) {
   if (Platform.OS !== 'web') return null;
   const read = async () => {
     const file = input.current?.files?.[0];
-    if (file) onText(await file.text());
+    if (file) onText(decode(new Uint8Array(await file.arrayBuffer())));
     if (input.current) input.current.value = '';
   };
   return (

@@ -1,9 +1,10 @@
-import type { LogName, Problem, TableName, TableReport } from '@open-larder/contract';
+import type { BodyOf, LogName, Problem, TableName, TableReport } from '@open-larder/contract';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { ScreenTools } from '../shell';
 import { api } from '../store';
 import { call } from '../store/call';
+import { formIntent } from '../store/intent';
 import { TanksTabs } from '../tank/TanksTabs';
 import { Button, Choice, Field, Screen, Text, useSay } from '../ui';
 import { FileButton } from './FileButton';
@@ -20,14 +21,17 @@ export function TablesScreen({ first }: { first?: string }) {
   const [text, setText] = useState('');
   const [report, setReport] = useState<TableReport | null>(null);
   const [fault, setFault] = useState<string | null>(null);
+  const [writing, setWriting] = useState<Writing>(OPEN);
   const [take, { isLoading }] = api.useImportTableMutation();
   const change = (next: string) => {
     setText(next);
     setReport(null);
+    setWriting(OPEN);
     setFault(null);
   };
-  const send = async (write: boolean) => {
-    const done = await take({ params: { table }, body: { text, write } });
+  const send = async (write: boolean, said = writing) => {
+    const id = write ? formIntent('table', table).id : null;
+    const done = await take({ params: { table }, body: { id, text, write, ...said } });
     if (done.error) {
       setFault((done.error as Problem).detail);
       return;
@@ -95,6 +99,16 @@ export function TablesScreen({ first }: { first?: string }) {
         ) : null}
       </View>
       {report ? (
+        <Doubts
+          doubts={report.doubts}
+          writing={writing}
+          onSay={(said) => {
+            setWriting(said);
+            void send(false, said);
+          }}
+        />
+      ) : null}
+      {report ? (
         <Text role="status" tone={report.counts.fault > 0 ? 'due' : 'ink'}>
           {report.says ?? sayReport(report)}
           {report.counts.fault > 0 ? '. Nothing is taken in until every line is right.' : '.'}
@@ -103,6 +117,60 @@ export function TablesScreen({ first }: { first?: string }) {
         <Out />
       )}
     </Screen>
+  );
+}
+
+type Writing = Pick<BodyOf<'importTable'>, 'numbers' | 'days' | 'twice'>;
+const OPEN: Writing = { numbers: null, days: null, twice: false };
+
+/** What a table leaves open is asked once for all of it; what was said can be said otherwise. */
+function Doubts({
+  doubts,
+  writing,
+  onSay,
+}: {
+  doubts: TableReport['doubts'];
+  writing: Writing;
+  onSay: (said: Writing) => void;
+}) {
+  return (
+    <>
+      {doubts.includes('numbers') || writing.numbers !== null ? (
+        <Choice
+          label="How numbers are written in it"
+          value={writing.numbers ?? ''}
+          options={[
+            { value: '', label: 'not said' },
+            { value: 'point', label: '1,000 is a thousand' },
+            { value: 'comma', label: '1,000 is one' },
+          ]}
+          onChange={(value) => onSay({ ...writing, numbers: value === '' ? null : value })}
+        />
+      ) : null}
+      {doubts.includes('days') || writing.days !== null ? (
+        <Choice
+          label="How days are written in it"
+          value={writing.days ?? ''}
+          options={[
+            { value: '', label: 'not said' },
+            { value: 'dmy', label: '3/4 is 3 April' },
+            { value: 'mdy', label: '3/4 is March 4' },
+          ]}
+          onChange={(value) => onSay({ ...writing, days: value === '' ? null : value })}
+        />
+      ) : null}
+      {doubts.includes('twice') || writing.twice ? (
+        <Choice
+          label="Lines that stand twice"
+          value={writing.twice ? 'both' : ''}
+          options={[
+            { value: '', label: 'one is too many' },
+            { value: 'both', label: 'both are meant' },
+          ]}
+          onChange={(value) => onSay({ ...writing, twice: value === 'both' })}
+        />
+      ) : null}
+    </>
   );
 }
 

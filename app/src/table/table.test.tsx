@@ -33,6 +33,7 @@ const report = (fault: boolean, written = false): TableReport => ({
   ],
   counts: { new: fault ? 0 : 1, same: 0, changed: 0, fault: fault ? 1 : 0 },
   written,
+  doubts: [],
   says: null,
 });
 
@@ -65,7 +66,7 @@ describe('tables in', () => {
     expect(screen.getByText(/taken as 60 L/)).toBeTruthy();
     fireEvent.press(screen.getByLabelText('Take it in'));
     expect(await screen.findByText('1 new: it is all in.')).toBeTruthy();
-    expect(sent(asked, 'POST')).toEqual([
+    expect(sent(asked, 'POST')).toMatchObject([
       { text: 'bad', write: false },
       { text: 'good', write: false },
       { text: 'good', write: true },
@@ -99,5 +100,33 @@ describe('tables in', () => {
     expect(sayReport({ ...report(false), counts: { new: 0, same: 0, changed: 0, fault: 0 } })).toBe(
       'No lines',
     );
+  });
+});
+
+describe('what a table leaves open', () => {
+  it('is asked once for all of it, and checked again as it was said', async () => {
+    const asked = standIn({
+      ...answers(),
+      'POST /api/tables/house': ({ body }: { body: unknown }) => {
+        const { numbers } = body as { numbers: string | null };
+        return {
+          status: 201,
+          body: { ...report(numbers === null), doubts: numbers === null ? ['numbers'] : [] },
+        };
+      },
+    });
+    show(<TablesScreen />);
+    fireEvent.changeText(screen.getByLabelText('Paste it here'), 'Hall, 1,000');
+    fireEvent.press(screen.getByLabelText('Check it'));
+    fireEvent.press(await screen.findByLabelText('1,000 is a thousand'));
+    await waitFor(() => expect(sent(asked, 'POST')).toHaveLength(2));
+    expect(sent(asked, 'POST')[1]).toMatchObject({ numbers: 'point', write: false, id: null });
+    await waitFor(() =>
+      expect(screen.getByLabelText('Take it in').props.accessibilityState?.disabled).toBe(false),
+    );
+    fireEvent.press(screen.getByLabelText('Take it in'));
+    await waitFor(() => expect(sent(asked, 'POST')).toHaveLength(3));
+    expect(sent(asked, 'POST')[2]).toMatchObject({ numbers: 'point', write: true });
+    expect(sent(asked, 'POST')[2]?.id).toEqual(expect.any(String));
   });
 });

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { id } from '../basics';
 
 /**
  * Tables that go in and out as CSV. `tanks`, `groups` and `events` together are a whole copy of the
@@ -26,6 +27,8 @@ export const MOST_COLUMNS = 200;
 export const MOST_LETTERS = 5000;
 
 export const tableImport = z.object({
+  /** Of what is taken in: sent again it is not taken in twice. A check has none. */
+  id: id.nullable().default(null),
   text: z
     .string()
     .min(1, 'paste a table, or choose a file')

@@ -238,3 +238,16 @@ describe('records', () => {
       .expect(422);
   });
 });
+
+describe('a feeding from before a group came', () => {
+  it('is refused with the day on which it came', async () => {
+    const house = await smallHouse(server);
+    const early = sampleFeeding(house, { id: uuidv7(), day: '2026-02-27' });
+    const { body } = await house.ask.post('/api/feedings').send(early).expect(422);
+    expect(body.errors).toEqual([
+      { path: 'day', message: 'Danios came on 2026-03-01: nothing was fed to it before' },
+    ]);
+    const first = sampleFeeding(house, { id: uuidv7(), day: '2026-03-01' });
+    await house.ask.post('/api/feedings').send(first).expect(201);
+  });
+});

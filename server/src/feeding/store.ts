@@ -65,8 +65,11 @@ export async function logFeeding(
     { day: fed.day, servingId: fed.servingId },
   );
   if (already) throw conflict('This serving was logged already. Undo that one first.', already);
-  const [group] = await scope.rows<{ name: string; endedOn: string | null }>(
-    'SELECT name, ended_on::text FROM groups WHERE household_id = :household AND id = :groupId',
+  const [group] = await scope.rows<{ name: string; endedOn: string | null; cameOn: string | null }>(
+    `SELECT g.name, g.ended_on::text,
+            (SELECT min(lower(s.during))::text FROM stays s
+              WHERE s.household_id = g.household_id AND s.group_id = g.id) AS came_on
+       FROM groups g WHERE g.household_id = :household AND g.id = :groupId`,
     { groupId: fed.groupId },
   );
   if (!group) throw notFound('This group');
@@ -75,6 +78,9 @@ export async function logFeeding(
       'groupId',
       `${group.name} ended on ${group.endedOn}: nothing can be fed to it then`,
     );
+  }
+  if (group.cameOn !== null && fed.day < group.cameOn) {
+    throw refused('day', `${group.name} came on ${group.cameOn}: nothing was fed to it before`);
   }
   await scope.lock(`food ${fed.foodId}`);
   const food = await readFood(scope, fed.foodId);

@@ -250,3 +250,42 @@ describe('a hand unit', () => {
     expect(body.detail).toMatch(sentence);
   });
 });
+
+describe('a day that has not come', () => {
+  const LATER = '2026-03-12';
+  it.each([
+    [
+      'buying',
+      'boughtOn',
+      (id: string) => [`/api/foods/${id}/lots`, sampleLot({ boughtOn: LATER })],
+    ],
+    [
+      'weighing',
+      'day',
+      (id: string) => [`/api/foods/${id}/weighings`, sampleWeighing({ day: LATER })],
+    ],
+    [
+      'counting',
+      'day',
+      (_: string, lotId: string) => [
+        `/api/lots/${lotId}/counts`,
+        { id: uuidv7(), day: LATER, remainingG: 1 },
+      ],
+    ],
+  ] as const)('is refused for %s', async (_, path, asked) => {
+    const food = sampleFood();
+    await server.as('ours').post('/api/foods').send(food).expect(201);
+    const [address, body] = asked(food.id, food.lot.id) as [string, object];
+    const answer = await server.as('ours').post(address).send(body).expect(422);
+    expect(answer.body.errors).toEqual([
+      { path, message: expect.stringMatching(/has not come yet/) },
+    ]);
+  });
+
+  it('is refused for a food that comes with its lot, and for opening it', async () => {
+    const bought = sampleFood({ lot: sampleLot({ boughtOn: LATER }) });
+    await server.as('ours').post('/api/foods').send(bought).expect(422);
+    const opened = sampleFood({ lot: sampleLot({ openedOn: LATER }) });
+    await server.as('ours').post('/api/foods').send(opened).expect(422);
+  });
+});

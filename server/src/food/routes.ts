@@ -1,6 +1,8 @@
 import type { FoodRow } from '@open-larder/contract';
 import { withLive } from '../culture/live';
-import { cutPage, readCursor } from '../db';
+import { cutPage, readCursor, type Scope } from '../db';
+import { refuseAhead } from '../household/ahead';
+import type { Clock } from '../clock';
 import type { Handlers } from '../http/mount';
 import { idUsed, notFound } from '../http/problems';
 import { labelsOf } from './labels';
@@ -14,8 +16,9 @@ export const foodRoutes: Handlers = {
     return { items: await withLive(scope, catalogue, clock, items), next };
   },
 
-  createFood: ({ body }, { scope }) =>
-    scope.atomically(async (inside) => {
+  createFood: async ({ body }, { scope, clock }) => {
+    if (body.lot) await refuseAheadLot(scope, clock, body.lot);
+    return scope.atomically(async (inside) => {
       await inside.insertOnce('foods', [
         { id: body.id, ...foodColumns(body), version: 1, archived: false },
       ]);
@@ -24,7 +27,8 @@ export const foodRoutes: Handlers = {
       if (body.lot === null) return made;
       await shelve(inside, body.id, body.lot);
       return (await readFood(inside, body.id)) ?? made;
-    }),
+    });
+  },
 
   editFood: ({ params, body }, { scope }) =>
     scope.revise(
@@ -35,18 +39,23 @@ export const foodRoutes: Handlers = {
       () => readFood(scope, params.id),
     ),
 
-  addLot: ({ params, body }, { scope }) =>
-    scope.atomically(async (inside) => {
+  addLot: async ({ params, body }, { scope, clock }) => {
+    await refuseAheadLot(scope, clock, body);
+    return scope.atomically(async (inside) => {
       if (!(await readFood(inside, params.id))) throw notFound('This food');
       await shelve(inside, params.id, body);
       return (await readFood(inside, params.id)) as FoodRow;
-    }),
+    });
+  },
 
-  editLot: ({ params, body }, { scope }) =>
-    scope.revise('lots', 'This lot', params.id, body, () => readLot(scope, params.id)),
+  async editLot({ params, body }, { scope, clock }) {
+    await refuseAheadLot(scope, clock, body);
+    return scope.revise('lots', 'This lot', params.id, body, () => readLot(scope, params.id));
+  },
 
-  countLot: ({ params, body }, { scope }) =>
-    scope.atomically(async (inside) => {
+  countLot: async ({ params, body }, { scope, clock }) => {
+    await refuseAhead(scope, clock, body, 'count it on its day');
+    return scope.atomically(async (inside) => {
       await inside.lock(`lot ${params.id}`);
       const lot = await readLot(inside, params.id);
       if (!lot) throw notFound('This lot');
@@ -60,16 +69,19 @@ export const foodRoutes: Handlers = {
         },
       ]);
       return (await readLot(inside, params.id)) ?? lot;
-    }),
+    });
+  },
 
-  addWeighing: ({ params, body }, { scope }) =>
-    scope.atomically(async (inside) => {
+  addWeighing: async ({ params, body }, { scope, clock }) => {
+    await refuseAhead(scope, clock, body, 'weigh it on its day');
+    return scope.atomically(async (inside) => {
       const food = await readFood(inside, params.id);
       if (!food) throw notFound('This food');
       const unit = food.unit.name;
       await inside.insertOnce('weighings', [{ ...body, foodId: params.id, unit }]);
       return (await readFood(inside, params.id)) as FoodRow;
-    }),
+    });
+  },
 
   undoWeighing: ({ params, body }, { scope }) =>
     scope.atomically(async (inside) => {
@@ -98,3 +110,21 @@ export const foodRoutes: Handlers = {
     };
   },
 };
+
+/** What is on the shelf was bought, and opened, by today. */
+async function refuseAheadLot(
+  scope: Scope,
+  clock: Clock,
+  { boughtOn, openedOn }: { boughtOn: string; openedOn: string | null },
+): Promise<void> {
+  await refuseAhead(
+    scope,
+    clock,
+    { day: boughtOn },
+    'put it on the shelf when it is here',
+    'boughtOn',
+  );
+  if (openedOn !== null) {
+    await refuseAhead(scope, clock, { day: openedOn }, 'say so when it is opened', 'openedOn');
+  }
+}

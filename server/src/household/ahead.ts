@@ -10,16 +10,18 @@ const DAY_MS = 86_400_000;
  * Refuse what is said to have happened when it has not yet. A day of grace: a phone's clock may be a
  * little ahead of the household's midnight.
  * @param instead what to do, for the sentence: «log a serving on its day»
- * @throws ProblemError 422 at `day` or `at`
+ * @param path the field that the day stands in
+ * @throws ProblemError 422 there, or at `at`
  */
 export async function refuseAhead(
   scope: Scope,
   clock: Clock,
   { day, at }: { day: string; at?: string },
   instead: string,
+  path = 'day',
 ): Promise<void> {
   if (day > addDays(await todayOf(scope, clock), 1)) {
-    throw refused('day', `this day has not come yet; ${instead}`);
+    throw refused(path, `this day has not come yet; ${instead}`);
   }
   if (at !== undefined && Date.parse(at) > clock.now().getTime() + DAY_MS) {
     throw refused('at', `this time has not come yet; set the clock of the device, then ${instead}`);

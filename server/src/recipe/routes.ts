@@ -1,4 +1,5 @@
 import { cutPage, readCursor } from '../db';
+import { refuseAhead } from '../household/ahead';
 import type { Handlers } from '../http/mount';
 import { makeBatch, undoBatch } from './batches';
 import { changeRecipe, recipes, writeRecipe } from './store';
@@ -15,8 +16,10 @@ export const recipeRoutes: Handlers = {
   editRecipe: ({ params, body }, { scope }) =>
     scope.atomically((inside) => changeRecipe(inside, params.id, body)),
 
-  makeBatch: ({ params, body }, { scope }) =>
-    scope.atomically((inside) => makeBatch(inside, params.id, body)),
+  async makeBatch({ params, body }, { scope, clock }) {
+    await refuseAhead(scope, clock, body, 'note a batch when it is made');
+    return scope.atomically((inside) => makeBatch(inside, params.id, body));
+  },
 
   undoBatch: ({ params, body }, { scope }) =>
     scope.atomically((inside) => undoBatch(inside, params.id, body.id)),

@@ -9,7 +9,7 @@ beforeAll(async () => {
   server = await startTestServer();
 });
 beforeEach(async () => {
-  house = await smallHouse(server);
+  house = await smallHouse(server, 'ours', '2026-01-01');
 });
 afterAll(() => server.close());
 

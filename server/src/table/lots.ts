@@ -79,6 +79,8 @@ export const takeLots: Take = async ({ scope, today }, lines) => {
     const lot = { id, amountG: values.amountG, ...blank, ...saying(values, blank) };
     const read = lotCreate.safeParse(lot);
     if (!read.success) return faulty(faultsByField(read.error));
+    if (read.data.boughtOn > today) return faulty({ boughtOn: NOT_YET });
+    if ((read.data.openedOn ?? '') > today) return faulty({ openedOn: NOT_YET });
     const left = leftOf(values, read.data.amountG);
     if (typeof left === 'string') return faulty({ remainingG: left });
     made.push({ foodId: food.id, lot: read.data });
@@ -102,6 +104,8 @@ export const takeLots: Take = async ({ scope, today }, lines) => {
     },
   };
 };
+
+const NOT_YET = 'this day has not come yet';
 
 /** What a line says of the fields of a lot; blank empties what may be empty. */
 function saying<T extends object>(values: Record<string, unknown>, before: T): Partial<T> {

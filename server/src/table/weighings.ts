@@ -37,6 +37,7 @@ export const takeWeighings: Take = async ({ scope, today }, lines) => {
     const { hand, units, massG } = values;
     const read = weighingCreate.safeParse({ id, day: values.day ?? today, hand, units, massG });
     if (!read.success) return faulty(faultsByField(read.error));
+    if (read.data.day > today) return faulty({ day: 'this day has not come yet' });
     const old = known.get(id);
     if (!old) {
       made.push({ ...read.data, foodId: food.id, unit: food.unit.name });

@@ -127,10 +127,15 @@ export const sampleRecipe = (foodId: string, over: object = {}) => ({
 });
 
 /** A household with one tank, one group, one food and one daily serving. */
-export async function smallHouse(server: TestServer, household: 'ours' | 'theirs' = 'ours') {
+/** @param came the day on which its group came */
+export async function smallHouse(
+  server: TestServer,
+  household: 'ours' | 'theirs' = 'ours',
+  came = '2026-03-01',
+) {
   const ask = server.as(household);
   const tank = sampleTank();
-  const group = sampleGroup(tank.id);
+  const group = sampleGroup(tank.id, { day: came });
   const food = sampleFood();
   const moment = sampleMoment();
   const serving = sampleServing(food.id, moment.id);

@@ -1,0 +1,66 @@
+import type { Unreadable } from '@open-larder/contract';
+import { useSyncExternalStore } from 'react';
+import { View } from 'react-native';
+import { api, useAppSelector } from '../store';
+import { clockOffMs, onClockChange } from '../store/clock';
+import { SIZES, themed } from '../theme';
+import { Text } from '../ui';
+
+/** How often the server is asked whether it has room. */
+const ASK_MS = 300_000;
+const MINUTE_MS = 60_000;
+
+/** What is the matter with the device, the server or the records, as long as it is. */
+export function Notices() {
+  const styles = useStyles();
+  const off = useSyncExternalStore(onClockChange, clockOffMs, clockOffMs);
+  const { data: health } = api.useHealthQuery(undefined, { pollingInterval: ASK_MS });
+  const unreadable = useAppSelector((state) => state.unreadable);
+  const notices = [
+    off === 0 ? null : sayOff(off),
+    health?.diskLow
+      ? `The disk of the server is nearly full: ${health.diskFreeMb} MB are left. Free some room, or nothing more can be saved.`
+      : null,
+    sayUnreadable(Object.values(unreadable).flat()),
+  ].filter((notice) => notice !== null);
+  if (notices.length === 0) return null;
+  return (
+    <View style={styles.bar} role="status">
+      {notices.map((notice) => (
+        <Text key={notice} look="small">
+          {notice}
+        </Text>
+      ))}
+    </View>
+  );
+}
+
+/** «This device’s clock is 12 minutes slow: the server’s time is used.» */
+export function sayOff(offMs: number): string {
+  const minutes = Math.round(Math.abs(offMs) / MINUTE_MS);
+  const [amount, unit] =
+    minutes < 120
+      ? [minutes, 'minutes']
+      : minutes < 2880
+        ? [Math.round(minutes / 60), 'hours']
+        : [Math.round(minutes / 1440), 'days'];
+  return `This device’s clock is ${amount} ${unit} ${offMs > 0 ? 'slow' : 'fast'}: the server’s time is used. Set the clock right.`;
+}
+
+function sayUnreadable(rows: readonly Unreadable[]): string | null {
+  if (rows.length === 0) return null;
+  return rows.length === 1
+    ? 'One entry cannot be shown: it was stored in a form that cannot be read. It is kept, and the rest is here.'
+    : `${rows.length} entries cannot be shown: they were stored in a form that cannot be read. They are kept, and the rest is here.`;
+}
+
+const useStyles = themed((c) => ({
+  bar: {
+    paddingHorizontal: SIZES.gutter,
+    paddingVertical: 8,
+    gap: 4,
+    backgroundColor: c.paper,
+    borderBottomWidth: 2,
+    borderColor: c.roe,
+  },
+}));
