@@ -1,4 +1,5 @@
 import { act, fireEvent, screen, waitFor } from '@testing-library/react-native';
+import { addDays } from '@open-larder/core/round';
 import { assumed } from '@open-larder/core/why';
 import { answers, food, round, supplyOf } from '../testing/house';
 import { sent, standIn } from '../testing/server';
@@ -270,5 +271,28 @@ describe('a meal that is being watched', () => {
     await serve();
     fireEvent.press(screen.getByLabelText('Undo: Fine flake for Zebrafish'));
     expect(store.getState().watched).toEqual({});
+  });
+});
+
+describe('a day that has not come', () => {
+  it('is asked about before anything is logged of it', async () => {
+    const tomorrow = addDays(TODAY, 1);
+    const asked = standIn({
+      ...answers(),
+      [`GET /api/round/${tomorrow}`]: round(tomorrow),
+      'POST /api/feedings': ({ body }: { body: unknown }) => ({
+        status: 201,
+        body: { feeding: { ...(body as object), massG: 0 }, shortG: 0 },
+      }),
+    });
+    show(<RoundScreen day={tomorrow} />);
+    const serve = await screen.findByLabelText(/^Served: 3 pinches/);
+    fireEvent.press(serve);
+    expect(await screen.findByText(/has not come yet/)).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('Leave it'));
+    expect(sent(asked, 'POST')).toEqual([]);
+    fireEvent.press(serve);
+    fireEvent.press(await screen.findByLabelText(/^Log it for/));
+    await waitFor(() => expect(sent(asked, 'POST')[0]).toMatchObject({ day: tomorrow }));
   });
 });

@@ -35,6 +35,7 @@ import { usePrintRound } from './usePrintRound';
 
 /** Looked at now and then, or only when wide: they need not come with the first screen. */
 const RoundAside = later(async () => (await import('./RoundAside')).RoundAside);
+const AheadSheet = later(async () => (await import('./AheadSheet')).AheadSheet);
 const LookSheet = later(async () => (await import('./LookSheet')).LookSheet);
 const WaterWork = later(async () => (await import('../water')).WaterWork, true);
 const BroodsWork = later(async () => (await import('./live')).BroodsWork, true);
@@ -65,11 +66,14 @@ export function RoundScreen({ day: asked }: { day?: string }) {
   const [look, setLook] = useState<Tank | null>(null);
   const [again, setAgain] = useState<{ serving: RoundServingView; fed: Feeding } | null>(null);
   const feed = useFeed(day, ready, (serving, fed) => setAgain({ serving, fed }));
+  const [ahead, setAhead] = useState<(() => void) | null>(null);
+  /** What is said to have been served on a day to come is asked about first. */
+  const whenCome = (act: () => void) => (day > now.day ? setAhead(() => act) : act());
   const [other, setOther] = useState<RoundServingView | null>(null);
   const acts = useActs({
-    serve: (serving) => void feed.feed(serving),
-    deal: (serving, deal) => void feed.feed(serving, deal),
-    serveAll: (servings, what) => void feed.feedAll(servings, what),
+    serve: (serving) => whenCome(() => void feed.feed(serving)),
+    deal: (serving, deal) => whenCome(() => void feed.feed(serving, deal)),
+    serveAll: (servings, what) => whenCome(() => void feed.feedAll(servings, what)),
     other: (serving) => (serving.fed ? setAgain({ serving, fed: serving.fed }) : setOther(serving)),
     undo: (fed) => void feed.takeBack(fed),
     look: setLook,
@@ -84,7 +88,7 @@ export function RoundScreen({ day: asked }: { day?: string }) {
         <View style={{ marginTop: 16, alignItems: 'flex-start' }}>
           <Button
             label={`All the rest as planned (${rest.length})`}
-            onPress={() => feed.feedAll(rest, current.name)}
+            onPress={() => whenCome(() => void feed.feedAll(rest, current.name))}
           />
         </View>
       ) : null}
@@ -157,7 +161,17 @@ export function RoundScreen({ day: asked }: { day?: string }) {
           onClose={() => setOther(null)}
           onLog={(deal) => {
             setOther(null);
-            void feed.feed(other, deal);
+            whenCome(() => void feed.feed(other, deal));
+          }}
+        />
+      ) : null}
+      {ahead ? (
+        <AheadSheet
+          day={day}
+          onClose={() => setAhead(null)}
+          onLog={() => {
+            setAhead(null);
+            ahead();
           }}
         />
       ) : null}

@@ -1,11 +1,22 @@
 import { useFonts } from 'expo-font';
-import { Slot } from 'expo-router';
+import { Navigator, Slot, usePathname } from 'expo-router';
 import Head from 'expo-router/head';
 import { useState } from 'react';
 import { Provider } from 'react-redux';
 import { Shell } from '../shell';
 import { makeStore } from '../store';
 import { FONT_FILES, ThemeProvider } from '../theme';
+import { Boundary } from '../ui';
+
+/** What is open. Where it fails, the navigator around it keeps its place, and the rest goes on. */
+function Place() {
+  const path = usePathname();
+  return (
+    <Boundary about={path}>
+      <Slot />
+    </Boundary>
+  );
+}
 
 export default function Layout() {
   const [store] = useState(makeStore);
@@ -18,7 +29,9 @@ export default function Layout() {
           <title>Open Larder</title>
         </Head>
         <Shell>
-          <Slot />
+          <Navigator>
+            <Place />
+          </Navigator>
         </Shell>
       </ThemeProvider>
     </Provider>

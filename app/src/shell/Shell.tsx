@@ -6,7 +6,7 @@ import type { ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
 import { api, themeChosen, useAppDispatch } from '../store';
 import { SIZES, themed, useColours, useThemeName, useWide } from '../theme';
-import { Boundary, later, Text, Toast } from '../ui';
+import { later, Text, Toast } from '../ui';
 import { PLACES, type Place } from './places';
 import { useLampByLights } from './useLampByLights';
 
@@ -16,7 +16,6 @@ const Notices = later(async () => (await import('./Notices')).Notices, true);
 export function Shell({ children }: { children: ReactNode }) {
   const styles = useStyles();
   const wide = useWide();
-  const path = usePathname();
   useLampByLights();
   // Kept read for all that show a time or a number, which ask for it without a query of their own.
   api.useHouseholdQuery();
@@ -25,7 +24,7 @@ export function Shell({ children }: { children: ReactNode }) {
       {wide ? <Places wide /> : null}
       <View style={styles.open}>
         <Notices />
-        <Boundary about={path}>{children}</Boundary>
+        {children}
         <Toast />
       </View>
       {wide ? null : <Places wide={false} />}

@@ -6,6 +6,7 @@ import {
   TouchSensor,
   useSensor,
   useSensors,
+  type Announcements,
   type DragEndEvent,
 } from '@dnd-kit/core';
 import {
@@ -60,12 +61,27 @@ export function WalkSheet({ tanks, onClose }: Props) {
     });
   };
   const byId = new Map(tanks.map((tank) => [tank.id, tank]));
+  const nameOf = ({ id }: { id: string | number }) => byId.get(String(id))?.name ?? 'The tank';
+  // Names, as they stand in the list.
+  const announcements: Announcements = {
+    onDragStart: ({ active }) => `${nameOf(active)} is taken up.`,
+    onDragOver: ({ active, over }) =>
+      over && over.id !== active.id ? `${nameOf(active)}: at the place of ${nameOf(over)}.` : '',
+    onDragEnd: ({ active, over }) =>
+      over ? `${nameOf(active)} is set down.` : `${nameOf(active)} is back where it was.`,
+    onDragCancel: ({ active }) => `${nameOf(active)} is back where it was.`,
+  };
   return (
     <Sheet title="Walking order" open onClose={onClose}>
       <Text tone="quiet">
         As you go from tank to tank. Drag a tank by its handle, or move it step by step.
       </Text>
-      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
+      <DndContext
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        onDragEnd={drop}
+        accessibility={{ announcements }}
+      >
         <SortableContext items={ids} strategy={verticalListSortingStrategy}>
           {ids.map((id, at) => (
             <WalkRow

@@ -1,4 +1,5 @@
 import { Component, type ReactNode } from 'react';
+import { isNotLoaded, reloadIfNew, reloadIfThere } from './newBuild';
 import { Fault } from './states';
 
 interface Props {
@@ -14,20 +15,39 @@ const BROKEN = {
   detail: 'Something went wrong while it was drawn. What you entered is kept; the rest works.',
 };
 
-/** Where a part of the screen fails, that part says so, and everything around it goes on. */
-export class Boundary extends Component<Props, { failed: boolean }> {
-  override state = { failed: false };
+export const NOT_LOADED = {
+  type: 'urn:open-larder:not-loaded',
+  status: 0,
+  title: 'This part has not loaded',
+  detail: 'The connection was lost on the way. What you entered is kept.',
+};
 
-  static getDerivedStateFromError() {
-    return { failed: true };
+/** Where a part of the screen fails, that part says so, and everything around it goes on. */
+export class Boundary extends Component<Props, { error: unknown }> {
+  override state: { error: unknown } = { error: null };
+
+  static getDerivedStateFromError(error: unknown) {
+    return { error };
+  }
+
+  override componentDidCatch(error: unknown) {
+    if (isNotLoaded(error)) void reloadIfNew();
   }
 
   override componentDidUpdate(before: Props) {
-    if (this.state.failed && before.about !== this.props.about) this.setState({ failed: false });
+    if (this.state.error !== null && before.about !== this.props.about) this.again();
   }
 
+  again = () => this.setState({ error: null });
+
   override render() {
-    if (!this.state.failed) return this.props.children;
-    return <Fault problem={BROKEN} onRetry={() => this.setState({ failed: false })} />;
+    const { error } = this.state;
+    if (error === null) return this.props.children;
+    // A page that did not load once is not asked for again by itself: the whole of it is.
+    return isNotLoaded(error) ? (
+      <Fault problem={NOT_LOADED} onRetry={() => reloadIfThere()} />
+    ) : (
+      <Fault problem={BROKEN} onRetry={this.again} />
+    );
   }
 }

@@ -1,13 +1,7 @@
 import { lazy, Suspense, useReducer, type ComponentType } from 'react';
+import { NOT_LOADED } from './Boundary';
 import { reloadIfNew } from './newBuild';
 import { Fault, Skeleton } from './states';
-
-const NOT_LOADED = {
-  type: 'urn:open-larder:not-loaded',
-  status: 0,
-  title: 'This part has not loaded',
-  detail: 'The connection was lost on the way. What you entered is kept.',
-};
 
 /**
  * A component that is loaded when it is first shown, and not with the first screen. Where it does not

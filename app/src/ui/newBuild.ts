@@ -25,3 +25,18 @@ export async function reloadIfNew(): Promise<void> {
     // Without a connection there is no newer build to be had: the part says that it has not loaded.
   }
 }
+
+/** Whether what went wrong is that a script of ours did not come. */
+export const isNotLoaded = (error: unknown): boolean =>
+  error instanceof Error &&
+  (error.name === 'AsyncRequireError' || /^Loading module .* failed/.test(error.message));
+
+/** Load the page anew where the server can be reached: without it, what is open is better than nothing. */
+export async function reloadIfThere(): Promise<void> {
+  try {
+    const answer = await fetch('/api/health', { cache: 'no-store' });
+    if (answer.ok) globalThis.location?.reload();
+  } catch {
+    // What is open stays open.
+  }
+}

@@ -11,9 +11,12 @@ import {
   useDroppable,
   useSensor,
   useSensors,
+  type Active,
+  type Announcements,
   type CollisionDetection,
   type DragEndEvent,
   type KeyboardCoordinateGetter,
+  type Over,
 } from '@dnd-kit/core';
 import { sayUnits } from '@open-larder/core/food';
 import type { RoundServing } from '@open-larder/core/round';
@@ -88,6 +91,14 @@ export function WeekBoard({
     onMove(taken.groupId, taken.servingId, taken, to);
   };
   const food = data.foods.find((one) => one.id === dragged);
+  const announcements = announcing({
+    moved: (taken) =>
+      'newFoodId' in taken
+        ? (data.foods.find(({ id }) => id === taken.newFoodId)?.name ?? 'A food')
+        : servingName(rows, taken),
+    place: ({ day, momentId }) =>
+      `${rows.find((row) => row.momentId === momentId)?.name ?? 'a moment'}, ${words.day(columns.find((one) => one.day === day)?.date ?? today)}`,
+  });
   const fits = wide && columns.length <= 7;
   const column = fits ? styles.columnWide : styles.column;
   const several = groups.length > 1;
@@ -157,7 +168,7 @@ export function WeekBoard({
       }}
       onDragEnd={drop}
       onDragCancel={() => setDragged(null)}
-      accessibility={{ screenReaderInstructions: HOW }}
+      accessibility={{ screenReaderInstructions: HOW, announcements }}
     >
       {tray}
       <Card>
@@ -180,6 +191,33 @@ export function WeekBoard({
   );
 }
 
+const servingName = (rows: readonly BoardRow[], { servingId }: Taken): string => {
+  const one = rows
+    .flatMap(({ cells }) => cells.flat())
+    .find(({ serving }) => serving.id === servingId);
+  return one ? `${one.food.name} for ${one.group.name}` : 'A serving';
+};
+
+/** What is said while something is moved: names, as they stand on the board. */
+export function announcing(named: {
+  moved: (taken: Taken | FromTray) => string;
+  place: (place: Place) => string;
+}): Announcements {
+  const moved = ({ active }: { active: Active }) =>
+    named.moved(active.data.current as Taken | FromTray);
+  const over = (cell: Over | null) => (cell ? named.place(cell.data.current as Place) : null);
+  return {
+    onDragStart: (drag) => `${moved(drag)} is taken up.`,
+    onDragOver: (drag) =>
+      over(drag.over) ? `${moved(drag)}: ${over(drag.over)}.` : `${moved(drag)} is off the board.`,
+    onDragEnd: (drag) =>
+      over(drag.over)
+        ? `${moved(drag)} is set down: ${over(drag.over)}.`
+        : `${moved(drag)} is back where it was.`,
+    onDragCancel: (drag) => `${moved(drag)} is back where it was.`,
+  };
+}
+
 /** Out of all that scrolls, which would cut off and shift what is dragged. */
 const overAll = (node: ReactNode) =>
   typeof document === 'undefined' ? node : createPortal(node, document.body);
@@ -194,7 +232,7 @@ const HOW = {
 };
 
 /** What is being dragged. */
-interface Taken extends Place {
+export interface Taken extends Place {
   groupId: string;
   servingId: string;
 }

@@ -1,5 +1,5 @@
 import { addDays } from '@open-larder/core/round';
-import { changeOn } from '@open-larder/core/week';
+import { moveOn } from '@open-larder/core/week';
 import { useRouter } from 'expo-router';
 import Redo from 'lucide-react-native/icons/redo-2';
 import Undo from 'lucide-react-native/icons/undo-2';
@@ -7,11 +7,14 @@ import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
 import { useHouse, useNow, useWords, type HouseData } from '../store';
+import { sayUnits } from '@open-larder/core/food';
 import { useColours, useWide } from '../theme';
 import { ScreenTools } from '../shell';
 import {
   Button,
   Choice,
+  lowerFirst,
+  useSay,
   Empty,
   Fault,
   IconButton,
@@ -108,6 +111,7 @@ function TankWeek({
   const now = useNow();
   const wide = useWide();
   const print = usePrintWeek();
+  const say = useSay();
   const board = useBoard(data, tankId, now.day);
   const names = useNames(data, board);
   const outcome = useOutcome(board.task);
@@ -122,16 +126,27 @@ function TankWeek({
   const { columns, rows } = boardOf(task, words.weekdays[0]?.value ?? 1);
   const { tank } = board.rows;
   const close = () => setOpen(null);
-  const move = (groupId: string, servingId: string, from: Place, to: Place) =>
-    board.edit((draft) =>
-      withServings(draft, groupId, (servings) => {
-        const moved = changeOn(servings, servingId, from.day, { ...to }, uuidv7);
-        if (!copies) return moved;
-        // A copy leaves what it was taken from: put it back where it stood.
-        const line = servings.find((one) => one.id === servingId);
-        return line ? keepAlso(moved, line, from.day) : moved;
-      }),
+  const unitsOn = (servingId: string, day: number) =>
+    rows
+      .flatMap(({ cells }) => cells[columns.findIndex((one) => one.day === day)] ?? [])
+      .find(({ serving }) => serving.id === servingId)?.portion.units ?? 0;
+  const move = (groupId: string, servingId: string, from: Place, to: Place) => {
+    const servings = board.draft.diets.find((one) => one.groupId === groupId)?.servings ?? [];
+    const line = servings.find((one) => one.id === servingId);
+    if (!line) return;
+    const moved = moveOn(servings, servingId, from.day, to, unitsOn, uuidv7);
+    // A copy leaves what it was taken from: put it back where it stood.
+    const after = copies ? keepAlso(moved.servings, line, from.day) : moved.servings;
+    board.edit((draft) => withServings(draft, groupId, () => after));
+    const food = data.foods.find(({ id }) => id === line.foodId);
+    if (moved.joinedUnits === null || !food) return;
+    const dayName = (day: number) =>
+      words.day(columns.find((one) => one.day === day)?.date ?? now.day);
+    say(
+      `${sayUnits(moved.joinedUnits, food.unit)} of ${lowerFirst(food.name)} on ${dayName(to.day)} now: both together.${copies ? '' : ` ${dayName(from.day)} has none.`}`,
+      { undo: board.undoLast },
     );
+  };
   const forGroup = task.groups.find((one) => one.id === forId) ?? task.groups[0];
   const add = (foodId: string, { day, momentId }: Place) => {
     if (!forGroup) return;

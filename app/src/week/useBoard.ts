@@ -17,6 +17,8 @@ export interface Board {
   task: WeekTask;
   dirty: boolean;
   undo: (() => void) | null;
+  /** Take back the edit before, for a line that offers it just after. */
+  undoLast: () => void;
   redo: (() => void) | null;
   edit: (change: (draft: PlanEdit) => PlanEdit) => void;
   discard: () => void;
@@ -96,6 +98,7 @@ export function useBoard(data: HouseData, tankId: string, day: string): Board {
     task,
     dirty,
     undo: written && written.past.length > 0 ? () => void dispatch(planUndone(tankId)) : null,
+    undoLast: () => void dispatch(planUndone(tankId)),
     redo: written && written.future.length > 0 ? () => void dispatch(planRedone(tankId)) : null,
     edit: (change) => void dispatch(planEdited({ tankId, from: draft, to: change(draft) })),
     discard: () => {

@@ -4,6 +4,7 @@ import {
   accepted,
   cellsOf,
   changeOn,
+  moveOn,
   changesBetween,
   copyDay,
   put,
@@ -76,6 +77,39 @@ describe('cells of a board', () => {
     expect(own.find(({ foodId }) => foodId === 'flake')).toMatchObject({ ownUnits: 4, days: [2] });
     const part = changeOn(two, 'part', 1, { day: 2 }, ids());
     expect(part.find(({ foodId }) => foodId === 'wafer')).toMatchObject({ weight: 2, days: [2] });
+  });
+
+  it('taken onto the same food add up what was dealt on both days', () => {
+    const plan = [testServing('s', 'flake', 'morning')];
+    const units = (_: string, day: number) => (day === 1 ? 3 : 2.5);
+    const { servings, joinedUnits } = moveOn(
+      plan,
+      's',
+      1,
+      { day: 2, momentId: 'morning' },
+      units,
+      ids(),
+    );
+    expect(joinedUnits).toBe(5.5);
+    expect(given(servings).filter((cell) => /^[12] /.test(cell))).toEqual(['2 morning flake 5.5']);
+    expect(servings.flatMap(({ days }) => days).sort()).toEqual([2, 3, 4, 5, 6, 7]);
+  });
+
+  it('taken onto another food stand beside it', () => {
+    const plan = [
+      testServing('s', 'flake', 'morning', { days: [1] }),
+      testServing('t', 'wafer', 'morning', { days: [2] }),
+    ];
+    const { servings, joinedUnits } = moveOn(
+      plan,
+      's',
+      1,
+      { day: 2, momentId: 'morning' },
+      () => 1,
+      ids(),
+    );
+    expect(joinedUnits).toBeNull();
+    expect(given(servings)).toEqual(['2 morning flake null', '2 morning wafer null']);
   });
 
   it('put in join a line that is alike, and are a line of their own else', () => {

@@ -108,6 +108,42 @@ export function changeOn(
   );
 }
 
+/** Two servings that are one line but for how much of it is given. */
+const sameButAmount = (one: Line, other: Line): boolean =>
+  lineKey({ ...one, weight: 1, ownUnits: null }) ===
+  lineKey({ ...other, weight: 1, ownUnits: null });
+
+/**
+ * Take a serving from one day to another place of the board. Onto the same food it is added up there:
+ * both amounts together, as they were dealt.
+ * @param unitsOn what is dealt of a serving on a day, in its unit
+ * @returns the servings, and the units that now stand there where two were added up
+ */
+export function moveOn(
+  servings: readonly DietServing[],
+  servingId: string,
+  from: number,
+  to: { day: number; momentId: string },
+  unitsOn: (servingId: string, day: number) => number,
+  newId: () => string,
+): { servings: DietServing[]; joinedUnits: number | null } {
+  const moving = servings.find(({ id }) => id === servingId);
+  const there =
+    moving &&
+    servings.find(
+      (one) =>
+        one.days.includes(to.day) &&
+        !(one.id === servingId && to.day === from) &&
+        sameButAmount(one, { ...moving, momentId: to.momentId }),
+    );
+  if (!moving || !there) {
+    return { servings: changeOn(servings, servingId, from, to, newId), joinedUnits: null };
+  }
+  const joinedUnits = unitsOn(servingId, from) + unitsOn(there.id, to.day);
+  const added = changeOn(servings, there.id, to.day, { ownUnits: joinedUnits }, newId);
+  return { servings: takeOut(added, servingId, from), joinedUnits };
+}
+
 /** Give a serving on further days too, or on these alone. */
 export const repeatOn = (
   servings: readonly DietServing[],

@@ -8,6 +8,7 @@ export {
   accepted,
   cellsOf,
   changeOn,
+  moveOn,
   changesBetween,
   copyDay,
   put,

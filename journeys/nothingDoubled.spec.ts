@@ -1,0 +1,126 @@
+import { execFileSync } from 'node:child_process';
+import { join } from 'node:path';
+import { atRest } from './atRest';
+import { expect, test } from './product';
+
+const DAY = '2026-03-10';
+/** Everything that can be opened without an id. */
+const PLACES = [
+  '/round',
+  '/tanks',
+  '/fish',
+  '/week',
+  '/week/house',
+  '/larder',
+  '/larder/live',
+  '/larder/recipes',
+  '/larder/compare',
+  '/broods',
+  '/records',
+  '/records/compare',
+  '/species',
+  '/tables',
+  '/settings',
+];
+
+test('what every form accepts at its limits can be opened everywhere', async ({ page, empty }) => {
+  test.setTimeout(600_000);
+  const stored = execFileSync(
+    process.execPath,
+    [
+      '--import',
+      'tsx',
+      join(__dirname, '..', 'server', 'src', 'testing', 'fillExtremes.ts'),
+      empty.url,
+      DAY,
+    ],
+    { cwd: join(__dirname, '..') },
+  );
+  expect(Number(stored)).toBeGreaterThan(400);
+  const broken: string[] = [];
+  page.on('pageerror', (error) => broken.push(`${page.url()}: ${error.message}`));
+  const ids = async (list: string): Promise<string[]> => {
+    const { items } = await (await page.request.get(`${empty.url}/api/${list}?limit=1000`)).json();
+    return items.map(({ id }: { id: string }) => id);
+  };
+  const [tanks, groups, foods] = [await ids('tanks'), await ids('groups'), await ids('foods')];
+  const one = [
+    ...tanks.slice(-2).flatMap((id) => [`/tanks/${id}`, `/tanks/${id}/water`]),
+    ...groups.slice(-2).flatMap((id) => [`/groups/${id}`, `/groups/${id}/diet`]),
+    ...foods.slice(-2).map((id) => `/larder/${id}`),
+  ];
+  for (const place of [...PLACES, ...one]) {
+    await page.goto(empty.url + place);
+    await expect(page.getByRole('heading').first()).toBeVisible();
+    await expect(page.getByText('This part cannot be shown')).toHaveCount(0);
+    await expect(page.getByRole('alert')).toHaveCount(0);
+  }
+  expect(broken).toEqual([]);
+});
+
+test('a tap that is made twice, or whose answer is lost, is one act', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/larder/live`);
+  const fed = page.getByRole('button', { name: /^Fed: / }).first();
+  await expect(fed).toBeVisible();
+  await atRest(page);
+  const { items } = await (await page.request.get(`${demo.url}/api/vessels`)).json();
+  const count = async () => {
+    let sum = 0;
+    for (const { id } of items as { id: string }[]) {
+      const events = await page.request.get(`${demo.url}/api/vessels/${id}/events?limit=1000`);
+      sum += (await events.json()).items.length;
+    }
+    return sum;
+  };
+  const before = await count();
+  await fed.dblclick();
+  await expect(page.getByText(/is fed\.$/)).toBeVisible();
+  expect(await count()).toBe(before + 1);
+
+  // The answer to a new tank is lost on its way; what was typed is still there, and goes out again.
+  await page.goto(`${demo.url}/tanks/new`);
+  await page.getByLabel('Name').fill('Mill race');
+  await page.getByLabel('Inside length, cm').fill('60');
+  await page.getByLabel('Inside width, cm').fill('30');
+  await page.getByLabel('Inside height, cm').fill('36');
+  let lost = 0;
+  await page.route('**/api/tanks', async (route) => {
+    if (route.request().method() !== 'POST' || lost > 0) return route.continue();
+    lost += 1;
+    await route.fetch();
+    return route.abort();
+  });
+  await page.getByRole('button', { name: 'Make this tank' }).click();
+  await expect(page.getByText(/cannot be reached/)).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel('Name')).toHaveValue('Mill race');
+  await page.getByRole('button', { name: 'Make this tank' }).click();
+  await expect(page.getByRole('heading', { name: 'Mill race' }).first()).toBeVisible();
+  const made = await (await page.request.get(`${demo.url}/api/tanks?limit=1000`)).json();
+  expect(made.items.filter(({ name }: { name: string }) => name === 'Mill race')).toHaveLength(1);
+});
+
+test('a part that does not load says so, and is tried again', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/round`);
+  await expect(page.getByRole('heading').first()).toBeVisible();
+  await atRest(page);
+  await page.route('**/_expo/**/*.js', (route) => route.abort());
+  await page
+    .getByRole('navigation', { name: 'Places' })
+    .getByRole('link', { name: 'Week' })
+    .click();
+  await expect(page.getByText('This part has not loaded')).toBeVisible();
+  // The rest goes on.
+  await page
+    .getByRole('navigation', { name: 'Places' })
+    .getByRole('link', { name: 'Round' })
+    .click();
+  await expect(page.getByRole('heading').first()).toBeVisible();
+  await page
+    .getByRole('navigation', { name: 'Places' })
+    .getByRole('link', { name: 'Week' })
+    .click();
+  await page.unroute('**/_expo/**/*.js');
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(page.getByText('What reaches each group')).toBeVisible();
+});
