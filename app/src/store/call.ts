@@ -1,15 +1,13 @@
 import type {
   BodyOf,
-  Line,
   ParamsOf,
   Problem,
   QueryInputOf,
   ResponseOf,
   RouteName,
-  ToldOf,
   Unreadable,
 } from '@open-larder/contract';
-import { LINES, paths, TIME_HEADER } from '@open-larder/contract/paths';
+import { paths, TIME_HEADER } from '@open-larder/contract/paths';
 import { compareWithServer, deviceNowMs } from './clock';
 import { forgetIntents, intentAnswered, intentSent } from './intent';
 
@@ -22,7 +20,7 @@ export interface CallParts<N extends RouteName> {
 /** What came back: the answer, or a problem in words. */
 export type Answer<T> = { data: T } | { error: Problem };
 
-const unreachable: Problem = {
+export const unreachable: Problem = {
   type: 'urn:open-larder:unreachable',
   title: 'No connection',
   status: 0,
@@ -42,7 +40,7 @@ const PATIENCE_MS = 15_000;
 const LONG_PATIENCE_MS = 120_000;
 const LONG = new Set<RouteName>(['importTable', 'exportTable', 'keepPhoto', 'printRound']);
 
-function ask<N extends RouteName>(
+export function ask<N extends RouteName>(
   name: N,
   { params, query, body }: CallParts<N>,
   signal?: AbortSignal,
@@ -63,7 +61,9 @@ function ask<N extends RouteName>(
   });
 }
 
-async function answerOf<N extends RouteName>(response: Response): Promise<Answer<ResponseOf<N>>> {
+export async function answerOf<N extends RouteName>(
+  response: Response,
+): Promise<Answer<ResponseOf<N>>> {
   const answer: unknown = await response.json();
   return response.ok ? { data: answer as ResponseOf<N> } : { error: answer as Problem };
 }
@@ -129,41 +129,6 @@ export function call<N extends RouteName>(
   });
   acts.set(key, act);
   return act;
-}
-
-/**
- * Call a route that tells how far it is. Never throws, as `call`.
- * @param signal ends the work in the server too
- */
-export async function follow<N extends RouteName>(
-  name: N,
-  parts: CallParts<N>,
-  onTold: (news: ToldOf<N>) => void,
-  signal: AbortSignal,
-): Promise<Answer<ResponseOf<N>>> {
-  try {
-    const response = await ask(name, parts, signal);
-    const isTold = response.headers.get('Content-Type')?.startsWith(LINES);
-    if (!isTold || !response.body) return await answerOf<N>(response);
-    const reader = response.body.getReader();
-    const decoder = new TextDecoder();
-    let unread = '';
-    for (;;) {
-      const { done, value } = await reader.read();
-      unread += decoder.decode(value, { stream: !done });
-      const whole = unread.split('\n');
-      unread = whole.pop()!;
-      for (const text of whole) {
-        const line = JSON.parse(text) as Line<N>;
-        if ('answer' in line) return { data: line.answer };
-        if ('problem' in line) return { error: line.problem };
-        onTold(line.told);
-      }
-      if (done) return { error: unreachable };
-    }
-  } catch {
-    return { error: unreachable };
-  }
 }
 
 type ListName = {

@@ -1,5 +1,4 @@
 export { api } from './api';
-export { follow } from './call';
 export { displayChosen, themeChosen, themeFollowed } from './display';
 export { useAppDispatch, useAppSelector } from './hooks';
 export { forget, recall, remember } from './memory';

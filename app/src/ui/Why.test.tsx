@@ -11,7 +11,7 @@ const why = computed(1.25, {
 });
 
 describe('why?', () => {
-  it('opens the derivation: formula, inputs, source, and what is assumed', () => {
+  it('opens the derivation: formula, inputs, source, and what is assumed', async () => {
     show(<WhyLink about="1¼ pinches" why={why} />);
     expect(screen.queryByText('Portion')).toBeNull();
     fireEvent.press(screen.getByLabelText('Why 1¼ pinches?'));
@@ -23,7 +23,7 @@ describe('why?', () => {
       '~ Mass of one pinch',
       'weigh twenty',
     ]) {
-      expect(screen.getByText(text)).toBeTruthy();
+      expect(await screen.findByText(text)).toBeTruthy();
     }
     expect(screen.getByText(/1 of 2 inputs are assumed/)).toBeTruthy();
     fireEvent.press(screen.getAllByLabelText('Close').at(-1)!);

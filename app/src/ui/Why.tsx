@@ -1,12 +1,13 @@
-import { sayNumber, saySignificant, type Measure } from '@open-larder/core/units';
-import { useWords, type Words } from '../store';
-import { leaves, type Why } from '@open-larder/core/why';
+import type { Why } from '@open-larder/core/why';
 import { useState } from 'react';
-import { Pressable, View } from 'react-native';
+import { Pressable } from 'react-native';
 import { FONTS, SIZES, themed } from '../theme';
+import { later } from './later';
 import { Sheet } from './Sheet';
 import { Text } from './Text';
 import { Text as NativeText } from 'react-native';
+
+const Derivation = later(async () => (await import('./Derivation')).Derivation);
 
 interface LinkProps {
   /** What is explained, for those who listen: «3 pinches of fine flake». */
@@ -40,67 +41,6 @@ export function WhyLink({ about, why, onOpen }: LinkProps) {
   );
 }
 
-function Derivation({ why }: { why: Why }) {
-  const styles = useStyles();
-  const assumed = leaves(why).filter((leaf) => leaf.basis === 'assumed').length;
-  return (
-    <View style={styles.tree}>
-      <Text look="small" tone="quiet">
-        {assumed === 0
-          ? 'Every input was measured or entered by you.'
-          : `${assumed} of ${leaves(why).length} inputs are assumed, marked ~. Measure them and the number follows.`}
-      </Text>
-      <Step why={why} depth={0} />
-    </View>
-  );
-}
-
-function Step({ why, depth }: { why: Why; depth: number }) {
-  const styles = useStyles();
-  const words = useWords();
-  return (
-    <View style={[styles.step, depth > 0 && styles.nested]}>
-      <View style={styles.line}>
-        <View style={styles.words}>
-          <Text look={depth === 0 ? 'strong' : 'body'}>
-            {why.basis === 'assumed' ? '~ ' : ''}
-            {why.label}
-          </Text>
-        </View>
-        <Text look="strong" align="right">
-          {sayValue(why, words)}
-        </Text>
-      </View>
-      {why.how ? <Text look="small">= {why.how}</Text> : null}
-      {why.source ? (
-        <Text look="small" tone="quiet">
-          {why.source}
-        </Text>
-      ) : null}
-      {why.from.map((input, index) => (
-        <Step key={`${input.label}-${index}`} why={input} depth={depth + 1} />
-      ))}
-    </View>
-  );
-}
-
-/** Base units of the core that a keeper may read in others. */
-const MEASURES: Record<string, Measure> = {
-  cm: 'length',
-  L: 'volume',
-  '°C': 'temperature',
-  dGH: 'hardness',
-};
-
-function sayValue({ value, unit }: Why, words: Words): string {
-  if (typeof value === 'string') return value;
-  const measure = MEASURES[unit];
-  const scale = measure === undefined ? null : words.scale(measure);
-  const shown = scale ? scale.fromBase(value) : value;
-  const number = Number.isInteger(shown) ? sayNumber(shown, 0) : saySignificant(shown);
-  return unit ? `${number} ${scale?.unit ?? unit}` : number;
-}
-
 const useStyles = themed((c) => ({
   link: {
     minHeight: SIZES.touch,
@@ -114,14 +54,4 @@ const useStyles = themed((c) => ({
     color: c.ink2,
     textDecorationLine: 'underline',
   },
-  tree: { gap: 12 },
-  step: { gap: 2, paddingVertical: 6 },
-  nested: { marginLeft: 4, paddingLeft: 12, borderLeftWidth: 1, borderColor: c.rule },
-  line: {
-    flexDirection: 'row',
-    gap: 12,
-    alignItems: 'flex-start',
-    justifyContent: 'space-between',
-  },
-  words: { flex: 1, minWidth: 0 },
 }));

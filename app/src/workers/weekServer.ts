@@ -1,6 +1,6 @@
 import type { PlanEdit } from '@open-larder/contract';
 import { withServings, type Judged } from '@open-larder/core/week';
-import { follow } from '../store';
+import { follow } from '../store/follow';
 import { startWeek, type WeekWorker } from './week';
 
 type Rows = readonly { groupId: string; servings: readonly unknown[] }[];
