@@ -151,19 +151,22 @@ export function* extremesOf(
   }
 }
 
+/** A body of a kind; `alike` where another with the same fields came before it. */
+export interface Kind {
+  body: Record<string, unknown>;
+  alike: boolean;
+}
+
 /** One body of each kind that a schema tells apart, from what is said of all of them. */
-export function kindsOf(
-  schema: z.ZodType,
-  given: Record<string, unknown>,
-): Record<string, unknown>[] {
+export function kindsOf(schema: z.ZodType, given: Record<string, unknown>): Kind[] {
   const { options, discriminator } = defOf(schema);
   return options!.flatMap((option) =>
-    limitsOf(defOf(option).shape![discriminator!]!).map((kind) => {
+    limitsOf(defOf(option).shape![discriminator!]!).map((kind, at) => {
       const body: Record<string, unknown> = { [discriminator!]: kind };
       for (const [key, of] of Object.entries(defOf(option).shape!)) {
         if (key !== discriminator) body[key] = key in given ? given[key] : modest(of);
       }
-      return body;
+      return { body, alike: at > 0 };
     }),
   );
 }

@@ -42,6 +42,12 @@ export interface Stored {
   broke: string[];
 }
 
+interface Storing {
+  after?: () => Promise<void>;
+  /** Its fields were tried with another kind: as usual is enough. */
+  alike?: boolean;
+}
+
 /** What is already there, for bodies to refer to. */
 interface There {
   tank: { id: string };
@@ -107,7 +113,7 @@ export async function storeExtremes(send: Send, there: There, day: string): Prom
     name: RouteName,
     path: () => Promise<string> | string,
     base: () => Body,
-    after: () => Promise<void> = async () => undefined,
+    { after = async () => undefined, alike = false }: Storing = {},
   ) => {
     const result = resultOf(name);
     for (const { what, body } of extremesOf(routes[name].body, base)) {
@@ -116,6 +122,7 @@ export async function storeExtremes(send: Send, there: There, day: string): Prom
       else if (answer.status < 500) result.refused += 1;
       else result.broke.push(`${what}: ${answer.status}`);
       await after();
+      if (alike) break;
     }
   };
   /** Something of its own to write to, for each body: one that ended takes nothing more. */
@@ -135,8 +142,11 @@ export async function storeExtremes(send: Send, there: There, day: string): Prom
     () => sampleGroup(tank.id),
   );
   const newGroup = fresh('/api/groups', () => sampleGroup(tank.id, { day }), 'events');
-  for (const kind of kindsOf(routes.addGroupEvent.body, { ...said, tankId: tank.id })) {
-    await store('addGroupEvent', newGroup, () => ({ ...kind, id: uuidv7() }));
+  for (const { body: kind, alike } of kindsOf(routes.addGroupEvent.body, {
+    ...said,
+    tankId: tank.id,
+  })) {
+    await store('addGroupEvent', newGroup, () => ({ ...kind, id: uuidv7() }), { alike });
   }
   await store(
     'splitGroup',
@@ -228,27 +238,48 @@ export async function storeExtremes(send: Send, there: There, day: string): Prom
     () => sampleRating({ group, food }, { day, at }),
   );
   await store('createVessel', () => '/api/vessels', sampleVessel);
-  for (const kind of kindsOf(routes.addVesselEvent.body, said)) {
-    await store('addVesselEvent', fresh('/api/vessels', sampleVessel, 'events'), () => ({
-      ...kind,
-      id: uuidv7(),
-    }));
+  for (const { body: kind, alike } of kindsOf(routes.addVesselEvent.body, said)) {
+    await store(
+      'addVesselEvent',
+      fresh('/api/vessels', sampleVessel, 'events'),
+      () => ({
+        ...kind,
+        id: uuidv7(),
+      }),
+      { alike },
+    );
   }
   await store('createBrood', () => '/api/broods', sampleBrood);
   const brood = sampleBrood();
   await send('post', '/api/broods', brood);
   await store('addBroodTub', fresh('/api/broods', sampleBrood, 'tubs'), sampleBroodTub);
-  for (const kind of kindsOf(routes.addBroodEvent.body, { ...said, foodKey: 'infusoria' })) {
-    await store('addBroodEvent', fresh('/api/broods', sampleBrood, 'events'), () => ({
-      ...kind,
-      id: uuidv7(),
-    }));
+  for (const { body: kind, alike } of kindsOf(routes.addBroodEvent.body, {
+    ...said,
+    foodKey: 'infusoria',
+  })) {
+    await store(
+      'addBroodEvent',
+      fresh('/api/broods', sampleBrood, 'events'),
+      () => ({
+        ...kind,
+        id: uuidv7(),
+      }),
+      { alike },
+    );
   }
-  for (const kind of kindsOf(routes.addWaterEvent.body, { ...said, nitrate: 18 })) {
-    await store('addWaterEvent', fresh('/api/tanks', sampleTank, 'water'), () => ({
-      ...kind,
-      id: uuidv7(),
-    }));
+  for (const { body: kind, alike } of kindsOf(routes.addWaterEvent.body, {
+    ...said,
+    nitrate: 18,
+  })) {
+    await store(
+      'addWaterEvent',
+      fresh('/api/tanks', sampleTank, 'water'),
+      () => ({
+        ...kind,
+        id: uuidv7(),
+      }),
+      { alike },
+    );
   }
   const sibling = sampleGroup(tank.id);
   await send('post', '/api/groups', sibling);
@@ -276,8 +307,10 @@ export async function storeExtremes(send: Send, there: There, day: string): Prom
     'editHousehold',
     () => '/api/household',
     () => ({ ...household, phrases: ['Ate well'] }),
-    async () => {
-      household = await settings();
+    {
+      after: async () => {
+        household = await settings();
+      },
     },
   );
   return [...stored.values()];
