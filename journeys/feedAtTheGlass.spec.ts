@@ -6,7 +6,7 @@ test('a round at the glass: prepare, serve, watch, look, and read it in the reco
   demo,
 }) => {
   // After work: its servings are due.
-  await page.context().clock.setFixedTime('2026-03-11T18:20:00Z');
+  await demo.letItBe(page, '2026-03-11T18:20:00Z');
   await page.goto(`${demo.url}/round`);
   // What to thaw stands before what to serve, and is ticked off.
   const prepare = page.getByLabel('To prepare');

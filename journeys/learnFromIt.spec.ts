@@ -28,7 +28,7 @@ test('a food that is refused is trained: mixed in, logged, and in the end in the
   page,
   demo,
 }) => {
-  await page.context().clock.setFixedTime('2026-03-11T18:20:00Z');
+  await demo.letItBe(page, '2026-03-11T18:20:00Z');
   await page.goto(`${demo.url}/round`);
   await atRest(page);
   await page

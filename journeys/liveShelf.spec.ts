@@ -60,7 +60,7 @@ test('a meal of live food is taken from its vessel, and the cultures are fed on 
   page,
   demo,
 }) => {
-  await page.context().clock.setFixedTime('2026-03-11T18:20:00Z');
+  await demo.letItBe(page, '2026-03-11T18:20:00Z');
   await page.goto(`${demo.url}/round`);
   await expect(page.getByText(/^Harvest .* live grindal worms$/)).toBeVisible();
   await page

@@ -9,6 +9,8 @@ export interface Product {
   url: string;
   /** kill -9, then start again over the same data. */
   crashAndRestart: () => Promise<void>;
+  /** Let it be another time, for the product and for whoever looks at it. */
+  letItBe: (page: Page, now: string) => Promise<void>;
 }
 
 const root = join(__dirname, '..');
@@ -61,6 +63,7 @@ async function startProduct(household: 'demo' | 'empty', name: string) {
   });
   const port = await freePort();
   const url = `http://localhost:${port}`;
+  let now = NOW;
   const start = async () => {
     const server = spawn(process.execPath, ['--import', 'tsx', join('server', 'src', 'main.ts')], {
       cwd: root,
@@ -70,7 +73,7 @@ async function startProduct(household: 'demo' | 'empty', name: string) {
         OPEN_LARDER_DB_URL: admin.replace(/\/[^/]*$/, `/${name}`),
         OPEN_LARDER_HOUSEHOLD: household,
         OPEN_LARDER_TIME_ZONE: 'UTC',
-        OPEN_LARDER_CLOCK: NOW,
+        OPEN_LARDER_CLOCK: now,
         OPEN_LARDER_LOG: 'warn',
       },
       stdio: ['ignore', 'ignore', 'inherit'],
@@ -90,6 +93,12 @@ async function startProduct(household: 'demo' | 'empty', name: string) {
       async crashAndRestart() {
         await end('SIGKILL');
         server = await start();
+      },
+      async letItBe(page, later) {
+        now = later;
+        await end('SIGTERM');
+        server = await start();
+        await page.context().clock.setFixedTime(later);
       },
     } satisfies Product,
     async stop() {

@@ -51,7 +51,7 @@ const report = (type: string, values: readonly number[]) =>
   });
 
 test('a tap is answered at once on a slow phone', async ({ page, demo }) => {
-  await page.context().clock.setFixedTime('2026-03-11T18:20:00Z');
+  await demo.letItBe(page, '2026-03-11T18:20:00Z');
   await page.goto(`${demo.url}/round`);
   const serve = page.getByRole('button', { name: /^Served: / });
   await expect(serve.first()).toBeVisible();
@@ -158,6 +158,7 @@ test('six weeks of live supply are worked out while the page stays quick', async
 
 test('a swipe to the right serves, to the left asks what else', async ({ page, demo }) => {
   // A finger's way is told by its times: here the clock runs.
+  await demo.letItBe(page, '2026-03-11T18:20:00Z');
   await page.context().clock.setSystemTime('2026-03-11T18:20:00Z');
   await page.goto(`${demo.url}/round`);
   const serve = page.getByRole('button', { name: /^Served: / }).first();
@@ -192,7 +193,7 @@ test('with the keys alone: the tab key reaches what is next, and enter serves it
   page,
   demo,
 }) => {
-  await page.context().clock.setFixedTime('2026-03-11T18:20:00Z');
+  await demo.letItBe(page, '2026-03-11T18:20:00Z');
   await page.goto(`${demo.url}/round`);
   const serve = page.getByRole('button', { name: /^Served: / });
   await expect(serve.first()).toBeVisible();

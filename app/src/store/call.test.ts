@@ -136,3 +136,20 @@ describe('waiting', () => {
     jest.useRealTimers();
   });
 });
+
+describe('a server that is busy', () => {
+  it('is asked again for what is read, and for nothing that changes', async () => {
+    let times = 0;
+    const busy = { status: 503, body: { status: 503, detail: 'later' } };
+    const asked = standIn({
+      'GET /api/tanks': () => {
+        times += 1;
+        return times < 2 ? busy : { status: 200, body: { items: [], next: null } };
+      },
+      [PATH]: () => busy,
+    });
+    expect(await call('listTanks')).toEqual({ data: { items: [], next: null } });
+    expect(await change(0.25)).toMatchObject({ error: { status: 503 } });
+    expect(asked).toHaveLength(3);
+  });
+});

@@ -90,6 +90,21 @@ async function send<N extends RouteName>(
   }
 }
 
+/** A server that is busy for a moment is asked again before anybody is told. */
+const AGAIN_MS = [500, 1500];
+
+async function read<N extends RouteName>(
+  name: N,
+  parts: CallParts<N>,
+): Promise<Answer<ResponseOf<N>>> {
+  for (const pause of AGAIN_MS) {
+    const answer = await send(name, parts);
+    if (!('error' in answer) || answer.error.status !== 503) return answer;
+    await new Promise((resolve) => setTimeout(resolve, pause));
+  }
+  return send(name, parts);
+}
+
 /** Changes that are under way or were just answered, by their id: a double tap is one act. */
 const acts = new Map<string, Promise<Answer<unknown>>>();
 const JUST_ANSWERED_MS = 1500;
@@ -109,6 +124,7 @@ export function call<N extends RouteName>(
   parts: CallParts<N> = {},
 ): Promise<Answer<ResponseOf<N>>> {
   const { id } = (parts.body ?? {}) as { id?: unknown };
+  if (paths[name][0] === 'get') return read(name, parts);
   if (paths[name][0] !== 'post' || typeof id !== 'string') return send(name, parts);
   // What is taken back may be done anew at once.
   const undone = (parts.params as { id?: unknown } | undefined)?.id;

@@ -13,6 +13,7 @@ function readNumbersAsNumbers(): void {
 /** Waited for a connection, and for one statement: who asks is told rather than left waiting. */
 const CONNECTION_MS = 3000;
 const STATEMENT_MS = 10_000;
+const PATIENT_MS = 120_000;
 /** PostgreSQL ends a statement itself; where it hangs, the program gives up a little later. */
 const HANGS_MS = STATEMENT_MS + 1000;
 
@@ -26,7 +27,7 @@ export function connect(url: string, { patient = false } = {}): Sequelize {
     dialect: 'postgres',
     dialectModule: pg,
     logging: false,
-    pool: { max: 10, idle: 10_000, acquire: CONNECTION_MS },
+    pool: { max: 10, idle: 10_000, acquire: patient ? PATIENT_MS : CONNECTION_MS },
     dialectOptions: patient
       ? {}
       : {
