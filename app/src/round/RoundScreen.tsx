@@ -68,12 +68,16 @@ export function RoundScreen({ day: asked }: { day?: string }) {
   const feed = useFeed(day, ready, (serving, fed) => setAgain({ serving, fed }));
   const [ahead, setAhead] = useState<(() => void) | null>(null);
   /** What is said to have been served on a day to come is asked about first. */
-  const whenCome = (act: () => void) => (day > now.day ? setAhead(() => act) : act());
+  const whenCome = (act: () => void): boolean => {
+    if (day <= now.day) act();
+    else setAhead(() => act);
+    return day <= now.day;
+  };
   const [other, setOther] = useState<RoundServingView | null>(null);
   const acts = useActs({
     serve: (serving) => whenCome(() => void feed.feed(serving)),
-    deal: (serving, deal) => whenCome(() => void feed.feed(serving, deal)),
-    serveAll: (servings, what) => whenCome(() => void feed.feedAll(servings, what)),
+    deal: (serving, deal) => void whenCome(() => void feed.feed(serving, deal)),
+    serveAll: (servings, what) => void whenCome(() => void feed.feedAll(servings, what)),
     other: (serving) => (serving.fed ? setAgain({ serving, fed: serving.fed }) : setOther(serving)),
     undo: (fed) => void feed.takeBack(fed),
     look: setLook,

@@ -19,7 +19,8 @@ interface Props {
   day: string;
   /** The one serving that is next: its button alone is filled. */
   next: boolean;
-  onServe: () => void;
+  /** Answers false where it is asked about first. */
+  onServe: () => boolean;
   /** What to do about it where it is late. */
   late: { says: string; label: string | null; onLog: () => void } | null;
   onOther: () => void;
@@ -41,7 +42,9 @@ export function ServingRow({ serving, day, next, late, onServe, onOther, onUndo 
   const serve = () => {
     if (tapped) return;
     setTapped(true);
-    afterPaint(onServe);
+    afterPaint(() => {
+      if (!onServe()) setTapped(false);
+    });
   };
   if (serving.fed) {
     return <Fed serving={serving} fed={serving.fed} onUndo={onUndo} onAgain={onOther} />;

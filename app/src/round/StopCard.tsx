@@ -18,7 +18,7 @@ import { mealKey } from './watched';
 
 /** What is done at a tank. Always the same functions, whatever the round is. */
 export interface Acts {
-  serve: (serving: RoundServingView) => void;
+  serve: (serving: RoundServingView) => boolean;
   deal: (serving: RoundServingView, deal: Deal) => void;
   serveAll: (servings: RoundServingView[], what: string) => void;
   other: (serving: RoundServingView) => void;

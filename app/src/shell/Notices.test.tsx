@@ -24,7 +24,7 @@ describe('what is the matter', () => {
     show(<Notices />);
     expect(await screen.findByText(/nearly full: 300 MB are left/)).toBeTruthy();
     act(() => compareWithServer(new Date(testNowMs() + HOUR).toISOString(), testNowMs()));
-    expect(screen.getByText(/clock is 60 minutes slow: the server’s time is used/)).toBeTruthy();
+    expect(screen.getByText(/is 60 minutes slow. Until you set it/)).toBeTruthy();
   });
 
   it('is a row that cannot be read, while the rest of its list is there', async () => {

@@ -35,7 +35,7 @@ export function Notices() {
   );
 }
 
-/** «This device’s clock is 12 minutes slow: the server’s time is used.» */
+/** «The clock of this device is 12 minutes slow. Until you set it, the server’s time is used.» */
 export function sayOff(offMs: number): string {
   const minutes = Math.round(Math.abs(offMs) / MINUTE_MS);
   const [amount, unit] =
@@ -44,7 +44,7 @@ export function sayOff(offMs: number): string {
       : minutes < 2880
         ? [Math.round(minutes / 60), 'hours']
         : [Math.round(minutes / 1440), 'days'];
-  return `This device’s clock is ${amount} ${unit} ${offMs > 0 ? 'slow' : 'fast'}: the server’s time is used. Set the clock right.`;
+  return `The clock of this device is ${amount} ${unit} ${offMs > 0 ? 'slow' : 'fast'}. Until you set it, the server’s time is used.`;
 }
 
 function sayUnreadable(rows: readonly Unreadable[]): string | null {

@@ -137,10 +137,10 @@ function Doubts({
     <>
       {doubts.includes('numbers') || writing.numbers !== null ? (
         <Choice
-          label="How numbers are written in it"
+          label="How numbers are written"
           value={writing.numbers ?? ''}
           options={[
-            { value: '', label: 'not said' },
+            { value: '', label: 'not sure' },
             { value: 'point', label: '1,000 is a thousand' },
             { value: 'comma', label: '1,000 is one' },
           ]}
@@ -149,10 +149,10 @@ function Doubts({
       ) : null}
       {doubts.includes('days') || writing.days !== null ? (
         <Choice
-          label="How days are written in it"
+          label="How days are written"
           value={writing.days ?? ''}
           options={[
-            { value: '', label: 'not said' },
+            { value: '', label: 'not sure' },
             { value: 'dmy', label: '3/4 is 3 April' },
             { value: 'mdy', label: '3/4 is March 4' },
           ]}
@@ -161,11 +161,11 @@ function Doubts({
       ) : null}
       {doubts.includes('twice') || writing.twice ? (
         <Choice
-          label="Lines that stand twice"
+          label="Identical lines"
           value={writing.twice ? 'both' : ''}
           options={[
-            { value: '', label: 'one is too many' },
-            { value: 'both', label: 'both are meant' },
+            { value: '', label: 'one is a mistake' },
+            { value: 'both', label: 'both are right' },
           ]}
           onChange={(value) => onSay({ ...writing, twice: value === 'both' })}
         />

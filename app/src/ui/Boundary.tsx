@@ -1,4 +1,6 @@
-import { Component, type ReactNode } from 'react';
+import { Component, type ComponentProps, type ReactNode } from 'react';
+import { View } from 'react-native';
+import { SIZES } from '../theme';
 import { isNotLoaded, reloadIfNew, reloadIfThere } from './newBuild';
 import { Fault } from './states';
 
@@ -15,12 +17,25 @@ const BROKEN = {
   detail: 'Something went wrong while it was drawn. What you entered is kept; the rest works.',
 };
 
-export const NOT_LOADED = {
+const NOT_LOADED = {
   type: 'urn:open-larder:not-loaded',
   status: 0,
   title: 'This part has not loaded',
   detail: 'The connection was lost on the way. What you entered is kept.',
 };
+
+/** What stands in the place of a part, apart from the edges of the screen. */
+function Failed(props: ComponentProps<typeof Fault>) {
+  return (
+    <View style={{ padding: SIZES.gutter }}>
+      <Fault {...props} />
+    </View>
+  );
+}
+
+export const NotLoaded = ({ onRetry }: { onRetry: () => void }) => (
+  <Failed problem={NOT_LOADED} onRetry={onRetry} />
+);
 
 /** Where a part of the screen fails, that part says so, and everything around it goes on. */
 export class Boundary extends Component<Props, { error: unknown }> {
@@ -45,9 +60,9 @@ export class Boundary extends Component<Props, { error: unknown }> {
     if (error === null) return this.props.children;
     // A page that did not load once is not asked for again by itself: the whole of it is.
     return isNotLoaded(error) ? (
-      <Fault problem={NOT_LOADED} onRetry={() => reloadIfThere()} />
+      <Failed problem={NOT_LOADED} onRetry={() => void reloadIfThere()} />
     ) : (
-      <Fault problem={BROKEN} onRetry={this.again} />
+      <Failed problem={BROKEN} onRetry={this.again} />
     );
   }
 }

@@ -1,7 +1,7 @@
 import { lazy, Suspense, useReducer, type ComponentType } from 'react';
-import { NOT_LOADED } from './Boundary';
+import { NotLoaded } from './Boundary';
 import { reloadIfNew } from './newBuild';
-import { Fault, Skeleton } from './states';
+import { Skeleton } from './states';
 
 /**
  * A component that is loaded when it is first shown, and not with the first screen. Where it does not
@@ -11,7 +11,7 @@ import { Fault, Skeleton } from './states';
  */
 export function later<P extends object>(load: () => Promise<ComponentType<P>>, quiet = false) {
   let again: () => void = () => undefined;
-  const Failed: ComponentType<P> = () => <Fault problem={NOT_LOADED} onRetry={() => again()} />;
+  const Failed: ComponentType<P> = () => <NotLoaded onRetry={() => again()} />;
   const start = () =>
     lazy(async () => {
       try {

@@ -57,7 +57,7 @@ export const tableRoutes: Handlers = {
   },
 };
 
-const TWICE = 'stands twice: leave one out, or say below that both are meant';
+const TWICE = 'is there twice: remove one, or say above that both are right';
 
 /** Lines that are the same to the letter are asked about: one may have been pasted twice. */
 function askedTwice(sheet: Sheet, verdicts: readonly Verdict[]): Verdict[] {
@@ -72,7 +72,9 @@ function askedTwice(sheet: Sheet, verdicts: readonly Verdict[]): Verdict[] {
     }
     // Where one of a name is all that there can be, the second would be left out without a word.
     const ask =
-      verdict.state === 'new' ? TWICE : 'stands twice: leave one out, or give one another name';
+      verdict.state === 'new'
+        ? TWICE
+        : 'is there twice: remove one, or give one of them another name';
     return { ...verdict, state: 'fault', says: `the same as line ${before}: it ${ask}` };
   });
 }

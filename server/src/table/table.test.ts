@@ -295,7 +295,7 @@ describe('a table that is odd', () => {
     const text = 'Tank,Species,Number\nRace,zebrafish,6\nRace,zebrafish,6';
     const { body } = await take('house', text);
     expect(body).toMatchObject({ written: false, doubts: [], counts: { fault: 1 } });
-    expect(body.lines[1].says).toMatch(/give one another name/);
+    expect(body.lines[1].says).toMatch(/give one of them another name/);
   });
 
   it('asks how numbers are written, and takes them as it is said', async () => {
