@@ -200,6 +200,13 @@ describe('a batch', () => {
     expect((await foodOf(flake.id)).remainingG).toBeCloseTo(5, 6);
   });
 
+  it('of a day to come is refused, and takes nothing', async () => {
+    const { flake, foodOf, make } = await kitchen();
+    const { body } = await make(batchOf({ day: '2026-03-12' })).expect(422);
+    expect(body.errors[0]).toMatchObject({ path: 'day' });
+    expect((await foodOf(flake.id)).remainingG).toBe(10);
+  });
+
   it('says what the shelf did not have, and takes what was there', async () => {
     const { flake, foodOf, make } = await kitchen();
     const { body } = await make(batchOf({ massG: 30 })).expect(201);
