@@ -80,7 +80,7 @@ describe('what happens to a group', () => {
     [groupMerge, { ...base, intoGroupId: '' }, { intoGroupId: 'say which group' }],
     [
       groupMoves,
-      { tankId: OTHER, day: base.day, moves: [] },
+      { id: base.id, tankId: OTHER, day: base.day, moves: [] },
       { moves: 'choose at least one group' },
     ],
     [

@@ -154,6 +154,11 @@ describe('a proposal for the water', () => {
     expect(waterProposal(water(200), RHYTHM)).toBeNull();
   });
 
+  it('is none where what is changed already leads to the cap and not past it', () => {
+    const rhythm = { share: 0.1, everyDays: 30, sourceMgL: 5 };
+    expect(waterProposal(water(0.05000000000000002, { rhythm }), rhythm)).toBeNull();
+  });
+
   it('always stays under the cap, and never asks for less', () => {
     const any = fc.record({
       adds: fc.double({ min: 0.05, max: 6, noNaN: true }),

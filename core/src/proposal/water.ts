@@ -51,7 +51,8 @@ export function waterProposal(
       : often !== null && often < everyDays
         ? { share, everyDays: often }
         : both(everyDays, under);
-  if (to === null) return null;
+  // At the cap to the last digit, what is changed already is enough: that is no proposal.
+  if (to === null || to.share / to.everyDays <= share / everyDays) return null;
   const toPeakMgL = peakOf(adds, { ...to, sourceMgL });
   const addsOf = computed(adds, {
     label: 'Nitrate that a day adds',
