@@ -42,7 +42,7 @@ test('a serving is dragged to another moment, and moved with the keys alone', as
   await chip.focus();
   await page.keyboard.press('m');
   // Where it is, as it is read aloud: a hand waits for that too.
-  const told = page.getByText(/was moved over droppable area/);
+  const told = page.getByText(/^Frozen cyclops for Glass catfish: /);
   await expect(told).toBeAttached();
   const at = (await told.textContent())!;
   await page.keyboard.press('ArrowUp');
