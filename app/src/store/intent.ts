@@ -16,7 +16,7 @@ interface Kept extends Stamp {
 }
 
 const PLACE = 'intents';
-/** More than this nobody has sent without an answer; the oldest are let go. */
+/** Unanswered acts that are kept at most; the oldest are let go. */
 const MOST_KEPT = 200;
 /** A second tap within this time after an answer is the same tap: what was tapped is still drawn. */
 const SAME_TAP_MS = 1500;

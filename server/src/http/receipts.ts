@@ -62,7 +62,7 @@ function keyOf(route: Pick<Route, 'method' | 'path'>, sent: Sent): string | null
   return typeof version === 'number' ? digestOf(route, sent) : null;
 }
 
-/** Of all but when it was sent and by whom, which say nothing of what is meant. */
+/** Of the content alone: time and sender say nothing about what is meant. */
 function digestOf(
   { method, path }: Pick<Route, 'method' | 'path'>,
   { params, body }: Sent,
@@ -73,7 +73,7 @@ function digestOf(
     .digest('base64url');
 }
 
-/** Forget answers that nobody will ask for again. */
+/** Delete receipts that are too old to be asked for again. */
 export const dropOldReceipts = (scope: Scope): Promise<object[]> =>
   scope.rows(
     `DELETE FROM receipts WHERE household_id = :household
