@@ -1,13 +1,20 @@
-import type { Shape } from '@open-larder/catalogue';
+import { entryOf, ownPair, resolveSpecies, type Shape, type Species } from '@open-larder/catalogue';
+import { loadCatalogue } from '@open-larder/catalogue/load';
 import fc from 'fast-check';
 import { measured } from '../why';
-import { assumedLengthCm, impossibleLength, massFromLength } from '.';
+import { assumedLengthCm, hasOwnPair, impossibleLength, lengthFromMass, massFromLength } from '.';
+
+const { species } = loadCatalogue();
+const of = (key: string): Species => species.find((row) => row.key === key)!;
+const danio = of('danio-rerio');
 
 const shaped = (shape: Shape) => ({
-  shape,
-  lwA: null,
-  lwB: null,
-  sourceSize: 'test row',
+  lengthMass: resolveSpecies('test-row', {
+    ...entryOf(danio),
+    shape,
+    scientific: 'Nova nova',
+    family: 'Novidae',
+  }).lengthMass,
 });
 const cm = (value: number) => measured('Mean total length', value, 'cm');
 
@@ -23,9 +30,52 @@ describe('mass from length', () => {
   });
 
   it('takes the published pair before the prior, with a narrower spread', () => {
-    const own = massFromLength({ ...shaped('deep'), lwA: 0.01, lwB: 3 }, cm(10));
+    const own = massFromLength({ lengthMass: ownPair(0.01, 3) }, cm(10));
     expect(own.massG.value).toBeCloseTo(10, 9);
     expect(own.spreadFactor).toBeLessThan(massFromLength(shaped('deep'), cm(10)).spreadFactor);
+  });
+
+  // Masses that keepers weigh: practice, for adults in ordinary condition.
+  it.each([
+    ['danio-rerio', 3.5, 0.35, 0.45],
+    ['paracheirodon-innesi', 3, 0.2, 0.28],
+    ['trigonostigma-heteromorpha', 2.8, 0.23, 0.32],
+    ['poecilia-reticulata', 4, 0.8, 1.2],
+  ])('%s of %d cm weighs %d to %d g', (key, length, low, high) => {
+    const { value } = massFromLength(of(key), cm(length)).massG;
+    expect(value).toBeGreaterThanOrEqual(low);
+    expect(value).toBeLessThanOrEqual(high);
+  });
+
+  it('is taken from the species or its relatives in most of the catalogue', () => {
+    const at = (...levels: string[]) =>
+      species.filter(({ lengthMass }) => levels.includes(lengthMass.level)).length;
+    expect(at('own', 'genus', 'family')).toBeGreaterThanOrEqual(200);
+    expect(at('own', 'genus')).toBeGreaterThanOrEqual(80);
+  });
+
+  it('is surer the nearer the relatives are', () => {
+    const spread = (level: string) =>
+      species
+        .filter(({ lengthMass }) => lengthMass.level === level)
+        .map(({ lengthMass }) => lengthMass.spreadLog10);
+    const mean = (of: number[]) => of.reduce((sum, one) => sum + one, 0) / of.length;
+    expect(mean(spread('own'))).toBeLessThan(mean(spread('genus')));
+    expect(mean(spread('genus'))).toBeLessThan(mean(spread('family')));
+    expect(mean(spread('family'))).toBeLessThan(mean(spread('shape')));
+  });
+
+  it('takes standard length where the pair is of standard length, and is undone the same way', () => {
+    const pair = { ...ownPair(0.02, 3), length: 'standard' as const, standardShare: 0.8 };
+    const { massG } = massFromLength({ lengthMass: pair }, cm(5));
+    expect(massG.value).toBeCloseTo(0.02 * 4 ** 3, 9);
+    expect(massG.how).toMatch(/0.8 × total length/);
+    expect(lengthFromMass({ lengthMass: pair }, massG.value)).toBeCloseTo(5, 9);
+  });
+
+  it('tells thin from stout only by a pair of its own kind', () => {
+    expect(hasOwnPair(of('danio-rerio'))).toBe(true);
+    expect(hasOwnPair(of('paracheirodon-innesi'))).toBe(false);
   });
 
   it('always gives a longer fish more mass', () => {

@@ -1,61 +1,28 @@
-import type { Shape, Species } from '@open-larder/catalogue';
+import type { LengthMass, Species } from '@open-larder/catalogue';
 import { assertRange } from '../units';
-import { assumed, computed, worded, type Known } from '../why';
+import { assumed, computed, type Known } from '../why';
 
-interface LengthWeight {
-  a: number;
-  b: number;
-}
+type Sized = Pick<Species, 'lengthMass'>;
 
-interface Prior extends LengthWeight {
-  source: string;
-}
-
-const FROESE = 'Froese, Thorson & Reyes 2014, J. Appl. Ichthyol. 30:78, body-shape priors';
-const fish = (a: number, b: number): Prior => ({ a, b, source: FROESE });
-
-/** W = a·L^b, grams and cm total length, by body shape. */
-const SHAPE_PRIORS: Record<Shape, Prior> = {
-  'eel-like': fish(0.00102, 3.06),
-  elongated: fish(0.00389, 3.12),
-  fusiform: fish(0.01122, 3.04),
-  deep: fish(0.01995, 3.01),
-  flat: {
-    a: 0.009,
-    b: 3.02,
-    source: 'Assumption for flat-bodied fish: between the elongated and the fusiform prior',
-  },
-  shrimp: {
-    a: 0.009,
-    b: 3,
-    source: 'Assumption: a 2.5 cm shrimp weighs about 0.14 g',
-  },
-  snail: {
-    a: 0.06,
-    b: 3,
-    source: 'Assumption: soft body alone, about a third of the whole snail; height of the shell',
-  },
-};
-
-/**
- * Standard deviation of log10(a) within a body shape, about 0.17 for all four
- * (Froese, Thorson & Reyes 2014): one fish in three lies outside mass ÷ 1.5 … mass × 1.5.
- */
-const PRIOR_LOG10_SD = 0.17;
-
-type Sized = Pick<Species, 'shape' | 'lwA' | 'lwB' | 'sourceSize'>;
-
-function pairOf(species: Sized): Prior & { published: boolean } {
-  return species.lwA !== null && species.lwB !== null
-    ? { a: species.lwA, b: species.lwB, source: species.sourceSize, published: true }
-    : { ...SHAPE_PRIORS[species.shape], published: false };
-}
+/** Grams of a fish of that total length in cm, by a pair of standard or total length. */
+const massAt = ({ a, b, standardShare }: LengthMass, lengthCm: number) =>
+  a * (lengthCm * (standardShare ?? 1)) ** b;
 
 /** Total length in cm of a fish of that mass in grams: the other way round. */
-export function lengthFromMass(species: Sized, massG: number): number {
-  const { a, b } = pairOf(species);
-  return (massG / a) ** (1 / b);
+export function lengthFromMass({ lengthMass }: Sized, massG: number): number {
+  const { a, b, standardShare } = lengthMass;
+  return (massG / a) ** (1 / b) / (standardShare ?? 1);
 }
+
+/** Relatives of its own kind: only such a pair tells a thin fish from a stout one. */
+export const hasOwnPair = ({ lengthMass }: Sized): boolean => lengthMass.level === 'own';
+
+const RELATIVES: Record<LengthMass['level'], string> = {
+  own: 'its own kind',
+  genus: 'its genus',
+  family: 'its family',
+  shape: 'fish of its body shape',
+};
 
 export interface BodyMass {
   /** Mass of one fish in grams, with its derivation. */
@@ -68,22 +35,18 @@ export interface BodyMass {
  * Mass of one fish from its total length.
  * @param lengthCm total length with its derivation, 0.1 to 200 cm
  * @throws RangeError outside that range
- * Source: published pair of the species where there is one, else Froese et al. 2014.
+ * Source: published pair of the species or its relatives, else Froese, Thorson & Reyes 2014.
  */
-export function massFromLength(species: Sized, lengthCm: Known): BodyMass {
+export function massFromLength({ lengthMass }: Sized, lengthCm: Known): BodyMass {
   assertRange('total length in cm', lengthCm.value, 0.1, 200);
-  const { a, b, source, published } = pairOf(species);
-  const massG = computed(a * lengthCm.value ** b, {
+  const { a, b, source, length, standardShare, level } = lengthMass;
+  const taken = length === 'standard' ? `${standardShare} × total length` : 'total length';
+  const massG = computed(massAt(lengthMass, lengthCm.value), {
     label: 'Mass of one fish',
     unit: 'g',
-    how: 'a × length^b',
+    how: `a × (${taken})^b, from ${RELATIVES[level]}`,
     source,
-    from: [
-      lengthCm,
-      worded('Body shape', species.shape, 'assumed', species.sourceSize),
-      assumed('a', a, 'g/cm^b', source),
-      assumed('b', b, '', source),
-    ],
+    from: [lengthCm, assumed('a', a, 'g/cm^b', source), assumed('b', b, '', source)],
   });
-  return { massG, spreadFactor: published ? 1.15 : 10 ** PRIOR_LOG10_SD };
+  return { massG, spreadFactor: 10 ** lengthMass.spreadLog10 };
 }

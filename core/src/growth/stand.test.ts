@@ -1,3 +1,4 @@
+import { ownPair } from '@open-larder/catalogue';
 import fc from 'fast-check';
 import { chanceOf } from '../chance';
 import { addDays } from '../round';
@@ -5,10 +6,7 @@ import { standOfGrowth, usualLength, type GrowthTask, type Weighed } from '.';
 
 const TODAY = '2026-03-11';
 const species = {
-  shape: 'fusiform',
-  lwA: null,
-  lwB: null,
-  sourceSize: 'a test',
+  lengthMass: ownPair(0.0112, 3.04),
   adultLengthCm: 6,
   growthLinfCm: null,
   growthK: null,

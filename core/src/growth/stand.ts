@@ -1,6 +1,6 @@
 import type { Species } from '@open-larder/catalogue';
 import { daysToLength, youngLengthCm, type YoungTraits } from '../brood/length';
-import { massFromLength } from '../fish';
+import { hasOwnPair, massFromLength } from '../fish';
 import { addDays, daysBetween } from '../round';
 import { measured as known } from '../why';
 import { fitCurve, lengthOn, reaches, type Curve, type Point, type Refusal } from './curve';
@@ -10,7 +10,7 @@ import { sortingOf, type Sorting } from './sort';
 
 type Grown = Pick<
   Species,
-  'shape' | 'lwA' | 'lwB' | 'sourceSize' | 'adultLengthCm' | 'growthLinfCm' | 'growthK' | 'tempOptC'
+  'lengthMass' | 'adultLengthCm' | 'growthLinfCm' | 'growthK' | 'tempOptC'
 >;
 
 /** A measurement, with the mean mass of one where they were weighed. */
@@ -181,9 +181,17 @@ function reachedBy(
 }
 
 function conditionOf({ species, measured, today }: GrowthTask): GrowthStand['condition'] {
-  const last = measured.filter(({ massG, day }) => massG !== null && day <= today).at(-1);
+  const weighed = measured.filter(({ massG, day }) => massG !== null && day <= today);
+  const last = weighed.at(-1);
   if (!last) return null;
-  const value = relativeCondition(last.massG!, massOf(species, last.lengthCm));
+  const against = ({ massG, lengthCm }: Weighed) =>
+    relativeCondition(massG!, massOf(species, lengthCm));
+  const before = weighed.filter(({ day }) => day < last.day).map(against);
+  // Relatives differ by more than a thin fish from a stout one: without a pair of its own kind
+  // the group is compared with its own earlier weighings.
+  if (!hasOwnPair(species) && before.length === 0) return null;
+  const usual = hasOwnPair(species) ? 1 : before.reduce((sum, one) => sum + one, 0) / before.length;
+  const value = against(last) / usual;
   return { value, word: conditionWord(value), day: last.day };
 }
 

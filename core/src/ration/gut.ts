@@ -7,8 +7,11 @@ const EVACUATION_SOURCE =
 
 /** Gut evacuation rate at 25 °C per hour. Starting values after Elliott 1972. */
 const EVACUATION_PER_H = { stomach: 0.2, stomachless: 0.35, larva: 0.8 };
-/** Largest meal, dry matter as a share of body mass. Starting values, an assumption. */
-const LARGEST_MEAL = { stomach: 0.03, stomachless: 0.012, larva: 0.06 };
+/**
+ * Largest meal, dry matter as a share of body mass. Starting values: danios and other stomachless fish
+ * take about 2 % of dry food at a time (practice); an assumption.
+ */
+const LARGEST_MEAL = { stomach: 0.03, stomachless: 0.02, larva: 0.06 };
 /** Appetite returns when this share of a full gut is left. */
 const APPETITE_FILL = 0.25;
 /** Days that a 1 g fish at 25 °C stands without food; scaled with mass^0.2. An assumption. */

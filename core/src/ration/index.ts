@@ -8,8 +8,10 @@ export {
 } from './belly';
 export {
   dailyNeed,
+  feedingStopsC,
   lengthOf,
   maintenanceKj,
+  needSpread,
   stageFactor,
   warmthFactor,
   type GroupOnDay,
@@ -22,5 +24,6 @@ export {
   longestSafeGap,
   mealsPerDay,
 } from './gut';
+export { fastFactor } from './fasting';
 export { portion, type Food, type Portion } from './portion';
 export { QUIET_ROUNDING, sayRounding } from './rounding';

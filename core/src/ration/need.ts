@@ -6,12 +6,27 @@ import { assumed, computed, measured, worded, type Known } from '../why';
 
 const NEED_SOURCE =
   'NRC 2011, Nutrient Requirements of Fish and Shrimp; scaling with mass^0.8 after Lupatsch et al.';
-const Q10_SOURCE = 'Assumption: Q10 of 2.0 inside the range of the species, flat above its optimum';
+const Q10_SOURCE =
+  'Assumption: Q10 of 2.0 inside the range of the species, flat above its appetite peak';
 
 /** Maintenance at 25 °C, kJ digestible energy · kg^-0.8 · d^-1. Source: NRC 2011. */
 const MAINTENANCE_KJ = 50;
 /** Assumption: metabolism doubles per 10 °C inside the range of the species. */
 export const Q10 = 2;
+
+/**
+ * Adults that lay or carry all the time need more than to stay as they are: 1.5 to 2 times maintenance
+ * for live-bearers, danios and fish that spawn daily. Practice; pure maintenance is for resting fish.
+ */
+const LAYING: Partial<Record<Species['breeding'], number>> = {
+  'live-bearer': 1.6,
+  'plant spawner': 1.6,
+  'egg scatterer': 1.3,
+  annual: 1.8,
+};
+/** Scatterers of these families spawn about every week wherever they are well fed. Practice. */
+const SPAWNS_WEEKLY: ReadonlySet<string> = new Set(['Danionidae', 'Xenocyprididae', 'Cyprinidae']);
+const WEEKLY = 1.5;
 
 /** What the feeding is for, as a multiple of maintenance. Starting values, the keeper overrides. */
 const STAGE_FACTOR: Record<Stage, number> = {
@@ -33,15 +48,15 @@ export type SpeciesTraits = Pick<
   | 'guild'
   | 'stomach'
   | 'shape'
-  | 'lwA'
-  | 'lwB'
+  | 'lengthMass'
   | 'sourceSize'
   | 'sourceWater'
   | 'tempMinC'
-  | 'tempOptC'
   | 'tempMaxC'
+  | 'appetitePeakC'
   | 'adultLengthCm'
->;
+> &
+  Partial<Pick<Species, 'breeding' | 'family'>>;
 
 /** What is known of a group on one day. */
 export interface GroupOnDay {
@@ -56,6 +71,8 @@ export interface GroupOnDay {
   tempC: number;
   /** The keeper's own multiple of maintenance, in place of the stage's. */
   goalFactor?: number | null;
+  /** Raises a feeding day for the fasting days of its week; 1 without them. */
+  fastFactor?: number;
   /** How its bellies looked last; null where nobody looked lately. */
   belly?: Belly | null;
 }
@@ -69,7 +86,7 @@ export function lengthOf(group: GroupOnDay): Known {
 
 /**
  * How much faster life runs than at 25 °C.
- * Flat above the optimum of the species: heat stress does not raise appetite.
+ * Flat above the appetite peak of the species: heat stress does not raise appetite.
  * @throws RangeError outside 0 to 40 °C
  */
 export function warmthFactor(species: SpeciesTraits, tempC: number): Known {
@@ -77,11 +94,16 @@ export function warmthFactor(species: SpeciesTraits, tempC: number): Known {
   return computed(warmthOf(species, tempC), {
     label: 'Warmth factor',
     unit: '× at 25 °C',
-    how: '2 ^ ((temperature − 25) ÷ 10), temperature no higher than the optimum of the species',
+    how: '2 ^ ((temperature − 25) ÷ 10), temperature no higher than its appetite peak',
     source: Q10_SOURCE,
     from: [
       measured('Water temperature', tempC, '°C', 'the tank'),
-      assumed(`Optimum of ${species.common}`, species.tempOptC, '°C', species.sourceWater),
+      assumed(
+        `Appetite peak of ${species.common}`,
+        species.appetitePeakC,
+        '°C',
+        species.sourceWater,
+      ),
     ],
   });
 }
@@ -98,11 +120,13 @@ export function dailyNeed(group: GroupOnDay): Known {
   const warmth = warmthFactor(group.species, group.tempC);
   const goal = goalFactor(group);
   const belly = bellyFactor(group.belly);
-  const perFish = MAINTENANCE_KJ * (massG.value / 1000) ** 0.8 * warmth.value * goal.value * belly;
+  const fasts = group.fastFactor ?? 1;
+  const perFish =
+    MAINTENANCE_KJ * (massG.value / 1000) ** 0.8 * warmth.value * goal.value * belly * fasts;
   return computed(perFish * group.count, {
     label: 'Energy the group needs on a feeding day',
     unit: 'kJ/d',
-    how: `50 × (mass in kg)^0.8 × warmth factor × goal × ${belly === 1 ? '' : 'bellies × '}number of fish`,
+    how: `50 × (mass in kg)^0.8 × warmth factor × goal × ${belly === 1 ? '' : 'bellies × '}${fasts === 1 ? '' : 'fasting days × '}number of fish`,
     source: NEED_SOURCE,
     from: [
       massG,
@@ -110,24 +134,54 @@ export function dailyNeed(group: GroupOnDay): Known {
       warmth,
       goal,
       ...(belly === 1 ? [] : [bellyKnown(group.belly!, belly)]),
+      ...(fasts === 1 ? [] : [fastsKnown(fasts)]),
       measured('Number of fish', group.count, '', 'the events of the group'),
     ],
   });
 }
 
+/**
+ * How far a need may be off because the mass behind it is estimated: a factor either way that two of
+ * three stay within. A need grows with mass^0.8, and so does a portion.
+ */
+export const needSpread = ({ lengthMass }: Pick<SpeciesTraits, 'lengthMass'>): number =>
+  10 ** (0.8 * lengthMass.spreadLog10);
+
 /** Heat over the optimum does not raise what a body uses. */
-const warmthOf = ({ tempOptC }: SpeciesTraits, tempC: number) =>
-  Q10 ** ((Math.min(tempC, tempOptC) - 25) / 10);
+const warmthOf = ({ appetitePeakC }: SpeciesTraits, tempC: number) =>
+  Q10 ** ((Math.min(tempC, appetitePeakC) - 25) / 10);
 
 /** What one fish of a mass in grams needs to stay as it is, kJ digestible energy a day. Source: NRC 2011. */
 export function maintenanceKj(species: SpeciesTraits, massG: number, tempC: number): number {
   return MAINTENANCE_KJ * (massG / 1000) ** 0.8 * warmthOf(species, tempC);
 }
 
-/** The stage's starting multiple of maintenance. */
-export function stageFactor(stage: Stage): number {
-  return STAGE_FACTOR[stage];
+/** The starting multiple of maintenance for a stage, and for the way its adults breed. */
+export function stageFactor(
+  stage: Stage,
+  { breeding, family }: Partial<Pick<Species, 'breeding' | 'family'>> = {},
+): number {
+  if (stage !== 'adult' || breeding === undefined) return STAGE_FACTOR[stage];
+  if (breeding === 'egg scatterer' && SPAWNS_WEEKLY.has(family ?? '')) return WEEKLY;
+  return LAYING[breeding] ?? STAGE_FACTOR.adult;
 }
+
+/** Below this temperature cold-water fish hardly digest: they are not fed. Practice, from the peak. */
+const COLD_BELOW_PEAK_C = 17;
+export const feedingStopsC = ({
+  tempMinC,
+  appetitePeakC,
+}: Pick<Species, 'tempMinC' | 'appetitePeakC'>): number =>
+  Math.max(tempMinC, appetitePeakC - COLD_BELOW_PEAK_C);
+
+const fastsKnown = (factor: number): Known =>
+  computed(factor, {
+    label: 'Fasting days made up for',
+    unit: '×',
+    how: 'seven days ÷ the days of a week on which it is fed, no more than its gut holds',
+    source: 'Practice',
+    from: [],
+  });
 
 const bellyKnown = (belly: Belly, factor: number): Known =>
   computed(factor, {
@@ -149,10 +203,10 @@ function goalFactor(group: GroupOnDay): Known {
       from: [worded('Stage', group.stage, 'measured', 'entered by the keeper')],
     });
   }
-  return computed(STAGE_FACTOR[group.stage], {
+  return computed(stageFactor(group.stage, group.species), {
     label: 'Goal',
     unit: '× maintenance',
-    how: 'starting value of the stage',
+    how: 'starting value of the stage, for adults of the way they breed',
     source: 'NRC 2011 ranges for rest, maintenance and growth, rounded; an assumption',
     from: [worded('Stage', group.stage, 'measured', 'entered by the keeper')],
   });

@@ -1,5 +1,13 @@
 import type { Guild } from '@open-larder/catalogue';
-import { digestibleEnergy, toGrams, toHandUnits, type Composition, type HandUnit } from '../food';
+import {
+  digestibleEnergy,
+  stepAt,
+  toGrams,
+  toHandUnits,
+  type Composition,
+  type HandUnit,
+} from '../food';
+import { saySignificant } from '../units';
 import { assumed, computed, measured, type Known } from '../why';
 
 export interface Food {
@@ -65,7 +73,7 @@ export function portion(
       unit: units > 1 ? food.unit.plural : food.unit.name,
       how:
         ownUnits === null
-          ? `grams ÷ mass of one ${food.unit.name}, to the nearest ${food.unit.step}`
+          ? `grams ÷ mass of one ${food.unit.name}, to the nearest ${saySignificant(stepAt(units, food.unit))}`
           : 'set by the keeper in place of the computed portion',
       from: [
         wantedG,

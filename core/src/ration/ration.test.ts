@@ -1,7 +1,11 @@
+import { ownPair } from '@open-larder/catalogue';
 import fc from 'fast-check';
 import { leaves } from '../why';
 import {
   dailyNeed,
+  fastFactor,
+  feedingStopsC,
+  stageFactor,
   hoursUntilHungry,
   largestMeal,
   longestSafeGap,
@@ -15,12 +19,11 @@ const species: GroupOnDay['species'] = {
   guild: 'omnivore',
   stomach: true,
   shape: 'fusiform',
-  lwA: 0.01,
-  lwB: 3,
+  lengthMass: ownPair(0.01, 3),
   sourceSize: 'a published pair',
   sourceWater: 'a published range',
   tempMinC: 18,
-  tempOptC: 28,
+  appetitePeakC: 28,
   tempMaxC: 32,
   adultLengthCm: 10,
 };
@@ -52,6 +55,38 @@ describe('daily need', () => {
   it('is nothing for brooding fish and larvae on the yolk', () => {
     expect(dailyNeed(group({ stage: 'brooding' })).value).toBe(0);
     expect(dailyNeed(group({ stage: 'yolk-sac larva' })).value).toBe(0);
+  });
+
+  it('of fish that lay or carry all the time is half as much again, or more', () => {
+    expect(stageFactor('adult', { breeding: 'live-bearer', family: 'Poeciliidae' })).toBe(1.6);
+    expect(stageFactor('adult', { breeding: 'egg scatterer', family: 'Danionidae' })).toBe(1.5);
+    expect(stageFactor('adult', { breeding: 'cave spawner', family: 'Cichlidae' })).toBe(1);
+    expect(stageFactor('resting', { breeding: 'live-bearer' })).toBe(0.8);
+    const laying = { ...species, breeding: 'live-bearer' as const };
+    const need = dailyNeed(group({ species: laying }));
+    expect(need.value).toBeCloseTo(1.6 * dailyNeed(group()).value, 9);
+  });
+
+  it('rises no further above the appetite peak, and stops where it is too cold to digest', () => {
+    expect(dailyNeed(group({ tempC: 32 })).value).toBe(dailyNeed(group({ tempC: 28 })).value);
+    expect(feedingStopsC({ tempMinC: 8, appetitePeakC: 26 })).toBe(9);
+    expect(feedingStopsC({ tempMinC: 18, appetitePeakC: 28 })).toBe(18);
+  });
+
+  it('spreads the energy of fasting days over the days that are left, as far as guts hold', () => {
+    expect(fastFactor(group(), 0)).toBe(1);
+    expect(fastFactor(group(), 2)).toBeCloseTo(7 / 5, 9);
+    expect(fastFactor(group({ stage: 'fry' }), 2)).toBe(1);
+    const conditioned = group({
+      lengthCm: 2,
+      tempC: 18,
+      goalFactor: 6,
+      species: { ...species, stomach: false },
+    });
+    expect(fastFactor(conditioned, 5)).toBeLessThan(7 / 2);
+    const raised = dailyNeed(group({ fastFactor: 1.4 }));
+    expect(raised.value).toBeCloseTo(1.4 * dailyNeed(group()).value, 9);
+    expect(leaves(raised).map(({ label }) => label).length).toBeGreaterThan(0);
   });
 
   it('follows the keeper’s own goal before the stage’s', () => {

@@ -1,3 +1,4 @@
+import { ownPair } from '@open-larder/catalogue';
 import { chanceOf } from '../chance';
 import type { GrowthTask, Weighed } from '../growth/stand';
 import { usualLength } from '../growth/stand';
@@ -6,10 +7,7 @@ import { standOfTrial, type TrialSide, type TrialTask } from '.';
 
 const FROM = '2026-01-01';
 const species = {
-  shape: 'fusiform',
-  lwA: null,
-  lwB: null,
-  sourceSize: 'a test',
+  lengthMass: ownPair(0.0112, 3.04),
   adultLengthCm: 6,
   growthLinfCm: null,
   growthK: null,
