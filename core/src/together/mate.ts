@@ -9,6 +9,7 @@ export type CompanyTraits = SpeciesTraits &
   Pick<
     Species,
     | 'key'
+    | 'tempOptC'
     | 'phMin'
     | 'phMax'
     | 'ghMin'

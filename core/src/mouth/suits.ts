@@ -1,6 +1,7 @@
-import type { FoodFamily, FoodKind, Guild } from '@open-larder/catalogue';
+import type { FoodFamily, FoodKind, Guild, PieceForm, Shape } from '@open-larder/catalogue';
 import { assumed, computed, type Known } from '../why';
-import { ofDryMatter, type Composition } from './energy';
+import { ofDryMatter, type Composition } from '../food';
+import { formOf, widthAt, type Pieces } from './piece';
 
 /** Who might eat: what of a species and its size decides what fits and what it takes. */
 export interface Eater {
@@ -11,35 +12,33 @@ export interface Eater {
   plantShareMax: number;
   /** What it should have only little of, in words of the catalogue. */
   capped: readonly string[];
+  /** How readily it takes dry food, 0..1. */
+  takesDry: number;
+  shape?: Shape;
+  family?: string;
 }
 
 /** What of a food decides the same, after its preparation. */
-export interface Offer {
+export interface Offer extends Pieces {
   kind: FoodKind;
   family: FoodFamily;
   composition: Composition;
   plantShare: number;
-  particleMinMm: number | null;
-  particleMaxMm: number | null;
-  /** Minutes after which what is left is lifted: what may lie long softens. Null leaves it. */
-  liftAfterMin: number | null;
 }
 
 export type Fit = 'whole' | 'the smaller' | 'in bites' | 'too large' | 'unknown';
 
-/**
- * Prey longer than the mouth is wide goes down end on: worms and larvae up to three widths.
- * Assumption.
- */
-const END_ON = 3;
-
-/** Times the width of a mouth that a particle of this food may be long. */
-export const endOn = ({ kind, family }: Pick<Offer, 'kind' | 'family'>): number =>
-  family === 'wriggle' || (kind === 'frozen' && family === 'cube') ? END_ON : 1;
-
-/** What gives way under any mouth but a gulping one: gels, mixes, and dry food that may lie. Assumption. */
-const SOFT: ReadonlySet<FoodKind> = new Set(['gel', 'mix']);
-const SOFTENS_MIN = 30;
+/** Length that goes down end on, as a share of the eater's own. Practice: worms up to a body length. */
+const END_ON: Partial<Record<PieceForm, number>> = { worm: 1, crustacean: 0.7, stick: 0.4 };
+/** Held prey is torn, and hard food softens and is pecked, up to so many widths of the mouth. Assumptions. */
+const TORN_WIDTHS: Partial<Record<PieceForm, number>> = {
+  worm: 2.5,
+  crustacean: 2.5,
+  grain: 2.5,
+  stick: 2.5,
+};
+/** Soft at any size: it gives way, or crumbles from the edge. */
+const NIBBLED: ReadonlySet<PieceForm> = new Set(['flake', 'disc', 'block']);
 /** Leaves and slices need a mouth that rasps or tears. Assumption by guild. */
 const RASPS: ReadonlySet<Guild> = new Set([
   'plant grazer',
@@ -47,13 +46,30 @@ const RASPS: ReadonlySet<Guild> = new Set([
   'detritus feeder',
   'omnivore',
 ]);
+/** Families with a beak, shearing teeth or a spine for shells: they bite through what is hard. */
+const BITES: ReadonlySet<string> = new Set([
+  'Tetraodontidae',
+  'Serrasalmidae',
+  'Botiidae',
+  'Distichodontidae',
+  'Nassariidae',
+]);
+/** Claws and radulas take any piece apart. */
+const TAKES_APART: ReadonlySet<Shape | undefined> = new Set(['shrimp', 'snail']);
 
 /**
- * Whether a food fits a mouth.
+ * Whether a food fits a mouth: long prey goes in end on by its width, flakes and soft pieces are
+ * nibbled at any size. What a group was seen to eat beats every rule.
  * @param lengthCm total length of the fish
+ * @param seen     the keeper saw it eaten
  * @returns how it is eaten, and the width of the open mouth in mm with its derivation
  */
-export function fits(eater: Eater, lengthCm: number, offer: Offer): { fit: Fit; gapeMm: Known } {
+export function fits(
+  eater: Eater,
+  lengthCm: number,
+  offer: Offer,
+  seen = false,
+): { fit: Fit; gapeMm: Known } {
   const gapeMm = computed(lengthCm * 10 * eater.gapeShare, {
     label: 'Width of the open mouth',
     unit: 'mm',
@@ -63,23 +79,43 @@ export function fits(eater: Eater, lengthCm: number, offer: Offer): { fit: Fit; 
       assumed('Width of the mouth', eater.gapeShare * 100, '% of length', 'the species’ row'),
     ],
   });
-  const mouth = gapeMm.value * endOn(offer);
-  const { particleMinMm: smallest, particleMaxMm: largest } = offer;
-  const lies = offer.liftAfterMin === null || offer.liftAfterMin >= SOFTENS_MIN;
-  const soft = SOFT.has(offer.kind) || (offer.kind === 'dry' && lies && offer.family !== 'leaf');
-  const plant = offer.kind === 'fresh' || offer.family === 'leaf';
-  const torn = (soft && eater.guild !== 'predator') || (plant && RASPS.has(eater.guild));
-  const fit: Fit =
-    smallest === null || largest === null
-      ? 'unknown'
-      : largest <= mouth
-        ? 'whole'
-        : smallest <= mouth
-          ? 'the smaller'
-          : torn
-            ? 'in bites'
-            : 'too large';
+  const { particleMinMm: short, particleMaxMm: long } = offer;
+  if (short === null || long === null) return { fit: 'unknown', gapeMm };
+  const goesIn = (pieceMm: number) => mouthful(offer, pieceMm, gapeMm.value, lengthCm) <= 1;
+  const fit: Fit = goesIn(long)
+    ? 'whole'
+    : goesIn(short)
+      ? 'the smaller'
+      : seen || bitten(eater, offer, short, gapeMm.value)
+        ? 'in bites'
+        : 'too large';
   return { fit, gapeMm };
+}
+
+/** How much of the mouth a piece of that length takes: 1 just goes in. */
+export function mouthful(
+  pieces: Pieces,
+  pieceMm: number,
+  gapeMm: number,
+  lengthCm: number,
+): number {
+  const endOn = END_ON[formOf(pieces)];
+  return endOn === undefined
+    ? pieceMm / gapeMm
+    : Math.max(widthAt(pieces, pieceMm) / gapeMm, pieceMm / (endOn * lengthCm * 10));
+}
+
+export const takesApart = ({ shape }: Pick<Eater, 'shape'>): boolean => TAKES_APART.has(shape);
+
+/** Whether what does not go in whole is torn, rasped, pecked or bitten through. */
+function bitten(eater: Eater, offer: Offer, shortMm: number, gapeMm: number): boolean {
+  const form = formOf(offer);
+  if (BITES.has(eater.family ?? '')) return true;
+  if (form === 'shell') return false;
+  if (takesApart(eater)) return true;
+  if (form === 'leaf' || offer.kind === 'fresh') return RASPS.has(eater.guild);
+  const widths = TORN_WIDTHS[form];
+  return NIBBLED.has(form) || (widths !== undefined && widthAt(offer, shortMm) <= widths * gapeMm);
 }
 
 /** Dry matter with more fat than this is rich. Assumption; lean worms lie near 10 %. */
@@ -90,17 +126,6 @@ const CAPPED: Record<string, (offer: Offer) => boolean> = {
   'animal protein': (offer) => offer.plantShare < 0.3,
   'rich worms': (offer) => offer.family === 'wriggle' && ofDryMatter(offer.composition).fat > 0.1,
   'fatty foods': (offer) => ofDryMatter(offer.composition).fat > FATTY,
-};
-
-/** How readily a guild takes what does not move and did not live. Assumptions. */
-const TAKES_DEAD: Record<Guild, number> = {
-  'plant grazer': 1,
-  'film scraper': 0.9,
-  'detritus feeder': 1,
-  'filter feeder': 0.7,
-  omnivore: 1,
-  'invertebrate picker': 0.85,
-  predator: 0.5,
 };
 
 /**
@@ -128,17 +153,17 @@ export function takes(
     eater.plantShareMin - offer.plantShare,
     offer.plantShare - eater.plantShareMax,
   );
-  const dead = offer.kind === 'live' || offer.kind === 'frozen' ? 1 : TAKES_DEAD[eater.guild];
+  const dead = offer.kind === 'live' || offer.kind === 'frozen' ? 1 : eater.takesDry;
   const likely = computed(Math.max(0, 1 - off) * dead, {
     label: 'Readiness to take it',
     unit: 'share',
     how: '(1 − how far its plant share lies outside the band) × readiness for food that does not move',
-    source: 'Assumption by guild, until it is seen',
+    source: 'Its species’ row, else an assumption by guild, until it is seen',
     from: [
       assumed('Least plant share', eater.plantShareMin * 100, '%', 'the species’ row'),
       assumed('Greatest plant share', eater.plantShareMax * 100, '%', 'the species’ row'),
       assumed('Plant share of the food', offer.plantShare * 100, '%', 'the food'),
-      assumed('Readiness for food that does not move', dead, 'share', 'its guild'),
+      assumed('Readiness for food that does not move', dead, 'share', 'the species’ row'),
     ],
   });
   const word: Taking =
