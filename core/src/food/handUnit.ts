@@ -1,5 +1,7 @@
-import { sayNumber, saySignificant } from '../units';
+import { saySignificant } from '../units';
 import type { Known } from '../why';
+import { sayAmount } from './amount';
+import { dealtFiner, finerDeal, type Finer } from './finer';
 
 /** What a hand can deal: a pinch, a quarter tablet, half a cube. */
 export interface HandUnit {
@@ -9,20 +11,25 @@ export interface HandUnit {
   massG: number;
   /** Smallest part a hand can deal: 1 for pellets, 0.25 for a tablet. */
   step: number;
+  /** How less than a step is dealt, the coarsest first; left out where it cannot be. */
+  finer?: readonly Finer[];
   /** How its mass came about; where it is missing, it is the keeper's guess. */
   mass?: Known;
 }
 
-/** Steps whose share is a common fraction are said as one: «½ cube», not «0.5 cube». */
-const FRACTIONS: Record<string, string> = { '0.25': '¼', '0.5': '½', '0.75': '¾' };
-
 /**
- * Grams as hand units, to the nearest step, at least one step where anything is wanted.
+ * Grams as hand units, to the nearest step. Far less than a step is dealt in the unit's finer way
+ * where it has one; else one step is the least.
  * @param massG grams as fed, 0 or more
- * @returns number of units, a whole multiple of `step`
+ * @returns number of units, a whole multiple of `step` or of a finer step
  */
-export function toHandUnits(massG: number, unit: Pick<HandUnit, 'massG' | 'step'>): number {
+export function toHandUnits(
+  massG: number,
+  unit: Pick<HandUnit, 'massG' | 'step' | 'finer'>,
+): number {
   if (massG <= 0) return 0;
+  const less = finerDeal(massG, unit);
+  if (less) return tidy(less.units);
   const steps = Math.max(1, Math.round(massG / unit.massG / unit.step));
   return tidy(steps * unit.step);
 }
@@ -33,12 +40,16 @@ export function toGrams(units: number, unit: Pick<HandUnit, 'massG'>): number {
 }
 
 /** «3 pinches», «½ cube», «1¼ tablets». */
-export function sayUnits(units: number, unit: HandUnit): string {
-  const whole = Math.floor(units + 1e-9);
-  const fraction = FRACTIONS[sayNumber(units - whole, 2)];
-  const number =
-    fraction === undefined ? sayNumber(units, 2) : whole === 0 ? fraction : `${whole}${fraction}`;
-  return `${number} ${units > 1 ? unit.plural : unit.name}`;
+export function sayUnits(
+  units: number,
+  unit: Pick<HandUnit, 'name' | 'plural' | 'step' | 'finer'>,
+): string {
+  const less = dealtFiner(units, unit);
+  return less ? sayCount(less.units, less.finer) : sayCount(units, unit);
+}
+
+function sayCount(units: number, unit: { name: string; plural: string }): string {
+  return `${sayAmount(units)} ${units > 1 ? unit.plural : unit.name}`;
 }
 
 /** «0.16 g»: three significant digits. */
@@ -46,6 +57,15 @@ export function sayGrams(massG: number): string {
   return massG < 0.001 && massG > 0
     ? `${saySignificant(massG * 1000)} mg`
     : `${saySignificant(massG)} g`;
+}
+
+/** «0.18 to 0.27 g»: what lies within one factor of a mass. */
+export function sayGramBand(massG: number, factor: number): string {
+  const low = massG / factor;
+  const high = massG * factor;
+  return high < 0.1
+    ? `${saySignificant(low * 1000, 2)} to ${saySignificant(high * 1000, 2)} mg`
+    : `${saySignificant(low, 2)} to ${saySignificant(high, 2)} g`;
 }
 
 /** Keep multiples of a step free of binary dust (0.1 + 0.2). */

@@ -20,21 +20,38 @@ export interface Label {
   fault: string | null;
 }
 
+/** Names in English, German, French, Spanish, Italian, Dutch and Polish. */
 const WORDS: Record<Nutrient, RegExp> = {
-  protein: /(?:crude|raw|total)?\s*proteins?(?:\s+content)?/,
-  fat: /(?:crude|raw|total)?\s*(?:oils?\s*(?:and|&|\/)\s*fats?|fats?\s*(?:and|&|\/)\s*oils?|fats?\s+content|fats?|oils?|lipids?|ether\s+extract)/,
-  fibre: /(?:crude|raw|total|dietary)?\s*(?:fib(?:re|er)s?|cellulose)/,
-  ash: /(?:crude|raw|total)?\s*(?:ash(?:es)?|inorganic\s+matter|incinerated\s+residue)/,
-  moisture: /(?:moisture|humidity|water)(?:\s+content)?/,
+  protein:
+    /(?:(?:crude|raw|total)\s+)?proteins?(?:\s+content)?|rohproteine?|rohprotein-?gehalt|(?:roh)?eiwei(?:ß|ss)|proteingehalt|prot[ée]ines?(?:\s+(?:brutes?|totales?))?|prote[ií]nas?(?:\s+(?:brutas?|grezze|grezza|greggia|totales?))?|proteine(?:\s+(?:grezze|gregge|totali))?|(?:ruw\s+)?eiwit(?:ten)?|białk[oa](?:\s+(?:surowe|ogólne|ogółem|całkowite))?/,
+  fat: /(?:(?:crude|raw|total)\s+)?(?:oils?\s*(?:and|&|\/)\s*fats?|fats?\s*(?:and|&|\/)\s*oils?|fats?\s+content|fats?|oils?|lipids?|ether\s+extract)|rohfett(?:gehalt)?|fettgehalt|fett|rohöle\s+und\s+-?fette|mati[èe]res?\s+grasses?(?:\s+brutes?)?|lipides|(?:aceites?\s+y\s+)?grasas?(?:\s+(?:brutas?|totales?))?|materias?\s+grasas?(?:\s+brutas?)?|(?:oli\s+e\s+)?grassi(?:\s+grezzi|\s+greggi)?|grasso\s+grezzo|(?:ruwe\s+oliën\s+en\s+)?(?:ruw\s+)?vet(?:ten|gehalte)?|(?:oleje\s+i\s+)?tłuszcze?(?:\s+surow[ey]|\s+surowe)?/,
+  fibre:
+    /(?:(?:crude|raw|total|dietary)\s+)?(?:fib(?:re|er)s?|cellulose)(?:\s+brutes?)?|rohfaser(?:n|gehalt)?|ballaststoffe|fibras?(?:\s+(?:brutas?|grezza|grezze|greggia))?|fibre\s+grezze|cellulosa\s+grezza|ruwe\s+celstof|(?:ruwe\s+)?vezels?|włókn[oa](?:\s+surowe)?/,
+  ash: /(?:(?:crude|raw|total)\s+)?(?:ash(?:es)?|inorganic\s+matter|incinerated\s+residue)|rohasche(?:gehalt)?|asche|anorganische\s+stoffe?|cendres?(?:\s+brutes?)?|mati[èe]res?\s+(?:inorganiques?|min[ée]rales?)|cenizas?(?:\s+(?:brutas?|totales?))?|materias?\s+inorg[áa]nicas?|ceneri(?:\s+(?:grezze|gregge))?|ruwe\s+as|anorganische\s+stof|popi[óo]ł(?:\s+surowy)?|materia\s+nieorganiczna/,
+  moisture:
+    /(?:moisture|humidity|water)(?:\s+content)?|feuchte|feuchtigkeit(?:sgehalt)?|wasser(?:gehalt)?|humidit[ée]|teneur\s+en\s+eau|humedad|umidit[àa]|vocht(?:gehalte)?|wilgotność|wilgoć|wilgoci|woda/,
 };
 const NUTRIENTS = Object.keys(WORDS) as Nutrient[];
+/** Of what an ingredient is made is no analysis: «vegetable protein extracts 5 %», «fish oil 2 %». */
+const MADE_OF =
+  /(?!\s*-?\s*(?:extra[ck]|estratt|ekstrakt|concentrat|konzentrat|isolat|hydrolys|hidroliz|meal\b|mehl|farine|harina|farina))/;
+const OF_AN_INGREDIENT =
+  /(?<!(?:fish|krill|salmon|cod|liver|soya?|linseed|vegetable|pea|wheat|insect|plant|fisch|pflanzliche[srn]?|poisson|vegetal(?:es)?|vegetali|visolie|rybny)\s+)/;
 const NAME = new RegExp(
-  `\\b(?:${NUTRIENTS.map((nutrient) => `(?<${nutrient}>${WORDS[nutrient].source})`).join('|')})\\b`,
-  'g',
+  `${OF_AN_INGREDIENT.source}(?<![\\p{L}-])(?:${NUTRIENTS.map((nutrient) => `(?<${nutrient}>${WORDS[nutrient].source})`).join('|')})(?!\\p{L})${MADE_OF.source}`,
+  'gu',
 );
 // The digits of «vitamin D3», «B12» and «omega 3» are part of a name.
 const QUANTITY =
-  /(?<![a-z]|[a-z\d]-|omega[\s-]*|\d|\d[.,])(\d+(?:[.,]\d+)?)\s*(%|per\s*cent|percent|g\s*(?:\/|per)\s*kg|g\s*(?:\/|per)\s*100\s*g|mg\s*(?:\/|per)\s*kg|(?:i\.?u\.?|iu)\s*(?:\/|per)\s*kg|µg\s*(?:\/|per)\s*kg|kj|kcal|g\b)?/g;
+  /(?<![a-z]|[a-z\d]-|omega[\s-]*|\d|\d[.,])(\d+(?:[.,]\d+)?)\s*(%|per\s*cent|percent|prozent|g\s*(?:\/|per|je|pro)\s*kg|g\s*(?:\/|per|je|pro|pour|por|na)\s*100\s*g|mg\s*(?:\/|per|je|pro)\s*kg|(?:i\.?u\.?|iu|i\.?e\.?|ui|j\.?m\.?)\s*(?:\/|per|je|pro)\s*kg|µg\s*(?:\/|per)\s*kg|kj|kcal|g\b)?/g;
+
+/** Where the analysis begins, and where what is no analysis begins again. */
+const ANALYSIS =
+  /analytical\s+(?:constituents|components)|guaranteed\s+analysis|typical\s+analysis|nutrition(?:al)?\s+(?:information|values?)|analytische\s+bestandteile|inhaltsstoffe|analysewerte|constituants\s+analytiques|composants\s+analytiques|analyse\s+garantie|(?:constituyentes|componentes)\s+anal[íi]ticos|an[áa]lisis\s+garantizado|(?:componenti|costituenti)\s+analitici|tenori\s+analitici|analytische\s+bestanddelen|gemiddelde\s+analyse|składniki\s+analityczne|analysis\s*:/;
+const NO_ANALYSIS =
+  /(?<!\p{L})(?:ingredients|composition|additives|zusammensetzung|zutaten|zusatzstoffe|ingr[ée]dients|additifs|composición|ingredientes|aditivos|composizione|ingredienti|additivi|samenstelling|ingrediënten|toevoegingsmiddelen|skład|składniki|dodatki)\s*(?::|\/)/u;
+const DRY_MATTER =
+  /(?:in|on|of|per)?\s*(?:the\s*)?dry\s*(?:matter|weight|basis)|trocken(?:masse|substanz)|mati[èe]re\s+s[èe]che|materia\s+seca|sostanza\s+secca|droge\s+stof|such(?:a|ej)\s+mas(?:a|y|ie)/;
 
 /** What a label leaves out, by kind of food: usual analyses, rounded. Assumptions. */
 const USUAL: Record<FoodKind, Composition> = {
@@ -63,10 +80,13 @@ interface Token {
  * @returns shares as fed; a label on dry matter is turned into as fed with its own moisture
  */
 export function readLabel(text: string, kind: FoodKind): Label {
-  const plain = text.toLowerCase().replace(/\s+/g, ' ');
+  const plain = analysisOf(text.toLowerCase().replace(/\s+/g, ' '));
   const tokens = [...names(plain), ...quantities(plain)].sort((a, b) => a.at - b.at);
   const { read, left } = paired(tokens, plain);
-  const dry = /(?:in|on|of|per)?\s*(?:the\s*)?dry\s*(?:matter|weight|basis)/.test(plain);
+  const dry = DRY_MATTER.test(plain);
+  const unread = NUTRIENTS.filter(
+    (nutrient) => !read.has(nutrient) && tokens.some((token) => token.nutrient === nutrient),
+  );
   const moisture = read.get('moisture') ?? estimate('moisture', kind);
   const asFed = (part: LabelPart): LabelPart => ({
     ...part,
@@ -80,7 +100,16 @@ export function readLabel(text: string, kind: FoodKind): Label {
       return [nutrient, part ? (dry ? asFed(part) : part) : estimate(nutrient, kind, moisture)];
     }),
   ) as Record<Nutrient, LabelPart>;
-  return { parts, left, fault: faultOf(parts, read.size) };
+  return { parts, left, fault: faultOf(parts, read.size, unread) };
+}
+
+/** The part of a label that is its analysis: after its heading, up to the next list of ingredients. */
+function analysisOf(text: string): string {
+  const heading = ANALYSIS.exec(text);
+  const from = heading ? heading.index + heading[0].length : 0;
+  const rest = text.slice(from);
+  const ends = heading ? NO_ANALYSIS.exec(rest) : null;
+  return ends ? rest.slice(0, ends.index) : rest;
 }
 
 function names(text: string): Token[] {
@@ -103,8 +132,17 @@ function quantities(text: string): Token[] {
 }
 
 function shareOf(number: number, unit: string | undefined): number | null {
-  const named = (unit ?? '%').replace(/\s+/g, '').replace('per', '/');
-  if (named === '%' || named === '/cent' || named === 'g/100g') return number / 100;
+  const named = (unit ?? '%')
+    .replace(/\s+/g, '')
+    .replace(/per(?!cent)|je|pro(?!zent)|pour|por|na/, '/');
+  if (
+    named === '%' ||
+    named === '/cent' ||
+    named === 'percent' ||
+    named === 'prozent' ||
+    named === 'g/100g'
+  )
+    return number / 100;
   if (named === 'g/kg') return number / 1000;
   // A bare «g» stands for grams in a hundred, as in tables of nutrients.
   return named === 'g' ? number / 100 : null;
@@ -160,7 +198,13 @@ function estimate(nutrient: Nutrient, kind: FoodKind, moisture?: LabelPart): Lab
   return { share, basis: 'estimated', says: `not on the label: usual for ${kind} food` };
 }
 
-function faultOf(parts: Record<Nutrient, LabelPart>, known: number): string | null {
+function faultOf(
+  parts: Record<Nutrient, LabelPart>,
+  known: number,
+  unread: readonly Nutrient[],
+): string | null {
+  if (known > 0 && unread.length > 0)
+    return `the label names ${unread.join(' and ')}, but the figure could not be read; type it in`;
   if (known === 0)
     return 'no analysis was found here; write it such as «crude protein 46 %, crude fat 8 %»';
   const sum = NUTRIENTS.reduce((total, nutrient) => total + parts[nutrient].share, 0);

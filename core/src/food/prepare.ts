@@ -1,4 +1,4 @@
-import type { FoodForm, Preparation, PreparationStep } from '@open-larder/catalogue';
+import type { FoodForm, PieceForm, Preparation, PreparationStep } from '@open-larder/catalogue';
 import { sayNumber, saySignificant } from '../units';
 
 /** How a food behaves in the water. */
@@ -6,9 +6,13 @@ export interface InWater {
   /** Minutes that it floats before it sinks, and cm/s once it is wet; null where nobody knows. */
   floatMinutes: number | null;
   sinkCmPerS: number | null;
-  /** Size of its particles, mm: diameter, or length of worms and larvae; null where nobody knows. */
+  /** Longest side of its pieces, mm; null where it is not known. */
   particleMinMm: number | null;
   particleMaxMm: number | null;
+  /** Form and width of its pieces: thickness of flakes, discs and leaves; by its kind where not said. */
+  pieceForm?: PieceForm | null;
+  widthMinMm?: number | null;
+  widthMaxMm?: number | null;
 }
 
 /** A food as it goes into the water, and what it took to get there. */
@@ -40,7 +44,12 @@ export function prepared(
   const particleMaxMm = Number.isFinite(largest) ? largest : null;
   const smallest = food.particleMinMm ?? (sizes.length > 0 ? particleMaxMm : null);
   const meal = mealSteps(steps);
+  const { pieceForm = null, widthMinMm = null, widthMaxMm = null } = food;
   return {
+    // Of what was cut or crushed, a piece is no wider than it is long.
+    ...(pieceForm && { pieceForm }),
+    ...(widthMinMm !== null && { widthMinMm: Math.min(widthMinMm, largest) }),
+    ...(widthMaxMm !== null && { widthMaxMm: Math.min(widthMaxMm, largest) }),
     form: sinks ? 'sinks' : food.form,
     floatMinutes: sinks ? 0 : food.floatMinutes,
     sinkCmPerS: sinks ? Math.max(SOAKED_CM_S, food.sinkCmPerS ?? 0) : food.sinkCmPerS,

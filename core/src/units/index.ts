@@ -8,4 +8,4 @@ export {
   type Scale,
   type UnitChoice,
 } from './measures';
-export { readMeasure, type Reading } from './reading';
+export { readMeasure, readNumberAlone, type Reading } from './reading';

@@ -75,10 +75,10 @@ export function sayNumber(value: number, decimals: number): string {
   return text.includes('.') ? text.replace(/\.?0+$/, '') : text;
 }
 
-/** Three significant digits, never in exponent form: for masses from micrograms to kilograms. */
-export function saySignificant(value: number): string {
+/** Some significant digits, never in exponent form: for masses from micrograms to kilograms. */
+export function saySignificant(value: number, digits = 3): string {
   if (value === 0 || !Number.isFinite(value)) return String(value);
-  const decimals = Math.max(0, Math.min(9, 2 - Math.floor(Math.log10(Math.abs(value)))));
+  const decimals = Math.max(0, Math.min(9, digits - 1 - Math.floor(Math.log10(Math.abs(value)))));
   return sayNumber(value, decimals);
 }
 
@@ -124,6 +124,11 @@ export const UNITS_READ: Record<Exclude<Measure, 'temperature'>, Record<string, 
     gh: 1,
     ppm: 1 / PPM_PER_DGH,
     'mg/l': 1 / PPM_PER_DGH,
+    '°gh': 1,
+    dkh: 1,
+    '°kh': 1,
+    '°dkh': 1,
+    kh: 1,
     '°fh': 10 / PPM_PER_DGH,
     '°e': 14.254 / PPM_PER_DGH,
   },

@@ -15,7 +15,7 @@ const FRACTIONS: Record<string, string> = {
   '⅞': '7/8',
 };
 
-/** «1 1/2», «3/4», «1.5», «1,5», «-2». */
+/** «1 1/2», «3/4», «1.5», «1,5», «-2»; thousands are already joined. */
 const NUMBER = String.raw`[-+]?(?:\d+\s+\d+/\d+|\d+/\d+|\d+(?:[.,]\d+)?|[.,]\d+)`;
 /** A number and the unit behind it; a foot and its inches are two such parts. */
 const PART = new RegExp(String.raw`^\s*(${NUMBER})\s*([^\d\s.,+-][^\d.,+-]*)?`, 'iu');
@@ -36,6 +36,7 @@ export function readMeasure(
   also: Readonly<Record<string, number>> = {},
 ): Reading {
   let rest = plain(text);
+  if (isRange(rest)) return range(text);
   let base = 0;
   for (let part = 0; part < MOST_PARTS && rest !== ''; part += 1) {
     const found = PART.exec(rest);
@@ -56,13 +57,53 @@ export function readMeasure(
   return rest === '' && Number.isFinite(base) ? { base } : unclear(text, measure, choice);
 }
 
+/** «<5», «‹5», «~60», «ca. 60»: the bound or the rough figure is what there is. */
+const ABOUT = /^(?:[<>‹›≤≥~≈∼]|ca\.?(?=\s)|approx\.?(?=\s)|about(?=\s))\s*/i;
+
+/** A number alone, as people of many countries write it, or what is wrong with it in words. */
+export function readNumberAlone(text: string): Reading {
+  const bare = plain(text);
+  if (isRange(bare)) return range(text);
+  const found = new RegExp(`^${NUMBER}$`).exec(bare);
+  const base = found ? readNumber(bare) : Number.NaN;
+  return Number.isFinite(base) ? { base } : { fault: `«${text.trim()}» is not a number` };
+}
+
 function plain(text: string): string {
   const spelled = text.replace(/[½¼¾⅓⅔⅛⅜⅝⅞]/g, (sign) => ` ${FRACTIONS[sign]}`);
-  return spelled
+  const signed = spelled
     .replace(/\u2212/g, '-')
     .replace(/\s+/g, ' ')
-    .trim();
+    .trim()
+    .replace(ABOUT, '')
+    // Hardness is told as chalk: the name of what is told adds nothing.
+    .replace(/\s*\bcaco[3₃]/i, '');
+  return joined(signed);
 }
+
+/**
+ * Thousands written apart are joined: «1 200», «1’200», «1,200», «1.200,5», «1,200.5». A comma before
+ * three digits parts thousands unless the number begins with nothing; a point there is a decimal point.
+ */
+function joined(text: string): string {
+  const digits = text.replace(
+    /(^|[^\d.,])(\d{1,3})((?:[ ’'](?=\d{3}(?!\d)(?!\/))\d{3})+)/g,
+    (_, before, head, rest) => `${before}${head}${(rest as string).replace(/[ ’']/g, '')}`,
+  );
+  return digits.replace(/\d[\d.,]*\d/g, (number) => {
+    if (/^\d{1,3}(\.\d{3})+,\d+$/.test(number)) return number.replace(/\./g, '').replace(',', '.');
+    if (/^\d{1,3}(\.\d{3}){2,}$/.test(number)) return number.replace(/\./g, '');
+    if (/^[1-9]\d{0,2}(,\d{3})+(\.\d+)?$/.test(number)) return number.replace(/,/g, '');
+    return number;
+  });
+}
+
+/** «25–30», «25-30 mm», «25 to 30». */
+const isRange = (text: string) =>
+  /^\d[\d.,]*\s*(?:\p{L}|[°"″'′%])*\s*(?:[–—-]|to\b|bis\b)\s*\d/u.test(text);
+const range = (text: string): Reading => ({
+  fault: `«${text.trim()}» is a range; write one number, such as its middle`,
+});
 
 function readNumber(text: string): number {
   const sign = text.startsWith('-') ? -1 : 1;

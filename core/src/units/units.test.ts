@@ -1,5 +1,13 @@
 import fc from 'fast-check';
-import { readMeasure, say, saySignificant, scaleOf, type Measure, type UnitChoice } from '.';
+import {
+  readMeasure,
+  readNumberAlone,
+  say,
+  saySignificant,
+  scaleOf,
+  type Measure,
+  type UnitChoice,
+} from '.';
 
 const METRIC: UnitChoice = { units: 'metric', temperature: 'C', hardness: 'dGH' };
 const US: UnitChoice = { units: 'us', temperature: 'F', hardness: 'ppm' };
@@ -47,7 +55,7 @@ describe('units', () => {
   });
 
   it('say three significant digits without exponents', () => {
-    expect([0.0000123, 0.0456, 1.5, 12345].map(saySignificant)).toEqual([
+    expect([0.0000123, 0.0456, 1.5, 12345].map((value) => saySignificant(value))).toEqual([
       '0.0000123',
       '0.0456',
       '1.5',
@@ -76,6 +84,20 @@ describe('a quantity as it is typed', () => {
     ['.5', 'length', 0.5],
     ['12,75', 'volume', 12.75],
     ['5 l/min', 'flow', 300],
+    ['1 200 l', 'volume', 1200],
+    ['1\u202f200 l', 'volume', 1200],
+    ['1’200 l', 'volume', 1200],
+    ['1,200 l', 'volume', 1200],
+    ['1.200,5 l', 'volume', 1200.5],
+    ['1,200.5 l', 'volume', 1200.5],
+    ['1.200 l', 'volume', 1.2],
+    ['0,125 l', 'volume', 0.125],
+    ['‹5 dGH', 'hardness', 5],
+    ['<5', 'hardness', 5],
+    ['~60 l', 'volume', 60],
+    ['ca. 60 l', 'volume', 60],
+    ['107 ppm CaCO3', 'hardness', 5.995],
+    ['5 °KH', 'hardness', 5],
   ] as const)('%s is %s %d', (text, measure, value) => {
     expect(readMeasure(text, measure, METRIC).base).toBeCloseTo(value, 3);
   });
@@ -87,6 +109,10 @@ describe('a quantity as it is typed', () => {
   });
 
   it.each([
+    ['25–30 mm', 'length', /is a range; write one number/],
+    ['25-30 mm', 'length', /is a range/],
+    ['25 to 30 mm', 'length', /is a range/],
+    ['25mm-30mm', 'length', /is a range/],
     ['three', 'length', /not a number; write one such as 12.7 cm/],
     ['12 parsecs', 'length', /«parsecs» is not known here; cm, mm, m, in and ft are/],
     ['12 kg', 'temperature', /°C and °F are/],
@@ -96,6 +122,20 @@ describe('a quantity as it is typed', () => {
   ] as const)('«%s» is asked about', (text, measure, words) => {
     expect(readMeasure(text, measure, METRIC).fault).toMatch(words);
   });
+
+  it.each([
+    ['1 200', 1200],
+    ['1,200', 1200],
+    ['1.200,5', 1200.5],
+    ['<5', 5],
+    ['24,5', 24.5],
+    ['1 1/2', 1.5],
+    ['-3', -3],
+  ])('«%s» alone is %d', (text, value) => expect(readNumberAlone(text).base).toBe(value));
+
+  it.each(['', 'x', '5 6', '3-4', '1/0', '1..2'])('«%s» alone is no number', (text) =>
+    expect(readNumberAlone(text).fault).toMatch(/is not a number|is a range/),
+  );
 
   it('reads back what it says, in every unit', () => {
     fc.assert(

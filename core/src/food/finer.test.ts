@@ -1,0 +1,88 @@
+import fc from 'fast-check';
+import { finersOf, sayUnits, stepAt, toGrams, toHandUnits, type HandUnit } from '.';
+
+const powder = {
+  kind: 'dry' as const,
+  family: 'mortar' as const,
+  pieceForm: 'powder' as const,
+  particleMinMm: 0.05,
+  particleMaxMm: 0.2,
+};
+const tablet = {
+  kind: 'dry' as const,
+  family: 'leaf' as const,
+  pieceForm: 'disc' as const,
+  particleMinMm: 8,
+  particleMaxMm: 14,
+};
+const larvae = {
+  kind: 'frozen' as const,
+  family: 'cube' as const,
+  pieceForm: 'worm' as const,
+  particleMinMm: 8,
+  particleMaxMm: 15,
+};
+const unitOf = (
+  food: Omit<Parameters<typeof finersOf>[0], 'unit'>,
+  name: string,
+  massG: number,
+  step: number,
+): HandUnit => {
+  const unit = { name, plural: `${name}s`, massG, step };
+  return { ...unit, finer: finersOf({ ...food, unit }) };
+};
+const tip = unitOf(powder, 'knife tip', 0.04, 0.5);
+const whole = unitOf(tablet, 'tablet', 0.6, 0.25);
+const cube = unitOf(larvae, 'cube', 3.2, 0.25);
+
+describe('less than the smallest step', () => {
+  it.each([
+    ['powder for a tub of fry: stirred into a glass', tip, 0.0016, '4 mL (½ knife tip in 50 mL)'],
+    ['a tablet for four small catfish: crumbled', whole, 0.06, '1½ tips of a knife, crumbled'],
+    [
+      'a tablet for one: crumbs in a glass',
+      whole,
+      0.008,
+      '20 mL (½ tip of a knife, crumbled, in 50 mL)',
+    ],
+    [
+      'midge larvae for a nano tank: thawed in a glass',
+      cube,
+      0.16,
+      '10 mL (¼ cube thawed in 50 mL)',
+    ],
+    ['a little under a step stays a step', whole, 0.1, '¼ tablet'],
+  ])('%s', (_, unit, massG, says) => {
+    const units = toHandUnits(massG, unit);
+    expect(sayUnits(units, unit)).toBe(says);
+  });
+
+  it.each([
+    ['pellets that are counted', { ...tablet, pieceForm: 'stick' as const }, 0.01, 1],
+    ['leaves', { ...tablet, pieceForm: 'leaf' as const }, 1.2, 0.25],
+    ['a block for the holidays', { ...tablet, pieceForm: 'block' as const }, 20, 1],
+    ['fresh slices', { ...tablet, kind: 'fresh' as const }, 8, 0.25],
+    ['fish too large to be poured', { ...larvae, particleMaxMm: 40 }, 2, 0.25],
+  ])('%s are given whole, or on fewer days', (_, food, massG, step) => {
+    expect(finersOf({ ...food, unit: { name: 'piece', massG, step } })).toEqual([]);
+  });
+
+  it('is never far from what is wanted, as long as it can be measured', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(tip, whole, cube),
+        fc.double({ min: 0.03, max: 0.48, noNaN: true }),
+        (unit, part) => {
+          const wanted = part * unit.massG * unit.step;
+          const units = toHandUnits(wanted, unit);
+          const dealt = toGrams(units, unit);
+          expect(dealt / wanted).toBeGreaterThan(0.6);
+          expect(dealt / wanted).toBeLessThan(1.7);
+          // What is dealt is a number of steps, and is said as one.
+          const steps = units / stepAt(units, unit);
+          expect(steps).toBeCloseTo(Math.round(steps), 2);
+        },
+      ),
+    );
+  });
+});

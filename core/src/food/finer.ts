@@ -1,0 +1,113 @@
+import { formOf, massOfPieceG, type Pieces } from '../mouth/piece';
+import { sayAmount } from './amount';
+import type { HandUnit } from './handUnit';
+
+/**
+ * How less than the smallest step is dealt: the food is crumbled, or a step of it is stirred into water
+ * and a measured part of that is given.
+ */
+export interface Finer {
+  /** «mL (½ tip of a knife in 50 mL)» */
+  name: string;
+  plural: string;
+  /** The food's own units in one of these. */
+  unitsEach: number;
+  /** Smallest part of one that can be measured. */
+  step: number;
+}
+
+/** Water that a step is stirred into: a small glass, of which a pipette takes parts. Practice. */
+const GLASS_ML = 50;
+/** A pipette or a medicine spoon measures no less, mL. Practice. */
+const LEAST_ML = 0.5;
+/** Pieces no longer than this stay afloat long enough to be shared by the millilitre. Assumption. */
+const STIRS_MM = 2;
+/** Thawed, larger ones are poured while they swirl. Assumption. */
+const POURS_MM = 15;
+/** So many pieces in a measure are a share, fewer are luck. Assumption. */
+const SHARED_BY = 5;
+/** A knife tip of crumbs, g: 0.1 mL at 0.4 g/mL, as of powders. Practice. */
+const CRUMBS_G = 0.04;
+const CRUMBS_STEP = 0.5;
+/** A block that is left in the tank for days is not crumbled. */
+const LOOSE_G = 5;
+
+type Divisible = Pieces & { unit: Pick<HandUnit, 'name' | 'massG' | 'step'> };
+
+/** The ways to deal less of a food than one step of its unit, the coarsest first. */
+export function finersOf(food: Divisible): Finer[] {
+  const { kind, unit } = food;
+  const stepG = unit.massG * unit.step;
+  if (kind === 'live' || kind === 'frozen') return stirred(food, stepG, unit.step, stepOf(unit));
+  if (kind !== 'dry') return [];
+  const form = formOf(food);
+  // Leaves, shells and what is counted by the piece are given whole, or on fewer days.
+  const counted = unit.step >= 1 && unit.massG < CRUMBS_G;
+  if (form === 'leaf' || form === 'shell' || counted || unit.massG > LOOSE_G) return [];
+  const fine = (food.particleMaxMm ?? Infinity) <= STIRS_MM;
+  const crumb = fine
+    ? food
+    : { ...food, pieceForm: 'powder' as const, particleMinMm: 0.3, particleMaxMm: 1 };
+  if (stepG < CRUMBS_G) {
+    return stirred(crumb, stepG, unit.step, `${stepOf(unit)}${fine ? '' : ', crushed,'}`);
+  }
+  const crumbled = fine ? '' : ', crumbled';
+  const tip: Finer = {
+    name: `tip of a knife${crumbled}`,
+    plural: `tips of a knife${crumbled}`,
+    unitsEach: CRUMBS_G / unit.massG,
+    step: CRUMBS_STEP,
+  };
+  const half = `½ ${tip.name}${fine ? '' : ','}`;
+  const units = CRUMBS_STEP * tip.unitsEach;
+  return [tip, ...stirred(crumb, CRUMBS_G * CRUMBS_STEP, units, half)];
+}
+
+/** A part of what was stirred into water. @param grams in the glass, and the units and words of that */
+function stirred(food: Divisible, grams: number, units: number, of: string): Finer[] {
+  const { kind, particleMinMm: short, particleMaxMm: long } = food;
+  if (long === null || long > (kind === 'frozen' ? POURS_MM : STIRS_MM)) return [];
+  const pieceG = massOfPieceG(food, Math.sqrt((short ?? long) * long));
+  const atLeastMl = (GLASS_ML * SHARED_BY * pieceG) / grams;
+  const step = LEAST_ML * Math.max(1, Math.ceil(atLeastMl / LEAST_ML));
+  if (step > GLASS_ML / 4) return [];
+  const made = `${of} ${kind === 'frozen' ? 'thawed in' : 'in'} ${GLASS_ML} mL`;
+  return [{ name: `mL (${made})`, plural: `mL (${made})`, unitsEach: units / GLASS_ML, step }];
+}
+
+const stepOf = ({ name, step }: Divisible['unit']) => `${sayAmount(step)} ${name}`;
+
+/** Under this share of a step the finer way is taken; above it one step is given. Assumption. */
+const BELOW_STEP = 0.5;
+/** Parts of a unit are kept to six places. */
+const DUST = 1e-4;
+
+interface Divided {
+  massG: number;
+  step: number;
+  finer?: readonly Finer[];
+}
+
+/** The way in which so little is dealt, and how much of it; null where a whole step is given. */
+export function finerDeal(massG: number, unit: Divided): { finer: Finer; units: number } | null {
+  const ways = unit.finer ?? [];
+  if (massG <= 0 || ways.length === 0 || massG >= BELOW_STEP * unit.massG * unit.step) return null;
+  const stepG = (way: Finer) => way.step * way.unitsEach * unit.massG;
+  const finer = ways.find((way) => massG >= stepG(way)) ?? ways.at(-1)!;
+  const steps = Math.max(1, Math.round(massG / stepG(finer)));
+  return { finer, units: steps * finer.step * finer.unitsEach };
+}
+
+/** The step by which so many units are changed: that of the way in which they are dealt. */
+export function stepAt(units: number, unit: Omit<Divided, 'massG'>): number {
+  const way = dealtFiner(units, unit)?.finer;
+  return way ? way.step * way.unitsEach : unit.step;
+}
+
+/** The finer way in which so many units were dealt; null where they are whole steps. */
+export function dealtFiner(units: number, { step, finer = [] }: Omit<Divided, 'massG'>) {
+  if (units <= 0 || units >= step * (1 - DUST)) return null;
+  const way =
+    finer.find((one) => units >= one.step * one.unitsEach * (1 - DUST)) ?? finer.at(-1) ?? null;
+  return way && { finer: way, units: Math.round(units / way.unitsEach / way.step) * way.step };
+}
