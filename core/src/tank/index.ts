@@ -1,6 +1,7 @@
 export {
   COVERS,
   DECORS,
+  FILMS,
   FILTERS,
   FLOWS,
   GROUNDS,
@@ -8,6 +9,7 @@ export {
   SOURCE_WATERS,
   TANK_KINDS,
   TANK_SHAPES,
+  type FilmSeen,
   type TankFurnishing,
   type TankKind,
   type TankShape,

@@ -28,6 +28,10 @@ export const PLANTINGS = ['none', 'few', 'many', 'dense'] as const;
 export const COVERS = ['open', 'loose', 'tight'] as const;
 export const SOURCE_WATERS = ['tap', 'rain', 'reverse osmosis', 'well', 'mixed'] as const;
 
+/** The layer that grazers live on, as it is seen on glass, wood and stones. */
+export const FILMS = ['none', 'thin', 'furred'] as const;
+export type FilmSeen = (typeof FILMS)[number];
+
 /** What a keeper need not say: null lets the app guess, and it shows its guess. */
 export interface TankFurnishing {
   ground: (typeof GROUNDS)[number] | null;

@@ -1,4 +1,5 @@
-import { digestibleEnergy, fits, mealSteps, takes, toGrams, toHandUnits } from '../food';
+import { digestibleEnergy, mealSteps, toGrams, toHandUnits } from '../food';
+import { fits, takes } from '../mouth';
 import type { DietServing, Manner } from '../round';
 import type { Drop, FeedFood, FeedGroup, Feeding } from './feeding';
 

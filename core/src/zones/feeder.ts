@@ -1,6 +1,6 @@
 import type { Guild, Shape } from '@open-larder/catalogue';
 import { eatsNothing } from '../fish';
-import type { Eater } from '../food';
+import type { Eater } from '../mouth';
 import { dailyNeed, evacuationPerHour, largestMeal, type GroupOnDay } from '../ration';
 import type { FeedGroup, FeedTank } from './feeding';
 import { overLayers } from './layers';

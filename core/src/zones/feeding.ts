@@ -3,13 +3,14 @@ import type { Stage } from '../fish';
 import type { Composition, HandUnit, InWater } from '../food';
 import type { Belly, SpeciesTraits } from '../ration';
 import type { LightHours, Manner } from '../round';
-import type { TankFurnishing } from '../tank';
+import type { FilmSeen, TankFurnishing } from '../tank';
 
 /** What of a species decides who gets the food. */
 export type FeedTraits = SpeciesTraits &
   Pick<
     Species,
     | 'gapeShare'
+    | 'takesDry'
     | 'plantShareMin'
     | 'plantShareMax'
     | 'capped'
@@ -18,7 +19,8 @@ export type FeedTraits = SpeciesTraits &
     | 'activityByLight'
     | 'boldness'
     | 'sourceBehaviour'
-  >;
+  > &
+  Partial<Pick<Species, 'family'>>;
 
 /** The water that is fed into, inside measures in cm. */
 export interface FeedTank {
@@ -32,6 +34,9 @@ export interface FeedTank {
   flow: NonNullable<TankFurnishing['flow']>;
   decor: NonNullable<TankFurnishing['decor']>;
   plants: NonNullable<TankFurnishing['plants']>;
+  ground?: NonNullable<TankFurnishing['ground']>;
+  /** The film as it was seen in the last week; what was not seen is not there. */
+  film?: FilmSeen;
 }
 
 export interface FeedGroup {
@@ -44,6 +49,8 @@ export interface FeedGroup {
   lengthMeasured: boolean;
   goalFactor: number | null;
   belly?: Belly | null;
+  /** Raises a feeding day for the fasting days of its week. */
+  fastFactor?: number;
   /** How readily it takes a food, 0..1, by its id, where the keeper knows better than its guild. */
   taken?: Readonly<Record<string, number>>;
   /** What was learned at this tank, as multiples of what its species and size let expect. */
@@ -69,7 +76,8 @@ export interface FeedFood {
   composition: Composition;
   plantShare: number;
   form: 'floats' | 'sinksSlowly' | 'sinks';
-  inWater: { [F in keyof InWater]: number };
+  inWater: InWater &
+    Record<'floatMinutes' | 'sinkCmPerS' | 'particleMinMm' | 'particleMaxMm', number>;
   steps: readonly PreparationStep[];
   /** What a hand deals of it: a changed portion is one that can be dealt. */
   unit: Pick<HandUnit, 'massG' | 'step'>;

@@ -1,5 +1,6 @@
-import type { FoodFamily, FoodKind } from '@open-larder/catalogue';
-import { endOn, prepared } from '../food';
+import type { FoodKind } from '@open-larder/catalogue';
+import { prepared } from '../food';
+import { formOf, massOfPieceG, type Pieces } from '../mouth';
 import type { Drop, FeedFood } from './feeding';
 import { LAYER_OF } from './layers';
 
@@ -7,6 +8,9 @@ import { LAYER_OF } from './layers';
 export interface Item {
   drop: number;
   food: FeedFood;
+  /** Its pieces as they go in. */
+  pieces: Pieces;
+  /** Longest side of a piece. */
   sizeMm: number;
   /** How many there are at first, and grams as fed in one. */
   count: number;
@@ -23,6 +27,8 @@ export interface Item {
   leachS: number;
   /** Live food swims between the depths. */
   swims: boolean;
+  /** Share that falls out of reach where it comes to the ground. */
+  buries: number;
   /** Only this group reaches it; null for what is everyone's. */
   only: string | null;
 }
@@ -45,6 +51,8 @@ const SOFTENS_S: Record<FoodKind, number> = {
   mix: 1,
   live: 1,
 };
+/** A flake is soft within moments. Practice. */
+const FLAKE_SOFTENS_S = 20;
 /**
  * Share that leaches and the seconds in which it does. Assumptions by kind; dry crumbs lose the most
  * in the first half hour (Goldblatt et al. 1980, Aquaculture 19:117, on pelleted rations).
@@ -57,34 +65,6 @@ const LEACHES: Record<FoodKind, [share: number, seconds: number]> = {
   mix: [0.15, 7200],
   live: [0, 1],
 };
-/** g/cm³ as it lies in the water. Assumptions: dry food is porous. */
-const DENSITY: Record<FoodKind, number> = {
-  dry: 0.5,
-  gel: 1.03,
-  frozen: 1.02,
-  fresh: 0.95,
-  mix: 1.03,
-  live: 1.02,
-};
-
-/** Length over width of what goes down end on: worms and larvae, and small crustaceans. Assumptions. */
-const SLENDER = { worm: 8, crustacean: 3 };
-/** Thickness of leaves, wafers and flakes of leaf over their width. Assumption. */
-const THIN = 0.15;
-
-/** Grams in one particle of that size (length of worms, width of all else). */
-export function particleG(kind: FoodKind, family: FoodFamily, sizeMm: number): number {
-  const cm = sizeMm / 10;
-  const slender = family === 'wriggle' ? SLENDER.worm : SLENDER.crustacean;
-  const volume =
-    endOn({ kind, family }) > 1
-      ? (Math.PI / 4) * (cm / slender) ** 2 * cm
-      : family === 'leaf'
-        ? (Math.PI / 4) * cm ** 3 * THIN
-        : (Math.PI / 6) * cm ** 3;
-  return DENSITY[kind] * volume;
-}
-
 /**
  * The particles of one drop by size.
  * Nothing is rounded away: a portion smaller than one particle is one small particle.
@@ -96,6 +76,14 @@ export function itemsOf(drop: Drop, at: number, food: FeedFood, fromMin: number)
   const ready = prepared({ ...food.inWater, form: food.form }, steps);
   const small = ready.particleMinMm ?? food.inWater.particleMinMm;
   const large = Math.max(small, ready.particleMaxMm ?? food.inWater.particleMaxMm);
+  const pieces: Pieces = {
+    ...food.inWater,
+    ...ready,
+    kind: food.kind,
+    family: food.family,
+    particleMinMm: small,
+    particleMaxMm: large,
+  };
   const classes = large / small < ONE_SIZE ? ([[0.5, 1]] as const) : CLASSES;
   const inS = (drop.atMin + drop.manner.afterMin - fromMin) * 60;
   const soft = drop.manner.soaked || steps.some((step) => step.kind === 'blanch');
@@ -105,10 +93,11 @@ export function itemsOf(drop: Drop, at: number, food: FeedFood, fromMin: number)
   return classes.map(([at01, share]) => {
     const sizeMm = small * (large / small) ** at01;
     const massG = drop.massG * share;
-    const count = Math.max(1, massG / particleG(food.kind, food.family, sizeMm));
+    const count = Math.max(1, massG / massOfPieceG(pieces, sizeMm));
     return {
       drop: at,
       food,
+      pieces,
       sizeMm,
       count,
       massG: massG / count,
@@ -117,10 +106,11 @@ export function itemsOf(drop: Drop, at: number, food: FeedFood, fromMin: number)
       layer: carried ? LAYER_OF[drop.zone] : LAYER_OF.surface,
       floatS: (ready.floatMinutes ?? 0) * 60,
       sinkCmS: ready.sinkCmPerS ?? food.inWater.sinkCmPerS,
-      softensS: soft ? 1 : SOFTENS_S[food.kind],
+      softensS: soft ? 1 : formOf(pieces) === 'flake' ? FLAKE_SOFTENS_S : SOFTENS_S[food.kind],
       leaches,
       leachS,
       swims: food.kind === 'live',
+      buries: 0,
       only: drop.manner.apart ? drop.groupId : null,
     };
   });

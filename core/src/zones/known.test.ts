@@ -116,8 +116,9 @@ describe('against a closed form', () => {
     expect(mean).toBeLessThan(35 * 1.03);
   });
 
-  it('film on bare glass grows logistically', () => {
-    const model = modelOf(testFeeding({ groups: [], drops: [], fromMin: 600, toMin: 1200 }));
+  it('film that was seen grows back towards its fullest, fast at first (monomolecular)', () => {
+    const tank = testWater({ film: 'thin' });
+    const model = modelOf(testFeeding({ tank, groups: [], drops: [], fromMin: 600, toMin: 1200 }));
     const { servedG } = simulate(model);
     const { atFirstG, fullG, growsGPerS } = model.film;
     const grown = fullG - (fullG - atFirstG) * Math.exp((-growsGPerS * 36_000) / fullG);
@@ -156,7 +157,7 @@ describe('what must hold', () => {
   it('a particle larger than the mouth is never eaten whole', () => {
     const hunter = testEater('hunter', { species: { guild: 'predator', plantShareMin: 0 } });
     const large = testFlake({
-      inWater: { floatMinutes: 5, sinkCmPerS: 1, particleMinMm: 5, particleMaxMm: 6 },
+      inWater: { floatMinutes: 5, sinkCmPerS: 1, particleMinMm: 7, particleMaxMm: 8 },
       liftAfterMin: 5,
     });
     expect(shareOf({ groups: [hunter], foods: [large] })).toBe(0);

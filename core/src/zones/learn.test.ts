@@ -24,6 +24,7 @@ function seen(feeding: Feeding, truth: Record<string, Learned>): Sighting {
   return {
     feeding,
     clearedMin: left < 0.05 ? clearedMin : null,
+    about: null,
     left,
     came: new Map(feeding.groups.map((group, f) => [group.id, came[f]!])),
   };
@@ -53,6 +54,32 @@ describe('what is learned of a tank', () => {
     expect(often[0]!.sure.coming).toBeGreaterThan(once[0]!.sure.coming);
     // Of the loaches a shoal at the surface tells little.
     expect(often[1]!.sure.coming).toBeLessThan(often[0]!.sure.coming);
+  });
+
+  it('reads a look at one food as of that food alone, by the clock of that food', () => {
+    const both = testFeeding({
+      groups,
+      drops: [
+        testDrop('flake', 'shoal', { key: 'flake', massG: 0.15, atMin: 600 }),
+        testDrop('wafer', 'loaches', { key: 'wafer', zone: 'bottom', massG: 2, atMin: 603 }),
+      ],
+      fromMin: 600,
+      toMin: 640,
+    });
+    const model = modelOf(both);
+    const cleared = simulate(model, { everyS: 20, stepScale: 2 }).clearedS[0]! / 60;
+    // As expected for the flake, whatever became of the wafer beside it.
+    const seenFlake: Sighting = {
+      feeding: both,
+      about: new Set(['flake']),
+      clearedMin: cleared,
+      left: null,
+      came: new Map(),
+    };
+    for (const group of learn([seenFlake])) expect(group.search).toBeCloseTo(1, 1);
+    // Taken for the whole meal, of which much lies on, it would speak of hungrier fish.
+    const [, loaches] = learn([{ ...seenFlake, about: null }]);
+    expect(loaches!.search * loaches!.taking * loaches!.coming).toBeGreaterThan(1.06);
   });
 
   it('finds a group that hangs back, from who came', () => {

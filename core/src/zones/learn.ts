@@ -8,7 +8,9 @@ import { simulate, type Outcome } from './simulate';
 export interface Sighting {
   /** The feeding as it was given, with its groups as they are known. */
   feeding: Feeding;
-  /** Minutes until all of it was gone; null where it was not, or nobody looked. */
+  /** Keys of the drops that `clearedMin` and `left` are about; null is all of them. */
+  about: ReadonlySet<string> | null;
+  /** Minutes until that was gone, since the first of it went in; null where it was not seen. */
   clearedMin: number | null;
   /** Share that was left when it was lifted, 0..1; null where nobody looked. */
   left: number | null;
@@ -117,10 +119,11 @@ function missesOf(sighting: Sighting, traits: ReadonlyMap<string, Learned>): num
   };
   const model = modelOf(feeding);
   const outcome = simulate(model, { stepScale: STEP_SCALE, everyS: LOOKS_EVERY_S });
-  const shown = shownBy(model, outcome);
+  const shown = shownBy(model, outcome, aboutOf(sighting));
   const misses: number[] = [];
   const cleared =
-    sighting.clearedMin ?? (sighting.left === null ? null : goneLater(model, sighting.left));
+    sighting.clearedMin ??
+    (sighting.left === null ? null : goneLater(model, sighting.left) - aboutOf(sighting).sinceMin);
   if (cleared !== null) {
     misses.push(Math.log((shown.clearedMin + 0.5) / (cleared + 0.5)) / SEEN.cleared);
   }
@@ -132,16 +135,34 @@ function missesOf(sighting: Sighting, traits: ReadonlyMap<string, Learned>): num
   return misses;
 }
 
+/** Which drops of a feeding are looked at, and the minute of the model at which their clock starts. */
+interface About {
+  includes: (drop: number) => boolean;
+  sinceMin: number;
+}
+
+const ALL: About = { includes: () => true, sinceMin: 0 };
+
+function aboutOf({ about, feeding: { drops, fromMin } }: Sighting): About {
+  if (about === null) return ALL;
+  const starts = drops.filter(({ key }) => about.has(key)).map(({ atMin }) => atMin - fromMin);
+  return {
+    includes: (drop) => about.has(drops[drop]?.key ?? ''),
+    sinceMin: starts.length > 0 ? Math.min(...starts) : 0,
+  };
+}
+
 /** What a keeper would see of a simulated feeding. */
 export function shownBy(
   model: Model,
   outcome: Outcome,
+  about: About = ALL,
 ): { clearedMin: number; left: number; came: number[] } {
   const items = model.items.length;
   let served = 0;
   let there = 0;
   model.items.forEach((item, i) => {
-    if (item.drop < 0) return;
+    if (item.drop < 0 || !about.includes(item.drop)) return;
     served += outcome.servedG[i]!;
     for (let at = i; at < outcome.leftG.length; at += items) {
       there += outcome.leftG[at]! + outcome.liftedG[at]!;
@@ -150,8 +171,10 @@ export function shownBy(
   const left = served > 0 ? there / served : 0;
   const clearedMin = Math.max(
     0,
-    ...outcome.clearedS.map((seconds) =>
-      seconds === null ? goneLater(model, left) : seconds / 60,
+    ...outcome.clearedS.flatMap((seconds, drop) =>
+      about.includes(drop)
+        ? (seconds === null ? goneLater(model, left) : seconds / 60) - about.sinceMin
+        : [],
     ),
   );
   return { clearedMin, left, came: cameBy(model, outcome) };

@@ -1,7 +1,15 @@
-import { endOn, fits, takes, type Offer } from '../food';
+import {
+  fits,
+  formOf,
+  massOfPieceG,
+  mouthful,
+  takes,
+  takesApart,
+  widthAt,
+  type Offer,
+} from '../mouth';
 import type { Feeder } from './feeder';
-import type { Guild } from '@open-larder/catalogue';
-import { FILM_FOOD } from './film';
+import { FILM_FOOD, RASPS } from './film';
 import type { Item } from './item';
 
 /** What becomes of it when a fish of one group comes upon a particle. */
@@ -33,33 +41,48 @@ const GULPED = 0.2;
 const TOO_FINE = 0.02;
 /** A bite is this share of the mouth wide and takes this long. Assumptions. */
 const BITE_SHARE = 0.2;
+/** Claws and radulas tear off more than the mouth takes at once: some 0.4 mg a minute of a large shrimp. Assumption. */
+const TORN_SHARE = 0.35;
+const FLAKE_BITE = 0.8;
 const BITE_S = 2;
 
-/** How far a guild lives by rasping the film. Assumptions. */
-const RASPS: Record<Guild, number> = {
-  'film scraper': 1,
-  'plant grazer': 0.8,
-  'detritus feeder': 0.6,
-  omnivore: 0.15,
-  'invertebrate picker': 0.03,
-  'filter feeder': 0,
-  predator: 0,
-};
 /** Seconds over one unit of film. Assumption. */
 const RASP_S = 1;
 /** A rasping mouth moves at this share of the speed at which its fish goes for food. Assumption. */
 const RASPING_SPEED = 0.05;
+
+/** From here on the keeper's own word of a food says that it was seen eaten. */
+const SEEN_EATEN = 0.5;
+
+/** The one size that a particle has. */
+function onePiece({ pieces, sizeMm }: Item) {
+  const widthMm = widthAt(pieces, sizeMm);
+  return {
+    particleMinMm: sizeMm,
+    particleMaxMm: sizeMm,
+    widthMinMm: widthMm,
+    widthMaxMm: widthMm,
+  };
+}
+
+/** Grams that a fish takes off at once. */
+function biteOf({ eater, gapeMm }: Feeder, { pieces }: Item): number {
+  // A flake is thin and soft: what is torn off is nearly as wide as the mouth.
+  if (formOf(pieces) === 'flake') return massOfPieceG(pieces, FLAKE_BITE * gapeMm);
+  // mm³ of a bite are mg: what is bitten is about as heavy as water.
+  return ((takesApart(eater) ? TORN_SHARE : BITE_SHARE) * gapeMm) ** 3 / 1000;
+}
 
 /** How a group meets a particle. */
 export function meetingOf(feeder: Feeder, item: Item): Meeting {
   const { food } = item;
   const offer: Offer = {
     ...food,
-    particleMinMm: item.sizeMm,
-    particleMaxMm: item.sizeMm,
+    ...item.pieces,
+    ...onePiece(item),
   };
   const lengthCm = feeder.gapeMm / 10 / feeder.eater.gapeShare;
-  const { fit } = fits(feeder.eater, lengthCm, offer);
+  const { fit } = fits(feeder.eater, lengthCm, offer, (feeder.taken[food.id] ?? 0) >= SEEN_EATEN);
   const expected = feeder.taken[food.id] ?? takes(feeder.eater, offer).likely.value;
   const likely = Math.min(1, expected * feeder.taking);
   const apart = item.only !== null && item.only !== feeder.id;
@@ -76,11 +99,10 @@ export function meetingOf(feeder: Feeder, item: Item): Meeting {
   };
   if (apart || fit === 'too large') return { taken: 0, handlingS: 1, reachCm, bites: false };
   if (fit === 'in bites') {
-    // mm³ of a bite are mg: what is bitten is about as heavy as water.
-    const biteG = (BITE_SHARE * feeder.gapeMm) ** 3 / 1000;
+    const biteG = biteOf(feeder, item);
     return { taken: likely, handlingS: (item.massG / biteG) * BITE_S, reachCm, bites: true };
   }
-  const ratio = item.sizeMm / (feeder.gapeMm * endOn(food));
+  const ratio = mouthful(offer, item.sizeMm, feeder.gapeMm, lengthCm);
   const filters = feeder.eater.guild === 'filter feeder';
   const noticed = filters ? 1 : Math.min(1, ratio / TOO_FINE);
   const alone = HANDLING_S * (1 + NEAR_THE_MOUTH * Math.min(1, ratio) ** 2);

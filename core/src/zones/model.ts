@@ -2,6 +2,7 @@ import type { LightHours } from '../round';
 import type { Feeding } from './feeding';
 import { feederOf, type Feeder } from './feeder';
 import { FILM_FOOD, FILM_UNIT_G, filmOf, type Film } from './film';
+import { buriedShare } from './ground';
 import { itemsOf, type Item } from './item';
 import { LAYER_OF } from './layers';
 import { meetingOf, type Meeting } from './meeting';
@@ -35,7 +36,7 @@ export function modelOf(feeding: Feeding): Model {
   const named = [...new Set(feeding.drops.map((drop) => drop.place.trim().toLowerCase()))];
   const spread = Math.max(1, ...feeding.drops.map((drop) => drop.manner.spots));
   const places = Math.min(MOST_PLACES, Math.max(1, named.length) + spread - 1);
-  const film = filmOf(feeding.tank);
+  const film = filmOf(feeding.tank, feeding.groups);
   const feeders = feeding.groups.map((group) => feederOf(group, feeding.tank));
   const columnsOf: number[][] = [];
   const items = feeding.drops.flatMap((drop, at) => {
@@ -45,7 +46,10 @@ export function modelOf(feeding: Feeding): Model {
     const others = Array.from({ length: places }, (_, column) => column).filter(
       (column) => column !== own,
     );
-    const parts = itemsOf(drop, at, food, feeding.fromMin);
+    const parts = itemsOf(drop, at, food, feeding.fromMin).map((item) => ({
+      ...item,
+      buries: buriedShare(item, feeding.tank.ground),
+    }));
     parts.forEach(() => columnsOf.push([own, ...others].slice(0, Math.max(1, drop.manner.spots))));
     return parts;
   });
@@ -67,6 +71,7 @@ export function modelOf(feeding: Feeding): Model {
 const filmItem = (film: Film): Item => ({
   drop: -1,
   food: FILM_FOOD,
+  pieces: { ...FILM_FOOD.inWater, kind: FILM_FOOD.kind, family: FILM_FOOD.family },
   sizeMm: 0.1,
   count: film.atFirstG / FILM_UNIT_G,
   massG: FILM_UNIT_G,
@@ -79,5 +84,6 @@ const filmItem = (film: Film): Item => ({
   leaches: 0,
   leachS: 1,
   swims: false,
+  buries: 0,
   only: null,
 });

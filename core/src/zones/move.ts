@@ -55,7 +55,9 @@ function sink(state: State, model: Model, i: number, nowS: number, dt: number) {
       const moved = n[at]! * leaves;
       if (moved === 0) continue;
       n[at]! -= moved;
-      n[at + items]! += moved * below;
+      const buried = layer === GROUND - 1 ? item.buries : 0;
+      state.buried[i]! += moved * below * buried;
+      n[at + items]! += moved * below * (1 - buried);
       if (up > 0) n[at - items]! += moved * (1 - below);
     }
   }

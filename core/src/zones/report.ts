@@ -38,7 +38,9 @@ export interface DropReport {
   eatenG: number;
   leachedG: number;
   liftedG: number;
+  /** Left lying, with what lies out of reach between the grains of the ground. */
   leftG: number;
+  buriedG: number;
   /** Share of what was eaten that its own group ate. */
   ownShare: number;
   /** Minutes until a twentieth was left; null where more was. */
@@ -166,7 +168,8 @@ function dropReport(feeding: Feeding, at: number, model: Model, outcome: Outcome
     eatenG,
     leachedG: total((i) => outcome.leachedG[i]!),
     liftedG: total((i) => inCells(outcome.liftedG, i)),
-    leftG: total((i) => inCells(outcome.leftG, i)),
+    leftG: total((i) => inCells(outcome.leftG, i) + outcome.buriedG[i]!),
+    buriedG: total((i) => outcome.buriedG[i]!),
     ownShare: own >= 0 && eatenG > 0 ? eatenBy(own) / eatenG : 0,
     clearedMin: cleared === null ? null : cleared / 60,
     lay: LAYERS.map((layer, index) => ({
@@ -184,7 +187,7 @@ function waterReport(feeding: Feeding, model: Model, outcome: Outcome): WaterRep
     if (item.drop < 0) return;
     const { protein } = item.food.composition;
     model.feeders.forEach((_, f) => (eatenProtein += outcome.eatenG[f * items + i]! * protein));
-    let left = outcome.leachedG[i]!;
+    let left = outcome.leachedG[i]! + outcome.buriedG[i]!;
     for (let at = i; at < outcome.leftG.length; at += items) left += outcome.leftG[at]!;
     lostProtein += left * protein;
   });

@@ -28,6 +28,8 @@ export interface Outcome {
   /** By cell, then item: lifted out, and lying there at the end. */
   liftedG: Float64Array;
   leftG: Float64Array;
+  /** By item: lying between the grains of the ground, out of reach. */
+  buriedG: Float64Array;
   /** By feeder: grams of dry matter in all stomachs at the end. */
   stomachG: Float64Array;
   /** By drop: seconds after it went in at which a twentieth was left; null where more was. */
@@ -88,6 +90,7 @@ export function simulate(model: Model, { stepScale = 1, everyS = Infinity } = {}
     leachedG: state.leached,
     liftedG: state.lifted,
     leftG: gramsLying(state),
+    buriedG: state.buried.map((count, i) => count * state.massG[i]!),
     stomachG: state.stomach,
     clearedS: state.cleared,
     frames,

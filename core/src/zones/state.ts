@@ -23,6 +23,8 @@ export interface State {
   readonly served: Float64Array;
   readonly leached: Float64Array;
   readonly lifted: Float64Array;
+  /** By item: particles between the grains of the ground, out of reach. */
+  readonly buried: Float64Array;
   /** By drop: share that was there at the last look, and seconds until it was gone. */
   readonly remaining: Float64Array;
   readonly cleared: (number | null)[];
@@ -47,6 +49,7 @@ export function startOf({ waters, items, feeders }: Model): State {
     served: new Float64Array(items.length),
     leached: new Float64Array(items.length),
     lifted: new Float64Array(cells * items.length),
+    buried: new Float64Array(items.length),
     remaining: new Float64Array(drops).fill(1),
     cleared: Array.from({ length: drops }, () => null),
   };
@@ -97,7 +100,7 @@ export function leachAndGrow(state: State, model: Model, nowS: number, dt: numbe
     if (item.leaches === 0) continue;
     const after =
       item.massG * (1 + item.leaches * Math.expm1(-(nowS + dt - item.inS) / item.leachS));
-    state.leached[i]! += countOf(state, i) * (state.massG[i]! - after);
+    state.leached[i]! += (countOf(state, i) + state.buried[i]!) * (state.massG[i]! - after);
     state.massG[i] = after;
   }
   const standing = countOf(state, film) * FILM_UNIT_G;

@@ -1,3 +1,4 @@
+import { ownPair } from '@open-larder/catalogue';
 import { PLAIN } from '../round';
 import { type Drop, type FeedFood, type FeedGroup, type Feeding, type FeedTank } from './feeding';
 
@@ -44,15 +45,15 @@ export function testEater(id: string, { species = {}, ...over }: GroupOver = {})
       guild: 'omnivore',
       stomach: true,
       shape: 'fusiform',
-      lwA: 0.01,
-      lwB: 3,
+      lengthMass: ownPair(0.01, 3),
       sourceSize: 'a published pair',
       sourceWater: 'a published range',
       sourceBehaviour: 'seen by its keepers',
       tempMinC: 18,
-      tempOptC: 28,
+      appetitePeakC: 28,
       tempMaxC: 30,
       adultLengthCm: 4,
+      takesDry: 1,
       gapeShare: 0.06,
       plantShareMin: 0.1,
       plantShareMax: 0.6,
@@ -86,7 +87,13 @@ export const testWafer = (over: Partial<FeedFood> = {}): FeedFood => ({
   id: 'wafer',
   name: 'Wafer',
   form: 'sinks',
-  inWater: { floatMinutes: 0, sinkCmPerS: 4, particleMinMm: 10, particleMaxMm: 12 },
+  inWater: {
+    floatMinutes: 0,
+    sinkCmPerS: 4,
+    particleMinMm: 10,
+    particleMaxMm: 12,
+    pieceForm: 'disc',
+  },
   plantShare: 0.6,
   liftAfterMin: 240,
   ...over,

@@ -1,0 +1,25 @@
+import { widthAt } from '../mouth';
+import type { FeedTank } from './feeding';
+import type { Item } from './item';
+
+/**
+ * Gaps between the grains of a ground, mm, and the share of fine food that ends up in them. Gravel of
+ * about 4 mm leaves gaps of some 0.4 of a grain; soil is finer and closes over; sand lets nothing in.
+ * Assumptions.
+ */
+const GAPS: Partial<Record<NonNullable<FeedTank['ground']>, { gapMm: number; most: number }>> = {
+  gravel: { gapMm: 1.6, most: 0.7 },
+  soil: { gapMm: 1.2, most: 0.4 },
+};
+
+/** Share of an item's pieces that fall between the grains where they come to rest, 0..1. */
+export function buriedShare(
+  { swims, sizeMm, pieces }: Pick<Item, 'swims' | 'sizeMm' | 'pieces'>,
+  ground: FeedTank['ground'],
+): number {
+  const gaps = ground && GAPS[ground];
+  if (!gaps || swims) return 0;
+  // What lies flat on the grains does not fall between them, however thin it is.
+  const across = (widthAt(pieces, sizeMm) + sizeMm) / 2;
+  return gaps.most * Math.max(0, 1 - across / gaps.gapMm);
+}
