@@ -19,7 +19,7 @@ export function changedDiet(
   change: number,
   foods: ReadonlyMap<string, Food>,
 ): Diet {
-  const goal = (diet.goalFactor ?? stageFactor(stage)) * (1 + change);
+  const goal = (diet.goalFactor ?? stageFactor(stage, species)) * (1 + change);
   let owedKj = 0;
   const servings = diet.servings.map((serving): DietServing => {
     const food = foods.get(serving.foodId);

@@ -1,12 +1,19 @@
 import type { Zone } from '@open-larder/catalogue';
 import { eatsNothing, mayNotFast } from '../fish';
-import { dailyNeed, portion, type Food, type GroupOnDay, type Portion } from '../ration';
+import {
+  dailyNeed,
+  fastFactor,
+  portion,
+  type Food,
+  type GroupOnDay,
+  type Portion,
+} from '../ration';
 import { type Known } from '../why';
 import { weekdayOf } from './clock';
 import { dayOfCycle } from './cycle';
 import { toHandUnits } from '../food';
 import { sharesOf } from './training';
-import { fastOn } from './fast';
+import { fastOn, weeklyFasts } from './fast';
 import type { DietServing, HouseGroup, HouseTank } from './plan';
 
 /** Why a group gets nothing on a day: planned, or because of its stage. */
@@ -31,8 +38,11 @@ export interface GroupDay {
   servings: DueServing[];
 }
 
-export function groupOnDay(group: HouseGroup, tank: Pick<HouseTank, 'tempC'>): GroupOnDay {
-  return {
+export function groupOnDay(
+  group: HouseGroup,
+  tank: Pick<HouseTank, 'tempC'> & Partial<Pick<HouseTank, 'plan'>>,
+): GroupOnDay {
+  const plain: GroupOnDay = {
     species: group.species,
     stage: group.stage,
     count: group.count,
@@ -42,6 +52,7 @@ export function groupOnDay(group: HouseGroup, tank: Pick<HouseTank, 'tempC'>): G
     goalFactor: group.diet?.goalFactor ?? null,
     belly: group.belly,
   };
+  return { ...plain, fastFactor: fastFactor(plain, weeklyFasts(group, tank.plan).length) };
 }
 
 /** Whether the group rests on this day, and why. Fry are never given a fasting day. */

@@ -59,6 +59,17 @@ function inForce(when: FastWhen, group: Faster, day: string): boolean {
   }
 }
 
+/** Weekdays on which a group fasts every week, by its diet and by the plan of its tank. */
+export function weeklyFasts(
+  group: { id: string; diet: { fastWeekdays: readonly number[] } | null },
+  plan?: { fasts: readonly PlannedFast[] },
+): number[] {
+  const ofTank = (plan?.fasts ?? []).flatMap(({ groupId, when }) =>
+    when.kind === 'weekly' && (groupId === null || groupId === group.id) ? when.weekdays : [],
+  );
+  return [...new Set([...(group.diet?.fastWeekdays ?? []), ...ofTank])];
+}
+
 /** Why a fast is refused: fry starve within hours. */
 export interface FastRefusal {
   groupId: string;

@@ -4,6 +4,7 @@ import { mayNotFast } from '../fish';
 import type { Known } from '../why';
 import { addDays, hoursOfLight, wallMinutes, type Moment } from './clock';
 import { compileGroupDay, groupOnDay, type GroupDay } from './day';
+import { fewerDays, withFewerDays, type FewerDays } from './fewerDays';
 import type { HouseGroup, HouseTank } from './plan';
 
 /** Something about a week's diet that a keeper should look at, with the figures it compares. */
@@ -12,7 +13,7 @@ export type Finding =
   | { kind: 'longGap'; hours: number; safe: Known }
   | { kind: 'fewMeals'; planned: number; wanted: Known }
   | { kind: 'bigMeal'; dryMatterG: number; largest: Known }
-  | { kind: 'rounding'; servingId: string; ofWanted: number }
+  | { kind: 'rounding'; servingId: string; ofWanted: number; fewer: FewerDays | null }
   | { kind: 'ownAmount'; servingId: string; ofWanted: number }
   | { kind: 'fryFast' };
 
@@ -42,15 +43,25 @@ export function dietFindings(
   if (mayNotFast(group.stage) && group.diet.fastWeekdays.length > 0) {
     findings.push({ kind: 'fryFast' });
   }
-  const week = Array.from({ length: Math.max(7, tank.plan.cycle.days) }, (_, offset) =>
-    compileGroupDay(group, tank, foods, addDays(first, offset)),
-  );
-  return [
-    ...findings,
-    ...gapFinding(group, tank, week, moments),
-    ...mealFindings(group, tank, week),
-    ...roundingFindings(week),
-  ];
+  const weekOf = (which: HouseGroup) =>
+    Array.from({ length: Math.max(7, tank.plan.cycle.days) }, (_, offset) =>
+      compileGroupDay(which, tank, foods, addDays(first, offset)),
+    );
+  const week = weekOf(group);
+  const gaps = gapFinding(group, tank, week, moments);
+  const meals = mealFindings(group, tank, week);
+  /** Fewer days are offered only where guts bear the gap, and hold what comes at once. */
+  const fewerFor = (servingId: string, ofWanted: number): FewerDays | null => {
+    const fewer = fewerDays(group, tank, servingId, ofWanted);
+    if (!fewer || !group.diet) return null;
+    const after = { ...group, diet: withFewerDays(group.diet, servingId, fewer) };
+    const then = weekOf(after);
+    const worse =
+      gapFinding(after, tank, then, moments).length > gaps.length ||
+      mealFindings(after, tank, then).some(({ kind }) => kind === 'bigMeal');
+    return worse ? null : fewer;
+  };
+  return [...findings, ...gaps, ...meals, ...roundingFindings(week, fewerFor)];
 }
 
 function gapFinding(
@@ -103,17 +114,25 @@ function mealFindings(group: HouseGroup, tank: HouseTank, week: readonly GroupDa
   return findings;
 }
 
-function roundingFindings(week: readonly GroupDay[]): Finding[] {
+/** Over what is needed by more than this, a serving is offered on fewer days. Assumption. */
+const FEWER_ABOVE = 1.25;
+
+function roundingFindings(
+  week: readonly GroupDay[],
+  fewerFor: (servingId: string, ofWanted: number) => FewerDays | null,
+): Finding[] {
   const seen = new Set<string>();
   const findings: Finding[] = [];
   for (const due of week.flatMap((day) => day.servings)) {
     if (seen.has(due.serving.id) || Math.abs(due.portion.ofWanted - 1) <= QUIET_ROUNDING) continue;
     seen.add(due.serving.id);
-    findings.push({
-      kind: due.serving.ownUnits === null ? 'rounding' : 'ownAmount',
-      servingId: due.serving.id,
-      ofWanted: due.portion.ofWanted,
-    });
+    const { id: servingId, ownUnits } = due.serving;
+    const { ofWanted } = due.portion;
+    if (ownUnits !== null) findings.push({ kind: 'ownAmount', servingId, ofWanted });
+    else {
+      const fewer = ofWanted > FEWER_ABOVE ? fewerFor(servingId, ofWanted) : null;
+      findings.push({ kind: 'rounding', servingId, ofWanted, fewer });
+    }
   }
   return findings;
 }

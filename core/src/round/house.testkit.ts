@@ -1,3 +1,4 @@
+import { ownPair } from '@open-larder/catalogue';
 import { PLAIN } from './manner';
 import { NO_PLAN, type House, type HouseGroup, type HouseTank } from './plan';
 
@@ -47,12 +48,11 @@ export function testGroup(id: string, tankId: string, over: Partial<HouseGroup> 
       guild: 'omnivore',
       stomach: true,
       shape: 'fusiform',
-      lwA: 0.01,
-      lwB: 3,
+      lengthMass: ownPair(0.01, 3),
       sourceSize: 'a published pair',
       sourceWater: 'a published range',
       tempMinC: 18,
-      tempOptC: 28,
+      appetitePeakC: 28,
       tempMaxC: 30,
       adultLengthCm: 10,
     },

@@ -33,6 +33,7 @@ export {
   type FastWhen,
   type PlannedFast,
 } from './fast';
+export { withFewerDays, type FewerDays } from './fewerDays';
 export { dietFindings, type Finding } from './findings';
 export { lateAdvice, type LateAdvice } from './late';
 export { MOST_AFTER_MIN, MOST_SPOTS, PLAIN, sayManner, type Manner } from './manner';

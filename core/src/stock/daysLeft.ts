@@ -1,5 +1,6 @@
 import { addDays } from '../round';
 import { goodUntil, inOrderOfUse, type Lot } from './drawDown';
+import { keptDays } from './place';
 
 /** Grams that pass their last good day uneaten, and when. */
 export interface Waste {
@@ -56,7 +57,7 @@ export function daysLeft(
       if (lot.openedOn === null) {
         lot.openedOn = today;
         if (openedDays !== null) {
-          const opened = addDays(today, openedDays);
+          const opened = addDays(today, keptDays(lot.place, openedDays) ?? openedDays);
           lot.until = lot.until !== null && lot.until < opened ? lot.until : opened;
         }
       }

@@ -1,4 +1,5 @@
 import { addDays } from '../round';
+import { keptDays, type Place } from './place';
 
 /** One purchase of a food. Amounts in grams as fed, days as YYYY-MM-DD. */
 export interface Lot {
@@ -6,6 +7,8 @@ export interface Lot {
   remainingG: number;
   openedOn: string | null;
   bestBefore: string | null;
+  /** Left out where it makes no difference. */
+  place?: Place;
 }
 
 export interface Draw {
@@ -24,10 +27,11 @@ const NEVER = '9999-12-31';
 
 /** The last day on which a lot is good: its best-before, or sooner where it was opened. */
 export function goodUntil(
-  { openedOn, bestBefore }: Pick<Lot, 'openedOn' | 'bestBefore'>,
+  { openedOn, bestBefore, place }: Pick<Lot, 'openedOn' | 'bestBefore' | 'place'>,
   openedDays: number | null,
 ): string | null {
-  const opened = openedOn !== null && openedDays !== null ? addDays(openedOn, openedDays) : NEVER;
+  const keeps = keptDays(place, openedDays);
+  const opened = openedOn !== null && keeps !== null ? addDays(openedOn, keeps) : NEVER;
   const last = (bestBefore ?? NEVER) < opened ? (bestBefore as string) : opened;
   return last === NEVER ? null : last;
 }

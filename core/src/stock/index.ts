@@ -2,6 +2,6 @@ export { drawDown, goodUntil, inOrderOfUse, type Draw, type Keeping, type Lot } 
 export { daysLeft, type Supply, type Waste } from './daysLeft';
 export { larderOf, type FoodOutlook, type GroupCost, type Larder, type Stocked } from './larder';
 export { plannedUse, type PlannedUse } from './plannedUse';
-export { PLACES, usualPlace, type Place } from './place';
+export { keptDays, PLACES, usualPlace, type Place } from './place';
 export { pricePerGram } from './price';
 export { purchaseOf, type Purchase } from './shopping';

@@ -19,6 +19,8 @@ const flake = (over: Partial<Stocked> = {}): Stocked => ({
   ],
   openedDays: null,
   leadDays: 4,
+  sealedDays: null,
+  loose: false,
   ...over,
 });
 const looking = { today: MONDAY, horizon: 120 };

@@ -11,8 +11,12 @@ export interface Stocked {
   lots: readonly (Lot & { amountG: number; costMinor: number | null; boughtOn: string })[];
   /** Days that it keeps once opened; null where that makes no difference. */
   openedDays: number | null;
-  /** Days from wanting it until it is in the house: a delivery, or a batch that must set. */
+  /** Days from wanting it until it is in the house: a delivery, a batch that must set, a shop near by. */
   leadDays: number;
+  /** Days that it keeps before it is opened; null where that makes no difference. */
+  sealedDays: number | null;
+  /** It is bought loose: as much as is wanted, in no pack. */
+  loose: boolean;
 }
 
 export interface FoodOutlook {
@@ -67,11 +71,11 @@ export function larderOf(
   const dayOf = Array.from({ length: horizon }, (_, index) => addDays(today, index));
   const priceOf = new Map(stock.map((food) => [food.id, pricePerGram(food.lots)]));
   return {
-    foods: stock.map(({ id, lots, openedDays, leadDays }) => {
+    foods: stock.map(({ id, lots, openedDays, leadDays, sealedDays, loose }) => {
       const useG = daily.get(id) ?? Array<number>(horizon).fill(0);
       const usedPerWeekG = perDay(useG) * 7;
       const price = priceOf.get(id) ?? null;
-      const packG = usualPack(lots);
+      const packG = loose ? null : usualPack(lots);
       const supply = daysLeft(lots, useG, dayOf, openedDays);
       return {
         foodId: id,
@@ -80,7 +84,14 @@ export function larderOf(
         waste: supply.waste,
         costPerDayMinor: price === null ? null : (price * usedPerWeekG) / 7,
         packG,
-        buy: purchaseOf({ days: supply.days, useG, dayOf, deliveryDays: leadDays, packG }),
+        buy: purchaseOf({
+          days: supply.days,
+          useG,
+          dayOf,
+          deliveryDays: leadDays,
+          packG,
+          keepsDays: sealedDays,
+        }),
       };
     }),
     groups: costs(use, priceOf),

@@ -28,24 +28,36 @@ interface Wanted {
   deliveryDays: number;
   /** Grams in a usual pack; null where none was bought yet. */
   packG: number | null;
+  /** Days that it keeps before it is opened; null where that makes no difference. */
+  keepsDays: number | null;
 }
 
 /**
  * What to buy of a food from the plan's own use, day by day.
  * @returns null where it lasts past the days looked ahead, or is not used
  */
-export function purchaseOf({ days, useG, dayOf, deliveryDays, packG }: Wanted): Purchase | null {
+export function purchaseOf({
+  days,
+  useG,
+  dayOf,
+  deliveryDays,
+  packG,
+  keepsDays,
+}: Wanted): Purchase | null {
   if (days === null) return null;
   const latest = days - deliveryDays;
-  const wanted = useG.slice(days, days + COVER_DAYS);
+  // What keeps for less is bought for as long as it keeps.
+  const cover = Math.max(1, Math.min(COVER_DAYS, keepsDays ?? COVER_DAYS));
+  const wanted = useG.slice(days, days + cover);
   // Near the end of what is looked ahead the weeks that are in sight stand for the rest.
   const seen = wanted.reduce((sum, grams) => sum + grams, 0);
-  const grams = (seen * COVER_DAYS) / wanted.length;
+  const grams = (seen * cover) / wanted.length;
   const massG = computed(grams, {
-    label: `Use in the ${COVER_DAYS} days after it has run out`,
+    label: `Use in the ${cover} days after it has run out`,
     unit: 'g',
     how: 'sum of the plan’s use, day by day',
-    source: `Assumption: bought to last ${COVER_DAYS} days`,
+    source:
+      cover < COVER_DAYS ? 'As long as it keeps' : `Assumption: bought to last ${COVER_DAYS} days`,
     from: [measured('Days left', days, 'd'), measured('Days of delivery', deliveryDays, 'd')],
   });
   return {

@@ -25,6 +25,14 @@ describe('drawing down the shelf', () => {
     expect(shortG).toBe(0);
   });
 
+  it('keeps fresh food for half a year in the freezer, opened or not', () => {
+    const opened = { ...lot('a', 5), openedOn: '2026-03-01' };
+    expect(goodUntil({ ...opened, place: 'fridge' }, 4)).toBe('2026-03-05');
+    expect(goodUntil({ ...opened, place: 'freezer' }, 4)).toBe('2026-08-28');
+    // What has a freezer's figure already keeps it.
+    expect(goodUntil({ ...opened, place: 'freezer' }, 90)).toBe('2026-05-30');
+  });
+
   it('takes what was opened before what is sealed, once opening counts', () => {
     const opened = { ...lot('open', 5, '2026-12-01'), openedOn: '2026-02-25' };
     const order = (openedDays: number | null) =>
@@ -148,7 +156,13 @@ describe('days left', () => {
 describe('what to buy', () => {
   const gram = Array<number>(120).fill(1);
   const wanted = (
-    over: { lots?: Lot[]; useG?: number[]; deliveryDays?: number; packG?: number } = {},
+    over: {
+      lots?: Lot[];
+      useG?: number[];
+      deliveryDays?: number;
+      packG?: number;
+      keepsDays?: number;
+    } = {},
   ) =>
     purchaseOf({
       days: daysLeft(over.lots ?? [lot('a', 10)], over.useG ?? gram, days(120), null).days,
@@ -156,6 +170,7 @@ describe('what to buy', () => {
       dayOf: days(120),
       deliveryDays: over.deliveryDays ?? 4,
       packG: over.packG ?? 20,
+      keepsDays: over.keepsDays ?? null,
     });
 
   it('is ordered so that it comes on the day when the shelf is empty', () => {
@@ -168,6 +183,11 @@ describe('what to buy', () => {
   it('is late where delivery takes longer than the shelf lasts, and says today', () => {
     expect(wanted({ lots: [lot('a', 2)] })).toMatchObject({ orderBy: '2026-03-01', late: true });
     expect(wanted({ deliveryDays: 0 })).toMatchObject({ orderBy: '2026-03-11', late: false });
+  });
+
+  it('is bought for no longer than it keeps', () => {
+    expect(wanted({ keepsDays: 5 })?.massG.value).toBeCloseTo(5, 9);
+    expect(wanted({ keepsDays: 90 })?.massG.value).toBeCloseTo(30, 9);
   });
 
   it('follows fasts and best-before dates, not an average', () => {

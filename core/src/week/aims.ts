@@ -1,5 +1,6 @@
 import type { Guild } from '@open-larder/catalogue';
-import { digestibleEnergy, onlyBinds, takes } from '../food';
+import { digestibleEnergy } from '../food';
+import { onlyBinds, takes } from '../mouth';
 import { FILM_FOOD, type FeedFood } from '../zones';
 import type { WeekOutcome } from './outcome';
 import type { WeekGroup, WeekTask } from './task';

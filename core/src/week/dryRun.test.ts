@@ -74,6 +74,18 @@ describe('a dry run', () => {
     );
   });
 
+  it('keeps adults at their mass over two fasting days a week that are made up for', () => {
+    const adult = weekGroup(testEater('shoal'));
+    const diet = testDiet(
+      [testServing('s', 'flake', 'morning'), testServing('t', 'flake', 'night')],
+      { fastWeekdays: [3, 7] },
+    );
+    const [shoal] = run(tank({ groups: [adult], diets: { shoal: diet } })).tanks[0]!.groups;
+    const ratio = shoal!.massG.at(-1)!.middle / shoal!.massG[0]!.middle;
+    expect(ratio).toBeGreaterThan(0.98);
+    expect(ratio).toBeLessThan(1.02);
+  });
+
   it('keeps an adult at maintenance as it is', () => {
     const adult = weekGroup(testEater('shoal'));
     const [shoal] = run(tank({ groups: [adult] })).tanks[0]!.groups;

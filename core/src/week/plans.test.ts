@@ -1,6 +1,6 @@
 import { loadCatalogue } from '@open-larder/catalogue/load';
 import { STAGES } from '../fish';
-import { fits } from '../food';
+import { fits } from '../mouth';
 import {
   cellsOf,
   converted,
@@ -16,6 +16,7 @@ import {
   testDiet,
   testEater,
   testFlake,
+  testLoaches,
   testServing,
   testTask,
   testWafer,
@@ -63,6 +64,32 @@ describe('a starting plan', () => {
         'too large',
       );
     }
+  });
+
+  it('gives who feeds above the ground what is met there, and tablets to who feeds on it', () => {
+    const tablet = testWafer({ id: 'a-tablet', name: 'A tablet', plantShare: 0.15 });
+    const task = testTask({ foods: [tablet, testFlake()] });
+    const shoal = task.groups[0];
+    const { species, ...loach } = weekGroup(testLoaches());
+    const loaches = { ...loach, species: { ...species, zone: 'bottom' as const } };
+    const staple = [{ role: 'staple' as const, when: 'early' as const, days: [1], weight: 1 }];
+    expect(laidOut(task, shoal!, staple, ids()).map(({ foodId }) => foodId)).toEqual(['flake']);
+    expect(laidOut(task, loaches, staple, ids()).map(({ foodId }) => foodId)).toEqual(['a-tablet']);
+  });
+
+  it('is the same whatever the ids are', () => {
+    const foods = [testWafer(), testFlake()];
+    const renamed = foods.map((food, at) => ({ ...food, id: `${9 - at}` }));
+    const lines = startingPlan('omnivore', 'adult', testTask().school, false);
+    const names = (of: typeof foods) => {
+      const task = testTask({ foods: of });
+      const nameOf = new Map(of.map(({ id, name }) => [id, name]));
+      return task.groups.map((group) =>
+        laidOut(task, group, lines, ids()).map(({ foodId }) => nameOf.get(foodId)),
+      );
+    };
+    expect(names(renamed)).toEqual(names(foods));
+    expect(names(foods.toReversed())).toEqual(names(foods));
   });
 
   it('feeds night fish after the light is out, and lays a longer cycle from the week', () => {

@@ -1,11 +1,11 @@
 import type { Guild } from '@open-larder/catalogue';
 import { eatsNothing, mayNotFast, type Stage } from '../fish';
-import { fits } from '../food';
 import { PLAIN, type DietServing } from '../round';
 import type { FeedFood } from '../zones';
 import { foodsFor } from './aims';
 import { momentsOf } from './balance/offers';
 import type { School } from './school';
+import { suitability } from './suitability';
 import { tankOf, type WeekGroup, type WeekTask } from './task';
 
 /** What a food is for in a diet. */
@@ -76,6 +76,11 @@ export function startingPlan(
   return lines;
 }
 
+/** From here on a food suits a role. Assumption. */
+const SUITS = 0.25;
+/** What was given already counts for so much less, so that a week is varied. Assumption. */
+const AGAIN = 0.7;
+
 /** Plant share from which a food stands for plants. Assumption. */
 const PLANT = 0.5;
 
@@ -101,18 +106,29 @@ export function laidOut(
   const moments = momentsOf(task);
   if (moments.length === 0) return [];
   const cycle = tankOf(task).plan.cycle.days;
+  const shelf = new Map(task.shelf.map((one) => [one.foodId, one]));
   const edible = foodsFor(task, group)
-    .filter(
-      ({ food, taken }) =>
-        taken >= 0.25 &&
-        (task.shelf.find((one) => one.foodId === food.id)?.stockG ?? 0) > 0 &&
-        fits(group.species, group.lengthCm, { ...food, ...food.inWater }).fit !== 'too large',
-    )
-    .sort((a, b) => b.taken - a.taken || (a.food.id < b.food.id ? -1 : 1));
+    .flatMap(({ food, taken, capped }) => {
+      const there = shelf.get(food.id);
+      if (taken < 0.25 || !there || there.stockG <= 0) return [];
+      const suits = suitability(group, food, taken, there.expiringG > 0);
+      return suits > 0 ? [{ food, suits, capped: capped !== null }] : [];
+    })
+    .sort((a, b) => b.suits - a.suits || (a.food.name < b.food.name ? -1 : 1));
   const servings: DietServing[] = [];
   for (const line of lines) {
-    const found =
-      edible.find(({ food, capped }) => IS[line.role](food, capped !== null)) ?? edible[0];
+    // A role for which nothing suits is filled with what suits best; what was given already comes later.
+    const given = ({ food }: (typeof edible)[number]) =>
+      line.role !== 'staple' && servings.some(({ foodId }) => foodId === food.id) ? AGAIN : 1;
+    const best = (of: typeof edible) =>
+      of.reduce<(typeof edible)[number] | null>(
+        (a, b) => (a === null || b.suits * given(b) > a.suits * given(a) ? b : a),
+        null,
+      );
+    const inRole = edible.filter(
+      ({ food, capped, suits }) => suits >= SUITS && IS[line.role](food, capped),
+    );
+    const found = best(inRole) ?? best(edible);
     if (!found) return [];
     const wanted = minutesOf(task, line.when);
     const moment = moments.reduce((a, b) =>

@@ -1,5 +1,5 @@
 import { eatsNothing } from '../../fish';
-import { fits } from '../../food';
+import { fits } from '../../mouth';
 import { dailyNeed, largestMeal } from '../../ration';
 import { PLAIN, sayManner, wallMinutes, type DietServing, type FoodRule } from '../../round';
 import { eatenOf, type Drop, type FeedFood } from '../../zones';

@@ -30,7 +30,7 @@ export interface Range {
 const KEPT = 0.6;
 const KJ_PER_G = 5.5;
 /** A hungry body lives more thriftily: what is missing costs only this share of it. Assumption. */
-const SPARED = 0.7;
+const SPARED = 0.5;
 /** How far off intake and maintenance may be. Assumption: as the bands of the simulation are. */
 const UNSURE = { intake: 0.15, maintenance: 0.12 };
 /** Per cent of its mass that a fish loses or gains in a day at the most. */
@@ -54,7 +54,9 @@ export function grown(
   tempC: number,
 ): Growing {
   const rests = stageFactor(group.stage);
-  const calm = rests > 0 && rests < 1 ? rests : rests === 0 ? stageFactor('resting') : 1;
+  const laying = group.stage === 'adult' ? stageFactor('adult', group.species) : 1;
+  // What adults put into eggs and young does not make them grow.
+  const calm = rests > 0 && rests < 1 ? rests : rests === 0 ? stageFactor('resting') : laying;
   const step = (mass: number, greatest: number, intake: number, upkeep: number) => {
     const over = gotKj * intake - maintenanceKj(group.species, mass, tempC) * calm * upkeep;
     const length = lengthFromMass(group.species, greatest);

@@ -1,0 +1,52 @@
+import type { FoodForm, Zone } from '@open-larder/catalogue';
+import { fits, formOf, type Fit } from '../mouth';
+import type { FeedFood } from '../zones';
+import type { WeekGroup } from './task';
+
+/** What is left of a food's use to a mouth that takes it so. Assumptions. */
+const BY_FIT: Record<Fit, number> = {
+  whole: 1,
+  'the smaller': 0.9,
+  'in bites': 0.7,
+  unknown: 0.5,
+  'too large': 0,
+};
+
+/** How much of a food is there where a fish feeds. Assumptions: it is met on its way, or not at all. */
+const BY_PLACE: Record<Zone, Record<FoodForm, number>> = {
+  surface: { floats: 1, sinksSlowly: 0.8, sinks: 0.35 },
+  mid: { floats: 0.8, sinksSlowly: 1, sinks: 0.5 },
+  bottom: { floats: 0.3, sinksSlowly: 0.7, sinks: 1 },
+  film: { floats: 0.3, sinksSlowly: 0.6, sinks: 1 },
+};
+/** A tablet or a wafer lies on the ground and is rasped there: it is not for who feeds above it. */
+const LIES = 0.4;
+/** What would be thrown away otherwise comes a little before the rest. */
+const ENDS = 1.1;
+
+/**
+ * How well a food suits a group, 0..1 or a little above: taste, mouth, where it is met, plants against
+ * what its kind eats, and whether it would spoil. All weights are assumptions; they only rank.
+ * @param taken how readily the group takes it, 0..1
+ * @param expiring some of it passes its last good day within the cycle
+ */
+export function suitability(
+  { species, lengthCm }: WeekGroup,
+  food: FeedFood,
+  taken: number,
+  expiring: boolean,
+): number {
+  const offer = { ...food, ...food.inWater };
+  const { zone, plantShareMin: low, plantShareMax: high } = species;
+  const aboveGround = zone === 'surface' || zone === 'mid';
+  const lies = aboveGround && food.kind === 'dry' && formOf(offer) === 'disc' ? LIES : 1;
+  const off = Math.max(0, low - food.plantShare, food.plantShare - high);
+  return (
+    taken *
+    BY_FIT[fits(species, lengthCm, offer).fit] *
+    BY_PLACE[zone][food.form] *
+    lies *
+    (1 - off / 2) *
+    (expiring ? ENDS : 1)
+  );
+}
