@@ -7,6 +7,7 @@ export * from './units';
 export * from './fish';
 export * from './group';
 export * from './food';
+export * from './mouth';
 export * from './ration';
 export * from './recipe';
 export * from './stock';
