@@ -36,6 +36,8 @@ const warmth = within(0, 40, 'temperature in °C');
 export const cultureEntry = z
   .object({
     name: z.string().min(2).max(60),
+    /** Trade and scientific names, and how people misspell them. */
+    otherNames: z.array(z.string().trim().min(2).max(60)).min(5).max(12),
     model: z.enum(CULTURE_MODELS),
     foodKey: z.string().regex(/^[a-z0-9-]{3,60}$/, 'name the food that it gives'),
     measure: z.enum(CULTURE_MEASURES),

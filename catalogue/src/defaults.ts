@@ -1,3 +1,4 @@
+import { lengthMassFor, pairsOf, type LengthMass } from './lengthMass';
 import type { ByLight, Presence, SpeciesEntry, SpeciesField } from './species';
 import type { Activity, Guild, Shape, Zone } from './vocabulary';
 
@@ -10,6 +11,8 @@ export type Species = { key: string } & {
     ? SpeciesEntry[F]
     : Exclude<SpeciesEntry[F], null>;
 } & {
+  /** Mass from length: its own pair, or that of the nearest relatives. */
+  lengthMass: LengthMass;
   /** Fields whose value is a default of this file, not a figure of the row. */
   defaulted: SpeciesField[];
 };
@@ -43,6 +46,17 @@ const PROTEIN: Record<Guild, [number, number]> = {
   omnivore: [0.33, 0.45],
   'invertebrate picker': [0.4, 0.52],
   predator: [0.45, 0.58],
+};
+
+/** How readily a guild takes what does not move and did not live. Assumptions. */
+const TAKES_DRY: Record<Guild, number> = {
+  'plant grazer': 1,
+  'film scraper': 0.9,
+  'detritus feeder': 1,
+  'filter feeder': 0.7,
+  omnivore: 1,
+  'invertebrate picker': 0.85,
+  predator: 0.5,
 };
 
 /** Width of the mouth by body, where nobody measured one. Assumptions. */
@@ -103,12 +117,17 @@ const lifeOf = ({ shape, adultLengthCm }: SpeciesEntry): number => {
 
 /** What stands in for a blank, field by field. Every one is an assumption, and says so. */
 export const SPECIES_DEFAULTS = {
+  appetitePeakC: {
+    says: '2 °C under the highest temperature',
+    of: (row) => Math.max(row.tempOptC, row.tempMaxC - 2),
+  },
   nitrate: { says: 'moderate, where nothing else is known', of: () => 'moderate' },
   gapeShare: { says: 'usual width of the mouth for the body shape', of: (row) => GAPE[row.shape] },
   plantShareMin: { says: 'usual band of the guild', of: (row) => PLANT[row.guild][0] },
   plantShareMax: { says: 'usual band of the guild', of: (row) => PLANT[row.guild][1] },
   proteinMin: { says: 'usual band of the guild', of: (row) => PROTEIN[row.guild][0] },
   proteinMax: { says: 'usual band of the guild', of: (row) => PROTEIN[row.guild][1] },
+  takesDry: { says: 'usual for its guild', of: (row) => TAKES_DRY[row.guild] },
   presenceDay: {
     says: 'three quarters in its main zone; mostly in shelter outside its hours',
     of: (row) => presenceIn(row, 'day'),
@@ -132,21 +151,41 @@ type Defaulted = keyof typeof SPECIES_DEFAULTS;
 /** Prefix of the keys of a keeper's own species; behind it stands their id. */
 export const OWN = 'own-';
 
-/** Put the stated defaults where an entry is blank, and remember where. */
-export function resolveSpecies(key: string, entry: SpeciesEntry): Species {
+/**
+ * Put the stated defaults where an entry is blank, and remember where.
+ * @param pairs length–mass pairs of the catalogue, for a species without one of its own
+ */
+export function resolveSpecies(
+  key: string,
+  entry: SpeciesEntry,
+  pairs: readonly LengthMass[] = [],
+): Species {
   const blank = (Object.keys(SPECIES_DEFAULTS) as Defaulted[]).filter(
-    (field) => entry[field] === null,
+    (field) => entry[field] == null,
   );
   const filled = Object.fromEntries(
     blank.map((field) => [field, SPECIES_DEFAULTS[field].of(entry)]),
   );
-  return { ...entry, ...filled, key, defaulted: blank } as Species;
+  const lengthMass = lengthMassFor(entry, pairs);
+  return { ...entry, ...filled, key, lengthMass, defaulted: blank } as Species;
 }
 
 /** The entry behind a species: its defaults taken out again. */
-export function entryOf({ key: _, defaulted, ...species }: Species): SpeciesEntry {
+export function entryOf({ key: _, lengthMass: __, defaulted, ...species }: Species): SpeciesEntry {
   return {
     ...species,
     ...Object.fromEntries(defaulted.map((field) => [field, null])),
   } as SpeciesEntry;
+}
+
+/** Every species by its key: the catalogue's, and the keeper's own with the pairs of their relatives. */
+export function speciesByKey(
+  species: readonly Species[],
+  own: readonly { id: string; entry: SpeciesEntry }[],
+): Map<string, Species> {
+  const pairs = pairsOf(species);
+  return new Map([
+    ...species.map((row) => [row.key, row] as const),
+    ...own.map(({ id, entry }) => [OWN + id, resolveSpecies(OWN + id, entry, pairs)] as const),
+  ]);
 }

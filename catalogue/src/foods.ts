@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { usualInWater } from './inWater';
+import { pieceVolumeMm3 } from './piece';
 import { writtenStep } from './preparation';
-import { FOOD_FAMILIES, FOOD_FORMS, FOOD_KINDS } from './vocabulary';
+import { FOOD_FAMILIES, FOOD_FORMS, FOOD_KINDS, PIECE_FORMS } from './vocabulary';
 
 const within = (low: number, high: number, what: string) => {
   const sentence = `${what} must lie between ${low} and ${high}`;
@@ -16,15 +17,22 @@ const days = (what: string) => within(1, 3650, what).int().nullable();
 export const foodEntry = z
   .object({
     name: z.string().min(2).max(60),
+    /** Trade and scientific names, and how people misspell them. */
+    otherNames: z.array(z.string().trim().min(2).max(60)).min(5).max(12),
     family: z.enum(FOOD_FAMILIES),
     kind: z.enum(FOOD_KINDS),
     form: z.enum(FOOD_FORMS),
     /** Minutes that it floats before it sinks, and how fast it sinks once it is wet. */
     floatMinutes: within(0, 20_000, 'minutes afloat').nullable(),
     sinkCmPerS: within(0, 30, 'sinking speed in cm/s').nullable(),
-    /** Size of its particles in the water, mm: diameter, or length of worms and larvae. */
+    /** Longest side of its pieces in the water, mm. */
     particleMinMm: within(0.001, 400, 'smallest particle in mm').nullable(),
     particleMaxMm: within(0.001, 400, 'largest particle in mm').nullable(),
+    pieceForm: z.enum(PIECE_FORMS),
+    /** Thickness of flakes, discs and leaves, width of all else, mm. */
+    widthMinMm: within(0.001, 400, 'width of the smallest piece in mm'),
+    widthMaxMm: within(0.001, 400, 'width of the largest piece in mm'),
+    densityGPerCm3: within(0.05, 3, 'density of a piece in g/cm³'),
     /** Composition as fed, shares of mass. */
     protein: share('protein'),
     fat: share('fat'),
@@ -35,6 +43,9 @@ export const foodEntry = z
     unitName: z.string().min(2).max(30),
     unitPlural: z.string().min(2).max(30),
     unitMassG: within(0.00001, 500, 'mass of one unit in grams'),
+    /** Volume of a unit that is not one piece, and what a millilitre of it weighs. */
+    unitMl: within(0.001, 100, 'volume of one unit in mL').nullable(),
+    bulkGPerMl: within(0.01, 2, 'mass of a millilitre in grams').nullable(),
     unitStep: within(0.05, 10, 'smallest part of a unit'),
     /** What is done before it is served, in order. */
     steps: z.array(writtenStep).max(6),
@@ -61,6 +72,29 @@ export const foodEntry = z
     { path: ['particleMaxMm'], message: 'the particle sizes are upside down' },
   );
 
+/** A unit and what its size says may differ by this factor before the row is refused. */
+const MASS_OFF = 1.5;
+
+/** A unit weighs what its size, form and density say; a row in which they disagree is refused. */
+export const checkedFoodEntry = foodEntry.superRefine((row, ctx) => {
+  const expected = unitMassFromSize(row);
+  const off = Math.max(row.unitMassG / expected, expected / row.unitMassG);
+  if (off <= MASS_OFF) return;
+  ctx.addIssue({
+    code: 'custom',
+    path: ['unitMassG'],
+    message: `one ${row.unitName} is said to weigh ${row.unitMassG} g, its size says ${expected.toPrecision(2)} g`,
+  });
+});
+
+/** Grams in one unit by its size: a volume of loose food, else one piece of middling size. */
+export function unitMassFromSize(row: FoodEntry): number {
+  if (row.unitMl !== null && row.bulkGPerMl !== null) return row.unitMl * row.bulkGPerMl;
+  const length = Math.sqrt((row.particleMinMm ?? 1) * (row.particleMaxMm ?? 1));
+  const width = Math.sqrt(row.widthMinMm * row.widthMaxMm);
+  return (pieceVolumeMm3(row.pieceForm, length, width) * row.densityGPerCm3) / 1000;
+}
+
 export type FoodEntry = z.infer<typeof foodEntry>;
 type FoodField = keyof FoodEntry;
 
@@ -86,7 +120,7 @@ export const FOOD_DEFAULTS = {
 
 /** A generic food as everything computes with it: stated defaults where its row was blank. */
 export type GenericFood = { key: string } & {
-  [F in FoodField]: Exclude<FoodEntry[F], null>;
+  [F in FoodField]: F extends 'unitMl' | 'bulkGPerMl' ? FoodEntry[F] : Exclude<FoodEntry[F], null>;
 } & { defaulted: FoodField[] };
 
 /** Put the stated defaults where an entry is blank, and remember where. */

@@ -4,7 +4,16 @@
  * checking a keeper's own species needs validation: `@open-larder/catalogue/species`.
  */
 export * from './vocabulary';
-export { entryOf, OWN, resolveSpecies, SPECIES_DEFAULTS, type Species } from './defaults';
+export { basisOf, basisOfSource, type Basis } from './basis';
+export { ownPair, type LengthMass, type PairLevel } from './lengthMass';
+export {
+  entryOf,
+  OWN,
+  resolveSpecies,
+  SPECIES_DEFAULTS,
+  speciesByKey,
+  type Species,
+} from './defaults';
 export type { ByLight, Presence, SpeciesEntry, SpeciesField } from './species';
 export { usualInWater } from './inWater';
 export type { GenericFood } from './foods';

@@ -4,9 +4,11 @@ import Papa from 'papaparse';
 import { z } from 'zod';
 import { resolveSpecies, type Species } from './defaults';
 import { cultureEntry, type CultureKind } from './cultures';
-import { foodEntry, resolveFood, type GenericFood } from './foods';
+import { PAIR_LEVELS, type LengthMass } from './lengthMass';
+import { checkedFoodEntry, resolveFood, type GenericFood } from './foods';
 import { speciesEntry } from './species';
 import { wayEntry, type Way } from './ways';
+import { SHAPES } from './vocabulary';
 import { checkAgainst, cellReader, type TableSchema } from './tableSchema';
 
 export class CatalogueError extends Error {
@@ -84,11 +86,44 @@ function parseRows<Entry, Row>(
   );
 }
 
-export const parseSpecies = (text: string, schema: TableSchema): Species[] =>
-  parseRows('species.csv', text, schema, speciesEntry, resolveSpecies);
+const lengthMassRow = z
+  .object({
+    taxon: z.string().min(3).max(60),
+    level: z.enum(PAIR_LEVELS),
+    shape: z.enum(SHAPES).nullable(),
+    a: z.number().min(0.0001).max(1),
+    b: z.number().min(2.5).max(3.5),
+    spreadLog10: z.number().min(0.01).max(0.5),
+    length: z.enum(['total', 'standard']),
+    standardShare: z.number().min(0.5).max(1).nullable(),
+    source: z.string().min(20).max(300),
+  })
+  .strict()
+  .refine((row) => (row.length === 'standard') === (row.standardShare !== null), {
+    path: ['standardShare'],
+    message: 'a pair of standard length says what share of total length that is, others do not',
+  });
+
+/** Length–mass pairs of species, genera and families. */
+export const parseLengthMass = (text: string, schema: TableSchema): LengthMass[] =>
+  parseCatalogue(
+    'lengthMass.csv',
+    text,
+    lengthMassRow.transform((row) => ({ ...row, key: `${row.taxon} ${row.shape ?? ''}` })),
+    cellReader(schema),
+  ).map(({ key: _, ...pair }) => pair);
+
+export const parseSpecies = (
+  text: string,
+  schema: TableSchema,
+  pairs: readonly LengthMass[] = [],
+): Species[] =>
+  parseRows('species.csv', text, schema, speciesEntry, (name, entry) =>
+    resolveSpecies(name, entry, pairs),
+  );
 
 export const parseFoods = (text: string, schema: TableSchema): GenericFood[] =>
-  parseRows('foods.csv', text, schema, foodEntry, resolveFood);
+  parseRows('foods.csv', text, schema, checkedFoodEntry, resolveFood);
 
 export const parseCultures = (text: string, schema: TableSchema): CultureKind[] =>
   parseRows('cultures.csv', text, schema, cultureEntry, (key, entry) => ({ key, ...entry }));
@@ -97,8 +132,9 @@ export const parseWays = (text: string, schema: TableSchema): Way[] =>
   parseRows('ways.csv', text, schema, wayEntry, (key, entry) => ({ key, ...entry }));
 
 const read = (name: string) => readFileSync(join(__dirname, '..', name), 'utf8');
-export const readSchema = (table: 'species' | 'foods' | 'cultures' | 'ways'): TableSchema =>
-  JSON.parse(read(`${table}.schema.json`)) as TableSchema;
+export const readSchema = (
+  table: 'species' | 'foods' | 'cultures' | 'ways' | 'lengthMass',
+): TableSchema => JSON.parse(read(`${table}.schema.json`)) as TableSchema;
 
 export interface Catalogue {
   species: Species[];
@@ -109,8 +145,9 @@ export interface Catalogue {
 
 /** The shipped catalogue, read from its CSV files and validated. */
 export function loadCatalogue(): Catalogue {
+  const pairs = parseLengthMass(read('lengthMass.csv'), readSchema('lengthMass'));
   return {
-    species: parseSpecies(read('species.csv'), readSchema('species')),
+    species: parseSpecies(read('species.csv'), readSchema('species'), pairs),
     foods: parseFoods(read('foods.csv'), readSchema('foods')),
     cultures: parseCultures(read('cultures.csv'), readSchema('cultures')),
     ways: parseWays(read('ways.csv'), readSchema('ways')),

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { loadCatalogue } from './load';
-import { speciesNamed, speciesSearch } from './search';
+import { nameSearch, speciesNamed, speciesSearch } from './search';
 
-const { species } = loadCatalogue();
+const { species, foods, cultures } = loadCatalogue();
 const search = speciesSearch(species);
 const named = speciesNamed(species);
 
@@ -51,5 +51,56 @@ describe('a name in a table', () => {
     expect(named('gupy')).toEqual({ key: 'poecilia-reticulata', exact: false });
     expect(named('submarine')).toBeNull();
     expect(named('')).toBeNull();
+  });
+});
+
+describe('searching for a food or a culture', () => {
+  const food = nameSearch(foods);
+  const culture = nameSearch(cultures);
+
+  it.each([
+    ['bloodworm', 'frozen-midge-larvae'],
+    ['blood worms', 'frozen-midge-larvae'],
+    ['zucchini', 'courgette-slice'],
+    ['algae wafer', 'nettle-wafer-small'],
+    ['dafnia', 'live-water-fleas'],
+    ['indian almond', 'catappa-leaf'],
+    ['artemia nauplii', 'hatched-brine-shrimp'],
+    ['chironomus', 'live-midge-larvae'],
+    ['vinegar eels', 'vinegar-worms-live'],
+    ['panagrellus', 'live-microworms'],
+    ['lemna', 'duckweed-fresh'],
+    ['soy flour', 'soya-flour'],
+    ['betta pellets', 'floating-pellet-small'],
+    ['tubefex', 'live-tubifex'],
+    ['scuds', 'live-gammarus'],
+  ])('«%s» finds %s among the first six', (words, key) => {
+    expect(food(words).slice(0, 6)).toContain(key);
+  });
+
+  it.each([
+    ['vinegar eels', 'vinegar-worms'],
+    ['bbs', 'brine-shrimp'],
+    ['enchytraeus albidus', 'white-worms'],
+    ['paramecium', 'infusoria'],
+    ['lumbriculus', 'kept-blackworms'],
+    ['drosophila', 'fruit-flies'],
+  ])('«%s» finds the culture %s first or second', (words, key) => {
+    expect(culture(words).slice(0, 2)).toContain(key);
+  });
+
+  it('finds suckermouths by their L-numbers', () => {
+    expect(search('L046')[0]).toBe('hypancistrus-zebra');
+    expect(search('l177')[0]).toBe('baryancistrus-xanthellus');
+  });
+
+  it('knows five other names of each, and finds it by every one', () => {
+    for (const { key, otherNames } of foods) {
+      expect(otherNames.length).toBeGreaterThanOrEqual(5);
+      for (const name of otherNames) expect(food(name)).toContain(key);
+    }
+    for (const { key, otherNames } of cultures) {
+      for (const name of otherNames) expect(culture(name)).toContain(key);
+    }
   });
 });

@@ -1,7 +1,15 @@
 import MiniSearch from 'minisearch';
 import type { Species } from './defaults';
 
-type Row = Pick<Species, 'key' | 'common' | 'otherNames' | 'scientific' | 'family'>;
+type SpeciesRow = Pick<Species, 'key' | 'common' | 'otherNames' | 'scientific' | 'family'>;
+/** What is searched: a row with its name, its other names and what else helps to find it. */
+interface Row {
+  key: string;
+  common: string;
+  otherNames: readonly string[];
+  scientific: string;
+  family: string;
+}
 
 /** Letters without their accents, in lower case. */
 const plain = (word: string) => word.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
@@ -34,7 +42,10 @@ function indexOf(rows: readonly Row[]): MiniSearch<Row> {
  * Search among species by common, trade and scientific names and by family.
  * @returns a function from what was typed to keys, the best first; all in order where nothing was
  */
-export function speciesSearch(rows: readonly Row[]): (words: string) => string[] {
+export const speciesSearch = (rows: readonly SpeciesRow[]): ((words: string) => string[]) =>
+  search(rows);
+
+function search(rows: readonly Row[]): (words: string) => string[] {
   const index = indexOf(rows);
   const all = [...rows].sort((a, b) => (a.common < b.common ? -1 : 1)).map((row) => row.key);
   return (words) => {
@@ -45,11 +56,28 @@ export function speciesSearch(rows: readonly Row[]): (words: string) => string[]
   };
 }
 
+/**
+ * Search among foods or cultures by what people call them, as forgiving as among species.
+ * @returns a function from what was typed to keys, the best first; all in order where nothing was
+ */
+export const nameSearch = (
+  rows: readonly { key: string; name: string; otherNames: readonly string[]; kind?: string }[],
+): ((words: string) => string[]) =>
+  search(
+    rows.map(({ key, name, otherNames, kind = '' }) => ({
+      key,
+      common: name,
+      otherNames,
+      scientific: '',
+      family: kind,
+    })),
+  );
+
 /** How sure a name is: the same but for case and accents, or only near it. */
 export type NameMatch = { key: string; exact: boolean } | null;
 
 /** The species that a name means, for tables that people typed; null where nothing is near. */
-export function speciesNamed(rows: readonly Row[]): (name: string) => NameMatch {
+export function speciesNamed(rows: readonly SpeciesRow[]): (name: string) => NameMatch {
   const exact = new Map<string, string>();
   for (const row of rows) {
     for (const name of [row.key, row.scientific, row.common, ...row.otherNames]) {

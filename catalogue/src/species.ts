@@ -55,6 +55,8 @@ const fields = z
     tempMinC: within(0, 40, 'lowest temperature in °C'),
     tempOptC: within(0, 40, 'optimum temperature in °C'),
     tempMaxC: within(0, 40, 'highest temperature in °C'),
+    /** Where it eats most; above it appetite rises no further. */
+    appetitePeakC: within(0, 40, 'temperature of greatest appetite in °C').nullable(),
     phMin: within(3, 11, 'lowest pH'),
     phMax: within(3, 11, 'highest pH'),
     ghMin: within(0, 60, 'lowest hardness in dGH'),
@@ -70,6 +72,8 @@ const fields = z
     /** Crude protein as a share of the dry matter of all that it eats. */
     proteinMin: share('least protein').nullable(),
     proteinMax: share('greatest protein').nullable(),
+    /** How readily a settled one takes dry food, 0..1. */
+    takesDry: share('readiness to take dry food').nullable(),
     capped: words,
     harmful: words,
     zone: z.enum(ZONES),

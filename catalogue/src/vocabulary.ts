@@ -63,6 +63,21 @@ export type FoodFamily = (typeof FOOD_FAMILIES)[number];
 export const FOOD_FORMS = ['floats', 'sinksSlowly', 'sinks'] as const;
 export type FoodForm = (typeof FOOD_FORMS)[number];
 
+/** Forms of a piece of food: how its size becomes a mass, and how it goes into a mouth. */
+export const PIECE_FORMS = [
+  'flake',
+  'grain',
+  'stick',
+  'disc',
+  'block',
+  'worm',
+  'crustacean',
+  'shell',
+  'leaf',
+  'powder',
+] as const;
+export type PieceForm = (typeof PIECE_FORMS)[number];
+
 /** What is done to a food before it is served. */
 export const PREPARATIONS = [
   'rinse',
@@ -75,5 +90,6 @@ export const PREPARATIONS = [
   'hatch',
   'open-freeze',
   'crush and sieve',
+  'take out of the freezer',
 ] as const;
 export type Preparation = (typeof PREPARATIONS)[number];

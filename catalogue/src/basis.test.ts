@@ -1,0 +1,37 @@
+import { BASES, basisOf, basisOfSource, FIGURES, type Basis } from './basis';
+import { loadCatalogue } from './load';
+
+const { species } = loadCatalogue();
+const of = (key: string) => species.find((row) => row.key === key)!;
+
+describe('what a figure rests on', () => {
+  it.each([
+    ['Kimmel et al. 1995, Dev. Dyn. 203:253', 'publication'],
+    ['Froese & Pauly FishBase: 8 to 12 cm', 'publication'],
+    ['General keeping literature: starting value', 'practice'],
+    ['General keeping literature: no stomach (Wilson & Castro 2010)', 'practice'],
+    ['Seen in my own tanks', 'practice'],
+  ] as const)('«%s» is %s', (source, basis) => expect(basisOfSource(source)).toBe(basis));
+
+  it('is said field by field: a default never passes for practice, nor practice for a publication', () => {
+    const danio = of('danio-rerio');
+    expect(basisOf(danio, 'hatchDegreeDays')).toBe('publication');
+    expect(basisOf(danio, 'boldness')).toBe('practice');
+    expect(basisOf(danio, 'appetitePeakC')).toBe('default');
+    expect(basisOf(danio, 'growthK')).toBe('unknown');
+    expect(basisOf(of('carassius-auratus'), 'appetitePeakC')).toBe('practice');
+  });
+
+  it('adds up over the catalogue', () => {
+    const counts = new Map<Basis, number>(BASES.map((basis) => [basis, 0]));
+    for (const row of species) {
+      for (const field of FIGURES) {
+        const basis = basisOf(row, field);
+        counts.set(basis, counts.get(basis)! + 1);
+      }
+    }
+    const all = [...counts.values()].reduce((sum, one) => sum + one, 0);
+    expect(all).toBe(species.length * FIGURES.length);
+    expect(counts.get('practice')).toBeGreaterThan(counts.get('publication')!);
+  });
+});

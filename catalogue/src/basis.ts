@@ -1,0 +1,67 @@
+import type { Species } from './defaults';
+import type { SpeciesField } from './species';
+
+/** What a figure rests on, the firmest first. */
+export const BASES = ['publication', 'practice', 'default', 'unknown'] as const;
+export type Basis = (typeof BASES)[number];
+
+/** A year or a named database stands for a publication; all else is common practice of keepers. */
+export const basisOfSource = (source: string): Basis =>
+  !/^General\b/.test(source) && /\b(?:18|19|20)\d\d\b|\bFishBase\b/.test(source)
+    ? 'publication'
+    : 'practice';
+
+type SourceField =
+  'sourceSize' | 'sourceWater' | 'sourceDiet' | 'sourceBehaviour' | 'sourceBreeding';
+
+/** The source that a figure of a species names. */
+const SOURCE_OF: Partial<Record<SpeciesField, SourceField>> = {
+  shape: 'sourceSize',
+  adultLengthCm: 'sourceSize',
+  lwA: 'sourceSize',
+  lwB: 'sourceSize',
+  growthLinfCm: 'sourceSize',
+  growthK: 'sourceSize',
+  tempMinC: 'sourceWater',
+  tempOptC: 'sourceWater',
+  tempMaxC: 'sourceWater',
+  appetitePeakC: 'sourceWater',
+  phMin: 'sourceWater',
+  phMax: 'sourceWater',
+  ghMin: 'sourceWater',
+  ghMax: 'sourceWater',
+  nitrate: 'sourceWater',
+  guild: 'sourceDiet',
+  stomach: 'sourceDiet',
+  mouth: 'sourceDiet',
+  gapeShare: 'sourceDiet',
+  plantShareMin: 'sourceDiet',
+  plantShareMax: 'sourceDiet',
+  proteinMin: 'sourceDiet',
+  proteinMax: 'sourceDiet',
+  takesDry: 'sourceDiet',
+  zone: 'sourceBehaviour',
+  presenceDay: 'sourceBehaviour',
+  presenceNight: 'sourceBehaviour',
+  activity: 'sourceBehaviour',
+  activityByLight: 'sourceBehaviour',
+  boldness: 'sourceBehaviour',
+  usualGroup: 'sourceBehaviour',
+  femalesPerMale: 'sourceBehaviour',
+  nipsFins: 'sourceBehaviour',
+  breeding: 'sourceBreeding',
+  hatchDegreeDays: 'sourceBreeding',
+  swimDegreeDays: 'sourceBreeding',
+  larvalLengthMm: 'sourceBreeding',
+  lifeYears: 'sourceBreeding',
+};
+/** Fields that are figures, with a source of their own. */
+export const FIGURES = Object.keys(SOURCE_OF) as SpeciesField[];
+
+/** What a figure of a species rests on. */
+export function basisOf(species: Species, field: SpeciesField): Basis {
+  if (species.defaulted.includes(field)) return 'default';
+  if (species[field] === null) return 'unknown';
+  const source = SOURCE_OF[field];
+  return source ? basisOfSource(species[source]) : 'practice';
+}
