@@ -1,4 +1,4 @@
-import { FOOD_FAMILIES, FOOD_FORMS, FOOD_KINDS } from '@open-larder/catalogue';
+import { FOOD_FAMILIES, FOOD_FORMS, FOOD_KINDS, PIECE_FORMS } from '@open-larder/catalogue';
 import { preparationSteps } from '@open-larder/catalogue/preparation';
 import { PLACES } from '@open-larder/core/stock';
 import { z } from 'zod';
@@ -32,11 +32,18 @@ const inWater = z
     sinkCmPerS: between(0, 30, 'the sinking speed in cm/s').nullable(),
     particleMinMm: millimetres('the smallest particle'),
     particleMaxMm: millimetres('the largest particle'),
+    pieceForm: z.enum(PIECE_FORMS).nullable().optional(),
+    widthMinMm: millimetres('the width of the smallest piece').optional(),
+    widthMaxMm: millimetres('the width of the largest piece').optional(),
   })
   .refine(
     ({ particleMinMm: low, particleMaxMm: high }) => low === null || high === null || low <= high,
     { path: ['particleMaxMm'], message: 'the largest particle is smaller than the smallest' },
-  );
+  )
+  .refine(({ widthMinMm: low, widthMaxMm: high }) => low == null || high == null || low <= high, {
+    path: ['widthMaxMm'],
+    message: 'the widest piece is thinner than the thinnest',
+  });
 
 const keptDays = between(1, 3650, 'days that it keeps').int('count whole days').nullable();
 

@@ -22,6 +22,9 @@ export function fieldsOfGeneric(food: GenericFood): FoodFields {
       sinkCmPerS: food.sinkCmPerS,
       particleMinMm: food.particleMinMm,
       particleMaxMm: food.particleMaxMm,
+      pieceForm: food.pieceForm,
+      widthMinMm: food.widthMinMm,
+      widthMaxMm: food.widthMaxMm,
     },
     steps: food.steps,
     keeps: {

@@ -1,8 +1,12 @@
-import { unitMass, type HandUnit } from '@open-larder/core/food';
+import { finersOf, unitMass, type HandUnit } from '@open-larder/core/food';
 import type { FoodRow } from './food';
 
+/** What of a food's row decides how it is dealt. */
+export type UnitRow = Pick<FoodRow, 'unit' | 'weighings' | 'kind' | 'family' | 'inWater'>;
+
 /** A food's hand unit as the plan uses it: weighed in where it was, by this hand where it did. */
-export function unitOf(food: Pick<FoodRow, 'unit' | 'weighings'>, whose: string | null): HandUnit {
+export function unitOf(food: UnitRow, whose: string | null): HandUnit {
   const { massG } = unitMass(food.unit.name, food.weighings, whose, food.unit.massG);
-  return { ...food.unit, massG: massG.value, mass: massG };
+  const unit = { ...food.unit, massG: massG.value };
+  return { ...unit, mass: massG, finer: finersOf({ ...food, ...food.inWater, unit }) };
 }

@@ -21,6 +21,7 @@ export const tank: Tank = {
   version: 1,
   archived: false,
   plan: null,
+  lastTemp: null,
 };
 export const food: FoodRow = {
   ...blankFood,

@@ -10,20 +10,18 @@ import type { Species } from '@open-larder/catalogue';
 import type { DietEdit } from './diet';
 import type { FoodRow } from './food';
 import type { Group } from './group';
-import { unitOf } from './handUnit';
+import { unitOf, type UnitRow } from './handUnit';
 import type { Household } from './household';
 import type { MomentRow } from './moment';
 import type { Tank } from './tank';
+import { temperatureOf } from './temperature';
 
 export interface HouseRows {
   household: Pick<Household, 'timeZone'>;
   moments: readonly MomentRow[];
   tanks: readonly Tank[];
   groups: readonly Group[];
-  foods: readonly Pick<
-    FoodRow,
-    'id' | 'name' | 'composition' | 'unit' | 'weighings' | 'archived'
-  >[];
+  foods: readonly (UnitRow & Pick<FoodRow, 'id' | 'name' | 'composition' | 'archived'>)[];
   species: ReadonlyMap<string, Species>;
   /** Whose hand deals; null takes what all hands weighed. */
   hand?: string | null;
@@ -54,7 +52,7 @@ export function houseTank(tank: Tank): HouseTank {
     id: tank.id,
     name: tank.name,
     walkOrder: tank.walkOrder,
-    tempC: tank.tempC,
+    tempC: temperatureOf(tank),
     light: { onMin: tank.lightOnMin, offMin: tank.lightOffMin },
     plan: tank.plan ?? NO_PLAN,
   };

@@ -42,6 +42,8 @@ export const paths = {
   countLot: ['post', '/api/lots/:id/counts'],
   addWeighing: ['post', '/api/foods/:id/weighings'],
   undoWeighing: ['post', '/api/weighings/:id/undo'],
+  getFoodCorrections: ['get', '/api/larder/corrections'],
+  seeFoodCorrections: ['post', '/api/larder/corrections/seen'],
   getSupply: ['get', '/api/larder/supply'],
   listRecipes: ['get', '/api/recipes'],
   createRecipe: ['post', '/api/recipes'],

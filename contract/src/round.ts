@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { id } from './basics';
 import { chore } from './chore';
 import { feeding } from './feeding';
+import { mealInWater } from './sighting';
 import { stage } from './stage';
 import { why } from './why';
 
@@ -18,7 +19,23 @@ const roundServing = z.object({
   /** «3 pinches» */
   portion: z.string(),
   units: z.number(),
-  unit: z.object({ name: z.string(), plural: z.string(), massG: z.number(), step: z.number() }),
+  unit: z.object({
+    name: z.string(),
+    plural: z.string(),
+    massG: z.number(),
+    step: z.number(),
+    /** How less than a step is dealt. */
+    finer: z
+      .array(
+        z.object({
+          name: z.string(),
+          plural: z.string(),
+          unitsEach: z.number(),
+          step: z.number(),
+        }),
+      )
+      .optional(),
+  }),
   massG: z.number(),
   ofWanted: z.number(),
   zone: z.enum(['surface', 'mid', 'bottom', 'film']),
@@ -55,6 +72,8 @@ export const round = z.object({
   unplanned: z.array(feeding),
   /** What else was done of that day. */
   done: z.array(chore),
+  /** What is in the water now, of whatever day and moment, whoever put it in. */
+  inWater: z.array(mealInWater),
 });
 
 /** What is to be prepared on a day, for meals of that day and of the next: once for all of them. */

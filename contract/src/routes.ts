@@ -37,6 +37,7 @@ import {
   weighingCreate,
   weighingUndo,
 } from './food';
+import { foodCorrections, foodCorrectionsSeen } from './foodCorrection';
 import {
   eventWithdrawal,
   group,
@@ -293,6 +294,16 @@ export const routes = {
     query: labelsQuery,
     response: printed,
   }),
+  getFoodCorrections: route('getFoodCorrections', {
+    summary: 'Foods whose hand unit was corrected with the catalogue, until that was seen',
+    response: foodCorrections,
+  }),
+  seeFoodCorrections: create(
+    'seeFoodCorrections',
+    'The keeper has seen these corrections',
+    foodCorrectionsSeen,
+    foodCorrections,
+  ),
   getSupply: route('getSupply', {
     summary: 'Days left of each food by the running plan',
     response: supply,

@@ -26,15 +26,32 @@ const seen = z.object({
   /** By group: all came, some, or none. */
   came: z.array(z.object({ groupId: id, share })).max(60, 'keep it under 60 groups'),
   drops: z.array(sightedDrop).min(1, 'say what was given').max(60, 'keep it under 60 servings'),
+  /** Keys of the drops that `clearedMin` and `left` are about; null is all of them. */
+  dropKeys: z
+    .array(sightedDrop.shape.key)
+    .min(1, 'say of what this was seen')
+    .max(60, 'keep it under 60 servings')
+    .nullable(),
+  /** The keeper stops watching, and has nothing to say of it. */
+  unwatched: z.boolean(),
 });
 
 /** A feeding as a keeper saw it: written as an event, and taken back by one. */
 export const sightingCreate = seen
   .extend({ id })
-  .refine((one) => one.clearedMin !== null || one.left !== null || one.came.length > 0, {
-    path: ['clearedMin'],
-    message: 'say when it was gone, what was left, or who came',
+  .refine(
+    (one) => one.unwatched || one.clearedMin !== null || one.left !== null || one.came.length > 0,
+    { path: ['clearedMin'], message: 'say when it was gone, what was left, or who came' },
+  )
+  .refine((one) => !one.unwatched || (one.clearedMin === null && one.left === null), {
+    path: ['unwatched'],
+    message: 'what was not watched was neither seen gone nor seen left',
   })
+  .refine(
+    (one) =>
+      one.dropKeys === null || one.dropKeys.every((key) => one.drops.some((d) => d.key === key)),
+    { path: ['dropKeys'], message: 'name only what was given in this meal' },
+  )
   .refine((one) => one.clearedMin === null || one.left === null || one.left === 0, {
     path: ['left'],
     message: 'it cannot be gone and left at once',
@@ -60,5 +77,21 @@ export const learned = z.object({
   sightings: z.int().min(0).max(1000),
   groups: z.array(traits).max(60, 'keep it under 60 groups'),
 });
+
+/** A meal of which something is still in the water: each food has a clock of its own. */
+export const mealInWater = z.object({
+  tankId: id,
+  day: z.string(),
+  momentId: id,
+  drops: z.array(
+    sightedDrop.extend({
+      /** When it went in. */
+      at: z.string(),
+      /** What became of it was said, or it is no longer watched. */
+      ended: z.boolean(),
+    }),
+  ),
+});
+export type MealInWater = z.infer<typeof mealInWater>;
 export type SightingRow = z.infer<typeof sighting>;
 export type LearnedRow = z.infer<typeof learned>;

@@ -1,6 +1,7 @@
 import {
   COVERS,
   DECORS,
+  FILMS,
   FILTERS,
   FLOWS,
   GROUNDS,
@@ -12,7 +13,7 @@ import {
   type TankWater,
 } from '@open-larder/core/tank';
 import { z } from 'zod';
-import { between, id, name, version } from './basics';
+import { between, day, id, name, version } from './basics';
 import { minutesOfDay } from './moment';
 import { plan } from './plan';
 
@@ -42,6 +43,11 @@ export const tankFields = z.object({
   lightOnMin: minutesOfDay,
   lightOffMin: minutesOfDay,
   walkOrder: between(1, 9999, 'place in the walking order').int(),
+  /** Since when there is water and life in it; null where it was not said. */
+  runsSince: day.nullable(),
+  /** The film on glass, wood and stones as it was last seen, and when; null until it was seen. */
+  film: z.enum(FILMS).nullable(),
+  filmOn: day.nullable(),
 });
 type Fields = z.infer<typeof tankFields>;
 
@@ -56,6 +62,9 @@ export function tankFault(tank: Fields): { path: keyof Fields; message: string }
   const level = tank.waterLevelCm ?? (tank.heightCm ?? 0) * 0.9;
   if (tank.litres === null && tank.groundDepthCm !== null && tank.groundDepthCm >= level) {
     return { path: 'groundDepthCm', message: 'the ground cannot reach the surface of the water' };
+  }
+  if ((tank.film === null) !== (tank.filmOn === null)) {
+    return { path: 'filmOn', message: 'say both what the film looks like and when it was seen' };
   }
   const most = mostLitres(tank);
   if (tank.litres !== null && most !== null && tank.litres > most) {
@@ -109,6 +118,11 @@ export const tank = tankFields.extend({
   walkOrder: z.number(),
   version: z.number(),
   archived: z.boolean(),
+  runsSince: z.string().nullable(),
+  film: z.enum(FILMS).nullable(),
+  filmOn: z.string().nullable(),
+  /** The temperature of its last test that told one; null where none did. */
+  lastTemp: z.object({ tempC: z.number(), day: z.string() }).nullable(),
   /** Null where nothing was said of the tank as a whole: it repeats by the week. */
   plan: plan.nullable(),
 });
@@ -137,6 +151,9 @@ export const blankTank = {
   gh: null,
   lightOnMin: 600,
   lightOffMin: 1200,
+  runsSince: null,
+  film: null,
+  filmOn: null,
 } as const satisfies Omit<Fields, 'name' | 'walkOrder'>;
 
 /** The order in which tanks are walked: every tank that is kept, once. */

@@ -1,7 +1,10 @@
-import { PLAIN } from '@open-larder/core/round';
+import { daysBetween, PLAIN } from '@open-larder/core/round';
 import { dryRun, weekOutcome } from '@open-larder/core/week';
+import { play } from '@open-larder/core/zones';
 import { houseOf } from './house';
 import { food, group, MONDAY, moment, rows, species, tank } from './house.testkit';
+import type { Tank } from './tank';
+import { feedingOf } from './zones';
 import { dryFoodsOf, dryTankOf, preparingOf, usualOf, weekTaskOf, type WeekRows } from './week';
 
 const lot = {
@@ -117,6 +120,56 @@ describe('a tank’s week', () => {
     expect(task.groups[0]!.taken).toEqual({ f: 0 });
     const [day] = weekOutcome(task).days;
     expect(day!.reaches.flat()).toEqual([0, 0]);
+  });
+});
+
+describe('what grazers get of a film', () => {
+  const sucker = [...species.values()].find(({ key }) => key === 'otocinclus-macrospilus')!;
+  const grazers = { ...group, speciesKey: sucker.key, diet: null };
+  const bare = { ...tank, film: 'furred' as const, filmOn: '2026-03-04' };
+  const told = (water: Tank = bare) =>
+    week({
+      tank: water,
+      groups: [grazers],
+      house: houseOf({
+        household: { timeZone: 'UTC' },
+        moments,
+        tanks: [water],
+        groups: [grazers],
+        foods: [stocked],
+        species,
+      }),
+    });
+  /** Of what they need, %: by who gets it, and by the week of a day. */
+  const both = (whose: WeekRows, day: string) => {
+    const shown = play(feedingOf(whose, day, null)).report.groups[0]!.ofNeed.value;
+    const { groups } = weekOutcome(weekTaskOf(whose, day)).days[daysBetween(MONDAY, day)]!;
+    return [shown, (100 * groups[0]!.gotKj) / groups[0]!.needKj] as const;
+  };
+
+  it.each(['2026-03-05', '2026-03-08'])('is one figure in both places on %s', (day) => {
+    const [shown, planned] = both(told(), day);
+    expect(shown).toBeGreaterThan(5);
+    expect(Math.abs(shown - planned)).toBeLessThan(2);
+  });
+
+  it('is nothing in either where none was seen, or not in the last week', () => {
+    for (const filmOn of [null, '2026-02-24']) {
+      const film = filmOn === null ? null : bare.film;
+      for (const share of both(told({ ...bare, film, filmOn }), '2026-03-05')) {
+        expect(share).toBe(0);
+      }
+    }
+  });
+
+  it('carries no one through a dry run that it does not feed', () => {
+    const none = { ...bare, film: null, filmOn: null };
+    const days = (water: Tank) =>
+      dryRun([dryTankOf(told(water), '2026-03-05')], dryFoodsOf([]), 14).tanks[0]!.groups[0]!
+        .hungryDays;
+    expect(days(none)).toBe(14);
+    const [, share] = both(told(), '2026-03-05');
+    expect(days(bare)).toBe(share < 50 ? 14 : 0);
   });
 });
 

@@ -27,6 +27,7 @@ import { houseTank } from './house';
 import type { MomentRow } from './moment';
 import type { LearnedRow } from './sighting';
 import { feedGroups, feedingFoods, feedTank, type FeedingRows } from './zones';
+import { stepsNow } from './stepsNow';
 
 export interface WeekRows extends Omit<FeedingRows, 'learned'> {
   moments: readonly MomentRow[];
@@ -42,19 +43,19 @@ export function weekTaskOf(rows: WeekRows, day: string): WeekTask {
   const { cycle } = tank.plan;
   const first = addDays(day, 1 - dayOfCycle(cycle, day));
   const isHere = (id: string) => id === tank.id;
-  const only = (house: House, which: (id: string) => boolean): House => ({
+  const livingIn = (house: House, which: (id: string) => boolean): House => ({
     ...house,
     groups: house.groups.filter((group) => which(group.tankId)),
   });
-  const others = only(rows.house, (id) => !isHere(id));
+  const others = livingIn(rows.house, (id) => !isHere(id));
   const groups = weekGroups(rows);
-  const house = { ...only(rows.house, isHere), tanks: [tank] };
+  const house = { ...livingIn(rows.house, isHere), tanks: [tank] };
   return {
     house: {
       ...house,
       groups: house.groups.filter(({ id }) => groups.some((one) => one.id === id)),
     },
-    tank: feedTank(rows.tank),
+    tank: feedTank(rows.tank, day),
     groups,
     foods: feedingFoods(rows),
     shelf: shelfFor(rows.foods, others, { first, days: cycle.days, today: day }),
@@ -159,7 +160,13 @@ export const preparingOf = (
   foods: readonly FoodRow[],
   first: string,
   days: number,
-): Preparing[] => preparing(house, preparedFoods(foods), first, days);
+): Preparing[] =>
+  preparing(
+    house,
+    preparedFoods(foods).map((food, at) => ({ ...food, steps: stepsNow(foods[at]!, first) })),
+    first,
+    days,
+  );
 
 export const preparedFoods = (foods: readonly FoodRow[]): PreparedFood[] =>
   foods.map(({ id, steps, keeps }) => ({

@@ -34,6 +34,8 @@ describe('what was seen, as it is learned from', () => {
     left: null,
     came: [{ groupId: 'g', share: 0.5 }],
     drops: [...feedingOf(rows, MONDAY, 'noon').drops],
+    dropKeys: null,
+    unwatched: false,
   };
 
   it('holds the food as it was given, and nothing that was learned before', () => {
@@ -53,8 +55,15 @@ describe('what was seen, as it is learned from', () => {
 
 describe('water and food', () => {
   it('depth is that of the water over the ground; flow and plants are guessed by kind', () => {
-    expect(feedTank(tank)).toMatchObject({ depthCm: 36 - 6, flow: 'gentle', plants: 'few' });
-    const byLitres = feedTank({ ...tank, lengthCm: null, heightCm: null, litres: 36 });
+    expect(feedTank(tank, '2026-03-11')).toMatchObject({
+      depthCm: 36 - 6,
+      flow: 'gentle',
+      plants: 'few',
+    });
+    const byLitres = feedTank(
+      { ...tank, lengthCm: null, heightCm: null, litres: 36 },
+      '2026-03-11',
+    );
     expect(byLitres.litres).toBe(36);
     expect((byLitres.lengthCm * byLitres.widthCm * byLitres.depthCm) / 1000).toBeLessThan(37);
   });

@@ -1,5 +1,5 @@
 import { usualInWater, type Species } from '@open-larder/catalogue';
-import { compileRound, type House } from '@open-larder/core/round';
+import { compileRound, groupOnDay, type House } from '@open-larder/core/round';
 import { furnishingOf, measuresOf, waterLitres } from '@open-larder/core/tank';
 import { liftAfter } from '@open-larder/core/school';
 import {
@@ -14,9 +14,11 @@ import {
 } from '@open-larder/core/zones';
 import type { FoodRow } from './food';
 import type { Group } from './group';
-import { houseGroup } from './house';
+import { houseGroup, houseTank } from './house';
 import type { LearnedRow, SightingRow } from './sighting';
 import type { Tank } from './tank';
+import { filmOn } from './film';
+import { temperatureOf } from './temperature';
 
 export interface FeedingRows {
   tank: Tank;
@@ -42,7 +44,7 @@ export function feedingOf(rows: FeedingRows, day: string, momentId: string | nul
   const round = compileRound(house, day);
   const moments = round.moments.filter(({ moment }) => momentId === null || moment.id === momentId);
   const drops = dropsOf({ ...round, moments }, rows.tank.id);
-  const tank = feedTank(rows.tank);
+  const tank = feedTank(rows.tank, day);
   const foods = feedingFoods({ ...rows, house });
   const lifts = new Map(foods.map((food) => [food.id, food.liftAfterMin]));
   const span =
@@ -83,7 +85,7 @@ export function sightingOf(rows: FeedingRows, row: SightingRow): Sighting | null
   if (row.drops.some((drop) => !foods.has(drop.foodId))) return null;
   return {
     feeding: {
-      tank: feedTank(rows.tank),
+      tank: feedTank(rows.tank, row.day),
       groups: feedGroups({ ...rows, learned: undefined }),
       foods: rows.foods.map((food) => feedFood(food)),
       drops: row.drops,
@@ -91,36 +93,44 @@ export function sightingOf(rows: FeedingRows, row: SightingRow): Sighting | null
     },
     clearedMin: row.clearedMin,
     left: row.left,
+    about: row.dropKeys && new Set(row.dropKeys),
     came: new Map(row.came.map(({ groupId, share }) => [groupId, share])),
   };
 }
 
-export function feedGroups({ groups, species, learned = [] }: FeedingRows): FeedGroup[] {
+export function feedGroups({ tank, groups, species, learned = [] }: FeedingRows): FeedGroup[] {
   const traits = new Map(learned.map((one) => [one.groupId, one]));
   return groups.flatMap((group) => {
-    const fed = feedGroup(group, species);
+    const fed = feedGroup(group, species, tank);
     return fed === null ? [] : { ...fed, learned: traits.get(group.id) };
   });
 }
 
-export function feedTank(tank: Tank): FeedTank {
+/** @param day the film counts where it was seen in the week before it */
+export function feedTank(tank: Tank, day: string): FeedTank {
   const { lengthCm, widthCm, depthCm } = measuresOf(tank);
-  const { flow, decor, plants } = furnishingOf(tank);
+  const { flow, decor, plants, ground } = furnishingOf(tank);
   return {
     lengthCm,
     widthCm,
     depthCm,
     litres: waterLitres(tank)?.value ?? (lengthCm * widthCm * depthCm) / 1000,
-    tempC: tank.tempC,
+    tempC: temperatureOf(tank),
     light: { onMin: tank.lightOnMin, offMin: tank.lightOffMin },
     flow,
     decor,
     plants,
+    ground,
+    film: filmOn(tank, day) ?? 'none',
   };
 }
 
 /** Null where the species has left the catalogue. */
-function feedGroup(group: Group, speciesByKey: ReadonlyMap<string, Species>): FeedGroup | null {
+function feedGroup(
+  group: Group,
+  speciesByKey: ReadonlyMap<string, Species>,
+  tank: Tank,
+): FeedGroup | null {
   const species = speciesByKey.get(group.speciesKey);
   const housed = houseGroup(group, speciesByKey);
   if (!species || !housed) return null;
@@ -134,6 +144,7 @@ function feedGroup(group: Group, speciesByKey: ReadonlyMap<string, Species>): Fe
     lengthCm,
     lengthMeasured,
     goalFactor: diet?.goalFactor ?? null,
+    fastFactor: groupOnDay(housed, houseTank(tank)).fastFactor,
     belly,
     taken: Object.fromEntries(
       (diet?.rules ?? []).flatMap(({ foodId, taken }) => (taken === null ? [] : [[foodId, taken]])),
@@ -155,6 +166,7 @@ export function feedFood(food: FoodRow, unit: FeedFood['unit'] = food.unit): Fee
     plantShare: food.plantShare,
     form: food.form,
     inWater: {
+      ...food.inWater,
       floatMinutes: floatMinutes ?? usual.floatMinutes,
       sinkCmPerS: sinkCmPerS ?? usual.sinkCmPerS,
       particleMinMm: smallest,

@@ -231,6 +231,9 @@ export const COLUMNS: Record<TableName, Column[]> = {
     plainNumber('sinkCmPerS', 'sinks_cm_s', 'Sinks, cm/s'),
     plainNumber('particleMinMm', 'smallest_mm', 'Smallest piece, mm'),
     plainNumber('particleMaxMm', 'largest_mm', 'Largest piece, mm'),
+    column('pieceForm', 'piece_form', 'Form of a piece', cell.words),
+    plainNumber('widthMinMm', 'thinnest_mm', 'Thinnest piece, mm'),
+    plainNumber('widthMaxMm', 'thickest_mm', 'Thickest piece, mm'),
     column('steps', 'preparation', 'Before it is served', cell.steps, {
       also: ['steps'],
       write: stepsText,
