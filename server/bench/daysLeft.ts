@@ -20,7 +20,14 @@ export function daysLeftOfAll(): void {
       openedOn: lot % 2 === 0 ? addDays(TODAY, -10) : null,
       bestBefore: addDays(TODAY, 20 + ((at * 7 + lot * 13) % 300)),
     }));
-    return { id: food.id, lots: own, openedDays: 30 + (at % 90), leadDays: 4 };
+    return {
+      id: food.id,
+      lots: own,
+      openedDays: 30 + (at % 90),
+      leadDays: 4,
+      sealedDays: null,
+      loose: false,
+    };
   });
   const all = fastestOf(() => larderOf(house, stock, { today: TODAY, horizon: HORIZON }));
   // The same plan compiled once for each weekday, and nothing of the shelf.

@@ -1,3 +1,4 @@
+import { ownPair } from '@open-larder/catalogue';
 import { addDays } from '@open-larder/core';
 import { fitCurve, standOfGrowth, type GrowthTask, type Point } from '@open-larder/core/growth';
 import { standOfWater, type WaterEvent, type WaterTask } from '@open-larder/core/water';
@@ -79,10 +80,7 @@ export function waterAndGrowth(): void {
   );
 
   const species: GrowthTask['species'] = {
-    shape: 'fusiform',
-    lwA: null,
-    lwB: null,
-    sourceSize: '',
+    lengthMass: ownPair(0.0112, 3.04),
     adultLengthCm: 7,
     growthLinfCm: null,
     growthK: null,

@@ -19,3 +19,9 @@ export function runningClock(start?: string): Clock {
 export function localDay(instant: Date, timeZone: string): string {
   return format(new TZDate(instant.getTime(), timeZone), 'yyyy-MM-dd');
 }
+
+/** Minutes after local midnight of an instant in a time zone. */
+export function localMinutes(instant: Date, timeZone: string): number {
+  const local = new TZDate(instant.getTime(), timeZone);
+  return local.getHours() * 60 + local.getMinutes();
+}

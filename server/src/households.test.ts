@@ -526,6 +526,20 @@ const PROBES: Record<RouteName, Probe> = {
     () => `/api/tanks/${ours.tank.id}/learned`,
     () => ({ version: 0, frozen: false, sightings: 0, groups: [] }),
   ),
+  getFoodCorrections: readsNothing('/api/larder/corrections'),
+  seeFoodCorrections: async () => {
+    await server.db.query(
+      `INSERT INTO food_corrections (household_id, food_id, was_g, is_g)
+        SELECT household_id, id, 0.012, 0.0017 FROM foods WHERE id = :id`,
+      { replacements: { id: ours.food.id } },
+    );
+    await theirs()
+      .post('/api/larder/corrections/seen')
+      .send({ foodIds: [ours.food.id] })
+      .expect(201);
+    const { body } = await server.as('ours').get('/api/larder/corrections').expect(200);
+    expect(body.foods).toMatchObject([{ foodId: ours.food.id, wasG: 0.012, isG: 0.0017 }]);
+  },
   getSupply: readsNothing('/api/larder/supply'),
   getRound: readsNothing('/api/round/2026-03-10'),
   printRound: async () => {

@@ -1,6 +1,6 @@
 import type { CultureKind } from '@open-larder/catalogue/cultures';
 import type { Catalogue } from '@open-larder/catalogue/load';
-import { fieldsOfGeneric, type FoodRow, type VesselRow } from '@open-larder/contract';
+import { fieldsOfGeneric, unitOf, type FoodRow, type VesselRow } from '@open-larder/contract';
 import type { BroodFood } from '@open-larder/core/brood';
 import { GIVES_NOTHING, hatchHours, leadOf } from '@open-larder/core/culture';
 
@@ -34,7 +34,7 @@ export function foodsForBroods(
         live: false,
         composition: food.composition,
         animalUg: null,
-        unit: food.unit,
+        unit: unitOf(food, null),
         kindKey: null,
         foodId: food.id,
         there: true,
@@ -74,7 +74,7 @@ function liveFood(
       live: true,
       composition: told.composition,
       animalUg: kind.animalUg,
-      unit: told.unit,
+      unit: unitOf({ weighings: [], ...told }, null),
       kindKey: kind.key,
       foodId: food?.id ?? null,
       there: gives || (food?.remainingG ?? 0) > 0,

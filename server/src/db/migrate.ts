@@ -17,6 +17,8 @@ import * as waterAndGrowth from './migrations/0014-water-and-growth';
 import * as correction from './migrations/0015-correction';
 import * as trialsAndRatings from './migrations/0016-trials-and-ratings';
 import * as receipts from './migrations/0017-receipts';
+import * as pieces from './migrations/0018-pieces';
+import * as mealEnds from './migrations/0019-meal-ends';
 
 const MIGRATIONS = [
   house,
@@ -36,6 +38,8 @@ const MIGRATIONS = [
   correction,
   trialsAndRatings,
   receipts,
+  pieces,
+  mealEnds,
 ];
 /** Arbitrary but fixed: two servers that start together migrate one after the other. */
 const LOCK = 741_093_122;

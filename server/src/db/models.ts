@@ -62,6 +62,9 @@ const TABLES = {
     lightOnMin: SMALLINT,
     lightOffMin: SMALLINT,
     walkOrder: INTEGER,
+    runsSince: DATEONLY,
+    film: TEXT,
+    filmOn: DATEONLY,
     ...versioned,
   },
   species: {
@@ -173,6 +176,9 @@ const TABLES = {
     sinkCmPerS: DECIMAL,
     particleMinMm: DECIMAL,
     particleMaxMm: DECIMAL,
+    pieceForm: TEXT,
+    widthMinMm: DECIMAL,
+    widthMaxMm: DECIMAL,
     steps: JSONB,
     keepsSealedDays: INTEGER,
     keepsOpenedDays: INTEGER,
@@ -194,6 +200,8 @@ const TABLES = {
     left: DECIMAL,
     came: JSONB,
     drops: JSONB,
+    dropKeys: JSONB,
+    unwatched: BOOLEAN,
   },
   looks: {
     id: uuid,

@@ -63,7 +63,7 @@ type Row = Record<string, unknown>;
 export async function tellHistory(scope: Scope, catalogue: Catalogue, told: Told): Promise<void> {
   const today = localDay(told.now, told.timeZone);
   const first = addDays(today, -HISTORY_DAYS);
-  const tanks = makeTanks(told);
+  const tanks = makeTanks(told, today);
   const foods = makeFoods(catalogue, told, first);
   const kitchen = makeKitchen(foods, told, first);
   const gel = foods.find(({ food }) => food.id === kitchen.gelId) as DemoFood;
@@ -165,7 +165,8 @@ const measuredToo = (
     })),
   );
 
-function makeTanks({ chance, now }: Told): Tank[] {
+/** The keeper looked at the glass two days ago; the tanks have run for longer than is told. */
+function makeTanks({ chance, now }: Told, today: string): Tank[] {
   return TANKS.map((tank: DemoTank, index) => ({
     ...blankTank,
     id: chance.id(now),
@@ -183,9 +184,13 @@ function makeTanks({ chance, now }: Told): Tank[] {
     lightOnMin: tank.light[0],
     lightOffMin: tank.light[1],
     walkOrder: index + 1,
+    runsSince: addDays(today, -(tank.runsDays ?? HISTORY_DAYS)),
+    film: tank.film ?? null,
+    filmOn: tank.film ? addDays(today, -2) : null,
     version: 1,
     archived: false,
     plan: null,
+    lastTemp: null,
   }));
 }
 

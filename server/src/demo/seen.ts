@@ -33,6 +33,8 @@ function rowOf(seen: DemoSeen, round: Round, { tanks, groups, chance, now }: Wat
     momentId: moments[0]!.moment.id,
     clearedMin: seen.clearedMin,
     left: seen.left,
+    dropKeys: null,
+    unwatched: false,
     came: groups.flatMap(({ id, name }) => {
       const share = seen.came[name];
       return share === undefined ? [] : [{ groupId: id, share }];

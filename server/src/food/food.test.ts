@@ -1,4 +1,5 @@
 import type { GenericFood } from '@open-larder/catalogue';
+import { up as pieces } from '../db/migrations/0018-pieces';
 import { loadCatalogue } from '@open-larder/catalogue/load';
 import { blankFood, fieldsOfGeneric } from '@open-larder/contract';
 import { v7 as uuidv7 } from 'uuid';
@@ -287,5 +288,57 @@ describe('a day that has not come', () => {
     await server.as('ours').post('/api/foods').send(bought).expect(422);
     const opened = sampleFood({ lot: sampleLot({ openedOn: LATER }) });
     await server.as('ours').post('/api/foods').send(opened).expect(422);
+  });
+});
+
+describe('hand units that came wrong from the catalogue', () => {
+  /** What the migration does with foods of before, on those that are here now. */
+  const correct = () =>
+    server.db.transaction((transaction) =>
+      server.db.query(pieces.slice(pieces.indexOf('CREATE TEMPORARY TABLE')), { transaction }),
+    );
+  const old = {
+    copiedFrom: 'sinking-pellet-small',
+    unit: { name: 'pellet', plural: 'pellets', massG: 0.012, step: 1 },
+    inWater: { floatMinutes: 0, sinkCmPerS: 4, particleMinMm: 1, particleMaxMm: 1.6 },
+  };
+  const put = async (over: object) => {
+    const body = sampleFood(over);
+    await server.as('ours').post('/api/foods').send(body).expect(201);
+    return body.id;
+  };
+  const read = async (id: string) =>
+    (await server.as('ours').get('/api/foods').expect(200)).body.items.find(
+      (one: { id: string }) => one.id === id,
+    );
+
+  it('are corrected once where they were neither changed nor weighed, and said until they were seen', async () => {
+    const guessed = await put({ ...old, name: 'Guessed' });
+    const typed = await put({ ...old, name: 'Typed', unit: { ...old.unit, massG: 0.02 } });
+    const weighed = await put({ ...old, name: 'Weighed' });
+    await server
+      .as('ours')
+      .post(`/api/foods/${weighed}/weighings`)
+      .send(sampleWeighing())
+      .expect(201);
+    await correct();
+    expect(await read(guessed)).toMatchObject({
+      version: 2,
+      unit: { massG: 0.0017 },
+      inWater: { pieceForm: 'stick', widthMinMm: 1, widthMaxMm: 1.4, particleMinMm: 1.1 },
+    });
+    expect((await read(typed)).unit.massG).toBe(0.02);
+    expect((await read(weighed)).unit.massG).toBe(0.012);
+    const said = async () =>
+      (await server.as('ours').get('/api/larder/corrections').expect(200)).body.foods;
+    expect(await said()).toEqual([
+      { foodId: guessed, name: 'Guessed', unit: 'pellet', wasG: 0.012, isG: 0.0017 },
+    ]);
+    await server
+      .as('ours')
+      .post('/api/larder/corrections/seen')
+      .send({ foodIds: [guessed] })
+      .expect(201);
+    expect(await said()).toEqual([]);
   });
 });

@@ -11,7 +11,7 @@ export type FlatFood = ReturnType<typeof foodColumns> & {
 
 const FOOD = `id, name, family, kind, form, protein, fat, fibre, ash, moisture, plant_share,
   unit_name, unit_plural, unit_mass_g, unit_step, float_minutes, sink_cm_per_s, particle_min_mm,
-  particle_max_mm, steps, keeps_sealed_days, keeps_opened_days, keeps_prepared_hours,
+  particle_max_mm, piece_form, width_min_mm, width_max_mm, steps, keeps_sealed_days, keeps_opened_days, keeps_prepared_hours,
   lift_after_min, cautions_people, cautions_fish, copied_from, version, archived`;
 const LOT = `id, food_id, amount_g, remaining_g, cost_minor, place, bought_on::text, opened_on::text,
   best_before::text, version`;
@@ -48,6 +48,7 @@ export function foodFields(row: Omit<FlatFood, 'id' | 'version' | 'archived'>): 
   const { name, family, kind, form, plantShare, steps, liftAfterMin, copiedFrom } = row;
   const { protein, fat, fibre, ash, moisture } = row;
   const { floatMinutes, sinkCmPerS, particleMinMm, particleMaxMm } = row;
+  const { pieceForm = null, widthMinMm = null, widthMaxMm = null } = row;
   return {
     name,
     family,
@@ -61,7 +62,15 @@ export function foodFields(row: Omit<FlatFood, 'id' | 'version' | 'archived'>): 
       massG: row.unitMassG,
       step: row.unitStep,
     },
-    inWater: { floatMinutes, sinkCmPerS, particleMinMm, particleMaxMm },
+    inWater: {
+      floatMinutes,
+      sinkCmPerS,
+      particleMinMm,
+      particleMaxMm,
+      pieceForm,
+      widthMinMm,
+      widthMaxMm,
+    },
     steps,
     keeps: {
       sealedDays: row.keepsSealedDays,

@@ -141,7 +141,7 @@ describe('what follows a group', () => {
     const slim = await mass();
     await ask
       .put(`/api/species/${own.id}`)
-      .send({ version: 1, archived: false, entry: { ...own.entry, shape: 'deep' } })
+      .send({ version: 1, archived: false, entry: { ...own.entry, lwA: 0.05, lwB: 3 } })
       .expect(200);
     expect(await mass()).toBeGreaterThan(slim * 2);
   });

@@ -1,6 +1,8 @@
+import type { FoodKind } from '@open-larder/catalogue';
 import { larderOf } from '@open-larder/core';
 import { localDay } from '../clock';
 import type { Handlers } from '../http/mount';
+import { foodCorrections, seeCorrections } from './corrections';
 import { culturedFoods } from '../culture/store';
 import { homemadeFoods } from '../recipe/store';
 import { readHouse } from '../round/house';
@@ -10,7 +12,17 @@ const HORIZON = 120;
 /** A mix must be made, set and cut: the day before it is needed. Assumption. */
 const SETTING_DAYS = 1;
 
+/** Vegetables are bought at the corner, when they are wanted. */
+const isFresh = (kind: FoodKind) => kind === 'fresh';
+
 export const larderRoutes: Handlers = {
+  getFoodCorrections: (_request, { scope }) => foodCorrections(scope),
+
+  async seeFoodCorrections({ body }, { scope, clock }) {
+    await seeCorrections(scope, body.foodIds, clock.now());
+    return foodCorrections(scope);
+  },
+
   async getSupply(_request, { scope, catalogue, clock }) {
     const [household, made, cultured] = await Promise.all([
       readHouse(scope, catalogue),
@@ -20,11 +32,13 @@ export const larderRoutes: Handlers = {
     const today = localDay(clock.now(), household.timeZone);
     const stock = household.foods
       .filter((food) => !food.archived)
-      .map(({ id, lots, keeps }) => ({
+      .map(({ id, kind, lots, keeps }) => ({
         id,
         lots,
         openedDays: keeps.openedDays,
-        leadDays: made.has(id) ? SETTING_DAYS : household.deliveryDays,
+        sealedDays: keeps.sealedDays,
+        leadDays: made.has(id) ? SETTING_DAYS : isFresh(kind) ? 0 : household.deliveryDays,
+        loose: isFresh(kind),
       }));
     const { foods, groups } = larderOf(household.on(today).house, stock, {
       today,

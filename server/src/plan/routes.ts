@@ -1,4 +1,4 @@
-import { houseGroup } from '@open-larder/contract';
+import { houseGroup, houseTank } from '@open-larder/contract';
 import { groupOnDay } from '@open-larder/core';
 import { groupsOn, readHistory } from '../group/history';
 import { todayOf } from '../household/store';
@@ -63,7 +63,7 @@ export const planRoutes: Handlers = {
       const groups = groupsOn(await readHistory(inside, null), today)
         .filter((group) => group.tankId === tank.id && !group.archived)
         .flatMap((group) => houseGroup(group, species) ?? [])
-        .map((group) => ({ ...group, onDay: groupOnDay(group, tank) }));
+        .map((group) => ({ ...group, onDay: groupOnDay(group, houseTank(tank)) }));
       return savePlan(inside, tank.id, body, today, groups);
     });
   },

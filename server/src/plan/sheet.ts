@@ -1,9 +1,8 @@
-import type { FoodRow } from '@open-larder/contract';
+import { stepsNow, type FoodRow } from '@open-larder/contract';
 import {
   addDays,
   compileRound,
   dayOfCycle,
-  mealSteps,
   sayManner,
   sayPreparation,
   sayUnits,
@@ -100,7 +99,7 @@ function blocksOf(
         lines: round.moments
           .filter((one) => one.moment.id === moment.id)
           .flatMap(({ stops }) => stops.flatMap(({ servings }) => servings))
-          .map((serving) => lineOf(serving, known.get(serving.food.id), several)),
+          .map((serving) => lineOf(serving, known.get(serving.food.id), several, round.day)),
       })),
     }));
     const fasting = rounds.map((round) =>
@@ -122,9 +121,10 @@ function lineOf(
   { portion, food, serving, group }: RoundServing,
   row: FoodRow | undefined,
   several: boolean,
+  day: string,
 ): string {
   const how = [serving.place, sayManner(serving.manner)].filter(Boolean).join(', ');
-  const prepare = sayPreparation(mealSteps(row?.steps ?? []));
+  const prepare = row ? sayPreparation(stepsNow(row, day)) : '';
   return [
     `${sayUnits(portion.units, food.unit)} ${food.name.charAt(0).toLowerCase()}${food.name.slice(1)}`,
     how && `, ${how}`,

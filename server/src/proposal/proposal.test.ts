@@ -29,7 +29,7 @@ beforeEach(async () => {
   server.clock.at = at(ago(9));
   house = await smallHouse(server);
   // Enough of them that a hand can deal them a little more or less.
-  const counted = { kind: 'counted', males: 0, females: 0, unsexed: 200 };
+  const counted = { kind: 'counted', males: 0, females: 0, unsexed: 75 };
   await house.ask
     .post(`/api/groups/${house.group.id}/events`)
     .send({ id: uuidv7(), day: ago(9), ...counted })
@@ -113,7 +113,7 @@ describe('proposed portions', () => {
     const before = await diet();
     const { body } = await answer({ accepted: true, hand: 'Ada' }).expect(201);
     expect(body).toMatchObject({ accepted: true, change: -0.15, hand: 'Ada', day: TODAY });
-    expect(await diet()).toMatchObject({ version: 2, goalFactor: 0.85, validFrom: TODAY });
+    expect(await diet()).toMatchObject({ version: 2, goalFactor: 0.85 * 1.5, validFrom: TODAY });
     expect(await portions()).toBeUndefined();
     await undo(body.id).expect(201);
     await undo(body.id).expect(201);

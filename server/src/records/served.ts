@@ -10,17 +10,11 @@ interface Span {
   to: string;
 }
 
-/** What was seen to be left of each serving: of the last look at a meal, its share of every drop. */
-const LEFT = `SELECT (drop->>'groupId')::uuid AS group_id, (drop->>'foodId')::uuid AS food_id,
-    meal.day, meal."left" * (drop->>'massG')::numeric AS left_g
-  FROM (SELECT DISTINCT ON (s.tank_id, s.day, s.moment_id) s.day, s."left", s.drops
-          FROM sightings s
-         WHERE s.household_id = :household AND s.day BETWEEN :from AND :to AND s.undoes IS NULL
-           AND (s."left" IS NOT NULL OR s.cleared_min IS NOT NULL)
-           AND NOT EXISTS (SELECT 1 FROM sightings u WHERE u.undoes = s.id)
-         ORDER BY s.tank_id, s.day, s.moment_id, s.seq DESC) AS meal,
-       jsonb_array_elements(meal.drops) AS drop
-  WHERE meal."left" > 0`;
+/** What was seen to be left of each serving: by the last look at it. */
+const LEFT = `SELECT (e.drop->>'groupId')::uuid AS group_id, (e.drop->>'foodId')::uuid AS food_id,
+    e.day, e."left" * (e.drop->>'massG')::numeric AS left_g
+  FROM meal_ends e
+  WHERE e.household_id = :household AND e.day BETWEEN :from AND :to AND e."left" > 0`;
 
 /** What became of a food for a group at a moment, in one way. */
 interface Sum {

@@ -9,13 +9,14 @@ import { choresOn } from '../chore/store';
 import { feedingsOn } from '../feeding/store';
 import type { Handlers } from '../http/mount';
 import { notFound } from '../http/problems';
+import { inWater } from '../sighting/inWater';
 import { readHouse } from './house';
 import { preparationsOn } from './prepare';
 import { roundSheet } from './sheet';
 import { viewOf } from './view';
 
 export const roundRoutes: Handlers = {
-  async getRound({ params, query }, { scope, catalogue }) {
+  async getRound({ params, query }, { scope, catalogue, clock }) {
     const [household, fed, done] = await Promise.all([
       readHouse(scope, catalogue),
       feedingsOn(scope, params.day),
@@ -23,7 +24,11 @@ export const roundRoutes: Handlers = {
     ]);
     const foods = new Map(household.foods.map((food) => [food.id, food]));
     const { house } = household.on(params.day, query.hand);
-    return { ...viewOf(compileRound(house, params.day), foods, fed), done };
+    return {
+      ...viewOf(compileRound(house, params.day), foods, fed),
+      done,
+      inWater: await inWater(scope, household, clock.now()),
+    };
   },
 
   async getPreparations({ params, query }, { scope, catalogue }) {

@@ -1,6 +1,11 @@
-import type { Feeding, FoodRow, RoundServingView, RoundView } from '@open-larder/contract';
 import {
-  mealSteps,
+  stepsNow,
+  type Feeding,
+  type FoodRow,
+  type RoundServingView,
+  type RoundView,
+} from '@open-larder/contract';
+import {
   sayManner,
   sayPreparation,
   sayUnits,
@@ -15,7 +20,7 @@ export function viewOf(
   round: Round,
   foods: ReadonlyMap<string, FoodRow>,
   fed: readonly Feeding[],
-): Omit<RoundView, 'done'> {
+): Omit<RoundView, 'done' | 'inWater'> {
   const byServing = new Map(fed.map((feeding) => [feeding.servingId, feeding]));
   const planned = new Set<string>();
   const moments = round.moments.map(({ moment, stops }) => ({
@@ -27,7 +32,7 @@ export function viewOf(
       minutes: stop.minutes,
       servings: stop.servings.map((serving) => {
         planned.add(serving.serving.id);
-        return servingView(serving, foods, byServing.get(serving.serving.id) ?? null);
+        return servingView(serving, foods, byServing.get(serving.serving.id) ?? null, round.day);
       }),
     })),
   }));
@@ -51,8 +56,9 @@ function servingView(
   { serving, food, portion, group, mixed }: RoundServing,
   foods: ReadonlyMap<string, FoodRow>,
   fed: Feeding | null,
+  day: string,
 ): RoundServingView {
-  const { name, plural, massG, step } = food.unit;
+  const { name, plural, massG, step, finer } = food.unit;
   const { training } = group;
   const stocked = foods.get(food.id);
   return {
@@ -62,10 +68,10 @@ function servingView(
     foodId: food.id,
     foodName: food.name,
     family: stocked?.family ?? 'grain',
-    prepare: sayPreparation(mealSteps(stocked?.steps ?? [])),
+    prepare: stocked ? sayPreparation(stepsNow(stocked, day)) : '',
     portion: sayUnits(portion.units, food.unit),
     units: portion.units,
-    unit: { name, plural, massG, step },
+    unit: { name, plural, massG, step, finer: finer && [...finer] },
     massG: portion.massG,
     ofWanted: portion.ofWanted,
     zone: serving.zone,

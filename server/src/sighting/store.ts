@@ -2,9 +2,10 @@ import type { BodyOf, LearnedRow, SightingRow } from '@open-larder/contract';
 import type { Scope } from '../db';
 import { refused, stale } from '../http/problems';
 
-const COLUMNS = `s.id, s.day::text, s.moment_id, s.cleared_min, s."left", s.came, s.drops`;
+const COLUMNS = `s.id, s.day::text, s.moment_id, s.cleared_min, s."left", s.came, s.drops,
+  s.drop_keys, s.unwatched`;
 
-/** Sightings of a tank that stand, newest first, before a cursor of [seq]. */
+/** What was seen at a tank and stands, newest first, before a cursor of [seq]. */
 export function sightings(
   scope: Scope,
   tankId: string,
@@ -14,7 +15,7 @@ export function sightings(
   return scope.rows(
     `SELECT s.seq, ${COLUMNS} FROM sightings s
       WHERE s.household_id = :household AND s.tank_id = :tankId AND s.undoes IS NULL
-        AND NOT EXISTS (SELECT 1 FROM sightings u WHERE u.undoes = s.id)
+        AND NOT s.unwatched AND NOT EXISTS (SELECT 1 FROM sightings u WHERE u.undoes = s.id)
         ${before === null ? '' : 'AND s.seq < :seq'}
       ORDER BY s.seq DESC LIMIT :limit`,
     { tankId, limit, seq: before?.[0] ?? 0 },

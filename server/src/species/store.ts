@@ -1,4 +1,4 @@
-import { OWN, resolveSpecies, type Species } from '@open-larder/catalogue';
+import { speciesByKey, type Species } from '@open-larder/catalogue';
 import type { Catalogue } from '@open-larder/catalogue/load';
 import type { OwnSpecies } from '@open-larder/contract';
 import type { Scope } from '../db';
@@ -27,9 +27,5 @@ export async function readOwnSpecies(scope: Scope, id: string): Promise<OwnSpeci
 
 /** Every species that a group may be of: the catalogue's and the keeper's own, put away or not. */
 export async function speciesOf(scope: Scope, catalogue: Catalogue): Promise<Map<string, Species>> {
-  const own = await ownSpecies(scope, null, null);
-  return new Map([
-    ...catalogue.species.map((row) => [row.key, row] as const),
-    ...own.map((row) => [OWN + row.id, resolveSpecies(OWN + row.id, row.entry)] as const),
-  ]);
+  return speciesByKey(catalogue.species, await ownSpecies(scope, null, null));
 }

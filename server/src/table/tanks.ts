@@ -12,7 +12,7 @@ import {
   type Verdict,
 } from './taking';
 
-type Row = Omit<Tank, 'id' | 'version' | 'archived' | 'plan'> & { archived: boolean };
+type Row = Omit<Tank, 'id' | 'version' | 'archived' | 'plan' | 'lastTemp'> & { archived: boolean };
 
 /** Tanks by id, or by name where a line has no id: new ones are made, known ones changed. */
 export const takeTanks: Take = async ({ scope }, lines) => {

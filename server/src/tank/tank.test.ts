@@ -15,7 +15,13 @@ describe('tanks', () => {
   it('come back as they were made, numbers as numbers', async () => {
     const body = sampleTank({ tempC: 25.5 });
     const made = await server.as('ours').post('/api/tanks').send(body).expect(201);
-    expect(made.body).toEqual({ ...body, version: 1, archived: false, plan: null });
+    expect(made.body).toEqual({
+      ...body,
+      version: 1,
+      archived: false,
+      plan: null,
+      lastTemp: null,
+    });
   });
 
   it('are made once, however often the same is sent', async () => {

@@ -182,6 +182,8 @@ export const sampleSighting = (
   momentId: house.moment.id,
   clearedMin: 10,
   left: null,
+  dropKeys: null,
+  unwatched: false,
   came: [{ groupId: house.group.id, share: 0.5 }],
   drops: [
     {

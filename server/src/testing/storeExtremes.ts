@@ -94,6 +94,7 @@ export const WITHOUT_EXTREMES = new Set<RouteName>([
   'undoChore',
   'undoSighting',
   'importTable',
+  'seeFoodCorrections',
 ]);
 
 /**

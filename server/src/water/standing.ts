@@ -66,7 +66,7 @@ export async function standOfWaters(
             tempC: tank.tempC,
             ph: tank.ph,
             filtered: takesUp(tank),
-            since: stays.firstIn.get(tank.id) ?? null,
+            since: tank.runsSince ?? stays.firstIn.get(tank.id) ?? null,
             today,
             rhythm: {
               ...(rhythm ?? USUAL_RHYTHM),

@@ -62,18 +62,13 @@ export interface GivenRow {
 /** Protein that was given and lost by group and day, added up in the database. */
 export const proteinServed = (scope: Scope, from: string, to: string): Promise<GivenRow[]> =>
   scope.rows(
-    `WITH meal AS (
-       SELECT DISTINCT ON (s.tank_id, s.day, s.moment_id) s.day, s."left", s.drops
-         FROM sightings s
-        WHERE s.household_id = :household AND s.day BETWEEN :from AND :to AND s.undoes IS NULL
-          AND NOT EXISTS (SELECT 1 FROM sightings u WHERE u.undoes = s.id)
-        ORDER BY s.tank_id, s.day, s.moment_id, s.seq DESC),
-     lifted AS (
-       SELECT (drop->>'groupId')::uuid AS group_id, meal.day,
-              sum(meal."left" * (drop->>'massG')::numeric * fd.protein) AS left_g
-         FROM meal, jsonb_array_elements(meal.drops) AS drop
-         JOIN foods fd ON fd.household_id = :household AND fd.id = (drop->>'foodId')::uuid
-        WHERE meal."left" > 0 GROUP BY 1, 2)
+    `WITH lifted AS (
+       SELECT (e.drop->>'groupId')::uuid AS group_id, e.day,
+              sum(e."left" * (e.drop->>'massG')::numeric * fd.protein) AS left_g
+         FROM meal_ends e
+         JOIN foods fd ON fd.household_id = e.household_id AND fd.id = (e.drop->>'foodId')::uuid
+        WHERE e.household_id = :household AND e.day BETWEEN :from AND :to AND e."left" > 0
+        GROUP BY 1, 2)
      SELECT f.group_id, f.day::text, sum(f.mass_g * fd.protein) AS given_g,
             coalesce(sum(f.mass_g * fd.protein) FILTER (WHERE f.outcome = 'refused'), 0)
               + coalesce(min(l.left_g), 0) AS lost_g

@@ -33,7 +33,7 @@ export const SHELF: Record<string, DemoStock> = {
   'nettle-wafer-small': { amountG: 90, costMinor: 1150, keeps: 400 },
   'sinking-pellet-small': { amountG: 80, costMinor: 940, keeps: 300 },
   'worm-tablet': { amountG: 70, costMinor: 820, keeps: 260 },
-  'fry-powder': { amountG: 2.6, costMinor: 650, keeps: 160 },
+  'fry-powder': { amountG: 4.5, costMinor: 650, keeps: 160 },
   'frozen-water-fleas': { amountG: 256, costMinor: 1120, keeps: 150 },
   'frozen-cyclops': { amountG: 60, costMinor: 420, keeps: 60 },
   'frozen-midge-larvae': { amountG: 96, costMinor: 480, keeps: 190 },

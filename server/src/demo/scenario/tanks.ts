@@ -1,4 +1,4 @@
-import type { TankFurnishing, TankKind, TankShape } from '@open-larder/core';
+import type { FilmSeen, TankFurnishing, TankKind, TankShape } from '@open-larder/core';
 
 export interface DemoTank {
   name: string;
@@ -13,6 +13,10 @@ export interface DemoTank {
   shape?: TankShape;
   /** What the keeper has said of it; the rest is guessed. */
   furnished?: Partial<TankFurnishing>;
+  /** The film that was seen on glass, wood and stones; left out where it was not seen. */
+  film?: FilmSeen;
+  /** For how many days it has run; left out: as long as there are records. */
+  runsDays?: number;
 }
 
 export const TANKS = [
@@ -25,6 +29,8 @@ export const TANKS = [
     light: [600, 1200],
     kind: 'display',
     furnished: { ground: 'sand', groundDepthCm: 5, decor: 'much', plants: 'many' },
+    film: 'thin',
+    runsDays: 900,
   },
   {
     name: 'Sluice',
@@ -35,6 +41,8 @@ export const TANKS = [
     light: [540, 1140],
     kind: 'display',
     furnished: { ground: 'gravel', flow: 'strong', decor: 'much', filter: 'external' },
+    film: 'furred',
+    runsDays: 500,
   },
   {
     name: 'Tarn',

@@ -1,0 +1,106 @@
+import type { Feeding, MealInWater } from '@open-larder/contract';
+import type { DietServing, HouseGroup } from '@open-larder/core';
+import { PLAIN } from '@open-larder/core/round';
+import { liftAfter } from '@open-larder/core/school';
+import { localDay, localMinutes } from '../clock';
+import type { Scope } from '../db';
+import type { Household } from '../round/house';
+
+const HOUR_MS = 3_600_000;
+/** So far back something can be in the water still: a slice put in the evening before. */
+const LONGEST_MS = 36 * HOUR_MS;
+/** So long after it should have been lifted, or after it went in, a food is watched. Assumption. */
+const UNSAID_MS = HOUR_MS;
+
+type Fed = Pick<Feeding, 'servingId' | 'groupId' | 'foodId' | 'day' | 'massG'> & {
+  at: string;
+  ended: boolean;
+};
+
+/** What went into the water lately, and whether it was said what became of it. */
+const fedLately = (scope: Scope, household: Household, now: Date): Promise<Fed[]> =>
+  scope.rows(
+    `SELECT f.serving_id, f.group_id, f.food_id, f.day::text, f.mass_g,
+            to_char(f.at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') AS at,
+            EXISTS (SELECT 1 FROM meal_ends e
+                     WHERE e.household_id = f.household_id AND e.day = f.day
+                       AND e.key = f.serving_id::text AND e.recorded_at >= f.recorded_at) AS ended
+       FROM feedings f
+      WHERE f.household_id = :household AND f.day >= :from AND f.at > :since
+        AND f.undoes IS NULL AND f.outcome <> 'refused' AND f.mass_g > 0
+        AND NOT EXISTS (SELECT 1 FROM feedings u WHERE u.undoes = f.id)
+      ORDER BY f.at, f.id`,
+    {
+      from: localDay(new Date(now.getTime() - LONGEST_MS), household.timeZone),
+      since: new Date(now.getTime() - LONGEST_MS).toISOString(),
+    },
+  );
+
+/**
+ * Meals of which something is in the water now, whoever put it in, the oldest first. What was logged
+ * for another day than that on which it was tapped went in at an hour that is not known: it has no clock.
+ */
+export async function inWater(
+  scope: Scope,
+  household: Household,
+  now: Date,
+): Promise<MealInWater[]> {
+  const fed = await fedLately(scope, household, now);
+  const foods = new Map(household.foods.map((food) => [food.id, food]));
+  const houses = new Map(
+    [...new Set(fed.map(({ day }) => day))].map((day) => [
+      day,
+      { ...household.on(day).house, rows: household.tanksOn(day) },
+    ]),
+  );
+  const meals = new Map<string, MealInWater & { open: boolean }>();
+  for (const one of fed) {
+    const at = new Date(one.at);
+    if (localDay(at, household.timeZone) !== one.day) continue;
+    const house = houses.get(one.day)!;
+    const group = house.groups.find(({ id }) => id === one.groupId);
+    const tank = house.rows.find(({ id }) => id === group?.tankId);
+    const food = foods.get(one.foodId);
+    const planned = group && plannedFor(group, one);
+    if (!group || !tank || !food || !planned) continue;
+    const staysMin = planned.manner.afterMin + (liftAfter(tank.plan?.school ?? null, food) ?? 0);
+    const watched = now.getTime() < at.getTime() + staysMin * 60_000 + UNSAID_MS;
+    const key = `${one.day} ${planned.momentId} ${tank.id}`;
+    const meal = meals.get(key) ?? {
+      tankId: tank.id,
+      day: one.day,
+      momentId: planned.momentId,
+      drops: [],
+      open: false,
+    };
+    meals.set(key, meal);
+    const ended = one.ended || !watched;
+    meal.open ||= !ended;
+    meal.drops.push({
+      key: one.servingId,
+      foodId: one.foodId,
+      groupId: one.groupId,
+      atMin: localMinutes(at, household.timeZone),
+      massG: one.massG,
+      zone: planned.zone,
+      place: planned.place,
+      manner: planned.manner,
+      at: one.at,
+      ended,
+    });
+  }
+  return [...meals.values()].filter(({ open }) => open).map(({ open: _, ...meal }) => meal);
+}
+
+/** As what it was planned; what was fed beside the plan counts to a meal of the same food, or to any. */
+function plannedFor(
+  { diet, training }: HouseGroup,
+  { servingId, foodId }: Fed,
+): Pick<DietServing, 'momentId' | 'zone' | 'place' | 'manner'> | null {
+  const servings = diet?.servings ?? [];
+  const plannedId = training?.id === servingId ? training.servingId : servingId;
+  const planned = servings.find(({ id }) => id === plannedId);
+  if (planned) return planned;
+  const beside = servings.find((one) => one.foodId === foodId) ?? servings[0];
+  return beside ? { ...beside, manner: PLAIN } : null;
+}
