@@ -14,11 +14,22 @@ const parts = {
   ),
 };
 
+/** Parts of the router that this app never shows, by where it asks for them. */
+const unseen = [
+  [/views\/Sitemap$/, join(__dirname, 'shims', 'noSitemap.js')],
+  [/\/bottom-tabs$|layouts\/Tabs$/, join(__dirname, 'shims', 'noTabs.js')],
+  [/\/HeaderSearchBar$/, join(__dirname, 'shims', 'noSearchBar.js')],
+];
+const unseenPart = ({ originModulePath }, moduleName) =>
+  /[\\/]expo-router[\\/]/.test(originModulePath)
+    ? unseen.find(([asked]) => asked.test(moduleName))?.[1]
+    : undefined;
+
 // Zod carries its messages in fifty languages, a third of the script a phone would load first.
 // Our sentences are our own, so the list of languages shrinks to the one that Zod falls back to.
 const resolve = config.resolver.resolveRequest;
 config.resolver.resolveRequest = (context, moduleName, platform) => {
-  const filePath = parts[moduleName];
+  const filePath = parts[moduleName] ?? unseenPart(context, moduleName);
   if (filePath) return { type: 'sourceFile', filePath };
   const fromZod = /[\\/]zod[\\/]v4[\\/]/.test(context.originModulePath);
   const name =
