@@ -92,11 +92,29 @@ describe('many servings at once', () => {
   });
 });
 
+describe('a shelf that had too little', () => {
+  it('is said in the same sentence, which keeps its undo', async () => {
+    open({
+      'POST /api/feedings': ({ body }: { body: object }) => ({
+        status: 201,
+        body: { feeding: { ...body, massG: 0.06 }, shortG: 0.4 },
+      }),
+    });
+    fireEvent.press(await screen.findByText('All the rest as planned (2)'));
+    expect(
+      await screen.findByText(
+        /^After work: 2 served as planned\. The shelf had too little .+: count it in the larder\.$/,
+      ),
+    ).toBeTruthy();
+    expect(screen.getByLabelText('Undo')).toBeTruthy();
+  });
+});
+
 describe('anything but as planned', () => {
   it('is reached by holding the button, and noted with a tap on a phrase', async () => {
     const asked = open();
     fireEvent(await screen.findByLabelText(/^Served: .* Fine flake/), 'longPress');
-    fireEvent.press(screen.getByLabelText('Note: begging'));
+    fireEvent.press(await screen.findByLabelText('Note: begging'));
     fireEvent.press(screen.getByLabelText('Note: hid at first'));
     fireEvent.press(screen.getByLabelText('Note: begging'));
     fireEvent.press(screen.getByLabelText('Log less'));
@@ -110,11 +128,11 @@ describe('feeding again', () => {
     const asked = open();
     fireEvent.press(await screen.findByLabelText(/^Served: .* Fine flake/));
     fireEvent.press(await screen.findByLabelText('Feed again: Fine flake for Zebrafish'));
-    expect(screen.getByText(/^Zebrafish got 3 pinches fine flake at /)).toBeTruthy();
+    expect(await screen.findByText(/^Zebrafish got 3 pinches fine flake at /)).toBeTruthy();
     fireEvent.press(screen.getByText('Leave it at that'));
     expect(posted(asked, '/api/feedings')).toHaveLength(1);
     fireEvent.press(screen.getByLabelText('Feed again: Fine flake for Zebrafish'));
-    fireEvent.press(screen.getByText('Feed 3 pinches once more'));
+    fireEvent.press(await screen.findByText('Feed 3 pinches once more'));
     await waitFor(() => expect(posted(asked, '/api/feedings')).toHaveLength(2));
     const [first, second] = posted(asked, '/api/feedings') as Record<string, unknown>[];
     expect(second).toMatchObject({ outcome: 'more', units: 3, note: 'fed again' });

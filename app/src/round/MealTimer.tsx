@@ -1,103 +1,122 @@
-import type { BodyOf, Problem } from '@open-larder/contract';
+import type { BodyOf, MealInWater, Problem } from '@open-larder/contract';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
-import { api, useAppDispatch, useRow, type HouseData } from '../store';
+import { api, useRow, type HouseData } from '../store';
 import { themed } from '../theme';
-import { Button, Text, useSay } from '../ui';
-import { liftAt, watchEnded, watchedAgain, type Watched } from './watched';
+import { Button, Text, lowerFirst, useSay } from '../ui';
+import { liftAt, openDrops, type DropInWater } from './inWater';
 import { nowMs } from '../store/clock';
 import { stampFor } from '../store/intent';
+import { useInWater } from './useInWater';
 
 const LEFT = [
   { value: 0, label: 'Nothing' },
   { value: 0.25, label: 'A quarter' },
   { value: 0.5, label: 'Half' },
   { value: 0.75, label: 'Three quarters' },
-  { value: 1, label: 'All of it' },
+  { value: 1, label: 'All: refused' },
 ];
+const MIN_MS = 60_000;
 
-/** A meal under way: how long it has been in, gone at a tap, or what is left when it is lifted. */
-export function MealTimer({ meal, data }: { meal: Watched; data: HouseData }) {
+/** What became of some of a meal. */
+interface Seen {
+  clearedMin: number | null;
+  left: number | null;
+  unwatched: boolean;
+}
+
+interface Props {
+  meal: MealInWater;
+  data: HouseData;
+  /** Say the tank with each food: where no tank stands above it. */
+  apart?: boolean;
+  /** Only what is to be lifted. */
+  dueOnly?: boolean;
+}
+
+/** A meal under way: each food has its own clock, is gone at a tap, or is lifted with what is left. */
+export function MealTimer({ meal, data, apart = false, dueOnly = false }: Props) {
   const styles = useStyles();
   const say = useSay();
-  const dispatch = useAppDispatch();
-  const row = useRow();
   const now = useSeconds();
+  const inWater = useInWater();
   const [add] = api.useAddSightingMutation();
   const [undo] = api.useUndoSightingMutation();
-  const [asking, setAsking] = useState(false);
   const tank = data.tanks.find((one) => one.id === meal.tankId);
   if (!tank) return null;
-  const lift = liftAt(meal, tank, data.foods);
-  const due = lift !== null && now >= lift;
-  const minutes = Math.max(0, now - meal.since) / 60_000;
-  const note = async (seen: { clearedMin: number | null; left: number | null }, text: string) => {
+  const isDue = (drop: DropInWater) => (minutesTo(liftAt(drop, tank, data.foods), now) ?? 1) <= 0;
+  const open = openDrops(meal).filter((drop) => !dueOnly || isDue(drop));
+  if (open.length === 0) return null;
+  const note = async (drops: readonly DropInWater[], seen: Seen, text: string | null) => {
+    const keys = drops.map(({ key }) => key);
+    const { tankId, day, momentId } = meal;
     const body: BodyOf<'addSighting'> = {
-      id: stampFor('meal', meal.tankId, meal.day, meal.momentId, meal.since, seen.left).id,
-      day: meal.day,
-      momentId: meal.momentId,
+      // What is in the water is known by when it went in: the same food served again is another intent.
+      id: stampFor('meal', tankId, day, momentId, keys, drops[0]?.at, seen.left, seen.unwatched).id,
+      day,
+      momentId,
       came: [],
-      drops: meal.drops,
+      drops: meal.drops.map(({ at: _, ended: __, ...drop }) => drop),
+      dropKeys: keys,
       ...seen,
     };
-    dispatch(watchEnded(meal));
-    const done = await add({ params: { id: meal.tankId }, body });
+    inWater.end(meal, keys, true);
+    const done = await add({ params: { id: tankId }, body });
     if (done.error) {
-      dispatch(watchedAgain(meal));
+      inWater.end(meal, keys, false);
       say((done.error as Problem).detail, { tone: 'fault' });
       return;
     }
+    if (text === null) return;
     say(text, {
       undo: () => {
-        dispatch(watchedAgain(meal));
+        inWater.end(meal, keys, false);
         void undo({ params: { id: body.id }, body: stampFor('undo', body.id) });
       },
     });
   };
-  const gone = () => {
+  const sinceMin = (drops: readonly DropInWater[]) =>
+    Math.max(0, now - Math.min(...drops.map(({ at }) => Date.parse(at)))) / MIN_MS;
+  const gone = (drops: readonly DropInWater[], name: string) => {
+    const minutes = sinceMin(drops);
     const clearedMin = Math.min(1440, Math.round(minutes * 10) / 10);
-    void note({ clearedMin, left: null }, `${tank.name}: gone after ${sayClock(minutes)}.`);
+    const seen = { clearedMin, left: null, unwatched: false };
+    void note(drops, seen, `${name}: gone after ${sayClock(minutes)}.`);
   };
-  const lifted = (left: number, label: string) =>
-    void note({ clearedMin: null, left }, `${tank.name}: ${label.toLowerCase()} was left.`);
   return (
-    <View style={styles.timer} role="timer" aria-label={`Meal in ${tank.name}`}>
-      <View style={[styles.line, row]}>
-        <Text look="figure" tone={due ? 'due' : 'ink'}>
-          {sayClock(minutes)}
-        </Text>
-        <View style={styles.words}>
-          <Text look="small" tone={due ? 'due' : 'quiet'}>
-            {due
-              ? 'Lift what is left'
-              : lift === null
-                ? 'in the water; nothing of it is lifted'
-                : `in the water; lift in ${sayClock((lift - now) / 60_000)}`}
-          </Text>
-        </View>
-        <Button label="Gone" spoken={`Gone: the meal in ${tank.name}`} onPress={gone} />
-        <Button
-          look="bare"
-          label="Left"
-          spoken={`Some is left in ${tank.name}`}
-          onPress={() => setAsking(!asking)}
-        />
-      </View>
-      {asking || due ? (
-        <View style={styles.left}>
-          {LEFT.map(({ value, label }) => (
-            <Button
-              key={value}
-              label={label}
-              spoken={`${label} was left in ${tank.name}`}
-              onPress={() => lifted(value, label)}
-            />
-          ))}
+    <View style={styles.timer} aria-label={`In the water of ${tank.name}`}>
+      {open.map((drop) => {
+        const name = nameOf(drop, open, data);
+        const line = `${tank.name}, ${name}`;
+        return (
+          <DropClock
+            key={drop.key}
+            name={name}
+            title={apart ? `${tank.name}: ${lowerFirst(name)}` : name}
+            tankName={tank.name}
+            minutes={sinceMin([drop])}
+            liftMin={minutesTo(liftAt(drop, tank, data.foods), now)}
+            onGone={() => gone([drop], line)}
+            onLeft={(left, label) =>
+              void note(
+                [drop],
+                { clearedMin: null, left, unwatched: false },
+                `${line}: ${left === 1 ? 'all of it' : label.toLowerCase()} was left.`,
+              )
+            }
+            onUnwatched={() =>
+              void note([drop], { clearedMin: null, left: null, unwatched: true }, null)
+            }
+          />
+        );
+      })}
+      {open.length > 1 ? (
+        <View style={styles.all}>
           <Button
             look="bare"
-            label="Nobody looked"
-            spoken={`Nobody looked in ${tank.name}`}
-            onPress={() => dispatch(watchEnded(meal))}
+            label="All of it is gone"
+            spoken={`All of it is gone in ${tank.name}`}
+            onPress={() => gone(open, tank.name)}
           />
         </View>
       ) : null}
@@ -105,7 +124,82 @@ export function MealTimer({ meal, data }: { meal: Watched; data: HouseData }) {
   );
 }
 
-/** The time, told anew every second. */
+const minutesTo = (at: number | null, now: number) => (at === null ? null : (at - now) / MIN_MS);
+
+/** The food; with its group where two of the meal get the same. */
+function nameOf(drop: DropInWater, all: readonly DropInWater[], { foods, groups }: HouseData) {
+  const food = foods.find(({ id }) => id === drop.foodId)?.name ?? 'Food';
+  if (all.filter(({ foodId }) => foodId === drop.foodId).length < 2) return food;
+  return `${food} for ${groups.find(({ id }) => id === drop.groupId)?.name ?? 'a group'}`;
+}
+
+interface DropClockProps {
+  name: string;
+  title: string;
+  tankName: string;
+  /** Since it went in. */
+  minutes: number;
+  /** Until it is lifted; null where it is left in. */
+  liftMin: number | null;
+  onGone: () => void;
+  onLeft: (left: number, label: string) => void;
+  onUnwatched: () => void;
+}
+
+/** One food in the water. */
+function DropClock({ name, title, tankName, minutes, liftMin, ...acts }: DropClockProps) {
+  const styles = useStyles();
+  const row = useRow();
+  const [asking, setAsking] = useState(false);
+  const due = liftMin !== null && liftMin <= 0;
+  const spoken = `${name} in ${tankName}`;
+  return (
+    <View role="timer" aria-label={spoken}>
+      <View style={[styles.line, row]}>
+        <Text look="figure" tone={due ? 'due' : 'ink'}>
+          {sayClock(minutes)}
+        </Text>
+        <View style={styles.words}>
+          <Text look="small">{title}</Text>
+          <Text look="small" tone={due ? 'due' : 'quiet'}>
+            {due
+              ? 'lift what is left'
+              : liftMin === null
+                ? 'in the water'
+                : `lift in ${sayClock(liftMin)}`}
+          </Text>
+        </View>
+        <Button label="Gone" spoken={`Gone: ${spoken}`} onPress={acts.onGone} />
+        <Button
+          look="bare"
+          label="Left"
+          spoken={`Some is left: ${spoken}`}
+          onPress={() => setAsking(!asking)}
+        />
+      </View>
+      {asking ? (
+        <View style={styles.left}>
+          {LEFT.map(({ value, label }) => (
+            <Button
+              key={value}
+              label={label}
+              spoken={`${label} was left: ${spoken}`}
+              onPress={() => acts.onLeft(value, label)}
+            />
+          ))}
+          <Button
+            look="bare"
+            label="Not watched"
+            spoken={`Not watched: ${spoken}`}
+            onPress={acts.onUnwatched}
+          />
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+/** The time, read anew every second. */
 function useSeconds(): number {
   const [now, setNow] = useState(() => nowMs());
   useEffect(() => {
@@ -134,4 +228,5 @@ const useStyles = themed((c) => ({
   line: { flexDirection: 'row', alignItems: 'center', gap: 10 },
   words: { flex: 1, minWidth: 0 },
   left: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingBottom: 8 },
+  all: { alignItems: 'flex-start' },
 }));

@@ -1,5 +1,5 @@
 import type { Outcome, RoundServingView } from '@open-larder/contract';
-import { sayGrams, sayUnits, toGrams, toHandUnits } from '@open-larder/core/food';
+import { sayGrams, sayUnits, stepAt, toGrams, toHandUnits } from '@open-larder/core/food';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useHousehold } from '../store';
@@ -32,8 +32,9 @@ function withPhrase(note: string, phrase: string): string {
 /** Anything but «as planned»: less, more, refused or skipped, and why. */
 export function OtherSheet({ serving, onClose, onLog }: Props) {
   const { unit, units: planned } = serving;
-  const half = Math.min(planned, Math.max(unit.step, toHandUnits(serving.massG / 2, unit)));
-  const more = Math.max(planned + unit.step, toHandUnits(serving.massG * 1.5, unit));
+  const step = stepAt(planned, unit);
+  const half = Math.min(planned, Math.max(step, toHandUnits(serving.massG / 2, unit)));
+  const more = Math.max(planned + step, toHandUnits(serving.massG * 1.5, unit));
   const [outcome, setOutcome] = useState<Other>('less');
   const [units, setUnits] = useState(half);
   const [note, setNote] = useState('');
@@ -50,9 +51,9 @@ export function OtherSheet({ serving, onClose, onLog }: Props) {
         <Stepper
           label="Put in"
           value={units}
-          step={unit.step}
-          min={unit.step}
-          max={Math.max(planned * 10, unit.step * 20)}
+          step={step}
+          min={step}
+          max={Math.max(planned * 10, step * 20)}
           onChange={setUnits}
           say={(value) => sayUnits(value, unit)}
           hint={`${sayGrams(toGrams(units, unit))}; planned were ${serving.portion}.`}

@@ -1,5 +1,6 @@
-import { act, fireEvent, screen, waitFor } from '@testing-library/react-native';
-import { addDays } from '@open-larder/core/round';
+import { fireEvent, screen, waitFor } from '@testing-library/react-native';
+import type { MealInWater } from '@open-larder/contract';
+import { addDays, PLAIN } from '@open-larder/core/round';
 import { assumed } from '@open-larder/core/why';
 import { answers, food, round, supplyOf } from '../testing/house';
 import { sent, standIn } from '../testing/server';
@@ -8,7 +9,6 @@ import { show } from '../testing/show';
 import { Toast } from '../ui';
 import { RoundScreen } from './RoundScreen';
 import { ToOrder } from './ToOrder';
-import { mealKey, watchedAgain } from './watched';
 
 jest.mock('expo-router', () => jest.requireActual('../testing/router'));
 
@@ -68,7 +68,7 @@ describe('the round', () => {
   it('logs less by half a portion unless told otherwise, with a note', async () => {
     const asked = open(remembering());
     fireEvent.press(await screen.findByLabelText(/^Less, more, refused or skipped/));
-    expect(screen.getByText('1½ pinches')).toBeTruthy();
+    expect(await screen.findByText('1½ pinches')).toBeTruthy();
     fireEvent.press(screen.getByLabelText('More: Put in'));
     fireEvent.changeText(screen.getByLabelText('Note'), '  slow today ');
     fireEvent.press(screen.getByLabelText('Log less'));
@@ -83,7 +83,7 @@ describe('the round', () => {
   ])('logs %s', async (choice, logged) => {
     const asked = open(remembering());
     fireEvent.press(await screen.findByLabelText(/^Less, more, refused or skipped/));
-    fireEvent.press(screen.getByLabelText(choice));
+    fireEvent.press(await screen.findByLabelText(choice));
     fireEvent.press(screen.getByLabelText(`Log ${logged.outcome}`));
     await waitFor(() => expect(sent(asked, 'POST')[0]).toMatchObject(logged));
   });
@@ -116,7 +116,7 @@ describe('the round', () => {
     open({
       'GET /api/tanks': { items: [], next: null },
       'GET /api/groups': { items: [], next: null },
-      [`GET /api/round/${DAY}`]: { day: DAY, moments: [], resting: [], unplanned: [] },
+      [`GET /api/round/${DAY}`]: { ...round(DAY), moments: [] },
     });
     expect(await screen.findByText('No tanks yet')).toBeTruthy();
     expect(screen.getByLabelText('Make the first tank')).toBeTruthy();
@@ -157,14 +157,14 @@ describe('the round', () => {
   });
 });
 
-describe('a meal that is being watched', () => {
+describe('what is in the water', () => {
   /** Today's round, of which the server keeps what was served and seen. */
-  function openToday(more: Record<string, unknown> = {}) {
+  function openToday(more: Record<string, unknown> = {}, inWater: MealInWater[] = []) {
     let fed: Record<string, unknown> | null = null;
     const asked = standIn({
       ...answers(),
       [`GET /api/round/${TODAY}`]: () => {
-        const view = round(TODAY);
+        const view = { ...round(TODAY), inWater };
         const serving = view.moments[0]!.stops[0]!.servings[0]!;
         serving.fed = fed as typeof serving.fed;
         return { status: 200, body: view };
@@ -176,101 +176,140 @@ describe('a meal that is being watched', () => {
       'POST /api/tanks/t1/sightings': ({ body }: { body: unknown }) => ({ status: 201, body }),
       ...more,
     });
-    const shown = show(
+    show(
       <>
         <RoundScreen />
         <Toast />
       </>,
     );
-    return { asked, store: shown.store };
+    return asked;
   }
+  const ago = (minutes: number) => new Date(testNowMs() - minutes * 60_000).toISOString();
+  const drop = (over: object = {}) => ({
+    key: 's1',
+    foodId: 'f1',
+    groupId: 'g1',
+    atMin: 1110,
+    massG: 0.06,
+    zone: 'surface' as const,
+    place: '',
+    manner: PLAIN,
+    at: ago(1),
+    ended: false,
+    ...over,
+  });
+  const meal = (over: object = {}): MealInWater => ({
+    tankId: 't1',
+    day: TODAY,
+    momentId: 'evening',
+    drops: [drop()],
+    ...over,
+  });
   const seen = (asked: ReturnType<typeof standIn>) =>
     asked.filter(({ path }) => path.endsWith('/sightings')).map(({ body }) => body);
   const serve = async () => {
     fireEvent.press(await screen.findByLabelText(/^Served: 3 pinches/));
-    return screen.findByLabelText('Meal in Millpond');
+    return screen.findByLabelText('Fine flake in Millpond');
   };
 
   it('is timed from the tap, and said gone at another', async () => {
-    const { asked, store } = openToday();
+    const asked = openToday();
     await serve();
-    expect(screen.getByText(/^in the water; lift in [45]:\d\d$/)).toBeTruthy();
-    fireEvent.press(screen.getByLabelText('Gone: the meal in Millpond'));
+    expect(screen.getByText(/^lift in [45]:\d\d$/)).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('Gone: Fine flake in Millpond'));
     await waitFor(() => expect(seen(asked)).toHaveLength(1));
     expect(seen(asked)[0]).toMatchObject({
       day: TODAY,
       momentId: 'evening',
       left: null,
+      dropKeys: ['s1'],
       drops: [{ key: 's1', foodId: 'f1', groupId: 'g1', massG: 0.06, place: 'front left' }],
     });
     expect((seen(asked)[0] as { clearedMin: number }).clearedMin).toBeLessThan(1);
-    expect(await screen.findByText(/^Millpond: gone after 0:/)).toBeTruthy();
-    expect(store.getState().watched).toEqual({});
+    expect(await screen.findByText(/^Millpond, Fine flake: gone after 0:/)).toBeTruthy();
+    expect(screen.queryByLabelText('Fine flake in Millpond')).toBeNull();
     // Said by mistake: the way back is in the line that says so.
     fireEvent.press(screen.getAllByLabelText('Undo').at(-1)!);
-    expect(await screen.findByLabelText('Meal in Millpond')).toBeTruthy();
+    expect(await screen.findByLabelText('Fine flake in Millpond')).toBeTruthy();
   });
 
-  it('says what was left, in quarters', async () => {
-    const { asked } = openToday();
-    await serve();
-    fireEvent.press(screen.getByLabelText('Some is left in Millpond'));
-    fireEvent.press(screen.getByLabelText('A quarter was left in Millpond'));
-    await waitFor(() => expect(seen(asked)[0]).toMatchObject({ clearedMin: null, left: 0.25 }));
-    expect(await screen.findByText('Millpond: a quarter was left.')).toBeTruthy();
+  it('is known whoever put it in, each food with its own clock and its own end', async () => {
+    const wafer = drop({ key: 's9', foodId: 'f9', at: ago(30) });
+    const foods = [food, { ...food, id: 'f9', name: 'Nettle wafer', liftAfterMin: 120 }];
+    const asked = openToday({ 'GET /api/foods': { items: foods, next: null } }, [
+      meal({ drops: [drop(), wafer] }),
+    ]);
+    expect(await screen.findByText(/^1:0\d$/)).toBeTruthy();
+    expect(screen.getByText(/^30:0\d$/)).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('Gone: Fine flake in Millpond'));
+    await waitFor(() => expect(seen(asked)[0]).toMatchObject({ dropKeys: ['s1'] }));
+    expect((seen(asked)[0] as { clearedMin: number }).clearedMin).toBeLessThan(2);
+    // The other lies on, and the meal is noted with both.
+    expect(screen.getByLabelText('Nettle wafer in Millpond')).toBeTruthy();
+    expect(screen.queryByLabelText('Fine flake in Millpond')).toBeNull();
+    expect((seen(asked)[0] as { drops: object[] }).drops).toHaveLength(2);
   });
 
-  it('asks for it to be lifted once the food’s time is over', async () => {
-    const { store } = openToday();
-    await serve();
-    const key = mealKey({ day: TODAY, momentId: 'evening', tankId: 't1' });
-    const meal = store.getState().watched[key]!;
-    act(() => {
-      store.dispatch(watchedAgain({ ...meal, since: meal.since - 6 * 60_000 }));
-    });
-    expect(await screen.findByText('Lift what is left')).toBeTruthy();
-    fireEvent.press(screen.getByLabelText('Nobody looked in Millpond'));
-    expect(screen.queryByLabelText('Meal in Millpond')).toBeNull();
+  it('is gone all at once where it is', async () => {
+    const asked = openToday({}, [meal({ drops: [drop(), drop({ key: 's2', groupId: 'g2' })] })]);
+    expect(await screen.findByLabelText('Fine flake for Zebrafish in Millpond')).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('All of it is gone in Millpond'));
+    await waitFor(() => expect(seen(asked)[0]).toMatchObject({ dropKeys: ['s1', 's2'] }));
   });
 
-  it('goes on where the server could not be told', async () => {
-    const { store } = openToday({
+  it('says what was left, in quarters, up to a refusal', async () => {
+    const asked = openToday({}, [meal()]);
+    fireEvent.press(await screen.findByLabelText('Some is left: Fine flake in Millpond'));
+    fireEvent.press(screen.getByLabelText('All: refused was left: Fine flake in Millpond'));
+    await waitFor(() => expect(seen(asked)[0]).toMatchObject({ clearedMin: null, left: 1 }));
+    expect(await screen.findByText('Millpond, Fine flake: all of it was left.')).toBeTruthy();
+  });
+
+  it('is asked to be lifted once the food’s time is over, or is not watched', async () => {
+    const asked = openToday({}, [meal({ drops: [drop({ at: ago(6) })] })]);
+    expect(await screen.findByText('lift what is left')).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('Some is left: Fine flake in Millpond'));
+    fireEvent.press(screen.getByLabelText('Not watched: Fine flake in Millpond'));
+    await waitFor(() => expect(screen.queryByLabelText('Fine flake in Millpond')).toBeNull());
+    await waitFor(() =>
+      expect(seen(asked)[0]).toMatchObject({ unwatched: true, clearedMin: null, left: null }),
+    );
+  });
+
+  it('stays in sight where the server did not take what was seen', async () => {
+    openToday({
       'POST /api/tanks/t1/sightings': () => ({
         status: 503,
         body: { type: 'about:blank', title: 'x', status: 503, detail: 'No database.' },
       }),
     });
     await serve();
-    fireEvent.press(screen.getByLabelText('Gone: the meal in Millpond'));
+    fireEvent.press(screen.getByLabelText('Gone: Fine flake in Millpond'));
     expect(await screen.findByText('No database.')).toBeTruthy();
-    expect(Object.keys(store.getState().watched)).toHaveLength(1);
+    expect(screen.getByLabelText('Fine flake in Millpond')).toBeTruthy();
   });
 
   it('of another moment stays in sight', async () => {
-    const { store } = openToday();
-    await serve();
-    const [meal] = Object.values(store.getState().watched);
-    act(() => {
-      store.dispatch(
-        watchedAgain({ ...meal!, momentId: 'earlier', since: testNowMs() - 7_200_000 }),
-      );
-    });
-    expect(await screen.findByText('Still in the water')).toBeTruthy();
+    openToday({}, [meal({ momentId: 'earlier', drops: [drop({ at: ago(120) })] })]);
+    // Its time is over: it says so by itself. What may lie on is a tap away.
+    expect(await screen.findByText('Millpond: fine flake')).toBeTruthy();
     expect(screen.getByText(/^2 h 0 min$/)).toBeTruthy();
+    screen.unmount();
+    openToday({}, [meal({ momentId: 'earlier' })]);
+    fireEvent.press(await screen.findByText('1 still in the water'));
+    expect(screen.getByText('Millpond: fine flake')).toBeTruthy();
   });
 
   it('is not timed when another day is logged, and ends when the serving is taken back', async () => {
     const past = open(remembering());
     fireEvent.press(await screen.findByLabelText(/^Served: 3 pinches/));
     await waitFor(() => expect(sent(past, 'POST')).toHaveLength(1));
-    expect(screen.queryByLabelText('Meal in Millpond')).toBeNull();
+    expect(screen.queryByLabelText('Fine flake in Millpond')).toBeNull();
     screen.unmount();
-    const { store } = openToday({
-      'POST /api/feedings/x/undo': { status: 201, body: {} },
-    });
+    openToday({ 'POST /api/feedings/x/undo': { status: 201, body: {} } });
     await serve();
     fireEvent.press(screen.getByLabelText('Undo: Fine flake for Zebrafish'));
-    expect(store.getState().watched).toEqual({});
+    await waitFor(() => expect(screen.queryByLabelText('Fine flake in Millpond')).toBeNull());
   });
 });
 

@@ -17,18 +17,17 @@ import { api, reading, useHand, useHouse, useNow, useWords, type HouseData } fro
 import { ScreenTools } from '../shell';
 import { useColours } from '../theme';
 import { Button, Empty, Fault, IconButton, Screen, Skeleton, Tabs, Text } from '../ui';
-import { AgainSheet } from './AgainSheet';
 import { isNear, momentNow, missed, open, servedFoods } from './moments';
-import { OtherSheet } from './OtherSheet';
 import { Preparing } from './Preparing';
 import { mealsOf } from './late';
 import { Resting } from './Resting';
 import { RoundRibbon } from './RoundRibbon';
-import { StillWatched } from './StillWatched';
+import { StillInWater } from './StillInWater';
 import { StopCard, type Acts } from './StopCard';
 import { ToOrder } from './ToOrder';
 import { Unplanned } from './Unplanned';
 import { later } from '../ui/later';
+import { mealAt } from './inWater';
 import { useAwake } from './useAwake';
 import { useFeed } from './useFeed';
 import { usePrintRound } from './usePrintRound';
@@ -36,6 +35,8 @@ import { usePrintRound } from './usePrintRound';
 /** Looked at now and then, or only when wide: they need not come with the first screen. */
 const RoundAside = later(async () => (await import('./RoundAside')).RoundAside);
 const AheadSheet = later(async () => (await import('./AheadSheet')).AheadSheet);
+const AgainSheet = later(async () => (await import('./AgainSheet')).AgainSheet, true);
+const OtherSheet = later(async () => (await import('./OtherSheet')).OtherSheet, true);
 const LookSheet = later(async () => (await import('./LookSheet')).LookSheet);
 const WaterWork = later(async () => (await import('../water')).WaterWork, true);
 const BroodsWork = later(async () => (await import('./live')).BroodsWork, true);
@@ -136,6 +137,11 @@ export function RoundScreen({ day: asked }: { day?: string }) {
                     day={day}
                     momentId={current?.momentId ?? ''}
                     data={ready.data}
+                    meal={mealAt(ready.round, {
+                      day,
+                      momentId: current?.momentId ?? '',
+                      tankId: stop.tankId,
+                    })}
                     nextId={stop.servings.some((one) => one.servingId === next) ? next : null}
                     meals={meals}
                     minutes={minutes}
@@ -247,7 +253,7 @@ function RoundHead({ data, round, current, minutes, onChoose }: HeadProps) {
         }))}
       />
       <Preparing data={data} day={round.day} done={round.done} served={served} minutes={minutes} />
-      <StillWatched data={data} day={round.day} momentId={current.momentId} />
+      <StillInWater data={data} round={round} momentId={current.momentId} />
       {late.map((moment) => (
         <View
           key={moment.momentId}

@@ -1,10 +1,16 @@
-import type { Feeding, RoundServingView, RoundStopView, Tank } from '@open-larder/contract';
+import type {
+  Feeding,
+  MealInWater,
+  RoundServingView,
+  RoundStopView,
+  Tank,
+} from '@open-larder/contract';
 import { sayUnits, toHandUnits } from '@open-larder/core/food';
 import { BELLY_WORDS } from '@open-larder/core/ration';
 import { useRouter } from 'expo-router';
 import { memo } from 'react';
 import { View } from 'react-native';
-import { useAppSelector, useWords, type HouseData } from '../store';
+import { useWords, type HouseData } from '../store';
 import { themed } from '../theme';
 import { Button, Card, Text } from '../ui';
 import { NumberTag } from '../tank/NumberTag';
@@ -14,7 +20,6 @@ import { lookAgain } from './lookAgain';
 import { MealTimer } from './MealTimer';
 import { ServingRow } from './ServingRow';
 import type { Deal } from './useFeed';
-import { mealKey } from './watched';
 
 /** What is done at a tank. Always the same functions, whatever the round is. */
 export interface Acts {
@@ -31,6 +36,8 @@ interface Props {
   day: string;
   momentId: string;
   data: HouseData;
+  /** What of this stop is in the water now. */
+  meal: MealInWater | null;
   /** When each group is fed that day. */
   meals: Meals;
   /** Minutes of the day that are over; null for another day. */
@@ -49,6 +56,7 @@ export const StopCard = memo(function StopCard({
   day,
   momentId,
   data,
+  meal,
   meals,
   minutes,
   nextId,
@@ -57,9 +65,6 @@ export const StopCard = memo(function StopCard({
   const router = useRouter();
   const styles = useStyles();
   const words = useWords();
-  const meal = useAppSelector(
-    (state) => state.watched[mealKey({ day, momentId, tankId: stop.tankId })],
-  );
   const tank = data.tanks.find((one) => one.id === stop.tankId);
   if (!tank) return null;
   const again = lookAgain(data.groupsIn.get(tank.id) ?? [], day);

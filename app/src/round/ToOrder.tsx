@@ -14,11 +14,10 @@ export const ToOrder = memo(function ToOrder() {
   const byFood = new Map(supply.foods.map((line) => [line.foodId, line]));
   const due = shoppingList(foods, byFood, now.day).filter((errand) => errand.due);
   if (due.length === 0) return null;
-  const named = (homemade: boolean) =>
-    due.filter((errand) => errand.homemade === homemade).map((errand) => errand.food.name);
-  const said = [[named(false), 'order'] as const, [named(true), 'make'] as const].flatMap(
-    ([names, act]) => (names.length === 0 ? [] : [`${act} ${names.join(', ')}`]),
-  );
+  const said = (['order', 'buy', 'make'] as const).flatMap((act) => {
+    const names = due.filter((errand) => errand.act === act).map(({ food }) => food.name);
+    return names.length === 0 ? [] : [`${act} ${names.join(', ')}`];
+  });
   return (
     <Card>
       <ListRow

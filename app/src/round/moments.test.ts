@@ -11,6 +11,7 @@ const round = (...moments: RoundView['moments']): RoundView => ({
   moments,
   resting: [],
   unplanned: [],
+  inWater: [],
   done: [],
 });
 

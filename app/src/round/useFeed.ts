@@ -11,8 +11,8 @@ import { PLAIN } from '@open-larder/core/round';
 import { api, useAppDispatch, useHand, type HouseData } from '../store';
 import { localNow } from '../store/useNow';
 import { useSay } from '../ui';
+import { useInWater } from './useInWater';
 import { useSettle } from './useSettle';
-import { dropTakenBack, dropWatched } from './watched';
 import { nowMs } from '../store/clock';
 import { stampFor } from '../store/intent';
 
@@ -24,6 +24,12 @@ export interface Deal {
   note: string;
 }
 
+/** What was logged, and the food of which the shelf had too little. */
+interface Written {
+  feeding: Feeding;
+  short: string | null;
+}
+
 const asPlanned = (serving: RoundServingView): Deal => ({
   outcome: 'served',
   units: serving.units,
@@ -32,7 +38,7 @@ const asPlanned = (serving: RoundServingView): Deal => ({
 
 /**
  * Log and undo servings: shown at once, taken back if the server refuses, undo always. What goes in
- * is watched from then on.
+ * is timed from then on.
  * @param onFedAlready someone else logged this serving in between
  */
 export function useFeed(
@@ -44,6 +50,7 @@ export function useFeed(
   const say = useSay();
   const hand = useHand();
   const settle = useSettle();
+  const inWater = useInWater();
   // Nothing here follows how far they are: the round is not drawn anew for it.
   const [log] = api.useLogFeedingMutation(UNSEEN);
   const [undo] = api.useUndoFeedingMutation(UNSEEN);
@@ -61,8 +68,8 @@ export function useFeed(
       }),
     );
 
-  /** Watch what went in, since the tap. */
-  const watch = ({ servingId, groupId, foodId }: RoundServingView, massG: number) => {
+  /** What went in is timed since the tap. */
+  const time = ({ servingId, groupId, foodId }: RoundServingView, massG: number) => {
     const place = house && placeOf(house.round, servingId);
     if (!place || massG <= 0) return;
     const { household, groups } = house.data;
@@ -70,32 +77,30 @@ export function useFeed(
     const { training } = group ?? {};
     const plannedId = training?.id === servingId ? training.servingId : servingId;
     const planned = group?.diet?.servings.find((one) => one.id === plannedId);
-    const since = nowMs();
-    const { day: today, minutes: atMin } = localNow(new Date(since), household.timeZone);
-    // What is logged afterwards went in at an hour that nobody knows.
+    const at = new Date(nowMs());
+    const { day: today, minutes: atMin } = localNow(at, household.timeZone);
+    // What is logged afterwards went in at an hour that is not known.
     if (day !== today) return;
-    dispatch(
-      dropWatched({
-        ...place,
-        day,
-        since,
-        drop: {
-          key: servingId,
-          foodId,
-          groupId,
-          atMin,
-          massG,
-          zone: planned?.zone ?? 'surface',
-          place: planned?.place ?? '',
-          manner: planned?.manner ?? PLAIN,
-        },
-      }),
+    inWater.put(
+      { ...place, day },
+      {
+        key: servingId,
+        foodId,
+        groupId,
+        atMin,
+        massG,
+        zone: planned?.zone ?? 'surface',
+        place: planned?.place ?? '',
+        manner: planned?.manner ?? PLAIN,
+        at: at.toISOString(),
+        ended: false,
+      },
     );
   };
 
   const takeBack = async (fed: Feeding) => {
     const shown = show(fed.servingId, null);
-    dispatch(dropTakenBack({ day, key: fed.servingId }));
+    inWater.take(day, fed.servingId);
     const answer = await undo({ params: { id: fed.id }, body: stampFor('undo', fed.id) });
     if (answer.error) {
       shown.undo();
@@ -104,7 +109,7 @@ export function useFeed(
     } else settle.soon();
   };
 
-  const write = async (serving: RoundServingView, deal: Deal): Promise<Feeding | null> => {
+  const write = async (serving: RoundServingView, deal: Deal): Promise<Written | null> => {
     const body: FeedingCreate = {
       ...stampFor('feed', day, serving.servingId, hand, deal),
       servingId: serving.servingId,
@@ -117,11 +122,11 @@ export function useFeed(
     };
     const massG = deal.units * serving.unit.massG;
     const shown = show(serving.servingId, { ...body, massG });
-    if (deal.outcome !== 'refused') watch(serving, massG);
+    if (deal.outcome !== 'refused') time(serving, massG);
     const answer = await log({ body });
     if (answer.error) {
       shown.undo();
-      dispatch(dropTakenBack({ day, key: serving.servingId }));
+      inWater.take(day, serving.servingId);
       settle.now();
       const problem = answer.error as Problem;
       if (problem.status === 409 && problem.theirs) {
@@ -133,20 +138,36 @@ export function useFeed(
     }
     settle.soon();
     if (deal.outcome === 'refused') dispatch(api.util.invalidateTags(['proposal']));
-    if (answer.data.shortG > 0) {
-      say(`Logged. The shelf had too little ${serving.foodName}: count it in the larder.`);
-    }
-    return answer.data.feeding;
+    return {
+      feeding: answer.data.feeding,
+      short: answer.data.shortG > 0 ? serving.foodName : null,
+    };
+  };
+
+  /**
+   * Say at the tap what is served, with its undo; what the shelf turned out to be short of is added to
+   * the same sentence, so that neither takes the place of the other.
+   */
+  const sayServed = (text: string, written: Promise<readonly (Written | null)[]>) => {
+    const back = () =>
+      void written.then((all) => all.forEach((one) => one && void takeBack(one.feeding)));
+    say(text, { undo: back });
+    void written.then((all) => {
+      const short = [...new Set(all.flatMap((one) => one?.short ?? []))];
+      if (short.length > 0 && all.every((one) => one)) {
+        say(`${text} The shelf had too little ${short.join(' and ')}: count it in the larder.`, {
+          undo: back,
+        });
+      }
+    });
   };
 
   return {
     takeBack,
     /** Log one serving. */
     async feed(serving: RoundServingView, deal: Deal = asPlanned(serving)) {
-      say(sayDeal(serving, deal), {
-        undo: () => void written.then((fed) => fed && takeBack(fed)),
-      });
-      const written = write(serving, deal);
+      const written = Promise.all([write(serving, deal)]);
+      sayServed(sayDeal(serving, deal), written);
       await written;
     },
     /** Feed once more what was fed already: logged beside the plan, and shown so. */
@@ -156,20 +177,19 @@ export function useFeed(
       const extra = { ...serving, servingId };
       const fed = await write(extra, deal);
       if (!fed) return;
-      say(`${serving.portion} ${serving.foodName} for ${serving.groupName}: fed again.`, {
-        undo: () => void takeBack(fed),
-      });
+      const text = `${serving.portion} ${serving.foodName} for ${serving.groupName}: fed again.`;
+      sayServed(text, Promise.resolve([fed]));
     },
     /** Log several as planned, one after the other, so that each draws on its own. */
     async feedAll(servings: readonly RoundServingView[], what: string) {
-      const fed: Promise<Feeding | null>[] = [];
-      say(`${what}: ${servings.length} served as planned.`, {
-        undo: () => fed.forEach((one) => void one.then((done) => done && takeBack(done))),
-      });
-      for (const serving of servings) {
-        fed.push(write(serving, asPlanned(serving)));
-        await fed.at(-1);
-      }
+      const inTurn = async () => {
+        const all: (Written | null)[] = [];
+        for (const serving of servings) all.push(await write(serving, asPlanned(serving)));
+        return all;
+      };
+      const written = inTurn();
+      sayServed(`${what}: ${servings.length} served as planned.`, written);
+      await written;
     },
   };
 }
