@@ -1,5 +1,6 @@
 import type { FoodRow } from '@open-larder/contract';
-import { compared, type Compared, type Fit } from '@open-larder/core/food';
+import { compared, type Compared } from '@open-larder/core/food';
+import { type Fit } from '@open-larder/core/mouth';
 import { pricePerGram } from '@open-larder/core/stock';
 import { sayNumber } from '@open-larder/core/units';
 import { useState } from 'react';

@@ -14,7 +14,7 @@ import { EatersCard } from './EatersCard';
 import { HandUnitCard } from './HandUnitCard';
 import { KeepingCard } from './KeepingCard';
 import { LotsCard } from './LotsCard';
-import { jarOf, type FoodSupply } from './shelves';
+import { endsFirst, jarOf, type FoodSupply } from './shelves';
 
 const CountSheet = late((forms) => forms.CountSheet);
 const LotSheet = late((forms) => forms.LotSheet);
@@ -45,7 +45,11 @@ export function FoodDetail({ food, supply }: Props) {
   const unit = unitOf(food, useHand());
   const inUnits = (grams: number) =>
     `about ${saySignificant(Math.round((grams / unit.massG) * 10) / 10)} ${unit.plural}`;
-  const wastedG = (supply?.waste ?? []).reduce((sum, one) => sum + one.massG, 0);
+  const soonG = (supply?.waste ?? []).reduce((sum, one) => sum + one.massG, 0);
+  const wastedG =
+    supply?.days === null
+      ? Math.max(soonG, endsFirst(food, supply.usedPerWeekG, now.day)?.wasteG ?? 0)
+      : soonG;
   return (
     <View style={{ gap: 16 }}>
       {wide ? (

@@ -1,5 +1,5 @@
 import { assumed } from '@open-larder/core/why';
-import { fireEvent, screen } from '@testing-library/react-native';
+import { fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { answers, food, supplyOf } from '../testing/house';
 import { push } from '../testing/router';
 import { sent, standIn } from '../testing/server';
@@ -58,6 +58,27 @@ describe('the larder', () => {
     expect(screen.getByText(/2 packs of 60 g · runs out on Fri/)).toBeTruthy();
     expect(screen.getByText('order by Mon 16 Mar')).toBeTruthy();
     expect(screen.getAllByText(/^Live fleas/)).toHaveLength(1);
+  });
+
+  it('says once which hand units were corrected', async () => {
+    const corrected = { foodId: 'f1', name: 'Wafer', unit: 'wafer', wasG: 0.6, isG: 2.3 };
+    let seen = false;
+    const asked = standIn({
+      ...answers(),
+      'GET /api/larder/corrections': () => ({
+        status: 200,
+        body: { foods: seen ? [] : [corrected] },
+      }),
+      'POST /api/larder/corrections/seen': () => {
+        seen = true;
+        return { status: 201, body: { foods: [] } };
+      },
+    });
+    show(<LarderScreen />);
+    expect(await screen.findByText('Wafer: one wafer is 2.3 g, not 0.6 g')).toBeTruthy();
+    fireEvent.press(screen.getByText('I have seen it'));
+    await waitFor(() => expect(screen.queryByText(/^Wafer: one wafer is/)).toBeNull());
+    expect(sent(asked, 'POST')).toEqual([{ foodIds: ['f1'] }]);
   });
 
   it('shows one food with its lots, make-up and energy', async () => {

@@ -8,6 +8,7 @@ import { ScreenTools } from '../shell';
 import { api, useNow, useWords } from '../store';
 import { SIZES, themed, useColours, useWide } from '../theme';
 import { Button, Choice, Empty, Fault, Field, matches, Screen, Skeleton, Text } from '../ui';
+import { Corrected } from './Corrected';
 import { FoodDetail } from './FoodDetail';
 import { LarderTabs } from './LarderTabs';
 import { Shopping } from './Shopping';
@@ -64,6 +65,7 @@ export function LarderScreen({ id }: { id?: string }) {
       aside={detail}
     >
       {alone ? null : <LarderTabs on="shelf" />}
+      {alone ? null : <Corrected />}
       {problem && !foods.data ? (
         <Fault problem={problem} onRetry={() => void foods.refetch()} />
       ) : !foods.data ? (

@@ -2,8 +2,9 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { lotCreate, lotEdit, type FoodRow, type LotRow } from '@open-larder/contract';
 import { unitOf } from '@open-larder/contract/handUnit';
 import { addDays } from '@open-larder/core/round';
-import { usualPlace, type Place } from '@open-larder/core/stock';
-import { useForm } from 'react-hook-form';
+import { keptDays, usualPlace, type Place } from '@open-larder/core/stock';
+import { useEffect, useRef } from 'react';
+import { useForm, type UseFormReturn } from 'react-hook-form';
 import { View } from 'react-native';
 import type { z } from 'zod';
 import { api, useNow } from '../store';
@@ -26,7 +27,11 @@ export function LotSheet({ food, lot, onClose }: Props) {
       open
       onClose={onClose}
     >
-      {lot ? <EditLot lot={lot} onClose={onClose} /> : <BuyLot food={food} onClose={onClose} />}
+      {lot ? (
+        <EditLot food={food} lot={lot} onClose={onClose} />
+      ) : (
+        <BuyLot food={food} onClose={onClose} />
+      )}
     </Sheet>
   );
 }
@@ -46,9 +51,10 @@ function BuyLot({ food, onClose }: { food: FoodRow; onClose: () => void }) {
       place: lastPlace(food),
       boughtOn: now.day,
       openedOn: null,
-      bestBefore: food.keeps.sealedDays === null ? null : addDays(now.day, food.keeps.sealedDays),
+      bestBefore: goodFor(food, lastPlace(food), now.day),
     },
   });
+  useFreezing(form as never, food);
   const { save } = useSave(form);
   const submit = form.handleSubmit(async (body) => {
     const saved = await save(
@@ -72,7 +78,7 @@ function BuyLot({ food, onClose }: { food: FoodRow; onClose: () => void }) {
   );
 }
 
-function EditLot({ lot, onClose }: { lot: LotRow; onClose: () => void }) {
+function EditLot({ food, lot, onClose }: { food: FoodRow; lot: LotRow; onClose: () => void }) {
   const say = useSay();
   const print = usePrintLabels();
   const { data: household } = api.useHouseholdQuery();
@@ -88,6 +94,7 @@ function EditLot({ lot, onClose }: { lot: LotRow; onClose: () => void }) {
       bestBefore: lot.bestBefore,
     },
   });
+  useFreezing(form as never, food);
   const { save, stale } = useSave(form);
   const submit = form.handleSubmit(async (body) => {
     const saved = await save(() => edit({ params: { id: lot.id }, body }) as never);
@@ -120,6 +127,32 @@ function EditLot({ lot, onClose }: { lot: LotRow; onClose: () => void }) {
       <Button look="primary" label="Save" onPress={() => submit()} />
     </>
   );
+}
+
+/** The last good day of what is put there today; null where it makes no difference. */
+function goodFor({ keeps }: FoodRow, place: Place, today: string): string | null {
+  const days = keptDays(place, keeps.sealedDays);
+  return days === null ? null : addDays(today, days);
+}
+
+/** What goes into the freezer keeps for longer: its last day follows, unless one was typed. */
+function useFreezing(
+  form: UseFormReturn<{ place: Place; bestBefore: string | null }>,
+  food: FoodRow,
+): void {
+  const { day } = useNow();
+  const { watch, setValue, formState } = form;
+  const place = watch('place');
+  const typed = formState.dirtyFields.bestBefore === true;
+  const before = useRef(place);
+  useEffect(() => {
+    if (before.current === place) return;
+    before.current = place;
+    const { sealedDays } = food.keeps;
+    if (!typed && keptDays('freezer', sealedDays) !== sealedDays) {
+      setValue('bestBefore', goodFor(food, place, day));
+    }
+  }, [place, typed, food, day, setValue]);
 }
 
 /** Where the last lot of it stands, or where its kind usually does. */

@@ -8,6 +8,7 @@ import { useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 import type { z } from 'zod';
 import { FoodSign } from '../draw/FoodSign';
+import { useNameSearch } from '../species/useNameSearch';
 import { api, useNow } from '../store';
 import { Button, Picker, Screen, Text, useDraft, useSave, useSay } from '../ui';
 import { FoodFields } from './FoodFields';
@@ -24,6 +25,7 @@ export function NewFoodScreen() {
   const { data: household } = api.useHouseholdQuery();
   const intent = formIntent('food.new');
   const { id } = intent;
+  const find = useNameSearch(catalogue?.foods);
   const [generic, setGeneric] = useState('');
   const [create] = api.useCreateFoodMutation();
   const form = useForm<Values>({
@@ -53,8 +55,9 @@ export function NewFoodScreen() {
     <Screen title="A new food" back="/larder">
       <Picker
         label="Start from a generic food"
-        search
+        search={find}
         value={generic}
+        nothing="Nothing by that name. Leave this empty and fill in the label, or start from the nearest food and change what differs."
         placeholder="Choose, then change what differs"
         picks={(catalogue?.foods ?? []).map((food) => ({
           value: food.key,

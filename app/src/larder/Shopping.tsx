@@ -49,8 +49,7 @@ export function Shopping({ foods, supply }: Props) {
 
 function ErrandRow({ errand, first }: { errand: Errand; first: boolean }) {
   const words = useWords();
-  const { food, buy, amount, due, homemade } = errand;
-  const act = homemade ? 'make' : 'order';
+  const { food, buy, amount, due, act } = errand;
   const when = due ? `${act} today` : `${act} by ${words.day(buy.orderBy)}`;
   const until = buy.late
     ? `runs out on ${words.day(buy.runsOutOn)}, before it can come`

@@ -1,6 +1,7 @@
 import { GUILDS, type Guild, type Species } from '@open-larder/catalogue';
 import type { FoodRow } from '@open-larder/contract';
-import { fits, prepared, takes, type Fit } from '@open-larder/core/food';
+import { prepared } from '@open-larder/core/food';
+import { fits, takes, type Fit } from '@open-larder/core/mouth';
 import type { HouseData } from '../store';
 
 /** Who a food is held against: a group as it is now, or a way of eating where no fish is there. */

@@ -52,7 +52,14 @@ describe('what to buy', () => {
     const made = { ...food, id: 'gel', name: 'gel' };
     const line = supplyOf('gel', { buy: buy('2026-03-12'), homemade: true });
     const [errand] = shoppingList([made], new Map([['gel', line]]), TODAY);
-    expect(errand).toMatchObject({ homemade: true, amount: '12.5 g' });
+    expect(errand).toMatchObject({ homemade: true, act: 'make', amount: '12.5 g' });
+  });
+
+  it('is bought at the corner where it is a vegetable', () => {
+    const leaf = { ...food, id: 'leaf', kind: 'fresh' as const };
+    const line = supplyOf('leaf', { buy: buy('2026-03-12', { packs: null }), packG: null });
+    const [errand] = shoppingList([leaf], new Map([['leaf', line]]), TODAY);
+    expect(errand).toMatchObject({ act: 'buy', amount: '12.5 g' });
   });
 
   it('leaves out what lasts, what was taken down, and what lives', () => {

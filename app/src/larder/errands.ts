@@ -13,6 +13,8 @@ export interface Errand {
   amount: string;
   /** It is made at home, not ordered. */
   homemade: boolean;
+  /** «order»; what is made at home is made, and vegetables are bought at the corner. */
+  act: 'order' | 'make' | 'buy';
   /** To be ordered today, or already late. */
   due: boolean;
   soon: boolean;
@@ -40,6 +42,7 @@ export function shoppingList(
           buy,
           amount,
           homemade: line.homemade,
+          act: line.homemade ? 'make' : food.kind === 'fresh' ? 'buy' : 'order',
           due,
           soon: buy.orderBy <= addDays(today, SOON_DAYS),
         },

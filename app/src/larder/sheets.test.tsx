@@ -1,4 +1,5 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
+import { daysBetween } from '@open-larder/core/round';
 import { answers, food } from '../testing/house';
 import { created, sent, standIn } from '../testing/server';
 import { show } from '../testing/show';
@@ -46,6 +47,18 @@ describe('buying more', () => {
     fireEvent.changeText(await screen.findByLabelText(/Amount/), '3 buckets');
     fireEvent.press(screen.getByLabelText('Put it on the shelf'));
     expect(await screen.findByText(/«buckets» is not known here; pinch, pinches, g/)).toBeTruthy();
+  });
+
+  it('keeps for half a year in the freezer where it is fresh, unless a day was typed', async () => {
+    const leaf = { ...own, kind: 'fresh' as const, keeps: { ...own.keeps, sealedDays: 5 } };
+    const asked = standIn({ ...answers(), [`POST /api/foods/${id}/lots`]: created });
+    show(<LotSheet food={leaf} lot={null} onClose={close} />);
+    fireEvent.changeText(await screen.findByLabelText(/Amount/), '300');
+    fireEvent.press(screen.getByLabelText('freezer'));
+    fireEvent.press(screen.getByLabelText('Put it on the shelf'));
+    await waitFor(() => expect(close).toHaveBeenCalled());
+    const [body] = sent(asked, 'POST') as { boughtOn: string; bestBefore: string }[];
+    expect(daysBetween(body!.boughtOn, body!.bestBefore)).toBe(180);
   });
 
   it('is corrected with its place and its dates', async () => {

@@ -1,6 +1,6 @@
 import type { FoodRow, LotRow } from '@open-larder/contract';
 import { food as sample, supplyOf } from '../testing/house';
-import { firstUseBy, jarOf, placeOf, shelvesOf } from './shelves';
+import { endsFirst, firstUseBy, jarOf, placeOf, shelvesOf } from './shelves';
 
 const food = (over: Partial<FoodRow>): FoodRow => ({
   ...sample,
@@ -47,6 +47,23 @@ describe('a jar', () => {
       fill: 1,
       words: 'not in a plan',
     });
+  });
+
+  it('that lasts for long tells what ends first: its use, or its last good day', () => {
+    const keeps = { ...sample.keeps, openedDays: 182 };
+    const opened = food({
+      keeps,
+      remainingG: 238,
+      lots: [lot(null, { remainingG: 238, openedOn: '2026-03-01' })],
+    });
+    expect(jarOf(opened, supply(null, 1), '2026-03-01', sayDay).words).toBe(
+      '26 weeks, until its day',
+    );
+    expect(endsFirst(opened, 1, '2026-03-01')).toEqual({ weeks: 26, wasteG: 212 });
+    const eaten = { ...opened, remainingG: 20 };
+    expect(jarOf(eaten, supply(null, 1), '2026-03-01', sayDay).words).toBe('20 weeks');
+    expect(endsFirst(eaten, 1, '2026-03-01')).toEqual({ weeks: 20, wasteG: 0 });
+    expect(endsFirst(eaten, 0, '2026-03-01')).toBeNull();
   });
 
   it('puts its use-by first when that is near, and past dates as past', () => {

@@ -59,12 +59,41 @@ export function firstUseBy(food: FoodRow): string | null {
   return days[0] ?? null;
 }
 
+/**
+ * How long a food lasts that the plan does not use up within the larder's look ahead: by its use, or by
+ * the last good day of its lots, whichever ends first, with what is then left over.
+ * @returns weeks, and grams that will be thrown away; null where the plan does not use it
+ */
+export function endsFirst(
+  food: FoodRow,
+  usedPerWeekG: number,
+  today: string,
+): { weeks: number; wasteG: number } | null {
+  if (usedPerWeekG <= 0 || food.remainingG <= 0) return null;
+  const byUse = food.remainingG / usedPerWeekG;
+  const goods = food.lots
+    .filter((lot) => lot.remainingG > 0)
+    .map((lot) => goodUntil(lot, food.keeps.openedDays));
+  if (goods.length === 0 || goods.some((day) => day === null)) return { weeks: byUse, wasteG: 0 };
+  const last = goods.map((day) => daysBetween(today, day as string) / 7);
+  const byDay = Math.max(0, ...last);
+  return byDay < byUse
+    ? { weeks: byDay, wasteG: food.remainingG - byDay * usedPerWeekG }
+    : { weeks: byUse, wasteG: 0 };
+}
+
 export interface JarState {
   fill: number;
   useBy: number | null;
   short: boolean;
   words: string;
 }
+
+/** «26 weeks, until its day»: what ends it, where that is not its use. */
+const sayWeeks = (ends: ReturnType<typeof endsFirst>): string =>
+  ends === null
+    ? 'over 17 weeks'
+    : `${Math.max(1, Math.round(ends.weeks))} weeks${ends.wasteG > 0 ? ', until its day' : ''}`;
 
 /** How a jar stands: its fill by days left, its use-by notch, and a word. */
 export function jarOf(
@@ -99,7 +128,7 @@ export function jarOf(
           : !used
             ? 'not in a plan'
             : days === null
-              ? 'over 17 weeks'
+              ? sayWeeks(endsFirst(food, supply.usedPerWeekG, today))
               : days === 1
                 ? '1 day'
                 : `${days} days`;

@@ -1,6 +1,7 @@
-import type { Species } from '@open-larder/catalogue';
+import { basisOf, basisOfSource, type Basis, type Species } from '@open-larder/catalogue';
 import { sayNumber } from '@open-larder/core/units';
 import { View } from 'react-native';
+import { themed } from '../theme';
 import { Card, ListRow, Text } from '../ui';
 import { isDefault } from './words';
 
@@ -41,8 +42,16 @@ export function SpeciesLife({ species }: { species: Species }) {
       <Text look="subtitle">Breeding and life</Text>
       <Card label="Breeding and life">
         <ListRow first title="Way of breeding" trail={strong(species.breeding)} />
-        <ListRow title="Hatches after" detail={hatch === null ? 'not known here' : days(hatch)} />
-        <ListRow title="Swims free after" detail={swim === null ? 'not known here' : days(swim)} />
+        <ListRow
+          title="Hatches after"
+          detail={hatch === null ? undefined : days(hatch)}
+          trail={<BasisMark basis={basisOf(species, 'hatchDegreeDays')} />}
+        />
+        <ListRow
+          title="Swims free after"
+          detail={swim === null ? undefined : days(swim)}
+          trail={<BasisMark basis={basisOf(species, 'swimDegreeDays')} />}
+        />
         <ListRow
           title="Length of a young one"
           trail={strong(orDefault(species, 'larvalLengthMm', `${species.larvalLengthMm} mm`))}
@@ -61,7 +70,13 @@ export function SpeciesLife({ species }: { species: Species }) {
       <Text look="subtitle">Where the figures come from</Text>
       <Card label="Sources">
         {sources.map(([title, source], index) => (
-          <ListRow key={title} first={index === 0} title={title} detail={source} />
+          <ListRow
+            key={title}
+            first={index === 0}
+            title={title}
+            detail={source}
+            trail={<BasisMark basis={basisOfSource(source)} />}
+          />
         ))}
       </Card>
       <Text look="small" tone="quiet">
@@ -70,3 +85,30 @@ export function SpeciesLife({ species }: { species: Species }) {
     </View>
   );
 }
+
+const BASIS_WORDS: Record<Basis, string> = {
+  publication: 'published',
+  practice: 'common practice',
+  default: 'a default',
+  unknown: 'not known',
+};
+
+/** What a figure rests on, as a word and a colour. */
+function BasisMark({ basis }: { basis: Basis }) {
+  const styles = useStyles();
+  return (
+    <View style={styles.mark}>
+      <View style={[styles.dot, styles[basis]]} />
+      <Text look="small">{BASIS_WORDS[basis]}</Text>
+    </View>
+  );
+}
+
+const useStyles = themed((c) => ({
+  mark: { flexDirection: 'row', alignItems: 'center', gap: 6 },
+  dot: { width: 10, height: 10, borderRadius: 5, borderWidth: 1, borderColor: c.ink2 },
+  publication: { backgroundColor: c.duckweed },
+  practice: { backgroundColor: c.sand },
+  default: { backgroundColor: c.paper },
+  unknown: { backgroundColor: c.paper, borderStyle: 'dashed' },
+}));

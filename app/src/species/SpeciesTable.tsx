@@ -1,6 +1,6 @@
 import { SPECIES_DEFAULTS, type Species, type SpeciesField } from '@open-larder/catalogue';
 import { assumedLengthCm, massFromLength } from '@open-larder/core/fish';
-import { sayGrams } from '@open-larder/core/food';
+import { sayGramBand, sayGrams } from '@open-larder/core/food';
 import { sayNumber } from '@open-larder/core/units';
 import { measured } from '@open-larder/core/why';
 import { View } from 'react-native';
@@ -9,7 +9,7 @@ import { ReadyHours } from '../draw/ReadyHours';
 import { ZoneHours } from '../draw/ZoneHours';
 import { useWords } from '../store';
 import { Card, ListRow, Text, WhyLink } from '../ui';
-import { isDefault, MOUTH_WORDS, NITRATE_WORDS, sayBand, sayRange } from './words';
+import { isDefault, MOUTH_WORDS, NITRATE_WORDS, PAIR_WORDS, sayBand, sayRange } from './words';
 
 interface Band {
   title: string;
@@ -21,10 +21,10 @@ interface Band {
 /** Its water, its mouth, its diet, and where and when it feeds; defaults say that they are. */
 export function SpeciesTable({ species }: { species: Species }) {
   const words = useWords();
-  const mass = massFromLength(
+  const { massG: mass, spreadFactor } = massFromLength(
     species,
     measured('Adult length', species.adultLengthCm, 'cm', species.sourceSize),
-  ).massG;
+  );
   const bands: Band[] = [
     {
       title: 'Temperature',
@@ -100,9 +100,7 @@ export function SpeciesTable({ species }: { species: Species }) {
         />
         <ListRow
           title="Mass when grown"
-          detail={
-            species.lwA === null ? 'from the prior of its body shape' : 'from a published pair'
-          }
+          detail={`${sayGramBand(mass.value, spreadFactor)}, ${PAIR_WORDS[species.lengthMass.level]}`}
           trail={
             <View style={{ flexDirection: 'row', alignItems: 'center', gap: 4 }}>
               <Text look="strong">{sayGrams(mass.value)}</Text>

@@ -9,6 +9,14 @@ export const MOUTH_WORDS: Record<Species['mouth'], string> = {
   sucker: 'a sucker',
 };
 
+/** Whose lengths and masses its mass is worked out from. */
+export const PAIR_WORDS: Record<Species['lengthMass']['level'], string> = {
+  own: 'from fish of its own kind',
+  genus: 'from fish of its genus',
+  family: 'from fish of its family',
+  shape: 'from fish of its body shape',
+};
+
 export const NITRATE_WORDS: Record<Species['nitrate'], string> = {
   low: 'stands little nitrate',
   moderate: 'stands some nitrate',

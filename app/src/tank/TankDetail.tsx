@@ -19,6 +19,7 @@ import { usePrintStory } from '../table/usePrintStory';
 import { FoodCost } from '../larder/FoodCost';
 import { TogetherCard } from '../together/TogetherCard';
 import { TankFacts } from './TankFacts';
+import { TankLife } from './TankLife';
 import { TankPicture } from './TankPicture';
 
 /** One tank: its picture, its day, its water and its groups. */
@@ -74,10 +75,6 @@ export function TankDetail({ tank, data }: { tank: Tank; data: HouseData }) {
             </View>
           }
         />
-        <ListRow
-          title="Temperature"
-          trail={<Text look="strong">{words.say('temperature', tank.tempC)}</Text>}
-        />
         <ListRow title="pH" trail={<Text look="strong">{tank.ph ?? 'not entered'}</Text>} />
         <ListRow
           title="Hardness"
@@ -90,6 +87,7 @@ export function TankDetail({ tank, data }: { tank: Tank; data: HouseData }) {
         <TankFacts tank={tank} />
         <FoodCost groups={groups} />
       </Card>
+      <TankLife tank={tank} groups={groups} data={data} />
       <Text look="subtitle">Groups</Text>
       {groups.length === 0 ? (
         <Empty

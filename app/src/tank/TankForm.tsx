@@ -9,6 +9,7 @@ import type { z } from 'zod';
 import { useWords } from '../store';
 import {
   ChoiceInput,
+  DateInput,
   MeasureInput,
   NumberInput,
   PickerInput,
@@ -56,6 +57,9 @@ const FIELDS = {
   lightOnMin: 'Lights on',
   lightOffMin: 'Lights off',
   walkOrder: 'Place in the walk',
+  runsSince: 'Running since',
+  film: 'Film',
+  filmOn: 'Film seen on',
 };
 
 /** A tank: few questions, and guesses in sight for all that was not asked. */
@@ -140,6 +144,12 @@ export function TankForm({ place, initial, act, onSave, onSaved }: Props) {
       {measure('tempC', 'Water temperature', 'temperature')}
       <NumberInput control={control} name="ph" label="pH" hint="May stay empty." decimals={2} />
       {measure('gh', 'Hardness', 'hardness', 'May stay empty.')}
+      <DateInput
+        control={control}
+        name="runsSince"
+        label="Running since"
+        hint="May stay empty. A tank that has run for months has a grown filter."
+      />
       <View style={{ flexDirection: 'row', gap: 12 }}>
         {(['lightOnMin', 'lightOffMin'] as const).map((name) => (
           <View key={name} style={{ flex: 1 }}>

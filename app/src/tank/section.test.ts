@@ -19,6 +19,7 @@ const tank = (over: Partial<Tank>): Tank => ({
   version: 1,
   archived: false,
   plan: null,
+  lastTemp: null,
   ...over,
 });
 const species = new Map([

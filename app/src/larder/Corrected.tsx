@@ -1,0 +1,36 @@
+import { sayGrams } from '@open-larder/core/food';
+import { View } from 'react-native';
+import { api } from '../store';
+import { Button, Card, Text } from '../ui';
+
+/** Said once: which hand units were corrected with the catalogue. What the keeper weighed stays. */
+export function Corrected() {
+  const { data } = api.useFoodCorrectionsQuery();
+  const [see] = api.useSeeFoodCorrectionsMutation();
+  const foods = data?.foods ?? [];
+  if (foods.length === 0) return null;
+  return (
+    <Card>
+      <View style={{ padding: 12, gap: 8 }}>
+        <Text look="strong">Some hand units were wrong and are corrected</Text>
+        <Text look="small" tone="quiet">
+          Portions of these foods are counted anew. What you weighed yourself has not changed; weigh
+          a few of the others to be sure.
+        </Text>
+        {foods.map(({ foodId, name, unit, wasG, isG }) => (
+          <Text key={foodId}>
+            {`${name}: one ${unit} is ${sayGrams(isG)}, not ${sayGrams(wasG)}`}
+          </Text>
+        ))}
+        <View style={{ alignItems: 'flex-start' }}>
+          <Button
+            label="I have seen it"
+            onPress={async () => {
+              await see({ body: { foodIds: foods.map(({ foodId }) => foodId) } });
+            }}
+          />
+        </View>
+      </View>
+    </Card>
+  );
+}
