@@ -1,4 +1,4 @@
-import { OWN, resolveSpecies, type Species } from '@open-larder/catalogue';
+import { speciesByKey, type Species } from '@open-larder/catalogue';
 import type { Way } from '@open-larder/catalogue/ways';
 import type { BroodRow, Problem } from '@open-larder/contract';
 import { api, type Loaded } from '../store';
@@ -24,10 +24,7 @@ export function useBroods(): Loaded<Broods> {
   const own = api.useSpeciesQuery();
   const known = ways.data;
   if (known && broods.data && catalogue.data && own.data) {
-    const species = new Map([
-      ...catalogue.data.species.map((row) => [row.key, row] as const),
-      ...own.data.map((row) => [OWN + row.id, resolveSpecies(OWN + row.id, row.entry)] as const),
-    ]);
+    const species = speciesByKey(catalogue.data.species, own.data);
     const all = broods.data.flatMap((brood): Brood[] => {
       const kind = species.get(brood.speciesKey);
       const way = wayOf(known, brood.breeding ?? kind?.breeding);

@@ -5,8 +5,9 @@ import { addDays } from '@open-larder/core/round';
 import { sayNumber } from '@open-larder/core/units';
 import { useRouter } from 'expo-router';
 import Check from 'lucide-react-native/icons/check';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
+import { useNameSearch } from '../species/useNameSearch';
 import { api, useHand, useNow, useWords } from '../store';
 import { SIZES, themed, useColours } from '../theme';
 import {
@@ -50,12 +51,14 @@ export function NewVesselScreen({ from }: { from?: string }) {
 function Guide({ data, parent }: { data: Cultures; parent: Culture | null }) {
   const [kindKey, setKindKey] = useState(parent?.kindKey ?? '');
   const kind = data.kinds.get(kindKey);
+  const kinds = useMemo(() => [...data.kinds.values()], [data.kinds]);
+  const find = useNameSearch(kinds);
   return (
     <>
       <Picker
         label="What kind"
         value={kindKey}
-        search
+        search={find}
         placeholder="Choose a kind"
         picks={[...data.kinds.values()].map((one) => ({
           value: one.key,

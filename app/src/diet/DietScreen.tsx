@@ -1,7 +1,7 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { dietEdit, type DietEdit, type DietRow, type Group } from '@open-larder/contract';
 import { mayNotFast } from '@open-larder/core/fish';
-import { PLAIN } from '@open-larder/core/round';
+import { PLAIN, withFewerDays } from '@open-larder/core/round';
 import { stageFactor } from '@open-larder/core/ration';
 import { saySignificant } from '@open-larder/core/units';
 import { useRouter } from 'expo-router';
@@ -78,7 +78,7 @@ function DietEditor({ group, data }: { group: Group; data: HouseData }) {
   });
   const forgetDraft = useDraft(`diet.${group.id}`, form);
   const { save, stale } = useSave(form);
-  const { control, formState, handleSubmit, reset } = form;
+  const { control, formState, handleSubmit, reset, setValue } = form;
   const [opened, setOpened] = useState<string | null>(null);
   const servings = useFieldArray({ control, name: 'servings', keyName: 'key' });
   const written = useWatch({ control }) as DietEdit;
@@ -115,6 +115,17 @@ function DietEditor({ group, data }: { group: Group; data: HouseData }) {
       manner: PLAIN,
     });
   };
+  const findings = (
+    <Findings
+      findings={look?.findings ?? []}
+      servingName={nameOf}
+      onFewerDays={(servingId, fewer) => {
+        const { fastWeekdays, servings: next } = withFewerDays(readable(written), servingId, fewer);
+        setValue('fastWeekdays', fastWeekdays, { shouldDirty: true });
+        setValue('servings', next, { shouldDirty: true });
+      }}
+    />
+  );
   const sums = (
     <WeekSums week={look?.week ?? []} names={(cycle?.days ?? 7) > 7 ? dayNames : words.weekdays} />
   );
@@ -127,7 +138,7 @@ function DietEditor({ group, data }: { group: Group; data: HouseData }) {
         <>
           <Text look="subtitle">The week so far</Text>
           {sums}
-          <Findings findings={look?.findings ?? []} servingName={nameOf} />
+          {findings}
         </>
       }
     >
@@ -185,11 +196,11 @@ function DietEditor({ group, data }: { group: Group; data: HouseData }) {
         control={control}
         name="goalFactor"
         label="Goal, as a multiple of maintenance"
-        hint={`Left empty: ${saySignificant(stageFactor(group.stage))} for «${group.stage}». Conditioning is about 1.8, rest 0.8.`}
+        hint={`Left empty: ${saySignificant(stageFactor(group.stage, data.species.get(group.speciesKey)))} for «${group.stage}». Conditioning is about 1.8, rest 0.8.`}
       />
       <OnlyNarrow>
         {sums}
-        <Findings findings={look?.findings ?? []} servingName={nameOf} />
+        {findings}
       </OnlyNarrow>
       <Button look="primary" label="Save the diet" onPress={() => submit()} />
     </Screen>

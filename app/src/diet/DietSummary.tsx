@@ -50,7 +50,7 @@ export function DietSummary({ group, data }: { group: Group; data: HouseData }) 
               lead={row ? <FoodSign family={row.family} /> : null}
               title={
                 due && row
-                  ? `${sayUnits(due.portion.units, row.unit)} ${lowerFirst(row.name)}`
+                  ? `${sayUnits(due.portion.units, due.food.unit)} ${lowerFirst(row.name)}`
                   : (row?.name ?? 'A food that left the shelf')
               }
               detail={[
@@ -63,7 +63,10 @@ export function DietSummary({ group, data }: { group: Group; data: HouseData }) 
                 .join(' · ')}
               trail={
                 due && row ? (
-                  <WhyLink about={sayUnits(due.portion.units, row.unit)} why={due.portion.why} />
+                  <WhyLink
+                    about={sayUnits(due.portion.units, due.food.unit)}
+                    why={due.portion.why}
+                  />
                 ) : null
               }
             />

@@ -1,30 +1,65 @@
-import type { Finding } from '@open-larder/core/round';
+import type { FewerDays, Finding } from '@open-larder/core/round';
 import { View } from 'react-native';
 import { useWords } from '../store';
 import { SIZES, themed } from '../theme';
-import { Text } from '../ui';
+import { Button, Text } from '../ui';
 import { sayFinding } from './words';
 
 interface Props {
   findings: readonly Finding[];
   servingName: (id: string) => string;
+  /** Gives a serving on fewer days; left out where nothing is changed here. */
+  onFewerDays?: (servingId: string, fewer: FewerDays) => void;
 }
 
 /** What to look at in a diet, each in a sentence with its figures. */
-export function Findings({ findings, servingName }: Props) {
+export function Findings({ findings, servingName, onFewerDays }: Props) {
   const styles = useStyles();
   const words = useWords();
   if (findings.length === 0) return null;
   return (
     <View style={styles.box} role="note">
       {findings.map((finding, index) => (
-        <Text key={index}>{sayFinding(finding, words, servingName)}</Text>
+        <View key={index} style={styles.one}>
+          <Text>{sayFinding(finding, words, servingName)}</Text>
+          {onFewerDays && finding.kind === 'rounding' && finding.fewer ? (
+            <FewerDaysButton
+              name={servingName(finding.servingId)}
+              fewer={finding.fewer}
+              onPress={(fewer) => onFewerDays(finding.servingId, fewer)}
+            />
+          ) : null}
+        </View>
       ))}
     </View>
   );
 }
 
+function FewerDaysButton({
+  name,
+  fewer,
+  onPress,
+}: {
+  name: string;
+  fewer: FewerDays;
+  onPress: (fewer: FewerDays) => void;
+}) {
+  const { weekdays } = useWords();
+  const days = weekdays
+    .filter(({ value }) => fewer.days.includes(value))
+    .map(({ label }) => label)
+    .join(', ');
+  return (
+    <Button
+      label={`Only ${days}`}
+      spoken={`Give ${name} only ${days}`}
+      onPress={() => onPress(fewer)}
+    />
+  );
+}
+
 const useStyles = themed((c) => ({
+  one: { gap: 8, alignItems: 'flex-start' },
   box: {
     gap: 8,
     padding: 12,

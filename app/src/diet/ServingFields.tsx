@@ -46,7 +46,7 @@ export function ServingFields({
   const serving = useWatch({ control, name: `servings.${index}` });
   const food = data.foods.find((one) => one.id === serving?.foodId);
   const portion = due?.portion;
-  const amount = portion && food ? sayUnits(portion.units, food.unit) : null;
+  const amount = portion ? sayUnits(portion.units, due.food.unit) : null;
   return (
     <Card label={`Serving ${index + 1}`}>
       <View style={styles.head}>

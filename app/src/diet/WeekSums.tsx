@@ -1,3 +1,4 @@
+import { needSpread } from '@open-larder/core/ration';
 import type { GroupDay } from '@open-larder/core/round';
 import { saySignificant } from '@open-larder/core/units';
 import { View } from 'react-native';
@@ -19,7 +20,7 @@ export function WeekSums({
     <Card>
       <View style={styles.box}>
         <Text look="small" tone="quiet">
-          Planned against needed, day by day; the dashed band is ±10 %.
+          {`Planned against needed, day by day; the dashed band is ±10 %. ${sayHowSure(week[0]!)}`}
         </Text>
         {names.map(({ value, spoken }) => {
           const day = week.find((_, index) => index + 1 === value);
@@ -58,6 +59,12 @@ export function WeekSums({
       </View>
     </Card>
   );
+}
+
+/** What the estimated mass of the fish leaves open about every figure below it. */
+function sayHowSure({ group }: GroupDay): string {
+  const percent = Math.round(100 * (needSpread(group.species) - 1));
+  return `Their mass is worked out from their length, so needs and portions may be off by about ${percent} %: bellies tell you more.`;
 }
 
 const useStyles = themed((c) => ({

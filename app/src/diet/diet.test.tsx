@@ -33,8 +33,15 @@ describe('words about a diet', () => {
     [{ kind: 'longGap', hours: 96, safe: measured('', 60, 'h') }, /4 days.*about 2.5 days/],
     [{ kind: 'fewMeals', planned: 1, wanted: measured('', 3, '') }, /1 meals.*asks for 3/],
     [{ kind: 'bigMeal', dryMatterG: 1, largest: measured('', 0.5, 'g') }, /Split it/],
-    [{ kind: 'rounding', servingId: 's', ofWanted: 2.4 }, /Flake: .*2.4 times the need/],
-    [{ kind: 'rounding', servingId: 's', ofWanted: 0.9 }, /Flake: rounded to 90 %/],
+    [
+      { kind: 'rounding', servingId: 's', ofWanted: 2.4, fewer: null },
+      /Flake: .*2.4 times what they need. Choose a finer food/,
+    ],
+    [
+      { kind: 'rounding', servingId: 's', ofWanted: 2.4, fewer: { days: [1, 3, 5], rests: [] } },
+      /On 3 days a week it is right/,
+    ],
+    [{ kind: 'rounding', servingId: 's', ofWanted: 0.9, fewer: null }, /Flake: rounded to 90 %/],
     [{ kind: 'ownAmount', servingId: 's', ofWanted: 1.5 }, /Flake: your own amount is 150 %/],
     [{ kind: 'fryFast' }, /Fry must never fast/],
   ] as const)('say finding %# with its figures', (finding, sentence) => {
@@ -61,7 +68,7 @@ describe('a look at a diet', () => {
     const saved = lookAtDiet(group, group.diet, data, '2026-03-04');
     expect(look?.week).toHaveLength(7);
     expect(look?.week[6]?.rest).toBe('fast');
-    expect(look?.week[0]?.needKj.value).toBeCloseTo(2 * saved!.week[0]!.needKj.value, 9);
+    expect(look?.week[0]?.needKj.value).toBeCloseTo((2 / 1.5) * saved!.week[0]!.needKj.value, 9);
     expect(look?.portions.get('s1')?.food.name).toBe('Fine flake');
   });
 
@@ -86,6 +93,48 @@ const withRealIds = (plain: Record<string, unknown>) =>
   ) as Record<string, unknown>;
 
 describe('planning a diet', () => {
+  it('gives what cannot be measured small enough on fewer days, at a tap', async () => {
+    // One pellet that is counted, for two small fish.
+    const pellet = {
+      ...food,
+      kind: 'dry' as const,
+      unit: { ...food.unit, name: 'pellet', plural: 'pellets', massG: 0.012, step: 1 },
+      weighings: [],
+    };
+    const few = {
+      ...group,
+      size: { males: 0, females: 0, unsexed: 2, total: 2 },
+      diet: { ...group.diet!, goalFactor: 0.7 },
+    };
+    const asked = standIn({
+      ...withRealIds({
+        ...answers(),
+        'GET /api/catalogue': { species: [{ ...species, stomach: true }], foods: [] },
+        'GET /api/foods': { items: [pellet], next: null },
+        'GET /api/groups': { items: [few], next: null },
+      }),
+      'PUT /api/groups/g1/diet': ({ body }: { body: unknown }) => ({
+        status: 200,
+        body: { ...(body as object), version: 3, validFrom: '2026-03-04' },
+      }),
+    });
+    show(<DietScreen id="g1" />);
+    expect(
+      await screen.findByText(/times what they need. On \d days a week it is right/),
+    ).toBeTruthy();
+    fireEvent.press(screen.getByLabelText(/^Give Fine flake only /));
+    // Then there is nothing more to say of it, and it is saved so.
+    await waitFor(() => expect(screen.queryByText(/times what they need/)).toBeNull());
+    fireEvent.press(screen.getByLabelText('Save the diet'));
+    await waitFor(() => expect(sent(asked, 'PUT')).toHaveLength(1));
+    const [body] = sent(asked, 'PUT') as {
+      fastWeekdays: number[];
+      servings: { days: number[] }[];
+    }[];
+    expect(body!.servings[0]!.days.length).toBeLessThan(6);
+    expect(body!.fastWeekdays.length + body!.servings[0]!.days.length).toBe(7);
+  });
+
   it('folds servings to a line, opens one to change, and saves the next version', async () => {
     const asked = standIn({
       ...withRealIds(answers()),

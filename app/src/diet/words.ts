@@ -20,6 +20,9 @@ export function sayMoment(moment: MomentRow, words: Words): string {
   return `${away} min ${moment.minutes > 0 ? 'after' : 'before'} ${light}`;
 }
 
+/** Up to this a portion is rounded; above it, it is more than they need. */
+const FAR_OVER = 1.25;
+
 /** A finding as a sentence that says what it compares and what would help. */
 export function sayFinding(
   finding: Finding,
@@ -38,9 +41,14 @@ export function sayFinding(
     case 'bigMeal':
       return 'One meal is larger than the gut holds at once. Split it over two moments.';
     case 'rounding':
-      return finding.ofWanted > 1
-        ? `${servingName(finding.servingId)}: the smallest amount a hand can deal is ${sayNumber(finding.ofWanted, 1)} times the need. Give it on fewer days, or choose a smaller unit.`
-        : `${servingName(finding.servingId)}: rounded to ${Math.round(finding.ofWanted * 100)} % of the need by the hand unit.`;
+      if (finding.ofWanted <= FAR_OVER) {
+        return `${servingName(finding.servingId)}: rounded to ${Math.round(finding.ofWanted * 100)} % of what they need.`;
+      }
+      return `${servingName(finding.servingId)}: the least you can measure is ${sayNumber(finding.ofWanted, 1)} times what they need. ${
+        finding.fewer
+          ? `On ${finding.fewer.days.length === 1 ? 'one day' : `${finding.fewer.days.length} days`} a week it is right.`
+          : 'Choose a finer food, or feed it to a larger group.'
+      }`;
     case 'ownAmount':
       return `${servingName(finding.servingId)}: your own amount is ${Math.round(finding.ofWanted * 100)} % of the computed one.`;
     case 'fryFast':

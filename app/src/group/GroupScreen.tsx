@@ -1,8 +1,8 @@
 import type { Group, Problem } from '@open-larder/contract';
 import { houseGroup, houseTank } from '@open-larder/contract/house';
 import { massFromLength } from '@open-larder/core/fish';
-import { sayGrams } from '@open-larder/core/food';
-import { hoursUntilHungry, longestSafeGap, lengthOf } from '@open-larder/core/ration';
+import { sayGramBand, sayGrams } from '@open-larder/core/food';
+import { hoursUntilHungry, longestSafeGap, lengthOf, needSpread } from '@open-larder/core/ration';
 import { compileGroupDay, groupOnDay } from '@open-larder/core/round';
 import { saySignificant } from '@open-larder/core/units';
 import { useRouter } from 'expo-router';
@@ -103,12 +103,13 @@ function GroupFacts({ group, data }: { group: Group; data: HouseData }) {
             />
             <Figure
               title="Mass of one"
-              detail={`likely ÷ or × ${saySignificant(figures.spread)}`}
+              detail={sayGramBand(figures.mass.value, figures.spread)}
               value={sayGrams(figures.mass.value)}
               why={figures.mass}
             />
             <Figure
               title="Needs on a feeding day"
+              detail={`${saySignificant(figures.need.value / figures.needSpread, 2)} to ${saySignificant(figures.need.value * figures.needSpread, 2)} kJ: their mass is an estimate`}
               value={`${saySignificant(figures.need.value)} kJ`}
               why={figures.need}
             />
@@ -268,6 +269,7 @@ function figuresOf(group: Group, data: HouseData, day: string) {
     length: lengthOf(onDay),
     mass: massG,
     spread: spreadFactor,
+    needSpread: needSpread(onDay.species),
     need: compileGroupDay(inHouse, houseTank(tank), new Map(), day).needKj,
     hungry: hoursUntilHungry(onDay),
     gap: longestSafeGap(onDay),

@@ -389,7 +389,7 @@ function FiguresCard({ group, stand, events, data }: Props & { stand: GrowthStan
         {stand.condition ? (
           <ListRow
             title="Condition"
-            detail={`weighed ${words.day(stand.condition.day)}, against its kind at that length`}
+            detail={`weighed ${words.day(stand.condition.day)}, against what is usual at that length`}
             trail={
               <Text look="strong">{`${sayNumber(stand.condition.value, 2)}, ${stand.condition.word}`}</Text>
             }

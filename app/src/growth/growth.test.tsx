@@ -78,12 +78,18 @@ describe('the growth of a group', () => {
 
   it('shrinking, thin and grown apart is said', async () => {
     open([
-      measured(30, around(3)),
+      measured(30, around(3), { massG: 0.25 }),
       measured(2, [1.2, 1.3, 1.25, 1.3, 2.4, 2.5, 2.45], { massG: 0.01 }),
     ]);
     expect(await screen.findByText(/^Shorter than before/)).toBeTruthy();
     expect(screen.getByText(/^Thin for their length/)).toBeTruthy();
     expect(screen.getByText(/^Two batches rather than one/)).toBeTruthy();
+  });
+
+  it('one weighing tells no thin fish where only its relatives are known', async () => {
+    open([measured(2, around(2), { massG: 0.03 })]);
+    expect(await screen.findByText(/^2 cm, likely/)).toBeTruthy();
+    expect(screen.queryByText(/^Thin for their length/)).toBeNull();
   });
 
   it('what was taken back does not count', async () => {

@@ -120,6 +120,11 @@ export const api = createApi({
         queryFn: (id) => call('printLabels', { params: { id }, query: {} }),
         keepUnusedDataFor: 0,
       }),
+      foodCorrections: build.query<ResponseOf<'getFoodCorrections'>, void>({
+        queryFn: () => call('getFoodCorrections'),
+        providesTags: ['food'],
+      }),
+      seeFoodCorrections: change('seeFoodCorrections', ['food']),
       supply: build.query<Supply, void>({
         queryFn: () => call('getSupply'),
         providesTags: ['supply'],
@@ -262,7 +267,7 @@ export const api = createApi({
       logChore: change('logChore', ['round']),
       undoChore: change('undoChore', ['round']),
       addSighting: change('addSighting', ['sighting']),
-      undoSighting: change('undoSighting', ['sighting']),
+      undoSighting: change('undoSighting', ['sighting', 'round']),
       editLearned: change('editLearned', ['learned']),
       editHousehold: change('editHousehold', ['household', ...COMPUTED]),
       createMoment: change('createMoment', ['moment']),

@@ -3,7 +3,12 @@ import { kept } from '../testing/storage';
 import { call, forgetActs } from './call';
 import { formIntent, stampFor } from './intent';
 
-beforeEach(() => forgetActs());
+let mockLeaving = false;
+jest.mock('./leaving', () => ({ isLeaving: () => mockLeaving }));
+beforeEach(() => {
+  mockLeaving = false;
+  forgetActs();
+});
 
 const change = (share: number) => {
   const said = { kind: 'changed' as const, day: '2026-03-11', share, tempC: null, note: '' };
@@ -25,6 +30,52 @@ describe('an act', () => {
     // A second tap just after the answer is the same tap still.
     await change(0.25);
     expect(asked).toHaveLength(1);
+  });
+
+  it('with a number that could not be read is not sent, and names its field', async () => {
+    const asked = standIn(ok);
+    const answer = await change(Number.NaN);
+    expect(answer).toMatchObject({
+      error: {
+        status: 422,
+        errors: [{ path: 'share', message: 'this cannot be read as a number' }],
+      },
+    });
+    expect(asked).toHaveLength(0);
+  });
+
+  it('that is taken back before it was answered is taken back after it', async () => {
+    const order: string[] = [];
+    let answerFirst: () => void = () => undefined;
+    const answered = new Promise<void>((resolve) => (answerFirst = resolve));
+    const ok = { ok: true, status: 201, json: async () => ({ tankId: 't1' }) } as Response;
+    globalThis.fetch = jest.fn(async (input: unknown) => {
+      const undo = String(input).endsWith('/undo');
+      if (!undo) await answered;
+      order.push(undo ? 'undone' : 'done');
+      return ok;
+    }) as typeof fetch;
+    const said = { kind: 'changed' as const, day: '2026-03-11', share: 0.25, note: '' };
+    const at = '2026-03-11T13:00:00Z';
+    const body = { ...said, id: 'first', at, tempC: null, hand: null };
+    const done = call('addWaterEvent', { params: { id: 't1' }, body });
+    const undone = call('undoWaterEvent', { params: { id: 'first' }, body: { id: 'u1', at } });
+    answerFirst();
+    await Promise.all([done, undone]);
+    expect(order).toEqual(['done', 'undone']);
+  });
+
+  it('that breaks off while the page is left is not taken for refused', async () => {
+    standIn({});
+    mockLeaving = true;
+    const answered = jest.fn();
+    void change(0.25).then(answered);
+    await new Promise((resolve) => setImmediate(resolve));
+    await new Promise((resolve) => setImmediate(resolve));
+    expect(answered).not.toHaveBeenCalled();
+    mockLeaving = false;
+    forgetActs();
+    expect(await change(0.25)).toMatchObject({ error: { status: 0 } });
   });
 
   it('of another content is another act', async () => {

@@ -9,6 +9,7 @@ import type {
 } from '@open-larder/contract';
 import { paths, TIME_HEADER } from '@open-larder/contract/paths';
 import { compareWithServer, deviceNowMs } from './clock';
+import { isLeaving } from './leaving';
 import { forgetIntents, intentAnswered, intentSent } from './intent';
 
 export interface CallParts<N extends RouteName> {
@@ -68,10 +69,31 @@ export async function answerOf<N extends RouteName>(
   return response.ok ? { data: answer as ResponseOf<N> } : { error: answer as Problem };
 }
 
+/** What a form could not read has no number: it would be sent as nothing, and is said instead. */
+function unread(value: unknown, path = ''): NonNullable<Problem['errors']> {
+  if (typeof value === 'number') {
+    return Number.isNaN(value) ? [{ path, message: 'this cannot be read as a number' }] : [];
+  }
+  if (value === null || typeof value !== 'object') return [];
+  return Object.entries(value).flatMap(([key, one]) =>
+    unread(one, path === '' ? key : `${path}.${key}`),
+  );
+}
+
+const notRead = (errors: NonNullable<Problem['errors']>): Problem => ({
+  type: 'urn:open-larder:not-read',
+  title: 'A number cannot be read; nothing was saved',
+  status: 422,
+  detail: 'A number cannot be read; nothing was saved. Correct the field that says so.',
+  errors,
+});
+
 async function send<N extends RouteName>(
   name: N,
   parts: CallParts<N>,
 ): Promise<Answer<ResponseOf<N>>> {
+  const errors = unread(parts.body);
+  if (errors.length > 0) return { error: notRead(errors) };
   const leaving = new AbortController();
   const patience = setTimeout(
     () => leaving.abort(),
@@ -84,6 +106,8 @@ async function send<N extends RouteName>(
     if (serverTime) compareWithServer(serverTime, sentMs);
     return await answerOf<N>(response);
   } catch {
+    // Of a page that goes away nothing is taken back: whether it was done is read by the next one.
+    if (isLeaving()) return new Promise(() => undefined);
     return { error: leaving.signal.aborted ? tooLong : unreachable };
   } finally {
     clearTimeout(patience);
@@ -128,21 +152,29 @@ export function call<N extends RouteName>(
   if (paths[name][0] !== 'post' || typeof id !== 'string') return send(name, parts);
   // What is taken back may be done anew at once.
   const undone = (parts.params as { id?: unknown } | undefined)?.id;
-  for (const one of acts.keys()) if (one.endsWith(` ${String(undone)}`)) acts.delete(one);
+  let undoes: Promise<unknown> = Promise.resolve();
+  for (const [one, act] of acts) {
+    if (!one.endsWith(` ${String(undone)}`)) continue;
+    // What takes an act back never overtakes it on the way.
+    undoes = act;
+    acts.delete(one);
+  }
   if (typeof undone === 'string') intentAnswered(undone, false);
   const key = `${name} ${id}`;
   const known = acts.get(key);
   if (known) return known as Promise<Answer<ResponseOf<N>>>;
   intentSent(id);
-  const act = send(name, parts).then((answer) => {
-    const done = !('error' in answer);
-    // Lost, or broken off: whether it was done is not known, and its id stays what it was.
-    const known = done || (answer.error.status >= 400 && answer.error.status < 500);
-    if (known) intentAnswered(id, done);
-    if (done) setTimeout(() => acts.delete(key), JUST_ANSWERED_MS);
-    else acts.delete(key);
-    return answer;
-  });
+  const act = undoes
+    .then(() => send(name, parts))
+    .then((answer) => {
+      const done = !('error' in answer);
+      // Lost, or broken off: whether it was done is not known, and its id stays what it was.
+      const known = done || (answer.error.status >= 400 && answer.error.status < 500);
+      if (known) intentAnswered(id, done);
+      if (done) setTimeout(() => acts.delete(key), JUST_ANSWERED_MS);
+      else acts.delete(key);
+      return answer;
+    });
   acts.set(key, act);
   return act;
 }

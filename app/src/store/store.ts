@@ -2,7 +2,6 @@ import { configureStore } from '@reduxjs/toolkit';
 import { setupListeners } from '@reduxjs/toolkit/query';
 import { api } from './api';
 import { displayReducer } from './display';
-import { watchedReducer } from '../round/watched';
 import { draftsReducer } from '../week/slice';
 import { toastReducer } from './toast';
 import { onUnreadable } from './call';
@@ -16,7 +15,6 @@ export function makeStore() {
       planDrafts: draftsReducer,
       toast: toastReducer,
       unreadable: unreadableReducer,
-      watched: watchedReducer,
     },
     middleware: (standard) => standard().concat(api.middleware),
   });

@@ -1,4 +1,4 @@
-import { OWN, resolveSpecies, type Species } from '@open-larder/catalogue';
+import { speciesByKey, type Species } from '@open-larder/catalogue';
 import type {
   CatalogueView,
   FoodRow,
@@ -79,13 +79,9 @@ interface HandedRows extends Rows {
 const isWhole = (rows: { [K in keyof Rows]: Rows[K] | undefined }): rows is Rows =>
   Object.values(rows).every((part) => part !== undefined);
 
-const speciesByKey = createSelector(
+const everySpecies = createSelector(
   [(rows: Rows) => rows.catalogue, (rows: Rows) => rows.own],
-  (catalogue, own): ReadonlyMap<string, Species> =>
-    new Map([
-      ...catalogue.species.map((row) => [row.key, row] as const),
-      ...own.map((row) => [OWN + row.id, resolveSpecies(OWN + row.id, row.entry)] as const),
-    ]),
+  (catalogue, own): ReadonlyMap<string, Species> => speciesByKey(catalogue.species, own),
 );
 
 /** Worked out once between two changes, however many screens ask. */
@@ -97,7 +93,7 @@ const derive = createSelector(
     (rows: Rows) => rows.groups,
     (rows: Rows) => rows.foods,
     (rows: Rows) => rows.own,
-    speciesByKey,
+    everySpecies,
     (rows: HandedRows) => rows.hand,
   ],
   (household, moments, tanks, groups, foods, ownSpecies, species, hand): HouseData => {

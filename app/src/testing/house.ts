@@ -53,6 +53,8 @@ export const species = resolveSpecies('danio-rerio', {
   plantShareMax: 0.35,
   proteinMin: null,
   proteinMax: null,
+  takesDry: null,
+  appetitePeakC: null,
   capped: [],
   harmful: ['bread'],
   zone: 'mid',
@@ -106,6 +108,7 @@ export const tank: Tank = {
   version: 3,
   archived: false,
   plan: null,
+  lastTemp: null,
 };
 
 export const food: FoodRow = {
@@ -217,6 +220,7 @@ export const round = (day: string): RoundView => ({
   resting: [{ groupId: 'g2', groupName: 'Medaka', tankId: 't1', stage: 'resting', reason: 'fast' }],
   unplanned: [],
   done: [],
+  inWater: [],
 });
 
 /** How one food stands against the plan. */
@@ -278,5 +282,6 @@ export const answers = (): Record<string, unknown> => ({
   'GET /api/groups': { items: [group], next: null },
   'GET /api/recipes': { items: [], next: null },
   'GET /api/foods': { items: [food], next: null },
+  'GET /api/larder/corrections': { foods: [] },
   'GET /api/larder/supply': supply,
 });

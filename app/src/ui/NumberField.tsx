@@ -1,4 +1,4 @@
-import { sayNumber, type Reading } from '@open-larder/core/units';
+import { readNumberAlone, sayNumber, type Reading } from '@open-larder/core/units';
 import { useState } from 'react';
 import { Field } from './Field';
 
@@ -21,7 +21,8 @@ interface Props {
 
 /**
  * A number as the keeper types it, with a decimal comma or point, or with its unit. What cannot be
- * read stays as typed, is explained beside the field, and is passed on as NaN for the schema.
+ * read stays as typed, is explained beside the field once it is left, and is passed on as NaN, which
+ * no request is sent with.
  */
 export function NumberField({
   value,
@@ -33,6 +34,7 @@ export function NumberField({
   fault,
   ...field
 }: Props) {
+  const [left, setLeft] = useState(false);
   const [typed, setTyped] = useState<{ text: string; value: number | null } | null>(null);
   const shown =
     value === null || Number.isNaN(value)
@@ -44,13 +46,15 @@ export function NumberField({
   const enter = (entered: string) => {
     const seen: Reading | null = entered.trim() === '' ? null : read(entered);
     const base = seen === null ? null : (seen.base ?? Number.NaN);
+    setLeft(false);
     setTyped({ text: entered, value: base });
     onChange(base);
   };
   return (
     <Field
       {...field}
-      fault={fault === undefined ? undefined : (unread ?? fault)}
+      fault={unread !== undefined && (left || fault !== undefined) ? unread : fault}
+      onBlur={() => setLeft(true)}
       keyboard={keyboard}
       value={text}
       onChange={enter}
@@ -59,7 +63,6 @@ export function NumberField({
 }
 
 function plainNumber(text: string, scale: Props['scale']): Reading {
-  const number = Number(text.trim().replace(',', '.'));
-  if (Number.isNaN(number)) return { fault: `«${text.trim()}» is not a number` };
-  return { base: scale ? scale.toBase(number) : number };
+  const seen = readNumberAlone(text);
+  return seen.fault === undefined && scale ? { base: scale.toBase(seen.base) } : seen;
 }

@@ -29,10 +29,22 @@ interface Props {
    */
   search?: boolean | ((words: string) => readonly string[]);
   placeholder?: string;
+  /** What to do where nothing is found. */
+  nothing?: string;
 }
 
 /** One of many: opens a sheet with a list, searched by any of its words. */
-export function Picker({ label, value, picks, onChange, hint, fault, search, placeholder }: Props) {
+export function Picker({
+  label,
+  value,
+  picks,
+  onChange,
+  hint,
+  fault,
+  search,
+  placeholder,
+  nothing,
+}: Props) {
   const styles = useStyles();
   const colours = useColours();
   const [open, setOpen] = useState(false);
@@ -57,7 +69,7 @@ export function Picker({ label, value, picks, onChange, hint, fault, search, pla
       <Sheet title={label} open={open} onClose={() => setOpen(false)}>
         {search ? <Field label="Search" value={words} onChange={setWords} /> : null}
         {found.length === 0 ? (
-          <Text tone="quiet">Nothing by that name. Try another word.</Text>
+          <Text tone="quiet">{nothing ?? 'Nothing by that name. Try another word.'}</Text>
         ) : (
           <Card>
             {found.slice(0, SHOWN).map((pick, index) => (

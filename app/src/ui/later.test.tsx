@@ -7,6 +7,18 @@ import { later } from './later';
 const Part = ({ name }: { name: string }) => <NativeText>{name} is here</NativeText>;
 
 describe('a part that loads later', () => {
+  it('is fetched again by itself where it was lost on the way', async () => {
+    let tries = 0;
+    const Late = later(async () => {
+      tries += 1;
+      if (tries < 3) throw new TypeError('failed to fetch');
+      return Part;
+    });
+    show(<Late name="Alder" />);
+    expect(await screen.findByText('Alder is here', {}, { timeout: 20_000 })).toBeTruthy();
+    expect(tries).toBe(3);
+  });
+
   it('says so where it does not load, leaves the rest, and is tried again', async () => {
     let there = false;
     const Late = later(async () => {
@@ -19,7 +31,9 @@ describe('a part that loads later', () => {
         <Late name="Race" />
       </>,
     );
-    expect(await screen.findByText('This part has not loaded')).toBeTruthy();
+    expect(
+      await screen.findByText('This part has not loaded', {}, { timeout: 20_000 }),
+    ).toBeTruthy();
     expect(screen.getByText('The rest')).toBeTruthy();
     there = true;
     fireEvent.press(screen.getByLabelText('Try again'));

@@ -3,10 +3,13 @@ import { NotLoaded } from './Boundary';
 import { reloadIfNew } from './newBuild';
 import { Skeleton } from './states';
 
+/** A script that was lost on the way is fetched again after these waits, ms. */
+const RETRY_MS = [500, 2000];
+
 /**
  * A component that is loaded when it is first shown, and not with the first screen. Where it does not
- * load it says so in its place, and can be tried again; where a newer build was put in place of the one
- * that is open, the page is loaded anew.
+ * load it is tried again by itself, then says so in its place, and can be tried again; where a newer
+ * build was put in place of the one that is open, the page is loaded anew.
  * @param quiet what comes may be nothing: no place is kept for it
  */
 export function later<P extends object>(load: () => Promise<ComponentType<P>>, quiet = false) {
@@ -14,12 +17,15 @@ export function later<P extends object>(load: () => Promise<ComponentType<P>>, q
   const Failed: ComponentType<P> = () => <NotLoaded onRetry={() => again()} />;
   const start = () =>
     lazy(async () => {
-      try {
-        return { default: await load() };
-      } catch {
-        await reloadIfNew();
-        return { default: Failed };
+      for (const wait of [...RETRY_MS, null]) {
+        try {
+          return { default: await load() };
+        } catch {
+          await reloadIfNew();
+          if (wait !== null) await new Promise((resolve) => setTimeout(resolve, wait));
+        }
       }
+      return { default: Failed };
     });
   let Loaded = start();
   return function Later(props: P) {

@@ -108,6 +108,21 @@ describe('the water of a tank', () => {
     expect(body!.nitrate as number).toBeCloseTo(22.1, 1);
   });
 
+  it('a reading that cannot be read stops the test, and says so', async () => {
+    const asked = serve([]);
+    open();
+    fireEvent.press(await screen.findByText('Log a test'));
+    fireEvent.changeText(await screen.findByLabelText('pH'), 'seven');
+    fireEvent.press(screen.getByText('Note the test'));
+    expect(await screen.findByText('«seven» is not a number')).toBeTruthy();
+    expect(sent(asked, 'POST')).toHaveLength(0);
+    expect(screen.getByText('Note the test')).toBeTruthy();
+    fireEvent.changeText(screen.getByLabelText('pH'), '~7,2');
+    fireEvent.press(screen.getByText('Note the test'));
+    await waitFor(() => expect(sent(asked, 'POST')).toHaveLength(1));
+    expect(sent(asked, 'POST')[0]).toMatchObject({ ph: 7.2 });
+  });
+
   it('a strip is read by the words of its colours', async () => {
     const asked = serve([]);
     open();

@@ -23,6 +23,8 @@ const hungry = {
   ...group,
   diet: {
     ...group.diet!,
+    // Kept as they are: what two meals can carry.
+    goalFactor: 1,
     servings: group.diet!.servings.map((serving) => ({ ...serving, ownUnits: 0.5 })),
   },
 };

@@ -1,5 +1,5 @@
 import { massFromLength } from '@open-larder/core/fish';
-import { sayUnits } from '@open-larder/core/food';
+import { sayUnits, stepAt, toHandUnits } from '@open-larder/core/food';
 import { lengthOf } from '@open-larder/core/ration';
 import type { RoundServing } from '@open-larder/core/round';
 import { sayNumber } from '@open-larder/core/units';
@@ -103,19 +103,15 @@ function ServingCard({
         <Stepper
           label={`Amount of ${lowerFirst(food.name)} that day`}
           value={portion.units}
-          step={food.unit.step}
-          min={food.unit.step}
+          step={stepAt(portion.units, food.unit)}
+          min={stepAt(portion.units, food.unit)}
           max={10_000}
           say={(units) => sayUnits(units, food.unit)}
           hint={
             serving.ownUnits === null
               ? 'Worked out from their need.'
               : `Set by hand; the need alone would be ${sayUnits(
-                  Math.max(
-                    food.unit.step,
-                    Math.round(portion.wantedG.value / food.unit.massG / food.unit.step) *
-                      food.unit.step,
-                  ),
+                  toHandUnits(portion.wantedG.value, food.unit),
                   food.unit,
                 )}.`
           }
@@ -177,7 +173,7 @@ function ServingCard({
 function ofBody({ portion, group }: RoundServing): string {
   const { massG } = massFromLength(
     group.species,
-    lengthOf({ ...group, tempC: group.species.tempOptC }),
+    lengthOf({ ...group, tempC: group.species.appetitePeakC }),
   );
   const body = massG.value * group.count;
   return body > 0 ? `${sayNumber((100 * portion.massG) / body, 1)} %` : 'no';

@@ -11,7 +11,8 @@ jest.mock('expo-router', () => jest.requireActual('../testing/router'));
 
 const two = tanks(2);
 const groups = [
-  { ...group, tankId: 't1' },
+  // Kept as they are: a meal a day carries that.
+  { ...group, tankId: 't1', diet: { ...group.diet!, goalFactor: 1 } },
   { ...group, id: 'g2', name: 'Medaka', tankId: 't2' },
 ];
 

@@ -1,5 +1,5 @@
 import type { PlanEdit } from '@open-larder/contract';
-import { takes } from '@open-larder/core/food';
+import { takes } from '@open-larder/core/mouth';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { FoodSign } from '../draw/FoodSign';

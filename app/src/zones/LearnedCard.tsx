@@ -34,7 +34,7 @@ export function LearnedCard({ tank, rows, learned }: Props) {
     // Kept once, when it has come.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [result]);
-  const names = new Map(rows.groups.map((group) => [group.id, group.name]));
+  const names = new Map([...rows.groups, ...rows.foods].map(({ id, name }) => [id, name]));
   return (
     <View style={{ gap: 12 }}>
       <Text look="subtitle">Learned here</Text>

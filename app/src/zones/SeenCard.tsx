@@ -69,6 +69,8 @@ export function SeenCard({ tank, day, momentId, feeding }: Props) {
       momentId,
       clearedMin: fate === 'gone' ? minutes : null,
       left: fate === 'left' ? left : null,
+      dropKeys: null,
+      unwatched: false,
       came: looked.map(({ id }) => ({ groupId: id, share: came[id]! })),
       drops: asGiven(feeding.drops, round),
     };

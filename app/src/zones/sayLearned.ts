@@ -38,13 +38,21 @@ function saySure(sure: number): string {
 
 const CAME: Record<string, string> = { '0': 'none', '0.5': 'some', '1': 'all' };
 
-/** «Gone after 8 min; Kuhli loaches: some» */
+/**
+ * «Fine flake gone after 8 min; Kuhli loaches: some»
+ * @param names of groups and of foods, by id
+ */
 export function saySighting(row: SightingRow, names: ReadonlyMap<string, string>): string {
+  const foods = row.drops.flatMap(({ key, foodId }) =>
+    row.dropKeys?.includes(key) ? (names.get(foodId) ?? []) : [],
+  );
+  // One food of several is named; what is about all of a meal goes without saying.
+  const of = row.drops.length > foods.length && foods.length > 0 ? `${foods.join(', ')} ` : '';
   const food =
     row.clearedMin !== null
-      ? [`gone after ${sayNumber(row.clearedMin, 1)} min`]
+      ? [`${of}gone after ${sayNumber(row.clearedMin, 1)} min`]
       : row.left !== null
-        ? [`${sayShare(row.left)} left`]
+        ? [`${of}${sayShare(row.left)} left`]
         : [];
   const came = row.came.map(
     ({ groupId, share }) =>

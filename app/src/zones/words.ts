@@ -27,7 +27,14 @@ export function sayDrop(drop: DropReport, groupName: string): string {
   const gone =
     drop.clearedMin === null ? sayLeft(drop) : `Gone after ${saySpan(drop.clearedMin * 60)}.`;
   if (drop.eatenG < drop.servedG * 0.01) return `Nobody eats it. ${gone}`;
-  return `${groupName} get ${sayShare(drop.ownShare)} of what is eaten. ${gone}`;
+  return `${groupName} get ${sayShare(drop.ownShare)} of what is eaten. ${gone}${sayBuried(drop)}`;
+}
+
+/** Worth a word from a twentieth on. */
+function sayBuried({ buriedG, servedG }: DropReport): string {
+  return buriedG < servedG * 0.05
+    ? ''
+    : ` ${sayShare(buriedG / servedG)} falls between the gravel, out of reach: larger pieces or a dish keep it in reach.`;
 }
 
 function sayLeft(drop: DropReport): string {

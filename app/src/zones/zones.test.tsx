@@ -50,6 +50,8 @@ const house = (over: object = {}) => ({
     moments: [],
     resting: [],
     unplanned: [],
+    done: [],
+    inWater: [],
   },
   'GET /api/tanks/t1/sightings': { items: [], next: null },
   ...over,
@@ -139,7 +141,8 @@ describe('asking for better', () => {
   });
 
   it('can be cancelled, and says so when nothing helps', async () => {
-    standIn(house({ 'GET /api/foods': { items: [food], next: null } }));
+    const sunk = { ...food, form: 'sinks', inWater: { ...food.inWater, floatMinutes: 0 } };
+    standIn(house({ 'GET /api/foods': { items: [sunk], next: null } }));
     show(<PlayScreen id="t1" />);
     fireEvent.press(await screen.findByText('How could Zebrafish get more?'));
     fireEvent.press(await screen.findByText('Cancel'));
@@ -168,6 +171,8 @@ describe('what was seen, and learned from it', () => {
     momentId: 'evening',
     clearedMin: 45,
     left: null,
+    dropKeys: null,
+    unwatched: false,
     came: [{ groupId: REAL.g1, share: 0.5 }],
     drops,
   };
@@ -257,9 +262,12 @@ describe('what was seen, and learned from it', () => {
     expect(sayLearned({ ...traits, coming: 1, search: 1.5 })).toBe(
       'Finds food 1.5 times as fast as expected (a guess still).',
     );
-    expect(saySighting({ ...seen, clearedMin: null, left: 0.25, came: [] }, new Map())).toBe(
-      '25 % left',
-    );
+    const quarter = { ...seen, clearedMin: null, left: 0.25, came: [] };
+    expect(saySighting(quarter, new Map())).toBe('25 % left');
+    // Of one food among several it says which.
+    const two = { ...quarter, drops: [...seen.drops, { ...seen.drops[0]!, key: 'other' }] };
+    const names = new Map([[seen.drops[0]!.foodId, 'Fine flake']]);
+    expect(saySighting({ ...two, dropKeys: ['other'] }, names)).toBe('Fine flake 25 % left');
   });
 });
 
@@ -297,6 +305,7 @@ describe('words', () => {
       leachedG: 0.1,
       liftedG: 0.5,
       leftG: 0,
+      buriedG: 0,
       ownShare: 0.25,
       clearedMin: null,
       lay: [
@@ -306,6 +315,9 @@ describe('words', () => {
     };
     expect(sayDrop(drop, 'Loaches')).toBe(
       'Loaches get 25 % of what is eaten. 0.5 g are lifted out, mostly on the ground.',
+    );
+    expect(sayDrop({ ...drop, clearedMin: 9, buriedG: 0.3 }, 'Loaches')).toMatch(
+      /Gone after 9 min\. 30 % falls between the gravel, out of reach/,
     );
     expect(sayDrop({ ...drop, eatenG: 0, clearedMin: 3 }, 'Loaches')).toBe(
       'Nobody eats it. Gone after 3 min.',
