@@ -55,6 +55,26 @@ test('a serving is dragged to another moment, and moved with the keys alone', as
   expect(servings!.some(({ days }) => days.length === 1 && days[0] === 1)).toBe(true);
 });
 
+test('a serving dragged onto the same food of another day adds up, and can be undone', async ({
+  page,
+  demo,
+}) => {
+  await openWeek(page, demo.url, 'Race');
+  const chips = page.getByRole('button', { name: /Frozen cyclops for Glass catfish$/ });
+  const before = await chips.count();
+  const from = (await chips.nth(0).boundingBox())!;
+  const to = (await chips.nth(1).boundingBox())!;
+  await page.mouse.move(from.x + 20, from.y + 10);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 30, from.y, { steps: 4 });
+  await page.mouse.move(to.x + to.width / 2, to.y + to.height / 2, { steps: 12 });
+  await page.mouse.up();
+  await expect(page.getByText(/of frozen cyclops on .* now: both together\./)).toBeVisible();
+  await expect(chips).toHaveCount(before - 1);
+  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await expect(chips).toHaveCount(before);
+});
+
 test('a food of the shelf is dragged into a cell, for the group that is chosen', async ({
   page,
   demo,
@@ -131,7 +151,7 @@ test('a keeper’s own tank: from an empty shelf to a balanced week', async ({ p
   ).toBeVisible();
   for (const [name, massG] of [
     ['fine flake', '0.03'],
-    ['sinking pellet, small', '0.012'],
+    ['sinking pellet, small', '0.16'],
   ] as const) {
     await page.goto(`${empty.url}/larder/new`);
     await pick(page, 'Start from a generic food', name);
@@ -170,7 +190,7 @@ test('a keeper’s own tank: from an empty shelf to a balanced week', async ({ p
   await expect(page.getByRole('button', { name: 'Cancel' })).toBeHidden();
   await page.goto(`${empty.url}/week/house`);
   await page.getByRole('button', { name: /^All of Thu/ }).click();
-  await expect(page.getByText(/for danios/).first()).toBeVisible();
+  await expect(page.getByText(/for (danios|loaches)/).first()).toBeVisible();
 });
 
 test('a house of over forty tanks is balanced by the server, and stops when it is told to', async ({

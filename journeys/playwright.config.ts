@@ -8,8 +8,9 @@ export default defineConfig({
   outputDir: '../test-results',
   workers: 1,
   retries: 0,
-  timeout: 120_000,
-  expect: { timeout: 15_000 },
+  // A machine that is busy with others may stand still for half a minute.
+  timeout: 300_000,
+  expect: { timeout: 45_000 },
   reporter: [['list'], ...(report ? [['json', { outputFile: report }] as ['json', object]] : [])],
   use: {
     browserName: 'chromium',
