@@ -2,6 +2,7 @@ import { join } from 'node:path';
 import { setUp } from './setup.mjs';
 import { giveUp, step } from './say.mjs';
 import { run } from './run.mjs';
+import { truth } from './truth.mjs';
 
 const PROJECTS = [
   'catalogue',
@@ -22,6 +23,7 @@ export const checkCatalogue = () =>
 /** Types, walls and style, formatting, dead code. Throws at the first that does not hold. */
 export async function check() {
   await checkCatalogue();
+  await truth({ write: false });
   for (const project of PROJECTS) {
     await step(`Types of ${project}`, () => run('npx', ['tsc', '-p', project]));
   }
