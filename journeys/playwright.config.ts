@@ -2,20 +2,22 @@ import { defineConfig } from '@playwright/test';
 
 const report = process.env.OPEN_LARDER_JOURNEY_REPORT;
 
-/** The real interface in Debian's Chromium, at a phone's size and wide. One worker: two cores. */
+/** The real interface in Debian's Chromium, at a phone's size and wide. Two cores: two workers. */
 export default defineConfig({
   testDir: '.',
   outputDir: '../test-results',
-  workers: 1,
-  retries: 0,
-  // A machine that is busy with others may stand still for half a minute.
+  globalSetup: './begin.ts',
+  workers: 2,
+  // A machine that is busy with others may stand still for a minute. What passes only the second
+  // time is named by whoever runs the tests, and looked into.
+  retries: 1,
   timeout: 300_000,
   expect: { timeout: 45_000 },
   reporter: [['list'], ...(report ? [['json', { outputFile: report }] as ['json', object]] : [])],
   use: {
     browserName: 'chromium',
     locale: 'en-GB',
-    trace: 'retain-on-failure',
+    trace: 'on-first-retry',
     launchOptions: {
       executablePath: process.env.OPEN_LARDER_CHROMIUM ?? '/usr/bin/chromium',
       args: [

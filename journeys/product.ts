@@ -1,8 +1,5 @@
-import { spawn, type ChildProcess } from 'node:child_process';
-import { createServer } from 'node:net';
-import { join } from 'node:path';
 import { test as base, expect, type Page } from '@playwright/test';
-import pg from 'pg';
+import { beginning, dropDatabase, makeDatabase, NOW, serverOver, type Household } from './server';
 
 /** The product as a person starts it: a server over a database of its own, and its address. */
 export interface Product {
@@ -13,97 +10,28 @@ export interface Product {
   letItBe: (page: Page, now: string) => Promise<void>;
 }
 
-const root = join(__dirname, '..');
-
-/** Journeys happen on a Wednesday after lunch, whenever they are run: the day's moments stand still. */
-const NOW = '2026-03-11T13:00:00Z';
-
-function freePort(): Promise<number> {
-  return new Promise((resolve, reject) => {
-    const probe = createServer();
-    probe.once('error', reject);
-    probe.listen(0, '127.0.0.1', () => {
-      const address = probe.address();
-      probe.close(() => resolve(typeof address === 'object' && address ? address.port : 0));
-    });
-  });
-}
-
-async function withAdmin(work: (client: pg.Client) => Promise<unknown>): Promise<string> {
-  const url = process.env.OPEN_LARDER_TEST_DB_URL;
-  if (!url) throw new Error('run the journeys with npm test: they need its database');
-  const client = new pg.Client(url);
-  await client.connect();
-  try {
-    await work(client);
-  } finally {
-    await client.end();
-  }
-  return url;
-}
-
-async function untilReady(url: string, server: ChildProcess): Promise<void> {
-  const patience = Date.now() + 60_000;
-  while (Date.now() < patience) {
-    if (server.exitCode !== null) throw new Error(`the server ended with ${server.exitCode}`);
-    const ready = await fetch(`${url}/api/ready`).then(
-      (answer) => answer.ok,
-      () => false,
-    );
-    if (ready) return;
-    await new Promise((resolve) => setTimeout(resolve, 100));
-  }
-  throw new Error('the server was not ready within a minute');
-}
-
-async function startProduct(household: 'demo' | 'empty', name: string) {
-  const admin = await withAdmin(async (client) => {
-    await client.query(`DROP DATABASE IF EXISTS ${name} WITH (FORCE)`);
-    await client.query(`CREATE DATABASE ${name}`);
-  });
-  const port = await freePort();
-  const url = `http://localhost:${port}`;
+async function startProduct(household: Household, name: string) {
+  await makeDatabase(name, beginning(household));
+  const server = await serverOver(name, household);
   let now = NOW;
-  const start = async () => {
-    const server = spawn(process.execPath, ['--import', 'tsx', join('server', 'src', 'main.ts')], {
-      cwd: root,
-      env: {
-        ...process.env,
-        OPEN_LARDER_PORT: String(port),
-        OPEN_LARDER_DB_URL: admin.replace(/\/[^/]*$/, `/${name}`),
-        OPEN_LARDER_HOUSEHOLD: household,
-        OPEN_LARDER_TIME_ZONE: 'UTC',
-        OPEN_LARDER_CLOCK: now,
-        OPEN_LARDER_LOG: 'warn',
-      },
-      stdio: ['ignore', 'ignore', 'inherit'],
-    });
-    await untilReady(url, server);
-    return server;
-  };
-  let server = await start();
-  const end = (signal: 'SIGKILL' | 'SIGTERM') =>
-    new Promise<void>((resolve) => {
-      server.once('exit', () => resolve());
-      server.kill(signal);
-    });
+  await server.start(now);
   return {
     product: {
-      url,
+      url: server.url,
       async crashAndRestart() {
-        await end('SIGKILL');
-        server = await start();
+        await server.end('SIGKILL');
+        await server.start(now);
       },
       async letItBe(page, later) {
         now = later;
-        await end('SIGTERM');
-        server = await start();
+        await server.end('SIGTERM');
+        await server.start(now);
         await page.context().clock.setFixedTime(later);
       },
     } satisfies Product,
     async stop() {
-      await end('SIGTERM');
-      await withAdmin((client) => client.query(`DROP DATABASE ${name} WITH (FORCE)`));
+      await server.end('SIGTERM');
+      await dropDatabase(name);
     },
   };
 }

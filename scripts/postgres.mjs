@@ -64,7 +64,7 @@ export async function startPostgres(name, port, { passing = false } = {}) {
         'or choose another with OPEN_LARDER_DB_PORT.',
     );
   }
-  const options = `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories=${passing ? ' -c fsync=off' : ''}`;
+  const options = `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories=${passing ? ' -c fsync=off -c synchronous_commit=off -c full_page_writes=off' : ''}`;
   const log = join(data, 'server.log');
   const launch = () => {
     const [start, args] = asDatabaseUser('pg_ctl', [
