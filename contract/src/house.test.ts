@@ -33,6 +33,7 @@ const food = (id: string, archived: boolean) => ({
   composition: { protein: 0, fat: 0, fibre: 0, ash: 0, moisture: 0 },
   unit: { name: 'u', plural: 'us', massG: 1, step: 1 },
   weighings: [],
+  liftAfterMin: 30,
   kind: 'dry' as const,
   family: 'grain' as const,
   inWater: { floatMinutes: null, sinkCmPerS: null, particleMinMm: null, particleMaxMm: null },

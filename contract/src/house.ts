@@ -1,4 +1,5 @@
 import { assumedLengthCm } from '@open-larder/core/fish';
+import { isLitter } from '@open-larder/core/food';
 import {
   NO_PLAN,
   type Diet,
@@ -21,7 +22,7 @@ export interface HouseRows {
   moments: readonly MomentRow[];
   tanks: readonly Tank[];
   groups: readonly Group[];
-  foods: readonly (UnitRow & Pick<FoodRow, 'id' | 'name' | 'composition' | 'archived'>)[];
+  foods: readonly (UnitRow & Pick<FoodRow, 'id' | 'name' | 'composition' | 'archived' | 'kind' | 'liftAfterMin'>)[];
   species: ReadonlyMap<string, Species>;
   /** Whose hand deals; null takes what all hands weighed. */
   hand?: string | null;
@@ -43,6 +44,7 @@ export function houseOf(rows: HouseRows): House {
         name: food.name,
         composition: food.composition,
         unit: unitOf(food, rows.hand ?? null),
+        litter: isLitter(food),
       })),
   };
 }

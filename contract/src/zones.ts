@@ -4,6 +4,7 @@ import { furnishingOf, measuresOf, waterLitres } from '@open-larder/core/tank';
 import { liftAfter } from '@open-larder/core/school';
 import {
   daySpan,
+  dropsBefore,
   dropsOf,
   mealSpan,
   type FeedFood,
@@ -56,6 +57,7 @@ export function feedingOf(rows: FeedingRows, day: string, momentId: string | nul
     groups: feedGroups(rows),
     foods,
     drops,
+    before: momentId === null ? dropsBefore(house, rows.tank.id, foods, day) : [],
     ...span,
   };
 }

@@ -26,7 +26,7 @@ export const sayShare = (share: number): string => `${Math.round(share * 100)} %
 export function sayDrop(drop: DropReport, groupName: string): string {
   const gone =
     drop.clearedMin === null ? sayLeft(drop) : `Gone after ${saySpan(drop.clearedMin * 60)}.`;
-  if (drop.eatenG < drop.servedG * 0.01) return `Nobody eats it. ${gone}`;
+  if (drop.eatenG < drop.servedG * 0.01) return `It is not eaten. ${gone}`;
   return `${groupName} get ${sayShare(drop.ownShare)} of what is eaten. ${gone}${sayBuried(drop)}`;
 }
 
@@ -41,7 +41,12 @@ function sayLeft(drop: DropReport): string {
   const lay = [...drop.lay].sort((a, b) => b.massG - a.massG);
   const most = lay[0];
   if (!most) return `${sayShare(drop.leachedG / drop.servedG)} of it dissolves.`;
-  const rest = drop.liftedG + drop.leftG;
-  const act = drop.liftedG > 0 ? 'are lifted out' : 'are left';
+  const rest = drop.liftedG + drop.standsG + drop.leftG;
+  const act =
+    drop.liftedG > 0
+      ? 'are lifted out'
+      : drop.standsG > 0
+        ? 'still stand the next day'
+        : 'are left';
   return `${sayGrams(Number(saySignificant(rest)))} ${act}, mostly ${LIES[most.layer]}.`;
 }

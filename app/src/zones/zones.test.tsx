@@ -304,6 +304,7 @@ describe('words', () => {
       eatenG: 0.4,
       leachedG: 0.1,
       liftedG: 0.5,
+      standsG: 0,
       leftG: 0,
       buriedG: 0,
       ownShare: 0.25,
@@ -319,8 +320,11 @@ describe('words', () => {
     expect(sayDrop({ ...drop, clearedMin: 9, buriedG: 0.3 }, 'Loaches')).toMatch(
       /Gone after 9 min\. 30 % falls between the gravel, out of reach/,
     );
+    expect(sayDrop({ ...drop, liftedG: 0, standsG: 0.5 }, 'Loaches')).toMatch(
+      /0.5 g still stand the next day, mostly on the ground\./,
+    );
     expect(sayDrop({ ...drop, eatenG: 0, clearedMin: 3 }, 'Loaches')).toBe(
-      'Nobody eats it. Gone after 3 min.',
+      'It is not eaten. Gone after 3 min.',
     );
   });
 });

@@ -1,6 +1,7 @@
 export { carbohydrate, digestibleEnergy, ofDryMatter, type Composition } from './energy';
 export { finersOf, stepAt, type Finer } from './finer';
 export { sayGramBand, sayGrams, sayUnits, toGrams, toHandUnits, type HandUnit } from './handUnit';
+export { isLitter, softensOn, type Lasting } from './litter';
 export { compared, type Compared } from './compare';
 export {
   mealSteps,

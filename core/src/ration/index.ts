@@ -25,5 +25,5 @@ export {
   mealsPerDay,
 } from './gut';
 export { fastFactor } from './fasting';
-export { portion, type Food, type Portion } from './portion';
+export { besideRation, portion, type Food, type Portion } from './portion';
 export { QUIET_ROUNDING, sayRounding } from './rounding';

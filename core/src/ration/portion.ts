@@ -15,6 +15,8 @@ export interface Food {
   name: string;
   composition: Composition;
   unit: HandUnit;
+  /** Leaves and cones: grazed for weeks beside the ration, which they are no part of. */
+  litter?: boolean;
 }
 
 export interface Portion {
@@ -85,6 +87,28 @@ export function portion(
             'food shelf: weigh twenty',
           ),
       ],
+    }),
+  };
+}
+
+/**
+ * Leaves and cones as they are put in: grazed for weeks, they carry nothing of a day's energy.
+ * @param ownUnits the keeper's own amount in hand units; else one
+ */
+export function besideRation(food: Food, ownUnits: number | null): Portion {
+  const units = ownUnits ?? 1;
+  const massG = toGrams(units, food.unit);
+  return {
+    units,
+    massG,
+    energyKj: 0,
+    wantedG: measured(`${food.name} to graze`, massG, 'g', 'the plan'),
+    ofWanted: 1,
+    why: computed(units, {
+      label: 'Put in to graze',
+      unit: units > 1 ? food.unit.plural : food.unit.name,
+      how: 'stands for weeks and is grazed as it softens: no part of the day’s ration',
+      from: [],
     }),
   };
 }

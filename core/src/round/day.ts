@@ -1,6 +1,7 @@
 import type { Zone } from '@open-larder/catalogue';
 import { eatsNothing, mayNotFast } from '../fish';
 import {
+  besideRation,
   dailyNeed,
   fastFactor,
   portion,
@@ -87,9 +88,15 @@ export function compileGroupDay(
   // A food that they are being trained onto is not put before them by itself, unless nothing else is.
   const others = planned.filter((serving) => serving.foodId !== group.training?.foodId);
   const today = others.length > 0 ? others : planned;
-  const weights = today.reduce((sum, serving) => sum + serving.weight, 0);
+  const isBeside = ({ foodId }: DietServing) => foods.get(foodId)!.litter === true;
+  const weights = today.reduce((sum, serving) => sum + (isBeside(serving) ? 0 : serving.weight), 0);
   let plannedKj = 0;
-  const servings = today.flatMap((serving) => {
+  const servings = today.flatMap((serving): DueServing[] => {
+    const food = foods.get(serving.foodId)!;
+    if (isBeside(serving)) {
+      const dealt = besideRation(food, serving.ownUnits);
+      return [{ serving, food, zone: serving.zone, portion: dealt, mixed: null }];
+    }
     const part = weights > 0 ? serving.weight / weights : 0;
     const due = mealOf(group, serving, part, needKj, foods);
     for (const one of due) plannedKj += one.portion.energyKj;

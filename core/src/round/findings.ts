@@ -72,7 +72,7 @@ function gapFinding(
 ): Finding[] {
   const times = week
     .flatMap((day, index) =>
-      day.servings.map((due) => {
+      mealsOf(day).map((due) => {
         const moment = moments.get(due.serving.momentId);
         return moment ? index * 1440 + wallMinutes(moment, tank.light) : NaN;
       }),
@@ -92,15 +92,15 @@ function gapFinding(
 
 function mealFindings(group: HouseGroup, tank: HouseTank, week: readonly GroupDay[]): Finding[] {
   const onDay = groupOnDay(group, tank);
-  const fed = week.filter((day) => day.servings.length > 0);
+  const fed = week.filter((day) => mealsOf(day).length > 0);
   if (fed.length === 0) return [];
   const dryOf = (day: GroupDay, momentId?: string) =>
-    day.servings
+    mealsOf(day)
       .filter((due) => momentId === undefined || due.serving.momentId === momentId)
       .reduce((sum, due) => sum + due.portion.massG * (1 - due.food.composition.moisture), 0);
   const largest = largestMeal(onDay);
   const biggest = Math.max(
-    ...fed.flatMap((day) => day.servings.map((due) => dryOf(day, due.serving.momentId))),
+    ...fed.flatMap((day) => mealsOf(day).map((due) => dryOf(day, due.serving.momentId))),
   );
   const fewest = fed.reduce((a, b) => (mealCount(b) < mealCount(a) ? b : a));
   const wanted = mealsPerDay(onDay, dryOf(fewest), feedingHours(tank));
@@ -137,7 +137,10 @@ function roundingFindings(
   return findings;
 }
 
-const mealCount = (day: GroupDay) => new Set(day.servings.map((due) => due.serving.momentId)).size;
+/** Leaves that stand are no meal. */
+const mealsOf = ({ servings }: GroupDay) => servings.filter(({ food }) => !food.litter);
+
+const mealCount = (day: GroupDay) => new Set(mealsOf(day).map((due) => due.serving.momentId)).size;
 
 /** Hours in which a tank's fish can be fed: its light, or the whole day where it is never lit. */
 const feedingHours = (tank: HouseTank) => hoursOfLight(tank.light) || 24;

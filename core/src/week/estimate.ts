@@ -17,20 +17,20 @@ export function estimated(task: WeekTask, known: WeekOutcome): GotByDay {
   const groupAt = new Map(task.groups.map((group, at) => [group.id, at]));
   const alike = new Map<string, number[]>();
   const ofFood = new Map<string, number[]>();
-  const film = task.groups.map(() => 0);
+  const grazed = task.groups.map(() => 0);
   for (const { drops, reaches, groups } of known.days) {
     drops.forEach((drop, at) => {
       alike.set(keyOf(drop), reaches[at]!);
       ofFood.set(drop.foodId, reaches[at]!);
     });
-    groups.forEach(({ kj }, h) => (film[h]! += kj.at(-1)! / known.days.length));
+    groups.forEach(({ grazedKj }, h) => (grazed[h]! += grazedKj / known.days.length));
   }
   const perGram = task.groups.map((group) => energyPerGram(task, group));
   const tank = tankOf(task);
   return Array.from({ length: cycleOf(task) }, (_, d) => {
     const round = compileRound(task.house, addDays(task.first, d));
     const compiled = new Map(round.groups.map((one) => [one.group.id, one]));
-    const kj = task.groups.map((_group, h) => [...task.foods.map(() => 0), film[h]!]);
+    const kj = task.groups.map((_group, h) => [...task.foods.map(() => 0), grazed[h]!]);
     for (const drop of dropsOf(round, tank.id)) {
       const shares = alike.get(keyOf(drop)) ?? ofFood.get(drop.foodId);
       const at = foodAt.get(drop.foodId);

@@ -1,7 +1,7 @@
 import { aimsOf, estimated, newMemory, weekOutcome } from '.';
-import { modelOf, reportOf, simulate, daySpan, dropsOf } from '../zones';
+import { reportOf, simulate, daySpan, dropsOf } from '../zones';
 import { compileRound } from '../round';
-import { settled } from '../zones/simulate';
+import { settled } from '../zones/settled';
 import {
   testDiet,
   testEater,
@@ -25,7 +25,7 @@ describe('a plan simulated', () => {
       drops,
       ...daySpan(task.tank.light, drops),
     };
-    const model = settled(modelOf(feeding));
+    const model = settled(feeding);
     const report = reportOf(feeding, model, simulate(model));
     report.groups.forEach((group, f) => {
       const share = (100 * day!.groups[f]!.gotKj) / day!.groups[f]!.needKj;

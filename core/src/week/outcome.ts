@@ -1,6 +1,6 @@
 import { addDays, compileRound, type Rest } from '../round';
 import { NITRATE_PER_N, PROTEIN_PER_N, TAN_OF_PROTEIN } from '../water/nitrogen';
-import { daySpan, dropsOf, eatenOf, type Drop, type Eaten } from '../zones';
+import { daySpan, dropsBefore, dropsOf, eatenOf, type Drop, type Eaten } from '../zones';
 import { tankOf, cycleOf, type WeekTask } from './task';
 import { workOf } from './work';
 
@@ -9,8 +9,10 @@ export interface GroupOutcome {
   rest: Rest;
   /** Energy needed; 0 on a day of rest. */
   needKj: number;
-  /** Energy that reaches it, off glass and wood included. */
+  /** Energy that reaches it, what it grazes included. */
   gotKj: number;
+  /** Of that, grazed: off glass and wood, and off what stood from the days before. */
+  grazedKj: number;
   /** Energy by food, in the order of the task's foods, the film last. */
   kj: number[];
 }
@@ -78,13 +80,17 @@ export function dayOutcome(task: WeekTask, day: string, memory: Memory = newMemo
   const tank = tankOf(task);
   const round = compileRound(task.house, day);
   const drops = dropsOf(round, tank.id);
-  const eaten = remembered(task, drops, memory);
+  const before = dropsBefore(task.house, tank.id, task.foods, day);
+  const eaten = remembered(task, drops, before, memory);
   const price = new Map(task.shelf.map((food) => [food.foodId, food.pricePerG ?? 0]));
   const protein = new Map(task.foods.map((food) => [food.id, food.composition.protein]));
   const eatenG = drops.map((drop, at) =>
     task.groups.reduce((sum, _group, f) => sum + eaten.reaches[at]![f]! * drop.massG, 0),
   );
-  const wasted = (at: number) => Math.max(0, drops[at]!.massG - eatenG[at]!);
+  // What stands is not lost yet: that is counted on the day on which it rots or is lifted.
+  const wasted = (at: number) => Math.max(0, drops[at]!.massG - eatenG[at]! - eaten.standsG[at]!);
+  const nitrogenG = (foodId: string, eatG: number, rotsG: number) =>
+    (protein.get(foodId) ?? 0) * (eatG * TAN_OF_PROTEIN + rotsG / PROTEIN_PER_N);
   const dayOf = new Map(round.groups.map((one) => [one.group.id, one]));
   return {
     day,
@@ -97,19 +103,22 @@ export function dayOutcome(task: WeekTask, day: string, memory: Memory = newMemo
         rest,
         needKj: rest === null && planned ? planned.needKj.value : 0,
         gotKj: kj.reduce((sum, part) => sum + part, 0),
+        grazedKj: kj.at(-1)! + eaten.stoodKj[f]!,
         kj,
       };
     }),
     servedG: drops.reduce((sum, drop) => sum + drop.massG, 0),
-    wasteG: drops.reduce((sum, _drop, at) => sum + wasted(at), 0),
+    wasteG:
+      drops.reduce((sum, _drop, at) => sum + wasted(at), 0) +
+      eaten.stood.reduce((sum, { lostG, liftedG }) => sum + lostG + liftedG, 0),
     nitrogenMg:
       1000 *
-      drops.reduce((sum, drop, at) => {
-        const share = protein.get(drop.foodId) ?? 0;
+      (drops.reduce((sum, { foodId }, at) => {
         // What was lifted out does not rot: it counts as neither.
         const rots = Math.max(0, wasted(at) - eaten.liftedG[at]!);
-        return sum + share * (eatenG[at]! * TAN_OF_PROTEIN + rots / PROTEIN_PER_N);
-      }, 0),
+        return sum + nitrogenG(foodId, eatenG[at]!, rots);
+      }, 0) +
+        eaten.stood.reduce((sum, one) => sum + nitrogenG(one.foodId, one.eatenG, one.lostG), 0)),
     costMinor: drops.reduce((sum, drop) => sum + drop.massG * (price.get(drop.foodId) ?? 0), 0),
     workMin: workOf(round, task.foods),
     reaches: eaten.reaches,
@@ -122,23 +131,30 @@ export function dayOutcome(task: WeekTask, day: string, memory: Memory = newMemo
 export const nitrateOf = (nitrogenMg: number, litres: number): number =>
   (nitrogenMg * NITRATE_PER_N) / litres;
 
-function remembered(task: WeekTask, drops: readonly Drop[], memory: Memory): Eaten {
+function remembered(
+  task: WeekTask,
+  drops: readonly Drop[],
+  before: readonly (readonly Drop[])[],
+  memory: Memory,
+): Eaten {
   const key = JSON.stringify(
-    drops.map(({ foodId, groupId, atMin, massG, zone, place, manner }) => [
-      foodId,
-      manner.apart ? groupId : '',
-      atMin,
-      massG,
-      zone,
-      place,
-      manner,
-    ]),
+    [drops, ...before].map((of) =>
+      of.map(({ foodId, groupId, atMin, massG, zone, place, manner }) => [
+        foodId,
+        manner.apart ? groupId : '',
+        atMin,
+        massG,
+        zone,
+        place,
+        manner,
+      ]),
+    ),
   );
   const known = memory.days.get(key);
   if (known) return known;
   const span = daySpan(task.tank.light, drops);
   const eaten = eatenOf(
-    { tank: task.tank, groups: task.groups, foods: task.foods, drops, ...span },
+    { tank: task.tank, groups: task.groups, foods: task.foods, drops, before, ...span },
     memory.rough
       ? { stepScale: STEP_SCALE.rough, fill: memory.rough.fill }
       : { stepScale: STEP_SCALE.usual },

@@ -47,9 +47,24 @@ describe('the choices that suit a tank', () => {
 });
 
 describe('when what is left is lifted', () => {
-  const flake = { family: 'grain' as const, plantShare: 0.2, liftAfterMin: 30 };
-  const wafer = { family: 'grain' as const, plantShare: 0.7, liftAfterMin: 240 };
-  const slice = { family: 'leaf' as const, plantShare: 1, liftAfterMin: 600 };
+  const flake = {
+    kind: 'dry' as const,
+    family: 'grain' as const,
+    plantShare: 0.2,
+    liftAfterMin: 30,
+  };
+  const wafer = {
+    kind: 'dry' as const,
+    family: 'grain' as const,
+    plantShare: 0.7,
+    liftAfterMin: 240,
+  };
+  const slice = {
+    kind: 'fresh' as const,
+    family: 'leaf' as const,
+    plantShare: 1,
+    liftAfterMin: 600,
+  };
 
   it('is the food’s own time where nothing was chosen', () => {
     expect(liftAfter(null, flake)).toBe(30);
@@ -65,5 +80,12 @@ describe('when what is left is lifted', () => {
     expect(liftAfter({ lift: 'day' }, flake)).toBe(30);
     expect(liftAfter({ lift: 'crumbs' }, flake)).toBeNull();
     expect(liftAfter({ lift: 'crumbs' }, slice)).toBe(1440);
+  });
+
+  it('is weeks for dead leaves, whatever is done with slices', () => {
+    const leaf = { kind: 'dry' as const, family: 'leaf' as const, plantShare: 1 };
+    for (const lift of ['soon', 'day', 'crumbs'] as const) {
+      expect(liftAfter({ lift }, { ...leaf, liftAfterMin: 30_000 })).toBe(30_000);
+    }
   });
 });

@@ -1,3 +1,4 @@
+import { isLitter, type Lasting } from '../food';
 import type { FoodFamily, Guild } from '@open-larder/catalogue';
 import { type Stage } from '../fish';
 
@@ -126,10 +127,9 @@ const DAY_MIN = 1440;
 const PLANT = 0.5;
 
 /** What of a food decides how long it may stand. */
-export interface Standing {
+export interface Standing extends Lasting {
   family: FoodFamily;
   plantShare: number;
-  liftAfterMin: number | null;
 }
 
 /**
@@ -138,7 +138,8 @@ export interface Standing {
  */
 export function liftAfter(school: Pick<School, 'lift'> | null, food: Standing): number | null {
   const own = food.liftAfterMin;
-  if (school === null) return own;
+  // Leaves stay until only their veins are left, whatever is done with slices.
+  if (school === null || isLitter(food)) return own;
   const plant = food.plantShare >= PLANT;
   switch (school.lift) {
     case 'soon':

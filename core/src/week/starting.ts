@@ -1,5 +1,6 @@
 import type { Guild } from '@open-larder/catalogue';
 import { eatsNothing, mayNotFast, type Stage } from '../fish';
+import { isLitter } from '../food';
 import { PLAIN, type DietServing } from '../round';
 import type { FeedFood } from '../zones';
 import { foodsFor } from './aims';
@@ -110,7 +111,7 @@ export function laidOut(
   const edible = foodsFor(task, group)
     .flatMap(({ food, taken, capped }) => {
       const there = shelf.get(food.id);
-      if (taken < 0.25 || !there || there.stockG <= 0) return [];
+      if (taken < 0.25 || isLitter(food) || !there || there.stockG <= 0) return [];
       const suits = suitability(group, food, taken, there.expiringG > 0);
       return suits > 0 ? [{ food, suits, capped: capped !== null }] : [];
     })

@@ -1,8 +1,8 @@
 import { changed, changesFor, workOf, type Change, type FeedMoment } from './change';
 import type { Feeding } from './feeding';
-import { modelOf } from './model';
 import { reportOf, type Report } from './report';
-import { settled, simulate } from './simulate';
+import { settled } from './settled';
+import { simulate } from './simulate';
 
 /** What a day comes to, in the figures that advice is ranked by. */
 export interface Outlook {
@@ -110,7 +110,7 @@ function fitTogether(one: Change, other: Change): boolean {
 }
 
 function outlookOf(feeding: Feeding): Outlook {
-  const model = settled(modelOf(feeding));
+  const model = settled(feeding);
   const report: Report = reportOf(feeding, model, simulate(model));
   return {
     ofNeed: report.groups.map((group) => group.ofNeed.value),

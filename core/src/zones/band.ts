@@ -1,10 +1,11 @@
 import { chanceOf, type Chance } from '../chance';
 import type { Feeding } from './feeding';
-import { modelOf, type Model } from './model';
+import type { Model } from './model';
 import type { Feeder } from './feeder';
 import type { Item } from './item';
 import { energiesOf } from './report';
-import { settled, simulate, type Outcome } from './simulate';
+import { settled } from './settled';
+import { simulate, type Outcome } from './simulate';
 
 /** The middle of what is likely, and where nine of ten runs lie. */
 export interface Band {
@@ -52,7 +53,7 @@ export function bandsOf(
   onRun: (done: number) => boolean = () => true,
 ): Bands {
   const chance = chanceOf(seed);
-  const usual = settled(modelOf(feeding));
+  const usual = settled(feeding);
   const kjPerG = energiesOf(feeding, usual);
   const shares: number[][] = feeding.groups.map(() => []);
   const cleared: number[][] = feeding.drops.map(() => []);

@@ -1,5 +1,12 @@
-import type { LightHours, Round, RoundServing } from '../round';
-import type { Drop } from './feeding';
+import {
+  addDays,
+  compileRound,
+  type House,
+  type LightHours,
+  type Round,
+  type RoundServing,
+} from '../round';
+import type { Drop, FeedFood } from './feeding';
 
 /** What goes into one tank on a compiled day, by the clock. */
 export function dropsOf(round: Round, tankId: string): Drop[] {
@@ -20,6 +27,39 @@ const dropOf = ({ serving, food, portion, group }: RoundServing, atMin: number):
   place: serving.place,
   manner: serving.manner,
 });
+
+/** Longest that anything is looked for in the water, days. */
+const LONGEST_DAYS = 60;
+
+/**
+ * What the plan puts into a tank on the days before one, the nearest first, as far back as any of
+ * its foods may stand. Empty where nothing of them stands overnight.
+ * @param foods with the times at which this tank's keeper lifts them
+ */
+export function dropsBefore(
+  house: House,
+  tankId: string,
+  foods: readonly Pick<FeedFood, 'id' | 'liftAfterMin'>[],
+  day: string,
+): Drop[][] {
+  const planned = new Set(
+    house.groups
+      .filter((group) => group.tankId === tankId)
+      .flatMap(({ diet }) => diet?.servings.map(({ foodId }) => foodId) ?? []),
+  );
+  const longestMin = Math.max(
+    0,
+    ...foods.map(({ id, liftAfterMin }) => (planned.has(id) ? (liftAfterMin ?? 0) : 0)),
+  );
+  const days =
+    longestMin > OVERNIGHT_MIN ? Math.min(LONGEST_DAYS, Math.ceil(longestMin / DAY_MIN)) : 0;
+  return Array.from({ length: days }, (_, at) =>
+    dropsOf(compileRound(house, addDays(day, -1 - at)), tankId),
+  );
+}
+
+/** What is lifted so soon does not stand until the next day's lights. Assumption. */
+const OVERNIGHT_MIN = 360;
 
 /** Minutes of quiet before the first thing happens, so that a day does not begin with a meal. */
 const BEFORE_MIN = 15;

@@ -1,7 +1,8 @@
+import { isLitter, softensOn } from '../food';
 import type { Feeding } from './feeding';
-import { modelOf } from './model';
 import { energiesOf } from './report';
-import { settled, simulate } from './simulate';
+import { settled, stands } from './settled';
+import { simulate } from './simulate';
 
 /** Who got what of a feeding, as numbers alone. */
 export interface Eaten {
@@ -9,11 +10,16 @@ export interface Eaten {
   kj: number[][];
   /** By drop, then group: share of the drop's grams that it ate. */
   reaches: number[][];
-  /** By drop: grams lifted out, and minutes until it was gone; null where more was left. */
+  /** By drop: grams lifted out, and those that stand when it ends, to be lifted later. */
   liftedG: number[];
+  standsG: number[];
+  /** By drop: minutes until it was gone; null where more was left. */
   clearedMin: (number | null)[];
   /** By group: dry matter in its stomachs at the end, as a share of what they hold. */
   fill: number[];
+  /** What stood there from the days before: by group, digestible kJ of it; and what became of it. */
+  stoodKj: number[];
+  stood: { foodId: string; eatenG: number; lostG: number; liftedG: number }[];
 }
 
 interface Coarse {
@@ -25,13 +31,7 @@ interface Coarse {
 
 /** Simulate a feeding for its shares alone: nothing is kept to be drawn or explained. */
 export function eatenOf(feeding: Feeding, { stepScale = 1, fill }: Coarse = {}): Eaten {
-  const usual = modelOf(feeding);
-  const model = fill
-    ? {
-        ...usual,
-        feeders: usual.feeders.map((feeder, f) => ({ ...feeder, fullAtFirst: fill[f]! })),
-      }
-    : settled(usual);
+  const model = settled(feeding, fill);
   const outcome = simulate(model, { stepScale });
   const items = model.items.length;
   const energies = energiesOf(feeding, model);
@@ -41,28 +41,51 @@ export function eatenOf(feeding: Feeding, { stepScale = 1, fill }: Coarse = {}):
   const kj = feeding.groups.map(() => Array<number>(film + 1).fill(0));
   const reaches = feeding.drops.map(() => Array<number>(groups).fill(0));
   const liftedG = Array<number>(feeding.drops.length).fill(0);
+  const standsG = feeding.drops.map(({ foodId, massG }) =>
+    isLitter(feeding.foods[foodAt.get(foodId)!]!) ? massG * (1 - softensOn(0)) : 0,
+  );
+  const stoodKj = feeding.groups.map(() => 0);
+  const stood: Eaten['stood'] = [];
   model.items.forEach((item, i) => {
-    const food = item.drop < 0 ? film : foodAt.get(item.food.id)!;
+    const isFilm = i === items - 1;
+    const food = isFilm ? film : foodAt.get(item.food.id)!;
+    const total = (cells: Float64Array) => {
+      let sum = 0;
+      for (let at = i; at < cells.length; at += items) sum += cells[at]!;
+      return sum;
+    };
+    const eatenG = total(outcome.eatenG);
     for (let f = 0; f < groups; f += 1) {
       const grams = outcome.eatenG[f * items + i]!;
-      kj[f]![food]! += grams * energies[f]![i]!;
-      if (item.drop >= 0) {
-        reaches[item.drop]![f]! += grams / feeding.drops[item.drop]!.massG;
-      }
+      const energy = grams * energies[f]![i]!;
+      kj[f]![food]! += energy;
+      if (item.drop >= 0) reaches[item.drop]![f]! += grams / feeding.drops[item.drop]!.massG;
+      else if (!isFilm) stoodKj[f]! += energy;
     }
+    if (isFilm) return;
+    const standing = stands(item, model.endS) ? total(outcome.leftG) : 0;
+    const lifted = total(outcome.liftedG);
     if (item.drop >= 0) {
-      for (let at = i; at < outcome.liftedG.length; at += items) {
-        liftedG[item.drop]! += outcome.liftedG[at]!;
-      }
+      liftedG[item.drop]! += lifted;
+      standsG[item.drop]! += standing;
+    } else {
+      const lostG = Math.max(0, outcome.servedG[i]! - eatenG - lifted - standing);
+      stood.push({ foodId: item.food.id, eatenG, lostG, liftedG: lifted });
     }
   });
   return {
     kj,
     reaches,
     liftedG,
-    clearedMin: outcome.clearedS.map((seconds) => (seconds === null ? null : seconds / 60)),
+    standsG,
+    clearedMin: feeding.drops.map((_, at) => {
+      const seconds = outcome.clearedS[at] ?? null;
+      return seconds === null ? null : seconds / 60;
+    }),
     fill: model.feeders.map((feeder, f) =>
       feeder.stomachG > 0 ? outcome.stomachG[f]! / feeder.stomachG : 0,
     ),
+    stoodKj,
+    stood,
   };
 }

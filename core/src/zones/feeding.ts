@@ -106,6 +106,11 @@ export interface Feeding {
   groups: readonly FeedGroup[];
   foods: readonly FeedFood[];
   drops: readonly Drop[];
+  /**
+   * What went in on the days before, the nearest first, each by the clock of its own day: what of it
+   * still stands is there at first. Left out where nothing stands.
+   */
+  before?: readonly (readonly Drop[])[];
   /** Minutes after midnight between which it runs. */
   fromMin: number;
   toMin: number;

@@ -1,7 +1,7 @@
 export { advise, type Advice, type Advised, type Outlook } from './advise';
 export { bandsOf, type Band, type Bands } from './band';
 export { changed, changesFor, inDiet, type Change, type FeedMoment } from './change';
-export { daySpan, dropsOf, mealSpan } from './day';
+export { daySpan, dropsBefore, dropsOf, mealSpan } from './day';
 export { eatenOf, type Eaten } from './eaten';
 export {
   type Drop,

@@ -1,12 +1,15 @@
 import type { FoodKind } from '@open-larder/catalogue';
-import { prepared } from '../food';
+import { isLitter, prepared, softensOn } from '../food';
 import { formOf, massOfPieceG, type Pieces } from '../mouth';
 import type { Drop, FeedFood } from './feeding';
 import { LAYER_OF } from './layers';
 
 /** Particles of one size out of one drop: the simulation's food. */
 export interface Item {
+  /** Its drop among those of the feeding; -1 for the film, and for what stood there before. */
   drop: number;
+  /** Where in the tank it is put, in the keeper's words. */
+  place: string;
   food: FeedFood;
   /** Its pieces as they go in. */
   pieces: Pieces;
@@ -15,7 +18,10 @@ export interface Item {
   /** How many there are at first, and grams as fed in one. */
   count: number;
   massG: number;
-  /** Seconds after the simulation begins at which it goes in and is lifted; Infinity where it is left. */
+  /**
+   * Seconds after the simulation begins at which it goes in and is lifted; Infinity where it is left.
+   * Before it begins for what stands there.
+   */
   inS: number;
   liftS: number;
   layer: number;
@@ -42,6 +48,8 @@ const CLASSES: readonly [at: number, share: number][] = [
 /** Sizes that differ by less than this factor are one size. */
 const ONE_SIZE = 1.3;
 
+const DAY_MIN = 1440;
+
 /** Seconds in which a hard food gives way to a mouth. Assumptions by kind. */
 const SOFTENS_S: Record<FoodKind, number> = {
   dry: 600,
@@ -65,12 +73,21 @@ const LEACHES: Record<FoodKind, [share: number, seconds: number]> = {
   mix: [0.15, 7200],
   live: [0, 1],
 };
+/** Leaves have lost most of what dissolves before they soften. Assumption. */
+const LITTER_LEACHES: [share: number, seconds: number] = [0.05, 86_400];
+
+/** Places are told apart by their words alone. */
+export const placeOf = ({ place }: Pick<Drop, 'place'>): string => place.trim().toLowerCase();
+
 /**
  * The particles of one drop by size.
  * Nothing is rounded away: a portion smaller than one particle is one small particle.
+ * @param day days since it was put in: of leaves and cones, only what softens on that day is food
  */
-export function itemsOf(drop: Drop, at: number, food: FeedFood, fromMin: number): Item[] {
+export function itemsOf(drop: Drop, at: number, food: FeedFood, fromMin: number, day = 0): Item[] {
   if (drop.massG <= 0) return [];
+  const litter = isLitter(food);
+  const edibleG = drop.massG * (litter ? softensOn(day) : 1);
   const soak = { kind: 'soak' as const, leadMin: 60, workMin: 1, toMm: null };
   const steps = drop.manner.soaked ? [...food.steps, soak] : food.steps;
   const ready = prepared({ ...food.inWater, form: food.form }, steps);
@@ -85,17 +102,18 @@ export function itemsOf(drop: Drop, at: number, food: FeedFood, fromMin: number)
     particleMaxMm: large,
   };
   const classes = large / small < ONE_SIZE ? ([[0.5, 1]] as const) : CLASSES;
-  const inS = (drop.atMin + drop.manner.afterMin - fromMin) * 60;
-  const soft = drop.manner.soaked || steps.some((step) => step.kind === 'blanch');
-  const [leaches, leachS] = LEACHES[food.kind];
+  const inS = (drop.atMin + drop.manner.afterMin - fromMin - day * DAY_MIN) * 60;
+  const soft = litter || drop.manner.soaked || steps.some((step) => step.kind === 'blanch');
+  const [leaches, leachS] = litter ? LITTER_LEACHES : LEACHES[food.kind];
   // Whatever sticks to glass or wood was put there; all else falls from the surface unless carried.
   const carried = drop.manner.carried || drop.zone === 'film';
   return classes.map(([at01, share]) => {
     const sizeMm = small * (large / small) ** at01;
-    const massG = drop.massG * share;
+    const massG = edibleG * share;
     const count = Math.max(1, massG / massOfPieceG(pieces, sizeMm));
     return {
       drop: at,
+      place: placeOf(drop),
       food,
       pieces,
       sizeMm,
@@ -115,3 +133,7 @@ export function itemsOf(drop: Drop, at: number, food: FeedFood, fromMin: number)
     };
   });
 }
+
+/** Grams in one of its particles at a time, seconds after the simulation begins: some has dissolved. */
+export const leachedMassG = ({ massG, leaches, leachS, inS }: Item, nowS: number): number =>
+  massG * (1 + leaches * Math.expm1(-Math.max(0, nowS - inS) / leachS));

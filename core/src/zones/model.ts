@@ -3,7 +3,7 @@ import type { Feeding } from './feeding';
 import { feederOf, type Feeder } from './feeder';
 import { FILM_FOOD, FILM_UNIT_G, filmOf, type Film } from './film';
 import { buriedShare } from './ground';
-import { itemsOf, type Item } from './item';
+import { itemsOf, placeOf, type Item } from './item';
 import { LAYER_OF } from './layers';
 import { meetingOf, type Meeting } from './meeting';
 import { watersOf, type Waters } from './water';
@@ -29,20 +29,22 @@ const MOST_PLACES = 4;
 
 /**
  * Read a feeding into a model.
+ * @param stood what stands in the water when it begins
  * @throws RangeError where a drop names a food or a time that is not there
  */
-export function modelOf(feeding: Feeding): Model {
+export function modelOf(feeding: Feeding, stood: readonly Item[] = []): Model {
   const foods = new Map(feeding.foods.map((food) => [food.id, food]));
-  const named = [...new Set(feeding.drops.map((drop) => drop.place.trim().toLowerCase()))];
+  const named = [...new Set([...feeding.drops.map(placeOf), ...stood.map(({ place }) => place)])];
   const spread = Math.max(1, ...feeding.drops.map((drop) => drop.manner.spots));
   const places = Math.min(MOST_PLACES, Math.max(1, named.length) + spread - 1);
   const film = filmOf(feeding.tank, feeding.groups);
   const feeders = feeding.groups.map((group) => feederOf(group, feeding.tank));
   const columnsOf: number[][] = [];
+  const columnOf = (place: string) => Math.min(places - 1, named.indexOf(place));
   const items = feeding.drops.flatMap((drop, at) => {
     const food = foods.get(drop.foodId);
     if (!food) throw new RangeError(`the food of serving ${drop.key} is not on the list`);
-    const own = Math.min(places - 1, named.indexOf(drop.place.trim().toLowerCase()));
+    const own = columnOf(placeOf(drop));
     const others = Array.from({ length: places }, (_, column) => column).filter(
       (column) => column !== own,
     );
@@ -53,6 +55,10 @@ export function modelOf(feeding: Feeding): Model {
     parts.forEach(() => columnsOf.push([own, ...others].slice(0, Math.max(1, drop.manner.spots))));
     return parts;
   });
+  for (const item of stood) {
+    items.push(item);
+    columnsOf.push([columnOf(item.place)]);
+  }
   items.push(filmItem(film));
   columnsOf.push(Array.from({ length: places + 1 }, (_, column) => column));
   return {
@@ -70,6 +76,7 @@ export function modelOf(feeding: Feeding): Model {
 
 const filmItem = (film: Film): Item => ({
   drop: -1,
+  place: '',
   food: FILM_FOOD,
   pieces: { ...FILM_FOOD.inWater, kind: FILM_FOOD.kind, family: FILM_FOOD.family },
   sizeMm: 0.1,

@@ -1,8 +1,8 @@
 import type { FoodFamily } from '@open-larder/catalogue';
 import type { Feeding } from './feeding';
-import { modelOf } from './model';
 import { energiesOf, reportOf, type Report } from './report';
-import { settled, simulate, type Frame } from './simulate';
+import { settled } from './settled';
+import { simulate, type Frame } from './simulate';
 
 /** What a drawing of the frames needs to know about them. */
 export interface Scene {
@@ -40,7 +40,7 @@ const APART_S = 5;
 
 /** Simulate a feeding and keep what it takes to draw it. */
 export function play(feeding: Feeding): Played {
-  const model = settled(modelOf(feeding));
+  const model = settled(feeding);
   const everyS = Math.max(APART_S, model.endS * APART);
   const outcome = simulate(model, { everyS });
   const floor = model.waters.areaCm2.reduce((sum, area) => sum + area, 0);

@@ -1,4 +1,4 @@
-import { digestibleEnergy } from '../food';
+import { digestibleEnergy, isLitter, softensOn } from '../food';
 import { dailyNeed } from '../ration';
 import { assumed, computed, measured, type Known } from '../why';
 import { NITRATE_PER_N, PROTEIN_PER_N, TAN_OF_PROTEIN } from '../water/nitrogen';
@@ -6,6 +6,7 @@ import type { Feeding, FeedGroup } from './feeding';
 import { FILM_FOOD } from './film';
 import { LAYERS, LAYER_COUNT, type Layer } from './layers';
 import type { Model } from './model';
+import { stands } from './settled';
 import type { Outcome } from './simulate';
 
 /** What a feeding came to, as a keeper reads it. */
@@ -38,7 +39,9 @@ export interface DropReport {
   eatenG: number;
   leachedG: number;
   liftedG: number;
-  /** Left lying, with what lies out of reach between the grains of the ground. */
+  /** Still standing when it ends, to be lifted later. */
+  standsG: number;
+  /** Left to rot, with what lies out of reach between the grains of the ground. */
   leftG: number;
   buriedG: number;
   /** Share of what was eaten that its own group ate. */
@@ -159,16 +162,22 @@ function dropReport(feeding: Feeding, at: number, model: Model, outcome: Outcome
   const eatenG = feeding.groups.reduce((sum, _group, f) => sum + eatenBy(f), 0);
   const own = feeding.groups.findIndex((group) => group.id === drop.groupId);
   const cleared = outcome.clearedS[at] ?? null;
+  const litter = feeding.foods.some((food) => food.id === drop.foodId && isLitter(food));
+  const standing = (i: number) =>
+    stands(model.items[i]!, model.endS) ? inCells(outcome.leftG, i) : 0;
+  const inWaterG = total((i) => inCells(outcome.leftG, i));
+  const standsG = total(standing);
   return {
     key: drop.key,
     foodId: drop.foodId,
     name: feeding.foods.find((food) => food.id === drop.foodId)?.name ?? '',
     groupId: drop.groupId,
-    servedG: total((i) => outcome.servedG[i]!),
+    servedG: litter ? drop.massG : total((i) => outcome.servedG[i]!),
     eatenG,
     leachedG: total((i) => outcome.leachedG[i]!),
     liftedG: total((i) => inCells(outcome.liftedG, i)),
-    leftG: total((i) => inCells(outcome.leftG, i) + outcome.buriedG[i]!),
+    standsG: standsG + (litter ? drop.massG * (1 - softensOn(0)) : 0),
+    leftG: inWaterG - standsG + total((i) => outcome.buriedG[i]!),
     buriedG: total((i) => outcome.buriedG[i]!),
     ownShare: own >= 0 && eatenG > 0 ? eatenBy(own) / eatenG : 0,
     clearedMin: cleared === null ? null : cleared / 60,
@@ -184,11 +193,13 @@ function waterReport(feeding: Feeding, model: Model, outcome: Outcome): WaterRep
   let eatenProtein = 0;
   let lostProtein = 0;
   model.items.forEach((item, i) => {
-    if (item.drop < 0) return;
+    if (i === items - 1) return;
     const { protein } = item.food.composition;
     model.feeders.forEach((_, f) => (eatenProtein += outcome.eatenG[f * items + i]! * protein));
     let left = outcome.leachedG[i]! + outcome.buriedG[i]!;
-    for (let at = i; at < outcome.leftG.length; at += items) left += outcome.leftG[at]!;
+    if (!stands(item, model.endS)) {
+      for (let at = i; at < outcome.leftG.length; at += items) left += outcome.leftG[at]!;
+    }
     lostProtein += left * protein;
   });
   const source = 'Timmons & Ebeling, Recirculating Aquaculture; protein ÷ 6.25 is nitrogen';

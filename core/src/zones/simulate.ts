@@ -98,24 +98,6 @@ export function simulate(model: Model, { stepScale = 1, everyS = Infinity } = {}
   };
 }
 
-const DAY_S = 86_400;
-/** The night before is only needed for what it leaves in the stomachs. */
-const BEFORE_STEP_SCALE = 2.5;
-
-/**
- * A whole day begins with what the same day before it left in the stomachs; a single meal finds
- * them empty.
- */
-export function settled(model: Model): Model {
-  if (model.endS < DAY_S) return model;
-  const before = simulate(model, { stepScale: BEFORE_STEP_SCALE });
-  const feeders = model.feeders.map((feeder, f) => ({
-    ...feeder,
-    fullAtFirst: feeder.stomachG > 0 ? before.stomachG[f]! / feeder.stomachG : 0,
-  }));
-  return { ...model, feeders };
-}
-
 /** Half of the movement before the meal and half after it: errors shrink with the square of the step. */
 function step(state: State, model: Model, hunt: Hunt, nowS: number, dt: number) {
   const phase = phaseAt(model.light, model.fromMin + (nowS + dt / 2) / 60);

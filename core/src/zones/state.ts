@@ -1,5 +1,7 @@
+import { isLitter } from '../food';
 import { FILM_UNIT_G } from './film';
 import { LAYER_COUNT } from './layers';
+import { leachedMassG } from './item';
 import type { Model } from './model';
 
 /**
@@ -39,7 +41,7 @@ export function startOf({ waters, items, feeders }: Model): State {
     cells,
     items: items.length,
     n: new Float64Array(cells * items.length),
-    massG: Float64Array.from(items, (item) => item.massG),
+    massG: Float64Array.from(items, (item) => leachedMassG(item, 0)),
     active: [],
     stomach: Float64Array.from(feeders, (feeder) => feeder.stomachG * feeder.fullAtFirst),
     where: Float64Array.from(
@@ -58,6 +60,7 @@ export function startOf({ waters, items, feeders }: Model): State {
 /** Put in what is due and lift what is due. @returns whether food went in */
 export function settle(state: State, model: Model, nowS: number): boolean {
   const { areaCm2 } = model.waters;
+  const film = state.items - 1;
   let wentIn = false;
   model.items.forEach((item, i) => {
     const isIn = state.active.includes(i);
@@ -66,10 +69,10 @@ export function settle(state: State, model: Model, nowS: number): boolean {
       const area = columns.reduce((sum, column) => sum + areaCm2[column]!, 0);
       for (const column of columns) {
         // The film is everywhere, by area; food is split evenly over its places.
-        const share = item.drop < 0 ? areaCm2[column]! / area : 1 / columns.length;
+        const share = i === film ? areaCm2[column]! / area : 1 / columns.length;
         state.n[(column * LAYER_COUNT + item.layer) * state.items + i] = item.count * share;
       }
-      state.served[i] = item.count * item.massG;
+      state.served[i] = item.count * state.massG[i]!;
       state.active.push(i);
       wentIn ||= item.drop >= 0;
     } else if (isIn && item.liftS <= nowS + SAME_S) {
@@ -98,8 +101,7 @@ export function leachAndGrow(state: State, model: Model, nowS: number, dt: numbe
     if (i === film) continue;
     const item = model.items[i]!;
     if (item.leaches === 0) continue;
-    const after =
-      item.massG * (1 + item.leaches * Math.expm1(-(nowS + dt - item.inS) / item.leachS));
+    const after = leachedMassG(item, nowS + dt);
     state.leached[i]! += (countOf(state, i) + state.buried[i]!) * (state.massG[i]! - after);
     state.massG[i] = after;
   }
@@ -121,7 +123,8 @@ export function noteCleared(state: State, model: Model, nowS: number, dt: number
   const lies = new Map<number, { served: number; there: number; inS: number }>();
   for (const i of state.active) {
     const item = model.items[i]!;
-    if (item.drop < 0 || state.cleared[item.drop] !== null) continue;
+    // Of leaves only what softens today is here: the rest stands for weeks.
+    if (item.drop < 0 || isLitter(item.food) || state.cleared[item.drop] !== null) continue;
     const drop = lies.get(item.drop) ?? { served: 0, there: 0, inS: item.inS };
     drop.served += state.served[i]!;
     drop.there += countOf(state, i) * state.massG[i]!;

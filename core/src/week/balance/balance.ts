@@ -7,7 +7,7 @@ import { modelOf, type BalanceModel } from './model';
 import { offersOf, type Offer } from './offers';
 import { keepsLimits, keptOf, servingsOf, type Steps } from './plan';
 import { polished } from './polish';
-import { corrected, driftOf, filmOf } from './shares';
+import { corrected, driftOf, grazedOf } from './shares';
 
 export interface Balanced {
   before: Judged;
@@ -96,8 +96,8 @@ export function balance(task: WeekTask, solver: Solver, options: BalanceOptions)
   const kinds = kindsOf(task);
   const kept = keptOf(task);
   let offers: readonly Offer[] = offersOf(task, kinds.length);
-  let film = filmOf(task, kinds, before.outcome);
-  let model = modelOf(task, kinds, offers, film, kept);
+  let grazed = grazedOf(task, kinds, before.outcome);
+  let model = modelOf(task, kinds, offers, grazed, kept);
   let ended: Pick<Solution, 'status' | 'gap'> = { status: 'none', gap: Infinity };
   let drift = Infinity;
   let round = 0;
@@ -130,16 +130,16 @@ export function balance(task: WeekTask, solver: Solver, options: BalanceOptions)
     ) {
       best = { plan, given, offers };
     }
-    drift = driftOf(task, kinds, offers, plan.outcome, film, given);
+    drift = driftOf(task, kinds, offers, plan.outcome, grazed, given);
     if (!relaxed && drift <= search.another) break;
     offers = corrected(offers, kinds, plan.outcome, offerOf);
-    film = filmOf(task, kinds, plan.outcome);
+    grazed = grazedOf(task, kinds, plan.outcome);
     if (round === RELAXED_ROUNDS) offers = likeliest(offers, model, found.values, search.offers);
     // Once whole units are chosen, only how much of each is still open: so the rounds come to an end.
     if (round > RELAXED_ROUNDS + search.fixedAfter) {
       offers = offers.filter((_, o) => given.some((ofKind) => ofKind[o]! > 0));
     }
-    model = modelOf(task, kinds, offers, film, kept);
+    model = modelOf(task, kinds, offers, grazed, kept);
   }
   let after = before;
   if (best !== null) {

@@ -34,8 +34,8 @@ export interface Eating {
   needKj: number;
   /** By food, the film last. */
   kjPerG: number[];
-  /** kJ a day that it grazes, by kind of day. */
-  film: readonly number[];
+  /** kJ a day that it grazes, by kind of day: off glass and wood, and what stood before. */
+  grazedKj: readonly number[];
   largestG: number;
   known: ReturnType<typeof foodsFor>;
 }
@@ -107,13 +107,13 @@ export const offerKey = (groupId: string, foodId: string, momentId: string) =>
 /**
  * Write a task down as a programme.
  * @param offers what could be given, with the shares that reach each group
- * @param film   by group, then kind of day: kJ that it grazes off glass and wood
+ * @param grazed by group, then kind of day: kJ that it grazes off glass and wood, and what stood before
  */
 export function modelOf(
   task: WeekTask,
   kinds: readonly DayKind[],
   offers: readonly Offer[],
-  film: readonly (readonly number[])[],
+  grazed: readonly (readonly number[])[],
   kept: Kept,
 ): BalanceModel {
   const tank = tankOf(task);
@@ -131,7 +131,7 @@ export function modelOf(
         group,
         needKj: compileGroupDay(row, tank, foods, task.first).needKj.value,
         kjPerG: energyPerGram(task, group),
-        film: film[h]!,
+        grazedKj: grazed[h]!,
         largestG: largestMeal({ ...group, tempC: task.tank.tempC }).value,
         known: foodsFor(task, group),
       };

@@ -1,4 +1,5 @@
 import { eatsNothing } from '../../fish';
+import { isLitter } from '../../food';
 import { fits } from '../../mouth';
 import { dailyNeed, largestMeal } from '../../ration';
 import { PLAIN, sayManner, wallMinutes, type DietServing, type FoodRule } from '../../round';
@@ -119,6 +120,7 @@ function chosenFoods(
       ({ food, taken }) =>
         taken >= TAKEN &&
         !never.has(food.id) &&
+        !isLitter(food) &&
         !coarse(food) &&
         !(task.school.staple === 'fresh' && food.kind === 'dry') &&
         fits(group.species, group.lengthCm, { ...food, ...food.inWater }).fit !== 'too large',

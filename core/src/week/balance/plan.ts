@@ -1,3 +1,4 @@
+import { isLitter } from '../../food';
 import type { DietServing } from '../../round';
 import { cycleOf, mostOn, type WeekTask } from '../task';
 import type { DayKind } from './kinds';
@@ -29,8 +30,12 @@ export function servingsOf(
   newId: () => string,
 ): { servings: Map<string, DietServing[]>; offerOf: Map<string, number> } {
   const moments = momentsOf(task);
-  const servings = new Map<string, DietServing[]>(task.groups.map((group) => [group.id, []]));
   const now = new Map(task.house.groups.map((group) => [group.id, group.diet?.servings ?? []]));
+  const litter = new Set(task.foods.filter(isLitter).map(({ id }) => id));
+  // Leaves stand beside the ration: they are the keeper's, and stay as they are.
+  const servings = new Map<string, DietServing[]>(
+    task.groups.map(({ id }) => [id, (now.get(id) ?? []).filter((one) => litter.has(one.foodId))]),
+  );
   /** By serving: its place among the offers. */
   const offerOf = new Map<string, number>();
   offers.forEach((offer, o) => {

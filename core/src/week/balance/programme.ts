@@ -4,7 +4,7 @@ import { kindsOf } from './kinds';
 import { modelOf, type BalanceModel } from './model';
 import { offersOf } from './offers';
 import { keptOf } from './plan';
-import { filmOf } from './shares';
+import { grazedOf } from './shares';
 
 /**
  * The whole programme of a task, over everything that could be given, with shares as they are first
@@ -17,5 +17,5 @@ export function programmeOf(
 ): BalanceModel {
   const kinds = kindsOf(task);
   const offers = offersOf(task, kinds.length);
-  return modelOf(task, kinds, offers, filmOf(task, kinds, outcome), keptOf(task));
+  return modelOf(task, kinds, offers, grazedOf(task, kinds, outcome), keptOf(task));
 }

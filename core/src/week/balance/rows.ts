@@ -21,14 +21,14 @@ const of = (group: number) => (offer: Offer) => offer.group === group;
 /** Energy near the need on a feeding day, next to nothing on a fast, and no meal past the gut. */
 export function energyRows(writing: Writing, h: number): void {
   const { mip, kinds, days, moments, task } = writing;
-  const { needKj, kjPerG, film, largestG } = writing.eating[h]!;
+  const { needKj, kjPerG, grazedKj, largestG } = writing.eating[h]!;
   const kj = (offer: Offer, k: number) => offer.stepG * offer.reaches[k]![h]! * kjPerG[offer.food]!;
   const dry = (offer: Offer, k: number) =>
     offer.stepG * offer.reaches[k]![h]! * (1 - task.foods[offer.food]!.composition.moisture);
   kinds.forEach(({ rests, days: alike }, k) => {
     const perDay = alike.length / days;
     const intake = stepTerms(writing, kj, { kind: k });
-    const base = film[k]!;
+    const base = grazedKj[k]!;
     if (rests[h] === 'fast') {
       const broken = slack(writing, (perDay * WEIGHTS.fast) / needKj);
       mip.row([...intake, [broken, -1]], -Infinity, Math.max(0, FAST_MOST * needKj - base));
@@ -89,10 +89,11 @@ export function mealRows(writing: Writing, h: number): void {
 /** Plant share of the energy, protein and fibre of the dry matter, over the whole cycle. */
 export function compositionRows(writing: Writing, h: number): void {
   const { mip, kinds, task } = writing;
-  const { group, needKj, kjPerG, film } = writing.eating[h]!;
+  const { group, needKj, kjPerG, grazedKj } = writing.eating[h]!;
   const fed = kinds.reduce((sum, kind) => sum + (kind.rests[h] === null ? kind.days.length : 0), 0);
   if (fed === 0) return;
-  const filmKj = kinds.reduce((sum, kind, k) => sum + film[k]! * kind.days.length, 0);
+  // What is grazed counts as film, and that is what most of it is.
+  const filmKj = kinds.reduce((sum, kind, k) => sum + grazedKj[k]! * kind.days.length, 0);
   const filmG = filmKj / (kjPerG.at(-1) || 1);
   const { plantShareMin, plantShareMax, proteinMin, proteinMax, guild } = group.species;
   const energy = (food: FeedFood) =>

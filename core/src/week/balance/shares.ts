@@ -5,14 +5,14 @@ import type { DayKind } from './kinds';
 import { alike, type Offer } from './offers';
 import type { Steps } from './plan';
 
-/** By group, then kind of day: kJ that it grazes. */
-export function filmOf(
+/** By group, then kind of day: kJ that it grazes off glass and wood and what stood before. */
+export function grazedOf(
   task: WeekTask,
   kinds: readonly DayKind[],
   { days }: WeekOutcome,
 ): number[][] {
   return task.groups.map((_, f) =>
-    kinds.map((kind) => meanOf(kind.days.map((d) => days[d]!.groups[f]!.kj.at(-1)!))),
+    kinds.map((kind) => meanOf(kind.days.map((d) => days[d]!.groups[f]!.grazedKj))),
   );
 }
 
@@ -62,7 +62,7 @@ export function driftOf(
   kinds: readonly DayKind[],
   offers: readonly Offer[],
   { days }: WeekOutcome,
-  film: readonly (readonly number[])[],
+  grazed: readonly (readonly number[])[],
   given: Steps,
 ): number {
   let worst = 0;
@@ -71,7 +71,7 @@ export function driftOf(
     kinds.forEach((kind, k) => {
       const wanted = offers.reduce((sum, { food, stepG, reaches }, o) => {
         return sum + given[k]![o]! * stepG * reaches[k]![h]! * perGram[food]!;
-      }, film[h]![k]!);
+      }, grazed[h]![k]!);
       for (const d of kind.days) {
         const { needKj, gotKj } = days[d]!.groups[h]!;
         if (needKj > 0) worst = Math.max(worst, Math.abs(gotKj - wanted) / needKj);

@@ -149,11 +149,11 @@ function runTank(
         : toHandUnits(massG * larger[groupAt.get(groupId)!]!, units.get(foodId)!) *
           units.get(foodId)!.massG,
     );
-    const got = usual.groups.map(({ kj }, h) =>
+    const got = usual.groups.map(({ grazedKj }, h) =>
       usual.drops.reduce(
         (sum, drop, at) =>
           sum + grams[at]! * usual.reaches[at]![h]! * kjPerG[h]![foodAt.get(drop.foodId)!]!,
-        kj.at(-1)!,
+        grazedKj,
       ),
     );
     let served = 0;
