@@ -173,6 +173,79 @@ describe('what grazers get of a film', () => {
   });
 });
 
+describe('what grazers get of a slice that stands over night', () => {
+  const slice = {
+    ...stocked,
+    id: 'slice',
+    name: 'Blanched courgette',
+    family: 'leaf' as const,
+    kind: 'fresh' as const,
+    form: 'sinks' as const,
+    composition: { protein: 0.012, fat: 0.003, fibre: 0.011, ash: 0.006, moisture: 0.947 },
+    plantShare: 1,
+    unit: { name: 'slice', plural: 'slices', massG: 8, step: 0.25 },
+    liftAfterMin: 1440,
+  };
+  const bristlenose = [...species.values()].find(({ key }) => key === 'ancistrus-cirrhosus')!;
+  const grazers: typeof group = {
+    ...group,
+    speciesKey: bristlenose.key,
+    lengthCm: 9,
+    diet: {
+      ...group.diet,
+      fastWeekdays: [],
+      servings: [{ ...group.diet.servings[0]!, foodId: 'slice', zone: 'bottom', days: [1, 4] }],
+    },
+  };
+  const foods = [slice];
+  const told = week({
+    groups: [grazers],
+    foods,
+    house: houseOf({
+      household: { timeZone: 'UTC' },
+      moments,
+      tanks: [tank],
+      groups: [grazers],
+      foods,
+      species,
+    }),
+  });
+  const outcome = weekOutcome(weekTaskOf(told, MONDAY));
+  const gotOn = (d: number) => outcome.days[d]!.groups[0]!.gotKj;
+
+  it('is one figure in both places, on its day and on the day after', () => {
+    for (const [d, day] of [
+      [0, '2026-03-02'],
+      [1, '2026-03-03'],
+    ] as const) {
+      const shown = play(feedingOf(told, day, null)).report.groups[0]!.gotKj.value;
+      expect(gotOn(d)).toBeGreaterThan(0);
+      expect(Math.abs(shown / gotOn(d) - 1)).toBeLessThan(0.03);
+    }
+    expect(gotOn(2)).toBe(0);
+  });
+
+  it('is all of it in a dry run too', () => {
+    const [run] = dryRun([dryTankOf(told, MONDAY)], dryFoodsOf(foods), 7).tanks;
+    const needKj = outcome.days[0]!.groups[0]!.needKj;
+    const planned = outcome.days.reduce((sum, day) => sum + day.groups[0]!.gotKj, 0);
+    const ran = (run!.groups[0]!.ofNeed[0]! / 100) * needKj * 7;
+    expect(ran / planned).toBeCloseTo(1, 1);
+  });
+
+  it('is accounted for: eaten, dissolved or lifted by the end of the cycle', () => {
+    const [first] = outcome.days;
+    expect(first!.wasteG).toBeLessThan(first!.servedG);
+    const served = outcome.days.reduce((sum, day) => sum + day.servedG, 0);
+    const wasted = outcome.days.reduce((sum, day) => sum + day.wasteG, 0);
+    const perGram = gotOn(0) + gotOn(1) + gotOn(3) + gotOn(4);
+    const eatenOn = (d: number) =>
+      outcome.days[d]!.reaches.flat().reduce((sum, share) => sum + share, 0) * first!.servedG;
+    const eaten = ((eatenOn(0) + eatenOn(3)) * perGram) / (gotOn(0) + gotOn(3));
+    expect((eaten + wasted) / served).toBeCloseTo(1, 1);
+  });
+});
+
 describe('a dry run of rows', () => {
   it('begins on its day, with the water as it was said or is usual', () => {
     const dry = dryTankOf(week(), '2026-03-05');

@@ -1,6 +1,7 @@
 import { usualInWater, type Species } from '@open-larder/catalogue';
 import { compileRound, groupOnDay, type House } from '@open-larder/core/round';
 import { furnishingOf, measuresOf, waterLitres } from '@open-larder/core/tank';
+import { isLitter } from '@open-larder/core/food';
 import { liftAfter } from '@open-larder/core/school';
 import {
   daySpan,
@@ -80,11 +81,15 @@ export function feedingFoods({
 
 /**
  * What was seen of a feeding, with the groups as they are now and nothing learned of them yet.
- * @returns null where a food of it is no longer known
+ * @returns null where a food of it is no longer known, or only leaves were looked at
  */
 export function sightingOf(rows: FeedingRows, row: SightingRow): Sighting | null {
   const foods = new Map(rows.foods.map((food) => [food.id, food]));
   if (row.drops.some((drop) => !foods.has(drop.foodId))) return null;
+  const about = row.drops.filter(({ key }) => row.dropKeys?.includes(key) ?? true);
+  // How long a leaf lasts says nothing of how fast a meal is found.
+  if (about.every((drop) => isLitter(foods.get(drop.foodId)!)) && row.came.length === 0)
+    return null;
   return {
     feeding: {
       tank: feedTank(rows.tank, row.day),

@@ -65,7 +65,9 @@ export function ServingFields({
           <Text look="small" tone="quiet">
             {open
               ? portion
-                ? `${sayGrams(portion.massG)} as fed; the need is ${sayGrams(portion.wantedG.value)}`
+                ? due.food.litter
+                  ? 'Lies in the tank for weeks and is grazed as it softens: no part of the ration.'
+                  : `${sayGrams(portion.massG)} as fed; the need is ${sayGrams(portion.wantedG.value)}`
                 : 'Choose its days below.'
               : [
                   data.moments.find((one) => one.id === serving?.momentId)?.name,

@@ -1,29 +1,14 @@
-import type { BodyOf, MealInWater, Problem } from '@open-larder/contract';
+import type { MealInWater } from '@open-larder/contract';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
-import { api, useRow, type HouseData } from '../store';
+import { useRow, type HouseData } from '../store';
 import { themed } from '../theme';
-import { Button, Text, lowerFirst, useSay } from '../ui';
-import { liftAt, openDrops, type DropInWater } from './inWater';
+import { Button, Text, lowerFirst } from '../ui';
+import { isLeaf, LEFT, liftAt, openDrops, type DropInWater } from './inWater';
 import { nowMs } from '../store/clock';
-import { stampFor } from '../store/intent';
-import { useInWater } from './useInWater';
+import { useMealEnd } from './useMealEnd';
 
-const LEFT = [
-  { value: 0, label: 'Nothing' },
-  { value: 0.25, label: 'A quarter' },
-  { value: 0.5, label: 'Half' },
-  { value: 0.75, label: 'Three quarters' },
-  { value: 1, label: 'All: refused' },
-];
 const MIN_MS = 60_000;
-
-/** What became of some of a meal. */
-interface Seen {
-  clearedMin: number | null;
-  left: number | null;
-  unwatched: boolean;
-}
 
 interface Props {
   meal: MealInWater;
@@ -37,48 +22,24 @@ interface Props {
 /** A meal under way: each food has its own clock, is gone at a tap, or is lifted with what is left. */
 export function MealTimer({ meal, data, apart = false, dueOnly = false }: Props) {
   const styles = useStyles();
-  const say = useSay();
   const now = useSeconds();
-  const inWater = useInWater();
-  const [add] = api.useAddSightingMutation();
-  const [undo] = api.useUndoSightingMutation();
+  const note = useMealEnd(meal);
   const tank = data.tanks.find((one) => one.id === meal.tankId);
   if (!tank) return null;
   const isDue = (drop: DropInWater) => (minutesTo(liftAt(drop, tank, data.foods), now) ?? 1) <= 0;
-  const open = openDrops(meal).filter((drop) => !dueOnly || isDue(drop));
+  const open = openDrops(meal).filter(
+    (drop) => isDue(drop) || !(dueOnly || isLeaf(drop, data.foods)),
+  );
   if (open.length === 0) return null;
-  const note = async (drops: readonly DropInWater[], seen: Seen, text: string | null) => {
-    const keys = drops.map(({ key }) => key);
-    const { tankId, day, momentId } = meal;
-    const body: BodyOf<'addSighting'> = {
-      // What is in the water is known by when it went in: the same food served again is another intent.
-      id: stampFor('meal', tankId, day, momentId, keys, drops[0]?.at, seen.left, seen.unwatched).id,
-      day,
-      momentId,
-      came: [],
-      drops: meal.drops.map(({ at: _, ended: __, ...drop }) => drop),
-      dropKeys: keys,
-      ...seen,
-    };
-    inWater.end(meal, keys, true);
-    const done = await add({ params: { id: tankId }, body });
-    if (done.error) {
-      inWater.end(meal, keys, false);
-      say((done.error as Problem).detail, { tone: 'fault' });
-      return;
-    }
-    if (text === null) return;
-    say(text, {
-      undo: () => {
-        inWater.end(meal, keys, false);
-        void undo({ params: { id: body.id }, body: stampFor('undo', body.id) });
-      },
-    });
-  };
   const sinceMin = (drops: readonly DropInWater[]) =>
     Math.max(0, now - Math.min(...drops.map(({ at }) => Date.parse(at)))) / MIN_MS;
   const gone = (drops: readonly DropInWater[], name: string) => {
     const minutes = sinceMin(drops);
+    // A leaf that is gone after weeks was not «gone after» minutes.
+    if (drops.every((drop) => isLeaf(drop, data.foods))) {
+      void note(drops, { clearedMin: null, left: 0, unwatched: false }, `${name}: gone.`);
+      return;
+    }
     const clearedMin = Math.min(1440, Math.round(minutes * 10) / 10);
     const seen = { clearedMin, left: null, unwatched: false };
     void note(drops, seen, `${name}: gone after ${sayClock(minutes)}.`);
@@ -209,9 +170,10 @@ function useSeconds(): number {
   return now;
 }
 
-/** «4:12», «1 h 20 min» */
+/** «4:12», «1 h 20 min», «12 days» */
 function sayClock(minutes: number): string {
   const seconds = Math.max(0, Math.round(minutes * 60));
+  if (seconds >= 172_800) return `${Math.floor(seconds / 86_400)} days`;
   if (seconds < 3600) return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
   return `${Math.floor(seconds / 3600)} h ${Math.floor((seconds % 3600) / 60)} min`;
 }

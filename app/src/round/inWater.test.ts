@@ -1,6 +1,16 @@
 import { PLAIN } from '@open-larder/core/round';
 import { food, round, tank } from '../testing/house';
-import { liftAt, mealAt, openDrops, putIn, setEnded, takeOut, type DropInWater } from './inWater';
+import {
+  isLeaf,
+  liftAt,
+  mealAt,
+  openDrops,
+  putIn,
+  setEnded,
+  stands,
+  takeOut,
+  type DropInWater,
+} from './inWater';
 
 const DAY = '2026-03-04';
 const MEAL = { tankId: 't1', day: DAY, momentId: 'evening' };
@@ -81,5 +91,15 @@ describe('when it is lifted', () => {
     expect(since(liftAt(drop('a'), { plan }, [slow]))).toBe(15 * MIN);
     expect(liftAt(drop('a'), tank, [{ ...food, liftAfterMin: null }])).toBeNull();
     expect(liftAt(drop('a'), tank, [])).toBeNull();
+  });
+
+  it('stands from six hours on: a slice over night, a leaf for weeks', () => {
+    const lasting = (liftAfterMin: number, kind: 'dry' | 'fresh') => [
+      { ...food, liftAfterMin, kind },
+    ];
+    expect(stands(drop('a'), tank, lasting(30, 'dry'))).toBe(false);
+    expect(stands(drop('a'), tank, lasting(720, 'fresh'))).toBe(true);
+    expect(isLeaf(drop('a'), lasting(720, 'fresh'))).toBe(false);
+    expect(isLeaf(drop('a'), lasting(30_000, 'dry'))).toBe(true);
   });
 });

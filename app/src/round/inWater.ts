@@ -1,4 +1,5 @@
 import type { FoodRow, MealInWater, RoundView, Tank } from '@open-larder/contract';
+import { isLitter } from '@open-larder/core/food';
 import { liftAfter } from '@open-larder/core/school';
 
 /** One food of a meal, with its own clock. */
@@ -6,6 +7,15 @@ export type DropInWater = MealInWater['drops'][number];
 export type MealPlace = Pick<MealInWater, 'tankId' | 'day' | 'momentId'>;
 
 const MIN_MS = 60_000;
+
+/** What can be left when it is lifted, as a share. */
+export const LEFT = [
+  { value: 0, label: 'Nothing' },
+  { value: 0.25, label: 'A quarter' },
+  { value: 0.5, label: 'Half' },
+  { value: 0.75, label: 'Three quarters' },
+  { value: 1, label: 'All: refused' },
+];
 
 export const mealKey = ({ day, momentId, tankId }: MealPlace) => `${day} ${momentId} ${tankId}`;
 
@@ -44,6 +54,17 @@ export function setEnded(
   const others = round.inWater.filter((one) => !isAt(meal)(one));
   round.inWater = drops.every((drop) => drop.ended) ? others : [...others, { ...now, drops }];
 }
+
+/** Whether a food stands in the tank for long: a slice over night, a leaf for weeks. */
+export function stands(drop: DropInWater, tank: Pick<Tank, 'plan'>, foods: readonly FoodRow[]) {
+  const at = liftAt(drop, tank, foods);
+  return at !== null && at - Date.parse(drop.at) >= STANDS_MS;
+}
+/** From here on it is looked for at the tank, and not only on the round. Assumption. */
+const STANDS_MS = 6 * 60 * MIN_MS;
+
+export const isLeaf = (drop: DropInWater, foods: readonly FoodRow[]): boolean =>
+  foods.some((food) => food.id === drop.foodId && isLitter(food));
 
 /** When what is left of a food is to be lifted, ms; null where nothing of it is. */
 export function liftAt(

@@ -18,6 +18,7 @@ import { saySize } from '../group/words';
 import { usePrintStory } from '../table/usePrintStory';
 import { FoodCost } from '../larder/FoodCost';
 import { TogetherCard } from '../together/TogetherCard';
+import { StandingFood } from './StandingFood';
 import { TankFacts } from './TankFacts';
 import { TankLife } from './TankLife';
 import { TankPicture } from './TankPicture';
@@ -88,6 +89,7 @@ export function TankDetail({ tank, data }: { tank: Tank; data: HouseData }) {
         <FoodCost groups={groups} />
       </Card>
       <TankLife tank={tank} groups={groups} data={data} />
+      <StandingFood tank={tank} data={data} />
       <Text look="subtitle">Groups</Text>
       {groups.length === 0 ? (
         <Empty

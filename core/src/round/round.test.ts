@@ -1,5 +1,14 @@
 import fc from 'fast-check';
-import { addDays, compileRound, dietFindings, instantOf, wallMinutes, weekdayOf } from '.';
+import {
+  addDays,
+  compileGroupDay,
+  compileRound,
+  dietFindings,
+  type HouseGroup,
+  instantOf,
+  wallMinutes,
+  weekdayOf,
+} from '.';
 import { testGroup, testHouse, testTank } from './house.testkit';
 
 describe('local time', () => {
@@ -165,5 +174,43 @@ describe('findings on a diet', () => {
     const kinds = look({ ...group, diet });
     expect(kinds).toContain('ownAmount');
     expect(kinds).toContain('bigMeal');
+  });
+});
+
+describe('a leaf in a diet', () => {
+  const leaf = {
+    id: 'leaf',
+    name: 'Catappa leaf',
+    composition: { protein: 0.07, fat: 0.03, fibre: 0.18, ash: 0.11, moisture: 0.09 },
+    unit: { name: 'leaf', plural: 'leaves', massG: 1.2, step: 0.25 },
+    litter: true,
+  };
+  const plain = testGroup('g1', 'b');
+  const [first] = plain.diet!.servings;
+  const grazing = {
+    ...plain,
+    diet: {
+      ...plain.diet!,
+      servings: [...plain.diet!.servings, { ...first!, id: 'l', foodId: 'leaf' }],
+    },
+  };
+  const foods = new Map([...testHouse().foods, leaf].map((food) => [food.id, food]));
+  const tank = testTank('b', 1);
+  const monday = '2026-03-09';
+
+  it('lies beside the ration: the meals of its day are as large as ever', () => {
+    const without = compileGroupDay(plain, tank, foods, monday);
+    const { servings, plannedKj } = compileGroupDay(grazing, tank, foods, monday);
+    expect(plannedKj).toBe(without.plannedKj);
+    expect(servings.map(({ portion }) => portion.massG)).toEqual([
+      ...without.servings.map(({ portion }) => portion.massG),
+      1.2,
+    ]);
+  });
+
+  it('is no large meal, no meal to count, and no rounding', () => {
+    const moments = new Map(testHouse().moments.map((moment) => [moment.id, moment]));
+    const findings = (group: HouseGroup) => dietFindings(group, tank, foods, moments, monday);
+    expect(findings(grazing)).toEqual(findings(plain));
   });
 });

@@ -1,6 +1,6 @@
 import type { MealInWater } from '@open-larder/contract';
 import { v7 as uuidv7 } from 'uuid';
-import { sampleFeeding, sampleSighting, smallHouse } from '../testing/samples';
+import { sampleFeeding, sampleFood, sampleSighting, smallHouse } from '../testing/samples';
 import { startTestServer, type TestServer } from '../testing/testServer';
 
 let server: TestServer;
@@ -90,6 +90,20 @@ describe('what is in the water', () => {
     expect(await open()).toEqual([]);
     const { body } = await house.ask.get(`/api/tanks/${house.tank.id}/sightings`).expect(200);
     expect(body.items).toEqual([]);
+  });
+
+  it('holds leaves for the weeks that they lie, until they are taken out', async () => {
+    const leaf = sampleFood({ name: 'Catappa leaf', form: 'sinks', liftAfterMin: 5 * 1440 });
+    await house.ask.post('/api/foods').send(leaf).expect(201);
+    const put = (day: string) =>
+      feed({ foodId: leaf.id, servingId: uuidv7(), day, at: `${day}T11:30:00.000Z` });
+    const recent = await put('2026-03-08');
+    const due = await put('2026-03-02');
+    expect((await open()).sort()).toEqual([recent.servingId, due.servingId].sort());
+    const meal = (await inWater()).find((one) => one.day === '2026-03-02')!;
+    expect(meal.drops.map(({ key }) => key)).toEqual([due.servingId]);
+    await say([due.servingId], [due.servingId], { day: meal.day, clearedMin: null, left: 0.25 });
+    expect(await open()).toEqual([recent.servingId]);
   });
 
   it.each([

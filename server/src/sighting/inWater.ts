@@ -1,5 +1,6 @@
 import type { Feeding, MealInWater } from '@open-larder/contract';
 import type { DietServing, HouseGroup } from '@open-larder/core';
+import { isLitter } from '@open-larder/core/food';
 import { PLAIN } from '@open-larder/core/round';
 import { liftAfter } from '@open-larder/core/school';
 import { localDay, localMinutes } from '../clock';
@@ -7,10 +8,12 @@ import type { Scope } from '../db';
 import type { Household } from '../round/house';
 
 const HOUR_MS = 3_600_000;
+const DAY_MS = 24 * HOUR_MS;
 /** So far back something can be in the water still: a slice put in the evening before. */
 const LONGEST_MS = 36 * HOUR_MS;
-/** So long after it should have been lifted, or after it went in, a food is watched. Assumption. */
+/** So long after it should have been lifted, or after it went in, a food is watched. Assumptions. */
 const UNSAID_MS = HOUR_MS;
+const LITTER_UNSAID_MS = 14 * DAY_MS;
 
 type Fed = Pick<Feeding, 'servingId' | 'groupId' | 'foodId' | 'day' | 'massG'> & {
   at: string;
@@ -18,23 +21,32 @@ type Fed = Pick<Feeding, 'servingId' | 'groupId' | 'foodId' | 'day' | 'massG'> &
 };
 
 /** What went into the water lately, and whether it was said what became of it. */
-const fedLately = (scope: Scope, household: Household, now: Date): Promise<Fed[]> =>
-  scope.rows(
+const fedLately = (scope: Scope, household: Household, now: Date): Promise<Fed[]> => {
+  const since = (ms: number) => new Date(now.getTime() - ms);
+  const litter = household.foods.filter(isLitter);
+  const stays = Math.max(0, ...litter.map(({ liftAfterMin }) => liftAfterMin ?? 0)) * 60_000;
+  const longest = Math.max(LONGEST_MS, litter.length > 0 ? stays + LITTER_UNSAID_MS : 0);
+  return scope.rows(
     `SELECT f.serving_id, f.group_id, f.food_id, f.day::text, f.mass_g,
             to_char(f.at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') AS at,
             EXISTS (SELECT 1 FROM meal_ends e
                      WHERE e.household_id = f.household_id AND e.day = f.day
                        AND e.key = f.serving_id::text AND e.recorded_at >= f.recorded_at) AS ended
        FROM feedings f
-      WHERE f.household_id = :household AND f.day >= :from AND f.at > :since
+      WHERE f.household_id = :household AND f.day >= :from
+        AND f.at > (CASE WHEN f.food_id::text IN (:litter) THEN :longSince ELSE :since END)::timestamptz
         AND f.undoes IS NULL AND f.outcome <> 'refused' AND f.mass_g > 0
         AND NOT EXISTS (SELECT 1 FROM feedings u WHERE u.undoes = f.id)
       ORDER BY f.at, f.id`,
     {
-      from: localDay(new Date(now.getTime() - LONGEST_MS), household.timeZone),
-      since: new Date(now.getTime() - LONGEST_MS).toISOString(),
+      from: localDay(since(longest), household.timeZone),
+      since: since(LONGEST_MS).toISOString(),
+      longSince: since(longest).toISOString(),
+      // A list in SQL is never empty.
+      litter: ['', ...litter.map(({ id }) => id)],
     },
   );
+};
 
 /**
  * Meals of which something is in the water now, whoever put it in, the oldest first. What was logged
@@ -53,6 +65,8 @@ export async function inWater(
       { ...household.on(day).house, rows: household.tanksOn(day) },
     ]),
   );
+  const today = localDay(now, household.timeZone);
+  const groupsNow = new Map(household.on(today).house.groups.map((group) => [group.id, group]));
   const meals = new Map<string, MealInWater & { open: boolean }>();
   for (const one of fed) {
     const at = new Date(one.at);
@@ -61,10 +75,13 @@ export async function inWater(
     const group = house.groups.find(({ id }) => id === one.groupId);
     const tank = house.rows.find(({ id }) => id === group?.tankId);
     const food = foods.get(one.foodId);
-    const planned = group && plannedFor(group, one);
+    // What was fed before there was a diet counts to a meal of the one that came.
+    const planned =
+      group && (plannedFor(group, one) ?? plannedFor(groupsNow.get(group.id) ?? group, one));
     if (!group || !tank || !food || !planned) continue;
     const staysMin = planned.manner.afterMin + (liftAfter(tank.plan?.school ?? null, food) ?? 0);
-    const watched = now.getTime() < at.getTime() + staysMin * 60_000 + UNSAID_MS;
+    const unsaidMs = isLitter(food) ? LITTER_UNSAID_MS : UNSAID_MS;
+    const watched = now.getTime() < at.getTime() + staysMin * 60_000 + unsaidMs;
     const key = `${one.day} ${planned.momentId} ${tank.id}`;
     const meal = meals.get(key) ?? {
       tankId: tank.id,
