@@ -169,6 +169,8 @@ export const group = z.object({
   lastOn: z.partialRecord(z.enum(LIFE_KINDS), z.string()),
   /** How its bellies looked last; null where nobody looked lately. */
   belly: z.object({ score: z.literal(BELLIES), day: z.string() }).nullable(),
+  /** Foods that it was seen to eat, by their ids. */
+  eats: z.array(z.string()),
   diet: diet.nullable(),
   /** A food that it is being trained onto. */
   training: training.nullable(),

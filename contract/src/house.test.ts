@@ -15,6 +15,7 @@ const group = (over: Partial<Group>): Group => ({
   size: { males: 1, females: 2, unsexed: 3, total: 6 },
   lastOn: {},
   belly: null,
+  eats: [],
   training: null,
   diet: null,
   ...over,

@@ -60,6 +60,7 @@ export const group: Group = {
   size: { males: 0, females: 0, unsexed: 8, total: 8 },
   lastOn: {},
   belly: null,
+  eats: [],
   training: null,
   diet: {
     version: 1,

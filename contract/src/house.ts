@@ -22,7 +22,8 @@ export interface HouseRows {
   moments: readonly MomentRow[];
   tanks: readonly Tank[];
   groups: readonly Group[];
-  foods: readonly (UnitRow & Pick<FoodRow, 'id' | 'name' | 'composition' | 'archived' | 'kind' | 'liftAfterMin'>)[];
+  foods: readonly (UnitRow &
+    Pick<FoodRow, 'id' | 'name' | 'composition' | 'archived' | 'kind' | 'liftAfterMin'>)[];
   species: ReadonlyMap<string, Species>;
   /** Whose hand deals; null takes what all hands weighed. */
   hand?: string | null;

@@ -192,9 +192,9 @@ describe('what grazers get of a slice that stands over night', () => {
     speciesKey: bristlenose.key,
     lengthCm: 9,
     diet: {
-      ...group.diet,
+      ...group.diet!,
       fastWeekdays: [],
-      servings: [{ ...group.diet.servings[0]!, foodId: 'slice', zone: 'bottom', days: [1, 4] }],
+      servings: [{ ...group.diet!.servings[0]!, foodId: 'slice', zone: 'bottom', days: [1, 4] }],
     },
   };
   const foods = [slice];

@@ -153,6 +153,7 @@ function feedGroup(
     goalFactor: diet?.goalFactor ?? null,
     fastFactor: groupOnDay(housed, houseTank(tank)).fastFactor,
     belly,
+    eats: group.eats,
     taken: Object.fromEntries(
       (diet?.rules ?? []).flatMap(({ foodId, taken }) => (taken === null ? [] : [[foodId, taken]])),
     ),

@@ -1,7 +1,7 @@
 import { GUILDS, type Guild, type Species } from '@open-larder/catalogue';
 import type { FoodRow } from '@open-larder/contract';
 import { prepared } from '@open-larder/core/food';
-import { fits, takes, type Fit } from '@open-larder/core/mouth';
+import { fits, takes, wasEaten, type Fit } from '@open-larder/core/mouth';
 import type { HouseData } from '../store';
 
 /** Who a food is held against: a group as it is now, or a way of eating where no fish is there. */
@@ -12,6 +12,8 @@ export interface ForWhom {
   guild: Guild;
   species: Species | null;
   lengthCm: number;
+  /** Foods that the group was seen to eat. */
+  eats?: readonly string[];
 }
 
 export function eatersOf({ groups, species, house }: HouseData): ForWhom[] {
@@ -20,9 +22,9 @@ export function eatersOf({ groups, species, house }: HouseData): ForWhom[] {
     const of = species.get(group.speciesKey);
     const lengthCm = lengths.get(group.id);
     if (!of || lengthCm === undefined || group.archived) return [];
-    const { id, name } = group;
+    const { id, name, eats } = group;
     const detail = `${of.common}, ${of.guild}`;
-    return [{ id, title: name, detail, guild: of.guild, species: of, lengthCm }];
+    return [{ id, title: name, detail, guild: of.guild, species: of, lengthCm, eats }];
   });
   if (living.length > 0) return living;
   return GUILDS.map((guild) => ({
@@ -43,10 +45,10 @@ const FIT_WORDS: Record<Fit, string> = {
 };
 
 /** How a food suits an eater, in words and with what they come from; null where no fish is there. */
-export function suits(food: FoodRow, { species, lengthCm }: ForWhom) {
+export function suits(food: FoodRow, { species, lengthCm, eats }: ForWhom) {
   if (species === null) return null;
   const offer = { ...food, ...prepared({ ...food.inWater, form: food.form }, food.steps) };
-  const { fit, gapeMm } = fits(species, lengthCm, offer);
+  const { fit, gapeMm } = fits(species, lengthCm, offer, wasEaten({ eats }, food.id));
   const { likely, word, capped } = takes(species, offer);
   return {
     fit,

@@ -158,6 +158,7 @@ export const group: Group = {
   size: { males: 4, females: 6, unsexed: 0, total: 10 },
   lastOn: {},
   belly: null,
+  eats: [],
   training: null,
   diet: {
     version: 2,

@@ -10,3 +10,4 @@ export {
   type Offer,
   type Taking,
 } from './suits';
+export { readiness, wasEaten, type SeenFoods } from './seen';

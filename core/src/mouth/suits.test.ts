@@ -1,5 +1,5 @@
 import { loadCatalogue } from '@open-larder/catalogue/load';
-import { fits, onlyBinds, takes, type Eater, type Offer } from '.';
+import { fits, onlyBinds, readiness, takes, wasEaten, type Eater, type Offer } from '.';
 
 const dry = { protein: 0.44, fat: 0.08, fibre: 0.03, ash: 0.1, moisture: 0.08 };
 const worm = { protein: 0.12, fat: 0.05, fibre: 0.01, ash: 0.01, moisture: 0.8 };
@@ -104,5 +104,20 @@ describe('what only binds a mix', () => {
       .foods.filter((food) => onlyBinds({ ...food, composition: food }))
       .map(({ key }) => key);
     expect(binders).toEqual(['gelatine', 'agar']);
+  });
+});
+
+describe('what was seen', () => {
+  it('beats what is expected: eaten once, a food fits, and is taken readily', () => {
+    expect(wasEaten({}, 'peas')).toBe(false);
+    expect(wasEaten({ eats: ['peas'] }, 'peas')).toBe(true);
+    expect(readiness({ eats: ['peas'] }, 'peas', 0.1)).toBe(0.75);
+    expect(readiness({ eats: ['peas'] }, 'peas', 0.9)).toBe(0.9);
+    expect(readiness({ eats: ['peas'] }, 'flake', 0.1)).toBe(0.1);
+  });
+
+  it('gives way to the keeper’s own word', () => {
+    expect(readiness({ eats: ['peas'], taken: { peas: 0 } }, 'peas', 0.9)).toBe(0);
+    expect(wasEaten({ taken: { peas: 0.5 } }, 'peas')).toBe(true);
   });
 });

@@ -1,6 +1,6 @@
 import type { Guild } from '@open-larder/catalogue';
 import { digestibleEnergy } from '../food';
-import { onlyBinds, takes } from '../mouth';
+import { onlyBinds, readiness, takes } from '../mouth';
 import { FILM_FOOD, type FeedFood } from '../zones';
 import type { WeekOutcome } from './outcome';
 import type { WeekGroup, WeekTask } from './task';
@@ -73,7 +73,7 @@ export function foodsFor(task: Pick<WeekTask, 'foods'>, group: WeekGroup) {
   return task.foods.map((food) => {
     const { likely, capped } = takes(group.species, { ...food, ...food.inWater });
     const expected = onlyBinds(food) ? 0 : likely.value;
-    return { food, taken: group.taken?.[food.id] ?? expected, capped };
+    return { food, taken: readiness(group, food.id, expected), capped };
   });
 }
 

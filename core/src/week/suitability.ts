@@ -1,5 +1,5 @@
 import type { FoodForm, Zone } from '@open-larder/catalogue';
-import { fits, formOf, type Fit } from '../mouth';
+import { fits, formOf, wasEaten, type Fit } from '../mouth';
 import type { FeedFood } from '../zones';
 import type { WeekGroup } from './task';
 
@@ -31,11 +31,12 @@ const ENDS = 1.1;
  * @param expiring some of it passes its last good day within the cycle
  */
 export function suitability(
-  { species, lengthCm }: WeekGroup,
+  group: WeekGroup,
   food: FeedFood,
   taken: number,
   expiring: boolean,
 ): number {
+  const { species, lengthCm } = group;
   const offer = { ...food, ...food.inWater };
   const { zone, plantShareMin: low, plantShareMax: high } = species;
   const aboveGround = zone === 'surface' || zone === 'mid';
@@ -43,7 +44,7 @@ export function suitability(
   const off = Math.max(0, low - food.plantShare, food.plantShare - high);
   return (
     taken *
-    BY_FIT[fits(species, lengthCm, offer).fit] *
+    BY_FIT[fits(species, lengthCm, offer, wasEaten(group, food.id)).fit] *
     BY_PLACE[zone][food.form] *
     lies *
     (1 - off / 2) *

@@ -1,5 +1,5 @@
 import { digestibleEnergy, mealSteps, toGrams, toHandUnits } from '../food';
-import { fits, takes } from '../mouth';
+import { fits, readiness, takes, wasEaten } from '../mouth';
 import type { DietServing, Manner } from '../round';
 import type { Drop, FeedFood, FeedGroup, Feeding } from './feeding';
 
@@ -78,16 +78,16 @@ function changesOf(
 }
 
 /** Foods that fit its mouth and that it takes, the readiest first. */
-function otherFoods(feeding: Feeding, { species, lengthCm }: FeedGroup, drop: Drop): FeedFood[] {
+function otherFoods(feeding: Feeding, group: FeedGroup, drop: Drop): FeedFood[] {
+  const { species, lengthCm } = group;
   return feeding.foods
     .filter((food) => food.id !== drop.foodId)
     .map((food) => {
       const offer = { ...food, ...food.inWater };
-      return { food, offer, likely: takes(species, offer).likely.value };
+      const { fit } = fits(species, lengthCm, offer, wasEaten(group, food.id));
+      return { food, fit, likely: readiness(group, food.id, takes(species, offer).likely.value) };
     })
-    .filter(
-      ({ offer, likely }) => likely >= TAKEN && fits(species, lengthCm, offer).fit !== 'too large',
-    )
+    .filter(({ fit, likely }) => likely >= TAKEN && fit !== 'too large')
     .sort((a, b) => b.likely - a.likely || (a.food.id < b.food.id ? -1 : 1))
     .slice(0, FOODS_TRIED)
     .map(({ food }) => food);

@@ -1,6 +1,6 @@
 import type { Guild, Shape } from '@open-larder/catalogue';
 import { eatsNothing } from '../fish';
-import type { Eater } from '../mouth';
+import type { Eater, SeenFoods } from '../mouth';
 import { dailyNeed, evacuationPerHour, largestMeal, type GroupOnDay } from '../ration';
 import type { FeedGroup, FeedTank } from './feeding';
 import { overLayers } from './layers';
@@ -31,7 +31,7 @@ export interface Feeder {
   /** Multiple of the readiness to take a food: 1 unless it was learned. */
   taking: number;
   /** The keeper's own word of a food, by its id, 0..1. */
-  taken: Readonly<Record<string, number>>;
+  seen: SeenFoods;
   needKj: number;
 }
 
@@ -86,7 +86,7 @@ export function feederOf(group: FeedGroup, tank: Pick<FeedTank, 'tempC'>): Feede
     gapeMm: group.lengthCm * 10 * species.gapeShare,
     eater: species,
     taking: learned.taking,
-    taken: group.taken ?? {},
+    seen: { taken: group.taken, eats: group.eats },
     needKj: needKj.value,
   };
 }

@@ -1,6 +1,7 @@
 import type { FoodFamily, FoodKind, PreparationStep, Species, Zone } from '@open-larder/catalogue';
 import type { Stage } from '../fish';
 import type { Composition, HandUnit, InWater } from '../food';
+import type { SeenFoods } from '../mouth';
 import type { Belly, SpeciesTraits } from '../ration';
 import type { LightHours, Manner } from '../round';
 import type { FilmSeen, TankFurnishing } from '../tank';
@@ -39,7 +40,7 @@ export interface FeedTank {
   film?: FilmSeen;
 }
 
-export interface FeedGroup {
+export interface FeedGroup extends SeenFoods {
   id: string;
   name: string;
   species: FeedTraits;
@@ -51,8 +52,6 @@ export interface FeedGroup {
   belly?: Belly | null;
   /** Raises a feeding day for the fasting days of its week. */
   fastFactor?: number;
-  /** How readily it takes a food, 0..1, by its id, where the keeper knows better than its guild. */
-  taken?: Readonly<Record<string, number>>;
   /** What was learned at this tank, as multiples of what its species and size let expect. */
   learned?: Learned;
 }

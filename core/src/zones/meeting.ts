@@ -3,8 +3,10 @@ import {
   formOf,
   massOfPieceG,
   mouthful,
+  readiness,
   takes,
   takesApart,
+  wasEaten,
   widthAt,
   type Offer,
 } from '../mouth';
@@ -51,9 +53,6 @@ const RASP_S = 1;
 /** A rasping mouth moves at this share of the speed at which its fish goes for food. Assumption. */
 const RASPING_SPEED = 0.05;
 
-/** From here on the keeper's own word of a food says that it was seen eaten. */
-const SEEN_EATEN = 0.5;
-
 /** The one size that a particle has. */
 function onePiece({ pieces, sizeMm }: Item) {
   const widthMm = widthAt(pieces, sizeMm);
@@ -82,8 +81,8 @@ export function meetingOf(feeder: Feeder, item: Item): Meeting {
     ...onePiece(item),
   };
   const lengthCm = feeder.gapeMm / 10 / feeder.eater.gapeShare;
-  const { fit } = fits(feeder.eater, lengthCm, offer, (feeder.taken[food.id] ?? 0) >= SEEN_EATEN);
-  const expected = feeder.taken[food.id] ?? takes(feeder.eater, offer).likely.value;
+  const { fit } = fits(feeder.eater, lengthCm, offer, wasEaten(feeder.seen, food.id));
+  const expected = readiness(feeder.seen, food.id, takes(feeder.eater, offer).likely.value);
   const likely = Math.min(1, expected * feeder.taking);
   const apart = item.only !== null && item.only !== feeder.id;
   if (food === FILM_FOOD) {

@@ -323,6 +323,7 @@ function groupOn(
     stage: (last('staged')?.stage as Stage | undefined) ?? demo.stage,
     lengthCm: (last('measured')?.lengthCm as number | undefined) ?? null,
     belly: null,
+    eats: [],
     training: null,
     lastOn: Object.fromEntries(past.map((event) => [event.kind, event.day])),
     size: sizeOn(past.filter((event) => 'unsexed' in event) as unknown as SizeEvent[], day),

@@ -9,6 +9,7 @@ import {
 } from '@open-larder/core';
 import type { Scope } from '../db';
 import { bellies } from '../look/store';
+import { seenEaten } from '../sighting/eaten';
 import { trainings, type BegunTraining } from '../training/begun';
 import { eventsThatHold, lifeEventOf } from './life';
 
@@ -27,6 +28,8 @@ interface Life {
   diets: DietVersion[];
   /** How its bellies looked, the oldest first. */
   bellies: { day: string; score: Belly }[];
+  /** Foods that it was seen to eat, and since when. */
+  eats: { day: string; foodId: string }[];
   /** Foods that it was trained onto, the oldest first. */
   trainings: BegunTraining[];
   /** The group after each day on which something changed: between two of them it is the same. */
@@ -48,7 +51,7 @@ export async function readHistory(scope: Scope, which: readonly string[] | null)
   if (which?.length === 0) return { lives: [] };
   const only = (column: string) => (which === null ? '' : `AND ${column} IN (:which)`);
   const values = { which };
-  const [rows, events, diets, servings, seen, trained] = await Promise.all([
+  const [rows, events, diets, servings, seen, eaten, trained] = await Promise.all([
     scope.rows<GroupRow>(
       `SELECT id, name, species_key, version, ended_on::text FROM groups
         WHERE household_id = :household ${only('id')} ORDER BY id`,
@@ -66,16 +69,18 @@ export async function readHistory(scope: Scope, which: readonly string[] | null)
       values,
     ),
     bellies(scope, which),
+    seenEaten(scope, which),
     trainings(scope, which),
   ]);
   const lives = new Map<string, Life>(
     rows.map((row) => [
       row.id,
-      { row, events: [], diets: [], bellies: [], trainings: [], states: new Map() },
+      { row, events: [], diets: [], bellies: [], eats: [], trainings: [], states: new Map() },
     ]),
   );
   for (const event of events) lives.get(event.groupId)?.events.push(lifeEventOf(event));
   for (const { groupId, ...belly } of seen) lives.get(groupId)?.bellies.push(belly);
+  for (const { groupId, ...one } of eaten) lives.get(groupId)?.eats.push(one);
   for (const one of trained) lives.get(one.groupId)?.trainings.push(one);
   const versions = new Map<string, DietVersion>();
   for (const diet of diets) {
@@ -119,13 +124,21 @@ function lastChange(life: Life, day: string): string {
 }
 
 /** The days on which something about a group changed, in order. */
-function changesOf({ row, events, diets, bellies: seen, trainings: trained }: Life): string[] {
+function changesOf({
+  row,
+  events,
+  diets,
+  bellies: seen,
+  eats,
+  trainings: trained,
+}: Life): string[] {
   const days = new Set<string>(row.endedOn === null ? [] : [row.endedOn]);
   for (const event of events) days.add(event.day);
   for (const diet of diets) days.add(diet.validFrom);
   for (const day of new Set(seen.map((belly) => belly.day))) {
     days.add(day).add(addDays(day, BELLY_HOLDS_DAYS + 1));
   }
+  for (const { day } of eats) days.add(day);
   for (const training of trained) {
     days.add(training.day);
     if (training.endedOn !== null) days.add(training.endedOn);
@@ -135,7 +148,7 @@ function changesOf({ row, events, diets, bellies: seen, trainings: trained }: Li
 }
 
 function lifeOn(life: Life, day: string): Group | null {
-  const { row, events, diets, bellies: seen } = life;
+  const { row, events, diets, bellies: seen, eats } = life;
   const { endedOn, ...group } = row;
   const state = stateOn(events, day);
   if (!state) return null;
@@ -147,6 +160,7 @@ function lifeOn(life: Life, day: string): Group | null {
     ...state,
     archived: endedOn !== null && endedOn <= day,
     belly: holds ? belly : null,
+    eats: eats.filter((one) => one.day <= day).map(({ foodId }) => foodId),
     diet: diet && {
       version: diet.version,
       validFrom: diet.validFrom,

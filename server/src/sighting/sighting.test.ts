@@ -1,6 +1,6 @@
 import type { LearnedRow, SightingRow } from '@open-larder/contract';
 import { v7 as uuidv7 } from 'uuid';
-import { sampleSighting, smallHouse } from '../testing/samples';
+import { sampleGroup, sampleSighting, smallHouse } from '../testing/samples';
 import { startTestServer, type TestServer } from '../testing/testServer';
 
 let server: TestServer;
@@ -91,5 +91,33 @@ describe('what was learned', () => {
     await save({ groups: [{ ...traits(), search: 9 }] }).expect(422);
     await save({ groups: [{ ...traits(), groupId: uuidv7() }] }).expect(422);
     expect((await learned()).version).toBe(0);
+  });
+});
+
+describe('what a group was seen to eat', () => {
+  const eats = async (id: string) => {
+    const { body } = await ours.ask.get('/api/groups').expect(200);
+    return (body.items as { id: string; eats: string[] }[]).find((one) => one.id === id)!.eats;
+  };
+  const see = (over: object) => add({ came: [], ...over }).expect(201);
+
+  it('is what was gone where it lives alone, from then on, until that is taken back', async () => {
+    expect(await eats(ours.group.id)).toEqual([]);
+    const { body } = await see({ clearedMin: 5, left: null });
+    expect(await eats(ours.group.id)).toEqual([ours.food.id]);
+    await ours.ask.post(`/api/sightings/${body.id}/undo`).send({ id: uuidv7() }).expect(201);
+    expect(await eats(ours.group.id)).toEqual([]);
+  });
+
+  it('is not what was left, nor what tank-mates may have eaten', async () => {
+    await see({ clearedMin: null, left: 1 });
+    expect(await eats(ours.group.id)).toEqual([]);
+    const mates = sampleGroup(ours.tank.id, { name: 'Mates' });
+    await ours.ask.post('/api/groups').send(mates).expect(201);
+    await see({ clearedMin: 5, left: null });
+    expect(await eats(ours.group.id)).toEqual([]);
+    await see({ clearedMin: 5, left: null, came: [{ groupId: ours.group.id, share: 1 }] });
+    expect(await eats(ours.group.id)).toEqual([ours.food.id]);
+    expect(await eats(mates.id)).toEqual([]);
   });
 });

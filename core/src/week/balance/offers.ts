@@ -1,6 +1,6 @@
 import { eatsNothing } from '../../fish';
 import { isLitter } from '../../food';
-import { fits } from '../../mouth';
+import { fits, wasEaten } from '../../mouth';
 import { dailyNeed, largestMeal } from '../../ration';
 import { PLAIN, sayManner, wallMinutes, type DietServing, type FoodRule } from '../../round';
 import { eatenOf, type Drop, type FeedFood } from '../../zones';
@@ -123,7 +123,8 @@ function chosenFoods(
         !isLitter(food) &&
         !coarse(food) &&
         !(task.school.staple === 'fresh' && food.kind === 'dry') &&
-        fits(group.species, group.lengthCm, { ...food, ...food.inWater }).fit !== 'too large',
+        fits(group.species, group.lengthCm, { ...food, ...food.inWater }, wasEaten(group, food.id))
+          .fit !== 'too large',
     )
     .sort(
       (a, b) =>
