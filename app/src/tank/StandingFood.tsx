@@ -10,7 +10,7 @@ import { api, useHand, useNow, useWords, type HouseData } from '../store';
 import { nowMs } from '../store/clock';
 import { stampFor } from '../store/intent';
 import { localNow } from '../store/useNow';
-import { Button, Card, ListRow, useSay } from '../ui';
+import { Button, Card, ListRow, Text, useSay } from '../ui';
 
 const MIN_MS = 60_000;
 
@@ -28,18 +28,21 @@ export function StandingFood({ tank, data }: { tank: Tank; data: HouseData }) {
     );
   if (standing.length === 0) return null;
   return (
-    <Card label="Standing in the water">
-      {standing.map(({ meal, drop }, index) => (
-        <StandingLine
-          key={`${meal.day} ${drop.key}`}
-          first={index === 0}
-          meal={meal}
-          drop={drop}
-          tank={tank}
-          data={data}
-        />
-      ))}
-    </Card>
+    <>
+      <Text look="subtitle">Standing in the water</Text>
+      <Card label="Standing in the water">
+        {standing.map(({ meal, drop }, index) => (
+          <StandingLine
+            key={`${meal.day} ${drop.key}`}
+            first={index === 0}
+            meal={meal}
+            drop={drop}
+            tank={tank}
+            data={data}
+          />
+        ))}
+      </Card>
+    </>
   );
 }
 
@@ -79,7 +82,7 @@ function StandingLine({ first, meal, drop, tank, data }: LineProps) {
               : `Take out what is left on ${sayTime(lift)}.`
         }`}
       />
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, padding: 8, paddingTop: 0 }}>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, padding: 12, paddingTop: 0 }}>
         <Button
           label="Gone"
           spoken={`Gone: ${about}`}
@@ -100,7 +103,7 @@ function StandingLine({ first, meal, drop, tank, data }: LineProps) {
       </View>
       {asking ? (
         <View
-          style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, padding: 8, paddingTop: 0 }}
+          style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, padding: 12, paddingTop: 0 }}
           aria-label="How much of it was left?"
         >
           {LEFT.filter(({ value }) => value > 0).map(({ value, label }) => {
