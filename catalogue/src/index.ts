@@ -4,7 +4,7 @@
  * checking a keeper's own species needs validation: `@open-larder/catalogue/species`.
  */
 export * from './vocabulary';
-export { basisOf, basisOfSource, type Basis } from './basis';
+export { BASES, basisOf, basisOfSource, FIGURES, type Basis } from './basis';
 export { ownPair, type LengthMass, type PairLevel } from './lengthMass';
 export {
   entryOf,

@@ -1,19 +1,19 @@
-import { basisOf, basisOfSource, type Basis, type Species } from '@open-larder/catalogue';
+import { basisOf, basisOfSource, type Species, type SpeciesField } from '@open-larder/catalogue';
 import { sayNumber } from '@open-larder/core/units';
 import { View } from 'react-native';
-import { themed } from '../theme';
 import { Card, ListRow, Text } from '../ui';
-import { isDefault } from './words';
-
-const strong = (text: string) => <Text look="strong">{text}</Text>;
-const orDefault = (species: Species, field: Parameters<typeof isDefault>[1], text: string) =>
-  isDefault(species, field) ? `${text} (default)` : text;
+import { BasisCounts, BasisMark, Figure } from './Basis';
 
 /** Company, breeding, life, and where the figures come from. */
 export function SpeciesLife({ species }: { species: Species }) {
   const { hatchDegreeDays: hatch, swimDegreeDays: swim } = species;
   const days = (degreeDays: number) =>
     `${sayNumber(degreeDays, 0)} degree-days, ${sayNumber(degreeDays / species.tempOptC, 1)} days at its best temperature`;
+  const figure = (text: string, ...of: SpeciesField[]) => (
+    <Figure species={species} of={of}>
+      {text}
+    </Figure>
+  );
   const sources = [
     ['Size and shape', species.sourceSize],
     ['Water', species.sourceWater],
@@ -28,20 +28,20 @@ export function SpeciesLife({ species }: { species: Species }) {
         <ListRow
           first
           title="Usual group"
-          trail={strong(species.usualGroup === 1 ? 'alone' : `${species.usualGroup} or more`)}
+          trail={figure(
+            species.usualGroup === 1 ? 'alone' : `${species.usualGroup} or more`,
+            'usualGroup',
+          )}
         />
         <ListRow
           title="Females to a male"
-          trail={strong(orDefault(species, 'femalesPerMale', sayNumber(species.femalesPerMale, 1)))}
+          trail={figure(sayNumber(species.femalesPerMale, 1), 'femalesPerMale')}
         />
-        <ListRow
-          title="Nips fins"
-          trail={strong(orDefault(species, 'nipsFins', species.nipsFins ? 'yes' : 'no'))}
-        />
+        <ListRow title="Nips fins" trail={figure(species.nipsFins ? 'yes' : 'no', 'nipsFins')} />
       </Card>
       <Text look="subtitle">Breeding and life</Text>
       <Card label="Breeding and life">
-        <ListRow first title="Way of breeding" trail={strong(species.breeding)} />
+        <ListRow first title="Way of breeding" trail={figure(species.breeding, 'breeding')} />
         <ListRow
           title="Hatches after"
           detail={hatch === null ? undefined : days(hatch)}
@@ -54,25 +54,26 @@ export function SpeciesLife({ species }: { species: Species }) {
         />
         <ListRow
           title="Length of a young one"
-          trail={strong(orDefault(species, 'larvalLengthMm', `${species.larvalLengthMm} mm`))}
+          trail={figure(`${species.larvalLengthMm} mm`, 'larvalLengthMm')}
         />
-        <ListRow
-          title="Life span"
-          trail={strong(orDefault(species, 'lifeYears', `${species.lifeYears} years`))}
-        />
+        <ListRow title="Life span" trail={figure(`${species.lifeYears} years`, 'lifeYears')} />
         {species.growthLinfCm === null || species.growthK === null ? null : (
           <ListRow
             title="Growth"
-            trail={strong(`L∞ ${species.growthLinfCm} cm, K ${species.growthK} a year`)}
+            trail={figure(
+              `L∞ ${species.growthLinfCm} cm, K ${species.growthK} a year`,
+              'growthLinfCm',
+              'growthK',
+            )}
           />
         )}
       </Card>
       <Text look="subtitle">Where the figures come from</Text>
       <Card label="Sources">
-        {sources.map(([title, source], index) => (
+        <BasisCounts species={species} />
+        {sources.map(([title, source]) => (
           <ListRow
             key={title}
-            first={index === 0}
             title={title}
             detail={source}
             trail={<BasisMark basis={basisOfSource(source)} />}
@@ -85,30 +86,3 @@ export function SpeciesLife({ species }: { species: Species }) {
     </View>
   );
 }
-
-const BASIS_WORDS: Record<Basis, string> = {
-  publication: 'published',
-  practice: 'common practice',
-  default: 'a default',
-  unknown: 'not known',
-};
-
-/** What a figure rests on, as a word and a colour. */
-function BasisMark({ basis }: { basis: Basis }) {
-  const styles = useStyles();
-  return (
-    <View style={styles.mark}>
-      <View style={[styles.dot, styles[basis]]} />
-      <Text look="small">{BASIS_WORDS[basis]}</Text>
-    </View>
-  );
-}
-
-const useStyles = themed((c) => ({
-  mark: { flexDirection: 'row', alignItems: 'center', gap: 6 },
-  dot: { width: 10, height: 10, borderRadius: 5, borderWidth: 1, borderColor: c.ink2 },
-  publication: { backgroundColor: c.duckweed },
-  practice: { backgroundColor: c.sand },
-  default: { backgroundColor: c.paper },
-  unknown: { backgroundColor: c.paper, borderStyle: 'dashed' },
-}));

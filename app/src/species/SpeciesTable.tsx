@@ -9,6 +9,7 @@ import { ReadyHours } from '../draw/ReadyHours';
 import { ZoneHours } from '../draw/ZoneHours';
 import { useWords } from '../store';
 import { Card, ListRow, Text, WhyLink } from '../ui';
+import { Figure } from './Basis';
 import { isDefault, MOUTH_WORDS, NITRATE_WORDS, PAIR_WORDS, sayBand, sayRange } from './words';
 
 interface Band {
@@ -36,19 +37,19 @@ export function SpeciesTable({ species }: { species: Species }) {
         high: species.tempMaxC,
         best: species.tempOptC,
       },
-      fields: [],
+      fields: ['tempMinC', 'tempMaxC', 'tempOptC'],
     },
     {
       title: 'pH',
       says: `${species.phMin} to ${species.phMax}`,
       bar: { from: 3, to: 10, low: species.phMin, high: species.phMax },
-      fields: [],
+      fields: ['phMin', 'phMax'],
     },
     {
       title: 'Hardness',
       says: sayRange(words, 'hardness', species.ghMin, species.ghMax),
       bar: { from: 0, to: 30, low: species.ghMin, high: species.ghMax },
-      fields: [],
+      fields: ['ghMin', 'ghMax'],
     },
     {
       title: 'Plant share of the diet',
@@ -63,6 +64,11 @@ export function SpeciesTable({ species }: { species: Species }) {
       fields: ['proteinMin', 'proteinMax'],
     },
   ];
+  const figure = (text: string, ...of: SpeciesField[]) => (
+    <Figure species={species} of={of}>
+      {text}
+    </Figure>
+  );
   const gapeMm = species.gapeShare * species.adultLengthCm * 10;
   return (
     <View style={{ gap: 16 }}>
@@ -73,7 +79,7 @@ export function SpeciesTable({ species }: { species: Species }) {
               first={index === 0}
               title={title}
               detail={defaultOf(species, fields)}
-              trail={<Text look="strong">{says}</Text>}
+              trail={figure(says, ...fields)}
             />
             <View style={{ paddingHorizontal: 12, paddingBottom: 8 }}>
               <RangeBar {...bar} label={`${title}: ${says}`} />
@@ -83,7 +89,7 @@ export function SpeciesTable({ species }: { species: Species }) {
         <ListRow
           title="Nitrate"
           detail={defaultOf(species, ['nitrate'])}
-          trail={<Text look="strong">{NITRATE_WORDS[species.nitrate]}</Text>}
+          trail={figure(NITRATE_WORDS[species.nitrate], 'nitrate')}
         />
       </Card>
       <Card label="Mouth and gut">
@@ -91,12 +97,12 @@ export function SpeciesTable({ species }: { species: Species }) {
           first
           title="Mouth"
           detail={`about ${sayNumber(gapeMm, 1)} mm wide when grown${isDefault(species, 'gapeShare') ? '; a default for its shape' : ''}`}
-          trail={<Text look="strong">{MOUTH_WORDS[species.mouth]}</Text>}
+          trail={figure(MOUTH_WORDS[species.mouth], 'mouth', 'gapeShare')}
         />
         <ListRow
           title="Stomach"
           detail={species.stomach ? 'few larger meals' : 'many small meals'}
-          trail={<Text look="strong">{species.stomach ? 'yes' : 'none'}</Text>}
+          trail={figure(species.stomach ? 'yes' : 'none', 'stomach')}
         />
         <ListRow
           title="Mass when grown"

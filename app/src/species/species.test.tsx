@@ -38,11 +38,14 @@ describe('a species page', () => {
       'Jumps: keep it covered',
       'bread',
       'a paper on breeding',
-      'no (default)',
     ]) {
       expect(screen.getByText(text)).toBeTruthy();
     }
     expect(screen.getByText(/70 degree-days, 2.7 days at its best temperature/)).toBeTruthy();
+    // Each figure says what it rests on, and how many rest on what.
+    expect(screen.getAllByLabelText('by default').length).toBeGreaterThan(2);
+    expect(screen.getAllByLabelText('common practice').length).toBeGreaterThan(2);
+    expect(screen.getByText(/^\d+ by default$/)).toBeTruthy();
     expect(screen.queryByLabelText('Change it')).toBeNull();
   });
 
