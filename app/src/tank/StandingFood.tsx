@@ -12,8 +12,6 @@ import { stampFor } from '../store/intent';
 import { localNow } from '../store/useNow';
 import { Button, Card, ListRow, Text, useSay } from '../ui';
 
-const MIN_MS = 60_000;
-
 /** Slices, wafers and leaves that stand in a tank: grazed, lifted, replaced. */
 export function StandingFood({ tank, data }: { tank: Tank; data: HouseData }) {
   const now = useNow();
