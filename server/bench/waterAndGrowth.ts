@@ -1,7 +1,7 @@
 import { ownPair } from '@open-larder/catalogue';
 import { addDays } from '@open-larder/core';
 import { fitCurve, standOfGrowth, type GrowthTask, type Point } from '@open-larder/core/growth';
-import { standOfWater, type WaterEvent, type WaterTask } from '@open-larder/core/water';
+import { standOfWater, UPTAKE, type WaterEvent, type WaterTask } from '@open-larder/core/water';
 import { fastestOf, row } from './bench';
 
 const TODAY = '2026-03-11';
@@ -50,6 +50,7 @@ function tankOf(seed: number): WaterTask {
     tempC: 25,
     ph: 7,
     filtered: true,
+  uptake: UPTAKE.few,
     since: addDays(TODAY, -400),
     today: TODAY,
     rhythm: { share: 0.25, everyDays: 7, sourceMgL: 5, said: true, heldUntil: null },

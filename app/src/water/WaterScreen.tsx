@@ -25,6 +25,7 @@ import {
   type Faults,
   later,
 } from '../ui';
+import { DownCard } from './DownCard';
 import { KeepsCard } from './KeepsCard';
 import { RhythmSheet } from './RhythmSheet';
 
@@ -106,6 +107,7 @@ function WaterOf({ tank, row, stand, events }: Props) {
         </Text>
       </View>
       <Warnings tank={tank} stand={stand} events={events} />
+      <DownCard tank={tank} row={row} stand={stand} />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         <Button look="primary" label="Log a test" onPress={() => setOpen('test')} />
         <Button label="Water changed" onPress={() => setOpen('changed')} />
@@ -142,8 +144,8 @@ function WaterOf({ tank, row, stand, events }: Props) {
 function saySums({ fit, foodAddsMgL, addsMgL }: WaterStand): string {
   const food = `The plan’s food adds ${sayMgL(foodAddsMgL * fit.production)} mg/L a day`;
   const learned =
-    fit.spans > 0
-      ? `, ${sayNumber(fit.production * 100, 0)} % of what its protein says; plants take up ${sayMgL(fit.uptakeMgL)} (from ${fit.spans} span${fit.spans === 1 ? '' : 's'} between tests)`
+    fit.tests > 0
+      ? `, ${sayNumber(fit.production * 100, 0)} % of what its protein says; plants take up ${sayMgL(fit.uptakeMgL)} (from ${fit.tests} test${fit.tests === 1 ? '' : 's'})`
       : ` by its protein; plants are taken to use ${sayMgL(fit.uptakeMgL)}`;
   return `${food}${learned}. Left: ${sayMgL(Math.max(0, addsMgL))} a day.`;
 }

@@ -1,6 +1,6 @@
 import type { Tank, WaterEventRow, WaterRow } from '@open-larder/contract';
 import { addDays } from '@open-larder/core/round';
-import { standOfWater, type WaterEvent } from '@open-larder/core/water';
+import { standOfWater, UPTAKE, type WaterEvent } from '@open-larder/core/water';
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { answers, tank as plainTank } from '../testing/house';
 import { sent, standIn } from '../testing/server';
@@ -55,6 +55,7 @@ function rowOf(events: WaterEventRow[], { mg = 20, said = true } = {}): WaterRow
       tempC: 25,
       ph: 7,
       filtered: true,
+      uptake: UPTAKE.few,
       since: addDays(DAY, -300),
       today: DAY,
       rhythm: { ...RHYTHM, said, heldUntil: null },
@@ -161,13 +162,23 @@ describe('the water of a tank', () => {
     expect((body!.water as { source: object }).source).toEqual(tank.plan!.water!.source);
   });
 
+  it('over what they stand says first how to bring it down, and relaxes nothing', async () => {
+    serve([event(0, { nitrate: 60 })]);
+    open();
+    expect(await screen.findByText('Bring it down first')).toBeTruthy();
+    expect(screen.getAllByText(/^leaves about \d+ mg\/L$/).length).toBeGreaterThan(2);
+    expect(screen.getByText(/^Today: 25 L, 25 %$/)).toBeTruthy();
+    expect(screen.queryByText(/and more$/)).toBeNull();
+    expect(screen.getByLabelText('The first change is done')).toBeTruthy();
+  });
+
   it('tries out a heavier ration before it begins', async () => {
     serve([]);
     open();
-    const before = (await screen.findByText(/^It peaks at/)).props.children as string;
+    const before = (await screen.findByText(/^At its worst it peaks at/)).props.children as string;
     fireEvent.press(screen.getByLabelText('More: Food, against the plan'));
     fireEvent.press(screen.getByLabelText('More: Food, against the plan'));
-    expect(screen.getByText(/^It peaks at/).props.children).not.toBe(before);
+    expect(screen.getByText(/^At its worst it peaks at/).props.children).not.toBe(before);
   });
 
   it('of which nobody said how it is changed, it asks', async () => {

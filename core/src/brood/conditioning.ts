@@ -1,4 +1,4 @@
-import { NITRATE_PER_N, TAN_OF_PROTEIN } from '../water/nitrogen';
+import { NITRATE_PER_N, nitrogenOfProtein } from '../water/nitrogen';
 import { peakOf, shareFor } from '../water/sawTooth';
 import { assertRange } from '../units';
 
@@ -34,13 +34,13 @@ export interface Conditioned {
 /**
  * What conditioning adds to the water, and the changes that pay for it.
  * @throws RangeError for a tank, a share or a food that cannot be
- * Source: ammonia from food after Timmons & Ebeling; a steady rhythm of changes peaks at the source
+ * Ammonia from food as of fish that do not grow; a steady rhythm of changes peaks at the source
  * plus what one interval adds, divided by the share. Plants take nothing up: an assumption, on the safe side.
  */
 export function conditioned(of: Conditioning): Conditioned {
   assertRange('litres', of.litres, 0.2, 100_000);
   assertRange('protein a day in grams', of.thenG, 0, 100_000);
-  const tan = (proteinG: number) => (proteinG * TAN_OF_PROTEIN * 1000) / of.litres;
+  const tan = (proteinG: number) => (proteinG * nitrogenOfProtein('conditioning') * 1000) / of.litres;
   const [tanBefore, tanThen] = [tan(of.proteinG), tan(of.thenG)];
   const peak = (tanMgL: number) => peakOf(tanMgL * NITRATE_PER_N, of);
   const held = peak(tanBefore);

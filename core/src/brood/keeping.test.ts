@@ -23,10 +23,10 @@ describe('conditioning', () => {
   };
   it('adds ammonia and nitrate as its protein does, worked by hand', () => {
     const told_ = conditioned(usual);
-    expect(told_.tanBefore).toBeCloseTo((1 * 0.092 * 1000) / 100, 9);
+    expect(told_.tanBefore).toBeCloseTo((1 * 0.128 * 1000) / 100, 9);
     expect(told_.tanThen).toBeCloseTo(1.8 * told_.tanBefore, 9);
-    expect(told_.nitrateBefore).toBeCloseTo(10 + (0.92 * 4.43 * 7) / 0.25, 6);
-    expect(told_.nitrateThen).toBeCloseTo(10 + (1.8 * 0.92 * 4.43 * 7) / 0.25, 6);
+    expect(told_.nitrateBefore).toBeCloseTo(10 + (1.28 * 4.43 * 7) / 0.25, 6);
+    expect(told_.nitrateThen).toBeCloseTo(10 + (1.8 * 1.28 * 4.43 * 7) / 0.25, 6);
   });
   it('is paid for by a larger share, or the same more often', () => {
     const { shareThen, everyThen, litresMore, nitrateBefore } = conditioned(usual);

@@ -27,3 +27,7 @@ export function mayNotFast(stage: Stage): boolean {
 export function hasLarvalGut(stage: Stage): boolean {
   return stage === 'yolk-sac larva' || stage === 'fry';
 }
+
+/** Those that must grow, whatever it does to the water. */
+export const grows = (stage: Stage): boolean =>
+  stage === 'fry' || stage === 'juvenile' || stage === 'yolk-sac larva';

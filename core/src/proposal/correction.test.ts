@@ -75,9 +75,11 @@ describe('what growth says of portions', () => {
 const RHYTHM = { share: 0.2, everyDays: 7, sourceMgL: 5 };
 /** A tank whose food adds so much a day, with the rhythm above. */
 const water = (addsMgL: number, { capMgL = 20, rhythm = RHYTHM, over = true } = {}): WaterStand => {
-  const fit = { production: 1, uptakeMgL: 0, sd: { production: 0.2, uptakeMgL: 0.1 }, spans: 0 };
+  const fit = { production: 1, uptakeMgL: 0, sd: { production: 0.2, uptakeMgL: 0.1 }, tests: 0 };
   return {
     fit,
+    worst: fit,
+    over: null,
     cap: { mgL: capMgL, groupId: 'g', groupName: 'Loaches' },
     foodAddsMgL: addsMgL,
     addsMgL,
@@ -116,6 +118,15 @@ describe('what nitrate says of portions', () => {
       expect(proposal.change).toBe(0.15);
       expect(proposal.signs).toContain(sign);
     }
+  });
+
+  it('and nothing more is fed while there is too much in it, save to fry', () => {
+    const sign = nitrateSign({ ...water(1), over: { mgL: 60, steps: [] } }, 'adult', when)!;
+    expect(sign).toMatchObject({ holds: true, says: 'nitrate is at 60 mg/L, Loaches stand 20' });
+    const thin: Sign = { kind: 'belly', day: TODAY, pull: 1, weight: 1, says: 'thin' };
+    const signs = [thin, { ...thin, day: '2026-03-09' }, sign];
+    expect(propose('adult', signs, TODAY)).toBeNull();
+    expect(propose('fry', signs, TODAY)!.change).toBe(0.15);
   });
 
   it('nothing under the cap, where food is not the matter, or while a change settles', () => {

@@ -1,7 +1,7 @@
 export { changedDiet, effectOf, type Changed, type Effect } from './apply';
 export { fedAfter, type FedAfter, type Moves } from './leadsTo';
 export { ledTo, type LedTo } from './ledTo';
-export { grows, growthSigns, nitrateSign } from './measured';
+export { growthSigns, nitrateSign } from './measured';
 export { LATER_DAYS, MOST_CHANGE, propose, QUIET_DAYS, SIGNS_DAYS, type Proposal } from './propose';
 export { bellySigns, mealSign, type Sign, type WatchedMeal } from './signs';
 export { refusedFoods, type RefusedFood, type Tried } from './refused';

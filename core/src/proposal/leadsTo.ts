@@ -1,8 +1,8 @@
+import { grows } from '../fish';
 import { digestibleEnergy } from '../food';
 import type { Food } from '../ration';
 import { addDays, compileGroupDay, type Diet, type HouseGroup, type HouseTank } from '../round';
 import { grown, growingOf, lengthsOf } from '../week/dryRun/growth';
-import { grows } from './measured';
 
 /** A figure as it is, and as it would be. */
 export interface Moves<T> {

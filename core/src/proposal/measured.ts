@@ -1,6 +1,6 @@
 import { daysBetween } from '../round';
 import type { GrowthStand } from '../growth/stand';
-import type { Stage } from '../fish';
+import { grows, type Stage } from '../fish';
 import type { WaterStand } from '../water/stand';
 import { sayNumber } from '../units';
 import { MOST_CHANGE } from './propose';
@@ -17,10 +17,6 @@ const MASS_WEIGHT = 0.7;
 const NITRATE_WEIGHT = 0.5;
 /** What a test and a steady rhythm say of a portion holds once it has stood for so long. Assumption. */
 const WATER_SETTLES_DAYS = 7;
-
-/** Those that must grow, whatever it does to the water. */
-export const grows = (stage: Stage): boolean =>
-  stage === 'fry' || stage === 'juvenile' || stage === 'yolk-sac larva';
 
 /**
  * What measurements say of a group's portions. Length speaks for those that grow only: behind their
@@ -59,13 +55,19 @@ export function nitrateSign(
   stage: Stage,
   { since, today }: { since: string; today: string },
 ): Sign | null {
-  const { cap, keeps } = stand;
-  if (cap === null || keeps === null || !passesCap(stand)) return null;
+  const { cap, keeps, over } = stand;
+  if (cap === null || keeps === null) return null;
+  const told = { kind: 'nitrate' as const, day: today };
+  if (over !== null) {
+    // Too much is in it now: it is brought down by changes, and nothing more is fed until then.
+    const says = `nitrate is at ${Math.round(over.mgL)} mg/L, ${cap.groupName} stand ${cap.mgL}`;
+    return { ...told, pull: 0, weight: 0, says, holds: true };
+  }
+  if (!passesCap(stand)) return null;
   if (since !== '' && daysBetween(since, today) < WATER_SETTLES_DAYS) return null;
   const { ration } = keeps;
   if (ration !== null && ration >= 1) return null;
   const says = `nitrate peaks at ${Math.round(stand.peakMgL)} mg/L, ${cap.groupName} stand ${cap.mgL}`;
-  const told = { kind: 'nitrate' as const, day: today };
   if (grows(stage)) {
     return { ...told, pull: 0, weight: 0, says: `${says}; not counted, since these grow` };
   }

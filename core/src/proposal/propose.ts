@@ -30,7 +30,7 @@ export interface Proposal {
  * What the signs of the last fourteen days ask for: their exponentially weighted mean, times the most
  * that a correction may be. Nothing is proposed from one day alone, unless what was measured compares
  * days by itself, for what would not be felt, for those that eat nothing, nor less for fry, which
- * starve within hours.
+ * starve within hours; nor more while the water is over what is borne in it.
  * @param today YYYY-MM-DD
  * @returns null where the portions may stay as they are
  */
@@ -56,6 +56,7 @@ export function propose(stage: Stage, signs: readonly Sign[], today: string): Pr
   const enough = seen.some((sign) => sign.enough && sign.pull * pull > 0);
   if (Math.abs(change) < LEAST_CHANGE || (days.size < DAYS_SEEN && !enough)) return null;
   if (change < 0 && mayNotFast(stage)) return null;
+  if (change > 0 && !mayNotFast(stage) && seen.some(({ holds }) => holds)) return null;
   return {
     change,
     signs: seen,

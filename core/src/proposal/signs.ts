@@ -13,6 +13,8 @@ export interface Sign {
   says: string;
   /** It compares days by itself, so that one of it is enough. */
   enough?: boolean;
+  /** While it stands nothing more is fed, save to fry. */
+  holds?: boolean;
 }
 
 /** What each belly speaks for. Assumptions. */

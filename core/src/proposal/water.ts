@@ -31,12 +31,12 @@ export function waterProposal(
   stand: WaterStand,
   { share, everyDays, sourceMgL }: WaterRhythm,
 ): WaterProposal | null {
-  const { cap, keeps, peakMgL, fit, foodAddsMgL } = stand;
+  const { cap, keeps, peakMgL, worst, foodAddsMgL } = stand;
   if (cap === null || keeps === null || !passesCap(stand) || peakMgL <= cap.mgL) return null;
-  const adds = Math.max(0, fit.production * foodAddsMgL - fit.uptakeMgL);
+  const adds = Math.max(0, worst.production * foodAddsMgL - worst.uptakeMgL);
   const stepped = (of: number) => Math.round(Math.ceil(of / STEP - 1e-9) * STEP * 100) / 100;
   const under = (days: number) => {
-    const least = keepsUnder(cap.mgL, fit, foodAddsMgL, {
+    const least = keepsUnder(cap.mgL, worst, foodAddsMgL, {
       share,
       everyDays: days,
       sourceMgL,
@@ -55,9 +55,9 @@ export function waterProposal(
   if (to === null || to.share / to.everyDays <= share / everyDays) return null;
   const toPeakMgL = peakOf(adds, { ...to, sourceMgL });
   const addsOf = computed(adds, {
-    label: 'Nitrate that a day adds',
+    label: 'Nitrate that a day adds, at its worst',
     unit: 'mg/L',
-    how: 'what the plan’s food adds, less what plants and filter were fitted to take up',
+    how: 'what the plan’s food adds, less what plants take up: nine of ten ways that fit the tests add less',
     source: 'Mass balance; fitted to the tests of this tank',
     from: [],
   });

@@ -1,6 +1,6 @@
 import { assumed, computed, measured, type Known } from '../why';
 import { dailyNeed, warmthFactor } from '../ration';
-import { NITRATE_PER_N, STANDS_MG_L, TAN_OF_PROTEIN } from '../water/nitrogen';
+import { NITRATE_PER_N, nitrogenOfProtein, STANDS_MG_L } from '../water/nitrogen';
 import type { Together, Weighed } from './mate';
 
 export interface TankConditions {
@@ -140,8 +140,7 @@ const CHANGED_PER_WEEK = 0.25;
 
 /**
  * Nitrate that all groups together add to the water in a week, at their need.
- * Source: Timmons & Ebeling, Recirculating Aquaculture: total ammonia nitrogen = food × protein × 0.092;
- * all of it nitrified, 4.43 mg nitrate to a mg of nitrogen.
+ * What grows keeps some of its nitrogen; all the rest is nitrified, 4.43 mg nitrate to a mg of nitrogen.
  */
 export function loadOnTheWater(mates: readonly Weighed[], tank: TankConditions): Together[] {
   if (tank.litres === null || mates.length === 0) return [];
@@ -153,7 +152,7 @@ export function loadOnTheWater(mates: readonly Weighed[], tank: TankConditions):
       mate,
       protein,
       foodG,
-      nitrateMg: foodG * protein * TAN_OF_PROTEIN * NITRATE_PER_N * 1000,
+      nitrateMg: foodG * protein * nitrogenOfProtein(mate.stage) * NITRATE_PER_N * 1000,
     };
   });
   const weekly = (7 * parts.reduce((sum, part) => sum + part.nitrateMg, 0)) / litres;
@@ -167,7 +166,7 @@ export function loadOnTheWater(mates: readonly Weighed[], tank: TankConditions):
   const nitratePerWeek = computed(weekly, {
     label: 'Nitrate added in a week',
     unit: 'mg/L',
-    how: '7 × sum of (need ÷ energy of food × protein × 0.092 × 4.43) ÷ litres',
+    how: '7 × sum of (need ÷ energy of food × protein × 0.128, of fish that grow 0.092, × 4.43) ÷ litres',
     source:
       'Timmons & Ebeling, Recirculating Aquaculture: total ammonia from protein; all nitrified',
     from: [

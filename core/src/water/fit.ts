@@ -1,4 +1,4 @@
-import { sawTooth, type Change } from './sawTooth';
+import type { Change } from './sawTooth';
 import { testSd } from './testError';
 
 /** A test of the water on a day. */
@@ -9,146 +9,368 @@ export interface WaterTest {
   sure?: boolean;
 }
 
+/** What happened to a tank's water, by days from 0 up to today. */
+export interface WaterCourse {
+  /** Days from the beginning until today. */
+  days: number;
+  /** What the food of a day adds by its protein, mg/L. */
+  foodAdds: (day: number) => number;
+  /** What filling up after evaporation adds on a day, mg/L: salts stay, and the new water brings its own. */
+  filled?: (day: number) => number;
+  changes: readonly Change[];
+  /** The first of them on which there was a tank; 0 where it is left out. */
+  from?: number;
+  /** What is in it at its beginning, mg/L, give or take; null where only a test can tell. */
+  start: { mgL: number; sd: number } | null;
+}
+
+/** What is expected of plants before any test, mg/L a day. */
+export interface UptakePrior {
+  mgL: number;
+  sd: number;
+}
+
+/** One way in which it may be: all of them, each as likely, are what is believed. */
+export interface WaterWay {
+  production: number;
+  uptakeMgL: number;
+  /** Nitrate today, before a change. */
+  mgL: number;
+}
+
 /** What is believed of a tank from its tests, against what its food adds. */
 export interface WaterFit {
   /** What is really added, times what the food’s protein says. */
   production: number;
   /** What plants and all else take up, mg/L a day. */
   uptakeMgL: number;
-  /** Standard deviations, and how they go together. */
   sd: { production: number; uptakeMgL: number };
-  covariance: number;
+  /** Tests that were believed. */
+  tests: number;
   /** Tests that lie so far from the rest that they are to be asked about: by their place. */
   odd: number[];
-  /** Spans between tests that told something. */
-  spans: number;
+  ways: WaterWay[];
+  /** Nitrate at the beginning of each day, from the first that is known of up to today; NaN before. */
+  path: Float64Array;
 }
 
-/** Before any test: as the protein says, give or take a third; plants take half a mg/L a day. Assumptions. */
-const PRIOR = { production: 1, productionSd: 0.35, uptake: 0.5, uptakeSd: 0.7 };
+/** Before any test: as the protein says, give or take more than half of it; never more than this. Assumptions. */
+const PRODUCTION = { mean: 1, sd: 0.6, most: 2.5 };
 /** From so many standard deviations on a test is asked about. */
 const ODD_FROM = 3.5;
+/** Tests are off more often than by the normal law: Student’s t of so many degrees. Assumption. */
+const T_DEGREES = 7;
+/** What a model of a tank leaves out, as a share of what is in it. Assumption. */
+const MODEL_OFF = 0.025;
+/** Points along what a day adds on the whole, uptake, and the beginning; first wide, then where it is likely. */
+const COARSE = { net: 41, uptake: 9, start: 9 };
+const FINE = { net: 41, uptake: 9, start: 9 };
+/** The fine points reach so many standard deviations to each side. */
+const REACH = 3.5;
+/** A test alone may be so many of its standard deviations off. */
+const START_REACH = 3;
+/** So many ways stand for all. */
+const WAYS = 240;
 
 /**
- * Real production and uptake of a tank, from what was tested between changes.
- * @param tests    in order of their days
- * @param foodAdds what the food of a day adds by its protein, mg/L
- * @param changes  that were made
- * @param filled   what filling up after evaporation adds on a day, mg/L: salts stay, and the new water brings its own
- * @returns least squares with a prior, so that no test at all says what is assumed
+ * Real production and uptake of a tank, and what is in it: one trajectory of which every test is an
+ * observation with its error. All ways are tried over a grid that keeps to what can be (production from
+ * 0 to 2.5, no uptake below nothing, no nitrate below nothing) and weighed by the prior and the tests.
+ * A test that was confirmed though it lies far from the rest begins a new trajectory: something
+ * happened that nobody wrote down.
+ * @param tests  in order of their days, 0 to `course.days`
+ * @param uptake what plants may take; a deviation of 0 fixes it
  */
 export function fitWater(
   tests: readonly WaterTest[],
-  foodAdds: (day: number) => number,
-  changes: readonly Change[],
-  filled: (day: number) => number = () => 0,
+  course: WaterCourse,
+  uptake: UptakePrior,
 ): WaterFit {
-  const all = spansOf(tests, foodAdds, changes, filled);
-  const first = solve(all);
-  // A test that does not fit is in two spans: asked about, and not believed until it is confirmed.
-  const odd = oddOf(tests, all, first);
-  const kept =
-    odd.length > 0
-      ? spansOf(
-          tests.filter((_, at) => !odd.includes(at)),
-          foodAdds,
-          changes,
-          filled,
-        )
-      : all;
-  return { ...solve(kept), odd, spans: kept.length };
+  const all = tests.map((test, at) => ({ ...test, at }));
+  const first = weigh(all, course, uptake);
+  const far = all.filter((test) => Math.abs(off(test, first.path)) > ODD_FROM);
+  if (far.length === 0) return { ...first, odd: [] };
+  const sure = far.filter((test) => test.sure);
+  const odd = far.filter((test) => !test.sure).map(({ at }) => at);
+  const kept = all.filter(({ at }) => !odd.includes(at));
+  return { ...weigh(kept, course, uptake, sure.at(-1)?.day), odd };
 }
 
-/** From one test to the next, what was added is linear in production and in uptake. */
-interface Span {
-  /** Place of the test that it ends with. */
-  to: number;
-  rose: number;
-  byFood: number;
-  byUptake: number;
-  sd: number;
+/** How far a test lies from a path, in its standard deviations. */
+function off({ day, mgL }: WaterTest, path: Float64Array): number {
+  const there = path[day]!;
+  return Number.isFinite(there) ? (mgL - there) / sdAt(there) : 0;
 }
 
-function spansOf(
+const sdAt = (mgL: number) => Math.hypot(testSd(mgL), MODEL_OFF * mgL);
+
+type Weighed = Omit<WaterFit, 'odd'>;
+
+/** @param jumpOn a test of this day begins a new trajectory */
+function weigh(
   tests: readonly WaterTest[],
-  foodAdds: (day: number) => number,
-  changes: readonly Change[],
-  filled: (day: number) => number,
-): Span[] {
-  const spans: Span[] = [];
-  for (let to = 1; to < tests.length; to += 1) {
-    const [from, end] = [tests[to - 1]!, tests[to]!];
-    const days = end.day - from.day;
-    if (days <= 0) continue;
-    const within = changes
-      .filter(({ day }) => day >= from.day && day < end.day)
-      .map((change) => ({ ...change, day: change.day - from.day }));
-    const last = (start: number, adds: (day: number) => number, source: boolean) =>
-      sawTooth(
-        start + FAR,
-        days,
-        adds,
-        within.map((one) => ({ ...one, sourceMgL: (source ? one.sourceMgL : 0) + FAR })),
-      ).at(-1)!.after - FAR;
-    const plain = last(from.mgL, (day) => filled(from.day + day), true);
-    spans.push({
-      to,
-      rose: end.mgL - plain,
-      byFood: last(0, (day) => foodAdds(from.day + day), false),
-      byUptake: -last(0, () => 1, false),
-      sd: Math.hypot(testSd(from.mgL), testSd(end.mgL)),
-    });
-  }
-  return spans;
+  course: WaterCourse,
+  uptake: UptakePrior,
+  jumpOn?: number,
+): Weighed {
+  const before = jumpOn === undefined ? [] : tests.filter(({ day }) => day < jumpOn);
+  const last = jumpOn === undefined ? tests : tests.filter(({ day }) => day >= jumpOn);
+  const parts = [
+    ...(before.length > 0 ? [partOf(before, course, before.at(-1)!.day)] : []),
+    partOf(last, jumpOn === undefined ? course : { ...course, start: null }, course.days),
+  ];
+  const food = meanFood(course, parts[0]!.from);
+  const uptakeMost = uptake.sd > 0 ? uptake.mgL + 4 * uptake.sd : uptake.mgL;
+  const wide: Box = {
+    net: [-uptakeMost, PRODUCTION.most * food],
+    uptake: [uptake.sd > 0 ? 0 : uptake.mgL, uptakeMost],
+    starts: parts.map(({ start }) => [
+      Math.max(0, start.mgL - START_REACH * start.sd),
+      start.mgL + START_REACH * start.sd,
+    ]),
+  };
+  const coarse = gridOf(wide, COARSE, parts, course, food, uptake);
+  const fine = gridOf(narrowed(wide, coarse), FINE, parts, course, food, uptake);
+  return { ...summed(fine, parts.at(-1)!, course), tests: tests.length };
 }
 
-/** Far enough from nothing that no uptake is cut off: the sums are to stay linear. */
-const FAR = 1e5;
+/** A stretch of days that is one trajectory. */
+interface Part {
+  from: number;
+  to: number;
+  start: { mgL: number; sd: number; prior: boolean };
+  tests: readonly WaterTest[];
+}
 
-function solve(spans: readonly Span[]): Omit<WaterFit, 'odd' | 'spans'> {
-  // Normal equations of the spans and the prior.
-  let a = 1 / PRIOR.productionSd ** 2;
-  let c = 1 / PRIOR.uptakeSd ** 2;
-  let b = 0;
-  let p = PRIOR.production * a;
-  let u = PRIOR.uptake * c;
-  for (const { byFood, byUptake, rose, sd } of spans) {
-    const weight = 1 / sd ** 2;
-    a += weight * byFood * byFood;
-    b += weight * byFood * byUptake;
-    c += weight * byUptake * byUptake;
-    p += weight * byFood * rose;
-    u += weight * byUptake * rose;
+function partOf(tests: readonly WaterTest[], { start, from = 0 }: WaterCourse, to: number): Part {
+  const [begin] = tests;
+  if (start) {
+    const within = tests.filter(({ day }) => day >= from);
+    return { from, to, start: { ...start, prior: true }, tests: within };
   }
-  const det = a * c - b * b;
+  // Without another beginning the first test is it.
+  const mgL = begin?.mgL ?? 0;
+  return { from: begin?.day ?? to, to, start: { mgL, sd: sdAt(mgL), prior: false }, tests };
+}
+
+function meanFood({ days, foodAdds }: WaterCourse, from: number): number {
+  let sum = 0;
+  for (let day = from; day < days; day += 1) sum += foodAdds(day);
+  return days > from ? sum / (days - from) : 0;
+}
+
+interface Box {
+  /** What a day adds on the whole, mg/L: how production and uptake go together is known best. */
+  net: Span;
+  uptake: Span;
+  starts: Span[];
+}
+type Span = readonly [low: number, high: number];
+
+interface Point {
+  net: number;
+  uptakeMgL: number;
+  production: number;
+  /** Of each part. */
+  starts: number[];
+  log: number;
+}
+
+const pointsOf = ([low, high]: Span, count: number): number[] =>
+  high - low < 1e-9
+    ? [low]
+    : Array.from({ length: count }, (_, at) => low + ((high - low) * at) / (count - 1));
+
+function gridOf(
+  box: Box,
+  { net: nets, uptake: uptakes, start: starts }: typeof COARSE,
+  parts: readonly Part[],
+  course: WaterCourse,
+  food: number,
+  prior: UptakePrior,
+): Point[] {
+  const points: Point[] = [];
+  const days = daysOf(course);
+  const path = new Float64Array(course.days + 1);
+  for (const uptakeMgL of pointsOf(box.uptake, uptakes)) {
+    // Without food there is nothing to tell production by.
+    const along = food > 0 ? pointsOf(box.net, nets) : [-uptakeMgL];
+    for (const net of along) {
+      const production = food > 0 ? (net + uptakeMgL) / food : PRODUCTION.mean;
+      if (production < 0 || production > PRODUCTION.most) continue;
+      const known =
+        -0.5 * ((production - PRODUCTION.mean) / PRODUCTION.sd) ** 2 -
+        (prior.sd > 0 ? 0.5 * ((uptakeMgL - prior.mgL) / prior.sd) ** 2 : 0);
+      let ways: { starts: number[]; log: number }[] = [{ starts: [], log: known }];
+      parts.forEach((part, at) => {
+        const own = pointsOf(box.starts[at]!, starts).map((start) => {
+          run(days, production, uptakeMgL, start, part, path);
+          return { start, log: likelihood(part, start, path) };
+        });
+        const isLast = at === parts.length - 1;
+        // Only where it stands now matters of the last; of what went before, how well it can be told.
+        ways = isLast
+          ? ways.flatMap((way) =>
+              own.map(({ start, log }) => ({
+                starts: [...way.starts, start],
+                log: way.log + log,
+              })),
+            )
+          : ways.map((way) => ({
+              starts: [...way.starts, Number.NaN],
+              log: way.log + logSum(own.map(({ log }) => log)),
+            }));
+      });
+      for (const { starts: own, log } of ways) {
+        points.push({ net, uptakeMgL, production, starts: own, log });
+      }
+    }
+  }
+  return points;
+}
+
+const logSum = (logs: readonly number[]) => {
+  const most = Math.max(...logs);
+  return most + Math.log(logs.reduce((sum, log) => sum + Math.exp(log - most), 0));
+};
+
+interface Days {
+  food: Float64Array;
+  filled: Float64Array;
+  /** What a day's changes leave of what is there, and what they bring. */
+  keeps: Float64Array;
+  brings: Float64Array;
+}
+
+function daysOf({ days, foodAdds, filled = () => 0, changes }: WaterCourse): Days {
+  const keeps = new Float64Array(days).fill(1);
+  const brings = new Float64Array(days);
+  for (const { day, share, sourceMgL } of changes) {
+    if (day < 0 || day >= days) continue;
+    keeps[day]! *= 1 - share;
+    brings[day] = brings[day]! * (1 - share) + sourceMgL * share;
+  }
   return {
-    production: Math.max(0, (c * p - b * u) / det),
-    uptakeMgL: Math.max(0, (a * u - b * p) / det),
-    sd: { production: Math.sqrt(c / det), uptakeMgL: Math.sqrt(a / det) },
-    covariance: -b / det,
+    food: Float64Array.from({ length: days }, (_, day) => foodAdds(day)),
+    filled: Float64Array.from({ length: days }, (_, day) => filled(day)),
+    keeps,
+    brings,
   };
 }
 
-function oddOf(
-  tests: readonly WaterTest[],
-  spans: readonly Span[],
-  fit: ReturnType<typeof solve>,
-): number[] {
-  const off = new Map(
-    spans.map(({ to, rose, byFood, byUptake, sd }) => [
-      to,
-      (rose - fit.production * byFood - fit.uptakeMgL * byUptake) / sd,
-    ]),
-  );
-  return tests.flatMap(({ sure }, at) => {
-    if (sure) return [];
-    const [into, out] = [off.get(at), off.get(at + 1)];
-    // One way up to it and the other way down from it; of the last only the way to it is known.
-    if (into === undefined || Math.abs(into) < ODD_FROM) return [];
-    if (out === undefined) return at === tests.length - 1 ? [at] : [];
-    return Math.sign(out) !== Math.sign(into) && Math.abs(out) > ODD_FROM / 2 ? [at] : [];
-  });
+/** One trajectory into `path`: a day begins, its water is changed, and what is fed comes into it. */
+function run(
+  { food, filled, keeps, brings }: Days,
+  production: number,
+  uptakeMgL: number,
+  start: number,
+  { from, to }: Part,
+  path: Float64Array,
+): void {
+  let mgL = start;
+  path[from] = mgL;
+  for (let day = from; day < to; day += 1) {
+    mgL = mgL * keeps[day]! + brings[day]! + production * food[day]! - uptakeMgL + filled[day]!;
+    if (mgL < 0) mgL = 0;
+    path[day + 1] = mgL;
+  }
 }
+
+function likelihood({ tests, start }: Part, begins: number, path: Float64Array): number {
+  let log = start.prior ? -0.5 * ((begins - start.mgL) / start.sd) ** 2 : 0;
+  for (const { day, mgL } of tests) {
+    const there = path[day]!;
+    const sd = sdAt(there);
+    const z = (mgL - there) / sd;
+    log -= Math.log(sd) + ((T_DEGREES + 1) / 2) * Math.log1p(z ** 2 / T_DEGREES);
+  }
+  return log;
+}
+
+/** Where it is likely, within what can be. */
+function narrowed(box: Box, points: readonly Point[]): Box {
+  const weights = weightsOf(points);
+  const span = (of: (point: Point) => number, [low, high]: Span, count: number): Span => {
+    const { mean, sd } = momentsOf(points, weights, of);
+    // Between two coarse points nothing is known: at least one of them to each side.
+    const reach = Math.max(REACH * sd, (high - low) / (count - 1));
+    return [Math.max(low, mean - reach), Math.min(high, mean + reach)];
+  };
+  return {
+    net: span(({ net }) => net, box.net, COARSE.net),
+    uptake: span(({ uptakeMgL }) => uptakeMgL, box.uptake, COARSE.uptake),
+    starts: box.starts.map((start, at) =>
+      at < box.starts.length - 1 ? start : span(({ starts }) => starts[at]!, start, COARSE.start),
+    ),
+  };
+}
+
+function weightsOf(points: readonly Point[]): Float64Array {
+  let most = -Infinity;
+  for (const { log } of points) most = Math.max(most, log);
+  const weights = Float64Array.from(points, ({ log }) => Math.exp(log - most));
+  const sum = weights.reduce((all, weight) => all + weight, 0);
+  return weights.map((weight) => weight / sum);
+}
+
+function momentsOf(
+  points: readonly Point[],
+  weights: Float64Array,
+  of: (point: Point) => number,
+): { mean: number; sd: number } {
+  let mean = 0;
+  points.forEach((point, at) => (mean += weights[at]! * of(point)));
+  let variance = 0;
+  points.forEach((point, at) => (variance += weights[at]! * (of(point) - mean) ** 2));
+  return { mean, sd: Math.sqrt(variance) };
+}
+
+function summed(points: readonly Point[], part: Part, course: WaterCourse): Omit<Weighed, 'tests'> {
+  const weights = weightsOf(points);
+  const production = momentsOf(points, weights, (point) => point.production);
+  const uptake = momentsOf(points, weights, (point) => point.uptakeMgL);
+  const days = daysOf(course);
+  const path = new Float64Array(course.days + 1);
+  const mean = new Float64Array(course.days + 1).fill(Number.NaN, 0, part.from);
+  const ways = drawn(points, weights).map((point): WaterWay => {
+    run(days, point.production, point.uptakeMgL, point.starts.at(-1)!, part, path);
+    for (let day = part.from; day <= course.days; day += 1) mean[day]! += path[day]! / WAYS;
+    return {
+      production: point.production,
+      uptakeMgL: point.uptakeMgL,
+      mgL: path[course.days]!,
+    };
+  });
+  return {
+    production: production.mean,
+    uptakeMgL: uptake.mean,
+    sd: { production: production.sd, uptakeMgL: uptake.sd },
+    ways,
+    path: mean,
+  };
+}
+
+/** Points as often as they are likely, at even steps through all of them: always the same. */
+function drawn(points: readonly Point[], weights: Float64Array): Point[] {
+  const some: Point[] = [];
+  let sum = 0;
+  points.forEach((point, at) => {
+    sum += weights[at]!;
+    while (some.length < WAYS && (some.length + 0.5) / WAYS < sum) some.push(point);
+  });
+  while (some.length < WAYS) some.push(points.at(-1)!);
+  return some;
+}
+
+/** The value that a share of all ways stays under. */
+export const quantileOf = (
+  ways: readonly WaterWay[],
+  of: (way: WaterWay) => number,
+  share: number,
+): number => quantile(Float64Array.from(ways, of).sort(), share);
+
+const quantile = (sorted: Float64Array, share: number): number =>
+  sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? 0;
 
 /** What is forecast of a day, with the band that holds it nine times of ten. */
 export interface WaterDay {
@@ -160,47 +382,35 @@ export interface WaterDay {
 
 /** Nine of ten lie within so many standard deviations. */
 const BAND = 1.645;
+/** One day's food shows in the water more or less than another's, as a share. Assumption. */
+const DAY_OFF = 0.2;
 
 /**
- * From a last test on, day by day, with the band of what is believed.
- * @param last     the latest test; null begins at what the new water has
- * @param foodAdds what the food of a day from then adds by its protein, mg/L
- * @param filled   what filling up adds on a day, mg/L
+ * From today on, day by day, with the band of what is believed.
+ * @param foodAdds what the food of a day from today adds by its protein, mg/L
+ * @param changes  that are planned, by days from today
  */
 export function forecastWater(
-  fit: WaterFit,
-  last: number | null,
+  { ways }: Pick<WaterFit, 'ways'>,
   days: number,
   foodAdds: (day: number) => number,
   changes: readonly Change[],
-  filled: (day: number) => number = () => 0,
 ): WaterDay[] {
-  const start = last ?? changes[0]?.sourceMgL ?? 0;
-  const mean = sawTooth(
-    start,
-    days,
-    (day) => fit.production * foodAdds(day) - fit.uptakeMgL + filled(day),
-    changes,
-  );
-  const none = changes.map((change) => ({ ...change, sourceMgL: FAR }));
-  const per = (adds: (day: number) => number) =>
-    sawTooth(FAR, days, adds, none).map(({ before }) => before - FAR);
-  const byFood = per(foodAdds);
-  const byUptake = per(() => -1);
-  const byStart = sawTooth(
-    1,
-    days,
-    () => 0,
-    changes.map((one) => ({ ...one, sourceMgL: 0 })),
-  );
-  const sd0 = testSd(start);
-  return mean.map(({ before, after }, day) => {
-    const variance =
-      (byStart[day]!.before * sd0) ** 2 +
-      (byFood[day]! * fit.sd.production) ** 2 +
-      (byUptake[day]! * fit.sd.uptakeMgL) ** 2 +
-      2 * byFood[day]! * byUptake[day]! * fit.covariance;
-    const sd = Math.sqrt(Math.max(0, variance));
-    return { before, after, low: Math.max(0, before - BAND * sd), high: before + BAND * sd };
+  const now = Float64Array.from(ways, ({ mgL }) => mgL);
+  const at = daysOf({ days, foodAdds, changes, start: null });
+  let variance = 0;
+  return Array.from({ length: days }, (_, day) => {
+    const before = now.reduce((sum, mgL) => sum + mgL, 0) / now.length;
+    const sorted = Float64Array.from(now).sort();
+    const noise = BAND * Math.hypot(Math.sqrt(variance), MODEL_OFF * before);
+    const low = before - Math.hypot(before - quantile(sorted, 0.05), noise);
+    const high = before + Math.hypot(quantile(sorted, 0.95) - before, noise);
+    const after = before * at.keeps[day]! + at.brings[day]!;
+    variance = variance * at.keeps[day]! ** 2 + (DAY_OFF * at.food[day]!) ** 2;
+    ways.forEach(({ production, uptakeMgL }, way) => {
+      const fed = production * at.food[day]! - uptakeMgL;
+      now[way] = Math.max(0, now[way]! * at.keeps[day]! + at.brings[day]! + fed);
+    });
+    return { before, after, low: Math.max(0, low), high };
   });
 }

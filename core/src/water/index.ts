@@ -1,7 +1,17 @@
 export { CONCERN_MG_L, unionisedShare } from './ammonia';
 export { changeTo, mixed, mixFor, stepsTo, type MixedWater, type TriggerStep } from './mix';
-export { fitWater, forecastWater, type WaterDay, type WaterFit, type WaterTest } from './fit';
-export { NITRATE_PER_N, PROTEIN_PER_N, TAN_OF_PROTEIN, STANDS_MG_L } from './nitrogen';
+export { bringDown, mostAtOnce, type DownStep } from './bringDown';
+export {
+  fitWater,
+  forecastWater,
+  quantileOf,
+  type UptakePrior,
+  type WaterCourse,
+  type WaterDay,
+  type WaterFit,
+  type WaterTest,
+} from './fit';
+export { NITRATE_PER_N, nitrogenOfProtein, PROTEIN_PER_N, STANDS_MG_L } from './nitrogen';
 export { nitrogenMg } from './served';
 export { ripeOn, ripening, type Ripening, type RipeningDay } from './ripening';
 export {
@@ -35,3 +45,4 @@ export {
 } from './stand';
 export { keepsUnder, type Keeps } from './keeps';
 export { testBand, testSd } from './testError';
+export { UPTAKE } from './uptake';

@@ -1,4 +1,5 @@
-import { PROTEIN_PER_N, TAN_OF_PROTEIN } from './nitrogen';
+import type { Stage } from '../fish';
+import { nitrogenOfProtein, PROTEIN_PER_N } from './nitrogen';
 
 /** Of what is lifted again so much of its nitrogen has leached. Assumption. */
 const LEACHED = 0.2;
@@ -8,8 +9,13 @@ const LEACHED = 0.2;
  * @param eatenG  grams as fed that were eaten
  * @param liftedG grams that were refused or left, and lifted
  * @param protein share of protein as fed, 0..1
- * @returns mg
- * Source: Timmons & Ebeling, Recirculating Aquaculture, for what is eaten; all nitrogen of what leaches.
+ * @param stage   of who ate it: what grows keeps some
+ * @returns mg; all nitrogen of what leaches
  */
-export const nitrogenMg = (eatenG: number, liftedG: number, protein: number): number =>
-  1000 * protein * (eatenG * TAN_OF_PROTEIN + (liftedG * LEACHED) / PROTEIN_PER_N);
+export const nitrogenMg = (
+  eatenG: number,
+  liftedG: number,
+  protein: number,
+  stage: Stage,
+): number =>
+  1000 * protein * (eatenG * nitrogenOfProtein(stage) + (liftedG * LEACHED) / PROTEIN_PER_N);

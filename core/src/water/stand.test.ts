@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { addDays } from '../round';
 import { chanceOf } from '../chance';
-import { keepsUnder, peakOf, standOfWater, type WaterEvent, type WaterTask } from '.';
+import { keepsUnder, peakOf, standOfWater, UPTAKE, type WaterEvent, type WaterTask } from '.';
 
 const TODAY = '2026-03-11';
 const before = (days: number) => addDays(TODAY, -days);
@@ -37,6 +37,7 @@ const task = (over: Partial<WaterTask> = {}): WaterTask => ({
   tempC: 25,
   ph: 7,
   filtered: true,
+  uptake: UPTAKE.few,
   since: before(400),
   today: TODAY,
   rhythm: { share: 0.25, everyDays: 7, sourceMgL: 5, said: true, heldUntil: null },
@@ -71,8 +72,9 @@ describe('the water of a tank', () => {
   it('without a test is told from its food, and widely', () => {
     const stand = standOfWater(task());
     expect(stand.foodAddsMgL).toBeCloseTo(1, 2);
-    expect(stand.fit).toMatchObject({ production: 1, spans: 0 });
-    expect(stand.addsMgL).toBeCloseTo(0.5, 2);
+    expect(stand.fit.tests).toBe(0);
+    expect(stand.addsMgL).toBeGreaterThan(0.5);
+    expect(stand.addsMgL).toBeLessThan(1.1);
     expect(stand.days[30]!.high - stand.days[30]!.low).toBeGreaterThan(5);
     expect(stand.days).toHaveLength(56);
   });
@@ -117,9 +119,13 @@ describe('the water of a tank', () => {
     expect(stand.peakMgL).toBeGreaterThan(20);
     const { share, everyDays, ration } = stand.keeps!;
     const rhythm = { share: 0.25, everyDays: 7, sourceMgL: 5 };
-    expect(peakOf(stand.addsMgL, { ...rhythm, share: share! })).toBeCloseTo(20, 6);
-    expect(peakOf(stand.addsMgL, { ...rhythm, everyDays: everyDays! })).toBeLessThanOrEqual(20);
-    const fed = stand.fit.production * stand.foodAddsMgL * ration! - stand.fit.uptakeMgL;
+    // What is advised holds even where more is added than is likely.
+    const { production, uptakeMgL } = stand.worst;
+    const adds = production * stand.foodAddsMgL - uptakeMgL;
+    expect(adds).toBeGreaterThan(stand.addsMgL);
+    expect(peakOf(adds, { ...rhythm, share: share! })).toBeCloseTo(20, 6);
+    expect(peakOf(adds, { ...rhythm, everyDays: everyDays! })).toBeLessThanOrEqual(20);
+    const fed = production * stand.foodAddsMgL * ration! - uptakeMgL;
     expect(peakOf(fed, rhythm)).toBeCloseTo(20, 6);
     expect(stand.warnings.some(({ kind }) => kind === 'willPass')).toBe(true);
   });
@@ -130,8 +136,39 @@ describe('the water of a tank', () => {
     const plain = standOfWater(task({ events: [test], rhythm }));
     const filled = [18, 11, 4].map((ago) => event('filledUp', before(ago), { share: 0.1 }));
     const more = standOfWater(task({ events: [test, ...filled], rhythm }));
-    expect(more.past.at(-1)!.mgL - plain.past.at(-1)!.mgL).toBeCloseTo(3, 6);
+    // Three times a mg/L, of which the usual changes since took some out again.
+    const brought = more.past.at(-1)!.mgL - plain.past.at(-1)!.mgL;
+    expect(brought).toBeGreaterThan(1.5);
+    expect(brought).toBeLessThanOrEqual(3);
     expect(more.days[0]!.before).toBeGreaterThan(plain.days[0]!.before);
+  });
+
+  it('tested again and again at one level is believed to be there, and peaks there', () => {
+    const tests = Array.from({ length: 17 }, (_, at) => tested(before(116 - at * 7), 54));
+    const changes = Array.from({ length: 17 }, (_, at) => event('changed', before(116 - at * 7)));
+    const events = tests.flatMap((test, at) => [test, changes[at]!]);
+    const stand = standOfWater(task({ events }));
+    expect(Math.abs(stand.peakMgL - 54)).toBeLessThan(4);
+    expect(stand.fit.production).toBeGreaterThan(1.4);
+    // And what is advised keeps it under: a quarter a week never did.
+    expect(stand.keeps!.share ?? 1).toBeGreaterThan(0.6);
+  });
+
+  it('over what they stand it is brought down first, by steps that they bear', () => {
+    const groups = [{ id: 'p', name: 'Platies', standsMgL: 40 }];
+    const stand = standOfWater(task({ events: [tested(TODAY, 60)], groups }));
+    expect(stand.warnings[0]).toMatchObject({ kind: 'overCap', mgL: 60 });
+    expect(stand.over!.mgL).toBeGreaterThan(40);
+    const { steps } = stand.over!;
+    expect(steps!.every(({ share }) => share > 0 && share <= 0.35)).toBe(true);
+    expect(steps!.at(-1)!.toMgL).toBeLessThan(40);
+    expect(standOfWater(task({ groups })).over).toBeNull();
+  });
+
+  it('fed without a word in the records is taken as fed by its plan', () => {
+    const unwritten = standOfWater(task({ servedMg: new Map(), events: lived(1, 0.1, 2) }));
+    const written = standOfWater(task({ events: lived(1, 0.1, 2) }));
+    expect(Math.abs(unwritten.peakMgL - written.peakMgL)).toBeLessThan(1);
   });
 
   it('a source above the cap is said: no change of water can keep it', () => {

@@ -1,11 +1,20 @@
 import { addDays, daysBetween } from '../round';
 import { CONCERN_MG_L, unionisedShare } from './ammonia';
-import { fitWater, forecastWater, type WaterDay, type WaterFit } from './fit';
+import { bringDown, type DownStep } from './bringDown';
+import {
+  fitWater,
+  forecastWater,
+  quantileOf,
+  type UptakePrior,
+  type WaterCourse,
+  type WaterDay,
+  type WaterFit,
+} from './fit';
 import { keepsUnder, type Keeps } from './keeps';
-import { NITRATE_PER_N } from './nitrogen';
+import { NITRATE_PER_N, nitrogenOfProtein } from './nitrogen';
 import { READINGS, unitMixedUp, type Reading } from './range';
 import { ripening, ripeOn, type RipeningDay } from './ripening';
-import { afterFillingUp, peakOf, sawTooth, type Change, type Rhythm } from './sawTooth';
+import { afterFillingUp, peakOf, type Change, type Rhythm } from './sawTooth';
 import { changeFor, hoursUntilConcern } from './unfiltered';
 
 /** What happens to a tank’s water. */
@@ -31,6 +40,8 @@ export interface WaterTask {
   ph: number | null;
   /** A filter that has grown in: nothing but nitrate is left of what they eat. */
   filtered: boolean;
+  /** What its plants are expected to take up. */
+  uptake: UptakePrior;
   /** The first day of its fish; null where there were none. */
   since: string | null;
   today: string;
@@ -84,7 +95,9 @@ export interface NextChange {
 export interface WaterStand {
   /** The latest of each reading, with its day. */
   latest: Partial<Record<Reading, { value: number; day: string }>>;
-  fit: Pick<WaterFit, 'production' | 'uptakeMgL' | 'sd' | 'spans'>;
+  fit: Pick<WaterFit, 'production' | 'uptakeMgL' | 'sd' | 'tests'>;
+  /** The same as it is at its worst: nine ways of ten add less. What is advised rests on it. */
+  worst: Pick<WaterFit, 'production' | 'uptakeMgL'>;
   /** Nitrate of today before a change, mg/L, and of each day to come. */
   days: WaterDay[];
   /** Nitrate as it was, day by day up to yesterday, from the tests and what happened since. */
@@ -97,6 +110,8 @@ export interface WaterStand {
   foodAddsMgL: number;
   /** Where the rhythm peaks once it is steady, mg/L. */
   peakMgL: number;
+  /** It is over the cap now: what brings it down comes first; null where no change of water can. */
+  over: { mgL: number; steps: DownStep[] | null } | null;
   /** Keeping under the cap: each with the others as they are; null where it alone cannot. */
   keeps: Keeps | null;
   next: NextChange | null;
@@ -121,7 +136,6 @@ export function standOfWater(task: WaterTask): WaterStand {
   const first = addDays(today, -LOOK_BACK_DAYS);
   const at = (day: string) => daysBetween(first, day);
   const mgL = (mg: number) => (mg * NITRATE_PER_N) / litres;
-  const foodAdds = (day: number) => mgL(task.servedMg.get(addDays(first, day)) ?? 0);
   const source = rhythm.sourceMgL;
   const changes = events.flatMap((event): (Change & { on: string })[] =>
     event.kind === 'changed' && event.share !== null && event.day >= first
@@ -134,48 +148,37 @@ export function standOfWater(task: WaterTask): WaterStand {
     const day = at(event.day);
     filledBy.set(day, (filledBy.get(day) ?? 0) + afterFillingUp(0, event.share, source));
   }
-  const filled = (day: number) => filledBy.get(day) ?? 0;
   const tests = events.filter(
     ({ kind, nitrate, day }) => kind === 'tested' && nitrate !== null && day >= first,
   );
+  const course = courseOf(task, first, changes, filledBy, tests.length > 0);
   const fit = fitWater(
     tests.map(({ day, nitrate, sure }) => ({ day: at(day), mgL: nitrate!, sure })),
-    foodAdds,
-    changes,
-    filled,
+    course,
+    task.uptake,
   );
   const odd = fit.odd.map((index) => tests[index]!);
   const believed = tests.filter((test) => !odd.includes(test));
-  const last = believed.at(-1) ?? null;
-  const net = (day: number) => fit.production * foodAdds(day) - fit.uptakeMgL + filled(day);
-  const past = pastOf(believed, first, today, net, changes, source);
+  const past = pastOf(fit, first, believed[0] ?? null);
   const foodAddsMgL = mgL(meanOf(task.plannedMg));
   const planned = plannedChanges(task, changes.at(-1)?.on ?? null);
-  const days = ahead(
-    task,
-    fit,
-    last === null ? null : { day: last.day, mgL: past.find(({ day }) => day === last.day)!.mgL },
-    {
-      first,
-      foodAdds,
-      plannedAdds: (day) => mgL(task.plannedMg[day] ?? 0),
-      changes,
-      planned,
-      filled,
-    },
-  );
+  const plannedAdds = (day: number) => mgL(task.plannedMg[day] ?? 0);
+  const days = forecastWater(fit, FORECAST_DAYS, plannedAdds, planned);
   const addsMgL = fit.production * foodAddsMgL - fit.uptakeMgL;
   const strict = [...groups].sort((a, b) => a.standsMgL - b.standsMgL)[0];
   const cap = strict ? { mgL: strict.standsMgL, groupId: strict.id, groupName: strict.name } : null;
   const next = nextOf(task, planned[0]);
+  const worst = worstOf(fit, foodAddsMgL);
+  const over = overOf(task, cap?.mgL ?? null, days[0]!, believed.at(-1), addsMgL);
   const stand: Omit<WaterStand, 'warnings'> = {
     latest: latestOf(events, odd),
     fit: {
       production: fit.production,
       uptakeMgL: fit.uptakeMgL,
       sd: fit.sd,
-      spans: fit.spans,
+      tests: fit.tests,
     },
+    worst,
     days,
     past,
     changes: changes.map(({ on, share }) => ({ day: on, share })),
@@ -183,7 +186,8 @@ export function standOfWater(task: WaterTask): WaterStand {
     addsMgL,
     foodAddsMgL,
     peakMgL: peakOf(Math.max(0, addsMgL), rhythm),
-    keeps: cap && keepsUnder(cap.mgL, fit, foodAddsMgL, rhythm),
+    over,
+    keeps: cap && keepsUnder(cap.mgL, worst, foodAddsMgL, rhythm),
     next,
     raw: rawOf(task),
   };
@@ -193,75 +197,87 @@ export function standOfWater(task: WaterTask): WaterStand {
 const meanOf = (values: readonly number[]) =>
   values.length === 0 ? 0 : values.reduce((sum, value) => sum + value, 0) / values.length;
 
-/** Nitrate day by day: along what happened, and drawn to each test as it comes. */
-function pastOf(
-  tests: readonly WaterEvent[],
+/** At the beginning of what is looked back at: so much more than the new water, give or take. Assumption. */
+const BEGINS = { overSourceMgL: 20, sd: 25 };
+/** Where so many days follow each other without a meal in the records, it was fed as planned. Assumption. */
+const UNWRITTEN_DAYS = 7;
+
+/** What happened since the first day that is looked back at; what was not written down went on as usual. */
+function courseOf(
+  { today, rhythm, servedMg, plannedMg, litres, since }: WaterTask,
   first: string,
-  today: string,
-  net: (day: number) => number,
   changes: readonly Change[],
-  source: number,
-): { day: string; mgL: number }[] {
-  const begin = tests[0];
-  if (!begin) return [];
-  const told: { day: string; mgL: number }[] = [];
-  let mgL = begin.nitrate!;
-  const byDay = new Map(tests.map((test) => [test.day, test.nitrate!]));
-  for (let day = begin.day; day < today; day = addDays(day, 1)) {
-    const offset = daysBetween(first, day);
-    const tested = byDay.get(day);
-    // A test outweighs what was reckoned as far as its colours can be told apart.
-    if (tested !== undefined) mgL = day === begin.day ? tested : (mgL + 2 * tested) / 3;
-    told.push({ day, mgL });
-    const here = changes
-      .filter((change) => change.day === offset)
-      .map((one) => ({ ...one, day: 0 }));
-    mgL = sawTooth(mgL, 1, () => 0, here)[0]!.after;
-    mgL = Math.max(0, mgL + net(offset));
-    if (!Number.isFinite(mgL)) mgL = source;
+  filledBy: ReadonlyMap<number, number>,
+  tested: boolean,
+): WaterCourse {
+  const days = LOOK_BACK_DAYS;
+  const mgL = (mg: number) => (mg * NITRATE_PER_N) / litres;
+  const usual = mgL(meanOf(plannedMg));
+  const served = Array.from({ length: days }, (_, day) => servedMg.get(addDays(first, day)) ?? 0);
+  const fed = served.map((mg) => mgL(mg));
+  for (let from = 0; from < days; from += 1) {
+    if (served[from]! > 0) continue;
+    let to = from;
+    while (to < days && served[to] === 0) to += 1;
+    if (to - from >= UNWRITTEN_DAYS) fed.fill(usual, from, to);
+    from = to;
   }
-  const now = byDay.get(today);
-  told.push({ day: today, mgL: now === undefined ? mgL : (mgL + 2 * now) / 3 });
-  return told;
-}
-
-interface Course {
-  first: string;
-  foodAdds: (day: number) => number;
-  plannedAdds: (day: number) => number;
-  changes: readonly Change[];
-  planned: readonly Change[];
-  filled: (day: number) => number;
-}
-
-/**
- * From today on, with its band: reckoned on from the last test, so that the longer ago it was the less
- * is known; without one from far enough back that its beginning is forgotten.
- */
-function ahead(
-  { rhythm, today }: WaterTask,
-  fit: WaterFit,
-  last: { day: string; mgL: number } | null,
-  { first, foodAdds, plannedAdds, changes, planned, filled }: Course,
-): WaterDay[] {
-  const start = last?.day ?? first;
-  const offset = daysBetween(first, start);
-  const elapsed = daysBetween(start, today);
-  const done = changes.map((one) => ({ ...one, day: one.day - offset }));
-  const kept = done.filter(({ day }) => day >= 0);
   const { everyDays, share, sourceMgL } = rhythm;
-  // Of a tank of which nobody wrote a change it is taken that it was changed as usual.
-  for (let day = everyDays; changes.length === 0 && day < elapsed; day += everyDays) {
-    kept.push({ day, share, sourceMgL });
+  const begins = since === null || since <= first ? 0 : Math.min(days, daysBetween(first, since));
+  fed.fill(0, 0, begins);
+  // Before the first change that was written down it was changed as usual.
+  const written = changes[0]?.day ?? days;
+  const assumed: Change[] = [];
+  for (let day = written - everyDays; day >= begins; day -= everyDays) {
+    assumed.push({ day, share, sourceMgL });
   }
-  return forecastWater(
-    fit,
-    last?.mgL ?? sourceMgL,
-    elapsed + FORECAST_DAYS,
-    (day) => (day < elapsed ? foodAdds(offset + day) : plannedAdds(day - elapsed)),
-    [...kept, ...planned.map((one) => ({ ...one, day: one.day + elapsed }))],
-    (day) => filled(offset + day),
-  ).slice(elapsed);
+  return {
+    days,
+    foodAdds: (day) => fed[day] ?? 0,
+    filled: (day) => filledBy.get(day) ?? 0,
+    changes: [...assumed.reverse(), ...changes],
+    from: begins,
+    start:
+      tested && !rhythm.said && changes.length === 0
+        ? null
+        : { mgL: sourceMgL + BEGINS.overSourceMgL, sd: BEGINS.sd },
+  };
+}
+
+/** Nitrate day by day, from the first test on. */
+function pastOf(
+  { path }: Pick<WaterFit, 'path'>,
+  first: string,
+  from: WaterEvent | null,
+): { day: string; mgL: number }[] {
+  if (from === null) return [];
+  return Array.from(path, (mgL, day) => ({ day: addDays(first, day), mgL })).filter(
+    ({ day, mgL }) => day >= from.day && Number.isFinite(mgL),
+  );
+}
+
+/** Nine ways of ten add less than this. */
+function worstOf(
+  { ways, production, uptakeMgL }: WaterFit,
+  foodAddsMgL: number,
+): WaterStand['worst'] {
+  if (foodAddsMgL <= 0) return { production, uptakeMgL };
+  const adds = quantileOf(ways, (way) => way.production * foodAddsMgL - way.uptakeMgL, 0.9);
+  return { production: (adds + uptakeMgL) / foodAddsMgL, uptakeMgL };
+}
+
+/** Over what the strictest group stands: by a test of today, or as it is reckoned from earlier ones. */
+function overOf(
+  { today, rhythm }: WaterTask,
+  capMgL: number | null,
+  now: WaterDay,
+  last: WaterEvent | undefined,
+  addsMgL: number,
+): WaterStand['over'] {
+  // What was never tested is a guess: it warns, and asks for a test first.
+  if (capMgL === null || last === undefined) return null;
+  const mgL = Math.max(now.before, last.day === today ? last.nitrate! : 0);
+  return mgL <= capMgL ? null : { mgL, steps: bringDown(mgL, capMgL, addsMgL, rhythm) };
 }
 
 /** The changes that the rhythm asks for from today on. */
@@ -317,8 +333,15 @@ function rawOf(task: WaterTask): WaterStand['raw'] {
   const ph = Math.min(10, Math.max(4, task.ph ?? 7.5));
   const tan = task.events.findLast(({ tan: value }) => value !== null)?.tan ?? 0;
   const foodMg = meanOf(task.plannedMg);
-  // The nitrogen is told already: as if all of the food were protein of which all of it leaves.
-  const tub = { litres, ph, tempC, foodGPerDay: foodMg / 1000 / 0.092, protein: 1, tanMgL: tan };
+  // The nitrogen is told already: as if it were of so much protein.
+  const tub = {
+    litres,
+    ph,
+    tempC,
+    foodGPerDay: foodMg / 1000 / nitrogenOfProtein('fry'),
+    protein: 1,
+    tanMgL: tan,
+  };
   const begun = filtered ? Math.min(1, NEW_FILTER * Math.exp(age / 7)) : 1e-4;
   const days = ripening(FORECAST_DAYS, {
     tempC,

@@ -1,6 +1,9 @@
 import { assertRange } from '../units';
 import { CONCERN_MG_L, unionisedShare } from './ammonia';
-import { TAN_OF_PROTEIN } from './nitrogen';
+import { nitrogenOfProtein } from './nitrogen';
+
+/** Whoever lives without a filter is young: a fry tub. */
+const OF_PROTEIN = nitrogenOfProtein('fry');
 
 /** Water in which nothing takes the ammonia up: a fry tub, a tank without a grown filter. */
 export interface Unfiltered {
@@ -32,7 +35,7 @@ export function hoursUntilConcern({
   assertRange('litres', litres, 0.05, 100_000);
   const mostMgL = CONCERN_MG_L / unionisedShare(ph, tempC);
   if (tanMgL >= mostMgL) return 0;
-  const perHour = (foodGPerDay * protein * TAN_OF_PROTEIN * 1000) / litres / 24;
+  const perHour = (foodGPerDay * protein * OF_PROTEIN * 1000) / litres / 24;
   return perHour <= 0 ? Infinity : (mostMgL - tanMgL) / perHour;
 }
 
@@ -50,8 +53,7 @@ export function changeFor(
 ): number | null {
   assertRange('hours between two changes', everyHours, 0.5, 24 * 14);
   const mostMgL = CONCERN_MG_L / unionisedShare(tub.ph, tub.tempC);
-  const adds =
-    ((tub.foodGPerDay * tub.protein * TAN_OF_PROTEIN * 1000) / tub.litres / 24) * everyHours;
+  const adds = ((tub.foodGPerDay * tub.protein * OF_PROTEIN * 1000) / tub.litres / 24) * everyHours;
   // In a steady rhythm it peaks at the source plus what one interval adds, divided by the share.
   const share = adds / (mostMgL - sourceMgL);
   return mostMgL <= sourceMgL || share > 1 ? null : share;

@@ -1,5 +1,5 @@
 import { addDays, compileRound, type Rest } from '../round';
-import { NITRATE_PER_N, PROTEIN_PER_N, TAN_OF_PROTEIN } from '../water/nitrogen';
+import { NITRATE_PER_N, nitrogenOfProtein, PROTEIN_PER_N } from '../water/nitrogen';
 import { daySpan, dropsBefore, dropsOf, eatenOf, type Drop, type Eaten } from '../zones';
 import { tankOf, cycleOf, type WeekTask } from './task';
 import { workOf } from './work';
@@ -84,13 +84,17 @@ export function dayOutcome(task: WeekTask, day: string, memory: Memory = newMemo
   const eaten = remembered(task, drops, before, memory);
   const price = new Map(task.shelf.map((food) => [food.foodId, food.pricePerG ?? 0]));
   const protein = new Map(task.foods.map((food) => [food.id, food.composition.protein]));
-  const eatenG = drops.map((drop, at) =>
-    task.groups.reduce((sum, _group, f) => sum + eaten.reaches[at]![f]! * drop.massG, 0),
-  );
+  const byGroup = (at: number) => eaten.reaches[at]!.map((share) => share * drops[at]!.massG);
+  const eatenG = drops.map((_, at) => byGroup(at).reduce((sum, grams) => sum + grams, 0));
   // What stands is not lost yet: that is counted on the day on which it rots or is lifted.
   const wasted = (at: number) => Math.max(0, drops[at]!.massG - eatenG[at]! - eaten.standsG[at]!);
-  const nitrogenG = (foodId: string, eatG: number, rotsG: number) =>
-    (protein.get(foodId) ?? 0) * (eatG * TAN_OF_PROTEIN + rotsG / PROTEIN_PER_N);
+  /** Of what each group ate of a food, and of what rots. */
+  const nitrogenG = (foodId: string, eatG: readonly number[], rotsG: number) =>
+    (protein.get(foodId) ?? 0) *
+    eatG.reduce(
+      (sum, grams, f) => sum + grams * nitrogenOfProtein(task.groups[f]!.stage),
+      rotsG / PROTEIN_PER_N,
+    );
   const dayOf = new Map(round.groups.map((one) => [one.group.id, one]));
   return {
     day,
@@ -116,7 +120,7 @@ export function dayOutcome(task: WeekTask, day: string, memory: Memory = newMemo
       (drops.reduce((sum, { foodId }, at) => {
         // What was lifted out does not rot: it counts as neither.
         const rots = Math.max(0, wasted(at) - eaten.liftedG[at]!);
-        return sum + nitrogenG(foodId, eatenG[at]!, rots);
+        return sum + nitrogenG(foodId, byGroup(at), rots);
       }, 0) +
         eaten.stood.reduce((sum, one) => sum + nitrogenG(one.foodId, one.eatenG, one.lostG), 0)),
     costMinor: drops.reduce((sum, drop) => sum + drop.massG * (price.get(drop.foodId) ?? 0), 0),

@@ -19,7 +19,7 @@ export interface Eaten {
   fill: number[];
   /** What stood there from the days before: by group, digestible kJ of it; and what became of it. */
   stoodKj: number[];
-  stood: { foodId: string; eatenG: number; lostG: number; liftedG: number }[];
+  stood: { foodId: string; eatenG: number[]; lostG: number; liftedG: number }[];
 }
 
 interface Coarse {
@@ -70,7 +70,8 @@ export function eatenOf(feeding: Feeding, { stepScale = 1, fill }: Coarse = {}):
       standsG[item.drop]! += standing;
     } else {
       const lostG = Math.max(0, outcome.servedG[i]! - eatenG - lifted - standing);
-      stood.push({ foodId: item.food.id, eatenG, lostG, liftedG: lifted });
+      const byGroup = feeding.groups.map((_, f) => outcome.eatenG[f * items + i]!);
+      stood.push({ foodId: item.food.id, eatenG: byGroup, lostG, liftedG: lifted });
     }
   });
   return {

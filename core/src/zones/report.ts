@@ -1,7 +1,7 @@
 import { digestibleEnergy, isLitter, softensOn } from '../food';
 import { dailyNeed } from '../ration';
 import { assumed, computed, measured, type Known } from '../why';
-import { NITRATE_PER_N, PROTEIN_PER_N, TAN_OF_PROTEIN } from '../water/nitrogen';
+import { NITRATE_PER_N, nitrogenOfProtein, PROTEIN_PER_N } from '../water/nitrogen';
 import type { Feeding, FeedGroup } from './feeding';
 import { FILM_FOOD } from './film';
 import { LAYERS, LAYER_COUNT, type Layer } from './layers';
@@ -191,11 +191,16 @@ function dropReport(feeding: Feeding, at: number, model: Model, outcome: Outcome
 function waterReport(feeding: Feeding, model: Model, outcome: Outcome): WaterReport {
   const items = model.items.length;
   let eatenProtein = 0;
+  let excretedG = 0;
   let lostProtein = 0;
   model.items.forEach((item, i) => {
     if (i === items - 1) return;
     const { protein } = item.food.composition;
-    model.feeders.forEach((_, f) => (eatenProtein += outcome.eatenG[f * items + i]! * protein));
+    model.feeders.forEach((_, f) => {
+      const eaten = outcome.eatenG[f * items + i]! * protein;
+      eatenProtein += eaten;
+      excretedG += eaten * nitrogenOfProtein(feeding.groups[f]!.stage);
+    });
     let left = outcome.leachedG[i]! + outcome.buriedG[i]!;
     if (!stands(item, model.endS)) {
       for (let at = i; at < outcome.leftG.length; at += items) left += outcome.leftG[at]!;
@@ -203,29 +208,26 @@ function waterReport(feeding: Feeding, model: Model, outcome: Outcome): WaterRep
     lostProtein += left * protein;
   });
   const source = 'Timmons & Ebeling, Recirculating Aquaculture; protein ÷ 6.25 is nitrogen';
-  const nitrogenMg = computed(
-    (eatenProtein * TAN_OF_PROTEIN + lostProtein / PROTEIN_PER_N) * 1000,
-    {
-      label: 'Nitrogen that the food adds to the water',
-      unit: 'mg',
-      how: 'protein eaten × 0.092 + protein dissolved or left to rot ÷ 6.25',
-      source,
-      from: [
-        computed(eatenProtein, {
-          label: 'Protein eaten',
-          unit: 'g',
-          how: 'simulated grams × protein of each food',
-          from: [],
-        }),
-        computed(lostProtein, {
-          label: 'Protein dissolved or left lying',
-          unit: 'g',
-          how: 'simulated grams × protein of each food; what is lifted out is not counted',
-          from: [],
-        }),
-      ],
-    },
-  );
+  const nitrogenMg = computed((excretedG + lostProtein / PROTEIN_PER_N) * 1000, {
+    label: 'Nitrogen that the food adds to the water',
+    unit: 'mg',
+    how: 'protein eaten × 0.128 (of fish that grow 0.092) + protein dissolved or left to rot ÷ 6.25',
+    source,
+    from: [
+      computed(eatenProtein, {
+        label: 'Protein eaten',
+        unit: 'g',
+        how: 'simulated grams × protein of each food',
+        from: [],
+      }),
+      computed(lostProtein, {
+        label: 'Protein dissolved or left lying',
+        unit: 'g',
+        how: 'simulated grams × protein of each food; what is lifted out is not counted',
+        from: [],
+      }),
+    ],
+  });
   const nitrateMgL = computed((nitrogenMg.value * NITRATE_PER_N) / feeding.tank.litres, {
     label: 'Nitrate once it is nitrified',
     unit: 'mg/L',

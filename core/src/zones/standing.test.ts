@@ -72,7 +72,7 @@ describe('a slice that is put in for a day and a night', () => {
     const eatenG = alone.reaches[0]!.reduce((sum, share) => sum + share * evening.massG, 0);
     const lost = evening.massG - eatenG - alone.standsG[0]!;
     const then = next.stood.reduce(
-      (sum, { eatenG: ate, lostG, liftedG }) => sum + ate + lostG + liftedG,
+      (sum, { eatenG: ate, lostG, liftedG }) => sum + ate[0]! + lostG + liftedG,
       0,
     );
     expect(lost).toBeGreaterThanOrEqual(-1e-9);

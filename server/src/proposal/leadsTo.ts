@@ -82,6 +82,7 @@ export function nitrateAfter(
           gramsOn.reduce((all, grams) => all + grams, 0),
           0,
           protein.get(foodId) ?? 0,
+          one.stage,
         ),
       0,
     ) / CYCLES_DAYS;

@@ -8,6 +8,7 @@ import {
   nitrogenMg,
   standOfWater,
   STANDS_MG_L,
+  UPTAKE,
   type WaterEvent,
 } from '@open-larder/core/water';
 import { USUAL_RHYTHM } from '@open-larder/core/water/rhythm';
@@ -33,6 +34,8 @@ export async function standOfWaters(
     proteinServed(scope, first, today),
   ]);
   const stays = staysIn(household);
+  const stages = new Map(household.on(today).groups.map(({ id, stage }) => [id, stage]));
+  const stageOf = (groupId: string) => stages.get(groupId) ?? 'adult';
   const servedIn = new Map<string, Map<string, number>>();
   for (const { groupId, day, givenG, lostG } of served) {
     const tankId = stays.of(groupId, day);
@@ -40,7 +43,7 @@ export async function standOfWaters(
     const days = servedIn.get(tankId) ?? new Map<string, number>();
     servedIn.set(tankId, days);
     // The grams are those of the protein: as if the food were nothing else.
-    const mg = nitrogenMg(Math.max(0, givenG - lostG), lostG, 1);
+    const mg = nitrogenMg(Math.max(0, givenG - lostG), lostG, 1, stageOf(groupId));
     days.set(day, (days.get(day) ?? 0) + mg);
   }
   const plannedIn = plannedNitrogen(household, today, only);
@@ -66,6 +69,7 @@ export async function standOfWaters(
             tempC: tank.tempC,
             ph: tank.ph,
             filtered: takesUp(tank),
+            uptake: UPTAKE[furnishingOf(tank).plants],
             since: tank.runsSince ?? stays.firstIn.get(tank.id) ?? null,
             today,
             rhythm: {
@@ -134,6 +138,7 @@ function plannedNitrogen(
   const { house } = household.on(today);
   const groups = only === null ? house.groups : house.groups.filter((one) => one.tankId === only);
   const tankOf = new Map(groups.map(({ id, tankId }) => [id, tankId]));
+  const stages = new Map(groups.map(({ id, stage }) => [id, stage]));
   const protein = new Map(household.foods.map((food) => [food.id, food.composition.protein]));
   const planned = new Map<string, number[]>();
   for (const { groupId, foodId, gramsOn } of plannedUse(
@@ -145,7 +150,7 @@ function plannedNitrogen(
     const days = planned.get(tankId) ?? Array<number>(FORECAST_DAYS).fill(0);
     planned.set(tankId, days);
     gramsOn.forEach((grams, at) => {
-      days[at]! += nitrogenMg(grams, 0, protein.get(foodId) ?? 0);
+      days[at]! += nitrogenMg(grams, 0, protein.get(foodId) ?? 0, stages.get(groupId)!);
     });
   }
   return planned;

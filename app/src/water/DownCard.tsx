@@ -1,0 +1,60 @@
+import type { Tank, WaterRow } from '@open-larder/contract';
+import { addDays } from '@open-larder/core/round';
+import { sayNumber } from '@open-larder/core/units';
+import type { WaterStand } from '@open-larder/core/water/stand';
+import { View } from 'react-native';
+import { useNow, useWords } from '../store';
+import { Button, Card, ListRow, Text } from '../ui';
+import { useWaterEvent } from './useWaterEvent';
+import { sayMgL } from './words';
+
+/** A tank over what its fish stand: the changes that bring it down, before anything else. */
+export function DownCard({ tank, row, stand }: { tank: Tank; row: WaterRow; stand: WaterStand }) {
+  const words = useWords();
+  const now = useNow();
+  const happen = useWaterEvent();
+  const { over, cap } = stand;
+  if (over === null || cap === null) return null;
+  const [first] = over.steps ?? [];
+  return (
+    <View style={{ gap: 8 }}>
+      <Text look="subtitle">Bring it down first</Text>
+      <Text tone="due">
+        {over.steps === null
+          ? `${cap.groupName} stand about ${cap.mgL} mg/L, and the new water holds nearly as much: no change brings it under. Mix it with softer water, or let plants take it up.`
+          : `Nitrate is about ${sayMgL(over.mgL)} mg/L; ${cap.groupName} stand about ${cap.mgL}. All at once would be a shock: in steps, two days apart, and a test after the last.`}
+      </Text>
+      {over.steps ? (
+        <Card label="Bring it down first">
+          {over.steps.map(({ inDays, share, toMgL }, at) => (
+            <ListRow
+              key={inDays}
+              first={at === 0}
+              title={`${inDays === 0 ? 'Today' : words.day(addDays(now.day, inDays))}: ${words.say('volume', share * row.litres!)}, ${sayNumber(share * 100, 0)} %`}
+              detail={`leaves about ${sayMgL(toMgL)} mg/L`}
+              trail={
+                at === 0 ? (
+                  <Button
+                    label="Done"
+                    spoken="The first change is done"
+                    onPress={() =>
+                      void happen(
+                        tank.id,
+                        { kind: 'changed', share: first!.share },
+                        `Water of ${tank.name} is changed.`,
+                      )
+                    }
+                  />
+                ) : undefined
+              }
+            />
+          ))}
+        </Card>
+      ) : null}
+      <Text look="small" tone="quiet">
+        The same warmth and hardness as the tank, slowly. No more food than planned until it is
+        down.
+      </Text>
+    </View>
+  );
+}
