@@ -48,7 +48,8 @@ export function bringDown(
   const most = mostAtOnce(capMgL);
   const steps: DownStep[] = [];
   let mgL = nowMgL;
-  while (mgL > goal + 1e-9 && steps.length < MOST_STEPS) {
+  let leftMgL = nowMgL;
+  while (leftMgL > goal + 1e-9 && steps.length < MOST_STEPS) {
     const wanted = (mgL - goal) / (mgL - sourceMgL);
     const share = Math.min(most, Math.max(STEP, Math.ceil(wanted / STEP - 1e-9) * STEP));
     const toMgL = mgL - (mgL - sourceMgL) * share;
@@ -57,6 +58,7 @@ export function bringDown(
       share: Math.round(share * 100) / 100,
       toMgL,
     });
+    leftMgL = toMgL;
     mgL = toMgL + Math.max(0, addsMgL) * DAYS_BETWEEN;
   }
   return steps;

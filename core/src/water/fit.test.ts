@@ -94,6 +94,7 @@ describe('what a tank really makes and takes', () => {
     const fit = fitWater(jumped, course, UPTAKE.few);
     expect(fit.odd).toEqual([]);
     expect(fit.path[last.day]).toBeGreaterThan(100);
+    expect(fit.path[last.day - 1]).toBeLessThan(60);
     // What was learned before it is kept.
     expect(fit.sd.production).toBeLessThan(0.4);
   });

@@ -93,7 +93,14 @@ export function fitWater(
   const sure = far.filter((test) => test.sure);
   const odd = far.filter((test) => !test.sure).map(({ at }) => at);
   const kept = all.filter(({ at }) => !odd.includes(at));
-  return { ...weigh(kept, course, uptake, sure.at(-1)?.day), odd };
+  const jumpOn = sure.at(-1)?.day;
+  const fit = { ...weigh(kept, course, uptake, jumpOn), odd };
+  if (jumpOn === undefined) return fit;
+  // Until then it went as the tests of then say.
+  const before = kept.filter(({ day }) => day < jumpOn);
+  const { path } = weigh(before, course, uptake);
+  fit.path.set(path.subarray(0, jumpOn));
+  return fit;
 }
 
 /** How far a test lies from a path, in its standard deviations. */

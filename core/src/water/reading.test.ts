@@ -94,9 +94,12 @@ describe('a change in buckets', () => {
   it('is to be warmed where it would cool the tank by more than two degrees', () => {
     const cold = refillOf(25, tank, [tap, null]);
     expect(cold.tempered).toBe(true);
-    expect(cold.warmTo.from).toBeCloseTo(17, 9);
+    // Nor is a little of it ever so cold as to be felt where it comes in.
+    expect(cold.warmTo.from).toBeCloseTo(20, 9);
+    expect(refillOf(80, tank, [tap, null]).warmTo.from).toBeCloseTo(22.5, 9);
     expect(cold.after.tempC).toBeCloseTo(25 * 0.75 + 12 * 0.25, 9);
-    expect(refillOf(10, tank, [tap, null]).tempered).toBe(false);
+    const mild = { ...tap, tempC: 21 };
+    expect(refillOf(10, tank, [mild, null]).tempered).toBe(false);
   });
 
   it('adds up, whatever is changed', () => {

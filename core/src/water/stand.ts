@@ -388,17 +388,23 @@ function warningsOf(
     const may = days.findIndex(
       ({ before, high }, day) => day < SOON_DAYS && before + FIFTH * (high - before) > cap.mgL,
     );
-    if (over >= 0) warnings.push({ kind: 'willPass', day: addDays(today, over), likely: true });
-    else if (may >= 0) warnings.push({ kind: 'willPass', day: addDays(today, may), likely: false });
+    // What was tested to be over it need not be told to pass.
+    const told = warnings.some(({ kind }) => kind === 'overCap') && stand.over !== null;
+    if (over >= 0 && !told)
+      warnings.push({ kind: 'willPass', day: addDays(today, over), likely: true });
+    else if (may >= 0 && !told)
+      warnings.push({ kind: 'willPass', day: addDays(today, may), likely: false });
   }
-  for (const test of odd) {
+  return [...warnings, ...oddWarnings(odd, tests)];
+}
+
+const oddWarnings = (odd: readonly WaterEvent[], tests: readonly WaterEvent[]): WaterWarning[] =>
+  odd.map((test) => {
     const before = tests[tests.indexOf(test) - 1];
-    warnings.push({
+    return {
       kind: 'odd',
       eventId: test.id,
       mgL: test.nitrate!,
       mixedUp: before !== undefined && unitMixedUp(before.nitrate!, test.nitrate!),
-    });
-  }
-  return warnings;
-}
+    };
+  });
