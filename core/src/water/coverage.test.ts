@@ -107,6 +107,10 @@ function toldOf(world: World, tests: number, chance: Chance) {
 /** Worlds of each kind that are run; the table of docs/water.md was made with more. */
 const WORLDS = Number(process.env.OPEN_LARDER_WORLDS ?? 60);
 
+/** Counted with more worlds it is printed, for the table. */
+const note = (line: string) =>
+  process.env.OPEN_LARDER_WORLDS ? process.stdout.write(`  ${line}\n`) : false;
+
 describe.each(TESTS)('after %d tests', (tests) => {
   const chance = chanceOf(7 + tests);
   const told = Array.from({ length: WORLDS }, () => {
@@ -120,7 +124,7 @@ describe.each(TESTS)('after %d tests', (tests) => {
       return at(ahead - 1) >= day.low && at(ahead - 1) <= day.high;
     });
     const share = held.length / WORLDS;
-    if (process.env.OPEN_LARDER_WORLDS) console.log(tests, ahead, share);
+    note(`${tests} tests, ${ahead} days: ${share}`);
     expect(share).toBeGreaterThan(0.8);
   });
 
@@ -132,8 +136,7 @@ describe.each(TESTS)('after %d tests', (tests) => {
       const share = Math.max(0.01, stand.keeps!.share!);
       return sourceMgL + (adds * everyDays) / share <= 40 * 1.005;
     });
-    if (process.env.OPEN_LARDER_WORLDS)
-      console.log(tests, 'kept', kept.length / advised.length, advised.length);
+    note(`${tests} tests, kept: ${kept.length / advised.length} of ${advised.length}`);
     expect(kept.length / advised.length).toBeGreaterThan(0.85);
   });
 });

@@ -63,8 +63,8 @@ const T_DEGREES = 7;
 /** What a model of a tank leaves out, as a share of what is in it. Assumption. */
 const MODEL_OFF = 0.025;
 /** Points along what a day adds on the whole, uptake, and the beginning; first wide, then where it is likely. */
-const COARSE = { net: 41, uptake: 9, start: 9 };
-const FINE = { net: 41, uptake: 9, start: 9 };
+const COARSE = { net: 31, uptake: 5, start: 5 };
+const FINE = { net: 31, uptake: 7, start: 5 };
 /** The fine points reach so many standard deviations to each side. */
 const REACH = 3.5;
 /** A test alone may be so many of its standard deviations off. */

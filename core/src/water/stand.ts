@@ -204,7 +204,7 @@ const UNWRITTEN_DAYS = 7;
 
 /** What happened since the first day that is looked back at; what was not written down went on as usual. */
 function courseOf(
-  { today, rhythm, servedMg, plannedMg, litres, since }: WaterTask,
+  { rhythm, servedMg, plannedMg, litres, since }: WaterTask,
   first: string,
   changes: readonly Change[],
   filledBy: ReadonlyMap<number, number>,
