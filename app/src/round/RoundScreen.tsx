@@ -6,7 +6,7 @@ import type {
   RoundView,
   Tank,
 } from '@open-larder/contract';
-import { addDays } from '@open-larder/core/round';
+import { addDays, feedingDay } from '@open-larder/core/round';
 import { useRouter } from 'expo-router';
 import ChevronLeft from 'lucide-react-native/icons/chevron-left';
 import ChevronRight from 'lucide-react-native/icons/chevron-right';
@@ -47,11 +47,13 @@ const Proposals = later(async () => (await import('../proposal')).Proposals, tru
 /** What to do now, in walking order. */
 export function RoundScreen({ day: asked }: { day?: string }) {
   useAwake();
-  const now = useNow();
+  const clock = useNow();
   const words = useWords();
   const colours = useColours();
-  const day = asked ?? now.day;
   const loaded = useHouse();
+  // After midnight the night's servings are still those of the evening before.
+  const now = loaded.data ? feedingDay(loaded.data.house, clock) : clock;
+  const day = asked ?? now.day;
   const hand = useHand();
   const round = api.useRoundQuery({ day, hand }, reading<RoundView>());
   const print = usePrintRound(day);

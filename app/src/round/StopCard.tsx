@@ -69,7 +69,7 @@ export const StopCard = memo(function StopCard({
   if (!tank) return null;
   const again = lookAgain(data.groupsIn.get(tank.id) ?? [], day);
   const lateLine = (serving: RoundServingView) => {
-    const late = minutes === null ? null : lateOf(meals, stop, serving, data, minutes);
+    const late = minutes === null ? null : lateOf(meals, stop, serving, data, { day, minutes });
     if (!late) return null;
     const half = toHandUnits(serving.massG / 2, serving.unit);
     const skip = late.part === 0 || half >= serving.units;

@@ -24,7 +24,16 @@ function day(meals = [630, 1110]): RoundView {
 }
 const said = (nowMin: number, view = day(), over: Partial<HouseData> = {}) => {
   const stop = view.moments[0]!.stops[0]!;
-  const found = lateOf(mealsOf(view), stop, stop.servings[0]!, { ...data, ...over }, nowMin);
+  const found = lateOf(
+    mealsOf(view),
+    stop,
+    stop.servings[0]!,
+    { ...data, ...over },
+    {
+      day: '2026-03-04',
+      minutes: nowMin,
+    },
+  );
   return found && sayLate(found, words);
 };
 
@@ -47,6 +56,11 @@ describe('what is said of a late serving', () => {
   it('hurries where fry wait', () => {
     const fry = { groups: [{ ...group, stage: 'fry' as const }] as HouseData['groups'] };
     expect(said(800, day(), fry)).toBe('2 h 50 min late: fry cannot wait, give it now.');
+  });
+
+  it('is nothing on the day on which the diet was written', () => {
+    const written = { ...group, diet: { ...group.diet!, validFrom: '2026-03-04' } };
+    expect(said(1030, day(), { groups: [written] as HouseData['groups'] })).toBeNull();
   });
 
   it('is nothing where it was logged, or its group has left', () => {

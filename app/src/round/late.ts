@@ -1,5 +1,10 @@
 import type { RoundServingView, RoundStopView, RoundView } from '@open-larder/contract';
-import { lateAdvice, type LateAdvice, type LightHours } from '@open-larder/core/round';
+import {
+  lateAdvice,
+  type DayTime,
+  type LateAdvice,
+  type LightHours,
+} from '@open-larder/core/round';
 import type { HouseData, Words } from '../store';
 
 const isLit = ({ onMin, offMin }: LightHours, minutes: number) => {
@@ -27,11 +32,13 @@ export function lateOf(
   { tankId, minutes: plannedMin }: RoundStopView,
   { groupId, fed }: RoundServingView,
   data: HouseData,
-  nowMin: number,
+  { day, minutes: nowMin }: DayTime,
 ): (LateAdvice & { nextMin: number | null; lateMin: number }) | null {
   const group = data.groups.find((one) => one.id === groupId);
   const tank = data.tanks.find((one) => one.id === tankId);
   if (fed || !group || !tank) return null;
+  // What was planned only today, perhaps in the afternoon, was never late in the morning.
+  if (group.diet?.validFrom === day) return null;
   const nextMin = meals[groupId]?.find((minutes) => minutes > plannedMin) ?? null;
   const light = { onMin: tank.lightOnMin, offMin: tank.lightOffMin };
   const advice = lateAdvice({

@@ -7,7 +7,7 @@ import type {
   RoundView,
 } from '@open-larder/contract';
 import { sayUnits } from '@open-larder/core/food';
-import { PLAIN } from '@open-larder/core/round';
+import { feedingDay, PLAIN } from '@open-larder/core/round';
 import { api, useAppDispatch, useHand, type HouseData } from '../store';
 import { localNow } from '../store/useNow';
 import { useSay } from '../ui';
@@ -78,7 +78,10 @@ export function useFeed(
     const plannedId = training?.id === servingId ? training.servingId : servingId;
     const planned = group?.diet?.servings.find((one) => one.id === plannedId);
     const at = new Date(nowMs());
-    const { day: today, minutes: atMin } = localNow(at, household.timeZone);
+    const { day: today, minutes: atMin } = feedingDay(
+      house.data.house,
+      localNow(at, household.timeZone),
+    );
     // What is logged afterwards went in at an hour that is not known.
     if (day !== today) return;
     inWater.put(

@@ -33,6 +33,7 @@ export {
   type FastWhen,
   type PlannedFast,
 } from './fast';
+export { feedingDay, type DayTime } from './feedingDay';
 export { withFewerDays, type FewerDays } from './fewerDays';
 export { dietFindings, type Finding } from './findings';
 export { lateAdvice, type LateAdvice } from './late';

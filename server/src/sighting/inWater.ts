@@ -1,7 +1,7 @@
 import type { Feeding, MealInWater } from '@open-larder/contract';
 import type { DietServing, HouseGroup } from '@open-larder/core';
 import { isLitter } from '@open-larder/core/food';
-import { PLAIN } from '@open-larder/core/round';
+import { feedingDay, PLAIN } from '@open-larder/core/round';
 import { liftAfter } from '@open-larder/core/school';
 import { localDay, localMinutes } from '../clock';
 import type { Scope } from '../db';
@@ -70,8 +70,12 @@ export async function inWater(
   const meals = new Map<string, MealInWater & { open: boolean }>();
   for (const one of fed) {
     const at = new Date(one.at);
-    if (localDay(at, household.timeZone) !== one.day) continue;
     const house = houses.get(one.day)!;
+    const fedAt = feedingDay(house, {
+      day: localDay(at, household.timeZone),
+      minutes: localMinutes(at, household.timeZone),
+    });
+    if (fedAt.day !== one.day) continue;
     const group = house.groups.find(({ id }) => id === one.groupId);
     const tank = house.rows.find(({ id }) => id === group?.tankId);
     const food = foods.get(one.foodId);
@@ -97,7 +101,7 @@ export async function inWater(
       key: one.servingId,
       foodId: one.foodId,
       groupId: one.groupId,
-      atMin: localMinutes(at, household.timeZone),
+      atMin: fedAt.minutes,
       massG: one.massG,
       zone: planned.zone,
       place: planned.place,
