@@ -5,7 +5,7 @@ import { mixFor, stepsTo } from '@open-larder/core/water/mix';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useNow, useWords } from '../store';
-import { Card, Choice, Disclosure, ListRow, NumberField, Stepper, Text } from '../ui';
+import { Button, Card, Choice, Disclosure, ListRow, NumberField, Stepper, Text } from '../ui';
 
 /** At once no more than this is changed as a trigger. Assumption. */
 const MOST_AT_ONCE = 0.4;
@@ -40,7 +40,10 @@ export function TriggerCard({
     ? stepsTo(by, target, water(from), water(refill), { everyDays: 1, mostShare: MOST_AT_ONCE })
     : null;
   const least = by === 'tempC' ? species?.tempMinC : by === 'gh' ? species?.ghMin : undefined;
-  const tooFar = least !== undefined && target !== null && target < least;
+  const under = least !== undefined && target !== null ? least - target : 0;
+  const [stands, setStands] = useState<number | null>(null);
+  // What the keeper said of a target holds for that one, and for all that are nearer.
+  const asked = under > 0 && (stands === null || target! < stands);
   return (
     <View style={{ gap: 8 }}>
       <Text look="subtitle">What sets them off</Text>
@@ -62,6 +65,7 @@ export function TriggerCard({
           setHave(null);
           setRefill(null);
           setTarget(null);
+          setStands(null);
         }}
       />
       <NumberField
@@ -97,10 +101,19 @@ export function TriggerCard({
         onChange={setDry}
         say={(value) => `${value} days`}
       />
-      {tooFar ? (
-        <Text tone="due">{`Under ${by === 'tempC' ? words.say('temperature', least!) : `${least} ${unit}`} this species is not kept: choose a target above.`}</Text>
+      {asked ? (
+        <View style={{ gap: 8, alignItems: 'flex-start' }}>
+          <Text tone="due">
+            {sayUnder(
+              by === 'tempC' ? words.say('temperature', least!) : `${least} ${unit}`,
+              by,
+              under,
+            )}
+          </Text>
+          <Button label="They stand it" onPress={() => setStands(target)} />
+        </View>
       ) : null}
-      {ready && !tooFar ? (
+      {ready && !asked ? (
         steps === null ? (
           <Text tone="due">This water cannot bring it there: it lies on the other side.</Text>
         ) : (
@@ -130,6 +143,16 @@ export function TriggerCard({
       </Text>
     </View>
   );
+}
+
+/** So far under what a species is known to live in, cold kills. Assumption. */
+const DEADLY_C = 4;
+
+function sayUnder(least: string, by: 'tempC' | 'tdsMgL' | 'gh', under: number): string {
+  if (by === 'tempC' && under > DEADLY_C) {
+    return `This species is known down to ${least}. That is far colder: it can kill them within hours, and eggs and young before them.`;
+  }
+  return `This species is known down to ${least}. Some keepers go under it for a while, with fish that are used to it. Do yours stand it?`;
 }
 
 /** What to mix of two waters, so that the new water is as it is wanted. */
