@@ -58,10 +58,15 @@ const SOURCE_OF: Partial<Record<SpeciesField, SourceField>> = {
 /** Fields that are figures, with a source of their own. */
 export const FIGURES = Object.keys(SOURCE_OF) as SpeciesField[];
 
+const isEggs = (field: SpeciesField) => field === 'hatchDegreeDays' || field === 'swimDegreeDays';
+
 /** What a figure of a species rests on. */
 export function basisOf(species: Species, field: SpeciesField): Basis {
   if (species.defaulted.includes(field)) return 'default';
-  if (species[field] === null) return 'unknown';
+  if (species[field] === null) {
+    // What is not known of it is taken of its relatives.
+    return isEggs(field) && species.hatching ? basisOfSource(species.hatching.source) : 'unknown';
+  }
   const source = SOURCE_OF[field];
   return source ? basisOfSource(species[source]) : 'practice';
 }

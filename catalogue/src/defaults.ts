@@ -1,3 +1,4 @@
+import { hatchingFor, hatchingsOf, type Hatching, type HatchingRow } from './hatching';
 import { lengthMassFor, pairsOf, type LengthMass } from './lengthMass';
 import type { ByLight, Presence, SpeciesEntry, SpeciesField } from './species';
 import type { Activity, Guild, Shape, Zone } from './vocabulary';
@@ -13,6 +14,8 @@ export type Species = { key: string } & {
 } & {
   /** Mass from length: its own pair, or that of the nearest relatives. */
   lengthMass: LengthMass;
+  /** When its eggs hatch and its larvae swim: its own figures, or those of its relatives. */
+  hatching: Hatching | null;
   /** Fields whose value is a default of this file, not a figure of the row. */
   defaulted: SpeciesField[];
 };
@@ -151,14 +154,20 @@ type Defaulted = keyof typeof SPECIES_DEFAULTS;
 /** Prefix of the keys of a keeper's own species; behind it stands their id. */
 export const OWN = 'own-';
 
+/** Figures of genera and families, for species without their own. */
+export interface Relatives {
+  pairs: readonly LengthMass[];
+  hatchings: readonly HatchingRow[];
+}
+
 /**
  * Put the stated defaults where an entry is blank, and remember where.
- * @param pairs length–mass pairs of the catalogue, for a species without one of its own
+ * @param relatives figures of genera and families, for a species without its own
  */
 export function resolveSpecies(
   key: string,
   entry: SpeciesEntry,
-  pairs: readonly LengthMass[] = [],
+  { pairs = [], hatchings = [] }: Partial<Relatives> = {},
 ): Species {
   const blank = (Object.keys(SPECIES_DEFAULTS) as Defaulted[]).filter(
     (field) => entry[field] == null,
@@ -166,26 +175,34 @@ export function resolveSpecies(
   const filled = Object.fromEntries(
     blank.map((field) => [field, SPECIES_DEFAULTS[field].of(entry)]),
   );
+  const whole = { ...entry, ...filled } as Species;
   const lengthMass = lengthMassFor(entry, pairs);
-  return { ...entry, ...filled, key, lengthMass, defaulted: blank } as Species;
+  const hatching = hatchingFor(whole, hatchings);
+  return { ...whole, key, lengthMass, hatching, defaulted: blank };
 }
 
 /** The entry behind a species: its defaults taken out again. */
-export function entryOf({ key: _, lengthMass: __, defaulted, ...species }: Species): SpeciesEntry {
+export function entryOf({
+  key: _,
+  lengthMass: __,
+  hatching: ___,
+  defaulted,
+  ...species
+}: Species): SpeciesEntry {
   return {
     ...species,
     ...Object.fromEntries(defaulted.map((field) => [field, null])),
   } as SpeciesEntry;
 }
 
-/** Every species by its key: the catalogue's, and the keeper's own with the pairs of their relatives. */
+/** Every species by its key: the catalogue's, and the keeper's own with the figures of their relatives. */
 export function speciesByKey(
   species: readonly Species[],
   own: readonly { id: string; entry: SpeciesEntry }[],
 ): Map<string, Species> {
-  const pairs = pairsOf(species);
+  const relatives = { pairs: pairsOf(species), hatchings: hatchingsOf(species) };
   return new Map([
     ...species.map((row) => [row.key, row] as const),
-    ...own.map(({ id, entry }) => [OWN + id, resolveSpecies(OWN + id, entry, pairs)] as const),
+    ...own.map(({ id, entry }) => [OWN + id, resolveSpecies(OWN + id, entry, relatives)] as const),
   ]);
 }

@@ -2,13 +2,14 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import Papa from 'papaparse';
 import { z } from 'zod';
-import { resolveSpecies, type Species } from './defaults';
+import { resolveSpecies, type Relatives, type Species } from './defaults';
 import { cultureEntry, type CultureKind } from './cultures';
+import { HATCH_LEVELS, type HatchingRow } from './hatching';
 import { PAIR_LEVELS, type LengthMass } from './lengthMass';
 import { checkedFoodEntry, resolveFood, type GenericFood } from './foods';
 import { speciesEntry } from './species';
 import { wayEntry, type Way } from './ways';
-import { SHAPES } from './vocabulary';
+import { BREEDINGS, SHAPES } from './vocabulary';
 import { checkAgainst, cellReader, type TableSchema } from './tableSchema';
 
 export class CatalogueError extends Error {
@@ -86,6 +87,38 @@ function parseRows<Entry, Row>(
   );
 }
 
+const days = z.number().min(0.2).max(120);
+const hatchingRow = z
+  .object({
+    taxon: z.string().min(3).max(60),
+    level: z.enum(HATCH_LEVELS),
+    breeding: z.enum(BREEDINGS).nullable(),
+    hatchMinDays: days,
+    hatchMaxDays: days,
+    swimMinDays: days,
+    swimMaxDays: days,
+    tempC: z.number().min(5).max(35),
+    source: z.string().min(20).max(300),
+  })
+  .strict()
+  .refine((row) => row.hatchMinDays <= row.hatchMaxDays && row.swimMinDays <= row.swimMaxDays, {
+    path: ['hatchMaxDays'],
+    message: 'the most is not less than the least',
+  })
+  .refine((row) => row.hatchMinDays <= row.swimMinDays && row.hatchMaxDays <= row.swimMaxDays, {
+    path: ['swimMinDays'],
+    message: 'a larva hatches before it swims free',
+  });
+
+/** Days to hatching and free swimming of species, genera and families. */
+export const parseHatching = (text: string, schema: TableSchema): HatchingRow[] =>
+  parseCatalogue(
+    'hatching.csv',
+    text,
+    hatchingRow.transform((row) => ({ ...row, key: `${row.taxon} ${row.breeding ?? ''}` })),
+    cellReader(schema),
+  ).map(({ key: _, ...row }) => row);
+
 const lengthMassRow = z
   .object({
     taxon: z.string().min(3).max(60),
@@ -116,10 +149,10 @@ export const parseLengthMass = (text: string, schema: TableSchema): LengthMass[]
 export const parseSpecies = (
   text: string,
   schema: TableSchema,
-  pairs: readonly LengthMass[] = [],
+  relatives: Partial<Relatives> = {},
 ): Species[] =>
   parseRows('species.csv', text, schema, speciesEntry, (name, entry) =>
-    resolveSpecies(name, entry, pairs),
+    resolveSpecies(name, entry, relatives),
   );
 
 export const parseFoods = (text: string, schema: TableSchema): GenericFood[] =>
@@ -133,10 +166,10 @@ export const parseWays = (text: string, schema: TableSchema): Way[] =>
 
 const read = (name: string) => readFileSync(join(__dirname, '..', name), 'utf8');
 export const readSchema = (
-  table: 'species' | 'foods' | 'cultures' | 'ways' | 'lengthMass',
+  table: 'species' | 'foods' | 'cultures' | 'ways' | 'lengthMass' | 'hatching',
 ): TableSchema => JSON.parse(read(`${table}.schema.json`)) as TableSchema;
 
-export interface Catalogue {
+export interface Catalogue extends Relatives {
   species: Species[];
   foods: GenericFood[];
   cultures: CultureKind[];
@@ -145,9 +178,13 @@ export interface Catalogue {
 
 /** The shipped catalogue, read from its CSV files and validated. */
 export function loadCatalogue(): Catalogue {
-  const pairs = parseLengthMass(read('lengthMass.csv'), readSchema('lengthMass'));
+  const relatives = {
+    pairs: parseLengthMass(read('lengthMass.csv'), readSchema('lengthMass')),
+    hatchings: parseHatching(read('hatching.csv'), readSchema('hatching')),
+  };
   return {
-    species: parseSpecies(read('species.csv'), readSchema('species'), pairs),
+    ...relatives,
+    species: parseSpecies(read('species.csv'), readSchema('species'), relatives),
     foods: parseFoods(read('foods.csv'), readSchema('foods')),
     cultures: parseCultures(read('cultures.csv'), readSchema('cultures')),
     ways: parseWays(read('ways.csv'), readSchema('ways')),

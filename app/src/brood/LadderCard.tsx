@@ -82,7 +82,7 @@ export function LadderCard({ brood }: { brood: Brood }) {
               ? 'Growth is assumed from the size of its kind: measure a few.'
               : '',
             stand.assumed.length > 0
-              ? 'Days to hatching or length at hatching are usual ones for its way of life, not known of this species.'
+              ? 'Days to hatching or length at hatching are those of its relatives, or usual for its way of life: not known of this species.'
               : '',
           ]
             .filter(Boolean)

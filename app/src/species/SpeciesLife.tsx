@@ -6,7 +6,7 @@ import { BasisCounts, BasisMark, Figure } from './Basis';
 
 /** Company, breeding, life, and where the figures come from. */
 export function SpeciesLife({ species }: { species: Species }) {
-  const { hatchDegreeDays: hatch, swimDegreeDays: swim } = species;
+  const { hatching } = species;
   const days = (degreeDays: number) =>
     `${sayNumber(degreeDays, 0)} degree-days, ${sayNumber(degreeDays / species.tempOptC, 1)} days at its best temperature`;
   const figure = (text: string, ...of: SpeciesField[]) => (
@@ -20,6 +20,9 @@ export function SpeciesLife({ species }: { species: Species }) {
     ['Diet, gut and mouth', species.sourceDiet],
     ['Zones, hours and company', species.sourceBehaviour],
     ['Breeding and life', species.sourceBreeding],
+    ...(hatching && hatching.level !== 'own'
+      ? [[`Hatching, by ${hatching.taxon}`, hatching.source] as const]
+      : []),
   ] as const;
   return (
     <View style={{ gap: 16 }}>
@@ -44,12 +47,12 @@ export function SpeciesLife({ species }: { species: Species }) {
         <ListRow first title="Way of breeding" trail={figure(species.breeding, 'breeding')} />
         <ListRow
           title="Hatches after"
-          detail={hatch === null ? undefined : days(hatch)}
+          detail={hatching ? days(hatching.hatchDegreeDays) : undefined}
           trail={<BasisMark basis={basisOf(species, 'hatchDegreeDays')} />}
         />
         <ListRow
           title="Swims free after"
-          detail={swim === null ? undefined : days(swim)}
+          detail={hatching ? days(hatching.swimDegreeDays) : undefined}
           trail={<BasisMark basis={basisOf(species, 'swimDegreeDays')} />}
         />
         <ListRow

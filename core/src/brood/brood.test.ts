@@ -13,7 +13,10 @@ import {
 
 const { species, cultures } = loadCatalogue();
 const find = (key: string) => species.find((row) => row.key === key)!;
-const eggs = (key: string): EggTraits => find(key) as unknown as EggTraits;
+const eggs = (key: string): EggTraits => {
+  const { tempOptC, hatching } = find(key);
+  return { ...hatching!, tempOptC };
+};
 const steady = (tempC: number) => () => tempC;
 
 describe('hatching and swimming free', () => {
@@ -27,6 +30,8 @@ describe('hatching and swimming free', () => {
     ['symphysodon-aequifasciatus', 29, [2, 3], [5, 7]],
     ['trichopodus-leerii', 26, [1, 2], [3.5, 5]],
     ['iriatherina-werneri', 26, [7, 10], [7, 11]],
+    ['trigonostigma-heteromorpha', 26, [1, 1.6], [4, 5]],
+    ['hypancistrus-inspector', 29, [5, 7], [14, 21]],
   ])('of %s at %d °C is on the days that are known', (key, tempC, hatch, swim) => {
     const told = hatching(eggs(key), steady(tempC));
     expect(told.hatch.day).toBeGreaterThanOrEqual(hatch[0]!);
@@ -40,6 +45,15 @@ describe('hatching and swimming free', () => {
     const warm = hatching(medaka, steady(25)).hatch.day;
     expect(warm).toBeCloseTo(240 / 25, 9);
     expect(hatching(medaka, steady(15)).hatch.day).toBeCloseTo(2.5 * (240 / 25), 9);
+  });
+
+  it('is in a window as wide as what it rests on', () => {
+    const width = (key: string) => {
+      const { hatch } = hatching(eggs(key), steady(25));
+      return hatch.to / hatch.from;
+    };
+    expect(width('danio-rerio')).toBeLessThan(width('trigonostigma-espei'));
+    expect(width('trigonostigma-espei')).toBeLessThan(width('sundadanio-axelrodi'));
   });
 
   it('follows a night that was cold, day by day', () => {
@@ -79,6 +93,7 @@ describe('hatching and swimming free', () => {
             hatchDegreeDays: degreeDays,
             swimDegreeDays: degreeDays + more,
             tempOptC: 25,
+            unsure: 1.2,
           };
           const { hatch, swim } = hatching(traits, steady(tempC));
           expect(hatch.from).toBeLessThanOrEqual(hatch.day);

@@ -40,7 +40,8 @@ export interface Conditioned {
 export function conditioned(of: Conditioning): Conditioned {
   assertRange('litres', of.litres, 0.2, 100_000);
   assertRange('protein a day in grams', of.thenG, 0, 100_000);
-  const tan = (proteinG: number) => (proteinG * nitrogenOfProtein('conditioning') * 1000) / of.litres;
+  const tan = (proteinG: number) =>
+    (proteinG * nitrogenOfProtein('conditioning') * 1000) / of.litres;
   const [tanBefore, tanThen] = [tan(of.proteinG), tan(of.thenG)];
   const peak = (tanMgL: number) => peakOf(tanMgL * NITRATE_PER_N, of);
   const held = peak(tanBefore);

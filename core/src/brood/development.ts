@@ -1,3 +1,4 @@
+import { DEVELOPS_PER_TEN } from '@open-larder/catalogue/hatching';
 import { assertRange } from '../units';
 
 /** What of a species its eggs are timed by: degree-days from laying, over 0 °C, near `tempOptC`. */
@@ -5,6 +6,8 @@ export interface EggTraits {
   hatchDegreeDays: number;
   swimDegreeDays: number;
   tempOptC: number;
+  /** Nine of ten lie within the time divided and multiplied by this. */
+  unsure: number;
 }
 
 /** When something is expected, in days from laying, with the window that holds it nine times of ten. */
@@ -22,10 +25,6 @@ export interface SeenEggs {
   swimming: number | null;
 }
 
-/** Development runs so many times faster for ten degrees. Assumption, where one temperature is known. */
-const PER_TEN_DEGREES = 2.5;
-/** So much of the time that is left may it be off. Assumption. */
-const UNSURE = 0.15;
 /** What one brood was ahead or behind up to hatching, half of it holds until it swims. Assumption. */
 const PACE_HOLDS = 0.5;
 /** Eggs that take longer than this are stored, not waited for. */
@@ -39,7 +38,7 @@ const LONGEST_DAYS = 400;
 export function progressPerDay(degreeDays: number, tempOptC: number, tempC: number): number {
   assertRange('water temperature in °C', tempC, 0, 40);
   const usualDays = degreeDays / tempOptC;
-  return PER_TEN_DEGREES ** ((tempC - tempOptC) / 10) / usualDays;
+  return DEVELOPS_PER_TEN ** ((tempC - tempOptC) / 10) / usualDays;
 }
 
 /**
@@ -49,7 +48,7 @@ export function progressPerDay(degreeDays: number, tempOptC: number, tempC: numb
  * @throws RangeError for a temperature outside 0 to 40 °C, or a sighting out of order
  */
 export function hatching(
-  { hatchDegreeDays, swimDegreeDays, tempOptC }: EggTraits,
+  { hatchDegreeDays, swimDegreeDays, tempOptC, unsure }: EggTraits,
   tempOn: (day: number) => number,
   seen: SeenEggs = { hatched: null, swimming: null },
 ): { hatch: Window; swim: Window } {
@@ -61,22 +60,23 @@ export function hatching(
     progressPerDay(degreeDays, tempOptC, tempOn(day));
   const hatchRate = rate(hatchDegreeDays);
   const expected = reached(hatchRate, 0);
-  const hatch = hatched === null ? windowOf(expected, 0) : asSeen(hatched);
+  const hatch = hatched === null ? windowOf(expected, 0, unsure) : asSeen(hatched);
   const rest = Math.max(0.01, swimDegreeDays - hatchDegreeDays);
   // A brood that was early is early again, though less so.
   const pace = hatched === null || hatched <= 0 ? 1 : (expected / hatched) ** PACE_HOLDS;
   const from = hatched ?? expected;
   const swims = reached((day) => rate(rest)(day) * pace, from);
-  const swim = swimming === null ? windowOf(swims, hatched === null ? 0 : from) : asSeen(swimming);
+  const swim =
+    swimming === null ? windowOf(swims, hatched === null ? 0 : from, unsure) : asSeen(swimming);
   return { hatch, swim };
 }
 
 const asSeen = (day: number): Window => ({ day, from: day, to: day, seen: true });
 
-const windowOf = (day: number, since: number): Window => ({
+const windowOf = (day: number, since: number, unsure: number): Window => ({
   day,
-  from: day - UNSURE * (day - since),
-  to: day + UNSURE * (day - since),
+  from: since + (day - since) / unsure,
+  to: since + (day - since) * unsure,
   seen: false,
 });
 

@@ -7,6 +7,7 @@ type Bred = Pick<
   Species,
   | 'hatchDegreeDays'
   | 'swimDegreeDays'
+  | 'hatching'
   | 'larvalLengthMm'
   | 'adultLengthCm'
   | 'growthLinfCm'
@@ -23,6 +24,9 @@ export interface BroodTraits extends YoungTraits {
   assumed: ('hatchDegreeDays' | 'swimDegreeDays' | 'larvalLengthMm')[];
 }
 
+/** Of a way of breeding alone little is known: half or twice the time. Assumption. */
+const UNSURE_OF_A_WAY = 2;
+
 /** A larva of a kind of which neither it nor its way tells a length. Assumption. */
 const LARVA_MM = 4;
 
@@ -30,12 +34,12 @@ const LARVA_MM = 4;
 const YOLK_DEGREE_DAYS = 20;
 const GROWN_ON_YOLK = 1.2;
 
-/** What is known of a species, and in its place what is usual for its way of life. */
+/** What is known of a species or its relatives, and in its place what is usual for its way of life. */
 export function broodTraits(species: Bred, way: Way): BroodTraits {
-  const { hatchDegreeDays, swimDegreeDays, tempOptC, defaulted } = species;
+  const { hatchDegreeDays, swimDegreeDays, hatching, tempOptC, defaulted } = species;
   const larvalLengthMm = defaulted.includes('larvalLengthMm') ? null : species.larvalLengthMm;
-  const hatch = hatchDegreeDays ?? way.hatchDegreeDays;
-  const swim = swimDegreeDays ?? (hatchDegreeDays === null ? way.swimDegreeDays : null) ?? hatch;
+  const hatch = hatching?.hatchDegreeDays ?? way.hatchDegreeDays;
+  const swim = hatching?.swimDegreeDays ?? way.swimDegreeDays ?? hatch;
   const assumed: BroodTraits['assumed'] = [];
   if (hatchDegreeDays === null) assumed.push('hatchDegreeDays');
   if (swimDegreeDays === null) assumed.push('swimDegreeDays');
@@ -48,7 +52,12 @@ export function broodTraits(species: Bred, way: Way): BroodTraits {
     eggs:
       hatch === null || swim === null
         ? null
-        : { hatchDegreeDays: hatch, swimDegreeDays: Math.max(hatch, swim), tempOptC },
+        : {
+            hatchDegreeDays: hatch,
+            swimDegreeDays: Math.max(hatch, swim),
+            tempOptC,
+            unsure: hatching?.unsure ?? UNSURE_OF_A_WAY,
+          },
     assumed,
   };
 }
