@@ -23,16 +23,14 @@ export interface HatchingRow {
 export interface Hatching {
   taxon: string;
   level: HatchLevel;
-  /** Degree-days over 0 °C from laying, at the species’ best temperature. */
-  hatchDegreeDays: number;
-  swimDegreeDays: number;
+  /** Usual days from laying, at a temperature. */
+  hatchDays: number;
+  swimDays: number;
+  tempC: number;
   /** Nine of ten lie within the time divided and multiplied by this. */
   unsure: number;
   source: string;
 }
-
-/** Development runs so many times faster for ten degrees. Assumption, where one temperature is known. */
-export const DEVELOPS_PER_TEN = 2.5;
 
 /** Least window by how near the relatives are, and how much wider than theirs it is. Assumptions. */
 const LEAST: Record<HatchLevel, number> = { own: 1.2, genus: 1.3, family: 1.5 };
@@ -48,7 +46,7 @@ type Described = Pick<
 
 /**
  * Hatching and free swimming of a species: by its own figures, else by those of its nearest relatives.
- * Where only hatching is known of it, it swims as long after as its relatives do.
+ * Where only hatching is known of it, it swims after as many times that as its relatives do.
  * @param rows of the catalogue; of one taxon, the one for the way of breeding comes before a general one
  * @returns null where nothing is known of its family either
  */
@@ -56,19 +54,20 @@ export function hatchingFor(species: Described, rows: readonly HatchingRow[]): H
   const { scientific, family, breeding, tempOptC, hatchDegreeDays, swimDegreeDays } = species;
   if (NO_EGGS.has(breeding)) return null;
   const row = nearest([scientific, scientific.split(' ')[0] ?? '', family], breeding, rows);
-  const at = (least: number, most: number, tempC: number) =>
-    Math.sqrt(least * most) * DEVELOPS_PER_TEN ** ((tempC - tempOptC) / 10) * tempOptC;
   const related = row && {
-    hatch: at(row.hatchMinDays, row.hatchMaxDays, row.tempC),
-    swim: at(row.swimMinDays, row.swimMaxDays, row.tempC),
+    hatchDays: Math.sqrt(row.hatchMinDays * row.hatchMaxDays),
+    swimDays: Math.sqrt(row.swimMinDays * row.swimMaxDays),
+    tempC: row.tempC,
   };
   if (hatchDegreeDays !== null) {
-    const after = related ? related.swim - related.hatch : 0;
+    const hatchDays = hatchDegreeDays / tempOptC;
+    const after = related ? Math.max(1, related.swimDays / related.hatchDays) : 1;
     return {
       taxon: scientific,
       level: 'own',
-      hatchDegreeDays,
-      swimDegreeDays: swimDegreeDays ?? hatchDegreeDays + Math.max(0, after),
+      hatchDays,
+      swimDays: swimDegreeDays === null ? hatchDays * after : swimDegreeDays / tempOptC,
+      tempC: tempOptC,
       unsure: LEAST.own,
       source: species.sourceBreeding,
     };
@@ -76,10 +75,9 @@ export function hatchingFor(species: Described, rows: readonly HatchingRow[]): H
   if (!row || !related) return null;
   const spread = Math.sqrt(row.hatchMaxDays / row.hatchMinDays);
   return {
+    ...related,
     taxon: row.taxon,
     level: row.level,
-    hatchDegreeDays: related.hatch,
-    swimDegreeDays: Math.max(related.hatch, related.swim),
     unsure: Math.max(LEAST[row.level], WIDER[row.level] * spread),
     source: row.source,
   };
@@ -102,23 +100,22 @@ function nearest(
 
 /** The rows behind what species were given: for a species of the keeper’s own among them. */
 export function hatchingsOf(
-  species: readonly { breeding: Breeding; tempOptC: number; hatching: Hatching | null }[],
+  species: readonly { breeding: Breeding; hatching: Hatching | null }[],
 ): HatchingRow[] {
-  const rows = species.flatMap(({ breeding, tempOptC, hatching }): HatchingRow[] => {
+  const rows = species.flatMap(({ breeding, hatching }): HatchingRow[] => {
     if (hatching === null) return [];
-    const { taxon, level, hatchDegreeDays, swimDegreeDays, unsure, source } = hatching;
+    const { taxon, level, hatchDays, swimDays, tempC, unsure, source } = hatching;
     const spread = unsure / WIDER[level];
-    const [hatch, swim] = [hatchDegreeDays / tempOptC, swimDegreeDays / tempOptC];
     return [
       {
         taxon,
         level,
         breeding: level === 'family' ? breeding : null,
-        hatchMinDays: hatch / spread,
-        hatchMaxDays: hatch * spread,
-        swimMinDays: swim / spread,
-        swimMaxDays: swim * spread,
-        tempC: tempOptC,
+        hatchMinDays: hatchDays / spread,
+        hatchMaxDays: hatchDays * spread,
+        swimMinDays: swimDays / spread,
+        swimMaxDays: swimDays * spread,
+        tempC,
         source,
       },
     ];

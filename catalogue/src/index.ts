@@ -5,7 +5,7 @@
  */
 export * from './vocabulary';
 export { BASES, basisOf, basisOfSource, FIGURES, type Basis } from './basis';
-export { DEVELOPS_PER_TEN, type Hatching } from './hatching';
+export type { Hatching } from './hatching';
 export { ownPair, type LengthMass, type PairLevel } from './lengthMass';
 export {
   entryOf,

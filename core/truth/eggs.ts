@@ -1,5 +1,5 @@
-import { hatching } from '../src/brood';
-import { species } from './rows';
+import { broodTraits, hatching } from '../src/brood';
+import { catalogue, species } from './rows';
 import type { Truth } from './truth';
 
 /** Days from laying at a temperature that breeders of the kind use: to hatching, and to swimming free. */
@@ -44,7 +44,8 @@ const USUAL: readonly [
 
 export const eggs: Truth[] = USUAL.flatMap(([key, tempC, hatch, swim, source = 'Practice']) => {
   const row = species(key);
-  const told = hatching({ ...row.hatching!, tempOptC: row.tempOptC }, () => tempC);
+  const way = catalogue.ways.find(({ breeding }) => breeding === row.breeding)!;
+  const told = hatching(broodTraits(row, way).eggs!, () => tempC);
   const of = (topic: string, [low, high]: readonly [number, number], computed: number): Truth => ({
     topic,
     what: `${row.common}, ${tempC} °C`,

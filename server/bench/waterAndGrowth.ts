@@ -50,7 +50,7 @@ function tankOf(seed: number): WaterTask {
     tempC: 25,
     ph: 7,
     filtered: true,
-  uptake: UPTAKE.few,
+    uptake: UPTAKE.few,
     since: addDays(TODAY, -400),
     today: TODAY,
     rhythm: { share: 0.25, everyDays: 7, sourceMgL: 5, said: true, heldUntil: null },

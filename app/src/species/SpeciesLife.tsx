@@ -1,14 +1,16 @@
 import { basisOf, basisOfSource, type Species, type SpeciesField } from '@open-larder/catalogue';
 import { sayNumber } from '@open-larder/core/units';
 import { View } from 'react-native';
+import { useWords } from '../store';
 import { Card, ListRow, Text } from '../ui';
 import { BasisCounts, BasisMark, Figure } from './Basis';
 
 /** Company, breeding, life, and where the figures come from. */
 export function SpeciesLife({ species }: { species: Species }) {
   const { hatching } = species;
-  const days = (degreeDays: number) =>
-    `${sayNumber(degreeDays, 0)} degree-days, ${sayNumber(degreeDays / species.tempOptC, 1)} days at its best temperature`;
+  const words = useWords();
+  const days = (count: number) =>
+    `about ${sayNumber(count, 1)} days at ${words.say('temperature', hatching?.tempC ?? species.tempOptC)}`;
   const figure = (text: string, ...of: SpeciesField[]) => (
     <Figure species={species} of={of}>
       {text}
@@ -47,12 +49,12 @@ export function SpeciesLife({ species }: { species: Species }) {
         <ListRow first title="Way of breeding" trail={figure(species.breeding, 'breeding')} />
         <ListRow
           title="Hatches after"
-          detail={hatching ? days(hatching.hatchDegreeDays) : undefined}
+          detail={hatching ? days(hatching.hatchDays) : undefined}
           trail={<BasisMark basis={basisOf(species, 'hatchDegreeDays')} />}
         />
         <ListRow
           title="Swims free after"
-          detail={hatching ? days(hatching.swimDegreeDays) : undefined}
+          detail={hatching ? days(hatching.swimDays) : undefined}
           trail={<BasisMark basis={basisOf(species, 'swimDegreeDays')} />}
         />
         <ListRow

@@ -41,7 +41,7 @@ describe('a species page', () => {
     ]) {
       expect(screen.getByText(text)).toBeTruthy();
     }
-    expect(screen.getByText(/70 degree-days, 2.7 days at its best temperature/)).toBeTruthy();
+    expect(screen.getByText(/^about 2.7 days at 26 °C$/)).toBeTruthy();
     // Each figure says what it rests on, and how many rest on what.
     expect(screen.getAllByLabelText('by default').length).toBeGreaterThan(2);
     expect(screen.getAllByLabelText('common practice').length).toBeGreaterThan(2);

@@ -1,6 +1,7 @@
 import { loadCatalogue } from '@open-larder/catalogue/load';
 import fc from 'fast-check';
 import {
+  broodTraits,
   daysToLength,
   hatching,
   ladderOf,
@@ -11,11 +12,14 @@ import {
   type Prey,
 } from '.';
 
-const { species, cultures } = loadCatalogue();
+const { species, cultures, ways } = loadCatalogue();
 const find = (key: string) => species.find((row) => row.key === key)!;
 const eggs = (key: string): EggTraits => {
-  const { tempOptC, hatching } = find(key);
-  return { ...hatching!, tempOptC };
+  const { breeding } = find(key);
+  return broodTraits(
+    find(key),
+    ways.find((way) => way.breeding === breeding)!,
+  ).eggs!;
 };
 const steady = (tempC: number) => () => tempC;
 

@@ -1,4 +1,3 @@
-import { DEVELOPS_PER_TEN } from '@open-larder/catalogue/hatching';
 import { assertRange } from '../units';
 
 /** What of a species its eggs are timed by: degree-days from laying, over 0 °C, near `tempOptC`. */
@@ -25,6 +24,8 @@ export interface SeenEggs {
   swimming: number | null;
 }
 
+/** Development runs so many times faster for ten degrees. Assumption, where one temperature is known. */
+const PER_TEN_DEGREES = 2.5;
 /** What one brood was ahead or behind up to hatching, half of it holds until it swims. Assumption. */
 const PACE_HOLDS = 0.5;
 /** Eggs that take longer than this are stored, not waited for. */
@@ -38,7 +39,7 @@ const LONGEST_DAYS = 400;
 export function progressPerDay(degreeDays: number, tempOptC: number, tempC: number): number {
   assertRange('water temperature in °C', tempC, 0, 40);
   const usualDays = degreeDays / tempOptC;
-  return DEVELOPS_PER_TEN ** ((tempC - tempOptC) / 10) / usualDays;
+  return PER_TEN_DEGREES ** ((tempC - tempOptC) / 10) / usualDays;
 }
 
 /**

@@ -38,26 +38,38 @@ const GROWN_ON_YOLK = 1.2;
 export function broodTraits(species: Bred, way: Way): BroodTraits {
   const { hatchDegreeDays, swimDegreeDays, hatching, tempOptC, defaulted } = species;
   const larvalLengthMm = defaulted.includes('larvalLengthMm') ? null : species.larvalLengthMm;
-  const hatch = hatching?.hatchDegreeDays ?? way.hatchDegreeDays;
-  const swim = hatching?.swimDegreeDays ?? way.swimDegreeDays ?? hatch;
+  const eggs = eggsOf(hatching, way, tempOptC);
   const assumed: BroodTraits['assumed'] = [];
   if (hatchDegreeDays === null) assumed.push('hatchDegreeDays');
   if (swimDegreeDays === null) assumed.push('swimDegreeDays');
   if (larvalLengthMm === null) assumed.push('larvalLengthMm');
   const hatchedMm = larvalLengthMm ?? way.larvalLengthMm ?? LARVA_MM;
-  const onYolk = hatch !== null && swim !== null && swim - hatch > YOLK_DEGREE_DAYS;
+  const onYolk = eggs !== null && eggs.swimDegreeDays - eggs.hatchDegreeDays > YOLK_DEGREE_DAYS;
   return {
     ...species,
     larvalLengthMm: onYolk ? hatchedMm * GROWN_ON_YOLK : hatchedMm,
-    eggs:
-      hatch === null || swim === null
-        ? null
-        : {
-            hatchDegreeDays: hatch,
-            swimDegreeDays: Math.max(hatch, swim),
-            tempOptC,
-            unsure: hatching?.unsure ?? UNSURE_OF_A_WAY,
-          },
+    eggs,
     assumed,
+  };
+}
+
+/** By the species or its relatives, else by its way; null where there is no hatching to wait for. */
+function eggsOf(hatching: Bred['hatching'], way: Way, tempOptC: number): EggTraits | null {
+  if (hatching) {
+    const { hatchDays, swimDays, tempC, unsure } = hatching;
+    return {
+      hatchDegreeDays: hatchDays * tempC,
+      swimDegreeDays: Math.max(hatchDays, swimDays) * tempC,
+      tempOptC: tempC,
+      unsure,
+    };
+  }
+  const { hatchDegreeDays, swimDegreeDays } = way;
+  if (hatchDegreeDays === null) return null;
+  return {
+    hatchDegreeDays,
+    swimDegreeDays: Math.max(hatchDegreeDays, swimDegreeDays ?? 0),
+    tempOptC,
+    unsure: UNSURE_OF_A_WAY,
   };
 }
