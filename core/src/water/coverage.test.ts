@@ -2,6 +2,7 @@ import { chanceOf, type Chance } from '../chance';
 import { addDays } from '../round';
 import { standOfWater, UPTAKE, type WaterEvent, type WaterTask } from '.';
 import { testSd } from './testError';
+import { waterEvent } from './water.testkit';
 
 const TODAY = '2026-03-11';
 const LITRES = 100;
@@ -47,10 +48,10 @@ function lived(world: World, tests: number, chance: Chance) {
     const on = addDays(TODAY, day);
     if (day <= 0 && day > -84 && -day % step === 0 && -day / step < tests) {
       const read = Math.max(0, mgL + chance.normal() * testSd(mgL));
-      events.push(eventOf('tested', on, { nitrate: read }));
+      events.push(waterEvent('tested', on, { nitrate: read }));
     }
     if ((day + past) % everyDays === 0) {
-      if (day < 0) events.push(eventOf('changed', on, { share }));
+      if (day < 0) events.push(waterEvent('changed', on, { share }));
       mgL = mgL * (1 - share) + sourceMgL * share;
     }
     // What is fed differs from day to day, and so does what shows of it.
@@ -61,24 +62,6 @@ function lived(world: World, tests: number, chance: Chance) {
   const at = (day: number) => real[day + past]!;
   return { at, events, fedOn: (day: number) => fedMgL[day + past]! };
 }
-
-let made = 0;
-const eventOf = (kind: WaterEvent['kind'], day: string, over: Partial<WaterEvent>): WaterEvent => ({
-  id: `w${(made += 1)}`,
-  kind,
-  day,
-  share: null,
-  sure: false,
-  tan: null,
-  nitrite: null,
-  nitrate: null,
-  ph: null,
-  gh: null,
-  kh: null,
-  tdsMgL: null,
-  tempC: null,
-  ...over,
-});
 
 const mg = (mgL: number) => (mgL * LITRES) / 4.43;
 

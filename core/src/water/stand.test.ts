@@ -2,30 +2,10 @@ import fc from 'fast-check';
 import { addDays } from '../round';
 import { chanceOf } from '../chance';
 import { keepsUnder, peakOf, standOfWater, UPTAKE, type WaterEvent, type WaterTask } from '.';
+import { waterEvent as event } from './water.testkit';
 
 const TODAY = '2026-03-11';
 const before = (days: number) => addDays(TODAY, -days);
-let made = 0;
-const event = (
-  kind: WaterEvent['kind'],
-  day: string,
-  over: Partial<WaterEvent> = {},
-): WaterEvent => ({
-  id: `w${(made += 1)}`,
-  kind,
-  day,
-  share: kind === 'tested' ? null : 0.25,
-  sure: false,
-  tan: null,
-  nitrite: null,
-  nitrate: null,
-  ph: null,
-  gh: null,
-  kh: null,
-  tdsMgL: null,
-  tempC: null,
-  ...over,
-});
 const tested = (day: string, nitrate: number, over: Partial<WaterEvent> = {}) =>
   event('tested', day, { nitrate, ...over });
 
