@@ -39,9 +39,12 @@ export function sayResult(
   const length = (cm: number) => words.say('length', cm);
   const { fromBase } = words.scale('length');
   const range = `${sayNumber(fromBase(low), 2)} to ${sayNumber(fromBase(high), 2)}`;
+  const tubs = result.tubsOnly
+    ? ' With one tub on each side that tells the tubs apart, and not the diets: two of each would.'
+    : '';
   return says === 'none'
     ? `No conclusion: ${otherGroupName} differ from ${groupName} by ${length(difference)}, likely ${range}: it may be more, it may be less.`
-    : `${otherGroupName} are ${says === 'more' ? 'longer' : 'shorter'} than ${groupName} by ${length(Math.abs(difference))} (${range}), ${percent(Math.abs(share))}. ${odds}`;
+    : `${otherGroupName} are ${says === 'more' ? 'longer' : 'shorter'} than ${groupName} by ${length(Math.abs(difference))} (${range}), ${percent(Math.abs(share))}. ${odds}${tubs}`;
 }
 
 const sayChance = (chance: number): string =>

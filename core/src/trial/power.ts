@@ -54,6 +54,15 @@ export interface TrialPlan {
 const ALIKE = 0.05;
 
 /**
+ * How much more the mean of a side is off, squared, than its own spread says of so many fish: those of
+ * a tub are alike, and the spread within tubs leaves that out.
+ */
+export function tubEffect(fish: number, tubs: number): number {
+  const others = Math.max(0, fish / tubs - 1);
+  return (1 + others * ALIKE) / (1 - (others * ALIKE) / (fish - 1));
+}
+
+/**
  * For each number of weeks, the fish on each side that show the difference.
  * @param tubsEach tubs on each side, 1 or more
  * @throws RangeError for what cannot be

@@ -1,5 +1,6 @@
 import { student95, studentBeyond } from '../chance/distributions';
 import type { Sample } from '../growth/sample';
+import { tubEffect } from './power';
 
 /** What a trial showed. */
 export interface TrialResult {
@@ -13,6 +14,8 @@ export interface TrialResult {
   says: 'more' | 'less' | 'none';
   /** As a share of the first. */
   share: number;
+  /** One tub on each side: it tells the tubs apart, and not what was done to them. */
+  tubsOnly?: boolean;
 }
 
 export type TrialRefusal = 'tooFew' | 'again' | 'unequal';
@@ -23,18 +26,24 @@ export const LEAST_EACH = 3;
 const UNEQUAL = 2;
 
 /**
- * Whether two lots of fish differ.
+ * Whether two lots of fish differ, by more than tubs differ by themselves.
+ * @param tubsEach tubs on each side; null for fish of one water, or before a trial began
  * @returns why nothing is said where too few were measured, the same fish again and again, or far more
  *   on one side
  * Method: Welch’s t test (Welch 1947, Biometrika 34:28).
  */
-export function compared(first: Sample, second: Sample): TrialResult | { refused: TrialRefusal } {
+export function compared(
+  first: Sample,
+  second: Sample,
+  tubsEach: number | null = null,
+): TrialResult | { refused: TrialRefusal } {
   if (first.again || second.again) return { refused: 'again' };
   if (Math.min(first.n, second.n) < LEAST_EACH) return { refused: 'tooFew' };
   if (Math.max(first.n, second.n) > UNEQUAL * Math.min(first.n, second.n)) {
     return { refused: 'unequal' };
   }
-  return against(partOf(first), partOf(second), first.mean);
+  const result = against(partOf(first, tubsEach), partOf(second, tubsEach), first.mean);
+  return tubsEach === 1 ? { ...result, tubsOnly: true } : result;
 }
 
 interface Part {
@@ -44,9 +53,9 @@ interface Part {
   freedom: number;
 }
 
-const partOf = ({ mean, sd, n }: Sample): Part => ({
+const partOf = ({ mean, sd, n }: Sample, tubs: number | null): Part => ({
   mean,
-  error: sd! ** 2 / n,
+  error: (sd! ** 2 / n) * (tubs === null ? 1 : tubEffect(n, tubs)),
   freedom: n - 1,
 });
 

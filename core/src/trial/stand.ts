@@ -124,14 +124,14 @@ function beganApart(sides: readonly SideStand[]): boolean {
 }
 
 function resultOf(
-  { from, changedOn, upTo, sides: [side] }: TrialTask,
+  { from, changedOn, upTo, sides: [side], tubsEach }: TrialTask,
   sides: readonly SideStand[],
   sampled: readonly (readonly Dated[])[],
 ): TrialStand['result'] {
   if (changedOn === null) {
     const [first, second] = sides;
     if (!first?.last || !second?.last) return { refused: 'unmeasured' };
-    return compared(first.last, second.last);
+    return compared(first.last, second.last, tubsEach);
   }
   const { species, tempC } = side!;
   const samples = sampled[0]!.filter(({ day }) => day >= from && day <= upTo);

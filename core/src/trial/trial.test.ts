@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { chanceOf } from '../chance';
+import { chanceOf, type Chance } from '../chance';
 import { sampleOf } from '../growth';
 import { beforeAfter, compared, dealt, fishByWeeks, fishFor, powerOf, type TrialResult } from '.';
 
@@ -142,5 +142,39 @@ describe('what a trial showed', () => {
     expect(beforeAfter(span(1, 2, 1), span(3, 3.4, 0))).toEqual({ refused: 'tooFew' });
     const same = beforeAfter(span(1, 1.5, 0.5), span(2, 2.5, 0.5));
     expect('says' in same && same.says).toBe('none');
+  });
+});
+
+describe('two diets that do not differ', () => {
+  /** Fish of some tubs, each of which has its own luck: a twentieth of what fish differ by. */
+  const side = (tubs: number, fish: number, chance: Chance) => {
+    const luck = Array.from({ length: tubs }, () => chance.normal() * Math.sqrt(0.05));
+    return sampleOf(
+      Array.from(
+        { length: fish },
+        (_, at) => 3 + 0.36 * (luck[at % tubs]! + chance.normal() * Math.sqrt(0.95)),
+      ),
+    );
+  };
+
+  it.each([
+    [1, 10],
+    [1, 30],
+    [1, 60],
+    [2, 20],
+    [2, 60],
+    [4, 40],
+    [4, 60],
+  ])('are told apart at most five times in a hundred: %d tubs, %d fish a side', (tubs, fish) => {
+    const chance = chanceOf(tubs * 7 + fish + 99);
+    const runs = 4000;
+    let concluded = 0;
+    for (let run = 0; run < runs; run += 1) {
+      const result = told(compared(side(tubs, fish, chance), side(tubs, fish, chance), tubs));
+      if (result.says !== 'none') concluded += 1;
+      expect(result.tubsOnly ?? false).toBe(tubs === 1);
+    }
+    // Five in a hundred, and what so many runs are off by.
+    expect(concluded / runs).toBeLessThan(0.06);
   });
 });
