@@ -16,22 +16,29 @@ const LINF_OF_ADULT = 1.05;
 /** K a year where none is known: small kinds grow up in months, large ones in years. Assumption. */
 const K_AT_1_CM = 7;
 const K_EXPONENT = -0.7;
+/**
+ * K may be so many times more or less, nine times of ten: where it was published for the species, food
+ * and water still differ; where it is assumed from the size alone, kinds do too. Assumptions.
+ */
+const K_UNSURE = { known: 1.3, assumed: 1.8 };
 /** Growth runs twice as fast for ten degrees, up to its best temperature. Assumption. */
 const Q10 = 2;
 const DAYS_A_YEAR = 365.25;
 
-/** Growth rate and end length, known or assumed. */
+/** Growth rate and end length, known or assumed, and how many times more or less the rate may be. */
 export function growthOf({ adultLengthCm, growthLinfCm, growthK }: YoungTraits): {
   linfCm: number;
   kPerYear: number;
   assumed: boolean;
+  unsure: number;
 } {
   return growthLinfCm !== null && growthK !== null
-    ? { linfCm: growthLinfCm, kPerYear: growthK, assumed: false }
+    ? { linfCm: growthLinfCm, kPerYear: growthK, assumed: false, unsure: K_UNSURE.known }
     : {
         linfCm: adultLengthCm * LINF_OF_ADULT,
         kPerYear: K_AT_1_CM * adultLengthCm ** K_EXPONENT,
         assumed: true,
+        unsure: K_UNSURE.assumed,
       };
 }
 

@@ -57,6 +57,17 @@ describe('how a group grows', () => {
     expect(standOfGrowth(task(grown(2))).against).toBe('ahead');
   });
 
+  it('calls a healthy group behind its kind in at most one case of twenty', () => {
+    let behind = 0;
+    const runs = 200;
+    for (let seed = 0; seed < runs; seed += 1) {
+      // Healthy fish of one kind grow by half and by twice as fast: food and water differ.
+      const pace = Math.exp(0.3 * chanceOf(seed * 31 + 7).normal());
+      if (standOfGrowth(task(grown(pace, seed * 17))).against === 'behind') behind += 1;
+    }
+    expect(behind / runs).toBeLessThanOrEqual(0.05);
+  });
+
   it('full-grown is never behind', () => {
     const old = standOfGrowth(task([at(60, around(6.2, 1)), at(2, around(6.1, 2))]));
     expect(old.against).not.toBe('behind');

@@ -1,5 +1,5 @@
 import type { Species } from '@open-larder/catalogue';
-import { daysToLength, youngLengthCm, type YoungTraits } from '../brood/length';
+import { daysToLength, growthOf, youngLengthCm, type YoungTraits } from '../brood/length';
 import { hasOwnPair, massFromLength } from '../fish';
 import { addDays, daysBetween } from '../round';
 import { measured as known } from '../why';
@@ -61,8 +61,6 @@ export interface GrowthStand {
 
 /** A larva of which nothing else is known. The curve is used from longer fish on only. */
 const LARVA_MM = 4;
-/** How far the growth of a kind may be off from what is usual for it. Assumption. */
-const KIND_OFF = 0.3;
 /** Within this share of what is usual it is as usual. Assumption. */
 const AS_USUAL = 0.05;
 
@@ -78,6 +76,25 @@ export function usualLength(species: Grown, tempC: number, fromCm: number, days:
   const age = daysToLength(traits, Math.max(LARVA_MM / 10 + 1e-6, fromCm), tempC);
   if (age === null) return fromCm;
   return Math.max(fromCm, youngLengthCm(traits, Math.min(3650, age + days), tempC));
+}
+
+/** The same at the slowest and the fastest that healthy fish of its kind grow, nine times of ten. */
+function usualBand(
+  species: Grown,
+  tempC: number,
+  from: Sample,
+  days: number,
+): { slowCm: number; fastCm: number } {
+  const { linfCm, kPerYear, unsure } = growthOf(traitsOf(species));
+  const at = (times: number) => ({
+    ...species,
+    growthLinfCm: linfCm,
+    growthK: kPerYear * times,
+  });
+  return {
+    slowCm: usualLength(at(1 / unsure), tempC, from.low ?? from.mean, days),
+    fastCm: usualLength(at(unsure), tempC, from.high ?? from.mean, days),
+  };
 }
 
 /** Where a measured group stands. @throws RangeError for measurements that no fish has */
@@ -108,7 +125,13 @@ export function standOfGrowth(task: GrowthTask): GrowthStand {
     curve,
     refused: 'refused' in fitted ? fitted.refused : null,
     usualCm,
-    against: usualCm === null ? null : againstUsual(last!, first!, usualCm),
+    against:
+      usualCm === null
+        ? null
+        : againstUsual(last!, first!, {
+            usualCm,
+            ...usualBand(species, tempC, first!, daysBetween(first!.day, last!.day)),
+          }),
     growthRate: before && last ? rateOf(before, last) : null,
     reached: last ? reachedBy(task, samples, curve) : null,
     sorting: last ? sortingOf(last.values, last) : null,
@@ -120,15 +143,22 @@ export function standOfGrowth(task: GrowthTask): GrowthStand {
 const massOf = (species: Grown, cm: number): number =>
   massFromLength(species, known('Mean length', Math.max(0.1, cm), 'cm')).massG.value;
 
-/** Against what its kind would have: only where the interval of the sample leaves no doubt. */
-function againstUsual(last: Sample, first: Sample, usualCm: number): GrowthStand['against'] {
+/**
+ * Against what its kind would have: only where neither the interval of the sample nor what healthy fish
+ * differ by leaves a doubt.
+ */
+function againstUsual(
+  last: Sample,
+  first: Sample,
+  { usualCm, slowCm, fastCm }: { usualCm: number; slowCm: number; fastCm: number },
+): GrowthStand['against'] {
   const near = Math.abs(last.mean / usualCm - 1) <= AS_USUAL;
+  const within = last.mean >= slowCm && last.mean <= fastCm;
   if (last.low === null || last.high === null) return near ? 'as usual' : 'unsure';
-  const room = AS_USUAL * usualCm;
-  if (last.low > usualCm + room) return 'ahead';
+  if (last.low > fastCm) return 'ahead';
   // Full-grown fish grow no more: they are not behind.
-  if (last.high < usualCm - room && usualCm > first.mean * 1.02) return 'behind';
-  return near ? 'as usual' : 'unsure';
+  if (last.high < slowCm && usualCm > first.mean * 1.02) return 'behind';
+  return near || within ? 'as usual' : 'unsure';
 }
 
 function rateOf(before: DaySample, last: DaySample): GrowthStand['growthRate'] {
@@ -169,8 +199,9 @@ function reachedBy(
   const then = daysToLength(traits, targetCm, tempC);
   if (now === null || then === null) return 'never';
   const days = then - now;
-  const from = addDays(last.day, Math.round(days * (1 - KIND_OFF)));
-  const to = addDays(last.day, Math.round(days * (1 + KIND_OFF)));
+  const { unsure } = growthOf(traits);
+  const from = addDays(last.day, Math.round(days / unsure));
+  const to = addDays(last.day, Math.round(days * unsure));
   const day = addDays(last.day, Math.round(days));
   return {
     day: day < today ? today : day,
