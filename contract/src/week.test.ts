@@ -4,6 +4,7 @@ import { play } from '@open-larder/core/zones';
 import { houseOf } from './house';
 import { food, group, MONDAY, moment, rows, species, tank } from './house.testkit';
 import type { Tank } from './tank';
+import type { WaterRow } from './water';
 import { feedingOf } from './zones';
 import { dryFoodsOf, dryTankOf, preparingOf, usualOf, weekTaskOf, type WeekRows } from './week';
 
@@ -253,6 +254,16 @@ describe('a dry run of rows', () => {
     expect(dry.water.everyDays).toBe(7);
     const run = dryRun([dry], dryFoodsOf([stocked]), 14);
     expect(run.tanks[0]!.nitrateMgL).toHaveLength(14);
+    const stand = {
+      days: [{ before: 33 }],
+      fit: { production: 1.2, uptakeMgL: 0.3 },
+    } as unknown as WaterRow['stand'];
+    expect(dryTankOf(week(), '2026-03-05', stand).believed).toEqual({
+      mgL: 33,
+      production: 1.2,
+      uptakeMgL: 0.3,
+    });
+    expect(dry.believed).toBeNull();
     // The lot is good until the fifth.
     expect(run.runOuts).toEqual([{ foodId: 'f', day: '2026-03-06' }]);
   });

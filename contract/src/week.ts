@@ -26,6 +26,7 @@ import type { FoodRow } from './food';
 import { houseTank } from './house';
 import type { MomentRow } from './moment';
 import type { LearnedRow } from './sighting';
+import type { WaterRow } from './water';
 import { feedGroups, feedingFoods, feedTank, type FeedingRows } from './zones';
 import { stepsNow } from './stepsNow';
 
@@ -136,11 +137,23 @@ function spareFor(rows: WeekRows, others: House, first: string): Record<string, 
   return spare;
 }
 
-/** A tank with its water, as a dry run takes it. */
-export const dryTankOf = (rows: WeekRows, day: string): DryTank => ({
+/**
+ * A tank with its water, as a dry run takes it.
+ * @param stand how its water stands, where that is known: the run begins there
+ */
+export const dryTankOf = (
+  rows: WeekRows,
+  day: string,
+  stand: WaterRow['stand'] = null,
+): DryTank => ({
   // A dry run begins today, wherever its cycle stands.
   task: { ...weekTaskOf(rows, day), first: day },
   water: rows.tank.plan?.water ?? USUAL_RHYTHM,
+  believed: stand && {
+    mgL: stand.days[0]!.before,
+    production: stand.fit.production,
+    uptakeMgL: stand.fit.uptakeMgL,
+  },
 });
 
 export const dryFoodsOf = (foods: readonly FoodRow[]): DryFood[] =>

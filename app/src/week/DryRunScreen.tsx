@@ -7,7 +7,7 @@ import { sayNumber } from '@open-larder/core/units';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { ScreenTools } from '../shell';
-import { useAppSelector, useHouse, useNow, useWords, type HouseData, type Words } from '../store';
+import { api, useAppSelector, useHouse, useNow, useWords, type HouseData, type Words } from '../store';
 import { Button, Card, Choice, Fault, ListRow, Picker, Screen, Skeleton, Text, later } from '../ui';
 import { startWeek, type WeekWorker } from '../workers/week';
 import { useWork } from '../workers/useWork';
@@ -55,6 +55,8 @@ function DryRunOf({ data, tankId }: { data: HouseData; tankId: string | undefine
   );
   const edited = looked.some((tank) => drafts[tank.id] !== undefined);
   const about = useMemo(() => ({ looked, drafts, day: now.day }), [looked, drafts, now.day]);
+  const waters = api.useWatersQuery();
+  const standOf = (id: string) => waters.data?.find(({ tankId }) => tankId === id)?.stand ?? null;
   const running = useWork<Pair, WeekWorker>(about, startWeek);
   const start = () =>
     running.run(async (worker, onTank) => {
@@ -62,7 +64,7 @@ function DryRunOf({ data, tankId }: { data: HouseData; tankId: string | undefine
       const of = edited ? 2 * looked.length : looked.length;
       const dry = (draft: boolean) =>
         looked.map((tank): DryTank =>
-          dryTankOf(rowsOf(tank, data, draft ? drafts : {}, now.day), now.day),
+          dryTankOf(rowsOf(tank, data, draft ? drafts : {}, now.day), now.day, standOf(tank.id)),
         );
       const saved = await worker.dryRun(dry(false), foods, DAYS, (done) => onTank(done, of));
       const board = edited

@@ -106,6 +106,21 @@ describe('a dry run', () => {
     }
   });
 
+  it('begins with the water as it is, and makes of the food what its tests say', () => {
+    const water = { share: 0.5, everyDays: 7, sourceMgL: 5 };
+    const servings = [testServing('s', 'flake', 'morning', { ownUnits: 400 })];
+    const plain = tank({ diets: { shoal: testDiet(servings) } }, water);
+    const peaksOf = (believed: DryTank['believed']) =>
+      run({ ...plain, believed }, 56).tanks[0]!.nitrateMgL;
+    const usual = peaksOf(null);
+    const daily = usual[1]!.before - usual[0]!.after;
+    const known = peaksOf({ mgL: 40, production: 1.5, uptakeMgL: 0.1 });
+    expect(known[0]!.before).toBeCloseTo(40 + 1.5 * daily - 0.1, 6);
+    // Once the beginning is forgotten it is the rhythm that tells.
+    const settled = known.filter((_, d) => d % 7 === 6).at(-1)!.before;
+    expect(settled / (5 + (7 * (1.5 * daily - 0.1)) / 0.5)).toBeCloseTo(1, 1);
+  });
+
   it('says which food runs out when, what it costs, and who stands the nitrate the least', () => {
     const servings = [testServing('s', 'flake', 'morning', { ownUnits: 100 })];
     const one = tank({ diets: { shoal: testDiet(servings) } });

@@ -11,6 +11,15 @@ import { grown, growingOf, lengthsOf, type Growing, type Range } from './growth'
 export interface DryTank {
   task: WeekTask;
   water: WaterRhythm;
+  /** What is believed of its water today; left out where nothing is, and its steady rhythm is taken. */
+  believed?: BelievedWater | null;
+}
+
+/** Nitrate today, and what a tank makes of its food and takes up. */
+export interface BelievedWater {
+  mgL: number;
+  production: number;
+  uptakeMgL: number;
 }
 
 /** A food of the house with what is on the shelf. */
@@ -94,7 +103,7 @@ export function dryRun(
 }
 
 function runTank(
-  { task, water }: DryTank,
+  { task, water, believed = null }: DryTank,
   foods: readonly DryFood[],
   days: number,
   useG: ReadonlyMap<string, number[]>,
@@ -136,7 +145,7 @@ function runTank(
   };
   const eatenBy = new Map<string, number>();
   const standing = strictest(task);
-  let mgL = startOf(task, kindOf, water);
+  let mgL = believed?.mgL ?? startOf(task, kindOf, water);
   for (let d = 0; d < days; d += 1) {
     const day = addDays(task.first, d);
     if (d % 7 === 0) noteSizes(task, groups, growing);
@@ -168,7 +177,10 @@ function runTank(
     result.servedG += served;
     result.wasteG += usual.wasteG * scale;
     result.workMin += Object.values(usual.workMin).reduce((sum, minutes) => sum + minutes, 0);
-    mgL += nitrateOf(usual.nitrogenMg * scale, task.tank.litres);
+    const adds = nitrateOf(usual.nitrogenMg * scale, task.tank.litres);
+    mgL = believed
+      ? Math.max(0, mgL + believed.production * adds - believed.uptakeMgL)
+      : mgL + adds;
     const before = mgL;
     if ((d + 1) % water.everyDays === 0) mgL += (water.sourceMgL - mgL) * water.share;
     result.nitrateMgL.push({ before, after: mgL });
