@@ -95,8 +95,11 @@ test('the tanks are walked in the order that they are dragged into', async ({ pa
   await page.mouse.move(from.x + from.width / 2, from.y - 10, { steps: 4 });
   await page.mouse.move(to.x + to.width / 2, to.y + 4, { steps: 10 });
   await page.mouse.up();
+  const tarnIsFirst = async () => (await grip.boundingBox())!.y < (await first.boundingBox())!.y;
+  await expect.poll(tarnIsFirst).toBe(true);
   // With the keys, one step further down.
   await sheet.getByRole('button', { name: 'Tarn later' }).press('Enter');
+  await expect.poll(tarnIsFirst).toBe(false);
   await sheet.getByRole('button', { name: 'Keep this order' }).click();
   await expect(page.getByText('The Round follows this order from now on.')).toBeVisible();
   const { items } = await (await page.request.get(`${demo.url}/api/tanks`)).json();
