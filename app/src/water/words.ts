@@ -64,12 +64,17 @@ export function sayNext(next: NextChange, today: string, words: Words): string {
   return next.day === today ? 'today' : words.day(next.day);
 }
 
+/** What is done while ammonia or nitrite is in the water. Practice. */
+const POISONED =
+  'Change a third of the water now, give half or nothing for two days (fry: less at a time), look after the filter, and test again tomorrow.';
+
+/** What is to be looked at, and what to do about it. */
 export function sayWarning(warning: WaterWarning, words: Words): string {
   switch (warning.kind) {
     case 'ammonia':
-      return `The ammonia of ${words.day(warning.day)} holds ${sayNumber(warning.unionisedMgL, 3)} mg/L in its poisonous form; 0.02 is already a concern. Change water, feed less, test again.`;
+      return `The ammonia of ${words.day(warning.day)} holds ${sayNumber(warning.unionisedMgL, 3)} mg/L in its poisonous form; from ${sayNumber(warning.fromMgL, 2)} on it harms those that live here. ${POISONED}`;
     case 'nitrite':
-      return `Nitrite was ${sayMgL(warning.mgL)} mg/L on ${words.day(warning.day)}. Change water, feed less, look after the filter, test again tomorrow.`;
+      return `Nitrite was ${sayMgL(warning.mgL)} mg/L on ${words.day(warning.day)}; from ${sayNumber(warning.fromMgL, 2)} on it harms those that live here. ${POISONED}`;
     case 'overCap':
       return `Nitrate was ${sayMgL(warning.mgL)} mg/L on ${words.day(warning.day)}: more than they stand.`;
     case 'willPass':

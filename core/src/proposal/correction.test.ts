@@ -129,6 +129,12 @@ describe('what nitrate says of portions', () => {
     expect(propose('fry', signs, TODAY)!.change).toBe(0.15);
   });
 
+  it('nor while ammonia or nitrite is in it', () => {
+    const warnings = [{ kind: 'nitrite' as const, day: TODAY, mgL: 1, fromMgL: 0.5 }];
+    const sign = nitrateSign({ ...water(0.1, { over: false }), warnings }, 'adult', when)!;
+    expect(sign).toMatchObject({ holds: true, says: 'nitrite is in the water' });
+  });
+
   it('nothing under the cap, where food is not the matter, or while a change settles', () => {
     expect(nitrateSign(water(0.1, { over: false }), 'adult', when)).toBeNull();
     expect(nitrateSign(water(0.1), 'adult', when)).toBeNull();

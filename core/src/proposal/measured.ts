@@ -63,6 +63,10 @@ export function nitrateSign(
     const says = `nitrate is at ${Math.round(over.mgL)} mg/L, ${cap.groupName} stand ${cap.mgL}`;
     return { ...told, pull: 0, weight: 0, says, holds: true };
   }
+  const poison = stand.warnings.find(({ kind }) => kind === 'ammonia' || kind === 'nitrite');
+  if (poison) {
+    return { ...told, pull: 0, weight: 0, says: `${poison.kind} is in the water`, holds: true };
+  }
   if (!passesCap(stand)) return null;
   if (since !== '' && daysBetween(since, today) < WATER_SETTLES_DAYS) return null;
   const { ration } = keeps;

@@ -216,6 +216,16 @@ describe('the water of a tank', () => {
     expect(kinds({ tan: 0.5, ph: 8.2 })).toContain('ammonia');
     expect(kinds({ tan: 0.5, ph: 6.5 })).not.toContain('ammonia');
     expect(kinds({ nitrite: 0.6 })).toContain('nitrite');
+    expect(kinds({ nitrite: 0.3 })).not.toContain('nitrite');
+    // Where fry or bottom fish live it is said earlier.
+    const fry = [{ id: 'f', name: 'Fry', standsMgL: 40, delicate: true }];
+    const events = [event('tested', before(1), { nitrite: 0.3 })];
+    expect(standOfWater(task({ events, groups: fry })).warnings).toContainEqual({
+      kind: 'nitrite',
+      day: before(1),
+      mgL: 0.3,
+      fromMgL: 0.25,
+    });
     expect(
       standOfWater(task({ events: [event('tested', before(60), { nitrite: 3 })] })).warnings.map(
         ({ kind }) => kind,

@@ -33,6 +33,14 @@ export interface WaterEvent extends Readings {
   sure: boolean;
 }
 
+export interface TankGroup {
+  id: string;
+  name: string;
+  standsMgL: number;
+  /** Fry, and fish that live on the ground: what is poisonous harms them first. */
+  delicate?: boolean;
+}
+
 /** A tank as far as its water goes. */
 export interface WaterTask {
   litres: number;
@@ -54,7 +62,7 @@ export interface WaterTask {
   /** The same of the plan, from today on. */
   plannedMg: readonly number[];
   /** The groups, and what nitrate each stands, mg/L. */
-  groups: readonly { id: string; name: string; standsMgL: number }[];
+  groups: readonly TankGroup[];
 }
 
 /** So many days ahead a tank’s water is forecast. */
@@ -66,6 +74,8 @@ const RIPE_AFTER_DAYS = 42;
 const NEW_FILTER = 0.002;
 /** Nitrite from which it is said, mg/L as NO2. Assumption: a level that harms many species in days. */
 const NITRITE_CONCERN_MG_L = 0.5;
+/** Where delicate fish live it is said at this share of it. Assumption. */
+const DELICATE = 0.5;
 /** What may be is said for so many days ahead, and where it comes so once in five times. Assumptions. */
 const SOON_DAYS = 21;
 const FIFTH = 0.512;
@@ -73,8 +83,8 @@ const FIFTH = 0.512;
 const NEW_DAYS = 21;
 
 export type WaterWarning =
-  | { kind: 'ammonia'; day: string; unionisedMgL: number }
-  | { kind: 'nitrite'; day: string; mgL: number }
+  | { kind: 'ammonia'; day: string; unionisedMgL: number; fromMgL: number }
+  | { kind: 'nitrite'; day: string; mgL: number; fromMgL: number }
   | { kind: 'overCap'; day: string; mgL: number }
   | { kind: 'willPass'; day: string; likely: boolean }
   | { kind: 'sourceOverCap' }
@@ -368,15 +378,19 @@ function warningsOf(
   const { latest, cap, days } = stand;
   const warnings: WaterWarning[] = [];
   const fresh = (day: string) => daysBetween(day, today) <= NEW_DAYS;
+  const part = task.groups.some(({ delicate }) => delicate) ? DELICATE : 1;
   if (latest.tan && fresh(latest.tan.day)) {
     const ph = Math.min(10, Math.max(4, latest.ph?.value ?? task.ph ?? 7.5));
     const unionisedMgL = latest.tan.value * unionisedShare(ph, latest.tempC?.value ?? tempC);
-    if (unionisedMgL >= CONCERN_MG_L) {
-      warnings.push({ kind: 'ammonia', day: latest.tan.day, unionisedMgL });
+    const fromMgL = CONCERN_MG_L * part;
+    if (unionisedMgL >= fromMgL) {
+      warnings.push({ kind: 'ammonia', day: latest.tan.day, unionisedMgL, fromMgL });
     }
   }
-  if (latest.nitrite && fresh(latest.nitrite.day) && latest.nitrite.value >= NITRITE_CONCERN_MG_L) {
-    warnings.push({ kind: 'nitrite', day: latest.nitrite.day, mgL: latest.nitrite.value });
+  const { nitrite } = latest;
+  const nitriteFrom = NITRITE_CONCERN_MG_L * part;
+  if (nitrite && fresh(nitrite.day) && nitrite.value >= nitriteFrom) {
+    warnings.push({ kind: 'nitrite', day: nitrite.day, mgL: nitrite.value, fromMgL: nitriteFrom });
   }
   if (cap) {
     if (task.rhythm.sourceMgL >= cap.mgL) warnings.push({ kind: 'sourceOverCap' });

@@ -82,9 +82,11 @@ export async function standOfWaters(
             plannedMg: plannedIn.get(tank.id) ?? Array<number>(FORECAST_DAYS).fill(0),
             groups: (groupsIn.get(tank.id) ?? [])
               .filter((group) => group.size.total > 0)
-              .flatMap(({ id, name, speciesKey }) => {
-                const nitrate = household.species.get(speciesKey)?.nitrate;
-                return nitrate ? [{ id, name, standsMgL: STANDS_MG_L[nitrate] }] : [];
+              .flatMap(({ id, name, speciesKey, stage }) => {
+                const kind = household.species.get(speciesKey);
+                if (!kind) return [];
+                const delicate = stage === 'fry' || kind.zone === 'bottom';
+                return [{ id, name, standsMgL: STANDS_MG_L[kind.nitrate], delicate }];
               }),
           }),
         },
