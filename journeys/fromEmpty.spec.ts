@@ -134,6 +134,9 @@ test('units are the keeper’s: the same tank in inches, gallons and Fahrenheit'
   await page.getByLabel('Water, gal').fill('20');
   await page.getByLabel('Water temperature, °F').fill('77');
   await page.getByRole('button', { name: 'Make this tank' }).click();
+  const tanksMade = async () =>
+    (await (await page.request.get(`${empty.url}/api/tanks`)).json()).items.length;
+  await expect.poll(tanksMade).toBe(1);
   await expect(page.getByText('20 gal').first()).toBeVisible();
   const tanks = await (await page.request.get(`${empty.url}/api/tanks`)).json();
   expect(tanks.items[0].litres).toBeCloseTo(75.708, 2);
@@ -148,6 +151,7 @@ test('units are the keeper’s: the same tank in inches, gallons and Fahrenheit'
   await page.getByLabel('Water temperature, °F').fill('24.5C');
   await page.getByLabel('Hardness, dGH').fill('107 ppm');
   await page.getByRole('button', { name: 'Make this tank' }).click();
+  await expect.poll(tanksMade).toBe(2);
   await expect(page.getByText('76.1 °F').first()).toBeVisible();
   const before = await (await page.request.get(`${empty.url}/api/tanks`)).json();
   expect(before.items[1]).toMatchObject({ lengthCm: 60, widthCm: 29.845, heightCm: 30.48 });
