@@ -41,7 +41,7 @@ export function Fault({ problem, onRetry }: { problem: Problem; onRetry?: () => 
 export function Skeleton({ rows = 3, height = 72 }: { rows?: number; height?: number }) {
   const styles = useStyles();
   return (
-    <View style={styles.skeleton} aria-busy aria-label="Loading">
+    <View style={styles.skeleton} role="status" aria-busy aria-label="Loading">
       {Array.from({ length: rows }, (_, index) => (
         <View key={index} style={[styles.bar, { height }]} />
       ))}
