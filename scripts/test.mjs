@@ -1,5 +1,6 @@
 import { existsSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
+import { stripVTControlCharacters } from 'node:util';
 import { check } from './check.mjs';
 import { dayOfCommit } from './days.mjs';
 import { keep } from './places.mjs';
@@ -106,8 +107,10 @@ function measuredIn({ projectName, annotations }) {
 }
 
 function firstFault({ projectName, title, results }) {
-  const [first] = results[0]?.error?.message?.split('\n') ?? [];
-  return `${projectName}, ${title}: ${first ?? results[0]?.status}`;
+  // Without the colours that it has for a terminal.
+  const message = stripVTControlCharacters(results[0]?.error?.message ?? '');
+  const [first] = message.split('\n');
+  return `${projectName}, ${title}: ${first || results[0]?.status}`;
 }
 
 function readReport(path) {
