@@ -48,6 +48,13 @@ describe('what a tank really makes and takes', () => {
     expect(fit.sd.production).toBeGreaterThan(0.45);
   });
 
+  it('is as unsure in a tank of today, of which nothing can be told yet', () => {
+    const young = { ...nothing, from: 60 };
+    const fit = fitWater([], young, UPTAKE.few);
+    expect(fit.sd.production).toBeGreaterThan(0.45);
+    expect(fit.path[60]).toBeGreaterThan(0);
+  });
+
   it('takes up nothing where no plants grow', () => {
     const { tests, course } = tank(4, 0.6, 0);
     expect(fitWater(tests, course, UPTAKE.none)).toMatchObject({
@@ -107,6 +114,19 @@ describe('what a tank really makes and takes', () => {
     const fit = fitWater(two, { ...nothing, start: null }, UPTAKE.few);
     expect(fit.path[3]).toBeGreaterThan(19);
     expect(fit.path[3]).toBeLessThan(26);
+  });
+
+  it.each([0, 1e-9, 1e-4, 0.01, 50])('is a figure where a day adds %d mg/L', (adds) => {
+    for (const prior of [UPTAKE.none, UPTAKE.few, UPTAKE.dense]) {
+      for (const tests of [[], [{ day: 20, mgL: 12 }], [{ day: 20, mgL: 300 }]]) {
+        const fit = fitWater(tests, { ...nothing, foodAdds: () => adds }, prior);
+        const { production, uptakeMgL, ways } = fit;
+        expect(production).toBeGreaterThanOrEqual(0);
+        expect(production).toBeLessThanOrEqual(2.5 + 1e-6);
+        expect(uptakeMgL).toBeGreaterThanOrEqual(0);
+        expect(ways.every(({ mgL }) => Number.isFinite(mgL) && mgL >= 0)).toBe(true);
+      }
+    }
   });
 
   it('is the same whenever it is asked', () => {

@@ -138,7 +138,9 @@ function weigh(
   };
   const coarse = gridOf(wide, COARSE, parts, course, food, uptake);
   const fine = gridOf(narrowed(wide, coarse), FINE, parts, course, food, uptake);
-  return { ...summed(fine, parts.at(-1)!, course), tests: tests.length };
+  // Where next to nothing is fed, what can be is a line that fine points may all miss.
+  const points = fine.length > 0 ? fine : coarse;
+  return { ...summed(points, parts.at(-1)!, course), tests: tests.length };
 }
 
 /** A stretch of days that is one trajectory. */
@@ -200,11 +202,7 @@ function gridOf(
   const days = daysOf(course);
   const path = new Float64Array(course.days + 1);
   for (const uptakeMgL of pointsOf(box.uptake, uptakes)) {
-    // Without food there is nothing to tell production by.
-    const along = food > 0 ? pointsOf(box.net, nets) : [-uptakeMgL];
-    for (const net of along) {
-      const production = food > 0 ? (net + uptakeMgL) / food : PRODUCTION.mean;
-      if (production < 0 || production > PRODUCTION.most) continue;
+    for (const { net, production } of alongOf(box.net, uptakeMgL, food, nets)) {
       const known =
         -0.5 * ((production - PRODUCTION.mean) / PRODUCTION.sd) ** 2 -
         (prior.sd > 0 ? 0.5 * ((uptakeMgL - prior.mgL) / prior.sd) ** 2 : 0);
@@ -234,6 +232,23 @@ function gridOf(
     }
   }
   return points;
+}
+
+/** Points of what a day adds on the whole, with a production that can be. */
+function alongOf(
+  [low, high]: Span,
+  uptakeMgL: number,
+  food: number,
+  count: number,
+): { net: number; production: number }[] {
+  // Without food there is nothing to tell production by: it stays as it was expected.
+  if (food <= 0) {
+    const all = pointsOf([0, PRODUCTION.most], count);
+    return all.map((production) => ({ net: -uptakeMgL, production }));
+  }
+  const can: Span = [Math.max(low, -uptakeMgL), Math.min(high, PRODUCTION.most * food - uptakeMgL)];
+  if (can[0] > can[1]) return [];
+  return pointsOf(can, count).map((net) => ({ net, production: (net + uptakeMgL) / food }));
 }
 
 const logSum = (logs: readonly number[]) => {
