@@ -33,7 +33,7 @@ export function DownCard({ tank, row, stand }: { tank: Tank; row: WaterRow; stan
               title={`${inDays === 0 ? 'Today' : words.day(addDays(now.day, inDays))}: ${words.say('volume', share * row.litres!)}, ${sayNumber(share * 100, 0)} %`}
               detail={`leaves about ${sayMgL(toMgL)} mg/L`}
               trail={
-                at === 0 ? (
+                inDays === 0 ? (
                   <Button
                     label="Done"
                     spoken="The first change is done"

@@ -39,7 +39,11 @@ export function bringDown(
   nowMgL: number,
   capMgL: number,
   addsMgL: number,
-  { everyDays, sourceMgL }: Pick<Rhythm, 'everyDays' | 'sourceMgL'>,
+  {
+    everyDays,
+    sourceMgL,
+    changedToday = false,
+  }: Pick<Rhythm, 'everyDays' | 'sourceMgL'> & { changedToday?: boolean },
 ): DownStep[] | null {
   const room = capMgL - sourceMgL;
   if (room <= LEAST_ROOM * capMgL) return null;
@@ -54,7 +58,7 @@ export function bringDown(
     const share = Math.min(most, Math.max(STEP, Math.ceil(wanted / STEP - 1e-9) * STEP));
     const toMgL = mgL - (mgL - sourceMgL) * share;
     steps.push({
-      inDays: steps.length * DAYS_BETWEEN,
+      inDays: (steps.length + (changedToday ? 1 : 0)) * DAYS_BETWEEN,
       share: Math.round(share * 100) / 100,
       toMgL,
     });

@@ -94,7 +94,7 @@ describe('the water of a tank', () => {
   });
 
   it('the strictest group sets the cap; each way to keep it holds it', () => {
-    const stand = standOfWater(task({ events: lived(2.4, 0.2, 3) }));
+    const stand = standOfWater(task({ events: lived(1.4, 0.2, 3) }));
     expect(stand.cap).toEqual({ mgL: 20, groupId: 'b', groupName: 'Loaches' });
     expect(stand.peakMgL).toBeGreaterThan(20);
     const { share, everyDays, ration } = stand.keeps!;
@@ -143,6 +143,20 @@ describe('the water of a tank', () => {
     expect(steps!.every(({ share }) => share > 0 && share <= 0.35)).toBe(true);
     expect(steps!.at(-1)!.toMgL).toBeLessThan(40);
     expect(standOfWater(task({ groups })).over).toBeNull();
+  });
+
+  it('a step that was done today counts, and the next one is in two days', () => {
+    const groups = [{ id: 'p', name: 'Platies', standsMgL: 40 }];
+    const test = tested(TODAY, 80);
+    const first = standOfWater(task({ events: [test], groups }));
+    const { share } = first.over!.steps![0]!;
+    const done = event('changed', TODAY, { share });
+    const then = standOfWater(task({ events: [test, done], groups }));
+    expect(then.days[0]!.after).toBeLessThan(then.days[0]!.before);
+    expect(then.days[1]!.before).toBeLessThan(first.days[1]!.before);
+    expect(then.over!.mgL).toBeLessThan(first.over!.mgL * 0.85);
+    expect(then.over!.steps![0]!.inDays).toBe(2);
+    expect(then.over!.steps!.length).toBeLessThan(first.over!.steps!.length);
   });
 
   it('fed without a word in the records is taken as fed by its plan', () => {

@@ -161,7 +161,7 @@ export function standOfWater(task: WaterTask): WaterStand {
   const tests = events.filter(
     ({ kind, nitrate, day }) => kind === 'tested' && nitrate !== null && day >= first,
   );
-  const course = courseOf(task, first, changes, filledBy, tests.length > 0);
+  const course = courseOf(task, first, changes, filledBy, tests.length);
   const fit = fitWater(
     tests.map(({ day, nitrate, sure }) => ({ day: at(day), mgL: nitrate!, sure })),
     course,
@@ -173,13 +173,21 @@ export function standOfWater(task: WaterTask): WaterStand {
   const foodAddsMgL = mgL(meanOf(task.plannedMg));
   const planned = plannedChanges(task, changes.at(-1)?.on ?? null);
   const plannedAdds = (day: number) => mgL(task.plannedMg[day] ?? 0);
-  const days = forecastWater(fit, FORECAST_DAYS, plannedAdds, planned);
+  const ofToday = changes.filter(({ on }) => on === today);
+  const days = forecastWater(fit, FORECAST_DAYS, plannedAdds, [
+    ...ofToday.map((one) => ({ ...one, day: 0 })),
+    ...planned,
+  ]);
   const addsMgL = fit.production * foodAddsMgL - fit.uptakeMgL;
   const strict = [...groups].sort((a, b) => a.standsMgL - b.standsMgL)[0];
   const cap = strict ? { mgL: strict.standsMgL, groupId: strict.id, groupName: strict.name } : null;
   const next = nextOf(task, planned[0]);
   const worst = worstOf(fit, foodAddsMgL);
-  const over = overOf(task, cap?.mgL ?? null, days[0]!, believed.at(-1), addsMgL);
+  const over = overOf(task, cap?.mgL ?? null, days[0]!, {
+    last: believed.at(-1),
+    addsMgL,
+    changedToday: ofToday.length > 0,
+  });
   const stand: Omit<WaterStand, 'warnings'> = {
     latest: latestOf(events, odd),
     fit: {
@@ -209,6 +217,8 @@ const meanOf = (values: readonly number[]) =>
 
 /** At the beginning of what is looked back at: so much more than the new water, give or take. Assumption. */
 const BEGINS = { overSourceMgL: 20, sd: 25 };
+/** So many tests tell by themselves where it began: fewer stand in a rhythm that went on before them. Assumption. */
+const TELLING = 3;
 /** Where so many days follow each other without a meal in the records, it was fed as planned. Assumption. */
 const UNWRITTEN_DAYS = 7;
 
@@ -218,7 +228,7 @@ function courseOf(
   first: string,
   changes: readonly Change[],
   filledBy: ReadonlyMap<number, number>,
-  tested: boolean,
+  tests: number,
 ): WaterCourse {
   const days = LOOK_BACK_DAYS;
   const mgL = (mg: number) => (mg * NITRATE_PER_N) / litres;
@@ -248,7 +258,7 @@ function courseOf(
     changes: [...assumed.reverse(), ...changes],
     from: begins,
     start:
-      tested && !rhythm.said && changes.length === 0
+      tests >= TELLING || (tests > 0 && !rhythm.said && changes.length === 0)
         ? null
         : { mgL: sourceMgL + BEGINS.overSourceMgL, sd: BEGINS.sd },
   };
@@ -281,13 +291,20 @@ function overOf(
   { today, rhythm }: WaterTask,
   capMgL: number | null,
   now: WaterDay,
-  last: WaterEvent | undefined,
-  addsMgL: number,
+  {
+    last,
+    addsMgL,
+    changedToday,
+  }: { last: WaterEvent | undefined; addsMgL: number; changedToday: boolean },
 ): WaterStand['over'] {
   // What was never tested is a guess: it warns, and asks for a test first.
   if (capMgL === null || last === undefined) return null;
-  const mgL = Math.max(now.before, last.day === today ? last.nitrate! : 0);
-  return mgL <= capMgL ? null : { mgL, steps: bringDown(mgL, capMgL, addsMgL, rhythm) };
+  // What was changed today is a step of it, and the next one is not today.
+  const mgL = changedToday
+    ? now.after
+    : Math.max(now.before, last.day === today ? last.nitrate! : 0);
+  const steps = bringDown(mgL, capMgL, addsMgL, { ...rhythm, changedToday });
+  return mgL <= capMgL ? null : { mgL, steps };
 }
 
 /** The changes that the rhythm asks for from today on. */
