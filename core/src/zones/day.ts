@@ -53,9 +53,12 @@ export function dropsBefore(
   );
   const days =
     longestMin > OVERNIGHT_MIN ? Math.min(LONGEST_DAYS, Math.ceil(longestMin / DAY_MIN)) : 0;
-  return Array.from({ length: days }, (_, at) =>
+  // Older days repeat those of one cycle: only leaves lie so long, and they go in by the plan.
+  const cycle = house.tanks.find(({ id }) => id === tankId)?.plan.cycle.days ?? days;
+  const recent = Array.from({ length: Math.min(days, cycle) }, (_, at) =>
     dropsOf(compileRound(house, addDays(day, -1 - at)), tankId),
   );
+  return Array.from({ length: days }, (_, at) => recent[at % recent.length]!);
 }
 
 /** What is lifted so soon does not stand until the next day's lights. Assumption. */

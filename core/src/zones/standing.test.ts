@@ -1,4 +1,6 @@
 import { PLAIN } from '../round';
+import { testGroup, testHouse, testTank } from '../round/house.testkit';
+import { dropsBefore } from './day';
 import { eatenOf } from './eaten';
 import type { FeedFood, Feeding } from './feeding';
 import { play } from './play';
@@ -117,5 +119,26 @@ describe('a leaf', () => {
     expect(drop!.clearedMin).toBeNull();
     const accounted = drop!.eatenG + drop!.leachedG + drop!.liftedG + drop!.standsG + drop!.leftG;
     expect(accounted).toBeCloseTo(1.2, 9);
+  });
+});
+
+describe('what went in on the days before', () => {
+  const house = testHouse({ tanks: [testTank('b', 1)], groups: [testGroup('g1', 'b')] });
+  const before = (liftAfterMin: number) =>
+    dropsBefore(house, 'b', [{ id: 'flake', liftAfterMin }], '2026-03-10');
+
+  it('is looked up as far back as any of its foods may stand', () => {
+    expect(before(30)).toEqual([]);
+    expect(before(1440)).toHaveLength(1);
+    expect(before(21 * 1440)).toHaveLength(21);
+  });
+
+  it('goes in by the plan, week for week', () => {
+    const days = before(21 * 1440);
+    // The tenth is a Tuesday: the Sunday two days before it is a fast.
+    expect(days[0]!.length).toBeGreaterThan(0);
+    expect(days[1]).toEqual([]);
+    expect(days[8]).toEqual(days[1]);
+    expect(days[7]).toEqual(days[0]);
   });
 });
