@@ -5,6 +5,7 @@ export {
   type SeenEggs,
   type Window,
 } from './development';
+export { afterClutches, clutchOf, type Clutch } from './clutches';
 export { nextOf, stagesOf, swimsOn, type Dated } from './dates';
 export { ladderOf, usualUm, type Prey, type Rung } from './ladder';
 export { daysToLength, growthOf, youngLengthCm, type YoungTraits } from './length';

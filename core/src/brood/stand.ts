@@ -1,3 +1,4 @@
+import { afterClutches, type Clutch } from './clutches';
 import type { Species } from '@open-larder/catalogue';
 import type { Way } from '@open-larder/catalogue/ways';
 import { longestSafeGap } from '../ration';
@@ -46,6 +47,8 @@ export interface BroodTask {
   targetCm: number | null;
   /** For so many days the pair is conditioned; null takes two weeks. */
   conditionDays: number | null;
+  /** What was seen of earlier clutches of the species here. */
+  clutches?: readonly Clutch[];
 }
 
 /** A rung on its days. */
@@ -126,7 +129,11 @@ export function standOfBrood(task: BroodTask): BroodStand {
   const first = task.tubs[0] ?? HERE;
   const events = task.events.map((event) => ({ ...event, tubId: event.tubId ?? first.id }));
   const told = broodOn(events, today);
-  const traits = broodTraits(species, way);
+  const usual = broodTraits(species, way);
+  const traits = {
+    ...usual,
+    eggs: usual.eggs && afterClutches(usual.eggs, task.clutches ?? []),
+  };
   const stages = stagesOf(told, traits, way, events, first.tempC);
   const swim = swimsOn(stages);
   // Where no eggs are waited for, young that were seen eat from that day.

@@ -1,6 +1,13 @@
 import type { Catalogue } from '@open-larder/catalogue/load';
 import type { BroodRow, MomentRow, Tank } from '@open-larder/contract';
-import { broodWork, standOfBrood, type BroodTask } from '@open-larder/core/brood';
+import {
+  broodTraits,
+  broodWork,
+  clutchOf,
+  standOfBrood,
+  type BroodTask,
+  type Clutch,
+} from '@open-larder/core/brood';
 import { localDay, type Clock } from '../clock';
 import { stand as standOfVessels } from '../culture/standing';
 import { vessels } from '../culture/store';
@@ -12,7 +19,7 @@ import { moments } from '../moment/store';
 import { speciesOf } from '../species/store';
 import { tanks } from '../tank/store';
 import { foodsForBroods } from './foods';
-import { happened, keptBrood, tubsOf, type Kept } from './store';
+import { broods, happened, keptBrood, tubsOf, type Kept } from './store';
 
 /** Light of a tub that stands in no tank: twelve hours. Assumption. */
 const USUAL_LIGHT = { lightOnMin: 8 * 60, lightOffMin: 20 * 60 };
@@ -25,7 +32,9 @@ export async function stand(
   kept: readonly Kept[],
 ): Promise<BroodRow[]> {
   if (kept.length === 0) return [];
-  const ids = kept.map(({ id }) => id);
+  // Earlier clutches of the same species tell of those that are on: all of them are read.
+  const all = await broods(scope, null, null);
+  const ids = all.map(({ id }) => id);
   const [{ timeZone }, species, foods, cultures, tubs, events, rows, times] = await Promise.all([
     readHousehold(scope),
     speciesOf(scope, catalogue),
@@ -39,10 +48,23 @@ export async function stand(
   const today = localDay(clock.now(), timeZone);
   const menu = foodsForBroods(catalogue, foods, cultures);
   const byTank = new Map(rows.map((tank) => [tank.id, tank]));
+  const wayOf = (breeding: string | undefined) =>
+    catalogue.ways.find((one) => one.breeding === breeding) ?? catalogue.ways[0];
+  const clutches = (row: Kept): Clutch[] =>
+    all
+      .filter(({ id, speciesKey }) => id !== row.id && speciesKey === row.speciesKey)
+      .flatMap((past) => {
+        const kind = species.get(past.speciesKey);
+        const way = wayOf(past.breeding ?? kind?.breeding);
+        const eggs = kind && way ? broodTraits(kind, way).eggs : null;
+        const tempC = tubs.find(({ broodId }) => broodId === past.id)?.tempC;
+        if (!eggs || tempC === undefined) return [];
+        const its = events.filter(({ broodId }) => broodId === past.id);
+        return clutchOf(its, eggs, tempC, today) ?? [];
+      });
   return scope.each(kept, idOf, (row): BroodRow[] => {
     const kind = species.get(row.speciesKey);
-    const breeding = row.breeding ?? kind?.breeding;
-    const way = catalogue.ways.find((one) => one.breeding === breeding) ?? catalogue.ways[0];
+    const way = wayOf(row.breeding ?? kind?.breeding);
     // A species that has left the catalogue has nothing that could be reckoned.
     if (!kind || !way) return [];
     const mine = tubs.filter(({ broodId }) => broodId === row.id);
@@ -61,6 +83,7 @@ export async function stand(
       lightHours: hoursOf(light),
       targetCm: row.targetCm,
       conditionDays: row.conditionDays,
+      clutches: clutches(row),
     };
     const standing = standOfBrood(task);
     return [
