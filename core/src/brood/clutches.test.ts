@@ -5,7 +5,13 @@ import type { BroodEvent } from './line';
 const eggs: EggTraits = { hatchDegreeDays: 75, swimDegreeDays: 175, tempOptC: 25, unsure: 1.5 };
 const LAID = '2026-03-01';
 const event = (kind: BroodEvent['kind'], days: number): BroodEvent =>
-  ({ id: `${kind}${days}`, kind, day: addDays(LAID, days), at: '', tubId: 't' }) as unknown as BroodEvent;
+  ({
+    id: `${kind}${days}`,
+    kind,
+    day: addDays(LAID, days),
+    at: '',
+    tubId: 't',
+  }) as unknown as BroodEvent;
 const clutch = (hatched: number, swam: number, usualC = 25) =>
   clutchOf(
     [event('spawned', 0), event('hatched', hatched), event('swimming', swam)],
