@@ -45,6 +45,8 @@ const water = z.object({
   share: between(0.01, 1, 'the share of the water that is changed'),
   everyDays: between(1, 90, 'days between changes').int('count whole days'),
   sourceMgL: between(0, 200, 'nitrate of the new water in mg/L'),
+  /** Nitrate that its fish stand, where the keeper knows better than their kinds. */
+  capMgL: between(5, 400, 'the nitrate that its fish stand in mg/L').nullish(),
   /** Until that day nothing is changed, for a spawn. */
   heldUntil: day.nullish(),
   bucketL: between(0.5, 200, 'litres of a bucket').nullish(),

@@ -122,6 +122,15 @@ export function RhythmSheet({ tank, onClose }: { tank: Tank; onClose: () => void
         hint="As NO3. Test it once: it is where every change pulls to."
       />
       <NumberField
+        label="Nitrate that its fish stand"
+        unit="mg/L"
+        decimals={0}
+        value={water.capMgL ?? null}
+        onChange={(mgL) => change({ capMgL: mgL })}
+        fault={fault('capMgL')}
+        hint="May stay empty: then 20, 40 or 80, by the most sensitive kind that lives here."
+      />
+      <NumberField
         label="One bucket holds"
         unit={volume.unit}
         scale={volume}

@@ -181,6 +181,21 @@ describe('the water of a tank', () => {
     expect(screen.getByText(/^At its worst it peaks at/).props.children).not.toBe(before);
   });
 
+  it('keeps to what the keeper says that its fish stand', async () => {
+    const asked = serve([], {
+      [`PUT /api/tanks/${tank.id}/plan`]: ({ body }: { body: object }) => ({
+        status: 200,
+        body: { ...tank.plan, ...body, version: 4 },
+      }),
+    });
+    open();
+    fireEvent.press(await screen.findByLabelText('How it is changed'));
+    fireEvent.changeText(screen.getByLabelText(/^Nitrate that its fish stand/), '30');
+    fireEvent.press(screen.getByLabelText('Save'));
+    await waitFor(() => expect(sent(asked, 'PUT')).toHaveLength(1));
+    expect(sent(asked, 'PUT')[0]).toMatchObject({ water: { capMgL: 30, share: 0.25 } });
+  });
+
   it('of which nobody said how it is changed, it asks', async () => {
     serve([], {}, { said: false });
     open();

@@ -5,6 +5,8 @@ export interface WaterRhythm {
   everyDays: number;
   /** Nitrate of the new water, mg/L. */
   sourceMgL: number;
+  /** Nitrate that its fish stand, in the keeper's own words; else by their kinds. */
+  capMgL?: number | null;
 }
 
 /** A quarter a week with water of 10 mg/L: an assumption where nobody said. */

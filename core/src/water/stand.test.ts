@@ -165,6 +165,13 @@ describe('the water of a tank', () => {
     expect(Math.abs(unwritten.peakMgL - written.peakMgL)).toBeLessThan(1);
   });
 
+  it('keeps to what the keeper knows that its fish stand', () => {
+    const rhythm = { ...task().rhythm, capMgL: 30 };
+    const stand = standOfWater(task({ rhythm }));
+    expect(stand.cap).toEqual({ mgL: 30, groupId: 'b', groupName: 'Loaches' });
+    expect(standOfWater(task({ rhythm: { ...rhythm, capMgL: null } })).cap!.mgL).toBe(20);
+  });
+
   it('a source above the cap is said: no change of water can keep it', () => {
     const rhythm = { ...task().rhythm, sourceMgL: 25 };
     const stand = standOfWater(task({ rhythm }));

@@ -14,7 +14,8 @@ import { keepsUnder, type Keeps } from './keeps';
 import { NITRATE_PER_N, nitrogenOfProtein } from './nitrogen';
 import { READINGS, unitMixedUp, type Reading } from './range';
 import { ripening, ripeOn, type RipeningDay } from './ripening';
-import { afterFillingUp, peakOf, type Change, type Rhythm } from './sawTooth';
+import type { WaterRhythm } from './rhythm';
+import { afterFillingUp, peakOf, type Change } from './sawTooth';
 import { changeFor, hoursUntilConcern } from './unfiltered';
 
 /** What happens to a tank’s water. */
@@ -54,7 +55,7 @@ export interface WaterTask {
   since: string | null;
   today: string;
   /** How it is changed; `said` false where nobody said, and a usual rhythm is assumed. */
-  rhythm: Rhythm & { said: boolean; heldUntil: string | null };
+  rhythm: WaterRhythm & { said: boolean; heldUntil: string | null };
   /** In the order in which they happened. */
   events: readonly WaterEvent[];
   /** Nitrogen that the food of a past day added, by its protein, mg. */
@@ -180,7 +181,9 @@ export function standOfWater(task: WaterTask): WaterStand {
   ]);
   const addsMgL = fit.production * foodAddsMgL - fit.uptakeMgL;
   const strict = [...groups].sort((a, b) => a.standsMgL - b.standsMgL)[0];
-  const cap = strict ? { mgL: strict.standsMgL, groupId: strict.id, groupName: strict.name } : null;
+  const cap = strict
+    ? { mgL: rhythm.capMgL ?? strict.standsMgL, groupId: strict.id, groupName: strict.name }
+    : null;
   const next = nextOf(task, planned[0]);
   const worst = worstOf(fit, foodAddsMgL);
   const over = overOf(task, cap?.mgL ?? null, days[0]!, {

@@ -144,7 +144,7 @@ function runTank(
     foods: [],
   };
   const eatenBy = new Map<string, number>();
-  const standing = strictest(task);
+  const standing = strictest(task, water.capMgL ?? null);
   let mgL = believed?.mgL ?? startOf(task, kindOf, water);
   for (let d = 0; d < days; d += 1) {
     const day = addDays(task.first, d);
@@ -254,9 +254,13 @@ function startOf(
 }
 
 /** The group that stands the least nitrate. */
-function strictest(task: WeekTask): { groupId: string; standsMgL: number } | null {
+function strictest(
+  task: WeekTask,
+  capMgL: number | null,
+): { groupId: string; standsMgL: number } | null {
   const stands = task.groups
     .filter((group) => group.count > 0)
     .map((group) => ({ groupId: group.id, standsMgL: STANDS_MG_L[group.species.nitrate] }));
-  return stands.sort((a, b) => a.standsMgL - b.standsMgL)[0] ?? null;
+  const least = stands.sort((a, b) => a.standsMgL - b.standsMgL)[0];
+  return least ? { ...least, standsMgL: capMgL ?? least.standsMgL } : null;
 }
