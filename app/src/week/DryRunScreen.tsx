@@ -7,7 +7,15 @@ import { sayNumber } from '@open-larder/core/units';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { ScreenTools } from '../shell';
-import { api, useAppSelector, useHouse, useNow, useWords, type HouseData, type Words } from '../store';
+import {
+  api,
+  useAppSelector,
+  useHouse,
+  useNow,
+  useWords,
+  type HouseData,
+  type Words,
+} from '../store';
 import { Button, Card, Choice, Fault, ListRow, Picker, Screen, Skeleton, Text, later } from '../ui';
 import { startWeek, type WeekWorker } from '../workers/week';
 import { useWork } from '../workers/useWork';

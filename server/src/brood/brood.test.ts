@@ -57,6 +57,27 @@ describe('a brood', () => {
     expect(events.items).toHaveLength(1);
   });
 
+  it('is expected when earlier clutches of its species here let it be expected', async () => {
+    await begin().expect(201);
+    const alone = (await told({ day: '2026-03-01' })).stand.next!;
+    const past = sampleBrood();
+    await house.ask.post('/api/broods').send(past).expect(201);
+    for (const [kind, day] of [
+      ['spawned', '2026-02-01'],
+      ['hatched', '2026-02-13'],
+    ] as const) {
+      await house.ask
+        .post(`/api/broods/${past.id}/events`)
+        .send(sampleBroodEvent({ kind, day }))
+        .expect(201);
+    }
+    const { body: list } = await house.ask.get('/api/broods?limit=500').expect(200);
+    const { next } = list.items.find(({ id }: BroodRow) => id === brood.id).stand;
+    // Four days early of sixteen: this one is looked for earlier too.
+    expect(next.day < alone.day).toBe(true);
+    expect(next.stage).toBe('hatch');
+  });
+
   it('goes on from a hatch that came early, and back when that is taken back', async () => {
     await begin().expect(201);
     const before = await told({ day: '2026-03-01' });
