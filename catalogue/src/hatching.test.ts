@@ -48,7 +48,7 @@ describe('days to hatching and free swimming', () => {
     expect(mean('genus')).toBeLessThan(mean('family'));
   });
 
-  it('are nobody’s where young are born, or nothing is known of the family', () => {
+  it('are unknown where young are born alive, or for an unknown family', () => {
     expect(find('poecilia-reticulata').hatching).toBeNull();
     const strange = { ...find('danio-rerio'), scientific: 'Novus piscis', family: 'Novidae' };
     expect(

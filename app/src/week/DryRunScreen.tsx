@@ -64,7 +64,8 @@ function DryRunOf({ data, tankId }: { data: HouseData; tankId: string | undefine
   const edited = looked.some((tank) => drafts[tank.id] !== undefined);
   const about = useMemo(() => ({ looked, drafts, day: now.day }), [looked, drafts, now.day]);
   const waters = api.useWatersQuery();
-  const standOf = (id: string) => waters.data?.find(({ tankId }) => tankId === id)?.stand ?? null;
+  const waterStatus = (id: string) =>
+    waters.data?.find(({ tankId }) => tankId === id)?.stand ?? null;
   const running = useWork<Pair, WeekWorker>(about, startWeek);
   const start = () =>
     running.run(async (worker, onTank) => {
@@ -72,7 +73,11 @@ function DryRunOf({ data, tankId }: { data: HouseData; tankId: string | undefine
       const of = edited ? 2 * looked.length : looked.length;
       const dry = (draft: boolean) =>
         looked.map((tank): DryTank =>
-          dryTankOf(rowsOf(tank, data, draft ? drafts : {}, now.day), now.day, standOf(tank.id)),
+          dryTankOf(
+            rowsOf(tank, data, draft ? drafts : {}, now.day),
+            now.day,
+            waterStatus(tank.id),
+          ),
         );
       const saved = await worker.dryRun(dry(false), foods, DAYS, (done) => onTank(done, of));
       const board = edited

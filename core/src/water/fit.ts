@@ -61,7 +61,7 @@ const ODD_FROM = 3.5;
 /** Tests are off more often than by the normal law: Student’s t of so many degrees. Assumption. */
 const T_DEGREES = 7;
 /** What a model of a tank leaves out, as a share of what is in it. Assumption. */
-const MODEL_OFF = 0.025;
+export const MODEL_OFF = 0.025;
 /** Points along what a day adds on the whole, uptake, and the beginning; first wide, then where it is likely. */
 const COARSE = { net: 31, uptake: 5, start: 5 };
 const FINE = { net: 31, uptake: 7, start: 5 };
@@ -77,7 +77,7 @@ const WAYS = 240;
  * observation with its error. All ways are tried over a grid that keeps to what can be (production from
  * 0 to 2.5, no uptake below nothing, no nitrate below nothing) and weighed by the prior and the tests.
  * A test that was confirmed though it lies far from the rest begins a new trajectory: something
- * happened that nobody wrote down.
+ * happened that was not written down.
  * @param tests  in order of their days, 0 to `course.days`
  * @param uptake what plants may take; a deviation of 0 fixes it
  */
@@ -264,7 +264,8 @@ interface Days {
   brings: Float64Array;
 }
 
-function daysOf({ days, foodAdds, filled = () => 0, changes }: WaterCourse): Days {
+/** A course day by day, as numbers. */
+export function daysOf({ days, foodAdds, filled = () => 0, changes }: WaterCourse): Days {
   const keeps = new Float64Array(days).fill(1);
   const brings = new Float64Array(days);
   for (const { day, share, sourceMgL } of changes) {
@@ -391,48 +392,6 @@ export const quantileOf = (
   share: number,
 ): number => quantile(Float64Array.from(ways, of).sort(), share);
 
-const quantile = (sorted: Float64Array, share: number): number =>
+/** The value that a share of sorted ones stays under. */
+export const quantile = (sorted: Float64Array, share: number): number =>
   sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? 0;
-
-/** What is forecast of a day, with the band that holds it nine times of ten. */
-export interface WaterDay {
-  before: number;
-  after: number;
-  low: number;
-  high: number;
-}
-
-/** Nine of ten lie within so many standard deviations. */
-const BAND = 1.645;
-/** One day's food shows in the water more or less than another's, as a share. Assumption. */
-const DAY_OFF = 0.2;
-
-/**
- * From today on, day by day, with the band of what is believed.
- * @param foodAdds what the food of a day from today adds by its protein, mg/L
- * @param changes  that are planned, by days from today
- */
-export function forecastWater(
-  { ways }: Pick<WaterFit, 'ways'>,
-  days: number,
-  foodAdds: (day: number) => number,
-  changes: readonly Change[],
-): WaterDay[] {
-  const now = Float64Array.from(ways, ({ mgL }) => mgL);
-  const at = daysOf({ days, foodAdds, changes, start: null });
-  let variance = 0;
-  return Array.from({ length: days }, (_, day) => {
-    const before = now.reduce((sum, mgL) => sum + mgL, 0) / now.length;
-    const sorted = Float64Array.from(now).sort();
-    const noise = BAND * Math.hypot(Math.sqrt(variance), MODEL_OFF * before);
-    const low = before - Math.hypot(before - quantile(sorted, 0.05), noise);
-    const high = before + Math.hypot(quantile(sorted, 0.95) - before, noise);
-    const after = before * at.keeps[day]! + at.brings[day]!;
-    variance = variance * at.keeps[day]! ** 2 + (DAY_OFF * at.food[day]!) ** 2;
-    ways.forEach(({ production, uptakeMgL }, way) => {
-      const fed = production * at.food[day]! - uptakeMgL;
-      now[way] = Math.max(0, now[way]! * at.keeps[day]! + at.brings[day]! + fed);
-    });
-    return { before, after, low: Math.max(0, low), high };
-  });
-}

@@ -3,14 +3,13 @@ export { changeTo, mixed, mixFor, stepsTo, type MixedWater, type TriggerStep } f
 export { bringDown, mostAtOnce, type DownStep } from './bringDown';
 export {
   fitWater,
-  forecastWater,
   quantileOf,
   type UptakePrior,
   type WaterCourse,
-  type WaterDay,
   type WaterFit,
   type WaterTest,
 } from './fit';
+export { forecastWater, type WaterDay } from './forecast';
 export { NITRATE_PER_N, nitrogenOfProtein, PROTEIN_PER_N, STANDS_MG_L } from './nitrogen';
 export { nitrogenMg } from './served';
 export { ripeOn, ripening, type Ripening, type RipeningDay } from './ripening';
