@@ -18,7 +18,8 @@ describe('what a figure rests on', () => {
     expect(basisOf(danio, 'hatchDegreeDays')).toBe('publication');
     expect(basisOf(danio, 'boldness')).toBe('practice');
     expect(basisOf(danio, 'appetitePeakC')).toBe('default');
-    expect(basisOf(danio, 'growthK')).toBe('unknown');
+    expect(basisOf(danio, 'growthK')).toBe('practice');
+    expect(basisOf(of('osteoglossum-bicirrhosum'), 'growthK')).toBe('default');
     expect(basisOf(of('carassius-auratus'), 'appetitePeakC')).toBe('practice');
   });
 

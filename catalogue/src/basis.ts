@@ -60,12 +60,16 @@ export const FIGURES = Object.keys(SOURCE_OF) as SpeciesField[];
 
 const isEggs = (field: SpeciesField) => field === 'hatchDegreeDays' || field === 'swimDegreeDays';
 
+const isGrowth = (field: SpeciesField) => field === 'growthLinfCm' || field === 'growthK';
+
 /** What a figure of a species rests on. */
 export function basisOf(species: Species, field: SpeciesField): Basis {
   if (species.defaulted.includes(field)) return 'default';
   if (species[field] === null) {
     // What is not known of it is taken of its relatives.
-    return isEggs(field) && species.hatching ? basisOfSource(species.hatching.source) : 'unknown';
+    if (isEggs(field) && species.hatching) return basisOfSource(species.hatching.source);
+    if (!isGrowth(field)) return 'unknown';
+    return species.growth.level === 'size' ? 'default' : basisOfSource(species.growth.source);
   }
   const source = SOURCE_OF[field];
   return source ? basisOfSource(species[source]) : 'practice';

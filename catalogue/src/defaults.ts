@@ -1,3 +1,4 @@
+import { growthFor, growthRowsOf, type Growth, type GrowthRow } from './growth';
 import { hatchingFor, hatchingsOf, type Hatching, type HatchingRow } from './hatching';
 import { lengthMassFor, pairsOf, type LengthMass } from './lengthMass';
 import type { ByLight, Presence, SpeciesEntry, SpeciesField } from './species';
@@ -14,6 +15,8 @@ export type Species = { key: string } & {
 } & {
   /** Mass from length: its own pair, or that of the nearest relatives. */
   lengthMass: LengthMass;
+  /** How it grows: its own figures, those of its relatives, or by its size. */
+  growth: Growth;
   /** When its eggs hatch and its larvae swim: its own figures, or those of its relatives. */
   hatching: Hatching | null;
   /** Fields whose value is a default of this file, not a figure of the row. */
@@ -158,6 +161,7 @@ export const OWN = 'own-';
 export interface Relatives {
   pairs: readonly LengthMass[];
   hatchings: readonly HatchingRow[];
+  growths: readonly GrowthRow[];
 }
 
 /**
@@ -167,7 +171,7 @@ export interface Relatives {
 export function resolveSpecies(
   key: string,
   entry: SpeciesEntry,
-  { pairs = [], hatchings = [] }: Partial<Relatives> = {},
+  { pairs = [], hatchings = [], growths = [] }: Partial<Relatives> = {},
 ): Species {
   const blank = (Object.keys(SPECIES_DEFAULTS) as Defaulted[]).filter(
     (field) => entry[field] == null,
@@ -178,7 +182,8 @@ export function resolveSpecies(
   const whole = { ...entry, ...filled } as Species;
   const lengthMass = lengthMassFor(entry, pairs);
   const hatching = hatchingFor(whole, hatchings);
-  return { ...whole, key, lengthMass, hatching, defaulted: blank };
+  const growth = growthFor(entry, growths);
+  return { ...whole, key, lengthMass, hatching, growth, defaulted: blank };
 }
 
 /** The entry behind a species: its defaults taken out again. */
@@ -186,6 +191,7 @@ export function entryOf({
   key: _,
   lengthMass: __,
   hatching: ___,
+  growth: ____,
   defaulted,
   ...species
 }: Species): SpeciesEntry {
@@ -200,7 +206,11 @@ export function speciesByKey(
   species: readonly Species[],
   own: readonly { id: string; entry: SpeciesEntry }[],
 ): Map<string, Species> {
-  const relatives = { pairs: pairsOf(species), hatchings: hatchingsOf(species) };
+  const relatives = {
+    pairs: pairsOf(species),
+    hatchings: hatchingsOf(species),
+    growths: growthRowsOf(species),
+  };
   return new Map([
     ...species.map((row) => [row.key, row] as const),
     ...own.map(({ id, entry }) => [OWN + id, resolveSpecies(OWN + id, entry, relatives)] as const),

@@ -5,6 +5,7 @@
  */
 export * from './vocabulary';
 export { BASES, basisOf, basisOfSource, FIGURES, type Basis } from './basis';
+export { growthBySize, type Growth, type GrowthLevel } from './growth';
 export type { Hatching } from './hatching';
 export { ownPair, type LengthMass, type PairLevel } from './lengthMass';
 export {

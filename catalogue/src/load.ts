@@ -4,6 +4,7 @@ import Papa from 'papaparse';
 import { z } from 'zod';
 import { resolveSpecies, type Relatives, type Species } from './defaults';
 import { cultureEntry, type CultureKind } from './cultures';
+import { GROWTH_LEVELS, type GrowthRow } from './growth';
 import { HATCH_LEVELS, type HatchingRow } from './hatching';
 import { PAIR_LEVELS, type LengthMass } from './lengthMass';
 import { checkedFoodEntry, resolveFood, type GenericFood } from './foods';
@@ -119,6 +120,31 @@ export const parseHatching = (text: string, schema: TableSchema): HatchingRow[] 
     cellReader(schema),
   ).map(({ key: _, ...row }) => row);
 
+const growthRow = z
+  .object({
+    taxon: z.string().min(3).max(60),
+    level: z.enum(GROWTH_LEVELS).exclude(['size']),
+    adultCm: z.number().min(0.5).max(300),
+    startCm: z.number().min(0.05).max(20),
+    lengthCm: z.number().min(0.2).max(300),
+    ageDays: z.number().min(10).max(2000),
+    source: z.string().min(20).max(300),
+  })
+  .strict()
+  .refine((row) => row.startCm < row.lengthCm && row.lengthCm <= row.adultCm * 0.95, {
+    path: ['lengthCm'],
+    message: 'a young fish is longer than at birth and not yet full-grown',
+  });
+
+/** Usual lengths at an age of species, genera and families. */
+export const parseGrowth = (text: string, schema: TableSchema): GrowthRow[] =>
+  parseCatalogue(
+    'growth.csv',
+    text,
+    growthRow.transform((row) => ({ ...row, key: row.taxon })),
+    cellReader(schema),
+  ).map(({ key: _, ...row }) => row);
+
 const lengthMassRow = z
   .object({
     taxon: z.string().min(3).max(60),
@@ -166,7 +192,7 @@ export const parseWays = (text: string, schema: TableSchema): Way[] =>
 
 const read = (name: string) => readFileSync(join(__dirname, '..', name), 'utf8');
 export const readSchema = (
-  table: 'species' | 'foods' | 'cultures' | 'ways' | 'lengthMass' | 'hatching',
+  table: 'species' | 'foods' | 'cultures' | 'ways' | 'lengthMass' | 'hatching' | 'growth',
 ): TableSchema => JSON.parse(read(`${table}.schema.json`)) as TableSchema;
 
 export interface Catalogue extends Relatives {
@@ -181,6 +207,7 @@ export function loadCatalogue(): Catalogue {
   const relatives = {
     pairs: parseLengthMass(read('lengthMass.csv'), readSchema('lengthMass')),
     hatchings: parseHatching(read('hatching.csv'), readSchema('hatching')),
+    growths: parseGrowth(read('growth.csv'), readSchema('growth')),
   };
   return {
     ...relatives,

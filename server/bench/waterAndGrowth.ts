@@ -1,4 +1,4 @@
-import { ownPair } from '@open-larder/catalogue';
+import { growthBySize, ownPair } from '@open-larder/catalogue';
 import { addDays } from '@open-larder/core';
 import { fitCurve, standOfGrowth, type GrowthTask, type Point } from '@open-larder/core/growth';
 import { standOfWater, UPTAKE, type WaterEvent, type WaterTask } from '@open-larder/core/water';
@@ -83,8 +83,7 @@ export function waterAndGrowth(): void {
   const species: GrowthTask['species'] = {
     lengthMass: ownPair(0.0112, 3.04),
     adultLengthCm: 7,
-    growthLinfCm: null,
-    growthK: null,
+    growth: growthBySize(7),
     tempOptC: 25,
   };
   const stands = (some: readonly Point[][]) =>

@@ -16,6 +16,14 @@ const MOST_DAYS = 63;
 /** Before swimming free so much is drawn at the least. */
 const BEFORE = 3;
 
+/** Whose pace of growth was taken where it is not the species’ own. */
+const GROWS_BY = {
+  own: '',
+  genus: 'They are expected to grow like their closest relatives: measure a few to be sure.',
+  family: 'They are expected to grow like others of their family: measure a few to be sure.',
+  size: 'Nothing is known of how fast they grow: this is a guess from their adult size. Measure a few.',
+} as const;
+
 /** The ladder of a brood, drawn, and its rungs in words. */
 export function LadderCard({ brood }: { brood: Brood }) {
   const words = useWords();
@@ -75,12 +83,10 @@ export function LadderCard({ brood }: { brood: Brood }) {
           start infusoria.
         </Text>
       )}
-      {stand.growthAssumed || stand.assumed.length > 0 ? (
+      {GROWS_BY[stand.growthLevel] || stand.assumed.length > 0 ? (
         <Text look="small" tone="quiet">
           {[
-            stand.growthAssumed
-              ? 'Growth is assumed from the size of its kind: measure a few.'
-              : '',
+            GROWS_BY[stand.growthLevel],
             stand.assumed.length > 0
               ? 'Days to hatching or length at hatching are those of its relatives, or usual for its way of life: not known of this species.'
               : '',

@@ -3,6 +3,7 @@ import { sayNumber } from '@open-larder/core/units';
 import { View } from 'react-native';
 import { useWords } from '../store';
 import { Card, ListRow, Text } from '../ui';
+import { growthLine } from './growthLine';
 import { BasisCounts, BasisMark, Figure } from './Basis';
 
 /** Company, breeding, life, and where the figures come from. */
@@ -24,6 +25,9 @@ export function SpeciesLife({ species }: { species: Species }) {
     ['Breeding and life', species.sourceBreeding],
     ...(hatching && hatching.level !== 'own'
       ? [[`Hatching, by ${hatching.taxon}`, hatching.source] as const]
+      : []),
+    ...(species.growthK === null
+      ? [[`Growth, by ${species.growth.taxon}`, species.growth.source] as const]
       : []),
   ] as const;
   return (
@@ -62,16 +66,11 @@ export function SpeciesLife({ species }: { species: Species }) {
           trail={figure(`${species.larvalLengthMm} mm`, 'larvalLengthMm')}
         />
         <ListRow title="Life span" trail={figure(`${species.lifeYears} years`, 'lifeYears')} />
-        {species.growthLinfCm === null || species.growthK === null ? null : (
-          <ListRow
-            title="Growth"
-            trail={figure(
-              `L∞ ${species.growthLinfCm} cm, K ${species.growthK} a year`,
-              'growthLinfCm',
-              'growthK',
-            )}
-          />
-        )}
+        <ListRow
+          title="Growth"
+          detail={growthLine(species, words)}
+          trail={<BasisMark basis={basisOf(species, 'growthK')} />}
+        />
       </Card>
       <Text look="subtitle">Where the figures come from</Text>
       <Card label="Sources">

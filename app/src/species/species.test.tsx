@@ -12,7 +12,7 @@ import { SpeciesScreen } from './SpeciesScreen';
 
 jest.mock('expo-router', () => jest.requireActual('../testing/router'));
 
-const { key, defaulted, lengthMass: _, hatching: __, ...filled } = species;
+const { key, defaulted, lengthMass: _, hatching: __, growth: ___, ...filled } = species;
 const blanks = Object.fromEntries(defaulted.map((field) => [field, null]));
 const entry = { ...filled, ...blanks };
 const ID = '01a20b8f-8261-7d0d-87a6-870c81b69e8e';

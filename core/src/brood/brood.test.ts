@@ -1,3 +1,4 @@
+import { growthBySize } from '@open-larder/catalogue';
 import { loadCatalogue } from '@open-larder/catalogue/load';
 import fc from 'fast-check';
 import {
@@ -176,9 +177,7 @@ describe('the ladder', () => {
         (larvalLengthMm, gapeShare, adultLengthCm) => {
           const traits = {
             larvalLengthMm,
-            adultLengthCm,
-            growthLinfCm: null,
-            growthK: null,
+            growth: growthBySize(adultLengthCm),
             tempOptC: 25,
           };
           const rungs = ladderOf((day) => youngLengthCm(traits, day, 25), gapeShare, preys, 80);

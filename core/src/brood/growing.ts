@@ -11,6 +11,8 @@ export interface Growing {
   ahead: (measured: TubState['measured']) => number;
   /** Of the latest measurement in any tub. */
   aheadDays: number;
+  /** The last day on which their length was known; null where nothing tells when they swim. */
+  knownOn: string | null;
 }
 
 /** Ten years after it swims free nothing grows that was young. */
@@ -32,11 +34,13 @@ export function growingFrom(
   const measured = tubs
     .flatMap(({ measured: one }) => (one === null ? [] : [one]))
     .sort((a, b) => (a.day < b.day ? -1 : 1));
-  const aheadDays = ahead(measured.at(-1) ?? null);
+  const last = measured.at(-1) ?? null;
+  const aheadDays = ahead(last);
   return {
     lengthCm: (age, by = aheadDays) =>
       youngLengthCm(traits, Math.min(GROWN_DAYS, Math.max(0, age + by)), tempC),
     ahead,
     aheadDays,
+    knownOn: swim && (last?.day ?? swim.day),
   };
 }

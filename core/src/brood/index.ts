@@ -8,7 +8,7 @@ export {
 export { afterClutches, clutchOf, type Clutch } from './clutches';
 export { nextOf, stagesOf, swimsOn, type Dated } from './dates';
 export { ladderOf, usualUm, type Prey, type Rung } from './ladder';
-export { daysToLength, growthOf, youngLengthCm, type YoungTraits } from './length';
+export { daysToLength, slowAndFast, youngLengthCm, type YoungTraits } from './length';
 export { LARVAL_GAPE, WIDEST_OF_GAPE, widestPreyUm } from './mouth';
 export { broodOn, warmthOn, type BroodEvent, type BroodState, type TubState } from './line';
 export { defaultFirstFood, menuOf, type BroodFood } from './menu';

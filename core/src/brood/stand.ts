@@ -1,5 +1,5 @@
 import { afterClutches, type Clutch } from './clutches';
-import type { Species } from '@open-larder/catalogue';
+import type { GrowthLevel, Species } from '@open-larder/catalogue';
 import type { Way } from '@open-larder/catalogue/ways';
 import { longestSafeGap } from '../ration';
 import { addDays, daysBetween } from '../round';
@@ -7,7 +7,7 @@ import { nextOf, stagesOf, swimsOn, type Dated } from './dates';
 import { atHand, feedsOf, type Feed } from './feeds';
 import { growingFrom, type Growing } from './growing';
 import { ladderOf, type Rung } from './ladder';
-import { daysToLength, growthOf } from './length';
+import { daysToLength } from './length';
 import { broodOn, inOrder, type BroodEvent, type BroodState } from './line';
 import { defaultFirstFood, menuOf, type BroodFood } from './menu';
 import { widestPreyUm } from './mouth';
@@ -80,7 +80,8 @@ export interface BroodStand {
   next: Dated | null;
   swim: Dated | null;
   assumed: BroodTraits['assumed'];
-  growthAssumed: boolean;
+  /** Whose pace of growth it is reckoned with. */
+  growthLevel: GrowthLevel;
   firstFood: FirstFood;
   /** Young that are reckoned with, and whether anybody counted them. */
   count: number;
@@ -115,8 +116,6 @@ export const DEMAND_DAYS = 42;
 const UNCOUNTED = 50;
 /** Half of an adult’s length is what most are given away at. Assumption. */
 const TARGET_OF_ADULT = 0.5;
-/** Growth is off by so much where only its kind tells it, and where its species does. Assumptions. */
-const GROWTH_OFF = { assumed: 0.3, known: 0.15 };
 const HERE: BroodTub = { id: '', name: '', litres: 1, tempC: 24, ph: null, filtered: true };
 
 /**
@@ -174,7 +173,7 @@ export function standOfBrood(task: BroodTask): BroodStand {
     next: state.phase === 'over' ? null : nextOf(stages, today),
     swim,
     assumed: traits.assumed,
-    growthAssumed: growthOf(traits).assumed,
+    growthLevel: species.growth.level,
     firstFood,
     count,
     counted: state.count !== null,
@@ -251,13 +250,16 @@ function targetOf(
     return { targetCm, target: null, targetFrom: null, targetTo: null };
   }
   const left = age - growth.aheadDays;
-  const off = growthOf(traits).assumed ? GROWTH_OFF.assumed : GROWTH_OFF.known;
   const on = (day: number) => addDays(swim.day, Math.round(day));
+  // Only the growth since their length was known is in doubt.
+  const known = daysBetween(swim.day, growth.knownOn ?? swim.day);
+  const { spread } = traits.growth;
+  const at = (times: number) => on(known + Math.max(0, left - known) * times);
   return {
     targetCm,
     target: on(left),
-    targetFrom: on(left * (1 - off)),
-    targetTo: on(left * (1 + off)),
+    targetFrom: at(1 / spread),
+    targetTo: at(spread),
   };
 }
 

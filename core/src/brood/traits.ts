@@ -9,9 +9,7 @@ type Bred = Pick<
   | 'swimDegreeDays'
   | 'hatching'
   | 'larvalLengthMm'
-  | 'adultLengthCm'
-  | 'growthLinfCm'
-  | 'growthK'
+  | 'growth'
   | 'tempOptC'
   | 'defaulted'
 >;

@@ -1,4 +1,4 @@
-import { ownPair } from '@open-larder/catalogue';
+import { growthBySize, ownPair } from '@open-larder/catalogue';
 import fc from 'fast-check';
 import { chanceOf } from '../chance';
 import { addDays } from '../round';
@@ -8,8 +8,7 @@ const TODAY = '2026-03-11';
 const species = {
   lengthMass: ownPair(0.0112, 3.04),
   adultLengthCm: 6,
-  growthLinfCm: null,
-  growthK: null,
+  growth: { ...growthBySize(6), kPerYear: 2, spread: 1.8 },
   tempOptC: 25,
 } as GrowthTask['species'];
 const task = (measured: Weighed[], over: Partial<GrowthTask> = {}): GrowthTask => ({

@@ -1,5 +1,5 @@
 import type { Species } from '@open-larder/catalogue';
-import { daysToLength, growthOf, youngLengthCm, type YoungTraits } from '../brood/length';
+import { daysToLength, slowAndFast, youngLengthCm, type YoungTraits } from '../brood/length';
 import { hasOwnPair, massFromLength } from '../fish';
 import { addDays, daysBetween } from '../round';
 import { measured as known } from '../why';
@@ -8,10 +8,7 @@ import { conditionWord, relativeCondition, specificGrowthRate } from './rates';
 import { byDay, sampleOf, type Measured, type Sample } from './sample';
 import { sortingOf, type Sorting } from './sort';
 
-type Grown = Pick<
-  Species,
-  'lengthMass' | 'adultLengthCm' | 'growthLinfCm' | 'growthK' | 'tempOptC'
->;
+type Grown = Pick<Species, 'lengthMass' | 'adultLengthCm' | 'growth' | 'tempOptC'>;
 
 /** A measurement, with the mean mass of one where they were weighed. */
 export interface Weighed extends Measured {
@@ -85,15 +82,10 @@ function usualBand(
   from: Sample,
   days: number,
 ): { slowCm: number; fastCm: number } {
-  const { linfCm, kPerYear, unsure } = growthOf(traitsOf(species));
-  const at = (times: number) => ({
-    ...species,
-    growthLinfCm: linfCm,
-    growthK: kPerYear * times,
-  });
+  const { slow, fast } = slowAndFast(species);
   return {
-    slowCm: usualLength(at(1 / unsure), tempC, from.low ?? from.mean, days),
-    fastCm: usualLength(at(unsure), tempC, from.high ?? from.mean, days),
+    slowCm: usualLength(slow, tempC, from.low ?? from.mean, days),
+    fastCm: usualLength(fast, tempC, from.high ?? from.mean, days),
   };
 }
 
@@ -199,9 +191,9 @@ function reachedBy(
   const then = daysToLength(traits, targetCm, tempC);
   if (now === null || then === null) return 'never';
   const days = then - now;
-  const { unsure } = growthOf(traits);
-  const from = addDays(last.day, Math.round(days / unsure));
-  const to = addDays(last.day, Math.round(days * unsure));
+  const { spread } = species.growth;
+  const from = addDays(last.day, Math.round(days / spread));
+  const to = addDays(last.day, Math.round(days * spread));
   const day = addDays(last.day, Math.round(days));
   return {
     day: day < today ? today : day,

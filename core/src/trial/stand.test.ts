@@ -1,4 +1,4 @@
-import { ownPair } from '@open-larder/catalogue';
+import { growthBySize, ownPair } from '@open-larder/catalogue';
 import { chanceOf } from '../chance';
 import type { GrowthTask, Weighed } from '../growth/stand';
 import { usualLength } from '../growth/stand';
@@ -9,8 +9,7 @@ const FROM = '2026-01-01';
 const species = {
   lengthMass: ownPair(0.0112, 3.04),
   adultLengthCm: 6,
-  growthLinfCm: null,
-  growthK: null,
+  growth: growthBySize(6),
   tempOptC: 25,
 } as GrowthTask['species'];
 const measured = (day: number, mean: number, seed: number, n = 30, cv = 0.08): Weighed => {

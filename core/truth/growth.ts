@@ -1,0 +1,60 @@
+import { youngLengthCm } from '../src/brood';
+import { species } from './rows';
+import type { Truth } from './truth';
+
+/** Lengths of well-fed young that keepers see at an age from swimming free or birth. */
+const USUAL: readonly [key: string, days: number, low: number, high: number][] = [
+  ['symphysodon-aequifasciatus', 300, 12, 13],
+  ['symphysodon-aequifasciatus', 90, 4, 6.5],
+  ['symphysodon-aequifasciatus', 540, 15, 18],
+  ['ancistrus-cirrhosus', 60, 4, 5],
+  ['ancistrus-cirrhosus', 180, 7, 10],
+  ['pterophyllum-scalare', 180, 7, 9],
+  ['pterophyllum-scalare', 365, 10.5, 14],
+  ['danio-rerio', 45, 1.6, 2.4],
+  ['danio-rerio', 90, 2.5, 3.1],
+  ['danio-rerio', 180, 3.3, 4.1],
+  ['astronotus-ocellatus', 180, 12, 18],
+  ['astronotus-ocellatus', 365, 20, 28],
+  ['carassius-auratus', 365, 7, 13],
+  ['cyprinus-rubrofuscus', 365, 12, 22],
+  ['cyprinus-rubrofuscus', 1095, 33, 48],
+  ['poecilia-reticulata', 60, 1.6, 2.4],
+  ['poecilia-reticulata', 120, 2.6, 3.4],
+  ['xiphophorus-maculatus', 120, 2.5, 3.6],
+  ['nothobranchius-guentheri', 56, 3.4, 4.5],
+  ['nothobranchius-rachovii', 42, 2.8, 4],
+  ['betta-splendens', 120, 3.6, 5],
+  ['paracheirodon-innesi', 140, 1.7, 2.3],
+  ['hyphessobrycon-amandae', 120, 1.1, 1.6],
+  ['trigonostigma-heteromorpha', 105, 1.7, 2.4],
+  ['corydoras-pygmaeus', 90, 1.4, 2],
+  ['corydoras-aeneus', 180, 4, 5],
+  ['corydoras-paleatus', 90, 2.4, 3.4],
+  ['hypancistrus-zebra', 365, 3.5, 5],
+  ['panaqolus-maccus', 365, 4.2, 6],
+  ['apistogramma-cacatuoides', 120, 2.5, 3.6],
+  ['amatitlania-nigrofasciata', 150, 4, 6],
+  ['neolamprologus-multifasciatus', 180, 1.7, 2.6],
+  ['tropheus-duboisi', 365, 5.5, 7.5],
+  ['melanotaenia-boesemani', 180, 4, 6],
+  ['melanotaenia-lacustris', 365, 6.5, 9],
+  ['oryzias-latipes', 90, 2, 2.7],
+  ['chromobotia-macracanthus', 365, 6, 10],
+  ['neocaridina-davidi', 85, 1.4, 2],
+  ['carinotetraodon-travancoricus', 75, 1.2, 1.8],
+  ['sewellia-lineolata', 180, 1.7, 2.8],
+];
+
+export const growth: Truth[] = USUAL.map(([key, days, low, high]) => {
+  const row = species(key);
+  return {
+    topic: 'Length at an age',
+    what: `${row.common}, ${days} days`,
+    source: 'Practice',
+    unit: 'cm',
+    low,
+    high,
+    computed: youngLengthCm(row, days, row.tempOptC),
+  };
+});
