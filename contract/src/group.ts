@@ -33,7 +33,22 @@ export const groupCreate = z
   })
   .refine(hasFish, someFish);
 
-export const groupEdit = z.object({ name, speciesKey, version, archived: z.boolean() });
+/** A length that a group should have by an age, or at all. */
+const checkpoint = z.object({
+  name: phrase,
+  lengthCm,
+  ageDays: between(1, 10_000, 'an age in days').int('count whole days').nullable(),
+});
+
+export const groupEdit = z.object({
+  name,
+  speciesKey,
+  version,
+  archived: z.boolean(),
+  /** Left as they are where they are not sent. */
+  bornOn: day.nullable().optional(),
+  checkpoints: z.array(checkpoint).max(6, 'keep at most six checkpoints').optional(),
+});
 
 const eventBase = { id, day, note: phrase.default('') };
 const adding = <K extends string>(kind: K) =>
@@ -165,6 +180,11 @@ export const group = z.object({
     unsexed: z.number(),
     total: z.number(),
   }),
+  /** The day from which ages count; null where it is not known. */
+  bornOn: z.string().nullable(),
+  checkpoints: z.array(
+    z.object({ name: z.string(), lengthCm: z.number(), ageDays: z.number().nullable() }),
+  ),
   /** The last day on which each kind of thing happened to it. */
   lastOn: z.partialRecord(z.enum(LIFE_KINDS), z.string()),
   /** How its bellies looked last; null where nobody looked lately. */

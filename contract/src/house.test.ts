@@ -16,6 +16,8 @@ const group = (over: Partial<Group>): Group => ({
   lastOn: {},
   belly: null,
   eats: [],
+  bornOn: null,
+  checkpoints: [],
   training: null,
   diet: null,
   ...over,

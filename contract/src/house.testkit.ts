@@ -61,6 +61,8 @@ export const group: Group = {
   lastOn: {},
   belly: null,
   eats: [],
+  bornOn: null,
+  checkpoints: [],
   training: null,
   diet: {
     version: 1,

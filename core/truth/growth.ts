@@ -1,4 +1,7 @@
 import { youngLengthCm } from '../src/brood';
+import { massFromLength } from '../src/fish';
+import { measured } from '../src/why';
+import { grown, type Growing } from '../src/week/dryRun/growth';
 import { species } from './rows';
 import type { Truth } from './truth';
 
@@ -46,7 +49,7 @@ const USUAL: readonly [key: string, days: number, low: number, high: number][] =
   ['sewellia-lineolata', 180, 1.7, 2.8],
 ];
 
-export const growth: Truth[] = USUAL.map(([key, days, low, high]) => {
+const lengths: Truth[] = USUAL.map(([key, days, low, high]) => {
   const row = species(key);
   return {
     topic: 'Length at an age',
@@ -58,3 +61,43 @@ export const growth: Truth[] = USUAL.map(([key, days, low, high]) => {
     computed: youngLengthCm(row, days, row.tempOptC),
   };
 });
+
+/** Adults, total length in cm, that get no food. */
+const STARVED: readonly [key: string, lengthCm: number][] = [
+  ['trigonostigma-heteromorpha', 3.5],
+  ['paracheirodon-axelrodi', 3.8],
+  ['puntigrus-tetrazona', 6],
+  ['xiphophorus-maculatus', 4.5],
+  ['corydoras-aeneus', 5.5],
+  ['trichogaster-lalius', 5.5],
+  ['melanotaenia-praecox', 5],
+  ['pelvicachromis-pulcher', 7],
+];
+
+const starving: Truth[] = STARVED.flatMap(([key, lengthCm]) => {
+  const row = species(key);
+  const { massG } = massFromLength(row, measured('Length', lengthCm, 'cm'));
+  const same = { low: massG.value, middle: massG.value, high: massG.value };
+  const group = {
+    species: row,
+    stage: 'resting' as const,
+    count: 1,
+    lengthCm,
+    lengthMeasured: true,
+  };
+  const days: Growing[] = [{ massG: same, greatestG: same }];
+  for (let day = 0; day < 30; day += 1) days.push(grown(group, days.at(-1)!, 0, row.tempOptC));
+  const lostOn = (day: number) => 100 * (1 - days[day]!.massG.middle / days[day - 1]!.massG.middle);
+  const of = (day: number, low: number, high: number): Truth => ({
+    topic: 'Starving adults lose mass',
+    what: `${row.common}, ${lengthCm} cm, day ${day}`,
+    source: 'Practice',
+    unit: '% a day',
+    low,
+    high,
+    computed: lostOn(day),
+  });
+  return [of(1, 0.9, 1.6), of(30, 0.5, 1.1)];
+});
+
+export const growth: Truth[] = [...lengths, ...starving];

@@ -30,6 +30,7 @@ import {
   later,
 } from '../ui';
 import { KeptPicture } from './KeptPicture';
+import { CheckpointsCard } from './CheckpointsCard';
 import { MeasureSheet } from './MeasureSheet';
 import { growthOf, measuredOf } from './useGrowth';
 import { REFUSALS, sayAgainst, sayPercent, sayReached, saySorting } from './words';
@@ -99,10 +100,11 @@ function GrowthOf({ group, data, events }: Props) {
     return (
       <View style={{ gap: 16 }}>
         <Empty
-          title="Nobody measured them yet"
+          title="Not measured yet"
           text="Measure a few, by number or in a photo beside a ruler: how they grow against their kind, when they reach a length, and whether to sort them follows from it."
         />
         {measure}
+        {stand ? <CheckpointsCard group={group} stand={stand} /> : null}
         {sheet}
       </View>
     );
@@ -125,6 +127,7 @@ function GrowthOf({ group, data, events }: Props) {
             : 'A length at which they move up, breed, or find somebody who takes them.'
         }
       />
+      <CheckpointsCard group={group} stand={stand} />
       <SizesCard group={group} stand={stand} data={data} />
       <FiguresCard group={group} stand={stand} events={events} data={data} />
       <MassChart stand={stand} />
@@ -151,6 +154,11 @@ function Said({ stand }: { stand: GrowthStand }) {
       </Text>
       {against ? <Text tone={stand.against === 'behind' ? 'due' : 'ink'}>{against}</Text> : null}
       {sorting ? <Text tone="due">{sorting}</Text> : null}
+      {stand.runts > 0 ? (
+        <Text tone="due">
+          {`${stand.runts === 1 ? 'One is a runt' : `${stand.runts} are runts`}, under 70 % of the mean: raise ${stand.runts === 1 ? 'it' : 'them'} apart, where food reaches ${stand.runts === 1 ? 'it' : 'them'}.`}
+        </Text>
+      ) : null}
       {stand.shrank ? (
         <Text tone="due">
           {`Shorter than before: ${words.say('length', stand.shrank.fromCm)} then, ${words.say('length', stand.shrank.toCm)} now. Fish do not shrink so: others were measured, or the unit was another.`}
@@ -359,14 +367,16 @@ function FiguresCard({ group, stand, events, data }: Props & { stand: GrowthStan
         <ListRow
           title="Dry food to a gram gained"
           detail={
-            before ? `${sayGrams(dry)} of dry food eaten, ${sayGrams(gained)} gained by all` : ''
+            before ? `${sayGrams(dry)} of dry food noted, ${sayGrams(gained)} gained by all` : ''
           }
           trail={
             <Text look="strong">
               {conversion === null
                 ? before && gained <= 0
                   ? 'nothing gained'
-                  : 'not known yet'
+                  : before && served.data
+                    ? 'too little food noted'
+                    : 'not known yet'
                 : `${sayNumber(conversion, 1)} g`}
             </Text>
           }

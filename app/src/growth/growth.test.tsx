@@ -58,9 +58,40 @@ const open = (events: LifeEventRow[], over: object = {}) => {
 };
 
 describe('the growth of a group', () => {
+  it('is held against checkpoints that the keeper sets', async () => {
+    const bornOn = addDays(DAY, -60);
+    const checkpoints = [{ name: 'sellable', lengthCm: 4, ageDays: 183 }];
+    open([measured(1, around(2))], {
+      'GET /api/groups': { items: [{ ...group, bornOn, checkpoints }], next: null },
+    });
+    const row = await screen.findByText(/^4 cm at 6 months: sellable$/);
+    expect(row).toBeOnTheScreen();
+    expect(screen.getByText(/due .* · expected .* to /)).toBeOnTheScreen();
+  });
+
+  it('takes a checkpoint, in months, and sends it with the day they were born', async () => {
+    const asked = open([measured(1, around(2))], {
+      [`PUT /api/groups/${group.id}`]: ({ body }: { body: object }) => ({
+        status: 200,
+        body: { ...group, ...body, version: 4 },
+      }),
+    });
+    fireEvent.press(await screen.findByRole('button', { name: 'Set checkpoints' }));
+    fireEvent.changeText(screen.getByLabelText(/^Length/), '8');
+    fireEvent.changeText(screen.getByLabelText(/^By the age of/), '6');
+    fireEvent.press(screen.getByRole('button', { name: 'Save' }));
+    await waitFor(() =>
+      expect(sent(asked, 'PUT')[0]).toMatchObject({
+        checkpoints: [{ name: '', lengthCm: 8, ageDays: 183 }],
+        bornOn: null,
+      }),
+    );
+    expect(await screen.findByText('Checkpoints are saved.')).toBeOnTheScreen();
+  });
+
   it('that nobody measured asks for a few', async () => {
     open([]);
-    expect(await screen.findByText('Nobody measured them yet')).toBeTruthy();
+    expect(await screen.findByText('Not measured yet')).toBeTruthy();
     expect(screen.getByText('Measure a few')).toBeTruthy();
   });
 

@@ -27,5 +27,7 @@ export function growthOf(
     measured: measuredOf(events),
     today,
     targetCm,
+    checkpoints: group.checkpoints,
+    bornOn: group.bornOn,
   });
 }

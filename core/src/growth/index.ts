@@ -11,6 +11,7 @@ export {
   type Reached,
   type Refusal,
 } from './curve';
+export { type Checkpoint, type CheckpointStatus } from './checkpoint';
 export { conditionWord, foodConversion, relativeCondition, specificGrowthRate } from './rates';
 export { byDay, RULER_OFF, sampleOf, type Measured, type Sample } from './sample';
 export { photoLength, type PhotoLength, type RulerMark, type Spot } from './scale';
@@ -23,5 +24,6 @@ export {
   type DaySample,
   type GrowthStand,
   type GrowthTask,
+  type Reaching,
   type Weighed,
 } from './stand';

@@ -15,14 +15,19 @@ export function specificGrowthRate(fromG: number, toG: number, days: number): nu
   return (100 * Math.log(toG / fromG)) / days;
 }
 
+/** With all food noted no fish grows by less dry food than this a gram. Practice of fish farms. */
+const MIN_CONVERSION = 0.4;
+
 /**
  * Feed conversion: dry food eaten for a gram gained.
- * @returns null where nothing was gained: then it says nothing
+ * @returns null where nothing was gained, or where so little food was noted that no fish could have grown
+ *   by it: then it says nothing
  * @throws RangeError for food below nothing
  */
 export function foodConversion(dryG: number, gainedG: number): number | null {
   assertRange('dry food in g', dryG, 0, 1e9);
-  return gainedG > 0 ? dryG / gainedG : null;
+  const ratio = gainedG > 0 ? dryG / gainedG : 0;
+  return ratio >= MIN_CONVERSION ? ratio : null;
 }
 
 /**

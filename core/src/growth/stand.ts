@@ -4,6 +4,7 @@ import { hasOwnPair, massFromLength } from '../fish';
 import { addDays, daysBetween } from '../round';
 import { measured as known } from '../why';
 import { fitCurve, lengthOn, reaches, type Curve, type Point, type Refusal } from './curve';
+import { checkpointStatus, runtsOf, type Checkpoint, type CheckpointStatus } from './checkpoint';
 import { conditionWord, relativeCondition, specificGrowthRate } from './rates';
 import { byDay, sampleOf, type Measured, type Sample } from './sample';
 import { sortingOf, type Sorting } from './sort';
@@ -25,7 +26,15 @@ export interface GrowthTask {
   today: string;
   /** The length that is waited for; null where none is. */
   targetCm: number | null;
+  /** Lengths that it should have by an age. */
+  checkpoints?: readonly Checkpoint[];
+  /** The day from which ages count; null where it is not known. */
+  bornOn?: string | null;
 }
+
+/** When a length is reached, and whether by the group’s own curve or as its species grows. */
+export type Reaching =
+  { day: string; from: string; to: string | null; by: 'curve' | 'kind' } | 'there' | 'never' | null;
 
 export interface DaySample extends Sample {
   day: string;
@@ -44,12 +53,11 @@ export interface GrowthStand {
   against: 'ahead' | 'behind' | 'as usual' | 'unsure' | null;
   /** Between the last two samples, % of its mass a day, and of how many days. */
   growthRate: { perDay: number; days: number } | null;
-  /** When the target is reached; by whom that is told. */
-  reached:
-    | { day: string; from: string; to: string | null; by: 'curve' | 'kind' }
-    | 'there'
-    | 'never'
-    | null;
+  /** When the target is reached. */
+  reached: Reaching;
+  checkpoints: CheckpointStatus[];
+  /** Of the last sample, fish so far behind the others that they are raised apart. */
+  runts: number;
   sorting: Sorting | null;
   condition: { value: number; word: ReturnType<typeof conditionWord>; day: string } | null;
   /** Shorter than before by more than measuring is off: something is wrong, or other fish were measured. */
@@ -91,7 +99,7 @@ function usualBand(
 
 /** Where a measured group stands. @throws RangeError for measurements that no fish has */
 export function standOfGrowth(task: GrowthTask): GrowthStand {
-  const { species, tempC, count, today } = task;
+  const { species, tempC, count, today, targetCm, checkpoints = [], bornOn = null } = task;
   const samples = byDay(task.measured.filter(({ day }) => day <= today)).map(
     ({ day, values }): DaySample => {
       const sample = sampleOf(values, Math.max(1, count));
@@ -125,7 +133,17 @@ export function standOfGrowth(task: GrowthTask): GrowthStand {
             ...usualBand(species, tempC, first!, daysBetween(first!.day, last!.day)),
           }),
     growthRate: before && last ? rateOf(before, last) : null,
-    reached: last ? reachedBy(task, samples, curve) : null,
+    reached: targetCm === null ? null : reachedBy(task, targetCm, samples, curve),
+    checkpoints: checkpoints.map((checkpoint) =>
+      checkpointStatus(
+        checkpoint,
+        bornOn,
+        last,
+        reachedBy(task, checkpoint.lengthCm, samples, curve),
+        (fromCm, toCm) => daysFrom(species, tempC, fromCm, toCm),
+      ),
+    ),
+    runts: last ? runtsOf(last) : 0,
     sorting: last ? sortingOf(last.values, last) : null,
     condition: conditionOf(task),
     shrank: before && last ? shrankFrom(before, last) : null,
@@ -164,13 +182,14 @@ function shrankFrom(before: DaySample, last: DaySample): GrowthStand['shrank'] {
 }
 
 function reachedBy(
-  { species, tempC, targetCm, today }: GrowthTask,
+  { species, tempC, today }: GrowthTask,
+  targetCm: number,
   samples: readonly DaySample[],
   curve: Curve | null,
-): GrowthStand['reached'] {
-  if (targetCm === null) return null;
-  const first = samples[0]!;
-  const last = samples.at(-1)!;
+): Reaching {
+  const first = samples[0];
+  const last = samples.at(-1);
+  if (!first || !last) return null;
   if (last.mean >= targetCm) return 'there';
   if (curve) {
     const told = reaches(curve, targetCm);
@@ -186,11 +205,8 @@ function reachedBy(
     }
     if (curve.endKnown && curve.linfCm < targetCm) return 'never';
   }
-  const traits = traitsOf(species);
-  const now = daysToLength(traits, Math.max(0.41, last.mean), tempC);
-  const then = daysToLength(traits, targetCm, tempC);
-  if (now === null || then === null) return 'never';
-  const days = then - now;
+  const days = daysFrom(species, tempC, last.mean, targetCm);
+  if (days === null) return 'never';
   const { spread } = species.growth;
   const from = addDays(last.day, Math.round(days / spread));
   const to = addDays(last.day, Math.round(days * spread));
@@ -201,6 +217,14 @@ function reachedBy(
     to,
     by: 'kind',
   };
+}
+
+/** Days that one of a species takes to grow from a length to another, well fed; null where it never does. */
+function daysFrom(species: Grown, tempC: number, fromCm: number, toCm: number): number | null {
+  const traits = traitsOf(species);
+  const now = daysToLength(traits, Math.max(LARVA_MM / 10 + 1e-6, fromCm), tempC);
+  const then = daysToLength(traits, toCm, tempC);
+  return now === null || then === null ? null : then - now;
 }
 
 function conditionOf({ species, measured, today }: GrowthTask): GrowthStand['condition'] {

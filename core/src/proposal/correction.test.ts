@@ -31,6 +31,8 @@ const growth = (over: Partial<GrowthStand> = {}): GrowthStand => ({
   sorting: null,
   condition: null,
   shrank: null,
+  checkpoints: [],
+  runts: 0,
   ...over,
 });
 

@@ -19,6 +19,7 @@ import * as trialsAndRatings from './migrations/0016-trials-and-ratings';
 import * as receipts from './migrations/0017-receipts';
 import * as pieces from './migrations/0018-pieces';
 import * as mealEnds from './migrations/0019-meal-ends';
+import * as checkpoints from './migrations/0020-checkpoints';
 
 const MIGRATIONS = [
   house,
@@ -40,6 +41,7 @@ const MIGRATIONS = [
   receipts,
   pieces,
   mealEnds,
+  checkpoints,
 ];
 /** Arbitrary but fixed: two servers that start together migrate one after the other. */
 const LOCK = 741_093_122;

@@ -81,6 +81,8 @@ const TABLES = {
     speciesKey: TEXT,
     version: INTEGER,
     endedOn: DATEONLY,
+    bornOn: DATEONLY,
+    checkpoints: JSONB,
   },
   stays: {
     id: uuid,

@@ -324,6 +324,8 @@ function groupOn(
     lengthCm: (last('measured')?.lengthCm as number | undefined) ?? null,
     belly: null,
     eats: [],
+    bornOn: null,
+    checkpoints: [],
     training: null,
     lastOn: Object.fromEntries(past.map((event) => [event.kind, event.day])),
     size: sizeOn(past.filter((event) => 'unsexed' in event) as unknown as SizeEvent[], day),

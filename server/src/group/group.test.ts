@@ -76,6 +76,27 @@ describe('groups', () => {
     await happens(group.id, { kind: 'measured', lengthCm: 4, day: '2026-03-11' }).expect(422);
   });
 
+  it('keep checkpoints until others are sent, and refuse a birth that has not come', async () => {
+    const group = await make();
+    const { name, speciesKey } = group;
+    const edit = (over: object) =>
+      server
+        .as('ours')
+        .put(`/api/groups/${group.id}`)
+        .send({ name, speciesKey, archived: false, ...over });
+    const kept = {
+      bornOn: '2026-01-10',
+      checkpoints: [{ name: 'sellable', lengthCm: 4, ageDays: 120 }],
+    };
+    await edit({ version: 1, ...kept, bornOn: '2027-01-01' }).expect(422);
+    const first = await edit({ version: 1, ...kept }).expect(200);
+    expect(first.body).toMatchObject(kept);
+    const renamed = await edit({ version: 2, name: 'Others' }).expect(200);
+    expect(renamed.body).toMatchObject({ name: 'Others', ...kept });
+    const without = await edit({ version: 3, bornOn: null, checkpoints: [] }).expect(200);
+    expect(without.body).toMatchObject({ bornOn: null, checkpoints: [] });
+  });
+
   it.each([
     ['an unknown species', { speciesKey: 'sea-serpent' }, 422],
     ['no fish', { males: 0, females: 0 }, 422],

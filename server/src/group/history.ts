@@ -19,6 +19,8 @@ interface GroupRow {
   speciesKey: string;
   version: number;
   endedOn: string | null;
+  bornOn: string | null;
+  checkpoints: Group['checkpoints'];
 }
 type DietVersion = DietRow & { groupId: string };
 
@@ -53,7 +55,8 @@ export async function readHistory(scope: Scope, which: readonly string[] | null)
   const values = { which };
   const [rows, events, diets, servings, seen, eaten, trained] = await Promise.all([
     scope.rows<GroupRow>(
-      `SELECT id, name, species_key, version, ended_on::text FROM groups
+      `SELECT id, name, species_key, version, ended_on::text, born_on::text, checkpoints
+         FROM groups
         WHERE household_id = :household ${only('id')} ORDER BY id`,
       values,
     ),

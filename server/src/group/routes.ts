@@ -53,6 +53,7 @@ export const groupRoutes: Handlers = {
     const { scope, clock } = context;
     await knownSpecies(context, body.speciesKey);
     const today = await todayOf(scope, clock);
+    if (body.bornOn && body.bornOn > today) throw refused('bornOn', 'this day has not come yet');
     const { archived, ...edit } = body;
     return scope.revise(
       'groups',

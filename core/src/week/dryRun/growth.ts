@@ -29,8 +29,14 @@ export interface Range {
  */
 const KEPT = 0.6;
 const KJ_PER_G = 5.5;
-/** A hungry body lives more thriftily: what is missing costs only this share of it. Assumption. */
-const SPARED = 0.5;
+/**
+ * A hungry body lives more thriftily, the thinner the more: what is missing costs only this share of it,
+ * from the first day to when a fifth of its mass is gone. Starving adults lose 1 to 1.5 % of their mass
+ * a day at first. Practice.
+ */
+const SPARED = { first: 0.6, thin: 0.4, thinAt: 0.8 };
+/** A gram that is lost is fat and muscle of the reserves, richer than a gram that is grown. Assumption. */
+const LOST_KJ_PER_G = 8;
 /** How far off intake and maintenance may be. Assumption: as the bands of the simulation are. */
 const UNSURE = { intake: 0.15, maintenance: 0.12 };
 /** Per cent of its mass that a fish loses or gains in a day at the most. */
@@ -62,7 +68,7 @@ export function grown(
     const length = lengthFromMass(group.species, greatest);
     const room = Math.max(0, 1 - length / group.species.adultLengthCm);
     const gained = (KEPT * Math.max(0, over)) / KJ_PER_G;
-    const lost = (SPARED * Math.max(0, -over)) / KJ_PER_G;
+    const lost = (sparedAt(mass / greatest) * Math.max(0, -over)) / LOST_KJ_PER_G;
     // What it lost comes back first; of more, a full-grown fish makes roe, milt and reserves.
     const back = Math.min(gained, greatest - mass);
     const change = back + (gained - back) * Math.min(1, 2 * room) - lost;
@@ -82,6 +88,13 @@ export function grown(
       high: Math.max(greatestG.high, next.high),
     },
   };
+}
+
+/** @param filled mass as a share of the greatest so far */
+function sparedAt(filled: number): number {
+  const { first, thin, thinAt } = SPARED;
+  const gone = Math.min(1, Math.max(0, (1 - filled) / (1 - thinAt)));
+  return first + (thin - first) * gone;
 }
 
 export const lengthsOf = (group: Fed, { greatestG }: Growing): Range => ({

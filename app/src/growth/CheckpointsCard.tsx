@@ -1,0 +1,76 @@
+import type { Group } from '@open-larder/contract';
+import type { CheckpointStatus, GrowthStand } from '@open-larder/core/growth';
+import { sayNumber } from '@open-larder/core/units';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useWords, type Words } from '../store';
+import { Button, Card, ListRow, Text } from '../ui';
+import { CheckpointsSheet } from './CheckpointsSheet';
+
+/** Lengths that the group should have by an age, each with whether it will. */
+export function CheckpointsCard({ group, stand }: { group: Group; stand: GrowthStand }) {
+  const words = useWords();
+  const [editing, setEditing] = useState(false);
+  const { checkpoints } = stand;
+  return (
+    <View style={{ gap: 8 }}>
+      <Text look="subtitle">Checkpoints</Text>
+      {checkpoints.length === 0 ? (
+        <Text tone="quiet">
+          Set a size for an age, such as 8 cm at 6 months, or a size at which they can leave.
+        </Text>
+      ) : (
+        <Card label="Checkpoints">
+          {checkpoints.map((one, index) => (
+            <ListRow
+              key={index}
+              first={index === 0}
+              title={titleOf(one, words)}
+              detail={detailOf(one, words)}
+            />
+          ))}
+        </Card>
+      )}
+      <View style={{ alignItems: 'flex-start' }}>
+        <Button
+          label={checkpoints.length === 0 ? 'Set checkpoints' : 'Change checkpoints'}
+          onPress={() => setEditing(true)}
+        />
+      </View>
+      {editing ? <CheckpointsSheet group={group} onClose={() => setEditing(false)} /> : null}
+    </View>
+  );
+}
+
+const DAYS_A_MONTH = 30.4375;
+
+function titleOf({ name, lengthCm, ageDays }: CheckpointStatus, words: Words): string {
+  const age = ageDays === null ? '' : ` at ${sayNumber(ageDays / DAYS_A_MONTH, 1)} months`;
+  const size = `${words.say('length', lengthCm)}${age}`;
+  return name === '' ? size : `${size}: ${name}`;
+}
+
+const VERDICTS = {
+  reached: 'Reached',
+  'on time': 'On time',
+  late: 'Late',
+  unsure: 'May be late',
+} as const;
+
+function detailOf(one: CheckpointStatus, words: Words): string {
+  const { verdict, reached, dueOn, ageDays, late, measured } = one;
+  const says: string[] = [];
+  if (verdict !== null) says.push(VERDICTS[verdict]);
+  if (dueOn !== null) says.push(`due ${words.day(dueOn)}`);
+  else if (ageDays !== null) says.push('enter the day they were born to see when it is due');
+  if (reached === null) says.push('measure a few to see when they get there');
+  else if (reached === 'never') says.push('they will not get there as they grow now');
+  else if (reached !== 'there') {
+    const until = reached.to === null ? 'or much later' : `to ${words.day(reached.to)}`;
+    says.push(`expected ${words.day(reached.from)} ${until}`);
+  }
+  if (late !== null && late > 0 && verdict !== 'late') {
+    says.push(`${late} of the ${measured} measured are too small for it`);
+  }
+  return says.join(' · ');
+}
