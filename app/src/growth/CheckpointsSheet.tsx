@@ -3,8 +3,8 @@ import { groupEdit, type Group } from '@open-larder/contract';
 import { useFieldArray, useForm } from 'react-hook-form';
 import { View } from 'react-native';
 import type { z } from 'zod';
-import { DateInput, NumberInput, TextInput } from '../forms/inputs';
-import { api, useWords } from '../store';
+import { DateInput, MeasureInput, NumberInput, TextInput } from '../forms/inputs';
+import { api } from '../store';
 import { Button, Sheet, StaleNotice, Text, useSave, useSay } from '../ui';
 
 type Values = z.output<typeof groupEdit>;
@@ -19,8 +19,6 @@ const MAX = 6;
 /** Lengths that a group should have by an age, and the day from which ages count. */
 export function CheckpointsSheet({ group, onClose }: { group: Group; onClose: () => void }) {
   const say = useSay();
-  const words = useWords();
-  const length = words.scale('length');
   const [edit] = api.useEditGroupMutation();
   const { name, speciesKey, version, archived } = group;
   const form = useForm<Values>({
@@ -34,7 +32,7 @@ export function CheckpointsSheet({ group, onClose }: { group: Group; onClose: ()
       checkpoints:
         group.checkpoints.length > 0
           ? group.checkpoints
-          : [{ name: '', lengthCm: undefined, ageDays: null }],
+          : [{ name: '', lengthCm: null as never, ageDays: null }],
     },
   });
   const { fields, append, remove } = useFieldArray({ control: form.control, name: 'checkpoints' });
@@ -63,13 +61,11 @@ export function CheckpointsSheet({ group, onClose }: { group: Group; onClose: ()
       {fields.map((field, index) => (
         <View key={field.id} style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
           <View style={{ flexBasis: 100, flexGrow: 1 }}>
-            <NumberInput
+            <MeasureInput
               control={form.control}
               name={`checkpoints.${index}.lengthCm`}
               label="Length"
-              unit={length.unit}
-              scale={length}
-              decimals={2}
+              measure="length"
             />
           </View>
           <View style={{ flexBasis: 100, flexGrow: 1 }}>
@@ -105,7 +101,7 @@ export function CheckpointsSheet({ group, onClose }: { group: Group; onClose: ()
         <View style={{ alignItems: 'flex-start' }}>
           <Button
             label="Add a checkpoint"
-            onPress={() => append({ name: '', lengthCm: undefined as never, ageDays: null })}
+            onPress={() => append({ name: '', lengthCm: null as never, ageDays: null })}
           />
         </View>
       ) : null}

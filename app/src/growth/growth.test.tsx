@@ -77,8 +77,8 @@ describe('the growth of a group', () => {
       }),
     });
     fireEvent.press(await screen.findByRole('button', { name: 'Set checkpoints' }));
-    fireEvent.changeText(screen.getByLabelText(/^Length/), '8');
-    fireEvent.changeText(screen.getByLabelText(/^By the age of/), '6');
+    fireEvent.changeText(screen.getByLabelText('Length, cm'), '8');
+    fireEvent.changeText(screen.getByLabelText('By the age of, months'), '6');
     fireEvent.press(screen.getByRole('button', { name: 'Save' }));
     await waitFor(() =>
       expect(sent(asked, 'PUT')[0]).toMatchObject({
