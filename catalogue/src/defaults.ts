@@ -5,7 +5,15 @@ import type { ByLight, Presence, SpeciesEntry, SpeciesField } from './species';
 import type { Activity, Guild, Shape, Zone } from './vocabulary';
 
 /** Fields that stay unknown where the catalogue has no figure: no default would be honest. */
-type Unknowable = 'lwA' | 'lwB' | 'hatchDegreeDays' | 'swimDegreeDays' | 'growthLinfCm' | 'growthK';
+type Unknowable =
+  | 'lwA'
+  | 'lwB'
+  | 'hatchDegreeDays'
+  | 'swimDegreeDays'
+  | 'hatchTempC'
+  | 'hatchSpread'
+  | 'growthLinfCm'
+  | 'growthK';
 
 /** A species as everything computes with it: its entry, with stated defaults where it was blank. */
 export type Species = { key: string } & {

@@ -32,6 +32,19 @@ describe('days to hatching and free swimming', () => {
     expect(swim).toBeLessThan(swimsTo);
   });
 
+  it('typed as a range at a temperature are kept there, with a window as wide as the range', () => {
+    const typed = {
+      ...entryOf(find('hypancistrus-zebra')),
+      hatchDegreeDays: Math.sqrt(2 * 6) * 28,
+      hatchTempC: 28,
+      hatchSpread: Math.sqrt(3),
+    };
+    const { hatching } = resolveSpecies('own', typed, { hatchings });
+    expect(hatching).toMatchObject({ level: 'own', tempC: 28 });
+    expect(hatching!.hatchDays / hatching!.unsure).toBeCloseTo(2, 6);
+    expect(hatching!.hatchDays * hatching!.unsure).toBeCloseTo(6, 6);
+  });
+
   it('are known of most that lay eggs, at the level of species or genus', () => {
     const near = species.filter(({ hatching }) => hatching && hatching.level !== 'family');
     expect(near.length).toBeGreaterThanOrEqual(120);

@@ -41,7 +41,14 @@ const NO_EGGS: ReadonlySet<string> = new Set(['live-bearer', 'annual', 'mussel s
 
 type Described = Pick<
   SpeciesEntry,
-  'scientific' | 'family' | 'breeding' | 'hatchDegreeDays' | 'swimDegreeDays' | 'sourceBreeding'
+  | 'scientific'
+  | 'family'
+  | 'breeding'
+  | 'hatchDegreeDays'
+  | 'swimDegreeDays'
+  | 'hatchTempC'
+  | 'hatchSpread'
+  | 'sourceBreeding'
 > & { tempOptC: number };
 
 /**
@@ -60,15 +67,16 @@ export function hatchingFor(species: Described, rows: readonly HatchingRow[]): H
     tempC: row.tempC,
   };
   if (hatchDegreeDays !== null) {
-    const hatchDays = hatchDegreeDays / tempOptC;
+    const tempC = species.hatchTempC ?? tempOptC;
+    const hatchDays = hatchDegreeDays / tempC;
     const after = related ? Math.max(1, related.swimDays / related.hatchDays) : 1;
     return {
       taxon: scientific,
       level: 'own',
       hatchDays,
-      swimDays: swimDegreeDays === null ? hatchDays * after : swimDegreeDays / tempOptC,
-      tempC: tempOptC,
-      unsure: LEAST.own,
+      swimDays: swimDegreeDays === null ? hatchDays * after : swimDegreeDays / tempC,
+      tempC,
+      unsure: Math.max(LEAST.own, species.hatchSpread ?? 1),
       source: species.sourceBreeding,
     };
   }

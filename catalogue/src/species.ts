@@ -90,6 +90,10 @@ const fields = z
     /** Degree-days over 0 °C from laying to hatching, and to swimming free. */
     hatchDegreeDays: within(5, 5000, 'degree-days to hatching').nullable(),
     swimDegreeDays: within(5, 5000, 'degree-days to free swimming').nullable(),
+    /** Temperature at which they are known, °C; null for its optimum. */
+    hatchTempC: within(3, 36, 'temperature of the eggs').nullable(),
+    /** Days lie within the middle divided and multiplied by this; null for what is usual. */
+    hatchSpread: within(1, 3, 'spread of the days to hatching').nullable(),
     larvalLengthMm: within(0.3, 60, 'length of a larva in mm').nullable(),
     lifeYears: within(0.2, 120, 'life span in years').nullable(),
     /** Von Bertalanffy, published: L∞ in cm total length and K per year. */

@@ -4,6 +4,7 @@ import { View } from 'react-native';
 import { ListInput, MeasureInput, NumberInput, PickerInput, TextInput } from '../forms/inputs';
 import { PERCENT } from '../forms/percent';
 import { Choice, Picker, Text } from '../ui';
+import { EggDaysInput } from './EggDaysInput';
 import { SPECIES_SECTIONS, type SpeciesInput } from './fields';
 
 /** The part of a form that holds a species. */
@@ -79,6 +80,8 @@ function OneInput({ input, control }: { input: SpeciesInput; control: Control<Sp
           picks={input.options.map((option) => ({ value: option, title: option }))}
         />
       );
+    case 'eggDays':
+      return <EggDaysInput control={control} field={input.field} label={input.label} />;
     case 'yesNo':
       return (
         <YesNo control={control} name={name} label={input.label} blank={input.blank ?? false} />

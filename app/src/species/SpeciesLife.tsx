@@ -1,5 +1,11 @@
-import { basisOf, basisOfSource, type Species, type SpeciesField } from '@open-larder/catalogue';
-import { sayNumber } from '@open-larder/core/units';
+import {
+  basisOf,
+  basisOfSource,
+  type Hatching,
+  type Species,
+  type SpeciesField,
+} from '@open-larder/catalogue';
+import { sayDays, sayNumber } from '@open-larder/core/units';
 import { View } from 'react-native';
 import { useWords } from '../store';
 import { Card, ListRow, Text } from '../ui';
@@ -10,8 +16,8 @@ import { BasisCounts, BasisMark, Figure } from './Basis';
 export function SpeciesLife({ species }: { species: Species }) {
   const { hatching } = species;
   const words = useWords();
-  const days = (count: number) =>
-    `about ${sayNumber(count, 1)} days at ${words.say('temperature', hatching?.tempC ?? species.tempOptC)}`;
+  const days = (count: number, { tempC, unsure }: Hatching) =>
+    `${sayDays({ minDays: count / unsure, maxDays: count * unsure })} at ${words.say('temperature', tempC)}`;
   const figure = (text: string, ...of: SpeciesField[]) => (
     <Figure species={species} of={of}>
       {text}
@@ -53,12 +59,12 @@ export function SpeciesLife({ species }: { species: Species }) {
         <ListRow first title="Way of breeding" trail={figure(species.breeding, 'breeding')} />
         <ListRow
           title="Hatches after"
-          detail={hatching ? days(hatching.hatchDays) : undefined}
+          detail={hatching ? days(hatching.hatchDays, hatching) : undefined}
           trail={<BasisMark basis={basisOf(species, 'hatchDegreeDays')} />}
         />
         <ListRow
           title="Swims free after"
-          detail={hatching ? days(hatching.swimDays) : undefined}
+          detail={hatching ? days(hatching.swimDays, hatching) : undefined}
           trail={<BasisMark basis={basisOf(species, 'swimDegreeDays')} />}
         />
         <ListRow

@@ -16,6 +16,7 @@ export type SpeciesInput =
   | { field: SpeciesField; label: string; as: 'number'; unit?: string; blank?: boolean }
   | { field: SpeciesField; label: string; as: 'percent'; blank?: boolean }
   | { field: SpeciesField; label: string; as: 'measure'; measure: Measure }
+  | { field: 'hatchDegreeDays' | 'swimDegreeDays'; label: string; as: 'eggDays' }
   | { field: SpeciesField; label: string; as: 'pick'; options: readonly string[]; blank?: boolean }
   | { field: SpeciesField; label: string; as: 'yesNo'; blank?: boolean };
 
@@ -113,8 +114,8 @@ export const SPECIES_SECTIONS: { title: string; inputs: SpeciesInput[] }[] = [
     title: 'Breeding and life',
     inputs: [
       { field: 'breeding', label: 'Way of breeding', as: 'pick', options: BREEDINGS },
-      maybe('hatchDegreeDays', 'Hatches after', '°C·d'),
-      maybe('swimDegreeDays', 'Swims free after', '°C·d'),
+      { field: 'hatchDegreeDays', label: 'Hatches after', as: 'eggDays' },
+      { field: 'swimDegreeDays', label: 'Swims free after', as: 'eggDays' },
       maybe('larvalLengthMm', 'Length of a young one', 'mm'),
       maybe('lifeYears', 'Life span', 'years'),
       maybe('growthLinfCm', 'L∞ of its growth', 'cm'),

@@ -41,7 +41,9 @@ describe('a species page', () => {
     ]) {
       expect(screen.getByText(text)).toBeTruthy();
     }
-    expect(screen.getByText(/^about 2.7 days at 26 °C$/)).toBeTruthy();
+    // Hatching and swimming are ranges, as wide as what is known.
+    expect(screen.getByText('2.2 to 3.2 days at 26 °C')).toBeTruthy();
+    expect(screen.getByText(/^2 months: .* to .* cm · 4 months: /)).toBeTruthy();
     // Each figure says what it rests on, and how many rest on what.
     expect(screen.getAllByLabelText('by default').length).toBeGreaterThan(2);
     expect(screen.getAllByLabelText('common practice').length).toBeGreaterThan(2);
@@ -69,6 +71,28 @@ describe('a species page', () => {
     expect(await screen.findByText('My danio is put away.')).toBeTruthy();
     const [edit] = sent(asked, 'PUT');
     expect(edit).toMatchObject({ version: 3, archived: true });
+  });
+
+  it('takes days to hatching as breeders know them: a range at a temperature', async () => {
+    const asked = standIn({
+      ...withOwn(),
+      [`PUT /api/species/${ID}`]: ({ body }: { body: unknown }) => ({
+        status: 200,
+        body: { ...own, ...(body as object), version: 4 },
+      }),
+    });
+    show(<EditSpeciesScreen speciesKey={OWN + ID} />);
+    fireEvent.changeText(await screen.findByLabelText('Hatches after'), 'in a while');
+    fireEvent(screen.getByLabelText('Hatches after'), 'blur');
+    expect(await screen.findByText(/is not understood; write «6 to 8 days at 28 °C»/)).toBeTruthy();
+    fireEvent.changeText(screen.getByLabelText('Hatches after'), '6 to 8 days at 28 °C');
+    fireEvent.changeText(screen.getByLabelText('Swims free after'), '14 days at 28 °C');
+    fireEvent.press(screen.getByLabelText('Save'));
+    await waitFor(() => expect(sent(asked, 'PUT')).toHaveLength(1));
+    const [{ entry: saved }] = sent(asked, 'PUT') as [{ entry: Record<string, number> }];
+    expect(saved.hatchTempC).toBe(28);
+    expect(saved.hatchDegreeDays).toBeCloseTo(Math.sqrt(48) * 28, 6);
+    expect(saved.hatchSpread).toBeCloseTo(Math.sqrt(8 / 6), 6);
   });
 
   it('says so where there is none', async () => {

@@ -69,6 +69,8 @@ export const species = resolveSpecies('danio-rerio', {
   breeding: 'egg scatterer',
   hatchDegreeDays: 70,
   swimDegreeDays: 130,
+  hatchTempC: null,
+  hatchSpread: null,
   larvalLengthMm: null,
   lifeYears: 4,
   growthLinfCm: null,

@@ -1,3 +1,4 @@
+export { readDaysAt, sayDays, type DaysAt, type DaysReading } from './daysAt';
 export { assertRange, OutOfRange } from './range';
 export {
   say,

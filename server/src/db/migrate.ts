@@ -20,6 +20,7 @@ import * as receipts from './migrations/0017-receipts';
 import * as pieces from './migrations/0018-pieces';
 import * as mealEnds from './migrations/0019-meal-ends';
 import * as checkpoints from './migrations/0020-checkpoints';
+import * as eggDays from './migrations/0021-egg-days';
 
 const MIGRATIONS = [
   house,
@@ -42,6 +43,7 @@ const MIGRATIONS = [
   pieces,
   mealEnds,
   checkpoints,
+  eggDays,
 ];
 /** Arbitrary but fixed: two servers that start together migrate one after the other. */
 const LOCK = 741_093_122;
