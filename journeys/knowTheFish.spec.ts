@@ -149,7 +149,7 @@ test('a species is found in spite of its spelling, copied, changed, and lived by
   await page.getByLabel('Mean length, nose to tail tip, cm').fill('40');
   await page.getByRole('button', { name: 'Put them in' }).click();
   await expect(
-    page.getByText(/grow to about 12.7 cm; 40 cm is more than half over/i).first(),
+    page.getByText(/grow to about 12.7 cm. Is 40 cm right, and in the right unit/i).first(),
   ).toBeVisible();
   await page.getByLabel('Mean length, nose to tail tip, cm').fill('9');
   await page.getByRole('button', { name: 'Put them in' }).click();

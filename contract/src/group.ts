@@ -10,6 +10,9 @@ const count = between(0, 100_000, 'a number of fish').int('count whole fish');
 const lengthCm = between(0.1, 200, 'length in cm');
 const counts = { males: count, females: count, unsexed: count };
 
+/** The keeper was asked about a figure outside what is usual, and says that it is right. */
+const confirmed = z.boolean().default(false);
+
 const someFish = {
   path: ['unsexed'],
   message: 'enter at least one fish',
@@ -30,6 +33,7 @@ export const groupCreate = z
     /** Mean total length; null lets the app assume one from species and stage. */
     lengthCm: lengthCm.nullable(),
     day,
+    confirmed,
   })
   .refine(hasFish, someFish);
 
@@ -88,6 +92,7 @@ export const groupEvent = z.discriminatedUnion('kind', [
         .default(null),
       /** Mean mass of one, where they were weighed. */
       massG: between(0.0001, 100_000, 'mass of one in g').nullable().default(null),
+      confirmed,
     })
     .refine(
       ({ lengthCm: mean, lengthsCm }) =>

@@ -9,6 +9,7 @@ import { DateInput, MeasureInput, PickerInput, TextInput } from '../forms/inputs
 import { Button, Sheet, Text, useSave, useSay } from '../ui';
 import { Counts } from './Counts';
 import { tankPicks } from './picks';
+import { UnlikelyLength } from './UnlikelyLength';
 import { sayCause } from './words';
 import { formIntent } from '../store/intent';
 
@@ -127,6 +128,13 @@ export function EventSheet({ kind, group, data, onClose, replaces }: Props) {
           picks={CAUSES.map((cause) => ({ value: cause, title: sayCause(cause) }))}
         />
       ) : null}
+      <UnlikelyLength
+        asks={(errors as { confirmed?: { message?: string } }).confirmed?.message}
+        onKeep={() => {
+          form.setValue('confirmed' as never, true as never);
+          void submit();
+        }}
+      />
       <DateInput control={control} name="day" label="Day" required />
       <TextInput control={control} name="note" label="Note" />
       <Button

@@ -12,6 +12,7 @@ import { Button, Fault, Picker, Screen, Skeleton, useDraft, useSave, useSay } fr
 import { useSpeciesSearch } from '../species/useSpeciesSearch';
 import { Counts } from './Counts';
 import { speciesPicks } from './picks';
+import { UnlikelyLength } from './UnlikelyLength';
 import { formIntent } from '../store/intent';
 
 type Values = z.input<typeof groupCreate>;
@@ -116,6 +117,13 @@ function GroupForm({ tankId, data }: { tankId: string; data: HouseData }) {
             ? `Left empty, ${words.say('length', assumedLengthCm(species, stage))} is assumed for this stage.`
             : 'Left empty, a usual length of the species is assumed.'
         }
+      />
+      <UnlikelyLength
+        asks={errors.confirmed?.message}
+        onKeep={() => {
+          setValue('confirmed', true);
+          void submit();
+        }}
       />
       <DateInput control={control} name="day" label="Since" required />
       <Button look="primary" label="Put them in" onPress={() => submit()} />

@@ -17,6 +17,7 @@ import {
   useSay,
   type Faults,
 } from '../ui';
+import { UnlikelyLength } from '../group/UnlikelyLength';
 import { PhotoMeasure, type InPhoto } from './PhotoMeasure';
 import { readLengths } from './readLengths';
 import { sayPercent } from './words';
@@ -40,7 +41,7 @@ export function MeasureSheet({ group, onClose }: { group: Group; onClose: () => 
   const { id } = intent;
   const read = readLengths(text, words);
   const lengths = photo && by === 'photo' ? photo.lengthsCm : (read.lengths ?? []);
-  const save = async () => {
+  const save = async (confirmed = false) => {
     if (lengths.length === 0) {
       setFaults({ lengthsCm: read.fault ?? 'enter at least one length' });
       return;
@@ -54,6 +55,7 @@ export function MeasureSheet({ group, onClose }: { group: Group; onClose: () => 
       lengthCm,
       lengthsCm: lengths,
       massG,
+      confirmed,
     } as GroupEvent;
     const photoId = intent.also('photo');
     const done = await add({ params: { id: group.id }, body: event });
@@ -109,6 +111,7 @@ export function MeasureSheet({ group, onClose }: { group: Group; onClose: () => 
         hint="In water, in a cup on the scale: never dry."
       />
       <DateField label="On" value={day} onChange={setDay} fault={faults.day} />
+      <UnlikelyLength asks={faults.confirmed} onKeep={() => void save(true)} />
       <Field label="Note" value={note} onChange={setNote} fault={faults.note} />
       <View style={{ alignItems: 'flex-start' }}>
         <Button look="primary" label="Note it" onPress={() => save()} />

@@ -172,6 +172,33 @@ describe('measuring a few', () => {
     expect(sent(asked, 'POST')).toHaveLength(0);
   });
 
+  it('past what they grow to is asked about, and sent again when it is right', async () => {
+    const detail = 'Zebrafish grow to about 4 cm. Is 7 cm right, and in the right unit?';
+    const asked = open([], {
+      [`POST /api/groups/${group.id}/events`]: ({ body }: { body: { confirmed: boolean } }) =>
+        body.confirmed
+          ? { status: 201, body: group }
+          : {
+              status: 422,
+              body: {
+                type: 'urn:open-larder:invalid',
+                status: 422,
+                title: 'Not saved',
+                detail,
+                errors: [{ path: 'confirmed', message: detail }],
+              },
+            },
+    });
+    fireEvent.press(await screen.findByText('Measure a few'));
+    fireEvent.changeText(screen.getByLabelText('Total lengths, one after the other'), '7');
+    fireEvent.press(screen.getByText('Note it'));
+    expect(await screen.findByText(detail)).toBeTruthy();
+    fireEvent.press(screen.getByText('It is right: keep it'));
+    expect(await screen.findByText(/They are noted/)).toBeTruthy();
+    const bodies = sent(asked, 'POST');
+    expect(bodies.map(({ confirmed }) => confirmed)).toEqual([false, true]);
+  });
+
   it('what the server refuses is said, and what was typed stays', async () => {
     open([], {
       [`POST /api/groups/${group.id}/events`]: () => ({

@@ -20,17 +20,26 @@ export function assumedLengthCm(species: Pick<Species, 'adultLengthCm'>, stage: 
   return Math.round(species.adultLengthCm * SHARE[stage] * 100) / 100;
 }
 
-/** A fish may grow a little past its record; half over it is a mistake. An assumption. */
-const PAST_RECORD = 1.5;
+/** Beyond this many times its usual adult length a keeper is asked whether it is right. Assumption. */
+const ASKED_OVER = 1.5;
+/** Beyond this it is a slip of the unit. Assumption. */
+const SLIP_OVER = 4;
 
-/** What is wrong with a length for a species, in words; null where it can be believed. */
+type Named = Pick<Species, 'common' | 'adultLengthCm'>;
+
+const shown = (cm: number) => Math.round(cm * 100) / 100;
+
+/** What to ask of a length that is long for the species; null where nothing needs asking. */
+export function unlikelyLength({ common, adultLengthCm }: Named, lengthCm: number): string | null {
+  if (lengthCm <= adultLengthCm * ASKED_OVER) return null;
+  return `${common} grow to about ${adultLengthCm} cm. Is ${shown(lengthCm)} cm right, and in the right unit?`;
+}
+
+/** What is wrong with a length in a table, where nobody can be asked; null where it can be believed. */
 export function impossibleLength(
-  { common, adultLengthCm }: Pick<Species, 'common' | 'adultLengthCm'>,
+  { common, adultLengthCm }: Named,
   lengthCm: number,
 ): string | null {
-  if (lengthCm <= adultLengthCm * PAST_RECORD) return null;
-  return (
-    `${common} grow to about ${adultLengthCm} cm; ${Math.round(lengthCm * 100) / 100} cm is more than half over that. ` +
-    'Check the number and its unit, or give these fish a species of your own'
-  );
+  if (lengthCm <= adultLengthCm * SLIP_OVER) return null;
+  return `${common} grow to about ${adultLengthCm} cm; ${shown(lengthCm)} cm looks like another unit. Check the number and its unit`;
 }

@@ -2,7 +2,14 @@ import { entryOf, ownPair, resolveSpecies, type Shape, type Species } from '@ope
 import { loadCatalogue } from '@open-larder/catalogue/load';
 import fc from 'fast-check';
 import { measured } from '../why';
-import { assumedLengthCm, hasOwnPair, impossibleLength, lengthFromMass, massFromLength } from '.';
+import {
+  assumedLengthCm,
+  hasOwnPair,
+  impossibleLength,
+  unlikelyLength,
+  lengthFromMass,
+  massFromLength,
+} from '.';
 
 const { species } = loadCatalogue();
 const of = (key: string): Species => species.find((row) => row.key === key)!;
@@ -99,32 +106,18 @@ describe('mass from length', () => {
   });
 });
 
-describe('a length that nobody believes', () => {
-  it('is more than half over the record of its species', () => {
-    const species = { common: 'Danios', adultLengthCm: 4 };
-    expect(impossibleLength(species, 6)).toBeNull();
-    expect(impossibleLength(species, 6.01)).toMatch(
-      /grow to about 4 cm; 6.01 cm is more than half/,
+describe('a length past what a species grows to', () => {
+  const species = { common: 'Danios', adultLengthCm: 4 };
+
+  it('is asked about from half over it on', () => {
+    expect(unlikelyLength(species, 6)).toBeNull();
+    expect(unlikelyLength(species, 6.01)).toBe(
+      'Danios grow to about 4 cm. Is 6.01 cm right, and in the right unit?',
     );
   });
-});
 
-describe('animals that are no fish', () => {
-  it('have priors of their own, and say that they are assumptions', () => {
-    const shrimp = massFromLength(shaped('shrimp'), cm(2.5)).massG;
-    const snail = massFromLength(shaped('snail'), cm(5)).massG;
-    expect(shrimp.value).toBeCloseTo(0.1406, 3);
-    expect(snail.value).toBeCloseTo(7.5, 6);
-    for (const mass of [shrimp, snail]) expect(mass.source).toMatch(/Assumption/);
-  });
-});
-
-describe('a first guess of length', () => {
-  it('grows with the stage and never passes the adult length', () => {
-    const species = { adultLengthCm: 10 };
-    const lengths = (['yolk-sac larva', 'fry', 'juvenile', 'adult', 'old'] as const).map((stage) =>
-      assumedLengthCm(species, stage),
-    );
-    expect(lengths).toEqual([1, 1.8, 5, 8.5, 9.5]);
+  it('in a table is a slip of the unit only from four times on', () => {
+    expect(impossibleLength(species, 16)).toBeNull();
+    expect(impossibleLength(species, 35)).toMatch(/35 cm looks like another unit/);
   });
 });

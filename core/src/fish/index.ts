@@ -1,3 +1,3 @@
 export { hasOwnPair, lengthFromMass, massFromLength, type BodyMass } from './mass';
 export { eatsNothing, grows, hasLarvalGut, mayNotFast, STAGES, type Stage } from './stage';
-export { assumedLengthCm, impossibleLength } from './assumedLength';
+export { assumedLengthCm, impossibleLength, unlikelyLength } from './assumedLength';

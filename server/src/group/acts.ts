@@ -1,6 +1,6 @@
 import type { Species } from '@open-larder/catalogue';
 import type { BodyOf, GroupEvent } from '@open-larder/contract';
-import { impossibleLength, stateOn } from '@open-larder/core';
+import { stateOn, unlikelyLength } from '@open-larder/core';
 import { v7 as uuidv7 } from 'uuid';
 import type { Scope } from '../db';
 import { conflict, notFound, refused } from '../http/problems';
@@ -9,11 +9,22 @@ import { changeLives, endOn, groupRow, lifeOf, makeRow, newEvent, openTank } fro
 
 type SpeciesMap = ReadonlyMap<string, Species>;
 
-/** @throws ProblemError 422 for a length that no fish of this species reaches */
-function believeLength(speciesMap: SpeciesMap, speciesKey: string, lengthCm: number | null): void {
+/** @throws ProblemError 422 at «confirmed» for a length past what the species grows to, until confirmed */
+function askAboutLength(
+  speciesMap: SpeciesMap,
+  speciesKey: string,
+  { lengthCm, confirmed }: { lengthCm: number | null; confirmed: boolean },
+): void {
   const species = speciesMap.get(speciesKey);
-  const fault = species && lengthCm !== null ? impossibleLength(species, lengthCm) : null;
-  if (fault) throw refused('lengthCm', fault);
+  if (confirmed || !species || lengthCm === null) return;
+  const question = unlikelyLength(species, lengthCm);
+  if (question) throw refused('confirmed', question);
+}
+
+/** What of an event is kept: a confirmation serves its request alone. */
+function kept(event: GroupEvent): Omit<GroupEvent, 'confirmed'> {
+  const { confirmed: _, ...rest } = event as GroupEvent & { confirmed?: boolean };
+  return rest;
 }
 
 /** Write a new group with its place and its first events. */
@@ -23,7 +34,7 @@ export async function startGroup(
   body: BodyOf<'createGroup'>,
 ): Promise<void> {
   const { id, name, speciesKey, tankId, day, stage, lengthCm, males, females, unsexed } = body;
-  believeLength(species, speciesKey, lengthCm);
+  askAboutLength(species, speciesKey, body);
   await openTank(scope, tankId);
   if (!(await makeRow(scope, { id, name, speciesKey }))) return;
   await changeLives(scope, {
@@ -54,10 +65,10 @@ export async function addEvent(
 ): Promise<void> {
   const row = await groupRow(scope, groupId);
   if (!row) throw notFound('This group');
-  if (event.kind === 'measured') believeLength(species, row.speciesKey, event.lengthCm);
+  if (event.kind === 'measured') askAboutLength(species, row.speciesKey, event);
   if (event.kind === 'moved') await openTank(scope, event.tankId);
   await notBeforeItCame(scope, groupId, event.day);
-  await changeLives(scope, { add: [{ ...event, groupId }], path: 'day' });
+  await changeLives(scope, { add: [{ ...kept(event), groupId }], path: 'day' });
 }
 
 /**
@@ -83,13 +94,13 @@ export async function withdrawEvent(
     }
     if (replacement.kind === 'measured') {
       const row = await groupRow(scope, groupId);
-      believeLength(species, row?.speciesKey ?? '', replacement.lengthCm);
+      askAboutLength(species, row?.speciesKey ?? '', replacement);
     }
     if (replacement.kind === 'moved') await openTank(scope, replacement.tankId);
   }
   await changeLives(scope, {
     withdraw: gone,
-    add: replacement === null ? [] : [{ ...replacement, groupId }],
+    add: replacement === null ? [] : [{ ...kept(replacement), groupId }],
     path: 'day',
   });
   await wakeAndEnd(scope, gone);

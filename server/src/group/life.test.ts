@@ -115,15 +115,20 @@ describe('the life of a group', () => {
     expect((await withdraw(moved.id, later).expect(422)).body.detail).toMatch(/in no tank yet/);
   });
 
-  it('refuses a length that no fish of the species reaches', async () => {
+  it('asks about a length past what the species grows to, and takes it when confirmed', async () => {
     const group = await make();
-    const { body } = await happens(group.id, { kind: 'measured', lengthCm: 35 }).expect(422);
-    expect(body.errors[0]).toMatchObject({ path: 'lengthCm' });
-    expect(body.detail).toMatch(/Zebrafish grow to about 4 cm; 35 cm is more than half over/);
+    const long = { kind: 'measured', lengthCm: 7 };
+    const { body } = await happens(group.id, long).expect(422);
+    expect(body.errors[0]).toMatchObject({ path: 'confirmed' });
+    expect(body.detail).toMatch(/Zebrafish grow to about 4 cm. Is 7 cm right/);
+    const taken = await happens(group.id, { ...long, confirmed: true });
+    expect(taken.body).toMatchObject({ lengthCm: 7 });
+    const fresh = sampleGroup(tankId, { lengthCm: 7 });
+    await ask().post('/api/groups').send(fresh).expect(422);
     await ask()
       .post('/api/groups')
-      .send(sampleGroup(tankId, { lengthCm: 7 }))
-      .expect(422);
+      .send({ ...fresh, confirmed: true })
+      .expect(201);
   });
 });
 
