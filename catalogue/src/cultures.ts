@@ -60,6 +60,8 @@ export const cultureEntry = z
     overDays: days,
     /** What one of its measure gives at its best, grams a day. */
     yieldGPerDay: within(0.001, 1000, 'yield in g a day').nullable(),
+    /** Rate or yield lies within the figure divided and multiplied by this, nine times of ten. */
+    spread: within(1.05, 5, 'spread of rate or yield'),
     refC: warmth.nullable(),
     tempMinC: warmth,
     tempMaxC: warmth,

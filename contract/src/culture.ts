@@ -47,7 +47,20 @@ export const vesselCreate = z
     shelveFood: z.boolean().default(false),
     /** Of the vessel that it is started from, the share that goes over. */
     share: between(0.01, 0.95, 'the share that goes over').nullable(),
+    /** How it looks where it was going already when it was entered; null for one that is started now. */
+    looks: z
+      .object({
+        day,
+        density: z.literal([1, 2, 3, 4, 5], 'choose how dense it looks'),
+        clarity: z.enum(CLARITIES).nullable(),
+      })
+      .nullable()
+      .default(null),
     hand,
+  })
+  .refine((one) => one.looks === null || one.looks.day >= one.startedOn, {
+    path: ['startedOn'],
+    message: 'it was started before you looked at it',
   })
   .refine((one) => one.share === null || one.fromVesselId !== null, {
     path: ['fromVesselId'],

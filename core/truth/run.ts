@@ -1,6 +1,7 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { saySignificant } from '../src/units';
+import { cultures } from './cultures';
 import { eggs } from './eggs';
 import { growth } from './growth';
 import { fish } from './fish';
@@ -12,7 +13,7 @@ import { water } from './water';
  * Known answers against what the core computes. Writes docs/truth.md with `--write`; fails where one
  * leaves its tolerance, or where the file no longer says what is computed.
  */
-const all: Truth[] = [...fish, ...eggs, ...growth, ...foods, ...water];
+const all: Truth[] = [...fish, ...eggs, ...growth, ...cultures, ...foods, ...water];
 const wrong = all.filter((truth) => !holds(truth));
 const line = (truth: Truth) =>
   [

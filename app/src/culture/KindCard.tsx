@@ -42,7 +42,7 @@ export function KindCard({ kind }: { kind: CultureKind }) {
         ))}
       </Card>
       <Text look="small" tone="quiet">
-        Growth: {kind.sourceGrowth}. Keeping: {kind.sourceKeeping}.
+        {`Nine cultures in ten do ${Math.round(100 / kind.spread)} to ${Math.round(100 * kind.spread)} % of what is usual. Growth: ${kind.sourceGrowth}. Keeping: ${kind.sourceKeeping}.`}
       </Text>
     </View>
   );

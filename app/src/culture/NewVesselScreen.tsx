@@ -1,6 +1,14 @@
 import type { CultureKind } from '@open-larder/catalogue/cultures';
 import type { Problem, VesselCreate } from '@open-larder/contract';
-import { jarFor, leadOf, MOST_CYSTS_G_L, SALT_G_L } from '@open-larder/core/culture';
+import {
+  CLARITIES,
+  jarFor,
+  leadOf,
+  MOST_CYSTS_G_L,
+  SALT_G_L,
+  type Clarity,
+  type Density,
+} from '@open-larder/core/culture';
 import { addDays } from '@open-larder/core/round';
 import { sayNumber } from '@open-larder/core/units';
 import { useRouter } from 'expo-router';
@@ -13,6 +21,7 @@ import { SIZES, themed, useColours } from '../theme';
 import {
   Button,
   Card,
+  Choice,
   DateField,
   Fault,
   Field,
@@ -26,9 +35,11 @@ import {
   faultsOf,
   type Faults,
 } from '../ui';
+import { DensityChoice } from './DensityChoice';
 import { VesselFieldsInput, type Draft } from './fields';
 import { saySizes } from './KindCard';
 import { useCultures, type Culture, type Cultures } from './useCultures';
+import { CLARITY_WORDS } from './words';
 import { nowIso } from '../store/clock';
 import { formIntent } from '../store/intent';
 
@@ -109,12 +120,19 @@ function Start({
     foodId: parent?.foodId ?? null,
     alsoKindKey: null,
   });
+  const [going, setGoing] = useState(false);
+  const [density, setDensity] = useState<Density | null>(null);
+  const [clarity, setClarity] = useState<Clarity | null>(null);
   const [startedOn, setStartedOn] = useState<string | null>(now.day);
   const [fromId, setFromId] = useState(parent?.id ?? '');
   const [share, setShare] = useState(0.25);
   const [startG, setStartG] = useState<number | null>(hatch ? 1 : null);
   const [faults, setFaults] = useState<Faults>({});
   const start = async () => {
+    if (going && density === null) {
+      setFaults({ looks: 'choose the picture that it looks most like' });
+      return;
+    }
     const body: VesselCreate = {
       ...draft,
       id,
@@ -123,9 +141,10 @@ function Start({
       tempC: draft.tempC ?? Number.NaN,
       startedOn: startedOn ?? '',
       at: nowIso(),
-      startG,
+      startG: going ? null : startG,
       fromVesselId: fromId === '' ? null : fromId,
-      share: fromId === '' || hatch ? null : share,
+      share: fromId === '' || hatch || going ? null : share,
+      looks: going && density !== null ? { day: now.day, density, clarity } : null,
       shelveFood: true,
       hand,
     };
@@ -137,12 +156,27 @@ function Start({
       say(problem.errors ? problem.title : problem.detail, { tone: 'fault' });
       return;
     }
-    say(`${draft.name} is started.`);
+    say(going ? `${draft.name} is entered.` : `${draft.name} is started.`);
     router.replace(`/larder/live/${id}`);
   };
   return (
     <>
-      <Steps kind={kind} />
+      {hatch || kind.model === 'kept' ? null : (
+        <Choice
+          label="This culture"
+          value={going ? 'going' : 'new'}
+          options={[
+            { value: 'new', label: 'starts now' },
+            { value: 'going', label: 'is going already' },
+          ]}
+          onChange={(value) => {
+            setGoing(value === 'going');
+            const days = value === 'going' ? usualAge(kind) : 0;
+            setStartedOn(addDays(now.day, -days));
+          }}
+        />
+      )}
+      {going ? null : <Steps kind={kind} />}
       {hatch ? <JarRecipe litres={draft.measure} /> : null}
       <Text look="subtitle">The vessel</Text>
       <VesselFieldsInput
@@ -154,14 +188,36 @@ function Start({
         none="Put it there for me"
         onChange={setDraft}
       />
+      {going ? (
+        <>
+          <Text look="subtitle">What it looks like now</Text>
+          <DensityChoice
+            kind={kind}
+            value={density}
+            fault={faults.looks ?? faults['looks.density']}
+            onChange={setDensity}
+          />
+          {kind.measure === 'L' ? (
+            <Choice
+              label="Its water"
+              value={clarity ?? ''}
+              options={[
+                { value: '', label: 'did not look' },
+                ...CLARITIES.map((value) => ({ value, label: CLARITY_WORDS[value] })),
+              ]}
+              onChange={(value) => setClarity(value === '' ? null : (value as Clarity))}
+            />
+          ) : null}
+        </>
+      ) : null}
       <Text look="subtitle">Its start</Text>
       <DateField
-        label="Started on"
+        label={going ? 'Running since, roughly' : 'Started on'}
         value={startedOn}
         onChange={setStartedOn}
         fault={faults.startedOn ?? faults.day}
       />
-      {siblings.length > 0 && !hatch ? (
+      {siblings.length > 0 && !hatch && !going ? (
         <Picker
           label="Started from"
           value={fromId}
@@ -173,7 +229,7 @@ function Start({
           fault={faults.fromVesselId}
         />
       ) : null}
-      {fromId !== '' && !hatch ? (
+      {going ? null : fromId !== '' && !hatch ? (
         <Stepper
           label="Share that goes over"
           value={share}
@@ -192,17 +248,21 @@ function Start({
           placeholder={hatch ? 'dried eggs' : 'a friend, a shop, dried eggs'}
         />
       )}
-      <NumberField
-        label={hatch ? 'Eggs, dry' : 'How much was put in, if you know'}
-        unit="g"
-        value={startG}
-        onChange={setStartG}
-        fault={faults.startG}
-        hint={
-          hatch ? `At most ${MOST_CYSTS_G_L} g in a litre.` : 'Blank is a tenth of what it carries.'
-        }
-      />
-      {readyWords(kind, draft, startedOn) === null ? null : (
+      {going ? null : (
+        <NumberField
+          label={hatch ? 'Eggs, dry' : 'How much was put in, if you know'}
+          unit="g"
+          value={startG}
+          onChange={setStartG}
+          fault={faults.startG}
+          hint={
+            hatch
+              ? `At most ${MOST_CYSTS_G_L} g in a litre.`
+              : 'Blank is a tenth of what it carries.'
+          }
+        />
+      )}
+      {going || readyWords(kind, draft, startedOn) === null ? null : (
         <Text>
           It gives from about{' '}
           {words.day(addDays(startedOn ?? now.day, readyWords(kind, draft, startedOn) ?? 0))} on.
@@ -210,11 +270,18 @@ function Start({
         </Text>
       )}
       <View style={{ alignItems: 'flex-start' }}>
-        <Button look="primary" label="Start it" onPress={() => start()} />
+        <Button
+          look="primary"
+          label={going ? 'Put it on the shelf' : 'Start it'}
+          onPress={() => start()}
+        />
       </View>
     </>
   );
 }
+
+/** A culture that is going already is likely this old: it gives in full. */
+const usualAge = ({ fullDays }: CultureKind) => Math.ceil(fullDays ?? 21);
 
 /** Days until it gives; null while its size or temperature is not said. */
 function readyWords(kind: CultureKind, { measure, tempC }: Draft, startedOn: string | null) {

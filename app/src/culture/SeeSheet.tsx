@@ -1,19 +1,14 @@
 import { CLARITIES, type Clarity, type Density as DensityScore } from '@open-larder/core/culture';
 import { useState } from 'react';
-import { Pressable, View } from 'react-native';
-import { Density } from '../draw/Density';
-import { speckOf } from '../draw/specks';
-import { SIZES, themed } from '../theme';
+import { View } from 'react-native';
 import { Button, Choice, Disclosure, NumberField, Sheet, Text } from '../ui';
+import { DensityChoice } from './DensityChoice';
 import type { Culture } from './useCultures';
 import { useVesselEvent } from './useVesselEvent';
 import { CLARITY_WORDS, DENSITY_WORDS } from './words';
 
-const SCORES = [1, 2, 3, 4, 5] as const;
-
 /** What is seen of a culture: one of five drawn densities, its water, and a count if they like. */
 export function SeeSheet({ culture, onClose }: { culture: Culture; onClose: () => void }) {
-  const styles = useStyles();
   const happen = useVesselEvent();
   const [density, setDensity] = useState<DensityScore | null>(null);
   const [clarity, setClarity] = useState<Clarity | null>(null);
@@ -43,23 +38,7 @@ export function SeeSheet({ culture, onClose }: { culture: Culture; onClose: () =
   return (
     <Sheet title={`Look at ${culture.name}`} open onClose={onClose}>
       <Text tone="quiet">Hold a glass of it against the light. Which of these is it like?</Text>
-      <View style={styles.row} role="radiogroup" aria-label="How dense it looks">
-        {SCORES.map((score) => (
-          <Pressable
-            key={score}
-            role="radio"
-            aria-checked={density === score}
-            aria-label={DENSITY_WORDS[score]}
-            onPress={() => setDensity(density === score ? null : score)}
-            style={[styles.drop, density === score && styles.on]}
-          >
-            <Density speck={speckOf(culture.kind)} density={score} />
-            <Text look="small" align="center" tone={density === score ? 'ink' : 'quiet'}>
-              {DENSITY_WORDS[score]}
-            </Text>
-          </Pressable>
-        ))}
-      </View>
+      <DensityChoice kind={culture.kind} value={density} onChange={setDensity} />
       {inWater ? (
         <>
           <Choice
@@ -93,20 +72,3 @@ export function SeeSheet({ culture, onClose }: { culture: Culture; onClose: () =
     </Sheet>
   );
 }
-
-const useStyles = themed((c) => ({
-  row: { flexDirection: 'row', gap: 6 },
-  drop: {
-    flex: 1,
-    minWidth: 0,
-    minHeight: SIZES.touch + 34,
-    alignItems: 'center',
-    justifyContent: 'space-between',
-    paddingVertical: 6,
-    borderWidth: 1,
-    borderRadius: SIZES.radius,
-    borderColor: c.rule,
-    backgroundColor: c.paper,
-  },
-  on: { borderColor: c.ink, backgroundColor: c.waterDeep },
-}));

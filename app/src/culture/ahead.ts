@@ -13,18 +13,17 @@ export const AHEAD = 21;
 
 /** What the core's forecast and supply begin with. */
 export const standingOfRow = (culture: Culture): Standing =>
-  standingOf({ ...culture, shared: culture.alsoKindKey !== null }, culture.stand);
+  standingOf(
+    { ...culture, shared: culture.alsoKindKey !== null },
+    culture.stand,
+    culture.hatch?.share,
+  );
 
 /** A vessel three weeks ahead, its harvest line, and what the top of its picture stands for. */
 export function drawnOf(culture: Culture) {
   const { kind, stand } = culture;
   const standing = standingOfRow(culture);
   const ahead = forecast(standing, AHEAD, (day) => stand.tempAhead[day] ?? culture.tempC);
-  // What is there today is less what was taken already.
-  const first = ahead[0];
-  if (first) {
-    ahead[0] = { ...first, standingG: stand.standingG, lowG: stand.lowG, highG: stand.highG };
-  }
   const model = kind.model === 'logistic' ? logisticOf(kind, standing.measure, stand.tempC) : null;
   const gram = gramsOfOne(kind);
   const most = Math.max(...ahead.map(({ highG }) => highG), 1e-6);

@@ -204,6 +204,25 @@ describe('starting a culture', () => {
   });
 });
 
+describe('a culture that is going already', () => {
+  it('is entered as what it looks like now', async () => {
+    open([], <NewVesselScreen />, { 'POST /api/vessels': ok });
+    fireEvent.press(await screen.findByLabelText(/^What kind/));
+    fireEvent.press(screen.getByLabelText(/^Moina/));
+    fireEvent.press(screen.getByLabelText('is going already'));
+    fireEvent.changeText(screen.getByLabelText('Name'), 'Old tub');
+    fireEvent.press(screen.getByLabelText('Put it on the shelf'));
+    expect(await screen.findByText(/choose the picture/i)).toBeTruthy();
+    expect(sent(asked, 'POST')).toHaveLength(0);
+    fireEvent.press(screen.getByLabelText('dense'));
+    fireEvent.press(screen.getByLabelText('Put it on the shelf'));
+    await waitFor(() => expect(sent(asked, 'POST')).toHaveLength(1));
+    const [body] = sent(asked, 'POST') as [{ startedOn: string; looks: { day: string } }];
+    expect(body).toMatchObject({ startG: null, share: null, looks: { density: 4, clarity: null } });
+    expect(body.startedOn < body.looks.day).toBe(true);
+  });
+});
+
 describe('starting one from another', () => {
   it('begins as the other is, and of another kind with nothing of it', async () => {
     open([row('Trough', 'moina', { place: 'skylight' })], <NewVesselScreen from="Trough" />, {

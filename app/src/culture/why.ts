@@ -19,6 +19,7 @@ export function whyStanding({ kind, stand, measure }: Culture): Why {
   );
   const warmth = leaf('Temperature', stand.tempC, '°C', 'measured');
   const age = leaf('Age', stand.ageDays, 'd', 'measured');
+  const differs = leaf('From one culture to the next, up to', kind.spread, 'times', 'assumed');
   if (kind.model === 'logistic') {
     return {
       label: 'In it',
@@ -32,7 +33,8 @@ export function whyStanding({ kind, stand, measure }: Culture): Why {
         warmth,
         age,
         leaf('Most in one of its measure', kind.capacity ?? 0, '', 'assumed', kind.sourceGrowth),
-        leaf('Days since anybody looked', stand.unseenDays, 'd', 'measured'),
+        differs,
+        leaf('Days since the last look', stand.unseenDays, 'd', 'measured'),
         leaf('Lower end of the band', stand.lowG, 'g', 'computed'),
         leaf('Upper end of the band', stand.highG, 'g', 'computed'),
       ],
@@ -51,6 +53,7 @@ export function whyStanding({ kind, stand, measure }: Culture): Why {
       age,
       leaf('First harvest after', kind.firstDays ?? 0, 'd', 'assumed', kind.sourceGrowth),
       leaf('Fades after', kind.fadeDays ?? 0, 'd', 'assumed', kind.sourceGrowth),
+      differs,
     ],
   };
 }

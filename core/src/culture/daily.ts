@@ -1,6 +1,7 @@
 import { forecast, type Standing } from './forecast';
 import { hatchHours } from './hatch';
 import { gramsOfOne, logisticOf } from './kind';
+import { ageModelOf, isCrowding } from './models';
 import type { VesselStand } from './vessel';
 import { GIVES_NOTHING } from './vocabulary';
 
@@ -25,11 +26,11 @@ export function dailySupply(
     const every = Math.max(1, Math.ceil(hatchHours(stand.tempC) / 24));
     return Array<number>(days).fill(stand.fullG / every);
   }
-  if (kind.model === 'kept') {
+  if (!isCrowding(kind) && ageModelOf(kind).isStore) {
     return Array.from({ length: days }, (_, day) => (day < KEPT_DAYS ? keptG / KEPT_DAYS : 0));
   }
   const ahead = forecast(vessel, days, tempOn);
-  if (kind.model !== 'logistic') return ahead.map(({ givesG }) => givesG);
+  if (!isCrowding(kind)) return ahead.map(({ givesG }) => givesG);
   return ahead.map(({ day, givesG }) => {
     const model = logisticOf(kind, measure, tempOn(day));
     // Down to where it grows most, once a day: what it grows by until the next.

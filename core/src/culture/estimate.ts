@@ -1,5 +1,5 @@
 import { assertRange } from '../units';
-import { DRIFT, MOST_SD } from './drift';
+import { driftOf, MOST_SD } from './drift';
 import { grown, type Logistic } from './logistic';
 
 /** How dense a culture looks, as shares of what its vessel carries. Assumptions. */
@@ -17,6 +17,8 @@ export type VesselEvent = { day: number } & (
   | { kind: 'kept'; share: number }
   | { kind: 'added'; count: number }
   | { kind: 'crashed' }
+  /** It was there before anything was written of it: what is believed says little. */
+  | { kind: 'unknown' }
 );
 
 /** What is believed to be in a vessel, with the band in which it lies nine times of ten. */
@@ -77,7 +79,7 @@ export function estimate(
       const slope =
         model.capacity > 0 ? model.capacity / (model.capacity + count * (factor - 1)) : 1;
       mean = Math.log(next);
-      variance = Math.min(MOST_SD ** 2, variance * slope ** 2 + DRIFT * step);
+      variance = Math.min(MOST_SD ** 2, variance * slope ** 2 + driftOf(model.rSd, slope) * step);
       at += step;
     }
   };
@@ -96,7 +98,7 @@ export function estimate(
   for (const event of events) {
     if (event.day > day) break;
     growTo(event.day);
-    if (event.kind !== 'kept') seenAt = event.day;
+    if (event.kind !== 'kept' && event.kind !== 'unknown') seenAt = event.day;
     switch (event.kind) {
       case 'seen':
         learn(DENSITIES[event.density - 1]! * on(Math.floor(at)).capacity, LOOK_SD);
@@ -121,6 +123,9 @@ export function estimate(
       case 'added':
         none = false;
         become(Math.exp(mean) + event.count);
+        break;
+      case 'unknown':
+        variance = MOST_SD ** 2;
         break;
       case 'crashed':
         none = true;

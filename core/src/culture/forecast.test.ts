@@ -20,8 +20,8 @@ describe('a tub of Moina', () => {
   const tub = vessel('moina', { estimate: { count: full, sd: 0.3 } });
 
   it('gives what it grows by day after day, and stands where it stood', () => {
-    // 0.35 a day, 3 000 to the litre, ten litres: 30 000 · tanh(0.0875) animals of 100 µg.
-    const daily = 30_000 * Math.tanh(0.0875) * gram;
+    // 0.6 a day, 3 000 to the litre, ten litres: 30 000 · tanh(0.15) animals of 100 µg.
+    const daily = 30_000 * Math.tanh(0.15) * gram;
     const ahead = forecast(tub, 20, at(25), () => daily * 0.999);
     expect(ahead[0]!.givesG).toBeCloseTo(daily, 9);
     expect(ahead.at(-1)!.givesG).toBeGreaterThan(daily * 0.95);
@@ -62,8 +62,8 @@ describe('what gives by its age', () => {
       ({ givesG }) => givesG,
     );
     expect(gives[20]).toBe(0);
-    expect(gives[28]).toBeCloseTo(0.7, 6);
-    expect(gives[40]).toBeCloseTo(1.4, 6);
+    expect(gives[28]).toBeCloseTo(0.4, 6);
+    expect(gives[40]).toBeCloseTo(0.8, 6);
   });
 
   it('infusoria are good for a week, a third at a time', () => {

@@ -1,6 +1,7 @@
 import { daysUntil, grown, leftForMost } from './logistic';
 import { gramsOfOne, logisticOf } from './kind';
 import type { Standing } from './forecast';
+import { isCrowding } from './models';
 import type { HarvestBy } from './vocabulary';
 
 /** Grams wet in one, drained. Assumptions, until the keeper weighs their own. */
@@ -39,7 +40,7 @@ export function afterHarvest(
   massG: number,
   tempC: number,
 ): Aftermath | null {
-  if (kind.model !== 'logistic') return null;
+  if (!isCrowding(kind)) return null;
   const model = logisticOf(kind, measure, tempC);
   const gram = gramsOfOne(kind);
   const most = leftForMost(model);

@@ -18,10 +18,18 @@ export type Growing = Pick<
   | 'fadeDays'
   | 'overDays'
   | 'yieldGPerDay'
+  | 'spread'
   | 'refC'
   | 'tempMinC'
   | 'tempMaxC'
 >;
+
+/** Nine of ten lie within so many standard deviations. */
+const NINE_OF_TEN = 1.645;
+
+/** How far the rate or yield of one vessel is off from its kind’s: of the logarithm. */
+export const spreadSd = ({ spread }: Pick<Growing, 'spread'>): number =>
+  Math.log(spread) / NINE_OF_TEN;
 
 /** Grams of one of those that are counted; what is weighed is counted in grams. */
 export const gramsOfOne = ({ animalUg }: Pick<Growing, 'animalUg'>): number =>
@@ -51,8 +59,10 @@ export function logisticOf(kind: Growing, measure: number, tempC: number, fed = 
   // Colder than any figure, it slows down to nothing at the coldest that the kind bears.
   const slow =
     tempC >= 15 ? 1 : Math.max(0, (tempC - kind.tempMinC) / Math.max(1, 15 - kind.tempMinC));
+  const rPerDay = tempC > kind.tempMaxC ? 0 : rate * slow;
   return {
-    rPerDay: tempC > kind.tempMaxC ? 0 : rate * slow,
+    rPerDay,
+    rSd: rPerDay * spreadSd(kind),
     capacity: capacity * measure * Math.max(0, fed),
   };
 }

@@ -5,26 +5,34 @@ import type { Happening } from './vessel';
 const USUAL_JARS = 2;
 
 /**
- * The share of cysts that hatches in the keeper's own jars, from those of which the harvest was
- * counted: the first few are weighed against the usual share.
+ * The share of cysts that hatches in the keeper's own jars, from those of which every harvest was
+ * counted: the first few are weighed against the usual share. A jar that is lifted twice is one jar.
  * @param jars each jar's grams of cysts at its start, and what happened to it
  * @returns the share, 0.01 to 1, and how many jars told it
  */
 export function hatchShareOf(
   jars: readonly { startG: number | null; events: readonly Happening[] }[],
 ): { share: number; jars: number } {
-  const shares = jars.flatMap(({ startG, events }) => {
-    let cystsG = startG;
-    const told: number[] = [];
-    for (const event of events) {
-      if (event.kind === 'restarted') cystsG = event.massG;
-      if (event.kind === 'harvested' && event.count !== null && cystsG !== null && cystsG > 0) {
-        told.push(event.count / (cystsG * CYSTS_PER_G));
-      }
-    }
-    return told;
-  });
+  const shares = jars.flatMap(({ startG, events }) =>
+    settingsOf(startG, events).flatMap(({ cystsG, counts }) => {
+      if (cystsG === null || cystsG <= 0 || counts.length === 0) return [];
+      // What was lifted uncounted is missing from the share.
+      if (counts.includes(null)) return [];
+      const hatched = counts.reduce<number>((sum, count) => sum + (count ?? 0), 0);
+      return [hatched / (cystsG * CYSTS_PER_G)];
+    }),
+  );
   const sum = shares.reduce((total, share) => total + Math.min(1, share), 0);
   const share = (sum + USUAL_JARS * HATCH_SHARE) / (shares.length + USUAL_JARS);
   return { share: Math.min(1, Math.max(0.01, share)), jars: shares.length };
+}
+
+/** Each time that a jar was set up: the cysts in it, and what was counted at each lift. */
+function settingsOf(startG: number | null, events: readonly Happening[]) {
+  const settings = [{ cystsG: startG, counts: [] as (number | null)[] }];
+  for (const event of events) {
+    if (event.kind === 'restarted') settings.push({ cystsG: event.massG, counts: [] });
+    if (event.kind === 'harvested') settings.at(-1)!.counts.push(event.count);
+  }
+  return settings;
 }

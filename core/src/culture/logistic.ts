@@ -4,6 +4,8 @@ import { assertRange } from '../units';
 export interface Logistic {
   /** Growth rate while there is room, 1/d. */
   rPerDay: number;
+  /** How far a vessel’s own rate is off: standard deviation, 1/d. */
+  rSd?: number;
   /** The most that lives in the vessel, in whatever its animals are counted in. */
   capacity: number;
 }

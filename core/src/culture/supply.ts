@@ -1,8 +1,8 @@
 import { chanceOf, type Chance } from '../chance';
 import { assertRange } from '../units';
-import { byAge } from './byAge';
+import { ageModelYield, canGive, isCrowding } from './models';
 import { crashHazard } from './hazard';
-import { gramsOfOne, logisticOf, plateauOf } from './kind';
+import { gramsOfOne, logisticOf, plateauOf, spreadSd } from './kind';
 import { grown, leftForMost, safeHarvest, type Logistic } from './logistic';
 import type { Standing } from './forecast';
 import { yieldShare } from './worms';
@@ -30,8 +30,8 @@ export interface Outlook {
 
 /** A culture is started with so much of what its vessel carries. Assumption. */
 export const START_SHARE = 0.1;
-/** How far a vessel's yield goes its own way: of the logarithm. Assumption. */
-const YIELD_SD = 0.3;
+/** How far what a new culture is started with is off: of the logarithm. Assumption. */
+const START_SD = 0.3;
 /** How far a day's growth does, the weather of a tub: of the logarithm. Assumption. */
 const DAY_SD = 0.07;
 /** Its keeper thins out what grows denser than this share of what the vessel carries. Assumption. */
@@ -48,16 +48,17 @@ interface Day {
 }
 
 function daysOf(vessel: Supplying, days: number): Day[] {
-  const { kind, measure, ageDays, startsOn, tempOn, keptG, leftShare } = vessel;
+  const { kind, measure, ageDays, startsOn, tempOn } = vessel;
   return Array.from({ length: days }, (_, day): Day => {
     const tempC = tempOn[Math.min(day, tempOn.length - 1)] ?? 20;
     const tooWarmC = Math.max(0, tempC - kind.tempMaxC);
     if (day < startsOn) return { model: null, gives: 0, tooWarmC };
-    if (kind.model === 'logistic') {
+    if (isCrowding(kind)) {
       return { model: logisticOf(kind, measure, tempC), gives: 0, tooWarmC };
     }
-    const { givesG } = byAge(kind, { measure, keptG, leftShare }, ageDays + day - startsOn, tempC);
-    return { model: null, gives: givesG, tooWarmC };
+    const wholeG = ageModelYield(kind, vessel, ageDays + day - startsOn, tempC);
+    const takenG = day === 0 ? (vessel.takenTodayG ?? 0) : 0;
+    return { model: null, gives: canGive(kind, Math.max(0, wholeG - takenG), takenG), tooWarmC };
   });
 }
 
@@ -103,7 +104,9 @@ function oneRun(
   const count = vessels.map(({ estimate }) =>
     estimate.count > 0 ? estimate.count * Math.exp(estimate.sd * chance.normal()) : 0,
   );
-  const luck = vessels.map(() => Math.exp(YIELD_SD * chance.normal()));
+  const luck = vessels.map(({ kind, estimate: { sd } }) =>
+    Math.exp((isCrowding(kind) ? START_SD : sd || spreadSd(kind)) * chance.normal()),
+  );
   const alive = vessels.map(() => true);
   demandG.forEach((wanted, day) => {
     const gives = vessels.map((vessel, v) => {
@@ -204,7 +207,7 @@ export function planSupply(
 /** Days from the start of a vessel until it gives in earnest. */
 export function leadOf({ kind, measure, tempOn }: Omit<Supplying, 'startsOn' | 'id'>): number {
   const tempC = tempOn[0] ?? 20;
-  if (kind.model === 'logistic') {
+  if (isCrowding(kind)) {
     const model = logisticOf(kind, measure, tempC);
     let count = model.capacity * START_SHARE;
     for (let day = 0; day < 366; day += 1) {

@@ -175,9 +175,11 @@ describe('a box of worms', () => {
   it('gives more or less than its kind by how it was seen, and its band narrows', () => {
     const usual = box([]);
     expect(usual.vigour).toBe(1);
-    // By hand: one look weighs 0.16/(0.16 + 0.25) of the logarithm of 0.25/0.5.
-    expect(box([seen(3)]).vigour).toBeCloseTo(0.5 ** (0.16 / 0.41), 9);
-    expect(box([seen(3)]).givesG).toBeCloseTo(usual.givesG * 0.5 ** (0.16 / 0.41), 9);
+    // By hand: boxes differ by ÷ and × 2 in nine of ten, a look by 0.5 of the logarithm.
+    const boxes = (Math.log(2) / 1.645) ** 2;
+    const weight = boxes / (boxes + 0.25);
+    expect(box([seen(3)]).vigour).toBeCloseTo(0.5 ** weight, 9);
+    expect(box([seen(3)]).givesG).toBeCloseTo(usual.givesG * 0.5 ** weight, 9);
     expect(box([seen(5)]).vigour).toBeGreaterThan(1);
     const width = ({ lowG, highG }: { lowG: number; highG: number }) => Math.log(highG / lowG);
     expect(width(box([seen(4), seen(4, 50)]))).toBeLessThan(width(box([seen(4)])));
@@ -299,11 +301,119 @@ describe('the share that hatches', () => {
         told(1, { kind: 'harvested', massG: 1, count: 125_000 }),
         told(2, { kind: 'restarted', massG: 2 }),
         told(3, { kind: 'harvested', massG: 1, count: 250_000 }),
-        told(3, { kind: 'harvested', massG: 1, count: null }),
       ],
     };
     expect(hatchShareOf([jar])).toEqual({ share: (0.5 + 0.5 + 2 * 0.75) / 4, jars: 2 });
     const many = hatchShareOf(Array.from({ length: 50 }, () => jar));
     expect(many.share).toBeCloseTo(0.505, 2);
+  });
+
+  it('is learned per jar: lifted three times, a jar is one jar, and all of it counts', () => {
+    const lift = (count: number | null) => told(1, { kind: 'harvested', massG: 0.3, count });
+    const jar = (...counts: (number | null)[]) => ({ startG: 1, events: counts.map(lift) });
+    const once = hatchShareOf([jar(150_000)]);
+    expect(hatchShareOf([jar(80_000, 50_000, 20_000)])).toEqual(once);
+    expect(once).toEqual({ share: (0.6 + 2 * 0.75) / 3, jars: 1 });
+    // A lift that was not counted leaves the share unknown.
+    expect(hatchShareOf([jar(80_000, null)])).toEqual({ share: 0.75, jars: 0 });
+  });
+});
+
+describe('status and forecast of one vessel', () => {
+  const all = [...kinds.values()];
+  const happenings = fc.array(
+    fc.record({
+      day: fc.integer({ min: 0, max: 40 }),
+      what: fc.constantFrom('fed', 'harvested', 'counted', 'seen', 'rested', 'woken', 'added'),
+      size: fc.double({ min: 0.05, max: 1, noNaN: true }),
+      density: fc.constantFrom(1, 2, 3, 4, 5),
+    }),
+    { maxLength: 8 },
+  );
+
+  it('agree on the same day, for every kind, whatever happened to it', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...all),
+        happenings,
+        fc.double({ min: 0.3, max: 1, noNaN: true }),
+        fc.boolean(),
+        fc.integer({ min: 0, max: 40 }),
+        (kind, list, hatchShare, shared, day) => {
+          const events = list
+            .map(({ day: on, what, size, density }): Happening => {
+              if (what === 'harvested') return told(on, { kind: what, massG: size, count: null });
+              if (what === 'added') return told(on, { kind: what, massG: size });
+              if (what === 'counted') return told(on, { kind: what, count: 40, sampleMl: 10 });
+              if (what === 'seen') {
+                return told(on, { kind: what, density: density as 3, clarity: null });
+              }
+              return told(on, { kind: what as 'fed' });
+            })
+            .sort((a, b) => a.atMs - b.atMs);
+          const one = vessel(kind.key, events, {
+            measure: 5,
+            tempC: (kind.tempMinC + kind.tempMaxC) / 2,
+            startG: kind.model === 'hatch' || kind.model === 'kept' ? 3 : null,
+            hatchShare,
+            also: shared ? kinds.get('infusoria')! : null,
+          });
+          const stand = at(one, day);
+          const [now] = forecast(
+            standingOf({ ...one, shared }, stand, hatchShare),
+            5,
+            () => stand.tempC,
+          );
+          expect(now!.standingG).toBeCloseTo(stand.standingG, 9);
+          expect(now!.givesG).toBeCloseTo(stand.givesG, 9);
+          expect(now!.highG).toBeCloseTo(stand.highG, 9);
+          // Where it may have crashed unseen, the status alone knows.
+          if (stand.lowG > 0) expect(now!.lowG).toBeCloseTo(stand.lowG, 9);
+        },
+      ),
+      { numRuns: 400 },
+    );
+  });
+});
+
+describe('a culture that was going already', () => {
+  const looks = (density: 1 | 2 | 3 | 4 | 5) =>
+    at(
+      vessel('moina', [told(60, { kind: 'seen', density, clarity: 'clear' })], {
+        enteredOn: onDay(60),
+      }),
+      60,
+    );
+
+  it('is what it looks like when it is entered, not what sixty days should have made of it', () => {
+    const full = kinds.get('moina')!.capacity! * 10;
+    for (const [density, share] of [
+      [1, 0.02],
+      [3, 0.25],
+      [5, 0.9],
+    ] as const) {
+      const { count } = looks(density).estimate;
+      expect(count / full).toBeGreaterThan(share * 0.7);
+      expect(count / full).toBeLessThan(share * 1.45);
+    }
+    // Of one that was started here, sixty days of growth weigh more than a look.
+    const grownUp = at(
+      vessel('moina', [told(60, { kind: 'seen', density: 1, clarity: null })]),
+      60,
+    );
+    expect(grownUp.estimate.count).toBeGreaterThan(looks(1).estimate.count * 3);
+  });
+
+  it('set up anew starts anew', () => {
+    const one = vessel(
+      'moina',
+      [
+        told(60, { kind: 'seen', density: 1, clarity: null }),
+        told(61, { kind: 'restarted', massG: null }),
+      ],
+      { enteredOn: onDay(60) },
+    );
+    const plain = vessel('moina', [told(61, { kind: 'restarted', massG: null })]);
+    expect(at(one, 66).estimate).toEqual(at(plain, 66).estimate);
   });
 });

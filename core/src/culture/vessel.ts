@@ -6,9 +6,10 @@ import type { Standing } from './forecast';
 import { crashHazard, type Cause } from './hazard';
 import { hatchHours } from './hatch';
 import { gramsOfOne, logisticOf } from './kind';
+import { isCrowding } from './models';
 import { lastingHarvest, safeHarvest, type Logistic } from './logistic';
 import { START_SHARE } from './supply';
-import type { Clarity } from './vocabulary';
+import { GIVES_NOTHING, type Clarity } from './vocabulary';
 
 /** What happened to a vessel on a day, at an instant (ms since 1970). */
 export type Happening = { day: string; atMs: number } & (
@@ -42,6 +43,8 @@ export interface Vessel {
   startG: number | null;
   /** Share of its cysts that hatches, where the keeper's own jars have told. */
   hatchShare?: number;
+  /** The day on which a culture that was going already was entered; missing for one started here. */
+  enteredOn?: string | null;
   events: readonly Happening[];
 }
 
@@ -82,6 +85,9 @@ export interface VesselStand {
   vigour: number;
   /** Of what does not grow again, so much was not taken yet. */
   leftShare: number;
+  /** Grams taken today, and how well it is fed: 1 as it should be. */
+  takenTodayG: number;
+  fed: number;
 }
 
 /** A temperature that was read holds for so many days back, and ahead. Assumptions. */
@@ -123,17 +129,24 @@ export function standOn(vessel: Vessel, day: string): VesselStand {
   const tempC = tempOn(ageDays);
   const last = lastOf(since, ageDays, ageOf);
   const held = heldState(since, vessel.events, day);
-  const body: Body =
-    kind.model === 'logistic'
-      ? crowded({ vessel, measure, since, startG, ageDays, ageOf, tempOn })
-      : aged({ vessel, measure, since, startG, ageDays, ageOf, tempC, day });
+  const body: Body = isCrowding(kind)
+    ? crowded({
+        vessel: restart ? { ...vessel, enteredOn: null } : vessel,
+        measure,
+        since,
+        startG,
+        ageDays,
+        ageOf,
+        tempOn,
+      })
+    : aged({ vessel, measure, since, startG, ageDays, ageOf, tempC, day });
   const gone = held === 'crashed' || held === 'ended' || held === 'resting';
   const crash = crashHazard({
-    crowding: kind.model === 'logistic' ? body.fullness : 0.5,
+    crowding: isCrowding(kind) ? body.fullness : 0.5,
     tooWarmC: Math.max(0, tempC - kind.tempMaxC),
     overfed: isFoul(last),
     ageDays,
-    tiredDays: kind.model === 'logistic' ? null : kind.overDays,
+    tiredDays: isCrowding(kind) ? null : kind.overDays,
   });
   const hatchesAtMs =
     kind.model === 'hatch' && !gone
@@ -185,6 +198,8 @@ export type Body = Pick<
   | 'keptG'
   | 'vigour'
   | 'leftShare'
+  | 'takenTodayG'
+  | 'fed'
 >;
 
 export interface Since {
@@ -197,7 +212,7 @@ export interface Since {
 
 /** A kind that grows until it is crowded: what is believed to be in it, from all that was seen. */
 function crowded({
-  vessel: { kind },
+  vessel: { kind, enteredOn = null },
   measure,
   since,
   startG,
@@ -212,7 +227,10 @@ function crowded({
   const most = logisticOf(kind, measure, 20).capacity;
   const start = startG === null ? most * START_SHARE : startG / gram;
   const seen = since.flatMap((event) => asSeen(event, ageOf(event.day), measure, gram));
-  const belief = estimate(start, seen, ageDays, on);
+  const unknown: VesselEvent[] =
+    enteredOn === null ? [] : [{ day: ageOf(enteredOn), kind: 'unknown' }];
+  const known = [...unknown, ...seen].sort((a, b) => a.day - b.day);
+  const belief = estimate(start, known, ageDays, on);
   const now = on(ageDays);
   const gives = safeHarvest(now, belief.count);
   return {
@@ -229,6 +247,8 @@ function crowded({
     keptG: 0,
     vigour: 1,
     leftShare: 1,
+    takenTodayG: 0,
+    fed: fedness(kind, fed, ageDays),
   };
 }
 
@@ -324,12 +344,17 @@ const shareOf = (measure: number, shared: boolean): number => (shared ? measure 
 /** What of a vessel a forecast or a supply begins with. @param shared a second kind lives in it */
 export const standingOf = (
   { kind, measure, shared }: { kind: CultureKind; measure: number; shared: boolean },
-  { ageDays, estimate: belief, keptG, vigour, leftShare }: VesselStand,
+  stand: VesselStand,
+  hatchShare?: number,
 ): Standing => ({
   kind,
-  measure: shareOf(measure, shared) * vigour,
-  ageDays,
-  estimate: belief,
-  keptG,
-  leftShare,
+  measure: shareOf(measure, shared) * stand.vigour,
+  ageDays: stand.ageDays,
+  estimate: stand.estimate,
+  keptG: stand.keptG,
+  hatchShare,
+  leftShare: stand.leftShare,
+  takenTodayG: stand.takenTodayG,
+  fed: stand.fed,
+  idle: GIVES_NOTHING.has(stand.state) && stand.state !== 'over',
 });

@@ -1,5 +1,6 @@
 import type { Vessel, VesselStand } from './vessel';
 import { plateauOf } from './kind';
+import { isCrowding } from './models';
 import type { WorkKind } from './vocabulary';
 import { daysBetween } from '../round';
 
@@ -71,7 +72,7 @@ export function workOn(vessel: Vessel, stand: VesselStand, day: string, nowMs: n
       pressing: kind.feedDays! > 0 && (stand.fedDays ?? stand.ageDays) > 3 * kind.feedDays!,
     });
   }
-  if (kind.model === 'logistic' && !foul && stand.unseenDays >= LOOK_EVERY) {
+  if (isCrowding(kind) && !foul && stand.unseenDays >= LOOK_EVERY) {
     work.push({
       what: 'look',
       says: 'Look how dense it is',
@@ -82,7 +83,7 @@ export function workOn(vessel: Vessel, stand: VesselStand, day: string, nowMs: n
       pressing: stand.unseenDays >= UNKNOWN_AFTER,
     });
   }
-  if (kind.model === 'logistic' && stand.fullness >= CROWDED && stand.givesG > 0) {
+  if (isCrowding(kind) && stand.fullness >= CROWDED && stand.givesG > 0) {
     work.push({
       what: 'thin',
       says: 'Harvest or split it',
@@ -120,7 +121,7 @@ function hatchWork({ hatchesAtMs, standingG }: VesselStand, nowMs: number): Work
 
 /** A culture that fades is followed by the next, started from it in time. */
 function nextOne({ kind, startedOn, events }: Vessel, stand: VesselStand, day: string) {
-  if (kind.model === 'logistic' || kind.model === 'hatch' || kind.model === 'kept') return null;
+  if (isCrowding(kind) || kind.model === 'hatch' || kind.model === 'kept') return null;
   const plateau = plateauOf(kind);
   const speed = 2 ** ((stand.tempC - plateau.refC) / 10);
   const left = plateau.fadeDays / speed - stand.ageDays;

@@ -18,7 +18,7 @@ export async function startVessel(scope: Scope, body: VesselCreate): Promise<voi
   await scope.lock(`vessel ${body.id}`);
   if (await keptVessel(scope, body.id)) return;
   await checkFood(scope, body.foodId);
-  const { share, at, hand, shelveFood: _, ...row } = body;
+  const { share, at, hand, looks, shelveFood: _, ...row } = body;
   if (body.fromVesselId !== null) {
     const parent = await keptVessel(scope, body.fromVesselId);
     if (!parent) throw refused('fromVesselId', 'this vessel is not there; choose another');
@@ -33,9 +33,16 @@ export async function startVessel(scope: Scope, body: VesselCreate): Promise<voi
       throw refused('startedOn', `${parent.name} was started later: choose a day after that`);
     }
   }
-  await scope.insertOnce('vessels', [{ ...row, startedAt: at, version: 1 }]);
+  await scope.insertOnce('vessels', [
+    { ...row, startedAt: at, enteredOn: looks?.day ?? null, version: 1 },
+  ]);
   if (!(await keptVessel(scope, body.id))) {
     throw idUsed();
+  }
+  if (looks) {
+    await scope.insert('vessel_events', [
+      { id: uuidv7(), vesselId: body.id, kind: 'seen', ...looks, at, hand, note: '' },
+    ]);
   }
   if (body.fromVesselId !== null && share !== null) {
     await scope.insert('vessel_events', [

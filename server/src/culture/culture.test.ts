@@ -60,6 +60,20 @@ describe('a culture', () => {
     expect((await read()).stand.standingG).toBeCloseTo(before.stand.standingG, 6);
   });
 
+  it('that was going already is what it looks like, and cannot be entered before its start', async () => {
+    const looks = { day: TODAY, density: 2, clarity: null };
+    expect(await refusal({ ...vessel, looks: { ...looks, day: '2020-01-01' } })).toMatch(
+      /started before you looked at it/,
+    );
+    const { body } = await start({ looks }).expect(201);
+    await start({ looks }).expect(201);
+    // A tenth of what it carries, whatever ten days of growth would have made of it.
+    expect(body.stand.fullness).toBeGreaterThan(0.07);
+    expect(body.stand.fullness).toBeLessThan(0.14);
+    const { body: events } = await house.ask.get(`/api/vessels/${vessel.id}/events`).expect(200);
+    expect(events.items.map(({ kind }: { kind: string }) => kind)).toEqual(['seen']);
+  });
+
   it('gives what is harvested to the shelf, good for a day', async () => {
     await start({ foodId: house.food.id }).expect(201);
     const before = await shelfG();

@@ -26,7 +26,11 @@ export async function withLive(
   for (const one of await stand(scope, catalogue, clock, kept)) {
     const kind = kinds.get(one.kindKey);
     if (!kind || one.stand.state === 'ended') continue;
-    const standing = standingOf({ ...one, kind, shared: one.alsoKindKey !== null }, one.stand);
+    const standing = standingOf(
+      { ...one, kind, shared: one.alsoKindKey !== null },
+      one.stand,
+      one.hatch?.share,
+    );
     const daily = dailySupply(standing, one.stand, LIVE_DAYS);
     const sum = given.get(one.foodId!) ?? daily.map(() => 0);
     given.set(

@@ -19,6 +19,9 @@ export const cultureRoutes: Handlers = {
 
   async createVessel({ body }, { scope, catalogue, clock }) {
     await refuseAhead(scope, clock, { day: body.startedOn, at: body.at }, 'start it on its day');
+    if (body.looks) {
+      await refuseAhead(scope, clock, { day: body.looks.day, at: body.at }, 'enter it on its day');
+    }
     const known = new Set(catalogue.cultures.map(({ key }) => key));
     if (!known.has(body.kindKey)) throw refused('kindKey', 'there is no such kind; choose another');
     if (body.alsoKindKey !== null && !known.has(body.alsoKindKey)) {

@@ -68,11 +68,12 @@ export async function stand(
       tempC: row.tempC,
       startedOn: row.startedOn,
       startedAtMs: Date.parse(row.startedAt),
+      enteredOn: row.enteredOn,
       startG: row.startG,
       hatchShare: hatch?.share,
       events: eventsOf(row.id),
     };
-    const { startedAt: _, ...told } = row;
+    const { startedAt: _, enteredOn: __, ...told } = row;
     const standing = standOn(vessel, today);
     const work = workOn(vessel, standing, today, now.getTime());
     return [{ ...told, stand: standing, work, hatch }];

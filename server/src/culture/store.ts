@@ -2,10 +2,13 @@ import type { VesselEventRow, VesselRow } from '@open-larder/contract';
 import type { Scope } from '../db';
 
 /** A vessel as its row holds it: how it stands is computed from its events. */
-export type Kept = Omit<VesselRow, 'stand' | 'work' | 'hatch'> & { startedAt: string };
+export type Kept = Omit<VesselRow, 'stand' | 'work' | 'hatch'> & {
+  startedAt: string;
+  enteredOn: string | null;
+};
 
 const VESSEL = `v.id, v.kind_key, v.also_kind_key, v.name, v.measure, v.temp_c, v.strain, v.place,
-  v.started_from, v.water, v.tools, v.food_id, v.started_on::text, v.start_g, v.from_vessel_id,
+  v.started_from, v.water, v.tools, v.food_id, v.started_on::text, v.entered_on::text, v.start_g, v.from_vessel_id,
   v.version, to_char(v.started_at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') AS started_at`;
 const EVENT = `e.id, e.vessel_id, e.kind, e.day::text, e.hand, e.note, e.density, e.clarity, e.count,
   e.sample_ml, e.mass_g, e.by, e.amount, e.share, e.temp_c, e.feeding_id,

@@ -21,6 +21,7 @@ import * as pieces from './migrations/0018-pieces';
 import * as mealEnds from './migrations/0019-meal-ends';
 import * as checkpoints from './migrations/0020-checkpoints';
 import * as eggDays from './migrations/0021-egg-days';
+import * as existingCultures from './migrations/0022-existing-cultures';
 
 const MIGRATIONS = [
   house,
@@ -44,6 +45,7 @@ const MIGRATIONS = [
   mealEnds,
   checkpoints,
   eggDays,
+  existingCultures,
 ];
 /** Arbitrary but fixed: two servers that start together migrate one after the other. */
 const LOCK = 741_093_122;

@@ -295,6 +295,7 @@ const TABLES = {
     tools: TEXT,
     foodId: UUID,
     startedOn: DATEONLY,
+    enteredOn: DATEONLY,
     startedAt: DATE,
     startG: DECIMAL,
     fromVesselId: UUID,

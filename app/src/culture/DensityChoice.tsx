@@ -1,0 +1,64 @@
+import type { CultureKind } from '@open-larder/catalogue/cultures';
+import type { Density as DensityScore } from '@open-larder/core/culture';
+import { Pressable, View } from 'react-native';
+import { Density } from '../draw/Density';
+import { speckOf } from '../draw/specks';
+import { SIZES, themed } from '../theme';
+import { FaultLine, Text } from '../ui';
+import { DENSITY_WORDS } from './words';
+
+const SCORES = [1, 2, 3, 4, 5] as const;
+
+/** Five drawn densities of a culture: which of them it looks like. Pressed again, none. */
+export function DensityChoice({
+  kind,
+  value,
+  fault,
+  onChange,
+}: {
+  kind: CultureKind;
+  value: DensityScore | null;
+  fault?: string;
+  onChange: (density: DensityScore | null) => void;
+}) {
+  const styles = useStyles();
+  return (
+    <View style={{ gap: 4 }}>
+      <View style={styles.row} role="radiogroup" aria-label="How dense it looks">
+        {SCORES.map((score) => (
+          <Pressable
+            key={score}
+            role="radio"
+            aria-checked={value === score}
+            aria-label={DENSITY_WORDS[score]}
+            onPress={() => onChange(value === score ? null : score)}
+            style={[styles.drop, value === score && styles.on]}
+          >
+            <Density speck={speckOf(kind)} density={score} />
+            <Text look="small" align="center" tone={value === score ? 'ink' : 'quiet'}>
+              {DENSITY_WORDS[score]}
+            </Text>
+          </Pressable>
+        ))}
+      </View>
+      {fault ? <FaultLine fault={fault} /> : null}
+    </View>
+  );
+}
+
+const useStyles = themed((c) => ({
+  row: { flexDirection: 'row', gap: 6 },
+  drop: {
+    flex: 1,
+    minWidth: 0,
+    minHeight: SIZES.touch + 34,
+    alignItems: 'center',
+    justifyContent: 'space-between',
+    paddingVertical: 6,
+    borderWidth: 1,
+    borderRadius: SIZES.radius,
+    borderColor: c.rule,
+    backgroundColor: c.paper,
+  },
+  on: { borderColor: c.ink, backgroundColor: c.waterDeep },
+}));
