@@ -96,14 +96,18 @@ test('what is seen is noted and learned from; it can be frozen, forgotten and ta
     await page.getByRole('button', { name: 'Note it' }).click();
     await expect(page.getByText(/^Noted\./)).toBeVisible();
   }
-  await page.getByRole('button', { name: 'Learn from 2 sightings' }).click();
+  await page.getByRole('button', { name: /^Learn from 2 meals/ }).click();
   await expect(page.getByText(/^Learned\. /)).toBeVisible();
-  await expect(page.getByText('From 2 sightings. The pictures above use it.')).toBeVisible();
+  await expect(
+    page.getByText(/^Learned from \d+ looks at meals and bellies\. The pictures above use it\.$/),
+  ).toBeVisible();
   await page.getByRole('button', { name: 'Freeze it' }).click();
-  await expect(page.getByText(/From 2 sightings; frozen/)).toBeVisible();
+  await expect(
+    page.getByText(/^Learned from \d+ looks at meals and bellies; frozen/),
+  ).toBeVisible();
   await expect(page.getByRole('button', { name: /^Learn from/ })).toHaveCount(0);
   await page.getByRole('button', { name: 'Forget it' }).click();
-  await expect(page.getByText(/^Nothing yet: every group is taken/)).toBeVisible();
+  await expect(page.getByText(/^Nothing yet: every group is expected/)).toBeVisible();
   await page.getByRole('button', { name: '2 noted here' }).click();
   await page
     .getByRole('button', { name: /^Take back what was seen/ })

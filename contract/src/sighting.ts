@@ -66,6 +66,10 @@ const traits = z.object({
   taking: multiple,
   coming: multiple,
   sure: z.object({ search: share, taking: share, coming: share }),
+  /** Search and taking together, which clearing times cannot tell apart; missing in older rows. */
+  eating: z
+    .object({ times: between(0.0625, 16, 'a multiple of what is expected'), sure: share })
+    .optional(),
 });
 
 /** What was learned of a tank's groups. `version` 0 is a tank of which nothing was. */

@@ -1,5 +1,5 @@
 import { usualInWater, type Species } from '@open-larder/catalogue';
-import { compileRound, groupOnDay, type House } from '@open-larder/core/round';
+import { addDays, compileRound, groupOnDay, type House } from '@open-larder/core/round';
 import { furnishingOf, measuresOf, waterLitres } from '@open-larder/core/tank';
 import { isLitter } from '@open-larder/core/food';
 import { liftAfter } from '@open-larder/core/school';
@@ -12,11 +12,13 @@ import {
   type FeedGroup,
   type Feeding,
   type FeedTank,
+  type BellyLooks,
   type Sighting,
 } from '@open-larder/core/zones';
 import type { FoodRow } from './food';
 import type { Group } from './group';
 import { houseGroup, houseTank } from './house';
+import type { Look } from './look';
 import type { LearnedRow, SightingRow } from './sighting';
 import type { Tank } from './tank';
 import { filmOn } from './film';
@@ -103,6 +105,39 @@ export function sightingOf(rows: FeedingRows, row: SightingRow): Sighting | null
     about: row.dropKeys && new Set(row.dropKeys),
     came: new Map(row.came.map(({ groupId, share }) => [groupId, share])),
   };
+}
+
+/** Older looks were at other fish. Assumption. */
+const LOOKS_DAYS = 28;
+/** A new diet shows in a belly after so many days. Assumption. */
+const SETTLES_DAYS = 3;
+
+/**
+ * How the groups of a tank looked of late, beside the day that their running plan gives them.
+ * @returns null where none was looked at since its diet runs, or nothing is planned that day
+ */
+export function bellyLooksOf(
+  rows: FeedingRows,
+  looks: readonly Look[],
+  day: string,
+): BellyLooks | null {
+  const feeding = feedingOf({ ...rows, learned: undefined }, day, null);
+  if (feeding.drops.length === 0) return null;
+  const seen = new Map(
+    rows.groups.flatMap(({ id, diet }) => {
+      if (diet === null || !feeding.drops.some(({ groupId }) => groupId === id)) return [];
+      const since = [addDays(day, -LOOKS_DAYS), addDays(diet.validFrom, SETTLES_DAYS)].sort()[1]!;
+      const mine = looks.filter(
+        (look) =>
+          look.groupId === id &&
+          look.day >= since &&
+          look.day <= day &&
+          (look.belly !== null || look.hungBack),
+      );
+      return mine.length > 0 ? [[id, mine] as const] : [];
+    }),
+  );
+  return seen.size > 0 ? { feeding, seen } : null;
 }
 
 export function feedGroups({ tank, groups, species, learned = [] }: FeedingRows): FeedGroup[] {

@@ -196,8 +196,16 @@ export const api = createApi({
       editStartingPlan: change('editStartingPlan', ['startingPlan']),
       editWalk: change('editWalk', ['tank', 'round']),
       editPlan: change('editPlan', ['tank', 'group', ...COMPUTED]),
-      looks: build.query<Look[], string>({
-        queryFn: (id) => callAll('listLooks', { params: { id } }),
+      /** How some groups looked. */
+      looksOf: build.query<Look[], readonly string[]>({
+        queryFn: async (ids) => {
+          const answers = await Promise.all(
+            ids.map((id) => callAll('listLooks', { params: { id } })),
+          );
+          const failed = answers.find((answer) => 'error' in answer);
+          if (failed && 'error' in failed) return { error: failed.error };
+          return { data: answers.flatMap((answer) => ('data' in answer ? answer.data : [])) };
+        },
         providesTags: ['look'],
       }),
       /** A belly changes what its group needs. */

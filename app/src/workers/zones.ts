@@ -23,7 +23,7 @@ export function startZones(): ZonesWorker {
     bands: (feeding, runs, seed, onRun) => remote.bands(feeding, runs, seed, proxy(onRun)),
     advise: (feeding, groupId, moments, onRun) =>
       remote.advise(feeding, groupId, moments, proxy(onRun)),
-    learn: (sightings, onRun) => remote.learn(sightings, proxy(onRun)),
+    learn: (sightings, looks, onRun) => remote.learn(sightings, looks, proxy(onRun)),
     stop: () => worker.terminate(),
   };
 }

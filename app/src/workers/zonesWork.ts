@@ -5,6 +5,7 @@ import {
   play,
   type Advised,
   type Bands,
+  type BellyLooks,
   type Feeding,
   type FeedMoment,
   type LearnedGroup,
@@ -32,12 +33,17 @@ export const zonesWork = {
     }),
   learn: (
     sightings: readonly Sighting[],
+    looks: BellyLooks | null,
     onRun: (done: number, of: number) => void,
   ): LearnedGroup[] =>
-    learn(sightings, (done, of) => {
-      onRun(done, of);
-      return true;
-    }),
+    learn(
+      sightings,
+      (done, of) => {
+        onRun(done, of);
+        return true;
+      },
+      looks,
+    ),
 };
 
 export type ZonesWork = typeof zonesWork;

@@ -1,9 +1,9 @@
 import type { LearnedRow, Problem, SightingRow, Tank } from '@open-larder/contract';
-import { sightingOf, type FeedingRows } from '@open-larder/contract/zones';
+import { bellyLooksOf, sightingOf, type FeedingRows } from '@open-larder/contract/zones';
 import type { LearnedGroup } from '@open-larder/core/zones';
-import { useEffect } from 'react';
+import { useEffect, useMemo } from 'react';
 import { View } from 'react-native';
-import { api, useWords } from '../store';
+import { api, useNow, useWords } from '../store';
 import { Button, Card, Disclosure, ListRow, Text, useSay } from '../ui';
 import { sayLearned, saySighting } from './sayLearned';
 import { startZones, type ZonesWorker } from '../workers/zones';
@@ -22,14 +22,18 @@ const NEWEST = 24;
 
 /** What was learned of this tank's groups: to see, to learn anew, to freeze, to forget. */
 export function LearnedCard({ tank, rows, learned }: Props) {
+  const now = useNow();
   const { data: seen = [] } = api.useSightingsQuery(tank.id);
+  const { data: looks = [] } = api.useLooksOfQuery(rows.groups.map(({ id }) => id));
   const learning = useWork<LearnedGroup[], ZonesWorker>(seen, startZones);
   const { keep, freeze, forget } = useKeep(tank, learned);
   const usable = seen.slice(0, NEWEST).flatMap((row) => sightingOf(rows, row) ?? []);
+  const bellies = useMemo(() => bellyLooksOf(rows, looks, now.day), [rows, looks, now.day]);
+  const lookedAt = [...(bellies?.seen.values() ?? [])].reduce((sum, one) => sum + one.length, 0);
   const { result } = learning;
   useEffect(() => {
     if (result === null) return;
-    void keep(result, usable.length);
+    void keep(result, usable.length + lookedAt);
     learning.forget();
     // Kept once, when it has come.
     // eslint-disable-next-line react-hooks/exhaustive-deps
@@ -51,21 +55,21 @@ export function LearnedCard({ tank, rows, learned }: Props) {
         </Card>
       ) : (
         <Text tone="quiet">
-          Nothing yet: every group is taken for what its species and size let expect. Note what you
-          see of a few meals, and learn from it.
+          Nothing yet: every group is expected to feed as its species and size suggest. Note a few
+          meals and bellies, then learn from them.
         </Text>
       )}
       {learned.groups.length > 0 ? (
         <Text look="small" tone="quiet">
-          {`From ${learned.sightings} ${learned.sightings === 1 ? 'sighting' : 'sightings'}${learned.frozen ? '; frozen' : ''}. The pictures above use it.`}
+          {`Learned from ${learned.sightings} ${learned.sightings === 1 ? 'look' : 'looks'} at meals and bellies${learned.frozen ? '; frozen' : ''}. The pictures above use it.`}
         </Text>
       ) : null}
-      {usable.length > 0 && !learned.frozen ? (
+      {usable.length + lookedAt > 0 && !learned.frozen ? (
         <Working
           work={learning}
           says="runs done"
-          label={`Learn from ${usable.length} ${usable.length === 1 ? 'sighting' : 'sightings'}`}
-          onStart={() => learning.run((zones, onRun) => zones.learn(usable, onRun))}
+          label={`Learn from ${learnsFrom(usable.length, lookedAt)}`}
+          onStart={() => learning.run((zones, onRun) => zones.learn(usable, bellies, onRun))}
         />
       ) : null}
       {learned.groups.length > 0 ? (
@@ -81,6 +85,15 @@ export function LearnedCard({ tank, rows, learned }: Props) {
     </View>
   );
 }
+
+const several = (count: number, one: string, many: string) =>
+  count === 0 ? [] : [count === 1 ? `1 ${one}` : `${count} ${many}`];
+
+const learnsFrom = (meals: number, bellies: number) =>
+  [
+    ...several(meals, 'meal', 'meals'),
+    ...several(bellies, 'look at bellies', 'looks at bellies'),
+  ].join(' and ');
 
 /** What was noted, newest first, each with a way to take it back. */
 function Seen({
@@ -170,7 +183,7 @@ function useKeep(tank: Tank, learned: LearnedRow) {
 
 const round3 = (value: number) => Math.round(value * 1000) / 1000;
 /** Kept to three places: more is not known. */
-const rounded = ({ groupId, search, taking, coming, sure }: LearnedGroup) => ({
+const rounded = ({ groupId, search, taking, coming, sure, eating }: LearnedGroup) => ({
   groupId,
   search: round3(search),
   taking: round3(taking),
@@ -180,4 +193,5 @@ const rounded = ({ groupId, search, taking, coming, sure }: LearnedGroup) => ({
     taking: round3(sure.taking),
     coming: round3(sure.coming),
   },
+  eating: { times: round3(eating.times), sure: round3(eating.sure) },
 });

@@ -7,20 +7,22 @@ type Traits = LearnedRow['groups'][number];
 /** A multiple this near to one is as expected. */
 const AS_EXPECTED = 0.07;
 
-const SAYS: Record<keyof Traits['sure'], (times: string) => string> = {
-  search: (times) => `finds food ${times} as fast as expected`,
-  taking: (times) => `takes it ${times} as readily`,
-  coming: (times) => `${times} as many come`,
-};
-
-/** «½ as many come as expected, fairly sure»; or that all is as expected, and how sure that is. */
-export function sayLearned(group: Traits): string {
-  const parts = (Object.keys(SAYS) as (keyof Traits['sure'])[])
-    .filter((trait) => Math.abs(Math.log(group[trait])) > AS_EXPECTED)
-    .map((trait) => `${SAYS[trait](sayTimes(group[trait]))} (${saySure(group.sure[trait])})`);
+/**
+ * «Eats 0.7 times as fast as expected (fairly sure)»; or that all is as expected, and how sure that is.
+ * How fast food is found and how readily it is taken show in one figure: a clearing time cannot tell
+ * them apart.
+ */
+export function sayLearned({ search, taking, coming, sure, eating }: Traits): string {
+  const eats = eating ?? { times: search * taking, sure: Math.min(sure.search, sure.taking) };
+  const figures = [
+    { ...eats, says: (times: string) => `eats ${times} as fast as expected` },
+    { times: coming, sure: sure.coming, says: (times: string) => `${times} as many come` },
+  ];
+  const parts = figures
+    .filter(({ times }) => Math.abs(Math.log(times)) > AS_EXPECTED)
+    .map((one) => `${one.says(sayTimes(one.times))} (${saySure(one.sure)})`);
   if (parts.length > 0) return `${parts.join('; ')}.`.replace(/^./, (first) => first.toUpperCase());
-  const sure = Math.max(...Object.values(group.sure));
-  return `As expected (${saySure(sure)}).`;
+  return `As expected (${saySure(Math.max(...figures.map((one) => one.sure)))}).`;
 }
 
 const sayTimes = (multiple: number) => `${sayNumber(multiple, 1)} times`;

@@ -221,7 +221,7 @@ describe('what was seen, and learned from it', () => {
       }),
     );
     shown();
-    fireEvent.press(await screen.findByText('Learn from 3 sightings'));
+    fireEvent.press(await screen.findByText('Learn from 3 meals'));
     expect(await screen.findByText(/^Learned\./)).toBeTruthy();
     const [kept] = sent(asked, 'PUT') as [{ version: number; groups: (typeof traits)[] }];
     expect(kept).toMatchObject({ version: 0, frozen: false, sightings: 3 });
@@ -230,6 +230,38 @@ describe('what was seen, and learned from it', () => {
     fireEvent.press(screen.getByText('Undo'));
     await waitFor(() => expect(sent(asked, 'PUT')).toHaveLength(2));
     expect(sent(asked, 'PUT')[1]).toEqual({ ...NOTHING, version: 1 });
+  });
+
+  it('bellies alone teach as well', async () => {
+    const look = (n: number) => ({
+      id: `l${n}`,
+      groupId: REAL.g1,
+      day: TODAY,
+      belly: 1,
+      hungBack: true,
+      absent: false,
+      injured: false,
+      colour: null,
+      droppings: null,
+      note: '',
+      hand: null,
+      at: `${TODAY}T12:00:00.000Z`,
+    });
+    const asked = standIn(
+      house({
+        [`GET /api/groups/${REAL.g1}/looks`]: { items: [look(1), look(2)], next: null },
+        'PUT /api/tanks/t1/learned': ({ body }: { body: unknown }) => ({
+          status: 200,
+          body: { ...(body as object), version: 1 },
+        }),
+      }),
+    );
+    shown();
+    fireEvent.press(await screen.findByText('Learn from 2 looks at bellies'));
+    expect(await screen.findByText(/^Learned\./)).toBeTruthy();
+    const [kept] = sent(asked, 'PUT') as [{ sightings: number; groups: (typeof traits)[] }];
+    expect(kept.sightings).toBe(2);
+    expect(kept.groups[0]!.coming).toBeLessThan(1);
   });
 
   it('can be seen, frozen and forgotten; a sighting can be taken back', async () => {
@@ -260,7 +292,7 @@ describe('what was seen, and learned from it', () => {
     expect(sayLearned(traits)).toBe('0.5 times as many come (fairly sure).');
     expect(sayLearned({ ...traits, coming: 1 })).toBe('As expected (fairly sure).');
     expect(sayLearned({ ...traits, coming: 1, search: 1.5 })).toBe(
-      'Finds food 1.5 times as fast as expected (a guess still).',
+      'Eats 1.5 times as fast as expected (a guess still).',
     );
     const quarter = { ...seen, clearedMin: null, left: 0.25, came: [] };
     expect(saySighting(quarter, new Map())).toBe('25 % left');

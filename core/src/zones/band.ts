@@ -3,9 +3,10 @@ import type { Feeding } from './feeding';
 import type { Model } from './model';
 import type { Feeder } from './feeder';
 import type { Item } from './item';
-import { energiesOf } from './report';
+import { energiesOf, shareOfNeed } from './report';
 import { settled } from './settled';
-import { simulate, type Outcome } from './simulate';
+import { simulate } from './simulate';
+import { massSd, traitSd } from './spread';
 
 /** The middle of what is likely, and where nine of ten runs lie. */
 export interface Band {
@@ -26,12 +27,10 @@ export interface Bands {
 const STEP_SCALE = 3.5;
 
 /**
- * How far off the starting traits may be: standard deviations of logarithms, but boldness on its own
- * scale. Assumptions: wide, since groups of one species differ.
+ * How far off the rest may be that nobody can see: standard deviations of logarithms, but boldness on
+ * its own scale. Assumptions: wide, since groups of one species differ.
  */
 const UNSURE = {
-  search: 0.35,
-  taking: 0.2,
   gathers: 0.5,
   boldness: 0.1,
   stomach: 0.15,
@@ -39,6 +38,8 @@ const UNSURE = {
   floats: 0.3,
   sinks: 0.25,
 };
+/** Need follows mass to this power (NRC 2011). */
+const NEED_BY_MASS = 0.8;
 
 /**
  * Run a feeding many times over uncertain traits.
@@ -59,9 +60,9 @@ export function bandsOf(
   const cleared: number[][] = feeding.drops.map(() => []);
   let done = 0;
   while (done < runs) {
-    const model = jittered(usual, chance);
+    const model = jittered(usual, feeding, chance);
     const outcome = simulate(model, { stepScale: STEP_SCALE });
-    shares.forEach((runs, f) => runs.push(shareOf(model, outcome, kjPerG[f]!, f)));
+    shares.forEach((runs, f) => runs.push(shareOfNeed(model, outcome, kjPerG[f]!, f)));
     cleared.forEach((runs, drop) => runs.push((outcome.clearedS[drop] ?? Infinity) / 60));
     done += 1;
     if (!onRun(done)) break;
@@ -76,13 +77,6 @@ export function bandsOf(
   };
 }
 
-/** What reached a group, as a share of its day's need, %. */
-function shareOf(model: Model, { eatenG }: Outcome, kjPerG: readonly number[], f: number): number {
-  const { needKj } = model.feeders[f]!;
-  const got = kjPerG.reduce((sum, energy, i) => sum + energy * eatenG[f * kjPerG.length + i]!, 0);
-  return needKj > 0 ? (got / needKj) * 100 : 0;
-}
-
 /** @param values at least one; sorted in place */
 function bandOf(values: number[]): Band {
   values.sort((a, b) => a - b);
@@ -90,17 +84,24 @@ function bandOf(values: number[]): Band {
   return { low: at(0.05), middle: at(0.5), high: at(0.95) };
 }
 
-/** A model with every uncertain trait moved by chance. */
-function jittered(model: Model, chance: Chance): Model {
+/** A model with every uncertain trait moved by chance, as far as what was learned leaves it in doubt. */
+function jittered(model: Model, { groups }: Feeding, chance: Chance): Model {
   const times = (spread: number) => Math.exp(spread * chance.normal());
-  const feeders = model.feeders.map((feeder): Feeder => {
-    const search = times(UNSURE.search);
+  const feeders = model.feeders.map((feeder, f): Feeder => {
+    const group = groups[f]!;
+    const sure = group.learned?.sure;
+    const coming = times(traitSd('coming', sure));
+    const mass = times(massSd(group));
+    const comes = (ready: number) => clamp01(ready * coming);
+    const { day, dusk, night } = feeder.ready;
     return {
       ...feeder,
-      speedCmS: feeder.speedCmS * search,
+      speedCmS: feeder.speedCmS * times(traitSd('search', sure)),
+      ready: { day: comes(day), dusk: comes(dusk), night: comes(night) },
       gathersS: feeder.gathersS * times(UNSURE.gathers),
       boldness: clamp01(feeder.boldness + UNSURE.boldness * chance.normal()),
-      stomachG: feeder.stomachG * times(UNSURE.stomach),
+      stomachG: feeder.stomachG * mass * times(UNSURE.stomach),
+      needKj: feeder.needKj * mass ** NEED_BY_MASS,
     };
   });
   const drift = new Map<number, { floats: number; sinks: number }>();
@@ -110,8 +111,8 @@ function jittered(model: Model, chance: Chance): Model {
     drift.set(item.drop, of);
     return { ...item, floatS: item.floatS * of.floats, sinkCmS: item.sinkCmS * of.sinks };
   });
-  const meetings = model.meetings.map((usual) => {
-    const taking = times(UNSURE.taking);
+  const meetings = model.meetings.map((usual, f) => {
+    const taking = times(traitSd('taking', groups[f]!.learned?.sure));
     const handling = times(UNSURE.handling);
     return usual.map((meeting) => ({
       ...meeting,

@@ -53,7 +53,7 @@ export interface FeedGroup extends SeenFoods {
   /** Raises a feeding day for the fasting days of its week. */
   fastFactor?: number;
   /** What was learned at this tank, as multiples of what its species and size let expect. */
-  learned?: Learned;
+  learned?: Learned & { sure?: LearnedSure };
 }
 
 /** Multiples of the starting traits; 1 where nothing was learned. */
@@ -65,6 +65,9 @@ export interface Learned {
   /** How much of the group comes out and to the food. */
   coming: number;
 }
+
+/** How sure each of them is: 0 nothing was seen, 1 beyond doubt. */
+export type LearnedSure = { [T in keyof Learned]: number };
 
 /** A food with nothing left blank: whoever builds a feeding puts stated defaults in. */
 export interface FeedFood {

@@ -13,7 +13,7 @@ export {
   type Learned,
 } from './feeding';
 export { FILM_FOOD } from './film';
-export { learn, shownBy, type LearnedGroup, type Sighting } from './learn';
+export { learn, shownBy, type BellyLooks, type LearnedGroup, type Sighting } from './learn';
 export { LAYERS, LAYER_COUNT, type Layer } from './layers';
 export { phaseAt, type Phase } from './light';
 export { modelOf, type Model } from './model';

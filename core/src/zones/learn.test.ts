@@ -1,4 +1,18 @@
-import { learn, modelOf, shownBy, simulate, type Feeding, type Learned, type Sighting } from '.';
+import {
+  advise,
+  bandsOf,
+  learn,
+  modelOf,
+  play,
+  shownBy,
+  simulate,
+  type BellyLooks,
+  type Feeding,
+  type Learned,
+  type LearnedGroup,
+  type Sighting,
+} from '.';
+import type { Belly } from '../ration';
 import { testDrop, testEater, testFeeding, testLoaches } from './zones.testkit';
 
 const groups = [testEater('shoal'), testLoaches()];
@@ -123,5 +137,78 @@ describe('what is learned of a tank', () => {
       return runs < 3;
     });
     expect(runs).toBeLessThan(20);
+  });
+});
+
+describe('bellies and shyness', () => {
+  const bold = testEater('bold');
+  const shy = testEater('shy', { species: { boldness: 0.5 } });
+  const day = (learned: readonly LearnedGroup[] = []) =>
+    testFeeding({
+      groups: [bold, shy].map((group) => ({
+        ...group,
+        learned: learned.find(({ groupId }) => groupId === group.id),
+      })),
+      drops: [
+        testDrop('flake', 'bold', { key: 'morning', massG: 0.1, atMin: 600 }),
+        testDrop('flake', 'shy', { key: 'evening', massG: 0.1, atMin: 1080 }),
+      ],
+      fromMin: 540,
+      toMin: 1440,
+    });
+  const looks = (belly: Belly | null, times: number, hungBack = false): BellyLooks => ({
+    feeding: day(),
+    seen: new Map([['shy', Array.from({ length: times }, () => ({ belly, hungBack }))]]),
+  });
+  const learned = (...of: Parameters<typeof looks>) => learn([], undefined, looks(...of));
+  const shareOf = (feeding: Feeding) => play(feeding).report.groups[1]!.ofNeed.value;
+
+  it('three flat bellies at a full ration lower what they are believed to get, and the advice', () => {
+    const moments = [600, 1080].map((atMin, at) => ({ id: `m${at}`, name: `Meal ${at}`, atMin }));
+    const advised = (feeding: Feeding) => advise(feeding, 'shy', moments as never).better.length;
+    const before = shareOf(day());
+    const once = shareOf(day(learned(2, 1)));
+    const often = day(learned(2, 3));
+    expect(before).toBeGreaterThan(100);
+    expect(once).toBeLessThan(before - 3);
+    expect(shareOf(often)).toBeLessThan(once);
+    expect(shareOf(often)).toBeLessThan(92);
+    expect(advised(day())).toBe(0);
+    expect(advised(often)).toBeGreaterThan(0);
+  });
+
+  it('well filled bellies leave them as expected, and surer than nothing does', () => {
+    const [, filled] = learned(3, 6);
+    expect(filled!.eating.times).toBeCloseTo(1, 1);
+    expect(filled!.coming).toBeCloseTo(1, 1);
+    expect(filled!.sure.coming).toBeGreaterThan(0);
+  });
+
+  it('a group that hangs back comes less; what was not ticked says nothing', () => {
+    expect(learned(null, 4, true)[1]!.coming).toBeLessThan(0.75);
+    expect(learned(null, 4)[1]!.coming).toBeCloseTo(1, 6);
+  });
+
+  it('what a look leaves in doubt is what the band of a simulation is drawn from', () => {
+    const width = (feeding: Feeding) => {
+      const { ofNeed } = bandsOf(feeding, 150, 7);
+      return Math.log(ofNeed[1]!.high / ofNeed[1]!.low);
+    };
+    const sure = learned(3, 12).map((one) => ({
+      ...one,
+      sure: { search: 0.9, taking: 0.9, coming: 0.9 },
+    }));
+    expect(width(day(sure))).toBeLessThan(width(day()));
+  });
+});
+
+describe('search and taste', () => {
+  it('are known together better than apart', () => {
+    const timed = { ...seen(dayFeed, { shoal: slow }), came: new Map() };
+    const [shoal] = learn(Array.from({ length: 6 }, () => timed));
+    expect(shoal!.eating.times).toBeCloseTo(shoal!.search * shoal!.taking, 9);
+    expect(shoal!.eating.sure).toBeGreaterThanOrEqual(
+      Math.min(shoal!.sure.search, shoal!.sure.taking),
+    );
   });
 });

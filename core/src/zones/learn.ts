@@ -1,8 +1,12 @@
 import { Matrix, inverse, solve } from 'ml-matrix';
-import type { Feeding, Learned } from './feeding';
+import type { Belly } from '../ration';
+import type { Feeding, Learned, LearnedSure } from './feeding';
 import { phaseAt } from './light';
 import { modelOf, type Model } from './model';
+import { energiesOf, shareOfNeed } from './report';
+import { settled } from './settled';
 import { simulate, type Outcome } from './simulate';
+import { TRAIT_SD } from './spread';
 
 /** What a keeper saw of one feeding. */
 export interface Sighting {
@@ -18,22 +22,35 @@ export interface Sighting {
   came: ReadonlyMap<string, number>;
 }
 
+/** How the groups of a tank looked of late, beside what its plan gives them in a day. */
+export interface BellyLooks {
+  /** The whole day as it is planned. */
+  feeding: Feeding;
+  /** By group: every look of late. */
+  seen: ReadonlyMap<string, readonly { belly: Belly | null; hungBack: boolean }[]>;
+}
+
 /** What was learned of one group, and how sure it is: 0 nothing, 1 beyond doubt. */
 export interface LearnedGroup extends Learned {
   groupId: string;
-  sure: { [T in keyof Learned]: number };
+  sure: LearnedSure;
+  /** Of search and taking together, which a clearing time cannot tell apart. */
+  eating: { times: number; sure: number };
 }
 
 const TRAITS = ['search', 'taking', 'coming'] as const;
-/**
- * Before anything is seen: standard deviations of the logarithms of the multiples. Assumptions, as
- * wide as groups of one species are taken to differ.
- */
-const PRIOR = { search: 0.45, taking: 0.3, coming: 0.4 };
 /** No trait is ever believed to be further off than this factor. */
 const BOUND = 4;
 /** How far a sighting may be off: of ln minutes, of the share left, of the share that came. Assumptions. */
 const SEEN = { cleared: 0.3, left: 0.12, came: 0.2 };
+/**
+ * The share of its need that a belly speaks of, from sunken to bloated; how far one look is off, of the
+ * logarithm; and how sure many can make it, for they share what is wrong with them. Assumptions.
+ */
+const BELLY_SHARE: Record<Belly, number> = { 1: 0.4, 2: 0.7, 3: 1, 4: 1.25, 5: 1.6 };
+const BELLY_SD = { one: 0.3, many: 0.12 };
+/** So much less of a group comes where some of it were seen to hang back. Assumption. */
+const HUNG_BACK = 0.6;
 /** Minutes at which a keeper looks who came. Assumption. */
 const LOOKS_MIN = 2;
 const LOOKS_EVERY_S = 20;
@@ -56,19 +73,28 @@ const STEP_SCALE = 2;
 export function learn(
   sightings: readonly Sighting[],
   onRun: (done: number, of: number) => boolean = () => true,
+  looks: BellyLooks | null = null,
 ): LearnedGroup[] {
-  const groups = sightings[0]?.feeding.groups.map((group) => group.id) ?? [];
+  const known = sightings[0]?.feeding ?? looks?.feeding;
+  const groups = known?.groups.map((group) => group.id) ?? [];
   const size = groups.length * TRAITS.length;
-  const priors = groups.flatMap(() => TRAITS.map((trait) => PRIOR[trait]));
-  const all = ROUNDS * (size + 1) * sightings.length;
+  const priors = groups.flatMap(() => TRAITS.map((trait) => TRAIT_SD[trait]));
+  const all = ROUNDS * (size + 1) * (sightings.length + (looks ? 1 : 0));
   let done = 0;
   let goOn = true;
+  const bellyMisses = (theta: readonly number[]): number[] => {
+    if (looks === null) return [];
+    done += 1;
+    goOn = onRun(done, all) && goOn;
+    return missesOfLooks(looks, groups, theta);
+  };
   const missesAt = (theta: readonly number[]): number[] => [
     ...sightings.flatMap((sighting) => {
       done += 1;
       goOn = onRun(done, all) && goOn;
       return missesOf(sighting, traitsOf(groups, theta));
     }),
+    ...bellyMisses(theta),
     ...theta.map((value, at) => value / priors[at]!),
   ];
   let theta = new Array<number>(size).fill(0);
@@ -88,14 +114,23 @@ export function learn(
     const step = solve(curvature, downhill).to1DArray();
     theta = theta.map((value, at) => bounded(value + step[at]!));
   }
-  const spread = size > 0 ? inverse(curvature).diagonal() : [];
+  const covariance = size > 0 ? inverse(curvature) : new Matrix(0, 0);
+  const sureOf = (variance: number, prior: number) => clamp01(1 - Math.sqrt(variance) / prior);
   return groups.map((groupId, g) => {
+    const at = g * TRAITS.length;
     const sure = (trait: number) =>
-      clamp01(1 - Math.sqrt(spread[g * TRAITS.length + trait]!) / PRIOR[TRAITS[trait]!]);
+      sureOf(covariance.get(at + trait, at + trait), TRAIT_SD[TRAITS[trait]!]);
+    const learned = learnedOf(theta, g);
+    const together =
+      covariance.get(at, at) + covariance.get(at + 1, at + 1) + 2 * covariance.get(at, at + 1);
     return {
       groupId,
-      ...learnedOf(theta, g),
+      ...learned,
       sure: { search: sure(0), taking: sure(1), coming: sure(2) },
+      eating: {
+        times: learned.search * learned.taking,
+        sure: sureOf(together, Math.hypot(TRAIT_SD.search, TRAIT_SD.taking)),
+      },
     };
   });
 }
@@ -134,6 +169,54 @@ function missesOf(sighting: Sighting, traits: ReadonlyMap<string, Learned>): num
   }
   return misses;
 }
+
+/** What bellies and shyness say against what the planned day would give, in standard deviations. */
+function missesOfLooks(
+  { feeding, seen }: BellyLooks,
+  groups: readonly string[],
+  theta: readonly number[],
+): number[] {
+  const traits = traitsOf(groups, theta);
+  const asked = {
+    ...feeding,
+    // What a belly changes of the need is left out: it is the belly that is to be explained.
+    groups: feeding.groups.map((group) => ({
+      ...group,
+      belly: null,
+      learned: traits.get(group.id),
+    })),
+  };
+  const model = settled(asked);
+  const outcome = simulate(model, { stepScale: BELLY_STEP_SCALE });
+  const kjPerG = energiesOf(asked, model);
+  return groups.flatMap((groupId, g) => {
+    const looks = seen.get(groupId) ?? [];
+    const misses: number[] = [];
+    const scores = looks.flatMap(({ belly }) => (belly === null ? [] : [belly]));
+    if (scores.length > 0) {
+      const share = shareOfNeed(model, outcome, kjPerG[g]!, g) / 100;
+      const meant = meanOf(scores.map((belly) => Math.log(BELLY_SHARE[belly])));
+      const sd = Math.max(BELLY_SD.many, BELLY_SD.one / Math.sqrt(scores.length));
+      misses.push((Math.log(Math.max(LEAST_SHARE, share)) - meant) / sd);
+    }
+    const hung = looks.filter(({ hungBack }) => hungBack).length / Math.max(1, looks.length);
+    // What was not ticked says nothing.
+    if (hung > 0) {
+      const sd = Math.max(BELLY_SD.many, BELLY_SD.one / Math.sqrt(looks.length));
+      misses.push((theta[g * TRAITS.length + COMING]! - hung * Math.log(HUNG_BACK)) / sd);
+    }
+    return misses;
+  });
+}
+
+const COMING = TRAITS.indexOf('coming');
+/** Less than this share of the need is none. */
+const LEAST_SHARE = 0.05;
+/** A belly says less than the error of a longer step. */
+const BELLY_STEP_SCALE = 3.5;
+
+const meanOf = (values: readonly number[]) =>
+  values.reduce((sum, value) => sum + value, 0) / values.length;
 
 /** Which drops of a feeding are looked at, and the minute of the model at which their clock starts. */
 interface About {

@@ -70,6 +70,18 @@ export const energiesOf = (feeding: Feeding, model: Model): number[][] =>
     ),
   );
 
+/** What a group got, as a share of its day's need, %. */
+export function shareOfNeed(
+  { feeders }: Model,
+  { eatenG }: Outcome,
+  kjPerG: readonly number[],
+  f: number,
+): number {
+  const { needKj } = feeders[f]!;
+  const got = kjPerG.reduce((sum, energy, i) => sum + energy * eatenG[f * kjPerG.length + i]!, 0);
+  return needKj > 0 ? (got / needKj) * 100 : 0;
+}
+
 /** Read an outcome. */
 export function reportOf(feeding: Feeding, model: Model, outcome: Outcome): Report {
   const items = model.items.length;

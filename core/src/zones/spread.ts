@@ -1,0 +1,23 @@
+import type { FeedGroup, Learned, LearnedSure } from './feeding';
+
+/**
+ * How far a group's traits are off from what its species and size let expect, before anything was seen:
+ * standard deviations of the logarithms. Assumptions, as wide as groups of one species differ. Learning
+ * starts from them, and the bands of a simulation are drawn from what learning has left of them.
+ */
+export const TRAIT_SD: Record<keyof Learned, number> = { search: 0.45, taking: 0.3, coming: 0.4 };
+
+/** Lengths that nobody measured are off by this much more, of the logarithm. Assumption. */
+const LENGTH_SD = 0.1;
+/** Mass follows length to about this power. */
+const CUBE = 3;
+
+/** What is left of the doubt about a trait once something was seen. */
+export const traitSd = (trait: keyof Learned, sure?: LearnedSure): number =>
+  TRAIT_SD[trait] * (1 - (sure?.[trait] ?? 0));
+
+/** How far the mass of one fish is off, of the logarithm: its relatives' spread, and an assumed length. */
+export function massSd({ species, lengthMeasured }: FeedGroup): number {
+  const pair = Math.LN10 * species.lengthMass.spreadLog10;
+  return Math.hypot(pair, lengthMeasured ? 0 : CUBE * LENGTH_SD);
+}
