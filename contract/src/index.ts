@@ -7,6 +7,7 @@ export * from './culture';
 export * from './diet';
 export * from './feeding';
 export * from './food';
+export * from './forecast';
 export * from './foodCorrection';
 export * from './genericFood';
 export * from './group';

@@ -114,6 +114,7 @@ export const paths = {
   importTable: ['post', '/api/tables/:table'],
   getServed: ['get', '/api/records/served'],
   exportServed: ['get', '/api/records/served-table'],
+  getForecastRecords: ['get', '/api/records/forecasts'],
   getAcceptance: ['get', '/api/records/acceptance/:id'],
   getConsumption: ['get', '/api/records/consumption'],
 } as const satisfies Record<string, readonly ['get' | 'post' | 'put', string]>;

@@ -37,6 +37,7 @@ import {
   weighingCreate,
   weighingUndo,
 } from './food';
+import { forecastRecords } from './forecast';
 import { foodCorrections, foodCorrectionsSeen } from './foodCorrection';
 import {
   eventWithdrawal,
@@ -532,6 +533,10 @@ export const routes = {
     summary: 'The same as CSV',
     query: spanQuery,
     response: exportedTable,
+  }),
+  getForecastRecords: route('getForecastRecords', {
+    summary: 'How right the forecasts were that came true, by kind',
+    response: forecastRecords,
   }),
   getAcceptance: route('getAcceptance', {
     summary: 'How readily a group took each food, week by week',

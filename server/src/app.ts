@@ -15,6 +15,7 @@ import { choreRoutes } from './chore/routes';
 import { broodRoutes } from './brood/routes';
 import { cultureRoutes } from './culture/routes';
 import { dietRoutes } from './diet/routes';
+import { forecastRoutes } from './forecasts/routes';
 import { feedingRoutes } from './feeding/routes';
 import { foodRoutes } from './food/routes';
 import { groupRoutes } from './group/routes';
@@ -133,6 +134,7 @@ const RESOURCES: Handlers = {
   ...trialRoutes,
   ...recipeRoutes,
   ...recordsRoutes,
+  ...forecastRoutes,
   ...planRoutes,
   ...sightingRoutes,
   ...tableRoutes,

@@ -707,6 +707,7 @@ const PROBES: Record<RouteName, Probe> = {
     () => `/api/water/${waterTest.id}/undo`,
     () => ({ id: uuidv7(), at: waterTest.at }),
   ),
+  getForecastRecords: readsNothing('/api/records/forecasts'),
   getConsumption: readsNothing('/api/records/consumption?from=2026-03-01&to=2026-03-10'),
 };
 

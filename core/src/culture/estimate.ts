@@ -36,8 +36,8 @@ export interface Estimate {
 }
 
 /** How far a look, a count and the first guess may be off: of the logarithm. Assumptions. */
-const LOOK_SD = 0.5;
-const COUNT_SD = 0.15;
+export const LOOK_SD = 0.5;
+export const COUNT_SD = 0.15;
 const START_SD = 0.5;
 /** Nine of ten lie within so many standard deviations. */
 const BAND = 1.645;

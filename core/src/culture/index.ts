@@ -23,7 +23,15 @@ export {
 } from './logistic';
 export { atWarmth, type ByWarmth } from './warmth';
 export { yieldShare, type Plateau } from './worms';
-export { DENSITIES, estimate, type Density, type Estimate, type VesselEvent } from './estimate';
+export {
+  COUNT_SD,
+  DENSITIES,
+  estimate,
+  LOOK_SD,
+  type Density,
+  type Estimate,
+  type VesselEvent,
+} from './estimate';
 export { dailySupply } from './daily';
 export { forecast, type CultureDay, type Standing } from './forecast';
 export { gramsOfOne, logisticOf, plateauOf, type Growing } from './kind';
@@ -39,7 +47,7 @@ export {
 export { afterHarvest, HARVEST_G, harvestG, type Aftermath } from './harvest';
 export { insteadOf, type Dead, type Instead } from './instead';
 export { familyOf, sharing, type InFamily, type Kin, type Shared, type Tie } from './kin';
-export { hatchShareOf } from './learn';
+export { countedJars, hatchShareOf, shareAfter, type CountedJar } from './learn';
 export {
   AHEAD_DAYS,
   standingOf,

@@ -4,6 +4,14 @@ import type { Happening } from './vessel';
 /** So many jars of the usual share stand against the keeper's own. Assumption. */
 const USUAL_JARS = 2;
 
+/** A jar of which every harvest was counted. */
+export interface CountedJar {
+  /** Share of its cysts that hatched. */
+  share: number;
+  /** Its last harvest. */
+  last: Happening;
+}
+
 /**
  * The share of cysts that hatches in the keeper's own jars, from those of which every harvest was
  * counted: the first few are weighed against the usual share. A jar that is lifted twice is one jar.
@@ -13,26 +21,39 @@ const USUAL_JARS = 2;
 export function hatchShareOf(
   jars: readonly { startG: number | null; events: readonly Happening[] }[],
 ): { share: number; jars: number } {
-  const shares = jars.flatMap(({ startG, events }) =>
-    settingsOf(startG, events).flatMap(({ cystsG, counts }) => {
-      if (cystsG === null || cystsG <= 0 || counts.length === 0) return [];
-      // What was lifted uncounted is missing from the share.
-      if (counts.includes(null)) return [];
-      const hatched = counts.reduce<number>((sum, count) => sum + (count ?? 0), 0);
-      return [hatched / (cystsG * CYSTS_PER_G)];
-    }),
-  );
-  const sum = shares.reduce((total, share) => total + Math.min(1, share), 0);
-  const share = (sum + USUAL_JARS * HATCH_SHARE) / (shares.length + USUAL_JARS);
-  return { share: Math.min(1, Math.max(0.01, share)), jars: shares.length };
+  const counted = jars.flatMap(countedJars);
+  return { share: shareAfter(counted), jars: counted.length };
 }
 
-/** Each time that a jar was set up: the cysts in it, and what was counted at each lift. */
-function settingsOf(startG: number | null, events: readonly Happening[]) {
-  const settings = [{ cystsG: startG, counts: [] as (number | null)[] }];
+/** The share to expect after some jars were counted. */
+export function shareAfter(counted: readonly Pick<CountedJar, 'share'>[]): number {
+  const sum = counted.reduce((total, { share }) => total + Math.min(1, share), 0);
+  const share = (sum + USUAL_JARS * HATCH_SHARE) / (counted.length + USUAL_JARS);
+  return Math.min(1, Math.max(0.01, share));
+}
+
+/** Each time that a vessel was set up with cysts of known mass, where all of what hatched was counted. */
+export function countedJars({
+  startG,
+  events,
+}: {
+  startG: number | null;
+  events: readonly Happening[];
+}): CountedJar[] {
+  const jars: { cystsG: number | null; lifts: Extract<Happening, { kind: 'harvested' }>[] }[] = [
+    { cystsG: startG, lifts: [] },
+  ];
   for (const event of events) {
-    if (event.kind === 'restarted') settings.push({ cystsG: event.massG, counts: [] });
-    if (event.kind === 'harvested') settings.at(-1)!.counts.push(event.count);
+    if (event.kind === 'restarted') jars.push({ cystsG: event.massG, lifts: [] });
+    if (event.kind === 'harvested') jars.at(-1)!.lifts.push(event);
   }
-  return settings;
+  return jars.flatMap(({ cystsG, lifts }) => {
+    const last = lifts.at(-1);
+    // What was lifted uncounted is missing from the share.
+    if (!last || cystsG === null || cystsG <= 0 || lifts.some(({ count }) => count === null)) {
+      return [];
+    }
+    const hatched = lifts.reduce((sum, { count }) => sum + (count ?? 0), 0);
+    return [{ share: hatched / (cystsG * CYSTS_PER_G), last }];
+  });
 }

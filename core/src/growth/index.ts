@@ -19,6 +19,7 @@ export { SORT_FROM_CV, sortingOf, type Sorting } from './sort';
 export { survivalOf, type Survival } from './survival';
 export {
   curveOn,
+  lengthAhead,
   standOfGrowth,
   usualLength,
   type DaySample,

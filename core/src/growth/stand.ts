@@ -1,6 +1,7 @@
 import type { Species } from '@open-larder/catalogue';
 import { daysToLength, slowAndFast, youngLengthCm, type YoungTraits } from '../brood/length';
 import { hasOwnPair, massFromLength } from '../fish';
+import { asRead, type Foreseen } from '../forecasts';
 import { addDays, daysBetween } from '../round';
 import { measured as known } from '../why';
 import { fitCurve, lengthOn, reaches, type Curve, type Point, type Refusal } from './curve';
@@ -66,6 +67,8 @@ export interface GrowthStand {
 
 /** A larva of which nothing else is known. The curve is used from longer fish on only. */
 const LARVA_MM = 4;
+/** Fish of one age differ in length by about this share. Practice. */
+const USUAL_CV = 0.12;
 /** Within this share of what is usual it is as usual. Assumption. */
 const AS_USUAL = 0.05;
 
@@ -169,6 +172,33 @@ function againstUsual(
   // Full-grown fish grow no more: they are not behind.
   if (last.high < slowCm && usualCm > first.mean * 1.02) return 'behind';
   return near || within ? 'as usual' : 'unsure';
+}
+
+/**
+ * The mean length that a sample on a later day should have: by the group's own curve, else as its
+ * species grows from the last sample on.
+ * @returns null where nothing was measured, or the day has passed
+ */
+export function lengthAhead(task: GrowthTask, day: string): Foreseen | null {
+  const { samples, curve } = standOfGrowth(task);
+  const last = samples.at(-1);
+  if (!last || day <= last.day) return null;
+  const cv = last.cv ?? USUAL_CV;
+  const sampleSd = (middle: number) => (cv * middle) / Math.sqrt(Math.max(1, last.n));
+  if (curve) {
+    const { cm, low, high } = lengthOn(curve, daysBetween(samples[0]!.day, day));
+    return asRead({ low, middle: cm, high }, sampleSd(cm));
+  }
+  const days = daysBetween(last.day, day);
+  const middle = usualLength(task.species, task.tempC, last.mean, days);
+  const { slow, fast } = slowAndFast(task.species);
+  const band = {
+    low: usualLength(slow, task.tempC, last.mean, days),
+    middle,
+    high: usualLength(fast, task.tempC, last.mean, days),
+  };
+  // The sample that it starts from was one, too.
+  return asRead(band, Math.hypot(sampleSd(last.mean), sampleSd(middle)));
 }
 
 function rateOf(before: DaySample, last: DaySample): GrowthStand['growthRate'] {

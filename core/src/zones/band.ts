@@ -32,6 +32,8 @@ const STEP_SCALE = 3.5;
  */
 const UNSURE = {
   gathers: 0.5,
+  /** Share of its time in which a group goes wherever food is, instead of where its kind lives. */
+  strays: 0.15,
   boldness: 0.1,
   stomach: 0.15,
   handling: 0.3,
@@ -78,14 +80,14 @@ export function bandsOf(
 }
 
 /** @param values at least one; sorted in place */
-function bandOf(values: number[]): Band {
+export function bandOf(values: number[]): Band {
   values.sort((a, b) => a - b);
   const at = (share: number) => values[Math.round(share * (values.length - 1))]!;
   return { low: at(0.05), middle: at(0.5), high: at(0.95) };
 }
 
 /** A model with every uncertain trait moved by chance, as far as what was learned leaves it in doubt. */
-function jittered(model: Model, { groups }: Feeding, chance: Chance): Model {
+export function jittered(model: Model, { groups }: Feeding, chance: Chance): Model {
   const times = (spread: number) => Math.exp(spread * chance.normal());
   const feeders = model.feeders.map((feeder, f): Feeder => {
     const group = groups[f]!;
@@ -94,8 +96,11 @@ function jittered(model: Model, { groups }: Feeding, chance: Chance): Model {
     const mass = times(massSd(group));
     const comes = (ready: number) => clamp01(ready * coming);
     const { day, dusk, night } = feeder.ready;
+    const strays = Math.min(1, Math.abs(UNSURE.strays * chance.normal()));
     return {
       ...feeder,
+      byDay: strayed(feeder.byDay, strays),
+      byNight: strayed(feeder.byNight, strays),
       speedCmS: feeder.speedCmS * times(traitSd('search', sure)),
       ready: { day: comes(day), dusk: comes(dusk), night: comes(night) },
       gathersS: feeder.gathersS * times(UNSURE.gathers),
@@ -121,6 +126,12 @@ function jittered(model: Model, { groups }: Feeding, chance: Chance): Model {
     }));
   });
   return { ...model, feeders, items, meetings };
+}
+
+/** The same time out of shelter, a share of it spread over all depths. */
+function strayed(layers: Float64Array, share: number): Float64Array {
+  const even = layers.reduce((sum, one) => sum + one, 0) / layers.length;
+  return layers.map((one) => (1 - share) * one + share * even);
 }
 
 const clamp01 = (value: number) => Math.min(1, Math.max(0, value));

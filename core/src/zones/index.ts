@@ -14,6 +14,7 @@ export {
 } from './feeding';
 export { FILM_FOOD } from './film';
 export { learn, shownBy, type BellyLooks, type LearnedGroup, type Sighting } from './learn';
+export { foreseeBelly, foreseeMeal, type MealForeseen } from './foreseen';
 export { LAYERS, LAYER_COUNT, type Layer } from './layers';
 export { phaseAt, type Phase } from './light';
 export { modelOf, type Model } from './model';

@@ -1,5 +1,5 @@
 import { Matrix, inverse, solve } from 'ml-matrix';
-import type { Belly } from '../ration';
+import { stageFactor, type Belly } from '../ration';
 import type { Feeding, Learned, LearnedSure } from './feeding';
 import { phaseAt } from './light';
 import { modelOf, type Model } from './model';
@@ -47,8 +47,14 @@ const SEEN = { cleared: 0.3, left: 0.12, came: 0.2 };
  * The share of its need that a belly speaks of, from sunken to bloated; how far one look is off, of the
  * logarithm; and how sure many can make it, for they share what is wrong with them. Assumptions.
  */
-const BELLY_SHARE: Record<Belly, number> = { 1: 0.4, 2: 0.7, 3: 1, 4: 1.25, 5: 1.6 };
-const BELLY_SD = { one: 0.3, many: 0.12 };
+export const BELLY_SHARE: Record<Belly, number> = { 1: 0.4, 2: 0.7, 3: 1, 4: 1.25, 5: 1.6 };
+export const BELLY_SD = { one: 0.3, many: 0.12 };
+/** A fish that is fattened up looks full long before it has what it is to get: of maintenance. Assumption. */
+const FULL_AT = 1.3;
+
+/** By how much a belly is fuller than its share of the need says, for a group that is fed up. */
+export const fedUp = ({ stage, goalFactor, species }: Feeding['groups'][number]): number =>
+  stage === 'conditioning' ? Math.max(1, (goalFactor ?? stageFactor(stage, species)) / FULL_AT) : 1;
 /** So much less of a group comes where some of it were seen to hang back. Assumption. */
 const HUNG_BACK = 0.6;
 /** Minutes at which a keeper looks who came. Assumption. */
@@ -194,7 +200,8 @@ function missesOfLooks(
     const misses: number[] = [];
     const scores = looks.flatMap(({ belly }) => (belly === null ? [] : [belly]));
     if (scores.length > 0) {
-      const share = shareOfNeed(model, outcome, kjPerG[g]!, g) / 100;
+      const full = fedUp(feeding.groups[g]!);
+      const share = (full * shareOfNeed(model, outcome, kjPerG[g]!, g)) / 100;
       const meant = meanOf(scores.map((belly) => Math.log(BELLY_SHARE[belly])));
       const sd = Math.max(BELLY_SD.many, BELLY_SD.one / Math.sqrt(scores.length));
       misses.push((Math.log(Math.max(LEAST_SHARE, share)) - meant) / sd);
@@ -226,7 +233,10 @@ interface About {
 
 const ALL: About = { includes: () => true, sinceMin: 0 };
 
-function aboutOf({ about, feeding: { drops, fromMin } }: Sighting): About {
+export function aboutOf({
+  about,
+  feeding: { drops, fromMin },
+}: Pick<Sighting, 'about' | 'feeding'>): About {
   if (about === null) return ALL;
   const starts = drops.filter(({ key }) => about.has(key)).map(({ atMin }) => atMin - fromMin);
   return {

@@ -19,7 +19,7 @@ import { happened, keptVessel, vessels, type Kept } from './store';
 const REMEMBERED_DAYS = 200;
 
 /** What the core needs of an event. */
-const happeningOf = ({ at, ...event }: VesselEventRow): Happening =>
+export const happeningOf = ({ at, ...event }: VesselEventRow): Happening =>
   ({ ...event, atMs: Date.parse(at) }) as unknown as Happening;
 
 /**

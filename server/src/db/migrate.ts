@@ -22,6 +22,7 @@ import * as mealEnds from './migrations/0019-meal-ends';
 import * as checkpoints from './migrations/0020-checkpoints';
 import * as eggDays from './migrations/0021-egg-days';
 import * as existingCultures from './migrations/0022-existing-cultures';
+import * as forecasts from './migrations/0023-forecasts';
 
 const MIGRATIONS = [
   house,
@@ -46,6 +47,7 @@ const MIGRATIONS = [
   checkpoints,
   eggDays,
   existingCultures,
+  forecasts,
 ];
 /** Arbitrary but fixed: two servers that start together migrate one after the other. */
 const LOCK = 741_093_122;

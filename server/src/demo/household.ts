@@ -2,12 +2,16 @@ import type { Catalogue } from '@open-larder/catalogue/load';
 import { QueryTypes, type Sequelize } from 'sequelize';
 import { Scope } from '../db';
 import { modelOf } from '../db/models';
+import { catchUp } from '../forecasts/catchUp';
 import { chanceFrom } from './chance';
 import { tellHistory } from './history';
 import { MOMENTS } from './scenario';
 
 /** Fixed, so that two starts tell the same story. */
 const SEED = 20_260_401;
+
+/** Time enough to score the whole history. */
+const WHOLE_MS = 120_000;
 
 interface Wanted {
   key: 'demo' | 'empty';
@@ -68,6 +72,8 @@ export async function ensureHousehold(
     );
     if (key === 'demo') {
       await tellHistory(scope, catalogue, { chance, timeZone, now, moments });
+      // How right the forecasts were is worked out from that history, as it would have been day by day.
+      await catchUp(scope, catalogue, { now: () => now }, WHOLE_MS);
     }
     return id;
   });

@@ -9,12 +9,12 @@ export interface DemoSeen {
   came: Record<string, number>;
 }
 
-const tarn = (daysAgo: number, clearedMin: number, loaches: number): DemoSeen => ({
+const tarn = (daysAgo: number, left: number, loaches: number): DemoSeen => ({
   daysAgo,
   tank: 'Tarn',
   moment: 'After work',
-  clearedMin,
-  left: null,
+  clearedMin: null,
+  left,
   came: { 'Marbled hatchetfish': 1, 'Threadfin rainbowfish': 1, 'Kuhli loaches': loaches },
 });
 
@@ -28,12 +28,26 @@ const millpond = (daysAgo: number, left: number): DemoSeen => ({
   came: { 'Pearl gouramis': 1 },
 });
 
-/** The shy loaches hang back in the evening, and the others leave less than one would think. */
+const gone = (daysAgo: number, tank: string, moment: string, clearedMin: number): DemoSeen => ({
+  daysAgo,
+  tank,
+  moment,
+  clearedMin,
+  left: null,
+  came: {},
+});
+
+/** The shy loaches hang back in the evening, and the others are full before all of it is gone. */
 export const SEEN: DemoSeen[] = [
-  tarn(6, 9, 0),
-  tarn(4, 8, 0.5),
-  tarn(3, 10, 0),
-  tarn(1, 8.5, 0),
+  tarn(6, 0.5, 0),
+  tarn(4, 0.25, 0.5),
+  tarn(3, 0.5, 0),
+  tarn(1, 0.5, 0),
+  gone(5, 'Alder', 'Before work', 6),
+  gone(3, 'Alder', 'Before work', 7.5),
+  gone(1, 'Alder', 'Before work', 5),
+  gone(4, 'Trough', 'Midday break', 3),
+  gone(2, 'Trough', 'Midday break', 4),
   millpond(4, 0.25),
   millpond(2, 0.5),
   {

@@ -1,0 +1,37 @@
+import { addDays } from '@open-larder/core';
+import { asRead } from '@open-larder/core/forecasts';
+import { testSd } from '@open-larder/core/water/testError';
+import { standOfWaters } from '../water/standing';
+import { happened } from '../water/store';
+import type { Outcome, Seen } from './outcome';
+
+/** Each test of nitrate but a tank’s first, forecast on the evening before it. */
+export async function waterOutcomes({ scope, household, since, today }: Seen): Promise<Outcome[]> {
+  const names = new Map(household.tanks.map(({ id, name }) => [id, name]));
+  const tested = new Set<string>();
+  return (await happened(scope, null, since)).flatMap((event): Outcome[] => {
+    const { id, tankId, kind, day, nitrate } = event;
+    if (kind !== 'tested' || nitrate === null || day > today) return [];
+    const first = !tested.has(tankId);
+    tested.add(tankId);
+    if (first) return [];
+    const madeOn = addDays(day, -1);
+    return [
+      {
+        kind: 'nitrate',
+        eventId: id,
+        about: names.get(tankId) ?? '',
+        madeOn,
+        day,
+        actual: nitrate,
+        foresee: async () => {
+          const [row] = await standOfWaters(scope, household, madeOn, tankId);
+          const next = row?.stand?.days[1];
+          if (!next) return null;
+          const { low, before: middle, high } = next;
+          return asRead({ low, middle, high }, testSd(middle));
+        },
+      },
+    ];
+  });
+}
