@@ -5,5 +5,6 @@
 export { GrowthScreen } from './growth/GrowthScreen';
 export { AccountView } from './records/AccountView';
 export { CompareScreen } from './records/CompareScreen';
+export { HowRightView } from './records/HowRightView';
 export { DecidedView } from './records/DecidedView';
 export { TrialsView } from './trial/TrialsView';

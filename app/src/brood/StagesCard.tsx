@@ -4,6 +4,7 @@ import { useNow, useWords } from '../store';
 import { Button, Card, DateField, ListRow, Sheet, Text } from '../ui';
 import { useBroodEvent, type Said } from './useBroodEvent';
 import type { Brood } from './useBroods';
+import { RecordNote } from '../forecasts/RecordNote';
 import { sayWindow, stageWords } from './words';
 
 /** The stages of a brood on their days; what is expected is corrected by a tap when it is seen. */
@@ -38,6 +39,11 @@ export function StagesCard({ brood }: { brood: Brood }) {
           trail={<Text tone={stage.seen ? 'ink' : 'due'}>{words.day(stage.day)}</Text>}
         />
       ))}
+      {kind && next?.stage !== 'born' ? (
+        <View style={{ paddingHorizontal: 12, paddingTop: 8 }}>
+          <RecordNote kind={next?.stage === 'swim' ? 'swim' : 'hatch'} />
+        </View>
+      ) : null}
       {kind ? (
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, padding: 12 }}>
           <Button

@@ -13,6 +13,7 @@ import type { Culture, Cultures } from './useCultures';
 import { VesselActs } from './VesselActs';
 import { STATE_WORDS, saySize, sayStand } from './words';
 import { WorkList } from './WorkList';
+import { RecordNote } from '../forecasts/RecordNote';
 import { whyCrash, whyStanding } from './why';
 import { nowMs } from '../store/clock';
 
@@ -78,6 +79,7 @@ export function VesselDetail({
           follow.
         </Text>
       ) : null}
+      <RecordNote kind="culture" />
       <Card label="How it stands">
         <ListRow
           first

@@ -30,6 +30,8 @@ import {
   later,
 } from '../ui';
 import { KeptPicture } from './KeptPicture';
+import { RecordNote } from '../forecasts/RecordNote';
+import { useCalibratedDays } from '../forecasts/useForecastRecord';
 import { CheckpointsCard } from './CheckpointsCard';
 import { MeasureSheet } from './MeasureSheet';
 import { growthOf, measuredOf } from './useGrowth';
@@ -85,6 +87,11 @@ function GrowthOf({ group, data, events }: Props) {
       growthOf(group, events, data, now.day, targetCm !== null && targetCm > 0 ? targetCm : null),
     [group, events, data, now.day, targetCm],
   );
+  const asFarApart = useCalibratedDays('lengthDay');
+  const reached =
+    stand !== null && typeof stand.reached === 'object' && stand.reached !== null
+      ? asFarApart(stand.reached)
+      : (stand?.reached ?? null);
   const length = words.scale('length');
   const measure = (
     <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
@@ -123,10 +130,11 @@ function GrowthOf({ group, data, events }: Props) {
         onChange={setTargetCm}
         hint={
           targetCm !== null && targetCm > 0
-            ? (sayReached(stand.reached, targetCm, words) ?? undefined)
+            ? (sayReached(reached, targetCm, words) ?? undefined)
             : 'A length at which they move up, breed, or find somebody who takes them.'
         }
       />
+      <RecordNote kind="length" />
       <CheckpointsCard group={group} stand={stand} />
       <SizesCard group={group} stand={stand} data={data} />
       <FiguresCard group={group} stand={stand} events={events} data={data} />

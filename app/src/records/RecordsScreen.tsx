@@ -18,9 +18,10 @@ const Chart = later(async () => (await import('./Chart')).default);
 const ServedView = later(async () => (await import('./ServedView')).ServedView);
 const AccountView = later(async () => (await import('../ledger')).AccountView);
 const DecidedView = later(async () => (await import('../ledger')).DecidedView);
+const HowRightView = later(async () => (await import('../ledger')).HowRightView);
 const TrialsView = later(async () => (await import('../ledger')).TrialsView);
 
-export type RecordsTab = RecordsView | 'served' | 'account' | 'trials' | 'decided';
+export type RecordsTab = RecordsView | 'served' | 'account' | 'trials' | 'decided' | 'right';
 
 /** What was offered against what was needed, what came of it, trials, and what was decided. */
 export function RecordsScreen({ first = 'groups' }: { first?: RecordsTab }) {
@@ -32,7 +33,7 @@ export function RecordsScreen({ first = 'groups' }: { first?: RecordsTab }) {
   const view = tab === 'foods' ? tab : 'groups';
   const ofWeek = tab === 'groups' || tab === 'foods';
   /** Trials and decisions have days of their own. */
-  const ofDays = tab !== 'trials' && tab !== 'decided';
+  const ofDays = tab !== 'trials' && tab !== 'decided' && tab !== 'right';
   const to = addDays(now.day, -7 * weeksBack);
   const from = addDays(to, -6);
   const { data, error, refetch } = api.useConsumptionQuery({ from, to });
@@ -82,6 +83,7 @@ export function RecordsScreen({ first = 'groups' }: { first?: RecordsTab }) {
           { value: 'account', label: 'What came of it' },
           { value: 'trials', label: 'Trials' },
           { value: 'decided', label: 'Decided' },
+          { value: 'right', label: 'How right' },
         ]}
       />
       {tab === 'served' ? (
@@ -92,6 +94,8 @@ export function RecordsScreen({ first = 'groups' }: { first?: RecordsTab }) {
         <TrialsView />
       ) : tab === 'decided' ? (
         <DecidedView />
+      ) : tab === 'right' ? (
+        <HowRightView />
       ) : error ? (
         <Fault problem={error as Problem} onRetry={() => void refetch()} />
       ) : !data ? (

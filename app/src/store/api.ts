@@ -2,6 +2,7 @@ import type { CultureKind } from '@open-larder/catalogue/cultures';
 import type {
   CatalogueView,
   Consumption,
+  ForecastRecords,
   FoodRow,
   Group,
   Household,
@@ -148,6 +149,11 @@ export const api = createApi({
       >({
         queryFn: ({ hand, ...params }) => call('getRoundWhy', { params, query: byHand(hand) }),
         providesTags: ['round'],
+      }),
+      /** It follows from all that was seen: every write of it makes the next one. */
+      forecastRecords: build.query<ForecastRecords, void>({
+        queryFn: () => call('getForecastRecords'),
+        providesTags: ['records', 'sighting', 'look', 'water', 'life', 'brood', 'vessel'],
       }),
       consumption: build.query<Consumption, { from: string; to: string }>({
         queryFn: (query) => call('getConsumption', { query }),

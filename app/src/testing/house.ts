@@ -289,4 +289,5 @@ export const answers = (): Record<string, unknown> => ({
   'GET /api/foods': { items: [food], next: null },
   'GET /api/larder/corrections': { foods: [] },
   'GET /api/larder/supply': supply,
+  'GET /api/records/forecasts': { kinds: [], pending: 0 },
 });

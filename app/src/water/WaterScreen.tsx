@@ -4,6 +4,7 @@ import { addDays, daysBetween } from '@open-larder/core/round';
 import { sayNumber } from '@open-larder/core/units';
 import type { Reading } from '@open-larder/core/water/range';
 import type { WaterStand } from '@open-larder/core/water/stand';
+import { RecordNote } from '../forecasts/RecordNote';
 import { testBand } from '@open-larder/core/water/testError';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -237,9 +238,10 @@ function Ahead({ stand, events }: { stand: WaterStand; events: WaterEventRow[] }
         ) : null}
       </View>
       <Text look="small" tone="quiet">
-        Dots are tests, the shaded part is where it will lie nine times of ten, notches are changes:
-        broken ones are done.
+        Dots are tests, nine times in ten it lies in the shaded part, notches are changes: broken
+        ones are done.
       </Text>
+      <RecordNote kind="nitrate" />
     </View>
   );
 }

@@ -34,6 +34,8 @@ import { SeenCard } from './SeenCard';
 import { Shares } from './Shares';
 import { usePlayback } from './usePlayback';
 import { useSimulation, type Simulation } from './useSimulation';
+import { RecordNote } from '../forecasts/RecordNote';
+import { useCalibrated } from '../forecasts/useForecastRecord';
 import { sayDrop, saySpan } from './words';
 
 const WHOLE_DAY = 'day';
@@ -311,7 +313,12 @@ function stripsOf(feeding: Feeding, { frames, scene, report }: Played): DayStrip
 }
 
 /** What came of it: food by food, and the water. */
-function Outcome({ data, played: { report } }: Parts) {
+function Outcome({ data, simulation, played: { report } }: Parts) {
+  const calibrated = useCalibrated('clearing');
+  const bandOf = (at: number) => {
+    const band = simulation.bands?.clearedMin[at];
+    return band && calibrated(band);
+  };
   const names = new Map(report.groups.map((group) => [group.groupId, group.name]));
   const { water } = report;
   return (
@@ -324,7 +331,7 @@ function Outcome({ data, played: { report } }: Parts) {
             first={at === 0}
             lead={<FoodSign family={familyOf(data, drop.foodId)} size={24} />}
             title={drop.name}
-            detail={sayDrop(drop, names.get(drop.groupId) ?? 'Its group')}
+            detail={sayDrop(drop, names.get(drop.groupId) ?? 'Its group', bandOf(at))}
           />
         ))}
         <ListRow
@@ -338,6 +345,7 @@ function Outcome({ data, played: { report } }: Parts) {
           }
         />
       </Card>
+      <RecordNote kind="clearing" />
       <Text look="small" tone="quiet">
         A simulation from what is known of each species and size, not a measurement. Look who comes
         and what is left; clearing times tell more than any figure here.

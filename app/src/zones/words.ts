@@ -1,6 +1,6 @@
 import { sayGrams } from '@open-larder/core/food';
 import { saySignificant, sayNumber } from '@open-larder/core/units';
-import type { DropReport, Layer } from '@open-larder/core/zones';
+import type { Band, DropReport, Layer } from '@open-larder/core/zones';
 
 /** Where food lies, in the keeper's words. */
 const LIES: Record<Layer, string> = {
@@ -22,12 +22,24 @@ export function saySpan(seconds: number): string {
 
 export const sayShare = (share: number): string => `${Math.round(share * 100)} %`;
 
-/** What became of one drop, in a sentence or two. */
-export function sayDrop(drop: DropReport, groupName: string): string {
+/**
+ * What became of one drop, in a sentence or two.
+ * @param band minutes until it is gone, as far as that is known
+ */
+export function sayDrop(drop: DropReport, groupName: string, band?: Band | null): string {
   const gone =
-    drop.clearedMin === null ? sayLeft(drop) : `Gone after ${saySpan(drop.clearedMin * 60)}.`;
+    drop.clearedMin === null
+      ? sayLeft(drop)
+      : `Gone after ${saySpan(drop.clearedMin * 60)}${band ? sayBetween(band) : ''}.`;
   if (drop.eatenG < drop.servedG * 0.01) return `It is not eaten. ${gone}`;
   return `${groupName} get ${sayShare(drop.ownShare)} of what is eaten. ${gone}${sayBuried(drop)}`;
+}
+
+/** «, likely 3 to 10 min»; what may well not be gone in time has no upper end. */
+function sayBetween({ low, high }: Band): string {
+  return Number.isFinite(high)
+    ? `, likely ${saySpan(low * 60)} to ${saySpan(high * 60)}`
+    : `, likely ${saySpan(low * 60)} or much later`;
 }
 
 /** Worth a word from a twentieth on. */

@@ -5,14 +5,17 @@ import {
   broodWork,
   clutchOf,
   standOfBrood,
+  type BroodStand,
   type BroodTask,
   type Clutch,
+  type Dated,
 } from '@open-larder/core/brood';
 import { localDay, type Clock } from '../clock';
 import { stand as standOfVessels } from '../culture/standing';
 import { vessels } from '../culture/store';
 import type { Scope } from '../db';
 import { allFoods } from '../food/store';
+import { calibrationsOf, shownDays, type Calibrations } from '../forecasts/calibration';
 import { readHousehold } from '../household/store';
 import { notFound } from '../http/problems';
 import { moments } from '../moment/store';
@@ -30,6 +33,7 @@ export async function stand(
   catalogue: Catalogue,
   clock: Clock,
   kept: readonly Kept[],
+  bands: Calibrations | Promise<Calibrations> = calibrationsOf(scope),
 ): Promise<BroodRow[]> {
   if (kept.length === 0) return [];
   // Earlier clutches of the same species tell of those that are on: all of them are read.
@@ -46,6 +50,7 @@ export async function stand(
     moments(scope, null, null),
   ]);
   const today = localDay(clock.now(), timeZone);
+  const calibrations = await bands;
   const menu = foodsForBroods(catalogue, foods, cultures);
   const byTank = new Map(rows.map((tank) => [tank.id, tank]));
   const wayOf = (breeding: string | undefined) =>
@@ -90,11 +95,25 @@ export async function stand(
       {
         ...row,
         tubs: mine.map(({ broodId: _, ...tub }) => tub),
-        stand: standing,
+        stand: asShown(calibrations, standing),
         work: broodWork(task, standing),
       },
     ];
   });
+}
+
+/** Windows of hatching and swimming as wide as this household’s clutches have shown them to be. */
+function asShown(calibrations: Calibrations, stand: BroodStand): BroodStand {
+  const shown = <D extends Dated | null>(dated: D): D =>
+    dated === null || dated.seen || (dated.stage !== 'hatch' && dated.stage !== 'swim')
+      ? dated
+      : shownDays(calibrations, dated.stage, dated);
+  return {
+    ...stand,
+    stages: stand.stages.map(shown),
+    next: shown(stand.next),
+    swim: shown(stand.swim),
+  };
 }
 
 const idOf = ({ id }: { id: string }) => id;

@@ -7,10 +7,12 @@ import {
   workOn,
   type Happening,
   type Vessel,
+  type VesselStand,
 } from '@open-larder/core/culture';
 import { addDays } from '@open-larder/core';
 import { localDay, type Clock } from '../clock';
 import type { Scope } from '../db';
+import { calibrationsOf, type Calibrations } from '../forecasts/calibration';
 import { readHousehold } from '../household/store';
 import { notFound } from '../http/problems';
 import { happened, keptVessel, vessels, type Kept } from './store';
@@ -31,7 +33,9 @@ export async function stand(
   catalogue: Catalogue,
   clock: Clock,
   kept: readonly Kept[],
+  bands: Calibrations | Promise<Calibrations> = calibrationsOf(scope),
 ): Promise<VesselRow[]> {
+  const calibrations = await bands;
   const kinds = new Map(catalogue.cultures.map((kind) => [kind.key, kind]));
   const hatchKeys = new Set(
     kept.map(({ kindKey }) => kindKey).filter((key) => kinds.get(key)?.model === 'hatch'),
@@ -76,8 +80,23 @@ export async function stand(
     const { startedAt: _, enteredOn: __, ...told } = row;
     const standing = standOn(vessel, today);
     const work = workOn(vessel, standing, today, now.getTime());
-    return [{ ...told, stand: standing, work, hatch }];
+    return [{ ...told, stand: asShown(calibrations, standing), work, hatch }];
   });
+}
+
+/** The band of what is in it as wide as this household’s looks have shown it to be. */
+function asShown(calibrations: Calibrations, stand: VesselStand): VesselStand {
+  const times = calibrations.get('culture') ?? 1;
+  const { standingG, estimate } = stand;
+  if (times === 1 || standingG <= 0) return stand;
+  const wide = (one: number) => (one <= 0 ? 0 : standingG * (one / standingG) ** times);
+  return {
+    ...stand,
+    lowG: wide(stand.lowG),
+    highG: wide(stand.highG),
+    // What is looked ahead from is as unsure.
+    estimate: { ...estimate, sd: estimate.sd * times },
+  };
 }
 
 const idOf = ({ id }: { id: string }) => id;

@@ -74,6 +74,18 @@ const TABLES = {
     entry: JSONB,
     ...versioned,
   },
+  forecasts: {
+    householdId: UUID,
+    kind: { type: TEXT, primaryKey: true },
+    eventId: { type: UUID, primaryKey: true },
+    about: TEXT,
+    madeOn: DATEONLY,
+    day: DATEONLY,
+    low: DECIMAL,
+    middle: DECIMAL,
+    high: DECIMAL,
+    actual: DECIMAL,
+  },
   groups: {
     id: uuid,
     householdId: UUID,

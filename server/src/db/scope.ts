@@ -32,6 +32,7 @@ type OnceTable =
   | 'trainings'
   | 'vessels'
   | 'vessel_events'
+  | 'forecasts'
   | 'broods'
   | 'brood_tubs'
   | 'brood_events'

@@ -2,6 +2,7 @@ import { daysBetween } from '@open-larder/core';
 import { broodOn } from '@open-larder/core/brood';
 import { stand } from '../brood/standing';
 import { broods, happened } from '../brood/store';
+import { AS_MODELLED } from './calibration';
 import { clockOn, type Outcome, type Seen } from './outcome';
 
 const STAGES = [
@@ -42,7 +43,7 @@ export async function broodOutcomes({
           actual: Math.max(0.5, daysBetween(laid, day)),
           foresee: async () => {
             const clock = clockOn(laid, household.timeZone);
-            const [then] = await stand(scope, catalogue, clock, [row]);
+            const [then] = await stand(scope, catalogue, clock, [row], AS_MODELLED);
             const stage = then?.stand.stages.find((one) => one.stage === kind && !one.seen);
             if (!stage) return null;
             const since = (one: string) => Math.max(0.5, daysBetween(laid, one));

@@ -13,6 +13,7 @@ import {
 import { bandAround, type Foreseen } from '@open-larder/core/forecasts';
 import { happeningOf, stand } from '../culture/standing';
 import { happened, vessels, type Kept } from '../culture/store';
+import { AS_MODELLED } from './calibration';
 import { clockOn, type Outcome, type Seen } from './outcome';
 
 /**
@@ -49,7 +50,7 @@ export async function cultureOutcomes(seen: Seen): Promise<Outcome[]> {
           actual: read.percent,
           foresee: async (): Promise<Foreseen | null> => {
             const clock = clockOn(madeOn, household.timeZone);
-            const [then] = await stand(scope, catalogue, clock, [vessel]);
+            const [then] = await stand(scope, catalogue, clock, [vessel], AS_MODELLED);
             if (!then || then.stand.fullG <= 0) return null;
             const shared = vessel.alsoKindKey !== null;
             const [, next] = forecast(

@@ -105,4 +105,34 @@ describe('how right the forecasts were', () => {
     expect(rest.pending).toBe(0);
     expect(rest.kept.length).toBe(first.pending + 1);
   });
+
+  it('widens the bands that are shown once twenty of a kind came true, and only those', async () => {
+    const scope = server.scope('ours');
+    const { body: before } = await ours.ask.get('/api/waters').expect(200);
+    const width = (body: typeof before) => {
+      const { low, before: middle, high } = body.tanks[0].stand.days[10];
+      return { below: middle - low, above: high - middle, middle };
+    };
+    for (let at = 0; at < 25; at += 1) {
+      await scope.insert('forecasts', [
+        {
+          kind: 'nitrate',
+          eventId: uuidv7(),
+          about: 'a tank',
+          madeOn: '2026-03-01',
+          day: '2026-03-02',
+          low: 18,
+          middle: 20,
+          high: 22,
+          // Off by three widths of its band, each of them.
+          actual: at % 2 === 0 ? 26 : 14,
+        },
+      ]);
+    }
+    const { body: after } = await ours.ask.get('/api/waters').expect(200);
+    expect(width(after).middle).toBeCloseTo(width(before).middle, 6);
+    expect(width(after).above).toBeCloseTo(3 * width(before).above, 6);
+    const others = await server.as('theirs').get('/api/waters').expect(200);
+    expect(others.body.tanks).toEqual([]);
+  });
 });

@@ -22,16 +22,8 @@ export const keptForecasts = (scope: Scope): Promise<KeptForecast[]> =>
   );
 
 /** Keep some; what is kept already stays as it is. */
-export async function keepForecasts(scope: Scope, rows: readonly KeptForecast[]): Promise<void> {
-  for (const row of rows) {
-    await scope.rows(
-      `INSERT INTO forecasts (household_id, kind, event_id, about, made_on, day, low, middle, high, actual)
-       VALUES (:household, :kind, :eventId, :about, :madeOn, :day, :low, :middle, :high, :actual)
-       ON CONFLICT DO NOTHING RETURNING event_id`,
-      { ...row },
-    );
-  }
-}
+export const keepForecasts = (scope: Scope, rows: readonly KeptForecast[]): Promise<void> =>
+  scope.insertOnce('forecasts', rows as unknown as Record<string, unknown>[]);
 
 /** Forget those whose event was taken back. */
 export async function forgetForecasts(scope: Scope, eventIds: readonly string[]): Promise<void> {

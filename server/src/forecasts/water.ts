@@ -3,6 +3,7 @@ import { asRead } from '@open-larder/core/forecasts';
 import { testSd } from '@open-larder/core/water/testError';
 import { standOfWaters } from '../water/standing';
 import { happened } from '../water/store';
+import { AS_MODELLED } from './calibration';
 import type { Outcome, Seen } from './outcome';
 
 /** Each test of nitrate but a tank’s first, forecast on the evening before it. */
@@ -25,7 +26,7 @@ export async function waterOutcomes({ scope, household, since, today }: Seen): P
         day,
         actual: nitrate,
         foresee: async () => {
-          const [row] = await standOfWaters(scope, household, madeOn, tankId);
+          const [row] = await standOfWaters(scope, household, madeOn, tankId, AS_MODELLED);
           const next = row?.stand?.days[1];
           if (!next) return null;
           const { low, before: middle, high } = next;

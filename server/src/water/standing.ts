@@ -10,11 +10,13 @@ import {
   STANDS_MG_L,
   UPTAKE,
   type WaterEvent,
+  type WaterStand,
 } from '@open-larder/core/water';
 import { USUAL_RHYTHM } from '@open-larder/core/water/rhythm';
 import { localDay, type Clock } from '../clock';
 import type { Scope } from '../db';
 import { notFound } from '../http/problems';
+import { calibrationsOf, shownBand, type Calibrations } from '../forecasts/calibration';
 import { readHouse, type Household } from '../round/house';
 import { happened, proteinServed } from './store';
 
@@ -27,7 +29,9 @@ export async function standOfWaters(
   household: Household,
   today: string,
   only: string | null,
+  bands: Calibrations | Promise<Calibrations> = calibrationsOf(scope),
 ): Promise<WaterRow[]> {
+  const calibrations = await bands;
   const first = addDays(today, -LOOK_BACK_DAYS);
   const [events, served] = await Promise.all([
     happened(scope, only === null ? null : [only], first),
@@ -64,36 +68,45 @@ export async function standOfWaters(
         {
           tankId: tank.id,
           litres,
-          stand: standOfWater({
-            litres,
-            tempC: tank.tempC,
-            ph: tank.ph,
-            filtered: takesUp(tank),
-            uptake: UPTAKE[furnishingOf(tank).plants],
-            since: tank.runsSince ?? stays.firstIn.get(tank.id) ?? null,
-            today,
-            rhythm: {
-              ...(rhythm ?? USUAL_RHYTHM),
-              said: rhythm !== null,
-              heldUntil: rhythm?.heldUntil ?? null,
-            },
-            events: (eventsIn.get(tank.id) ?? []) as WaterEvent[],
-            servedMg: servedIn.get(tank.id) ?? new Map(),
-            plannedMg: plannedIn.get(tank.id) ?? Array<number>(FORECAST_DAYS).fill(0),
-            groups: (groupsIn.get(tank.id) ?? [])
-              .filter((group) => group.size.total > 0)
-              .flatMap(({ id, name, speciesKey, stage }) => {
-                const kind = household.species.get(speciesKey);
-                if (!kind) return [];
-                const delicate = stage === 'fry' || kind.zone === 'bottom';
-                return [{ id, name, standsMgL: STANDS_MG_L[kind.nitrate], delicate }];
-              }),
-          }),
+          stand: asShown(
+            calibrations,
+            standOfWater({
+              litres,
+              tempC: tank.tempC,
+              ph: tank.ph,
+              filtered: takesUp(tank),
+              uptake: UPTAKE[furnishingOf(tank).plants],
+              since: tank.runsSince ?? stays.firstIn.get(tank.id) ?? null,
+              today,
+              rhythm: {
+                ...(rhythm ?? USUAL_RHYTHM),
+                said: rhythm !== null,
+                heldUntil: rhythm?.heldUntil ?? null,
+              },
+              events: (eventsIn.get(tank.id) ?? []) as WaterEvent[],
+              servedMg: servedIn.get(tank.id) ?? new Map(),
+              plannedMg: plannedIn.get(tank.id) ?? Array<number>(FORECAST_DAYS).fill(0),
+              groups: (groupsIn.get(tank.id) ?? [])
+                .filter((group) => group.size.total > 0)
+                .flatMap(({ id, name, speciesKey, stage }) => {
+                  const kind = household.species.get(speciesKey);
+                  if (!kind) return [];
+                  const delicate = stage === 'fry' || kind.zone === 'bottom';
+                  return [{ id, name, standsMgL: STANDS_MG_L[kind.nitrate], delicate }];
+                }),
+            }),
+          ),
         },
       ];
     },
   );
 }
+
+/** The band of nitrate as wide as this household’s tests have shown it to be. */
+const asShown = (calibrations: Calibrations, stand: WaterStand): WaterStand => ({
+  ...stand,
+  days: stand.days.map((day) => shownBand(calibrations, 'nitrate', day, day.before)),
+});
 
 function byTank<Row extends { tankId: string }>(rows: readonly Row[]): Map<string, Row[]> {
   const tanks = new Map<string, Row[]>();

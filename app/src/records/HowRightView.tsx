@@ -1,0 +1,92 @@
+import type { Problem } from '@open-larder/contract';
+import { CALIBRATED_FROM } from '@open-larder/core/forecasts';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Misfits } from '../draw/Misfits';
+import { useForecastRecords } from '../forecasts/useForecastRecord';
+import {
+  FORECAST_TITLES,
+  offOf,
+  sayCalibration,
+  sayChange,
+  sayHowRight,
+  sayScored,
+  type KindRecord,
+} from '../forecasts/words';
+import { useWords } from '../store';
+import { Card, Disclosure, Empty, Fault, ListRow, Skeleton, Text } from '../ui';
+
+/** How right the forecasts were that came true, kind by kind. */
+export function HowRightView() {
+  const { data, error, refetch } = useForecastRecords();
+  if (error && !data) return <Fault problem={error as Problem} onRetry={() => void refetch()} />;
+  if (!data) return <Skeleton rows={4} height={96} />;
+  if (data.kinds.length === 0 && data.pending === 0) {
+    return (
+      <Empty
+        title="No forecast has come true yet"
+        text="Test the water, measure fish, note bellies, hatchings and when a meal is gone: each is set against what was expected of it, and shown here."
+      />
+    );
+  }
+  return (
+    <View style={{ gap: 16, maxWidth: 820 }}>
+      <Text tone="quiet">
+        Every forecast that came true, against the range that was shown: nine of ten should lie in
+        it.
+      </Text>
+      {data.kinds.map((record) => (
+        <KindCard key={record.kind} record={record} />
+      ))}
+      {data.pending > 0 ? (
+        <Text role="status" tone="quiet">{`${data.pending} more are being scored.`}</Text>
+      ) : null}
+    </View>
+  );
+}
+
+const LISTED = 12;
+
+function KindCard({ record }: { record: KindRecord }) {
+  const words = useWords();
+  const [width, setWidth] = useState(0);
+  const { kind, newest } = record;
+  const title = FORECAST_TITLES[kind];
+  const change = sayChange(kind, record, words);
+  const oldest = [...newest].reverse();
+  return (
+    <Card label={title}>
+      <View style={{ padding: 12, gap: 8 }}>
+        <Text look="strong">{title}</Text>
+        <Text>{`${sayHowRight(kind, record, words)}.`}</Text>
+        <View onLayout={(event) => setWidth(event.nativeEvent.layout.width)}>
+          {width > 0 ? (
+            <Misfits
+              label={`${record.inside} of ${record.count} lay within the shaded range`}
+              width={width}
+              off={oldest.map(offOf)}
+            />
+          ) : null}
+        </View>
+        {change ? (
+          <Text look="small" tone="quiet">
+            {change}
+          </Text>
+        ) : null}
+        <Text look="small" tone="quiet">
+          {sayCalibration(record, CALIBRATED_FROM)}
+        </Text>
+        <Disclosure title={newest.length > LISTED ? `The newest ${LISTED}` : 'Each of them'}>
+          {newest.slice(0, LISTED).map((one, at) => (
+            <ListRow
+              key={`${one.about} ${one.day} ${at}`}
+              first={at === 0}
+              title={one.about}
+              detail={sayScored(kind, one, words)}
+            />
+          ))}
+        </Disclosure>
+      </View>
+    </Card>
+  );
+}
