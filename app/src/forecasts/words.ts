@@ -21,7 +21,12 @@ export const FORECAST_TITLES: Record<ForecastKind, string> = {
 
 /** A figure of a kind with its unit: lengths in the keeper’s, days as days. */
 export function sayFigure(kind: ForecastKind, value: number, words: Words): string {
-  if (kind === 'length') return words.say('length', value);
+  if (kind === 'length') {
+    const { unit } = words.scale('length');
+    return unit === 'cm' && value < 0.1
+      ? `${sayNumber(value * 10, 1)} mm`
+      : words.say('length', value);
+  }
   const unit = FORECAST_UNITS[kind];
   if (unit === 'd') {
     const days = sayNumber(value, value < 10 ? 1 : 0);
@@ -39,7 +44,8 @@ export function sayHowRight(
   words: Words,
 ): string {
   const within = `${inside} of ${count} within the range shown`;
-  const typical = sayFigure(kind, medianError, words);
+  const off = sayFigure(kind, medianError, words);
+  const typical = kind === 'belly' ? `${off} of five steps` : off;
   return count === 1 ? `${within}; off by ${typical}` : `${within}; typically off by ${typical}`;
 }
 
@@ -53,7 +59,7 @@ export function sayChange(kind: ForecastKind, { change }: KindRecord, words: Wor
 
 export function sayCalibration({ calibration, count }: KindRecord, from: number): string {
   if (calibration === null) {
-    return `Ranges are adjusted to your tanks from ${from} on; ${count} so far.`;
+    return `Ranges adjust to your tanks once ${from} have come true; ${count} so far.`;
   }
   if (calibration > 1.05)
     return `Ranges are shown ${sayNumber(calibration, 1)} times as wide, because too few held.`;

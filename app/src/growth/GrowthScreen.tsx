@@ -259,7 +259,7 @@ function CurveCard({
         ) : null}
       </View>
       <Text look="small" tone="quiet">
-        {`${stand.curve ? `Solid: ${stand.curve.kind === 'gompertz' ? 'a Gompertz' : 'a von Bertalanffy'} curve through what was measured, shaded where it lies 95 times of 100${stand.curve.endKnown ? `; it levels off at about ${words.say('length', stand.curve.linfCm)}` : '; where it levels off nobody can tell yet'}.` : REFUSALS[stand.refused!]} Dashed: their kind, well fed, from the first measurement on.${others.length > 0 ? ' Thin: earlier batches of yours.' : ''}`}
+        {`${stand.curve ? `Solid: ${stand.curve.kind === 'gompertz' ? 'a Gompertz' : 'a von Bertalanffy'} curve through what was measured, shaded its 95 % range${stand.curve.endKnown ? `; it levels off at about ${words.say('length', stand.curve.linfCm)}` : '; where it levels off nobody can tell yet'}.` : REFUSALS[stand.refused!]} Dashed: their kind, well fed, from the first measurement on.${others.length > 0 ? ' Thin: earlier batches of yours.' : ''}`}
       </Text>
     </View>
   );

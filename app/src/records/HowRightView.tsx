@@ -32,8 +32,8 @@ export function HowRightView() {
   return (
     <View style={{ gap: 16, maxWidth: 820 }}>
       <Text tone="quiet">
-        Every forecast that came true, against the range that was shown: nine of ten should lie in
-        it.
+        Every forecast that came true, against the range that was shown: nine in ten should lie in
+        the shaded strip. Dots above the line were more than expected, dots below it less.
       </Text>
       {data.kinds.map((record) => (
         <KindCard key={record.kind} record={record} />
@@ -76,7 +76,7 @@ function KindCard({ record }: { record: KindRecord }) {
         <Text look="small" tone="quiet">
           {sayCalibration(record, CALIBRATED_FROM)}
         </Text>
-        <Disclosure title={newest.length > LISTED ? `The newest ${LISTED}` : 'Each of them'}>
+        <Disclosure title={newest.length > LISTED ? `The newest ${LISTED}` : 'See each'}>
           {newest.slice(0, LISTED).map((one, at) => (
             <ListRow
               key={`${one.about} ${one.day} ${at}`}

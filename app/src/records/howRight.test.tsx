@@ -43,9 +43,9 @@ describe('how right the forecasts were', () => {
       await screen.findByText('2 of 3 within the range shown; typically off by 4 mg/L.'),
     ).toBeOnTheScreen();
     expect(
-      screen.getByText('Ranges are adjusted to your tanks from 20 on; 3 so far.'),
+      screen.getByText('Ranges adjust to your tanks once 20 have come true; 3 so far.'),
     ).toBeOnTheScreen();
-    fireEvent.press(screen.getByText('Each of them'));
+    fireEvent.press(screen.getByText('See each'));
     expect(
       screen.getByText('Mon 9 Mar: 20 mg/L expected (10 to 30), 40 mg/L seen'),
     ).toBeOnTheScreen();
