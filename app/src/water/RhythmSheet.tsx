@@ -1,11 +1,10 @@
 import type { PlanRow, Problem, Tank } from '@open-larder/contract';
-import { WEEK } from '@open-larder/core/round';
 import { sayNumber } from '@open-larder/core/units';
 import { USUAL_BUCKET_L } from '@open-larder/core/water/refill';
 import { USUAL_RHYTHM } from '@open-larder/core/water/rhythm';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { api, useWords } from '../store';
+import { useWords } from '../store';
 import {
   Button,
   Choice,
@@ -19,6 +18,7 @@ import {
   useSay,
   type Faults,
 } from '../ui';
+import { usePlanPart } from './usePlanPart';
 
 type Water = NonNullable<PlanRow['water']>;
 
@@ -32,17 +32,10 @@ type School = keyof typeof SCHOOLS;
 
 /** Save how a tank’s water is changed, with what else stands in its plan. @returns what is wrong, or null */
 export function useRhythm(tank: Tank): (water: Water) => Promise<Problem | null> {
-  const [edit] = api.useEditPlanMutation();
+  const save = usePlanPart(tank);
   return async (water) => {
-    const { version, cycle, school, fasts } = tank.plan ?? {
-      version: 0,
-      cycle: WEEK,
-      school: null,
-      fasts: [],
-    };
-    const body = { version, cycle, school, fasts, water, diets: [] };
-    const done = await edit({ params: { id: tank.id }, body: body as never });
-    return done.error ? (done.error as Problem) : null;
+    const done = await save({ water });
+    return 'problem' in done ? done.problem : null;
   };
 }
 

@@ -28,6 +28,8 @@ import {
 } from '../ui';
 import { DownCard } from './DownCard';
 import { KeepsCard } from './KeepsCard';
+import { FastForWater } from './FastForWater';
+import { WaterQuestions } from './WaterQuestions';
 import { RhythmSheet } from './RhythmSheet';
 
 import { useWaterEvent, useWaterUndo } from './useWaterEvent';
@@ -116,7 +118,7 @@ function WaterOf({ tank, row, stand, events }: Props) {
         <Button label="How it is changed" onPress={() => setOpen('rhythm')} />
       </View>
       <Ahead stand={stand} events={events} />
-      <NextCard tank={tank} row={row} stand={stand} onRhythm={() => setOpen('rhythm')} />
+      <NextCard tank={tank} row={row} stand={stand} />
       {wide ? null : <KeepsCard tank={tank} stand={stand} />}
       {wide ? null : <RawCard stand={stand} />}
       <Latest stand={stand} />
@@ -166,11 +168,13 @@ function Warnings({ tank, stand, events }: Omit<Props, 'row'>) {
       'It is reckoned with from now on.',
     );
   };
+  const poison = stand.warnings.findIndex(({ kind }) => kind === 'ammonia' || kind === 'nitrite');
   return (
     <Card label="What to look at">
       {stand.warnings.map((warning, at) => (
         <View key={at} style={{ padding: 12, gap: 8 }}>
           <Text tone="due">{sayWarning(warning, words)}</Text>
+          {at === poison ? <FastForWater tank={tank} /> : null}
           {warning.kind === 'odd' ? (
             <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
               <Button label="It is right" onPress={() => confirm(warning.eventId)} />
@@ -246,31 +250,13 @@ function Ahead({ stand, events }: { stand: WaterStand; events: WaterEventRow[] }
   );
 }
 
-function NextCard({
-  tank,
-  row,
-  stand,
-  onRhythm,
-}: Omit<Props, 'events'> & { onRhythm: () => void }) {
+function NextCard({ tank, row, stand }: Omit<Props, 'events'>) {
   const words = useWords();
   const now = useNow();
   const happen = useWaterEvent();
   const { next } = stand;
-  if (next === null) {
-    return (
-      <Card label="Next change">
-        <View style={{ padding: 12, gap: 8 }}>
-          <Text>
-            Nobody said how its water is changed: a quarter a week is reckoned with, and the Round
-            asks for nothing.
-          </Text>
-          <View style={{ alignItems: 'flex-start' }}>
-            <Button label="Say how" onPress={onRhythm} />
-          </View>
-        </View>
-      </Card>
-    );
-  }
+  if (!tank.plan?.water) return <WaterQuestions tank={tank} />;
+  if (next === null) return null;
   const lines = sayRefill(refillFor(tank, next.litres, row.litres!), words);
   return (
     <View style={{ gap: 8 }}>

@@ -196,10 +196,60 @@ describe('the water of a tank', () => {
     expect(sent(asked, 'PUT')[0]).toMatchObject({ water: { capMgL: 30, share: 0.25 } });
   });
 
-  it('of which nobody said how it is changed, it asks', async () => {
-    serve([], {}, { said: false });
+  it('of which nothing was said is asked about once, in one card', async () => {
+    const fresh = { ...tank, runsSince: null, plan: { ...tank.plan!, water: null } };
+    const asked = serve(
+      [],
+      {
+        'GET /api/tanks': { items: [fresh], next: null },
+        [`PUT /api/tanks/${tank.id}`]: ({ body }: { body: object }) => ({
+          status: 200,
+          body: { ...fresh, ...body, version: 4 },
+        }),
+        [`PUT /api/tanks/${tank.id}/plan`]: ({ body }: { body: object }) => ({
+          status: 200,
+          body: { plan: { ...tank.plan, ...body, version: 4 }, diets: [] },
+        }),
+        [`POST /api/tanks/${tank.id}/water`]: () => ({ status: 201, body: rowOf([]) }),
+      },
+      { said: false },
+    );
     open();
-    expect(await screen.findByText('Say how')).toBeTruthy();
+    fireEvent.changeText(await screen.findByLabelText('Running since'), '2026-01-05');
+    fireEvent.changeText(screen.getByLabelText('Water last changed'), addDays(DAY, -3));
+    fireEvent.changeText(screen.getByLabelText('Usually change, %'), '30');
+    fireEvent.changeText(screen.getByLabelText('Every, days'), '10');
+    fireEvent.changeText(screen.getByLabelText('Nitrate of the new water, mg/L'), '18');
+    fireEvent.press(screen.getByLabelText('Save the answers'));
+    await waitFor(() => expect(sent(asked, 'POST')).toHaveLength(1));
+    const [edited, plan] = sent(asked, 'PUT');
+    expect(edited).toMatchObject({ runsSince: '2026-01-05' });
+    expect(plan).toMatchObject({ water: { share: 0.3, everyDays: 10, sourceMgL: 18 } });
+    expect(sent(asked, 'POST')[0]).toMatchObject({
+      kind: 'changed',
+      share: 0.3,
+      day: addDays(DAY, -3),
+    });
+  });
+
+  it('with nitrite in it offers two days without food, in the plan itself', async () => {
+    const asked = serve([event(0, { nitrite: 1, nitrate: 10 })], {
+      [`PUT /api/tanks/${tank.id}/plan`]: ({ body }: { body: object }) => ({
+        status: 200,
+        body: { plan: { ...tank.plan, ...body, version: 4 }, diets: [] },
+      }),
+    });
+    open();
+    fireEvent.press(await screen.findByLabelText('No food today and tomorrow'));
+    await waitFor(() => expect(sent(asked, 'PUT')).toHaveLength(1));
+    const [plan] = sent(asked, 'PUT') as [{ fasts: object[]; water: object }];
+    expect(plan.fasts).toMatchObject([
+      { groupId: null, when: { kind: 'dates', from: DAY, to: addDays(DAY, 1) } },
+    ]);
+    expect(plan.water).toMatchObject({ share: RHYTHM.share });
+    fireEvent.press(await screen.findByLabelText('Undo'));
+    await waitFor(() => expect(sent(asked, 'PUT')).toHaveLength(2));
+    expect(sent(asked, 'PUT')[1]).toMatchObject({ fasts: [], version: 4 });
   });
 
   it('of unknown litres, and of no such tank, it says what to do', async () => {

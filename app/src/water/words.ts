@@ -66,7 +66,7 @@ export function sayNext(next: NextChange, today: string, words: Words): string {
 
 /** What is done while ammonia or nitrite is in the water. Practice. */
 const POISONED =
-  'Change a third of the water now, give half or nothing for two days (fry: less at a time), look after the filter, and test again tomorrow.';
+  'Change a third of the water now, stop feeding for two days (fry: small meals), check the filter, and test again tomorrow.';
 
 /** What is to be looked at, and what to do about it. */
 export function sayWarning(warning: WaterWarning, words: Words): string {
