@@ -106,7 +106,7 @@ async function main(): Promise<void> {
     { name: 'growth', path: `/groups/${young}/growth` },
     { name: 'records', path: '/records' },
     { name: 'account', path: '/records?tab=account' },
-    { name: 'trials', path: '/records?tab=trials' },
+    { name: 'how-right', path: '/records?tab=right' },
   ];
   for (const shot of shots) {
     const page = await browser.newPage({

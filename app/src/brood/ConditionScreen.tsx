@@ -9,7 +9,7 @@ import { USUAL_RHYTHM } from '@open-larder/core/water/rhythm';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { useHouse, useNow, useWords, type HouseData } from '../store';
+import { api, useHouse, useNow, useWords, type HouseData } from '../store';
 import {
   Button,
   Card,
@@ -64,6 +64,7 @@ function Condition({ data, asked }: { data: HouseData; asked?: string }) {
     () => data.moments.find(({ archived }) => !archived)?.id ?? '',
   );
   const conditioning = useConditioning(data);
+  const { data: waters } = api.useWatersQuery();
   const group = data.house.groups.find(({ id }) => id === groupId);
   const speciesKey = data.groups.find(({ id }) => id === groupId)?.speciesKey ?? '';
   const tank = data.tanks.find(({ id }) => id === group?.tankId);
@@ -90,7 +91,8 @@ function Condition({ data, asked }: { data: HouseData; asked?: string }) {
     );
   }
   const times = protein.proteinG > 0 ? protein.thenG / protein.proteinG : 1;
-  const told = conditioned({ litres, ...protein, days, ...change });
+  const believed = waters?.find(({ tankId }) => tankId === tank.id)?.stand?.fit ?? null;
+  const told = conditioned({ litres, ...protein, days, ...change, believed });
   const richFoods = data.foods.filter(
     ({ archived, kind }) => !archived && (kind === 'live' || kind === 'frozen'),
   );
@@ -211,7 +213,7 @@ function WaterRows({
       />
       <ListRow
         title="Nitrate before a change"
-        detail={`before ${sayNumber(told.nitrateBefore, 0)} mg/L; plants are not reckoned with`}
+        detail={`before ${sayNumber(told.nitrateBefore, 0)} mg/L, as this tank’s tests suggest`}
         trail={<Text>{`${sayNumber(told.nitrateThen, 0)} mg/L`}</Text>}
       />
       <ListRow

@@ -1,11 +1,11 @@
 import type { CultureKind } from '@open-larder/catalogue/cultures';
-import type { Density as DensityScore } from '@open-larder/core/culture';
+import { CLARITIES, type Clarity, type Density as DensityScore } from '@open-larder/core/culture';
 import { Pressable, View } from 'react-native';
 import { Density } from '../draw/Density';
 import { speckOf } from '../draw/specks';
 import { SIZES, themed } from '../theme';
-import { FaultLine, Text } from '../ui';
-import { DENSITY_WORDS } from './words';
+import { Choice, FaultLine, Text } from '../ui';
+import { CLARITY_WORDS, DENSITY_WORDS } from './words';
 
 const SCORES = [1, 2, 3, 4, 5] as const;
 
@@ -43,6 +43,30 @@ export function DensityChoice({
       </View>
       {fault ? <FaultLine fault={fault} /> : null}
     </View>
+  );
+}
+
+/** How the water of a culture looks; nothing for what is not kept in water. */
+export function ClarityChoice({
+  kind,
+  value,
+  onChange,
+}: {
+  kind: CultureKind;
+  value: Clarity | null;
+  onChange: (clarity: Clarity | null) => void;
+}) {
+  if (kind.measure !== 'L') return null;
+  return (
+    <Choice
+      label="Its water"
+      value={value ?? ''}
+      options={[
+        { value: '', label: 'did not look' },
+        ...CLARITIES.map((one) => ({ value: one, label: CLARITY_WORDS[one] })),
+      ]}
+      onChange={(chosen) => onChange(chosen === '' ? null : (chosen as Clarity))}
+    />
   );
 }
 

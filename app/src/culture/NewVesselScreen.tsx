@@ -1,7 +1,6 @@
 import type { CultureKind } from '@open-larder/catalogue/cultures';
 import type { Problem, VesselCreate } from '@open-larder/contract';
 import {
-  CLARITIES,
   jarFor,
   leadOf,
   MOST_CYSTS_G_L,
@@ -35,11 +34,10 @@ import {
   faultsOf,
   type Faults,
 } from '../ui';
-import { DensityChoice } from './DensityChoice';
+import { ClarityChoice, DensityChoice } from './DensityChoice';
 import { VesselFieldsInput, type Draft } from './fields';
 import { saySizes } from './KindCard';
 import { useCultures, type Culture, type Cultures } from './useCultures';
-import { CLARITY_WORDS } from './words';
 import { nowIso } from '../store/clock';
 import { formIntent } from '../store/intent';
 
@@ -197,17 +195,7 @@ function Start({
             fault={faults.looks ?? faults['looks.density']}
             onChange={setDensity}
           />
-          {kind.measure === 'L' ? (
-            <Choice
-              label="Its water"
-              value={clarity ?? ''}
-              options={[
-                { value: '', label: 'did not look' },
-                ...CLARITIES.map((value) => ({ value, label: CLARITY_WORDS[value] })),
-              ]}
-              onChange={(value) => setClarity(value === '' ? null : (value as Clarity))}
-            />
-          ) : null}
+          <ClarityChoice kind={kind} value={clarity} onChange={setClarity} />
         </>
       ) : null}
       <Text look="subtitle">Its start</Text>

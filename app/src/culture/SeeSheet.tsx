@@ -1,8 +1,8 @@
-import { CLARITIES, type Clarity, type Density as DensityScore } from '@open-larder/core/culture';
+import type { Clarity, Density as DensityScore } from '@open-larder/core/culture';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { Button, Choice, Disclosure, NumberField, Sheet, Text } from '../ui';
-import { DensityChoice } from './DensityChoice';
+import { Button, Disclosure, NumberField, Sheet, Text } from '../ui';
+import { ClarityChoice, DensityChoice } from './DensityChoice';
 import type { Culture } from './useCultures';
 import { useVesselEvent } from './useVesselEvent';
 import { CLARITY_WORDS, DENSITY_WORDS } from './words';
@@ -41,15 +41,7 @@ export function SeeSheet({ culture, onClose }: { culture: Culture; onClose: () =
       <DensityChoice kind={culture.kind} value={density} onChange={setDensity} />
       {inWater ? (
         <>
-          <Choice
-            label="Its water"
-            value={clarity ?? ''}
-            options={[
-              { value: '', label: 'did not look' },
-              ...CLARITIES.map((value) => ({ value, label: CLARITY_WORDS[value] })),
-            ]}
-            onChange={(value) => setClarity(value === '' ? null : (value as Clarity))}
-          />
+          <ClarityChoice kind={culture.kind} value={clarity} onChange={setClarity} />
           <Disclosure title="I counted them" detail="in a spoon, if you like">
             <NumberField label="Animals" value={count} onChange={setCount} />
             <NumberField

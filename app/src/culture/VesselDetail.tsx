@@ -79,7 +79,7 @@ export function VesselDetail({
           follow.
         </Text>
       ) : null}
-      <RecordNote kind="culture" />
+      <RecordNote kind={culture.kind.model === 'hatch' ? 'hatchShare' : 'culture'} />
       <Card label="How it stands">
         <ListRow
           first

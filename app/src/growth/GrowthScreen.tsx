@@ -134,7 +134,7 @@ function GrowthOf({ group, data, events }: Props) {
             : 'A length at which they move up, breed, or find somebody who takes them.'
         }
       />
-      <RecordNote kind="length" />
+      <RecordNote kind={reached === null ? 'length' : 'lengthDay'} />
       <CheckpointsCard group={group} stand={stand} />
       <SizesCard group={group} stand={stand} data={data} />
       <FiguresCard group={group} stand={stand} events={events} data={data} />

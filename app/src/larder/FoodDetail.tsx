@@ -5,6 +5,7 @@ import { sayNumber, saySignificant } from '@open-larder/core/units';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { RecordNote } from '../forecasts/RecordNote';
 import { FoodSign } from '../draw/FoodSign';
 import { late } from '../forms/late';
 import { api, useHand, useNow, useWords } from '../store';
@@ -65,6 +66,7 @@ export function FoodDetail({ food, supply }: Props) {
             : `${sayGrams(food.remainingG)} left, ${state.words}`}
         </Text>
       </View>
+      {supply?.days == null ? null : <RecordNote kind="runsOut" />}
       <Card>
         <ListRow
           first

@@ -36,7 +36,7 @@ import { usePlayback } from './usePlayback';
 import { useSimulation, type Simulation } from './useSimulation';
 import { RecordNote } from '../forecasts/RecordNote';
 import { useCalibrated } from '../forecasts/useForecastRecord';
-import { sayDrop, saySpan } from './words';
+import { sayDrop, saySpan, sayWater } from './words';
 
 const WHOLE_DAY = 'day';
 
@@ -313,7 +313,9 @@ function stripsOf(feeding: Feeding, { frames, scene, report }: Played): DayStrip
 }
 
 /** What came of it: food by food, and the water. */
-function Outcome({ data, simulation, played: { report } }: Parts) {
+function Outcome({ tank, data, simulation, played: { report } }: Parts) {
+  const { data: waters } = api.useWatersQuery();
+  const stand = waters?.find(({ tankId }) => tankId === tank.id)?.stand ?? null;
   const calibrated = useCalibrated('clearing');
   const bandOf = (at: number) => {
     const band = simulation.bands?.clearedMin[at];
@@ -336,7 +338,7 @@ function Outcome({ data, simulation, played: { report } }: Parts) {
         ))}
         <ListRow
           title="Adds to the water"
-          detail={`${saySignificant(water.nitrogenMg.value)} mg nitrogen; lifted food is not counted`}
+          detail={sayWater(water.nitrogenMg.value, water.nitrateMgL.value, stand)}
           trail={
             <View style={{ flexDirection: 'row', alignItems: 'center' }}>
               <Text look="strong">{`${saySignificant(water.nitrateMgL.value)} mg/L nitrate`}</Text>
@@ -345,7 +347,9 @@ function Outcome({ data, simulation, played: { report } }: Parts) {
           }
         />
       </Card>
-      <RecordNote kind="clearing" />
+      <RecordNote
+        kind={report.drops.every(({ clearedMin }) => clearedMin === null) ? 'left' : 'clearing'}
+      />
       <Text look="small" tone="quiet">
         A simulation from what is known of each species and size, not a measurement. Look who comes
         and what is left; clearing times tell more than any figure here.

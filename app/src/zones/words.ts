@@ -1,5 +1,6 @@
 import { sayGrams } from '@open-larder/core/food';
 import { saySignificant, sayNumber } from '@open-larder/core/units';
+import type { WaterStand } from '@open-larder/core/water';
 import type { Band, DropReport, Layer } from '@open-larder/core/zones';
 
 /** Where food lies, in the keeper's words. */
@@ -61,4 +62,17 @@ function sayLeft(drop: DropReport): string {
         ? 'still stand the next day'
         : 'are left';
   return `${sayGrams(Number(saySignificant(rest)))} ${act}, mostly ${LIES[most.layer]}.`;
+}
+
+/** What a feeding adds to the water, and from where: what is believed of the tank now. */
+export function sayWater(
+  nitrogenMg: number,
+  nitrateMgL: number,
+  stand: Pick<WaterStand, 'days' | 'fit'> | null,
+): string {
+  const adds = `${saySignificant(nitrogenMg)} mg nitrogen; lifted food is not counted`;
+  const now = stand?.days[0]?.before;
+  if (stand === null || now === undefined) return adds;
+  const then = now + stand.fit.production * nitrateMgL;
+  return `${adds}. Nitrate here is about ${sayNumber(now, 0)} mg/L, and about ${sayNumber(then, 0)} with it`;
 }

@@ -14,6 +14,8 @@ export interface Conditioning {
   share: number;
   everyDays: number;
   sourceMgL: number;
+  /** What is believed of the tank from its tests; missing, food gives all its nitrogen and nothing is taken up. */
+  believed?: { production: number; uptakeMgL: number } | null;
 }
 
 export interface Conditioned {
@@ -35,7 +37,7 @@ export interface Conditioned {
  * What conditioning adds to the water, and the changes that pay for it.
  * @throws RangeError for a tank, a share or a food that cannot be
  * Ammonia from food as of fish that do not grow; a steady rhythm of changes peaks at the source
- * plus what one interval adds, divided by the share. Plants take nothing up: an assumption, on the safe side.
+ * plus what one interval adds, divided by the share; production and uptake are those that the tank's tests tell.
  */
 export function conditioned(of: Conditioning): Conditioned {
   assertRange('litres', of.litres, 0.2, 100_000);
@@ -43,10 +45,12 @@ export function conditioned(of: Conditioning): Conditioned {
   const tan = (proteinG: number) =>
     (proteinG * nitrogenOfProtein('conditioning') * 1000) / of.litres;
   const [tanBefore, tanThen] = [tan(of.proteinG), tan(of.thenG)];
-  const peak = (tanMgL: number) => peakOf(tanMgL * NITRATE_PER_N, of);
+  const { production, uptakeMgL } = of.believed ?? { production: 1, uptakeMgL: 0 };
+  const added = (tanMgL: number) => Math.max(0, production * tanMgL * NITRATE_PER_N - uptakeMgL);
+  const peak = (tanMgL: number) => peakOf(added(tanMgL), of);
   const held = peak(tanBefore);
-  const grows = tanBefore > 0 ? tanThen / tanBefore : 1;
-  const shareThen = shareFor(held, tanThen * NITRATE_PER_N, of);
+  const grows = added(tanBefore) > 0 ? added(tanThen) / added(tanBefore) : 1;
+  const shareThen = shareFor(held, added(tanThen), of);
   const every = Math.floor(of.everyDays / grows + 1e-9);
   const changes = of.days / of.everyDays;
   return {

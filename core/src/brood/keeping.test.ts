@@ -37,6 +37,16 @@ describe('conditioning', () => {
     expect(conditioned({ ...usual, share: 0.6, thenG: 3 }).shareThen).toBeNull();
     expect(conditioned({ ...usual, everyDays: 1, thenG: 3 }).everyThen).toBeNull();
   });
+  it('starts from what the tests of the tank tell: plants take up, and the peak is lower', () => {
+    const bare = conditioned(usual);
+    const planted = conditioned({ ...usual, believed: { production: 1, uptakeMgL: 1 } });
+    const { share, everyDays } = usual;
+    expect(bare.nitrateBefore - planted.nitrateBefore).toBeCloseTo(everyDays / share, 6);
+    expect(conditioned({ ...usual, believed: { production: 1, uptakeMgL: 0 } })).toEqual(bare);
+    const thick = conditioned({ ...usual, believed: { production: 1, uptakeMgL: 1e4 } });
+    expect(thick.nitrateThen).toBeCloseTo(usual.sourceMgL, 9);
+  });
+
   it('costs nothing where nothing more is fed, and never less than before', () => {
     fc.assert(
       fc.property(fc.double({ min: 1, max: 6, noNaN: true }), (thenG) => {

@@ -121,3 +121,23 @@ describe('a length past what a species grows to', () => {
     expect(impossibleLength(species, 35)).toMatch(/35 cm looks like another unit/);
   });
 });
+
+describe('animals that are no fish', () => {
+  it('have priors of their own, and say that they are assumptions', () => {
+    const shrimp = massFromLength(shaped('shrimp'), cm(2.5)).massG;
+    const snail = massFromLength(shaped('snail'), cm(5)).massG;
+    expect(shrimp.value).toBeCloseTo(0.1406, 3);
+    expect(snail.value).toBeCloseTo(7.5, 6);
+    for (const mass of [shrimp, snail]) expect(mass.source).toMatch(/Assumption/);
+  });
+});
+
+describe('a first guess of length', () => {
+  it('grows with the stage and never passes the adult length', () => {
+    const species = { adultLengthCm: 10 };
+    const lengths = (['yolk-sac larva', 'fry', 'juvenile', 'adult', 'old'] as const).map((stage) =>
+      assumedLengthCm(species, stage),
+    );
+    expect(lengths).toEqual([1, 1.8, 5, 8.5, 9.5]);
+  });
+});

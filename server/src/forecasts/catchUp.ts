@@ -43,10 +43,10 @@ export async function catchUp(
       .map((row) => row.eventId),
   );
   const missing = outcomes.filter((one) => !known.has(keyOf(one)));
-  const until = Date.now() + budgetMs;
+  const until = performance.now() + budgetMs;
   let done = 0;
   for (const outcome of missing) {
-    if (done > 0 && Date.now() > until) break;
+    if (done > 0 && performance.now() > until) break;
     await keepForecasts(scope, [await scoredOf(outcome)]);
     done += 1;
     // Others are served in between.
