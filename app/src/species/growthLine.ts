@@ -22,5 +22,5 @@ export function growthLine(species: Species, words: Words): string {
       ({ months, from, to }) =>
         `${months} months: ${sayNumber(words.scale('length').fromBase(from), 1)} to ${words.say('length', to)}`,
     )
-    .join(' · ');
+    .join('\n');
 }

@@ -43,7 +43,7 @@ describe('a species page', () => {
     }
     // Hatching and swimming are ranges, as wide as what is known.
     expect(screen.getByText('2.2 to 3.2 days at 26 °C')).toBeTruthy();
-    expect(screen.getByText(/^2 months: .* to .* cm · 4 months: /)).toBeTruthy();
+    expect(screen.getByText(/^2 months: .* to .* cm 4 months: /)).toBeTruthy();
     // Each figure says what it rests on, and how many rest on what.
     expect(screen.getAllByLabelText('by default').length).toBeGreaterThan(2);
     expect(screen.getAllByLabelText('common practice').length).toBeGreaterThan(2);

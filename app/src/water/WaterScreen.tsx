@@ -102,8 +102,8 @@ function WaterOf({ tank, row, stand, events }: Props) {
         </Text>
         <Text look="small" tone="quiet">
           {known
-            ? `Tested ${words.day(known.day)}: ${sayMgL(known.value)}, give or take ${sayMgL(testBand(known.value))}. Since then reckoned from what was served and changed.`
-            : 'Never tested: reckoned from the food alone. One test makes it far surer.'}
+            ? `Tested ${words.day(known.day)}: ${sayMgL(known.value)}, give or take ${sayMgL(testBand(known.value))}. Since then worked out from what was served and changed.`
+            : 'Never tested: estimated from the food alone. One test makes it far surer.'}
         </Text>
         <Text look="small" tone="quiet">
           {saySums(stand)}
@@ -195,6 +195,7 @@ function Ahead({ stand, events }: { stand: WaterStand; events: WaterEventRow[] }
   const words = useWords();
   const [width, setWidth] = useState(0);
   const at = (day: string) => daysBetween(now.day, day);
+  const begins = stand.past.length > 0 ? at(stand.past[0]!.day) : 0;
   const odd = new Set(stand.warnings.flatMap((one) => (one.kind === 'odd' ? [one.eventId] : [])));
   const tests = events.flatMap((event) =>
     event.kind === 'tested' && event.nitrate !== null && at(event.day) >= -DRAWN_BACK
@@ -233,11 +234,13 @@ function Ahead({ stand, events }: { stand: WaterStand; events: WaterEventRow[] }
               ...planned,
             ]}
             capMgL={stand.cap?.mgL ?? null}
-            capSays={stand.cap ? `what ${stand.cap.groupName} stand` : ''}
-            dates={[-28, 0, 28, 55].map((day) => ({
-              day,
-              says: day === 0 ? 'today' : words.day(addDays(now.day, day)).replace(/^\w+ /, ''),
-            }))}
+            capSays={stand.cap ? `what ${stand.cap.groupName} tolerate` : ''}
+            dates={[-28, 0, 28, 55]
+              .filter((day) => day >= Math.min(0, begins))
+              .map((day) => ({
+                day,
+                says: day === 0 ? 'today' : words.day(addDays(now.day, day)).replace(/^\w+ /, ''),
+              }))}
           />
         ) : null}
       </View>

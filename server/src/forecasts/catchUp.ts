@@ -1,5 +1,6 @@
 import type { Catalogue } from '@open-larder/catalogue/load';
 import { addDays } from '@open-larder/core';
+import type { ForecastKind } from '@open-larder/core/forecasts';
 import { OutOfRange } from '@open-larder/core/units';
 import { localDay, type Clock } from '../clock';
 import type { Scope } from '../db';
@@ -36,11 +37,12 @@ export async function catchUp(
   const keyOf = ({ kind, eventId }: Pick<Outcome, 'kind' | 'eventId'>) => `${kind} ${eventId}`;
   const known = new Map(before.map((row) => [keyOf(row), row]));
   const there = new Set(outcomes.map(keyOf));
+  const goneBack = before.filter(
+    (row) => row.day >= seen.since && !LASTING.has(row.kind) && !there.has(keyOf(row)),
+  );
   await forgetForecasts(
     scope,
-    before
-      .filter((row) => row.day >= seen.since && !there.has(keyOf(row)))
-      .map((row) => row.eventId),
+    goneBack.map(({ eventId }) => eventId),
   );
   const missing = outcomes.filter((one) => !known.has(keyOf(one)));
   const until = performance.now() + budgetMs;
@@ -54,6 +56,9 @@ export async function catchUp(
   }
   return { kept: await keptForecasts(scope), pending: missing.length - done };
 }
+
+/** A food that ran out did so, though it was bought again since. */
+const LASTING: ReadonlySet<string> = new Set<ForecastKind>(['runsOut']);
 
 async function outcomesOf(seen: Seen): Promise<Outcome[]> {
   const all = [

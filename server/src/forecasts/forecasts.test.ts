@@ -2,7 +2,7 @@ import { loadCatalogue } from '@open-larder/catalogue/load';
 import type { ForecastRecords, ScoredForecast } from '@open-larder/contract';
 import { isInside, type ForecastKind } from '@open-larder/core/forecasts';
 import { v7 as uuidv7 } from 'uuid';
-import { sampleWaterTest, smallHouse } from '../testing/samples';
+import { sampleFeeding, sampleLot, sampleWaterTest, smallHouse } from '../testing/samples';
 import { count, startTestServer, type TestServer } from '../testing/testServer';
 import { catchUp } from './catchUp';
 
@@ -91,6 +91,29 @@ describe('how right the forecasts were', () => {
     const days = (await kindOf('lengthDay'))!.newest[0]!;
     expect(days.actual).toBeCloseTo(4, 6);
     expect(days.low).toBeLessThanOrEqual(days.high);
+  });
+
+  it('is told of a food that ran out, and stays though it is bought again', async () => {
+    const before = server.clock.at;
+    server.clock.at = new Date('2026-04-20T12:00:00Z');
+    const feed = (day: string, units: number) =>
+      ours.ask
+        .post('/api/feedings')
+        .send(sampleFeeding(ours, { day, at: `${day}T11:30:00.000Z`, units }))
+        .expect(201);
+    const { massG } = (await ours.ask.get('/api/foods').expect(200)).body.items[0].unit;
+    // Half a gram is left when it is forecast, and all of it is used two weeks later.
+    await feed('2026-04-02', 9.5 / massG);
+    await feed('2026-04-18', 10_000);
+    const { body: foods } = await ours.ask.get('/api/foods').expect(200);
+    expect(foods.items[0].remainingG).toBe(0);
+    const { newest } = (await kindOf('runsOut'))!;
+    expect(newest[0]).toMatchObject({ madeOn: '2026-04-04', day: '2026-04-18', actual: 14 });
+    expect(newest[0]!.middle).toBeGreaterThan(0);
+    const lot = sampleLot({ id: uuidv7(), boughtOn: '2026-04-19' });
+    await ours.ask.post(`/api/foods/${ours.food.id}/lots`).send(lot).expect(201);
+    expect((await kindOf('runsOut'))!.count).toBe(1);
+    server.clock.at = before;
   });
 
   it('goes on where it left off when there is not time for all', async () => {
