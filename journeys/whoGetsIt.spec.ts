@@ -17,7 +17,7 @@ test('a meal is played from the Round: shares fill, the day is one picture, the 
   const shares = page.getByRole('list', { name: 'Shares of the day’s need' });
   await expect(shares.getByRole('listitem')).toHaveCount(3);
   await expect(page.getByText(/Kuhli loaches get \d+ % of what is eaten/).first()).toBeAttached();
-  await expect(shares.getByText(/in the end, likely \d+ % to \d+ %/)).toHaveCount(3);
+  await expect(shares.getByText(/in the end, likely [\d.]+ % to [\d.]+ %/)).toHaveCount(3);
   const pause = page.getByRole('button', { name: 'Pause' });
   if (await pause.isVisible()) await pause.click();
   const time = page.getByRole('slider', { name: 'Time in the feeding' });
