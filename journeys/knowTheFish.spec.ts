@@ -180,7 +180,7 @@ test('living together is said from figures, and a tank is made like another', as
   await page.getByRole('dialog').getByRole('button', { name: 'Close' }).last().click();
   await page.getByRole('button', { name: 'Another like this' }).click();
   await expect(page.getByLabel('Name')).toHaveValue('Tarn 2');
-  await page.getByRole('button', { name: 'Say what is right' }).click();
+  await page.getByRole('button', { name: 'Correct these' }).click();
   await pick(page, 'Plants', 'dense');
   await page.getByRole('button', { name: 'Make this tank' }).click();
   await expect(page.getByText('Tarn 2 is made', { exact: false })).toBeVisible();

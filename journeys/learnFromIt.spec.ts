@@ -16,7 +16,7 @@ test('what was seen becomes other portions: accepted, taken back, declined', asy
   expect(await goal()).toBeLessThan(1.8);
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(page.getByRole('button', { name: /^Give Pearl gouramis/ })).toBeVisible();
-  expect(await goal()).toBeNull();
+  await expect.poll(goal).toBeNull();
   await page.getByRole('button', { name: 'Leave the portions of Pearl gouramis' }).click();
   await expect(page.getByText(/not asked again for four weeks/)).toBeVisible();
   await page.reload();

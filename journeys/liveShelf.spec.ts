@@ -16,7 +16,7 @@ test('a culture near its crash is seen first, thinned, and its kin are named', a
 }) => {
   await page.goto(`${demo.url}/larder`);
   await page.getByRole('tab', { name: 'Live', exact: true }).click();
-  await expect(page.getByText(/^Moina bucket: \d+ times of 100 it crashes within/)).toBeVisible();
+  await expect(page.getByText(/^Moina bucket: \d+ % chance of a crash this week/)).toBeVisible();
   await page.getByRole('link', { name: /^Moina bucket, about/ }).click();
   await expect(page.getByText('No food; change a third of its water').first()).toBeVisible();
   await page.getByRole('button', { name: 'Harvest', exact: true }).click();
@@ -85,10 +85,10 @@ test('six weeks of supply are worked out beside the page, for another certainty 
   await page.goto(`${demo.url}/larder/live`);
   await page.getByRole('button', { name: 'Supply for six weeks' }).click();
   const moina = page.getByRole('group', { name: 'Live Moina', exact: true });
-  await expect(moina.getByText(/the worst day is met \d+ times of 100/)).toBeVisible();
+  await expect(moina.getByText(/\d+ % chance of enough on the worst day/)).toBeVisible();
   await expect(page.getByText(/^2 jars, in turn$/)).toBeVisible();
-  await page.getByRole('radio', { name: '99 of 100 times' }).click();
-  await expect(moina.getByText(/the worst day is met \d+ times of 100/)).toBeVisible();
+  await page.getByRole('radio', { name: '99 % of days' }).click();
+  await expect(moina.getByText(/\d+ % chance of enough on the worst day/)).toBeVisible();
 });
 
 test('from nothing: a culture is started step by step, gives a food, and ends', async ({

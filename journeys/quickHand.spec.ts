@@ -145,11 +145,11 @@ test('six weeks of live supply are worked out while the page stays quick', async
   demo,
 }) => {
   await page.goto(`${demo.url}/larder/live/supply`);
-  const told = page.getByText(/the worst day is met/).first();
+  const told = page.getByText(/chance of enough on the worst day/).first();
   await expect(told).toBeVisible();
   await atRest(page);
   await watch(page);
-  await page.getByRole('radio', { name: '99 of 100 times' }).click();
+  await page.getByRole('radio', { name: '99 % of days' }).click();
   await expect(page.getByRole('button', { name: 'Cancel' })).toBeVisible();
   await expect(told).toBeVisible();
   const { tasks } = await seen(page);

@@ -134,20 +134,17 @@ function FeedsCard({ brood }: { brood: Brood }) {
       </Card>
       {feeds[0] && feeds[0].mealsWanted > feeds[0].meals ? (
         <Text look="small" tone="quiet">
-          Their guts want {feeds[0].mealsWanted} meals in the light, and somebody is there for{' '}
-          {feeds[0].meals}. Live food that stands in the tub, green stones or a feeder make up for
-          the others.
+          {`Best in ${feeds[0].mealsWanted} small meals while it is light; you are there for ${feeds[0].meals}. Live food in the tub, green stones or a feeder make up for the rest.`}
         </Text>
       ) : null}
       {standsHours === null ? null : (
         <Text look="small" tone="quiet">
-          Without food they stand {sayNumber(standsHours, 0)} h: while you are away somebody has to
-          come.
+          {`They can go ${sayNumber(standsHours, 0)} h without food: someone has to feed them while you are away.`}
         </Text>
       )}
       {counted ? null : (
         <Text look="small" tone="due">
-          Nobody counted them: fifty are reckoned with.
+          Not counted: fifty are assumed.
         </Text>
       )}
       {brood.youngGroupId === null ? null : (

@@ -185,8 +185,8 @@ describe('one brood', () => {
   it('has its food of today, what makes up for meals, and its end', async () => {
     open([fry()], <BroodsScreen id="Fry" />);
     expect(await screen.findByText('Today’s food')).toBeTruthy();
-    expect(screen.getByText(/Their guts want \d+ meals in the light/)).toBeTruthy();
-    expect(screen.getByText(/Without food they stand/)).toBeTruthy();
+    expect(screen.getByText(/^Best in \d+ small meals while it is light/)).toBeTruthy();
+    expect(screen.getByText(/^They can go \d+ h without food/)).toBeTruthy();
     expect(screen.getByText('This house can raise')).toBeTruthy();
     // No culture gives anything: none can be raised on live food.
     expect(screen.getByText('0, for live food')).toBeTruthy();

@@ -122,7 +122,7 @@ export const EGG_WORDS: Record<EggCare, [string, string]> = {
   stored: ['Stored in peat', 'Eggs that rest for weeks or months, damp and dated.'],
 };
 export const WATER_WORDS: Record<FirstWater, [string, string]> = {
-  parents: ['The parents’ water', 'What they were laid in is what they stand.'],
+  parents: ['The parents’ water', 'What they were laid in suits them.'],
   grown: ['Of a grown tank', 'It carries film and small life from the first hour. Never raw tap.'],
 };
 export const FOOD_WORDS: Record<FirstFood, [string, string]> = {

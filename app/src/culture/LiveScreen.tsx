@@ -89,8 +89,7 @@ function Shelf({ data, selected }: { data: Cultures; selected: string | undefine
         .filter(({ stand }) => withinWeek(stand.crash.perDay) > CLOSE)
         .map(({ id, name, stand }) => (
           <Text key={id} tone="due">
-            {name}: {Math.round(withinWeek(stand.crash.perDay) * 100)} times of 100 it crashes
-            within a week.
+            {`${name}: ${Math.round(withinWeek(stand.crash.perDay) * 100)} % chance of a crash this week.`}
           </Text>
         ))}
       <View style={styles.acts}>

@@ -92,9 +92,9 @@ function Supplies({ data, cultures }: { data: HouseData; cultures: Cultures }) {
   return (
     <>
       <Choice
-        label="Each day is to be met"
+        label="Enough food on"
         value={sure}
-        options={SURE.map((value) => ({ value, label: `${value * 100} of 100 times` }))}
+        options={SURE.map((value) => ({ value, label: `${value * 100} % of days` }))}
         onChange={setSure}
       />
       <Working
@@ -237,15 +237,15 @@ function FoodSupplyCard({ supplied, supply, data, sure }: CardProps) {
         ) : null}
         <Text tone={short.length > 0 ? 'due' : 'ink'}>
           {plan && plan.starts.length > 0
-            ? `With ${count(plan.starts.length, 'more vessel')} the worst day is met ${Math.round(worst * 100)} times of 100.`
-            : `As it stands the worst day is met ${Math.round(worst * 100)} times of 100.`}
+            ? `With ${count(plan.starts.length, 'more vessel')} there is a ${Math.round(worst * 100)} % chance of enough on the worst day.`
+            : `There is a ${Math.round(worst * 100)} % chance of enough on the worst day.`}
           {plan && plan.starts.length > 0 && surplusG > 0
-            ? ' They are backups: what stands gives enough until one crashes.'
+            ? ' They are backups: the cultures you have are enough, as long as none crashes.'
             : ''}
-          {worst < sure ? ' What is short now, nothing started today can mend in time.' : ''}
+          {worst < sure ? ' What you start today comes too late for the shortage now.' : ''}
         </Text>
         <Text look="small" tone="quiet">
-          {`Keep ${count(backupsFor(BACKUP_DAYS, sure), 'vessel')} of it, apart from each other: then one is left after a month ${Math.round(sure * 100)} times of 100.`}
+          {`Keep ${count(backupsFor(BACKUP_DAYS, sure), 'vessel')} of it, apart from each other: then there is a ${Math.round(sure * 100)} % chance that one is left after a month.`}
         </Text>
         {surplusG > 0 ? (
           <Text>{`${sayGrams(surplusG)} a day are left over: feed more of it, split it, or give some away.`}</Text>

@@ -117,7 +117,7 @@ export function VesselDetail({
             />
             <ListRow
               title="Vessels of it to keep"
-              detail={`for one to be left after a month, 95 times of 100; you keep ${alike}`}
+              detail={`for a 95 % chance that one is left after a month; you keep ${alike}`}
               trail={<Text tone={alike < wanted ? 'due' : 'ink'}>{String(wanted)}</Text>}
             />
           </>

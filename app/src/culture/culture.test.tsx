@@ -122,7 +122,7 @@ describe('the live shelf', () => {
       { kind: 'warmth', tempC: 34, ...at },
     ];
     open([row('Bucket', 'moina', {}, hot)]);
-    expect(await screen.findByText(/^Bucket: \d+ times of 100 it crashes/)).toBeTruthy();
+    expect(await screen.findByText(/^Bucket: \d+ % chance of a crash this week/)).toBeTruthy();
     expect(screen.getByText('No food; change a third of its water')).toBeTruthy();
   });
 });

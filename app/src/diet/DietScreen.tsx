@@ -195,7 +195,7 @@ function DietEditor({ group, data }: { group: Group; data: HouseData }) {
       <NumberInput
         control={control}
         name="goalFactor"
-        label="Goal, as a multiple of maintenance"
+        label="How much to feed, times maintenance"
         hint={`Left empty: ${saySignificant(stageFactor(group.stage, data.species.get(group.speciesKey)))} for «${group.stage}». Conditioning is about 1.8, rest 0.8.`}
       />
       <OnlyNarrow>

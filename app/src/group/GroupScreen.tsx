@@ -119,7 +119,7 @@ function GroupFacts({ group, data }: { group: Group; data: HouseData }) {
               why={figures.hungry}
             />
             <Figure
-              title="Stands without food"
+              title="Can go without food"
               value={
                 figures.gap.value === 0
                   ? 'not fed now'

@@ -152,7 +152,7 @@ function Said({ stand }: { stand: GrowthStand }) {
   const against = sayAgainst(stand, words);
   const interval =
     last.low === null || last.high === null
-      ? ', one fish: how the others are nobody knows'
+      ? ', one fish: the others may differ'
       : `, likely ${words.say('length', last.low)} to ${words.say('length', last.high)}`;
   return (
     <View style={{ gap: 4 }}>
@@ -259,7 +259,7 @@ function CurveCard({
         ) : null}
       </View>
       <Text look="small" tone="quiet">
-        {`${stand.curve ? `Solid: ${stand.curve.kind === 'gompertz' ? 'a Gompertz' : 'a von Bertalanffy'} curve through what was measured, shaded its 95 % range${stand.curve.endKnown ? `; it levels off at about ${words.say('length', stand.curve.linfCm)}` : '; where it levels off nobody can tell yet'}.` : REFUSALS[stand.refused!]} Dashed: their kind, well fed, from the first measurement on.${others.length > 0 ? ' Thin: earlier batches of yours.' : ''}`}
+        {`${stand.curve ? `Solid: ${stand.curve.kind === 'gompertz' ? 'a Gompertz' : 'a von Bertalanffy'} curve through what was measured, shaded its 95 % range${stand.curve.endKnown ? `; it levels off at about ${words.say('length', stand.curve.linfCm)}` : '; where it levels off is not known yet'}.` : REFUSALS[stand.refused!]} Dashed: their kind, well fed, from the first measurement on.${others.length > 0 ? ' Thin: earlier batches of yours.' : ''}`}
       </Text>
     </View>
   );

@@ -236,7 +236,7 @@ describe('what a proposal leads to', () => {
     open({ portions: [{ ...portions, change: 0.1, leadsTo }] });
     expect(
       await screen.findByText(
-        'Nitrate peaks at 38 → 44 mg/L, over the 40 that they stand: change more water',
+        'Nitrate peaks at 38 → 44 mg/L, over the 40 that they tolerate: change more water',
       ),
     ).toBeTruthy();
     expect(screen.getByText('Shares: wriggle 20 % → 25 %')).toBeTruthy();

@@ -103,7 +103,7 @@ function WaterCard({ proposal }: { proposal: WaterProposed }) {
           <WhyLink about={`the water of ${tankName}`} why={why} />
         </View>
         <Text look="small" tone="quiet">
-          {`With ${sayRhythm(before)} nitrate peaks at ${sayNumber(peak.before, 0)} mg/L; ${capGroupName} stand about ${capMgL}.`}
+          {`With ${sayRhythm(before)} nitrate peaks at ${sayNumber(peak.before, 0)} mg/L; ${capGroupName} tolerate about ${capMgL} mg/L.`}
         </Text>
         <Text>{`It would peak at ${sayNumber(peak.after, 0)} mg/L.`}</Text>
         <Text look="small" tone="quiet">

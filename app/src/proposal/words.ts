@@ -84,7 +84,7 @@ export function sayLeadsTo(
           nitrate.capMgL === null
             ? ''
             : nitrate.after > nitrate.capMgL
-              ? `, over the ${nitrate.capMgL} that they stand: change more water`
+              ? `, over the ${nitrate.capMgL} that they tolerate: change more water`
               : ''
         }`
       : null,

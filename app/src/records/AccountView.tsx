@@ -154,7 +154,7 @@ function FoodRows({ rows }: { rows: Account['foods'] }) {
               `${sayGrams(row.offeredG - row.refusedG - row.leftG)} of ${sayGrams(row.offeredG)} eaten${
                 row.costMinor === null ? '' : ` for ${words.money(row.costMinor)}`
               }`,
-              sayRated(row) ?? 'nobody rated what it did',
+              sayRated(row) ?? 'not rated',
             ].join('\n')}
             trail={
               <Button

@@ -331,7 +331,7 @@ function Curves({ batches }: { batches: readonly Measured[] }) {
         </View>
       </Card>
       <Text look="small" tone="quiet">
-        {`Solid: ${main.name}, shaded where its curve lies 95 times of 100; thin: the others. Days count from the first measurement of each. Where no curve can be fitted yet, lengths are read between measurements.`}
+        {`Solid: ${main.name}, shaded its 95 % range; thin: the others. Days count from the first measurement of each. Where no curve can be fitted yet, lengths are read between measurements.`}
       </Text>
       <CompareTable
         label="Batches beside each other"

@@ -87,7 +87,7 @@ export function sayLedTo({ ledTo, nitrate }: Answered, words: Words): string {
   }
   if (!ledTo) return '';
   const { more, right, less, says } = ledTo;
-  if (says === 'unseen') return 'Then: nobody looked yet.';
+  if (says === 'unseen') return 'Then: not checked yet.';
   const seen = `${more + right + less} seen, ${right} of them right`;
   if (says === 'right') return `Then: about right (${seen}).`;
   return `Then: ${says === 'still more' ? 'too little' : 'too much'} still (${seen}).`;

@@ -89,8 +89,9 @@ export function ServedView({ to }: { to: string }) {
           </View>
           <DoneTable rows={data.moments} />
           <Text look="small" tone="quiet">
-            Eaten is what was neither refused nor seen to be left; where nobody looked, all of it
-            counts as eaten. Cost is of what was offered, at the mean price of what is on the shelf.
+            Eaten is what was neither refused nor seen to be left; where it was not checked, all of
+            it counts as eaten. Cost is of what was offered, at the mean price of what is on the
+            shelf.
           </Text>
         </>
       )}

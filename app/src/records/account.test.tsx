@@ -105,7 +105,7 @@ describe('an account in words', () => {
   it('tells of water, and where it was over what they stand', () => {
     expect(sayWater(tank, words)).toEqual([
       '1 change of water, 45 L in all',
-      'nitrate 21 mg/L in the mean of 3, 44 at the highest: over the 40 that they stand',
+      'nitrate 21 mg/L in the mean of 3, 44 at the highest: over the 40 that they tolerate',
     ]);
     expect(sayWater({ ...tank, changes: 0, nitrate: null, tests: 0 }, words)).toEqual([
       'no change of water was logged',

@@ -52,7 +52,7 @@ export function sayWater(
       : `${changes} change${changes === 1 ? '' : 's'} of water${litres === null ? '' : `, ${words.say('volume', litres)} in all`}`;
   const tested = nitrate
     ? `nitrate ${sayNumber(nitrate.mean, 0)} mg/L in the mean of ${nitrate.n}, ${sayNumber(nitrate.max, 0)} at the highest${
-        capMgL !== null && nitrate.max > capMgL ? `: over the ${capMgL} that they stand` : ''
+        capMgL !== null && nitrate.max > capMgL ? `: over the ${capMgL} that they tolerate` : ''
       }`
     : tests === 0
       ? 'not tested'

@@ -76,7 +76,7 @@ describe('what was decided', () => {
     ]);
     expect(await screen.findByText('Millpond: another rhythm of changes')).toBeTruthy();
     expect(screen.getByText(/Then: nitrate 22 mg\/L on Mon 9 Mar/)).toBeTruthy();
-    expect(screen.getByText(/nobody looked yet/)).toBeTruthy();
+    expect(screen.getByText(/not checked yet/)).toBeTruthy();
     expect(screen.getByText(/too little still \(2 seen, 0 of them right\)/)).toBeTruthy();
     expect(screen.getByText(/too much still/)).toBeTruthy();
   });

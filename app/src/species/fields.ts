@@ -73,7 +73,7 @@ export const SPECIES_SECTIONS: { title: string; inputs: SpeciesInput[] }[] = [
       { field: 'ghMax', label: 'Hardest', as: 'measure', measure: 'hardness' },
       {
         field: 'nitrate',
-        label: 'Nitrate that it stands',
+        label: 'Nitrate that it tolerates',
         as: 'pick',
         options: NITRATE_CLASSES,
         blank: true,

@@ -195,7 +195,7 @@ function Guesses({ control, values }: { control: Control<TankValues>; values: Ta
           {furnishing.guessed.length > 0 ? `Guessed for a tank of this kind` : 'In it'}
         </Text>
         <Text tone="quiet">{said.join('; ')}.</Text>
-        <Button label="Say what is right" onPress={() => setOpen(true)} />
+        <Button label="Correct these" onPress={() => setOpen(true)} />
       </View>
     );
   }

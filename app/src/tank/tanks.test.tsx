@@ -121,7 +121,7 @@ describe('another like it', () => {
     expect(screen.getByText(/bare floor; no wood and stone; no filter; still water/)).toBeTruthy();
     fireEvent.press(screen.getByLabelText('Litres only'));
     fireEvent.changeText(screen.getByLabelText('Water, L'), '2 gal');
-    fireEvent.press(screen.getByLabelText('Say what is right'));
+    fireEvent.press(screen.getByLabelText('Correct these'));
     fireEvent.press(screen.getByLabelText(/^Cover:/));
     fireEvent.press(screen.getByLabelText('tight'));
     fireEvent.press(screen.getByLabelText('Make this tank'));

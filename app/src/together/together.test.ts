@@ -80,7 +80,7 @@ describe('what living together says', () => {
     [
       { ...base, kind: 'waterLoad', nitratePerWeek: known(12), standsMgL: 40, litres: 75.7 },
       /load the water/,
-      /12 mg\/L .* 20 gal; danios stand about 40/,
+      /12 mg\/L .* 20 gal; danios tolerate about 40/,
     ],
   ])('%#', (found, title, text) => {
     const said = sayTogether(found, named, us);

@@ -21,8 +21,8 @@ export function DownCard({ tank, row, stand }: { tank: Tank; row: WaterRow; stan
       <Text look="subtitle">Bring it down first</Text>
       <Text tone="due">
         {over.steps === null
-          ? `${cap.groupName} stand about ${cap.mgL} mg/L, and the new water holds nearly as much: no change brings it under. Mix it with softer water, or let plants take it up.`
-          : `Nitrate is about ${sayMgL(over.mgL)} mg/L; ${cap.groupName} stand about ${cap.mgL}. All at once would be a shock: in steps, two days apart, and a test after the last.`}
+          ? `${cap.groupName} tolerate about ${cap.mgL} mg/L, and the new water holds nearly as much: no change brings it under. Mix it with softer water, or let plants take it up.`
+          : `Nitrate is about ${sayMgL(over.mgL)} mg/L; ${cap.groupName} tolerate about ${cap.mgL}. All at once would be a shock: in steps, two days apart, and a test after the last.`}
       </Text>
       {over.steps ? (
         <Card label="Bring it down first">

@@ -46,12 +46,12 @@ export function KeepsCard({ tank, stand }: { tank: Tank; stand: WaterStand }) {
     <View style={{ gap: 8 }}>
       <Text look="subtitle">What keeps it under</Text>
       <Text tone={fits ? 'ink' : 'due'}>
-        {`With ${sayNumber(rhythm.share * 100, 0)} % every ${rhythm.everyDays} days it peaks at about ${sayMgL(stand.peakMgL)} mg/L in the long run, perhaps ${sayMgL(worstMgL)}; ${cap.groupName} stand about ${cap.mgL}.`}
+        {`With ${sayNumber(rhythm.share * 100, 0)} % every ${rhythm.everyDays} days it peaks at about ${sayMgL(stand.peakMgL)} mg/L in the long run, perhaps ${sayMgL(worstMgL)}; ${cap.groupName} tolerate about ${cap.mgL} mg/L.`}
       </Text>
       <Card label="What keeps it under">
         <ListRow
           first
-          title="By how much is changed"
+          title="Change more"
           detail={`every ${rhythm.everyDays} days, as it is`}
           trail={
             <Way
@@ -62,7 +62,7 @@ export function KeepsCard({ tank, stand }: { tank: Tank; stand: WaterStand }) {
           }
         />
         <ListRow
-          title="By how often"
+          title="Change more often"
           detail={`${sayNumber(rhythm.share * 100, 0)} % each time, as it is`}
           trail={
             <Way
@@ -75,7 +75,7 @@ export function KeepsCard({ tank, stand }: { tank: Tank; stand: WaterStand }) {
           }
         />
         <ListRow
-          title="By what they eat"
+          title="Feed less"
           detail={
             ration !== null && ration < 1
               ? 'water first: growing fish and fry are not to be starved for it'
@@ -176,7 +176,7 @@ function WhatIf({
         <Text tone={fits ? 'done' : 'due'}>
           {`At its worst it peaks at ${sayMgL(peak)} mg/L: ${
             fits
-              ? 'they stand it.'
+              ? 'they tolerate it.'
               : under.share === null
                 ? 'too much, and no share at that interval is enough.'
                 : `too much; ${sayNumber(Math.ceil(under.share * 100), 0)} % at that interval would do.`

@@ -115,7 +115,7 @@ export function RhythmSheet({ tank, onClose }: { tank: Tank; onClose: () => void
         hint="As NO3. Test it once: it is where every change pulls to."
       />
       <NumberField
-        label="Nitrate that its fish stand"
+        label="Nitrate that its fish tolerate"
         unit="mg/L"
         decimals={0}
         value={water.capMgL ?? null}

@@ -333,7 +333,7 @@ function RawCard({ stand }: { stand: WaterStand }) {
           ? `It grows in: ammonia and nitrite stay low from about ${words.day(raw.ripeOn)}, if it is fed as planned.`
           : 'Nothing takes ammonia up here, or not within eight weeks.'}
         {Number.isFinite(hours)
-          ? ` With nothing to take it up, ammonia would be of concern after ${hours > 240 ? 'more than ten days' : `${sayNumber(hours, 0)} h`}; ${
+          ? ` With nothing to take it up, ammonia builds up within ${hours > 240 ? 'more than ten days' : `${sayNumber(hours, 0)} h`}; ${
               raw.changeShare === null
                 ? 'no daily change is enough: feed less'
                 : `${sayNumber(Math.ceil(raw.changeShare * 100), 0)} % a day keeps it under`

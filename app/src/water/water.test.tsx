@@ -190,7 +190,7 @@ describe('the water of a tank', () => {
     });
     open();
     fireEvent.press(await screen.findByLabelText('How it is changed'));
-    fireEvent.changeText(screen.getByLabelText(/^Nitrate that its fish stand/), '30');
+    fireEvent.changeText(screen.getByLabelText(/^Nitrate that its fish tolerate/), '30');
     fireEvent.press(screen.getByLabelText('Save'));
     await waitFor(() => expect(sent(asked, 'PUT')).toHaveLength(1));
     expect(sent(asked, 'PUT')[0]).toMatchObject({ water: { capMgL: 30, share: 0.25 } });

@@ -76,13 +76,13 @@ export function sayWarning(warning: WaterWarning, words: Words): string {
     case 'nitrite':
       return `Nitrite was ${sayMgL(warning.mgL)} mg/L on ${words.day(warning.day)}; from ${sayNumber(warning.fromMgL, 2)} on it harms those that live here. ${POISONED}`;
     case 'overCap':
-      return `Nitrate was ${sayMgL(warning.mgL)} mg/L on ${words.day(warning.day)}: more than they stand.`;
+      return `Nitrate was ${sayMgL(warning.mgL)} mg/L on ${words.day(warning.day)}: more than they tolerate.`;
     case 'willPass':
       return warning.likely
-        ? `It passes what they stand about ${words.day(warning.day)}.`
-        : `It may pass what they stand from ${words.day(warning.day)} on; a test would tell.`;
+        ? `It passes what they tolerate about ${words.day(warning.day)}.`
+        : `It may pass what they tolerate from ${words.day(warning.day)} on; a test would tell.`;
     case 'sourceOverCap':
-      return 'The new water has more nitrate than they stand: changing it cannot keep them under. Other water, plants that grow fast, or less food can.';
+      return 'The new water has more nitrate than they tolerate: changing it cannot keep them under. Other water, plants that grow fast, or less food can.';
     case 'odd':
       return warning.mixedUp
         ? `A test says ${sayMgL(warning.mgL)} mg/L, about 4.4 times off the others: was it nitrate nitrogen (NO3-N), or the other way round?`

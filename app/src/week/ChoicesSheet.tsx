@@ -132,7 +132,7 @@ export function ChoicesSheet({
             water: { ...water, share: Math.min(1, Math.max(0.01, (share ?? 25) / 100)) },
           }))
         }
-        hint={draft.water === null ? 'Nobody said: a quarter a week is assumed.' : undefined}
+        hint={draft.water === null ? 'Not set: a quarter a week is assumed.' : undefined}
       />
       <Stepper
         label="Days between changes"

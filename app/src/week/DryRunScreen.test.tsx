@@ -38,7 +38,7 @@ describe('eight weeks forward', () => {
     expect(screen.getByText(/^Nitrate (stays at or under|passes) \d+ mg\/L/)).toBeTruthy();
     expect(screen.getByText('Nothing in 8 weeks')).toBeTruthy();
     expect(screen.getByText(/^€\d+\.\d\d in all$/)).toBeTruthy();
-    expect(screen.getByText(/% of it reaches nobody/)).toBeTruthy();
+    expect(screen.getByText(/% of it is not eaten/)).toBeTruthy();
     // Only the tank that was asked for.
     expect(screen.queryByText('Medaka')).toBeNull();
   });

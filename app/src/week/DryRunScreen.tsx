@@ -382,7 +382,7 @@ function TankResult({
           ))}
         <ListRow
           title={`${words.money(tank.costMinor)} in all`}
-          detail={`${Math.round(tank.servedG > 0 ? (100 * tank.wasteG) / tank.servedG : 0)} % of it reaches nobody · ${sayNumber(tank.workMin / 60, 1)} h of work`}
+          detail={`${Math.round(tank.servedG > 0 ? (100 * tank.wasteG) / tank.servedG : 0)} % of it is not eaten · ${sayNumber(tank.workMin / 60, 1)} h of work`}
         />
       </Card>
     </View>

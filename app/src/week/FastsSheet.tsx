@@ -94,7 +94,7 @@ export function FastsSheet({ board, names, judged, onClose }: Props) {
         const stands = longestSafeGap({ ...group, tempC: task.tank.tempC }).value;
         return fry ? (
           <Text key={group.id}>
-            {`${group.name} never fast: fry stand about ${Math.floor(stands)} hours without food.`}
+            {`${group.name} never fast: fry can go about ${Math.floor(stands)} hours without food.`}
           </Text>
         ) : (
           <Choices

@@ -211,7 +211,7 @@ describe('fasts, choices and what they take', () => {
     fireEvent.press(screen.getByText('More'));
     fireEvent.press(screen.getByText('Fasts'));
     expect(
-      screen.getByText(/Zebrafish never fast: fry stand about \d+ hours without food/),
+      screen.getByText(/Zebrafish never fast: fry can go about \d+ hours without food/),
     ).toBeTruthy();
     expect(screen.queryByLabelText('Zebrafish, every week')).toBeNull();
   });

@@ -57,11 +57,11 @@ function sayLeft(drop: DropReport): string {
   const rest = drop.liftedG + drop.standsG + drop.leftG;
   const act =
     drop.liftedG > 0
-      ? 'are lifted out'
+      ? 'is left to remove'
       : drop.standsG > 0
-        ? 'still stand the next day'
-        : 'are left';
-  return `${sayGrams(Number(saySignificant(rest)))} ${act}, mostly ${LIES[most.layer]}.`;
+        ? 'is still there the next day'
+        : 'is left';
+  return `About ${sayGrams(Number(saySignificant(rest)))} ${act}, mostly ${LIES[most.layer]}.`;
 }
 
 /** What a feeding adds to the water, and from where: what is believed of the tank now. */

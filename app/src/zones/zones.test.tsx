@@ -347,13 +347,13 @@ describe('words', () => {
       ],
     };
     expect(sayDrop(drop, 'Loaches')).toBe(
-      'Loaches get 25 % of what is eaten. 0.5 g are lifted out, mostly on the ground.',
+      'Loaches get 25 % of what is eaten. About 0.5 g is left to remove, mostly on the ground.',
     );
     expect(sayDrop({ ...drop, clearedMin: 9, buriedG: 0.3 }, 'Loaches')).toMatch(
       /Gone after 9 min\. 30 % falls between the gravel, out of reach/,
     );
     expect(sayDrop({ ...drop, liftedG: 0, standsG: 0.5 }, 'Loaches')).toMatch(
-      /0.5 g still stand the next day, mostly on the ground\./,
+      /About 0.5 g is still there the next day, mostly on the ground\./,
     );
     expect(sayDrop({ ...drop, eatenG: 0, clearedMin: 3 }, 'Loaches')).toBe(
       'It is not eaten. Gone after 3 min.',

@@ -228,8 +228,8 @@ function feedWork({ state, feeds, firstFood, gapDays, swim, ageDays }: BroodStan
         instead !== null
           ? `In place of ${instead}, which is not there yet.`
           : short
-            ? `Their guts want ${times(mealsWanted)}; what makes up for it: ${feed.live ? 'live food that stands in the tub' : 'live food beside it, or a feeder'}.`
-            : 'As often as their guts want it.',
+            ? `Best in ${mealsWanted} small meals; what helps: ${feed.live ? 'live food in the tub' : 'live food beside it, or a feeder'}.`
+            : 'As often as is good for them.',
         state.firstFoodOn === null,
       ),
     );
@@ -279,14 +279,14 @@ function tubWork(task: BroodTask, stand: BroodStand, tub: TubStand): BroodWork[]
       told(
         'change',
         `${tub.name}: change all of it twice a day, or give them more water`,
-        `After ${sayNumber(tub.hours ?? 0, 0)} h its ammonia is of concern; no daily change is enough.`,
+        `Ammonia builds up within ${sayNumber(tub.hours ?? 0, 0)} h; no daily change is enough.`,
         true,
       );
     } else {
       told(
         'change',
         `${tub.name}: lift what is left, change ${sayNumber(tub.change * tub.litres, 1)} L after the last meal`,
-        `With seasoned water of its warmth, into a white bucket. Ammonia is of concern after ${sayNumber(tub.hours ?? 0, 0)} h.`,
+        `With seasoned water of its warmth, into a white bucket. Ammonia builds up within ${sayNumber(tub.hours ?? 0, 0)} h.`,
       );
     }
   }

@@ -78,8 +78,8 @@ export function workOn(vessel: Vessel, stand: VesselStand, day: string, nowMs: n
       says: 'Look how dense it is',
       why:
         stand.unseenDays >= UNKNOWN_AFTER
-          ? `Nobody has looked for ${days(stand.unseenDays)}: nothing is known of it.`
-          : `Nobody has looked for ${days(stand.unseenDays)}.`,
+          ? `Not checked for ${days(stand.unseenDays)}: nothing is known of it.`
+          : `Not checked for ${days(stand.unseenDays)}.`,
       pressing: stand.unseenDays >= UNKNOWN_AFTER,
     });
   }

@@ -126,7 +126,7 @@ describe('a tank’s plan', () => {
     expect(answer.body.errors).toEqual([
       {
         path: 'fasts.0.when',
-        message: expect.stringMatching(/^fry never fast: these stand about \d+ hours/),
+        message: expect.stringMatching(/^fry never fast: these can go about \d+ hours/),
       },
     ]);
     // A fast of the whole tank leaves them out.
