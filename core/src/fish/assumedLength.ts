@@ -35,7 +35,7 @@ export function unlikelyLength({ common, adultLengthCm }: Named, lengthCm: numbe
   return `${common} grow to about ${adultLengthCm} cm. Is ${shown(lengthCm)} cm right, and in the right unit?`;
 }
 
-/** What is wrong with a length in a table, where nobody can be asked; null where it can be believed. */
+/** What is wrong with a length in a table, where no keeper can be asked; null where it can be believed. */
 export function impossibleLength(
   { common, adultLengthCm }: Named,
   lengthCm: number,

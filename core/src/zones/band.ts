@@ -27,7 +27,7 @@ export interface Bands {
 const STEP_SCALE = 3.5;
 
 /**
- * How far off the rest may be that nobody can see: standard deviations of logarithms, but boldness on
+ * How far off the rest may be, which cannot be seen: standard deviations of logarithms, but boldness on
  * its own scale. Assumptions: wide, since groups of one species differ.
  */
 const UNSURE = {

@@ -7,7 +7,7 @@ import type { FeedGroup, Learned, LearnedSure } from './feeding';
  */
 export const TRAIT_SD: Record<keyof Learned, number> = { search: 0.45, taking: 0.3, coming: 0.4 };
 
-/** Lengths that nobody measured are off by this much more, of the logarithm. Assumption. */
+/** Assumed lengths are off by this much more, of the logarithm. Assumption. */
 const LENGTH_SD = 0.1;
 /** Mass follows length to about this power. */
 const CUBE = 3;

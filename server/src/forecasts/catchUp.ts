@@ -1,7 +1,6 @@
 import type { Catalogue } from '@open-larder/catalogue/load';
 import { addDays } from '@open-larder/core';
 import type { ForecastKind } from '@open-larder/core/forecasts';
-import { OutOfRange } from '@open-larder/core/units';
 import { localDay, type Clock } from '../clock';
 import type { Scope } from '../db';
 import { readHouse } from '../round/house';
@@ -72,7 +71,8 @@ async function outcomesOf(seen: Seen): Promise<Outcome[]> {
   return all.sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0));
 }
 
-async function scoredOf({ foresee, ...outcome }: Outcome): Promise<KeptForecast> {
+/** An outcome with its forecast; without a band where the models have no answer. */
+export async function scoredOf({ foresee, ...outcome }: Outcome): Promise<KeptForecast> {
   const { low, middle, high } = (await foreseen(foresee)) ?? NOTHING;
   return { ...outcome, low, middle, high };
 }
@@ -86,7 +86,7 @@ async function foreseen(foresee: Outcome['foresee']) {
     const whole = band && [band.low, band.middle, band.high].every(Number.isFinite);
     return whole && band.low <= band.middle && band.middle <= band.high ? band : null;
   } catch (error) {
-    if (error instanceof OutOfRange) return null;
+    if (error instanceof RangeError) return null;
     throw error;
   }
 }

@@ -4,7 +4,7 @@ import { isInside, type ForecastKind } from '@open-larder/core/forecasts';
 import { v7 as uuidv7 } from 'uuid';
 import { sampleFeeding, sampleLot, sampleWaterTest, smallHouse } from '../testing/samples';
 import { count, startTestServer, type TestServer } from '../testing/testServer';
-import { catchUp } from './catchUp';
+import { catchUp, scoredOf } from './catchUp';
 
 let server: TestServer;
 let ours: Awaited<ReturnType<typeof smallHouse>>;
@@ -114,6 +114,26 @@ describe('how right the forecasts were', () => {
     await ours.ask.post(`/api/foods/${ours.food.id}/lots`).send(lot).expect(201);
     expect((await kindOf('runsOut'))!.count).toBe(1);
     server.clock.at = before;
+  });
+
+  it('of what no model has an answer for is kept without a band, and takes nothing else with it', async () => {
+    const outcome = {
+      kind: 'nitrate' as const,
+      eventId: uuidv7(),
+      about: 'a tank',
+      madeOn: '2026-03-01',
+      day: '2026-03-02',
+      actual: 20,
+    };
+    const none = { ...outcome, low: null, middle: null, high: null };
+    const refuses = () => {
+      throw new RangeError('the food of a serving is not on the list');
+    };
+    expect(await scoredOf({ ...outcome, foresee: refuses })).toEqual(none);
+    const upsideDown = { low: 3, middle: 2, high: 1 };
+    expect(await scoredOf({ ...outcome, foresee: () => upsideDown })).toEqual(none);
+    const broken = () => Promise.reject(new TypeError('a fault of the program'));
+    await expect(scoredOf({ ...outcome, foresee: broken })).rejects.toThrow(TypeError);
   });
 
   it('goes on where it left off when there is not time for all', async () => {

@@ -1,7 +1,7 @@
 import type { LearnedRow, Look, SightingRow } from '@open-larder/contract';
 import { feedingOf, sightingOf, type FeedingRows } from '@open-larder/contract/zones';
 import { addDays } from '@open-larder/core';
-import type { Foreseen } from '@open-larder/core/forecasts';
+import { asRead, type Foreseen } from '@open-larder/core/forecasts';
 import {
   foreseeBelly,
   foreseeMeal,
@@ -120,12 +120,8 @@ function mealOutcome({ household }: Seen, row: Watched, rowsOn: RowsOn): Outcome
 
 /** What is left is judged by eye, between nothing and all of it. */
 function leftInPercent({ left }: MealForeseen): Foreseen {
-  const off = 1.645 * SHARE_READ_SD;
-  return {
-    low: 100 * Math.max(0, left.middle - Math.hypot(left.middle - left.low, off)),
-    middle: 100 * left.middle,
-    high: 100 * Math.min(1, left.middle + Math.hypot(left.high - left.middle, off)),
-  };
+  const { low, middle, high } = asRead(left, SHARE_READ_SD);
+  return { low: 100 * Math.max(0, low), middle: 100 * middle, high: 100 * Math.min(1, high) };
 }
 
 /** The same planned day of the same fish gives the same bellies: it is simulated once. */
