@@ -1,6 +1,6 @@
 import type { Problem, Tank } from '@open-larder/contract';
 import { USUAL_RHYTHM } from '@open-larder/core/water/rhythm';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { View } from 'react-native';
 import { api } from '../store';
 import { Button, Card, DateField, faultsOf, NumberField, Text, useSay, type Faults } from '../ui';
@@ -23,12 +23,27 @@ export function WaterQuestions({ tank }: { tank: Tank }) {
   const [everyDays, setEveryDays] = useState<number | null>(USUAL_RHYTHM.everyDays);
   const [sourceMgL, setSourceMgL] = useState<number | null>(null);
   const [faults, setFaults] = useState<Faults>({});
+  /** The change that was noted already: pressed again after a fault, it is not noted twice. */
+  const noted = useRef<string | null>(null);
 
   const save = async () => {
     const refuse = (problem: Problem) => {
       setFaults(faultsOf(problem));
       say(problem.errors ? problem.title : problem.detail, { tone: 'fault' });
     };
+    // The plan comes last: the card goes with it, and until then what is missing can be sent again.
+    if (changedOn !== null && noted.current !== changedOn) {
+      const wrong = await happen(
+        tank.id,
+        { kind: 'changed', share: share ?? Number.NaN, day: changedOn },
+        `The last change of ${tank.name} is noted.`,
+      );
+      if (wrong) {
+        setFaults(wrong);
+        return;
+      }
+      noted.current = changedOn;
+    }
     if (runsSince !== tank.runsSince) {
       const { id: _, lastTemp: __, plan: ___, ...fields } = tank;
       const done = await editTank({
@@ -45,15 +60,6 @@ export function WaterQuestions({ tank }: { tank: Tank }) {
     };
     const planned = await savePlan({ water });
     if ('problem' in planned) return refuse(planned.problem);
-    if (changedOn !== null) {
-      const wrong = await happen(
-        tank.id,
-        { kind: 'changed', share: water.share, day: changedOn },
-        `The water of ${tank.name} is known.`,
-      );
-      if (wrong) setFaults(wrong);
-      return;
-    }
     say(`The water of ${tank.name} is known.`);
   };
   const fault = (field: string) => faults[`water.${field}`] ?? faults[field];
