@@ -69,14 +69,22 @@ test('two people at one tank: the second is told who fed, and when', async ({ pa
   await page.goto(`${demo.url}/round`);
   const serve = page.getByRole('button', { name: /^Served: / }).first();
   const name = (await serve.getAttribute('aria-label'))!;
-  // Somebody else, meanwhile: the same serving, by another phone.
+  // Another person, meanwhile: the same serving, by another phone. What this page reads of the day is
+  // held back, or it would learn of it by itself before the tap.
+  let letRead = () => {};
+  const mayRead = new Promise<void>((resolve) => (letRead = resolve));
+  await page.route(/\/api\//, async (route) => {
+    if (route.request().method() === 'GET') await mayRead;
+    await route.continue();
+  });
   const other = await page.context().newPage();
   await other.goto(`${demo.url}/round`);
   await other.getByRole('button', { name, exact: true }).click();
   await expect(other.getByRole('timer').first()).toBeVisible();
   await other.close();
-  await serve.click();
+  await page.getByRole('button', { name, exact: true }).click();
   await expect(page.getByRole('dialog').getByText('Fed already')).toBeVisible();
+  letRead();
   await page.getByRole('button', { name: 'Leave it at that' }).click();
   const { items } = await (await page.request.get(`${demo.url}/api/feedings?limit=1`)).json();
   expect(items).toHaveLength(1);
