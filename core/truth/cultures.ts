@@ -1,5 +1,11 @@
-import { CYSTS_PER_G, HATCH_SHARE, hatchHours, gramsOfOne, logisticOf } from '../src/culture';
-import { ageModelYield } from '../src/culture/models';
+import {
+  CYSTS_PER_G,
+  forecast,
+  HATCH_SHARE,
+  hatchHours,
+  gramsOfOne,
+  logisticOf,
+} from '../src/culture';
 import { catalogue } from './rows';
 import type { Truth } from './truth';
 
@@ -58,6 +64,12 @@ const CROWDED: readonly [key: string, low: number, high: number, source: string]
 
 const name = (key: string) => kind(key).name;
 
+/** Grams in a vessel of one measure at an age, at the temperature that its days are for. */
+const standingAt = (key: string, ageDays: number): number => {
+  const vessel = { kind: kind(key), measure: 1, keptG: 0, ageDays, estimate: { count: 0, sd: 0 } };
+  return forecast(vessel, 1, () => kind(key).refC!)[0]!.standingG;
+};
+
 export const cultures: Truth[] = [
   ...RATES.map(([key, tempC, low, high, source]) => ({
     topic: 'Cultures grow',
@@ -75,7 +87,7 @@ export const cultures: Truth[] = [
     unit: 'g/d',
     low,
     high,
-    computed: ageModelYield(kind(key), { measure: 1, keptG: 0 }, age, kind(key).refC!),
+    computed: standingAt(key, age),
   })),
   ...FIRST.map(([key, low, high]) => ({
     topic: 'Cultures first give',

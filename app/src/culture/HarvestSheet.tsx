@@ -3,6 +3,7 @@ import {
   HARVEST_G,
   afterHarvest,
   harvestG,
+  isFromEggs,
   type HarvestBy,
 } from '@open-larder/core/culture';
 import { sayGrams } from '@open-larder/core/food';
@@ -41,7 +42,7 @@ export function HarvestSheet({ culture, onClose }: { culture: Culture; onClose: 
         massG,
         by,
         amount: measured,
-        count: kind.model === 'hatch' ? count : null,
+        count: isFromEggs(kind) ? count : null,
       },
       `${sayGrams(massG)} taken from ${culture.name}${culture.foodId ? '; it is on the shelf until tomorrow' : ''}.`,
     );
@@ -76,7 +77,7 @@ export function HarvestSheet({ culture, onClose }: { culture: Culture; onClose: 
           say={(value) => `${sayNumber(value, 1)} ${value === 1 ? unit.one : unit.many}`}
         />
       )}
-      {kind.model === 'hatch' ? (
+      {isFromEggs(kind) ? (
         <NumberField
           label="How many, where you counted them"
           value={count}

@@ -2,7 +2,8 @@ import type { CultureKind } from '@open-larder/catalogue/cultures';
 import type { Problem, VesselCreate } from '@open-larder/contract';
 import {
   jarFor,
-  leadOf,
+  isFromEggs,
+  wayOf,
   MOST_CYSTS_G_L,
   SALT_G_L,
   type Clarity,
@@ -101,7 +102,7 @@ function Start({
   const foods = api.useFoodsQuery();
   const [create] = api.useCreateVesselMutation();
   const { id } = formIntent('vessel.new', kind.key);
-  const hatch = kind.model === 'hatch';
+  const hatch = isFromEggs(kind);
   const siblings = data.kept.filter(
     (one) => one.kindKey === kind.key && one.stand.state !== 'crashed',
   );
@@ -159,7 +160,7 @@ function Start({
   };
   return (
     <>
-      {hatch || kind.model === 'kept' ? null : (
+      {wayOf(kind).startsFrom !== 'culture' ? null : (
         <Choice
           label="This culture"
           value={going ? 'going' : 'new'}
@@ -275,14 +276,7 @@ const usualAge = ({ fullDays }: CultureKind) => Math.ceil(fullDays ?? 21);
 function readyWords(kind: CultureKind, { measure, tempC }: Draft, startedOn: string | null) {
   const whole = [measure, tempC].every((value) => value !== null && Number.isFinite(value));
   if (!whole || startedOn === null || measure! <= 0 || tempC! < 0 || tempC! > 40) return null;
-  return leadOf({
-    kind,
-    measure: measure!,
-    ageDays: 0,
-    estimate: { count: 0, sd: 0 },
-    keptG: 0,
-    tempOn: [tempC!],
-  });
+  return wayOf(kind).leadDays(kind, measure!, tempC!);
 }
 
 /** What to do, one after the other, with its cautions first; each is ticked off. */

@@ -1,3 +1,4 @@
+import { isFromEggs } from '@open-larder/core/culture';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -33,7 +34,7 @@ export function VesselActs({ culture }: { culture: Culture }) {
               onPress={() => happen(culture.id, { kind: 'fed' }, `${culture.name} is fed.`)}
             />
           )}
-          {culture.kind.model === 'hatch' ? null : (
+          {isFromEggs(culture.kind) ? null : (
             <Button
               label="Start another from it"
               onPress={() =>
@@ -62,7 +63,7 @@ function MoreSheet({ culture, onClose }: { culture: Culture; onClose: () => void
   const [massG, setMassG] = useState<number | null>(null);
   const [share, setShare] = useState<number | null>(25);
   const [eggsG, setEggsG] = useState<number | null>(culture.startG);
-  const hatch = culture.kind.model === 'hatch';
+  const hatch = isFromEggs(culture.kind);
   const scale = words.scale('temperature');
   const { id, name, stand } = culture;
   const done = async (event: Parameters<typeof happen>[1], says: string) => {

@@ -1,4 +1,4 @@
-import { COLD_MOST_H, energyLeft, backupsFor } from '@open-larder/core/culture';
+import { backupsFor, COLD_MOST_H, energyLeft, isFromEggs, wayOf } from '@open-larder/core/culture';
 import { sayGrams } from '@open-larder/core/food';
 import { sayNumber } from '@open-larder/core/units';
 import { View } from 'react-native';
@@ -60,7 +60,9 @@ export function VesselDetail({
           {living ? (
             <Text look="small" tone="quiet">
               Now and the next three weeks, if it is left alone and does not crash; a notch a week.
-              {kind.model === 'logistic' ? ' What stands above the broken line can be taken.' : ''}
+              {wayOf(kind).crowdingIn(kind, culture.measure, stand.tempC)
+                ? ' What is above the dashed line can be taken.'
+                : ''}
             </Text>
           ) : null}
         </View>
@@ -79,7 +81,7 @@ export function VesselDetail({
           follow.
         </Text>
       ) : null}
-      <RecordNote kind={culture.kind.model === 'hatch' ? 'hatchShare' : 'culture'} />
+      <RecordNote kind={isFromEggs(culture.kind) ? 'hatchShare' : 'culture'} />
       <Card label="How it stands">
         <ListRow
           first

@@ -1,4 +1,4 @@
-import type { Work } from '@open-larder/core/culture';
+import { isFromEggs, type Work } from '@open-larder/core/culture';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -29,7 +29,7 @@ export function WorkList({ culture }: { culture: Culture }) {
       case 'restart':
         return void happen(
           culture.id,
-          { kind: 'restarted', massG: culture.kind.model === 'hatch' ? culture.startG : null },
+          { kind: 'restarted', massG: isFromEggs(culture.kind) ? culture.startG : null },
           `${culture.name} is set up anew.`,
         );
       case 'look':

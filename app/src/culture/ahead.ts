@@ -1,10 +1,4 @@
-import {
-  forecast,
-  gramsOfOne,
-  leftForMost,
-  logisticOf,
-  standingOf,
-} from '@open-larder/core/culture';
+import { forecast, gramsOfOne, leftForMost, standingOf, wayOf } from '@open-larder/core/culture';
 import type { Standing } from '@open-larder/core/culture';
 import type { Culture } from './useCultures';
 
@@ -24,7 +18,7 @@ export function drawnOf(culture: Culture) {
   const { kind, stand } = culture;
   const standing = standingOfRow(culture);
   const ahead = forecast(standing, AHEAD, (day) => stand.tempAhead[day] ?? culture.tempC);
-  const model = kind.model === 'logistic' ? logisticOf(kind, standing.measure, stand.tempC) : null;
+  const model = wayOf(kind).crowdingIn(kind, standing.measure, stand.tempC);
   const gram = gramsOfOne(kind);
   const most = Math.max(...ahead.map(({ highG }) => highG), 1e-6);
   return {

@@ -1,3 +1,4 @@
+import { wayOf } from '@open-larder/core/culture';
 import type { Why } from '@open-larder/core/why';
 import type { Culture } from './useCultures';
 
@@ -20,7 +21,7 @@ export function whyStanding({ kind, stand, measure }: Culture): Why {
   const warmth = leaf('Temperature', stand.tempC, '°C', 'measured');
   const age = leaf('Age', stand.ageDays, 'd', 'measured');
   const differs = leaf('From one culture to the next, up to', kind.spread, 'times', 'assumed');
-  if (kind.model === 'logistic') {
+  if (wayOf(kind).crowdingIn(kind, measure, stand.tempC)) {
     return {
       label: 'In it',
       value: stand.standingG,

@@ -1,16 +1,29 @@
-import type { CultureKind } from '@open-larder/catalogue/cultures';
+import type { CultureKind, CultureModel } from '@open-larder/catalogue/cultures';
 import { Circle, Ellipse, G, Path } from 'react-native-svg';
 
 /** What is drawn for what lives in a vessel: by shape first. */
 export type Speck = 'flea' | 'worm' | 'cloud' | 'leaf' | 'fly';
 
-export function speckOf({ model, measure, key }: CultureKind): Speck {
-  if (model === 'generations') return 'fly';
-  if (model === 'film' || key === 'floating-plants') return 'leaf';
-  if (key === 'infusoria' || key === 'green-water' || key === 'rotifers') return 'cloud';
-  if (model === 'kept' || model === 'plateau' || measure === 'dm2') return 'worm';
-  return 'flea';
-}
+/** By the way in which it grows. */
+const BY_MODEL: Record<CultureModel, Speck> = {
+  logistic: 'flea',
+  hatch: 'flea',
+  batch: 'flea',
+  plateau: 'worm',
+  kept: 'worm',
+  generations: 'fly',
+  film: 'leaf',
+};
+/** Kinds that look unlike the others of their way. */
+const BY_KIND = new Map<string, Speck>([
+  ['floating-plants', 'leaf'],
+  ['infusoria', 'cloud'],
+  ['green-water', 'cloud'],
+  ['rotifers', 'cloud'],
+]);
+
+export const speckOf = ({ model, measure, key }: CultureKind): Speck =>
+  BY_KIND.get(key) ?? (measure === 'dm2' && BY_MODEL[model] === 'flea' ? 'worm' : BY_MODEL[model]);
 
 /** Spread evenly whatever their number, the same each time: steps of the plastic number. */
 const STEP_X = 0.7548776662;

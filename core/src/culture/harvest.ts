@@ -1,8 +1,8 @@
 import { daysUntil, grown, leftForMost } from './logistic';
-import { gramsOfOne, logisticOf } from './kind';
-import type { Standing } from './forecast';
-import { isCrowding } from './models';
+import { gramsOfOne } from './kind';
+import type { Standing } from './types';
 import type { HarvestBy } from './vocabulary';
+import { wayOf } from './ways';
 
 /** Grams wet in one, drained. Assumptions, until the keeper weighs their own. */
 export const HARVEST_G: Record<'net' | 'pipette' | 'spoon', number> = {
@@ -40,8 +40,8 @@ export function afterHarvest(
   massG: number,
   tempC: number,
 ): Aftermath | null {
-  if (!isCrowding(kind)) return null;
-  const model = logisticOf(kind, measure, tempC);
+  const model = wayOf(kind).crowdingIn(kind, measure, tempC);
+  if (model === null) return null;
   const gram = gramsOfOne(kind);
   const most = leftForMost(model);
   const left = estimate.count - massG / gram;

@@ -33,30 +33,24 @@ export {
   type VesselEvent,
 } from './estimate';
 export { dailySupply } from './daily';
-export { forecast, type CultureDay, type Standing } from './forecast';
+export { forecast } from './forecast';
 export { gramsOfOne, logisticOf, plateauOf, type Growing } from './kind';
-export {
-  leadOf,
-  outlook,
-  planSupply,
-  START_SHARE,
-  type Outlook,
-  type Supplying,
-  type SupplyPlan,
-} from './supply';
+export { leadOf, outlook, planSupply, type Outlook, type SupplyPlan } from './supply';
 export { afterHarvest, HARVEST_G, harvestG, type Aftermath } from './harvest';
 export { insteadOf, type Dead, type Instead } from './instead';
 export { familyOf, sharing, type InFamily, type Kin, type Shared, type Tie } from './kin';
 export { countedJars, hatchShareOf, shareAfter, type CountedJar } from './learn';
-export {
-  AHEAD_DAYS,
-  standingOf,
-  standOn,
-  type Happening,
-  type Vessel,
-  type VesselStand,
-  type VesselState,
-} from './vessel';
+export { AHEAD_DAYS, standingOf, standOn } from './vessel';
+export type {
+  CultureDay,
+  Happening,
+  Standing,
+  Supplying,
+  Vessel,
+  VesselStand,
+  VesselState,
+} from './types';
+export { isFromEggs, START_SHARE, wayOf } from './ways';
 export { UNKNOWN_AFTER, workOn, type Work } from './work';
 export {
   CLARITIES,

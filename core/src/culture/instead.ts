@@ -1,4 +1,5 @@
 import type { CultureKind } from '@open-larder/catalogue/cultures';
+import { wayOf } from './ways';
 
 /** What of a food tells whether it can stand in for live food. */
 export interface Dead {
@@ -30,7 +31,7 @@ export function insteadOf(
   kind: Pick<CultureKind, 'sizeMinUm' | 'sizeMaxUm' | 'model'>,
   foods: readonly Dead[],
 ): Instead[] {
-  const plant = kind.model === 'film';
+  const plant = wayOf(kind).isPlant;
   const [low, high] = [(kind.sizeMinUm / 1000) * SMALLER, (kind.sizeMaxUm / 1000) * LARGER];
   return (
     foods

@@ -1,15 +1,15 @@
 import { CYSTS_PER_G, HATCH_SHARE } from './hatch';
-import type { Happening } from './vessel';
+import type { Happening } from './types';
 
 /** So many jars of the usual share stand against the keeper's own. Assumption. */
 const USUAL_JARS = 2;
 
 /** A jar of which every harvest was counted. */
-export interface CountedJar {
+export interface CountedJar<Event = Happening> {
   /** Share of its cysts that hatched. */
   share: number;
   /** Its last harvest. */
-  last: Happening;
+  last: Event;
 }
 
 /**
@@ -21,7 +21,7 @@ export interface CountedJar {
 export function hatchShareOf(
   jars: readonly { startG: number | null; events: readonly Happening[] }[],
 ): { share: number; jars: number } {
-  const counted = jars.flatMap(countedJars);
+  const counted = jars.flatMap((jar) => countedJars(jar));
   return { share: shareAfter(counted), jars: counted.length };
 }
 
@@ -33,22 +33,22 @@ export function shareAfter(counted: readonly Pick<CountedJar, 'share'>[]): numbe
 }
 
 /** Each time that a vessel was set up with cysts of known mass, where all of what hatched was counted. */
-export function countedJars({
+export function countedJars<Event extends Happening>({
   startG,
   events,
 }: {
   startG: number | null;
-  events: readonly Happening[];
-}): CountedJar[] {
-  const jars: { cystsG: number | null; lifts: Extract<Happening, { kind: 'harvested' }>[] }[] = [
+  events: readonly Event[];
+}): CountedJar<Event>[] {
+  const jars: { cystsG: number | null; lifts: { event: Event; count: number | null }[] }[] = [
     { cystsG: startG, lifts: [] },
   ];
   for (const event of events) {
     if (event.kind === 'restarted') jars.push({ cystsG: event.massG, lifts: [] });
-    if (event.kind === 'harvested') jars.at(-1)!.lifts.push(event);
+    if (event.kind === 'harvested') jars.at(-1)!.lifts.push({ event, count: event.count });
   }
   return jars.flatMap(({ cystsG, lifts }) => {
-    const last = lifts.at(-1);
+    const last = lifts.at(-1)?.event;
     // What was lifted uncounted is missing from the share.
     if (!last || cystsG === null || cystsG <= 0 || lifts.some(({ count }) => count === null)) {
       return [];

@@ -3,7 +3,9 @@ import type { House } from '../round';
 import { plannedUse } from '../stock';
 import { jarFor, staggered, type Jar } from './hatch';
 import { gramsOfOne } from './kind';
-import { outlook, planSupply, type Supplying, type SupplyPlan } from './supply';
+import { outlook, planSupply, type SupplyPlan } from './supply';
+import type { Supplying } from './types';
+import { isFromEggs } from './ways';
 
 /** A live food, the vessels that give it, and what a new vessel for it would be. */
 export interface LiveFood {
@@ -94,7 +96,7 @@ function oneFood(
   options: { sure: number; runs: number; seed: number },
 ): FoodSupply {
   const wanted = demandG.some((grams) => grams > 0);
-  if (kind?.model === 'hatch') {
+  if (kind && isFromEggs(kind)) {
     const jars = wanted ? jarsFor(kind, demandG, { ...hatching, tempC: fresh.tempC }) : null;
     const standsG = demandG.map(() => 0);
     return { foodId, demandG, standsG, metOn: [], plan: null, jars, surplusG: 0 };

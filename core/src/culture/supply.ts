@@ -1,20 +1,10 @@
 import { chanceOf, type Chance } from '../chance';
 import { assertRange } from '../units';
-import { ageModelYield, canGive, isCrowding } from './models';
 import { crashHazard } from './hazard';
-import { gramsOfOne, logisticOf, plateauOf, spreadSd } from './kind';
-import { grown, leftForMost, safeHarvest, type Logistic } from './logistic';
-import type { Standing } from './forecast';
-import { yieldShare } from './worms';
-
-/** A vessel that is to supply: it stands already, or is started on a day from now. */
-export interface Supplying extends Standing {
-  id: string;
-  /** Days from now; 0 stands already. */
-  startsOn: number;
-  /** Temperature on a day from now, °C. */
-  tempOn: readonly number[];
-}
+import { gramsOfOne } from './kind';
+import { grown, safeHarvest, type Logistic } from './logistic';
+import type { Supplying } from './types';
+import { START_SHARE, wayOf } from './ways';
 
 /** What vessels come to, day by day, against what is needed. */
 export interface Outlook {
@@ -28,10 +18,6 @@ export interface Outlook {
   crashed: Map<string, number>;
 }
 
-/** A culture is started with so much of what its vessel carries. Assumption. */
-export const START_SHARE = 0.1;
-/** How far what a new culture is started with is off: of the logarithm. Assumption. */
-const START_SD = 0.3;
 /** How far a day's growth does, the weather of a tub: of the logarithm. Assumption. */
 const DAY_SD = 0.07;
 /** Its keeper thins out what grows denser than this share of what the vessel carries. Assumption. */
@@ -48,17 +34,13 @@ interface Day {
 }
 
 function daysOf(vessel: Supplying, days: number): Day[] {
-  const { kind, measure, ageDays, startsOn, tempOn } = vessel;
+  const { kind, startsOn, tempOn } = vessel;
   return Array.from({ length: days }, (_, day): Day => {
     const tempC = tempOn[Math.min(day, tempOn.length - 1)] ?? 20;
     const tooWarmC = Math.max(0, tempC - kind.tempMaxC);
     if (day < startsOn) return { model: null, gives: 0, tooWarmC };
-    if (isCrowding(kind)) {
-      return { model: logisticOf(kind, measure, tempC), gives: 0, tooWarmC };
-    }
-    const wholeG = ageModelYield(kind, vessel, ageDays + day - startsOn, tempC);
-    const takenG = day === 0 ? (vessel.takenTodayG ?? 0) : 0;
-    return { model: null, gives: canGive(kind, Math.max(0, wholeG - takenG), takenG), tooWarmC };
+    const { logistic, givesG } = wayOf(kind).supplyOn(vessel, day, tempC);
+    return { model: logistic, gives: givesG, tooWarmC };
   });
 }
 
@@ -104,8 +86,8 @@ function oneRun(
   const count = vessels.map(({ estimate }) =>
     estimate.count > 0 ? estimate.count * Math.exp(estimate.sd * chance.normal()) : 0,
   );
-  const luck = vessels.map(({ kind, estimate: { sd } }) =>
-    Math.exp((isCrowding(kind) ? START_SD : sd || spreadSd(kind)) * chance.normal()),
+  const luck = vessels.map((vessel) =>
+    Math.exp(wayOf(vessel.kind).luckSd(vessel) * chance.normal()),
   );
   const alive = vessels.map(() => true);
   demandG.forEach((wanted, day) => {
@@ -132,11 +114,13 @@ function oneRun(
         count[v] = Math.min(next, model.capacity * THINNED);
       }
       const { perDay } = crashHazard({
-        crowding: model ? count[v]! / Math.max(1e-9, model.capacity) : 0.5,
+        ...wayOf(vessel.kind).strain(
+          vessel.kind,
+          model ? count[v]! / Math.max(1e-9, model.capacity) : 0,
+        ),
         tooWarmC,
         overfed: false,
         ageDays: vessel.ageDays + day - vessel.startsOn,
-        tiredDays: model ? null : vessel.kind.overDays,
       });
       if (chance.even() < perDay) {
         alive[v] = false;
@@ -204,21 +188,10 @@ export function planSupply(
   };
 }
 
-/** Days from the start of a vessel until it gives in earnest. */
-export function leadOf({ kind, measure, tempOn }: Omit<Supplying, 'startsOn' | 'id'>): number {
-  const tempC = tempOn[0] ?? 20;
-  if (isCrowding(kind)) {
-    const model = logisticOf(kind, measure, tempC);
-    let count = model.capacity * START_SHARE;
-    for (let day = 0; day < 366; day += 1) {
-      if (count > leftForMost(model)) return day;
-      count = grown(model, count, 1);
-    }
-    return 366;
-  }
-  const plateau = plateauOf(kind);
-  for (let day = 0; day < 366; day += 1) {
-    if (yieldShare(plateau, day, tempC) > 0.5) return day;
-  }
-  return 366;
-}
+/** Days from the start of a vessel until it gives in earnest; 366 for never. */
+export const leadOf = ({
+  kind,
+  measure,
+  tempOn,
+}: Pick<Supplying, 'kind' | 'measure' | 'tempOn'>): number =>
+  wayOf(kind).leadDays(kind, measure, tempOn[0] ?? 20);

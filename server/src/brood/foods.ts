@@ -2,7 +2,7 @@ import type { CultureKind } from '@open-larder/catalogue/cultures';
 import type { Catalogue } from '@open-larder/catalogue/load';
 import { fieldsOfGeneric, unitOf, type FoodRow, type VesselRow } from '@open-larder/contract';
 import type { BroodFood } from '@open-larder/core/brood';
-import { GIVES_NOTHING, hatchHours, leadOf } from '@open-larder/core/culture';
+import { GIVES_NOTHING, wayOf } from '@open-larder/core/culture';
 
 /** Kinds that anybody can start for a brood, though none is kept. */
 const STARTABLE = new Set(['infusoria', 'brine-shrimp']);
@@ -83,16 +83,5 @@ function liveFood(
   ];
 }
 
-function leadDaysOf(kind: CultureKind): number {
-  const tempC = kind.refC ?? USUAL_C;
-  if (kind.model === 'hatch') return Math.ceil(hatchHours(tempC) / 24);
-  if (kind.model !== 'logistic') return Math.ceil(kind.firstDays ?? 0);
-  return leadOf({
-    kind,
-    measure: USUAL_SIZE[kind.measure],
-    ageDays: 0,
-    estimate: { count: 0, sd: 0 },
-    keptG: 0,
-    tempOn: [tempC],
-  });
-}
+const leadDaysOf = (kind: CultureKind): number =>
+  wayOf(kind).leadDays(kind, USUAL_SIZE[kind.measure], kind.refC ?? USUAL_C);

@@ -3,6 +3,7 @@ import type { Catalogue } from '@open-larder/catalogue/load';
 import type { VesselEventRow, VesselRow } from '@open-larder/contract';
 import {
   hatchShareOf,
+  isFromEggs,
   standOn,
   workOn,
   type Happening,
@@ -38,7 +39,7 @@ export async function stand(
   const calibrations = await bands;
   const kinds = new Map(catalogue.cultures.map((kind) => [kind.key, kind]));
   const hatchKeys = new Set(
-    kept.map(({ kindKey }) => kindKey).filter((key) => kinds.get(key)?.model === 'hatch'),
+    kept.map(({ kindKey }) => kindKey).filter((key) => isFromEggs(kinds.get(key)!)),
   );
   const [{ timeZone }, all] = await Promise.all([
     readHousehold(scope),

@@ -5,9 +5,11 @@ import {
   DENSITIES,
   forecast,
   gramsOfOne,
+  isFromEggs,
   LOOK_SD,
   shareAfter,
   standingOf,
+  wayOf,
   type Density,
 } from '@open-larder/core/culture';
 import { bandAround, type Foreseen } from '@open-larder/core/forecasts';
@@ -32,8 +34,9 @@ export async function cultureOutcomes(seen: Seen): Promise<Outcome[]> {
   const eventsOf = (vessel: Kept) => rows.filter(({ vesselId }) => vesselId === vessel.id);
   const looks = kept.flatMap((vessel) => {
     const kind = kinds.get(vessel.kindKey);
-    if (kind?.model !== 'logistic') return [];
-    const fullG = kind.capacity! * vessel.measure * gramsOfOne(kind);
+    const crowded = kind && wayOf(kind).crowdingIn(kind, vessel.measure, vessel.tempC);
+    if (!kind || !crowded) return [];
+    const fullG = crowded.capacity * gramsOfOne(kind);
     return eventsOf(vessel).flatMap((event): Outcome[] => {
       // On the day that it was set up or entered nothing is forecast of it.
       if (event.day > today || event.day <= (vessel.enteredOn ?? vessel.startedOn)) return [];
@@ -66,7 +69,9 @@ export async function cultureOutcomes(seen: Seen): Promise<Outcome[]> {
       ];
     });
   });
-  const hatches = kept.filter(({ kindKey }) => kinds.get(kindKey)?.model === 'hatch');
+  const hatches = kept.filter(
+    ({ kindKey }) => kinds.has(kindKey) && isFromEggs(kinds.get(kindKey)!),
+  );
   return [
     ...looks,
     ...hatchOutcomes(
@@ -106,7 +111,7 @@ function hatchOutcomes(
       countedJars({
         startG: vessel.startG,
         events: events.map((event) => ({ ...happeningOf(event), id: event.id })),
-      }).map((jar) => ({ ...jar, vessel, eventId: (jar.last as unknown as { id: string }).id })),
+      }).map((jar) => ({ ...jar, vessel, eventId: jar.last.id })),
     )
     .sort((a, b) => (a.last.day < b.last.day ? -1 : 1));
   return counted.map(({ share, last, vessel, eventId }, at): Outcome => {

@@ -1,0 +1,136 @@
+import { daysBetween } from '../round';
+import { plateauOf } from './kind';
+import type { Vessel, VesselStand } from './types';
+import type { Work } from './work';
+
+/** A culture that grows is looked at once a week at the least. Assumption. */
+const LOOK_EVERY = 7;
+/** Unseen for so long, nobody knows what is in it. Assumption. */
+export const UNKNOWN_AFTER = 30;
+/** From here on it is crowded: thin it out or split it. Assumption. */
+const CROWDED = 0.75;
+/** So many days before a culture fades the next one is started, and so it overlaps. Assumption. */
+const NEXT_AHEAD = 4;
+
+/** Its water was foul of late: food would rot in it. */
+const isFoul = ({ clarity }: VesselStand): boolean =>
+  clarity !== null && clarity.seen === 'foul' && clarity.days <= 2;
+
+/** What is to be done at any culture: its water, its food. */
+export function commonTasks({ kind }: Vessel, stand: VesselStand): Work[] {
+  const { clarity } = stand;
+  const foul = isFoul(stand);
+  const work: Work[] = [];
+  const cloudy = clarity !== null && clarity.seen === 'cloudy' && clarity.days === 0;
+  // Its water was changed since: now it is to be looked at again.
+  const changed =
+    clarity !== null && stand.changedDays !== null && stand.changedDays <= clarity.days;
+  if (foul && changed) {
+    work.push({
+      what: 'look',
+      says: 'Look whether it has cleared, before it is fed',
+      why: 'Its water was foul, and was changed.',
+      pressing: false,
+    });
+  } else if (foul) {
+    work.push({
+      what: 'clear',
+      says: 'No food; change a third of its water',
+      why: 'Its water was foul: food rots in it.',
+      pressing: true,
+    });
+  }
+  const due = kind.feedDays !== null && (stand.fedDays ?? stand.ageDays) >= kind.feedDays;
+  if (due && !foul && !(kind.clears && cloudy)) {
+    work.push({
+      what: 'feed',
+      says: kind.clears ? `Feed, if it is clear: ${kind.feedWith}` : `Feed: ${kind.feedWith}`,
+      why: `${stand.fedDays === null ? 'Not fed since it was started' : `Fed ${ago(stand.fedDays)}`}; ${kind.feedRule}.`,
+      pressing: kind.feedDays! > 0 && (stand.fedDays ?? stand.ageDays) > 3 * kind.feedDays!,
+    });
+  }
+  const unchanged = stand.changedDays ?? stand.ageDays;
+  if (kind.changeDays !== null && unchanged >= kind.changeDays && !foul) {
+    work.push({
+      what: 'change',
+      says: `Change water: ${kind.waterChange}`,
+      why: `${stand.changedDays === null ? 'Not changed since it was started' : `Changed ${ago(unchanged)}`}.`,
+      pressing: unchanged >= 2 * kind.changeDays,
+    });
+  }
+  return work;
+}
+
+/** What grows until it is crowded is looked at: its figures rest on that. */
+export function lookTask(stand: VesselStand): Work[] {
+  if (isFoul(stand) || stand.unseenDays < LOOK_EVERY) return [];
+  return [
+    {
+      what: 'look',
+      says: 'Look how dense it is',
+      why:
+        stand.unseenDays >= UNKNOWN_AFTER
+          ? `Not checked for ${days(stand.unseenDays)}: nothing is known of it.`
+          : `Not checked for ${days(stand.unseenDays)}.`,
+      pressing: stand.unseenDays >= UNKNOWN_AFTER,
+    },
+  ];
+}
+
+/** And thinned before it crashes. */
+export function thinTask(stand: VesselStand): Work[] {
+  if (stand.fullness < CROWDED || stand.givesG <= 0) return [];
+  return [
+    {
+      what: 'thin',
+      says: 'Harvest or split it',
+      why: `It is ${Math.round(stand.fullness * 100)} % full: crowded cultures crash.`,
+      pressing: stand.fullness >= 0.9,
+    },
+  ];
+}
+
+/** Of eggs in brine: they have hatched. @param nowMs ms since 1970 */
+export function hatchTasks({ hatchesAtMs, standingG }: VesselStand, nowMs: number): Work[] {
+  if (hatchesAtMs === null || nowMs < hatchesAtMs) return [];
+  const old = nowMs - hatchesAtMs > 12 * 3_600_000;
+  if (standingG <= 0 && !old) return [];
+  return [
+    {
+      what: 'hatched',
+      says: 'Harvest, rinse with fresh water, then serve or keep it cold',
+      why: 'It has hatched; each loses a quarter of its energy in the first day.',
+      pressing: old,
+    },
+  ];
+}
+
+/** A culture that fades is followed by the next, started from it in time. */
+export function nextTask(
+  { kind, startedOn, events }: Vessel,
+  stand: VesselStand,
+  day: string,
+): Work[] {
+  const plateau = plateauOf(kind);
+  const speed = 2 ** ((stand.tempC - plateau.refC) / 10);
+  const left = plateau.fadeDays / speed - stand.ageDays;
+  if (left > NEXT_AHEAD || plateau.fadeDays > 300) return [];
+  // One that was split of late has its next already.
+  const since = events.findLast(({ kind: what }) => what === 'split')?.day;
+  if (since !== undefined && since > startedOn && daysBetween(since, day) < 14) return [];
+  return [
+    {
+      what: 'next',
+      says: 'Start the next one from it',
+      why:
+        left <= 0
+          ? `It fades since ${days(Math.round(-left))}.`
+          : `It begins to fade in ${days(Math.max(1, Math.round(left)))}.`,
+      pressing: left <= 0,
+    },
+  ];
+}
+
+const days = (count: number): string => `${count} ${count === 1 ? 'day' : 'days'}`;
+const ago = (count: number): string =>
+  count === 0 ? 'today' : count === 1 ? 'yesterday' : `${days(count)} ago`;
