@@ -5,7 +5,7 @@ import { groupRow } from '../group/store';
 import { idUsed, notFound, refused } from '../http/problems';
 import { speciesOf } from '../species/store';
 import { readTank } from '../tank/store';
-import { keptBrood, keptTub, readEvent } from './store';
+import { keptBrood, keptTub, BROOD_EVENTS } from './store';
 
 /** So many tubs one brood is split over at the most. */
 const MOST_TUBS = 40;
@@ -92,21 +92,14 @@ export async function addBroodEvent(
   broodId: string,
   event: BroodEventCreate,
 ): Promise<void> {
-  await scope.lock(`brood event ${event.id}`);
   if (!(await keptBrood(scope, broodId))) throw notFound('This brood');
-  const known = await readEvent(scope, event.id);
-  if (known) {
-    if (known.broodId !== broodId || known.kind !== event.kind || known.undone) {
-      throw idUsed();
-    }
-    return;
-  }
   await checkTub(scope, broodId, 'tubId', event.tubId);
   if (event.kind === 'moved') await checkTub(scope, broodId, 'toTubId', event.toTubId);
-  await scope.insertOnce('brood_events', [{ ...event, broodId }]);
-  if (!(await readEvent(scope, event.id))) {
-    throw idUsed();
-  }
+  await BROOD_EVENTS.append(
+    scope,
+    { ...event, broodId },
+    (kept) => kept.broodId === broodId && kept.kind === event.kind && !kept.undone,
+  );
 }
 
 async function checkTub(
@@ -122,17 +115,8 @@ async function checkTub(
 }
 
 /** Take an event back; a second time changes nothing. @returns the brood that it was of */
-export async function undoBroodEvent(
+export const undoBroodEvent = async (
   scope: Scope,
   id: string,
   undo: { id: string; at: string },
-): Promise<string> {
-  await scope.lock(`undo brood event ${id}`);
-  const known = await readEvent(scope, id);
-  if (!known) throw notFound('This event');
-  const { undone, ...event } = known;
-  if (!undone) {
-    await scope.insert('brood_events', [{ ...event, id: undo.id, at: undo.at, undoes: id }]);
-  }
-  return event.broodId;
-}
+): Promise<string> => (await BROOD_EVENTS.undo(scope, id, undo)).broodId;

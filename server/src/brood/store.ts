@@ -1,5 +1,5 @@
 import type { BroodEventRow, BroodRow, BroodTubRow } from '@open-larder/contract';
-import type { Scope } from '../db';
+import { AT, eventLog, type Scope } from '../db';
 
 /** A brood as its row holds it: how it stands is computed from its events. */
 export type Kept = Omit<BroodRow, 'stand' | 'work' | 'tubs'>;
@@ -8,12 +8,12 @@ export type KeptTub = BroodTubRow & { broodId: string };
 const BROOD = `b.id, b.name, b.species_key, b.breeding, b.tank_id, b.group_id, b.young_group_id, b.raising, b.egg_care,
   b.first_water, b.first_food, b.target_cm, b.condition_days, b.version`;
 const TUB = 't.id, t.brood_id, t.name, t.litres, t.temp_c, t.ph, t.filtered, t.version';
-const EVENT = `e.id, e.brood_id, e.kind, e.day::text, e.hand, e.note, e.tub_id, e.to_tub_id, e.count,
-  e.length_mm, e.short_mm, e.long_mm, e.temp_c, e.share, e.food_key,
-  to_char(e.at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') AS at`;
-/** Events that stand: no undo, and not undone. */
-const STANDING = `e.household_id = :household AND e.undoes IS NULL
-  AND NOT EXISTS (SELECT 1 FROM brood_events u WHERE u.undoes = e.id)`;
+export const BROOD_EVENTS = eventLog<BroodEventRow>({
+  table: 'brood_events',
+  what: 'This event',
+  columns: `e.id, e.brood_id, e.kind, e.day::text, e.hand, e.note, e.tub_id, e.to_tub_id, e.count,
+    e.length_mm, e.short_mm, e.long_mm, e.temp_c, e.share, e.food_key, ${AT}`,
+});
 
 /** Broods in the order in which they were begun, after a cursor of [seq]; all without a limit. */
 export const broods = (
@@ -58,11 +58,9 @@ export async function keptTub(scope: Scope, id: string): Promise<KeptTub | null>
 export const happened = (scope: Scope, broodIds: readonly string[]): Promise<BroodEventRow[]> =>
   broodIds.length === 0
     ? Promise.resolve([])
-    : scope.rows(
-        `SELECT ${EVENT} FROM brood_events e
-          WHERE ${STANDING} AND e.brood_id IN (:broodIds) ORDER BY e.day, e.at, e.seq`,
-        { broodIds },
-      );
+    : BROOD_EVENTS.list(scope, 'e.brood_id IN (:broodIds) ORDER BY e.day, e.at, e.seq', {
+        broodIds,
+      });
 
 /** What happened to a brood, newest first, before a cursor of [day, seq]. */
 export const broodEvents = (
@@ -71,22 +69,9 @@ export const broodEvents = (
   before: readonly (string | number)[] | null,
   limit: number,
 ): Promise<(BroodEventRow & { seq: number })[]> =>
-  scope.rows(
-    `SELECT e.seq, ${EVENT} FROM brood_events e
-      WHERE ${STANDING} AND e.brood_id = :broodId
-        ${before === null ? '' : 'AND (e.day, e.seq) < (:day, :seq)'}
-      ORDER BY e.day DESC, e.seq DESC LIMIT :limit`,
-    { broodId, limit, day: before?.[0] ?? null, seq: before?.[1] ?? 0 },
-  );
-
-export async function readEvent(
-  scope: Scope,
-  id: string,
-): Promise<(BroodEventRow & { undone: boolean }) | null> {
-  const [row] = await scope.rows<BroodEventRow & { undone: boolean }>(
-    `SELECT ${EVENT}, EXISTS (SELECT 1 FROM brood_events u WHERE u.undoes = e.id) AS undone
-       FROM brood_events e WHERE e.household_id = :household AND e.id = :id AND e.undoes IS NULL`,
-    { id },
-  );
-  return row ?? null;
-}
+  BROOD_EVENTS.page(scope, 'day', {
+    before,
+    limit,
+    where: 'e.brood_id = :broodId',
+    values: { broodId },
+  });

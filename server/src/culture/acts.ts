@@ -4,7 +4,7 @@ import { v7 as uuidv7 } from 'uuid';
 import type { Scope } from '../db';
 import { readLot, shelve } from '../food/store';
 import { conflict, idUsed, notFound, refused } from '../http/problems';
-import { keptVessel, readEvent } from './store';
+import { keptVessel, VESSEL_EVENTS } from './store';
 
 /** What was harvested and put aside is good until the next day. Assumption. */
 const HELD_DAYS = 1;
@@ -85,7 +85,7 @@ export async function addVesselEvent(
   await scope.lock(`vessel event ${event.id}`);
   const vessel = await keptVessel(scope, vesselId);
   if (!vessel) throw notFound('This culture');
-  const known = await readEvent(scope, event.id);
+  const known = await VESSEL_EVENTS.read(scope, event.id);
   if (known) {
     if (known.vesselId !== vesselId || known.kind !== event.kind || known.undone) {
       throw idUsed();
@@ -106,21 +106,16 @@ export async function addVesselEvent(
     event.kind === 'harvested' && vessel.foodId !== null
       ? await putAside(scope, vessel.foodId, event.massG, event.day)
       : null;
-  await scope.insertOnce('vessel_events', [{ ...event, vesselId, lotId }]);
-  if (!(await readEvent(scope, event.id))) {
-    throw idUsed();
-  }
+  await VESSEL_EVENTS.append(scope, { ...event, vesselId, lotId });
 }
 
 async function endOf(scope: Scope, vesselId: string): Promise<string | null> {
-  const [row] = await scope.rows<{ day: string }>(
-    `SELECT e.day::text FROM vessel_events e
-      WHERE e.household_id = :household AND e.vessel_id = :vesselId AND e.kind = 'ended'
-        AND e.undoes IS NULL AND NOT EXISTS (SELECT 1 FROM vessel_events u WHERE u.undoes = e.id)
-      ORDER BY e.day LIMIT 1`,
+  const [ended] = await VESSEL_EVENTS.list(
+    scope,
+    `e.vessel_id = :vesselId AND e.kind = 'ended' ORDER BY e.day LIMIT 1`,
     { vesselId },
   );
-  return row?.day ?? null;
+  return ended?.day ?? null;
 }
 
 async function putAside(scope: Scope, foodId: string, massG: number, day: string): Promise<string> {
@@ -148,54 +143,21 @@ export async function undoVesselEvent(
   id: string,
   undo: { id: string; at: string },
 ): Promise<string> {
-  await scope.lock(`undo vessel event ${id}`);
-  const known = await readEvent(scope, id);
-  if (!known) throw notFound('This event');
-  const { undone, ...event } = known;
-  if (undone) return event.vesselId;
-  if (event.feedingId !== null) {
-    throw conflict('This went into a meal. Undo that meal, and it is back here.');
-  }
-  if (event.lotId !== null) {
-    const lot = await readLot(scope, event.lotId);
-    if (lot && lot.remainingG > 0) {
-      await scope.insert('stock_events', [
-        {
-          id: uuidv7(),
-          lotId: lot.id,
-          kind: 'counted',
-          deltaG: -lot.remainingG,
-          day: event.day,
-        },
-      ]);
+  const { vesselId } = await VESSEL_EVENTS.undo(scope, id, undo, async (event) => {
+    if (event.feedingId !== null) {
+      throw conflict('This went into a meal. Undo that meal, and it is back here.');
     }
-  }
-  await scope.insert('vessel_events', [{ ...event, id: undo.id, at: undo.at, undoes: id }]);
-  return event.vesselId;
+    const lot = event.lotId === null ? null : await readLot(scope, event.lotId);
+    if (!lot || lot.remainingG <= 0) return;
+    await scope.insert('stock_events', [
+      { id: uuidv7(), lotId: lot.id, kind: 'counted', deltaG: -lot.remainingG, day: event.day },
+    ]);
+  });
+  return vesselId;
 }
 
 /** What went into a meal is back in its vessels, when the meal is taken back. */
 export async function returnToVessels(scope: Scope, feedingId: string, at: string): Promise<void> {
-  const drawn = await scope.rows<{ id: string; vesselId: string; day: string; massG: number }>(
-    `SELECT e.id, e.vessel_id, e.day::text, e.mass_g FROM vessel_events e
-      WHERE e.household_id = :household AND e.feeding_id = :feedingId AND e.undoes IS NULL
-        AND NOT EXISTS (SELECT 1 FROM vessel_events u WHERE u.undoes = e.id)`,
-    { feedingId },
-  );
-  await scope.insert(
-    'vessel_events',
-    drawn.map(({ id, vesselId, day, massG }) => ({
-      id: uuidv7(),
-      vesselId,
-      kind: 'harvested',
-      massG,
-      by: 'g',
-      amount: massG,
-      day,
-      at,
-      note: '',
-      feedingId,
-      undoes: id,
-    })),
-  );
+  const drawn = await VESSEL_EVENTS.list(scope, 'e.feeding_id = :feedingId', { feedingId });
+  for (const { id } of drawn) await VESSEL_EVENTS.undo(scope, id, { id: uuidv7(), at });
 }

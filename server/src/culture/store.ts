@@ -1,5 +1,5 @@
 import type { VesselEventRow, VesselRow } from '@open-larder/contract';
-import type { Scope } from '../db';
+import { AT, eventLog, type Scope } from '../db';
 
 /** A vessel as its row holds it: how it stands is computed from its events. */
 export type Kept = Omit<VesselRow, 'stand' | 'work' | 'hatch'> & {
@@ -10,12 +10,15 @@ export type Kept = Omit<VesselRow, 'stand' | 'work' | 'hatch'> & {
 const VESSEL = `v.id, v.kind_key, v.also_kind_key, v.name, v.measure, v.temp_c, v.strain, v.place,
   v.started_from, v.water, v.tools, v.food_id, v.started_on::text, v.entered_on::text, v.start_g, v.from_vessel_id,
   v.version, to_char(v.started_at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') AS started_at`;
-const EVENT = `e.id, e.vessel_id, e.kind, e.day::text, e.hand, e.note, e.density, e.clarity, e.count,
-  e.sample_ml, e.mass_g, e.by, e.amount, e.share, e.temp_c, e.feeding_id,
-  to_char(e.at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') AS at`;
-/** Events that stand: no undo, and not undone. */
-const STANDING = `e.household_id = :household AND e.undoes IS NULL
-  AND NOT EXISTS (SELECT 1 FROM vessel_events u WHERE u.undoes = e.id)`;
+/** An event, with the lot that a harvest was put aside as. */
+type KeptEvent = VesselEventRow & { lotId: string | null };
+
+export const VESSEL_EVENTS = eventLog<KeptEvent>({
+  table: 'vessel_events',
+  what: 'This event',
+  columns: `e.id, e.vessel_id, e.kind, e.day::text, e.hand, e.note, e.density, e.clarity, e.count,
+    e.sample_ml, e.mass_g, e.by, e.amount, e.share, e.temp_c, e.feeding_id, e.lot_id, ${AT}`,
+});
 
 /** Vessels in the order in which they were made, after a cursor of [seq]; all without a limit. */
 export const vessels = (
@@ -58,11 +61,11 @@ export const happened = (
 ): Promise<VesselEventRow[]> =>
   ids.length === 0
     ? Promise.resolve([])
-    : scope.rows(
-        `SELECT ${EVENT} FROM vessel_events e
-          WHERE ${STANDING} AND e.vessel_id IN (:ids) AND (e.day >= :since
-            OR e.kind IN ('crashed', 'rested', 'woken', 'ended', 'added', 'split', 'restarted'))
-          ORDER BY e.day, e.at, e.seq`,
+    : VESSEL_EVENTS.list(
+        scope,
+        `e.vessel_id IN (:ids) AND (e.day >= :since
+          OR e.kind IN ('crashed', 'rested', 'woken', 'ended', 'added', 'split', 'restarted'))
+         ORDER BY e.day, e.at, e.seq`,
         { ids, since },
       );
 
@@ -73,32 +76,20 @@ export const vesselEvents = (
   before: readonly (string | number)[] | null,
   limit: number,
 ): Promise<(VesselEventRow & { seq: number })[]> =>
-  scope.rows(
-    `SELECT e.seq, ${EVENT} FROM vessel_events e
-      WHERE ${STANDING} AND e.vessel_id = :vesselId
-        ${before === null ? '' : 'AND (e.day, e.seq) < (:day, :seq)'}
-      ORDER BY e.day DESC, e.seq DESC LIMIT :limit`,
-    { vesselId, limit, day: before?.[0] ?? null, seq: before?.[1] ?? 0 },
-  );
-
-export async function readEvent(
-  scope: Scope,
-  id: string,
-): Promise<(VesselEventRow & { undone: boolean; lotId: string | null }) | null> {
-  const [row] = await scope.rows<VesselEventRow & { undone: boolean; lotId: string | null }>(
-    `SELECT ${EVENT}, e.lot_id, EXISTS (SELECT 1 FROM vessel_events u WHERE u.undoes = e.id) AS undone
-       FROM vessel_events e WHERE e.household_id = :household AND e.id = :id AND e.undoes IS NULL`,
-    { id },
-  );
-  return row ?? null;
-}
+  VESSEL_EVENTS.page(scope, 'day', {
+    before,
+    limit,
+    where: 'e.vessel_id = :vesselId',
+    values: { vesselId },
+  });
 
 /** Foods that some vessel gives which has not ended. */
 export async function culturedFoods(scope: Scope): Promise<Set<string>> {
   const rows = await scope.rows<{ foodId: string }>(
     `SELECT DISTINCT v.food_id FROM vessels v
       WHERE v.household_id = :household AND v.food_id IS NOT NULL AND NOT EXISTS (
-        SELECT 1 FROM vessel_events e WHERE ${STANDING} AND e.vessel_id = v.id AND e.kind = 'ended')`,
+        SELECT 1 FROM active_vessel_events e
+         WHERE e.household_id = v.household_id AND e.vessel_id = v.id AND e.kind = 'ended')`,
   );
   return new Set(rows.map(({ foodId }) => foodId));
 }

@@ -23,6 +23,7 @@ import * as checkpoints from './migrations/0020-checkpoints';
 import * as eggDays from './migrations/0021-egg-days';
 import * as existingCultures from './migrations/0022-existing-cultures';
 import * as forecasts from './migrations/0023-forecasts';
+import * as activeEvents from './migrations/0024-active-events';
 
 const MIGRATIONS = [
   house,
@@ -48,6 +49,7 @@ const MIGRATIONS = [
   eggDays,
   existingCultures,
   forecasts,
+  activeEvents,
 ];
 /** Arbitrary but fixed: two servers that start together migrate one after the other. */
 const LOCK = 741_093_122;

@@ -18,6 +18,9 @@ export const UNREADABLE =
 
 /** Tables with no uniqueness but that of their ids: only there may a conflict be passed over. */
 type OnceTable =
+  | 'answers'
+  | 'batches'
+  | 'feedings'
   | 'tanks'
   | 'moments'
   | 'starting_plans'

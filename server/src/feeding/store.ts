@@ -2,45 +2,33 @@ import { unitOf, type Feeding, type FeedingCreate } from '@open-larder/contract'
 import { drawDown, sayGrams } from '@open-larder/core';
 import { v7 as uuidv7 } from 'uuid';
 import { returnToVessels } from '../culture/acts';
-import type { Scope } from '../db';
+import { AT, eventLog, type Scope } from '../db';
 import { openLots, readFood } from '../food/store';
-import { conflict, idUsed, notFound, refused } from '../http/problems';
+import { conflict, notFound, refused } from '../http/problems';
 
-const COLUMNS = `f.id, f.serving_id, f.day::text, f.group_id, f.food_id, f.outcome,
-  f.planned_units, f.units, f.mass_g, f.note, f.hand, to_char(f.at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') AS at`;
-/** Feedings that stand: no undo, and not undone. */
-const STANDING = `f.household_id = :household AND f.undoes IS NULL
-  AND NOT EXISTS (SELECT 1 FROM feedings u WHERE u.undoes = f.id)`;
+const FEEDINGS = eventLog<Feeding>({
+  table: 'feedings',
+  what: 'This feeding',
+  columns: `e.id, e.serving_id, e.day::text, e.group_id, e.food_id, e.outcome, e.planned_units,
+    e.units, e.mass_g, e.note, e.hand, ${AT}`,
+});
 
-async function readFeeding(scope: Scope, id: string): Promise<Feeding | null> {
-  const [row] = await scope.rows<Feeding>(
-    `SELECT ${COLUMNS} FROM feedings f WHERE f.household_id = :household AND f.id = :id AND f.undoes IS NULL`,
-    { id },
-  );
-  return row ?? null;
-}
+/** What was fed on a day. */
+export const feedingsOn = (scope: Scope, day: string): Promise<Feeding[]> =>
+  FEEDINGS.list(scope, 'e.day = :day ORDER BY e.id', { day });
 
-/** Standing feedings of a day. */
-export function feedingsOn(scope: Scope, day: string): Promise<Feeding[]> {
-  return scope.rows<Feeding>(
-    `SELECT ${COLUMNS} FROM feedings f WHERE ${STANDING} AND f.day = :day ORDER BY f.id`,
-    { day },
-  );
-}
-
-/** Standing feedings, newest first, before a cursor of [day, id]. */
-export function feedings(
+/** What was fed, newest first, before a cursor of [day, id]. */
+export const feedings = (
   scope: Scope,
   before: readonly (string | number)[] | null,
   limit: number,
-): Promise<Feeding[]> {
-  return scope.rows<Feeding>(
-    `SELECT ${COLUMNS} FROM feedings f
-      WHERE ${STANDING} ${before === null ? '' : 'AND (f.day, f.id) < (:day, :id)'}
-      ORDER BY f.day DESC, f.id DESC LIMIT :limit`,
+): Promise<Feeding[]> =>
+  FEEDINGS.list(
+    scope,
+    `${before === null ? 'true' : '(e.day, e.id) < (:day, :id)'}
+     ORDER BY e.day DESC, e.id DESC LIMIT :limit`,
     { limit, day: before?.[0] ?? null, id: before?.[1] ?? null },
   );
-}
 
 /** More than this at once is a slip of the finger, or of a unit. Assumption: half a kilogram. */
 const MOST_G = 500;
@@ -57,13 +45,15 @@ export async function logFeeding(
   fed: FeedingCreate,
 ): Promise<{ feeding: Feeding; shortG: number }> {
   await scope.lock(`serving ${fed.servingId} ${fed.day}`);
-  const known = await readFeeding(scope, fed.id);
-  if (known) return { feeding: known, shortG: 0 };
-  const [already] = await scope.rows<Feeding>(
-    `SELECT ${COLUMNS} FROM feedings f
-      WHERE ${STANDING} AND f.day = :day AND f.serving_id = :servingId`,
-    { day: fed.day, servingId: fed.servingId },
-  );
+  const known = await FEEDINGS.read(scope, fed.id);
+  if (known) {
+    const { undone: _, ...feeding } = known;
+    return { feeding, shortG: 0 };
+  }
+  const [already] = await FEEDINGS.list(scope, 'e.day = :day AND e.serving_id = :servingId', {
+    day: fed.day,
+    servingId: fed.servingId,
+  });
   if (already) throw conflict('This serving was logged already. Undo that one first.', already);
   const [group] = await scope.rows<{ name: string; endedOn: string | null; cameOn: string | null }>(
     `SELECT g.name, g.ended_on::text,
@@ -94,7 +84,7 @@ export async function logFeeding(
   }
   const keeping = { day: fed.day, openedDays: food.keeps.openedDays };
   const { draws, shortG } = drawDown(food.lots, massG, keeping);
-  await scope.insert('feedings', [{ ...fed, massG }]);
+  const feeding = await FEEDINGS.append(scope, { ...fed, massG });
   await scope.insert(
     'stock_events',
     draws.map((draw) => ({
@@ -107,8 +97,6 @@ export async function logFeeding(
     })),
   );
   await openLots(scope, food.lots, draws, fed.day);
-  const feeding = await readFeeding(scope, fed.id);
-  if (!feeding) throw idUsed();
   return { feeding, shortG };
 }
 
@@ -116,37 +104,28 @@ export async function logFeeding(
  * Take a feeding back: a correcting event, and the food returns to the lots that it came from.
  * A second undo of the same feeding changes nothing.
  */
-export async function undoFeeding(
+export const undoFeeding = (
   scope: Scope,
   id: string,
   undo: { id: string; at: string },
-): Promise<Feeding> {
-  await scope.lock(`undo ${id}`);
-  const fed = await readFeeding(scope, id);
-  if (!fed) throw notFound('This feeding');
-  const undone = await scope.rows(
-    'SELECT id FROM feedings WHERE household_id = :household AND undoes = :id',
-    { id },
-  );
-  if (undone.length > 0) return fed;
-  await scope.lock(`food ${fed.foodId}`);
-  await scope.insert('feedings', [{ ...fed, id: undo.id, at: undo.at, undoes: id }]);
-  await returnToVessels(scope, id, undo.at);
-  const draws = await scope.rows<{ lotId: string; deltaG: number }>(
-    `SELECT lot_id, delta_g FROM stock_events
-      WHERE household_id = :household AND feeding_id = :id AND kind = 'drawn'`,
-    { id },
-  );
-  await scope.insert(
-    'stock_events',
-    draws.map((draw) => ({
-      id: uuidv7(),
-      lotId: draw.lotId,
-      kind: 'returned',
-      deltaG: -draw.deltaG,
-      day: fed.day,
-      feedingId: id,
-    })),
-  );
-  return fed;
-}
+): Promise<Feeding> =>
+  FEEDINGS.undo(scope, id, undo, async ({ foodId, day }) => {
+    await scope.lock(`food ${foodId}`);
+    await returnToVessels(scope, id, undo.at);
+    const draws = await scope.rows<{ lotId: string; deltaG: number }>(
+      `SELECT lot_id, delta_g FROM stock_events
+        WHERE household_id = :household AND feeding_id = :id AND kind = 'drawn'`,
+      { id },
+    );
+    await scope.insert(
+      'stock_events',
+      draws.map((draw) => ({
+        id: uuidv7(),
+        lotId: draw.lotId,
+        kind: 'returned',
+        deltaG: -draw.deltaG,
+        day,
+        feedingId: id,
+      })),
+    );
+  });

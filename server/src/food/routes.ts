@@ -6,7 +6,7 @@ import type { Clock } from '../clock';
 import type { Handlers } from '../http/mount';
 import { idUsed, notFound } from '../http/problems';
 import { labelsOf } from './labels';
-import { foodColumns, foods, readFood, readLot, shelve } from './store';
+import { foodColumns, foods, readFood, readLot, shelve, WEIGHINGS } from './store';
 
 export const foodRoutes: Handlers = {
   async listFoods({ query }, { scope, catalogue, clock }) {
@@ -85,17 +85,8 @@ export const foodRoutes: Handlers = {
 
   undoWeighing: ({ params, body }, { scope }) =>
     scope.atomically(async (inside) => {
-      await inside.lock(`weighing ${params.id}`);
-      const [weighed] = await inside.rows<Record<string, unknown> & { foodId: string }>(
-        `SELECT food_id, day::text, hand, unit, units, mass_g,
-                EXISTS (SELECT 1 FROM weighings u WHERE u.undoes = w.id) AS undone
-           FROM weighings w WHERE household_id = :household AND id = :id AND undoes IS NULL`,
-        { id: params.id },
-      );
-      if (!weighed) throw notFound('This weighing');
-      const { undone, ...row } = weighed;
-      if (!undone) await inside.insert('weighings', [{ ...row, id: body.id, undoes: params.id }]);
-      return (await readFood(inside, weighed.foodId)) as FoodRow;
+      const { foodId } = await WEIGHINGS.undo(inside, params.id, body);
+      return (await readFood(inside, foodId)) as FoodRow;
     }),
 
   async printLabels({ params, query }, { scope }) {

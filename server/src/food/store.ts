@@ -1,6 +1,6 @@
 import type { BodyOf, FoodFields, FoodRow, LotRow, WeighingRow } from '@open-larder/contract';
 import { v7 as uuidv7 } from 'uuid';
-import type { Scope } from '../db';
+import { eventLog, type Scope } from '../db';
 
 /** A food as its row holds it: each field a column. */
 export type FlatFood = ReturnType<typeof foodColumns> & {
@@ -128,21 +128,28 @@ export async function shelve(scope: Scope, foodId: string, lot: BodyOf<'addLot'>
   ]);
 }
 
-/** Weighings that stand, of the unit that each food is dealt in now, oldest first. */
-function weighings(
-  scope: Scope,
-  ids: readonly string[],
-): Promise<(WeighingRow & { foodId: string })[]> {
-  return scope.rows(
-    `SELECT w.id, w.food_id, w.day::text, w.hand, w.units, w.mass_g FROM weighings w
-       JOIN foods f ON f.household_id = w.household_id AND f.id = w.food_id
-                   AND lower(f.unit_name) = lower(w.unit)
-      WHERE w.household_id = :household AND w.food_id IN (:ids) AND w.undoes IS NULL
-        AND NOT EXISTS (SELECT 1 FROM weighings u WHERE u.undoes = w.id)
-      ORDER BY w.seq`,
+interface Weighed extends WeighingRow {
+  foodId: string;
+  unit: string;
+}
+
+export const WEIGHINGS = eventLog<Weighed>({
+  table: 'weighings',
+  what: 'This weighing',
+  columns: 'e.id, e.food_id, e.day::text, e.hand, e.unit, e.units, e.mass_g',
+});
+
+/** Weighings of the unit that each food is dealt in now, oldest first. */
+const weighings = (scope: Scope, ids: readonly string[]): Promise<Weighed[]> =>
+  WEIGHINGS.list(
+    scope,
+    `e.food_id IN (:ids) AND EXISTS (
+       SELECT 1 FROM foods f
+        WHERE f.household_id = e.household_id AND f.id = e.food_id
+          AND lower(f.unit_name) = lower(e.unit))
+     ORDER BY e.seq`,
     { ids },
   );
-}
 
 /** Rows with what belongs to them: three queries whatever their number. */
 async function withLots(scope: Scope, rows: readonly FlatFood[]): Promise<FoodRow[]> {

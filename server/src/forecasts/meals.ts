@@ -8,6 +8,8 @@ import {
   type Feeding,
   type MealForeseen,
 } from '@open-larder/core/zones';
+import { LOOKS } from '../look/store';
+import { SIGHTINGS } from '../sighting/store';
 import type { Outcome, Seen } from './outcome';
 
 /** A band of nine in ten needs no more of them. */
@@ -30,30 +32,20 @@ type Watched = SightingRow & { tankId: string };
 type RowsOn = (tankId: string, day: string) => FeedingRows | null;
 
 const watchedMeals = ({ scope, since, today }: Seen): Promise<Watched[]> =>
-  scope.rows(
-    `SELECT s.id, s.tank_id, s.day::text, s.moment_id, s.cleared_min, s."left", s.came, s.drops,
-            s.drop_keys, s.unwatched
-       FROM sightings s
-      WHERE s.household_id = :household AND s.day BETWEEN :since AND :today AND s.undoes IS NULL
-        AND NOT s.unwatched AND (s.cleared_min IS NOT NULL OR s."left" IS NOT NULL)
-        AND NOT EXISTS (SELECT 1 FROM sightings u WHERE u.undoes = s.id)
-      ORDER BY s.day, s.seq`,
+  SIGHTINGS.list(
+    scope,
+    `e.day BETWEEN :since AND :today
+     AND NOT e.unwatched AND (e.cleared_min IS NOT NULL OR e."left" IS NOT NULL)
+     ORDER BY e.day, e.seq`,
     { since, today },
   );
 
-const bellies = ({
-  scope,
-  since,
-  today,
-}: Seen): Promise<(Pick<Look, 'groupId' | 'day'> & { id: string; belly: number })[]> =>
-  scope.rows(
-    `SELECT l.id, l.group_id, l.day::text, l.belly
-       FROM looks l
-      WHERE l.household_id = :household AND l.day BETWEEN :since AND :today AND l.undoes IS NULL
-        AND l.belly IS NOT NULL AND NOT EXISTS (SELECT 1 FROM looks u WHERE u.undoes = l.id)
-      ORDER BY l.day, l.seq`,
+const bellies = ({ scope, since, today }: Seen): Promise<(Look & { belly: number })[]> =>
+  LOOKS.list(
+    scope,
+    'e.day BETWEEN :since AND :today AND e.belly IS NOT NULL ORDER BY e.day, e.seq',
     { since, today },
-  );
+  ) as Promise<(Look & { belly: number })[]>;
 
 /** Versions of what was learned, by tank, the newest first. */
 async function learnedVersions({ scope }: Seen) {

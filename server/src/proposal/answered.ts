@@ -17,10 +17,9 @@ const testsSince = (
   tankIds.length === 0
     ? Promise.resolve([])
     : scope.rows(
-        `SELECT w.tank_id, w.day::text, w.nitrate FROM water_events w
+        `SELECT w.tank_id, w.day::text, w.nitrate FROM active_water_events w
           WHERE w.household_id = :household AND w.tank_id IN (:tankIds) AND w.day >= :since
-            AND w.nitrate IS NOT NULL AND w.undoes IS NULL
-            AND NOT EXISTS (SELECT 1 FROM water_events u WHERE u.undoes = w.id)
+            AND w.nitrate IS NOT NULL
           ORDER BY w.day, w.seq`,
         { tankIds, since },
       );

@@ -27,18 +27,12 @@ const mealsSeen = (
   (Pick<SightingRow, 'day' | 'clearedMin' | 'left' | 'came' | 'drops'> & { tankId: string })[]
 > =>
   scope.rows(
-    `WITH came AS (
-       SELECT DISTINCT ON (s.tank_id, s.day, s.moment_id) s.tank_id, s.day, s.moment_id, s.came
-         FROM sightings s
-        WHERE s.household_id = :household AND s.day BETWEEN :from AND :to AND s.undoes IS NULL
-          AND s.came <> '[]'::jsonb
-          AND NOT EXISTS (SELECT 1 FROM sightings u WHERE u.undoes = s.id)
-        ORDER BY s.tank_id, s.day, s.moment_id, s.seq DESC)
-     SELECT e.tank_id, e.day::text, e.cleared_min, e."left", jsonb_agg(e.drop) AS drops,
+    `SELECT e.tank_id, e.day::text, e.cleared_min, e."left", jsonb_agg(e.drop) AS drops,
             coalesce(c.came, '[]'::jsonb) AS came
-       FROM meal_ends e
-       LEFT JOIN came c
-         ON c.tank_id = e.tank_id AND c.day = e.day AND c.moment_id = e.moment_id
+       FROM last_meal_observation e
+       LEFT JOIN last_meal_arrivals c
+         ON c.household_id = e.household_id AND c.tank_id = e.tank_id AND c.day = e.day
+            AND c.moment_id = e.moment_id
       WHERE e.household_id = :household AND e.day BETWEEN :from AND :to AND NOT e.unwatched
       GROUP BY e.tank_id, e.day, e.moment_id, e.sighting_id, e.cleared_min, e."left", c.came
       ORDER BY e.tank_id, e.day, e.moment_id, e.sighting_id`,
@@ -49,14 +43,12 @@ const mealsSeen = (
 export const foodsTried = (scope: Scope, today: string): Promise<(Tried & { groupId: string })[]> =>
   scope.rows(
     `SELECT f.group_id, f.food_id, count(*)::int AS dealt,
-            count(*) FILTER (WHERE f.outcome = 'refused' OR EXISTS (
-              SELECT 1 FROM meal_ends e
+            count(*) FILTER (WHERE f.refused_g > 0 OR EXISTS (
+              SELECT 1 FROM last_meal_observation e
                WHERE e.household_id = f.household_id AND e.day = f.day
                  AND e.key = f.serving_id::text AND e."left" = 1))::int AS refused
-       FROM feedings f
-      WHERE f.household_id = :household AND f.day BETWEEN :from AND :today AND f.undoes IS NULL
-        AND f.outcome <> 'skipped'
-        AND NOT EXISTS (SELECT 1 FROM feedings u WHERE u.undoes = f.id)
+       FROM active_feedings f
+      WHERE f.household_id = :household AND f.day BETWEEN :from AND :today AND f.dealt
       GROUP BY f.group_id, f.food_id`,
     { from: addDays(today, 1 - SIGNS_DAYS), today },
   );

@@ -5,10 +5,10 @@ import { saveDiet } from '../diet/store';
 import { readFood } from '../food/store';
 import { readHistory } from '../group/history';
 import { readGroup } from '../group/store';
-import { conflict, idUsed, notFound, stale } from '../http/problems';
+import { conflict, notFound, stale } from '../http/problems';
 import type { Household } from '../round/house';
 import { plansOn, planVersions, savePlan } from '../plan/store';
-import { readAnswer, told, type StoredAnswer } from './answers';
+import { ANSWERS, told, type StoredAnswer } from './answers';
 import { portionsFor, watersFor, type Ground } from './ground';
 
 const GONE = 'This is no longer proposed: more was seen since. Reload the page.';
@@ -28,16 +28,13 @@ export async function answerProposal(
   ground: Ground,
 ): Promise<Answer> {
   await scope.lock(`answer ${body.groupId ?? body.tankId}`);
-  const known = await readAnswer(scope, body.id);
+  const known = await ANSWERS.read(scope, body.id);
   if (known) return told(known);
   const kept =
     body.kind === 'water'
       ? await answerWater(scope, body, ground)
       : await answerGroup(scope, body, ground);
-  await scope.insert('answers', [{ ...body, ...kept, day: ground.today }]);
-  const made = await readAnswer(scope, body.id);
-  if (!made) throw idUsed();
-  return told(made);
+  return told(await ANSWERS.append(scope, { ...body, ...kept, day: ground.today }));
 }
 
 async function answerGroup(scope: Scope, body: AnswerCreate, ground: Ground): Promise<Kept> {
@@ -116,17 +113,13 @@ export async function undoAnswer(
   household: Household,
   today: string,
 ): Promise<Answer> {
-  const known = await readAnswer(scope, id);
-  if (!known) throw notFound('This answer');
-  await scope.lock(`answer ${known.groupId ?? known.tankId}`);
-  const { undone, ...answer } = (await readAnswer(scope, id))!;
-  if (undone) return told(answer);
-  if (answer.accepted) {
-    await (answer.kind === 'water'
-      ? restorePlan(scope, household, answer, today)
-      : restoreDiet(scope, answer, today));
-  }
-  await scope.insert('answers', [{ ...answer, ...undo, undoes: id }]);
+  const answer = await ANSWERS.undo(scope, id, undo, async (given) => {
+    await scope.lock(`answer ${given.groupId ?? given.tankId}`);
+    if (!given.accepted) return;
+    await (given.kind === 'water'
+      ? restorePlan(scope, household, given, today)
+      : restoreDiet(scope, given, today));
+  });
   return told(answer);
 }
 

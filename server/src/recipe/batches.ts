@@ -4,7 +4,7 @@ import { v7 as uuidv7 } from 'uuid';
 import type { Scope } from '../db';
 import { allFoods, openLots, readLot } from '../food/store';
 import { conflict, idUsed, notFound } from '../http/problems';
-import { readRecipe, refreshProduct } from './store';
+import { BATCHES, readRecipe, refreshProduct } from './store';
 
 /** Less than this is nothing: the shelf is kept to the microgram. */
 const NOTHING_G = 1e-5;
@@ -89,41 +89,25 @@ export async function makeBatch(
  * @throws ProblemError 409 where some of it was used already
  */
 export async function undoBatch(scope: Scope, batchId: string, undoId: string): Promise<RecipeRow> {
-  await scope.lock(`batch ${batchId}`);
-  const [batch] = await scope.rows<{
-    recipeId: string;
-    recipeVersion: number;
-    lotId: string;
-    day: string;
-    massG: number;
-    undone: boolean;
-  }>(
-    `SELECT recipe_id, recipe_version, lot_id, day::text, mass_g,
-            EXISTS (SELECT 1 FROM batches u WHERE u.undoes = b.id) AS undone
-       FROM batches b WHERE household_id = :household AND id = :batchId AND undoes IS NULL`,
-    { batchId },
-  );
-  if (!batch) throw notFound('This batch');
-  const recipe = await readRecipe(scope, batch.recipeId);
-  if (!recipe) throw notFound('This recipe');
-  if (batch.undone) return recipe;
-  await scope.lock(`food ${recipe.foodId}`);
-  const lot = await readLot(scope, batch.lotId);
-  if (!lot || Math.abs(lot.remainingG - batch.massG) > NOTHING_G) {
-    throw conflict('Some of this batch was used already. Count what is left of it instead.');
-  }
-  const { undone: _, ...row } = batch;
-  await scope.insert('batches', [{ ...row, id: undoId, undoes: batchId }]);
-  const moved = await scope.rows<{ lotId: string; deltaG: number }>(
-    `SELECT lot_id, delta_g FROM stock_events
-      WHERE household_id = :household AND batch_id = :batchId`,
-    { batchId },
-  );
-  await scope.insert(
-    'stock_events',
-    moved.map(({ lotId, deltaG }) => event(lotId, 'unmade', -deltaG, batch.day, batchId)),
-  );
-  return (await readRecipe(scope, batch.recipeId)) as RecipeRow;
+  const { recipeId } = await BATCHES.undo(scope, batchId, { id: undoId }, async (batch) => {
+    const recipe = await readRecipe(scope, batch.recipeId);
+    if (!recipe) throw notFound('This recipe');
+    await scope.lock(`food ${recipe.foodId}`);
+    const lot = await readLot(scope, batch.lotId);
+    if (!lot || Math.abs(lot.remainingG - batch.massG) > NOTHING_G) {
+      throw conflict('Some of this batch was used already. Count what is left of it instead.');
+    }
+    const moved = await scope.rows<{ lotId: string; deltaG: number }>(
+      `SELECT lot_id, delta_g FROM stock_events
+        WHERE household_id = :household AND batch_id = :batchId`,
+      { batchId },
+    );
+    await scope.insert(
+      'stock_events',
+      moved.map(({ lotId, deltaG }) => event(lotId, 'unmade', -deltaG, batch.day, batchId)),
+    );
+  });
+  return (await readRecipe(scope, recipeId)) as RecipeRow;
 }
 
 const event = (

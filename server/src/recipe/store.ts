@@ -9,9 +9,25 @@ import {
   type RecipeRow,
 } from '@open-larder/contract';
 import { circleOf, sayGrams } from '@open-larder/core';
-import type { Scope } from '../db';
+import { eventLog, type Scope } from '../db';
 import { allFoods, foodColumns, readFood } from '../food/store';
 import { idUsed, notFound, refused } from '../http/problems';
+
+/** A batch that was made, with the recipe as it was. */
+interface Batch {
+  id: string;
+  recipeId: string;
+  recipeVersion: number;
+  lotId: string;
+  day: string;
+  massG: number;
+}
+
+export const BATCHES = eventLog<Batch>({
+  table: 'batches',
+  what: 'This batch',
+  columns: 'e.id, e.recipe_id, e.recipe_version, e.lot_id, e.day::text, e.mass_g',
+});
 
 type FlatRecipe = Omit<RecipeRow, 'ingredients' | 'batches'>;
 
@@ -53,13 +69,7 @@ async function whole(scope: Scope, rows: readonly FlatRecipe[]): Promise<RecipeR
         WHERE i.household_id = :household AND i.recipe_id IN (:ids) ORDER BY i.position`,
       { ids },
     ),
-    scope.rows<RecipeRow['batches'][number] & { recipeId: string }>(
-      `SELECT b.recipe_id, b.id, b.lot_id, b.day::text, b.mass_g FROM batches b
-        WHERE household_id = :household AND recipe_id IN (:ids) AND undoes IS NULL
-          AND NOT EXISTS (SELECT 1 FROM batches u WHERE u.undoes = b.id)
-        ORDER BY b.day DESC, b.recorded_at DESC`,
-      { ids },
-    ),
+    BATCHES.list(scope, 'e.recipe_id IN (:ids) ORDER BY e.day DESC, e.recorded_at DESC', { ids }),
   ]);
   return rows.map((row) => ({
     ...row,
@@ -68,7 +78,7 @@ async function whole(scope: Scope, rows: readonly FlatRecipe[]): Promise<RecipeR
       .map(({ foodId, share, binder }) => ({ foodId, share, binder })),
     batches: batches
       .filter((one) => one.recipeId === row.id)
-      .map(({ recipeId: _, ...batch }) => batch),
+      .map(({ recipeId: _, recipeVersion: __, ...batch }) => batch),
   }));
 }
 

@@ -23,7 +23,6 @@ import { notFound } from '../http/problems';
 import { readHouse, type Household } from '../round/house';
 import { servedCsv } from './csv';
 import { acceptanceIn, servedIn } from './served';
-import { STANDING } from './standing';
 
 interface FedSum {
   day: string;
@@ -64,9 +63,9 @@ export const recordsRoutes: Handlers = {
 function sumFed(scope: Scope, from: string, to: string): Promise<FedSum[]> {
   return scope.rows<FedSum>(
     `SELECT f.day::text, f.group_id, f.food_id, sum(f.mass_g) AS mass_g,
-            coalesce(sum(f.mass_g) FILTER (WHERE f.outcome = 'refused'), 0) AS refused_g
-       FROM feedings f
-      WHERE ${STANDING} AND f.outcome <> 'skipped'
+            sum(f.refused_g) AS refused_g
+       FROM active_feedings f
+      WHERE f.household_id = :household AND f.day BETWEEN :from AND :to AND f.dealt
       GROUP BY f.day, f.group_id, f.food_id`,
     { from, to },
   );

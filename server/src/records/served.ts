@@ -3,7 +3,6 @@ import { addDays, pricePerGram, weekdayOf } from '@open-larder/core';
 import type { Scope } from '../db';
 import { groupsOn } from '../group/history';
 import type { Household } from '../round/house';
-import { STANDING } from './standing';
 
 interface Span {
   from: string;
@@ -13,7 +12,7 @@ interface Span {
 /** What was seen to be left of each serving: by the last look at it. */
 const LEFT = `SELECT (e.drop->>'groupId')::uuid AS group_id, (e.drop->>'foodId')::uuid AS food_id,
     e.day, e."left" * (e.drop->>'massG')::numeric AS left_g
-  FROM meal_ends e
+  FROM last_meal_observation e
   WHERE e.household_id = :household AND e.day BETWEEN :from AND :to AND e."left" > 0`;
 
 /** What became of a food for a group at a moment, in one way. */
@@ -23,8 +22,11 @@ interface Sum {
   /** Null is beside the plan. */
   momentId: string | null;
   outcome: Outcome;
+  /** Something was given. */
+  dealt: boolean;
   count: number;
   givenG: number;
+  refusedG: number;
   /** Of those of which something was given. */
   plannedG: number | null;
   /** Planned hand units of those of which nothing was. */
@@ -43,16 +45,17 @@ const SERVINGS = `SELECT s.id, s.moment_id, s.version FROM diet_servings s
 /** One scan of the span: each sum is told once, and what is shown is added up from these few rows. */
 const sumServed = (scope: Scope, span: Span): Promise<Sum[]> =>
   scope.rows<Sum>(
-    `SELECT f.group_id, f.food_id, m.moment_id, f.outcome, count(*)::int AS count,
-            sum(f.mass_g) AS given_g,
+    `SELECT f.group_id, f.food_id, m.moment_id, f.outcome, f.dealt, count(*)::int AS count,
+            sum(f.mass_g) AS given_g, sum(f.refused_g) AS refused_g,
             sum(CASE WHEN f.planned_units = f.units THEN f.mass_g
                      WHEN f.units > 0 THEN f.planned_units * f.mass_g / f.units END) AS planned_g,
             sum(f.planned_units) FILTER (WHERE f.units = 0) AS skipped_units
-       FROM feedings f
+       FROM active_feedings f
        LEFT JOIN (SELECT DISTINCT ON (id) id, moment_id FROM (${SERVINGS}) AS every
                    ORDER BY id, version DESC) AS m
          ON m.id = f.serving_id
-      WHERE ${STANDING} GROUP BY 1, 2, 3, 4`,
+      WHERE f.household_id = :household AND f.day BETWEEN :from AND :to
+      GROUP BY 1, 2, 3, 4, 5`,
     { ...span },
   );
 
@@ -86,8 +89,7 @@ export async function servedIn(scope: Scope, household: Household, span: Span): 
 
 const total = (sums: readonly Sum[], of: (sum: Sum) => number) =>
   sums.reduce((sum, one) => sum + of(one), 0);
-const dealt = (is: (outcome: Outcome) => boolean) => (sum: Sum) =>
-  is(sum.outcome) ? sum.count : 0;
+const countOf = (dealt: boolean) => (sum: Sum) => (sum.dealt === dealt ? sum.count : 0);
 
 /** By group and food. */
 function rowsOf(
@@ -106,20 +108,14 @@ function rowsOf(
     const group = groups.get(groupId);
     if (!food || !group) return [];
     const offeredG = total(sums, ({ givenG }) => givenG);
-    const refusedG = total(sums, ({ outcome, givenG }) => (outcome === 'refused' ? givenG : 0));
+    const refusedG = total(sums, ({ refusedG: grams }) => grams);
     const perG = price.get(foodId) ?? null;
     return [
       {
         groupId,
         foodId,
-        servings: total(
-          sums,
-          dealt((outcome) => outcome !== 'skipped'),
-        ),
-        skipped: total(
-          sums,
-          dealt((outcome) => outcome === 'skipped'),
-        ),
+        servings: total(sums, countOf(true)),
+        skipped: total(sums, countOf(false)),
         offeredG,
         refusedG,
         // What was left of a serving that was taken back since is left of nothing.
@@ -171,13 +167,13 @@ export async function acceptanceIn(
 ): Promise<Acceptance> {
   const rows = await scope.rows<{ foodId: string; week: string; offeredG: number; lostG: number }>(
     `SELECT f.food_id, date_trunc('week', f.day)::date::text AS week, sum(f.mass_g) AS offered_g,
-            coalesce(sum(f.mass_g) FILTER (WHERE f.outcome = 'refused'), 0)
-              + coalesce(min(l.left_g), 0) AS lost_g
-       FROM feedings f
+            sum(f.refused_g) + coalesce(min(l.left_g), 0) AS lost_g
+       FROM active_feedings f
        LEFT JOIN (SELECT food_id, date_trunc('week', day) AS week, sum(left_g) AS left_g
                     FROM (${LEFT}) AS seen WHERE group_id = :groupId GROUP BY 1, 2) AS l
          ON l.food_id = f.food_id AND l.week = date_trunc('week', f.day)
-      WHERE ${STANDING} AND f.group_id = :groupId AND f.mass_g > 0
+      WHERE f.household_id = :household AND f.day BETWEEN :from AND :to
+        AND f.group_id = :groupId AND f.mass_g > 0
       GROUP BY 1, 2 ORDER BY 2`,
     { ...span, groupId },
   );

@@ -14,7 +14,7 @@ export const seenEaten = (
 ): Promise<{ groupId: string; foodId: string; day: string }[]> =>
   scope.rows(
     `SELECT e.drop->>'groupId' AS group_id, e.drop->>'foodId' AS food_id, min(e.day)::text AS day
-       FROM meal_ends e
+       FROM last_meal_observation e
       WHERE e.household_id = :household AND NOT e.unwatched
         AND (e.cleared_min IS NOT NULL OR e."left" <= :leftMost)
         ${which === null ? '' : "AND e.drop->>'groupId' IN (:which)"}
@@ -24,12 +24,11 @@ export const seenEaten = (
                 WHERE o.household_id = e.household_id AND o.tank_id = e.tank_id
                   AND o.during @> e.day AND o.group_id::text <> e.drop->>'groupId')
           OR EXISTS (
-               SELECT 1 FROM sightings s
+               SELECT 1 FROM active_sightings s
                 WHERE s.household_id = e.household_id AND s.day = e.day
                   AND s.tank_id = e.tank_id AND s.moment_id = e.moment_id
                   AND s.came @> jsonb_build_array(
-                        jsonb_build_object('groupId', e.drop->>'groupId', 'share', 1))
-                  AND NOT EXISTS (SELECT 1 FROM sightings u WHERE u.undoes = s.id)))
+                        jsonb_build_object('groupId', e.drop->>'groupId', 'share', 1))))
       GROUP BY 1, 2 ORDER BY 3, 2`,
     { which, leftMost: LEFT_MOST },
   );

@@ -29,14 +29,13 @@ const fedLately = (scope: Scope, household: Household, now: Date): Promise<Fed[]
   return scope.rows(
     `SELECT f.serving_id, f.group_id, f.food_id, f.day::text, f.mass_g,
             to_char(f.at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') AS at,
-            EXISTS (SELECT 1 FROM meal_ends e
+            EXISTS (SELECT 1 FROM last_meal_observation e
                      WHERE e.household_id = f.household_id AND e.day = f.day
                        AND e.key = f.serving_id::text AND e.recorded_at >= f.recorded_at) AS ended
-       FROM feedings f
+       FROM active_feedings f
       WHERE f.household_id = :household AND f.day >= :from
         AND f.at > (CASE WHEN f.food_id::text IN (:litter) THEN :longSince ELSE :since END)::timestamptz
-        AND f.undoes IS NULL AND f.outcome <> 'refused' AND f.mass_g > 0
-        AND NOT EXISTS (SELECT 1 FROM feedings u WHERE u.undoes = f.id)
+        AND f.mass_g > f.refused_g
       ORDER BY f.at, f.id`,
     {
       from: localDay(since(longest), household.timeZone),

@@ -1,9 +1,9 @@
 import { cutPage, readCursor, type Scope } from '../db';
 import { refuseAhead } from '../household/ahead';
 import type { Handlers } from '../http/mount';
-import { idUsed, notFound } from '../http/problems';
+import { notFound } from '../http/problems';
 import { readTank } from '../tank/store';
-import { readLearned, readSighting, refuseStrangers, saveLearned, sightings } from './store';
+import { readLearned, SIGHTINGS, refuseStrangers, saveLearned, sightings } from './store';
 
 export const sightingRoutes: Handlers = {
   async listSightings({ params, query }, { scope }) {
@@ -21,22 +21,12 @@ export const sightingRoutes: Handlers = {
         inside,
         body.came.map((one) => one.groupId),
       );
-      await inside.insertOnce('sightings', [{ ...body, tankId: params.id }]);
-      const made = await readSighting(inside, body.id);
-      if (!made) throw idUsed();
-      return made;
+      return SIGHTINGS.append(inside, { ...body, tankId: params.id });
     });
   },
 
   undoSighting: ({ params, body }, { scope }) =>
-    scope.atomically(async (inside) => {
-      await inside.lock(`sighting ${params.id}`);
-      const seen = await readSighting(inside, params.id);
-      if (!seen) throw notFound('This sighting');
-      const { undone, ...row } = seen;
-      if (!undone) await inside.insert('sightings', [{ ...row, id: body.id, undoes: params.id }]);
-      return row;
-    }),
+    scope.atomically((inside) => SIGHTINGS.undo(inside, params.id, body)),
 
   async getLearned({ params }, { scope }) {
     await mustKnow(scope, params.id);

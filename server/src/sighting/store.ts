@@ -1,40 +1,27 @@
 import type { BodyOf, LearnedRow, SightingRow } from '@open-larder/contract';
-import type { Scope } from '../db';
+import { eventLog, type Scope } from '../db';
 import { refused, stale } from '../http/problems';
 
-const COLUMNS = `s.id, s.day::text, s.moment_id, s.cleared_min, s."left", s.came, s.drops,
-  s.drop_keys, s.unwatched`;
+export const SIGHTINGS = eventLog<SightingRow & { tankId: string }>({
+  table: 'sightings',
+  what: 'This sighting',
+  columns: `e.id, e.tank_id, e.day::text, e.moment_id, e.cleared_min, e."left", e.came, e.drops,
+    e.drop_keys, e.unwatched`,
+});
 
-/** What was seen at a tank and stands, newest first, before a cursor of [seq]. */
-export function sightings(
+/** What was seen at a tank, newest first, before a cursor of [seq]. */
+export const sightings = (
   scope: Scope,
   tankId: string,
   before: readonly (string | number)[] | null,
   limit: number,
-): Promise<(SightingRow & { seq: number })[]> {
-  return scope.rows(
-    `SELECT s.seq, ${COLUMNS} FROM sightings s
-      WHERE s.household_id = :household AND s.tank_id = :tankId AND s.undoes IS NULL
-        AND NOT s.unwatched AND NOT EXISTS (SELECT 1 FROM sightings u WHERE u.undoes = s.id)
-        ${before === null ? '' : 'AND s.seq < :seq'}
-      ORDER BY s.seq DESC LIMIT :limit`,
-    { tankId, limit, seq: before?.[0] ?? 0 },
-  );
-}
-
-/** A sighting by its id, whether or not it was taken back. */
-export async function readSighting(
-  scope: Scope,
-  id: string,
-): Promise<(SightingRow & { tankId: string; undone: boolean }) | null> {
-  const [row] = await scope.rows<SightingRow & { tankId: string; undone: boolean }>(
-    `SELECT ${COLUMNS}, s.tank_id,
-            EXISTS (SELECT 1 FROM sightings u WHERE u.undoes = s.id) AS undone
-       FROM sightings s WHERE s.household_id = :household AND s.id = :id AND s.undoes IS NULL`,
-    { id },
-  );
-  return row ?? null;
-}
+): Promise<(SightingRow & { seq: number })[]> =>
+  SIGHTINGS.page(scope, 'seq', {
+    before,
+    limit,
+    where: 'e.tank_id = :tankId AND NOT e.unwatched',
+    values: { tankId },
+  });
 
 const NOTHING: LearnedRow = { version: 0, frozen: false, sightings: 0, groups: [] };
 

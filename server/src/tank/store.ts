@@ -6,10 +6,9 @@ import { planVersions, plansOn } from '../plan/store';
 const COLUMNS = `id, name, kind, shape, length_cm, width_cm, height_cm, water_level_cm, litres, ground,
   ground_depth_cm, decor, filter, flow, plants, cover, source_water, temp_c, ph, gh, light_on_min,
   light_off_min, walk_order, runs_since::text, film, film_on::text,
-  (SELECT jsonb_build_object('tempC', w.temp_c, 'day', w.day::text) FROM water_events w
+  (SELECT jsonb_build_object('tempC', w.temp_c, 'day', w.day::text) FROM active_water_events w
     WHERE w.household_id = tanks.household_id AND w.tank_id = tanks.id AND w.kind = 'tested'
       AND w.temp_c IS NOT NULL
-      AND NOT EXISTS (SELECT 1 FROM water_events u WHERE u.undoes = w.id)
     ORDER BY w.day DESC, w.seq DESC LIMIT 1) AS last_temp, version, archived`;
 
 export async function readTank(scope: Scope, id: string): Promise<Tank | null> {

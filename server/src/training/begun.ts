@@ -37,10 +37,8 @@ export async function trainings(
   );
   if (begun.length === 0) return [];
   const meals = await scope.rows<{ servingId: string; day: string; outcome: Outcome }>(
-    `SELECT f.serving_id, f.day::text, f.outcome FROM feedings f
-      WHERE f.household_id = :household AND f.serving_id IN (:ids) AND f.undoes IS NULL
-        AND f.outcome <> 'skipped'
-        AND NOT EXISTS (SELECT 1 FROM feedings u WHERE u.undoes = f.id)
+    `SELECT f.serving_id, f.day::text, f.outcome FROM active_feedings f
+      WHERE f.household_id = :household AND f.serving_id IN (:ids) AND f.dealt
       ORDER BY f.day, f.at`,
     { ids: begun.map(({ id }) => id) },
   );

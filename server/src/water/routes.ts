@@ -2,11 +2,11 @@ import { localDay } from '../clock';
 import { cutPage, readCursor } from '../db';
 import { refuseAhead } from '../household/ahead';
 import type { Handlers } from '../http/mount';
-import { idUsed, notFound } from '../http/problems';
+import { notFound } from '../http/problems';
 import { readHouse } from '../round/house';
 import { readTank } from '../tank/store';
 import { readWater, standOfWaters } from './standing';
-import { readEvent, waterEvents } from './store';
+import { WATER_EVENTS, waterEvents } from './store';
 
 export const waterRoutes: Handlers = {
   async listWaters(_request, { scope, catalogue, clock }) {
@@ -26,27 +26,18 @@ export const waterRoutes: Handlers = {
     await refuseAhead(scope, clock, body, 'say what happened on its day');
     return scope.atomically(async (inside) => {
       if (!(await readTank(inside, params.id))) throw notFound('This tank');
-      await inside.lock(`water ${body.id}`);
-      await inside.insertOnce('water_events', [{ ...body, tankId: params.id }]);
-      const made = await readEvent(inside, body.id);
-      if (made?.tankId !== params.id || made.undone) {
-        throw idUsed();
-      }
+      await WATER_EVENTS.append(
+        inside,
+        { ...body, tankId: params.id },
+        (kept) => kept.tankId === params.id && !kept.undone,
+      );
       return readWater(inside, catalogue, clock, params.id);
     });
   },
 
   undoWaterEvent: ({ params, body }, { scope, catalogue, clock }) =>
     scope.atomically(async (inside) => {
-      await inside.lock(`undo water ${params.id}`);
-      const known = await readEvent(inside, params.id);
-      if (!known) throw notFound('This test or change');
-      const { undone, ...event } = known;
-      if (!undone) {
-        await inside.insert('water_events', [
-          { ...event, id: body.id, at: body.at, undoes: params.id },
-        ]);
-      }
+      const event = await WATER_EVENTS.undo(inside, params.id, body);
       return readWater(inside, catalogue, clock, event.tankId);
     }),
 };
