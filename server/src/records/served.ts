@@ -9,12 +9,6 @@ interface Span {
   to: string;
 }
 
-/** What was seen to be left of each serving: by the last look at it. */
-const LEFT = `SELECT (e.drop->>'groupId')::uuid AS group_id, (e.drop->>'foodId')::uuid AS food_id,
-    e.day, e."left" * (e.drop->>'massG')::numeric AS left_g
-  FROM last_meal_observation e
-  WHERE e.household_id = :household AND e.day BETWEEN :from AND :to AND e."left" > 0`;
-
 /** What became of a food for a group at a moment, in one way. */
 interface Sum {
   groupId: string;
@@ -64,7 +58,8 @@ const sumLeft = (
   span: Span,
 ): Promise<{ groupId: string; foodId: string; leftG: number }[]> =>
   scope.rows(
-    `SELECT group_id, food_id, sum(left_g) AS left_g FROM (${LEFT}) AS seen
+    `SELECT group_id, food_id, sum(left_g) AS left_g FROM left_of_meals
+      WHERE household_id = :household AND day BETWEEN :from AND :to
       GROUP BY group_id, food_id`,
     { ...span },
   );
@@ -118,8 +113,7 @@ function rowsOf(
         skipped: total(sums, countOf(false)),
         offeredG,
         refusedG,
-        // What was left of a serving that was taken back since is left of nothing.
-        leftG: Math.min(leftOf.get(pairOf(sums[0]!)) ?? 0, offeredG - refusedG),
+        leftG: leftOf.get(pairOf(sums[0]!)) ?? 0,
         groupName: group.name,
         tankId: group.tankId,
         tankName: tanks.get(group.tankId)?.name ?? '',
@@ -170,7 +164,9 @@ export async function acceptanceIn(
             sum(f.refused_g) + coalesce(min(l.left_g), 0) AS lost_g
        FROM active_feedings f
        LEFT JOIN (SELECT food_id, date_trunc('week', day) AS week, sum(left_g) AS left_g
-                    FROM (${LEFT}) AS seen WHERE group_id = :groupId GROUP BY 1, 2) AS l
+                    FROM left_of_meals
+                   WHERE household_id = :household AND day BETWEEN :from AND :to
+                     AND group_id = :groupId GROUP BY 1, 2) AS l
          ON l.food_id = f.food_id AND l.week = date_trunc('week', f.day)
       WHERE f.household_id = :household AND f.day BETWEEN :from AND :to
         AND f.group_id = :groupId AND f.mass_g > 0

@@ -50,11 +50,10 @@ export interface GivenRow {
 export const proteinServed = (scope: Scope, from: string, to: string): Promise<GivenRow[]> =>
   scope.rows(
     `WITH lifted AS (
-       SELECT (e.drop->>'groupId')::uuid AS group_id, e.day,
-              sum(e."left" * (e.drop->>'massG')::numeric * fd.protein) AS left_g
-         FROM last_meal_observation e
-         JOIN foods fd ON fd.household_id = e.household_id AND fd.id = (e.drop->>'foodId')::uuid
-        WHERE e.household_id = :household AND e.day BETWEEN :from AND :to AND e."left" > 0
+       SELECT l.group_id, l.day, sum(l.left_g * fd.protein) AS left_g
+         FROM left_of_meals l
+         JOIN foods fd ON fd.household_id = l.household_id AND fd.id = l.food_id
+        WHERE l.household_id = :household AND l.day BETWEEN :from AND :to
         GROUP BY 1, 2)
      SELECT f.group_id, f.day::text, sum(f.mass_g * fd.protein) AS given_g,
             sum(f.refused_g * fd.protein) + coalesce(min(l.left_g), 0) AS lost_g

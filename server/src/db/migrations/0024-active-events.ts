@@ -48,6 +48,15 @@ SELECT DISTINCT ON (s.household_id, s.day, s.tank_id, s.moment_id, drop->>'key')
    AND (s.drop_keys IS NULL OR jsonb_exists(s.drop_keys, drop->>'key'))
  ORDER BY s.household_id, s.day, s.tank_id, s.moment_id, drop->>'key', s.seq DESC;
 
+-- Grams that were left of what was fed, by the last look at it. A meal that was taken back, or never
+-- logged, leaves nothing.
+CREATE VIEW left_of_meals WITH (security_invoker = true) AS
+SELECT f.household_id, f.day, f.group_id, f.food_id, e."left" * (f.mass_g - f.refused_g) AS left_g
+  FROM last_meal_observation e
+  JOIN active_feedings f
+    ON f.household_id = e.household_id AND f.day = e.day AND f.serving_id::text = e.key
+ WHERE e."left" > 0;
+
 -- Which groups came to a meal, by the last look that says so.
 CREATE VIEW last_meal_arrivals WITH (security_invoker = true) AS
 SELECT DISTINCT ON (s.household_id, s.day, s.tank_id, s.moment_id)
