@@ -89,7 +89,9 @@ export function VesselDetail({
           detail={`${stand.ageDays} days old, ${words.say('temperature', stand.tempC)}`}
           trail={
             living ? (
-              <WhyLink about={`${sayGrams(stand.standingG)} in it`} why={whyStanding(culture)} />
+              <WhyLink about={`${sayGrams(stand.standingG)} in it`} why={whyStanding(culture)}>
+                <RecordNote kind={isFromEggs(kind) ? 'hatchShare' : 'culture'} />
+              </WhyLink>
             ) : (
               <View />
             )

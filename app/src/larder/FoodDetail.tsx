@@ -1,11 +1,14 @@
 import type { FoodRow, LotRow, Problem } from '@open-larder/contract';
 import { unitOf } from '@open-larder/contract/handUnit';
 import { carbohydrate, digestibleEnergy, ofDryMatter, sayGrams } from '@open-larder/core/food';
+import { addDays } from '@open-larder/core/round';
+import { runsOutIn } from '@open-larder/core/stock';
 import { sayNumber, saySignificant } from '@open-larder/core/units';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { RecordNote } from '../forecasts/RecordNote';
+import { useCalibrated } from '../forecasts/useForecastRecord';
 import { FoodSign } from '../draw/FoodSign';
 import { late } from '../forms/late';
 import { api, useHand, useNow, useWords } from '../store';
@@ -66,7 +69,7 @@ export function FoodDetail({ food, supply }: Props) {
             : `${sayGrams(food.remainingG)} left, ${state.words}`}
         </Text>
       </View>
-      {supply?.days == null ? null : <RecordNote kind="runsOut" />}
+      {supply?.days == null ? null : <RunsOut days={supply.days} today={now.day} />}
       <Card>
         <ListRow
           first
@@ -169,4 +172,22 @@ function useTakeDown(food: FoodRow) {
     });
     router.replace('/larder');
   };
+}
+
+/** When it runs out at the pace of the plan, and how right such days were. */
+function RunsOut({ days, today }: { days: number; today: string }) {
+  const words = useWords();
+  const calibrated = useCalibrated('runsOut');
+  const { low, middle, high } = calibrated(runsOutIn(days));
+  const dayIn = (count: number) => words.day(addDays(today, Math.max(0, Math.round(count))));
+  return (
+    <View style={{ gap: 2 }}>
+      <Text>
+        {middle < 1
+          ? 'Runs out today.'
+          : `Runs out around ${dayIn(middle)}; likely between ${dayIn(low)} and ${dayIn(high)}.`}
+      </Text>
+      <RecordNote kind="runsOut" />
+    </View>
+  );
 }

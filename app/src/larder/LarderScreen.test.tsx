@@ -85,6 +85,8 @@ describe('the larder', () => {
     standIn(answers());
     show(<LarderScreen id="f1" />);
     expect(await screen.findByText('42 g left, 5 days')).toBeTruthy();
+    // Use is off by a quarter: four to seven days.
+    expect(screen.getByText(/^Runs out around .*; likely between .* and .*\.$/)).toBeTruthy();
     expect(screen.getByText('42 g of 60 g')).toBeTruthy();
     expect(screen.getByText(/protein 46 % · fat 8 %/)).toBeTruthy();
     expect(screen.getByText('14.9 kJ/g')).toBeTruthy();

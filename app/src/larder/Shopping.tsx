@@ -2,6 +2,7 @@ import type { FoodRow } from '@open-larder/contract';
 import { sayGrams } from '@open-larder/core/food';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { RecordNote } from '../forecasts/RecordNote';
 import { FoodSign } from '../draw/FoodSign';
 import { useNow, useWords } from '../store';
 import { Button, Card, ListRow, Text, WhyLink } from '../ui';
@@ -65,7 +66,9 @@ function ErrandRow({ errand, first }: { errand: Errand; first: boolean }) {
           <Text look="strong" tone={due ? 'due' : 'ink'}>
             {when}
           </Text>
-          <WhyLink about={`${sayGrams(buy.massG)} of ${food.name}`} why={buy.why} />
+          <WhyLink about={`${sayGrams(buy.massG)} of ${food.name}`} why={buy.why}>
+            <RecordNote kind="runsOut" />
+          </WhyLink>
         </View>
       }
     />

@@ -1,6 +1,7 @@
 import type { PortionsProposed, TrainingProposed, WaterProposed } from '@open-larder/contract';
 import { sayNumber } from '@open-larder/core/units';
 import { View } from 'react-native';
+import { RecordNote } from '../forecasts/RecordNote';
 import { api, useWords, type HouseData } from '../store';
 import { themed } from '../theme';
 import { Button, Card, Text, WhyLink, lowerFirst } from '../ui';
@@ -100,7 +101,9 @@ function WaterCard({ proposal }: { proposal: WaterProposed }) {
       <View style={styles.card}>
         <View style={styles.head}>
           <Text look="strong">{`${tankName}: change ${sayRhythm(after)}`}</Text>
-          <WhyLink about={`the water of ${tankName}`} why={why} />
+          <WhyLink about={`the water of ${tankName}`} why={why}>
+            <RecordNote kind="nitrate" />
+          </WhyLink>
         </View>
         <Text look="small" tone="quiet">
           {`With ${sayRhythm(before)} nitrate peaks at ${sayNumber(peak.before, 0)} mg/L; ${capGroupName} tolerate about ${capMgL} mg/L.`}

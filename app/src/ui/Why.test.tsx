@@ -1,7 +1,7 @@
 import { assumed, computed, measured } from '@open-larder/core/why';
 import { fireEvent, screen } from '@testing-library/react-native';
 import { show } from '../testing/show';
-import { WhyLink } from '.';
+import { Text, WhyLink } from '.';
 
 const why = computed(1.25, {
   label: 'Portion',
@@ -28,6 +28,22 @@ describe('why?', () => {
     expect(screen.getByText(/1 of 2 inputs are assumed/)).toBeTruthy();
     fireEvent.press(screen.getAllByLabelText('Close').at(-1)!);
     expect(screen.queryByText('Portion')).toBeNull();
+  });
+
+  it('says its record below the derivation, once that is there', async () => {
+    const record = <Text>How right so far: 9 of 10.</Text>;
+    const asked = (known: typeof why | null) => (
+      <WhyLink about="it" why={known}>
+        {record}
+      </WhyLink>
+    );
+    const waiting = show(asked(null));
+    fireEvent.press(screen.getByLabelText('Why it?'));
+    expect(screen.queryByText(/How right so far/)).toBeNull();
+    waiting.unmount();
+    show(asked(why));
+    fireEvent.press(screen.getByLabelText('Why it?'));
+    expect(await screen.findByText(/How right so far/)).toBeTruthy();
   });
 
   it('asks for a derivation that is not there yet', () => {

@@ -1,5 +1,5 @@
 import type { Why } from '@open-larder/core/why';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Pressable } from 'react-native';
 import { FONTS, SIZES, themed } from '../theme';
 import { later } from './later';
@@ -15,10 +15,12 @@ interface LinkProps {
   why: Why | null | undefined;
   /** Called when the sheet opens, for derivations that are fetched when they are asked for. */
   onOpen?: () => void;
+  /** Said below the derivation: of a forecast, how right those of its kind were. */
+  children?: ReactNode;
 }
 
 /** «why?»: opens the derivation of a number. */
-export function WhyLink({ about, why, onOpen }: LinkProps) {
+export function WhyLink({ about, why, onOpen, children }: LinkProps) {
   const styles = useStyles();
   const [open, setOpen] = useState(false);
   return (
@@ -36,6 +38,7 @@ export function WhyLink({ about, why, onOpen }: LinkProps) {
       </Pressable>
       <Sheet title={`Why ${about}?`} open={open} onClose={() => setOpen(false)}>
         {why ? <Derivation why={why} /> : <Text tone="quiet">Working it out …</Text>}
+        {why ? children : null}
       </Sheet>
     </>
   );

@@ -342,7 +342,9 @@ function Outcome({ tank, data, simulation, played: { report } }: Parts) {
           trail={
             <View style={{ flexDirection: 'row', alignItems: 'center' }}>
               <Text look="strong">{`${saySignificant(water.nitrateMgL.value)} mg/L nitrate`}</Text>
-              <WhyLink about="what it adds to the water" why={water.nitrateMgL} />
+              <WhyLink about="what it adds to the water" why={water.nitrateMgL}>
+                <RecordNote kind="nitrate" />
+              </WhyLink>
             </View>
           }
         />

@@ -1,6 +1,7 @@
 import { sayNumber } from '@open-larder/core/units';
 import type { Band, GroupReport } from '@open-larder/core/zones';
 import { View } from 'react-native';
+import { RecordNote } from '../forecasts/RecordNote';
 import { themed } from '../theme';
 import { Text, WhyLink } from '../ui';
 
@@ -30,7 +31,9 @@ export function Shares({ groups, soFarKj, bands }: Props) {
                 <Text>{group.name}</Text>
               </View>
               <Text look="strong">{sayPercent(now)}</Text>
-              <WhyLink about={`what reaches ${group.name}`} why={group.ofNeed} />
+              <WhyLink about={`what reaches ${group.name}`} why={group.ofNeed}>
+                <RecordNote kind="belly" />
+              </WhyLink>
             </View>
             <View style={styles.bar}>
               {band ? (

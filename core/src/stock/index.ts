@@ -4,4 +4,5 @@ export { larderOf, type FoodOutlook, type GroupCost, type Larder, type Stocked }
 export { plannedUse, type PlannedUse } from './plannedUse';
 export { keptDays, PLACES, usualPlace, type Place } from './place';
 export { pricePerGram } from './price';
+export { runsOutIn } from './runsOut';
 export { purchaseOf, type Purchase } from './shopping';

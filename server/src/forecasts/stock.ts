@@ -1,12 +1,10 @@
-import { addDays, daysBetween, larderOf } from '@open-larder/core';
+import { addDays, daysBetween, larderOf, runsOutIn } from '@open-larder/core';
 import type { Foreseen } from '@open-larder/core/forecasts';
 import type { Outcome, Seen } from './outcome';
 
 /** The day that a food runs out is forecast so many days before. */
 const AHEAD_DAYS = 14;
 const HORIZON = 60;
-/** Use differs from the plan by about this share over two weeks, each way. Assumption. */
-const USE_OFF = 0.25;
 
 /** Foods of which the last was used up, forecast two weeks before. */
 export async function stockOutcomes({ scope, household, since, today }: Seen): Promise<Outcome[]> {
@@ -61,9 +59,7 @@ export async function stockOutcomes({ scope, household, since, today }: Seen): P
             horizon: HORIZON,
           });
           const days = foods.find((one) => one.foodId === foodId)?.days ?? null;
-          return days === null
-            ? null
-            : { low: days * (1 - USE_OFF), middle: days, high: days / (1 - USE_OFF) };
+          return days === null ? null : runsOutIn(days);
         },
       },
     ];
