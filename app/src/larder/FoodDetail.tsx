@@ -15,6 +15,7 @@ import { api, useHand, useNow, useWords } from '../store';
 import { useWide } from '../theme';
 import { Button, Card, ListRow, Text, useSay, WhyLink } from '../ui';
 import { EatersCard } from './EatersCard';
+import { FoodSources } from './FoodSources';
 import { HandUnitCard } from './HandUnitCard';
 import { KeepingCard } from './KeepingCard';
 import { LotsCard } from './LotsCard';
@@ -125,6 +126,7 @@ export function FoodDetail({ food, supply }: Props) {
       </Card>
       <HandUnitCard food={food} onWeigh={() => setOpen({ kind: 'weigh' })} />
       <KeepingCard food={food} />
+      <FoodSources food={food} />
       <EatersCard food={food} />
       <LotsCard
         food={food}

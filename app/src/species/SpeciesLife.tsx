@@ -8,9 +8,9 @@ import {
 import { sayDays, sayNumber } from '@open-larder/core/units';
 import { View } from 'react-native';
 import { useWords } from '../store';
-import { Card, ListRow, Text } from '../ui';
+import { BasisMark, Card, ListRow, Text } from '../ui';
 import { growthLine } from './growthLine';
-import { BasisCounts, BasisMark, Figure } from './Basis';
+import { BasisCounts, Figure } from './Basis';
 
 /** Company, breeding, life, and where the figures come from. */
 export function SpeciesLife({ species }: { species: Species }) {

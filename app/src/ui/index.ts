@@ -1,3 +1,4 @@
+export { BASIS_WORDS, BasisDot, BasisMark } from './BasisMark';
 export { Boundary } from './Boundary';
 export { Button } from './Button';
 export { Card } from './Card';
