@@ -124,6 +124,10 @@ export const fish: Truth[] = [
       ['carassius-auratus', 10, 18, 10, 60],
       ['danio-rerio', 3.5, 26, 3, 12],
       ['astronotus-ocellatus', 25, 26, 12, 45],
+      ['paracheirodon-innesi', 3, 25, 3, 8],
+      ['otocinclus-macrospilus', 4, 24, 2, 5],
+      ['symphysodon-aequifasciatus', 15, 29, 7, 21],
+      ['caridina-multidentata', 4, 24, 3, 14],
     ] as const
   ).map(([key, lengthCm, tempC, low, high]) => ({
     topic: 'Days without food that a healthy adult can go',

@@ -35,7 +35,9 @@ export function sayFinding(
     case 'tooWarm':
       return `The water is ${words.say('temperature', finding.tempC)}; this species is at ease up to ${words.say('temperature', finding.limitC)}.`;
     case 'longGap':
-      return `The longest gap between meals is ${sayHours(finding.hours)}; this group stands about ${sayHours(finding.safe.value)}. Add a meal inside it, or leave food standing.`;
+      return `The longest gap between meals is ${sayHours(finding.hours)}; this group can go about ${sayHours(finding.safe.value)} without food. Add a meal in between, or leave food in the tank.`;
+    case 'longFast':
+      return `This group can go about ${sayHours(finding.safe.value)} without food: its fasts are no longer safe from ${words.day(finding.unsafeOn)} on.`;
     case 'fewMeals':
       return `${finding.planned} meals on some days; its gut asks for ${finding.wanted.value}. Add a moment, or feed richer.`;
     case 'bigMeal':

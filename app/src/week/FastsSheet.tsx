@@ -2,6 +2,7 @@ import type { PlanEdit } from '@open-larder/contract';
 import { mayNotFast, STAGES } from '@open-larder/core/fish';
 import type { LifeKind } from '@open-larder/core/group';
 import { longestSafeGap } from '@open-larder/core/ration';
+import { groupOnDay, unsafeFasts } from '@open-larder/core/round';
 import { fastEffects, type Judged } from '@open-larder/core/week';
 import Trash from 'lucide-react-native/icons/trash';
 import { useState } from 'react';
@@ -115,6 +116,7 @@ export function FastsSheet({ board, names, judged, onClose }: Props) {
           />
         );
       })}
+      <Unsafe board={board} names={names} />
       <NewFast board={board} names={names} />
       {effects.length > 0 ? (
         <View style={{ gap: 8 }}>
@@ -137,6 +139,20 @@ export function FastsSheet({ board, names, judged, onClose }: Props) {
       ) : null}
     </Sheet>
   );
+}
+
+/** Fasts that last longer than a group tolerates, with the day on which they stop being safe. */
+function Unsafe({ board: { task }, names }: Pick<Props, 'board' | 'names'>) {
+  const words = useWords();
+  const { day } = useNow();
+  const [tank] = task.house.tanks;
+  if (!tank) return null;
+  const groups = task.house.groups.map((group) => ({ ...group, onDay: groupOnDay(group, tank) }));
+  return unsafeFasts(tank.plan, groups, day).map(({ groupId, unsafeOn, safeH }) => (
+    <Text key={groupId} tone="due">
+      {`${names.group(groupId)} can go about ${Math.floor(safeH / 24)} days without food: not safe from ${words.day(unsafeOn)} on.`}
+    </Text>
+  ));
 }
 
 function NewFast({ board, names }: { board: Board; names: Names }) {

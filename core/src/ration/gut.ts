@@ -1,4 +1,5 @@
 import { eatsNothing, hasLarvalGut, massFromLength, mayNotFast } from '../fish';
+import { FAST_BY_BELLY, FAST_BY_GUILD, FAST_BY_STAGE } from './fastRules';
 import { assumed, computed, worded, type Known } from '../why';
 import { lengthOf, Q10, warmthFactor, type GroupOnDay } from './need';
 
@@ -130,7 +131,8 @@ export function mealsPerDay(group: GroupOnDay, dryMatterG: number, feedingHours:
 /**
  * The longest time without food that a healthy group stands.
  * @returns hours; 0 for fish that live on the yolk or on their reserves (they are not fed)
- * Fry: hours, never past a day. Others: 7·W^0.2 days at 25 °C, longer in the cool.
+ * Fry: hours, never past a day. Others: 7·W^0.2 days at 25 °C, longer in the cool, times what guild,
+ * stage and bellies allow.
  */
 export function longestSafeGap(group: GroupOnDay): Known {
   const warmth = warmthFactor(group.species, group.tempC);
@@ -153,11 +155,18 @@ export function longestSafeGap(group: GroupOnDay): Known {
     });
   }
   const { massG } = massFromLength(group.species, lengthOf(group));
-  return computed((24 * FAST_DAYS_AT_1G * massG.value ** 0.2) / warmth.value, {
+  const { guild } = group.species;
+  const parts = [
+    assumed(`Share of a ${guild}`, FAST_BY_GUILD[guild], '×', 'Practice'),
+    assumed(`Share of the stage ${group.stage}`, FAST_BY_STAGE[group.stage], '×', 'Practice'),
+    assumed('Share of these bellies', group.belly ? FAST_BY_BELLY[group.belly] : 1, '×', 'Assumed'),
+  ].filter(({ value }) => value !== 1);
+  const share = parts.reduce((product, { value }) => product * value, 1);
+  return computed((24 * FAST_DAYS_AT_1G * massG.value ** 0.2 * share) / warmth.value, {
     label,
     unit: 'h',
-    how: '7 days × (mass in g)^0.2 ÷ warmth factor',
+    how: `7 days × (mass in g)^0.2 ÷ warmth factor${parts.length > 0 ? ' × shares' : ''}`,
     source: `Starting value with Q10 ${Q10}; an assumption`,
-    from: [massG, warmth],
+    from: [massG, warmth, ...parts],
   });
 }

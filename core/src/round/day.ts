@@ -10,11 +10,10 @@ import {
   type Portion,
 } from '../ration';
 import { type Known } from '../why';
-import { weekdayOf } from './clock';
 import { dayOfCycle } from './cycle';
 import { toHandUnits } from '../food';
 import { sharesOf } from './training';
-import { fastOn, weeklyFasts } from './fast';
+import { fastOn, fastsOf, weeklyFasts } from './fast';
 import type { DietServing, HouseGroup, HouseTank } from './plan';
 
 /** Why a group gets nothing on a day: planned, or because of its stage. */
@@ -61,8 +60,7 @@ export function restOn(group: HouseGroup, { plan }: Pick<HouseTank, 'plan'>, day
   if (group.count === 0) return 'empty';
   if (eatsNothing(group.stage)) return 'stage';
   if (mayNotFast(group.stage)) return null;
-  if (group.diet?.fastWeekdays.includes(weekdayOf(day))) return 'fast';
-  return fastOn(plan.fasts, group, day) ? 'fast' : null;
+  return fastOn(fastsOf(group, plan), group, day) ? 'fast' : null;
 }
 
 /**

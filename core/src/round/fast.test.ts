@@ -1,5 +1,16 @@
 import fc from 'fast-check';
-import { compileGroupDay, dayOfCycle, fastOn, refusedFasts, WEEK, weekdayOf, addDays } from '.';
+import {
+  compileGroupDay,
+  dayOfCycle,
+  fastOn,
+  fastsOf,
+  refusedFasts,
+  restOn,
+  unsafeFasts,
+  WEEK,
+  weekdayOf,
+  addDays,
+} from '.';
 import { groupOnDay, type FastWhen } from '.';
 import { testGroup, testHouse, testTank } from './house.testkit';
 
@@ -100,5 +111,54 @@ describe('a fast', () => {
     ];
     // Twelve hours at 25 °C.
     expect(refusedFasts(fasts, groups)).toEqual([{ fastId: 'no', groupId: 'fry', standsH: 12 }]);
+  });
+});
+
+describe('a fast that lasts too long', () => {
+  const tank = (fasts: { id: string; groupId: string | null; when: FastWhen }[]) =>
+    testTank('a', 1, { plan: { cycle: WEEK, fasts } });
+  const unsafe = (over: object, fasts: Parameters<typeof tank>[0]) => {
+    const one = { ...group, ...over };
+    return unsafeFasts(
+      tank(fasts).plan,
+      [{ ...one, onDay: groupOnDay(one, tank(fasts)) }],
+      '2026-03-02',
+    );
+  };
+  const dates = (to: string) => [{ id: 'f', groupId: null, when: { kind: 'dates' as const, from: '2026-03-03', to } }]; // prettier-ignore
+
+  it('is named with the day on which it stops being safe, of any kind', () => {
+    const [{ safeH, unsafeOn, from }] = unsafe({}, dates('2026-06-01')) as [ReturnType<typeof unsafe>[number]]; // prettier-ignore
+    expect(from).toBe('2026-03-03');
+    expect(unsafeOn).toBe(addDays('2026-03-03', Math.floor(safeH / 24)));
+    expect(unsafe({}, dates('2026-03-04'))).toEqual([]);
+    for (const when of [
+      { kind: 'stage', stage: 'resting' },
+      { kind: 'until', from: '2026-03-02', event: 'born' },
+    ] as FastWhen[]) {
+      expect(unsafe({ stage: 'resting' }, [{ id: 'f', groupId: 'g', when }])).toHaveLength(1);
+    }
+  });
+
+  it('is made of the resting days of the diet and of the plan together', () => {
+    const diet = { ...group.diet!, fastWeekdays: [1, 2, 3, 4, 5] };
+    const plan = [{ id: 'f', groupId: null, when: { kind: 'weekly' as const, weekdays: [6] } }];
+    expect(fastsOf({ ...group, diet }, { fasts: plan })).toHaveLength(2);
+    expect(restOn({ ...group, diet }, tank(plan), '2026-03-07')).toBe('fast');
+    expect(restOn({ ...group, diet }, tank(plan), '2026-03-08')).toBeNull();
+    const small = { diet, lengthCm: 1.2, stage: 'juvenile' as const };
+    expect(unsafe(small, plan)).toHaveLength(1);
+  });
+
+  it('comes sooner for young fish, grazers and sunken bellies, and never for fry, which eat', () => {
+    const days = (over: object) => {
+      const [one] = unsafe(over, dates('2026-12-01'));
+      return one ? one.safeH : Infinity;
+    };
+    const usual = days({});
+    expect(days({ stage: 'juvenile' })).toBeCloseTo(usual / 2, 6);
+    expect(days({ belly: 1 })).toBeLessThan(usual);
+    expect(days({ species: { ...group.species, guild: 'film scraper' } })).toBeLessThan(usual);
+    expect(days({ stage: 'fry' })).toBe(Infinity);
   });
 });

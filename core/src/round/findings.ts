@@ -4,6 +4,7 @@ import { mayNotFast } from '../fish';
 import type { Known } from '../why';
 import { addDays, hoursOfLight, wallMinutes, type Moment } from './clock';
 import { compileGroupDay, groupOnDay, type GroupDay } from './day';
+import { unsafeFasts } from './fast';
 import { fewerDays, withFewerDays, type FewerDays } from './fewerDays';
 import type { HouseGroup, HouseTank } from './plan';
 
@@ -11,6 +12,8 @@ import type { HouseGroup, HouseTank } from './plan';
 export type Finding =
   | { kind: 'tooCold' | 'tooWarm'; tempC: number; limitC: number }
   | { kind: 'longGap'; hours: number; safe: Known }
+  /** Its fasts, taken together, last longer than it tolerates from that day on. */
+  | { kind: 'longFast'; unsafeOn: string; safe: Known }
   | { kind: 'fewMeals'; planned: number; wanted: Known }
   | { kind: 'bigMeal'; dryMatterG: number; largest: Known }
   | { kind: 'rounding'; servingId: string; ofWanted: number; fewer: FewerDays | null }
@@ -49,6 +52,7 @@ export function dietFindings(
     );
   const week = weekOf(group);
   const gaps = gapFinding(group, tank, week, moments);
+  if (gaps.length === 0) findings.push(...fastFinding(group, tank, first));
   const meals = mealFindings(group, tank, week);
   /** Fewer days are offered only where guts bear the gap, and hold what comes at once. */
   const fewerFor = (servingId: string, ofWanted: number): FewerDays | null => {
@@ -88,6 +92,15 @@ function gapFinding(
   );
   const hours = Math.max(...gaps) / 60;
   return hours > safe.value ? [{ kind: 'longGap', hours, safe }] : [];
+}
+
+function fastFinding(group: HouseGroup, tank: HouseTank, first: string): Finding[] {
+  const onDay = groupOnDay(group, tank);
+  return unsafeFasts(tank.plan, [{ ...group, onDay }], first).map(({ unsafeOn }) => ({
+    kind: 'longFast',
+    unsafeOn,
+    safe: longestSafeGap(onDay),
+  }));
 }
 
 function mealFindings(group: HouseGroup, tank: HouseTank, week: readonly GroupDay[]): Finding[] {

@@ -27,11 +27,14 @@ export {
 export { dayOfCycle, MOST_CYCLE_DAYS, WEEK, type Cycle } from './cycle';
 export {
   fastOn,
+  fastsOf,
   refusedFasts,
+  unsafeFasts,
   type Faster,
   type FastRefusal,
   type FastWhen,
   type PlannedFast,
+  type UnsafeFast,
 } from './fast';
 export { feedingDay, type DayTime } from './feedingDay';
 export { withFewerDays, type FewerDays } from './fewerDays';
