@@ -5,7 +5,7 @@ const broods = async (page: Page, url: string) =>
   (await (await page.request.get(`${url}/api/broods`)).json()).items as {
     id: string;
     name: string;
-    stand: {
+    status: {
       state: { phase: string; count: number | null; hatchedOn: string | null };
       swim: { day: string } | null;
       feeds: { gramsPerDay: number }[];
@@ -31,7 +31,7 @@ test('the brood at day nine: its ladder, its change, a count that says more', as
     .click();
   await expect(page.getByText('Its water is changed.')).toBeVisible();
   await expect(page.getByRole('button', { name: /^Changed: Steel-blues/ })).toHaveCount(0);
-  // The next rung was told for later: a tap says that they take it now, and another takes that back.
+  // The next rung was reported for later: a tap says that they take it now, and another takes that back.
   await page.getByRole('button', { name: 'They take Grindal worms today' }).click();
   await expect(
     page.getByText(/Wed 11 Mar until .* · seen taken|Wed 11 Mar on · seen taken/),
@@ -46,11 +46,11 @@ test('the brood at day nine: its ladder, its change, a count that says more', as
   await expect(page.getByText(/^free-swimming, day 9 · 46/).first()).toBeVisible();
   await expect(page.getByText(/the first missed some/)).toBeVisible();
   const after = await named(page, demo.url, 'Steel-blues of the mop');
-  expect(after.stand.tubs[0]!.changedOn).toBe('2026-03-11');
+  expect(after.status.tubs[0]!.changedOn).toBe('2026-03-11');
   const grams = (of: typeof before) =>
-    of.stand.feeds.reduce((sum, one) => sum + one.gramsPerDay, 0);
+    of.status.feeds.reduce((sum, one) => sum + one.gramsPerDay, 0);
   expect(grams(after)).toBeGreaterThan(grams(before));
-  // Taken back, it is as it was told before.
+  // Taken back, it is as it was reported before.
   await page.getByRole('button', { name: /^Undo: Counted: 46/ }).click();
   await expect(page.getByText(/^free-swimming, day 9 · 38/).first()).toBeVisible();
 });
@@ -71,12 +71,12 @@ test('a brood is begun from its parents, hatches a day early, and asks for its f
   await expect(page.getByText('Pearls of March is begun.')).toBeVisible();
   await expect(page.getByText(/No food yet, until about/)).toBeVisible();
   const begun = await named(page, demo.url, 'Pearls of March');
-  expect(begun.stand.state.phase).toBe('eggs');
+  expect(begun.status.state.phase).toBe('eggs');
   await page.getByRole('button', { name: 'Hatch: seen today' }).click();
   await expect(page.getByText('No food: they live on their yolk').first()).toBeVisible();
   const hatched = await named(page, demo.url, 'Pearls of March');
-  expect(hatched.stand.state).toMatchObject({ phase: 'larvae', hatchedOn: '2026-03-11' });
-  expect(hatched.stand.swim!.day <= begun.stand.swim!.day).toBe(true);
+  expect(hatched.status.state).toMatchObject({ phase: 'larvae', hatchedOn: '2026-03-11' });
+  expect(hatched.status.swim!.day <= begun.status.swim!.day).toBe(true);
   // What it will want is in the supply of the next six weeks.
   await page.goto(`${demo.url}/larder/live/supply`);
   await expect(page.getByText(/for Pearls of March too/).first()).toBeVisible();

@@ -157,7 +157,7 @@ test('two devices: a stale edit shows both versions; a serving is logged once', 
     )
     .toBe('served');
   await other.getByRole('button', { name: /^Served: .* Worm tablet/ }).click();
-  // The second is told, and asked before anything goes in twice.
+  // The second is reported, and asked before anything goes in twice.
   await expect(other.getByText('Fed already')).toBeVisible();
   await other.getByRole('button', { name: 'Leave it at that' }).click();
   const { items } = await (await page.request.get(`${demo.url}/api/feedings?limit=2`)).json();

@@ -6,7 +6,7 @@ const shelf = async (page: Page, url: string) =>
     id: string;
     name: string;
     foodId: string;
-    stand: { state: string; standingG: number; clarity: { seen: string } | null };
+    status: { state: string; contentG: number; clarity: { seen: string } | null };
     work: { what: string }[];
   }[];
 
@@ -31,7 +31,7 @@ test('a culture near its crash is seen first, thinned, and its kin are named', a
   await expect(page.getByText(/Moina trough may go the same way/)).toBeVisible();
   await expect(page.getByText('the same water, the same tools').first()).toBeVisible();
   const bucket = (await shelf(page, demo.url)).find(({ name }) => name === 'Moina bucket');
-  expect(bucket!.stand).toMatchObject({ state: 'crashed', standingG: 0 });
+  expect(bucket!.status).toMatchObject({ state: 'crashed', contentG: 0 });
   // Taken back, it lives again.
   await page.getByRole('button', { name: /^Undo: Crashed/ }).click();
   await expect(page.getByText(/may go the same way/)).toBeHidden();
@@ -50,8 +50,8 @@ test('what is seen of it changes what is believed', async ({ page, demo }) => {
   await sheet.getByRole('button', { name: 'Note it' }).click();
   await expect(page.getByText('Noted: thin, cloudy.')).toBeVisible();
   const after = await trough();
-  expect(after.stand.standingG).toBeLessThan(before.stand.standingG * 0.8);
-  expect(after.stand.clarity!.seen).toBe('cloudy');
+  expect(after.status.contentG).toBeLessThan(before.status.contentG * 0.8);
+  expect(after.status.clarity!.seen).toBe('cloudy');
   // Into cloudy water nothing is fed.
   expect(after.work.map(({ what }) => what)).not.toContain('feed');
 });
@@ -109,7 +109,7 @@ test('from nothing: a culture is started step by step, gives a food, and ends', 
   await page.getByRole('button', { name: 'Start it' }).click();
   await expect(page.getByText('Box on the stairs is started.')).toBeVisible();
   const [box] = await shelf(page, empty.url);
-  expect(box).toMatchObject({ name: 'Box on the stairs', stand: { state: 'building' } });
+  expect(box).toMatchObject({ name: 'Box on the stairs', status: { state: 'building' } });
   const foods = await (await page.request.get(`${empty.url}/api/foods`)).json();
   expect(foods.items.map(({ id }: { id: string }) => id)).toEqual([box!.foodId]);
   await page.getByRole('button', { name: 'More', exact: true }).click();

@@ -42,11 +42,11 @@ test('a serving is dragged to another moment, and moved with the keys alone', as
   await chip.focus();
   await page.keyboard.press('m');
   // Where it is, as it is read aloud: a hand waits for that too.
-  const told = page.getByText(/^Frozen cyclops for Glass catfish: /);
-  await expect(told).toBeAttached();
-  const at = (await told.textContent())!;
+  const report = page.getByText(/^Frozen cyclops for Glass catfish: /);
+  await expect(report).toBeAttached();
+  const at = (await report.textContent())!;
   await page.keyboard.press('ArrowUp');
-  await expect(told).not.toHaveText(at);
+  await expect(report).not.toHaveText(at);
   await page.keyboard.press('m');
   await expect(page.getByRole('button', { name: /^Change: Midday break, Mon/ })).toBeVisible();
   await page.getByRole('button', { name: 'Save the plan' }).click();
@@ -193,7 +193,7 @@ test('a keeper’s own tank: from an empty shelf to a balanced week', async ({ p
   await expect(page.getByText(/for (danios|loaches)/).first()).toBeVisible();
 });
 
-test('a house of over forty tanks is balanced by the server, and stops when it is told to', async ({
+test('a house of over forty tanks is balanced by the server, and stops when it is reported to', async ({
   page,
   demo,
 }) => {
@@ -234,7 +234,7 @@ test('a solver that does not load is said, and the plan stays as it is', async (
   await expect(page.getByRole('button', { name: 'Saved' })).toBeDisabled();
 });
 
-test('two people at one plan: the second is told, and keeps what is theirs', async ({
+test('two people at one plan: the second is reported, and keeps what is theirs', async ({
   page,
   demo,
   browser,

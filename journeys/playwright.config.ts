@@ -8,7 +8,7 @@ export default defineConfig({
   outputDir: '../test-results',
   globalSetup: './begin.ts',
   workers: 2,
-  // A machine that is busy with others may stand still for a minute. What passes only the second
+  // A machine that is busy with others may stay in still for a minute. What passes only the second
   // time is named by whoever runs the tests, and looked into.
   retries: 1,
   timeout: 300_000,

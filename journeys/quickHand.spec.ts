@@ -145,19 +145,19 @@ test('six weeks of live supply are worked out while the page stays quick', async
   demo,
 }) => {
   await page.goto(`${demo.url}/larder/live/supply`);
-  const told = page.getByText(/chance of enough on the worst day/).first();
-  await expect(told).toBeVisible();
+  const report = page.getByText(/chance of enough on the worst day/).first();
+  await expect(report).toBeVisible();
   await atRest(page);
   await watch(page);
   await page.getByRole('radio', { name: '99 % of days' }).click();
   await expect(page.getByRole('button', { name: 'Cancel' })).toBeVisible();
-  await expect(told).toBeVisible();
+  await expect(report).toBeVisible();
   const { tasks } = await seen(page);
   report('long tasks while live supply is worked out', tasks);
 });
 
 test('a swipe to the right serves, to the left asks what else', async ({ page, demo }) => {
-  // A finger's way is told by its times: here the clock runs.
+  // A finger's way is reported by its times: here the clock runs.
   await demo.letItBe(page, '2026-03-11T18:20:00Z');
   await page.context().clock.setSystemTime('2026-03-11T18:20:00Z');
   await page.goto(`${demo.url}/round`);

@@ -8,7 +8,7 @@ const root = join(__dirname, '..');
 /** Journeys happen on a Wednesday after lunch, whenever they are run: the day's moments stand still. */
 export const NOW = '2026-03-11T13:00:00Z';
 
-/** A machine that is busy with others may stand still for a minute. */
+/** A machine that is busy with others may stay in still for a minute. */
 const PATIENCE_MS = 180_000;
 
 export type Household = 'demo' | 'empty';

@@ -14,7 +14,7 @@ export async function startServer(env, { apart = false } = {}) {
   const child = spawn(process.execPath, ['--import', 'tsx', join('server', 'src', 'main.ts')], {
     cwd: root,
     env: { ...process.env, NODE_ENV: 'production', ...env },
-    // The channel tells the server when who started it is gone, even by kill -9.
+    // The channel shows the server when who started it is gone, even by kill -9.
     stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
     detached: apart,
   });

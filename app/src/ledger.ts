@@ -1,5 +1,5 @@
 /**
- * The one door to what is told of the past: growth, accounts, comparisons, trials, decisions. They
+ * The one door to what is reported of the past: growth, accounts, comparisons, trials, decisions. They
  * share that work, and load together when the first of them is opened.
  */
 export { GrowthScreen } from './growth/GrowthScreen';

@@ -73,7 +73,7 @@ const TAKES_DRY: Record<Guild, number> = {
   predator: 0.5,
 };
 
-/** Width of the mouth by body, where nobody measured one. Assumptions. */
+/** Width of the mouth by body, without a measurement. Assumptions. */
 const GAPE: Record<Shape, number> = {
   'eel-like': 0.03,
   elongated: 0.05,

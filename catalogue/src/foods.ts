@@ -13,7 +13,7 @@ const words = z.array(z.string().trim().min(2).max(120)).max(6);
 const source = z.string().min(8, 'every group of figures names its source').max(300);
 const days = (what: string) => within(1, 3650, what).int().nullable();
 
-/** A generic food with honest blanks: null means that nobody gave a figure. */
+/** A generic food with honest blanks: null means that no figure is given. */
 export const foodEntry = z
   .object({
     name: z.string().min(2).max(60),

@@ -6,7 +6,7 @@ const SINKS_CM_S: Record<FoodForm, number> = { floats: 0.5, sinksSlowly: 0.5, si
 /** A usual particle, where nothing else is known, mm. Assumption. */
 const PARTICLE_MM = { smallest: 1, largest: 2 };
 
-/** How a food of this form behaves in the water where nobody measured it. */
+/** How a food of this form behaves in the water without a measurement. */
 export const usualInWater = (form: FoodForm) => ({
   floatMinutes: FLOATS_MIN[form],
   sinkCmPerS: SINKS_CM_S[form],

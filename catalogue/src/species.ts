@@ -115,7 +115,7 @@ const bothOrNeither = (a: unknown, b: unknown) => (a === null) === (b === null);
 const upright = (low: number | null, high: number | null) =>
   low === null || high === null || low <= high;
 
-/** A species with honest blanks: null means that nobody gave a figure, and a default stands in. */
+/** A species with honest blanks: null means that no figure is given, and a default stands in. */
 export const speciesEntry = fields
   .refine((row) => bothOrNeither(row.lwA, row.lwB), {
     path: ['lwB'],

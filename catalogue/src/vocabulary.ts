@@ -31,7 +31,7 @@ export type Activity = (typeof ACTIVITIES)[number];
 export const MOUTHS = ['up', 'terminal', 'down', 'sucker'] as const;
 export type Mouth = (typeof MOUTHS)[number];
 
-/** How much nitrate a species stands over months. */
+/** How much nitrate a species tolerates over months. */
 export const NITRATE_CLASSES = ['low', 'moderate', 'high'] as const;
 export type NitrateClass = (typeof NITRATE_CLASSES)[number];
 

@@ -11,13 +11,13 @@ const find = (key: string) => ways.find((row) => row.key === key)!;
 
 describe('the ways of life', () => {
   it('are told once for each way in which a species of the catalogue is bred', () => {
-    const told = ways.map(({ breeding }) => breeding);
-    expect(new Set(told).size).toBe(told.length);
+    const report = ways.map(({ breeding }) => breeding);
+    expect(new Set(report).size).toBe(report.length);
     const bred = BREEDINGS.filter((one) => one !== 'not bred at home');
-    expect(new Set(told)).toEqual(new Set(bred));
+    expect(new Set(report)).toEqual(new Set(bred));
     const kept = new Set(species.map(({ breeding }) => breeding));
     kept.delete('not bred at home');
-    expect([...kept].filter((one) => !told.includes(one))).toEqual([]);
+    expect([...kept].filter((one) => !report.includes(one))).toEqual([]);
   });
 
   it('stand in columns that the schema describes', () => {

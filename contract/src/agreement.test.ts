@@ -1,5 +1,5 @@
 import { massFromLength } from '@open-larder/core/fish';
-import { standOfGrowth } from '@open-larder/core/growth';
+import { computeGrowthStatus } from '@open-larder/core/growth';
 import { lengthOf } from '@open-larder/core/ration';
 import {
   compileRound,
@@ -181,8 +181,8 @@ describe('over fifty random households', () => {
           close(planned.groups[index]!.needKj, resting ? 0 : need, 1e-9);
           if (resting) return;
           const shown = ofNeed.value;
-          const told = (100 * planned.groups[index]!.gotKj) / need;
-          expect(Math.abs(shown - told)).toBeLessThan(Math.max(10, 0.1 * shown));
+          const inWeek = (100 * planned.groups[index]!.gotKj) / need;
+          expect(Math.abs(shown - inWeek)).toBeLessThan(Math.max(10, 0.1 * shown));
         });
       }),
       RUNS,
@@ -204,7 +204,7 @@ describe('over fifty random households', () => {
           close(dry.lengthCm[0]!.middle, length.value, 1e-6);
           close(dry.massG[0]!.middle, massG.value, 1e-6);
           if (row.lengthCm === null) return;
-          const { samples } = standOfGrowth({
+          const { samples } = computeGrowthStatus({
             species: kind,
             tempC: rows.tank.tempC,
             count: row.size.total,
@@ -251,11 +251,11 @@ describe('over fifty random households', () => {
     fc.assert(
       fc.property(anyHousehold, (household) => {
         const { rows, foods, nitrate } = rowsOf(household);
-        const stand = {
+        const status = {
           days: [{ before: nitrate }],
           fit: { production: 1, uptakeMgL: 0 },
-        } as unknown as NonNullable<WaterRow['stand']>;
-        const water = dryTankOf(rows, MONDAY, stand);
+        } as unknown as NonNullable<WaterRow['status']>;
+        const water = dryTankOf(rows, MONDAY, status);
         expect(water.believed!.mgL).toBe(nitrate);
         const [first] = dryRun([water], dryFoodsOf(foods), 2).tanks[0]!.nitrateMgL;
         const added = nitrateOfDay(rows);

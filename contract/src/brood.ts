@@ -1,6 +1,6 @@
 import { BREEDINGS } from '@open-larder/catalogue';
 import type { Way } from '@open-larder/catalogue/ways';
-import type { BroodStand, BroodWork } from '@open-larder/core/brood';
+import type { BroodStatus, BroodWork } from '@open-larder/core/brood';
 import {
   BROOD_EVENTS,
   EGG_CARES,
@@ -21,7 +21,7 @@ export const ways = z.object({ ways: z.array(way) });
 /** What is said of a brood, and may be corrected: the schools among it. */
 const fields = {
   name,
-  /** The way of life it is told by, where it is another than its species’ usual one. */
+  /** The way of life it is reported by, where it is another than its species’ usual one. */
   breeding: z.enum(BREEDINGS).nullable(),
   /** The tank of the parents, and their group there. */
   tankId: id.nullable(),
@@ -33,7 +33,7 @@ const fields = {
   firstWater: z.enum(FIRST_WATERS),
   /** Null takes what suits the mouth. */
   firstFood: z.enum(FIRST_FOODS).nullable(),
-  /** Length at which somebody takes them; null is half of an adult’s. */
+  /** Length at which someone takes them; null is half of an adult’s. */
   targetCm: between(0.3, 200, 'the length at which they go').nullable(),
   /** For so many days the pair is conditioned; null is two weeks. */
   conditionDays: between(1, 90, 'days of conditioning').int('count whole days').nullable(),
@@ -164,14 +164,14 @@ export const broodEvent = z.object({
 });
 
 /** Computed by the core on the way out: only its presence is checked. */
-const stand = z.custom<BroodStand>(
+const status = z.custom<BroodStatus>(
   (value) => typeof value === 'object' && value !== null && 'state' in value,
 );
 const work = z.custom<BroodWork>(
   (value) => typeof value === 'object' && value !== null && 'says' in value,
 );
 
-/** A brood as it stands today. */
+/** A brood as of today. */
 export const brood = z.object({
   id: z.string(),
   speciesKey: z.string(),
@@ -181,7 +181,7 @@ export const brood = z.object({
   youngGroupId: z.string().nullable(),
   version: z.number(),
   tubs: z.array(broodTub),
-  stand,
+  status,
   work: z.array(work),
 });
 

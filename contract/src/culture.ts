@@ -1,5 +1,5 @@
 import type { CultureKind } from '@open-larder/catalogue/cultures';
-import type { VesselStand } from '@open-larder/core/culture';
+import type { VesselStatus } from '@open-larder/core/culture';
 import { CLARITIES, HARVEST_BY, WORKS } from '@open-larder/core/culture/vocabulary';
 import { z } from 'zod';
 import { between, day, hand, id, instant, name, phrase, version } from './basics';
@@ -161,7 +161,7 @@ export const vesselEvent = z.object({
 });
 
 /** Computed by the core on the way out: only its presence is checked. */
-const stand = z.custom<VesselStand>(
+const status = z.custom<VesselStatus>(
   (value) => typeof value === 'object' && value !== null && 'state' in value,
 );
 
@@ -172,7 +172,7 @@ const work = z.object({
   pressing: z.boolean(),
 });
 
-/** A vessel as it stands today. */
+/** A vessel as of today. */
 export const vessel = z.object({
   id: z.string(),
   kindKey: z.string(),
@@ -182,7 +182,7 @@ export const vessel = z.object({
   startG: z.number().nullable(),
   fromVesselId: z.string().nullable(),
   version: z.number(),
-  stand,
+  status,
   work: z.array(work),
   /** Of hatches: the share that the keeper's own jars tell, and how many told it. */
   hatch: z.object({ share: z.number(), jars: z.number() }).nullable(),

@@ -47,7 +47,7 @@ const inWater = z
 
 const keptDays = between(1, 3650, 'days that it keeps').int('count whole days').nullable();
 
-/** How long it stays good; null is «longer than anybody waits». */
+/** How long it stays good; null is «longer than anyone waits». */
 const keeps = z.object({
   sealedDays: keptDays,
   openedDays: keptDays,

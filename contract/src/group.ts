@@ -192,7 +192,7 @@ export const group = z.object({
   ),
   /** The last day on which each kind of thing happened to it. */
   lastOn: z.partialRecord(z.enum(LIFE_KINDS), z.string()),
-  /** How its bellies looked last; null where nobody looked lately. */
+  /** How its bellies looked last; null if not observed lately. */
   belly: z.object({ score: z.literal(BELLIES), day: z.string() }).nullable(),
   /** Foods that it was seen to eat, by their ids. */
   eats: z.array(z.string()),

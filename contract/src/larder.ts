@@ -14,7 +14,7 @@ export const supply = z.object({
       usedPerWeekG: z.number(),
       /** Made from a recipe: it is not bought, but made anew. */
       homemade: z.boolean(),
-      /** A culture gives it: it is not bought, and the live shelf tells how much there is. */
+      /** A culture gives it: it is not bought, and the live shelf shows how much there is. */
       cultured: z.boolean(),
       /** What passes its last good day uneaten, by lot, in order of day. */
       waste: z.array(z.object({ lotId: id, massG: z.number(), on: z.string() })),

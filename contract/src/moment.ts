@@ -6,7 +6,7 @@ const fields = z.object({
   anchor: z.enum(['clock', 'lightsOn', 'lightsOff']),
   /** Minutes after midnight, or after (negative: before) the tank's lights. */
   minutes: z.int('choose a time'),
-  /** Minutes that the keeper has then; null where nobody said. */
+  /** Minutes that the keeper has then; null if not said. */
   spareMin: between(1, 600, 'minutes that you have').nullable(),
 });
 

@@ -121,7 +121,7 @@ export const paths = {
 
 export type RouteName = keyof typeof paths;
 
-/** How an answer is sent that tells how far it is: a JSON text a line. */
+/** How an answer is sent that shows how far it is: a JSON text a line. */
 export const LINES = 'application/x-ndjson';
 
 /** Header of every answer: what time it is by the server's clock. */

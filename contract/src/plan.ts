@@ -64,7 +64,7 @@ const fields = z.object({
   /** What the keeper chose; null takes what suits the fish. */
   school: school.nullable(),
   fasts: z.array(fast).max(60, 'keep it under 60 fasts'),
-  /** How the water is changed; null where nobody said. */
+  /** How the water is changed; null if not said. */
   water: water.nullable(),
 });
 

@@ -11,7 +11,7 @@ const sign = z.object({
 /** A figure as it is, and as it would be. */
 const moves = z.object({ before: z.number(), after: z.number() });
 
-/** What would follow from other portions, as far as it can be reckoned. */
+/** What would follow from other portions, as far as it can be computed. */
 const leadsTo = z.object({
   /** What a day gives of what they need, %. */
   ofNeed: moves,

@@ -101,8 +101,8 @@ export interface Route {
   body: z.ZodType;
   /** Its shape, without the limits of what is sent: see `readable`. */
   response: z.ZodType;
-  /** What is told while the answer is worked out, where that takes long. */
-  told?: z.ZodType;
+  /** What is reported while the answer is worked out, where that takes long. */
+  progress?: z.ZodType;
 }
 
 const none = z.object({});
@@ -111,12 +111,12 @@ const none = z.object({});
 const handQuery = z.object({ hand: z.string().trim().min(1).max(30).optional() });
 
 type Parts = Pick<Route, 'summary' | 'response'> &
-  Partial<Pick<Route, 'params' | 'query' | 'body' | 'told'>>;
+  Partial<Pick<Route, 'params' | 'query' | 'body' | 'progress'>>;
 
 type Filled<P extends Parts> = {
   [K in keyof Route]: K extends keyof P
     ? P[K]
-    : K extends 'method' | 'path' | 'told'
+    : K extends 'method' | 'path' | 'progress'
       ? Route[K]
       : typeof none;
 };
@@ -216,7 +216,7 @@ export const routes = {
     summary: 'Balance a tank’s plan as it is being edited, and keep nothing',
     params: byId,
     body: planEdit,
-    told: balancing,
+    progress: balancing,
     response: balancedPlan,
   }),
   printWeek: route('printWeek', {
@@ -557,11 +557,11 @@ export type QueryOf<N extends RouteName> = z.output<Row<N>['query']>;
 export type QueryInputOf<N extends RouteName> = z.input<Row<N>['query']>;
 export type BodyOf<N extends RouteName> = z.output<Row<N>['body']>;
 export type ResponseOf<N extends RouteName> = z.output<Row<N>['response']>;
-export type ToldOf<N extends RouteName> = z.output<NonNullable<Row<N>['told']>>;
+export type ProgressOf<N extends RouteName> = z.output<NonNullable<Row<N>['progress']>>;
 
 /**
- * A line of an answer that tells how far it is: a JSON text a line, the answer last. What goes wrong
- * after the first line is told as a line too.
+ * A line of an answer that shows how far it is: a JSON text a line, the answer last. What goes wrong
+ * after the first line is reported as a line too.
  */
 export type Line<N extends RouteName> =
-  { told: ToldOf<N> } | { answer: ResponseOf<N> } | { problem: Problem };
+  { progress: ProgressOf<N> } | { answer: ResponseOf<N> } | { problem: Problem };

@@ -1,4 +1,4 @@
-import type { TrialStand } from '@open-larder/core/trial';
+import type { TrialStatus } from '@open-larder/core/trial';
 import { TRIAL_KINDS } from '@open-larder/core/trial/kinds';
 import { z } from 'zod';
 import { between, chosen, day, id, name, version } from './basics';
@@ -56,7 +56,7 @@ export const trialEdit = fields
   });
 
 /** Computed by the core on the way out: only its presence is checked. */
-const stand = z.custom<TrialStand>(
+const status = z.custom<TrialStatus>(
   (value) => typeof value === 'object' && value !== null && 'sides' in value,
 );
 
@@ -79,7 +79,7 @@ export const trial = z.object({
   version: z.number(),
   archived: z.boolean(),
   /** Null where its fish are no longer known. */
-  stand: stand.nullable(),
+  status: status.nullable(),
 });
 
 export type TrialRow = z.infer<typeof trial>;

@@ -1,5 +1,5 @@
 import { READING_RANGE, READINGS } from '@open-larder/core/water/range';
-import type { WaterStand } from '@open-larder/core/water';
+import type { WaterStatus } from '@open-larder/core/water';
 import { z } from 'zod';
 import { between, day, hand, id, instant, phrase, unreadable } from './basics';
 
@@ -74,15 +74,15 @@ export const waterEvent = z.object({
 });
 
 /** Computed by the core on the way out: only its presence is checked. */
-const stand = z.custom<WaterStand>(
+const status = z.custom<WaterStatus>(
   (value) => typeof value === 'object' && value !== null && 'days' in value,
 );
 
-/** The water of a tank as it stands today; null where its litres are not known. */
+/** The water of a tank as of today; null where its litres are not known. */
 export const water = z.object({
   tankId: z.string(),
   litres: z.number().nullable(),
-  stand: stand.nullable(),
+  status: status.nullable(),
 });
 export const waters = z.object({
   tanks: z.array(water),

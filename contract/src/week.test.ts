@@ -128,7 +128,7 @@ describe('what grazers get of a film', () => {
   const sucker = [...species.values()].find(({ key }) => key === 'otocinclus-macrospilus')!;
   const grazers = { ...group, speciesKey: sucker.key, diet: null };
   const bare = { ...tank, film: 'furred' as const, filmOn: '2026-03-04' };
-  const told = (water: Tank = bare) =>
+  const report = (water: Tank = bare) =>
     week({
       tank: water,
       groups: [grazers],
@@ -149,7 +149,7 @@ describe('what grazers get of a film', () => {
   };
 
   it.each(['2026-03-05', '2026-03-08'])('is one figure in both places on %s', (day) => {
-    const [shown, planned] = both(told(), day);
+    const [shown, planned] = both(report(), day);
     expect(shown).toBeGreaterThan(5);
     expect(Math.abs(shown - planned)).toBeLessThan(2);
   });
@@ -157,7 +157,7 @@ describe('what grazers get of a film', () => {
   it('is nothing in either where none was seen, or not in the last week', () => {
     for (const filmOn of [null, '2026-02-24']) {
       const film = filmOn === null ? null : bare.film;
-      for (const share of both(told({ ...bare, film, filmOn }), '2026-03-05')) {
+      for (const share of both(report({ ...bare, film, filmOn }), '2026-03-05')) {
         expect(share).toBe(0);
       }
     }
@@ -166,10 +166,10 @@ describe('what grazers get of a film', () => {
   it('carries no one through a dry run that it does not feed', () => {
     const none = { ...bare, film: null, filmOn: null };
     const days = (water: Tank) =>
-      dryRun([dryTankOf(told(water), '2026-03-05')], dryFoodsOf([]), 14).tanks[0]!.groups[0]!
+      dryRun([dryTankOf(report(water), '2026-03-05')], dryFoodsOf([]), 14).tanks[0]!.groups[0]!
         .hungryDays;
     expect(days(none)).toBe(14);
-    const [, share] = both(told(), '2026-03-05');
+    const [, share] = both(report(), '2026-03-05');
     expect(days(bare)).toBe(share < 50 ? 14 : 0);
   });
 });
@@ -199,7 +199,7 @@ describe('what grazers get of a slice that stands over night', () => {
     },
   };
   const foods = [slice];
-  const told = week({
+  const report = week({
     groups: [grazers],
     foods,
     house: houseOf({
@@ -211,7 +211,7 @@ describe('what grazers get of a slice that stands over night', () => {
       species,
     }),
   });
-  const outcome = weekOutcome(weekTaskOf(told, MONDAY));
+  const outcome = weekOutcome(weekTaskOf(report, MONDAY));
   const gotOn = (d: number) => outcome.days[d]!.groups[0]!.gotKj;
 
   it('is one figure in both places, on its day and on the day after', () => {
@@ -219,7 +219,7 @@ describe('what grazers get of a slice that stands over night', () => {
       [0, '2026-03-02'],
       [1, '2026-03-03'],
     ] as const) {
-      const shown = play(feedingOf(told, day, null)).report.groups[0]!.gotKj.value;
+      const shown = play(feedingOf(report, day, null)).report.groups[0]!.gotKj.value;
       expect(gotOn(d)).toBeGreaterThan(0);
       expect(Math.abs(shown / gotOn(d) - 1)).toBeLessThan(0.03);
     }
@@ -227,7 +227,7 @@ describe('what grazers get of a slice that stands over night', () => {
   });
 
   it('is all of it in a dry run too', () => {
-    const [run] = dryRun([dryTankOf(told, MONDAY)], dryFoodsOf(foods), 7).tanks;
+    const [run] = dryRun([dryTankOf(report, MONDAY)], dryFoodsOf(foods), 7).tanks;
     const needKj = outcome.days[0]!.groups[0]!.needKj;
     const planned = outcome.days.reduce((sum, day) => sum + day.groups[0]!.gotKj, 0);
     const ran = (run!.groups[0]!.ofNeed[0]! / 100) * needKj * 7;
@@ -254,11 +254,11 @@ describe('a dry run of rows', () => {
     expect(dry.water.everyDays).toBe(7);
     const run = dryRun([dry], dryFoodsOf([stocked]), 14);
     expect(run.tanks[0]!.nitrateMgL).toHaveLength(14);
-    const stand = {
+    const status = {
       days: [{ before: 33 }],
       fit: { production: 1.2, uptakeMgL: 0.3 },
-    } as unknown as WaterRow['stand'];
-    expect(dryTankOf(week(), '2026-03-05', stand).believed).toEqual({
+    } as unknown as WaterRow['status'];
+    expect(dryTankOf(week(), '2026-03-05', status).believed).toEqual({
       mgL: 33,
       production: 1.2,
       uptakeMgL: 0.3,

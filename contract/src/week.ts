@@ -144,15 +144,15 @@ function spareFor(rows: WeekRows, others: House, first: string): Record<string, 
 export const dryTankOf = (
   rows: WeekRows,
   day: string,
-  stand: WaterRow['stand'] = null,
+  status: WaterRow['status'] = null,
 ): DryTank => ({
   // A dry run begins today, wherever its cycle stands.
   task: { ...weekTaskOf(rows, day), first: day },
   water: rows.tank.plan?.water ?? USUAL_RHYTHM,
-  believed: stand && {
-    mgL: stand.days[0]!.before,
-    production: stand.fit.production,
-    uptakeMgL: stand.fit.uptakeMgL,
+  believed: status && {
+    mgL: status.days[0]!.before,
+    production: status.fit.production,
+    uptakeMgL: status.fit.uptakeMgL,
   },
 });
 

@@ -65,9 +65,9 @@ const CROWDED: readonly [key: string, low: number, high: number, source: string]
 const name = (key: string) => kind(key).name;
 
 /** Grams in a vessel of one measure at an age, at the temperature that its days are for. */
-const standingAt = (key: string, ageDays: number): number => {
+const contentAt = (key: string, ageDays: number): number => {
   const vessel = { kind: kind(key), measure: 1, keptG: 0, ageDays, estimate: { count: 0, sd: 0 } };
-  return forecast(vessel, 1, () => kind(key).refC!)[0]!.standingG;
+  return forecast(vessel, 1, () => kind(key).refC!)[0]!.contentG;
 };
 
 export const cultures: Truth[] = [
@@ -87,7 +87,7 @@ export const cultures: Truth[] = [
     unit: 'g/d',
     low,
     high,
-    computed: standingAt(key, age),
+    computed: contentAt(key, age),
   })),
   ...FIRST.map(([key, low, high]) => ({
     topic: 'Cultures first give',

@@ -45,7 +45,7 @@ const USUAL: readonly [
 export const eggs: Truth[] = USUAL.flatMap(([key, tempC, hatch, swim, source = 'Practice']) => {
   const row = species(key);
   const way = catalogue.ways.find(({ breeding }) => breeding === row.breeding)!;
-  const told = hatching(broodTraits(row, way).eggs!, () => tempC);
+  const report = hatching(broodTraits(row, way).eggs!, () => tempC);
   const of = (topic: string, [low, high]: readonly [number, number], computed: number): Truth => ({
     topic,
     what: `${row.common}, ${tempC} °C`,
@@ -55,5 +55,5 @@ export const eggs: Truth[] = USUAL.flatMap(([key, tempC, hatch, swim, source = '
     high,
     computed,
   });
-  return [of('Eggs hatch', hatch, told.hatch.day), of('Larvae swim', swim, told.swim.day)];
+  return [of('Eggs hatch', hatch, report.hatch.day), of('Larvae swim', swim, report.swim.day)];
 });

@@ -1,7 +1,7 @@
 import { growthBySize, ownPair } from '@open-larder/catalogue';
 import { addDays } from '@open-larder/core';
-import { fitCurve, standOfGrowth, type GrowthTask, type Point } from '@open-larder/core/growth';
-import { standOfWater, UPTAKE, type WaterEvent, type WaterTask } from '@open-larder/core/water';
+import { fitCurve, computeGrowthStatus, type GrowthTask, type Point } from '@open-larder/core/growth';
+import { computeWaterStatus, UPTAKE, type WaterEvent, type WaterTask } from '@open-larder/core/water';
 import { fastestOf, row } from './bench';
 
 const TODAY = '2026-03-11';
@@ -62,7 +62,7 @@ function tankOf(seed: number): WaterTask {
       ]),
     ),
     plannedMg: Array<number>(56).fill(20),
-    groups: [{ id: 'g', name: 'Danios', standsMgL: 40 }],
+    groups: [{ id: 'g', name: 'Danios', toleratesMgL: 40 }],
   };
 }
 
@@ -88,7 +88,7 @@ export function waterAndGrowth(): void {
   };
   const stands = (some: readonly Point[][]) =>
     some.forEach((points) =>
-      standOfGrowth({
+      computeGrowthStatus({
         species,
         tempC: 25,
         count: 30,
@@ -102,17 +102,17 @@ export function waterAndGrowth(): void {
         })),
       }),
     );
-  const told = fastestOf(() => stands(groups), 3);
+  const report = fastestOf(() => stands(groups), 3);
   row(
     '… with what follows from them, against the curves alone',
-    `${ms(told)}`,
+    `${ms(report)}`,
     `${ms(all)}`,
-    told / all,
+    report / all,
     MOST_GROWN,
   );
 
   const tanks = Array.from({ length: 300 }, (_, at) => tankOf(at + 1));
-  const forecast = (some: readonly WaterTask[]) => some.forEach((task) => standOfWater(task));
+  const forecast = (some: readonly WaterTask[]) => some.forEach((task) => computeWaterStatus(task));
   const house = fastestOf(() => forecast(tanks), 3);
   const part = fastestOf(() => forecast(tanks.slice(0, 30)), 3);
   row(

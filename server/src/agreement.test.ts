@@ -11,7 +11,7 @@ import {
   smallHouse,
 } from './testing/samples';
 import { startTestServer, type TestServer } from './testing/testServer';
-import { standOfWaters } from './water/standing';
+import { readWaterStatuses } from './water/status';
 
 let server: TestServer;
 let ours: Awaited<ReturnType<typeof smallHouse>>;
@@ -35,10 +35,10 @@ describe('one fact on every route that tells it', () => {
       const { body: list } = await ours.ask.get('/api/waters').expect(200);
       const listed = list.tanks.find((one: WaterRow) => one.tankId === tank.id);
       const household = await readHouse(server.scope('ours'), loadCatalogue());
-      const [proposed] = await standOfWaters(server.scope('ours'), household, TODAY, tank.id);
+      const [proposed] = await readWaterStatuses(server.scope('ours'), household, TODAY, tank.id);
       for (const other of [listed, proposed]) {
-        expect(other.stand.days[0].before).toBeCloseTo(answer.stand.days[0].before, 9);
-        expect(other.stand.peakMgL).toBeCloseTo(answer.stand.peakMgL, 9);
+        expect(other.status.days[0].before).toBeCloseTo(answer.status.days[0].before, 9);
+        expect(other.status.peakMgL).toBeCloseTo(answer.status.peakMgL, 9);
       }
     }
   });
@@ -47,18 +47,18 @@ describe('one fact on every route that tells it', () => {
     const laid = addDays(TODAY, -9);
     const brood = sampleBrood({ speciesKey: 'oryzias-latipes' });
     await ours.ask.post('/api/broods').send(brood).expect(201);
-    const happen = (over: object) =>
+    const logEvent = (over: object) =>
       ours.ask
         .post(`/api/broods/${brood.id}/events`)
         .send(sampleBroodEvent({ id: uuidv7(), ...over }))
         .expect(201);
-    const { body: spawned } = await happen({ kind: 'spawned', day: laid });
-    const hatchOf = ({ stand }: BroodRow) => stand.stages.find(({ stage }) => stage === 'hatch')!;
+    const { body: spawned } = await logEvent({ kind: 'spawned', day: laid });
+    const hatchOf = ({ status }: BroodRow) => status.stages.find(({ stage }) => stage === 'hatch')!;
     const expected = hatchOf(spawned);
     const { body: list } = await ours.ask.get('/api/broods').expect(200);
     const listed = list.items.find((one: BroodRow) => one.id === brood.id);
     expect(hatchOf(listed)).toEqual(expected);
-    await happen({ kind: 'hatched', day: TODAY, at: `${TODAY}T09:00:00.000Z` });
+    await logEvent({ kind: 'hatched', day: TODAY, at: `${TODAY}T09:00:00.000Z` });
     const { body: records } = await ours.ask.get('/api/records/forecasts').expect(200);
     const { newest } = (records as ForecastRecords).kinds.find(({ kind }) => kind === 'hatch')!;
     expect(addDays(laid, newest[0]!.middle)).toBe(expected.day);

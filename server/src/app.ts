@@ -89,7 +89,7 @@ export function createApp(parts: AppParts): Express {
 
   const router = Router();
   const { getHealth, getReady } = healthRoutes(parts);
-  // Whether the database answers is told without waiting for it.
+  // Whether the database answers is reported without waiting for it.
   const contextOf = (request: Request) => ({
     scope: new Scope(db, householdOf(request)),
     catalogue,

@@ -112,7 +112,7 @@ describe('whatever is sent', () => {
             ? await request
             : await request.set({ 'Content-Type': 'application/json', ...headers }).send(sent);
         if (answer.status >= 500) broke.push(`${answer.status} ${address} ${sent.slice(0, 300)}`);
-        // An address of over 16 kB is turned away by Node itself, before anybody could say a word.
+        // An address of over 16 kB is turned away by Node itself, before anyone could say a word.
         else if (answer.status >= 400 && answer.status !== 431 && !answer.body.detail) {
           broke.push(`${answer.status} ${address} without a sentence`);
         }

@@ -97,7 +97,7 @@ afterAll(() => server.close());
 type Probe = () => Promise<void>;
 const theirs = () => server.as('theirs');
 
-/** No id of ours may stand in what they read. */
+/** No id of ours may stay in in what they read. */
 const readsNothing = (path: string) => async () => {
   const { body } = await theirs().get(path).expect(200);
   const text = JSON.stringify(body);
@@ -470,14 +470,14 @@ const PROBES: Record<RouteName, Probe> = {
     expect((await theirs().get(path).expect(200)).body.text).not.toContain('Sibling');
   },
   exportLog: async () => {
-    const told = {
+    const report = {
       cultures: vessel.name,
       broods: brood.name,
       ratings: 'Fine flake',
       trials: trial.name,
       decisions: 'Danios',
     };
-    for (const [log, name] of Object.entries(told)) {
+    for (const [log, name] of Object.entries(report)) {
       expect((await ours.ask.get(`/api/logs/${log}`).expect(200)).body.text).toContain(name);
       expect((await theirs().get(`/api/logs/${log}`).expect(200)).body.text).not.toContain(name);
     }

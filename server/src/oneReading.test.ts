@@ -91,7 +91,7 @@ class Force {
   leftG = (fed: Fed) => (this.lastOf(fed.day)?.left ?? 0) * (fed.massG - this.refusedG(fed));
 }
 
-async function happen(
+async function logEvent(
   house: Awaited<ReturnType<typeof smallHouse>>,
   force: Force,
   one: Act,
@@ -151,7 +151,7 @@ describe('one reading of what happened', () => {
       fc.asyncProperty(fc.array(act, { minLength: 4, maxLength: 14 }), async (acts) => {
         const house = await smallHouse(server, 'ours', '2026-01-01');
         const force = new Force();
-        for (const one of acts) await happen(house, force, one);
+        for (const one of acts) await logEvent(house, force, one);
         const { ask, group, food } = house;
         const scope = server.scope('ours');
         const fed = force.fed();

@@ -9,9 +9,9 @@ const schema = (type: z.ZodType, io: 'input' | 'output') => {
   return rest;
 };
 
-/** What a line may be of an answer that tells how far it is. */
-const linesOf = (told: z.ZodType, response: z.ZodType) =>
-  [{ told }, { answer: response }, { problem }].map((line) => schema(z.object(line), 'output'));
+/** What a line may be of an answer that shows how far it is. */
+const linesOf = (progress: z.ZodType, response: z.ZodType) =>
+  [{ progress }, { answer: response }, { problem }].map((line) => schema(z.object(line), 'output'));
 
 function parameters(type: z.ZodType, place: 'path' | 'query') {
   const { properties = {}, required = [] } = schema(type, 'input') as {
@@ -52,8 +52,8 @@ export function openApi() {
             description: 'Done',
             content: {
               'application/json': { schema: schema(route.response, 'output') },
-              ...(route.told && {
-                [LINES]: { schema: { anyOf: linesOf(route.told, route.response) } },
+              ...(route.progress && {
+                [LINES]: { schema: { anyOf: linesOf(route.progress, route.response) } },
               }),
             },
           },

@@ -35,7 +35,7 @@ export function BroodDetail({
   const [open, setOpen] = useState<'event' | 'correct' | null>(null);
   const [ask] = api.useLazyBroodCardQuery();
   const save = useSavePrinted();
-  const { state } = brood.stand;
+  const { state } = brood.status;
   const over = state.phase === 'over';
   return (
     <View style={{ gap: 16 }}>
@@ -93,7 +93,7 @@ export function BroodDetail({
 /** What the brood gets today, meal by meal, and what stands in for meals that nobody is there for. */
 function FeedsCard({ brood }: { brood: Brood }) {
   const words = useWords();
-  const { feeds, standsHours, swim, state, counted } = brood.stand;
+  const { feeds, toleratesHours, swim, state, counted } = brood.status;
   if (state.phase !== 'fry') {
     return state.phase === 'paired' || state.phase === 'conditioning' ? null : (
       <Text tone="quiet">
@@ -137,9 +137,9 @@ function FeedsCard({ brood }: { brood: Brood }) {
           {`Best in ${feeds[0].mealsWanted} small meals while it is light; you are there for ${feeds[0].meals}. Live food in the tub, green stones or a feeder make up for the rest.`}
         </Text>
       ) : null}
-      {standsHours === null ? null : (
+      {toleratesHours === null ? null : (
         <Text look="small" tone="quiet">
-          {`They can go ${sayNumber(standsHours, 0)} h without food: someone has to feed them while you are away.`}
+          {`They can go ${sayNumber(toleratesHours, 0)} h without food: someone has to feed them while you are away.`}
         </Text>
       )}
       {counted ? null : (

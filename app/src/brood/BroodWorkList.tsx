@@ -15,26 +15,30 @@ const EventSheet = later(async () => (await import('../workshop')).EventSheet, t
 export function BroodWorkList({ brood, work }: { brood: Brood; work: readonly BroodWork[] }) {
   const styles = useStyles();
   const router = useRouter();
-  const happen = useBroodEvent();
+  const logEvent = useBroodEvent();
   const [sheet, setSheet] = useState<{ kind: BroodEventKind; tubId: string | null } | null>(null);
   const act = ({ what, tubId }: BroodWork) => {
     switch (what) {
       case 'together':
-        return void happen(brood.id, { kind: 'paired' }, 'They are together.');
+        return void logEvent(brood.id, { kind: 'paired' }, 'They are together.');
       case 'parents':
-        return void happen(brood.id, { kind: 'parentsMoved' }, 'The parents are parted from them.');
+        return void logEvent(
+          brood.id,
+          { kind: 'parentsMoved' },
+          'The parents are parted from them.',
+        );
       case 'firstFood':
-        return void happen(brood.id, { kind: 'firstFood' }, 'Their first food is noted.');
+        return void logEvent(brood.id, { kind: 'firstFood' }, 'Their first food is noted.');
       case 'change': {
-        const tub = brood.stand.tubs.find(({ id }) => id === tubId);
+        const tub = brood.status.tubs.find(({ id }) => id === tubId);
         const share = Math.min(1, Math.max(0.01, tub?.change ?? 1));
-        return void happen(brood.id, { kind: 'changed', tubId, share }, 'Its water is changed.');
+        return void logEvent(brood.id, { kind: 'changed', tubId, share }, 'Its water is changed.');
       }
       case 'sort':
-        return void happen(brood.id, { kind: 'sorted', tubId }, 'They are sorted.');
+        return void logEvent(brood.id, { kind: 'sorted', tubId }, 'They are sorted.');
       case 'expect':
         return setSheet({
-          kind: brood.stand.next?.stage === 'hatch' ? 'hatched' : 'swimming',
+          kind: brood.status.next?.stage === 'hatch' ? 'hatched' : 'swimming',
           tubId: null,
         });
       case 'wet':

@@ -75,7 +75,7 @@ export function BroodsScreen({ id }: { id?: string }) {
 
 function All({ data, selected }: { data: Broods; selected: string | undefined }) {
   const router = useRouter();
-  const past = data.all.filter(({ stand }) => stand.state.phase === 'over');
+  const past = data.all.filter(({ status }) => status.state.phase === 'over');
   return (
     <>
       {data.kept.map((brood) => (
@@ -102,7 +102,7 @@ function BroodCard({ brood, selected }: { brood: Brood; selected: boolean }) {
   const styles = useStyles();
   const router = useRouter();
   const words = useWords();
-  const { next } = brood.stand;
+  const { next } = brood.status;
   return (
     <Card label={brood.name} marked={selected}>
       <Pressable

@@ -22,7 +22,7 @@ export function CalendarCard({ broods }: { broods: readonly Brood[] }) {
   const [width, setWidth] = useState(0);
   const starts = broods
     .flatMap((brood) =>
-      brood.stand.rungs.flatMap(({ startBy, name }) =>
+      brood.status.rungs.flatMap(({ startBy, name }) =>
         startBy === null || startBy > addDays(now.day, AHEAD) ? [] : [{ startBy, name, brood }],
       ),
     )
@@ -76,10 +76,10 @@ export function CalendarCard({ broods }: { broods: readonly Brood[] }) {
 
 /** The weeks of all broods together. */
 function weeksOf(broods: readonly Brood[]) {
-  const [first] = broods.map(({ stand }) => stand.weeks).filter(({ length }) => length > 0);
+  const [first] = broods.map(({ status }) => status.weeks).filter(({ length }) => length > 0);
   return (first ?? []).map(({ from }, at) => {
     const sum = (of: 'changeL' | 'wantsL' | 'minutesPerDay') =>
-      broods.reduce((all, { stand }) => all + (stand.weeks[at]?.[of] ?? 0), 0);
+      broods.reduce((all, { status }) => all + (status.weeks[at]?.[of] ?? 0), 0);
     return {
       from,
       changeL: sum('changeL'),
@@ -107,8 +107,8 @@ function Calendar({
   const height = HEAD + ROW * broods.length;
   const label = broods
     .map(
-      ({ name, stand }) =>
-        `${name}: ${stand.swim ? `swims ${words.day(stand.swim.day)}` : 'no date yet'}`,
+      ({ name, status }) =>
+        `${name}: ${status.swim ? `swims ${words.day(status.swim.day)}` : 'no date yet'}`,
     )
     .join('; ');
   return (
@@ -133,12 +133,12 @@ function Calendar({
           </Fragment>
         );
       })}
-      {broods.map(({ id, name, stand }, row) => {
+      {broods.map(({ id, name, status }, row) => {
         const top = HEAD + row * ROW;
-        const { stages, rungs, swim, state } = stand;
+        const { stages, rungs, swim, state } = status;
         const hatch = stages.find(({ stage }) => stage === 'hatch')?.day ?? swim?.day;
         const from = state.spawnedOn ?? start;
-        const end = stand.targetTo ?? addDays(start, DAYS);
+        const end = status.targetTo ?? addDays(start, DAYS);
         return (
           <Fragment key={id}>
             <SvgText x={3} y={top + 12} fontSize={12} fontFamily={FONTS.text} fill={c.ink}>

@@ -21,12 +21,12 @@ export function ClutchesCard({ brood, broods }: { brood: Brood; broods: Broods }
       (brood.groupId === null || one.groupId === brood.groupId),
   );
   const laid = alike
-    .map(({ stand }) => stand.state.spawnedOn)
+    .map(({ status }) => status.state.spawnedOn)
     .filter((day): day is string => day !== null)
     .sort();
   const since = laid.length > 0 ? daysBetween(laid.at(-1)!, now.day) : null;
   if (alike.length < 2) return null;
-  const age = brood.stand.ageDays;
+  const age = brood.status.ageDays;
   return (
     <View style={{ gap: 8 }}>
       <Text look="subtitle">Clutches of these parents</Text>
@@ -54,12 +54,12 @@ export function ClutchesCard({ brood, broods }: { brood: Brood; broods: Broods }
   );
 }
 
-function saysOf({ stand }: Brood, age: number | null, say: (day: string) => string): string {
-  const { state, tubs, swim } = stand;
+function saysOf({ status }: Brood, age: number | null, say: (day: string) => string): string {
+  const { state, tubs, swim } = status;
   const most = tubs.reduce((sum, tub) => sum + (tub.most ?? 0), 0);
   const left = (state.count ?? 0) + state.rehomed;
   const days = state.spawnedOn && swim ? daysBetween(state.spawnedOn, swim.day) : null;
-  const length = age !== null && age >= 0 ? stand.lengthsCm[age] : undefined;
+  const length = age !== null && age >= 0 ? status.lengthsCm[age] : undefined;
   return [
     state.spawnedOn ? `laid ${say(state.spawnedOn)}` : null,
     days === null ? null : `${days} days until they swam`,

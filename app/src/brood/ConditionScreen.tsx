@@ -91,8 +91,8 @@ function Condition({ data, asked }: { data: HouseData; asked?: string }) {
     );
   }
   const times = protein.proteinG > 0 ? protein.thenG / protein.proteinG : 1;
-  const believed = waters?.find(({ tankId }) => tankId === tank.id)?.stand?.fit ?? null;
-  const told = conditioned({ litres, ...protein, days, ...change, believed });
+  const believed = waters?.find(({ tankId }) => tankId === tank.id)?.status?.fit ?? null;
+  const report = conditioned({ litres, ...protein, days, ...change, believed });
   const richFoods = data.foods.filter(
     ({ archived, kind }) => !archived && (kind === 'live' || kind === 'frozen'),
   );
@@ -155,7 +155,7 @@ function Condition({ data, asked }: { data: HouseData; asked?: string }) {
           detail="richer and more often; something live every other day; the last meal the evening before they are put together"
           trail={<Text look="strong">{on ? '' : `×${sayNumber(times, 1)}`}</Text>}
         />
-        <WaterRows told={told} litres={litres} change={change} />
+        <WaterRows report={report} litres={litres} change={change} />
       </Card>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         {on ? (
@@ -194,11 +194,11 @@ function Condition({ data, asked }: { data: HouseData; asked?: string }) {
 }
 
 function WaterRows({
-  told,
+  report,
   litres,
   change,
 }: {
-  told: Conditioned;
+  report: Conditioned;
   litres: number;
   change: { share: number; everyDays: number };
 }) {
@@ -208,13 +208,13 @@ function WaterRows({
     <>
       <ListRow
         title="Ammonia from food"
-        detail={`before ${sayNumber(told.tanBefore, 2)} mg/L a day, which the filter takes up`}
-        trail={<Text>{`${sayNumber(told.tanThen, 2)} mg/L a day`}</Text>}
+        detail={`before ${sayNumber(report.tanBefore, 2)} mg/L a day, which the filter takes up`}
+        trail={<Text>{`${sayNumber(report.tanThen, 2)} mg/L a day`}</Text>}
       />
       <ListRow
         title="Nitrate before a change"
-        detail={`before ${sayNumber(told.nitrateBefore, 0)} mg/L, as this tank’s tests suggest`}
-        trail={<Text>{`${sayNumber(told.nitrateThen, 0)} mg/L`}</Text>}
+        detail={`before ${sayNumber(report.nitrateBefore, 0)} mg/L, as this tank’s tests suggest`}
+        trail={<Text>{`${sayNumber(report.nitrateThen, 0)} mg/L`}</Text>}
       />
       <ListRow
         title="Changes that pay for it"
@@ -222,10 +222,10 @@ function WaterRows({
         trail={
           <Text tone="due">
             {[
-              told.shareThen === null
+              report.shareThen === null
                 ? null
-                : `${percent(told.shareThen)} (${words.say('volume', Math.round(told.shareThen * litres))})`,
-              told.everyThen === null ? null : `or every ${told.everyThen} days`,
+                : `${percent(report.shareThen)} (${words.say('volume', Math.round(report.shareThen * litres))})`,
+              report.everyThen === null ? null : `or every ${report.everyThen} days`,
             ]
               .filter(Boolean)
               .join(', ') || 'feed less, or in more water'}

@@ -25,7 +25,7 @@ export function CorrectBroodSheet({
     speciesKey: _,
     species: __,
     way: ___,
-    stand: ____,
+    status: ____,
     work: _____,
     tubs: ______,
     ...fields

@@ -35,7 +35,7 @@ interface Props {
 export function EventSheet({ brood, first, onClose }: Props) {
   const now = useNow();
   const words = useWords();
-  const happen = useBroodEvent();
+  const logEvent = useBroodEvent();
   const [kind, setKind] = useState<BroodEventKind>(first?.kind ?? 'counted');
   const [day, setDay] = useState<string | null>(now.day);
   const [tubId, setTubId] = useState(first?.tubId ?? brood.tubs[0]?.id ?? '');
@@ -46,7 +46,7 @@ export function EventSheet({ brood, first, onClose }: Props) {
   const [longMm, setLongMm] = useState<number | null>(null);
   const [tempC, setTempC] = useState<number | null>(brood.tubs[0]?.tempC ?? null);
   const [share, setShare] = useState<number | null>(30);
-  const [foodKey, setFoodKey] = useState(brood.stand.rungs[0]?.key ?? '');
+  const [foodKey, setFoodKey] = useState(brood.status.rungs[0]?.key ?? '');
   const [note, setNote] = useState('');
   const [faults, setFaults] = useState<Faults>({});
   const warmth = words.scale('temperature');
@@ -63,7 +63,7 @@ export function EventSheet({ brood, first, onClose }: Props) {
       ...(kind === 'warmth' ? { tempC: tempC ?? Number.NaN } : {}),
       ...(kind === 'changed' ? { share: (share ?? Number.NaN) / 100 } : {}),
     } as Said;
-    const wrong = await happen(brood.id, event, `${EVENT_WORDS[kind]}: noted.`);
+    const wrong = await logEvent(brood.id, event, `${EVENT_WORDS[kind]}: noted.`);
     if (wrong === null) onClose();
     else setFaults(wrong);
   };
@@ -73,7 +73,7 @@ export function EventSheet({ brood, first, onClose }: Props) {
       <Picker
         label="What"
         value={kind}
-        picks={BROOD_EVENTS.filter((one) => one !== 'took' || brood.stand.rungs.length > 0).map(
+        picks={BROOD_EVENTS.filter((one) => one !== 'took' || brood.status.rungs.length > 0).map(
           (value) => ({ value, title: EVENT_WORDS[value] }),
         )}
         onChange={(value) => setKind(value as BroodEventKind)}
@@ -133,7 +133,7 @@ export function EventSheet({ brood, first, onClose }: Props) {
         <Picker
           label="Which food"
           value={foodKey}
-          picks={brood.stand.rungs.map((rung) => ({ value: rung.key, title: rung.name }))}
+          picks={brood.status.rungs.map((rung) => ({ value: rung.key, title: rung.name }))}
           onChange={setFoodKey}
           fault={faults.foodKey}
           hint="Its rung begins on that day, and what comes later follows."

@@ -22,7 +22,7 @@ export function HistoryCard({ brood }: { brood: Brood }) {
   if (events.length === 0) return null;
   const tubName = (id: string) => brood.tubs.find((tub) => tub.id === id)?.name ?? 'a tub';
   const foodName = (key: string) =>
-    brood.stand.rungs.find((rung) => rung.key === key)?.name ?? 'a food';
+    brood.status.rungs.find((rung) => rung.key === key)?.name ?? 'a food';
   const takeBack = async (id: string) => {
     const answer = await undo({ params: { id }, body: stampFor('undo', id) });
     if (answer.error) say((answer.error as Problem).detail, { tone: 'fault' });

@@ -28,10 +28,10 @@ const GROWS_BY = {
 export function LadderCard({ brood }: { brood: Brood }) {
   const words = useWords();
   const now = useNow();
-  const happen = useBroodEvent();
+  const logEvent = useBroodEvent();
   const [width, setWidth] = useState(0);
-  const { stand } = brood;
-  if (stand.swim === null) return null;
+  const { status } = brood;
+  if (status.swim === null) return null;
   const drawn = drawnOf(brood, now.day, words.day);
   return (
     <View style={{ gap: 8 }}>
@@ -46,9 +46,9 @@ export function LadderCard({ brood }: { brood: Brood }) {
         The rising line is the widest prey that their mouth takes; a plank is a food on its days,
         and beneath it the culture that must give by then.
       </Text>
-      {stand.rungs.length > 0 ? (
+      {status.rungs.length > 0 ? (
         <Card label="Rungs">
-          {stand.rungs.map((rung, index) => (
+          {status.rungs.map((rung, index) => (
             <ListRow
               key={rung.key}
               first={index === 0}
@@ -63,7 +63,7 @@ export function LadderCard({ brood }: { brood: Brood }) {
                     label="They take it"
                     spoken={`They take ${rung.name} today`}
                     onPress={() =>
-                      void happen(
+                      void logEvent(
                         brood.id,
                         { kind: 'took', foodKey: rung.key },
                         `${rung.name}: taken from today. What comes later follows.`,
@@ -83,11 +83,11 @@ export function LadderCard({ brood }: { brood: Brood }) {
           start infusoria.
         </Text>
       )}
-      {GROWS_BY[stand.growthLevel] || stand.assumed.length > 0 ? (
+      {GROWS_BY[status.growthLevel] || status.assumed.length > 0 ? (
         <Text look="small" tone="quiet">
           {[
-            GROWS_BY[stand.growthLevel],
-            stand.assumed.length > 0
+            GROWS_BY[status.growthLevel],
+            status.assumed.length > 0
               ? 'Days to hatching or length at hatching are those of its relatives, or usual for its way of life: not known of this species.'
               : '',
           ]
@@ -115,11 +115,11 @@ function readyWords(rung: RungDay, today: string, say: (day: string) => string):
     : `start it by ${say(rung.startBy)}`;
 }
 
-function drawnOf({ name, stand }: Brood, today: string, say: (day: string) => string) {
-  const { stages, rungs, mouthsUm } = stand;
-  const swim = stand.swim!.day;
+function drawnOf({ name, status }: Brood, today: string, say: (day: string) => string) {
+  const { stages, rungs, mouthsUm } = status;
+  const swim = status.swim!.day;
   const hatch = stages.find(({ stage }) => stage === 'hatch')?.day ?? null;
-  const laid = stand.state.spawnedOn;
+  const laid = status.state.spawnedOn;
   const start = [laid, addDays(swim, -BEFORE), ...rungs.map(({ startBy }) => startBy)]
     .filter((day): day is string => day !== null)
     .sort()[0]!;

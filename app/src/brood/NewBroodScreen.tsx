@@ -112,7 +112,7 @@ function Begin({
   };
   const change = (next: BroodDraft) => {
     const group = data.groups.find(({ id }) => id === next.groupId);
-    // Who the parents are tells the species, where they live, and what suits their way of life.
+    // Who the parents are shows the species, where they live, and what suits their way of life.
     if (group && next.groupId !== draft.groupId) {
       choose(group.speciesKey, { ...next, tankId: group.tankId });
     } else setDraft(next);

@@ -10,7 +10,7 @@ import type { Brood } from './useBroods';
 
 const LIMITS = { litres: 'room', food: 'live food', minutes: 'time' } as const;
 
-/** When somebody can take them, and how many this house can raise until then. */
+/** When someone can take them, and how many this house can raise until then. */
 export function RaiseCard({ brood }: { brood: Brood }) {
   const words = useWords();
   const cultures = useCultures();
@@ -19,15 +19,15 @@ export function RaiseCard({ brood }: { brood: Brood }) {
   const [litres, setLitres] = useState<number | null>(own * 2);
   const [minutes, setMinutes] = useState<number | null>(20);
   const volume = words.scale('volume');
-  const { targetCm, target, targetFrom, targetTo, state } = brood.stand;
+  const { targetCm, target, targetFrom, targetTo, state } = brood.status;
   const tub = brood.tubs[0];
-  const meals = brood.stand.feeds[0]?.meals ?? 3;
-  const liveKj = (cultures.data?.kept ?? []).reduce((sum, { foodId, stand }) => {
+  const meals = brood.status.feeds[0]?.meals ?? 3;
+  const liveKj = (cultures.data?.kept ?? []).reduce((sum, { foodId, status }) => {
     const food = foods.data?.find(({ id }) => id === foodId);
-    if (!food || stand.lastingG <= 0) return sum;
+    if (!food || status.lastingG <= 0) return sum;
     return (
       sum +
-      stand.lastingG * digestibleEnergy(food.name, food.composition, brood.species.guild).value
+      status.lastingG * digestibleEnergy(food.name, food.composition, brood.species.guild).value
     );
   }, 0);
   const oneKj = needOf(brood, targetCm);

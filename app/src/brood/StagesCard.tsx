@@ -11,12 +11,12 @@ import { sayWindow, stageWords } from './words';
 export function StagesCard({ brood }: { brood: Brood }) {
   const words = useWords();
   const now = useNow();
-  const happen = useBroodEvent();
+  const logEvent = useBroodEvent();
   const [other, setOther] = useState(false);
-  const { state, stages, next } = brood.stand;
+  const { state, stages, next } = brood.status;
   const kind = next && next.stage !== 'wet' ? SEEN[next.stage] : null;
   const seen = (event: Said) =>
-    happen(
+    logEvent(
       brood.id,
       event,
       `${stageWords(next!.stage, brood)}: noted. The rest is reckoned from there.`,
@@ -59,12 +59,12 @@ export function StagesCard({ brood }: { brood: Brood }) {
           <Button
             look="primary"
             label="Spawned today"
-            onPress={() => happen(brood.id, { kind: 'spawned' }, 'Spawning is noted.')}
+            onPress={() => logEvent(brood.id, { kind: 'spawned' }, 'Spawning is noted.')}
           />
           {state.phase === 'conditioning' ? (
             <Button
               label="Put together today"
-              onPress={() => happen(brood.id, { kind: 'paired' }, 'They are together.')}
+              onPress={() => logEvent(brood.id, { kind: 'paired' }, 'They are together.')}
             />
           ) : null}
         </View>

@@ -10,7 +10,7 @@ import { Button, Card, Choice, Disclosure, ListRow, NumberField, Stepper, Text }
 /** At once no more than this is changed as a trigger. Assumption. */
 const MOST_AT_ONCE = 0.4;
 
-/** What sets them off: a dry spell without changes, then cool, soft water in steps that they stand. */
+/** What sets them off: a dry spell without changes, then cool, soft water in steps that they tolerate. */
 export function TriggerCard({
   tankC,
   gh,
@@ -41,9 +41,9 @@ export function TriggerCard({
     : null;
   const least = by === 'tempC' ? species?.tempMinC : by === 'gh' ? species?.ghMin : undefined;
   const under = least !== undefined && target !== null ? least - target : 0;
-  const [stands, setStands] = useState<number | null>(null);
+  const [tolerated, setTolerated] = useState<number | null>(null);
   // What the keeper said of a target holds for that one, and for all that are nearer.
-  const asked = under > 0 && (stands === null || target! < stands);
+  const asked = under > 0 && (tolerated === null || target! < tolerated);
   return (
     <View style={{ gap: 8 }}>
       <Text look="subtitle">What sets them off</Text>
@@ -65,7 +65,7 @@ export function TriggerCard({
           setHave(null);
           setRefill(null);
           setTarget(null);
-          setStands(null);
+          setTolerated(null);
         }}
       />
       <NumberField
@@ -110,7 +110,7 @@ export function TriggerCard({
               under,
             )}
           </Text>
-          <Button label="They stand it" onPress={() => setStands(target)} />
+          <Button label="They stand it" onPress={() => setTolerated(target)} />
         </View>
       ) : null}
       {ready && !asked ? (

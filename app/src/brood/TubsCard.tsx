@@ -1,5 +1,5 @@
 import type { BroodTubRow, Problem } from '@open-larder/contract';
-import type { TubStand } from '@open-larder/core/brood';
+import type { TubStatus } from '@open-larder/core/brood';
 import { sayNumber } from '@open-larder/core/units';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -24,12 +24,12 @@ import { formIntent } from '../store/intent';
 export function TubsCard({ brood }: { brood: Brood }) {
   const words = useWords();
   const [open, setOpen] = useState<BroodTubRow | 'new' | null>(null);
-  const counted = brood.stand.tubs.filter(({ count }) => count !== null);
+  const counted = brood.status.tubs.filter(({ count }) => count !== null);
   return (
     <View style={{ gap: 8 }}>
       <Text look="subtitle">{brood.tubs.length === 1 ? 'Its tub' : 'Its tubs'}</Text>
       <Card label="Tubs">
-        {brood.stand.tubs.map((tub, index) => (
+        {brood.status.tubs.map((tub, index) => (
           <ListRow
             key={tub.id}
             first={index === 0}
@@ -62,7 +62,7 @@ export function TubsCard({ brood }: { brood: Brood }) {
           />
         ))}
       </Card>
-      {brood.stand.state.recounted ? (
+      {brood.status.state.recounted ? (
         <Text look="small" tone="quiet">
           A later count was higher than the one before: it is believed, and the first missed some.
         </Text>
@@ -84,7 +84,7 @@ export function TubsCard({ brood }: { brood: Brood }) {
   );
 }
 
-function waterWords({ change, hours, gramsPerDay, litres }: TubStand): string | null {
+function waterWords({ change, hours, gramsPerDay, litres }: TubStatus): string | null {
   if (gramsPerDay === 0) return null;
   if (hours === null) return 'its filter takes the ammonia up';
   if (change === null) return 'no daily change is enough';
@@ -92,8 +92,8 @@ function waterWords({ change, hours, gramsPerDay, litres }: TubStand): string | 
 }
 
 /** Which of two tubs does better, by those that are left and by length. */
-function compareWords(tubs: readonly TubStand[]): string {
-  const best = (of: (tub: TubStand) => number | null) =>
+function compareWords(tubs: readonly TubStatus[]): string {
+  const best = (of: (tub: TubStatus) => number | null) =>
     [...tubs].sort((a, b) => (of(b) ?? 0) - (of(a) ?? 0))[0]!;
   const alive = best(({ survival }) => survival);
   const long = best(({ lengthCm }) => lengthCm);

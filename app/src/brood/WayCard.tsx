@@ -3,7 +3,7 @@ import { Card, ListRow, Text, upperFirst } from '../ui';
 import type { Brood } from './useBroods';
 
 /** How a way of life goes: what is done when and to whom, what keepers differ on, its cautions. */
-export function WayCard({ brood: { way, species, stand } }: { brood: Brood }) {
+export function WayCard({ brood: { way, species, status } }: { brood: Brood }) {
   const rows: [string, string][] = [
     ['Eggs', way.eggs],
     ['Parents', way.parentsRule],
@@ -37,7 +37,7 @@ export function WayCard({ brood: { way, species, stand } }: { brood: Brood }) {
         noted here, and no dose is worked out.
       </Text>
       <Text look="small" tone="quiet">
-        {stand.assumed.length > 0
+        {status.assumed.length > 0
           ? `${species.sourceBreeding}; the rest: ${way.source}.`
           : `${species.sourceBreeding}.`}
       </Text>

@@ -2,7 +2,7 @@ import { loadCatalogue } from '@open-larder/catalogue/load';
 import type { BroodRow } from '@open-larder/contract';
 import {
   broodWork,
-  standOfBrood,
+  computeBroodStatus,
   type BroodEvent,
   type BroodFood,
   type BroodTask,
@@ -88,7 +88,7 @@ function row(
     conditionDays: null,
     ...more,
   };
-  const stand = standOfBrood(task);
+  const status = computeBroodStatus(task);
   return {
     id,
     name: id,
@@ -105,8 +105,8 @@ function row(
     conditionDays: null,
     version: 1,
     tubs: [TUB],
-    stand,
-    work: broodWork(task, stand),
+    status,
+    work: broodWork(task, status),
     ...over,
   };
 }
@@ -349,13 +349,17 @@ describe('conditioning', () => {
 
 describe('in the round', () => {
   it('broods ask, but young that are a group are served there already', async () => {
-    const told = [event('swimming', 3), event('firstFood', 3), event('counted', 3, { count: 60 })];
-    open([row('Own', told)], <BroodsWork />);
+    const report = [
+      event('swimming', 3),
+      event('firstFood', 3),
+      event('counted', 3, { count: 60 }),
+    ];
+    open([row('Own', report)], <BroodsWork />);
     expect(await screen.findByText(/^Infusoria: /)).toBeTruthy();
     fireEvent.press(screen.getByLabelText('Open Own'));
     expect(push).toHaveBeenCalledWith('/broods/Own');
     screen.unmount();
-    open([row('Grouped', told, { youngGroupId: 'g1' })], <BroodsWork />);
+    open([row('Grouped', report, { youngGroupId: 'g1' })], <BroodsWork />);
     expect(await screen.findByText('Grouped')).toBeTruthy();
     expect(screen.queryByText(/^Infusoria: /)).toBeNull();
   });

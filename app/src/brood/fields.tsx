@@ -19,7 +19,7 @@ import { EGG_WORDS, FOOD_WORDS, RAISING_WORDS, WATER_WORDS } from './words';
 
 export type BroodDraft = Omit<BroodFields, 'version'>;
 
-/** What suits a way of life, before anybody chose. */
+/** What suits a way of life, before anyone chose. */
 export function defaultsOf(
   way: Way | undefined,
 ): Pick<BroodDraft, 'raising' | 'eggCare' | 'firstWater' | 'firstFood'> {

@@ -16,7 +16,7 @@ export interface Broods {
   kept: Brood[];
 }
 
-/** The broods as they stand today, each with its species and its way of life. */
+/** The broods as of today, each with its species and its way of life. */
 export function useBroods(): Loaded<Broods> {
   const ways = api.useWaysQuery();
   const broods = api.useBroodsQuery();
@@ -42,4 +42,4 @@ export function useBroods(): Loaded<Broods> {
 export const wayOf = (ways: readonly Way[], breeding: string | null | undefined) =>
   ways.find((one) => one.breeding === breeding) ?? ways[0];
 
-const isKept = ({ stand }: BroodRow) => stand.state.phase !== 'over';
+const isKept = ({ status }: BroodRow) => status.state.phase !== 'over';

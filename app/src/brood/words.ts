@@ -39,14 +39,14 @@ const STAGES: Record<Dated['stage'], string> = {
 };
 
 /** «fry at day 9, 38 of 40» */
-export function sayBrood({ stand }: Brood): string {
-  const { state, swim, count, counted } = stand;
+export function sayBrood({ status }: Brood): string {
+  const { state, swim, count, counted } = status;
   if (state.phase === 'over') return ENDED_WORDS[state.ended ?? 'ended'];
-  const age = swim?.seen ? stand.ageDays : null;
+  const age = swim?.seen ? status.ageDays : null;
   return [
     age === null ? PHASE_WORDS[state.phase] : `${PHASE_WORDS[state.phase]}, day ${age}`,
     counted ? String(count) : 'not counted',
-    stand.lengthCm === null ? null : `${sayNumber(stand.lengthCm * 10, 1)} mm`,
+    status.lengthCm === null ? null : `${sayNumber(status.lengthCm * 10, 1)} mm`,
   ]
     .filter(Boolean)
     .join(' · ');

@@ -26,7 +26,7 @@ export function EditVesselSheet({ culture, onClose }: { culture: Culture; onClos
     if (done.error) {
       const problem = done.error as Problem;
       setFaults(faultsOf(problem));
-      // What is wrong stands beside its field.
+      // What is wrong is shown beside its field.
       say(problem.errors ? problem.title : problem.detail, { tone: 'fault' });
       return;
     }

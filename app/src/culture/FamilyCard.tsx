@@ -14,9 +14,9 @@ export function FamilyCard({ culture, cultures }: { culture: Culture; cultures: 
   const family = familyOf(cultures.all, culture.id);
   const shared = sharing(cultures.kept, culture.id).flatMap(({ id, ties }) => {
     const other = byId.get(id);
-    return other && other.stand.state !== 'ended' ? [{ other, ties }] : [];
+    return other && other.status.state !== 'ended' ? [{ other, ties }] : [];
   });
-  const crashed = culture.stand.state === 'crashed';
+  const crashed = culture.status.state === 'crashed';
   return (
     <View style={{ gap: 8 }}>
       <Text look="subtitle">Family</Text>
@@ -35,7 +35,7 @@ export function FamilyCard({ culture, cultures }: { culture: Culture; cultures: 
               <ListRow
                 first={index === 0}
                 title={`${depth > 0 ? '└ ' : ''}${one.name}`}
-                detail={`${words.day(one.startedOn)}, ${one.startedFrom || 'from an unknown source'} · ${STATE_WORDS[one.stand.state]}`}
+                detail={`${words.day(one.startedOn)}, ${one.startedFrom || 'from an unknown source'} · ${STATE_WORDS[one.status.state]}`}
                 selected={id === culture.id}
                 onPress={id === culture.id ? undefined : () => router.push(`/larder/live/${id}`)}
               />

@@ -11,7 +11,7 @@ import { sayNumber } from '@open-larder/core/units';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Button, Choice, NumberField, Sheet, Stepper, Text, upperFirst } from '../ui';
-import { standingOfRow } from './ahead';
+import { forecastStartOfRow } from './ahead';
 import type { Culture } from './useCultures';
 import { useVesselEvent } from './useVesselEvent';
 
@@ -25,17 +25,17 @@ const BY_WORDS: Record<HarvestBy, { label: string; one: string; many: string; st
 
 /** Take some out: how much it is, and what that does to next week, before it is done. */
 export function HarvestSheet({ culture, onClose }: { culture: Culture; onClose: () => void }) {
-  const { kind, stand } = culture;
-  const happen = useVesselEvent();
+  const { kind, status } = culture;
+  const logEvent = useVesselEvent();
   const [by, setBy] = useState<HarvestBy>('some');
   const [amount, setAmount] = useState(1);
   const [count, setCount] = useState<number | null>(null);
-  const massG = harvestG(by, amount, stand.givesG);
-  const after = afterHarvest(standingOfRow(culture), massG, stand.tempC);
+  const massG = harvestG(by, amount, status.givesG);
+  const after = afterHarvest(forecastStartOfRow(culture), massG, status.tempC);
   const unit = BY_WORDS[by];
   const harvest = async () => {
     const measured = by === 'some' ? 1 : amount;
-    const done = await happen(
+    const done = await logEvent(
       culture.id,
       {
         kind: 'harvested',
@@ -51,8 +51,8 @@ export function HarvestSheet({ culture, onClose }: { culture: Culture; onClose: 
   return (
     <Sheet title={`Harvest ${culture.name}`} open onClose={onClose}>
       <Text tone="quiet">
-        {stand.givesG > 0.0005
-          ? `${sayGrams(stand.givesG)} can be taken today without harm.`
+        {status.givesG > 0.0005
+          ? `${sayGrams(status.givesG)} can be taken today without harm.`
           : 'It is better left alone today.'}{' '}
         {upperFirst(kind.harvest)}.
       </Text>

@@ -75,8 +75,8 @@ export function LiveScreen({ id }: { id?: string }) {
 function Shelf({ data, selected }: { data: Cultures; selected: string | undefined }) {
   const styles = useStyles();
   const router = useRouter();
-  const ended = data.all.filter(({ stand }) => stand.state === 'ended');
-  const crashed = data.kept.filter(({ stand }) => stand.state === 'crashed');
+  const ended = data.all.filter(({ status }) => status.state === 'ended');
+  const crashed = data.kept.filter(({ status }) => status.state === 'crashed');
   return (
     <>
       {data.kept.length > 0 && crashed.length === data.kept.length ? (
@@ -86,10 +86,10 @@ function Shelf({ data, selected }: { data: Cultures; selected: string | undefine
         </Text>
       ) : null}
       {data.kept
-        .filter(({ stand }) => withinWeek(stand.crash.perDay) > CLOSE)
-        .map(({ id, name, stand }) => (
+        .filter(({ status }) => withinWeek(status.crash.perDay) > CLOSE)
+        .map(({ id, name, status }) => (
           <Text key={id} tone="due">
-            {`${name}: ${Math.round(withinWeek(stand.crash.perDay) * 100)} % chance of a crash this week.`}
+            {`${name}: ${Math.round(withinWeek(status.crash.perDay) * 100)} % chance of a crash this week.`}
           </Text>
         ))}
       <View style={styles.acts}>

@@ -104,7 +104,7 @@ function Start({
   const { id } = formIntent('vessel.new', kind.key);
   const hatch = isFromEggs(kind);
   const siblings = data.kept.filter(
-    (one) => one.kindKey === kind.key && one.stand.state !== 'crashed',
+    (one) => one.kindKey === kind.key && one.status.state !== 'crashed',
   );
   const parent = siblings.find(({ id: one }) => one === asked?.id) ?? null;
   const [draft, setDraft] = useState<Draft>({
@@ -151,7 +151,7 @@ function Start({
     if (done.error) {
       const problem = done.error as Problem;
       setFaults(faultsOf(problem));
-      // What is wrong stands beside its field.
+      // What is wrong is shown beside its field.
       say(problem.errors ? problem.title : problem.detail, { tone: 'fault' });
       return;
     }

@@ -9,7 +9,7 @@ import { CLARITY_WORDS, DENSITY_WORDS } from './words';
 
 /** What is seen of a culture: one of five drawn densities, its water, and a count if they like. */
 export function SeeSheet({ culture, onClose }: { culture: Culture; onClose: () => void }) {
-  const happen = useVesselEvent();
+  const logEvent = useVesselEvent();
   const [density, setDensity] = useState<DensityScore | null>(null);
   const [clarity, setClarity] = useState<Clarity | null>(null);
   const [count, setCount] = useState<number | null>(null);
@@ -18,7 +18,7 @@ export function SeeSheet({ culture, onClose }: { culture: Culture; onClose: () =
   const counted = count !== null && sampleMl !== null && sampleMl > 0;
   const note = async () => {
     if (density !== null || clarity !== null) {
-      const done = await happen(
+      const done = await logEvent(
         culture.id,
         { kind: 'seen', density, clarity },
         `Noted: ${[density && DENSITY_WORDS[density], clarity && CLARITY_WORDS[clarity]].filter(Boolean).join(', ')}.`,
@@ -26,7 +26,7 @@ export function SeeSheet({ culture, onClose }: { culture: Culture; onClose: () =
       if (!done) return;
     }
     if (counted) {
-      const done = await happen(
+      const done = await logEvent(
         culture.id,
         { kind: 'counted', count: Math.round(count), sampleMl },
         'The count is noted.',

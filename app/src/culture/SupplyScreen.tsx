@@ -131,7 +131,7 @@ function FoodSupplyCard({ supplied, supply, data, sure }: CardProps) {
   const words = useWords();
   const router = useRouter();
   const { name, kind, cultures, wantedBy } = supplied;
-  const { demandG, plan, jars, surplusG, standsG } = supply;
+  const { demandG, plan, jars, surplusG, availableG } = supply;
   const dayOf = (ahead: number) => words.day(addDays(now.day, ahead));
   const mean = demandG.reduce((sum, grams) => sum + grams, 0) / SUPPLY_DAYS;
   const short = plan?.short ?? (kind === null && mean > 0 ? demandG.flatMap((grams, at) => (grams > 0 ? [at] : [])) : []); // prettier-ignore
@@ -208,9 +208,9 @@ function FoodSupplyCard({ supplied, supply, data, sure }: CardProps) {
           detail="grams a day: with what is to be started, and faint without it; the broken line is what is wanted"
           labels={demandG.map((_, at) => (at % 14 === 0 ? dayOf(at).replace(/^\w+ /, '') : ''))}
           lines={[
-            { values: plan?.outlook.givesG ?? standsG, look: 'main' },
+            { values: plan?.outlook.givesG ?? availableG, look: 'main' },
             { values: demandG, look: 'dashed' },
-            { values: standsG, look: 'faint' },
+            { values: availableG, look: 'faint' },
           ]}
         />
       ) : null}

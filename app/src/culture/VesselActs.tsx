@@ -17,9 +17,9 @@ type Open = 'see' | 'harvest' | 'more' | 'edit' | null;
 export function VesselActs({ culture }: { culture: Culture }) {
   const styles = useStyles();
   const router = useRouter();
-  const happen = useVesselEvent();
+  const logEvent = useVesselEvent();
   const [open, setOpen] = useState<Open>(null);
-  const { state } = culture.stand;
+  const { state } = culture.status;
   const close = () => setOpen(null);
   const living = !['crashed', 'ended'].includes(state);
   return (
@@ -31,7 +31,7 @@ export function VesselActs({ culture }: { culture: Culture }) {
           {culture.kind.feedDays === null ? null : (
             <Button
               label="Fed"
-              onPress={() => happen(culture.id, { kind: 'fed' }, `${culture.name} is fed.`)}
+              onPress={() => logEvent(culture.id, { kind: 'fed' }, `${culture.name} is fed.`)}
             />
           )}
           {isFromEggs(culture.kind) ? null : (
@@ -58,16 +58,16 @@ export function VesselActs({ culture }: { culture: Culture }) {
 function MoreSheet({ culture, onClose }: { culture: Culture; onClose: () => void }) {
   const styles = useStyles();
   const words = useWords();
-  const happen = useVesselEvent();
-  const [tempC, setTempC] = useState<number | null>(culture.stand.tempC);
+  const logEvent = useVesselEvent();
+  const [tempC, setTempC] = useState<number | null>(culture.status.tempC);
   const [massG, setMassG] = useState<number | null>(null);
   const [share, setShare] = useState<number | null>(25);
   const [eggsG, setEggsG] = useState<number | null>(culture.startG);
   const hatch = isFromEggs(culture.kind);
   const scale = words.scale('temperature');
-  const { id, name, stand } = culture;
-  const done = async (event: Parameters<typeof happen>[1], says: string) => {
-    if (await happen(id, event, says)) onClose();
+  const { id, name, status } = culture;
+  const done = async (event: Parameters<typeof logEvent>[1], says: string) => {
+    if (await logEvent(id, event, says)) onClose();
   };
   const good = (value: number | null): value is number => value !== null && Number.isFinite(value);
   return (
@@ -77,7 +77,7 @@ function MoreSheet({ culture, onClose }: { culture: Culture; onClose: () => void
           label="Topped up"
           onPress={() => done({ kind: 'topped' }, `${name} is topped up.`)}
         />
-        {stand.state === 'resting' ? (
+        {status.state === 'resting' ? (
           <Button
             label="Take it up again"
             onPress={() => done({ kind: 'woken' }, `${name} is taken up again.`)}

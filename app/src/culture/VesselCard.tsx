@@ -7,7 +7,7 @@ import { useWords } from '../store';
 import { SIZES, themed } from '../theme';
 import { Card, Text } from '../ui';
 import { drawnOf } from './ahead';
-import { saySize, sayStand } from './words';
+import { saySize, sayStatus } from './words';
 import { WorkList } from './WorkList';
 import type { Culture } from './useCultures';
 
@@ -16,8 +16,8 @@ export function VesselCard({ culture, selected }: { culture: Culture; selected: 
   const styles = useStyles();
   const router = useRouter();
   const words = useWords();
-  const { kind, stand } = culture;
-  const says = sayStand(culture);
+  const { kind, status } = culture;
+  const says = sayStatus(culture);
   return (
     <Card label={culture.name} marked={selected}>
       <Pressable
@@ -34,7 +34,7 @@ export function VesselCard({ culture, selected }: { culture: Culture; selected: 
             .join(' · ')}
         </Text>
         <VesselStrip culture={culture} label={`${culture.name}: ${says}`} />
-        <Text look="small" tone={stand.state === 'crashed' ? 'due' : 'ink'}>
+        <Text look="small" tone={status.state === 'crashed' ? 'due' : 'ink'}>
           {says}
         </Text>
       </Pressable>
@@ -54,7 +54,7 @@ export function VesselStrip({
   height?: number;
 }) {
   const [width, setWidth] = useState(0);
-  const gone = culture.stand.state === 'crashed' || culture.stand.state === 'over';
+  const gone = culture.status.state === 'crashed' || culture.status.state === 'over';
   return (
     <View
       onLayout={(event) => setWidth(event.nativeEvent.layout.width)}

@@ -11,13 +11,13 @@ import { HistoryCard } from './HistoryCard';
 import { KindCard } from './KindCard';
 import type { Culture, Cultures } from './useCultures';
 import { VesselActs } from './VesselActs';
-import { STATE_WORDS, saySize, sayStand } from './words';
+import { STATE_WORDS, saySize, sayStatus } from './words';
 import { WorkList } from './WorkList';
 import { RecordNote } from '../forecasts/RecordNote';
-import { whyCrash, whyStanding } from './why';
+import { whyCrash, whyContent } from './why';
 import { nowMs } from '../store/clock';
 
-/** A month and the certainty that backups are told for. */
+/** A month and the certainty that backups are reported for. */
 const BACKUP_DAYS = 30;
 const BACKUP_SURE = 0.95;
 
@@ -34,14 +34,14 @@ export function VesselDetail({
 }) {
   const words = useWords();
   const foods = api.useFoodsQuery();
-  const { kind, stand } = culture;
+  const { kind, status } = culture;
   const food = foods.data?.find(({ id }) => id === culture.foodId);
   const also = culture.alsoKindKey === null ? null : cultures.kinds.get(culture.alsoKindKey);
   const alike = cultures.kept.filter(
-    (one) => one.kindKey === culture.kindKey && one.stand.state !== 'crashed',
+    (one) => one.kindKey === culture.kindKey && one.status.state !== 'crashed',
   ).length;
   const wanted = backupsFor(BACKUP_DAYS, BACKUP_SURE);
-  const living = !['crashed', 'ended', 'over'].includes(stand.state);
+  const living = !['crashed', 'ended', 'over'].includes(status.state);
   return (
     <View style={{ gap: 16 }}>
       <Card label={culture.name}>
@@ -54,13 +54,13 @@ export function VesselDetail({
           </Text>
           <VesselStrip
             culture={culture}
-            label={`${culture.name}: ${sayStand(culture)}`}
+            label={`${culture.name}: ${sayStatus(culture)}`}
             height={128}
           />
           {living ? (
             <Text look="small" tone="quiet">
               Now and the next three weeks, if it is left alone and does not crash; a notch a week.
-              {wayOf(kind).crowdingIn(kind, culture.measure, stand.tempC)
+              {wayOf(kind).crowdingIn(kind, culture.measure, status.tempC)
                 ? ' What is above the dashed line can be taken.'
                 : ''}
             </Text>
@@ -75,7 +75,7 @@ export function VesselDetail({
           of the other. Each is reckoned with half of it; split them while both are there.
         </Text>
       ) : null}
-      {stand.surprised ? (
+      {status.surprised ? (
         <Text tone="due">
           More was taken than was believed to be there. Look how dense it is, and the figures
           follow.
@@ -85,11 +85,11 @@ export function VesselDetail({
       <Card label="How it stands">
         <ListRow
           first
-          title={upper(STATE_WORDS[stand.state])}
-          detail={`${stand.ageDays} days old, ${words.say('temperature', stand.tempC)}`}
+          title={upper(STATE_WORDS[status.state])}
+          detail={`${status.ageDays} days old, ${words.say('temperature', status.tempC)}`}
           trail={
             living ? (
-              <WhyLink about={`${sayGrams(stand.standingG)} in it`} why={whyStanding(culture)}>
+              <WhyLink about={`${sayGrams(status.contentG)} in it`} why={whyContent(culture)}>
                 <RecordNote kind={isFromEggs(kind) ? 'hatchShare' : 'culture'} />
               </WhyLink>
             ) : (
@@ -99,22 +99,22 @@ export function VesselDetail({
         />
         {living ? (
           <>
-            <ListRow title="In it" trail={<Text>{sayGrams(stand.standingG)}</Text>} />
+            <ListRow title="In it" trail={<Text>{sayGrams(status.contentG)}</Text>} />
             <ListRow
               title="Can be taken today"
               detail={
-                stand.lastingG > 0
-                  ? `${sayGrams(stand.lastingG)} a day for good, at its best`
+                status.lastingG > 0
+                  ? `${sayGrams(status.lastingG)} a day for good, at its best`
                   : undefined
               }
-              trail={<Text>{sayGrams(stand.givesG)}</Text>}
+              trail={<Text>{sayGrams(status.givesG)}</Text>}
             />
             <ListRow
               title="Chance of a crash within a week"
-              detail={stand.crash.causes.map(({ cause }) => CAUSES[cause]).join(', ') || undefined}
+              detail={status.crash.causes.map(({ cause }) => CAUSES[cause]).join(', ') || undefined}
               trail={
                 <View style={{ flexDirection: 'row', alignItems: 'center' }}>
-                  <Text>{`${sayNumber((1 - (1 - stand.crash.perDay) ** 7) * 100, 0)} %`}</Text>
+                  <Text>{`${sayNumber((1 - (1 - status.crash.perDay) ** 7) * 100, 0)} %`}</Text>
                   <WhyLink about="this chance of a crash" why={whyCrash(culture)} />
                 </View>
               }
@@ -126,7 +126,7 @@ export function VesselDetail({
             />
           </>
         ) : null}
-        {stand.hatchesAtMs !== null && living ? <HatchRows atMs={stand.hatchesAtMs} /> : null}
+        {status.hatchesAtMs !== null && living ? <HatchRows atMs={status.hatchesAtMs} /> : null}
         {culture.hatch ? (
           <ListRow
             title="Hatches"

@@ -13,21 +13,21 @@ import type { Culture } from './useCultures';
 export function WorkList({ culture }: { culture: Culture }) {
   const styles = useStyles();
   const router = useRouter();
-  const happen = useVesselEvent();
+  const logEvent = useVesselEvent();
   const [sheet, setSheet] = useState<'harvest' | 'see' | null>(null);
   const act = (work: Work) => {
     switch (work.what) {
       case 'feed':
-        return void happen(culture.id, { kind: 'fed' }, `${culture.name} is fed.`);
+        return void logEvent(culture.id, { kind: 'fed' }, `${culture.name} is fed.`);
       case 'change':
       case 'clear':
-        return void happen(
+        return void logEvent(
           culture.id,
           { kind: 'changed', share: work.what === 'clear' ? 0.33 : 0.25 },
           `Water of ${culture.name} is changed.`,
         );
       case 'restart':
-        return void happen(
+        return void logEvent(
           culture.id,
           { kind: 'restarted', massG: isFromEggs(culture.kind) ? culture.startG : null },
           `${culture.name} is set up anew.`,

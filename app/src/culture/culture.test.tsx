@@ -1,6 +1,11 @@
 import { loadCatalogue } from '@open-larder/catalogue/load';
 import type { VesselRow } from '@open-larder/contract';
-import { standOn, workOn, type Happening, type Vessel } from '@open-larder/core/culture';
+import {
+  computeVesselStatus,
+  workOn,
+  type VesselEvent,
+  type Vessel,
+} from '@open-larder/core/culture';
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { answers, food, group } from '../testing/house';
 import { push } from '../testing/router';
@@ -22,7 +27,7 @@ function row(
   id: string,
   kindKey: string,
   over: Partial<VesselRow> = {},
-  events: Happening[] = [],
+  events: VesselEvent[] = [],
 ): VesselRow {
   const kind = kinds.find(({ key }) => key === kindKey)!;
   const vessel: Vessel = {
@@ -35,7 +40,7 @@ function row(
     startG: null,
     events,
   };
-  const stand = standOn(vessel, DAY);
+  const status = computeVesselStatus(vessel, DAY);
   return {
     id,
     kindKey,
@@ -53,8 +58,8 @@ function row(
     startG: null,
     fromVesselId: null,
     version: 1,
-    stand,
-    work: workOn(vessel, stand, DAY, Date.parse(`${DAY}T12:00:00Z`)),
+    status,
+    work: workOn(vessel, status, DAY, Date.parse(`${DAY}T12:00:00Z`)),
     hatch: null,
     ...over,
   };
@@ -117,7 +122,7 @@ describe('the live shelf', () => {
   });
 
   it('names one that is close to its crash first', async () => {
-    const hot: Happening[] = [
+    const hot: VesselEvent[] = [
       { kind: 'seen', density: 5, clarity: 'foul', ...at },
       { kind: 'warmth', tempC: 34, ...at },
     ];

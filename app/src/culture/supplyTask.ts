@@ -7,7 +7,7 @@ import {
   type Supplying,
 } from '@open-larder/core/culture';
 import type { HouseData } from '../store';
-import { standingOfRow } from './ahead';
+import { forecastStartOfRow } from './ahead';
 import type { Culture, Cultures } from './useCultures';
 
 /** Live food is wanted at the first meal of the day, or at seven. */
@@ -35,7 +35,7 @@ export function liveFoods(
   // Young that are a group of their own are in the plan already.
   const wants = broods
     .filter(({ youngGroupId }) => youngGroupId === null)
-    .flatMap(({ name, stand }) => stand.demand.map((one) => ({ name, ...one })))
+    .flatMap(({ name, status }) => status.demand.map((one) => ({ name, ...one })))
     .filter(({ kindKey }) => kindKey !== null);
   const shelved = onShelf(data, cultures).map((one) => {
     const mine = wants.filter(({ foodId }) => foodId === one.foodId);
@@ -99,7 +99,7 @@ function onShelf(data: HouseData, cultures: Cultures): Omit<Supplied, 'wantedBy'
         foodId: food.id,
         cultures: mine,
         kind,
-        vessels: mine.filter(({ stand }) => !GIVES_NOTHING.has(stand.state)).map(supplyingOf),
+        vessels: mine.filter(({ status }) => !GIVES_NOTHING.has(status.state)).map(supplyingOf),
         fresh: {
           measure: mine[0]?.measure ?? (kind ? USUAL_SIZE[kind.measure] : 1),
           tempC: mine[0]?.tempC ?? kind?.refC ?? USUAL_C,
@@ -112,10 +112,10 @@ function onShelf(data: HouseData, cultures: Cultures): Omit<Supplied, 'wantedBy'
 }
 
 const supplyingOf = (culture: Culture): Supplying => ({
-  ...standingOfRow(culture),
+  ...forecastStartOfRow(culture),
   id: culture.id,
   startsOn: 0,
-  tempOn: culture.stand.tempAhead,
+  tempOn: culture.status.tempAhead,
 });
 
 function kindGiving({ copiedFrom }: FoodRow, kinds: Cultures['kinds']): CultureKind | null {

@@ -14,7 +14,7 @@ export interface Cultures {
   kept: Culture[];
 }
 
-/** The vessels as they stand today, each with its kind. */
+/** The vessels as of today, each with its kind. */
 export function useCultures(): Loaded<Cultures> {
   const kinds = api.useCultureKindsQuery();
   const vessels = api.useVesselsQuery();
@@ -25,7 +25,7 @@ export function useCultures(): Loaded<Cultures> {
       return kind ? [{ ...vessel, kind }] : [];
     });
     return {
-      data: { kinds: byKey, all, kept: all.filter(({ stand }) => stand.state !== 'ended') },
+      data: { kinds: byKey, all, kept: all.filter(({ status }) => status.state !== 'ended') },
     };
   }
   return {

@@ -11,20 +11,20 @@ const leaf = (
 ): Why => ({ label, value, unit, basis, source, from: [] });
 
 /** Why so much is believed to be in a vessel. */
-export function whyStanding({ kind, stand, measure }: Culture): Why {
+export function whyContent({ kind, status, measure }: Culture): Why {
   const size = leaf(
     'Size of the vessel',
     measure,
     kind.measure === 'dm2' ? 'dm²' : kind.measure,
     'measured',
   );
-  const warmth = leaf('Temperature', stand.tempC, '°C', 'measured');
-  const age = leaf('Age', stand.ageDays, 'd', 'measured');
+  const warmth = leaf('Temperature', status.tempC, '°C', 'measured');
+  const age = leaf('Age', status.ageDays, 'd', 'measured');
   const differs = leaf('From one culture to the next, up to', kind.spread, 'times', 'assumed');
-  if (wayOf(kind).crowdingIn(kind, measure, stand.tempC)) {
+  if (wayOf(kind).crowdingIn(kind, measure, status.tempC)) {
     return {
       label: 'In it',
-      value: stand.standingG,
+      value: status.contentG,
       unit: 'g',
       basis: 'computed',
       how: 'what was put in, grown until it is crowded, corrected by each look, count and harvest; the band holds it nine times of ten',
@@ -35,15 +35,15 @@ export function whyStanding({ kind, stand, measure }: Culture): Why {
         age,
         leaf('Most in one of its measure', kind.capacity ?? 0, '', 'assumed', kind.sourceGrowth),
         differs,
-        leaf('Days since the last look', stand.unseenDays, 'd', 'measured'),
-        leaf('Lower end of the band', stand.lowG, 'g', 'computed'),
-        leaf('Upper end of the band', stand.highG, 'g', 'computed'),
+        leaf('Days since the last look', status.unseenDays, 'd', 'measured'),
+        leaf('Lower end of the band', status.lowG, 'g', 'computed'),
+        leaf('Upper end of the band', status.highG, 'g', 'computed'),
       ],
     };
   }
   return {
     label: 'In it',
-    value: stand.standingG,
+    value: status.contentG,
     unit: 'g',
     basis: 'computed',
     how: 'what its kind gives at this age and temperature, less what was taken, and as it was seen to do; nine of ten boxes lie within the band',
@@ -60,15 +60,15 @@ export function whyStanding({ kind, stand, measure }: Culture): Why {
 }
 
 /** Why it may crash. */
-export const whyCrash = ({ stand }: Culture): Why => ({
+export const whyCrash = ({ status }: Culture): Why => ({
   label: 'Chance of a crash a day',
-  value: stand.crash.perDay * 100,
+  value: status.crash.perDay * 100,
   unit: '%',
   basis: 'computed',
   how: 'a calm culture’s chance, times what strains it',
   from: [
     leaf('A calm culture', 0.4, '%', 'assumed', 'Assumption; no published rate is known'),
-    ...stand.crash.causes.map(({ cause, times }) =>
+    ...status.crash.causes.map(({ cause, times }) =>
       leaf(CAUSE_WORDS[cause], times, 'times', 'assumed', 'Assumption'),
     ),
   ],

@@ -47,10 +47,10 @@ export function saySize(kind: CultureKind, measure: number, words: Words): strin
 }
 
 /** «about 2.1 g (1.2 to 3.4 g), giving» */
-export function sayStand({ stand }: Pick<VesselRow, 'stand'>): string {
-  const { state, standingG, lowG, highG, givesG } = stand;
+export function sayStatus({ status }: Pick<VesselRow, 'status'>): string {
+  const { state, contentG, lowG, highG, givesG } = status;
   if (state === 'crashed' || state === 'ended' || state === 'over') return STATE_WORDS[state];
-  const there = `about ${sayGrams(standingG)} (${sayGrams(lowG)} to ${sayGrams(highG)})`;
+  const there = `about ${sayGrams(contentG)} (${sayGrams(lowG)} to ${sayGrams(highG)})`;
   if (state === 'resting') return `${there}, resting`;
   const can = givesG > 0.0005 ? `${sayGrams(givesG)} can be taken today` : 'leave it for now';
   return `${there}; ${can}`;

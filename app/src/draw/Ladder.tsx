@@ -19,7 +19,7 @@ interface Props {
   /** Days that the picture spans. */
   days: number;
   today: number;
-  /** Day of hatching and of swimming free; null where nothing tells. */
+  /** Day of hatching and of swimming free; null if unknown. */
   hatch: number | null;
   swim: number;
   /** Widest prey on each day from swimming free, µm. */

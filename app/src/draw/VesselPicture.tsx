@@ -7,7 +7,7 @@ interface Props {
   label: string;
   speck: Speck;
   /** Grams in it now, and for the days ahead with their band. */
-  ahead: readonly Pick<CultureDay, 'standingG' | 'lowG' | 'highG'>[];
+  ahead: readonly Pick<CultureDay, 'contentG' | 'lowG' | 'highG'>[];
   /** Above this many grams is what can be taken; null for kinds without such a line. */
   lineG: number | null;
   /** Grams that the top of the picture stands for. */
@@ -38,7 +38,7 @@ export function VesselPicture({
   const room = floor - RIM - 8;
   const yOf = (grams: number) =>
     floor - Math.min(1, Math.max(0, grams / Math.max(1e-9, topG))) * room;
-  const now = ahead[0]?.standingG ?? 0;
+  const now = ahead[0]?.contentG ?? 0;
   const level = yOf(now);
   const left = TUB + GAP;
   const stepX = ahead.length > 1 ? (width - left - 2) / (ahead.length - 1) : 0;
@@ -85,7 +85,7 @@ export function VesselPicture({
             strokeOpacity={0.6}
           />
           <Path
-            d={`M${ahead.map((one, day) => at(day, one.standingG)).join(' L')}`}
+            d={`M${ahead.map((one, day) => at(day, one.contentG)).join(' L')}`}
             fill="none"
             stroke={c.ink}
             strokeWidth={2}

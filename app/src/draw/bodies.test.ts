@@ -24,7 +24,7 @@ describe('the outline of every shape', () => {
     expect(Math.max(...drawn.map(([x]) => x))).toBeCloseTo(1, 1);
   });
 
-  it('tells the shapes apart', () => {
+  it('shows the shapes apart', () => {
     expect(new Set(SHAPES.map((shape) => bodyOf(shape).path)).size).toBe(SHAPES.length);
   });
 });

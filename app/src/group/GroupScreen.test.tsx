@@ -8,7 +8,7 @@ import { EditGroupSheet } from './EditGroupSheet';
 import { GroupScreen } from './GroupScreen';
 
 jest.mock('expo-router', () => jest.requireActual('../testing/router'));
-const told = (more: object = {}) => ({
+const report = (more: object = {}) => ({
   ...answers(),
   'GET /api/groups/g1/events': { items: [], next: null },
   ...more,
@@ -16,7 +16,7 @@ const told = (more: object = {}) => ({
 
 describe('a group', () => {
   it('says how many, how large, what it needs, and what its food costs', async () => {
-    standIn(told());
+    standIn(report());
     show(<GroupScreen id="g1" />);
     expect(await screen.findByText('10 fish (4 m, 6 f)')).toBeTruthy();
     expect(screen.getByText('3.5 cm')).toBeTruthy();
@@ -27,7 +27,7 @@ describe('a group', () => {
   });
 
   it('offers what happens often at once, and the rest behind one more tap', async () => {
-    standIn(told());
+    standIn(report());
     show(<GroupScreen id="g1" />);
     for (const often of ['Measure', 'Count', 'Losses', 'Stage', 'Move']) {
       expect(await screen.findByLabelText(often)).toBeTruthy();
@@ -53,7 +53,7 @@ describe('a group', () => {
 
   it('ends with a way back, and keeps its species for it', async () => {
     const asked = standIn(
-      told({
+      report({
         'PUT /api/groups/g1': ({ body }: { body: unknown }) => ({
           status: 200,
           body: { ...group, ...(body as object), version: 2 },
@@ -77,7 +77,7 @@ describe('a group', () => {
   });
 
   it('that is gone says so', async () => {
-    standIn(told());
+    standIn(report());
     show(<GroupScreen id="gone" />);
     expect(await screen.findByText('No such group')).toBeTruthy();
   });
@@ -89,7 +89,7 @@ describe('its name and species', () => {
   it('are changed together, and nothing else', async () => {
     const closed = jest.fn();
     const asked = standIn(
-      told({
+      report({
         'PUT /api/groups/g1': ({ body }: { body: unknown }) => ({
           status: 200,
           body: { ...group, ...(body as object), version: 2 },
@@ -113,9 +113,9 @@ describe('its name and species', () => {
     });
   });
 
-  it('stand beside those of someone who saved in between', async () => {
+  it('are shown beside those of someone who saved in between', async () => {
     standIn(
-      told({
+      report({
         'PUT /api/groups/g1': ({ body }: { body: unknown }) => ({
           status: 409,
           body: {

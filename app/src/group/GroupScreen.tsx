@@ -227,7 +227,7 @@ function MoreActs({ group, onAct, onEnd, onClose }: MoreProps) {
   );
 }
 
-/** On a phone the diet follows below; when wide it stands beside. */
+/** On a phone the diet follows below; when wide it is shown beside. */
 function NarrowDiet({ group, data }: { group: Group; data: HouseData }) {
   const wide = useWide();
   return wide ? null : <DietSummary group={group} data={data} />;

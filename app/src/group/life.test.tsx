@@ -54,7 +54,7 @@ const life = [
   event({ id: 'e2', kind: 'arrived', cause: null, males: 4, females: 6, day: '2026-03-01' }),
   event({ id: 'e1', ...counts, kind: 'moved', tankId: REAL, day: '2026-03-01' }),
 ];
-const told = (more: object = {}) => ({
+const report = (more: object = {}) => ({
   ...answers(),
   [`GET /api/groups/${REAL}/events`]: { items: life, next: null },
   ...more,
@@ -63,7 +63,7 @@ const answerGroup = () => ({ status: 201, body: ours });
 
 describe('what happened to a group', () => {
   it('is told newest first, and says how they were on any day', async () => {
-    standIn(told());
+    standIn(report());
     show(<LifeCard group={ours} data={data} />);
     expect(await screen.findByText('1 fish (1 m) lost, jumped out')).toBeTruthy();
     expect(screen.getByText('Into Millpond')).toBeTruthy();
@@ -75,7 +75,7 @@ describe('what happened to a group', () => {
 
   it('is taken back by a tap, and a refusal is said', async () => {
     const asked = standIn(
-      told({
+      report({
         'POST /api/group-events/e3/withdrawal': answerGroup,
         'POST /api/group-events/e2/withdrawal': () => ({
           status: 422,
@@ -105,7 +105,7 @@ describe('what happened to a group', () => {
   });
 
   it('is corrected by an event in its place', async () => {
-    const asked = standIn(told({ 'POST /api/group-events/e3/withdrawal': answerGroup }));
+    const asked = standIn(report({ 'POST /api/group-events/e3/withdrawal': answerGroup }));
     show(
       <EventSheet kind="died" group={ours} data={data} replaces={life[0]} onClose={jest.fn()} />,
     );
@@ -134,7 +134,9 @@ describe('what happened to a group', () => {
 
 describe('moving, splitting and joining', () => {
   it('several groups move to one tank at once, and can be moved back', async () => {
-    const asked = standIn(told({ 'POST /api/moves': () => ({ status: 201, body: { moved: 2 } }) }));
+    const asked = standIn(
+      report({ 'POST /api/moves': () => ({ status: 201, body: { moved: 2 } }) }),
+    );
     const moved = jest.fn();
     show(
       <>
@@ -155,7 +157,7 @@ describe('moving, splitting and joining', () => {
   });
 
   it('those set apart become a group in quarantine, in a tank that must be chosen', async () => {
-    const asked = standIn(told({ [`POST /api/groups/${REAL}/split`]: answerGroup }));
+    const asked = standIn(report({ [`POST /api/groups/${REAL}/split`]: answerGroup }));
     show(<SplitSheet group={ours} data={data} apart onClose={jest.fn()} />);
     fireEvent.press(screen.getByLabelText('Set them apart'));
     expect(await screen.findByText('Say which tank')).toBeTruthy();
@@ -170,7 +172,7 @@ describe('moving, splitting and joining', () => {
   });
 
   it('joining says so where no other group is of this species', () => {
-    standIn(told());
+    standIn(report());
     show(<MergeSheet group={ours} data={data} onClose={jest.fn()} />);
     expect(screen.getByText(/No other group is of this species/)).toBeTruthy();
   });

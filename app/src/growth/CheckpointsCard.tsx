@@ -1,5 +1,5 @@
 import type { Group } from '@open-larder/contract';
-import type { CheckpointStatus, GrowthStand } from '@open-larder/core/growth';
+import type { CheckpointStatus, GrowthStatus } from '@open-larder/core/growth';
 import { sayNumber } from '@open-larder/core/units';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -8,10 +8,10 @@ import { Button, Card, ListRow, Text } from '../ui';
 import { CheckpointsSheet } from './CheckpointsSheet';
 
 /** Lengths that the group should have by an age, each with whether it will. */
-export function CheckpointsCard({ group, stand }: { group: Group; stand: GrowthStand }) {
+export function CheckpointsCard({ group, status }: { group: Group; status: GrowthStatus }) {
   const words = useWords();
   const [editing, setEditing] = useState(false);
-  const { checkpoints } = stand;
+  const { checkpoints } = status;
   return (
     <View style={{ gap: 8 }}>
       <Text look="subtitle">Checkpoints</Text>

@@ -5,7 +5,7 @@ import {
   foodConversion,
   survivalOf,
   usualLength,
-  type GrowthStand,
+  type GrowthStatus,
 } from '@open-larder/core/growth';
 import { addDays, daysBetween } from '@open-larder/core/round';
 import { sayNumber } from '@open-larder/core/units';
@@ -82,16 +82,16 @@ function GrowthOf({ group, data, events }: Props) {
     species ? Math.round(species.adultLengthCm * 5) / 10 : null,
   );
   const [measuring, setMeasuring] = useState(false);
-  const stand = useMemo(
+  const status = useMemo(
     () =>
       growthOf(group, events, data, now.day, targetCm !== null && targetCm > 0 ? targetCm : null),
     [group, events, data, now.day, targetCm],
   );
   const asFarApart = useCalibratedDays('lengthDay');
   const reached =
-    stand !== null && typeof stand.reached === 'object' && stand.reached !== null
-      ? asFarApart(stand.reached)
-      : (stand?.reached ?? null);
+    status !== null && typeof status.reached === 'object' && status.reached !== null
+      ? asFarApart(status.reached)
+      : (status?.reached ?? null);
   const length = words.scale('length');
   const measure = (
     <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
@@ -103,7 +103,7 @@ function GrowthOf({ group, data, events }: Props) {
   const sheet = measuring ? (
     <MeasureSheet group={group} onClose={() => setMeasuring(false)} />
   ) : null;
-  if (!stand || stand.samples.length === 0) {
+  if (!status || status.samples.length === 0) {
     return (
       <View style={{ gap: 16 }}>
         <Empty
@@ -111,16 +111,16 @@ function GrowthOf({ group, data, events }: Props) {
           text="Measure a few, by number or in a photo beside a ruler: how they grow against their kind, when they reach a length, and whether to sort them follows from it."
         />
         {measure}
-        {stand ? <CheckpointsCard group={group} stand={stand} /> : null}
+        {status ? <CheckpointsCard group={group} status={status} /> : null}
         {sheet}
       </View>
     );
   }
   return (
     <View style={{ gap: 16, maxWidth: wide ? 820 : undefined }}>
-      <Said stand={stand} />
+      <Said status={status} />
       {measure}
-      <CurveCard group={group} stand={stand} data={data} targetCm={targetCm} />
+      <CurveCard group={group} status={status} data={data} targetCm={targetCm} />
       <NumberField
         label="When do they reach"
         unit={length.unit}
@@ -135,21 +135,21 @@ function GrowthOf({ group, data, events }: Props) {
         }
       />
       <RecordNote kind={reached === null ? 'length' : 'lengthDay'} />
-      <CheckpointsCard group={group} stand={stand} />
-      <SizesCard group={group} stand={stand} data={data} />
-      <FiguresCard group={group} stand={stand} events={events} data={data} />
-      <MassChart stand={stand} />
+      <CheckpointsCard group={group} status={status} />
+      <SizesCard group={group} status={status} data={data} />
+      <FiguresCard group={group} status={status} events={events} data={data} />
+      <MassChart status={status} />
       <SamplesCard events={events} />
       {sheet}
     </View>
   );
 }
 
-function Said({ stand }: { stand: GrowthStand }) {
+function Said({ status }: { status: GrowthStatus }) {
   const words = useWords();
-  const last = stand.samples.at(-1)!;
-  const sorting = saySorting(stand, words);
-  const against = sayAgainst(stand, words);
+  const last = status.samples.at(-1)!;
+  const sorting = saySorting(status, words);
+  const against = sayAgainst(status, words);
   const interval =
     last.low === null || last.high === null
       ? ', one fish: the others may differ'
@@ -160,21 +160,21 @@ function Said({ stand }: { stand: GrowthStand }) {
       <Text look="small" tone="quiet">
         {`${last.n} of them, ${words.day(last.day)}${last.again ? '; some were measured more than once' : ''}${last.cv === null ? '' : `; they differ by ${sayPercent(last.cv)}`}. One weighs about ${sayGrams(last.massG)}.`}
       </Text>
-      {against ? <Text tone={stand.against === 'behind' ? 'due' : 'ink'}>{against}</Text> : null}
+      {against ? <Text tone={status.against === 'behind' ? 'due' : 'ink'}>{against}</Text> : null}
       {sorting ? <Text tone="due">{sorting}</Text> : null}
-      {stand.runts > 0 ? (
+      {status.runts > 0 ? (
         <Text tone="due">
-          {`${stand.runts === 1 ? 'One is a runt' : `${stand.runts} are runts`}, under 70 % of the mean: raise ${stand.runts === 1 ? 'it' : 'them'} apart, where food reaches ${stand.runts === 1 ? 'it' : 'them'}.`}
+          {`${status.runts === 1 ? 'One is a runt' : `${status.runts} are runts`}, under 70 % of the mean: raise ${status.runts === 1 ? 'it' : 'them'} apart, where food reaches ${status.runts === 1 ? 'it' : 'them'}.`}
         </Text>
       ) : null}
-      {stand.shrank ? (
+      {status.shrank ? (
         <Text tone="due">
-          {`Shorter than before: ${words.say('length', stand.shrank.fromCm)} then, ${words.say('length', stand.shrank.toCm)} now. Fish do not shrink so: others were measured, or the unit was another.`}
+          {`Shorter than before: ${words.say('length', status.shrank.fromCm)} then, ${words.say('length', status.shrank.toCm)} now. Fish do not shrink so: others were measured, or the unit was another.`}
         </Text>
       ) : null}
-      {stand.condition && stand.condition.word !== 'as usual' ? (
+      {status.condition && status.condition.word !== 'as usual' ? (
         <Text tone="due">
-          {`${stand.condition.word === 'thin' ? 'Thin' : 'Stout'} for their length: ${sayPercent(stand.condition.value)} of the usual mass.`}
+          {`${status.condition.word === 'thin' ? 'Thin' : 'Stout'} for their length: ${sayPercent(status.condition.value)} of the usual mass.`}
         </Text>
       ) : null}
     </View>
@@ -187,30 +187,30 @@ const STEPS = 40;
 
 function CurveCard({
   group,
-  stand,
+  status,
   data,
   targetCm,
 }: {
   group: Group;
-  stand: GrowthStand;
+  status: GrowthStatus;
   data: HouseData;
   targetCm: number | null;
 }) {
   const words = useWords();
   const now = useNow();
   const [width, setWidth] = useState(0);
-  const others = useOthers(group, data, stand);
+  const others = useOthers(group, data, status);
   const species = data.species.get(group.speciesKey)!;
   const tempC = data.tanks.find(({ id }) => id === group.tankId)?.tempC ?? species.tempOptC;
-  const first = stand.samples[0]!;
+  const first = status.samples[0]!;
   const at = (day: string) => daysBetween(first.day, day);
   const today = Math.max(1, at(now.day));
   const end = today + AHEAD;
   const shown = (cm: number) => words.scale('length').fromBase(cm);
   const days = Array.from({ length: STEPS + 1 }, (_, step) => (end * step) / STEPS);
-  const curve = stand.curve
+  const curve = status.curve
     ? curveOn(
-        stand.curve,
+        status.curve,
         days.filter((day) => day <= end),
       )
     : [];
@@ -224,9 +224,9 @@ function CurveCard({
       >
         {width > 0 ? (
           <GrowthCurve
-            label={`${group.name}: ${stand.samples.map(({ day, mean }) => `${words.say('length', mean)} on ${words.day(day)}`).join(', ')}`}
+            label={`${group.name}: ${status.samples.map(({ day, mean }) => `${words.say('length', mean)} on ${words.day(day)}`).join(', ')}`}
             width={width}
-            samples={stand.samples.map(({ day, mean, low, high }) => ({
+            samples={status.samples.map(({ day, mean, low, high }) => ({
               day: at(day),
               mean: shown(mean),
               low: low === null ? null : shown(low),
@@ -259,14 +259,14 @@ function CurveCard({
         ) : null}
       </View>
       <Text look="small" tone="quiet">
-        {`${stand.curve ? `Solid: ${stand.curve.kind === 'gompertz' ? 'a Gompertz' : 'a von Bertalanffy'} curve through what was measured, shaded its 95 % range${stand.curve.endKnown ? `; it levels off at about ${words.say('length', stand.curve.linfCm)}` : '; where it levels off is not known yet'}.` : REFUSALS[stand.refused!]} Dashed: their kind, well fed, from the first measurement on.${others.length > 0 ? ' Thin: earlier batches of yours.' : ''}`}
+        {`${status.curve ? `Solid: ${status.curve.kind === 'gompertz' ? 'a Gompertz' : 'a von Bertalanffy'} curve through what was measured, shaded its 95 % range${status.curve.endKnown ? `; it levels off at about ${words.say('length', status.curve.linfCm)}` : '; where it levels off is not known yet'}.` : REFUSALS[status.refused!]} Dashed: their kind, well fed, from the first measurement on.${others.length > 0 ? ' Thin: earlier batches of yours.' : ''}`}
       </Text>
     </View>
   );
 }
 
 /** Other groups of its species, each from where it had the length that this one began with. */
-function useOthers(group: Group, data: HouseData, stand: GrowthStand) {
+function useOthers(group: Group, data: HouseData, status: GrowthStatus) {
   const ids = data.groups
     .filter(({ id, speciesKey }) => id !== group.id && speciesKey === group.speciesKey)
     .slice(0, 2)
@@ -274,7 +274,7 @@ function useOthers(group: Group, data: HouseData, stand: GrowthStand) {
   const one = api.useLifeQuery(ids[0] ?? '', { skip: ids.length < 1 });
   const two = api.useLifeQuery(ids[1] ?? '', { skip: ids.length < 2 });
   return useMemo(() => {
-    const start = stand.samples[0]?.mean ?? 0;
+    const start = status.samples[0]?.mean ?? 0;
     return [one.data, two.data].flatMap((events) => {
       const points = measuredOf(events ?? []);
       const from = points.findIndex(({ lengthCm }) => lengthCm >= start * 0.9);
@@ -288,13 +288,21 @@ function useOthers(group: Group, data: HouseData, stand: GrowthStand) {
             })),
           ];
     });
-  }, [one.data, two.data, stand]);
+  }, [one.data, two.data, status]);
 }
 
-function SizesCard({ group, stand, data }: { group: Group; stand: GrowthStand; data: HouseData }) {
+function SizesCard({
+  group,
+  status,
+  data,
+}: {
+  group: Group;
+  status: GrowthStatus;
+  data: HouseData;
+}) {
   const words = useWords();
   const [width, setWidth] = useState(0);
-  const last = stand.samples.at(-1)!;
+  const last = status.samples.at(-1)!;
   const species = data.species.get(group.speciesKey);
   if (last.values.length < 2 || !species) return null;
   const { unit, fromBase } = words.scale('length');
@@ -311,7 +319,7 @@ function SizesCard({ group, stand, data }: { group: Group; stand: GrowthStand; d
             width={Math.min(width, 520)}
             shape={species.shape}
             lengths={last.values.map(fromBase)}
-            cut={stand.sorting ? fromBase(stand.sorting.atCm) : null}
+            cut={status.sorting ? fromBase(status.sorting.atCm) : null}
             unit={unit}
           />
         ) : null}
@@ -321,11 +329,11 @@ function SizesCard({ group, stand, data }: { group: Group; stand: GrowthStand; d
 }
 
 /** Growth, food and losses between the last two measurements. */
-function FiguresCard({ group, stand, events, data }: Props & { stand: GrowthStand }) {
+function FiguresCard({ group, status, events, data }: Props & { status: GrowthStatus }) {
   const words = useWords();
   const now = useNow();
-  const last = stand.samples.at(-1)!;
-  const before = stand.samples.at(-2);
+  const last = status.samples.at(-1)!;
+  const before = status.samples.at(-2);
   const span = { from: before?.day ?? addDays(now.day, -28), to: last.day };
   const served = api.useServedQuery(span, { skip: before === undefined || span.from > span.to });
   const dry = useMemo(() => {
@@ -366,8 +374,8 @@ function FiguresCard({ group, stand, events, data }: Props & { stand: GrowthStan
           detail={before ? spanSays : 'measure once more to tell'}
           trail={
             <Text look="strong">
-              {stand.growthRate
-                ? `${sayNumber(stand.growthRate.perDay, 2)} % of its mass a day`
+              {status.growthRate
+                ? `${sayNumber(status.growthRate.perDay, 2)} % of its mass a day`
                 : 'not known yet'}
             </Text>
           }
@@ -404,12 +412,12 @@ function FiguresCard({ group, stand, events, data }: Props & { stand: GrowthStan
             </Text>
           }
         />
-        {stand.condition ? (
+        {status.condition ? (
           <ListRow
             title="Condition"
-            detail={`weighed ${words.day(stand.condition.day)}, against what is usual at that length`}
+            detail={`weighed ${words.day(status.condition.day)}, against what is usual at that length`}
             trail={
-              <Text look="strong">{`${sayNumber(stand.condition.value, 2)}, ${stand.condition.word}`}</Text>
+              <Text look="strong">{`${sayNumber(status.condition.value, 2)}, ${status.condition.word}`}</Text>
             }
           />
         ) : null}
@@ -418,18 +426,18 @@ function FiguresCard({ group, stand, events, data }: Props & { stand: GrowthStan
   );
 }
 
-function MassChart({ stand }: { stand: GrowthStand }) {
+function MassChart({ status }: { status: GrowthStatus }) {
   const words = useWords();
-  if (stand.samples.length < 3) return null;
+  if (status.samples.length < 3) return null;
   return (
     <Chart
       view="lines"
       title="Mass of one"
       detail="g, from the mean length of each measurement by the shape of its body."
-      labels={stand.samples.map(({ day }, at) =>
-        stand.samples.length > 5 && at % 2 === 1 ? '' : words.day(day).replace(/^\w+ /, ''),
+      labels={status.samples.map(({ day }, at) =>
+        status.samples.length > 5 && at % 2 === 1 ? '' : words.day(day).replace(/^\w+ /, ''),
       )}
-      lines={[{ values: stand.samples.map(({ massG }) => massG), look: 'main' }]}
+      lines={[{ values: status.samples.map(({ massG }) => massG), look: 'main' }]}
     />
   );
 }

@@ -64,19 +64,19 @@ export function PhotoMeasure({ onDone }: { onDone: (measured: InPhoto) => void }
     }
   };
   const perPx = picture && shownPx > 0 ? picture.widthPx / (shownPx * zoom) : 1;
-  const told = lengthsOf(ruler, fish, rulerCm, perPx);
+  const report = lengthsOf(ruler, fish, rulerCm, perPx);
   const done = () => {
-    if (!picture || told.length === 0 || rulerCm === null) return;
+    if (!picture || report.length === 0 || rulerCm === null) return;
     onDone({
       picture,
       marks: {
         ruler: ruler.map(({ a, b }) => ({ a, b, cm: rulerCm })),
         fish: fish.map(({ a, b }) => ({ a, b })),
       },
-      lengthsCm: told.map(({ cm }) => Math.round(cm * 1000) / 1000),
+      lengthsCm: report.map(({ cm }) => Math.round(cm * 1000) / 1000),
     });
   };
-  const warnings = [...new Set(told.flatMap((one) => one.warnings))];
+  const warnings = [...new Set(report.flatMap((one) => one.warnings))];
   const length = words.scale('length');
   return (
     <View style={{ gap: 12 }}>
@@ -135,9 +135,9 @@ export function PhotoMeasure({ onDone }: { onDone: (measured: InPhoto) => void }
               {PHOTO_WARNINGS[warning]}
             </Text>
           ))}
-          {told.length > 0 ? (
+          {report.length > 0 ? (
             <Text>
-              {`${told.length} measured: ${told
+              {`${report.length} measured: ${report
                 .map(
                   ({ cm, sd }) =>
                     `${words.say('length', cm)} ± ${sayNumber(length.fromBase(sd), 2)}`,
@@ -160,7 +160,7 @@ export function PhotoMeasure({ onDone }: { onDone: (measured: InPhoto) => void }
             <Button
               look="primary"
               label="Take these lengths"
-              disabled={told.length === 0}
+              disabled={report.length === 0}
               onPress={done}
             />
           </View>
@@ -201,11 +201,11 @@ function saidNext(step: Step, open: Mark | undefined, rulers: number): string {
   }
   if (rulers === 0) return 'Tap one end of a stretch of the ruler.';
   return rulers === 1
-    ? 'A second stretch, higher or lower on the ruler, tells whether it is seen at a slant.'
+    ? 'A second stretch, higher or lower on the ruler, shows whether it is seen at a slant.'
     : 'The ruler is marked. Go on with the fish.';
 }
 
-/** The picture with its marks; a tap is told in its pixels. */
+/** The picture with its marks; a tap is reported in its pixels. */
 function Canvas({
   picture,
   marks,

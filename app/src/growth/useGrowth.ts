@@ -1,5 +1,5 @@
 import type { Group, LifeEventRow } from '@open-larder/contract';
-import { standOfGrowth, type GrowthStand, type Weighed } from '@open-larder/core/growth';
+import { computeGrowthStatus, type GrowthStatus, type Weighed } from '@open-larder/core/growth';
 import type { HouseData } from '../store';
 
 /** What was measured of a group and still holds, the oldest first. */
@@ -16,11 +16,11 @@ export function growthOf(
   data: HouseData,
   today: string,
   targetCm: number | null,
-): GrowthStand | null {
+): GrowthStatus | null {
   const species = data.species.get(group.speciesKey);
   const tank = data.tanks.find(({ id }) => id === group.tankId);
   if (!species || !tank) return null;
-  return standOfGrowth({
+  return computeGrowthStatus({
     species,
     tempC: tank.tempC,
     count: group.size.total,

@@ -1,4 +1,4 @@
-import type { Refusal, GrowthStand, PhotoLength } from '@open-larder/core/growth';
+import type { Refusal, GrowthStatus, PhotoLength } from '@open-larder/core/growth';
 import { LEAST_DAYS } from '@open-larder/core/growth';
 import { sayNumber } from '@open-larder/core/units';
 import type { Words } from '../store';
@@ -19,11 +19,11 @@ export const PHOTO_WARNINGS: Record<PhotoLength['warnings'][number], string> = {
     'A fish lies far from the ruler: nearer to the lens than the ruler it looks longer, further away shorter.',
 };
 
-export function sayAgainst(stand: GrowthStand, words: Words): string | null {
-  const last = stand.samples.at(-1);
-  if (stand.against === null || stand.usualCm === null || !last) return null;
-  const usual = words.say('length', stand.usualCm);
-  switch (stand.against) {
+export function sayAgainst(status: GrowthStatus, words: Words): string | null {
+  const last = status.samples.at(-1);
+  if (status.against === null || status.usualCm === null || !last) return null;
+  const usual = words.say('length', status.usualCm);
+  switch (status.against) {
     case 'ahead':
       return `Ahead of its kind, which would have ${usual} by then.`;
     case 'behind':
@@ -36,7 +36,7 @@ export function sayAgainst(stand: GrowthStand, words: Words): string | null {
 }
 
 export function sayReached(
-  reached: GrowthStand['reached'],
+  reached: GrowthStatus['reached'],
   targetCm: number,
   words: Words,
 ): string | null {
@@ -52,7 +52,7 @@ export function sayReached(
   }.`;
 }
 
-export function saySorting({ sorting }: GrowthStand, words: Words): string | null {
+export function saySorting({ sorting }: GrowthStatus, words: Words): string | null {
   if (sorting === null) return null;
   const at = words.say('length', sorting.atCm);
   const apart = `at ${at} there are ${sorting.small} below and ${sorting.large} above`;

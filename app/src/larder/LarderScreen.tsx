@@ -23,7 +23,7 @@ import {
   type Shelf,
 } from './shelves';
 
-/** The shelf of jars; when wide, the chosen one stands beside it. */
+/** The shelf of jars; when wide, the chosen one is shown beside it. */
 export function LarderScreen({ id }: { id?: string }) {
   const router = useRouter();
   const words = useWords();

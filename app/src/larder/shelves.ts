@@ -95,7 +95,7 @@ const sayWeeks = (ends: ReturnType<typeof endsFirst>): string =>
     ? 'over 17 weeks'
     : `${Math.max(1, Math.round(ends.weeks))} weeks${ends.wasteG > 0 ? ', until its day' : ''}`;
 
-/** How a jar stands: its fill by days left, its use-by notch, and a word. */
+/** The status of a jar: its fill by days left, its use-by notch, and a word. */
 export function jarOf(
   food: FoodRow,
   supply: FoodSupply | undefined,

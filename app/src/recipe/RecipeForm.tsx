@@ -101,7 +101,7 @@ export function RecipeForm({ form, foods, product }: Props) {
   );
 }
 
-/** What the recipe makes as it stands in the form. */
+/** What the recipe makes as it is in the form. */
 function LiveMix({ control, foods }: { control: Control<RecipeValues>; foods: Props['foods'] }) {
   const values = useWatch({ control }) as RecipeValues;
   const { ingredients, cooked, drained, tray } = values;

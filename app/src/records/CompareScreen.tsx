@@ -138,13 +138,13 @@ function Seasons({ data }: { data: HouseData }) {
   const [id, setId] = useState(groups[0]?.id ?? '');
   const seasons = useMemo(() => seasonsTo(now.day), [now.day]);
   const [a, b, c, d] = seasons as [Span, Span, Span, Span];
-  const told = [
+  const report = [
     ledgerApi.useAccountQuery(spanOf(a)),
     ledgerApi.useAccountQuery(spanOf(b)),
     ledgerApi.useAccountQuery(spanOf(c)),
     ledgerApi.useAccountQuery(spanOf(d)),
   ];
-  const failed = told.find(({ error }) => error);
+  const failed = report.find(({ error }) => error);
   return (
     <View style={{ gap: 16 }}>
       <Picker
@@ -156,16 +156,16 @@ function Seasons({ data }: { data: HouseData }) {
       {failed ? (
         <Fault
           problem={failed.error as Problem}
-          onRetry={() => told.forEach(({ refetch }) => void refetch())}
+          onRetry={() => report.forEach(({ refetch }) => void refetch())}
         />
-      ) : told.some((one) => !one.data) ? (
+      ) : report.some((one) => !one.data) ? (
         <Skeleton rows={3} height={60} />
       ) : (
         <CompareTable
           label="Seasons beside each other"
           columns={seasons.map(({ name }) => name)}
           rows={figuresOf(
-            told.map((one) => one.data!.groups.find(({ groupId }) => groupId === id)),
+            report.map((one) => one.data!.groups.find(({ groupId }) => groupId === id)),
             words,
           )}
         />

@@ -80,7 +80,7 @@ function saySpoke({ signs }: Answered, words: Words): string {
   return `For it spoke: ${[...named, ...(more > 0 ? [`and ${more} more`] : [])].join('; ')}.`;
 }
 
-/** What came of it, as far as somebody looked. */
+/** What came of it, as far as someone looked. */
 export function sayLedTo({ ledTo, nitrate }: Answered, words: Words): string {
   if (nitrate) {
     return `Then: nitrate ${sayNumber(nitrate.mgL, 0)} mg/L on ${words.day(nitrate.day)}.`;

@@ -138,7 +138,7 @@ function ServedTable({ rows, onLook }: { rows: ServedSum[]; onLook: (row: Served
     getCoreRowModel: getCoreRowModel(),
     getSortedRowModel: getSortedRowModel(),
     getRowId: (row) => row.key,
-    // One of the columns always tells the order.
+    // One of the columns always shows the order.
     enableSortingRemoval: false,
   });
   const say = (id: string, row: Omit<ServedSum, 'key' | 'name' | 'detail' | 'family' | 'pair'>) => {

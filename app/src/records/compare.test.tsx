@@ -88,11 +88,11 @@ describe('batches', () => {
     const fast = batch('fast', life(1.6));
     const slow = batch('slow', life(0.8));
     const few = batch('few', life(1, 5));
-    const told: [number, number][] = [];
+    const report: [number, number][] = [];
     const fitted = growthWork.fit([fast, slow, few], TOLD_DAYS, (done, of) =>
-      told.push([done, of]),
+      report.push([done, of]),
     );
-    expect(told).toEqual([[1, 3], [2, 3], [3, 3]]); // prettier-ignore
+    expect(report).toEqual([[1, 3], [2, 3], [3, 3]]); // prettier-ignore
     expect(fitted.find(({ id }) => id === 'few')!.on).toBeNull();
     const rows = batchRows([fast, slow, few], fitted, words);
     const at30 = rows.find(({ title }) => title === 'After 30 days')!.values;
@@ -178,7 +178,7 @@ describe('the screen of comparisons', () => {
     expect((await screen.findAllByText('10 → 9')).length).toBe(4);
   });
 
-  it('fits the curves of two batches and tells them at the same ages', async () => {
+  it('fits the curves of two batches and shows them at the same ages', async () => {
     open(TWO, { g1: life(1.5), g2: life(0.8) });
     fireEvent.press(await screen.findByText('batches of one kind'));
     expect(await screen.findByText('After 30 days')).toBeTruthy();

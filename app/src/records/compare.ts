@@ -60,7 +60,7 @@ export function batchOf(
   };
 }
 
-/** Days since the first measurement at which batches are told beside each other. */
+/** Days since the first measurement at which batches are reported beside each other. */
 export const TOLD_DAYS = [30, 60, 90, 120] as const;
 
 /** Lengths of batches at the same ages: each by its curve, as far as it was measured. */

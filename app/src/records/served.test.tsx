@@ -176,7 +176,7 @@ describe('what was served', () => {
     ['alike', [0.8, 0.9], /^Taken about as before/],
     ['once', [null, 0.5, null], /^50 % of it was eaten in the week of/],
     ['never', [null, null], /^None was offered in these weeks/],
-  ])('tells week by week how a food was taken: %s', async (_, taken, says) => {
+  ])('shows week by week how a food was taken: %s', async (_, taken, says) => {
     openServed({
       'GET /api/records/acceptance/g1': {
         weeks: ['2026-02-16', '2026-02-23', '2026-03-02', '2026-03-09'].slice(0, taken.length),

@@ -139,7 +139,7 @@ describe('feeding again', () => {
     expect(second!.servingId).not.toBe(first!.servingId);
   });
 
-  it('is asked where somebody else was there first, with who it was', async () => {
+  it('is asked where someone else was there first, with who it was', async () => {
     const theirs = {
       id: 'x',
       servingId: 's1',

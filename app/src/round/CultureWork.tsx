@@ -9,7 +9,7 @@ import { Button, Card, Text } from '../ui';
 export function CultureWork() {
   const styles = useStyles();
   const router = useRouter();
-  const happen = useVesselEvent();
+  const logEvent = useVesselEvent();
   const { data: vessels = [] } = api.useVesselsQuery();
   const works = vessels.flatMap(({ id, name, work }) => work.map((one) => ({ id, name, ...one })));
   if (works.length === 0) return null;
@@ -32,14 +32,14 @@ export function CultureWork() {
               <Button
                 label="Fed"
                 spoken={`Fed: ${name}`}
-                onPress={() => happen(id, { kind: 'fed' }, `${name} is fed.`)}
+                onPress={() => logEvent(id, { kind: 'fed' }, `${name} is fed.`)}
               />
             ) : what === 'change' || what === 'clear' ? (
               <Button
                 label="Changed"
                 spoken={`Changed: ${name}`}
                 onPress={() =>
-                  void happen(
+                  void logEvent(
                     id,
                     { kind: 'changed', share: what === 'clear' ? 0.33 : 0.25 },
                     `Water of ${name} is changed.`,

@@ -20,7 +20,7 @@ export function LiveMeals({ current }: { current: RoundView['moments'][number] }
   }
   const rows = [...due].flatMap(([foodId, servings]) => {
     const from = vessels.filter(
-      (one) => one.foodId === foodId && !GIVES_NOTHING.has(one.stand.state),
+      (one) => one.foodId === foodId && !GIVES_NOTHING.has(one.status.state),
     );
     return from.length === 0 ? [] : [{ foodId, servings, from }];
   });
@@ -31,7 +31,7 @@ export function LiveMeals({ current }: { current: RoundView['moments'][number] }
         const [one] = servings;
         const units = servings.reduce((sum, { units: each }) => sum + each, 0);
         const massG = servings.reduce((sum, each) => sum + each.massG, 0);
-        const givesG = from.reduce((sum, { stand }) => sum + stand.givesG, 0);
+        const givesG = from.reduce((sum, { status }) => sum + status.givesG, 0);
         const names = from.map(({ name }) => name).join(', ');
         const short = givesG < massG * ENOUGH;
         return (

@@ -34,7 +34,7 @@ export const Preparing = memo(function Preparing({
   const { data: found } = api.usePreparationsQuery({ day, hand });
   const chores = useChores({ day });
   const [all, setAll] = useState(false);
-  // What was served already needs no preparing, whether or not anybody said that it was done.
+  // What was served already needs no preparing, whether or not anyone said that it was done.
   const isOver = ({ foodId, readyMin, meals }: Preparation) =>
     readyMin < DAY_MIN && (served[foodId] ?? 0) >= meals;
   const doneBy = new Map(chored.map((chore) => [chore.about, chore]));

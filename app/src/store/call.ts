@@ -114,7 +114,7 @@ async function send<N extends RouteName>(
   }
 }
 
-/** A server that is busy for a moment is asked again before anybody is told. */
+/** A server that is busy for a moment is asked again before anyone is reported. */
 const AGAIN_MS = [500, 1500];
 
 async function read<N extends RouteName>(
@@ -190,11 +190,11 @@ type ListName = {
 }[RouteName];
 type ItemOf<N extends ListName> = ResponseOf<N>['items'][number];
 
-let tellUnreadable: (name: RouteName, rows: Unreadable[]) => void = () => undefined;
+let reportUnreadable: (name: RouteName, rows: Unreadable[]) => void = () => undefined;
 
 /** Be told what of a list could not be read. */
-export function onUnreadable(tell: typeof tellUnreadable): void {
-  tellUnreadable = tell;
+export function onUnreadable(report: typeof reportUnreadable): void {
+  reportUnreadable = report;
 }
 
 /** All pages of a list, one after the other. */
@@ -212,6 +212,6 @@ export async function callAll<N extends ListName>(
     unreadable.push(...(page.data.unreadable ?? []));
     cursor = page.data.next ?? undefined;
   } while (cursor !== undefined);
-  tellUnreadable(name, unreadable);
+  reportUnreadable(name, unreadable);
   return { data: items };
 }

@@ -39,7 +39,7 @@ function stampAt(key: string, form: boolean): Kept {
 /**
  * The stamp of a tap: the same for the same thing, however often it is tapped, sent or loaded anew,
  * until it is answered.
- * @param meant all that tells it from another: what, of which, on which day, how much
+ * @param meant all that shows it from another: what, of which, on which day, how much
  */
 export function stampFor(...meant: readonly unknown[]): Stamp {
   const { id, at } = stampAt(JSON.stringify(meant), false);

@@ -9,7 +9,7 @@ import type {
 import { api } from './api';
 import { call, callAll, type CallParts } from './call';
 
-/** What is told of the past, and trials: asked for by the pages that tell it, and loaded with them. */
+/** What is reported of the past, and trials: asked for by the pages that tell it, and loaded with them. */
 export const ledgerApi = api
   .enhanceEndpoints({ addTagTypes: ['trial', 'rating'] })
   .injectEndpoints({
@@ -25,13 +25,13 @@ export const ledgerApi = api
       /** What happened to several groups, each newest first, by their ids. */
       lives: build.query<Record<string, LifeEventRow[]>, readonly string[]>({
         queryFn: async (ids) => {
-          const told: Record<string, LifeEventRow[]> = {};
+          const report: Record<string, LifeEventRow[]> = {};
           for (const id of ids) {
             const answer = await callAll('listGroupEvents', { params: { id } });
             if ('error' in answer) return answer;
-            told[id] = answer.data;
+            report[id] = answer.data;
           }
-          return { data: told };
+          return { data: report };
         },
         providesTags: ['life'],
       }),

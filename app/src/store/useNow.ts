@@ -43,11 +43,11 @@ export function localNow(instant: Date, timeZone: string): Now {
 /** One clock for all that show the time. */
 const watching = new Set<() => void>();
 let timer: ReturnType<typeof setInterval> | undefined;
-function watch(tell: () => void): () => void {
-  watching.add(tell);
+function watch(report: () => void): () => void {
+  watching.add(report);
   timer ??= setInterval(() => watching.forEach((each) => each()), MINUTE_MS);
   return () => {
-    watching.delete(tell);
+    watching.delete(report);
     if (watching.size > 0) return;
     clearInterval(timer);
     timer = undefined;

@@ -4,7 +4,7 @@ import { useWords } from '../store';
 import { ListRow, Text } from '../ui';
 import { FURNISHING } from './guesses';
 
-/** What is in and on a tank; what nobody said stands as a guess, and says so. */
+/** What is in and on a tank; what is not said is a guess, and says so. */
 export function TankFacts({ tank }: { tank: Tank }) {
   const words = useWords();
   const furnishing = furnishingOf(tank);

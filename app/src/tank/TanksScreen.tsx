@@ -17,7 +17,7 @@ const WalkSheet = later(async () => (await import('../workshop')).WalkSheet);
 /** From this number on a list can be filtered. */
 const MANY = 8;
 
-/** Every tank; when wide, the chosen one stands beside the list. */
+/** Every tank; when wide, the chosen one is shown beside the list. */
 export function TanksScreen({ id }: { id?: string }) {
   const router = useRouter();
   const wide = useWide();

@@ -62,7 +62,7 @@ export function WalkSheet({ tanks, onClose }: Props) {
   };
   const byId = new Map(tanks.map((tank) => [tank.id, tank]));
   const nameOf = ({ id }: { id: string | number }) => byId.get(String(id))?.name ?? 'The tank';
-  // Names, as they stand in the list.
+  // Names, as they are in the list.
   const announcements: Announcements = {
     onDragStart: ({ active }) => `${nameOf(active)} is taken up.`,
     onDragOver: ({ active, over }) =>

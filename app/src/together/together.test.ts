@@ -78,7 +78,7 @@ describe('what living together says', () => {
       /80 % of that/,
     ],
     [
-      { ...base, kind: 'waterLoad', nitratePerWeek: known(12), standsMgL: 40, litres: 75.7 },
+      { ...base, kind: 'waterLoad', nitratePerWeek: known(12), toleratesMgL: 40, litres: 75.7 },
       /load the water/,
       /12 mg\/L .* 20 gal; danios tolerate about 40/,
     ],

@@ -118,7 +118,7 @@ export function sayTogether(found: Together, { name, species }: Named, words: Wo
     case 'waterLoad':
       return withWhy(
         'All together they load the water',
-        `Their food adds about ${sayNumber(found.nitratePerWeek.value, 0)} mg/L of nitrate a week to ${words.say('volume', found.litres)}; ${who.toLowerCase()} tolerate about ${found.standsMgL} mg/L. A quarter changed every week does not keep up.`,
+        `Their food adds about ${sayNumber(found.nitratePerWeek.value, 0)} mg/L of nitrate a week to ${words.say('volume', found.litres)}; ${who.toLowerCase()} tolerate about ${found.toleratesMgL} mg/L. A quarter changed every week does not keep up.`,
         `${sayNumber(found.nitratePerWeek.value, 0)} mg/L a week`,
         found.nitratePerWeek,
       );

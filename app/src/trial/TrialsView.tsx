@@ -64,7 +64,7 @@ function TrialCard({ trial, data }: { trial: TrialRow; data: HouseData | undefin
   const say = useSay();
   const [edit, { isLoading }] = ledgerApi.useEditTrialMutation();
   const [changing, setChanging] = useState(false);
-  const { stand, name, kind, groupName, otherGroupName, endedOn } = trial;
+  const { status, name, kind, groupName, otherGroupName, endedOn } = trial;
   const change = async (
     over: Partial<Pick<TrialRow, 'endedOn' | 'archived'>>,
     says: string,
@@ -82,7 +82,7 @@ function TrialCard({ trial, data }: { trial: TrialRow; data: HouseData | undefin
     say(says, { undo: () => void change(back, `${name} goes on as it was.`, over, next) });
   };
   const note = trial.note;
-  const needed = stand?.needed.find((one) => one.weeks === trial.weeks);
+  const needed = status?.needed.find((one) => one.weeks === trial.weeks);
   return (
     <Card label={`Trial: ${name}`}>
       <View style={{ padding: 12, gap: 8 }}>
@@ -93,27 +93,27 @@ function TrialCard({ trial, data }: { trial: TrialRow; data: HouseData | undefin
             `from ${words.day(trial.from)}`,
             trial.changedOn === null ? null : `diet changed ${words.day(trial.changedOn)}`,
             endedOn === null
-              ? stand
-                ? stand.weeksDone >= trial.weeks
+              ? status
+                ? status.weeksDone >= trial.weeks
                   ? `its ${trial.weeks} weeks are over`
-                  : `week ${Math.floor(stand.weeksDone) + 1} of ${trial.weeks}`
+                  : `week ${Math.floor(status.weeksDone) + 1} of ${trial.weeks}`
                 : null
               : `ended ${words.day(endedOn)}`,
           ]
             .filter(Boolean)
             .join(' · ')}
         </Text>
-        {stand ? (
+        {status ? (
           <>
-            <Text look="strong">{sayResult(trial, stand, words)}</Text>
-            {sayDoubts(trial, stand).map((line) => (
+            <Text look="strong">{sayResult(trial, status, words)}</Text>
+            {sayDoubts(trial, status).map((line) => (
               <Text key={line} tone="due">
                 {line}
               </Text>
             ))}
             {needed ? (
               <Text look="small" tone="quiet">
-                {`To see ${sayNumber(trial.difference * 100, 0)} % four times in five: ${sayNeeded(needed)}. Fish differ by ${sayNumber(stand.basis.cv * 100, 0)} %${stand.basis.cvMeasured ? ', as measured' : ', assumed'}.`}
+                {`To see ${sayNumber(trial.difference * 100, 0)} % four times in five: ${sayNeeded(needed)}. Fish differ by ${sayNumber(status.basis.cv * 100, 0)} %${status.basis.cvMeasured ? ', as measured' : ', assumed'}.`}
               </Text>
             ) : null}
           </>
@@ -126,7 +126,7 @@ function TrialCard({ trial, data }: { trial: TrialRow; data: HouseData | undefin
           </Text>
         )}
       </View>
-      {(stand?.sides ?? []).map(({ begin, last, count }, at) => (
+      {(status?.sides ?? []).map(({ begin, last, count }, at) => (
         <ListRow
           key={at}
           title={at === 0 ? groupName : (otherGroupName ?? '')}

@@ -1,5 +1,5 @@
 import type { TrialRow } from '@open-larder/contract';
-import { standOfTrial, type TrialStand } from '@open-larder/core/trial';
+import { computeTrialStatus, type TrialStatus } from '@open-larder/core/trial';
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
 import type { Words } from '../store';
 import { answers, group, species } from '../testing/house';
@@ -30,8 +30,8 @@ const side = (begin: number, end: number, count = 20, n = 8) => ({
   count,
   measured: [at('2026-01-01', around(begin, n)), at('2026-02-26', around(end, n))],
 });
-const stand = (sides: ReturnType<typeof side>[], over: object = {}): TrialStand =>
-  standOfTrial({
+const status = (sides: ReturnType<typeof side>[], over: object = {}): TrialStatus =>
+  computeTrialStatus({
     from: '2026-01-01',
     changedOn: null,
     upTo: '2026-03-01',
@@ -58,31 +58,33 @@ const trial = (over: Partial<TrialRow> = {}): TrialRow => ({
   note: '',
   version: 1,
   archived: false,
-  stand: stand([side(1.5, 2.4), side(1.5, 2.8)]),
+  status: status([side(1.5, 2.4), side(1.5, 2.8)]),
   ...over,
 });
 
 describe('what a trial showed, in words', () => {
   it('a difference, with its interval and its chance', () => {
     const one = trial();
-    expect(sayResult(one, one.stand!, words)).toMatch(
+    expect(sayResult(one, one.status!, words)).toMatch(
       /^On worms are longer than On flake by 0\.40 cm \(0\.\d+ to 0\.\d+\), 17 %\. Of two alike it would/,
     );
   });
 
   it('no conclusion where there is none, or where measuring does not allow one', () => {
-    expect(sayResult(trial(), stand([side(1.5, 2.4), side(1.5, 2.42)]), words)).toMatch(
+    expect(sayResult(trial(), status([side(1.5, 2.4), side(1.5, 2.42)]), words)).toMatch(
       /^No conclusion: .* it may be more, it may be less\.$/,
     );
-    expect(sayResult(trial(), stand([side(1.5, 2.4, 20, 2), side(1.5, 3, 20, 2)]), words)).toMatch(
+    expect(sayResult(trial(), status([side(1.5, 2.4, 20, 2), side(1.5, 3, 20, 2)]), words)).toMatch(
       /^No conclusion: of one side fewer than three/,
     );
-    expect(sayResult(trial(), stand([side(1.5, 2.4, 20, 9), side(1.5, 3, 20, 4)]), words)).toMatch(
+    expect(sayResult(trial(), status([side(1.5, 2.4, 20, 9), side(1.5, 3, 20, 4)]), words)).toMatch(
       /^No conclusion: one side was measured more than twice/,
     );
     const none = { ...side(1, 2), measured: [] };
-    expect(sayResult(trial(), stand([none, none]), words)).toMatch(/^Nothing can be said yet/);
-    expect(sayResult(trial({ kind: 'tank' }), stand([none, none]), words)).toMatch(/at the change/);
+    expect(sayResult(trial(), status([none, none]), words)).toMatch(/^Nothing can be said yet/);
+    expect(sayResult(trial({ kind: 'tank' }), status([none, none]), words)).toMatch(
+      /at the change/,
+    );
   });
 
   it('of one tank against what is usual at each size', () => {
@@ -94,20 +96,20 @@ describe('what a trial showed, in words', () => {
         at('2026-02-26', around(3.4)),
       ],
     };
-    const told = stand([one], { changedOn: '2026-01-29' });
-    expect(sayResult(trial({ kind: 'tank' }), told, words)).toMatch(
+    const report = status([one], { changedOn: '2026-01-29' });
+    expect(sayResult(trial({ kind: 'tank' }), report, words)).toMatch(
       /^They grew .* times the usual for their size before, .* after: more, by/,
     );
   });
 
   it('says what speaks against it', () => {
-    const apart = stand([side(1.2, 2.4), side(1.9, 2.8)], { difference: 0.02 });
+    const apart = status([side(1.2, 2.4), side(1.9, 2.8)], { difference: 0.02 });
     const doubts = sayDoubts(trial(), apart);
     expect(doubts).toContain(
       'The sides differed before it began: what differs at the end may come from there.',
     );
     expect(doubts[0]).toMatch(/cannot be seen in that time/);
-    const crowded = stand([side(1.5, 2.4, 40), side(1.5, 2.8, 10)]);
+    const crowded = status([side(1.5, 2.4, 40), side(1.5, 2.8, 10)]);
     expect(sayDoubts(trial(), crowded).at(-1)).toMatch(/^40 against 10 fish/);
     expect(sayNeeded({ weeks: 8, each: null })).toBe('no number of fish shows it');
     expect(sayNeeded({ weeks: 8, each: 24 })).toBe('24 on each side, for 8 weeks');

@@ -1,5 +1,5 @@
 import type { TrialRow } from '@open-larder/contract';
-import type { TrialRefusal, TrialStand } from '@open-larder/core/trial';
+import type { TrialRefusal, TrialStatus } from '@open-larder/core/trial';
 import { sayNumber } from '@open-larder/core/units';
 import type { Words } from '../store';
 
@@ -17,10 +17,10 @@ const percent = (share: number) => `${sayNumber(share * 100, 0)} %`;
 /** «The second are longer by 0.3 cm (0.1 to 0.5), 14 %; of two alike it would come so 1 time in 100.» */
 export function sayResult(
   { kind, groupName, otherGroupName }: TrialRow,
-  stand: TrialStand,
+  status: TrialStatus,
   words: Words,
 ): string {
-  const { result } = stand;
+  const { result } = status;
   if ('refused' in result) {
     return result.refused === 'unmeasured' && kind === 'tank'
       ? 'Nothing can be said yet: measure a few at the beginning, at the change and at the end.'
@@ -53,14 +53,14 @@ const sayChance = (chance: number): string =>
     : `Of two alike it would come so ${sayNumber(chance * 100, chance < 0.01 ? 1 : 0)} times in a hundred.`;
 
 /** «8 weeks: 24 on each side» */
-export const sayNeeded = ({ weeks, each }: TrialStand['needed'][number]): string =>
+export const sayNeeded = ({ weeks, each }: TrialStatus['needed'][number]): string =>
   each === null
     ? 'no number of fish shows it'
     : `${each} on each side, for ${sayNumber(weeks, 0)} weeks`;
 
 /** What speaks against trusting it, if anything. */
-export function sayDoubts({ kind, weeks }: TrialRow, stand: TrialStand): string[] {
-  const { sides, apart, enough, needed } = stand;
+export function sayDoubts({ kind, weeks }: TrialRow, status: TrialStatus): string[] {
+  const { sides, apart, enough, needed } = status;
   const each = needed.find((one) => one.weeks === weeks)?.each ?? null;
   const [a, b] = sides;
   return [

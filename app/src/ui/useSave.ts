@@ -15,7 +15,7 @@ export interface Stale {
 type Outcome<T> = { data: T; error?: undefined } | { data?: undefined; error: unknown };
 
 /**
- * Send a form and say how it went: faults stand beside their fields, a stale edit is kept
+ * Send a form and say how it went: faults are shown beside their fields, a stale edit is kept
  * for the keeper to compare, everything else is said in a line. What was typed is never lost.
  */
 export function useSave<V extends FieldValues>(form: UseFormReturn<V>) {

@@ -1,7 +1,7 @@
 import type { Tank, WaterRow } from '@open-larder/contract';
 import { addDays } from '@open-larder/core/round';
 import { sayNumber } from '@open-larder/core/units';
-import type { WaterStand } from '@open-larder/core/water/stand';
+import type { WaterStatus } from '@open-larder/core/water/status';
 import { View } from 'react-native';
 import { useNow, useWords } from '../store';
 import { Button, Card, ListRow, Text } from '../ui';
@@ -9,11 +9,19 @@ import { useWaterEvent } from './useWaterEvent';
 import { sayMgL } from './words';
 
 /** A tank over what its fish stand: the changes that bring it down, before anything else. */
-export function DownCard({ tank, row, stand }: { tank: Tank; row: WaterRow; stand: WaterStand }) {
+export function DownCard({
+  tank,
+  row,
+  status,
+}: {
+  tank: Tank;
+  row: WaterRow;
+  status: WaterStatus;
+}) {
   const words = useWords();
   const now = useNow();
-  const happen = useWaterEvent();
-  const { over, cap } = stand;
+  const logEvent = useWaterEvent();
+  const { over, cap } = status;
   if (over === null || cap === null) return null;
   const [first] = over.steps ?? [];
   return (
@@ -38,7 +46,7 @@ export function DownCard({ tank, row, stand }: { tank: Tank; row: WaterRow; stan
                     label="Done"
                     spoken="The first change is done"
                     onPress={() =>
-                      void happen(
+                      void logEvent(
                         tank.id,
                         { kind: 'changed', share: first!.share },
                         `Water of ${tank.name} is changed.`,

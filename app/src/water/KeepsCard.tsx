@@ -2,7 +2,7 @@ import type { Tank } from '@open-larder/contract';
 import { sayNumber } from '@open-larder/core/units';
 import { peakOf } from '@open-larder/core/water/sawTooth';
 import { keepsUnder } from '@open-larder/core/water/keeps';
-import type { WaterStand } from '@open-larder/core/water/stand';
+import type { WaterStatus } from '@open-larder/core/water/status';
 import { USUAL_RHYTHM } from '@open-larder/core/water/rhythm';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -18,12 +18,12 @@ const MOST_DAYS = 28;
 const MOST_RATION = 1.5;
 
 /** What keeps a tank under what its fish stand: each way solved for, and any mix of them tried out. */
-export function KeepsCard({ tank, stand }: { tank: Tank; stand: WaterStand }) {
+export function KeepsCard({ tank, status }: { tank: Tank; status: WaterStatus }) {
   const router = useRouter();
   const say = useSay();
   const rhythm = tank.plan?.water ?? USUAL_RHYTHM;
   const save = useRhythm(tank);
-  const { cap, keeps, worst, foodAddsMgL } = stand;
+  const { cap, keeps, worst, foodAddsMgL } = status;
   const take = async (part: Partial<typeof rhythm>) => {
     const wrong = await save({ ...rhythm, ...part });
     if (wrong) say(wrong.detail, { tone: 'fault' });
@@ -33,7 +33,7 @@ export function KeepsCard({ tank, stand }: { tank: Tank; stand: WaterStand }) {
   const worstMgL = peakOf(Math.max(0, worst.production * foodAddsMgL - worst.uptakeMgL), rhythm);
   const fits = worstMgL <= cap.mgL;
   // Over the cap nothing is relaxed: what is done now is the least.
-  const over = stand.over !== null;
+  const over = status.over !== null;
   const share =
     keeps.share === null ? null : Math.max(LEAST_SHARE, over ? rhythm.share : 0, keeps.share);
   const everyDays =
@@ -46,7 +46,7 @@ export function KeepsCard({ tank, stand }: { tank: Tank; stand: WaterStand }) {
     <View style={{ gap: 8 }}>
       <Text look="subtitle">What keeps it under</Text>
       <Text tone={fits ? 'ink' : 'due'}>
-        {`With ${sayNumber(rhythm.share * 100, 0)} % every ${rhythm.everyDays} days it peaks at about ${sayMgL(stand.peakMgL)} mg/L in the long run, perhaps ${sayMgL(worstMgL)}; ${cap.groupName} tolerate about ${cap.mgL} mg/L.`}
+        {`With ${sayNumber(rhythm.share * 100, 0)} % every ${rhythm.everyDays} days it peaks at about ${sayMgL(status.peakMgL)} mg/L in the long run, perhaps ${sayMgL(worstMgL)}; ${cap.groupName} tolerate about ${cap.mgL} mg/L.`}
       </Text>
       <Card label="What keeps it under">
         <ListRow
@@ -101,7 +101,7 @@ export function KeepsCard({ tank, stand }: { tank: Tank; stand: WaterStand }) {
           }
         />
       </Card>
-      <WhatIf key={`${rhythm.share} ${rhythm.everyDays}`} stand={stand} rhythm={rhythm} />
+      <WhatIf key={`${rhythm.share} ${rhythm.everyDays}`} status={status} rhythm={rhythm} />
     </View>
   );
 }
@@ -125,10 +125,10 @@ function Way({
 
 /** Share, interval and ration together: what it would come to. */
 function WhatIf({
-  stand,
+  status,
   rhythm,
 }: {
-  stand: WaterStand;
+  status: WaterStatus;
   rhythm: { share: number; everyDays: number; sourceMgL: number };
 }) {
   const [share, setShare] = useState(rhythm.share);
@@ -137,11 +137,11 @@ function WhatIf({
   const tried = { share, everyDays, sourceMgL: rhythm.sourceMgL };
   const adds = Math.max(
     0,
-    stand.worst.production * stand.foodAddsMgL * ration - stand.worst.uptakeMgL,
+    status.worst.production * status.foodAddsMgL * ration - status.worst.uptakeMgL,
   );
   const peak = peakOf(adds, tried);
-  const under = keepsUnder(stand.cap!.mgL, stand.worst, stand.foodAddsMgL * ration, tried);
-  const fits = peak <= stand.cap!.mgL;
+  const under = keepsUnder(status.cap!.mgL, status.worst, status.foodAddsMgL * ration, tried);
+  const fits = peak <= status.cap!.mgL;
   return (
     <Card label="Try it out">
       <View style={{ padding: 12, gap: 12 }}>

@@ -16,7 +16,7 @@ export function WaterQuestions({ tank }: { tank: Tank }) {
   const say = useSay();
   const [editTank] = api.useEditTankMutation();
   const savePlan = usePlanPart(tank);
-  const happen = useWaterEvent();
+  const logEvent = useWaterEvent();
   const [runsSince, setRunsSince] = useState<string | null>(tank.runsSince);
   const [changedOn, setChangedOn] = useState<string | null>(null);
   const [share, setShare] = useState<number | null>(USUAL_RHYTHM.share);
@@ -33,7 +33,7 @@ export function WaterQuestions({ tank }: { tank: Tank }) {
     };
     // The plan comes last: the card goes with it, and until then what is missing can be sent again.
     if (changedOn !== null && noted.current !== changedOn) {
-      const wrong = await happen(
+      const wrong = await logEvent(
         tank.id,
         { kind: 'changed', share: share ?? Number.NaN, day: changedOn },
         `The last change of ${tank.name} is noted.`,

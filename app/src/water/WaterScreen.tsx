@@ -3,7 +3,7 @@ import { refillFor } from '@open-larder/contract/refill';
 import { addDays, daysBetween } from '@open-larder/core/round';
 import { sayNumber } from '@open-larder/core/units';
 import type { Reading } from '@open-larder/core/water/range';
-import type { WaterStand } from '@open-larder/core/water/stand';
+import type { WaterStatus } from '@open-larder/core/water/status';
 import { RecordNote } from '../forecasts/RecordNote';
 import { testBand } from '@open-larder/core/water/testError';
 import { useState } from 'react';
@@ -53,13 +53,13 @@ export function WaterScreen({ id }: { id: string }) {
     <Skeleton rows={4} height={80} />
   ) : !tank || !row ? (
     <Empty title="No such tank" text="It may have been put away. Go back to the tanks." />
-  ) : row.stand === null ? (
+  ) : row.status === null ? (
     <Empty
       title="How much water it holds is not known"
       text="Enter its measures or its litres with «Change tank»: what food does to it follows from them."
     />
   ) : null;
-  const whole = body === null && tank && row?.stand;
+  const whole = body === null && tank && row?.status;
   return (
     <Screen
       title="Water"
@@ -68,13 +68,13 @@ export function WaterScreen({ id }: { id: string }) {
       aside={
         whole ? (
           <>
-            <KeepsCard tank={tank} stand={row.stand!} />
-            <RawCard stand={row.stand!} />
+            <KeepsCard tank={tank} status={row.status!} />
+            <RawCard status={row.status!} />
           </>
         ) : null
       }
     >
-      {whole ? <WaterOf tank={tank} row={row} stand={row.stand!} events={events.data!} /> : body}
+      {whole ? <WaterOf tank={tank} row={row} status={row.status!} events={events.data!} /> : body}
     </Screen>
   );
 }
@@ -82,18 +82,18 @@ export function WaterScreen({ id }: { id: string }) {
 interface Props {
   tank: Tank;
   row: WaterRow;
-  stand: WaterStand;
+  status: WaterStatus;
   events: WaterEventRow[];
 }
 
-function WaterOf({ tank, row, stand, events }: Props) {
+function WaterOf({ tank, row, status, events }: Props) {
   const words = useWords();
   const wide = useWide();
-  const happen = useWaterEvent();
+  const logEvent = useWaterEvent();
   const [open, setOpen] = useState<'test' | 'rhythm' | 'changed' | 'filledUp' | null>(null);
   const close = () => setOpen(null);
-  const today = stand.days[0]!;
-  const known = stand.latest.nitrate;
+  const today = status.days[0]!;
+  const known = status.latest.nitrate;
   return (
     <View style={{ gap: 16 }}>
       <View style={{ gap: 4 }}>
@@ -106,27 +106,27 @@ function WaterOf({ tank, row, stand, events }: Props) {
             : 'Never tested: estimated from the food alone. One test makes it far surer.'}
         </Text>
         <Text look="small" tone="quiet">
-          {saySums(stand)}
+          {saySums(status)}
         </Text>
       </View>
-      <Warnings tank={tank} stand={stand} events={events} />
-      <DownCard tank={tank} row={row} stand={stand} />
+      <Warnings tank={tank} status={status} events={events} />
+      <DownCard tank={tank} row={row} status={status} />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         <Button look="primary" label="Log a test" onPress={() => setOpen('test')} />
         <Button label="Water changed" onPress={() => setOpen('changed')} />
         <Button label="Filled up" onPress={() => setOpen('filledUp')} />
         <Button label="How it is changed" onPress={() => setOpen('rhythm')} />
       </View>
-      <Ahead stand={stand} events={events} />
-      <NextCard tank={tank} row={row} stand={stand} />
-      {wide ? null : <KeepsCard tank={tank} stand={stand} />}
-      {wide ? null : <RawCard stand={stand} />}
-      <Latest stand={stand} />
+      <Ahead status={status} events={events} />
+      <NextCard tank={tank} row={row} status={status} />
+      {wide ? null : <KeepsCard tank={tank} status={status} />}
+      {wide ? null : <RawCard status={status} />}
+      <Latest status={status} />
       <History row={row} events={events} />
       {open === 'test' ? (
         <TestSheet
           tank={tank}
-          onTest={(test) => happen(tank.id, test, `The test of ${tank.name} is noted.`)}
+          onTest={(test) => logEvent(tank.id, test, `The test of ${tank.name} is noted.`)}
           onClose={close}
         />
       ) : null}
@@ -144,7 +144,7 @@ function WaterOf({ tank, row, stand, events }: Props) {
   );
 }
 
-function saySums({ fit, foodAddsMgL, addsMgL }: WaterStand): string {
+function saySums({ fit, foodAddsMgL, addsMgL }: WaterStatus): string {
   const food = `The plan’s food adds ${sayMgL(foodAddsMgL * fit.production)} mg/L a day`;
   const learned =
     fit.tests > 0
@@ -153,25 +153,25 @@ function saySums({ fit, foodAddsMgL, addsMgL }: WaterStand): string {
   return `${food}${learned}. Left: ${sayMgL(Math.max(0, addsMgL))} a day.`;
 }
 
-function Warnings({ tank, stand, events }: Omit<Props, 'row'>) {
+function Warnings({ tank, status, events }: Omit<Props, 'row'>) {
   const words = useWords();
-  const happen = useWaterEvent();
+  const logEvent = useWaterEvent();
   const takeBack = useWaterUndo();
-  if (stand.warnings.length === 0) return null;
+  if (status.warnings.length === 0) return null;
   const confirm = async (id: string) => {
     const event = events.find((one) => one.id === id);
     if (!event || !(await takeBack(id))) return;
     const { day, note, tan, nitrite, nitrate, ph, gh, kh, tdsMgL, tempC } = event;
-    await happen(
+    await logEvent(
       tank.id,
       { kind: 'tested', sure: true, day, note, tan, nitrite, nitrate, ph, gh, kh, tdsMgL, tempC },
       'It is reckoned with from now on.',
     );
   };
-  const poison = stand.warnings.findIndex(({ kind }) => kind === 'ammonia' || kind === 'nitrite');
+  const poison = status.warnings.findIndex(({ kind }) => kind === 'ammonia' || kind === 'nitrite');
   return (
     <Card label="What to look at">
-      {stand.warnings.map((warning, at) => (
+      {status.warnings.map((warning, at) => (
         <View key={at} style={{ padding: 12, gap: 8 }}>
           <Text tone="due">{sayWarning(warning, words)}</Text>
           {at === poison ? <FastForWater tank={tank} /> : null}
@@ -190,19 +190,19 @@ function Warnings({ tank, stand, events }: Omit<Props, 'row'>) {
 /** Days back that are drawn; more is in the history. */
 const DRAWN_BACK = 42;
 
-function Ahead({ stand, events }: { stand: WaterStand; events: WaterEventRow[] }) {
+function Ahead({ status, events }: { status: WaterStatus; events: WaterEventRow[] }) {
   const now = useNow();
   const words = useWords();
   const [width, setWidth] = useState(0);
   const at = (day: string) => daysBetween(now.day, day);
-  const begins = stand.past.length > 0 ? at(stand.past[0]!.day) : 0;
-  const odd = new Set(stand.warnings.flatMap((one) => (one.kind === 'odd' ? [one.eventId] : [])));
+  const begins = status.past.length > 0 ? at(status.past[0]!.day) : 0;
+  const odd = new Set(status.warnings.flatMap((one) => (one.kind === 'odd' ? [one.eventId] : [])));
   const tests = events.flatMap((event) =>
     event.kind === 'tested' && event.nitrate !== null && at(event.day) >= -DRAWN_BACK
       ? [{ day: at(event.day), mgL: event.nitrate, odd: odd.has(event.id) }]
       : [],
   );
-  const planned = stand.days.flatMap(({ before, after }, day) =>
+  const planned = status.days.flatMap(({ before, after }, day) =>
     after < before - 1e-9 ? [day] : [],
   );
   return (
@@ -214,12 +214,12 @@ function Ahead({ stand, events }: { stand: WaterStand; events: WaterEventRow[] }
       >
         {width > 0 ? (
           <WaterRibbon
-            label={`Nitrate today about ${sayMgL(stand.days[0]!.before)} mg/L; in eight weeks ${sayMgL(stand.days.at(-1)!.low)} to ${sayMgL(stand.days.at(-1)!.high)}.`}
+            label={`Nitrate today about ${sayMgL(status.days[0]!.before)} mg/L; in eight weeks ${sayMgL(status.days.at(-1)!.low)} to ${sayMgL(status.days.at(-1)!.high)}.`}
             width={width}
-            past={stand.past
+            past={status.past
               .filter(({ day }) => at(day) >= -DRAWN_BACK)
               .map(({ day, mgL }) => ({ day: at(day), mgL }))}
-            ahead={stand.days.map(({ before, after, low, high }, day) => ({
+            ahead={status.days.map(({ before, after, low, high }, day) => ({
               day,
               mgL: before,
               after,
@@ -228,13 +228,13 @@ function Ahead({ stand, events }: { stand: WaterStand; events: WaterEventRow[] }
             }))}
             tests={tests}
             changes={[
-              ...stand.changes
+              ...status.changes
                 .map(({ day }) => at(day))
                 .filter((day) => day >= -DRAWN_BACK && day < 0),
               ...planned,
             ]}
-            capMgL={stand.cap?.mgL ?? null}
-            capSays={stand.cap ? `what ${stand.cap.groupName} tolerate` : ''}
+            capMgL={status.cap?.mgL ?? null}
+            capSays={status.cap ? `what ${status.cap.groupName} tolerate` : ''}
             dates={[-28, 0, 28, 55]
               .filter((day) => day >= Math.min(0, begins))
               .map((day) => ({
@@ -253,11 +253,11 @@ function Ahead({ stand, events }: { stand: WaterStand; events: WaterEventRow[] }
   );
 }
 
-function NextCard({ tank, row, stand }: Omit<Props, 'events'>) {
+function NextCard({ tank, row, status }: Omit<Props, 'events'>) {
   const words = useWords();
   const now = useNow();
-  const happen = useWaterEvent();
-  const { next } = stand;
+  const logEvent = useWaterEvent();
+  const { next } = status;
   if (!tank.plan?.water) return <WaterQuestions tank={tank} />;
   if (next === null) return null;
   const lines = sayRefill(refillFor(tank, next.litres, row.litres!), words);
@@ -276,7 +276,7 @@ function NextCard({ tank, row, stand }: Omit<Props, 'events'>) {
             <Button
               label="Done, as planned"
               onPress={() =>
-                void happen(
+                void logEvent(
                   tank.id,
                   { kind: 'changed', share: next.share },
                   `Water of ${tank.name} is changed.`,
@@ -293,23 +293,23 @@ function NextCard({ tank, row, stand }: Omit<Props, 'events'>) {
   );
 }
 
-function Latest({ stand }: { stand: WaterStand }) {
+function Latest({ status }: { status: WaterStatus }) {
   const words = useWords();
-  const told = Object.entries(stand.latest) as [Reading, { value: number; day: string }][];
-  if (told.length === 0) return null;
+  const report = Object.entries(status.latest) as [Reading, { value: number; day: string }][];
+  if (report.length === 0) return null;
   return (
     <View style={{ gap: 8 }}>
       <Text look="subtitle">Last tested</Text>
       <Card label="Last tested">
         {(Object.keys(READING_WORDS) as Reading[])
-          .filter((of) => stand.latest[of])
+          .filter((of) => status.latest[of])
           .map((of, index) => (
             <ListRow
               key={of}
               first={index === 0}
               title={READING_WORDS[of]}
-              detail={words.day(stand.latest[of]!.day)}
-              trail={<Text look="strong">{sayReading(of, stand.latest[of]!.value, words)}</Text>}
+              detail={words.day(status.latest[of]!.day)}
+              trail={<Text look="strong">{sayReading(of, status.latest[of]!.value, words)}</Text>}
             />
           ))}
       </Card>
@@ -318,10 +318,10 @@ function Latest({ stand }: { stand: WaterStand }) {
 }
 
 /** A tank without a grown filter: ammonia and nitrite in time. */
-function RawCard({ stand }: { stand: WaterStand }) {
+function RawCard({ status }: { status: WaterStatus }) {
   const words = useWords();
   const now = useNow();
-  const { raw } = stand;
+  const { raw } = status;
   if (raw === null) return null;
   const hours = raw.hoursUntilConcern;
   const days = raw.days.filter((_, day) => day % 2 === 0);
@@ -373,12 +373,12 @@ function ChangeSheet({
   onClose: () => void;
 }) {
   const words = useWords();
-  const happen = useWaterEvent();
+  const logEvent = useWaterEvent();
   const [amount, setAmount] = useState<number | null>(first * litres);
   const [faults, setFaults] = useState<Faults>({});
   const volume = words.scale('volume');
   const save = async () => {
-    const wrong = await happen(
+    const wrong = await logEvent(
       tank.id,
       { kind, share: amount === null ? Number.NaN : amount / litres },
       kind === 'changed' ? `Water of ${tank.name} is changed.` : `${tank.name} is filled up.`,

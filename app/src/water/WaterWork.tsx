@@ -16,10 +16,10 @@ export function WaterWork() {
   const { data: tanks = [] } = api.useTanksQuery();
   const due = waters.flatMap((row) => {
     const tank = tanks.find(({ id }) => id === row.tankId);
-    const pressing = (row.stand?.warnings ?? []).filter(
+    const pressing = (row.status?.warnings ?? []).filter(
       ({ kind }) => kind === 'ammonia' || kind === 'nitrite',
     );
-    const next = row.stand?.next ?? null;
+    const next = row.status?.next ?? null;
     const today = next !== null && next.day <= now.day && !next.held ? next : null;
     return tank && (today || pressing.length > 0) ? [{ row, tank, next: today, pressing }] : [];
   });
@@ -39,7 +39,7 @@ export function WaterWork() {
   );
 }
 
-type Warnings = NonNullable<WaterRow['stand']>['warnings'];
+type Warnings = NonNullable<WaterRow['status']>['warnings'];
 
 function Due({
   row,
@@ -55,7 +55,7 @@ function Due({
   const router = useRouter();
   const words = useWords();
   const now = useNow();
-  const happen = useWaterEvent();
+  const logEvent = useWaterEvent();
   const lines =
     next && row.litres ? sayRefill(refillFor(tank, next.litres, row.litres), words) : [];
   return (
@@ -81,7 +81,7 @@ function Due({
               label="Changed"
               spoken={`Changed: ${tank.name}`}
               onPress={() =>
-                void happen(
+                void logEvent(
                   tank.id,
                   { kind: 'changed', share: next.share },
                   `Water of ${tank.name} is changed.`,

@@ -1,6 +1,6 @@
 import type { Tank, WaterEventRow, WaterRow } from '@open-larder/contract';
 import { addDays } from '@open-larder/core/round';
-import { standOfWater, UPTAKE, type WaterEvent } from '@open-larder/core/water';
+import { computeWaterStatus, UPTAKE, type WaterEvent } from '@open-larder/core/water';
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { answers, tank as plainTank } from '../testing/house';
 import { sent, standIn } from '../testing/server';
@@ -50,7 +50,7 @@ function rowOf(events: WaterEventRow[], { mg = 20, said = true } = {}): WaterRow
   return {
     tankId: tank.id,
     litres: 100,
-    stand: standOfWater({
+    status: computeWaterStatus({
       litres: 100,
       tempC: 25,
       ph: 7,
@@ -62,7 +62,7 @@ function rowOf(events: WaterEventRow[], { mg = 20, said = true } = {}): WaterRow
       events: events as WaterEvent[],
       servedMg: new Map(),
       plannedMg: Array<number>(56).fill(mg),
-      groups: [{ id: 'g', name: 'Loaches', standsMgL: 20 }],
+      groups: [{ id: 'g', name: 'Loaches', toleratesMgL: 20 }],
     }),
   };
 }
@@ -263,7 +263,7 @@ describe('the water of a tank', () => {
   });
 
   it('of unknown litres, and of no such tank, it says what to do', async () => {
-    serve([], { 'GET /api/waters': { tanks: [{ tankId: tank.id, litres: null, stand: null }] } });
+    serve([], { 'GET /api/waters': { tanks: [{ tankId: tank.id, litres: null, status: null }] } });
     open();
     expect(await screen.findByText('How much water it holds is not known')).toBeTruthy();
   });

@@ -2,7 +2,7 @@ import type { WaterEventRow } from '@open-larder/contract';
 import { sayNumber } from '@open-larder/core/units';
 import type { Reading } from '@open-larder/core/water/range';
 import type { Refill } from '@open-larder/core/water/refill';
-import type { NextChange, WaterWarning } from '@open-larder/core/water/stand';
+import type { NextChange, WaterWarning } from '@open-larder/core/water/status';
 import type { Words } from '../store';
 import { READING_WORDS } from './readings';
 
@@ -93,10 +93,10 @@ export function sayWarning(warning: WaterWarning, words: Words): string {
 /** What one line of the history says. */
 export function sayWaterEvent(event: WaterEventRow, words: Words, litres: number | null): string {
   if (event.kind === 'tested') {
-    const told = (Object.keys(READING_WORDS) as Reading[]).flatMap((of) =>
+    const report = (Object.keys(READING_WORDS) as Reading[]).flatMap((of) =>
       event[of] === null ? [] : [`${READING_WORDS[of]} ${sayReading(of, event[of]!, words)}`],
     );
-    return told.join(', ');
+    return report.join(', ');
   }
   const share = `${sayNumber((event.share ?? 0) * 100, 0)} %`;
   const amount = litres === null ? '' : `, ${words.say('volume', (event.share ?? 0) * litres)}`;

@@ -71,8 +71,8 @@ describe('balancing a plan', () => {
   });
 });
 
-/** A server that tells lines when the test says so. */
-function toldServer() {
+/** A server that shows lines when the test says so. */
+function reportingServer() {
   const waiting: ((part: { done: boolean; value?: Uint8Array }) => void)[] = [];
   const unread: { done: boolean; value?: Uint8Array }[] = [];
   const push = (part: { done: boolean; value?: Uint8Array }) => {
@@ -104,7 +104,7 @@ function toldServer() {
   }) as typeof fetch;
   const say = (text: string) => push({ done: false, value: new TextEncoder().encode(text) });
   return {
-    tell: (line: Line<'balancePlan'>) => act(async () => say(`${JSON.stringify(line)}\n`)),
+    report: (line: Line<'balancePlan'>) => act(async () => say(`${JSON.stringify(line)}\n`)),
     /** Part of a line: the rest comes later. */
     say: (text: string) => act(async () => say(text)),
     drop: () => act(async () => push({ done: true })),
@@ -115,7 +115,7 @@ function toldServer() {
 describe('balancing in a house of over forty tanks', () => {
   const LARGE = { ...HUNGRY, 'GET /api/tanks': { items: tanks(41), next: null } };
   const news = (over: Partial<BalancingRow> = {}): Line<'balancePlan'> => ({
-    told: { step: 'solving', round: 2, before: 10, best: null, ...over },
+    progress: { step: 'solving', round: 2, before: 10, best: null, ...over },
   });
   const better = {
     score: 4,
@@ -138,11 +138,11 @@ describe('balancing in a house of over forty tanks', () => {
     },
   };
 
-  it('is done by the server, which tells how far it is', async () => {
+  it('is done by the server, which shows how far it is', async () => {
     await openSheet(LARGE);
-    const server = toldServer();
+    const server = reportingServer();
     start();
-    await server.tell(news());
+    await server.report(news());
     expect(screen.getByText('Solving, round 2')).toBeTruthy();
     // A line may come in two parts.
     const line = `${JSON.stringify(news({ step: 'simulating', best: better }))}\n`;
@@ -150,7 +150,7 @@ describe('balancing in a house of over forty tanks', () => {
     await server.say(line.slice(40));
     expect(screen.getByText('Simulating what came of it, round 2')).toBeTruthy();
     expect(screen.getByText('Best so far: 60 % less amiss than now.')).toBeTruthy();
-    await server.tell(answer);
+    await server.report(answer);
     expect(await screen.findByText('What changes')).toBeTruthy();
     expect(screen.getByText(/3 times, until both agreed/)).toBeTruthy();
     expect(sheet().getAllByLabelText(/3 pinches in place of ½ pinch$/)).toHaveLength(7);
@@ -158,11 +158,11 @@ describe('balancing in a house of over forty tanks', () => {
 
   it('is enough when the keeper says so: the best so far is shown, the server stops', async () => {
     await openSheet(LARGE);
-    const server = toldServer();
+    const server = reportingServer();
     start();
-    await server.tell(news({ best: { ...better, score: 12 } }));
+    await server.report(news({ best: { ...better, score: 12 } }));
     expect(screen.queryByText('Enough: show the best so far')).toBeNull();
-    await server.tell(news({ best: better }));
+    await server.report(news({ best: better }));
     fireEvent.press(screen.getByText('Enough: show the best so far'));
     expect(server.left()).toBe(true);
     expect(await screen.findByText('What changes')).toBeTruthy();
@@ -171,9 +171,9 @@ describe('balancing in a house of over forty tanks', () => {
 
   it('stops in the server when it is cancelled', async () => {
     await openSheet(LARGE);
-    const server = toldServer();
+    const server = reportingServer();
     start();
-    await server.tell(news());
+    await server.report(news());
     fireEvent.press(screen.getByText('Cancel'));
     expect(server.left()).toBe(true);
     expect(sheet().getByLabelText('Balance')).toBeTruthy();
@@ -181,15 +181,15 @@ describe('balancing in a house of over forty tanks', () => {
 
   it('says so when the line breaks, or the server refuses', async () => {
     await openSheet(LARGE);
-    let server = toldServer();
+    let server = reportingServer();
     start();
-    await server.tell(news());
+    await server.report(news());
     await server.drop();
     expect(await screen.findByText(/The server cannot be reached/)).toBeTruthy();
-    server = toldServer();
+    server = reportingServer();
     start();
     await waitFor(() => expect(screen.queryByText(/cannot be reached/)).toBeNull());
-    await server.tell({
+    await server.report({
       problem: { type: 'about:blank', title: 'x', status: 409, detail: 'Not in time.' },
     });
     expect(await screen.findByText('Not in time.')).toBeTruthy();

@@ -34,12 +34,12 @@ interface Props {
   date: string;
   servings: readonly RoundServing[];
   /** Share of each serving that its own group gets, and minutes until it is gone, by serving. */
-  told: ReadonlyMap<string, { ownShare: number; clearedMin: number | null }>;
+  report: ReadonlyMap<string, { ownShare: number; clearedMin: number | null }>;
   onClose: () => void;
 }
 
 /** What stands in one cell: change, move, repeat, take out, add. */
-export function CellSheet({ board, data, place, date, servings, told, onClose }: Props) {
+export function CellSheet({ board, data, place, date, servings, report, onClose }: Props) {
   const words = useWords();
   const moment = data.moments.find((one) => one.id === place.momentId);
   return (
@@ -51,7 +51,7 @@ export function CellSheet({ board, data, place, date, servings, told, onClose }:
           place={place}
           board={board}
           data={data}
-          told={told.get(one.serving.id)}
+          report={report.get(one.serving.id)}
         />
       ))}
       <AddFood key={servings.length} board={board} data={data} place={place} />
@@ -64,13 +64,13 @@ function ServingCard({
   place,
   board,
   data,
-  told,
+  report,
 }: {
   one: RoundServing;
   place: Place;
   board: Board;
   data: HouseData;
-  told: { ownShare: number; clearedMin: number | null } | undefined;
+  report: { ownShare: number; clearedMin: number | null } | undefined;
 }) {
   const words = useWords();
   const [moving, setMoving] = useState(false);
@@ -89,11 +89,11 @@ function ServingCard({
             <Text look="strong">{food.name}</Text>
             <Text look="small" tone="quiet">
               {`for ${group.name} · ${ofBody(one)} of body mass`}
-              {told
-                ? ` · ${Math.round(told.ownShare * 100)} % of it reaches them · ${
-                    told.clearedMin === null
+              {report
+                ? ` · ${Math.round(report.ownShare * 100)} % of it reaches them · ${
+                    report.clearedMin === null
                       ? 'some is left'
-                      : `gone in ${told.clearedMin < 1.5 ? 'a minute' : `${Math.round(told.clearedMin)} min`}`
+                      : `gone in ${report.clearedMin < 1.5 ? 'a minute' : `${Math.round(report.clearedMin)} min`}`
                   }`
                 : ''}
             </Text>

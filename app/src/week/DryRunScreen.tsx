@@ -28,7 +28,7 @@ const WEEKS = 8;
 const DAYS = WEEKS * 7;
 const HOUSE = 'house';
 
-/** Eight weeks forward with the plan as it stands, and beside it the plan that is on the board. */
+/** Eight weeks forward with the plan as it is, and beside it the plan that is on the board. */
 export function DryRunScreen({ tankId }: { tankId?: string }) {
   const loaded = useHouse();
   return loaded.data ? (
@@ -65,7 +65,7 @@ function DryRunOf({ data, tankId }: { data: HouseData; tankId: string | undefine
   const about = useMemo(() => ({ looked, drafts, day: now.day }), [looked, drafts, now.day]);
   const waters = api.useWatersQuery();
   const waterStatus = (id: string) =>
-    waters.data?.find(({ tankId }) => tankId === id)?.stand ?? null;
+    waters.data?.find(({ tankId }) => tankId === id)?.status ?? null;
   const running = useWork<Pair, WeekWorker>(about, startWeek);
   const start = () =>
     running.run(async (worker, onTank) => {
@@ -89,7 +89,7 @@ function DryRunOf({ data, tankId }: { data: HouseData; tankId: string | undefine
   return (
     <Screen
       title="Dry run"
-      detail={`${WEEKS} weeks from ${words.day(now.day)}, with the plan as it stands`}
+      detail={`${WEEKS} weeks from ${words.day(now.day)}, with the plan as it is`}
       back="/week"
       tools={<ScreenTools />}
     >
@@ -297,7 +297,7 @@ function TankResult({
   const weekly = Array.from({ length: days }, (_, d) =>
     d % 14 === 0 ? words.day(addDays(first, d)).split(' ').slice(1).join(' ') : '',
   );
-  const strictest = tank.over?.standsMgL;
+  const strictest = tank.over?.toleratesMgL;
   return (
     <View style={{ gap: 16 }}>
       <Text look="subtitle">{nameOf(data.tanks, tank.tankId)}</Text>
@@ -332,7 +332,7 @@ function TankResult({
       </Card>
       <Text>
         {tank.over
-          ? `Nitrate passes ${tank.over.standsMgL} mg/L on ${words.day(tank.over.day)}: more than ${nameOf(data.groups, tank.over.groupId)} stand for long. Change more water, or feed less.`
+          ? `Nitrate passes ${tank.over.toleratesMgL} mg/L on ${words.day(tank.over.day)}: more than ${nameOf(data.groups, tank.over.groupId)} stand for long. Change more water, or feed less.`
           : `Nitrate stays at or under ${Math.round(tank.peakMgL)} mg/L, which everyone here stands.`}
       </Text>
       <Chart

@@ -92,10 +92,10 @@ export function FastsSheet({ board, names, judged, onClose }: Props) {
         const diet = draft.diets.find((one) => one.groupId === group.id);
         if (!diet) return null;
         const fry = mayNotFast(group.stage);
-        const stands = longestSafeGap({ ...group, tempC: task.tank.tempC }).value;
+        const toleratesH = longestSafeGap({ ...group, tempC: task.tank.tempC }).value;
         return fry ? (
           <Text key={group.id}>
-            {`${group.name} never fast: fry can go about ${Math.floor(stands)} hours without food.`}
+            {`${group.name} never fast: fry can go about ${Math.floor(toleratesH)} hours without food.`}
           </Text>
         ) : (
           <Choices

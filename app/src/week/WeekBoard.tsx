@@ -198,7 +198,7 @@ const servingName = (rows: readonly BoardRow[], { servingId }: Taken): string =>
   return one ? `${one.food.name} for ${one.group.name}` : 'A serving';
 };
 
-/** What is said while something is moved: names, as they stand on the board. */
+/** What is said while something is moved: names, as they are on the board. */
 export function announcing(named: {
   moved: (taken: Taken | FromTray) => string;
   place: (place: Place) => string;

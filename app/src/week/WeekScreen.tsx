@@ -262,7 +262,7 @@ function TankWeek({
           place={place}
           date={column.date}
           servings={cell}
-          told={toldOf(outcome, column.date, board)}
+          report={reportOf(outcome, column.date, board)}
           onClose={close}
         />
       ) : null}
@@ -369,22 +369,22 @@ function keepAlso(
 }
 
 /** What the simulation says of each serving of a day, by serving. */
-function toldOf(
+function reportOf(
   { judged, running }: ReturnType<typeof useOutcome>,
   date: string,
   { task }: Board,
 ): ReadonlyMap<string, { ownShare: number; clearedMin: number | null }> {
-  const told = new Map<string, { ownShare: number; clearedMin: number | null }>();
-  if (!judged || running) return told;
+  const report = new Map<string, { ownShare: number; clearedMin: number | null }>();
+  if (!judged || running) return report;
   const day = judged.outcome.days.find((one) => one.day === date || addDays(one.day, -7) === date);
   day?.drops.forEach((drop, at) => {
     const own = task.groups.findIndex((group) => group.id === drop.groupId);
-    told.set(drop.key, {
+    report.set(drop.key, {
       ownShare: day.reaches[at]?.[own] ?? 0,
       clearedMin: day.clearedMin[at] ?? null,
     });
   });
-  return told;
+  return report;
 }
 
 /** Ctrl+Z and Ctrl+Y, where nothing is being typed. */

@@ -1,11 +1,11 @@
 import { growthWork, type Asked, type Told } from './growthWork';
 
 self.onmessage = ({ data }: MessageEvent<Asked>) => {
-  const tell = (told: Told) => self.postMessage(told);
+  const report = (report: Told) => self.postMessage(report);
   try {
-    const result = growthWork.fit(data.batches, data.days, (done, of) => tell({ done, of }));
-    tell({ result });
+    const result = growthWork.fit(data.batches, data.days, (done, of) => report({ done, of }));
+    report({ result });
   } catch (error) {
-    tell({ fault: (error as Error).message });
+    report({ fault: (error as Error).message });
   }
 };

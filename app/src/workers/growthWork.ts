@@ -14,7 +14,7 @@ export interface Fitted {
   on: { day: number; cm: number; low: number; high: number }[] | null;
 }
 
-/** What the worker is asked, and what it tells: how far it is, and then what came of it. */
+/** What the worker is asked, and what it shows: how far it is, and then what came of it. */
 export interface Asked {
   batches: readonly Batch[];
   days: readonly number[];

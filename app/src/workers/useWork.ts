@@ -36,19 +36,19 @@ export function useWork<T, W extends Stoppable>(about: unknown, start: () => W):
     worker.current = started;
     setState({ ...IDLE, running: { done: 0, of: 0 }, about });
     // What was stopped has nothing more to say.
-    const tell = (news: Partial<News<T, W>>) => {
+    const report = (news: Partial<News<T, W>>) => {
       if (worker.current === started) setState((before) => ({ ...before, ...news }));
     };
     // The last word on how far it is may come after the result: it has another channel.
     let over = false;
     work(started, (done, of) => {
-      if (!over) tell({ running: { done, of } });
+      if (!over) report({ running: { done, of } });
     })
-      .then((result) => tell({ result }))
-      .catch((error: Error) => tell({ fault: error.message }))
+      .then((result) => report({ result }))
+      .catch((error: Error) => report({ fault: error.message }))
       .finally(() => {
         over = true;
-        tell({ running: null });
+        report({ running: null });
         started.stop();
       });
   };

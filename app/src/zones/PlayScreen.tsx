@@ -315,7 +315,7 @@ function stripsOf(feeding: Feeding, { frames, scene, report }: Played): DayStrip
 /** What came of it: food by food, and the water. */
 function Outcome({ tank, data, simulation, played: { report } }: Parts) {
   const { data: waters } = api.useWatersQuery();
-  const stand = waters?.find(({ tankId }) => tankId === tank.id)?.stand ?? null;
+  const status = waters?.find(({ tankId }) => tankId === tank.id)?.status ?? null;
   const calibrated = useCalibrated('clearing');
   const bandOf = (at: number) => {
     const band = simulation.bands?.clearedMin[at];
@@ -338,7 +338,7 @@ function Outcome({ tank, data, simulation, played: { report } }: Parts) {
         ))}
         <ListRow
           title="Adds to the water"
-          detail={sayWater(water.nitrogenMg.value, water.nitrateMgL.value, stand)}
+          detail={sayWater(water.nitrogenMg.value, water.nitrateMgL.value, status)}
           trail={
             <View style={{ flexDirection: 'row', alignItems: 'center' }}>
               <Text look="strong">{`${saySignificant(water.nitrateMgL.value)} mg/L nitrate`}</Text>

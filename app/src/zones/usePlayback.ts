@@ -9,7 +9,7 @@ export interface Playback {
   toggle: () => void;
 }
 
-/** Frames a second: close together while much happens, far apart later, so time runs as it is told. */
+/** Frames a second: close together while much happens, far apart later, so time runs as it is reported. */
 const PER_S = 16;
 
 /** Go through frames by itself or by hand; nothing moves by itself where motion is unwanted. */

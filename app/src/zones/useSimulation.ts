@@ -28,18 +28,18 @@ export function useSimulation(feeding: Feeding | null): Simulation & { stop: () 
     const zones = startZones();
     worker.current = zones;
     let left = false;
-    const tell = (news: Partial<Simulation>) => {
+    const report = (news: Partial<Simulation>) => {
       if (!left) setSimulation((before) => ({ ...before, ...news }));
     };
     const work = async () => {
-      tell({ played: await zones.play(feeding) });
+      report({ played: await zones.play(feeding) });
       const bands = await zones.bands(feeding, RUNS, SEED, (done) => {
-        if (done % 10 === 0) tell({ progress: done / RUNS });
+        if (done % 10 === 0) report({ progress: done / RUNS });
       });
-      tell({ bands, progress: 1 });
+      report({ bands, progress: 1 });
     };
     work()
-      .catch((error: Error) => tell({ fault: error.message }))
+      .catch((error: Error) => report({ fault: error.message }))
       .finally(() => zones.stop());
     return () => {
       left = true;

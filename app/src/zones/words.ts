@@ -1,6 +1,6 @@
 import { sayGrams } from '@open-larder/core/food';
 import { saySignificant, sayNumber } from '@open-larder/core/units';
-import type { WaterStand } from '@open-larder/core/water';
+import type { WaterStatus } from '@open-larder/core/water';
 import type { Band, DropReport, Layer } from '@open-larder/core/zones';
 
 /** Where food lies, in the keeper's words. */
@@ -54,11 +54,11 @@ function sayLeft(drop: DropReport): string {
   const lay = [...drop.lay].sort((a, b) => b.massG - a.massG);
   const most = lay[0];
   if (!most) return `${sayShare(drop.leachedG / drop.servedG)} of it dissolves.`;
-  const rest = drop.liftedG + drop.standsG + drop.leftG;
+  const rest = drop.liftedG + drop.stayingG + drop.leftG;
   const act =
     drop.liftedG > 0
       ? 'is left to remove'
-      : drop.standsG > 0
+      : drop.stayingG > 0
         ? 'is still there the next day'
         : 'is left';
   return `About ${sayGrams(Number(saySignificant(rest)))} ${act}, mostly ${LIES[most.layer]}.`;
@@ -68,11 +68,11 @@ function sayLeft(drop: DropReport): string {
 export function sayWater(
   nitrogenMg: number,
   nitrateMgL: number,
-  stand: Pick<WaterStand, 'days' | 'fit'> | null,
+  status: Pick<WaterStatus, 'days' | 'fit'> | null,
 ): string {
   const adds = `${saySignificant(nitrogenMg)} mg nitrogen; lifted food is not counted`;
-  const now = stand?.days[0]?.before;
-  if (stand === null || now === undefined) return adds;
-  const then = now + stand.fit.production * nitrateMgL;
+  const now = status?.days[0]?.before;
+  if (status === null || now === undefined) return adds;
+  const then = now + status.fit.production * nitrateMgL;
   return `${adds}. Nitrate here is about ${sayNumber(now, 0)} mg/L, and about ${sayNumber(then, 0)} with it`;
 }

@@ -336,7 +336,7 @@ describe('words', () => {
       eatenG: 0.4,
       leachedG: 0.1,
       liftedG: 0.5,
-      standsG: 0,
+      stayingG: 0,
       leftG: 0,
       buriedG: 0,
       ownShare: 0.25,
@@ -352,7 +352,7 @@ describe('words', () => {
     expect(sayDrop({ ...drop, clearedMin: 9, buriedG: 0.3 }, 'Loaches')).toMatch(
       /Gone after 9 min\. 30 % falls between the gravel, out of reach/,
     );
-    expect(sayDrop({ ...drop, liftedG: 0, standsG: 0.5 }, 'Loaches')).toMatch(
+    expect(sayDrop({ ...drop, liftedG: 0, stayingG: 0.5 }, 'Loaches')).toMatch(
       /About 0.5 g is still there the next day, mostly on the ground\./,
     );
     expect(sayDrop({ ...drop, eatenG: 0, clearedMin: 3 }, 'Loaches')).toBe(

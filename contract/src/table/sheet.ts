@@ -11,7 +11,7 @@ import {
   type Decimal,
 } from './writing';
 
-/** A column as it stands in a pasted table. */
+/** A column as it is in a pasted table. */
 interface Placed {
   header: string;
   /** Null where nobody knows what it means; its cells are left out. */
@@ -51,7 +51,7 @@ export interface SheetLine {
 }
 
 export interface Sheet {
-  /** Their headers, and the fields that they fill; null where nobody knows what one means. */
+  /** Their headers, and the fields that they fill; null if unknown what one means. */
   columns: { header: string; field: string | null; title: string | null }[];
   lines: SheetLine[];
   doubts: Doubt[];

@@ -38,11 +38,11 @@ describe('hatching and swimming free', () => {
     ['trigonostigma-heteromorpha', 26, [1, 1.6], [4, 5]],
     ['hypancistrus-inspector', 29, [5, 7], [14, 21]],
   ])('of %s at %d °C is on the days that are known', (key, tempC, hatch, swim) => {
-    const told = hatching(eggs(key), steady(tempC));
-    expect(told.hatch.day).toBeGreaterThanOrEqual(hatch[0]!);
-    expect(told.hatch.day).toBeLessThanOrEqual(hatch[1]!);
-    expect(told.swim.day).toBeGreaterThanOrEqual(swim[0]!);
-    expect(told.swim.day).toBeLessThanOrEqual(swim[1]!);
+    const report = hatching(eggs(key), steady(tempC));
+    expect(report.hatch.day).toBeGreaterThanOrEqual(hatch[0]!);
+    expect(report.hatch.day).toBeLessThanOrEqual(hatch[1]!);
+    expect(report.swim.day).toBeGreaterThanOrEqual(swim[0]!);
+    expect(report.swim.day).toBeLessThanOrEqual(swim[1]!);
   });
 
   const medaka = eggs('oryzias-latipes');

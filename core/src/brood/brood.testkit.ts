@@ -4,7 +4,7 @@ import type { BroodEvent, BroodFood, BroodTask, BroodTub } from '.';
 const { species, ways, cultures, foods } = loadCatalogue();
 
 /** Something that happened to a brood, with nothing but its kind and its day. */
-export const told = (
+export const report = (
   kind: BroodEvent['kind'],
   day: string,
   over: Partial<BroodEvent> = {},

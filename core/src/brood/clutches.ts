@@ -67,13 +67,13 @@ const seenOf = (clutches: readonly Clutch[], of: keyof Clutch): number[] =>
 function learned(unsure: number, seen: readonly number[]): { times: number; unsure: number } {
   if (seen.length === 0) return { times: 1, unsure };
   const prior = Math.log(unsure) / NINE_OF_TEN;
-  const told = seen.length / DIFFER ** 2;
-  const precision = 1 / prior ** 2 + told;
+  const report = seen.length / DIFFER ** 2;
+  const precision = 1 / prior ** 2 + report;
   const mean = seen.reduce((sum, ratio) => sum + Math.log(ratio), 0) / seen.length;
   // The next clutch differs from the mean of all, as each of those did.
   const next = Math.hypot(Math.sqrt(1 / precision), DIFFER / 2);
   return {
-    times: Math.exp((told * mean) / precision),
+    times: Math.exp((report * mean) / precision),
     unsure: Math.min(unsure, Math.max(LEAST_UNSURE, Math.exp(NINE_OF_TEN * next))),
   };
 }

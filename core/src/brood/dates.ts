@@ -34,9 +34,9 @@ const seenOn = (stage: Dated['stage'], day: string): Dated => ({
 
 /**
  * The stages of a brood on their days, in order: what was seen on the day it was seen, the rest
- * reckoned from there.
+ * computed from there.
  * @param usualC water temperature where none was read, °C
- * @returns none where nothing tells when it began
+ * @returns none if its beginning is unknown
  */
 export function stagesOf(
   state: BroodState,
@@ -92,6 +92,6 @@ export function nextOf(stages: readonly Dated[], today: string): Dated | null {
   return open.findLast(({ from }) => from <= today) ?? open[0] ?? null;
 }
 
-/** The day from which on they eat: seen, expected, or null where nothing tells. */
+/** The day from which on they eat: seen, expected, or null if unknown. */
 export const swimsOn = (stages: readonly Dated[]): Dated | null =>
   stages.find(({ stage }) => stage === 'swim' || stage === 'born') ?? null;

@@ -3,7 +3,7 @@ import { largestThatFits, type Rung } from './ladder';
 import type { BroodFood } from './menu';
 import { widestPreyUm } from './mouth';
 import { fryPortion } from './portion';
-import type { BroodTask, BroodTub } from './stand';
+import type { BroodTask, BroodTub } from './status';
 
 /** What a brood gets of one food on a day. */
 export interface Feed {

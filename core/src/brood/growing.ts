@@ -11,7 +11,7 @@ export interface Growing {
   ahead: (measured: TubState['measured']) => number;
   /** Of the latest measurement in any tub. */
   aheadDays: number;
-  /** The last day on which their length was known; null where nothing tells when they swim. */
+  /** The last day on which their length was known; null if unknown. */
   knownOn: string | null;
 }
 

@@ -18,14 +18,14 @@ export { raisable, safeBesideCm, type House as RaisingHouse, type Raisable } fro
 export {
   DEMAND_DAYS,
   LADDER_DAYS,
-  standOfBrood,
-  type BroodStand,
+  computeBroodStatus,
+  type BroodStatus,
   type BroodTask,
   type BroodTub,
   type RungDay,
-} from './stand';
+} from './status';
 export type { Feed } from './feeds';
-export type { TubStand } from './tubs';
+export type { TubStatus } from './tubs';
 export { MINUTES_A_CHANGE, MINUTES_A_MEAL, type WeekAhead } from './weeks';
 export { litresFor, MOST_CM_PER_L, spreadOf, survivalOf, wantsSorting } from './tub';
 export { broodWork, type BroodWork } from './work';

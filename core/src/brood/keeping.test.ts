@@ -6,10 +6,10 @@ import {
   raisable,
   safeBesideCm,
   spreadOf,
-  standOfBrood,
+  computeBroodStatus,
   wantsSorting,
 } from '.';
-import { broodOf, told, tub } from './brood.testkit';
+import { broodOf, report, tub } from './brood.testkit';
 
 describe('conditioning', () => {
   const usual = {
@@ -22,11 +22,11 @@ describe('conditioning', () => {
     sourceMgL: 10,
   };
   it('adds ammonia and nitrate as its protein does, worked by hand', () => {
-    const told_ = conditioned(usual);
-    expect(told_.tanBefore).toBeCloseTo((1 * 0.128 * 1000) / 100, 9);
-    expect(told_.tanThen).toBeCloseTo(1.8 * told_.tanBefore, 9);
-    expect(told_.nitrateBefore).toBeCloseTo(10 + (1.28 * 4.43 * 7) / 0.25, 6);
-    expect(told_.nitrateThen).toBeCloseTo(10 + (1.8 * 1.28 * 4.43 * 7) / 0.25, 6);
+    const report_ = conditioned(usual);
+    expect(report_.tanBefore).toBeCloseTo((1 * 0.128 * 1000) / 100, 9);
+    expect(report_.tanThen).toBeCloseTo(1.8 * report_.tanBefore, 9);
+    expect(report_.nitrateBefore).toBeCloseTo(10 + (1.28 * 4.43 * 7) / 0.25, 6);
+    expect(report_.nitrateThen).toBeCloseTo(10 + (1.8 * 1.28 * 4.43 * 7) / 0.25, 6);
   });
   it('is paid for by a larger share, or the same more often', () => {
     const { shareThen, everyThen, litresMore, nitrateBefore } = conditioned(usual);
@@ -50,9 +50,9 @@ describe('conditioning', () => {
   it('costs nothing where nothing more is fed, and never less than before', () => {
     fc.assert(
       fc.property(fc.double({ min: 1, max: 6, noNaN: true }), (thenG) => {
-        const told_ = conditioned({ ...usual, thenG });
-        expect(told_.nitrateThen).toBeGreaterThanOrEqual(told_.nitrateBefore);
-        expect(told_.litresMore).toBeGreaterThanOrEqual(0);
+        const report_ = conditioned({ ...usual, thenG });
+        expect(report_.nitrateThen).toBeGreaterThanOrEqual(report_.nitrateBefore);
+        expect(report_.litresMore).toBeGreaterThanOrEqual(0);
       }),
     );
     expect(conditioned({ ...usual, thenG: 1 }).litresMore).toBe(0);
@@ -65,9 +65,9 @@ describe('the days of conditioning', () => {
     const task = broodOf('fundulopanchax-gardneri', {
       today,
       conditionDays: 7,
-      events: [told('conditioned', '2026-03-01')],
+      events: [report('conditioned', '2026-03-01')],
     });
-    return broodWork(task, standOfBrood(task)).map(({ what }) => what);
+    return broodWork(task, computeBroodStatus(task)).map(({ what }) => what);
   };
   it('are of live food every other day, end with a last meal, and with what comes then', () => {
     expect(on('2026-03-01')).toEqual(['live']);
@@ -120,9 +120,9 @@ describe('tubs', () => {
     const task = broodOf('fundulopanchax-gardneri', {
       today: '2026-04-10',
       tubs: [tub({ litres: 5, filtered: true })],
-      events: [told('swimming', '2026-03-01'), told('counted', '2026-04-09', { count: 80 })],
+      events: [report('swimming', '2026-03-01'), report('counted', '2026-04-09', { count: 80 })],
     });
-    const work = broodWork(task, standOfBrood(task));
+    const work = broodWork(task, computeBroodStatus(task));
     expect(work.find(({ what }) => what === 'moveUp')!.why).toMatch(/^80 of \d/);
   });
   it('of fighters are parted when they are long enough', () => {
@@ -130,9 +130,9 @@ describe('tubs', () => {
       const task = broodOf('betta-splendens', {
         today: day,
         tubs: [tub({ litres: 100 })],
-        events: [told('swimming', '2026-01-01'), told('counted', '2026-01-02', { count: 30 })],
+        events: [report('swimming', '2026-01-01'), report('counted', '2026-01-02', { count: 30 })],
       });
-      return broodWork(task, standOfBrood(task)).map(({ what }) => what);
+      return broodWork(task, computeBroodStatus(task)).map(({ what }) => what);
     };
     expect(betta('2026-01-10')).not.toContain('apart');
     expect(betta('2026-04-20')).toContain('apart');
@@ -141,9 +141,9 @@ describe('tubs', () => {
     const counted = (day: string) => {
       const task = broodOf('fundulopanchax-gardneri', {
         today: '2026-03-20',
-        events: [told('swimming', '2026-03-01'), told('counted', day, { count: 10 })],
+        events: [report('swimming', '2026-03-01'), report('counted', day, { count: 10 })],
       });
-      return broodWork(task, standOfBrood(task)).map(({ what }) => what);
+      return broodWork(task, computeBroodStatus(task)).map(({ what }) => what);
     };
     expect(counted('2026-03-15')).not.toContain('count');
     expect(counted('2026-03-02')).toContain('count');

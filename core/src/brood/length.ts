@@ -1,7 +1,7 @@
 import type { Growth } from '@open-larder/catalogue';
 import { assertRange } from '../units';
 
-/** What of a species tells how its young grow. */
+/** What of a species shows how its young grow. */
 export interface YoungTraits {
   /** When it swims free. */
   larvalLengthMm: number;

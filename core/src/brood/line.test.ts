@@ -1,14 +1,14 @@
 import { loadCatalogue } from '@open-larder/catalogue/load';
 import { broodOn, fryPortion, sayAnimals, type FryDay } from '.';
-import { told } from './brood.testkit';
+import { report } from './brood.testkit';
 
 const on = (day: number) => `2026-03-${String(day).padStart(2, '0')}`;
 const line = [
-  told('spawned', on(1)),
-  told('eggsSeen', on(1), { count: 120 }),
-  told('hatched', on(3)),
-  told('swimming', on(6)),
-  told('firstFood', on(6)),
+  report('spawned', on(1)),
+  report('eggsSeen', on(1), { count: 120 }),
+  report('hatched', on(3)),
+  report('swimming', on(6)),
+  report('firstFood', on(6)),
 ];
 
 describe('a line of events', () => {
@@ -19,7 +19,7 @@ describe('a line of events', () => {
     [6, 'fry'],
   ])('on day %d of March stands as %s', (day, phase) => {
     expect(
-      broodOn([told('paired', '2026-02-20'), ...line], on(day) < on(1) ? '2026-02-28' : on(day))
+      broodOn([report('paired', '2026-02-20'), ...line], on(day) < on(1) ? '2026-02-28' : on(day))
         .phase,
     ).toBe(phase);
   });
@@ -31,32 +31,32 @@ describe('a line of events', () => {
   it('believes the latest count, and says that the one before missed some', () => {
     const counted = [
       ...line,
-      told('counted', on(10), { count: 40 }),
-      told('counted', on(14), { count: 55 }),
+      report('counted', on(10), { count: 40 }),
+      report('counted', on(14), { count: 55 }),
     ];
     expect(broodOn(counted, on(12))).toMatchObject({ count: 40, recounted: false });
     expect(broodOn(counted, on(14))).toMatchObject({ count: 55, recounted: true });
     const less = [
       ...counted,
-      told('lost', on(15), { count: 5 }),
-      told('rehomed', on(16), { count: 20 }),
+      report('lost', on(15), { count: 5 }),
+      report('rehomed', on(16), { count: 20 }),
     ];
     expect(broodOn(less, on(16)).count).toBe(30);
   });
 
   it('is over with eggs that were eaten, or a brooder that swallowed', () => {
-    expect(broodOn([...line.slice(0, 2), told('eggsEaten', on(2))], on(2))).toMatchObject({
+    expect(broodOn([...line.slice(0, 2), report('eggsEaten', on(2))], on(2))).toMatchObject({
       phase: 'over',
       count: 0,
     });
-    const held = [told('spawned', on(1)), told('swallowed', on(9))];
+    const held = [report('spawned', on(1)), report('swallowed', on(9))];
     expect(broodOn(held, on(8)).phase).toBe('eggs');
     expect(broodOn(held, on(9)).phase).toBe('over');
-    expect(broodOn([...line, told('lost', on(20), { count: 500 })], on(20)).phase).toBe('over');
+    expect(broodOn([...line, report('lost', on(20), { count: 500 })], on(20)).phase).toBe('over');
   });
 
   it('with two clutches in one tub is more, of two ages', () => {
-    const joined = [...line, told('joined', on(11), { count: 30 })];
+    const joined = [...line, report('joined', on(11), { count: 30 })];
     expect(broodOn(joined, on(11))).toMatchObject({ count: 150, mixed: true });
     expect(broodOn(joined, on(10)).mixed).toBe(false);
   });
@@ -80,21 +80,21 @@ describe('what a brood eats', () => {
   };
 
   it('is told in animals that weigh what the day’s grams do', () => {
-    const told = fryPortion(day, food);
-    expect(told.animalsPerDay! * shrimp.animalUg!).toBeCloseTo(told.gramsPerDay * 1e6, -2);
-    expect(told.gramsPerMeal * told.meals).toBeCloseTo(told.gramsPerDay, 9);
+    const report = fryPortion(day, food);
+    expect(report.animalsPerDay! * shrimp.animalUg!).toBeCloseTo(report.gramsPerDay * 1e6, -2);
+    expect(report.gramsPerMeal * report.meals).toBeCloseTo(report.gramsPerDay, 9);
     // A fry of eight millimetres takes some dozens up to a few hundred a day.
-    const each = told.animalsPerDay! / day.count;
+    const each = report.animalsPerDay! / day.count;
     expect(each).toBeGreaterThan(10);
     expect(each).toBeLessThan(1000);
   });
 
   it('wants more meals than a keeper with a job has, and says what they do not carry', () => {
-    const told = fryPortion(day, food);
-    expect(told.mealsWanted).toBeGreaterThan(4);
-    expect(told.meals).toBe(4);
+    const report = fryPortion(day, food);
+    expect(report.mealsWanted).toBeGreaterThan(4);
+    expect(report.meals).toBe(4);
     const often = fryPortion({ ...day, moments: 12 }, food);
-    expect(often.carried).toBeGreaterThanOrEqual(told.carried);
+    expect(often.carried).toBeGreaterThanOrEqual(report.carried);
     const once = fryPortion({ ...day, moments: 1 }, food);
     expect(once.carried).toBeLessThan(often.carried);
     expect(once.carried).toBeGreaterThan(0);

@@ -22,11 +22,11 @@ export interface BroodEvent {
   foodKey: string | null;
 }
 
-/** How one tub of a brood stands. */
+/** The status of one tub of a brood. */
 export interface TubState {
   /** Null is the first. */
   tubId: string | null;
-  /** The latest that are known, less those that left since; null where nobody counted. */
+  /** The latest that are known, less those that left since; null until counted. */
   count: number | null;
   /** The most that were known to be in it, or came into it. */
   most: number | null;
@@ -40,7 +40,7 @@ export interface TubState {
   sortedOn: string | null;
 }
 
-/** How a brood stands on a day. */
+/** The status of a brood on a day. */
 export interface BroodState {
   phase: 'conditioning' | 'paired' | 'eggs' | 'larvae' | 'fry' | 'over';
   /** Days of what was seen: null where it was not yet. */
@@ -52,7 +52,7 @@ export interface BroodState {
   swimmingOn: string | null;
   firstFoodOn: string | null;
   treatedOn: string | null;
-  /** Of all its tubs; null where nobody counted in any. */
+  /** Of all its tubs; null until counted. */
   count: number | null;
   recounted: boolean;
   mixed: boolean;
@@ -63,7 +63,7 @@ export interface BroodState {
 }
 
 /**
- * How a brood stands on a day, from the events up to then, in any order. The latest count is believed:
+ * The status of a brood on a day, from the events up to then, in any order. The latest count is believed:
  * fry that were counted at 40 and then at 55 are 55, and the first count missed some.
  */
 export function broodOn(events: readonly BroodEvent[], day: string): BroodState {
@@ -94,7 +94,7 @@ export function broodOn(events: readonly BroodEvent[], day: string): BroodState 
   return state;
 }
 
-/** Two of one day in the order in which they were told. */
+/** Two of one day in the order in which they were reported. */
 export const inOrder = (events: readonly BroodEvent[]): BroodEvent[] =>
   [...events].sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0));
 
@@ -114,7 +114,7 @@ function phaseOf(state: BroodState): BroodState['phase'] {
   return state.conditionedOn && !state.pairedOn ? 'conditioning' : 'paired';
 }
 
-/** A tub of which nothing was told yet. */
+/** A tub of which nothing was reported yet. */
 export const emptyTub = (tubId: string | null): TubState => ({
   tubId,
   count: null,
@@ -193,7 +193,7 @@ const READING_HOLDS = 2;
 
 /**
  * Water temperature on a day from laying: as it was read, or as it usually is.
- * @param usualC where nobody read it, °C
+ * @param usualC without a reading, °C
  */
 export function warmthOn(
   events: readonly BroodEvent[],

@@ -19,7 +19,7 @@ export interface FryDay {
   lightHours: number;
   /** Feeds that the keeper has moments for. */
   moments: number;
-  /** Share of the need that this food is to carry, where others stand beside it; all of it if left out. */
+  /** Share of the need that this food is to carry, where others are shown beside it; all of it if left out. */
   share?: number;
 }
 
@@ -43,7 +43,7 @@ export interface FryPortion {
 
 /**
  * What a brood of fry is given in a day, in grams and in animals, in as many meals as there are moments
- * for. A meal is no larger than a gut takes: what the meals do not carry is left for food that stands
+ * for. A meal is no larger than a gut takes: what the meals do not carry is left for food that stays in
  * in the tub.
  * @throws RangeError as the ration does, outside its lengths and temperatures
  */

@@ -5,7 +5,7 @@ import { MOST_CM_PER_L } from './tub';
 export interface House {
   /** Litres of tubs and tanks that are free for them at the end. */
   litres: number;
-  /** Length at which somebody takes them, cm. */
+  /** Length at which someone takes them, cm. */
   targetCm: number;
   /** Live food that cultures give lastingly, kJ a day, and what one eats of it when it eats most, kJ. */
   liveKj: number;

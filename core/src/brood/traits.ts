@@ -14,7 +14,7 @@ type Bred = Pick<
   | 'defaulted'
 >;
 
-/** What the eggs and young of a species are reckoned with, and which of it is only of its way of life. */
+/** What the eggs and young of a species are computed with, and which of it is only of its way of life. */
 export interface BroodTraits extends YoungTraits {
   /** Null for live-bearers, and where eggs are stored: there is no hatching to wait for. */
   eggs: EggTraits | null;
@@ -25,7 +25,7 @@ export interface BroodTraits extends YoungTraits {
 /** Of a way of breeding alone little is known: half or twice the time. Assumption. */
 const UNSURE_OF_A_WAY = 2;
 
-/** A larva of a kind of which neither it nor its way tells a length. Assumption. */
+/** A larva of a kind of which neither it nor its way shows a length. Assumption. */
 const LARVA_MM = 4;
 
 /** On a yolk of more than this many degree-days a larva grows by so much until it swims. Assumptions. */

@@ -24,6 +24,6 @@ export function wantsSorting(tub: Pick<TubState, 'measured' | 'sortedOn'>): bool
 export const litresFor = (count: number, lengthCm: number): number =>
   (count * lengthCm) / MOST_CM_PER_L;
 
-/** Share of those that ever came into it that is left; null where nobody counted. */
+/** Share of those that ever came into it that is left; null until counted. */
 export const survivalOf = ({ count, most }: Pick<TubState, 'count' | 'most'>): number | null =>
   count === null || most === null || most === 0 ? null : count / most;

@@ -1,11 +1,11 @@
 import type { Feed } from './feeds';
 import type { Growing } from './growing';
 import { emptyTub, type BroodState, type TubState } from './line';
-import type { BroodTask, BroodTub } from './stand';
+import type { BroodTask, BroodTub } from './status';
 import { litresFor, spreadOf, survivalOf, wantsSorting } from './tub';
 import { changeFor, hoursUntilConcern } from '../water/unfiltered';
 
-export interface TubStand extends TubState {
+export interface TubStatus extends TubState {
   id: string;
   name: string;
   litres: number;
@@ -15,25 +15,25 @@ export interface TubStand extends TubState {
   spread: number | null;
   survival: number | null;
   sort: boolean;
-  /** Litres that they want at their length; null where nobody counted. */
+  /** Litres that they want at their length; null until counted. */
   wantsL: number | null;
   gramsPerDay: number;
   /** Hours until its ammonia is of concern after a change of all; null filtered or without food. */
   hours: number | null;
-  /** Share to change each day; null where no change is enough, 0 where none is reckoned. */
+  /** Share to change each day; null where no change is enough, 0 where none is computed. */
   change: number | null;
 }
 
-/** Ammonia is reckoned at this pH at the least: the next change may raise it. Assumption. */
+/** Ammonia is computed at this pH at the least: the next change may raise it. Assumption. */
 const LEAST_PH = 7.5;
 /** What is lifted goes with so much of the water each day at the least, where food is given. Assumption. */
 const LEAST_CHANGE = 0.1;
 const DAY_H = 24;
 
 /**
- * Every tub as it stands with what is fed on a day.
- * @param age   days since they swim free; null where nothing tells when
- * @param first where all of them are, while nobody counted
+ * Every tub as it is with what is fed on a day.
+ * @param age   days since they swim free; null if unknown
+ * @param first where all of them are, before a count
  */
 export function tubsOf(
   task: BroodTask,
@@ -42,7 +42,7 @@ export function tubsOf(
   growth: Growing,
   age: number | null,
   first: BroodTub,
-): TubStand[] {
+): TubStatus[] {
   const states = new Map(state.tubs.map((tub) => [tub.tubId, tub]));
   const gramsPerDay = feeds.reduce((sum, feed) => sum + feed.gramsPerDay, 0);
   const byKey = new Map(task.foods.map((food) => [food.key, food]));
@@ -51,10 +51,10 @@ export function tubsOf(
     0,
   );
   const protein = gramsPerDay > 0 ? proteinG / gramsPerDay : 0;
-  return task.tubs.map((tub): TubStand => {
-    const stands = states.get(tub.id) ?? emptyTub(tub.id);
+  return task.tubs.map((tub): TubStatus => {
+    const known = states.get(tub.id) ?? emptyTub(tub.id);
     const lengthCm =
-      age === null || age < 0 ? null : growth.lengthCm(age, growth.ahead(stands.measured));
+      age === null || age < 0 ? null : growth.lengthCm(age, growth.ahead(known.measured));
     // Where nobody counted, the first tub has them all.
     const share =
       state.count === null
@@ -63,7 +63,7 @@ export function tubsOf(
           : 0
         : state.count === 0
           ? 0
-          : (stands.count ?? 0) / state.count;
+          : (known.count ?? 0) / state.count;
     const water = {
       litres: tub.litres,
       ph: Math.max(LEAST_PH, tub.ph ?? LEAST_PH),
@@ -73,16 +73,16 @@ export function tubsOf(
     };
     const still = tub.filtered || water.foodGPerDay === 0;
     return {
-      ...stands,
+      ...known,
       id: tub.id,
       name: tub.name,
       litres: tub.litres,
       tempC: tub.tempC,
       lengthCm,
-      spread: spreadOf(stands),
-      survival: survivalOf(stands),
-      sort: wantsSorting(stands),
-      wantsL: stands.count === null || lengthCm === null ? null : litresFor(stands.count, lengthCm),
+      spread: spreadOf(known),
+      survival: survivalOf(known),
+      sort: wantsSorting(known),
+      wantsL: known.count === null || lengthCm === null ? null : litresFor(known.count, lengthCm),
       gramsPerDay: water.foodGPerDay,
       hours: still ? null : hoursUntilConcern({ ...water, tanMgL: 0 }),
       change: still ? 0 : atLeast(changeFor(water, DAY_H)),

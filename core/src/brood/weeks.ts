@@ -1,6 +1,6 @@
 import { addDays } from '../round';
 import type { Feed } from './feeds';
-import type { TubStand } from './tubs';
+import type { TubStatus } from './tubs';
 
 /** What a brood asks for in a week to come, as it is then if all live. */
 export interface WeekAhead {
@@ -26,13 +26,13 @@ const WEEK = 7;
 export function weeksAhead(
   today: string,
   feedsOn: (ahead: number) => readonly Feed[],
-  tubsOn: (ahead: number) => readonly TubStand[],
+  tubsOn: (ahead: number) => readonly TubStatus[],
 ): WeekAhead[] {
   return Array.from({ length: WEEKS }, (_, week) => {
     const ahead = week * WEEK;
     const meals = Math.max(0, ...feedsOn(ahead).map((feed) => feed.meals));
     const fed = tubsOn(ahead).filter(({ gramsPerDay }) => gramsPerDay > 0);
-    const sum = (of: (tub: TubStand) => number) => fed.reduce((all, tub) => all + of(tub), 0);
+    const sum = (of: (tub: TubStatus) => number) => fed.reduce((all, tub) => all + of(tub), 0);
     return {
       from: addDays(today, ahead),
       // Where no daily change is enough, all of it is changed.

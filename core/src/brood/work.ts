@@ -3,8 +3,8 @@ import { daysBetween } from '../round';
 import { sayNumber } from '../units';
 import { sayAnimals } from './portion';
 import { safeBesideCm } from './raise';
-import { LADDER_DAYS, type BroodStand, type BroodTask } from './stand';
-import type { TubStand } from './tubs';
+import { LADDER_DAYS, type BroodStatus, type BroodTask } from './status';
+import type { TubStatus } from './tubs';
 import type { BroodWorkKind } from './vocabulary';
 
 /** Something to do for a brood today, with why. */
@@ -25,26 +25,26 @@ const COUNT_EVERY = 14;
 const FIGHT_FROM = 0.4;
 /** Kinds that are usually kept in so few do not stand each other. Assumption. */
 const ALONE = 2;
-/** A culture that must be started is told so many days before. */
+/** A culture that must be started is reported so many days before. */
 const START_AHEAD = 3;
-/** So many days before somebody takes them it is told. */
+/** So many days before someone takes them it is reported. */
 const HOME_AHEAD = 7;
 /** A change of more than this a day is as much work as a larger tub. Assumption. */
 const CHANGE_MOST = 0.5;
 
 /** What is to be done for a brood today, the pressing first. */
-export function broodWork(task: BroodTask, stand: BroodStand): BroodWork[] {
-  if (stand.state.phase === 'over') return [];
+export function broodWork(task: BroodTask, status: BroodStatus): BroodWork[] {
+  if (status.state.phase === 'over') return [];
   const work = [
-    ...conditioningWork(task, stand),
-    ...treatedWork(task, stand),
-    ...parentsWork(task, stand),
-    ...fastWork(task, stand),
-    ...stageWork(task, stand),
-    ...(treated(task, stand) ? [] : feedWork(stand)),
-    ...cultureWork(task, stand),
-    ...stand.tubs.flatMap((tub) => tubWork(task, stand, tub)),
-    ...homeWork(task, stand),
+    ...conditioningWork(task, status),
+    ...treatedWork(task, status),
+    ...parentsWork(task, status),
+    ...fastWork(task, status),
+    ...stageWork(task, status),
+    ...(treated(task, status) ? [] : feedWork(status)),
+    ...cultureWork(task, status),
+    ...status.tubs.flatMap((tub) => tubWork(task, status, tub)),
+    ...homeWork(task, status),
   ];
   return work.sort((a, b) => Number(b.pressing) - Number(a.pressing));
 }
@@ -57,10 +57,10 @@ const plain = (what: BroodWorkKind, says: string, why: string, pressing = false)
   tubId: null,
 });
 
-/** A pair is conditioned for so long where nobody said. Starting value: one to several weeks. */
+/** A pair is conditioned for so long if not said. Starting value: one to several weeks. */
 const CONDITION_DAYS = 14;
 
-function conditioningWork(task: BroodTask, { state }: BroodStand): BroodWork[] {
+function conditioningWork(task: BroodTask, { state }: BroodStatus): BroodWork[] {
   if (state.phase !== 'conditioning') return [];
   const span = task.conditionDays ?? CONDITION_DAYS;
   const day = daysBetween(state.conditionedOn!, task.today);
@@ -96,16 +96,16 @@ function conditioningWork(task: BroodTask, { state }: BroodStand): BroodWork[] {
 /** For so many days a treatment holds food back. Assumption: the label says how long. */
 const TREATED_DAYS = 1;
 
-const treated = ({ today }: BroodTask, { state }: BroodStand): boolean =>
+const treated = ({ today }: BroodTask, { state }: BroodStatus): boolean =>
   state.treatedOn !== null && daysBetween(state.treatedOn, today) <= TREATED_DAYS;
 
-function treatedWork(task: BroodTask, stand: BroodStand): BroodWork[] {
-  if (!treated(task, stand)) return [];
+function treatedWork(task: BroodTask, status: BroodStatus): BroodWork[] {
+  if (!treated(task, status)) return [];
   return [
     plain(
       'treated',
       'No food while the treatment is in; dyes want the dark',
-      `Treated ${stand.state.treatedOn === task.today ? 'today' : 'yesterday'}. How long and how much its label says, and a veterinarian; light and food come back when it is out.`,
+      `Treated ${status.state.treatedOn === task.today ? 'today' : 'yesterday'}. How long and how much its label says, and a veterinarian; light and food come back when it is out.`,
       true,
     ),
   ];
@@ -114,7 +114,7 @@ function treatedWork(task: BroodTask, stand: BroodStand): BroodWork[] {
 /** Guarding or holding parents fast, and are built up again afterwards, for so many days. Assumption. */
 const RECOVER_DAYS = 10;
 
-function fastWork({ way, raising, today }: BroodTask, { state, swim }: BroodStand): BroodWork[] {
+function fastWork({ way, raising, today }: BroodTask, { state, swim }: BroodStatus): BroodWork[] {
   const guards = way.guards !== 'none' && state.parentsMovedOn === null;
   const holding = state.phase === 'eggs' || state.phase === 'larvae';
   if (guards && holding && !way.fasts.startsWith('none')) {
@@ -132,7 +132,7 @@ function fastWork({ way, raising, today }: BroodTask, { state, swim }: BroodStan
   ];
 }
 
-function parentsWork({ way, raising }: BroodTask, { state }: BroodStand): BroodWork[] {
+function parentsWork({ way, raising }: BroodTask, { state }: BroodStatus): BroodWork[] {
   const spawned = state.spawnedOn !== null || state.swimmingOn !== null;
   if (!spawned || state.parentsMovedOn !== null || raising !== 'apart') return [];
   if (way.parents !== 'pull') return [];
@@ -149,7 +149,7 @@ function parentsWork({ way, raising }: BroodTask, { state }: BroodStand): BroodW
 /** Eggs that nobody fans but the keeper. */
 const TENDED: ReadonlySet<string> = new Set(['moved', 'stripped']);
 
-function stageWork(task: BroodTask, { state, next, swim }: BroodStand): BroodWork[] {
+function stageWork(task: BroodTask, { state, next, swim }: BroodStatus): BroodWork[] {
   const work: BroodWork[] = [];
   const { today } = task;
   if (state.phase === 'eggs' && TENDED.has(task.eggCare)) {
@@ -183,7 +183,7 @@ const EXPECTS = {
   born: 'Look for young',
 } as const;
 
-function feedWork({ state, feeds, firstFood, gapDays, swim, ageDays }: BroodStand): BroodWork[] {
+function feedWork({ state, feeds, firstFood, gapDays, swim, ageDays }: BroodStatus): BroodWork[] {
   if (state.phase !== 'fry') return [];
   if (ageDays !== null && ageDays >= LADDER_DAYS) {
     return [
@@ -239,7 +239,7 @@ function feedWork({ state, feeds, firstFood, gapDays, swim, ageDays }: BroodStan
 
 const times = (meals: number) => (meals === 1 ? 'once' : `${meals} times`);
 
-function cultureWork({ today }: BroodTask, { rungs }: BroodStand): BroodWork[] {
+function cultureWork({ today }: BroodTask, { rungs }: BroodStatus): BroodWork[] {
   return rungs.flatMap(({ name, startBy, from, leadDays }) => {
     if (startBy === null || daysBetween(today, startBy) > START_AHEAD || from < today) return [];
     const late = daysBetween(startBy, today);
@@ -268,22 +268,22 @@ function ahead(today: string, day: string): string {
 const latest = (days: number) =>
   days === 0 ? 'today' : days === 1 ? 'by tomorrow' : `within ${days} days`;
 
-function tubWork(task: BroodTask, stand: BroodStand, tub: TubStand): BroodWork[] {
+function tubWork(task: BroodTask, status: BroodStatus, tub: TubStatus): BroodWork[] {
   const { species, today } = task;
   const work: BroodWork[] = [];
-  const told = (what: BroodWorkKind, says: string, why: string, pressing = false) =>
+  const report = (what: BroodWorkKind, says: string, why: string, pressing = false) =>
     work.push({ what, says, why, pressing, tubId: tub.id });
   const eats = tub.gramsPerDay > 0;
   if (eats && tub.change !== 0 && tub.changedOn !== today) {
     if (tub.change === null) {
-      told(
+      report(
         'change',
         `${tub.name}: change all of it twice a day, or give them more water`,
         `Ammonia builds up within ${sayNumber(tub.hours ?? 0, 0)} h; no daily change is enough.`,
         true,
       );
     } else {
-      told(
+      report(
         'change',
         `${tub.name}: lift what is left, change ${sayNumber(tub.change * tub.litres, 1)} L after the last meal`,
         `With seasoned water of its warmth, into a white bucket. Ammonia builds up within ${sayNumber(tub.hours ?? 0, 0)} h.`,
@@ -292,7 +292,7 @@ function tubWork(task: BroodTask, stand: BroodStand, tub: TubStand): BroodWork[]
   }
   const { count, lengthCm, wantsL } = tub;
   if (tub.sort) {
-    told(
+    report(
       'sort',
       `${tub.name}: sort them by size`,
       `Their lengths spread by ${sayNumber((tub.spread ?? 0) * 100, 0)} %: the large ones eat the food of the small, or the small.`,
@@ -300,7 +300,7 @@ function tubWork(task: BroodTask, stand: BroodStand, tub: TubStand): BroodWork[]
   }
   const crowded = wantsL !== null && wantsL > tub.litres;
   if (eats && (crowded || (tub.change !== null && tub.change > CHANGE_MOST))) {
-    told(
+    report(
       'moveUp',
       `${tub.name}: move them up`,
       crowded
@@ -310,16 +310,16 @@ function tubWork(task: BroodTask, stand: BroodStand, tub: TubStand): BroodWork[]
   }
   const alone = species.usualGroup <= ALONE && (count ?? 0) > 1;
   if (alone && lengthCm !== null && lengthCm >= FIGHT_FROM * species.adultLengthCm) {
-    told(
+    report(
       'apart',
       `${tub.name}: part those that fight`,
       `${species.common} of ${sayNumber(lengthCm, 1)} cm do not stand each other for long.`,
     );
   }
-  const first = tub.id === stand.tubs[0]?.id;
+  const first = tub.id === status.tubs[0]?.id;
   const since = lastCount(task, tub, first);
-  if (stand.state.phase === 'fry' && (tub.count !== null || first) && since > COUNT_EVERY) {
-    told(
+  if (status.state.phase === 'fry' && (tub.count !== null || first) && since > COUNT_EVERY) {
+    report(
       'count',
       `${tub.name}: count them, and measure a few`,
       'Portions follow the number and the length.',
@@ -329,19 +329,19 @@ function tubWork(task: BroodTask, stand: BroodStand, tub: TubStand): BroodWork[]
 }
 
 /** Days since a tub was counted, or came to be. */
-function lastCount({ events, today, tubs }: BroodTask, tub: TubStand, first: boolean): number {
-  const told = events
+function lastCount({ events, today, tubs }: BroodTask, tub: TubStatus, first: boolean): number {
+  const report = events
     .filter(({ kind, day }) => (kind === 'counted' || kind === 'eggsSeen') && day <= today)
     .filter(({ tubId }) => (tubId ?? tubs[0]?.id) === tub.id)
     .map(({ day }) => day)
     .sort();
-  const last = told.at(-1);
+  const last = report.at(-1);
   return last === undefined ? (first ? Infinity : 0) : daysBetween(last, today);
 }
 
-function homeWork({ today, species }: BroodTask, stand: BroodStand): BroodWork[] {
+function homeWork({ today, species }: BroodTask, status: BroodStatus): BroodWork[] {
   const work: BroodWork[] = [];
-  const { target, targetCm, lengthCm, state } = stand;
+  const { target, targetCm, lengthCm, state } = status;
   // Whom nobody saw swim nobody asks for, however long ago they should have.
   if (state.phase !== 'fry') return work;
   if (target !== null && lengthCm !== null && daysBetween(today, target) <= HOME_AHEAD) {

@@ -1,4 +1,4 @@
-import type { Standing, VesselStand } from './types';
+import type { ForecastStart, VesselStatus } from './types';
 import { GIVES_NOTHING } from './vocabulary';
 import { wayOf } from './ways';
 
@@ -8,11 +8,11 @@ import { wayOf } from './ways';
  * @returns grams by day
  */
 export function dailySupply(
-  vessel: Standing,
-  stand: Pick<VesselStand, 'state' | 'tempAhead' | 'tempC' | 'fullG'>,
+  vessel: ForecastStart,
+  status: Pick<VesselStatus, 'state' | 'tempAhead' | 'tempC' | 'fullG'>,
   days: number,
 ): number[] {
-  if (GIVES_NOTHING.has(stand.state)) return Array<number>(days).fill(0);
-  const tempOn = (day: number) => stand.tempAhead[day] ?? stand.tempAhead.at(-1) ?? stand.tempC;
-  return wayOf(vessel.kind).lasting(vessel, stand.fullG, days, tempOn);
+  if (GIVES_NOTHING.has(status.state)) return Array<number>(days).fill(0);
+  const tempOn = (day: number) => status.tempAhead[day] ?? status.tempAhead.at(-1) ?? status.tempC;
+  return wayOf(vessel.kind).lasting(vessel, status.fullG, days, tempOn);
 }

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
-import { estimate, grown, type Density, type Logistic, type VesselEvent } from '.';
+import { estimate, grown, type Density, type Logistic, type BeliefEvent } from '.';
 
 const moina: Logistic = { rPerDay: 0.3, capacity: 3000 };
 const on = () => moina;
-const at = (events: VesselEvent[], day: number, start = 200) => estimate(start, events, day, on);
+const at = (events: BeliefEvent[], day: number, start = 200) => estimate(start, events, day, on);
 
 describe('what is believed to be in a vessel', () => {
   it('grows as its kind does where nobody looks, and is ever less sure', () => {
@@ -31,7 +31,7 @@ describe('what is believed to be in a vessel', () => {
     for (let r = 0.2; r < 0.41; r += 0.02) {
       for (let start = 80; start < 500; start += 60) {
         const truth = (day: number) => grown({ ...moina, rPerDay: r }, start, day);
-        const look = (day: number): VesselEvent => {
+        const look = (day: number): BeliefEvent => {
           const share = truth(day) / moina.capacity;
           const near = [0.02, 0.1, 0.25, 0.5, 0.9].map((one) => Math.abs(Math.log(one / share)));
           return { day, kind: 'seen', density: (near.indexOf(Math.min(...near)) + 1) as Density };
@@ -59,7 +59,7 @@ describe('what is believed to be in a vessel', () => {
 
   it('is none after a crash, until something is put in', () => {
     expect(at([{ day: 4, kind: 'crashed' }], 8)).toMatchObject({ count: 0, low: 0, high: 0 });
-    const anew: VesselEvent[] = [
+    const anew: BeliefEvent[] = [
       { day: 4, kind: 'crashed' },
       { day: 5, kind: 'added', count: 300 },
     ];

@@ -8,7 +8,7 @@ export const DENSITIES = [0.02, 0.1, 0.25, 0.5, 0.9] as const;
 export type Density = 1 | 2 | 3 | 4 | 5;
 
 /** What happened to a vessel, at a day counted from its start. */
-export type VesselEvent = { day: number } & (
+export type BeliefEvent = { day: number } & (
   | { kind: 'seen'; density: Density }
   /** Counted in a spoon, and so many in the whole vessel. */
   | { kind: 'counted'; count: number }
@@ -29,7 +29,7 @@ export interface Estimate {
   high: number;
   /** Standard deviation of the logarithm. */
   sd: number;
-  /** Days since anybody saw, counted or took anything. */
+  /** Days since anyone saw, counted or took anything. */
   unseenDays: number;
   /** More was taken than was believed to be there. */
   surprised: boolean;
@@ -56,7 +56,7 @@ const NONE = 0.5;
  */
 export function estimate(
   start: number,
-  events: readonly VesselEvent[],
+  events: readonly BeliefEvent[],
   day: number,
   on: (day: number) => Logistic,
 ): Estimate {

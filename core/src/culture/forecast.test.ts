@@ -1,8 +1,8 @@
 import { loadCatalogue } from '@open-larder/catalogue/load';
-import { forecast, grown, leftForMost, logisticOf, type Standing } from '.';
+import { forecast, grown, leftForMost, logisticOf, type ForecastStart } from '.';
 
 const kinds = new Map(loadCatalogue().cultures.map((row) => [row.key, row]));
-const vessel = (key: string, over: Partial<Standing> = {}): Standing => ({
+const vessel = (key: string, over: Partial<ForecastStart> = {}): ForecastStart => ({
   kind: kinds.get(key)!,
   measure: 10,
   ageDays: 0,
@@ -31,12 +31,12 @@ describe('a tub of Moina', () => {
     const hard = (day: number) => (day < 2 ? 0.9 : 0);
     const ahead = forecast(tub, 30, at(25), hard);
     expect(ahead[2]!.givesG).toBeLessThan(ahead[0]!.givesG / 2);
-    expect(ahead[29]!.standingG).toBeGreaterThan(ahead[0]!.standingG);
+    expect(ahead[29]!.contentG).toBeGreaterThan(ahead[0]!.contentG);
   });
 
   it('is ever less sure, within what the vessel carries', () => {
     const ahead = forecast(tub, 21, at(25));
-    const widths = ahead.map(({ lowG, standingG }) => standingG / lowG);
+    const widths = ahead.map(({ lowG, contentG }) => contentG / lowG);
     expect(widths).toEqual([...widths].sort((a, b) => a - b));
     const most = (model.capacity * moina.animalUg!) / 1e6;
     expect(Math.max(...ahead.map(({ highG }) => highG))).toBeLessThanOrEqual(most * 1.0001);
@@ -44,7 +44,7 @@ describe('a tub of Moina', () => {
 
   it('in a heat wave stands still, and is likely to crash', () => {
     const ahead = forecast(tub, 10, (day) => (day < 5 ? 25 : 35));
-    expect(ahead[9]!.standingG).toBeCloseTo(ahead[6]!.standingG, 6);
+    expect(ahead[9]!.contentG).toBeCloseTo(ahead[6]!.contentG, 6);
     expect(ahead[9]!.crash).toBeGreaterThan(4 * ahead[0]!.crash);
   });
 
@@ -71,12 +71,12 @@ describe('what gives by its age', () => {
       ({ givesG }) => givesG > 0,
     );
     expect(good.map(({ day }) => day)).toEqual([5, 6, 7, 8, 9, 10, 11]);
-    expect(good[0]!.givesG * 3).toBeCloseTo(good[0]!.standingG, 9);
+    expect(good[0]!.givesG * 3).toBeCloseTo(good[0]!.contentG, 9);
   });
 
   it('bought worms are there at once, and fewer from week to week', () => {
     const grams = forecast(vessel('kept-blackworms', { keptG: 50 }), 30, at(10)).map(
-      ({ standingG }) => standingG,
+      ({ contentG }) => contentG,
     );
     expect(grams[0]).toBe(50);
     expect(grams[21]).toBe(25);

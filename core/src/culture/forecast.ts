@@ -1,5 +1,5 @@
 import { assertRange } from '../units';
-import type { CultureDay, Standing } from './types';
+import type { CultureDay, ForecastStart } from './types';
 import { wayOf } from './ways';
 
 /**
@@ -9,7 +9,7 @@ import { wayOf } from './ways';
  * @throws RangeError for more than a year
  */
 export function forecast(
-  vessel: Standing,
+  vessel: ForecastStart,
   days: number,
   tempOn: (day: number) => number,
   taken: (day: number) => number = () => 0,

@@ -1,6 +1,6 @@
 import { daysUntil, grown, leftForMost } from './logistic';
 import { gramsOfOne } from './kind';
-import type { Standing } from './types';
+import type { ForecastStart } from './types';
 import type { HarvestBy } from './vocabulary';
 import { wayOf } from './ways';
 
@@ -36,7 +36,7 @@ const WEEK = 7;
  * @returns null for other kinds: what they give follows their age
  */
 export function afterHarvest(
-  { kind, measure, estimate }: Standing,
+  { kind, measure, estimate }: ForecastStart,
   massG: number,
   tempC: number,
 ): Aftermath | null {

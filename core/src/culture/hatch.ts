@@ -14,7 +14,7 @@ const HATCH_H: ByWarmth = [
 ];
 /** Cysts in a gram, of the usual sizes. Source: as above, 200 000 to 300 000. */
 export const CYSTS_PER_G = 250_000;
-/** Share that hatches where nobody counted. Assumption within 60 to 90 %. */
+/** Share that hatches without a count. Assumption within 60 to 90 %. */
 export const HATCH_SHARE = 0.75;
 /** Grams of salt and, at the most, of cysts in a litre. Source: as above. */
 export const SALT_G_L = 25;
@@ -62,7 +62,7 @@ export function energyLeft(hours: number, cold: boolean): number {
  * Jars set up in turn, so that one is ready each day.
  * @param tempC        of the brine
  * @param harvestAtMin minute of the day at which the shrimp are wanted
- * @param handyMin     minutes of the day at which somebody is there to set one up: the last of them
+ * @param handyMin     minutes of the day at which someone is there to set one up: the last of them
  *   before it must be is taken. Without any, to the minute
  * @returns how many jars stand at once, when each is set up, hours to hatching, and hours that what has
  *   hatched waits then
@@ -76,9 +76,9 @@ export function staggered(
   const latest = inDay(harvestAtMin - Math.round(hours * 60));
   const early = handyMin.map((minute) => inDay(latest - minute));
   const wait = early.length > 0 ? Math.min(...early) : 0;
-  const stands = hours + wait / 60;
+  const lastsH = hours + wait / 60;
   return {
-    jars: Math.max(1, Math.ceil(stands / 24)),
+    jars: Math.max(1, Math.ceil(lastsH / 24)),
     startMin: inDay(latest - wait),
     hours,
     waitsH: wait / 60,

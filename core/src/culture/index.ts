@@ -29,8 +29,8 @@ export {
   estimate,
   LOOK_SD,
   type Density,
+  type BeliefEvent,
   type Estimate,
-  type VesselEvent,
 } from './estimate';
 export { dailySupply } from './daily';
 export { forecast } from './forecast';
@@ -40,14 +40,14 @@ export { afterHarvest, HARVEST_G, harvestG, type Aftermath } from './harvest';
 export { insteadOf, type Dead, type Instead } from './instead';
 export { familyOf, sharing, type InFamily, type Kin, type Shared, type Tie } from './kin';
 export { countedJars, hatchShareOf, shareAfter, type CountedJar } from './learn';
-export { AHEAD_DAYS, standingOf, standOn } from './vessel';
+export { AHEAD_DAYS, computeVesselStatus, forecastStartOf } from './vessel';
 export type {
   CultureDay,
-  Happening,
-  Standing,
+  VesselEvent,
+  ForecastStart,
   Supplying,
   Vessel,
-  VesselStand,
+  VesselStatus,
   VesselState,
 } from './types';
 export { isFromEggs, START_SHARE, wayOf } from './ways';

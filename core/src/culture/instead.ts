@@ -1,7 +1,7 @@
 import type { CultureKind } from '@open-larder/catalogue/cultures';
 import { wayOf } from './ways';
 
-/** What of a food tells whether it can stand in for live food. */
+/** What of a food shows whether it can stand in for live food. */
 export interface Dead {
   id: string;
   name: string;

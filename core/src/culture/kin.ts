@@ -1,4 +1,4 @@
-/** What of a vessel tells what it has in common with others. */
+/** What of a vessel shows what it has in common with others. */
 export interface Kin {
   id: string;
   kindKey: string;
@@ -66,14 +66,14 @@ export function familyOf(vessels: readonly Kin[], id: string): InFamily[] {
     first = parent;
   }
   if (!first) return [];
-  const told = new Set<string>();
-  const tell = (vessel: Kin, depth: number): InFamily[] => {
-    if (told.has(vessel.id)) return [];
-    told.add(vessel.id);
+  const listed = new Set<string>();
+  const branch = (vessel: Kin, depth: number): InFamily[] => {
+    if (listed.has(vessel.id)) return [];
+    listed.add(vessel.id);
     const children = vessels
       .filter((other) => other.fromVesselId === vessel.id)
       .sort((a, b) => (a.startedOn < b.startedOn ? -1 : 1));
-    return [{ id: vessel.id, depth }, ...children.flatMap((child) => tell(child, depth + 1))];
+    return [{ id: vessel.id, depth }, ...children.flatMap((child) => branch(child, depth + 1))];
   };
-  return tell(first, 0);
+  return branch(first, 0);
 }

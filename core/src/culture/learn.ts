@@ -1,11 +1,11 @@
 import { CYSTS_PER_G, HATCH_SHARE } from './hatch';
-import type { Happening } from './types';
+import type { VesselEvent } from './types';
 
 /** So many jars of the usual share stand against the keeper's own. Assumption. */
 const USUAL_JARS = 2;
 
 /** A jar of which every harvest was counted. */
-export interface CountedJar<Event = Happening> {
+export interface CountedJar<Event = VesselEvent> {
   /** Share of its cysts that hatched. */
   share: number;
   /** Its last harvest. */
@@ -19,7 +19,7 @@ export interface CountedJar<Event = Happening> {
  * @returns the share, 0.01 to 1, and how many jars told it
  */
 export function hatchShareOf(
-  jars: readonly { startG: number | null; events: readonly Happening[] }[],
+  jars: readonly { startG: number | null; events: readonly VesselEvent[] }[],
 ): { share: number; jars: number } {
   const counted = jars.flatMap((jar) => countedJars(jar));
   return { share: shareAfter(counted), jars: counted.length };
@@ -33,7 +33,7 @@ export function shareAfter(counted: readonly Pick<CountedJar, 'share'>[]): numbe
 }
 
 /** Each time that a vessel was set up with cysts of known mass, where all of what hatched was counted. */
-export function countedJars<Event extends Happening>({
+export function countedJars<Event extends VesselEvent>({
   startG,
   events,
 }: {

@@ -9,8 +9,8 @@ import {
   leadOf,
   logisticOf,
   SUPPLY_DAYS,
-  standingOf,
-  standOn,
+  forecastStartOf,
+  computeVesselStatus,
   supplyOf,
   type LiveFood,
   type Supplying,
@@ -31,12 +31,12 @@ const vessel = (key: string, over: Partial<Vessel> = {}): Vessel => ({
   ...over,
 });
 const supplying = (one: Vessel): Supplying => {
-  const stand = standOn(one, DAY);
+  const status = computeVesselStatus(one, DAY);
   return {
-    ...standingOf({ ...one, shared: false }, stand),
+    ...forecastStartOf({ ...one, shared: false }, status),
     id: 'v',
     startsOn: 0,
-    tempOn: stand.tempAhead,
+    tempOn: status.tempAhead,
   };
 };
 const live = (over: Partial<LiveFood> = {}): LiveFood => ({
@@ -62,12 +62,12 @@ const ask = (food: LiveFood, over: object = {}) =>
 
 describe('what the plan wants of live food', () => {
   it('is what the week’s plan serves, day by day', () => {
-    const [told] = ask(live());
+    const [report] = ask(live());
     const use = plannedUse(testHouse(), DAY, SUPPLY_DAYS);
     const byHand = use.reduce((sum, { gramsOn }) => sum + gramsOn[3]!, 0);
     expect(byHand).toBeGreaterThan(0);
-    expect(told!.demandG).toHaveLength(SUPPLY_DAYS);
-    expect(told!.demandG[3]).toBeCloseTo(byHand, 9);
+    expect(report!.demandG).toHaveLength(SUPPLY_DAYS);
+    expect(report!.demandG[3]).toBeCloseTo(byHand, 9);
   });
 
   it('is that and what broods want beside it', () => {
@@ -79,31 +79,31 @@ describe('what the plan wants of live food', () => {
   });
 
   it('without any vessel is short until a new one can give, and told so', () => {
-    const [told] = ask(live());
-    const { plan } = told!;
+    const [report] = ask(live());
+    const { plan } = report!;
     expect(plan!.starts.length).toBeGreaterThan(0);
     expect(plan!.leadDays).toBe(leadOf({ ...supplying(vessel('moina')), tempOn: [24] }));
     const before = (day: number) => day < plan!.leadDays;
-    const wanted = [...told!.demandG.keys()].filter((day) => told!.demandG[day]! > 0);
+    const wanted = [...report!.demandG.keys()].filter((day) => report!.demandG[day]! > 0);
     expect(plan!.short.filter(before)).toEqual(wanted.filter(before));
-    expect(told!.standsG.every((grams) => grams === 0)).toBe(true);
+    expect(report!.availableG.every((grams) => grams === 0)).toBe(true);
   });
 
   it('with more than enough standing says what is left over, and starts no more than backups', () => {
-    const [told] = ask(live({ vessels: [supplying(vessel('moina', { measure: 900 }))] }));
-    expect(told!.surplusG).toBeGreaterThan(0);
-    expect(told!.metOn[0]).toBeGreaterThan(0.95);
-    expect(told!.plan!.short.length).toBeLessThan(SUPPLY_DAYS);
+    const [report] = ask(live({ vessels: [supplying(vessel('moina', { measure: 900 }))] }));
+    expect(report!.surplusG).toBeGreaterThan(0);
+    expect(report!.metOn[0]).toBeGreaterThan(0.95);
+    expect(report!.plan!.short.length).toBeLessThan(SUPPLY_DAYS);
   });
 
   it('of what hatches is jars in turn, worked by hand', () => {
     const shrimp = kinds.get('brine-shrimp')!;
-    const [told] = ask(live({ kind: shrimp, fresh: { measure: 1, tempC: 24 } }));
-    const most = Math.max(...told!.demandG);
+    const [report] = ask(live({ kind: shrimp, fresh: { measure: 1, tempC: 24 } }));
+    const most = Math.max(...report!.demandG);
     // 36 hours at 24 °C: two jars; wanted at seven, one is set up at seven in the evening.
-    expect(told!.jars).toMatchObject({ jars: 2, startMin: 19 * 60, hours: 36 });
-    expect(told!.jars!.cystsG).toBeCloseTo(jarFor(most / gramsOfOne(shrimp), 0.75).cystsG, 9);
-    expect(told!.plan).toBeNull();
+    expect(report!.jars).toMatchObject({ jars: 2, startMin: 19 * 60, hours: 36 });
+    expect(report!.jars!.cystsG).toBeCloseTo(jarFor(most / gramsOfOne(shrimp), 0.75).cystsG, 9);
+    expect(report!.plan).toBeNull();
     // Nobody is there at seven: at half past six it is set up, and what hatched waits half an hour.
     const [handy] = ask(
       live({ kind: shrimp, fresh: { measure: 1, tempC: 24 }, handyMin: [450, 18 * 60 + 30] }),
@@ -112,30 +112,30 @@ describe('what the plan wants of live food', () => {
   });
 
   it('that no culture gives has no plan, and nothing is claimed of it', () => {
-    const [told] = ask(live({ kind: null }));
-    expect(told).toMatchObject({ plan: null, jars: null, surplusG: 0 });
-    expect(told!.demandG[0]).toBeGreaterThan(0);
+    const [report] = ask(live({ kind: null }));
+    expect(report).toMatchObject({ plan: null, jars: null, surplusG: 0 });
+    expect(report!.demandG[0]).toBeGreaterThan(0);
   });
 
-  it('is the same for the same seed, tells how far it is, and stops when asked to', () => {
+  it('is the same for the same seed, shows how far it is, and stops when asked to', () => {
     expect(ask(live())).toEqual(ask(live()));
-    const told: number[] = [];
+    const report: number[] = [];
     const foods = [live(), live({ foodId: 'other' })];
     const task = { house: testHouse(), day: DAY, foods, sure: 0.9, runs: 20, seed: 1 };
     expect(
       supplyOf(task, (done) => {
-        told.push(done);
+        report.push(done);
         return false;
       }),
     ).toHaveLength(1);
-    expect(told).toEqual([1]);
+    expect(report).toEqual([1]);
   });
 });
 
 describe('what a vessel gives for good', () => {
   const daily = (one: Vessel) => {
-    const stand = standOn(one, DAY);
-    return dailySupply(standingOf({ ...one, shared: false }, stand), stand, 14);
+    const status = computeVesselStatus(one, DAY);
+    return dailySupply(forecastStartOf({ ...one, shared: false }, status), status, 14);
   };
   it('is no more than it grows by in a day where it grows most', () => {
     const one = vessel('moina');

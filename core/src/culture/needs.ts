@@ -18,7 +18,7 @@ export interface LiveFood {
   /** Of hatches: the share that hatches, and when they are wanted, minutes after midnight. */
   hatchShare: number;
   wantedAtMin: number;
-  /** Minutes of the day at which somebody is there to set a jar up. */
+  /** Minutes of the day at which someone is there to set a jar up. */
   handyMin: number[];
   /** What broods want of it beside the plan, grams a day from the first day on. */
   broodsG?: readonly number[];
@@ -49,8 +49,8 @@ export interface Jars extends Jar {
 export interface FoodSupply {
   foodId: string;
   demandG: number[];
-  /** Grams that could be taken, day by day, by the vessels that stand already. */
-  standsG: number[];
+  /** Grams that could be taken, day by day, by the vessels that run already. */
+  availableG: number[];
   /** Share of the runs in which a day is met by those alone. */
   metOn: number[];
   /** What to start and what comes of it; null for hatches, and where no culture gives it. */
@@ -77,17 +77,17 @@ export function supplyOf(
   onFood: (done: number, of: number) => boolean = () => true,
 ): FoodSupply[] {
   const use = plannedUse(house, day, SUPPLY_DAYS);
-  const told: FoodSupply[] = [];
+  const report: FoodSupply[] = [];
   for (const food of foods) {
     const demandG = Array.from({ length: SUPPLY_DAYS }, (_, at) => food.broodsG?.[at] ?? 0);
     for (const one of use) {
       if (one.foodId !== food.foodId) continue;
       one.gramsOn.forEach((grams, at) => (demandG[at]! += grams));
     }
-    told.push(oneFood(food, demandG, { sure, runs, seed }));
-    if (!onFood(told.length, foods.length)) break;
+    report.push(oneFood(food, demandG, { sure, runs, seed }));
+    if (!onFood(report.length, foods.length)) break;
   }
-  return told;
+  return report;
 }
 
 function oneFood(
@@ -98,8 +98,8 @@ function oneFood(
   const wanted = demandG.some((grams) => grams > 0);
   if (kind && isFromEggs(kind)) {
     const jars = wanted ? jarsFor(kind, demandG, { ...hatching, tempC: fresh.tempC }) : null;
-    const standsG = demandG.map(() => 0);
-    return { foodId, demandG, standsG, metOn: [], plan: null, jars, surplusG: 0 };
+    const availableG = demandG.map(() => 0);
+    return { foodId, demandG, availableG, metOn: [], plan: null, jars, surplusG: 0 };
   }
   const now = outlook(vessels, demandG, options.runs, options.seed);
   const surplus = now.givesG
@@ -109,7 +109,7 @@ function oneFood(
   return {
     foodId,
     demandG,
-    standsG: now.givesG,
+    availableG: now.givesG,
     metOn: now.metOn,
     plan: kind && wanted ? planSupply(vessels, newOne(kind, fresh), demandG, options) : null,
     jars: null,

@@ -59,10 +59,10 @@ describe('a supply plan', () => {
     const lead = leadOf(fresh(grindal));
     expect(lead).toBeGreaterThan(21);
     const demand = [...every(0, 35), ...every(0.5, 20)];
-    const { starts, outlook: told, short } = planSupply([], fresh(grindal), demand, options);
+    const { starts, outlook: report, short } = planSupply([], fresh(grindal), demand, options);
     expect(starts.length).toBeGreaterThan(0);
     expect(starts[0]!.startsOn).toBe(35 - lead);
-    expect(told.service).toBeGreaterThanOrEqual(0.88);
+    expect(report.service).toBeGreaterThanOrEqual(0.88);
     expect(short.length).toBeLessThan(3);
   });
 

@@ -28,7 +28,7 @@ const ENOUGH = 0.9;
 /** What of a vessel is the same in every run, worked out once. */
 interface Day {
   model: Logistic | null;
-  /** Of kinds whose age tells what they give. */
+  /** Of kinds whose age shows what they give. */
   gives: number;
   tooWarmC: number;
 }
@@ -142,7 +142,7 @@ export interface SupplyPlan {
 
 /** More vessels than this nobody tends: then the demand is too much for the kind. Assumption. */
 const MOST_STARTS = 24;
-/** Runs while it is worked out, and of the figures that are told. */
+/** Runs while it is worked out, and of the figures that are reported. */
 const TRY_RUNS = 120;
 
 /**
@@ -179,11 +179,11 @@ export function planSupply(
     const same = starts.filter((one) => one.startsOn === startsOn).length;
     if (now.metOn[day]! <= before && same >= 4) break;
   }
-  const told = look(runs);
+  const report = look(runs);
   return {
     starts,
-    outlook: told,
-    short: told.metOn.flatMap((met, day) => (met < sure && demandG[day]! > 0 ? [day] : [])),
+    outlook: report,
+    short: report.metOn.flatMap((met, day) => (met < sure && demandG[day]! > 0 ? [day] : [])),
     leadDays,
   };
 }

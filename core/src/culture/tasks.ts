@@ -1,6 +1,6 @@
 import { daysBetween } from '../round';
 import { plateauOf } from './kind';
-import type { Vessel, VesselStand } from './types';
+import type { Vessel, VesselStatus } from './types';
 import type { Work } from './work';
 
 /** A culture that grows is looked at once a week at the least. Assumption. */
@@ -13,18 +13,18 @@ const CROWDED = 0.75;
 const NEXT_AHEAD = 4;
 
 /** Its water was foul of late: food would rot in it. */
-const isFoul = ({ clarity }: VesselStand): boolean =>
+const isFoul = ({ clarity }: VesselStatus): boolean =>
   clarity !== null && clarity.seen === 'foul' && clarity.days <= 2;
 
 /** What is to be done at any culture: its water, its food. */
-export function commonTasks({ kind }: Vessel, stand: VesselStand): Work[] {
-  const { clarity } = stand;
-  const foul = isFoul(stand);
+export function commonTasks({ kind }: Vessel, status: VesselStatus): Work[] {
+  const { clarity } = status;
+  const foul = isFoul(status);
   const work: Work[] = [];
   const cloudy = clarity !== null && clarity.seen === 'cloudy' && clarity.days === 0;
   // Its water was changed since: now it is to be looked at again.
   const changed =
-    clarity !== null && stand.changedDays !== null && stand.changedDays <= clarity.days;
+    clarity !== null && status.changedDays !== null && status.changedDays <= clarity.days;
   if (foul && changed) {
     work.push({
       what: 'look',
@@ -40,21 +40,21 @@ export function commonTasks({ kind }: Vessel, stand: VesselStand): Work[] {
       pressing: true,
     });
   }
-  const due = kind.feedDays !== null && (stand.fedDays ?? stand.ageDays) >= kind.feedDays;
+  const due = kind.feedDays !== null && (status.fedDays ?? status.ageDays) >= kind.feedDays;
   if (due && !foul && !(kind.clears && cloudy)) {
     work.push({
       what: 'feed',
       says: kind.clears ? `Feed, if it is clear: ${kind.feedWith}` : `Feed: ${kind.feedWith}`,
-      why: `${stand.fedDays === null ? 'Not fed since it was started' : `Fed ${ago(stand.fedDays)}`}; ${kind.feedRule}.`,
-      pressing: kind.feedDays! > 0 && (stand.fedDays ?? stand.ageDays) > 3 * kind.feedDays!,
+      why: `${status.fedDays === null ? 'Not fed since it was started' : `Fed ${ago(status.fedDays)}`}; ${kind.feedRule}.`,
+      pressing: kind.feedDays! > 0 && (status.fedDays ?? status.ageDays) > 3 * kind.feedDays!,
     });
   }
-  const unchanged = stand.changedDays ?? stand.ageDays;
+  const unchanged = status.changedDays ?? status.ageDays;
   if (kind.changeDays !== null && unchanged >= kind.changeDays && !foul) {
     work.push({
       what: 'change',
       says: `Change water: ${kind.waterChange}`,
-      why: `${stand.changedDays === null ? 'Not changed since it was started' : `Changed ${ago(unchanged)}`}.`,
+      why: `${status.changedDays === null ? 'Not changed since it was started' : `Changed ${ago(unchanged)}`}.`,
       pressing: unchanged >= 2 * kind.changeDays,
     });
   }
@@ -62,39 +62,39 @@ export function commonTasks({ kind }: Vessel, stand: VesselStand): Work[] {
 }
 
 /** What grows until it is crowded is looked at: its figures rest on that. */
-export function lookTask(stand: VesselStand): Work[] {
-  if (isFoul(stand) || stand.unseenDays < LOOK_EVERY) return [];
+export function lookTask(status: VesselStatus): Work[] {
+  if (isFoul(status) || status.unseenDays < LOOK_EVERY) return [];
   return [
     {
       what: 'look',
       says: 'Look how dense it is',
       why:
-        stand.unseenDays >= UNKNOWN_AFTER
-          ? `Not checked for ${days(stand.unseenDays)}: nothing is known of it.`
-          : `Not checked for ${days(stand.unseenDays)}.`,
-      pressing: stand.unseenDays >= UNKNOWN_AFTER,
+        status.unseenDays >= UNKNOWN_AFTER
+          ? `Not checked for ${days(status.unseenDays)}: nothing is known of it.`
+          : `Not checked for ${days(status.unseenDays)}.`,
+      pressing: status.unseenDays >= UNKNOWN_AFTER,
     },
   ];
 }
 
 /** And thinned before it crashes. */
-export function thinTask(stand: VesselStand): Work[] {
-  if (stand.fullness < CROWDED || stand.givesG <= 0) return [];
+export function thinTask(status: VesselStatus): Work[] {
+  if (status.fullness < CROWDED || status.givesG <= 0) return [];
   return [
     {
       what: 'thin',
       says: 'Harvest or split it',
-      why: `It is ${Math.round(stand.fullness * 100)} % full: crowded cultures crash.`,
-      pressing: stand.fullness >= 0.9,
+      why: `It is ${Math.round(status.fullness * 100)} % full: crowded cultures crash.`,
+      pressing: status.fullness >= 0.9,
     },
   ];
 }
 
 /** Of eggs in brine: they have hatched. @param nowMs ms since 1970 */
-export function hatchTasks({ hatchesAtMs, standingG }: VesselStand, nowMs: number): Work[] {
+export function hatchTasks({ hatchesAtMs, contentG }: VesselStatus, nowMs: number): Work[] {
   if (hatchesAtMs === null || nowMs < hatchesAtMs) return [];
   const old = nowMs - hatchesAtMs > 12 * 3_600_000;
-  if (standingG <= 0 && !old) return [];
+  if (contentG <= 0 && !old) return [];
   return [
     {
       what: 'hatched',
@@ -108,12 +108,12 @@ export function hatchTasks({ hatchesAtMs, standingG }: VesselStand, nowMs: numbe
 /** A culture that fades is followed by the next, started from it in time. */
 export function nextTask(
   { kind, startedOn, events }: Vessel,
-  stand: VesselStand,
+  status: VesselStatus,
   day: string,
 ): Work[] {
   const plateau = plateauOf(kind);
-  const speed = 2 ** ((stand.tempC - plateau.refC) / 10);
-  const left = plateau.fadeDays / speed - stand.ageDays;
+  const speed = 2 ** ((status.tempC - plateau.refC) / 10);
+  const left = plateau.fadeDays / speed - status.ageDays;
   if (left > NEXT_AHEAD || plateau.fadeDays > 300) return [];
   // One that was split of late has its next already.
   const since = events.findLast(({ kind: what }) => what === 'split')?.day;

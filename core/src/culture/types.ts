@@ -5,7 +5,7 @@ import type { Growing } from './kind';
 import type { Clarity } from './vocabulary';
 
 /** What happened to a vessel on a day, at an instant (ms since 1970). */
-export type Happening = { day: string; atMs: number } & (
+export type VesselEvent = { day: string; atMs: number } & (
   | { kind: 'fed' | 'topped' | 'crashed' | 'rested' | 'woken' | 'ended' }
   | { kind: 'seen'; density: Density | null; clarity: Clarity | null }
   /** Animals in a sample of so many millilitres. */
@@ -38,21 +38,21 @@ export interface Vessel {
   hatchShare?: number;
   /** The day on which a culture that was going already was entered; missing for one started here. */
   enteredOn?: string | null;
-  events: readonly Happening[];
+  events: readonly VesselEvent[];
 }
 
 export type VesselState =
   'building' | 'giving' | 'fading' | 'over' | 'crashed' | 'resting' | 'ended';
 
-/** How a vessel stands on a day. */
-export interface VesselStand {
+/** The status of a vessel on a day. */
+export interface VesselStatus {
   state: VesselState;
   ageDays: number;
   /** °C now, and for the days ahead. */
   tempC: number;
   tempAhead: number[];
   /** Grams in it, and the band in which they lie nine times of ten. */
-  standingG: number;
+  contentG: number;
   lowG: number;
   highG: number;
   /** Grams that it carries, or gives at its best; and what is in it, of that: 0 to 1. */
@@ -61,7 +61,7 @@ export interface VesselStand {
   /** Grams that can be taken today without harm, and each day for good. */
   givesG: number;
   lastingG: number;
-  /** Days since anybody saw, counted or took anything. */
+  /** Days since anyone saw, counted or took anything. */
   unseenDays: number;
   /** More was taken than was believed to be there. */
   surprised: boolean;
@@ -84,10 +84,10 @@ export interface VesselStand {
 }
 
 /** What the way in which a kind grows says of a vessel. */
-export type Body = Pick<
-  VesselStand,
+export type VesselContents = Pick<
+  VesselStatus,
   | 'state'
-  | 'standingG'
+  | 'contentG'
   | 'lowG'
   | 'highG'
   | 'fullG'
@@ -104,10 +104,10 @@ export type Body = Pick<
 >;
 
 /** What a way to grow reads a vessel from. */
-export interface Since {
+export interface EventsSinceStart {
   vessel: Vessel;
   measure: number;
-  since: readonly Happening[];
+  since: readonly VesselEvent[];
   startG: number | null;
   /** Age today, and on another day, in days. */
   ageDays: number;
@@ -130,8 +130,8 @@ export interface Contents {
   leftShare?: number;
 }
 
-/** A vessel as it stands on the day that is looked ahead from. */
-export interface Standing extends Contents {
+/** A vessel as it is on the day that is looked ahead from. */
+export interface ForecastStart extends Contents {
   kind: Growing;
   ageDays: number;
   /** What is believed to be in it, for kinds that grow until they are crowded; how sure, for all. */
@@ -149,7 +149,7 @@ export interface CultureDay {
   /** Days from now: 0 is today. */
   day: number;
   /** Grams that stand in it, and the band in which they lie nine times of ten. */
-  standingG: number;
+  contentG: number;
   lowG: number;
   highG: number;
   /** Grams that can be taken that day without harm to what follows. */
@@ -158,10 +158,10 @@ export interface CultureDay {
   crash: number;
 }
 
-/** A vessel that is to supply: it stands already, or is started on a day from now. */
-export interface Supplying extends Standing {
+/** A vessel that is to supply: it runs already, or is started on a day from now. */
+export interface Supplying extends ForecastStart {
   id: string;
-  /** Days from now; 0 stands already. */
+  /** Days from now; 0 runs already. */
   startsOn: number;
   /** Temperature on a day from now, °C. */
   tempOn: readonly number[];

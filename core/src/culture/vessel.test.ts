@@ -8,10 +8,10 @@ import {
   hatchShareOf,
   leftForMost,
   logisticOf,
-  standingOf,
-  standOn,
+  forecastStartOf,
+  computeVesselStatus,
   workOn,
-  type Happening,
+  type VesselEvent,
   type Vessel,
 } from '.';
 import { addDays } from '../round';
@@ -21,14 +21,14 @@ const START = '2026-03-01';
 const START_MS = Date.parse('2026-03-01T06:00:00Z');
 const onDay = (day: number) => addDays(START, day);
 
-type Told = Happening extends infer H
-  ? H extends Happening
+type Told = VesselEvent extends infer H
+  ? H extends VesselEvent
     ? Omit<H, 'day' | 'atMs'>
     : never
   : never;
-const told = (day: number, event: Told): Happening =>
-  ({ ...event, day: onDay(day), atMs: START_MS + day * 86_400_000 }) as Happening;
-const vessel = (key: string, events: Happening[] = [], over: Partial<Vessel> = {}): Vessel => ({
+const report = (day: number, event: Told): VesselEvent =>
+  ({ ...event, day: onDay(day), atMs: START_MS + day * 86_400_000 }) as VesselEvent;
+const vessel = (key: string, events: VesselEvent[] = [], over: Partial<Vessel> = {}): Vessel => ({
   kind: kinds.get(key)!,
   also: null,
   measure: 10,
@@ -39,7 +39,7 @@ const vessel = (key: string, events: Happening[] = [], over: Partial<Vessel> = {
   events,
   ...over,
 });
-const at = (one: Vessel, day: number) => standOn(one, onDay(day));
+const at = (one: Vessel, day: number) => computeVesselStatus(one, onDay(day));
 const works = (one: Vessel, day: number, nowMs = START_MS + day * 86_400_000) =>
   workOn(one, at(one, day), onDay(day), nowMs).map(({ what }) => what);
 
@@ -49,14 +49,14 @@ describe('how a vessel stands', () => {
     const model = logisticOf(moina, 10, 24);
     const gram = moina.animalUg! / 1e6;
     const after = at(vessel('moina'), 6);
-    expect(after.standingG).toBeCloseTo(grown(model, model.capacity / 10, 6) * gram, 6);
+    expect(after.contentG).toBeCloseTo(grown(model, model.capacity / 10, 6) * gram, 6);
     expect(after.state).toBe('giving');
     expect(at(vessel('moina'), 0).state).toBe('building');
     expect(after.lastingG).toBeCloseTo((model.rPerDay * model.capacity * gram) / 4, 9);
   });
 
   it('left alone for a month is hardly known, and says so', () => {
-    const one = vessel('moina', [told(1, { kind: 'seen', density: 4, clarity: 'clear' })]);
+    const one = vessel('moina', [report(1, { kind: 'seen', density: 4, clarity: 'clear' })]);
     const now = at(one, 40);
     expect(now.unseenDays).toBe(39);
     const look = workOn(one, now, onDay(40), START_MS).find(({ what }) => what === 'look');
@@ -68,19 +68,19 @@ describe('how a vessel stands', () => {
   });
 
   it('from which more is taken than can be there is believed to have held it', () => {
-    const now = at(vessel('moina', [told(1, { kind: 'harvested', massG: 400, count: null })]), 1);
+    const now = at(vessel('moina', [report(1, { kind: 'harvested', massG: 400, count: null })]), 1);
     expect(now.surprised).toBe(true);
-    expect(now.standingG).toBeGreaterThan(0);
+    expect(now.contentG).toBeGreaterThan(0);
   });
 
   it('with two kinds in it each is given half', () => {
     const alone = at(vessel('moina'), 20);
     const both = at(vessel('moina', [], { also: kinds.get('small-water-fleas')! }), 20);
-    expect(both.standingG).toBeCloseTo(alone.standingG / 2, 3);
+    expect(both.contentG).toBeCloseTo(alone.contentG / 2, 3);
   });
 
   it('in a heat wave grows no more and is likelier to crash, and afterwards as usual', () => {
-    const hot = vessel('moina', [told(5, { kind: 'warmth', tempC: 38 })]);
+    const hot = vessel('moina', [report(5, { kind: 'warmth', tempC: 38 })]);
     const now = at(hot, 6);
     expect(now.tempC).toBe(38);
     expect(now.crash.causes.map(({ cause }) => cause)).toContain('warm');
@@ -90,16 +90,16 @@ describe('how a vessel stands', () => {
   });
 
   it('crashed holds nothing; put in anew it begins with what was put in', () => {
-    const crashed = [told(8, { kind: 'crashed' })];
+    const crashed = [report(8, { kind: 'crashed' })];
     expect(at(vessel('moina', crashed), 9)).toMatchObject({
       state: 'crashed',
-      standingG: 0,
+      contentG: 0,
       givesG: 0,
     });
-    const again = vessel('moina', [...crashed, told(9, { kind: 'added', massG: 0.1 })]);
-    expect(at(again, 9).standingG).toBeCloseTo(0.1, 2);
+    const again = vessel('moina', [...crashed, report(9, { kind: 'added', massG: 0.1 })]);
+    expect(at(again, 9).contentG).toBeCloseTo(0.1, 2);
     expect(works(vessel('moina', crashed), 9)).toEqual(['restart']);
-    const ended = vessel('moina', [told(8, { kind: 'ended' })]);
+    const ended = vessel('moina', [report(8, { kind: 'ended' })]);
     expect(at(ended, 9).state).toBe('ended');
     expect(at(ended, 7).state).not.toBe('ended');
     expect(works(ended, 9)).toEqual([]);
@@ -110,10 +110,10 @@ describe('how a vessel stands', () => {
       at(
         vessel(
           'moina',
-          days.map((day) => told(day, { kind: 'fed' })),
+          days.map((day) => report(day, { kind: 'fed' })),
         ),
         20,
-      ).standingG;
+      ).contentG;
     const daily = Array.from({ length: 20 }, (_, day) => day);
     expect(fed(daily)).toBeCloseTo(fed([]), 6);
     expect(fed(daily.slice(0, 8))).toBeLessThan(fed([]) * 0.7);
@@ -121,26 +121,26 @@ describe('how a vessel stands', () => {
 
   it('a hatch is ready after its hours, gives what its cysts give, and less what was taken', () => {
     const jar = vessel('brine-shrimp', [], { measure: 1, startG: 1, tempC: 28 });
-    const stand = at(jar, 1);
-    expect(stand.hatchesAtMs).toBe(START_MS + hatchHours(28) * 3_600_000);
+    const status = at(jar, 1);
+    expect(status.hatchesAtMs).toBe(START_MS + hatchHours(28) * 3_600_000);
     // 250 000 cysts of a gram, 75 % of them, 10 µg wet each: by hand 1.9 g.
-    expect(stand.standingG).toBeCloseTo(
+    expect(status.contentG).toBeCloseTo(
       (250_000 * 0.75 * kinds.get('brine-shrimp')!.animalUg!) / 1e6,
       6,
     );
     const ready = START_MS + 24 * 3_600_000;
     expect(works(jar, 1, ready - 60_000)).toEqual([]);
     expect(works(jar, 1, ready)).toEqual(['hatched']);
-    const taken = told(1, { kind: 'harvested', massG: stand.standingG, count: null });
-    expect(at({ ...jar, events: [taken] }, 1).standingG).toBe(0);
+    const taken = report(1, { kind: 'harvested', massG: status.contentG, count: null });
+    expect(at({ ...jar, events: [taken] }, 1).contentG).toBe(0);
     // What was taken does not come again tomorrow either.
-    const half = told(1, { kind: 'harvested', massG: stand.standingG / 2, count: null });
+    const half = report(1, { kind: 'harvested', massG: status.contentG / 2, count: null });
     const ahead = (one: Vessel) =>
-      forecast(standingOf({ ...one, shared: false }, at(one, 1)), 2, () => 28)[1]!.standingG;
+      forecast(forecastStartOf({ ...one, shared: false }, at(one, 1)), 2, () => 28)[1]!.contentG;
     expect(ahead({ ...jar, events: [half] })).toBeCloseTo(ahead(jar) / 2, 9);
-    const again = { ...jar, events: [taken, told(2, { kind: 'restarted', massG: 2 })] };
-    expect(at(again, 3).standingG).toBeCloseTo(stand.standingG * 2, 6);
-    expect(at({ ...jar, hatchShare: 0.375 }, 1).standingG).toBeCloseTo(stand.standingG / 2, 6);
+    const again = { ...jar, events: [taken, report(2, { kind: 'restarted', massG: 2 })] };
+    expect(at(again, 3).contentG).toBeCloseTo(status.contentG * 2, 6);
+    expect(at({ ...jar, hatchShare: 0.375 }, 1).contentG).toBeCloseTo(status.contentG / 2, 6);
   });
 
   it.each([...kinds.keys()])('%s of any age and temperature stands within its bounds', (key) => {
@@ -152,14 +152,14 @@ describe('how a vessel stands', () => {
         (day, tempC, harvests) => {
           const events = harvests
             .sort(([a], [b]) => a - b)
-            .map(([on, massG]) => told(on, { kind: 'harvested', massG, count: null }));
-          const stand = at(vessel(key, events, { tempC, startG: 1 }), day);
-          expect(stand.lowG).toBeLessThanOrEqual(stand.standingG + 1e-9);
-          expect(stand.standingG).toBeLessThanOrEqual(stand.highG + 1e-9);
-          expect(stand.givesG).toBeGreaterThanOrEqual(0);
-          expect(stand.givesG).toBeLessThanOrEqual(stand.standingG + 1e-9);
-          expect(stand.crash.perDay).toBeGreaterThanOrEqual(0);
-          expect(stand.crash.perDay).toBeLessThanOrEqual(1);
+            .map(([on, massG]) => report(on, { kind: 'harvested', massG, count: null }));
+          const status = at(vessel(key, events, { tempC, startG: 1 }), day);
+          expect(status.lowG).toBeLessThanOrEqual(status.contentG + 1e-9);
+          expect(status.contentG).toBeLessThanOrEqual(status.highG + 1e-9);
+          expect(status.givesG).toBeGreaterThanOrEqual(0);
+          expect(status.givesG).toBeLessThanOrEqual(status.contentG + 1e-9);
+          expect(status.crash.perDay).toBeGreaterThanOrEqual(0);
+          expect(status.crash.perDay).toBeLessThanOrEqual(1);
         },
       ),
       { numRuns: 30 },
@@ -168,10 +168,10 @@ describe('how a vessel stands', () => {
 });
 
 describe('a box of worms', () => {
-  const box = (events: Happening[]) =>
+  const box = (events: VesselEvent[]) =>
     at(vessel('grindal-worms', events, { measure: 2, tempC: 22 }), 60);
   const seen = (density: 1 | 2 | 3 | 4 | 5, day = 58) =>
-    told(day, { kind: 'seen', density, clarity: null });
+    report(day, { kind: 'seen', density, clarity: null });
   it('gives more or less than its kind by how it was seen, and its band narrows', () => {
     const usual = box([]);
     expect(usual.vigour).toBe(1);
@@ -183,7 +183,7 @@ describe('a box of worms', () => {
     expect(box([seen(5)]).vigour).toBeGreaterThan(1);
     const width = ({ lowG, highG }: { lowG: number; highG: number }) => Math.log(highG / lowG);
     expect(width(box([seen(4), seen(4, 50)]))).toBeLessThan(width(box([seen(4)])));
-    expect(width(box([seen(4)]))).toBeLessThan(width({ ...usual, lowG: usual.standingG / 2 }) + 1);
+    expect(width(box([seen(4)]))).toBeLessThan(width({ ...usual, lowG: usual.contentG / 2 }) + 1);
   });
   it('is not judged by an old look, or one from before it could give', () => {
     expect(box([seen(1, 5)]).vigour).toBe(1);
@@ -192,47 +192,50 @@ describe('a box of worms', () => {
 });
 
 describe('a strain', () => {
-  const causes = (events: Happening[]) =>
+  const causes = (events: VesselEvent[]) =>
     at(vessel('moina', events), 4).crash.causes.map(({ cause }) => cause);
   it('is water that stays cloudy, not that of the day it was fed', () => {
-    const cloudy = told(4, { kind: 'seen', density: null, clarity: 'cloudy' });
-    expect(causes([told(4, { kind: 'fed' }), cloudy])).not.toContain('overfed');
-    expect(causes([told(2, { kind: 'fed' }), cloudy])).toContain('overfed');
-    expect(causes([told(3, { kind: 'seen', density: null, clarity: 'foul' })])).toContain(
+    const cloudy = report(4, { kind: 'seen', density: null, clarity: 'cloudy' });
+    expect(causes([report(4, { kind: 'fed' }), cloudy])).not.toContain('overfed');
+    expect(causes([report(2, { kind: 'fed' }), cloudy])).toContain('overfed');
+    expect(causes([report(3, { kind: 'seen', density: null, clarity: 'foul' })])).toContain(
       'overfed',
     );
   });
   it('of very old cultures is worked out as for old ones', () => {
-    expect(() => standOn(vessel('moina'), '2099-01-01')).not.toThrow();
-    expect(() => standOn(vessel('white-worms'), '2099-01-01')).not.toThrow();
+    expect(() => computeVesselStatus(vessel('moina'), '2099-01-01')).not.toThrow();
+    expect(() => computeVesselStatus(vessel('white-worms'), '2099-01-01')).not.toThrow();
   });
 });
 
 describe('what is to be done', () => {
   it('is to feed by clarity, and not into cloudy or foul water', () => {
-    const fed = told(3, { kind: 'fed' });
+    const fed = report(3, { kind: 'fed' });
     expect(works(vessel('moina', [fed]), 3)).not.toContain('feed');
     expect(works(vessel('moina', [fed]), 4)).toContain('feed');
     const seen = (clarity: 'clear' | 'cloudy' | 'foul') =>
-      works(vessel('moina', [fed, told(4, { kind: 'seen', density: null, clarity })]), 4);
+      works(vessel('moina', [fed, report(4, { kind: 'seen', density: null, clarity })]), 4);
     expect(seen('clear')).toContain('feed');
     expect(seen('cloudy')).not.toContain('feed');
     expect(seen('foul')[0]).toBe('clear');
     // Changed, it is looked at again before it is fed.
-    const foul = told(4, { kind: 'seen', density: null, clarity: 'foul' });
-    const after = works(vessel('moina', [fed, foul, told(4, { kind: 'changed', share: 0.33 })]), 4);
+    const foul = report(4, { kind: 'seen', density: null, clarity: 'foul' });
+    const after = works(
+      vessel('moina', [fed, foul, report(4, { kind: 'changed', share: 0.33 })]),
+      4,
+    );
     expect(after).toContain('look');
     expect(after).not.toContain('clear');
     expect(after).not.toContain('feed');
   });
 
   it('is to thin out what is crowded, to change water, and to look', () => {
-    const crowded = vessel('moina', [told(6, { kind: 'seen', density: 5, clarity: null })], {
+    const crowded = vessel('moina', [report(6, { kind: 'seen', density: 5, clarity: null })], {
       startG: 25,
     });
     expect(works(crowded, 6)).toContain('thin');
     expect(works(vessel('moina'), 7)).toEqual(expect.arrayContaining(['change', 'look']));
-    const changed = vessel('moina', [told(6, { kind: 'changed', share: 0.25 })]);
+    const changed = vessel('moina', [report(6, { kind: 'changed', share: 0.25 })]);
     expect(works(changed, 7)).not.toContain('change');
   });
 
@@ -243,26 +246,30 @@ describe('what is to be done', () => {
     const day = Math.floor(fade / speed) - 2;
     expect(works(worms, day - 6)).not.toContain('next');
     expect(works(worms, day)).toContain('next');
-    const split = { ...worms, events: [told(day - 1, { kind: 'split', share: 0.2 })] };
+    const split = { ...worms, events: [report(day - 1, { kind: 'split', share: 0.2 })] };
     expect(works(split, day)).not.toContain('next');
     expect(at(worms, 200).state).toBe('over');
     expect(works(worms, 200)).toEqual(['restart']);
   });
 
   it('is nothing while it rests', () => {
-    const resting = vessel('grindal-worms', [told(2, { kind: 'rested' })]);
+    const resting = vessel('grindal-worms', [report(2, { kind: 'rested' })]);
     expect(works(resting, 20)).toEqual([]);
     expect(at(resting, 20)).toMatchObject({ state: 'resting', givesG: 0 });
-    const woken = [...resting.events, told(20, { kind: 'woken' })];
+    const woken = [...resting.events, report(20, { kind: 'woken' })];
     expect(at({ ...resting, events: woken }, 20).state).not.toBe('resting');
   });
 });
 
 describe('a harvest', () => {
   const full = vessel('moina');
-  const stand = at(full, 30);
+  const status = at(full, 30);
   it('within what it makes good leaves next week as it is', () => {
-    const after = afterHarvest(standingOf({ ...full, shared: false }, stand), stand.givesG, 24)!;
+    const after = afterHarvest(
+      forecastStartOf({ ...full, shared: false }, status),
+      status.givesG,
+      24,
+    )!;
     expect(after.tooMuch).toBe(false);
     expect(after.overLasting).toBe(false);
     expect(after.recoversDays).toBeCloseTo(0, 6);
@@ -270,16 +277,16 @@ describe('a harvest', () => {
 
   it('of nearly all takes days to recover from, and of more than all never does', () => {
     const model = logisticOf(full.kind, 10, 24);
-    const most = stand.standingG * 0.95;
-    const after = afterHarvest(standingOf({ ...full, shared: false }, stand), most, 24)!;
+    const most = status.contentG * 0.95;
+    const after = afterHarvest(forecastStartOf({ ...full, shared: false }, status), most, 24)!;
     expect(after.overLasting).toBe(true);
     // By the equation: from what is left to where it grows most.
-    const [from, to, all] = [stand.estimate.count * 0.05, leftForMost(model), model.capacity];
+    const [from, to, all] = [status.estimate.count * 0.05, leftForMost(model), model.capacity];
     const byHand = Math.log((to * (all - from)) / (from * (all - to))) / model.rPerDay;
     expect(after.recoversDays).toBeCloseTo(byHand, 6);
     expect(after.weekG.with).toBeLessThan(after.weekG.without);
     expect(
-      afterHarvest(standingOf({ ...full, shared: false }, stand), stand.standingG * 2, 24),
+      afterHarvest(forecastStartOf({ ...full, shared: false }, status), status.contentG * 2, 24),
     ).toMatchObject({
       tooMuch: true,
       recoversDays: null,
@@ -288,7 +295,9 @@ describe('a harvest', () => {
 
   it('of worms follows their age, and has no such answer', () => {
     const worms = vessel('microworms');
-    expect(afterHarvest(standingOf({ ...worms, shared: false }, at(worms, 10)), 1, 24)).toBeNull();
+    expect(
+      afterHarvest(forecastStartOf({ ...worms, shared: false }, at(worms, 10)), 1, 24),
+    ).toBeNull();
   });
 });
 
@@ -298,9 +307,9 @@ describe('the share that hatches', () => {
     const jar = {
       startG: 1,
       events: [
-        told(1, { kind: 'harvested', massG: 1, count: 125_000 }),
-        told(2, { kind: 'restarted', massG: 2 }),
-        told(3, { kind: 'harvested', massG: 1, count: 250_000 }),
+        report(1, { kind: 'harvested', massG: 1, count: 125_000 }),
+        report(2, { kind: 'restarted', massG: 2 }),
+        report(3, { kind: 'harvested', massG: 1, count: 250_000 }),
       ],
     };
     expect(hatchShareOf([jar])).toEqual({ share: (0.5 + 0.5 + 2 * 0.75) / 4, jars: 2 });
@@ -309,7 +318,7 @@ describe('the share that hatches', () => {
   });
 
   it('is learned per jar: lifted three times, a jar is one jar, and all of it counts', () => {
-    const lift = (count: number | null) => told(1, { kind: 'harvested', massG: 0.3, count });
+    const lift = (count: number | null) => report(1, { kind: 'harvested', massG: 0.3, count });
     const jar = (...counts: (number | null)[]) => ({ startG: 1, events: counts.map(lift) });
     const once = hatchShareOf([jar(150_000)]);
     expect(hatchShareOf([jar(80_000, 50_000, 20_000)])).toEqual(once);
@@ -321,7 +330,7 @@ describe('the share that hatches', () => {
 
 describe('status and forecast of one vessel', () => {
   const all = [...kinds.values()];
-  const happenings = fc.array(
+  const vesselEvents = fc.array(
     fc.record({
       day: fc.integer({ min: 0, max: 40 }),
       what: fc.constantFrom('fed', 'harvested', 'counted', 'seen', 'rested', 'woken', 'added'),
@@ -335,20 +344,20 @@ describe('status and forecast of one vessel', () => {
     fc.assert(
       fc.property(
         fc.constantFrom(...all),
-        happenings,
+        vesselEvents,
         fc.double({ min: 0.3, max: 1, noNaN: true }),
         fc.boolean(),
         fc.integer({ min: 0, max: 40 }),
         (kind, list, hatchShare, shared, day) => {
           const events = list
-            .map(({ day: on, what, size, density }): Happening => {
-              if (what === 'harvested') return told(on, { kind: what, massG: size, count: null });
-              if (what === 'added') return told(on, { kind: what, massG: size });
-              if (what === 'counted') return told(on, { kind: what, count: 40, sampleMl: 10 });
+            .map(({ day: on, what, size, density }): VesselEvent => {
+              if (what === 'harvested') return report(on, { kind: what, massG: size, count: null });
+              if (what === 'added') return report(on, { kind: what, massG: size });
+              if (what === 'counted') return report(on, { kind: what, count: 40, sampleMl: 10 });
               if (what === 'seen') {
-                return told(on, { kind: what, density: density as 3, clarity: null });
+                return report(on, { kind: what, density: density as 3, clarity: null });
               }
-              return told(on, { kind: what as 'fed' });
+              return report(on, { kind: what as 'fed' });
             })
             .sort((a, b) => a.atMs - b.atMs);
           const one = vessel(kind.key, events, {
@@ -358,17 +367,17 @@ describe('status and forecast of one vessel', () => {
             hatchShare,
             also: shared ? kinds.get('infusoria')! : null,
           });
-          const stand = at(one, day);
+          const status = at(one, day);
           const [now] = forecast(
-            standingOf({ ...one, shared }, stand, hatchShare),
+            forecastStartOf({ ...one, shared }, status, hatchShare),
             5,
-            () => stand.tempC,
+            () => status.tempC,
           );
-          expect(now!.standingG).toBeCloseTo(stand.standingG, 9);
-          expect(now!.givesG).toBeCloseTo(stand.givesG, 9);
-          expect(now!.highG).toBeCloseTo(stand.highG, 9);
+          expect(now!.contentG).toBeCloseTo(status.contentG, 9);
+          expect(now!.givesG).toBeCloseTo(status.givesG, 9);
+          expect(now!.highG).toBeCloseTo(status.highG, 9);
           // Where it may have crashed unseen, the status alone knows.
-          if (stand.lowG > 0) expect(now!.lowG).toBeCloseTo(stand.lowG, 9);
+          if (status.lowG > 0) expect(now!.lowG).toBeCloseTo(status.lowG, 9);
         },
       ),
       { numRuns: 400 },
@@ -379,7 +388,7 @@ describe('status and forecast of one vessel', () => {
 describe('a culture that was going already', () => {
   const looks = (density: 1 | 2 | 3 | 4 | 5) =>
     at(
-      vessel('moina', [told(60, { kind: 'seen', density, clarity: 'clear' })], {
+      vessel('moina', [report(60, { kind: 'seen', density, clarity: 'clear' })], {
         enteredOn: onDay(60),
       }),
       60,
@@ -398,7 +407,7 @@ describe('a culture that was going already', () => {
     }
     // Of one that was started here, sixty days of growth weigh more than a look.
     const grownUp = at(
-      vessel('moina', [told(60, { kind: 'seen', density: 1, clarity: null })]),
+      vessel('moina', [report(60, { kind: 'seen', density: 1, clarity: null })]),
       60,
     );
     expect(grownUp.estimate.count).toBeGreaterThan(looks(1).estimate.count * 3);
@@ -408,12 +417,12 @@ describe('a culture that was going already', () => {
     const one = vessel(
       'moina',
       [
-        told(60, { kind: 'seen', density: 1, clarity: null }),
-        told(61, { kind: 'restarted', massG: null }),
+        report(60, { kind: 'seen', density: 1, clarity: null }),
+        report(61, { kind: 'restarted', massG: null }),
       ],
       { enteredOn: onDay(60) },
     );
-    const plain = vessel('moina', [told(61, { kind: 'restarted', massG: null })]);
+    const plain = vessel('moina', [report(61, { kind: 'restarted', massG: null })]);
     expect(at(one, 66).estimate).toEqual(at(plain, 66).estimate);
   });
 });

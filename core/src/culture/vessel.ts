@@ -2,7 +2,7 @@ import type { CultureKind } from '@open-larder/catalogue/cultures';
 import { daysBetween } from '../round';
 import { crashHazard } from './hazard';
 import { hatchHours } from './hatch';
-import type { Happening, Standing, Vessel, VesselStand } from './types';
+import type { VesselEvent, ForecastStart, Vessel, VesselStatus } from './types';
 import { GIVES_NOTHING } from './vocabulary';
 import { isFromEggs, wayOf } from './ways';
 
@@ -11,15 +11,15 @@ const WARMTH_HOLDS = 7;
 const WARMTH_AHEAD = 3;
 /** Older than this a culture is as old as that. */
 const OLDEST_DAYS = 3000;
-/** Days for which temperatures are told ahead. */
+/** Days for which temperatures are reported ahead. */
 export const AHEAD_DAYS = 42;
 /** Two kinds in one vessel share it. Assumption: halves, until one has the better of the other. */
 const SHARED = 0.5;
 /**
- * How a vessel stands on a day, from all that happened to it up to then.
+ * The status of a vessel on a day, from all that happened to it up to then.
  * @param day after its start; a day before it counts as its start
  */
-export function standOn(vessel: Vessel, day: string): VesselStand {
+export function computeVesselStatus(vessel: Vessel, day: string): VesselStatus {
   const { kind } = vessel;
   const past = vessel.events.filter((event) => event.day <= day);
   const again = past.findLastIndex(({ kind: what }) => what === 'restarted');
@@ -78,7 +78,7 @@ export function standOn(vessel: Vessel, day: string): VesselStand {
 const UNSEEN_CRASH = 0.05;
 
 const EMPTY = {
-  standingG: 0,
+  contentG: 0,
   lowG: 0,
   highG: 0,
   fullG: 0,
@@ -87,10 +87,10 @@ const EMPTY = {
   keptG: 0,
 };
 
-export type Body = Pick<
-  VesselStand,
+export type VesselContents = Pick<
+  VesselStatus,
   | 'state'
-  | 'standingG'
+  | 'contentG'
   | 'lowG'
   | 'highG'
   | 'fullG'
@@ -106,16 +106,16 @@ export type Body = Pick<
   | 'fed'
 >;
 
-export interface Since {
+export interface EventsSinceStart {
   vessel: Vessel;
   measure: number;
-  since: readonly Happening[];
+  since: readonly VesselEvent[];
   startG: number | null;
   ageDays: number;
 }
 
 /** Temperature on a day of its age: as it was read of late, or as it usually is. */
-function temperatures(vessel: Vessel, past: readonly Happening[], startedOn: string) {
+function temperatures(vessel: Vessel, past: readonly VesselEvent[], startedOn: string) {
   const read = past.flatMap((event) =>
     event.kind === 'warmth' ? [{ day: daysBetween(startedOn, event.day), tempC: event.tempC }] : [],
   );
@@ -126,7 +126,7 @@ function temperatures(vessel: Vessel, past: readonly Happening[], startedOn: str
 }
 
 /** A reading of today holds for some days, then it is as usual. */
-function aheadOf(vessel: Vessel, past: readonly Happening[], day: string, tempC: number) {
+function aheadOf(vessel: Vessel, past: readonly VesselEvent[], day: string, tempC: number) {
   const last = past.findLast(({ kind }) => kind === 'warmth');
   const fresh = last && daysBetween(last.day, day) <= WARMTH_AHEAD ? tempC : vessel.tempC;
   return Array.from({ length: AHEAD_DAYS }, (_, ahead) =>
@@ -135,8 +135,8 @@ function aheadOf(vessel: Vessel, past: readonly Happening[], day: string, tempC:
 }
 
 /** What was last done and seen, in days ago. */
-function lastOf(since: readonly Happening[], ageDays: number, ageOf: (day: string) => number) {
-  const ago = (is: (event: Happening) => boolean) => {
+function lastOf(since: readonly VesselEvent[], ageDays: number, ageOf: (day: string) => number) {
+  const ago = (is: (event: VesselEvent) => boolean) => {
     const last = since.findLast(is);
     return last ? ageDays - ageOf(last.day) : null;
   };
@@ -154,7 +154,7 @@ function lastOf(since: readonly Happening[], ageDays: number, ageOf: (day: strin
 const SEEING: ReadonlySet<string> = new Set(['seen', 'counted', 'harvested']);
 
 /** Foul of late, or still cloudy though it was fed at least the day before. */
-const isFoul = ({ clarity, fedDays }: Pick<VesselStand, 'clarity' | 'fedDays'>): boolean =>
+const isFoul = ({ clarity, fedDays }: Pick<VesselStatus, 'clarity' | 'fedDays'>): boolean =>
   clarity !== null &&
   clarity.days <= FOUL_DAYS &&
   (clarity.seen === 'foul' ||
@@ -162,7 +162,7 @@ const isFoul = ({ clarity, fedDays }: Pick<VesselStand, 'clarity' | 'fedDays'>):
 const FOUL_DAYS = 2;
 
 /** Crashed, resting or ended, where it is one of them. */
-function heldState(since: readonly Happening[], all: readonly Happening[], day: string) {
+function heldState(since: readonly VesselEvent[], all: readonly VesselEvent[], day: string) {
   if (all.some((event) => event.kind === 'ended' && event.day <= day)) return 'ended' as const;
   const last = since.findLast(({ kind }) => HOLDING.has(kind));
   if (last?.kind === 'crashed') return 'crashed' as const;
@@ -174,19 +174,19 @@ const HOLDING: ReadonlySet<string> = new Set(['crashed', 'rested', 'woken', 'add
 const shareOf = (measure: number, shared: boolean): number => (shared ? measure * SHARED : measure);
 
 /** What of a vessel a forecast or a supply begins with. @param shared a second kind lives in it */
-export const standingOf = (
+export const forecastStartOf = (
   { kind, measure, shared }: { kind: CultureKind; measure: number; shared: boolean },
-  stand: VesselStand,
+  status: VesselStatus,
   hatchShare?: number,
-): Standing => ({
+): ForecastStart => ({
   kind,
-  measure: shareOf(measure, shared) * stand.vigour,
-  ageDays: stand.ageDays,
-  estimate: stand.estimate,
-  keptG: stand.keptG,
+  measure: shareOf(measure, shared) * status.vigour,
+  ageDays: status.ageDays,
+  estimate: status.estimate,
+  keptG: status.keptG,
   hatchShare,
-  leftShare: stand.leftShare,
-  takenTodayG: stand.takenTodayG,
-  fed: stand.fed,
-  idle: GIVES_NOTHING.has(stand.state) && stand.state !== 'over',
+  leftShare: status.leftShare,
+  takenTodayG: status.takenTodayG,
+  fed: status.fed,
+  idle: GIVES_NOTHING.has(status.state) && status.state !== 'over',
 });

@@ -1,4 +1,4 @@
-import type { Vessel, VesselStand } from './types';
+import type { Vessel, VesselStatus } from './types';
 import type { WorkKind } from './vocabulary';
 import { isFromEggs, wayOf } from './ways';
 
@@ -18,21 +18,21 @@ export interface Work {
  * What is to be done at a vessel today, the pressing first.
  * @param nowMs of a hatch, whether it is ready: ms since 1970
  */
-export function workOn(vessel: Vessel, stand: VesselStand, day: string, nowMs: number): Work[] {
+export function workOn(vessel: Vessel, status: VesselStatus, day: string, nowMs: number): Work[] {
   const { kind } = vessel;
-  const { state } = stand;
+  const { state } = status;
   if (state === 'ended' || state === 'resting') return [];
   if (state === 'crashed' || state === 'over') {
     return [
       {
         what: 'restart',
         says: isFromEggs(kind) ? 'Rinse it, and set it up anew' : 'Clean it, and start anew',
-        why: state === 'crashed' ? 'It crashed.' : `It is ${stand.ageDays} days old and spent.`,
+        why: state === 'crashed' ? 'It crashed.' : `It is ${status.ageDays} days old and spent.`,
         pressing: state === 'crashed',
       },
     ];
   }
   return wayOf(kind)
-    .tasks(vessel, stand, day, nowMs)
+    .tasks(vessel, status, day, nowMs)
     .sort((a, b) => Number(b.pressing) - Number(a.pressing));
 }

@@ -80,7 +80,7 @@ describe('mass from length', () => {
     expect(lengthFromMass({ lengthMass: pair }, massG.value)).toBeCloseTo(5, 9);
   });
 
-  it('tells thin from stout only by a pair of its own kind', () => {
+  it('shows thin from stout only by a pair of its own kind', () => {
     expect(hasOwnPair(of('danio-rerio'))).toBe(true);
     expect(hasOwnPair(of('paracheirodon-innesi'))).toBe(false);
   });

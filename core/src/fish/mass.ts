@@ -14,7 +14,7 @@ export function lengthFromMass({ lengthMass }: Sized, massG: number): number {
   return (massG / a) ** (1 / b) / (standardShare ?? 1);
 }
 
-/** Relatives of its own kind: only such a pair tells a thin fish from a stout one. */
+/** Relatives of its own kind: only such a pair shows a thin fish from a stout one. */
 export const hasOwnPair = ({ lengthMass }: Sized): boolean => lengthMass.level === 'own';
 
 const RELATIVES: Record<LengthMass['level'], string> = {

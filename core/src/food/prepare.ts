@@ -3,7 +3,7 @@ import { sayNumber, saySignificant } from '../units';
 
 /** How a food behaves in the water. */
 export interface InWater {
-  /** Minutes that it floats before it sinks, and cm/s once it is wet; null where nobody knows. */
+  /** Minutes that it floats before it sinks, and cm/s once it is wet; null if unknown. */
   floatMinutes: number | null;
   sinkCmPerS: number | null;
   /** Longest side of its pieces, mm; null where it is not known. */

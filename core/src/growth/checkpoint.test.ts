@@ -1,6 +1,6 @@
 import { growthBySize, ownPair } from '@open-larder/catalogue';
 import { addDays } from '../round';
-import { standOfGrowth, usualLength, type GrowthTask } from '.';
+import { computeGrowthStatus, usualLength, type GrowthTask } from '.';
 
 const TODAY = '2026-03-11';
 const species = {
@@ -16,7 +16,7 @@ const status = (
   checkpoint: { lengthCm: number; ageDays: number | null },
   ageDays: number | null,
 ) =>
-  standOfGrowth({
+  computeGrowthStatus({
     species,
     tempC: 26,
     count: 30,

@@ -1,5 +1,5 @@
 import { addDays } from '../round';
-import type { Reaching } from './stand';
+import type { Reaching } from './status';
 
 /** A length that a group should have by an age, or at all. */
 export interface Checkpoint {

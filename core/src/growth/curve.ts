@@ -236,9 +236,9 @@ function averaged(
   models: readonly Model[],
   of: (model: Model) => { value: number; variance: number },
 ): { value: number; sd: number } {
-  const told = models.map((model) => ({ ...of(model), weight: model.weight }));
-  const value = told.reduce((sum, one) => sum + one.weight * one.value, 0);
-  const sd = told.reduce(
+  const report = models.map((model) => ({ ...of(model), weight: model.weight }));
+  const value = report.reduce((sum, one) => sum + one.weight * one.value, 0);
+  const sd = report.reduce(
     (sum, one) => sum + one.weight * Math.sqrt(one.variance + (one.value - value) ** 2),
     0,
   );

@@ -20,11 +20,11 @@ export { survivalOf, type Survival } from './survival';
 export {
   curveOn,
   lengthAhead,
-  standOfGrowth,
+  computeGrowthStatus,
   usualLength,
   type DaySample,
-  type GrowthStand,
+  type GrowthStatus,
   type GrowthTask,
   type Reaching,
   type Weighed,
-} from './stand';
+} from './status';

@@ -122,11 +122,11 @@ describe('sorting', () => {
   });
 
   it('one batch is seldom told to be two', () => {
-    let told = 0;
+    let report = 0;
     for (let seed = 1; seed <= 200; seed += 1) {
-      if (of(around(3, 0.5, 12, seed))?.mixed) told += 1;
+      if (of(around(3, 0.5, 12, seed))?.mixed) report += 1;
     }
-    expect(told).toBeLessThan(20);
+    expect(report).toBeLessThan(20);
   });
 });
 
@@ -176,7 +176,7 @@ describe('survival', () => {
 describe('a photo beside a ruler', () => {
   const ruler = { a: { x: 100, y: 500 }, b: { x: 600, y: 500 }, cm: 10 };
 
-  it('tells a length by its scale, at any slant of the picture', () => {
+  it('shows a length by its scale, at any slant of the picture', () => {
     fc.assert(
       fc.property(fc.double({ min: 0, max: 6.2, noNaN: true }), (turn) => {
         const spin = ({ x, y }: { x: number; y: number }) => ({

@@ -3,7 +3,7 @@ import { assertRange } from '../units';
 
 /** A few fish of a group, measured on one day: lengths in cm, or masses in g. */
 export interface Sample {
-  /** How many fish it tells of; one fish measured again and again is one. */
+  /** How many fish it shows of; one fish measured again and again is one. */
   n: number;
   mean: number;
   /** Standard deviation between fish; null of one alone. */
@@ -50,7 +50,7 @@ export interface Measured {
   day: string;
   /** Mean length, cm. */
   lengthCm: number;
-  /** Of each fish, where they were told. */
+  /** Of each fish, where they were reported. */
   lengthsCm: readonly number[] | null;
 }
 

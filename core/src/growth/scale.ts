@@ -34,7 +34,7 @@ export interface PhotoLength {
 
 /**
  * Length of a fish in a picture from a ruler beside it.
- * @param marks  a stretch of the ruler, or two: the second tells whether the ruler is seen at a slant
+ * @param marks  a stretch of the ruler, or two: the second shows whether the ruler is seen at a slant
  * @param fish   nose and tail tip
  * @param perPx  pixels of the picture to one of the screen on which it was tapped
  * @throws RangeError for marks that are too close together, or no stretch of a ruler

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
-import type { GrowthStand } from '../growth/stand';
+import type { GrowthStatus } from '../growth/status';
 import type { Food } from '../ration';
 import { testGroup, testHouse, testTank } from '../round/house.testkit';
 import { peakOf } from '../water/sawTooth';
 import { keepsUnder } from '../water/keeps';
-import type { WaterStand } from '../water/stand';
+import type { WaterStatus } from '../water/status';
 import {
   changedDiet,
   fedAfter,
@@ -19,8 +19,8 @@ import {
 const TODAY = '2026-03-10';
 
 const sample = (mean: number, day = '2026-03-08') =>
-  ({ day, mean }) as GrowthStand['samples'][number];
-const growth = (over: Partial<GrowthStand> = {}): GrowthStand => ({
+  ({ day, mean }) as GrowthStatus['samples'][number];
+const growth = (over: Partial<GrowthStatus> = {}): GrowthStatus => ({
   samples: [sample(1.5, '2026-02-10'), sample(2)],
   curve: null,
   refused: null,
@@ -65,7 +65,7 @@ describe('what growth says of portions', () => {
     ['stout asks for less', 1.25, -1],
     ['a little stout for a little less', 1.16, -0.4],
   ])('mass: %s', (_, value, pull) => {
-    const condition = { value, word: 'usual', day: TODAY } as unknown as GrowthStand['condition'];
+    const condition = { value, word: 'usual', day: TODAY } as unknown as GrowthStatus['condition'];
     const [sign] = growthSigns(growth({ condition }), 'adult');
     expect(sign!.kind).toBe('mass');
     expect(sign!.pull).toBeCloseTo(pull, 6);
@@ -76,7 +76,10 @@ describe('what growth says of portions', () => {
 
 const RHYTHM = { share: 0.2, everyDays: 7, sourceMgL: 5 };
 /** A tank whose food adds so much a day, with the rhythm above. */
-const water = (addsMgL: number, { capMgL = 20, rhythm = RHYTHM, over = true } = {}): WaterStand => {
+const water = (
+  addsMgL: number,
+  { capMgL = 20, rhythm = RHYTHM, over = true } = {},
+): WaterStatus => {
   const fit = { production: 1, uptakeMgL: 0, sd: { production: 0.2, uptakeMgL: 0.1 }, tests: 0 };
   return {
     fit,
@@ -88,7 +91,7 @@ const water = (addsMgL: number, { capMgL = 20, rhythm = RHYTHM, over = true } = 
     peakMgL: peakOf(addsMgL, rhythm),
     keeps: keepsUnder(capMgL, fit, addsMgL, rhythm),
     warnings: over ? [{ kind: 'willPass', day: TODAY, likely: true }] : [],
-  } as unknown as WaterStand;
+  } as unknown as WaterStatus;
 };
 const when = { since: '', today: TODAY };
 

@@ -1,7 +1,7 @@
 import { daysBetween } from '../round';
-import type { GrowthStand } from '../growth/stand';
+import type { GrowthStatus } from '../growth/status';
 import { grows, type Stage } from '../fish';
-import type { WaterStand } from '../water/stand';
+import type { WaterStatus } from '../water/status';
 import { sayNumber } from '../units';
 import { MOST_CHANGE } from './propose';
 import type { Sign } from './signs';
@@ -13,7 +13,7 @@ const MASS_FULL = 0.25;
 const MASS_RIGHT = 0.1;
 /** Scales and a kind's usual mass are both rough: one says less than a belly. Assumption. */
 const MASS_WEIGHT = 0.7;
-/** The water is changed before anybody is fed less for it. Assumption. */
+/** The water is changed before anyone is fed less for it. Assumption. */
 const NITRATE_WEIGHT = 0.5;
 /** What a test and a steady rhythm say of a portion holds once it has stood for so long. Assumption. */
 const WATER_SETTLES_DAYS = 7;
@@ -23,10 +23,10 @@ const WATER_SETTLES_DAYS = 7;
  * kind they need more; ahead of it is no reason for less. Fish that shrank say nothing here: other
  * fish were measured, or something else is wrong.
  */
-export function growthSigns(stand: GrowthStand, stage: Stage): Sign[] {
+export function growthSigns(status: GrowthStatus, stage: Stage): Sign[] {
   const signs: Sign[] = [];
-  const last = stand.samples.at(-1);
-  const { against, usualCm, condition, shrank } = stand;
+  const last = status.samples.at(-1);
+  const { against, usualCm, condition, shrank } = status;
   if (last && grows(stage) && shrank === null && usualCm !== null && against !== 'unsure') {
     const behind = against === 'behind';
     const pull = behind ? Math.min(1, (1 - last.mean / usualCm) / BEHIND_FULL) : 0;
@@ -47,36 +47,36 @@ export function growthSigns(stand: GrowthStand, stage: Stage): Sign[] {
 /**
  * What the water of its tank says of a group's portions, where nitrate passes the cap: less, as far as
  * food is the matter. Changes of water come first, so that by itself it asks for less food only where
- * no change is enough. For those that grow it is told and left out: they are not starved for the water.
+ * no change is enough. For those that grow it is reported and left out: they are not starved for the water.
  * @param since the day since which the portions are what they are; '' for always
  */
 export function nitrateSign(
-  stand: WaterStand,
+  status: WaterStatus,
   stage: Stage,
   { since, today }: { since: string; today: string },
 ): Sign | null {
-  const { cap, keeps, over } = stand;
+  const { cap, keeps, over } = status;
   if (cap === null || keeps === null) return null;
-  const told = { kind: 'nitrate' as const, day: today };
+  const report = { kind: 'nitrate' as const, day: today };
   if (over !== null) {
     // Too much is in it now: it is brought down by changes, and nothing more is fed until then.
     const says = `nitrate is at ${Math.round(over.mgL)} mg/L, ${cap.groupName} stand ${cap.mgL}`;
-    return { ...told, pull: 0, weight: 0, says, holds: true };
+    return { ...report, pull: 0, weight: 0, says, holds: true };
   }
-  const poison = stand.warnings.find(({ kind }) => kind === 'ammonia' || kind === 'nitrite');
+  const poison = status.warnings.find(({ kind }) => kind === 'ammonia' || kind === 'nitrite');
   if (poison) {
-    return { ...told, pull: 0, weight: 0, says: `${poison.kind} is in the water`, holds: true };
+    return { ...report, pull: 0, weight: 0, says: `${poison.kind} is in the water`, holds: true };
   }
-  if (!passesCap(stand)) return null;
+  if (!passesCap(status)) return null;
   if (since !== '' && daysBetween(since, today) < WATER_SETTLES_DAYS) return null;
   const { ration } = keeps;
   if (ration !== null && ration >= 1) return null;
-  const says = `nitrate peaks at ${Math.round(stand.peakMgL)} mg/L, ${cap.groupName} stand ${cap.mgL}`;
+  const says = `nitrate peaks at ${Math.round(status.peakMgL)} mg/L, ${cap.groupName} stand ${cap.mgL}`;
   if (grows(stage)) {
-    return { ...told, pull: 0, weight: 0, says: `${says}; not counted, since these grow` };
+    return { ...report, pull: 0, weight: 0, says: `${says}; not counted, since these grow` };
   }
   return {
-    ...told,
+    ...report,
     pull: -Math.min(1, (1 - (ration ?? 0)) / MOST_CHANGE),
     weight: NITRATE_WEIGHT,
     says,
@@ -85,5 +85,5 @@ export function nitrateSign(
 }
 
 /** Whether it is over its cap, or comes to be as far as one can tell. */
-export const passesCap = ({ warnings }: Pick<WaterStand, 'warnings'>): boolean =>
+export const passesCap = ({ warnings }: Pick<WaterStatus, 'warnings'>): boolean =>
   warnings.some((one) => one.kind === 'overCap' || (one.kind === 'willPass' && one.likely));

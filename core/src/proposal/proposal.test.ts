@@ -20,7 +20,7 @@ const meal = (over: Partial<WatchedMeal> = {}): WatchedMeal => ({
   day: TODAY,
   clearedMin: 10,
   left: null,
-  standsMin: 16,
+  staysMin: 16,
   part: 1,
   came: null,
   ...over,
@@ -42,7 +42,7 @@ describe('what a meal says of a portion', () => {
   it('is nothing where the group did not come, or nobody saw when it was gone', () => {
     expect(mealSign(meal({ came: 0, clearedMin: 0 }))).toBeNull();
     expect(mealSign(meal({ clearedMin: null }))).toBeNull();
-    expect(mealSign(meal({ standsMin: null }))).toBeNull();
+    expect(mealSign(meal({ staysMin: null }))).toBeNull();
     expect(mealSign(meal({ part: 0, left: 1 }))).toBeNull();
   });
 

@@ -19,7 +19,7 @@ export interface Sign {
 
 /** What each belly speaks for. Assumptions. */
 const BELLY_PULL: Record<Belly, number> = { 1: 1, 2: 0.5, 3: 0, 4: -0.5, 5: -1 };
-/** A meal gone within this share of the time that it may stand was wanted in full. Assumption. */
+/** A meal gone within this share of the time that it may stay in was wanted in full. Assumption. */
 const EAGER = 1 / 8;
 /** Half of a meal left lying says all that leftovers can say. Assumption. */
 const LEFT_FULL = 0.5;
@@ -52,13 +52,13 @@ export interface WatchedMeal {
   day: string;
   /** Minutes until it was gone; null where it was not, or nobody looked. */
   clearedMin: number | null;
-  /** Share that was left when it was lifted, 0..1; null where nobody looked. */
+  /** Share that was left when it was lifted, 0..1; null if not observed. */
   left: number | null;
-  /** Minutes for which its food may stand; null where it is not lifted. */
-  standsMin: number | null;
+  /** Minutes for which its food may stay in; null where it is not lifted. */
+  staysMin: number | null;
   /** The group's part of the food of the meal, 0..1. */
   part: number;
-  /** Share of the group that came to it; null where nobody looked. */
+  /** Share of the group that came to it; null if not observed. */
   came: number | null;
 }
 
@@ -71,7 +71,7 @@ export function mealSign({
   day,
   clearedMin,
   left,
-  standsMin,
+  staysMin,
   part,
   came,
 }: WatchedMeal): Sign | null {
@@ -80,10 +80,10 @@ export function mealSign({
     const pull = left > 0 ? -Math.min(1, left / LEFT_FULL) : 0;
     return { kind: 'left', day, pull, weight: part, says: `${Math.round(left * 100)} % left` };
   }
-  if (clearedMin === null || standsMin === null) return null;
-  const eager = standsMin * EAGER;
-  const late = (clearedMin - standsMin) / standsMin;
+  if (clearedMin === null || staysMin === null) return null;
+  const eager = staysMin * EAGER;
+  const late = (clearedMin - staysMin) / staysMin;
   const pull = clearedMin < eager ? 1 - clearedMin / eager : -Math.min(1, Math.max(0, late));
-  const says = `gone after ${Math.round(clearedMin)} min of ${Math.round(standsMin)}`;
+  const says = `gone after ${Math.round(clearedMin)} min of ${Math.round(staysMin)}`;
   return { kind: 'cleared', day, pull, weight: part * QUICK_WEIGHT, says };
 }

@@ -1,6 +1,6 @@
 import { peakOf } from '../water/sawTooth';
 import { keepsUnder } from '../water/keeps';
-import type { WaterStand } from '../water/stand';
+import type { WaterStatus } from '../water/status';
 import type { WaterRhythm } from '../water/rhythm';
 import { computed, type Known } from '../why';
 import { passesCap } from './measured';
@@ -17,22 +17,22 @@ export interface WaterProposal {
   /** Where it peaks in the long run, as it is and as it would be, mg/L. */
   peakMgL: number;
   toPeakMgL: number;
-  cap: NonNullable<WaterStand['cap']>;
+  cap: NonNullable<WaterStatus['cap']>;
   why: Known;
 }
 
 /**
  * The least change of the rhythm that keeps a tank under the cap of its strictest group: more at once
  * up to a half, else more often, else both.
- * @param rhythm as it stands in the plan
+ * @param rhythm as it is in the plan
  * @returns null where it stays under its cap, or no rhythm is enough
  */
 export function waterProposal(
-  stand: WaterStand,
+  status: WaterStatus,
   { share, everyDays, sourceMgL }: WaterRhythm,
 ): WaterProposal | null {
-  const { cap, keeps, peakMgL, worst, foodAddsMgL } = stand;
-  if (cap === null || keeps === null || !passesCap(stand) || peakMgL <= cap.mgL) return null;
+  const { cap, keeps, peakMgL, worst, foodAddsMgL } = status;
+  if (cap === null || keeps === null || !passesCap(status) || peakMgL <= cap.mgL) return null;
   const adds = Math.max(0, worst.production * foodAddsMgL - worst.uptakeMgL);
   const stepped = (of: number) => Math.round(Math.ceil(of / STEP - 1e-9) * STEP * 100) / 100;
   const under = (days: number) => {

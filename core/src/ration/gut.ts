@@ -129,7 +129,7 @@ export function mealsPerDay(group: GroupOnDay, dryMatterG: number, feedingHours:
 }
 
 /**
- * The longest time without food that a healthy group stands.
+ * The longest time without food that a healthy group tolerates.
  * @returns hours; 0 for fish that live on the yolk or on their reserves (they are not fed)
  * Fry: hours, never past a day. Others: 7·W^0.2 days at 25 °C, longer in the cool, times what guild,
  * stage and bellies allow.

@@ -73,7 +73,7 @@ export interface GroupOnDay {
   goalFactor?: number | null;
   /** Raises a feeding day for the fasting days of its week; 1 without them. */
   fastFactor?: number;
-  /** How its bellies looked last; null where nobody looked lately. */
+  /** How its bellies looked last; null if not observed lately. */
   belly?: Belly | null;
 }
 

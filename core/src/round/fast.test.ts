@@ -110,7 +110,7 @@ describe('a fast', () => {
       { id: 'no', groupId: 'fry', when: { kind: 'weekly' as const, weekdays: [1] } },
     ];
     // Twelve hours at 25 °C.
-    expect(refusedFasts(fasts, groups)).toEqual([{ fastId: 'no', groupId: 'fry', standsH: 12 }]);
+    expect(refusedFasts(fasts, groups)).toEqual([{ fastId: 'no', groupId: 'fry', toleratesH: 12 }]);
   });
 });
 

@@ -126,8 +126,8 @@ export function unsafeFasts(
 /** Why a fast is refused: fry starve within hours. */
 export interface FastRefusal {
   groupId: string;
-  /** Hours without food that they stand. */
-  standsH: number;
+  /** Hours without food that they tolerate. */
+  toleratesH: number;
 }
 
 /**
@@ -141,7 +141,7 @@ export function refusedFasts(
   return fasts.flatMap((fast) => {
     const group = groups.find((one) => one.id === fast.groupId);
     return group && mayNotFast(group.stage)
-      ? [{ fastId: fast.id, groupId: group.id, standsH: longestSafeGap(group.onDay).value }]
+      ? [{ fastId: fast.id, groupId: group.id, toleratesH: longestSafeGap(group.onDay).value }]
       : [];
   });
 }

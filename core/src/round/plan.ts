@@ -71,7 +71,7 @@ export interface HouseGroup {
   lengthMeasured: boolean;
   /** The last day on which each kind of thing happened to it. */
   lastOn: Partial<Record<LifeKind, string>>;
-  /** How its bellies looked last; left out where nobody looked lately. */
+  /** How its bellies looked last; left out if not observed lately. */
   belly?: Belly | null;
   diet: Diet | null;
   /** A food that it is being trained onto; left out where there is none. */

@@ -81,5 +81,5 @@ export type Together = { groupId: string; severity: number } & (
   | { kind: 'outEaten'; otherIds: string[]; pressure: Known }
   | { kind: 'feedsByNight'; night: Known; dayGroups: number }
   | { kind: 'warmthOfMates'; factor: Known; atOptimum: Known }
-  | { kind: 'waterLoad'; nitratePerWeek: Known; standsMgL: number; litres: number }
+  | { kind: 'waterLoad'; nitratePerWeek: Known; toleratesMgL: number; litres: number }
 );

@@ -6,7 +6,7 @@ import type { Together, Weighed } from './mate';
 export interface TankConditions {
   tempC: number;
   ph: number | null;
-  /** General hardness in dGH; null where nobody tested it. */
+  /** General hardness in dGH; null if not tested. */
   gh: number | null;
   litres: number | null;
 }
@@ -159,10 +159,10 @@ export function loadOnTheWater(mates: readonly Weighed[], tank: TankConditions):
   const strictest = mates.reduce((a, b) =>
     STANDS_MG_L[b.species.nitrate] < STANDS_MG_L[a.species.nitrate] ? b : a,
   );
-  const standsMgL = STANDS_MG_L[strictest.species.nitrate];
+  const toleratesMgL = STANDS_MG_L[strictest.species.nitrate];
   // In a steady rhythm the peak is what one interval adds, over the share that is changed.
   const peak = weekly / CHANGED_PER_WEEK;
-  if (peak <= standsMgL) return [];
+  if (peak <= toleratesMgL) return [];
   const nitratePerWeek = computed(weekly, {
     label: 'Nitrate added in a week',
     unit: 'mg/L',
@@ -175,9 +175,9 @@ export function loadOnTheWater(mates: readonly Weighed[], tank: TankConditions):
       measured('Water', litres, 'L', 'the tank'),
     ],
   });
-  const severity = Math.min(0.8, 0.2 + 0.2 * (peak / standsMgL));
+  const severity = Math.min(0.8, 0.2 + 0.2 * (peak / toleratesMgL));
   return [
-    { kind: 'waterLoad', groupId: strictest.id, severity, nitratePerWeek, standsMgL, litres },
+    { kind: 'waterLoad', groupId: strictest.id, severity, nitratePerWeek, toleratesMgL, litres },
   ];
 }
 

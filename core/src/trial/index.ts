@@ -11,10 +11,10 @@ export {
 } from './result';
 export {
   LOOKED_AT_WEEKS,
-  standOfTrial,
+  computeTrialStatus,
   USUAL_CV,
-  type SideStand,
+  type SideStatus,
   type TrialSide,
-  type TrialStand,
+  type TrialStatus,
   type TrialTask,
-} from './stand';
+} from './status';

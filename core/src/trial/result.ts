@@ -14,7 +14,7 @@ export interface TrialResult {
   says: 'more' | 'less' | 'none';
   /** As a share of the first. */
   share: number;
-  /** One tub on each side: it tells the tubs apart, and not what was done to them. */
+  /** One tub on each side: it shows the tubs apart, and not what was done to them. */
   tubsOnly?: boolean;
 }
 

@@ -7,7 +7,7 @@ const around = (mean: number, sd: number, n: number, seed: number) => {
   const chance = chanceOf(seed * 7919);
   return sampleOf(Array.from({ length: n }, () => mean + sd * chance.normal()));
 };
-const told = (result: ReturnType<typeof compared>): TrialResult => {
+const report = (result: ReturnType<typeof compared>): TrialResult => {
   if ('refused' in result) throw new Error(result.refused);
   return result;
 };
@@ -41,7 +41,7 @@ describe('the power of a trial', () => {
     );
     let seen = 0;
     for (let seed = 1; seed <= 400; seed += 1) {
-      const result = told(compared(around(3, 0.5, 17, seed), around(3.5, 0.5, 17, seed + 900)));
+      const result = report(compared(around(3, 0.5, 17, seed), around(3.5, 0.5, 17, seed + 900)));
       if (result.says === 'more') seen += 1;
     }
     expect(seen / 400).toBeGreaterThan(powerOf(1, 17) - 0.06);
@@ -100,7 +100,7 @@ describe('what a trial showed', () => {
   it('of one kind of fish is seldom a difference, and the interval holds the truth', () => {
     let [false1, held] = [0, 0];
     for (let seed = 1; seed <= 500; seed += 1) {
-      const result = told(compared(around(3, 0.4, 8, seed), around(3, 0.4, 8, seed + 900)));
+      const result = report(compared(around(3, 0.4, 8, seed), around(3, 0.4, 8, seed + 900)));
       if (result.says !== 'none') false1 += 1;
       if (result.low <= 0 && 0 <= result.high) held += 1;
     }
@@ -110,7 +110,7 @@ describe('what a trial showed', () => {
 
   it('known answer: Welch’s test of two small lots', () => {
     // Means 2 and 3, variances 0.5 and 0.5 of five: t 2.236 of 8, p 0.056.
-    const result = told(
+    const result = report(
       compared(sampleOf([1, 2, 2, 2, 3].map((v) => v)), sampleOf([2, 3, 3, 3, 4].map((v) => v))),
     );
     expect(result.difference).toBeCloseTo(1, 9);
@@ -126,7 +126,7 @@ describe('what a trial showed', () => {
     expect(compared(lot, around(2, 0.2, 12, 1))).toEqual({ refused: 'unequal' });
   });
 
-  it('before and after is told against what its kind grows at that size', () => {
+  it('before and after is reported against what its kind grows at that size', () => {
     const span = (from: number, to: number, usualCm: number) => ({
       from: around(from, 0.1, 10, 3),
       to: around(to, 0.1, 10, 4),
@@ -165,16 +165,19 @@ describe('two diets that do not differ', () => {
     [2, 60],
     [4, 40],
     [4, 60],
-  ])('are told apart at most five times in a hundred: %d tubs, %d fish a side', (tubs, fish) => {
-    const chance = chanceOf(tubs * 7 + fish + 99);
-    const runs = 4000;
-    let concluded = 0;
-    for (let run = 0; run < runs; run += 1) {
-      const result = told(compared(side(tubs, fish, chance), side(tubs, fish, chance), tubs));
-      if (result.says !== 'none') concluded += 1;
-      expect(result.tubsOnly ?? false).toBe(tubs === 1);
-    }
-    // Five in a hundred, and what so many runs are off by.
-    expect(concluded / runs).toBeLessThan(0.06);
-  });
+  ])(
+    'are reported apart at most five times in a hundred: %d tubs, %d fish a side',
+    (tubs, fish) => {
+      const chance = chanceOf(tubs * 7 + fish + 99);
+      const runs = 4000;
+      let concluded = 0;
+      for (let run = 0; run < runs; run += 1) {
+        const result = report(compared(side(tubs, fish, chance), side(tubs, fish, chance), tubs));
+        if (result.says !== 'none') concluded += 1;
+        expect(result.tubsOnly ?? false).toBe(tubs === 1);
+      }
+      // Five in a hundred, and what so many runs are off by.
+      expect(concluded / runs).toBeLessThan(0.06);
+    },
+  );
 });

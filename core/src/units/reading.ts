@@ -26,7 +26,7 @@ const MOST_PARTS = 2;
  * «6 dGH», «5 ft 3 in», «24,5». A number without a unit is in the keeper's own.
  * @param text    what was typed, not empty
  * @param choice  the keeper's units
- * @param also    other names that may stand behind the number, with the base of one: «48 cubes»
+ * @param also    other names that may stay in behind the number, with the base of one: «48 cubes»
  * @returns the value in the base unit of the measure, or a sentence that says what to change
  */
 export function readMeasure(
@@ -76,7 +76,7 @@ function plain(text: string): string {
     .replace(/\s+/g, ' ')
     .trim()
     .replace(ABOUT, '')
-    // Hardness is told as chalk: the name of what is told adds nothing.
+    // Hardness is reported as chalk: the name of what is reported adds nothing.
     .replace(/\s*\bcaco[3₃]/i, '');
   return joined(signed);
 }

@@ -10,10 +10,10 @@ export interface DownStep {
 }
 
 /**
- * Most of the water at once, by what the strictest group stands, mg/L: fish that stand little suffer from
+ * Most of the water at once, by what the strictest group tolerates, mg/L: fish that stand little suffer from
  * sudden change too. Assumptions.
  */
-const MOST_AT_ONCE: readonly [standsMgL: number, share: number][] = [
+const MOST_AT_ONCE: readonly [toleratesMgL: number, share: number][] = [
   [20, 0.25],
   [40, 0.35],
   [Infinity, 0.5],
@@ -25,11 +25,11 @@ const STEP = 0.05;
 /** New water that is so near the cap leaves no room to come under it. */
 const LEAST_ROOM = 0.1;
 
-export const mostAtOnce = (standsMgL: number): number =>
-  MOST_AT_ONCE.find(([stands]) => standsMgL <= stands)![1];
+export const mostAtOnce = (toleratesMgL: number): number =>
+  MOST_AT_ONCE.find(([most]) => toleratesMgL <= most)![1];
 
 /**
- * Changes that bring a tank under what its strictest group stands, far enough that the rhythm can hold
+ * Changes that bring a tank under what its strictest group tolerates, far enough that the rhythm can hold
  * it there: never more at once than they bear, two days apart.
  * @param nowMgL  in the water today
  * @param addsMgL what a day adds

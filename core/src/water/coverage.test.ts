@@ -1,6 +1,6 @@
 import { chanceOf, type Chance } from '../chance';
 import { addDays } from '../round';
-import { standOfWater, UPTAKE, type WaterEvent, type WaterTask } from '.';
+import { computeWaterStatus, UPTAKE, type WaterEvent, type WaterTask } from '.';
 import { testSd } from './testError';
 import { waterEvent } from './water.testkit';
 
@@ -65,7 +65,7 @@ function lived(world: World, tests: number, chance: Chance) {
 
 const mg = (mgL: number) => (mgL * LITRES) / 4.43;
 
-function toldOf(world: World, tests: number, chance: Chance) {
+function reportOf(world: World, tests: number, chance: Chance) {
   const { at, events, fedOn } = lived(world, tests, chance);
   const { share, everyDays, sourceMgL } = world;
   const task: WaterTask = {
@@ -82,9 +82,9 @@ function toldOf(world: World, tests: number, chance: Chance) {
       Array.from({ length: 120 }, (_, back) => [addDays(TODAY, -1 - back), mg(fedOn(-1 - back))]),
     ),
     plannedMg: Array<number>(56).fill(mg(world.foodMgL)),
-    groups: [{ id: 'g', name: 'Danios', standsMgL: 40 }],
+    groups: [{ id: 'g', name: 'Danios', toleratesMgL: 40 }],
   };
-  return { stand: standOfWater(task), at };
+  return { status: computeWaterStatus(task), at };
 }
 
 /** Worlds of each kind that are run; the table of docs/water.md was made with more. */
@@ -96,14 +96,14 @@ const note = (line: string) =>
 
 describe.each(TESTS)('after %d tests', (tests) => {
   const chance = chanceOf(7 + tests);
-  const told = Array.from({ length: WORLDS }, () => {
+  const report = Array.from({ length: WORLDS }, () => {
     const world = worldOf(chance);
-    return { world, ...toldOf(world, tests, chance) };
+    return { world, ...reportOf(world, tests, chance) };
   });
 
   it.each(AHEAD)('the band holds what is so %d days on about nine times of ten', (ahead) => {
-    const held = told.filter(({ stand, at }) => {
-      const day = stand.days[ahead - 1]!;
+    const held = report.filter(({ status, at }) => {
+      const day = status.days[ahead - 1]!;
       return at(ahead - 1) >= day.low && at(ahead - 1) <= day.high;
     });
     const share = held.length / WORLDS;
@@ -112,11 +112,11 @@ describe.each(TESTS)('after %d tests', (tests) => {
   });
 
   it('a rhythm that is advised keeps it under the cap nine times of ten', () => {
-    const advised = told.filter(({ stand }) => stand.keeps?.share != null);
-    const kept = advised.filter(({ world, stand }) => {
+    const advised = report.filter(({ status }) => status.keeps?.share != null);
+    const kept = advised.filter(({ world, status }) => {
       const { production, uptake, foodMgL, everyDays, sourceMgL } = world;
       const adds = Math.max(0, production * foodMgL - uptake);
-      const share = Math.max(0.01, stand.keeps!.share!);
+      const share = Math.max(0.01, status.keeps!.share!);
       return sourceMgL + (adds * everyDays) / share <= 40 * 1.005;
     });
     note(`${tests} tests, kept: ${kept.length / advised.length} of ${advised.length}`);

@@ -32,16 +32,16 @@ export { MOST_STEP_C, refillOf, USUAL_BUCKET_L, type Refill, type RefillWater } 
 export {
   FORECAST_DAYS,
   LOOK_BACK_DAYS,
-  standOfWater,
+  computeWaterStatus,
   WATER_EVENTS,
   type NextChange,
   type Readings,
   type WaterEvent,
   type WaterEventKind,
-  type WaterStand,
+  type WaterStatus,
   type WaterTask,
   type WaterWarning,
-} from './stand';
+} from './status';
 export { keepsUnder, type Keeps } from './keeps';
 export { testBand, testSd } from './testError';
 export { UPTAKE } from './uptake';

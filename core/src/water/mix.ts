@@ -71,11 +71,11 @@ export function stepsTo(
   const left = Math.max(1e-3, 1 - whole);
   const steps = whole === 0 ? 0 : Math.max(1, Math.ceil(Math.log(left) / Math.log(1 - mostShare)));
   const share = steps === 0 ? 0 : 1 - left ** (1 / steps);
-  const told: TriggerStep[] = [];
+  const report: TriggerStep[] = [];
   let water = tank;
   for (let at = 0; at < steps; at += 1) {
     water = mixed(refill, water, share);
-    told.push({ day: at * everyDays, share, after: water });
+    report.push({ day: at * everyDays, share, after: water });
   }
-  return told;
+  return report;
 }

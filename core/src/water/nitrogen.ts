@@ -18,5 +18,5 @@ export const PROTEIN_PER_N = 6.25;
 /** mg nitrate to a mg of nitrogen, once it is nitrified. */
 export const NITRATE_PER_N = 4.43;
 
-/** Nitrate in mg/L that a class of species stands for months. Starting values, an assumption. */
+/** Nitrate in mg/L that a class of species tolerates for months. Starting values, an assumption. */
 export const STANDS_MG_L = { low: 20, moderate: 40, high: 80 };

@@ -1,4 +1,4 @@
-/** What a water test tells. Bases: ammonia as nitrogen (TAN), nitrite and nitrate as themselves, mg/L; °dGH; °C. */
+/** What a water test shows. Bases: ammonia as nitrogen (TAN), nitrite and nitrate as themselves, mg/L; °dGH; °C. */
 export const READINGS = ['tan', 'nitrite', 'nitrate', 'ph', 'gh', 'kh', 'tdsMgL', 'tempC'] as const;
 export type Reading = (typeof READINGS)[number];
 

@@ -9,5 +9,5 @@ export interface WaterRhythm {
   capMgL?: number | null;
 }
 
-/** A quarter a week with water of 10 mg/L: an assumption where nobody said. */
+/** A quarter a week with water of 10 mg/L: an assumption if not said. */
 export const USUAL_RHYTHM: WaterRhythm = { share: 0.25, everyDays: 7, sourceMgL: 10 };

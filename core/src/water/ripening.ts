@@ -46,7 +46,7 @@ export function ripening(
   const warmth = Q10 ** ((Math.min(tempC, 30) - 25) / 10);
   let [tan, nitrite, nitrate] = [0, 0, sourceNitrateN];
   let [first, second] = [GROWN_MG_L * begun, GROWN_MG_L * begun];
-  const told: RipeningDay[] = [];
+  const report: RipeningDay[] = [];
   for (let day = 0; day < days; day += 1) {
     for (let step = 0; step < STEPS; step += 1) {
       tan += addsOn(day) / STEPS;
@@ -66,9 +66,9 @@ export function ripening(
       nitrite *= 1 - change.share;
       nitrate = nitrate * (1 - change.share) + sourceNitrateN * change.share;
     }
-    told.push({ tan, nitrite, nitrate });
+    report.push({ tan, nitrite, nitrate });
   }
-  return told;
+  return report;
 }
 
 /** Bacteria after a step: they live in the filter, and no change of water takes them. */

@@ -15,7 +15,7 @@ describe('water without a filter', () => {
     expect(hoursUntilConcern({ ...tub, foodGPerDay: 0 })).toBe(Infinity);
     expect(() => hoursUntilConcern({ ...tub, litres: 0 })).toThrow(RangeError);
   });
-  it('stays under it with the share that is told, in a steady rhythm', () => {
+  it('stays under it with the share that is reported, in a steady rhythm', () => {
     const share = changeFor(tub, 6)!;
     const adds = ((0.5 * 0.5 * 0.092 * 1000) / 10 / 24) * 6;
     let tan = 0;

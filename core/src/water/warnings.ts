@@ -1,7 +1,7 @@
 import { addDays, daysBetween } from '../round';
 import { CONCERN_MG_L, unionisedShare } from './ammonia';
 import { unitMixedUp } from './range';
-import type { WaterEvent, WaterStand, WaterTask, WaterWarning } from './stand';
+import type { WaterEvent, WaterStatus, WaterTask, WaterWarning } from './status';
 
 /** Nitrite from which it is said, mg/L as NO2. Assumption: a level that harms many species in days. */
 const NITRITE_CONCERN_MG_L = 0.5;
@@ -16,12 +16,12 @@ const NEW_DAYS = 21;
 /** What a keeper should look at in a tank's water. */
 export function warningsOf(
   task: WaterTask,
-  stand: Omit<WaterStand, 'warnings'>,
+  status: Omit<WaterStatus, 'warnings'>,
   odd: readonly WaterEvent[],
   tests: readonly WaterEvent[],
 ): WaterWarning[] {
   const { today, tempC } = task;
-  const { latest, cap, days } = stand;
+  const { latest, cap, days } = status;
   const warnings: WaterWarning[] = [];
   const fresh = (day: string) => daysBetween(day, today) <= NEW_DAYS;
   const part = task.groups.some(({ delicate }) => delicate) ? DELICATE : 1;
@@ -49,10 +49,10 @@ export function warningsOf(
       ({ before, high }, day) => day < SOON_DAYS && before + FIFTH * (high - before) > cap.mgL,
     );
     // What was tested to be over it need not be told to pass.
-    const told = warnings.some(({ kind }) => kind === 'overCap') && stand.over !== null;
-    if (over >= 0 && !told)
+    const report = warnings.some(({ kind }) => kind === 'overCap') && status.over !== null;
+    if (over >= 0 && !report)
       warnings.push({ kind: 'willPass', day: addDays(today, over), likely: true });
-    else if (may >= 0 && !told)
+    else if (may >= 0 && !report)
       warnings.push({ kind: 'willPass', day: addDays(today, may), likely: false });
   }
   return [...warnings, ...oddWarnings(odd, tests)];

@@ -65,7 +65,7 @@ export const CAPPED_PER_WEEK = 2;
 export const VARIETY = 3;
 export const DOMINANT = 0.7;
 const HALF_MIN = 0.5;
-/** Figures that no simulation tells apart. */
+/** Figures that no simulation shows apart. */
 const NOTHING = 0.005;
 
 /** Foods of a task with what a group makes of them. */

@@ -24,7 +24,7 @@ const balanced = (task: WeekTask, over: Partial<Parameters<typeof balance>[2]> =
 const energyOf = ({ after }: Balanced, groupId: string) =>
   after.aims.find((aim) => aim.kind === 'energy' && aim.groupId === groupId)!;
 const cells = (found: Balanced, groupId: string) => cellsOf(found.after.servings.get(groupId)!);
-const told = (found: Balanced) =>
+const report = (found: Balanced) =>
   [...found.after.servings].map(([group, servings]) => [
     group,
     servings.map(({ id: _, ...serving }) => serving),
@@ -41,7 +41,7 @@ describe('balancing', () => {
   });
 
   it('of the same task is the same to the cell', () => {
-    expect(told(balanced(testTask()))).toEqual(told(balanced(testTask())));
+    expect(report(balanced(testTask()))).toEqual(report(balanced(testTask())));
   });
 
   it('gives nothing on a fast, nothing that is refused, and no more than was said', () => {
@@ -272,7 +272,7 @@ describe('what would help', () => {
     expect(helpFor(young, solver).map(({ kind }) => kind)).not.toContain('fast');
   });
 
-  it('stops where it is told to', () => {
+  it('stops where it is reported to', () => {
     let tried = 0;
     helpFor(testTask(), solver, () => {
       tried += 1;

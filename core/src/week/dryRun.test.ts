@@ -116,7 +116,7 @@ describe('a dry run', () => {
     const daily = usual[1]!.before - usual[0]!.after;
     const known = peaksOf({ mgL: 40, production: 1.5, uptakeMgL: 0.1 });
     expect(known[0]!.before).toBeCloseTo(40 + 1.5 * daily - 0.1, 6);
-    // Once the beginning is forgotten it is the rhythm that tells.
+    // Once the beginning is forgotten it is the rhythm that shows.
     const settled = known.filter((_, d) => d % 7 === 6).at(-1)!.before;
     expect(settled / (5 + (7 * (1.5 * daily - 0.1)) / 0.5)).toBeCloseTo(1, 1);
   });
@@ -136,7 +136,7 @@ describe('a dry run', () => {
       { diets: { shoal: testDiet([testServing('s', 'flake', 'morning', { ownUnits: 9000 })]) } },
       { share: 0.1, everyDays: 14, sourceMgL: 30 },
     );
-    expect(run(foul).tanks[0]!.over).toMatchObject({ groupId: 'shoal', standsMgL: 40 });
+    expect(run(foul).tanks[0]!.over).toMatchObject({ groupId: 'shoal', toleratesMgL: 40 });
   });
 
   it('keeps the fasts of its plan, on dates too', () => {
@@ -157,7 +157,7 @@ describe('a dry run', () => {
     expect(fasted.nitrateMgL[10]!.before).toBeLessThan(fed.nitrateMgL[10]!.before);
   });
 
-  it('stops where it is told to', () => {
+  it('stops where it is reported to', () => {
     const three = [tank(), tank(), tank()];
     expect(dryRun(three, foods(), 14, (done) => done < 2).tanks).toHaveLength(2);
     expect(dryRun([], foods(), 14)).toMatchObject({ tanks: [], runOuts: [] });

@@ -86,8 +86,8 @@ export function dayOutcome(task: WeekTask, day: string, memory: Memory = newMemo
   const protein = new Map(task.foods.map((food) => [food.id, food.composition.protein]));
   const byGroup = (at: number) => eaten.reaches[at]!.map((share) => share * drops[at]!.massG);
   const eatenG = drops.map((_, at) => byGroup(at).reduce((sum, grams) => sum + grams, 0));
-  // What stands is not lost yet: that is counted on the day on which it rots or is lifted.
-  const wasted = (at: number) => Math.max(0, drops[at]!.massG - eatenG[at]! - eaten.standsG[at]!);
+  // What stays in is not lost yet: that is counted on the day on which it rots or is lifted.
+  const wasted = (at: number) => Math.max(0, drops[at]!.massG - eatenG[at]! - eaten.stayingG[at]!);
   /** Of what each group ate of a food, and of what rots. */
   const nitrogenG = (foodId: string, eatG: readonly number[], rotsG: number) =>
     (protein.get(foodId) ?? 0) *

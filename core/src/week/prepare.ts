@@ -6,7 +6,7 @@ import { addDays, compileRound, type House } from '../round';
 export interface PreparedFood {
   id: string;
   steps: readonly PreparationStep[];
-  /** Hours that it keeps once prepared; null where nobody knows. */
+  /** Hours that it keeps once prepared; null if unknown. */
   keepsPreparedHours: number | null;
 }
 

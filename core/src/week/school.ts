@@ -4,7 +4,7 @@ import { type Stage } from '../fish';
 
 /** Choices on which good keepers differ: what a tank's plan is made by. */
 export const SCHOOLS = {
-  /** By a share of body mass, by what is gone in minutes, or food standing all day. */
+  /** By a share of body mass, by what is gone in minutes, or food left in all day. */
   portion: ['weight', 'clearing', 'grazing'],
   meals: ['two', 'many'],
   /** When what is left is taken out: soon, plant food after a day, or crumbs never. */
@@ -123,11 +123,11 @@ export const choicesOf = (usual: Usual): School =>
 /** Minutes after which «soon» has taken out what is left, and a day. Assumptions. */
 const SOON_MIN = 15;
 const DAY_MIN = 1440;
-/** Food of at least this plant share may stand. Assumption. */
+/** Food of at least this plant share may stay in. Assumption. */
 const PLANT = 0.5;
 
-/** What of a food decides how long it may stand. */
-export interface Standing extends Lasting {
+/** What of a food decides how long it may stay in. */
+export interface LeftInWater extends Lasting {
   family: FoodFamily;
   plantShare: number;
 }
@@ -136,7 +136,7 @@ export interface Standing extends Lasting {
  * Minutes after which what is left of a food is lifted in a tank of that school; null leaves it.
  * Without a school the food's own time holds.
  */
-export function liftAfter(school: Pick<School, 'lift'> | null, food: Standing): number | null {
+export function liftAfter(school: Pick<School, 'lift'> | null, food: LeftInWater): number | null {
   const own = food.liftAfterMin;
   // Leaves stay until only their veins are left, whatever is done with slices.
   if (school === null || isLitter(food)) return own;

@@ -24,7 +24,7 @@ export interface ShelfFood {
 
 /**
  * The most of a food that there is on each of some days of the cycle, from 0: of what lives, what is
- * given on the worst of them, and all that stands in jars.
+ * given on the worst of them, and all that is in jars.
  */
 export function mostOn({ stockG, liveG }: ShelfFood, days: readonly number[]): number {
   if (!liveG) return Infinity;
@@ -41,7 +41,7 @@ export interface WeekTask {
   foods: readonly FeedFood[];
   shelf: readonly ShelfFood[];
   school: School;
-  /** Minutes that the keeper has for this tank at a moment, by its id; missing where nobody said. */
+  /** Minutes that the keeper has for this tank at a moment, by its id; missing if not said. */
   spareMin: Readonly<Record<string, number>>;
   /** First day of a cycle, YYYY-MM-DD. */
   first: string;

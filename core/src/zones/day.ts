@@ -33,7 +33,7 @@ const LONGEST_DAYS = 60;
 
 /**
  * What the plan puts into a tank on the days before one, the nearest first, as far back as any of
- * its foods may stand. Empty where nothing of them stands overnight.
+ * its foods may stay in. Empty where nothing of them stands overnight.
  * @param foods with the times at which this tank's keeper lifts them
  */
 export function dropsBefore(

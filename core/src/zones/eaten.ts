@@ -1,7 +1,7 @@
 import { isLitter, softensOn } from '../food';
 import type { Feeding } from './feeding';
 import { energiesOf } from './report';
-import { settled, stands } from './settled';
+import { settled, stays } from './settled';
 import { simulate } from './simulate';
 
 /** Who got what of a feeding, as numbers alone. */
@@ -12,7 +12,7 @@ export interface Eaten {
   reaches: number[][];
   /** By drop: grams lifted out, and those that stand when it ends, to be lifted later. */
   liftedG: number[];
-  standsG: number[];
+  stayingG: number[];
   /** By drop: minutes until it was gone; null where more was left. */
   clearedMin: (number | null)[];
   /** By group: dry matter in its stomachs at the end, as a share of what they hold. */
@@ -41,7 +41,7 @@ export function eatenOf(feeding: Feeding, { stepScale = 1, fill }: Coarse = {}):
   const kj = feeding.groups.map(() => Array<number>(film + 1).fill(0));
   const reaches = feeding.drops.map(() => Array<number>(groups).fill(0));
   const liftedG = Array<number>(feeding.drops.length).fill(0);
-  const standsG = feeding.drops.map(({ foodId, massG }) =>
+  const stayingG = feeding.drops.map(({ foodId, massG }) =>
     isLitter(feeding.foods[foodAt.get(foodId)!]!) ? massG * (1 - softensOn(0)) : 0,
   );
   const stoodKj = feeding.groups.map(() => 0);
@@ -63,13 +63,13 @@ export function eatenOf(feeding: Feeding, { stepScale = 1, fill }: Coarse = {}):
       else if (!isFilm) stoodKj[f]! += energy;
     }
     if (isFilm) return;
-    const standing = stands(item, model.endS) ? total(outcome.leftG) : 0;
+    const staying = stays(item, model.endS) ? total(outcome.leftG) : 0;
     const lifted = total(outcome.liftedG);
     if (item.drop >= 0) {
       liftedG[item.drop]! += lifted;
-      standsG[item.drop]! += standing;
+      stayingG[item.drop]! += staying;
     } else {
-      const lostG = Math.max(0, outcome.servedG[i]! - eatenG - lifted - standing);
+      const lostG = Math.max(0, outcome.servedG[i]! - eatenG - lifted - staying);
       const byGroup = feeding.groups.map((_, f) => outcome.eatenG[f * items + i]!);
       stood.push({ foodId: item.food.id, eatenG: byGroup, lostG, liftedG: lifted });
     }
@@ -78,7 +78,7 @@ export function eatenOf(feeding: Feeding, { stepScale = 1, fill }: Coarse = {}):
     kj,
     reaches,
     liftedG,
-    standsG,
+    stayingG,
     clearedMin: feeding.drops.map((_, at) => {
       const seconds = outcome.clearedS[at] ?? null;
       return seconds === null ? null : seconds / 60;

@@ -45,8 +45,8 @@ describe('every species with foods of the catalogue', () => {
     const [group] = report.groups;
     expect(Number.isFinite(group!.ofNeed.value)).toBe(true);
     expect(Number.isFinite(report.water.nitrateMgL.value)).toBe(true);
-    report.drops.forEach(({ servedG, eatenG, leachedG, liftedG, standsG, leftG }) => {
-      const accounted = eatenG + leachedG + liftedG + standsG + leftG;
+    report.drops.forEach(({ servedG, eatenG, leachedG, liftedG, stayingG, leftG }) => {
+      const accounted = eatenG + leachedG + liftedG + stayingG + leftG;
       expect(Math.abs(accounted - servedG)).toBeLessThan(1e-9 * Math.max(1, servedG));
     });
   });

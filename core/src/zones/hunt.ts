@@ -96,7 +96,7 @@ export class Hunt {
     this.look(phase);
     this.sift();
     this.gather(dt);
-    this.stand();
+    this.status();
     this.soften(nowS);
     this.rates(this.state.n, dt);
     this.halfEaten(dt);
@@ -214,7 +214,7 @@ export class Hunt {
   }
 
   /** Fish that feed in each cell: the shy ones yield to bolder, hungry mates at the same place. */
-  private stand() {
+  private status() {
     const { model, state, presence, fish, pushing } = this;
     const { feeders, waters } = model;
     const { cells, where, stomach } = state;

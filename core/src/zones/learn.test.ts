@@ -66,7 +66,7 @@ describe('what is learned of a tank', () => {
     expect(once[0]!.coming).toBeLessThan(0.9);
     expect(often[0]!.coming).toBeLessThan(once[0]!.coming);
     expect(often[0]!.sure.coming).toBeGreaterThan(once[0]!.sure.coming);
-    // Of the loaches a shoal at the surface tells little.
+    // Of the loaches a shoal at the surface shows little.
     expect(often[1]!.sure.coming).toBeLessThan(often[0]!.sure.coming);
   });
 

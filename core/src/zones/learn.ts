@@ -16,7 +16,7 @@ export interface Sighting {
   about: ReadonlySet<string> | null;
   /** Minutes until that was gone, since the first of it went in; null where it was not seen. */
   clearedMin: number | null;
-  /** Share that was left when it was lifted, 0..1; null where nobody looked. */
+  /** Share that was left when it was lifted, 0..1; null if not observed. */
   left: number | null;
   /** By group: share that came to the food, 0..1. */
   came: ReadonlyMap<string, number>;

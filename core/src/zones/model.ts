@@ -24,12 +24,12 @@ export interface Model {
   columnsOf: number[][];
 }
 
-/** Most places that are told apart; further ones share the last. */
+/** Most places that are reported apart; further ones share the last. */
 const MOST_PLACES = 4;
 
 /**
  * Read a feeding into a model.
- * @param stood what stands in the water when it begins
+ * @param stood what is in the water when it begins
  * @throws RangeError where a drop names a food or a time that is not there
  */
 export function modelOf(feeding: Feeding, stood: readonly Item[] = []): Model {

@@ -6,7 +6,7 @@ import type { Feeding, FeedGroup } from './feeding';
 import { FILM_FOOD } from './film';
 import { LAYERS, LAYER_COUNT, type Layer } from './layers';
 import type { Model } from './model';
-import { stands } from './settled';
+import { stays } from './settled';
 import type { Outcome } from './simulate';
 
 /** What a feeding came to, as a keeper reads it. */
@@ -40,7 +40,7 @@ export interface DropReport {
   leachedG: number;
   liftedG: number;
   /** Still standing when it ends, to be lifted later. */
-  standsG: number;
+  stayingG: number;
   /** Left to rot, with what lies out of reach between the grains of the ground. */
   leftG: number;
   buriedG: number;
@@ -175,10 +175,10 @@ function dropReport(feeding: Feeding, at: number, model: Model, outcome: Outcome
   const own = feeding.groups.findIndex((group) => group.id === drop.groupId);
   const cleared = outcome.clearedS[at] ?? null;
   const litter = feeding.foods.some((food) => food.id === drop.foodId && isLitter(food));
-  const standing = (i: number) =>
-    stands(model.items[i]!, model.endS) ? inCells(outcome.leftG, i) : 0;
+  const staying = (i: number) =>
+    stays(model.items[i]!, model.endS) ? inCells(outcome.leftG, i) : 0;
   const inWaterG = total((i) => inCells(outcome.leftG, i));
-  const standsG = total(standing);
+  const stayingG = total(staying);
   return {
     key: drop.key,
     foodId: drop.foodId,
@@ -188,8 +188,8 @@ function dropReport(feeding: Feeding, at: number, model: Model, outcome: Outcome
     eatenG,
     leachedG: total((i) => outcome.leachedG[i]!),
     liftedG: total((i) => inCells(outcome.liftedG, i)),
-    standsG: standsG + (litter ? drop.massG * (1 - softensOn(0)) : 0),
-    leftG: inWaterG - standsG + total((i) => outcome.buriedG[i]!),
+    stayingG: stayingG + (litter ? drop.massG * (1 - softensOn(0)) : 0),
+    leftG: inWaterG - stayingG + total((i) => outcome.buriedG[i]!),
     buriedG: total((i) => outcome.buriedG[i]!),
     ownShare: own >= 0 && eatenG > 0 ? eatenBy(own) / eatenG : 0,
     clearedMin: cleared === null ? null : cleared / 60,
@@ -214,7 +214,7 @@ function waterReport(feeding: Feeding, model: Model, outcome: Outcome): WaterRep
       excretedG += eaten * nitrogenOfProtein(feeding.groups[f]!.stage);
     });
     let left = outcome.leachedG[i]! + outcome.buriedG[i]!;
-    if (!stands(item, model.endS)) {
+    if (!stays(item, model.endS)) {
       for (let at = i; at < outcome.leftG.length; at += items) left += outcome.leftG[at]!;
     }
     lostProtein += left * protein;

@@ -30,7 +30,7 @@ export function settled(feeding: Feeding, fill?: readonly number[]): Model {
   const full = night.feeders.map(({ stomachG }, f) =>
     stomachG > 0 ? outcome.stomachG[f]! / stomachG : 0,
   );
-  const stood = before ? standingAfter(night, outcome) : [];
+  const stood = before ? stayingAfter(night, outcome) : [];
   return begun(feeding, [...leaves, ...stood], fill ?? full);
 }
 
@@ -46,8 +46,8 @@ function dayBefore(feeding: Feeding): Feeding | null {
   const [drops = [], ...before] = feeding.before ?? [];
   const foods = new Map(feeding.foods.map((food) => [food.id, food]));
   const toMin = feeding.fromMin + DAY_MIN;
-  const stands = drops.some((drop) => staysPast(drop, foods.get(drop.foodId), toMin));
-  if (!stands) return null;
+  const stays = drops.some((drop) => staysPast(drop, foods.get(drop.foodId), toMin));
+  if (!stays) return null;
   const fromMin = Math.min(feeding.fromMin, ...drops.map(({ atMin }) => atMin));
   return { ...feeding, drops, before, fromMin, toMin };
 }
@@ -59,9 +59,9 @@ const staysPast = (drop: Drop, food: FeedFood | undefined, untilMin: number): bo
   drop.atMin + drop.manner.afterMin + food.liftAfterMin > untilMin;
 
 /** What is lifted only after the end of a day, as it lies there then. */
-function standingAfter({ items, endS }: Model, { leftG }: Outcome): Item[] {
+function stayingAfter({ items, endS }: Model, { leftG }: Outcome): Item[] {
   return items.slice(0, -1).flatMap((item, i) => {
-    if (!stands(item, endS)) return [];
+    if (!stays(item, endS)) return [];
     const byLayer = Array<number>(LAYER_COUNT).fill(0);
     for (let at = i, cell = 0; at < leftG.length; at += items.length, cell += 1) {
       byLayer[cell % LAYER_COUNT]! += leftG[at]!;
@@ -75,7 +75,7 @@ function standingAfter({ items, endS }: Model, { leftG }: Outcome): Item[] {
 }
 
 /** Whether what is left of an item at the end is not rot: it stands until it is lifted. */
-export const stands = ({ liftS, food }: Item, endS: number): boolean =>
+export const stays = ({ liftS, food }: Item, endS: number): boolean =>
   liftS > endS && liftS < Infinity && !isLitter(food);
 
 /** What softens today of the leaves and cones that were put in on the days before. */

@@ -64,7 +64,7 @@ describe('a slice that is put in for a day and a night', () => {
   const next = eatenOf(day({ drops: [], before: [[evening]] }));
 
   it('stands when its day ends, is grazed on, and is lifted on its hour', () => {
-    expect(alone.standsG[0]).toBeGreaterThan(0.5);
+    expect(alone.stayingG[0]).toBeGreaterThan(0.5);
     expect(alone.liftedG[0]).toBe(0);
     expect(next.stoodKj[0]).toBeGreaterThan(0);
     expect(next.stood.map(({ foodId }) => foodId)).toContain('slice');
@@ -72,14 +72,14 @@ describe('a slice that is put in for a day and a night', () => {
 
   it('is all accounted for over both days', () => {
     const eatenG = alone.reaches[0]!.reduce((sum, share) => sum + share * evening.massG, 0);
-    const lost = evening.massG - eatenG - alone.standsG[0]!;
+    const lost = evening.massG - eatenG - alone.stayingG[0]!;
     const then = next.stood.reduce(
       (sum, { eatenG: ate, lostG, liftedG }) => sum + ate[0]! + lostG + liftedG,
       0,
     );
     expect(lost).toBeGreaterThanOrEqual(-1e-9);
     // The day before is looked at with longer steps.
-    expect(then / alone.standsG[0]!).toBeCloseTo(1, 1);
+    expect(then / alone.stayingG[0]!).toBeCloseTo(1, 1);
   });
 
   it('is no longer there two days on', () => {
@@ -114,10 +114,10 @@ describe('a leaf', () => {
   it('stands, whatever is grazed off it on its first day', () => {
     const [drop] = play(day({ drops: [put] })).report.drops;
     expect(drop!.servedG).toBe(1.2);
-    expect(drop!.standsG).toBeCloseTo(1.2 * Math.exp(-0.02), 6);
+    expect(drop!.stayingG).toBeCloseTo(1.2 * Math.exp(-0.02), 6);
     expect(drop!.eatenG).toBeLessThan(1.2 * 0.02);
     expect(drop!.clearedMin).toBeNull();
-    const accounted = drop!.eatenG + drop!.leachedG + drop!.liftedG + drop!.standsG + drop!.leftG;
+    const accounted = drop!.eatenG + drop!.leachedG + drop!.liftedG + drop!.stayingG + drop!.leftG;
     expect(accounted).toBeCloseTo(1.2, 9);
   });
 });
@@ -127,7 +127,7 @@ describe('what went in on the days before', () => {
   const before = (liftAfterMin: number) =>
     dropsBefore(house, 'b', [{ id: 'flake', liftAfterMin }], '2026-03-10');
 
-  it('is looked up as far back as any of its foods may stand', () => {
+  it('is looked up as far back as any of its foods may stay in', () => {
     expect(before(30)).toEqual([]);
     expect(before(1440)).toHaveLength(1);
     expect(before(21 * 1440)).toHaveLength(21);

@@ -6,7 +6,7 @@ import type { Model } from './model';
 
 /**
  * The tank at one time in flat arrays. Cells run by column, then layer; in a cell, by item. What a
- * run has counted so far stands beside it.
+ * run has counted so far is shown beside it.
  */
 export interface State {
   readonly cells: number;
@@ -105,12 +105,12 @@ export function leachAndGrow(state: State, model: Model, nowS: number, dt: numbe
     state.leached[i]! += (countOf(state, i) + state.buried[i]!) * (state.massG[i]! - after);
     state.massG[i] = after;
   }
-  const standing = countOf(state, film) * FILM_UNIT_G;
+  const staying = countOf(state, film) * FILM_UNIT_G;
   const { fullG, growsGPerS } = model.film;
-  if (standing === 0 || standing >= fullG) return;
-  const grows = growsGPerS * light * (1 - standing / fullG) * dt;
+  if (staying === 0 || staying >= fullG) return;
+  const grows = growsGPerS * light * (1 - staying / fullG) * dt;
   for (let at = film; at < state.n.length; at += state.items) {
-    state.n[at]! *= 1 + grows / standing;
+    state.n[at]! *= 1 + grows / staying;
   }
   state.served[film]! += grows;
 }

@@ -301,7 +301,7 @@ describe('a band over uncertain traits', () => {
     expect(one.ofNeed[1]!.high).toBeGreaterThan(one.ofNeed[1]!.low);
   });
 
-  it('stops when it is told to, with what it has', () => {
+  it('stops when it is reported to, with what it has', () => {
     expect(bandsOf(feeding, 50, 1, (done) => done < 5).runs).toBe(5);
   });
 });

@@ -35,13 +35,13 @@ const account = async (span = SPAN): Promise<Account> =>
   (await house.ask.get(`/api/records/account?${span}`).expect(200)).body;
 const ofGroup = async (span = SPAN) =>
   (await account(span)).groups.find(({ groupId }) => groupId === house.group.id);
-const happen = (event: object) =>
+const logEvent = (event: object) =>
   house.ask
     .post(`/api/groups/${house.group.id}/events`)
     .send({ id: uuidv7(), ...event })
     .expect(201);
 const measure = (day: string, lengthsCm: number[]) =>
-  happen({
+  logEvent({
     kind: 'measured',
     day,
     lengthsCm,
@@ -54,7 +54,7 @@ const feed = (over: object) =>
 
 describe('an account of a span', () => {
   it('tells of a group how many there were, what was lost of what, and how it grew', async () => {
-    await happen({
+    await logEvent({
       kind: 'died',
       day: '2026-03-04',
       males: 1,
@@ -62,7 +62,7 @@ describe('an account of a span', () => {
       unsexed: 0,
       cause: 'jumped',
     });
-    await happen({ kind: 'died', day: '2026-03-06', males: 0, females: 2, unsexed: 0 });
+    await logEvent({ kind: 'died', day: '2026-03-06', males: 0, females: 2, unsexed: 0 });
     await measure('2026-03-02', [3.1, 3.2, 3.3]);
     await measure('2026-03-09', [3.4, 3.5, 3.6]);
     expect(await ofGroup()).toMatchObject({
@@ -86,8 +86,8 @@ describe('an account of a span', () => {
     expect(later.usualCm).toBeGreaterThanOrEqual(0);
   });
 
-  it('tells nothing of what was before and after', async () => {
-    await happen({ kind: 'died', day: '2026-03-04', males: 1, females: 0, unsexed: 0 });
+  it('shows nothing of what was before and after', async () => {
+    await logEvent({ kind: 'died', day: '2026-03-04', males: 1, females: 0, unsexed: 0 });
     expect(await ofGroup('from=2026-03-05&to=2026-03-08')).toMatchObject({
       began: 9,
       died: 0,
@@ -96,7 +96,7 @@ describe('an account of a span', () => {
     expect(await ofGroup('from=2026-01-01&to=2026-02-01')).toBeUndefined();
   });
 
-  it('tells what went in and what it cost, of group, tank and food', async () => {
+  it('shows what went in and what it cost, of group, tank and food', async () => {
     await house.ask
       .post(`/api/foods/${house.food.id}/lots`)
       .send(sampleLot({ amountG: 100, costMinor: 500 }))
@@ -114,7 +114,7 @@ describe('an account of a span', () => {
     expect(tank.costMinor).toBeCloseTo(group.costMinor!, 6);
   });
 
-  it('tells of water its tests, its changes and what its fish stand', async () => {
+  it('shows of water its tests, its changes and what its fish stand', async () => {
     await water({ day: '2026-03-02', nitrate: 10 });
     await water({ day: '2026-03-08', nitrate: 30 });
     await water({ day: '2026-03-09', nitrate: null, ph: 7 });
@@ -131,7 +131,7 @@ describe('an account of a span', () => {
     expect(row.litres).toBeLessThan(50);
   });
 
-  it('tells what foods did, as rated in the span', async () => {
+  it('shows what foods did, as rated in the span', async () => {
     await feed({});
     for (const over of [{}, { growth: 'same' }, { colour: 'worse', day: '2026-02-01' }]) {
       await house.ask.post('/api/ratings').send(sampleRating(house, over)).expect(201);
@@ -169,8 +169,8 @@ describe('a story', () => {
   it('of a group with all that happened is one page', async () => {
     await measure('2026-03-02', [3.1, 3.2, 3.3]);
     await measure('2026-03-09', [3.4, 3.5, 3.6]);
-    await happen({ kind: 'died', day: '2026-03-04', males: 1, females: 0, unsexed: 0 });
-    await happen({ kind: 'staged', day: '2026-03-04', stage: 'conditioning' });
+    await logEvent({ kind: 'died', day: '2026-03-04', males: 1, females: 0, unsexed: 0 });
+    await logEvent({ kind: 'staged', day: '2026-03-04', stage: 'conditioning' });
     await feed({});
     const sibling = sampleGroup(house.tank.id);
     await house.ask.post('/api/groups').send(sibling).expect(201);
@@ -244,7 +244,7 @@ describe('a log', () => {
     expect((await csv('broods')).join()).not.toContain(brood.id);
   });
 
-  it('of ratings, trials and decisions tells what was said and what it led to', async () => {
+  it('of ratings, trials and decisions shows what was said and what it led to', async () => {
     const sibling = sampleGroup(house.tank.id);
     await house.ask.post('/api/groups').send(sibling).expect(201);
     await house.ask.post('/api/trials').send(sampleTrial(house.group.id, sibling.id)).expect(201);

@@ -3,7 +3,7 @@ import { RATED } from '@open-larder/contract';
 import { daysBetween, isSize, stateOn } from '@open-larder/core';
 import {
   foodConversion,
-  standOfGrowth,
+  computeGrowthStatus,
   survivalOf,
   usualLength,
   type DaySample,
@@ -16,7 +16,7 @@ import { measuredIn } from '../group/measured';
 import { ratingsIn } from '../rating/store';
 import { servedIn } from '../records/served';
 import type { Household } from '../round/house';
-import { happened } from '../water/store';
+import { listEvents } from '../water/store';
 
 interface Span {
   from: string;
@@ -31,7 +31,7 @@ export async function accountIn(
 ): Promise<Account & { served: Rows }> {
   const [served, events, ratings] = await Promise.all([
     servedIn(scope, household, span),
-    happened(scope, null, span.from),
+    listEvents(scope, null, span.from),
     ratingsIn(scope, span.from, span.to),
   ]);
   return {
@@ -82,7 +82,7 @@ function groupsIn(household: Household, { from, to }: Span, rows: Rows): Account
     // Those that were gone before are no part of it.
     if (fishDays === 0 && own.length === 0) return [];
     const within = measuredIn(life.events, to).filter(({ day }) => day >= from);
-    const { samples, growthRate } = standOfGrowth({
+    const { samples, growthRate } = computeGrowthStatus({
       species,
       tempC: tank.tempC,
       count: Math.max(1, group.size.total),

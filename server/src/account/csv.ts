@@ -42,7 +42,7 @@ const LINES: Record<keyof Account, (account: Account) => Line[]> = {
       tests: row.tests,
       'nitrate mean mg/L': rounded(row.nitrate?.mean ?? null, 1),
       'nitrate highest mg/L': rounded(row.nitrate?.max ?? null, 1),
-      'its fish stand mg/L': row.capMgL ?? '',
+      'its fish tolerate mg/L': row.capMgL ?? '',
       'changes of water': row.changes,
       'changed L': rounded(row.litres, 1),
       cost: money(row.costMinor),

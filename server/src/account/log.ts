@@ -1,8 +1,8 @@
 import type { LogName } from '@open-larder/contract';
 import { sayNumber } from '@open-larder/core/units';
 import Papa from 'papaparse';
-import { happened as broodHappened, broods, tubsOf } from '../brood/store';
-import { happened as vesselHappened, vessels } from '../culture/store';
+import { listEvents as listBroodEvents, broods, tubsOf } from '../brood/store';
+import { listEvents as listVesselEvents, vessels } from '../culture/store';
 import type { Scope } from '../db';
 import { answeredOf } from '../proposal/answered';
 import { answersAfter } from '../proposal/answers';
@@ -48,7 +48,7 @@ const LINES: Record<
 > = {
   async cultures(scope) {
     const kept = await vessels(scope, null, null);
-    const events = await vesselHappened(
+    const events = await listVesselEvents(
       scope,
       kept.map(({ id }) => id),
       FIRST_DAY,
@@ -63,7 +63,7 @@ const LINES: Record<
   async broods(scope) {
     const kept = await broods(scope, null, null);
     const ids = kept.map(({ id }) => id);
-    const [events, tubs] = await Promise.all([broodHappened(scope, ids), tubsOf(scope, ids)]);
+    const [events, tubs] = await Promise.all([listBroodEvents(scope, ids), tubsOf(scope, ids)]);
     const named = new Map(kept.map((brood) => [brood.id, brood]));
     const tubNamed = new Map(tubs.map((tub) => [tub.id, tub.name]));
     return events.map((event) => {
@@ -94,9 +94,9 @@ const LINES: Record<
   async trials(scope, household, today) {
     const rows = await trials(scope, null, MOST);
     return rows.map((row) => {
-      const { stand, groupName, otherGroupName, ...trial } = trialRow(household, row, today);
-      const told = stand && !('refused' in stand.result) ? stand.result : null;
-      const refused = stand && 'refused' in stand.result ? stand.result.refused : '';
+      const { status, groupName, otherGroupName, ...trial } = trialRow(household, row, today);
+      const report = status && !('refused' in status.result) ? status.result : null;
+      const refused = status && 'refused' in status.result ? status.result.refused : '';
       return {
         trial: trial.name,
         kind: trial.kind,
@@ -107,9 +107,9 @@ const LINES: Record<
         ended: trial.endedOn ?? '',
         weeks: trial.weeks,
         'worth seeing %': Math.round(trial.difference * 100),
-        says: told?.says ?? refused,
-        'difference %': told ? sayNumber(told.share * 100, 1) : '',
-        chance: told ? sayNumber(told.chance, 4) : '',
+        says: report?.says ?? refused,
+        'difference %': report ? sayNumber(report.share * 100, 1) : '',
+        chance: report ? sayNumber(report.chance, 4) : '',
         note: trial.note,
       };
     });

@@ -5,7 +5,7 @@ import { accountIn } from './account';
 import { accountCsv } from './csv';
 import { logCsv } from './log';
 import { storySheet, type Story } from './story';
-import { groupStory, tankStory } from './told';
+import { groupStory, tankStory } from './summaries';
 
 const printed = async (story: Story) => ({
   fileName: `${(story.title.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? []).join('-')}-story.pdf`,

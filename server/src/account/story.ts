@@ -91,11 +91,11 @@ export function toFit(
   width: number,
   room: number,
 ): { size: number; parts: Parts } {
-  const told = all.filter(({ lines }) => lines.length > 0);
-  const size = SIZES.find((one) => heightOf(told, font, one, width) <= room);
-  if (size !== undefined) return { size, parts: told };
+  const report = all.filter(({ lines }) => lines.length > 0);
+  const size = SIZES.find((one) => heightOf(report, font, one, width) <= room);
+  if (size !== undefined) return { size, parts: report };
   const least = SIZES.at(-1)!;
-  let parts = told;
+  let parts = report;
   const cut = new Map<string, number>();
   while (heightOf(parts, font, least, width) > room) {
     const longest = [...parts].sort((a, b) => b.lines.length - a.lines.length)[0]!;

@@ -12,7 +12,7 @@ import { sayNumber } from '@open-larder/core/units';
 import { sayDay } from '../print/page';
 import type { Household } from '../round/house';
 
-/** In what costs are told: an ISO 4217 code. */
+/** In what costs are reported: an ISO 4217 code. */
 interface Priced {
   currency: string;
 }
@@ -51,7 +51,7 @@ const SIZE_WORDS: Record<SizeKind, string> = {
   parted: '% left for another group',
 };
 
-export function sayGroup(row: Account['groups'][number], told: Priced): string[] {
+export function sayGroup(row: Account['groups'][number], report: Priced): string[] {
   const { began, ended, died, causes, over30, growthPerDay, usualCm, first, last } = row;
   const grew = first && last ? last.cm - first.cm : null;
   return [
@@ -66,7 +66,7 @@ export function sayGroup(row: Account['groups'][number], told: Priced): string[]
     grew === null || growthPerDay === null
       ? null
       : `grew ${sayNumber(grew, 1)} cm${usualCm === null ? '' : ` where its kind grows ${sayNumber(usualCm, 1)}`}, ${sayNumber(growthPerDay, 2)} % of its mass a day`,
-    `ate ${sayGrams(row.eatenG)}${row.costMinor === null ? '' : ` for ${money(row.costMinor, told)}`}${
+    `ate ${sayGrams(row.eatenG)}${row.costMinor === null ? '' : ` for ${money(row.costMinor, report)}`}${
       row.conversion === null ? '' : `; ${sayNumber(row.conversion, 1)} g dry food to a gram gained`
     }`,
   ].filter((line) => line !== null);
@@ -140,8 +140,8 @@ export function sayDecided({
   return `${sayDay(day)}: ${what}, ${said}${signs[0] ? ` (${signs[0].says})` : ''}`;
 }
 
-export function sayTrial({ name, from, weeks, stand }: TrialRow): string {
-  const result = stand?.result;
+export function sayTrial({ name, from, weeks, status }: TrialRow): string {
+  const result = status?.result;
   const says =
     !result || 'refused' in result
       ? 'nothing to say yet'

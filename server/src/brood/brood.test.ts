@@ -25,10 +25,10 @@ beforeEach(async () => {
 afterAll(() => server.close());
 
 const begin = (over: object = {}) => house.ask.post('/api/broods').send({ ...brood, ...over });
-const happen = (over: object = {}) =>
+const logEvent = (over: object = {}) =>
   house.ask.post(`/api/broods/${brood.id}/events`).send(sampleBroodEvent(over));
-const told = async (over: object = {}): Promise<BroodRow> =>
-  (await happen({ day: TODAY, ...over }).expect(201)).body;
+const report = async (over: object = {}): Promise<BroodRow> =>
+  (await logEvent({ day: TODAY, ...over }).expect(201)).body;
 const undo = (id: string) =>
   house.ask
     .post(`/api/brood-events/${id}/undo`)
@@ -46,11 +46,11 @@ describe('a brood', () => {
       .expect(201);
     await house.ask.post(`/api/broods/${brood.id}/events`).send(spawned).expect(201);
     // 380 degree-days at 24 °C: on the sixteenth day.
-    expect(body.stand.next).toMatchObject({ stage: 'hatch', day: '2026-03-17', seen: false });
-    expect(body.stand.next.from < '2026-03-17').toBe(true);
-    expect(body.stand.state.phase).toBe('eggs');
+    expect(body.status.next).toMatchObject({ stage: 'hatch', day: '2026-03-17', seen: false });
+    expect(body.status.next.from < '2026-03-17').toBe(true);
+    expect(body.status.state.phase).toBe('eggs');
     expect(works(body)).toContain('parents');
-    expect(body.stand.rungs[0]).toMatchObject({ there: false });
+    expect(body.status.rungs[0]).toMatchObject({ there: false });
     const { body: list } = await house.ask.get('/api/broods?limit=500').expect(200);
     expect(list.items.filter(({ id }: BroodRow) => id === brood.id)).toHaveLength(1);
     const { body: events } = await house.ask.get(`/api/broods/${brood.id}/events`).expect(200);
@@ -59,7 +59,7 @@ describe('a brood', () => {
 
   it('is expected when earlier clutches of its species here let it be expected', async () => {
     await begin().expect(201);
-    const alone = (await told({ day: '2026-03-01' })).stand.next!;
+    const alone = (await report({ day: '2026-03-01' })).status.next!;
     const past = sampleBrood();
     await house.ask.post('/api/broods').send(past).expect(201);
     for (const [kind, day] of [
@@ -72,7 +72,7 @@ describe('a brood', () => {
         .expect(201);
     }
     const { body: list } = await house.ask.get('/api/broods?limit=500').expect(200);
-    const { next } = list.items.find(({ id }: BroodRow) => id === brood.id).stand;
+    const { next } = list.items.find(({ id }: BroodRow) => id === brood.id).status;
     // Four days early of sixteen: this one is looked for earlier too.
     expect(next.day < alone.day).toBe(true);
     expect(next.stage).toBe('hatch');
@@ -80,67 +80,67 @@ describe('a brood', () => {
 
   it('goes on from a hatch that came early, and back when that is taken back', async () => {
     await begin().expect(201);
-    const before = await told({ day: '2026-03-01' });
+    const before = await report({ day: '2026-03-01' });
     const seen = uuidv7();
-    const after = await told({ id: seen, kind: 'hatched' });
-    expect(after.stand.state).toMatchObject({ phase: 'larvae', hatchedOn: TODAY });
-    expect(after.stand.swim!.day < before.stand.swim!.day).toBe(true);
+    const after = await report({ id: seen, kind: 'hatched' });
+    expect(after.status.state).toMatchObject({ phase: 'larvae', hatchedOn: TODAY });
+    expect(after.status.swim!.day < before.status.swim!.day).toBe(true);
     const { body: back } = await undo(seen).expect(201);
     await undo(seen).expect(201);
-    expect(back.stand.swim).toEqual(before.stand.swim);
+    expect(back.status.swim).toEqual(before.status.swim);
     // A late copy of the first message is answered as it was, and does not say it again.
-    await happen({ id: seen, kind: 'hatched', day: TODAY }).expect(201);
+    await logEvent({ id: seen, kind: 'hatched', day: TODAY }).expect(201);
     const { body: list } = await house.ask.get('/api/broods?limit=500').expect(200);
     const now = list.items.find(({ id }: BroodRow) => id === brood.id);
-    expect(now.stand.swim).toEqual(before.stand.swim);
+    expect(now.status.swim).toEqual(before.status.swim);
   });
 
   it('feeds those that swim by their number, and changes their water after the last meal', async () => {
     const worms = { kindKey: 'microworms', name: 'Worms', measure: 2, startedOn: '2026-02-25' };
     await house.ask.post('/api/vessels').send(sampleVessel(worms)).expect(201);
     await begin().expect(201);
-    await told({ kind: 'swimming', day: '2026-03-04' });
-    const few = await told({ kind: 'counted', count: 20 });
-    const many = await told({ kind: 'counted', count: 60 });
-    const [fewG, manyG] = [few, many].map(({ stand }) => stand.feeds[0]!.gramsPerDay);
+    await report({ kind: 'swimming', day: '2026-03-04' });
+    const few = await report({ kind: 'counted', count: 20 });
+    const many = await report({ kind: 'counted', count: 60 });
+    const [fewG, manyG] = [few, many].map(({ status }) => status.feeds[0]!.gramsPerDay);
     expect(manyG! / fewG!).toBeCloseTo(3, 6);
-    expect(many.stand.state).toMatchObject({ count: 60, recounted: true });
+    expect(many.status.state).toMatchObject({ count: 60, recounted: true });
     expect(works(many)).toEqual(expect.arrayContaining(['firstFood', 'change']));
-    const changed = await told({ kind: 'changed', share: 0.5 });
+    const changed = await report({ kind: 'changed', share: 0.5 });
     expect(works(changed)).not.toContain('change');
-    expect(works(await told({ kind: 'firstFood' }))).toContain('feed');
+    expect(works(await report({ kind: 'firstFood' }))).toContain('feed');
   });
 
-  it('is split over tubs that are told apart', async () => {
+  it('is split over tubs that are reported apart', async () => {
     await begin().expect(201);
     const second = sampleBroodTub({ name: 'Tub two' });
     await house.ask.post(`/api/broods/${brood.id}/tubs`).send(second).expect(201);
     await house.ask.post(`/api/broods/${brood.id}/tubs`).send(second).expect(201);
     const first = brood.tub.id;
-    await told({ kind: 'swimming', day: '2026-03-01' });
-    await told({ kind: 'counted', count: 50, tubId: first });
-    const row = await told({ kind: 'moved', count: 20, tubId: first, toTubId: second.id });
-    expect(row.stand.tubs.map(({ name, count }) => [name, count])).toEqual([
+    await report({ kind: 'swimming', day: '2026-03-01' });
+    await report({ kind: 'counted', count: 50, tubId: first });
+    const row = await report({ kind: 'moved', count: 20, tubId: first, toTubId: second.id });
+    expect(row.status.tubs.map(({ name, count }) => [name, count])).toEqual([
       ['Tub one', 30],
       ['Tub two', 20],
     ]);
-    await told({ kind: 'lost', count: 5, tubId: second.id });
-    const measured = await told({
+    await report({ kind: 'lost', count: 5, tubId: second.id });
+    const measured = await report({
       kind: 'measured',
       tubId: second.id,
       lengthMm: 9,
       shortMm: 5,
       longMm: 13,
     });
-    expect(measured.stand.state.count).toBe(45);
-    expect(measured.stand.tubs[1]).toMatchObject({ survival: 0.75, sort: true });
-    expect(measured.stand.tubs[1]!.lengthCm).toBeCloseTo(0.9, 9);
+    expect(measured.status.state.count).toBe(45);
+    expect(measured.status.tubs[1]).toMatchObject({ survival: 0.75, sort: true });
+    expect(measured.status.tubs[1]!.lengthCm).toBeCloseTo(0.9, 9);
     expect(works(measured)).toContain('sort');
     const { body: tub } = await house.ask
       .put(`/api/brood-tubs/${second.id}`)
       .send({ ...second, litres: 25, version: 1 })
       .expect(200);
-    expect(tub.stand.tubs[1].litres).toBe(25);
+    expect(tub.status.tubs[1].litres).toBe(25);
     await house.ask
       .put(`/api/brood-tubs/${second.id}`)
       .send({ ...second, litres: 30, version: 1 })
@@ -148,9 +148,7 @@ describe('a brood', () => {
   });
 
   it('has a card of one page for its tub, before there is anything to feed and after', async () => {
-    await begin({ name: 'A name as long as anybody may give to a brood of theirs, so' }).expect(
-      201,
-    );
+    await begin({ name: 'A name as long as anyone may give to a brood of theirs, so' }).expect(201);
     const page = async () => {
       const { body } = await house.ask.get(`/api/broods/${brood.id}/card`).expect(200);
       expect(body.fileName).toMatch(/^a-name-as-long.*-card\.pdf$/);
@@ -159,8 +157,8 @@ describe('a brood', () => {
       return pdf.getPage(0).getSize();
     };
     expect((await page()).width).toBeGreaterThan((await page()).height);
-    await told({ kind: 'swimming', day: '2026-03-02' });
-    await told({ kind: 'counted', count: 50 });
+    await report({ kind: 'swimming', day: '2026-03-02' });
+    await report({ kind: 'counted', count: 50 });
     await page();
   });
 
@@ -194,7 +192,7 @@ describe('a brood', () => {
     ],
   ])('refuses %s', async (_, over, path) => {
     await begin().expect(201);
-    const { body } = await happen({ day: TODAY, ...over }).expect(422);
+    const { body } = await logEvent({ day: TODAY, ...over }).expect(422);
     expect(body.errors[0].path).toBe(path);
   });
 });

@@ -20,13 +20,13 @@ const GRID = { row: 18, box: 9, head: 54 };
  * @returns a PDF
  */
 export async function broodCard(
-  { name, stand, work }: BroodRow,
+  { name, status, work }: BroodRow,
   today: string,
 ): Promise<Uint8Array> {
   const { pdf, title, text } = await newDocument(name);
   const page = pdf.addPage([CARD.width, CARD.height]);
   const room = CARD.width - 2 * CARD.edge;
-  const meals = Math.max(0, ...stand.feeds.map((feed) => feed.meals));
+  const meals = Math.max(0, ...status.feeds.map((feed) => feed.meals));
   // The boxes stand at the foot, whatever fits above them.
   const rows = meals > 0 ? meals + 1 : 0;
   const floor = CARD.edge + (rows > 0 ? GRID.row * (rows + 1) + SIZES.gap : 0);
@@ -52,23 +52,23 @@ export async function broodCard(
   };
   line(
     [
-      datesOf(stand),
-      stand.counted ? `${stand.count} young` : 'not counted yet',
-      stand.lengthCm === null ? null : `${sayNumber(stand.lengthCm * 10, 1)} mm`,
+      datesOf(status),
+      status.counted ? `${status.count} young` : 'not counted yet',
+      status.lengthCm === null ? null : `${sayNumber(status.lengthCm * 10, 1)} mm`,
     ]
       .filter(Boolean)
       .join(' · '),
     QUIET,
   );
   y -= SIZES.gap;
-  for (const feed of stand.feeds) {
+  for (const feed of status.feeds) {
     line(`${feed.name}: ${sayUnits(feed.unitsPerMeal, feed.unit)}, ${timesADay(feed.meals)}`);
   }
   for (const { says } of work.filter(({ what }) => what === 'change' || what === 'parents')) {
     line(says, ROE);
   }
   y -= SIZES.gap;
-  const rungs = stand.rungs.filter(({ from }) => from > today).slice(0, MOST_RUNGS);
+  const rungs = status.rungs.filter(({ from }) => from > today).slice(0, MOST_RUNGS);
   if (rungs.length > 0) {
     line(`Then: ${rungs.map(({ name: food, from }) => `${food} from ${sayDay(from)}`).join(', ')}`);
   }
@@ -124,7 +124,7 @@ const sayWeekday = (day: string): string =>
 const timesADay = (meals: number): string =>
   meals === 1 ? 'once a day' : meals === 2 ? 'twice a day' : `${meals} times a day`;
 
-const datesOf = ({ state, stages }: BroodRow['stand']): string =>
+const datesOf = ({ state, stages }: BroodRow['status']): string =>
   [
     state.spawnedOn === null ? null : `laid ${sayDay(state.spawnedOn)}`,
     ...stages.map(

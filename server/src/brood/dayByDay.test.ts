@@ -79,7 +79,7 @@ describe.each(CASES)('%s', (_, { speciesKey, tempC, eggCare, seen, count }) => {
       tub: sampleBroodTub({ tempC, litres: 60 }),
     });
     let row: BroodRow = (await ask.post('/api/broods').send(brood).expect(201)).body;
-    const happen = async (day: string, kind: string, over: object = {}) => {
+    const logEvent = async (day: string, kind: string, over: object = {}) => {
       const event = sampleBroodEvent({ kind, day, at: `${day}T10:00:00.000Z`, ...over });
       row = (await ask.post(`/api/broods/${brood.id}/events`).send(event).expect(201)).body;
     };
@@ -87,29 +87,29 @@ describe.each(CASES)('%s', (_, { speciesKey, tempC, eggCare, seen, count }) => {
       const { body } = await ask.get('/api/broods?limit=500').expect(200);
       row = body.items.find(({ id }: BroodRow) => id === brood.id);
     };
-    await happen(LAID, 'spawned');
+    await logEvent(LAID, 'spawned');
     const expected = {
       hatch: dayOf(row, 'hatch'),
       swim: dayOf(row, 'swim')!,
     };
-    const happens = seen(expected);
+    const logEvents = seen(expected);
     const started: { key: string; on: string }[] = [];
     const grams: number[] = [];
     for (let at = 1; at < DAYS; at += 1) {
       const day = addDays(LAID, at);
       server.clock.at = new Date(`${day}T12:00:00Z`);
       await read();
-      const { stand, work } = row;
+      const { status, work } = row;
       const kinds = work.map(({ what }) => what);
       // What is expected lies in its window, and the window narrows around what was seen.
-      for (const stage of stand.stages) {
+      for (const stage of status.stages) {
         expect(stage.from <= stage.day && stage.day <= stage.to).toBe(true);
       }
-      if (at < happens.swim) {
-        expect(stand.feeds).toEqual([]);
+      if (at < logEvents.swim) {
+        expect(status.feeds).toEqual([]);
         expect(kinds).not.toContain('feed');
       }
-      for (const rung of stand.rungs) {
+      for (const rung of status.rungs) {
         if (rung.there || rung.kindKey === null || started.some(({ key }) => key === rung.key)) {
           continue;
         }
@@ -128,68 +128,68 @@ describe.each(CASES)('%s', (_, { speciesKey, tempC, eggCare, seen, count }) => {
         await ask.post('/api/vessels').send(vessel).expect(201);
         started.push({ key: rung.key, on: day });
       }
-      if (at === happens.hatch) {
-        await happen(day, 'hatched');
-        expect(row.stand.state.phase).toBe('larvae');
+      if (at === logEvents.hatch) {
+        await logEvent(day, 'hatched');
+        expect(row.status.state.phase).toBe('larvae');
         // No food until they swim, where that is not on the same day.
         const yolk = row.work.some(({ what }) => what === 'yolk');
-        expect(yolk).toBe(row.stand.swim!.day > day);
+        expect(yolk).toBe(row.status.swim!.day > day);
       }
-      if (at === happens.swim) {
-        await happen(day, 'swimming');
-        await happen(day, 'counted', { count });
-        expect(row.stand.next).toBeNull();
-        expect(row.stand.gapDays).toBe(0);
+      if (at === logEvents.swim) {
+        await logEvent(day, 'swimming');
+        await logEvent(day, 'counted', { count });
+        expect(row.status.next).toBeNull();
+        expect(row.status.gapDays).toBe(0);
         expect(row.work.map(({ what }) => what)).toContain('firstFood');
-        await happen(day, 'firstFood');
+        await logEvent(day, 'firstFood');
       }
-      if (at >= happens.swim) {
-        grams.push(row.stand.feeds.reduce((sum, feed) => sum + dry(feed), 0));
-        expect(row.stand.feeds.length).toBeGreaterThan(0);
-        for (const feed of row.stand.feeds) expect(feed.unitsPerMeal).toBeGreaterThan(0);
+      if (at >= logEvents.swim) {
+        grams.push(row.status.feeds.reduce((sum, feed) => sum + dry(feed), 0));
+        expect(row.status.feeds.length).toBeGreaterThan(0);
+        for (const feed of row.status.feeds) expect(feed.unitsPerMeal).toBeGreaterThan(0);
       }
     }
     // They eat more as they grow, counted in dry matter: foods differ in water.
     expect(grams.at(-1)!).toBeGreaterThan(grams[0]!);
-    const { rungs } = row.stand;
+    const { rungs } = row.status;
     expect(rungs.length).toBeGreaterThan(0);
     expect(rungs.map(({ from }) => from)).toEqual(rungs.map(({ from }) => from).sort());
-    expect(row.stand.swim!.day).toBe(addDays(LAID, happens.swim));
+    expect(row.status.swim!.day).toBe(addDays(LAID, logEvents.swim));
     // What had to be started was started before its rung.
     for (const { key, on } of started) {
       const rung = rungs.find((one) => one.key === key);
       if (rung) expect(on <= addDays(rung.from, rung.leadDays)).toBe(true);
     }
     if (process.env.OPEN_LARDER_TELL) {
-      process.stdout.write(`${tell(speciesKey, expected, happens, row, started, grams)}\n`);
+      process.stdout.write(`${report(speciesKey, expected, logEvents, row, started, grams)}\n`);
     }
   }, 60_000);
 });
 
 const DRY = { infusoria: 0.002, 'brine-shrimp': 0.18 } as Record<string, number>;
-const dry = ({ key, gramsPerDay }: BroodRow['stand']['feeds'][number]) =>
+const dry = ({ key, gramsPerDay }: BroodRow['status']['feeds'][number]) =>
   gramsPerDay * (DRY[key] ?? 0.18);
 
-function dayOf({ stand }: BroodRow, stage: string): number | null {
-  const found = stand.stages.find((one) => one.stage === stage);
+function dayOf({ status }: BroodRow, stage: string): number | null {
+  const found = status.stages.find((one) => one.stage === stage);
   return found ? daysBetween(LAID, found.day) : null;
 }
 
 /** A line for the docs. */
-function tell(
+function report(
   speciesKey: string,
   expected: { hatch: number | null; swim: number },
-  happens: { hatch: number | null; swim: number },
-  { stand }: BroodRow,
+  logEvents: { hatch: number | null; swim: number },
+  { status }: BroodRow,
   started: { key: string; on: string }[],
   grams: number[],
 ): string {
   const after = (day: string) => daysBetween(LAID, day);
   return [
     speciesKey,
-    `hatch ${expected.hatch} / ${happens.hatch}`,
-    `swim ${expected.swim} / ${happens.swim}`,
-    stand.rungs.map(({ name, from }) => `${name} ${after(from)}`).join(', '),
+    `hatch ${expected.hatch} / ${logEvents.hatch}`,
+    `swim ${expected.swim} / ${logEvents.swim}`,
+    status.rungs.map(({ name, from }) => `${name} ${after(from)}`).join(', '),
     started.map(({ key, on }) => `${key} started ${after(on)}`).join(', '),
     `dry food ${(grams[0]! * 1000).toFixed(1)} to ${(grams.at(-1)! * 1000).toFixed(1)} mg/d`,
   ].join(' | ');

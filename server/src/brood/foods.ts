@@ -4,7 +4,7 @@ import { fieldsOfGeneric, unitOf, type FoodRow, type VesselRow } from '@open-lar
 import type { BroodFood } from '@open-larder/core/brood';
 import { GIVES_NOTHING, wayOf } from '@open-larder/core/culture';
 
-/** Kinds that anybody can start for a brood, though none is kept. */
+/** Kinds that anyone can start for a brood, though none is kept. */
 const STARTABLE = new Set(['infusoria', 'brine-shrimp']);
 /** Kinds that are no food for young fish: too small to be seen by them, grown as a film, or plants. */
 const NONE: ReadonlySet<string> = new Set(['green-water', 'green-stones', 'floating-plants']);
@@ -53,17 +53,17 @@ function liveFood(
 ): BroodFood[] {
   if (NONE.has(kind.key)) return [];
   const mine = vessels.filter(
-    ({ kindKey, stand }) => kindKey === kind.key && stand.state !== 'ended',
+    ({ kindKey, status }) => kindKey === kind.key && status.state !== 'ended',
   );
   if (mine.length === 0 && !STARTABLE.has(kind.key)) return [];
   const generic = catalogue.foods.find(({ key }) => key === kind.foodKey);
   const food =
     shelf.find(({ id }) => mine.some(({ foodId }) => foodId === id)) ??
     shelf.find(({ copiedFrom }) => copiedFrom === kind.foodKey);
-  const told = food ?? (generic ? fieldsOfGeneric(generic) : null);
-  if (!told) return [];
+  const report = food ?? (generic ? fieldsOfGeneric(generic) : null);
+  if (!report) return [];
   const gives = mine.some(
-    ({ stand }) => !GIVES_NOTHING.has(stand.state) && stand.state !== 'building',
+    ({ status }) => !GIVES_NOTHING.has(status.state) && status.state !== 'building',
   );
   return [
     {
@@ -72,9 +72,9 @@ function liveFood(
       minUm: kind.sizeMinUm,
       maxUm: kind.sizeMaxUm,
       live: true,
-      composition: told.composition,
+      composition: report.composition,
       animalUg: kind.animalUg,
-      unit: unitOf({ weighings: [], ...told }, null),
+      unit: unitOf({ weighings: [], ...report }, null),
       kindKey: kind.key,
       foodId: food?.id ?? null,
       there: gives || (food?.remainingG ?? 0) > 0,

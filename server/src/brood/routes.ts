@@ -10,7 +10,7 @@ import type { Context, Handlers } from '../http/mount';
 import { notFound } from '../http/problems';
 import { addBroodEvent, addTub, beginBrood, checkParents, undoBroodEvent } from './acts';
 import { broodCard } from './card';
-import { readBrood, stand } from './standing';
+import { readBrood, readBroodStatuses } from './status';
 import { broodEvents, broods, keptBrood, keptTub } from './store';
 
 export const broodRoutes: Handlers = {
@@ -20,7 +20,7 @@ export const broodRoutes: Handlers = {
     const rows = await broods(scope, readCursor(query.cursor, 'seq'), query.limit + 1);
     const { items, next } = cutPage(rows, query.limit, ({ seq }) => [seq]);
     const kept = items.map(({ seq: _, ...row }) => row);
-    return { items: await stand(scope, catalogue, clock, kept), next };
+    return { items: await readBroodStatuses(scope, catalogue, clock, kept), next };
   },
 
   async createBrood({ body }, context) {

@@ -1,8 +1,8 @@
 import type { BroodEventRow, BroodRow, BroodTubRow } from '@open-larder/contract';
 import { AT, eventLog, type Scope } from '../db';
 
-/** A brood as its row holds it: how it stands is computed from its events. */
-export type Kept = Omit<BroodRow, 'stand' | 'work' | 'tubs'>;
+/** A brood as its row holds it: its status is computed from its events. */
+export type Kept = Omit<BroodRow, 'status' | 'work' | 'tubs'>;
 export type KeptTub = BroodTubRow & { broodId: string };
 
 const BROOD = `b.id, b.name, b.species_key, b.breeding, b.tank_id, b.group_id, b.young_group_id, b.raising, b.egg_care,
@@ -55,7 +55,7 @@ export async function keptTub(scope: Scope, id: string): Promise<KeptTub | null>
 }
 
 /** What happened to some broods, the oldest first. */
-export const happened = (scope: Scope, broodIds: readonly string[]): Promise<BroodEventRow[]> =>
+export const listEvents = (scope: Scope, broodIds: readonly string[]): Promise<BroodEventRow[]> =>
   broodIds.length === 0
     ? Promise.resolve([])
     : BROOD_EVENTS.list(scope, 'e.brood_id IN (:broodIds) ORDER BY e.day, e.at, e.seq', {

@@ -18,7 +18,7 @@ beforeEach(async () => {
 afterAll(() => server.close());
 
 const start = (over: object = {}) => house.ask.post('/api/vessels').send({ ...vessel, ...over });
-const happen = (over: object = {}, id = vessel.id) =>
+const logEvent = (over: object = {}, id = vessel.id) =>
   house.ask.post(`/api/vessels/${id}/events`).send(sampleVesselEvent(over));
 const undo = (id: string) =>
   house.ask
@@ -40,24 +40,24 @@ describe('a culture', () => {
     const { body } = await start().expect(201);
     await start().expect(201);
     expect(body).toMatchObject({ id: vessel.id, kindKey: 'moina', version: 1 });
-    expect(body.stand).toMatchObject({ state: 'giving', ageDays: 10, tempC: 24 });
-    expect(body.stand.lowG).toBeLessThan(body.stand.standingG);
+    expect(body.status).toMatchObject({ state: 'giving', ageDays: 10, tempC: 24 });
+    expect(body.status.lowG).toBeLessThan(body.status.contentG);
     expect(body.work.map(({ what }: { what: string }) => what)).toContain('feed');
   });
 
   it('is believed from what is seen of it, and taken back it is as before', async () => {
     const { body: before } = await start().expect(201);
     const seen = { id: uuidv7(), kind: 'seen', density: 1, clarity: 'clear' };
-    const { body: after } = await happen(seen).expect(201);
-    await happen(seen).expect(201);
-    expect(after.stand.standingG).toBeLessThan(before.stand.standingG * 0.6);
-    expect(after.stand).toMatchObject({ unseenDays: 0, clarity: { seen: 'clear', days: 0 } });
+    const { body: after } = await logEvent(seen).expect(201);
+    await logEvent(seen).expect(201);
+    expect(after.status.contentG).toBeLessThan(before.status.contentG * 0.6);
+    expect(after.status).toMatchObject({ unseenDays: 0, clarity: { seen: 'clear', days: 0 } });
     const { body: back } = await undo(seen.id).expect(201);
     await undo(seen.id).expect(201);
-    expect(back.stand.standingG).toBeCloseTo(before.stand.standingG, 6);
+    expect(back.status.contentG).toBeCloseTo(before.status.contentG, 6);
     // A late copy of the first message is answered as it was, and does not say it again.
-    await happen(seen).expect(201);
-    expect((await read()).stand.standingG).toBeCloseTo(before.stand.standingG, 6);
+    await logEvent(seen).expect(201);
+    expect((await read()).status.contentG).toBeCloseTo(before.status.contentG, 6);
   });
 
   it('that was going already is what it looks like, and cannot be entered before its start', async () => {
@@ -68,8 +68,8 @@ describe('a culture', () => {
     const { body } = await start({ looks }).expect(201);
     await start({ looks }).expect(201);
     // A tenth of what it carries, whatever ten days of growth would have made of it.
-    expect(body.stand.fullness).toBeGreaterThan(0.07);
-    expect(body.stand.fullness).toBeLessThan(0.14);
+    expect(body.status.fullness).toBeGreaterThan(0.07);
+    expect(body.status.fullness).toBeLessThan(0.14);
     const { body: events } = await house.ask.get(`/api/vessels/${vessel.id}/events`).expect(200);
     expect(events.items.map(({ kind }: { kind: string }) => kind)).toEqual(['seen']);
   });
@@ -78,8 +78,8 @@ describe('a culture', () => {
     await start({ foodId: house.food.id }).expect(201);
     const before = await shelfG();
     const id = uuidv7();
-    const { body } = await happen({ id, kind: 'harvested', massG: 2, by: 'spoon', amount: 2.5 });
-    expect(body.stand.standingG).toBeGreaterThan(0);
+    const { body } = await logEvent({ id, kind: 'harvested', massG: 2, by: 'spoon', amount: 2.5 });
+    expect(body.status.contentG).toBeGreaterThan(0);
     expect(await shelfG()).toBeCloseTo(before + 2, 6);
     await undo(id).expect(201);
     expect(await shelfG()).toBeCloseTo(before, 6);
@@ -91,7 +91,7 @@ describe('a culture', () => {
       .send({ id: uuidv7(), day: TODAY, remainingG: 0.1 })
       .expect(201);
     await start({ foodId: house.food.id }).expect(201);
-    const full = (await read()).stand.standingG;
+    const full = (await read()).status.contentG;
     const meal = sampleFeeding(house, { units: 20 });
     const { body } = await house.ask.post('/api/feedings').send(meal).expect(201);
     expect(body.shortG).toBe(0);
@@ -101,21 +101,21 @@ describe('a culture', () => {
     expect(drawn).toMatchObject({ kind: 'harvested', feedingId: meal.id });
     // Nothing is lost or made: what was fed is what the shelf and the vessel gave.
     expect(drawn.massG + 0.1).toBeCloseTo(body.feeding.massG, 6);
-    expect((await read()).stand.standingG).toBeLessThan(full);
+    expect((await read()).status.contentG).toBeLessThan(full);
     const refused = await undo(drawn.id).expect(409);
     expect(refused.body.detail).toContain('Undo that meal');
     await house.ask
       .post(`/api/feedings/${meal.id}/undo`)
       .send({ id: uuidv7(), at: meal.at })
       .expect(201);
-    expect((await read()).stand.standingG).toBeCloseTo(full, 6);
+    expect((await read()).status.contentG).toBeCloseTo(full, 6);
     expect(await shelfG()).toBeCloseTo(0.1, 6);
   });
 
   it('that crashed gives nothing, until it is set up anew', async () => {
     await start({ foodId: house.food.id }).expect(201);
-    const { body: crashed } = await happen({ kind: 'crashed' }).expect(201);
-    expect(crashed.stand).toMatchObject({ state: 'crashed', standingG: 0, givesG: 0 });
+    const { body: crashed } = await logEvent({ kind: 'crashed' }).expect(201);
+    expect(crashed.status).toMatchObject({ state: 'crashed', contentG: 0, givesG: 0 });
     expect(crashed.work).toMatchObject([{ what: 'restart', pressing: true }]);
     await house.ask
       .post(`/api/lots/${house.food.lot.id}/counts`)
@@ -124,8 +124,8 @@ describe('a culture', () => {
     const fed = () =>
       house.ask.post('/api/feedings').send(sampleFeeding(house, { servingId: uuidv7() }));
     expect((await fed().expect(201)).body.shortG).toBeGreaterThan(0);
-    const { body } = await happen({ kind: 'restarted', massG: 0.05 }).expect(201);
-    expect(body.stand).toMatchObject({ ageDays: 0, state: 'building' });
+    const { body } = await logEvent({ kind: 'restarted', massG: 0.05 }).expect(201);
+    expect(body.status).toMatchObject({ ageDays: 0, state: 'building' });
     expect((await fed().expect(201)).body.shortG).toBe(0);
   });
 
@@ -137,24 +137,24 @@ describe('a culture', () => {
     expect(await ofFood()).toMatchObject({ cultured: false });
     await start({ foodId: house.food.id }).expect(201);
     expect(await ofFood()).toMatchObject({ cultured: true, days: null, buy: null });
-    await happen({ kind: 'ended' }).expect(201);
+    await logEvent({ kind: 'ended' }).expect(201);
     expect(await ofFood()).toMatchObject({ cultured: false });
   });
 
   it('started from another takes its share from it, and knows its parent', async () => {
     await start().expect(201);
-    const before = (await read()).stand.standingG;
+    const before = (await read()).status.contentG;
     const child = sampleVessel({ startedOn: TODAY, fromVesselId: vessel.id, share: 0.5 });
     await house.ask.post('/api/vessels').send(child).expect(201);
     await house.ask.post('/api/vessels').send(child).expect(201);
-    expect((await read()).stand.standingG).toBeCloseTo(before / 2, 1);
+    expect((await read()).status.contentG).toBeCloseTo(before / 2, 1);
     expect((await read(child.id)).fromVesselId).toBe(vessel.id);
     const older = { ...child, id: uuidv7(), startedOn: '2026-02-01' };
     const { body } = await house.ask.post('/api/vessels').send(older).expect(422);
     expect(body.errors[0].path).toBe('startedOn');
     const other = { ...child, id: uuidv7(), kindKey: 'rotifers' };
     expect(await refusal(other)).toContain('of another kind');
-    await happen({ kind: 'ended', day: '2026-03-05' }).expect(201);
+    await logEvent({ kind: 'ended', day: '2026-03-05' }).expect(201);
     expect(await refusal({ ...child, id: uuidv7() })).toContain('ended on 2026-03-05');
   });
 
@@ -166,16 +166,16 @@ describe('a culture', () => {
     const other = { ...edit, place: 'cellar' };
     await house.ask.put(`/api/vessels/${vessel.id}`).send(other).expect(409);
     const end = { id: uuidv7(), kind: 'ended' };
-    expect((await happen(end).expect(201)).body.stand.state).toBe('ended');
-    expect((await happen().expect(422)).body.errors[0].message).toContain('ended on');
+    expect((await logEvent(end).expect(201)).body.status.state).toBe('ended');
+    expect((await logEvent().expect(422)).body.errors[0].message).toContain('ended on');
     await undo(end.id).expect(201);
-    await happen().expect(201);
+    await logEvent().expect(201);
   });
 
   it('learns how well eggs hatch from the jars that were counted', async () => {
     await start({ kindKey: 'brine-shrimp', measure: 1, startG: 1 }).expect(201);
     const count = 100_000;
-    const { body } = await happen({
+    const { body } = await logEvent({
       kind: 'harvested',
       massG: 1,
       by: 'g',
@@ -210,7 +210,7 @@ describe('a culture', () => {
     ['half an animal', { kind: 'counted', count: 0.5, sampleMl: 5 }, 'count'],
   ])('an event %s is refused in words', async (_, over, path) => {
     await start().expect(201);
-    const { body } = await happen(over).expect(422);
+    const { body } = await logEvent(over).expect(422);
     expect(body.errors[0].path).toBe(path);
     expect(body.errors[0].message.length).toBeGreaterThan(8);
   });

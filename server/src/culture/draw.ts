@@ -4,7 +4,7 @@ import { GIVES_NOTHING } from '@open-larder/core/culture';
 import { v7 as uuidv7 } from 'uuid';
 import type { Clock } from '../clock';
 import type { Scope } from '../db';
-import { stand } from './standing';
+import { readVesselStatuses } from './status';
 import { vesselsGiving } from './store';
 
 /**
@@ -22,8 +22,8 @@ export async function drawFromVessels(
   if (massG <= 0) return 0;
   const kept = await vesselsGiving(scope, fed.foodId, fed.day);
   if (kept.length === 0) return massG;
-  const living = (await stand(scope, catalogue, clock, kept)).filter(
-    (one) => !GIVES_NOTHING.has(one.stand.state),
+  const living = (await readVesselStatuses(scope, catalogue, clock, kept)).filter(
+    (one) => !GIVES_NOTHING.has(one.status.state),
   );
   if (living.length === 0) return massG;
   const parts = partsOf(living);
@@ -55,9 +55,9 @@ export async function drawFromVessels(
 
 /** Each vessel's part by what it can give today, by what is in it, or all alike. */
 function partsOf(living: readonly VesselRow[]): number[] {
-  for (const by of ['givesG', 'standingG'] as const) {
-    const sum = living.reduce((total, { stand: one }) => total + one[by], 0);
-    if (sum > 0) return living.map(({ stand: one }) => one[by] / sum);
+  for (const by of ['givesG', 'contentG'] as const) {
+    const sum = living.reduce((total, { status: one }) => total + one[by], 0);
+    if (sum > 0) return living.map(({ status: one }) => one[by] / sum);
   }
   return living.map(() => 1 / living.length);
 }

@@ -1,12 +1,12 @@
 import type { Catalogue } from '@open-larder/catalogue/load';
 import type { FoodRow } from '@open-larder/contract';
-import { dailySupply, standingOf } from '@open-larder/core/culture';
+import { dailySupply, forecastStartOf } from '@open-larder/core/culture';
 import type { Clock } from '../clock';
 import type { Scope } from '../db';
-import { stand } from './standing';
+import { readVesselStatuses } from './status';
 import { vessels } from './store';
 
-/** Supply is told for so many days: eight weeks, as far as a dry run looks. */
+/** Supply is reported for so many days: eight weeks, as far as a dry run looks. */
 const LIVE_DAYS = 56;
 
 /** Foods with what the household's cultures give of each on the days from today. */
@@ -23,15 +23,15 @@ export async function withLive(
   if (kept.length === 0) return [...foods];
   const kinds = new Map(catalogue.cultures.map((kind) => [kind.key, kind]));
   const given = new Map<string, number[]>();
-  for (const one of await stand(scope, catalogue, clock, kept)) {
+  for (const one of await readVesselStatuses(scope, catalogue, clock, kept)) {
     const kind = kinds.get(one.kindKey);
-    if (!kind || one.stand.state === 'ended') continue;
-    const standing = standingOf(
+    if (!kind || one.status.state === 'ended') continue;
+    const standing = forecastStartOf(
       { ...one, kind, shared: one.alsoKindKey !== null },
-      one.stand,
+      one.status,
       one.hatch?.share,
     );
-    const daily = dailySupply(standing, one.stand, LIVE_DAYS);
+    const daily = dailySupply(standing, one.status, LIVE_DAYS);
     const sum = given.get(one.foodId!) ?? daily.map(() => 0);
     given.set(
       one.foodId!,

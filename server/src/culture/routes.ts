@@ -4,7 +4,7 @@ import type { Handlers } from '../http/mount';
 import { notFound, refused } from '../http/problems';
 import { foodOf } from './food';
 import { addVesselEvent, checkFood, startVessel, undoVesselEvent } from './acts';
-import { readVessel, stand } from './standing';
+import { readVessel, readVesselStatuses } from './status';
 import { keptVessel, vesselEvents, vessels } from './store';
 
 export const cultureRoutes: Handlers = {
@@ -14,7 +14,7 @@ export const cultureRoutes: Handlers = {
     const rows = await vessels(scope, readCursor(query.cursor, 'seq'), query.limit + 1);
     const { items, next } = cutPage(rows, query.limit, ({ seq }) => [seq]);
     const kept = items.map(({ seq: _, ...row }) => row);
-    return { items: await stand(scope, catalogue, clock, kept), next };
+    return { items: await readVesselStatuses(scope, catalogue, clock, kept), next };
   },
 
   async createVessel({ body }, { scope, catalogue, clock }) {

@@ -1,8 +1,8 @@
 import type { VesselEventRow, VesselRow } from '@open-larder/contract';
 import { AT, eventLog, type Scope } from '../db';
 
-/** A vessel as its row holds it: how it stands is computed from its events. */
-export type Kept = Omit<VesselRow, 'stand' | 'work' | 'hatch'> & {
+/** A vessel as its row holds it: its status is computed from its events. */
+export type Kept = Omit<VesselRow, 'status' | 'work' | 'hatch'> & {
   startedAt: string;
   enteredOn: string | null;
 };
@@ -54,7 +54,7 @@ export async function keptVessel(scope: Scope, id: string): Promise<Kept | null>
  * What happened to some vessels, the oldest first, that their standing is computed from: of what recurs
  * daily only since a day, for what was seen and taken long before that says nothing any more.
  */
-export const happened = (
+export const listEvents = (
   scope: Scope,
   ids: readonly string[],
   since: string,

@@ -10,7 +10,7 @@ function readNumbersAsNumbers(): void {
   postgres.BIGINT.parse = Number;
 }
 
-/** Waited for a connection, and for one statement: who asks is told rather than left waiting. */
+/** Waited for a connection, and for one statement: who asks is reported rather than left waiting. */
 const CONNECTION_MS = 3000;
 const STATEMENT_MS = 10_000;
 const PATIENT_MS = 120_000;

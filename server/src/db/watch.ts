@@ -25,7 +25,7 @@ export function watchDatabase(url: string, onChange: (up: boolean) => void): Dat
   let timer: ReturnType<typeof setTimeout> | undefined;
   const waiting = new Set<() => void>();
 
-  const tell = (now: boolean) => {
+  const report = (now: boolean) => {
     if (now === up) return;
     up = now;
     onChange(up);
@@ -54,10 +54,10 @@ export function watchDatabase(url: string, onChange: (up: boolean) => void): Dat
   const ask = async () => {
     try {
       await (await connected()).query('SELECT 1');
-      tell(true);
+      report(true);
     } catch {
       drop();
-      if (!stopped) tell(false);
+      if (!stopped) report(false);
     }
     if (!stopped) timer = setTimeout(() => void ask(), EVERY_MS);
   };

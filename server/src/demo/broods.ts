@@ -15,7 +15,7 @@ type Row = Record<string, unknown>;
 const DAY_MS = 86_400_000;
 
 /** The demo's broods: a clutch of before, and the one at day nine. */
-export function tellBroods({ chance, now, today, tanks, groups }: Told): {
+export function writeBroodHistory({ chance, now, today, tanks, groups }: Told): {
   broods: Row[];
   tubs: Row[];
   events: Row[];
@@ -26,9 +26,9 @@ export function tellBroods({ chance, now, today, tanks, groups }: Told): {
     if (!row) throw new Error(`the demo has no ${name}`);
     return row.id;
   };
-  const told = BROODS.map((brood) => ({ brood, id: chance.id(now), tubId: chance.id(now) }));
+  const report = BROODS.map((brood) => ({ brood, id: chance.id(now), tubId: chance.id(now) }));
   return {
-    broods: told.map(({ brood, id }) => ({
+    broods: report.map(({ brood, id }) => ({
       id,
       name: brood.name,
       speciesKey: brood.species,
@@ -44,13 +44,13 @@ export function tellBroods({ chance, now, today, tanks, groups }: Told): {
       conditionDays: null,
       version: 1,
     })),
-    tubs: told.map(({ brood, id, tubId }) => ({
+    tubs: report.map(({ brood, id, tubId }) => ({
       ...brood.tub,
       id: tubId,
       broodId: id,
       version: 1,
     })),
-    events: told.flatMap(({ brood, id, tubId }) =>
+    events: report.flatMap(({ brood, id, tubId }) =>
       brood.events.map(({ daysAgo, note = '', ...event }) => {
         const at = new Date(now.getTime() - daysAgo * DAY_MS);
         return {

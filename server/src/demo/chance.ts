@@ -1,6 +1,6 @@
 import { v7 as uuidv7 } from 'uuid';
 
-/** Seeded chance (mulberry32): the same seed tells the same story. */
+/** Seeded chance (mulberry32): the same seed shows the same story. */
 export interface Chance {
   /** 0 ≤ x < 1 */
   next(): number;

@@ -1,6 +1,6 @@
 import { loadCatalogue } from '@open-larder/catalogue/load';
 import { QueryTypes } from 'sequelize';
-import { stand } from '../brood/standing';
+import { readBroodStatuses } from '../brood/status';
 import { broods } from '../brood/store';
 import { Scope } from '../db';
 import { count, startTestServer, type TestServer } from '../testing/testServer';
@@ -46,12 +46,12 @@ describe('the demo household', () => {
     const id = await ensureHousehold(server.db, loadCatalogue(), wanted);
     const scope = new Scope(server.db, id);
     const kept = await broods(scope, null, null);
-    const told = await stand(scope, loadCatalogue(), { now: () => now }, kept);
-    const [before, brood] = [told[0]!, told[1]!];
-    expect(before.stand.state).toMatchObject({ phase: 'over', ended: 'ended', rehomed: 14 });
-    expect(brood.stand.state).toMatchObject({ phase: 'fry', count: 38 });
-    expect(brood.stand.swim!.day).toBe('2026-03-20');
-    expect(brood.stand.feeds.length).toBeGreaterThan(0);
+    const report = await readBroodStatuses(scope, loadCatalogue(), { now: () => now }, kept);
+    const [before, brood] = [report[0]!, report[1]!];
+    expect(before.status.state).toMatchObject({ phase: 'over', ended: 'ended', rehomed: 14 });
+    expect(brood.status.state).toMatchObject({ phase: 'fry', count: 38 });
+    expect(brood.status.swim!.day).toBe('2026-03-20');
+    expect(brood.status.feeds.length).toBeGreaterThan(0);
     expect(brood.work.map(({ what }) => what)).toContain('change');
   });
 

@@ -25,11 +25,11 @@ import { localDay } from '../clock';
 import { foodColumns } from '../food/store';
 import type { Scope } from '../db';
 import type { Chance } from './chance';
-import { tellBroods } from './broods';
+import { writeBroodHistory } from './broods';
 import { makeKitchen } from './kitchen';
 import { lookedLately, seenLately } from './seen';
-import { tellLedger } from './ledger';
-import { tellWater } from './water';
+import { writeLedger } from './ledger';
+import { writeWaterHistory } from './water';
 import { LIVE_FOODS, liveShelf } from './vessels';
 import {
   GROUPS,
@@ -60,16 +60,20 @@ interface Told {
 type Row = Record<string, unknown>;
 
 /** Write the demo: tanks, fish, shelf and diets, and eight weeks of servings up to this hour. */
-export async function tellHistory(scope: Scope, catalogue: Catalogue, told: Told): Promise<void> {
-  const today = localDay(told.now, told.timeZone);
+export async function writeHistory(
+  scope: Scope,
+  catalogue: Catalogue,
+  report: Told,
+): Promise<void> {
+  const today = localDay(report.now, report.timeZone);
   const first = addDays(today, -HISTORY_DAYS);
-  const tanks = makeTanks(told, today);
-  const foods = makeFoods(catalogue, told, first);
-  const kitchen = makeKitchen(foods, told, first);
+  const tanks = makeTanks(report, today);
+  const foods = makeFoods(catalogue, report, first);
+  const kitchen = makeKitchen(foods, report, first);
   const gel = foods.find(({ food }) => food.id === kitchen.gelId) as DemoFood;
   Object.assign(gel.food, kitchen.gelFields);
   Object.assign(gel.row, foodColumns(gel.food));
-  const groups = GROUPS.map((group) => makeGroup(group, tanks, foods, told, today));
+  const groups = GROUPS.map((group) => makeGroup(group, tanks, foods, report, today));
 
   await scope.insert(
     'tanks',
@@ -112,7 +116,7 @@ export async function tellHistory(scope: Scope, catalogue: Catalogue, told: Told
     groups.flatMap((group) => group.servingRows),
   );
 
-  const { feedings, draws, rounds } = serveDays(catalogue, told, {
+  const { feedings, draws, rounds } = serveDays(catalogue, report, {
     tanks,
     foods,
     groups,
@@ -121,7 +125,7 @@ export async function tellHistory(scope: Scope, catalogue: Catalogue, told: Told
   });
   for (const batch of inBatches(feedings)) await scope.insert('feedings', batch);
   const live = liveShelf({
-    ...told,
+    ...report,
     today,
     foodIds: new Map(foods.map(({ key, food }) => [key, food.id])),
     feedings,
@@ -129,19 +133,19 @@ export async function tellHistory(scope: Scope, catalogue: Catalogue, told: Told
   await scope.insert('vessels', live.vessels);
   for (const batch of inBatches(live.events)) await scope.insert('vessel_events', batch);
   for (const batch of inBatches(draws)) await scope.insert('stock_events', batch);
-  const broods = tellBroods({ ...told, today, tanks, groups });
+  const broods = writeBroodHistory({ ...report, today, tanks, groups });
   await scope.insert('broods', broods.broods);
   await scope.insert('brood_tubs', broods.tubs);
   await scope.insert('brood_events', broods.events);
-  const watched = { ...told, tanks, groups, today };
+  const watched = { ...report, tanks, groups, today };
   await scope.insert('sightings', seenLately(rounds, watched));
   await scope.insert('looks', lookedLately(watched));
-  const water = tellWater({ ...told, today, tanks });
+  const water = writeWaterHistory({ ...report, today, tanks });
   await scope.insert('tank_plans', water.plans);
   await scope.insert('water_events', water.events);
-  await scope.insert('group_events', measuredToo(groups, told, today));
+  await scope.insert('group_events', measuredToo(groups, report, today));
   const foodIds = new Map<string, string>(foods.map(({ key, food }) => [key, food.id]));
-  const ledger = tellLedger({ ...told, today, groups, foodIds });
+  const ledger = writeLedger({ ...report, today, groups, foodIds });
   await scope.insert('trials', ledger.trials);
   await scope.insert('ratings', ledger.ratings);
   await scope.insert('answers', ledger.answers);
@@ -165,7 +169,7 @@ const measuredToo = (
     })),
   );
 
-/** The keeper looked at the glass two days ago; the tanks have run for longer than is told. */
+/** The keeper looked at the glass two days ago; the tanks have run for longer than is reported. */
 function makeTanks({ chance, now }: Told, today: string): Tank[] {
   return TANKS.map((tank: DemoTank, index) => ({
     ...blankTank,
@@ -342,7 +346,7 @@ interface Stage0 {
 }
 
 /** Serve every day of the history as a keeper would: mostly as planned, now and then not. */
-function serveDays(catalogue: Catalogue, told: Told, stage: Stage0) {
+function serveDays(catalogue: Catalogue, report: Told, stage: Stage0) {
   const species = new Map(catalogue.species.map((row) => [row.key, row]));
   const stock = new Map(stage.foods.map((food) => [food.food.id, food.lot]));
   const madeById = new Map(stage.groups.map((group) => [group.id, group]));
@@ -351,8 +355,8 @@ function serveDays(catalogue: Catalogue, told: Told, stage: Stage0) {
   const rounds: Round[] = [];
   for (let day = stage.first; day <= stage.today; day = addDays(day, 1)) {
     const house = houseOf({
-      household: { timeZone: told.timeZone },
-      moments: told.moments,
+      household: { timeZone: report.timeZone },
+      moments: report.moments,
       tanks: stage.tanks,
       groups: stage.groups
         .filter((group) => group.arrival <= day)
@@ -365,19 +369,19 @@ function serveDays(catalogue: Catalogue, told: Told, stage: Stage0) {
     for (const { stops } of round.moments) {
       for (const stop of stops) {
         stop.servings.forEach((serving, index) => {
-          const late = 2 + told.chance.next() * 25 + index;
+          const late = 2 + report.chance.next() * 25 + index;
           const at = new Date(stop.at.getTime() + late * 60_000);
-          if (at > told.now) return;
+          if (at > report.now) return;
           const made = madeById.get(serving.group.id) as MadeGroup;
           const lot = stock.get(serving.food.id);
           const refuses = isRefused(serving, made.demo, stage, day);
-          const fed = serveOne(serving, made.demo, told.chance, day, at, refuses);
+          const fed = serveOne(serving, made.demo, report.chance, day, at, refuses);
           const { draws: taken } = drawDown(lot ? [lot] : [], fed.massG, { day, openedDays: null });
           feedings.push(fed);
           for (const draw of taken) {
             if (lot) lot.remainingG -= draw.massG;
             draws.push({
-              id: told.chance.id(at),
+              id: report.chance.id(at),
               lotId: draw.lotId,
               kind: 'drawn',
               deltaG: -draw.massG,

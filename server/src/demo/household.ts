@@ -4,7 +4,7 @@ import { Scope } from '../db';
 import { modelOf } from '../db/models';
 import { catchUp } from '../forecasts/catchUp';
 import { chanceFrom } from './chance';
-import { tellHistory } from './history';
+import { writeHistory } from './history';
 import { MOMENTS } from './scenario';
 
 /** Fixed, so that two starts tell the same story. */
@@ -71,7 +71,7 @@ export async function ensureHousehold(
       moments.map(({ key: _, ...moment }) => moment),
     );
     if (key === 'demo') {
-      await tellHistory(scope, catalogue, { chance, timeZone, now, moments });
+      await writeHistory(scope, catalogue, { chance, timeZone, now, moments });
       // How right the forecasts were is worked out from that history, as it would have been day by day.
       await catchUp(scope, catalogue, { now: () => now }, WHOLE_MS);
     }

@@ -14,7 +14,7 @@ type Row = Record<string, unknown>;
 const DAY_MS = 86_400_000;
 
 /** Trials, ratings and answers of the demo. */
-export function tellLedger({ chance, now, today, groups, foodIds }: Told): {
+export function writeLedger({ chance, now, today, groups, foodIds }: Told): {
   trials: Row[];
   ratings: Row[];
   answers: Row[];

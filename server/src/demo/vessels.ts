@@ -15,8 +15,8 @@ type Row = Record<string, unknown>;
 const DAY_MS = 86_400_000;
 
 /** The demo's live shelf: its vessels, and what happened to each up to now. */
-export function liveShelf(told: Told): { vessels: Row[]; events: Row[] } {
-  const { chance, now, today, foodIds } = told;
+export function liveShelf(report: Told): { vessels: Row[]; events: Row[] } {
+  const { chance, now, today, foodIds } = report;
   const ids = new Map(VESSELS.map(({ key }) => [key, chance.id(now)]));
   const vessels = VESSELS.map((one) => ({
     id: ids.get(one.key),
@@ -37,19 +37,19 @@ export function liveShelf(told: Told): { vessels: Row[]; events: Row[] } {
     fromVesselId: one.from === undefined ? null : ids.get(one.from),
     version: 1,
   }));
-  const events = VESSELS.flatMap((one) => happenings(one, told)).map((event) => ({
+  const events = VESSELS.flatMap((one) => vesselEvents(one, report)).map((event) => ({
     id: chance.id(event.at),
     note: '',
     ...event,
     vesselId: ids.get(event.key),
     key: undefined,
   }));
-  return { vessels, events: [...events, ...served(told, ids)] };
+  return { vessels, events: [...events, ...served(report, ids)] };
 }
 
 const morning = (daysAgo: number, now: Date) => new Date(now.getTime() - daysAgo * DAY_MS);
 
-function happenings(one: DemoVessel, { now, today }: Told) {
+function vesselEvents(one: DemoVessel, { now, today }: Told) {
   const of = (daysAgo: number, event: Row) => ({
     key: one.key,
     day: addDays(today, -daysAgo),
@@ -102,5 +102,5 @@ function served({ chance, feedings, foodIds }: Told, ids: ReadonlyMap<string, st
   });
 }
 
-/** Keys of the foods that the live shelf gives: nothing of them stands in jars. */
+/** Keys of the foods that the live shelf gives: nothing of them is in jars. */
 export const LIVE_FOODS: ReadonlySet<string> = new Set(VESSELS.map(({ food }) => food));

@@ -14,7 +14,10 @@ type Row = Record<string, unknown>;
 const DAY_MS = 86_400_000;
 
 /** How the demo’s water is changed, and what was tested and changed up to now. */
-export function tellWater({ chance, now, today, tanks }: Told): { plans: Row[]; events: Row[] } {
+export function writeWaterHistory({ chance, now, today, tanks }: Told): {
+  plans: Row[];
+  events: Row[];
+} {
   const idOf = (name: string) => {
     const tank = tanks.find((one) => one.name === name);
     if (!tank) throw new Error(`the demo has no tank ${name}`);

@@ -201,7 +201,7 @@ describe('a hand unit', () => {
     expect((await unitFor('Mine')).unit.massG).toBeCloseTo(0.055, 9);
     expect((await unitFor('Large')).unit.massG).toBeCloseTo(0.11, 9);
     // A hand that weighed nothing deals as all hands do together.
-    expect((await unitFor('Somebody')).unit.massG).toBeCloseTo(0.0825, 9);
+    expect((await unitFor('Someone')).unit.massG).toBeCloseTo(0.0825, 9);
     const fed = await house.ask
       .post('/api/feedings')
       .send(sampleFeeding(house, { hand: 'Large', units: 2, outcome: 'less' }))

@@ -1,7 +1,7 @@
 import { daysBetween } from '@open-larder/core';
 import { broodOn } from '@open-larder/core/brood';
-import { stand } from '../brood/standing';
-import { broods, happened } from '../brood/store';
+import { readBroodStatuses } from '../brood/status';
+import { broods, listEvents } from '../brood/store';
 import { AS_MODELLED } from './calibration';
 import { clockOn, type Outcome, type Seen } from './outcome';
 
@@ -19,7 +19,7 @@ export async function broodOutcomes({
   today,
 }: Seen): Promise<Outcome[]> {
   const kept = await broods(scope, null, null);
-  const events = await happened(
+  const events = await listEvents(
     scope,
     kept.map(({ id }) => id),
   );
@@ -43,8 +43,8 @@ export async function broodOutcomes({
           actual: Math.max(0.5, daysBetween(laid, day)),
           foresee: async () => {
             const clock = clockOn(laid, household.timeZone);
-            const [then] = await stand(scope, catalogue, clock, [row], AS_MODELLED);
-            const stage = then?.stand.stages.find((one) => one.stage === kind && !one.seen);
+            const [then] = await readBroodStatuses(scope, catalogue, clock, [row], AS_MODELLED);
+            const stage = then?.status.stages.find((one) => one.stage === kind && !one.seen);
             if (!stage) return null;
             const since = (one: string) => Math.max(0.5, daysBetween(laid, one));
             return {

@@ -8,13 +8,13 @@ import {
   isFromEggs,
   LOOK_SD,
   shareAfter,
-  standingOf,
+  forecastStartOf,
   wayOf,
   type Density,
 } from '@open-larder/core/culture';
 import { bandAround, type Foreseen } from '@open-larder/core/forecasts';
-import { happeningOf, stand } from '../culture/standing';
-import { happened, vessels, type Kept } from '../culture/store';
+import { toVesselEvent, readVesselStatuses } from '../culture/status';
+import { listEvents, vessels, type Kept } from '../culture/store';
 import { AS_MODELLED } from './calibration';
 import { clockOn, type Outcome, type Seen } from './outcome';
 
@@ -26,7 +26,7 @@ export async function cultureOutcomes(seen: Seen): Promise<Outcome[]> {
   const { scope, catalogue, household, since, today } = seen;
   const kinds = new Map(catalogue.cultures.map((kind) => [kind.key, kind]));
   const kept = await vessels(scope, null, null);
-  const rows = await happened(
+  const rows = await listEvents(
     scope,
     kept.map(({ id }) => id),
     since,
@@ -53,17 +53,17 @@ export async function cultureOutcomes(seen: Seen): Promise<Outcome[]> {
           actual: read.percent,
           foresee: async (): Promise<Foreseen | null> => {
             const clock = clockOn(madeOn, household.timeZone);
-            const [then] = await stand(scope, catalogue, clock, [vessel], AS_MODELLED);
-            if (!then || then.stand.fullG <= 0) return null;
+            const [then] = await readVesselStatuses(scope, catalogue, clock, [vessel], AS_MODELLED);
+            if (!then || then.status.fullG <= 0) return null;
             const shared = vessel.alsoKindKey !== null;
             const [, next] = forecast(
-              standingOf({ kind, measure: vessel.measure, shared }, then.stand),
+              forecastStartOf({ kind, measure: vessel.measure, shared }, then.status),
               2,
-              () => then.stand.tempC,
+              () => then.status.tempC,
             );
-            if (!next || next.standingG <= 0) return null;
-            const sd = Math.log(next.standingG / Math.max(1e-9, next.lowG)) / NINE_OF_TEN;
-            return bandAround((next.standingG / fullG) * 100, Math.hypot(sd, read.sd));
+            if (!next || next.contentG <= 0) return null;
+            const sd = Math.log(next.contentG / Math.max(1e-9, next.lowG)) / NINE_OF_TEN;
+            return bandAround((next.contentG / fullG) * 100, Math.hypot(sd, read.sd));
           },
         },
       ];
@@ -81,7 +81,7 @@ export async function cultureOutcomes(seen: Seen): Promise<Outcome[]> {
   ];
 }
 
-type Events = Awaited<ReturnType<typeof happened>>;
+type Events = Awaited<ReturnType<typeof listEvents>>;
 
 const NINE_OF_TEN = 1.645;
 
@@ -110,7 +110,7 @@ function hatchOutcomes(
     .flatMap(({ vessel, events }) =>
       countedJars({
         startG: vessel.startG,
-        events: events.map((event) => ({ ...happeningOf(event), id: event.id })),
+        events: events.map((event) => ({ ...toVesselEvent(event), id: event.id })),
       }).map((jar) => ({ ...jar, vessel, eventId: jar.last.id })),
     )
     .sort((a, b) => (a.last.day < b.last.day ? -1 : 1));

@@ -68,7 +68,7 @@ describe('how right the forecasts were', () => {
     expect(await read()).toEqual(await read());
   });
 
-  it('is told of lengths, and of the day on which a checkpoint is reached', async () => {
+  it('is reported of lengths, and of the day on which a checkpoint is reached', async () => {
     await measured('2026-03-02', 2);
     const { body: group } = await ours.ask.get('/api/groups').expect(200);
     const { id, name, speciesKey, version } = group.items.find(
@@ -93,7 +93,7 @@ describe('how right the forecasts were', () => {
     expect(days.low).toBeLessThanOrEqual(days.high);
   });
 
-  it('is told of a food that ran out, and stays though it is bought again', async () => {
+  it('is reported of a food that ran out, and stays though it is bought again', async () => {
     const before = server.clock.at;
     server.clock.at = new Date('2026-04-20T12:00:00Z');
     const feed = (day: string, units: number) =>
@@ -153,7 +153,7 @@ describe('how right the forecasts were', () => {
     const scope = server.scope('ours');
     const { body: before } = await ours.ask.get('/api/waters').expect(200);
     const width = (body: typeof before) => {
-      const { low, before: middle, high } = body.tanks[0].stand.days[10];
+      const { low, before: middle, high } = body.tanks[0].status.days[10];
       return { below: middle - low, above: high - middle, middle };
     };
     for (let at = 0; at < 25; at += 1) {

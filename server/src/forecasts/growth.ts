@@ -1,6 +1,6 @@
 import { daysBetween, stateOn } from '@open-larder/core';
 import type { Foreseen } from '@open-larder/core/forecasts';
-import { lengthAhead, standOfGrowth, type GrowthTask } from '@open-larder/core/growth';
+import { lengthAhead, computeGrowthStatus, type GrowthTask } from '@open-larder/core/growth';
 import { measuredIn } from '../group/measured';
 import type { Outcome, Seen } from './outcome';
 
@@ -75,7 +75,7 @@ export function growthOutcomes({ household, since, today }: Seen): Outcome[] {
 
 /** Days until a length is reached; null where the end of the band is open. */
 function daysTo(task: GrowthTask, lengthCm: number): Foreseen | null {
-  const { reached } = standOfGrowth({ ...task, targetCm: lengthCm });
+  const { reached } = computeGrowthStatus({ ...task, targetCm: lengthCm });
   if (reached === null || reached === 'there' || reached === 'never' || reached.to === null) {
     return null;
   }

@@ -1,8 +1,8 @@
 import { addDays } from '@open-larder/core';
 import { asRead } from '@open-larder/core/forecasts';
 import { testSd } from '@open-larder/core/water/testError';
-import { standOfWaters } from '../water/standing';
-import { happened } from '../water/store';
+import { readWaterStatuses } from '../water/status';
+import { listEvents } from '../water/store';
 import { AS_MODELLED } from './calibration';
 import type { Outcome, Seen } from './outcome';
 
@@ -10,7 +10,7 @@ import type { Outcome, Seen } from './outcome';
 export async function waterOutcomes({ scope, household, since, today }: Seen): Promise<Outcome[]> {
   const names = new Map(household.tanks.map(({ id, name }) => [id, name]));
   const tested = new Set<string>();
-  return (await happened(scope, null, since)).flatMap((event): Outcome[] => {
+  return (await listEvents(scope, null, since)).flatMap((event): Outcome[] => {
     const { id, tankId, kind, day, nitrate } = event;
     if (kind !== 'tested' || nitrate === null || day > today) return [];
     const first = !tested.has(tankId);
@@ -26,8 +26,8 @@ export async function waterOutcomes({ scope, household, since, today }: Seen): P
         day,
         actual: nitrate,
         foresee: async () => {
-          const [row] = await standOfWaters(scope, household, madeOn, tankId, AS_MODELLED);
-          const next = row?.stand?.days[1];
+          const [row] = await readWaterStatuses(scope, household, madeOn, tankId, AS_MODELLED);
+          const next = row?.status?.days[1];
           if (!next) return null;
           const { low, before: middle, high } = next;
           return asRead({ low, middle, high }, testSd(middle));

@@ -16,7 +16,7 @@ const make = async (over: object = {}) => {
   const body = sampleGroup(tankId, over);
   return (await server.as('ours').post('/api/groups').send(body).expect(201)).body;
 };
-const happens = (groupId: string, event: object) =>
+const logEvents = (groupId: string, event: object) =>
   server
     .as('ours')
     .post(`/api/groups/${groupId}/events`)
@@ -26,8 +26,8 @@ describe('groups', () => {
   it('are the sum of their events', async () => {
     const group = await make();
     expect(group.size).toEqual({ males: 4, females: 6, unsexed: 0, total: 10 });
-    await happens(group.id, { kind: 'died', males: 1, females: 0, unsexed: 0 }).expect(201);
-    const after = await happens(group.id, {
+    await logEvents(group.id, { kind: 'died', males: 1, females: 0, unsexed: 0 }).expect(201);
+    const after = await logEvents(group.id, {
       kind: 'arrived',
       males: 0,
       females: 0,
@@ -38,30 +38,30 @@ describe('groups', () => {
 
   it('grow and age by events, and remember when', async () => {
     const group = await make();
-    await happens(group.id, { kind: 'measured', lengthCm: 4 }).expect(201);
-    const after = await happens(group.id, { kind: 'staged', stage: 'conditioning' }).expect(201);
+    await logEvents(group.id, { kind: 'measured', lengthCm: 4 }).expect(201);
+    const after = await logEvents(group.id, { kind: 'staged', stage: 'conditioning' }).expect(201);
     expect(after.body).toMatchObject({ lengthCm: 4, stage: 'conditioning' });
   });
 
   it('take an event once, however often it is sent', async () => {
     const group = await make();
     const event = { id: uuidv7(), kind: 'died', males: 1, females: 0, unsexed: 0 };
-    await happens(group.id, event).expect(201);
-    const again = await happens(group.id, event).expect(201);
+    await logEvents(group.id, event).expect(201);
+    const again = await logEvents(group.id, event).expect(201);
     expect(again.body.size.total).toBe(9);
   });
 
   it('refuse a loss that leaves less than nothing, on that day or later', async () => {
     const group = await make();
-    await happens(group.id, { kind: 'died', males: 9, females: 0, unsexed: 0 }).expect(422);
-    await happens(group.id, {
+    await logEvents(group.id, { kind: 'died', males: 9, females: 0, unsexed: 0 }).expect(422);
+    await logEvents(group.id, {
       kind: 'died',
       males: 4,
       females: 0,
       unsexed: 0,
       day: '2026-03-08',
     }).expect(201);
-    const earlier = await happens(group.id, {
+    const earlier = await logEvents(group.id, {
       kind: 'died',
       males: 1,
       females: 0,
@@ -72,8 +72,8 @@ describe('groups', () => {
 
   it('refuse events before they came and after today', async () => {
     const group = await make();
-    await happens(group.id, { kind: 'measured', lengthCm: 4, day: '2026-02-01' }).expect(422);
-    await happens(group.id, { kind: 'measured', lengthCm: 4, day: '2026-03-11' }).expect(422);
+    await logEvents(group.id, { kind: 'measured', lengthCm: 4, day: '2026-02-01' }).expect(422);
+    await logEvents(group.id, { kind: 'measured', lengthCm: 4, day: '2026-03-11' }).expect(422);
   });
 
   it('keep checkpoints until others are sent, and refuse a birth that has not come', async () => {

@@ -19,7 +19,7 @@ async function makeTank(name: string): Promise<string> {
 }
 const make = async (over: object = {}) =>
   (await ask().post('/api/groups').send(sampleGroup(tankId, over)).expect(201)).body;
-const happens = (groupId: string, event: object) =>
+const logEvents = (groupId: string, event: object) =>
   ask()
     .post(`/api/groups/${groupId}/events`)
     .send({ id: uuidv7(), day: '2026-03-05', ...event });
@@ -40,24 +40,26 @@ const fish = (unsexed: number, males = 0, females = 0) => ({ unsexed, males, fem
 describe('the life of a group', () => {
   it('adds up what was born, sold, given and lost, and keeps cause and note', async () => {
     const group = await make({ ...fish(10), day: '2026-03-01' });
-    await happens(group.id, { kind: 'born', ...fish(8) }).expect(201);
-    await happens(group.id, { kind: 'sold', ...fish(3), note: 'to the club' }).expect(201);
-    await happens(group.id, { kind: 'given', ...fish(2) }).expect(201);
-    const after = await happens(group.id, { kind: 'died', ...fish(1), cause: 'jumped' }).expect(
+    await logEvents(group.id, { kind: 'born', ...fish(8) }).expect(201);
+    await logEvents(group.id, { kind: 'sold', ...fish(3), note: 'to the club' }).expect(201);
+    await logEvents(group.id, { kind: 'given', ...fish(2) }).expect(201);
+    const after = await logEvents(group.id, { kind: 'died', ...fish(1), cause: 'jumped' }).expect(
       201,
     );
     expect(after.body.size.total).toBe(12);
-    const told = await events(group.id);
-    expect(told).toContainEqual(expect.objectContaining({ kind: 'died', cause: 'jumped' }));
-    expect(told).toContainEqual(expect.objectContaining({ kind: 'sold', note: 'to the club' }));
-    await happens(group.id, { kind: 'died', ...fish(1), cause: 'boredom' }).expect(422);
+    const report = await events(group.id);
+    expect(report).toContainEqual(expect.objectContaining({ kind: 'died', cause: 'jumped' }));
+    expect(report).toContainEqual(expect.objectContaining({ kind: 'sold', note: 'to the club' }));
+    await logEvents(group.id, { kind: 'died', ...fish(1), cause: 'boredom' }).expect(422);
   });
 
   it('can be read back on any past day, in the tank where it then was', async () => {
     const group = await make({ ...fish(10), day: '2026-03-01', stage: 'juvenile' });
-    await happens(group.id, { kind: 'moved', tankId: otherTankId, day: '2026-03-04' }).expect(201);
-    await happens(group.id, { kind: 'died', ...fish(4), day: '2026-03-06' }).expect(201);
-    await happens(group.id, { kind: 'staged', stage: 'adult', day: '2026-03-08' }).expect(201);
+    await logEvents(group.id, { kind: 'moved', tankId: otherTankId, day: '2026-03-04' }).expect(
+      201,
+    );
+    await logEvents(group.id, { kind: 'died', ...fish(4), day: '2026-03-06' }).expect(201);
+    await logEvents(group.id, { kind: 'staged', stage: 'adult', day: '2026-03-08' }).expect(201);
     expect(await on(group.id, '2026-02-28')).toBeUndefined();
     expect(await on(group.id, '2026-03-03')).toMatchObject({ tankId, stage: 'juvenile' });
     expect(await on(group.id, '2026-03-05')).toMatchObject({
@@ -69,8 +71,12 @@ describe('the life of a group', () => {
 
   it('is never in two places: moves are put between those that are there already', async () => {
     const group = await make({ day: '2026-03-01' });
-    await happens(group.id, { kind: 'moved', tankId: otherTankId, day: '2026-03-08' }).expect(201);
-    await happens(group.id, { kind: 'moved', tankId: otherTankId, day: '2026-03-03' }).expect(201);
+    await logEvents(group.id, { kind: 'moved', tankId: otherTankId, day: '2026-03-08' }).expect(
+      201,
+    );
+    await logEvents(group.id, { kind: 'moved', tankId: otherTankId, day: '2026-03-03' }).expect(
+      201,
+    );
     const stays = await server.scope('ours').rows<{ tankId: string; days: string }>(
       `SELECT tank_id, during::text AS days FROM stays
         WHERE household_id = :household AND group_id = :id ORDER BY lower(during)`,
@@ -80,13 +86,13 @@ describe('the life of a group', () => {
       { tankId, days: '[2026-03-01,2026-03-03)' },
       { tankId: otherTankId, days: '[2026-03-03,)' },
     ]);
-    await happens(group.id, { kind: 'moved', tankId: uuidv7() }).expect(404);
+    await logEvents(group.id, { kind: 'moved', tankId: uuidv7() }).expect(404);
   });
 
   it('refuses an edit of the past that a later event cannot bear, and names that event', async () => {
     const group = await make({ ...fish(10), day: '2026-03-01' });
-    await happens(group.id, { kind: 'sold', ...fish(9), day: '2026-03-08' }).expect(201);
-    const early = await happens(group.id, { kind: 'died', ...fish(2), day: '2026-03-03' }).expect(
+    await logEvents(group.id, { kind: 'sold', ...fish(9), day: '2026-03-08' }).expect(201);
+    const early = await logEvents(group.id, { kind: 'died', ...fish(2), day: '2026-03-03' }).expect(
       422,
     );
     expect(early.body.detail).toMatch(/the sale of 9 not sexed on 2026-03-08: only 8 not sexed/);
@@ -99,7 +105,7 @@ describe('the life of a group', () => {
 
   it('takes an event back once, keeps it in sight, and counts without it', async () => {
     const group = await make(fish(10));
-    await happens(group.id, { kind: 'died', ...fish(3) }).expect(201);
+    await logEvents(group.id, { kind: 'died', ...fish(3) }).expect(201);
     const died = (await events(group.id)).find((event) => event.kind === 'died')!;
     expect((await withdraw(died.id).expect(201)).body.size.total).toBe(10);
     expect((await events(group.id)).find((event) => event.id === died.id)?.withdrawn).toBe(true);
@@ -118,10 +124,10 @@ describe('the life of a group', () => {
   it('asks about a length past what the species grows to, and takes it when confirmed', async () => {
     const group = await make();
     const long = { kind: 'measured', lengthCm: 7 };
-    const { body } = await happens(group.id, long).expect(422);
+    const { body } = await logEvents(group.id, long).expect(422);
     expect(body.errors[0]).toMatchObject({ path: 'confirmed' });
     expect(body.detail).toMatch(/Zebrafish grow to about 4 cm. Is 7 cm right/);
-    const taken = await happens(group.id, { ...long, confirmed: true });
+    const taken = await logEvents(group.id, { ...long, confirmed: true });
     expect(taken.body).toMatchObject({ lengthCm: 7 });
     const fresh = sampleGroup(tankId, { lengthCm: 7 });
     await ask().post('/api/groups').send(fresh).expect(422);

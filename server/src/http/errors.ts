@@ -2,7 +2,7 @@ import type { Problem } from '@open-larder/contract';
 import { OutOfRange } from '@open-larder/core';
 import type { ErrorRequestHandler, RequestHandler, Response } from 'express';
 import type { Logger } from 'pino';
-import { isTold, lineOf } from './lines';
+import { hasProgress, lineOf } from './lines';
 import { ProblemError } from './problems';
 
 type Said = Omit<Problem, 'type'> & { type?: string };
@@ -23,7 +23,7 @@ export const unknownRoute: RequestHandler = (request, response) => {
   });
 };
 
-/** How long somebody who was turned away should wait, in seconds. */
+/** How long someone who was turned away should wait, in seconds. */
 const RETRY_S = '5';
 
 /** Every error leaves as a problem document; what is not ours to explain leaves without its stack. */
@@ -41,12 +41,12 @@ export function sayErrors(log: Logger): ErrorRequestHandler {
     };
     if (problem.status === 503 && !response.headersSent) response.set('Retry-After', RETRY_S);
     if (!response.headersSent) send(response, problem);
-    else if (isTold(response)) response.end(lineOf({ problem: whole(problem) }));
+    else if (hasProgress(response)) response.end(lineOf({ problem: whole(problem) }));
     else next(error);
   };
 }
 
-/** What is wrong with a request before anybody looked at what it means. */
+/** What is wrong with a request before anyone looked at what it means. */
 function bodyProblem(error: unknown): Omit<Problem, 'type'> | null {
   const { type, status, limit } = error as { type?: unknown; status?: unknown; limit?: unknown };
   if (type === 'entity.too.large') {

@@ -4,17 +4,17 @@ import { once } from 'node:events';
 import type { AddressInfo } from 'node:net';
 import { makeLog } from '../log';
 import { sayErrors } from './errors';
-import { linesTo, type Telling } from './lines';
+import { linesTo, type Reporting } from './lines';
 import { conflict } from './problems';
 
 const NEWS = { step: 'solving' as const, round: 1, before: 2, best: null };
 
 /** A server of one address, whose answer is worked out by `work`. */
-async function serve(work: (telling: Telling<'balancePlan'>) => Promise<unknown>) {
+async function serve(work: (reporting: Reporting<'balancePlan'>) => Promise<unknown>) {
   const app = express();
   app.post('/', async (_request, response) => {
     const lines = linesTo(response, routes.balancePlan as unknown as Route);
-    lines.answer(await work(lines.telling as Telling<'balancePlan'>));
+    lines.answer(await work(lines.reporting as Reporting<'balancePlan'>));
   });
   app.use(sayErrors(makeLog('silent')));
   const server = app.listen(0, '127.0.0.1');
@@ -39,15 +39,15 @@ describe('an answer that tells how far it is', () => {
   it('is sent line by line as it goes, the answer last', async () => {
     let goOn = () => {};
     const until = new Promise<void>((resolve) => (goOn = resolve));
-    const { ask, close } = await serve(async ({ tell }) => {
-      tell(NEWS);
+    const { ask, close } = await serve(async ({ report }) => {
+      report(NEWS);
       await until;
       return { done: true };
     });
     const reader = (await ask()).body!.getReader();
     const next = async () => new TextDecoder().decode((await reader.read()).value);
     // The first line is here while the work waits for this test.
-    expect(JSON.parse(await next())).toEqual({ told: NEWS });
+    expect(JSON.parse(await next())).toEqual({ progress: NEWS });
     goOn();
     expect(JSON.parse(await next())).toEqual({ answer: { done: true } });
     close();
@@ -61,8 +61,8 @@ describe('an answer that tells how far it is', () => {
     expect(refused.status).toBe(409);
     expect(await refused.json()).toMatchObject({ detail: 'Two at once.' });
     early.close();
-    const late = await serve(async ({ tell }) => {
-      tell(NEWS);
+    const late = await serve(async ({ report }) => {
+      report(NEWS);
       throw new Error('a secret of the inside');
     });
     const [, last] = (await (await late.ask()).text()).trim().split('\n');
@@ -71,12 +71,12 @@ describe('an answer that tells how far it is', () => {
     late.close();
   });
 
-  it('tells the work when nobody waits any more', async () => {
+  it('shows the work when nobody waits any more', async () => {
     let ended: () => void;
     const noticed = new Promise<void>((resolve) => (ended = resolve));
-    const { ask, close } = await serve(async ({ tell, gone }) => {
+    const { ask, close } = await serve(async ({ report, gone }) => {
       gone.addEventListener('abort', () => ended());
-      tell(NEWS);
+      report(NEWS);
       await noticed;
       return {};
     });
@@ -87,9 +87,9 @@ describe('an answer that tells how far it is', () => {
     close();
   });
 
-  it('never tells what the table does not know', async () => {
-    const { ask, close } = await serve(async ({ tell }) => {
-      tell({ ...NEWS, secret: 1 } as typeof NEWS);
+  it('never shows what the table does not know', async () => {
+    const { ask, close } = await serve(async ({ report }) => {
+      report({ ...NEWS, secret: 1 } as typeof NEWS);
       return {};
     });
     expect(await (await ask()).text()).not.toContain('secret');

@@ -4,13 +4,13 @@ import {
   type ResponseOf,
   type Route,
   type RouteName,
-  type ToldOf,
+  type ProgressOf,
 } from '@open-larder/contract';
 import type { Response } from 'express';
 
 /** What a handler may use whose answer takes long. */
-export interface Telling<N extends RouteName> {
-  tell: (news: ToldOf<N>) => void;
+export interface Reporting<N extends RouteName> {
+  report: (news: ProgressOf<N>) => void;
   /** Whoever asked no longer waits. */
   gone: AbortSignal;
 }
@@ -18,29 +18,29 @@ export interface Telling<N extends RouteName> {
 export const lineOf = <N extends RouteName>(line: Line<N>) => `${JSON.stringify(line)}\n`;
 
 /** Whether an answer has begun to be told line by line. */
-export const isTold = (response: Response) =>
+export const hasProgress = (response: Response) =>
   response.headersSent && String(response.get('Content-Type')).startsWith(LINES);
 
-/** A route's answer: whole where nothing was told before it, else as the last of its lines. */
-export function linesTo(response: Response, { method, told }: Route) {
+/** A route's answer: whole where nothing was reported before it, else as the last of its lines. */
+export function linesTo(response: Response, { method, progress }: Route) {
   const status = method === 'post' ? 201 : 200;
   const gone = new AbortController();
   response.on('close', () => gone.abort());
-  const telling: Telling<RouteName> = {
+  const reporting: Reporting<RouteName> = {
     gone: gone.signal,
-    tell(news) {
+    report(news) {
       if (!response.headersSent) {
         // A line that waited to be compressed with the next would come too late.
         response.set('Cache-Control', 'no-store, no-transform');
         response.status(status).type(LINES);
       }
-      response.write(lineOf({ told: told!.parse(news) as never }));
+      response.write(lineOf({ progress: progress!.parse(news) as never }));
     },
   };
   return {
-    telling,
+    reporting,
     answer(answer: unknown) {
-      if (isTold(response)) response.end(lineOf({ answer: answer as ResponseOf<RouteName> }));
+      if (hasProgress(response)) response.end(lineOf({ answer: answer as ResponseOf<RouteName> }));
       else response.status(status).json(answer);
     },
   };

@@ -12,7 +12,7 @@ import type { Request, RequestHandler, Router } from 'express';
 import type { Catalogue } from '@open-larder/catalogue/load';
 import type { Clock } from '../clock';
 import type { Scope } from '../db';
-import { linesTo, type Telling } from './lines';
+import { linesTo, type Reporting } from './lines';
 import { notFound, ProblemError } from './problems';
 import { readOut } from './readOut';
 import { once } from './receipts';
@@ -30,7 +30,7 @@ export interface Context {
  */
 export type Handler<N extends RouteName> = (
   request: { params: ParamsOf<N>; query: QueryOf<N>; body: BodyOf<N> },
-  context: Context & Telling<N>,
+  context: Context & Reporting<N>,
 ) => Promise<ResponseOf<N>>;
 
 export type Handlers = { [N in RouteName]?: Handler<N> };
@@ -57,10 +57,10 @@ export function mount(
       const lines = linesTo(response, route);
       const context = contextOf(request);
       const act = async (scope: Scope) => {
-        const result = await handle(sent as never, { ...context, scope, ...lines.telling });
+        const result = await handle(sent as never, { ...context, scope, ...lines.reporting });
         return readOut(route, result, scope.unreadable, (ids) => onUnreadable(name, ids));
       };
-      const changes = route.method !== 'get' && !route.told;
+      const changes = route.method !== 'get' && !route.progress;
       lines.answer(
         await guard(() => (changes ? once(context.scope, route, sent, act) : act(context.scope))),
       );

@@ -14,7 +14,7 @@ const KEPT_DAYS = 30;
 
 /**
  * Do what was sent once, in one transaction. Sent again, it is answered as the first time; an id that
- * comes with other content is told so.
+ * comes with other content is reported so.
  * @throws ProblemError 409 where the id was used for something else
  */
 export async function once<T>(

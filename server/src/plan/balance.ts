@@ -14,7 +14,7 @@ let running = 0;
 const START = "require('tsx/cjs'); require(require('node:worker_threads').workerData.work);";
 
 /** What a thread says: how far it is, and at last what came of it. */
-export type Said = { told: BalancingRow } | { answer: BalancedRow };
+export type Said = { progress: BalancingRow } | { answer: BalancedRow };
 
 /**
  * Balance a tank's plan in a thread of its own, so that the server goes on answering.
@@ -23,7 +23,7 @@ export type Said = { told: BalancingRow } | { answer: BalancedRow };
  */
 export async function balanceAside(
   task: WeekTask,
-  tell: (news: BalancingRow) => void,
+  report: (news: BalancingRow) => void,
   gone: AbortSignal,
 ): Promise<BalancedRow> {
   if (running >= MOST_AT_ONCE) {
@@ -41,7 +41,7 @@ export async function balanceAside(
   try {
     return await new Promise<BalancedRow>((resolve, reject) => {
       worker.on('message', (said: Said) => {
-        if ('told' in said) tell(said.told);
+        if ('progress' in said) report(said.progress);
         else resolve(said.answer);
       });
       worker.once('error', reject);

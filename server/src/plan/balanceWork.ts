@@ -23,7 +23,7 @@ async function main(): Promise<void> {
     now: () => performance.now() / 1000,
     onProgress: ({ best, ...progress }) => {
       say({
-        told: { ...progress, best: best && { ...best, servings: rowsOf(best.servings) } },
+        progress: { ...progress, best: best && { ...best, servings: rowsOf(best.servings) } },
       });
       return true;
     },

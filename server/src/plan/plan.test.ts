@@ -228,27 +228,27 @@ describe('balancing in the server', () => {
     expect((await tankNow()).plan).toBeNull();
   });
 
-  it('tells how far it is, with the best plan so far, and the answer last', async () => {
+  it('shows how far it is, with the best plan so far, and the answer last', async () => {
     const answer = await balanceIt(plan()).expect(201);
     expect(answer.headers['content-type']).toMatch(/^application\/x-ndjson/);
     const lines = linesOf(answer);
-    const told = lines.flatMap((line) => ('told' in line ? [line.told] : []));
-    expect(told[0]).toMatchObject({ step: 'looking', round: 0, best: null });
-    const best = told.flatMap((one) => (one.best ? [one.best] : []));
+    const report = lines.flatMap((line) => ('progress' in line ? [line.progress] : []));
+    expect(report[0]).toMatchObject({ step: 'looking', round: 0, best: null });
+    const best = report.flatMap((one) => (one.best ? [one.best] : []));
     expect(best.length).toBeGreaterThan(0);
-    // What is told as the best never gets worse.
+    // What is reported as the best never gets worse.
     const scores = best.map(({ score }) => score);
     expect(scores).toEqual([...scores].sort((a, b) => b - a));
     expect(best.at(-1)!.servings[0]!.groupId).toBe(house.group.id);
-    expect(lines.slice(0, -1).every((line) => 'told' in line)).toBe(true);
+    expect(lines.slice(0, -1).every((line) => 'progress' in line)).toBe(true);
     expect(answerOf(lines).status).toBe('good');
   });
 
   it('ends at once when nobody waits for it', async () => {
     const gone = new AbortController();
-    const told: BalancingRow[] = [];
-    const tell = (news: BalancingRow) => {
-      told.push(news);
+    const news: BalancingRow[] = [];
+    const report = (one: BalancingRow) => {
+      news.push(one);
       gone.abort();
     };
     const task = await taskOf(house.tank.id, plan(), {
@@ -256,9 +256,9 @@ describe('balancing in the server', () => {
       clock: { now: () => server.clock.at },
       catalogue: loadCatalogue(),
     });
-    const work = balanceAside(task, tell, gone.signal);
+    const work = balanceAside(task, report, gone.signal);
     await expect(work).rejects.toThrow('The plan could not be balanced in time.');
-    expect(told).toHaveLength(1);
+    expect(news).toHaveLength(1);
   });
 
   it('goes on answering meanwhile, and takes no more than two at once', async () => {

@@ -21,8 +21,8 @@ export const planRoutes: Handlers = {
     return cutPage(rows, query.limit, (row) => [row.id]);
   },
 
-  async balancePlan({ params, body }, { tell, gone, ...context }) {
-    return balanceAside(await taskOf(params.id, body, context), tell, gone);
+  async balancePlan({ params, body }, { report, gone, ...context }) {
+    return balanceAside(await taskOf(params.id, body, context), report, gone);
   },
 
   async printWeek({ params, query }, { scope, clock, catalogue }) {

@@ -69,7 +69,7 @@ export async function savePlan(
     const at = plan.fasts.findIndex((fast) => fast.id === fry.fastId);
     throw refused(
       `fasts.${at}.when`,
-      `fry never fast: these can go about ${Math.floor(fry.standsH)} hours without food`,
+      `fry never fast: these can go about ${Math.floor(fry.toleratesH)} hours without food`,
     );
   }
   const next = { ...plan, version: version + 1, validFrom: today };

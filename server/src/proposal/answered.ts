@@ -5,7 +5,7 @@ import type { Household } from '../round/house';
 import type { StoredAnswer } from './answers';
 import { portionsChanged, readSeen } from './seen';
 
-/** From so many days on a test tells of another rhythm of changes. Assumption: a usual interval. */
+/** From so many days on a test shows of another rhythm of changes. Assumption: a usual interval. */
 const TOLD_BY_TEST_DAYS = 7;
 
 /** The tests of nitrate of some tanks from a day on, the oldest first. */

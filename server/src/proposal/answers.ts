@@ -14,7 +14,7 @@ export const ANSWERS = eventLog<StoredAnswer>({
 
 /** Answers from a day on. */
 export const answersSince = async (scope: Scope, since: string): Promise<Answer[]> =>
-  (await ANSWERS.list(scope, 'e.day >= :since', { since })).map(told);
+  (await ANSWERS.list(scope, 'e.day >= :since', { since })).map(report);
 
 /** Answers, newest first, after a cursor of [day, seq]. */
 export const answersAfter = (
@@ -24,7 +24,7 @@ export const answersAfter = (
 ): Promise<(StoredAnswer & { seq: number })[]> =>
   ANSWERS.page(scope, 'day', { before: after, limit });
 
-export const told = ({
+export const report = ({
   version: _,
   signs: __,
   undone: ___,

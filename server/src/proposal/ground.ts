@@ -24,7 +24,7 @@ import {
 import type { WaterRhythm } from '@open-larder/core/water/rhythm';
 import type { Scope } from '../db';
 import type { Household } from '../round/house';
-import { standOfWaters } from '../water/standing';
+import { readWaterStatuses } from '../water/status';
 import { answersSince } from './answers';
 import { houseUse, nitrateAfter, stockAfter } from './leadsTo';
 import { foodsTried, portionsSince, readSeen, type Seen } from './seen';
@@ -45,7 +45,7 @@ export async function groundOf(scope: Scope, household: Household, today: string
   const [seen, tried, waters, answers] = await Promise.all([
     readSeen(scope, household, { from, today }),
     foodsTried(scope, today),
-    standOfWaters(scope, household, today, null),
+    readWaterStatuses(scope, household, today, null),
     answersSince(scope, addDays(today, 1 - QUIET_DAYS)),
   ]);
   const laterSince = addDays(today, -LATER_DAYS);
@@ -80,8 +80,8 @@ export function portionsFor({ household, today, seen, waters, quiet }: Ground): 
     const declined = quiet.some((one) => one.kind === 'portions' && one.groupId === group.id);
     if (!diet || !tank || declined || group.count === 0) return [];
     const since = portionsSince(lives.get(group.id)?.diets ?? []);
-    const stand = waters.get(group.tankId)?.stand;
-    const water = stand && nitrateSign(stand, group.stage, { since, today });
+    const status = waters.get(group.tankId)?.status;
+    const water = status && nitrateSign(status, group.stage, { since, today });
     const signs = [...seen.signsOf(group, since, today), ...(water ? [water] : [])];
     const proposal = propose(group.stage, signs, today);
     const effect = proposal && effectOf(group, tank, foods, proposal.change, addDays(today, 1));
@@ -101,10 +101,10 @@ export interface WaterChange {
 /** Other rhythms for those tanks that pass their cap with the one that stands in their plan. */
 export function watersFor({ household, today, waters, quiet }: Ground): WaterChange[] {
   return household.tanksOn(today).flatMap((tank) => {
-    const stand = waters.get(tank.id)?.stand;
+    const status = waters.get(tank.id)?.status;
     const rhythm = tank.plan?.water;
-    if (!stand || !rhythm || quiet.some(({ tankId }) => tankId === tank.id)) return [];
-    const proposal = waterProposal(stand, rhythm);
+    if (!status || !rhythm || quiet.some(({ tankId }) => tankId === tank.id)) return [];
+    const proposal = waterProposal(status, rhythm);
     return proposal ? [{ tank, rhythm, proposal }] : [];
   });
 }

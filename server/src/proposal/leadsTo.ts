@@ -17,7 +17,7 @@ type LeadsTo = PortionsProposed['leadsTo'];
 
 /** How far the stock is looked at, in days: as far as the larder does. */
 const HORIZON = 120;
-/** Nitrogen of a plan is told by the mean of so many days: whole cycles of most. */
+/** Nitrogen of a plan is reported by the mean of so many days: whole cycles of most. */
 const CYCLES_DAYS = 28;
 
 /** What of each food some groups take, day by day. */
@@ -70,8 +70,8 @@ export function nitrateAfter(
   diet: Diet,
 ): LeadsTo['nitrate'] {
   const row = waters.get(group.tankId);
-  if (!row?.stand || row.litres === null) return null;
-  const { fit, foodAddsMgL, peakMgL, cap } = row.stand;
+  if (!row?.status || row.litres === null) return null;
+  const { fit, foodAddsMgL, peakMgL, cap } = row.status;
   const { house } = household.on(today);
   const protein = new Map(household.foods.map((food) => [food.id, food.composition.protein]));
   const dailyMg = (one: HouseGroup) =>

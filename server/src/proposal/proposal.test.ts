@@ -194,7 +194,7 @@ describe('proposed portions', () => {
 });
 
 describe('what a proposal leads to', () => {
-  it('is told beforehand: need, stock and nitrate', async () => {
+  it('is reported beforehand: need, stock and nitrate', async () => {
     await watch(1, { left: 0.5 });
     await watch(2, { left: 0.5 });
     const { leadsTo } = (await portions())!;
@@ -319,7 +319,7 @@ describe('proposed changes of water', () => {
       ...over,
     });
 
-  it('are none where nobody said how it is changed, or it is enough', async () => {
+  it('are none if not said how it is changed, or it is enough', async () => {
     expect(await water()).toBeUndefined();
     await foul({ share: 0.9, everyDays: 1 });
     expect(await water()).toBeUndefined();

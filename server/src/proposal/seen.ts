@@ -9,7 +9,7 @@ import {
   type Tried,
   type WatchedMeal,
 } from '@open-larder/core';
-import { standOfGrowth } from '@open-larder/core/growth';
+import { computeGrowthStatus } from '@open-larder/core/growth';
 import { liftAfter } from '@open-larder/core/school';
 import type { Scope } from '../db';
 import { measuredIn } from '../group/measured';
@@ -99,7 +99,7 @@ export async function readSeen(
   const lives = new Map(household.history.lives.map((life) => [life.row.id, life]));
   const groups = new Map(household.on(today).groups.map((group) => [group.id, group]));
 
-  const standsMin = (drops: SightingRow['drops'], plan: PlanRow | null): number | null => {
+  const staysMin = (drops: SightingRow['drops'], plan: PlanRow | null): number | null => {
     const times = drops.flatMap(({ foodId }) => {
       const food = foods.get(foodId);
       return food ? (liftAfter(plan?.school ?? null, food) ?? []) : [];
@@ -117,7 +117,7 @@ export async function readSeen(
       .reduce((sum, drop) => sum + drop.massG, 0);
     return {
       ...meal,
-      standsMin: standsMin(drops, tanks.get(tankId)?.plan ?? null),
+      staysMin: staysMin(drops, tanks.get(tankId)?.plan ?? null),
       part: all > 0 ? own / all : 0,
       came: came.find((one) => one.groupId === groupId)?.share ?? null,
     };
@@ -130,7 +130,7 @@ export async function readSeen(
     const tank = tanks.get(whose.tankId);
     const measured = measuredIn(lives.get(whose.id)?.events ?? [], upTo);
     if (!group || !species || !tank || !measured.some(({ day }) => day > after)) return [];
-    const stand = standOfGrowth({
+    const status = computeGrowthStatus({
       species,
       tempC: tank.tempC,
       count: group.size.total,
@@ -138,7 +138,7 @@ export async function readSeen(
       today: upTo,
       targetCm: null,
     });
-    return growthSigns(stand, group.stage).filter(({ day }) => day > after);
+    return growthSigns(status, group.stage).filter(({ day }) => day > after);
   };
 
   return {

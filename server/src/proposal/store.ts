@@ -8,7 +8,7 @@ import { readGroup } from '../group/store';
 import { conflict, notFound, stale } from '../http/problems';
 import type { Household } from '../round/house';
 import { plansOn, planVersions, savePlan } from '../plan/store';
-import { ANSWERS, told, type StoredAnswer } from './answers';
+import { ANSWERS, report, type StoredAnswer } from './answers';
 import { portionsFor, watersFor, type Ground } from './ground';
 
 const GONE = 'This is no longer proposed: more was seen since. Reload the page.';
@@ -29,12 +29,12 @@ export async function answerProposal(
 ): Promise<Answer> {
   await scope.lock(`answer ${body.groupId ?? body.tankId}`);
   const known = await ANSWERS.read(scope, body.id);
-  if (known) return told(known);
+  if (known) return report(known);
   const kept =
     body.kind === 'water'
       ? await answerWater(scope, body, ground)
       : await answerGroup(scope, body, ground);
-  return told(await ANSWERS.append(scope, { ...body, ...kept, day: ground.today }));
+  return report(await ANSWERS.append(scope, { ...body, ...kept, day: ground.today }));
 }
 
 async function answerGroup(scope: Scope, body: AnswerCreate, ground: Ground): Promise<Kept> {
@@ -120,7 +120,7 @@ export async function undoAnswer(
       ? restorePlan(scope, household, given, today)
       : restoreDiet(scope, given, today));
   });
-  return told(answer);
+  return report(answer);
 }
 
 /** Write the diet of before an accepted answer as the newest. */

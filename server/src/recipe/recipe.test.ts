@@ -93,7 +93,7 @@ describe('a recipe', () => {
     const after = await foodOf(foodId);
     expect(after.composition.protein).toBeCloseTo(0.092, 9);
     expect(after.liftAfterMin).toBe(33);
-    // Somebody who still has the first version before them is told.
+    // Someone who still has the first version before them is reported.
     const other = { ...edit, name: 'Another gel' };
     const { body: stale } = await ask.put(`/api/recipes/${recipeId}`).send(other).expect(409);
     expect(stale.theirs).toMatchObject({ version: 2 });
@@ -296,7 +296,7 @@ describe('labels', () => {
     expect(pages[0]?.getSize().height).toBeCloseTo(841.89, 1);
   });
 
-  it('are made for what was bought, too, and refused for more than anybody sticks', async () => {
+  it('are made for what was bought, too, and refused for more than anyone sticks', async () => {
     const { ask, flake } = await kitchen();
     const { body } = await ask.get(`/api/lots/${flake.lot.id}/labels`).expect(200);
     expect(await pagesOf(body.base64)).toHaveLength(1);

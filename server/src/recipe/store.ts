@@ -217,7 +217,7 @@ function believeProduct(product: FoodFields): void {
   if (field === 'unit' || field === 'inWater') {
     throw refused(
       'tray.columns',
-      `one piece would weigh ${sayGrams(product.unit.massG)}, more than anybody feeds at once: cut the tray into more pieces`,
+      `one piece would weigh ${sayGrams(product.unit.massG)}, more than anyone feeds at once: cut the tray into more pieces`,
     );
   }
   throw refused('ingredients', wrong.message);

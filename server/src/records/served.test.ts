@@ -128,7 +128,7 @@ describe('what was served', () => {
 });
 
 describe('how readily a food is taken', () => {
-  it('is told week by week, and nothing where none was offered', async () => {
+  it('is reported week by week, and nothing where none was offered', async () => {
     await feed('2026-02-24', { outcome: 'refused' });
     await feed('2026-02-25');
     await feed('2026-03-10');

@@ -36,7 +36,7 @@ const SERVINGS = `SELECT s.id, s.moment_id, s.version FROM diet_servings s
          AND s.id = t.serving_id
    WHERE t.household_id = :household AND t.ends IS NULL`;
 
-/** One scan of the span: each sum is told once, and what is shown is added up from these few rows. */
+/** One scan of the span: each sum is reported once, and what is shown is added up from these few rows. */
 const sumServed = (scope: Scope, span: Span): Promise<Sum[]> =>
   scope.rows<Sum>(
     `SELECT f.group_id, f.food_id, m.moment_id, f.outcome, f.dealt, count(*)::int AS count,

@@ -1,9 +1,9 @@
 import { compileGroupDay, compileRound, type Food } from '@open-larder/core';
 import { localDay } from '../clock';
-import { stand as standOfBroods } from '../brood/standing';
+import { readBroodStatuses } from '../brood/status';
 import { waterWork } from '../water/work';
 import { broods } from '../brood/store';
-import { stand } from '../culture/standing';
+import { readVesselStatuses } from '../culture/status';
 import { vessels } from '../culture/store';
 import { choresOn } from '../chore/store';
 import { feedingsOn } from '../feeding/store';
@@ -46,11 +46,21 @@ export const roundRoutes: Handlers = {
         ? [
             {
               title: 'Broods',
-              work: await standOfBroods(scope, catalogue, clock, await broods(scope, null, null)),
+              work: await readBroodStatuses(
+                scope,
+                catalogue,
+                clock,
+                await broods(scope, null, null),
+              ),
             },
             {
               title: 'Live shelf',
-              work: await stand(scope, catalogue, clock, await vessels(scope, null, null)),
+              work: await readVesselStatuses(
+                scope,
+                catalogue,
+                clock,
+                await vessels(scope, null, null),
+              ),
             },
             { title: 'Water', work: await waterWork(scope, household, params.day) },
           ]

@@ -25,7 +25,7 @@ export const sightings = (
 
 const NOTHING: LearnedRow = { version: 0, frozen: false, sightings: 0, groups: [] };
 
-/** What was learned of a tank, as it stands now. */
+/** What was learned of a tank, as of now. */
 export async function readLearned(scope: Scope, tankId: string): Promise<LearnedRow> {
   const [row] = await scope.rows<LearnedRow>(
     `SELECT version, frozen, sightings, groups FROM learned

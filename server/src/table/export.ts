@@ -7,7 +7,7 @@ import { everyEvent } from '../group/life';
 import type { Species } from '@open-larder/catalogue';
 import { recipes } from '../recipe/store';
 import { tanks } from '../tank/store';
-import { happened } from '../water/store';
+import { listEvents } from '../water/store';
 import { recipeLines } from './recipes';
 import { byIdOrName } from './taking';
 
@@ -92,7 +92,7 @@ const ROWS: Record<Exclude<TableName, 'house'>, (scope: Scope) => Promise<Row[]>
   },
   water: async (scope) => {
     const [events, rows] = await Promise.all([
-      happened(scope, null, '1990-01-01'),
+      listEvents(scope, null, '1990-01-01'),
       tanks(scope, null, null),
     ]);
     const byName = byIdOrName(rows);

@@ -7,7 +7,7 @@ import { groupsOn, readHistory } from '../group/history';
 import { tanks } from '../tank/store';
 import { faultsByField, faulty, unread, verdict, type Take, type Verdict } from './taking';
 
-/** Litres of a tank whose size nobody gave: a common small one. An assumption, to be changed. */
+/** Litres of a tank without a given size: a common small one. An assumption, to be changed. */
 const USUAL_LITRES = 60;
 
 /** A house as a keeper types it: a line is a tank with one group. Unknown tanks are made. */

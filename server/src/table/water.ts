@@ -1,7 +1,7 @@
 import { id as idSchema, waterEventCreate, type WaterEventRow } from '@open-larder/contract';
 import { READINGS } from '@open-larder/core/water';
 import { v7 as uuidv7 } from 'uuid';
-import { happened } from '../water/store';
+import { listEvents } from '../water/store';
 import {
   byIdOrName,
   faultsByField,
@@ -21,7 +21,7 @@ const AT = 'T12:00:00.000Z';
 /** Tests and changes of water. Events are never changed: known ones must be the same, new ones are added. */
 export const takeWater: Take = async ({ scope, today }, lines) => {
   const [known, tanks] = await Promise.all([
-    happened(scope, null, '1990-01-01'),
+    listEvents(scope, null, '1990-01-01'),
     scope.rows<{ id: string; name: string }>(
       'SELECT id, name FROM tanks WHERE household_id = :household',
     ),

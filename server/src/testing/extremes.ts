@@ -157,7 +157,7 @@ export interface Kind {
   alike: boolean;
 }
 
-/** One body of each kind that a schema tells apart, from what is said of all of them. */
+/** One body of each kind that a schema shows apart, from what is said of all of them. */
 export function kindsOf(schema: z.ZodType, given: Record<string, unknown>): Kind[] {
   const { options, discriminator } = defOf(schema);
   return options!.flatMap((option) =>

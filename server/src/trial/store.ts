@@ -1,5 +1,5 @@
 import type { TrialRow } from '@open-larder/contract';
-import { standOfTrial, type TrialSide, type TrialStand } from '@open-larder/core/trial';
+import { computeTrialStatus, type TrialSide, type TrialStatus } from '@open-larder/core/trial';
 import type { Scope } from '../db';
 import { measuredIn } from '../group/measured';
 import { groupsOn } from '../group/history';
@@ -8,7 +8,7 @@ import type { Household } from '../round/house';
 const COLUMNS = `id, name, kind, group_id, other_group_id, from_day::text AS "from", changed_on::text,
   ended_on::text, weeks, difference, tubs_each, note, version, archived`;
 
-type Stored = Omit<TrialRow, 'groupName' | 'otherGroupName' | 'stand'>;
+type Stored = Omit<TrialRow, 'groupName' | 'otherGroupName' | 'status'>;
 
 /** Trials after a cursor, in order of id. */
 export const trials = (scope: Scope, after: string | null, limit: number): Promise<Stored[]> =>
@@ -35,11 +35,11 @@ export function trialRow(household: Household, trial: Stored, today: string): Tr
     ...trial,
     groupName: nameOf(trial.groupId),
     otherGroupName: trial.otherGroupId === null ? null : nameOf(trial.otherGroupId),
-    stand: standOf(household, trial, trial.endedOn ?? today),
+    status: computeStatus(household, trial, trial.endedOn ?? today),
   };
 }
 
-function standOf(household: Household, trial: Stored, upTo: string): TrialStand | null {
+function computeStatus(household: Household, trial: Stored, upTo: string): TrialStatus | null {
   const groups = new Map(groupsOn(household.history, upTo).map((group) => [group.id, group]));
   const lives = new Map(household.history.lives.map((life) => [life.row.id, life]));
   const tanks = new Map(household.tanks.map((tank) => [tank.id, tank]));
@@ -55,5 +55,5 @@ function standOf(household: Household, trial: Stored, upTo: string): TrialStand 
   });
   if (sides.length !== ids.length) return null;
   const { from, changedOn, weeks, difference, tubsEach } = trial;
-  return standOfTrial({ from, changedOn, upTo, weeks, difference, sides, tubsEach });
+  return computeTrialStatus({ from, changedOn, upTo, weeks, difference, sides, tubsEach });
 }

@@ -55,9 +55,9 @@ describe('a trial on siblings', () => {
       otherGroupName: 'On worms',
       tubsEach: 1,
       version: 1,
-      stand: { result: { refused: 'unmeasured' }, sides: [{ count: 10 }, { count: 30 }] },
+      status: { result: { refused: 'unmeasured' }, sides: [{ count: 10 }, { count: 30 }] },
     });
-    expect(row!.stand!.needed.some(({ weeks }) => weeks === 8)).toBe(true);
+    expect(row!.status!.needed.some(({ weeks }) => weeks === 8)).toBe(true);
   });
 
   it('shows what was measured, with its interval', async () => {
@@ -65,8 +65,8 @@ describe('a trial on siblings', () => {
     await measure(house.group.id, '2026-03-08', around(3.2));
     await measure(other.id, '2026-03-08', around(3.9));
     const [row] = await list();
-    expect(row!.stand!.result).toMatchObject({ says: 'more' });
-    expect(row!.stand!.sides.map(({ last }) => last!.n)).toEqual([5, 5]);
+    expect(row!.status!.result).toMatchObject({ says: 'more' });
+    expect(row!.status!.sides.map(({ last }) => last!.n)).toEqual([5, 5]);
   });
 
   it('ended stands as it stood', async () => {
@@ -76,7 +76,7 @@ describe('a trial on siblings', () => {
     expect(body).toMatchObject({ endedOn: '2026-03-09', version: 2 });
     await measure(house.group.id, '2026-03-10', around(3.2));
     await measure(other.id, '2026-03-10', around(3.9));
-    expect((await list())[0]!.stand!.result).toHaveProperty('refused');
+    expect((await list())[0]!.status!.result).toHaveProperty('refused');
     const stale = await edit(row!, { name: 'late' }).expect(409);
     expect(stale.body.type).toContain('stale');
   });
@@ -110,7 +110,7 @@ describe('a trial in one tank', () => {
     await measure(house.group.id, '2026-03-10', around(3.4));
     const [row] = await list();
     expect(row!.otherGroupName).toBeNull();
-    expect(row!.stand!.result).toHaveProperty('before');
+    expect(row!.status!.result).toHaveProperty('before');
   });
 
   it('needs the day of its change, after its beginning, when it is edited too', async () => {

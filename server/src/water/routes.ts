@@ -5,14 +5,14 @@ import type { Handlers } from '../http/mount';
 import { notFound } from '../http/problems';
 import { readHouse } from '../round/house';
 import { readTank } from '../tank/store';
-import { readWater, standOfWaters } from './standing';
+import { readWater, readWaterStatuses } from './status';
 import { WATER_EVENTS, waterEvents } from './store';
 
 export const waterRoutes: Handlers = {
   async listWaters(_request, { scope, catalogue, clock }) {
     const household = await readHouse(scope, catalogue);
     const today = localDay(clock.now(), household.timeZone);
-    return { tanks: await standOfWaters(scope, household, today, null) };
+    return { tanks: await readWaterStatuses(scope, household, today, null) };
   },
 
   async listWaterEvents({ params, query }, { scope }) {

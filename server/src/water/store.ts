@@ -9,7 +9,7 @@ export const WATER_EVENTS = eventLog<WaterEventRow>({
 });
 
 /** What happened to the water of some tanks since a day, the oldest first; of all tanks without ids. */
-export const happened = (
+export const listEvents = (
   scope: Scope,
   which: readonly string[] | null,
   since: string,

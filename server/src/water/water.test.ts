@@ -45,28 +45,28 @@ const newTank = async (over: object = {}) => {
 
 describe('the water of a tank', () => {
   it('is told from what was served and tested, and eight weeks ahead', async () => {
-    const before = (await water()).stand!;
+    const before = (await water()).status!;
     expect(before.days).toHaveLength(56);
     expect(before.cap?.groupId).toBe(ours.group.id);
     const { body } = await send(
       sampleWaterTest({ day: '2026-03-09', nitrate: 31, ph: 7.1 }),
     ).expect(201);
-    expect(body.stand.latest.nitrate).toEqual({ value: 31, day: '2026-03-09' });
-    expect(body.stand.latest.ph.value).toBe(7.1);
-    expect(body.stand.days[0].before).toBeGreaterThan(20);
+    expect(body.status.latest.nitrate).toEqual({ value: 31, day: '2026-03-09' });
+    expect(body.status.latest.ph.value).toBe(7.1);
+    expect(body.status.days[0].before).toBeGreaterThan(20);
   });
 
   it('makes more where more was served', async () => {
-    const nitrogen = (stand: NonNullable<WaterRow['stand']>) => stand.past.at(-1)!.mgL;
-    const plain = nitrogen((await water()).stand!);
+    const nitrogen = (status: NonNullable<WaterRow['status']>) => status.past.at(-1)!.mgL;
+    const plain = nitrogen((await water()).status!);
     const feeding = sampleFeeding(ours, { day: '2026-03-09', units: 400 });
     await ours.ask.post('/api/feedings').send(feeding).expect(201);
-    expect(nitrogen((await water()).stand!)).toBeGreaterThan(plain);
+    expect(nitrogen((await water()).status!)).toBeGreaterThan(plain);
     await ours.ask.post(`/api/feedings/${feeding.id}/undo`).send({
       id: uuidv7(),
       at: feeding.at,
     });
-    expect(nitrogen((await water()).stand!)).toBeCloseTo(plain, 6);
+    expect(nitrogen((await water()).status!)).toBeCloseTo(plain, 6);
   });
 
   it('an event is written once, taken back once, and reads back newest first', async () => {
@@ -90,7 +90,7 @@ describe('the water of a tank', () => {
 
   it('the rhythm of its plan asks for the next change, in litres', async () => {
     const tankId = await newTank();
-    expect((await water(tankId)).stand!.next).toBeNull();
+    expect((await water(tankId)).status!.next).toBeNull();
     const plan = {
       version: 0,
       cycle: { days: 7, from: '2026-03-02' },
@@ -101,17 +101,17 @@ describe('the water of a tank', () => {
     };
     await ours.ask.put(`/api/tanks/${tankId}/plan`).send(plan).expect(200);
     await send(changed('2026-03-09', 0.3), tankId).expect(201);
-    const { stand, litres } = await water(tankId);
-    expect(stand!.next).toMatchObject({ day: '2026-03-14', late: 0, held: false });
-    expect(stand!.next!.litres).toBeCloseTo(0.3 * litres!, 6);
+    const { status, litres } = await water(tankId);
+    expect(status!.next).toMatchObject({ day: '2026-03-14', late: 0, held: false });
+    expect(status!.next!.litres).toBeCloseTo(0.3 * litres!, 6);
     const held = { ...plan, version: 1, water: { ...plan.water, heldUntil: '2026-03-20' } };
     await ours.ask.put(`/api/tanks/${tankId}/plan`).send(held).expect(200);
-    expect((await water(tankId)).stand!.next).toMatchObject({ day: '2026-03-20', held: true });
+    expect((await water(tankId)).status!.next).toMatchObject({ day: '2026-03-20', held: true });
   });
 
   it('a new tank ripens; one whose litres nobody knows says nothing', async () => {
-    expect((await water()).stand!.raw).not.toBeNull();
-    expect((await water(await newTank({ filter: 'none', plants: 'none' }))).stand!.raw).toBeNull();
+    expect((await water()).status!.raw).not.toBeNull();
+    expect((await water(await newTank({ filter: 'none', plants: 'none' }))).status!.raw).toBeNull();
   });
 
   it('an odd test is asked about', async () => {
@@ -127,7 +127,7 @@ describe('the water of a tank', () => {
     }
     const odd = sampleWaterTest({ nitrate: 97 });
     const { body } = await send(odd, tankId).expect(201);
-    expect(body.stand.warnings).toContainEqual({
+    expect(body.status.warnings).toContainEqual({
       kind: 'odd',
       eventId: odd.id,
       mgL: 97,
@@ -136,7 +136,9 @@ describe('the water of a tank', () => {
     // Taken back, and confirmed in its place.
     await ours.ask.post(`/api/water/${odd.id}/undo`).send({ id: uuidv7(), at: odd.at });
     const sure = await send({ ...odd, id: uuidv7(), sure: true }, tankId).expect(201);
-    expect(sure.body.stand.warnings.map(({ kind }: { kind: string }) => kind)).not.toContain('odd');
+    expect(sure.body.status.warnings.map(({ kind }: { kind: string }) => kind)).not.toContain(
+      'odd',
+    );
   });
 
   it.each([

@@ -2,7 +2,7 @@ import { refillFor } from '@open-larder/contract/refill';
 import { sayNumber } from '@open-larder/core/units';
 import type { Scope } from '../db';
 import type { Household } from '../round/house';
-import { standOfWaters } from './standing';
+import { readWaterStatuses } from './status';
 
 interface TankWork {
   name: string;
@@ -16,13 +16,13 @@ export async function waterWork(
   today: string,
 ): Promise<TankWork[]> {
   const rows = new Map(
-    (await standOfWaters(scope, household, today, null)).map((row) => [row.tankId, row]),
+    (await readWaterStatuses(scope, household, today, null)).map((row) => [row.tankId, row]),
   );
   return [...household.tanksOn(today)]
     .sort((a, b) => a.walkOrder - b.walkOrder)
     .flatMap((tank): TankWork[] => {
       const row = rows.get(tank.id);
-      const next = row?.stand?.next;
+      const next = row?.status?.next;
       if (!next || !row.litres || next.held || next.day > today) return [];
       const { buckets, parts, tempered, warmTo } = refillFor(tank, next.litres, row.litres);
       const poured =

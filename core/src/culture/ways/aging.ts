@@ -3,17 +3,24 @@ import { DENSITIES } from '../estimate';
 import { crashHazard } from '../hazard';
 import { plateauOf, spreadSd, type Growing } from '../kind';
 import { commonTasks, nextTask } from '../tasks';
-import type { Body, Contents, CultureDay, Happening, Since, Standing } from '../types';
+import type {
+  VesselContents,
+  Contents,
+  CultureDay,
+  VesselEvent,
+  EventsSinceStart,
+  ForecastStart,
+} from '../types';
 import { yieldShare } from '../worms';
 import type { Way } from './way';
 
-/** What a kind gives whose age tells it. */
+/** What a kind gives whose age shows it. */
 export interface ByAge {
   /** What was taken is there again the next day. Other kinds are less for good. */
   renews: boolean;
   /** What is only kept: less by what was taken, whatever its age. */
   isStore: boolean;
-  /** Of what stands in it, so much can be drawn in a day. */
+  /** Of what is in it, so much can be drawn in a day. */
   drawn: number;
   /** Grams in it at its best. */
   fullG: (kind: Growing, contents: Contents) => number;
@@ -24,7 +31,7 @@ const BAND = 1.645;
 /** How far a look at a box is off: of the logarithm. Assumption. */
 const BOX_LOOK_SD = 0.5;
 const unlooked = (kind: CultureKind) => ({ vigour: 1, sd: spreadSd(kind) });
-/** A look tells of the box as it is now for so many days. Assumption. */
+/** A look shows of the box as it is now for so many days. Assumption. */
 const LOOK_HOLDS = 30;
 /** A box that gives in full looks dense; more than a third more than that none gives. Assumptions. */
 const FULL_DENSITY = 0.5;
@@ -33,8 +40,8 @@ const MOST_VIGOUR = 1.3;
 /** How a box does against its kind, from how dense it was seen to be. */
 function asLooked(
   kind: CultureKind,
-  since: readonly Happening[],
-  { ageDays, ageOf, tempC }: Pick<Since, 'ageDays' | 'ageOf'> & { tempC: number },
+  since: readonly VesselEvent[],
+  { ageDays, ageOf, tempC }: Pick<EventsSinceStart, 'ageDays' | 'ageOf'> & { tempC: number },
 ): { vigour: number; sd: number } {
   const plateau = plateauOf(kind);
   const sd = spreadSd(kind);
@@ -70,7 +77,7 @@ function leadDays(kind: Growing, _measure: number, tempC: number): number {
 }
 const IN_EARNEST = 0.5;
 
-/** A way to grow of which the age of a vessel tells what it gives. */
+/** A way to grow of which the age of a vessel shows what it gives. */
 export function aging({ renews, isStore, drawn, fullG }: ByAge): Way {
   /** Grams in a vessel at an age, before anything is taken that day. */
   const yieldG = (kind: Growing, contents: Contents, ageDays: number, tempC: number) =>
@@ -89,9 +96,9 @@ export function aging({ renews, isStore, drawn, fullG }: ByAge): Way {
     ageOf,
     tempOn,
     day,
-  }: Since): Body {
+  }: EventsSinceStart): VesselContents {
     const tempC = tempOn(ageDays);
-    const sumOf = (kind: 'harvested' | 'added', on: (event: Happening) => boolean = () => true) =>
+    const sumOf = (kind: 'harvested' | 'added', on: (event: VesselEvent) => boolean = () => true) =>
       since.reduce((sum, one) => sum + (one.kind === kind && on(one) ? one.massG : 0), 0);
     const plateau = plateauOf(kind);
     const seen = renews ? asLooked(kind, since, { ageDays, ageOf, tempC }) : unlooked(kind);
@@ -108,7 +115,7 @@ export function aging({ renews, isStore, drawn, fullG }: ByAge): Way {
     const leftShare = renews || isStore ? 1 : untouched > 0 ? left / untouched : takenG > 0 ? 0 : 1;
     return {
       state: share <= 0 ? (fading ? 'over' : 'building') : fading ? 'fading' : 'giving',
-      standingG: left,
+      contentG: left,
       lowG: left * Math.exp(-BAND * seen.sd),
       highG: left * Math.exp(BAND * seen.sd),
       fullG: bestG,
@@ -125,7 +132,7 @@ export function aging({ renews, isStore, drawn, fullG }: ByAge): Way {
     };
   }
 
-  function dayOf(vessel: Standing, day: number, tempC: number): CultureDay {
+  function dayOf(vessel: ForecastStart, day: number, tempC: number): CultureDay {
     const { kind, ageDays, estimate, takenTodayG = 0 } = vessel;
     const takenG = day === 0 ? takenTodayG : 0;
     const wholeG = yieldG(kind, vessel, ageDays + day, tempC);
@@ -134,7 +141,7 @@ export function aging({ renews, isStore, drawn, fullG }: ByAge): Way {
     const wide = BAND * estimate.sd;
     return {
       day,
-      standingG: leftG,
+      contentG: leftG,
       lowG: leftG * Math.exp(-wide),
       highG: leftG * Math.exp(wide),
       givesG: canGive(leftG, takenG),
@@ -166,7 +173,10 @@ export function aging({ renews, isStore, drawn, fullG }: ByAge): Way {
       return { logistic: null, givesG: canGive(Math.max(0, wholeG - takenG), takenG) };
     },
     luckSd: ({ kind, estimate: { sd } }) => sd || spreadSd(kind),
-    tasks: (vessel, stand, day) => [...commonTasks(vessel, stand), ...nextTask(vessel, stand, day)],
+    tasks: (vessel, status, day) => [
+      ...commonTasks(vessel, status),
+      ...nextTask(vessel, status, day),
+    ],
     crowdingIn: () => null,
   };
 }

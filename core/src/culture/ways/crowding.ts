@@ -1,11 +1,17 @@
 import type { CultureKind } from '@open-larder/catalogue/cultures';
 import { driftOf, MOST_SD } from '../drift';
-import { estimate, type VesselEvent } from '../estimate';
+import { estimate, type BeliefEvent } from '../estimate';
 import { crashHazard } from '../hazard';
 import { gramsOfOne, logisticOf, type Growing } from '../kind';
 import { grown, lastingHarvest, leftForMost, safeHarvest, type Logistic } from '../logistic';
 import { commonTasks, lookTask, thinTask } from '../tasks';
-import type { Body, CultureDay, Happening, Since, Standing } from '../types';
+import type {
+  VesselContents,
+  CultureDay,
+  VesselEvent,
+  EventsSinceStart,
+  ForecastStart,
+} from '../types';
 import type { ByDay, Way } from './way';
 
 /** A culture is started with so much of what its vessel carries. Assumption. */
@@ -34,7 +40,7 @@ function status({
   ageDays,
   ageOf,
   tempOn,
-}: Since): Body {
+}: EventsSinceStart): VesselContents {
   const gram = gramsOfOne(kind);
   const fed = since.filter((event) => event.kind === 'fed').map((event) => ageOf(event.day));
   const on = (day: number): Logistic =>
@@ -42,7 +48,7 @@ function status({
   const most = logisticOf(kind, measure, 20).capacity;
   const start = startG === null ? most * START_SHARE : startG / gram;
   const seen = since.flatMap((event) => asSeen(event, ageOf(event.day), measure, gram));
-  const unknown: VesselEvent[] =
+  const unknown: BeliefEvent[] =
     enteredOn === null ? [] : [{ day: ageOf(enteredOn), kind: 'unknown' }];
   const known = [...unknown, ...seen].sort((a, b) => a.day - b.day);
   const belief = estimate(start, known, ageDays, on);
@@ -50,7 +56,7 @@ function status({
   const gives = safeHarvest(now, belief.count);
   return {
     state: belief.count > most * IN_EARNEST * 0.6 ? 'giving' : 'building',
-    standingG: belief.count * gram,
+    contentG: belief.count * gram,
     lowG: belief.low * gram,
     highG: Math.min(belief.high, Math.max(most, belief.count)) * gram,
     fullG: most * gram,
@@ -68,7 +74,7 @@ function status({
 }
 
 /** What an event says to the belief about a count. */
-function asSeen(event: Happening, day: number, measure: number, gram: number): VesselEvent[] {
+function asSeen(event: VesselEvent, day: number, measure: number, gram: number): BeliefEvent[] {
   switch (event.kind) {
     case 'seen':
       return event.density === null ? [] : [{ day, kind: 'seen', density: event.density }];
@@ -100,7 +106,7 @@ function fedness({ feedDays }: CultureKind, fed: readonly number[], day: number)
 const strain: Way['strain'] = (_, fullness) => ({ crowding: fullness, tiredDays: null });
 
 function ahead(
-  { kind, measure, ageDays, estimate: { count, sd }, fed = 1 }: Standing,
+  { kind, measure, ageDays, estimate: { count, sd }, fed = 1 }: ForecastStart,
   days: number,
   tempOn: ByDay,
   takenOn: ByDay,
@@ -119,7 +125,7 @@ function ahead(
     variance = Math.min(MOST_SD ** 2, variance + driftOf(model.rSd));
     return {
       day,
-      standingG: standing * gram,
+      contentG: standing * gram,
       lowG: standing * gram * Math.exp(-wide),
       highG: Math.min(standing * Math.exp(wide), Math.max(standing, most)) * gram,
       givesG: safeHarvest(model, standing) * gram,
@@ -133,7 +139,7 @@ function ahead(
   });
 }
 
-function lasting(vessel: Standing, _fullG: number, days: number, tempOn: ByDay): number[] {
+function lasting(vessel: ForecastStart, _fullG: number, days: number, tempOn: ByDay): number[] {
   const { kind, measure } = vessel;
   return ahead(vessel, days, tempOn, () => 0).map(({ day, givesG }) => {
     const model = logisticOf(kind, measure, tempOn(day));
@@ -167,6 +173,10 @@ export const CROWDING: Way = {
     givesG: 0,
   }),
   luckSd: () => START_SD,
-  tasks: (vessel, stand) => [...commonTasks(vessel, stand), ...lookTask(stand), ...thinTask(stand)],
+  tasks: (vessel, status) => [
+    ...commonTasks(vessel, status),
+    ...lookTask(status),
+    ...thinTask(status),
+  ],
   crowdingIn: logisticOf,
 };

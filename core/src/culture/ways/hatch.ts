@@ -19,5 +19,5 @@ export const HATCH: Way = {
   lasting: (_, fullG, days, tempOn) =>
     Array<number>(days).fill(fullG / Math.max(1, Math.ceil(hatchHours(tempOn(0)) / 24))),
   leadDays: (_kind, _measure, tempC) => Math.ceil(hatchHours(tempC) / 24),
-  tasks: (_vessel, stand, _day, nowMs) => hatchTasks(stand, nowMs),
+  tasks: (_vessel, status, _day, nowMs) => hatchTasks(status, nowMs),
 };

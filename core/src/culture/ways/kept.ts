@@ -11,5 +11,5 @@ export const KEPT: Way = {
   startsFrom: 'stock',
   lasting: ({ keptG }, _fullG, days) =>
     Array.from({ length: days }, (_, day) => (day < KEPT_DAYS ? keptG / KEPT_DAYS : 0)),
-  tasks: (vessel, stand) => commonTasks(vessel, stand),
+  tasks: (vessel, status) => commonTasks(vessel, status),
 };

@@ -1,6 +1,14 @@
 import type { Growing } from '../kind';
 import type { Logistic } from '../logistic';
-import type { Body, CultureDay, Since, Standing, Supplying, Vessel, VesselStand } from '../types';
+import type {
+  VesselContents,
+  CultureDay,
+  EventsSinceStart,
+  ForecastStart,
+  Supplying,
+  Vessel,
+  VesselStatus,
+} from '../types';
 import type { Strain } from '../hazard';
 import type { Work } from '../work';
 
@@ -17,14 +25,14 @@ export interface Way {
   /** It is plant food: what stands in for it is too. */
   isPlant: boolean;
   /** What is in a vessel today, from what was put in, seen and taken. */
-  status: (since: Since) => Body;
+  status: (since: EventsSinceStart) => VesselContents;
   /** The days ahead. @param takenOn grams that are to be taken on a day from now */
-  forecast: (vessel: Standing, days: number, tempOn: ByDay, takenOn: ByDay) => CultureDay[];
+  forecast: (vessel: ForecastStart, days: number, tempOn: ByDay, takenOn: ByDay) => CultureDay[];
   /**
    * What it gives each day for good, not what could be taken once.
    * @param fullG grams in it at its best
    */
-  lasting: (vessel: Standing, fullG: number, days: number, tempOn: ByDay) => number[];
+  lasting: (vessel: ForecastStart, fullG: number, days: number, tempOn: ByDay) => number[];
   /** Days from its start until it gives in earnest; 366 for never. @param measure L, dm² or jars */
   leadDays: (kind: Growing, measure: number, tempC: number) => number;
   /** What of its chance of a crash follows from how it grows. @param fullness share of the most that it carries */
@@ -36,9 +44,9 @@ export interface Way {
     tempC: number,
   ) => { logistic: Logistic | null; givesG: number };
   /** How far one vessel is off from what is believed of it: of the logarithm. */
-  luckSd: (vessel: Standing) => number;
+  luckSd: (vessel: ForecastStart) => number;
   /** What is to be done at one today. @param nowMs ms since 1970 */
-  tasks: (vessel: Vessel, stand: VesselStand, day: string, nowMs: number) => Work[];
+  tasks: (vessel: Vessel, status: VesselStatus, day: string, nowMs: number) => Work[];
   /** How it grows in a vessel, where that is until it is crowded; null for what follows its age. */
   crowdingIn: (kind: Growing, measure: number, tempC: number) => Logistic | null;
 }

@@ -87,12 +87,12 @@ export function balance(task: WeekTask, solver: Solver, options: BalanceOptions)
   const rough = newMemory({ fill: before.outcome.days.at(-1)!.fill });
   let best: { plan: Judged; given: Steps; offers: readonly Offer[] } | null = null;
   let goOn = true;
-  const tell = (step: Progress['step'], round: number) => {
+  const report = (step: Progress['step'], round: number) => {
     const found = best && { score: best.plan.score, servings: best.plan.servings };
     goOn = onProgress({ step, round, before: before.score, best: found }) && goOn;
     return goOn;
   };
-  tell('looking', 0);
+  report('looking', 0);
   const kinds = kindsOf(task);
   const kept = keptOf(task);
   let offers: readonly Offer[] = offersOf(task, kinds.length);
@@ -106,7 +106,7 @@ export function balance(task: WeekTask, solver: Solver, options: BalanceOptions)
     offers.length > 0 &&
     round < RELAXED_ROUNDS + search.rounds &&
     !late() &&
-    tell('solving', round + 1)
+    report('solving', round + 1)
   ) {
     round += 1;
     const relaxed = round <= RELAXED_ROUNDS;
@@ -114,11 +114,11 @@ export function balance(task: WeekTask, solver: Solver, options: BalanceOptions)
       relaxed,
       ...ENOUGH,
       seconds: Math.max(0.1, options.seconds - (now() - began)),
-      onBetter: () => void tell('solving', round),
+      onBetter: () => void report('solving', round),
     });
     ended = found;
     if (found.status === 'none') break;
-    tell('simulating', round);
+    report('simulating', round);
     const given = model.steps.map((columns) =>
       columns.map((column) => (column < 0 ? 0 : Math.round(found.values[column]!))),
     );
@@ -147,7 +147,7 @@ export function balance(task: WeekTask, solver: Solver, options: BalanceOptions)
     const planOf = (given: Steps) =>
       withServings(task, servingsOf(task, kinds, of, given, newId).servings);
     const given = polished(task, kinds, of, best.given, search.trials, (steps) =>
-      tell('simulating', round) && !late() ? judged(planOf(steps), rough) : null,
+      report('simulating', round) && !late() ? judged(planOf(steps), rough) : null,
     );
     const plan = judged(planOf(given), memory);
     if (plan.score < before.score) after = plan;

@@ -32,7 +32,7 @@ export function servingsOf(
   const moments = momentsOf(task);
   const now = new Map(task.house.groups.map((group) => [group.id, group.diet?.servings ?? []]));
   const litter = new Set(task.foods.filter(isLitter).map(({ id }) => id));
-  // Leaves stand beside the ration: they are the keeper's, and stay as they are.
+  // Leaves are shown beside the ration: they are the keeper's, and stay as they are.
   const servings = new Map<string, DietServing[]>(
     task.groups.map(({ id }) => [id, (now.get(id) ?? []).filter((one) => litter.has(one.foodId))]),
   );

@@ -76,7 +76,7 @@ function offersFor(
       .flatMap((_, o) => (which(o) ? [o] : []))
       .sort((a, b) => by(a, b) || a - b)
       .slice(0, 2);
-  const stand = first(
+  const status = first(
     (o) => given[o]! > 0 && (!short || own(o)),
     (a, b) =>
       Number(own(b)) - Number(own(a)) ||
@@ -86,5 +86,5 @@ function offersFor(
     (o) => short && own(o) && given[o] === 0,
     (a, b) => offers[b]!.reaches[k]![h]! - offers[a]!.reaches[k]![h]!,
   );
-  return [...stand, ...more];
+  return [...status, ...more];
 }

@@ -186,7 +186,7 @@ export function shelfRows(writing: Writing): Limit[] {
   });
 }
 
-/** Of what lives, on one day no more than is given on that day, and what stands in jars. */
+/** Of what lives, on one day no more than is given on that day, and what is in jars. */
 function liveRows({ mip, kinds, ...writing }: Writing, food: number, shelf: ShelfFood): Limit[] {
   return kinds.flatMap(({ days }, kind): Limit[] => {
     const upper = mostOn(shelf, days);

@@ -50,7 +50,7 @@ export interface DryTankResult {
   nitrateMgL: { before: number; after: number }[];
   peakMgL: number;
   /** The group that stands the least, and the first day on which it is too much; null where never. */
-  over: { groupId: string; standsMgL: number; day: string } | null;
+  over: { groupId: string; toleratesMgL: number; day: string } | null;
   servedG: number;
   wasteG: number;
   costMinor: number;
@@ -144,7 +144,7 @@ function runTank(
     foods: [],
   };
   const eatenBy = new Map<string, number>();
-  const standing = strictest(task, water.capMgL ?? null);
+  const tightest = strictest(task, water.capMgL ?? null);
   let mgL = believed?.mgL ?? startOf(task, kindOf, water);
   for (let d = 0; d < days; d += 1) {
     const day = addDays(task.first, d);
@@ -185,8 +185,8 @@ function runTank(
     if ((d + 1) % water.everyDays === 0) mgL += (water.sourceMgL - mgL) * water.share;
     result.nitrateMgL.push({ before, after: mgL });
     result.peakMgL = Math.max(result.peakMgL, before);
-    if (standing && result.over === null && before > standing.standsMgL) {
-      result.over = { ...standing, day };
+    if (tightest && result.over === null && before > tightest.toleratesMgL) {
+      result.over = { ...tightest, day };
     }
     growing = growing.map((one, h) => {
       const group = task.groups[h]!;
@@ -257,10 +257,10 @@ function startOf(
 function strictest(
   task: WeekTask,
   capMgL: number | null,
-): { groupId: string; standsMgL: number } | null {
-  const stands = task.groups
+): { groupId: string; toleratesMgL: number } | null {
+  const limits = task.groups
     .filter((group) => group.count > 0)
-    .map((group) => ({ groupId: group.id, standsMgL: STANDS_MG_L[group.species.nitrate] }));
-  const least = stands.sort((a, b) => a.standsMgL - b.standsMgL)[0];
-  return least ? { ...least, standsMgL: capMgL ?? least.standsMgL } : null;
+    .map((group) => ({ groupId: group.id, toleratesMgL: STANDS_MG_L[group.species.nitrate] }));
+  const least = limits.sort((a, b) => a.toleratesMgL - b.toleratesMgL)[0];
+  return least ? { ...least, toleratesMgL: capMgL ?? least.toleratesMgL } : null;
 }

@@ -21,7 +21,7 @@ export interface DemoGroup {
   /** Days ago that the group came; the whole history where it is left out. */
   daysAgo?: number;
   stage: Stage;
-  /** Measured mean lengths: [days ago, cm], and of each fish where they were told. */
+  /** Measured mean lengths: [days ago, cm], and of each fish where they were reported. */
   lengths: [number, number, number[]?][];
   /** Of later: the same, where the servings of the demo do not follow them. */
   alsoMeasured?: [number, number, number[]][];

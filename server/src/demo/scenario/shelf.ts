@@ -25,7 +25,7 @@ const BATCH = {
     { kind: 'weigh-down' as const, leadMin: 1, workMin: 1, toMm: null },
   ],
 };
-/** The live shelf gives it: nothing of it stands in jars. */
+/** The live shelf gives it: nothing of it is in jars. */
 const CULTURE = { amountG: 0, keeps: 90, costMinor: null, opened: null };
 
 export const SHELF: Record<string, DemoStock> = {

@@ -4,11 +4,11 @@ import type { VesselEventRow, VesselRow } from '@open-larder/contract';
 import {
   hatchShareOf,
   isFromEggs,
-  standOn,
+  computeVesselStatus,
   workOn,
-  type Happening,
+  type VesselEvent,
   type Vessel,
-  type VesselStand,
+  type VesselStatus,
 } from '@open-larder/core/culture';
 import { addDays } from '@open-larder/core';
 import { localDay, type Clock } from '../clock';
@@ -16,20 +16,20 @@ import type { Scope } from '../db';
 import { calibrationsOf, type Calibrations } from '../forecasts/calibration';
 import { readHousehold } from '../household/store';
 import { notFound } from '../http/problems';
-import { happened, keptVessel, vessels, type Kept } from './store';
+import { listEvents, keptVessel, vessels, type Kept } from './store';
 
-/** A belief forgets within weeks what was seen before: more than half a year back tells nothing. */
+/** A belief forgets within weeks what was seen before: more than half a year back shows nothing. */
 const REMEMBERED_DAYS = 200;
 
 /** What the core needs of an event. */
-export const happeningOf = ({ at, ...event }: VesselEventRow): Happening =>
-  ({ ...event, atMs: Date.parse(at) }) as unknown as Happening;
+export const toVesselEvent = ({ at, ...event }: VesselEventRow): VesselEvent =>
+  ({ ...event, atMs: Date.parse(at) }) as unknown as VesselEvent;
 
 /**
- * Vessels as they stand today, and what is to be done at each.
+ * Vessels as of today, and what is to be done at each.
  * @param kept some of the household's vessels; all of them tell how well eggs hatch
  */
-export async function stand(
+export async function readVesselStatuses(
   scope: Scope,
   catalogue: Catalogue,
   clock: Clock,
@@ -47,11 +47,11 @@ export async function stand(
   ]);
   const jars = all.filter(({ kindKey }) => hatchKeys.has(kindKey));
   const ids = new Set([...kept, ...jars].map(({ id }) => id));
-  const events = new Map([...ids].map((id) => [id, [] as Happening[]]));
+  const events = new Map([...ids].map((id) => [id, [] as VesselEvent[]]));
   const now = clock.now();
   const today = localDay(now, timeZone);
-  for (const event of await happened(scope, [...ids], addDays(today, -REMEMBERED_DAYS))) {
-    events.get(event.vesselId)?.push(happeningOf(event));
+  for (const event of await listEvents(scope, [...ids], addDays(today, -REMEMBERED_DAYS))) {
+    events.get(event.vesselId)?.push(toVesselEvent(event));
   }
   const eventsOf = (id: string) => events.get(id) ?? [];
   const learned = new Map(
@@ -78,23 +78,23 @@ export async function stand(
       hatchShare: hatch?.share,
       events: eventsOf(row.id),
     };
-    const { startedAt: _, enteredOn: __, ...told } = row;
-    const standing = standOn(vessel, today);
+    const { startedAt: _, enteredOn: __, ...report } = row;
+    const standing = computeVesselStatus(vessel, today);
     const work = workOn(vessel, standing, today, now.getTime());
-    return [{ ...told, stand: asShown(calibrations, standing), work, hatch }];
+    return [{ ...report, status: asShown(calibrations, standing), work, hatch }];
   });
 }
 
 /** The band of what is in it as wide as this household’s looks have shown it to be. */
-function asShown(calibrations: Calibrations, stand: VesselStand): VesselStand {
+function asShown(calibrations: Calibrations, status: VesselStatus): VesselStatus {
   const times = calibrations.get('culture') ?? 1;
-  const { standingG, estimate } = stand;
-  if (times === 1 || standingG <= 0) return stand;
-  const wide = (one: number) => (one <= 0 ? 0 : standingG * (one / standingG) ** times);
+  const { contentG, estimate } = status;
+  if (times === 1 || contentG <= 0) return status;
+  const wide = (one: number) => (one <= 0 ? 0 : contentG * (one / contentG) ** times);
   return {
-    ...stand,
-    lowG: wide(stand.lowG),
-    highG: wide(stand.highG),
+    ...status,
+    lowG: wide(status.lowG),
+    highG: wide(status.highG),
     // What is looked ahead from is as unsure.
     estimate: { ...estimate, sd: estimate.sd * times },
   };
@@ -117,5 +117,5 @@ export async function readVessel(
 ): Promise<VesselRow> {
   const kept = await keptVessel(scope, id);
   if (!kept) throw notFound('This culture');
-  return (await stand(scope, catalogue, clock, [kept]))[0]!;
+  return (await readVesselStatuses(scope, catalogue, clock, [kept]))[0]!;
 }

@@ -1,5 +1,5 @@
 import { addDays, daysBetween, sayGrams } from '@open-larder/core';
-import { standOfGrowth } from '@open-larder/core/growth';
+import { computeGrowthStatus } from '@open-larder/core/growth';
 import { sayNumber } from '@open-larder/core/units';
 import { waterLitres } from '@open-larder/core/tank';
 import type { Scope } from '../db';
@@ -11,7 +11,7 @@ import { sayDay } from '../print/page';
 import { ratingsIn } from '../rating/store';
 import type { Household } from '../round/house';
 import { trialRow, trials } from '../trial/store';
-import { happened } from '../water/store';
+import { listEvents } from '../water/store';
 import { accountIn } from './account';
 import type { Dot, Story } from './story';
 import {
@@ -28,7 +28,7 @@ import {
   sayTrial,
 } from './words';
 
-/** So far back a story tells of food, water and costs. */
+/** So far back a story shows of food, water and costs. */
 const SPAN_DAYS = 365;
 const MOST = 500;
 
@@ -39,19 +39,19 @@ interface Told {
 }
 
 /** All that became of a group. @throws ProblemError 404 where there is no such group */
-export async function groupStory(scope: Scope, id: string, told: Told): Promise<Story> {
-  const { household, today } = told;
+export async function groupStory(scope: Scope, id: string, report: Told): Promise<Story> {
+  const { household, today } = report;
   const life = household.history.lives.find(({ row }) => row.id === id);
   if (!life) throw notFound('This group');
   const { row, events } = life;
-  const known = await readPast(scope, told);
+  const known = await readPast(scope, report);
   const state = household.on(today).groups.find((group) => group.id === id);
   const species = household.species.get(row.speciesKey);
   const tank = household.tanks.find((one) => one.id === state?.tankId);
   const account = known.account.groups.find(({ groupId }) => groupId === id);
   const growth =
     species &&
-    standOfGrowth({
+    computeGrowthStatus({
       species,
       tempC: tank?.tempC ?? 25,
       count: Math.max(1, state?.size.total ?? 1),
@@ -109,7 +109,7 @@ export async function groupStory(scope: Scope, id: string, told: Told): Promise<
               .join(', '),
           ),
       },
-      { head: 'The last year', lines: account ? sayGroup(account, told) : [] },
+      { head: 'The last year', lines: account ? sayGroup(account, report) : [] },
       {
         head: 'What it ate in the last year',
         lines: known.served
@@ -140,11 +140,11 @@ export async function groupStory(scope: Scope, id: string, told: Told): Promise<
 }
 
 /** All that became of a tank. @throws ProblemError 404 where there is no such tank */
-export async function tankStory(scope: Scope, id: string, told: Told): Promise<Story> {
-  const { household, today } = told;
+export async function tankStory(scope: Scope, id: string, report: Told): Promise<Story> {
+  const { household, today } = report;
   const tank = household.tanksOn(today).find((one) => one.id === id);
   if (!tank) throw notFound('This tank');
-  const known = await readPast(scope, told);
+  const known = await readPast(scope, report);
   const account = known.account.tanks.find(({ tankId }) => tankId === id);
   const events = known.water.filter(({ tankId }) => tankId === id);
   const tests = events.filter(({ nitrate }) => nitrate !== null);
@@ -202,11 +202,11 @@ export async function tankStory(scope: Scope, id: string, told: Told): Promise<S
                   : []),
                 ...(account.costMinor === null
                   ? []
-                  : [`Food for ${money(account.costMinor, told)}`]),
+                  : [`Food for ${money(account.costMinor, report)}`]),
               ]
             : []),
           ...groups.flatMap((group) =>
-            sayGroup(group, told).map((line) => `${group.name}: ${line}`),
+            sayGroup(group, report).map((line) => `${group.name}: ${line}`),
           ),
         ],
       },
@@ -242,7 +242,7 @@ async function readPast(scope: Scope, { household, today }: Told) {
   const [account, ratings, water, answers, allTrials] = await Promise.all([
     accountIn(scope, household, span),
     ratingsIn(scope, from, today),
-    happened(scope, null, from),
+    listEvents(scope, null, from),
     answersAfter(scope, null, MOST),
     trials(scope, null, MOST),
   ]);

@@ -1,9 +1,9 @@
 import { growthBySize, ownPair } from '@open-larder/catalogue';
 import { chanceOf } from '../chance';
-import type { GrowthTask, Weighed } from '../growth/stand';
-import { usualLength } from '../growth/stand';
+import type { GrowthTask, Weighed } from '../growth/status';
+import { usualLength } from '../growth/status';
 import { addDays } from '../round';
-import { standOfTrial, type TrialSide, type TrialTask } from '.';
+import { computeTrialStatus, type TrialSide, type TrialTask } from '.';
 
 const FROM = '2026-01-01';
 const species = {
@@ -38,63 +38,63 @@ const after = (days: number, pace: number) => usualLength(species, 25, 1.5, days
 
 describe('a trial on sibling tubs', () => {
   it('shows a difference that is there, with its interval', () => {
-    const stand = standOfTrial(
+    const status = computeTrialStatus(
       task([
         side(measured(0, 1.5, 1), measured(56, after(56, 1), 2)),
         side(measured(0, 1.5, 3), measured(56, after(56, 1.6), 4)),
       ]),
     );
-    expect(stand).toMatchObject({ weeksDone: 8, apart: false });
-    expect(stand.result).toMatchObject({ says: 'more' });
-    expect(stand.sides.map(({ begin, last }) => [begin!.n, last!.n])).toEqual([
+    expect(status).toMatchObject({ weeksDone: 8, apart: false });
+    expect(status.result).toMatchObject({ says: 'more' });
+    expect(status.sides.map(({ begin, last }) => [begin!.n, last!.n])).toEqual([
       [30, 30],
       [30, 30],
     ]);
-    expect(stand.basis.cvMeasured).toBe(true);
+    expect(status.basis.cvMeasured).toBe(true);
   });
 
   it('shows none where there is none, and no conclusion where too few were measured', () => {
     const same = [1, 2].map((seed) => side(measured(0, 1.5, seed), measured(56, 2.5, seed + 9)));
-    expect(standOfTrial(task(same)).result).toMatchObject({ says: 'none' });
+    expect(computeTrialStatus(task(same)).result).toMatchObject({ says: 'none' });
     const few = [1, 2].map((seed) => side(measured(56, 2 + seed, seed, 2)));
-    expect(standOfTrial(task(few)).result).toEqual({ refused: 'tooFew' });
+    expect(computeTrialStatus(task(few)).result).toEqual({ refused: 'tooFew' });
     const first = side(measured(56, 2, 1, 30));
-    expect(standOfTrial(task([first, side(measured(56, 3, 2, 9))])).result).toEqual({
+    expect(computeTrialStatus(task([first, side(measured(56, 3, 2, 9))])).result).toEqual({
       refused: 'unequal',
     });
   });
 
   it('unmeasured says so, and reckons with what is usual', () => {
-    const stand = standOfTrial(task([side(), side()]));
-    expect(stand).toMatchObject({
+    const status = computeTrialStatus(task([side(), side()]));
+    expect(status).toMatchObject({
       result: { refused: 'unmeasured' },
       enough: null,
       apart: false,
       basis: { cv: 0.12, cvMeasured: false, lengthCm: 2 },
     });
-    expect(stand.basis.growsCm).toBeGreaterThan(0);
+    expect(status.basis.growsCm).toBeGreaterThan(0);
   });
 
   it('says where the sides differed before it began', () => {
     const [a, b] = [side(measured(-2, 1.5, 1)), side(measured(3, 1.9, 2))];
-    expect(standOfTrial(task([a, b])).apart).toBe(true);
+    expect(computeTrialStatus(task([a, b])).apart).toBe(true);
     // A sample of long before does not tell how it began.
-    expect(standOfTrial(task([side(measured(-20, 1.5, 1)), b])).sides[0]!.begin).toBeNull();
+    expect(computeTrialStatus(task([side(measured(-20, 1.5, 1)), b])).sides[0]!.begin).toBeNull();
   });
 
   it('takes fewer fish for more weeks, and knows when there are enough', () => {
     const sides = [1, 2].map((seed) => side(measured(0, 1.5, seed), measured(30, 2, seed + 9)));
-    const stand = standOfTrial(task(sides, { weeks: 10, difference: 0.6, tubsEach: 2 }));
-    expect(stand.needed.map(({ weeks }) => weeks)).toEqual([2, 4, 6, 8, 10, 12, 16]);
-    const each = stand.needed.map((one) => one.each ?? Infinity);
+    const status = computeTrialStatus(task(sides, { weeks: 10, difference: 0.6, tubsEach: 2 }));
+    expect(status.needed.map(({ weeks }) => weeks)).toEqual([2, 4, 6, 8, 10, 12, 16]);
+    const each = status.needed.map((one) => one.each ?? Infinity);
     expect([...each].sort((a, b) => b - a)).toEqual(each);
-    expect(stand.enough).toBe(30 >= each[4]!);
-    expect(standOfTrial(task(sides, { weeks: 2, difference: 0.05 })).enough).toBe(false);
+    expect(status.enough).toBe(30 >= each[4]!);
+    expect(computeTrialStatus(task(sides, { weeks: 2, difference: 0.05 })).enough).toBe(false);
   });
 
   it('takes nothing that was measured after it ended', () => {
     const late = [1, 2].map((seed) => side(measured(70, 2 * seed, seed)));
-    expect(standOfTrial(task(late)).result).toEqual({ refused: 'unmeasured' });
+    expect(computeTrialStatus(task(late)).result).toEqual({ refused: 'unmeasured' });
   });
 });
 
@@ -110,14 +110,18 @@ describe('a trial on one tank', () => {
   };
 
   it('sets growth after against growth before, each against its kind', () => {
-    expect(standOfTrial(task([lived(2.5)], { changedOn })).result).toMatchObject({ says: 'more' });
-    expect(standOfTrial(task([lived(1)], { changedOn })).result).toMatchObject({ says: 'none' });
+    expect(computeTrialStatus(task([lived(2.5)], { changedOn })).result).toMatchObject({
+      says: 'more',
+    });
+    expect(computeTrialStatus(task([lived(1)], { changedOn })).result).toMatchObject({
+      says: 'none',
+    });
   });
 
   it('needs a sample before, at and after the change', () => {
     const { measured: all } = lived(1);
     for (const some of [all.slice(0, 2), all.slice(1), []]) {
-      expect(standOfTrial(task([side(...some)], { changedOn })).result).toEqual({
+      expect(computeTrialStatus(task([side(...some)], { changedOn })).result).toEqual({
         refused: 'unmeasured',
       });
     }

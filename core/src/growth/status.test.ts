@@ -2,7 +2,7 @@ import { growthBySize, ownPair } from '@open-larder/catalogue';
 import fc from 'fast-check';
 import { chanceOf } from '../chance';
 import { addDays } from '../round';
-import { standOfGrowth, usualLength, type GrowthTask, type Weighed } from '.';
+import { computeGrowthStatus, usualLength, type GrowthTask, type Weighed } from '.';
 
 const TODAY = '2026-03-11';
 const species = {
@@ -38,22 +38,22 @@ const grown = (pace: number, seed = 1) =>
 
 describe('how a group grows', () => {
   it('unmeasured says nothing; measured once says its size alone', () => {
-    expect(standOfGrowth(task([]))).toMatchObject({
+    expect(computeGrowthStatus(task([]))).toMatchObject({
       samples: [],
       refused: 'tooFew',
       against: null,
       growthRate: null,
       reached: null,
     });
-    const once = standOfGrowth(task([at(3, [2, 2.2, 2.1])]));
+    const once = computeGrowthStatus(task([at(3, [2, 2.2, 2.1])]));
     expect(once.samples).toHaveLength(1);
     expect(once).toMatchObject({ against: null, growthRate: null, shrank: null });
   });
 
   it('as its kind does, is as usual; half as fast is behind, faster is ahead', () => {
-    expect(standOfGrowth(task(grown(1))).against).toBe('as usual');
-    expect(standOfGrowth(task(grown(0.4))).against).toBe('behind');
-    expect(standOfGrowth(task(grown(2))).against).toBe('ahead');
+    expect(computeGrowthStatus(task(grown(1))).against).toBe('as usual');
+    expect(computeGrowthStatus(task(grown(0.4))).against).toBe('behind');
+    expect(computeGrowthStatus(task(grown(2))).against).toBe('ahead');
   });
 
   it('calls a healthy group behind its kind in at most one case of twenty', () => {
@@ -62,55 +62,58 @@ describe('how a group grows', () => {
     for (let seed = 0; seed < runs; seed += 1) {
       // Healthy fish of one kind grow by half and by twice as fast: food and water differ.
       const pace = Math.exp(0.3 * chanceOf(seed * 31 + 7).normal());
-      if (standOfGrowth(task(grown(pace, seed * 17))).against === 'behind') behind += 1;
+      if (computeGrowthStatus(task(grown(pace, seed * 17))).against === 'behind') behind += 1;
     }
     expect(behind / runs).toBeLessThanOrEqual(0.05);
   });
 
   it('full-grown is never behind', () => {
-    const old = standOfGrowth(task([at(60, around(6.2, 1)), at(2, around(6.1, 2))]));
+    const old = computeGrowthStatus(task([at(60, around(6.2, 1)), at(2, around(6.1, 2))]));
     expect(old.against).not.toBe('behind');
   });
 
-  it('tells when a length is reached: by its own curve, or by its kind', () => {
-    const own = standOfGrowth(task(grown(1), { targetCm: 4.5 }));
+  it('shows when a length is reached: by its own curve, or by its kind', () => {
+    const own = computeGrowthStatus(task(grown(1), { targetCm: 4.5 }));
     expect(own.reached).toMatchObject({ by: 'curve' });
-    const few = standOfGrowth(
+    const few = computeGrowthStatus(
       task(grown(1).slice(0, 3), { targetCm: 3, today: addDays(TODAY, -84) }),
     );
     expect(few.reached).toMatchObject({ by: 'kind' });
-    for (const stand of [own, few]) {
-      const told = stand.reached as { day: string; from: string; to: string | null };
-      expect(told.from <= told.day).toBe(true);
-      expect(told.to === null || told.day <= told.to).toBe(true);
+    for (const status of [own, few]) {
+      const report = status.reached as { day: string; from: string; to: string | null };
+      expect(report.from <= report.day).toBe(true);
+      expect(report.to === null || report.day <= report.to).toBe(true);
     }
-    expect(standOfGrowth(task(grown(1), { targetCm: 1 })).reached).toBe('there');
-    expect(standOfGrowth(task(grown(1), { targetCm: 60 })).reached).toBe('never');
+    expect(computeGrowthStatus(task(grown(1), { targetCm: 1 })).reached).toBe('there');
+    expect(computeGrowthStatus(task(grown(1), { targetCm: 60 })).reached).toBe('never');
   });
 
   it('shrinking fish are said, where it is more than measuring is off', () => {
-    const shrank = standOfGrowth(task([at(20, around(3, 1)), at(1, around(2.4, 2))]));
+    const shrank = computeGrowthStatus(task([at(20, around(3, 1)), at(1, around(2.4, 2))]));
     expect(shrank.shrank).not.toBeNull();
     expect(shrank.growthRate!.perDay).toBeLessThan(0);
-    expect(standOfGrowth(task([at(20, around(3, 1)), at(1, around(2.97, 2))])).shrank).toBeNull();
-    expect(standOfGrowth(task([at(20, [3]), at(1, [2])])).shrank).toBeNull();
+    expect(
+      computeGrowthStatus(task([at(20, around(3, 1)), at(1, around(2.97, 2))])).shrank,
+    ).toBeNull();
+    expect(computeGrowthStatus(task([at(20, [3]), at(1, [2])])).shrank).toBeNull();
   });
 
   it('one fish measured ten times is one fish', () => {
-    const stand = standOfGrowth(task([at(1, around(3, 1, 10))], { count: 1 }));
-    expect(stand.samples[0]).toMatchObject({ n: 1, again: true, cv: null });
-    expect(stand.sorting).toBeNull();
+    const status = computeGrowthStatus(task([at(1, around(3, 1, 10))], { count: 1 }));
+    expect(status.samples[0]).toMatchObject({ n: 1, again: true, cv: null });
+    expect(status.sorting).toBeNull();
   });
 
-  it('two measurements on one day are one; two batches in a tank are told apart', () => {
-    const stand = standOfGrowth(task([at(1, around(1.5, 1, 7)), at(1, around(3, 2, 6))]));
-    expect(stand.samples).toHaveLength(1);
-    expect(stand.sorting).toMatchObject({ mixed: true, small: 7, large: 6 });
+  it('two measurements on one day are one; two batches in a tank are reported apart', () => {
+    const status = computeGrowthStatus(task([at(1, around(1.5, 1, 7)), at(1, around(3, 2, 6))]));
+    expect(status.samples).toHaveLength(1);
+    expect(status.sorting).toMatchObject({ mixed: true, small: 7, large: 6 });
   });
 
-  it('what they weigh is told against what their kind weighs at that length', () => {
-    const usual = standOfGrowth(task([at(1, [3, 3, 3])])).samples[0]!.massG;
-    const word = (massG: number) => standOfGrowth(task([at(1, [3, 3, 3], massG)])).condition?.word;
+  it('what they weigh is reported against what their kind weighs at that length', () => {
+    const usual = computeGrowthStatus(task([at(1, [3, 3, 3])])).samples[0]!.massG;
+    const word = (massG: number) =>
+      computeGrowthStatus(task([at(1, [3, 3, 3], massG)])).condition?.word;
     expect(word(usual)).toBe('as usual');
     expect(word(usual * 0.7)).toBe('thin');
     expect(word(usual * 1.4)).toBe('stout');
@@ -129,17 +132,17 @@ describe('how a group grows', () => {
     );
     fc.assert(
       fc.property(some, fc.integer({ min: 0, max: 50 }), (rows, count) => {
-        const stand = standOfGrowth(
+        const status = computeGrowthStatus(
           task(
             rows.map(({ ago, lengths }) => at(ago, lengths)),
             { count, targetCm: 4 },
           ),
         );
-        for (const sample of stand.samples) {
+        for (const sample of status.samples) {
           expect(sample.day <= TODAY).toBe(true);
           expect(Number.isFinite(sample.massG)).toBe(true);
         }
-        if (stand.growthRate) expect(Number.isFinite(stand.growthRate.perDay)).toBe(true);
+        if (status.growthRate) expect(Number.isFinite(status.growthRate.perDay)).toBe(true);
       }),
       { numRuns: 60 },
     );

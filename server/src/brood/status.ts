@@ -4,14 +4,14 @@ import {
   broodTraits,
   broodWork,
   clutchOf,
-  standOfBrood,
-  type BroodStand,
+  computeBroodStatus,
+  type BroodStatus,
   type BroodTask,
   type Clutch,
   type Dated,
 } from '@open-larder/core/brood';
 import { localDay, type Clock } from '../clock';
-import { stand as standOfVessels } from '../culture/standing';
+import { readVesselStatuses } from '../culture/status';
 import { vessels } from '../culture/store';
 import type { Scope } from '../db';
 import { allFoods } from '../food/store';
@@ -22,13 +22,13 @@ import { moments } from '../moment/store';
 import { speciesOf } from '../species/store';
 import { tanks } from '../tank/store';
 import { foodsForBroods } from './foods';
-import { broods, happened, keptBrood, tubsOf, type Kept } from './store';
+import { broods, listEvents, keptBrood, tubsOf, type Kept } from './store';
 
 /** Light of a tub that stands in no tank: twelve hours. Assumption. */
 const USUAL_LIGHT = { lightOnMin: 8 * 60, lightOffMin: 20 * 60 };
 
-/** Broods as they stand today, with what is to be done for each. */
-export async function stand(
+/** Broods as of today, with what is to be done for each. */
+export async function readBroodStatuses(
   scope: Scope,
   catalogue: Catalogue,
   clock: Clock,
@@ -43,9 +43,9 @@ export async function stand(
     readHousehold(scope),
     speciesOf(scope, catalogue),
     allFoods(scope),
-    vessels(scope, null, null).then((all) => standOfVessels(scope, catalogue, clock, all)),
+    vessels(scope, null, null).then((all) => readVesselStatuses(scope, catalogue, clock, all)),
     tubsOf(scope, ids),
-    happened(scope, ids),
+    listEvents(scope, ids),
     tanks(scope, null, null),
     moments(scope, null, null),
   ]);
@@ -70,7 +70,7 @@ export async function stand(
   return scope.each(kept, idOf, (row): BroodRow[] => {
     const kind = species.get(row.speciesKey);
     const way = wayOf(row.breeding ?? kind?.breeding);
-    // A species that has left the catalogue has nothing that could be reckoned.
+    // A species that has left the catalogue has nothing that could be computed.
     if (!kind || !way) return [];
     const mine = tubs.filter(({ broodId }) => broodId === row.id);
     const light = (row.tankId === null ? null : byTank.get(row.tankId)) ?? USUAL_LIGHT;
@@ -90,12 +90,12 @@ export async function stand(
       conditionDays: row.conditionDays,
       clutches: clutches(row),
     };
-    const standing = standOfBrood(task);
+    const standing = computeBroodStatus(task);
     return [
       {
         ...row,
         tubs: mine.map(({ broodId: _, ...tub }) => tub),
-        stand: asShown(calibrations, standing),
+        status: asShown(calibrations, standing),
         work: broodWork(task, standing),
       },
     ];
@@ -103,16 +103,16 @@ export async function stand(
 }
 
 /** Windows of hatching and swimming as wide as this household’s clutches have shown them to be. */
-function asShown(calibrations: Calibrations, stand: BroodStand): BroodStand {
+function asShown(calibrations: Calibrations, status: BroodStatus): BroodStatus {
   const shown = <D extends Dated | null>(dated: D): D =>
     dated === null || dated.seen || (dated.stage !== 'hatch' && dated.stage !== 'swim')
       ? dated
       : shownDays(calibrations, dated.stage, dated);
   return {
-    ...stand,
-    stages: stand.stages.map(shown),
-    next: shown(stand.next),
-    swim: shown(stand.swim),
+    ...status,
+    stages: status.stages.map(shown),
+    next: shown(status.next),
+    swim: shown(status.swim),
   };
 }
 
@@ -125,7 +125,7 @@ const DAY_MIN = 1440;
 const hoursOf = ({ lightOnMin, lightOffMin }: Light): number =>
   ((lightOffMin - lightOnMin + DAY_MIN) % DAY_MIN || DAY_MIN) / 60;
 
-/** Moments at which somebody is there while it is light. */
+/** Moments at which someone is there while it is light. */
 function feedsIn(times: readonly MomentRow[], { lightOnMin, lightOffMin }: Light): number {
   const lit = (minutes: number) =>
     lightOnMin <= lightOffMin
@@ -145,7 +145,7 @@ export async function readBrood(
   id: string,
 ): Promise<BroodRow> {
   const kept = await keptBrood(scope, id);
-  const [row] = kept ? await stand(scope, catalogue, clock, [kept]) : [];
+  const [row] = kept ? await readBroodStatuses(scope, catalogue, clock, [kept]) : [];
   if (!row) throw notFound('This brood');
   return row;
 }

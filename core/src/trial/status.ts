@@ -1,5 +1,5 @@
-import type { GrowthTask, Weighed } from '../growth/stand';
-import { usualLength } from '../growth/stand';
+import type { GrowthTask, Weighed } from '../growth/status';
+import { usualLength } from '../growth/status';
 import { byDay, sampleOf, type Sample } from '../growth/sample';
 import { daysBetween } from '../round';
 import { fishByWeeks } from './power';
@@ -29,19 +29,19 @@ export interface TrialTask {
   tubsEach: number;
 }
 
-export interface SideStand {
+export interface SideStatus {
   /** The sample nearest to the beginning, up to a week before it, and the latest since. */
   begin: (Sample & { day: string }) | null;
   last: (Sample & { day: string }) | null;
   count: number;
 }
 
-export interface TrialStand {
+export interface TrialStatus {
   weeksDone: number;
-  sides: SideStand[];
+  sides: SideStatus[];
   /** Fish on each side that show the difference after so many weeks; null where no number does. */
   needed: { weeks: number; each: number | null }[];
-  /** What that is reckoned with: the spread between fish, and what a week grows. */
+  /** What that is computed with: the spread between fish, and what a week grows. */
   basis: { cv: number; cvMeasured: boolean; growsCm: number; lengthCm: number };
   /** Whether so many are there and were measured; null before anything was. */
   enough: boolean | null;
@@ -54,7 +54,7 @@ export interface TrialStand {
 export const LOOKED_AT_WEEKS = [2, 4, 6, 8, 12, 16];
 /** Fish of one clutch differ so much where nobody measured them. Assumption. */
 export const USUAL_CV = 0.12;
-/** A sample of so many days before still tells how it began. Assumption. */
+/** A sample of so many days before still shows how it began. Assumption. */
 const BEGIN_DAYS = 7;
 
 type Dated = Sample & { day: string };
@@ -63,10 +63,10 @@ type Dated = Sample & { day: string };
  * How a trial stands: who was measured, how many fish it takes, and what it showed so far.
  * @throws RangeError without a side, or for measurements that no fish has
  */
-export function standOfTrial(task: TrialTask): TrialStand {
+export function computeTrialStatus(task: TrialTask): TrialStatus {
   const { from, upTo, weeks, difference, tubsEach } = task;
   const sampled = task.sides.map(samplesOf);
-  const sides = task.sides.map(({ count }, at): SideStand => {
+  const sides = task.sides.map(({ count }, at): SideStatus => {
     const samples = sampled[at]!.filter(({ day }) => day <= upTo);
     const begin =
       samples.filter(({ day }) => day <= from && daysBetween(day, from) <= BEGIN_DAYS).at(-1) ??
@@ -100,9 +100,9 @@ const samplesOf = ({ measured, count }: TrialSide): Dated[] =>
 
 function basisOf(
   { species, tempC, measured }: TrialSide,
-  sides: readonly SideStand[],
+  sides: readonly SideStatus[],
   samples: readonly Dated[],
-): TrialStand['basis'] {
+): TrialStatus['basis'] {
   const known = sides.flatMap(({ begin, last }) => [begin, last]).filter((one) => one !== null);
   const spread = known.flatMap(({ cv }) => cv ?? []);
   const start = sides[0]?.begin ?? samples.at(-1) ?? null;
@@ -116,18 +116,18 @@ function basisOf(
   };
 }
 
-function beganApart(sides: readonly SideStand[]): boolean {
+function beganApart(sides: readonly SideStatus[]): boolean {
   const [first, second] = sides;
   if (!first?.begin || !second?.begin) return false;
-  const told = compared(first.begin, second.begin);
-  return !('refused' in told) && told.says !== 'none';
+  const report = compared(first.begin, second.begin);
+  return !('refused' in report) && report.says !== 'none';
 }
 
 function resultOf(
   { from, changedOn, upTo, sides: [side], tubsEach }: TrialTask,
-  sides: readonly SideStand[],
+  sides: readonly SideStatus[],
   sampled: readonly (readonly Dated[])[],
-): TrialStand['result'] {
+): TrialStatus['result'] {
   if (changedOn === null) {
     const [first, second] = sides;
     if (!first?.last || !second?.last) return { refused: 'unmeasured' };

@@ -45,7 +45,7 @@ export interface DaySample extends Sample {
 }
 
 /** How a group grows, from what was measured. */
-export interface GrowthStand {
+export interface GrowthStatus {
   samples: DaySample[];
   curve: Curve | null;
   refused: Refusal | null;
@@ -100,8 +100,8 @@ function usualBand(
   };
 }
 
-/** Where a measured group stands. @throws RangeError for measurements that no fish has */
-export function standOfGrowth(task: GrowthTask): GrowthStand {
+/** The status of a measured group. @throws RangeError for measurements that no fish has */
+export function computeGrowthStatus(task: GrowthTask): GrowthStatus {
   const { species, tempC, count, today, targetCm, checkpoints = [], bornOn = null } = task;
   const samples = byDay(task.measured.filter(({ day }) => day <= today)).map(
     ({ day, values }): DaySample => {
@@ -164,7 +164,7 @@ function againstUsual(
   last: Sample,
   first: Sample,
   { usualCm, slowCm, fastCm }: { usualCm: number; slowCm: number; fastCm: number },
-): GrowthStand['against'] {
+): GrowthStatus['against'] {
   const near = Math.abs(last.mean / usualCm - 1) <= AS_USUAL;
   const within = last.mean >= slowCm && last.mean <= fastCm;
   if (last.low === null || last.high === null) return near ? 'as usual' : 'unsure';
@@ -180,7 +180,7 @@ function againstUsual(
  * @returns null where nothing was measured, or the day has passed
  */
 export function lengthAhead(task: GrowthTask, day: string): Foreseen | null {
-  const { samples, curve } = standOfGrowth(task);
+  const { samples, curve } = computeGrowthStatus(task);
   const last = samples.at(-1);
   if (!last || day <= last.day) return null;
   const cv = last.cv ?? USUAL_CV;
@@ -201,12 +201,12 @@ export function lengthAhead(task: GrowthTask, day: string): Foreseen | null {
   return asRead(band, Math.hypot(sampleSd(last.mean), sampleSd(middle)));
 }
 
-function rateOf(before: DaySample, last: DaySample): GrowthStand['growthRate'] {
+function rateOf(before: DaySample, last: DaySample): GrowthStatus['growthRate'] {
   const days = daysBetween(before.day, last.day);
   return { perDay: specificGrowthRate(before.massG, last.massG, days), days };
 }
 
-function shrankFrom(before: DaySample, last: DaySample): GrowthStand['shrank'] {
+function shrankFrom(before: DaySample, last: DaySample): GrowthStatus['shrank'] {
   if (last.high === null || before.low === null) return null;
   return last.high < before.low ? { fromCm: before.mean, toCm: last.mean } : null;
 }
@@ -222,14 +222,14 @@ function reachedBy(
   if (!first || !last) return null;
   if (last.mean >= targetCm) return 'there';
   if (curve) {
-    const told = reaches(curve, targetCm);
-    if (told) {
+    const report = reaches(curve, targetCm);
+    if (report) {
       const on = (day: number) => addDays(first.day, Math.round(day));
-      const day = on(told.day);
+      const day = on(report.day);
       return {
         day: day < today ? today : day,
-        from: on(told.from) < today ? today : on(told.from),
-        to: told.to === null ? null : on(told.to),
+        from: on(report.from) < today ? today : on(report.from),
+        to: report.to === null ? null : on(report.to),
         by: 'curve',
       };
     }
@@ -257,7 +257,7 @@ function daysFrom(species: Grown, tempC: number, fromCm: number, toCm: number): 
   return now === null || then === null ? null : then - now;
 }
 
-function conditionOf({ species, measured, today }: GrowthTask): GrowthStand['condition'] {
+function conditionOf({ species, measured, today }: GrowthTask): GrowthStatus['condition'] {
   const weighed = measured.filter(({ massG, day }) => massG !== null && day <= today);
   const last = weighed.at(-1);
   if (!last) return null;

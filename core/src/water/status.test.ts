@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { addDays } from '../round';
 import { chanceOf } from '../chance';
-import { keepsUnder, peakOf, standOfWater, UPTAKE, type WaterEvent, type WaterTask } from '.';
+import { keepsUnder, peakOf, computeWaterStatus, UPTAKE, type WaterEvent, type WaterTask } from '.';
 import { waterEvent as event } from './water.testkit';
 
 const TODAY = '2026-03-11';
@@ -25,8 +25,8 @@ const task = (over: Partial<WaterTask> = {}): WaterTask => ({
   servedMg: served,
   plannedMg: Array<number>(56).fill(MG),
   groups: [
-    { id: 'a', name: 'Danios', standsMgL: 40 },
-    { id: 'b', name: 'Loaches', standsMgL: 20 },
+    { id: 'a', name: 'Danios', toleratesMgL: 40 },
+    { id: 'b', name: 'Loaches', toleratesMgL: 20 },
   ],
   ...over,
 });
@@ -50,22 +50,22 @@ function lived(production: number, uptake: number, seed: number, weeks = 12): Wa
 
 describe('the water of a tank', () => {
   it('without a test is told from its food, and widely', () => {
-    const stand = standOfWater(task());
-    expect(stand.foodAddsMgL).toBeCloseTo(1, 2);
-    expect(stand.fit.tests).toBe(0);
-    expect(stand.addsMgL).toBeGreaterThan(0.5);
-    expect(stand.addsMgL).toBeLessThan(1.1);
-    expect(stand.days[30]!.high - stand.days[30]!.low).toBeGreaterThan(5);
-    expect(stand.days).toHaveLength(56);
+    const status = computeWaterStatus(task());
+    expect(status.foodAddsMgL).toBeCloseTo(1, 2);
+    expect(status.fit.tests).toBe(0);
+    expect(status.addsMgL).toBeGreaterThan(0.5);
+    expect(status.addsMgL).toBeLessThan(1.1);
+    expect(status.days[30]!.high - status.days[30]!.low).toBeGreaterThan(5);
+    expect(status.days).toHaveLength(56);
   });
 
   it('with tests learns what it truly makes, and is surer', () => {
-    const stand = standOfWater(task({ events: lived(1.6, 0.3, 1) }));
-    expect(stand.addsMgL).toBeGreaterThan(0.9);
-    expect(stand.addsMgL).toBeLessThan(1.7);
-    const plain = standOfWater(task());
-    const width = ({ days }: typeof stand) => days[20]!.high - days[20]!.low;
-    expect(width(stand)).toBeLessThan(width(plain));
+    const status = computeWaterStatus(task({ events: lived(1.6, 0.3, 1) }));
+    expect(status.addsMgL).toBeGreaterThan(0.9);
+    expect(status.addsMgL).toBeLessThan(1.7);
+    const plain = computeWaterStatus(task());
+    const width = ({ days }: typeof status) => days[20]!.high - days[20]!.low;
+    expect(width(status)).toBeLessThan(width(plain));
   });
 
   it('what comes lies in the band about nine times of ten', () => {
@@ -73,9 +73,9 @@ describe('the water of a tank', () => {
     const seeds = 60;
     for (let seed = 1; seed <= seeds; seed += 1) {
       const all = lived(1.4, 0.4, seed, 14);
-      // As it was told four weeks ago, against what is so now.
+      // As it was reported four weeks ago, against what is so now.
       const then = before(28);
-      const stand = standOfWater(
+      const status = computeWaterStatus(
         task({
           today: then,
           events: all.filter(({ day }) => day <= then),
@@ -87,35 +87,37 @@ describe('the water of a tank', () => {
         if (back % 7 === 0) mgL = mgL * 0.75 + 1.25;
         mgL += 1;
       }
-      const { low, high } = stand.days[28]!;
+      const { low, high } = status.days[28]!;
       if (low <= mgL && mgL <= high) held += 1;
     }
     expect(held / seeds).toBeGreaterThan(0.8);
   });
 
   it('the strictest group sets the cap; each way to keep it holds it', () => {
-    const stand = standOfWater(task({ events: lived(1.4, 0.2, 3) }));
-    expect(stand.cap).toEqual({ mgL: 20, groupId: 'b', groupName: 'Loaches' });
-    expect(stand.peakMgL).toBeGreaterThan(20);
-    const { share, everyDays, ration } = stand.keeps!;
+    const status = computeWaterStatus(task({ events: lived(1.4, 0.2, 3) }));
+    expect(status.cap).toEqual({ mgL: 20, groupId: 'b', groupName: 'Loaches' });
+    expect(status.peakMgL).toBeGreaterThan(20);
+    const { share, everyDays, ration } = status.keeps!;
     const rhythm = { share: 0.25, everyDays: 7, sourceMgL: 5 };
     // What is advised holds even where more is added than is likely.
-    const { production, uptakeMgL } = stand.worst;
-    const adds = production * stand.foodAddsMgL - uptakeMgL;
-    expect(adds).toBeGreaterThan(stand.addsMgL);
+    const { production, uptakeMgL } = status.worst;
+    const adds = production * status.foodAddsMgL - uptakeMgL;
+    expect(adds).toBeGreaterThan(status.addsMgL);
     expect(peakOf(adds, { ...rhythm, share: share! })).toBeCloseTo(20, 6);
     expect(peakOf(adds, { ...rhythm, everyDays: everyDays! })).toBeLessThanOrEqual(20);
-    const fed = production * stand.foodAddsMgL * ration! - uptakeMgL;
+    const fed = production * status.foodAddsMgL * ration! - uptakeMgL;
     expect(peakOf(fed, rhythm)).toBeCloseTo(20, 6);
-    expect(stand.warnings.some(({ kind }) => kind === 'willPass' || kind === 'overCap')).toBe(true);
+    expect(status.warnings.some(({ kind }) => kind === 'willPass' || kind === 'overCap')).toBe(
+      true,
+    );
   });
 
   it('what evaporated and was filled up brings what the new water has, and takes nothing away', () => {
     const rhythm = { ...task().rhythm, sourceMgL: 10 };
     const test = tested(before(20), 15);
-    const plain = standOfWater(task({ events: [test], rhythm }));
+    const plain = computeWaterStatus(task({ events: [test], rhythm }));
     const filled = [18, 11, 4].map((ago) => event('filledUp', before(ago), { share: 0.1 }));
-    const more = standOfWater(task({ events: [test, ...filled], rhythm }));
+    const more = computeWaterStatus(task({ events: [test, ...filled], rhythm }));
     // Three times a mg/L, of which the usual changes since took some out again.
     const brought = more.past.at(-1)!.mgL - plain.past.at(-1)!.mgL;
     expect(brought).toBeGreaterThan(1.5);
@@ -127,31 +129,31 @@ describe('the water of a tank', () => {
     const tests = Array.from({ length: 17 }, (_, at) => tested(before(116 - at * 7), 54));
     const changes = Array.from({ length: 17 }, (_, at) => event('changed', before(116 - at * 7)));
     const events = tests.flatMap((test, at) => [test, changes[at]!]);
-    const stand = standOfWater(task({ events }));
-    expect(Math.abs(stand.peakMgL - 54)).toBeLessThan(4);
-    expect(stand.fit.production).toBeGreaterThan(1.4);
+    const status = computeWaterStatus(task({ events }));
+    expect(Math.abs(status.peakMgL - 54)).toBeLessThan(4);
+    expect(status.fit.production).toBeGreaterThan(1.4);
     // And what is advised keeps it under: a quarter a week never did.
-    expect(stand.keeps!.share ?? 1).toBeGreaterThan(0.6);
+    expect(status.keeps!.share ?? 1).toBeGreaterThan(0.6);
   });
 
   it('over what they stand it is brought down first, by steps that they bear', () => {
-    const groups = [{ id: 'p', name: 'Platies', standsMgL: 40 }];
-    const stand = standOfWater(task({ events: [tested(TODAY, 60)], groups }));
-    expect(stand.warnings[0]).toMatchObject({ kind: 'overCap', mgL: 60 });
-    expect(stand.over!.mgL).toBeGreaterThan(40);
-    const { steps } = stand.over!;
+    const groups = [{ id: 'p', name: 'Platies', toleratesMgL: 40 }];
+    const status = computeWaterStatus(task({ events: [tested(TODAY, 60)], groups }));
+    expect(status.warnings[0]).toMatchObject({ kind: 'overCap', mgL: 60 });
+    expect(status.over!.mgL).toBeGreaterThan(40);
+    const { steps } = status.over!;
     expect(steps!.every(({ share }) => share > 0 && share <= 0.35)).toBe(true);
     expect(steps!.at(-1)!.toMgL).toBeLessThan(40);
-    expect(standOfWater(task({ groups })).over).toBeNull();
+    expect(computeWaterStatus(task({ groups })).over).toBeNull();
   });
 
   it('a step that was done today counts, and the next one is in two days', () => {
-    const groups = [{ id: 'p', name: 'Platies', standsMgL: 40 }];
+    const groups = [{ id: 'p', name: 'Platies', toleratesMgL: 40 }];
     const test = tested(TODAY, 80);
-    const first = standOfWater(task({ events: [test], groups }));
+    const first = computeWaterStatus(task({ events: [test], groups }));
     const { share } = first.over!.steps![0]!;
     const done = event('changed', TODAY, { share });
-    const then = standOfWater(task({ events: [test, done], groups }));
+    const then = computeWaterStatus(task({ events: [test, done], groups }));
     expect(then.days[0]!.after).toBeLessThan(then.days[0]!.before);
     expect(then.days[1]!.before).toBeLessThan(first.days[1]!.before);
     expect(then.over!.mgL).toBeLessThan(first.over!.mgL * 0.85);
@@ -160,32 +162,32 @@ describe('the water of a tank', () => {
   });
 
   it('fed without a word in the records is taken as fed by its plan', () => {
-    const unwritten = standOfWater(task({ servedMg: new Map(), events: lived(1, 0.1, 2) }));
-    const written = standOfWater(task({ events: lived(1, 0.1, 2) }));
+    const unwritten = computeWaterStatus(task({ servedMg: new Map(), events: lived(1, 0.1, 2) }));
+    const written = computeWaterStatus(task({ events: lived(1, 0.1, 2) }));
     expect(Math.abs(unwritten.peakMgL - written.peakMgL)).toBeLessThan(1);
   });
 
   it('keeps to what the keeper knows that its fish stand', () => {
     const rhythm = { ...task().rhythm, capMgL: 30 };
-    const stand = standOfWater(task({ rhythm }));
-    expect(stand.cap).toEqual({ mgL: 30, groupId: 'b', groupName: 'Loaches' });
-    expect(standOfWater(task({ rhythm: { ...rhythm, capMgL: null } })).cap!.mgL).toBe(20);
+    const status = computeWaterStatus(task({ rhythm }));
+    expect(status.cap).toEqual({ mgL: 30, groupId: 'b', groupName: 'Loaches' });
+    expect(computeWaterStatus(task({ rhythm: { ...rhythm, capMgL: null } })).cap!.mgL).toBe(20);
   });
 
   it('a source above the cap is said: no change of water can keep it', () => {
     const rhythm = { ...task().rhythm, sourceMgL: 25 };
-    const stand = standOfWater(task({ rhythm }));
-    expect(stand.keeps).toEqual({ share: null, everyDays: null, ration: null });
-    expect(stand.warnings).toContainEqual({ kind: 'sourceOverCap' });
+    const status = computeWaterStatus(task({ rhythm }));
+    expect(status.keeps).toEqual({ share: null, everyDays: null, ration: null });
+    expect(status.warnings).toContainEqual({ kind: 'sourceOverCap' });
   });
 
   it('a test in the wrong unit is asked about, and believed once it is confirmed', () => {
     const events = [...lived(1.2, 0.2, 5), tested(before(1), 141)];
-    const stand = standOfWater(task({ events }));
-    const asked = stand.warnings.find((one) => one.kind === 'odd');
+    const status = computeWaterStatus(task({ events }));
+    const asked = status.warnings.find((one) => one.kind === 'odd');
     expect(asked).toMatchObject({ eventId: events.at(-1)!.id, mgL: 141 });
-    expect(stand.latest.nitrate!.value).toBeLessThan(60);
-    const sure = standOfWater(
+    expect(status.latest.nitrate!.value).toBeLessThan(60);
+    const sure = computeWaterStatus(
       task({ events: [...events.slice(0, -1), { ...events.at(-1)!, sure: true }] }),
     );
     expect(sure.warnings.some((one) => one.kind === 'odd')).toBe(false);
@@ -194,36 +196,39 @@ describe('the water of a tank', () => {
 
   it('the next change follows the last, is late when it was missed, and is held for a spawn', () => {
     const last = event('changed', before(3));
-    expect(standOfWater(task({ events: [last] })).next).toMatchObject({
+    expect(computeWaterStatus(task({ events: [last] })).next).toMatchObject({
       day: addDays(TODAY, 4),
       litres: 25,
       late: 0,
     });
     const missed = event('changed', before(10));
-    expect(standOfWater(task({ events: [missed] })).next).toMatchObject({ day: TODAY, late: 3 });
+    expect(computeWaterStatus(task({ events: [missed] })).next).toMatchObject({
+      day: TODAY,
+      late: 3,
+    });
     const rhythm = { ...task().rhythm, heldUntil: addDays(TODAY, 9) };
-    expect(standOfWater(task({ events: [missed], rhythm })).next).toMatchObject({
+    expect(computeWaterStatus(task({ events: [missed], rhythm })).next).toMatchObject({
       day: addDays(TODAY, 9),
       late: 0,
       held: true,
     });
     const unsaid = { ...task().rhythm, said: false };
-    expect(standOfWater(task({ events: [missed], rhythm: unsaid })).next).toBeNull();
+    expect(computeWaterStatus(task({ events: [missed], rhythm: unsaid })).next).toBeNull();
   });
 
   it('a new filter ripens: ammonia first, then nitrite, and a day from which it is done', () => {
-    const { raw } = standOfWater(task({ since: before(2) }));
+    const { raw } = computeWaterStatus(task({ since: before(2) }));
     const tops = (of: 'tan' | 'nitrite') => {
       const values = raw!.days.map((day) => day[of]);
       return values.indexOf(Math.max(...values));
     };
     expect(tops('tan')).toBeLessThan(tops('nitrite'));
     expect(raw!.ripeOn! > TODAY).toBe(true);
-    expect(standOfWater(task()).raw).toBeNull();
+    expect(computeWaterStatus(task()).raw).toBeNull();
   });
 
   it('without a filter it says when a change must come; sourer water gives more time', () => {
-    const of = (ph: number) => standOfWater(task({ filtered: false, ph })).raw!;
+    const of = (ph: number) => computeWaterStatus(task({ filtered: false, ph })).raw!;
     expect(of(6.5).hoursUntilConcern).toBeGreaterThan(of(8).hoursUntilConcern);
     expect(of(8).unionisedShare).toBeGreaterThan(of(6.5).unionisedShare);
     expect(of(8).ripeOn).toBeNull();
@@ -231,7 +236,7 @@ describe('the water of a tank', () => {
 
   it('warns of ammonia by its pH, and of nitrite', () => {
     const kinds = (over: Partial<WaterEvent>) =>
-      standOfWater(task({ events: [event('tested', before(1), over)] })).warnings.map(
+      computeWaterStatus(task({ events: [event('tested', before(1), over)] })).warnings.map(
         ({ kind }) => kind,
       );
     expect(kinds({ tan: 0.5, ph: 8.2 })).toContain('ammonia');
@@ -239,26 +244,26 @@ describe('the water of a tank', () => {
     expect(kinds({ nitrite: 0.6 })).toContain('nitrite');
     expect(kinds({ nitrite: 0.3 })).not.toContain('nitrite');
     // Where fry or bottom fish live it is said earlier.
-    const fry = [{ id: 'f', name: 'Fry', standsMgL: 40, delicate: true }];
+    const fry = [{ id: 'f', name: 'Fry', toleratesMgL: 40, delicate: true }];
     const events = [event('tested', before(1), { nitrite: 0.3 })];
-    expect(standOfWater(task({ events, groups: fry })).warnings).toContainEqual({
+    expect(computeWaterStatus(task({ events, groups: fry })).warnings).toContainEqual({
       kind: 'nitrite',
       day: before(1),
       mgL: 0.3,
       fromMgL: 0.25,
     });
     expect(
-      standOfWater(task({ events: [event('tested', before(60), { nitrite: 3 })] })).warnings.map(
-        ({ kind }) => kind,
-      ),
+      computeWaterStatus(
+        task({ events: [event('tested', before(60), { nitrite: 3 })] }),
+      ).warnings.map(({ kind }) => kind),
     ).not.toContain('nitrite');
   });
 
   it('two tests on one day, none, and of a day to come do no harm', () => {
     const events = [tested(before(5), 20), tested(before(5), 22), tested(addDays(TODAY, 3), 400)];
-    const stand = standOfWater(task({ events }));
-    expect(stand.latest.nitrate).toEqual({ value: 22, day: before(5) });
-    expect(stand.days.every(({ before: mgL }) => Number.isFinite(mgL))).toBe(true);
+    const status = computeWaterStatus(task({ events }));
+    expect(status.latest.nitrate).toEqual({ value: 22, day: before(5) });
+    expect(status.days.every(({ before: mgL }) => Number.isFinite(mgL))).toBe(true);
   });
 
   it('whatever was tested and changed, the figures are numbers and the band holds its middle', () => {
@@ -278,12 +283,12 @@ describe('the water of a tank', () => {
           .map(({ back, nitrate, share, tests }) =>
             tests ? tested(before(back), nitrate) : event('changed', before(back), { share }),
           );
-        const stand = standOfWater(task({ events, plannedMg: Array<number>(56).fill(mg) }));
-        for (const day of stand.days) {
+        const status = computeWaterStatus(task({ events, plannedMg: Array<number>(56).fill(mg) }));
+        for (const day of status.days) {
           expect(day.low).toBeLessThanOrEqual(day.before + 1e-6);
           expect(day.high).toBeGreaterThanOrEqual(day.before - 1e-6);
         }
-        expect(stand.peakMgL).toBeGreaterThanOrEqual(5);
+        expect(status.peakMgL).toBeGreaterThanOrEqual(5);
       }),
       { numRuns: 60 },
     );

@@ -6,11 +6,11 @@ import {
   FORECAST_DAYS,
   LOOK_BACK_DAYS,
   nitrogenMg,
-  standOfWater,
+  computeWaterStatus,
   STANDS_MG_L,
   UPTAKE,
   type WaterEvent,
-  type WaterStand,
+  type WaterStatus,
 } from '@open-larder/core/water';
 import { USUAL_RHYTHM } from '@open-larder/core/water/rhythm';
 import { localDay, type Clock } from '../clock';
@@ -18,13 +18,13 @@ import type { Scope } from '../db';
 import { notFound } from '../http/problems';
 import { calibrationsOf, shownBand, type Calibrations } from '../forecasts/calibration';
 import { readHouse, type Household } from '../round/house';
-import { happened, proteinServed } from './store';
+import { listEvents, proteinServed } from './store';
 
 /** Plants that grow so thick take up the ammonia of a tank without a filter. Assumption. */
 const TAKE_UP = new Set(['many', 'dense']);
 
-/** The water of tanks as it stands today: of all that are kept, or of one. */
-export async function standOfWaters(
+/** The water of tanks as of today: of all that are kept, or of one. */
+export async function readWaterStatuses(
   scope: Scope,
   household: Household,
   today: string,
@@ -34,7 +34,7 @@ export async function standOfWaters(
   const calibrations = await bands;
   const first = addDays(today, -LOOK_BACK_DAYS);
   const [events, served] = await Promise.all([
-    happened(scope, only === null ? null : [only], first),
+    listEvents(scope, only === null ? null : [only], first),
     proteinServed(scope, first, today),
   ]);
   const stays = staysIn(household);
@@ -62,15 +62,15 @@ export async function standOfWaters(
     ({ id }) => id,
     (tank): WaterRow[] => {
       const litres = waterLitres(tank)?.value ?? null;
-      if (litres === null) return [{ tankId: tank.id, litres, stand: null }];
+      if (litres === null) return [{ tankId: tank.id, litres, status: null }];
       const rhythm = tank.plan?.water ?? null;
       return [
         {
           tankId: tank.id,
           litres,
-          stand: asShown(
+          status: asShown(
             calibrations,
-            standOfWater({
+            computeWaterStatus({
               litres,
               tempC: tank.tempC,
               ph: tank.ph,
@@ -92,7 +92,7 @@ export async function standOfWaters(
                   const kind = household.species.get(speciesKey);
                   if (!kind) return [];
                   const delicate = stage === 'fry' || kind.zone === 'bottom';
-                  return [{ id, name, standsMgL: STANDS_MG_L[kind.nitrate], delicate }];
+                  return [{ id, name, toleratesMgL: STANDS_MG_L[kind.nitrate], delicate }];
                 }),
             }),
           ),
@@ -103,9 +103,9 @@ export async function standOfWaters(
 }
 
 /** The band of nitrate as wide as this household’s tests have shown it to be. */
-const asShown = (calibrations: Calibrations, stand: WaterStand): WaterStand => ({
-  ...stand,
-  days: stand.days.map((day) => shownBand(calibrations, 'nitrate', day, day.before)),
+const asShown = (calibrations: Calibrations, status: WaterStatus): WaterStatus => ({
+  ...status,
+  days: status.days.map((day) => shownBand(calibrations, 'nitrate', day, day.before)),
 });
 
 function byTank<Row extends { tankId: string }>(rows: readonly Row[]): Map<string, Row[]> {
@@ -180,7 +180,7 @@ export async function readWater(
 ): Promise<WaterRow> {
   const household = await readHouse(scope, catalogue);
   const today = localDay(clock.now(), household.timeZone);
-  const [row] = await standOfWaters(scope, household, today, tankId);
+  const [row] = await readWaterStatuses(scope, household, today, tankId);
   if (!row) throw notFound('This tank');
   return row;
 }

@@ -12,7 +12,7 @@ import { broodOn, inOrder, type BroodEvent, type BroodState } from './line';
 import { defaultFirstFood, menuOf, type BroodFood } from './menu';
 import { widestPreyUm } from './mouth';
 import { broodTraits, type BroodTraits } from './traits';
-import { tubsOf, type TubStand } from './tubs';
+import { tubsOf, type TubStatus } from './tubs';
 import type { EggCare, FirstFood, Raising } from './vocabulary';
 import { weeksAhead, type WeekAhead } from './weeks';
 
@@ -21,13 +21,13 @@ export interface BroodTub {
   name: string;
   litres: number;
   tempC: number;
-  /** Null where nobody tested it. Ammonia is reckoned at 7.5 at the least: new water may raise it. */
+  /** Null where nobody tested it. Ammonia is computed at 7.5 at the least: new water may raise it. */
   ph: number | null;
-  /** A filter that has grown in takes the ammonia up: then no daily change is reckoned. */
+  /** A filter that has grown in takes the ammonia up: then no daily change is computed. */
   filtered: boolean;
 }
 
-/** What a brood is told from. */
+/** What a brood is reported from. */
 export interface BroodTask {
   species: Species;
   way: Way;
@@ -40,10 +40,10 @@ export interface BroodTask {
   eggCare: EggCare;
   foods: readonly BroodFood[];
   today: string;
-  /** Moments of the day at which somebody feeds, and hours of light. */
+  /** Moments of the day at which someone feeds, and hours of light. */
   feeds: number;
   lightHours: number;
-  /** Length at which somebody takes them, cm; null takes half of an adult’s. */
+  /** Length at which someone takes them, cm; null takes half of an adult’s. */
   targetCm: number | null;
   /** For so many days the pair is conditioned; null takes two weeks. */
   conditionDays: number | null;
@@ -72,21 +72,21 @@ export interface RungDay {
   taken: boolean;
 }
 
-/** Everything that is told of a brood on a day. */
-export interface BroodStand {
+/** Everything that is reported of a brood on a day. */
+export interface BroodStatus {
   state: BroodState;
   stages: Dated[];
   /** What is waited for next; null where nothing is. */
   next: Dated | null;
   swim: Dated | null;
   assumed: BroodTraits['assumed'];
-  /** Whose pace of growth it is reckoned with. */
+  /** Whose pace of growth it is computed with. */
   growthLevel: GrowthLevel;
   firstFood: FirstFood;
-  /** Young that are reckoned with, and whether anybody counted them. */
+  /** Young that are computed with, and whether anyone counted them. */
   count: number;
   counted: boolean;
-  /** Days since they swim free; negative before, null where nothing tells when. */
+  /** Days since they swim free; negative before, null if unknown. */
   ageDays: number | null;
   lengthCm: number | null;
   /** Mean length on each day from swimming free, cm. */
@@ -96,9 +96,9 @@ export interface BroodStand {
   /** Days from swimming free on which nothing of the school’s fits. */
   gapDays: number;
   feeds: Feed[];
-  tubs: TubStand[];
-  /** Hours that they stand without food, today. */
-  standsHours: number | null;
+  tubs: TubStatus[];
+  /** Hours that they tolerate without food, today. */
+  toleratesHours: number | null;
   targetCm: number;
   target: Dated['day'] | null;
   targetFrom: string | null;
@@ -112,32 +112,32 @@ export interface BroodStand {
 /** So far from swimming free the ladder is looked at, and so far ahead what it wants. */
 export const LADDER_DAYS = 120;
 export const DEMAND_DAYS = 42;
-/** Where nobody counted, so many are reckoned with. Assumption. */
+/** Where nobody counted, so many are computed with. Assumption. */
 const UNCOUNTED = 50;
 /** Half of an adult’s length is what most are given away at. Assumption. */
 const TARGET_OF_ADULT = 0.5;
 const HERE: BroodTub = { id: '', name: '', litres: 1, tempC: 24, ph: null, filtered: true };
 
 /**
- * How a brood stands on a day, and what is to come: stages, ladder, portions, tubs, the day somebody
+ * The status of a brood on a day, and what is to come: stages, ladder, portions, tubs, the day someone
  * takes them, and what it wants of each food.
  * @throws RangeError as what it is made of, outside its lengths and temperatures
  */
-export function standOfBrood(task: BroodTask): BroodStand {
+export function computeBroodStatus(task: BroodTask): BroodStatus {
   const { species, way, today } = task;
   const first = task.tubs[0] ?? HERE;
   const events = task.events.map((event) => ({ ...event, tubId: event.tubId ?? first.id }));
-  const told = broodOn(events, today);
+  const report = broodOn(events, today);
   const usual = broodTraits(species, way);
   const traits = {
     ...usual,
     eggs: usual.eggs && afterClutches(usual.eggs, task.clutches ?? []),
   };
-  const stages = stagesOf(told, traits, way, events, first.tempC);
+  const stages = stagesOf(report, traits, way, events, first.tempC);
   const swim = swimsOn(stages);
   // Where no eggs are waited for, young that were seen eat from that day.
-  const born = told.phase === 'larvae' && swim?.seen === true;
-  const state: BroodState = born ? { ...told, phase: 'fry' } : told;
+  const born = report.phase === 'larvae' && swim?.seen === true;
+  const state: BroodState = born ? { ...report, phase: 'fry' } : report;
   const growth = growingFrom(traits, first.tempC, swim, state.tubs);
   const mouthOf = (cm: number) => widestPreyUm(cm, species.gapeShare);
   const lengthsCm = swim === null ? [] : days(LADDER_DAYS).map((day) => growth.lengthCm(day));
@@ -162,7 +162,7 @@ export function standOfBrood(task: BroodTask): BroodStand {
   const feeds =
     eating && age < LADDER_DAYS ? atHand(feedsOn(age), task, growth.lengthCm(age), count) : [];
   const lengthCm = age !== null && age >= 0 ? growth.lengthCm(age) : null;
-  // What is to come is reckoned as if they swim on their day.
+  // What is to come is computed as if they swim on their day.
   const laterFeeds = (ahead: number) => {
     const then = (age ?? -1) + ahead;
     return age === null || then < 0 || then >= LADDER_DAYS ? [] : feedsOn(then);
@@ -185,7 +185,7 @@ export function standOfBrood(task: BroodTask): BroodStand {
     gapDays: swim === null ? 0 : (climbed[0]?.from ?? LADDER_DAYS),
     feeds,
     tubs: tubsOf(task, state, feeds, growth, age, first),
-    standsHours: lengthCm === null || !eating ? null : standsFor(species, lengthCm, first.tempC),
+    toleratesHours: lengthCm === null || !eating ? null : tolerates(species, lengthCm, first.tempC),
     ...targetOf(task, traits, growth, swim, first.tempC),
     demand: state.phase === 'over' || age === null ? [] : demandOf(climbed, age, feedsOn),
     weeks:
@@ -234,7 +234,7 @@ function dayOfRung(
   };
 }
 
-const standsFor = (species: Species, lengthCm: number, tempC: number): number =>
+const tolerates = (species: Species, lengthCm: number, tempC: number): number =>
   longestSafeGap({ species, stage: 'fry', count: 1, lengthCm, lengthMeasured: false, tempC }).value;
 
 function targetOf(
@@ -243,7 +243,7 @@ function targetOf(
   growth: Growing,
   swim: Dated | null,
   tempC: number,
-): Pick<BroodStand, 'target' | 'targetCm' | 'targetFrom' | 'targetTo'> {
+): Pick<BroodStatus, 'target' | 'targetCm' | 'targetFrom' | 'targetTo'> {
   const targetCm = wanted ?? species.adultLengthCm * TARGET_OF_ADULT;
   const age = daysToLength(traits, targetCm, tempC);
   if (swim === null || age === null) {
@@ -267,7 +267,7 @@ function demandOf(
   rungs: readonly Rung<BroodFood>[],
   age: number,
   feedsOn: (age: number) => Feed[],
-): BroodStand['demand'] {
+): BroodStatus['demand'] {
   const wanted = new Map(
     rungs.map(({ prey }) => [
       prey.key,

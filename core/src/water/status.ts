@@ -31,7 +31,7 @@ export interface WaterEvent extends Readings {
 export interface TankGroup {
   id: string;
   name: string;
-  standsMgL: number;
+  toleratesMgL: number;
   /** Fry, and fish that live on the ground: what is poisonous harms them first. */
   delicate?: boolean;
 }
@@ -48,7 +48,7 @@ export interface WaterTask {
   /** The first day of its fish; null where there were none. */
   since: string | null;
   today: string;
-  /** How it is changed; `said` false where nobody said, and a usual rhythm is assumed. */
+  /** How it is changed; `said` false if not said, and a usual rhythm is assumed. */
   rhythm: WaterRhythm & { said: boolean; heldUntil: string | null };
   /** In the order in which they happened. */
   events: readonly WaterEvent[];
@@ -56,13 +56,13 @@ export interface WaterTask {
   servedMg: ReadonlyMap<string, number>;
   /** The same of the plan, from today on. */
   plannedMg: readonly number[];
-  /** The groups, and what nitrate each stands, mg/L. */
+  /** The groups, and what nitrate each tolerates, mg/L. */
   groups: readonly TankGroup[];
 }
 
 /** So many days ahead a tank’s water is forecast. */
 export const FORECAST_DAYS = 56;
-/** So far back what was tested still tells of plants and filter. */
+/** So far back what was tested still shows of plants and filter. */
 export const LOOK_BACK_DAYS = 120;
 /** A filter has grown in after so many days. Assumption: four to six weeks. */
 const RIPE_AFTER_DAYS = 42;
@@ -87,8 +87,8 @@ export interface NextChange {
   held: boolean;
 }
 
-/** How a tank’s water stands, and what is to come. */
-export interface WaterStand {
+/** The status of a tank’s water, and what is to come. */
+export interface WaterStatus {
   /** The latest of each reading, with its day. */
   latest: Partial<Record<Reading, { value: number; day: string }>>;
   fit: Pick<WaterFit, 'production' | 'uptakeMgL' | 'sd' | 'tests'>;
@@ -123,10 +123,10 @@ export interface WaterStand {
 }
 
 /**
- * How the water of a tank stands and what is to come of it, from what was served, tested and changed.
+ * The status of a tank’s water and what is to come of it, from what was served, tested and changed.
  * @throws RangeError for a tank without water
  */
-export function standOfWater(task: WaterTask): WaterStand {
+export function computeWaterStatus(task: WaterTask): WaterStatus {
   const { litres, today, rhythm, groups } = task;
   const events = task.events.filter(({ day }) => day <= today);
   const first = addDays(today, -LOOK_BACK_DAYS);
@@ -165,9 +165,9 @@ export function standOfWater(task: WaterTask): WaterStand {
     ...planned,
   ]);
   const addsMgL = fit.production * foodAddsMgL - fit.uptakeMgL;
-  const strict = [...groups].sort((a, b) => a.standsMgL - b.standsMgL)[0];
+  const strict = [...groups].sort((a, b) => a.toleratesMgL - b.toleratesMgL)[0];
   const cap = strict
-    ? { mgL: rhythm.capMgL ?? strict.standsMgL, groupId: strict.id, groupName: strict.name }
+    ? { mgL: rhythm.capMgL ?? strict.toleratesMgL, groupId: strict.id, groupName: strict.name }
     : null;
   const next = nextOf(task, planned[0]);
   const worst = worstOf(fit, foodAddsMgL);
@@ -176,7 +176,7 @@ export function standOfWater(task: WaterTask): WaterStand {
     addsMgL,
     changedToday: ofToday.length > 0,
   });
-  const stand: Omit<WaterStand, 'warnings'> = {
+  const status: Omit<WaterStatus, 'warnings'> = {
     latest: latestOf(events, odd),
     fit: {
       production: fit.production,
@@ -197,7 +197,7 @@ export function standOfWater(task: WaterTask): WaterStand {
     next,
     raw: rawOf(task),
   };
-  return { ...stand, warnings: warningsOf(task, stand, odd, tests) };
+  return { ...status, warnings: warningsOf(task, status, odd, tests) };
 }
 
 const meanOf = (values: readonly number[]) =>
@@ -268,13 +268,13 @@ function pastOf(
 function worstOf(
   { ways, production, uptakeMgL }: WaterFit,
   foodAddsMgL: number,
-): WaterStand['worst'] {
+): WaterStatus['worst'] {
   if (foodAddsMgL <= 0) return { production, uptakeMgL };
   const adds = quantileOf(ways, (way) => way.production * foodAddsMgL - way.uptakeMgL, 0.9);
   return { production: (adds + uptakeMgL) / foodAddsMgL, uptakeMgL };
 }
 
-/** Over what the strictest group stands: by today's test, or by what earlier tests and the food add up to. */
+/** Over what the strictest group tolerates: by today's test, or by what earlier tests and the food add up to. */
 function overOf(
   { today, rhythm }: WaterTask,
   capMgL: number | null,
@@ -284,7 +284,7 @@ function overOf(
     addsMgL,
     changedToday,
   }: { last: WaterEvent | undefined; addsMgL: number; changedToday: boolean },
-): WaterStand['over'] {
+): WaterStatus['over'] {
   // What was never tested is a guess: it warns, and asks for a test first.
   if (capMgL === null || last === undefined) return null;
   // What was changed today is a step of it, and the next one is not today.
@@ -326,8 +326,11 @@ function nextOf(task: WaterTask, first: Change | undefined): NextChange | null {
   };
 }
 
-function latestOf(events: readonly WaterEvent[], odd: readonly WaterEvent[]): WaterStand['latest'] {
-  const latest: WaterStand['latest'] = {};
+function latestOf(
+  events: readonly WaterEvent[],
+  odd: readonly WaterEvent[],
+): WaterStatus['latest'] {
+  const latest: WaterStatus['latest'] = {};
   for (const event of events) {
     if (event.kind !== 'tested') continue;
     for (const reading of READINGS) {
@@ -340,7 +343,7 @@ function latestOf(events: readonly WaterEvent[], odd: readonly WaterEvent[]): Wa
 }
 
 /** Ammonia and nitrite where no grown filter takes them up. */
-function rawOf(task: WaterTask): WaterStand['raw'] {
+function rawOf(task: WaterTask): WaterStatus['raw'] {
   const { since, today, filtered, litres, tempC } = task;
   const age = since === null ? 0 : daysBetween(since, today);
   if (filtered && age >= RIPE_AFTER_DAYS) return null;
@@ -348,7 +351,7 @@ function rawOf(task: WaterTask): WaterStand['raw'] {
   const ph = Math.min(10, Math.max(4, task.ph ?? 7.5));
   const tan = task.events.findLast(({ tan: value }) => value !== null)?.tan ?? 0;
   const foodMg = meanOf(task.plannedMg);
-  // The nitrogen is told already: as if it were of so much protein.
+  // The nitrogen is reported already: as if it were of so much protein.
   const tub = {
     litres,
     ph,
