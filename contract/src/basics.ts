@@ -48,7 +48,7 @@ export const weekday = z.int().min(1).max(7);
 export const weekdays = z
   .array(weekday)
   .max(7)
-  .refine((days) => new Set(days).size === days.length, 'a weekday stands twice');
+  .refine((days) => new Set(days).size === days.length, 'a weekday is listed twice');
 
 /** A row that is stored and cannot be read: named in its place, while the rest of its list is shown. */
 export const unreadable = z.object({ id: z.string().nullable(), detail: z.string() });

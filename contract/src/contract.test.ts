@@ -200,7 +200,7 @@ describe('what is wrong is answered at its field, in words', () => {
       /cannot be negative/,
     ],
     [dietEdit, { ...diet, fastWeekdays: [1, 2, 3, 4, 5, 6, 7] }, 'fastWeekdays', /every day/],
-    [dietEdit, { ...diet, servings: [serving, serving] }, 'servings', /stands twice/],
+    [dietEdit, { ...diet, servings: [serving, serving] }, 'servings', /is listed twice/],
     [
       dietEdit,
       { ...diet, servings: [{ ...serving, days: [] }] },

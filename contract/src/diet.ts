@@ -22,7 +22,7 @@ export const dietServing = z.object({
     .array(z.int().min(1).max(MOST_CYCLE_DAYS))
     .min(1, 'choose at least one day')
     .max(MOST_CYCLE_DAYS)
-    .refine((days) => new Set(days).size === days.length, 'a day stands twice'),
+    .refine((days) => new Set(days).size === days.length, 'a day is listed twice'),
   weight: between(0.05, 20, 'the share of the day'),
   ownUnits: between(0.05, 10_000, 'the amount').nullable(),
   manner,
@@ -43,14 +43,14 @@ export const dietFields = z.object({
     .max(60, 'keep a diet under 60 servings')
     .refine(
       (servings) => new Set(servings.map((serving) => serving.id)).size === servings.length,
-      'a serving stands twice',
+      'a serving is listed twice',
     ),
   rules: z
     .array(rule)
     .max(200, 'keep it under 200 foods')
     .refine(
       (rules) => new Set(rules.map((one) => one.foodId)).size === rules.length,
-      'a food stands twice',
+      'a food is listed twice',
     ),
 });
 

@@ -46,7 +46,7 @@ const water = z.object({
   everyDays: between(1, 90, 'days between changes').int('count whole days'),
   sourceMgL: between(0, 200, 'nitrate of the new water in mg/L'),
   /** Nitrate that its fish stand, where the keeper knows better than their kinds. */
-  capMgL: between(5, 400, 'the nitrate that its fish stand in mg/L').nullish(),
+  capMgL: between(5, 400, 'the nitrate that its fish tolerate in mg/L').nullish(),
   /** Until that day nothing is changed, for a spawn. */
   heldUntil: day.nullish(),
   bucketL: between(0.5, 200, 'litres of a bucket').nullish(),
@@ -88,7 +88,7 @@ export const planEdit = fields
       });
     });
     if (new Set(plan.diets.map((one) => one.groupId)).size < plan.diets.length) {
-      context.addIssue({ code: 'custom', path: ['diets'], message: 'a group stands twice' });
+      context.addIssue({ code: 'custom', path: ['diets'], message: 'a group is listed twice' });
     }
   });
 

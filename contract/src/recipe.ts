@@ -41,7 +41,7 @@ const fields = z.object({
     .max(20, 'keep it to twenty ingredients')
     .refine(
       (all) => new Set(all.map((one) => one.foodId)).size === all.length,
-      'an ingredient stands twice',
+      'an ingredient is listed twice',
     ),
   /** Shares of all that goes in that leave as steam, and with what drains off. */
   cooked: between(0, 0.9, 'what is lost in cooking'),

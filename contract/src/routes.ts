@@ -372,7 +372,7 @@ export const routes = {
     summary: 'Kinds of live-food culture with their sources',
     response: cultureKinds,
   }),
-  listVessels: list('listVessels', 'Cultures as they stand today, and what to do', vessel),
+  listVessels: list('listVessels', 'Cultures today, and what to do', vessel),
   createVessel: create('createVessel', 'Start a culture', vesselCreate, vessel),
   editVessel: change('editVessel', 'Correct what is said of a culture', vesselEdit, vessel),
   listVesselEvents: route('listVesselEvents', {
@@ -392,7 +392,7 @@ export const routes = {
     summary: 'Ways of life from spawning to the first food, with their sources',
     response: ways,
   }),
-  listBroods: list('listBroods', 'Broods as they stand today, and what to do', brood),
+  listBroods: list('listBroods', 'Broods today, and what to do', brood),
   createBrood: create('createBrood', 'Begin the line of a brood', broodCreate, brood),
   beginConditioning: create(
     'beginConditioning',
@@ -434,7 +434,7 @@ export const routes = {
     response: photo,
   }),
   listWaters: route('listWaters', {
-    summary: 'The water of every tank as it stands today, and what is to come',
+    summary: 'The water of every tank today, and what is to come',
     response: waters,
   }),
   listWaterEvents: route('listWaterEvents', {
@@ -455,7 +455,7 @@ export const routes = {
     waterEventUndo,
     water,
   ),
-  listTrials: list('listTrials', 'Trials of diets, and how they stand', trial),
+  listTrials: list('listTrials', 'Trials of diets, and where they are', trial),
   createTrial: create('createTrial', 'Plan a trial of two diets', trialCreate, trial),
   editTrial: change('editTrial', 'Change, end or put away a trial', trialEdit, trial),
   listRatings: list('listRatings', 'What foods did, as the keeper rated it, newest first', rating),

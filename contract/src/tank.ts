@@ -57,7 +57,7 @@ export function tankFault(tank: Fields): { path: keyof Fields; message: string }
     return { path: 'litres', message: 'give length, width and height, or the litres' };
   }
   if (tank.waterLevelCm && tank.heightCm && tank.waterLevelCm > tank.heightCm) {
-    return { path: 'waterLevelCm', message: 'the water cannot stand above the rim of the tank' };
+    return { path: 'waterLevelCm', message: 'the water cannot be above the rim of the tank' };
   }
   const level = tank.waterLevelCm ?? (tank.heightCm ?? 0) * 0.9;
   if (tank.litres === null && tank.groundDepthCm !== null && tank.groundDepthCm >= level) {
@@ -161,5 +161,5 @@ export const walkEdit = z.object({
   tankIds: z
     .array(id)
     .max(1000, 'arrange at most 1000 tanks')
-    .refine((ids) => new Set(ids).size === ids.length, 'a tank stands twice'),
+    .refine((ids) => new Set(ids).size === ids.length, 'a tank is listed twice'),
 });

@@ -51,8 +51,8 @@ export function BroodDetail({
         <Text>{sayBrood(brood)}</Text>
         {state.mixed ? (
           <Text tone="due">
-            Two clutches of different ages share a tub: the younger are reckoned as the older. Part
-            them while they can be told apart.
+            Two clutches of different ages share a tub: the younger are treated as the older.
+            Separate them while you can tell which is which.
           </Text>
         ) : null}
       </View>
@@ -119,7 +119,7 @@ function FeedsCard({ brood }: { brood: Brood }) {
                 : `about ${sayAnimals(feed.animalsPerMeal)} in each meal`,
               `${sayNumber(feed.gramsPerDay * 1000, 0)} mg a day`,
               feed.carried < 0.995
-                ? `carries ${sayNumber(feed.carried * 100, 0)} % of their need: something live must stand in the tub`
+                ? `carries ${sayNumber(feed.carried * 100, 0)} % of their need: keep something live in the tub`
                 : null,
             ]
               .filter(Boolean)

@@ -38,7 +38,7 @@ export function ConditionScreen({ group }: { group?: string }) {
         house.data.house.groups.length === 0 ? (
           <Empty
             title="No fish yet"
-            text="Put a group into a tank first: what it eats now is what it is reckoned from."
+            text="Put a group into a tank first: conditioning starts from what it eats now."
           />
         ) : (
           <Condition data={house.data} asked={group} />
@@ -85,7 +85,7 @@ function Condition({ data, asked }: { data: HouseData; asked?: string }) {
   if (!group || !row || !tank || litres === null || protein === null) {
     return (
       <Empty
-        title="This group cannot be reckoned"
+        title="This group cannot be worked out"
         text="Its tank needs litres, or length, width and height."
       />
     );

@@ -26,7 +26,7 @@ export function HistoryCard({ brood }: { brood: Brood }) {
   const takeBack = async (id: string) => {
     const answer = await undo({ params: { id }, body: stampFor('undo', id) });
     if (answer.error) say((answer.error as Problem).detail, { tone: 'fault' });
-    else say('Taken back: the rest is reckoned anew.');
+    else say('Taken back: dates and amounts are worked out again.');
   };
   return (
     <View style={{ gap: 8 }}>

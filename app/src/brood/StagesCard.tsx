@@ -19,7 +19,7 @@ export function StagesCard({ brood }: { brood: Brood }) {
     logEvent(
       brood.id,
       event,
-      `${stageWords(next!.stage, brood)}: noted. The rest is reckoned from there.`,
+      `${stageWords(next!.stage, brood)}: noted. The other dates follow from it.`,
     );
   return (
     <Card label="Its days">

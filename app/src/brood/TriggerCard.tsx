@@ -110,7 +110,7 @@ export function TriggerCard({
               under,
             )}
           </Text>
-          <Button label="They stand it" onPress={() => setTolerated(target)} />
+          <Button label="They tolerate it" onPress={() => setTolerated(target)} />
         </View>
       ) : null}
       {ready && !asked ? (
@@ -152,7 +152,7 @@ function sayUnder(least: string, by: 'tempC' | 'tdsMgL' | 'gh', under: number): 
   if (by === 'tempC' && under > DEADLY_C) {
     return `This species is known down to ${least}. That is far colder: it can kill them within hours, and eggs and young before them.`;
   }
-  return `This species is known down to ${least}. Some keepers go under it for a while, with fish that are used to it. Do yours stand it?`;
+  return `This species is known down to ${least}. Some keepers go under it for a while, with fish that are used to it. Do yours tolerate it?`;
 }
 
 /** What to mix of two waters, so that the new water is as it is wanted. */

@@ -151,7 +151,7 @@ export function BroodFieldsInput({ draft, faults, ways, species, data, onChange 
             hint={draft.firstFood === null ? undefined : FOOD_WORDS[draft.firstFood][1]}
           />
           <NumberField
-            label="Length at which somebody takes them"
+            label="Length at which they can be sold or given away"
             unit={length.unit}
             scale={length}
             decimals={1}

@@ -24,19 +24,19 @@ describe('cooler water as a trigger', () => {
 
   it('goes by steps within what the species lives in', () => {
     type('It shall come to', '23');
-    expect(screen.queryByText('They stand it')).toBeNull();
+    expect(screen.queryByText('They tolerate it')).toBeNull();
     expect(screen.getAllByText(/of the new water$/).length).toBeGreaterThan(0);
   });
 
   it('under it asks, and takes the keeper’s word', () => {
     type('It shall come to', '21');
-    expect(screen.getByText(/known down to 22 °C.*Do yours stand it\?$/)).toBeTruthy();
+    expect(screen.getByText(/known down to 22 °C.*Do yours tolerate it\?$/)).toBeTruthy();
     expect(screen.queryByText(/of the new water$/)).toBeNull();
-    fireEvent.press(screen.getByText('They stand it'));
+    fireEvent.press(screen.getByText('They tolerate it'));
     expect(screen.getAllByText(/of the new water$/).length).toBeGreaterThan(0);
     // Their word was for that one: what is colder is asked about again.
     type('It shall come to', '20');
-    expect(screen.getByText('They stand it')).toBeTruthy();
+    expect(screen.getByText('They tolerate it')).toBeTruthy();
   });
 
   it('says what kills as strongly as it deserves', () => {

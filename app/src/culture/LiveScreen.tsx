@@ -56,7 +56,7 @@ export function LiveScreen({ id }: { id?: string }) {
       ) : data.all.length === 0 ? (
         <Empty
           title="Nothing lives here yet"
-          text="Start with something that forgives: vinegar worms stand for months, Moina give from the second week on. Each kind is told step by step."
+          text="Start with something that forgives: vinegar worms keep for months, Moina can be harvested from the second week. Each kind has its steps."
           action={
             <Button
               look="primary"

@@ -85,7 +85,7 @@ function Supplies({ data, cultures }: { data: HouseData; cultures: Cultures }) {
     return (
       <Empty
         title="No live food on the shelf"
-        text="Start a culture, or put a live food on the shelf and plan it for a group: then what it wants stands here against what the vessels give."
+        text="Start a culture, or put a live food on the shelf and plan it for a group: then you see here whether your cultures give enough."
       />
     );
   }
@@ -195,7 +195,7 @@ function FoodSupplyCard({ supplied, supply, data, sure }: CardProps) {
                     .slice(0, 3)
                     .map(({ name, fits }) => (fits ? name : `${name} (size not known)`))
                     .join(', ')}`
-                : 'nothing of its size stands on the shelf'
+                : 'nothing of its size is on the shelf'
             }
             trail={<View />}
           />

@@ -101,7 +101,7 @@ function MoreSheet({ culture, onClose }: { culture: Culture; onClose: () => void
           onPress={() =>
             void done(
               { kind: 'crashed' },
-              `${name} crashed. Its family tells which others share its water or tools.`,
+              `${name} crashed. Its family shows which others share its water or tools.`,
             )
           }
         />
@@ -137,7 +137,7 @@ function MoreSheet({ culture, onClose }: { culture: Culture; onClose: () => void
         onPress={() =>
           void done(
             { kind: 'warmth', tempC: tempC ?? 0 },
-            'The temperature is noted; it is reckoned with for the next days.',
+            'Temperature noted. It is used for the next few days.',
           )
         }
       >

@@ -72,7 +72,7 @@ export function VesselDetail({
       {also ? (
         <Text tone="due">
           {also.name} live in it too. Two kinds in one vessel seldom last: the faster takes the food
-          of the other. Each is reckoned with half of it; split them while both are there.
+          of the other. Each is given half of it; split them while both are there.
         </Text>
       ) : null}
       {status.surprised ? (
@@ -82,7 +82,7 @@ export function VesselDetail({
         </Text>
       ) : null}
       <RecordNote kind={isFromEggs(culture.kind) ? 'hatchShare' : 'culture'} />
-      <Card label="How it stands">
+      <Card label="Now">
         <ListRow
           first
           title={upper(STATE_WORDS[status.state])}

@@ -76,7 +76,7 @@ export const whyCrash = ({ status }: Culture): Why => ({
 
 const CAUSE_WORDS = {
   crowded: 'Crowded',
-  warm: 'Warmer than its kind bears',
+  warm: 'Warmer than it tolerates',
   overfed: 'Its water is not clear',
   old: 'Old',
 } as const;

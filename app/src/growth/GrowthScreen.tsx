@@ -131,7 +131,7 @@ function GrowthOf({ group, data, events }: Props) {
         hint={
           targetCm !== null && targetCm > 0
             ? (sayReached(reached, targetCm, words) ?? undefined)
-            : 'A length at which they move up, breed, or find somebody who takes them.'
+            : 'A length at which they move up, breed, or can be sold or given away.'
         }
       />
       <RecordNote kind={reached === null ? 'length' : 'lengthDay'} />
@@ -371,7 +371,7 @@ function FiguresCard({ group, status, events, data }: Props & { status: GrowthSt
         <ListRow
           first
           title="Growth"
-          detail={before ? spanSays : 'measure once more to tell'}
+          detail={before ? spanSays : 'measure once more to know'}
           trail={
             <Text look="strong">
               {status.growthRate

@@ -99,7 +99,7 @@ describe('the growth of a group', () => {
     open([measured(3, around(2))]);
     expect(await screen.findByText(/^2 cm, likely/)).toBeTruthy();
     expect(screen.getByText(/No curve yet: it takes 6 days/)).toBeTruthy();
-    expect(screen.getByText('measure once more to tell')).toBeTruthy();
+    expect(screen.getByText('measure once more to know')).toBeTruthy();
   });
 
   it('of one fish says that nothing is known of the others', async () => {

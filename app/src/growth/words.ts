@@ -6,8 +6,7 @@ import type { Words } from '../store';
 export const REFUSALS: Record<Refusal, string> = {
   tooFew: `No curve yet: it takes ${LEAST_DAYS} days on which a few were measured.`,
   tooShort: 'No curve yet: all was measured within two weeks, and growth is slower than that.',
-  noGrowth:
-    'No curve: between the measurements nothing grew that could be told from how well one measures.',
+  noGrowth: 'No curve: the growth between measurements is smaller than the measuring error.',
   shrinks: 'No curve: they measure shorter and shorter. Were others measured, or in another unit?',
   noFit: 'No curve: the measurements follow none. Two batches together, or a slip among them?',
 };
@@ -31,7 +30,7 @@ export function sayAgainst(status: GrowthStatus, words: Words): string | null {
     case 'as usual':
       return `As its kind grows: ${usual} by then.`;
     case 'unsure':
-      return `Its kind would have ${usual} by then; measured so roughly, nothing can be said. A few more would tell.`;
+      return `Usual at that age: ${usual}. Too few were measured to compare; measure a few more.`;
   }
 }
 

@@ -39,7 +39,7 @@ export function DeviceChoices() {
           { value: 'right', label: 'Right' },
           { value: 'left', label: 'Left' },
         ]}
-        hint="What is tapped on a round stands on its side."
+        hint="The buttons of a round are on its side."
       />
       <Choice
         label="While the Round is open, the screen"

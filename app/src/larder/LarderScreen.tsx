@@ -75,7 +75,7 @@ export function LarderScreen({ id }: { id?: string }) {
       ) : all.length === 0 ? (
         <Empty
           title="The shelf is empty"
-          text="Put the first tub on it. Fine flake, say: 46 % protein, one of your pinches weighs about 0.055 g, 60 g in the tub. Generic foods stand ready to start from."
+          text="Put the first tub on it. Fine flake, say: 46 % protein, one of your pinches weighs about 0.055 g, 60 g in the tub. Start from one of the generic foods."
           action={
             <Button
               look="primary"

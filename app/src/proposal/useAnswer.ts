@@ -96,7 +96,7 @@ export function useAnswer() {
     async begin(wanted: Pick<TrainingProposed, 'groupId' | 'servingId' | 'foodId'>, names: string) {
       const id = await startTraining(wanted);
       if (id === null) return false;
-      say(`${names}: the mixed meal stands in the round.`, {
+      say(`${names}: the mixed meal is on the round.`, {
         undo: () => void stopTraining(id, false),
       });
       return true;

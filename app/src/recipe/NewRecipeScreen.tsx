@@ -42,7 +42,7 @@ export function NewRecipeScreen() {
     const saved = await save<RecipeRow>(() => create({ body: { ...body, ...ids } }) as never);
     if (!saved) return;
     forgetDraft();
-    say(`${saved.name} is written down; what it makes stands on the shelf, empty as yet.`);
+    say(`${saved.name} is saved. What it makes is on the shelf, empty for now.`);
     router.replace(`/larder/recipes/${saved.id}`);
   });
   return (

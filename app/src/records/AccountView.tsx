@@ -52,7 +52,7 @@ export function AccountView({ to }: { to: string }) {
         <Skeleton rows={4} height={72} />
       ) : data[part].length === 0 ? (
         <Empty
-          title="Nothing to tell of these days"
+          title="Nothing happened in these days"
           text="What you log on the Round, measure, test and count is added up here."
         />
       ) : part === 'groups' ? (

@@ -33,7 +33,7 @@ export function CompareScreen() {
       ) : kept(house.data).length === 0 ? (
         <Empty
           title="No fish to compare yet"
-          text="Put groups in your tanks: how they grow, what they eat and what they cost stands side by side here."
+          text="Put groups in your tanks: compare here how they grow, what they eat and what they cost."
         />
       ) : (
         <View style={{ gap: 16, maxWidth: 820 }}>
@@ -195,7 +195,7 @@ function Batches({ data }: { data: HouseData }) {
     return (
       <Empty
         title="No kind has two batches yet"
-        text="When you keep or kept two groups of one kind, their growth stands beside each other here."
+        text="When you keep or kept two groups of one kind, compare their growth here."
       />
     );
   }
@@ -233,7 +233,7 @@ function BatchesOf({ speciesKey, data }: { speciesKey: string; data: HouseData }
     return (
       <Empty
         title="Fewer than two were measured twice"
-        text="Measure a few of each batch now and then, and how they grew stands beside each other here."
+        text="Measure a few of each batch now and then, and compare here how they grew."
       />
     );
   }

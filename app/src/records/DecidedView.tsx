@@ -20,7 +20,7 @@ export function DecidedView() {
     return (
       <Empty
         title="Nothing was decided yet"
-        text="What bellies, leftovers, lengths and water ask for is proposed on the Round. What you answer, and what came of it, stands here."
+        text="What bellies, leftovers, lengths and water ask for is proposed on the Round. Your answers, and what came of them, are listed here."
       />
     );
   }

@@ -202,7 +202,7 @@ describe('what came of it', () => {
 
   it('is empty with a word on where it comes from', async () => {
     open({ groups: [] });
-    expect(await screen.findByText('Nothing to tell of these days')).toBeTruthy();
+    expect(await screen.findByText('Nothing happened in these days')).toBeTruthy();
   });
 });
 

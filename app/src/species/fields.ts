@@ -98,7 +98,7 @@ export const SPECIES_SECTIONS: { title: string; inputs: SpeciesInput[] }[] = [
     ],
   },
   {
-    title: 'Where, when and with whom',
+    title: 'Where, when and in what company',
     inputs: [
       { field: 'zone', label: 'Main feeding zone', as: 'pick', options: ZONES },
       { field: 'activity', label: 'When it feeds', as: 'pick', options: ACTIVITIES },

@@ -18,9 +18,9 @@ export const PAIR_WORDS: Record<Species['lengthMass']['level'], string> = {
 };
 
 export const NITRATE_WORDS: Record<Species['nitrate'], string> = {
-  low: 'stands little nitrate',
-  moderate: 'stands some nitrate',
-  high: 'stands much nitrate',
+  low: 'tolerates little nitrate',
+  moderate: 'tolerates some nitrate',
+  high: 'tolerates a lot of nitrate',
 };
 
 const percent = (share: number) => sayNumber(share * 100, 0);

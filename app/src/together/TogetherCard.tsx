@@ -35,7 +35,7 @@ export function TogetherCard({ tank, groups, data }: Props) {
         <Text tone="quiet">
           {groups.length === 1
             ? 'One group, in water that suits it. Nothing to compare.'
-            : 'Water, mouths, numbers and tempers go together, as far as the figures tell.'}
+            : 'Nothing in the figures speaks against keeping them together.'}
         </Text>
       ) : (
         <View style={{ alignSelf: 'stretch' }}>

@@ -182,13 +182,13 @@ export function TrialSheet({ data, trial, onClose }: Props) {
           min={1}
           max={20}
           onChange={setTubs}
-          hint="Fish of one tub share its luck: two tubs tell more than twice the fish in one."
+          hint="Fish of one tub share its luck: two tubs show more than twice the fish in one."
         />
       ) : null}
       {group ? (
         <Needed {...{ group, data, weeks, difference, tubsEach }} />
       ) : (
-        <Text tone="quiet">Choose the fish, and how many it takes stands here.</Text>
+        <Text tone="quiet">Choose the fish to see how many it takes.</Text>
       )}
       {kind === 'siblings' && group ? (
         <Deal

@@ -45,7 +45,7 @@ export function TrialsView() {
       ) : trials.length === 0 ? (
         <Empty
           title="No trial yet"
-          text="Two tubs of siblings on two diets, or one tank before and after: how many fish it takes to see a difference, and whether there is one, stands here."
+          text="Two tubs of siblings on two diets, or one tank before and after: how many fish it takes to see a difference, and whether there is one."
         />
       ) : (
         trials.map((trial) => <TrialCard key={trial.id} trial={trial} data={house.data} />)

@@ -40,7 +40,7 @@ export function sayResult(
   const { fromBase } = words.scale('length');
   const range = `${sayNumber(fromBase(low), 2)} to ${sayNumber(fromBase(high), 2)}`;
   const tubs = result.tubsOnly
-    ? ' With one tub on each side that tells the tubs apart, and not the diets: two of each would.'
+    ? ' With one tub on each side this compares the tubs, not the diets: two of each would.'
     : '';
   return says === 'none'
     ? `No conclusion: ${otherGroupName} differ from ${groupName} by ${length(difference)}, likely ${range}: it may be more, it may be less.`

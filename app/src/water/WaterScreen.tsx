@@ -165,7 +165,7 @@ function Warnings({ tank, status, events }: Omit<Props, 'row'>) {
     await logEvent(
       tank.id,
       { kind: 'tested', sure: true, day, note, tan, nitrite, nitrate, ph, gh, kh, tdsMgL, tempC },
-      'It is reckoned with from now on.',
+      'It is used from now on.',
     );
   };
   const poison = status.warnings.findIndex(({ kind }) => kind === 'ammonia' || kind === 'nitrite');

@@ -80,13 +80,13 @@ export function sayWarning(warning: WaterWarning, words: Words): string {
     case 'willPass':
       return warning.likely
         ? `It passes what they tolerate about ${words.day(warning.day)}.`
-        : `It may pass what they tolerate from ${words.day(warning.day)} on; a test would tell.`;
+        : `It may pass what they tolerate from ${words.day(warning.day)} on. Test to be sure.`;
     case 'sourceOverCap':
       return 'The new water has more nitrate than they tolerate: changing it cannot keep them under. Other water, plants that grow fast, or less food can.';
     case 'odd':
       return warning.mixedUp
         ? `A test says ${sayMgL(warning.mgL)} mg/L, about 4.4 times off the others: was it nitrate nitrogen (NO3-N), or the other way round?`
-        : `A test says ${sayMgL(warning.mgL)} mg/L, far from the others. It is not reckoned with until you say that it is right.`;
+        : `A test says ${sayMgL(warning.mgL)} mg/L, far from the others. It is left out until you confirm it.`;
   }
 }
 

@@ -105,7 +105,7 @@ export function ChoicesSheet({
         min={1}
         max={28}
         say={(days) => (days === 7 ? 'a week' : days === 1 ? 'every day' : `${days} days`)}
-        hint="A longer cycle repeats what stands; a shorter one keeps its first days."
+        hint="A longer cycle repeats the plan; a shorter one keeps its first days."
         onChange={(days) =>
           board.edit((before) => ({
             ...before,

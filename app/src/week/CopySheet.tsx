@@ -20,7 +20,7 @@ export function CopySheet({ board, onClose }: { board: Board; onClose: () => voi
         value={to}
         options={days.filter((day) => day.value !== from)}
         onChange={setTo}
-        hint="What stands on these days is replaced, for every group of the tank."
+        hint="The plan of these days is replaced, for every group of the tank."
       />
       <View style={{ alignItems: 'flex-start' }}>
         <Button

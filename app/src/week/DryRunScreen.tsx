@@ -332,8 +332,8 @@ function TankResult({
       </Card>
       <Text>
         {tank.over
-          ? `Nitrate passes ${tank.over.toleratesMgL} mg/L on ${words.day(tank.over.day)}: more than ${nameOf(data.groups, tank.over.groupId)} stand for long. Change more water, or feed less.`
-          : `Nitrate stays at or under ${Math.round(tank.peakMgL)} mg/L, which everyone here stands.`}
+          ? `Nitrate passes ${tank.over.toleratesMgL} mg/L on ${words.day(tank.over.day)}: more than ${nameOf(data.groups, tank.over.groupId)} tolerate for long. Change more water, or feed less.`
+          : `Nitrate stays at or under ${Math.round(tank.peakMgL)} mg/L, which all groups here tolerate.`}
       </Text>
       <Chart
         view="lines"

@@ -118,7 +118,7 @@ export function StartSheet({ board, data, names, onClose }: Props) {
               title={`${names.group(groupId)} · ${tank.name}`}
               detail={
                 list.length === 0
-                  ? 'Nothing on the shelf fits them: what stands is kept.'
+                  ? 'Nothing on the shelf suits them: the plan is kept.'
                   : list
                       .map(
                         (one) =>

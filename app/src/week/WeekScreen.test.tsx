@@ -273,7 +273,7 @@ describe('a plan to begin with', () => {
     await screen.findByText('What reaches each group');
     fireEvent.press(screen.getByText('More'));
     fireEvent.press(screen.getByText('Begin with'));
-    expect(screen.getByText('Nothing on the shelf fits them: what stands is kept.')).toBeTruthy();
+    expect(screen.getByText('Nothing on the shelf suits them: the plan is kept.')).toBeTruthy();
     expect(screen.getByText(/^Zebrafish: put a food on the shelf/)).toBeTruthy();
     const button = screen.getByLabelText('Lay it out');
     expect(button.props.accessibilityState).toMatchObject({ disabled: true });

@@ -39,7 +39,7 @@ export function sayAim(
     case 'capped':
       return `${who}: ${about} ${is} times a week; ${band} is wise.`;
     case 'rule':
-      return `${who}: ${names.food(about).toLowerCase()} stands ${is} times a week; you said ${high === 0 ? 'never' : `${band}`}.`;
+      return `${who}: ${names.food(about).toLowerCase()} is planned ${is} times a week; you said ${high === 0 ? 'never' : `${band}`}.`;
     case 'variety':
       return `${who}: ${is} different foods; ${band} are wanted.`;
     case 'dominant':

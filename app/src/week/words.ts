@@ -17,7 +17,7 @@ export const SCHOOL_WORDS: {
       },
       grazing: {
         label: 'always grazing',
-        means: 'Food stands in the tank all day, a little at a time.',
+        means: 'Food is in the tank all day, a little at a time.',
       },
     },
   },
@@ -78,7 +78,7 @@ export const BECAUSE_WORDS: Record<Because, string> = {
   noStomachs: 'most of the food is for fish without a stomach',
   proteinSensitive: 'there are young fish that should have little animal protein',
   heavyAdults: 'most of the food is for grown fish with a stomach',
-  bottom: 'there are bottom fish, whom floating food does not reach',
+  bottom: 'there are bottom fish, and floating food does not reach them',
   shrimp: 'there are shrimp, who live on crumbs',
   usual: 'nothing here asks for something else',
 };

@@ -40,7 +40,7 @@ export function AskForBetter({ tank, data, day }: Props) {
       <Text look="subtitle">Ask for better</Text>
       {fed.length > 1 ? (
         <Choice
-          label="For whom"
+          label="For which group"
           value={group.id}
           options={fed.map(({ id, name }) => ({ value: id, label: name }))}
           onChange={(id) => {

@@ -354,7 +354,7 @@ function Outcome({ tank, data, simulation, played: { report } }: Parts) {
       />
       <Text look="small" tone="quiet">
         A simulation from what is known of each species and size, not a measurement. Look who comes
-        and what is left; clearing times tell more than any figure here.
+        and what is left; clearing times are worth more than any figure here.
       </Text>
     </View>
   );

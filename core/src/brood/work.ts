@@ -313,7 +313,7 @@ function tubWork(task: BroodTask, status: BroodStatus, tub: TubStatus): BroodWor
     report(
       'apart',
       `${tub.name}: part those that fight`,
-      `${species.common} of ${sayNumber(lengthCm, 1)} cm do not stand each other for long.`,
+      `${species.common} of ${sayNumber(lengthCm, 1)} cm do not tolerate each other for long.`,
     );
   }
   const first = tub.id === status.tubs[0]?.id;

@@ -70,7 +70,7 @@ export function lookTask(status: VesselStatus): Work[] {
       says: 'Look how dense it is',
       why:
         status.unseenDays >= UNKNOWN_AFTER
-          ? `Not checked for ${days(status.unseenDays)}: nothing is known of it.`
+          ? `Not checked for ${days(status.unseenDays)}: its figures are guesses.`
           : `Not checked for ${days(status.unseenDays)}.`,
       pressing: status.unseenDays >= UNKNOWN_AFTER,
     },

@@ -61,7 +61,7 @@ describe('how a vessel stands', () => {
     expect(now.unseenDays).toBe(39);
     const look = workOn(one, now, onDay(40), START_MS).find(({ what }) => what === 'look');
     expect(look).toMatchObject({ pressing: true });
-    expect(look!.why).toContain('nothing is known');
+    expect(look!.why).toContain('its figures are guesses');
     // It may have crashed unseen.
     expect(now.lowG).toBe(0);
     expect(at(one, 3).lowG).toBeGreaterThan(0);

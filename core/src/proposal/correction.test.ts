@@ -127,7 +127,7 @@ describe('what nitrate says of portions', () => {
 
   it('and nothing more is fed while there is too much in it, save to fry', () => {
     const sign = nitrateSign({ ...water(1), over: { mgL: 60, steps: [] } }, 'adult', when)!;
-    expect(sign).toMatchObject({ holds: true, says: 'nitrate is at 60 mg/L, Loaches stand 20' });
+    expect(sign).toMatchObject({ holds: true, says: 'nitrate is at 60 mg/L, Loaches tolerate 20' });
     const thin: Sign = { kind: 'belly', day: TODAY, pull: 1, weight: 1, says: 'thin' };
     const signs = [thin, { ...thin, day: '2026-03-09' }, sign];
     expect(propose('adult', signs, TODAY)).toBeNull();

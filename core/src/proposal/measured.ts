@@ -60,7 +60,7 @@ export function nitrateSign(
   const report = { kind: 'nitrate' as const, day: today };
   if (over !== null) {
     // Too much is in it now: it is brought down by changes, and nothing more is fed until then.
-    const says = `nitrate is at ${Math.round(over.mgL)} mg/L, ${cap.groupName} stand ${cap.mgL}`;
+    const says = `nitrate is at ${Math.round(over.mgL)} mg/L, ${cap.groupName} tolerate ${cap.mgL}`;
     return { ...report, pull: 0, weight: 0, says, holds: true };
   }
   const poison = status.warnings.find(({ kind }) => kind === 'ammonia' || kind === 'nitrite');
@@ -71,7 +71,7 @@ export function nitrateSign(
   if (since !== '' && daysBetween(since, today) < WATER_SETTLES_DAYS) return null;
   const { ration } = keeps;
   if (ration !== null && ration >= 1) return null;
-  const says = `nitrate peaks at ${Math.round(status.peakMgL)} mg/L, ${cap.groupName} stand ${cap.mgL}`;
+  const says = `nitrate peaks at ${Math.round(status.peakMgL)} mg/L, ${cap.groupName} tolerate ${cap.mgL}`;
   if (grows(stage)) {
     return { ...report, pull: 0, weight: 0, says: `${says}; not counted, since these grow` };
   }

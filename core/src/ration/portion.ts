@@ -107,7 +107,7 @@ export function besideRation(food: Food, ownUnits: number | null): Portion {
     why: computed(units, {
       label: 'Put in to graze',
       unit: units > 1 ? food.unit.plural : food.unit.name,
-      how: 'stands for weeks and is grazed as it softens: no part of the day’s ration',
+      how: 'stays in for weeks and is grazed as it softens: no part of the day’s ration',
       from: [],
     }),
   };

@@ -165,7 +165,7 @@ export async function tankStory(scope: Scope, id: string, report: Told): Promise
     curve: tests[0]
       ? {
           head: account?.capMgL
-            ? `Nitrate as tested; its fish stand ${account.capMgL}`
+            ? `Nitrate as tested; its fish tolerate ${account.capMgL}`
             : 'Nitrate as tested',
           unit: 'mg/L',
           ends: [sayDay(tests[0].day), sayDay(tests.at(-1)!.day)],

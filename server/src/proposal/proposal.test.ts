@@ -375,7 +375,7 @@ describe('proposed changes of water', () => {
     expect(items).toMatchObject([
       { kind: 'water', about: house.tank.name, nitrate: { mgL: 22 }, ledTo: null },
     ]);
-    expect(items[0].signs[0].says).toMatch(/peaks at \d+ mg\/L; Danios stand/);
+    expect(items[0].signs[0].says).toMatch(/peaks at \d+ mg\/L; Danios tolerate/);
   });
 });
 

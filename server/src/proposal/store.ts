@@ -76,7 +76,7 @@ async function answerWater(scope: Scope, body: AnswerCreate, ground: Ground): Pr
   const found = watersFor(ground).find((one) => one.tank.id === tank.id);
   if (!found) throw conflict(GONE);
   const { share, everyDays, peakMgL, cap } = found.proposal;
-  const says = `it peaks at ${Math.round(peakMgL)} mg/L; ${cap.groupName} stand ${cap.mgL}`;
+  const says = `it peaks at ${Math.round(peakMgL)} mg/L; ${cap.groupName} tolerate ${cap.mgL}`;
   const signs = [{ kind: 'nitrate' as const, day: today, pull: 0, weight: 1, says }];
   if (!body.accepted) return { change: null, signs, version: body.version };
   const water = { ...tank.plan.water!, share, everyDays };

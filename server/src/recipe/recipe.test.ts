@@ -110,7 +110,7 @@ describe('a recipe', () => {
           { foodId: null, share: 0.5, binder: false },
         ],
       },
-      /stands twice/,
+      /is listed twice/,
     ],
     [{ cooked: 0.6, drained: 0.5 }, /leave nothing/],
     [{ cooked: 0.8 }, /cannot lose 80 %/],

@@ -55,7 +55,7 @@ export const takeEvents: Take = async ({ scope, today, species }, lines) => {
   const judge = (values: Record<string, unknown>, at: number): Verdict => {
     const id = values.id ? String(values.id) : uuidv7();
     if (!idSchema.safeParse(id).success) return faulty({ id: 'this is not a valid id' });
-    if (lineOf.has(id)) return faulty({ '': 'this event stands twice in the table' });
+    if (lineOf.has(id)) return faulty({ '': 'this event is listed twice in the table' });
     lineOf.set(id, at);
     const groupId = values.groupId ? groupOf(String(values.groupId)) : null;
     if (!groupId)

@@ -41,7 +41,7 @@ export const takeFoods: Take = async ({ scope }, lines) => {
       byId.get(String(written)) ??
       (written ? undefined : byName.get(String(cells.name).toLowerCase()));
     const id = old?.id ?? (written ? String(written) : uuidv7());
-    if (seen.has(id)) return faulty({ '': 'this food stands twice in the table' });
+    if (seen.has(id)) return faulty({ '': 'this food is listed twice in the table' });
     seen.add(id);
     const before: Columns = old ? columnsOf(old) : BLANK;
     const columns = { ...before, ...given(cells) } as Columns;

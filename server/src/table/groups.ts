@@ -26,7 +26,7 @@ export const takeGroups: Take = async ({ scope }, lines) => {
     if (typeof values.speciesKey !== 'string') return faulty({ speciesKey: 'name its species' });
     const id = written === null || written === undefined ? uuidv7() : String(written);
     if (!idSchema.safeParse(id).success) return faulty({ id: 'this is not a valid id' });
-    if (seen.has(id)) return faulty({ '': 'this group stands twice in the table' });
+    if (seen.has(id)) return faulty({ '': 'this group is listed twice in the table' });
     seen.add(id);
     const old = byId.get(id);
     const row = {

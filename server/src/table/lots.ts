@@ -33,7 +33,7 @@ export const takeLots: Take = async ({ scope, today }, lines) => {
 
   const judge = (values: Record<string, unknown>): Verdict => {
     const id = values.id ? String(values.id) : uuidv7();
-    if (seen.has(id)) return faulty({ '': 'this lot stands twice in the table' });
+    if (seen.has(id)) return faulty({ '': 'this lot is listed twice in the table' });
     seen.add(id);
     const foodId = values.foodId ? foodOf(String(values.foodId)) : null;
     const food = foodId ? foodById.get(foodId) : undefined;

@@ -79,7 +79,7 @@ describe('foods from a table', () => {
 
   it('that stand twice stop the table', async () => {
     const report = await take('foods', 'name,protein\nNamed flake,40\nNamed flake,41');
-    expect(report.lines[1].says).toMatch(/stands twice/);
+    expect(report.lines[1].says).toMatch(/is listed twice/);
   });
 });
 
@@ -206,7 +206,7 @@ describe('recipes from a table', () => {
     [table('C,attic,,,,,water,100,'), /write one of: cupboard/],
     [table('D,,,,,60 to 40 %,water,100,'), /least is more than the greatest/],
     [table('E,,,,,a lot,water,100,'), /not a span such as 45 to 70 %/],
-    [table('F,,,,,,water,50,', 'F,,,,,,Water,50,'), /stands twice/],
+    [table('F,,,,,,water,50,', 'F,,,,,,Water,50,'), /is listed twice/],
   ])('say what is wrong, and write nothing', async (text, sentence) => {
     const before = (await ask().get('/api/recipes')).body.items.length;
     const report = await take('recipes', text);

@@ -42,7 +42,7 @@ describe('tanks from a table', () => {
   it('that stand twice, or hold more than they can, stop the whole table', async () => {
     await make();
     const twice = await take('tanks', 'name,temp_c\nMillpond,24\nMillpond,26\n');
-    expect(twice.lines[1].says).toBe('this tank stands twice in the table');
+    expect(twice.lines[1].says).toBe('this tank is listed twice in the table');
     const full = await take('tanks', 'name,litres,temp_c\nNew one,54,25\nMillpond,900,26\n');
     expect(full.written).toBe(false);
     expect(full.lines[1].cells[1].says).toMatch(/holds 200 litres at the most/);

@@ -33,7 +33,7 @@ export const takeTanks: Take = async ({ scope }, lines) => {
       byId.get(String(written)) ??
       (written ? undefined : byName.get(String(values.name).toLowerCase()));
     if (old) {
-      if (seen.has(old.id)) return faulty({ '': 'this tank stands twice in the table' });
+      if (seen.has(old.id)) return faulty({ '': 'this tank is listed twice in the table' });
       seen.add(old.id);
       const { id: _, plan: _plan, ...before } = old;
       const edit = { ...before, ...keepSure(given, before) } as Row & { version: number };
@@ -50,7 +50,7 @@ export const takeTanks: Take = async ({ scope }, lines) => {
       return verdict('changed', 'will be changed');
     }
     const id = written === null || written === undefined ? uuidv7() : String(written);
-    if (seen.has(id)) return faulty({ '': 'this tank stands twice in the table' });
+    if (seen.has(id)) return faulty({ '': 'this tank is listed twice in the table' });
     seen.add(id);
     const { archived = false, ...sure } = keepSure(given, blankTank) as Partial<Row>;
     walkOrder += 1;

@@ -35,7 +35,7 @@ export const takeWater: Take = async ({ scope, today }, lines) => {
   const judge = (values: Record<string, unknown>): Verdict => {
     const id = values.id ? String(values.id) : uuidv7();
     if (!idSchema.safeParse(id).success) return faulty({ id: 'this is not a valid id' });
-    if (seen.has(id)) return faulty({ '': 'this line stands twice in the table' });
+    if (seen.has(id)) return faulty({ '': 'this line is listed twice in the table' });
     seen.add(id);
     const tankId = values.tankId ? tankOf(String(values.tankId)) : null;
     if (!tankId) {

@@ -26,7 +26,7 @@ export const takeWeighings: Take = async ({ scope, today }, lines) => {
 
   const judge = (values: Record<string, unknown>): Verdict => {
     const id = values.id ? String(values.id) : uuidv7();
-    if (seen.has(id)) return faulty({ '': 'this weighing stands twice in the table' });
+    if (seen.has(id)) return faulty({ '': 'this weighing is listed twice in the table' });
     seen.add(id);
     const food = byId.get(foodOf(String(values.foodId ?? '')) ?? '');
     if (!food) {
