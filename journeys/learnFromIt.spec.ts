@@ -34,7 +34,7 @@ test('a food that is refused is trained: mixed in, logged, and in the end in the
   await page
     .getByRole('button', { name: 'Train Glass catfish onto frozen brine shrimp', exact: true })
     .click();
-  await expect(page.getByText(/the mixed meal stands in the round/)).toBeVisible();
+  await expect(page.getByText(/the mixed meal is on the round/)).toBeVisible();
   // The proposals stand below the stops: those far above are drawn when one comes near them.
   const mixed = page.getByText('Training, step 1 of 5: mix it in');
   await page.mouse.move(190, 420);
