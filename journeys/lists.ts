@@ -143,7 +143,7 @@ async function timed(prepare: () => Promise<unknown>, act: () => Act): Promise<n
 const median = (times: number[]) =>
   times.sort((a, b) => a - b)[Math.floor(times.length / 2)] as number;
 
-interface House {
+interface FeedingModel {
   page: Page;
   /** What a row of each list says, at first and after filtering. */
   tank: RegExp;
@@ -156,11 +156,11 @@ const place = (page: Page, name: string) =>
   page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name });
 const tab = (page: Page, name: string) => page.getByRole('tab', { name, exact: true });
 const field = (page: Page, name: string) => page.getByLabel(name);
-const elsewhere = async ({ page }: House) => {
+const elsewhere = async ({ page }: FeedingModel) => {
   await place(page, 'Larder').click();
   await page.getByRole('heading', { name: 'Larder', level: 1 }).waitFor();
 };
-const tanks = async ({ page }: House) => {
+const tanks = async ({ page }: FeedingModel) => {
   await place(page, 'Tanks').click();
   await page.getByRole('heading', { name: 'Tanks', level: 1 }).waitFor();
 };
@@ -170,7 +170,7 @@ const FISH_FILTER = 'Filter by name, species, stage or tank';
 const SPECIES_SEARCH = 'Search by any name, or by family';
 
 /** Each list, one after the other: a later one may begin where an earlier one ended. */
-const MEASURES: { title: string; of: (house: House) => Promise<number> }[] = [
+const MEASURES: { title: string; of: (house: FeedingModel) => Promise<number> }[] = [
   {
     title: 'tanks, first rows',
     of: (house) =>
@@ -310,14 +310,14 @@ async function main(): Promise<void> {
     executablePath: process.env.OPEN_LARDER_CHROMIUM ?? '/usr/bin/chromium',
     args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-sync'],
   });
-  const big: House = {
+  const big: FeedingModel = {
     page: await open(browser, large),
     tank: /^Rack \d+/,
     group: /(zebrafish|kuhli loach|guppy|neon tetra|bristlenose|cherry shrimp) \d+/,
     filter: 'rack 299',
     found: /^\d of 300/,
   };
-  const demo: House = {
+  const demo: FeedingModel = {
     page: await open(browser, small),
     tank: /^(Millpond|Sluice|Tarn)/,
     group: /^(Pearl gouramis|Upside-down catfish|Killifish fry|Medaka)/,

@@ -16,9 +16,9 @@ import { checkAgainst, cellReader, type TableSchema } from './tableSchema';
 export class CatalogueError extends Error {
   constructor(
     readonly file: string,
-    readonly faults: string[],
+    readonly errors: string[],
   ) {
-    super(`${file} has ${faults.length} fault(s):\n${faults.join('\n')}`);
+    super(`${file} has ${errors.length} fault(s):\n${errors.join('\n')}`);
     this.name = 'CatalogueError';
   }
 }
@@ -35,7 +35,7 @@ function parseCatalogue<Row extends { key: string }>(
   readCells: (cells: Record<string, string>) => unknown,
 ): Row[] {
   const parsed = Papa.parse<Record<string, string>>(text.trim(), { header: true });
-  const faults = parsed.errors.map((error) => `line ${(error.row ?? 0) + 2}: ${error.message}`);
+  const errors = parsed.errors.map((error) => `line ${(error.row ?? 0) + 2}: ${error.message}`);
   const rows: Row[] = [];
   const seen = new Set<string>();
   parsed.data.forEach((cells, index) => {
@@ -43,15 +43,15 @@ function parseCatalogue<Row extends { key: string }>(
     const result = schema.safeParse(readCells(cells));
     if (!result.success) {
       for (const issue of result.error.issues) {
-        faults.push(`line ${line}, ${issue.path.join('.') || 'row'}: ${issue.message}`);
+        errors.push(`line ${line}, ${issue.path.join('.') || 'row'}: ${issue.message}`);
       }
       return;
     }
-    if (seen.has(result.data.key)) faults.push(`line ${line}: key ${result.data.key} stands twice`);
+    if (seen.has(result.data.key)) errors.push(`line ${line}: key ${result.data.key} stands twice`);
     seen.add(result.data.key);
     rows.push(result.data);
   });
-  if (faults.length > 0) throw new CatalogueError(file, faults);
+  if (errors.length > 0) throw new CatalogueError(file, errors);
   return rows;
 }
 

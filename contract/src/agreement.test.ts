@@ -6,7 +6,7 @@ import {
   dayOfCycle,
   daysBetween,
   groupOnDay,
-  type House,
+  type FeedingModel,
 } from '@open-larder/core/round';
 import { dailyNeed } from '@open-larder/core/ration';
 import { larderOf } from '@open-larder/core/stock';
@@ -130,7 +130,7 @@ function rowsOf({
       },
     };
   });
-  const house: House = houseOf({
+  const house: FeedingModel = houseOf({
     household: { timeZone: 'UTC' },
     moments: MOMENTS,
     tanks: [water],

@@ -113,7 +113,7 @@ const household = {
 function sentence(schema: z.ZodType, value: unknown, path: string): string | null {
   const read = schema.safeParse(value);
   if (read.success) return null;
-  return faultsOf(read.error).find((fault) => fault.path === path)?.message ?? 'elsewhere';
+  return faultsOf(read.error).find((error) => error.path === path)?.message ?? 'elsewhere';
 }
 
 describe('what is right is accepted', () => {

@@ -169,7 +169,7 @@ const work = z.object({
   what: z.enum(WORKS),
   says: z.string(),
   why: z.string(),
-  pressing: z.boolean(),
+  urgent: z.boolean(),
 });
 
 /** A vessel as of today. */

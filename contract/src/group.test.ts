@@ -156,8 +156,8 @@ describe('limits that came with the fish', () => {
   });
 
   it('a species of one’s own is nothing without its figures', () => {
-    const faults = says(speciesCreate, { id: ID, copiedFrom: null, entry: {} });
-    expect(Object.keys(faults).length).toBeGreaterThan(20);
-    for (const sentence of Object.values(faults)) expect(sentence.length).toBeGreaterThan(5);
+    const errors = says(speciesCreate, { id: ID, copiedFrom: null, entry: {} });
+    expect(Object.keys(errors).length).toBeGreaterThan(20);
+    for (const sentence of Object.values(errors)) expect(sentence.length).toBeGreaterThan(5);
   });
 });

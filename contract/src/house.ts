@@ -3,7 +3,7 @@ import { isLitter } from '@open-larder/core/food';
 import {
   NO_PLAN,
   type Diet,
-  type House,
+  type FeedingModel,
   type HouseGroup,
   type HouseTank,
 } from '@open-larder/core/round';
@@ -12,13 +12,13 @@ import type { DietEdit } from './diet';
 import type { FoodRow } from './food';
 import type { Group } from './group';
 import { unitOf, type UnitRow } from './handUnit';
-import type { Household } from './household';
+import type { HouseholdSettings } from './household';
 import type { MomentRow } from './moment';
 import type { Tank } from './tank';
 import { temperatureOf } from './temperature';
 
 export interface HouseRows {
-  household: Pick<Household, 'timeZone'>;
+  household: Pick<HouseholdSettings, 'timeZone'>;
   moments: readonly MomentRow[];
   tanks: readonly Tank[];
   groups: readonly Group[];
@@ -30,7 +30,7 @@ export interface HouseRows {
 }
 
 /** Rows of the contract as the core's house: one reading, used by server and app alike. */
-export function houseOf(rows: HouseRows): House {
+export function houseOf(rows: HouseRows): FeedingModel {
   return {
     timeZone: rows.household.timeZone,
     moments: rows.moments.filter((moment) => !moment.archived),

@@ -42,4 +42,4 @@ export const household = householdInput.extend({
 });
 export const householdEdit = householdInput.extend({ version });
 
-export type Household = z.infer<typeof household>;
+export type HouseholdSettings = z.infer<typeof household>;

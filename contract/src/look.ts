@@ -64,5 +64,5 @@ export const look = z.object({
 
 export const looks = z.object({ looks: z.array(look) });
 
-export type Look = z.infer<typeof look>;
-export type LookCreate = z.infer<typeof lookCreate>;
+export type Observation = z.infer<typeof look>;
+export type ObservationCreate = z.infer<typeof lookCreate>;

@@ -102,7 +102,7 @@ describe('what a recipe makes', () => {
 describe('a recipe that is sent', () => {
   const sent = (over: object = {}) =>
     recipeCreate.safeParse({ ...recipe(), id: uuidv7(), foodId: uuidv7(), ...over });
-  const faults = (over: object) =>
+  const errors = (over: object) =>
     sent(over).error?.issues.map((issue) => `${issue.path.join('.')}: ${issue.message}`) ?? [];
 
   it('is accepted as it is written', () => {
@@ -127,14 +127,14 @@ describe('a recipe that is sent', () => {
       { ingredients: [{ foodId: '', share: 1, binder: false }] },
       'ingredients.0.foodId: choose a food, or water',
     ],
-  ])('%j says what is wrong', (over, fault) => {
-    expect(faults(over)).toContain(fault);
+  ])('%j says what is wrong', (over, error) => {
+    expect(errors(over)).toContain(error);
   });
 
   it('may be a gram of a thousand off, as percentages are when they are rounded', () => {
     const [first, ...rest] = recipe().ingredients;
-    expect(faults({ ingredients: [{ ...first, share: 0.1009 }, ...rest] })).toEqual([]);
-    expect(faults({ ingredients: [{ ...first, share: 0.102 }, ...rest] })).toEqual([
+    expect(errors({ ingredients: [{ ...first, share: 0.1009 }, ...rest] })).toEqual([]);
+    expect(errors({ ingredients: [{ ...first, share: 0.102 }, ...rest] })).toEqual([
       'ingredients: the shares add up to 100.2 %; they must make 100 %',
     ]);
   });

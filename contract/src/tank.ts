@@ -92,8 +92,8 @@ function mostLitres(tank: Fields): number | null {
 
 function sized<Schema extends z.ZodType<Fields>>(schema: Schema) {
   return schema.superRefine((tank, context) => {
-    const fault = tankFault(tank);
-    if (fault) context.addIssue({ code: 'custom', path: [fault.path], message: fault.message });
+    const error = tankFault(tank);
+    if (error) context.addIssue({ code: 'custom', path: [error.path], message: error.message });
   });
 }
 

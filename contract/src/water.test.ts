@@ -6,11 +6,11 @@ const base = {
   day: '2026-03-10',
   at: '2026-03-10T18:00:00.000Z',
 };
-const fault = (schema: typeof waterEventCreate | typeof photoCreate, value: object) => {
+const error = (schema: typeof waterEventCreate | typeof photoCreate, value: object) => {
   const read = schema.safeParse(value);
   return read.success ? null : read.error.issues[0]!.path.join('.');
 };
-const event = (over: object) => fault(waterEventCreate, { ...base, ...over });
+const event = (over: object) => error(waterEventCreate, { ...base, ...over });
 
 describe('an event of water', () => {
   it('tested may be any one reading, and what was not read is null', () => {
@@ -34,7 +34,7 @@ describe('an event of water', () => {
 });
 
 const photo = (over: object = {}) =>
-  fault(photoCreate, {
+  error(photoCreate, {
     id: base.id,
     eventId: base.id,
     widthPx: 800,

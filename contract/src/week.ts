@@ -5,7 +5,7 @@ import {
   compileRound,
   dayOfCycle,
   daysBetween,
-  type House,
+  type FeedingModel,
 } from '@open-larder/core/round';
 import {
   choicesOf,
@@ -44,7 +44,7 @@ export function weekTaskOf(rows: WeekRows, day: string): WeekTask {
   const { cycle } = tank.plan;
   const first = addDays(day, 1 - dayOfCycle(cycle, day));
   const isHere = (id: string) => id === tank.id;
-  const livingIn = (house: House, which: (id: string) => boolean): House => ({
+  const livingIn = (house: FeedingModel, which: (id: string) => boolean): FeedingModel => ({
     ...house,
     groups: house.groups.filter((group) => which(group.tankId)),
   });
@@ -89,7 +89,7 @@ const weekGroups = (rows: WeekRows): WeekGroup[] =>
 /** What there is of each food for one tank: the rest is for the plans of the others. */
 function shelfFor(
   foods: readonly FoodRow[],
-  others: House,
+  others: FeedingModel,
   { first, days, today }: { first: string; days: number; today: string },
 ): ShelfFood[] {
   const used = new Map<string, number[]>();
@@ -127,7 +127,7 @@ function shelfFor(
 }
 
 /** Minutes that are left for one tank at each moment, once the others are served. */
-function spareFor(rows: WeekRows, others: House, first: string): Record<string, number> {
+function spareFor(rows: WeekRows, others: FeedingModel, first: string): Record<string, number> {
   const spare: Record<string, number> = {};
   const work = workOf(compileRound(others, first), feedingFoods(rows));
   for (const moment of rows.moments) {
@@ -169,7 +169,7 @@ export const dryFoodsOf = (foods: readonly FoodRow[]): DryFood[] =>
 
 /** What is to be prepared in a house. */
 export const preparingOf = (
-  house: House,
+  house: FeedingModel,
   foods: readonly FoodRow[],
   first: string,
   days: number,

@@ -1,5 +1,5 @@
 import { usualInWater, type Species } from '@open-larder/catalogue';
-import { addDays, compileRound, groupOnDay, type House } from '@open-larder/core/round';
+import { addDays, compileRound, groupOnDay, type FeedingModel } from '@open-larder/core/round';
 import { furnishingOf, measuresOf, waterLitres } from '@open-larder/core/tank';
 import { isLitter } from '@open-larder/core/food';
 import { liftAfter } from '@open-larder/core/school';
@@ -18,7 +18,7 @@ import {
 import type { FoodRow } from './food';
 import type { Group } from './group';
 import { houseGroup, houseTank } from './house';
-import type { Look } from './look';
+import type { Observation } from './look';
 import type { LearnedRow, SightingRow } from './sighting';
 import type { Tank } from './tank';
 import { filmOn } from './film';
@@ -30,7 +30,7 @@ export interface FeedingRows {
   groups: readonly Group[];
   foods: readonly FoodRow[];
   species: ReadonlyMap<string, Species>;
-  house: House;
+  house: FeedingModel;
   /** What was learned of its groups; left out, everything is as expected. */
   learned?: readonly LearnedRow['groups'][number][];
 }
@@ -118,7 +118,7 @@ const SETTLES_DAYS = 3;
  */
 export function bellyLooksOf(
   rows: FeedingRows,
-  looks: readonly Look[],
+  looks: readonly Observation[],
   day: string,
 ): BellyLooks | null {
   const feeding = feedingOf({ ...rows, learned: undefined }, day, null);

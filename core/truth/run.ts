@@ -1,6 +1,6 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { saySignificant } from '../src/units';
+import { formatSignificant } from '../src/units';
 import { cultures } from './cultures';
 import { eggs } from './eggs';
 import { growth } from './growth';
@@ -20,8 +20,8 @@ const line = (truth: Truth) =>
     truth.topic,
     truth.what,
     truth.source,
-    `${saySignificant(truth.low)} to ${saySignificant(truth.high)} ${truth.unit}`.trim(),
-    saySignificant(truth.computed),
+    `${formatSignificant(truth.low)} to ${formatSignificant(truth.high)} ${truth.unit}`.trim(),
+    formatSignificant(truth.computed),
     holds(truth) ? 'holds' : '**off**',
   ].join(' | ');
 const text = `# Known answers

@@ -1,8 +1,8 @@
-import { compileRound, type House } from '@open-larder/core';
+import { compileRound, type FeedingModel } from '@open-larder/core';
 import { fastestOf, row } from './bench';
 import { houseOf } from './largeHouse';
 
-const fastest = (house: House) => fastestOf(() => compileRound(house, '2026-11-24'));
+const fastest = (house: FeedingModel) => fastestOf(() => compileRound(house, '2026-11-24'));
 
 /** 300 tanks against ten times 30: growth must stay linear, and the day under 100 ms. */
 export function compileDay(): void {

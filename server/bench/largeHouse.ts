@@ -1,11 +1,11 @@
 import { loadCatalogue } from '@open-larder/catalogue/load';
-import { NO_PLAN, PLAIN, type House } from '@open-larder/core';
+import { NO_PLAN, PLAIN, type FeedingModel } from '@open-larder/core';
 
 const GROUPS_A_TANK = 4;
 const SERVINGS_A_GROUP = 3;
 
 /** A house of any size, with every species of the catalogue in turn. */
-export function houseOf(tanks: number): House {
+export function houseOf(tanks: number): FeedingModel {
   const { species, foods } = loadCatalogue();
   const moments = ['07:30', '12:30', '18:30'].map((name, index) => ({
     id: `m${index}`,

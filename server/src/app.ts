@@ -20,7 +20,7 @@ import { feedingRoutes } from './feeding/routes';
 import { foodRoutes } from './food/routes';
 import { groupRoutes } from './group/routes';
 import { householdRoutes } from './household/routes';
-import { sayErrors, unknownRoute } from './http/errors';
+import { formatErrors, unknownRoute } from './http/errors';
 import { mount, type Handlers } from './http/mount';
 import { NulError, ProblemError } from './http/problems';
 import { TIME_HEADER } from '@open-larder/contract/paths';
@@ -105,7 +105,7 @@ export function createApp(parts: AppParts): Express {
   app.use('/api', unknownRoute);
   if (webDir !== undefined && existsSync(webDir)) serveWeb(app, webDir);
   app.use(unknownRoute);
-  app.use(sayErrors(log));
+  app.use(formatErrors(log));
   return app;
 }
 

@@ -35,8 +35,8 @@ export interface Config {
 export function readConfig(env: NodeJS.ProcessEnv): Config {
   const read = settings.safeParse(env);
   if (!read.success) {
-    const faults = read.error.issues.map((issue) => `${issue.path.join('.')}: ${issue.message}`);
-    throw new Error(`the settings are not usable:\n${faults.join('\n')}`);
+    const errors = read.error.issues.map((issue) => `${issue.path.join('.')}: ${issue.message}`);
+    throw new Error(`the settings are not usable:\n${errors.join('\n')}`);
   }
   return {
     port: read.data.OPEN_LARDER_PORT,

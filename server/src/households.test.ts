@@ -259,7 +259,7 @@ const PROBES: Record<RouteName, Probe> = {
       .send({ text, write: true })
       .expect(201);
     expect(body.written).toBe(false);
-    expect(body.counts.fault).toBe(body.lines.length);
+    expect(body.counts.error).toBe(body.lines.length);
   },
   editDiet: finds404(
     'put',

@@ -1,7 +1,7 @@
 import { Writable } from 'node:stream';
 import express from 'express';
 import supertest from 'supertest';
-import { sayErrors } from './http/errors';
+import { formatErrors } from './http/errors';
 import { notFound } from './http/problems';
 import { makeLog, requestLog } from './log';
 import { sampleFood, sampleWaterTest, smallHouse } from './testing/samples';
@@ -26,7 +26,7 @@ function listening() {
   app.get('/api/missing', () => {
     throw notFound('This tank');
   });
-  app.use(sayErrors(log));
+  app.use(formatErrors(log));
   return { app, lines };
 }
 

@@ -1,10 +1,10 @@
-import { sayAnimals } from '@open-larder/core/brood';
-import { sayUnits } from '@open-larder/core/food';
-import { sayNumber } from '@open-larder/core/units';
+import { formatAnimals } from '@open-larder/core/brood';
+import { formatUnits } from '@open-larder/core/food';
+import { formatNumber } from '@open-larder/core/units';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { api, useWords } from '../store';
+import { api, useFormat } from '../store';
 import { useSavePrinted } from '../table/useSavePrinted';
 import { Button, Card, ListRow, Text } from '../ui';
 import { BroodWorkList } from './BroodWorkList';
@@ -18,7 +18,7 @@ import { StagesCard } from './StagesCard';
 import { TubsCard } from './TubsCard';
 import type { Brood, Broods } from './useBroods';
 import { WayCard } from './WayCard';
-import { sayBrood } from './words';
+import { formatBrood } from './labels';
 
 /** Everything about one brood: its days, its ladder, today's food, its tubs, its end. */
 export function BroodDetail({
@@ -41,14 +41,14 @@ export function BroodDetail({
     <View style={{ gap: 16 }}>
       <View style={{ gap: 4 }}>
         {titled ? (
-          <Text look="title" level={2}>
+          <Text variant="title" level={2}>
             {brood.name}
           </Text>
         ) : null}
-        <Text look="small" tone="quiet">
+        <Text variant="small" tone="quiet">
           {[brood.species.common, brood.way.breeding].join(' · ')}
         </Text>
-        <Text>{sayBrood(brood)}</Text>
+        <Text>{formatBrood(brood)}</Text>
         {state.mixed ? (
           <Text tone="due">
             Two clutches of different ages share a tub: the younger are treated as the older.
@@ -92,12 +92,12 @@ export function BroodDetail({
 
 /** What the brood gets today, meal by meal, and what stands in for meals that nobody is there for. */
 function FeedsCard({ brood }: { brood: Brood }) {
-  const words = useWords();
+  const format = useFormat();
   const { feeds, toleratesHours, swim, state, counted } = brood.status;
   if (state.phase !== 'fry') {
     return state.phase === 'paired' || state.phase === 'conditioning' ? null : (
       <Text tone="quiet">
-        No food yet{swim ? `, until about ${words.day(swim.day)}` : ''}: what is given before they
+        No food yet{swim ? `, until about ${format.day(swim.day)}` : ''}: what is given before they
         swim only fouls.
       </Text>
     );
@@ -106,7 +106,7 @@ function FeedsCard({ brood }: { brood: Brood }) {
   if (feeds.length === 0) return null;
   return (
     <View style={{ gap: 8 }}>
-      <Text look="subtitle">Today’s food</Text>
+      <Text variant="subtitle">Today’s food</Text>
       <Card label="Today’s food">
         {feeds.map((feed, index) => (
           <ListRow
@@ -116,39 +116,39 @@ function FeedsCard({ brood }: { brood: Brood }) {
             detail={[
               feed.animalsPerMeal === null
                 ? null
-                : `about ${sayAnimals(feed.animalsPerMeal)} in each meal`,
-              `${sayNumber(feed.gramsPerDay * 1000, 0)} mg a day`,
+                : `about ${formatAnimals(feed.animalsPerMeal)} in each meal`,
+              `${formatNumber(feed.gramsPerDay * 1000, 0)} mg a day`,
               feed.carried < 0.995
-                ? `carries ${sayNumber(feed.carried * 100, 0)} % of their need: keep something live in the tub`
+                ? `carries ${formatNumber(feed.carried * 100, 0)} % of their need: keep something live in the tub`
                 : null,
             ]
               .filter(Boolean)
               .join(' · ')}
             trail={
-              <Text look="strong">
-                {`${sayUnits(feed.unitsPerMeal, feed.unit)}, ${feed.meals}×`}
+              <Text variant="strong">
+                {`${formatUnits(feed.unitsPerMeal, feed.unit)}, ${feed.meals}×`}
               </Text>
             }
           />
         ))}
       </Card>
       {feeds[0] && feeds[0].mealsWanted > feeds[0].meals ? (
-        <Text look="small" tone="quiet">
+        <Text variant="small" tone="quiet">
           {`Best in ${feeds[0].mealsWanted} small meals while it is light; you are there for ${feeds[0].meals}. Live food in the tub, green stones or a feeder make up for the rest.`}
         </Text>
       ) : null}
       {toleratesHours === null ? null : (
-        <Text look="small" tone="quiet">
-          {`They can go ${sayNumber(toleratesHours, 0)} h without food: someone has to feed them while you are away.`}
+        <Text variant="small" tone="quiet">
+          {`They can go ${formatNumber(toleratesHours, 0)} h without food: someone has to feed them while you are away.`}
         </Text>
       )}
       {counted ? null : (
-        <Text look="small" tone="due">
+        <Text variant="small" tone="due">
           Not counted: fifty are assumed.
         </Text>
       )}
       {brood.youngGroupId === null ? null : (
-        <Text look="small" tone="quiet">
+        <Text variant="small" tone="quiet">
           They are a group of their own by now: the Round serves what that group’s plan says, and
           the live supply counts it once.
         </Text>

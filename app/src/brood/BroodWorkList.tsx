@@ -4,12 +4,12 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { themed } from '../theme';
-import { Button, later, Text } from '../ui';
+import { Button, lazyComponent, Text } from '../ui';
 import { useBroodEvent } from './useBroodEvent';
 import type { Brood } from './useBroods';
 
 // The Round has this list too: what it opens is loaded when it is opened.
-const EventSheet = later(async () => (await import('../workshop')).EventSheet, true);
+const EventSheet = lazyComponent(async () => (await import('../workshop')).EventSheet, true);
 
 /** What a brood asks for today, each with the tap that says it is done. */
 export function BroodWorkList({ brood, work }: { brood: Brood; work: readonly BroodWork[] }) {
@@ -64,8 +64,8 @@ export function BroodWorkList({ brood, work }: { brood: Brood; work: readonly Br
           style={[styles.work, index > 0 && styles.ruled]}
         >
           <View style={styles.words}>
-            <Text tone={one.pressing ? 'due' : 'ink'}>{one.says}</Text>
-            <Text look="small" tone="quiet">
+            <Text tone={one.urgent ? 'due' : 'ink'}>{one.says}</Text>
+            <Text variant="small" tone="quiet">
               {one.why}
             </Text>
           </View>

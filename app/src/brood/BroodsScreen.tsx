@@ -3,13 +3,13 @@ import Plus from 'lucide-react-native/icons/plus';
 import { Pressable, View } from 'react-native';
 import { ScreenTools } from '../shell';
 import { SIZES, themed, useColours, useWide } from '../theme';
-import { useWords } from '../store';
+import { useFormat } from '../store';
 import { Button, Card, Disclosure, Empty, Fault, Screen, Skeleton, Text } from '../ui';
 import { BroodDetail } from './BroodDetail';
 import { BroodWorkList } from './BroodWorkList';
 import { CalendarCard } from './CalendarCard';
 import { useBroods, type Brood, type Broods } from './useBroods';
-import { sayBrood, sayWindow, stageWords } from './words';
+import { formatBrood, formatWindow, stageWords } from './labels';
 
 /** The broods of the house: how each stands, what it asks for, and all of them against the weeks. */
 export function BroodsScreen({ id }: { id?: string }) {
@@ -58,7 +58,7 @@ export function BroodsScreen({ id }: { id?: string }) {
           action={
             <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
               <Button
-                look="primary"
+                variant="primary"
                 label="Begin a brood"
                 onPress={() => router.push('/broods/new')}
               />
@@ -87,7 +87,7 @@ function All({ data, selected }: { data: Broods; selected: string | undefined })
           {past.map((brood) => (
             <Button
               key={brood.id}
-              look="bare"
+              variant="bare"
               label={brood.name}
               onPress={() => router.push(`/broods/${brood.id}`)}
             />
@@ -101,26 +101,26 @@ function All({ data, selected }: { data: Broods; selected: string | undefined })
 function BroodCard({ brood, selected }: { brood: Brood; selected: boolean }) {
   const styles = useStyles();
   const router = useRouter();
-  const words = useWords();
+  const format = useFormat();
   const { next } = brood.status;
   return (
     <Card label={brood.name} marked={selected}>
       <Pressable
         role="link"
-        aria-label={`${brood.name}, ${sayBrood(brood)}`}
+        aria-label={`${brood.name}, ${formatBrood(brood)}`}
         aria-current={selected ? 'page' : undefined}
         onPress={() => router.push(`/broods/${brood.id}`)}
         style={styles.press}
       >
-        <Text look="strong">{brood.name}</Text>
-        <Text look="small" tone="quiet">
+        <Text variant="strong">{brood.name}</Text>
+        <Text variant="small" tone="quiet">
           {[brood.species.common, brood.way.breeding, ...brood.tubs.map(({ name }) => name)].join(
             ' · ',
           )}
         </Text>
-        <Text>{sayBrood(brood)}</Text>
+        <Text>{formatBrood(brood)}</Text>
         {next ? (
-          <Text look="small">{`${stageWords(next.stage, brood)}: ${sayWindow(next, words)}`}</Text>
+          <Text variant="small">{`${stageWords(next.stage, brood)}: ${formatWindow(next, format)}`}</Text>
         ) : null}
       </Pressable>
       {brood.work.length > 0 ? (

@@ -16,12 +16,12 @@ export function BroodsWork() {
   if (due.length === 0) return null;
   return (
     <View style={{ gap: 8 }}>
-      <Text look="subtitle">Broods</Text>
+      <Text variant="subtitle">Broods</Text>
       {due.map(({ brood, work }) => (
         <Card key={brood.id} label={brood.name}>
           <View style={{ flexDirection: 'row', alignItems: 'center', padding: 12, gap: 8 }}>
             <View style={{ flex: 1, minWidth: 0 }}>
-              <Text look="strong">{brood.name}</Text>
+              <Text variant="strong">{brood.name}</Text>
             </View>
             <Button
               label="Open"

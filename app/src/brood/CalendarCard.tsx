@@ -1,9 +1,9 @@
 import { addDays, daysBetween } from '@open-larder/core/round';
-import { sayNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/core/units';
 import { Fragment, useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Circle, Line, Rect, Text as SvgText } from 'react-native-svg';
-import { useNow, useWords } from '../store';
+import { useNow, useFormat } from '../store';
 import { FONTS, useColours } from '../theme';
 import { Card, ListRow, Text } from '../ui';
 import type { Brood } from './useBroods';
@@ -17,7 +17,7 @@ const HEAD = 22;
 
 /** All broods over the weeks: their stages, their rungs, and the cultures to start; litres and minutes. */
 export function CalendarCard({ broods }: { broods: readonly Brood[] }) {
-  const words = useWords();
+  const format = useFormat();
   const now = useNow();
   const [width, setWidth] = useState(0);
   const starts = broods
@@ -34,7 +34,7 @@ export function CalendarCard({ broods }: { broods: readonly Brood[] }) {
   );
   return (
     <View style={{ gap: 8 }}>
-      <Text look="subtitle">The weeks ahead</Text>
+      <Text variant="subtitle">The weeks ahead</Text>
       <View
         onLayout={(event) => setWidth(event.nativeEvent.layout.width)}
         style={{ minHeight: HEAD + ROW * broods.length }}
@@ -46,14 +46,14 @@ export function CalendarCard({ broods }: { broods: readonly Brood[] }) {
           <ListRow
             key={from}
             first={index === 0}
-            title={index === 0 ? 'This week' : `From ${words.day(from)}`}
+            title={index === 0 ? 'This week' : `From ${format.day(from)}`}
             detail={
               minutesPerDay === 0
                 ? 'nothing to feed yet'
-                : `${sayNumber(changeL, 1)} L of seasoned water a day; they want ${sayNumber(wantsL, 0)} L, their tubs hold ${sayNumber(room, 0)}`
+                : `${formatNumber(changeL, 1)} L of seasoned water a day; they want ${formatNumber(wantsL, 0)} L, their tubs hold ${formatNumber(room, 0)}`
             }
             trail={
-              <Text look="strong" tone={wantsL > room ? 'due' : 'ink'}>
+              <Text variant="strong" tone={wantsL > room ? 'due' : 'ink'}>
                 {minutesPerDay === 0 ? '' : `${minutesPerDay} min a day`}
               </Text>
             }
@@ -63,7 +63,9 @@ export function CalendarCard({ broods }: { broods: readonly Brood[] }) {
           <ListRow
             key={brood.id + name}
             title={
-              startBy < now.day ? `Start ${name} at once` : `Start ${name} by ${words.day(startBy)}`
+              startBy < now.day
+                ? `Start ${name} at once`
+                : `Start ${name} by ${format.day(startBy)}`
             }
             detail={`for ${brood.name}`}
             trail={<View />}
@@ -99,7 +101,7 @@ function Calendar({
   today: string;
 }) {
   const c = useColours();
-  const words = useWords();
+  const format = useFormat();
   const start = addDays(today, -BACK);
   const x = (day: string) =>
     (Math.min(DAYS, Math.max(0, daysBetween(start, day))) / DAYS) * (width - 2) + 1;
@@ -108,7 +110,7 @@ function Calendar({
   const label = broods
     .map(
       ({ name, status }) =>
-        `${name}: ${status.swim ? `swims ${words.day(status.swim.day)}` : 'no date yet'}`,
+        `${name}: ${status.swim ? `swims ${format.day(status.swim.day)}` : 'no date yet'}`,
     )
     .join('; ');
   return (
@@ -127,7 +129,7 @@ function Calendar({
             />
             {week % 2 === 1 && week * 7 < DAYS - 5 ? (
               <SvgText x={x(day) + 3} y={12} fontSize={11} fontFamily={FONTS.text} fill={c.ink2}>
-                {words.day(day).replace(/^\w+ /, '')}
+                {format.day(day).replace(/^\w+ /, '')}
               </SvgText>
             ) : null}
           </Fragment>

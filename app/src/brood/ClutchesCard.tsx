@@ -1,18 +1,18 @@
 import { daysBetween } from '@open-larder/core/round';
-import { sayNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/core/units';
 import { View } from 'react-native';
 import { useRouter } from 'expo-router';
-import { useNow, useWords } from '../store';
+import { useNow, useFormat } from '../store';
 import { Card, ListRow, Text } from '../ui';
 import type { Brood, Broods } from './useBroods';
-import { ENDED_WORDS } from './words';
+import { ENDED_WORDS } from './labels';
 
 /** A pair rests for so many days between two spawns, at the least. Assumption. */
 const REST_DAYS = 14;
 
 /** Clutches of the same parents, or else of the species, beside each other. */
 export function ClutchesCard({ brood, broods }: { brood: Brood; broods: Broods }) {
-  const words = useWords();
+  const format = useFormat();
   const router = useRouter();
   const now = useNow();
   const alike = broods.all.filter(
@@ -29,7 +29,7 @@ export function ClutchesCard({ brood, broods }: { brood: Brood; broods: Broods }
   const age = brood.status.ageDays;
   return (
     <View style={{ gap: 8 }}>
-      <Text look="subtitle">Clutches of these parents</Text>
+      <Text variant="subtitle">Clutches of these parents</Text>
       <Card label="Clutches of these parents">
         {alike.map((one, index) => (
           <ListRow
@@ -37,14 +37,14 @@ export function ClutchesCard({ brood, broods }: { brood: Brood; broods: Broods }
             first={index === 0}
             selected={one.id === brood.id}
             title={one.name}
-            detail={saysOf(one, age, words.day)}
+            detail={saysOf(one, age, format.day)}
             onPress={one.id === brood.id ? undefined : () => router.push(`/broods/${one.id}`)}
             trail={one.id === brood.id ? <Text tone="quiet">this one</Text> : undefined}
           />
         ))}
       </Card>
       {since === null ? null : (
-        <Text look="small" tone="quiet">
+        <Text variant="small" tone="quiet">
           {since < REST_DAYS
             ? `They spawned ${since} days ago: let them rest about ${REST_DAYS} days between two.`
             : `${since} days since they last spawned.`}
@@ -64,7 +64,7 @@ function saysOf({ status }: Brood, age: number | null, say: (day: string) => str
     state.spawnedOn ? `laid ${say(state.spawnedOn)}` : null,
     days === null ? null : `${days} days until they swam`,
     most > 0 ? `${left} of ${most} came through` : null,
-    length === undefined ? null : `${sayNumber(length * 10, 1)} mm at day ${age}`,
+    length === undefined ? null : `${formatNumber(length * 10, 1)} mm at day ${age}`,
     state.rehomed > 0 ? `${state.rehomed} given away` : null,
     state.ended === null ? null : ENDED_WORDS[state.ended],
   ]

@@ -4,12 +4,12 @@ import type { Stage } from '@open-larder/core/fish';
 import { addDays } from '@open-larder/core/round';
 import { plannedUse } from '@open-larder/core/stock';
 import { waterLitres } from '@open-larder/core/tank';
-import { sayNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/core/units';
 import { USUAL_RHYTHM } from '@open-larder/core/water/rhythm';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { api, useHouse, useNow, useWords, type HouseData } from '../store';
+import { api, useHouse, useNow, useFormat, type AppData } from '../store';
 import {
   Button,
   Card,
@@ -50,9 +50,9 @@ export function ConditionScreen({ group }: { group?: string }) {
   );
 }
 
-function Condition({ data, asked }: { data: HouseData; asked?: string }) {
+function Condition({ data, asked }: { data: AppData; asked?: string }) {
   const now = useNow();
-  const words = useWords();
+  const format = useFormat();
   const router = useRouter();
   const [groupId, setGroupId] = useState(asked ?? data.house.groups[0]!.id);
   const [days, setDays] = useState(14);
@@ -122,7 +122,7 @@ function Condition({ data, asked }: { data: HouseData; asked?: string }) {
         min={3}
         max={42}
         onChange={setDays}
-        say={(value) => `${value} days, until ${words.day(addDays(now.day, value))}`}
+        format={(value) => `${value} days, until ${format.day(addDays(now.day, value))}`}
       />
       {on ? null : (
         <>
@@ -153,21 +153,21 @@ function Condition({ data, asked }: { data: HouseData; asked?: string }) {
           first
           title={on ? 'They are conditioned now' : 'Protein in the tank’s food'}
           detail="richer and more often; something live every other day; the last meal the evening before they are put together"
-          trail={<Text look="strong">{on ? '' : `×${sayNumber(times, 1)}`}</Text>}
+          trail={<Text variant="strong">{on ? '' : `×${formatNumber(times, 1)}`}</Text>}
         />
         <WaterRows report={report} litres={litres} change={change} />
       </Card>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         {on ? (
           <Button
-            look="primary"
+            variant="primary"
             label="Back to the usual"
             busy={busy}
             onPress={() => run(() => conditioning.end(row, tank))}
           />
         ) : (
           <Button
-            look="primary"
+            variant="primary"
             label="Begin today"
             busy={busy}
             onPress={() => run(() => conditioning.begin(row, tank, days, rich))}
@@ -202,19 +202,19 @@ function WaterRows({
   litres: number;
   change: { share: number; everyDays: number };
 }) {
-  const words = useWords();
+  const format = useFormat();
   const percent = (share: number) => `${Math.round(share * 100)} %`;
   return (
     <>
       <ListRow
         title="Ammonia from food"
-        detail={`before ${sayNumber(report.tanBefore, 2)} mg/L a day, which the filter takes up`}
-        trail={<Text>{`${sayNumber(report.tanThen, 2)} mg/L a day`}</Text>}
+        detail={`before ${formatNumber(report.tanBefore, 2)} mg/L a day, which the filter takes up`}
+        trail={<Text>{`${formatNumber(report.tanThen, 2)} mg/L a day`}</Text>}
       />
       <ListRow
         title="Nitrate before a change"
-        detail={`before ${sayNumber(report.nitrateBefore, 0)} mg/L, as this tank’s tests suggest`}
-        trail={<Text>{`${sayNumber(report.nitrateThen, 0)} mg/L`}</Text>}
+        detail={`before ${formatNumber(report.nitrateBefore, 0)} mg/L, as this tank’s tests suggest`}
+        trail={<Text>{`${formatNumber(report.nitrateThen, 0)} mg/L`}</Text>}
       />
       <ListRow
         title="Changes that pay for it"
@@ -224,7 +224,7 @@ function WaterRows({
             {[
               report.shareThen === null
                 ? null
-                : `${percent(report.shareThen)} (${words.say('volume', Math.round(report.shareThen * litres))})`,
+                : `${percent(report.shareThen)} (${format.quantity('volume', Math.round(report.shareThen * litres))})`,
               report.everyThen === null ? null : `or every ${report.everyThen} days`,
             ]
               .filter(Boolean)
@@ -238,7 +238,7 @@ function WaterRows({
 
 /** Protein that the tank’s plan gives in a day, grams, with a group in a stage and what is served more. */
 function proteinOf(
-  data: HouseData,
+  data: AppData,
   tank: Tank,
   row: Group,
   stage: Stage,

@@ -3,7 +3,7 @@ import type { Problem } from '@open-larder/contract';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { api, useHouse } from '../store';
-import { Button, Sheet, useSay, faultsOf, type Faults } from '../ui';
+import { Button, Sheet, useToast, fieldErrorsOf, type FieldErrors } from '../ui';
 import { BroodFieldsInput, type BroodDraft } from './fields';
 import type { Brood } from './useBroods';
 
@@ -17,7 +17,7 @@ export function CorrectBroodSheet({
   ways: readonly Way[];
   onClose: () => void;
 }) {
-  const say = useSay();
+  const toast = useToast();
   const house = useHouse();
   const [edit] = api.useEditBroodMutation();
   const {
@@ -32,30 +32,30 @@ export function CorrectBroodSheet({
   } = brood;
   const { version, ...kept } = fields;
   const [draft, setDraft] = useState<BroodDraft>(kept);
-  const [faults, setFaults] = useState<Faults>({});
+  const [fieldErrors, setFieldErrors] = useState<FieldErrors>({});
   const save = async () => {
     const done = await edit({ params: { id }, body: { ...draft, version } });
     if (done.error) {
       const problem = done.error as Problem;
-      setFaults(faultsOf(problem));
-      say(problem.errors ? problem.title : problem.detail, { tone: 'fault' });
+      setFieldErrors(fieldErrorsOf(problem));
+      toast(problem.errors ? problem.title : problem.detail, { tone: 'error' });
       return;
     }
-    say(`${draft.name} is corrected.`);
+    toast(`${draft.name} is corrected.`);
     onClose();
   };
   return (
     <Sheet title={`Correct ${brood.name}`} open onClose={onClose}>
       <BroodFieldsInput
         draft={draft}
-        faults={faults}
+        fieldErrors={fieldErrors}
         ways={ways}
         species={brood.species}
         data={house.data ?? null}
         onChange={setDraft}
       />
       <View style={{ alignItems: 'flex-start' }}>
-        <Button look="primary" label="Save" onPress={() => save()} />
+        <Button variant="primary" label="Save" onPress={() => save()} />
       </View>
     </Sheet>
   );

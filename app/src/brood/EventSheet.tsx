@@ -1,11 +1,20 @@
 import { BROOD_EVENTS, type BroodEventKind } from '@open-larder/core/brood/vocabulary';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useNow, useWords } from '../store';
-import { Button, DateField, Field, NumberField, Picker, Sheet, Text, type Faults } from '../ui';
+import { useNow, useFormat } from '../store';
+import {
+  Button,
+  DateField,
+  Field,
+  NumberField,
+  Picker,
+  Sheet,
+  Text,
+  type FieldErrors,
+} from '../ui';
 import { useBroodEvent, type Said } from './useBroodEvent';
 import type { Brood } from './useBroods';
-import { EVENT_WORDS } from './words';
+import { EVENT_WORDS } from './labels';
 
 const COUNTED: ReadonlySet<BroodEventKind> = new Set([
   'eggsSeen',
@@ -34,7 +43,7 @@ interface Props {
 /** Anything that happens to a brood, on any day: its kind first, and then what belongs to it. */
 export function EventSheet({ brood, first, onClose }: Props) {
   const now = useNow();
-  const words = useWords();
+  const format = useFormat();
   const logEvent = useBroodEvent();
   const [kind, setKind] = useState<BroodEventKind>(first?.kind ?? 'counted');
   const [day, setDay] = useState<string | null>(now.day);
@@ -48,8 +57,8 @@ export function EventSheet({ brood, first, onClose }: Props) {
   const [share, setShare] = useState<number | null>(30);
   const [foodKey, setFoodKey] = useState(brood.status.rungs[0]?.key ?? '');
   const [note, setNote] = useState('');
-  const [faults, setFaults] = useState<Faults>({});
-  const warmth = words.scale('temperature');
+  const [fieldErrors, setFieldErrors] = useState<FieldErrors>({});
+  const warmth = format.scale('temperature');
   const save = async () => {
     const event = {
       kind,
@@ -65,7 +74,7 @@ export function EventSheet({ brood, first, onClose }: Props) {
     } as Said;
     const wrong = await logEvent(brood.id, event, `${EVENT_WORDS[kind]}: noted.`);
     if (wrong === null) onClose();
-    else setFaults(wrong);
+    else setFieldErrors(wrong);
   };
   const tubs = brood.tubs.map((tub) => ({ value: tub.id, title: tub.name }));
   return (
@@ -78,9 +87,15 @@ export function EventSheet({ brood, first, onClose }: Props) {
         )}
         onChange={(value) => setKind(value as BroodEventKind)}
       />
-      <DateField label="On" value={day} onChange={setDay} fault={faults.day} />
+      <DateField label="On" value={day} onChange={setDay} fieldError={fieldErrors.day} />
       {IN_TUB.has(kind) && tubs.length > 1 ? (
-        <Picker label="Tub" value={tubId} picks={tubs} onChange={setTubId} fault={faults.tubId} />
+        <Picker
+          label="Tub"
+          value={tubId}
+          picks={tubs}
+          onChange={setTubId}
+          fieldError={fieldErrors.tubId}
+        />
       ) : null}
       {kind === 'moved' ? (
         <Picker
@@ -89,7 +104,7 @@ export function EventSheet({ brood, first, onClose }: Props) {
           placeholder="Choose a tub"
           picks={tubs.filter(({ value }) => value !== tubId)}
           onChange={setToTubId}
-          fault={faults.toTubId}
+          fieldError={fieldErrors.toTubId}
           hint={tubs.length < 2 ? 'It has only one tub: add another first.' : undefined}
         />
       ) : null}
@@ -98,7 +113,7 @@ export function EventSheet({ brood, first, onClose }: Props) {
           label={kind === 'moved' ? 'How many; blank is all of them' : 'How many'}
           value={count}
           onChange={setCount}
-          fault={faults.count}
+          fieldError={fieldErrors.count}
         />
       ) : null}
       {kind === 'measured' ? (
@@ -109,7 +124,7 @@ export function EventSheet({ brood, first, onClose }: Props) {
             decimals={1}
             value={lengthMm}
             onChange={setLengthMm}
-            fault={faults.lengthMm}
+            fieldError={fieldErrors.lengthMm}
           />
           <NumberField
             label="The shortest, if you like"
@@ -117,7 +132,7 @@ export function EventSheet({ brood, first, onClose }: Props) {
             decimals={1}
             value={shortMm}
             onChange={setShortMm}
-            fault={faults.shortMm}
+            fieldError={fieldErrors.shortMm}
           />
           <NumberField
             label="The longest"
@@ -125,7 +140,7 @@ export function EventSheet({ brood, first, onClose }: Props) {
             decimals={1}
             value={longMm}
             onChange={setLongMm}
-            fault={faults.longMm}
+            fieldError={fieldErrors.longMm}
           />
         </>
       ) : null}
@@ -135,7 +150,7 @@ export function EventSheet({ brood, first, onClose }: Props) {
           value={foodKey}
           picks={brood.status.rungs.map((rung) => ({ value: rung.key, title: rung.name }))}
           onChange={setFoodKey}
-          fault={faults.foodKey}
+          fieldError={fieldErrors.foodKey}
           hint="Its rung begins on that day, and what comes later follows."
         />
       ) : null}
@@ -147,7 +162,7 @@ export function EventSheet({ brood, first, onClose }: Props) {
           decimals={1}
           value={tempC}
           onChange={setTempC}
-          fault={faults.tempC}
+          fieldError={fieldErrors.tempC}
         />
       ) : null}
       {kind === 'changed' ? (
@@ -156,7 +171,7 @@ export function EventSheet({ brood, first, onClose }: Props) {
           unit="%"
           value={share}
           onChange={setShare}
-          fault={faults.share}
+          fieldError={fieldErrors.share}
         />
       ) : null}
       {kind === 'treated' ? (
@@ -167,14 +182,14 @@ export function EventSheet({ brood, first, onClose }: Props) {
         </Text>
       ) : null}
       {kind === 'ended' || kind === 'lost' ? (
-        <Text look="small" tone="quiet">
+        <Text variant="small" tone="quiet">
           Killing animals that suffer, giving them away and selling them go by local law. None is
           released.
         </Text>
       ) : null}
-      <Field label="Note" value={note} onChange={setNote} fault={faults.note} />
+      <Field label="Note" value={note} onChange={setNote} fieldError={fieldErrors.note} />
       <View style={{ alignItems: 'flex-start' }}>
-        <Button look="primary" label="Note it" onPress={() => save()} />
+        <Button variant="primary" label="Note it" onPress={() => save()} />
       </View>
     </Sheet>
   );

@@ -1,10 +1,10 @@
 import type { Problem } from '@open-larder/contract';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { api, useWords } from '../store';
-import { Button, Card, Fault, ListRow, Skeleton, Text, useSay } from '../ui';
+import { api, useFormat } from '../store';
+import { Button, Card, Fault, ListRow, Skeleton, Text, useToast } from '../ui';
 import type { Brood } from './useBroods';
-import { sayEvent } from './words';
+import { formatEvent } from './labels';
 import { stampFor } from '../store/intent';
 
 /** Events shown at once; the rest wait for a tap. */
@@ -12,8 +12,8 @@ const FIRST = 6;
 
 /** What happened to a brood, newest first; each can be taken back, never erased. */
 export function HistoryCard({ brood }: { brood: Brood }) {
-  const words = useWords();
-  const say = useSay();
+  const format = useFormat();
+  const toast = useToast();
   const { data: events, error, refetch } = api.useBroodEventsQuery(brood.id);
   const [undo] = api.useUndoBroodEventMutation();
   const [all, setAll] = useState(false);
@@ -25,29 +25,29 @@ export function HistoryCard({ brood }: { brood: Brood }) {
     brood.status.rungs.find((rung) => rung.key === key)?.name ?? 'a food';
   const takeBack = async (id: string) => {
     const answer = await undo({ params: { id }, body: stampFor('undo', id) });
-    if (answer.error) say((answer.error as Problem).detail, { tone: 'fault' });
-    else say('Taken back: dates and amounts are worked out again.');
+    if (answer.error) toast((answer.error as Problem).detail, { tone: 'error' });
+    else toast('Taken back: dates and amounts are worked out again.');
   };
   return (
     <View style={{ gap: 8 }}>
-      <Text look="subtitle">What happened</Text>
+      <Text variant="subtitle">What happened</Text>
       <Card label="What happened">
         {(all ? events : events.slice(0, FIRST)).map((event, index) => {
-          const title = sayEvent(event, words, tubName, foodName);
+          const title = formatEvent(event, format, tubName, foodName);
           const where = brood.tubs.length > 1 && event.tubId !== null ? tubName(event.tubId) : null;
           return (
             <ListRow
               key={event.id}
               first={index === 0}
               title={title}
-              detail={[words.day(event.day), where, event.hand, event.note]
+              detail={[format.day(event.day), where, event.hand, event.note]
                 .filter(Boolean)
                 .join(' · ')}
               trail={
                 <Button
-                  look="bare"
+                  variant="bare"
                   label="Undo"
-                  spoken={`Undo: ${title}, ${words.day(event.day)}`}
+                  spoken={`Undo: ${title}, ${format.day(event.day)}`}
                   onPress={() => takeBack(event.id)}
                 />
               }
@@ -57,7 +57,7 @@ export function HistoryCard({ brood }: { brood: Brood }) {
       </Card>
       {events.length > FIRST ? (
         <Button
-          look="bare"
+          variant="bare"
           label={all ? 'Only the newest' : `All ${events.length} events`}
           onPress={() => setAll(!all)}
         />

@@ -3,7 +3,7 @@ import type { RungDay } from '@open-larder/core/brood';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Ladder, ladderHeight, type LadderRung } from '../draw/Ladder';
-import { useNow, useWords } from '../store';
+import { useNow, useFormat } from '../store';
 import { Button, Card, ListRow, Text } from '../ui';
 import { useBroodEvent } from './useBroodEvent';
 import type { Brood } from './useBroods';
@@ -26,23 +26,23 @@ const GROWS_BY = {
 
 /** The ladder of a brood, drawn, and its rungs in words. */
 export function LadderCard({ brood }: { brood: Brood }) {
-  const words = useWords();
+  const format = useFormat();
   const now = useNow();
   const logEvent = useBroodEvent();
   const [width, setWidth] = useState(0);
   const { status } = brood;
   if (status.swim === null) return null;
-  const drawn = drawnOf(brood, now.day, words.day);
+  const drawn = drawnOf(brood, now.day, format.day);
   return (
     <View style={{ gap: 8 }}>
-      <Text look="subtitle">The ladder</Text>
+      <Text variant="subtitle">The ladder</Text>
       <View
         onLayout={(event) => setWidth(event.nativeEvent.layout.width)}
         style={{ minHeight: ladderHeight(drawn.rungs.filter(({ tail }) => tail).length) }}
       >
         {width > 0 ? <Ladder {...drawn} width={width} /> : null}
       </View>
-      <Text look="small" tone="quiet">
+      <Text variant="small" tone="quiet">
         The rising line is the widest prey that their mouth takes; a plank is a food on its days,
         and beneath it the culture that must give by then.
       </Text>
@@ -54,8 +54,8 @@ export function LadderCard({ brood }: { brood: Brood }) {
               first={index === 0}
               title={rung.name}
               detail={[
-                `from ${words.day(rung.from)}${rung.to === null ? ' on' : ` until ${words.day(rung.to)}`}`,
-                rung.taken ? 'seen taken' : readyWords(rung, now.day, words.day),
+                `from ${format.day(rung.from)}${rung.to === null ? ' on' : ` until ${format.day(rung.to)}`}`,
+                rung.taken ? 'seen taken' : readyWords(rung, now.day, format.day),
               ].join(' · ')}
               trail={
                 offered(rung, now.day) ? (
@@ -84,7 +84,7 @@ export function LadderCard({ brood }: { brood: Brood }) {
         </Text>
       )}
       {GROWS_BY[status.growthLevel] || status.assumed.length > 0 ? (
-        <Text look="small" tone="quiet">
+        <Text variant="small" tone="quiet">
           {[
             GROWS_BY[status.growthLevel],
             status.assumed.length > 0

@@ -3,7 +3,7 @@ import { waterLitres } from '@open-larder/core/tank';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { api, useHand, useHouse, useNow, type HouseData } from '../store';
+import { api, useHand, useHouse, useNow, type AppData } from '../store';
 import {
   Button,
   Choice,
@@ -15,9 +15,9 @@ import {
   Skeleton,
   Text,
   upperFirst,
-  useSay,
-  faultsOf,
-  type Faults,
+  useToast,
+  fieldErrorsOf,
+  type FieldErrors,
 } from '../ui';
 import { BroodFieldsInput, defaultsOf, type BroodDraft } from './fields';
 import { TubFields, type TubDraft } from './TubsCard';
@@ -63,11 +63,11 @@ function Begin({
   group: asked,
 }: {
   broods: Broods;
-  data: HouseData;
+  data: AppData;
   tank?: string;
   group?: string;
 }) {
-  const say = useSay();
+  const toast = useToast();
   const now = useNow();
   const hand = useHand();
   const router = useRouter();
@@ -102,7 +102,7 @@ function Begin({
   const [began, setBegan] = useState<Beginning>('spawned');
   const [day, setDay] = useState<string | null>(now.day);
   const [count, setCount] = useState<number | null>(null);
-  const [faults, setFaults] = useState<Faults>({});
+  const [fieldErrors, setFieldErrors] = useState<FieldErrors>({});
   const choose = (key: string, said: BroodDraft = draft) => {
     setSpeciesKey(key);
     const kind = data.species.get(key);
@@ -118,8 +118,8 @@ function Begin({
     } else setDraft(next);
   };
   const refused = (problem: Problem) => {
-    setFaults(faultsOf(problem));
-    say(problem.errors ? problem.title : problem.detail, { tone: 'fault' });
+    setFieldErrors(fieldErrorsOf(problem));
+    toast(problem.errors ? problem.title : problem.detail, { tone: 'error' });
   };
   const begin = async () => {
     const where = stays
@@ -142,7 +142,7 @@ function Begin({
     const body = { ...draft, id, speciesKey, tub: { ...where, id: tubId }, events };
     const done = await create({ body });
     if (done.error) return refused(done.error as Problem);
-    say(`${draft.name} is begun.`);
+    toast(`${draft.name} is begun.`);
     router.replace(`/broods/${id}`);
   };
   return (
@@ -160,7 +160,7 @@ function Begin({
             detail: `${one.scientific} · ${one.breeding}`,
           }))}
         onChange={(key) => choose(key)}
-        fault={faults.speciesKey}
+        fieldError={fieldErrors.speciesKey}
       />
       {way && species ? (
         <>
@@ -178,7 +178,7 @@ function Begin({
         options={BEGINNINGS.map((value) => ({ value, label: BEGIN_WORDS[value] }))}
         onChange={setBegan}
       />
-      <DateField label="Since" value={day} onChange={setDay} fault={faults.day} />
+      <DateField label="Since" value={day} onChange={setDay} fieldError={fieldErrors.day} />
       {began === 'paired' ? null : (
         <NumberField
           label={
@@ -186,12 +186,12 @@ function Begin({
           }
           value={count}
           onChange={setCount}
-          fault={faults.count}
+          fieldError={fieldErrors.count}
         />
       )}
       <BroodFieldsInput
         draft={draft}
-        faults={faults}
+        fieldErrors={fieldErrors}
         ways={broods.ways}
         species={species}
         data={data}
@@ -201,13 +201,13 @@ function Begin({
         <Text tone="quiet">They are in {home.name}, with their parents.</Text>
       ) : (
         <>
-          <Text look="subtitle">Where they are</Text>
-          <TubFields draft={tub} faults={faults} path="tub." onChange={setTub} />
+          <Text variant="subtitle">Where they are</Text>
+          <TubFields draft={tub} fieldErrors={fieldErrors} path="tub." onChange={setTub} />
         </>
       )}
       <View style={{ alignItems: 'flex-start' }}>
         <Button
-          look="primary"
+          variant="primary"
           label="Begin it"
           disabled={speciesKey === ''}
           onPress={() => begin()}

@@ -1,10 +1,10 @@
 import { fryPortion, MINUTES_A_CHANGE, MINUTES_A_MEAL, raisable } from '@open-larder/core/brood';
 import { digestibleEnergy } from '@open-larder/core/food';
-import { sayNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/core/units';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useCultures } from '../culture/useCultures';
-import { api, useWords } from '../store';
+import { api, useFormat } from '../store';
 import { Card, ListRow, NumberField, Text } from '../ui';
 import type { Brood } from './useBroods';
 
@@ -12,13 +12,13 @@ const LIMITS = { litres: 'room', food: 'live food', minutes: 'time' } as const;
 
 /** When someone can take them, and how many this house can raise until then. */
 export function RaiseCard({ brood }: { brood: Brood }) {
-  const words = useWords();
+  const format = useFormat();
   const cultures = useCultures();
   const foods = api.useFoodsQuery();
   const own = brood.tubs.reduce((sum, { litres }) => sum + litres, 0);
   const [litres, setLitres] = useState<number | null>(own * 2);
   const [minutes, setMinutes] = useState<number | null>(20);
-  const volume = words.scale('volume');
+  const volume = format.scale('volume');
   const { targetCm, target, targetFrom, targetTo, state } = brood.status;
   const tub = brood.tubs[0];
   const meals = brood.status.feeds[0]?.meals ?? 3;
@@ -45,23 +45,23 @@ export function RaiseCard({ brood }: { brood: Brood }) {
       : null;
   return (
     <View style={{ gap: 8 }}>
-      <Text look="subtitle">Its end</Text>
+      <Text variant="subtitle">Its end</Text>
       <Card label="Its end">
         <ListRow
           first
-          title={`Large enough at ${words.say('length', targetCm)}`}
+          title={`Large enough at ${format.quantity('length', targetCm)}`}
           detail={
             target === null
               ? 'the day follows when they swim free'
-              : `between ${words.day(targetFrom!)} and ${words.day(targetTo!)}, as they grow now`
+              : `between ${format.day(targetFrom!)} and ${format.day(targetTo!)}, as they grow now`
           }
-          trail={target === null ? <View /> : <Text>{words.day(target)}</Text>}
+          trail={target === null ? <View /> : <Text>{format.day(target)}</Text>}
         />
         {can ? (
           <ListRow
             title="This house can raise"
             detail={`by room ${can.byLitres}, by the live food of its cultures ${can.byFood}, by your time ${can.byMinutes}`}
-            trail={<Text look="strong">{`${can.count}, for ${LIMITS[can.limit]}`}</Text>}
+            trail={<Text variant="strong">{`${can.count}, for ${LIMITS[can.limit]}`}</Text>}
           />
         ) : null}
       </Card>
@@ -83,8 +83,8 @@ export function RaiseCard({ brood }: { brood: Brood }) {
           {`${state.count} are more than that. Ask early who takes some; give them on small rather than crowd them.`}
         </Text>
       ) : null}
-      <Text look="small" tone="quiet">
-        {`One of that length eats about ${sayNumber(oneKj * 1000, 0)} J a day. Before a spawn is encouraged, know who takes them. Animals that suffer are killed only as animal-welfare law allows; selling and sending them goes by local rules; none is released.`}
+      <Text variant="small" tone="quiet">
+        {`One of that length eats about ${formatNumber(oneKj * 1000, 0)} J a day. Before a spawn is encouraged, know who takes them. Animals that suffer are killed only as animal-welfare law allows; selling and sending them goes by local rules; none is released.`}
       </Text>
     </View>
   );

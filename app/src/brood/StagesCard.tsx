@@ -1,15 +1,15 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useNow, useWords } from '../store';
+import { useNow, useFormat } from '../store';
 import { Button, Card, DateField, ListRow, Sheet, Text } from '../ui';
 import { useBroodEvent, type Said } from './useBroodEvent';
 import type { Brood } from './useBroods';
 import { RecordNote } from '../forecasts/RecordNote';
-import { sayWindow, stageWords } from './words';
+import { formatWindow, stageWords } from './labels';
 
 /** The stages of a brood on their days; what is expected is corrected by a tap when it is seen. */
 export function StagesCard({ brood }: { brood: Brood }) {
-  const words = useWords();
+  const format = useFormat();
   const now = useNow();
   const logEvent = useBroodEvent();
   const [other, setOther] = useState(false);
@@ -24,7 +24,7 @@ export function StagesCard({ brood }: { brood: Brood }) {
   return (
     <Card label="Its days">
       {state.spawnedOn ? (
-        <ListRow first title="Spawned" trail={<Text>{words.day(state.spawnedOn)}</Text>} />
+        <ListRow first title="Spawned" trail={<Text>{format.day(state.spawnedOn)}</Text>} />
       ) : null}
       {stages.map((stage, index) => (
         <ListRow
@@ -34,9 +34,9 @@ export function StagesCard({ brood }: { brood: Brood }) {
           detail={
             stage.seen
               ? 'seen'
-              : `expected; between ${words.day(stage.from)} and ${words.day(stage.to)}`
+              : `expected; between ${format.day(stage.from)} and ${format.day(stage.to)}`
           }
-          trail={<Text tone={stage.seen ? 'ink' : 'due'}>{words.day(stage.day)}</Text>}
+          trail={<Text tone={stage.seen ? 'ink' : 'due'}>{format.day(stage.day)}</Text>}
         />
       ))}
       {kind && next?.stage !== 'born' ? (
@@ -47,7 +47,7 @@ export function StagesCard({ brood }: { brood: Brood }) {
       {kind ? (
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, padding: 12 }}>
           <Button
-            look="primary"
+            variant="primary"
             label={`${stageWords(next!.stage, brood)}: seen today`}
             onPress={() => seen({ kind })}
           />
@@ -57,7 +57,7 @@ export function StagesCard({ brood }: { brood: Brood }) {
       {stages.length === 0 ? (
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, padding: 12 }}>
           <Button
-            look="primary"
+            variant="primary"
             label="Spawned today"
             onPress={() => logEvent(brood.id, { kind: 'spawned' }, 'Spawning is noted.')}
           />
@@ -73,7 +73,7 @@ export function StagesCard({ brood }: { brood: Brood }) {
         <OtherDay
           title={stageWords(next!.stage, brood)}
           day={next!.day < now.day ? next!.day : now.day}
-          detail={sayWindow(next!, words)}
+          detail={formatWindow(next!, format)}
           onClose={() => setOther(false)}
           onDay={async (day) => {
             if ((await seen({ kind, day })) === null) setOther(false);
@@ -106,7 +106,7 @@ function OtherDay({
       <DateField label="Seen on" value={day} onChange={setDay} />
       <View style={{ alignItems: 'flex-start' }}>
         <Button
-          look="primary"
+          variant="primary"
           label="Note it"
           disabled={day === null}
           onPress={() => day !== null && onDay(day)}

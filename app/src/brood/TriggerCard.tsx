@@ -1,10 +1,10 @@
 import type { Species } from '@open-larder/catalogue';
 import { addDays } from '@open-larder/core/round';
-import { sayNumber, type Scale } from '@open-larder/core/units';
+import { formatNumber, type Scale } from '@open-larder/core/units';
 import { mixFor, stepsTo } from '@open-larder/core/water/mix';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useNow, useWords } from '../store';
+import { useNow, useFormat } from '../store';
 import { Button, Card, Choice, Disclosure, ListRow, NumberField, Stepper, Text } from '../ui';
 
 /** At once no more than this is changed as a trigger. Assumption. */
@@ -22,7 +22,7 @@ export function TriggerCard({
   litres: number;
   species: Species | undefined;
 }) {
-  const words = useWords();
+  const format = useFormat();
   const now = useNow();
   const [by, setBy] = useState<'tempC' | 'tdsMgL' | 'gh'>('tempC');
   const usual = { tempC: tankC, tdsMgL: 250, gh: gh ?? 10 };
@@ -30,7 +30,7 @@ export function TriggerCard({
   const [refill, setRefill] = useState<number | null>(null);
   const [target, setTarget] = useState<number | null>(null);
   const [dry, setDry] = useState(7);
-  const warmth = words.scale('temperature');
+  const warmth = format.scale('temperature');
   const unit = { tempC: warmth.unit, tdsMgL: 'mg/L', gh: '°dGH' }[by];
   const scale = by === 'tempC' ? warmth : undefined;
   const from = have ?? usual[by];
@@ -46,8 +46,8 @@ export function TriggerCard({
   const asked = under > 0 && (tolerated === null || target! < tolerated);
   return (
     <View style={{ gap: 8 }}>
-      <Text look="subtitle">What sets them off</Text>
-      <Text look="small" tone="quiet">
+      <Text variant="subtitle">What sets them off</Text>
+      <Text variant="small" tone="quiet">
         Keepers hold changes back for a while, as in a dry spell, and then change in steps with
         cooler or softer water, as in the rains. Not every species wants it; rest the pair where
         nothing comes of it.
@@ -99,13 +99,13 @@ export function TriggerCard({
         min={0}
         max={21}
         onChange={setDry}
-        say={(value) => `${value} days`}
+        format={(value) => `${value} days`}
       />
       {asked ? (
         <View style={{ gap: 8, alignItems: 'flex-start' }}>
           <Text tone="due">
-            {sayUnder(
-              by === 'tempC' ? words.say('temperature', least!) : `${least} ${unit}`,
+            {formatUnder(
+              by === 'tempC' ? format.quantity('temperature', least!) : `${least} ${unit}`,
               by,
               under,
             )}
@@ -122,13 +122,13 @@ export function TriggerCard({
               <ListRow
                 key={day}
                 first={index === 0}
-                title={words.day(addDays(now.day, dry + day))}
-                detail={`${Math.round(share * 100)} %: ${words.say('volume', Math.round(share * litres * 10) / 10)} of the new water`}
+                title={format.day(addDays(now.day, dry + day))}
+                detail={`${Math.round(share * 100)} %: ${format.quantity('volume', Math.round(share * litres * 10) / 10)} of the new water`}
                 trail={
                   <Text>
                     {by === 'tempC'
-                      ? words.say('temperature', after.tempC)
-                      : `${sayNumber(after[by], 0)} ${unit}`}
+                      ? format.quantity('temperature', after.tempC)
+                      : `${formatNumber(after[by], 0)} ${unit}`}
                   </Text>
                 }
               />
@@ -137,7 +137,7 @@ export function TriggerCard({
         )
       ) : null}
       <MixLines by={by} unit={unit} scale={scale} wanted={refill} />
-      <Text look="small" tone="quiet">
+      <Text variant="small" tone="quiet">
         Unplug heaters and pumps before hands go in. pH does not mix as its share does: test it
         after.
       </Text>
@@ -148,7 +148,7 @@ export function TriggerCard({
 /** So far under what a species is known to live in, cold kills. Assumption. */
 const DEADLY_C = 4;
 
-function sayUnder(least: string, by: 'tempC' | 'tdsMgL' | 'gh', under: number): string {
+function formatUnder(least: string, by: 'tempC' | 'tdsMgL' | 'gh', under: number): string {
   if (by === 'tempC' && under > DEADLY_C) {
     return `This species is known down to ${least}. That is far colder: it can kill them within hours, and eggs and young before them.`;
   }
@@ -197,7 +197,7 @@ function MixLines({
           ? 'Say above how the new water is wanted, and what the two are like.'
           : share === null
             ? 'These two cannot make it: it lies outside of both.'
-            : `${sayNumber(share * 10, 1)} parts of the one and ${sayNumber((1 - share) * 10, 1)} of the other in ten.`}
+            : `${formatNumber(share * 10, 1)} parts of the one and ${formatNumber((1 - share) * 10, 1)} of the other in ten.`}
       </Text>
     </Disclosure>
   );

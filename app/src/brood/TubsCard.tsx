@@ -1,9 +1,9 @@
 import type { BroodTubRow, Problem } from '@open-larder/contract';
 import type { TubStatus } from '@open-larder/core/brood';
-import { sayNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/core/units';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { api, useWords } from '../store';
+import { api, useFormat } from '../store';
 import {
   Button,
   Card,
@@ -13,21 +13,21 @@ import {
   NumberField,
   Sheet,
   Text,
-  useSay,
-  faultsOf,
-  type Faults,
+  useToast,
+  fieldErrorsOf,
+  type FieldErrors,
 } from '../ui';
 import type { Brood } from './useBroods';
 import { formIntent } from '../store/intent';
 
 /** The tubs of a brood beside each other: number, survival, length, water. */
 export function TubsCard({ brood }: { brood: Brood }) {
-  const words = useWords();
+  const format = useFormat();
   const [open, setOpen] = useState<BroodTubRow | 'new' | null>(null);
   const counted = brood.status.tubs.filter(({ count }) => count !== null);
   return (
     <View style={{ gap: 8 }}>
-      <Text look="subtitle">{brood.tubs.length === 1 ? 'Its tub' : 'Its tubs'}</Text>
+      <Text variant="subtitle">{brood.tubs.length === 1 ? 'Its tub' : 'Its tubs'}</Text>
       <Card label="Tubs">
         {brood.status.tubs.map((tub, index) => (
           <ListRow
@@ -35,14 +35,16 @@ export function TubsCard({ brood }: { brood: Brood }) {
             first={index === 0}
             title={tub.name}
             detail={[
-              `${words.say('volume', tub.litres)}, ${words.say('temperature', tub.tempC)}`,
+              `${format.quantity('volume', tub.litres)}, ${format.quantity('temperature', tub.tempC)}`,
               tub.lengthCm === null || tub.count === null
                 ? null
-                : `${sayNumber(tub.lengthCm * 10, 1)} mm`,
+                : `${formatNumber(tub.lengthCm * 10, 1)} mm`,
               tub.survival === null
                 ? null
-                : `${sayNumber(tub.survival * 100, 0)} % of the most that were in it`,
-              tub.spread === null ? null : `lengths spread by ${sayNumber(tub.spread * 100, 0)} %`,
+                : `${formatNumber(tub.survival * 100, 0)} % of the most that were in it`,
+              tub.spread === null
+                ? null
+                : `lengths spread by ${formatNumber(tub.spread * 100, 0)} %`,
               waterWords(tub),
               tub.mixed ? 'two clutches of different ages' : null,
             ]
@@ -50,9 +52,9 @@ export function TubsCard({ brood }: { brood: Brood }) {
               .join(' · ')}
             trail={
               <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
-                <Text look="strong">{tub.count === null ? '' : String(tub.count)}</Text>
+                <Text variant="strong">{tub.count === null ? '' : String(tub.count)}</Text>
                 <Button
-                  look="bare"
+                  variant="bare"
                   label="Correct"
                   spoken={`Correct ${tub.name}`}
                   onPress={() => setOpen(brood.tubs.find(({ id }) => id === tub.id) ?? null)}
@@ -63,13 +65,13 @@ export function TubsCard({ brood }: { brood: Brood }) {
         ))}
       </Card>
       {brood.status.state.recounted ? (
-        <Text look="small" tone="quiet">
+        <Text variant="small" tone="quiet">
           A later count was higher than the one before: it is believed, and the first missed some.
         </Text>
       ) : null}
-      {counted.length > 1 ? <Text look="small">{compareWords(counted)}</Text> : null}
+      {counted.length > 1 ? <Text variant="small">{compareWords(counted)}</Text> : null}
       {brood.tubs.length === 1 ? (
-        <Text look="small" tone="quiet">
+        <Text variant="small" tone="quiet">
           Keepers differ: split over two tubs, so that one failure does not take all; or one tub,
           with one change a day.
         </Text>
@@ -88,7 +90,7 @@ function waterWords({ change, hours, gramsPerDay, litres }: TubStatus): string |
   if (gramsPerDay === 0) return null;
   if (hours === null) return 'its filter takes the ammonia up';
   if (change === null) return 'no daily change is enough';
-  return `${sayNumber(change * litres, 1)} L a day to change`;
+  return `${formatNumber(change * litres, 1)} L a day to change`;
 }
 
 /** Which of two tubs does better, by those that are left and by length. */
@@ -109,8 +111,8 @@ function TubSheet({
   tub: BroodTubRow | null;
   onClose: () => void;
 }) {
-  const say = useSay();
-  const words = useWords();
+  const toast = useToast();
+  const format = useFormat();
   const [add] = api.useAddBroodTubMutation();
   const [edit] = api.useEditBroodTubMutation();
   const { id } = formIntent('tub.new', brood.id);
@@ -124,7 +126,7 @@ function TubSheet({
       filtered: false,
     },
   );
-  const [faults, setFaults] = useState<Faults>({});
+  const [fieldErrors, setFieldErrors] = useState<FieldErrors>({});
   const save = async () => {
     const { name, ph, filtered } = draft;
     const body = {
@@ -139,22 +141,22 @@ function TubSheet({
       : await add({ params: { id: brood.id }, body: { ...body, id } });
     if (done.error) {
       const problem = done.error as Problem;
-      setFaults(faultsOf(problem));
-      say(problem.errors ? problem.title : problem.detail, { tone: 'fault' });
+      setFieldErrors(fieldErrorsOf(problem));
+      toast(problem.errors ? problem.title : problem.detail, { tone: 'error' });
       return;
     }
-    say(`${draft.name} is ${tub ? 'corrected' : 'added'}.`);
+    toast(`${draft.name} is ${tub ? 'corrected' : 'added'}.`);
     onClose();
   };
   return (
     <Sheet title={tub ? `Correct ${tub.name}` : 'Another tub'} open onClose={onClose}>
-      <TubFields draft={draft} faults={faults} onChange={setDraft} />
-      <Text look="small" tone="quiet">
+      <TubFields draft={draft} fieldErrors={fieldErrors} onChange={setDraft} />
+      <Text variant="small" tone="quiet">
         Fill it with seasoned water of a running tank or of the parents, as warm as theirs (
-        {words.say('temperature', last?.tempC ?? 24)}): never raw tap.
+        {format.quantity('temperature', last?.tempC ?? 24)}): never raw tap.
       </Text>
       <View style={{ alignItems: 'flex-start' }}>
-        <Button look="primary" label="Save" onPress={() => save()} />
+        <Button variant="primary" label="Save" onPress={() => save()} />
       </View>
     </Sheet>
   );
@@ -171,18 +173,18 @@ export interface TubDraft {
 /** What is said of a tub. @param path what stands before its fields in what the server finds wrong */
 export function TubFields({
   draft,
-  faults,
+  fieldErrors,
   path = '',
   onChange,
 }: {
   draft: TubDraft;
-  faults: Faults;
+  fieldErrors: FieldErrors;
   path?: string;
   onChange: (draft: TubDraft) => void;
 }) {
-  const words = useWords();
-  const volume = words.scale('volume');
-  const warmth = words.scale('temperature');
+  const format = useFormat();
+  const volume = format.scale('volume');
+  const warmth = format.scale('temperature');
   const set = (part: Partial<TubDraft>) => onChange({ ...draft, ...part });
   return (
     <>
@@ -190,7 +192,7 @@ export function TubFields({
         label="Name of the tub"
         value={draft.name}
         onChange={(name) => set({ name })}
-        fault={faults[`${path}name`]}
+        fieldError={fieldErrors[`${path}name`]}
         placeholder="Tub by the window"
       />
       <NumberField
@@ -200,7 +202,7 @@ export function TubFields({
         decimals={1}
         value={draft.litres}
         onChange={(litres) => set({ litres })}
-        fault={faults[`${path}litres`]}
+        fieldError={fieldErrors[`${path}litres`]}
       />
       <NumberField
         label="Temperature"
@@ -209,14 +211,14 @@ export function TubFields({
         decimals={1}
         value={draft.tempC}
         onChange={(tempC) => set({ tempC })}
-        fault={faults[`${path}tempC`]}
+        fieldError={fieldErrors[`${path}tempC`]}
       />
       <NumberField
         label="pH, if you tested it"
         decimals={1}
         value={draft.ph}
         onChange={(ph) => set({ ph })}
-        fault={faults[`${path}ph`]}
+        fieldError={fieldErrors[`${path}ph`]}
       />
       <Choice
         label="Filter"

@@ -15,7 +15,7 @@ export function WayCard({ brood: { way, species, status } }: { brood: Brood }) {
   ];
   return (
     <View style={{ gap: 8 }}>
-      <Text look="subtitle">{upperFirst(way.breeding)}: how it goes</Text>
+      <Text variant="subtitle">{upperFirst(way.breeding)}: how it goes</Text>
       {[...way.cautions, ...species.cautions].map((caution) => (
         <Text key={caution} tone="due">
           {upperFirst(caution)}.
@@ -32,11 +32,11 @@ export function WayCard({ brood: { way, species, status } }: { brood: Brood }) {
           />
         ))}
       </Card>
-      <Text look="small" tone="quiet">
+      <Text variant="small" tone="quiet">
         Medicines, dyes and oxidisers on eggs and fry: by the label and licensed advice. They are
         noted here, and no dose is worked out.
       </Text>
-      <Text look="small" tone="quiet">
+      <Text variant="small" tone="quiet">
         {status.assumed.length > 0
           ? `${species.sourceBreeding}; the rest: ${way.source}.`
           : `${species.sourceBreeding}.`}

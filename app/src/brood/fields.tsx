@@ -3,7 +3,7 @@ import type { Way } from '@open-larder/catalogue/ways';
 import type { BroodFields } from '@open-larder/contract';
 import { EGG_CARES, FIRST_FOODS, FIRST_WATERS, RAISINGS } from '@open-larder/core/brood/vocabulary';
 import { View } from 'react-native';
-import { useWords, type HouseData } from '../store';
+import { useFormat, type AppData } from '../store';
 import {
   Disclosure,
   Field,
@@ -12,10 +12,10 @@ import {
   Picker,
   Text,
   upperFirst,
-  type Faults,
+  type FieldErrors,
 } from '../ui';
 import { wayOf } from './useBroods';
-import { EGG_WORDS, FOOD_WORDS, RAISING_WORDS, WATER_WORDS } from './words';
+import { EGG_WORDS, FOOD_WORDS, RAISING_WORDS, WATER_WORDS } from './labels';
 
 export type BroodDraft = Omit<BroodFields, 'version'>;
 
@@ -41,17 +41,17 @@ export function defaultsOf(
 
 interface Props {
   draft: BroodDraft;
-  faults: Faults;
+  fieldErrors: FieldErrors;
   ways: readonly Way[];
   species: Species | null;
-  data: HouseData | null;
+  data: AppData | null;
   onChange: (draft: BroodDraft) => void;
 }
 
 /** What is said of a brood: its parents, its way of life, and the schools with what speaks for each. */
-export function BroodFieldsInput({ draft, faults, ways, species, data, onChange }: Props) {
-  const words = useWords();
-  const length = words.scale('length');
+export function BroodFieldsInput({ draft, fieldErrors, ways, species, data, onChange }: Props) {
+  const format = useFormat();
+  const length = format.scale('length');
   const set = (part: Partial<BroodDraft>) => onChange({ ...draft, ...part });
   const way = wayOf(ways, draft.breeding ?? species?.breeding);
   const groups = (data?.groups ?? []).filter(({ archived }) => !archived);
@@ -63,7 +63,7 @@ export function BroodFieldsInput({ draft, faults, ways, species, data, onChange 
         label="Name"
         value={draft.name}
         onChange={(name) => set({ name })}
-        fault={faults.name}
+        fieldError={fieldErrors.name}
         placeholder="Pearls of the spring"
       />
       <Picker
@@ -74,7 +74,7 @@ export function BroodFieldsInput({ draft, faults, ways, species, data, onChange 
           ...groups.map(({ id, name }) => ({ value: id, title: name })),
         ]}
         onChange={(groupId) => set({ groupId: groupId === '' ? null : groupId })}
-        fault={faults.groupId}
+        fieldError={fieldErrors.groupId}
       />
       <Picker
         label="Tank of the parents"
@@ -86,7 +86,7 @@ export function BroodFieldsInput({ draft, faults, ways, species, data, onChange 
             .map(({ id, name }) => ({ value: id, title: name })),
         ]}
         onChange={(tankId) => set({ tankId: tankId === '' ? null : tankId })}
-        fault={faults.tankId}
+        fieldError={fieldErrors.tankId}
       />
       <Disclosure title="Choices" detail={choicesOf(draft)}>
         <View style={{ gap: 16 }}>
@@ -98,7 +98,7 @@ export function BroodFieldsInput({ draft, faults, ways, species, data, onChange 
               ...groups.map(({ id, name }) => ({ value: id, title: name })),
             ]}
             onChange={(group) => set({ youngGroupId: group === '' ? null : group })}
-            fault={faults.youngGroupId}
+            fieldError={fieldErrors.youngGroupId}
             hint="Their food is planned as that group’s then, and counted once."
           />
           <Picker
@@ -118,7 +118,7 @@ export function BroodFieldsInput({ draft, faults, ways, species, data, onChange 
             onChange={(breeding) =>
               set({ breeding: breeding === '' ? null : (breeding as Way['breeding']) })
             }
-            fault={faults.breeding}
+            fieldError={fieldErrors.breeding}
           />
           <Picker
             label="Where the young grow up"
@@ -157,11 +157,11 @@ export function BroodFieldsInput({ draft, faults, ways, species, data, onChange 
             decimals={1}
             value={draft.targetCm}
             onChange={(targetCm) => set({ targetCm })}
-            fault={faults.targetCm}
+            fieldError={fieldErrors.targetCm}
             hint="Blank is half of an adult’s."
           />
           {way?.schools.map((school) => (
-            <Text key={school} look="small" tone="quiet">
+            <Text key={school} variant="small" tone="quiet">
               Keepers differ: {school}.
             </Text>
           ))}

@@ -1,6 +1,6 @@
 import type { BroodEventCreate, Problem } from '@open-larder/contract';
 import { api, useHand, useNow } from '../store';
-import { useSay, faultsOf, type Faults } from '../ui';
+import { useToast, fieldErrorsOf, type FieldErrors } from '../ui';
 import { stampFor } from '../store/intent';
 
 export type Said = BroodEventCreate extends infer E
@@ -21,8 +21,8 @@ export function useBroodEvent(): (
   broodId: string,
   event: Said,
   says: string,
-) => Promise<Faults | null> {
-  const say = useSay();
+) => Promise<FieldErrors | null> {
+  const toast = useToast();
   const now = useNow();
   const hand = useHand();
   const [add] = api.useAddBroodEventMutation();
@@ -34,13 +34,13 @@ export function useBroodEvent(): (
     const done = await add({ params: { id: broodId }, body });
     if (done.error) {
       const { errors, title, detail } = done.error as Problem;
-      say(errors ? title : detail, { tone: 'fault' });
-      return faultsOf(done.error as Problem);
+      toast(errors ? title : detail, { tone: 'error' });
+      return fieldErrorsOf(done.error as Problem);
     }
-    say(says, {
+    toast(says, {
       undo: () =>
         void undo({ params: { id: stamp.id }, body: stampFor('undo', stamp.id) }).then((answer) => {
-          if (answer.error) say((answer.error as Problem).detail, { tone: 'fault' });
+          if (answer.error) toast((answer.error as Problem).detail, { tone: 'error' });
         }),
     });
     return null;

@@ -1,8 +1,8 @@
 import type { BroodCreate, DietEdit, DietRow, Group, Problem, Tank } from '@open-larder/contract';
 import { PLAIN } from '@open-larder/core/round';
 import { waterLitres } from '@open-larder/core/tank';
-import { api, useHand, useNow, useWords, type HouseData } from '../store';
-import { useSay } from '../ui';
+import { api, useHand, useNow, useFormat, type AppData } from '../store';
+import { useToast } from '../ui';
 import { defaultsOf } from './fields';
 import { wayOf } from './useBroods';
 import { formIntent } from '../store/intent';
@@ -42,18 +42,18 @@ export function servingOf({ id, diet }: Pick<Group, 'id' | 'diet'>, tank: Tank, 
 }
 
 /** Begin a span of conditioning and end it: the stage, the richer food in the plan, and the line. */
-export function useConditioning(data: HouseData) {
-  const say = useSay();
+export function useConditioning(data: AppData) {
+  const toast = useToast();
   const now = useNow();
   const hand = useHand();
-  const words = useWords();
+  const format = useFormat();
   const ways = api.useWaysQuery();
   const [begin] = api.useBeginConditioningMutation();
   const [end] = api.useEndConditioningMutation();
 
   /** Whether it went well; what went wrong is said. */
   const well = (done: { error?: unknown }): boolean => {
-    if (done.error) say((done.error as Problem).detail, { tone: 'fault' });
+    if (done.error) toast((done.error as Problem).detail, { tone: 'error' });
     return !done.error;
   };
   /** The diet with the richer food in it, or without; null where that changes nothing. */
@@ -81,7 +81,7 @@ export function useConditioning(data: HouseData) {
       const brood: BroodCreate = {
         ...defaultsOf(wayOf(ways.data ?? [], data.species.get(group.speciesKey)?.breeding)),
         id: broodId,
-        name: `${group.name}, ${words.day(now.day)}`.slice(0, 60),
+        name: `${group.name}, ${format.day(now.day)}`.slice(0, 60),
         speciesKey: group.speciesKey,
         breeding: null,
         tankId: tank.id,
@@ -112,14 +112,14 @@ export function useConditioning(data: HouseData) {
       const diet = rich ? dietWith(group, tank, rich) : null;
       const body = { id, groupId: group.id, day: now.day, diet, brood };
       if (!well(await begin({ body }))) return null;
-      say(`${group.name} is conditioned from today: its portions follow.`);
+      toast(`${group.name} is conditioned from today: its portions follow.`);
       return broodId;
     },
     async end(group: Group, tank: Tank): Promise<void> {
       const { id } = formIntent('conditioning ends', group.id);
       const body = { id, day: now.day, diet: dietWith(group, tank, null) };
       if (!well(await end({ params: { id: group.id }, body }))) return;
-      say(`${group.name} goes back to its usual meals.`);
+      toast(`${group.name} goes back to its usual meals.`);
     },
   };
 }

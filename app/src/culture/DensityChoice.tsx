@@ -5,7 +5,7 @@ import { Density } from '../draw/Density';
 import { speckOf } from '../draw/specks';
 import { SIZES, themed } from '../theme';
 import { Choice, FaultLine, Text } from '../ui';
-import { CLARITY_WORDS, DENSITY_WORDS } from './words';
+import { CLARITY_WORDS, DENSITY_WORDS } from './labels';
 
 const SCORES = [1, 2, 3, 4, 5] as const;
 
@@ -13,12 +13,12 @@ const SCORES = [1, 2, 3, 4, 5] as const;
 export function DensityChoice({
   kind,
   value,
-  fault,
+  fieldError,
   onChange,
 }: {
   kind: CultureKind;
   value: DensityScore | null;
-  fault?: string;
+  fieldError?: string;
   onChange: (density: DensityScore | null) => void;
 }) {
   const styles = useStyles();
@@ -35,13 +35,13 @@ export function DensityChoice({
             style={[styles.drop, value === score && styles.on]}
           >
             <Density speck={speckOf(kind)} density={score} />
-            <Text look="small" align="center" tone={value === score ? 'ink' : 'quiet'}>
+            <Text variant="small" align="center" tone={value === score ? 'ink' : 'quiet'}>
               {DENSITY_WORDS[score]}
             </Text>
           </Pressable>
         ))}
       </View>
-      {fault ? <FaultLine fault={fault} /> : null}
+      {fieldError ? <FaultLine fieldError={fieldError} /> : null}
     </View>
   );
 }

@@ -2,18 +2,18 @@ import type { Problem } from '@open-larder/contract';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { api } from '../store';
-import { Button, faultsOf, Sheet, Text, useSay, type Faults } from '../ui';
+import { Button, fieldErrorsOf, Sheet, Text, useToast, type FieldErrors } from '../ui';
 import { VesselFieldsInput, type Draft } from './fields';
 import type { Culture } from './useCultures';
 
 /** Correct what is said of a vessel. What happened to it is corrected by undoing it. */
 export function EditVesselSheet({ culture, onClose }: { culture: Culture; onClose: () => void }) {
-  const say = useSay();
+  const toast = useToast();
   const foods = api.useFoodsQuery();
   const kinds = api.useCultureKindsQuery();
   const [edit] = api.useEditVesselMutation();
   const [draft, setDraft] = useState<Draft>(() => draftOf(culture));
-  const [faults, setFaults] = useState<Faults>({});
+  const [fieldErrors, setFieldErrors] = useState<FieldErrors>({});
   const save = async () => {
     const { measure, tempC, ...rest } = draft;
     const body = {
@@ -25,12 +25,12 @@ export function EditVesselSheet({ culture, onClose }: { culture: Culture; onClos
     const done = await edit({ params: { id: culture.id }, body });
     if (done.error) {
       const problem = done.error as Problem;
-      setFaults(faultsOf(problem));
+      setFieldErrors(fieldErrorsOf(problem));
       // What is wrong is shown beside its field.
-      say(problem.errors ? problem.title : problem.detail, { tone: 'fault' });
+      toast(problem.errors ? problem.title : problem.detail, { tone: 'error' });
       return;
     }
-    say(`${draft.name} is corrected.`);
+    toast(`${draft.name} is corrected.`);
     onClose();
   };
   return (
@@ -38,18 +38,18 @@ export function EditVesselSheet({ culture, onClose }: { culture: Culture; onClos
       <VesselFieldsInput
         kind={culture.kind}
         draft={draft}
-        faults={faults}
+        fieldErrors={fieldErrors}
         kinds={kinds.data ?? []}
         foods={foods.data ?? []}
         none="None of them"
         onChange={setDraft}
       />
-      <Text look="small" tone="quiet">
+      <Text variant="small" tone="quiet">
         Its kind, its start and its parent stay as they are: end it and start another where they are
         wrong.
       </Text>
       <View style={{ alignItems: 'flex-start' }}>
-        <Button look="primary" label="Save" onPress={() => save()} />
+        <Button variant="primary" label="Save" onPress={() => save()} />
       </View>
     </Sheet>
   );

@@ -1,14 +1,14 @@
 import { familyOf, sharing } from '@open-larder/core/culture';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { useWords } from '../store';
+import { useFormat } from '../store';
 import { Card, ListRow, Text } from '../ui';
 import type { Culture, Cultures } from './useCultures';
-import { STATE_WORDS, TIE_WORDS } from './words';
+import { STATE_WORDS, TIE_WORDS } from './labels';
 
 /** Where a culture came from and what came from it; after a crash, what may go the same way. */
 export function FamilyCard({ culture, cultures }: { culture: Culture; cultures: Cultures }) {
-  const words = useWords();
+  const format = useFormat();
   const router = useRouter();
   const byId = new Map(cultures.all.map((one) => [one.id, one]));
   const family = familyOf(cultures.all, culture.id);
@@ -19,7 +19,7 @@ export function FamilyCard({ culture, cultures }: { culture: Culture; cultures: 
   const crashed = culture.status.state === 'crashed';
   return (
     <View style={{ gap: 8 }}>
-      <Text look="subtitle">Family</Text>
+      <Text variant="subtitle">Family</Text>
       {crashed && shared.length > 0 ? (
         <Text tone="due">
           {shared.map(({ other }) => other.name).join(', ')} may go the same way: look at them
@@ -35,7 +35,7 @@ export function FamilyCard({ culture, cultures }: { culture: Culture; cultures: 
               <ListRow
                 first={index === 0}
                 title={`${depth > 0 ? '└ ' : ''}${one.name}`}
-                detail={`${words.day(one.startedOn)}, ${one.startedFrom || 'from an unknown source'} · ${STATE_WORDS[one.status.state]}`}
+                detail={`${format.day(one.startedOn)}, ${one.startedFrom || 'from an unknown source'} · ${STATE_WORDS[one.status.state]}`}
                 selected={id === culture.id}
                 onPress={id === culture.id ? undefined : () => router.push(`/larder/live/${id}`)}
               />

@@ -6,8 +6,8 @@ import {
   isFromEggs,
   type HarvestBy,
 } from '@open-larder/core/culture';
-import { sayGrams } from '@open-larder/core/food';
-import { sayNumber } from '@open-larder/core/units';
+import { formatGrams } from '@open-larder/core/food';
+import { formatNumber } from '@open-larder/core/units';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Button, Choice, NumberField, Sheet, Stepper, Text, upperFirst } from '../ui';
@@ -44,7 +44,7 @@ export function HarvestSheet({ culture, onClose }: { culture: Culture; onClose: 
         amount: measured,
         count: isFromEggs(kind) ? count : null,
       },
-      `${sayGrams(massG)} taken from ${culture.name}${culture.foodId ? '; it is on the shelf until tomorrow' : ''}.`,
+      `${formatGrams(massG)} taken from ${culture.name}${culture.foodId ? '; it is on the shelf until tomorrow' : ''}.`,
     );
     if (done) onClose();
   };
@@ -52,7 +52,7 @@ export function HarvestSheet({ culture, onClose }: { culture: Culture; onClose: 
     <Sheet title={`Harvest ${culture.name}`} open onClose={onClose}>
       <Text tone="quiet">
         {status.givesG > 0.0005
-          ? `${sayGrams(status.givesG)} can be taken today without harm.`
+          ? `${formatGrams(status.givesG)} can be taken today without harm.`
           : 'It is better left alone today.'}{' '}
         {upperFirst(kind.harvest)}.
       </Text>
@@ -74,7 +74,7 @@ export function HarvestSheet({ culture, onClose }: { culture: Culture; onClose: 
           min={unit.step}
           max={500}
           onChange={setAmount}
-          say={(value) => `${sayNumber(value, 1)} ${value === 1 ? unit.one : unit.many}`}
+          format={(value) => `${formatNumber(value, 1)} ${value === 1 ? unit.one : unit.many}`}
         />
       )}
       {isFromEggs(kind) ? (
@@ -86,12 +86,12 @@ export function HarvestSheet({ culture, onClose }: { culture: Culture; onClose: 
         />
       ) : null}
       <View style={{ gap: 4 }} aria-live="polite">
-        <Text look="strong">{massG > 0.0005 ? `About ${sayGrams(massG)}` : 'Nothing'}</Text>
-        {after ? <Text>{sayAfter(after)}</Text> : null}
+        <Text variant="strong">{massG > 0.0005 ? `About ${formatGrams(massG)}` : 'Nothing'}</Text>
+        {after ? <Text>{formatAfter(after)}</Text> : null}
       </View>
       <View style={{ alignItems: 'flex-start' }}>
         <Button
-          look="primary"
+          variant="primary"
           label="Note the harvest"
           disabled={massG <= 0.0005}
           onPress={() => harvest()}
@@ -102,7 +102,7 @@ export function HarvestSheet({ culture, onClose }: { culture: Culture; onClose: 
 }
 
 /** «Next week then gives 0.4 g a day instead of 0.5 g; it is back in 2 days.» */
-function sayAfter({
+function formatAfter({
   tooMuch,
   overLasting,
   recoversDays,
@@ -117,6 +117,6 @@ function sayAfter({
       : recoversDays < 1
         ? 'It is back by tomorrow.'
         : `It is back where it gives most in ${Math.ceil(recoversDays)} days.`;
-  const week = `Next week gives ${sayGrams(weekG.with)} a day, ${sayGrams(weekG.without)} without it.`;
+  const week = `Next week gives ${formatGrams(weekG.with)} a day, ${formatGrams(weekG.without)} without it.`;
   return overLasting ? `${week} ${back}` : back;
 }

@@ -1,9 +1,9 @@
 import type { Problem } from '@open-larder/contract';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { api, useWords } from '../store';
-import { Button, Card, Fault, ListRow, Skeleton, Text, useSay } from '../ui';
-import { sayEvent } from './words';
+import { api, useFormat } from '../store';
+import { Button, Card, Fault, ListRow, Skeleton, Text, useToast } from '../ui';
+import { formatEvent } from './labels';
 import { stampFor } from '../store/intent';
 
 /** Events shown at once; the rest wait for a tap. */
@@ -11,8 +11,8 @@ const FIRST = 6;
 
 /** What happened to a vessel, newest first; each can be taken back, never erased. */
 export function HistoryCard({ vesselId }: { vesselId: string }) {
-  const words = useWords();
-  const say = useSay();
+  const format = useFormat();
+  const toast = useToast();
   const { data: events, error, refetch } = api.useVesselEventsQuery(vesselId);
   const [undo] = api.useUndoVesselEventMutation();
   const [all, setAll] = useState(false);
@@ -22,27 +22,27 @@ export function HistoryCard({ vesselId }: { vesselId: string }) {
   const shown = all ? events : events.slice(0, FIRST);
   const takeBack = async (id: string) => {
     const answer = await undo({ params: { id }, body: stampFor('undo', id) });
-    if (answer.error) say((answer.error as Problem).detail, { tone: 'fault' });
-    else say('Taken back.');
+    if (answer.error) toast((answer.error as Problem).detail, { tone: 'error' });
+    else toast('Taken back.');
   };
   return (
     <View style={{ gap: 8 }}>
-      <Text look="subtitle">What happened</Text>
+      <Text variant="subtitle">What happened</Text>
       <Card label="What happened">
         {shown.map((event, index) => {
-          const title = sayEvent(event, words);
+          const title = formatEvent(event, format);
           return (
             <ListRow
               key={event.id}
               first={index === 0}
               title={title}
-              detail={[words.day(event.day), event.hand, event.note].filter(Boolean).join(' · ')}
+              detail={[format.day(event.day), event.hand, event.note].filter(Boolean).join(' · ')}
               trail={
                 event.feedingId === null ? (
                   <Button
-                    look="bare"
+                    variant="bare"
                     label="Undo"
-                    spoken={`Undo: ${title}, ${words.day(event.day)}`}
+                    spoken={`Undo: ${title}, ${format.day(event.day)}`}
                     onPress={() => takeBack(event.id)}
                   />
                 ) : (
@@ -55,7 +55,7 @@ export function HistoryCard({ vesselId }: { vesselId: string }) {
       </Card>
       {events.length > FIRST ? (
         <Button
-          look="bare"
+          variant="bare"
           label={all ? 'Only the newest' : `All ${events.length} events`}
           onPress={() => setAll(!all)}
         />

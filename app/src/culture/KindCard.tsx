@@ -1,12 +1,12 @@
 import type { CultureKind } from '@open-larder/catalogue/cultures';
-import { sayNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/core/units';
 import { View } from 'react-native';
-import { useWords } from '../store';
+import { useFormat } from '../store';
 import { Card, ListRow, Text } from '../ui';
 
 /** How a kind is kept, with what keepers differ on, and where its figures come from. */
 export function KindCard({ kind }: { kind: CultureKind }) {
-  const words = useWords();
+  const format = useFormat();
   const rows: [string, string][] = [
     ['Food', `${kind.feedWith}; ${kind.feedRule}`],
     ['Harvest', kind.harvest],
@@ -14,17 +14,19 @@ export function KindCard({ kind }: { kind: CultureKind }) {
     ['Light', kind.light],
     [
       'Warmth',
-      `${words.say('temperature', kind.tempMinC)} to ${words.say('temperature', kind.tempMaxC)}`,
+      `${format.quantity('temperature', kind.tempMinC)} to ${format.quantity('temperature', kind.tempMaxC)}`,
     ],
     ['Water changes', kind.waterChange],
     ['What ruins it', kind.ruins.join('; ')],
-    ['Size of what it gives', saySizes(kind)],
+    ['Size of what it gives', formatSizes(kind)],
     ...kind.schools.map((school): [string, string] => ['Keepers differ', school]),
   ];
   const cautions = [...kind.cautionsPeople, ...kind.cautionsFish];
   return (
     <View style={{ gap: 8 }}>
-      <Text look="subtitle">Keeping {kind.name.charAt(0).toLowerCase() + kind.name.slice(1)}</Text>
+      <Text variant="subtitle">
+        Keeping {kind.name.charAt(0).toLowerCase() + kind.name.slice(1)}
+      </Text>
       {cautions.map((caution) => (
         <Text key={caution} tone="due">
           {caution.charAt(0).toUpperCase() + caution.slice(1)}.
@@ -41,7 +43,7 @@ export function KindCard({ kind }: { kind: CultureKind }) {
           />
         ))}
       </Card>
-      <Text look="small" tone="quiet">
+      <Text variant="small" tone="quiet">
         {`Nine cultures in ten do ${Math.round(100 / kind.spread)} to ${Math.round(100 * kind.spread)} % of what is usual. Growth: ${kind.sourceGrowth}. Keeping: ${kind.sourceKeeping}.`}
       </Text>
     </View>
@@ -49,7 +51,7 @@ export function KindCard({ kind }: { kind: CultureKind }) {
 }
 
 /** «0.17 to 0.22 mm» */
-export const saySizes = ({ sizeMinUm, sizeMaxUm }: CultureKind): string =>
+export const formatSizes = ({ sizeMinUm, sizeMaxUm }: CultureKind): string =>
   sizeMaxUm < 1000
-    ? `${sayNumber(sizeMinUm, 0)} to ${sayNumber(sizeMaxUm, 0)} µm`
-    : `${sayNumber(sizeMinUm / 1000, 2)} to ${sayNumber(sizeMaxUm / 1000, 1)} mm`;
+    ? `${formatNumber(sizeMinUm, 0)} to ${formatNumber(sizeMaxUm, 0)} µm`
+    : `${formatNumber(sizeMinUm / 1000, 2)} to ${formatNumber(sizeMaxUm / 1000, 1)} mm`;

@@ -59,7 +59,7 @@ export function LiveScreen({ id }: { id?: string }) {
           text="Start with something that forgives: vinegar worms keep for months, Moina can be harvested from the second week. Each kind has its steps."
           action={
             <Button
-              look="primary"
+              variant="primary"
               label="Start a culture"
               onPress={() => router.push('/larder/live/new')}
             />
@@ -107,7 +107,7 @@ function Shelf({ data, selected }: { data: Cultures; selected: string | undefine
           {ended.map((culture) => (
             <Button
               key={culture.id}
-              look="bare"
+              variant="bare"
               label={culture.name}
               onPress={() => router.push(`/larder/live/${culture.id}`)}
             />
@@ -123,7 +123,7 @@ const CLOSE = 0.25;
 const withinWeek = (perDay: number) => 1 - (1 - perDay) ** 7;
 
 const mostPressing = (data: Cultures | undefined) =>
-  data?.kept.find(({ work }) => work.some(({ pressing }) => pressing)) ?? data?.kept[0];
+  data?.kept.find(({ work }) => work.some(({ urgent }) => urgent)) ?? data?.kept[0];
 
 export const count = (number: number, what: string): string =>
   `${number} ${number === 1 ? what : `${what}s`}`;

@@ -10,13 +10,13 @@ import {
   type Density,
 } from '@open-larder/core/culture';
 import { addDays } from '@open-larder/core/round';
-import { sayNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/core/units';
 import { useRouter } from 'expo-router';
 import Check from 'lucide-react-native/icons/check';
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { useNameSearch } from '../species/useNameSearch';
-import { api, useHand, useNow, useWords } from '../store';
+import { api, useHand, useNow, useFormat } from '../store';
 import { SIZES, themed, useColours } from '../theme';
 import {
   Button,
@@ -31,13 +31,13 @@ import {
   Skeleton,
   Stepper,
   Text,
-  useSay,
-  faultsOf,
-  type Faults,
+  useToast,
+  fieldErrorsOf,
+  type FieldErrors,
 } from '../ui';
 import { ClarityChoice, DensityChoice } from './DensityChoice';
 import { VesselFieldsInput, type Draft } from './fields';
-import { saySizes } from './KindCard';
+import { formatSizes } from './KindCard';
 import { useCultures, type Culture, type Cultures } from './useCultures';
 import { nowIso } from '../store/clock';
 import { formIntent } from '../store/intent';
@@ -73,7 +73,7 @@ function Guide({ data, parent }: { data: Cultures; parent: Culture | null }) {
         picks={[...data.kinds.values()].map((one) => ({
           value: one.key,
           title: one.name,
-          detail: `${saySizes(one)} · about ${one.upkeepMinWeek} min a week`,
+          detail: `${formatSizes(one)} · about ${one.upkeepMinWeek} min a week`,
         }))}
         onChange={setKindKey}
       />
@@ -94,10 +94,10 @@ function Start({
   /** The vessel that it was asked to be started from; of another kind, or crashed, it is none. */
   parent: Culture | null;
 }) {
-  const say = useSay();
+  const toast = useToast();
   const now = useNow();
   const hand = useHand();
-  const words = useWords();
+  const format = useFormat();
   const router = useRouter();
   const foods = api.useFoodsQuery();
   const [create] = api.useCreateVesselMutation();
@@ -126,10 +126,10 @@ function Start({
   const [fromId, setFromId] = useState(parent?.id ?? '');
   const [share, setShare] = useState(0.25);
   const [startG, setStartG] = useState<number | null>(hatch ? 1 : null);
-  const [faults, setFaults] = useState<Faults>({});
+  const [fieldErrors, setFieldErrors] = useState<FieldErrors>({});
   const start = async () => {
     if (going && density === null) {
-      setFaults({ looks: 'choose the picture that it looks most like' });
+      setFieldErrors({ looks: 'choose the picture that it looks most like' });
       return;
     }
     const body: VesselCreate = {
@@ -150,12 +150,12 @@ function Start({
     const done = await create({ body });
     if (done.error) {
       const problem = done.error as Problem;
-      setFaults(faultsOf(problem));
+      setFieldErrors(fieldErrorsOf(problem));
       // What is wrong is shown beside its field.
-      say(problem.errors ? problem.title : problem.detail, { tone: 'fault' });
+      toast(problem.errors ? problem.title : problem.detail, { tone: 'error' });
       return;
     }
-    say(going ? `${draft.name} is entered.` : `${draft.name} is started.`);
+    toast(going ? `${draft.name} is entered.` : `${draft.name} is started.`);
     router.replace(`/larder/live/${id}`);
   };
   return (
@@ -177,11 +177,11 @@ function Start({
       )}
       {going ? null : <Steps kind={kind} />}
       {hatch ? <JarRecipe litres={draft.measure} /> : null}
-      <Text look="subtitle">The vessel</Text>
+      <Text variant="subtitle">The vessel</Text>
       <VesselFieldsInput
         kind={kind}
         draft={draft}
-        faults={faults}
+        fieldErrors={fieldErrors}
         kinds={[...data.kinds.values()]}
         foods={foods.data ?? []}
         none="Put it there for me"
@@ -189,22 +189,22 @@ function Start({
       />
       {going ? (
         <>
-          <Text look="subtitle">What it looks like now</Text>
+          <Text variant="subtitle">What it looks like now</Text>
           <DensityChoice
             kind={kind}
             value={density}
-            fault={faults.looks ?? faults['looks.density']}
+            fieldError={fieldErrors.looks ?? fieldErrors['looks.density']}
             onChange={setDensity}
           />
           <ClarityChoice kind={kind} value={clarity} onChange={setClarity} />
         </>
       ) : null}
-      <Text look="subtitle">Its start</Text>
+      <Text variant="subtitle">Its start</Text>
       <DateField
         label={going ? 'Running since, roughly' : 'Started on'}
         value={startedOn}
         onChange={setStartedOn}
-        fault={faults.startedOn ?? faults.day}
+        fieldError={fieldErrors.startedOn ?? fieldErrors.day}
       />
       {siblings.length > 0 && !hatch && !going ? (
         <Picker
@@ -215,7 +215,7 @@ function Start({
             ...siblings.map((one) => ({ value: one.id, title: one.name })),
           ]}
           onChange={setFromId}
-          fault={faults.fromVesselId}
+          fieldError={fieldErrors.fromVesselId}
         />
       ) : null}
       {going ? null : fromId !== '' && !hatch ? (
@@ -226,14 +226,14 @@ function Start({
           min={0.05}
           max={0.9}
           onChange={setShare}
-          say={(value) => `${Math.round(value * 100)} %`}
+          format={(value) => `${Math.round(value * 100)} %`}
         />
       ) : (
         <Field
           label="From"
           value={draft.startedFrom}
           onChange={(startedFrom) => setDraft({ ...draft, startedFrom })}
-          fault={faults.startedFrom}
+          fieldError={fieldErrors.startedFrom}
           placeholder={hatch ? 'dried eggs' : 'a friend, a shop, dried eggs'}
         />
       )}
@@ -243,7 +243,7 @@ function Start({
           unit="g"
           value={startG}
           onChange={setStartG}
-          fault={faults.startG}
+          fieldError={fieldErrors.startG}
           hint={
             hatch
               ? `At most ${MOST_CYSTS_G_L} g in a litre.`
@@ -254,13 +254,13 @@ function Start({
       {going || readyWords(kind, draft, startedOn) === null ? null : (
         <Text>
           It gives from about{' '}
-          {words.day(addDays(startedOn ?? now.day, readyWords(kind, draft, startedOn) ?? 0))} on.
+          {format.day(addDays(startedOn ?? now.day, readyWords(kind, draft, startedOn) ?? 0))} on.
           {hatch ? '' : ' Keep a second one: every culture crashes some day.'}
         </Text>
       )}
       <View style={{ alignItems: 'flex-start' }}>
         <Button
-          look="primary"
+          variant="primary"
           label={going ? 'Put it on the shelf' : 'Start it'}
           onPress={() => start()}
         />
@@ -311,7 +311,7 @@ function Steps({ kind }: { kind: CultureKind }) {
               {done.has(at) ? (
                 <Check size={22} color={colours.duckweed} />
               ) : (
-                <Text look="strong">{String(at + 1)}</Text>
+                <Text variant="strong">{String(at + 1)}</Text>
               )}
             </View>
             <View style={styles.words}>
@@ -323,7 +323,7 @@ function Steps({ kind }: { kind: CultureKind }) {
         ))}
       </Card>
       {kind.schools.map((school) => (
-        <Text key={school} look="small" tone="quiet">
+        <Text key={school} variant="small" tone="quiet">
           Keepers differ: {school}.
         </Text>
       ))}
@@ -338,8 +338,9 @@ function JarRecipe({ litres }: { litres: number | null }) {
   const perGram = jarFor(1).cystsG > 0 ? Math.round(1 / jarFor(1).cystsG / 1000) : 0;
   return (
     <Text>
-      For {sayNumber(litres, 2)} L: {sayNumber(litres * SALT_G_L, 1)} g of salt, at most{' '}
-      {sayNumber(most, 1)} g of eggs, air from below, light. A gram gives about {perGram} thousand.
+      For {formatNumber(litres, 2)} L: {formatNumber(litres * SALT_G_L, 1)} g of salt, at most{' '}
+      {formatNumber(most, 1)} g of eggs, air from below, light. A gram gives about {perGram}{' '}
+      thousand.
     </Text>
   );
 }

@@ -5,7 +5,7 @@ import { Button, Disclosure, NumberField, Sheet, Text } from '../ui';
 import { ClarityChoice, DensityChoice } from './DensityChoice';
 import type { Culture } from './useCultures';
 import { useVesselEvent } from './useVesselEvent';
-import { CLARITY_WORDS, DENSITY_WORDS } from './words';
+import { CLARITY_WORDS, DENSITY_WORDS } from './labels';
 
 /** What is seen of a culture: one of five drawn densities, its water, and a count if they like. */
 export function SeeSheet({ culture, onClose }: { culture: Culture; onClose: () => void }) {
@@ -55,7 +55,7 @@ export function SeeSheet({ culture, onClose }: { culture: Culture; onClose: () =
       ) : null}
       <View style={{ alignItems: 'flex-start' }}>
         <Button
-          look="primary"
+          variant="primary"
           label="Note it"
           disabled={density === null && clarity === null && !counted}
           onPress={() => note()}

@@ -5,23 +5,34 @@ import {
   type FoodSupply,
   type Supplying,
 } from '@open-larder/core/culture';
-import { sayGrams } from '@open-larder/core/food';
+import { formatGrams } from '@open-larder/core/food';
 import { addDays } from '@open-larder/core/round';
-import { sayNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/core/units';
 import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { api, useHouse, useNow, useWords, type HouseData } from '../store';
-import { Button, Card, Choice, Empty, Fault, ListRow, Screen, Skeleton, Text, later } from '../ui';
+import { api, useHouse, useNow, useFormat, type AppData } from '../store';
+import {
+  Button,
+  Card,
+  Choice,
+  Empty,
+  Fault,
+  ListRow,
+  Screen,
+  Skeleton,
+  Text,
+  lazyComponent,
+} from '../ui';
 import { startCulture, type CultureWorker } from '../workers/culture';
 import { useWork } from '../workers/useWork';
 import { Working } from '../workers/Working';
 import { count } from './LiveScreen';
 import { liveFoods, type Supplied } from './supplyTask';
 import { useCultures, type Cultures } from './useCultures';
-import { saySize } from './words';
+import { formatSize } from './labels';
 
-const Chart = later(async () => (await import('../records/Chart')).default);
+const Chart = lazyComponent(async () => (await import('../records/Chart')).default);
 
 const RUNS = 500;
 const BACKUP_DAYS = 30;
@@ -52,7 +63,7 @@ export function SupplyScreen() {
   );
 }
 
-function Supplies({ data, cultures }: { data: HouseData; cultures: Cultures }) {
+function Supplies({ data, cultures }: { data: AppData; cultures: Cultures }) {
   const now = useNow();
   const [sure, setSure] = useState<number>(0.95);
   const { data: broods } = api.useBroodsQuery();
@@ -122,17 +133,17 @@ function Supplies({ data, cultures }: { data: HouseData; cultures: Cultures }) {
 interface CardProps {
   supplied: Supplied;
   supply: FoodSupply;
-  data: HouseData;
+  data: AppData;
   sure: number;
 }
 
 function FoodSupplyCard({ supplied, supply, data, sure }: CardProps) {
   const now = useNow();
-  const words = useWords();
+  const format = useFormat();
   const router = useRouter();
   const { name, kind, cultures, wantedBy } = supplied;
   const { demandG, plan, jars, surplusG, availableG } = supply;
-  const dayOf = (ahead: number) => words.day(addDays(now.day, ahead));
+  const dayOf = (ahead: number) => format.day(addDays(now.day, ahead));
   const mean = demandG.reduce((sum, grams) => sum + grams, 0) / SUPPLY_DAYS;
   const short = plan?.short ?? (kind === null && mean > 0 ? demandG.flatMap((grams, at) => (grams > 0 ? [at] : [])) : []); // prettier-ignore
   const instead = kind
@@ -147,9 +158,9 @@ function FoodSupplyCard({ supplied, supply, data, sure }: CardProps) {
     <View style={{ gap: 8 }}>
       <Card label={name}>
         <View style={{ padding: 12, gap: 6 }}>
-          <Text look="subtitle">{name}</Text>
+          <Text variant="subtitle">{name}</Text>
           <Text tone="quiet">
-            {mean > 0 ? `${sayGrams(mean)} a day wanted` : 'Not in any plan'}
+            {mean > 0 ? `${formatGrams(mean)} a day wanted` : 'Not in any plan'}
             {wantedBy.length > 0 ? `, for ${wantedBy.join(', ')} too` : ''}
             {cultures.length > 0 ? ` · ${count(cultures.length, 'vessel')}` : ' · no vessel'}
           </Text>
@@ -158,7 +169,7 @@ function FoodSupplyCard({ supplied, supply, data, sure }: CardProps) {
         {jars ? (
           <ListRow
             title={`${count(jars.jars, 'jar')}, in turn`}
-            detail={`each day at ${words.time(jars.startMin)} set one up: ${sayGrams(jars.cystsG)} of eggs, ${sayNumber(jars.litres, 2)} L, ${sayNumber(jars.saltG, 1)} g of salt; it is ready after ${Math.round(jars.hours)} h${jars.waitsH >= 1 ? ` and waits ${Math.round(jars.waitsH)} h for its meal` : ''}`}
+            detail={`each day at ${format.time(jars.startMin)} set one up: ${formatGrams(jars.cystsG)} of eggs, ${formatNumber(jars.litres, 2)} L, ${formatNumber(jars.saltG, 1)} g of salt; it is ready after ${Math.round(jars.hours)} h${jars.waitsH >= 1 ? ` and waits ${Math.round(jars.waitsH)} h for its meal` : ''}`}
             trail={<View />}
           />
         ) : null}
@@ -166,7 +177,7 @@ function FoodSupplyCard({ supplied, supply, data, sure }: CardProps) {
           <ListRow
             key={start.id}
             title={`Start ${times === 1 ? 'one' : times} ${start.startsOn === 0 ? 'today' : `on ${dayOf(start.startsOn)}`}`}
-            detail={`${kind!.name}, ${saySize(kind!, start.measure, words)}; it gives from ${dayOf(start.startsOn + (plan?.leadDays ?? 0))} on`}
+            detail={`${kind!.name}, ${formatSize(kind!, start.measure, format)}; it gives from ${dayOf(start.startsOn + (plan?.leadDays ?? 0))} on`}
             trail={
               start.startsOn === 0 ? (
                 <Button
@@ -208,9 +219,9 @@ function FoodSupplyCard({ supplied, supply, data, sure }: CardProps) {
           detail="grams a day: with what is to be started, and faint without it; the broken line is what is wanted"
           labels={demandG.map((_, at) => (at % 14 === 0 ? dayOf(at).replace(/^\w+ /, '') : ''))}
           lines={[
-            { values: plan?.outlook.givesG ?? availableG, look: 'main' },
-            { values: demandG, look: 'dashed' },
-            { values: availableG, look: 'faint' },
+            { values: plan?.outlook.givesG ?? availableG, variant: 'main' },
+            { values: demandG, variant: 'dashed' },
+            { values: availableG, variant: 'faint' },
           ]}
         />
       ) : null}
@@ -220,7 +231,7 @@ function FoodSupplyCard({ supplied, supply, data, sure }: CardProps) {
   function saysOf() {
     if (mean === 0) {
       return surplusG > 0 ? (
-        <Text>{`${sayGrams(surplusG)} a day are left over: feed them, split the culture, or give some away.`}</Text>
+        <Text>{`${formatGrams(surplusG)} a day are left over: feed them, split the culture, or give some away.`}</Text>
       ) : null;
     }
     if (kind === null) {
@@ -244,11 +255,11 @@ function FoodSupplyCard({ supplied, supply, data, sure }: CardProps) {
             : ''}
           {worst < sure ? ' What you start today comes too late for the shortage now.' : ''}
         </Text>
-        <Text look="small" tone="quiet">
+        <Text variant="small" tone="quiet">
           {`Keep ${count(backupsFor(BACKUP_DAYS, sure), 'vessel')} of it, apart from each other: then there is a ${Math.round(sure * 100)} % chance that one is left after a month.`}
         </Text>
         {surplusG > 0 ? (
-          <Text>{`${sayGrams(surplusG)} a day are left over: feed more of it, split it, or give some away.`}</Text>
+          <Text>{`${formatGrams(surplusG)} a day are left over: feed more of it, split it, or give some away.`}</Text>
         ) : null}
       </>
     );

@@ -2,7 +2,7 @@ import { isFromEggs } from '@open-larder/core/culture';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useWords } from '../store';
+import { useFormat } from '../store';
 import { themed } from '../theme';
 import { Button, NumberField, Sheet, Text } from '../ui';
 import { EditVesselSheet } from './EditVesselSheet';
@@ -57,14 +57,14 @@ export function VesselActs({ culture }: { culture: Culture }) {
 /** The rarer things that happen to a vessel. */
 function MoreSheet({ culture, onClose }: { culture: Culture; onClose: () => void }) {
   const styles = useStyles();
-  const words = useWords();
+  const format = useFormat();
   const logEvent = useVesselEvent();
   const [tempC, setTempC] = useState<number | null>(culture.status.tempC);
   const [massG, setMassG] = useState<number | null>(null);
   const [share, setShare] = useState<number | null>(25);
   const [eggsG, setEggsG] = useState<number | null>(culture.startG);
   const hatch = isFromEggs(culture.kind);
-  const scale = words.scale('temperature');
+  const scale = format.scale('temperature');
   const { id, name, status } = culture;
   const done = async (event: Parameters<typeof logEvent>[1], says: string) => {
     if (await logEvent(id, event, says)) onClose();
@@ -158,7 +158,7 @@ function MoreSheet({ culture, onClose }: { culture: Culture; onClose: () => void
       >
         <NumberField label="So much" unit="g" value={massG} onChange={setMassG} />
       </Line>
-      <Text look="small" tone="quiet">
+      <Text variant="small" tone="quiet">
         Never pour a culture, or its water, into open water or a drain that leads there.
       </Text>
     </Sheet>

@@ -3,11 +3,11 @@ import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { speckOf } from '../draw/specks';
 import { VesselPicture } from '../draw/VesselPicture';
-import { useWords } from '../store';
+import { useFormat } from '../store';
 import { SIZES, themed } from '../theme';
 import { Card, Text } from '../ui';
 import { drawnOf } from './ahead';
-import { saySize, sayStatus } from './words';
+import { formatSize, formatStatus } from './labels';
 import { WorkList } from './WorkList';
 import type { Culture } from './useCultures';
 
@@ -15,9 +15,9 @@ import type { Culture } from './useCultures';
 export function VesselCard({ culture, selected }: { culture: Culture; selected: boolean }) {
   const styles = useStyles();
   const router = useRouter();
-  const words = useWords();
+  const format = useFormat();
   const { kind, status } = culture;
-  const says = sayStatus(culture);
+  const says = formatStatus(culture);
   return (
     <Card label={culture.name} marked={selected}>
       <Pressable
@@ -27,14 +27,14 @@ export function VesselCard({ culture, selected }: { culture: Culture; selected: 
         onPress={() => router.push(`/larder/live/${culture.id}`)}
         style={styles.press}
       >
-        <Text look="strong">{culture.name}</Text>
-        <Text look="small" tone="quiet">
-          {[kind.name, saySize(kind, culture.measure, words), culture.place]
+        <Text variant="strong">{culture.name}</Text>
+        <Text variant="small" tone="quiet">
+          {[kind.name, formatSize(kind, culture.measure, format), culture.place]
             .filter(Boolean)
             .join(' · ')}
         </Text>
         <VesselStrip culture={culture} label={`${culture.name}: ${says}`} />
-        <Text look="small" tone={status.state === 'crashed' ? 'due' : 'ink'}>
+        <Text variant="small" tone={status.state === 'crashed' ? 'due' : 'ink'}>
           {says}
         </Text>
       </Pressable>

@@ -1,8 +1,8 @@
 import { backupsFor, COLD_MOST_H, energyLeft, isFromEggs, wayOf } from '@open-larder/core/culture';
-import { sayGrams } from '@open-larder/core/food';
-import { sayNumber } from '@open-larder/core/units';
+import { formatGrams } from '@open-larder/core/food';
+import { formatNumber } from '@open-larder/core/units';
 import { View } from 'react-native';
-import { api, useHousehold, useWords } from '../store';
+import { api, useHousehold, useFormat } from '../store';
 import { localNow } from '../store/useNow';
 import { Card, ListRow, Text, WhyLink } from '../ui';
 import { VesselStrip } from './VesselCard';
@@ -11,7 +11,7 @@ import { HistoryCard } from './HistoryCard';
 import { KindCard } from './KindCard';
 import type { Culture, Cultures } from './useCultures';
 import { VesselActs } from './VesselActs';
-import { STATE_WORDS, saySize, sayStatus } from './words';
+import { STATE_WORDS, formatSize, formatStatus } from './labels';
 import { WorkList } from './WorkList';
 import { RecordNote } from '../forecasts/RecordNote';
 import { whyCrash, whyContent } from './why';
@@ -32,7 +32,7 @@ export function VesselDetail({
   /** Beside the shelf, where the screen's title is not its own. */
   titled: boolean;
 }) {
-  const words = useWords();
+  const format = useFormat();
   const foods = api.useFoodsQuery();
   const { kind, status } = culture;
   const food = foods.data?.find(({ id }) => id === culture.foodId);
@@ -46,19 +46,19 @@ export function VesselDetail({
     <View style={{ gap: 16 }}>
       <Card label={culture.name}>
         <View style={{ padding: 12, gap: 6 }}>
-          {titled ? <Text look="subtitle">{culture.name}</Text> : null}
-          <Text look="small" tone="quiet">
-            {[kind.name, culture.strain, saySize(kind, culture.measure, words), culture.place]
+          {titled ? <Text variant="subtitle">{culture.name}</Text> : null}
+          <Text variant="small" tone="quiet">
+            {[kind.name, culture.strain, formatSize(kind, culture.measure, format), culture.place]
               .filter(Boolean)
               .join(' · ')}
           </Text>
           <VesselStrip
             culture={culture}
-            label={`${culture.name}: ${sayStatus(culture)}`}
+            label={`${culture.name}: ${formatStatus(culture)}`}
             height={128}
           />
           {living ? (
-            <Text look="small" tone="quiet">
+            <Text variant="small" tone="quiet">
               Now and the next three weeks, if it is left alone and does not crash; a notch a week.
               {wayOf(kind).crowdingIn(kind, culture.measure, status.tempC)
                 ? ' What is above the dashed line can be taken.'
@@ -86,10 +86,10 @@ export function VesselDetail({
         <ListRow
           first
           title={upper(STATE_WORDS[status.state])}
-          detail={`${status.ageDays} days old, ${words.say('temperature', status.tempC)}`}
+          detail={`${status.ageDays} days old, ${format.quantity('temperature', status.tempC)}`}
           trail={
             living ? (
-              <WhyLink about={`${sayGrams(status.contentG)} in it`} why={whyContent(culture)}>
+              <WhyLink about={`${formatGrams(status.contentG)} in it`} why={whyContent(culture)}>
                 <RecordNote kind={isFromEggs(kind) ? 'hatchShare' : 'culture'} />
               </WhyLink>
             ) : (
@@ -99,22 +99,22 @@ export function VesselDetail({
         />
         {living ? (
           <>
-            <ListRow title="In it" trail={<Text>{sayGrams(status.contentG)}</Text>} />
+            <ListRow title="In it" trail={<Text>{formatGrams(status.contentG)}</Text>} />
             <ListRow
               title="Can be taken today"
               detail={
                 status.lastingG > 0
-                  ? `${sayGrams(status.lastingG)} a day for good, at its best`
+                  ? `${formatGrams(status.lastingG)} a day for good, at its best`
                   : undefined
               }
-              trail={<Text>{sayGrams(status.givesG)}</Text>}
+              trail={<Text>{formatGrams(status.givesG)}</Text>}
             />
             <ListRow
               title="Chance of a crash within a week"
               detail={status.crash.causes.map(({ cause }) => CAUSES[cause]).join(', ') || undefined}
               trail={
                 <View style={{ flexDirection: 'row', alignItems: 'center' }}>
-                  <Text>{`${sayNumber((1 - (1 - status.crash.perDay) ** 7) * 100, 0)} %`}</Text>
+                  <Text>{`${formatNumber((1 - (1 - status.crash.perDay) ** 7) * 100, 0)} %`}</Text>
                   <WhyLink about="this chance of a crash" why={whyCrash(culture)} />
                 </View>
               }
@@ -135,7 +135,7 @@ export function VesselDetail({
                 ? 'assumed: count a drop at the next harvest'
                 : `from ${culture.hatch.jars} of your own jars`
             }
-            trail={<Text>{`${sayNumber(culture.hatch.share * 100, 0)} %`}</Text>}
+            trail={<Text>{`${formatNumber(culture.hatch.share * 100, 0)} %`}</Text>}
           />
         ) : null}
         <ListRow
@@ -153,7 +153,7 @@ export function VesselDetail({
 
 /** When a jar can be harvested, and what waiting costs. */
 function HatchRows({ atMs }: { atMs: number }) {
-  const words = useWords();
+  const format = useFormat();
   const household = useHousehold();
   const ready = localNow(new Date(atMs), household?.timeZone ?? 'UTC');
   const hours = (nowMs() - atMs) / 3_600_000;
@@ -163,7 +163,7 @@ function HatchRows({ atMs }: { atMs: number }) {
       <ListRow
         title={hours < 0 ? 'Ready' : 'Hatched'}
         detail={over ? 'long ago: rinse the jar, and set it up anew' : undefined}
-        trail={<Text>{`${words.day(ready.day)}, ${words.time(ready.minutes)}`}</Text>}
+        trail={<Text>{`${format.day(ready.day)}, ${format.time(ready.minutes)}`}</Text>}
       />
       {hours < 0 || over ? null : (
         <ListRow
@@ -177,7 +177,7 @@ function HatchRows({ atMs }: { atMs: number }) {
 }
 
 const MOST_SHOWN_DAYS = 5;
-const percent = (share: number) => `${sayNumber(share * 100, 0)} %`;
+const percent = (share: number) => `${formatNumber(share * 100, 0)} %`;
 
 const CAUSES = {
   crowded: 'crowded',

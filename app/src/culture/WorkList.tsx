@@ -46,8 +46,8 @@ export function WorkList({ culture }: { culture: Culture }) {
       {culture.work.map((work) => (
         <View key={work.what} style={styles.work}>
           <View style={styles.words}>
-            <Text tone={work.pressing ? 'due' : 'ink'}>{work.says}</Text>
-            <Text look="small" tone="quiet">
+            <Text tone={work.urgent ? 'due' : 'ink'}>{work.says}</Text>
+            <Text variant="small" tone="quiet">
               {work.why}
             </Text>
           </View>

@@ -1,7 +1,7 @@
 import type { CultureKind } from '@open-larder/catalogue/cultures';
 import type { FoodRow, VesselFields } from '@open-larder/contract';
-import { useWords } from '../store';
-import { Field, NumberField, Picker, type Faults } from '../ui';
+import { useFormat } from '../store';
+import { Field, NumberField, Picker, type FieldErrors } from '../ui';
 
 export type Draft = Omit<VesselFields, 'version' | 'measure' | 'tempC'> & {
   measure: number | null;
@@ -10,7 +10,7 @@ export type Draft = Omit<VesselFields, 'version' | 'measure' | 'tempC'> & {
 interface Props {
   kind: CultureKind;
   draft: Draft;
-  faults: Faults;
+  fieldErrors: FieldErrors;
   /** Of which one may live in it too. */
   kinds: readonly CultureKind[];
   foods: readonly FoodRow[];
@@ -22,18 +22,26 @@ interface Props {
 const SIZE_WORDS = { L: 'Water in it', dm2: 'Surface', jar: 'Jars' } as const;
 
 /** What is said of a vessel: its size, its place, what it shares with others, what it gives. */
-export function VesselFieldsInput({ kind, draft, faults, kinds, foods, none, onChange }: Props) {
-  const words = useWords();
+export function VesselFieldsInput({
+  kind,
+  draft,
+  fieldErrors,
+  kinds,
+  foods,
+  none,
+  onChange,
+}: Props) {
+  const format = useFormat();
   const set = (part: Partial<Draft>) => onChange({ ...draft, ...part });
-  const volume = words.scale('volume');
-  const warmth = words.scale('temperature');
+  const volume = format.scale('volume');
+  const warmth = format.scale('temperature');
   return (
     <>
       <Field
         label="Name"
         value={draft.name}
         onChange={(name) => set({ name })}
-        fault={faults.name}
+        fieldError={fieldErrors.name}
         placeholder={`${kind.name}, window`}
       />
       <NumberField
@@ -42,7 +50,7 @@ export function VesselFieldsInput({ kind, draft, faults, kinds, foods, none, onC
         scale={kind.measure === 'L' ? volume : undefined}
         value={draft.measure}
         onChange={(measure) => set({ measure })}
-        fault={faults.measure}
+        fieldError={fieldErrors.measure}
       />
       <NumberField
         label="Usual temperature"
@@ -51,33 +59,33 @@ export function VesselFieldsInput({ kind, draft, faults, kinds, foods, none, onC
         decimals={1}
         value={draft.tempC}
         onChange={(tempC) => set({ tempC })}
-        fault={faults.tempC}
-        hint={`${words.say('temperature', kind.tempMinC)} to ${words.say('temperature', kind.tempMaxC)} for this kind.`}
+        fieldError={fieldErrors.tempC}
+        hint={`${format.quantity('temperature', kind.tempMinC)} to ${format.quantity('temperature', kind.tempMaxC)} for this kind.`}
       />
       <Field
         label="Strain, if it has a name"
         value={draft.strain}
         onChange={(strain) => set({ strain })}
-        fault={faults.strain}
+        fieldError={fieldErrors.strain}
       />
       <Field
         label="Place"
         value={draft.place}
         onChange={(place) => set({ place })}
-        fault={faults.place}
+        fieldError={fieldErrors.place}
       />
       <Field
         label="Its water comes from"
         value={draft.water}
         onChange={(water) => set({ water })}
-        fault={faults.water}
+        fieldError={fieldErrors.water}
         hint="Vessels with the same words share what ruins them."
       />
       <Field
         label="Tools that touch it"
         value={draft.tools}
         onChange={(tools) => set({ tools })}
-        fault={faults.tools}
+        fieldError={fieldErrors.tools}
       />
       <Picker
         label="The food on the shelf that it gives"
@@ -91,7 +99,7 @@ export function VesselFieldsInput({ kind, draft, faults, kinds, foods, none, onC
             .map(({ id, name }) => ({ value: id, title: name })),
         ]}
         onChange={(foodId) => set({ foodId: foodId === '' ? null : foodId })}
-        fault={faults.foodId}
+        fieldError={fieldErrors.foodId}
       />
       <Picker
         label="A second kind that lives in it"
@@ -104,7 +112,7 @@ export function VesselFieldsInput({ kind, draft, faults, kinds, foods, none, onC
             .map(({ key, name }) => ({ value: key, title: name })),
         ]}
         onChange={(also) => set({ alsoKindKey: also === '' ? null : also })}
-        fault={faults.alsoKindKey}
+        fieldError={fieldErrors.alsoKindKey}
       />
     </>
   );

@@ -6,7 +6,7 @@ import {
   type LiveFood,
   type Supplying,
 } from '@open-larder/core/culture';
-import type { HouseData } from '../store';
+import type { AppData } from '../store';
 import { forecastStartOfRow } from './ahead';
 import type { Culture, Cultures } from './useCultures';
 
@@ -28,7 +28,7 @@ export interface Supplied extends LiveFood {
  * broods want though it is not on the shelf yet.
  */
 export function liveFoods(
-  data: HouseData,
+  data: AppData,
   cultures: Cultures,
   broods: readonly BroodRow[] = [],
 ): Supplied[] {
@@ -78,12 +78,12 @@ const sumOf = (wants: readonly { gramsOn: number[] }[]): number[] =>
     [],
   );
 
-const handyOf = ({ moments }: HouseData): number[] =>
+const handyOf = ({ moments }: AppData): number[] =>
   moments
     .filter(({ anchor, archived }) => anchor === 'clock' && !archived)
     .map(({ minutes }) => minutes);
 
-function onShelf(data: HouseData, cultures: Cultures): Omit<Supplied, 'wantedBy'>[] {
+function onShelf(data: AppData, cultures: Cultures): Omit<Supplied, 'wantedBy'>[] {
   const given = new Map<string, Culture[]>();
   for (const culture of cultures.kept) {
     if (culture.foodId === null) continue;
@@ -122,7 +122,7 @@ function kindGiving({ copiedFrom }: FoodRow, kinds: Cultures['kinds']): CultureK
   return [...kinds.values()].find(({ foodKey }) => foodKey === copiedFrom) ?? null;
 }
 
-function firstMeal(food: FoodRow, { groups, moments }: HouseData): number {
+function firstMeal(food: FoodRow, { groups, moments }: AppData): number {
   const wanted = new Set(
     groups.flatMap(({ diet }) =>
       (diet?.servings ?? []).filter(({ foodId }) => foodId === food.id).map((one) => one.momentId),

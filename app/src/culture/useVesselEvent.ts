@@ -1,6 +1,6 @@
 import type { Problem, VesselEventCreate } from '@open-larder/contract';
 import { api, useHand, useNow } from '../store';
-import { useSay } from '../ui';
+import { useToast } from '../ui';
 import { stampFor } from '../store/intent';
 
 type Said = VesselEventCreate extends infer E
@@ -15,7 +15,7 @@ export function useVesselEvent(): (
   event: Said,
   says: string,
 ) => Promise<boolean> {
-  const say = useSay();
+  const toast = useToast();
   const now = useNow();
   const hand = useHand();
   const [add] = api.useAddVesselEventMutation();
@@ -26,13 +26,13 @@ export function useVesselEvent(): (
     const body = { ...said, ...stamp, hand } as VesselEventCreate;
     const done = await add({ params: { id: vesselId }, body });
     if (done.error) {
-      say((done.error as Problem).detail, { tone: 'fault' });
+      toast((done.error as Problem).detail, { tone: 'error' });
       return false;
     }
-    say(says, {
+    toast(says, {
       undo: () =>
         void undo({ params: { id: stamp.id }, body: stampFor('undo', stamp.id) }).then((answer) => {
-          if (answer.error) say((answer.error as Problem).detail, { tone: 'fault' });
+          if (answer.error) toast((answer.error as Problem).detail, { tone: 'error' });
         }),
     });
     return true;

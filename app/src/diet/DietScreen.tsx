@@ -3,14 +3,14 @@ import { dietEdit, type DietEdit, type DietRow, type Group } from '@open-larder/
 import { mayNotFast } from '@open-larder/core/fish';
 import { PLAIN, withFewerDays } from '@open-larder/core/round';
 import { stageFactor } from '@open-larder/core/ration';
-import { saySignificant } from '@open-larder/core/units';
+import { formatSignificant } from '@open-larder/core/units';
 import { useRouter } from 'expo-router';
 import Plus from 'lucide-react-native/icons/plus';
 import { useState, type ReactNode } from 'react';
 import { Controller, useFieldArray, useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
-import { api, cycleDays, useHouse, useNow, useWords, type HouseData } from '../store';
+import { api, cycleDays, useHouse, useNow, useFormat, type AppData } from '../store';
 import { useColours, useWide } from '../theme';
 import { NumberInput } from '../forms/inputs';
 import {
@@ -24,10 +24,10 @@ import {
   Text,
   useDraft,
   useSave,
-  useSay,
+  useToast,
 } from '../ui';
 import { Findings } from './Findings';
-import { lookAtDiet } from './look';
+import { reviewDiet } from './look';
 import { ServingFields } from './ServingFields';
 import { WeekSums } from './WeekSums';
 
@@ -48,7 +48,7 @@ export function DietScreen({ id }: { id: string }) {
       text="Put a food on the shelf first; then say when these fish get it."
       action={
         <Button
-          look="primary"
+          variant="primary"
           label="Put a food on the shelf"
           onPress={() => router.push('/larder/new')}
         />
@@ -65,10 +65,10 @@ export function DietScreen({ id }: { id: string }) {
   return <DietEditor key={group.id} group={group} data={loaded.data} />;
 }
 
-function DietEditor({ group, data }: { group: Group; data: HouseData }) {
+function DietEditor({ group, data }: { group: Group; data: AppData }) {
   const router = useRouter();
-  const say = useSay();
-  const words = useWords();
+  const toast = useToast();
+  const format = useFormat();
   const colours = useColours();
   const now = useNow();
   const [send] = api.useEditDietMutation();
@@ -82,19 +82,19 @@ function DietEditor({ group, data }: { group: Group; data: HouseData }) {
   const [opened, setOpened] = useState<string | null>(null);
   const servings = useFieldArray({ control, name: 'servings', keyName: 'key' });
   const written = useWatch({ control }) as DietEdit;
-  const look = lookAtDiet(group, readable(written), data, now.day);
+  const look = reviewDiet(group, readable(written), data, now.day);
   const species = data.species.get(group.speciesKey);
   const foodOf = (id: string) => data.foods.find((food) => food.id === id);
   const nameOf = (servingId: string) =>
     foodOf(written.servings.find((one) => one.id === servingId)?.foodId ?? '')?.name ?? 'A food';
   const cycle = data.tanks.find((tank) => tank.id === group.tankId)?.plan?.cycle;
-  const dayNames = cycleDays(words, cycle);
+  const dayNames = cycleDays(format, cycle);
   const { errors } = formState;
   const submit = handleSubmit(async (body) => {
     const saved = await save<DietRow>(() => send({ params: { id: group.id }, body }) as never);
     if (!saved) return;
     forgetDraft();
-    say(`The diet of ${group.name} is saved; the Round follows it from today.`);
+    toast(`The diet of ${group.name} is saved; the Round follows it from today.`);
     router.replace(`/groups/${group.id}`);
   });
   const add = () => {
@@ -127,7 +127,7 @@ function DietEditor({ group, data }: { group: Group; data: HouseData }) {
     />
   );
   const sums = (
-    <WeekSums week={look?.week ?? []} names={(cycle?.days ?? 7) > 7 ? dayNames : words.weekdays} />
+    <WeekSums week={look?.week ?? []} names={(cycle?.days ?? 7) > 7 ? dayNames : format.weekdays} />
   );
   return (
     <Screen
@@ -136,7 +136,7 @@ function DietEditor({ group, data }: { group: Group; data: HouseData }) {
       back={`/groups/${group.id}`}
       aside={
         <>
-          <Text look="subtitle">The week so far</Text>
+          <Text variant="subtitle">The week so far</Text>
           {sums}
           {findings}
         </>
@@ -180,10 +180,10 @@ function DietEditor({ group, data }: { group: Group; data: HouseData }) {
         render={({ field }) => (
           <Choices
             label="Days with nothing"
-            options={words.weekdays}
+            options={format.weekdays}
             value={field.value}
             onChange={field.onChange}
-            fault={errors.fastWeekdays?.message}
+            fieldError={errors.fastWeekdays?.message}
             hint={
               mayNotFast(group.stage)
                 ? 'Fry never fast; these days begin when they have grown.'
@@ -196,13 +196,13 @@ function DietEditor({ group, data }: { group: Group; data: HouseData }) {
         control={control}
         name="goalFactor"
         label="How much to feed, times maintenance"
-        hint={`Left empty: ${saySignificant(stageFactor(group.stage, data.species.get(group.speciesKey)))} for «${group.stage}». Conditioning is about 1.8, rest 0.8.`}
+        hint={`Left empty: ${formatSignificant(stageFactor(group.stage, data.species.get(group.speciesKey)))} for «${group.stage}». Conditioning is about 1.8, rest 0.8.`}
       />
       <OnlyNarrow>
         {sums}
         {findings}
       </OnlyNarrow>
-      <Button look="primary" label="Save the diet" onPress={() => submit()} />
+      <Button variant="primary" label="Save the diet" onPress={() => submit()} />
     </Screen>
   );
 }

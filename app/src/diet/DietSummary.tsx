@@ -1,20 +1,20 @@
 import type { Group } from '@open-larder/contract';
-import { sayGrams, sayUnits } from '@open-larder/core/food';
+import { formatGrams, formatUnits } from '@open-larder/core/food';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { FoodSign } from '../draw/FoodSign';
-import { cycleDays, useNow, useWords, type HouseData } from '../store';
+import { cycleDays, useNow, useFormat, type AppData } from '../store';
 import { Button, Card, Empty, ListRow, Text, WhyLink, lowerFirst } from '../ui';
 import { Findings } from './Findings';
-import { lookAtDiet } from './look';
-import { sayMoment, ZONE_WORDS } from './words';
+import { reviewDiet } from './look';
+import { formatMoment, ZONE_WORDS } from './labels';
 
 /** What a group eats, with the computed portions. */
-export function DietSummary({ group, data }: { group: Group; data: HouseData }) {
+export function DietSummary({ group, data }: { group: Group; data: AppData }) {
   const router = useRouter();
-  const words = useWords();
+  const format = useFormat();
   const now = useNow();
-  const look = lookAtDiet(group, group.diet, data, now.day);
+  const look = reviewDiet(group, group.diet, data, now.day);
   const edit = () => router.push(`/groups/${group.id}/diet`);
   const food = (id: string) => data.foods.find((one) => one.id === id);
   const nameOf = (servingId: string) =>
@@ -24,18 +24,18 @@ export function DietSummary({ group, data }: { group: Group; data: HouseData }) 
       <Empty
         title="No diet yet"
         text="Say which foods they get, at which moments and where. The portions are worked out from their mass, the warmth and the energy of each food."
-        action={<Button look="primary" label="Plan their diet" onPress={edit} />}
+        action={<Button variant="primary" label="Plan their diet" onPress={edit} />}
       />
     );
   }
-  const fasts = words.weekdays.filter((day) => group.diet?.fastWeekdays.includes(day.value));
+  const fasts = format.weekdays.filter((day) => group.diet?.fastWeekdays.includes(day.value));
   const dayNames = cycleDays(
-    words,
+    format,
     data.tanks.find((tank) => tank.id === group.tankId)?.plan?.cycle,
   );
   return (
     <View style={{ gap: 12 }}>
-      <Text look="subtitle">Diet</Text>
+      <Text variant="subtitle">Diet</Text>
       <Findings findings={look?.findings ?? []} servingName={nameOf} />
       <Card>
         {group.diet.servings.map((serving, index) => {
@@ -50,21 +50,23 @@ export function DietSummary({ group, data }: { group: Group; data: HouseData }) 
               lead={row ? <FoodSign family={row.family} /> : null}
               title={
                 due && row
-                  ? `${sayUnits(due.portion.units, due.food.unit)} ${lowerFirst(row.name)}`
+                  ? `${formatUnits(due.portion.units, due.food.unit)} ${lowerFirst(row.name)}`
                   : (row?.name ?? 'A food that left the shelf')
               }
               detail={[
-                moment ? `${moment.name}, ${sayMoment(moment, words)}` : 'a moment that was ended',
+                moment
+                  ? `${moment.name}, ${formatMoment(moment, format)}`
+                  : 'a moment that was ended',
                 [ZONE_WORDS[serving.zone], serving.place].filter(Boolean).join(', '),
                 days.length === dayNames.length ? null : days.map((day) => day.label).join(' '),
-                due ? sayGrams(due.portion.massG) : null,
+                due ? formatGrams(due.portion.massG) : null,
               ]
                 .filter(Boolean)
                 .join(' · ')}
               trail={
                 due && row ? (
                   <WhyLink
-                    about={sayUnits(due.portion.units, due.food.unit)}
+                    about={formatUnits(due.portion.units, due.food.unit)}
                     why={due.portion.why}
                   />
                 ) : null

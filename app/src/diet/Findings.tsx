@@ -1,9 +1,9 @@
 import type { FewerDays, Finding } from '@open-larder/core/round';
 import { View } from 'react-native';
-import { useWords } from '../store';
+import { useFormat } from '../store';
 import { SIZES, themed } from '../theme';
 import { Button, Text } from '../ui';
-import { sayFinding } from './words';
+import { formatFinding } from './labels';
 
 interface Props {
   findings: readonly Finding[];
@@ -15,13 +15,13 @@ interface Props {
 /** What to look at in a diet, each in a sentence with its figures. */
 export function Findings({ findings, servingName, onFewerDays }: Props) {
   const styles = useStyles();
-  const words = useWords();
+  const format = useFormat();
   if (findings.length === 0) return null;
   return (
     <View style={styles.box} role="note">
       {findings.map((finding, index) => (
         <View key={index} style={styles.one}>
-          <Text>{sayFinding(finding, words, servingName)}</Text>
+          <Text>{formatFinding(finding, format, servingName)}</Text>
           {onFewerDays && finding.kind === 'rounding' && finding.fewer ? (
             <FewerDaysButton
               name={servingName(finding.servingId)}
@@ -44,7 +44,7 @@ function FewerDaysButton({
   fewer: FewerDays;
   onPress: (fewer: FewerDays) => void;
 }) {
-  const { weekdays } = useWords();
+  const { weekdays } = useFormat();
   const days = weekdays
     .filter(({ value }) => fewer.days.includes(value))
     .map(({ label }) => label)

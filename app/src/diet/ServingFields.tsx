@@ -1,22 +1,22 @@
 import { ZONES } from '@open-larder/catalogue';
 import type { DietEdit } from '@open-larder/contract';
-import { sayGrams, sayUnits } from '@open-larder/core/food';
-import { sayManner, type DueServing } from '@open-larder/core/round';
+import { formatGrams, formatUnits } from '@open-larder/core/food';
+import { formatManner, type DueServing } from '@open-larder/core/round';
 import Trash from 'lucide-react-native/icons/trash';
 import { Controller, useWatch, type Control, type FieldErrors } from 'react-hook-form';
 import { Pressable, View } from 'react-native';
 import { FoodSign } from '../draw/FoodSign';
-import { useWords, type DayName, type HouseData } from '../store';
+import { useFormat, type DayName, type AppData } from '../store';
 import { SIZES, themed, useColours } from '../theme';
 import { NumberInput, PickerInput, StepperInput, TextInput } from '../forms/inputs';
 import { Card, Choice, Choices, IconButton, Text, WhyLink, lowerFirst } from '../ui';
 import { MannerFields } from './MannerFields';
-import { sayMoment, ZONE_WORDS } from './words';
+import { formatMoment, ZONE_WORDS } from './labels';
 
 interface Props {
   index: number;
   control: Control<DietEdit>;
-  data: HouseData;
+  data: AppData;
   /** The days of its tank's cycle. */
   dayNames: readonly DayName[];
   /** The serving as computed; undefined on no day of the week. */
@@ -41,12 +41,12 @@ export function ServingFields({
   onRemove,
 }: Props) {
   const styles = useStyles();
-  const words = useWords();
+  const format = useFormat();
   const colours = useColours();
   const serving = useWatch({ control, name: `servings.${index}` });
   const food = data.foods.find((one) => one.id === serving?.foodId);
   const portion = due?.portion;
-  const amount = portion ? sayUnits(portion.units, due.food.unit) : null;
+  const amount = portion ? formatUnits(portion.units, due.food.unit) : null;
   return (
     <Card label={`Serving ${index + 1}`}>
       <View style={styles.head}>
@@ -58,21 +58,21 @@ export function ServingFields({
           onPress={onToggle}
           style={styles.words}
         >
-          <Text look="figure">
+          <Text variant="figure">
             {amount ?? 'No day chosen'}
             {!open && food ? ` ${lowerFirst(food.name)}` : ''}
           </Text>
-          <Text look="small" tone="quiet">
+          <Text variant="small" tone="quiet">
             {open
               ? portion
                 ? due.food.litter
                   ? 'Lies in the tank for weeks and is grazed as it softens: no part of the ration.'
-                  : `${sayGrams(portion.massG)} as fed; the need is ${sayGrams(portion.wantedG.value)}`
+                  : `${formatGrams(portion.massG)} as fed; the need is ${formatGrams(portion.wantedG.value)}`
                 : 'Choose its days below.'
               : [
                   data.moments.find((one) => one.id === serving?.momentId)?.name,
                   serving?.place || (serving ? ZONE_WORDS[serving.zone] : ''),
-                  serving ? sayManner(serving.manner) : null,
+                  serving ? formatManner(serving.manner) : null,
                   serving && serving.days.length < dayNames.length
                     ? dayNames
                         .filter((day) => serving.days.includes(day.value))
@@ -114,7 +114,7 @@ export function ServingFields({
               .map((one) => ({
                 value: one.id,
                 title: one.name,
-                detail: sayMoment(one, words),
+                detail: formatMoment(one, format),
               }))}
           />
           <Controller
@@ -145,7 +145,7 @@ export function ServingFields({
                 options={dayNames}
                 value={field.value}
                 onChange={field.onChange}
-                fault={errors?.days?.message}
+                fieldError={errors?.days?.message}
               />
             )}
           />

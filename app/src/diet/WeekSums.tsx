@@ -1,6 +1,6 @@
 import { needSpread } from '@open-larder/core/ration';
 import type { GroupDay } from '@open-larder/core/round';
-import { saySignificant } from '@open-larder/core/units';
+import { formatSignificant } from '@open-larder/core/units';
 import { View } from 'react-native';
 import type { DayName } from '../store';
 import { themed } from '../theme';
@@ -19,8 +19,8 @@ export function WeekSums({
   return (
     <Card>
       <View style={styles.box}>
-        <Text look="small" tone="quiet">
-          {`Planned against needed, day by day; the dashed band is ±10 %. ${sayHowSure(week[0]!)}`}
+        <Text variant="small" tone="quiet">
+          {`Planned against needed, day by day; the dashed band is ±10 %. ${formatHowSure(week[0]!)}`}
         </Text>
         {names.map(({ value, spoken }) => {
           const day = week.find((_, index) => index + 1 === value);
@@ -30,7 +30,7 @@ export function WeekSums({
           return (
             <View key={value} style={styles.line}>
               <View style={styles.name}>
-                <Text look="small">{spoken.slice(0, 3)}</Text>
+                <Text variant="small">{spoken.slice(0, 3)}</Text>
               </View>
               <View style={styles.track}>
                 <View
@@ -44,13 +44,13 @@ export function WeekSums({
               </View>
               <View style={styles.figure}>
                 <Text
-                  look="small"
+                  variant="small"
                   align="right"
                   tone={!rests && Math.abs(share - 1) > 0.1 ? 'due' : 'ink'}
                 >
                   {rests
                     ? 'rests'
-                    : `${saySignificant(Math.round(day.plannedKj * 100) / 100)} of ${saySignificant(day.needKj.value)} kJ`}
+                    : `${formatSignificant(Math.round(day.plannedKj * 100) / 100)} of ${formatSignificant(day.needKj.value)} kJ`}
                 </Text>
               </View>
             </View>
@@ -62,7 +62,7 @@ export function WeekSums({
 }
 
 /** What the estimated mass of the fish leaves open about every figure below it. */
-function sayHowSure({ group }: GroupDay): string {
+function formatHowSure({ group }: GroupDay): string {
   const percent = Math.round(100 * (needSpread(group.species) - 1));
   return `Their mass is worked out from their length, so needs and portions may be off by about ${percent} %: watch their bellies.`;
 }

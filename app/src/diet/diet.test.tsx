@@ -4,22 +4,22 @@ import { answers, food, group, household, moment, species, tank } from '../testi
 import { replace } from '../testing/router';
 import { sent, standIn } from '../testing/server';
 import { show } from '../testing/show';
-import type { Words } from '../store';
+import type { Format } from '../store';
 import { DietScreen } from './DietScreen';
-import { lookAtDiet } from './look';
-import { sayFinding, sayMoment } from './words';
+import { reviewDiet } from './look';
+import { formatFinding, formatMoment } from './labels';
 
 jest.mock('expo-router', () => jest.requireActual('../testing/router'));
 
-const words = {
-  say: (_measure, base) => `${base} °C`,
+const format = {
+  quantity: (_measure, base) => `${base} °C`,
   time: (minutes) => `${minutes}`,
-} as Words;
+} as Format;
 
 describe('words about a diet', () => {
   it('place a moment by the clock or by the light', () => {
     const at = (anchor: typeof moment.anchor, minutes: number) =>
-      sayMoment({ ...moment, anchor, minutes }, words);
+      formatMoment({ ...moment, anchor, minutes }, format);
     expect(at('clock', 450)).toBe('450');
     expect(at('lightsOff', 20)).toBe('20 min after lights-out');
     expect(at('lightsOn', -15)).toBe('15 min before lights-on');
@@ -45,7 +45,7 @@ describe('words about a diet', () => {
     [{ kind: 'ownAmount', servingId: 's', ofWanted: 1.5 }, /Flake: your own amount is 150 %/],
     [{ kind: 'fryFast' }, /Fry must never fast/],
   ] as const)('say finding %# with its figures', (finding, sentence) => {
-    expect(sayFinding(finding, words, () => 'Flake')).toMatch(sentence);
+    expect(formatFinding(finding, format, () => 'Flake')).toMatch(sentence);
   });
 });
 
@@ -64,8 +64,8 @@ describe('a look at a diet', () => {
 
   it('compiles what is still being written, over the whole week', () => {
     const { validFrom: _, ...diet } = group.diet!;
-    const look = lookAtDiet(group, { ...diet, goalFactor: 2 }, data, '2026-03-04');
-    const saved = lookAtDiet(group, group.diet, data, '2026-03-04');
+    const look = reviewDiet(group, { ...diet, goalFactor: 2 }, data, '2026-03-04');
+    const saved = reviewDiet(group, group.diet, data, '2026-03-04');
     expect(look?.week).toHaveLength(7);
     expect(look?.week[6]?.rest).toBe('fast');
     expect(look?.week[0]?.needKj.value).toBeCloseTo((2 / 1.5) * saved!.week[0]!.needKj.value, 9);
@@ -73,8 +73,8 @@ describe('a look at a diet', () => {
   });
 
   it('is nothing where the tank or the species is gone', () => {
-    expect(lookAtDiet({ ...group, tankId: 'x' }, group.diet, data, '2026-03-04')).toBeNull();
-    expect(lookAtDiet({ ...group, speciesKey: 'x' }, group.diet, data, '2026-03-04')).toBeNull();
+    expect(reviewDiet({ ...group, tankId: 'x' }, group.diet, data, '2026-03-04')).toBeNull();
+    expect(reviewDiet({ ...group, speciesKey: 'x' }, group.diet, data, '2026-03-04')).toBeNull();
   });
 });
 

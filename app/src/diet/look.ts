@@ -11,7 +11,7 @@ import {
   type Finding,
   type GroupDay,
 } from '@open-larder/core/round';
-import type { HouseData } from '../store';
+import type { AppData } from '../store';
 
 /** A diet as the core sees it: its week, the portion of each serving, and what to look at. */
 export interface DietLook {
@@ -24,10 +24,10 @@ export interface DietLook {
  * Compile a diet, saved or still being written, for the week or the longer cycle around a day.
  * @returns null where the tank or species is gone
  */
-export function lookAtDiet(
+export function reviewDiet(
   group: Group,
   diet: DietEdit | null,
-  data: HouseData,
+  data: AppData,
   day: string,
 ): DietLook | null {
   const row = data.tanks.find((one) => one.id === group.tankId);

@@ -1,14 +1,14 @@
 import type { Group } from '@open-larder/contract';
 import Check from 'lucide-react-native/icons/check';
 import { View } from 'react-native';
-import { saySize } from '../group/words';
-import { useWords, type HouseData } from '../store';
+import { formatSize } from '../group/labels';
+import { useFormat, type AppData } from '../store';
 import { themed, useColours } from '../theme';
 import { FramedRow, ListRow } from '../ui';
 
 interface Props {
   group: Group;
-  data: HouseData;
+  data: AppData;
   first: boolean;
   /** Left out where nothing can be chosen. */
   chosen: boolean | undefined;
@@ -19,14 +19,14 @@ interface Props {
 export function FishRow({ group, data, first, chosen, onPress }: Props) {
   const styles = useStyles();
   const colours = useColours();
-  const words = useWords();
+  const format = useFormat();
   const tank = data.tanks.find((one) => one.id === group.tankId);
   const species = data.species.get(group.speciesKey);
   const detail = [
     tank?.name,
-    saySize(group.size),
+    formatSize(group.size),
     group.stage,
-    group.lengthCm === null ? null : words.say('length', group.lengthCm),
+    group.lengthCm === null ? null : format.quantity('length', group.lengthCm),
     species?.scientific,
   ];
   return (

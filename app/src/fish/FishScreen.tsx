@@ -2,9 +2,9 @@ import type { Group } from '@open-larder/contract';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { late } from '../forms/late';
+import { lazyForm } from '../forms/lazyForm';
 import { ScreenTools } from '../shell';
-import { api, useHouse, useNow, useWords, type HouseData } from '../store';
+import { api, useHouse, useNow, useFormat, type AppData } from '../store';
 import { useWide } from '../theme';
 import {
   Button,
@@ -23,13 +23,13 @@ import { TanksTabs } from '../tank/TanksTabs';
 import { FishRow } from './FishRow';
 import { sorted, SORTS, type SortKey } from './sort';
 
-const MoveSheet = late((forms) => forms.MoveSheet);
+const MoveSheet = lazyForm((forms) => forms.MoveSheet);
 
 /** Every group of the house in one list: to find, to sort, to move several, to look back. */
 export function FishScreen() {
   const router = useRouter();
   const now = useNow();
-  const words = useWords();
+  const format = useFormat();
   const loaded = useHouse();
   const [filter, setFilter] = useState('');
   const [sort, setSort] = useState<SortKey>('walk');
@@ -68,7 +68,7 @@ export function FishScreen() {
         loaded.data && {
           items: rows,
           keyOf: (group: Group) => group.id,
-          extra: [loaded.data, chosen, words],
+          extra: [loaded.data, chosen, format],
           render: (group: Group, index) => (
             <FishRow
               group={group}
@@ -101,7 +101,7 @@ export function FishScreen() {
           ) : (
             <View style={{ alignItems: 'flex-start' }}>
               <Button
-                look="bare"
+                variant="bare"
                 label="Another order, another day"
                 onPress={() => setOrdering(true)}
               />
@@ -109,7 +109,7 @@ export function FishScreen() {
           )}
           {past ? (
             <Text tone="quiet" role="status">
-              As it was at the end of {words.day(past)}; what happened since is left out.
+              As it was at the end of {format.day(past)}; what happened since is left out.
             </Text>
           ) : null}
           {rows.length === 0 ? (
@@ -130,7 +130,7 @@ export function FishScreen() {
           title={chosen.size === 0 ? 'Tap the groups to move' : `${chosen.size} chosen`}
           trail={
             <Button
-              look="primary"
+              variant="primary"
               label="Move to …"
               disabled={chosen.size === 0}
               onPress={() => setMoving(true)}
@@ -153,7 +153,7 @@ export function FishScreen() {
   );
 }
 
-function rowsOf(data: HouseData, groups: readonly Group[], filter: string, sort: SortKey): Group[] {
+function rowsOf(data: AppData, groups: readonly Group[], filter: string, sort: SortKey): Group[] {
   const tanks = new Map(data.tanks.map((tank) => [tank.id, tank]));
   const living = groups.filter((group) => !group.archived);
   const found =

@@ -1,5 +1,5 @@
 import type { Group } from '@open-larder/contract';
-import type { HouseData } from '../store';
+import type { AppData } from '../store';
 
 export const SORTS = [
   { value: 'walk', label: 'walk' },
@@ -11,7 +11,7 @@ export const SORTS = [
 export type SortKey = (typeof SORTS)[number]['value'];
 
 /** Groups in an order that people ask for; equal ones stay in walking order. */
-export function sorted(groups: readonly Group[], by: SortKey, data: HouseData): Group[] {
+export function sorted(groups: readonly Group[], by: SortKey, data: AppData): Group[] {
   const place = new Map(data.tanks.map((tank, at) => [tank.id, at]));
   const keyOf = (group: Group): string | number => {
     switch (by) {

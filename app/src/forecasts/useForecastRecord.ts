@@ -3,7 +3,7 @@ import { widened } from '@open-larder/core/forecasts';
 import { addDays, daysBetween } from '@open-larder/core/round';
 import { useEffect } from 'react';
 import { api } from '../store';
-import type { KindRecord } from './words';
+import type { KindRecord } from './labels';
 
 /** Scoring goes on where it left off at the next question. */
 const AGAIN_MS = 500;

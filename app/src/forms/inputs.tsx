@@ -1,7 +1,7 @@
 import { readMeasure, type Measure } from '@open-larder/core/units';
 import type { ComponentProps, ComponentType } from 'react';
 import { Controller, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
-import { useWords } from '../store';
+import { useFormat } from '../store';
 import {
   Choice,
   DateField,
@@ -20,10 +20,10 @@ interface Bound<V extends FieldValues> {
 }
 
 /** What is left to say of an input once its form has said its value. */
-type Rest<P> = Omit<P, 'value' | 'onChange' | 'onBlur' | 'fault'>;
+type Rest<P> = Omit<P, 'value' | 'onChange' | 'onBlur' | 'error'>;
 
 /** A field of the interface whose value and fault are those of its place in a form. */
-function bind<P extends { fault?: string }>(Widget: ComponentType<P>) {
+function bind<P extends { fieldError?: string }>(Widget: ComponentType<P>) {
   return function BoundInput<V extends FieldValues>({
     control,
     name,
@@ -38,7 +38,7 @@ function bind<P extends { fault?: string }>(Widget: ComponentType<P>) {
             {...(rest as unknown as P)}
             value={field.value}
             onChange={field.onChange}
-            fault={fieldState.error?.message}
+            fieldError={fieldState.error?.message}
           />
         )}
       />
@@ -64,15 +64,15 @@ export function MeasureInput<V extends FieldValues>({
   /** Other names for it, with the base of one: a hand unit's, «48 cubes». */
   also?: Readonly<Record<string, number>>;
 } & Omit<ComponentProps<typeof NumberInput<V>>, 'unit' | 'scale' | 'read'>) {
-  const words = useWords();
-  const scale = words.scale(measure);
+  const format = useFormat();
+  const scale = format.scale(measure);
   return (
     <NumberInput
       {...rest}
       keyboard="text"
       unit={scale.unit}
       scale={scale}
-      read={(text) => readMeasure(text, measure, words.units, also)}
+      read={(text) => readMeasure(text, measure, format.units, also)}
     />
   );
 }
@@ -96,7 +96,7 @@ export function ListInput<V extends FieldValues>({
           onBlur={() =>
             field.onChange((field.value as string[]).map((one) => one.trim()).filter(Boolean))
           }
-          fault={fieldState.error?.message ?? firstFault(fieldState.error)}
+          fieldError={fieldState.error?.message ?? firstFault(fieldState.error)}
         />
       )}
     />
@@ -123,7 +123,7 @@ export function DateInput<V extends FieldValues>({
           {...rest}
           value={field.value}
           onChange={(day) => field.onChange(required ? (day ?? '') : day)}
-          fault={fieldState.error?.message}
+          fieldError={fieldState.error?.message}
         />
       )}
     />
@@ -150,7 +150,7 @@ export function PickerInput<V extends FieldValues>({
             field.onChange(value);
             onPicked?.(value, before);
           }}
-          fault={fieldState.error?.message}
+          fieldError={fieldState.error?.message}
         />
       )}
     />
@@ -171,7 +171,7 @@ export function ChoiceInput<V extends FieldValues, O extends string | number>({
           {...rest}
           value={field.value as O}
           onChange={field.onChange}
-          fault={fieldState.error?.message}
+          fieldError={fieldState.error?.message}
         />
       )}
     />

@@ -15,7 +15,7 @@ interface Props {
 
 /** How many fish, by sex. */
 export function Counts({ control, errors }: Props) {
-  const fault = errors.unsexed?.message ?? errors.males?.message ?? errors.females?.message;
+  const fieldError = errors.unsexed?.message ?? errors.males?.message ?? errors.females?.message;
   return (
     <View style={{ gap: 8 }}>
       {SEXES.map(([name, label]) => (
@@ -35,7 +35,7 @@ export function Counts({ control, errors }: Props) {
           )}
         />
       ))}
-      {fault ? <FaultLine fault={String(fault)} /> : null}
+      {fieldError ? <FaultLine fieldError={String(fieldError)} /> : null}
     </View>
   );
 }

@@ -4,21 +4,21 @@ import { useForm } from 'react-hook-form';
 import type { z } from 'zod';
 import { PickerInput, TextInput } from '../forms/inputs';
 import { useSpeciesSearch } from '../species/useSpeciesSearch';
-import { api, type HouseData } from '../store';
-import { Button, Sheet, StaleNotice, Text, useSave, useSay } from '../ui';
+import { api, type AppData } from '../store';
+import { Button, Sheet, StaleNotice, Text, useSave, useToast } from '../ui';
 import { speciesPicks } from './picks';
 
 type Values = z.output<typeof groupEdit>;
 
 interface Props {
   group: Group;
-  data: HouseData;
+  data: AppData;
   onClose: () => void;
 }
 
 /** What a group is called, and of which species it is: a mistake, or a row of the keeper's own. */
 export function EditGroupSheet({ group, data, onClose }: Props) {
-  const say = useSay();
+  const toast = useToast();
   const [edit] = api.useEditGroupMutation();
   const search = useSpeciesSearch(data.species);
   const { name, speciesKey, version, archived } = group;
@@ -30,7 +30,7 @@ export function EditGroupSheet({ group, data, onClose }: Props) {
   const submit = form.handleSubmit(async (body) => {
     const saved = await save<Group>(() => edit({ params: { id: group.id }, body }) as never);
     if (!saved) return;
-    say(`${saved.name} is saved; needs and portions follow.`);
+    toast(`${saved.name} is saved; needs and portions follow.`);
     onClose();
   });
   return (
@@ -54,7 +54,7 @@ export function EditGroupSheet({ group, data, onClose }: Props) {
         search={search}
         picks={speciesPicks(data)}
       />
-      <Button look="primary" label="Save" onPress={() => submit()} />
+      <Button variant="primary" label="Save" onPress={() => submit()} />
     </Sheet>
   );
 }

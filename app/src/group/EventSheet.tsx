@@ -4,13 +4,13 @@ import { STAGES } from '@open-larder/core/fish';
 import { CAUSES } from '@open-larder/core/group';
 import { useForm } from 'react-hook-form';
 import type { z } from 'zod';
-import { api, useNow, type HouseData } from '../store';
+import { api, useNow, type AppData } from '../store';
 import { DateInput, MeasureInput, PickerInput, TextInput } from '../forms/inputs';
-import { Button, Sheet, Text, useSave, useSay } from '../ui';
+import { Button, Sheet, Text, useSave, useToast } from '../ui';
 import { Counts } from './Counts';
 import { tankPicks } from './picks';
 import { UnlikelyLength } from './UnlikelyLength';
-import { sayCause } from './words';
+import { formatCause } from './labels';
 import { formIntent } from '../store/intent';
 
 export type EventKind = GroupEvent['kind'];
@@ -51,7 +51,7 @@ const SAYS: Record<EventKind, { title: string; text: string; done: string }> = {
 interface Props {
   kind: EventKind;
   group: Group;
-  data: HouseData;
+  data: AppData;
   onClose: () => void;
   /** The event that this one is put in the place of. */
   replaces?: LifeEventRow;
@@ -59,7 +59,7 @@ interface Props {
 
 /** Something happened to a group: one small form for each kind of event. */
 export function EventSheet({ kind, group, data, onClose, replaces }: Props) {
-  const say = useSay();
+  const toast = useToast();
   const now = useNow();
   const intent = formIntent('event', group.id, kind, replaces?.id);
   const { id } = intent;
@@ -83,7 +83,7 @@ export function EventSheet({ kind, group, data, onClose, replaces }: Props) {
           : add({ params: { id: group.id }, body: { ...body, id } })) as never,
     );
     if (!saved) return;
-    say(replaces ? 'It is corrected; what follows from it is worked out anew.' : SAYS[kind].done);
+    toast(replaces ? 'It is corrected; what follows from it is worked out anew.' : SAYS[kind].done);
     onClose();
   });
   return (
@@ -125,7 +125,7 @@ export function EventSheet({ kind, group, data, onClose, replaces }: Props) {
           control={control}
           name="cause"
           label="Of what"
-          picks={CAUSES.map((cause) => ({ value: cause, title: sayCause(cause) }))}
+          picks={CAUSES.map((cause) => ({ value: cause, title: formatCause(cause) }))}
         />
       ) : null}
       <UnlikelyLength
@@ -138,7 +138,7 @@ export function EventSheet({ kind, group, data, onClose, replaces }: Props) {
       <DateInput control={control} name="day" label="Day" required />
       <TextInput control={control} name="note" label="Note" />
       <Button
-        look="primary"
+        variant="primary"
         label={replaces ? 'Put this in its place' : 'Note it'}
         onPress={() => submit()}
       />

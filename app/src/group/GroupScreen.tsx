@@ -1,43 +1,43 @@
 import type { Group, Problem } from '@open-larder/contract';
 import { houseGroup, houseTank } from '@open-larder/contract/house';
 import { massFromLength } from '@open-larder/core/fish';
-import { sayGramBand, sayGrams } from '@open-larder/core/food';
+import { formatGramBand, formatGrams } from '@open-larder/core/food';
 import { hoursUntilHungry, longestSafeGap, lengthOf, needSpread } from '@open-larder/core/ration';
 import { compileGroupDay, groupOnDay } from '@open-larder/core/round';
-import { saySignificant } from '@open-larder/core/units';
+import { formatSignificant } from '@open-larder/core/units';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { api, useHouse, useNow, useWords, type HouseData } from '../store';
+import { api, useHouse, useNow, useFormat, type AppData } from '../store';
 import { useWide } from '../theme';
 import {
   Button,
   Card,
   Empty,
   Fault,
-  later,
+  lazyComponent,
   ListRow,
   Screen,
   Sheet,
   Skeleton,
   Text,
-  useSay,
+  useToast,
   WhyLink,
 } from '../ui';
 import { DietSummary } from '../diet/DietSummary';
-import { late } from '../forms/late';
+import { lazyForm } from '../forms/lazyForm';
 import { FoodCost } from '../larder/FoodCost';
 import type { EventKind } from './EventSheet';
 import { LifeCard } from './LifeCard';
-import { saySize } from './words';
+import { formatSize } from './labels';
 
-const EventSheet = late((forms) => forms.EventSheet);
-const SplitSheet = late((forms) => forms.SplitSheet);
-const EditGroupSheet = late((forms) => forms.EditGroupSheet);
-const MergeSheet = late((forms) => forms.MergeSheet);
-const Proposals = later(async () => (await import('../proposal')).Proposals, true);
-const TrainingCard = later(async () => (await import('../proposal')).TrainingCard);
-const TrainSheet = later(async () => (await import('../proposal')).TrainSheet);
+const EventSheet = lazyForm((forms) => forms.EventSheet);
+const SplitSheet = lazyForm((forms) => forms.SplitSheet);
+const EditGroupSheet = lazyForm((forms) => forms.EditGroupSheet);
+const MergeSheet = lazyForm((forms) => forms.MergeSheet);
+const Proposals = lazyComponent(async () => (await import('../proposal')).Proposals, true);
+const TrainingCard = lazyComponent(async () => (await import('../proposal')).TrainingCard);
+const TrainSheet = lazyComponent(async () => (await import('../proposal')).TrainSheet);
 
 export function GroupScreen({ id }: { id: string }) {
   const loaded = useHouse();
@@ -81,8 +81,8 @@ const SELDOM: { kind: EventKind; label: string; detail: string }[] = [
 
 type Act = { event: EventKind } | { act: 'split' | 'apart' | 'join' | 'edit' | 'train' | 'more' };
 
-function GroupFacts({ group, data }: { group: Group; data: HouseData }) {
-  const words = useWords();
+function GroupFacts({ group, data }: { group: Group; data: AppData }) {
+  const format = useFormat();
   const router = useRouter();
   const now = useNow();
   const [act, setAct] = useState<Act | null>(null);
@@ -92,30 +92,36 @@ function GroupFacts({ group, data }: { group: Group; data: HouseData }) {
   return (
     <View style={{ gap: 16 }}>
       <Card>
-        <ListRow first title="Fish" trail={<Text look="strong">{saySize(group.size)}</Text>} />
-        <ListRow title="Stage" trail={<Text look="strong">{group.stage}</Text>} />
+        <ListRow
+          first
+          title="Fish"
+          trail={<Text variant="strong">{formatSize(group.size)}</Text>}
+        />
+        <ListRow title="Stage" trail={<Text variant="strong">{group.stage}</Text>} />
         {figures ? (
           <>
             <ListRow
               title="Mean length"
               detail={group.lengthCm === null ? 'assumed; measure a few to be sure' : 'measured'}
-              trail={<Text look="strong">{words.say('length', figures.length.value)}</Text>}
+              trail={
+                <Text variant="strong">{format.quantity('length', figures.length.value)}</Text>
+              }
             />
             <Figure
               title="Mass of one"
-              detail={sayGramBand(figures.mass.value, figures.spread)}
-              value={sayGrams(figures.mass.value)}
+              detail={formatGramBand(figures.mass.value, figures.spread)}
+              value={formatGrams(figures.mass.value)}
               why={figures.mass}
             />
             <Figure
               title="Needs on a feeding day"
-              detail={`${saySignificant(figures.need.value / figures.needSpread, 2)} to ${saySignificant(figures.need.value * figures.needSpread, 2)} kJ: their mass is an estimate`}
-              value={`${saySignificant(figures.need.value)} kJ`}
+              detail={`${formatSignificant(figures.need.value / figures.needSpread, 2)} to ${formatSignificant(figures.need.value * figures.needSpread, 2)} kJ: their mass is an estimate`}
+              value={`${formatSignificant(figures.need.value)} kJ`}
               why={figures.need}
             />
             <Figure
               title="Hungry again after"
-              value={`${saySignificant(figures.hungry.value)} h`}
+              value={`${formatSignificant(figures.hungry.value)} h`}
               why={figures.hungry}
             />
             <Figure
@@ -228,7 +234,7 @@ function MoreActs({ group, onAct, onEnd, onClose }: MoreProps) {
 }
 
 /** On a phone the diet follows below; when wide it is shown beside. */
-function NarrowDiet({ group, data }: { group: Group; data: HouseData }) {
+function NarrowDiet({ group, data }: { group: Group; data: AppData }) {
   const wide = useWide();
   return wide ? null : <DietSummary group={group} data={data} />;
 }
@@ -250,7 +256,7 @@ function Figure({
       detail={detail}
       trail={
         <View style={{ flexDirection: 'row', alignItems: 'center', gap: 4 }}>
-          <Text look="strong">{value}</Text>
+          <Text variant="strong">{value}</Text>
           <WhyLink about={`${title.toLowerCase()} ${value}`} why={why} />
         </View>
       }
@@ -259,7 +265,7 @@ function Figure({
 }
 
 /** What the core knows of a group today; null where its species has left the catalogue. */
-function figuresOf(group: Group, data: HouseData, day: string) {
+function figuresOf(group: Group, data: AppData, day: string) {
   const tank = data.tanks.find((one) => one.id === group.tankId);
   const inHouse = houseGroup(group, data.species);
   if (!tank || !inHouse) return null;
@@ -278,7 +284,7 @@ function figuresOf(group: Group, data: HouseData, day: string) {
 
 /** Ending a group, with a way back. Its past stays in the records. */
 function useEnd(group: Group) {
-  const say = useSay();
+  const toast = useToast();
   const router = useRouter();
   const [edit] = api.useEditGroupMutation();
   return async () => {
@@ -286,10 +292,10 @@ function useEnd(group: Group) {
     const { name, speciesKey, version } = group;
     const done = await edit({ params, body: { name, speciesKey, version, archived: true } });
     if (done.error) {
-      say((done.error as Problem).detail, { tone: 'fault' });
+      toast((done.error as Problem).detail, { tone: 'error' });
       return;
     }
-    say(`${name} ended. Its records stay.`, {
+    toast(`${name} ended. Its records stay.`, {
       undo: () =>
         void edit({
           params,

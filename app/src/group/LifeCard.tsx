@@ -2,9 +2,9 @@ import type { Group, LifeEventRow, Problem } from '@open-larder/contract';
 import { stateOn, type LifeEvent } from '@open-larder/core/group';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { late } from '../forms/late';
+import { lazyForm } from '../forms/lazyForm';
 import { usePrintStory } from '../table/usePrintStory';
-import { api, useNow, useWords, type HouseData } from '../store';
+import { api, useNow, useFormat, type AppData } from '../store';
 import {
   Button,
   Card,
@@ -15,19 +15,19 @@ import {
   Sheet,
   Skeleton,
   Text,
-  useSay,
+  useToast,
 } from '../ui';
-import { sayEvent, saySize } from './words';
+import { formatEvent, formatSize } from './labels';
 import { stampFor } from '../store/intent';
 
-const EventSheet = late((forms) => forms.EventSheet);
+const EventSheet = lazyForm((forms) => forms.EventSheet);
 
 /** Events shown at once; the rest wait for a tap. */
 const FIRST = 6;
 
 /** What happened to a group, newest first; each can be taken back or corrected, never erased. */
-export function LifeCard({ group, data }: { group: Group; data: HouseData }) {
-  const words = useWords();
+export function LifeCard({ group, data }: { group: Group; data: AppData }) {
+  const format = useFormat();
   const { data: events, error, refetch } = api.useLifeQuery(group.id);
   const [all, setAll] = useState(false);
   const [chosen, setChosen] = useState<LifeEventRow | null>(null);
@@ -39,17 +39,17 @@ export function LifeCard({ group, data }: { group: Group; data: HouseData }) {
   const shown = all ? events : events.slice(0, FIRST);
   return (
     <View style={{ gap: 8 }}>
-      <Text look="subtitle">What happened</Text>
+      <Text variant="subtitle">What happened</Text>
       <Card label="What happened">
         {shown.map((event, index) => {
-          const { title, detail } = sayEvent(event, names, words);
+          const { title, detail } = formatEvent(event, names, format);
           const taken = event.withdrawn ? 'taken back' : undefined;
           return (
             <ListRow
               key={event.id}
               first={index === 0}
               title={title}
-              detail={[words.day(event.day), detail, taken].filter(Boolean).join(' · ')}
+              detail={[format.day(event.day), detail, taken].filter(Boolean).join(' · ')}
               onPress={event.withdrawn ? undefined : () => setChosen(event)}
             />
           );
@@ -57,19 +57,23 @@ export function LifeCard({ group, data }: { group: Group; data: HouseData }) {
       </Card>
       {events.length > FIRST ? (
         <Button
-          look="bare"
+          variant="bare"
           label={all ? 'Only the newest' : `All ${events.length} events`}
           onPress={() => setAll(!all)}
         />
       ) : null}
       <View style={{ alignItems: 'flex-start' }}>
-        <Button look="bare" label="Its story on a page" onPress={() => print('group', group.id)} />
+        <Button
+          variant="bare"
+          label="Its story on a page"
+          onPress={() => print('group', group.id)}
+        />
       </View>
       <LookBack events={events} data={data} />
       {chosen ? (
         <EventActs
           event={chosen}
-          title={sayEvent(chosen, names, words).title}
+          title={formatEvent(chosen, names, format).title}
           onClose={() => setChosen(null)}
           onCorrect={() => {
             setCorrecting(chosen);
@@ -90,7 +94,7 @@ export function LifeCard({ group, data }: { group: Group; data: HouseData }) {
   );
 }
 
-function namesIn(data: HouseData) {
+function namesIn(data: AppData) {
   return {
     tank: (id: string) => data.tanks.find((tank) => tank.id === id)?.name ?? 'a tank',
     group: (id: string) => data.groups.find((group) => group.id === id)?.name ?? 'another group',
@@ -105,25 +109,25 @@ interface ActsProps {
 }
 
 function EventActs({ event, title, onClose, onCorrect }: ActsProps) {
-  const say = useSay();
-  const words = useWords();
+  const toast = useToast();
+  const format = useFormat();
   const [withdraw] = api.useWithdrawGroupEventMutation();
-  const [fault, setFault] = useState<string | null>(null);
+  const [fieldError, setFieldError] = useState<string | null>(null);
   const paired = event.kind === 'joined' || event.kind === 'parted';
   const takeBack = async () => {
     const body = { id: stampFor('undo', event.id).id, replacement: null };
     const done = await withdraw({ params: { id: event.id }, body });
     if (done.error) {
-      setFault((done.error as Problem).detail);
+      setFieldError((done.error as Problem).detail);
       return;
     }
-    say(`${title}: taken back.`);
+    toast(`${title}: taken back.`);
     onClose();
   };
   return (
     <Sheet title={title} open onClose={onClose}>
       <Text tone="quiet">
-        {words.day(event.day)}
+        {format.day(event.day)}
         {event.note ? ` · ${event.note}` : ''}
       </Text>
       <Text>
@@ -131,17 +135,17 @@ function EventActs({ event, title, onClose, onCorrect }: ActsProps) {
           ? 'Taking it back brings the fish home from the other group too.'
           : 'Nothing is erased: what was wrong stays in the list, marked as taken back.'}
       </Text>
-      {fault ? <FaultLine fault={fault} /> : null}
-      {paired ? null : <Button look="primary" label="Correct it" onPress={onCorrect} />}
+      {fieldError ? <FaultLine fieldError={fieldError} /> : null}
+      {paired ? null : <Button variant="primary" label="Correct it" onPress={onCorrect} />}
       <Button label="Take it back" onPress={() => takeBack()} />
     </Sheet>
   );
 }
 
 /** The group as it was at the end of any past day. */
-function LookBack({ events, data }: { events: readonly LifeEventRow[]; data: HouseData }) {
+function LookBack({ events, data }: { events: readonly LifeEventRow[]; data: AppData }) {
   const now = useNow();
-  const words = useWords();
+  const format = useFormat();
   const [day, setDay] = useState<string | null>(null);
   const held = events.filter((event) => !event.withdrawn).reverse() as unknown as LifeEvent[];
   const state = day === null || day > now.day ? null : stateOn(held, day);
@@ -151,10 +155,10 @@ function LookBack({ events, data }: { events: readonly LifeEventRow[]; data: Hou
       {day === null ? null : (
         <Text role="status">
           {state
-            ? `${saySize(state.size)}, ${state.stage}, in ${namesIn(data).tank(state.tankId)}${
+            ? `${formatSize(state.size)}, ${state.stage}, in ${namesIn(data).tank(state.tankId)}${
                 state.lengthCm === null
                   ? ''
-                  : `, last measured at ${words.say('length', state.lengthCm)}`
+                  : `, last measured at ${format.quantity('length', state.lengthCm)}`
               }.`
             : 'They were not here on that day.'}
         </Text>

@@ -3,9 +3,9 @@ import { groupMerge, type Group } from '@open-larder/contract';
 import { useRouter } from 'expo-router';
 import { useForm } from 'react-hook-form';
 import type { z } from 'zod';
-import { api, useNow, type HouseData } from '../store';
+import { api, useNow, type AppData } from '../store';
 import { DateInput, PickerInput, TextInput } from '../forms/inputs';
-import { Button, Sheet, Text, useSave, useSay } from '../ui';
+import { Button, Sheet, Text, useSave, useToast } from '../ui';
 import { groupPicks } from './picks';
 import { formIntent, stampFor } from '../store/intent';
 
@@ -18,10 +18,10 @@ export function MergeSheet({
   onClose,
 }: {
   group: Group;
-  data: HouseData;
+  data: AppData;
   onClose: () => void;
 }) {
-  const say = useSay();
+  const toast = useToast();
   const router = useRouter();
   const now = useNow();
   const { id } = formIntent('merge', group.id);
@@ -40,7 +40,7 @@ export function MergeSheet({
     );
     if (!into) return;
     onClose();
-    say(`${group.name} joined ${into.name}.`, {
+    toast(`${group.name} joined ${into.name}.`, {
       undo: () =>
         void withdraw({
           params: { id },
@@ -62,7 +62,7 @@ export function MergeSheet({
           <PickerInput control={control} name="intoGroupId" label="They join" picks={picks} />
           <DateInput control={control} name="day" label="Day" required />
           <TextInput control={control} name="note" label="Note" />
-          <Button look="primary" label="Join them" onPress={() => submit()} />
+          <Button variant="primary" label="Join them" onPress={() => submit()} />
         </>
       )}
     </Sheet>

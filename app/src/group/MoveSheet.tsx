@@ -1,47 +1,50 @@
 import type { Problem } from '@open-larder/contract';
 import { useState } from 'react';
-import { api, useNow, type HouseData } from '../store';
-import { Button, DateField, Picker, Sheet, Text, useSay } from '../ui';
+import { api, useNow, type AppData } from '../store';
+import { Button, DateField, Picker, Sheet, Text, useToast } from '../ui';
 import { tankPicks } from './picks';
 import { formIntent, stampFor } from '../store/intent';
 
 interface Props {
   groupIds: readonly string[];
-  data: HouseData;
+  data: AppData;
   onClose: () => void;
   onMoved: () => void;
 }
 
 /** Several groups move to one tank, all or none. */
 export function MoveSheet({ groupIds, data, onClose, onMoved }: Props) {
-  const say = useSay();
+  const toast = useToast();
   const now = useNow();
   const intent = formIntent('move', groupIds);
   const moves = groupIds.map((groupId) => ({ id: intent.also(groupId), groupId }));
   const [tankId, setTankId] = useState('');
   const [day, setDay] = useState<string | null>(now.day);
-  const [fault, setFault] = useState<string | null>(null);
+  const [fieldError, setFieldError] = useState<string | null>(null);
   const [move] = api.useMoveGroupsMutation();
   const [withdraw] = api.useWithdrawGroupEventMutation();
   const submit = async () => {
     if (tankId === '' || day === null) {
-      setFault(tankId === '' ? 'Say where they go' : 'Say on which day');
+      setFieldError(tankId === '' ? 'Say where they go' : 'Say on which day');
       return;
     }
     const done = await move({ body: { id: intent.id, tankId, day, moves } });
     if (done.error) {
-      setFault((done.error as Problem).detail);
+      setFieldError((done.error as Problem).detail);
       return;
     }
     const tank = data.tanks.find((one) => one.id === tankId);
-    say(`${moves.length === 1 ? 'One group is' : `${moves.length} groups are`} in ${tank?.name}.`, {
-      undo: async () => {
-        for (const { id } of moves) {
-          const body = { id: stampFor('undo', id).id, replacement: null };
-          await withdraw({ params: { id }, body });
-        }
+    toast(
+      `${moves.length === 1 ? 'One group is' : `${moves.length} groups are`} in ${tank?.name}.`,
+      {
+        undo: async () => {
+          for (const { id } of moves) {
+            const body = { id: stampFor('undo', id).id, replacement: null };
+            await withdraw({ params: { id }, body });
+          }
+        },
       },
-    });
+    );
     onMoved();
   };
   return (
@@ -61,12 +64,12 @@ export function MoveSheet({ groupIds, data, onClose, onMoved }: Props) {
         picks={tankPicks(data)}
         onChange={(id) => {
           setTankId(id);
-          setFault(null);
+          setFieldError(null);
         }}
-        fault={fault ?? undefined}
+        fieldError={fieldError ?? undefined}
       />
       <DateField label="Day" value={day} onChange={setDay} />
-      <Button look="primary" label="Move them" onPress={() => submit()} />
+      <Button variant="primary" label="Move them" onPress={() => submit()} />
     </Sheet>
   );
 }

@@ -6,9 +6,9 @@ import { useMemo } from 'react';
 import { Controller, useForm } from 'react-hook-form';
 import { View } from 'react-native';
 import type { z } from 'zod';
-import { api, useHouse, useNow, useWords, type HouseData } from '../store';
+import { api, useHouse, useNow, useFormat, type AppData } from '../store';
 import { DateInput, MeasureInput, PickerInput, TextInput } from '../forms/inputs';
-import { Button, Fault, Picker, Screen, Skeleton, useDraft, useSave, useSay } from '../ui';
+import { Button, Fault, Picker, Screen, Skeleton, useDraft, useSave, useToast } from '../ui';
 import { useSpeciesSearch } from '../species/useSpeciesSearch';
 import { Counts } from './Counts';
 import { speciesPicks } from './picks';
@@ -37,10 +37,10 @@ export function NewGroupScreen({ tankId }: { tankId: string }) {
   );
 }
 
-function GroupForm({ tankId, data }: { tankId: string; data: HouseData }) {
+function GroupForm({ tankId, data }: { tankId: string; data: AppData }) {
   const router = useRouter();
-  const say = useSay();
-  const words = useWords();
+  const toast = useToast();
+  const format = useFormat();
   const now = useNow();
   const { id } = formIntent('group.new', tankId);
   const [create] = api.useCreateGroupMutation();
@@ -71,7 +71,7 @@ function GroupForm({ tankId, data }: { tankId: string; data: HouseData }) {
     const saved = await save<Group>(() => create({ body: { ...body, id } }) as never);
     if (!saved) return;
     forgetDraft();
-    say(`${saved.name} are in. Say what they eat.`);
+    toast(`${saved.name} are in. Say what they eat.`);
     router.replace(`/groups/${saved.id}/diet`);
   });
   return (
@@ -85,7 +85,7 @@ function GroupForm({ tankId, data }: { tankId: string; data: HouseData }) {
             search={search}
             value={field.value}
             picks={picks}
-            fault={errors.speciesKey?.message}
+            fieldError={errors.speciesKey?.message}
             placeholder="Choose from the catalogue"
             onChange={(key) => {
               const before = data.species.get(field.value)?.common ?? '';
@@ -114,7 +114,7 @@ function GroupForm({ tankId, data }: { tankId: string; data: HouseData }) {
         decimals={2}
         hint={
           species
-            ? `Left empty, ${words.say('length', assumedLengthCm(species, stage))} is assumed for this stage.`
+            ? `Left empty, ${format.quantity('length', assumedLengthCm(species, stage))} is assumed for this stage.`
             : 'Left empty, a usual length of the species is assumed.'
         }
       />
@@ -126,7 +126,7 @@ function GroupForm({ tankId, data }: { tankId: string; data: HouseData }) {
         }}
       />
       <DateInput control={control} name="day" label="Since" required />
-      <Button look="primary" label="Put them in" onPress={() => submit()} />
+      <Button variant="primary" label="Put them in" onPress={() => submit()} />
     </View>
   );
 }

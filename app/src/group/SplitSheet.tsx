@@ -2,9 +2,9 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { groupSplit, type Group } from '@open-larder/contract';
 import { useForm } from 'react-hook-form';
 import type { z } from 'zod';
-import { api, useNow, type HouseData } from '../store';
+import { api, useNow, type AppData } from '../store';
 import { DateInput, PickerInput, TextInput } from '../forms/inputs';
-import { Button, Sheet, Text, useSave, useSay } from '../ui';
+import { Button, Sheet, Text, useSave, useToast } from '../ui';
 import { Counts } from './Counts';
 import { tankPicks } from './picks';
 import { formIntent } from '../store/intent';
@@ -13,7 +13,7 @@ type Values = z.input<typeof groupSplit>;
 
 interface Props {
   group: Group;
-  data: HouseData;
+  data: AppData;
   /** For a while, in quarantine, rather than for good. */
   apart: boolean;
   onClose: () => void;
@@ -21,7 +21,7 @@ interface Props {
 
 /** Part of a group becomes a group of its own, here or in another tank. */
 export function SplitSheet({ group, data, apart, onClose }: Props) {
-  const say = useSay();
+  const toast = useToast();
   const now = useNow();
   const { id } = formIntent('split', group.id, apart);
   const [split] = api.useSplitGroupMutation();
@@ -46,7 +46,7 @@ export function SplitSheet({ group, data, apart, onClose }: Props) {
       () => split({ params: { id: group.id }, body: { ...body, id } }) as never,
     );
     if (!made) return;
-    say(
+    toast(
       apart
         ? `${made.name} are in quarantine. Plan what they eat there.`
         : `${made.name} are a group of their own. Plan what they eat.`,
@@ -73,7 +73,7 @@ export function SplitSheet({ group, data, apart, onClose }: Props) {
       <DateInput control={control} name="day" label="Day" required />
       <TextInput control={control} name="note" label="Note" />
       <Button
-        look="primary"
+        variant="primary"
         label={apart ? 'Set them apart' : 'Split them off'}
         onPress={() => submit()}
       />

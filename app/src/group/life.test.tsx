@@ -9,7 +9,7 @@ import { LifeCard } from './LifeCard';
 import { MergeSheet } from './MergeSheet';
 import { MoveSheet } from './MoveSheet';
 import { SplitSheet } from './SplitSheet';
-import { sayEvent } from './words';
+import { formatEvent } from './labels';
 
 jest.mock('expo-router', () => jest.requireActual('../testing/router'));
 
@@ -128,7 +128,7 @@ describe('what happened to a group', () => {
     [{ kind: 'died', cause: 'new arrival' }, '1 fish (1 m) lost, soon after they came'],
   ] as [Partial<LifeEventRow>, string][])('says %j', (over, title) => {
     const names = { tank: () => 'Tarn', group: () => 'Oscars' };
-    expect(sayEvent(event(over), names, { say: () => '3 cm' } as never).title).toBe(title);
+    expect(formatEvent(event(over), names, { say: () => '3 cm' } as never).title).toBe(title);
   });
 });
 

@@ -1,9 +1,9 @@
 import { OWN } from '@open-larder/catalogue';
 import type { Group } from '@open-larder/contract';
-import type { HouseData } from '../store';
+import type { AppData } from '../store';
 
 /** Tanks to choose from, in walking order. */
-export const tankPicks = (data: HouseData) =>
+export const tankPicks = (data: AppData) =>
   data.tanks
     .filter((tank) => !tank.archived)
     .map((tank) => ({
@@ -13,7 +13,7 @@ export const tankPicks = (data: HouseData) =>
     }));
 
 /** Groups of the same species that another could join. */
-export const groupPicks = (data: HouseData, group: Group) =>
+export const groupPicks = (data: AppData, group: Group) =>
   data.groups
     .filter((one) => one.id !== group.id && !one.archived && one.speciesKey === group.speciesKey)
     .map((one) => ({
@@ -23,7 +23,7 @@ export const groupPicks = (data: HouseData, group: Group) =>
     }));
 
 /** Species that a group may be of: all but those of the keeper's own that were put away. */
-export function speciesPicks(data: HouseData) {
+export function speciesPicks(data: AppData) {
   const away = new Set(data.ownSpecies.filter((one) => one.archived).map((one) => OWN + one.id));
   return [...data.species.values()]
     .filter((row) => !away.has(row.key))

@@ -1,20 +1,20 @@
 import type { Group } from '@open-larder/contract';
 import type { CheckpointStatus, GrowthStatus } from '@open-larder/core/growth';
-import { sayNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/core/units';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useWords, type Words } from '../store';
+import { useFormat, type Format } from '../store';
 import { Button, Card, ListRow, Text } from '../ui';
 import { CheckpointsSheet } from './CheckpointsSheet';
 
 /** Lengths that the group should have by an age, each with whether it will. */
 export function CheckpointsCard({ group, status }: { group: Group; status: GrowthStatus }) {
-  const words = useWords();
+  const format = useFormat();
   const [editing, setEditing] = useState(false);
   const { checkpoints } = status;
   return (
     <View style={{ gap: 8 }}>
-      <Text look="subtitle">Checkpoints</Text>
+      <Text variant="subtitle">Checkpoints</Text>
       {checkpoints.length === 0 ? (
         <Text tone="quiet">
           Set a size for an age, such as 8 cm at 6 months, or a size at which they can leave.
@@ -25,8 +25,8 @@ export function CheckpointsCard({ group, status }: { group: Group; status: Growt
             <ListRow
               key={index}
               first={index === 0}
-              title={titleOf(one, words)}
-              detail={detailOf(one, words)}
+              title={titleOf(one, format)}
+              detail={detailOf(one, format)}
             />
           ))}
         </Card>
@@ -44,9 +44,9 @@ export function CheckpointsCard({ group, status }: { group: Group; status: Growt
 
 const DAYS_A_MONTH = 30.4375;
 
-function titleOf({ name, lengthCm, ageDays }: CheckpointStatus, words: Words): string {
-  const age = ageDays === null ? '' : ` at ${sayNumber(ageDays / DAYS_A_MONTH, 1)} months`;
-  const size = `${words.say('length', lengthCm)}${age}`;
+function titleOf({ name, lengthCm, ageDays }: CheckpointStatus, format: Format): string {
+  const age = ageDays === null ? '' : ` at ${formatNumber(ageDays / DAYS_A_MONTH, 1)} months`;
+  const size = `${format.quantity('length', lengthCm)}${age}`;
   return name === '' ? size : `${size}: ${name}`;
 }
 
@@ -57,17 +57,17 @@ const VERDICTS = {
   unsure: 'May be late',
 } as const;
 
-function detailOf(one: CheckpointStatus, words: Words): string {
+function detailOf(one: CheckpointStatus, format: Format): string {
   const { verdict, reached, dueOn, ageDays, late, measured } = one;
   const says: string[] = [];
   if (verdict !== null) says.push(VERDICTS[verdict]);
-  if (dueOn !== null) says.push(`due ${words.day(dueOn)}`);
+  if (dueOn !== null) says.push(`due ${format.day(dueOn)}`);
   else if (ageDays !== null) says.push('enter the day they were born to see when it is due');
   if (reached === null) says.push('measure a few to see when they get there');
   else if (reached === 'never') says.push('they will not get there as they grow now');
   else if (reached !== 'there') {
-    const until = reached.to === null ? 'or much later' : `to ${words.day(reached.to)}`;
-    says.push(`expected ${words.day(reached.from)} ${until}`);
+    const until = reached.to === null ? 'or much later' : `to ${format.day(reached.to)}`;
+    says.push(`expected ${format.day(reached.from)} ${until}`);
   }
   if (late !== null && late > 0 && verdict !== 'late') {
     says.push(`${late} of the ${measured} measured are too small for it`);

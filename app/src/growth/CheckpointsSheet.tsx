@@ -5,7 +5,7 @@ import { View } from 'react-native';
 import type { z } from 'zod';
 import { DateInput, MeasureInput, NumberInput, TextInput } from '../forms/inputs';
 import { api } from '../store';
-import { Button, Sheet, StaleNotice, Text, useSave, useSay } from '../ui';
+import { Button, Sheet, StaleNotice, Text, useSave, useToast } from '../ui';
 
 type Values = z.output<typeof groupEdit>;
 
@@ -18,7 +18,7 @@ const MAX = 6;
 
 /** Lengths that a group should have by an age, and the day from which ages count. */
 export function CheckpointsSheet({ group, onClose }: { group: Group; onClose: () => void }) {
-  const say = useSay();
+  const toast = useToast();
   const [edit] = api.useEditGroupMutation();
   const { name, speciesKey, version, archived } = group;
   const form = useForm<Values>({
@@ -40,7 +40,7 @@ export function CheckpointsSheet({ group, onClose }: { group: Group; onClose: ()
   const submit = form.handleSubmit(async (body) => {
     const saved = await save<Group>(() => edit({ params: { id: group.id }, body }) as never);
     if (!saved) return;
-    say(saved.checkpoints.length === 0 ? 'No checkpoints are kept.' : 'Checkpoints are saved.');
+    toast(saved.checkpoints.length === 0 ? 'No checkpoints are kept.' : 'Checkpoints are saved.');
     onClose();
   });
   return (
@@ -89,7 +89,7 @@ export function CheckpointsSheet({ group, onClose }: { group: Group; onClose: ()
           </View>
           <View style={{ justifyContent: 'center' }}>
             <Button
-              look="bare"
+              variant="bare"
               label="Remove"
               spoken={`Remove checkpoint ${index + 1}`}
               onPress={() => remove(index)}
@@ -105,7 +105,7 @@ export function CheckpointsSheet({ group, onClose }: { group: Group; onClose: ()
           />
         </View>
       ) : null}
-      <Button look="primary" label="Save" onPress={() => submit()} />
+      <Button variant="primary" label="Save" onPress={() => submit()} />
     </Sheet>
   );
 }

@@ -1,5 +1,5 @@
 import type { Group, LifeEventRow, Problem } from '@open-larder/contract';
-import { sayGrams } from '@open-larder/core/food';
+import { formatGrams } from '@open-larder/core/food';
 import {
   curveOn,
   foodConversion,
@@ -8,14 +8,14 @@ import {
   type GrowthStatus,
 } from '@open-larder/core/growth';
 import { addDays, daysBetween } from '@open-larder/core/round';
-import { sayNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/core/units';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { GrowthCurve } from '../draw/GrowthCurve';
 import { SizeRow } from '../draw/SizeRow';
-import { sayCause } from '../group/words';
-import { api, useHouse, useNow, useWords, type HouseData } from '../store';
+import { formatCause } from '../group/labels';
+import { api, useHouse, useNow, useFormat, type AppData } from '../store';
 import { useWide } from '../theme';
 import {
   Button,
@@ -27,7 +27,7 @@ import {
   Screen,
   Skeleton,
   Text,
-  later,
+  lazyComponent,
 } from '../ui';
 import { KeptPicture } from './KeptPicture';
 import { RecordNote } from '../forecasts/RecordNote';
@@ -35,9 +35,9 @@ import { useCalibratedDays } from '../forecasts/useForecastRecord';
 import { CheckpointsCard } from './CheckpointsCard';
 import { MeasureSheet } from './MeasureSheet';
 import { growthOf, measuredOf } from './useGrowth';
-import { REFUSALS, sayAgainst, sayPercent, sayReached, saySorting } from './words';
+import { REFUSALS, formatAgainst, formatPercent, formatReached, formatSorting } from './labels';
 
-const Chart = later(async () => (await import('../records/Chart')).default);
+const Chart = lazyComponent(async () => (await import('../records/Chart')).default);
 
 /** How a group grows: what was measured, its curve, its kind, and what follows from it. */
 export function GrowthScreen({ id }: { id: string }) {
@@ -68,12 +68,12 @@ export function GrowthScreen({ id }: { id: string }) {
 
 interface Props {
   group: Group;
-  data: HouseData;
+  data: AppData;
   events: LifeEventRow[];
 }
 
 function GrowthOf({ group, data, events }: Props) {
-  const words = useWords();
+  const format = useFormat();
   const now = useNow();
   const wide = useWide();
   const router = useRouter();
@@ -92,12 +92,16 @@ function GrowthOf({ group, data, events }: Props) {
     status !== null && typeof status.reached === 'object' && status.reached !== null
       ? asFarApart(status.reached)
       : (status?.reached ?? null);
-  const length = words.scale('length');
+  const length = format.scale('length');
   const measure = (
     <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-      <Button look="primary" label="Measure a few" onPress={() => setMeasuring(true)} />
+      <Button variant="primary" label="Measure a few" onPress={() => setMeasuring(true)} />
       <Button label="Trials" onPress={() => router.push('/records?tab=trials')} />
-      <Button look="bare" label="Compare batches" onPress={() => router.push('/records/compare')} />
+      <Button
+        variant="bare"
+        label="Compare batches"
+        onPress={() => router.push('/records/compare')}
+      />
     </View>
   );
   const sheet = measuring ? (
@@ -130,7 +134,7 @@ function GrowthOf({ group, data, events }: Props) {
         onChange={setTargetCm}
         hint={
           targetCm !== null && targetCm > 0
-            ? (sayReached(reached, targetCm, words) ?? undefined)
+            ? (formatReached(reached, targetCm, format) ?? undefined)
             : 'A length at which they move up, breed, or can be sold or given away.'
         }
       />
@@ -146,19 +150,19 @@ function GrowthOf({ group, data, events }: Props) {
 }
 
 function Said({ status }: { status: GrowthStatus }) {
-  const words = useWords();
+  const format = useFormat();
   const last = status.samples.at(-1)!;
-  const sorting = saySorting(status, words);
-  const against = sayAgainst(status, words);
+  const sorting = formatSorting(status, format);
+  const against = formatAgainst(status, format);
   const interval =
     last.low === null || last.high === null
       ? ', one fish: the others may differ'
-      : `, likely ${words.say('length', last.low)} to ${words.say('length', last.high)}`;
+      : `, likely ${format.quantity('length', last.low)} to ${format.quantity('length', last.high)}`;
   return (
     <View style={{ gap: 4 }}>
-      <Text look="strong">{`${words.say('length', last.mean)}${interval}`}</Text>
-      <Text look="small" tone="quiet">
-        {`${last.n} of them, ${words.day(last.day)}${last.again ? '; some were measured more than once' : ''}${last.cv === null ? '' : `; they differ by ${sayPercent(last.cv)}`}. One weighs about ${sayGrams(last.massG)}.`}
+      <Text variant="strong">{`${format.quantity('length', last.mean)}${interval}`}</Text>
+      <Text variant="small" tone="quiet">
+        {`${last.n} of them, ${format.day(last.day)}${last.again ? '; some were measured more than once' : ''}${last.cv === null ? '' : `; they differ by ${formatPercent(last.cv)}`}. One weighs about ${formatGrams(last.massG)}.`}
       </Text>
       {against ? <Text tone={status.against === 'behind' ? 'due' : 'ink'}>{against}</Text> : null}
       {sorting ? <Text tone="due">{sorting}</Text> : null}
@@ -169,12 +173,12 @@ function Said({ status }: { status: GrowthStatus }) {
       ) : null}
       {status.shrank ? (
         <Text tone="due">
-          {`Shorter than before: ${words.say('length', status.shrank.fromCm)} then, ${words.say('length', status.shrank.toCm)} now. Fish do not shrink so: others were measured, or the unit was another.`}
+          {`Shorter than before: ${format.quantity('length', status.shrank.fromCm)} then, ${format.quantity('length', status.shrank.toCm)} now. Fish do not shrink so: others were measured, or the unit was another.`}
         </Text>
       ) : null}
       {status.condition && status.condition.word !== 'as usual' ? (
         <Text tone="due">
-          {`${status.condition.word === 'thin' ? 'Thin' : 'Stout'} for their length: ${sayPercent(status.condition.value)} of the usual mass.`}
+          {`${status.condition.word === 'thin' ? 'Thin' : 'Stout'} for their length: ${formatPercent(status.condition.value)} of the usual mass.`}
         </Text>
       ) : null}
     </View>
@@ -193,10 +197,10 @@ function CurveCard({
 }: {
   group: Group;
   status: GrowthStatus;
-  data: HouseData;
+  data: AppData;
   targetCm: number | null;
 }) {
-  const words = useWords();
+  const format = useFormat();
   const now = useNow();
   const [width, setWidth] = useState(0);
   const others = useOthers(group, data, status);
@@ -206,7 +210,7 @@ function CurveCard({
   const at = (day: string) => daysBetween(first.day, day);
   const today = Math.max(1, at(now.day));
   const end = today + AHEAD;
-  const shown = (cm: number) => words.scale('length').fromBase(cm);
+  const shown = (cm: number) => format.scale('length').fromBase(cm);
   const days = Array.from({ length: STEPS + 1 }, (_, step) => (end * step) / STEPS);
   const curve = status.curve
     ? curveOn(
@@ -214,17 +218,17 @@ function CurveCard({
         days.filter((day) => day <= end),
       )
     : [];
-  const label = words.scale('length').unit;
+  const label = format.scale('length').unit;
   return (
     <View style={{ gap: 8 }}>
-      <Text look="subtitle">Against their kind</Text>
+      <Text variant="subtitle">Against their kind</Text>
       <View
         onLayout={(event) => setWidth(event.nativeEvent.layout.width)}
         style={{ minHeight: 230 }}
       >
         {width > 0 ? (
           <GrowthCurve
-            label={`${group.name}: ${status.samples.map(({ day, mean }) => `${words.say('length', mean)} on ${words.day(day)}`).join(', ')}`}
+            label={`${group.name}: ${status.samples.map(({ day, mean }) => `${format.quantity('length', mean)} on ${format.day(day)}`).join(', ')}`}
             width={width}
             samples={status.samples.map(({ day, mean, low, high }) => ({
               day: at(day),
@@ -245,7 +249,7 @@ function CurveCard({
             others={others.map((points) => points.map(({ day, cm }) => ({ day, cm: shown(cm) })))}
             target={
               targetCm !== null && targetCm > 0
-                ? { at: shown(targetCm), says: words.say('length', targetCm) }
+                ? { at: shown(targetCm), says: format.quantity('length', targetCm) }
                 : null
             }
             today={today}
@@ -253,20 +257,20 @@ function CurveCard({
             dates={[0, today].map((day) => ({
               day,
               says:
-                day === today ? 'today' : words.day(addDays(first.day, day)).replace(/^\w+ /, ''),
+                day === today ? 'today' : format.day(addDays(first.day, day)).replace(/^\w+ /, ''),
             }))}
           />
         ) : null}
       </View>
-      <Text look="small" tone="quiet">
-        {`${status.curve ? `Solid: ${status.curve.kind === 'gompertz' ? 'a Gompertz' : 'a von Bertalanffy'} curve through what was measured, shaded its 95 % range${status.curve.endKnown ? `; it levels off at about ${words.say('length', status.curve.linfCm)}` : '; where it levels off is not known yet'}.` : REFUSALS[status.refused!]} Dashed: their kind, well fed, from the first measurement on.${others.length > 0 ? ' Thin: earlier batches of yours.' : ''}`}
+      <Text variant="small" tone="quiet">
+        {`${status.curve ? `Solid: ${status.curve.kind === 'gompertz' ? 'a Gompertz' : 'a von Bertalanffy'} curve through what was measured, shaded its 95 % range${status.curve.endKnown ? `; it levels off at about ${format.quantity('length', status.curve.linfCm)}` : '; where it levels off is not known yet'}.` : REFUSALS[status.refused!]} Dashed: their kind, well fed, from the first measurement on.${others.length > 0 ? ' Thin: earlier batches of yours.' : ''}`}
       </Text>
     </View>
   );
 }
 
 /** Other groups of its species, each from where it had the length that this one began with. */
-function useOthers(group: Group, data: HouseData, status: GrowthStatus) {
+function useOthers(group: Group, data: AppData, status: GrowthStatus) {
   const ids = data.groups
     .filter(({ id, speciesKey }) => id !== group.id && speciesKey === group.speciesKey)
     .slice(0, 2)
@@ -291,31 +295,23 @@ function useOthers(group: Group, data: HouseData, status: GrowthStatus) {
   }, [one.data, two.data, status]);
 }
 
-function SizesCard({
-  group,
-  status,
-  data,
-}: {
-  group: Group;
-  status: GrowthStatus;
-  data: HouseData;
-}) {
-  const words = useWords();
+function SizesCard({ group, status, data }: { group: Group; status: GrowthStatus; data: AppData }) {
+  const format = useFormat();
   const [width, setWidth] = useState(0);
   const last = status.samples.at(-1)!;
   const species = data.species.get(group.speciesKey);
   if (last.values.length < 2 || !species) return null;
-  const { unit, fromBase } = words.scale('length');
+  const { unit, fromBase } = format.scale('length');
   return (
     <View style={{ gap: 8 }}>
-      <Text look="subtitle">Each of them</Text>
+      <Text variant="subtitle">Each of them</Text>
       <View
         onLayout={(event) => setWidth(event.nativeEvent.layout.width)}
         style={{ minHeight: 60 }}
       >
         {width > 0 ? (
           <SizeRow
-            label={`Lengths: ${last.values.map((one) => words.say('length', one)).join(', ')}`}
+            label={`Lengths: ${last.values.map((one) => format.quantity('length', one)).join(', ')}`}
             width={Math.min(width, 520)}
             shape={species.shape}
             lengths={last.values.map(fromBase)}
@@ -330,7 +326,7 @@ function SizesCard({
 
 /** Growth, food and losses between the last two measurements. */
 function FiguresCard({ group, status, events, data }: Props & { status: GrowthStatus }) {
-  const words = useWords();
+  const format = useFormat();
   const now = useNow();
   const last = status.samples.at(-1)!;
   const before = status.samples.at(-2);
@@ -363,19 +359,19 @@ function FiguresCard({ group, status, events, data }: Props & { status: GrowthSt
     addDays(now.day, -90),
     now.day,
   );
-  const spanSays = before ? `${words.day(before.day)} to ${words.day(last.day)}` : '';
+  const spanSays = before ? `${format.day(before.day)} to ${format.day(last.day)}` : '';
   return (
     <View style={{ gap: 8 }}>
-      <Text look="subtitle">What it came to</Text>
+      <Text variant="subtitle">What it came to</Text>
       <Card label="What it came to">
         <ListRow
           first
           title="Growth"
           detail={before ? spanSays : 'measure once more to know'}
           trail={
-            <Text look="strong">
+            <Text variant="strong">
               {status.growthRate
-                ? `${sayNumber(status.growthRate.perDay, 2)} % of its mass a day`
+                ? `${formatNumber(status.growthRate.perDay, 2)} % of its mass a day`
                 : 'not known yet'}
             </Text>
           }
@@ -383,17 +379,19 @@ function FiguresCard({ group, status, events, data }: Props & { status: GrowthSt
         <ListRow
           title="Dry food to a gram gained"
           detail={
-            before ? `${sayGrams(dry)} of dry food noted, ${sayGrams(gained)} gained by all` : ''
+            before
+              ? `${formatGrams(dry)} of dry food noted, ${formatGrams(gained)} gained by all`
+              : ''
           }
           trail={
-            <Text look="strong">
+            <Text variant="strong">
               {conversion === null
                 ? before && gained <= 0
                   ? 'nothing gained'
                   : before && served.data
                     ? 'too little food noted'
                     : 'not known yet'
-                : `${sayNumber(conversion, 1)} g`}
+                : `${formatNumber(conversion, 1)} g`}
             </Text>
           }
         />
@@ -402,12 +400,12 @@ function FiguresCard({ group, status, events, data }: Props & { status: GrowthSt
           detail={
             lived.died === 0
               ? 'no loss in ninety days'
-              : `${lived.died} lost in ninety days: ${lived.causes.map(({ cause, count }) => `${count} ${sayCause(cause)}`).join(', ')}`
+              : `${lived.died} lost in ninety days: ${lived.causes.map(({ cause, count }) => `${count} ${formatCause(cause)}`).join(', ')}`
           }
           trail={
-            <Text look="strong">
+            <Text variant="strong">
               {lived.over30
-                ? `${sayPercent(lived.over30.share)} (${sayPercent(lived.over30.low)} to ${sayPercent(lived.over30.high)})`
+                ? `${formatPercent(lived.over30.share)} (${formatPercent(lived.over30.low)} to ${formatPercent(lived.over30.high)})`
                 : 'not known'}
             </Text>
           }
@@ -415,9 +413,9 @@ function FiguresCard({ group, status, events, data }: Props & { status: GrowthSt
         {status.condition ? (
           <ListRow
             title="Condition"
-            detail={`weighed ${words.day(status.condition.day)}, against what is usual at that length`}
+            detail={`weighed ${format.day(status.condition.day)}, against what is usual at that length`}
             trail={
-              <Text look="strong">{`${sayNumber(status.condition.value, 2)}, ${status.condition.word}`}</Text>
+              <Text variant="strong">{`${formatNumber(status.condition.value, 2)}, ${status.condition.word}`}</Text>
             }
           />
         ) : null}
@@ -427,7 +425,7 @@ function FiguresCard({ group, status, events, data }: Props & { status: GrowthSt
 }
 
 function MassChart({ status }: { status: GrowthStatus }) {
-  const words = useWords();
+  const format = useFormat();
   if (status.samples.length < 3) return null;
   return (
     <Chart
@@ -435,30 +433,30 @@ function MassChart({ status }: { status: GrowthStatus }) {
       title="Mass of one"
       detail="g, from the mean length of each measurement by the shape of its body."
       labels={status.samples.map(({ day }, at) =>
-        status.samples.length > 5 && at % 2 === 1 ? '' : words.day(day).replace(/^\w+ /, ''),
+        status.samples.length > 5 && at % 2 === 1 ? '' : format.day(day).replace(/^\w+ /, ''),
       )}
-      lines={[{ values: status.samples.map(({ massG }) => massG), look: 'main' }]}
+      lines={[{ values: status.samples.map(({ massG }) => massG), variant: 'main' }]}
     />
   );
 }
 
 function SamplesCard({ events }: { events: LifeEventRow[] }) {
-  const words = useWords();
+  const format = useFormat();
   const measured = events.filter(({ kind, withdrawn }) => kind === 'measured' && !withdrawn);
   const [shown, setShown] = useState<LifeEventRow | null>(null);
   return (
     <View style={{ gap: 8 }}>
-      <Text look="subtitle">Measured</Text>
+      <Text variant="subtitle">Measured</Text>
       <Card label="Measured">
         {measured.map((event, index) => (
           <ListRow
             key={event.id}
             first={index === 0}
-            title={words.say('length', event.lengthCm!)}
+            title={format.quantity('length', event.lengthCm!)}
             detail={[
-              words.day(event.day),
+              format.day(event.day),
               event.lengthsCm ? `${event.lengthsCm.length} measured` : 'a mean alone',
-              event.massG === null ? null : `${sayGrams(event.massG)} each`,
+              event.massG === null ? null : `${formatGrams(event.massG)} each`,
               event.note,
             ]
               .filter(Boolean)
@@ -467,7 +465,7 @@ function SamplesCard({ events }: { events: LifeEventRow[] }) {
               event.pictured ? (
                 <Button
                   label="Picture"
-                  spoken={`Picture of ${words.day(event.day)}`}
+                  spoken={`Picture of ${format.day(event.day)}`}
                   onPress={() => setShown(event)}
                 />
               ) : undefined
@@ -475,7 +473,7 @@ function SamplesCard({ events }: { events: LifeEventRow[] }) {
           />
         ))}
       </Card>
-      <Text look="small" tone="quiet">
+      <Text variant="small" tone="quiet">
         A measurement is corrected or taken back among what happened to the group.
       </Text>
       {shown ? <KeptPicture event={shown} onClose={() => setShown(null)} /> : null}

@@ -2,14 +2,14 @@ import type { LifeEventRow, PhotoRow, Problem } from '@open-larder/contract';
 import { useEffect, useState } from 'react';
 import { Image, View } from 'react-native';
 import Svg, { Line } from 'react-native-svg';
-import { useWords } from '../store';
+import { useFormat } from '../store';
 import { call } from '../store/call';
 import { useColours } from '../theme';
 import { Fault, Sheet, Skeleton } from '../ui';
 
 /** The picture that a measurement was taken in, with its marks. */
 export function KeptPicture({ event, onClose }: { event: LifeEventRow; onClose: () => void }) {
-  const words = useWords();
+  const format = useFormat();
   const c = useColours();
   const [photo, setPhoto] = useState<PhotoRow | null>(null);
   const [problem, setProblem] = useState<Problem | null>(null);
@@ -26,7 +26,7 @@ export function KeptPicture({ event, onClose }: { event: LifeEventRow; onClose: 
     };
   }, [event.id, tries]);
   return (
-    <Sheet title={`Measured ${words.day(event.day)}`} open onClose={onClose}>
+    <Sheet title={`Measured ${format.day(event.day)}`} open onClose={onClose}>
       {photo ? (
         <View style={{ width: '100%', aspectRatio: photo.widthPx / photo.heightPx }}>
           <Image

@@ -1,34 +1,34 @@
 import type { Group, GroupEvent, Problem } from '@open-larder/contract';
 import { sampleOf } from '@open-larder/core/growth';
-import { sayNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/core/units';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { api, useAppDispatch, useNow, useWords, type Words } from '../store';
+import { api, useAppDispatch, useNow, useFormat, type Format } from '../store';
 import { call } from '../store/call';
 import {
   Button,
   Choice,
   DateField,
   Field,
-  faultsOf,
+  fieldErrorsOf,
   NumberField,
   Sheet,
   Text,
-  useSay,
-  type Faults,
+  useToast,
+  type FieldErrors,
 } from '../ui';
 import { UnlikelyLength } from '../group/UnlikelyLength';
 import { PhotoMeasure, type InPhoto } from './PhotoMeasure';
 import { readLengths } from './readLengths';
-import { sayPercent } from './words';
+import { formatPercent } from './labels';
 import { formIntent } from '../store/intent';
 
 /** A few fish measured: number by number, or in a picture beside a ruler. */
 export function MeasureSheet({ group, onClose }: { group: Group; onClose: () => void }) {
-  const say = useSay();
+  const toast = useToast();
   const dispatch = useAppDispatch();
   const now = useNow();
-  const words = useWords();
+  const format = useFormat();
   const [add] = api.useAddGroupEventMutation();
   const [by, setBy] = useState<'numbers' | 'photo'>('numbers');
   const [text, setText] = useState('');
@@ -36,14 +36,14 @@ export function MeasureSheet({ group, onClose }: { group: Group; onClose: () => 
   const [massG, setMassG] = useState<number | null>(null);
   const [day, setDay] = useState<string | null>(now.day);
   const [note, setNote] = useState('');
-  const [faults, setFaults] = useState<Faults>({});
+  const [fieldErrors, setFieldErrors] = useState<FieldErrors>({});
   const intent = formIntent('measured', group.id);
   const { id } = intent;
-  const read = readLengths(text, words);
+  const read = readLengths(text, format);
   const lengths = photo && by === 'photo' ? photo.lengthsCm : (read.lengths ?? []);
   const save = async (confirmed = false) => {
     if (lengths.length === 0) {
-      setFaults({ lengthsCm: read.fault ?? 'enter at least one length' });
+      setFieldErrors({ lengthsCm: read.error ?? 'enter at least one length' });
       return;
     }
     const lengthCm = lengths.reduce((sum, one) => sum + one, 0) / lengths.length;
@@ -61,15 +61,15 @@ export function MeasureSheet({ group, onClose }: { group: Group; onClose: () => 
     const done = await add({ params: { id: group.id }, body: event });
     if (done.error) {
       const problem = done.error as Problem;
-      setFaults(faultsOf(problem));
-      if (!problem.errors) say(problem.detail, { tone: 'fault' });
+      setFieldErrors(fieldErrorsOf(problem));
+      if (!problem.errors) toast(problem.detail, { tone: 'error' });
       return;
     }
     const kept = photo && by === 'photo' ? await keep(id, photoId, photo) : null;
     // The measurement was read again before its picture was there.
     if (photo && by === 'photo') dispatch(api.util.invalidateTags(['life']));
-    if (kept) say(`The lengths are noted. ${kept}`, { tone: 'fault' });
-    else say('They are noted; portions follow.');
+    if (kept) toast(`The lengths are noted. ${kept}`, { tone: 'error' });
+    else toast('They are noted; portions follow.');
     onClose();
   };
   return (
@@ -89,17 +89,19 @@ export function MeasureSheet({ group, onClose }: { group: Group; onClose: () => 
           value={text}
           onChange={(value) => {
             setText(value);
-            setFaults({});
+            setFieldErrors({});
           }}
           placeholder="2.1 2.4 2.2"
-          hint={`Nose to tail tip, in ${words.scale('length').unit}, with spaces between. Six say far more than one.`}
-          fault={faults.lengthsCm ?? faults.lengthCm ?? (text.trim() ? read.fault : undefined)}
+          hint={`Nose to tail tip, in ${format.scale('length').unit}, with spaces between. Six say far more than one.`}
+          fieldError={
+            fieldErrors.lengthsCm ?? fieldErrors.lengthCm ?? (text.trim() ? read.error : undefined)
+          }
         />
       ) : (
         <PhotoMeasure onDone={setPhoto} />
       )}
       {lengths.length > 0 && (by === 'numbers' || photo) ? (
-        <Text role="status">{saySample(lengths, group.size.total, words)}</Text>
+        <Text role="status">{formatSample(lengths, group.size.total, format)}</Text>
       ) : null}
       <NumberField
         label="Mass of one, where you weighed them"
@@ -107,14 +109,14 @@ export function MeasureSheet({ group, onClose }: { group: Group; onClose: () => 
         decimals={4}
         value={massG}
         onChange={setMassG}
-        fault={faults.massG}
+        fieldError={fieldErrors.massG}
         hint="In water, in a cup on the scale: never dry."
       />
-      <DateField label="On" value={day} onChange={setDay} fault={faults.day} />
-      <UnlikelyLength asks={faults.confirmed} onKeep={() => void save(true)} />
-      <Field label="Note" value={note} onChange={setNote} fault={faults.note} />
+      <DateField label="On" value={day} onChange={setDay} fieldError={fieldErrors.day} />
+      <UnlikelyLength asks={fieldErrors.confirmed} onKeep={() => void save(true)} />
+      <Field label="Note" value={note} onChange={setNote} fieldError={fieldErrors.note} />
       <View style={{ alignItems: 'flex-start' }}>
-        <Button look="primary" label="Note it" onPress={() => save()} />
+        <Button variant="primary" label="Note it" onPress={() => save()} />
       </View>
     </Sheet>
   );
@@ -132,15 +134,15 @@ async function keep(
   return 'error' in answer ? `The picture could not be kept: ${answer.error.detail}` : null;
 }
 
-function saySample(lengths: readonly number[], there: number, words: Words): string {
+function formatSample(lengths: readonly number[], there: number, format: Format): string {
   if (lengths.some((one) => !(one > 0))) return 'A length is more than nothing.';
   const { n, mean, low, high, cv, again } = sampleOf(lengths, Math.max(1, there));
   if (again) {
-    return `More lengths than fish: some were measured twice. Mean ${words.say('length', mean)}.`;
+    return `More lengths than fish: some were measured twice. Mean ${format.quantity('length', mean)}.`;
   }
   if (low === null || high === null) {
-    return `One fish, ${words.say('length', mean)}: nothing says how the others are.`;
+    return `One fish, ${format.quantity('length', mean)}: nothing says how the others are.`;
   }
-  const scale = words.scale('length');
-  return `${n} fish: mean ${words.say('length', mean)}, likely ${sayNumber(scale.fromBase(low), 2)} to ${words.say('length', high)}; they differ by ${sayPercent(cv!)}.`;
+  const scale = format.scale('length');
+  return `${n} fish: mean ${format.quantity('length', mean)}, likely ${formatNumber(scale.fromBase(low), 2)} to ${format.quantity('length', high)}; they differ by ${formatPercent(cv!)}.`;
 }

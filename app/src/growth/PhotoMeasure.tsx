@@ -1,14 +1,14 @@
 import type { PhotoMarks } from '@open-larder/contract';
 import { photoLength, type PhotoLength, type Spot } from '@open-larder/core/growth';
-import { sayNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/core/units';
 import { createElement, useRef, useState } from 'react';
 import { Platform, View } from 'react-native';
 import Svg, { Circle, Line } from 'react-native-svg';
-import { useWords } from '../store';
+import { useFormat } from '../store';
 import { useColours } from '../theme';
 import { Button, Choice, NumberField, Text } from '../ui';
 import { readPicture, type Picture } from './picture';
-import { PHOTO_WARNINGS } from './words';
+import { PHOTO_WARNINGS } from './labels';
 
 /** What was measured in a picture. */
 export interface InPhoto {
@@ -26,10 +26,10 @@ interface Mark {
 
 /** Lengths of fish in a picture beside a ruler: two taps for the scale, two for each fish. */
 export function PhotoMeasure({ onDone }: { onDone: (measured: InPhoto) => void }) {
-  const words = useWords();
+  const format = useFormat();
   const input = useRef<HTMLInputElement>(null);
   const [picture, setPicture] = useState<Picture | null>(null);
-  const [fault, setFault] = useState<string | null>(null);
+  const [fieldError, setFieldError] = useState<string | null>(null);
   const [step, setStep] = useState<Step>('ruler');
   const [marks, setMarks] = useState<Mark[]>([]);
   const [rulerCm, setRulerCm] = useState<number | null>(5);
@@ -44,9 +44,9 @@ export function PhotoMeasure({ onDone }: { onDone: (measured: InPhoto) => void }
       setPicture(await readPicture(file));
       setMarks([]);
       setStep('ruler');
-      setFault(null);
+      setFieldError(null);
     } catch (error) {
-      setFault((error as Error).message);
+      setFieldError((error as Error).message);
     }
   };
   const open = marks.find(({ b }) => b === null);
@@ -54,7 +54,7 @@ export function PhotoMeasure({ onDone }: { onDone: (measured: InPhoto) => void }
   const ruler = stretches.filter(({ of }) => of === 'ruler');
   const fish = stretches.filter(({ of }) => of === 'fish');
   const tap = (spot: Spot) => {
-    setFault(null);
+    setFieldError(null);
     if (open) {
       setMarks(marks.map((mark) => (mark === open ? { ...mark, b: spot } : mark)));
       // The ruler is marked once: then come the fish.
@@ -77,7 +77,7 @@ export function PhotoMeasure({ onDone }: { onDone: (measured: InPhoto) => void }
     });
   };
   const warnings = [...new Set(report.flatMap((one) => one.warnings))];
-  const length = words.scale('length');
+  const length = format.scale('length');
   return (
     <View style={{ gap: 12 }}>
       {createElement('input', {
@@ -88,7 +88,7 @@ export function PhotoMeasure({ onDone }: { onDone: (measured: InPhoto) => void }
         style: { display: 'none' },
         onChange: () => void choose(),
       })}
-      <Text look="small" tone="quiet">
+      <Text variant="small" tone="quiet">
         Lay a ruler into the picture, as far from the lens as the fish is, and take it straight from
         the side. The picture stays in your house: it is measured here, and kept with the
         measurement.
@@ -99,7 +99,7 @@ export function PhotoMeasure({ onDone }: { onDone: (measured: InPhoto) => void }
           onPress={() => input.current?.click()}
         />
       </View>
-      {fault ? <Text tone="due">{fault}</Text> : null}
+      {fieldError ? <Text tone="due">{fieldError}</Text> : null}
       {picture ? (
         <>
           <Choice
@@ -140,7 +140,7 @@ export function PhotoMeasure({ onDone }: { onDone: (measured: InPhoto) => void }
               {`${report.length} measured: ${report
                 .map(
                   ({ cm, sd }) =>
-                    `${words.say('length', cm)} ± ${sayNumber(length.fromBase(sd), 2)}`,
+                    `${format.quantity('length', cm)} ± ${formatNumber(length.fromBase(sd), 2)}`,
                 )
                 .join(', ')}`}
             </Text>
@@ -158,7 +158,7 @@ export function PhotoMeasure({ onDone }: { onDone: (measured: InPhoto) => void }
               }
             />
             <Button
-              look="primary"
+              variant="primary"
               label="Take these lengths"
               disabled={report.length === 0}
               onPress={done}

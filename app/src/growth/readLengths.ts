@@ -1,17 +1,17 @@
 import { readMeasure } from '@open-larder/core/units';
-import type { Words } from '../store';
+import type { Format } from '../store';
 
 /** «2.1 2,4 22 mm» */
-export function readLengths(text: string, words: Words): { lengths?: number[]; fault?: string } {
+export function readLengths(text: string, format: Format): { lengths?: number[]; error?: string } {
   const parts = text
     .replace(/(\d)\s+(mm|cm|in)\b/gi, '$1$2')
     .split(/[\s;|]+/)
     .filter(Boolean);
   const lengths: number[] = [];
   for (const part of parts) {
-    const seen = readMeasure(part, 'length', words.units);
-    if (seen.fault !== undefined) return { fault: seen.fault };
+    const seen = readMeasure(part, 'length', format.units);
+    if (seen.error !== undefined) return { error: seen.error };
     lengths.push(Math.round(seen.base * 1e6) / 1e6);
   }
-  return lengths.length === 0 ? { fault: 'enter at least one length' } : { lengths };
+  return lengths.length === 0 ? { error: 'enter at least one length' } : { lengths };
 }

@@ -1,6 +1,6 @@
 import type { Group, LifeEventRow } from '@open-larder/contract';
 import { computeGrowthStatus, type GrowthStatus, type Weighed } from '@open-larder/core/growth';
-import type { HouseData } from '../store';
+import type { AppData } from '../store';
 
 /** What was measured of a group and still holds, the oldest first. */
 export const measuredOf = (events: readonly LifeEventRow[]): Weighed[] =>
@@ -13,7 +13,7 @@ export const measuredOf = (events: readonly LifeEventRow[]): Weighed[] =>
 export function growthOf(
   group: Group,
   events: readonly LifeEventRow[],
-  data: HouseData,
+  data: AppData,
   today: string,
   targetCm: number | null,
 ): GrowthStatus | null {

@@ -4,8 +4,8 @@ import { useState } from 'react';
 import { Controller, useForm } from 'react-hook-form';
 import { View } from 'react-native';
 import type { z } from 'zod';
-import { sayMoment } from '../diet/words';
-import { api, useWords } from '../store';
+import { formatMoment } from '../diet/labels';
+import { api, useFormat } from '../store';
 import { NumberInput, TextInput } from '../forms/inputs';
 import {
   Button,
@@ -20,13 +20,13 @@ import {
   Text,
   TimeField,
   useSave,
-  useSay,
+  useToast,
 } from '../ui';
 import { formIntent } from '../store/intent';
 
 /** The moments of the day, named by the keeper. */
 export function Moments() {
-  const words = useWords();
+  const format = useFormat();
   const { data, error, refetch } = api.useMomentsQuery();
   const [open, setOpen] = useState<MomentRow | 'new' | null>(null);
   const shown = (data ?? [])
@@ -34,7 +34,7 @@ export function Moments() {
     .sort((a, b) => orderOf(a) - orderOf(b));
   return (
     <View style={{ gap: 12 }}>
-      <Text look="subtitle">Moments of the day</Text>
+      <Text variant="subtitle">Moments of the day</Text>
       {error ? (
         <Fault problem={error as Problem} onRetry={() => void refetch()} />
       ) : data ? (
@@ -44,7 +44,7 @@ export function Moments() {
               key={moment.id}
               first={index === 0}
               title={moment.name}
-              detail={sayMoment(moment, words)}
+              detail={formatMoment(moment, format)}
               onPress={() => setOpen(moment)}
             />
           ))}
@@ -69,7 +69,7 @@ const orderOf = (moment: MomentRow) =>
 type Values = z.infer<typeof momentEdit>;
 
 function MomentSheet({ moment, onClose }: { moment: MomentRow | null; onClose: () => void }) {
-  const say = useSay();
+  const toast = useToast();
   const id = moment?.id ?? formIntent('moment.new').id;
   const [create] = api.useCreateMomentMutation();
   const [edit] = api.useEditMomentMutation();
@@ -90,18 +90,18 @@ function MomentSheet({ moment, onClose }: { moment: MomentRow | null; onClose: (
         : (create({ body: momentCreate.parse({ ...fields, id }) }) as never),
     );
     if (!saved) return;
-    say(`«${values.name}» is saved.`);
+    toast(`«${values.name}» is saved.`);
     onClose();
   });
   const end = async () => {
     if (!moment) return;
     const done = await edit({ params: { id }, body: { ...without(moment), archived: true } });
     if (done.error) {
-      say((done.error as Problem).detail, { tone: 'fault' });
+      toast((done.error as Problem).detail, { tone: 'error' });
       return;
     }
     const { version } = done.data;
-    say(`«${moment.name}» is ended; its servings rest.`, {
+    toast(`«${moment.name}» is ended; its servings rest.`, {
       undo: () =>
         void edit({ params: { id }, body: { ...without(moment), version, archived: false } }),
     });
@@ -149,7 +149,7 @@ function MomentSheet({ moment, onClose }: { moment: MomentRow | null; onClose: (
               label="Time"
               value={field.value}
               onChange={field.onChange}
-              fault={formState.errors.minutes?.message}
+              fieldError={formState.errors.minutes?.message}
             />
           ) : (
             <NumberField
@@ -157,7 +157,7 @@ function MomentSheet({ moment, onClose }: { moment: MomentRow | null; onClose: (
               unit="min"
               value={field.value}
               onChange={field.onChange}
-              fault={formState.errors.minutes?.message}
+              fieldError={formState.errors.minutes?.message}
               hint="Negative for before. Each tank’s own lights count."
             />
           )
@@ -171,7 +171,7 @@ function MomentSheet({ moment, onClose }: { moment: MomentRow | null; onClose: (
         hint="For all tanks together. The week weighs its work against this; leave it empty to not."
       />
       <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
-        <Button look="primary" label="Save" onPress={() => submit()} />
+        <Button variant="primary" label="Save" onPress={() => submit()} />
         {moment ? <Button label="End this moment" onPress={() => end()} /> : null}
       </View>
     </Sheet>

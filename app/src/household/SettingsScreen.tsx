@@ -1,5 +1,5 @@
 import { zodResolver } from '@hookform/resolvers/zod';
-import { householdEdit, type Household, type Problem } from '@open-larder/contract';
+import { householdEdit, type HouseholdSettings, type Problem } from '@open-larder/contract';
 import { Controller, useForm } from 'react-hook-form';
 import { Linking, View } from 'react-native';
 import type { z } from 'zod';
@@ -16,7 +16,7 @@ import {
   StaleNotice,
   Text,
   useSave,
-  useSay,
+  useToast,
 } from '../ui';
 import { DeviceChoices } from './DeviceChoices';
 import { Moments } from './Moments';
@@ -35,7 +35,7 @@ export function SettingsScreen() {
       )}
       <NarrowMoments />
       <View style={{ alignItems: 'flex-start', gap: 8 }}>
-        <Text look="subtitle">For programs</Text>
+        <Text variant="subtitle">For programs</Text>
         <Button label="The list of addresses (API)" onPress={() => Linking.openURL('/api/docs/')} />
       </View>
     </Screen>
@@ -46,8 +46,8 @@ function NarrowMoments() {
   return useWide() ? null : <Moments />;
 }
 
-function HouseholdForm({ household }: { household: Household }) {
-  const say = useSay();
+function HouseholdForm({ household }: { household: HouseholdSettings }) {
+  const toast = useToast();
   const [edit] = api.useEditHouseholdMutation();
   const { id: _, ...values } = household;
   const form = useForm<z.infer<typeof householdEdit>>({
@@ -59,7 +59,7 @@ function HouseholdForm({ household }: { household: Household }) {
   const { control, formState, handleSubmit } = form;
   const { errors } = formState;
   const submit = handleSubmit(async (body) => {
-    if (await save(() => edit({ body }) as never)) say('The settings are saved.');
+    if (await save(() => edit({ body }) as never)) toast('The settings are saved.');
   });
   return (
     <View style={{ gap: 16 }}>
@@ -76,7 +76,7 @@ function HouseholdForm({ household }: { household: Household }) {
         }}
         onKeepMine={() => void submit()}
         // Over what was typed too: keeping it is what the other button is for.
-        onTakeTheirs={({ id: __, ...theirs }: Household) =>
+        onTakeTheirs={({ id: __, ...theirs }: HouseholdSettings) =>
           form.reset(theirs, { keepDirtyValues: false })
         }
       />
@@ -165,7 +165,7 @@ function HouseholdForm({ household }: { household: Household }) {
             label="Currency"
             value={field.value}
             onChange={(text) => field.onChange(text.toUpperCase())}
-            fault={errors.currency?.message}
+            fieldError={errors.currency?.message}
             hint="Three letters: EUR, USD, GBP."
           />
         )}
@@ -187,7 +187,7 @@ function HouseholdForm({ household }: { household: Household }) {
             value={field.value.join(', ')}
             onChange={(text) => field.onChange(text.split(/,\s*/))}
             onBlur={() => field.onChange(field.value.map((one) => one.trim()).filter(Boolean))}
-            fault={errors.phrases?.message ?? errors.phrases?.find?.((one) => one)?.message}
+            fieldError={errors.phrases?.message ?? errors.phrases?.find?.((one) => one)?.message}
             hint="What you note most on a round, with commas between: «begging, hid at first»."
           />
         )}
@@ -198,7 +198,7 @@ function HouseholdForm({ household }: { household: Household }) {
         label="Time zone"
         hint="Region/City, such as Europe/Berlin. Days and moments follow its clock."
       />
-      <Button look="primary" label="Save" onPress={() => submit()} />
+      <Button variant="primary" label="Save" onPress={() => submit()} />
     </View>
   );
 }

@@ -61,7 +61,7 @@ describe('how a device shows things', () => {
   });
 
   it('makes all words larger by a quarter', () => {
-    const { store } = show(<Text look="small">a word</Text>);
+    const { store } = show(<Text variant="small">a word</Text>);
     const size = () => StyleSheet.flatten(screen.getByText('a word').props.style).fontSize;
     expect(size()).toBe(14);
     act(() => {

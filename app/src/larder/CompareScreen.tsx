@@ -2,11 +2,11 @@ import type { FoodRow } from '@open-larder/contract';
 import { compared, type Compared } from '@open-larder/core/food';
 import { type Fit } from '@open-larder/core/mouth';
 import { pricePerGram } from '@open-larder/core/stock';
-import { sayNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/core/units';
 import { useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import { FoodSign } from '../draw/FoodSign';
-import { useHouse, useWords, type Words } from '../store';
+import { useHouse, useFormat, type Format } from '../store';
 import { SIZES, themed } from '../theme';
 import { Empty, Fault, Field, matches, Picker, Screen, Skeleton, Text } from '../ui';
 import { eatersOf, suits, type ForWhom } from './eaters';
@@ -48,7 +48,7 @@ export function CompareScreen() {
             picks={eaters.map(({ id, title, detail }) => ({ value: id, title, detail }))}
           />
           <Field label="Filter by name or kind" value={filter} onChange={setFilter} />
-          <Text look="small" tone="quiet">
+          <Text variant="small" tone="quiet">
             Protein, fat and fibre are shares of the dry matter, so that wet and dry food can be
             held against each other; energy is of a gram as fed. How it fits the mouth and how
             readily it is taken are worked out from size and species, until they are seen. Tap a
@@ -86,16 +86,16 @@ function figuresOf(food: FoodRow, eater: ForWhom): { figures: Figures; suited: S
 interface Column {
   key: keyof Figures;
   title: string;
-  says: (value: number, words: Words, row: ReturnType<typeof figuresOf>) => string;
+  says: (value: number, format: Format, row: ReturnType<typeof figuresOf>) => string;
   /** Sorted this way first: the most, or the least. */
   first: 'most' | 'least';
 }
 
-const percent = (share: number) => `${sayNumber(share * 100, 0)} %`;
+const percent = (share: number) => `${formatNumber(share * 100, 0)} %`;
 const COLUMNS: Column[] = [
   { key: 'fit', title: 'Fits', says: (_, __, row) => row.suited?.fits ?? '', first: 'most' },
   { key: 'likely', title: 'Taken', says: (_, __, row) => row.suited?.taken ?? '', first: 'most' },
-  { key: 'energyKj', title: 'kJ/g', says: (value) => sayNumber(value, 1), first: 'most' },
+  { key: 'energyKj', title: 'kJ/g', says: (value) => formatNumber(value, 1), first: 'most' },
   { key: 'dryProtein', title: 'Protein', says: percent, first: 'most' },
   { key: 'dryFat', title: 'Fat', says: percent, first: 'most' },
   { key: 'dryFibre', title: 'Fibre', says: percent, first: 'most' },
@@ -104,20 +104,20 @@ const COLUMNS: Column[] = [
   {
     key: 'costPer100Kj',
     title: '100 kJ',
-    says: (minor, words) => words.money(minor),
+    says: (minor, format) => format.money(minor),
     first: 'least',
   },
   {
     key: 'costPer10GProtein',
     title: '10 g protein',
-    says: (minor, words) => words.money(minor),
+    says: (minor, format) => format.money(minor),
     first: 'least',
   },
 ];
 
 function Comparison({ foods, eater }: { foods: readonly FoodRow[]; eater: ForWhom }) {
   const styles = useStyles();
-  const words = useWords();
+  const format = useFormat();
   const columns = COLUMNS.filter(
     ({ key }) => eater.species !== null || (key !== 'fit' && key !== 'likely'),
   );
@@ -142,7 +142,7 @@ function Comparison({ foods, eater }: { foods: readonly FoodRow[]; eater: ForWho
       <View role="table" aria-label="Foods side by side" style={styles.whole}>
         <View role="row" style={styles.row}>
           <View role="columnheader" style={styles.name}>
-            <Text look="small" tone="quiet">
+            <Text variant="small" tone="quiet">
               Food
             </Text>
           </View>
@@ -159,7 +159,7 @@ function Comparison({ foods, eater }: { foods: readonly FoodRow[]; eater: ForWho
                 onPress={() => sortBy(column)}
                 style={styles.head}
               >
-                <Text look={by.key === column.key ? 'strong' : 'small'} align="right">
+                <Text variant={by.key === column.key ? 'strong' : 'small'} align="right">
                   {column.title}
                   {by.key === column.key ? (by.most ? ' ↓' : ' ↑') : ''}
                 </Text>
@@ -177,7 +177,7 @@ function Comparison({ foods, eater }: { foods: readonly FoodRow[]; eater: ForWho
               const value = row.figures[key];
               return (
                 <View key={key} role="cell" style={styles.cell}>
-                  <Text align="right">{value === null ? '–' : says(value, words, row)}</Text>
+                  <Text align="right">{value === null ? '–' : says(value, format, row)}</Text>
                 </View>
               );
             })}

@@ -1,4 +1,4 @@
-import { sayGrams } from '@open-larder/core/food';
+import { formatGrams } from '@open-larder/core/food';
 import { View } from 'react-native';
 import { api } from '../store';
 import { Button, Card, Text } from '../ui';
@@ -12,14 +12,14 @@ export function Corrected() {
   return (
     <Card>
       <View style={{ padding: 12, gap: 8 }}>
-        <Text look="strong">Some hand units were wrong and are corrected</Text>
-        <Text look="small" tone="quiet">
+        <Text variant="strong">Some hand units were wrong and are corrected</Text>
+        <Text variant="small" tone="quiet">
           Portions of these foods are counted anew. What you weighed yourself has not changed; weigh
           a few of the others to be sure.
         </Text>
         {foods.map(({ foodId, name, unit, wasG, isG }) => (
           <Text key={foodId}>
-            {`${name}: one ${unit} is ${sayGrams(isG)}, not ${sayGrams(wasG)}`}
+            {`${name}: one ${unit} is ${formatGrams(isG)}, not ${formatGrams(wasG)}`}
           </Text>
         ))}
         <View style={{ alignItems: 'flex-start' }}>

@@ -2,9 +2,9 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { lotCount, type FoodRow, type LotRow } from '@open-larder/contract';
 import { useForm } from 'react-hook-form';
 import type { z } from 'zod';
-import { api, useNow, useWords } from '../store';
+import { api, useNow, useFormat } from '../store';
 import { MeasureInput } from '../forms/inputs';
-import { Button, Sheet, Text, useSave, useSay, lowerFirst } from '../ui';
+import { Button, Sheet, Text, useSave, useToast, lowerFirst } from '../ui';
 import { formIntent } from '../store/intent';
 
 type Values = z.infer<typeof lotCount>;
@@ -19,8 +19,8 @@ export function CountSheet({
   lot: LotRow;
   onClose: () => void;
 }) {
-  const say = useSay();
-  const words = useWords();
+  const toast = useToast();
+  const format = useFormat();
   const now = useNow();
   const { id } = formIntent('count', lot.id);
   const [count] = api.useCountLotMutation();
@@ -35,16 +35,16 @@ export function CountSheet({
       () => count({ params: { id: lot.id }, body: { ...body, id } }) as never,
     );
     if (!saved) return;
-    say('The shelf is corrected.');
+    toast('The shelf is corrected.');
     onClose();
   });
   return (
     <Sheet title={`Count ${lowerFirst(food.name)}`} open onClose={onClose}>
       <Text tone="quiet">
-        By the book {words.say('mass', lot.remainingG)} are left. What is really there?
+        By the book {format.quantity('mass', lot.remainingG)} are left. What is really there?
       </Text>
       <MeasureInput control={control} name="remainingG" label="Left" measure="mass" />
-      <Button look="primary" label="Note the count" onPress={() => submit()} />
+      <Button variant="primary" label="Note the count" onPress={() => submit()} />
     </Sheet>
   );
 }

@@ -1,5 +1,5 @@
 import type { FoodRow } from '@open-larder/contract';
-import { saySignificant } from '@open-larder/core/units';
+import { formatSignificant } from '@open-larder/core/units';
 import { View } from 'react-native';
 import { useHouse } from '../store';
 import { Card, ListRow, Text, WhyLink } from '../ui';
@@ -17,14 +17,14 @@ export function EatersCard({ food }: { food: FoodRow }) {
   if (rows.length === 0) return null;
   return (
     <View style={{ gap: 8 }}>
-      <Text look="subtitle">Who can eat it</Text>
+      <Text variant="subtitle">Who can eat it</Text>
       <Card label="Who can eat it, by how readily it is taken">
         {rows.map(({ eater, suited }, index) => (
           <ListRow
             key={eater.id}
             first={index === 0}
             title={eater.title}
-            detail={`taken ${suited.taken} · ${suited.fits}, mouth ${saySignificant(suited.gapeMm.value)} mm wide`}
+            detail={`taken ${suited.taken} · ${suited.fits}, mouth ${formatSignificant(suited.gapeMm.value)} mm wide`}
             trail={<WhyLink about={`how readily ${eater.title} take it`} why={suited.likely} />}
           />
         ))}

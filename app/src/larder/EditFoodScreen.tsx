@@ -13,7 +13,7 @@ import {
   StaleNotice,
   useDraft,
   useSave,
-  useSay,
+  useToast,
   lowerFirst,
 } from '../ui';
 import { FoodFields } from './FoodFields';
@@ -40,7 +40,7 @@ export function EditFoodScreen({ id }: { id: string }) {
 
 function FoodForm({ food }: { food: FoodRow }) {
   const router = useRouter();
-  const say = useSay();
+  const toast = useToast();
   const [edit] = api.useEditFoodMutation();
   const form = useForm<Values>({ resolver: zodResolver(foodEdit), defaultValues: valuesOf(food) });
   const forgetDraft = useDraft(`food.${food.id}`, form);
@@ -49,7 +49,7 @@ function FoodForm({ food }: { food: FoodRow }) {
     const saved = await save<FoodRow>(() => edit({ params: { id: food.id }, body }) as never);
     if (!saved) return;
     forgetDraft();
-    say(`${saved.name} is saved; portions follow.`);
+    toast(`${saved.name} is saved; portions follow.`);
     router.replace(`/larder/${food.id}`);
   });
   return (
@@ -72,7 +72,7 @@ function FoodForm({ food }: { food: FoodRow }) {
         onTakeTheirs={(theirs: FoodRow) => form.reset(valuesOf(theirs))}
       />
       <FoodFields control={form.control as never} />
-      <Button look="primary" label="Save" onPress={() => submit()} />
+      <Button variant="primary" label="Save" onPress={() => submit()} />
     </>
   );
 }

@@ -1,10 +1,10 @@
 import type { Group } from '@open-larder/contract';
-import { api, useWords } from '../store';
+import { api, useFormat } from '../store';
 import { ListRow, Text } from '../ui';
 
 /** What the food of some groups costs, by the plan and the prices of the lots; a day, and a fish a month. */
 export function FoodCost({ groups }: { groups: readonly Group[] }) {
-  const words = useWords();
+  const format = useFormat();
   const { data: supply } = api.useSupplyQuery();
   if (!supply || groups.length === 0) return null;
   const ids = new Set(groups.map((group) => group.id));
@@ -14,14 +14,14 @@ export function FoodCost({ groups }: { groups: readonly Group[] }) {
   const inPart = costs.some((one) => one.inPart);
   if (perDay === 0 && !inPart) return null;
   const said = [
-    fish > 0 ? `${words.money((perDay * DAYS_A_MONTH) / fish)} a fish a month` : null,
+    fish > 0 ? `${format.money((perDay * DAYS_A_MONTH) / fish)} a fish a month` : null,
     inPart ? 'some of it has no price' : null,
   ];
   return (
     <ListRow
       title="Food costs"
       detail={said.filter(Boolean).join(' · ')}
-      trail={<Text look="strong">{words.money(perDay * DAYS_A_MONTH)} a month</Text>}
+      trail={<Text variant="strong">{format.money(perDay * DAYS_A_MONTH)} a month</Text>}
     />
   );
 }

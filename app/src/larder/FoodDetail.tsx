@@ -1,19 +1,19 @@
 import type { FoodRow, LotRow, Problem } from '@open-larder/contract';
 import { unitOf } from '@open-larder/contract/handUnit';
-import { carbohydrate, digestibleEnergy, ofDryMatter, sayGrams } from '@open-larder/core/food';
+import { carbohydrate, digestibleEnergy, ofDryMatter, formatGrams } from '@open-larder/core/food';
 import { addDays } from '@open-larder/core/round';
 import { runsOutIn } from '@open-larder/core/stock';
-import { sayNumber, saySignificant } from '@open-larder/core/units';
+import { formatNumber, formatSignificant } from '@open-larder/core/units';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { RecordNote } from '../forecasts/RecordNote';
 import { useCalibrated } from '../forecasts/useForecastRecord';
 import { FoodSign } from '../draw/FoodSign';
-import { late } from '../forms/late';
-import { api, useHand, useNow, useWords } from '../store';
+import { lazyForm } from '../forms/lazyForm';
+import { api, useHand, useNow, useFormat } from '../store';
 import { useWide } from '../theme';
-import { Button, Card, ListRow, Text, useSay, WhyLink } from '../ui';
+import { Button, Card, ListRow, Text, useToast, WhyLink } from '../ui';
 import { EatersCard } from './EatersCard';
 import { FoodSources } from './FoodSources';
 import { HandUnitCard } from './HandUnitCard';
@@ -21,9 +21,9 @@ import { KeepingCard } from './KeepingCard';
 import { LotsCard } from './LotsCard';
 import { endsFirst, jarOf, type FoodSupply } from './shelves';
 
-const CountSheet = late((forms) => forms.CountSheet);
-const LotSheet = late((forms) => forms.LotSheet);
-const WeighSheet = late((forms) => forms.WeighSheet);
+const CountSheet = lazyForm((forms) => forms.CountSheet);
+const LotSheet = lazyForm((forms) => forms.LotSheet);
+const WeighSheet = lazyForm((forms) => forms.WeighSheet);
 
 interface Props {
   food: FoodRow;
@@ -34,7 +34,7 @@ type Open = { kind: 'buy' | 'weigh' } | { kind: 'count' | 'edit'; lot: LotRow } 
 
 /** One food: what is left and for how long, its lots, its make-up and its hand unit. */
 export function FoodDetail({ food, supply }: Props) {
-  const words = useWords();
+  const format = useFormat();
   const router = useRouter();
   const wide = useWide();
   const now = useNow();
@@ -42,14 +42,14 @@ export function FoodDetail({ food, supply }: Props) {
   const { data: recipes } = api.useRecipesQuery();
   const recipe = recipes?.find((one) => one.foodId === food.id);
   const [open, setOpen] = useState<Open>(null);
-  const state = jarOf(food, supply, now.day, words.day);
+  const state = jarOf(food, supply, now.day, format.day);
   const energy = digestibleEnergy(food.name, food.composition, 'omnivore');
-  const per = (share: number) => `${sayNumber(share * 100, 1)} %`;
+  const per = (share: number) => `${formatNumber(share * 100, 1)} %`;
   const { composition } = food;
   const dry = ofDryMatter(composition);
   const unit = unitOf(food, useHand());
   const inUnits = (grams: number) =>
-    `about ${saySignificant(Math.round((grams / unit.massG) * 10) / 10)} ${unit.plural}`;
+    `about ${formatSignificant(Math.round((grams / unit.massG) * 10) / 10)} ${unit.plural}`;
   const soonG = (supply?.waste ?? []).reduce((sum, one) => sum + one.massG, 0);
   const wastedG =
     supply?.days === null
@@ -58,16 +58,16 @@ export function FoodDetail({ food, supply }: Props) {
   return (
     <View style={{ gap: 16 }}>
       {wide ? (
-        <Text look="title" level={2}>
+        <Text variant="title" level={2}>
           {food.name}
         </Text>
       ) : null}
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: 10 }}>
         <FoodSign family={food.family} size={36} />
-        <Text look="figure" tone={state.short ? 'due' : 'ink'}>
+        <Text variant="figure" tone={state.short ? 'due' : 'ink'}>
           {supply?.cultured && food.remainingG <= 0
             ? 'Taken from the live shelf as it is served'
-            : `${sayGrams(food.remainingG)} left, ${state.words}`}
+            : `${formatGrams(food.remainingG)} left, ${state.words}`}
         </Text>
       </View>
       {supply?.days == null ? null : <RunsOut days={supply.days} today={now.day} />}
@@ -81,14 +81,14 @@ export function FoodDetail({ food, supply }: Props) {
           <ListRow
             title="Its cultures give"
             detail="a day, for good"
-            trail={<Text>{sayGrams(food.liveG[0] ?? 0)}</Text>}
+            trail={<Text>{formatGrams(food.liveG[0] ?? 0)}</Text>}
             onPress={() => router.push('/larder/live')}
           />
         ) : null}
         <ListRow
           title="Used by the plan"
           detail={supply ? `${inUnits(supply.usedPerWeekG)} a week` : undefined}
-          trail={<Text>{supply ? `${sayGrams(supply.usedPerWeekG)} a week` : '…'}</Text>}
+          trail={<Text>{supply ? `${formatGrams(supply.usedPerWeekG)} a week` : '…'}</Text>}
         />
         <ListRow
           title="Cost"
@@ -96,22 +96,22 @@ export function FoodDetail({ food, supply }: Props) {
             <Text>
               {supply?.costPerDayMinor == null
                 ? 'no price entered'
-                : `${words.money(supply.costPerDayMinor)} a day`}
+                : `${format.money(supply.costPerDayMinor)} a day`}
             </Text>
           }
         />
         {wastedG > 0.005 ? (
           <ListRow
             title="Will be past its day before it is eaten"
-            trail={<Text tone="due">{sayGrams(wastedG)}</Text>}
+            trail={<Text tone="due">{formatGrams(wastedG)}</Text>}
           />
         ) : null}
         <ListRow
           title="Energy for an omnivore"
           trail={
             <View style={{ flexDirection: 'row', alignItems: 'center', gap: 4 }}>
-              <Text>{sayNumber(energy.value, 1)} kJ/g</Text>
-              <WhyLink about={`${sayNumber(energy.value, 1)} kilojoules a gram`} why={energy} />
+              <Text>{formatNumber(energy.value, 1)} kJ/g</Text>
+              <WhyLink about={`${formatNumber(energy.value, 1)} kilojoules a gram`} why={energy} />
             </View>
           }
         />
@@ -158,18 +158,18 @@ export function FoodDetail({ food, supply }: Props) {
 
 /** Taking a food off the shelf, with a way back. Servings of it leave the plan until it returns. */
 function useTakeDown(food: FoodRow) {
-  const say = useSay();
+  const toast = useToast();
   const router = useRouter();
   const [edit] = api.useEditFoodMutation();
   return async () => {
     const { id, lots: _, remainingG: __, weighings: ___, ...fields } = food;
     const done = await edit({ params: { id }, body: { ...fields, archived: true } });
     if (done.error) {
-      say((done.error as Problem).detail, { tone: 'fault' });
+      toast((done.error as Problem).detail, { tone: 'error' });
       return;
     }
     const { version } = done.data;
-    say(`${food.name} is taken down; servings of it rest.`, {
+    toast(`${food.name} is taken down; servings of it rest.`, {
       undo: () => void edit({ params: { id }, body: { ...fields, version, archived: false } }),
     });
     router.replace('/larder');
@@ -178,10 +178,10 @@ function useTakeDown(food: FoodRow) {
 
 /** When it runs out at the pace of the plan, and how right such days were. */
 function RunsOut({ days, today }: { days: number; today: string }) {
-  const words = useWords();
+  const format = useFormat();
   const calibrated = useCalibrated('runsOut');
   const { low, middle, high } = calibrated(runsOutIn(days));
-  const dayIn = (count: number) => words.day(addDays(today, Math.max(0, Math.round(count))));
+  const dayIn = (count: number) => format.day(addDays(today, Math.max(0, Math.round(count))));
   return (
     <View style={{ gap: 2 }}>
       <Text>

@@ -9,7 +9,7 @@ import type { FoodFields as Fields } from '@open-larder/contract';
 import { Controller, useController, useWatch, type Control, type FieldPath } from 'react-hook-form';
 import { View } from 'react-native';
 import { FoodSign } from '../draw/FoodSign';
-import { useWords } from '../store';
+import { useFormat } from '../store';
 import { NumberInput, PickerInput, TextInput } from '../forms/inputs';
 import { PERCENT } from '../forms/percent';
 import { Choice, Text } from '../ui';
@@ -53,7 +53,7 @@ interface Props {
 
 /** What a food is: its kind, make-up and hand unit. Percentages on the label are as fed. */
 export function FoodFields({ control }: Props) {
-  const words = useWords();
+  const format = useFormat();
   const number = (name: FieldPath<FoodValues>, label: string, unit: string, hint?: string) => (
     <NumberInput
       control={control}
@@ -61,7 +61,11 @@ export function FoodFields({ control }: Props) {
       label={label}
       unit={unit}
       scale={
-        unit === '%' ? PERCENT : unit === words.scale('mass').unit ? words.scale('mass') : undefined
+        unit === '%'
+          ? PERCENT
+          : unit === format.scale('mass').unit
+            ? format.scale('mass')
+            : undefined
       }
       decimals={unit === '%' ? 2 : 5}
       hint={hint}
@@ -107,7 +111,7 @@ export function FoodFields({ control }: Props) {
           />
         )}
       />
-      <Text look="strong">Make-up, as on the label</Text>
+      <Text variant="strong">Make-up, as on the label</Text>
       <LabelOf control={control} />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
         {PARTS.map(([part, label]) => (
@@ -119,7 +123,7 @@ export function FoodFields({ control }: Props) {
           {number('plantShare', 'Plant share', '%')}
         </View>
       </View>
-      <Text look="strong">What your hand deals</Text>
+      <Text variant="strong">What your hand deals</Text>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
         <View style={{ flexBasis: 130, flexGrow: 1 }}>
           {text('unit.name', 'One', 'pinch, pellet, cube')}
@@ -131,7 +135,7 @@ export function FoodFields({ control }: Props) {
       {number(
         'unit.massG',
         'One weighs',
-        words.scale('mass').unit,
+        format.scale('mass').unit,
         'Your guess, until you weigh some in.',
       )}
       {number(

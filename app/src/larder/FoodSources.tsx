@@ -11,7 +11,7 @@ export function FoodSources({ food }: { food: FoodRow }) {
   const generic = catalogue?.foods.find(({ key }) => key === food.copiedFrom);
   return (
     <View style={{ gap: 8 }}>
-      <Text look="subtitle">Where the figures come from</Text>
+      <Text variant="subtitle">Where the figures come from</Text>
       <Card label="Sources">
         {sourcesOf(food, generic).map(({ title, source }, at) => (
           <ListRow

@@ -1,32 +1,32 @@
 import type { FoodRow, Problem, WeighingRow } from '@open-larder/contract';
-import { sayGrams, unitMass } from '@open-larder/core/food';
-import { sayNumber } from '@open-larder/core/units';
+import { formatGrams, unitMass } from '@open-larder/core/food';
+import { formatNumber } from '@open-larder/core/units';
 import { View } from 'react-native';
-import { api, useHand, useWords } from '../store';
-import { Button, Card, ListRow, Text, useSay, WhyLink } from '../ui';
+import { api, useHand, useFormat } from '../store';
+import { Button, Card, ListRow, Text, useToast, WhyLink } from '../ui';
 import { stampFor } from '../store/intent';
 
 /** What the hand deals and what it weighs, by hand, with its spread; and the weighings behind it. */
 export function HandUnitCard({ food, onWeigh }: { food: FoodRow; onWeigh: () => void }) {
-  const words = useWords();
+  const format = useFormat();
   const hand = useHand();
   const { unit, weighings } = food;
   const hands = [...new Set(weighings.map((one) => one.hand))];
   const inUse = unitMass(unit.name, weighings, hand, unit.massG);
   return (
     <View style={{ gap: 8 }}>
-      <Text look="subtitle">Hand unit</Text>
+      <Text variant="subtitle">Hand unit</Text>
       <Card>
         <ListRow
           first
           title={`One ${unit.name}`}
           detail={[
             inUse.weighings === 0 ? 'a guess: weigh some in' : `as the plan takes it`,
-            `dealt in steps of ${sayNumber(unit.step, 2)}`,
+            `dealt in steps of ${formatNumber(unit.step, 2)}`,
           ].join(' · ')}
           trail={
             <View style={{ flexDirection: 'row', alignItems: 'center', gap: 4 }}>
-              <Text>{sayGrams(inUse.massG.value)}</Text>
+              <Text>{formatGrams(inUse.massG.value)}</Text>
               <WhyLink about={`one ${unit.name} of ${food.name}`} why={inUse.massG} />
             </View>
           }
@@ -46,8 +46,8 @@ export function HandUnitCard({ food, onWeigh }: { food: FoodRow; onWeigh: () => 
               ].join(' · ')}
               trail={
                 <Text>
-                  {sayGrams(own.massG.value)}
-                  {own.spreadG === null ? '' : ` ± ${sayGrams(own.spreadG)}`}
+                  {formatGrams(own.massG.value)}
+                  {own.spreadG === null ? '' : ` ± ${formatGrams(own.spreadG)}`}
                 </Text>
               }
             />
@@ -56,8 +56,8 @@ export function HandUnitCard({ food, onWeigh }: { food: FoodRow; onWeigh: () => 
         {weighings.map((one) => (
           <ListRow
             key={one.id}
-            title={`${sayNumber(one.units, 2)} ${unit.plural} weighed ${sayGrams(one.massG)}`}
-            detail={`${one.hand} · ${words.day(one.day)}`}
+            title={`${formatNumber(one.units, 2)} ${unit.plural} weighed ${formatGrams(one.massG)}`}
+            detail={`${one.hand} · ${format.day(one.day)}`}
             trail={<TakeBack weighing={one} />}
           />
         ))}
@@ -70,11 +70,11 @@ export function HandUnitCard({ food, onWeigh }: { food: FoodRow; onWeigh: () => 
 }
 
 function TakeBack({ weighing }: { weighing: WeighingRow }) {
-  const say = useSay();
+  const toast = useToast();
   const [undo] = api.useUndoWeighingMutation();
   return (
     <Button
-      look="bare"
+      variant="bare"
       label="Take back"
       spoken={`Take back what was weighed by ${weighing.hand}`}
       onPress={async () => {
@@ -82,11 +82,11 @@ function TakeBack({ weighing }: { weighing: WeighingRow }) {
           params: { id: weighing.id },
           body: stampFor('undo', weighing.id),
         });
-        say(
+        toast(
           done.error
             ? (done.error as Problem).detail
             : 'The weighing is taken back; portions follow.',
-          done.error ? { tone: 'fault' } : undefined,
+          done.error ? { tone: 'error' } : undefined,
         );
       }}
     />

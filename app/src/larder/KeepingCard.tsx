@@ -1,6 +1,6 @@
 import type { FoodRow } from '@open-larder/contract';
-import { prepared, sayMinutes, sayPreparation } from '@open-larder/core/food';
-import { sayNumber, saySignificant } from '@open-larder/core/units';
+import { prepared, formatMinutes, formatPreparation } from '@open-larder/core/food';
+import { formatNumber, formatSignificant } from '@open-larder/core/units';
 import { View } from 'react-native';
 import { Card, ListRow, Text } from '../ui';
 
@@ -13,10 +13,10 @@ export function KeepingCard({ food }: { food: FoodRow }) {
       'Before it is served',
       steps.length === 0
         ? null
-        : `${sayPreparation(steps)} · ${sayMinutes(ready.workMin)} of work${
+        : `${formatPreparation(steps)} · ${formatMinutes(ready.workMin)} of work${
             keeps.preparedHours === null
               ? ''
-              : ` · keeps ${sayMinutes(keeps.preparedHours * 60)} prepared`
+              : ` · keeps ${formatMinutes(keeps.preparedHours * 60)} prepared`
           }`,
     ],
     ['In the water', inWater(ready)],
@@ -27,7 +27,7 @@ export function KeepingCard({ food }: { food: FoodRow }) {
         keeps.openedDays === null ? null : `${days(keeps.openedDays)} opened`,
       ]),
     ],
-    ['Lift what is left', liftAfterMin === null ? null : `after ${sayMinutes(liftAfterMin)}`],
+    ['Lift what is left', liftAfterMin === null ? null : `after ${formatMinutes(liftAfterMin)}`],
     ['Beware, for people', listed(cautions.people)],
     ['Beware, for fish', listed(cautions.fish)],
   ];
@@ -35,7 +35,7 @@ export function KeepingCard({ food }: { food: FoodRow }) {
   if (said.length === 0) return null;
   return (
     <View style={{ gap: 8 }}>
-      <Text look="subtitle">Preparing and keeping</Text>
+      <Text variant="subtitle">Preparing and keeping</Text>
       <Card>
         {said.map((row, index) => (
           <ListRow key={row.title} first={index === 0} title={row.title} detail={row.detail} />
@@ -51,11 +51,11 @@ function inWater(food: ReturnType<typeof prepared>): string | null {
     low === null || high === null
       ? null
       : low === high
-        ? `pieces of ${saySignificant(low)} mm`
-        : `pieces of ${saySignificant(low)} to ${saySignificant(high)} mm`;
+        ? `pieces of ${formatSignificant(low)} mm`
+        : `pieces of ${formatSignificant(low)} to ${formatSignificant(high)} mm`;
   const floats =
-    floatMinutes === null || floatMinutes < 0.5 ? null : `floats ${sayMinutes(floatMinutes)}`;
-  const sinks = sinkCmPerS === null ? null : `sinks ${sayNumber(sinkCmPerS, 1)} cm/s`;
+    floatMinutes === null || floatMinutes < 0.5 ? null : `floats ${formatMinutes(floatMinutes)}`;
+  const sinks = sinkCmPerS === null ? null : `sinks ${formatNumber(sinkCmPerS, 1)} cm/s`;
   return listed([size, floats, sinks]);
 }
 

@@ -40,12 +40,12 @@ describe('reading a label', () => {
 
   it('cannot be used while it cannot be true, or holds no analysis', () => {
     const used = open();
-    for (const [text, fault] of [
+    for (const [text, fieldError] of [
       ['protein 80 %, fat 40 %', /The parts add up to 141.0 %/],
       ['a lovely food', /No analysis was found/],
     ] as const) {
       paste(text);
-      expect(screen.getByText(fault)).toBeTruthy();
+      expect(screen.getByText(fieldError)).toBeTruthy();
       fireEvent.press(screen.getByLabelText('Use these figures'));
     }
     paste('   ');

@@ -1,6 +1,6 @@
 import type { FoodKind } from '@open-larder/catalogue';
 import { readLabel, type Nutrient } from '@open-larder/core/label';
-import { sayNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/core/units';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Button, Card, FaultLine, Field, ListRow, Text } from '../ui';
@@ -61,9 +61,9 @@ export function LabelReader({ kind, onUse }: Props) {
                   title={NAMES[nutrient]}
                   detail={basis === 'read' ? `«${says}»` : says}
                   trail={
-                    <Text look="strong">
+                    <Text variant="strong">
                       {basis === 'estimated' ? '~ ' : ''}
-                      {sayNumber(share * 100, 2)} %
+                      {formatNumber(share * 100, 2)} %
                     </Text>
                   }
                 />
@@ -73,12 +73,12 @@ export function LabelReader({ kind, onUse }: Props) {
           {label.left.length > 0 ? (
             <Text tone="quiet">Not understood, and left out: {label.left.join('; ')}.</Text>
           ) : null}
-          {label.fault ? <FaultLine fault={label.fault} /> : null}
+          {label.error ? <FaultLine fieldError={label.error} /> : null}
         </>
       ) : null}
       <View style={{ flexDirection: 'row', gap: 8 }}>
-        <Button label="Use these figures" disabled={!label || label.fault !== null} onPress={use} />
-        <Button look="bare" label="Not now" onPress={() => setOpen(false)} />
+        <Button label="Use these figures" disabled={!label || label.error !== null} onPress={use} />
+        <Button variant="bare" label="Not now" onPress={() => setOpen(false)} />
       </View>
     </View>
   );

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { Jar } from '../draw/Jar';
 import { ScreenTools } from '../shell';
-import { api, useNow, useWords } from '../store';
+import { api, useNow, useFormat } from '../store';
 import { SIZES, themed, useColours, useWide } from '../theme';
 import { Button, Choice, Empty, Fault, Field, matches, Screen, Skeleton, Text } from '../ui';
 import { Corrected } from './Corrected';
@@ -26,7 +26,7 @@ import {
 /** The shelf of jars; when wide, the chosen one is shown beside it. */
 export function LarderScreen({ id }: { id?: string }) {
   const router = useRouter();
-  const words = useWords();
+  const format = useFormat();
   const wide = useWide();
   const colours = useColours();
   const foods = api.useFoodsQuery();
@@ -50,7 +50,7 @@ export function LarderScreen({ id }: { id?: string }) {
       detail={
         alone || all.length === 0
           ? undefined
-          : `${all.length} foods · ${words.money(perDay)} a day${nextToBuy(all, byFood)}`
+          : `${all.length} foods · ${format.money(perDay)} a day${nextToBuy(all, byFood)}`
       }
       tools={alone ? null : <ScreenTools />}
       actions={
@@ -78,7 +78,7 @@ export function LarderScreen({ id }: { id?: string }) {
           text="Put the first tub on it. Fine flake, say: 46 % protein, one of your pinches weighs about 0.055 g, 60 g in the tub. Start from one of the generic foods."
           action={
             <Button
-              look="primary"
+              variant="primary"
               label="Put a food on the shelf"
               onPress={() => router.push('/larder/new')}
             />
@@ -115,7 +115,7 @@ const LOOK_WORDS: Record<Look, string> = {
 /** Jars by the place they stand in; a full shelf can be searched, and its jars are smaller. */
 function Shelves({ foods, supply, selected }: ShelvesProps) {
   const now = useNow();
-  const words = useWords();
+  const format = useFormat();
   const [text, setText] = useState('');
   const [look, setLook] = useState<Look>('all');
   const full = foods.length > FULL_SHELF;
@@ -123,7 +123,7 @@ function Shelves({ foods, supply, selected }: ShelvesProps) {
     const line = supply.get(food.id);
     if (!matches(`${food.name} ${food.kind}`, text)) return false;
     if (look === 'planned') return line !== undefined && line.usedPerWeekG > 0;
-    return look === 'all' || jarOf(food, line, now.day, words.day).short;
+    return look === 'all' || jarOf(food, line, now.day, format.day).short;
   };
   const shelves = shelvesOf(full ? foods.filter(wanted) : foods, now.day);
   return (
@@ -157,14 +157,14 @@ interface ShelfProps {
 function ShelfOf({ shelf, supply, selected, small }: ShelfProps) {
   const styles = useStyles();
   const router = useRouter();
-  const words = useWords();
+  const format = useFormat();
   const now = useNow();
   return (
     <View>
-      <Text look="subtitle">{shelf.name}</Text>
+      <Text variant="subtitle">{shelf.name}</Text>
       <View style={styles.jars}>
         {shelf.foods.map((food) => {
-          const state = jarOf(food, supply.get(food.id), now.day, words.day);
+          const state = jarOf(food, supply.get(food.id), now.day, format.day);
           return (
             <Pressable
               key={food.id}
@@ -182,10 +182,10 @@ function ShelfOf({ shelf, supply, selected, small }: ShelfProps) {
                 short={state.short}
                 small={small}
               />
-              <Text look="small" align="center">
+              <Text variant="small" align="center">
                 {food.name}
               </Text>
-              <Text look="small" align="center" tone={state.short ? 'due' : 'quiet'}>
+              <Text variant="small" align="center" tone={state.short ? 'due' : 'quiet'}>
                 {state.words}
               </Text>
             </Pressable>

@@ -8,7 +8,7 @@ import { useForm, type UseFormReturn } from 'react-hook-form';
 import { View } from 'react-native';
 import type { z } from 'zod';
 import { api, useNow } from '../store';
-import { Button, Sheet, StaleNotice, useSave, useSay, lowerFirst } from '../ui';
+import { Button, Sheet, StaleNotice, useSave, useToast, lowerFirst } from '../ui';
 import { LotFields } from './LotFields';
 import { usePrintLabels } from './usePrintLabels';
 import { formIntent } from '../store/intent';
@@ -37,7 +37,7 @@ export function LotSheet({ food, lot, onClose }: Props) {
 }
 
 function BuyLot({ food, onClose }: { food: FoodRow; onClose: () => void }) {
-  const say = useSay();
+  const toast = useToast();
   const now = useNow();
   const { data: household } = api.useHouseholdQuery();
   const { id } = formIntent('lot.new', food.id);
@@ -61,7 +61,7 @@ function BuyLot({ food, onClose }: { food: FoodRow; onClose: () => void }) {
       () => add({ params: { id: food.id }, body: { ...body, id } }) as never,
     );
     if (!saved) return;
-    say(`${food.name} is on the shelf.`);
+    toast(`${food.name} is on the shelf.`);
     onClose();
   });
   return (
@@ -73,13 +73,13 @@ function BuyLot({ food, onClose }: { food: FoodRow; onClose: () => void }) {
         currency={household?.currency ?? 'EUR'}
         unit={unitOf(food, null)}
       />
-      <Button look="primary" label="Put it on the shelf" onPress={() => submit()} />
+      <Button variant="primary" label="Put it on the shelf" onPress={() => submit()} />
     </>
   );
 }
 
 function EditLot({ food, lot, onClose }: { food: FoodRow; lot: LotRow; onClose: () => void }) {
-  const say = useSay();
+  const toast = useToast();
   const print = usePrintLabels();
   const { data: household } = api.useHouseholdQuery();
   const [edit] = api.useEditLotMutation();
@@ -99,7 +99,7 @@ function EditLot({ food, lot, onClose }: { food: FoodRow; lot: LotRow; onClose: 
   const submit = form.handleSubmit(async (body) => {
     const saved = await save(() => edit({ params: { id: lot.id }, body }) as never);
     if (!saved) return;
-    say('The lot is saved.');
+    toast('The lot is saved.');
     onClose();
   });
   return (
@@ -122,9 +122,9 @@ function EditLot({ food, lot, onClose }: { food: FoodRow; lot: LotRow; onClose: 
         currency={household?.currency ?? 'EUR'}
       />
       <View style={{ alignItems: 'flex-start' }}>
-        <Button look="bare" label="Print labels" onPress={() => print(lot.id)} />
+        <Button variant="bare" label="Print labels" onPress={() => print(lot.id)} />
       </View>
-      <Button look="primary" label="Save" onPress={() => submit()} />
+      <Button variant="primary" label="Save" onPress={() => submit()} />
     </>
   );
 }

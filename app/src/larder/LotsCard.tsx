@@ -1,9 +1,9 @@
 import type { FoodRow, LotRow, Problem } from '@open-larder/contract';
-import { sayGrams } from '@open-larder/core/food';
+import { formatGrams } from '@open-larder/core/food';
 import { goodUntil, inOrderOfUse } from '@open-larder/core/stock';
 import { View } from 'react-native';
-import { api, useNow, useWords } from '../store';
-import { Button, Card, ListRow, Text, lowerFirst, useSay } from '../ui';
+import { api, useNow, useFormat } from '../store';
+import { Button, Card, ListRow, Text, lowerFirst, useToast } from '../ui';
 import type { FoodSupply } from './shelves';
 import { stampFor } from '../store/intent';
 
@@ -16,7 +16,7 @@ interface Props {
 
 /** A food's lots in the order in which they will be used; what is eaten up stands apart. */
 export function LotsCard({ food, waste, onCount, onEdit }: Props) {
-  const words = useWords();
+  const format = useFormat();
   const now = useNow();
   const { openedDays } = food.keeps;
   const held = inOrderOfUse(
@@ -32,16 +32,18 @@ export function LotsCard({ food, waste, onCount, onEdit }: Props) {
     const wasted = wasteOf.get(lot.id);
     const parts = [
       lot.place,
-      lot.openedOn ? `opened ${words.day(lot.openedOn)}` : 'sealed',
-      until === null ? null : `${isPast(lot) ? 'past' : 'good until'} ${words.day(until)}`,
-      lot.costMinor === null ? null : words.money(lot.costMinor),
-      wasted && wasted.massG > 0.005 ? `${sayGrams(wasted.massG)} will not be eaten by then` : null,
+      lot.openedOn ? `opened ${format.day(lot.openedOn)}` : 'sealed',
+      until === null ? null : `${isPast(lot) ? 'past' : 'good until'} ${format.day(until)}`,
+      lot.costMinor === null ? null : format.money(lot.costMinor),
+      wasted && wasted.massG > 0.005
+        ? `${formatGrams(wasted.massG)} will not be eaten by then`
+        : null,
     ];
     return parts.filter(Boolean).join(' · ');
   };
   return (
     <View style={{ gap: 8 }}>
-      <Text look="subtitle">Lots</Text>
+      <Text variant="subtitle">Lots</Text>
       {held.length === 0 ? (
         <Text tone="quiet">Nothing on the shelf. Enter what you bought.</Text>
       ) : (
@@ -50,15 +52,15 @@ export function LotsCard({ food, waste, onCount, onEdit }: Props) {
             <ListRow
               key={lot.id}
               first={index === 0}
-              title={`${sayGrams(lot.remainingG)} of ${sayGrams(lot.amountG)}`}
+              title={`${formatGrams(lot.remainingG)} of ${formatGrams(lot.amountG)}`}
               detail={says(lot)}
               trail={
                 <View style={{ flexDirection: 'row' }}>
-                  <Button look="bare" label="Count" onPress={() => onCount(lot)} />
+                  <Button variant="bare" label="Count" onPress={() => onCount(lot)} />
                   {isPast(lot) ? (
-                    <Button look="bare" label="Throw away" onPress={() => throwAway(lot)} />
+                    <Button variant="bare" label="Throw away" onPress={() => throwAway(lot)} />
                   ) : (
-                    <Button look="bare" label="Edit" onPress={() => onEdit(lot)} />
+                    <Button variant="bare" label="Edit" onPress={() => onEdit(lot)} />
                   )}
                 </View>
               }
@@ -67,9 +69,9 @@ export function LotsCard({ food, waste, onCount, onEdit }: Props) {
         </Card>
       )}
       {done.length > 0 ? (
-        <Text look="small" tone="quiet">
+        <Text variant="small" tone="quiet">
           {done.length} used up; the last was bought{' '}
-          {words.day(
+          {format.day(
             done
               .map((lot) => lot.boughtOn)
               .sort()
@@ -84,7 +86,7 @@ export function LotsCard({ food, waste, onCount, onEdit }: Props) {
 
 /** Counting a lot down to nothing, with a way back: the count before it. */
 function useThrowAway(food: FoodRow) {
-  const say = useSay();
+  const toast = useToast();
   const now = useNow();
   const [count] = api.useCountLotMutation();
   const counted = (lot: LotRow, remainingG: number) =>
@@ -98,9 +100,9 @@ function useThrowAway(food: FoodRow) {
     });
   return async (lot: LotRow) => {
     const done = await counted(lot, 0);
-    if (done.error) say((done.error as Problem).detail, { tone: 'fault' });
+    if (done.error) toast((done.error as Problem).detail, { tone: 'error' });
     else {
-      say(`${sayGrams(lot.remainingG)} of ${lowerFirst(food.name)} are thrown away.`, {
+      toast(`${formatGrams(lot.remainingG)} of ${lowerFirst(food.name)} are thrown away.`, {
         undo: () => void counted(lot, lot.remainingG),
       });
     }

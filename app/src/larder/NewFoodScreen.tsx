@@ -10,7 +10,7 @@ import type { z } from 'zod';
 import { FoodSign } from '../draw/FoodSign';
 import { useNameSearch } from '../species/useNameSearch';
 import { api, useNow } from '../store';
-import { Button, Picker, Screen, Text, useDraft, useSave, useSay } from '../ui';
+import { Button, Picker, Screen, Text, useDraft, useSave, useToast } from '../ui';
 import { FoodFields } from './FoodFields';
 import { LotFields } from './LotFields';
 import { formIntent } from '../store/intent';
@@ -19,7 +19,7 @@ type Values = z.infer<typeof foodCreate>;
 
 export function NewFoodScreen() {
   const router = useRouter();
-  const say = useSay();
+  const toast = useToast();
   const now = useNow();
   const { data: catalogue } = api.useCatalogueQuery();
   const { data: household } = api.useHouseholdQuery();
@@ -48,7 +48,7 @@ export function NewFoodScreen() {
     );
     if (!saved) return;
     forgetDraft();
-    say(`${saved.name} is on the shelf.`);
+    toast(`${saved.name} is on the shelf.`);
     router.replace(`/larder/${saved.id}`);
   });
   return (
@@ -72,7 +72,7 @@ export function NewFoodScreen() {
         }}
       />
       <FoodFields control={form.control as never} />
-      <Text look="subtitle">On the shelf now</Text>
+      <Text variant="subtitle">On the shelf now</Text>
       <View style={{ gap: 12 }}>
         <LotFields
           control={form.control as never}
@@ -82,7 +82,7 @@ export function NewFoodScreen() {
           unit={unit}
         />
       </View>
-      <Button look="primary" label="Put it on the shelf" onPress={() => submit()} />
+      <Button variant="primary" label="Put it on the shelf" onPress={() => submit()} />
     </Screen>
   );
 }

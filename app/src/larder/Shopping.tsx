@@ -1,10 +1,10 @@
 import type { FoodRow } from '@open-larder/contract';
-import { sayGrams } from '@open-larder/core/food';
+import { formatGrams } from '@open-larder/core/food';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { RecordNote } from '../forecasts/RecordNote';
 import { FoodSign } from '../draw/FoodSign';
-import { useNow, useWords } from '../store';
+import { useNow, useFormat } from '../store';
 import { Button, Card, ListRow, Text, WhyLink } from '../ui';
 import type { FoodSupply } from './shelves';
 import { shoppingList, type Errand } from './errands';
@@ -23,7 +23,7 @@ export function Shopping({ foods, supply }: Props) {
   if (errands.length === 0) return null;
   return (
     <View style={{ gap: 8 }}>
-      <Text look="subtitle">
+      <Text variant="subtitle">
         {errands.some((errand) => errand.homemade) ? 'To buy and make' : 'To buy'}
       </Text>
       {shown.length === 0 ? (
@@ -38,7 +38,7 @@ export function Shopping({ foods, supply }: Props) {
       {errands.length > shown.length || all ? (
         <View style={{ alignItems: 'flex-start' }}>
           <Button
-            look="bare"
+            variant="bare"
             label={all ? 'Only the next two weeks' : `${errands.length - shown.length} more, later`}
             onPress={() => setAll(!all)}
           />
@@ -49,12 +49,12 @@ export function Shopping({ foods, supply }: Props) {
 }
 
 function ErrandRow({ errand, first }: { errand: Errand; first: boolean }) {
-  const words = useWords();
+  const format = useFormat();
   const { food, buy, amount, due, act } = errand;
-  const when = due ? `${act} today` : `${act} by ${words.day(buy.orderBy)}`;
+  const when = due ? `${act} today` : `${act} by ${format.day(buy.orderBy)}`;
   const until = buy.late
-    ? `runs out on ${words.day(buy.runsOutOn)}, before it can come`
-    : `runs out on ${words.day(buy.runsOutOn)}`;
+    ? `runs out on ${format.day(buy.runsOutOn)}, before it can come`
+    : `runs out on ${format.day(buy.runsOutOn)}`;
   return (
     <ListRow
       first={first}
@@ -63,10 +63,10 @@ function ErrandRow({ errand, first }: { errand: Errand; first: boolean }) {
       detail={`${amount} · ${until}`}
       trail={
         <View style={{ alignItems: 'flex-end' }}>
-          <Text look="strong" tone={due ? 'due' : 'ink'}>
+          <Text variant="strong" tone={due ? 'due' : 'ink'}>
             {when}
           </Text>
-          <WhyLink about={`${sayGrams(buy.massG)} of ${food.name}`} why={buy.why}>
+          <WhyLink about={`${formatGrams(buy.massG)} of ${food.name}`} why={buy.why}>
             <RecordNote kind="runsOut" />
           </WhyLink>
         </View>

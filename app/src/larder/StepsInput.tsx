@@ -58,7 +58,7 @@ export function StepsInput({ control }: { control: Control<FoodValues> }) {
           ) : null}
           <View style={{ justifyContent: 'flex-end' }}>
             <Button
-              look="bare"
+              variant="bare"
               label="Remove"
               spoken={`Remove step ${index + 1}`}
               onPress={() => remove(index)}

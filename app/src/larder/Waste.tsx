@@ -1,10 +1,10 @@
 import type { FoodRow } from '@open-larder/contract';
-import { sayGrams } from '@open-larder/core/food';
+import { formatGrams } from '@open-larder/core/food';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { FoodSign } from '../draw/FoodSign';
-import { useWords } from '../store';
+import { useFormat } from '../store';
 import { Button, Card, ListRow, Text } from '../ui';
 import type { FoodSupply } from './shelves';
 import { wastedOf } from './wasted';
@@ -20,7 +20,7 @@ interface Props {
 /** What the plan will not eat in time, so that it can be fed, frozen, or bought smaller next time. */
 export function Waste({ foods, supply }: Props) {
   const router = useRouter();
-  const words = useWords();
+  const format = useFormat();
   const [all, setAll] = useState(false);
   const wasted = wastedOf(foods, supply);
   if (wasted.length === 0) return null;
@@ -28,9 +28,9 @@ export function Waste({ foods, supply }: Props) {
   const shown = all ? wasted : wasted.slice(0, FEW);
   return (
     <View style={{ gap: 8 }}>
-      <Text look="subtitle">Will not be eaten in time</Text>
+      <Text variant="subtitle">Will not be eaten in time</Text>
       <Text tone="quiet">
-        {cost > 0 ? `About ${words.money(cost)} within four months. ` : ''}Feed more of it, or buy
+        {cost > 0 ? `About ${format.money(cost)} within four months. ` : ''}Feed more of it, or buy
         smaller.
       </Text>
       <Card label="Will not be eaten in time">
@@ -40,7 +40,7 @@ export function Waste({ foods, supply }: Props) {
             first={index === 0}
             lead={<FoodSign family={food.family} size={24} />}
             title={food.name}
-            detail={`${sayGrams(massG)} past its day from ${words.day(on)}`}
+            detail={`${formatGrams(massG)} past its day from ${format.day(on)}`}
             onPress={() => router.push(`/larder/${food.id}`)}
           />
         ))}
@@ -48,7 +48,7 @@ export function Waste({ foods, supply }: Props) {
       {wasted.length > FEW ? (
         <View style={{ alignItems: 'flex-start' }}>
           <Button
-            look="bare"
+            variant="bare"
             label={all ? 'Only the next' : `${wasted.length - FEW} more`}
             onPress={() => setAll(!all)}
           />

@@ -1,18 +1,18 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { weighingCreate, type FoodRow } from '@open-larder/contract';
-import { sayGrams } from '@open-larder/core/food';
+import { formatGrams } from '@open-larder/core/food';
 import { useForm, useWatch } from 'react-hook-form';
 import type { z } from 'zod';
 import { MeasureInput, NumberInput, TextInput } from '../forms/inputs';
 import { api, displayChosen, useAppDispatch, useHand, useNow } from '../store';
-import { Button, Sheet, Text, useSave, useSay } from '../ui';
+import { Button, Sheet, Text, useSave, useToast } from '../ui';
 import { formIntent } from '../store/intent';
 
 type Values = z.infer<typeof weighingCreate>;
 
 /** «Twenty pinches weighed 1.1 g»: from then on the plan knows this hand's pinch. */
 export function WeighSheet({ food, onClose }: { food: FoodRow; onClose: () => void }) {
-  const say = useSay();
+  const toast = useToast();
   const now = useNow();
   const hand = useHand();
   const dispatch = useAppDispatch();
@@ -40,7 +40,7 @@ export function WeighSheet({ food, onClose }: { food: FoodRow; onClose: () => vo
     if (!saved) return;
     // The first hand that is named on a device is the one that feeds from it.
     if (hand === null) dispatch(displayChosen({ hand: body.hand }));
-    say(`One ${food.unit.name} weighs ${sayGrams(body.massG / body.units)}; portions follow.`);
+    toast(`One ${food.unit.name} weighs ${formatGrams(body.massG / body.units)}; portions follow.`);
     onClose();
   });
   return (
@@ -65,11 +65,11 @@ export function WeighSheet({ food, onClose }: { food: FoodRow; onClose: () => vo
       />
       {one ? (
         <Text>
-          One {food.unit.name}: {sayGrams(one)}. Until now the plan took {sayGrams(food.unit.massG)}
-          .
+          One {food.unit.name}: {formatGrams(one)}. Until now the plan took{' '}
+          {formatGrams(food.unit.massG)}.
         </Text>
       ) : null}
-      <Button look="primary" label="Note the weighing" onPress={() => submit()} />
+      <Button variant="primary" label="Note the weighing" onPress={() => submit()} />
     </Sheet>
   );
 }

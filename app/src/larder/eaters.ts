@@ -2,7 +2,7 @@ import { GUILDS, type Guild, type Species } from '@open-larder/catalogue';
 import type { FoodRow } from '@open-larder/contract';
 import { prepared } from '@open-larder/core/food';
 import { fits, takes, wasEaten, type Fit } from '@open-larder/core/mouth';
-import type { HouseData } from '../store';
+import type { AppData } from '../store';
 
 /** Who a food is held against: a group as it is now, or a way of eating where no fish is there. */
 export interface ForWhom {
@@ -16,7 +16,7 @@ export interface ForWhom {
   eats?: readonly string[];
 }
 
-export function eatersOf({ groups, species, house }: HouseData): ForWhom[] {
+export function eatersOf({ groups, species, house }: AppData): ForWhom[] {
   const lengths = new Map(house.groups.map((group) => [group.id, group.lengthCm]));
   const living = groups.flatMap((group): ForWhom[] => {
     const of = species.get(group.speciesKey);

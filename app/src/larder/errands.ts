@@ -1,5 +1,5 @@
 import type { FoodRow } from '@open-larder/contract';
-import { sayGrams } from '@open-larder/core/food';
+import { formatGrams } from '@open-larder/core/food';
 import { addDays } from '@open-larder/core/round';
 import type { FoodSupply } from './shelves';
 
@@ -33,8 +33,8 @@ export function shoppingList(
       if (!buy || food.archived || food.kind === 'live') return [];
       const amount =
         line.homemade || buy.packs === null || line.packG === null
-          ? sayGrams(buy.massG)
-          : `${buy.packs} ${buy.packs === 1 ? 'pack' : 'packs'} of ${sayGrams(line.packG)}`;
+          ? formatGrams(buy.massG)
+          : `${buy.packs} ${buy.packs === 1 ? 'pack' : 'packs'} of ${formatGrams(line.packG)}`;
       const due = buy.late || buy.orderBy <= today;
       return [
         {

@@ -90,7 +90,7 @@ export interface JarState {
 }
 
 /** «26 weeks, until its day»: what ends it, where that is not its use. */
-const sayWeeks = (ends: ReturnType<typeof endsFirst>): string =>
+const formatWeeks = (ends: ReturnType<typeof endsFirst>): string =>
   ends === null
     ? 'over 17 weeks'
     : `${Math.max(1, Math.round(ends.weeks))} weeks${ends.wasteG > 0 ? ', until its day' : ''}`;
@@ -100,7 +100,7 @@ export function jarOf(
   food: FoodRow,
   supply: FoodSupply | undefined,
   today: string,
-  sayDay: (day: string) => string,
+  formatDay: (day: string) => string,
 ): JarState {
   const useBy = firstUseBy(food);
   const until = useBy === null ? null : daysBetween(today, useBy);
@@ -123,12 +123,12 @@ export function jarOf(
         ? 'empty'
         : expiring && until !== null
           ? until < 0
-            ? `past ${sayDay(useBy as string)}`
-            : `use by ${sayDay(useBy as string)}`
+            ? `past ${formatDay(useBy as string)}`
+            : `use by ${formatDay(useBy as string)}`
           : !used
             ? 'not in a plan'
             : days === null
-              ? sayWeeks(endsFirst(food, supply.usedPerWeekG, today))
+              ? formatWeeks(endsFirst(food, supply.usedPerWeekG, today))
               : days === 1
                 ? '1 day'
                 : `${days} days`;

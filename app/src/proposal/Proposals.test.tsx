@@ -8,7 +8,7 @@ import { Toast } from '../ui';
 import { Proposals } from './Proposals';
 import { TrainingCard } from './TrainingCard';
 import { TrainSheet } from './TrainSheet';
-import { sayStep } from './words';
+import { formatStep } from './labels';
 
 jest.mock('expo-router', () => jest.requireActual('../testing/router'));
 
@@ -140,8 +140,8 @@ describe('proposed portions', () => {
   });
 
   it('name the unit once, unless it changes', () => {
-    expect(sayStep({ before: '3 pinches', after: '2½ pinches' })).toBe('3 → 2½ pinches');
-    expect(sayStep({ before: '1½ pinches', after: '1 pinch' })).toBe('1½ pinches → 1 pinch');
+    expect(formatStep({ before: '3 pinches', after: '2½ pinches' })).toBe('3 → 2½ pinches');
+    expect(formatStep({ before: '1½ pinches', after: '1 pinch' })).toBe('1½ pinches → 1 pinch');
   });
 });
 

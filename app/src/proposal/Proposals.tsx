@@ -1,16 +1,23 @@
 import type { PortionsProposed, TrainingProposed, WaterProposed } from '@open-larder/contract';
-import { sayNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/core/units';
 import { View } from 'react-native';
 import { RecordNote } from '../forecasts/RecordNote';
-import { api, useWords, type HouseData } from '../store';
+import { api, useFormat, type AppData } from '../store';
 import { themed } from '../theme';
 import { Button, Card, Text, WhyLink, lowerFirst } from '../ui';
 import { TrainingEnd } from './TrainingEnd';
 import { useAnswer, type Said } from './useAnswer';
-import { sayChange, sayLeadsTo, sayRefused, sayRhythm, saySigns, sayStep } from './words';
+import {
+  formatChange,
+  formatLeadsTo,
+  formatRefused,
+  formatRhythm,
+  formatSigns,
+  formatStep,
+} from './labels';
 
 interface Props {
-  data: HouseData;
+  data: AppData;
   /** Only those for one group; left out, for all of the house. */
   groupId?: string;
 }
@@ -32,7 +39,7 @@ export function Proposals({ data, groupId }: Props) {
   if (all === 0) return null;
   return (
     <View style={styles.all}>
-      <Text look="subtitle">{all === 1 ? 'A proposal' : `${all} proposals`}</Text>
+      <Text variant="subtitle">{all === 1 ? 'A proposal' : `${all} proposals`}</Text>
       {portions.map((one) => (
         <PortionsCard key={one.groupId} proposal={one} data={data} />
       ))}
@@ -49,39 +56,39 @@ export function Proposals({ data, groupId }: Props) {
   );
 }
 
-const tankName = (data: HouseData, tankId: string) =>
+const tankName = (data: AppData, tankId: string) =>
   data.tanks.find(({ id }) => id === tankId)?.name ?? '';
 
-function PortionsCard({ proposal, data }: { proposal: PortionsProposed; data: HouseData }) {
+function PortionsCard({ proposal, data }: { proposal: PortionsProposed; data: AppData }) {
   const styles = useStyles();
-  const words = useWords();
+  const format = useFormat();
   const answer = useAnswer();
   const { groupName, change, changed, leadsTo, why } = proposal;
   return (
     <Card label={`Portions of ${groupName}`}>
       <View style={styles.card}>
         <View style={styles.head}>
-          <Text look="strong">{`${groupName}: ${sayChange(change)}`}</Text>
-          <WhyLink about={`${sayChange(change)} for ${lowerFirst(groupName)}`} why={why} />
+          <Text variant="strong">{`${groupName}: ${formatChange(change)}`}</Text>
+          <WhyLink about={`${formatChange(change)} for ${lowerFirst(groupName)}`} why={why} />
         </View>
-        <Text look="small" tone="quiet">
-          {`${tankName(data, proposal.tankId)}: ${saySigns(proposal, words)}.`}
+        <Text variant="small" tone="quiet">
+          {`${tankName(data, proposal.tankId)}: ${formatSigns(proposal, format)}.`}
         </Text>
         {changed.map((one) => (
           <Text key={one.servingId}>
-            {`${one.foodName}, ${lowerFirst(one.momentName)}: ${sayStep(one)}`}
+            {`${one.foodName}, ${lowerFirst(one.momentName)}: ${formatStep(one)}`}
           </Text>
         ))}
         <View>
-          {sayLeadsTo(leadsTo, words).map((line) => (
-            <Text key={line} look="small" tone="quiet">
+          {formatLeadsTo(leadsTo, format).map((line) => (
+            <Text key={line} variant="small" tone="quiet">
               {line}
             </Text>
           ))}
         </View>
         <Acts
           yes={`Give ${change < 0 ? 'less' : 'more'}`}
-          spoken={`Give ${groupName} ${sayChange(change)}`}
+          spoken={`Give ${groupName} ${formatChange(change)}`}
           about={`the portions of ${groupName}`}
           onSay={(said) => void answer.portions(proposal, said)}
         />
@@ -92,7 +99,7 @@ function PortionsCard({ proposal, data }: { proposal: PortionsProposed; data: Ho
 
 function WaterCard({ proposal }: { proposal: WaterProposed }) {
   const styles = useStyles();
-  const words = useWords();
+  const format = useFormat();
   const answer = useAnswer();
   const { tankName, before, after, peak, capMgL, capGroupName, litresPerWeek, growers, why } =
     proposal;
@@ -100,26 +107,26 @@ function WaterCard({ proposal }: { proposal: WaterProposed }) {
     <Card label={`Water of ${tankName}`}>
       <View style={styles.card}>
         <View style={styles.head}>
-          <Text look="strong">{`${tankName}: change ${sayRhythm(after)}`}</Text>
+          <Text variant="strong">{`${tankName}: change ${formatRhythm(after)}`}</Text>
           <WhyLink about={`the water of ${tankName}`} why={why}>
             <RecordNote kind="nitrate" />
           </WhyLink>
         </View>
-        <Text look="small" tone="quiet">
-          {`With ${sayRhythm(before)} nitrate peaks at ${sayNumber(peak.before, 0)} mg/L; ${capGroupName} tolerate about ${capMgL} mg/L.`}
+        <Text variant="small" tone="quiet">
+          {`With ${formatRhythm(before)} nitrate peaks at ${formatNumber(peak.before, 0)} mg/L; ${capGroupName} tolerate about ${capMgL} mg/L.`}
         </Text>
-        <Text>{`It would peak at ${sayNumber(peak.after, 0)} mg/L.`}</Text>
-        <Text look="small" tone="quiet">
-          {`New water a week: ${words.say('volume', litresPerWeek.before)} → ${words.say('volume', litresPerWeek.after)}`}
+        <Text>{`It would peak at ${formatNumber(peak.after, 0)} mg/L.`}</Text>
+        <Text variant="small" tone="quiet">
+          {`New water a week: ${format.quantity('volume', litresPerWeek.before)} → ${format.quantity('volume', litresPerWeek.after)}`}
         </Text>
         {growers.length > 0 ? (
-          <Text look="small" tone="quiet">
+          <Text variant="small" tone="quiet">
             {`${growers.join(', ')}: still growing, and not to be fed less for the water.`}
           </Text>
         ) : null}
         <Acts
           yes="Change so"
-          spoken={`Change ${sayRhythm(after)} in ${tankName}`}
+          spoken={`Change ${formatRhythm(after)} in ${tankName}`}
           about={`the water of ${tankName}`}
           onSay={(said) => void answer.water(proposal, said)}
         />
@@ -145,17 +152,22 @@ function Acts({
     <View style={styles.acts}>
       <Button label={yes} spoken={spoken} onPress={() => onSay('yes')} />
       <Button
-        look="bare"
+        variant="bare"
         label="In a week"
         spoken={`Ask about ${about} in a week`}
         onPress={() => onSay('later')}
       />
-      <Button look="bare" label="Leave it" spoken={`Leave ${about}`} onPress={() => onSay('no')} />
+      <Button
+        variant="bare"
+        label="Leave it"
+        spoken={`Leave ${about}`}
+        onPress={() => onSay('no')}
+      />
     </View>
   );
 }
 
-function TrainingCard({ proposal, data }: { proposal: TrainingProposed; data: HouseData }) {
+function TrainingCard({ proposal, data }: { proposal: TrainingProposed; data: AppData }) {
   const styles = useStyles();
   const answer = useAnswer();
   const { groupId, groupName, foodName } = proposal;
@@ -164,9 +176,9 @@ function TrainingCard({ proposal, data }: { proposal: TrainingProposed; data: Ho
   return (
     <Card label={`${groupName} refuse ${lowerFirst(foodName)}`}>
       <View style={styles.card}>
-        <Text look="strong">{`${groupName} refuse the ${lowerFirst(foodName)}`}</Text>
-        <Text look="small" tone="quiet">
-          {`${tankName(data, proposal.tankId)}. ${sayRefused(proposal)}`}
+        <Text variant="strong">{`${groupName} refuse the ${lowerFirst(foodName)}`}</Text>
+        <Text variant="small" tone="quiet">
+          {`${tankName(data, proposal.tankId)}. ${formatRefused(proposal)}`}
         </Text>
         <Acts
           yes="Train them"

@@ -1,12 +1,12 @@
 import type { Group } from '@open-larder/contract';
 import { useState } from 'react';
-import type { HouseData } from '../store';
+import type { AppData } from '../store';
 import { Button, Picker, Sheet, Text, lowerFirst } from '../ui';
 import { useAnswer } from './useAnswer';
 
 interface Props {
   group: Group;
-  data: HouseData;
+  data: AppData;
   onClose: () => void;
 }
 
@@ -55,7 +55,7 @@ export function TrainSheet({ group, data, onClose }: Props) {
             onChange={setServing}
           />
           <Button
-            look="primary"
+            variant="primary"
             label="Begin the training"
             disabled={foodId === '' || foodId === knownId}
             onPress={() => begin()}

@@ -1,13 +1,13 @@
 import type { Group } from '@open-larder/contract';
 import { TRAINING_STEPS } from '@open-larder/core/round';
 import { View } from 'react-native';
-import type { HouseData } from '../store';
+import type { AppData } from '../store';
 import { themed } from '../theme';
 import { Button, Card, Text, lowerFirst } from '../ui';
 import { useAnswer } from './useAnswer';
 
 /** How far a group is on its way to a new food. */
-export function TrainingCard({ group, data }: { group: Group; data: HouseData }) {
+export function TrainingCard({ group, data }: { group: Group; data: AppData }) {
   const styles = useStyles();
   const answer = useAnswer();
   const { training, diet } = group;
@@ -19,7 +19,7 @@ export function TrainingCard({ group, data }: { group: Group; data: HouseData })
   return (
     <Card label={`Training of ${group.name}`}>
       <View style={styles.card}>
-        <Text look="strong">{`Trained onto ${nameOf(training.foodId)}`}</Text>
+        <Text variant="strong">{`Trained onto ${nameOf(training.foodId)}`}</Text>
         <View
           role="img"
           aria-label={`Step ${step} of ${TRAINING_STEPS.length}`}
@@ -29,7 +29,7 @@ export function TrainingCard({ group, data }: { group: Group; data: HouseData })
             <View key={of} style={[styles.step, at < step && styles.reached]} />
           ))}
         </View>
-        <Text look="small" tone="quiet">
+        <Text variant="small" tone="quiet">
           {serving
             ? `Step ${step}: ${Math.round(share * 100)} % of the meal, the rest ${nameOf(serving.foodId)}. ${offers === 0 ? 'No meal was logged yet' : `${offers} ${offers === 1 ? 'meal' : 'meals'} so far`}. Two taken in a row: a step on; two refused: one back.`
             : 'The serving that it was mixed into is no longer planned: end it, and begin again with another.'}
@@ -42,7 +42,7 @@ export function TrainingCard({ group, data }: { group: Group; data: HouseData })
           />
           {serving ? (
             <Button
-              look="bare"
+              variant="bare"
               label="Into the diet"
               spoken={`Put ${nameOf(training.foodId)} into the diet of ${group.name}`}
               onPress={() => answer.keep(group, training, nameOf(training.foodId))}

@@ -1,11 +1,11 @@
 import type { Group } from '@open-larder/contract';
 import { View } from 'react-native';
-import type { HouseData } from '../store';
+import type { AppData } from '../store';
 import { Button, Card, Text, lowerFirst } from '../ui';
 import { useAnswer } from './useAnswer';
 
 /** A training that has come to its end, the good one or the other: what now is asked. */
-export function TrainingEnd({ group, data }: { group: Group; data: HouseData }) {
+export function TrainingEnd({ group, data }: { group: Group; data: AppData }) {
   const answer = useAnswer();
   const { training } = group;
   if (!training?.ends) return null;
@@ -14,10 +14,10 @@ export function TrainingEnd({ group, data }: { group: Group; data: HouseData }) 
   return (
     <Card label={`Training of ${group.name}`}>
       <View style={{ padding: 12, gap: 8 }}>
-        <Text look="strong">
+        <Text variant="strong">
           {taken ? `${group.name} take ${food} now` : `${group.name} do not learn ${food}`}
         </Text>
-        <Text look="small" tone="quiet">
+        <Text variant="small" tone="quiet">
           {taken
             ? `They took it by itself, twice in a row. It can replace the food that it was mixed with.`
             : `Refused six times in a row, at the smallest share. Another food, or another form of it, may be the better way.`}
@@ -31,7 +31,7 @@ export function TrainingEnd({ group, data }: { group: Group; data: HouseData }) 
             />
           ) : null}
           <Button
-            look={taken ? 'bare' : 'plain'}
+            variant={taken ? 'bare' : 'plain'}
             label="End the training"
             spoken={`End the training of ${group.name}`}
             onPress={() => answer.stop(group, training)}

@@ -7,8 +7,8 @@ import type {
   WaterProposed,
 } from '@open-larder/contract';
 import { api, useHand, useNow } from '../store';
-import { lowerFirst, useSay } from '../ui';
-import { sayChange, sayRhythm } from './words';
+import { lowerFirst, useToast } from '../ui';
+import { formatChange, formatRhythm } from './labels';
 import { stampFor } from '../store/intent';
 
 /** Done, not wanted, or not now. */
@@ -24,7 +24,7 @@ const again = (said: Said) =>
 
 /** Answers to what is proposed, and the life of a training; each with a way back. */
 export function useAnswer() {
-  const say = useSay();
+  const toast = useToast();
   const now = useNow();
   const hand = useHand();
   const [send] = api.useAnswerProposalMutation();
@@ -35,7 +35,7 @@ export function useAnswer() {
   const stamped = (...meant: readonly unknown[]) => ({ ...stampFor(...meant), hand });
   /** Whether it went well; what went wrong is said. */
   const well = (done: { error?: unknown }): boolean => {
-    if (done.error) say((done.error as Problem).detail, { tone: 'fault' });
+    if (done.error) toast((done.error as Problem).detail, { tone: 'error' });
     return !done.error;
   };
   const takeBack = async (id: string) => {
@@ -63,9 +63,9 @@ export function useAnswer() {
       const stamp = stamped('portions', groupId, version, said);
       const body = { ...stamp, ...HOW[said], groupId, tankId: null, version };
       if (!well(await send({ body: { ...body, kind: 'portions', foodId: null } }))) return;
-      say(
+      toast(
         said === 'yes'
-          ? `${groupName} get ${sayChange(change)} from now on.`
+          ? `${groupName} get ${formatChange(change)} from now on.`
           : `${groupName} stay as they are; ${again(said)}.`,
         { undo: () => void takeBack(body.id) },
       );
@@ -74,9 +74,9 @@ export function useAnswer() {
       const stamp = stamped('water rhythm', tankId, version, said);
       const body = { ...stamp, ...HOW[said], groupId: null, tankId, version };
       if (!well(await send({ body: { ...body, kind: 'water', foodId: null } }))) return;
-      say(
+      toast(
         said === 'yes'
-          ? `${tankName}: ${sayRhythm(after)} from now on.`
+          ? `${tankName}: ${formatRhythm(after)} from now on.`
           : `The water of ${tankName} is changed as it was; ${again(said)}.`,
         { undo: () => void takeBack(body.id) },
       );
@@ -89,14 +89,14 @@ export function useAnswer() {
       const stamp = stamped('no training', groupId, foodId, version, said);
       const body = { ...stamp, ...HOW[said], groupId, tankId: null, foodId, version };
       if (!well(await send({ body: { ...body, kind: 'training' } }))) return;
-      say(`${groupName} are not trained; ${again(said)}.`, {
+      toast(`${groupName} are not trained; ${again(said)}.`, {
         undo: () => void takeBack(body.id),
       });
     },
     async begin(wanted: Pick<TrainingProposed, 'groupId' | 'servingId' | 'foodId'>, names: string) {
       const id = await startTraining(wanted);
       if (id === null) return false;
-      say(`${names}: the mixed meal is on the round.`, {
+      toast(`${names}: the mixed meal is on the round.`, {
         undo: () => void stopTraining(id, false),
       });
       return true;
@@ -104,7 +104,7 @@ export function useAnswer() {
     /** End it as it was before; «undo» goes on at the step where it was. */
     async stop(group: Group, training: TrainingRow) {
       if (!(await stopTraining(training.id, false))) return;
-      say(`${group.name}: the training has ended.`, {
+      toast(`${group.name}: the training has ended.`, {
         undo: () => void startTraining({ ...training, groupId: group.id }, training.step),
       });
     },
@@ -113,7 +113,7 @@ export function useAnswer() {
       const before = group.diet;
       const after = await stopTraining(training.id, true);
       if (!after) return;
-      say(`${group.name} have ${lowerFirst(foodName)} in their diet now.`, {
+      toast(`${group.name} have ${lowerFirst(foodName)} in their diet now.`, {
         undo: async () => {
           if (!before || !after.diet) return;
           const { validFrom: _, ...diet } = before;

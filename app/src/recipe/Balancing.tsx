@@ -7,7 +7,7 @@ import { useController, type Control, type UseFormReturn } from 'react-hook-form
 import { View } from 'react-native';
 import { Button, Choice, NumberField, Text } from '../ui';
 import type { RecipeValues } from './RecipeForm';
-import { sayMiss, TARGET_NAMES } from './words';
+import { formatMiss, TARGET_NAMES } from './labels';
 
 const TARGETS: readonly Target[] = ['protein', 'fat', 'plant', 'moisture'];
 
@@ -93,7 +93,7 @@ async function balanced(
     return id ? (foods.get(id)?.name ?? []) : [];
   });
   return [
-    ...(found.misses.length === 0 ? ['Every target is reached.'] : found.misses.map(sayMiss)),
+    ...(found.misses.length === 0 ? ['Every target is reached.'] : found.misses.map(formatMiss)),
     ...(names.length > 0 ? [`The shelf has no more ${names.join(', nor ')}.`] : []),
   ];
 }
@@ -124,7 +124,7 @@ function Band({ control, target }: { control: Control<RecipeValues>; target: Tar
           decimals={1}
           value={low}
           onChange={(value) => set(value, high)}
-          fault={fieldState.error?.message ?? fieldState.error?.root?.message}
+          fieldError={fieldState.error?.message ?? fieldState.error?.root?.message}
         />
       </View>
       <View style={{ flexBasis: 120, flexGrow: 1 }}>

@@ -1,14 +1,14 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { batchCreate, type FoodRow, type RecipeRow, type ResponseOf } from '@open-larder/contract';
-import { sayGrams } from '@open-larder/core/food';
+import { formatGrams } from '@open-larder/core/food';
 import { addDays } from '@open-larder/core/round';
 import { batchOf, pieceMassG, trayMassG } from '@open-larder/core/recipe';
 import { useForm, useWatch } from 'react-hook-form';
 import type { z } from 'zod';
 import { DateInput, MeasureInput } from '../forms/inputs';
-import { api, useNow, useWords } from '../store';
-import { Button, Card, ListRow, Sheet, Text, useSave, useSay } from '../ui';
-import { sayPieces } from './words';
+import { api, useNow, useFormat } from '../store';
+import { Button, Card, ListRow, Sheet, Text, useSave, useToast } from '../ui';
+import { formatPieces } from './labels';
 import { formIntent } from '../store/intent';
 
 interface Props {
@@ -19,9 +19,9 @@ interface Props {
 
 /** Making a batch: how much, what it takes from the shelf, and until when it keeps. */
 export function BatchSheet({ recipe, foods, onClose }: Props) {
-  const say = useSay();
+  const toast = useToast();
   const now = useNow();
-  const words = useWords();
+  const format = useFormat();
   const intent = formIntent('batch', recipe.id);
   const ids = { id: intent.id, lotId: intent.also('lot') };
   const [make] = api.useMakeBatchMutation();
@@ -42,9 +42,9 @@ export function BatchSheet({ recipe, foods, onClose }: Props) {
     );
     if (!made) return;
     const missing = made.short.map(({ foodId }) => foods.get(foodId)?.name).filter(Boolean);
-    say(
+    toast(
       missing.length === 0
-        ? `${sayGrams(body.massG)} of ${recipe.name} are on the shelf.`
+        ? `${formatGrams(body.massG)} of ${recipe.name} are on the shelf.`
         : `Made. The shelf had too little ${missing.join(' and ')}: count it in the larder.`,
     );
     onClose();
@@ -64,9 +64,9 @@ export function BatchSheet({ recipe, foods, onClose }: Props) {
         <>
           <Text>
             {[
-              sayPieces(batch.pieces, piece),
+              formatPieces(batch.pieces, piece),
               `${batch.trays} ${batch.trays === 1 ? 'tray' : 'trays'}`,
-              day ? `use by ${words.day(addDays(day, recipe.keepsDays))}` : null,
+              day ? `use by ${format.day(addDays(day, recipe.keepsDays))}` : null,
             ]
               .filter(Boolean)
               .join(' · ')}
@@ -81,15 +81,15 @@ export function BatchSheet({ recipe, foods, onClose }: Props) {
                   key={foodId ?? 'water'}
                   first={index === 0}
                   title={food?.name ?? 'Water'}
-                  detail={short ? `only ${sayGrams(food.remainingG)} on the shelf` : undefined}
-                  trail={<Text tone={short ? 'due' : 'ink'}>{sayGrams(wanted)}</Text>}
+                  detail={short ? `only ${formatGrams(food.remainingG)} on the shelf` : undefined}
+                  trail={<Text tone={short ? 'due' : 'ink'}>{formatGrams(wanted)}</Text>}
                 />
               );
             })}
           </Card>
         </>
       ) : null}
-      <Button look="primary" label="It is made" onPress={() => submit()} />
+      <Button variant="primary" label="It is made" onPress={() => submit()} />
     </Sheet>
   );
 }

@@ -12,7 +12,7 @@ import {
   StaleNotice,
   useDraft,
   useSave,
-  useSay,
+  useToast,
 } from '../ui';
 import { RecipeForm } from './RecipeForm';
 import { useKitchen } from './useKitchen';
@@ -42,7 +42,7 @@ export function EditRecipeScreen({ id }: { id: string }) {
 
 function EditForm({ recipe, foods }: { recipe: RecipeRow; foods: ReadonlyMap<string, FoodRow> }) {
   const router = useRouter();
-  const say = useSay();
+  const toast = useToast();
   const [edit] = api.useEditRecipeMutation();
   const form = useForm<RecipeEdit>({
     resolver: zodResolver(recipeEdit),
@@ -54,7 +54,7 @@ function EditForm({ recipe, foods }: { recipe: RecipeRow; foods: ReadonlyMap<str
     const saved = await save<RecipeRow>(() => edit({ params: { id: recipe.id }, body }) as never);
     if (!saved) return;
     forgetDraft();
-    say(`${saved.name} is saved; the food that it makes follows.`);
+    toast(`${saved.name} is saved; the food that it makes follows.`);
     router.replace(`/larder/recipes/${recipe.id}`);
   });
   return (
@@ -76,7 +76,7 @@ function EditForm({ recipe, foods }: { recipe: RecipeRow; foods: ReadonlyMap<str
         onTakeTheirs={(theirs: RecipeRow) => form.reset(valuesOf(theirs))}
       />
       <RecipeForm form={form as never} foods={foods} product={recipe.foodId} />
-      <Button look="primary" label="Save" onPress={() => submit()} />
+      <Button variant="primary" label="Save" onPress={() => submit()} />
     </>
   );
 }

@@ -1,5 +1,5 @@
 import type { FoodRow } from '@open-larder/contract';
-import { sayGrams } from '@open-larder/core/food';
+import { formatGrams } from '@open-larder/core/food';
 import { useController, useFieldArray, useWatch, type Control } from 'react-hook-form';
 import { View } from 'react-native';
 import { FoodSign } from '../draw/FoodSign';
@@ -7,7 +7,7 @@ import { NumberInput } from '../forms/inputs';
 import { PERCENT } from '../forms/percent';
 import { Button, Choices, FaultLine, Picker, Text } from '../ui';
 import type { RecipeValues } from './RecipeForm';
-import { percent } from './words';
+import { percent } from './labels';
 
 const WATER = 'water';
 /** What a new ingredient begins with, to be changed. */
@@ -30,7 +30,7 @@ export function IngredientsInput({ control, foods, product }: Props) {
     now.forEach((one, at) =>
       update(at, { ...one, share: Math.round((one.share / sum) * 1e6) / 1e6 }),
     );
-  const fault = fieldState.error?.message ?? fieldState.error?.root?.message;
+  const fieldError = fieldState.error?.message ?? fieldState.error?.root?.message;
   return (
     <View style={{ gap: 12 }}>
       {fields.map((field, index) => (
@@ -53,7 +53,7 @@ export function IngredientsInput({ control, foods, product }: Props) {
           </View>
           <Binder control={control} index={index} />
           <Button
-            look="bare"
+            variant="bare"
             label="Remove"
             spoken={`Remove ingredient ${index + 1}`}
             onPress={() => remove(index)}
@@ -79,10 +79,10 @@ export function IngredientsInput({ control, foods, product }: Props) {
           </Text>
         ) : null}
         {now.length > 0 && sum > 0 && Math.abs(sum - 1) > 0.001 ? (
-          <Button look="bare" label="Make it 100 %" onPress={scaled} />
+          <Button variant="bare" label="Make it 100 %" onPress={scaled} />
         ) : null}
       </View>
-      {fault ? <FaultLine fault={fault} /> : null}
+      {fieldError ? <FaultLine fieldError={fieldError} /> : null}
     </View>
   );
 }
@@ -108,11 +108,11 @@ function FoodOf({ control, index, foods, product }: Row & Omit<Props, 'control'>
           .map((food) => ({
             value: food.id,
             title: food.name,
-            detail: `${sayGrams(food.remainingG)} on the shelf`,
+            detail: `${formatGrams(food.remainingG)} on the shelf`,
             lead: <FoodSign family={food.family} />,
           })),
       ]}
-      fault={fieldState.error?.message}
+      fieldError={fieldState.error?.message}
     />
   );
 }

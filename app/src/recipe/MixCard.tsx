@@ -1,12 +1,12 @@
 import type { FoodRow, RecipeRow } from '@open-larder/contract';
-import { digestibleEnergy, ofDryMatter, sayGrams } from '@open-larder/core/food';
+import { digestibleEnergy, ofDryMatter, formatGrams } from '@open-larder/core/food';
 import { batchOf, pieceMassG, trayMassG } from '@open-larder/core/recipe';
 import { pricePerGram } from '@open-larder/core/stock';
-import { sayNumber } from '@open-larder/core/units';
-import { useWords } from '../store';
+import { formatNumber } from '@open-larder/core/units';
+import { useFormat } from '../store';
 import { Card, FaultLine, ListRow, Text } from '../ui';
 import { triedMix } from './useKitchen';
-import { percent, sayLosses, sayPieces } from './words';
+import { percent, formatLosses, formatPieces } from './labels';
 
 interface Props {
   recipe: Pick<RecipeRow, 'name' | 'ingredients' | 'cooked' | 'drained' | 'tray'>;
@@ -15,9 +15,9 @@ interface Props {
 
 /** What a recipe makes: its make-up, its energy, its pieces, and what a hundred grams cost. */
 export function MixCard({ recipe, foods }: Props) {
-  const words = useWords();
-  const { mix, fault } = triedMix(recipe, foods);
-  if (fault !== null) return <FaultLine fault={fault} />;
+  const format = useFormat();
+  const { mix, fieldError } = triedMix(recipe, foods);
+  if (fieldError !== null) return <FaultLine fieldError={fieldError} />;
   const { composition, plantShare } = mix;
   const dry = ofDryMatter(composition);
   const energy = digestibleEnergy(recipe.name || 'the mix', composition, 'omnivore').value;
@@ -29,7 +29,7 @@ export function MixCard({ recipe, foods }: Props) {
     return price === null ? null : price * (amountsG[at] as number);
   });
   const cost = prices.reduce<number>((sum, one) => sum + (one ?? 0), 0);
-  const losses = sayLosses(recipe);
+  const losses = formatLosses(recipe);
   return (
     <Card label="What it makes">
       <ListRow
@@ -39,19 +39,19 @@ export function MixCard({ recipe, foods }: Props) {
       />
       <ListRow
         title="As fed"
-        detail={`protein ${percent(composition.protein, 1)} · fat ${percent(composition.fat, 1)} · moisture ${percent(composition.moisture)} · ${sayNumber(energy, 1)} kJ/g for an omnivore`}
+        detail={`protein ${percent(composition.protein, 1)} · fat ${percent(composition.fat, 1)} · moisture ${percent(composition.moisture)} · ${formatNumber(energy, 1)} kJ/g for an omnivore`}
       />
       {losses ? (
-        <ListRow title="Lost on the way" detail={`${losses}: ${sayGrams(rawG)} make 100 g`} />
+        <ListRow title="Lost on the way" detail={`${losses}: ${formatGrams(rawG)} make 100 g`} />
       ) : null}
       <ListRow
         title="A tray"
-        detail={`${sayGrams(trayMassG(tray))}, ${sayPieces(tray.columns * tray.rows, pieceMassG(tray))}`}
+        detail={`${formatGrams(trayMassG(tray))}, ${formatPieces(tray.columns * tray.rows, pieceMassG(tray))}`}
       />
       <ListRow
         title="100 g cost"
         detail={prices.includes(null) ? 'some ingredients have no price' : undefined}
-        trail={<Text>{words.money(cost)}</Text>}
+        trail={<Text>{format.money(cost)}</Text>}
       />
     </Card>
   );

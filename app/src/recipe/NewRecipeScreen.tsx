@@ -4,7 +4,7 @@ import { useRouter } from 'expo-router';
 import { useForm } from 'react-hook-form';
 import type { z } from 'zod';
 import { api } from '../store';
-import { Button, Fault, Screen, Skeleton, useDraft, useSave, useSay } from '../ui';
+import { Button, Fault, Screen, Skeleton, useDraft, useSave, useToast } from '../ui';
 import { RecipeForm } from './RecipeForm';
 import { useKitchen } from './useKitchen';
 import { formIntent } from '../store/intent';
@@ -27,7 +27,7 @@ const BLANK: Omit<Values, 'id' | 'foodId'> = {
 
 export function NewRecipeScreen() {
   const router = useRouter();
-  const say = useSay();
+  const toast = useToast();
   const { data, problem, retry } = useKitchen();
   const intent = formIntent('recipe.new');
   const ids = { id: intent.id, foodId: intent.also('food') };
@@ -42,7 +42,7 @@ export function NewRecipeScreen() {
     const saved = await save<RecipeRow>(() => create({ body: { ...body, ...ids } }) as never);
     if (!saved) return;
     forgetDraft();
-    say(`${saved.name} is saved. What it makes is on the shelf, empty for now.`);
+    toast(`${saved.name} is saved. What it makes is on the shelf, empty for now.`);
     router.replace(`/larder/recipes/${saved.id}`);
   });
   return (
@@ -56,7 +56,7 @@ export function NewRecipeScreen() {
       ) : (
         <>
           <RecipeForm form={form as never} foods={data.foods} product={ids.foodId} />
-          <Button look="primary" label="Write it down" onPress={() => submit()} />
+          <Button variant="primary" label="Write it down" onPress={() => submit()} />
         </>
       )}
     </Screen>

@@ -34,7 +34,7 @@ export function RecipeForm({ form, foods, product }: Props) {
           { value: 'mix', label: 'mix that is frozen or dried' },
         ]}
       />
-      <Text look="subtitle">What goes in</Text>
+      <Text variant="subtitle">What goes in</Text>
       <IngredientsInput control={control} foods={[...foods.values()]} product={product} />
       <LiveMix control={control} foods={foods} />
       <Disclosure
@@ -44,7 +44,7 @@ export function RecipeForm({ form, foods, product }: Props) {
       >
         <Balancing form={form} foods={foods} />
       </Disclosure>
-      <Text look="subtitle">Cooking and cutting</Text>
+      <Text variant="subtitle">Cooking and cutting</Text>
       <Cells>
         <Percent control={control} name="cooked" label="Steams off in cooking" />
         <Percent control={control} name="drained" label="Drains off" />

@@ -1,18 +1,18 @@
 import type { FoodRow, Problem, RecipeRow } from '@open-larder/contract';
-import { sayGrams } from '@open-larder/core/food';
+import { formatGrams } from '@open-larder/core/food';
 import { pieceMassG } from '@open-larder/core/recipe';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { FoodSign } from '../draw/FoodSign';
-import { api, useWords } from '../store';
+import { api, useFormat } from '../store';
 import { useWide } from '../theme';
-import { Button, Card, Empty, Fault, ListRow, Screen, Skeleton, Text, useSay } from '../ui';
+import { Button, Card, Empty, Fault, ListRow, Screen, Skeleton, Text, useToast } from '../ui';
 import { usePrintLabels } from '../larder/usePrintLabels';
 import { BatchSheet } from './BatchSheet';
 import { MixCard } from './MixCard';
 import { useKitchen } from './useKitchen';
-import { percent, sayPieces } from './words';
+import { percent, formatPieces } from './labels';
 import { stampFor } from '../store/intent';
 
 /** One recipe: what goes in, what it makes, and the batches that were made of it. */
@@ -36,13 +36,13 @@ export function RecipeScreen({ id }: { id: string }) {
         <Empty title="No such recipe" text="It may have been put away. Go back to the recipes." />
       ) : (
         <>
-          <Text look="subtitle">What goes in</Text>
+          <Text variant="subtitle">What goes in</Text>
           <Ingredients recipe={recipe} foods={data.foods} />
-          <Text look="subtitle">What it makes</Text>
+          <Text variant="subtitle">What it makes</Text>
           <MixCard recipe={recipe} foods={data.foods} />
           {recipe.method ? (
             <>
-              <Text look="subtitle">How it is made</Text>
+              <Text variant="subtitle">How it is made</Text>
               <Text>{recipe.method}</Text>
             </>
           ) : null}
@@ -73,7 +73,7 @@ function Ingredients({ recipe, foods }: Parts) {
             title={food?.name ?? 'Water'}
             detail={[
               binder ? 'binds' : null,
-              food ? `${sayGrams(food.remainingG)} on the shelf` : null,
+              food ? `${formatGrams(food.remainingG)} on the shelf` : null,
             ]
               .filter(Boolean)
               .join(' · ')}
@@ -87,13 +87,13 @@ function Ingredients({ recipe, foods }: Parts) {
 }
 
 function Batches({ recipe, foods }: Parts) {
-  const words = useWords();
+  const format = useFormat();
   const print = usePrintLabels();
   const [making, setMaking] = useState(false);
   const product = foods.get(recipe.foodId);
   return (
     <View style={{ gap: 8 }}>
-      <Text look="subtitle">Batches</Text>
+      <Text variant="subtitle">Batches</Text>
       {recipe.batches.length === 0 ? (
         <Text tone="quiet">None was made yet.</Text>
       ) : (
@@ -105,20 +105,20 @@ function Batches({ recipe, foods }: Parts) {
               <ListRow
                 key={batch.id}
                 first={index === 0}
-                title={`${sayGrams(batch.massG)} on ${words.day(batch.day)}`}
+                title={`${formatGrams(batch.massG)} on ${format.day(batch.day)}`}
                 detail={[
-                  sayPieces(pieces, pieceMassG(recipe.tray)),
-                  lot ? `${sayGrams(lot.remainingG)} left` : null,
-                  lot?.bestBefore ? `use by ${words.day(lot.bestBefore)}` : null,
+                  formatPieces(pieces, pieceMassG(recipe.tray)),
+                  lot ? `${formatGrams(lot.remainingG)} left` : null,
+                  lot?.bestBefore ? `use by ${format.day(lot.bestBefore)}` : null,
                 ]
                   .filter(Boolean)
                   .join(' · ')}
                 trail={
                   <View style={{ flexDirection: 'row' }}>
                     <Button
-                      look="bare"
+                      variant="bare"
                       label="Labels"
-                      spoken={`Labels of the batch of ${words.day(batch.day)}`}
+                      spoken={`Labels of the batch of ${format.day(batch.day)}`}
                       onPress={() => print(batch.lotId)}
                     />
                     {lot && lot.remainingG >= batch.massG - 1e-5 ? (
@@ -132,7 +132,7 @@ function Batches({ recipe, foods }: Parts) {
         </Card>
       )}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-        <Button look="primary" label="Make a batch" onPress={() => setMaking(true)} />
+        <Button variant="primary" label="Make a batch" onPress={() => setMaking(true)} />
       </View>
       {making ? (
         <BatchSheet recipe={recipe} foods={foods} onClose={() => setMaking(false)} />
@@ -142,16 +142,16 @@ function Batches({ recipe, foods }: Parts) {
 }
 
 function TakeBack({ id }: { id: string }) {
-  const say = useSay();
+  const toast = useToast();
   const [undo] = api.useUndoBatchMutation();
   return (
     <Button
-      look="bare"
+      variant="bare"
       label="Take back"
       onPress={async () => {
         const done = await undo({ params: { id }, body: stampFor('undo', id) });
-        if (done.error) say((done.error as Problem).detail, { tone: 'fault' });
-        else say('The batch is taken back; its ingredients are on the shelf again.');
+        if (done.error) toast((done.error as Problem).detail, { tone: 'error' });
+        else toast('The batch is taken back; its ingredients are on the shelf again.');
       }}
     />
   );
@@ -159,17 +159,17 @@ function TakeBack({ id }: { id: string }) {
 
 function Acts({ recipe }: { recipe: RecipeRow }) {
   const router = useRouter();
-  const say = useSay();
+  const toast = useToast();
   const [edit] = api.useEditRecipeMutation();
   const putAway = async () => {
     const { id, foodId: _, batches: __, ...fields } = recipe;
     const done = await edit({ params: { id }, body: { ...fields, archived: true } });
     if (done.error) {
-      say((done.error as Problem).detail, { tone: 'fault' });
+      toast((done.error as Problem).detail, { tone: 'error' });
       return;
     }
     const { version } = done.data;
-    say(`${recipe.name} is put away, and its food is taken down.`, {
+    toast(`${recipe.name} is put away, and its food is taken down.`, {
       undo: () => void edit({ params: { id }, body: { ...fields, version, archived: false } }),
     });
     router.replace('/larder/recipes');

@@ -1,16 +1,16 @@
 import { useRouter } from 'expo-router';
 import Plus from 'lucide-react-native/icons/plus';
 import { FoodSign } from '../draw/FoodSign';
-import { useWords } from '../store';
+import { useFormat } from '../store';
 import { useColours } from '../theme';
 import { Button, Card, Empty, Fault, ListRow, Screen, Skeleton } from '../ui';
 import { triedMix, useKitchen } from './useKitchen';
-import { sayMix } from './words';
+import { formatMix } from './labels';
 
 /** The keeper's own mixes. */
 export function RecipesScreen() {
   const router = useRouter();
-  const words = useWords();
+  const format = useFormat();
   const colours = useColours();
   const { data, problem, retry } = useKitchen();
   const kept = (data?.recipes ?? [])
@@ -42,7 +42,7 @@ export function RecipesScreen() {
           text="Write down a mix of what is on the shelf: a green gel, say, of peas, spinach and gelatine. What it makes is worked out, balanced to your targets, and comes to the shelf in pieces."
           action={
             <Button
-              look="primary"
+              variant="primary"
               label="Write a recipe"
               onPress={() => router.push('/larder/recipes/new')}
             />
@@ -51,7 +51,7 @@ export function RecipesScreen() {
       ) : (
         <Card label="Home recipes">
           {kept.map((recipe, index) => {
-            const { mix, fault } = triedMix(recipe, data.foods);
+            const { mix, fieldError } = triedMix(recipe, data.foods);
             const [last] = recipe.batches;
             return (
               <ListRow
@@ -60,8 +60,8 @@ export function RecipesScreen() {
                 lead={<FoodSign family={recipe.kind === 'gel' ? 'jelly' : 'mortar'} />}
                 title={recipe.name}
                 detail={[
-                  mix ? sayMix(mix) : fault,
-                  last ? `last made ${words.day(last.day)}` : 'never made yet',
+                  mix ? formatMix(mix) : fieldError,
+                  last ? `last made ${format.day(last.day)}` : 'never made yet',
                 ].join(' · ')}
                 onPress={() => router.push(`/larder/recipes/${recipe.id}`)}
               />

@@ -28,11 +28,11 @@ type Mixed = Pick<RecipeRow, 'ingredients' | 'cooked' | 'drained'>;
 export function triedMix(
   recipe: Mixed,
   foods: ReadonlyMap<string, FoodRow>,
-): { mix: Mixture; fault: null } | { mix: null; fault: string } {
+): { mix: Mixture; fieldError: null } | { mix: null; fieldError: string } {
   try {
-    return { mix: mixOf(recipe, foods), fault: null };
+    return { mix: mixOf(recipe, foods), fieldError: null };
   } catch (error) {
-    if (error instanceof RangeError) return { mix: null, fault: error.message };
+    if (error instanceof RangeError) return { mix: null, fieldError: error.message };
     throw error;
   }
 }

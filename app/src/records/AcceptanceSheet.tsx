@@ -1,9 +1,9 @@
 import type { Problem } from '@open-larder/contract';
-import { api, useWords } from '../store';
-import { Fault, Sheet, Skeleton, Text, later } from '../ui';
+import { api, useFormat } from '../store';
+import { Fault, Sheet, Skeleton, Text, lazyComponent } from '../ui';
 import type { ServedSum } from './served';
 
-const Chart = later(async () => (await import('./Chart')).default);
+const Chart = lazyComponent(async () => (await import('./Chart')).default);
 
 interface Props {
   sum: ServedSum;
@@ -14,13 +14,13 @@ interface Props {
 
 /** How much of one food a group ate, week by week. */
 export function AcceptanceSheet({ sum, pair, span, onClose }: Props) {
-  const words = useWords();
+  const format = useFormat();
   const { data, error, refetch } = api.useAcceptanceQuery({ id: pair.groupId, ...span });
   const food = data?.foods.find((one) => one.foodId === pair.foodId);
   const known = (food?.taken ?? []).flatMap((taken, at) =>
     taken === null ? [] : [{ week: data!.weeks[at]!, percent: 100 * taken }],
   );
-  const short = (week: string) => words.day(week).split(' ').slice(1).join(' ');
+  const short = (week: string) => format.day(week).split(' ').slice(1).join(' ');
   // A year of weeks is too many words for an axis.
   const every = Math.ceil(known.length / 6);
   return (
@@ -33,7 +33,7 @@ export function AcceptanceSheet({ sum, pair, span, onClose }: Props) {
       ) : known.length < 2 ? (
         <Text>
           {known[0]
-            ? `${Math.round(known[0].percent)} % of it was eaten in the week of ${words.day(known[0].week)}: a course needs two weeks at least.`
+            ? `${Math.round(known[0].percent)} % of it was eaten in the week of ${format.day(known[0].week)}: a course needs two weeks at least.`
             : 'None was offered in these weeks.'}
         </Text>
       ) : (
@@ -43,9 +43,9 @@ export function AcceptanceSheet({ sum, pair, span, onClose }: Props) {
             title="Eaten of what was offered"
             detail="% by week; weeks without it are left out."
             labels={known.map(({ week }, at) => (at % every === 0 ? short(week) : ''))}
-            lines={[{ values: known.map(({ percent }) => percent), look: 'main' }]}
+            lines={[{ values: known.map(({ percent }) => percent), variant: 'main' }]}
           />
-          <Text>{sayCourse(known.map(({ percent }) => percent))}</Text>
+          <Text>{formatCourse(known.map(({ percent }) => percent))}</Text>
         </>
       )}
     </Sheet>
@@ -55,7 +55,7 @@ export function AcceptanceSheet({ sum, pair, span, onClose }: Props) {
 /** A change of so many per cent between the first and the last third is worth a word. */
 const WORTH = 15;
 
-function sayCourse(percents: readonly number[]): string {
+function formatCourse(percents: readonly number[]): string {
   const third = Math.max(1, Math.floor(percents.length / 3));
   const mean = (part: readonly number[]) => part.reduce((sum, one) => sum + one, 0) / part.length;
   const before = mean(percents.slice(0, third));

@@ -1,16 +1,24 @@
 import type { Account, Problem } from '@open-larder/contract';
-import { sayGrams } from '@open-larder/core/food';
+import { formatGrams } from '@open-larder/core/food';
 import { addDays } from '@open-larder/core/round';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { FoodSign } from '../draw/FoodSign';
-import { useWords } from '../store';
+import { useFormat } from '../store';
 import { call } from '../store/call';
 import { ledgerApi } from '../store/ledgerApi';
 import { saveFile } from '../table/saveFile';
-import { Button, Card, Choice, Empty, Fault, ListRow, Skeleton, Text, useSay } from '../ui';
-import { lossesOf, sayEaten, sayGrowth, sayLiving, sayLosses, sayRated, sayWater } from './account';
+import { Button, Card, Choice, Empty, Fault, ListRow, Skeleton, Text, useToast } from '../ui';
+import {
+  lossesOf,
+  formatEaten,
+  formatGrowth,
+  formatLiving,
+  formatLosses,
+  formatRated,
+  formatWater,
+} from './account';
 import { RatingSheet, Ratings } from './RatingSheet';
 import { SpanChoice } from './SpanChoice';
 
@@ -19,14 +27,14 @@ type Part = keyof Account;
 /** What came of it all: growth, losses, water, costs, and what foods did, over up to a year. */
 export function AccountView({ to }: { to: string }) {
   const router = useRouter();
-  const say = useSay();
+  const toast = useToast();
   const [days, setDays] = useState(91);
   const [part, setPart] = useState<Part>('groups');
   const span = { from: addDays(to, 1 - days), to };
   const { data, error, refetch } = ledgerApi.useAccountQuery(span);
   const save = async () => {
     const answer = await call('exportAccount', { query: { ...span, part } });
-    if ('error' in answer) say(answer.error.detail, { tone: 'fault' });
+    if ('error' in answer) toast(answer.error.detail, { tone: 'error' });
     else saveFile(answer.data.fileName, answer.data.text);
   };
   return (
@@ -44,7 +52,7 @@ export function AccountView({ to }: { to: string }) {
       />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         <Button label="Compare" onPress={() => router.push('/records/compare')} />
-        <Button look="bare" label="Save as CSV" onPress={() => save()} />
+        <Button variant="bare" label="Save as CSV" onPress={() => save()} />
       </View>
       {error ? (
         <Fault problem={error as Problem} onRetry={() => void refetch()} />
@@ -68,14 +76,14 @@ export function AccountView({ to }: { to: string }) {
 
 function GroupRows({ rows }: { rows: Account['groups'] }) {
   const router = useRouter();
-  const words = useWords();
+  const format = useFormat();
   const losses = lossesOf(rows);
   const lost = losses.reduce((sum, { count }) => sum + count, 0);
   return (
     <View style={{ gap: 16 }}>
       {lost > 0 ? (
         <View style={{ gap: 8 }}>
-          <Text look="subtitle">Losses</Text>
+          <Text variant="subtitle">Losses</Text>
           <Card label="Losses">
             {losses.map(({ says, count }, at) => (
               <ListRow
@@ -96,10 +104,10 @@ function GroupRows({ rows }: { rows: Account['groups'] }) {
             title={row.name}
             detail={[
               row.tankName,
-              sayLosses(row),
-              sayLiving(row),
-              sayGrowth(row, words),
-              sayEaten(row, words),
+              formatLosses(row),
+              formatLiving(row),
+              formatGrowth(row, format),
+              formatEaten(row, format),
             ]
               .filter(Boolean)
               .join('\n')}
@@ -116,7 +124,7 @@ const Share = ({ of }: { of: number }) => <Text tone="quiet">{`${Math.round(of *
 
 function TankRows({ rows }: { rows: Account['tanks'] }) {
   const router = useRouter();
-  const words = useWords();
+  const format = useFormat();
   return (
     <Card label="Water">
       {rows.map((row, at) => (
@@ -125,8 +133,8 @@ function TankRows({ rows }: { rows: Account['tanks'] }) {
           first={at === 0}
           title={row.name}
           detail={[
-            ...sayWater(row, words),
-            row.costMinor === null ? null : `food for ${words.money(row.costMinor)}`,
+            ...formatWater(row, format),
+            row.costMinor === null ? null : `food for ${format.money(row.costMinor)}`,
           ]
             .filter(Boolean)
             .join('\n')}
@@ -138,7 +146,7 @@ function TankRows({ rows }: { rows: Account['tanks'] }) {
 }
 
 function FoodRows({ rows }: { rows: Account['foods'] }) {
-  const words = useWords();
+  const format = useFormat();
   const [rated, setRated] = useState<Account['foods'][number] | null>(null);
   const sorted = [...rows].sort((a, b) => b.offeredG - a.offeredG);
   return (
@@ -151,14 +159,14 @@ function FoodRows({ rows }: { rows: Account['foods'] }) {
             lead={<FoodSign family={row.family} size={22} />}
             title={row.name}
             detail={[
-              `${sayGrams(row.offeredG - row.refusedG - row.leftG)} of ${sayGrams(row.offeredG)} eaten${
-                row.costMinor === null ? '' : ` for ${words.money(row.costMinor)}`
+              `${formatGrams(row.offeredG - row.refusedG - row.leftG)} of ${formatGrams(row.offeredG)} eaten${
+                row.costMinor === null ? '' : ` for ${format.money(row.costMinor)}`
               }`,
-              sayRated(row) ?? 'not rated',
+              formatRated(row) ?? 'not rated',
             ].join('\n')}
             trail={
               <Button
-                look="bare"
+                variant="bare"
                 label="Rate"
                 spoken={`Rate what ${row.name} did`}
                 onPress={() => setRated(row)}

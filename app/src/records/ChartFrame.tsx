@@ -14,8 +14,8 @@ export function ChartFrame({ title, detail, children }: Props) {
   return (
     <Card label={title}>
       <View style={{ padding: 12, gap: 4 }}>
-        <Text look="subtitle">{title}</Text>
-        <Text look="small" tone="quiet">
+        <Text variant="subtitle">{title}</Text>
+        <Text variant="small" tone="quiet">
           {detail}
         </Text>
       </View>

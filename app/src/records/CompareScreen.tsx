@@ -3,7 +3,7 @@ import { addDays } from '@open-larder/core/round';
 import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { GrowthCurve } from '../draw/GrowthCurve';
-import { useHouse, useNow, useWords, type HouseData } from '../store';
+import { useHouse, useNow, useFormat, type AppData } from '../store';
 import { ledgerApi } from '../store/ledgerApi';
 import { Button, Card, Choice, Empty, Fault, Picker, Screen, Skeleton, Text } from '../ui';
 import { startGrowth, type GrowthWorker } from '../workers/growth';
@@ -61,16 +61,16 @@ export function CompareScreen() {
 }
 
 /** Those that are kept, in walking order. */
-const kept = (data: HouseData) => {
+const kept = (data: AppData) => {
   const walk = new Map(data.tanks.map(({ id, walkOrder }) => [id, walkOrder]));
   return data.groups
     .filter(({ archived }) => !archived)
     .sort((a, b) => (walk.get(a.tankId) ?? 0) - (walk.get(b.tankId) ?? 0));
 };
 
-function Groups({ data }: { data: HouseData }) {
+function Groups({ data }: { data: AppData }) {
   const now = useNow();
-  const words = useWords();
+  const format = useFormat();
   const [days, setDays] = useState(91);
   const groups = kept(data);
   const [ids, setIds] = useState<string[]>(() => groups.slice(0, 2).map(({ id }) => id));
@@ -93,7 +93,7 @@ function Groups({ data }: { data: HouseData }) {
           </View>
           {ids.length > 2 ? (
             <Button
-              look="bare"
+              variant="bare"
               label="Leave out"
               spoken={`Leave out ${groups.find((one) => one.id === id)?.name ?? ''}`}
               onPress={() => setIds(ids.filter((one) => one !== id))}
@@ -104,7 +104,7 @@ function Groups({ data }: { data: HouseData }) {
       {ids.length < Math.min(MOST, groups.length) ? (
         <View style={{ alignItems: 'flex-start' }}>
           <Button
-            look="bare"
+            variant="bare"
             label="One more"
             onPress={() => setIds([...ids, groups.find(({ id }) => !ids.includes(id))!.id])}
           />
@@ -123,7 +123,7 @@ function Groups({ data }: { data: HouseData }) {
           columns={chosen.map(({ name }) => name)}
           rows={figuresOf(
             chosen.map(({ id }) => account.groups.find(({ groupId }) => groupId === id)),
-            words,
+            format,
           )}
         />
       )}
@@ -131,9 +131,9 @@ function Groups({ data }: { data: HouseData }) {
   );
 }
 
-function Seasons({ data }: { data: HouseData }) {
+function Seasons({ data }: { data: AppData }) {
   const now = useNow();
-  const words = useWords();
+  const format = useFormat();
   const groups = kept(data);
   const [id, setId] = useState(groups[0]?.id ?? '');
   const seasons = useMemo(() => seasonsTo(now.day), [now.day]);
@@ -166,7 +166,7 @@ function Seasons({ data }: { data: HouseData }) {
           columns={seasons.map(({ name }) => name)}
           rows={figuresOf(
             report.map((one) => one.data!.groups.find(({ groupId }) => groupId === id)),
-            words,
+            format,
           )}
         />
       )}
@@ -182,13 +182,13 @@ interface Span {
 const spanOf = ({ from, to }: Span) => ({ from, to });
 
 /** Species of which there is or was more than one group. */
-function severalOf(data: HouseData): string[] {
+function severalOf(data: AppData): string[] {
   const count = new Map<string, number>();
   for (const { speciesKey } of data.groups) count.set(speciesKey, (count.get(speciesKey) ?? 0) + 1);
   return [...count].filter(([, groups]) => groups > 1).map(([key]) => key);
 }
 
-function Batches({ data }: { data: HouseData }) {
+function Batches({ data }: { data: AppData }) {
   const keys = useMemo(() => severalOf(data), [data]);
   const [key, setKey] = useState(keys[0] ?? '');
   if (keys.length === 0) {
@@ -212,7 +212,7 @@ function Batches({ data }: { data: HouseData }) {
   );
 }
 
-function BatchesOf({ speciesKey, data }: { speciesKey: string; data: HouseData }) {
+function BatchesOf({ speciesKey, data }: { speciesKey: string; data: AppData }) {
   const groups = useMemo(
     () => data.groups.filter((group) => group.speciesKey === speciesKey),
     [data, speciesKey],
@@ -244,7 +244,7 @@ function BatchesOf({ speciesKey, data }: { speciesKey: string; data: HouseData }
 const STEP = 5;
 
 function Curves({ batches }: { batches: readonly Measured[] }) {
-  const words = useWords();
+  const format = useFormat();
   const work = useWork<Fitted[], GrowthWorker>(batches, startGrowth);
   const [mainId, setMain] = useState(batches.at(-1)!.id);
   const [width, setWidth] = useState(0);
@@ -268,7 +268,7 @@ function Curves({ batches }: { batches: readonly Measured[] }) {
   if (!work.result) {
     return <Working work={work} says="curves fitted" label="Fit the curves" onStart={start} />;
   }
-  const { fromBase, unit } = words.scale('length');
+  const { fromBase, unit } = format.scale('length');
   const drawn = (batch: Measured) => {
     const on = work.result!.find(({ id }) => id === batch.id)?.on;
     const upTo = batch.points.at(-1)!.day;
@@ -306,7 +306,7 @@ function Curves({ batches }: { batches: readonly Measured[] }) {
               label={batches
                 .map(
                   ({ name, points }) =>
-                    `${name}: ${words.say('length', points.at(-1)!.lengthCm)} after ${points.at(-1)!.day} days`,
+                    `${name}: ${format.quantity('length', points.at(-1)!.lengthCm)} after ${points.at(-1)!.day} days`,
                 )
                 .join('; ')}
               width={width}
@@ -330,16 +330,16 @@ function Curves({ batches }: { batches: readonly Measured[] }) {
           ) : null}
         </View>
       </Card>
-      <Text look="small" tone="quiet">
+      <Text variant="small" tone="quiet">
         {`Solid: ${main.name}, shaded its 95 % range; thin: the others. Days count from the first measurement of each. Where no curve can be fitted yet, lengths are read between measurements.`}
       </Text>
       <CompareTable
         label="Batches beside each other"
         columns={batches.map(({ name }) => name)}
-        rows={batchRows(batches, work.result, words)}
+        rows={batchRows(batches, work.result, format)}
       />
       <View style={{ alignItems: 'flex-start' }}>
-        <Button look="bare" label="Fit them again" onPress={start} />
+        <Button variant="bare" label="Fit them again" onPress={start} />
       </View>
     </View>
   );

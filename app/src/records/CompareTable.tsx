@@ -19,7 +19,7 @@ export function CompareTable({ label, columns, rows }: Props) {
             <View role="columnheader" style={styles.title} />
             {columns.map((column, at) => (
               <View key={`${column} ${at}`} role="columnheader" style={styles.cell}>
-                <Text look="strong" align="right">
+                <Text variant="strong" align="right">
                   {column}
                 </Text>
               </View>

@@ -1,15 +1,15 @@
 import type { Answered, Problem } from '@open-larder/contract';
-import { sayNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/core/units';
 import { View } from 'react-native';
-import { api, useWords, type Words } from '../store';
+import { api, useFormat, type Format } from '../store';
 import { ledgerApi } from '../store/ledgerApi';
-import { Button, Card, Empty, Fault, ListRow, Skeleton, useSay } from '../ui';
+import { Button, Card, Empty, Fault, ListRow, Skeleton, useToast } from '../ui';
 import { stampFor } from '../store/intent';
 
 /** What was proposed, what was answered, and what it led to, newest first. */
 export function DecidedView() {
-  const words = useWords();
-  const say = useSay();
+  const format = useFormat();
+  const toast = useToast();
   const { data, error, refetch } = ledgerApi.useAnswersQuery(undefined, {
     refetchOnMountOrArgChange: true,
   });
@@ -26,8 +26,8 @@ export function DecidedView() {
   }
   const takeBack = async ({ id, about }: Answered) => {
     const done = await undo({ params: { id }, body: stampFor('undo', id) });
-    if (done.error) say((done.error as Problem).detail, { tone: 'fault' });
-    else say(`${about}: the answer is taken back.`);
+    if (done.error) toast((done.error as Problem).detail, { tone: 'error' });
+    else toast(`${about}: the answer is taken back.`);
   };
   return (
     <View style={{ maxWidth: 820 }}>
@@ -36,19 +36,19 @@ export function DecidedView() {
           <ListRow
             key={answer.id}
             first={at === 0}
-            title={`${answer.about}: ${sayAnswer(answer)}`}
+            title={`${answer.about}: ${formatAnswer(answer)}`}
             detail={[
-              `${words.day(answer.day)}${answer.hand === null ? '' : `, ${answer.hand}`}`,
-              saySpoke(answer, words),
-              sayLedTo(answer, words),
+              `${format.day(answer.day)}${answer.hand === null ? '' : `, ${answer.hand}`}`,
+              formatSpoke(answer, format),
+              formatLedTo(answer, format),
             ]
               .filter((line) => line !== '')
               .join('\n')}
             trail={
               <Button
-                look="bare"
+                variant="bare"
                 label="Take back"
-                spoken={`Take back: ${answer.about}, ${words.day(answer.day)}`}
+                spoken={`Take back: ${answer.about}, ${format.day(answer.day)}`}
                 onPress={() => takeBack(answer)}
               />
             }
@@ -60,7 +60,7 @@ export function DecidedView() {
 }
 
 /** «10 % less», «left as it was», «asked again in a week» */
-export function sayAnswer({ kind, accepted, later, change, foodName }: Answered): string {
+export function formatAnswer({ kind, accepted, later, change, foodName }: Answered): string {
   const wanted =
     kind === 'portions'
       ? `${Math.round(Math.abs(change ?? 0) * 100)} % ${(change ?? 0) < 0 ? 'less' : 'more'}`
@@ -73,17 +73,17 @@ export function sayAnswer({ kind, accepted, later, change, foodName }: Answered)
 /** Signs that are named; the others are counted. */
 const NAMED = 2;
 
-function saySpoke({ signs }: Answered, words: Words): string {
+function formatSpoke({ signs }: Answered, format: Format): string {
   if (signs.length === 0) return '';
-  const named = signs.slice(0, NAMED).map(({ says, day }) => `${says} on ${words.day(day)}`);
+  const named = signs.slice(0, NAMED).map(({ says, day }) => `${says} on ${format.day(day)}`);
   const more = signs.length - named.length;
   return `For it spoke: ${[...named, ...(more > 0 ? [`and ${more} more`] : [])].join('; ')}.`;
 }
 
 /** What came of it, as far as someone looked. */
-export function sayLedTo({ ledTo, nitrate }: Answered, words: Words): string {
+export function formatLedTo({ ledTo, nitrate }: Answered, format: Format): string {
   if (nitrate) {
-    return `Then: nitrate ${sayNumber(nitrate.mgL, 0)} mg/L on ${words.day(nitrate.day)}.`;
+    return `Then: nitrate ${formatNumber(nitrate.mgL, 0)} mg/L on ${format.day(nitrate.day)}.`;
   }
   if (!ledTo) return '';
   const { more, right, less, says } = ledTo;

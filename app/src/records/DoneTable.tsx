@@ -1,5 +1,5 @@
 import type { DoneRow } from '@open-larder/contract';
-import { sayGrams } from '@open-larder/core/food';
+import { formatGrams } from '@open-larder/core/food';
 import { View } from 'react-native';
 import { themed } from '../theme';
 import { Card, Text } from '../ui';
@@ -11,7 +11,7 @@ export function DoneTable({ rows }: { rows: readonly DoneRow[] }) {
   const logged = (row: DoneRow) => row.served + row.less + row.more + row.refused + row.skipped;
   return (
     <View style={{ gap: 8 }}>
-      <Text look="subtitle">Plan against done</Text>
+      <Text variant="subtitle">Plan against done</Text>
       <Card>
         <View role="table" aria-label="Plan against done, by moment">
           {[...rows]
@@ -23,16 +23,16 @@ export function DoneTable({ rows }: { rows: readonly DoneRow[] }) {
                 style={[styles.row, index > 0 && styles.ruled]}
               >
                 <View role="rowheader" style={styles.name}>
-                  <Text look="strong">{row.name}</Text>
-                  <Text look="small" tone="quiet">
-                    {sayDone(row)}
+                  <Text variant="strong">{row.name}</Text>
+                  <Text variant="small" tone="quiet">
+                    {formatDone(row)}
                   </Text>
                 </View>
                 <View role="cell">
                   <Text align="right">
                     {row.momentId === null
-                      ? sayGrams(row.givenG)
-                      : `${sayGrams(row.givenG)} of ${sayGrams(row.plannedG)}`}
+                      ? formatGrams(row.givenG)
+                      : `${formatGrams(row.givenG)} of ${formatGrams(row.plannedG)}`}
                   </Text>
                 </View>
               </View>
@@ -44,7 +44,7 @@ export function DoneTable({ rows }: { rows: readonly DoneRow[] }) {
 }
 
 /** «120 as planned · 3 less · 1 skipped» */
-const sayDone = ({ served, less, more, refused, skipped }: DoneRow): string =>
+const formatDone = ({ served, less, more, refused, skipped }: DoneRow): string =>
   [
     [served, 'as planned'],
     [less, 'less'],

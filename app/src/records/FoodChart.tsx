@@ -1,10 +1,10 @@
 import type { Consumption } from '@open-larder/contract';
-import { sayGrams } from '@open-larder/core/food';
+import { formatGrams } from '@open-larder/core/food';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { BarChart } from 'react-native-chart-kit';
 import { FoodSign } from '../draw/FoodSign';
-import { useWords } from '../store';
+import { useFormat } from '../store';
 import { useColours } from '../theme';
 import { Picker } from '../ui';
 import { ChartFrame } from './ChartFrame';
@@ -13,7 +13,7 @@ import { chartStyle, decimalsFor } from './chartStyle';
 /** Grams of one food, day by day: first the one most used. */
 export function FoodChart({ data }: { data: Consumption }) {
   const c = useColours();
-  const words = useWords();
+  const format = useFormat();
   const [chosen, setChosen] = useState<string | null>(null);
   const food =
     data.foods.find((one) => one.foodId === chosen) ??
@@ -28,7 +28,7 @@ export function FoodChart({ data }: { data: Consumption }) {
         picks={data.foods.map((one) => ({
           value: one.foodId,
           title: one.name,
-          detail: sayGrams(one.totalG),
+          detail: formatGrams(one.totalG),
           lead: <FoodSign family={one.family} size={24} />,
         }))}
       />
@@ -47,7 +47,7 @@ export function FoodChart({ data }: { data: Consumption }) {
               fillShadowGradientTo: c.family[food.family],
             }}
             data={{
-              labels: data.days.map((day) => words.day(day).slice(0, 3)),
+              labels: data.days.map((day) => format.day(day).slice(0, 3)),
               datasets: [{ data: food.gramsPerDay }],
             }}
           />

@@ -2,7 +2,7 @@ import type { Consumption } from '@open-larder/contract';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { LineChart } from 'react-native-chart-kit';
-import { useWords } from '../store';
+import { useFormat } from '../store';
 import { useColours } from '../theme';
 import { Picker } from '../ui';
 import { ChartFrame } from './ChartFrame';
@@ -13,7 +13,7 @@ type Group = Consumption['groups'][number];
 /** Offered against needed, day by day, for one group: first the one furthest from its need. */
 export function GroupChart({ data }: { data: Consumption }) {
   const c = useColours();
-  const words = useWords();
+  const format = useFormat();
   const [chosen, setChosen] = useState<string | null>(null);
   const group =
     data.groups.find((one) => one.groupId === chosen) ??
@@ -47,7 +47,7 @@ export function GroupChart({ data }: { data: Consumption }) {
             segments={4}
             chartConfig={chartStyle(c, decimalsFor(highest))}
             data={{
-              labels: data.days.map((day) => words.day(day).slice(0, 3)),
+              labels: data.days.map((day) => format.day(day).slice(0, 3)),
               datasets: [
                 {
                   data: group.neededPerDay,

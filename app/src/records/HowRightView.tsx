@@ -7,13 +7,13 @@ import { useForecastRecords } from '../forecasts/useForecastRecord';
 import {
   FORECAST_TITLES,
   offOf,
-  sayCalibration,
-  sayChange,
-  sayHowRight,
-  sayScored,
+  formatCalibration,
+  formatChange,
+  formatHowRight,
+  formatScored,
   type KindRecord,
-} from '../forecasts/words';
-import { useWords } from '../store';
+} from '../forecasts/labels';
+import { useFormat } from '../store';
 import { Card, Disclosure, Empty, Fault, ListRow, Skeleton, Text } from '../ui';
 
 /** How right the forecasts were that came true, kind by kind. */
@@ -48,17 +48,17 @@ export function HowRightView() {
 const LISTED = 12;
 
 function KindCard({ record }: { record: KindRecord }) {
-  const words = useWords();
+  const format = useFormat();
   const [width, setWidth] = useState(0);
   const { kind, newest } = record;
   const title = FORECAST_TITLES[kind];
-  const change = sayChange(kind, record, words);
+  const change = formatChange(kind, record, format);
   const oldest = [...newest].reverse();
   return (
     <Card label={title}>
       <View style={{ padding: 12, gap: 8 }}>
-        <Text look="strong">{title}</Text>
-        <Text>{`${sayHowRight(kind, record, words)}.`}</Text>
+        <Text variant="strong">{title}</Text>
+        <Text>{`${formatHowRight(kind, record, format)}.`}</Text>
         <View onLayout={(event) => setWidth(event.nativeEvent.layout.width)}>
           {width > 0 ? (
             <Misfits
@@ -69,12 +69,12 @@ function KindCard({ record }: { record: KindRecord }) {
           ) : null}
         </View>
         {change ? (
-          <Text look="small" tone="quiet">
+          <Text variant="small" tone="quiet">
             {change}
           </Text>
         ) : null}
-        <Text look="small" tone="quiet">
-          {sayCalibration(record, CALIBRATED_FROM)}
+        <Text variant="small" tone="quiet">
+          {formatCalibration(record, CALIBRATED_FROM)}
         </Text>
         <Disclosure title={newest.length > LISTED ? `The newest ${LISTED}` : 'See each'}>
           {newest.slice(0, LISTED).map((one, at) => (
@@ -82,7 +82,7 @@ function KindCard({ record }: { record: KindRecord }) {
               key={`${one.about} ${one.day} ${at}`}
               first={at === 0}
               title={one.about}
-              detail={sayScored(kind, one, words)}
+              detail={formatScored(kind, one, format)}
             />
           ))}
         </Disclosure>

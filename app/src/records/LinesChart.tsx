@@ -9,7 +9,7 @@ export interface Lines {
   /** Under the axis; empty ones are left out. */
   labels: string[];
   /** The first is the one that matters; others are dashed or faint. */
-  lines: { values: number[]; look: 'main' | 'dashed' | 'faint' }[];
+  lines: { values: number[]; variant: 'main' | 'dashed' | 'faint' }[];
   fromZero?: boolean;
 }
 
@@ -35,7 +35,7 @@ export function LinesChart({ title, detail, labels, lines, fromZero = true }: Li
           chartConfig={chartStyle(c, decimalsFor(highest))}
           data={{
             labels,
-            datasets: lines.map(({ values, look }) => ({ data: values, ...looks[look] })),
+            datasets: lines.map(({ values, variant }) => ({ data: values, ...looks[variant] })),
           }}
         />
       )}

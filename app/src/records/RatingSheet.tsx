@@ -1,22 +1,22 @@
 import type { Account, Problem, Rating } from '@open-larder/contract';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useHand, useHouse, useNow, useWords } from '../store';
+import { useHand, useHouse, useNow, useFormat } from '../store';
 import { ledgerApi } from '../store/ledgerApi';
 import {
   Button,
   Card,
   Choice,
   Field,
-  faultsOf,
+  fieldErrorsOf,
   ListRow,
   Picker,
   Sheet,
   Text,
-  useSay,
-  type Faults,
+  useToast,
+  type FieldErrors,
 } from '../ui';
-import { sayRating } from './account';
+import { formatRating } from './account';
 import { nowIso } from '../store/clock';
 import { formIntent, stampFor } from '../store/intent';
 
@@ -31,7 +31,7 @@ export function RatingSheet({
   food: Pick<Account['foods'][number], 'foodId' | 'name'>;
   onClose: () => void;
 }) {
-  const say = useSay();
+  const toast = useToast();
   const now = useNow();
   const hand = useHand();
   const { data } = useHouse();
@@ -46,7 +46,7 @@ export function RatingSheet({
   const [colour, setColour] = useState<Rated>('unsaid');
   const [growth, setGrowth] = useState<Rated>('unsaid');
   const [note, setNote] = useState('');
-  const [faults, setFaults] = useState<Faults>({});
+  const [fieldErrors, setFieldErrors] = useState<FieldErrors>({});
   const { id } = formIntent('rating', food.foodId);
   const chosen = groupId || groups[0]?.id || '';
   const save = async () => {
@@ -64,11 +64,11 @@ export function RatingSheet({
     const done = await add({ body });
     if (done.error) {
       const problem = done.error as Problem;
-      setFaults(faultsOf(problem));
-      if (!problem.errors) say(problem.detail, { tone: 'fault' });
+      setFieldErrors(fieldErrorsOf(problem));
+      if (!problem.errors) toast(problem.detail, { tone: 'error' });
       return;
     }
-    say(`What ${food.name} did is noted.`);
+    toast(`What ${food.name} did is noted.`);
     onClose();
   };
   return (
@@ -81,13 +81,13 @@ export function RatingSheet({
         value={chosen}
         onChange={setGroup}
         picks={groups.map(({ id: value, name }) => ({ value, title: name }))}
-        fault={faults.groupId}
+        fieldError={fieldErrors.groupId}
       />
       <Choice
         label="Colour"
         value={colour}
         onChange={setColour}
-        fault={faults.colour}
+        fieldError={fieldErrors.colour}
         options={[
           { value: 'better', label: 'brighter' },
           { value: 'same', label: 'as before' },
@@ -99,7 +99,7 @@ export function RatingSheet({
         label="Growth"
         value={growth}
         onChange={setGrowth}
-        fault={faults.growth}
+        fieldError={fieldErrors.growth}
         options={[
           { value: 'better', label: 'faster' },
           { value: 'same', label: 'as before' },
@@ -107,9 +107,9 @@ export function RatingSheet({
           { value: 'unsaid', label: 'cannot say' },
         ]}
       />
-      <Field label="Note" value={note} onChange={setNote} fault={faults.note} />
+      <Field label="Note" value={note} onChange={setNote} fieldError={fieldErrors.note} />
       <Button
-        look="primary"
+        variant="primary"
         label="Note it"
         disabled={isLoading || chosen === ''}
         onPress={() => save()}
@@ -123,38 +123,38 @@ const AT_ONCE = 6;
 
 /** What was rated, the newest first, each with a way back. */
 export function Ratings() {
-  const words = useWords();
-  const say = useSay();
+  const format = useFormat();
+  const toast = useToast();
   const { data = [] } = ledgerApi.useRatingsQuery();
   const [undo] = ledgerApi.useUndoRatingMutation();
   const [all, setAll] = useState(false);
   if (data.length === 0) return null;
   const takeBack = async ({ id, foodName }: Rating) => {
     const done = await undo({ params: { id }, body: stampFor('undo', id) });
-    if (done.error) say((done.error as Problem).detail, { tone: 'fault' });
-    else say(`The rating of ${foodName} is taken back.`);
+    if (done.error) toast((done.error as Problem).detail, { tone: 'error' });
+    else toast(`The rating of ${foodName} is taken back.`);
   };
   const shown = all ? data : data.slice(0, AT_ONCE);
   return (
     <View style={{ gap: 8 }}>
-      <Text look="subtitle">As it was rated</Text>
+      <Text variant="subtitle">As it was rated</Text>
       <Card label="Ratings">
         {shown.map((rating, at) => (
           <ListRow
             key={rating.id}
             first={at === 0}
             title={`${rating.foodName}: ${[
-              rating.colour && sayRating('colour', rating.colour),
-              rating.growth && sayRating('growth', rating.growth),
+              rating.colour && formatRating('colour', rating.colour),
+              rating.growth && formatRating('growth', rating.growth),
             ]
               .filter(Boolean)
               .join(', ')}`}
-            detail={[rating.groupName, words.day(rating.day), rating.hand, rating.note]
+            detail={[rating.groupName, format.day(rating.day), rating.hand, rating.note]
               .filter(Boolean)
               .join(' · ')}
             trail={
               <Button
-                look="bare"
+                variant="bare"
                 label="Take back"
                 spoken={`Take back: ${rating.foodName}, ${rating.groupName}`}
                 onPress={() => takeBack(rating)}
@@ -164,7 +164,7 @@ export function Ratings() {
         ))}
       </Card>
       {data.length > shown.length ? (
-        <Button look="bare" label={`Show all ${data.length}`} onPress={() => setAll(true)} />
+        <Button variant="bare" label={`Show all ${data.length}`} onPress={() => setAll(true)} />
       ) : null}
     </View>
   );

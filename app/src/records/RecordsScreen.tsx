@@ -5,28 +5,28 @@ import ChevronRight from 'lucide-react-native/icons/chevron-right';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { ScreenTools } from '../shell';
-import { api, useNow, useWords } from '../store';
+import { api, useNow, useFormat } from '../store';
 import { useColours } from '../theme';
 import { Empty, Fault, IconButton, Screen, Skeleton, Tabs, Text } from '../ui';
-import { later } from '../ui/later';
+import { lazyComponent } from '../ui/lazyComponent';
 import type { RecordsView } from './Chart';
 import { FoodTable, GroupTable } from './tables';
 
 /** The chart package is heavy: it loads, in one piece, when this place is first opened. */
-const Chart = later(async () => (await import('./Chart')).default);
+const Chart = lazyComponent(async () => (await import('./Chart')).default);
 
-const ServedView = later(async () => (await import('./ServedView')).ServedView);
-const AccountView = later(async () => (await import('../ledger')).AccountView);
-const DecidedView = later(async () => (await import('../ledger')).DecidedView);
-const HowRightView = later(async () => (await import('../ledger')).HowRightView);
-const TrialsView = later(async () => (await import('../ledger')).TrialsView);
+const ServedView = lazyComponent(async () => (await import('./ServedView')).ServedView);
+const AccountView = lazyComponent(async () => (await import('../ledger')).AccountView);
+const DecidedView = lazyComponent(async () => (await import('../ledger')).DecidedView);
+const HowRightView = lazyComponent(async () => (await import('../ledger')).HowRightView);
+const TrialsView = lazyComponent(async () => (await import('../ledger')).TrialsView);
 
 export type RecordsTab = RecordsView | 'served' | 'account' | 'trials' | 'decided' | 'right';
 
 /** What was offered against what was needed, what came of it, trials, and what was decided. */
 export function RecordsScreen({ first = 'groups' }: { first?: RecordsTab }) {
   const now = useNow();
-  const words = useWords();
+  const format = useFormat();
   const colours = useColours();
   const [weeksBack, setWeeksBack] = useState(0);
   const [tab, setTab] = useState<RecordsTab>(first);
@@ -45,8 +45,8 @@ export function RecordsScreen({ first = 'groups' }: { first?: RecordsTab }) {
         !ofDays
           ? undefined
           : ofWeek
-            ? `${words.day(from)} to ${words.day(to)}`
-            : `up to ${words.day(to)}`
+            ? `${format.day(from)} to ${format.day(to)}`
+            : `up to ${format.day(to)}`
       }
       tools={<ScreenTools />}
       actions={
@@ -66,7 +66,7 @@ export function RecordsScreen({ first = 'groups' }: { first?: RecordsTab }) {
       aside={
         data && fed && ofWeek ? (
           <>
-            <Text look="subtitle">{view === 'groups' ? 'By food' : 'By group'}</Text>
+            <Text variant="subtitle">{view === 'groups' ? 'By food' : 'By group'}</Text>
             {view === 'groups' ? <FoodTable data={data} /> : <GroupTable data={data} />}
           </>
         ) : null

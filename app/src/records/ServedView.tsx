@@ -1,5 +1,5 @@
 import type { Problem } from '@open-larder/contract';
-import { sayGrams } from '@open-larder/core/food';
+import { formatGrams } from '@open-larder/core/food';
 import { addDays } from '@open-larder/core/round';
 import {
   createColumnHelper,
@@ -13,23 +13,23 @@ import ArrowUp from 'lucide-react-native/icons/arrow-up';
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { FoodSign } from '../draw/FoodSign';
-import { api, useWords } from '../store';
+import { api, useFormat } from '../store';
 import { call } from '../store/call';
 import { saveFile } from '../table/saveFile';
 import { SIZES, themed, useColours, useWide } from '../theme';
-import { Button, Card, Choice, Empty, Fault, Field, Skeleton, Text, useSay } from '../ui';
+import { Button, Card, Choice, Empty, Fault, Field, Skeleton, Text, useToast } from '../ui';
 import { AcceptanceSheet } from './AcceptanceSheet';
 import { DoneTable } from './DoneTable';
 import { eatenShare, sumServed, totalOf, type By, type ServedSum } from './served';
 
 /** Rows drawn at once; more come when they are asked for. */
 const AT_ONCE = 40;
-const grams = (value: number) => sayGrams(value).replace(/ g$/, '');
+const grams = (value: number) => formatGrams(value).replace(/ g$/, '');
 const column = createColumnHelper<ServedSum>();
 
 /** What was offered, eaten, refused and left: by food, group or tank, over up to a year. */
 export function ServedView({ to }: { to: string }) {
-  const say = useSay();
+  const toast = useToast();
   const [days, setDays] = useState(28);
   const [by, setBy] = useState<By>('food');
   const [filter, setFilter] = useState('');
@@ -39,7 +39,7 @@ export function ServedView({ to }: { to: string }) {
   const rows = useMemo(() => sumServed(data?.rows ?? [], by, filter), [data, by, filter]);
   const save = async () => {
     const answer = await call('exportServed', { query: span });
-    if ('error' in answer) say(answer.error.detail, { tone: 'fault' });
+    if ('error' in answer) toast(answer.error.detail, { tone: 'error' });
     else saveFile(answer.data.fileName, answer.data.text);
   };
   return (
@@ -88,7 +88,7 @@ export function ServedView({ to }: { to: string }) {
             <Button label="Save as CSV" onPress={() => save()} />
           </View>
           <DoneTable rows={data.moments} />
-          <Text look="small" tone="quiet">
+          <Text variant="small" tone="quiet">
             Eaten is what was neither refused nor seen to be left; where it was not checked, all of
             it counts as eaten. Cost is of what was offered, at the mean price of what is on the
             shelf.
@@ -109,7 +109,7 @@ export function ServedView({ to }: { to: string }) {
 
 function ServedTable({ rows, onLook }: { rows: ServedSum[]; onLook: (row: ServedSum) => void }) {
   const styles = useStyles();
-  const words = useWords();
+  const format = useFormat();
   const wide = useWide();
   const [sorting, setSorting] = useState<SortingState>([{ id: 'offered', desc: true }]);
   const [shown, setShown] = useState(AT_ONCE);
@@ -141,7 +141,10 @@ function ServedTable({ rows, onLook }: { rows: ServedSum[]; onLook: (row: Served
     // One of the columns always shows the order.
     enableSortingRemoval: false,
   });
-  const say = (id: string, row: Omit<ServedSum, 'key' | 'name' | 'detail' | 'family' | 'pair'>) => {
+  const toast = (
+    id: string,
+    row: Omit<ServedSum, 'key' | 'name' | 'detail' | 'family' | 'pair'>,
+  ) => {
     switch (id) {
       case 'servings':
         return String(row.servings);
@@ -154,7 +157,7 @@ function ServedTable({ rows, onLook }: { rows: ServedSum[]; onLook: (row: Served
       case 'left':
         return grams(row.leftG);
       default:
-        return row.costMinor === null ? '–' : words.money(row.costMinor);
+        return row.costMinor === null ? '–' : format.money(row.costMinor);
     }
   };
   const ids = table.getAllLeafColumns().map(({ id }) => id);
@@ -184,7 +187,7 @@ function ServedTable({ rows, onLook }: { rows: ServedSum[]; onLook: (row: Served
                   align="right"
                   tone={id === 'eaten' && eatenShare(original) < LITTLE ? 'due' : 'ink'}
                 >
-                  {say(id, original)}
+                  {toast(id, original)}
                 </Text>
               </View>
             ))}
@@ -192,12 +195,12 @@ function ServedTable({ rows, onLook }: { rows: ServedSum[]; onLook: (row: Served
         ))}
         <View role="row" style={[styles.row, styles.ruled]}>
           <View role="rowheader" style={styles.name}>
-            <Text look="strong">{`All ${rows.length}`}</Text>
+            <Text variant="strong">{`All ${rows.length}`}</Text>
           </View>
           {ids.slice(1).map((id) => (
             <View key={id} role="cell" style={styles.cell}>
-              <Text look="strong" align="right">
-                {say(id, total)}
+              <Text variant="strong" align="right">
+                {toast(id, total)}
               </Text>
             </View>
           ))}
@@ -205,7 +208,7 @@ function ServedTable({ rows, onLook }: { rows: ServedSum[]; onLook: (row: Served
       </View>
       {sorted.length > shown ? (
         <Button
-          look="bare"
+          variant="bare"
           label={`${Math.min(AT_ONCE, sorted.length - shown)} more of ${sorted.length}`}
           onPress={() => setShown(shown + AT_ONCE)}
         />
@@ -217,19 +220,19 @@ function ServedTable({ rows, onLook }: { rows: ServedSum[]; onLook: (row: Served
 /** What a line is about; a single group and food can be looked at week by week. */
 function Name({ row, onLook }: { row: ServedSum; onLook: (row: ServedSum) => void }) {
   const styles = useStyles();
-  const words = (
+  const format = (
     <>
       {row.family ? <FoodSign family={row.family} size={20} /> : null}
       <View style={{ flex: 1, minWidth: 0 }}>
         <Text>{row.name}</Text>
         {row.detail ? (
-          <Text look="small" tone="quiet">
+          <Text variant="small" tone="quiet">
             {row.detail}
           </Text>
         ) : null}
         {row.pair ? (
           <View style={styles.underlined}>
-            <Text look="small">week by week</Text>
+            <Text variant="small">week by week</Text>
           </View>
         ) : null}
       </View>
@@ -242,10 +245,10 @@ function Name({ row, onLook }: { row: ServedSum; onLook: (row: ServedSum) => voi
       onPress={() => onLook(row)}
       style={styles.look}
     >
-      {words}
+      {format}
     </Pressable>
   ) : (
-    words
+    format
   );
 }
 
@@ -283,7 +286,7 @@ function Head({
             <Arrow size={14} color={colours.ink2} />
           </View>
         ) : null}
-        <Text look="small" tone={sorted ? 'ink' : 'quiet'} align={first ? 'left' : 'right'}>
+        <Text variant="small" tone={sorted ? 'ink' : 'quiet'} align={first ? 'left' : 'right'}>
           {label}
         </Text>
       </Pressable>

@@ -1,6 +1,6 @@
 import type { Account } from '@open-larder/contract';
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
-import type { Words } from '../store';
+import type { Format } from '../store';
 import { answers } from '../testing/house';
 import { push } from '../testing/router';
 import { sent, standIn } from '../testing/server';
@@ -9,12 +9,12 @@ import { Toast } from '../ui';
 import {
   figuresOf,
   lossesOf,
-  sayEaten,
-  sayGrowth,
-  sayLiving,
-  sayLosses,
-  sayRated,
-  sayWater,
+  formatEaten,
+  formatGrowth,
+  formatLiving,
+  formatLosses,
+  formatRated,
+  formatWater,
   type GroupAccount,
 } from './account';
 import { AccountView } from './AccountView';
@@ -22,11 +22,11 @@ import { RecordsScreen } from './RecordsScreen';
 
 jest.mock('expo-router', () => jest.requireActual('../testing/router'));
 
-const words = {
-  say: (measure: string, base: number) =>
+const format = {
+  quantity: (measure: string, base: number) =>
     measure === 'volume' ? `${Math.round(base)} L` : `${base.toFixed(1)} cm`,
   money: (minor: number) => `€${(minor / 100).toFixed(2)}`,
-} as unknown as Words;
+} as unknown as Format;
 
 const group = (over: Partial<GroupAccount> = {}): GroupAccount => ({
   groupId: 'g1',
@@ -76,10 +76,10 @@ const food: Account['foods'][number] = {
 
 describe('an account in words', () => {
   it('tells of losses with their causes, and what of such live on', () => {
-    expect(sayLosses(group())).toBe('10 → 7 fish; lost: 2 cause unknown, 1 jumped out');
-    expect(sayLosses(group({ ended: 10, died: 0, causes: [] }))).toBe('10 fish, none lost');
-    expect(sayLiving(group())).toBe('of such 91 % live through thirty days (70 to 98 %)');
-    expect(sayLiving(group({ died: 0 }))).toBeNull();
+    expect(formatLosses(group())).toBe('10 → 7 fish; lost: 2 cause unknown, 1 jumped out');
+    expect(formatLosses(group({ ended: 10, died: 0, causes: [] }))).toBe('10 fish, none lost');
+    expect(formatLiving(group())).toBe('of such 91 % live through thirty days (70 to 98 %)');
+    expect(formatLiving(group({ died: 0 }))).toBeNull();
     expect(lossesOf([group(), group({ causes: [{ cause: 'jumped', count: 4 }] })])).toEqual([
       { says: 'jumped out', count: 5 },
       { says: 'cause unknown', count: 2 },
@@ -87,43 +87,45 @@ describe('an account in words', () => {
   });
 
   it('tells of growth as far as it was measured', () => {
-    expect(sayGrowth(group(), words)).toBe(
+    expect(formatGrowth(group(), format)).toBe(
       '2.1 cm → 2.6 cm; its kind grows 0.4 cm; 2.25 % of its mass a day',
     );
-    expect(sayGrowth(group({ last: null, growthPerDay: null }), words)).toBe(
+    expect(formatGrowth(group({ last: null, growthPerDay: null }), format)).toBe(
       '2.1 cm, measured once',
     );
-    expect(sayGrowth(group({ first: null }), words)).toBe('not measured');
+    expect(formatGrowth(group({ first: null }), format)).toBe('not measured');
   });
 
   it('tells of food what it cost, and what it made', () => {
-    expect(sayEaten(group(), words)).toBe('ate 12 g for €0.40; 1.8 g dry food to a gram gained');
-    expect(sayEaten(group({ costMinor: null, conversion: null }), words)).toBe('ate 12 g');
-    expect(sayEaten(group({ eatenG: 0 }), words)).toBe('nothing was logged for them');
+    expect(formatEaten(group(), format)).toBe(
+      'ate 12 g for €0.40; 1.8 g dry food to a gram gained',
+    );
+    expect(formatEaten(group({ costMinor: null, conversion: null }), format)).toBe('ate 12 g');
+    expect(formatEaten(group({ eatenG: 0 }), format)).toBe('nothing was logged for them');
   });
 
   it('tells of water, and where it was over what they stand', () => {
-    expect(sayWater(tank, words)).toEqual([
+    expect(formatWater(tank, format)).toEqual([
       '1 change of water, 45 L in all',
       'nitrate 21 mg/L in the mean of 3, 44 at the highest: over the 40 that they tolerate',
     ]);
-    expect(sayWater({ ...tank, changes: 0, nitrate: null, tests: 0 }, words)).toEqual([
+    expect(formatWater({ ...tank, changes: 0, nitrate: null, tests: 0 }, format)).toEqual([
       'no change of water was logged',
       'not tested',
     ]);
-    expect(sayWater({ ...tank, changes: 2, litres: null, nitrate: null }, words)).toEqual([
+    expect(formatWater({ ...tank, changes: 2, litres: null, nitrate: null }, format)).toEqual([
       '2 changes of water',
       'nitrate not tested',
     ]);
   });
 
   it('tells what foods did', () => {
-    expect(sayRated(food)).toBe('brighter 2 times, slower growth once');
-    expect(sayRated({ colour: rated(), growth: rated() })).toBeNull();
+    expect(formatRated(food)).toBe('brighter 2 times, slower growth once');
+    expect(formatRated({ colour: rated(), growth: rated() })).toBeNull();
   });
 
   it('sets figures beside each other, a dash where there is none', () => {
-    const rows = figuresOf([group(), undefined, group({ first: null, last: null })], words);
+    const rows = figuresOf([group(), undefined, group({ first: null, last: null })], format);
     expect(rows.every(({ values }) => values.length === 3)).toBe(true);
     const row = (title: string) => rows.find((one) => one.title === title)!.values;
     expect(row('Fish')).toEqual(['10 → 7', '–', '10 → 7']);

@@ -1,57 +1,61 @@
 import type { Account } from '@open-larder/contract';
-import { sayGrams } from '@open-larder/core/food';
-import { sayNumber } from '@open-larder/core/units';
-import { sayCause } from '../group/words';
-import type { Words } from '../store';
+import { formatGrams } from '@open-larder/core/food';
+import { formatNumber } from '@open-larder/core/units';
+import { formatCause } from '../group/labels';
+import type { Format } from '../store';
 
 export type GroupAccount = Account['groups'][number];
 type TankAccount = Account['tanks'][number];
 type FoodAccount = Account['foods'][number];
 
-const percent = (share: number) => `${sayNumber(share * 100, 0)} %`;
+const percent = (share: number) => `${formatNumber(share * 100, 0)} %`;
 
 /** «10 → 7 fish; 2 cause unknown, 1 jumped out» */
-export function sayLosses({ began, ended, died, causes }: GroupAccount): string {
+export function formatLosses({ began, ended, died, causes }: GroupAccount): string {
   const there = began === ended ? `${ended} fish` : `${began} → ${ended} fish`;
-  const lost = causes.map(({ cause, count }) => `${count} ${sayCause(cause)}`).join(', ');
+  const lost = causes.map(({ cause, count }) => `${count} ${formatCause(cause)}`).join(', ');
   return died === 0 ? `${there}, none lost` : `${there}; lost: ${lost}`;
 }
 
 /** «2.1 → 2.6 cm, where its kind grows 0.4 cm; 1.2 % of its mass a day» */
-export function sayGrowth(
+export function formatGrowth(
   { first, last, usualCm, growthPerDay }: GroupAccount,
-  words: Words,
+  format: Format,
 ): string {
   if (!first) return 'not measured';
-  if (!last || growthPerDay === null) return `${words.say('length', first.cm)}, measured once`;
-  const kind = usualCm === null ? '' : `; its kind grows ${words.say('length', usualCm)}`;
-  return `${words.say('length', first.cm)} → ${words.say('length', last.cm)}${kind}; ${sayNumber(growthPerDay, 2)} % of its mass a day`;
+  if (!last || growthPerDay === null)
+    return `${format.quantity('length', first.cm)}, measured once`;
+  const kind = usualCm === null ? '' : `; its kind grows ${format.quantity('length', usualCm)}`;
+  return `${format.quantity('length', first.cm)} → ${format.quantity('length', last.cm)}${kind}; ${formatNumber(growthPerDay, 2)} % of its mass a day`;
 }
 
 /** «ate 12 g for 0.40; 1.8 g dry food to a gram gained» */
-export function sayEaten({ eatenG, costMinor, conversion }: GroupAccount, words: Words): string {
-  const cost = costMinor === null ? '' : ` for ${words.money(costMinor)}`;
+export function formatEaten(
+  { eatenG, costMinor, conversion }: GroupAccount,
+  format: Format,
+): string {
+  const cost = costMinor === null ? '' : ` for ${format.money(costMinor)}`;
   const gain =
-    conversion === null ? '' : `; ${sayNumber(conversion, 1)} g dry food to a gram gained`;
-  return eatenG > 0 ? `ate ${sayGrams(eatenG)}${cost}${gain}` : 'nothing was logged for them';
+    conversion === null ? '' : `; ${formatNumber(conversion, 1)} g dry food to a gram gained`;
+  return eatenG > 0 ? `ate ${formatGrams(eatenG)}${cost}${gain}` : 'nothing was logged for them';
 }
 
 /** «of such 93 % live through thirty days (76 to 99 %)»; null where none was lost. */
-export function sayLiving({ died, over30 }: GroupAccount): string | null {
+export function formatLiving({ died, over30 }: GroupAccount): string | null {
   if (died === 0 || over30 === null) return null;
-  return `of such ${percent(over30.share)} live through thirty days (${sayNumber(over30.low * 100, 0)} to ${percent(over30.high)})`;
+  return `of such ${percent(over30.share)} live through thirty days (${formatNumber(over30.low * 100, 0)} to ${percent(over30.high)})`;
 }
 
-export function sayWater(
+export function formatWater(
   { nitrate, capMgL, tests, changes, litres }: TankAccount,
-  words: Words,
+  format: Format,
 ): string[] {
   const changed =
     changes === 0
       ? 'no change of water was logged'
-      : `${changes} change${changes === 1 ? '' : 's'} of water${litres === null ? '' : `, ${words.say('volume', litres)} in all`}`;
+      : `${changes} change${changes === 1 ? '' : 's'} of water${litres === null ? '' : `, ${format.quantity('volume', litres)} in all`}`;
   const tested = nitrate
-    ? `nitrate ${sayNumber(nitrate.mean, 0)} mg/L in the mean of ${nitrate.n}, ${sayNumber(nitrate.max, 0)} at the highest${
+    ? `nitrate ${formatNumber(nitrate.mean, 0)} mg/L in the mean of ${nitrate.n}, ${formatNumber(nitrate.max, 0)} at the highest${
         capMgL !== null && nitrate.max > capMgL ? `: over the ${capMgL} that they tolerate` : ''
       }`
     : tests === 0
@@ -66,7 +70,7 @@ const RATED = {
 } as const;
 
 /** «brighter 2 times, faster growth once»; null where nobody rated it. */
-export function sayRated(row: Pick<FoodAccount, 'colour' | 'growth'>): string | null {
+export function formatRated(row: Pick<FoodAccount, 'colour' | 'growth'>): string | null {
   const times = (count: number) => (count === 1 ? 'once' : `${count} times`);
   const said = (['colour', 'growth'] as const).flatMap((what) =>
     (['better', 'same', 'worse'] as const)
@@ -76,14 +80,14 @@ export function sayRated(row: Pick<FoodAccount, 'colour' | 'growth'>): string | 
   return said.length > 0 ? said.join(', ') : null;
 }
 
-export const sayRating = (of: 'colour' | 'growth', how: 'better' | 'same' | 'worse'): string =>
+export const formatRating = (of: 'colour' | 'growth', how: 'better' | 'same' | 'worse'): string =>
   RATED[of][how];
 
 /** Losses of all groups together by cause, the most first. */
 export function lossesOf(groups: readonly GroupAccount[]): { says: string; count: number }[] {
   const sums = new Map<string, number>();
   for (const { cause, count } of groups.flatMap(({ causes }) => causes)) {
-    sums.set(sayCause(cause), (sums.get(sayCause(cause)) ?? 0) + count);
+    sums.set(formatCause(cause), (sums.get(formatCause(cause)) ?? 0) + count);
   }
   return [...sums].map(([says, count]) => ({ says, count })).sort((a, b) => b.count - a.count);
 }
@@ -91,7 +95,7 @@ export function lossesOf(groups: readonly GroupAccount[]): { says: string; count
 /** Figures of groups, or of one group in several spans, beside each other: a row a figure. */
 export function figuresOf(
   columns: readonly (GroupAccount | undefined)[],
-  words: Words,
+  format: Format,
 ): { title: string; values: string[] }[] {
   const none = '–';
   const row = (title: string, say: (one: GroupAccount) => string | null) => ({
@@ -104,20 +108,20 @@ export function figuresOf(
     row('Live through 30 days', ({ over30 }) => over30 && percent(over30.share)),
     row('Mean length', ({ first, last }) => {
       const shown = last ?? first;
-      return shown && words.say('length', shown.cm);
+      return shown && format.quantity('length', shown.cm);
     }),
     row('Growth a day', ({ growthPerDay }) =>
-      growthPerDay === null ? null : `${sayNumber(growthPerDay, 2)} %`,
+      growthPerDay === null ? null : `${formatNumber(growthPerDay, 2)} %`,
     ),
     row('Against its kind', ({ first, last, usualCm }) =>
       first && last && usualCm !== null && usualCm > 0.01
         ? percent((last.cm - first.cm) / usualCm)
         : null,
     ),
-    row('Eaten', ({ eatenG }) => sayGrams(eatenG)),
+    row('Eaten', ({ eatenG }) => formatGrams(eatenG)),
     row('Food to a gram', ({ conversion }) =>
-      conversion === null ? null : `${sayNumber(conversion, 1)} g`,
+      conversion === null ? null : `${formatNumber(conversion, 1)} g`,
     ),
-    row('Cost', ({ costMinor }) => (costMinor === null ? null : words.money(costMinor))),
+    row('Cost', ({ costMinor }) => (costMinor === null ? null : format.money(costMinor))),
   ];
 }

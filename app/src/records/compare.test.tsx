@@ -2,7 +2,7 @@ import type { Account, Group, LifeEventRow } from '@open-larder/contract';
 import { usualLength } from '@open-larder/core/growth';
 import { addDays } from '@open-larder/core/round';
 import { fireEvent, screen } from '@testing-library/react-native';
-import type { Words } from '../store';
+import type { Format } from '../store';
 import { answers, group as plain, species } from '../testing/house';
 import { standIn } from '../testing/server';
 import { show } from '../testing/show';
@@ -12,11 +12,11 @@ import { CompareScreen } from './CompareScreen';
 
 jest.mock('expo-router', () => jest.requireActual('../testing/router'));
 
-const words = {
-  say: (_: string, base: number) => `${base.toFixed(1)} cm`,
+const format = {
+  quantity: (_: string, base: number) => `${base.toFixed(1)} cm`,
   scale: () => ({ unit: 'cm', fromBase: (cm: number) => cm, toBase: (cm: number) => cm }),
   day: (day: string) => day,
-} as unknown as Words;
+} as unknown as Format;
 
 const FIRST = '2025-10-01';
 let made = 0;
@@ -94,7 +94,7 @@ describe('batches', () => {
     );
     expect(report).toEqual([[1, 3], [2, 3], [3, 3]]); // prettier-ignore
     expect(fitted.find(({ id }) => id === 'few')!.on).toBeNull();
-    const rows = batchRows([fast, slow, few], fitted, words);
+    const rows = batchRows([fast, slow, few], fitted, format);
     const at30 = rows.find(({ title }) => title === 'After 30 days')!.values;
     expect(at30[0]).toMatch(/^\d\.\d cm \(\d(\.\d)? to \d(\.\d)?\)$/);
     expect(parseFloat(at30[0]!)).toBeGreaterThan(parseFloat(at30[1]!));

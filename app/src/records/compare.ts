@@ -1,9 +1,9 @@
 import type { LifeEventRow } from '@open-larder/contract';
 import { byDay, sampleOf } from '@open-larder/core/growth';
 import { addDays, daysBetween } from '@open-larder/core/round';
-import { sayNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/core/units';
 import { measuredOf } from '../growth/useGrowth';
-import type { Words } from '../store';
+import type { Format } from '../store';
 import type { Batch, Fitted } from '../workers/growthWork';
 
 /** Quarters of a year of the calendar, the newest first. */
@@ -67,29 +67,29 @@ export const TOLD_DAYS = [30, 60, 90, 120] as const;
 export function batchRows(
   batches: readonly Measured[],
   fitted: readonly Fitted[],
-  words: Words,
+  format: Format,
 ): { title: string; values: string[] }[] {
-  const { fromBase } = words.scale('length');
+  const { fromBase } = format.scale('length');
   const last = (batch: Measured) => batch.points.at(-1)!.day;
-  const bare = (cm: number) => sayNumber(fromBase(cm), 1);
+  const bare = (cm: number) => formatNumber(fromBase(cm), 1);
   return [
-    { title: 'First measured', values: batches.map(({ first }) => words.day(first)) },
+    { title: 'First measured', values: batches.map(({ first }) => format.day(first)) },
     {
       title: 'Then',
-      values: batches.map(({ points }) => words.say('length', points[0]!.lengthCm)),
+      values: batches.map(({ points }) => format.quantity('length', points[0]!.lengthCm)),
     },
     ...TOLD_DAYS.filter((day) => batches.some((batch) => last(batch) >= day)).map((day) => ({
       title: `After ${day} days`,
       values: batches.map((batch) => {
         if (last(batch) < day) return '–';
         const on = fitted.find(({ id }) => id === batch.id)?.on?.find((one) => one.day === day);
-        if (on) return `${words.say('length', on.cm)} (${bare(on.low)} to ${bare(on.high)})`;
-        return `${words.say('length', between(batch, day))}, measured`;
+        if (on) return `${format.quantity('length', on.cm)} (${bare(on.low)} to ${bare(on.high)})`;
+        return `${format.quantity('length', between(batch, day))}, measured`;
       }),
     })),
     {
       title: 'Now or last',
-      values: batches.map(({ points }) => words.say('length', points.at(-1)!.lengthCm)),
+      values: batches.map(({ points }) => format.quantity('length', points.at(-1)!.lengthCm)),
     },
   ];
 }

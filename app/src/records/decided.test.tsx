@@ -4,7 +4,7 @@ import { answers } from '../testing/house';
 import { standIn } from '../testing/server';
 import { show } from '../testing/show';
 import { Toast } from '../ui';
-import { DecidedView, sayAnswer } from './DecidedView';
+import { DecidedView, formatAnswer } from './DecidedView';
 
 jest.mock('expo-router', () => jest.requireActual('../testing/router'));
 
@@ -91,6 +91,6 @@ describe('what was decided', () => {
     ['10 % less, put off for a week', { accepted: false, later: true }],
     ['training onto worms, declined', { kind: 'training', foodName: 'Worms', accepted: false }],
   ] as [string, Partial<Answered>][])('says «%s»', (says, over) => {
-    expect(sayAnswer(answer(over))).toBe(says);
+    expect(formatAnswer(answer(over))).toBe(says);
   });
 });

@@ -1,10 +1,10 @@
 import type { Consumption } from '@open-larder/contract';
-import { sayGrams, sayUnits, type HandUnit } from '@open-larder/core/food';
-import { saySignificant } from '@open-larder/core/units';
+import { formatGrams, formatUnits, type HandUnit } from '@open-larder/core/food';
+import { formatSignificant } from '@open-larder/core/units';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { FoodSign } from '../draw/FoodSign';
-import { useWords } from '../store';
+import { useFormat } from '../store';
 import { themed } from '../theme';
 import { Button, Card, Text } from '../ui';
 
@@ -33,13 +33,13 @@ export function GroupTable({ data }: { data: Consumption }) {
             <View key={group.groupId} role="row" style={[styles.row, styles.ruled]}>
               <View style={styles.name} role="rowheader">
                 <Text>{group.name}</Text>
-                <Text look="small" tone="quiet">
+                <Text variant="small" tone="quiet">
                   {group.tankName}
-                  {group.refusedKj > 0 ? ` · refused ${saySignificant(group.refusedKj)} kJ` : ''}
+                  {group.refusedKj > 0 ? ` · refused ${formatSignificant(group.refusedKj)} kJ` : ''}
                 </Text>
               </View>
-              <Cell text={saySignificant(group.neededKj)} />
-              <Cell text={saySignificant(group.offeredKj)} />
+              <Cell text={formatSignificant(group.neededKj)} />
+              <Cell text={formatSignificant(group.offeredKj)} />
               <Cell text={share.text} due={share.off} />
             </View>
           );
@@ -47,7 +47,7 @@ export function GroupTable({ data }: { data: Consumption }) {
       </View>
       {left > 0 ? (
         <Button
-          look="bare"
+          variant="bare"
           label={`${Math.min(left, AT_ONCE)} more of ${data.groups.length}`}
           onPress={() => setShown(shown + AT_ONCE)}
         />
@@ -59,7 +59,7 @@ export function GroupTable({ data }: { data: Consumption }) {
 /** Grams, hand units and cost of each food. */
 export function FoodTable({ data }: { data: Consumption }) {
   const styles = useStyles();
-  const words = useWords();
+  const format = useFormat();
   const total = data.foods.reduce((sum, food) => sum + (food.costMinor ?? 0), 0);
   return (
     <Card>
@@ -71,18 +71,18 @@ export function FoodTable({ data }: { data: Consumption }) {
               <FoodSign family={food.family} size={20} />
               <Text>{food.name}</Text>
             </View>
-            <Cell text={sayGrams(food.totalG).replace(/ g$/, '')} />
-            <Cell text={sayUnits(Math.round(food.units * 4) / 4, food.unit as HandUnit)} />
-            <Cell text={food.costMinor === null ? '–' : words.money(food.costMinor)} />
+            <Cell text={formatGrams(food.totalG).replace(/ g$/, '')} />
+            <Cell text={formatUnits(Math.round(food.units * 4) / 4, food.unit as HandUnit)} />
+            <Cell text={food.costMinor === null ? '–' : format.money(food.costMinor)} />
           </View>
         ))}
         <View role="row" style={[styles.row, styles.ruled]}>
           <View style={styles.name} role="rowheader">
-            <Text look="strong">All foods</Text>
+            <Text variant="strong">All foods</Text>
           </View>
           <Cell text="" />
           <Cell text="" />
-          <Cell text={words.money(total)} strong />
+          <Cell text={format.money(total)} strong />
         </View>
       </View>
     </Card>
@@ -95,13 +95,13 @@ function Row({ cells }: { head: true; cells: [string, string, string, string] })
   return (
     <View role="row" style={styles.row}>
       <View style={styles.name} role="columnheader">
-        <Text look="small" tone="quiet">
+        <Text variant="small" tone="quiet">
           {first}
         </Text>
       </View>
       {rest.map((cell) => (
         <View key={cell} style={styles.cell} role="columnheader">
-          <Text look="small" tone="quiet" align="right">
+          <Text variant="small" tone="quiet" align="right">
             {cell}
           </Text>
         </View>
@@ -122,7 +122,7 @@ function Cell({
   const styles = useStyles();
   return (
     <View style={styles.cell} role="cell">
-      <Text look={due || strong ? 'strong' : 'body'} tone={due ? 'due' : 'ink'} align="right">
+      <Text variant={due || strong ? 'strong' : 'body'} tone={due ? 'due' : 'ink'} align="right">
         {text}
       </Text>
     </View>

@@ -1,36 +1,36 @@
 import type { Feeding, RoundServingView } from '@open-larder/contract';
-import { sayUnits } from '@open-larder/core/food';
+import { formatUnits } from '@open-larder/core/food';
 import { View } from 'react-native';
-import { useWords, type HouseData } from '../store';
+import { useFormat, type AppData } from '../store';
 import { localNow } from '../store/useNow';
 import { Button, Sheet, Text, lowerFirst } from '../ui';
 
 interface Props {
   serving: RoundServingView;
   fed: Feeding;
-  household: HouseData['household'];
+  household: AppData['household'];
   onClose: () => void;
   onAgain: () => void;
 }
 
 /** What was fed already, by whom and when: feeding it again is asked once. */
 export function AgainSheet({ serving, fed, household, onClose, onAgain }: Props) {
-  const words = useWords();
-  const at = words.time(localNow(new Date(fed.at), household.timeZone).minutes);
+  const format = useFormat();
+  const at = format.time(localNow(new Date(fed.at), household.timeZone).minutes);
   const food = lowerFirst(serving.foodName);
   return (
     <Sheet title="Fed already" open onClose={onClose}>
       <Text>
         {fed.outcome === 'skipped'
           ? `${serving.groupName}: ${food} was skipped at ${at}${by(fed)}.`
-          : `${serving.groupName} got ${sayUnits(fed.units, serving.unit)} ${food} at ${at}${by(fed)}.`}
+          : `${serving.groupName} got ${formatUnits(fed.units, serving.unit)} ${food} at ${at}${by(fed)}.`}
       </Text>
       <Text tone="quiet">
         Food twice fouls the water sooner than it feeds. What was logged by mistake is better
         undone.
       </Text>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-        <Button look="primary" label="Leave it at that" onPress={onClose} />
+        <Button variant="primary" label="Leave it at that" onPress={onClose} />
         <Button label={`Feed ${serving.portion} once more`} onPress={onAgain} />
       </View>
     </Sheet>

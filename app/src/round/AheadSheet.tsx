@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { useWords } from '../store';
+import { useFormat } from '../store';
 import { Button, Sheet, Text } from '../ui';
 
 interface Props {
@@ -10,13 +10,13 @@ interface Props {
 
 /** A day that has not come: what is logged of it is asked about once. */
 export function AheadSheet({ day, onClose, onLog }: Props) {
-  const words = useWords();
+  const format = useFormat();
   return (
     <Sheet title="Not yet" open onClose={onClose}>
-      <Text>{`${words.day(day)} has not come yet. Was this really served?`}</Text>
+      <Text>{`${format.day(day)} has not come yet. Was this really served?`}</Text>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-        <Button look="primary" label="Leave it" onPress={onClose} />
-        <Button label={`Log it for ${words.day(day)}`} onPress={onLog} />
+        <Button variant="primary" label="Leave it" onPress={onClose} />
+        <Button label={`Log it for ${format.day(day)}`} onPress={onLog} />
       </View>
     </Sheet>
   );

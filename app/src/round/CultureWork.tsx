@@ -13,18 +13,18 @@ export function CultureWork() {
   const { data: vessels = [] } = api.useVesselsQuery();
   const works = vessels.flatMap(({ id, name, work }) => work.map((one) => ({ id, name, ...one })));
   if (works.length === 0) return null;
-  const pressing = works.filter((one) => one.pressing);
-  const sorted = [...pressing, ...works.filter((one) => !one.pressing)];
+  const urgent = works.filter((one) => one.urgent);
+  const sorted = [...urgent, ...works.filter((one) => !one.urgent)];
   return (
     <View style={styles.all}>
-      <Text look="subtitle">Live shelf</Text>
+      <Text variant="subtitle">Live shelf</Text>
       <Card label="Live shelf">
-        {sorted.map(({ id, name, what, says, why, pressing: now }, index) => (
+        {sorted.map(({ id, name, what, says, why, urgent: now }, index) => (
           <View key={id + what} style={[styles.row, index > 0 && styles.ruled]}>
             <View style={styles.words}>
-              <Text look="strong">{name}</Text>
+              <Text variant="strong">{name}</Text>
               <Text tone={now ? 'due' : 'ink'}>{says}</Text>
-              <Text look="small" tone="quiet">
+              <Text variant="small" tone="quiet">
                 {why}
               </Text>
             </View>

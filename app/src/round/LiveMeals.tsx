@@ -1,6 +1,6 @@
 import type { RoundServingView, RoundView } from '@open-larder/contract';
 import { GIVES_NOTHING } from '@open-larder/core/culture/vocabulary';
-import { sayGrams, sayUnits } from '@open-larder/core/food';
+import { formatGrams, formatUnits } from '@open-larder/core/food';
 import { useRouter } from 'expo-router';
 import { FoodSign } from '../draw/FoodSign';
 import { api } from '../store';
@@ -39,11 +39,11 @@ export function LiveMeals({ current }: { current: RoundView['moments'][number] }
             key={foodId}
             first={index === 0}
             lead={<FoodSign family={one!.family} />}
-            title={`Harvest ${sayUnits(units, one!.unit)} ${lowerFirst(one!.foodName)}`}
+            title={`Harvest ${formatUnits(units, one!.unit)} ${lowerFirst(one!.foodName)}`}
             detail={
               short
-                ? `from ${names}: only ${sayGrams(givesG)} of ${sayGrams(massG)} can be taken without harm`
-                : `from ${names}; ${sayGrams(givesG)} can be taken today`
+                ? `from ${names}: only ${formatGrams(givesG)} of ${formatGrams(massG)} can be taken without harm`
+                : `from ${names}; ${formatGrams(givesG)} can be taken today`
             }
             onPress={() =>
               router.push(from.length === 1 ? `/larder/live/${from[0]!.id}` : '/larder/live')

@@ -1,24 +1,24 @@
-import type { Group, LookCreate, Problem, Tank } from '@open-larder/contract';
+import type { Group, ObservationCreate, Problem, Tank } from '@open-larder/contract';
 import { BELLIES, BELLY_WORDS, type Belly } from '@open-larder/core/ration';
 import type { Species } from '@open-larder/catalogue';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { BellyShape } from '../draw/BellyShape';
-import { api, useHand, type HouseData } from '../store';
+import { api, useHand, type AppData } from '../store';
 import { formIntent, stampFor } from '../store/intent';
 import { useHolding } from './useHolding';
 import { SIZES, themed, useColours } from '../theme';
-import { Button, Card, Choice, Field, Sheet, Text, useSay } from '../ui';
+import { Button, Card, Choice, Field, Sheet, Text, useToast } from '../ui';
 
 interface Props {
   tank: Tank;
   day: string;
-  data: HouseData;
+  data: AppData;
   onClose: () => void;
 }
 
 type Seen = Pick<
-  LookCreate,
+  ObservationCreate,
   'belly' | 'hungBack' | 'absent' | 'injured' | 'colour' | 'droppings' | 'note'
 >;
 const UNSEEN: Seen = {
@@ -34,7 +34,7 @@ const isSeen = (seen: Seen) => JSON.stringify(seen) !== JSON.stringify(UNSEEN);
 
 /** How the groups of a tank look: a tap on a belly each, and what else was seen. */
 export function LookSheet({ tank, day, data, onClose }: Props) {
-  const say = useSay();
+  const toast = useToast();
   const hand = useHand();
   const [add] = api.useAddLooksMutation();
   const [undo] = api.useUndoLooksMutation();
@@ -55,11 +55,11 @@ export function LookSheet({ tank, day, data, onClose }: Props) {
     }));
     const done = await add({ body: { id, looks } });
     if (done.error) {
-      say((done.error as Problem).detail, { tone: 'fault' });
+      toast((done.error as Problem).detail, { tone: 'error' });
       return false;
     }
     onClose();
-    say(sayLooked(looked, seen), {
+    toast(formatLooked(looked, seen), {
       undo: () => {
         const lookIds = looks.map((look) => look.id);
         const back = stampFor('undo', id);
@@ -87,13 +87,13 @@ export function LookSheet({ tank, day, data, onClose }: Props) {
           onSee={(next) => setSeen((before) => ({ ...before, [group.id]: next }))}
         />
       ))}
-      <Text look="small" tone="quiet">
+      <Text variant="small" tone="quiet">
         A belly that stays sunken or bloated though it is fed, sores, gasping or clamped fins may be
         illness: keep it apart, test the water, and ask a vet who knows fish.
       </Text>
       <View style={{ alignItems: 'flex-start' }}>
         <Button
-          look="primary"
+          variant="primary"
           label="Note it"
           disabled={looked.length === 0}
           onPress={() => note()}
@@ -104,7 +104,7 @@ export function LookSheet({ tank, day, data, onClose }: Props) {
 }
 
 /** What follows from it is said at once: a thin belly raises the need. */
-function sayLooked(groups: readonly Group[], seen: Record<string, Seen>): string {
+function formatLooked(groups: readonly Group[], seen: Record<string, Seen>): string {
   const thin = groups.filter(({ id }) => [1, 2].includes(seen[id]?.belly ?? 0));
   return thin.length > 0
     ? `Noted. ${thin.map(({ name }) => name).join(', ')} get more until they are well filled; look again in three days.`
@@ -131,7 +131,7 @@ function GroupLook({ group, species, seen, onSee, onHolds }: GroupLookProps) {
   return (
     <Card label={group.name}>
       <View style={styles.group}>
-        <Text look="strong">{group.name}</Text>
+        <Text variant="strong">{group.name}</Text>
         <View style={styles.bellies} role="radiogroup" aria-label={`Bellies of ${group.name}`}>
           {BELLIES.map((belly) => (
             <BellyButton
@@ -148,14 +148,14 @@ function GroupLook({ group, species, seen, onSee, onHolds }: GroupLookProps) {
           {signs.map(({ key, label }) => (
             <Button
               key={key}
-              look={seen[key] ? 'primary' : 'plain'}
+              variant={seen[key] ? 'primary' : 'plain'}
               label={label}
               spoken={`${label}: ${group.name}`}
               onPress={() => onSee({ ...seen, [key]: !seen[key] })}
             />
           ))}
           <Button
-            look="bare"
+            variant="bare"
             label={more ? 'Less' : 'More'}
             spoken={`More about ${group.name}`}
             onPress={() => setMore(!more)}
@@ -242,7 +242,7 @@ function BellyButton({
         width={54}
         ground={on ? colours.waterDeep : colours.paper}
       />
-      <Text look="small" tone={on ? 'ink' : 'quiet'} align="center">
+      <Text variant="small" tone={on ? 'ink' : 'quiet'} align="center">
         {BELLY_WORDS[belly]}
       </Text>
     </Pressable>

@@ -1,7 +1,7 @@
 import type { MealInWater } from '@open-larder/contract';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
-import { useRow, type HouseData } from '../store';
+import { useRow, type AppData } from '../store';
 import { themed } from '../theme';
 import { Button, Text, lowerFirst } from '../ui';
 import { isLeaf, LEFT, liftAt, openDrops, type DropInWater } from './inWater';
@@ -12,7 +12,7 @@ const MIN_MS = 60_000;
 
 interface Props {
   meal: MealInWater;
-  data: HouseData;
+  data: AppData;
   /** Say the tank with each food: where no tank stands above it. */
   apart?: boolean;
   /** Only what is to be lifted. */
@@ -42,7 +42,7 @@ export function MealTimer({ meal, data, apart = false, dueOnly = false }: Props)
     }
     const clearedMin = Math.min(1440, Math.round(minutes * 10) / 10);
     const seen = { clearedMin, left: null, unwatched: false };
-    void note(drops, seen, `${name}: gone after ${sayClock(minutes)}.`);
+    void note(drops, seen, `${name}: gone after ${formatClock(minutes)}.`);
   };
   return (
     <View style={styles.timer} aria-label={`In the water of ${tank.name}`}>
@@ -74,7 +74,7 @@ export function MealTimer({ meal, data, apart = false, dueOnly = false }: Props)
       {open.length > 1 ? (
         <View style={styles.all}>
           <Button
-            look="bare"
+            variant="bare"
             label="All of it is gone"
             spoken={`All of it is gone in ${tank.name}`}
             onPress={() => gone(open, tank.name)}
@@ -88,7 +88,7 @@ export function MealTimer({ meal, data, apart = false, dueOnly = false }: Props)
 const minutesTo = (at: number | null, now: number) => (at === null ? null : (at - now) / MIN_MS);
 
 /** The food; with its group where two of the meal get the same. */
-function nameOf(drop: DropInWater, all: readonly DropInWater[], { foods, groups }: HouseData) {
+function nameOf(drop: DropInWater, all: readonly DropInWater[], { foods, groups }: AppData) {
   const food = foods.find(({ id }) => id === drop.foodId)?.name ?? 'Food';
   if (all.filter(({ foodId }) => foodId === drop.foodId).length < 2) return food;
   return `${food} for ${groups.find(({ id }) => id === drop.groupId)?.name ?? 'a group'}`;
@@ -117,22 +117,22 @@ function DropClock({ name, title, tankName, minutes, liftMin, ...acts }: DropClo
   return (
     <View role="timer" aria-label={spoken}>
       <View style={[styles.line, row]}>
-        <Text look="figure" tone={due ? 'due' : 'ink'}>
-          {sayClock(minutes)}
+        <Text variant="figure" tone={due ? 'due' : 'ink'}>
+          {formatClock(minutes)}
         </Text>
         <View style={styles.words}>
-          <Text look="small">{title}</Text>
-          <Text look="small" tone={due ? 'due' : 'quiet'}>
+          <Text variant="small">{title}</Text>
+          <Text variant="small" tone={due ? 'due' : 'quiet'}>
             {due
               ? 'lift what is left'
               : liftMin === null
                 ? 'in the water'
-                : `lift in ${sayClock(liftMin)}`}
+                : `lift in ${formatClock(liftMin)}`}
           </Text>
         </View>
         <Button label="Gone" spoken={`Gone: ${spoken}`} onPress={acts.onGone} />
         <Button
-          look="bare"
+          variant="bare"
           label="Left"
           spoken={`Some is left: ${spoken}`}
           onPress={() => setAsking(!asking)}
@@ -149,7 +149,7 @@ function DropClock({ name, title, tankName, minutes, liftMin, ...acts }: DropClo
             />
           ))}
           <Button
-            look="bare"
+            variant="bare"
             label="Not watched"
             spoken={`Not watched: ${spoken}`}
             onPress={acts.onUnwatched}
@@ -171,7 +171,7 @@ function useSeconds(): number {
 }
 
 /** «4:12», «1 h 20 min», «12 days» */
-function sayClock(minutes: number): string {
+function formatClock(minutes: number): string {
   const seconds = Math.max(0, Math.round(minutes * 60));
   if (seconds >= 172_800) return `${Math.floor(seconds / 86_400)} days`;
   if (seconds < 3600) return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;

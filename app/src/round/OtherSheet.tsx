@@ -1,5 +1,5 @@
 import type { Outcome, RoundServingView } from '@open-larder/contract';
-import { sayGrams, sayUnits, stepAt, toGrams, toHandUnits } from '@open-larder/core/food';
+import { formatGrams, formatUnits, stepAt, toGrams, toHandUnits } from '@open-larder/core/food';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useHousehold } from '../store';
@@ -55,8 +55,8 @@ export function OtherSheet({ serving, onClose, onLog }: Props) {
           min={step}
           max={Math.max(planned * 10, step * 20)}
           onChange={setUnits}
-          say={(value) => sayUnits(value, unit)}
-          hint={`${sayGrams(toGrams(units, unit))}; planned were ${serving.portion}.`}
+          format={(value) => formatUnits(value, unit)}
+          hint={`${formatGrams(toGrams(units, unit))}; planned were ${serving.portion}.`}
         />
       )}
       <Field
@@ -78,7 +78,7 @@ export function OtherSheet({ serving, onClose, onLog }: Props) {
         </View>
       ) : null}
       <Button
-        look="primary"
+        variant="primary"
         label={`Log ${outcome}`}
         onPress={() => onLog({ outcome, units, note: note.trim() })}
       />

@@ -3,14 +3,14 @@ import Check from 'lucide-react-native/icons/check';
 import { memo, useState } from 'react';
 import { View } from 'react-native';
 import { FoodSign } from '../draw/FoodSign';
-import { api, useHand, useRow, useWords, type HouseData } from '../store';
+import { api, useHand, useRow, useFormat, type AppData } from '../store';
 import { localNow } from '../store/useNow';
 import { themed, useColours } from '../theme';
 import { Button, Card, Text, lowerFirst } from '../ui';
 import { useChores } from './useChores';
 
 interface Props extends Pick<RoundView, 'day' | 'done'> {
-  data: HouseData;
+  data: AppData;
   /** How many servings of each food were dealt today, of foods of which none is open any more. */
   served: Readonly<Record<string, number>>;
   /** Minutes of the household's day; null for another day. */
@@ -53,8 +53,8 @@ export const Preparing = memo(function Preparing({
     <Card label="To prepare">
       <View style={styles.head}>
         <View style={styles.title}>
-          <Text look="strong">To prepare</Text>
-          <Text look="small" tone="quiet">
+          <Text variant="strong">To prepare</Text>
+          <Text variant="small" tone="quiet">
             {[
               open.length === 0 ? 'nothing now' : '',
               done > 0 ? `${done} done` : '',
@@ -66,7 +66,7 @@ export const Preparing = memo(function Preparing({
         </View>
         {all || later > 0 || done > 0 ? (
           <Button
-            look="bare"
+            variant="bare"
             label={all ? 'Only what is due' : 'All of the day'}
             onPress={() => setAll(!all)}
           />
@@ -78,7 +78,7 @@ export const Preparing = memo(function Preparing({
           task={task}
           data={data}
           done={doneBy.get(task.about) ?? null}
-          onDone={() => void chores.log('prepare', task.about, sayTask(task))}
+          onDone={() => void chores.log('prepare', task.about, formatTask(task))}
           onUndo={(chore) => void chores.undo(chore)}
         />
       ))}
@@ -86,11 +86,12 @@ export const Preparing = memo(function Preparing({
   );
 });
 
-const sayTask = (task: Preparation) => `${task.amount} ${lowerFirst(task.foodName)}: ${task.what}`;
+const formatTask = (task: Preparation) =>
+  `${task.amount} ${lowerFirst(task.foodName)}: ${task.what}`;
 
 interface TaskProps {
   task: Preparation;
-  data: HouseData;
+  data: AppData;
   done: RoundView['done'][number] | null;
   onDone: () => void;
   onUndo: (chore: RoundView['done'][number]) => void;
@@ -98,42 +99,42 @@ interface TaskProps {
 
 function Task({ task, data, done, onDone, onUndo }: TaskProps) {
   const styles = useStyles();
-  const words = useWords();
+  const format = useFormat();
   const row = useRow();
   const colours = useColours();
   const tanks = data.tanks.filter((tank) => task.tankIds.includes(tank.id));
   const where = tanks.length === 1 ? tanks[0]!.name : `${tanks.length} tanks`;
-  const ready = `${words.time(task.readyMin % DAY_MIN)}${
+  const ready = `${format.time(task.readyMin % DAY_MIN)}${
     task.readyMin < DAY_MIN ? '' : task.readyMin < 2 * DAY_MIN ? ' tomorrow' : ' in two days'
   }`;
   const by = done
     ? [
-        `done ${words.time(localNow(new Date(done.at), data.household.timeZone).minutes)}`,
+        `done ${format.time(localNow(new Date(done.at), data.household.timeZone).minutes)}`,
         done.hand ? `by ${done.hand}` : '',
       ]
         .filter(Boolean)
         .join(' ')
-    : `${words.time(task.startMin)} · ready by ${ready} for ${where}${
+    : `${format.time(task.startMin)} · ready by ${ready} for ${where}${
         task.meals > tanks.length ? `, ${task.meals} meals` : ''
       }`;
   return (
     <View style={[styles.row, row]}>
       {done ? <Check size={22} color={colours.duckweed} /> : <FoodSign family={task.family} />}
       <View style={styles.words}>
-        <Text look={done ? 'body' : 'strong'}>{sayTask(task)}</Text>
-        <Text look="small" tone="quiet">
+        <Text variant={done ? 'body' : 'strong'}>{formatTask(task)}</Text>
+        <Text variant="small" tone="quiet">
           {by}
         </Text>
       </View>
       {done ? (
         <Button
-          look="bare"
+          variant="bare"
           label="Undo"
-          spoken={`Undo: ${sayTask(task)}`}
+          spoken={`Undo: ${formatTask(task)}`}
           onPress={() => onUndo(done)}
         />
       ) : (
-        <Button label="Done" spoken={`Done: ${sayTask(task)}`} onPress={onDone} />
+        <Button label="Done" spoken={`Done: ${formatTask(task)}`} onPress={onDone} />
       )}
     </View>
   );

@@ -1,7 +1,7 @@
 import type { RoundView } from '@open-larder/contract';
 import { memo } from 'react';
 import { View } from 'react-native';
-import type { HouseData } from '../store';
+import type { AppData } from '../store';
 import { Text } from '../ui';
 
 type Rest = RoundView['resting'][number];
@@ -10,11 +10,11 @@ type Rest = RoundView['resting'][number];
 export const Resting = memo(function Resting({
   resting,
   data,
-}: Pick<RoundView, 'resting'> & { data: HouseData }) {
+}: Pick<RoundView, 'resting'> & { data: AppData }) {
   if (resting.length === 0) return null;
   return (
     <View style={{ gap: 4 }}>
-      <Text look="subtitle">Nothing today</Text>
+      <Text variant="subtitle">Nothing today</Text>
       {resting.map((rest) => (
         <Text key={rest.groupId} tone="quiet">
           {rest.groupName}, {data.tanks.find((tank) => tank.id === rest.tankId)?.name}:{' '}

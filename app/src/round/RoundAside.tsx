@@ -2,21 +2,21 @@ import type { RoundView } from '@open-larder/contract';
 import Check from 'lucide-react-native/icons/check';
 import Circle from 'lucide-react-native/icons/circle';
 import { View } from 'react-native';
-import { useWords, type HouseData } from '../store';
+import { useFormat, type AppData } from '../store';
 import { useColours } from '../theme';
 import { Card, ListRow, Text, lowerFirst } from '../ui';
 import { TankPicture } from '../tank/TankPicture';
 import { open } from './moments';
 
 interface Props {
-  data: HouseData;
+  data: AppData;
   round: RoundView;
   current: RoundView['moments'][number] | null;
 }
 
 /** Beside the round when wide: the tank that is next, large, and the whole day at a glance. */
 export function RoundAside({ data, round, current }: Props) {
-  const words = useWords();
+  const format = useFormat();
   const colours = useColours();
   const next = current?.stops.find((one) => one.servings.some((serving) => serving.fed === null));
   const stop = next ?? current?.stops[0];
@@ -26,16 +26,16 @@ export function RoundAside({ data, round, current }: Props) {
     <>
       {tank ? (
         <View style={{ gap: 8 }}>
-          <Text look="subtitle">{next ? `Next: ${tank.name}` : tank.name}</Text>
+          <Text variant="subtitle">{next ? `Next: ${tank.name}` : tank.name}</Text>
           <TankPicture tank={tank} data={data} />
           <Text tone="quiet">
-            {words.say('temperature', tank.tempC)} ·{' '}
+            {format.quantity('temperature', tank.tempC)} ·{' '}
             {groups.map((group) => `${group.size.total} ${lowerFirst(group.name)}`).join(', ')}
           </Text>
         </View>
       ) : null}
       <View style={{ gap: 8 }}>
-        <Text look="subtitle">The whole day</Text>
+        <Text variant="subtitle">The whole day</Text>
         <Card>
           {round.moments.map((moment, index) => {
             const left = open(moment).length;
@@ -51,7 +51,7 @@ export function RoundAside({ data, round, current }: Props) {
                     <Circle size={20} color={colours.roe} />
                   )
                 }
-                title={`${words.time(first)} ${moment.name}`}
+                title={`${format.time(first)} ${moment.name}`}
                 detail={moment.stops.length === 1 ? '1 tank' : `${moment.stops.length} tanks`}
                 trail={
                   <Text tone={left === 0 ? 'done' : 'due'}>

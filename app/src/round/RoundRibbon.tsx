@@ -1,10 +1,10 @@
 import type { RoundView } from '@open-larder/contract';
 import { DayRibbon } from '../draw/DayRibbon';
-import { useWords, type HouseData } from '../store';
+import { useFormat, type AppData } from '../store';
 import { open } from './moments';
 
 interface Props {
-  data: HouseData;
+  data: AppData;
   round: RoundView;
   current: RoundView['moments'][number];
   minutes: number | null;
@@ -12,7 +12,7 @@ interface Props {
 
 /** The day as a ribbon, lit as the tank that is next. */
 export function RoundRibbon({ data, round, current, minutes }: Props) {
-  const words = useWords();
+  const format = useFormat();
   const stop =
     current.stops.find((one) => one.servings.some((serving) => serving.fed === null)) ??
     current.stops[0];
@@ -23,7 +23,7 @@ export function RoundRibbon({ data, round, current, minutes }: Props) {
   }));
   return (
     <DayRibbon
-      label={`The day: ${round.moments.map((moment, index) => `${moment.name} at ${words.time(notches[index]?.minutes ?? 0)}, ${open(moment).length} to serve`).join('; ')}`}
+      label={`The day: ${round.moments.map((moment, index) => `${moment.name} at ${format.time(notches[index]?.minutes ?? 0)}, ${open(moment).length} to serve`).join('; ')}`}
       lightOnMin={tank?.lightOnMin ?? 0}
       lightOffMin={tank?.lightOffMin ?? 0}
       notches={notches}

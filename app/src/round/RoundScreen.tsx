@@ -13,7 +13,7 @@ import ChevronRight from 'lucide-react-native/icons/chevron-right';
 import Printer from 'lucide-react-native/icons/printer';
 import { useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
-import { api, reading, useHand, useHouse, useNow, useWords, type HouseData } from '../store';
+import { api, reading, useHand, useHouse, useNow, useFormat, type AppData } from '../store';
 import { ScreenTools } from '../shell';
 import { useColours } from '../theme';
 import { Button, Empty, Fault, IconButton, Screen, Skeleton, Tabs, Text } from '../ui';
@@ -26,29 +26,29 @@ import { StillInWater } from './StillInWater';
 import { StopCard, type Acts } from './StopCard';
 import { ToOrder } from './ToOrder';
 import { Unplanned } from './Unplanned';
-import { later } from '../ui/later';
+import { lazyComponent } from '../ui/lazyComponent';
 import { mealAt } from './inWater';
 import { useAwake } from './useAwake';
 import { useFeed } from './useFeed';
 import { usePrintRound } from './usePrintRound';
 
 /** Looked at now and then, or only when wide: they need not come with the first screen. */
-const RoundAside = later(async () => (await import('./RoundAside')).RoundAside);
-const AheadSheet = later(async () => (await import('./AheadSheet')).AheadSheet);
-const AgainSheet = later(async () => (await import('./AgainSheet')).AgainSheet, true);
-const OtherSheet = later(async () => (await import('./OtherSheet')).OtherSheet, true);
-const LookSheet = later(async () => (await import('./LookSheet')).LookSheet);
-const WaterWork = later(async () => (await import('../water')).WaterWork, true);
-const BroodsWork = later(async () => (await import('./live')).BroodsWork, true);
-const CultureWork = later(async () => (await import('./live')).CultureWork, true);
-const LiveMeals = later(async () => (await import('./live')).LiveMeals, true);
-const Proposals = later(async () => (await import('../proposal')).Proposals, true);
+const RoundAside = lazyComponent(async () => (await import('./RoundAside')).RoundAside);
+const AheadSheet = lazyComponent(async () => (await import('./AheadSheet')).AheadSheet);
+const AgainSheet = lazyComponent(async () => (await import('./AgainSheet')).AgainSheet, true);
+const OtherSheet = lazyComponent(async () => (await import('./OtherSheet')).OtherSheet, true);
+const LookSheet = lazyComponent(async () => (await import('./LookSheet')).LookSheet);
+const WaterWork = lazyComponent(async () => (await import('../water')).WaterWork, true);
+const BroodsWork = lazyComponent(async () => (await import('./live')).BroodsWork, true);
+const CultureWork = lazyComponent(async () => (await import('./live')).CultureWork, true);
+const LiveMeals = lazyComponent(async () => (await import('./live')).LiveMeals, true);
+const Proposals = lazyComponent(async () => (await import('../proposal')).Proposals, true);
 
 /** What to do now, in walking order. */
 export function RoundScreen({ day: asked }: { day?: string }) {
   useAwake();
   const clock = useNow();
-  const words = useWords();
+  const format = useFormat();
   const colours = useColours();
   const loaded = useHouse();
   // After midnight the night's servings are still those of the evening before.
@@ -112,7 +112,7 @@ export function RoundScreen({ day: asked }: { day?: string }) {
   return (
     <Screen
       title={current ? current.name : 'Round'}
-      detail={`${words.day(day)}${current ? ` · ${left === 0 ? 'all served' : `${left} to serve`}` : ''}`}
+      detail={`${format.day(day)}${current ? ` · ${left === 0 ? 'all served' : `${left} to serve`}` : ''}`}
       tools={<ScreenTools />}
       actions={
         <>
@@ -230,7 +230,7 @@ function useSame<T>(value: T): T {
 }
 
 interface HeadProps {
-  data: HouseData;
+  data: AppData;
   round: RoundView;
   current: RoundView['moments'][number] | null;
   minutes: number | null;
@@ -265,7 +265,7 @@ function RoundHead({ data, round, current, minutes, onChoose }: HeadProps) {
             {moment.name}: {open(moment).length} not logged.
           </Text>
           <Button
-            look="bare"
+            variant="bare"
             label="Look"
             onPress={() => onChoose(moment.momentId)}
             spoken={`Look at ${moment.name}`}
@@ -282,7 +282,7 @@ function count(moment: RoundView['moments'][number]): string {
   return `${all - open(moment).length}/${all}`;
 }
 
-function NothingPlanned({ data, round }: { data: HouseData; round: RoundView }) {
+function NothingPlanned({ data, round }: { data: AppData; round: RoundView }) {
   const router = useRouter();
   const tanks = data.tanks.filter((tank) => !tank.archived);
   const groups = data.groups.filter((group) => !group.archived);
@@ -319,7 +319,9 @@ function NothingPlanned({ data, round }: { data: HouseData; round: RoundView }) 
       <Empty
         title={title}
         text={text}
-        action={<Button look="primary" label={act} onPress={() => router.push(href as '/tanks')} />}
+        action={
+          <Button variant="primary" label={act} onPress={() => router.push(href as '/tanks')} />
+        }
       />
       <Resting resting={round.resting} data={data} />
     </>

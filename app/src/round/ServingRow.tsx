@@ -1,13 +1,13 @@
 import type { Feeding, RoundServingView } from '@open-larder/contract';
-import { sayGrams, sayUnits } from '@open-larder/core/food';
-import { sayRounding } from '@open-larder/core/ration';
+import { formatGrams, formatUnits } from '@open-larder/core/food';
+import { formatRounding } from '@open-larder/core/ration';
 import Check from 'lucide-react-native/icons/check';
 import Ellipsis from 'lucide-react-native/icons/ellipsis';
 import { memo, useEffect, useState } from 'react';
 import { View } from 'react-native';
-import { ZONE_WORDS } from '../diet/words';
+import { ZONE_WORDS } from '../diet/labels';
 import { FoodSign } from '../draw/FoodSign';
-import { api, useHand, useHousehold, useRow, useWords } from '../store';
+import { api, useHand, useHousehold, useRow, useFormat } from '../store';
 import { themed, useColours } from '../theme';
 import { Button, IconButton, Text, WhyLink, lowerFirst } from '../ui';
 import { localNow } from '../store/useNow';
@@ -28,7 +28,7 @@ interface Props {
 }
 
 /** «Step 2 of 5: mix it in» */
-const sayMixed = ({ role, step, of }: NonNullable<RoundServingView['mixed']>) =>
+const formatMixed = ({ role, step, of }: NonNullable<RoundServingView['mixed']>) =>
   role === 'new' ? `Training, step ${step} of ${of}: mix it in` : 'Mixed with the new food';
 
 /** One serving to deal, or what became of it. */
@@ -61,7 +61,7 @@ export function ServingRow({ serving, day, next, late, onServe, onOther, onUndo 
         <View style={[styles.acts, row]}>
           <Button
             tall
-            look={next && !tapped ? 'primary' : 'plain'}
+            variant={next && !tapped ? 'primary' : 'plain'}
             label="Served"
             onHold={onOther}
             spoken={`Served: ${serving.portion} ${serving.foodName} for ${serving.groupName}`}
@@ -90,33 +90,33 @@ const Told = memo(function Told({ serving, day, late }: Pick<Props, 'serving' | 
   const place = [serving.place, ZONE_WORDS[serving.zone], serving.manner]
     .filter(Boolean)
     .join(', ');
-  const rounding = sayRounding(serving.ofWanted);
+  const rounding = formatRounding(serving.ofWanted);
   return (
     <View style={styles.words}>
-      <Text look="strong">
+      <Text variant="strong">
         {serving.portion} {lowerFirst(serving.foodName)}
       </Text>
-      <Text look="small" tone="quiet">
+      <Text variant="small" tone="quiet">
         {serving.groupName} · {place}
       </Text>
       {serving.prepare ? (
-        <Text look="small" tone="quiet">
+        <Text variant="small" tone="quiet">
           First: {serving.prepare}
         </Text>
       ) : null}
       {serving.mixed ? (
-        <Text look="small" tone="due">
-          {sayMixed(serving.mixed)}
+        <Text variant="small" tone="due">
+          {formatMixed(serving.mixed)}
         </Text>
       ) : null}
       {late ? (
         <View style={styles.late}>
-          <Text look="small" tone="due">
+          <Text variant="small" tone="due">
             {late.says}
           </Text>
           {late.label ? (
             <Button
-              look="bare"
+              variant="bare"
               label={late.label}
               spoken={`${late.label}: ${serving.foodName} for ${serving.groupName}`}
               onPress={late.onLog}
@@ -125,13 +125,13 @@ const Told = memo(function Told({ serving, day, late }: Pick<Props, 'serving' | 
         </View>
       ) : null}
       {rounding ? (
-        <Text look="small" tone="quiet">
+        <Text variant="small" tone="quiet">
           {rounding}
         </Text>
       ) : null}
       <View style={styles.figures}>
-        <Text look="small" tone="quiet">
-          {sayGrams(serving.massG)}
+        <Text variant="small" tone="quiet">
+          {formatGrams(serving.massG)}
         </Text>
         <WhyLink
           about={serving.portion}
@@ -155,12 +155,12 @@ function Fed({
   onAgain: () => void;
 }) {
   const styles = useStyles();
-  const words = useWords();
+  const format = useFormat();
   const colours = useColours();
   const row = useRow();
   const household = useHousehold();
   const at = localNow(new Date(fed.at), household?.timeZone ?? 'UTC').minutes;
-  const amount = fed.outcome === 'skipped' ? serving.portion : sayUnits(fed.units, serving.unit);
+  const amount = fed.outcome === 'skipped' ? serving.portion : formatUnits(fed.units, serving.unit);
   return (
     <View style={[styles.row, row, styles.fed]}>
       <Check size={22} color={fed.outcome === 'skipped' ? colours.ink2 : colours.duckweed} />
@@ -168,14 +168,14 @@ function Fed({
         <Text>
           {amount} {lowerFirst(serving.foodName)}
         </Text>
-        <Text look="small" tone="quiet">
-          {serving.groupName} · {fed.outcome} {words.time(at)}
+        <Text variant="small" tone="quiet">
+          {serving.groupName} · {fed.outcome} {format.time(at)}
           {fed.hand ? ` by ${fed.hand}` : ''}
           {fed.note ? ` · ${fed.note}` : ''}
         </Text>
       </View>
       <Button
-        look="bare"
+        variant="bare"
         label="Undo"
         spoken={`Undo: ${serving.foodName} for ${serving.groupName}`}
         onPress={() => onUndo(fed)}

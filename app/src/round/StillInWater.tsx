@@ -1,7 +1,7 @@
 import type { MealInWater, RoundView } from '@open-larder/contract';
 import { memo, useState } from 'react';
 import { View } from 'react-native';
-import { useNow, type HouseData } from '../store';
+import { useNow, type AppData } from '../store';
 import { nowMs } from '../store/clock';
 import { Button, Card } from '../ui';
 import { isLeaf, liftAt, mealKey, openDrops } from './inWater';
@@ -13,7 +13,7 @@ export const StillInWater = memo(function StillInWater({
   round,
   momentId,
 }: {
-  data: HouseData;
+  data: AppData;
   round: RoundView;
   momentId: string;
 }) {
@@ -39,7 +39,7 @@ export const StillInWater = memo(function StillInWater({
       {more > 0 && !all ? (
         <View style={{ alignItems: 'flex-start', paddingHorizontal: 4 }}>
           <Button
-            look="bare"
+            variant="bare"
             label={`${more} ${dueCount > 0 ? 'more ' : ''}still in the water`}
             onPress={() => setAll(true)}
           />
@@ -52,7 +52,7 @@ export const StillInWater = memo(function StillInWater({
 /** How many foods of a meal are to be lifted by now; of its leaves alone where asked. */
 function dueDrops(
   meal: MealInWater,
-  { tanks, foods }: HouseData,
+  { tanks, foods }: AppData,
   now: number,
   leaves: boolean,
 ): number {

@@ -5,17 +5,17 @@ import type {
   RoundStopView,
   Tank,
 } from '@open-larder/contract';
-import { sayUnits, toHandUnits } from '@open-larder/core/food';
+import { formatUnits, toHandUnits } from '@open-larder/core/food';
 import { BELLY_WORDS } from '@open-larder/core/ration';
 import { useRouter } from 'expo-router';
 import { memo } from 'react';
 import { View } from 'react-native';
-import { useWords, type HouseData } from '../store';
+import { useFormat, type AppData } from '../store';
 import { themed } from '../theme';
 import { Button, Card, Text } from '../ui';
 import { NumberTag } from '../tank/NumberTag';
 import { TankPicture } from '../tank/TankPicture';
-import { lateOf, sayLate, type Meals } from './late';
+import { lateOf, formatLate, type Meals } from './late';
 import { lookAgain } from './lookAgain';
 import { MealTimer } from './MealTimer';
 import { ServingRow } from './ServingRow';
@@ -35,7 +35,7 @@ interface Props {
   stop: RoundStopView;
   day: string;
   momentId: string;
-  data: HouseData;
+  data: AppData;
   /** What of this stop is in the water now. */
   meal: MealInWater | null;
   /** When each group is fed that day. */
@@ -64,7 +64,7 @@ export const StopCard = memo(function StopCard({
 }: Props) {
   const router = useRouter();
   const styles = useStyles();
-  const words = useWords();
+  const format = useFormat();
   const tank = data.tanks.find((one) => one.id === stop.tankId);
   if (!tank) return null;
   const again = lookAgain(data.groupsIn.get(tank.id) ?? [], day);
@@ -74,8 +74,9 @@ export const StopCard = memo(function StopCard({
     const half = toHandUnits(serving.massG / 2, serving.unit);
     const skip = late.part === 0 || half >= serving.units;
     return {
-      says: sayLate(late, words),
-      label: late.part === 1 ? null : skip ? 'Leave it out' : `Log ${sayUnits(half, serving.unit)}`,
+      says: formatLate(late, format),
+      label:
+        late.part === 1 ? null : skip ? 'Leave it out' : `Log ${formatUnits(half, serving.unit)}`,
       onLog: () =>
         acts.deal(
           serving,
@@ -92,14 +93,14 @@ export const StopCard = memo(function StopCard({
         <View style={styles.words}>
           <View style={styles.title}>
             <NumberTag number={tank.walkOrder} />
-            <Text look="subtitle" tone={due.length === 0 ? 'done' : 'ink'}>
+            <Text variant="subtitle" tone={due.length === 0 ? 'done' : 'ink'}>
               {tank.name}
             </Text>
           </View>
-          <Text look="small" tone="quiet">
+          <Text variant="small" tone="quiet">
             {due.length === 0
               ? 'All served'
-              : `${words.time(stop.minutes)} · ${due.length} to serve`}
+              : `${format.time(stop.minutes)} · ${due.length} to serve`}
           </Text>
         </View>
         {due.length > 0 ? <TankPicture tank={tank} data={data} width={118} /> : null}
@@ -120,26 +121,26 @@ export const StopCard = memo(function StopCard({
       {again.map(({ name, belly }) => (
         <View key={name} style={styles.again}>
           <Text tone="due">
-            {`${name} were ${BELLY_WORDS[belly!.score]} on ${words.day(belly!.day)}: look again.`}
+            {`${name} were ${BELLY_WORDS[belly!.score]} on ${format.day(belly!.day)}: look again.`}
           </Text>
         </View>
       ))}
       <View style={styles.all}>
         {due.length > 1 ? (
           <Button
-            look="bare"
+            variant="bare"
             label={`All of ${tank.name} as planned`}
             onPress={() => acts.serveAll(due, tank.name)}
           />
         ) : null}
         <Button
-          look="bare"
+          variant="bare"
           label="Look"
           spoken={`Look at the fish of ${tank.name}`}
           onPress={() => acts.look(tank)}
         />
         <Button
-          look="bare"
+          variant="bare"
           label="Who gets it"
           spoken={`Who gets the food in ${tank.name}`}
           onPress={() => router.push(`/tanks/${tank.id}/play?moment=${momentId}&day=${day}`)}

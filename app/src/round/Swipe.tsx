@@ -42,7 +42,7 @@ export function Swipe({ right, left, children }: Props) {
     <View {...panHandlers} style={styles.swipe}>
       {dx === 0 ? null : (
         <View style={[styles.behind, dx < 0 && styles.atRight]} aria-hidden>
-          <Text look="strong" tone={meant ? 'ink' : 'quiet'}>
+          <Text variant="strong" tone={meant ? 'ink' : 'quiet'}>
             {dx > 0 ? right.says : left.says}
           </Text>
         </View>

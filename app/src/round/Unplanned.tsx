@@ -1,12 +1,12 @@
 import type { Feeding, RoundView } from '@open-larder/contract';
-import { sayUnits } from '@open-larder/core/food';
+import { formatUnits } from '@open-larder/core/food';
 import { memo } from 'react';
 import { View } from 'react-native';
-import type { HouseData } from '../store';
+import type { AppData } from '../store';
 import { Button, Card, ListRow, lowerFirst, Text } from '../ui';
 
 interface Props extends Pick<RoundView, 'unplanned'> {
-  data: HouseData;
+  data: AppData;
   onUndo: (fed: Feeding) => void;
 }
 
@@ -15,7 +15,7 @@ export const Unplanned = memo(function Unplanned({ unplanned, data, onUndo }: Pr
   if (unplanned.length === 0) return null;
   return (
     <View style={{ gap: 8 }}>
-      <Text look="subtitle">Served before the plan changed</Text>
+      <Text variant="subtitle">Served before the plan changed</Text>
       <Card>
         {unplanned.map((fed, index) => {
           const food = data.foods.find((one) => one.id === fed.foodId);
@@ -26,11 +26,11 @@ export const Unplanned = memo(function Unplanned({ unplanned, data, onUndo }: Pr
               first={index === 0}
               title={
                 food
-                  ? `${sayUnits(fed.units, food.unit)} ${lowerFirst(food.name)}`
+                  ? `${formatUnits(fed.units, food.unit)} ${lowerFirst(food.name)}`
                   : 'A food that left the shelf'
               }
               detail={`${group?.name ?? 'A group that ended'} · ${fed.outcome}`}
-              trail={<Button look="bare" label="Undo" onPress={() => onUndo(fed)} />}
+              trail={<Button variant="bare" label="Undo" onPress={() => onUndo(fed)} />}
             />
           );
         })}

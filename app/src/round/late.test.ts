@@ -1,12 +1,12 @@
 import type { RoundServingView, RoundView } from '@open-larder/contract';
 import { food, group, round, tank } from '../testing/house';
-import type { HouseData } from '../store';
-import { lateOf, mealsOf, sayLate } from './late';
+import type { AppData } from '../store';
+import { lateOf, mealsOf, formatLate } from './late';
 
 const words = {
   time: (minutes: number) => `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}`,
 };
-const data = { groups: [group], tanks: [tank], foods: [food] } as unknown as HouseData;
+const data = { groups: [group], tanks: [tank], foods: [food] } as unknown as AppData;
 
 /** A day with a meal at 10:30 and, unless told otherwise, one at 18:30. */
 function day(meals = [630, 1110]): RoundView {
@@ -22,7 +22,7 @@ function day(meals = [630, 1110]): RoundView {
     })),
   };
 }
-const said = (nowMin: number, view = day(), over: Partial<HouseData> = {}) => {
+const said = (nowMin: number, view = day(), over: Partial<AppData> = {}) => {
   const stop = view.moments[0]!.stops[0]!;
   const found = lateOf(
     mealsOf(view),
@@ -34,7 +34,7 @@ const said = (nowMin: number, view = day(), over: Partial<HouseData> = {}) => {
       minutes: nowMin,
     },
   );
-  return found && sayLate(found, words);
+  return found && formatLate(found, words);
 };
 
 describe('what is said of a late serving', () => {
@@ -54,13 +54,13 @@ describe('what is said of a late serving', () => {
   });
 
   it('hurries where fry wait', () => {
-    const fry = { groups: [{ ...group, stage: 'fry' as const }] as HouseData['groups'] };
+    const fry = { groups: [{ ...group, stage: 'fry' as const }] as AppData['groups'] };
     expect(said(800, day(), fry)).toBe('2 h 50 min late: fry cannot wait, give it now.');
   });
 
   it('is nothing on the day on which the diet was written', () => {
     const written = { ...group, diet: { ...group.diet!, validFrom: '2026-03-04' } };
-    expect(said(1030, day(), { groups: [written] as HouseData['groups'] })).toBeNull();
+    expect(said(1030, day(), { groups: [written] as AppData['groups'] })).toBeNull();
   });
 
   it('is nothing where it was logged, or its group has left', () => {

@@ -5,7 +5,7 @@ import {
   type LateAdvice,
   type LightHours,
 } from '@open-larder/core/round';
-import type { HouseData, Words } from '../store';
+import type { AppData, Format } from '../store';
 
 const isLit = ({ onMin, offMin }: LightHours, minutes: number) => {
   const at = ((minutes % 1440) + 1440) % 1440;
@@ -31,7 +31,7 @@ export function lateOf(
   meals: Meals,
   { tankId, minutes: plannedMin }: RoundStopView,
   { groupId, fed }: RoundServingView,
-  data: HouseData,
+  data: AppData,
   { day, minutes: nowMin }: DayTime,
 ): (LateAdvice & { nextMin: number | null; lateMin: number }) | null {
   const group = data.groups.find((one) => one.id === groupId);
@@ -52,12 +52,12 @@ export function lateOf(
 }
 
 /** «2 h 40 min late: half of it, then as planned.» */
-export function sayLate(
+export function formatLate(
   { part, why, nextMin, lateMin }: NonNullable<ReturnType<typeof lateOf>>,
-  words: Pick<Words, 'time'>,
+  format: Pick<Format, 'time'>,
 ): string {
   const late = `${lateMin < 60 ? '' : `${Math.floor(lateMin / 60)} h `}${Math.round(lateMin % 60)} min late`;
-  const next = nextMin === null ? 'the next meal' : `the meal at ${words.time(nextMin)}`;
+  const next = nextMin === null ? 'the next meal' : `the meal at ${format.time(nextMin)}`;
   if (part === 0) {
     return why === 'light'
       ? `${late}, and the light has changed: leave it out, ${next} as planned.`

@@ -1,12 +1,12 @@
 import type { Chore, ChoreCreate, Problem, RoundView } from '@open-larder/contract';
 import { api, useAppDispatch, useHand } from '../store';
-import { useSay } from '../ui';
+import { useToast } from '../ui';
 import { stampFor } from '../store/intent';
 
 /** Say that something of the round was done, or take it back: shown at once, undone if refused. */
 export function useChores({ day }: Pick<RoundView, 'day'>) {
   const dispatch = useAppDispatch();
-  const say = useSay();
+  const toast = useToast();
   const hand = useHand();
   const [log] = api.useLogChoreMutation();
   const [takeBack] = api.useUndoChoreMutation();
@@ -22,7 +22,7 @@ export function useChores({ day }: Pick<RoundView, 'day'>) {
     const answer = await takeBack({ params: { id: chore.id }, body });
     if (answer.error) {
       shown.undo();
-      say((answer.error as Problem).detail, { tone: 'fault' });
+      toast((answer.error as Problem).detail, { tone: 'error' });
     }
   };
   return {
@@ -34,11 +34,11 @@ export function useChores({ day }: Pick<RoundView, 'day'>) {
       const answer = await log({ body });
       if (answer.error) {
         shown.undo();
-        say((answer.error as Problem).detail, { tone: 'fault' });
+        toast((answer.error as Problem).detail, { tone: 'error' });
         return;
       }
       const standing = answer.data;
-      say(`${what}: done.`, { undo: () => void undo(standing) });
+      toast(`${what}: done.`, { undo: () => void undo(standing) });
     },
   };
 }

@@ -6,11 +6,11 @@ import type {
   RoundServingView,
   RoundView,
 } from '@open-larder/contract';
-import { sayUnits } from '@open-larder/core/food';
+import { formatUnits } from '@open-larder/core/food';
 import { feedingDay, PLAIN } from '@open-larder/core/round';
-import { api, useAppDispatch, useHand, type HouseData } from '../store';
+import { api, useAppDispatch, useHand, type AppData } from '../store';
 import { localNow } from '../store/useNow';
-import { useSay } from '../ui';
+import { useToast } from '../ui';
 import { useInWater } from './useInWater';
 import { useSettle } from './useSettle';
 import { nowMs } from '../store/clock';
@@ -43,11 +43,11 @@ const asPlanned = (serving: RoundServingView): Deal => ({
  */
 export function useFeed(
   day: string,
-  house: { round: RoundView; data: HouseData } | null,
+  house: { round: RoundView; data: AppData } | null,
   onFedAlready: (serving: RoundServingView, fed: Feeding) => void,
 ) {
   const dispatch = useAppDispatch();
-  const say = useSay();
+  const toast = useToast();
   const hand = useHand();
   const settle = useSettle();
   const inWater = useInWater();
@@ -107,7 +107,7 @@ export function useFeed(
     const answer = await undo({ params: { id: fed.id }, body: stampFor('undo', fed.id) });
     if (answer.error) {
       shown.undo();
-      say((answer.error as Problem).detail, { tone: 'fault' });
+      toast((answer.error as Problem).detail, { tone: 'error' });
       settle.now();
     } else settle.soon();
   };
@@ -135,7 +135,7 @@ export function useFeed(
       if (problem.status === 409 && problem.theirs) {
         onFedAlready(serving, problem.theirs as Feeding);
       } else {
-        say(problem.detail, { tone: 'fault' });
+        toast(problem.detail, { tone: 'error' });
       }
       return null;
     }
@@ -151,14 +151,14 @@ export function useFeed(
    * Say at the tap what is served, with its undo; what the shelf turned out to be short of is added to
    * the same sentence, so that neither takes the place of the other.
    */
-  const sayServed = (text: string, written: Promise<readonly (Written | null)[]>) => {
+  const toastServed = (text: string, written: Promise<readonly (Written | null)[]>) => {
     const back = () =>
       void written.then((all) => all.forEach((one) => one && void takeBack(one.feeding)));
-    say(text, { undo: back });
+    toast(text, { undo: back });
     void written.then((all) => {
       const short = [...new Set(all.flatMap((one) => one?.short ?? []))];
       if (short.length > 0 && all.every((one) => one)) {
-        say(`${text} The shelf had too little ${short.join(' and ')}: count it in the larder.`, {
+        toast(`${text} The shelf had too little ${short.join(' and ')}: count it in the larder.`, {
           undo: back,
         });
       }
@@ -170,7 +170,7 @@ export function useFeed(
     /** Log one serving. */
     async feed(serving: RoundServingView, deal: Deal = asPlanned(serving)) {
       const written = Promise.all([write(serving, deal)]);
-      sayServed(sayDeal(serving, deal), written);
+      toastServed(formatDeal(serving, deal), written);
       await written;
     },
     /** Feed once more what was fed already: logged beside the plan, and shown so. */
@@ -181,7 +181,7 @@ export function useFeed(
       const fed = await write(extra, deal);
       if (!fed) return;
       const text = `${serving.portion} ${serving.foodName} for ${serving.groupName}: fed again.`;
-      sayServed(text, Promise.resolve([fed]));
+      toastServed(text, Promise.resolve([fed]));
     },
     /** Log several as planned, one after the other, so that each draws on its own. */
     async feedAll(servings: readonly RoundServingView[], what: string) {
@@ -191,7 +191,7 @@ export function useFeed(
         return all;
       };
       const written = inTurn();
-      sayServed(`${what}: ${servings.length} served as planned.`, written);
+      toastServed(`${what}: ${servings.length} served as planned.`, written);
       await written;
     },
   };
@@ -209,8 +209,8 @@ function placeOf(round: RoundView, servingId: string) {
   return null;
 }
 
-function sayDeal(serving: RoundServingView, { outcome, units }: Deal): string {
-  const amount = sayUnits(units, serving.unit);
+function formatDeal(serving: RoundServingView, { outcome, units }: Deal): string {
+  const amount = formatUnits(units, serving.unit);
   switch (outcome) {
     case 'skipped':
       return `${serving.foodName} for ${serving.groupName} is skipped.`;

@@ -1,27 +1,27 @@
 import type { Group, Problem } from '@open-larder/contract';
 import { api } from '../store';
 import { stampFor } from '../store/intent';
-import { useSay } from '../ui';
+import { useToast } from '../ui';
 
 /**
  * One of a group holds eggs in her mouth and eats nothing: a group of her own that fasts, so that the
  * others are not fed for her. Where she is alone, her group does.
  */
 export function useHolding(day: string) {
-  const say = useSay();
+  const toast = useToast();
   const [split] = api.useSplitGroupMutation();
   const [merge] = api.useMergeGroupMutation();
   const [add] = api.useAddGroupEventMutation();
   const [withdraw] = api.useWithdrawGroupEventMutation();
   const well = (done: { error?: unknown }): boolean => {
-    if (done.error) say((done.error as Problem).detail, { tone: 'fault' });
+    if (done.error) toast((done.error as Problem).detail, { tone: 'error' });
     return !done.error;
   };
   const alone = async (group: Group) => {
     const { id } = stampFor('holding', group.id, day);
     const body = { id, kind: 'staged', stage: 'brooding', day, note: '' } as const;
     if (!well(await add({ params: { id: group.id }, body }))) return false;
-    say(`${group.name} fasts while she holds. Note her stage when the young are out.`, {
+    toast(`${group.name} fasts while she holds. Note her stage when the young are out.`, {
       undo: () =>
         void withdraw({
           params: { id },
@@ -46,7 +46,7 @@ export function useHolding(day: string) {
       note: 'holding eggs',
     };
     if (!well(await split({ params: { id: group.id }, body }))) return false;
-    say(`One fasts while she holds; ${group.name} get food for one less.`, {
+    toast(`One fasts while she holds; ${group.name} get food for one less.`, {
       undo: () =>
         void merge({
           params: { id },

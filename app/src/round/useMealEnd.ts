@@ -1,7 +1,7 @@
 import type { BodyOf, MealInWater, Problem } from '@open-larder/contract';
 import { api } from '../store';
 import { stampFor } from '../store/intent';
-import { useSay } from '../ui';
+import { useToast } from '../ui';
 import type { DropInWater } from './inWater';
 import { useInWater } from './useInWater';
 
@@ -17,7 +17,7 @@ export interface MealEnd {
  * @returns what takes it back; null where it was refused
  */
 export function useMealEnd(meal: MealInWater) {
-  const say = useSay();
+  const toast = useToast();
   const inWater = useInWater();
   const [add] = api.useAddSightingMutation();
   const [undo] = api.useUndoSightingMutation();
@@ -42,14 +42,14 @@ export function useMealEnd(meal: MealInWater) {
     const done = await add({ params: { id: tankId }, body });
     if (done.error) {
       inWater.end(meal, keys, false);
-      say((done.error as Problem).detail, { tone: 'fault' });
+      toast((done.error as Problem).detail, { tone: 'error' });
       return null;
     }
     const takeBack = () => {
       inWater.end(meal, keys, false);
       void undo({ params: { id: body.id }, body: stampFor('undo', body.id) });
     };
-    if (text !== null) say(text, { undo: takeBack });
+    if (text !== null) toast(text, { undo: takeBack });
     return takeBack;
   };
 }

@@ -9,7 +9,7 @@ export default function NotFound() {
         title="This address leads nowhere"
         text="It may be mistyped, or what it named was put away."
         action={
-          <Button look="primary" label="To the Round" onPress={() => router.replace('/round')} />
+          <Button variant="primary" label="To the Round" onPress={() => router.replace('/round')} />
         }
       />
     </Screen>

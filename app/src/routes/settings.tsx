@@ -1,6 +1,6 @@
-import { late } from '../forms/late';
+import { lazyForm } from '../forms/lazyForm';
 
-const SettingsScreen = late((forms) => forms.SettingsScreen);
+const SettingsScreen = lazyForm((forms) => forms.SettingsScreen);
 
 export default function SettingsRoute() {
   return <SettingsScreen />;

@@ -5,7 +5,7 @@ import { standIn } from '../testing/server';
 import { show } from '../testing/show';
 import { api } from '../store';
 import { testNowMs } from '../testing/clock';
-import { Notices, sayOff } from './Notices';
+import { Notices, formatOff } from './Notices';
 
 afterEach(() => setDeviceClock(testNowMs));
 
@@ -46,6 +46,6 @@ describe('what is the matter', () => {
     [-5 * HOUR, '5 hours fast'],
     [-365 * 24 * HOUR, '365 days fast'],
   ])('says by how much the clock is off: %s ms', (off, words) => {
-    expect(sayOff(off)).toContain(words);
+    expect(formatOff(off)).toContain(words);
   });
 });

@@ -17,17 +17,17 @@ export function Notices() {
   const { data: health } = api.useHealthQuery(undefined, { pollingInterval: ASK_MS });
   const unreadable = useAppSelector((state) => state.unreadable);
   const notices = [
-    off === 0 ? null : sayOff(off),
+    off === 0 ? null : formatOff(off),
     health?.diskLow
       ? `The disk of the server is nearly full: ${health.diskFreeMb} MB are left. Free some room, or nothing more can be saved.`
       : null,
-    sayUnreadable(Object.values(unreadable).flat()),
+    formatUnreadable(Object.values(unreadable).flat()),
   ].filter((notice) => notice !== null);
   if (notices.length === 0) return null;
   return (
     <View style={styles.bar} role="status">
       {notices.map((notice) => (
-        <Text key={notice} look="small">
+        <Text key={notice} variant="small">
           {notice}
         </Text>
       ))}
@@ -36,7 +36,7 @@ export function Notices() {
 }
 
 /** «The clock of this device is 12 minutes slow. Until you set it, the server’s time is used.» */
-export function sayOff(offMs: number): string {
+export function formatOff(offMs: number): string {
   const minutes = Math.round(Math.abs(offMs) / MINUTE_MS);
   const [amount, unit] =
     minutes < 120
@@ -47,7 +47,7 @@ export function sayOff(offMs: number): string {
   return `The clock of this device is ${amount} ${unit} ${offMs > 0 ? 'slow' : 'fast'}. Until you set it, the server’s time is used.`;
 }
 
-function sayUnreadable(rows: readonly Unreadable[]): string | null {
+function formatUnreadable(rows: readonly Unreadable[]): string | null {
   if (rows.length === 0) return null;
   return rows.length === 1
     ? 'One entry cannot be shown: it was stored in a form that cannot be read. It is kept, and the rest is here.'

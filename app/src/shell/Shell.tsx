@@ -6,11 +6,11 @@ import type { ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
 import { api, themeChosen, useAppDispatch } from '../store';
 import { SIZES, themed, useColours, useThemeName, useWide } from '../theme';
-import { later, Text, Toast } from '../ui';
+import { lazyComponent, Text, Toast } from '../ui';
 import { PLACES, type Place } from './places';
 import { useLampByLights } from './useLampByLights';
 
-const Notices = later(async () => (await import('./Notices')).Notices, true);
+const Notices = lazyComponent(async () => (await import('./Notices')).Notices, true);
 
 /** The five places around whatever is open: a bar under the thumb, a rail when wide. */
 export function Shell({ children }: { children: ReactNode }) {
@@ -70,7 +70,7 @@ function PlaceLink({ place, here, wide }: { place: Place; here: boolean; wide: b
           color={here ? colours.ink : colours.ink2}
           strokeWidth={here ? 2.25 : 1.75}
         />
-        <Text look="small" tone={here ? 'ink' : 'quiet'}>
+        <Text variant="small" tone={here ? 'ink' : 'quiet'}>
           {place.name}
         </Text>
       </Pressable>

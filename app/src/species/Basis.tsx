@@ -28,7 +28,7 @@ export function Figure({
   const styles = useStyles();
   return (
     <View style={styles.mark}>
-      <Text look="strong">{children}</Text>
+      <Text variant="strong">{children}</Text>
       <BasisDot basis={weakest(species, of)} />
     </View>
   );
@@ -43,7 +43,7 @@ export function BasisCounts({ species }: { species: Species }) {
       {BASES.map((basis) => (
         <View key={basis} style={styles.mark}>
           <BasisDot basis={basis} />
-          <Text look="small">
+          <Text variant="small">
             {bases.filter((one) => one === basis).length} {BASIS_WORDS[basis]}
           </Text>
         </View>

@@ -7,7 +7,7 @@ import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
 import { z } from 'zod';
 import { api, useHouse } from '../store';
-import { Button, Empty, Fault, Screen, Skeleton, Text, useDraft, useSave, useSay } from '../ui';
+import { Button, Empty, Fault, Screen, Skeleton, Text, useDraft, useSave, useToast } from '../ui';
 import { SpeciesForm, type SpeciesValues } from './SpeciesForm';
 import { formIntent } from '../store/intent';
 
@@ -34,7 +34,7 @@ const schema = z.object({ entry: speciesEntry });
 
 function CopyForm({ like }: { like: Species }) {
   const router = useRouter();
-  const say = useSay();
+  const toast = useToast();
   const { id } = formIntent('species.copy', like.key);
   const [create] = api.useCreateSpeciesMutation();
   const entry = entryOf(like);
@@ -49,7 +49,7 @@ function CopyForm({ like }: { like: Species }) {
     const made = await save<OwnSpecies>(() => create({ body }) as never);
     if (!made) return;
     forgetDraft();
-    say(`${made.entry.common} is yours. Groups can be of it from now on.`);
+    toast(`${made.entry.common} is yours. Groups can be of it from now on.`);
     router.replace(`/species/${OWN}${made.id}`);
   });
   return (
@@ -59,7 +59,7 @@ function CopyForm({ like }: { like: Species }) {
         update of the catalogue will touch it.
       </Text>
       <SpeciesForm control={form.control} />
-      <Button look="primary" label="Keep it as my own" onPress={() => submit()} />
+      <Button variant="primary" label="Keep it as my own" onPress={() => submit()} />
     </View>
   );
 }

@@ -15,7 +15,7 @@ import {
   StaleNotice,
   useDraft,
   useSave,
-  useSay,
+  useToast,
 } from '../ui';
 import { SPECIES_SECTIONS } from './fields';
 import { SpeciesForm } from './SpeciesForm';
@@ -55,7 +55,7 @@ export function EditSpeciesScreen({ speciesKey }: { speciesKey: string }) {
 
 function EditForm({ own: { id, copiedFrom: _, ...values } }: { own: OwnSpecies }) {
   const router = useRouter();
-  const say = useSay();
+  const toast = useToast();
   const [edit] = api.useEditSpeciesMutation();
   const form = useForm<Values>({ resolver: zodResolver(speciesEdit), defaultValues: values });
   const forgetDraft = useDraft(`species.${id}`, form as never);
@@ -64,7 +64,7 @@ function EditForm({ own: { id, copiedFrom: _, ...values } }: { own: OwnSpecies }
     const saved = await save<OwnSpecies>(() => edit({ params: { id }, body }) as never);
     if (!saved) return;
     forgetDraft();
-    say(`${saved.entry.common} is saved; needs and portions follow it.`);
+    toast(`${saved.entry.common} is saved; needs and portions follow it.`);
     router.replace(`/species/${OWN}${id}`);
   });
   return (
@@ -77,7 +77,7 @@ function EditForm({ own: { id, copiedFrom: _, ...values } }: { own: OwnSpecies }
         onTakeTheirs={({ id: __, copiedFrom: ___, ...theirs }: OwnSpecies) => form.reset(theirs)}
       />
       <SpeciesForm control={form.control as never} />
-      <Button look="primary" label="Save" onPress={() => submit()} />
+      <Button variant="primary" label="Save" onPress={() => submit()} />
     </View>
   );
 }

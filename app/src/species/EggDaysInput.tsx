@@ -1,7 +1,7 @@
-import { readDaysAt, sayDays } from '@open-larder/core/units';
+import { readDaysAt, formatDays } from '@open-larder/core/units';
 import { useState } from 'react';
 import { useController, useWatch, type Control } from 'react-hook-form';
-import { useWords } from '../store';
+import { useFormat } from '../store';
 import { Field } from '../ui';
 import type { SpeciesValues } from './SpeciesForm';
 
@@ -16,7 +16,7 @@ interface Props {
  * the range of the hatching reaches is the window that its broods get.
  */
 export function EggDaysInput({ control, field, label }: Props) {
-  const words = useWords();
+  const format = useFormat();
   const degreeDays = useController({ control, name: `entry.${field}` });
   const temp = useController({ control, name: 'entry.hatchTempC' });
   const spread = useController({ control, name: 'entry.hatchSpread' });
@@ -30,11 +30,11 @@ export function EggDaysInput({ control, field, label }: Props) {
     if (value === null || Number.isNaN(value)) return '';
     const middle = value / knownAtC;
     const off = hatches ? (spread.field.value ?? 1) : 1;
-    const days = sayDays({ minDays: middle / off, maxDays: middle * off });
-    return `${days} at ${words.say('temperature', knownAtC)}`;
+    const days = formatDays({ minDays: middle / off, maxDays: middle * off });
+    return `${days} at ${format.quantity('temperature', knownAtC)}`;
   };
   const text = typed ?? shown();
-  const read = text.trim() === '' ? null : readDaysAt(text, words.units, optimumC);
+  const read = text.trim() === '' ? null : readDaysAt(text, format.units, optimumC);
   const enter = (entered: string) => {
     setTyped(entered);
     setLeft(false);
@@ -43,7 +43,7 @@ export function EggDaysInput({ control, field, label }: Props) {
       if (hatches) spread.field.onChange(null);
       return;
     }
-    const { days } = readDaysAt(entered, words.units, optimumC);
+    const { days } = readDaysAt(entered, format.units, optimumC);
     if (!days) {
       degreeDays.field.onChange(Number.NaN);
       return;
@@ -66,7 +66,7 @@ export function EggDaysInput({ control, field, label }: Props) {
       onBlur={() => setLeft(true)}
       placeholder="6 to 8 days at 28 °C"
       hint="From laying. A range sets how wide the window is; may stay empty."
-      fault={(left && read?.fault) || degreeDays.fieldState.error?.message}
+      fieldError={(left && read?.error) || degreeDays.fieldState.error?.message}
     />
   );
 }

@@ -18,7 +18,7 @@ export function SpeciesForm({ control }: { control: Control<SpeciesValues> }) {
     <View style={{ gap: 16 }}>
       {SPECIES_SECTIONS.map(({ title, inputs }) => (
         <View key={title} style={{ gap: 16 }}>
-          <Text look="subtitle">{title}</Text>
+          <Text variant="subtitle">{title}</Text>
           {inputs.map((input) => (
             <OneInput key={input.field} input={input} control={control} />
           ))}
@@ -121,7 +121,7 @@ function BlankPick({
             { value: '', title: 'not known' },
             ...input.options.map((option) => ({ value: option, title: option })),
           ]}
-          fault={fieldState.error?.message}
+          fieldError={fieldState.error?.message}
         />
       )}
     />
@@ -143,7 +143,7 @@ function YesNo({ control, name, label, blank }: Bound & { label: string; blank: 
           value={field.value === null ? 'unknown' : field.value ? 'yes' : 'no'}
           options={blank ? [...known, { value: 'unknown', label: 'not known' }] : known}
           onChange={(said) => field.onChange(said === 'unknown' ? null : said === 'yes')}
-          fault={fieldState.error?.message}
+          fieldError={fieldState.error?.message}
         />
       )}
     />

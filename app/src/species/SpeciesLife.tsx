@@ -5,9 +5,9 @@ import {
   type Species,
   type SpeciesField,
 } from '@open-larder/catalogue';
-import { sayDays, sayNumber } from '@open-larder/core/units';
+import { formatDays, formatNumber } from '@open-larder/core/units';
 import { View } from 'react-native';
-import { useWords } from '../store';
+import { useFormat } from '../store';
 import { BasisMark, Card, ListRow, Text } from '../ui';
 import { growthLine } from './growthLine';
 import { BasisCounts, Figure } from './Basis';
@@ -15,9 +15,9 @@ import { BasisCounts, Figure } from './Basis';
 /** Company, breeding, life, and where the figures come from. */
 export function SpeciesLife({ species }: { species: Species }) {
   const { hatching } = species;
-  const words = useWords();
+  const format = useFormat();
   const days = (count: number, { tempC, unsure }: Hatching) =>
-    `${sayDays({ minDays: count / unsure, maxDays: count * unsure })} at ${words.say('temperature', tempC)}`;
+    `${formatDays({ minDays: count / unsure, maxDays: count * unsure })} at ${format.quantity('temperature', tempC)}`;
   const figure = (text: string, ...of: SpeciesField[]) => (
     <Figure species={species} of={of}>
       {text}
@@ -38,7 +38,7 @@ export function SpeciesLife({ species }: { species: Species }) {
   ] as const;
   return (
     <View style={{ gap: 16 }}>
-      <Text look="subtitle">Company</Text>
+      <Text variant="subtitle">Company</Text>
       <Card label="Company">
         <ListRow
           first
@@ -50,11 +50,11 @@ export function SpeciesLife({ species }: { species: Species }) {
         />
         <ListRow
           title="Females to a male"
-          trail={figure(sayNumber(species.femalesPerMale, 1), 'femalesPerMale')}
+          trail={figure(formatNumber(species.femalesPerMale, 1), 'femalesPerMale')}
         />
         <ListRow title="Nips fins" trail={figure(species.nipsFins ? 'yes' : 'no', 'nipsFins')} />
       </Card>
-      <Text look="subtitle">Breeding and life</Text>
+      <Text variant="subtitle">Breeding and life</Text>
       <Card label="Breeding and life">
         <ListRow first title="Way of breeding" trail={figure(species.breeding, 'breeding')} />
         <ListRow
@@ -74,11 +74,11 @@ export function SpeciesLife({ species }: { species: Species }) {
         <ListRow title="Life span" trail={figure(`${species.lifeYears} years`, 'lifeYears')} />
         <ListRow
           title="Growth"
-          detail={growthLine(species, words)}
+          detail={growthLine(species, format)}
           trail={<BasisMark basis={basisOf(species, 'growthK')} />}
         />
       </Card>
-      <Text look="subtitle">Where the figures come from</Text>
+      <Text variant="subtitle">Where the figures come from</Text>
       <Card label="Sources">
         <BasisCounts species={species} />
         {sources.map(([title, source]) => (
@@ -90,7 +90,7 @@ export function SpeciesLife({ species }: { species: Species }) {
           />
         ))}
       </Card>
-      <Text look="small" tone="quiet">
+      <Text variant="small" tone="quiet">
         Starting values of the craft, never rules. Copy the species to write your own figures.
       </Text>
     </View>

@@ -4,11 +4,11 @@ import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Outline } from '../draw/Outline';
 import { ScreenTools } from '../shell';
-import { useHouse, useWords } from '../store';
+import { useHouse, useFormat } from '../store';
 import { TanksTabs } from '../tank/TanksTabs';
 import { Choice, Empty, Fault, Field, FramedRow, ListRow, Screen, Skeleton } from '../ui';
 import { useSpeciesSearch } from './useSpeciesSearch';
-import { sayRange } from './words';
+import { formatRange } from './labels';
 
 const GROUPS = [
   { value: 'all', label: 'all' },
@@ -22,7 +22,7 @@ type Wanted = (typeof GROUPS)[number]['value'];
 /** The catalogue of species, with the keeper's own among them: found by any of their names. */
 export function SpeciesListScreen() {
   const router = useRouter();
-  const words = useWords();
+  const format = useFormat();
   const loaded = useHouse();
   const [typed, setTyped] = useState('');
   const [wanted, setWanted] = useState<Wanted>('all');
@@ -57,7 +57,7 @@ export function SpeciesListScreen() {
         species && {
           items: found,
           keyOf: (row: Species) => row.key,
-          extra: words,
+          extra: format,
           render: (row: Species, index) => (
             <SpeciesRow
               row={row}
@@ -103,8 +103,8 @@ function SpeciesRow({
   first: boolean;
   onPress: () => void;
 }) {
-  const words = useWords();
-  const warmth = sayRange(words, 'temperature', row.tempMinC, row.tempMaxC);
+  const format = useFormat();
+  const warmth = formatRange(format, 'temperature', row.tempMinC, row.tempMaxC);
   return (
     <FramedRow first={first}>
       <ListRow
@@ -113,7 +113,7 @@ function SpeciesRow({
         detail={[
           row.scientific,
           row.guild,
-          words.say('length', row.adultLengthCm),
+          format.quantity('length', row.adultLengthCm),
           warmth,
           row.key.startsWith(OWN) ? 'your own' : null,
         ]

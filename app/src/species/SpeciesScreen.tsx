@@ -7,7 +7,7 @@ import Printer from 'lucide-react-native/icons/printer';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Outline } from '../draw/Outline';
-import { api, useHouse, useWords, type HouseData } from '../store';
+import { api, useHouse, useFormat, type AppData } from '../store';
 import { useColours, useWide } from '../theme';
 import {
   Button,
@@ -19,11 +19,11 @@ import {
   Skeleton,
   Text,
   upperFirst,
-  useSay,
+  useToast,
 } from '../ui';
 import { SpeciesLife } from './SpeciesLife';
 import { SpeciesTable } from './SpeciesTable';
-import { sayBoldness } from './words';
+import { formatBoldness } from './labels';
 
 /** All that is known of a species, as a keeper would print it. */
 export function SpeciesScreen({ speciesKey }: { speciesKey: string }) {
@@ -62,10 +62,10 @@ export function SpeciesScreen({ speciesKey }: { speciesKey: string }) {
 const ROUND_CM = [0.5, 1, 2, 5, 10, 20, 50];
 
 function SpeciesHead({ species }: { species: Species }) {
-  const words = useWords();
+  const format = useFormat();
   const [room, setRoom] = useState(0);
   const cm = [...ROUND_CM].reverse().find((one) => one <= species.adultLengthCm / 2) ?? 0.5;
-  const length = words.say('length', species.adultLengthCm);
+  const length = format.quantity('length', species.adultLengthCm);
   const width = Math.min(room, species.shape === 'snail' ? 140 : 420);
   return (
     <View style={{ gap: 12 }} onLayout={(event) => setRoom(event.nativeEvent.layout.width)}>
@@ -74,12 +74,12 @@ function SpeciesHead({ species }: { species: Species }) {
           shape={species.shape}
           lengthCm={species.adultLengthCm}
           width={width}
-          rule={{ cm, says: words.say('length', cm) }}
+          rule={{ cm, says: format.quantity('length', cm) }}
           label={`${species.common}: ${species.shape}, ${length} when grown`}
         />
       ) : null}
       <Text>
-        {species.family}. {length} when grown; {species.guild}, {sayBoldness(species.boldness)}.
+        {species.family}. {length} when grown; {species.guild}, {formatBoldness(species.boldness)}.
       </Text>
       {species.cautions.length > 0 ? (
         <Card label="Cautions">
@@ -92,9 +92,9 @@ function SpeciesHead({ species }: { species: Species }) {
   );
 }
 
-function SpeciesActs({ species, data }: { species: Species; data: HouseData }) {
+function SpeciesActs({ species, data }: { species: Species; data: AppData }) {
   const router = useRouter();
-  const say = useSay();
+  const toast = useToast();
   const colours = useColours();
   const [edit] = api.useEditSpeciesMutation();
   const own = data.ownSpecies.find((one) => OWN + one.id === species.key);
@@ -104,10 +104,10 @@ function SpeciesActs({ species, data }: { species: Species; data: HouseData }) {
     const { id, entry, version } = own;
     const done = await edit({ params: { id }, body: { entry, version, archived: true } });
     if (done.error) {
-      say((done.error as Problem).detail, { tone: 'fault' });
+      toast((done.error as Problem).detail, { tone: 'error' });
       return;
     }
-    say(`${species.common} is put away.`, {
+    toast(`${species.common} is put away.`, {
       undo: () =>
         void edit({
           params: { id },

@@ -1,16 +1,23 @@
 import { SPECIES_DEFAULTS, type Species, type SpeciesField } from '@open-larder/catalogue';
 import { assumedLengthCm, massFromLength } from '@open-larder/core/fish';
-import { sayGramBand, sayGrams } from '@open-larder/core/food';
-import { sayNumber } from '@open-larder/core/units';
+import { formatGramBand, formatGrams } from '@open-larder/core/food';
+import { formatNumber } from '@open-larder/core/units';
 import { measured } from '@open-larder/core/why';
 import { View } from 'react-native';
 import { RangeBar } from '../draw/RangeBar';
 import { ReadyHours } from '../draw/ReadyHours';
 import { ZoneHours } from '../draw/ZoneHours';
-import { useWords } from '../store';
+import { useFormat } from '../store';
 import { Card, ListRow, Text, WhyLink } from '../ui';
 import { Figure } from './Basis';
-import { isDefault, MOUTH_WORDS, NITRATE_WORDS, PAIR_WORDS, sayBand, sayRange } from './words';
+import {
+  isDefault,
+  MOUTH_WORDS,
+  NITRATE_WORDS,
+  PAIR_WORDS,
+  formatBand,
+  formatRange,
+} from './labels';
 
 interface Band {
   title: string;
@@ -21,7 +28,7 @@ interface Band {
 
 /** Its water, its mouth, its diet, and where and when it feeds; defaults say that they are. */
 export function SpeciesTable({ species }: { species: Species }) {
-  const words = useWords();
+  const format = useFormat();
   const { massG: mass, spreadFactor } = massFromLength(
     species,
     measured('Adult length', species.adultLengthCm, 'cm', species.sourceSize),
@@ -29,7 +36,7 @@ export function SpeciesTable({ species }: { species: Species }) {
   const bands: Band[] = [
     {
       title: 'Temperature',
-      says: `${sayRange(words, 'temperature', species.tempMinC, species.tempMaxC)}, best at ${words.say('temperature', species.tempOptC)}`,
+      says: `${formatRange(format, 'temperature', species.tempMinC, species.tempMaxC)}, best at ${format.quantity('temperature', species.tempOptC)}`,
       bar: {
         from: 0,
         to: 40,
@@ -47,19 +54,19 @@ export function SpeciesTable({ species }: { species: Species }) {
     },
     {
       title: 'Hardness',
-      says: sayRange(words, 'hardness', species.ghMin, species.ghMax),
+      says: formatRange(format, 'hardness', species.ghMin, species.ghMax),
       bar: { from: 0, to: 30, low: species.ghMin, high: species.ghMax },
       fields: ['ghMin', 'ghMax'],
     },
     {
       title: 'Plant share of the diet',
-      says: sayBand(species.plantShareMin, species.plantShareMax),
+      says: formatBand(species.plantShareMin, species.plantShareMax),
       bar: { from: 0, to: 1, low: species.plantShareMin, high: species.plantShareMax },
       fields: ['plantShareMin', 'plantShareMax'],
     },
     {
       title: 'Protein in the dry matter',
-      says: sayBand(species.proteinMin, species.proteinMax),
+      says: formatBand(species.proteinMin, species.proteinMax),
       bar: { from: 0, to: 1, low: species.proteinMin, high: species.proteinMax },
       fields: ['proteinMin', 'proteinMax'],
     },
@@ -96,7 +103,7 @@ export function SpeciesTable({ species }: { species: Species }) {
         <ListRow
           first
           title="Mouth"
-          detail={`about ${sayNumber(gapeMm, 1)} mm wide when grown${isDefault(species, 'gapeShare') ? '; a default for its shape' : ''}`}
+          detail={`about ${formatNumber(gapeMm, 1)} mm wide when grown${isDefault(species, 'gapeShare') ? '; a default for its shape' : ''}`}
           trail={figure(MOUTH_WORDS[species.mouth], 'mouth', 'gapeShare')}
         />
         <ListRow
@@ -106,18 +113,20 @@ export function SpeciesTable({ species }: { species: Species }) {
         />
         <ListRow
           title="Mass when grown"
-          detail={`${sayGramBand(mass.value, spreadFactor)}, ${PAIR_WORDS[species.lengthMass.level]}`}
+          detail={`${formatGramBand(mass.value, spreadFactor)}, ${PAIR_WORDS[species.lengthMass.level]}`}
           trail={
             <View style={{ flexDirection: 'row', alignItems: 'center', gap: 4 }}>
-              <Text look="strong">{sayGrams(mass.value)}</Text>
-              <WhyLink about={`mass ${sayGrams(mass.value)}`} why={mass} />
+              <Text variant="strong">{formatGrams(mass.value)}</Text>
+              <WhyLink about={`mass ${formatGrams(mass.value)}`} why={mass} />
             </View>
           }
         />
         <ListRow
           title="Young ones assumed at"
           trail={
-            <Text look="strong">{words.say('length', assumedLengthCm(species, 'juvenile'))}</Text>
+            <Text variant="strong">
+              {format.quantity('length', assumedLengthCm(species, 'juvenile'))}
+            </Text>
           }
         />
         {species.capped.length > 0 ? (
@@ -128,7 +137,7 @@ export function SpeciesTable({ species }: { species: Species }) {
         ) : null}
       </Card>
       <View style={{ gap: 8 }}>
-        <Text look="subtitle">Where and when it feeds</Text>
+        <Text variant="subtitle">Where and when it feeds</Text>
         <ZoneHours
           day={species.presenceDay}
           night={species.presenceNight}
@@ -139,7 +148,7 @@ export function SpeciesTable({ species }: { species: Species }) {
           activity={species.activityByLight}
           label={`Ready to feed: by day ${percent(species.activityByLight.day)}, at dusk ${percent(species.activityByLight.dusk)}, by night ${percent(species.activityByLight.night)}`}
         />
-        <Text look="small" tone="quiet">
+        <Text variant="small" tone="quiet">
           Its day, and how ready it is to feed through it: by day{' '}
           {percent(species.activityByLight.day)}, at dusk {percent(species.activityByLight.dusk)},
           by night {percent(species.activityByLight.night)}. Above it, length: share of the time in
@@ -153,7 +162,7 @@ export function SpeciesTable({ species }: { species: Species }) {
   );
 }
 
-const percent = (share: number) => `${sayNumber(share * 100, 0)} %`;
+const percent = (share: number) => `${formatNumber(share * 100, 0)} %`;
 
 /** «default: usual band of the guild», where a figure is none of the row. */
 function defaultOf(species: Species, fields: SpeciesField[]): string | undefined {

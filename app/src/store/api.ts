@@ -5,10 +5,10 @@ import type {
   ForecastRecords,
   FoodRow,
   Group,
-  Household,
+  HouseholdSettings,
   LearnedRow,
   LifeEventRow,
-  Look,
+  Observation,
   MomentRow,
   OwnSpecies,
   Problem,
@@ -74,7 +74,7 @@ export const api = createApi({
           error && error.status !== 409 ? [] : stale,
       });
     return {
-      household: build.query<Household, void>({
+      household: build.query<HouseholdSettings, void>({
         queryFn: () => call('getHousehold'),
         providesTags: ['household'],
       }),
@@ -203,7 +203,7 @@ export const api = createApi({
       editWalk: change('editWalk', ['tank', 'round']),
       editPlan: change('editPlan', ['tank', 'group', ...COMPUTED]),
       /** How some groups looked. */
-      looksOf: build.query<Look[], readonly string[]>({
+      looksOf: build.query<Observation[], readonly string[]>({
         queryFn: async (ids) => {
           const answers = await Promise.all(
             ids.map((id) => callAll('listLooks', { params: { id } })),

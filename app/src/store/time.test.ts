@@ -1,4 +1,4 @@
-import { readTime, sayTime } from './time';
+import { readTime, formatTime } from './time';
 import { localNow } from './useNow';
 
 describe('a time of day', () => {
@@ -19,9 +19,9 @@ describe('a time of day', () => {
   });
 
   it('reads as the household likes, and past midnight as the next morning', () => {
-    expect(sayTime(1170)).toBe('19:30');
-    expect(sayTime(1170, '12')).toBe('7:30 pm');
-    expect(sayTime(1470)).toBe('00:30');
+    expect(formatTime(1170)).toBe('19:30');
+    expect(formatTime(1170, '12')).toBe('7:30 pm');
+    expect(formatTime(1470)).toBe('00:30');
   });
 
   it('has the day of the household, not of the phone', () => {

@@ -1,5 +1,5 @@
 /** Minutes after midnight as a clock reads: «07:30», «7:30 am». */
-export function sayTime(minutes: number, clock: '24' | '12' = '24'): string {
+export function formatTime(minutes: number, clock: '24' | '12' = '24'): string {
   const within = ((minutes % 1440) + 1440) % 1440;
   const hour = Math.floor(within / 60);
   const minute = String(within % 60).padStart(2, '0');

@@ -3,7 +3,7 @@ import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 export interface Toast {
   id: number;
   text: string;
-  tone: 'done' | 'fault';
+  tone: 'done' | 'error';
   /** Name of an undo that the screen has registered; see ui/undo. */
   undo?: string;
 }

@@ -3,22 +3,22 @@ import type {
   CatalogueView,
   FoodRow,
   Group,
-  Household,
+  HouseholdSettings,
   MomentRow,
   OwnSpecies,
   Problem,
   Tank,
 } from '@open-larder/contract';
 import { houseOf } from '@open-larder/contract/house';
-import type { House } from '@open-larder/core/round';
+import type { FeedingModel } from '@open-larder/core/round';
 import { createSelector } from '@reduxjs/toolkit';
 import { api } from './api';
 import { reading } from './reading';
 import { useHand } from './useHand';
 
 /** All of the household that screens compute with. Lists hold what was put away too. */
-export interface HouseData {
-  household: Household;
+export interface AppData {
+  household: HouseholdSettings;
   moments: MomentRow[];
   tanks: Tank[];
   groups: Group[];
@@ -28,15 +28,15 @@ export interface HouseData {
   /** Of the catalogue and the keeper's own, by key. */
   species: ReadonlyMap<string, Species>;
   ownSpecies: OwnSpecies[];
-  house: House;
+  house: FeedingModel;
 }
 
 export type Loaded<T> =
   { data: T; problem?: undefined } | { data?: undefined; problem?: Problem; retry: () => void };
 
 /** The household, its lists and the core's view of them, from the cache or the server. */
-export function useHouse(): Loaded<HouseData> {
-  const household = api.useHouseholdQuery(undefined, reading<Household>());
+export function useHouse(): Loaded<AppData> {
+  const household = api.useHouseholdQuery(undefined, reading<HouseholdSettings>());
   const moments = api.useMomentsQuery(undefined, reading<MomentRow[]>());
   const tanks = api.useTanksQuery(undefined, reading<Tank[]>());
   const groups = api.useGroupsQuery(undefined, reading<Group[]>());
@@ -63,7 +63,7 @@ export function useHouse(): Loaded<HouseData> {
 }
 
 interface Rows {
-  household: Household;
+  household: HouseholdSettings;
   moments: MomentRow[];
   tanks: Tank[];
   groups: Group[];
@@ -96,7 +96,7 @@ const derive = createSelector(
     everySpecies,
     (rows: HandedRows) => rows.hand,
   ],
-  (household, moments, tanks, groups, foods, ownSpecies, species, hand): HouseData => {
+  (household, moments, tanks, groups, foods, ownSpecies, species, hand): AppData => {
     const rows = { household, moments, tanks, groups, foods, species };
     const house = houseOf({ ...rows, hand });
     return { ...rows, ownSpecies, groupsIn: byTank(groups), house };

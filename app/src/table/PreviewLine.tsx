@@ -9,7 +9,7 @@ const STATE_WORDS: Record<Line['state'], string> = {
   new: 'new',
   same: 'as it is',
   changed: 'changed',
-  fault: 'to be corrected',
+  error: 'to be corrected',
 };
 
 /** One line of a table as it was understood: every cell with its mark. */
@@ -17,24 +17,24 @@ export function PreviewLine({ line, columns }: { line: Line; columns: TableRepor
   const styles = useStyles();
   return (
     <View
-      style={[styles.line, line.state === 'fault' && styles.wrong]}
+      style={[styles.line, line.state === 'error' && styles.wrong]}
       role="group"
       aria-label={`Line ${line.line}, ${STATE_WORDS[line.state]}`}
     >
-      <Text look="small" tone={line.state === 'fault' ? 'due' : 'quiet'}>
+      <Text variant="small" tone={line.state === 'error' ? 'due' : 'quiet'}>
         Line {line.line}: {line.says ?? STATE_WORDS[line.state]}
       </Text>
       <View style={styles.cells}>
         {line.cells.map((cell, at) =>
           cell.state === 'blank' && cell.says === null ? null : (
             <View key={at} style={[styles.cell, styles[LOOKS[cell.state]]]}>
-              <Text look="small" tone="quiet">
+              <Text variant="small" tone="quiet">
                 {columns[at]?.title ?? columns[at]?.header}
                 {MARKS[cell.state]}
               </Text>
               <Text>{cell.text === '' ? '—' : cell.text}</Text>
               {cell.says ? (
-                <Text look="small" tone={cell.state === 'fault' ? 'due' : 'quiet'}>
+                <Text variant="small" tone={cell.state === 'error' ? 'due' : 'quiet'}>
                   {cell.says}
                 </Text>
               ) : null}
@@ -51,14 +51,14 @@ type CellState = Line['cells'][number]['state'];
 const MARKS: Record<CellState, string> = {
   read: '',
   guessed: ', guessed',
-  fault: ', wrong',
+  error: ', wrong',
   blank: '',
   'left out': ', left out',
 };
 const LOOKS = {
   read: 'read',
   guessed: 'guessed',
-  fault: 'fault',
+  error: 'error',
   blank: 'read',
   'left out': 'leftOut',
 } as const satisfies Record<CellState, string>;
@@ -84,6 +84,6 @@ const useStyles = themed((c) => ({
   },
   read: { borderColor: c.rule },
   guessed: { borderColor: c.brine, borderStyle: 'dashed', borderWidth: 2 },
-  fault: { borderColor: c.roe, borderWidth: 2 },
+  error: { borderColor: c.roe, borderWidth: 2 },
   leftOut: { borderColor: c.rule, borderStyle: 'dotted', opacity: 0.7 },
 }));

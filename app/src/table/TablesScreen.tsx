@@ -6,43 +6,43 @@ import { api } from '../store';
 import { call } from '../store/call';
 import { formIntent } from '../store/intent';
 import { TanksTabs } from '../tank/TanksTabs';
-import { Button, Choice, Field, Screen, Text, useSay } from '../ui';
+import { Button, Choice, Field, Screen, Text, useToast } from '../ui';
 import { FileButton } from './FileButton';
 import { PreviewLine } from './PreviewLine';
 import { saveFile } from './saveFile';
-import { LOG_WORDS, sayReport, TABLE_WORDS } from './words';
+import { LOG_WORDS, formatReport, TABLE_WORDS } from './labels';
 
 /** Whole tables in, checked cell by cell before anything is written; and out, as CSV. */
 export function TablesScreen({ first }: { first?: string }) {
-  const say = useSay();
+  const toast = useToast();
   const [table, setTable] = useState<TableName>(
     TABLE_WORDS.find((one) => one.value === first)?.value ?? 'house',
   );
   const [text, setText] = useState('');
   const [report, setReport] = useState<TableReport | null>(null);
-  const [fault, setFault] = useState<string | null>(null);
+  const [fieldError, setFieldError] = useState<string | null>(null);
   const [writing, setWriting] = useState<Writing>(OPEN);
   const [take, { isLoading }] = api.useImportTableMutation();
   const change = (next: string) => {
     setText(next);
     setReport(null);
     setWriting(OPEN);
-    setFault(null);
+    setFieldError(null);
   };
   const send = async (write: boolean, said = writing) => {
     const id = write ? formIntent('table', table).id : null;
     const done = await take({ params: { table }, body: { id, text, write, ...said } });
     if (done.error) {
-      setFault((done.error as Problem).detail);
+      setFieldError((done.error as Problem).detail);
       return;
     }
     setReport(done.data);
     if (done.data.written) {
-      say(`${sayReport(done.data)}: it is all in.`);
+      toast(`${formatReport(done.data)}: it is all in.`);
       change('');
     }
   };
-  const sound = report !== null && report.counts.fault === 0 && report.lines.length > 0;
+  const sound = report !== null && report.counts.error === 0 && report.lines.length > 0;
   return (
     <Screen
       title="Tables in and out"
@@ -60,7 +60,7 @@ export function TablesScreen({ first }: { first?: string }) {
       }
     >
       <TanksTabs here="tables" />
-      <Text look="subtitle">In</Text>
+      <Text variant="subtitle">In</Text>
       <Choice
         label="What the table holds"
         value={table}
@@ -77,12 +77,12 @@ export function TablesScreen({ first }: { first?: string }) {
         value={text}
         onChange={change}
         placeholder={TABLE_WORDS.find((one) => one.value === table)?.example}
-        fault={fault ?? undefined}
+        fieldError={fieldError ?? undefined}
       />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         <FileButton label="Choose a CSV file" onText={change} />
         <Button
-          look={report ? 'plain' : 'primary'}
+          variant={report ? 'plain' : 'primary'}
           label="Check it"
           disabled={text.trim() === ''}
           busy={isLoading && !report}
@@ -90,7 +90,7 @@ export function TablesScreen({ first }: { first?: string }) {
         />
         {report ? (
           <Button
-            look="primary"
+            variant="primary"
             label="Take it in"
             disabled={!sound}
             busy={isLoading}
@@ -109,9 +109,9 @@ export function TablesScreen({ first }: { first?: string }) {
         />
       ) : null}
       {report ? (
-        <Text role="status" tone={report.counts.fault > 0 ? 'due' : 'ink'}>
-          {report.says ?? sayReport(report)}
-          {report.counts.fault > 0 ? '. Nothing is taken in until every line is right.' : '.'}
+        <Text role="status" tone={report.counts.error > 0 ? 'due' : 'ink'}>
+          {report.says ?? formatReport(report)}
+          {report.counts.error > 0 ? '. Nothing is taken in until every line is right.' : '.'}
         </Text>
       ) : (
         <Out />
@@ -176,25 +176,25 @@ function Doubts({
 
 /** Every table as a file, in units that are named in its header. */
 function Out() {
-  const say = useSay();
+  const toast = useToast();
   const [busy, setBusy] = useState<TableName | LogName | null>(null);
   const saveLog = async (log: LogName) => {
     setBusy(log);
     const answer = await call('exportLog', { params: { log } });
     setBusy(null);
-    if ('error' in answer) say(answer.error.detail, { tone: 'fault' });
+    if ('error' in answer) toast(answer.error.detail, { tone: 'error' });
     else saveFile(answer.data.fileName, answer.data.text);
   };
   const save = async (table: TableName) => {
     setBusy(table);
     const answer = await call('exportTable', { params: { table } });
     setBusy(null);
-    if ('error' in answer) say(answer.error.detail, { tone: 'fault' });
+    if ('error' in answer) toast(answer.error.detail, { tone: 'error' });
     else saveFile(answer.data.fileName, answer.data.text);
   };
   return (
     <View style={{ gap: 12 }}>
-      <Text look="subtitle">Out</Text>
+      <Text variant="subtitle">Out</Text>
       <Text tone="quiet">
         «A house» is one line a group as it is today. Tanks, groups and events together are a whole
         copy: taken in again in that order, they change nothing here, and make the same house
@@ -211,7 +211,7 @@ function Out() {
           />
         ))}
       </View>
-      <Text look="subtitle">Logs out</Text>
+      <Text variant="subtitle">Logs out</Text>
       <Text tone="quiet">
         What was written down elsewhere, complete; what was served, and what came of it, is saved in
         Records.

@@ -5,11 +5,11 @@ import { sent, standIn } from '../testing/server';
 import { show } from '../testing/show';
 import { Toast } from '../ui';
 import { TablesScreen } from './TablesScreen';
-import { sayReport } from './words';
+import { formatReport } from './labels';
 
 jest.mock('expo-router', () => jest.requireActual('../testing/router'));
 
-const report = (fault: boolean, written = false): TableReport => ({
+const report = (fieldError: boolean, written = false): TableReport => ({
   columns: [
     { header: 'tank', title: 'Tank' },
     { header: 'mood', title: null },
@@ -17,11 +17,11 @@ const report = (fault: boolean, written = false): TableReport => ({
   lines: [
     {
       line: 2,
-      state: fault ? 'fault' : 'new',
-      says: fault ? null : 'Hall will be made',
+      state: fieldError ? 'error' : 'new',
+      says: fieldError ? null : 'Hall will be made',
       cells: [
-        fault
-          ? { text: '', state: 'fault', says: 'name the tank' }
+        fieldError
+          ? { text: '', state: 'error', says: 'name the tank' }
           : {
               text: 'Hall',
               state: 'guessed',
@@ -31,7 +31,7 @@ const report = (fault: boolean, written = false): TableReport => ({
       ],
     },
   ],
-  counts: { new: fault ? 0 : 1, same: 0, changed: 0, fault: fault ? 1 : 0 },
+  counts: { new: fieldError ? 0 : 1, same: 0, changed: 0, error: fieldError ? 1 : 0 },
   written,
   doubts: [],
   says: null,
@@ -95,11 +95,11 @@ describe('tables in', () => {
   });
 
   it('are summed up in words', () => {
-    const counts = { new: 3, same: 1, changed: 2, fault: 0 };
-    expect(sayReport({ ...report(false), counts })).toBe('3 new, 2 changed, 1 as they are');
-    expect(sayReport({ ...report(false), counts: { new: 0, same: 0, changed: 0, fault: 0 } })).toBe(
-      'No lines',
-    );
+    const counts = { new: 3, same: 1, changed: 2, error: 0 };
+    expect(formatReport({ ...report(false), counts })).toBe('3 new, 2 changed, 1 as they are');
+    expect(
+      formatReport({ ...report(false), counts: { new: 0, same: 0, changed: 0, error: 0 } }),
+    ).toBe('No lines');
   });
 });
 

@@ -1,5 +1,5 @@
 import type { Problem } from '@open-larder/contract';
-import { useSay } from '../ui';
+import { useToast } from '../ui';
 import { saveFile } from './saveFile';
 
 interface Answer {
@@ -9,11 +9,11 @@ interface Answer {
 
 /** Hand what the server printed to the browser, to keep or print; or say why there is nothing. */
 export function useSavePrinted() {
-  const say = useSay();
+  const toast = useToast();
   return ({ data, error }: Answer) => {
     if (!data) {
       const said = (error as Problem | undefined)?.detail;
-      say(said ?? 'The page could not be made.', { tone: 'fault' });
+      toast(said ?? 'The page could not be made.', { tone: 'error' });
       return;
     }
     const bytes = Uint8Array.from(atob(data.base64), (letter) => letter.charCodeAt(0));

@@ -1,12 +1,12 @@
 import type { Tank } from '@open-larder/contract';
 import { useRouter } from 'expo-router';
 import { api, useHouse } from '../store';
-import { Empty, Fault, Screen, Skeleton, useSay } from '../ui';
+import { Empty, Fault, Screen, Skeleton, useToast } from '../ui';
 import { TankForm } from './TankForm';
 
 export function EditTankScreen({ id }: { id: string }) {
   const router = useRouter();
-  const say = useSay();
+  const toast = useToast();
   const loaded = useHouse();
   const [edit] = api.useEditTankMutation();
   const tank = loaded.data?.tanks.find((one) => one.id === id);
@@ -23,7 +23,7 @@ export function EditTankScreen({ id }: { id: string }) {
           act="Save"
           onSave={(body) => edit({ params: { id }, body })}
           onSaved={(saved) => {
-            say(`${saved.name} is saved.`);
+            toast(`${saved.name} is saved.`);
             router.replace(`/tanks/${id}`);
           }}
         />

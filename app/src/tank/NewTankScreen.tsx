@@ -1,14 +1,14 @@
 import { blankTank, type Problem, type Tank } from '@open-larder/contract';
 import { useRouter } from 'expo-router';
 import { api } from '../store';
-import { Fault, Screen, Skeleton, useSay } from '../ui';
+import { Fault, Screen, Skeleton, useToast } from '../ui';
 import { TankForm } from './TankForm';
 import { formIntent } from '../store/intent';
 
 /** @param like id of a tank to start from: all as it is there, but for its name and place */
 export function NewTankScreen({ like }: { like?: string }) {
   const router = useRouter();
-  const say = useSay();
+  const toast = useToast();
   const { id } = formIntent('tank.new', like);
   const tanks = api.useTanksQuery();
   const [create] = api.useCreateTankMutation();
@@ -24,7 +24,7 @@ export function NewTankScreen({ like }: { like?: string }) {
           act="Make this tank"
           onSave={({ version: _, archived: __, ...fields }) => create({ body: { ...fields, id } })}
           onSaved={(tank) => {
-            say(`${tank.name} is made. Put a group of fish in it.`);
+            toast(`${tank.name} is made. Put a group of fish in it.`);
             router.replace(`/tanks/${tank.id}`);
           }}
         />

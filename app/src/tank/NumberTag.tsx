@@ -7,7 +7,7 @@ export function NumberTag({ number }: { number: number }) {
   const styles = useStyles();
   return (
     <View style={styles.tag}>
-      <Text look="small">{number}</Text>
+      <Text variant="small">{number}</Text>
     </View>
   );
 }

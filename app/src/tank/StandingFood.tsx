@@ -1,19 +1,19 @@
 import type { FeedingCreate, MealInWater, Problem, Tank } from '@open-larder/contract';
-import { sayGrams } from '@open-larder/core/food';
+import { formatGrams } from '@open-larder/core/food';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { FoodSign } from '../draw/FoodSign';
 import { LEFT, liftAt, openDrops, stands, type DropInWater } from '../round/inWater';
 import { useInWater } from '../round/useInWater';
 import { useMealEnd } from '../round/useMealEnd';
-import { api, useHand, useNow, useWords, type HouseData } from '../store';
+import { api, useHand, useNow, useFormat, type AppData } from '../store';
 import { nowMs } from '../store/clock';
 import { stampFor } from '../store/intent';
 import { localNow } from '../store/useNow';
-import { Button, Card, ListRow, Text, useSay } from '../ui';
+import { Button, Card, ListRow, Text, useToast } from '../ui';
 
 /** Slices, wafers and leaves that stand in a tank: grazed, lifted, replaced. */
-export function StandingFood({ tank, data }: { tank: Tank; data: HouseData }) {
+export function StandingFood({ tank, data }: { tank: Tank; data: AppData }) {
   const now = useNow();
   const hand = useHand();
   const { data: round } = api.useRoundQuery({ day: now.day, hand });
@@ -27,7 +27,7 @@ export function StandingFood({ tank, data }: { tank: Tank; data: HouseData }) {
   if (standing.length === 0) return null;
   return (
     <>
-      <Text look="subtitle">Standing in the water</Text>
+      <Text variant="subtitle">Standing in the water</Text>
       <Card label="Standing in the water">
         {standing.map(({ meal, drop }, index) => (
           <StandingLine
@@ -49,11 +49,11 @@ interface LineProps {
   meal: MealInWater;
   drop: DropInWater;
   tank: Tank;
-  data: HouseData;
+  data: AppData;
 }
 
 function StandingLine({ first, meal, drop, tank, data }: LineProps) {
-  const words = useWords();
+  const format = useFormat();
   const end = useMealEnd(meal);
   const replace = useReplace(meal, drop, data);
   const [asking, setAsking] = useState(false);
@@ -61,9 +61,9 @@ function StandingLine({ first, meal, drop, tank, data }: LineProps) {
   if (!food) return null;
   const lift = liftAt(drop, tank, data.foods);
   const due = lift !== null && lift <= nowMs();
-  const sayTime = (ms: number) => {
+  const formatTime = (ms: number) => {
     const { day, minutes } = localNow(new Date(ms), data.household.timeZone);
-    return `${words.day(day)}, ${words.time(minutes)}`;
+    return `${format.day(day)}, ${format.time(minutes)}`;
   };
   const about = `${food.name} in ${tank.name}`;
   return (
@@ -71,13 +71,13 @@ function StandingLine({ first, meal, drop, tank, data }: LineProps) {
       <ListRow
         first={first}
         lead={<FoodSign family={food.family} />}
-        title={`${food.name}, ${sayGrams(drop.massG)}`}
-        detail={`Put in on ${sayTime(Date.parse(drop.at))}. ${
+        title={`${food.name}, ${formatGrams(drop.massG)}`}
+        detail={`Put in on ${formatTime(Date.parse(drop.at))}. ${
           due
             ? 'It is time to take out what is left.'
             : lift === null
               ? ''
-              : `Take out what is left on ${sayTime(lift)}.`
+              : `Take out what is left on ${formatTime(lift)}.`
         }`}
       />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, padding: 12, paddingTop: 0 }}>
@@ -128,9 +128,9 @@ function StandingLine({ first, meal, drop, tank, data }: LineProps) {
 }
 
 /** The same again in place of what is left, logged as fed now. */
-function useReplace(meal: MealInWater, drop: DropInWater, data: HouseData) {
+function useReplace(meal: MealInWater, drop: DropInWater, data: AppData) {
   const hand = useHand();
-  const say = useSay();
+  const toast = useToast();
   const end = useMealEnd(meal);
   const inWater = useInWater();
   const [log] = api.useLogFeedingMutation();
@@ -157,7 +157,7 @@ function useReplace(meal: MealInWater, drop: DropInWater, data: HouseData) {
     };
     const answer = await log({ body });
     if (answer.error) {
-      say((answer.error as Problem).detail, { tone: 'fault' });
+      toast((answer.error as Problem).detail, { tone: 'error' });
       return;
     }
     const takeBack = await end([drop], { clearedMin: null, left: 0, unwatched: false }, null);
@@ -167,7 +167,7 @@ function useReplace(meal: MealInWater, drop: DropInWater, data: HouseData) {
       { tankId, momentId, day },
       { ...drop, key: servingId, at: at.toISOString(), atMin, ended: false },
     );
-    say(text, {
+    toast(text, {
       undo: () => {
         inWater.take(day, servingId);
         takeBack();

@@ -1,4 +1,4 @@
-import { compileRound, type House } from '@open-larder/core/round';
+import { compileRound, type FeedingModel } from '@open-larder/core/round';
 import { waterLitres } from '@open-larder/core/tank';
 import type { Group, Problem, Tank } from '@open-larder/contract';
 import { useRouter } from 'expo-router';
@@ -11,10 +11,10 @@ import Plus from 'lucide-react-native/icons/plus';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { DayRibbon } from '../draw/DayRibbon';
-import { api, useNow, useWords, type HouseData } from '../store';
+import { api, useNow, useFormat, type AppData } from '../store';
 import { useColours, useWide } from '../theme';
-import { Button, Card, Empty, ListRow, Text, useSay, WhyLink } from '../ui';
-import { saySize } from '../group/words';
+import { Button, Card, Empty, ListRow, Text, useToast, WhyLink } from '../ui';
+import { formatSize } from '../group/labels';
 import { usePrintStory } from '../table/usePrintStory';
 import { FoodCost } from '../larder/FoodCost';
 import { TogetherCard } from '../together/TogetherCard';
@@ -24,9 +24,9 @@ import { TankLife } from './TankLife';
 import { TankPicture } from './TankPicture';
 
 /** One tank: its picture, its day, its water and its groups. */
-export function TankDetail({ tank, data }: { tank: Tank; data: HouseData }) {
+export function TankDetail({ tank, data }: { tank: Tank; data: AppData }) {
   const router = useRouter();
-  const words = useWords();
+  const format = useFormat();
   const colours = useColours();
   const wide = useWide();
   const now = useNow();
@@ -41,24 +41,24 @@ export function TankDetail({ tank, data }: { tank: Tank; data: HouseData }) {
     moment.stops.map((stop) => ({ minutes: stop.minutes, done: false })),
   );
   const litres = waterLitres(tank);
-  const light = `${words.time(tank.lightOnMin)} to ${words.time(tank.lightOffMin)}`;
+  const light = `${format.time(tank.lightOnMin)} to ${format.time(tank.lightOffMin)}`;
   return (
     <View style={{ gap: 16 }}>
       {wide ? (
-        <Text look="title" level={2}>
+        <Text variant="title" level={2}>
           {tank.name}
         </Text>
       ) : null}
       <TankPicture tank={tank} data={data} />
       <View>
-        <Text look="small" tone="quiet">
+        <Text variant="small" tone="quiet">
           Lit {light};{' '}
           {notches.length === 0
             ? 'no meals today'
             : `${notches.length} meal${notches.length === 1 ? '' : 's'} today`}
         </Text>
         <DayRibbon
-          label={`Lit ${light}. Meals at ${notches.map((notch) => words.time(notch.minutes)).join(', ') || 'no time today'}.`}
+          label={`Lit ${light}. Meals at ${notches.map((notch) => format.time(notch.minutes)).join(', ') || 'no time today'}.`}
           lightOnMin={tank.lightOnMin}
           lightOffMin={tank.lightOffMin}
           notches={notches}
@@ -71,17 +71,21 @@ export function TankDetail({ tank, data }: { tank: Tank; data: HouseData }) {
           title="Water"
           trail={
             <View style={{ flexDirection: 'row', alignItems: 'center' }}>
-              <Text look="strong">{litres ? words.say('volume', litres.value) : 'unknown'}</Text>
-              {litres ? <WhyLink about={words.say('volume', litres.value)} why={litres} /> : null}
+              <Text variant="strong">
+                {litres ? format.quantity('volume', litres.value) : 'unknown'}
+              </Text>
+              {litres ? (
+                <WhyLink about={format.quantity('volume', litres.value)} why={litres} />
+              ) : null}
             </View>
           }
         />
-        <ListRow title="pH" trail={<Text look="strong">{tank.ph ?? 'not entered'}</Text>} />
+        <ListRow title="pH" trail={<Text variant="strong">{tank.ph ?? 'not entered'}</Text>} />
         <ListRow
           title="Hardness"
           trail={
-            <Text look="strong">
-              {tank.gh === null ? 'not entered' : words.say('hardness', tank.gh)}
+            <Text variant="strong">
+              {tank.gh === null ? 'not entered' : format.quantity('hardness', tank.gh)}
             </Text>
           }
         />
@@ -90,7 +94,7 @@ export function TankDetail({ tank, data }: { tank: Tank; data: HouseData }) {
       </Card>
       <TankLife tank={tank} groups={groups} data={data} />
       <StandingFood tank={tank} data={data} />
-      <Text look="subtitle">Groups</Text>
+      <Text variant="subtitle">Groups</Text>
       {groups.length === 0 ? (
         <Empty
           title="No fish yet"
@@ -106,7 +110,7 @@ export function TankDetail({ tank, data }: { tank: Tank; data: HouseData }) {
       <TogetherCard tank={tank} groups={groups} data={data} />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         <Button
-          look={groups.length === 0 ? 'primary' : 'plain'}
+          variant={groups.length === 0 ? 'primary' : 'plain'}
           label="Add a group"
           icon={<Plus size={20} color={groups.length === 0 ? colours.onRoe : colours.ink} />}
           onPress={() => router.push(`/tanks/${tank.id}/add-group`)}
@@ -148,19 +152,19 @@ export function TankDetail({ tank, data }: { tank: Tank; data: HouseData }) {
 }
 
 /** The house as far as one tank goes: its day need not be compiled with all the others. */
-const onlyTank = (house: House, tankId: string): House => ({
+const onlyTank = (house: FeedingModel, tankId: string): FeedingModel => ({
   ...house,
   groups: house.groups.filter((group) => group.tankId === tankId),
 });
 
-function GroupLine({ group, data, first }: { group: Group; data: HouseData; first: boolean }) {
+function GroupLine({ group, data, first }: { group: Group; data: AppData; first: boolean }) {
   const router = useRouter();
   const species = data.species.get(group.speciesKey);
   return (
     <ListRow
       first={first}
       title={group.name}
-      detail={`${saySize(group.size)} · ${group.stage}${species ? ` · ${species.scientific}` : ''}${group.diet ? '' : ' · no diet yet'}`}
+      detail={`${formatSize(group.size)} · ${group.stage}${species ? ` · ${species.scientific}` : ''}${group.diet ? '' : ' · no diet yet'}`}
       onPress={() => router.push(`/groups/${group.id}`)}
     />
   );
@@ -168,18 +172,18 @@ function GroupLine({ group, data, first }: { group: Group; data: HouseData; firs
 
 /** Putting a tank away, with a way back. */
 function usePutAway(tank: Tank) {
-  const say = useSay();
+  const toast = useToast();
   const router = useRouter();
   const [edit] = api.useEditTankMutation();
   return async () => {
     const { id, ...body } = tank;
     const done = await edit({ params: { id }, body: { ...body, archived: true } });
     if (done.error) {
-      say((done.error as Problem).detail, { tone: 'fault' });
+      toast((done.error as Problem).detail, { tone: 'error' });
       return;
     }
     const { id: _, ...now } = done.data;
-    say(`${tank.name} is put away.`, {
+    toast(`${tank.name} is put away.`, {
       undo: () => void edit({ params: { id }, body: { ...now, archived: false } }),
     });
     router.replace('/tanks');

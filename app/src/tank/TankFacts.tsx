@@ -1,12 +1,12 @@
 import type { Tank } from '@open-larder/contract';
 import { furnishingOf } from '@open-larder/core/tank';
-import { useWords } from '../store';
+import { useFormat } from '../store';
 import { ListRow, Text } from '../ui';
 import { FURNISHING } from './guesses';
 
 /** What is in and on a tank; what is not said is a guess, and says so. */
 export function TankFacts({ tank }: { tank: Tank }) {
-  const words = useWords();
+  const format = useFormat();
   const furnishing = furnishingOf(tank);
   const said = FURNISHING.filter(({ field }) => !furnishing.guessed.includes(field));
   const guessed = FURNISHING.filter(({ field }) => furnishing.guessed.includes(field));
@@ -14,7 +14,7 @@ export function TankFacts({ tank }: { tank: Tank }) {
     facts
       .map(({ field, says }) =>
         field === 'ground' && furnishing.ground !== 'bare'
-          ? `${says(furnishing)}, ${words.say('length', furnishing.groundDepthCm)} deep`
+          ? `${says(furnishing)}, ${format.quantity('length', furnishing.groundDepthCm)} deep`
           : says(furnishing),
       )
       .join('; ');
@@ -23,7 +23,7 @@ export function TankFacts({ tank }: { tank: Tank }) {
       <ListRow
         title="Kind and shape"
         trail={
-          <Text look="strong">
+          <Text variant="strong">
             {tank.kind}
             {tank.litres === null && tank.shape !== 'box' ? `, ${tank.shape}` : ''}
           </Text>

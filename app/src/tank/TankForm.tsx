@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { Controller, useForm, type Control } from 'react-hook-form';
 import { View } from 'react-native';
 import type { z } from 'zod';
-import { useWords } from '../store';
+import { useFormat } from '../store';
 import {
   ChoiceInput,
   DateInput,
@@ -72,7 +72,7 @@ export function TankForm({ place, initial, act, onSave, onSaved }: Props) {
   const { save, stale } = useSave<TankValues>(form as never);
   const [byLitres, setByLitres] = useState(initial.litres !== null);
   const { control, formState, handleSubmit, setValue, watch, reset } = form;
-  const fault = (name: keyof TankValues) => formState.errors[name]?.message;
+  const fieldError = (name: keyof TankValues) => formState.errors[name]?.message;
   const submit = handleSubmit(async (values) => {
     const saved = await save(() => onSave(values) as never);
     if (saved) {
@@ -138,7 +138,7 @@ export function TankForm({ place, initial, act, onSave, onSaved }: Props) {
             'length',
             'Left empty: nine tenths of the height.',
           )}
-          {fault('litres') ? <FaultLine fault={String(fault('litres'))} /> : null}
+          {fieldError('litres') ? <FaultLine fieldError={String(fieldError('litres'))} /> : null}
         </>
       )}
       {measure('tempC', 'Water temperature', 'temperature')}
@@ -167,7 +167,7 @@ export function TankForm({ place, initial, act, onSave, onSaved }: Props) {
       />
       <Guesses control={control} values={watch()} />
       <Litres values={watch()} />
-      <Button look="primary" label={act} onPress={() => submit()} />
+      <Button variant="primary" label={act} onPress={() => submit()} />
     </View>
   );
 }
@@ -184,14 +184,14 @@ type MeasureName =
 
 /** What nobody asked: each as it is guessed for a tank of this kind, to be changed by a tap. */
 function Guesses({ control, values }: { control: Control<TankValues>; values: TankValues }) {
-  const words = useWords();
+  const format = useFormat();
   const [open, setOpen] = useState(false);
   const furnishing = furnishingOf(values);
   if (!open) {
     const said = FURNISHING.map(({ says }) => says(furnishing));
     return (
       <View style={{ gap: 8, alignItems: 'flex-start' }}>
-        <Text look="strong">
+        <Text variant="strong">
           {furnishing.guessed.length > 0 ? `Guessed for a tank of this kind` : 'In it'}
         </Text>
         <Text tone="quiet">{said.join('; ')}.</Text>
@@ -226,7 +226,7 @@ function Guesses({ control, values }: { control: Control<TankValues>; values: Ta
           label="Depth of the ground"
           measure="length"
           decimals={2}
-          hint={`Left empty: guessed as ${words.say('length', furnishing.groundDepthCm)}.`}
+          hint={`Left empty: guessed as ${format.quantity('length', furnishing.groundDepthCm)}.`}
         />
       )}
     </View>
@@ -235,10 +235,10 @@ function Guesses({ control, values }: { control: Control<TankValues>; values: Ta
 
 /** Litres as they follow from what is typed so far. */
 function Litres({ values }: { values: TankValues }) {
-  const words = useWords();
+  const format = useFormat();
   const water = litresOf(values);
   if (!water) return null;
-  const said = words.say('volume', water.value);
+  const said = format.quantity('volume', water.value);
   return (
     <View style={{ flexDirection: 'row', alignItems: 'center' }}>
       <Text tone="quiet">That is {said} of water.</Text>

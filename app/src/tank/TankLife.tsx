@@ -3,11 +3,11 @@ import { filmOn } from '@open-larder/contract/film';
 import { temperatureOf, tempIsOld } from '@open-larder/contract/temperature';
 import { feedingStopsC } from '@open-larder/core/ration';
 import { daysBetween } from '@open-larder/core/round';
-import { sayNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/core/units';
 import { FILMS, type FilmSeen } from '@open-larder/core/tank';
 import { View } from 'react-native';
-import { api, useNow, useWords, type HouseData } from '../store';
-import { Card, Choice, ListRow, Text, useSay } from '../ui';
+import { api, useNow, useFormat, type AppData } from '../store';
+import { Card, Choice, ListRow, Text, useToast } from '../ui';
 
 const FILM_WORDS: Record<FilmSeen, string> = { none: 'None', thin: 'Thin', furred: 'Furred' };
 
@@ -19,9 +19,9 @@ export function TankLife({
 }: {
   tank: Tank;
   groups: readonly Group[];
-  data: HouseData;
+  data: AppData;
 }) {
-  const words = useWords();
+  const format = useFormat();
   const now = useNow();
   const see = useFilmSeen(tank);
   const film = filmOn(tank, now.day);
@@ -31,14 +31,14 @@ export function TankLife({
       <ListRow
         first
         title="Temperature"
-        detail={sayTemp(tank, now.day, words.day)}
-        trail={<Text look="strong">{words.say('temperature', temperatureOf(tank))}</Text>}
+        detail={formatTemp(tank, now.day, format.day)}
+        trail={<Text variant="strong">{format.quantity('temperature', temperatureOf(tank))}</Text>}
       />
       {cold.map(({ name, stopsC }) => (
         <ListRow
           key={name}
           title={`${name} in the cold`}
-          detail={`Not fed below ${words.say('temperature', stopsC)}: they hardly digest there.`}
+          detail={`Not fed below ${format.quantity('temperature', stopsC)}: they hardly digest there.`}
         />
       ))}
       <ListRow
@@ -49,8 +49,8 @@ export function TankLife({
             : 'Change the tank to say so: a new one has no film and no grown filter.'
         }
         trail={
-          <Text look="strong">
-            {tank.runsSince ? sayRunning(daysBetween(tank.runsSince, now.day)) : 'not said'}
+          <Text variant="strong">
+            {tank.runsSince ? formatRunning(daysBetween(tank.runsSince, now.day)) : 'not said'}
           </Text>
         }
       />
@@ -61,8 +61,8 @@ export function TankLife({
           onChange={(seen) => void see(seen)}
           options={FILMS.map((value) => ({ value, label: FILM_WORDS[value] }))}
         />
-        <Text look="small" tone="quiet">
-          {sayFilm(tank, film, now.day, words.day)}
+        <Text variant="small" tone="quiet">
+          {formatFilm(tank, film, now.day, format.day)}
         </Text>
       </View>
     </Card>
@@ -70,32 +70,32 @@ export function TankLife({
 }
 
 /** «12 days», «5 weeks», «9 months», «2½ years». */
-function sayRunning(days: number): string {
+function formatRunning(days: number): string {
   if (days < 21) return days === 1 ? '1 day' : `${Math.max(0, days)} days`;
   if (days < 90) return `${Math.round(days / 7)} weeks`;
   if (days < 540) return `${Math.round(days / 30.4)} months`;
-  return `${sayNumber(days / 365, 1)} years`;
+  return `${formatNumber(days / 365, 1)} years`;
 }
 
-function sayTemp(tank: Tank, today: string, sayDay: (day: string) => string): string {
+function formatTemp(tank: Tank, today: string, formatDay: (day: string) => string): string {
   if (tank.lastTemp === null) {
     return tempIsOld(tank, today)
       ? 'As entered. Outdoors it follows the weather: log one with a water test.'
       : 'As entered for the tank.';
   }
-  const measured = `Measured on ${sayDay(tank.lastTemp.day)}.`;
+  const measured = `Measured on ${formatDay(tank.lastTemp.day)}.`;
   return tempIsOld(tank, today) ? `${measured} That is a while ago: what is it now?` : measured;
 }
 
-function sayFilm(
+function formatFilm(
   tank: Tank,
   film: FilmSeen | null,
   today: string,
-  sayDay: (day: string) => string,
+  formatDay: (day: string) => string,
 ): string {
   if (tank.filmOn === null) return 'Not seen yet, so grazers are fed as if there were none.';
   if (film === null) {
-    return `Last seen on ${sayDay(tank.filmOn)}: it counts as food for a week. Look again.`;
+    return `Last seen on ${formatDay(tank.filmOn)}: it counts as food for a week. Look again.`;
   }
   return film === 'none'
     ? 'None: grazers live on what you give them.'
@@ -103,7 +103,7 @@ function sayFilm(
 }
 
 /** From which temperature down the fish of an outdoor tub are not fed. */
-function coldest(groups: readonly Group[], { species }: HouseData) {
+function coldest(groups: readonly Group[], { species }: AppData) {
   return groups.flatMap(({ name, speciesKey }) => {
     const kind = species.get(speciesKey);
     return kind ? [{ name, stopsC: feedingStopsC(kind) }] : [];
@@ -113,16 +113,16 @@ function coldest(groups: readonly Group[], { species }: HouseData) {
 /** Note the film as seen today, with a way back. */
 function useFilmSeen({ id, plan: _, lastTemp: __, ...fields }: Tank) {
   const now = useNow();
-  const say = useSay();
+  const toast = useToast();
   const [edit] = api.useEditTankMutation();
   return async (film: FilmSeen) => {
     const done = await edit({ params: { id }, body: { ...fields, film, filmOn: now.day } });
     if (done.error) {
-      say((done.error as Problem).detail, { tone: 'fault' });
+      toast((done.error as Problem).detail, { tone: 'error' });
       return;
     }
     const { version } = done.data;
-    say(`Film: ${FILM_WORDS[film].toLowerCase()}. Seen today.`, {
+    toast(`Film: ${FILM_WORDS[film].toLowerCase()}. Seen today.`, {
       undo: () => void edit({ params: { id }, body: { ...fields, version } }),
     });
   };

@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { Pressable, View } from 'react-native';
 import { waterLitres } from '@open-larder/core/tank';
 import type { Tank } from '@open-larder/contract';
-import { useWords, type HouseData } from '../store';
+import { useFormat, type AppData } from '../store';
 import { SIZES, themed } from '../theme';
 import { Text, lowerFirst } from '../ui';
 import { NumberTag } from './NumberTag';
@@ -10,21 +10,21 @@ import { TankPicture } from './TankPicture';
 
 interface Props {
   tank: Tank;
-  data: HouseData;
+  data: AppData;
   selected: boolean;
 }
 
 /** One tank in the list, with its picture. */
 export function TankLine({ tank, data, selected }: Props) {
   const styles = useStyles();
-  const words = useWords();
+  const format = useFormat();
   const router = useRouter();
   const groups = data.groupsIn.get(tank.id) ?? [];
   const litres = waterLitres(tank);
   const detail = [
     tank.kind === 'display' ? null : tank.kind,
-    litres ? words.say('volume', litres.value) : null,
-    words.say('temperature', tank.tempC),
+    litres ? format.quantity('volume', litres.value) : null,
+    format.quantity('temperature', tank.tempC),
   ]
     .filter(Boolean)
     .join(' · ');
@@ -39,12 +39,12 @@ export function TankLine({ tank, data, selected }: Props) {
       <View style={styles.words}>
         <View style={styles.title}>
           <NumberTag number={tank.walkOrder} />
-          <Text look="subtitle">{tank.name}</Text>
+          <Text variant="subtitle">{tank.name}</Text>
         </View>
-        <Text look="small" tone="quiet">
+        <Text variant="small" tone="quiet">
           {detail}
         </Text>
-        <Text look="small">
+        <Text variant="small">
           {groups.length === 0
             ? 'No fish yet'
             : groups.map((group) => `${group.size.total} ${lowerFirst(group.name)}`).join(', ')}

@@ -2,12 +2,12 @@ import type { Tank } from '@open-larder/contract';
 import { memo, useState } from 'react';
 import { View } from 'react-native';
 import { TankSection } from '../draw/TankSection';
-import { useNow, type HouseData } from '../store';
+import { useNow, type AppData } from '../store';
 import { isLit, sectionOf } from './section';
 
 interface Props {
   tank: Tank;
-  data: HouseData;
+  data: AppData;
   /** Fixed width; the width of what is around it where left out. */
   width?: number;
 }

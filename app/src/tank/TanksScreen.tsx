@@ -3,16 +3,16 @@ import { useRouter } from 'expo-router';
 import Plus from 'lucide-react-native/icons/plus';
 import { useState } from 'react';
 import { ScreenTools } from '../shell';
-import { useHouse, type HouseData } from '../store';
+import { useHouse, type AppData } from '../store';
 import { useColours, useWide } from '../theme';
 import { Button, Empty, Fault, Field, matches, Screen, Skeleton } from '../ui';
 import { TankDetail } from './TankDetail';
 import { TankLine } from './TankLine';
-import { later } from '../ui/later';
+import { lazyComponent } from '../ui/lazyComponent';
 import { TanksTabs } from './TanksTabs';
 
 /** Its dragging comes with it, when tanks are arranged. */
-const WalkSheet = later(async () => (await import('../workshop')).WalkSheet);
+const WalkSheet = lazyComponent(async () => (await import('../workshop')).WalkSheet);
 
 /** From this number on a list can be filtered. */
 const MANY = 8;
@@ -100,7 +100,7 @@ function NoTanks() {
       action={
         <>
           <Button
-            look="primary"
+            variant="primary"
             label="Make the first tank"
             onPress={() => router.push('/tanks/new')}
           />
@@ -115,7 +115,7 @@ const countOf = (found: number, all: number) =>
   found === all ? `${all} in walking order` : `${found} of ${all}`;
 
 /** True where words stand in the name, the kind, or the fish of a tank. */
-function isAbout(tank: Tank, data: HouseData, words: string): boolean {
+function isAbout(tank: Tank, data: AppData, words: string): boolean {
   if (words.trim() === '') return true;
   const fish = (data.groupsIn.get(tank.id) ?? []).map((group) => {
     const species = data.species.get(group.speciesKey);

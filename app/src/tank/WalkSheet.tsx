@@ -24,7 +24,7 @@ import { useState, type Ref } from 'react';
 import { View } from 'react-native';
 import { api } from '../store';
 import { SIZES, themed, useColours } from '../theme';
-import { Button, IconButton, Sheet, Text, useSay } from '../ui';
+import { Button, IconButton, Sheet, Text, useToast } from '../ui';
 import { NumberTag } from './NumberTag';
 
 interface Props {
@@ -35,7 +35,7 @@ interface Props {
 
 /** The order in which the tanks are walked: dragged, or moved step by step. */
 export function WalkSheet({ tanks, onClose }: Props) {
-  const say = useSay();
+  const toast = useToast();
   const [edit] = api.useEditWalkMutation();
   const [ids, setIds] = useState(() => tanks.map(({ id }) => id));
   const sensors = useSensors(
@@ -52,11 +52,11 @@ export function WalkSheet({ tanks, onClose }: Props) {
     const before = tanks.map(({ id }) => id);
     const done = await edit({ body: { tankIds: ids } });
     if (done.error) {
-      say((done.error as Problem).detail, { tone: 'fault' });
+      toast((done.error as Problem).detail, { tone: 'error' });
       return;
     }
     onClose();
-    say('The Round follows this order from now on.', {
+    toast('The Round follows this order from now on.', {
       undo: () => void edit({ body: { tankIds: before } }),
     });
   };
@@ -96,7 +96,7 @@ export function WalkSheet({ tanks, onClose }: Props) {
       </DndContext>
       <View style={{ alignItems: 'flex-start' }}>
         <Button
-          look="primary"
+          variant="primary"
           label="Keep this order"
           disabled={ids.every((id, at) => id === tanks[at]?.id)}
           onPress={() => save()}
@@ -137,7 +137,7 @@ function WalkRow({ tank, place, onUp, onDown }: RowProps) {
       </View>
       <NumberTag number={place} />
       <View style={{ flex: 1, minWidth: 0 }}>
-        <Text look="strong">{tank.name}</Text>
+        <Text variant="strong">{tank.name}</Text>
       </View>
       {onUp ? (
         <IconButton label={`${tank.name} earlier`} onPress={onUp}>

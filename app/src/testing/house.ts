@@ -5,7 +5,7 @@ import type {
   Consumption,
   FoodRow,
   Group,
-  Household,
+  HouseholdSettings,
   MomentRow,
   RoundView,
   Supply,
@@ -13,7 +13,7 @@ import type {
 } from '@open-larder/contract';
 
 /** A small household as the server would answer it. */
-export const household: Household = {
+export const household: HouseholdSettings = {
   id: 'h',
   name: 'Test room',
   timeZone: 'UTC',

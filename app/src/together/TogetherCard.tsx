@@ -2,15 +2,15 @@ import type { Species } from '@open-larder/catalogue';
 import type { Group, Tank } from '@open-larder/contract';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { useWords, type HouseData } from '../store';
+import { useFormat, type AppData } from '../store';
 import { Button, Card, ListRow, Text, WhyLink } from '../ui';
 import { findingsIn } from './mates';
-import { rank, sayTogether } from './words';
+import { rank, formatTogether } from './labels';
 
 interface Props {
   tank: Tank;
   groups: readonly Group[];
-  data: HouseData;
+  data: AppData;
 }
 
 /** Shown at once; the rest waits for a tap. */
@@ -18,7 +18,7 @@ const FIRST = 4;
 
 /** What living together means for the groups of a tank, the gravest first, each with its figures. */
 export function TogetherCard({ tank, groups, data }: Props) {
-  const words = useWords();
+  const format = useFormat();
   const [all, setAll] = useState(false);
   const found = useMemo(() => findingsIn(tank, groups, data), [tank, groups, data]);
   if (groups.length === 0) return null;
@@ -30,7 +30,7 @@ export function TogetherCard({ tank, groups, data }: Props) {
   const shown = all ? found : found.slice(0, FIRST);
   return (
     <View style={{ gap: 8, alignItems: 'flex-start' }}>
-      <Text look="subtitle">Living together</Text>
+      <Text variant="subtitle">Living together</Text>
       {found.length === 0 ? (
         <Text tone="quiet">
           {groups.length === 1
@@ -41,7 +41,7 @@ export function TogetherCard({ tank, groups, data }: Props) {
         <View style={{ alignSelf: 'stretch' }}>
           <Card label="Living together">
             {shown.map((one, index) => {
-              const { title, text, why } = sayTogether(one, named, words);
+              const { title, text, why } = formatTogether(one, named, format);
               const grave = rank(one.severity);
               return (
                 <ListRow
@@ -51,7 +51,7 @@ export function TogetherCard({ tank, groups, data }: Props) {
                   detail={text}
                   lead={
                     <View style={{ width: 46 }}>
-                      <Text look="small" tone={grave === 'Act' ? 'due' : 'quiet'}>
+                      <Text variant="small" tone={grave === 'Act' ? 'due' : 'quiet'}>
                         {grave}
                       </Text>
                     </View>
@@ -67,7 +67,7 @@ export function TogetherCard({ tank, groups, data }: Props) {
       )}
       {found.length > FIRST ? (
         <Button
-          look="bare"
+          variant="bare"
           label={all ? 'Only the gravest' : `${found.length - FIRST} more`}
           onPress={() => setAll(!all)}
         />

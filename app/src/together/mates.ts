@@ -2,10 +2,10 @@ import type { Group, Tank } from '@open-larder/contract';
 import { assumedLengthCm } from '@open-larder/core/fish';
 import { waterLitres } from '@open-larder/core/tank';
 import { together, type Mate, type Together } from '@open-larder/core/together';
-import type { HouseData } from '../store';
+import type { AppData } from '../store';
 
 /** What the groups of a tank do to each other, the gravest first. */
-export function findingsIn(tank: Tank, groups: readonly Group[], data: HouseData): Together[] {
+export function findingsIn(tank: Tank, groups: readonly Group[], data: AppData): Together[] {
   const mates = groups.flatMap((group): Mate[] => {
     const species = data.species.get(group.speciesKey);
     if (!species) return [];

@@ -1,18 +1,18 @@
 import { assumed } from '@open-larder/core/why';
 import type { Together } from '@open-larder/core/together';
-import { say, scaleOf, type UnitChoice } from '@open-larder/core/units';
+import { formatQuantity, scaleOf, type UnitChoice } from '@open-larder/core/units';
 import { resolveSpecies } from '@open-larder/catalogue';
-import type { Words } from '../store';
+import type { Format } from '../store';
 import { group, species, tank } from '../testing/house';
 import { findingsIn } from './mates';
-import { rank, sayTogether } from './words';
+import { rank, formatTogether } from './labels';
 
 const wordsIn = (units: UnitChoice) =>
   ({
     units,
-    say: (measure, base) => say(units, measure, base),
+    quantity: (measure, base) => formatQuantity(units, measure, base),
     scale: (measure) => scaleOf(units, measure),
-  }) as Words;
+  }) as Format;
 const metric = wordsIn({ units: 'metric', temperature: 'C', hardness: 'dGH' });
 const us = wordsIn({ units: 'us', temperature: 'F', hardness: 'ppm' });
 const named = {
@@ -83,7 +83,7 @@ describe('what living together says', () => {
       /12 mg\/L .* 20 gal; danios tolerate about 40/,
     ],
   ])('%#', (found, title, text) => {
-    const said = sayTogether(found, named, us);
+    const said = formatTogether(found, named, us);
     expect(said.title).toMatch(title);
     expect(said.text).toMatch(text);
   });
@@ -114,7 +114,7 @@ describe('the groups of a tank', () => {
     expect(found.map((one) => one.kind)).toContain('tankTemperature');
     const cool = found.find((one) => one.kind === 'tankTemperature') as Together;
     expect(
-      sayTogether(cool, { name: () => 'Warm ones', species: () => warm }, metric).text,
+      formatTogether(cool, { name: () => 'Warm ones', species: () => warm }, metric).text,
     ).toMatch(/The water is 25 °C; warm fish are at ease from 28 °C to 31 °C/);
     expect(findingsIn(tank, [{ ...group, speciesKey: 'gone' }], data)).toEqual([]);
   });

@@ -2,10 +2,10 @@ import type { Group, Problem, TrialRow } from '@open-larder/contract';
 import { usualLength } from '@open-larder/core/growth';
 import { addDays } from '@open-larder/core/round';
 import { dealt, fishByWeeks, LOOKED_AT_WEEKS, USUAL_CV } from '@open-larder/core/trial';
-import { sayNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/core/units';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { useNow, useWords, type HouseData } from '../store';
+import { useNow, useFormat, type AppData } from '../store';
 import { ledgerApi } from '../store/ledgerApi';
 import {
   Button,
@@ -14,22 +14,22 @@ import {
   DateField,
   Disclosure,
   Field,
-  faultsOf,
+  fieldErrorsOf,
   ListRow,
   Picker,
   Sheet,
   Stepper,
   Text,
-  useSay,
-  type Faults,
+  useToast,
+  type FieldErrors,
 } from '../ui';
 import { readLengths } from '../growth/readLengths';
-import { sayNeeded } from './words';
+import { formatNeeded } from './labels';
 import { nowMs } from '../store/clock';
 import { formIntent } from '../store/intent';
 
 interface Props {
-  data: HouseData;
+  data: AppData;
   /** One that is changed; left out, a new one is planned. */
   trial?: TrialRow;
   onClose: () => void;
@@ -37,7 +37,7 @@ interface Props {
 
 /** Plan a trial: what is asked, how many fish it takes, and which fish go where. */
 export function TrialSheet({ data, trial, onClose }: Props) {
-  const say = useSay();
+  const toast = useToast();
   const now = useNow();
   const [create, creating] = ledgerApi.useCreateTrialMutation();
   const [edit, editing] = ledgerApi.useEditTrialMutation();
@@ -52,7 +52,7 @@ export function TrialSheet({ data, trial, onClose }: Props) {
   const [difference, setDifference] = useState(trial?.difference ?? 0.3);
   const [tubsEach, setTubs] = useState(trial?.tubsEach ?? 1);
   const [note, setNote] = useState(trial?.note ?? '');
-  const [faults, setFaults] = useState<Faults>({});
+  const [fieldErrors, setFieldErrors] = useState<FieldErrors>({});
   const { id } = formIntent('trial.new');
   const group = groups.find((one) => one.id === groupId);
   const siblings = groups.filter(
@@ -89,11 +89,11 @@ export function TrialSheet({ data, trial, onClose }: Props) {
         });
     if (done.error) {
       const problem = done.error as Problem;
-      setFaults(faultsOf(problem));
-      if (!problem.errors) say(problem.detail, { tone: 'fault' });
+      setFieldErrors(fieldErrorsOf(problem));
+      if (!problem.errors) toast(problem.detail, { tone: 'error' });
       return;
     }
-    say(
+    toast(
       trial
         ? `${name}: the trial is changed.`
         : `${name}: the trial is planned. Measure a few of each side now.`,
@@ -123,7 +123,7 @@ export function TrialSheet({ data, trial, onClose }: Props) {
         value={name}
         onChange={setName}
         placeholder="Worms against flake"
-        fault={faults.name}
+        fieldError={fieldErrors.name}
       />
       {trial ? null : (
         <Picker
@@ -136,7 +136,7 @@ export function TrialSheet({ data, trial, onClose }: Props) {
             title: one.name,
             detail: where(data, one),
           }))}
-          fault={faults.groupId}
+          fieldError={fieldErrors.groupId}
         />
       )}
       {kind === 'siblings' && !trial ? (
@@ -151,16 +151,16 @@ export function TrialSheet({ data, trial, onClose }: Props) {
             title: one.name,
             detail: where(data, one),
           }))}
-          fault={faults.otherGroupId}
+          fieldError={fieldErrors.otherGroupId}
         />
       ) : null}
-      <DateField label="From" value={from} onChange={setFrom} fault={faults.from} />
+      <DateField label="From" value={from} onChange={setFrom} fieldError={fieldErrors.from} />
       {kind === 'tank' ? (
         <DateField
           label="The diet changes on"
           value={changedOn}
           onChange={setChanged}
-          fault={faults.changedOn}
+          fieldError={fieldErrors.changedOn}
         />
       ) : null}
       <Stepper label="Weeks" value={weeks} step={1} min={1} max={52} onChange={setWeeks} />
@@ -170,9 +170,9 @@ export function TrialSheet({ data, trial, onClose }: Props) {
         step={5}
         min={5}
         max={200}
-        say={(value) => `${value} %`}
+        format={(value) => `${value} %`}
         onChange={(value) => setDifference(value / 100)}
-        fault={faults.difference}
+        fieldError={fieldErrors.difference}
       />
       {kind === 'siblings' ? (
         <Stepper
@@ -196,9 +196,9 @@ export function TrialSheet({ data, trial, onClose }: Props) {
           onNote={(dealt) => setNote([note, dealt].filter(Boolean).join(' ').slice(0, 500))}
         />
       ) : null}
-      <Field label="Note" value={note} onChange={setNote} fault={faults.note} />
+      <Field label="Note" value={note} onChange={setNote} fieldError={fieldErrors.note} />
       <Button
-        look="primary"
+        variant="primary"
         label={trial ? 'Change it' : 'Plan it'}
         disabled={creating.isLoading || editing.isLoading || name.trim() === '' || groupId === ''}
         onPress={() => save()}
@@ -207,7 +207,7 @@ export function TrialSheet({ data, trial, onClose }: Props) {
   );
 }
 
-const where = (data: HouseData, { tankId, size }: Group) =>
+const where = (data: AppData, { tankId, size }: Group) =>
   `${size.total} fish, ${data.tanks.find(({ id }) => id === tankId)?.name ?? ''}`;
 
 /** How many fish and weeks show the difference four times in five. */
@@ -219,12 +219,12 @@ function Needed({
   tubsEach,
 }: {
   group: Group;
-  data: HouseData;
+  data: AppData;
   weeks: number;
   difference: number;
   tubsEach: number;
 }) {
-  const words = useWords();
+  const format = useFormat();
   const species = data.species.get(group.speciesKey);
   const tempC = data.tanks.find(({ id }) => id === group.tankId)?.tempC ?? 25;
   if (!species) return null;
@@ -237,7 +237,7 @@ function Needed({
   );
   return (
     <View style={{ gap: 4 }}>
-      <Text look="strong">What it takes</Text>
+      <Text variant="strong">What it takes</Text>
       <Card label="What it takes">
         {rows.map((row, at) => (
           <ListRow
@@ -246,15 +246,15 @@ function Needed({
             selected={row.weeks === weeks}
             title={`After ${row.weeks} weeks`}
             trail={
-              <Text look={row.weeks === weeks ? 'strong' : 'body'}>
+              <Text variant={row.weeks === weeks ? 'strong' : 'body'}>
                 {row.each === null ? 'cannot be seen' : `${row.each} on each side`}
               </Text>
             }
           />
         ))}
       </Card>
-      <Text look="small" tone="quiet">
-        {`To see ${sayNumber(difference * 100, 0)} % four times in five: ${sayNeeded(rows.find((row) => row.weeks === weeks)!)}. From ${words.say('length', lengthCm)}, where its kind grows ${words.say('length', growsCm)} in a week, and fish that differ by ${sayNumber(USUAL_CV * 100, 0)} %; once both sides are measured, by as much as they do.`}
+      <Text variant="small" tone="quiet">
+        {`To see ${formatNumber(difference * 100, 0)} % four times in five: ${formatNeeded(rows.find((row) => row.weeks === weeks)!)}. From ${format.quantity('length', lengthCm)}, where its kind grows ${format.quantity('length', growsCm)} in a week, and fish that differ by ${formatNumber(USUAL_CV * 100, 0)} %; once both sides are measured, by as much as they do.`}
       </Text>
     </View>
   );
@@ -262,10 +262,10 @@ function Needed({
 
 /** Fish dealt by chance: which goes where, in the order in which they are caught. */
 function Deal({ group, onNote }: { group: Group; onNote: (dealt: string) => void }) {
-  const words = useWords();
+  const format = useFormat();
   const [seed, setSeed] = useState(() => nowMs() % 1_000_000);
   const [text, setText] = useState('');
-  const read = readLengths(text, words);
+  const read = readLengths(text, format);
   const lengths = text.trim() === '' ? null : read.lengths;
   const count = lengths?.length ?? Math.min(200, group.size.total);
   const sides = useMemo(() => {
@@ -280,7 +280,7 @@ function Deal({ group, onNote }: { group: Group; onNote: (dealt: string) => void
         label="Their lengths, in the order in which they are caught"
         value={text}
         onChange={setText}
-        fault={text.trim() === '' ? undefined : read.fault}
+        fieldError={text.trim() === '' ? undefined : read.error}
         hint="Left empty they are dealt by their number alone; with lengths, fish of one size are parted from each other."
       />
       {sides ? (
@@ -288,19 +288,19 @@ function Deal({ group, onNote }: { group: Group; onNote: (dealt: string) => void
           <Text>
             {`Catch all ${count}, one by one, without choosing. ${count - away.length} stay; these ${away.length} go to the other tub, by the order in which they are caught:`}
           </Text>
-          <Text look="strong">{away.join(', ')}</Text>
+          <Text variant="strong">{away.join(', ')}</Text>
           <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
             <Button
               label="Keep it in the note"
               onPress={() => onNote(`Dealt by chance; over go ${away.join(', ')} of ${count}.`)}
             />
-            <Button look="bare" label="Deal anew" onPress={() => setSeed(seed + 1)} />
+            <Button variant="bare" label="Deal anew" onPress={() => setSeed(seed + 1)} />
           </View>
         </>
       ) : (
         <Text>It takes at least four fish.</Text>
       )}
-      <Text look="small" tone="quiet">
+      <Text variant="small" tone="quiet">
         Which tub gets the new diet is chance too: throw a coin. Those that are caught first are the
         bold ones, so that choosing by hand makes two sides that differ from the start.
       </Text>

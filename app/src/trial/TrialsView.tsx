@@ -1,12 +1,12 @@
 import type { Problem, TrialRow } from '@open-larder/contract';
-import { sayNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/core/units';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useHouse, useNow, useWords, type HouseData } from '../store';
+import { useHouse, useNow, useFormat, type AppData } from '../store';
 import { ledgerApi } from '../store/ledgerApi';
-import { Button, Card, Empty, Fault, ListRow, Skeleton, Text, useSay } from '../ui';
-import { sayDoubts, sayNeeded, sayResult } from './words';
+import { Button, Card, Empty, Fault, ListRow, Skeleton, Text, useToast } from '../ui';
+import { formatDoubts, formatNeeded, formatResult } from './labels';
 import { TrialSheet } from './TrialSheet';
 
 /** Trials of diets: what is asked, what it takes, and what came of it so far. */
@@ -25,14 +25,14 @@ export function TrialsView() {
     <View style={{ gap: 16, maxWidth: 820 }}>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         <Button
-          look="primary"
+          variant="primary"
           label="Plan a trial"
           disabled={!house.data}
           onPress={() => setPlanning(true)}
         />
         {anyAway ? (
           <Button
-            look="bare"
+            variant="bare"
             label={away ? 'Those that are on' : 'Those put away'}
             onPress={() => setAway(!away)}
           />
@@ -57,11 +57,11 @@ export function TrialsView() {
   );
 }
 
-function TrialCard({ trial, data }: { trial: TrialRow; data: HouseData | undefined }) {
-  const words = useWords();
+function TrialCard({ trial, data }: { trial: TrialRow; data: AppData | undefined }) {
+  const format = useFormat();
   const router = useRouter();
   const now = useNow();
-  const say = useSay();
+  const toast = useToast();
   const [edit, { isLoading }] = ledgerApi.useEditTrialMutation();
   const [changing, setChanging] = useState(false);
   const { status, name, kind, groupName, otherGroupName, endedOn } = trial;
@@ -75,45 +75,45 @@ function TrialCard({ trial, data }: { trial: TrialRow; data: HouseData | undefin
     const as = { name, from, changedOn, weeks, difference, tubsEach, note, endedOn, archived };
     const done = await edit({ params: { id: trial.id }, body: { ...as, version, ...over } });
     if (done.error) {
-      say((done.error as Problem).detail, { tone: 'fault' });
+      toast((done.error as Problem).detail, { tone: 'error' });
       return;
     }
     const { version: next } = done.data as TrialRow;
-    say(says, { undo: () => void change(back, `${name} goes on as it was.`, over, next) });
+    toast(says, { undo: () => void change(back, `${name} goes on as it was.`, over, next) });
   };
   const note = trial.note;
   const needed = status?.needed.find((one) => one.weeks === trial.weeks);
   return (
     <Card label={`Trial: ${name}`}>
       <View style={{ padding: 12, gap: 8 }}>
-        <Text look="subtitle">{name}</Text>
-        <Text look="small" tone="quiet">
+        <Text variant="subtitle">{name}</Text>
+        <Text variant="small" tone="quiet">
           {[
             kind === 'siblings' ? `${groupName} against ${otherGroupName}` : groupName,
-            `from ${words.day(trial.from)}`,
-            trial.changedOn === null ? null : `diet changed ${words.day(trial.changedOn)}`,
+            `from ${format.day(trial.from)}`,
+            trial.changedOn === null ? null : `diet changed ${format.day(trial.changedOn)}`,
             endedOn === null
               ? status
                 ? status.weeksDone >= trial.weeks
                   ? `its ${trial.weeks} weeks are over`
                   : `week ${Math.floor(status.weeksDone) + 1} of ${trial.weeks}`
                 : null
-              : `ended ${words.day(endedOn)}`,
+              : `ended ${format.day(endedOn)}`,
           ]
             .filter(Boolean)
             .join(' · ')}
         </Text>
         {status ? (
           <>
-            <Text look="strong">{sayResult(trial, status, words)}</Text>
-            {sayDoubts(trial, status).map((line) => (
+            <Text variant="strong">{formatResult(trial, status, format)}</Text>
+            {formatDoubts(trial, status).map((line) => (
               <Text key={line} tone="due">
                 {line}
               </Text>
             ))}
             {needed ? (
-              <Text look="small" tone="quiet">
-                {`To see ${sayNumber(trial.difference * 100, 0)} % four times in five: ${sayNeeded(needed)}. Fish differ by ${sayNumber(status.basis.cv * 100, 0)} %${status.basis.cvMeasured ? ', as measured' : ', assumed'}.`}
+              <Text variant="small" tone="quiet">
+                {`To see ${formatNumber(trial.difference * 100, 0)} % four times in five: ${formatNeeded(needed)}. Fish differ by ${formatNumber(status.basis.cv * 100, 0)} %${status.basis.cvMeasured ? ', as measured' : ', assumed'}.`}
               </Text>
             ) : null}
           </>
@@ -121,7 +121,7 @@ function TrialCard({ trial, data }: { trial: TrialRow; data: HouseData | undefin
           <Text>Its fish are no longer kept.</Text>
         )}
         {note === '' ? null : (
-          <Text look="small" tone="quiet">
+          <Text variant="small" tone="quiet">
             {note}
           </Text>
         )}
@@ -133,10 +133,10 @@ function TrialCard({ trial, data }: { trial: TrialRow; data: HouseData | undefin
           detail={[
             `${count} fish`,
             begin
-              ? `${words.say('length', begin.mean)} of ${begin.n} at the beginning`
+              ? `${format.quantity('length', begin.mean)} of ${begin.n} at the beginning`
               : 'not measured at the beginning',
             last
-              ? `${words.say('length', last.mean)} of ${last.n} on ${words.day(last.day)}`
+              ? `${format.quantity('length', last.mean)} of ${last.n} on ${format.day(last.day)}`
               : 'not measured since',
           ].join(' · ')}
           onPress={() =>
@@ -157,7 +157,7 @@ function TrialCard({ trial, data }: { trial: TrialRow; data: HouseData | undefin
         ) : null}
         {data ? (
           <Button
-            look="bare"
+            variant="bare"
             label="Change"
             spoken={`Change the trial ${name}`}
             onPress={() => setChanging(true)}
@@ -165,7 +165,7 @@ function TrialCard({ trial, data }: { trial: TrialRow; data: HouseData | undefin
         ) : null}
         {trial.archived ? (
           <Button
-            look="bare"
+            variant="bare"
             label="Bring back"
             disabled={isLoading}
             spoken={`Bring the trial ${name} back`}
@@ -173,7 +173,7 @@ function TrialCard({ trial, data }: { trial: TrialRow; data: HouseData | undefin
           />
         ) : (
           <Button
-            look="bare"
+            variant="bare"
             label="Put away"
             disabled={isLoading}
             spoken={`Put the trial ${name} away`}

@@ -1,20 +1,20 @@
 import type { TrialRow } from '@open-larder/contract';
 import { computeTrialStatus, type TrialStatus } from '@open-larder/core/trial';
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
-import type { Words } from '../store';
+import type { Format } from '../store';
 import { answers, group, species } from '../testing/house';
 import { sent, standIn } from '../testing/server';
 import { show } from '../testing/show';
 import { Toast } from '../ui';
 import { TrialsView } from './TrialsView';
-import { sayDoubts, sayNeeded, sayResult } from './words';
+import { formatDoubts, formatNeeded, formatResult } from './labels';
 
 jest.mock('expo-router', () => jest.requireActual('../testing/router'));
 
-const words = {
-  say: (_: string, cm: number) => `${cm.toFixed(2)} cm`,
+const format = {
+  quantity: (_: string, cm: number) => `${cm.toFixed(2)} cm`,
   scale: () => ({ unit: 'cm', fromBase: (cm: number) => cm }),
-} as unknown as Words;
+} as unknown as Format;
 
 const at = (day: string, lengthsCm: number[]) => ({
   day,
@@ -65,24 +65,24 @@ const trial = (over: Partial<TrialRow> = {}): TrialRow => ({
 describe('what a trial showed, in words', () => {
   it('a difference, with its interval and its chance', () => {
     const one = trial();
-    expect(sayResult(one, one.status!, words)).toMatch(
+    expect(formatResult(one, one.status!, format)).toMatch(
       /^On worms are longer than On flake by 0\.40 cm \(0\.\d+ to 0\.\d+\), 17 %\. Of two alike it would/,
     );
   });
 
   it('no conclusion where there is none, or where measuring does not allow one', () => {
-    expect(sayResult(trial(), status([side(1.5, 2.4), side(1.5, 2.42)]), words)).toMatch(
+    expect(formatResult(trial(), status([side(1.5, 2.4), side(1.5, 2.42)]), format)).toMatch(
       /^No conclusion: .* it may be more, it may be less\.$/,
     );
-    expect(sayResult(trial(), status([side(1.5, 2.4, 20, 2), side(1.5, 3, 20, 2)]), words)).toMatch(
-      /^No conclusion: of one side fewer than three/,
-    );
-    expect(sayResult(trial(), status([side(1.5, 2.4, 20, 9), side(1.5, 3, 20, 4)]), words)).toMatch(
-      /^No conclusion: one side was measured more than twice/,
-    );
+    expect(
+      formatResult(trial(), status([side(1.5, 2.4, 20, 2), side(1.5, 3, 20, 2)]), format),
+    ).toMatch(/^No conclusion: of one side fewer than three/);
+    expect(
+      formatResult(trial(), status([side(1.5, 2.4, 20, 9), side(1.5, 3, 20, 4)]), format),
+    ).toMatch(/^No conclusion: one side was measured more than twice/);
     const none = { ...side(1, 2), measured: [] };
-    expect(sayResult(trial(), status([none, none]), words)).toMatch(/^Nothing can be said yet/);
-    expect(sayResult(trial({ kind: 'tank' }), status([none, none]), words)).toMatch(
+    expect(formatResult(trial(), status([none, none]), format)).toMatch(/^Nothing can be said yet/);
+    expect(formatResult(trial({ kind: 'tank' }), status([none, none]), format)).toMatch(
       /at the change/,
     );
   });
@@ -97,22 +97,22 @@ describe('what a trial showed, in words', () => {
       ],
     };
     const report = status([one], { changedOn: '2026-01-29' });
-    expect(sayResult(trial({ kind: 'tank' }), report, words)).toMatch(
+    expect(formatResult(trial({ kind: 'tank' }), report, format)).toMatch(
       /^They grew .* times the usual for their size before, .* after: more, by/,
     );
   });
 
   it('says what speaks against it', () => {
     const apart = status([side(1.2, 2.4), side(1.9, 2.8)], { difference: 0.02 });
-    const doubts = sayDoubts(trial(), apart);
+    const doubts = formatDoubts(trial(), apart);
     expect(doubts).toContain(
       'The sides differed before it began: what differs at the end may come from there.',
     );
     expect(doubts[0]).toMatch(/cannot be seen in that time/);
     const crowded = status([side(1.5, 2.4, 40), side(1.5, 2.8, 10)]);
-    expect(sayDoubts(trial(), crowded).at(-1)).toMatch(/^40 against 10 fish/);
-    expect(sayNeeded({ weeks: 8, each: null })).toBe('no number of fish shows it');
-    expect(sayNeeded({ weeks: 8, each: 24 })).toBe('24 on each side, for 8 weeks');
+    expect(formatDoubts(trial(), crowded).at(-1)).toMatch(/^40 against 10 fish/);
+    expect(formatNeeded({ weeks: 8, each: null })).toBe('no number of fish shows it');
+    expect(formatNeeded({ weeks: 8, each: 24 })).toBe('24 on each side, for 8 weeks');
   });
 });
 

@@ -26,7 +26,7 @@ export function BasisMark({ basis }: { basis: Rests }) {
   return (
     <View style={styles.mark}>
       <BasisDot basis={basis} />
-      <Text look="small">{BASIS_WORDS[basis]}</Text>
+      <Text variant="small">{BASIS_WORDS[basis]}</Text>
     </View>
   );
 }

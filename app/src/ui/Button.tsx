@@ -11,7 +11,7 @@ interface Props {
   /** Held: another way to what is beside it. */
   onHold?: () => void;
   /** primary: the one act of a screen. plain: a quiet border. bare: words alone. */
-  look?: 'primary' | 'plain' | 'bare';
+  variant?: 'primary' | 'plain' | 'bare';
   /** Said in place of the label, where the label alone is not enough. */
   spoken?: string;
   icon?: ReactNode;
@@ -26,7 +26,7 @@ export function Button({
   label,
   onPress,
   onHold,
-  look = 'plain',
+  variant = 'plain',
   spoken,
   icon,
   busy: elsewhere = false,
@@ -38,7 +38,7 @@ export function Button({
   const busy = running || elsewhere;
   const styles = useStyles();
   const colours = useColours();
-  const text = look === 'primary' ? colours.onRoe : colours.ink;
+  const text = variant === 'primary' ? colours.onRoe : colours.ink;
   return (
     <Pressable
       role="button"
@@ -51,7 +51,7 @@ export function Button({
       testID={testID}
       style={({ pressed }) => [
         styles.base,
-        styles[look],
+        styles[variant],
         tall && styles.tall,
         (disabled || busy) && styles.dim,
         pressed && styles.pressed,

@@ -14,7 +14,7 @@ interface Base<V> {
   label: string;
   options: readonly Option<V>[];
   hint?: string;
-  fault?: string;
+  fieldError?: string;
 }
 
 interface One<V> extends Base<V> {
@@ -55,14 +55,14 @@ function Chips<V extends string | number>({
   label,
   options,
   hint,
-  fault,
+  fieldError,
   role,
   isOn,
   onToggle,
 }: ChipsProps<V>) {
   const styles = useStyles();
   return (
-    <Labelled label={label} hint={hint} fault={fault}>
+    <Labelled label={label} hint={hint} fieldError={fieldError}>
       <View style={styles.row} role={role === 'radio' ? 'radiogroup' : 'group'} aria-label={label}>
         {options.map((option) => {
           const on = isOn(option.value);
@@ -75,7 +75,7 @@ function Chips<V extends string | number>({
               onPress={() => onToggle(option.value)}
               style={[styles.chip, on && styles.on]}
             >
-              <Text look={on ? 'strong' : 'body'}>{option.label}</Text>
+              <Text variant={on ? 'strong' : 'body'}>{option.label}</Text>
             </Pressable>
           );
         })}

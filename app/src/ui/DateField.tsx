@@ -9,12 +9,12 @@ interface Props {
   /** YYYY-MM-DD, or null for none. */
   value: string | null;
   onChange: (day: string | null) => void;
-  fault?: string;
+  fieldError?: string;
   hint?: string;
 }
 
 /** A day: the platform's own calendar in a browser, typed elsewhere. */
-export function DateField({ label, value, onChange, fault, hint }: Props) {
+export function DateField({ label, value, onChange, fieldError, hint }: Props) {
   const colours = useColours();
   if (Platform.OS !== 'web') {
     return (
@@ -22,18 +22,18 @@ export function DateField({ label, value, onChange, fault, hint }: Props) {
         label={label}
         value={value ?? ''}
         onChange={(text) => onChange(text === '' ? null : text)}
-        fault={fault}
+        fieldError={fieldError}
         hint={hint}
         placeholder="2026-01-31"
       />
     );
   }
   return (
-    <Labelled label={label} fault={fault} hint={hint}>
+    <Labelled label={label} fieldError={fieldError} hint={hint}>
       {createElement('input', {
         type: 'date',
         'aria-label': label,
-        'aria-invalid': fault !== undefined,
+        'aria-invalid': fieldError !== undefined,
         value: value ?? '',
         onChange: (event: { target: { value: string } }) => onChange(event.target.value || null),
         style: StyleSheet.flatten([
@@ -41,7 +41,7 @@ export function DateField({ label, value, onChange, fault, hint }: Props) {
           {
             backgroundColor: colours.paper,
             color: colours.ink,
-            borderColor: fault ? colours.roe : colours.ink2,
+            borderColor: fieldError ? colours.roe : colours.ink2,
           },
         ]),
       })}

@@ -1,7 +1,7 @@
-import { sayNumber, saySignificant, type Measure } from '@open-larder/core/units';
+import { formatNumber, formatSignificant, type Measure } from '@open-larder/core/units';
 import { leaves, type Why } from '@open-larder/core/why';
 import { View } from 'react-native';
-import { useWords, type Words } from '../store';
+import { useFormat, type Format } from '../store';
 import { themed } from '../theme';
 import { Text } from './Text';
 
@@ -11,7 +11,7 @@ export function Derivation({ why }: { why: Why }) {
   const assumed = leaves(why).filter((leaf) => leaf.basis === 'assumed').length;
   return (
     <View style={styles.tree}>
-      <Text look="small" tone="quiet">
+      <Text variant="small" tone="quiet">
         {assumed === 0
           ? 'Every input was measured or entered by you.'
           : `${assumed} of ${leaves(why).length} inputs are assumed, marked ~. Measure them and the number follows.`}
@@ -23,23 +23,23 @@ export function Derivation({ why }: { why: Why }) {
 
 function Step({ why, depth }: { why: Why; depth: number }) {
   const styles = useStyles();
-  const words = useWords();
+  const format = useFormat();
   return (
     <View style={[styles.step, depth > 0 && styles.nested]}>
       <View style={styles.line}>
         <View style={styles.words}>
-          <Text look={depth === 0 ? 'strong' : 'body'}>
+          <Text variant={depth === 0 ? 'strong' : 'body'}>
             {why.basis === 'assumed' ? '~ ' : ''}
             {why.label}
           </Text>
         </View>
-        <Text look="strong" align="right">
-          {sayValue(why, words)}
+        <Text variant="strong" align="right">
+          {formatValue(why, format)}
         </Text>
       </View>
-      {why.how ? <Text look="small">= {why.how}</Text> : null}
+      {why.how ? <Text variant="small">= {why.how}</Text> : null}
       {why.source ? (
-        <Text look="small" tone="quiet">
+        <Text variant="small" tone="quiet">
           {why.source}
         </Text>
       ) : null}
@@ -58,12 +58,12 @@ const MEASURES: Record<string, Measure> = {
   dGH: 'hardness',
 };
 
-function sayValue({ value, unit }: Why, words: Words): string {
+function formatValue({ value, unit }: Why, format: Format): string {
   if (typeof value === 'string') return value;
   const measure = MEASURES[unit];
-  const scale = measure === undefined ? null : words.scale(measure);
+  const scale = measure === undefined ? null : format.scale(measure);
   const shown = scale ? scale.fromBase(value) : value;
-  const number = Number.isInteger(shown) ? sayNumber(shown, 0) : saySignificant(shown);
+  const number = Number.isInteger(shown) ? formatNumber(shown, 0) : formatSignificant(shown);
   return unit ? `${number} ${scale?.unit ?? unit}` : number;
 }
 

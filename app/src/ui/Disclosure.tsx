@@ -31,9 +31,9 @@ export function Disclosure({ title, detail, forced = false, children }: Props) {
       >
         <Chevron size={20} color={colours.ink} />
         <View style={{ flex: 1, minWidth: 0 }}>
-          <Text look="strong">{title}</Text>
+          <Text variant="strong">{title}</Text>
           {detail && !open ? (
-            <Text look="small" tone="quiet">
+            <Text variant="small" tone="quiet">
               {detail}
             </Text>
           ) : null}

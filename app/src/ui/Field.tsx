@@ -9,7 +9,7 @@ interface Props {
   onChange: (value: string) => void;
   onBlur?: () => void;
   hint?: string;
-  fault?: string;
+  fieldError?: string;
   /** Shown behind the input: «cm», «°C». */
   unit?: string;
   keyboard?: TextInputProps['inputMode'];
@@ -25,7 +25,7 @@ export function Field({
   onChange,
   onBlur,
   hint,
-  fault,
+  fieldError,
   unit,
   keyboard = 'text',
   placeholder,
@@ -33,11 +33,11 @@ export function Field({
 }: Props) {
   const styles = useStyles();
   return (
-    <Labelled label={unit ? `${label}, ${unit}` : label} hint={hint} fault={fault}>
-      <View style={[styles.frame, fault ? styles.wrong : null]}>
+    <Labelled label={unit ? `${label}, ${unit}` : label} hint={hint} fieldError={fieldError}>
+      <View style={[styles.frame, fieldError ? styles.wrong : null]}>
         <TextInput
           aria-label={unit ? `${label}, ${unit}` : label}
-          aria-invalid={fault !== undefined}
+          aria-invalid={fieldError !== undefined}
           value={value}
           onChangeText={onChange}
           onBlur={onBlur}
@@ -51,7 +51,7 @@ export function Field({
         />
         {unit ? (
           <View style={styles.unit}>
-            <Text look="small" tone="quiet" aria-hidden>
+            <Text variant="small" tone="quiet" aria-hidden>
               {unit}
             </Text>
           </View>

@@ -6,22 +6,22 @@ import { Text } from './Text';
 interface Props {
   label: string;
   hint?: string;
-  fault?: string;
+  fieldError?: string;
   children: ReactNode;
 }
 
 /** A field with its name above and what is wrong, or a hint, beneath. */
-export function Labelled({ label, hint, fault, children }: Props) {
+export function Labelled({ label, hint, fieldError, children }: Props) {
   return (
     <View style={{ gap: 4 }}>
-      <Text look="small" tone="quiet">
+      <Text variant="small" tone="quiet">
         {label}
       </Text>
       {children}
-      {fault ? (
-        <FaultLine fault={fault} />
+      {fieldError ? (
+        <FaultLine fieldError={fieldError} />
       ) : hint ? (
-        <Text look="small" tone="quiet">
+        <Text variant="small" tone="quiet">
           {hint}
         </Text>
       ) : null}

@@ -24,9 +24,9 @@ export function ListRow({ title, detail, lead, trail, onPress, selected, first =
     <>
       {lead}
       <View style={styles.words}>
-        <Text look="strong">{title}</Text>
+        <Text variant="strong">{title}</Text>
         {detail ? (
-          <Text look="small" tone="quiet">
+          <Text variant="small" tone="quiet">
             {detail}
           </Text>
         ) : null}
@@ -34,18 +34,18 @@ export function ListRow({ title, detail, lead, trail, onPress, selected, first =
       {trail ?? (onPress ? <ChevronRight size={20} color={colours.ink2} /> : null)}
     </>
   );
-  const look = [styles.row, !first && styles.ruled, selected && styles.selected];
+  const variant = [styles.row, !first && styles.ruled, selected && styles.selected];
   return onPress ? (
     <Pressable
       role="link"
       onPress={onPress}
       aria-label={detail ? `${title}, ${detail}` : title}
-      style={look}
+      style={variant}
     >
       {content}
     </Pressable>
   ) : (
-    <View style={look}>{content}</View>
+    <View style={variant}>{content}</View>
   );
 }
 

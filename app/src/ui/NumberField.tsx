@@ -1,4 +1,4 @@
-import { readNumberAlone, sayNumber, type Reading } from '@open-larder/core/units';
+import { readNumberAlone, formatNumber, type Reading } from '@open-larder/core/units';
 import { useState } from 'react';
 import { Field } from './Field';
 
@@ -7,7 +7,7 @@ interface Props {
   value: number | null;
   onChange: (value: number | null) => void;
   hint?: string;
-  fault?: string;
+  fieldError?: string;
   unit?: string;
   /** How the stored number is shown, where the keeper's units differ from the stored. */
   scale?: { fromBase: (base: number) => number; toBase: (shown: number) => number };
@@ -31,7 +31,7 @@ export function NumberField({
   read = (text) => plainNumber(text, scale),
   decimals = 4,
   keyboard = 'decimal',
-  fault,
+  fieldError,
   ...field
 }: Props) {
   const [left, setLeft] = useState(false);
@@ -39,10 +39,10 @@ export function NumberField({
   const shown =
     value === null || Number.isNaN(value)
       ? ''
-      : sayNumber(scale ? scale.fromBase(value) : value, decimals);
+      : formatNumber(scale ? scale.fromBase(value) : value, decimals);
   // What was typed stays while it still means the value; a value set from elsewhere replaces it.
   const text = typed && Object.is(typed.value, value) ? typed.text : shown;
-  const unread = text.trim() === '' || !Number.isNaN(value ?? 0) ? undefined : read(text).fault;
+  const unread = text.trim() === '' || !Number.isNaN(value ?? 0) ? undefined : read(text).error;
   const enter = (entered: string) => {
     const seen: Reading | null = entered.trim() === '' ? null : read(entered);
     const base = seen === null ? null : (seen.base ?? Number.NaN);
@@ -53,7 +53,7 @@ export function NumberField({
   return (
     <Field
       {...field}
-      fault={unread !== undefined && (left || fault !== undefined) ? unread : fault}
+      fieldError={unread !== undefined && (left || fieldError !== undefined) ? unread : fieldError}
       onBlur={() => setLeft(true)}
       keyboard={keyboard}
       value={text}
@@ -64,5 +64,5 @@ export function NumberField({
 
 function plainNumber(text: string, scale: Props['scale']): Reading {
   const seen = readNumberAlone(text);
-  return seen.fault === undefined && scale ? { base: scale.toBase(seen.base) } : seen;
+  return seen.error === undefined && scale ? { base: scale.toBase(seen.base) } : seen;
 }

@@ -22,7 +22,7 @@ interface Props {
   picks: readonly Pick[];
   onChange: (value: string) => void;
   hint?: string;
-  fault?: string;
+  fieldError?: string;
   /**
    * Offer a search line; for long lists. A function finds the values that words mean, the best
    * first; true looks for the words themselves.
@@ -40,7 +40,7 @@ export function Picker({
   picks,
   onChange,
   hint,
-  fault,
+  fieldError,
   search,
   placeholder,
   nothing,
@@ -52,13 +52,13 @@ export function Picker({
   const chosen = picks.find((pick) => pick.value === value);
   const found = open ? findIn(picks, words, search) : [];
   return (
-    <Labelled label={label} hint={hint} fault={fault}>
+    <Labelled label={label} hint={hint} fieldError={fieldError}>
       <Pressable
         role="button"
         aria-label={`${label}: ${chosen?.title ?? placeholder ?? 'choose'}`}
         aria-haspopup="dialog"
         onPress={() => setOpen(true)}
-        style={[styles.frame, fault ? styles.wrong : null]}
+        style={[styles.frame, fieldError ? styles.wrong : null]}
       >
         {chosen?.lead}
         <View style={styles.words}>
@@ -90,7 +90,7 @@ export function Picker({
           </Card>
         )}
         {found.length > SHOWN ? (
-          <Text look="small" tone="quiet">
+          <Text variant="small" tone="quiet">
             {found.length - SHOWN} more; type a word to find them.
           </Text>
         ) : null}

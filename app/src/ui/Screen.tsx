@@ -69,7 +69,7 @@ export function Screen<T>({
           </IconButton>
         ) : null}
         <View style={styles.titles}>
-          <Text look="title">{title}</Text>
+          <Text variant="title">{title}</Text>
         </View>
         {wide ? null : tools}
       </View>

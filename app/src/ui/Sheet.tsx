@@ -31,7 +31,7 @@ export function Sheet({ title, open, onClose, children }: Props) {
         />
         <View style={[styles.sheet, wide && styles.sheetWide]}>
           <View style={styles.head}>
-            <Text look="subtitle">{title}</Text>
+            <Text variant="subtitle">{title}</Text>
             <IconButton label="Close" onPress={onClose}>
               <X size={24} color={colours.ink} />
             </IconButton>

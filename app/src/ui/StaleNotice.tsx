@@ -21,19 +21,19 @@ export function StaleNotice<T>({ stale, fields, within, onKeepMine, onTakeTheirs
   const styles = useStyles();
   if (!stale) return null;
   const { problem, keepMine, clear } = stale;
-  const look = (version: unknown) =>
+  const variant = (version: unknown) =>
     (version ? (within?.(version as T) ?? version) : {}) as Record<string, unknown>;
-  const yours = look(problem.yours);
-  const theirs = look(problem.theirs);
+  const yours = variant(problem.yours);
+  const theirs = variant(problem.theirs);
   const differing = Object.keys(fields).filter(
     (key) => JSON.stringify(yours[key]) !== JSON.stringify(theirs[key]),
   );
   return (
     <View style={styles.box} role="alert">
-      <Text look="strong">{problem.title}</Text>
+      <Text variant="strong">{problem.title}</Text>
       <Text>{problem.detail}</Text>
       {differing.map((key) => (
-        <Text key={key} look="small">
+        <Text key={key} variant="small">
           {fields[key]}: yours {show(yours[key])}, theirs {show(theirs[key])}
         </Text>
       ))}

@@ -1,4 +1,4 @@
-import { sayNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/core/units';
 import Minus from 'lucide-react-native/icons/minus';
 import Plus from 'lucide-react-native/icons/plus';
 import { Pressable, View } from 'react-native';
@@ -14,20 +14,30 @@ interface Props {
   max: number;
   onChange: (value: number) => void;
   /** How the value reads: «1¼ tablets». */
-  say?: (value: number) => string;
+  format?: (value: number) => string;
   hint?: string;
-  fault?: string;
+  fieldError?: string;
 }
 
 /** An amount changed by steps, for a wet thumb. */
-export function Stepper({ label, value, step, min, max, onChange, say, hint, fault }: Props) {
+export function Stepper({
+  label,
+  value,
+  step,
+  min,
+  max,
+  onChange,
+  format,
+  hint,
+  fieldError,
+}: Props) {
   const styles = useStyles();
   const colours = useColours();
-  const shown = say ? say(value) : sayNumber(value, 2);
+  const shown = format ? format(value) : formatNumber(value, 2);
   const change = (by: number) =>
     onChange(Math.min(max, Math.max(min, Math.round((value + by) * 1e6) / 1e6)));
   return (
-    <Labelled label={label} hint={hint} fault={fault}>
+    <Labelled label={label} hint={hint} fieldError={fieldError}>
       <View
         style={styles.row}
         role="spinbutton"
@@ -48,7 +58,7 @@ export function Stepper({ label, value, step, min, max, onChange, say, hint, fau
           <Minus size={24} color={colours.ink} />
         </Pressable>
         <View style={styles.value}>
-          <Text look="figure" align="center">
+          <Text variant="figure" align="center">
             {shown}
           </Text>
         </View>

@@ -39,7 +39,7 @@ export function Tabs<V extends string>({ label, value, tabs, onChange }: Props<V
           }}
           style={[styles.tab, tab.value === value && styles.on]}
         >
-          <Text look={tab.value === value ? 'strong' : 'body'}>{tab.label}</Text>
+          <Text variant={tab.value === value ? 'strong' : 'body'}>{tab.label}</Text>
         </Pressable>
       ))}
     </ScrollView>

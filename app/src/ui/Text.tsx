@@ -6,7 +6,7 @@ type Look = 'title' | 'subtitle' | 'strong' | 'body' | 'small' | 'figure';
 type Tone = 'ink' | 'quiet' | 'due' | 'done';
 
 interface Props extends Omit<TextProps, 'style'> {
-  look?: Look;
+  variant?: Look;
   tone?: Tone;
   align?: TextStyle['textAlign'];
   /** Heading level for those who listen; titles are 1 and subtitles 2 unless said. */
@@ -15,14 +15,14 @@ interface Props extends Omit<TextProps, 'style'> {
 }
 
 /** All words of the product pass here: five looks, four tones. Figures line up in columns. */
-export function Text({ look = 'body', tone = 'ink', align, level, children, ...rest }: Props) {
+export function Text({ variant = 'body', tone = 'ink', align, level, children, ...rest }: Props) {
   const styles = useStyles();
-  const heading = level ?? (look === 'title' ? 1 : look === 'subtitle' ? 2 : undefined);
+  const heading = level ?? (variant === 'title' ? 1 : variant === 'subtitle' ? 2 : undefined);
   return (
     <NativeText
       {...(heading ? { role: 'heading', 'aria-level': heading } : null)}
       {...rest}
-      style={[styles.base, styles[look], styles[tone], align ? { textAlign: align } : null]}
+      style={[styles.base, styles[variant], styles[tone], align ? { textAlign: align } : null]}
     >
       {children}
     </NativeText>

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { readTime, sayTime } from '../store/time';
+import { readTime, formatTime } from '../store/time';
 import { Field } from './Field';
 
 interface Props {
@@ -7,7 +7,7 @@ interface Props {
   /** Minutes after midnight. */
   value: number;
   onChange: (minutes: number) => void;
-  fault?: string;
+  fieldError?: string;
   hint?: string;
 }
 
@@ -15,7 +15,11 @@ interface Props {
 export function TimeField({ value, onChange, ...field }: Props) {
   const [typed, setTyped] = useState<{ text: string; value: number } | null>(null);
   const text =
-    typed && Object.is(typed.value, value) ? typed.text : Number.isNaN(value) ? '' : sayTime(value);
+    typed && Object.is(typed.value, value)
+      ? typed.text
+      : Number.isNaN(value)
+        ? ''
+        : formatTime(value);
   return (
     <Field
       {...field}

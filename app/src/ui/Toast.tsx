@@ -13,9 +13,9 @@ let undoCount = 0;
 const SHOWN_MS = 8000;
 
 /** Say what happened, with a way back where there is one. */
-export function useSay() {
+export function useToast() {
   const dispatch = useAppDispatch();
-  return (text: string, options: { undo?: () => void; tone?: 'done' | 'fault' } = {}) => {
+  return (text: string, options: { undo?: () => void; tone?: 'done' | 'error' } = {}) => {
     let undo: string | undefined;
     if (options.undo) {
       undoCount += 1;
@@ -39,13 +39,13 @@ export function Toast() {
   return (
     <View style={styles.place} aria-live="polite" role="status">
       {toast ? (
-        <View style={[styles.toast, toast.tone === 'fault' && styles.fault]}>
+        <View style={[styles.toast, toast.tone === 'error' && styles.fieldError]}>
           <View style={styles.words}>
             <Text>{toast.text}</Text>
           </View>
           {toast.undo ? (
             <Button
-              look="bare"
+              variant="bare"
               label="Undo"
               onPress={() => {
                 undos.get(toast.undo as string)?.();
@@ -83,6 +83,6 @@ const useStyles = themed((c) => ({
     borderColor: c.duckweed,
     borderRadius: SIZES.radius,
   },
-  fault: { borderColor: c.roe },
+  fieldError: { borderColor: c.roe },
   words: { flex: 1 },
 }));

@@ -1,7 +1,7 @@
 import type { Problem } from '@open-larder/contract';
 
-export type Faults = Readonly<Record<string, string>>;
+export type FieldErrors = Readonly<Record<string, string>>;
 
 /** What the server found wrong, by field. */
-export const faultsOf = (problem: Problem): Faults =>
+export const fieldErrorsOf = (problem: Problem): FieldErrors =>
   Object.fromEntries((problem.errors ?? []).map(({ path, message }) => [path, message]));

@@ -53,7 +53,7 @@ describe('a stepper', () => {
         min={0.25}
         max={0.75}
         onChange={setValue}
-        say={(one) => `${one} cube`}
+        format={(one) => `${one} cube`}
       />
     );
   }

@@ -2,14 +2,14 @@ import { fireEvent, screen } from '@testing-library/react-native';
 import { Text as NativeText } from 'react-native';
 import { show } from '../testing/show';
 import { Boundary } from './Boundary';
-import { later } from './later';
+import { lazyComponent } from './lazyComponent';
 
 const Part = ({ name }: { name: string }) => <NativeText>{name} is here</NativeText>;
 
 describe('a part that loads later', () => {
   it('is fetched again by itself where it was lost on the way', async () => {
     let tries = 0;
-    const Late = later(async () => {
+    const Late = lazyComponent(async () => {
       tries += 1;
       if (tries < 3) throw new TypeError('failed to fetch');
       return Part;
@@ -21,7 +21,7 @@ describe('a part that loads later', () => {
 
   it('says so where it does not load, leaves the rest, and is tried again', async () => {
     let there = false;
-    const Late = later(async () => {
+    const Late = lazyComponent(async () => {
       if (!there) throw new TypeError('failed to fetch');
       return Part;
     });

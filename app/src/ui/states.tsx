@@ -18,7 +18,7 @@ export function Empty({
   const styles = useStyles();
   return (
     <View style={styles.box}>
-      <Text look="subtitle">{title}</Text>
+      <Text variant="subtitle">{title}</Text>
       <Text tone="quiet">{text}</Text>
       {action}
     </View>
@@ -29,8 +29,8 @@ export function Empty({
 export function Fault({ problem, onRetry }: { problem: Problem; onRetry?: () => void }) {
   const styles = useStyles();
   return (
-    <View style={[styles.box, styles.fault]} role="alert">
-      <Text look="strong">{problem.title}</Text>
+    <View style={[styles.box, styles.fieldError]} role="alert">
+      <Text variant="strong">{problem.title}</Text>
       <Text>{problem.detail}</Text>
       {onRetry ? <Button label="Try again" onPress={onRetry} /> : null}
     </View>
@@ -59,7 +59,7 @@ const useStyles = themed((c) => ({
     borderColor: c.ink2,
     borderRadius: SIZES.radius,
   },
-  fault: { borderColor: c.roe, borderStyle: 'solid', backgroundColor: c.paper },
+  fieldError: { borderColor: c.roe, borderStyle: 'solid', backgroundColor: c.paper },
   skeleton: { gap: 12 },
   bar: { backgroundColor: c.rule, opacity: 0.5, borderRadius: SIZES.radius },
 }));

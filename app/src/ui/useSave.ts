@@ -1,7 +1,7 @@
 import type { Problem } from '@open-larder/contract';
 import { useState } from 'react';
 import type { FieldValues, Path, PathValue, UseFormReturn } from 'react-hook-form';
-import { useSay } from './Toast';
+import { useToast } from './Toast';
 
 /** Someone saved in between: their version, and the two ways on. */
 export interface Stale {
@@ -19,7 +19,7 @@ type Outcome<T> = { data: T; error?: undefined } | { data?: undefined; error: un
  * for the keeper to compare, everything else is said in a line. What was typed is never lost.
  */
 export function useSave<V extends FieldValues>(form: UseFormReturn<V>) {
-  const say = useSay();
+  const toast = useToast();
   const [problem, setProblem] = useState<Problem | null>(null);
   const clear = () => setProblem(null);
   const save = async <T>(send: () => PromiseLike<Outcome<T>>): Promise<T | null> => {
@@ -36,7 +36,7 @@ export function useSave<V extends FieldValues>(form: UseFormReturn<V>) {
     for (const { path, message } of refusal.errors ?? []) {
       form.setError(path as Path<V>, { message });
     }
-    say(refusal.detail, { tone: 'fault' });
+    toast(refusal.detail, { tone: 'error' });
     return null;
   };
   const keepMine = () => {

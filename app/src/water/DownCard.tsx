@@ -1,12 +1,12 @@
 import type { Tank, WaterRow } from '@open-larder/contract';
 import { addDays } from '@open-larder/core/round';
-import { sayNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/core/units';
 import type { WaterStatus } from '@open-larder/core/water/status';
 import { View } from 'react-native';
-import { useNow, useWords } from '../store';
+import { useNow, useFormat } from '../store';
 import { Button, Card, ListRow, Text } from '../ui';
 import { useWaterEvent } from './useWaterEvent';
-import { sayMgL } from './words';
+import { formatMgL } from './labels';
 
 /** A tank over what its fish stand: the changes that bring it down, before anything else. */
 export function DownCard({
@@ -18,7 +18,7 @@ export function DownCard({
   row: WaterRow;
   status: WaterStatus;
 }) {
-  const words = useWords();
+  const format = useFormat();
   const now = useNow();
   const logEvent = useWaterEvent();
   const { over, cap } = status;
@@ -26,11 +26,11 @@ export function DownCard({
   const [first] = over.steps ?? [];
   return (
     <View style={{ gap: 8 }}>
-      <Text look="subtitle">Bring it down first</Text>
+      <Text variant="subtitle">Bring it down first</Text>
       <Text tone="due">
         {over.steps === null
           ? `${cap.groupName} tolerate about ${cap.mgL} mg/L, and the new water holds nearly as much: no change brings it under. Mix it with softer water, or let plants take it up.`
-          : `Nitrate is about ${sayMgL(over.mgL)} mg/L; ${cap.groupName} tolerate about ${cap.mgL}. All at once would be a shock: in steps, two days apart, and a test after the last.`}
+          : `Nitrate is about ${formatMgL(over.mgL)} mg/L; ${cap.groupName} tolerate about ${cap.mgL}. All at once would be a shock: in steps, two days apart, and a test after the last.`}
       </Text>
       {over.steps ? (
         <Card label="Bring it down first">
@@ -38,8 +38,8 @@ export function DownCard({
             <ListRow
               key={inDays}
               first={at === 0}
-              title={`${inDays === 0 ? 'Today' : words.day(addDays(now.day, inDays))}: ${words.say('volume', share * row.litres!)}, ${sayNumber(share * 100, 0)} %`}
-              detail={`leaves about ${sayMgL(toMgL)} mg/L`}
+              title={`${inDays === 0 ? 'Today' : format.day(addDays(now.day, inDays))}: ${format.quantity('volume', share * row.litres!)}, ${formatNumber(share * 100, 0)} %`}
+              detail={`leaves about ${formatMgL(toMgL)} mg/L`}
               trail={
                 inDays === 0 ? (
                   <Button
@@ -59,7 +59,7 @@ export function DownCard({
           ))}
         </Card>
       ) : null}
-      <Text look="small" tone="quiet">
+      <Text variant="small" tone="quiet">
         The same warmth and hardness as the tank, slowly. No more food than planned until it is
         down.
       </Text>

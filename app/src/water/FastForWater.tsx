@@ -1,9 +1,9 @@
 import type { Tank } from '@open-larder/contract';
 import { addDays } from '@open-larder/core/round';
 import { View } from 'react-native';
-import { useNow, useWords } from '../store';
+import { useNow, useFormat } from '../store';
 import { stampFor } from '../store/intent';
-import { Button, Text, useSay } from '../ui';
+import { Button, Text, useToast } from '../ui';
 import { usePlanPart } from './usePlanPart';
 
 /** Ammonia and nitrite fall when nothing is fed for a day or two. Practice. */
@@ -12,8 +12,8 @@ const FAST_DAYS = 2;
 /** While ammonia or nitrite harms the fish: no food for two days, in the plan itself. Fry go on being fed. */
 export function FastForWater({ tank }: { tank: Tank }) {
   const now = useNow();
-  const words = useWords();
-  const say = useSay();
+  const format = useFormat();
+  const toast = useToast();
   const save = usePlanPart(tank);
   const fasts = tank.plan?.fasts ?? [];
   const to = addDays(now.day, FAST_DAYS - 1);
@@ -23,8 +23,8 @@ export function FastForWater({ tank }: { tank: Tank }) {
   );
   if (running && running.when.kind === 'dates') {
     return (
-      <Text look="small" tone="quiet">
-        {`Nothing is fed here up to ${words.day(running.when.to)}; fry get their meals.`}
+      <Text variant="small" tone="quiet">
+        {`Nothing is fed here up to ${format.day(running.when.to)}; fry get their meals.`}
       </Text>
     );
   }
@@ -34,11 +34,11 @@ export function FastForWater({ tank }: { tank: Tank }) {
       fasts: [...fasts, { id, groupId: null, when: { kind: 'dates', from: now.day, to } }],
     });
     if ('problem' in done) {
-      say(done.problem.detail, { tone: 'fault' });
+      toast(done.problem.detail, { tone: 'error' });
       return;
     }
     const { plan } = done;
-    say(`Nothing is fed in ${tank.name} up to ${words.day(to)}; fry get their meals.`, {
+    toast(`Nothing is fed in ${tank.name} up to ${format.day(to)}; fry get their meals.`, {
       undo: () => void save({ fasts: plan.fasts.filter((one) => one.id !== id) }, plan),
     });
   };

@@ -1,5 +1,5 @@
 import type { Tank } from '@open-larder/contract';
-import { sayNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/core/units';
 import { peakOf } from '@open-larder/core/water/sawTooth';
 import { keepsUnder } from '@open-larder/core/water/keeps';
 import type { WaterStatus } from '@open-larder/core/water/status';
@@ -7,9 +7,9 @@ import { USUAL_RHYTHM } from '@open-larder/core/water/rhythm';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { Button, Card, ListRow, Stepper, Text, useSay } from '../ui';
+import { Button, Card, ListRow, Stepper, Text, useToast } from '../ui';
 import { useRhythm } from './RhythmSheet';
-import { sayMgL } from './words';
+import { formatMgL } from './labels';
 
 /** No rhythm is more relaxed than this, whatever nitrate says: other things gather in the water. Practice. */
 const LEAST_SHARE = 0.1;
@@ -20,14 +20,14 @@ const MOST_RATION = 1.5;
 /** What keeps a tank under what its fish stand: each way solved for, and any mix of them tried out. */
 export function KeepsCard({ tank, status }: { tank: Tank; status: WaterStatus }) {
   const router = useRouter();
-  const say = useSay();
+  const toast = useToast();
   const rhythm = tank.plan?.water ?? USUAL_RHYTHM;
   const save = useRhythm(tank);
   const { cap, keeps, worst, foodAddsMgL } = status;
   const take = async (part: Partial<typeof rhythm>) => {
     const wrong = await save({ ...rhythm, ...part });
-    if (wrong) say(wrong.detail, { tone: 'fault' });
-    else say('The rhythm is saved; the next change follows from it.');
+    if (wrong) toast(wrong.detail, { tone: 'error' });
+    else toast('The rhythm is saved; the next change follows from it.');
   };
   if (cap === null || keeps === null) return null;
   const worstMgL = peakOf(Math.max(0, worst.production * foodAddsMgL - worst.uptakeMgL), rhythm);
@@ -44,9 +44,9 @@ export function KeepsCard({ tank, status }: { tank: Tank; status: WaterStatus })
   const none = 'not enough by itself';
   return (
     <View style={{ gap: 8 }}>
-      <Text look="subtitle">What keeps it under</Text>
+      <Text variant="subtitle">What keeps it under</Text>
       <Text tone={fits ? 'ink' : 'due'}>
-        {`With ${sayNumber(rhythm.share * 100, 0)} % every ${rhythm.everyDays} days it peaks at about ${sayMgL(status.peakMgL)} mg/L in the long run, perhaps ${sayMgL(worstMgL)}; ${cap.groupName} tolerate about ${cap.mgL} mg/L.`}
+        {`With ${formatNumber(rhythm.share * 100, 0)} % every ${rhythm.everyDays} days it peaks at about ${formatMgL(status.peakMgL)} mg/L in the long run, perhaps ${formatMgL(worstMgL)}; ${cap.groupName} tolerate about ${cap.mgL} mg/L.`}
       </Text>
       <Card label="What keeps it under">
         <ListRow
@@ -55,7 +55,7 @@ export function KeepsCard({ tank, status }: { tank: Tank; status: WaterStatus })
           detail={`every ${rhythm.everyDays} days, as it is`}
           trail={
             <Way
-              says={share === null ? none : `${sayNumber(Math.ceil(share * 100), 0)} %`}
+              says={share === null ? none : `${formatNumber(Math.ceil(share * 100), 0)} %`}
               spoken="Change so much"
               onTake={share === null ? null : () => take({ share: Math.ceil(share * 100) / 100 })}
             />
@@ -63,7 +63,7 @@ export function KeepsCard({ tank, status }: { tank: Tank; status: WaterStatus })
         />
         <ListRow
           title="Change more often"
-          detail={`${sayNumber(rhythm.share * 100, 0)} % each time, as it is`}
+          detail={`${formatNumber(rhythm.share * 100, 0)} % each time, as it is`}
           trail={
             <Way
               says={
@@ -86,10 +86,10 @@ export function KeepsCard({ tank, status }: { tank: Tank; status: WaterStatus })
               <Text>{none}</Text>
             ) : (
               <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
-                <Text look="strong">
+                <Text variant="strong">
                   {ration > MOST_RATION
-                    ? `${sayNumber(MOST_RATION * 100, 0)} % of it, and more`
-                    : `${sayNumber(ration * 100, 0)} % of it`}
+                    ? `${formatNumber(MOST_RATION * 100, 0)} % of it, and more`
+                    : `${formatNumber(ration * 100, 0)} % of it`}
                 </Text>
                 <Button
                   label="Week"
@@ -117,7 +117,7 @@ function Way({
 }) {
   return (
     <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
-      <Text look={onTake ? 'strong' : 'body'}>{says}</Text>
+      <Text variant={onTake ? 'strong' : 'body'}>{says}</Text>
       {onTake ? <Button label="Take" spoken={`${spoken}: ${says}`} onPress={onTake} /> : null}
     </View>
   );
@@ -145,14 +145,14 @@ function WhatIf({
   return (
     <Card label="Try it out">
       <View style={{ padding: 12, gap: 12 }}>
-        <Text look="strong">Try it out</Text>
+        <Text variant="strong">Try it out</Text>
         <Stepper
           label="Changed each time"
           value={Math.round(share * 100)}
           step={5}
           min={5}
           max={95}
-          say={(value) => `${value} %`}
+          format={(value) => `${value} %`}
           onChange={(value) => setShare(value / 100)}
         />
         <Stepper
@@ -169,17 +169,17 @@ function WhatIf({
           step={10}
           min={0}
           max={300}
-          say={(value) => `${value} %`}
+          format={(value) => `${value} %`}
           onChange={(value) => setRation(value / 100)}
           hint="Conditioning is about 150 to 200 %, a brood in the tank more."
         />
         <Text tone={fits ? 'done' : 'due'}>
-          {`At its worst it peaks at ${sayMgL(peak)} mg/L: ${
+          {`At its worst it peaks at ${formatMgL(peak)} mg/L: ${
             fits
               ? 'they tolerate it.'
               : under.share === null
                 ? 'too much, and no share at that interval is enough.'
-                : `too much; ${sayNumber(Math.ceil(under.share * 100), 0)} % at that interval would do.`
+                : `too much; ${formatNumber(Math.ceil(under.share * 100), 0)} % at that interval would do.`
           }`}
         </Text>
       </View>

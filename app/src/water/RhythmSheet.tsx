@@ -1,22 +1,22 @@
 import type { PlanRow, Problem, Tank } from '@open-larder/contract';
-import { sayNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/core/units';
 import { USUAL_BUCKET_L } from '@open-larder/core/water/refill';
 import { USUAL_RHYTHM } from '@open-larder/core/water/rhythm';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useWords } from '../store';
+import { useFormat } from '../store';
 import {
   Button,
   Choice,
   DateField,
   Disclosure,
   Field,
-  faultsOf,
+  fieldErrorsOf,
   NumberField,
   Sheet,
   Text,
-  useSay,
-  type Faults,
+  useToast,
+  type FieldErrors,
 } from '../ui';
 import { usePlanPart } from './usePlanPart';
 
@@ -41,15 +41,15 @@ export function useRhythm(tank: Tank): (water: Water) => Promise<Problem | null>
 
 /** How a tank’s water is changed: how much, how often, with what, and whether it waits for a spawn. */
 export function RhythmSheet({ tank, onClose }: { tank: Tank; onClose: () => void }) {
-  const say = useSay();
-  const words = useWords();
+  const toast = useToast();
+  const format = useFormat();
   const save = useRhythm(tank);
   const [water, setWater] = useState<Water>(tank.plan?.water ?? USUAL_RHYTHM);
-  const [faults, setFaults] = useState<Faults>({});
+  const [fieldErrors, setFieldErrors] = useState<FieldErrors>({});
   const [stale, setStale] = useState(false);
   const change = (part: Partial<Water>) => setWater((before) => ({ ...before, ...part }));
-  const warmth = words.scale('temperature');
-  const volume = words.scale('volume');
+  const warmth = format.scale('temperature');
+  const volume = format.scale('volume');
   const school = (Object.keys(SCHOOLS) as School[]).find(
     (key) => SCHOOLS[key].share === water.share && SCHOOLS[key].everyDays === water.everyDays,
   );
@@ -57,25 +57,25 @@ export function RhythmSheet({ tank, onClose }: { tank: Tank; onClose: () => void
   const submit = async () => {
     const wrong = await save(water);
     if (wrong === null) {
-      say(`The water of ${tank.name}: the rhythm is saved.`);
+      toast(`The water of ${tank.name}: the rhythm is saved.`);
       onClose();
       return;
     }
     if (wrong.status === 409) setStale(true);
     else {
-      setFaults(faultsOf(wrong));
-      if (!wrong.errors) say(wrong.detail, { tone: 'fault' });
+      setFieldErrors(fieldErrorsOf(wrong));
+      if (!wrong.errors) toast(wrong.detail, { tone: 'error' });
     }
   };
-  const fault = (field: string) => faults[`water.${field}`] ?? faults[field];
+  const fieldError = (field: string) => fieldErrors[`water.${field}`] ?? fieldErrors[field];
   return (
     <Sheet title={`How the water of ${tank.name} is changed`} open onClose={onClose}>
       {stale ? (
         <Text tone="due">
-          {`It was changed somewhere else meanwhile, to ${sayNumber((tank.plan?.water?.share ?? 0) * 100, 0)} % every ${tank.plan?.water?.everyDays ?? 0} days. Save again to put yours in its place.`}
+          {`It was changed somewhere else meanwhile, to ${formatNumber((tank.plan?.water?.share ?? 0) * 100, 0)} % every ${tank.plan?.water?.everyDays ?? 0} days. Save again to put yours in its place.`}
         </Text>
       ) : null}
-      <Text look="small" tone="quiet">
+      <Text variant="small" tone="quiet">
         Keepers differ: little and often keeps everything even; much and seldom is less work, and
         swings more; held back for a while and then much at once, as rain after a dry spell, sets
         some fish off to spawn.
@@ -96,14 +96,14 @@ export function RhythmSheet({ tank, onClose }: { tank: Tank; onClose: () => void
         scale={{ fromBase: (base) => base * 100, toBase: (shown) => shown / 100 }}
         value={water.share}
         onChange={(share) => change({ share: share ?? Number.NaN })}
-        fault={fault('share')}
+        fieldError={fieldError('share')}
       />
       <NumberField
         label="Days from one change to the next"
         decimals={0}
         value={water.everyDays}
         onChange={(days) => change({ everyDays: days ?? Number.NaN })}
-        fault={fault('everyDays')}
+        fieldError={fieldError('everyDays')}
       />
       <NumberField
         label="Nitrate of the new water"
@@ -111,7 +111,7 @@ export function RhythmSheet({ tank, onClose }: { tank: Tank; onClose: () => void
         decimals={1}
         value={water.sourceMgL}
         onChange={(mgL) => change({ sourceMgL: mgL ?? Number.NaN })}
-        fault={fault('sourceMgL')}
+        fieldError={fieldError('sourceMgL')}
         hint="As NO3. Test it once: it is where every change pulls to."
       />
       <NumberField
@@ -120,7 +120,7 @@ export function RhythmSheet({ tank, onClose }: { tank: Tank; onClose: () => void
         decimals={0}
         value={water.capMgL ?? null}
         onChange={(mgL) => change({ capMgL: mgL })}
-        fault={fault('capMgL')}
+        fieldError={fieldError('capMgL')}
         hint="May stay empty: then 20, 40 or 80, by the most sensitive kind that lives here."
       />
       <NumberField
@@ -130,20 +130,20 @@ export function RhythmSheet({ tank, onClose }: { tank: Tank; onClose: () => void
         decimals={1}
         value={water.bucketL ?? USUAL_BUCKET_L}
         onChange={(litres) => change({ bucketL: litres })}
-        fault={fault('bucketL')}
+        fieldError={fieldError('bucketL')}
       />
       <DateField
         label="Hold changes back until, for a spawn"
         value={water.heldUntil ?? null}
         onChange={(day) => change({ heldUntil: day })}
-        fault={fault('heldUntil')}
+        fieldError={fieldError('heldUntil')}
       />
       <Disclosure title="The new water" detail={source.name}>
         <Field
           label="What it is"
           value={source.name}
           onChange={(name) => change({ source: { ...source, name } })}
-          fault={fault('source.name')}
+          fieldError={fieldError('source.name')}
         />
         <NumberField
           label="As it comes"
@@ -152,7 +152,7 @@ export function RhythmSheet({ tank, onClose }: { tank: Tank; onClose: () => void
           decimals={1}
           value={source.tempC}
           onChange={(tempC) => change({ source: { ...source, tempC: tempC ?? Number.NaN } })}
-          fault={fault('source.tempC')}
+          fieldError={fieldError('source.tempC')}
         />
         <NumberField
           label="Its hardness"
@@ -160,7 +160,7 @@ export function RhythmSheet({ tank, onClose }: { tank: Tank; onClose: () => void
           decimals={1}
           value={source.gh}
           onChange={(gh) => change({ source: { ...source, gh } })}
-          fault={fault('source.gh')}
+          fieldError={fieldError('source.gh')}
         />
         <NumberField
           label="Its dissolved solids"
@@ -168,12 +168,12 @@ export function RhythmSheet({ tank, onClose }: { tank: Tank; onClose: () => void
           decimals={0}
           value={source.tdsMgL}
           onChange={(tdsMgL) => change({ source: { ...source, tdsMgL } })}
-          fault={fault('source.tdsMgL')}
+          fieldError={fieldError('source.tdsMgL')}
         />
       </Disclosure>
-      <SecondWater water={water} tempC={tank.tempC} change={change} fault={fault} />
+      <SecondWater water={water} tempC={tank.tempC} change={change} fieldError={fieldError} />
       <View style={{ alignItems: 'flex-start' }}>
-        <Button look="primary" label="Save" onPress={() => submit()} />
+        <Button variant="primary" label="Save" onPress={() => submit()} />
       </View>
     </Sheet>
   );
@@ -184,15 +184,15 @@ function SecondWater({
   water,
   tempC,
   change,
-  fault,
+  fieldError,
 }: {
   water: Water;
   tempC: number;
   change: (part: Partial<Water>) => void;
-  fault: (field: string) => string | undefined;
+  fieldError: (field: string) => string | undefined;
 }) {
-  const words = useWords();
-  const warmth = words.scale('temperature');
+  const format = useFormat();
+  const warmth = format.scale('temperature');
   const { second, mixTo } = water;
   if (!second) {
     return (
@@ -217,7 +217,7 @@ function SecondWater({
         label="What the second water is"
         value={second.name}
         onChange={(name) => set({ name })}
-        fault={fault('second.name')}
+        fieldError={fieldError('second.name')}
       />
       <NumberField
         label="Second water, as it comes"
@@ -226,7 +226,7 @@ function SecondWater({
         decimals={1}
         value={second.tempC}
         onChange={(value) => set({ tempC: value ?? Number.NaN })}
-        fault={fault('second.tempC')}
+        fieldError={fieldError('second.tempC')}
       />
       <NumberField
         label="Hardness of the second water"
@@ -234,7 +234,7 @@ function SecondWater({
         decimals={1}
         value={second.gh}
         onChange={(gh) => set({ gh })}
-        fault={fault('second.gh')}
+        fieldError={fieldError('second.gh')}
       />
       <NumberField
         label="Dissolved solids of the second water"
@@ -242,7 +242,7 @@ function SecondWater({
         decimals={0}
         value={second.tdsMgL}
         onChange={(tdsMgL) => set({ tdsMgL })}
-        fault={fault('second.tdsMgL')}
+        fieldError={fieldError('second.tdsMgL')}
       />
       <Choice
         label="Mixed to"
@@ -259,7 +259,7 @@ function SecondWater({
         decimals={1}
         value={mixTo?.value ?? null}
         onChange={(value) => change({ mixTo: { of, value: value ?? Number.NaN } })}
-        fault={fault('mixTo.value')}
+        fieldError={fieldError('mixTo.value')}
       />
       <View style={{ alignItems: 'flex-start' }}>
         <Button

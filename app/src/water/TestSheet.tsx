@@ -3,7 +3,7 @@ import type { Reading } from '@open-larder/core/water/range';
 import { READING_UNITS, STRIPS, toReading } from '@open-larder/core/water/reading';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useNow, useWords } from '../store';
+import { useNow, useFormat } from '../store';
 import {
   Button,
   Choice,
@@ -14,7 +14,7 @@ import {
   Picker,
   Sheet,
   Text,
-  type Faults,
+  type FieldErrors,
 } from '../ui';
 import { READING_WORDS } from './readings';
 
@@ -42,21 +42,21 @@ export function TestSheet({
 }: {
   tank: Tank;
   /** Write it. @returns what is wrong by field, or null where it is written */
-  onTest: (test: WaterTested) => Promise<Faults | null>;
+  onTest: (test: WaterTested) => Promise<FieldErrors | null>;
   onClose: () => void;
 }) {
   const now = useNow();
-  const words = useWords();
+  const format = useFormat();
   const [by, setBy] = useState<'number' | 'colour'>('number');
   const [day, setDay] = useState<string | null>(now.day);
   const [note, setNote] = useState('');
-  const [faults, setFaults] = useState<Faults>({});
+  const [fieldErrors, setFieldErrors] = useState<FieldErrors>({});
   const [entries, setEntries] = useState<Record<Reading, Entry>>(
     () =>
       Object.fromEntries(
         [...OFTEN, ...SELDOM].map((of) => [
           of,
-          { unit: kit[of] ?? firstUnit(of, words.units), value: null },
+          { unit: kit[of] ?? firstUnit(of, format.units), value: null },
         ]),
       ) as Record<Reading, Entry>,
   );
@@ -73,7 +73,7 @@ export function TestSheet({
     );
     const wrong = await onTest({ kind: 'tested', day: day ?? '', note, ...readings });
     if (wrong === null) onClose();
-    else setFaults(wrong);
+    else setFieldErrors(wrong);
   };
   const input = (of: Reading) => (
     <ReadingInput
@@ -81,7 +81,7 @@ export function TestSheet({
       of={of}
       entry={entries[of]}
       colours={by === 'colour'}
-      fault={faults[of]}
+      fieldError={fieldErrors[of]}
       onChange={(change) => enter(of, change)}
     />
   );
@@ -97,17 +97,17 @@ export function TestSheet({
         ]}
       />
       {by === 'colour' ? (
-        <Text look="small" tone="quiet">
+        <Text variant="small" tone="quiet">
           Colours of a usual strip in words. Strips differ: where yours came with a chart, read the
           number there and enter it.
         </Text>
       ) : null}
       {OFTEN.map(input)}
       <Disclosure title="Hardness, dissolved solids, temperature">{SELDOM.map(input)}</Disclosure>
-      <DateField label="On" value={day} onChange={setDay} fault={faults.day} />
-      <Field label="Note" value={note} onChange={setNote} fault={faults.note} />
+      <DateField label="On" value={day} onChange={setDay} fieldError={fieldErrors.day} />
+      <Field label="Note" value={note} onChange={setNote} fieldError={fieldErrors.note} />
       <View style={{ alignItems: 'flex-start' }}>
-        <Button look="primary" label="Note the test" onPress={() => save()} />
+        <Button variant="primary" label="Note the test" onPress={() => save()} />
       </View>
     </Sheet>
   );
@@ -123,13 +123,13 @@ function ReadingInput({
   of,
   entry,
   colours,
-  fault,
+  fieldError,
   onChange,
 }: {
   of: Reading;
   entry: Entry;
   colours: boolean;
-  fault: string | undefined;
+  fieldError: string | undefined;
   onChange: (change: Partial<Entry>) => void;
 }) {
   const units = READING_UNITS[of];
@@ -148,7 +148,7 @@ function ReadingInput({
         onChange={(value) =>
           onChange({ value: value === '' ? null : Number(value), unit: Object.keys(units)[0]! })
         }
-        fault={fault}
+        fieldError={fieldError}
       />
     );
   }
@@ -160,7 +160,7 @@ function ReadingInput({
         value={entry.value}
         decimals={3}
         onChange={(value) => onChange({ value })}
-        fault={fault}
+        fieldError={fieldError}
         hint={of === 'ph' ? undefined : units[entry.unit]?.says}
       />
       {names.length > 1 ? (

@@ -3,7 +3,16 @@ import { USUAL_RHYTHM } from '@open-larder/core/water/rhythm';
 import { useRef, useState } from 'react';
 import { View } from 'react-native';
 import { api } from '../store';
-import { Button, Card, DateField, faultsOf, NumberField, Text, useSay, type Faults } from '../ui';
+import {
+  Button,
+  Card,
+  DateField,
+  fieldErrorsOf,
+  NumberField,
+  Text,
+  useToast,
+  type FieldErrors,
+} from '../ui';
 import { PERCENT } from '../forms/percent';
 import { usePlanPart } from './usePlanPart';
 import { useWaterEvent } from './useWaterEvent';
@@ -13,7 +22,7 @@ import { useWaterEvent } from './useWaterEvent';
  * it was changed last, how it usually is, and with what water.
  */
 export function WaterQuestions({ tank }: { tank: Tank }) {
-  const say = useSay();
+  const toast = useToast();
   const [editTank] = api.useEditTankMutation();
   const savePlan = usePlanPart(tank);
   const logEvent = useWaterEvent();
@@ -22,14 +31,14 @@ export function WaterQuestions({ tank }: { tank: Tank }) {
   const [share, setShare] = useState<number | null>(USUAL_RHYTHM.share);
   const [everyDays, setEveryDays] = useState<number | null>(USUAL_RHYTHM.everyDays);
   const [sourceMgL, setSourceMgL] = useState<number | null>(null);
-  const [faults, setFaults] = useState<Faults>({});
+  const [fieldErrors, setFieldErrors] = useState<FieldErrors>({});
   /** The change that was noted already: pressed again after a fault, it is not noted twice. */
   const noted = useRef<string | null>(null);
 
   const save = async () => {
     const refuse = (problem: Problem) => {
-      setFaults(faultsOf(problem));
-      say(problem.errors ? problem.title : problem.detail, { tone: 'fault' });
+      setFieldErrors(fieldErrorsOf(problem));
+      toast(problem.errors ? problem.title : problem.detail, { tone: 'error' });
     };
     // The plan comes last: the card goes with it, and until then what is missing can be sent again.
     if (changedOn !== null && noted.current !== changedOn) {
@@ -39,7 +48,7 @@ export function WaterQuestions({ tank }: { tank: Tank }) {
         `The last change of ${tank.name} is noted.`,
       );
       if (wrong) {
-        setFaults(wrong);
+        setFieldErrors(wrong);
         return;
       }
       noted.current = changedOn;
@@ -60,13 +69,13 @@ export function WaterQuestions({ tank }: { tank: Tank }) {
     };
     const planned = await savePlan({ water });
     if ('problem' in planned) return refuse(planned.problem);
-    say(`The water of ${tank.name} is known.`);
+    toast(`The water of ${tank.name} is known.`);
   };
-  const fault = (field: string) => faults[`water.${field}`] ?? faults[field];
+  const fieldError = (field: string) => fieldErrors[`water.${field}`] ?? fieldErrors[field];
   return (
     <Card label="About its water">
       <View style={{ padding: 12, gap: 12 }}>
-        <Text look="strong">A few questions about its water</Text>
+        <Text variant="strong">A few questions about its water</Text>
         <Text tone="quiet">
           Until you answer, a quarter a week is assumed and the Round asks for no change.
         </Text>
@@ -74,13 +83,13 @@ export function WaterQuestions({ tank }: { tank: Tank }) {
           label="Running since"
           value={runsSince}
           onChange={setRunsSince}
-          fault={fault('runsSince')}
+          fieldError={fieldError('runsSince')}
         />
         <DateField
           label="Water last changed"
           value={changedOn}
           onChange={setChangedOn}
-          fault={fault('day')}
+          fieldError={fieldError('day')}
         />
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
           <View style={{ flexBasis: 120, flexGrow: 1 }}>
@@ -91,7 +100,7 @@ export function WaterQuestions({ tank }: { tank: Tank }) {
               decimals={0}
               value={share}
               onChange={setShare}
-              fault={fault('share')}
+              fieldError={fieldError('share')}
             />
           </View>
           <View style={{ flexBasis: 120, flexGrow: 1 }}>
@@ -101,7 +110,7 @@ export function WaterQuestions({ tank }: { tank: Tank }) {
               decimals={0}
               value={everyDays}
               onChange={setEveryDays}
-              fault={fault('everyDays')}
+              fieldError={fieldError('everyDays')}
             />
           </View>
         </View>
@@ -112,10 +121,10 @@ export function WaterQuestions({ tank }: { tank: Tank }) {
           value={sourceMgL}
           onChange={setSourceMgL}
           hint={`Test your tap once, or read it in the supplier’s report. Left empty, ${USUAL_RHYTHM.sourceMgL} mg/L is assumed.`}
-          fault={fault('sourceMgL')}
+          fieldError={fieldError('sourceMgL')}
         />
         <View style={{ alignItems: 'flex-start' }}>
-          <Button look="primary" label="Save" spoken="Save the answers" onPress={save} />
+          <Button variant="primary" label="Save" spoken="Save the answers" onPress={save} />
         </View>
       </View>
     </Card>

@@ -1,7 +1,7 @@
 import type { Problem, Tank, WaterEventRow, WaterRow } from '@open-larder/contract';
 import { refillFor } from '@open-larder/contract/refill';
 import { addDays, daysBetween } from '@open-larder/core/round';
-import { sayNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/core/units';
 import type { Reading } from '@open-larder/core/water/range';
 import type { WaterStatus } from '@open-larder/core/water/status';
 import { RecordNote } from '../forecasts/RecordNote';
@@ -9,8 +9,8 @@ import { testBand } from '@open-larder/core/water/testError';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { WaterRibbon } from '../draw/WaterRibbon';
-import { late } from '../forms/late';
-import { api, useNow, useWords } from '../store';
+import { lazyForm } from '../forms/lazyForm';
+import { api, useNow, useFormat } from '../store';
 import { useWide } from '../theme';
 import {
   Button,
@@ -23,8 +23,8 @@ import {
   Sheet,
   Skeleton,
   Text,
-  type Faults,
-  later,
+  type FieldErrors,
+  lazyComponent,
 } from '../ui';
 import { DownCard } from './DownCard';
 import { KeepsCard } from './KeepsCard';
@@ -34,10 +34,17 @@ import { RhythmSheet } from './RhythmSheet';
 
 import { useWaterEvent, useWaterUndo } from './useWaterEvent';
 import { READING_WORDS } from './readings';
-import { sayMgL, sayNext, sayReading, sayRefill, sayWarning, sayWaterEvent } from './words';
+import {
+  formatMgL,
+  formatNext,
+  formatReading,
+  formatRefill,
+  formatWarning,
+  formatWaterEvent,
+} from './labels';
 
-const TestSheet = late((forms) => forms.TestSheet);
-const Chart = later(async () => (await import('../records/Chart')).default);
+const TestSheet = lazyForm((forms) => forms.TestSheet);
+const Chart = lazyComponent(async () => (await import('../records/Chart')).default);
 
 /** The water of one tank: what is in it, what is to come, and what to do about it. */
 export function WaterScreen({ id }: { id: string }) {
@@ -87,7 +94,7 @@ interface Props {
 }
 
 function WaterOf({ tank, row, status, events }: Props) {
-  const words = useWords();
+  const format = useFormat();
   const wide = useWide();
   const logEvent = useWaterEvent();
   const [open, setOpen] = useState<'test' | 'rhythm' | 'changed' | 'filledUp' | null>(null);
@@ -97,22 +104,22 @@ function WaterOf({ tank, row, status, events }: Props) {
   return (
     <View style={{ gap: 16 }}>
       <View style={{ gap: 4 }}>
-        <Text look="strong">
-          {`Nitrate about ${sayMgL(today.before)} mg/L, likely ${sayMgL(today.low)} to ${sayMgL(today.high)}`}
+        <Text variant="strong">
+          {`Nitrate about ${formatMgL(today.before)} mg/L, likely ${formatMgL(today.low)} to ${formatMgL(today.high)}`}
         </Text>
-        <Text look="small" tone="quiet">
+        <Text variant="small" tone="quiet">
           {known
-            ? `Tested ${words.day(known.day)}: ${sayMgL(known.value)}, give or take ${sayMgL(testBand(known.value))}. Since then worked out from what was served and changed.`
+            ? `Tested ${format.day(known.day)}: ${formatMgL(known.value)}, give or take ${formatMgL(testBand(known.value))}. Since then worked out from what was served and changed.`
             : 'Never tested: estimated from the food alone. One test makes it far surer.'}
         </Text>
-        <Text look="small" tone="quiet">
-          {saySums(status)}
+        <Text variant="small" tone="quiet">
+          {formatSums(status)}
         </Text>
       </View>
       <Warnings tank={tank} status={status} events={events} />
       <DownCard tank={tank} row={row} status={status} />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-        <Button look="primary" label="Log a test" onPress={() => setOpen('test')} />
+        <Button variant="primary" label="Log a test" onPress={() => setOpen('test')} />
         <Button label="Water changed" onPress={() => setOpen('changed')} />
         <Button label="Filled up" onPress={() => setOpen('filledUp')} />
         <Button label="How it is changed" onPress={() => setOpen('rhythm')} />
@@ -144,17 +151,17 @@ function WaterOf({ tank, row, status, events }: Props) {
   );
 }
 
-function saySums({ fit, foodAddsMgL, addsMgL }: WaterStatus): string {
-  const food = `The plan’s food adds ${sayMgL(foodAddsMgL * fit.production)} mg/L a day`;
+function formatSums({ fit, foodAddsMgL, addsMgL }: WaterStatus): string {
+  const food = `The plan’s food adds ${formatMgL(foodAddsMgL * fit.production)} mg/L a day`;
   const learned =
     fit.tests > 0
-      ? `, ${sayNumber(fit.production * 100, 0)} % of what its protein says; plants take up ${sayMgL(fit.uptakeMgL)} (from ${fit.tests} test${fit.tests === 1 ? '' : 's'})`
-      : ` by its protein; plants are taken to use ${sayMgL(fit.uptakeMgL)}`;
-  return `${food}${learned}. Left: ${sayMgL(Math.max(0, addsMgL))} a day.`;
+      ? `, ${formatNumber(fit.production * 100, 0)} % of what its protein says; plants take up ${formatMgL(fit.uptakeMgL)} (from ${fit.tests} test${fit.tests === 1 ? '' : 's'})`
+      : ` by its protein; plants are taken to use ${formatMgL(fit.uptakeMgL)}`;
+  return `${food}${learned}. Left: ${formatMgL(Math.max(0, addsMgL))} a day.`;
 }
 
 function Warnings({ tank, status, events }: Omit<Props, 'row'>) {
-  const words = useWords();
+  const format = useFormat();
   const logEvent = useWaterEvent();
   const takeBack = useWaterUndo();
   if (status.warnings.length === 0) return null;
@@ -173,7 +180,7 @@ function Warnings({ tank, status, events }: Omit<Props, 'row'>) {
     <Card label="What to look at">
       {status.warnings.map((warning, at) => (
         <View key={at} style={{ padding: 12, gap: 8 }}>
-          <Text tone="due">{sayWarning(warning, words)}</Text>
+          <Text tone="due">{formatWarning(warning, format)}</Text>
           {at === poison ? <FastForWater tank={tank} /> : null}
           {warning.kind === 'odd' ? (
             <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
@@ -192,7 +199,7 @@ const DRAWN_BACK = 42;
 
 function Ahead({ status, events }: { status: WaterStatus; events: WaterEventRow[] }) {
   const now = useNow();
-  const words = useWords();
+  const format = useFormat();
   const [width, setWidth] = useState(0);
   const at = (day: string) => daysBetween(now.day, day);
   const begins = status.past.length > 0 ? at(status.past[0]!.day) : 0;
@@ -207,14 +214,14 @@ function Ahead({ status, events }: { status: WaterStatus; events: WaterEventRow[
   );
   return (
     <View style={{ gap: 8 }}>
-      <Text look="subtitle">Nitrate, eight weeks on</Text>
+      <Text variant="subtitle">Nitrate, eight weeks on</Text>
       <View
         onLayout={(event) => setWidth(event.nativeEvent.layout.width)}
         style={{ minHeight: 216 }}
       >
         {width > 0 ? (
           <WaterRibbon
-            label={`Nitrate today about ${sayMgL(status.days[0]!.before)} mg/L; in eight weeks ${sayMgL(status.days.at(-1)!.low)} to ${sayMgL(status.days.at(-1)!.high)}.`}
+            label={`Nitrate today about ${formatMgL(status.days[0]!.before)} mg/L; in eight weeks ${formatMgL(status.days.at(-1)!.low)} to ${formatMgL(status.days.at(-1)!.high)}.`}
             width={width}
             past={status.past
               .filter(({ day }) => at(day) >= -DRAWN_BACK)
@@ -239,12 +246,12 @@ function Ahead({ status, events }: { status: WaterStatus; events: WaterEventRow[
               .filter((day) => day >= Math.min(0, begins))
               .map((day) => ({
                 day,
-                says: day === 0 ? 'today' : words.day(addDays(now.day, day)).replace(/^\w+ /, ''),
+                says: day === 0 ? 'today' : format.day(addDays(now.day, day)).replace(/^\w+ /, ''),
               }))}
           />
         ) : null}
       </View>
-      <Text look="small" tone="quiet">
+      <Text variant="small" tone="quiet">
         Dots are tests, nine times in ten it lies in the shaded part, notches are changes: broken
         ones are done.
       </Text>
@@ -254,20 +261,20 @@ function Ahead({ status, events }: { status: WaterStatus; events: WaterEventRow[
 }
 
 function NextCard({ tank, row, status }: Omit<Props, 'events'>) {
-  const words = useWords();
+  const format = useFormat();
   const now = useNow();
   const logEvent = useWaterEvent();
   const { next } = status;
   if (!tank.plan?.water) return <WaterQuestions tank={tank} />;
   if (next === null) return null;
-  const lines = sayRefill(refillFor(tank, next.litres, row.litres!), words);
+  const lines = formatRefill(refillFor(tank, next.litres, row.litres!), format);
   return (
     <View style={{ gap: 8 }}>
-      <Text look="subtitle">Next change</Text>
+      <Text variant="subtitle">Next change</Text>
       <Card label="Next change">
         <View style={{ padding: 12, gap: 8 }}>
-          <Text look="strong" tone={next.late > 0 ? 'due' : 'ink'}>
-            {`${words.say('volume', next.litres)}, ${sayNumber(next.share * 100, 0)} %: ${sayNext(next, now.day, words)}`}
+          <Text variant="strong" tone={next.late > 0 ? 'due' : 'ink'}>
+            {`${format.quantity('volume', next.litres)}, ${formatNumber(next.share * 100, 0)} %: ${formatNext(next, now.day, format)}`}
           </Text>
           {lines.map((line) => (
             <Text key={line}>{line}</Text>
@@ -284,7 +291,7 @@ function NextCard({ tank, row, status }: Omit<Props, 'events'>) {
               }
             />
           </View>
-          <Text look="small" tone="quiet">
+          <Text variant="small" tone="quiet">
             Unplug heater and pump before hands go in; siphon by hand or bulb, never by mouth.
           </Text>
         </View>
@@ -294,12 +301,12 @@ function NextCard({ tank, row, status }: Omit<Props, 'events'>) {
 }
 
 function Latest({ status }: { status: WaterStatus }) {
-  const words = useWords();
+  const format = useFormat();
   const report = Object.entries(status.latest) as [Reading, { value: number; day: string }][];
   if (report.length === 0) return null;
   return (
     <View style={{ gap: 8 }}>
-      <Text look="subtitle">Last tested</Text>
+      <Text variant="subtitle">Last tested</Text>
       <Card label="Last tested">
         {(Object.keys(READING_WORDS) as Reading[])
           .filter((of) => status.latest[of])
@@ -308,8 +315,10 @@ function Latest({ status }: { status: WaterStatus }) {
               key={of}
               first={index === 0}
               title={READING_WORDS[of]}
-              detail={words.day(status.latest[of]!.day)}
-              trail={<Text look="strong">{sayReading(of, status.latest[of]!.value, words)}</Text>}
+              detail={format.day(status.latest[of]!.day)}
+              trail={
+                <Text variant="strong">{formatReading(of, status.latest[of]!.value, format)}</Text>
+              }
             />
           ))}
       </Card>
@@ -319,7 +328,7 @@ function Latest({ status }: { status: WaterStatus }) {
 
 /** A tank without a grown filter: ammonia and nitrite in time. */
 function RawCard({ status }: { status: WaterStatus }) {
-  const words = useWords();
+  const format = useFormat();
   const now = useNow();
   const { raw } = status;
   if (raw === null) return null;
@@ -327,32 +336,32 @@ function RawCard({ status }: { status: WaterStatus }) {
   const days = raw.days.filter((_, day) => day % 2 === 0);
   return (
     <View style={{ gap: 8 }}>
-      <Text look="subtitle">Its filter</Text>
+      <Text variant="subtitle">Its filter</Text>
       <Text tone={hours < 48 ? 'due' : 'ink'}>
         {raw.ripeOn
-          ? `It grows in: ammonia and nitrite stay low from about ${words.day(raw.ripeOn)}, if it is fed as planned.`
+          ? `It grows in: ammonia and nitrite stay low from about ${format.day(raw.ripeOn)}, if it is fed as planned.`
           : 'Nothing takes ammonia up here, or not within eight weeks.'}
         {Number.isFinite(hours)
-          ? ` With nothing to take it up, ammonia builds up within ${hours > 240 ? 'more than ten days' : `${sayNumber(hours, 0)} h`}; ${
+          ? ` With nothing to take it up, ammonia builds up within ${hours > 240 ? 'more than ten days' : `${formatNumber(hours, 0)} h`}; ${
               raw.changeShare === null
                 ? 'no daily change is enough: feed less'
-                : `${sayNumber(Math.ceil(raw.changeShare * 100), 0)} % a day keeps it under`
+                : `${formatNumber(Math.ceil(raw.changeShare * 100), 0)} % a day keeps it under`
             }.`
           : ''}
       </Text>
-      <Text look="small" tone="quiet">
-        {`Of all ammonia ${sayNumber(raw.unionisedShare * 100, 2)} % is the poisonous form at its pH and temperature. Test every other day while it grows in.`}
+      <Text variant="small" tone="quiet">
+        {`Of all ammonia ${formatNumber(raw.unionisedShare * 100, 2)} % is the poisonous form at its pH and temperature. Test every other day while it grows in.`}
       </Text>
       <Chart
         view="lines"
         title="Ammonia and nitrite to come"
         detail="mg/L of nitrogen. Solid: ammonia. Dashed: nitrite."
         labels={days.map((_, at) =>
-          at % 7 === 0 ? words.day(addDays(now.day, at * 2)).replace(/^\w+ /, '') : '',
+          at % 7 === 0 ? format.day(addDays(now.day, at * 2)).replace(/^\w+ /, '') : '',
         )}
         lines={[
-          { values: days.map(({ tan }) => tan), look: 'main' },
-          { values: days.map(({ nitrite }) => nitrite), look: 'dashed' },
+          { values: days.map(({ tan }) => tan), variant: 'main' },
+          { values: days.map(({ nitrite }) => nitrite), variant: 'dashed' },
         ]}
       />
     </View>
@@ -372,11 +381,11 @@ function ChangeSheet({
   share: number;
   onClose: () => void;
 }) {
-  const words = useWords();
+  const format = useFormat();
   const logEvent = useWaterEvent();
   const [amount, setAmount] = useState<number | null>(first * litres);
-  const [faults, setFaults] = useState<Faults>({});
-  const volume = words.scale('volume');
+  const [fieldErrors, setFieldErrors] = useState<FieldErrors>({});
+  const volume = format.scale('volume');
   const save = async () => {
     const wrong = await logEvent(
       tank.id,
@@ -384,7 +393,7 @@ function ChangeSheet({
       kind === 'changed' ? `Water of ${tank.name} is changed.` : `${tank.name} is filled up.`,
     );
     if (wrong === null) onClose();
-    else setFaults(wrong);
+    else setFieldErrors(wrong);
   };
   return (
     <Sheet title={kind === 'changed' ? 'Water changed' : 'Filled up'} open onClose={onClose}>
@@ -400,11 +409,11 @@ function ChangeSheet({
         decimals={1}
         value={amount}
         onChange={setAmount}
-        fault={faults.share}
-        hint={`The tank holds ${words.say('volume', litres)}.`}
+        fieldError={fieldErrors.share}
+        hint={`The tank holds ${format.quantity('volume', litres)}.`}
       />
       <View style={{ alignItems: 'flex-start' }}>
-        <Button look="primary" label="Note it" onPress={() => save()} />
+        <Button variant="primary" label="Note it" onPress={() => save()} />
       </View>
     </Sheet>
   );
@@ -414,27 +423,27 @@ function ChangeSheet({
 const FIRST = 6;
 
 function History({ row, events }: { row: WaterRow; events: WaterEventRow[] }) {
-  const words = useWords();
+  const format = useFormat();
   const takeBack = useWaterUndo();
   const [all, setAll] = useState(false);
   if (events.length === 0) return null;
   return (
     <View style={{ gap: 8 }}>
-      <Text look="subtitle">What happened</Text>
+      <Text variant="subtitle">What happened</Text>
       <Card label="What happened">
         {(all ? events : events.slice(0, FIRST)).map((event, index) => {
-          const title = sayWaterEvent(event, words, row.litres);
+          const title = formatWaterEvent(event, format, row.litres);
           return (
             <ListRow
               key={event.id}
               first={index === 0}
               title={title}
-              detail={[words.day(event.day), event.hand, event.note].filter(Boolean).join(' · ')}
+              detail={[format.day(event.day), event.hand, event.note].filter(Boolean).join(' · ')}
               trail={
                 <Button
-                  look="bare"
+                  variant="bare"
                   label="Undo"
-                  spoken={`Undo: ${title}, ${words.day(event.day)}`}
+                  spoken={`Undo: ${title}, ${format.day(event.day)}`}
                   onPress={() => takeBack(event.id)}
                 />
               }
@@ -444,7 +453,7 @@ function History({ row, events }: { row: WaterRow; events: WaterEventRow[] }) {
       </Card>
       {events.length > FIRST ? (
         <Button
-          look="bare"
+          variant="bare"
           label={all ? 'Only the newest' : `All ${events.length}`}
           onPress={() => setAll(!all)}
         />

@@ -3,11 +3,11 @@ import { View } from 'react-native';
 import type { Tank, WaterRow } from '@open-larder/contract';
 import { refillFor } from '@open-larder/contract/refill';
 import type { NextChange } from '@open-larder/core/water';
-import { sayNumber } from '@open-larder/core/units';
-import { api, useNow, useWords } from '../store';
+import { formatNumber } from '@open-larder/core/units';
+import { api, useNow, useFormat } from '../store';
 import { Button, Card, Text } from '../ui';
 import { useWaterEvent } from './useWaterEvent';
-import { sayNext, sayRefill, sayWarning } from './words';
+import { formatNext, formatRefill, formatWarning } from './labels';
 
 /** Water that is to be changed today, in buckets, and what a test warns of. */
 export function WaterWork() {
@@ -16,22 +16,22 @@ export function WaterWork() {
   const { data: tanks = [] } = api.useTanksQuery();
   const due = waters.flatMap((row) => {
     const tank = tanks.find(({ id }) => id === row.tankId);
-    const pressing = (row.status?.warnings ?? []).filter(
+    const urgent = (row.status?.warnings ?? []).filter(
       ({ kind }) => kind === 'ammonia' || kind === 'nitrite',
     );
     const next = row.status?.next ?? null;
     const today = next !== null && next.day <= now.day && !next.held ? next : null;
-    return tank && (today || pressing.length > 0) ? [{ row, tank, next: today, pressing }] : [];
+    return tank && (today || urgent.length > 0) ? [{ row, tank, next: today, urgent }] : [];
   });
   if (due.length === 0) return null;
   due.sort((a, b) => a.tank.walkOrder - b.tank.walkOrder);
   return (
     <View style={{ gap: 8 }}>
-      <Text look="subtitle">Water</Text>
-      {due.map(({ row, tank, next, pressing }) => (
-        <Due key={tank.id} row={row} tank={tank} next={next} pressing={pressing} />
+      <Text variant="subtitle">Water</Text>
+      {due.map(({ row, tank, next, urgent }) => (
+        <Due key={tank.id} row={row} tank={tank} next={next} urgent={urgent} />
       ))}
-      <Text look="small" tone="quiet">
+      <Text variant="small" tone="quiet">
         Unplug heater and pump before hands go in, with a drip loop on every cable; siphon by hand
         or bulb, never by mouth; wash your hands afterwards.
       </Text>
@@ -45,33 +45,33 @@ function Due({
   row,
   tank,
   next,
-  pressing,
+  urgent,
 }: {
   row: WaterRow;
   tank: Tank;
   next: NextChange | null;
-  pressing: Warnings;
+  urgent: Warnings;
 }) {
   const router = useRouter();
-  const words = useWords();
+  const format = useFormat();
   const now = useNow();
   const logEvent = useWaterEvent();
   const lines =
-    next && row.litres ? sayRefill(refillFor(tank, next.litres, row.litres), words) : [];
+    next && row.litres ? formatRefill(refillFor(tank, next.litres, row.litres), format) : [];
   return (
     <Card label={`Water of ${tank.name}`}>
       <View style={{ padding: 12, gap: 8 }}>
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8 }}>
           <View style={{ flexGrow: 1, flexBasis: 180, minWidth: 0 }}>
-            <Text look="strong">{tank.name}</Text>
+            <Text variant="strong">{tank.name}</Text>
             {next ? (
               <Text tone={next.late > 0 ? 'due' : 'ink'}>
-                {`Change ${words.say('volume', next.litres)}, ${sayNumber(next.share * 100, 0)} %: ${sayNext(next, now.day, words)}`}
+                {`Change ${format.quantity('volume', next.litres)}, ${formatNumber(next.share * 100, 0)} %: ${formatNext(next, now.day, format)}`}
               </Text>
             ) : null}
           </View>
           <Button
-            look="bare"
+            variant="bare"
             label="Open"
             spoken={`Open the water of ${tank.name}`}
             onPress={() => router.push(`/tanks/${tank.id}/water`)}
@@ -90,13 +90,13 @@ function Due({
             />
           ) : null}
         </View>
-        {pressing.map((warning) => (
+        {urgent.map((warning) => (
           <Text key={warning.kind} tone="due">
-            {sayWarning(warning, words)}
+            {formatWarning(warning, format)}
           </Text>
         ))}
         {lines.map((line) => (
-          <Text key={line} look="small" tone="quiet">
+          <Text key={line} variant="small" tone="quiet">
             {line}
           </Text>
         ))}

@@ -1,6 +1,6 @@
 import type { Problem, WaterEventCreate } from '@open-larder/contract';
 import { api, useHand, useNow } from '../store';
-import { faultsOf, useSay, type Faults } from '../ui';
+import { fieldErrorsOf, useToast, type FieldErrors } from '../ui';
 import { stampFor } from '../store/intent';
 
 export type Said = WaterEventCreate extends infer E
@@ -17,8 +17,8 @@ export function useWaterEvent(): (
   tankId: string,
   event: Said,
   says: string,
-) => Promise<Faults | null> {
-  const say = useSay();
+) => Promise<FieldErrors | null> {
+  const toast = useToast();
   const now = useNow();
   const hand = useHand();
   const [add] = api.useAddWaterEventMutation();
@@ -30,21 +30,21 @@ export function useWaterEvent(): (
     const done = await add({ params: { id: tankId }, body });
     if (done.error) {
       const { errors, title, detail } = done.error as Problem;
-      say(errors ? title : detail, { tone: 'fault' });
-      return faultsOf(done.error as Problem);
+      toast(errors ? title : detail, { tone: 'error' });
+      return fieldErrorsOf(done.error as Problem);
     }
-    say(says, { undo: () => void takeBack(stamp.id) });
+    toast(says, { undo: () => void takeBack(stamp.id) });
     return null;
   };
 }
 
 /** Take a test or a change back. @returns whether it is done */
 export function useWaterUndo(): (id: string) => Promise<boolean> {
-  const say = useSay();
+  const toast = useToast();
   const [undo] = api.useUndoWaterEventMutation();
   return async (id) => {
     const answer = await undo({ params: { id }, body: stampFor('undo', id) });
-    if (answer.error) say((answer.error as Problem).detail, { tone: 'fault' });
+    if (answer.error) toast((answer.error as Problem).detail, { tone: 'error' });
     return !answer.error;
   };
 }

@@ -4,7 +4,7 @@ import TriangleAlert from 'lucide-react-native/icons/triangle-alert';
 import { View } from 'react-native';
 import { useColours } from '../theme';
 import { Card, Disclosure, Text } from '../ui';
-import { sayAim } from './sayAim';
+import { formatAim } from './sayAim';
 import type { Names } from './useNames';
 
 /** What the plan ought to do: what it misses, the worst first, and what it meets. */
@@ -13,7 +13,7 @@ export function AimsCard({ aims, names }: { aims: readonly Aim[]; names: Names }
   const met = aims.filter((aim) => aim.met);
   return (
     <View style={{ gap: 8 }}>
-      <Text look="subtitle">What the plan misses</Text>
+      <Text variant="subtitle">What the plan misses</Text>
       <Card>
         <View style={{ padding: 12, gap: 10 }}>
           {missed.length === 0 ? (
@@ -45,7 +45,7 @@ function AimLine({ aim, names }: { aim: Aim; names: Names }) {
         <Icon size={18} color={aim.met ? colours.duckweed : colours.roe} />
       </View>
       <View style={{ flex: 1 }}>
-        <Text>{sayAim(aim, names)}</Text>
+        <Text>{formatAim(aim, names)}</Text>
       </View>
     </View>
   );

@@ -1,4 +1,4 @@
-import { sayUnits } from '@open-larder/core/food';
+import { formatUnits } from '@open-larder/core/food';
 import {
   accepted,
   changesBetween,
@@ -9,14 +9,14 @@ import {
   type Progress,
   type WeekTask,
 } from '@open-larder/core/week';
-import { sayGrams } from '@open-larder/core/food';
-import { sayNumber } from '@open-larder/core/units';
+import { formatGrams } from '@open-larder/core/food';
+import { formatNumber } from '@open-larder/core/units';
 import Square from 'lucide-react-native/icons/square';
 import SquareCheck from 'lucide-react-native/icons/square-check';
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
-import { useWords, type HouseData, type Words } from '../store';
+import { useFormat, type AppData, type Format } from '../store';
 import { SIZES, themed, useColours } from '../theme';
 import { Button, Card, Sheet, Text, lowerFirst } from '../ui';
 import { startWeek, type WeekWorker } from '../workers/week';
@@ -29,7 +29,7 @@ import type { Names } from './useNames';
 
 interface Props {
   board: Board;
-  data: HouseData;
+  data: AppData;
   names: Names;
   onClose: () => void;
 }
@@ -70,7 +70,7 @@ export function BalanceSheet({ board, data, names, onClose }: Props) {
         />
       ) : balancing.result ? null : (
         <View style={{ alignItems: 'flex-start' }}>
-          <Button look="primary" label="Balance" onPress={start} />
+          <Button variant="primary" label="Balance" onPress={start} />
         </View>
       )}
       {balancing.fault ? <Text tone="due">{balancing.fault}</Text> : null}
@@ -152,7 +152,7 @@ function figuresOf({ outcome }: Judged, index: number) {
 
 function Result({ board, data, names, plan, onClose }: Props & { plan: BalancedPlan }) {
   const styles = useStyles();
-  const words = useWords();
+  const format = useFormat();
   const changes = useMemo(() => changesBetween(plan.before.servings, plan.after.servings), [plan]);
   const [left, setLeft] = useState<ReadonlySet<CellChange>>(new Set());
   if (changes.length === 0) {
@@ -185,7 +185,7 @@ function Result({ board, data, names, plan, onClose }: Props & { plan: BalancedP
     <View style={{ gap: 12 }}>
       <Card>
         <View style={{ padding: 12, gap: 8 }}>
-          <Text look="subtitle">What reaches each group</Text>
+          <Text variant="subtitle">What reaches each group</Text>
           {board.task.groups.map((group, index) => {
             const was = figuresOf(plan.before, index);
             const is = figuresOf(plan.after, index);
@@ -195,17 +195,17 @@ function Result({ board, data, names, plan, onClose }: Props & { plan: BalancedP
                   <Text>{group.name}</Text>
                 </View>
                 <Text>{`${Math.round(was.mean)} → `}</Text>
-                <Text look="strong">{`${Math.round(is.mean)} %`}</Text>
-                <Text look="small" tone="quiet">
+                <Text variant="strong">{`${Math.round(is.mean)} %`}</Text>
+                <Text variant="small" tone="quiet">
                   {`days ${Math.round(is.least)} to ${Math.round(is.most)}`}
                 </Text>
               </View>
             ) : null;
           })}
-          <Text look="small" tone="quiet">
-            {`Waste ${Math.round(before.waste)} → ${Math.round(after.waste)} % of the food · cost ${words.money(before.cost)} → ${words.money(after.cost)} a cycle${plan.seconds === null ? '' : ` · ${sayNumber(plan.seconds, 1)} s`}`}
+          <Text variant="small" tone="quiet">
+            {`Waste ${Math.round(before.waste)} → ${Math.round(after.waste)} % of the food · cost ${format.money(before.cost)} → ${format.money(after.cost)} a cycle${plan.seconds === null ? '' : ` · ${formatNumber(plan.seconds, 1)} s`}`}
           </Text>
-          <Text look="small" tone="quiet">
+          <Text variant="small" tone="quiet">
             {plan.settled === null
               ? `The best that was found by round ${plan.rounds}; it was not searched to the end.`
               : plan.settled
@@ -215,13 +215,13 @@ function Result({ board, data, names, plan, onClose }: Props & { plan: BalancedP
         </View>
       </Card>
       <AimsCard aims={plan.after.aims} names={names} />
-      <Text look="subtitle">What changes</Text>
+      <Text variant="subtitle">What changes</Text>
       <Card>
         {changes.map((change, index) => (
           <ChangeRow
             key={`${change.groupId} ${change.day} ${change.momentId} ${change.foodId}`}
             first={index === 0}
-            says={sayChange(change, data, names, words)}
+            says={formatChange(change, data, names, format)}
             on={!left.has(change)}
             onToggle={() => {
               const next = new Set(left);
@@ -233,7 +233,7 @@ function Result({ board, data, names, plan, onClose }: Props & { plan: BalancedP
       </Card>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         <Button
-          look="primary"
+          variant="primary"
           label={
             left.size === 0
               ? 'Take all of it'
@@ -249,15 +249,17 @@ function Result({ board, data, names, plan, onClose }: Props & { plan: BalancedP
 }
 
 /** «Mo, Before work: Loaches get 2 wafers in place of 1.» */
-function sayChange(
+function formatChange(
   { groupId, day, momentId, foodId, before, after }: CellChange,
-  data: HouseData,
+  data: AppData,
   names: Names,
-  _words: Words,
+  _words: Format,
 ): string {
   const unit = data.house.foods.find((food) => food.id === foodId)?.unit;
   const amount = (serving: NonNullable<typeof before>) =>
-    serving.ownUnits === null || !unit ? 'the computed amount' : sayUnits(serving.ownUnits, unit);
+    serving.ownUnits === null || !unit
+      ? 'the computed amount'
+      : formatUnits(serving.ownUnits, unit);
   const food = lowerFirst(names.food(foodId));
   const place = `${names.days([day - 1])}, ${names.moment(momentId)}: ${names.group(groupId)}`;
   return before && after
@@ -299,7 +301,7 @@ function ChangeRow({
 
 /** What limits the plan, and the cheapest change to the house that would help. */
 function WhatHelps({ board, names }: { board: Board; names: Names }) {
-  const words = useWords();
+  const format = useFormat();
   const { task } = board;
   const helping = useWork<Help[], WeekWorker>(task, startWeek);
   const { running, result, fault } = helping;
@@ -327,22 +329,22 @@ function WhatHelps({ board, names }: { board: Board; names: Names }) {
         </Text>
       ) : null}
       {result?.map((help, index) => (
-        <Text key={index}>{`${index + 1}. ${sayHelp(help, names, words)}`}</Text>
+        <Text key={index}>{`${index + 1}. ${formatHelp(help, names, format)}`}</Text>
       ))}
     </View>
   );
 }
 
-function sayHelp(help: Help, names: Names, words: Words): string {
+function formatHelp(help: Help, names: Names, format: Format): string {
   switch (help.kind) {
     case 'stock':
-      return `${sayGrams(help.massG)} more ${lowerFirst(names.food(help.foodId))} a cycle${
-        help.costMinor === null ? '' : `, about ${words.money(help.costMinor)}`
+      return `${formatGrams(help.massG)} more ${lowerFirst(names.food(help.foodId))} a cycle${
+        help.costMinor === null ? '' : `, about ${format.money(help.costMinor)}`
       }.`;
     case 'moment': {
       const { anchor, minutes } = help.moment;
       return anchor === 'clock'
-        ? `A feed at ${words.time(minutes)}.`
+        ? `A feed at ${format.time(minutes)}.`
         : `A feed ${minutes} minutes after ${anchor === 'lightsOff' ? 'lights-out' : 'lights-on'}.`;
     }
     case 'meals':

@@ -1,15 +1,15 @@
 import { massFromLength } from '@open-larder/core/fish';
-import { sayUnits, stepAt, toHandUnits } from '@open-larder/core/food';
+import { formatUnits, stepAt, toHandUnits } from '@open-larder/core/food';
 import { lengthOf } from '@open-larder/core/ration';
 import type { RoundServing } from '@open-larder/core/round';
-import { sayNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/core/units';
 import { changeOn, repeatOn, takeOut } from '@open-larder/core/week';
 import Plus from 'lucide-react-native/icons/plus';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
 import { FoodSign } from '../draw/FoodSign';
-import { cycleDays, useWords, type HouseData } from '../store';
+import { cycleDays, useFormat, type AppData } from '../store';
 import { useColours } from '../theme';
 import {
   Button,
@@ -29,7 +29,7 @@ import type { Place } from './WeekBoard';
 
 interface Props {
   board: Board;
-  data: HouseData;
+  data: AppData;
   place: Place;
   date: string;
   servings: readonly RoundServing[];
@@ -40,10 +40,10 @@ interface Props {
 
 /** What stands in one cell: change, move, repeat, take out, add. */
 export function CellSheet({ board, data, place, date, servings, report, onClose }: Props) {
-  const words = useWords();
+  const format = useFormat();
   const moment = data.moments.find((one) => one.id === place.momentId);
   return (
-    <Sheet title={`${words.day(date)}, ${moment?.name ?? ''}`} open onClose={onClose}>
+    <Sheet title={`${format.day(date)}, ${moment?.name ?? ''}`} open onClose={onClose}>
       {servings.map((one) => (
         <ServingCard
           key={one.key}
@@ -69,14 +69,14 @@ function ServingCard({
   one: RoundServing;
   place: Place;
   board: Board;
-  data: HouseData;
+  data: AppData;
   report: { ownShare: number; clearedMin: number | null } | undefined;
 }) {
-  const words = useWords();
+  const format = useFormat();
   const [moving, setMoving] = useState(false);
   const { serving, food, portion, group } = one;
-  const days = cycleDays(words, board.draft.cycle);
-  const amount = sayUnits(portion.units, food.unit);
+  const days = cycleDays(format, board.draft.cycle);
+  const amount = formatUnits(portion.units, food.unit);
   const change = (edit: Parameters<typeof withServings>[2]) =>
     board.edit((draft) => withServings(draft, group.id, edit));
   const family = data.foods.find((row) => row.id === food.id)?.family ?? 'grain';
@@ -86,8 +86,8 @@ function ServingCard({
         <View style={{ flexDirection: 'row', gap: 10, alignItems: 'center' }}>
           <FoodSign family={family} />
           <View style={{ flex: 1 }}>
-            <Text look="strong">{food.name}</Text>
-            <Text look="small" tone="quiet">
+            <Text variant="strong">{food.name}</Text>
+            <Text variant="small" tone="quiet">
               {`for ${group.name} · ${ofBody(one)} of body mass`}
               {report
                 ? ` · ${Math.round(report.ownShare * 100)} % of it reaches them · ${
@@ -106,11 +106,11 @@ function ServingCard({
           step={stepAt(portion.units, food.unit)}
           min={stepAt(portion.units, food.unit)}
           max={10_000}
-          say={(units) => sayUnits(units, food.unit)}
+          format={(units) => formatUnits(units, food.unit)}
           hint={
             serving.ownUnits === null
               ? 'Worked out from their need.'
-              : `Set by hand; the need alone would be ${sayUnits(
+              : `Set by hand; the need alone would be ${formatUnits(
                   toHandUnits(portion.wantedG.value, food.unit),
                   food.unit,
                 )}.`
@@ -122,7 +122,7 @@ function ServingCard({
         {serving.ownUnits === null ? null : (
           <Button
             label="Work the amount out again"
-            look="bare"
+            variant="bare"
             onPress={() =>
               change((all) => changeOn(all, serving.id, place.day, { ownUnits: null }, uuidv7))
             }
@@ -176,16 +176,16 @@ function ofBody({ portion, group }: RoundServing): string {
     lengthOf({ ...group, tempC: group.species.appetitePeakC }),
   );
   const body = massG.value * group.count;
-  return body > 0 ? `${sayNumber((100 * portion.massG) / body, 1)} %` : 'no';
+  return body > 0 ? `${formatNumber((100 * portion.massG) / body, 1)} %` : 'no';
 }
 
-function AddFood({ board, data, place }: { board: Board; data: HouseData; place: Place }) {
-  const words = useWords();
+function AddFood({ board, data, place }: { board: Board; data: AppData; place: Place }) {
+  const format = useFormat();
   const colours = useColours();
   const { task } = board;
   const [groupId, setGroup] = useState(task.groups[0]?.id ?? '');
   const [foodId, setFood] = useState('');
-  const days = cycleDays(words, board.draft.cycle);
+  const days = cycleDays(format, board.draft.cycle);
   const [on, setOn] = useState<number[]>([place.day]);
   const group = task.groups.find((one) => one.id === groupId);
   if (!group) return null;
@@ -197,7 +197,7 @@ function AddFood({ board, data, place }: { board: Board; data: HouseData; place:
   return (
     <Card>
       <View style={{ padding: 12, gap: 10 }}>
-        <Text look="subtitle">Add a food</Text>
+        <Text variant="subtitle">Add a food</Text>
         {task.groups.length > 1 ? (
           <Choice
             label="For"
@@ -221,7 +221,7 @@ function AddFood({ board, data, place }: { board: Board; data: HouseData; place:
         <Choices label="On" options={days} value={on} onChange={setOn} />
         <View style={{ alignItems: 'flex-start' }}>
           <Button
-            look="primary"
+            variant="primary"
             label="Put it in"
             icon={<Plus size={20} color={colours.onRoe} />}
             disabled={foodId === '' || on.length === 0}

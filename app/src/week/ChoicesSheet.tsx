@@ -17,7 +17,7 @@ import { startWeek, type WeekWorker } from '../workers/week';
 import { useWork } from '../workers/useWork';
 import type { Board } from './useBoard';
 import type { Names } from './useNames';
-import { BECAUSE_WORDS, SCHOOL_WORDS } from './words';
+import { BECAUSE_WORDS, SCHOOL_WORDS } from './labels';
 
 type Conversion = Awaited<ReturnType<WeekWorker['convert']>>;
 
@@ -72,7 +72,7 @@ export function ChoicesSheet({
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         <Button label="What suits the fish" onPress={() => setWanted(choicesOf(usual))} />
         <Button
-          look="primary"
+          variant="primary"
           label="See what changes"
           disabled={!differs}
           busy={converting.running !== null}
@@ -83,13 +83,13 @@ export function ChoicesSheet({
       {converting.result ? (
         <Card>
           <View style={{ padding: 12, gap: 8 }}>
-            <Text look="subtitle">What changes in the plan</Text>
+            <Text variant="subtitle">What changes in the plan</Text>
             {saidOf(converting.result, names).map((line) => (
               <Text key={line}>{line}</Text>
             ))}
             <View style={{ alignItems: 'flex-start' }}>
               <Button
-                look="primary"
+                variant="primary"
                 label="Convert the plan"
                 onPress={() => take(converting.result as Conversion)}
               />
@@ -97,14 +97,14 @@ export function ChoicesSheet({
           </View>
         </Card>
       ) : null}
-      <Text look="subtitle">Its cycle</Text>
+      <Text variant="subtitle">Its cycle</Text>
       <Stepper
         label="Days until the plan repeats"
         value={draft.cycle.days}
         step={1}
         min={1}
         max={28}
-        say={(days) => (days === 7 ? 'a week' : days === 1 ? 'every day' : `${days} days`)}
+        format={(days) => (days === 7 ? 'a week' : days === 1 ? 'every day' : `${days} days`)}
         hint="A longer cycle repeats the plan; a shorter one keeps its first days."
         onChange={(days) =>
           board.edit((before) => ({
@@ -120,7 +120,7 @@ export function ChoicesSheet({
           }))
         }
       />
-      <Text look="subtitle">Its water</Text>
+      <Text variant="subtitle">Its water</Text>
       <Text tone="quiet">For the dry run: how much is changed, how often, and with what.</Text>
       <NumberField
         label="Share of the water at a change"

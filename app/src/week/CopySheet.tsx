@@ -2,14 +2,14 @@ import { copyDay } from '@open-larder/core/week';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
-import { cycleDays, useWords } from '../store';
+import { cycleDays, useFormat } from '../store';
 import { Button, Choice, Choices, Sheet } from '../ui';
 import type { Board } from './useBoard';
 
 /** What stands on one day, put on others too. */
 export function CopySheet({ board, onClose }: { board: Board; onClose: () => void }) {
-  const words = useWords();
-  const days = cycleDays(words, board.draft.cycle);
+  const format = useFormat();
+  const days = cycleDays(format, board.draft.cycle);
   const [from, setFrom] = useState(1);
   const [to, setTo] = useState<number[]>([]);
   return (
@@ -24,7 +24,7 @@ export function CopySheet({ board, onClose }: { board: Board; onClose: () => voi
       />
       <View style={{ alignItems: 'flex-start' }}>
         <Button
-          look="primary"
+          variant="primary"
           label="Copy"
           disabled={to.length === 0}
           onPress={() => {

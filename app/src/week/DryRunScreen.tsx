@@ -1,9 +1,9 @@
 import type { Group, Tank } from '@open-larder/contract';
 import { dryFoodsOf, dryTankOf, type WeekRows } from '@open-larder/contract/week';
-import { sayGrams } from '@open-larder/core/food';
+import { formatGrams } from '@open-larder/core/food';
 import { addDays } from '@open-larder/core/round';
 import type { DryRun, DryTank, DryTankResult } from '@open-larder/core/week';
-import { sayNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/core/units';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { ScreenTools } from '../shell';
@@ -12,17 +12,28 @@ import {
   useAppSelector,
   useHouse,
   useNow,
-  useWords,
-  type HouseData,
-  type Words,
+  useFormat,
+  type AppData,
+  type Format,
 } from '../store';
-import { Button, Card, Choice, Fault, ListRow, Picker, Screen, Skeleton, Text, later } from '../ui';
+import {
+  Button,
+  Card,
+  Choice,
+  Fault,
+  ListRow,
+  Picker,
+  Screen,
+  Skeleton,
+  Text,
+  lazyComponent,
+} from '../ui';
 import { startWeek, type WeekWorker } from '../workers/week';
 import { useWork } from '../workers/useWork';
 import { drafted, draftOf, fitted } from './draft';
 import type { Draft } from './slice';
 
-const Chart = later(async () => (await import('../records/Chart')).default);
+const Chart = lazyComponent(async () => (await import('../records/Chart')).default);
 
 const WEEKS = 8;
 const DAYS = WEEKS * 7;
@@ -50,8 +61,8 @@ interface Pair {
   board: DryRun | null;
 }
 
-function DryRunOf({ data, tankId }: { data: HouseData; tankId: string | undefined }) {
-  const words = useWords();
+function DryRunOf({ data, tankId }: { data: AppData; tankId: string | undefined }) {
+  const format = useFormat();
   const now = useNow();
   const drafts = useAppSelector((state) => state.planDrafts);
   const [chosen, setChosen] = useState(tankId ?? HOUSE);
@@ -89,7 +100,7 @@ function DryRunOf({ data, tankId }: { data: HouseData; tankId: string | undefine
   return (
     <Screen
       title="Dry run"
-      detail={`${WEEKS} weeks from ${words.day(now.day)}, with the plan as it is`}
+      detail={`${WEEKS} weeks from ${format.day(now.day)}, with the plan as it is`}
       back="/week"
       tools={<ScreenTools />}
     >
@@ -120,7 +131,7 @@ function DryRunOf({ data, tankId }: { data: HouseData; tankId: string | undefine
       ) : (
         <View style={{ alignItems: 'flex-start' }}>
           <Button
-            look="primary"
+            variant="primary"
             label={result ? 'Run it again' : 'Run it'}
             disabled={looked.length === 0}
             onPress={start}
@@ -128,8 +139,8 @@ function DryRunOf({ data, tankId }: { data: HouseData; tankId: string | undefine
         </View>
       )}
       {running.fault ? <Text tone="due">{running.fault}</Text> : null}
-      {result ? <Results pair={result} data={data} words={words} /> : null}
-      <Text look="small" tone="quiet">
+      {result ? <Results pair={result} data={data} format={format} /> : null}
+      <Text variant="small" tone="quiet">
         Growth, water and appetite are estimates from the figures in the app: watch the fish, test
         the water, and take the band rather than the line.
       </Text>
@@ -138,7 +149,7 @@ function DryRunOf({ data, tankId }: { data: HouseData; tankId: string | undefine
 }
 
 /** A tank's rows, as it is saved or with what is on the board. */
-function rowsOf(tank: Tank, data: HouseData, drafts: Record<string, Draft>, day: string): WeekRows {
+function rowsOf(tank: Tank, data: AppData, drafts: Record<string, Draft>, day: string): WeekRows {
   const groups: readonly Group[] = data.groupsIn.get(tank.id) ?? [];
   const draft = drafts[tank.id];
   const after = draft
@@ -159,7 +170,7 @@ function rowsOf(tank: Tank, data: HouseData, drafts: Record<string, Draft>, day:
   };
 }
 
-function Results({ pair, data, words }: { pair: Pair; data: HouseData; words: Words }) {
+function Results({ pair, data, format }: { pair: Pair; data: AppData; format: Format }) {
   const [which, setWhich] = useState<'saved' | 'board'>('saved');
   const [tankId, setTank] = useState(pair.saved.tanks[0]?.tankId ?? '');
   const [run, other] =
@@ -170,7 +181,7 @@ function Results({ pair, data, words }: { pair: Pair; data: HouseData; words: Wo
     <View style={{ gap: 16 }}>
       {pair.board ? (
         <>
-          <Compared pair={{ saved: pair.saved, board: pair.board }} data={data} words={words} />
+          <Compared pair={{ saved: pair.saved, board: pair.board }} data={data} format={format} />
           <Choice
             label="Look at"
             value={which}
@@ -182,7 +193,7 @@ function Results({ pair, data, words }: { pair: Pair; data: HouseData; words: Wo
           />
         </>
       ) : null}
-      <RunOuts run={run} data={data} words={words} />
+      <RunOuts run={run} data={data} format={format} />
       {run.tanks.length > 1 ? (
         <Picker
           label="Tank"
@@ -196,7 +207,7 @@ function Results({ pair, data, words }: { pair: Pair; data: HouseData; words: Wo
         />
       ) : null}
       {tank ? (
-        <TankResult tank={tank} beside={beside} first={run.first} data={data} words={words} />
+        <TankResult tank={tank} beside={beside} first={run.first} data={data} format={format} />
       ) : null}
     </View>
   );
@@ -228,20 +239,20 @@ function sumsOf({ tanks }: DryRun): Sums {
 
 function Compared({
   pair,
-  words,
+  format,
 }: {
   pair: { saved: DryRun; board: DryRun };
-  data: HouseData;
-  words: Words;
+  data: AppData;
+  format: Format;
 }) {
   const a = sumsOf(pair.saved);
   const b = sumsOf(pair.board);
   const rows: [string, string, string][] = [
-    ['Cost', words.money(a.cost), words.money(b.cost)],
+    ['Cost', format.money(a.cost), format.money(b.cost)],
     ['Waste', `${Math.round(a.waste)} %`, `${Math.round(b.waste)} %`],
     ['Nitrate at the most', `${Math.round(a.peak)} mg/L`, `${Math.round(b.peak)} mg/L`],
     ['Hungry days of groups', String(a.hungry), String(b.hungry)],
-    ['Work', `${sayNumber(a.hours, 1)} h`, `${sayNumber(b.hours, 1)} h`],
+    ['Work', `${formatNumber(a.hours, 1)} h`, `${formatNumber(b.hours, 1)} h`],
   ];
   return (
     <Card label="Two plans side by side">
@@ -251,16 +262,20 @@ function Compared({
         trail={<Text tone="quiet">saved · board</Text>}
       />
       {rows.map(([name, one, other]) => (
-        <ListRow key={name} title={name} trail={<Text look="strong">{`${one} · ${other}`}</Text>} />
+        <ListRow
+          key={name}
+          title={name}
+          trail={<Text variant="strong">{`${one} · ${other}`}</Text>}
+        />
       ))}
     </Card>
   );
 }
 
-function RunOuts({ run, data, words }: { run: DryRun; data: HouseData; words: Words }) {
+function RunOuts({ run, data, format }: { run: DryRun; data: AppData; format: Format }) {
   return (
     <View style={{ gap: 8 }}>
-      <Text look="subtitle">What runs out</Text>
+      <Text variant="subtitle">What runs out</Text>
       <Card>
         {run.runOuts.length === 0 ? (
           <ListRow first title={`Nothing in ${WEEKS} weeks`} />
@@ -270,7 +285,7 @@ function RunOuts({ run, data, words }: { run: DryRun; data: HouseData; words: Wo
               key={foodId}
               first={index === 0}
               title={nameOf(data.foods, foodId)}
-              trail={<Text look="strong">{words.day(day)}</Text>}
+              trail={<Text variant="strong">{format.day(day)}</Text>}
             />
           ))
         )}
@@ -284,23 +299,23 @@ function TankResult({
   beside,
   first,
   data,
-  words,
+  format,
 }: {
   tank: DryTankResult;
   /** The same tank with the other of two plans. */
   beside: DryTankResult | undefined;
   first: string;
-  data: HouseData;
-  words: Words;
+  data: AppData;
+  format: Format;
 }) {
   const days = tank.nitrateMgL.length;
   const weekly = Array.from({ length: days }, (_, d) =>
-    d % 14 === 0 ? words.day(addDays(first, d)).split(' ').slice(1).join(' ') : '',
+    d % 14 === 0 ? format.day(addDays(first, d)).split(' ').slice(1).join(' ') : '',
   );
   const strictest = tank.over?.toleratesMgL;
   return (
     <View style={{ gap: 16 }}>
-      <Text look="subtitle">{nameOf(data.tanks, tank.tankId)}</Text>
+      <Text variant="subtitle">{nameOf(data.tanks, tank.tankId)}</Text>
       <Card>
         {tank.groups.map((group, index) => {
           const start = group.lengthCm[0];
@@ -313,14 +328,14 @@ function TankResult({
               key={group.groupId}
               first={index === 0}
               title={nameOf(data.groups, group.groupId)}
-              detail={`${words.say('length', start.middle)} → ${words.say('length', end.middle)} (${words.say('length', end.low)} to ${words.say('length', end.high)}), ${sayGrams(mass[0].middle)} → ${sayGrams(mass[1].middle)}${group.hungryDays > 0 ? ` · ${group.hungryDays} days with less than half` : ''}`}
+              detail={`${format.quantity('length', start.middle)} → ${format.quantity('length', end.middle)} (${format.quantity('length', end.low)} to ${format.quantity('length', end.high)}), ${formatGrams(mass[0].middle)} → ${formatGrams(mass[1].middle)}${group.hungryDays > 0 ? ` · ${group.hungryDays} days with less than half` : ''}`}
               trail={
                 <View style={{ alignItems: 'flex-end' }}>
-                  <Text look="strong" tone={Math.abs(mean - 100) > 10 ? 'due' : 'ink'}>
+                  <Text variant="strong" tone={Math.abs(mean - 100) > 10 ? 'due' : 'ink'}>
                     {`${Math.round(mean)} %`}
                   </Text>
                   {otherwise ? (
-                    <Text look="small" tone="quiet">
+                    <Text variant="small" tone="quiet">
                       {`else ${Math.round(meanOf(otherwise))} %`}
                     </Text>
                   ) : null}
@@ -332,7 +347,7 @@ function TankResult({
       </Card>
       <Text>
         {tank.over
-          ? `Nitrate passes ${tank.over.toleratesMgL} mg/L on ${words.day(tank.over.day)}: more than ${nameOf(data.groups, tank.over.groupId)} tolerate for long. Change more water, or feed less.`
+          ? `Nitrate passes ${tank.over.toleratesMgL} mg/L on ${format.day(tank.over.day)}: more than ${nameOf(data.groups, tank.over.groupId)} tolerate for long. Change more water, or feed less.`
           : `Nitrate stays at or under ${Math.round(tank.peakMgL)} mg/L, which all groups here tolerate.`}
       </Text>
       <Chart
@@ -341,12 +356,12 @@ function TankResult({
         detail={`mg/L at the end of each day, with your changes of water${strictest ? `; dashed: ${strictest} mg/L` : ''}${beside ? '; thin: the other plan' : ''}.`}
         labels={weekly}
         lines={[
-          { values: tank.nitrateMgL.map((day) => day.after), look: 'main' },
+          { values: tank.nitrateMgL.map((day) => day.after), variant: 'main' },
           ...(strictest
-            ? [{ values: tank.nitrateMgL.map(() => strictest), look: 'dashed' as const }]
+            ? [{ values: tank.nitrateMgL.map(() => strictest), variant: 'dashed' as const }]
             : []),
           ...(beside
-            ? [{ values: beside.nitrateMgL.map((day) => day.after), look: 'faint' as const }]
+            ? [{ values: beside.nitrateMgL.map((day) => day.after), variant: 'faint' as const }]
             : []),
         ]}
       />
@@ -361,13 +376,13 @@ function TankResult({
             labels={group.lengthCm.map((_, week) => String(week))}
             fromZero={false}
             lines={[
-              { values: group.lengthCm.map((one) => one.middle), look: 'main' },
-              { values: group.lengthCm.map((one) => one.low), look: 'faint' },
-              { values: group.lengthCm.map((one) => one.high), look: 'faint' },
+              { values: group.lengthCm.map((one) => one.middle), variant: 'main' },
+              { values: group.lengthCm.map((one) => one.low), variant: 'faint' },
+              { values: group.lengthCm.map((one) => one.high), variant: 'faint' },
             ]}
           />
         ))}
-      <Text look="subtitle">Food</Text>
+      <Text variant="subtitle">Food</Text>
       <Card>
         {tank.foods
           .filter(({ massG }) => massG > 0)
@@ -377,12 +392,12 @@ function TankResult({
               key={foodId}
               first={index === 0}
               title={nameOf(data.foods, foodId)}
-              trail={<Text look="strong">{sayGrams(massG)}</Text>}
+              trail={<Text variant="strong">{formatGrams(massG)}</Text>}
             />
           ))}
         <ListRow
-          title={`${words.money(tank.costMinor)} in all`}
-          detail={`${Math.round(tank.servedG > 0 ? (100 * tank.wasteG) / tank.servedG : 0)} % of it is not eaten · ${sayNumber(tank.workMin / 60, 1)} h of work`}
+          title={`${format.money(tank.costMinor)} in all`}
+          detail={`${Math.round(tank.servedG > 0 ? (100 * tank.wasteG) / tank.servedG : 0)} % of it is not eaten · ${formatNumber(tank.workMin / 60, 1)} h of work`}
         />
       </Card>
     </View>

@@ -8,7 +8,7 @@ import Trash from 'lucide-react-native/icons/trash';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
-import { useNow, useWords } from '../store';
+import { useNow, useFormat } from '../store';
 import { useColours } from '../theme';
 import { Button, Card, Choice, Choices, DateField, IconButton, ListRow, Sheet, Text } from '../ui';
 import type { Board } from './useBoard';
@@ -42,22 +42,22 @@ interface Props {
 
 /** Days with nothing: of the tank or of a group, and what they do to the others. */
 export function FastsSheet({ board, names, judged, onClose }: Props) {
-  const words = useWords();
+  const format = useFormat();
   const colours = useColours();
   const { draft, task } = board;
-  const sayWhen = (when: When): string => {
+  const formatWhen = (when: When): string => {
     switch (when.kind) {
       case 'weekly':
-        return `every ${words.weekdays
+        return `every ${format.weekdays
           .filter(({ value }) => when.weekdays.includes(value))
           .map(({ spoken }) => spoken)
           .join(', ')}`;
       case 'dates':
-        return `${words.day(when.from)} to ${words.day(when.to)}`;
+        return `${format.day(when.from)} to ${format.day(when.to)}`;
       case 'stage':
         return `while «${when.stage}»`;
       case 'until':
-        return `from ${words.day(when.from)} until ${EVENT_WORDS[when.event]}`;
+        return `from ${format.day(when.from)} until ${EVENT_WORDS[when.event]}`;
     }
   };
   const effects = judged ? fastEffects(task, judged.outcome) : [];
@@ -70,10 +70,10 @@ export function FastsSheet({ board, names, judged, onClose }: Props) {
               key={fast.id}
               first={index === 0}
               title={fast.groupId === null ? 'The whole tank' : names.group(fast.groupId)}
-              detail={sayWhen(fast.when)}
+              detail={formatWhen(fast.when)}
               trail={
                 <IconButton
-                  label={`End this fast: ${sayWhen(fast.when)}`}
+                  label={`End this fast: ${formatWhen(fast.when)}`}
                   onPress={() =>
                     board.edit((before) => ({
                       ...before,
@@ -101,7 +101,7 @@ export function FastsSheet({ board, names, judged, onClose }: Props) {
           <Choices
             key={group.id}
             label={`${group.name}, every week`}
-            options={words.weekdays}
+            options={format.weekdays}
             value={diet.fastWeekdays}
             onChange={(fastWeekdays) =>
               board.edit((before) => ({
@@ -120,7 +120,7 @@ export function FastsSheet({ board, names, judged, onClose }: Props) {
       <NewFast board={board} names={names} />
       {effects.length > 0 ? (
         <View style={{ gap: 8 }}>
-          <Text look="subtitle">What these fasts do</Text>
+          <Text variant="subtitle">What these fasts do</Text>
           {effects.map(({ day, groupId, eats, mates }) => (
             <Text key={`${day} ${groupId}`}>
               {`${names.days([day])}: ${names.group(groupId)} still find ${Math.round(eats)} % of a day’s need${
@@ -143,20 +143,20 @@ export function FastsSheet({ board, names, judged, onClose }: Props) {
 
 /** Fasts that last longer than a group tolerates, with the day on which they stop being safe. */
 function Unsafe({ board: { task }, names }: Pick<Props, 'board' | 'names'>) {
-  const words = useWords();
+  const format = useFormat();
   const { day } = useNow();
   const [tank] = task.house.tanks;
   if (!tank) return null;
   const groups = task.house.groups.map((group) => ({ ...group, onDay: groupOnDay(group, tank) }));
   return unsafeFasts(tank.plan, groups, day).map(({ groupId, unsafeOn, safeH }) => (
     <Text key={groupId} tone="due">
-      {`${names.group(groupId)} can go about ${Math.floor(safeH / 24)} days without food: not safe from ${words.day(unsafeOn)} on.`}
+      {`${names.group(groupId)} can go about ${Math.floor(safeH / 24)} days without food: not safe from ${format.day(unsafeOn)} on.`}
     </Text>
   ));
 }
 
 function NewFast({ board, names }: { board: Board; names: Names }) {
-  const words = useWords();
+  const format = useFormat();
   const now = useNow();
   const [groupId, setGroup] = useState('');
   const [kind, setKind] = useState<When['kind']>('dates');
@@ -186,7 +186,7 @@ function NewFast({ board, names }: { board: Board; names: Names }) {
   return (
     <Card>
       <View style={{ padding: 12, gap: 10 }}>
-        <Text look="subtitle">Another fast</Text>
+        <Text variant="subtitle">Another fast</Text>
         <Choice
           label="Who"
           value={groupId}
@@ -216,7 +216,7 @@ function NewFast({ board, names }: { board: Board; names: Names }) {
         {kind === 'weekly' ? (
           <Choices
             label="Weekdays"
-            options={words.weekdays}
+            options={format.weekdays}
             value={weekdays}
             onChange={setWeekdays}
           />

@@ -45,7 +45,7 @@ export function FoodTray({ foods, groups, groupId, onGroup, held, onHold }: Prop
           />
         ))}
       </ScrollView>
-      <Text look="small" tone="quiet" role="status">
+      <Text variant="small" tone="quiet" role="status">
         {held
           ? `Now tap the cells that ${foods.find((one) => one.id === held)?.name ?? 'it'} goes into; tap it again to stop.`
           : 'Drag a food into a cell, or tap it and then the cells.'}
@@ -79,7 +79,7 @@ export function FoodLine({ food, on }: { food: FoodRow; on: boolean }) {
   return (
     <View style={[styles.food, on && styles.on]}>
       <FoodSign family={food.family} size={20} />
-      <Text look={on ? 'strong' : 'body'} numberOfLines={1}>
+      <Text variant={on ? 'strong' : 'body'} numberOfLines={1}>
         {food.name}
       </Text>
     </View>

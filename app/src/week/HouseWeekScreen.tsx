@@ -1,14 +1,14 @@
 import type { FoodFamily } from '@open-larder/catalogue';
 import { preparedFoods, preparingOf } from '@open-larder/contract/week';
-import { sayPreparation, sayUnits } from '@open-larder/core/food';
+import { formatPreparation, formatUnits } from '@open-larder/core/food';
 import { addDays, compileRound, weekdayOf, type Round } from '@open-larder/core/round';
-import { sayNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/core/units';
 import { batchesOf, workOf, type Preparing } from '@open-larder/core/week';
 import { useMemo, useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import { FoodSign } from '../draw/FoodSign';
 import { ScreenTools } from '../shell';
-import { useHouse, useNow, useWords, type HouseData } from '../store';
+import { useHouse, useNow, useFormat, type AppData } from '../store';
 import { SIZES, themed, useWide } from '../theme';
 import { Card, Empty, Fault, ListRow, Screen, Sheet, Skeleton, Text, lowerFirst } from '../ui';
 
@@ -28,10 +28,10 @@ export function HouseWeekScreen() {
   );
 }
 
-function HouseWeek({ data }: { data: HouseData }) {
-  const words = useWords();
+function HouseWeek({ data }: { data: AppData }) {
+  const format = useFormat();
   const now = useNow();
-  const start = words.weekdays[0]?.value ?? 1;
+  const start = format.weekdays[0]?.value ?? 1;
   const back = (weekdayOf(now.day) - start + 7) % 7;
   const first = addDays(now.day, -back);
   const week = useMemo(() => weekOf(data, first), [data, first]);
@@ -53,7 +53,7 @@ function HouseWeek({ data }: { data: HouseData }) {
   return (
     <Screen
       title="House week"
-      detail={`from ${words.day(first)}, minutes of work against those that you have`}
+      detail={`from ${format.day(first)}, minutes of work against those that you have`}
       back="/week"
       tools={<ScreenTools />}
       aside={list}
@@ -68,14 +68,14 @@ function HouseWeek({ data }: { data: HouseData }) {
         onOpen={setOpen}
       />
       {open && !wide ? (
-        <Sheet title={words.day(days[open.day]!)} open onClose={() => setOpen(null)}>
+        <Sheet title={format.day(days[open.day]!)} open onClose={() => setOpen(null)}>
           {list}
         </Sheet>
       ) : null}
       <Prepare tasks={prepare} data={data} first={first} />
       {batches.length > 0 ? (
         <View style={{ gap: 8 }}>
-          <Text look="subtitle">Make ahead at the weekend</Text>
+          <Text variant="subtitle">Make ahead at the weekend</Text>
           <Text tone="quiet">These keep once they are put by: a week’s worth in one go.</Text>
           <Card>
             {batches.map(({ foodId, steps, units }, index) => {
@@ -85,8 +85,8 @@ function HouseWeek({ data }: { data: HouseData }) {
                   key={foodId}
                   first={index === 0}
                   lead={<FoodSign family={familyOf(data, foodId)} />}
-                  title={`${sayUnits(Math.ceil(units / food.unit.step) * food.unit.step, food.unit)} ${lowerFirst(food.name)}`}
-                  detail={sayPreparation(steps)}
+                  title={`${formatUnits(Math.ceil(units / food.unit.step) * food.unit.step, food.unit)} ${lowerFirst(food.name)}`}
+                  detail={formatPreparation(steps)}
                 />
               ) : null;
             })}
@@ -106,7 +106,7 @@ interface Week {
   batches: ReturnType<typeof batchesOf>;
 }
 
-function weekOf(data: HouseData, first: string): Week {
+function weekOf(data: AppData, first: string): Week {
   const days = Array.from({ length: 7 }, (_, at) => addDays(first, at));
   const rounds = days.map((day) => compileRound(data.house, day));
   return {
@@ -118,14 +118,14 @@ function weekOf(data: HouseData, first: string): Week {
   };
 }
 
-const familyOf = (data: HouseData, foodId: string): FoodFamily =>
+const familyOf = (data: AppData, foodId: string): FoodFamily =>
   data.foods.find((food) => food.id === foodId)?.family ?? 'grain';
 
 interface GridProps {
   days: readonly string[];
   work: readonly Record<string, number>[];
   rounds: readonly Round[];
-  data: HouseData;
+  data: AppData;
   today: string;
   open: { day: number; momentId: string };
   onOpen: (open: { day: number; momentId: string }) => void;
@@ -133,7 +133,7 @@ interface GridProps {
 
 function WorkGrid({ days, work, rounds, data, today, open, onOpen }: GridProps) {
   const styles = useStyles();
-  const words = useWords();
+  const format = useFormat();
   const wide = useWide();
   const moments = data.moments.filter((moment) => !moment.archived);
   // By the first tank that is due at it, on any day.
@@ -164,11 +164,11 @@ function WorkGrid({ days, work, rounds, data, today, open, onOpen }: GridProps) 
           >
             <Pressable
               role="button"
-              aria-label={`All of ${words.day(day)}`}
+              aria-label={`All of ${format.day(day)}`}
               onPress={() => onOpen({ day: at, momentId: '' })}
               style={styles.day}
             >
-              <Text look="strong">{words.day(day).split(' ')[0]}</Text>
+              <Text variant="strong">{format.day(day).split(' ')[0]}</Text>
             </Pressable>
           </View>
         ))}
@@ -177,10 +177,10 @@ function WorkGrid({ days, work, rounds, data, today, open, onOpen }: GridProps) 
         <View key={moment.id} style={[styles.line, styles.ruled]} role="row">
           <View style={styles.head} role="rowheader">
             <Text>{moment.name}</Text>
-            <Text look="small" tone="quiet">
+            <Text variant="small" tone="quiet">
               {moment.spareMin === null
                 ? 'no limit said'
-                : `${sayNumber(moment.spareMin, 0)} min to spare`}
+                : `${formatNumber(moment.spareMin, 0)} min to spare`}
             </Text>
           </View>
           {days.map((day, at) => {
@@ -191,7 +191,7 @@ function WorkGrid({ days, work, rounds, data, today, open, onOpen }: GridProps) 
               <Pressable
                 key={day}
                 role="cell"
-                aria-label={`${words.day(day)}, ${moment.name}: ${Math.round(minutes)} minutes${over ? ', more than you have' : ''}`}
+                aria-label={`${format.day(day)}, ${moment.name}: ${Math.round(minutes)} minutes${over ? ', more than you have' : ''}`}
                 onPress={() => onOpen({ day: at, momentId: moment.id })}
                 style={[
                   wide ? styles.cellWide : styles.cell,
@@ -199,10 +199,10 @@ function WorkGrid({ days, work, rounds, data, today, open, onOpen }: GridProps) 
                   on && styles.on,
                 ]}
               >
-                <Text look="figure" tone={over ? 'due' : 'ink'}>
+                <Text variant="figure" tone={over ? 'due' : 'ink'}>
                   {minutes === 0 ? '–' : String(Math.round(minutes))}
                 </Text>
-                <Text look="small" tone={over ? 'due' : 'quiet'}>
+                <Text variant="small" tone={over ? 'due' : 'quiet'}>
                   {minutes === 0
                     ? ''
                     : over
@@ -229,37 +229,37 @@ function DayList({
   day: number;
   momentId: string;
   week: Week;
-  data: HouseData;
+  data: AppData;
 }) {
-  const words = useWords();
+  const format = useFormat();
   const wide = useWide();
   const round = week.rounds[day];
   if (!round) return null;
   const moments = round.moments.filter(({ moment }) => momentId === '' || moment.id === momentId);
   return (
     <View style={{ gap: 12 }}>
-      {wide ? <Text look="subtitle">{words.day(round.day)}</Text> : null}
+      {wide ? <Text variant="subtitle">{format.day(round.day)}</Text> : null}
       {moments.length === 0 ? <Text tone="quiet">Nothing is planned then.</Text> : null}
       {moments.map(({ moment, stops }) => (
         <Card key={moment.id} label={moment.name}>
           <View style={{ padding: 12 }}>
-            <Text look="strong">{moment.name}</Text>
+            <Text variant="strong">{moment.name}</Text>
           </View>
           {stops.map((stop) => (
             <ListRow
               key={stop.tank.id}
-              title={`${words.time(stop.minutes)} ${stop.tank.name}`}
+              title={`${format.time(stop.minutes)} ${stop.tank.name}`}
               detail={stop.servings
                 .map(
                   ({ portion, food, group }) =>
-                    `${sayUnits(portion.units, food.unit)} ${lowerFirst(food.name)} for ${lowerFirst(group.name)}`,
+                    `${formatUnits(portion.units, food.unit)} ${lowerFirst(food.name)} for ${lowerFirst(group.name)}`,
                 )
                 .join(' · ')}
             />
           ))}
         </Card>
       ))}
-      <Text look="small" tone="quiet">
+      <Text variant="small" tone="quiet">
         {`${data.tanks.filter((tank) => !tank.archived).length} tanks; a stop counts a minute, each serving a third and what it takes to prepare.`}
       </Text>
     </View>
@@ -273,10 +273,10 @@ function Prepare({
   first,
 }: {
   tasks: readonly Preparing[];
-  data: HouseData;
+  data: AppData;
   first: string;
 }) {
-  const words = useWords();
+  const format = useFormat();
   if (tasks.length === 0) return null;
   const dayOf = (minutes: number) => addDays(first, Math.floor(minutes / 1440));
   const byDay = new Map<string, Preparing[]>();
@@ -286,11 +286,11 @@ function Prepare({
   }
   return (
     <View style={{ gap: 8 }}>
-      <Text look="subtitle">To prepare</Text>
+      <Text variant="subtitle">To prepare</Text>
       {[...byDay].map(([day, list]) => (
-        <Card key={day} label={words.day(day)}>
+        <Card key={day} label={format.day(day)}>
           <View style={{ padding: 12, paddingBottom: 8 }}>
-            <Text look="strong">{words.day(day)}</Text>
+            <Text variant="strong">{format.day(day)}</Text>
           </View>
           {list.map(({ foodId, steps, startMin, readyMin, meals, units }) => {
             const food = data.house.foods.find((one) => one.id === foodId);
@@ -299,8 +299,8 @@ function Prepare({
               <ListRow
                 key={`${foodId} ${startMin}`}
                 lead={<FoodSign family={familyOf(data, foodId)} />}
-                title={`${words.time(wrap(startMin))} ${sayPreparation(steps)}: ${sayUnits(units, food.unit)} ${lowerFirst(food.name)}`}
-                detail={`ready by ${words.time(wrap(readyMin))} for ${
+                title={`${format.time(wrap(startMin))} ${formatPreparation(steps)}: ${formatUnits(units, food.unit)} ${lowerFirst(food.name)}`}
+                detail={`ready by ${format.time(wrap(readyMin))} for ${
                   tanks.size === 1
                     ? (data.tanks.find((tank) => tanks.has(tank.id))?.name ?? 'a tank')
                     : `${tanks.size} tanks`

@@ -3,7 +3,7 @@ import { takes } from '@open-larder/core/mouth';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { FoodSign } from '../draw/FoodSign';
-import type { HouseData } from '../store';
+import type { AppData } from '../store';
 import { Card, Choice, Sheet, Text } from '../ui';
 import type { Board } from './useBoard';
 
@@ -31,7 +31,7 @@ export function RulesSheet({
   onClose,
 }: {
   board: Board;
-  data: HouseData;
+  data: AppData;
   onClose: () => void;
 }) {
   const { groups, foods } = board.task;
@@ -79,8 +79,8 @@ export function RulesSheet({
                   <View style={{ flexDirection: 'row', gap: 10, alignItems: 'center' }}>
                     <FoodSign family={row?.family ?? 'grain'} size={24} />
                     <View style={{ flex: 1 }}>
-                      <Text look="strong">{food.name}</Text>
-                      <Text look="small" tone="quiet">
+                      <Text variant="strong">{food.name}</Text>
+                      <Text variant="small" tone="quiet">
                         {`Its kind takes it ${word}${capped ? `; ${capped} should be rare` : ''}.`}
                       </Text>
                     </View>

@@ -14,7 +14,7 @@ import { dailyNeed } from '@open-larder/core/ration';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
-import { api, useAppDispatch, useNow, type HouseData } from '../store';
+import { api, useAppDispatch, useNow, type AppData } from '../store';
 import {
   Button,
   Card,
@@ -25,7 +25,7 @@ import {
   Sheet,
   Text,
   lowerFirst,
-  useSay,
+  useToast,
 } from '../ui';
 import { draftOf } from './draft';
 import { planEdited } from './slice';
@@ -35,7 +35,7 @@ import { formIntent } from '../store/intent';
 
 interface Props {
   board: Board;
-  data: HouseData;
+  data: AppData;
   names: Names;
   onClose: () => void;
 }
@@ -45,7 +45,7 @@ type Laid = Map<string, DietServing[]>;
 /** A plan to begin with, for this tank or for many at once, looked at before it is taken. */
 export function StartSheet({ board, data, names, onClose }: Props) {
   const dispatch = useAppDispatch();
-  const say = useSay();
+  const toast = useToast();
   const now = useNow();
   const own = api.useStartingPlansQuery().data?.filter((plan) => !plan.archived) ?? [];
   const [planId, setPlan] = useState(KIND);
@@ -77,7 +77,7 @@ export function StartSheet({ board, data, names, onClose }: Props) {
       };
       dispatch(planEdited({ tankId: tank.id, from, to }));
     }
-    say(
+    toast(
       laid.length > 1
         ? `Laid out in ${laid.length} tanks. Look at each and save it.`
         : 'Laid out. Look at it and save it.',
@@ -108,7 +108,7 @@ export function StartSheet({ board, data, names, onClose }: Props) {
           onChange={setTanks}
         />
       ) : null}
-      <Text look="subtitle">What it would be</Text>
+      <Text variant="subtitle">What it would be</Text>
       {laid.map(({ tank, servings }) => (
         <Card key={tank.id} label={tank.name}>
           {[...servings].map(([groupId, list], index) => (
@@ -139,7 +139,7 @@ export function StartSheet({ board, data, names, onClose }: Props) {
       ) : null}
       <View style={{ alignItems: 'flex-start' }}>
         <Button
-          look="primary"
+          variant="primary"
           label={laid.length > 1 ? `Lay it out in ${laid.length} tanks` : 'Lay it out'}
           disabled={!laid.some(({ servings }) => [...servings.values()].some(fitting))}
           onPress={take}
@@ -157,7 +157,7 @@ const fitting = (servings: readonly DietServing[] | undefined) =>
   servings && servings.length > 0 ? servings : undefined;
 
 /** A starting plan in one tank: servings by group; none of them where nothing fits. */
-function layIn(tank: Tank, data: HouseData, plan: StartingPlanRow | null, day: string): Laid {
+function layIn(tank: Tank, data: AppData, plan: StartingPlanRow | null, day: string): Laid {
   const groups = data.groupsIn.get(tank.id) ?? [];
   const task: WeekTask = weekTaskOf(
     {
@@ -197,7 +197,7 @@ function layIn(tank: Tank, data: HouseData, plan: StartingPlanRow | null, day: s
 
 /** Keep the plan of one group as a starting plan of one's own. */
 function KeepOwn({ board, own }: { board: Board; own: readonly StartingPlanRow[] }) {
-  const say = useSay();
+  const toast = useToast();
   const [create] = api.useCreateStartingPlanMutation();
   const [edit] = api.useEditStartingPlanMutation();
   const [name, setName] = useState('');
@@ -206,26 +206,26 @@ function KeepOwn({ board, own }: { board: Board; own: readonly StartingPlanRow[]
   const keep = async () => {
     const lines = servings.map(({ id: _, ownUnits: __, ...line }) => line);
     const made = await create({ body: { id: formIntent('startingPlan.new').id, name, lines } });
-    if (made.error) say((made.error as { detail: string }).detail, { tone: 'fault' });
+    if (made.error) toast((made.error as { detail: string }).detail, { tone: 'error' });
     else {
-      say(`«${name}» is kept as a plan to begin with.`);
+      toast(`«${name}» is kept as a plan to begin with.`);
       setName('');
     }
   };
   const putAway = async ({ id, ...fields }: StartingPlanRow) => {
     const done = await edit({ params: { id }, body: { ...fields, archived: true } });
     if (done.error) {
-      say((done.error as { detail: string }).detail, { tone: 'fault' });
+      toast((done.error as { detail: string }).detail, { tone: 'error' });
       return;
     }
     const { version } = done.data;
-    say(`«${fields.name}» is put away.`, {
+    toast(`«${fields.name}» is put away.`, {
       undo: () => void edit({ params: { id }, body: { ...fields, version, archived: false } }),
     });
   };
   return (
     <View style={{ gap: 10 }}>
-      <Text look="subtitle">Keep one of your own</Text>
+      <Text variant="subtitle">Keep one of your own</Text>
       <Choice
         label="From"
         value={groupId}
@@ -250,7 +250,7 @@ function KeepOwn({ board, own }: { board: Board; own: readonly StartingPlanRow[]
               detail={`${plan.lines.length} ${plan.lines.length === 1 ? 'line' : 'lines'}`}
               trail={
                 <Button
-                  look="bare"
+                  variant="bare"
                   label="Put away"
                   spoken={`Put away ${plan.name}`}
                   onPress={() => putAway(plan)}

@@ -18,13 +18,13 @@ import {
   type KeyboardCoordinateGetter,
   type Over,
 } from '@dnd-kit/core';
-import { sayUnits } from '@open-larder/core/food';
+import { formatUnits } from '@open-larder/core/food';
 import type { RoundServing } from '@open-larder/core/round';
 import { useRef, useState, type ComponentProps, type ReactNode, type Ref } from 'react';
 import { createPortal } from 'react-dom';
 import { Pressable, ScrollView, View } from 'react-native';
 import { FoodSign } from '../draw/FoodSign';
-import { useWords, type HouseData } from '../store';
+import { useFormat, type AppData } from '../store';
 import { SIZES, themed, useWide } from '../theme';
 import { Card, Text } from '../ui';
 import type { BoardRow, Column } from './columns';
@@ -39,7 +39,7 @@ export interface Place {
 interface Props {
   columns: readonly Column[];
   rows: readonly BoardRow[];
-  data: HouseData;
+  data: AppData;
   today: string;
   /** Groups of the tank: their names are said where there is more than one. */
   groups: readonly { id: string; name: string }[];
@@ -67,7 +67,7 @@ export function WeekBoard({
   tray,
 }: Props) {
   const styles = useStyles();
-  const words = useWords();
+  const format = useFormat();
   const wide = useWide();
   const sensors = useSensors(
     useSensor(MouseSensor, { activationConstraint: { distance: 6 } }),
@@ -97,7 +97,7 @@ export function WeekBoard({
         ? (data.foods.find(({ id }) => id === taken.newFoodId)?.name ?? 'A food')
         : servingName(rows, taken),
     place: ({ day, momentId }) =>
-      `${rows.find((row) => row.momentId === momentId)?.name ?? 'a moment'}, ${words.day(columns.find((one) => one.day === day)?.date ?? today)}`,
+      `${rows.find((row) => row.momentId === momentId)?.name ?? 'a moment'}, ${format.day(columns.find((one) => one.day === day)?.date ?? today)}`,
   });
   const fits = wide && columns.length <= 7;
   const column = fits ? styles.columnWide : styles.column;
@@ -115,14 +115,14 @@ export function WeekBoard({
             style={[column, styles.dayHead, date === today && styles.today]}
             role="columnheader"
           >
-            <Text look="strong">
-              {columns.length === 7 ? words.day(date).split(' ')[0] : `Day ${day}`}
+            <Text variant="strong">
+              {columns.length === 7 ? format.day(date).split(' ')[0] : `Day ${day}`}
             </Text>
-            <Text look="small" tone="quiet">
-              {date === today ? 'today' : words.day(date).split(' ').slice(1).join(' ')}
+            <Text variant="small" tone="quiet">
+              {date === today ? 'today' : format.day(date).split(' ').slice(1).join(' ')}
             </Text>
             {fasting.length > 0 ? (
-              <Text look="small" tone="due">
+              <Text variant="small" tone="due">
                 {fasting.length === groups.length
                   ? 'all fast'
                   : `${groups
@@ -137,8 +137,8 @@ export function WeekBoard({
       {rows.map((row) => (
         <View key={row.momentId} style={[styles.line, styles.ruled]} role="row">
           <View style={styles.momentHead} role="rowheader">
-            <Text look="strong">{words.time(row.minutes)}</Text>
-            <Text look="small" tone="quiet">
+            <Text variant="strong">{format.time(row.minutes)}</Text>
+            <Text variant="small" tone="quiet">
               {row.name}
             </Text>
           </View>
@@ -147,7 +147,7 @@ export function WeekBoard({
               key={day}
               style={[column, styles.ruledLeft, date === today && styles.today]}
               place={{ day, momentId: row.momentId }}
-              label={`${row.name}, ${words.day(date)}`}
+              label={`${row.name}, ${format.day(date)}`}
               servings={row.cells[index] ?? []}
               data={data}
               several={several}
@@ -241,7 +241,7 @@ interface CellProps {
   place: Place;
   label: string;
   servings: readonly RoundServing[];
-  data: HouseData;
+  data: AppData;
   several: boolean;
   style: ComponentProps<typeof View>['style'];
   onOpen: (place: Place) => void;
@@ -275,7 +275,7 @@ function BoardCell({ place, label, servings, data, several, style, onOpen }: Cel
         onPress={() => onOpen(place)}
         style={styles.empty}
       >
-        <Text look="small" tone="quiet">
+        <Text variant="small" tone="quiet">
           {servings.length > 0 ? '' : '+'}
         </Text>
       </Pressable>
@@ -286,7 +286,7 @@ function BoardCell({ place, label, servings, data, several, style, onOpen }: Cel
 interface ChipProps {
   one: RoundServing;
   place: Place;
-  data: HouseData;
+  data: AppData;
   several: boolean;
   onPress: () => void;
 }
@@ -298,7 +298,7 @@ function Chip({ one, place, data, several, onPress }: ChipProps) {
     id: `${one.serving.id} ${place.day}`,
     data: taken,
   });
-  const amount = sayUnits(one.portion.units, one.food.unit);
+  const amount = formatUnits(one.portion.units, one.food.unit);
   const family = data.foods.find((food) => food.id === one.food.id)?.family ?? 'grain';
   return (
     <View
@@ -320,12 +320,12 @@ function Chip({ one, place, data, several, onPress }: ChipProps) {
       >
         <FoodSign family={family} size={20} />
         <View style={styles.words}>
-          <Text look="small">{amount}</Text>
-          <Text look="small" tone="quiet" numberOfLines={2}>
+          <Text variant="small">{amount}</Text>
+          <Text variant="small" tone="quiet" numberOfLines={2}>
             {one.food.name}
           </Text>
           {several ? (
-            <Text look="small" tone="quiet" numberOfLines={1}>
+            <Text variant="small" tone="quiet" numberOfLines={1}>
               {`· ${one.group.name}`}
             </Text>
           ) : null}

@@ -6,15 +6,15 @@ import Undo from 'lucide-react-native/icons/undo-2';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
-import { useHouse, useNow, useWords, type HouseData } from '../store';
-import { sayUnits } from '@open-larder/core/food';
+import { useHouse, useNow, useFormat, type AppData } from '../store';
+import { formatUnits } from '@open-larder/core/food';
 import { useColours, useWide } from '../theme';
 import { ScreenTools } from '../shell';
 import {
   Button,
   Choice,
   lowerFirst,
-  useSay,
+  useToast,
   Empty,
   Fault,
   IconButton,
@@ -65,7 +65,7 @@ export function WeekScreen({ tankId }: { tankId?: string }) {
             text="Make a tank, put fish in it and plan their diet; the week of each tank appears here."
             action={
               <Button
-                look="primary"
+                variant="primary"
                 label="Make the first tank"
                 onPress={() => router.push('/tanks/new')}
               />
@@ -102,16 +102,16 @@ function TankWeek({
   tankId,
   pick,
 }: {
-  data: HouseData;
+  data: AppData;
   tankId: string;
   pick: React.ReactNode;
 }) {
   const router = useRouter();
-  const words = useWords();
+  const format = useFormat();
   const now = useNow();
   const wide = useWide();
   const print = usePrintWeek();
-  const say = useSay();
+  const toast = useToast();
   const board = useBoard(data, tankId, now.day);
   const names = useNames(data, board);
   const outcome = useOutcome(board.task);
@@ -123,7 +123,7 @@ function TankWeek({
   const [forId, setFor] = useState('');
   useKeys(board);
   const { task } = board;
-  const { columns, rows } = boardOf(task, words.weekdays[0]?.value ?? 1);
+  const { columns, rows } = boardOf(task, format.weekdays[0]?.value ?? 1);
   const { tank } = board.rows;
   const close = () => setOpen(null);
   const unitsOn = (servingId: string, day: number) =>
@@ -141,9 +141,9 @@ function TankWeek({
     const food = data.foods.find(({ id }) => id === line.foodId);
     if (moved.joinedUnits === null || !food) return;
     const dayName = (day: number) =>
-      words.day(columns.find((one) => one.day === day)?.date ?? now.day);
-    say(
-      `${sayUnits(moved.joinedUnits, food.unit)} of ${lowerFirst(food.name)} on ${dayName(to.day)} now: both together.${copies ? '' : ` ${dayName(from.day)} has none.`}`,
+      format.day(columns.find((one) => one.day === day)?.date ?? now.day);
+    toast(
+      `${formatUnits(moved.joinedUnits, food.unit)} of ${lowerFirst(food.name)} on ${dayName(to.day)} now: both together.${copies ? '' : ` ${dayName(from.day)} has none.`}`,
       { undo: board.undoLast },
     );
   };
@@ -164,8 +164,8 @@ function TankWeek({
   const cell = place && column ? servingsAt(rows, columns.indexOf(column), place) : [];
   const shares = outcome.got ? (
     <WeekShares task={task} got={outcome.got} nearly={outcome.running} />
-  ) : outcome.fault ? (
-    <Text tone="due">{outcome.fault}</Text>
+  ) : outcome.fieldError ? (
+    <Text tone="due">{outcome.fieldError}</Text>
   ) : (
     <Skeleton rows={task.groups.length} height={44} />
   );
@@ -174,7 +174,7 @@ function TankWeek({
     <Screen
       title="Week"
       tools={<ScreenTools />}
-      detail={`${tank.name}, ${board.draft.cycle.days === 7 ? `from ${words.day(columns[0]?.date ?? now.day)}` : `a cycle of ${board.draft.cycle.days} days`}`}
+      detail={`${tank.name}, ${board.draft.cycle.days === 7 ? `from ${format.day(columns[0]?.date ?? now.day)}` : `a cycle of ${board.draft.cycle.days} days`}`}
       actions={
         <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
           <Button label="Whole house" onPress={() => router.push('/week/house')} />
@@ -210,7 +210,7 @@ function TankWeek({
               text="Begin with a plan that suits its fish, or tap a cell of the board and put a food in."
               action={
                 <Button
-                  look="primary"
+                  variant="primary"
                   label="A plan to begin with"
                   onPress={() => setOpen('start')}
                 />
@@ -301,7 +301,7 @@ function Toolbar({
   return (
     <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, alignItems: 'center' }}>
       <Button
-        look={dirty ? 'primary' : 'plain'}
+        variant={dirty ? 'primary' : 'plain'}
         label={dirty ? 'Save the plan' : 'Saved'}
         disabled={!dirty}
         busy={board.saving}
@@ -313,7 +313,7 @@ function Toolbar({
       <IconButton label="Redo" onPress={() => redo?.()}>
         <Redo size={22} color={dim(redo)} />
       </IconButton>
-      {dirty ? <Button look="bare" label="Drop the changes" onPress={board.discard} /> : null}
+      {dirty ? <Button variant="bare" label="Drop the changes" onPress={board.discard} /> : null}
       <Button label="Balance" onPress={() => onOpen('balance')} />
       {children}
       {wide || more ? (
@@ -337,7 +337,7 @@ function StaleBoard({ board }: { board: Board }) {
   if (!board.stale) return null;
   return (
     <View role="alert" style={{ gap: 8 }}>
-      <Text look="strong">{board.stale.title}</Text>
+      <Text variant="strong">{board.stale.title}</Text>
       <Text>{board.stale.detail}</Text>
       <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
         <Button label="Keep mine" onPress={() => board.keepMine()} />

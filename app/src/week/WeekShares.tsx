@@ -1,5 +1,5 @@
 import type { FoodFamily } from '@open-larder/catalogue';
-import { saySignificant } from '@open-larder/core/units';
+import { formatSignificant } from '@open-larder/core/units';
 import type { GotByDay, WeekTask } from '@open-larder/core/week';
 import { useRouter } from 'expo-router';
 import { Pressable, View } from 'react-native';
@@ -32,8 +32,8 @@ export function WeekShares({ task, got, nearly }: Props) {
   const families = [...new Set(sums.flatMap((sum) => [...sum.byFamily.keys()]))];
   return (
     <View style={styles.box}>
-      <Text look="subtitle">What reaches each group</Text>
-      <Text look="small" tone="quiet" role="status">
+      <Text variant="subtitle">What reaches each group</Text>
+      <Text variant="small" tone="quiet" role="status">
         {`Share of the need over the cycle, by food family; the dashed band is 90 to 110 %.${
           nearly ? ' About so: simulating the change.' : ' Simulated.'
         }`}
@@ -46,7 +46,7 @@ export function WeekShares({ task, got, nearly }: Props) {
             ) : (
               <FoodSign family={family} size={20} />
             )}
-            <Text look="small">{FAMILY_WORDS[family]}</Text>
+            <Text variant="small">{FAMILY_WORDS[family]}</Text>
           </View>
         ))}
       </View>
@@ -79,13 +79,13 @@ function Share({ id, name, byFamily, needKj, gotKj, least, most }: ShareProps) {
   return (
     <Pressable
       role="link"
-      aria-label={`${name}: ${figure} of need, ${days}, ${saySignificant(gotKj)} of ${saySignificant(needKj)} kilojoules`}
+      aria-label={`${name}: ${figure} of need, ${days}, ${formatSignificant(gotKj)} of ${formatSignificant(needKj)} kilojoules`}
       onPress={() => router.push(`/groups/${id}`)}
       style={styles.line}
     >
       <View style={styles.name}>
         <Text>{name}</Text>
-        <Text look="small" tone="quiet">
+        <Text variant="small" tone="quiet">
           {days}
         </Text>
       </View>
@@ -105,7 +105,7 @@ function Share({ id, name, byFamily, needKj, gotKj, least, most }: ShareProps) {
         <View style={styles.band} />
       </View>
       <View style={styles.figure}>
-        <Text look="strong" tone={off ? 'due' : 'ink'} align="right" numberOfLines={1}>
+        <Text variant="strong" tone={off ? 'due' : 'ink'} align="right" numberOfLines={1}>
           {figure}
         </Text>
       </View>

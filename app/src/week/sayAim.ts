@@ -1,4 +1,4 @@
-import { sayNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/core/units';
 import type { Aim } from '@open-larder/core/week';
 
 interface Names {
@@ -9,10 +9,10 @@ interface Names {
   days: (days: readonly number[]) => string;
 }
 
-const figure = (value: number) => sayNumber(value, value < 10 ? 1 : 0);
+const figure = (value: number) => formatNumber(value, value < 10 ? 1 : 0);
 
 /** An aim as a sentence with its figure: what it is, and what it should be. */
-export function sayAim(
+export function formatAim(
   { kind, groupId, about, value, low, high, days }: Aim,
   names: Names,
 ): string {

@@ -3,8 +3,8 @@ import { houseOf } from '@open-larder/contract/house';
 import { weekTaskOf, type WeekRows } from '@open-larder/contract/week';
 import type { WeekTask } from '@open-larder/core/week';
 import { useEffect, useMemo, useState } from 'react';
-import { api, useAppDispatch, useAppSelector, useHand, type HouseData } from '../store';
-import { useSay } from '../ui';
+import { api, useAppDispatch, useAppSelector, useHand, type AppData } from '../store';
+import { useToast } from '../ui';
 import { draftOf, drafted, fitted, rebased, sameDraft, toSend } from './draft';
 import { keptDraft, planDropped, planEdited, planRedone, planUndone } from './slice';
 
@@ -31,9 +31,9 @@ export interface Board {
 }
 
 /** @param tankId a tank of the house */
-export function useBoard(data: HouseData, tankId: string, day: string): Board {
+export function useBoard(data: AppData, tankId: string, day: string): Board {
   const dispatch = useAppDispatch();
-  const say = useSay();
+  const toast = useToast();
   const hand = useHand();
   const [send, { isLoading: saving }] = api.useEditPlanMutation();
   const [stale, setStale] = useState<Problem | null>(null);
@@ -81,14 +81,14 @@ export function useBoard(data: HouseData, tankId: string, day: string): Board {
     if (!answer.error) {
       setStale(null);
       dispatch(planDropped(tankId));
-      say(`The plan of ${tank.name} is saved; the Round follows it from today.`);
+      toast(`The plan of ${tank.name} is saved; the Round follows it from today.`);
       return;
     }
     const problem = answer.error as Problem;
     if (problem.type === 'urn:open-larder:stale') setStale(problem);
     else {
-      const [fault] = problem.errors ?? [];
-      say(fault?.message ?? problem.detail, { tone: 'fault' });
+      const [fieldError] = problem.errors ?? [];
+      toast(fieldError?.message ?? problem.detail, { tone: 'error' });
     }
   };
   return {
@@ -103,7 +103,7 @@ export function useBoard(data: HouseData, tankId: string, day: string): Board {
     edit: (change) => void dispatch(planEdited({ tankId, from: draft, to: change(draft) })),
     discard: () => {
       dispatch(planDropped(tankId));
-      say('The changes are dropped.', {
+      toast('The changes are dropped.', {
         undo: () => void dispatch(planEdited({ tankId, from: saved, to: draft })),
       });
     },

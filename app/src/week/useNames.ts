@@ -1,19 +1,19 @@
 import { useMemo } from 'react';
-import { cycleDays, useWords, type HouseData } from '../store';
+import { cycleDays, useFormat, type AppData } from '../store';
 import type { Board } from './useBoard';
 
 /** How groups, moments and days of a plan are called. */
-export function useNames(data: HouseData, { draft }: Pick<Board, 'draft'>) {
-  const words = useWords();
+export function useNames(data: AppData, { draft }: Pick<Board, 'draft'>) {
+  const format = useFormat();
   const { cycle } = draft;
   return useMemo(() => {
-    const days = new Map(cycleDays(words, cycle).map(({ value, label }) => [value, label]));
+    const days = new Map(cycleDays(format, cycle).map(({ value, label }) => [value, label]));
     return {
       group: (id: string) => data.groups.find((one) => one.id === id)?.name ?? 'a group',
       moment: (id: string) => data.moments.find((one) => one.id === id)?.name ?? 'a moment',
       food: (id: string) => data.foods.find((one) => one.id === id)?.name ?? 'a food',
       weekdays: (list: readonly number[]) =>
-        words.weekdays
+        format.weekdays
           .flatMap(({ value, label }) => (list.includes(value) ? [label] : []))
           .join(' '),
       days: (from0: readonly number[]) =>
@@ -21,7 +21,7 @@ export function useNames(data: HouseData, { draft }: Pick<Board, 'draft'>) {
           ? 'every day'
           : from0.map((day) => days.get(day + 1) ?? String(day + 1)).join(' '),
     };
-  }, [data, words, cycle]);
+  }, [data, format, cycle]);
 }
 
 export type Names = ReturnType<typeof useNames>;

@@ -8,7 +8,7 @@ export interface Outcome {
   /** The simulated plan; null until the first one is. Older than the edit while `running`. */
   judged: Judged | null;
   running: boolean;
-  fault: string | null;
+  fieldError: string | null;
 }
 
 /** A thumb that is still moving should not start a simulation with every step. */
@@ -20,8 +20,8 @@ export function useOutcome(task: WeekTask): Outcome {
   const [state, setState] = useState<{
     judged: Judged | null;
     of: WeekTask | null;
-    fault: string | null;
-  }>({ judged: null, of: null, fault: null });
+    fieldError: string | null;
+  }>({ judged: null, of: null, fieldError: null });
   useEffect(() => {
     worker.current = startWeek();
     return () => {
@@ -35,10 +35,10 @@ export function useOutcome(task: WeekTask): Outcome {
       worker.current
         ?.judge(task)
         .then((judged) => {
-          if (!left) setState({ judged, of: task, fault: null });
+          if (!left) setState({ judged, of: task, fieldError: null });
         })
         .catch((error: Error) => {
-          if (!left) setState((before) => ({ ...before, of: task, fault: error.message }));
+          if (!left) setState((before) => ({ ...before, of: task, fieldError: error.message }));
         });
     }, SETTLES_MS);
     return () => {
@@ -46,13 +46,18 @@ export function useOutcome(task: WeekTask): Outcome {
       clearTimeout(timer);
     };
   }, [task]);
-  const { judged, of, fault } = state;
+  const { judged, of, fieldError } = state;
   const fits = judged !== null && of !== null && comparable(of, task);
   const got = useMemo(() => {
     if (!fits || judged === null) return null;
     return of === task ? judged.outcome.days : estimated(task, judged.outcome);
   }, [fits, judged, of, task]);
-  return { got, judged: fits ? judged : null, running: of !== task && fault === null, fault };
+  return {
+    got,
+    judged: fits ? judged : null,
+    running: of !== task && fieldError === null,
+    fieldError,
+  };
 }
 
 /** Whether what was simulated of one task says something of another: same tank, groups and foods. */

@@ -4,17 +4,17 @@ import { inDiet, type Advice, type Advised, type Feeding } from '@open-larder/co
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
-import { api, type HouseData } from '../store';
+import { api, type AppData } from '../store';
 import { themed } from '../theme';
-import { Button, Card, Choice, Text, useSay } from '../ui';
-import { sayChanges, sayOutcome } from './sayAdvice';
+import { Button, Card, Choice, Text, useToast } from '../ui';
+import { formatChanges, formatOutcome } from './sayAdvice';
 import { startZones, type ZonesWorker } from '../workers/zones';
 import { useWork } from '../workers/useWork';
 import { Working } from '../workers/Working';
 
 interface Props {
   tank: Tank;
-  data: HouseData;
+  data: AppData;
   /** The whole day: what helps at one meal may harm at the next. */
   day: Feeding;
 }
@@ -37,7 +37,7 @@ export function AskForBetter({ tank, data, day }: Props) {
   };
   return (
     <View style={{ gap: 12 }}>
-      <Text look="subtitle">Ask for better</Text>
+      <Text variant="subtitle">Ask for better</Text>
       {fed.length > 1 ? (
         <Choice
           label="For which group"
@@ -61,15 +61,15 @@ export function AskForBetter({ tank, data, day }: Props) {
         </Text>
       ) : null}
       {advised?.better.map((advice, at) => (
-        <Card key={at} label={sayChanges(advice.changes, names)}>
+        <Card key={at} label={formatChanges(advice.changes, names)}>
           <View style={styles.advice}>
-            <Text look="strong">{sayChanges(advice.changes, names)}</Text>
-            <Text look="small">{sayOutcome(advice, advised.now, group.id, day)}</Text>
+            <Text variant="strong">{formatChanges(advice.changes, names)}</Text>
+            <Text variant="small">{formatOutcome(advice, advised.now, group.id, day)}</Text>
             <View style={{ alignItems: 'flex-start' }}>
               <Button
-                look={at === 0 ? 'primary' : 'plain'}
+                variant={at === 0 ? 'primary' : 'plain'}
                 label="Put it into the plan"
-                spoken={`Put it into the plan: ${sayChanges(advice.changes, names)}`}
+                spoken={`Put it into the plan: ${formatChanges(advice.changes, names)}`}
                 onPress={() => {
                   void putIn(group.id, advice).then((done) => done && asking.forget());
                 }}
@@ -83,7 +83,7 @@ export function AskForBetter({ tank, data, day }: Props) {
 }
 
 /** Every moment of the house, as it falls at this tank. */
-function momentsAt(tank: Tank, data: HouseData) {
+function momentsAt(tank: Tank, data: AppData) {
   const light = { onMin: tank.lightOnMin, offMin: tank.lightOffMin };
   return data.moments
     .filter((moment) => !moment.archived)
@@ -91,8 +91,8 @@ function momentsAt(tank: Tank, data: HouseData) {
 }
 
 /** Write the changes into the group's diet, with a way back. */
-function usePutIn(data: HouseData) {
-  const say = useSay();
+function usePutIn(data: AppData) {
+  const toast = useToast();
   const [send] = api.useEditDietMutation();
   return async (groupId: string, advice: Advice): Promise<boolean> => {
     const group = data.groups.find((one) => one.id === groupId);
@@ -112,11 +112,11 @@ function usePutIn(data: HouseData) {
     const body = { ...bodyOf(diet, diet.version), servings: [...servings] } as DietRow;
     const done = await send({ params: { id: groupId }, body });
     if (done.error) {
-      say((done.error as Problem).detail, { tone: 'fault' });
+      toast((done.error as Problem).detail, { tone: 'error' });
       return false;
     }
     const saved = done.data as DietRow;
-    say(`It is in the plan of ${group.name}, from today.`, {
+    toast(`It is in the plan of ${group.name}, from today.`, {
       undo: () =>
         void send({ params: { id: groupId }, body: bodyOf(diet, saved.version) as DietRow }),
     });

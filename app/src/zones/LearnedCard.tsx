@@ -3,9 +3,9 @@ import { bellyLooksOf, sightingOf, type FeedingRows } from '@open-larder/contrac
 import type { LearnedGroup } from '@open-larder/core/zones';
 import { useEffect, useMemo } from 'react';
 import { View } from 'react-native';
-import { api, useNow, useWords } from '../store';
-import { Button, Card, Disclosure, ListRow, Text, useSay } from '../ui';
-import { sayLearned, saySighting } from './sayLearned';
+import { api, useNow, useFormat } from '../store';
+import { Button, Card, Disclosure, ListRow, Text, useToast } from '../ui';
+import { formatLearned, formatSighting } from './sayLearned';
 import { startZones, type ZonesWorker } from '../workers/zones';
 import { useWork } from '../workers/useWork';
 import { Working } from '../workers/Working';
@@ -41,7 +41,7 @@ export function LearnedCard({ tank, rows, learned }: Props) {
   const names = new Map([...rows.groups, ...rows.foods].map(({ id, name }) => [id, name]));
   return (
     <View style={{ gap: 12 }}>
-      <Text look="subtitle">Learned here</Text>
+      <Text variant="subtitle">Learned here</Text>
       {learned.groups.length > 0 ? (
         <Card label="Learned here">
           {learned.groups.map((group, at) => (
@@ -49,7 +49,7 @@ export function LearnedCard({ tank, rows, learned }: Props) {
               key={group.groupId}
               first={at === 0}
               title={names.get(group.groupId) ?? 'A group that has moved'}
-              detail={sayLearned(group)}
+              detail={formatLearned(group)}
             />
           ))}
         </Card>
@@ -60,7 +60,7 @@ export function LearnedCard({ tank, rows, learned }: Props) {
         </Text>
       )}
       {learned.groups.length > 0 ? (
-        <Text look="small" tone="quiet">
+        <Text variant="small" tone="quiet">
           {`Learned from ${learned.sightings} ${learned.sightings === 1 ? 'look' : 'looks'} at meals and bellies${learned.frozen ? '; frozen' : ''}. The pictures above use it.`}
         </Text>
       ) : null}
@@ -105,17 +105,17 @@ function Seen({
   seen: readonly SightingRow[];
   names: ReadonlyMap<string, string>;
 }) {
-  const words = useWords();
-  const say = useSay();
+  const format = useFormat();
+  const toast = useToast();
   const [undo] = api.useUndoSightingMutation();
   const [add] = api.useAddSightingMutation();
   const takeBack = async (row: SightingRow) => {
     const done = await undo({ params: { id: row.id }, body: stampFor('undo', row.id) });
     if (done.error) {
-      say((done.error as Problem).detail, { tone: 'fault' });
+      toast((done.error as Problem).detail, { tone: 'error' });
       return;
     }
-    say('Taken back.', {
+    toast('Taken back.', {
       undo: () =>
         void add({
           params: { id: tank.id },
@@ -130,13 +130,13 @@ function Seen({
           <ListRow
             key={row.id}
             first={at === 0}
-            title={words.day(row.day)}
-            detail={saySighting(row, names)}
+            title={format.day(row.day)}
+            detail={formatSighting(row, names)}
             trail={
               <Button
-                look="bare"
+                variant="bare"
                 label="Take back"
-                spoken={`Take back what was seen on ${words.day(row.day)}`}
+                spoken={`Take back what was seen on ${format.day(row.day)}`}
                 onPress={() => takeBack(row)}
               />
             }
@@ -149,17 +149,17 @@ function Seen({
 
 /** Versions of what was learned, each with a way back to the one before. */
 function useKeep(tank: Tank, learned: LearnedRow) {
-  const say = useSay();
+  const toast = useToast();
   const [send] = api.useEditLearnedMutation();
   const write = async (news: Omit<LearnedRow, 'version'>, says: string) => {
     const params = { id: tank.id };
     const done = await send({ params, body: { ...news, version: learned.version } });
     if (done.error) {
-      say((done.error as Problem).detail, { tone: 'fault' });
+      toast((done.error as Problem).detail, { tone: 'error' });
       return;
     }
     const { version } = done.data as LearnedRow;
-    say(says, { undo: () => void send({ params, body: { ...learned, version } }) });
+    toast(says, { undo: () => void send({ params, body: { ...learned, version } }) });
   };
   const { version: _, ...current } = learned;
   return {

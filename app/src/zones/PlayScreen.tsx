@@ -1,7 +1,7 @@
 import type { Tank } from '@open-larder/contract';
 import { feedingOf } from '@open-larder/contract/zones';
 import { compileRound } from '@open-larder/core/round';
-import { saySignificant } from '@open-larder/core/units';
+import { formatSignificant } from '@open-larder/core/units';
 import { gotBy, type Feeding, type Played } from '@open-larder/core/zones';
 import Pause from 'lucide-react-native/icons/pause';
 import Play from 'lucide-react-native/icons/play';
@@ -10,7 +10,7 @@ import { View } from 'react-native';
 import { FeedingDay, type DayStrip } from '../draw/FeedingDay';
 import { FoodSign } from '../draw/FoodSign';
 import { TankSection } from '../draw/TankSection';
-import { api, useHouse, useNow, useWords, type HouseData } from '../store';
+import { api, useHouse, useNow, useFormat, type AppData } from '../store';
 import { useColours, useWide } from '../theme';
 import { isLit, sectionOf } from '../tank/section';
 import {
@@ -36,7 +36,7 @@ import { usePlayback } from './usePlayback';
 import { useSimulation, type Simulation } from './useSimulation';
 import { RecordNote } from '../forecasts/RecordNote';
 import { useCalibrated } from '../forecasts/useForecastRecord';
-import { sayDrop, saySpan, sayWater } from './words';
+import { formatDrop, formatSpan, formatWater } from './labels';
 
 const WHOLE_DAY = 'day';
 
@@ -61,17 +61,17 @@ export function PlayScreen({ id, moment, day }: { id: string; moment?: string; d
 
 interface FeedingsProps {
   tank: Tank;
-  data: HouseData;
+  data: AppData;
   asked?: string;
   on?: string;
 }
 
 function Feedings({ tank, data, asked, on }: FeedingsProps) {
   const now = useNow();
-  const words = useWords();
+  const format = useFormat();
   // An address may hold anything: what is no day is today.
   const date = on && !Number.isNaN(Date.parse(`${on}T00:00:00Z`)) ? on : now.day;
-  const when = date === now.day ? 'today' : `on ${words.day(date)}`;
+  const when = date === now.day ? 'today' : `on ${format.day(date)}`;
   const [chosen, setChosen] = useState<string | null>(asked ?? null);
   const moments = useMemo(() => momentsOf(data, tank.id, date), [data, tank.id, date]);
   const view = chosen ?? moments[0]?.id ?? WHOLE_DAY;
@@ -92,7 +92,7 @@ function Feedings({ tank, data, asked, on }: FeedingsProps) {
   );
   const nothing = feeding.drops.length === 0;
   const simulation = useSimulation(nothing || !(learned || isError) ? null : feeding);
-  const { played, fault } = simulation;
+  const { played, fieldError } = simulation;
   const parts = { tank, data, feeding, simulation };
   const wide = useWide();
   const outcome = played ? (
@@ -128,8 +128,8 @@ function Feedings({ tank, data, asked, on }: FeedingsProps) {
           title={`Nothing is planned here ${when}`}
           text="Say what the groups of this tank eat; then a feeding can be looked at before it is given."
         />
-      ) : fault ? (
-        <Empty title="This cannot be simulated" text={fault} />
+      ) : fieldError ? (
+        <Empty title="This cannot be simulated" text={fieldError} />
       ) : played ? (
         <Playing key={view} {...parts} played={played} whole={view === WHOLE_DAY} />
       ) : (
@@ -140,27 +140,27 @@ function Feedings({ tank, data, asked, on }: FeedingsProps) {
   );
 }
 
-const momentsOf = (data: HouseData, tankId: string, day: string) =>
+const momentsOf = (data: AppData, tankId: string, day: string) =>
   compileRound(data.house, day)
     .moments.filter(({ stops }) => stops.some((stop) => stop.tank.id === tankId))
     .map(({ moment }) => moment);
 
 interface Parts {
   tank: Tank;
-  data: HouseData;
+  data: AppData;
   feeding: Feeding;
   simulation: Simulation & { stop: () => void };
   played: Played;
 }
 
 function Playing({ tank, data, feeding, simulation, played, whole }: Parts & { whole: boolean }) {
-  const words = useWords();
+  const format = useFormat();
   const colours = useColours();
   const { frames, scene, report } = played;
   const playback = usePlayback(frames.length);
   const frame = frames[playback.at]!;
   const minutes = feeding.fromMin + frame.atS / 60;
-  const clock = words.time(((Math.floor(minutes) % 1440) + 1440) % 1440);
+  const clock = format.time(((Math.floor(minutes) % 1440) + 1440) % 1440);
   const soFar = report.groups.map((_, f) => gotBy(scene, frame, f));
   return (
     <View style={{ gap: 16 }}>
@@ -175,15 +175,15 @@ function Playing({ tank, data, feeding, simulation, played, whole }: Parts & { w
         </IconButton>
         <Scrub
           label="Time in the feeding"
-          says={`${clock}, ${saySpan(frame.atS)} in`}
+          says={`${clock}, ${formatSpan(frame.atS)} in`}
           value={playback.at}
           most={Math.max(1, frames.length - 1)}
           onChange={playback.seek}
         />
       </View>
       <View style={{ flexDirection: 'row', justifyContent: 'space-between', marginTop: -12 }}>
-        <Text look="strong">{clock}</Text>
-        <Text tone="quiet">{whole ? '' : `${saySpan(frame.atS)} in`}</Text>
+        <Text variant="strong">{clock}</Text>
+        <Text tone="quiet">{whole ? '' : `${formatSpan(frame.atS)} in`}</Text>
       </View>
       {whole ? <WholeDay {...{ tank, feeding, played }} minutes={minutes} /> : null}
       <Card label="Who gets it">
@@ -194,12 +194,12 @@ function Playing({ tank, data, feeding, simulation, played, whole }: Parts & { w
       {simulation.bands || simulation.stopped ? null : (
         <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
           <View style={{ flex: 1 }}>
-            <Text look="small" tone="quiet" role="status">
+            <Text variant="small" tone="quiet" role="status">
               {`How sure this is: ${Math.round(simulation.progress * 100)} % of the runs over uncertain traits.`}
             </Text>
           </View>
           <Button
-            look="bare"
+            variant="bare"
             label="Stop"
             spoken="Stop the runs over uncertain traits"
             onPress={simulation.stop}
@@ -237,7 +237,7 @@ function FedTank({
       {room > 0 ? (
         <TankSection
           {...sectionOf(tank, groups, data.species)}
-          label={`${tank.name} from the side, ${saySpan(frame.atS)} into the feeding`}
+          label={`${tank.name} from the side, ${formatSpan(frame.atS)} into the feeding`}
           width={Math.min(room, 760)}
           lit={lit}
           feeding={{ dots: dotsOf(scene, frame), groups: fed }}
@@ -294,7 +294,7 @@ function stripsOf(feeding: Feeding, { frames, scene, report }: Played): DayStrip
   return [
     ...LYING.map(({ name }, strip): DayStrip => ({
       name,
-      says: `${saySignificant(peaks[strip]!)} g at the most`,
+      says: `${formatSignificant(peaks[strip]!)} g at the most`,
       // The root shows a crumb beside a cube.
       heights: Array.from(grams[strip]!, (part) => Math.sqrt(part / most)),
       of: 'food',
@@ -325,7 +325,7 @@ function Outcome({ tank, data, simulation, played: { report } }: Parts) {
   const { water } = report;
   return (
     <View style={{ gap: 16 }}>
-      <Text look="subtitle">What becomes of it</Text>
+      <Text variant="subtitle">What becomes of it</Text>
       <Card>
         {report.drops.map((drop, at) => (
           <ListRow
@@ -333,15 +333,15 @@ function Outcome({ tank, data, simulation, played: { report } }: Parts) {
             first={at === 0}
             lead={<FoodSign family={familyOf(data, drop.foodId)} size={24} />}
             title={drop.name}
-            detail={sayDrop(drop, names.get(drop.groupId) ?? 'Its group', bandOf(at))}
+            detail={formatDrop(drop, names.get(drop.groupId) ?? 'Its group', bandOf(at))}
           />
         ))}
         <ListRow
           title="Adds to the water"
-          detail={sayWater(water.nitrogenMg.value, water.nitrateMgL.value, status)}
+          detail={formatWater(water.nitrogenMg.value, water.nitrateMgL.value, status)}
           trail={
             <View style={{ flexDirection: 'row', alignItems: 'center' }}>
-              <Text look="strong">{`${saySignificant(water.nitrateMgL.value)} mg/L nitrate`}</Text>
+              <Text variant="strong">{`${formatSignificant(water.nitrateMgL.value)} mg/L nitrate`}</Text>
               <WhyLink about="what it adds to the water" why={water.nitrateMgL}>
                 <RecordNote kind="nitrate" />
               </WhyLink>
@@ -352,7 +352,7 @@ function Outcome({ tank, data, simulation, played: { report } }: Parts) {
       <RecordNote
         kind={report.drops.every(({ clearedMin }) => clearedMin === null) ? 'left' : 'clearing'}
       />
-      <Text look="small" tone="quiet">
+      <Text variant="small" tone="quiet">
         A simulation from what is known of each species and size, not a measurement. Look who comes
         and what is left; clearing times are worth more than any figure here.
       </Text>
@@ -360,5 +360,5 @@ function Outcome({ tank, data, simulation, played: { report } }: Parts) {
   );
 }
 
-const familyOf = (data: HouseData, foodId: string) =>
+const familyOf = (data: AppData, foodId: string) =>
   data.foods.find((food) => food.id === foodId)?.family ?? 'grain';

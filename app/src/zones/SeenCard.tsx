@@ -3,7 +3,7 @@ import type { Drop, Feeding } from '@open-larder/core/zones';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { api, useHand } from '../store';
-import { Button, Card, Choice, FaultLine, NumberField, Text, useSay } from '../ui';
+import { Button, Card, Choice, FaultLine, NumberField, Text, useToast } from '../ui';
 import { stampFor } from '../store/intent';
 
 interface Props {
@@ -51,7 +51,7 @@ const CAME = [
 
 /** What a keeper saw of this meal: when it was gone, what was left, who came. */
 export function SeenCard({ tank, day, momentId, feeding }: Props) {
-  const say = useSay();
+  const toast = useToast();
   const [add] = api.useAddSightingMutation();
   const [undo] = api.useUndoSightingMutation();
   const [fate, setFate] = useState<Fate>('unseen');
@@ -88,13 +88,13 @@ export function SeenCard({ tank, day, momentId, feeding }: Props) {
     setFate('unseen');
     setMinutes(null);
     setCame({});
-    say('Noted. It counts when you learn from what was seen.', {
+    toast('Noted. It counts when you learn from what was seen.', {
       undo: () => void undo({ params: { id }, body: stampFor('undo', id) }),
     });
   };
   return (
     <View style={{ gap: 12 }}>
-      <Text look="subtitle">What you saw</Text>
+      <Text variant="subtitle">What you saw</Text>
       <Card label="What you saw">
         <View style={{ padding: 12, gap: 12 }}>
           <Choice label="The food" value={fate} options={FATES} onChange={setFate} />
@@ -117,7 +117,7 @@ export function SeenCard({ tank, day, momentId, feeding }: Props) {
               onChange={(share) => setCame((before) => ({ ...before, [id]: share }))}
             />
           ))}
-          {problem ? <FaultLine fault={problem} /> : null}
+          {problem ? <FaultLine fieldError={problem} /> : null}
           <View style={{ alignItems: 'flex-start' }}>
             <Button
               label="Note it"

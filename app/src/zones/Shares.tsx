@@ -1,4 +1,4 @@
-import { sayNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/core/units';
 import type { Band, GroupReport } from '@open-larder/core/zones';
 import { View } from 'react-native';
 import { RecordNote } from '../forecasts/RecordNote';
@@ -30,7 +30,7 @@ export function Shares({ groups, soFarKj, bands }: Props) {
               <View style={styles.name}>
                 <Text>{group.name}</Text>
               </View>
-              <Text look="strong">{sayPercent(now)}</Text>
+              <Text variant="strong">{formatPercent(now)}</Text>
               <WhyLink about={`what reaches ${group.name}`} why={group.ofNeed}>
                 <RecordNote kind="belly" />
               </WhyLink>
@@ -47,9 +47,9 @@ export function Shares({ groups, soFarKj, bands }: Props) {
               <View style={[styles.got, { width: at100(now) }]} />
               <View style={[styles.need, { left: at100(100) }]} />
             </View>
-            <Text look="small" tone="quiet">
-              {`${sayPercent(group.ofNeed.value)} in the end`}
-              {band ? `, likely ${sayPercent(band.low)} to ${sayPercent(band.high)}` : ''}
+            <Text variant="small" tone="quiet">
+              {`${formatPercent(group.ofNeed.value)} in the end`}
+              {band ? `, likely ${formatPercent(band.low)} to ${formatPercent(band.high)}` : ''}
             </Text>
           </View>
         );
@@ -58,7 +58,7 @@ export function Shares({ groups, soFarKj, bands }: Props) {
   );
 }
 
-const sayPercent = (value: number) => `${sayNumber(value, value >= 10 ? 0 : 1)} %`;
+const formatPercent = (value: number) => `${formatNumber(value, value >= 10 ? 0 : 1)} %`;
 const at100 = (percent: number) =>
   `${(Math.min(FULL, Math.max(0, percent)) / FULL) * 100}%` as const;
 

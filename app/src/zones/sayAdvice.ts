@@ -1,5 +1,5 @@
-import { sayGrams } from '@open-larder/core/food';
-import { saySignificant } from '@open-larder/core/units';
+import { formatGrams } from '@open-larder/core/food';
+import { formatSignificant } from '@open-larder/core/units';
 import type { Advice, Change, Feeding, Outlook } from '@open-larder/core/zones';
 import { lowerFirst, upperFirst } from '../ui';
 
@@ -10,7 +10,7 @@ interface Names {
 }
 
 /** «Give the sinking pellet before work», and one more clause where there are two changes. */
-export function sayChanges(changes: readonly Change[], names: Names): string {
+export function formatChanges(changes: readonly Change[], names: Names): string {
   return `${upperFirst(changes.map((change) => clauseOf(change, names)).join(', and '))}.`;
 }
 
@@ -46,7 +46,7 @@ const TELLING = 5;
 const TELLING_WASTE = 0.05;
 
 /** What it comes to: the group first, then the others, waste and work. */
-export function sayOutcome(
+export function formatOutcome(
   { outlook, workMin }: Advice,
   now: Outlook,
   groupId: string,
@@ -64,10 +64,10 @@ export function sayOutcome(
   const waste =
     Math.abs(less) < TELLING_WASTE * now.wasteG
       ? 'as much is wasted'
-      : `${sayGrams(Number(saySignificant(Math.abs(less))))} ${less > 0 ? 'less' : 'more'} is wasted`;
+      : `${formatGrams(Number(formatSignificant(Math.abs(less))))} ${less > 0 ? 'less' : 'more'} is wasted`;
   const work =
     Math.abs(workMin) < 0.05
       ? 'no more work'
-      : `${saySignificant(Math.abs(workMin))} min ${workMin > 0 ? 'more' : 'less'} work a day`;
+      : `${formatSignificant(Math.abs(workMin))} min ${workMin > 0 ? 'more' : 'less'} work a day`;
   return `${feeding.groups[asked]!.name} get ${[share(asked, ' of their need'), ...others].join('; ')}. ${upperFirst(waste)}, ${work}.`;
 }

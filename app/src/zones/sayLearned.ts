@@ -1,6 +1,6 @@
 import type { LearnedRow, SightingRow } from '@open-larder/contract';
-import { sayNumber } from '@open-larder/core/units';
-import { sayShare } from './words';
+import { formatNumber } from '@open-larder/core/units';
+import { formatShare } from './labels';
 
 type Traits = LearnedRow['groups'][number];
 
@@ -12,7 +12,7 @@ const AS_EXPECTED = 0.07;
  * How fast food is found and how readily it is taken show in one figure: a clearing time cannot tell
  * them apart.
  */
-export function sayLearned({ search, taking, coming, sure, eating }: Traits): string {
+export function formatLearned({ search, taking, coming, sure, eating }: Traits): string {
   const eats = eating ?? { times: search * taking, sure: Math.min(sure.search, sure.taking) };
   const figures = [
     { ...eats, says: (times: string) => `eats ${times} as fast as expected` },
@@ -20,15 +20,15 @@ export function sayLearned({ search, taking, coming, sure, eating }: Traits): st
   ];
   const parts = figures
     .filter(({ times }) => Math.abs(Math.log(times)) > AS_EXPECTED)
-    .map((one) => `${one.says(sayTimes(one.times))} (${saySure(one.sure)})`);
+    .map((one) => `${one.says(formatTimes(one.times))} (${formatSure(one.sure)})`);
   if (parts.length > 0) return `${parts.join('; ')}.`.replace(/^./, (first) => first.toUpperCase());
-  return `As expected (${saySure(Math.max(...figures.map((one) => one.sure)))}).`;
+  return `As expected (${formatSure(Math.max(...figures.map((one) => one.sure)))}).`;
 }
 
-const sayTimes = (multiple: number) => `${sayNumber(multiple, 1)} times`;
+const formatTimes = (multiple: number) => `${formatNumber(multiple, 1)} times`;
 
 /** How much of the doubt that there was before has gone. Steps are ours. */
-function saySure(sure: number): string {
+function formatSure(sure: number): string {
   return sure < 0.1
     ? 'a guess still'
     : sure < 0.3
@@ -44,7 +44,7 @@ const CAME: Record<string, string> = { '0': 'none', '0.5': 'some', '1': 'all' };
  * «Fine flake gone after 8 min; Kuhli loaches: some»
  * @param names of groups and of foods, by id
  */
-export function saySighting(row: SightingRow, names: ReadonlyMap<string, string>): string {
+export function formatSighting(row: SightingRow, names: ReadonlyMap<string, string>): string {
   const foods = row.drops.flatMap(({ key, foodId }) =>
     row.dropKeys?.includes(key) ? (names.get(foodId) ?? []) : [],
   );
@@ -52,13 +52,13 @@ export function saySighting(row: SightingRow, names: ReadonlyMap<string, string>
   const of = row.drops.length > foods.length && foods.length > 0 ? `${foods.join(', ')} ` : '';
   const food =
     row.clearedMin !== null
-      ? [`${of}gone after ${sayNumber(row.clearedMin, 1)} min`]
+      ? [`${of}gone after ${formatNumber(row.clearedMin, 1)} min`]
       : row.left !== null
-        ? [`${of}${sayShare(row.left)} left`]
+        ? [`${of}${formatShare(row.left)} left`]
         : [];
   const came = row.came.map(
     ({ groupId, share }) =>
-      `${names.get(groupId) ?? 'a group'}: ${CAME[String(share)] ?? sayShare(share)} came`,
+      `${names.get(groupId) ?? 'a group'}: ${CAME[String(share)] ?? formatShare(share)} came`,
   );
   return [...food, ...came].join('; ').replace(/^./, (first) => first.toUpperCase());
 }

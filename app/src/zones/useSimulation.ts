@@ -9,7 +9,7 @@ export interface Simulation {
   /** Share of the runs over uncertain traits that are done. */
   progress: number;
   /** What went wrong, in words. */
-  fault?: string;
+  fieldError?: string;
   /** The runs were stopped before the band was known. */
   stopped?: boolean;
 }
@@ -39,7 +39,7 @@ export function useSimulation(feeding: Feeding | null): Simulation & { stop: () 
       report({ bands, progress: 1 });
     };
     work()
-      .catch((error: Error) => report({ fault: error.message }))
+      .catch((error: Error) => report({ fieldError: error.message }))
       .finally(() => zones.stop());
     return () => {
       left = true;

@@ -8,9 +8,9 @@ import { TODAY } from '../testing/clock';
 import { show } from '../testing/show';
 import { Toast } from '../ui';
 import { PlayScreen } from './PlayScreen';
-import { sayChanges } from './sayAdvice';
-import { sayLearned, saySighting } from './sayLearned';
-import { sayDrop, saySpan } from './words';
+import { formatChanges } from './sayAdvice';
+import { formatLearned, formatSighting } from './sayLearned';
+import { formatDrop, formatSpan } from './labels';
 
 // Nothing plays by itself: a test looks at one frame.
 beforeEach(() => {
@@ -289,17 +289,17 @@ describe('what was seen, and learned from it', () => {
   });
 
   it('is said in words', () => {
-    expect(sayLearned(traits)).toBe('0.5 times as many come (fairly sure).');
-    expect(sayLearned({ ...traits, coming: 1 })).toBe('As expected (fairly sure).');
-    expect(sayLearned({ ...traits, coming: 1, search: 1.5 })).toBe(
+    expect(formatLearned(traits)).toBe('0.5 times as many come (fairly sure).');
+    expect(formatLearned({ ...traits, coming: 1 })).toBe('As expected (fairly sure).');
+    expect(formatLearned({ ...traits, coming: 1, search: 1.5 })).toBe(
       'Eats 1.5 times as fast as expected (a guess still).',
     );
     const quarter = { ...seen, clearedMin: null, left: 0.25, came: [] };
-    expect(saySighting(quarter, new Map())).toBe('25 % left');
+    expect(formatSighting(quarter, new Map())).toBe('25 % left');
     // Of one food among several it says which.
     const two = { ...quarter, drops: [...seen.drops, { ...seen.drops[0]!, key: 'other' }] };
     const names = new Map([[seen.drops[0]!.foodId, 'Fine flake']]);
-    expect(saySighting({ ...two, dropKeys: ['other'] }, names)).toBe('Fine flake 25 % left');
+    expect(formatSighting({ ...two, dropKeys: ['other'] }, names)).toBe('Fine flake 25 % left');
   });
 });
 
@@ -307,9 +307,9 @@ describe('words', () => {
   const feeding = {
     foods: [{ id: 'f1', name: 'Fine flake' }],
     drops: [{ key: 's1', foodId: 'f1', manner: PLAIN }],
-  } as unknown as Parameters<typeof sayChanges>[1]['feeding'];
+  } as unknown as Parameters<typeof formatChanges>[1]['feeding'];
   const say = (change: object) =>
-    sayChanges([{ key: 's1', ...change } as Parameters<typeof sayChanges>[0][number]], {
+    formatChanges([{ key: 's1', ...change } as Parameters<typeof formatChanges>[0][number]], {
       feeding,
       moments: new Map([[moment.id, moment.name]]),
     });
@@ -326,7 +326,7 @@ describe('words', () => {
   ])('%j', (change, says) => expect(say(change)).toBe(says));
 
   it('tell times, and what was left where', () => {
-    expect([40, 200, 9000].map(saySpan)).toEqual(['40 s', '3 min', '2.5 h']);
+    expect([40, 200, 9000].map(formatSpan)).toEqual(['40 s', '3 min', '2.5 h']);
     const drop = {
       key: 's1',
       foodId: 'f1',
@@ -346,16 +346,16 @@ describe('words', () => {
         { layer: 'ground' as const, massG: 0.4 },
       ],
     };
-    expect(sayDrop(drop, 'Loaches')).toBe(
+    expect(formatDrop(drop, 'Loaches')).toBe(
       'Loaches get 25 % of what is eaten. About 0.5 g is left to remove, mostly on the ground.',
     );
-    expect(sayDrop({ ...drop, clearedMin: 9, buriedG: 0.3 }, 'Loaches')).toMatch(
+    expect(formatDrop({ ...drop, clearedMin: 9, buriedG: 0.3 }, 'Loaches')).toMatch(
       /Gone after 9 min\. 30 % falls between the gravel, out of reach/,
     );
-    expect(sayDrop({ ...drop, liftedG: 0, stayingG: 0.5 }, 'Loaches')).toMatch(
+    expect(formatDrop({ ...drop, liftedG: 0, stayingG: 0.5 }, 'Loaches')).toMatch(
       /About 0.5 g is still there the next day, mostly on the ground\./,
     );
-    expect(sayDrop({ ...drop, eatenG: 0, clearedMin: 3 }, 'Loaches')).toBe(
+    expect(formatDrop({ ...drop, eatenG: 0, clearedMin: 3 }, 'Loaches')).toBe(
       'It is not eaten. Gone after 3 min.',
     );
   });

@@ -26,7 +26,7 @@ export interface Reader {
 export type CellRead<T> = (text: string, reader: Reader, unit: string | null) => Cell<T>;
 
 const read = <T>(value: T): Cell<T> => ({ value, state: 'read', says: null });
-const fault = (says: string): Cell<never> => ({ value: null, state: 'fault', says });
+const error = (says: string): Cell<never> => ({ value: null, state: 'error', says });
 const guessed = <T>(value: T, says: string): Cell<T> => ({ value, state: 'guessed', says });
 export const blank: Cell<never> = { value: null, state: 'blank', says: null };
 
@@ -47,12 +47,12 @@ export const measure = (of: Measure): CellRead<number> =>
   withNumbers((text, { choice }, unit) => {
     const bare = /^[\d\s.,/½¼¾⅓⅔⅛⅜⅝⅞+−-]+$/u.test(text);
     const seen = readMeasure(bare && unit !== null ? `${text} ${unit}` : text, of, choice);
-    return seen.fault === undefined ? read(seen.base) : fault(seen.fault);
+    return seen.error === undefined ? read(seen.base) : error(seen.error);
   });
 
 export const number: CellRead<number> = withNumbers((text) => {
   const value = Number(text.replace(',', '.'));
-  return Number.isFinite(value) ? read(value) : fault(`«${text}» is not a number`);
+  return Number.isFinite(value) ? read(value) : error(`«${text}» is not a number`);
 });
 
 /** A reading of a water test: «18», «4.1 NO3-N»; a number alone is in the unit of the header. */
@@ -60,7 +60,7 @@ export const reading = (of: Reading): CellRead<number> =>
   withNumbers((text, _, unit) => {
     const [, digits, own] = /^<?\s*([\d.,]+)\s*(.*)$/.exec(text) ?? [];
     const value = Number((digits ?? 'x').replace(',', '.'));
-    if (!Number.isFinite(value)) return fault(`«${text}» is not a reading such as 18`);
+    if (!Number.isFinite(value)) return error(`«${text}» is not a reading such as 18`);
     const [usual, first] = Object.entries(READING_UNITS[of])[0]!;
     const named = own || unit || '';
     if (named === '' && of !== 'ph') {
@@ -73,7 +73,7 @@ export const reading = (of: Reading): CellRead<number> =>
     const base = toReading(of, value, named);
     const known = Object.values(READING_UNITS[of]).map(({ says }) => says);
     return base === null
-      ? fault(`«${named}» is not known here; ${known.join(', ')} are`)
+      ? error(`«${named}» is not known here; ${known.join(', ')} are`)
       : read(Math.round(base * 1e6) / 1e6);
   });
 
@@ -82,7 +82,7 @@ export const share: CellRead<number> = withNumbers((text) => {
   const [, digits, unit] = /^([\d.,]+)\s*(%|g\s*\/\s*kg)?$/i.exec(text) ?? [];
   const value = Number((digits ?? '').replace(',', '.'));
   if (digits === undefined || !Number.isFinite(value))
-    return fault(`«${text}» is not a share such as 46 % or 460 g/kg`);
+    return error(`«${text}» is not a share such as 46 % or 460 g/kg`);
   return read(value / (unit && unit !== '%' ? 1000 : 100));
 });
 
@@ -92,7 +92,7 @@ export const shares: CellRead<[number, number]> = withNumbers((text) => {
   const ends = [low, high].map((end) => Number((end ?? 'x').replace(',', '.')) / 100);
   return ends.every(Number.isFinite)
     ? read(ends as [number, number])
-    : fault(`«${text}» is not a span such as 45 to 70 %`);
+    : error(`«${text}» is not a span such as 45 to 70 %`);
 });
 
 /** Money in whole units, such as 8.90: stored in the smallest. */
@@ -100,7 +100,7 @@ export const money: CellRead<number> = withNumbers((text) => {
   const value = Number(text.replace(/[^\d.,-]/g, '').replace(',', '.'));
   return /\d/.test(text) && Number.isFinite(value)
     ? read(Math.round(value * 100))
-    : fault(`«${text}» is not a price such as 8.90`);
+    : error(`«${text}» is not a price such as 8.90`);
 });
 
 /** Several numbers with «|», «;» or spaces between. */
@@ -111,7 +111,7 @@ export const numbers: CellRead<number[]> = withNumbers((text) => {
     .map((one) => Number(one.replace(',', '.')));
   return seen.every(Number.isFinite)
     ? read(seen)
-    : fault(`«${text}» is not a row of numbers such as 2.1 | 2.4`);
+    : error(`«${text}» is not a row of numbers such as 2.1 | 2.4`);
 });
 
 /** Several phrases with «|» between. */
@@ -128,7 +128,7 @@ export const steps: CellRead<PreparationStep[]> = (text) => {
   const seen = text.split('|').map((one) => writtenStep.safeParse(one));
   const wrong = seen.find((one) => !one.success);
   return wrong
-    ? fault(wrong.error?.issues[0]?.message ?? '')
+    ? error(wrong.error?.issues[0]?.message ?? '')
     : read(seen.map((one) => one.data as PreparationStep));
 };
 
@@ -137,14 +137,14 @@ export const whole: CellRead<number> = withNumbers((text) => {
   if (about) return guessed(Number(about[2]), `taken as ${about[2]}; count them when you can`);
   return /^\d{1,6}$/.test(text)
     ? read(Number(text))
-    : fault(`«${text}» is not a whole number of fish`);
+    : error(`«${text}» is not a whole number of fish`);
 });
 ofWholes.add(whole);
 
 export const yesNo: CellRead<boolean> = (text) => {
   if (/^(yes|y|true|1)$/i.test(text)) return read(true);
   if (/^(no|n|false|0)$/i.test(text)) return read(false);
-  return fault(`write yes or no in place of «${text}»`);
+  return error(`write yes or no in place of «${text}»`);
 };
 
 /** A word of a list; the beginning of exactly one of them is taken as that one. */
@@ -156,13 +156,13 @@ export const oneOf =
     if (same !== undefined) return read(same);
     const near = list.filter((word) => word.startsWith(wanted) || wanted.startsWith(word));
     if (near.length === 1) return guessed(near[0] as W, `taken as «${near[0]}»`);
-    return fault(`write one of: ${list.join(', ')}`);
+    return error(`write one of: ${list.join(', ')}`);
   };
 
 export const date: CellRead<string> = (text, { today }) => {
   if (text.toLowerCase() === 'today') return read(today);
   const seen = daySchema.safeParse(text);
-  return seen.success ? read(seen.data) : fault(`${seen.error.issues[0]?.message}`);
+  return seen.success ? read(seen.data) : error(`${seen.error.issues[0]?.message}`);
 };
 
 /** Minutes after midnight, from «7:30» or «7:30 pm». */
@@ -172,7 +172,7 @@ export const clock: CellRead<number> = (text) => {
   const minute = Number(seen?.[2] ?? 0);
   const half = seen?.[3]?.toLowerCase();
   if (!seen || minute > 59 || hour > (half ? 12 : 23) || (half && hour === 0)) {
-    return fault(`«${text}» is not a time such as 7:30`);
+    return error(`«${text}» is not a time such as 7:30`);
   }
   return read((half ? (hour % 12) + (half === 'pm' ? 12 : 0) : hour) * 60 + minute);
 };
@@ -180,7 +180,7 @@ export const clock: CellRead<number> = (text) => {
 export const species: CellRead<string> = (text, { speciesNamed, commonName }) => {
   const match = speciesNamed(text);
   if (match === null)
-    return fault(
+    return error(
       `no species is called «${text}»; make one of your own, or write its scientific name`,
     );
   const says = `taken as ${commonName(match.key)}`;
@@ -191,12 +191,12 @@ export const species: CellRead<string> = (text, { speciesNamed, commonName }) =>
 export const threeLengths: CellRead<[number, number, number]> = withNumbers(
   (text, reader, unit) => {
     const parts = text.split(/\s*[x×*]\s*/i);
-    if (parts.length !== 3) return fault(`write length × width × height in place of «${text}»`);
+    if (parts.length !== 3) return error(`write length × width × height in place of «${text}»`);
     const last = /[^\d.,/\s½¼¾]+\s*$/u.exec(parts[2] as string)?.[0].trim() ?? unit;
     const seen = parts.map((part) => measure('length')(part, reader, last));
-    const wrong = seen.find((cell) => cell.state === 'fault');
+    const wrong = seen.find((cell) => cell.state === 'error');
     return wrong
-      ? fault(wrong.says as string)
+      ? error(wrong.says as string)
       : read(seen.map((cell) => cell.value) as [number, number, number]);
   },
 );

@@ -45,7 +45,7 @@ export const tableImport = z.object({
 /** What a table leaves open: its keeper is asked. */
 export const DOUBTS = ['numbers', 'days', 'twice'] as const;
 
-export const CELL_STATES = ['read', 'guessed', 'fault', 'blank', 'left out'] as const;
+export const CELL_STATES = ['read', 'guessed', 'error', 'blank', 'left out'] as const;
 export type CellState = (typeof CELL_STATES)[number];
 
 const cell = z.object({
@@ -55,7 +55,7 @@ const cell = z.object({
   says: z.string().nullable(),
 });
 
-export const LINE_STATES = ['new', 'same', 'changed', 'fault'] as const;
+export const LINE_STATES = ['new', 'same', 'changed', 'error'] as const;
 
 const line = z.object({
   /** As a text editor counts, from 1. */
@@ -71,7 +71,7 @@ export const tableReport = z.object({
   /** Titles of the columns as they were understood; null for one that is left out. */
   columns: z.array(z.object({ header: z.string(), title: z.string().nullable() })),
   lines: z.array(line),
-  counts: z.object({ new: z.int(), same: z.int(), changed: z.int(), fault: z.int() }),
+  counts: z.object({ new: z.int(), same: z.int(), changed: z.int(), error: z.int() }),
   written: z.boolean(),
   doubts: z.array(z.enum(DOUBTS)),
   /** What holds for the whole table, such as a column that is missing. */

@@ -173,14 +173,14 @@ function understand(
   if (column.read === date) {
     const plain = plainDay(text, days);
     return plain === null
-      ? { cell: fault(`«${text}» may be two days: say above how days are written`), doubt: 'days' }
+      ? { cell: error(`«${text}» may be two days: say above how days are written`), doubt: 'days' }
       : { cell: column.read(plain, reader, unit) };
   }
   if (numbers === null) return { cell: column.read(text, reader, unit) };
   const plain = plainNumbers(text, numbers, settled);
   if (plain.inDoubt) {
     return {
-      cell: fault(`«${text}» may be thousands or decimals: say above how numbers are written`),
+      cell: error(`«${text}» may be thousands or decimals: say above how numbers are written`),
       doubt: 'numbers',
     };
   }
@@ -191,7 +191,7 @@ function understand(
     : { cell };
 }
 
-const fault = (says: string): Cell => ({ value: null, state: 'fault', says });
+const error = (says: string): Cell => ({ value: null, state: 'error', says });
 
 /** A column that stands twice counts once; the second is left out. */
 function firstOfEach(placed: Placed[]): Placed[] {

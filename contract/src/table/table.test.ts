@@ -61,7 +61,7 @@ describe('numbers as people write them', () => {
 
   it('that stand alone are asked about, and taken as they are said to be', () => {
     const { cells, doubts } = columnOf('lots', 'Amount', ['1,000 g', '5 g']);
-    expect(cells[0]).toMatchObject({ state: 'fault', says: expect.stringMatching(/thousands or/) });
+    expect(cells[0]).toMatchObject({ state: 'error', says: expect.stringMatching(/thousands or/) });
     expect(doubts).toEqual(['numbers']);
     const as = (numbers: 'point' | 'comma') =>
       valuesOf('lots', 'Amount', ['1,000 g', '5 g'], { numbers, days: null })[0];
@@ -71,7 +71,7 @@ describe('numbers as people write them', () => {
 
   it('of which others contradict each other are asked about too', () => {
     const { cells, doubts } = columnOf('lots', 'Amount', ['1,000 g', '2.5 g', '2,5 g']);
-    expect(cells.map(({ state }) => state)).toEqual(['fault', 'read', 'read']);
+    expect(cells.map(({ state }) => state)).toEqual(['error', 'read', 'read']);
     expect(doubts).toEqual(['numbers']);
   });
 
@@ -104,7 +104,7 @@ describe('days as people write them', () => {
 
   it('that may be two are asked about, and taken as they are said to be', () => {
     const { cells, doubts } = columnOf('lots', 'Bought', ['03/04/2026', '05/06/2026']);
-    expect(cells[0]).toMatchObject({ state: 'fault', says: expect.stringMatching(/two days/) });
+    expect(cells[0]).toMatchObject({ state: 'error', says: expect.stringMatching(/two days/) });
     expect(doubts).toEqual(['days']);
     const as = (days: 'dmy' | 'mdy') =>
       valuesOf('lots', 'Bought', ['03/04/2026'], { numbers: null, days })[0];
@@ -173,7 +173,7 @@ describe('a cell of a table', () => {
     ['lots', 'place', 'attic', /write one of: cupboard, freezer/],
   ] as const)('of %s, under «%s», «%s» is a fault', (table, header, text, says) => {
     const { cell } = one(table, header, text);
-    expect(cell.state).toBe('fault');
+    expect(cell.state).toBe('error');
     expect(cell.says).toMatch(says);
   });
 
@@ -237,7 +237,7 @@ describe('a cell of a table', () => {
     ['house', 'size', '60 x 30', /length × width × height/],
     ['house', 'since', '3/4/2026', /may be two days/],
   ] as const)('in %s under «%s», «%s» is asked about', (table, header, text, says) => {
-    expect(one(table, header, text).cell).toMatchObject({ state: 'fault', value: null });
+    expect(one(table, header, text).cell).toMatchObject({ state: 'error', value: null });
     expect(one(table, header, text).cell.says).toMatch(says);
   });
 
@@ -278,7 +278,7 @@ describe('a cell of a table', () => {
   it('says «today» for the reader’s day', () => {
     expect(one('house', 'arrived on', 'Today').cell.value).toBe('2026-03-10');
     expect(one('house', 'arrived on', '2026-02-28').cell.value).toBe('2026-02-28');
-    expect(one('house', 'arrived on', '2026-02-30').cell.state).toBe('fault');
+    expect(one('house', 'arrived on', '2026-02-30').cell.state).toBe('error');
   });
 });
 
@@ -367,15 +367,15 @@ describe('a tank as a whole', () => {
     widthCm: 30,
     heightCm: 30,
   };
-  const fault = (over: Partial<z.input<typeof tankCreate>>) => tankFault({ ...tank, ...over });
+  const error = (over: Partial<z.input<typeof tankCreate>>) => tankFault({ ...tank, ...over });
 
   it('holds what fits into it, and not more', () => {
-    expect(fault({})).toBeNull();
-    expect(fault({ litres: 54 })).toBeNull();
-    expect(fault({ litres: 55 })).toMatchObject({ path: 'litres', message: /holds 54 litres/ });
-    expect(fault({ waterLevelCm: 31 })?.path).toBe('waterLevelCm');
-    expect(fault({ groundDepthCm: 27, ground: 'sand' })?.path).toBe('groundDepthCm');
-    expect(fault({ lengthCm: null })?.path).toBe('litres');
-    expect(fault({ lengthCm: null, litres: 500 })).toBeNull();
+    expect(error({})).toBeNull();
+    expect(error({ litres: 54 })).toBeNull();
+    expect(error({ litres: 55 })).toMatchObject({ path: 'litres', message: /holds 54 litres/ });
+    expect(error({ waterLevelCm: 31 })?.path).toBe('waterLevelCm');
+    expect(error({ groundDepthCm: 27, ground: 'sand' })?.path).toBe('groundDepthCm');
+    expect(error({ lengthCm: null })?.path).toBe('litres');
+    expect(error({ lengthCm: null, litres: 500 })).toBeNull();
   });
 });

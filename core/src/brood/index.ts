@@ -12,9 +12,9 @@ export { daysToLength, slowAndFast, youngLengthCm, type YoungTraits } from './le
 export { LARVAL_GAPE, WIDEST_OF_GAPE, widestPreyUm } from './mouth';
 export { broodOn, warmthOn, type BroodEvent, type BroodState, type TubState } from './line';
 export { defaultFirstFood, menuOf, type BroodFood } from './menu';
-export { fryPortion, sayAnimals, type FryDay, type FryFood, type FryPortion } from './portion';
+export { fryPortion, formatAnimals, type FryDay, type FryFood, type FryPortion } from './portion';
 export { broodTraits, type BroodTraits } from './traits';
-export { raisable, safeBesideCm, type House as RaisingHouse, type Raisable } from './raise';
+export { raisable, safeBesideCm, type FeedingModel as RaisingHouse, type Raisable } from './raise';
 export {
   DEMAND_DAYS,
   LADDER_DAYS,

@@ -1,5 +1,5 @@
 import { loadCatalogue } from '@open-larder/catalogue/load';
-import { broodOn, fryPortion, sayAnimals, type FryDay } from '.';
+import { broodOn, fryPortion, formatAnimals, type FryDay } from '.';
 import { report } from './brood.testkit';
 
 const on = (day: number) => `2026-03-${String(day).padStart(2, '0')}`;
@@ -114,5 +114,5 @@ it.each([
   [54_321, '54 thousand'],
   [11_383_525, '11 million'],
 ])('%d animals are said as %s', (count, says) => {
-  expect(sayAnimals(count)).toBe(says);
+  expect(formatAnimals(count)).toBe(says);
 });

@@ -2,7 +2,7 @@ import { assertRange } from '../units';
 import { MOST_CM_PER_L } from './tub';
 
 /** What a house has for a brood, and what one of it wants. */
-export interface House {
+export interface FeedingModel {
   /** Litres of tubs and tanks that are free for them at the end. */
   litres: number;
   /** Length at which someone takes them, cm. */
@@ -28,7 +28,7 @@ export interface Raisable {
  * How many young this house can raise to a length: by its litres, its live food, and its minutes.
  * @throws RangeError for a length, a tub or a need that is not there
  */
-export function raisable(house: House): Raisable {
+export function raisable(house: FeedingModel): Raisable {
   assertRange('length at which they go', house.targetCm, 0.1, 200);
   assertRange('litres of a tub', house.litresPerTub, 0.05, 50_000);
   const perTub = (MOST_CM_PER_L * house.litresPerTub) / house.targetCm;

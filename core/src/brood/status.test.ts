@@ -47,7 +47,7 @@ describe('how a brood stands', () => {
     expect(works(due)).toContain('start');
     const late = fry({ foods: missing, today: addDays(moina!.startBy!, 2) });
     const start = broodWork(late, status(late)).find(({ what }) => what === 'start');
-    expect(start).toMatchObject({ says: 'Start Moina at once', pressing: true });
+    expect(start).toMatchObject({ says: 'Start Moina at once', urgent: true });
     expect(start!.why).toMatch(/2 days late for its rung in 10 days/);
   });
 
@@ -69,7 +69,7 @@ describe('how a brood stands', () => {
     const bare = fry({ foods: [none] });
     expect(status(bare).feeds).toMatchObject([{ key: 'brine-shrimp', missing: true }]);
     const asks = broodWork(bare, status(bare)).find(({ what }) => what === 'firstFood');
-    expect(asks).toMatchObject({ pressing: true });
+    expect(asks).toMatchObject({ urgent: true });
     // Where two rungs overlap, the one that is there carries both.
     const both = [liveFood('vinegar-worms'), none];
     expect(status(fry({ foods: both, today: on(4) })).feeds).toMatchObject([
@@ -131,7 +131,7 @@ describe('how a brood stands', () => {
     const shrimp = { ...small, firstFood: 'shrimp' as const };
     expect(status(shrimp).gapDays).toBeGreaterThan(2);
     const hungry = broodWork(shrimp, status(shrimp)).find(({ what }) => what === 'firstFood');
-    expect(hungry).toMatchObject({ pressing: true });
+    expect(hungry).toMatchObject({ urgent: true });
     const powder = { ...small, firstFood: 'powder' as const };
     expect(status(powder).rungs).toEqual([]);
   });
@@ -350,7 +350,7 @@ describe('other ways of life', () => {
   it('a treatment holds food back, and names no dose', () => {
     const task = fry({ events: [...fry().events, report('treated', on(9))] });
     const work = broodWork(task, status(task));
-    expect(work[0]).toMatchObject({ what: 'treated', pressing: true });
+    expect(work[0]).toMatchObject({ what: 'treated', urgent: true });
     expect(work.map(({ what }) => what)).not.toContain('feed');
     expect(work.map(({ what }) => what)).not.toContain('firstFood');
     expect(works({ ...task, today: on(12) })).toContain('firstFood');

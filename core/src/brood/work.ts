@@ -1,7 +1,7 @@
-import { sayUnits } from '../food';
+import { formatUnits } from '../food';
 import { daysBetween } from '../round';
-import { sayNumber } from '../units';
-import { sayAnimals } from './portion';
+import { formatNumber } from '../units';
+import { formatAnimals } from './portion';
 import { safeBesideCm } from './raise';
 import { LADDER_DAYS, type BroodStatus, type BroodTask } from './status';
 import type { TubStatus } from './tubs';
@@ -14,7 +14,7 @@ export interface BroodWork {
   says: string;
   why: string;
   /** It cannot wait until tomorrow. */
-  pressing: boolean;
+  urgent: boolean;
   /** The tub that it is about; null is the brood. */
   tubId: string | null;
 }
@@ -46,14 +46,14 @@ export function broodWork(task: BroodTask, status: BroodStatus): BroodWork[] {
     ...status.tubs.flatMap((tub) => tubWork(task, status, tub)),
     ...homeWork(task, status),
   ];
-  return work.sort((a, b) => Number(b.pressing) - Number(a.pressing));
+  return work.sort((a, b) => Number(b.urgent) - Number(a.urgent));
 }
 
-const plain = (what: BroodWorkKind, says: string, why: string, pressing = false): BroodWork => ({
+const plain = (what: BroodWorkKind, says: string, why: string, urgent = false): BroodWork => ({
   what,
   says,
   why,
-  pressing,
+  urgent,
   tubId: null,
 });
 
@@ -86,7 +86,7 @@ function conditioningWork(task: BroodTask, { state }: BroodStatus): BroodWork[] 
       plain(
         'live',
         'Live food for the pair today',
-        `Every other day; ${sayDays(left)} more of it.`,
+        `Every other day; ${formatDays(left)} more of it.`,
       ),
     );
   }
@@ -127,7 +127,7 @@ function fastWork({ way, raising, today }: BroodTask, { state, swim }: BroodStat
     plain(
       'recover',
       `The parents: ${way.recovers}`,
-      `They fasted; ${sayDays(RECOVER_DAYS - since)} more.`,
+      `They fasted; ${formatDays(RECOVER_DAYS - since)} more.`,
     ),
   ];
 }
@@ -224,7 +224,7 @@ function feedWork({ state, feeds, firstFood, gapDays, swim, ageDays }: BroodStat
     work.push(
       plain(
         state.firstFoodOn === null ? 'firstFood' : 'feed',
-        `${name}: ${sayUnits(unitsPerMeal, unit)}, ${times(meals)}${animalsPerMeal === null ? '' : ` (about ${sayAnimals(animalsPerMeal)} each)`}`,
+        `${name}: ${formatUnits(unitsPerMeal, unit)}, ${times(meals)}${animalsPerMeal === null ? '' : ` (about ${formatAnimals(animalsPerMeal)} each)`}`,
         instead !== null
           ? `In place of ${instead}, which is not there yet.`
           : short
@@ -248,15 +248,15 @@ function cultureWork({ today }: BroodTask, { rungs }: BroodStatus): BroodWork[] 
         'start',
         late > 0 ? `Start ${name} at once` : `Start ${name} ${latest(-late)}`,
         late > 0
-          ? `It gives after ${sayDays(leadDays)}, ${sayDays(late)} late for its rung ${ahead(today, from)}. A share of another keeper’s culture makes up for it.`
-          : `It gives after ${sayDays(leadDays)}, and its rung begins ${ahead(today, from)}.`,
+          ? `It gives after ${formatDays(leadDays)}, ${formatDays(late)} late for its rung ${ahead(today, from)}. A share of another keeper’s culture makes up for it.`
+          : `It gives after ${formatDays(leadDays)}, and its rung begins ${ahead(today, from)}.`,
         late >= 0,
       ),
     ];
   });
 }
 
-const sayDays = (days: number) => (days === 1 ? 'a day' : `${days} days`);
+const formatDays = (days: number) => (days === 1 ? 'a day' : `${days} days`);
 
 /** «today», «tomorrow», «in 12 days» */
 function ahead(today: string, day: string): string {
@@ -271,22 +271,22 @@ const latest = (days: number) =>
 function tubWork(task: BroodTask, status: BroodStatus, tub: TubStatus): BroodWork[] {
   const { species, today } = task;
   const work: BroodWork[] = [];
-  const report = (what: BroodWorkKind, says: string, why: string, pressing = false) =>
-    work.push({ what, says, why, pressing, tubId: tub.id });
+  const report = (what: BroodWorkKind, says: string, why: string, urgent = false) =>
+    work.push({ what, says, why, urgent, tubId: tub.id });
   const eats = tub.gramsPerDay > 0;
   if (eats && tub.change !== 0 && tub.changedOn !== today) {
     if (tub.change === null) {
       report(
         'change',
         `${tub.name}: change all of it twice a day, or give them more water`,
-        `Ammonia builds up within ${sayNumber(tub.hours ?? 0, 0)} h; no daily change is enough.`,
+        `Ammonia builds up within ${formatNumber(tub.hours ?? 0, 0)} h; no daily change is enough.`,
         true,
       );
     } else {
       report(
         'change',
-        `${tub.name}: lift what is left, change ${sayNumber(tub.change * tub.litres, 1)} L after the last meal`,
-        `With seasoned water of its warmth, into a white bucket. Ammonia builds up within ${sayNumber(tub.hours ?? 0, 0)} h.`,
+        `${tub.name}: lift what is left, change ${formatNumber(tub.change * tub.litres, 1)} L after the last meal`,
+        `With seasoned water of its warmth, into a white bucket. Ammonia builds up within ${formatNumber(tub.hours ?? 0, 0)} h.`,
       );
     }
   }
@@ -295,7 +295,7 @@ function tubWork(task: BroodTask, status: BroodStatus, tub: TubStatus): BroodWor
     report(
       'sort',
       `${tub.name}: sort them by size`,
-      `Their lengths spread by ${sayNumber((tub.spread ?? 0) * 100, 0)} %: the large ones eat the food of the small, or the small.`,
+      `Their lengths spread by ${formatNumber((tub.spread ?? 0) * 100, 0)} %: the large ones eat the food of the small, or the small.`,
     );
   }
   const crowded = wantsL !== null && wantsL > tub.litres;
@@ -304,7 +304,7 @@ function tubWork(task: BroodTask, status: BroodStatus, tub: TubStatus): BroodWor
       'moveUp',
       `${tub.name}: move them up`,
       crowded
-        ? `${count} of ${sayNumber(lengthCm ?? 0, 1)} cm want ${sayNumber(wantsL, 0)} L, and have ${sayNumber(tub.litres, 0)}.`
+        ? `${count} of ${formatNumber(lengthCm ?? 0, 1)} cm want ${formatNumber(wantsL, 0)} L, and have ${formatNumber(tub.litres, 0)}.`
         : 'More than half of its water would have to be changed each day.',
     );
   }
@@ -313,7 +313,7 @@ function tubWork(task: BroodTask, status: BroodStatus, tub: TubStatus): BroodWor
     report(
       'apart',
       `${tub.name}: part those that fight`,
-      `${species.common} of ${sayNumber(lengthCm, 1)} cm do not tolerate each other for long.`,
+      `${species.common} of ${formatNumber(lengthCm, 1)} cm do not tolerate each other for long.`,
     );
   }
   const first = tub.id === status.tubs[0]?.id;
@@ -349,8 +349,8 @@ function homeWork({ today, species }: BroodTask, status: BroodStatus): BroodWork
       plain(
         'home',
         target <= today
-          ? `Ask who takes them: they are ${sayNumber(targetCm, 1)} cm`
-          : `Ask who takes them: ${sayNumber(targetCm, 1)} cm ${ahead(today, target)}`,
+          ? `Ask who takes them: they are ${formatNumber(targetCm, 1)} cm`
+          : `Ask who takes them: ${formatNumber(targetCm, 1)} cm ${ahead(today, target)}`,
         'Sale and transport by local rules; nothing is released.',
       ),
     );
@@ -366,7 +366,7 @@ function homeWork({ today, species }: BroodTask, status: BroodStatus): BroodWork
       plain(
         'home',
         'The parents’ tank can take them back',
-        `From ${sayNumber(safe, 1)} cm on they no longer fit the parents’ mouths.`,
+        `From ${formatNumber(safe, 1)} cm on they no longer fit the parents’ mouths.`,
       ),
     );
   }

@@ -1,5 +1,5 @@
 import type { CultureKind } from '@open-larder/catalogue/cultures';
-import type { House } from '../round';
+import type { FeedingModel } from '../round';
 import { plannedUse } from '../stock';
 import { jarFor, staggered, type Jar } from './hatch';
 import { gramsOfOne } from './kind';
@@ -25,7 +25,7 @@ export interface LiveFood {
 }
 
 export interface SupplyTask {
-  house: House;
+  house: FeedingModel;
   /** The first day, YYYY-MM-DD. */
   day: string;
   foods: LiveFood[];

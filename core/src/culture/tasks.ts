@@ -30,14 +30,14 @@ export function commonTasks({ kind }: Vessel, status: VesselStatus): Work[] {
       what: 'look',
       says: 'Look whether it has cleared, before it is fed',
       why: 'Its water was foul, and was changed.',
-      pressing: false,
+      urgent: false,
     });
   } else if (foul) {
     work.push({
       what: 'clear',
       says: 'No food; change a third of its water',
       why: 'Its water was foul: food rots in it.',
-      pressing: true,
+      urgent: true,
     });
   }
   const due = kind.feedDays !== null && (status.fedDays ?? status.ageDays) >= kind.feedDays;
@@ -46,7 +46,7 @@ export function commonTasks({ kind }: Vessel, status: VesselStatus): Work[] {
       what: 'feed',
       says: kind.clears ? `Feed, if it is clear: ${kind.feedWith}` : `Feed: ${kind.feedWith}`,
       why: `${status.fedDays === null ? 'Not fed since it was started' : `Fed ${ago(status.fedDays)}`}; ${kind.feedRule}.`,
-      pressing: kind.feedDays! > 0 && (status.fedDays ?? status.ageDays) > 3 * kind.feedDays!,
+      urgent: kind.feedDays! > 0 && (status.fedDays ?? status.ageDays) > 3 * kind.feedDays!,
     });
   }
   const unchanged = status.changedDays ?? status.ageDays;
@@ -55,7 +55,7 @@ export function commonTasks({ kind }: Vessel, status: VesselStatus): Work[] {
       what: 'change',
       says: `Change water: ${kind.waterChange}`,
       why: `${status.changedDays === null ? 'Not changed since it was started' : `Changed ${ago(unchanged)}`}.`,
-      pressing: unchanged >= 2 * kind.changeDays,
+      urgent: unchanged >= 2 * kind.changeDays,
     });
   }
   return work;
@@ -72,7 +72,7 @@ export function lookTask(status: VesselStatus): Work[] {
         status.unseenDays >= UNKNOWN_AFTER
           ? `Not checked for ${days(status.unseenDays)}: its figures are guesses.`
           : `Not checked for ${days(status.unseenDays)}.`,
-      pressing: status.unseenDays >= UNKNOWN_AFTER,
+      urgent: status.unseenDays >= UNKNOWN_AFTER,
     },
   ];
 }
@@ -85,7 +85,7 @@ export function thinTask(status: VesselStatus): Work[] {
       what: 'thin',
       says: 'Harvest or split it',
       why: `It is ${Math.round(status.fullness * 100)} % full: crowded cultures crash.`,
-      pressing: status.fullness >= 0.9,
+      urgent: status.fullness >= 0.9,
     },
   ];
 }
@@ -100,7 +100,7 @@ export function hatchTasks({ hatchesAtMs, contentG }: VesselStatus, nowMs: numbe
       what: 'hatched',
       says: 'Harvest, rinse with fresh water, then serve or keep it cold',
       why: 'It has hatched; each loses a quarter of its energy in the first day.',
-      pressing: old,
+      urgent: old,
     },
   ];
 }
@@ -126,7 +126,7 @@ export function nextTask(
         left <= 0
           ? `It fades since ${days(Math.round(-left))}.`
           : `It begins to fade in ${days(Math.max(1, Math.round(left)))}.`,
-      pressing: left <= 0,
+      urgent: left <= 0,
     },
   ];
 }

@@ -11,7 +11,7 @@ export interface Work {
   says: string;
   why: string;
   /** More than the usual rhythm: it gets worse from day to day. */
-  pressing: boolean;
+  urgent: boolean;
 }
 
 /**
@@ -28,11 +28,11 @@ export function workOn(vessel: Vessel, status: VesselStatus, day: string, nowMs:
         what: 'restart',
         says: isFromEggs(kind) ? 'Rinse it, and set it up anew' : 'Clean it, and start anew',
         why: state === 'crashed' ? 'It crashed.' : `It is ${status.ageDays} days old and spent.`,
-        pressing: state === 'crashed',
+        urgent: state === 'crashed',
       },
     ];
   }
   return wayOf(kind)
     .tasks(vessel, status, day, nowMs)
-    .sort((a, b) => Number(b.pressing) - Number(a.pressing));
+    .sort((a, b) => Number(b.urgent) - Number(a.urgent));
 }

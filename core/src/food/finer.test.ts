@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { finersOf, sayUnits, stepAt, toGrams, toHandUnits, type HandUnit } from '.';
+import { finersOf, formatUnits, stepAt, toGrams, toHandUnits, type HandUnit } from '.';
 
 const powder = {
   kind: 'dry' as const,
@@ -54,7 +54,7 @@ describe('less than the smallest step', () => {
     ['a little under a step stays a step', whole, 0.1, '¼ tablet'],
   ])('%s', (_, unit, massG, says) => {
     const units = toHandUnits(massG, unit);
-    expect(sayUnits(units, unit)).toBe(says);
+    expect(formatUnits(units, unit)).toBe(says);
   });
 
   it.each([

@@ -1,5 +1,5 @@
 import { formOf, massOfPieceG, type Pieces } from '../mouth/piece';
-import { sayAmount } from './amount';
+import { formatAmount } from './amount';
 import type { HandUnit } from './handUnit';
 
 /**
@@ -75,7 +75,7 @@ function stirred(food: Divisible, grams: number, units: number, of: string): Fin
   return [{ name: `mL (${made})`, plural: `mL (${made})`, unitsEach: units / GLASS_ML, step }];
 }
 
-const stepOf = ({ name, step }: Divisible['unit']) => `${sayAmount(step)} ${name}`;
+const stepOf = ({ name, step }: Divisible['unit']) => `${formatAmount(step)} ${name}`;
 
 /** Under this share of a step the finer way is taken; above it one step is given. Assumption. */
 const BELOW_STEP = 0.5;

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { carbohydrate, digestibleEnergy, sayGrams, sayUnits, toGrams, toHandUnits } from '.';
+import { carbohydrate, digestibleEnergy, formatGrams, formatUnits, toGrams, toHandUnits } from '.';
 
 const flake = { protein: 0.46, fat: 0.08, fibre: 0.03, ash: 0.1, moisture: 0.07 };
 const worm = { protein: 0.06, fat: 0.01, fibre: 0.006, ash: 0.009, moisture: 0.9 };
@@ -35,12 +35,12 @@ describe('hand units', () => {
     [1.25, '1¼ cubes'],
     [3, '3 cubes'],
   ])('%d is said «%s»', (units, said) => {
-    expect(sayUnits(units, { name: 'cube', plural: 'cubes', step: 0.25 })).toBe(said);
+    expect(formatUnits(units, { name: 'cube', plural: 'cubes', step: 0.25 })).toBe(said);
   });
 
   it('says tiny masses in milligrams', () => {
-    expect(sayGrams(0.00045)).toBe('0.45 mg');
-    expect(sayGrams(0.1234)).toBe('0.123 g');
+    expect(formatGrams(0.00045)).toBe('0.45 mg');
+    expect(formatGrams(0.1234)).toBe('0.123 g');
   });
 
   it('agree with grams within half a step, and never deal nothing for something', () => {

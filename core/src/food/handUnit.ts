@@ -1,6 +1,6 @@
-import { saySignificant } from '../units';
+import { formatSignificant } from '../units';
 import type { Known } from '../why';
-import { sayAmount } from './amount';
+import { formatAmount } from './amount';
 import { dealtFiner, finerDeal, type Finer } from './finer';
 
 /** What a hand can deal: a pinch, a quarter tablet, half a cube. */
@@ -40,32 +40,32 @@ export function toGrams(units: number, unit: Pick<HandUnit, 'massG'>): number {
 }
 
 /** «3 pinches», «½ cube», «1¼ tablets». */
-export function sayUnits(
+export function formatUnits(
   units: number,
   unit: Pick<HandUnit, 'name' | 'plural' | 'step' | 'finer'>,
 ): string {
   const less = dealtFiner(units, unit);
-  return less ? sayCount(less.units, less.finer) : sayCount(units, unit);
+  return less ? formatCount(less.units, less.finer) : formatCount(units, unit);
 }
 
-function sayCount(units: number, unit: { name: string; plural: string }): string {
-  return `${sayAmount(units)} ${units > 1 ? unit.plural : unit.name}`;
+function formatCount(units: number, unit: { name: string; plural: string }): string {
+  return `${formatAmount(units)} ${units > 1 ? unit.plural : unit.name}`;
 }
 
 /** «0.16 g»: three significant digits. */
-export function sayGrams(massG: number): string {
+export function formatGrams(massG: number): string {
   return massG < 0.001 && massG > 0
-    ? `${saySignificant(massG * 1000)} mg`
-    : `${saySignificant(massG)} g`;
+    ? `${formatSignificant(massG * 1000)} mg`
+    : `${formatSignificant(massG)} g`;
 }
 
 /** «0.18 to 0.27 g»: what lies within one factor of a mass. */
-export function sayGramBand(massG: number, factor: number): string {
+export function formatGramBand(massG: number, factor: number): string {
   const low = massG / factor;
   const high = massG * factor;
   return high < 0.1
-    ? `${saySignificant(low * 1000, 2)} to ${saySignificant(high * 1000, 2)} mg`
-    : `${saySignificant(low, 2)} to ${saySignificant(high, 2)} g`;
+    ? `${formatSignificant(low * 1000, 2)} to ${formatSignificant(high * 1000, 2)} mg`
+    : `${formatSignificant(low, 2)} to ${formatSignificant(high, 2)} g`;
 }
 
 /** Keep multiples of a step free of binary dust (0.1 + 0.2). */

@@ -1,13 +1,20 @@
 export { carbohydrate, digestibleEnergy, ofDryMatter, type Composition } from './energy';
 export { finersOf, stepAt, type Finer } from './finer';
-export { sayGramBand, sayGrams, sayUnits, toGrams, toHandUnits, type HandUnit } from './handUnit';
+export {
+  formatGramBand,
+  formatGrams,
+  formatUnits,
+  toGrams,
+  toHandUnits,
+  type HandUnit,
+} from './handUnit';
 export { isLitter, softensOn, type Lasting } from './litter';
 export { compared, type Compared } from './compare';
 export {
   mealSteps,
   prepared,
-  sayMinutes,
-  sayPreparation,
+  formatMinutes,
+  formatPreparation,
   type InWater,
   type Prepared,
 } from './prepare';

@@ -65,7 +65,7 @@ describe('a label', () => {
     ],
   ])('%#', (text, expected) => {
     expect(percent(text)).toEqual(expected);
-    expect(readLabel(text, 'dry').fault).toBeNull();
+    expect(readLabel(text, 'dry').error).toBeNull();
   });
 
   it('on dry matter is turned into as fed with its own moisture', () => {
@@ -91,10 +91,10 @@ describe('a label', () => {
   });
 
   it('that cannot be read, or cannot be true, says so', () => {
-    expect(readLabel('a lovely food for lovely fish', 'dry').fault).toMatch(
+    expect(readLabel('a lovely food for lovely fish', 'dry').error).toMatch(
       /no analysis was found/,
     );
-    expect(readLabel('protein 80 %, fat 40 %', 'dry').fault).toMatch(/add up to/);
+    expect(readLabel('protein 80 %, fat 40 %', 'dry').error).toMatch(/add up to/);
   });
 
   it('in any order gives the same, as per cent and as g/kg', () => {

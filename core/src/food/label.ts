@@ -17,7 +17,7 @@ export interface Label {
   /** What carried a number and was not understood, in the label's own words. */
   left: string[];
   /** What cannot be true, in words; null where all fits. */
-  fault: string | null;
+  error: string | null;
 }
 
 /** Names in English, German, French, Spanish, Italian, Dutch and Polish. */
@@ -100,7 +100,7 @@ export function readLabel(text: string, kind: FoodKind): Label {
       return [nutrient, part ? (dry ? asFed(part) : part) : estimate(nutrient, kind, moisture)];
     }),
   ) as Record<Nutrient, LabelPart>;
-  return { parts, left, fault: faultOf(parts, read.size, unread) };
+  return { parts, left, error: faultOf(parts, read.size, unread) };
 }
 
 /** The part of a label that is its analysis: after its heading, up to the next list of ingredients. */

@@ -1,4 +1,4 @@
-import { mealSteps, prepared, sayMinutes, sayPreparation } from '.';
+import { mealSteps, prepared, formatMinutes, formatPreparation } from '.';
 
 const step = (kind: 'soak' | 'crumble' | 'thaw' | 'rinse', toMm: number | null = null) => ({
   kind,
@@ -61,10 +61,10 @@ describe('preparation', () => {
   it('is said with its time where that is worth saying', () => {
     const thaw = { kind: 'thaw' as const, leadMin: 15, workMin: 1, toMm: null };
     const rinse = { kind: 'rinse' as const, leadMin: 1, workMin: 1, toMm: null };
-    expect(sayPreparation([thaw, rinse])).toBe('thaw 15 min, then rinse');
-    expect(sayPreparation([step('crumble', 0.5)])).toBe('crumble to 0.5 mm 60 min');
-    expect(sayPreparation([])).toBe('');
-    expect([45, 120, 150, 1800, 4320].map(sayMinutes)).toEqual([
+    expect(formatPreparation([thaw, rinse])).toBe('thaw 15 min, then rinse');
+    expect(formatPreparation([step('crumble', 0.5)])).toBe('crumble to 0.5 mm 60 min');
+    expect(formatPreparation([])).toBe('');
+    expect([45, 120, 150, 1800, 4320].map(formatMinutes)).toEqual([
       '45 min',
       '2 h',
       '2.5 h',

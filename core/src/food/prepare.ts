@@ -1,5 +1,5 @@
 import type { FoodForm, PieceForm, Preparation, PreparationStep } from '@open-larder/catalogue';
-import { sayNumber, saySignificant } from '../units';
+import { formatNumber, formatSignificant } from '../units';
 
 /** How a food behaves in the water. */
 export interface InWater {
@@ -67,11 +67,11 @@ export function mealSteps(steps: readonly PreparationStep[]): PreparationStep[] 
 }
 
 /** «soak 2 h, then rinse»; a minute or two is not worth naming. */
-export function sayPreparation(steps: readonly PreparationStep[]): string {
+export function formatPreparation(steps: readonly PreparationStep[]): string {
   return steps
     .map(({ kind, leadMin, toMm }) => {
-      const size = toMm === null ? '' : ` to ${saySignificant(toMm)} mm`;
-      return leadMin < NAMED_MIN ? `${kind}${size}` : `${kind}${size} ${sayMinutes(leadMin)}`;
+      const size = toMm === null ? '' : ` to ${formatSignificant(toMm)} mm`;
+      return leadMin < NAMED_MIN ? `${kind}${size}` : `${kind}${size} ${formatMinutes(leadMin)}`;
     })
     .join(', then ');
 }
@@ -79,12 +79,12 @@ export function sayPreparation(steps: readonly PreparationStep[]): string {
 const NAMED_MIN = 5;
 
 /** «45 min», «2 h», «1½ d»: to a half. */
-export function sayMinutes(minutes: number): string {
+export function formatMinutes(minutes: number): string {
   const [value, unit] =
     minutes < 90
       ? [Math.round(minutes), 'min']
       : minutes < 48 * 60
         ? [Math.round(minutes / 30) / 2, 'h']
         : [Math.round(minutes / 720) / 2, 'd'];
-  return `${sayNumber(value, 1)} ${unit}`;
+  return `${formatNumber(value, 1)} ${unit}`;
 }

@@ -97,12 +97,12 @@ describe('any life', () => {
   it('is faulty just where the first impossible loss is, and sound without it', () => {
     fc.assert(
       fc.property(lives, (life) => {
-        const fault = lifeFault(life, null);
-        if (fault === null) return;
-        const broken = life.find((event) => event.id === fault.eventId) as LifeEvent;
+        const error = lifeFault(life, null);
+        if (error === null) return;
+        const broken = life.find((event) => event.id === error.eventId) as LifeEvent;
         const before = life.filter((event) => event.day < broken.day);
         expect(before.length === 0 ? null : lifeFault(before, null)).toBeNull();
-        expect(fault.sentence).toContain(broken.day);
+        expect(error.sentence).toContain(broken.day);
       }),
     );
   });

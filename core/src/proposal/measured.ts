@@ -2,7 +2,7 @@ import { daysBetween } from '../round';
 import type { GrowthStatus } from '../growth/status';
 import { grows, type Stage } from '../fish';
 import type { WaterStatus } from '../water/status';
-import { sayNumber } from '../units';
+import { formatNumber } from '../units';
 import { MOST_CHANGE } from './propose';
 import type { Sign } from './signs';
 
@@ -30,7 +30,7 @@ export function growthSigns(status: GrowthStatus, stage: Stage): Sign[] {
   if (last && grows(stage) && shrank === null && usualCm !== null && against !== 'unsure') {
     const behind = against === 'behind';
     const pull = behind ? Math.min(1, (1 - last.mean / usualCm) / BEHIND_FULL) : 0;
-    const kind = `${sayNumber(last.mean, 1)} cm, ${sayNumber(usualCm, 1)} usual`;
+    const kind = `${formatNumber(last.mean, 1)} cm, ${formatNumber(usualCm, 1)} usual`;
     const says = behind ? `behind their kind: ${kind}` : `growing: ${kind}`;
     signs.push({ kind: 'growth', day: last.day, pull, weight: 1, says, enough: behind });
   }

@@ -28,7 +28,7 @@ function gutOf(group: GroupOnDay): Gut {
   return group.species.stomach ? 'stomach' : 'stomachless';
 }
 
-const sayGut: Record<Gut, string> = {
+const formatGut: Record<Gut, string> = {
   stomach: 'with a stomach',
   stomachless: 'no stomach',
   larva: 'larval gut',
@@ -48,7 +48,7 @@ export function evacuationPerHour(group: GroupOnDay): Known {
     how: 'rate at 25 °C × warmth factor',
     source: EVACUATION_SOURCE,
     from: [
-      worded('Gut', sayGut[gut], 'assumed', EVACUATION_SOURCE),
+      worded('Gut', formatGut[gut], 'assumed', EVACUATION_SOURCE),
       assumed('Evacuation rate at 25 °C', EVACUATION_PER_H[gut], '1/h', EVACUATION_SOURCE),
       warmth,
     ],
@@ -90,7 +90,7 @@ export function largestMeal(group: GroupOnDay): Known {
       massG,
       assumed('Number of fish', group.count, '', 'the events of the group'),
       assumed(
-        `Largest meal, ${sayGut[gut]}`,
+        `Largest meal, ${formatGut[gut]}`,
         LARGEST_MEAL[gut] * 100,
         '% of body mass, dry',
         'Starting value; an assumption',

@@ -26,4 +26,4 @@ export {
 } from './gut';
 export { fastFactor } from './fasting';
 export { besideRation, portion, type Food, type Portion } from './portion';
-export { QUIET_ROUNDING, sayRounding } from './rounding';
+export { QUIET_ROUNDING, formatRounding } from './rounding';

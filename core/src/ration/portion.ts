@@ -7,7 +7,7 @@ import {
   type Composition,
   type HandUnit,
 } from '../food';
-import { saySignificant } from '../units';
+import { formatSignificant } from '../units';
 import { assumed, computed, measured, type Known } from '../why';
 
 export interface Food {
@@ -75,7 +75,7 @@ export function portion(
       unit: units > 1 ? food.unit.plural : food.unit.name,
       how:
         ownUnits === null
-          ? `grams ÷ mass of one ${food.unit.name}, to the nearest ${saySignificant(stepAt(units, food.unit))}`
+          ? `grams ÷ mass of one ${food.unit.name}, to the nearest ${formatSignificant(stepAt(units, food.unit))}`
           : 'set by the keeper in place of the computed portion',
       from: [
         wantedG,

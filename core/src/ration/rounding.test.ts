@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { QUIET_ROUNDING, sayRounding } from '.';
+import { QUIET_ROUNDING, formatRounding } from '.';
 
 describe('what rounding made of a ration', () => {
   it.each([
@@ -13,14 +13,14 @@ describe('what rounding made of a ration', () => {
     [4.26, '4.3 times the need'],
     [0.02, '98 % under the need'],
   ])('%s of what is wanted: «%s»', (ofWanted, says) => {
-    expect(sayRounding(ofWanted)).toBe(says);
+    expect(formatRounding(ofWanted)).toBe(says);
   });
 
   it('is never quiet past a twentieth, and never said within it', () => {
     fc.assert(
       fc.property(fc.double({ min: 0.01, max: 20, noNaN: true }), (ofWanted) => {
         const quiet = Math.abs(ofWanted - 1) <= QUIET_ROUNDING + 1e-9;
-        expect(sayRounding(ofWanted) === '').toBe(quiet);
+        expect(formatRounding(ofWanted) === '').toBe(quiet);
       }),
     );
   });

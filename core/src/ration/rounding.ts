@@ -6,7 +6,7 @@ export const QUIET_ROUNDING = 0.05;
  * @param ofWanted what is dealt ÷ what is needed
  * @returns empty where it is not worth saying
  */
-export function sayRounding(ofWanted: number): string {
+export function formatRounding(ofWanted: number): string {
   const off = Math.abs(ofWanted - 1);
   if (off <= QUIET_ROUNDING + 1e-9) return '';
   if (ofWanted >= 2) return `${Math.round(ofWanted * 10) / 10} times the need`;

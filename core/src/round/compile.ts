@@ -1,7 +1,7 @@
 import type { Food } from '../ration';
 import { instantOf, wallMinutes, type Moment } from './clock';
 import { compileGroupDay, type DueServing, type GroupDay } from './day';
-import type { House, HouseGroup, HouseTank } from './plan';
+import type { FeedingModel, HouseGroup, HouseTank } from './plan';
 
 export interface RoundServing extends DueServing {
   /** Stable for a serving on a day, so that two phones name the same thing. */
@@ -35,7 +35,7 @@ export interface Round {
  * Linear in servings. Moments are ordered by the time at which their first tank is due.
  * @param day YYYY-MM-DD in the house's time zone
  */
-export function compileRound(house: House, day: string): Round {
+export function compileRound(house: FeedingModel, day: string): Round {
   const foods = new Map<string, Food>(house.foods.map((food) => [food.id, food]));
   const tanks = new Map(house.tanks.map((tank) => [tank.id, tank]));
   const stops = new Map<string, Map<string, RoundStop>>();

@@ -1,5 +1,5 @@
 import { addDays, wallMinutes } from './clock';
-import type { House } from './plan';
+import type { FeedingModel } from './plan';
 
 const DAY_MIN = 1440;
 /** So long after its last serving a night belongs to its evening. Assumption. */
@@ -16,7 +16,7 @@ export interface DayTime {
  * evening before, and so does the time until it is done.
  */
 export function feedingDay(
-  { moments, tanks, groups }: Pick<House, 'moments' | 'tanks' | 'groups'>,
+  { moments, tanks, groups }: Pick<FeedingModel, 'moments' | 'tanks' | 'groups'>,
   now: DayTime,
 ): DayTime {
   const tankOf = new Map(tanks.map((tank) => [tank.id, tank]));

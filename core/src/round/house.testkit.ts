@@ -1,11 +1,11 @@
 import { ownPair } from '@open-larder/catalogue';
 import { PLAIN } from './manner';
-import { NO_PLAN, type House, type HouseGroup, type HouseTank } from './plan';
+import { NO_PLAN, type FeedingModel, type HouseGroup, type HouseTank } from './plan';
 
 const EVERY_DAY = [1, 2, 3, 4, 5, 6, 7];
 
 /** Two tanks, two groups, three foods: enough to compile a day from. */
-export function testHouse(over: Partial<House> = {}): House {
+export function testHouse(over: Partial<FeedingModel> = {}): FeedingModel {
   return {
     timeZone: 'Europe/Berlin',
     moments: [

@@ -19,7 +19,7 @@ export const MOST_AFTER_MIN = 240;
 export const MOST_SPOTS = 4;
 
 /** «soaked, carried down, in 2 places, 5 min later»; empty for what is simply given. */
-export function sayManner({ afterMin, spots, carried, soaked, apart }: Manner): string {
+export function formatManner({ afterMin, spots, carried, soaked, apart }: Manner): string {
   return [
     soaked ? 'soaked' : '',
     carried ? 'carried to them' : '',

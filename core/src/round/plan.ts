@@ -88,7 +88,7 @@ export interface InTraining extends Training {
 }
 
 /** All that a day is compiled from. */
-export interface House {
+export interface FeedingModel {
   timeZone: string;
   moments: readonly Moment[];
   tanks: readonly HouseTank[];

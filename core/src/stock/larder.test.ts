@@ -1,4 +1,4 @@
-import { addDays, compileRound, type House } from '../round';
+import { addDays, compileRound, type FeedingModel } from '../round';
 import { testGroup, testHouse } from '../round/house.testkit';
 import { larderOf, type Stocked } from '.';
 import { plannedUse } from './plannedUse';
@@ -26,7 +26,7 @@ const flake = (over: Partial<Stocked> = {}): Stocked => ({
 const looking = { today: MONDAY, horizon: 120 };
 
 /** Grams of flake on a day, by compiling that day's Round in full. */
-function gramsOn(house: House, day: string): number {
+function gramsOn(house: FeedingModel, day: string): number {
   return compileRound(house, day)
     .moments.flatMap((moment) => moment.stops.flatMap((stop) => stop.servings))
     .reduce((sum, { portion }) => sum + portion.massG, 0);

@@ -1,4 +1,4 @@
-import { addDays, type House } from '../round';
+import { addDays, type FeedingModel } from '../round';
 import { daysLeft, type Waste } from './daysLeft';
 import type { Lot } from './drawDown';
 import { plannedUse } from './plannedUse';
@@ -57,7 +57,7 @@ interface Looking {
  * Linear in servings, and in lots times days.
  */
 export function larderOf(
-  house: House,
+  house: FeedingModel,
   stock: readonly Stocked[],
   { today, horizon }: Looking,
 ): Larder {

@@ -3,7 +3,7 @@ import {
   compileGroupDay,
   dayOfCycle,
   restOn,
-  type House,
+  type FeedingModel,
   type HouseGroup,
   type HouseTank,
 } from '../round';
@@ -22,7 +22,7 @@ export interface PlannedUse {
  * @param from first day, YYYY-MM-DD
  * @param days how many days
  */
-export function plannedUse(house: House, from: string, days: number): PlannedUse[] {
+export function plannedUse(house: FeedingModel, from: string, days: number): PlannedUse[] {
   const foods = new Map(house.foods.map((food) => [food.id, food]));
   const tanks = new Map(house.tanks.map((tank) => [tank.id, tank]));
   const moments = new Set(house.moments.map((moment) => moment.id));

@@ -1,4 +1,4 @@
-import { readDaysAt, sayDays, type UnitChoice } from '.';
+import { readDaysAt, formatDays, type UnitChoice } from '.';
 
 const metric: UnitChoice = { units: 'metric', temperature: 'C', hardness: 'dGH' };
 const us: UnitChoice = { units: 'us', temperature: 'F', hardness: 'ppm' };
@@ -16,8 +16,8 @@ describe('days at a temperature, as keepers write them', () => {
     ['150 degree-days', 6, 6, null],
     ['168 °C·d at 28', 6, 6, 28],
   ])('%s', (text, minDays, maxDays, tempC) => {
-    const { days, fault } = readDaysAt(text, metric, 25);
-    expect(fault).toBeUndefined();
+    const { days, error } = readDaysAt(text, metric, 25);
+    expect(error).toBeUndefined();
     expect(days!.minDays).toBeCloseTo(minDays, 6);
     expect(days!.maxDays).toBeCloseTo(maxDays, 6);
     if (tempC === null) expect(days!.tempC).toBeNull();
@@ -30,13 +30,13 @@ describe('days at a temperature, as keepers write them', () => {
 
   it.each(['soon', '0 days', '400 days', '3 days at noon', '3 weeks-ish', '-2 days'])(
     '«%s» is refused with a sentence',
-    (text) => expect(readDaysAt(text, metric, 25).fault).toMatch(/\w+ \w+/),
+    (text) => expect(readDaysAt(text, metric, 25).error).toMatch(/\w+ \w+/),
   );
 
   it('reads back as it is said', () => {
-    expect(sayDays({ minDays: 6, maxDays: 8 })).toBe('6 to 8 days');
-    expect(sayDays({ minDays: 1, maxDays: 1 })).toBe('1 day');
-    expect(readDaysAt(sayDays({ minDays: 2, maxDays: 3.5 }), metric, 25).days).toMatchObject({
+    expect(formatDays({ minDays: 6, maxDays: 8 })).toBe('6 to 8 days');
+    expect(formatDays({ minDays: 1, maxDays: 1 })).toBe('1 day');
+    expect(readDaysAt(formatDays({ minDays: 2, maxDays: 3.5 }), metric, 25).days).toMatchObject({
       minDays: 2,
       maxDays: 3.5,
     });

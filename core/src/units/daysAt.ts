@@ -1,4 +1,4 @@
-import { sayNumber, type UnitChoice } from './measures';
+import { formatNumber, type UnitChoice } from './measures';
 import { readMeasure, readNumberAlone } from './reading';
 
 /** Days that something takes at a temperature, as a keeper knows them: «6 to 8 days at 28 °C». */
@@ -9,7 +9,7 @@ export interface DaysAt {
   tempC: number | null;
 }
 
-export type DaysReading = { days: DaysAt; fault?: undefined } | { days?: undefined; fault: string };
+export type DaysReading = { days: DaysAt; error?: undefined } | { days?: undefined; error: string };
 
 const NUMBER = String.raw`[\d.,½¼¾]+(?:\s+\d\/\d)?`;
 const SHAPE = new RegExp(
@@ -27,19 +27,19 @@ const MAX_DAYS = 365;
  */
 export function readDaysAt(text: string, choice: UnitChoice, optimumC: number): DaysReading {
   const found = SHAPE.exec(text);
-  if (!found) return { fault: `«${text.trim()}» is not understood; write «6 to 8 days at 28 °C»` };
+  if (!found) return { error: `«${text.trim()}» is not understood; write «6 to 8 days at 28 °C»` };
   const [, from, to = from, unit = 'd', at] = found as unknown as string[];
   const temperature = at === undefined ? null : readMeasure(at, 'temperature', choice);
-  if (temperature?.fault !== undefined) return { fault: temperature.fault };
+  if (temperature?.error !== undefined) return { error: temperature.error };
   const tempC = temperature?.base ?? null;
   const [low, high] = [from!, to!].map((one) => readNumberAlone(one));
-  if (low!.base === undefined) return { fault: low!.fault! };
-  if (high!.base === undefined) return { fault: high!.fault! };
+  if (low!.base === undefined) return { error: low!.error! };
+  if (high!.base === undefined) return { error: high!.error! };
   const divisor = divisorOf(unit, tempC ?? optimumC);
   const [a, b] = [low!.base / divisor, high!.base / divisor];
   const days = { minDays: Math.min(a, b), maxDays: Math.max(a, b), tempC };
   if (!(days.minDays > 0) || days.maxDays > MAX_DAYS) {
-    return { fault: `days lie over 0 and up to ${MAX_DAYS}` };
+    return { error: `days lie over 0 and up to ${MAX_DAYS}` };
   }
   return { days };
 }
@@ -50,8 +50,8 @@ function divisorOf(unit: string, tempC: number): number {
 }
 
 /** «6 to 8 days», or «7 days» where both are one. */
-export function sayDays({ minDays, maxDays }: Pick<DaysAt, 'minDays' | 'maxDays'>): string {
-  const [low, high] = [sayNumber(minDays, 1), sayNumber(maxDays, 1)];
+export function formatDays({ minDays, maxDays }: Pick<DaysAt, 'minDays' | 'maxDays'>): string {
+  const [low, high] = [formatNumber(minDays, 1), formatNumber(maxDays, 1)];
   if (low === high) return low === '1' ? '1 day' : `${low} days`;
   return `${low} to ${high} days`;
 }

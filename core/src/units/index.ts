@@ -1,9 +1,9 @@
-export { readDaysAt, sayDays, type DaysAt, type DaysReading } from './daysAt';
+export { readDaysAt, formatDays, type DaysAt, type DaysReading } from './daysAt';
 export { assertRange, OutOfRange } from './range';
 export {
-  say,
-  sayNumber,
-  saySignificant,
+  formatQuantity,
+  formatNumber,
+  formatSignificant,
   scaleOf,
   type Measure,
   type Scale,

@@ -64,22 +64,22 @@ export function scaleOf(choice: UnitChoice, measure: Measure): Scale {
 }
 
 /** A base value as the keeper reads it, «10.5 cm», with trailing zeros dropped. */
-export function say(choice: UnitChoice, measure: Measure, base: number): string {
+export function formatQuantity(choice: UnitChoice, measure: Measure, base: number): string {
   const scale = scaleOf(choice, measure);
-  return `${sayNumber(scale.fromBase(base), scale.decimals)} ${scale.unit}`;
+  return `${formatNumber(scale.fromBase(base), scale.decimals)} ${scale.unit}`;
 }
 
 /** A number with at most `decimals` decimals and no trailing zeros. */
-export function sayNumber(value: number, decimals: number): string {
+export function formatNumber(value: number, decimals: number): string {
   const text = value.toFixed(decimals);
   return text.includes('.') ? text.replace(/\.?0+$/, '') : text;
 }
 
 /** Some significant digits, never in exponent form: for masses from micrograms to kilograms. */
-export function saySignificant(value: number, digits = 3): string {
+export function formatSignificant(value: number, digits = 3): string {
   if (value === 0 || !Number.isFinite(value)) return String(value);
   const decimals = Math.max(0, Math.min(9, digits - 1 - Math.floor(Math.log10(Math.abs(value)))));
-  return sayNumber(value, decimals);
+  return formatNumber(value, decimals);
 }
 
 const GALLON_IMPERIAL_L = 4.54609;

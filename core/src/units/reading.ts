@@ -1,7 +1,7 @@
 import { scaleOf, UNITS_READ, type Measure, type UnitChoice } from './measures';
 
 /** What was typed, as a base value, or what is wrong with it in words. */
-export type Reading = { base: number; fault?: undefined } | { base?: undefined; fault: string };
+export type Reading = { base: number; error?: undefined } | { base?: undefined; error: string };
 
 const FRACTIONS: Record<string, string> = {
   '½': '1/2',
@@ -42,7 +42,7 @@ export function readMeasure(
     const found = PART.exec(rest);
     if (!found)
       return {
-        fault: `«${text.trim()}» is not a number; write one such as ${example(measure, choice)}`,
+        error: `«${text.trim()}» is not a number; write one such as ${example(measure, choice)}`,
       };
     const number = readNumber(found[1] as string);
     const unit = (found[2] ?? '').trim();
@@ -66,7 +66,7 @@ export function readNumberAlone(text: string): Reading {
   if (isRange(bare)) return range(text);
   const found = new RegExp(`^${NUMBER}$`).exec(bare);
   const base = found ? readNumber(bare) : Number.NaN;
-  return Number.isFinite(base) ? { base } : { fault: `«${text.trim()}» is not a number` };
+  return Number.isFinite(base) ? { base } : { error: `«${text.trim()}» is not a number` };
 }
 
 function plain(text: string): string {
@@ -102,7 +102,7 @@ function joined(text: string): string {
 const isRange = (text: string) =>
   /^\d[\d.,]*\s*(?:\p{L}|[°"″'′%])*\s*(?:[–—-]|to\b|bis\b)\s*\d/u.test(text);
 const range = (text: string): Reading => ({
-  fault: `«${text.trim()}» is a range; write one number, such as its middle`,
+  error: `«${text.trim()}» is a range; write one number, such as its middle`,
 });
 
 function readNumber(text: string): number {
@@ -141,11 +141,11 @@ const UNDERSTOOD: Record<Measure, string> = {
 };
 
 const unknownUnit = (unit: string, measure: Measure, also: readonly string[]): Reading => ({
-  fault: `«${unit}» is not known here; ${[...also, UNDERSTOOD[measure]].join(', ')} are`,
+  error: `«${unit}» is not known here; ${[...also, UNDERSTOOD[measure]].join(', ')} are`,
 });
 
 const unclear = (text: string, measure: Measure, choice: UnitChoice): Reading => ({
-  fault: `«${text.trim()}» can be read in more than one way; write one such as ${example(measure, choice)}`,
+  error: `«${text.trim()}» can be read in more than one way; write one such as ${example(measure, choice)}`,
 });
 
 const EXAMPLES: Record<Measure, number> = {

@@ -2,8 +2,8 @@ import fc from 'fast-check';
 import {
   readMeasure,
   readNumberAlone,
-  say,
-  saySignificant,
+  formatQuantity,
+  formatSignificant,
   scaleOf,
   type Measure,
   type UnitChoice,
@@ -28,13 +28,13 @@ describe('units', () => {
     ['hardness', 6, '107 ppm', '6 dGH'],
     ['flow', 757, '200 gal/h', '757 L/h'],
   ] as const)('%s', (measure, value, us, metric) => {
-    expect(say(US, measure, value)).toBe(us);
-    expect(say(METRIC, measure, value)).toBe(metric);
+    expect(formatQuantity(US, measure, value)).toBe(us);
+    expect(formatQuantity(METRIC, measure, value)).toBe(metric);
   });
 
   it('are chosen one by one', () => {
-    expect(say({ ...METRIC, temperature: 'F' }, 'temperature', 25)).toBe('77 °F');
-    expect(say({ ...METRIC, temperature: 'F' }, 'length', 25)).toBe('25 cm');
+    expect(formatQuantity({ ...METRIC, temperature: 'F' }, 'temperature', 25)).toBe('77 °F');
+    expect(formatQuantity({ ...METRIC, temperature: 'F' }, 'length', 25)).toBe('25 cm');
   });
 
   it('come back unchanged from any system: switching units changes nothing stored', () => {
@@ -55,7 +55,7 @@ describe('units', () => {
   });
 
   it('say three significant digits without exponents', () => {
-    expect([0.0000123, 0.0456, 1.5, 12345].map((value) => saySignificant(value))).toEqual([
+    expect([0.0000123, 0.0456, 1.5, 12345].map((value) => formatSignificant(value))).toEqual([
       '0.0000123',
       '0.0456',
       '1.5',
@@ -120,7 +120,7 @@ describe('a quantity as it is typed', () => {
     ['1 in 2 in 3 in', 'length', /more than one way/],
     ['1/0 in', 'length', /more than one way/],
   ] as const)('«%s» is asked about', (text, measure, words) => {
-    expect(readMeasure(text, measure, METRIC).fault).toMatch(words);
+    expect(readMeasure(text, measure, METRIC).error).toMatch(words);
   });
 
   it.each([
@@ -134,7 +134,7 @@ describe('a quantity as it is typed', () => {
   ])('«%s» alone is %d', (text, value) => expect(readNumberAlone(text).base).toBe(value));
 
   it.each(['', 'x', '5 6', '3-4', '1/0', '1..2'])('«%s» alone is no number', (text) =>
-    expect(readNumberAlone(text).fault).toMatch(/is not a number|is a range/),
+    expect(readNumberAlone(text).error).toMatch(/is not a number|is a range/),
   );
 
   it('reads back what it says, in every unit', () => {
@@ -160,7 +160,7 @@ describe('a quantity as it is typed', () => {
         fc.constantFrom(...MEASURES),
         (text, measure) => {
           const read = readMeasure(text, measure, METRIC);
-          expect(read.fault !== undefined || Number.isFinite(read.base)).toBe(true);
+          expect(read.error !== undefined || Number.isFinite(read.base)).toBe(true);
         },
       ),
     );

@@ -1,6 +1,6 @@
 import type { PreparationStep } from '@open-larder/catalogue';
 import { mealSteps } from '../food';
-import { addDays, compileRound, type House } from '../round';
+import { addDays, compileRound, type FeedingModel } from '../round';
 
 /** What of a food decides when it is prepared. */
 export interface PreparedFood {
@@ -44,7 +44,7 @@ const DAY_MIN = 1440;
  * @param first the first day, YYYY-MM-DD
  */
 export function preparing(
-  house: House,
+  house: FeedingModel,
   foods: readonly PreparedFood[],
   first: string,
   days: number,
@@ -122,7 +122,7 @@ export interface PutBy {
  * or a set gel, and what the plan takes of them.
  */
 export function batchesOf(
-  house: House,
+  house: FeedingModel,
   foods: readonly PreparedFood[],
   first: string,
   days: number,

@@ -1,5 +1,5 @@
 import type { Species } from '@open-larder/catalogue';
-import type { House } from '../round';
+import type { FeedingModel } from '../round';
 import type { FeedFood, FeedGroup, FeedTank } from '../zones';
 import type { School } from './school';
 
@@ -35,7 +35,7 @@ export function mostOn({ stockG, liveG }: ShelfFood, days: readonly number[]): n
 /** A tank's plan with all that it is judged and balanced by. */
 export interface WeekTask {
   /** The house with this tank and its groups alone; foods, units and moments are those of all. */
-  house: House;
+  house: FeedingModel;
   tank: FeedTank;
   groups: readonly WeekGroup[];
   foods: readonly FeedFood[];

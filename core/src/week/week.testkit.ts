@@ -1,4 +1,4 @@
-import { NO_PLAN, PLAIN, type Diet, type DietServing, type House } from '../round';
+import { NO_PLAN, PLAIN, type Diet, type DietServing, type FeedingModel } from '../round';
 import { testEater, testFlake, testLoaches, testWafer, testWater } from '../zones/zones.testkit';
 import type { FeedFood, FeedGroup } from '../zones';
 import type { WeekGroup, WeekTask } from './task';
@@ -53,7 +53,7 @@ export function testTask({
   diets?: Record<string, Diet>;
   foods?: FeedFood[];
   plan?: typeof NO_PLAN;
-  house?: Partial<House>;
+  house?: Partial<FeedingModel>;
 } & Partial<Omit<WeekTask, 'groups' | 'foods' | 'house'>> = {}): WeekTask {
   const tank = testWater();
   const known = groups.map((group) => ({

@@ -1,7 +1,7 @@
 import {
   addDays,
   compileRound,
-  type House,
+  type FeedingModel,
   type LightHours,
   type Round,
   type RoundServing,
@@ -37,7 +37,7 @@ const LONGEST_DAYS = 60;
  * @param foods with the times at which this tank's keeper lifts them
  */
 export function dropsBefore(
-  house: House,
+  house: FeedingModel,
   tankId: string,
   foods: readonly Pick<FeedFood, 'id' | 'liftAfterMin'>[],
   day: string,

@@ -15,7 +15,7 @@ import { groupsOn } from '../group/history';
 import { measuredIn } from '../group/measured';
 import { ratingsIn } from '../rating/store';
 import { servedIn } from '../records/served';
-import type { Household } from '../round/house';
+import type { HouseholdSnapshot } from '../round/house';
 import { listEvents } from '../water/store';
 
 interface Span {
@@ -26,7 +26,7 @@ interface Span {
 /** What became of groups, tanks and foods in a span of days, both counted. */
 export async function accountIn(
   scope: Scope,
-  household: Household,
+  household: HouseholdSnapshot,
   span: Span,
 ): Promise<Account & { served: Rows }> {
   const [served, events, ratings] = await Promise.all([
@@ -60,7 +60,7 @@ const sampleOf = (sample: DaySample | undefined) =>
     ? { day: sample.day, cm: sample.mean, low: sample.low, high: sample.high, n: sample.n }
     : null;
 
-function groupsIn(household: Household, { from, to }: Span, rows: Rows): Account['groups'] {
+function groupsIn(household: HouseholdSnapshot, { from, to }: Span, rows: Rows): Account['groups'] {
   const tanks = new Map(household.tanks.map((tank) => [tank.id, tank]));
   const foods = new Map(household.foods.map((food) => [food.id, food]));
   const walk = (tankId: string) => tanks.get(tankId)?.walkOrder ?? Infinity;
@@ -135,7 +135,7 @@ function groupsIn(household: Household, { from, to }: Span, rows: Rows): Account
 }
 
 function tanksIn(
-  household: Household,
+  household: HouseholdSnapshot,
   { to }: Span,
   rows: Rows,
   events: readonly WaterEventRow[],

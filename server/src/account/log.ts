@@ -1,5 +1,5 @@
 import type { LogName } from '@open-larder/contract';
-import { sayNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/core/units';
 import Papa from 'papaparse';
 import { listEvents as listBroodEvents, broods, tubsOf } from '../brood/store';
 import { listEvents as listVesselEvents, vessels } from '../culture/store';
@@ -7,7 +7,7 @@ import type { Scope } from '../db';
 import { answeredOf } from '../proposal/answered';
 import { answersAfter } from '../proposal/answers';
 import { ratingsIn } from '../rating/store';
-import type { Household } from '../round/house';
+import type { HouseholdSnapshot } from '../round/house';
 import { trialRow, trials } from '../trial/store';
 
 type Line = Record<string, string | number | boolean>;
@@ -19,7 +19,7 @@ const FIRST_DAY = '1990-01-01';
 /** A whole log as CSV, the oldest first; units stand in the heads. */
 export async function logCsv(
   scope: Scope,
-  household: Household,
+  household: HouseholdSnapshot,
   log: LogName,
   today: string,
 ): Promise<string> {
@@ -44,7 +44,7 @@ const TIES = new Set(['id', 'vesselId', 'broodId', 'tubId', 'toTubId', 'at', 'se
 
 const LINES: Record<
   LogName,
-  (scope: Scope, household: Household, today: string) => Promise<Line[]>
+  (scope: Scope, household: HouseholdSnapshot, today: string) => Promise<Line[]>
 > = {
   async cultures(scope) {
     const kept = await vessels(scope, null, null);
@@ -108,8 +108,8 @@ const LINES: Record<
         weeks: trial.weeks,
         'worth seeing %': Math.round(trial.difference * 100),
         says: report?.says ?? refused,
-        'difference %': report ? sayNumber(report.share * 100, 1) : '',
-        chance: report ? sayNumber(report.chance, 4) : '',
+        'difference %': report ? formatNumber(report.share * 100, 1) : '',
+        chance: report ? formatNumber(report.chance, 4) : '',
         note: trial.note,
       };
     });

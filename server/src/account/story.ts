@@ -1,4 +1,4 @@
-import { sayNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/core/units';
 import type { PDFFont, PDFPage } from 'pdf-lib';
 import { fitted, INK, newDocument, QUIET, ROE, RULE, wrapped } from '../print/page';
 
@@ -135,7 +135,7 @@ function drawCurve(
       thickness: 0.5,
       color: RULE,
     });
-    page.drawText(sayNumber(value, value < 10 ? 1 : 0), { ...small, x: SHEET.edge, y: at - 3 });
+    page.drawText(formatNumber(value, value < 10 ? 1 : 0), { ...small, x: SHEET.edge, y: at - 3 });
   }
   if (cap !== null) {
     page.drawLine({

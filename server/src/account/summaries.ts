@@ -1,15 +1,15 @@
-import { addDays, daysBetween, sayGrams } from '@open-larder/core';
+import { addDays, daysBetween, formatGrams } from '@open-larder/core';
 import { computeGrowthStatus } from '@open-larder/core/growth';
-import { sayNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/core/units';
 import { waterLitres } from '@open-larder/core/tank';
 import type { Scope } from '../db';
 import { measuredIn } from '../group/measured';
 import { notFound } from '../http/problems';
 import { answersAfter } from '../proposal/answers';
 import { answeredOf } from '../proposal/answered';
-import { sayDay } from '../print/page';
+import { formatDay } from '../print/page';
 import { ratingsIn } from '../rating/store';
-import type { Household } from '../round/house';
+import type { HouseholdSnapshot } from '../round/house';
 import { trialRow, trials } from '../trial/store';
 import { listEvents } from '../water/store';
 import { accountIn } from './account';
@@ -20,20 +20,20 @@ import {
   fish,
   money,
   percent,
-  sayDecided,
-  sayDiet,
-  sayGroup,
-  sayLife,
-  sayRating,
-  sayTrial,
-} from './words';
+  formatDecided,
+  formatDiet,
+  formatGroup,
+  formatLife,
+  formatRating,
+  formatTrial,
+} from './labels';
 
 /** So far back a story shows of food, water and costs. */
 const SPAN_DAYS = 365;
 const MOST = 500;
 
 interface Told {
-  household: Household;
+  household: HouseholdSnapshot;
   today: string;
   currency: string;
 }
@@ -67,7 +67,7 @@ export async function groupStory(scope: Scope, id: string, report: Told): Promis
       species?.common,
       tank ? `in ${tank.name}` : null,
       state ? `${fish(state.size.total)}, ${state.stage}` : 'no longer kept',
-      sayDay(today),
+      formatDay(today),
     ]
       .filter(Boolean)
       .join(' · '),
@@ -75,7 +75,7 @@ export async function groupStory(scope: Scope, id: string, report: Told): Promis
       ? {
           head: 'Mean length with its interval',
           unit: 'cm',
-          ends: [sayDay(first.day), sayDay(samples.at(-1)!.day)],
+          ends: [formatDay(first.day), formatDay(samples.at(-1)!.day)],
           points: samples.map((sample): Dot => ({
             day: daysBetween(first.day, sample.day),
             value: sample.mean,
@@ -92,7 +92,7 @@ export async function groupStory(scope: Scope, id: string, report: Told): Promis
         lines: [...events]
           .reverse()
           .filter(({ kind }) => kind !== 'measured')
-          .map(sayLife(household)),
+          .map(formatLife(household)),
       },
       {
         head: 'Growth',
@@ -100,16 +100,16 @@ export async function groupStory(scope: Scope, id: string, report: Told): Promis
           .reverse()
           .map(({ day, mean, low, high, n }) =>
             [
-              `${sayDay(day)}: ${cm(mean)} of ${n}`,
+              `${formatDay(day)}: ${cm(mean)} of ${n}`,
               low !== null && high !== null
-                ? `between ${sayNumber(low, 1)} and ${sayNumber(high, 1)}`
+                ? `between ${formatNumber(low, 1)} and ${formatNumber(high, 1)}`
                 : null,
             ]
               .filter(Boolean)
               .join(', '),
           ),
       },
-      { head: 'The last year', lines: account ? sayGroup(account, report) : [] },
+      { head: 'The last year', lines: account ? formatGroup(account, report) : [] },
       {
         head: 'What it ate in the last year',
         lines: known.served
@@ -117,23 +117,23 @@ export async function groupStory(scope: Scope, id: string, report: Told): Promis
           .sort((a, b) => b.offeredG - a.offeredG)
           .map(
             ({ foodName, servings, offeredG, refusedG, leftG }) =>
-              `${foodName}: ${servings} times, ${sayGrams(offeredG - refusedG - leftG)} of ${sayGrams(offeredG)} eaten`,
+              `${foodName}: ${servings} times, ${formatGrams(offeredG - refusedG - leftG)} of ${formatGrams(offeredG)} eaten`,
           ),
       },
       {
         head: 'What its foods did',
-        lines: known.ratings.filter(({ groupId }) => groupId === id).map(sayRating),
+        lines: known.ratings.filter(({ groupId }) => groupId === id).map(formatRating),
       },
-      { head: 'Its diet now', lines: sayDiet(household.on(today).house, id, today) },
+      { head: 'Its diet now', lines: formatDiet(household.on(today).house, id, today) },
       {
         head: 'What was decided',
-        lines: known.answered.filter(({ groupId }) => groupId === id).map(sayDecided),
+        lines: known.answered.filter(({ groupId }) => groupId === id).map(formatDecided),
       },
       {
         head: 'Trials',
         lines: known.trials
           .filter((trial) => trial.groupId === id || trial.otherGroupId === id)
-          .map(sayTrial),
+          .map(formatTrial),
       },
     ],
   };
@@ -155,10 +155,10 @@ export async function tankStory(scope: Scope, id: string, report: Told): Promise
   return {
     title: tank.name,
     about: [
-      litres === null ? null : `${sayNumber(litres, 0)} L`,
-      `${sayNumber(tank.tempC, 1)} °C`,
+      litres === null ? null : `${formatNumber(litres, 0)} L`,
+      `${formatNumber(tank.tempC, 1)} °C`,
       rhythm ? `${percent(rhythm.share)} of the water every ${rhythm.everyDays} days` : null,
-      sayDay(today),
+      formatDay(today),
     ]
       .filter(Boolean)
       .join(' · '),
@@ -168,7 +168,7 @@ export async function tankStory(scope: Scope, id: string, report: Told): Promise
             ? `Nitrate as tested; its fish tolerate ${account.capMgL}`
             : 'Nitrate as tested',
           unit: 'mg/L',
-          ends: [sayDay(tests[0].day), sayDay(tests.at(-1)!.day)],
+          ends: [formatDay(tests[0].day), formatDay(tests.at(-1)!.day)],
           points: tests.map((test): Dot => ({
             day: daysBetween(tests[0]!.day, test.day),
             value: test.nitrate!,
@@ -194,10 +194,10 @@ export async function tankStory(scope: Scope, id: string, report: Told): Promise
         lines: [
           ...(account
             ? [
-                `${account.changes} changes of water${account.litres === null ? '' : `, ${sayNumber(account.litres, 0)} L in all`}; ${account.tests} tests`,
+                `${account.changes} changes of water${account.litres === null ? '' : `, ${formatNumber(account.litres, 0)} L in all`}; ${account.tests} tests`,
                 ...(account.nitrate
                   ? [
-                      `Nitrate ${sayNumber(account.nitrate.mean, 0)} mg/L in the mean of ${account.nitrate.n}, ${sayNumber(account.nitrate.max, 0)} at the highest`,
+                      `Nitrate ${formatNumber(account.nitrate.mean, 0)} mg/L in the mean of ${account.nitrate.n}, ${formatNumber(account.nitrate.max, 0)} at the highest`,
                     ]
                   : []),
                 ...(account.costMinor === null
@@ -206,7 +206,7 @@ export async function tankStory(scope: Scope, id: string, report: Told): Promise
               ]
             : []),
           ...groups.flatMap((group) =>
-            sayGroup(group, report).map((line) => `${group.name}: ${line}`),
+            formatGroup(group, report).map((line) => `${group.name}: ${line}`),
           ),
         ],
       },
@@ -224,13 +224,13 @@ export async function tankStory(scope: Scope, id: string, report: Told): Promise
               .map((event) => ({ event, name: row.name })),
           )
           .sort((a, b) => (a.event.day < b.event.day ? 1 : -1))
-          .map(({ event, name }) => `${sayLife(household)(event)} · ${name}`),
+          .map(({ event, name }) => `${formatLife(household)(event)} · ${name}`),
       },
       {
         head: 'What was decided',
         lines: known.answered
           .filter(({ tankId, groupId }) => tankId === id || (groupId !== null && ids.has(groupId)))
-          .map((answer) => `${sayDecided(answer)} · ${answer.about}`),
+          .map((answer) => `${formatDecided(answer)} · ${answer.about}`),
       },
     ],
   };

@@ -2,10 +2,10 @@ import type { Catalogue } from '@open-larder/catalogue/load';
 import type { BroodCreate, BroodEventCreate, BroodTubCreate } from '@open-larder/contract';
 import type { Scope } from '../db';
 import { groupRow } from '../group/store';
-import { idUsed, notFound, refused } from '../http/problems';
+import { idUsed, notFound, invalid } from '../http/problems';
 import { speciesOf } from '../species/store';
 import { readTank } from '../tank/store';
-import { keptBrood, keptTub, BROOD_EVENTS } from './store';
+import { readStoredBrood, readStoredTub, BROOD_EVENTS } from './store';
 
 /** So many tubs one brood is split over at the most. */
 const MOST_TUBS = 40;
@@ -20,14 +20,14 @@ export async function beginBrood(
   { tub, events: _, ...row }: BroodCreate,
 ): Promise<void> {
   await scope.lock(`brood ${row.id}`);
-  if (await keptBrood(scope, row.id)) return;
+  if (await readStoredBrood(scope, row.id)) return;
   const species = await speciesOf(scope, catalogue);
   if (!species.has(row.speciesKey)) {
-    throw refused('speciesKey', 'this species is not known here; choose one from the list');
+    throw invalid('speciesKey', 'this species is not known here; choose one from the list');
   }
   await checkParents(scope, row);
   await scope.insertOnce('broods', [{ ...row, version: 1 }]);
-  if (!(await keptBrood(scope, row.id))) {
+  if (!(await readStoredBrood(scope, row.id))) {
     throw idUsed();
   }
   await makeTub(scope, row.id, tub);
@@ -42,11 +42,11 @@ export async function checkParents(
   }: { tankId: string | null; groupId: string | null; youngGroupId: string | null },
 ): Promise<void> {
   if (tankId !== null && !(await readTank(scope, tankId))) {
-    throw refused('tankId', 'this tank is not there; choose another');
+    throw invalid('tankId', 'this tank is not there; choose another');
   }
   for (const [field, group] of Object.entries({ groupId, youngGroupId })) {
     if (group !== null && !(await groupRow(scope, group))) {
-      throw refused(field, 'this group is not there; choose another');
+      throw invalid(field, 'this group is not there; choose another');
     }
   }
 }
@@ -57,8 +57,8 @@ export async function checkParents(
  */
 export async function addTub(scope: Scope, broodId: string, tub: BroodTubCreate): Promise<void> {
   await scope.lock(`tubs of brood ${broodId}`);
-  if (!(await keptBrood(scope, broodId))) throw notFound('This brood');
-  const known = await keptTub(scope, tub.id);
+  if (!(await readStoredBrood(scope, broodId))) throw notFound('This brood');
+  const known = await readStoredTub(scope, tub.id);
   if (known) {
     if (known.broodId !== broodId) {
       throw idUsed();
@@ -70,13 +70,13 @@ export async function addTub(scope: Scope, broodId: string, tub: BroodTubCreate)
       WHERE household_id = :household AND brood_id = :broodId`,
     { broodId },
   )) as [{ tubs: number }];
-  if (tubs >= MOST_TUBS) throw refused('name', `a brood has at most ${MOST_TUBS} tubs`);
+  if (tubs >= MOST_TUBS) throw invalid('name', `a brood has at most ${MOST_TUBS} tubs`);
   await makeTub(scope, broodId, tub);
 }
 
 async function makeTub(scope: Scope, broodId: string, tub: BroodTubCreate): Promise<void> {
   await scope.insertOnce('brood_tubs', [{ ...tub, broodId, version: 1 }]);
-  const made = await keptTub(scope, tub.id);
+  const made = await readStoredTub(scope, tub.id);
   if (made?.broodId !== broodId) {
     throw idUsed();
   }
@@ -92,7 +92,7 @@ export async function addBroodEvent(
   broodId: string,
   event: BroodEventCreate,
 ): Promise<void> {
-  if (!(await keptBrood(scope, broodId))) throw notFound('This brood');
+  if (!(await readStoredBrood(scope, broodId))) throw notFound('This brood');
   await checkTub(scope, broodId, 'tubId', event.tubId);
   if (event.kind === 'moved') await checkTub(scope, broodId, 'toTubId', event.toTubId);
   await BROOD_EVENTS.append(
@@ -109,8 +109,8 @@ async function checkTub(
   tubId: string | null,
 ): Promise<void> {
   if (tubId === null) return;
-  if ((await keptTub(scope, tubId))?.broodId !== broodId) {
-    throw refused(field, 'this is no tub of this brood; choose another');
+  if ((await readStoredTub(scope, tubId))?.broodId !== broodId) {
+    throw invalid(field, 'this is no tub of this brood; choose another');
   }
 }
 

@@ -1,8 +1,8 @@
 import type { BroodRow } from '@open-larder/contract';
-import { addDays, sayUnits } from '@open-larder/core';
+import { addDays, formatUnits } from '@open-larder/core';
 import type { PDFFont, PDFPage } from 'pdf-lib';
-import { sayNumber } from '@open-larder/core/units';
-import { fitted, INK, newDocument, QUIET, ROE, RULE, sayDay, wrapped } from '../print/page';
+import { formatNumber } from '@open-larder/core/units';
+import { fitted, INK, newDocument, QUIET, ROE, RULE, formatDay, wrapped } from '../print/page';
 
 /** A6 across, in points: it hangs on a tub. */
 const CARD = { width: 419.53, height: 297.64, edge: 18 };
@@ -54,7 +54,7 @@ export async function broodCard(
     [
       datesOf(status),
       status.counted ? `${status.count} young` : 'not counted yet',
-      status.lengthCm === null ? null : `${sayNumber(status.lengthCm * 10, 1)} mm`,
+      status.lengthCm === null ? null : `${formatNumber(status.lengthCm * 10, 1)} mm`,
     ]
       .filter(Boolean)
       .join(' · '),
@@ -62,7 +62,7 @@ export async function broodCard(
   );
   y -= SIZES.gap;
   for (const feed of status.feeds) {
-    line(`${feed.name}: ${sayUnits(feed.unitsPerMeal, feed.unit)}, ${timesADay(feed.meals)}`);
+    line(`${feed.name}: ${formatUnits(feed.unitsPerMeal, feed.unit)}, ${timesADay(feed.meals)}`);
   }
   for (const { says } of work.filter(({ what }) => what === 'change' || what === 'parents')) {
     line(says, ROE);
@@ -70,7 +70,9 @@ export async function broodCard(
   y -= SIZES.gap;
   const rungs = status.rungs.filter(({ from }) => from > today).slice(0, MOST_RUNGS);
   if (rungs.length > 0) {
-    line(`Then: ${rungs.map(({ name: food, from }) => `${food} from ${sayDay(from)}`).join(', ')}`);
+    line(
+      `Then: ${rungs.map(({ name: food, from }) => `${food} from ${formatDay(from)}`).join(', ')}`,
+    );
   }
   line(
     'No food before they swim. Seasoned water as warm as theirs. No medicine but by its label.',
@@ -105,7 +107,7 @@ function drawWeek(page: PDFPage, font: PDFFont, today: string, meals: number): v
   });
   for (let day = 0; day < WEEK; day += 1) {
     // «Wed 11»
-    const says = sayWeekday(addDays(today, day));
+    const says = formatWeekday(addDays(today, day));
     page.drawText(says, {
       x: CARD.edge + GRID.head + step * day,
       y: top + 3,
@@ -116,7 +118,7 @@ function drawWeek(page: PDFPage, font: PDFFont, today: string, meals: number): v
   }
 }
 
-const sayWeekday = (day: string): string =>
+const formatWeekday = (day: string): string =>
   new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', timeZone: 'UTC' }).format(
     new Date(`${day}T12:00:00Z`),
   );
@@ -126,9 +128,9 @@ const timesADay = (meals: number): string =>
 
 const datesOf = ({ state, stages }: BroodRow['status']): string =>
   [
-    state.spawnedOn === null ? null : `laid ${sayDay(state.spawnedOn)}`,
+    state.spawnedOn === null ? null : `laid ${formatDay(state.spawnedOn)}`,
     ...stages.map(
-      ({ stage, day, seen }) => `${STAGES[stage]} ${seen ? '' : 'about '}${sayDay(day)}`,
+      ({ stage, day, seen }) => `${STAGES[stage]} ${seen ? '' : 'about '}${formatDay(day)}`,
     ),
   ]
     .filter(Boolean)

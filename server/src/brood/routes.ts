@@ -4,14 +4,14 @@ import { saveDiet } from '../diet/store';
 import { addEvent } from '../group/acts';
 import { readGroup } from '../group/store';
 import { speciesOf } from '../species/store';
-import { refuseAhead } from '../household/ahead';
+import { assertNotFuture } from '../household/ahead';
 import { todayOf } from '../household/store';
 import type { Context, Handlers } from '../http/mount';
 import { notFound } from '../http/problems';
 import { addBroodEvent, addTub, beginBrood, checkParents, undoBroodEvent } from './acts';
 import { broodCard } from './card';
 import { readBrood, readBroodStatuses } from './status';
-import { broodEvents, broods, keptBrood, keptTub } from './store';
+import { broodEvents, broods, readStoredBrood, readStoredTub } from './store';
 
 export const broodRoutes: Handlers = {
   getWays: async (_request, { catalogue }) => ({ ways: catalogue.ways }),
@@ -46,7 +46,7 @@ export const broodRoutes: Handlers = {
 
   editBrood: ({ params, body }, { scope, catalogue, clock }) =>
     scope.atomically(async (inside) => {
-      if (!(await keptBrood(inside, params.id))) throw notFound('This brood');
+      if (!(await readStoredBrood(inside, params.id))) throw notFound('This brood');
       await checkParents(inside, body);
       return inside.revise('broods', 'This brood', params.id, { ...body }, () =>
         readBrood(inside, catalogue, clock, params.id),
@@ -61,7 +61,7 @@ export const broodRoutes: Handlers = {
 
   editBroodTub: ({ params, body }, { scope, catalogue, clock }) =>
     scope.atomically(async (inside) => {
-      const tub = await keptTub(inside, params.id);
+      const tub = await readStoredTub(inside, params.id);
       if (!tub) throw notFound('This tub');
       return inside.revise('brood_tubs', 'This tub', params.id, { ...body }, () =>
         readBrood(inside, catalogue, clock, tub.broodId),
@@ -69,7 +69,7 @@ export const broodRoutes: Handlers = {
     }),
 
   async listBroodEvents({ params, query }, { scope }) {
-    if (!(await keptBrood(scope, params.id))) throw notFound('This brood');
+    if (!(await readStoredBrood(scope, params.id))) throw notFound('This brood');
     const rows = await broodEvents(
       scope,
       params.id,
@@ -80,7 +80,7 @@ export const broodRoutes: Handlers = {
   },
 
   async addBroodEvent({ params, body }, { scope, catalogue, clock }) {
-    await refuseAhead(scope, clock, body, 'say what happened on its day');
+    await assertNotFuture(scope, clock, body, 'say what happened on its day');
     return scope.atomically(async (inside) => {
       await addBroodEvent(inside, params.id, body);
       return readBrood(inside, catalogue, clock, params.id);
@@ -108,7 +108,7 @@ async function beginWithEvents(
 ): Promise<void> {
   await beginBrood(scope, catalogue, body);
   for (const event of body.events) {
-    await refuseAhead(scope, clock, event, 'say what happened on its day');
+    await assertNotFuture(scope, clock, event, 'say what happened on its day');
     await addBroodEvent(scope, body.id, event);
   }
 }
@@ -119,7 +119,7 @@ async function changeStage(
   { id, day, stage }: { id: string; day: string; stage: 'conditioning' | 'adult' },
   diet: DietEdit | null,
 ): Promise<void> {
-  await refuseAhead(scope, clock, { day }, 'begin it on its day');
+  await assertNotFuture(scope, clock, { day }, 'begin it on its day');
   const species = await speciesOf(scope, catalogue);
   await addEvent(scope, species, groupId, { id, day, kind: 'staged', stage, note: '' });
   if (diet) await saveDiet(scope, groupId, diet, await todayOf(scope, clock));

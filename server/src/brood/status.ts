@@ -22,7 +22,7 @@ import { moments } from '../moment/store';
 import { speciesOf } from '../species/store';
 import { tanks } from '../tank/store';
 import { foodsForBroods } from './foods';
-import { broods, listEvents, keptBrood, tubsOf, type Kept } from './store';
+import { broods, listEvents, readStoredBrood, tubsOf, type StoredBrood } from './store';
 
 /** Light of a tub that stands in no tank: twelve hours. Assumption. */
 const USUAL_LIGHT = { lightOnMin: 8 * 60, lightOffMin: 20 * 60 };
@@ -32,7 +32,7 @@ export async function readBroodStatuses(
   scope: Scope,
   catalogue: Catalogue,
   clock: Clock,
-  kept: readonly Kept[],
+  kept: readonly StoredBrood[],
   bands: Calibrations | Promise<Calibrations> = calibrationsOf(scope),
 ): Promise<BroodRow[]> {
   if (kept.length === 0) return [];
@@ -55,7 +55,7 @@ export async function readBroodStatuses(
   const byTank = new Map(rows.map((tank) => [tank.id, tank]));
   const wayOf = (breeding: string | undefined) =>
     catalogue.ways.find((one) => one.breeding === breeding) ?? catalogue.ways[0];
-  const clutches = (row: Kept): Clutch[] =>
+  const clutches = (row: StoredBrood): Clutch[] =>
     all
       .filter(({ id, speciesKey }) => id !== row.id && speciesKey === row.speciesKey)
       .flatMap((past) => {
@@ -144,7 +144,7 @@ export async function readBrood(
   clock: Clock,
   id: string,
 ): Promise<BroodRow> {
-  const kept = await keptBrood(scope, id);
+  const kept = await readStoredBrood(scope, id);
   const [row] = kept ? await readBroodStatuses(scope, catalogue, clock, [kept]) : [];
   if (!row) throw notFound('This brood');
   return row;

@@ -2,8 +2,8 @@ import type { BroodEventRow, BroodRow, BroodTubRow } from '@open-larder/contract
 import { AT, eventLog, type Scope } from '../db';
 
 /** A brood as its row holds it: its status is computed from its events. */
-export type Kept = Omit<BroodRow, 'status' | 'work' | 'tubs'>;
-export type KeptTub = BroodTubRow & { broodId: string };
+export type StoredBrood = Omit<BroodRow, 'status' | 'work' | 'tubs'>;
+export type StoredTub = BroodTubRow & { broodId: string };
 
 const BROOD = `b.id, b.name, b.species_key, b.breeding, b.tank_id, b.group_id, b.young_group_id, b.raising, b.egg_care,
   b.first_water, b.first_food, b.target_cm, b.condition_days, b.version`;
@@ -20,7 +20,7 @@ export const broods = (
   scope: Scope,
   after: readonly (string | number)[] | null,
   limit: number | null,
-): Promise<(Kept & { seq: number })[]> =>
+): Promise<(StoredBrood & { seq: number })[]> =>
   scope.rows(
     `SELECT b.seq, ${BROOD} FROM broods b
       WHERE b.household_id = :household ${after === null ? '' : 'AND b.seq > :seq'}
@@ -28,8 +28,8 @@ export const broods = (
     { limit, seq: after?.[0] ?? 0 },
   );
 
-export async function keptBrood(scope: Scope, id: string): Promise<Kept | null> {
-  const [row] = await scope.rows<Kept>(
+export async function readStoredBrood(scope: Scope, id: string): Promise<StoredBrood | null> {
+  const [row] = await scope.rows<StoredBrood>(
     `SELECT ${BROOD} FROM broods b WHERE b.household_id = :household AND b.id = :id`,
     { id },
   );
@@ -37,7 +37,7 @@ export async function keptBrood(scope: Scope, id: string): Promise<Kept | null> 
 }
 
 /** The tubs of some broods, in the order in which they were made. */
-export const tubsOf = (scope: Scope, broodIds: readonly string[]): Promise<KeptTub[]> =>
+export const tubsOf = (scope: Scope, broodIds: readonly string[]): Promise<StoredTub[]> =>
   broodIds.length === 0
     ? Promise.resolve([])
     : scope.rows(
@@ -46,8 +46,8 @@ export const tubsOf = (scope: Scope, broodIds: readonly string[]): Promise<KeptT
         { broodIds },
       );
 
-export async function keptTub(scope: Scope, id: string): Promise<KeptTub | null> {
-  const [row] = await scope.rows<KeptTub>(
+export async function readStoredTub(scope: Scope, id: string): Promise<StoredTub | null> {
+  const [row] = await scope.rows<StoredTub>(
     `SELECT ${TUB} FROM brood_tubs t WHERE t.household_id = :household AND t.id = :id`,
     { id },
   );

@@ -1,10 +1,10 @@
-import { refuseAhead } from '../household/ahead';
+import { assertNotFuture } from '../household/ahead';
 import type { Handlers } from '../http/mount';
 import { logChore, undoChore } from './store';
 
 export const choreRoutes: Handlers = {
   async logChore({ body }, { scope, clock }) {
-    await refuseAhead(scope, clock, body, 'say what was done on its day');
+    await assertNotFuture(scope, clock, body, 'say what was done on its day');
     return scope.atomically((inside) => logChore(inside, body));
   },
 

@@ -3,8 +3,8 @@ import { addDays } from '@open-larder/core';
 import { v7 as uuidv7 } from 'uuid';
 import type { Scope } from '../db';
 import { readLot, shelve } from '../food/store';
-import { conflict, idUsed, notFound, refused } from '../http/problems';
-import { keptVessel, VESSEL_EVENTS } from './store';
+import { conflict, idUsed, notFound, invalid } from '../http/problems';
+import { readStoredVessel, VESSEL_EVENTS } from './store';
 
 /** What was harvested and put aside is good until the next day. Assumption. */
 const HELD_DAYS = 1;
@@ -16,27 +16,27 @@ const HELD_DAYS = 1;
  */
 export async function startVessel(scope: Scope, body: VesselCreate): Promise<void> {
   await scope.lock(`vessel ${body.id}`);
-  if (await keptVessel(scope, body.id)) return;
+  if (await readStoredVessel(scope, body.id)) return;
   await checkFood(scope, body.foodId);
   const { share, at, hand, looks, shelveFood: _, ...row } = body;
   if (body.fromVesselId !== null) {
-    const parent = await keptVessel(scope, body.fromVesselId);
-    if (!parent) throw refused('fromVesselId', 'this vessel is not there; choose another');
+    const parent = await readStoredVessel(scope, body.fromVesselId);
+    if (!parent) throw invalid('fromVesselId', 'this vessel is not there; choose another');
     if (parent.kindKey !== body.kindKey) {
-      throw refused('fromVesselId', `${parent.name} is of another kind; choose one of this kind`);
+      throw invalid('fromVesselId', `${parent.name} is of another kind; choose one of this kind`);
     }
     const ended = await endOf(scope, parent.id);
     if (ended !== null && ended < body.startedOn) {
-      throw refused('fromVesselId', `${parent.name} ended on ${ended}; choose one that lives`);
+      throw invalid('fromVesselId', `${parent.name} ended on ${ended}; choose one that lives`);
     }
     if (parent.startedOn > body.startedOn) {
-      throw refused('startedOn', `${parent.name} was started later: choose a day after that`);
+      throw invalid('startedOn', `${parent.name} was started later: choose a day after that`);
     }
   }
   await scope.insertOnce('vessels', [
     { ...row, startedAt: at, enteredOn: looks?.day ?? null, version: 1 },
   ]);
-  if (!(await keptVessel(scope, body.id))) {
+  if (!(await readStoredVessel(scope, body.id))) {
     throw idUsed();
   }
   if (looks) {
@@ -67,7 +67,7 @@ export async function checkFood(scope: Scope, foodId: string | null): Promise<vo
     { foodId },
   );
   if (known.length === 0) {
-    throw refused('foodId', 'this food is no longer on the shelf; choose another');
+    throw invalid('foodId', 'this food is no longer on the shelf; choose another');
   }
 }
 
@@ -83,7 +83,7 @@ export async function addVesselEvent(
   event: VesselEventCreate,
 ): Promise<void> {
   await scope.lock(`vessel event ${event.id}`);
-  const vessel = await keptVessel(scope, vesselId);
+  const vessel = await readStoredVessel(scope, vesselId);
   if (!vessel) throw notFound('This culture');
   const known = await VESSEL_EVENTS.read(scope, event.id);
   if (known) {
@@ -93,14 +93,14 @@ export async function addVesselEvent(
     return;
   }
   if (event.day < vessel.startedOn) {
-    throw refused(
+    throw invalid(
       'day',
       `${vessel.name} was started on ${vessel.startedOn}: choose a day from then`,
     );
   }
   const ended = await endOf(scope, vesselId);
   if (ended !== null && event.day >= ended) {
-    throw refused('day', `${vessel.name} ended on ${ended}: take that back first`);
+    throw invalid('day', `${vessel.name} ended on ${ended}: take that back first`);
   }
   const lotId =
     event.kind === 'harvested' && vessel.foodId !== null

@@ -116,7 +116,7 @@ describe('a culture', () => {
     await start({ foodId: house.food.id }).expect(201);
     const { body: crashed } = await logEvent({ kind: 'crashed' }).expect(201);
     expect(crashed.status).toMatchObject({ state: 'crashed', contentG: 0, givesG: 0 });
-    expect(crashed.work).toMatchObject([{ what: 'restart', pressing: true }]);
+    expect(crashed.work).toMatchObject([{ what: 'restart', urgent: true }]);
     await house.ask
       .post(`/api/lots/${house.food.lot.id}/counts`)
       .send({ id: uuidv7(), day: TODAY, remainingG: 0 })

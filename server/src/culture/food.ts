@@ -3,7 +3,7 @@ import { fieldsOfGeneric, type VesselCreate } from '@open-larder/contract';
 import { v7 as uuidv7 } from 'uuid';
 import type { Scope } from '../db';
 import { foodColumns } from '../food/store';
-import { keptVessel } from './store';
+import { readStoredVessel } from './store';
 
 /**
  * The food that a new vessel gives: the one that was chosen, the one on the shelf that its kind gives,
@@ -15,7 +15,7 @@ export async function foodOf(
   { id, foodId, shelveFood, kindKey }: VesselCreate,
 ): Promise<string | null> {
   if (foodId !== null || !shelveFood) return foodId;
-  const known = await keptVessel(scope, id);
+  const known = await readStoredVessel(scope, id);
   if (known) return known.foodId;
   const foodKey = catalogue.cultures.find(({ key }) => key === kindKey)?.foodKey;
   const generic = catalogue.foods.find(({ key }) => key === foodKey);

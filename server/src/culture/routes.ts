@@ -1,11 +1,11 @@
 import { cutPage, readCursor } from '../db';
-import { refuseAhead } from '../household/ahead';
+import { assertNotFuture } from '../household/ahead';
 import type { Handlers } from '../http/mount';
-import { notFound, refused } from '../http/problems';
+import { notFound, invalid } from '../http/problems';
 import { foodOf } from './food';
 import { addVesselEvent, checkFood, startVessel, undoVesselEvent } from './acts';
 import { readVessel, readVesselStatuses } from './status';
-import { keptVessel, vesselEvents, vessels } from './store';
+import { readStoredVessel, vesselEvents, vessels } from './store';
 
 export const cultureRoutes: Handlers = {
   getCultureKinds: async (_request, { catalogue }) => ({ kinds: catalogue.cultures }),
@@ -18,14 +18,24 @@ export const cultureRoutes: Handlers = {
   },
 
   async createVessel({ body }, { scope, catalogue, clock }) {
-    await refuseAhead(scope, clock, { day: body.startedOn, at: body.at }, 'start it on its day');
+    await assertNotFuture(
+      scope,
+      clock,
+      { day: body.startedOn, at: body.at },
+      'start it on its day',
+    );
     if (body.looks) {
-      await refuseAhead(scope, clock, { day: body.looks.day, at: body.at }, 'enter it on its day');
+      await assertNotFuture(
+        scope,
+        clock,
+        { day: body.looks.day, at: body.at },
+        'enter it on its day',
+      );
     }
     const known = new Set(catalogue.cultures.map(({ key }) => key));
-    if (!known.has(body.kindKey)) throw refused('kindKey', 'there is no such kind; choose another');
+    if (!known.has(body.kindKey)) throw invalid('kindKey', 'there is no such kind; choose another');
     if (body.alsoKindKey !== null && !known.has(body.alsoKindKey)) {
-      throw refused('alsoKindKey', 'there is no such kind; choose another');
+      throw invalid('alsoKindKey', 'there is no such kind; choose another');
     }
     return scope.atomically(async (inside) => {
       await startVessel(inside, { ...body, foodId: await foodOf(inside, catalogue, body) });
@@ -36,11 +46,11 @@ export const cultureRoutes: Handlers = {
   async editVessel({ params, body }, { scope, catalogue, clock }) {
     const known = new Set(catalogue.cultures.map(({ key }) => key));
     return scope.atomically(async (inside) => {
-      const kept = await keptVessel(inside, params.id);
+      const kept = await readStoredVessel(inside, params.id);
       if (!kept) throw notFound('This culture');
       const { alsoKindKey } = body;
       if (alsoKindKey !== null && (!known.has(alsoKindKey) || alsoKindKey === kept.kindKey)) {
-        throw refused('alsoKindKey', 'choose another kind, or none');
+        throw invalid('alsoKindKey', 'choose another kind, or none');
       }
       await checkFood(inside, body.foodId);
       return inside.revise('vessels', 'This culture', params.id, { ...body }, () =>
@@ -50,7 +60,7 @@ export const cultureRoutes: Handlers = {
   },
 
   async listVesselEvents({ params, query }, { scope }) {
-    if (!(await keptVessel(scope, params.id))) throw notFound('This culture');
+    if (!(await readStoredVessel(scope, params.id))) throw notFound('This culture');
     const rows = await vesselEvents(
       scope,
       params.id,
@@ -61,7 +71,7 @@ export const cultureRoutes: Handlers = {
   },
 
   async addVesselEvent({ params, body }, { scope, catalogue, clock }) {
-    await refuseAhead(scope, clock, body, 'say what happened on its day');
+    await assertNotFuture(scope, clock, body, 'say what happened on its day');
     return scope.atomically(async (inside) => {
       await addVesselEvent(inside, params.id, body);
       return readVessel(inside, catalogue, clock, params.id);

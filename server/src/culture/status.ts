@@ -16,7 +16,7 @@ import type { Scope } from '../db';
 import { calibrationsOf, type Calibrations } from '../forecasts/calibration';
 import { readHousehold } from '../household/store';
 import { notFound } from '../http/problems';
-import { listEvents, keptVessel, vessels, type Kept } from './store';
+import { listEvents, readStoredVessel, vessels, type StoredVessel } from './store';
 
 /** A belief forgets within weeks what was seen before: more than half a year back shows nothing. */
 const REMEMBERED_DAYS = 200;
@@ -33,7 +33,7 @@ export async function readVesselStatuses(
   scope: Scope,
   catalogue: Catalogue,
   clock: Clock,
-  kept: readonly Kept[],
+  kept: readonly StoredVessel[],
   bands: Calibrations | Promise<Calibrations> = calibrationsOf(scope),
 ): Promise<VesselRow[]> {
   const calibrations = await bands;
@@ -115,7 +115,7 @@ export async function readVessel(
   clock: Clock,
   id: string,
 ): Promise<VesselRow> {
-  const kept = await keptVessel(scope, id);
+  const kept = await readStoredVessel(scope, id);
   if (!kept) throw notFound('This culture');
   return (await readVesselStatuses(scope, catalogue, clock, [kept]))[0]!;
 }

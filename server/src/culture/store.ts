@@ -2,7 +2,7 @@ import type { VesselEventRow, VesselRow } from '@open-larder/contract';
 import { AT, eventLog, type Scope } from '../db';
 
 /** A vessel as its row holds it: its status is computed from its events. */
-export type Kept = Omit<VesselRow, 'status' | 'work' | 'hatch'> & {
+export type StoredVessel = Omit<VesselRow, 'status' | 'work' | 'hatch'> & {
   startedAt: string;
   enteredOn: string | null;
 };
@@ -25,7 +25,7 @@ export const vessels = (
   scope: Scope,
   after: readonly (string | number)[] | null,
   limit: number | null,
-): Promise<(Kept & { seq: number })[]> =>
+): Promise<(StoredVessel & { seq: number })[]> =>
   scope.rows(
     `SELECT v.seq, ${VESSEL} FROM vessels v
       WHERE v.household_id = :household ${after === null ? '' : 'AND v.seq > :seq'}
@@ -34,7 +34,7 @@ export const vessels = (
   );
 
 /** The vessels that give a food and were started by a day, the oldest first. */
-export const vesselsGiving = (scope: Scope, foodId: string, day: string): Promise<Kept[]> =>
+export const vesselsGiving = (scope: Scope, foodId: string, day: string): Promise<StoredVessel[]> =>
   scope.rows(
     `SELECT ${VESSEL} FROM vessels v
       WHERE v.household_id = :household AND v.food_id = :foodId AND v.started_on <= :day
@@ -42,8 +42,8 @@ export const vesselsGiving = (scope: Scope, foodId: string, day: string): Promis
     { foodId, day },
   );
 
-export async function keptVessel(scope: Scope, id: string): Promise<Kept | null> {
-  const [row] = await scope.rows<Kept>(
+export async function readStoredVessel(scope: Scope, id: string): Promise<StoredVessel | null> {
+  const [row] = await scope.rows<StoredVessel>(
     `SELECT ${VESSEL} FROM vessels v WHERE v.household_id = :household AND v.id = :id`,
     { id },
   );

@@ -1,4 +1,4 @@
-import { refused } from '../http/problems';
+import { invalid } from '../http/problems';
 
 /**
  * Cursor paging over rows in the order of `keys`: the cursor is the key of the last row given.
@@ -48,5 +48,5 @@ export function readCursor(
   } catch {
     // Falls through to the sentence below: a cursor that is no JSON is as wrong as any other.
   }
-  throw refused('cursor', 'this page cannot be continued; load the list from its start');
+  throw invalid('cursor', 'this page cannot be continued; load the list from its start');
 }

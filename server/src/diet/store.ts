@@ -1,7 +1,7 @@
 import type { DietEdit, DietRow } from '@open-larder/contract';
 import type { Scope } from '../db';
 import { readGroup } from '../group/store';
-import { notFound, refused, stale } from '../http/problems';
+import { notFound, invalid, stale } from '../http/problems';
 
 /**
  * Write the next version of a group's diet; earlier versions stay, and say what was planned then.
@@ -19,7 +19,7 @@ export async function saveDiet(
   if ((group.diet?.version ?? 0) !== version) {
     throw stale('This diet', { version, servings, ...edit }, group.diet);
   }
-  await refuseStrangers(scope, servings, 'servings');
+  await assertOwned(scope, servings, 'servings');
   const next = { groupId, version: version + 1 };
   await scope.insert('diets', [{ ...next, ...edit, validFrom: today }]);
   await scope.insert(
@@ -30,7 +30,7 @@ export async function saveDiet(
 }
 
 /** Foods and moments must be of this household and in use. */
-export async function refuseStrangers(
+export async function assertOwned(
   scope: Scope,
   servings: readonly Pick<DietEdit['servings'][number], 'foodId' | 'momentId'>[],
   path: string,
@@ -49,13 +49,13 @@ export async function refuseStrangers(
     servings.map((serving) => serving.foodId),
   );
   if (food >= 0) {
-    throw refused(`${path}.${food}.foodId`, 'this food is no longer on the shelf; choose another');
+    throw invalid(`${path}.${food}.foodId`, 'this food is no longer on the shelf; choose another');
   }
   const moment = await missing(
     'moments',
     servings.map((serving) => serving.momentId),
   );
   if (moment >= 0) {
-    throw refused(`${path}.${moment}.momentId`, 'this moment was ended; choose another');
+    throw invalid(`${path}.${moment}.momentId`, 'this moment was ended; choose another');
   }
 }

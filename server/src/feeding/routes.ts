@@ -1,6 +1,6 @@
 import { cutPage, readCursor } from '../db';
 import { drawFromVessels } from '../culture/draw';
-import { refuseAhead } from '../household/ahead';
+import { assertNotFuture } from '../household/ahead';
 import type { Handlers } from '../http/mount';
 import { feedings, logFeeding, undoFeeding } from './store';
 
@@ -11,7 +11,7 @@ export const feedingRoutes: Handlers = {
   },
 
   async logFeeding({ body }, { scope, catalogue, clock }) {
-    await refuseAhead(scope, clock, body, 'log a serving on its day');
+    await assertNotFuture(scope, clock, body, 'log a serving on its day');
     return scope.atomically(async (inside) => {
       const { feeding, shortG } = await logFeeding(inside, body);
       // What lives is taken from its vessels, as far as the shelf does not have it.

@@ -1,10 +1,10 @@
 import { unitOf, type Feeding, type FeedingCreate } from '@open-larder/contract';
-import { drawDown, sayGrams } from '@open-larder/core';
+import { drawDown, formatGrams } from '@open-larder/core';
 import { v7 as uuidv7 } from 'uuid';
 import { returnToVessels } from '../culture/acts';
 import { AT, eventLog, type Scope } from '../db';
 import { openLots, readFood } from '../food/store';
-import { conflict, notFound, refused } from '../http/problems';
+import { conflict, notFound, invalid } from '../http/problems';
 
 const FEEDINGS = eventLog<Feeding>({
   table: 'feedings',
@@ -64,22 +64,22 @@ export async function logFeeding(
   );
   if (!group) throw notFound('This group');
   if (group.endedOn !== null && group.endedOn < fed.day) {
-    throw refused(
+    throw invalid(
       'groupId',
       `${group.name} ended on ${group.endedOn}: nothing can be fed to it then`,
     );
   }
   if (group.cameOn !== null && fed.day < group.cameOn) {
-    throw refused('day', `${group.name} came on ${group.cameOn}: nothing was fed to it before`);
+    throw invalid('day', `${group.name} came on ${group.cameOn}: nothing was fed to it before`);
   }
   await scope.lock(`food ${fed.foodId}`);
   const food = await readFood(scope, fed.foodId);
   if (!food) throw notFound('This food');
   const massG = fed.units * unitOf(food, fed.hand).massG;
   if (massG > MOST_G) {
-    throw refused(
+    throw invalid(
       'units',
-      `that is ${sayGrams(massG)} of ${food.name} at once: check the amount, and what one ${food.unit.name} weighs`,
+      `that is ${formatGrams(massG)} of ${food.name} at once: check the amount, and what one ${food.unit.name} weighs`,
     );
   }
   const keeping = { day: fed.day, openedDays: food.keeps.openedDays };

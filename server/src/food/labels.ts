@@ -1,7 +1,7 @@
 import type { FoodRow, LotRow } from '@open-larder/contract';
-import { goodUntil, ofDryMatter, sayGrams } from '@open-larder/core';
+import { goodUntil, ofDryMatter, formatGrams } from '@open-larder/core';
 import type { PDFFont, PDFPage } from 'pdf-lib';
-import { fitted, INK, newDocument, ROE, sayDay, wrapped } from '../print/page';
+import { fitted, INK, newDocument, ROE, formatDay, wrapped } from '../print/page';
 
 /** An A4 sheet in points, and the labels on it: two across, seven down. */
 const SHEET = { width: 595.28, height: 841.89, across: 2, down: 7, edge: 20, gap: 6 };
@@ -45,9 +45,9 @@ function linesOf(food: FoodRow, lot: LotRow): Lines {
   const pieces = Math.floor(lot.amountG / food.unit.massG + 1e-6);
   return {
     name: food.name,
-    useBy: until === null ? 'no use-by' : `use by ${sayDay(until)}`,
+    useBy: until === null ? 'no use-by' : `use by ${formatDay(until)}`,
     rest: [
-      `since ${sayDay(lot.boughtOn)} · ${lot.place} · ${sayGrams(lot.amountG)}, ${pieces} ${food.unit.plural} of ${sayGrams(food.unit.massG)}`,
+      `since ${formatDay(lot.boughtOn)} · ${lot.place} · ${formatGrams(lot.amountG)}, ${pieces} ${food.unit.plural} of ${formatGrams(food.unit.massG)}`,
       `dry matter: protein ${percent(dry.protein)}, fat ${percent(dry.fat)}, plant ${percent(food.plantShare)}`,
       ['fish food, not for people', ...food.cautions.people].join(' · '),
     ],

@@ -1,7 +1,7 @@
 import type { FoodRow } from '@open-larder/contract';
 import { withLive } from '../culture/live';
 import { cutPage, readCursor, type Scope } from '../db';
-import { refuseAhead } from '../household/ahead';
+import { assertNotFuture } from '../household/ahead';
 import type { Clock } from '../clock';
 import type { Handlers } from '../http/mount';
 import { idUsed, notFound } from '../http/problems';
@@ -54,7 +54,7 @@ export const foodRoutes: Handlers = {
   },
 
   countLot: async ({ params, body }, { scope, clock }) => {
-    await refuseAhead(scope, clock, body, 'count it on its day');
+    await assertNotFuture(scope, clock, body, 'count it on its day');
     return scope.atomically(async (inside) => {
       await inside.lock(`lot ${params.id}`);
       const lot = await readLot(inside, params.id);
@@ -73,7 +73,7 @@ export const foodRoutes: Handlers = {
   },
 
   addWeighing: async ({ params, body }, { scope, clock }) => {
-    await refuseAhead(scope, clock, body, 'weigh it on its day');
+    await assertNotFuture(scope, clock, body, 'weigh it on its day');
     return scope.atomically(async (inside) => {
       const food = await readFood(inside, params.id);
       if (!food) throw notFound('This food');
@@ -108,7 +108,7 @@ async function refuseAheadLot(
   clock: Clock,
   { boughtOn, openedOn }: { boughtOn: string; openedOn: string | null },
 ): Promise<void> {
-  await refuseAhead(
+  await assertNotFuture(
     scope,
     clock,
     { day: boughtOn },
@@ -116,6 +116,6 @@ async function refuseAheadLot(
     'boughtOn',
   );
   if (openedOn !== null) {
-    await refuseAhead(scope, clock, { day: openedOn }, 'say so when it is opened', 'openedOn');
+    await assertNotFuture(scope, clock, { day: openedOn }, 'say so when it is opened', 'openedOn');
   }
 }

@@ -14,7 +14,7 @@ import {
 } from '@open-larder/core/culture';
 import { bandAround, type Foreseen } from '@open-larder/core/forecasts';
 import { toVesselEvent, readVesselStatuses } from '../culture/status';
-import { listEvents, vessels, type Kept } from '../culture/store';
+import { listEvents, vessels, type StoredVessel } from '../culture/store';
 import { AS_MODELLED } from './calibration';
 import { clockOn, type Outcome, type Seen } from './outcome';
 
@@ -31,7 +31,7 @@ export async function cultureOutcomes(seen: Seen): Promise<Outcome[]> {
     kept.map(({ id }) => id),
     since,
   );
-  const eventsOf = (vessel: Kept) => rows.filter(({ vesselId }) => vesselId === vessel.id);
+  const eventsOf = (vessel: StoredVessel) => rows.filter(({ vesselId }) => vesselId === vessel.id);
   const looks = kept.flatMap((vessel) => {
     const kind = kinds.get(vessel.kindKey);
     const crowded = kind && wayOf(kind).crowdingIn(kind, vessel.measure, vessel.tempC);
@@ -103,7 +103,7 @@ function readOf(
 
 /** Each jar that was counted whole, in the order in which they were lifted last. */
 function hatchOutcomes(
-  jars: readonly { vessel: Kept; events: Events }[],
+  jars: readonly { vessel: StoredVessel; events: Events }[],
   kinds: ReadonlyMap<string, { spread: number }>,
 ): Outcome[] {
   const counted = jars

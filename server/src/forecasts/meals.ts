@@ -1,4 +1,4 @@
-import type { LearnedRow, Look, SightingRow } from '@open-larder/contract';
+import type { LearnedRow, Observation, SightingRow } from '@open-larder/contract';
 import { feedingOf, sightingOf, type FeedingRows } from '@open-larder/contract/zones';
 import { addDays } from '@open-larder/core';
 import { asRead, type Foreseen } from '@open-larder/core/forecasts';
@@ -40,12 +40,12 @@ const watchedMeals = ({ scope, since, today }: Seen): Promise<Watched[]> =>
     { since, today },
   );
 
-const bellies = ({ scope, since, today }: Seen): Promise<(Look & { belly: number })[]> =>
+const bellies = ({ scope, since, today }: Seen): Promise<(Observation & { belly: number })[]> =>
   LOOKS.list(
     scope,
     'e.day BETWEEN :since AND :today AND e.belly IS NOT NULL ORDER BY e.day, e.seq',
     { since, today },
-  ) as Promise<(Look & { belly: number })[]>;
+  ) as Promise<(Observation & { belly: number })[]>;
 
 /** Versions of what was learned, by tank, the newest first. */
 async function learnedVersions({ scope }: Seen) {

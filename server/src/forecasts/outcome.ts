@@ -3,7 +3,7 @@ import type { Catalogue } from '@open-larder/catalogue/load';
 import type { Foreseen, ForecastKind } from '@open-larder/core/forecasts';
 import type { Clock } from '../clock';
 import type { Scope } from '../db';
-import type { Household } from '../round/house';
+import type { HouseholdSnapshot } from '../round/house';
 
 /** Something that was seen, and could have been forecast. */
 export interface Outcome {
@@ -25,7 +25,7 @@ export interface Outcome {
 export interface Seen {
   scope: Scope;
   catalogue: Catalogue;
-  household: Household;
+  household: HouseholdSnapshot;
   today: string;
   /** Outcomes before this day are not looked for: what is older was of other fish and other habits. */
   since: string;

@@ -3,7 +3,7 @@ import type { BodyOf, GroupEvent } from '@open-larder/contract';
 import { stateOn, unlikelyLength } from '@open-larder/core';
 import { v7 as uuidv7 } from 'uuid';
 import type { Scope } from '../db';
-import { conflict, notFound, refused } from '../http/problems';
+import { conflict, notFound, invalid } from '../http/problems';
 import { readEvent, readPair, type EventRow } from './life';
 import { changeLives, endOn, groupRow, lifeOf, makeRow, newEvent, openTank } from './store';
 
@@ -18,7 +18,7 @@ function askAboutLength(
   const species = speciesMap.get(speciesKey);
   if (confirmed || !species || lengthCm === null) return;
   const question = unlikelyLength(species, lengthCm);
-  if (question) throw refused('confirmed', question);
+  if (question) throw invalid('confirmed', question);
 }
 
 /** What of an event is kept: a confirmation serves its request alone. */
@@ -52,7 +52,7 @@ export async function startGroup(
 async function notBeforeItCame(scope: Scope, groupId: string, day: string): Promise<void> {
   const [first] = await lifeOf(scope, groupId);
   if (first && day < first.day) {
-    throw refused('day', `this group came on ${first.day}; choose that day or a later one`);
+    throw invalid('day', `this group came on ${first.day}; choose that day or a later one`);
   }
 }
 
@@ -90,7 +90,7 @@ export async function withdrawEvent(
   const gone = event.pairId === null ? [event] : await readPair(scope, event.pairId);
   if (replacement !== null) {
     if (gone.length > 1) {
-      throw refused('day', 'take a split or a merger back first, then enter it anew');
+      throw invalid('day', 'take a split or a merger back first, then enter it anew');
     }
     if (replacement.kind === 'measured') {
       const row = await groupRow(scope, groupId);
@@ -131,7 +131,7 @@ export async function splitGroup(
   await openTank(scope, tankId);
   if (!(await makeRow(scope, { id, name, speciesKey: row.speciesKey }))) return;
   const before = stateOn(await lifeOf(scope, groupId), day);
-  if (!before) throw refused('day', 'the group was not here yet on that day');
+  if (!before) throw invalid('day', 'the group was not here yet on that day');
   const pairId = uuidv7();
   const counts = { males, females, unsexed, pairId, note };
   await changeLives(scope, {
@@ -158,14 +158,14 @@ export async function mergeGroup(
   if (!row) throw notFound('This group');
   if (!into) throw notFound('The group to join');
   if (await readEvent(scope, id)) return;
-  if (groupId === intoGroupId) throw refused('intoGroupId', 'choose another group to join');
+  if (groupId === intoGroupId) throw invalid('intoGroupId', 'choose another group to join');
   if (row.speciesKey !== into.speciesKey) {
-    throw refused('intoGroupId', 'only groups of one species can become one');
+    throw invalid('intoGroupId', 'only groups of one species can become one');
   }
-  if (into.endedOn !== null) throw refused('intoGroupId', 'that group has ended');
+  if (into.endedOn !== null) throw invalid('intoGroupId', 'that group has ended');
   const before = stateOn(await lifeOf(scope, groupId), day);
   if (!before || before.size.total === 0) {
-    throw refused('day', 'there are no fish in this group on that day');
+    throw invalid('day', 'there are no fish in this group on that day');
   }
   const { total: _, ...counts } = before.size;
   const half = { ...counts, pairId: id, note };

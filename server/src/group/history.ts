@@ -24,7 +24,7 @@ interface GroupRow {
 }
 type DietVersion = DietRow & { groupId: string };
 
-interface Life {
+interface GroupHistory {
   row: GroupRow;
   events: LifeEvent[];
   diets: DietVersion[];
@@ -42,7 +42,7 @@ interface Life {
 
 /** Everything that ever happened to some groups: read once, and looked at on any day. */
 export interface History {
-  lives: Life[];
+  lives: GroupHistory[];
 }
 
 /**
@@ -75,7 +75,7 @@ export async function readHistory(scope: Scope, which: readonly string[] | null)
     seenEaten(scope, which),
     trainings(scope, which),
   ]);
-  const lives = new Map<string, Life>(
+  const lives = new Map<string, GroupHistory>(
     rows.map((row) => [
       row.id,
       { row, events: [], diets: [], bellies: [], eats: [], trainings: [], states: new Map() },
@@ -114,7 +114,7 @@ export function groupsOn(history: History, day: string): Group[] {
 }
 
 /** The latest day up to `day` on which something about the group changed. */
-function lastChange(life: Life, day: string): string {
+function lastChange(life: GroupHistory, day: string): string {
   const changes = (life.changes ??= changesOf(life));
   let low = 0;
   let high = changes.length;
@@ -134,7 +134,7 @@ function changesOf({
   bellies: seen,
   eats,
   trainings: trained,
-}: Life): string[] {
+}: GroupHistory): string[] {
   const days = new Set<string>(row.endedOn === null ? [] : [row.endedOn]);
   for (const event of events) days.add(event.day);
   for (const diet of diets) days.add(diet.validFrom);
@@ -150,7 +150,7 @@ function changesOf({
   return [...days].sort();
 }
 
-function lifeOn(life: Life, day: string): Group | null {
+function lifeOn(life: GroupHistory, day: string): Group | null {
   const { row, events, diets, bellies: seen, eats } = life;
   const { endedOn, ...group } = row;
   const state = stateOn(events, day);
@@ -177,7 +177,7 @@ function lifeOn(life: Life, day: string): Group | null {
 }
 
 /** The training that is on; a day's meal counts from the next day on, so that no portion jumps. */
-function trainedOn({ trainings: trained }: Life, day: string): Group['training'] {
+function trainedOn({ trainings: trained }: GroupHistory, day: string): Group['training'] {
   const on = trained.findLast(
     (one) => one.day <= day && (one.endedOn === null || one.endedOn > day),
   );

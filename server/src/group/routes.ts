@@ -2,7 +2,7 @@ import type { Group } from '@open-larder/contract';
 import { cutPage, readCursor } from '../db';
 import { todayOf } from '../household/store';
 import type { Context, Handlers } from '../http/mount';
-import { notFound, refused } from '../http/problems';
+import { notFound, invalid } from '../http/problems';
 import { speciesOf } from '../species/store';
 import { addEvent, mergeGroup, moveGroups, splitGroup, startGroup, withdrawEvent } from './acts';
 import { groupsOn, readHistory } from './history';
@@ -12,7 +12,7 @@ import { groupIds, groupRow, readGroup } from './store';
 /** @throws ProblemError 422 for a day that has not come */
 async function pastDay({ scope, clock }: Context, day: string): Promise<string> {
   const today = await todayOf(scope, clock);
-  if (day > today) throw refused('day', 'this day has not come yet');
+  if (day > today) throw invalid('day', 'this day has not come yet');
   return today;
 }
 
@@ -25,7 +25,7 @@ async function groupToday({ scope }: Context, id: string, today: string): Promis
 async function knownSpecies({ scope, catalogue }: Context, key: string) {
   const species = await speciesOf(scope, catalogue);
   if (!species.has(key)) {
-    throw refused('speciesKey', 'this species is not known here; choose one from the list');
+    throw invalid('speciesKey', 'this species is not known here; choose one from the list');
   }
   return species;
 }
@@ -53,7 +53,7 @@ export const groupRoutes: Handlers = {
     const { scope, clock } = context;
     await knownSpecies(context, body.speciesKey);
     const today = await todayOf(scope, clock);
-    if (body.bornOn && body.bornOn > today) throw refused('bornOn', 'this day has not come yet');
+    if (body.bornOn && body.bornOn > today) throw invalid('bornOn', 'this day has not come yet');
     const { archived, ...edit } = body;
     return scope.revise(
       'groups',

@@ -2,7 +2,7 @@ import type { Group } from '@open-larder/contract';
 import { lifeFault, staysOf, type LifeEvent } from '@open-larder/core';
 import { v7 as uuidv7 } from 'uuid';
 import type { Scope } from '../db';
-import { idUsed, notFound, refused } from '../http/problems';
+import { idUsed, notFound, invalid } from '../http/problems';
 import { groupsOn, readHistory } from './history';
 import { eventsThatHold, lifeEventOf } from './life';
 
@@ -46,7 +46,7 @@ export async function openTank(scope: Scope, tankId: string): Promise<void> {
     { tankId },
   );
   if (!tank) throw notFound('The tank for this group');
-  if (tank.archived) throw refused('tankId', 'this tank was put away; bring it back first');
+  if (tank.archived) throw invalid('tankId', 'this tank was put away; bring it back first');
 }
 
 /** Values of an event beside its id, group, day and kind. */
@@ -100,10 +100,10 @@ export async function changeLives(
   }
   for (const [groupId, life] of lives) {
     const changed = add.find((event) => event.groupId === groupId)?.id ?? null;
-    const fault = lifeFault(life, changed);
-    if (fault) throw refused(path, fault.sentence);
+    const error = lifeFault(life, changed);
+    if (error) throw invalid(path, error.sentence);
     if (!life.some((event) => event.kind === 'moved')) {
-      throw refused(path, 'The group would be in no tank. Put another move in its place.');
+      throw invalid(path, 'The group would be in no tank. Put another move in its place.');
     }
   }
   await scope.insertOnce(

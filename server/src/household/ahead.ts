@@ -1,7 +1,7 @@
 import { addDays } from '@open-larder/core';
 import type { Clock } from '../clock';
 import type { Scope } from '../db';
-import { refused } from '../http/problems';
+import { invalid } from '../http/problems';
 import { todayOf } from './store';
 
 const DAY_MS = 86_400_000;
@@ -13,7 +13,7 @@ const DAY_MS = 86_400_000;
  * @param path the field that the day stands in
  * @throws ProblemError 422 there, or at `at`
  */
-export async function refuseAhead(
+export async function assertNotFuture(
   scope: Scope,
   clock: Clock,
   { day, at }: { day: string; at?: string },
@@ -21,9 +21,9 @@ export async function refuseAhead(
   path = 'day',
 ): Promise<void> {
   if (day > addDays(await todayOf(scope, clock), 1)) {
-    throw refused(path, `this day has not come yet; ${instead}`);
+    throw invalid(path, `this day has not come yet; ${instead}`);
   }
   if (at !== undefined && Date.parse(at) > clock.now().getTime() + DAY_MS) {
-    throw refused('at', `this time has not come yet; set the clock of the device, then ${instead}`);
+    throw invalid('at', `this time has not come yet; set the clock of the device, then ${instead}`);
   }
 }

@@ -1,10 +1,10 @@
-import type { Household } from '@open-larder/contract';
+import type { HouseholdSettings } from '@open-larder/contract';
 import { localDay, type Clock } from '../clock';
 import type { Scope } from '../db';
 import { notFound } from '../http/problems';
 
-export async function readHousehold(scope: Scope): Promise<Household> {
-  const [row] = await scope.rows<Household>(
+export async function readHousehold(scope: Scope): Promise<HouseholdSettings> {
+  const [row] = await scope.rows<HouseholdSettings>(
     `SELECT id, name, time_zone, units, temperature, hardness, clock, week_start, currency,
             delivery_days, phrases, version
        FROM households WHERE id = :household`,

@@ -27,7 +27,7 @@ export const unknownRoute: RequestHandler = (request, response) => {
 const RETRY_S = '5';
 
 /** Every error leaves as a problem document; what is not ours to explain leaves without its stack. */
-export function sayErrors(log: Logger): ErrorRequestHandler {
+export function formatErrors(log: Logger): ErrorRequestHandler {
   return (error: unknown, _request, response, next) => {
     const known =
       error instanceof ProblemError
@@ -53,7 +53,7 @@ function bodyProblem(error: unknown): Omit<Problem, 'type'> | null {
     return {
       status: 413,
       title: 'Too large',
-      detail: `What was sent is over ${sayBytes(Number(limit))}. Send it in smaller parts.`,
+      detail: `What was sent is over ${formatBytes(Number(limit))}. Send it in smaller parts.`,
     };
   }
   if (type === 'encoding.unsupported' || type === 'charset.unsupported') {
@@ -75,7 +75,7 @@ function bodyProblem(error: unknown): Omit<Problem, 'type'> | null {
     : null;
 }
 
-const sayBytes = (bytes: number) =>
+const formatBytes = (bytes: number) =>
   bytes >= 1024 * 1024 ? `${bytes / 1024 / 1024} MB` : `${bytes / 1024} kB`;
 
 const OUT_OF_RANGE = new Set(['23514', '22003', '22P02', '22021', '22P05', '22007', '22008']);

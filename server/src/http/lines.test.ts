@@ -3,7 +3,7 @@ import express from 'express';
 import { once } from 'node:events';
 import type { AddressInfo } from 'node:net';
 import { makeLog } from '../log';
-import { sayErrors } from './errors';
+import { formatErrors } from './errors';
 import { linesTo, type Reporting } from './lines';
 import { conflict } from './problems';
 
@@ -16,7 +16,7 @@ async function serve(work: (reporting: Reporting<'balancePlan'>) => Promise<unkn
     const lines = linesTo(response, routes.balancePlan as unknown as Route);
     lines.answer(await work(lines.reporting as Reporting<'balancePlan'>));
   });
-  app.use(sayErrors(makeLog('silent')));
+  app.use(formatErrors(makeLog('silent')));
   const server = app.listen(0, '127.0.0.1');
   await once(server, 'listening');
   const { port } = server.address() as AddressInfo;

@@ -75,13 +75,13 @@ function readIn(route: Route, request: Request) {
   if (!params.success) throw notFound('What this address names');
   const query = route.query.safeParse(request.query);
   const body = route.body.safeParse(request.body ?? {});
-  const faults = [query, body].flatMap((part) => (part.success ? [] : faultsOf(part.error)));
-  if (faults.length > 0) {
+  const errors = [query, body].flatMap((part) => (part.success ? [] : faultsOf(part.error)));
+  if (errors.length > 0) {
     throw new ProblemError({
       status: 422,
       title: 'Please check what you entered',
-      detail: faults.map((fault) => `${fault.path}: ${fault.message}`).join('; '),
-      errors: faults,
+      detail: errors.map((error) => `${error.path}: ${error.message}`).join('; '),
+      errors: errors,
     });
   }
   return { params: params.data, query: query.data, body: body.data };

@@ -58,7 +58,7 @@ export const unavailable = (detail: string) =>
     detail,
   });
 
-export const refused = (path: string, message: string) =>
+export const invalid = (path: string, message: string) =>
   new ProblemError({
     status: 422,
     title: 'Please check what you entered',

@@ -1,6 +1,6 @@
 import { cutPage, readCursor } from '../db';
 import { readHistory } from '../group/history';
-import { refuseAhead } from '../household/ahead';
+import { assertNotFuture } from '../household/ahead';
 import type { Handlers } from '../http/mount';
 import { notFound } from '../http/problems';
 import { addLook, looks, undoLook } from './store';
@@ -14,7 +14,7 @@ export const lookRoutes: Handlers = {
 
   async addLooks({ body }, { scope, clock }) {
     for (const one of body.looks) {
-      await refuseAhead(scope, clock, one, 'say what was seen on its day');
+      await assertNotFuture(scope, clock, one, 'say what was seen on its day');
     }
     return { looks: await inOrder(body.looks, (one) => addLook(scope, one)) };
   },

@@ -1,9 +1,9 @@
-import type { Look, LookCreate } from '@open-larder/contract';
+import type { Observation, ObservationCreate } from '@open-larder/contract';
 import type { Belly } from '@open-larder/core';
 import { AT, eventLog, type Scope } from '../db';
 import { notFound } from '../http/problems';
 
-export const LOOKS = eventLog<Look>({
+export const LOOKS = eventLog<Observation>({
   table: 'looks',
   what: 'This look',
   columns: `e.id, e.group_id, e.day::text, e.belly, e.hung_back, e.absent, e.injured, e.colour,
@@ -16,7 +16,7 @@ export const looks = (
   groupId: string,
   before: readonly (string | number)[] | null,
   limit: number,
-): Promise<(Look & { seq: number })[]> =>
+): Promise<(Observation & { seq: number })[]> =>
   LOOKS.page(scope, 'seq', { before, limit, where: 'e.group_id = :groupId', values: { groupId } });
 
 /** Bellies that were seen, by group, the oldest first: what their need follows. */
@@ -33,7 +33,7 @@ export const bellies = (
   );
 
 /** @throws ProblemError 404 where there is no such group, 409 where the id is used already */
-export async function addLook(scope: Scope, seen: LookCreate): Promise<Look> {
+export async function addLook(scope: Scope, seen: ObservationCreate): Promise<Observation> {
   const groups = await scope.rows(
     'SELECT id FROM groups WHERE household_id = :household AND id = :groupId',
     { groupId: seen.groupId },

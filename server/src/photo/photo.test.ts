@@ -58,7 +58,7 @@ describe('a sample of a group', () => {
     const report = await ours.ask
       .post('/api/tables/events')
       .send({ text: body.text, write: false });
-    expect(report.body.counts).toMatchObject({ new: 0, changed: 0, fault: 0 });
+    expect(report.body.counts).toMatchObject({ new: 0, changed: 0, error: 0 });
   });
 });
 

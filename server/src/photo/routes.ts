@@ -2,7 +2,7 @@ import type { PhotoRow } from '@open-larder/contract';
 import type { Scope } from '../db';
 import { readEvent } from '../group/life';
 import type { Handlers } from '../http/mount';
-import { conflict, idUsed, notFound, refused } from '../http/problems';
+import { conflict, idUsed, notFound, invalid } from '../http/problems';
 
 export const photoRoutes: Handlers = {
   keepPhoto: ({ body }, { scope }) =>
@@ -10,7 +10,7 @@ export const photoRoutes: Handlers = {
       await inside.lock(`photo of ${body.eventId}`);
       const event = await readEvent(inside, body.eventId);
       if (event?.kind !== 'measured') {
-        throw refused('eventId', 'this measurement is not here; note it first');
+        throw invalid('eventId', 'this measurement is not here; note it first');
       }
       const known = await photoOf(inside, body.eventId);
       if (known !== null && known.id !== body.id) {

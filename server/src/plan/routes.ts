@@ -4,7 +4,7 @@ import { groupsOn, readHistory } from '../group/history';
 import { todayOf } from '../household/store';
 import type { Handlers } from '../http/mount';
 import { cutPage, readCursor } from '../db';
-import { refuseStrangers } from '../diet/store';
+import { assertOwned } from '../diet/store';
 import { idUsed, notFound } from '../http/problems';
 import { readHouse } from '../round/house';
 import { speciesOf } from '../species/store';
@@ -40,7 +40,7 @@ export const planRoutes: Handlers = {
   },
 
   async createStartingPlan({ body }, { scope }) {
-    await refuseStrangers(scope, body.lines, 'lines');
+    await assertOwned(scope, body.lines, 'lines');
     await scope.insertOnce('starting_plans', [{ ...body, version: 1, archived: false }]);
     const made = await readStartingPlan(scope, body.id);
     if (!made) throw idUsed();
@@ -48,7 +48,7 @@ export const planRoutes: Handlers = {
   },
 
   async editStartingPlan({ params, body }, { scope }) {
-    await refuseStrangers(scope, body.lines, 'lines');
+    await assertOwned(scope, body.lines, 'lines');
     return scope.revise('starting_plans', 'This starting plan', params.id, body, () =>
       readStartingPlan(scope, params.id),
     );

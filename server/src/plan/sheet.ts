@@ -3,16 +3,16 @@ import {
   addDays,
   compileRound,
   dayOfCycle,
-  sayManner,
-  sayPreparation,
-  sayUnits,
+  formatManner,
+  formatPreparation,
+  formatUnits,
   wallMinutes,
-  type House,
+  type FeedingModel,
   type HouseTank,
   type RoundServing,
 } from '@open-larder/core';
 import type { PDFFont, PDFPage } from 'pdf-lib';
-import { INK, newDocument, QUIET, ROE, RULE, sayDay, wrapped } from '../print/page';
+import { INK, newDocument, QUIET, ROE, RULE, formatDay, wrapped } from '../print/page';
 
 /** An A4 sheet on its side, in points. */
 const SHEET = { width: 841.89, height: 595.28, edge: 24 };
@@ -45,7 +45,7 @@ interface Block {
  * @returns a PDF of one page
  */
 export async function weekSheet(
-  house: House,
+  house: FeedingModel,
   tank: HouseTank,
   foods: readonly FoodRow[],
   day: string,
@@ -58,7 +58,7 @@ export async function weekSheet(
   const top = SHEET.height - SHEET.edge;
   page.drawText(tank.name, { x: SHEET.edge, y: top - 18, size: 20, font: title, color: INK });
   const of = cycle.days === 7 ? 'the week' : `a cycle of ${cycle.days} days`;
-  page.drawText(`${of} from ${sayDay(first)}`, {
+  page.drawText(`${of} from ${formatDay(first)}`, {
     x: SHEET.edge + title.widthOfTextAtSize(tank.name, 20) + 12,
     y: top - 18,
     size: 11,
@@ -73,7 +73,7 @@ export async function weekSheet(
 }
 
 function blocksOf(
-  house: House,
+  house: FeedingModel,
   tank: HouseTank,
   foods: readonly FoodRow[],
   first: string,
@@ -123,10 +123,10 @@ function lineOf(
   several: boolean,
   day: string,
 ): string {
-  const how = [serving.place, sayManner(serving.manner)].filter(Boolean).join(', ');
-  const prepare = row ? sayPreparation(stepsNow(row, day)) : '';
+  const how = [serving.place, formatManner(serving.manner)].filter(Boolean).join(', ');
+  const prepare = row ? formatPreparation(stepsNow(row, day)) : '';
   return [
-    `${sayUnits(portion.units, food.unit)} ${food.name.charAt(0).toLowerCase()}${food.name.slice(1)}`,
+    `${formatUnits(portion.units, food.unit)} ${food.name.charAt(0).toLowerCase()}${food.name.slice(1)}`,
     how && `, ${how}`,
     prepare && `; ${prepare}`,
     several && ` · ${group.name}`,

@@ -2,7 +2,7 @@ import type { PlanEdit, PlanRow, SavedPlan, StartingPlanRow } from '@open-larder
 import { refusedFasts, type Faster } from '@open-larder/core';
 import type { Scope } from '../db';
 import { saveDiet } from '../diet/store';
-import { refused, stale } from '../http/problems';
+import { invalid, stale } from '../http/problems';
 
 /** A version of a tank's plan. */
 export type PlanVersion = PlanRow & { tankId: string };
@@ -67,7 +67,7 @@ export async function savePlan(
   const [fry] = refusedFasts(plan.fasts, groups);
   if (fry) {
     const at = plan.fasts.findIndex((fast) => fast.id === fry.fastId);
-    throw refused(
+    throw invalid(
       `fasts.${at}.when`,
       `fry never fast: these can go about ${Math.floor(fry.toleratesH)} hours without food`,
     );
@@ -88,11 +88,11 @@ function refuseElsewhere(edit: PlanEdit, groups: readonly Pick<Faster, 'id'>[]) 
   const here = new Set(groups.map((group) => group.id));
   const diet = edit.diets.findIndex((one) => !here.has(one.groupId));
   if (diet >= 0) {
-    throw refused(`diets.${diet}.groupId`, 'this group no longer lives in this tank; reload');
+    throw invalid(`diets.${diet}.groupId`, 'this group no longer lives in this tank; reload');
   }
   const fast = edit.fasts.findIndex((one) => one.groupId !== null && !here.has(one.groupId));
   if (fast >= 0) {
-    throw refused(`fasts.${fast}.groupId`, 'this group no longer lives in this tank; reload');
+    throw invalid(`fasts.${fast}.groupId`, 'this group no longer lives in this tank; reload');
   }
 }
 

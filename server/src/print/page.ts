@@ -27,7 +27,7 @@ export async function newDocument(
 }
 
 /** Days are written out, so that nobody takes a month for a day. */
-export const sayDay = (day: string) =>
+export const formatDay = (day: string) =>
   new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeZone: 'UTC' }).format(
     new Date(`${day}T12:00:00Z`),
   );

@@ -1,7 +1,7 @@
 import type { Answered } from '@open-larder/contract';
 import { addDays, ledTo, SIGNS_DAYS } from '@open-larder/core';
 import type { Scope } from '../db';
-import type { Household } from '../round/house';
+import type { HouseholdSnapshot } from '../round/house';
 import type { StoredAnswer } from './answers';
 import { portionsChanged, readSeen } from './seen';
 
@@ -30,7 +30,7 @@ const testsSince = (
  */
 export async function answeredOf(
   scope: Scope,
-  household: Household,
+  household: HouseholdSnapshot,
   answers: readonly StoredAnswer[],
   today: string,
 ): Promise<Answered[]> {

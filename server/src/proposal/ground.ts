@@ -9,12 +9,12 @@ import {
   propose,
   QUIET_DAYS,
   refusedFoods,
-  sayUnits,
+  formatUnits,
   SIGNS_DAYS,
   waterProposal,
   type Effect,
   type Food,
-  type House,
+  type FeedingModel,
   type HouseGroup,
   type HouseTank,
   type Proposal,
@@ -23,15 +23,15 @@ import {
 } from '@open-larder/core';
 import type { WaterRhythm } from '@open-larder/core/water/rhythm';
 import type { Scope } from '../db';
-import type { Household } from '../round/house';
+import type { HouseholdSnapshot } from '../round/house';
 import { readWaterStatuses } from '../water/status';
 import { answersSince } from './answers';
 import { houseUse, nitrateAfter, stockAfter } from './leadsTo';
 import { foodsTried, portionsSince, readSeen, type Seen } from './seen';
 
 /** All that a household's proposals are worked out from. */
-export interface Ground {
-  household: Household;
+export interface ProposalContext {
+  household: HouseholdSnapshot;
   today: string;
   seen: Seen;
   tried: readonly (Tried & { groupId: string })[];
@@ -40,7 +40,11 @@ export interface Ground {
   quiet: readonly Answer[];
 }
 
-export async function groundOf(scope: Scope, household: Household, today: string): Promise<Ground> {
+export async function groundOf(
+  scope: Scope,
+  household: HouseholdSnapshot,
+  today: string,
+): Promise<ProposalContext> {
   const from = addDays(today, 1 - SIGNS_DAYS);
   const [seen, tried, waters, answers] = await Promise.all([
     readSeen(scope, household, { from, today }),
@@ -68,7 +72,13 @@ interface PortionsProposed {
 }
 
 /** Other portions for those groups whose signs ask for them, in the order of the house. */
-export function portionsFor({ household, today, seen, waters, quiet }: Ground): PortionsProposed[] {
+export function portionsFor({
+  household,
+  today,
+  seen,
+  waters,
+  quiet,
+}: ProposalContext): PortionsProposed[] {
   const { groups, house } = household.on(today);
   const rows = new Map(groups.map((row) => [row.id, row]));
   const lives = new Map(household.history.lives.map((life) => [life.row.id, life]));
@@ -89,17 +99,17 @@ export function portionsFor({ household, today, seen, waters, quiet }: Ground): 
   });
 }
 
-const foodsOf = (house: House): ReadonlyMap<string, Food> =>
+const foodsOf = (house: FeedingModel): ReadonlyMap<string, Food> =>
   new Map<string, Food>(house.foods.map((food) => [food.id, food]));
 
 export interface WaterChange {
-  tank: Household['tanks'][number];
+  tank: HouseholdSnapshot['tanks'][number];
   rhythm: WaterRhythm;
   proposal: WaterProposal;
 }
 
 /** Other rhythms for those tanks that pass their cap with the one that stands in their plan. */
-export function watersFor({ household, today, waters, quiet }: Ground): WaterChange[] {
+export function watersFor({ household, today, waters, quiet }: ProposalContext): WaterChange[] {
   return household.tanksOn(today).flatMap((tank) => {
     const status = waters.get(tank.id)?.status;
     const rhythm = tank.plan?.water;
@@ -110,7 +120,7 @@ export function watersFor({ household, today, waters, quiet }: Ground): WaterCha
 }
 
 /** What is proposed today, as a keeper reads it. */
-export function proposalsOf(ground: Ground): Proposals {
+export function proposalsOf(ground: ProposalContext): Proposals {
   const { household, today } = ground;
   const { house } = household.on(today);
   const foods = new Map(house.foods.map((food) => [food.id, food]));
@@ -132,8 +142,8 @@ export function proposalsOf(ground: Ground): Proposals {
           servingId,
           foodName: food.name,
           momentName: moments.get(momentId)?.name ?? '',
-          before: sayUnits(before, food.unit),
-          after: sayUnits(after, food.unit),
+          before: formatUnits(before, food.unit),
+          after: formatUnits(after, food.unit),
         };
       }),
       leadsTo: {
@@ -177,7 +187,10 @@ export function proposalsOf(ground: Ground): Proposals {
   };
 }
 
-function trainingsOf({ today, tried, quiet }: Ground, house: House): Proposals['trainings'] {
+function trainingsOf(
+  { today, tried, quiet }: ProposalContext,
+  house: FeedingModel,
+): Proposals['trainings'] {
   const foods = foodsOf(house);
   return house.groups.flatMap((group) => {
     const triedBy = tried.filter(({ groupId }) => groupId === group.id);

@@ -4,14 +4,14 @@ import {
   daysLeft,
   plannedUse,
   type Diet,
-  type House,
+  type FeedingModel,
   type HouseGroup,
 } from '@open-larder/core';
 import { nitrogenMg } from '@open-larder/core/water';
 import { NITRATE_PER_N } from '@open-larder/core/water/nitrogen';
 import { peakOf } from '@open-larder/core/water/sawTooth';
 import { USUAL_RHYTHM } from '@open-larder/core/water/rhythm';
-import type { Ground } from './ground';
+import type { ProposalContext } from './ground';
 
 type LeadsTo = PortionsProposed['leadsTo'];
 
@@ -21,7 +21,11 @@ const HORIZON = 120;
 const CYCLES_DAYS = 28;
 
 /** What of each food some groups take, day by day. */
-function useOf(house: House, groups: readonly HouseGroup[], today: string): Map<string, number[]> {
+function useOf(
+  house: FeedingModel,
+  groups: readonly HouseGroup[],
+  today: string,
+): Map<string, number[]> {
   const byFood = new Map<string, number[]>();
   for (const { foodId, gramsOn } of plannedUse({ ...house, groups }, today, HORIZON)) {
     const sum = byFood.get(foodId);
@@ -32,7 +36,7 @@ function useOf(house: House, groups: readonly HouseGroup[], today: string): Map<
 }
 
 /** What the whole house takes of each food, as it is planned: worked out once for all proposals. */
-export const houseUse = ({ household, today }: Ground): ReadonlyMap<string, number[]> => {
+export const houseUse = ({ household, today }: ProposalContext): ReadonlyMap<string, number[]> => {
   const { house } = household.on(today);
   return useOf(house, house.groups, today);
 };
@@ -42,7 +46,7 @@ export const houseUse = ({ household, today }: Ground): ReadonlyMap<string, numb
  * @param all what the whole house takes, as it is
  */
 export function stockAfter(
-  { household, today }: Ground,
+  { household, today }: ProposalContext,
   all: ReadonlyMap<string, number[]>,
   group: HouseGroup,
   diet: Diet,
@@ -65,7 +69,7 @@ export function stockAfter(
 
 /** Where the nitrate of its tank would peak; null where its water is not known. */
 export function nitrateAfter(
-  { household, today, waters }: Ground,
+  { household, today, waters }: ProposalContext,
   group: HouseGroup,
   diet: Diet,
 ): LeadsTo['nitrate'] {

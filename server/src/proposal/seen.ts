@@ -13,7 +13,7 @@ import { computeGrowthStatus } from '@open-larder/core/growth';
 import { liftAfter } from '@open-larder/core/school';
 import type { Scope } from '../db';
 import { measuredIn } from '../group/measured';
-import type { Household } from '../round/house';
+import type { HouseholdSnapshot } from '../round/house';
 
 /**
  * What was seen of watched meals: each look with the drops that it speaks for still, since no later one
@@ -90,7 +90,7 @@ export interface Seen {
 /** @param from the first day of meals that are looked at, YYYY-MM-DD */
 export async function readSeen(
   scope: Scope,
-  household: Household,
+  household: HouseholdSnapshot,
   { from, today }: { from: string; today: string },
 ): Promise<Seen> {
   const meals = await mealsSeen(scope, from, today);

@@ -6,10 +6,10 @@ import { readFood } from '../food/store';
 import { readHistory } from '../group/history';
 import { readGroup } from '../group/store';
 import { conflict, notFound, stale } from '../http/problems';
-import type { Household } from '../round/house';
+import type { HouseholdSnapshot } from '../round/house';
 import { plansOn, planVersions, savePlan } from '../plan/store';
 import { ANSWERS, report, type StoredAnswer } from './answers';
-import { portionsFor, watersFor, type Ground } from './ground';
+import { portionsFor, watersFor, type ProposalContext } from './ground';
 
 const GONE = 'This is no longer proposed: more was seen since. Reload the page.';
 
@@ -25,7 +25,7 @@ type Kept = Pick<StoredAnswer, 'change' | 'signs' | 'version'>;
 export async function answerProposal(
   scope: Scope,
   body: AnswerCreate,
-  ground: Ground,
+  ground: ProposalContext,
 ): Promise<Answer> {
   await scope.lock(`answer ${body.groupId ?? body.tankId}`);
   const known = await ANSWERS.read(scope, body.id);
@@ -37,7 +37,11 @@ export async function answerProposal(
   return report(await ANSWERS.append(scope, { ...body, ...kept, day: ground.today }));
 }
 
-async function answerGroup(scope: Scope, body: AnswerCreate, ground: Ground): Promise<Kept> {
+async function answerGroup(
+  scope: Scope,
+  body: AnswerCreate,
+  ground: ProposalContext,
+): Promise<Kept> {
   const group = await readGroup(scope, body.groupId!, ground.today);
   if (!group) throw notFound('This group');
   if (body.foodId !== null && !(await readFood(scope, body.foodId))) throw notFound('This food');
@@ -48,7 +52,7 @@ async function answerGroup(scope: Scope, body: AnswerCreate, ground: Ground): Pr
 async function answerPortions(
   scope: Scope,
   body: AnswerCreate,
-  ground: Ground,
+  ground: ProposalContext,
   { id, diet }: Group,
 ): Promise<Kept> {
   if (!diet || diet.version !== body.version) throw stale('This diet', body, diet);
@@ -68,7 +72,11 @@ async function answerPortions(
   return { ...kept, version: (await saveDiet(scope, id, edit, ground.today)).version };
 }
 
-async function answerWater(scope: Scope, body: AnswerCreate, ground: Ground): Promise<Kept> {
+async function answerWater(
+  scope: Scope,
+  body: AnswerCreate,
+  ground: ProposalContext,
+): Promise<Kept> {
   const { today, household } = ground;
   const tank = household.tanksOn(today).find(({ id }) => id === body.tankId);
   if (!tank) throw notFound('This tank');
@@ -87,7 +95,7 @@ async function answerWater(scope: Scope, body: AnswerCreate, ground: Ground): Pr
 /** Write a plan as the next version; no group's diet nor fast becomes another by it. */
 async function writePlan(
   scope: Scope,
-  household: Household,
+  household: HouseholdSnapshot,
   tankId: string,
   { validFrom: _, ...plan }: PlanRow,
   today: string,
@@ -110,7 +118,7 @@ export async function undoAnswer(
   scope: Scope,
   id: string,
   undo: { id: string; at: string },
-  household: Household,
+  household: HouseholdSnapshot,
   today: string,
 ): Promise<Answer> {
   const answer = await ANSWERS.undo(scope, id, undo, async (given) => {
@@ -143,7 +151,7 @@ async function restoreDiet(
 /** Write how the water was changed before an accepted answer as the newest plan. */
 async function restorePlan(
   scope: Scope,
-  household: Household,
+  household: HouseholdSnapshot,
   { tankId, version }: StoredAnswer,
   today: string,
 ): Promise<void> {

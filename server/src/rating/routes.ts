@@ -1,5 +1,5 @@
 import { cutPage, readCursor } from '../db';
-import { refuseAhead } from '../household/ahead';
+import { assertNotFuture } from '../household/ahead';
 import type { Handlers } from '../http/mount';
 import { addRating, ratings, undoRating } from './store';
 
@@ -10,7 +10,7 @@ export const ratingRoutes: Handlers = {
   },
 
   async addRating({ body }, { scope, clock }) {
-    await refuseAhead(scope, clock, body, 'rate it on its day');
+    await assertNotFuture(scope, clock, body, 'rate it on its day');
     return scope.atomically((inside) => addRating(inside, body));
   },
 

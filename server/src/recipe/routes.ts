@@ -1,5 +1,5 @@
 import { cutPage, readCursor } from '../db';
-import { refuseAhead } from '../household/ahead';
+import { assertNotFuture } from '../household/ahead';
 import type { Handlers } from '../http/mount';
 import { makeBatch, undoBatch } from './batches';
 import { changeRecipe, recipes, writeRecipe } from './store';
@@ -17,7 +17,7 @@ export const recipeRoutes: Handlers = {
     scope.atomically((inside) => changeRecipe(inside, params.id, body)),
 
   async makeBatch({ params, body }, { scope, clock }) {
-    await refuseAhead(scope, clock, body, 'note a batch when it is made');
+    await assertNotFuture(scope, clock, body, 'note a batch when it is made');
     return scope.atomically((inside) => makeBatch(inside, params.id, body));
   },
 

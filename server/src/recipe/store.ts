@@ -8,10 +8,10 @@ import {
   type RecipeFields,
   type RecipeRow,
 } from '@open-larder/contract';
-import { circleOf, sayGrams } from '@open-larder/core';
+import { circleOf, formatGrams } from '@open-larder/core';
 import { eventLog, type Scope } from '../db';
 import { allFoods, foodColumns, readFood } from '../food/store';
-import { idUsed, notFound, refused } from '../http/problems';
+import { idUsed, notFound, invalid } from '../http/problems';
 
 /** A batch that was made, with the recipe as it was. */
 interface Batch {
@@ -185,7 +185,7 @@ export async function ingredientsOf(
     ({ foodId }) => foodId !== null && !foods.has(foodId) && foodId !== product,
   );
   if (strange >= 0) {
-    throw refused(`ingredients.${strange}.foodId`, 'this food is not on the shelf; choose another');
+    throw invalid(`ingredients.${strange}.foodId`, 'this food is not on the shelf; choose another');
   }
   const used = (all: RecipeFields['ingredients']) => all.flatMap(({ foodId }) => foodId ?? []);
   const circle = circleOf(
@@ -196,7 +196,7 @@ export async function ingredientsOf(
   if (circle) {
     const by = circle.slice(1, -1).map((id) => foods.get(id)?.name ?? 'it');
     const at = ingredients.findIndex(({ foodId }) => foodId === circle[1]);
-    throw refused(
+    throw invalid(
       `ingredients.${at}.foodId`,
       by.length === 0
         ? 'the mix would contain itself; choose another ingredient'
@@ -215,12 +215,12 @@ function believeProduct(product: FoodFields): void {
   if (!wrong) return;
   const [field] = wrong.path;
   if (field === 'unit' || field === 'inWater') {
-    throw refused(
+    throw invalid(
       'tray.columns',
-      `one piece would weigh ${sayGrams(product.unit.massG)}, more than anyone feeds at once: cut the tray into more pieces`,
+      `one piece would weigh ${formatGrams(product.unit.massG)}, more than anyone feeds at once: cut the tray into more pieces`,
     );
   }
-  throw refused('ingredients', wrong.message);
+  throw invalid('ingredients', wrong.message);
 }
 
 /** A mix that cannot be is refused where it is said. */
@@ -228,7 +228,7 @@ function sensible<T>(compute: () => T): T {
   try {
     return compute();
   } catch (error) {
-    if (error instanceof RangeError) throw refused('cooked', error.message);
+    if (error instanceof RangeError) throw invalid('cooked', error.message);
     throw error;
   }
 }

@@ -20,7 +20,7 @@ import type { Scope } from '../db';
 import { groupsOn } from '../group/history';
 import type { Handlers } from '../http/mount';
 import { notFound } from '../http/problems';
-import { readHouse, type Household } from '../round/house';
+import { readHouse, type HouseholdSnapshot } from '../round/house';
 import { servedCsv } from './csv';
 import { acceptanceIn, servedIn } from './served';
 
@@ -78,7 +78,7 @@ function daysFrom(from: string, to: string): string[] {
 }
 
 function consumptionOf(
-  household: Household,
+  household: HouseholdSnapshot,
   days: readonly string[],
   sums: readonly FedSum[],
 ): Consumption {
@@ -142,7 +142,7 @@ const emptyFood = (food: FoodRow, days: number): Consumption['foods'][number] =>
 type NeedRecord = { group: HouseGroup; record: Consumption['groups'][number] };
 
 /** What every group needed on each day, as it was on that day. Planned fasts need nothing. */
-function needs(household: Household, days: readonly string[]): Map<string, NeedRecord> {
+function needs(household: HouseholdSnapshot, days: readonly string[]): Map<string, NeedRecord> {
   const known = new Map<Group, { group: HouseGroup; needKj: number } | null>();
   const records = new Map<string, NeedRecord>();
 

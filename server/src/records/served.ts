@@ -2,7 +2,7 @@ import type { Acceptance, Outcome, Served } from '@open-larder/contract';
 import { addDays, pricePerGram, weekdayOf } from '@open-larder/core';
 import type { Scope } from '../db';
 import { groupsOn } from '../group/history';
-import type { Household } from '../round/house';
+import type { HouseholdSnapshot } from '../round/house';
 
 interface Span {
   from: string;
@@ -67,7 +67,11 @@ const sumLeft = (
 const pairOf = ({ groupId, foodId }: { groupId: string; foodId: string }) => `${groupId} ${foodId}`;
 
 /** What was offered, refused and left in a span, summed in the database. */
-export async function servedIn(scope: Scope, household: Household, span: Span): Promise<Served> {
+export async function servedIn(
+  scope: Scope,
+  household: HouseholdSnapshot,
+  span: Span,
+): Promise<Served> {
   const [sums, left] = await Promise.all([sumServed(scope, span), sumLeft(scope, span)]);
   const leftOf = new Map(left.map((one) => [pairOf(one), one.leftG]));
   const pairs = new Map<string, Sum[]>();
@@ -90,7 +94,7 @@ const countOf = (dealt: boolean) => (sum: Sum) => (sum.dealt === dealt ? sum.cou
 function rowsOf(
   pairs: readonly Sum[][],
   leftOf: ReadonlyMap<string, number>,
-  household: Household,
+  household: HouseholdSnapshot,
   { to }: Span,
 ): Served['rows'] {
   const foods = new Map(household.foods.map((food) => [food.id, food]));
@@ -126,7 +130,7 @@ function rowsOf(
 }
 
 /** By moment: what was planned of what was logged, and what was given. */
-function momentsOf(sums: readonly Sum[], household: Household): Served['moments'] {
+function momentsOf(sums: readonly Sum[], household: HouseholdSnapshot): Served['moments'] {
   const unitG = new Map(household.foods.map((food) => [food.id, food.unit.massG]));
   const names = new Map(household.moments.map((moment) => [moment.id, moment.name]));
   const moments = new Map<string | null, Served['moments'][number]>();
@@ -155,7 +159,7 @@ function momentsOf(sums: readonly Sum[], household: Household): Served['moments'
 /** How readily a group took each food, by weeks from Monday. */
 export async function acceptanceIn(
   scope: Scope,
-  household: Household,
+  household: HouseholdSnapshot,
   groupId: string,
   span: Span,
 ): Promise<Acceptance> {

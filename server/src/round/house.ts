@@ -5,7 +5,7 @@ import {
   type MomentRow,
   type Tank,
 } from '@open-larder/contract';
-import type { House } from '@open-larder/core';
+import type { FeedingModel } from '@open-larder/core';
 import type { Catalogue } from '@open-larder/catalogue/load';
 import type { Scope } from '../db';
 import { allFoods } from '../food/store';
@@ -18,7 +18,7 @@ import { planVersions, plansOn } from '../plan/store';
 import { tanks } from '../tank/store';
 
 /** The whole household, read once and seen on any day. */
-export interface Household {
+export interface HouseholdSnapshot {
   timeZone: string;
   deliveryDays: number;
   history: History;
@@ -29,10 +29,10 @@ export interface Household {
   foods: FoodRow[];
   species: ReadonlyMap<string, Species>;
   /** Groups as rows, and the same as the core's house; portions by whose hand, null by all. */
-  on(day: string, hand?: string | null): { groups: Group[]; house: House };
+  on(day: string, hand?: string | null): { groups: Group[]; house: FeedingModel };
 }
 
-export async function readHouse(scope: Scope, catalogue: Catalogue): Promise<Household> {
+export async function readHouse(scope: Scope, catalogue: Catalogue): Promise<HouseholdSnapshot> {
   const [household, tankRows, momentRows, foods, history, species, plans] = await Promise.all([
     readHousehold(scope),
     tanks(scope, null, null),

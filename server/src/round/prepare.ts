@@ -1,6 +1,6 @@
 import { preparationOf, type FoodRow, type Preparation } from '@open-larder/contract';
 import { preparingOf } from '@open-larder/contract/week';
-import { sayPreparation, sayUnits, type House } from '@open-larder/core';
+import { formatPreparation, formatUnits, type FeedingModel } from '@open-larder/core';
 
 const DAY_MIN = 1440;
 /** A hatch of a day and a half, begun today, is for the day after tomorrow. */
@@ -8,7 +8,7 @@ const AHEAD_DAYS = 3;
 
 /** What is begun on a day, for meals of that day and those after it. */
 export function preparationsOn(
-  house: House,
+  house: FeedingModel,
   foods: readonly FoodRow[],
   day: string,
 ): Preparation[] {
@@ -25,8 +25,8 @@ export function preparationsOn(
         foodId,
         foodName: food.name,
         family: food.family,
-        what: sayPreparation(steps),
-        amount: sayUnits(amount, unit),
+        what: formatPreparation(steps),
+        amount: formatUnits(amount, unit),
         startMin,
         readyMin,
         tankIds: [...new Set(meals.map(({ tankId }) => tankId))],

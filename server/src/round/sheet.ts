@@ -1,7 +1,7 @@
 import type { FoodRow } from '@open-larder/contract';
-import { compileRound, sayManner, sayUnits, type House } from '@open-larder/core';
+import { compileRound, formatManner, formatUnits, type FeedingModel } from '@open-larder/core';
 import type { PDFFont, PDFPage } from 'pdf-lib';
-import { INK, newDocument, QUIET, RULE, sayDay, wrapped } from '../print/page';
+import { INK, newDocument, QUIET, RULE, formatDay, wrapped } from '../print/page';
 import { preparationsOn } from './prepare';
 
 /** An A4 sheet, in points. */
@@ -31,15 +31,15 @@ interface Asked {
  * @returns a PDF of one page
  */
 export async function roundSheet(
-  house: House,
+  house: FeedingModel,
   foods: readonly FoodRow[],
   day: string,
   asked: readonly Asked[] = [],
 ): Promise<Uint8Array> {
-  const { pdf, title, text } = await newDocument(`Round: ${sayDay(day)}`);
+  const { pdf, title, text } = await newDocument(`Round: ${formatDay(day)}`);
   const page = pdf.addPage([SHEET.width, SHEET.height]);
   const top = SHEET.height - SHEET.edge;
-  page.drawText(sayDay(day), { x: SHEET.edge, y: top - 20, size: 22, font: title, color: INK });
+  page.drawText(formatDay(day), { x: SHEET.edge, y: top - 20, size: 22, font: title, color: INK });
   const lines = linesOf(house, foods, day, asked);
   const room = top - HEAD - SHEET.edge;
   let size = 0;
@@ -53,7 +53,7 @@ export async function roundSheet(
 }
 
 function linesOf(
-  house: House,
+  house: FeedingModel,
   foods: readonly FoodRow[],
   day: string,
   asked: readonly Asked[],
@@ -79,10 +79,10 @@ function linesOf(
       lines.push({ kind: 'tank', text: `${tank.walkOrder} ${tank.name}` });
       for (const { portion, food, group, serving, mixed } of servings) {
         const mix = mixed === 'new' ? 'mixed in, new to them' : '';
-        const how = [serving.place, sayManner(serving.manner), mix].filter(Boolean).join(', ');
+        const how = [serving.place, formatManner(serving.manner), mix].filter(Boolean).join(', ');
         lines.push({
           kind: 'task',
-          text: `${sayUnits(portion.units, food.unit)} ${lowerFirst(food.name)}`,
+          text: `${formatUnits(portion.units, food.unit)} ${lowerFirst(food.name)}`,
           quiet: [group.name, how].filter(Boolean).join(' · '),
         });
       }

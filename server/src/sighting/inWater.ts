@@ -5,7 +5,7 @@ import { feedingDay, PLAIN } from '@open-larder/core/round';
 import { liftAfter } from '@open-larder/core/school';
 import { localDay, localMinutes } from '../clock';
 import type { Scope } from '../db';
-import type { Household } from '../round/house';
+import type { HouseholdSnapshot } from '../round/house';
 
 const HOUR_MS = 3_600_000;
 const DAY_MS = 24 * HOUR_MS;
@@ -21,7 +21,7 @@ type Fed = Pick<Feeding, 'servingId' | 'groupId' | 'foodId' | 'day' | 'massG'> &
 };
 
 /** What went into the water lately, and whether it was said what became of it. */
-const fedLately = (scope: Scope, household: Household, now: Date): Promise<Fed[]> => {
+const fedLately = (scope: Scope, household: HouseholdSnapshot, now: Date): Promise<Fed[]> => {
   const since = (ms: number) => new Date(now.getTime() - ms);
   const litter = household.foods.filter(isLitter);
   const stays = Math.max(0, ...litter.map(({ liftAfterMin }) => liftAfterMin ?? 0)) * 60_000;
@@ -53,7 +53,7 @@ const fedLately = (scope: Scope, household: Household, now: Date): Promise<Fed[]
  */
 export async function inWater(
   scope: Scope,
-  household: Household,
+  household: HouseholdSnapshot,
   now: Date,
 ): Promise<MealInWater[]> {
   const fed = await fedLately(scope, household, now);

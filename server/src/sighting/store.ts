@@ -1,6 +1,6 @@
 import type { BodyOf, LearnedRow, SightingRow } from '@open-larder/contract';
 import { eventLog, type Scope } from '../db';
-import { refused, stale } from '../http/problems';
+import { invalid, stale } from '../http/problems';
 
 export const SIGHTINGS = eventLog<SightingRow & { tankId: string }>({
   table: 'sightings',
@@ -47,7 +47,7 @@ export async function saveLearned(
   await scope.lock(`learned ${tankId}`);
   const current = await readLearned(scope, tankId);
   if (current.version !== edit.version) throw stale('What was learned', edit, current);
-  await refuseStrangers(
+  await assertOwned(
     scope,
     edit.groups.map((group) => group.groupId),
   );
@@ -57,7 +57,7 @@ export async function saveLearned(
 }
 
 /** Groups must be of this household. */
-export async function refuseStrangers(scope: Scope, ids: readonly string[]): Promise<void> {
+export async function assertOwned(scope: Scope, ids: readonly string[]): Promise<void> {
   const wanted = [...new Set(ids)];
   if (wanted.length === 0) return;
   const [row] = await scope.rows<{ known: number }>(
@@ -65,6 +65,6 @@ export async function refuseStrangers(scope: Scope, ids: readonly string[]): Pro
     { ids: wanted },
   );
   if (Number(row?.known ?? 0) < wanted.length) {
-    throw refused('groups', 'one of these groups is not known here; reload and try again');
+    throw invalid('groups', 'one of these groups is not known here; reload and try again');
   }
 }

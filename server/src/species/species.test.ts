@@ -64,6 +64,6 @@ describe('species of the keeper’s own', () => {
     ['a word that is none of the list', { guild: 'gourmet' }, 'entry.guild'],
   ])('refuse %s, at its field', async (_what, over, path) => {
     const { body } = await ask().post('/api/species').send(sampleSpecies(over)).expect(422);
-    expect(body.errors.map((fault: { path: string }) => fault.path)).toContain(path);
+    expect(body.errors.map((error: { path: string }) => error.path)).toContain(path);
   });
 });

@@ -82,13 +82,13 @@ export const takeEvents: Take = async ({ scope, today, species }, lines) => {
       withdrawn.push({ id, groupId });
       return verdict('changed', 'will be taken back');
     }
-    const faults = faultsOfNew(row, { today, groupIds: speciesKeyOf, tankOf });
+    const errors = faultsOfNew(row, { today, groupIds: speciesKeyOf, tankOf });
     const kind = species.get(speciesKeyOf.get(groupId) ?? '');
-    if (!faults && row.kind === 'measured' && kind) {
+    if (!errors && row.kind === 'measured' && kind) {
       const length = impossibleLength(kind, row.lengthCm as number);
       if (length) return faulty({ lengthCm: length });
     }
-    if (faults) return faulty(faults);
+    if (errors) return faulty(errors);
     made.push(row);
     return verdict('new', 'will be added');
   };
@@ -96,13 +96,13 @@ export const takeEvents: Take = async ({ scope, today, species }, lines) => {
   const verdicts = lines.map((line, at) => unread(line) ?? judge(line.values, at));
   const lives = await livesAfter();
   for (const life of lives.values()) {
-    const fault = lifeFault(life, null);
-    if (!fault) continue;
+    const error = lifeFault(life, null);
+    if (!error) continue;
     const at =
-      lineOf.get(fault.eventId) ??
+      lineOf.get(error.eventId) ??
       lines.findIndex((line) => groupOf(String(line.values.groupId)) === life[0]?.groupId);
     verdicts[Math.max(0, at)] = faulty({
-      '': fault.sentence.replace('This would break a later event, ', ''),
+      '': error.sentence.replace('This would break a later event, ', ''),
     });
   }
 

@@ -100,7 +100,7 @@ function given(cells: Record<string, unknown>): Record<string, unknown> {
 
 /** Faults of nested fields under the columns that they come from. */
 function faultsByColumn(error: z.ZodError): Record<string, string> {
-  const faults: Record<string, string> = {};
+  const errors: Record<string, string> = {};
   for (const { path, message } of error.issues) {
     const [field, inner] = path.map(String);
     const column =
@@ -109,7 +109,7 @@ function faultsByColumn(error: z.ZodError): Record<string, string> {
           ? 'steps'
           : (inner ?? field ?? '')
         : `${field}${inner.slice(0, 1).toUpperCase()}${inner.slice(1)}`;
-    faults[column] ??= message;
+    errors[column] ??= message;
   }
-  return faults;
+  return errors;
 }

@@ -56,7 +56,7 @@ export const takeHouse: Take = async ({ scope, today, species }, lines) => {
       tank = made;
     }
     const fish = judgeGroup(values, tank.id, guesses);
-    if (fish?.state === 'fault') return fish;
+    if (fish?.state === 'error') return fish;
     if (made) {
       walkOrder += 1;
       madeTanks.push(made);
@@ -131,7 +131,7 @@ export const takeHouse: Take = async ({ scope, today, species }, lines) => {
 };
 
 /** Measures stand in one column of this table. */
-function tankFaults(faults: Record<string, string>): Record<string, string> {
+function tankFaults(errors: Record<string, string>): Record<string, string> {
   const column: Record<string, string> = {
     lengthCm: 'measures',
     widthCm: 'measures',
@@ -139,6 +139,6 @@ function tankFaults(faults: Record<string, string>): Record<string, string> {
     name: 'tank',
   };
   return Object.fromEntries(
-    Object.entries(faults).map(([field, says]) => [column[field] ?? field, says]),
+    Object.entries(errors).map(([field, says]) => [column[field] ?? field, says]),
   );
 }

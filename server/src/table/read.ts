@@ -3,7 +3,7 @@ import { Worker } from 'node:worker_threads';
 import type { Sheet, TableName, Writing } from '@open-larder/contract';
 import type { Species } from '@open-larder/catalogue';
 import type { UnitChoice } from '@open-larder/core';
-import { refused, unavailable } from '../http/problems';
+import { invalid, unavailable } from '../http/problems';
 import { readText, type ReadTask } from './readText';
 
 /** Below this many letters a table is read in place: a thread takes longer to begin than to read it. */
@@ -14,7 +14,7 @@ const PATIENCE_MS = 15_000;
 const START = "require('tsx/cjs'); require(require('node:worker_threads').workerData.work);";
 
 /** What a thread says: a sheet, or the sentence for which there is none. */
-export type Said = { sheet: Sheet } | { fault: string };
+export type Said = { sheet: Sheet } | { error: string };
 
 export interface Reading {
   table: TableName;
@@ -32,7 +32,7 @@ export interface Reading {
 export async function readTable({ species, ...rest }: Reading): Promise<Sheet> {
   const task: ReadTask = { ...rest, species: [...species.values()] };
   const said = task.text.length < SMALL ? readText(task) : await aside(task);
-  if ('fault' in said) throw refused('text', said.fault);
+  if ('error' in said) throw invalid('text', said.error);
   return said.sheet;
 }
 

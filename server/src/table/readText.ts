@@ -25,16 +25,16 @@ export interface ReadTask {
 export function readText({ table, text, choice, today, species, writing }: ReadTask): Said {
   const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, '').trimEnd());
   if (data.length > MOST_LINES) {
-    return { fault: `a table has at most ${MOST_LINES} lines; divide it` };
+    return { error: `a table has at most ${MOST_LINES} lines; divide it` };
   }
   for (const [at, cells] of data.entries()) {
     if (cells.length > MOST_COLUMNS) {
-      return { fault: `line ${at + 1} has over ${MOST_COLUMNS} columns; is it a table?` };
+      return { error: `line ${at + 1} has over ${MOST_COLUMNS} columns; is it a table?` };
     }
     const long = cells.findIndex((cell) => cell.length > MOST_LETTERS);
     if (long >= 0) {
       return {
-        fault: `a cell of line ${at + 1} has over ${MOST_LETTERS} letters: a quote may be missing there`,
+        error: `a cell of line ${at + 1} has over ${MOST_LETTERS} letters: a quote may be missing there`,
       };
     }
   }

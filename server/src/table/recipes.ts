@@ -42,7 +42,7 @@ export const takeRecipes: Take = async ({ scope }, lines) => {
   const writes: (() => Promise<unknown>)[] = [];
 
   for (const group of together(lines)) {
-    if (group.some((at) => verdicts[at]?.state === 'fault')) continue;
+    if (group.some((at) => verdicts[at]?.state === 'error')) continue;
     const judged = await judge(group.map((at) => (lines[at] as SheetLine).values));
     group.forEach((at, index) => {
       verdicts[at] = judged.perLine[index] ?? judged.all;
@@ -164,15 +164,15 @@ function faultyLines(
   count: number,
   issues: readonly { path: readonly PropertyKey[]; message: string }[],
 ) {
-  const faults: Record<string, string>[] = Array.from({ length: count }, () => ({}));
+  const errors: Record<string, string>[] = Array.from({ length: count }, () => ({}));
   for (const { path, message } of issues) {
     const [field, at, inner] = path.map(String);
     const line = field === 'ingredients' && at !== undefined ? Number(at) : 0;
     const inside = inner === 'foodId' ? 'ingredient' : inner;
     const column = field === 'ingredients' ? (inside ?? '') : (at ?? field ?? '');
-    (faults[line] ?? faults[0])![column] ??= message;
+    (errors[line] ?? errors[0])![column] ??= message;
   }
-  const perLine = faults.map((own) => (Object.keys(own).length > 0 ? faulty(own) : undefined));
+  const perLine = errors.map((own) => (Object.keys(own).length > 0 ? faulty(own) : undefined));
   return { all: verdict('same', 'waits for the rest of its recipe'), perLine };
 }
 

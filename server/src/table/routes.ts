@@ -50,7 +50,7 @@ export const tableRoutes: Handlers = {
       await inside.lock('tables');
       const plan = await TAKES[table]({ scope: inside, today, species }, sheet.lines);
       const report = reportOf(sheet, twice ? plan.verdicts : askedTwice(sheet, plan.verdicts));
-      const sound = report.counts.fault === 0 && report.lines.length > 0;
+      const sound = report.counts.error === 0 && report.lines.length > 0;
       if (write && sound) await plan.write();
       return { ...report, written: write && sound };
     });
@@ -75,24 +75,24 @@ function askedTwice(sheet: Sheet, verdicts: readonly Verdict[]): Verdict[] {
       verdict.state === 'new'
         ? TWICE
         : 'is there twice: remove one, or give one of them another name';
-    return { ...verdict, state: 'fault', says: `the same as line ${before}: it ${ask}` };
+    return { ...verdict, state: 'error', says: `the same as line ${before}: it ${ask}` };
   });
 }
 
 function reportOf(sheet: Sheet, verdicts: readonly Verdict[]): TableReport {
   const lines = sheet.lines.map((line, at) => {
-    const { state, says, faults, guesses = {} } = verdicts[at] as Verdict;
+    const { state, says, errors, guesses = {} } = verdicts[at] as Verdict;
     const cells = sheet.columns.map(({ field }, index) => {
       const cell = line.cells[index]!;
-      const fault = field && faults[field];
+      const error = field && errors[field];
       const guess = field && guesses[field];
       const text = line.texts[index] as string;
-      if (fault) return { text, state: 'fault' as const, says: fault };
-      if (guess && cell.state !== 'fault') return { text, state: 'guessed' as const, says: guess };
+      if (error) return { text, state: 'error' as const, says: error };
+      if (guess && cell.state !== 'error') return { text, state: 'guessed' as const, says: guess };
       return { text, state: cell.state, says: cell.says };
     });
     const fields = new Set(sheet.columns.map((column) => column.field));
-    const homeless = Object.entries(faults).filter(([field]) => !fields.has(field));
+    const homeless = Object.entries(errors).filter(([field]) => !fields.has(field));
     const rest = homeless.map(([field, sentence]) =>
       field === '' ? sentence : `${field}: ${sentence}`,
     );
@@ -106,7 +106,7 @@ function reportOf(sheet: Sheet, verdicts: readonly Verdict[]): TableReport {
       new: count('new'),
       same: count('same'),
       changed: count('changed'),
-      fault: count('fault'),
+      error: count('error'),
     },
     written: false,
     doubts: [

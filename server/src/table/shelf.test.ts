@@ -20,7 +20,7 @@ const faultsOf = (report: {
   lines: { cells: { state: string; says: string }[]; says: string }[];
 }) =>
   report.lines.flatMap((line) => [
-    ...line.cells.filter((cell) => cell.state === 'fault').map((cell) => cell.says),
+    ...line.cells.filter((cell) => cell.state === 'error').map((cell) => cell.says),
     line.says,
   ]);
 
@@ -236,7 +236,7 @@ describe('the whole shelf', () => {
       const text = texts[at] as string;
       const again = await take(table, text, false);
       const lines = text.trim().split('\n').length - 1;
-      expect(again.counts).toEqual({ new: 0, same: lines, changed: 0, fault: 0 });
+      expect(again.counts).toEqual({ new: 0, same: lines, changed: 0, error: 0 });
     }
     // Another household has its own ids: those of ours are refused, and without them all is new.
     const bare = (text: string) => text.replace(/^[0-9a-f-]{36},/gm, ',');

@@ -59,7 +59,7 @@ describe('a round trip', () => {
     for (const [at, table] of COPY.entries()) {
       const { body } = await take(table, before[at] as string);
       expect(body.written).toBe(true);
-      expect(body.counts).toMatchObject({ new: 0, changed: 0, fault: 0 });
+      expect(body.counts).toMatchObject({ new: 0, changed: 0, error: 0 });
     }
     expect(await Promise.all(COPY.map(give))).toEqual(before);
     expect(
@@ -87,7 +87,7 @@ describe('a round trip', () => {
       ['events', events],
     ] as const) {
       const { body } = await take(table, text);
-      expect(body.lines.filter((line: { state: string }) => line.state === 'fault')).toEqual([]);
+      expect(body.lines.filter((line: { state: string }) => line.state === 'error')).toEqual([]);
       expect(body.written).toBe(true);
     }
     expect(await Promise.all(COPY.map(give))).toEqual([tanks, groups, events]);
@@ -127,7 +127,7 @@ describe('a house as a keeper pastes it', () => {
       'Hall\t\t\tGuppy\t3\t6\t\t',
     ].join('\n');
     const { body } = await take('house', text, false);
-    expect(body.counts).toEqual({ new: 3, same: 0, changed: 0, fault: 0 });
+    expect(body.counts).toEqual({ new: 3, same: 0, changed: 0, error: 0 });
     expect(body.written).toBe(false);
     expect(await count(server.db, 'tanks')).toBe(0);
     const state = (line: number, column: string) =>
@@ -176,12 +176,12 @@ describe('a house as a keeper pastes it', () => {
       ',zebrafish,4,,,',
     ].join('\n');
     const { body } = await take('house', text);
-    expect(body).toMatchObject({ written: false, counts: { fault: 6 } });
-    const faults = body.lines.map((line: { line: number; cells: { state: string }[] }) => [
+    expect(body).toMatchObject({ written: false, counts: { error: 6 } });
+    const errors = body.lines.map((line: { line: number; cells: { state: string }[] }) => [
       line.line,
-      line.cells.findIndex((cell) => cell.state === 'fault'),
+      line.cells.findIndex((cell) => cell.state === 'error'),
     ]);
-    expect(faults).toEqual([
+    expect(errors).toEqual([
       [2, -1],
       [3, 1],
       [4, 2],
@@ -210,7 +210,7 @@ describe('events from a file', () => {
     await ask().post('/api/groups').send(group).expect(201);
     const bad = 'group,day,kind,number\nShoal,2026-03-03,died,4\nShoal,2026-03-05,sold,7\n';
     const { body } = await take('events', bad);
-    expect(body).toMatchObject({ written: false, counts: { fault: 1, new: 1 } });
+    expect(body).toMatchObject({ written: false, counts: { error: 1, new: 1 } });
     expect(body.lines[1].says).toMatch(/the sale of 7 not sexed on 2026-03-05: only 6/);
     await take(
       'events',
@@ -271,7 +271,7 @@ describe('a table that is odd', () => {
     const lines = Array.from({ length: 2500 }, (_, at) => `Tank ${at},80,35,40,25`);
     const header = 'name,length (cm),width (cm),height (cm),temp (C)';
     const large = await take('tanks', [header, ...lines].join('\n'), false);
-    expect(large.body.counts).toMatchObject({ new: 2500, fault: 0 });
+    expect(large.body.counts).toMatchObject({ new: 2500, error: 0 });
     const small = await take('tanks', [header, ...lines.slice(0, 3)].join('\n'), false);
     expect(large.body.lines.slice(0, 3)).toEqual(small.body.lines);
   });
@@ -294,14 +294,14 @@ describe('a table that is odd', () => {
   it('does not drop the second of two groups that are called the same', async () => {
     const text = 'Tank,Species,Number\nRace,zebrafish,6\nRace,zebrafish,6';
     const { body } = await take('house', text);
-    expect(body).toMatchObject({ written: false, doubts: [], counts: { fault: 1 } });
+    expect(body).toMatchObject({ written: false, doubts: [], counts: { error: 1 } });
     expect(body.lines[1].says).toMatch(/give one of them another name/);
   });
 
   it('asks how numbers are written, and takes them as it is said', async () => {
     const text = 'Tank,Species,Number,Length (mm)\nRace,zebrafish,6,"1,000"';
     const { body } = await take('house', text, false);
-    expect(body).toMatchObject({ doubts: ['numbers'], counts: { fault: 1 } });
+    expect(body).toMatchObject({ doubts: ['numbers'], counts: { error: 1 } });
     const said = await ask()
       .post('/api/tables/house')
       .send({ text, write: false, numbers: 'comma' })

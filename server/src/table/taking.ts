@@ -14,7 +14,7 @@ export interface Taking {
 export interface Verdict {
   state: TableLine['state'];
   says: string | null;
-  faults: Record<string, string>;
+  errors: Record<string, string>;
   /** Values that were put in for blank cells, with how they came about. */
   guesses?: Record<string, string>;
 }
@@ -31,21 +31,21 @@ export const verdict = (
   state: TableLine['state'],
   says: string | null = null,
   more: Partial<Verdict> = {},
-): Verdict => ({ state, says, faults: {}, ...more });
+): Verdict => ({ state, says, errors: {}, ...more });
 
-export const faulty = (faults: Record<string, string>): Verdict =>
-  verdict('fault', faults[''] ?? null, { faults });
+export const faulty = (errors: Record<string, string>): Verdict =>
+  verdict('error', errors[''] ?? null, { errors });
 
 /** Faults of a check as field → sentence, the first of each field. */
 export function faultsByField(error: z.ZodError): Record<string, string> {
-  const faults: Record<string, string> = {};
-  for (const issue of error.issues) faults[issue.path.join('.')] ??= issue.message;
-  return faults;
+  const errors: Record<string, string> = {};
+  for (const issue of error.issues) errors[issue.path.join('.')] ??= issue.message;
+  return errors;
 }
 
 /** Cells that could not be read at all, so that the line need not be looked at further. */
 export function unread(line: SheetLine): Verdict | null {
-  return line.cells.some((cell) => cell.state === 'fault') ? verdict('fault') : null;
+  return line.cells.some((cell) => cell.state === 'error') ? verdict('error') : null;
 }
 
 export const sameAs = (a: unknown, b: unknown): boolean =>

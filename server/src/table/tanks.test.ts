@@ -85,7 +85,7 @@ describe('groups from a table', () => {
 
   it('say what is wrong with an id, a name and a species', async () => {
     const report = await take('groups', 'id,name,species\nseven,A,zebrafish\n,,zebrafish\n,B,\n');
-    expect(report.counts.fault).toBe(3);
+    expect(report.counts.error).toBe(3);
     expect(
       report.lines.map((line: { cells: { says: string | null }[] }) =>
         line.cells.map((cell) => cell.says).find(Boolean),

@@ -20,7 +20,7 @@ describe('tests and changes of water as a table', () => {
     const report = await take(
       'tank,day,Nitrate (NO3-N),pH,changed\nMillpond,2026-02-01,4.1,6.9,\nMillpond,2026-02-02,,,25 %',
     );
-    expect(report.counts).toEqual({ new: 2, same: 0, changed: 0, fault: 0 });
+    expect(report.counts).toEqual({ new: 2, same: 0, changed: 0, error: 0 });
     const [change, test] = await events();
     expect(change).toMatchObject({ kind: 'changed', share: 0.25, nitrate: null });
     expect(test!.nitrate).toBeCloseTo(18.15, 1);
@@ -49,7 +49,7 @@ describe('tests and changes of water as a table', () => {
   ])('with %s are refused at the cell, all or none', async (_, text, cell) => {
     const before = (await events()).length;
     const report = await take(`${text}\n`);
-    expect(report.lines[0]!.cells[cell]!.state).toBe('fault');
+    expect(report.lines[0]!.cells[cell]!.state).toBe('error');
     expect(report.lines[0]!.cells[cell]!.says!.length).toBeGreaterThan(8);
     expect((await events()).length).toBe(before);
   });
@@ -58,7 +58,7 @@ describe('tests and changes of water as a table', () => {
     const { body } = await server.as('ours').get('/api/tables/water').expect(200);
     expect(body.text.split('\n')[0]).toContain('nitrate_NO3_mg_l');
     const report = await take(body.text, false);
-    expect(report.counts).toMatchObject({ new: 0, changed: 0, fault: 0 });
+    expect(report.counts).toMatchObject({ new: 0, changed: 0, error: 0 });
     expect(report.counts.same).toBeGreaterThan(2);
   });
 });

@@ -111,8 +111,8 @@ describe('tanks', () => {
     const before = await count(server.db, 'tanks');
     const answer = await server.as('ours').post('/api/tanks').send(sampleTank(over)).expect(422);
     expect(answer.headers['content-type']).toMatch(/application\/problem\+json/);
-    const fault = answer.body.errors.find((one: { path: string }) => one.path === path);
-    expect(fault.message).toMatch(sentence);
+    const error = answer.body.errors.find((one: { path: string }) => one.path === path);
+    expect(error.message).toMatch(sentence);
     expect(await count(server.db, 'tanks')).toBe(before);
   });
 

@@ -1,14 +1,14 @@
 import { addDays } from '@open-larder/core';
 import { todayOf } from '../household/store';
 import type { Handlers } from '../http/mount';
-import { refused } from '../http/problems';
+import { invalid } from '../http/problems';
 import { beginTraining, endTraining } from './store';
 
 export const trainingRoutes: Handlers = {
   async beginTraining({ body }, { scope, clock }) {
     const today = await todayOf(scope, clock);
     if (body.day > addDays(today, 1) || body.day < addDays(today, -1)) {
-      throw refused('day', 'a training begins today');
+      throw invalid('day', 'a training begins today');
     }
     return scope.atomically((inside) => beginTraining(inside, body, today));
   },

@@ -2,7 +2,7 @@ import type { BodyOf, Group, TrainingCreate } from '@open-larder/contract';
 import type { Scope } from '../db';
 import { saveDiet } from '../diet/store';
 import { readGroup } from '../group/store';
-import { conflict, idUsed, notFound, refused } from '../http/problems';
+import { conflict, idUsed, notFound, invalid } from '../http/problems';
 
 /**
  * Begin a training; the same id sent again changes nothing.
@@ -24,17 +24,17 @@ export async function beginTraining(
   }
   const serving = group.diet?.servings.find(({ id }) => id === body.servingId);
   if (!serving) {
-    throw refused('servingId', 'this serving is no longer planned; choose a food that they take');
+    throw invalid('servingId', 'this serving is no longer planned; choose a food that they take');
   }
   if (serving.foodId === body.foodId) {
-    throw refused('foodId', 'this is the food that they take already; choose the new one');
+    throw invalid('foodId', 'this is the food that they take already; choose the new one');
   }
   const known = await scope.rows(
     'SELECT id FROM foods WHERE household_id = :household AND id = :foodId AND NOT archived',
     { foodId: body.foodId },
   );
   if (known.length === 0) {
-    throw refused('foodId', 'this food is no longer on the shelf; choose another');
+    throw invalid('foodId', 'this food is no longer on the shelf; choose another');
   }
   await scope.insertOnce('trainings', [{ ...body }]);
   const begun = await readGroup(scope, body.groupId, today);

@@ -1,7 +1,7 @@
 import { cutPage, readCursor, type Scope } from '../db';
 import { todayOf } from '../household/store';
 import type { Handlers } from '../http/mount';
-import { idUsed, notFound, refused } from '../http/problems';
+import { idUsed, notFound, invalid } from '../http/problems';
 import { readHouse } from '../round/house';
 import { readTrial, trialRow, trials } from './store';
 
@@ -24,7 +24,7 @@ export const trialRoutes: Handlers = {
 
   async createTrial({ body }, { scope, catalogue, clock }) {
     const { from, ...trial } = body;
-    await refuseStrangers(scope, [body.groupId, body.otherGroupId]);
+    await assertOwned(scope, [body.groupId, body.otherGroupId]);
     const row = { ...trial, fromDay: from, endedOn: null, version: 1, archived: false };
     await scope.insertOnce('trials', [row]);
     const made = await readTrial(scope, body.id);
@@ -37,10 +37,10 @@ export const trialRoutes: Handlers = {
     if (!known) throw notFound('This trial');
     const { from, ...edit } = body;
     if ((known.kind === 'tank') !== (edit.changedOn !== null)) {
-      throw refused('changedOn', 'one tank changes its diet on a day; siblings do not');
+      throw invalid('changedOn', 'one tank changes its diet on a day; siblings do not');
     }
     if (edit.changedOn !== null && edit.changedOn <= from) {
-      throw refused('changedOn', 'the diet is changed after the beginning');
+      throw invalid('changedOn', 'the diet is changed after the beginning');
     }
     const now = await scope.revise(
       'trials',
@@ -54,7 +54,7 @@ export const trialRoutes: Handlers = {
 };
 
 /** @throws ProblemError 404 for a group that this household does not have */
-async function refuseStrangers(scope: Scope, ids: readonly (string | null)[]): Promise<void> {
+async function assertOwned(scope: Scope, ids: readonly (string | null)[]): Promise<void> {
   const wanted = ids.filter((id) => id !== null);
   const known = await scope.rows(
     'SELECT id FROM groups WHERE household_id = :household AND id IN (:wanted)',

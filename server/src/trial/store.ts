@@ -3,7 +3,7 @@ import { computeTrialStatus, type TrialSide, type TrialStatus } from '@open-lard
 import type { Scope } from '../db';
 import { measuredIn } from '../group/measured';
 import { groupsOn } from '../group/history';
-import type { Household } from '../round/house';
+import type { HouseholdSnapshot } from '../round/house';
 
 const COLUMNS = `id, name, kind, group_id, other_group_id, from_day::text AS "from", changed_on::text,
   ended_on::text, weeks, difference, tubs_each, note, version, archived`;
@@ -28,7 +28,7 @@ export async function readTrial(scope: Scope, id: string): Promise<Stored | null
 }
 
 /** A trial with the names of its groups, and how it stands today or stood when it was ended. */
-export function trialRow(household: Household, trial: Stored, today: string): TrialRow {
+export function trialRow(household: HouseholdSnapshot, trial: Stored, today: string): TrialRow {
   const lives = new Map(household.history.lives.map((life) => [life.row.id, life]));
   const nameOf = (id: string) => lives.get(id)?.row.name ?? '';
   return {
@@ -39,7 +39,11 @@ export function trialRow(household: Household, trial: Stored, today: string): Tr
   };
 }
 
-function computeStatus(household: Household, trial: Stored, upTo: string): TrialStatus | null {
+function computeStatus(
+  household: HouseholdSnapshot,
+  trial: Stored,
+  upTo: string,
+): TrialStatus | null {
   const groups = new Map(groupsOn(household.history, upTo).map((group) => [group.id, group]));
   const lives = new Map(household.history.lives.map((life) => [life.row.id, life]));
   const tanks = new Map(household.tanks.map((tank) => [tank.id, tank]));

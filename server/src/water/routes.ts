@@ -1,6 +1,6 @@
 import { localDay } from '../clock';
 import { cutPage, readCursor } from '../db';
-import { refuseAhead } from '../household/ahead';
+import { assertNotFuture } from '../household/ahead';
 import type { Handlers } from '../http/mount';
 import { notFound } from '../http/problems';
 import { readHouse } from '../round/house';
@@ -23,7 +23,7 @@ export const waterRoutes: Handlers = {
   },
 
   async addWaterEvent({ params, body }, { scope, catalogue, clock }) {
-    await refuseAhead(scope, clock, body, 'say what happened on its day');
+    await assertNotFuture(scope, clock, body, 'say what happened on its day');
     return scope.atomically(async (inside) => {
       if (!(await readTank(inside, params.id))) throw notFound('This tank');
       await WATER_EVENTS.append(

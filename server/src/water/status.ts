@@ -17,7 +17,7 @@ import { localDay, type Clock } from '../clock';
 import type { Scope } from '../db';
 import { notFound } from '../http/problems';
 import { calibrationsOf, shownBand, type Calibrations } from '../forecasts/calibration';
-import { readHouse, type Household } from '../round/house';
+import { readHouse, type HouseholdSnapshot } from '../round/house';
 import { listEvents, proteinServed } from './store';
 
 /** Plants that grow so thick take up the ammonia of a tank without a filter. Assumption. */
@@ -26,7 +26,7 @@ const TAKE_UP = new Set(['many', 'dense']);
 /** The water of tanks as of today: of all that are kept, or of one. */
 export async function readWaterStatuses(
   scope: Scope,
-  household: Household,
+  household: HouseholdSnapshot,
   today: string,
   only: string | null,
   bands: Calibrations | Promise<Calibrations> = calibrationsOf(scope),
@@ -124,7 +124,7 @@ function takesUp(tank: Tank): boolean {
 }
 
 /** In which tank a group was on a day, and the first day on which any fish lived in each tank. */
-function staysIn({ history }: Household): {
+function staysIn({ history }: HouseholdSnapshot): {
   of: (groupId: string, day: string) => string | null;
   firstIn: ReadonlyMap<string, string>;
 } {
@@ -146,7 +146,7 @@ function staysIn({ history }: Household): {
 
 /** Nitrogen that the plan gives to each tank from a day on, mg. */
 function plannedNitrogen(
-  household: Household,
+  household: HouseholdSnapshot,
   today: string,
   only: string | null,
 ): Map<string, number[]> {

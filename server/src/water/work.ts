@@ -1,7 +1,7 @@
 import { refillFor } from '@open-larder/contract/refill';
-import { sayNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/core/units';
 import type { Scope } from '../db';
-import type { Household } from '../round/house';
+import type { HouseholdSnapshot } from '../round/house';
 import { readWaterStatuses } from './status';
 
 interface TankWork {
@@ -12,7 +12,7 @@ interface TankWork {
 /** Changes of water that are due today, in buckets, as one line each; in walking order. */
 export async function waterWork(
   scope: Scope,
-  household: Household,
+  household: HouseholdSnapshot,
   today: string,
 ): Promise<TankWork[]> {
   const rows = new Map(
@@ -27,22 +27,24 @@ export async function waterWork(
       const { buckets, parts, tempered, warmTo } = refillFor(tank, next.litres, row.litres);
       const poured =
         buckets.full === 0
-          ? `${sayNumber(buckets.restL, 1)} L`
-          : `${buckets.full} buckets of ${sayNumber(buckets.ofL, 1)} L${
-              buckets.restL >= 0.05 ? ` and ${sayNumber(buckets.restL, 1)} L` : ''
+          ? `${formatNumber(buckets.restL, 1)} L`
+          : `${buckets.full} buckets of ${formatNumber(buckets.ofL, 1)} L${
+              buckets.restL >= 0.05 ? ` and ${formatNumber(buckets.restL, 1)} L` : ''
             }`;
       const warmed = tempered
-        ? `, at ${sayNumber(warmTo.from, 0)} to ${sayNumber(warmTo.to, 0)} °C`
+        ? `, at ${formatNumber(warmTo.from, 0)} to ${formatNumber(warmTo.to, 0)} °C`
         : '';
       const of = parts
-        .map(({ name, litres }) => (parts.length > 1 ? `${sayNumber(litres, 1)} L ${name}` : name))
+        .map(({ name, litres }) =>
+          parts.length > 1 ? `${formatNumber(litres, 1)} L ${name}` : name,
+        )
         .join(' and ');
       return [
         {
           name: tank.name,
           work: [
             {
-              says: `change ${sayNumber(next.litres, 0)} L, ${sayNumber(next.share * 100, 0)} %: ${poured} of ${of}${warmed}`,
+              says: `change ${formatNumber(next.litres, 0)} L, ${formatNumber(next.share * 100, 0)} %: ${poured} of ${of}${warmed}`,
             },
           ],
         },

@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { later } from '../../ui';
+import { lazyComponent } from '../../ui';
 
-const BroodsScreen = later(async () => (await import('../../workshop')).BroodsScreen);
+const BroodsScreen = lazyComponent(async () => (await import('../../workshop')).BroodsScreen);
 
 export default function BroodRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { later } from '../../ui';
+import { lazyComponent } from '../../ui';
 
-const ConditionScreen = later(async () => (await import('../../workshop')).ConditionScreen);
+const ConditionScreen = lazyComponent(async () => (await import('../../workshop')).ConditionScreen);
 
 export default function ConditionRoute() {
   const { group } = useLocalSearchParams<{ group?: string }>();

@@ -1,6 +1,6 @@
-import { later } from '../../ui';
+import { lazyComponent } from '../../ui';
 
-const BroodsScreen = later(async () => (await import('../../workshop')).BroodsScreen);
+const BroodsScreen = lazyComponent(async () => (await import('../../workshop')).BroodsScreen);
 
 export default function BroodsRoute() {
   return <BroodsScreen />;

@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { later } from '../../ui';
+import { lazyComponent } from '../../ui';
 
-const NewBroodScreen = later(async () => (await import('../../workshop')).NewBroodScreen);
+const NewBroodScreen = lazyComponent(async () => (await import('../../workshop')).NewBroodScreen);
 
 export default function NewBroodRoute() {
   const { tank, group } = useLocalSearchParams<{ tank?: string; group?: string }>();

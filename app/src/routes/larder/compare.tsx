@@ -1,6 +1,6 @@
-import { later } from '../../ui';
+import { lazyComponent } from '../../ui';
 
-const CompareScreen = later(async () => (await import('../../larder')).CompareScreen);
+const CompareScreen = lazyComponent(async () => (await import('../../larder')).CompareScreen);
 
 export default function CompareRoute() {
   return <CompareScreen />;

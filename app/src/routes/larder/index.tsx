@@ -1,7 +1,7 @@
-import { later } from '../../ui';
+import { lazyComponent } from '../../ui';
 
 // Shared by two addresses: loaded with neither, but when one of them is opened.
-const LarderScreen = later(async () => (await import('../../larder')).LarderScreen);
+const LarderScreen = lazyComponent(async () => (await import('../../larder')).LarderScreen);
 
 export default function LarderRoute() {
   return <LarderScreen />;

@@ -1,6 +1,6 @@
-import { late } from '../../forms/late';
+import { lazyForm } from '../../forms/lazyForm';
 
-const NewFoodScreen = late((forms) => forms.NewFoodScreen);
+const NewFoodScreen = lazyForm((forms) => forms.NewFoodScreen);
 
 export default function NewFoodRoute() {
   return <NewFoodScreen />;

@@ -1,6 +1,6 @@
-import { later } from '../../ui/later';
+import { lazyComponent } from '../../ui/lazyComponent';
 
-const CompareScreen = later(async () => (await import('../../ledger')).CompareScreen);
+const CompareScreen = lazyComponent(async () => (await import('../../ledger')).CompareScreen);
 
 export default function CompareRoute() {
   return <CompareScreen />;

@@ -1,7 +1,7 @@
-import { later } from '../../ui';
+import { lazyComponent } from '../../ui';
 
 // Shared by two addresses: loaded with neither, but when one of them is opened.
-const TanksScreen = later(async () => (await import('../../tank/TanksScreen')).TanksScreen);
+const TanksScreen = lazyComponent(async () => (await import('../../tank/TanksScreen')).TanksScreen);
 
 export default function TanksRoute() {
   return <TanksScreen />;

@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { late } from '../../forms/late';
+import { lazyForm } from '../../forms/lazyForm';
 
-const NewTankScreen = late((forms) => forms.NewTankScreen);
+const NewTankScreen = lazyForm((forms) => forms.NewTankScreen);
 
 export default function NewTankRoute() {
   const { like } = useLocalSearchParams<{ like?: string }>();

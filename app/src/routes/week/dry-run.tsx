@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { later } from '../../ui';
+import { lazyComponent } from '../../ui';
 
-const DryRunScreen = later(async () => (await import('../../workshop')).DryRunScreen);
+const DryRunScreen = lazyComponent(async () => (await import('../../workshop')).DryRunScreen);
 
 export default function DryRunRoute() {
   const { tank } = useLocalSearchParams<{ tank?: string }>();

@@ -1,6 +1,6 @@
-import { later } from '../../ui';
+import { lazyComponent } from '../../ui';
 
-const HouseWeekScreen = later(async () => (await import('../../workshop')).HouseWeekScreen);
+const HouseWeekScreen = lazyComponent(async () => (await import('../../workshop')).HouseWeekScreen);
 
 export default function HouseWeekRoute() {
   return <HouseWeekScreen />;

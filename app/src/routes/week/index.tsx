@@ -1,8 +1,8 @@
 import { useLocalSearchParams } from 'expo-router';
-import { later } from '../../ui';
+import { lazyComponent } from '../../ui';
 
 // The board, and the simulation behind it, load when the week is first opened.
-const WeekScreen = later(async () => (await import('../../workshop')).WeekScreen);
+const WeekScreen = lazyComponent(async () => (await import('../../workshop')).WeekScreen);
 
 export default function WeekRoute() {
   const { tank } = useLocalSearchParams<{ tank?: string }>();

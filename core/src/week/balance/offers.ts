@@ -2,7 +2,7 @@ import { eatsNothing } from '../../fish';
 import { isLitter } from '../../food';
 import { fits, wasEaten } from '../../mouth';
 import { dailyNeed, largestMeal } from '../../ration';
-import { PLAIN, sayManner, wallMinutes, type DietServing, type FoodRule } from '../../round';
+import { PLAIN, formatManner, wallMinutes, type DietServing, type FoodRule } from '../../round';
 import { eatenOf, type Drop, type FeedFood } from '../../zones';
 import { energyPerGram, foodsFor } from '../aims';
 import { tankOf, type WeekGroup, type WeekTask } from '../task';
@@ -38,7 +38,7 @@ export const alike = (a: Offer, b: Offer): boolean =>
   a.moment === b.moment &&
   a.like.zone === b.like.zone &&
   a.like.place === b.like.place &&
-  sayManner(a.like.manner) === sayManner(b.like.manner) &&
+  formatManner(a.like.manner) === formatManner(b.like.manner) &&
   (!a.like.manner.apart || a.group === b.group);
 
 /** The moments of a house at this tank, by the clock. */

@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { late } from '../../../forms/late';
+import { lazyForm } from '../../../forms/lazyForm';
 
-const DietScreen = late((forms) => forms.DietScreen);
+const DietScreen = lazyForm((forms) => forms.DietScreen);
 
 export default function DietRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

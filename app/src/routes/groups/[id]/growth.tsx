@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { later } from '../../../ui';
+import { lazyComponent } from '../../../ui';
 
-const GrowthScreen = later(async () => (await import('../../../ledger')).GrowthScreen);
+const GrowthScreen = lazyComponent(async () => (await import('../../../ledger')).GrowthScreen);
 
 export default function GrowthRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

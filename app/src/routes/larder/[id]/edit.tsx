@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { late } from '../../../forms/late';
+import { lazyForm } from '../../../forms/lazyForm';
 
-const EditFoodScreen = late((forms) => forms.EditFoodScreen);
+const EditFoodScreen = lazyForm((forms) => forms.EditFoodScreen);
 
 export default function EditFoodRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,8 +1,8 @@
 import { useLocalSearchParams } from 'expo-router';
-import { later } from '../../../ui';
+import { lazyComponent } from '../../../ui';
 
 // Shared by two addresses: loaded with neither, but when one of them is opened.
-const LarderScreen = later(async () => (await import('../../../larder')).LarderScreen);
+const LarderScreen = lazyComponent(async () => (await import('../../../larder')).LarderScreen);
 
 export default function FoodRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

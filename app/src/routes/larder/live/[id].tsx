@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { later } from '../../../ui';
+import { lazyComponent } from '../../../ui';
 
-const LiveScreen = later(async () => (await import('../../../workshop')).LiveScreen);
+const LiveScreen = lazyComponent(async () => (await import('../../../workshop')).LiveScreen);
 
 export default function VesselRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,6 +1,6 @@
-import { later } from '../../../ui';
+import { lazyComponent } from '../../../ui';
 
-const LiveScreen = later(async () => (await import('../../../workshop')).LiveScreen);
+const LiveScreen = lazyComponent(async () => (await import('../../../workshop')).LiveScreen);
 
 export default function LiveRoute() {
   return <LiveScreen />;

@@ -1,7 +1,9 @@
 import { useLocalSearchParams } from 'expo-router';
-import { later } from '../../../ui';
+import { lazyComponent } from '../../../ui';
 
-const NewVesselScreen = later(async () => (await import('../../../workshop')).NewVesselScreen);
+const NewVesselScreen = lazyComponent(
+  async () => (await import('../../../workshop')).NewVesselScreen,
+);
 
 export default function NewVesselRoute() {
   const { from } = useLocalSearchParams<{ from?: string }>();

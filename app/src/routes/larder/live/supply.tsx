@@ -1,6 +1,6 @@
-import { later } from '../../../ui';
+import { lazyComponent } from '../../../ui';
 
-const SupplyScreen = later(async () => (await import('../../../workshop')).SupplyScreen);
+const SupplyScreen = lazyComponent(async () => (await import('../../../workshop')).SupplyScreen);
 
 export default function SupplyRoute() {
   return <SupplyScreen />;

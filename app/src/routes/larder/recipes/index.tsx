@@ -1,6 +1,6 @@
-import { late } from '../../../forms/late';
+import { lazyForm } from '../../../forms/lazyForm';
 
-const RecipesScreen = late((forms) => forms.RecipesScreen);
+const RecipesScreen = lazyForm((forms) => forms.RecipesScreen);
 
 export default function RecipesRoute() {
   return <RecipesScreen />;

@@ -1,6 +1,6 @@
-import { late } from '../../../forms/late';
+import { lazyForm } from '../../../forms/lazyForm';
 
-const NewRecipeScreen = late((forms) => forms.NewRecipeScreen);
+const NewRecipeScreen = lazyForm((forms) => forms.NewRecipeScreen);
 
 export default function NewRecipeRoute() {
   return <NewRecipeScreen />;

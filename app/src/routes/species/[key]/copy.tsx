@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { late } from '../../../forms/late';
+import { lazyForm } from '../../../forms/lazyForm';
 
-const CopySpeciesScreen = late((forms) => forms.CopySpeciesScreen);
+const CopySpeciesScreen = lazyForm((forms) => forms.CopySpeciesScreen);
 
 export default function CopySpeciesRoute() {
   const { key } = useLocalSearchParams<{ key: string }>();

@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { late } from '../../../forms/late';
+import { lazyForm } from '../../../forms/lazyForm';
 
-const EditSpeciesScreen = late((forms) => forms.EditSpeciesScreen);
+const EditSpeciesScreen = lazyForm((forms) => forms.EditSpeciesScreen);
 
 export default function EditSpeciesRoute() {
   const { key } = useLocalSearchParams<{ key: string }>();

@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { late } from '../../../forms/late';
+import { lazyForm } from '../../../forms/lazyForm';
 
-const NewGroupScreen = late((forms) => forms.NewGroupScreen);
+const NewGroupScreen = lazyForm((forms) => forms.NewGroupScreen);
 
 export default function AddGroupRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

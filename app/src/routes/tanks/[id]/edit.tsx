@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { late } from '../../../forms/late';
+import { lazyForm } from '../../../forms/lazyForm';
 
-const EditTankScreen = late((forms) => forms.EditTankScreen);
+const EditTankScreen = lazyForm((forms) => forms.EditTankScreen);
 
 export default function EditTankRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

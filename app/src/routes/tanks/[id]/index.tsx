@@ -1,8 +1,10 @@
 import { useLocalSearchParams } from 'expo-router';
-import { later } from '../../../ui';
+import { lazyComponent } from '../../../ui';
 
 // Shared by two addresses: loaded with neither, but when one of them is opened.
-const TanksScreen = later(async () => (await import('../../../tank/TanksScreen')).TanksScreen);
+const TanksScreen = lazyComponent(
+  async () => (await import('../../../tank/TanksScreen')).TanksScreen,
+);
 
 export default function TankRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

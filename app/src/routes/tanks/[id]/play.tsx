@@ -1,8 +1,8 @@
 import { useLocalSearchParams } from 'expo-router';
-import { later } from '../../../ui';
+import { lazyComponent } from '../../../ui';
 
 // The simulation and its pictures load when a feeding is first looked at.
-const PlayScreen = later(async () => (await import('../../../workshop')).PlayScreen);
+const PlayScreen = lazyComponent(async () => (await import('../../../workshop')).PlayScreen);
 
 export default function PlayRoute() {
   const { id, moment, day } = useLocalSearchParams<{ id: string; moment?: string; day?: string }>();

@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { later } from '../../../ui';
+import { lazyComponent } from '../../../ui';
 
-const WaterScreen = later(async () => (await import('../../../water')).WaterScreen);
+const WaterScreen = lazyComponent(async () => (await import('../../../water')).WaterScreen);
 
 export default function WaterRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

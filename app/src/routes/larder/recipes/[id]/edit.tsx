@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { late } from '../../../../forms/late';
+import { lazyForm } from '../../../../forms/lazyForm';
 
-const EditRecipeScreen = late((forms) => forms.EditRecipeScreen);
+const EditRecipeScreen = lazyForm((forms) => forms.EditRecipeScreen);
 
 export default function EditRecipeRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

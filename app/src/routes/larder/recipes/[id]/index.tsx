@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { late } from '../../../../forms/late';
+import { lazyForm } from '../../../../forms/lazyForm';
 
-const RecipeScreen = late((forms) => forms.RecipeScreen);
+const RecipeScreen = lazyForm((forms) => forms.RecipeScreen);
 
 export default function RecipeRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,7 +1,7 @@
 import { WEEK, type Cycle } from '@open-larder/core/round';
-import { say, scaleOf, type Measure, type UnitChoice } from '@open-larder/core/units';
-import type { Household } from '@open-larder/contract';
-import { sayTime } from './time';
+import { formatQuantity, scaleOf, type Measure, type UnitChoice } from '@open-larder/core/units';
+import type { HouseholdSettings } from '@open-larder/contract';
+import { formatTime } from './time';
 import { useHousehold } from './useHousehold';
 
 export interface DayName {
@@ -10,11 +10,11 @@ export interface DayName {
   spoken: string;
 }
 
-export interface Words {
+export interface Format {
   /** The keeper's units. */
   units: UnitChoice;
   /** A base value in the keeper's units: «10.5 cm». */
-  say: (measure: Measure, base: number) => string;
+  quantity: (measure: Measure, base: number) => string;
   scale: (measure: Measure) => ReturnType<typeof scaleOf>;
   time: (minutes: number) => string;
   money: (minor: number) => string;
@@ -25,9 +25,9 @@ export interface Words {
 }
 
 /** Days of a tank's cycle: the weekdays of a week, and numbers of any other. */
-export function cycleDays(words: Words, cycle: Cycle | undefined): DayName[] {
+export function cycleDays(format: Format, cycle: Cycle | undefined): DayName[] {
   const { days, from } = cycle ?? WEEK;
-  if (days === WEEK.days && from === WEEK.from) return words.weekdays;
+  if (days === WEEK.days && from === WEEK.from) return format.weekdays;
   return Array.from({ length: days }, (_, at) => ({
     value: at + 1,
     label: String(at + 1),
@@ -40,21 +40,21 @@ const NAMES = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday
 /** What a household that is not read yet is taken for. */
 const UNREAD = {};
 /** Made once a household: the formats in it take longer to make than to use. */
-const made = new WeakMap<object, Words>();
+const made = new WeakMap<object, Format>();
 
 /** How numbers, times and days read for this household. */
-export function useWords(): Words {
+export function useFormat(): Format {
   const household = useHousehold();
   const key = household ?? UNREAD;
-  let words = made.get(key);
-  if (!words) {
-    words = wordsOf(household);
-    made.set(key, words);
+  let format = made.get(key);
+  if (!format) {
+    format = formatOf(household);
+    made.set(key, format);
   }
-  return words;
+  return format;
 }
 
-function wordsOf(household: Household | undefined): Words {
+function formatOf(household: HouseholdSettings | undefined): Format {
   const units: UnitChoice = {
     units: household?.units ?? 'metric',
     temperature: household?.temperature ?? 'C',
@@ -73,9 +73,9 @@ function wordsOf(household: Household | undefined): Words {
   const first = household?.weekStart ?? 1;
   return {
     units,
-    say: (measure, base) => say(units, measure, base),
+    quantity: (measure, base) => formatQuantity(units, measure, base),
     scale: (measure) => scaleOf(units, measure),
-    time: (minutes) => sayTime(minutes, household?.clock ?? '24'),
+    time: (minutes) => formatTime(minutes, household?.clock ?? '24'),
     money: (minor) => money.format(minor / 100),
     day: (iso) => day.format(new Date(`${iso}T12:00:00Z`)),
     weekdays: NAMES.map((_, index) => {

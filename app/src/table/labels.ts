@@ -72,12 +72,12 @@ export const TABLE_WORDS: { value: TableName; label: string; help: string; examp
 ];
 
 /** «3 new, 1 as it is, 2 to be corrected» */
-export function sayReport({ counts }: TableReport): string {
+export function formatReport({ counts }: TableReport): string {
   const parts = [
     [counts.new, 'new'],
     [counts.changed, 'changed'],
     [counts.same, 'as they are'],
-    [counts.fault, 'to be corrected'],
+    [counts.error, 'to be corrected'],
   ] as const;
   const said = parts.filter(([count]) => count > 0).map(([count, words]) => `${count} ${words}`);
   return said.join(', ') || 'No lines';

@@ -1,7 +1,7 @@
 import type { Refusal, GrowthStatus, PhotoLength } from '@open-larder/core/growth';
 import { LEAST_DAYS } from '@open-larder/core/growth';
-import { sayNumber } from '@open-larder/core/units';
-import type { Words } from '../store';
+import { formatNumber } from '@open-larder/core/units';
+import type { Format } from '../store';
 
 export const REFUSALS: Record<Refusal, string> = {
   tooFew: `No curve yet: it takes ${LEAST_DAYS} days on which a few were measured.`,
@@ -18,10 +18,10 @@ export const PHOTO_WARNINGS: Record<PhotoLength['warnings'][number], string> = {
     'A fish lies far from the ruler: nearer to the lens than the ruler it looks longer, further away shorter.',
 };
 
-export function sayAgainst(status: GrowthStatus, words: Words): string | null {
+export function formatAgainst(status: GrowthStatus, format: Format): string | null {
   const last = status.samples.at(-1);
   if (status.against === null || status.usualCm === null || !last) return null;
-  const usual = words.say('length', status.usualCm);
+  const usual = format.quantity('length', status.usualCm);
   switch (status.against) {
     case 'ahead':
       return `Ahead of its kind, which would have ${usual} by then.`;
@@ -34,30 +34,30 @@ export function sayAgainst(status: GrowthStatus, words: Words): string | null {
   }
 }
 
-export function sayReached(
+export function formatReached(
   reached: GrowthStatus['reached'],
   targetCm: number,
-  words: Words,
+  format: Format,
 ): string | null {
   if (reached === null) return null;
-  const length = words.say('length', targetCm);
+  const length = format.quantity('length', targetCm);
   if (reached === 'there') return `${length} is reached.`;
   if (reached === 'never') return `${length} is not reached as they grow now.`;
-  const until = reached.to === null ? 'or much later' : `and ${words.day(reached.to)}`;
-  return `${length} about ${words.day(reached.day)}, likely between ${words.day(reached.from)} ${until}, ${
+  const until = reached.to === null ? 'or much later' : `and ${format.day(reached.to)}`;
+  return `${length} about ${format.day(reached.day)}, likely between ${format.day(reached.from)} ${until}, ${
     reached.by === 'curve'
       ? 'by its own curve'
       : 'as its kind grows: its own curve is not known yet'
   }.`;
 }
 
-export function saySorting({ sorting }: GrowthStatus, words: Words): string | null {
+export function formatSorting({ sorting }: GrowthStatus, format: Format): string | null {
   if (sorting === null) return null;
-  const at = words.say('length', sorting.atCm);
+  const at = format.quantity('length', sorting.atCm);
   const apart = `at ${at} there are ${sorting.small} below and ${sorting.large} above`;
   return sorting.mixed
     ? `Two batches rather than one: ${apart}. Part them, and measure each.`
     : `${sorting.urgent ? 'Sort them now' : 'Sort them soon'}: the large ones eat what is meant for the small ones, or the small ones; ${apart}.`;
 }
 
-export const sayPercent = (share: number): string => `${sayNumber(share * 100, 0)} %`;
+export const formatPercent = (share: number): string => `${formatNumber(share * 100, 0)} %`;

@@ -1,6 +1,6 @@
 import type { Species, SpeciesField } from '@open-larder/catalogue';
-import { sayNumber } from '@open-larder/core/units';
-import type { Words } from '../store';
+import { formatNumber } from '@open-larder/core/units';
+import type { Format } from '../store';
 
 export const MOUTH_WORDS: Record<Species['mouth'], string> = {
   up: 'opens upward',
@@ -23,27 +23,27 @@ export const NITRATE_WORDS: Record<Species['nitrate'], string> = {
   high: 'tolerates a lot of nitrate',
 };
 
-const percent = (share: number) => sayNumber(share * 100, 0);
+const percent = (share: number) => formatNumber(share * 100, 0);
 
 /** «10 to 35 %» */
-export const sayBand = (low: number, high: number): string =>
+export const formatBand = (low: number, high: number): string =>
   low === high ? `${percent(low)} %` : `${percent(low)} to ${percent(high)} %`;
 
 /** «23 to 29 °C» */
-export function sayRange(
-  words: Words,
+export function formatRange(
+  format: Format,
   measure: 'temperature' | 'hardness',
   low: number,
   high: number,
 ) {
-  const scale = words.scale(measure);
+  const scale = format.scale(measure);
   const one = (value: number) =>
-    sayNumber(scale.fromBase(value), measure === 'temperature' ? 0 : scale.decimals);
+    formatNumber(scale.fromBase(value), measure === 'temperature' ? 0 : scale.decimals);
   return `${one(low)} to ${one(high)} ${scale.unit}`;
 }
 
 /** «bold», in a word for a share of 1. */
-export function sayBoldness(boldness: number): string {
+export function formatBoldness(boldness: number): string {
   if (boldness >= 0.8) return 'bold: first at any food';
   if (boldness >= 0.55) return 'comes readily';
   return boldness >= 0.3 ? 'waits for the bold' : 'shy: hangs back';

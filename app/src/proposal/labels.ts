@@ -1,14 +1,14 @@
 import type { PortionsProposed, TrainingProposed } from '@open-larder/contract';
-import { sayNumber } from '@open-larder/core/units';
-import type { Words } from '../store';
+import { formatNumber } from '@open-larder/core/units';
+import type { Format } from '../store';
 import { lowerFirst } from '../ui';
 
 /** «8 % less» */
-export const sayChange = (change: number): string =>
+export const formatChange = (change: number): string =>
   `${Math.round(Math.abs(change) * 100)} % ${change < 0 ? 'less' : 'more'}`;
 
 /** «7½ → 6½ pinches»; the unit stands once where it is the same. */
-export function sayStep({ before, after }: { before: string; after: string }): string {
+export function formatStep({ before, after }: { before: string; after: string }): string {
   const [number, ...unit] = before.split(' ');
   return `${after.endsWith(unit.join(' ')) ? number : before} → ${after}`;
 }
@@ -17,14 +17,14 @@ export function sayStep({ before, after }: { before: string; after: string }): s
 const NAMED = 3;
 
 /** «25 % left on Tue 24 Nov; flat still on Sun 22 Nov; and 2 more» */
-export function saySigns({ signs }: Pick<PortionsProposed, 'signs'>, words: Words): string {
-  const named = signs.slice(0, NAMED).map(({ day, says }) => `${says} on ${words.day(day)}`);
+export function formatSigns({ signs }: Pick<PortionsProposed, 'signs'>, format: Format): string {
+  const named = signs.slice(0, NAMED).map(({ day, says }) => `${says} on ${format.day(day)}`);
   const more = signs.length - named.length;
   return [...named, ...(more > 0 ? [`and ${more} more`] : [])].join('; ');
 }
 
 /** «Came 12 days ago and refused them 3 times of 4. …» */
-export function sayRefused({
+export function formatRefused({
   dealt,
   refused,
   newcomerDays,
@@ -40,8 +40,8 @@ export function sayRefused({
 }
 
 /** «25 % every 7 days» */
-export const sayRhythm = ({ share, everyDays }: { share: number; everyDays: number }): string =>
-  `${sayNumber(share * 100, 0)} % every ${everyDays === 1 ? 'day' : `${everyDays} days`}`;
+export const formatRhythm = ({ share, everyDays }: { share: number; everyDays: number }): string =>
+  `${formatNumber(share * 100, 0)} % every ${everyDays === 1 ? 'day' : `${everyDays} days`}`;
 
 /** Up to this a day's food is as much of the need as it was. */
 const SAME = 0.5;
@@ -50,14 +50,14 @@ const SAME = 0.5;
  * What would follow, a line each: of their need, of the foods of their plan, the stock, the nitrate,
  * and when they reach a length. What stays as it is, is not told.
  */
-export function sayLeadsTo(
+export function formatLeadsTo(
   { ofNeed, shares, stock, nitrate, size }: PortionsProposed['leadsTo'],
-  words: Words,
+  format: Format,
 ): string[] {
   const percent = (share: number) => `${Math.round(share)} %`;
   const days = (left: number | null) => (left === null ? 'over four months' : `${left} days`);
-  const day = (on: string | null) => (on === null ? 'in more than a year' : words.day(on));
-  const mg = (mgL: number) => sayNumber(mgL, mgL < 10 ? 1 : 0);
+  const day = (on: string | null) => (on === null ? 'in more than a year' : format.day(on));
+  const mg = (mgL: number) => formatNumber(mgL, mgL < 10 ? 1 : 0);
   const moved = stock.filter(({ before, after }) => before !== after);
   const lines = [
     Math.abs(ofNeed.after - ofNeed.before) >= SAME
@@ -89,7 +89,7 @@ export function sayLeadsTo(
         }`
       : null,
     size
-      ? `They reach ${words.say('length', size.lengthCm)}: ${day(size.before)} → ${day(size.after)}`
+      ? `They reach ${format.quantity('length', size.lengthCm)}: ${day(size.before)} → ${day(size.after)}`
       : null,
   ];
   return lines.filter((line) => line !== null);

@@ -1,8 +1,8 @@
 import type { Zone } from '@open-larder/catalogue';
 import type { MomentRow } from '@open-larder/contract';
 import type { Finding } from '@open-larder/core/round';
-import { sayNumber } from '@open-larder/core/units';
-import type { Words } from '../store';
+import { formatNumber } from '@open-larder/core/units';
+import type { Format } from '../store';
 
 export const ZONE_WORDS: Record<Zone, string> = {
   surface: 'surface',
@@ -12,8 +12,8 @@ export const ZONE_WORDS: Record<Zone, string> = {
 };
 
 /** «Tue 18:30», «20 min after lights-out» */
-export function sayMoment(moment: MomentRow, words: Words): string {
-  if (moment.anchor === 'clock') return words.time(moment.minutes);
+export function formatMoment(moment: MomentRow, format: Format): string {
+  if (moment.anchor === 'clock') return format.time(moment.minutes);
   const light = moment.anchor === 'lightsOn' ? 'lights-on' : 'lights-out';
   if (moment.minutes === 0) return `at ${light}`;
   const away = Math.abs(moment.minutes);
@@ -24,20 +24,20 @@ export function sayMoment(moment: MomentRow, words: Words): string {
 const FAR_OVER = 1.25;
 
 /** A finding as a sentence that says what it compares and what would help. */
-export function sayFinding(
+export function formatFinding(
   finding: Finding,
-  words: Words,
+  format: Format,
   servingName: (id: string) => string,
 ): string {
   switch (finding.kind) {
     case 'tooCold':
-      return `The water is ${words.say('temperature', finding.tempC)}; this species is at ease from ${words.say('temperature', finding.limitC)}. It eats little in the cold.`;
+      return `The water is ${format.quantity('temperature', finding.tempC)}; this species is at ease from ${format.quantity('temperature', finding.limitC)}. It eats little in the cold.`;
     case 'tooWarm':
-      return `The water is ${words.say('temperature', finding.tempC)}; this species is at ease up to ${words.say('temperature', finding.limitC)}.`;
+      return `The water is ${format.quantity('temperature', finding.tempC)}; this species is at ease up to ${format.quantity('temperature', finding.limitC)}.`;
     case 'longGap':
-      return `The longest gap between meals is ${sayHours(finding.hours)}; this group can go about ${sayHours(finding.safe.value)} without food. Add a meal in between, or leave food in the tank.`;
+      return `The longest gap between meals is ${formatHours(finding.hours)}; this group can go about ${formatHours(finding.safe.value)} without food. Add a meal in between, or leave food in the tank.`;
     case 'longFast':
-      return `This group can go about ${sayHours(finding.safe.value)} without food: its fasts are no longer safe from ${words.day(finding.unsafeOn)} on.`;
+      return `This group can go about ${formatHours(finding.safe.value)} without food: its fasts are no longer safe from ${format.day(finding.unsafeOn)} on.`;
     case 'fewMeals':
       return `${finding.planned} meals on some days; its gut asks for ${finding.wanted.value}. Add a moment, or feed richer.`;
     case 'bigMeal':
@@ -46,7 +46,7 @@ export function sayFinding(
       if (finding.ofWanted <= FAR_OVER) {
         return `${servingName(finding.servingId)}: rounded to ${Math.round(finding.ofWanted * 100)} % of what they need.`;
       }
-      return `${servingName(finding.servingId)}: the least you can measure is ${sayNumber(finding.ofWanted, 1)} times what they need. ${
+      return `${servingName(finding.servingId)}: the least you can measure is ${formatNumber(finding.ofWanted, 1)} times what they need. ${
         finding.fewer
           ? `On ${finding.fewer.days.length === 1 ? 'one day' : `${finding.fewer.days.length} days`} a week it is right.`
           : 'Choose a finer food, or feed it to a larger group.'
@@ -58,5 +58,5 @@ export function sayFinding(
   }
 }
 
-const sayHours = (hours: number) =>
-  hours >= 48 ? `${sayNumber(hours / 24, 1)} days` : `${sayNumber(hours, 1)} h`;
+const formatHours = (hours: number) =>
+  hours >= 48 ? `${formatNumber(hours / 24, 1)} days` : `${formatNumber(hours, 1)} h`;

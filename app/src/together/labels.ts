@@ -1,8 +1,8 @@
 import type { Species } from '@open-larder/catalogue';
 import type { Together } from '@open-larder/core/together';
-import { sayNumber, saySignificant } from '@open-larder/core/units';
+import { formatNumber, formatSignificant } from '@open-larder/core/units';
 import type { Known } from '@open-larder/core/why';
-import type { Words } from '../store';
+import type { Format } from '../store';
 
 /** Who a finding is about, by id of group. */
 export interface Named {
@@ -19,7 +19,7 @@ export interface Said {
   why: { about: string; known: Known } | null;
 }
 
-const percent = (share: number) => `${sayNumber(share * 100, 0)} %`;
+const percent = (share: number) => `${formatNumber(share * 100, 0)} %`;
 
 /** «neon tetras, guppies and danios» */
 function list(names: string[]): string {
@@ -35,7 +35,7 @@ const withWhy = (title: string, text: string, about: string, known: Known): Said
 });
 
 /** A finding as a title and a sentence, in the keeper's units. */
-export function sayTogether(found: Together, { name, species }: Named, words: Words): Said {
+export function formatTogether(found: Together, { name, species }: Named, format: Format): Said {
   const who = name(found.groupId);
   switch (found.kind) {
     case 'fitsMouth': {
@@ -45,8 +45,8 @@ export function sayTogether(found: Together, { name, species }: Named, words: Wo
         fits ? `${who} fit the mouth of ${hunter}` : `${who} nearly fit the mouth of ${hunter}`,
         fits
           ? `Their bodies are ${percent(found.ratio.value)} as deep as what ${hunter} can take. Keep them apart, or expect losses.`
-          : `Their bodies are ${sayNumber(found.ratio.value, 2)} times as deep as what ${hunter} can take: the smaller ones are at risk.`,
-        saySignificant(found.ratio.value),
+          : `Their bodies are ${formatNumber(found.ratio.value, 2)} times as deep as what ${hunter} can take: the smaller ones are at risk.`,
+        formatSignificant(found.ratio.value),
         found.ratio,
       );
     }
@@ -54,11 +54,11 @@ export function sayTogether(found: Together, { name, species }: Named, words: Wo
     case 'tankPh':
     case 'tankHardness': {
       const axis = AXES[found.kind];
-      const is = axis.say(found.is.value, words);
+      const is = axis.say(found.is.value, format);
       const off = found.is.value < found.low ? axis.low : axis.high;
       return noWhy(
         `${off} for ${who}`,
-        `${axis.title} is ${is}; ${species(found.groupId).common.toLowerCase()} are at ease from ${axis.say(found.low, words)} to ${axis.say(found.high, words)}.`,
+        `${axis.title} is ${is}; ${species(found.groupId).common.toLowerCase()} are at ease from ${axis.say(found.low, format)} to ${axis.say(found.high, format)}.`,
       );
     }
     case 'noCommonTemperature':
@@ -67,8 +67,8 @@ export function sayTogether(found: Together, { name, species }: Named, words: Wo
       const axis = AXES[OWN_AXIS[found.kind]];
       return withWhy(
         `No ${axis.noun} suits both ${who} and ${name(found.otherId)}`,
-        `The one begins at ${axis.say(found.low, words)}, the other ends at ${axis.say(found.high, words)}. One of them belongs in another tank.`,
-        `${axis.say(found.low, words)} over ${axis.say(found.high, words)}`,
+        `The one begins at ${axis.say(found.low, format)}, the other ends at ${axis.say(found.high, format)}. One of them belongs in another tank.`,
+        `${axis.say(found.low, format)} over ${axis.say(found.high, format)}`,
         found.gap,
       );
     }
@@ -85,41 +85,41 @@ export function sayTogether(found: Together, { name, species }: Named, words: Wo
     case 'tooManyMales':
       return noWhy(
         `Many males among ${who}`,
-        `${found.males} male${found.males === 1 ? '' : 's'} to ${found.females} female${found.females === 1 ? '' : 's'}; ${sayNumber(found.perMale, 1)} females to a male is usual. Chased females eat and live less.`,
+        `${found.males} male${found.males === 1 ? '' : 's'} to ${found.females} female${found.females === 1 ? '' : 's'}; ${formatNumber(found.perMale, 1)} females to a male is usual. Chased females eat and live less.`,
       );
     case 'nipsFins':
       return withWhy(
         `${name(found.otherId)} nip fins, and ${who} cannot keep away`,
         `${who} are slow or shy. A larger group of the nippers keeps more to itself; separate them if fins are torn.`,
-        `${sayNumber(found.boldness.value, 2)} of 1`,
+        `${formatNumber(found.boldness.value, 2)} of 1`,
         found.boldness,
       );
     case 'outEaten':
       return withWhy(
         `${who} are likely to be out-eaten`,
         `They feed where and when ${list(found.otherIds.map(name))} do, who are bolder. Feed those first at the far end, or ${who.toLowerCase()} at another hour.`,
-        `${sayNumber(found.pressure.value, 2)} of 1`,
+        `${formatNumber(found.pressure.value, 2)} of 1`,
         found.pressure,
       );
     case 'feedsByNight':
       return withWhy(
         `${who} feed while the others sleep`,
-        `By day they are ${sayNumber(found.night.value, 0)} % as ready to feed as by night, among ${found.dayGroups} group${found.dayGroups === 1 ? '' : 's'} of day feeders. Serve theirs after lights-out.`,
-        `${sayNumber(found.night.value, 0)} %`,
+        `By day they are ${formatNumber(found.night.value, 0)} % as ready to feed as by night, among ${found.dayGroups} group${found.dayGroups === 1 ? '' : 's'} of day feeders. Serve theirs after lights-out.`,
+        `${formatNumber(found.night.value, 0)} %`,
         found.night,
       );
     case 'warmthOfMates':
       return withWhy(
         `The water suits others better than ${who}`,
         `Their appetite here is ${percent(found.factor.value / found.atOptimum.value)} of that at their best temperature; portions follow it.`,
-        `× ${sayNumber(found.factor.value, 2)}`,
+        `× ${formatNumber(found.factor.value, 2)}`,
         found.factor,
       );
     case 'waterLoad':
       return withWhy(
         'All together they load the water',
-        `Their food adds about ${sayNumber(found.nitratePerWeek.value, 0)} mg/L of nitrate a week to ${words.say('volume', found.litres)}; ${who.toLowerCase()} tolerate about ${found.toleratesMgL} mg/L. A quarter changed every week does not keep up.`,
-        `${sayNumber(found.nitratePerWeek.value, 0)} mg/L a week`,
+        `Their food adds about ${formatNumber(found.nitratePerWeek.value, 0)} mg/L of nitrate a week to ${format.quantity('volume', found.litres)}; ${who.toLowerCase()} tolerate about ${found.toleratesMgL} mg/L. A quarter changed every week does not keep up.`,
+        `${formatNumber(found.nitratePerWeek.value, 0)} mg/L a week`,
         found.nitratePerWeek,
       );
   }
@@ -130,7 +130,7 @@ interface Axis {
   noun: string;
   low: string;
   high: string;
-  say: (value: number, words: Words) => string;
+  say: (value: number, format: Format) => string;
 }
 
 const AXES: Record<'tankTemperature' | 'tankPh' | 'tankHardness', Axis> = {
@@ -139,21 +139,21 @@ const AXES: Record<'tankTemperature' | 'tankPh' | 'tankHardness', Axis> = {
     noun: 'temperature',
     low: 'Too cool',
     high: 'Too warm',
-    say: (value, words) => words.say('temperature', value),
+    say: (value, format) => format.quantity('temperature', value),
   },
   tankPh: {
     title: 'The water',
     noun: 'pH',
     low: 'Too acid',
     high: 'Too alkaline',
-    say: (value) => `pH ${sayNumber(value, 1)}`,
+    say: (value) => `pH ${formatNumber(value, 1)}`,
   },
   tankHardness: {
     title: 'Hardness',
     noun: 'hardness',
     low: 'Too soft',
     high: 'Too hard',
-    say: (value, words) => words.say('hardness', value),
+    say: (value, format) => format.quantity('hardness', value),
   },
 };
 

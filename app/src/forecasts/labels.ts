@@ -1,7 +1,7 @@
 import type { ForecastRecords, ScoredForecast } from '@open-larder/contract';
 import { FORECAST_UNITS, type ForecastKind, type HowRight } from '@open-larder/core/forecasts';
-import { sayNumber, saySignificant } from '@open-larder/core/units';
-import type { Words } from '../store/useWords';
+import { formatNumber, formatSignificant } from '@open-larder/core/units';
+import type { Format } from '../store/useFormat';
 
 export type KindRecord = ForecastRecords['kinds'][number];
 
@@ -20,60 +20,64 @@ export const FORECAST_TITLES: Record<ForecastKind, string> = {
 };
 
 /** A figure of a kind with its unit: lengths in the keeper’s, days as days. */
-export function sayFigure(kind: ForecastKind, value: number, words: Words): string {
+export function formatFigure(kind: ForecastKind, value: number, format: Format): string {
   if (kind === 'length') {
-    const { unit } = words.scale('length');
+    const { unit } = format.scale('length');
     return unit === 'cm' && value < 0.1
-      ? `${sayNumber(value * 10, 1)} mm`
-      : words.say('length', value);
+      ? `${formatNumber(value * 10, 1)} mm`
+      : format.quantity('length', value);
   }
   const unit = FORECAST_UNITS[kind];
   if (unit === 'd') {
-    const days = sayNumber(value, value < 10 ? 1 : 0);
+    const days = formatNumber(value, value < 10 ? 1 : 0);
     return days === '1' ? '1 day' : `${days} days`;
   }
-  if (unit === '%') return `${sayNumber(value, 0)} %`;
-  const figure = sayNumber(Number(saySignificant(value)), 1);
+  if (unit === '%') return `${formatNumber(value, 0)} %`;
+  const figure = formatNumber(Number(formatSignificant(value)), 1);
   return unit === '' ? figure : `${figure} ${unit}`;
 }
 
 /** «20 of 23 within the range shown; half were off by less than 2 mg/L» */
-export function sayHowRight(
+export function formatHowRight(
   kind: ForecastKind,
   { count, inside, medianError }: HowRight,
-  words: Words,
+  format: Format,
 ): string {
   const within = `${inside} of ${count} within the range shown`;
-  const off = sayFigure(kind, medianError, words);
+  const off = formatFigure(kind, medianError, format);
   const typical = kind === 'belly' ? `${off} of five steps` : off;
   return count === 1 ? `${within}; off by ${typical}` : `${within}; typically off by ${typical}`;
 }
 
 /** How it changed as more was seen; null where there is too little to compare. */
-export function sayChange(kind: ForecastKind, { change }: KindRecord, words: Words): string | null {
+export function formatChange(
+  kind: ForecastKind,
+  { change }: KindRecord,
+  format: Format,
+): string | null {
   if (change === null) return null;
   const of = ({ medianError, inside, count }: HowRight) =>
-    `${sayFigure(kind, medianError, words)}, ${inside} of ${count} within range`;
+    `${formatFigure(kind, medianError, format)}, ${inside} of ${count} within range`;
   return `First half: off by ${of(change.first)}. Since then: ${of(change.last)}.`;
 }
 
-export function sayCalibration({ calibration, count }: KindRecord, from: number): string {
+export function formatCalibration({ calibration, count }: KindRecord, from: number): string {
   if (calibration === null) {
     return `Ranges adjust to your tanks once ${from} have come true; ${count} so far.`;
   }
   if (calibration > 1.05)
-    return `Ranges are shown ${sayNumber(calibration, 1)} times as wide, because too few held.`;
+    return `Ranges are shown ${formatNumber(calibration, 1)} times as wide, because too few held.`;
   if (calibration < 0.95) {
-    return `Ranges are shown at ${sayNumber(calibration * 100, 0)} % of their width, because more held than needed.`;
+    return `Ranges are shown at ${formatNumber(calibration * 100, 0)} % of their width, because more held than needed.`;
   }
   return 'Ranges are shown as they are: as many held as should.';
 }
 
 /** «Tarn, 21 Nov: 6 mg/L expected (0 to 19), 10 mg/L seen» */
-export function sayScored(kind: ForecastKind, one: ScoredForecast, words: Words): string {
-  const figure = (value: number) => sayFigure(kind, value, words);
+export function formatScored(kind: ForecastKind, one: ScoredForecast, format: Format): string {
+  const figure = (value: number) => formatFigure(kind, value, format);
   const bare = (value: number) => figure(value).replace(/\s.*$/, '');
-  return `${words.day(one.day)}: ${figure(one.middle)} expected (${bare(one.low)} to ${bare(one.high)}), ${figure(one.actual)} seen`;
+  return `${format.day(one.day)}: ${figure(one.middle)} expected (${bare(one.low)} to ${bare(one.high)}), ${figure(one.actual)} seen`;
 }
 
 /** Where what was seen lay against its band: −1 at the lower edge, 1 at the upper. */

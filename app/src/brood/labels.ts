@@ -7,8 +7,8 @@ import type {
   FirstWater,
   Raising,
 } from '@open-larder/core/brood/vocabulary';
-import { sayNumber } from '@open-larder/core/units';
-import type { Words } from '../store';
+import { formatNumber } from '@open-larder/core/units';
+import type { Format } from '../store';
 import type { Brood } from './useBroods';
 
 export const PHASE_WORDS: Record<BroodState['phase'], string> = {
@@ -39,23 +39,23 @@ const STAGES: Record<Dated['stage'], string> = {
 };
 
 /** «fry at day 9, 38 of 40» */
-export function sayBrood({ status }: Brood): string {
+export function formatBrood({ status }: Brood): string {
   const { state, swim, count, counted } = status;
   if (state.phase === 'over') return ENDED_WORDS[state.ended ?? 'ended'];
   const age = swim?.seen ? status.ageDays : null;
   return [
     age === null ? PHASE_WORDS[state.phase] : `${PHASE_WORDS[state.phase]}, day ${age}`,
     counted ? String(count) : 'not counted',
-    status.lengthCm === null ? null : `${sayNumber(status.lengthCm * 10, 1)} mm`,
+    status.lengthCm === null ? null : `${formatNumber(status.lengthCm * 10, 1)} mm`,
   ]
     .filter(Boolean)
     .join(' · ');
 }
 
 /** «Thu 26 Nov, between Wed 25 Nov and Fri 27 Nov» */
-export function sayWindow({ day, from, to, seen }: Dated, words: Words): string {
-  if (seen || from === to) return words.day(day);
-  return `${words.day(day)}, between ${words.day(from)} and ${words.day(to)}`;
+export function formatWindow({ day, from, to, seen }: Dated, format: Format): string {
+  if (seen || from === to) return format.day(day);
+  return `${format.day(day)}, between ${format.day(from)} and ${format.day(to)}`;
 }
 
 export const EVENT_WORDS: Record<BroodEventKind, string> = {
@@ -85,9 +85,9 @@ export const EVENT_WORDS: Record<BroodEventKind, string> = {
 };
 
 /** «Measured: 7.2 mm (6 to 8.3)» */
-export function sayEvent(
+export function formatEvent(
   event: BroodEventRow,
-  words: Words,
+  format: Format,
   tubName: (id: string) => string,
   foodName: (key: string) => string,
 ): string {
@@ -98,10 +98,10 @@ export function sayEvent(
   if (toTubId !== null) parts.push(`into ${tubName(toTubId)}`);
   if (lengthMm !== null) {
     const ends = shortMm === null || longMm === null ? '' : ` (${shortMm} to ${longMm})`;
-    parts.push(`${sayNumber(lengthMm, 1)} mm${ends}`);
+    parts.push(`${formatNumber(lengthMm, 1)} mm${ends}`);
   }
   if (foodKey !== null) parts.push(foodName(foodKey));
-  if (tempC !== null) parts.push(words.say('temperature', tempC));
+  if (tempC !== null) parts.push(format.quantity('temperature', tempC));
   if (share !== null) parts.push(`${Math.round(share * 100)} %`);
   return [EVENT_WORDS[kind], parts.join(', ')].filter(Boolean).join(': ');
 }

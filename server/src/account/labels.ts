@@ -2,15 +2,15 @@ import type { Account, Answered, Rating, Served, TrialRow } from '@open-larder/c
 import {
   dayOfCycle,
   isSize,
-  sayGrams,
-  sayUnits,
-  type House,
+  formatGrams,
+  formatUnits,
+  type FeedingModel,
   type LifeEvent,
   type SizeKind,
 } from '@open-larder/core';
-import { sayNumber } from '@open-larder/core/units';
-import { sayDay } from '../print/page';
-import type { Household } from '../round/house';
+import { formatNumber } from '@open-larder/core/units';
+import { formatDay } from '../print/page';
+import type { HouseholdSnapshot } from '../round/house';
 
 /** In what costs are reported: an ISO 4217 code. */
 interface Priced {
@@ -19,16 +19,16 @@ interface Priced {
 
 export const percent = (share: number) => `${Math.round(share * 100)} %`;
 export const fish = (count: number) => `${count} fish`;
-export const cm = (value: number) => `${sayNumber(value, 1)} cm`;
+export const cm = (value: number) => `${formatNumber(value, 1)} cm`;
 
 export const money = (minor: number, { currency }: Priced) =>
   new Intl.NumberFormat('en-GB', { style: 'currency', currency }).format(minor / 100);
 
 /** «12 Mar 2026: 4 fish lost, illness» */
-export const sayLife =
-  ({ tanks }: Household) =>
+export const formatLife =
+  ({ tanks }: HouseholdSnapshot) =>
   (event: LifeEvent): string => {
-    const day = sayDay(event.day);
+    const day = formatDay(event.day);
     if (event.kind === 'moved') {
       return `${day}: into ${tanks.find(({ id }) => id === event.tankId)?.name ?? 'another tank'}`;
     }
@@ -51,7 +51,7 @@ const SIZE_WORDS: Record<SizeKind, string> = {
   parted: '% left for another group',
 };
 
-export function sayGroup(row: Account['groups'][number], report: Priced): string[] {
+export function formatGroup(row: Account['groups'][number], report: Priced): string[] {
   const { began, ended, died, causes, over30, growthPerDay, usualCm, first, last } = row;
   const grew = first && last ? last.cm - first.cm : null;
   return [
@@ -65,9 +65,11 @@ export function sayGroup(row: Account['groups'][number], report: Priced): string
         }`,
     grew === null || growthPerDay === null
       ? null
-      : `grew ${sayNumber(grew, 1)} cm${usualCm === null ? '' : ` where its kind grows ${sayNumber(usualCm, 1)}`}, ${sayNumber(growthPerDay, 2)} % of its mass a day`,
-    `ate ${sayGrams(row.eatenG)}${row.costMinor === null ? '' : ` for ${money(row.costMinor, report)}`}${
-      row.conversion === null ? '' : `; ${sayNumber(row.conversion, 1)} g dry food to a gram gained`
+      : `grew ${formatNumber(grew, 1)} cm${usualCm === null ? '' : ` where its kind grows ${formatNumber(usualCm, 1)}`}, ${formatNumber(growthPerDay, 2)} % of its mass a day`,
+    `ate ${formatGrams(row.eatenG)}${row.costMinor === null ? '' : ` for ${money(row.costMinor, report)}`}${
+      row.conversion === null
+        ? ''
+        : `; ${formatNumber(row.conversion, 1)} g dry food to a gram gained`
     }`,
   ].filter((line) => line !== null);
 }
@@ -84,7 +86,8 @@ export function byFood(rows: Served['rows']): string[] {
   return [...sums]
     .sort(([, a], [, b]) => b.offered - a.offered)
     .map(
-      ([name, { offered, eaten }]) => `${name}: ${sayGrams(eaten)} of ${sayGrams(offered)} eaten`,
+      ([name, { offered, eaten }]) =>
+        `${name}: ${formatGrams(eaten)} of ${formatGrams(offered)} eaten`,
     );
 }
 
@@ -93,8 +96,8 @@ const RATED_WORDS = {
   growth: { worse: 'slower growth', same: 'growth as before', better: 'faster growth' },
 };
 
-export const sayRating = ({ foodName, day, colour, growth, note }: Rating): string =>
-  `${sayDay(day)}: ${foodName}: ${[
+export const formatRating = ({ foodName, day, colour, growth, note }: Rating): string =>
+  `${formatDay(day)}: ${foodName}: ${[
     colour && RATED_WORDS.colour[colour],
     growth && RATED_WORDS.growth[growth],
     note,
@@ -102,7 +105,7 @@ export const sayRating = ({ foodName, day, colour, growth, note }: Rating): stri
     .filter(Boolean)
     .join(', ')}`;
 
-export function sayDiet(house: House, groupId: string, today: string): string[] {
+export function formatDiet(house: FeedingModel, groupId: string, today: string): string[] {
   const group = house.groups.find(({ id }) => id === groupId);
   const tank = house.tanks.find(({ id }) => id === group?.tankId);
   const moments = new Map(house.moments.map((moment) => [moment.id, moment.name]));
@@ -116,12 +119,12 @@ export function sayDiet(house: House, groupId: string, today: string): string[] 
     const often =
       days.length === cycle.days ? 'every day' : `on ${days.length} of ${cycle.days} days`;
     return `${moments.get(momentId) ?? 'Beside the moments'}: ${food.name}${
-      ownUnits === null ? '' : `, ${sayUnits(ownUnits, food.unit)}`
+      ownUnits === null ? '' : `, ${formatUnits(ownUnits, food.unit)}`
     }, ${often}${days.includes(on) ? ', today too' : ''}${place === '' ? '' : `, ${place}`}`;
   });
 }
 
-export function sayDecided({
+export function formatDecided({
   day,
   kind,
   accepted,
@@ -137,16 +140,16 @@ export function sayDecided({
         ? 'another rhythm of changes'
         : `training onto ${foodName ?? 'a food'}`;
   const said = accepted ? 'done' : later ? 'put off' : 'declined';
-  return `${sayDay(day)}: ${what}, ${said}${signs[0] ? ` (${signs[0].says})` : ''}`;
+  return `${formatDay(day)}: ${what}, ${said}${signs[0] ? ` (${signs[0].says})` : ''}`;
 }
 
-export function sayTrial({ name, from, weeks, status }: TrialRow): string {
+export function formatTrial({ name, from, weeks, status }: TrialRow): string {
   const result = status?.result;
   const says =
     !result || 'refused' in result
       ? 'nothing to say yet'
       : result.says === 'none'
         ? 'no difference was shown'
-        : `the second grew ${result.says} (${sayNumber(result.share * 100, 0)} %)`;
-  return `${name}, from ${sayDay(from)} for ${weeks} weeks: ${says}`;
+        : `the second grew ${result.says} (${formatNumber(result.share * 100, 0)} %)`;
+  return `${name}, from ${formatDay(from)} for ${weeks} weeks: ${says}`;
 }

@@ -1,7 +1,7 @@
 import type { TrialRow } from '@open-larder/contract';
 import type { TrialRefusal, TrialStatus } from '@open-larder/core/trial';
-import { sayNumber } from '@open-larder/core/units';
-import type { Words } from '../store';
+import { formatNumber } from '@open-larder/core/units';
+import type { Format } from '../store';
 
 const REFUSED: Record<TrialRefusal | 'unmeasured', string> = {
   unmeasured: 'Nothing can be said yet: measure a few of each side on one day.',
@@ -12,13 +12,13 @@ const REFUSED: Record<TrialRefusal | 'unmeasured', string> = {
     'No conclusion: one side was measured more than twice as often as the other. Measure as many of each.',
 };
 
-const percent = (share: number) => `${sayNumber(share * 100, 0)} %`;
+const percent = (share: number) => `${formatNumber(share * 100, 0)} %`;
 
 /** «The second are longer by 0.3 cm (0.1 to 0.5), 14 %; of two alike it would come so 1 time in 100.» */
-export function sayResult(
+export function formatResult(
   { kind, groupName, otherGroupName }: TrialRow,
   status: TrialStatus,
-  words: Words,
+  format: Format,
 ): string {
   const { result } = status;
   if ('refused' in result) {
@@ -27,18 +27,18 @@ export function sayResult(
       : REFUSED[result.refused];
   }
   const { difference, low, high, share, says, chance } = result;
-  const odds = sayChance(chance);
+  const odds = formatChance(chance);
   if (kind === 'tank') {
-    const times = (of: number) => `${sayNumber(of, 2)} times the usual`;
+    const times = (of: number) => `${formatNumber(of, 2)} times the usual`;
     const { before, after } = result as unknown as { before: number; after: number };
     const grew = `They grew ${times(before)} for their size before, ${times(after)} after`;
     return says === 'none'
-      ? `No conclusion: ${grew.charAt(0).toLowerCase()}${grew.slice(1)}, and so much comes by chance (${sayNumber(low, 2)} to ${sayNumber(high, 2)} is likely).`
-      : `${grew}: ${says}, by ${sayNumber(low, 2)} to ${sayNumber(high, 2)}. ${odds}`;
+      ? `No conclusion: ${grew.charAt(0).toLowerCase()}${grew.slice(1)}, and so much comes by chance (${formatNumber(low, 2)} to ${formatNumber(high, 2)} is likely).`
+      : `${grew}: ${says}, by ${formatNumber(low, 2)} to ${formatNumber(high, 2)}. ${odds}`;
   }
-  const length = (cm: number) => words.say('length', cm);
-  const { fromBase } = words.scale('length');
-  const range = `${sayNumber(fromBase(low), 2)} to ${sayNumber(fromBase(high), 2)}`;
+  const length = (cm: number) => format.quantity('length', cm);
+  const { fromBase } = format.scale('length');
+  const range = `${formatNumber(fromBase(low), 2)} to ${formatNumber(fromBase(high), 2)}`;
   const tubs = result.tubsOnly
     ? ' With one tub on each side this compares the tubs, not the diets: two of each would.'
     : '';
@@ -47,19 +47,19 @@ export function sayResult(
     : `${otherGroupName} are ${says === 'more' ? 'longer' : 'shorter'} than ${groupName} by ${length(Math.abs(difference))} (${range}), ${percent(Math.abs(share))}. ${odds}${tubs}`;
 }
 
-const sayChance = (chance: number): string =>
+const formatChance = (chance: number): string =>
   chance < 0.001
     ? 'Of two alike it would hardly ever come so.'
-    : `Of two alike it would come so ${sayNumber(chance * 100, chance < 0.01 ? 1 : 0)} times in a hundred.`;
+    : `Of two alike it would come so ${formatNumber(chance * 100, chance < 0.01 ? 1 : 0)} times in a hundred.`;
 
 /** «8 weeks: 24 on each side» */
-export const sayNeeded = ({ weeks, each }: TrialStatus['needed'][number]): string =>
+export const formatNeeded = ({ weeks, each }: TrialStatus['needed'][number]): string =>
   each === null
     ? 'no number of fish shows it'
-    : `${each} on each side, for ${sayNumber(weeks, 0)} weeks`;
+    : `${each} on each side, for ${formatNumber(weeks, 0)} weeks`;
 
 /** What speaks against trusting it, if anything. */
-export function sayDoubts({ kind, weeks }: TrialRow, status: TrialStatus): string[] {
+export function formatDoubts({ kind, weeks }: TrialRow, status: TrialStatus): string[] {
   const { sides, apart, enough, needed } = status;
   const each = needed.find((one) => one.weeks === weeks)?.each ?? null;
   const [a, b] = sides;

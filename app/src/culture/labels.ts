@@ -1,9 +1,9 @@
 import type { CultureKind, CultureMeasure } from '@open-larder/catalogue/cultures';
 import type { VesselEventRow, VesselRow } from '@open-larder/contract';
 import type { Clarity, Density, Tie, VesselState } from '@open-larder/core/culture';
-import { sayGrams } from '@open-larder/core/food';
-import { sayNumber } from '@open-larder/core/units';
-import type { Words } from '../store';
+import { formatGrams } from '@open-larder/core/food';
+import { formatNumber } from '@open-larder/core/units';
+import type { Format } from '../store';
 
 export const DENSITY_WORDS: Record<Density, string> = {
   1: 'hardly any',
@@ -40,19 +40,20 @@ export const TIE_WORDS: Record<Tie, string> = {
 const MEASURE_UNITS: Record<CultureMeasure, string> = { L: 'L', dm2: 'dm²', jar: 'jars' };
 
 /** «10 L», «2 dm²», «1 jar» */
-export function saySize(kind: CultureKind, measure: number, words: Words): string {
-  if (kind.measure === 'L') return words.say('volume', measure);
-  if (kind.measure === 'jar') return `${sayNumber(measure, 0)} ${measure === 1 ? 'jar' : 'jars'}`;
-  return `${sayNumber(measure, 1)} ${MEASURE_UNITS[kind.measure]}`;
+export function formatSize(kind: CultureKind, measure: number, format: Format): string {
+  if (kind.measure === 'L') return format.quantity('volume', measure);
+  if (kind.measure === 'jar')
+    return `${formatNumber(measure, 0)} ${measure === 1 ? 'jar' : 'jars'}`;
+  return `${formatNumber(measure, 1)} ${MEASURE_UNITS[kind.measure]}`;
 }
 
 /** «about 2.1 g (1.2 to 3.4 g), giving» */
-export function sayStatus({ status }: Pick<VesselRow, 'status'>): string {
+export function formatStatus({ status }: Pick<VesselRow, 'status'>): string {
   const { state, contentG, lowG, highG, givesG } = status;
   if (state === 'crashed' || state === 'ended' || state === 'over') return STATE_WORDS[state];
-  const there = `about ${sayGrams(contentG)} (${sayGrams(lowG)} to ${sayGrams(highG)})`;
+  const there = `about ${formatGrams(contentG)} (${formatGrams(lowG)} to ${formatGrams(highG)})`;
   if (state === 'resting') return `${there}, resting`;
-  const can = givesG > 0.0005 ? `${sayGrams(givesG)} can be taken today` : 'leave it for now';
+  const can = givesG > 0.0005 ? `${formatGrams(givesG)} can be taken today` : 'leave it for now';
   return `${there}; ${can}`;
 }
 
@@ -76,16 +77,16 @@ const DONE_WORDS: Record<VesselEventRow['kind'], string> = {
 const percent = (share: number) => `${Math.round(share * 100)} %`;
 
 /** «Harvested 1.2 g, for a meal» */
-export function sayEvent(event: VesselEventRow, words: Words): string {
+export function formatEvent(event: VesselEventRow, format: Format): string {
   const { kind, massG, share, tempC, density, clarity, count, sampleMl, feedingId } = event;
   const parts: string[] = [];
-  if (massG !== null) parts.push(sayGrams(massG));
+  if (massG !== null) parts.push(formatGrams(massG));
   if (share !== null) parts.push(percent(share));
-  if (tempC !== null) parts.push(words.say('temperature', tempC));
+  if (tempC !== null) parts.push(format.quantity('temperature', tempC));
   if (density !== null) parts.push(DENSITY_WORDS[density as Density]);
   if (clarity !== null) parts.push(CLARITY_WORDS[clarity]);
   if (count !== null) {
-    parts.push(`${sayNumber(count, 0)}${sampleMl === null ? ' animals' : ` in ${sampleMl} mL`}`);
+    parts.push(`${formatNumber(count, 0)}${sampleMl === null ? ' animals' : ` in ${sampleMl} mL`}`);
   }
   if (feedingId !== null) parts.push('for a meal');
   return [DONE_WORDS[kind], parts.join(', ')].filter(Boolean).join(': ');

@@ -12,7 +12,10 @@ const RETRY_MS = [500, 2000];
  * build was put in place of the one that is open, the page is loaded anew.
  * @param quiet what comes may be nothing: no place is kept for it
  */
-export function later<P extends object>(load: () => Promise<ComponentType<P>>, quiet = false) {
+export function lazyComponent<P extends object>(
+  load: () => Promise<ComponentType<P>>,
+  quiet = false,
+) {
   let again: () => void = () => undefined;
   const Failed: ComponentType<P> = () => <NotLoaded onRetry={() => again()} />;
   const start = () =>

@@ -1,10 +1,10 @@
 import type { RecipeRow } from '@open-larder/contract';
-import { ofDryMatter, sayGrams } from '@open-larder/core/food';
+import { ofDryMatter, formatGrams } from '@open-larder/core/food';
 import type { Miss, Target } from '@open-larder/core/balance';
 import type { Mixture } from '@open-larder/core/recipe';
-import { sayNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/core/units';
 
-export const percent = (share: number, decimals = 0) => `${sayNumber(share * 100, decimals)} %`;
+export const percent = (share: number, decimals = 0) => `${formatNumber(share * 100, decimals)} %`;
 
 /** As a field is headed. */
 export const TARGET_NAMES: Record<Target, string> = {
@@ -21,20 +21,20 @@ const TARGET_WORDS: Record<Target, string> = {
 };
 
 /** «46 % protein in the dry matter; 40 to 45 % was wanted.» */
-export const sayMiss = ({ target, wanted, reached }: Miss): string =>
+export const formatMiss = ({ target, wanted, reached }: Miss): string =>
   `${percent(reached)} ${TARGET_WORDS[target]}; ${percent(wanted[0])} to ${percent(wanted[1])} was wanted.`;
 
 /** A mix in one line, by its dry matter. */
-export function sayMix({ composition, plantShare }: Mixture): string {
+export function formatMix({ composition, plantShare }: Mixture): string {
   const dry = ofDryMatter(composition);
   return `dry matter: protein ${percent(dry.protein)}, fat ${percent(dry.fat)}, plant ${percent(plantShare)} · moisture ${percent(composition.moisture)}`;
 }
 
-export const sayPieces = (pieces: number, massG: number): string =>
-  `${pieces} ${pieces === 1 ? 'piece' : 'pieces'} of ${sayGrams(massG)}`;
+export const formatPieces = (pieces: number, massG: number): string =>
+  `${pieces} ${pieces === 1 ? 'piece' : 'pieces'} of ${formatGrams(massG)}`;
 
 /** What is lost on the way, where anything is. */
-export function sayLosses({ cooked, drained }: Pick<RecipeRow, 'cooked' | 'drained'>): string {
+export function formatLosses({ cooked, drained }: Pick<RecipeRow, 'cooked' | 'drained'>): string {
   return [
     cooked > 0 ? `${percent(cooked, 1)} steams off` : null,
     drained > 0 ? `${percent(drained, 1)} drains off` : null,

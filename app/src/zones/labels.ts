@@ -1,5 +1,5 @@
-import { sayGrams } from '@open-larder/core/food';
-import { saySignificant, sayNumber } from '@open-larder/core/units';
+import { formatGrams } from '@open-larder/core/food';
+import { formatSignificant, formatNumber } from '@open-larder/core/units';
 import type { WaterStatus } from '@open-larder/core/water';
 import type { Band, DropReport, Layer } from '@open-larder/core/zones';
 
@@ -14,46 +14,46 @@ const LIES: Record<Layer, string> = {
 };
 
 /** «40 s», «3 min», «2½ h»: from seconds. */
-export function saySpan(seconds: number): string {
+export function formatSpan(seconds: number): string {
   if (seconds < 90) return `${Math.round(seconds)} s`;
   const minutes = seconds / 60;
   if (minutes < 90) return `${Math.round(minutes)} min`;
-  return `${sayNumber(Math.round(minutes / 30) / 2, 1)} h`;
+  return `${formatNumber(Math.round(minutes / 30) / 2, 1)} h`;
 }
 
-export const sayShare = (share: number): string => `${Math.round(share * 100)} %`;
+export const formatShare = (share: number): string => `${Math.round(share * 100)} %`;
 
 /**
  * What became of one drop, in a sentence or two.
  * @param band minutes until it is gone, as far as that is known
  */
-export function sayDrop(drop: DropReport, groupName: string, band?: Band | null): string {
+export function formatDrop(drop: DropReport, groupName: string, band?: Band | null): string {
   const gone =
     drop.clearedMin === null
-      ? sayLeft(drop)
-      : `Gone after ${saySpan(drop.clearedMin * 60)}${band ? sayBetween(band) : ''}.`;
+      ? formatLeft(drop)
+      : `Gone after ${formatSpan(drop.clearedMin * 60)}${band ? formatBetween(band) : ''}.`;
   if (drop.eatenG < drop.servedG * 0.01) return `It is not eaten. ${gone}`;
-  return `${groupName} get ${sayShare(drop.ownShare)} of what is eaten. ${gone}${sayBuried(drop)}`;
+  return `${groupName} get ${formatShare(drop.ownShare)} of what is eaten. ${gone}${formatBuried(drop)}`;
 }
 
 /** «, likely 3 to 10 min»; what may well not be gone in time has no upper end. */
-function sayBetween({ low, high }: Band): string {
+function formatBetween({ low, high }: Band): string {
   return Number.isFinite(high)
-    ? `, likely ${saySpan(low * 60)} to ${saySpan(high * 60)}`
-    : `, likely ${saySpan(low * 60)} or much later`;
+    ? `, likely ${formatSpan(low * 60)} to ${formatSpan(high * 60)}`
+    : `, likely ${formatSpan(low * 60)} or much later`;
 }
 
 /** Worth a word from a twentieth on. */
-function sayBuried({ buriedG, servedG }: DropReport): string {
+function formatBuried({ buriedG, servedG }: DropReport): string {
   return buriedG < servedG * 0.05
     ? ''
-    : ` ${sayShare(buriedG / servedG)} falls between the gravel, out of reach: larger pieces or a dish keep it in reach.`;
+    : ` ${formatShare(buriedG / servedG)} falls between the gravel, out of reach: larger pieces or a dish keep it in reach.`;
 }
 
-function sayLeft(drop: DropReport): string {
+function formatLeft(drop: DropReport): string {
   const lay = [...drop.lay].sort((a, b) => b.massG - a.massG);
   const most = lay[0];
-  if (!most) return `${sayShare(drop.leachedG / drop.servedG)} of it dissolves.`;
+  if (!most) return `${formatShare(drop.leachedG / drop.servedG)} of it dissolves.`;
   const rest = drop.liftedG + drop.stayingG + drop.leftG;
   const act =
     drop.liftedG > 0
@@ -61,18 +61,18 @@ function sayLeft(drop: DropReport): string {
       : drop.stayingG > 0
         ? 'is still there the next day'
         : 'is left';
-  return `About ${sayGrams(Number(saySignificant(rest)))} ${act}, mostly ${LIES[most.layer]}.`;
+  return `About ${formatGrams(Number(formatSignificant(rest)))} ${act}, mostly ${LIES[most.layer]}.`;
 }
 
 /** What a feeding adds to the water, and from where: what is believed of the tank now. */
-export function sayWater(
+export function formatWater(
   nitrogenMg: number,
   nitrateMgL: number,
   status: Pick<WaterStatus, 'days' | 'fit'> | null,
 ): string {
-  const adds = `${saySignificant(nitrogenMg)} mg nitrogen; lifted food is not counted`;
+  const adds = `${formatSignificant(nitrogenMg)} mg nitrogen; lifted food is not counted`;
   const now = status?.days[0]?.before;
   if (status === null || now === undefined) return adds;
   const then = now + status.fit.production * nitrateMgL;
-  return `${adds}. Nitrate here is about ${sayNumber(now, 0)} mg/L, and about ${sayNumber(then, 0)} with it`;
+  return `${adds}. Nitrate here is about ${formatNumber(now, 0)} mg/L, and about ${formatNumber(then, 0)} with it`;
 }

@@ -1,16 +1,16 @@
 import type { LifeEventRow } from '@open-larder/contract';
 import type { Counts, GroupSize } from '@open-larder/core/group';
-import type { Words } from '../store';
+import type { Format } from '../store';
 
 /** «3 m, 5 f» where sexes are known, else the number alone. */
-export function saySize({ males, females, unsexed, total }: GroupSize): string {
+export function formatSize({ males, females, unsexed, total }: GroupSize): string {
   if (males + females === 0) return `${total} fish`;
   const parts = [males && `${males} m`, females && `${females} f`, unsexed && `${unsexed} unsexed`];
   return `${total} fish (${parts.filter(Boolean).join(', ')})`;
 }
 
-function sayCounts({ males, females, unsexed }: Counts): string {
-  return saySize({ males, females, unsexed, total: males + females + unsexed });
+function formatCounts({ males, females, unsexed }: Counts): string {
+  return formatSize({ males, females, unsexed, total: males + females + unsexed });
 }
 
 interface Names {
@@ -19,12 +19,12 @@ interface Names {
 }
 
 /** What happened, as a title and what more there is to say. */
-export function sayEvent(
+export function formatEvent(
   event: LifeEventRow,
   names: Names,
-  words: Words,
+  format: Format,
 ): { title: string; detail: string | undefined } {
-  const fish = sayCounts({
+  const fish = formatCounts({
     males: event.males ?? 0,
     females: event.females ?? 0,
     unsexed: event.unsexed ?? 0,
@@ -35,12 +35,12 @@ export function sayEvent(
     born: () => `${fish} born`,
     joined: () => `${fish} joined from ${other}`,
     counted: () => `Counted: ${fish}`,
-    died: () => `${fish} lost${event.cause ? `, ${sayCause(event.cause)}` : ''}`,
+    died: () => `${fish} lost${event.cause ? `, ${formatCause(event.cause)}` : ''}`,
     sold: () => `${fish} sold`,
     given: () => `${fish} given away`,
     parted: () => `${fish} left for ${other}`,
     moved: () => `Into ${names.tank(event.tankId ?? '')}`,
-    measured: () => `Measured: ${words.say('length', event.lengthCm ?? 0)}`,
+    measured: () => `Measured: ${format.quantity('length', event.lengthCm ?? 0)}`,
     staged: () => `Now ${event.stage}`,
   }[event.kind]();
   return { title, detail: event.note === '' ? undefined : event.note };
@@ -58,4 +58,5 @@ const CAUSE_WORDS: Record<NonNullable<LifeEventRow['cause']>, string> = {
   'new arrival': 'soon after they came',
 };
 
-export const sayCause = (cause: NonNullable<LifeEventRow['cause']>): string => CAUSE_WORDS[cause];
+export const formatCause = (cause: NonNullable<LifeEventRow['cause']>): string =>
+  CAUSE_WORDS[cause];
