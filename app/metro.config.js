@@ -1,3 +1,4 @@
+const { request } = require('node:http');
 const { dirname, join } = require('node:path');
 const { getDefaultConfig } = require('expo/metro-config');
 
@@ -38,5 +39,23 @@ config.resolver.resolveRequest = (context, moduleName, platform) => {
       : moduleName;
   return (resolve ?? context.resolveRequest)(context, name, platform);
 };
+
+/** While it is worked on, the app is served here and its server elsewhere: what it asks is passed on. */
+const api = process.env.OPEN_LARDER_API;
+if (api) {
+  config.server.enhanceMiddleware = (metro) => (asked, answer, next) => {
+    if (!asked.url.startsWith('/api/')) return metro(asked, answer, next);
+    const onward = request(
+      new URL(asked.url, api),
+      { method: asked.method, headers: { ...asked.headers, host: new URL(api).host } },
+      (given) => {
+        answer.writeHead(given.statusCode, given.headers);
+        given.pipe(answer);
+      },
+    );
+    onward.on('error', () => answer.writeHead(502).end());
+    return asked.pipe(onward);
+  };
+}
 
 module.exports = config;

@@ -1,4 +1,5 @@
 import { join } from 'node:path';
+import { checkAdvisories } from './advisories.mjs';
 import { setUp } from './setup.mjs';
 import { giveUp, step } from './say.mjs';
 import { run } from './run.mjs';
@@ -30,6 +31,7 @@ export async function check() {
   await step('Lint and walls', () => run('npx', ['eslint', '.', '--max-warnings', '0']));
   await step('Formatting', () => run('npx', ['prettier', '--check', '--log-level', 'warn', '.']));
   await step('Dead code', () => run('npx', ['knip', '--no-progress']));
+  await step('Known advisories', checkAdvisories);
 }
 
 if (process.argv[1]?.endsWith('check.mjs')) {
