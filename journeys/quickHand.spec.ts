@@ -145,13 +145,13 @@ test('six weeks of live supply are worked out while the page stays quick', async
   demo,
 }) => {
   await page.goto(`${demo.url}/larder/live/supply`);
-  const report = page.getByText(/chance of enough on the worst day/).first();
-  await expect(report).toBeVisible();
+  const worked = page.getByText(/chance of enough on the worst day/).first();
+  await expect(worked).toBeVisible();
   await atRest(page);
   await watch(page);
   await page.getByRole('radio', { name: '99 % of days' }).click();
   await expect(page.getByRole('button', { name: 'Cancel' })).toBeVisible();
-  await expect(report).toBeVisible();
+  await expect(worked).toBeVisible();
   const { tasks } = await seen(page);
   report('long tasks while live supply is worked out', tasks);
 });

@@ -109,7 +109,7 @@ export function createApp(parts: AppParts): Express {
   return app;
 }
 
-const RESOURCES: Handlers = {
+const RESOURCES: Omit<Handlers, 'getHealth' | 'getReady'> = {
   ...householdRoutes,
   ...catalogueRoutes,
   ...speciesRoutes,
@@ -140,7 +140,7 @@ const RESOURCES: Handlers = {
   ...tableRoutes,
 };
 
-function healthRoutes({ db, watch, dataDir }: AppParts): Handlers {
+function healthRoutes({ db, watch, dataDir }: AppParts): Pick<Handlers, 'getHealth' | 'getReady'> {
   return {
     async getHealth() {
       const { freeMb, low } = await diskOf(dataDir);

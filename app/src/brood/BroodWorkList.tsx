@@ -9,7 +9,10 @@ import { useBroodEvent } from './useBroodEvent';
 import type { Brood } from './useBroods';
 
 // The Round has this list too: what it opens is loaded when it is opened.
-const EventSheet = lazyComponent(async () => (await import('../workshop')).EventSheet, true);
+const EventSheet = lazyComponent(
+  async () => (await import('../bundles/planning')).EventSheet,
+  true,
+);
 
 /** What a brood asks for today, each with the tap that says it is done. */
 export function BroodWorkList({ brood, work }: { brood: Brood; work: readonly BroodWork[] }) {

@@ -7,7 +7,7 @@ import { waterLitres } from '@open-larder/core/tank';
 import { formatNumber } from '@open-larder/core/units';
 import { USUAL_RHYTHM } from '@open-larder/core/water/rhythm';
 import { useRouter } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { api, useHouse, useNow, useFormat, type AppData } from '../store';
 import {
@@ -51,7 +51,7 @@ export function ConditionScreen({ group }: { group?: string }) {
 }
 
 function Condition({ data, asked }: { data: AppData; asked?: string }) {
-  const now = useNow();
+  const { day } = useNow();
   const format = useFormat();
   const router = useRouter();
   const [groupId, setGroupId] = useState(asked ?? data.house.groups[0]!.id);
@@ -72,17 +72,18 @@ function Condition({ data, asked }: { data: AppData; asked?: string }) {
   const change = tank?.plan?.water ?? USUAL_RHYTHM;
   const row = data.groups.find(({ id }) => id === groupId);
   const on = group?.stage === 'conditioning';
-  const rich = useMemo(
-    () => (foodId === '' || momentId === '' ? null : { foodId, momentId }),
-    [foodId, momentId],
-  );
-  const protein = useMemo(() => {
-    if (!row || !tank) return null;
-    const then = (to: Stage) =>
-      proteinOf(data, tank, row, to, to === 'conditioning' && !on ? rich : null, now.day);
-    return { proteinG: then(on ? 'adult' : row.stage), thenG: then('conditioning') };
-  }, [data, tank, row, on, rich, now.day]);
-  if (!group || !row || !tank || litres === null || protein === null) {
+  const then = (to: Stage) =>
+    tank && row
+      ? proteinOf(
+          data,
+          tank,
+          row,
+          to,
+          to === 'conditioning' && !on ? richOf(foodId, momentId) : null,
+          day,
+        )
+      : 0;
+  if (!group || !row || !tank || litres === null) {
     return (
       <Empty
         title="This group cannot be worked out"
@@ -90,6 +91,7 @@ function Condition({ data, asked }: { data: AppData; asked?: string }) {
       />
     );
   }
+  const protein = { proteinG: then(on ? 'adult' : row.stage), thenG: then('conditioning') };
   const times = protein.proteinG > 0 ? protein.thenG / protein.proteinG : 1;
   const believed = waters?.find(({ tankId }) => tankId === tank.id)?.status?.fit ?? null;
   const report = conditioned({ litres, ...protein, days, ...change, believed });
@@ -122,7 +124,7 @@ function Condition({ data, asked }: { data: AppData; asked?: string }) {
         min={3}
         max={42}
         onChange={setDays}
-        format={(value) => `${value} days, until ${format.day(addDays(now.day, value))}`}
+        format={(value) => `${value} days, until ${format.day(addDays(day, value))}`}
       />
       {on ? null : (
         <>
@@ -170,7 +172,7 @@ function Condition({ data, asked }: { data: AppData; asked?: string }) {
             variant="primary"
             label="Begin today"
             busy={busy}
-            onPress={() => run(() => conditioning.begin(row, tank, days, rich))}
+            onPress={() => run(() => conditioning.begin(row, tank, days, richOf(foodId, momentId)))}
           />
         )}
         <Button
@@ -259,3 +261,7 @@ function proteinOf(
     return grams + (all / WEEK) * (composition.get(foodId)?.protein ?? 0);
   }, 0);
 }
+
+/** The richer food that is given besides, and when; null until both are chosen. */
+const richOf = (foodId: string, momentId: string): Rich | null =>
+  foodId === '' || momentId === '' ? null : { foodId, momentId };

@@ -1,7 +1,7 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { momentCreate, momentEdit, type MomentRow, type Problem } from '@open-larder/contract';
 import { useState } from 'react';
-import { Controller, useForm } from 'react-hook-form';
+import { Controller, useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 import type { z } from 'zod';
 import { formatMoment } from '../diet/labels';
@@ -80,8 +80,8 @@ function MomentSheet({ moment, onClose }: { moment: MomentRow | null; onClose: (
       : { name: '', anchor: 'clock', minutes: 1110, spareMin: null, version: 1, archived: false },
   });
   const { save, stale } = useSave(form);
-  const { control, formState, handleSubmit, setValue, watch } = form;
-  const anchor = watch('anchor');
+  const { control, formState, handleSubmit, setValue } = form;
+  const anchor = useWatch({ control, name: 'anchor' });
   const submit = handleSubmit(async (values) => {
     const { version: _, archived: __, ...fields } = values;
     const saved = await save(() =>

@@ -4,7 +4,7 @@ import { unitOf } from '@open-larder/contract/handUnit';
 import { addDays } from '@open-larder/core/round';
 import { keptDays, usualPlace, type Place } from '@open-larder/core/stock';
 import { useEffect, useRef } from 'react';
-import { useForm, type UseFormReturn } from 'react-hook-form';
+import { useForm, useWatch, type UseFormReturn } from 'react-hook-form';
 import { View } from 'react-native';
 import type { z } from 'zod';
 import { api, useNow } from '../store';
@@ -141,8 +141,8 @@ function useFreezing(
   food: FoodRow,
 ): void {
   const { day } = useNow();
-  const { watch, setValue, formState } = form;
-  const place = watch('place');
+  const { control, setValue, formState } = form;
+  const place = useWatch({ control, name: 'place' });
   const typed = formState.dirtyFields.bestBefore === true;
   const before = useRef(place);
   useEffect(() => {

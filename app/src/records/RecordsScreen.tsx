@@ -16,10 +16,10 @@ import { FoodTable, GroupTable } from './tables';
 const Chart = lazyComponent(async () => (await import('./Chart')).default);
 
 const ServedView = lazyComponent(async () => (await import('./ServedView')).ServedView);
-const AccountView = lazyComponent(async () => (await import('../ledger')).AccountView);
-const DecidedView = lazyComponent(async () => (await import('../ledger')).DecidedView);
-const HowRightView = lazyComponent(async () => (await import('../ledger')).HowRightView);
-const TrialsView = lazyComponent(async () => (await import('../ledger')).TrialsView);
+const AccountView = lazyComponent(async () => (await import('../bundles/records')).AccountView);
+const DecidedView = lazyComponent(async () => (await import('../bundles/records')).DecidedView);
+const HowRightView = lazyComponent(async () => (await import('../bundles/records')).HowRightView);
+const TrialsView = lazyComponent(async () => (await import('../bundles/records')).TrialsView);
 
 export type RecordsTab = RecordsView | 'served' | 'account' | 'trials' | 'decided' | 'right';
 

@@ -11,7 +11,7 @@ import { useRouter } from 'expo-router';
 import ChevronLeft from 'lucide-react-native/icons/chevron-left';
 import ChevronRight from 'lucide-react-native/icons/chevron-right';
 import Printer from 'lucide-react-native/icons/printer';
-import { useMemo, useRef, useState } from 'react';
+import { useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { api, reading, useHand, useHouse, useNow, useFormat, type AppData } from '../store';
 import { ScreenTools } from '../shell';
@@ -208,7 +208,9 @@ export function RoundScreen({ day: asked }: { day?: string }) {
 /** The same functions all day, that do what the newest of them do. */
 function useActs(newest: Acts): Acts {
   const latest = useRef(newest);
-  latest.current = newest;
+  useLayoutEffect(() => {
+    latest.current = newest;
+  });
   return useMemo(
     () => ({
       serve: (serving) => latest.current.serve(serving),
@@ -224,9 +226,10 @@ function useActs(newest: Acts): Acts {
 
 /** The value of before, as long as the new one says the same. */
 function useSame<T>(value: T): T {
-  const before = useRef(value);
-  if (JSON.stringify(before.current) !== JSON.stringify(value)) before.current = value;
-  return before.current;
+  const [before, setBefore] = useState(value);
+  if (JSON.stringify(before) === JSON.stringify(value)) return before;
+  setBefore(value);
+  return value;
 }
 
 interface HeadProps {

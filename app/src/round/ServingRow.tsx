@@ -3,7 +3,7 @@ import { formatGrams, formatUnits } from '@open-larder/core/food';
 import { formatRounding } from '@open-larder/core/ration';
 import Check from 'lucide-react-native/icons/check';
 import Ellipsis from 'lucide-react-native/icons/ellipsis';
-import { memo, useEffect, useState } from 'react';
+import { memo, useState } from 'react';
 import { View } from 'react-native';
 import { ZONE_WORDS } from '../diet/labels';
 import { FoodSign } from '../draw/FoodSign';
@@ -38,7 +38,11 @@ export function ServingRow({ serving, day, next, late, onServe, onOther, onUndo 
   const row = useRow();
   const [tapped, setTapped] = useState(false);
   const { fed } = serving;
-  useEffect(() => setTapped(false), [fed]);
+  const [before, setBefore] = useState(fed);
+  if (before !== fed) {
+    setBefore(fed);
+    setTapped(false);
+  }
   const serve = () => {
     if (tapped) return;
     setTapped(true);

@@ -1,4 +1,4 @@
-import { useMemo, useRef, useState, type ReactNode } from 'react';
+import { useLayoutEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { PanResponder, View } from 'react-native';
 import { themed } from '../theme';
 import { Text } from '../ui';
@@ -20,9 +20,13 @@ export function Swipe({ right, left, children }: Props) {
   const styles = useStyles();
   const [dx, setDx] = useState(0);
   const acts = useRef({ right, left });
-  acts.current = { right, left };
+  useLayoutEffect(() => {
+    acts.current = { right, left };
+  });
   const { panHandlers } = useMemo(
     () =>
+      // Read when a finger lifts, never while drawing: a responder made anew would lose its gesture.
+      // eslint-disable-next-line react-hooks/refs
       PanResponder.create({
         onMoveShouldSetPanResponderCapture: (_, { dx: x, dy }) =>
           Math.abs(x) > BEGINS_PX && Math.abs(x) > 2 * Math.abs(dy),

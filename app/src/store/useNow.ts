@@ -61,6 +61,11 @@ let last: { minute: number; zone: string; now: Now } | null = null;
 export function useNow(): Now {
   const zone = useHousehold()?.timeZone ?? 'UTC';
   const minute = useSyncExternalStore(watch, minuteNow, minuteNow);
+  return minuteIn(minute, zone);
+}
+
+/** The same object for all who ask in one minute. */
+function minuteIn(minute: number, zone: string): Now {
   if (last?.minute !== minute || last.zone !== zone) {
     last = { minute, zone, now: localNow(new Date(minute * MINUTE_MS), zone) };
   }

@@ -3,7 +3,7 @@ import { tankEdit, type Tank } from '@open-larder/contract';
 import { furnishingOf, TANK_KINDS, TANK_SHAPES, waterLitres } from '@open-larder/core/tank';
 import type { Measure } from '@open-larder/core/units';
 import { useState } from 'react';
-import { Controller, useForm, type Control } from 'react-hook-form';
+import { Controller, useForm, useWatch, type Control } from 'react-hook-form';
 import { View } from 'react-native';
 import type { z } from 'zod';
 import { useFormat } from '../store';
@@ -71,7 +71,8 @@ export function TankForm({ place, initial, act, onSave, onSaved }: Props) {
   const forgetDraft = useDraft(place, form as never);
   const { save, stale } = useSave<TankValues>(form as never);
   const [byLitres, setByLitres] = useState(initial.litres !== null);
-  const { control, formState, handleSubmit, setValue, watch, reset } = form;
+  const { control, formState, handleSubmit, setValue, reset } = form;
+  const values = useWatch({ control }) as TankValues;
   const fieldError = (name: keyof TankValues) => formState.errors[name]?.message;
   const submit = handleSubmit(async (values) => {
     const saved = await save(() => onSave(values) as never);
@@ -91,7 +92,7 @@ export function TankForm({ place, initial, act, onSave, onSaved }: Props) {
       decimals={2}
     />
   );
-  const round = ['cylinder', 'bowl', 'tapered tub'].includes(watch('shape'));
+  const round = ['cylinder', 'bowl', 'tapered tub'].includes(values.shape);
   return (
     <View style={{ gap: 16 }}>
       <StaleNotice
@@ -165,8 +166,8 @@ export function TankForm({ place, initial, act, onSave, onSaved }: Props) {
         min={1}
         max={9999}
       />
-      <Guesses control={control} values={watch()} />
-      <Litres values={watch()} />
+      <Guesses control={control} values={values} />
+      <Litres values={values} />
       <Button variant="primary" label={act} onPress={() => submit()} />
     </View>
   );

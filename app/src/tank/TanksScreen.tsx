@@ -12,7 +12,7 @@ import { lazyComponent } from '../ui/lazyComponent';
 import { TanksTabs } from './TanksTabs';
 
 /** Its dragging comes with it, when tanks are arranged. */
-const WalkSheet = lazyComponent(async () => (await import('../workshop')).WalkSheet);
+const WalkSheet = lazyComponent(async () => (await import('../bundles/planning')).WalkSheet);
 
 /** From this number on a list can be filtered. */
 const MANY = 8;

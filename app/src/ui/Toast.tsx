@@ -6,7 +6,7 @@ import { Button } from './Button';
 import { Text } from './Text';
 
 /** Undo acts by name: the store keeps words, not functions. */
-const undos = new Map<string, () => void>();
+const undos = new Map<string, () => void | Promise<void>>();
 let undoCount = 0;
 
 /** Long enough to read and reach; the act itself can be undone on its screen for longer. */
@@ -15,7 +15,10 @@ const SHOWN_MS = 8000;
 /** Say what happened, with a way back where there is one. */
 export function useToast() {
   const dispatch = useAppDispatch();
-  return (text: string, options: { undo?: () => void; tone?: 'done' | 'error' } = {}) => {
+  return (
+    text: string,
+    options: { undo?: () => void | Promise<void>; tone?: 'done' | 'error' } = {},
+  ) => {
     let undo: string | undefined;
     if (options.undo) {
       undoCount += 1;
@@ -48,7 +51,7 @@ export function Toast() {
               variant="bare"
               label="Undo"
               onPress={() => {
-                undos.get(toast.undo as string)?.();
+                void undos.get(toast.undo as string)?.();
                 dispatch(dismissed(toast.id));
               }}
             />

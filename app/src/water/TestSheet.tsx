@@ -33,6 +33,9 @@ interface Entry {
 
 /** The units that were chosen last: a keeper has one kit. */
 const kit: Partial<Record<Reading, string>> = {};
+const choose = (of: Reading, unit: string) => {
+  kit[of] = unit;
+};
 
 /** A test of the water: by numbers in the kit’s own unit, or by the colours of a strip. */
 export function TestSheet({
@@ -61,7 +64,7 @@ export function TestSheet({
       ) as Record<Reading, Entry>,
   );
   const enter = (of: Reading, change: Partial<Entry>) => {
-    if (change.unit) kit[of] = change.unit;
+    if (change.unit) choose(of, change.unit);
     setEntries((before) => ({ ...before, [of]: { ...before[of], ...change } }));
   };
   const save = async () => {

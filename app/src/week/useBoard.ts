@@ -42,7 +42,11 @@ export function useBoard(data: AppData, tankId: string, day: string): Board {
   const learned = api.useLearnedQuery(tankId).data?.groups;
   const saved = useMemo(() => draftOf(tank, groups), [tank, groups]);
   const written = useAppSelector((state) => state.planDrafts[tankId]);
-  useEffect(() => setStale(null), [tankId]);
+  const [before, setBefore] = useState(tankId);
+  if (before !== tankId) {
+    setBefore(tankId);
+    setStale(null);
+  }
   useEffect(() => {
     if (written) return;
     const kept = keptDraft(tankId);

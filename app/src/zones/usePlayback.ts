@@ -16,9 +16,13 @@ const PER_S = 16;
 export function usePlayback(frames: number): Playback {
   const [at, setAt] = useState(0);
   const [playing, setPlaying] = useState(false);
-  useEffect(() => {
+  const [before, setBefore] = useState(frames);
+  if (before !== frames) {
+    setBefore(frames);
     setAt(0);
     setPlaying(false);
+  }
+  useEffect(() => {
     if (frames === 0) return undefined;
     let left = false;
     void AccessibilityInfo.isReduceMotionEnabled().then((still) => {

@@ -22,8 +22,12 @@ const SEED = 1;
 export function useSimulation(feeding: Feeding | null): Simulation & { stop: () => void } {
   const worker = useRef<ZonesWorker | null>(null);
   const [simulation, setSimulation] = useState<Simulation>({ progress: 0 });
-  useEffect(() => {
+  const [before, setBefore] = useState(feeding);
+  if (before !== feeding) {
+    setBefore(feeding);
     setSimulation({ progress: 0 });
+  }
+  useEffect(() => {
     if (feeding === null) return undefined;
     const zones = startZones();
     worker.current = zones;

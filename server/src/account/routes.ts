@@ -12,7 +12,7 @@ const printed = async (story: Story) => ({
   base64: Buffer.from(await storySheet(story)).toString('base64'),
 });
 
-export const accountRoutes: Handlers = {
+export const accountRoutes = {
   async getAccount({ query }, { scope, catalogue }) {
     const { served: _, ...account } = await accountIn(
       scope,
@@ -53,4 +53,4 @@ export const accountRoutes: Handlers = {
     const today = await todayOf(scope, clock);
     return printed(await tankStory(scope, params.id, { household, today, currency }));
   },
-};
+} satisfies Partial<Handlers>;

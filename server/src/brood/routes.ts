@@ -13,7 +13,7 @@ import { broodCard } from './card';
 import { readBrood, readBroodStatuses } from './status';
 import { broodEvents, broods, readStoredBrood, readStoredTub } from './store';
 
-export const broodRoutes: Handlers = {
+export const broodRoutes = {
   getWays: async (_request, { catalogue }) => ({ ways: catalogue.ways }),
 
   async listBroods({ query }, { scope, catalogue, clock }) {
@@ -99,7 +99,7 @@ export const broodRoutes: Handlers = {
       const broodId = await undoBroodEvent(inside, params.id, body);
       return readBrood(inside, catalogue, clock, broodId);
     }),
-};
+} satisfies Partial<Handlers>;
 
 /** The line of a brood, with what it began with. */
 async function beginWithEvents(

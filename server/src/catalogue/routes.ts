@@ -1,5 +1,5 @@
 import type { Handlers } from '../http/mount';
 
-export const catalogueRoutes: Handlers = {
+export const catalogueRoutes = {
   getCatalogue: async (_request, { catalogue }) => catalogue,
-};
+} satisfies Partial<Handlers>;

@@ -2,7 +2,7 @@ import { assertNotFuture } from '../household/ahead';
 import type { Handlers } from '../http/mount';
 import { logChore, undoChore } from './store';
 
-export const choreRoutes: Handlers = {
+export const choreRoutes = {
   async logChore({ body }, { scope, clock }) {
     await assertNotFuture(scope, clock, body, 'say what was done on its day');
     return scope.atomically((inside) => logChore(inside, body));
@@ -10,4 +10,4 @@ export const choreRoutes: Handlers = {
 
   undoChore: ({ params, body }, { scope }) =>
     scope.atomically((inside) => undoChore(inside, params.id, body)),
-};
+} satisfies Partial<Handlers>;

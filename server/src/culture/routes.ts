@@ -7,7 +7,7 @@ import { addVesselEvent, checkFood, startVessel, undoVesselEvent } from './acts'
 import { readVessel, readVesselStatuses } from './status';
 import { readStoredVessel, vesselEvents, vessels } from './store';
 
-export const cultureRoutes: Handlers = {
+export const cultureRoutes = {
   getCultureKinds: async (_request, { catalogue }) => ({ kinds: catalogue.cultures }),
 
   async listVessels({ query }, { scope, catalogue, clock }) {
@@ -83,4 +83,4 @@ export const cultureRoutes: Handlers = {
       const vesselId = await undoVesselEvent(inside, params.id, body);
       return readVessel(inside, catalogue, clock, vesselId);
     }),
-};
+} satisfies Partial<Handlers>;

@@ -4,7 +4,7 @@ import { assertNotFuture } from '../household/ahead';
 import type { Handlers } from '../http/mount';
 import { feedings, logFeeding, undoFeeding } from './store';
 
-export const feedingRoutes: Handlers = {
+export const feedingRoutes = {
   async listFeedings({ query }, { scope }) {
     const rows = await feedings(scope, readCursor(query.cursor, 'day', 'id'), query.limit + 1);
     return cutPage(rows, query.limit, (row) => [row.day, row.id]);
@@ -21,4 +21,4 @@ export const feedingRoutes: Handlers = {
 
   undoFeeding: ({ params, body }, { scope }) =>
     scope.atomically((inside) => undoFeeding(inside, params.id, body)),
-};
+} satisfies Partial<Handlers>;

@@ -8,7 +8,7 @@ import { idUsed, notFound } from '../http/problems';
 import { labelsOf } from './labels';
 import { foodColumns, foods, readFood, readLot, shelve, WEIGHINGS } from './store';
 
-export const foodRoutes: Handlers = {
+export const foodRoutes = {
   async listFoods({ query }, { scope, catalogue, clock }) {
     const after = readCursor(query.cursor, 'id')?.[0] ?? null;
     const rows = await foods(scope, after as string | null, query.limit + 1);
@@ -100,7 +100,7 @@ export const foodRoutes: Handlers = {
       base64: Buffer.from(pdf).toString('base64'),
     };
   },
-};
+} satisfies Partial<Handlers>;
 
 /** What is on the shelf was bought, and opened, by today. */
 async function refuseAheadLot(

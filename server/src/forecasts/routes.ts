@@ -7,7 +7,7 @@ import { catchUp } from './catchUp';
 const BUDGET_MS = 1500;
 const NEWEST = 40;
 
-export const forecastRoutes: Handlers = {
+export const forecastRoutes = {
   async getForecastRecords(_request, { scope, catalogue, clock }) {
     const { kept, pending } = await catchUp(scope, catalogue, clock, BUDGET_MS);
     const kinds = FORECAST_KINDS.flatMap((kind): ForecastRecords['kinds'] => {
@@ -34,4 +34,4 @@ export const forecastRoutes: Handlers = {
     });
     return { kinds, pending };
   },
-};
+} satisfies Partial<Handlers>;

@@ -33,7 +33,8 @@ export type Handler<N extends RouteName> = (
   context: Context & Reporting<N>,
 ) => Promise<ResponseOf<N>>;
 
-export type Handlers = { [N in RouteName]?: Handler<N> };
+/** One for every row of the route table: a route without one does not compile. */
+export type Handlers = { [N in RouteName]: Handler<N> };
 
 interface Mounting {
   contextOf: (request: Request) => Context;
@@ -46,7 +47,7 @@ interface Mounting {
 /** Put handlers behind their rows of the route table: checked on the way in and on the way out. */
 export function mount(
   router: Router,
-  handlers: Handlers,
+  handlers: Partial<Handlers>,
   { contextOf, guard = (work) => work(), onUnreadable = () => undefined }: Mounting,
 ): void {
   for (const name of Object.keys(handlers) as RouteName[]) {

@@ -15,7 +15,7 @@ const SETTING_DAYS = 1;
 /** Vegetables are bought at the corner, when they are wanted. */
 const isFresh = (kind: FoodKind) => kind === 'fresh';
 
-export const larderRoutes: Handlers = {
+export const larderRoutes = {
   getFoodCorrections: (_request, { scope }) => foodCorrections(scope),
 
   async seeFoodCorrections({ body }, { scope, clock }) {
@@ -56,4 +56,4 @@ export const larderRoutes: Handlers = {
       groups,
     };
   },
-};
+} satisfies Partial<Handlers>;

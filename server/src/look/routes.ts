@@ -5,7 +5,7 @@ import type { Handlers } from '../http/mount';
 import { notFound } from '../http/problems';
 import { addLook, looks, undoLook } from './store';
 
-export const lookRoutes: Handlers = {
+export const lookRoutes = {
   async listLooks({ params, query }, { scope }) {
     if ((await readHistory(scope, [params.id])).lives.length === 0) throw notFound('This group');
     const rows = await looks(scope, params.id, readCursor(query.cursor, 'seq'), query.limit + 1);
@@ -22,7 +22,7 @@ export const lookRoutes: Handlers = {
   undoLooks: async ({ body: { looks: all, at } }, { scope }) => ({
     looks: await inOrder(all, ({ lookId, id }) => undoLook(scope, lookId, { id, at })),
   }),
-};
+} satisfies Partial<Handlers>;
 
 /** One after the other: a transaction takes one question at a time. */
 async function inOrder<T, R>(all: readonly T[], act: (one: T) => Promise<R>): Promise<R[]> {

@@ -3,7 +3,7 @@ import type { Handlers } from '../http/mount';
 import { idUsed } from '../http/problems';
 import { moments, readMoment } from './store';
 
-export const momentRoutes: Handlers = {
+export const momentRoutes = {
   async listMoments({ query }, { scope }) {
     const after = readCursor(query.cursor, 'id')?.[0] ?? null;
     const rows = await moments(scope, after as string | null, query.limit + 1);
@@ -19,4 +19,4 @@ export const momentRoutes: Handlers = {
 
   editMoment: ({ params, body }, { scope }) =>
     scope.revise('moments', 'This moment', params.id, body, () => readMoment(scope, params.id)),
-};
+} satisfies Partial<Handlers>;

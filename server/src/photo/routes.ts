@@ -4,7 +4,7 @@ import { readEvent } from '../group/life';
 import type { Handlers } from '../http/mount';
 import { conflict, idUsed, notFound, invalid } from '../http/problems';
 
-export const photoRoutes: Handlers = {
+export const photoRoutes = {
   keepPhoto: ({ body }, { scope }) =>
     scope.atomically(async (inside) => {
       await inside.lock(`photo of ${body.eventId}`);
@@ -28,7 +28,7 @@ export const photoRoutes: Handlers = {
     if (!found) throw notFound('This picture');
     return found;
   },
-};
+} satisfies Partial<Handlers>;
 
 async function photoOf(scope: Scope, eventId: string): Promise<PhotoRow | null> {
   const [row] = await scope.rows<PhotoRow>(

@@ -14,7 +14,7 @@ import { weekSheet } from './sheet';
 import { taskOf } from './task';
 import { readStartingPlan, savePlan, startingPlans } from './store';
 
-export const planRoutes: Handlers = {
+export const planRoutes = {
   async listStartingPlans({ query }, { scope }) {
     const after = readCursor(query.cursor, 'id')?.[0] ?? null;
     const rows = await startingPlans(scope, after as string | null, query.limit + 1);
@@ -67,4 +67,4 @@ export const planRoutes: Handlers = {
       return savePlan(inside, tank.id, body, today, groups);
     });
   },
-};
+} satisfies Partial<Handlers>;

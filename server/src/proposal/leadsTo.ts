@@ -21,7 +21,7 @@ const HORIZON = 120;
 const CYCLES_DAYS = 28;
 
 /** What of each food some groups take, day by day. */
-function useOf(
+function usageOf(
   house: FeedingModel,
   groups: readonly HouseGroup[],
   today: string,
@@ -38,7 +38,7 @@ function useOf(
 /** What the whole house takes of each food, as it is planned: worked out once for all proposals. */
 export const houseUse = ({ household, today }: ProposalContext): ReadonlyMap<string, number[]> => {
   const { house } = household.on(today);
-  return useOf(house, house.groups, today);
+  return usageOf(house, house.groups, today);
 };
 
 /**
@@ -53,8 +53,8 @@ export function stockAfter(
 ): LeadsTo['stock'] {
   const { house } = household.on(today);
   const dayOf = Array.from({ length: HORIZON }, (_, ahead) => addDays(today, ahead));
-  const was = useOf(house, [group], today);
-  const will = useOf(house, [{ ...group, diet }], today);
+  const was = usageOf(house, [group], today);
+  const will = usageOf(house, [{ ...group, diet }], today);
   return household.foods.flatMap(({ id, name, lots, keeps }) => {
     const before = all.get(id);
     const own = was.get(id);

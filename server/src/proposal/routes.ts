@@ -7,7 +7,7 @@ import { answersAfter } from './answers';
 import { groundOf, proposalsOf } from './ground';
 import { answerProposal, undoAnswer } from './store';
 
-export const proposalRoutes: Handlers = {
+export const proposalRoutes = {
   async getProposals(_, { scope, clock, catalogue }) {
     const today = await todayOf(scope, clock);
     return proposalsOf(await groundOf(scope, await readHouse(scope, catalogue), today));
@@ -38,4 +38,4 @@ export const proposalRoutes: Handlers = {
       undoAnswer(inside, params.id, body, await readHouse(inside, catalogue), today),
     );
   },
-};
+} satisfies Partial<Handlers>;

@@ -3,7 +3,7 @@ import { assertNotFuture } from '../household/ahead';
 import type { Handlers } from '../http/mount';
 import { addRating, ratings, undoRating } from './store';
 
-export const ratingRoutes: Handlers = {
+export const ratingRoutes = {
   async listRatings({ query }, { scope }) {
     const rows = await ratings(scope, readCursor(query.cursor, 'seq'), query.limit + 1);
     return cutPage(rows, query.limit, (row) => [row.seq]);
@@ -16,4 +16,4 @@ export const ratingRoutes: Handlers = {
 
   undoRating: ({ params, body }, { scope }) =>
     scope.atomically((inside) => undoRating(inside, params.id, body)),
-};
+} satisfies Partial<Handlers>;

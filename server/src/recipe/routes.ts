@@ -4,7 +4,7 @@ import type { Handlers } from '../http/mount';
 import { makeBatch, undoBatch } from './batches';
 import { changeRecipe, recipes, writeRecipe } from './store';
 
-export const recipeRoutes: Handlers = {
+export const recipeRoutes = {
   async listRecipes({ query }, { scope }) {
     const after = readCursor(query.cursor, 'id')?.[0] ?? null;
     const rows = await recipes(scope, after as string | null, query.limit + 1);
@@ -23,4 +23,4 @@ export const recipeRoutes: Handlers = {
 
   undoBatch: ({ params, body }, { scope }) =>
     scope.atomically((inside) => undoBatch(inside, params.id, body.id)),
-};
+} satisfies Partial<Handlers>;

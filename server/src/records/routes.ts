@@ -32,7 +32,7 @@ interface FedSum {
   refusedG: number;
 }
 
-export const recordsRoutes: Handlers = {
+export const recordsRoutes = {
   async getServed({ query }, { scope, catalogue }) {
     return servedIn(scope, await readHouse(scope, catalogue), query);
   },
@@ -57,7 +57,7 @@ export const recordsRoutes: Handlers = {
     ]);
     return consumptionOf(household, daysFrom(from, to), sums);
   },
-};
+} satisfies Partial<Handlers>;
 
 /** Summed in the database: one row for a day, group and food. */
 function sumFed(scope: Scope, from: string, to: string): Promise<FedSum[]> {

@@ -15,7 +15,7 @@ import { preparationsOn } from './prepare';
 import { roundSheet } from './sheet';
 import { viewOf } from './view';
 
-export const roundRoutes: Handlers = {
+export const roundRoutes = {
   async getRound({ params, query }, { scope, catalogue, clock }) {
     const [household, fed, done] = await Promise.all([
       readHouse(scope, catalogue),
@@ -85,4 +85,4 @@ export const roundRoutes: Handlers = {
     if (!due) throw notFound('This serving');
     return { why: due.portion.why };
   },
-};
+} satisfies Partial<Handlers>;

@@ -5,7 +5,7 @@ import { notFound } from '../http/problems';
 import { readTank } from '../tank/store';
 import { readLearned, SIGHTINGS, assertOwned, saveLearned, sightings } from './store';
 
-export const sightingRoutes: Handlers = {
+export const sightingRoutes = {
   async listSightings({ params, query }, { scope }) {
     await assertTank(scope, params.id);
     const before = readCursor(query.cursor, 'seq');
@@ -38,7 +38,7 @@ export const sightingRoutes: Handlers = {
       await assertTank(inside, params.id);
       return saveLearned(inside, params.id, body);
     }),
-};
+} satisfies Partial<Handlers>;
 
 async function assertTank(scope: Scope, tankId: string): Promise<void> {
   if (!(await readTank(scope, tankId))) throw notFound('This tank');

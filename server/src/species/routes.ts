@@ -3,7 +3,7 @@ import type { Handlers } from '../http/mount';
 import { idUsed } from '../http/problems';
 import { ownSpecies, readOwnSpecies } from './store';
 
-export const speciesRoutes: Handlers = {
+export const speciesRoutes = {
   async listSpecies({ query }, { scope }) {
     const after = (readCursor(query.cursor, 'id')?.[0] ?? null) as string | null;
     return cutPage(await ownSpecies(scope, after, query.limit + 1), query.limit, (row) => [row.id]);
@@ -20,4 +20,4 @@ export const speciesRoutes: Handlers = {
     scope.revise('species', 'This species', params.id, body, () =>
       readOwnSpecies(scope, params.id),
     ),
-};
+} satisfies Partial<Handlers>;

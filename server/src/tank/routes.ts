@@ -3,7 +3,7 @@ import type { Handlers } from '../http/mount';
 import { conflict, idUsed } from '../http/problems';
 import { groupsIn, readTank, setWalk, tanks } from './store';
 
-export const tankRoutes: Handlers = {
+export const tankRoutes = {
   async listTanks({ query }, { scope }) {
     const rows = await tanks(scope, readCursor(query.cursor, 'place', 'id'), query.limit + 1);
     return cutPage(rows, query.limit, (row) => [row.walkOrder, row.id]);
@@ -29,4 +29,4 @@ export const tankRoutes: Handlers = {
         readTank(inside, params.id),
       );
     }),
-};
+} satisfies Partial<Handlers>;

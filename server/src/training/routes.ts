@@ -4,7 +4,7 @@ import type { Handlers } from '../http/mount';
 import { invalid } from '../http/problems';
 import { beginTraining, endTraining } from './store';
 
-export const trainingRoutes: Handlers = {
+export const trainingRoutes = {
   async beginTraining({ body }, { scope, clock }) {
     const today = await todayOf(scope, clock);
     if (body.day > addDays(today, 1) || body.day < addDays(today, -1)) {
@@ -17,4 +17,4 @@ export const trainingRoutes: Handlers = {
     const today = await todayOf(scope, clock);
     return scope.atomically((inside) => endTraining(inside, params.id, body, today));
   },
-};
+} satisfies Partial<Handlers>;

@@ -5,7 +5,7 @@ import { idUsed, notFound, invalid } from '../http/problems';
 import { readHouse } from '../round/house';
 import { readTrial, trialRow, trials } from './store';
 
-export const trialRoutes: Handlers = {
+export const trialRoutes = {
   async listTrials({ query }, { scope, catalogue, clock }) {
     const after = readCursor(query.cursor, 'id')?.[0] ?? null;
     const rows = await trials(scope, after as string | null, query.limit + 1);
@@ -51,7 +51,7 @@ export const trialRoutes: Handlers = {
     );
     return trialRow(await readHouse(scope, catalogue), now, await todayOf(scope, clock));
   },
-};
+} satisfies Partial<Handlers>;
 
 /** @throws ProblemError 404 for a group that this household does not have */
 async function assertOwned(scope: Scope, ids: readonly (string | null)[]): Promise<void> {

@@ -8,7 +8,7 @@ import { readTank } from '../tank/store';
 import { readWater, readWaterStatuses } from './status';
 import { WATER_EVENTS, waterEvents } from './store';
 
-export const waterRoutes: Handlers = {
+export const waterRoutes = {
   async listWaters(_request, { scope, catalogue, clock }) {
     const household = await readHouse(scope, catalogue);
     const today = localDay(clock.now(), household.timeZone);
@@ -40,4 +40,4 @@ export const waterRoutes: Handlers = {
       const event = await WATER_EVENTS.undo(inside, params.id, body);
       return readWater(inside, catalogue, clock, event.tankId);
     }),
-};
+} satisfies Partial<Handlers>;

@@ -2,7 +2,7 @@ import { useLocalSearchParams } from 'expo-router';
 import { lazyComponent } from '../../ui';
 
 // The board, and the simulation behind it, load when the week is first opened.
-const WeekScreen = lazyComponent(async () => (await import('../../workshop')).WeekScreen);
+const WeekScreen = lazyComponent(async () => (await import('../../bundles/planning')).WeekScreen);
 
 export default function WeekRoute() {
   const { tank } = useLocalSearchParams<{ tank?: string }>();

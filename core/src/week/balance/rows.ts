@@ -3,7 +3,7 @@ import { CAPPED_PER_WEEK, DOMINANT, FAST_MOST, FIBRE, VARIETY } from '../aims';
 import { mostOn, type ShelfFood } from '../task';
 import { preparingMin, servingMin, stopMin } from '../work';
 import type { Term } from './mip';
-import { slack, stepTerms, usedTerms, type Writing } from './model';
+import { slack, stepTerms, usedTerms, type Writing } from './terms';
 import type { Offer } from './offers';
 import { FOODS_A_SLOT, INSIDE, MEAL_ROOM, SERVINGS_A_GROUP, WEIGHTS } from './weights';
 

@@ -1,7 +1,9 @@
 import { useLocalSearchParams } from 'expo-router';
 import { lazyComponent } from '../../../ui';
 
-const GrowthScreen = lazyComponent(async () => (await import('../../../ledger')).GrowthScreen);
+const GrowthScreen = lazyComponent(
+  async () => (await import('../../../bundles/records')).GrowthScreen,
+);
 
 export default function GrowthRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,7 +1,9 @@
 import { useLocalSearchParams } from 'expo-router';
 import { lazyComponent } from '../../../ui';
 
-const LiveScreen = lazyComponent(async () => (await import('../../../workshop')).LiveScreen);
+const LiveScreen = lazyComponent(
+  async () => (await import('../../../bundles/planning')).LiveScreen,
+);
 
 export default function VesselRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,6 +1,8 @@
 import { lazyComponent } from '../../../ui';
 
-const LiveScreen = lazyComponent(async () => (await import('../../../workshop')).LiveScreen);
+const LiveScreen = lazyComponent(
+  async () => (await import('../../../bundles/planning')).LiveScreen,
+);
 
 export default function LiveRoute() {
   return <LiveScreen />;

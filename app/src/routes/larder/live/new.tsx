@@ -2,7 +2,7 @@ import { useLocalSearchParams } from 'expo-router';
 import { lazyComponent } from '../../../ui';
 
 const NewVesselScreen = lazyComponent(
-  async () => (await import('../../../workshop')).NewVesselScreen,
+  async () => (await import('../../../bundles/planning')).NewVesselScreen,
 );
 
 export default function NewVesselRoute() {

@@ -2,7 +2,9 @@ import { useLocalSearchParams } from 'expo-router';
 import { lazyComponent } from '../../../ui';
 
 // The simulation and its pictures load when a feeding is first looked at.
-const PlayScreen = lazyComponent(async () => (await import('../../../workshop')).PlayScreen);
+const PlayScreen = lazyComponent(
+  async () => (await import('../../../bundles/planning')).PlayScreen,
+);
 
 export default function PlayRoute() {
   const { id, moment, day } = useLocalSearchParams<{ id: string; moment?: string; day?: string }>();
