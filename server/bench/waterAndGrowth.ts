@@ -1,7 +1,17 @@
 import { growthBySize, ownPair } from '@open-larder/catalogue';
 import { addDays } from '@open-larder/core';
-import { fitCurve, computeGrowthStatus, type GrowthTask, type Point } from '@open-larder/core/growth';
-import { computeWaterStatus, UPTAKE, type WaterEvent, type WaterTask } from '@open-larder/core/water';
+import {
+  fitCurve,
+  computeGrowthStatus,
+  type GrowthTask,
+  type Point,
+} from '@open-larder/core/growth';
+import {
+  computeWaterStatus,
+  UPTAKE,
+  type WaterEvent,
+  type WaterTask,
+} from '@open-larder/core/water';
 import { fastestOf, row } from './bench';
 
 const TODAY = '2026-03-11';

@@ -87,33 +87,6 @@ const EMPTY = {
   keptG: 0,
 };
 
-export type VesselContents = Pick<
-  VesselStatus,
-  | 'state'
-  | 'contentG'
-  | 'lowG'
-  | 'highG'
-  | 'fullG'
-  | 'fullness'
-  | 'givesG'
-  | 'lastingG'
-  | 'surprised'
-  | 'estimate'
-  | 'keptG'
-  | 'vigour'
-  | 'leftShare'
-  | 'takenTodayG'
-  | 'fed'
->;
-
-export interface EventsSinceStart {
-  vessel: Vessel;
-  measure: number;
-  since: readonly VesselEvent[];
-  startG: number | null;
-  ageDays: number;
-}
-
 /** Temperature on a day of its age: as it was read of late, or as it usually is. */
 function temperatures(vessel: Vessel, past: readonly VesselEvent[], startedOn: string) {
   const read = past.flatMap((event) =>

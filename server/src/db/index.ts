@@ -1,6 +1,6 @@
 export { connect } from './connect';
 export { migrate } from './migrate';
-export { AT, eventLog, type Read } from './eventLog';
+export { AT, eventLog } from './eventLog';
 export { cutPage, readCursor } from './page';
 export { Scope, UNREADABLE } from './scope';
 export { watchDatabase, type DatabaseWatch } from './watch';
