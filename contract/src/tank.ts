@@ -70,7 +70,7 @@ export function tankFault(tank: Fields): { path: keyof Fields; message: string }
   if (tank.litres !== null && most !== null && tank.litres > most) {
     return {
       path: 'litres',
-      message: `a tank of these measures holds ${Math.floor(most * 10) / 10} litres at the most`,
+      message: 'a tank of these measures holds less than that; check both',
     };
   }
   return null;

@@ -50,7 +50,7 @@ export function CalendarCard({ broods }: { broods: readonly Brood[] }) {
             detail={
               minutesPerDay === 0
                 ? 'nothing to feed yet'
-                : `${formatNumber(changeL, 1)} L of seasoned water a day; they want ${formatNumber(wantsL, 0)} L, their tubs hold ${formatNumber(room, 0)}`
+                : `${format.quantity('volume', changeL)} of seasoned water a day; they need ${format.quantity('volume', wantsL)}, their tubs hold ${format.quantity('volume', room)}`
             }
             trail={
               <Text variant="strong" tone={wantsL > room ? 'due' : 'ink'}>

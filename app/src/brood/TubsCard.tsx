@@ -3,7 +3,7 @@ import type { TubStatus } from '@open-larder/core/brood';
 import { formatNumber } from '@open-larder/core/units';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { api, useFormat } from '../store';
+import { api, useFormat, type Format } from '../store';
 import {
   Button,
   Card,
@@ -45,7 +45,7 @@ export function TubsCard({ brood }: { brood: Brood }) {
               tub.spread === null
                 ? null
                 : `lengths spread by ${formatNumber(tub.spread * 100, 0)} %`,
-              waterWords(tub),
+              waterWords(tub, format),
               tub.mixed ? 'two clutches of different ages' : null,
             ]
               .filter(Boolean)
@@ -86,11 +86,14 @@ export function TubsCard({ brood }: { brood: Brood }) {
   );
 }
 
-function waterWords({ change, hours, gramsPerDay, litres }: TubStatus): string | null {
+function waterWords(
+  { change, hours, gramsPerDay, litres }: TubStatus,
+  format: Format,
+): string | null {
   if (gramsPerDay === 0) return null;
   if (hours === null) return 'its filter takes the ammonia up';
   if (change === null) return 'no daily change is enough';
-  return `${formatNumber(change * litres, 1)} L a day to change`;
+  return `${format.quantity('volume', change * litres)} a day to change`;
 }
 
 /** Which of two tubs does better, by those that are left and by length. */

@@ -169,7 +169,7 @@ function FoodSupplyCard({ supplied, supply, data, sure }: CardProps) {
         {jars ? (
           <ListRow
             title={`${count(jars.jars, 'jar')}, in turn`}
-            detail={`each day at ${format.time(jars.startMin)} set one up: ${formatGrams(jars.cystsG)} of eggs, ${formatNumber(jars.litres, 2)} L, ${formatNumber(jars.saltG, 1)} g of salt; it is ready after ${Math.round(jars.hours)} h${jars.waitsH >= 1 ? ` and waits ${Math.round(jars.waitsH)} h for its meal` : ''}`}
+            detail={`each day at ${format.time(jars.startMin)} set one up: ${formatGrams(jars.cystsG)} of eggs, ${format.quantity('volume', jars.litres)}, ${formatNumber(jars.saltG, 1)} g of salt; it is ready after ${Math.round(jars.hours)} h${jars.waitsH >= 1 ? ` and waits ${Math.round(jars.waitsH)} h for its meal` : ''}`}
             trail={<View />}
           />
         ) : null}

@@ -33,7 +33,9 @@ export function VesselFieldsInput({
 }: Props) {
   const format = useFormat();
   const set = (part: Partial<Draft>) => onChange({ ...draft, ...part });
-  const volume = format.scale('volume');
+  const size = { L: format.scale('volume'), dm2: format.scale('area'), jar: undefined }[
+    kind.measure
+  ];
   const warmth = format.scale('temperature');
   return (
     <>
@@ -46,8 +48,8 @@ export function VesselFieldsInput({
       />
       <NumberField
         label={SIZE_WORDS[kind.measure]}
-        unit={kind.measure === 'L' ? volume.unit : kind.measure === 'dm2' ? 'dm²' : undefined}
-        scale={kind.measure === 'L' ? volume : undefined}
+        unit={size?.unit}
+        scale={size}
         value={draft.measure}
         onChange={(measure) => set({ measure })}
         fieldError={fieldErrors.measure}

@@ -1,4 +1,4 @@
-import type { CultureKind, CultureMeasure } from '@open-larder/catalogue/cultures';
+import type { CultureKind } from '@open-larder/catalogue/cultures';
 import type { VesselEventRow, VesselRow } from '@open-larder/contract';
 import type { Clarity, Density, Tie, VesselState } from '@open-larder/core/culture';
 import { formatGrams } from '@open-larder/core/food';
@@ -37,14 +37,12 @@ export const TIE_WORDS: Record<Tie, string> = {
   sibling: 'both came from the same one',
 };
 
-const MEASURE_UNITS: Record<CultureMeasure, string> = { L: 'L', dm2: 'dm²', jar: 'jars' };
-
 /** «10 L», «2 dm²», «1 jar» */
 export function formatSize(kind: CultureKind, measure: number, format: Format): string {
   if (kind.measure === 'L') return format.quantity('volume', measure);
   if (kind.measure === 'jar')
     return `${formatNumber(measure, 0)} ${measure === 1 ? 'jar' : 'jars'}`;
-  return `${formatNumber(measure, 1)} ${MEASURE_UNITS[kind.measure]}`;
+  return format.quantity('area', measure);
 }
 
 /** «about 2.1 g (1.2 to 3.4 g), giving» */

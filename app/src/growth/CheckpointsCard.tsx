@@ -17,7 +17,8 @@ export function CheckpointsCard({ group, status }: { group: Group; status: Growt
       <Text variant="subtitle">Checkpoints</Text>
       {checkpoints.length === 0 ? (
         <Text tone="quiet">
-          Set a size for an age, such as 8 cm at 6 months, or a size at which they can leave.
+          Set a size for an age, such as {format.quantity('length', 8)} at 6 months, or a size at
+          which they can leave.
         </Text>
       ) : (
         <Card label="Checkpoints">

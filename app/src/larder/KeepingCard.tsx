@@ -2,10 +2,12 @@ import type { FoodRow } from '@open-larder/contract';
 import { prepared, formatMinutes, formatPreparation } from '@open-larder/core/food';
 import { formatNumber, formatSignificant } from '@open-larder/core/units';
 import { View } from 'react-native';
+import { useFormat, type Format } from '../store';
 import { Card, ListRow, Text } from '../ui';
 
 /** What is done to a food, how it then behaves, how long it keeps, and what to beware of. */
 export function KeepingCard({ food }: { food: FoodRow }) {
+  const format = useFormat();
   const { steps, keeps, liftAfterMin, cautions } = food;
   const ready = prepared({ ...food.inWater, form: food.form }, steps);
   const rows: (readonly [string, string | null])[] = [
@@ -19,7 +21,7 @@ export function KeepingCard({ food }: { food: FoodRow }) {
               : ` · keeps ${formatMinutes(keeps.preparedHours * 60)} prepared`
           }`,
     ],
-    ['In the water', inWater(ready)],
+    ['In the water', inWater(ready, format)],
     [
       'Keeps',
       listed([
@@ -45,7 +47,7 @@ export function KeepingCard({ food }: { food: FoodRow }) {
   );
 }
 
-function inWater(food: ReturnType<typeof prepared>): string | null {
+function inWater(food: ReturnType<typeof prepared>, format: Format): string | null {
   const { particleMinMm: low, particleMaxMm: high, floatMinutes, sinkCmPerS } = food;
   const size =
     low === null || high === null
@@ -55,7 +57,8 @@ function inWater(food: ReturnType<typeof prepared>): string | null {
         : `pieces of ${formatSignificant(low)} to ${formatSignificant(high)} mm`;
   const floats =
     floatMinutes === null || floatMinutes < 0.5 ? null : `floats ${formatMinutes(floatMinutes)}`;
-  const sinks = sinkCmPerS === null ? null : `sinks ${formatNumber(sinkCmPerS, 1)} cm/s`;
+  const sinks =
+    sinkCmPerS === null ? null : `sinks ${format.quantity('length', sinkCmPerS)} a second`;
   return listed([size, floats, sinks]);
 }
 

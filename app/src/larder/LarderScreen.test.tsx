@@ -133,7 +133,7 @@ describe('the larder', () => {
     show(<LarderScreen id="f1" />);
     expect(await screen.findByText('31 g')).toBeTruthy();
     expect(screen.getByText(/soak 2 h · 1 min of work · keeps 4 h prepared/)).toBeTruthy();
-    expect(screen.getByText(/pieces of 0.5 to 2 mm · sinks 2 cm\/s/)).toBeTruthy();
+    expect(screen.getByText(/pieces of 0.5 to 2 mm · sinks 2 cm a second/)).toBeTruthy();
     expect(screen.getByText('dust can cause allergy')).toBeTruthy();
     expect(screen.getByText(/cupboard · opened .* · (past|good until) Sun 5 Apr/)).toBeTruthy();
     expect(screen.getByText(/31 g will not be eaten by then/)).toBeTruthy();

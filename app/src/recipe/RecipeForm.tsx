@@ -2,6 +2,7 @@ import type { FoodRow, RecipeFields } from '@open-larder/contract';
 import { PLACES } from '@open-larder/core/stock';
 import { useWatch, type Control, type FieldPath, type UseFormReturn } from 'react-hook-form';
 import { View } from 'react-native';
+import { useFormat } from '../store';
 import { ChoiceInput, MeasureInput, NumberInput, TextInput } from '../forms/inputs';
 import { PERCENT } from '../forms/percent';
 import { Disclosure, Text } from '../ui';
@@ -20,6 +21,7 @@ interface Props {
 
 /** A recipe as it is written: what goes in, what it makes while one types, how it is poured and cut. */
 export function RecipeForm({ form, foods, product }: Props) {
+  const format = useFormat();
   const { control } = form;
   const { errors } = form.formState;
   return (
@@ -95,7 +97,7 @@ export function RecipeForm({ form, foods, product }: Props) {
         name="method"
         label="How it is made"
         lines={5}
-        hint="Such as: bloom the gelatine cold, warm it, stir in the rest below 60 °C."
+        hint={`Such as: bloom the gelatine cold, warm it, stir in the rest below ${format.quantity('temperature', 60)}.`}
       />
     </>
   );

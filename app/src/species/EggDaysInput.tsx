@@ -64,7 +64,7 @@ export function EggDaysInput({ control, field, label }: Props) {
       value={text}
       onChange={enter}
       onBlur={() => setLeft(true)}
-      placeholder="6 to 8 days at 28 °C"
+      placeholder={`6 to 8 days at ${format.quantity('temperature', 28)}`}
       hint="From laying. A range sets how wide the window is; may stay empty."
       fieldError={(left && read?.error) || degreeDays.fieldState.error?.message}
     />

@@ -3,7 +3,7 @@ import { useRouter } from 'expo-router';
 import Plus from 'lucide-react-native/icons/plus';
 import { useState } from 'react';
 import { ScreenTools } from '../shell';
-import { useHouse, type AppData } from '../store';
+import { useHouse, type AppData, useFormat } from '../store';
 import { useColours, useWide } from '../theme';
 import { Button, Empty, Fault, Field, matches, Screen, Skeleton } from '../ui';
 import { TankDetail } from './TankDetail';
@@ -92,11 +92,12 @@ export function TanksScreen({ id }: { id?: string }) {
 }
 
 function NoTanks() {
+  const format = useFormat();
   const router = useRouter();
   return (
     <Empty
       title="No tanks yet"
-      text="Begin with the tank you feed first in the morning: its inside measures, temperature and light hours. «Millpond», say: 120 × 45 × 50 cm, 26 °C, lit from 10:00 to 20:00. A whole house goes in at once as a table."
+      text={`Begin with the tank you feed first in the morning: its inside measures, temperature and light hours. «Millpond», say: ${[120, 45, 50].map((cm) => format.quantity('length', cm)).join(' × ')}, ${format.quantity('temperature', 26)}, lit from 10:00 to 20:00. A whole house goes in at once as a table.`}
       action={
         <>
           <Button

@@ -1,6 +1,6 @@
 import { formatUnits } from '../food';
 import { daysBetween } from '../round';
-import { formatNumber } from '../units';
+import { formatNumber, formatQuantity, METRIC, type Measure } from '../units';
 import { formatAnimals } from './portion';
 import { safeBesideCm } from './raise';
 import { LADDER_DAYS, type BroodStatus, type BroodTask } from './status';
@@ -285,7 +285,7 @@ function tubWork(task: BroodTask, status: BroodStatus, tub: TubStatus): BroodWor
     } else {
       report(
         'change',
-        `${tub.name}: lift what is left, change ${formatNumber(tub.change * tub.litres, 1)} L after the last meal`,
+        `${tub.name}: lift what is left, change ${said(task, 'volume', tub.change * tub.litres)} after the last meal`,
         `With seasoned water of its warmth, into a white bucket. Ammonia builds up within ${formatNumber(tub.hours ?? 0, 0)} h.`,
       );
     }
@@ -304,7 +304,7 @@ function tubWork(task: BroodTask, status: BroodStatus, tub: TubStatus): BroodWor
       'moveUp',
       `${tub.name}: move them up`,
       crowded
-        ? `${count} of ${formatNumber(lengthCm ?? 0, 1)} cm want ${formatNumber(wantsL, 0)} L, and have ${formatNumber(tub.litres, 0)}.`
+        ? `${count} of ${said(task, 'length', lengthCm ?? 0)} need ${said(task, 'volume', wantsL)}, and have ${said(task, 'volume', tub.litres)}.`
         : 'More than half of its water would have to be changed each day.',
     );
   }
@@ -313,7 +313,7 @@ function tubWork(task: BroodTask, status: BroodStatus, tub: TubStatus): BroodWor
     report(
       'apart',
       `${tub.name}: part those that fight`,
-      `${species.common} of ${formatNumber(lengthCm, 1)} cm do not tolerate each other for long.`,
+      `${species.common} of ${said(task, 'length', lengthCm)} do not tolerate each other for long.`,
     );
   }
   const first = tub.id === status.tubs[0]?.id;
@@ -339,7 +339,8 @@ function lastCount({ events, today, tubs }: BroodTask, tub: TubStatus, first: bo
   return last === undefined ? (first ? Infinity : 0) : daysBetween(last, today);
 }
 
-function homeWork({ today, species }: BroodTask, status: BroodStatus): BroodWork[] {
+function homeWork(task: BroodTask, status: BroodStatus): BroodWork[] {
+  const { today, species } = task;
   const work: BroodWork[] = [];
   const { target, targetCm, lengthCm, state } = status;
   // Whom nobody saw swim nobody asks for, however long ago they should have.
@@ -349,8 +350,8 @@ function homeWork({ today, species }: BroodTask, status: BroodStatus): BroodWork
       plain(
         'home',
         target <= today
-          ? `Ask who takes them: they are ${formatNumber(targetCm, 1)} cm`
-          : `Ask who takes them: ${formatNumber(targetCm, 1)} cm ${ahead(today, target)}`,
+          ? `Ask who takes them: they are ${said(task, 'length', targetCm)}`
+          : `Ask who takes them: ${said(task, 'length', targetCm)} ${ahead(today, target)}`,
         'Sale and transport by local rules; nothing is released.',
       ),
     );
@@ -366,9 +367,13 @@ function homeWork({ today, species }: BroodTask, status: BroodStatus): BroodWork
       plain(
         'home',
         'The parents’ tank can take them back',
-        `From ${formatNumber(safe, 1)} cm on they no longer fit the parents’ mouths.`,
+        `From ${said(task, 'length', safe)} on they no longer fit the parents’ mouths.`,
       ),
     );
   }
   return work;
 }
+
+/** A figure in the keeper's units. */
+const said = ({ units = METRIC }: BroodTask, measure: Measure, base: number): string =>
+  formatQuantity(units, measure, base);

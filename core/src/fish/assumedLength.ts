@@ -1,3 +1,4 @@
+import { formatQuantity, METRIC, type UnitChoice } from '../units';
 import type { Species } from '@open-larder/catalogue';
 import type { Stage } from './stage';
 
@@ -27,19 +28,22 @@ const SLIP_OVER = 4;
 
 type Named = Pick<Species, 'common' | 'adultLengthCm'>;
 
-const shown = (cm: number) => Math.round(cm * 100) / 100;
-
 /** What to ask of a length that is long for the species; null where nothing needs asking. */
-export function unlikelyLength({ common, adultLengthCm }: Named, lengthCm: number): string | null {
+export function unlikelyLength(
+  { common, adultLengthCm }: Named,
+  lengthCm: number,
+  units: UnitChoice = METRIC,
+): string | null {
   if (lengthCm <= adultLengthCm * ASKED_OVER) return null;
-  return `${common} grow to about ${adultLengthCm} cm. Is ${shown(lengthCm)} cm right, and in the right unit?`;
+  return `${common} grow to about ${formatQuantity(units, 'length', adultLengthCm)}. Is ${formatQuantity(units, 'length', lengthCm)} right, and in the right unit?`;
 }
 
 /** What is wrong with a length in a table, where no keeper can be asked; null where it can be believed. */
 export function impossibleLength(
   { common, adultLengthCm }: Named,
   lengthCm: number,
+  units: UnitChoice = METRIC,
 ): string | null {
   if (lengthCm <= adultLengthCm * SLIP_OVER) return null;
-  return `${common} grow to about ${adultLengthCm} cm; ${shown(lengthCm)} cm looks like another unit. Check the number and its unit`;
+  return `${common} grow to about ${formatQuantity(units, 'length', adultLengthCm)}; ${formatQuantity(units, 'length', lengthCm)} looks like another unit. Check the number and its unit`;
 }

@@ -111,9 +111,11 @@ describe('a length past what a species grows to', () => {
 
   it('is asked about from half over it on', () => {
     expect(unlikelyLength(species, 6)).toBeNull();
-    expect(unlikelyLength(species, 6.01)).toBe(
-      'Danios grow to about 4 cm. Is 6.01 cm right, and in the right unit?',
+    expect(unlikelyLength(species, 6.1)).toBe(
+      'Danios grow to about 4 cm. Is 6.1 cm right, and in the right unit?',
     );
+    const us = { units: 'us', temperature: 'F', hardness: 'ppm' } as const;
+    expect(unlikelyLength(species, 6.1, us)).toMatch(/about 1\.57 in\. Is 2\.4 in right/);
   });
 
   it('in a table is a slip of the unit only from four times on', () => {

@@ -2,7 +2,7 @@ import { daysBetween } from '../round';
 import type { GrowthStatus } from '../growth/status';
 import { grows, type Stage } from '../fish';
 import type { WaterStatus } from '../water/status';
-import { formatNumber } from '../units';
+import { formatQuantity, METRIC, type UnitChoice } from '../units';
 import { MOST_CHANGE } from './propose';
 import type { Sign } from './signs';
 
@@ -23,14 +23,18 @@ const WATER_SETTLES_DAYS = 7;
  * kind they need more; ahead of it is no reason for less. Fish that shrank say nothing here: other
  * fish were measured, or something else is wrong.
  */
-export function growthSigns(status: GrowthStatus, stage: Stage): Sign[] {
+export function growthSigns(
+  status: GrowthStatus,
+  stage: Stage,
+  units: UnitChoice = METRIC,
+): Sign[] {
   const signs: Sign[] = [];
   const last = status.samples.at(-1);
   const { against, usualCm, condition, shrank } = status;
   if (last && grows(stage) && shrank === null && usualCm !== null && against !== 'unsure') {
     const behind = against === 'behind';
     const pull = behind ? Math.min(1, (1 - last.mean / usualCm) / BEHIND_FULL) : 0;
-    const kind = `${formatNumber(last.mean, 1)} cm, ${formatNumber(usualCm, 1)} usual`;
+    const kind = `${formatQuantity(units, 'length', last.mean)}, ${formatQuantity(units, 'length', usualCm)} usual`;
     const says = behind ? `behind their kind: ${kind}` : `growing: ${kind}`;
     signs.push({ kind: 'growth', day: last.day, pull, weight: 1, says, enough: behind });
   }

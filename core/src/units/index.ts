@@ -2,6 +2,7 @@ export { readDaysAt, formatDays, type DaysAt, type DaysReading } from './daysAt'
 export { assertRange, OutOfRange } from './range';
 export {
   formatQuantity,
+  METRIC,
   formatNumber,
   formatSignificant,
   scaleOf,

@@ -6,7 +6,7 @@ export interface UnitChoice {
   hardness: 'dGH' | 'ppm';
 }
 
-export type Measure = 'length' | 'volume' | 'temperature' | 'mass' | 'hardness' | 'flow';
+export type Measure = 'length' | 'area' | 'volume' | 'temperature' | 'mass' | 'hardness' | 'flow';
 
 export interface Scale {
   unit: string;
@@ -36,12 +36,13 @@ const GALLON_L = 3.785411784;
 const PPM_PER_DGH = 17.848;
 
 /**
- * Base units: cm, litres, °C, grams, dGH, litres an hour.
+ * Base units: cm, dm², litres, °C, grams, dGH, litres an hour.
  * Exact factors: inch 2.54 cm, US liquid gallon, avoirdupois ounce 28.349523125 g
  * (NIST Handbook 44, appendix C).
  */
 const SCALES = {
   length: { metric: same('cm', 1), us: times('in', 2, 2.54) },
+  area: { metric: same('dm²', 1), us: times('in²', 0, 0.064516) },
   volume: { metric: same('L', 0), us: times('gal', 1, GALLON_L) },
   mass: { metric: same('g', 2), us: times('oz', 3, 28.349523125) },
   flow: { metric: same('L/h', 0), us: times('gal/h', 0, GALLON_L) },
@@ -63,10 +64,24 @@ export function scaleOf(choice: UnitChoice, measure: Measure): Scale {
   return SCALES[measure][choice.units];
 }
 
+/** What a household that chose nothing reads. */
+export const METRIC: UnitChoice = { units: 'metric', temperature: 'C', hardness: 'dGH' };
+
 /** A base value as the keeper reads it, «10.5 cm», with trailing zeros dropped. */
 export function formatQuantity(choice: UnitChoice, measure: Measure, base: number): string {
-  const scale = scaleOf(choice, measure);
+  const scale = measure === 'volume' ? volumeScale(choice, base) : scaleOf(choice, measure);
   return `${formatNumber(scale.fromBase(base), scale.decimals)} ${scale.unit}`;
+}
+
+/** Up to a quart is measured in fluid ounces. */
+const QUART_L = GALLON_L / 4;
+
+/** A jar or a change of water of a tub is told to more than a whole litre or a tenth of a gallon. */
+function volumeScale(choice: UnitChoice, litres: number): Scale {
+  const size = Math.abs(litres);
+  if (choice.units === 'us' && size > 0 && size < QUART_L) return times('fl oz', 1, GALLON_L / 128);
+  const scale = scaleOf(choice, 'volume');
+  return choice.units === 'us' || size >= 10 ? scale : { ...scale, decimals: size < 1 ? 2 : 1 };
 }
 
 /** A number with at most `decimals` decimals and no trailing zeros. */
@@ -111,9 +126,19 @@ export const UNITS_READ: Record<Exclude<Measure, 'temperature'>, Record<string, 
     gal: GALLON_L,
     gallon: GALLON_L,
     gallons: GALLON_L,
+    'fl oz': GALLON_L / 128,
     'us gal': GALLON_L,
     'imp gal': GALLON_IMPERIAL_L,
     'uk gal': GALLON_IMPERIAL_L,
+  },
+  area: {
+    'dm²': 1,
+    dm2: 1,
+    'cm²': 0.01,
+    cm2: 0.01,
+    'in²': 0.064516,
+    in2: 0.064516,
+    'sq in': 0.064516,
   },
   mass: { g: 1, mg: 0.001, kg: 1000, oz: 28.349523125, lb: 453.59237, lbs: 453.59237 },
   // Degrees of other countries: °fH is 10 mg/L CaCO3, °e 14.254 mg/L.

@@ -133,7 +133,8 @@ function toBase(number: number, unit: string, measure: Measure, choice: UnitChoi
 
 const UNDERSTOOD: Record<Measure, string> = {
   length: 'cm, mm, m, in and ft',
-  volume: 'L, ml, gal and imp gal',
+  area: 'dm², cm² and in²',
+  volume: 'L, ml, fl oz, gal and imp gal',
   temperature: '°C and °F',
   mass: 'g, mg, kg, oz and lb',
   hardness: 'dGH, ppm, mg/L, °fH and °e',
@@ -150,6 +151,7 @@ const unclear = (text: string, measure: Measure, choice: UnitChoice): Reading =>
 
 const EXAMPLES: Record<Measure, number> = {
   length: 12.7,
+  area: 2,
   volume: 75.7,
   temperature: 25,
   mass: 28.35,

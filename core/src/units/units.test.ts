@@ -11,7 +11,7 @@ import {
 
 const METRIC: UnitChoice = { units: 'metric', temperature: 'C', hardness: 'dGH' };
 const US: UnitChoice = { units: 'us', temperature: 'F', hardness: 'ppm' };
-const MEASURES: Measure[] = ['length', 'volume', 'temperature', 'mass', 'hardness', 'flow'];
+const MEASURES: Measure[] = ['length', 'area', 'volume', 'temperature', 'mass', 'hardness', 'flow'];
 const choices = fc.record<UnitChoice>({
   units: fc.constantFrom('metric', 'us'),
   temperature: fc.constantFrom('C', 'F'),
@@ -23,6 +23,9 @@ describe('units', () => {
   it.each([
     ['length', 2.54, '1 in', '2.5 cm'],
     ['volume', 75.708, '20 gal', '76 L'],
+    ['volume', 6.4, '1.7 gal', '6.4 L'],
+    ['volume', 0.084, '2.8 fl oz', '0.08 L'],
+    ['area', 1.5, '23 in²', '1.5 dm²'],
     ['temperature', 25.5, '77.9 °F', '25.5 °C'],
     ['mass', 28.35, '1 oz', '28.35 g'],
     ['hardness', 6, '107 ppm', '6 dGH'],

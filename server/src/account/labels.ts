@@ -8,7 +8,7 @@ import {
   type LifeEvent,
   type SizeKind,
 } from '@open-larder/core';
-import { formatNumber } from '@open-larder/core/units';
+import { formatNumber, formatQuantity } from '@open-larder/core/units';
 import { formatDay } from '../print/page';
 import type { HouseholdSnapshot } from '../round/house';
 
@@ -19,20 +19,23 @@ interface Priced {
 
 export const percent = (share: number) => `${Math.round(share * 100)} %`;
 export const fish = (count: number) => `${count} fish`;
-export const cm = (value: number) => `${formatNumber(value, 1)} cm`;
+/** A length as the household reads it. */
+export const lengthIn = ({ units }: Pick<HouseholdSnapshot, 'units'>, base: number) =>
+  formatQuantity(units, 'length', base);
 
 export const money = (minor: number, { currency }: Priced) =>
   new Intl.NumberFormat('en-GB', { style: 'currency', currency }).format(minor / 100);
 
 /** «12 Mar 2026: 4 fish lost, illness» */
 export const formatLife =
-  ({ tanks }: HouseholdSnapshot) =>
+  (household: HouseholdSnapshot) =>
   (event: LifeEvent): string => {
     const day = formatDay(event.day);
     if (event.kind === 'moved') {
-      return `${day}: into ${tanks.find(({ id }) => id === event.tankId)?.name ?? 'another tank'}`;
+      return `${day}: into ${household.tanks.find(({ id }) => id === event.tankId)?.name ?? 'another tank'}`;
     }
-    if (event.kind === 'measured') return `${day}: measured, ${cm(event.lengthCm)}`;
+    if (event.kind === 'measured')
+      return `${day}: measured, ${lengthIn(household, event.lengthCm)}`;
     if (event.kind === 'staged') return `${day}: now ${event.stage}`;
     if (!isSize(event)) return day;
     const count = fish(event.males + event.females + event.unsexed);
@@ -51,7 +54,10 @@ const SIZE_WORDS: Record<SizeKind, string> = {
   parted: '% left for another group',
 };
 
-export function formatGroup(row: Account['groups'][number], report: Priced): string[] {
+export function formatGroup(
+  row: Account['groups'][number],
+  report: Priced & { household: HouseholdSnapshot },
+): string[] {
   const { began, ended, died, causes, over30, growthPerDay, usualCm, first, last } = row;
   const grew = first && last ? last.cm - first.cm : null;
   return [
@@ -65,7 +71,7 @@ export function formatGroup(row: Account['groups'][number], report: Priced): str
         }`,
     grew === null || growthPerDay === null
       ? null
-      : `grew ${formatNumber(grew, 1)} cm${usualCm === null ? '' : ` where its kind grows ${formatNumber(usualCm, 1)}`}, ${formatNumber(growthPerDay, 2)} % of its mass a day`,
+      : `grew ${lengthIn(report.household, grew)}${usualCm === null ? '' : ` where its kind grows ${lengthIn(report.household, usualCm)}`}, ${formatNumber(growthPerDay, 2)} % of its mass a day`,
     `ate ${formatGrams(row.eatenG)}${row.costMinor === null ? '' : ` for ${money(row.costMinor, report)}`}${
       row.conversion === null
         ? ''

@@ -1,6 +1,6 @@
 import { addDays, daysBetween, formatGrams } from '@open-larder/core';
 import { computeGrowthStatus } from '@open-larder/core/growth';
-import { formatNumber } from '@open-larder/core/units';
+import { formatNumber, formatQuantity, scaleOf } from '@open-larder/core/units';
 import { waterLitres } from '@open-larder/core/tank';
 import type { Scope } from '../db';
 import { measuredIn } from '../group/measured';
@@ -16,8 +16,8 @@ import { accountIn } from './account';
 import type { Dot, Story } from './story';
 import {
   byFood,
-  cm,
   fish,
+  lengthIn,
   money,
   percent,
   formatDecided,
@@ -61,6 +61,7 @@ export async function groupStory(scope: Scope, id: string, report: Told): Promis
     });
   const samples = growth?.samples ?? [];
   const first = samples[0];
+  const scale = scaleOf(household.units, 'length');
   return {
     title: row.name,
     about: [
@@ -74,13 +75,13 @@ export async function groupStory(scope: Scope, id: string, report: Told): Promis
     curve: first
       ? {
           head: 'Mean length with its interval',
-          unit: 'cm',
+          unit: scale.unit,
           ends: [formatDay(first.day), formatDay(samples.at(-1)!.day)],
           points: samples.map((sample): Dot => ({
             day: daysBetween(first.day, sample.day),
-            value: sample.mean,
-            low: sample.low,
-            high: sample.high,
+            value: scale.fromBase(sample.mean),
+            low: sample.low === null ? null : scale.fromBase(sample.low),
+            high: sample.high === null ? null : scale.fromBase(sample.high),
           })),
           cap: null,
         }
@@ -100,9 +101,9 @@ export async function groupStory(scope: Scope, id: string, report: Told): Promis
           .reverse()
           .map(({ day, mean, low, high, n }) =>
             [
-              `${formatDay(day)}: ${cm(mean)} of ${n}`,
+              `${formatDay(day)}: ${lengthIn(household, mean)} of ${n}`,
               low !== null && high !== null
-                ? `between ${formatNumber(low, 1)} and ${formatNumber(high, 1)}`
+                ? `between ${lengthIn(household, low)} and ${lengthIn(household, high)}`
                 : null,
             ]
               .filter(Boolean)
@@ -155,8 +156,8 @@ export async function tankStory(scope: Scope, id: string, report: Told): Promise
   return {
     title: tank.name,
     about: [
-      litres === null ? null : `${formatNumber(litres, 0)} L`,
-      `${formatNumber(tank.tempC, 1)} °C`,
+      litres === null ? null : formatQuantity(household.units, 'volume', litres),
+      formatQuantity(household.units, 'temperature', tank.tempC),
       rhythm ? `${percent(rhythm.share)} of the water every ${rhythm.everyDays} days` : null,
       formatDay(today),
     ]
@@ -186,7 +187,7 @@ export async function tankStory(scope: Scope, id: string, report: Told): Promise
           .groups.filter((group) => group.tankId === id)
           .map(
             ({ name, size, stage, lengthCm }) =>
-              `${name}: ${fish(size.total)}, ${stage}${lengthCm === null ? '' : `, ${cm(lengthCm)}`}`,
+              `${name}: ${fish(size.total)}, ${stage}${lengthCm === null ? '' : `, ${lengthIn(household, lengthCm)}`}`,
           ),
       },
       {
@@ -194,7 +195,7 @@ export async function tankStory(scope: Scope, id: string, report: Told): Promise
         lines: [
           ...(account
             ? [
-                `${account.changes} changes of water${account.litres === null ? '' : `, ${formatNumber(account.litres, 0)} L in all`}; ${account.tests} tests`,
+                `${account.changes} changes of water${account.litres === null ? '' : `, ${formatQuantity(household.units, 'volume', account.litres)} in all`}; ${account.tests} tests`,
                 ...(account.nitrate
                   ? [
                       `Nitrate ${formatNumber(account.nitrate.mean, 0)} mg/L in the mean of ${account.nitrate.n}, ${formatNumber(account.nitrate.max, 0)} at the highest`,

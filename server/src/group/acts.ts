@@ -3,6 +3,7 @@ import type { BodyOf, GroupEvent } from '@open-larder/contract';
 import { stateOn, unlikelyLength } from '@open-larder/core';
 import { v7 as uuidv7 } from 'uuid';
 import type { Scope } from '../db';
+import { readHousehold } from '../household/store';
 import { conflict, notFound, invalid } from '../http/problems';
 import { readEvent, readPair, type EventRow } from './life';
 import { changeLives, endOn, groupRow, lifeOf, makeRow, newEvent, openTank } from './store';
@@ -10,15 +11,17 @@ import { changeLives, endOn, groupRow, lifeOf, makeRow, newEvent, openTank } fro
 type SpeciesMap = ReadonlyMap<string, Species>;
 
 /** @throws ProblemError 422 at «confirmed» for a length past what the species grows to, until confirmed */
-function askAboutLength(
+async function askAboutLength(
+  scope: Scope,
   speciesMap: SpeciesMap,
   speciesKey: string,
   { lengthCm, confirmed }: { lengthCm: number | null; confirmed: boolean },
-): void {
+): Promise<void> {
   const species = speciesMap.get(speciesKey);
   if (confirmed || !species || lengthCm === null) return;
-  const question = unlikelyLength(species, lengthCm);
-  if (question) throw invalid('confirmed', question);
+  if (unlikelyLength(species, lengthCm) === null) return;
+  const units = await readHousehold(scope);
+  throw invalid('confirmed', unlikelyLength(species, lengthCm, units)!);
 }
 
 /** What of an event is kept: a confirmation serves its request alone. */
@@ -34,7 +37,7 @@ export async function startGroup(
   body: BodyOf<'createGroup'>,
 ): Promise<void> {
   const { id, name, speciesKey, tankId, day, stage, lengthCm, males, females, unsexed } = body;
-  askAboutLength(species, speciesKey, body);
+  await askAboutLength(scope, species, speciesKey, body);
   await openTank(scope, tankId);
   if (!(await makeRow(scope, { id, name, speciesKey }))) return;
   await changeLives(scope, {
@@ -65,7 +68,7 @@ export async function addEvent(
 ): Promise<void> {
   const row = await groupRow(scope, groupId);
   if (!row) throw notFound('This group');
-  if (event.kind === 'measured') askAboutLength(species, row.speciesKey, event);
+  if (event.kind === 'measured') await askAboutLength(scope, species, row.speciesKey, event);
   if (event.kind === 'moved') await openTank(scope, event.tankId);
   await notBeforeItCame(scope, groupId, event.day);
   await changeLives(scope, { add: [{ ...kept(event), groupId }], path: 'day' });
@@ -94,7 +97,7 @@ export async function withdrawEvent(
     }
     if (replacement.kind === 'measured') {
       const row = await groupRow(scope, groupId);
-      askAboutLength(species, row?.speciesKey ?? '', replacement);
+      await askAboutLength(scope, species, row?.speciesKey ?? '', replacement);
     }
     if (replacement.kind === 'moved') await openTank(scope, replacement.tankId);
   }

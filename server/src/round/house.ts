@@ -6,6 +6,7 @@ import {
   type Tank,
 } from '@open-larder/contract';
 import type { FeedingModel } from '@open-larder/core';
+import type { UnitChoice } from '@open-larder/core/units';
 import type { Catalogue } from '@open-larder/catalogue/load';
 import type { Scope } from '../db';
 import { allFoods } from '../food/store';
@@ -21,6 +22,8 @@ import { tanks } from '../tank/store';
 export interface HouseholdSnapshot {
   timeZone: string;
   deliveryDays: number;
+  /** In which units its keeper reads. */
+  units: UnitChoice;
   history: History;
   tanks: Tank[];
   /** The tanks with their plans as they stood on a day. */
@@ -49,6 +52,7 @@ export async function readHouse(scope: Scope, catalogue: Catalogue): Promise<Hou
   return {
     timeZone: household.timeZone,
     deliveryDays: household.deliveryDays,
+    units: household,
     history,
     tanks: tankRows,
     tanksOn,

@@ -1,5 +1,5 @@
 import { refillFor } from '@open-larder/contract/refill';
-import { formatNumber } from '@open-larder/core/units';
+import { formatNumber, formatQuantity } from '@open-larder/core/units';
 import type { Scope } from '../db';
 import type { HouseholdSnapshot } from '../round/house';
 import { readWaterStatuses } from './status';
@@ -25,26 +25,24 @@ export async function waterWork(
       const next = row?.status?.next;
       if (!next || !row.litres || next.held || next.day > today) return [];
       const { buckets, parts, tempered, warmTo } = refillFor(tank, next.litres, row.litres);
+      const litres = (base: number) => formatQuantity(household.units, 'volume', base);
+      const degrees = (base: number) => formatQuantity(household.units, 'temperature', base);
       const poured =
         buckets.full === 0
-          ? `${formatNumber(buckets.restL, 1)} L`
-          : `${buckets.full} buckets of ${formatNumber(buckets.ofL, 1)} L${
-              buckets.restL >= 0.05 ? ` and ${formatNumber(buckets.restL, 1)} L` : ''
+          ? litres(buckets.restL)
+          : `${buckets.full} buckets of ${litres(buckets.ofL)}${
+              buckets.restL >= 0.05 ? ` and ${litres(buckets.restL)}` : ''
             }`;
-      const warmed = tempered
-        ? `, at ${formatNumber(warmTo.from, 0)} to ${formatNumber(warmTo.to, 0)} °C`
-        : '';
+      const warmed = tempered ? `, at ${degrees(warmTo.from)} to ${degrees(warmTo.to)}` : '';
       const of = parts
-        .map(({ name, litres }) =>
-          parts.length > 1 ? `${formatNumber(litres, 1)} L ${name}` : name,
-        )
+        .map(({ name, litres: part }) => (parts.length > 1 ? `${litres(part)} ${name}` : name))
         .join(' and ');
       return [
         {
           name: tank.name,
           work: [
             {
-              says: `change ${formatNumber(next.litres, 0)} L, ${formatNumber(next.share * 100, 0)} %: ${poured} of ${of}${warmed}`,
+              says: `change ${litres(next.litres)}, ${formatNumber(next.share * 100, 0)} %: ${poured} of ${of}${warmed}`,
             },
           ],
         },
