@@ -1,5 +1,4 @@
 import { addDays, daysBetween } from '@open-larder/core/round';
-import { formatNumber } from '@open-larder/core/units';
 import { Fragment, useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Circle, Line, Rect, Text as SvgText } from 'react-native-svg';

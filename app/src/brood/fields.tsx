@@ -1,3 +1,4 @@
+import { STRATEGIES } from '@open-larder/core/strategies';
 import type { Species } from '@open-larder/catalogue';
 import type { Way } from '@open-larder/catalogue/ways';
 import type { BroodFields } from '@open-larder/contract';
@@ -26,14 +27,7 @@ export function defaultsOf(
   const breeding = way?.breeding;
   return {
     raising: way?.parents === 'pull' ? 'apart' : 'with',
-    eggCare:
-      breeding === 'annual'
-        ? 'stored'
-        : breeding === 'mouth-brooder'
-          ? 'released'
-          : breeding === 'plant spawner'
-            ? 'moved'
-            : 'left',
+    eggCare: breeding ? STRATEGIES[breeding].eggCare : 'left',
     firstWater: 'parents',
     firstFood: null,
   };

@@ -1,3 +1,4 @@
+import { STRATEGIES } from '@open-larder/core/strategies';
 import type { BroodEventRow } from '@open-larder/contract';
 import type { BroodState, Dated } from '@open-larder/core/brood';
 import type {
@@ -29,7 +30,7 @@ export const ENDED_WORDS: Record<NonNullable<BroodState['ended']>, string> = {
 
 /** What is waited for, as a keeper of its way of life would say it. */
 export const stageWords = (stage: Dated['stage'], { way }: Pick<Brood, 'way'>): string =>
-  stage === 'swim' && way.breeding === 'mouth-brooder' ? 'Released' : STAGES[stage];
+  stage === 'swim' && STRATEGIES[way.breeding].hatchesUnseen ? 'Released' : STAGES[stage];
 
 const STAGES: Record<Dated['stage'], string> = {
   wet: 'Wet the eggs',

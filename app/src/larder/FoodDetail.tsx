@@ -126,7 +126,7 @@ export function FoodDetail({ food, supply }: Props) {
       </Card>
       <HandUnitCard food={food} onWeigh={() => setOpen({ kind: 'weigh' })} />
       <KeepingCard food={food} />
-      <FoodSources food={food} />
+      {recipe ? null : <FoodSources food={food} />}
       <EatersCard food={food} />
       <LotsCard
         food={food}

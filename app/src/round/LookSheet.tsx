@@ -1,3 +1,4 @@
+import { STRATEGIES } from '@open-larder/core/strategies';
 import type { Group, ObservationCreate, Problem, Tank } from '@open-larder/contract';
 import { BELLIES, BELLY_WORDS, type Belly } from '@open-larder/core/ration';
 import type { Species } from '@open-larder/catalogue';
@@ -161,7 +162,7 @@ function GroupLook({ group, species, seen, onSee, onHolds }: GroupLookProps) {
             onPress={() => setMore(!more)}
           />
         </View>
-        {seen.absent && species?.breeding === 'mouth-brooder' ? (
+        {seen.absent && species && STRATEGIES[species.breeding].holdsEggs ? (
           <View style={{ gap: 8, alignItems: 'flex-start' }}>
             <Text tone="due">
               One that stays away may be holding eggs. She eats nothing then, and needs several

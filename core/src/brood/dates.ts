@@ -3,7 +3,7 @@ import { addDays, daysBetween } from '../round';
 import { hatching, type Window } from './development';
 import { warmthOn, type BroodEvent, type BroodState } from './line';
 import type { BroodTraits } from './traits';
-import { WAITS } from './waits';
+import { STRATEGIES } from './strategies';
 
 /** A stage on its days: the day it is expected on, or was seen on, and the window around it. */
 export interface Dated {
@@ -68,7 +68,7 @@ export function stagesOf(
   });
   if (hatchedOn === null && swam !== null) return swims;
   // In a mouth nobody sees them hatch.
-  const hidden = way.breeding === 'mouth-brooder' && hatchedOn === null;
+  const hidden = STRATEGIES[way.breeding].hatchesUnseen && hatchedOn === null;
   return hidden ? [dated('swim', swim)] : [dated('hatch', hatch), dated('swim', swim)];
 }
 
@@ -80,7 +80,7 @@ function waited(way: Way, from: string | null, spawnedOn: string | null): Dated[
     const wet = { day: 7 * least, from: 7 * least, to: 7 * most, seen: false };
     return [datedFrom(spawnedOn)('wet', wet)];
   }
-  const wait = WAITS[breeding];
+  const wait = STRATEGIES[breeding].bornAfter;
   if (!wait || from === null) return [];
   const middle = (wait.from + wait.to) / 2;
   return [datedFrom(from)('born', { day: middle, ...wait, seen: false })];

@@ -1,6 +1,8 @@
+import type { Breeding } from '@open-larder/catalogue';
 import type { Composition } from '../food';
 import type { Prey } from './ladder';
 import { usualUm } from './ladder';
+import { STRATEGIES } from './strategies';
 import type { FirstFood } from './vocabulary';
 
 /** A food that a brood may be given, on the shelf, from a culture, or from one that could be started. */
@@ -31,7 +33,7 @@ export const menuOf = (foods: readonly BroodFood[], first: FirstFood): BroodFood
   });
 
 /** What is given to the smallest first where brine shrimp does not fit, and brine shrimp where it does. */
-export const defaultFirstFood = (breeding: string, mouthUm: number): FirstFood => {
-  if (breeding === 'egg carrier' || breeding === 'clutch layer') return 'film';
+export const defaultFirstFood = (breeding: Breeding, mouthUm: number): FirstFood => {
+  if (STRATEGIES[breeding].youngGraze) return 'film';
   return mouthUm >= SHRIMP_UM ? 'shrimp' : 'smallest';
 };

@@ -1,3 +1,4 @@
+import { STRATEGIES } from '../brood/strategies';
 import type { Species } from '@open-larder/catalogue';
 import { eatsNothing, massFromLength, type Stage } from '../fish';
 import { BELLY_WORDS, bellyFactor, type Belly } from './belly';
@@ -14,16 +15,6 @@ const MAINTENANCE_KJ = 50;
 /** Assumption: metabolism doubles per 10 °C inside the range of the species. */
 export const Q10 = 2;
 
-/**
- * Adults that lay or carry all the time need more than to stay as they are: 1.5 to 2 times maintenance
- * for live-bearers, danios and fish that spawn daily. Practice; pure maintenance is for resting fish.
- */
-const LAYING: Partial<Record<Species['breeding'], number>> = {
-  'live-bearer': 1.6,
-  'plant spawner': 1.6,
-  'egg scatterer': 1.3,
-  annual: 1.8,
-};
 /** Scatterers of these families spawn about every week wherever they are well fed. Practice. */
 const SPAWNS_WEEKLY: ReadonlySet<string> = new Set(['Danionidae', 'Xenocyprididae', 'Cyprinidae']);
 const WEEKLY = 1.5;
@@ -163,7 +154,7 @@ export function stageFactor(
 ): number {
   if (stage !== 'adult' || breeding === undefined) return STAGE_FACTOR[stage];
   if (breeding === 'egg scatterer' && SPAWNS_WEEKLY.has(family ?? '')) return WEEKLY;
-  return LAYING[breeding] ?? STAGE_FACTOR.adult;
+  return STRATEGIES[breeding].layingFactor * STAGE_FACTOR.adult;
 }
 
 /** Below this temperature cold-water fish hardly digest: they are not fed. Practice, from the peak. */

@@ -81,7 +81,7 @@ function volumeScale(choice: UnitChoice, litres: number): Scale {
   const size = Math.abs(litres);
   if (choice.units === 'us' && size > 0 && size < QUART_L) return times('fl oz', 1, GALLON_L / 128);
   const scale = scaleOf(choice, 'volume');
-  return choice.units === 'us' || size >= 10 ? scale : { ...scale, decimals: size < 1 ? 2 : 1 };
+  return choice.units === 'us' || size >= 10 ? scale : { ...scale, decimals: size < 0.3 ? 2 : 1 };
 }
 
 /** A number with at most `decimals` decimals and no trailing zeros. */

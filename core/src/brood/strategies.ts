@@ -1,0 +1,50 @@
+import type { Breeding } from '@open-larder/catalogue';
+import type { EggCare } from './vocabulary';
+
+/** What follows from the way in which a species breeds, beside the timetable of its row (ways.csv). */
+export interface Strategy {
+  /** Where its eggs usually stay. */
+  eggCare: EggCare;
+  /** They hatch in a mouth: the first that is seen is young that are let go. */
+  hatchesUnseen: boolean;
+  /** Its young graze film from the first day on. */
+  youngGraze: boolean;
+  /** One that stays away from food may be holding eggs. */
+  holdsEggs: boolean;
+  /**
+   * Adults that lay or carry all the time need more than to stay as they are: so many times
+   * maintenance. Practice, 1.5 to 2 for live-bearers, danios and fish that spawn daily.
+   */
+  layingFactor: number;
+  /**
+   * Days from mating, or from the last brood, until young are there, where no eggs are waited for; null
+   * for those that lay. Practice; warmth shifts them, an assumption.
+   */
+  bornAfter: { from: number; to: number } | null;
+}
+
+const USUAL: Strategy = {
+  eggCare: 'left',
+  hatchesUnseen: false,
+  youngGraze: false,
+  holdsEggs: false,
+  layingFactor: 1,
+  bornAfter: null,
+};
+
+/** Every way of breeding that the catalogue knows: a new one is a row here. */
+export const STRATEGIES: Record<Breeding, Strategy> = {
+  'egg scatterer': { ...USUAL, layingFactor: 1.3 },
+  'plant spawner': { ...USUAL, eggCare: 'moved', layingFactor: 1.6 },
+  'surface spawner': USUAL,
+  'cave spawner': USUAL,
+  'mouth-brooder': { ...USUAL, eggCare: 'released', hatchesUnseen: true, holdsEggs: true },
+  'bubble-nester': USUAL,
+  annual: { ...USUAL, eggCare: 'stored', layingFactor: 1.8 },
+  'live-bearer': { ...USUAL, layingFactor: 1.6, bornAfter: { from: 24, to: 35 } },
+  'skin feeder': USUAL,
+  'mussel spawner': { ...USUAL, bornAfter: { from: 21, to: 35 } },
+  'egg carrier': { ...USUAL, youngGraze: true },
+  'clutch layer': { ...USUAL, youngGraze: true },
+  'not bred at home': USUAL,
+};
