@@ -1,6 +1,6 @@
 import type { FoodRow } from '@open-larder/contract';
 import { prepared, formatMinutes, formatPreparation } from '@open-larder/core/food';
-import { formatNumber, formatSignificant } from '@open-larder/core/units';
+import { formatSignificant } from '@open-larder/core/units';
 import { View } from 'react-native';
 import { useFormat, type Format } from '../store';
 import { Card, ListRow, Text } from '../ui';
