@@ -43,6 +43,7 @@ const running = [
   start('npx', ['expo', 'start', '--web', '--port', String(webPort)], join(root, 'app'), {
     EXPO_NO_TELEMETRY: '1',
     EXPO_OFFLINE: '1',
+    EXPO_NO_TYPESCRIPT_SETUP: '1',
     BROWSER: 'none',
     OPEN_LARDER_API: `http://127.0.0.1:${port}`,
   }),
