@@ -32,6 +32,9 @@ const start = (command, args, cwd, env) =>
     stdio: ['ignore', 'inherit', 'inherit'],
   });
 
+// By itself, not through npx: what is stopped is then the bundler itself.
+const expo = join(root, 'node_modules', '.bin', 'expo');
+
 const running = [
   start(process.execPath, ['--watch', '--import', 'tsx', join('server', 'src', 'main.ts')], root, {
     OPEN_LARDER_PORT: String(port),
@@ -40,7 +43,7 @@ const running = [
     OPEN_LARDER_HOUSEHOLD: 'demo',
     OPEN_LARDER_LOG: process.env.OPEN_LARDER_LOG ?? 'info',
   }),
-  start('npx', ['expo', 'start', '--web', '--port', String(webPort)], join(root, 'app'), {
+  start(process.execPath, [expo, 'start', '--web', '--port', String(webPort)], join(root, 'app'), {
     EXPO_NO_TELEMETRY: '1',
     EXPO_OFFLINE: '1',
     EXPO_NO_TYPESCRIPT_SETUP: '1',
