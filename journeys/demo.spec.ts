@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
+import { atRest } from './atRest';
 import { expect, goTo, test } from './product';
 
 const PLACES = ['Round', 'Tanks', 'Week', 'Larder', 'Records'] as const;
@@ -100,6 +101,8 @@ test('a round: served, all of a tank, skipped, undone, and the shelf follows', a
     await undoAll.first().click();
     await expect(undoAll).toHaveCount(left - 1);
   }
+  // An undo is drawn before the shelf has it back: all of them are written first.
+  await atRest(page);
   const before = await stock(page, demo.url, 'Fine flake');
   await page.getByRole('button', { name: /^Served: .* Fine flake for Pearl gouramis/ }).click();
   await expect(undoAll).toHaveCount(1);
@@ -157,7 +160,7 @@ test('two devices: a stale edit shows both versions; a serving is logged once', 
     )
     .toBe('served');
   await other.getByRole('button', { name: /^Served: .* Worm tablet/ }).click();
-  // The second is reported, and asked before anything goes in twice.
+  // The second is told, and asked before anything goes in twice.
   await expect(other.getByText('Fed already')).toBeVisible();
   await other.getByRole('button', { name: 'Leave it at that' }).click();
   const { items } = await (await page.request.get(`${demo.url}/api/feedings?limit=2`)).json();

@@ -65,7 +65,7 @@ test('a round at the glass: prepare, serve, watch, look, and read it in the reco
   expect((await saved).suggestedFilename()).toMatch(/^served-.*\.csv$/);
 });
 
-test('two people at one tank: the second is reported who fed, and when', async ({ page, demo }) => {
+test('two people at one tank: the second is told who fed, and when', async ({ page, demo }) => {
   await page.goto(`${demo.url}/round`);
   const serve = page.getByRole('button', { name: /^Served: / }).first();
   const name = (await serve.getAttribute('aria-label'))!;

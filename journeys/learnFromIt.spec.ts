@@ -53,6 +53,8 @@ test('a food that is refused is trained: mixed in, logged, and in the end in the
   await expect(page.getByRole('img', { name: 'Step 1 of 5' })).toBeVisible();
   await page.getByRole('button', { name: 'End the training of Glass catfish' }).click();
   await expect(page.getByText('Glass catfish: the training has ended.')).toBeVisible();
+  // Gone first: what is tapped next is the one that comes back, not the one that goes.
+  await expect(page.getByText('Trained onto')).toBeHidden();
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await page
     .getByRole('button', { name: 'Put frozen brine shrimp into the diet of Glass catfish' })

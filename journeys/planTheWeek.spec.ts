@@ -193,7 +193,7 @@ test('a keeper’s own tank: from an empty shelf to a balanced week', async ({ p
   await expect(page.getByText(/for (danios|loaches)/).first()).toBeVisible();
 });
 
-test('a house of over forty tanks is balanced by the server, and stops when it is reported to', async ({
+test('a house of over forty tanks is balanced by the server, and stops when it is told to', async ({
   page,
   demo,
 }) => {
@@ -234,7 +234,7 @@ test('a solver that does not load is said, and the plan stays as it is', async (
   await expect(page.getByRole('button', { name: 'Saved' })).toBeDisabled();
 });
 
-test('two people at one plan: the second is reported, and keeps what is theirs', async ({
+test('two people at one plan: the second is told, and keeps what is theirs', async ({
   page,
   demo,
   browser,

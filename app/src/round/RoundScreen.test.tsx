@@ -25,7 +25,7 @@ function open(more: Record<string, unknown> = {}) {
   return asked;
 }
 
-/** The server writes what it is reported, and its round shows it from then on. */
+/** The server writes what it is told, and its round shows it from then on. */
 function remembering() {
   let fed: Record<string, unknown> | null = null;
   return {

@@ -158,7 +158,7 @@ describe('a form', () => {
     expect(fourth).not.toBe(first);
   });
 
-  it('whose id was used already is reported, and saves anew under another', async () => {
+  it('whose id was used already says so, and saves anew under another', async () => {
     const used = { type: 'urn:open-larder:id-used', status: 409, detail: 'saved before' };
     const asked = standIn({ 'POST /api/tanks': () => ({ status: 409, body: used }) });
     expect(await make('Race')).toMatchObject({ error: used });

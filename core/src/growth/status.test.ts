@@ -104,7 +104,7 @@ describe('how a group grows', () => {
     expect(status.sorting).toBeNull();
   });
 
-  it('two measurements on one day are one; two batches in a tank are reported apart', () => {
+  it('two measurements on one day are one; two batches in a tank are told apart', () => {
     const status = computeGrowthStatus(task([at(1, around(1.5, 1, 7)), at(1, around(3, 2, 6))]));
     expect(status.samples).toHaveLength(1);
     expect(status.sorting).toMatchObject({ mixed: true, small: 7, large: 6 });

@@ -272,7 +272,7 @@ describe('what would help', () => {
     expect(helpFor(young, solver).map(({ kind }) => kind)).not.toContain('fast');
   });
 
-  it('stops where it is reported to', () => {
+  it('stops where it is told to', () => {
     let tried = 0;
     helpFor(testTask(), solver, () => {
       tried += 1;

@@ -242,7 +242,7 @@ export function accepted(
 
 const placeKey = ({ serving, day }: Cell) => `${day} ${serving.momentId} ${serving.foodId}`;
 
-/** Cells by where they stand; two lines of one food in one cell are reported apart by their order. */
+/** Cells by where they stand; two lines of one food in one cell are told apart by their order. */
 function placed(servings: readonly DietServing[]): Map<string, Cell> {
   const cells = new Map<string, Cell>();
   for (const cell of cellsOf(servings)) {

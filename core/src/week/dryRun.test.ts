@@ -157,7 +157,7 @@ describe('a dry run', () => {
     expect(fasted.nitrateMgL[10]!.before).toBeLessThan(fed.nitrateMgL[10]!.before);
   });
 
-  it('stops where it is reported to', () => {
+  it('stops where it is told to', () => {
     const three = [tank(), tank(), tank()];
     expect(dryRun(three, foods(), 14, (done) => done < 2).tanks).toHaveLength(2);
     expect(dryRun([], foods(), 14)).toMatchObject({ tanks: [], runOuts: [] });

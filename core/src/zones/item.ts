@@ -76,7 +76,7 @@ const LEACHES: Record<FoodKind, [share: number, seconds: number]> = {
 /** Leaves have lost most of what dissolves before they soften. Assumption. */
 const LITTER_LEACHES: [share: number, seconds: number] = [0.05, 86_400];
 
-/** Places are reported apart by their words alone. */
+/** Places are told apart by their words alone. */
 export const placeOf = ({ place }: Pick<Drop, 'place'>): string => place.trim().toLowerCase();
 
 /**

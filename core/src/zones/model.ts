@@ -24,7 +24,7 @@ export interface Model {
   columnsOf: number[][];
 }
 
-/** Most places that are reported apart; further ones share the last. */
+/** Most places that are told apart; further ones share the last. */
 const MOST_PLACES = 4;
 
 /**

@@ -111,7 +111,7 @@ describe('a brood', () => {
     expect(works(await report({ kind: 'firstFood' }))).toContain('feed');
   });
 
-  it('is split over tubs that are reported apart', async () => {
+  it('is split over tubs that are told apart', async () => {
     await begin().expect(201);
     const second = sampleBroodTub({ name: 'Tub two' });
     await house.ask.post(`/api/broods/${brood.id}/tubs`).send(second).expect(201);

@@ -152,7 +152,7 @@ const columnOf = (block: Block) =>
   (SHEET.width - 2 * SHEET.edge - MOMENT) / Math.max(1, block.heads.length);
 
 const cellLines = (cell: Cell, block: Block, font: PDFFont, size: number) =>
-  // Several servings are reported apart by a dash before each.
+  // Several servings are told apart by a dash before each.
   cell.lines.flatMap((line) =>
     wrapped(cell.lines.length > 1 ? `– ${line}` : line, font, size, columnOf(block) - 2 * PAD),
   );

@@ -93,7 +93,7 @@ describe('a recipe', () => {
     const after = await foodOf(foodId);
     expect(after.composition.protein).toBeCloseTo(0.092, 9);
     expect(after.liftAfterMin).toBe(33);
-    // Someone who still has the first version before them is reported.
+    // Someone who still has the first version before them is told.
     const other = { ...edit, name: 'Another gel' };
     const { body: stale } = await ask.put(`/api/recipes/${recipeId}`).send(other).expect(409);
     expect(stale.theirs).toMatchObject({ version: 2 });
