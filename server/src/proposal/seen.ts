@@ -32,7 +32,7 @@ const mealsSeen = (
        FROM last_meal_observation e
        LEFT JOIN last_meal_arrivals c
          ON c.household_id = e.household_id AND c.tank_id = e.tank_id AND c.day = e.day
-            AND c.moment_id = e.moment_id
+            AND c.moment_id = e.moment_id AND c.day BETWEEN :from AND :to
       WHERE e.household_id = :household AND e.day BETWEEN :from AND :to AND NOT e.unwatched
       GROUP BY e.tank_id, e.day, e.moment_id, e.sighting_id, e.cleared_min, e."left", c.came
       ORDER BY e.tank_id, e.day, e.moment_id, e.sighting_id`,

@@ -60,6 +60,7 @@ const sumLeft = (
   scope.rows(
     `SELECT group_id, food_id, sum(left_g) AS left_g FROM left_of_meals
       WHERE household_id = :household AND day BETWEEN :from AND :to
+        AND seen_on BETWEEN :from AND :to
       GROUP BY group_id, food_id`,
     { ...span },
   );
@@ -170,7 +171,7 @@ export async function acceptanceIn(
        LEFT JOIN (SELECT food_id, date_trunc('week', day) AS week, sum(left_g) AS left_g
                     FROM left_of_meals
                    WHERE household_id = :household AND day BETWEEN :from AND :to
-                     AND group_id = :groupId GROUP BY 1, 2) AS l
+                     AND seen_on BETWEEN :from AND :to AND group_id = :groupId GROUP BY 1, 2) AS l
          ON l.food_id = f.food_id AND l.week = date_trunc('week', f.day)
       WHERE f.household_id = :household AND f.day BETWEEN :from AND :to
         AND f.group_id = :groupId AND f.mass_g > 0

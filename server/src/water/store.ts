@@ -54,6 +54,7 @@ export const proteinServed = (scope: Scope, from: string, to: string): Promise<G
          FROM left_of_meals l
          JOIN foods fd ON fd.household_id = l.household_id AND fd.id = l.food_id
         WHERE l.household_id = :household AND l.day BETWEEN :from AND :to
+          AND l.seen_on BETWEEN :from AND :to
         GROUP BY 1, 2)
      SELECT f.group_id, f.day::text, sum(f.mass_g * fd.protein) AS given_g,
             sum(f.refused_g * fd.protein) + coalesce(min(l.left_g), 0) AS lost_g

@@ -49,9 +49,10 @@ SELECT DISTINCT ON (s.household_id, s.day, s.tank_id, s.moment_id, drop->>'key')
  ORDER BY s.household_id, s.day, s.tank_id, s.moment_id, drop->>'key', s.seq DESC;
 
 -- Grams that were left of what was fed, by the last look at it. A meal that was taken back, or never
--- logged, leaves nothing.
+-- logged, leaves nothing. Both are of one day; a span is asked for of both, so that neither side of the
+-- join is read whole.
 CREATE VIEW left_of_meals WITH (security_invoker = true) AS
-SELECT f.household_id, f.day, f.group_id, f.food_id, e."left" * (f.mass_g - f.refused_g) AS left_g
+SELECT f.household_id, f.day, e.day AS seen_on, f.group_id, f.food_id, e."left" * (f.mass_g - f.refused_g) AS left_g
   FROM last_meal_observation e
   JOIN active_feedings f
     ON f.household_id = e.household_id AND f.day = e.day AND f.serving_id::text = e.key
