@@ -64,7 +64,7 @@ export default ts.config(
     },
   },
   {
-    // What needs types: no promise is left alone, none is given where nobody waits for it; no file needs
+    // What needs types: no promise is left alone, none is given where it is not awaited; no file needs
     // one that needs it.
     files: rooms.filter((room) => room !== 'journeys').map((room) => `${room}/src/**/*.{ts,tsx}`),
     plugins: { 'import-x': imports },

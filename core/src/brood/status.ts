@@ -22,7 +22,7 @@ export interface BroodTub {
   name: string;
   litres: number;
   tempC: number;
-  /** Null where nobody tested it. Ammonia is computed at 7.5 at the least: new water may raise it. */
+  /** Null if not tested. Ammonia is computed at 7.5 at the least: new water may raise it. */
   ph: number | null;
   /** A filter that has grown in takes the ammonia up: then no daily change is computed. */
   filtered: boolean;
@@ -115,7 +115,7 @@ export interface BroodStatus {
 /** So far from swimming free the ladder is looked at, and so far ahead what it wants. */
 export const LADDER_DAYS = 120;
 export const DEMAND_DAYS = 42;
-/** Where nobody counted, so many are computed with. Assumption. */
+/** Without a count, so many are assumed. */
 const UNCOUNTED = 50;
 /** Half of an adult’s length is what most are given away at. Assumption. */
 const TARGET_OF_ADULT = 0.5;

@@ -5,7 +5,7 @@ import type { Work } from './work';
 
 /** A culture that grows is looked at once a week at the least. Assumption. */
 const LOOK_EVERY = 7;
-/** Unseen for so long, nobody knows what is in it. Assumption. */
+/** Unseen for so long, its figures are guesses. Assumption. */
 export const UNKNOWN_AFTER = 30;
 /** From here on it is crowded: thin it out or split it. Assumption. */
 const CROWDED = 0.75;

@@ -93,7 +93,7 @@ function asSeen(event: VesselEvent, day: number, measure: number, gram: number):
   }
 }
 
-/** How well it is fed: 1 where nobody writes the feeding down, or as often as its kind wants it. */
+/** How well it is fed: 1 if no feeding is logged, or as often as its kind needs it. */
 function fedness({ feedDays }: CultureKind, fed: readonly number[], day: number): number {
   const last = fed.findLast((one) => one <= day);
   if (feedDays === null || feedDays === 0 || last === undefined) return 1;
