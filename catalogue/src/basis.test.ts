@@ -23,6 +23,16 @@ describe('what a figure rests on', () => {
     expect(basisOf(of('carassius-auratus'), 'appetitePeakC')).toBe('practice');
   });
 
+  it('takes from a publication what it says, and no more', () => {
+    const cardinal = of('paracheirodon-axelrodi');
+    expect(basisOf(cardinal, 'guild')).toBe('publication');
+    expect(basisOf(cardinal, 'proteinMin')).not.toBe('publication');
+    const neon = of('paracheirodon-innesi');
+    expect(basisOf(neon, 'tempMaxC')).toBe('publication');
+    expect(basisOf(neon, 'tempOptC')).toBe('practice');
+    expect(basisOf(neon, 'nitrate')).not.toBe('publication');
+  });
+
   it('adds up over the catalogue', () => {
     const counts = new Map<Basis, number>(BASES.map((basis) => [basis, 0]));
     for (const row of species) {

@@ -55,6 +55,16 @@ const SOURCE_OF: Partial<Record<SpeciesField, SourceField>> = {
   larvalLengthMm: 'sourceBreeding',
   lifeYears: 'sourceBreeding',
 };
+/**
+ * A publication names the water that a species lives in and what it was found to eat. These
+ * beside them are how keepers keep it, whatever their row's source names.
+ */
+const PRACTICE = new Set<SpeciesField>([
+  ...(['tempOptC', 'appetitePeakC', 'phMin', 'phMax', 'ghMin', 'ghMax', 'nitrate'] as const),
+  ...(['stomach', 'mouth', 'gapeShare', 'plantShareMin', 'plantShareMax'] as const),
+  ...(['proteinMin', 'proteinMax', 'takesDry'] as const),
+]);
+
 /** Fields that are figures, with a source of their own. */
 export const FIGURES = Object.keys(SOURCE_OF) as SpeciesField[];
 
@@ -72,5 +82,5 @@ export function basisOf(species: Species, field: SpeciesField): Basis {
     return species.growth.level === 'size' ? 'default' : basisOfSource(species.growth.source);
   }
   const source = SOURCE_OF[field];
-  return source ? basisOfSource(species[source]) : 'practice';
+  return source && !PRACTICE.has(field) ? basisOfSource(species[source]) : 'practice';
 }
