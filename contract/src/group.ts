@@ -179,6 +179,8 @@ export const group = z.object({
   stage,
   /** Last measured mean length; null where none was measured. */
   lengthCm: z.number().nullable(),
+  /** In which of the days since then it grew: so many, and since the day that is named. */
+  grew: z.object({ days: z.number(), since: z.string().nullable() }),
   size: z.object({
     males: z.number(),
     females: z.number(),

@@ -1,4 +1,5 @@
 import type { Species } from '@open-larder/catalogue';
+import { loadCatalogue } from '@open-larder/catalogue/load';
 import { houseGroup, houseOf } from './house';
 import type { Group } from './group';
 
@@ -14,6 +15,7 @@ const group = (over: Partial<Group>): Group => ({
   lengthCm: null,
   size: { males: 1, females: 2, unsexed: 3, total: 6 },
   lastOn: {},
+  grew: { days: 0, since: null },
   belly: null,
   eats: [],
   bornOn: null,
@@ -22,6 +24,8 @@ const group = (over: Partial<Group>): Group => ({
   diet: null,
   ...over,
 });
+const tank = { tempC: 25, lastTemp: null };
+const day = '2026-03-02';
 const moment = {
   id: 'm',
   name: 'Noon',
@@ -47,6 +51,7 @@ describe('rows as the core’s house', () => {
   it('leave out what was put away or ended', () => {
     const house = houseOf({
       household: { timeZone: 'UTC' },
+      day: '2026-03-02',
       moments: [
         { ...moment, archived: false },
         { ...moment, id: 'old', archived: true },
@@ -65,12 +70,30 @@ describe('rows as the core’s house', () => {
     expect(house.foods.map((one) => one.id)).toEqual(['on']);
   });
 
+  it('go on from a measured length as their kind grows, while they are fry or juveniles', () => {
+    const [guppy] = loadCatalogue().species.filter(({ key }) => key === 'poecilia-reticulata');
+    const kinds = new Map([[guppy!.key, guppy!]]);
+    const young = (since: string | null) =>
+      group({ speciesKey: guppy!.key, lengthCm: 1.2, grew: { days: 3, since } });
+    const on = (since: string | null, today: string) =>
+      houseGroup(young(since), kinds, tank, today)!;
+    const [soon, later] = [on('2026-02-01', '2026-02-08'), on('2026-02-01', '2026-03-15')];
+    expect(soon.lengthCm).toBeGreaterThan(1.2);
+    expect(later.lengthCm).toBeGreaterThan(soon.lengthCm + 0.3);
+    expect(later.lengthCm).toBeLessThan(guppy!.growth.linfCm);
+    expect(later.grown).toMatchObject({ measuredCm: 1.2, days: 45 });
+    expect(later.grown!.sd).toBeGreaterThan(soon.grown!.sd);
+    // Grown up, it keeps what it grew; and without its tank nothing is known of how warm it had it.
+    expect(on(null, '2027-01-01').grown!.days).toBe(3);
+    expect(houseGroup(young('2026-02-01'), kinds, undefined, day)!.lengthCm).toBe(1.2);
+  });
+
   it('take a measured length before an assumed one, and say which it is', () => {
-    expect(houseGroup(group({ lengthCm: 3.1 }), species)).toMatchObject({
+    expect(houseGroup(group({ lengthCm: 3.1 }), species, tank, day)).toMatchObject({
       lengthCm: 3.1,
       lengthMeasured: true,
     });
-    expect(houseGroup(group({}), species)).toMatchObject({
+    expect(houseGroup(group({}), species, tank, day)).toMatchObject({
       lengthCm: 2,
       lengthMeasured: false,
       count: 6,

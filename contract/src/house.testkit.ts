@@ -59,6 +59,7 @@ export const group: Group = {
   lengthCm: 3,
   size: { males: 0, females: 0, unsexed: 8, total: 8 },
   lastOn: {},
+  grew: { days: 0, since: null },
   belly: null,
   eats: [],
   bornOn: null,
@@ -90,6 +91,7 @@ export const rows = {
   species,
   house: houseOf({
     household: { timeZone: 'UTC' },
+    day: '2026-03-02',
     moments: [moment('noon', 720), moment('evening', 1110)],
     tanks: [tank],
     groups: [group],

@@ -1,4 +1,5 @@
 import { assumedLengthCm } from '@open-larder/core/fish';
+import { daysGrown, grownSince } from '@open-larder/core/growth';
 import { isLitter } from '@open-larder/core/food';
 import {
   NO_PLAN,
@@ -25,19 +26,22 @@ export interface HouseRows {
   foods: readonly (UnitRow &
     Pick<FoodRow, 'id' | 'name' | 'composition' | 'archived' | 'kind' | 'liftAfterMin'>)[];
   species: ReadonlyMap<string, Species>;
+  /** The day for which lengths are worked out. */
+  day: string;
   /** Whose hand deals; null takes what all hands weighed. */
   hand?: string | null;
 }
 
 /** Rows of the contract as the core's house: one reading, used by server and app alike. */
 export function houseOf(rows: HouseRows): FeedingModel {
+  const tanks = new Map(rows.tanks.map((tank) => [tank.id, tank]));
   return {
     timeZone: rows.household.timeZone,
     moments: rows.moments.filter((moment) => !moment.archived),
     tanks: rows.tanks.map(houseTank),
     groups: rows.groups
       .filter((group) => !group.archived)
-      .flatMap((group) => houseGroup(group, rows.species) ?? []),
+      .flatMap((group) => houseGroup(group, rows.species, tanks.get(group.tankId), rows.day) ?? []),
     foods: rows.foods
       .filter((food) => !food.archived)
       .map((food) => ({
@@ -61,13 +65,24 @@ export function houseTank(tank: Tank): HouseTank {
   };
 }
 
-/** Null where the species has left the catalogue. */
+/**
+ * @param tank of the group; without it nothing is known of how it grew since it was measured
+ * @param day  for which its length is worked out
+ * @returns null where the species has left the catalogue
+ */
 export function houseGroup(
   group: Omit<Group, 'diet'> & { diet: Diet | DietEdit | null },
   speciesByKey: ReadonlyMap<string, Species>,
+  tank: Pick<Tank, 'lastTemp' | 'tempC'> | undefined,
+  day: string,
 ): HouseGroup | null {
   const species = speciesByKey.get(group.speciesKey);
   if (!species) return null;
+  const measuredCm = group.lengthCm;
+  const grown =
+    measuredCm === null || tank === undefined
+      ? null
+      : grownSince(species, temperatureOf(tank), measuredCm, daysGrown(group.grew, day));
   return {
     id: group.id,
     tankId: group.tankId,
@@ -75,8 +90,9 @@ export function houseGroup(
     species,
     stage: group.stage,
     count: group.size.total,
-    lengthCm: group.lengthCm ?? assumedLengthCm(species, group.stage),
-    lengthMeasured: group.lengthCm !== null,
+    lengthCm: grown?.lengthCm ?? measuredCm ?? assumedLengthCm(species, group.stage),
+    lengthMeasured: measuredCm !== null,
+    grown: grown?.from ?? null,
     lastOn: group.lastOn,
     belly: group.belly?.score ?? null,
     diet: group.diet,

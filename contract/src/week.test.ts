@@ -1,7 +1,7 @@
 import { daysBetween, PLAIN } from '@open-larder/core/round';
 import { dryRun, weekOutcome } from '@open-larder/core/week';
 import { play } from '@open-larder/core/zones';
-import { houseOf } from './house';
+import { houseGroup, houseOf } from './house';
 import { food, group, MONDAY, moment, rows, species, tank } from './house.testkit';
 import type { Tank } from './tank';
 import type { WaterRow } from './water';
@@ -33,6 +33,7 @@ const week = (over: Partial<WeekRows> = {}): WeekRows => ({
   moments,
   house: houseOf({
     household: { timeZone: 'UTC' },
+    day: '2026-03-02',
     moments,
     tanks: [tank, other],
     groups: [group, theirs],
@@ -117,7 +118,8 @@ describe('a tank’s week', () => {
       ...group,
       diet: { ...group.diet!, rules: [{ foodId: 'f', taken: 0, mostPerWeek: null }] },
     };
-    const task = weekTaskOf(week({ groups: [refuses] }), MONDAY);
+    const house = { ...week().house, groups: [houseGroup(refuses, species, tank, MONDAY)!] };
+    const task = weekTaskOf(week({ groups: [refuses], house }), MONDAY);
     expect(task.groups[0]!.taken).toEqual({ f: 0 });
     const [day] = weekOutcome(task).days;
     expect(day!.reaches.flat()).toEqual([0, 0]);
@@ -134,6 +136,7 @@ describe('what grazers get of a film', () => {
       groups: [grazers],
       house: houseOf({
         household: { timeZone: 'UTC' },
+        day: '2026-03-02',
         moments,
         tanks: [water],
         groups: [grazers],
@@ -204,6 +207,7 @@ describe('what grazers get of a slice that stands over night', () => {
     foods,
     house: houseOf({
       household: { timeZone: 'UTC' },
+      day: '2026-03-02',
       moments,
       tanks: [tank],
       groups: [grazers],

@@ -1,5 +1,11 @@
 import { usualInWater, type Species } from '@open-larder/catalogue';
-import { addDays, compileRound, groupOnDay, type FeedingModel } from '@open-larder/core/round';
+import {
+  addDays,
+  compileRound,
+  groupOnDay,
+  type FeedingModel,
+  type HouseGroup,
+} from '@open-larder/core/round';
 import { furnishingOf, measuresOf, waterLitres } from '@open-larder/core/tank';
 import { isLitter } from '@open-larder/core/food';
 import { liftAfter } from '@open-larder/core/school';
@@ -17,7 +23,7 @@ import {
 } from '@open-larder/core/zones';
 import type { FoodRow } from './food';
 import type { Group } from './group';
-import { houseGroup, houseTank } from './house';
+import { houseTank } from './house';
 import type { Observation } from './look';
 import type { LearnedRow, SightingRow } from './sighting';
 import type { Tank } from './tank';
@@ -140,11 +146,20 @@ export function bellyLooksOf(
   return seen.size > 0 ? { feeding, seen } : null;
 }
 
-export function feedGroups({ tank, groups, species, learned = [] }: FeedingRows): FeedGroup[] {
+export function feedGroups({
+  tank,
+  groups,
+  species,
+  house,
+  learned = [],
+}: FeedingRows): FeedGroup[] {
+  const housed = new Map(house.groups.map((group) => [group.id, group]));
   const traits = new Map(learned.map((one) => [one.groupId, one]));
   return groups.flatMap((group) => {
-    const fed = feedGroup(group, species, tank);
-    return fed === null ? [] : { ...fed, learned: traits.get(group.id) };
+    const kind = species.get(group.speciesKey);
+    const inHouse = housed.get(group.id);
+    if (!kind || !inHouse) return [];
+    return { ...feedGroup(inHouse, kind, group, tank), learned: traits.get(group.id) };
   });
 }
 
@@ -167,16 +182,8 @@ export function feedTank(tank: Tank, day: string): FeedTank {
   };
 }
 
-/** Null where the species has left the catalogue. */
-function feedGroup(
-  group: Group,
-  speciesByKey: ReadonlyMap<string, Species>,
-  tank: Tank,
-): FeedGroup | null {
-  const species = speciesByKey.get(group.speciesKey);
-  const housed = houseGroup(group, speciesByKey);
-  if (!species || !housed) return null;
-  const { id, name, stage, count, lengthCm, lengthMeasured, belly, diet } = housed;
+function feedGroup(housed: HouseGroup, species: Species, { eats }: Group, tank: Tank): FeedGroup {
+  const { id, name, stage, count, lengthCm, lengthMeasured, grown, belly, diet } = housed;
   return {
     id,
     name,
@@ -185,10 +192,11 @@ function feedGroup(
     count,
     lengthCm,
     lengthMeasured,
+    grown,
     goalFactor: diet?.goalFactor ?? null,
     fastFactor: groupOnDay(housed, houseTank(tank)).fastFactor,
     belly,
-    eats: group.eats,
+    eats,
     taken: Object.fromEntries(
       (diet?.rules ?? []).flatMap(({ foodId, taken }) => (taken === null ? [] : [[foodId, taken]])),
     ),

@@ -4,7 +4,7 @@ import type { Stage } from '@open-larder/core/fish';
 import { addDays } from '@open-larder/core/round';
 import { plannedUse } from '@open-larder/core/stock';
 import { waterLitres } from '@open-larder/core/tank';
-import { formatNumber } from '@open-larder/core/units';
+import { formatNumber, formatMgL } from '@open-larder/core/units';
 import { USUAL_RHYTHM } from '@open-larder/core/water/rhythm';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -210,13 +210,13 @@ function WaterRows({
     <>
       <ListRow
         title="Ammonia from food"
-        detail={`before ${formatNumber(report.tanBefore, 2)} mg/L a day, which the filter takes up`}
-        trail={<Text>{`${formatNumber(report.tanThen, 2)} mg/L a day`}</Text>}
+        detail={`before ${formatMgL(report.tanBefore)} mg/L a day, which the filter takes up`}
+        trail={<Text>{`${formatMgL(report.tanThen)} mg/L a day`}</Text>}
       />
       <ListRow
         title="Nitrate before a change"
-        detail={`before ${formatNumber(report.nitrateBefore, 0)} mg/L, as this tank’s tests suggest`}
-        trail={<Text>{`${formatNumber(report.nitrateThen, 0)} mg/L`}</Text>}
+        detail={`before ${formatMgL(report.nitrateBefore)} mg/L, as this tank’s tests suggest`}
+        trail={<Text>{`${formatMgL(report.nitrateThen)} mg/L`}</Text>}
       />
       <ListRow
         title="Changes that pay for it"

@@ -63,7 +63,7 @@ export function WeekSums({
 
 /** What the estimated mass of the fish leaves open about every figure below it. */
 function formatHowSure({ group }: GroupDay): string {
-  const percent = Math.round(100 * (needSpread(group.species) - 1));
+  const percent = Math.round(100 * (needSpread(group) - 1));
   return `Their mass is worked out from their length, so needs and portions may be off by about ${percent} %: watch their bellies.`;
 }
 

@@ -31,7 +31,7 @@ export function reviewDiet(
   day: string,
 ): DietLook | null {
   const row = data.tanks.find((one) => one.id === group.tankId);
-  const inHouse = houseGroup({ ...group, diet }, data.species);
+  const inHouse = houseGroup({ ...group, diet }, data.species, row, day);
   if (!row || !inHouse) return null;
   const tank = houseTank(row);
   const foods = new Map<string, Food>(data.house.foods.map((food) => [food.id, food]));

@@ -22,11 +22,12 @@ export function FishRow({ group, data, first, chosen, onPress }: Props) {
   const format = useFormat();
   const tank = data.tanks.find((one) => one.id === group.tankId);
   const species = data.species.get(group.speciesKey);
+  const lengthCm = data.house.groups.find(({ id }) => id === group.id)?.lengthCm;
   const detail = [
     tank?.name,
     formatSize(group.size),
     group.stage,
-    group.lengthCm === null ? null : format.quantity('length', group.lengthCm),
+    group.lengthCm === null ? null : format.quantity('length', lengthCm ?? group.lengthCm),
     species?.scientific,
   ];
   return (

@@ -13,11 +13,13 @@ const race = { ...tank, id: 't2', name: 'Race', walkOrder: 2 };
 const groups: Group[] = [
   { ...group, id: 'a', name: 'Zebras', tankId: 't2', size: size(4), lengthCm: 3 },
   { ...group, id: 'b', name: 'Alphas', tankId: 't1', size: size(9), lengthCm: null },
-  { ...group, id: 'c', name: 'Middles', tankId: 't1', size: size(6), lengthCm: 5, stage: 'fry' },
+  { ...group, id: 'c', name: 'Middles', tankId: 't1', size: size(6), lengthCm: 2, stage: 'fry' },
 ];
 const data = {
   tanks: [tank, race],
   species: new Map([[species.key, species]]),
+  // The middles grew since they were measured.
+  house: { groups: groups.map(({ id }) => ({ id, lengthCm: id === 'c' ? 5 : 3 })) },
 } as never;
 
 describe('all fish in an order', () => {

@@ -12,6 +12,7 @@ export type SortKey = (typeof SORTS)[number]['value'];
 
 /** Groups in an order that people ask for; equal ones stay in walking order. */
 export function sorted(groups: readonly Group[], by: SortKey, data: AppData): Group[] {
+  const lengths = new Map(data.house.groups.map(({ id, lengthCm }) => [id, lengthCm]));
   const place = new Map(data.tanks.map((tank, at) => [tank.id, at]));
   const keyOf = (group: Group): string | number => {
     switch (by) {
@@ -24,7 +25,7 @@ export function sorted(groups: readonly Group[], by: SortKey, data: AppData): Gr
       case 'number':
         return -group.size.total;
       case 'length':
-        return -(group.lengthCm ?? 0);
+        return group.lengthCm === null ? 0 : -(lengths.get(group.id) ?? group.lengthCm);
     }
   };
   const keyed = groups.map((group) => ({

@@ -1,14 +1,21 @@
 import type { Group, Problem } from '@open-larder/contract';
 import { houseGroup, houseTank } from '@open-larder/contract/house';
-import { massFromLength } from '@open-larder/core/fish';
-import { formatGramBand, formatGrams } from '@open-larder/core/food';
-import { hoursUntilHungry, longestSafeGap, lengthOf, needSpread } from '@open-larder/core/ration';
+import { massFromLength, type GrownFrom } from '@open-larder/core/fish';
+import { formatBodyMass, formatGramBand } from '@open-larder/core/food';
+import {
+  hoursUntilHungry,
+  longestSafeGap,
+  lengthOf,
+  massSpread,
+  needSpread,
+} from '@open-larder/core/ration';
 import { compileGroupDay, groupOnDay } from '@open-larder/core/round';
+import type { Known } from '@open-larder/core/why';
 import { formatSignificant } from '@open-larder/core/units';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { api, useHouse, useNow, useFormat, type AppData } from '../store';
+import { api, useHouse, useNow, useFormat, type AppData, type Format } from '../store';
 import { useWide } from '../theme';
 import {
   Button,
@@ -100,28 +107,27 @@ function GroupFacts({ group, data }: { group: Group; data: AppData }) {
         <ListRow title="Stage" trail={<Text variant="strong">{group.stage}</Text>} />
         {figures ? (
           <>
-            <ListRow
+            <Figure
               title="Mean length"
-              detail={group.lengthCm === null ? 'assumed; measure a few to be sure' : 'measured'}
-              trail={
-                <Text variant="strong">{format.quantity('length', figures.length.value)}</Text>
-              }
+              detail={lengthBasis(group, figures, format)}
+              value={format.quantity('length', figures.length.value)}
+              why={figures.length}
             />
             <Figure
               title="Mass of one"
               detail={formatGramBand(figures.mass.value, figures.spread)}
-              value={formatGrams(figures.mass.value)}
+              value={formatBodyMass(figures.mass.value)}
               why={figures.mass}
             />
             <Figure
               title="Needs on a feeding day"
               detail={`${formatSignificant(figures.need.value / figures.needSpread, 2)} to ${formatSignificant(figures.need.value * figures.needSpread, 2)} kJ: their mass is an estimate`}
-              value={`${formatSignificant(figures.need.value)} kJ`}
+              value={`${formatSignificant(figures.need.value, 2)} kJ`}
               why={figures.need}
             />
             <Figure
               title="Hungry again after"
-              value={`${formatSignificant(figures.hungry.value)} h`}
+              value={`${formatSignificant(figures.hungry.value, 2)} h`}
               why={figures.hungry}
             />
             <Figure
@@ -264,18 +270,37 @@ function Figure({
   );
 }
 
+/** Nine in ten are within so many standard deviations. */
+const NINE_OF_TEN = 1.645;
+
+/** What the length that is shown rests on. */
+function lengthBasis(
+  { lengthCm, lastOn }: Group,
+  { length, grown }: { length: Known; grown: GrownFrom | null },
+  format: Format,
+): string {
+  if (lengthCm === null) return 'assumed; measure a few to be sure';
+  if (grown === null) return 'measured';
+  const measured = `${format.quantity('length', lengthCm)} on ${format.day(lastOn.measured!)}`;
+  const [low, high] = [-1, 1].map((side) =>
+    format.quantity('length', length.value * Math.exp(side * NINE_OF_TEN * grown.sd)),
+  );
+  return `${measured}; now ${low} to ${high} as its kind grows`;
+}
+
 /** What the core knows of a group today; null where its species has left the catalogue. */
 function figuresOf(group: Group, data: AppData, day: string) {
   const tank = data.tanks.find((one) => one.id === group.tankId);
-  const inHouse = houseGroup(group, data.species);
+  const inHouse = houseGroup(group, data.species, tank, day);
   if (!tank || !inHouse) return null;
   const onDay = groupOnDay(inHouse, houseTank(tank));
-  const { massG, spreadFactor } = massFromLength(onDay.species, lengthOf(onDay));
+  const { massG } = massFromLength(onDay.species, lengthOf(onDay));
   return {
     length: lengthOf(onDay),
+    grown: onDay.grown ?? null,
     mass: massG,
-    spread: spreadFactor,
-    needSpread: needSpread(onDay.species),
+    spread: massSpread(onDay),
+    needSpread: needSpread(onDay),
     need: compileGroupDay(inHouse, houseTank(tank), new Map(), day).needKj,
     hungry: hoursUntilHungry(onDay),
     gap: longestSafeGap(onDay),

@@ -1,5 +1,5 @@
 import type { Group, LifeEventRow, Problem } from '@open-larder/contract';
-import { formatGrams } from '@open-larder/core/food';
+import { formatBodyMass, formatGrams } from '@open-larder/core/food';
 import {
   curveOn,
   foodConversion,
@@ -162,7 +162,7 @@ function Said({ status }: { status: GrowthStatus }) {
     <View style={{ gap: 4 }}>
       <Text variant="strong">{`${format.quantity('length', last.mean)}${interval}`}</Text>
       <Text variant="small" tone="quiet">
-        {`${last.n} of them, ${format.day(last.day)}${last.again ? '; some were measured more than once' : ''}${last.cv === null ? '' : `; they differ by ${formatPercent(last.cv)}`}. One weighs about ${formatGrams(last.massG)}.`}
+        {`${last.n} of them, ${format.day(last.day)}${last.again ? '; some were measured more than once' : ''}${last.cv === null ? '' : `; they differ by ${formatPercent(last.cv)}`}. One weighs about ${formatBodyMass(last.massG)}.`}
       </Text>
       {against ? <Text tone={status.against === 'behind' ? 'due' : 'ink'}>{against}</Text> : null}
       {sorting ? <Text tone="due">{sorting}</Text> : null}

@@ -1,5 +1,5 @@
 import type { PortionsProposed, TrainingProposed, WaterProposed } from '@open-larder/contract';
-import { formatNumber } from '@open-larder/core/units';
+import { formatMgL } from '@open-larder/core/units';
 import { View } from 'react-native';
 import { RecordNote } from '../forecasts/RecordNote';
 import { api, useFormat, type AppData } from '../store';
@@ -113,9 +113,9 @@ function WaterCard({ proposal }: { proposal: WaterProposed }) {
           </WhyLink>
         </View>
         <Text variant="small" tone="quiet">
-          {`With ${formatRhythm(before)} nitrate peaks at ${formatNumber(peak.before, 0)} mg/L; ${capGroupName} tolerate about ${capMgL} mg/L.`}
+          {`With ${formatRhythm(before)} nitrate peaks at ${formatMgL(peak.before)} mg/L; ${capGroupName} tolerate about ${capMgL} mg/L.`}
         </Text>
-        <Text>{`It would peak at ${formatNumber(peak.after, 0)} mg/L.`}</Text>
+        <Text>{`It would peak at ${formatMgL(peak.after)} mg/L.`}</Text>
         <Text variant="small" tone="quiet">
           {`New water a week: ${format.quantity('volume', litresPerWeek.before)} → ${format.quantity('volume', litresPerWeek.after)}`}
         </Text>

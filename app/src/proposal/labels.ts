@@ -1,5 +1,5 @@
 import type { PortionsProposed, TrainingProposed } from '@open-larder/contract';
-import { formatNumber } from '@open-larder/core/units';
+import { formatNumber, formatMgL } from '@open-larder/core/units';
 import type { Format } from '../store';
 import { lowerFirst } from '../ui';
 
@@ -57,7 +57,6 @@ export function formatLeadsTo(
   const percent = (share: number) => `${Math.round(share)} %`;
   const days = (left: number | null) => (left === null ? 'over four months' : `${left} days`);
   const day = (on: string | null) => (on === null ? 'in more than a year' : format.day(on));
-  const mg = (mgL: number) => formatNumber(mgL, mgL < 10 ? 1 : 0);
   const moved = stock.filter(({ before, after }) => before !== after);
   const lines = [
     Math.abs(ofNeed.after - ofNeed.before) >= SAME
@@ -79,8 +78,8 @@ export function formatLeadsTo(
           )
           .join(', ')}`
       : null,
-    nitrate && mg(nitrate.before) !== mg(nitrate.after)
-      ? `Nitrate peaks at ${mg(nitrate.before)} → ${mg(nitrate.after)} mg/L${
+    nitrate && formatMgL(nitrate.before) !== formatMgL(nitrate.after)
+      ? `Nitrate peaks at ${formatMgL(nitrate.before)} → ${formatMgL(nitrate.after)} mg/L${
           nitrate.capMgL === null
             ? ''
             : nitrate.after > nitrate.capMgL

@@ -1,5 +1,5 @@
 import type { Answered, Problem } from '@open-larder/contract';
-import { formatNumber } from '@open-larder/core/units';
+import { formatMgL } from '@open-larder/core/units';
 import { View } from 'react-native';
 import { api, useFormat, type Format } from '../store';
 import { ledgerApi } from '../store/ledgerApi';
@@ -83,7 +83,7 @@ function formatSpoke({ signs }: Answered, format: Format): string {
 /** What came of it, as far as someone looked. */
 export function formatLedTo({ ledTo, nitrate }: Answered, format: Format): string {
   if (nitrate) {
-    return `Then: nitrate ${formatNumber(nitrate.mgL, 0)} mg/L on ${format.day(nitrate.day)}.`;
+    return `Then: nitrate ${formatMgL(nitrate.mgL)} mg/L on ${format.day(nitrate.day)}.`;
   }
   if (!ledTo) return '';
   const { more, right, less, says } = ledTo;

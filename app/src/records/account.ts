@@ -1,6 +1,6 @@
 import type { Account } from '@open-larder/contract';
 import { formatGrams } from '@open-larder/core/food';
-import { formatNumber } from '@open-larder/core/units';
+import { formatNumber, formatMgL } from '@open-larder/core/units';
 import { formatCause } from '../group/labels';
 import type { Format } from '../store';
 
@@ -55,7 +55,7 @@ export function formatWater(
       ? 'no change of water was logged'
       : `${changes} change${changes === 1 ? '' : 's'} of water${litres === null ? '' : `, ${format.quantity('volume', litres)} in all`}`;
   const tested = nitrate
-    ? `nitrate ${formatNumber(nitrate.mean, 0)} mg/L in the mean of ${nitrate.n}, ${formatNumber(nitrate.max, 0)} at the highest${
+    ? `nitrate ${formatMgL(nitrate.mean)} mg/L in the mean of ${nitrate.n}, ${formatMgL(nitrate.max)} at the highest${
         capMgL !== null && nitrate.max > capMgL ? `: over the ${capMgL} that they tolerate` : ''
       }`
     : tests === 0

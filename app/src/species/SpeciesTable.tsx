@@ -1,6 +1,6 @@
 import { SPECIES_DEFAULTS, type Species, type SpeciesField } from '@open-larder/catalogue';
 import { assumedLengthCm, massFromLength } from '@open-larder/core/fish';
-import { formatGramBand, formatGrams } from '@open-larder/core/food';
+import { formatBodyMass, formatGramBand } from '@open-larder/core/food';
 import { formatNumber } from '@open-larder/core/units';
 import { measured } from '@open-larder/core/why';
 import { View } from 'react-native';
@@ -116,8 +116,8 @@ export function SpeciesTable({ species }: { species: Species }) {
           detail={`${formatGramBand(mass.value, spreadFactor)}, ${PAIR_WORDS[species.lengthMass.level]}`}
           trail={
             <View style={{ flexDirection: 'row', alignItems: 'center', gap: 4 }}>
-              <Text variant="strong">{formatGrams(mass.value)}</Text>
-              <WhyLink about={`mass ${formatGrams(mass.value)}`} why={mass} />
+              <Text variant="strong">{formatBodyMass(mass.value)}</Text>
+              <WhyLink about={`mass ${formatBodyMass(mass.value)}`} why={mass} />
             </View>
           }
         />

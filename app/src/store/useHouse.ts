@@ -15,6 +15,7 @@ import { createSelector } from '@reduxjs/toolkit';
 import { api } from './api';
 import { reading } from './reading';
 import { useHand } from './useHand';
+import { useToday } from './useNow';
 
 /** All of the household that screens compute with. Lists hold what was put away too. */
 export interface AppData {
@@ -44,6 +45,7 @@ export function useHouse(): Loaded<AppData> {
   const catalogue = api.useCatalogueQuery(undefined, reading<CatalogueView>());
   const own = api.useSpeciesQuery(undefined, reading<OwnSpecies[]>());
   const hand = useHand();
+  const day = useToday();
   const rows = {
     household: household.data,
     moments: moments.data,
@@ -53,7 +55,7 @@ export function useHouse(): Loaded<AppData> {
     catalogue: catalogue.data,
     own: own.data,
   };
-  const data = isWhole(rows) ? derive({ ...rows, hand }) : undefined;
+  const data = isWhole(rows) ? derive({ ...rows, hand, day }) : undefined;
   if (data) return { data };
   const parts = [household, moments, tanks, groups, foods, catalogue, own];
   return {
@@ -74,6 +76,7 @@ interface Rows {
 
 interface HandedRows extends Rows {
   hand: string | null;
+  day: string;
 }
 
 const isWhole = (rows: { [K in keyof Rows]: Rows[K] | undefined }): rows is Rows =>
@@ -95,10 +98,11 @@ const derive = createSelector(
     (rows: Rows) => rows.own,
     everySpecies,
     (rows: HandedRows) => rows.hand,
+    (rows: HandedRows) => rows.day,
   ],
-  (household, moments, tanks, groups, foods, ownSpecies, species, hand): AppData => {
+  (household, moments, tanks, groups, foods, ownSpecies, species, hand, day): AppData => {
     const rows = { household, moments, tanks, groups, foods, species };
-    const house = houseOf({ ...rows, hand });
+    const house = houseOf({ ...rows, hand, day });
     return { ...rows, ownSpecies, groupsIn: byTank(groups), house };
   },
 );

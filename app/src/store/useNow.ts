@@ -64,6 +64,13 @@ export function useNow(): Now {
   return minuteIn(minute, zone);
 }
 
+/** The household's local day: what depends on it alone is not worked out anew every minute. */
+export function useToday(): string {
+  const zone = useHousehold()?.timeZone ?? 'UTC';
+  const today = () => minuteIn(minuteNow(), zone).day;
+  return useSyncExternalStore(watch, today, today);
+}
+
 /** The same object for all who ask in one minute. */
 function minuteIn(minute: number, zone: string): Now {
   if (last?.minute !== minute || last.zone !== zone) {

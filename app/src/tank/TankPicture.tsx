@@ -17,7 +17,7 @@ export const TankPicture = memo(function TankPicture({ tank, data, width }: Prop
   const now = useNow();
   const [room, setRoom] = useState(width ?? 0);
   const groups = data.groupsIn.get(tank.id) ?? [];
-  const section = sectionOf(tank, groups, data.species);
+  const section = sectionOf(tank, groups, data.species, data.house);
   const counts = groups.map((group) => `${group.size.total} ${group.name}`);
   return (
     <View onLayout={width ? undefined : (event) => setRoom(event.nativeEvent.layout.width)}>

@@ -1,5 +1,6 @@
 import type { Species } from '@open-larder/catalogue';
 import { blankTank, type Group, type Tank } from '@open-larder/contract';
+import { houseOf } from '@open-larder/contract/house';
 import { isLit, sectionOf } from './section';
 
 const tank = (over: Partial<Tank>): Tank => ({
@@ -37,13 +38,21 @@ const group = (over: Partial<Group>): Group =>
     ...over,
   }) as Group;
 
+const house = (groups: readonly Group[]) =>
+  houseOf({
+    household: { timeZone: 'UTC' },
+    day: '2026-03-02',
+    moments: [],
+    tanks: [tank({})],
+    groups,
+    foods: [],
+    species,
+  });
+
 describe('a tank as a drawing', () => {
   it('is to its own measures, with the groups whose species are known', () => {
-    const section = sectionOf(
-      tank({}),
-      [group({}), group({ id: 'x', speciesKey: 'gone' })],
-      species,
-    );
+    const groups = [group({}), group({ id: 'x', speciesKey: 'gone' })];
+    const section = sectionOf(tank({}), groups, species, house(groups));
     expect(section).toMatchObject({ lengthCm: 80, heightCm: 40, waterLevelCm: 30 });
     expect(section.groups).toEqual([
       { id: 'g', shape: 'deep', lengthCm: 8.5, count: 5, zone: 'mid', activity: 'day' },
@@ -55,6 +64,7 @@ describe('a tank as a drawing', () => {
       tank({ lengthCm: null, heightCm: null, waterLevelCm: null, litres: 90 }),
       [],
       species,
+      house([]),
     );
     expect((lengthCm * heightCm * waterLevelCm) / 1000).toBeCloseTo(90, 6);
   });

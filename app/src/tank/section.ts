@@ -1,6 +1,6 @@
 import type { Species } from '@open-larder/catalogue';
 import type { Group, Tank } from '@open-larder/contract';
-import { assumedLengthCm } from '@open-larder/core/fish';
+import type { FeedingModel } from '@open-larder/core/round';
 import { measuresOf } from '@open-larder/core/tank';
 import type { SectionGroup } from '../draw/TankSection';
 
@@ -9,15 +9,17 @@ export function sectionOf(
   tank: Tank,
   groups: readonly Group[],
   species: ReadonlyMap<string, Species>,
+  house: FeedingModel,
 ) {
   const { lengthCm, heightCm, waterLevelCm } = measuresOf(tank);
   const drawn: SectionGroup[] = groups.flatMap((group) => {
     const kind = species.get(group.speciesKey);
-    if (!kind) return [];
+    const inHouse = house.groups.find(({ id }) => id === group.id);
+    if (!kind || !inHouse) return [];
     return {
       id: group.id,
       shape: kind.shape,
-      lengthCm: group.lengthCm ?? assumedLengthCm(kind, group.stage),
+      lengthCm: inHouse.lengthCm,
       count: group.size.total,
       zone: kind.zone,
       activity: kind.activity,

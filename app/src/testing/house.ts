@@ -159,6 +159,7 @@ export const group: Group = {
   lengthCm: 3.5,
   size: { males: 4, females: 6, unsexed: 0, total: 10 },
   lastOn: {},
+  grew: { days: 0, since: null },
   belly: null,
   eats: [],
   bornOn: null,

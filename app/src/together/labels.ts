@@ -1,6 +1,6 @@
 import type { Species } from '@open-larder/catalogue';
 import type { Together } from '@open-larder/core/together';
-import { formatNumber, formatSignificant } from '@open-larder/core/units';
+import { formatNumber, formatSignificant, formatMgL } from '@open-larder/core/units';
 import type { Known } from '@open-larder/core/why';
 import type { Format } from '../store';
 
@@ -118,8 +118,8 @@ export function formatTogether(found: Together, { name, species }: Named, format
     case 'waterLoad':
       return withWhy(
         'All together they load the water',
-        `Their food adds about ${formatNumber(found.nitratePerWeek.value, 0)} mg/L of nitrate a week to ${format.quantity('volume', found.litres)}; ${who.toLowerCase()} tolerate about ${found.toleratesMgL} mg/L. A quarter changed every week does not keep up.`,
-        `${formatNumber(found.nitratePerWeek.value, 0)} mg/L a week`,
+        `Their food adds about ${formatMgL(found.nitratePerWeek.value)} mg/L of nitrate a week to ${format.quantity('volume', found.litres)}; ${who.toLowerCase()} tolerate about ${found.toleratesMgL} mg/L. A quarter changed every week does not keep up.`,
+        `${formatMgL(found.nitratePerWeek.value)} mg/L a week`,
         found.nitratePerWeek,
       );
   }

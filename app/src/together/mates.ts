@@ -1,5 +1,4 @@
 import type { Group, Tank } from '@open-larder/contract';
-import { assumedLengthCm } from '@open-larder/core/fish';
 import { waterLitres } from '@open-larder/core/tank';
 import { together, type Mate, type Together } from '@open-larder/core/together';
 import type { AppData } from '../store';
@@ -8,7 +7,8 @@ import type { AppData } from '../store';
 export function findingsIn(tank: Tank, groups: readonly Group[], data: AppData): Together[] {
   const mates = groups.flatMap((group): Mate[] => {
     const species = data.species.get(group.speciesKey);
-    if (!species) return [];
+    const inHouse = data.house.groups.find(({ id }) => id === group.id);
+    if (!species || !inHouse) return [];
     const { total, ...counts } = group.size;
     return [
       {
@@ -18,8 +18,8 @@ export function findingsIn(tank: Tank, groups: readonly Group[], data: AppData):
         stage: group.stage,
         counts,
         count: total,
-        lengthCm: group.lengthCm ?? assumedLengthCm(species, group.stage),
-        lengthMeasured: group.lengthCm !== null,
+        lengthCm: inHouse.lengthCm,
+        lengthMeasured: inHouse.lengthMeasured,
       },
     ];
   });

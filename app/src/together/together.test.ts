@@ -1,3 +1,5 @@
+import type { Group } from '@open-larder/contract';
+import { houseOf } from '@open-larder/contract/house';
 import { assumed } from '@open-larder/core/why';
 import type { Together } from '@open-larder/core/together';
 import { formatQuantity, scaleOf, type UnitChoice } from '@open-larder/core/units';
@@ -101,21 +103,33 @@ describe('the groups of a tank', () => {
     tempOptC: 29,
     tempMaxC: 31,
   } as never);
-  const data = {
-    species: new Map([
-      [species.key, species],
-      ['warm', warm],
-    ]),
-  } as never;
+  const kinds = new Map([
+    [species.key, species],
+    ['warm', warm],
+  ]);
+  const dataOf = (groups: Group[]) =>
+    ({
+      species: kinds,
+      house: houseOf({
+        household: { timeZone: 'UTC' },
+        day: '2026-03-02',
+        moments: [],
+        tanks: [tank],
+        groups,
+        foods: [],
+        species: kinds,
+      }),
+    }) as never;
 
   it('are compared as they are, lengths guessed where none were measured', () => {
     const other = { ...group, id: 'g2', name: 'Warm ones', speciesKey: 'warm', lengthCm: null };
-    const found = findingsIn(tank, [group, other], data);
+    const found = findingsIn(tank, [group, other], dataOf([group, other]));
     expect(found.map((one) => one.kind)).toContain('tankTemperature');
     const cool = found.find((one) => one.kind === 'tankTemperature') as Together;
     expect(
       formatTogether(cool, { name: () => 'Warm ones', species: () => warm }, metric).text,
     ).toMatch(/The water is 25 °C; warm fish are at ease from 28 °C to 31 °C/);
-    expect(findingsIn(tank, [{ ...group, speciesKey: 'gone' }], data)).toEqual([]);
+    const gone = [{ ...group, speciesKey: 'gone' }];
+    expect(findingsIn(tank, gone, dataOf(gone))).toEqual([]);
   });
 });

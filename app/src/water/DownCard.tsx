@@ -1,12 +1,11 @@
 import type { Tank, WaterRow } from '@open-larder/contract';
 import { addDays } from '@open-larder/core/round';
-import { formatNumber } from '@open-larder/core/units';
+import { formatNumber, formatMgL } from '@open-larder/core/units';
 import type { WaterStatus } from '@open-larder/core/water/status';
 import { View } from 'react-native';
 import { useNow, useFormat } from '../store';
 import { Button, Card, ListRow, Text } from '../ui';
 import { useWaterEvent } from './useWaterEvent';
-import { formatMgL } from './labels';
 
 /** A tank over what its fish stand: the changes that bring it down, before anything else. */
 export function DownCard({

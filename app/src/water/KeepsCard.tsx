@@ -1,5 +1,5 @@
 import type { Tank } from '@open-larder/contract';
-import { formatNumber } from '@open-larder/core/units';
+import { formatNumber, formatMgL } from '@open-larder/core/units';
 import { peakOf } from '@open-larder/core/water/sawTooth';
 import { keepsUnder } from '@open-larder/core/water/keeps';
 import type { WaterStatus } from '@open-larder/core/water/status';
@@ -9,7 +9,6 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { Button, Card, ListRow, Stepper, Text, useToast } from '../ui';
 import { useRhythm } from './RhythmSheet';
-import { formatMgL } from './labels';
 
 /** No rhythm is more relaxed than this, whatever nitrate says: other things gather in the water. Practice. */
 const LEAST_SHARE = 0.1;

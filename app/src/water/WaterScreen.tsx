@@ -1,7 +1,7 @@
 import type { Problem, Tank, WaterEventRow, WaterRow } from '@open-larder/contract';
 import { refillFor } from '@open-larder/contract/refill';
 import { addDays, daysBetween } from '@open-larder/core/round';
-import { formatNumber } from '@open-larder/core/units';
+import { formatNumber, formatMgL } from '@open-larder/core/units';
 import type { Reading } from '@open-larder/core/water/range';
 import type { WaterStatus } from '@open-larder/core/water/status';
 import { RecordNote } from '../forecasts/RecordNote';
@@ -34,14 +34,7 @@ import { RhythmSheet } from './RhythmSheet';
 
 import { useWaterEvent, useWaterUndo } from './useWaterEvent';
 import { READING_WORDS } from './readings';
-import {
-  formatMgL,
-  formatNext,
-  formatReading,
-  formatRefill,
-  formatWarning,
-  formatWaterEvent,
-} from './labels';
+import { formatNext, formatReading, formatRefill, formatWarning, formatWaterEvent } from './labels';
 
 const TestSheet = lazyForm((forms) => forms.TestSheet);
 const Chart = lazyComponent(async () => (await import('../records/Chart')).default);

@@ -1,5 +1,5 @@
 import type { WaterEventRow } from '@open-larder/contract';
-import { formatNumber } from '@open-larder/core/units';
+import { formatNumber, formatMgL } from '@open-larder/core/units';
 import type { Reading } from '@open-larder/core/water/range';
 import type { Refill } from '@open-larder/core/water/refill';
 import type { NextChange, WaterWarning } from '@open-larder/core/water/status';
@@ -22,14 +22,11 @@ export function formatReading(of: Reading, value: number, format: Format): strin
     case 'kh':
       return `${formatNumber(value, 1)} dKH`;
     case 'tdsMgL':
-      return `${formatNumber(value, 0)} mg/L`;
+      return `${formatMgL(value)} mg/L`;
     case 'tempC':
       return format.quantity('temperature', value);
   }
 }
-
-export const formatMgL = (value: number): string =>
-  formatNumber(value, value >= 10 ? 0 : value >= 1 ? 1 : 2);
 
 /** «4 buckets of 10 L, and 5 L», and what goes into them. */
 export function formatRefill(refill: Refill, format: Format): string[] {

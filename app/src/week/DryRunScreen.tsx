@@ -3,7 +3,7 @@ import { dryFoodsOf, dryTankOf, type WeekRows } from '@open-larder/contract/week
 import { formatGrams } from '@open-larder/core/food';
 import { addDays } from '@open-larder/core/round';
 import type { DryRun, DryTank, DryTankResult } from '@open-larder/core/week';
-import { formatNumber } from '@open-larder/core/units';
+import { formatNumber, formatMgL } from '@open-larder/core/units';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { ScreenTools } from '../shell';
@@ -202,7 +202,7 @@ function Results({ pair, data, format }: { pair: Pair; data: AppData; format: Fo
           picks={run.tanks.map((one) => ({
             value: one.tankId,
             title: nameOf(data.tanks, one.tankId),
-            detail: one.over ? 'nitrate too high' : `nitrate up to ${Math.round(one.peakMgL)} mg/L`,
+            detail: one.over ? 'nitrate too high' : `nitrate up to ${formatMgL(one.peakMgL)} mg/L`,
           }))}
         />
       ) : null}
@@ -250,7 +250,7 @@ function Compared({
   const rows: [string, string, string][] = [
     ['Cost', format.money(a.cost), format.money(b.cost)],
     ['Waste', `${Math.round(a.waste)} %`, `${Math.round(b.waste)} %`],
-    ['Nitrate at the most', `${Math.round(a.peak)} mg/L`, `${Math.round(b.peak)} mg/L`],
+    ['Nitrate at the most', `${formatMgL(a.peak)} mg/L`, `${formatMgL(b.peak)} mg/L`],
     ['Hungry days of groups', String(a.hungry), String(b.hungry)],
     ['Work', `${formatNumber(a.hours, 1)} h`, `${formatNumber(b.hours, 1)} h`],
   ];
@@ -348,7 +348,7 @@ function TankResult({
       <Text>
         {tank.over
           ? `Nitrate passes ${tank.over.toleratesMgL} mg/L on ${format.day(tank.over.day)}: more than ${nameOf(data.groups, tank.over.groupId)} tolerate for long. Change more water, or feed less.`
-          : `Nitrate stays at or under ${Math.round(tank.peakMgL)} mg/L, which all groups here tolerate.`}
+          : `Nitrate stays at or under ${formatMgL(tank.peakMgL)} mg/L, which all groups here tolerate.`}
       </Text>
       <Chart
         view="lines"

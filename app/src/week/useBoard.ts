@@ -68,6 +68,7 @@ export function useBoard(data: AppData, tankId: string, day: string): Board {
       groups: [...others, ...after.groups],
       foods: data.foods,
       species: data.species,
+      day,
       hand,
     });
     return {

@@ -1,7 +1,7 @@
 import type { Tank } from '@open-larder/contract';
 import { feedingOf } from '@open-larder/contract/zones';
 import { compileRound } from '@open-larder/core/round';
-import { formatSignificant } from '@open-larder/core/units';
+import { formatSignificant, formatMgL } from '@open-larder/core/units';
 import { gotBy, type Feeding, type Played } from '@open-larder/core/zones';
 import Pause from 'lucide-react-native/icons/pause';
 import Play from 'lucide-react-native/icons/play';
@@ -236,7 +236,7 @@ function FedTank({
     <View testID="fed-tank" onLayout={(event) => setRoom(event.nativeEvent.layout.width)}>
       {room > 0 ? (
         <TankSection
-          {...sectionOf(tank, groups, data.species)}
+          {...sectionOf(tank, groups, data.species, data.house)}
           label={`${tank.name} from the side, ${formatSpan(frame.atS)} into the feeding`}
           width={Math.min(room, 760)}
           lit={lit}
@@ -341,7 +341,7 @@ function Outcome({ tank, data, simulation, played: { report } }: Parts) {
           detail={formatWater(water.nitrogenMg.value, water.nitrateMgL.value, status)}
           trail={
             <View style={{ flexDirection: 'row', alignItems: 'center' }}>
-              <Text variant="strong">{`${formatSignificant(water.nitrateMgL.value)} mg/L nitrate`}</Text>
+              <Text variant="strong">{`${formatMgL(water.nitrateMgL.value)} mg/L nitrate`}</Text>
               <WhyLink about="what it adds to the water" why={water.nitrateMgL}>
                 <RecordNote kind="nitrate" />
               </WhyLink>

@@ -11,6 +11,7 @@ const rows = {
   species: new Map([[species.key, species]]),
   house: houseOf({
     household,
+    day: '2026-03-02',
     moments: [moment],
     tanks: [tank],
     groups: [group],

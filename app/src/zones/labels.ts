@@ -1,5 +1,5 @@
 import { formatGrams } from '@open-larder/core/food';
-import { formatSignificant, formatNumber } from '@open-larder/core/units';
+import { formatSignificant, formatNumber, formatMgL } from '@open-larder/core/units';
 import type { WaterStatus } from '@open-larder/core/water';
 import type { Band, DropReport, Layer } from '@open-larder/core/zones';
 
@@ -74,5 +74,5 @@ export function formatWater(
   const now = status?.days[0]?.before;
   if (status === null || now === undefined) return adds;
   const then = now + status.fit.production * nitrateMgL;
-  return `${adds}. Nitrate here is about ${formatNumber(now, 0)} mg/L, and about ${formatNumber(then, 0)} with it`;
+  return `${adds}. Nitrate here is about ${formatMgL(now)} mg/L, and about ${formatMgL(then)} with it`;
 }

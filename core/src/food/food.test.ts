@@ -1,5 +1,14 @@
 import fc from 'fast-check';
-import { carbohydrate, digestibleEnergy, formatGrams, formatUnits, toGrams, toHandUnits } from '.';
+import {
+  carbohydrate,
+  digestibleEnergy,
+  formatBodyMass,
+  formatGramBand,
+  formatGrams,
+  formatUnits,
+  toGrams,
+  toHandUnits,
+} from '.';
 
 const flake = { protein: 0.46, fat: 0.08, fibre: 0.03, ash: 0.1, moisture: 0.07 };
 const worm = { protein: 0.06, fat: 0.01, fibre: 0.006, ash: 0.009, moisture: 0.9 };
@@ -40,7 +49,13 @@ describe('hand units', () => {
 
   it('says tiny masses in milligrams', () => {
     expect(formatGrams(0.00045)).toBe('0.45 mg');
+    expect(formatGrams(0.00674)).toBe('6.74 mg');
     expect(formatGrams(0.1234)).toBe('0.123 g');
+  });
+
+  it('says a mass that is worked out to two digits, in the unit of its band', () => {
+    expect(`${formatBodyMass(0.0524)}, ${formatGramBand(0.0524, 1.3)}`).toBe('52 mg, 40 to 68 mg');
+    expect(`${formatBodyMass(5.153)}, ${formatGramBand(5.153, 1.3)}`).toBe('5.2 g, 4 to 6.7 g');
   });
 
   it('agree with grams within half a step, and never deal nothing for something', () => {

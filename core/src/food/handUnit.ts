@@ -54,16 +54,25 @@ function formatCount(units: number, unit: { name: string; plural: string }): str
 
 /** «0.16 g»: three significant digits. */
 export function formatGrams(massG: number): string {
-  return massG < 0.001 && massG > 0
+  return massG < 0.01 && massG > 0
     ? `${formatSignificant(massG * 1000)} mg`
     : `${formatSignificant(massG)} g`;
 }
+
+/** Below this a mass that is worked out is told in milligrams. */
+const MILLIGRAMS_BELOW_G = 0.1;
+
+/** «52 mg», «0.24 g»: to the two digits that a mass worked out from a length has. */
+export const formatBodyMass = (massG: number): string =>
+  massG < MILLIGRAMS_BELOW_G
+    ? `${formatSignificant(massG * 1000, 2)} mg`
+    : `${formatSignificant(massG, 2)} g`;
 
 /** «0.18 to 0.27 g»: what lies within one factor of a mass. */
 export function formatGramBand(massG: number, factor: number): string {
   const low = massG / factor;
   const high = massG * factor;
-  return high < 0.1
+  return massG < MILLIGRAMS_BELOW_G
     ? `${formatSignificant(low * 1000, 2)} to ${formatSignificant(high * 1000, 2)} mg`
     : `${formatSignificant(low, 2)} to ${formatSignificant(high, 2)} g`;
 }

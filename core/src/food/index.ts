@@ -2,6 +2,7 @@ export { carbohydrate, digestibleEnergy, ofDryMatter, type Composition } from '.
 export { finersOf, stepAt, type Finer } from './finer';
 export {
   formatGramBand,
+  formatBodyMass,
   formatGrams,
   formatUnits,
   toGrams,

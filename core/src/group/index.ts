@@ -10,11 +10,13 @@ export {
   type SizeKind,
 } from './size';
 export {
+  grewIn,
   isSize,
   LIFE_KINDS,
   lifeFault,
   stateOn,
   staysOf,
+  type Grew,
   type GroupState,
   type LifeEvent,
   type LifeFault,

@@ -1,4 +1,5 @@
 import type { Stage } from '../fish';
+import { daysBetween } from '../round/clock';
 import {
   firstBreak,
   SIZE_KINDS,
@@ -61,6 +62,14 @@ export function staysOf(events: readonly LifeEvent[]): Stay[] {
   return stays;
 }
 
+/** In which of the days since a group was measured it grew: while it was fry or juvenile. */
+export interface Grew {
+  /** Up to the change of stage that ended it. */
+  days: number;
+  /** The day since which it grows; null where it does not. */
+  since: string | null;
+}
+
 /** A group as it is at the end of a day. */
 export interface GroupState {
   tankId: string;
@@ -68,6 +77,7 @@ export interface GroupState {
   stage: Stage;
   /** Last measured mean total length; null where none was measured. */
   lengthCm: number | null;
+  grew: Grew;
   /** The last day on which each kind of thing happened to it. */
   lastOn: Partial<Record<LifeKind, string>>;
 }
@@ -82,8 +92,30 @@ export function stateOn(events: readonly LifeEvent[], day: string): GroupState |
     size: sizeOn(past.filter(isSize), day),
     stage: past.findLast((event) => event.kind === 'staged')?.stage ?? 'adult',
     lengthCm: past.findLast((event) => event.kind === 'measured')?.lengthCm ?? null,
+    grew: grewIn(past),
     lastOn: Object.fromEntries(past.map(({ kind, day: on }) => [kind, on])),
   };
+}
+
+/** Stages in which a group is fed to grow, and grows. */
+const GROWING: ReadonlySet<Stage> = new Set(['fry', 'juvenile']);
+
+/** @param past what happened to a group, in order */
+export function grewIn(past: readonly LifeEvent[]): Grew {
+  let stage: Stage = 'adult';
+  let measured = false;
+  let grew: Grew = { days: 0, since: null };
+  for (const event of past) {
+    if (event.kind === 'measured') measured = true;
+    else if (event.kind === 'staged') stage = event.stage;
+    else continue;
+    const grows = measured && GROWING.has(stage);
+    const { days, since } = event.kind === 'measured' ? { days: 0, since: null } : grew;
+    if (since === null) grew = { days, since: grows ? event.day : null };
+    else
+      grew = grows ? { days, since } : { days: days + daysBetween(since, event.day), since: null };
+  }
+  return grew;
 }
 
 /** What is wrong with a life, and the event at which it shows. */

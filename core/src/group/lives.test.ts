@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { STAGES } from '../fish';
-import { addDays } from '../round';
-import { lifeFault, SIZE_KINDS, stateOn, staysOf, type LifeEvent } from '.';
+import { addDays, daysBetween } from '../round';
+import { isSize, lifeFault, SIZE_KINDS, stateOn, staysOf, type LifeEvent } from '.';
 
 const FIRST = '2026-01-01';
 const dayAt = (offset: number) => addDays(FIRST, offset);
@@ -52,6 +52,28 @@ describe('any life', () => {
           (stay) => stay.fromDay <= day && (stay.toDay === null || stay.toDay > day),
         );
         expect(here).toHaveLength(1);
+      }),
+    );
+  });
+
+  it('since it was measured it grew on each day that ended with it as fry or juvenile', () => {
+    fc.assert(
+      fc.property(lives, fc.nat(40), (written, at) => {
+        // How many there are changes nothing of how they grow.
+        const life = written.filter((event) => event.id === 'a' || !isSize(event));
+        const day = dayAt(at);
+        const { grew } = stateOn(life, day)!;
+        const days = grew.days + (grew.since === null ? 0 : daysBetween(grew.since, day));
+        const measured = life.findLast(
+          (event) =>
+            event.kind === 'measured' &&
+            event.day <= day &&
+            !life.some((one) => one.kind === 'measured' && one.day > event.day && one.day <= day),
+        );
+        const from = measured ? daysBetween(FIRST, measured.day) : at;
+        const expected = Array.from({ length: at - from }, (_, offset) => dayAt(from + offset));
+        const young = expected.filter((one) => /^(fry|juvenile)$/.test(stateOn(life, one)!.stage));
+        expect(days).toBe(young.length);
       }),
     );
   });

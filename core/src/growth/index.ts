@@ -15,6 +15,7 @@ export { type Checkpoint, type CheckpointStatus } from './checkpoint';
 export { conditionWord, foodConversion, relativeCondition, specificGrowthRate } from './rates';
 export { byDay, RULER_OFF, sampleOf, type Measured, type Sample } from './sample';
 export { photoLength, type PhotoLength, type RulerMark, type Spot } from './scale';
+export { daysGrown, grownSince } from './sinceMeasured';
 export { SORT_FROM_CV, sortingOf, type Sorting } from './sort';
 export { survivalOf, type Survival } from './survival';
 export {

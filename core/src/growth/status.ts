@@ -10,7 +10,7 @@ import { conditionWord, relativeCondition, specificGrowthRate } from './rates';
 import { byDay, sampleOf, type Measured, type Sample } from './sample';
 import { sortingOf, type Sorting } from './sort';
 
-type Grown = Pick<Species, 'lengthMass' | 'adultLengthCm' | 'growth' | 'tempOptC'>;
+export type Grown = Pick<Species, 'lengthMass' | 'adultLengthCm' | 'growth' | 'tempOptC'>;
 
 /** A measurement, with the mean mass of one where they were weighed. */
 export interface Weighed extends Measured {

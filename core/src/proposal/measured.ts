@@ -2,7 +2,7 @@ import { daysBetween } from '../round';
 import type { GrowthStatus } from '../growth/status';
 import { grows, type Stage } from '../fish';
 import type { WaterStatus } from '../water/status';
-import { formatQuantity, METRIC, type UnitChoice } from '../units';
+import { formatQuantity, METRIC, type UnitChoice, formatMgL } from '../units';
 import { MOST_CHANGE } from './propose';
 import type { Sign } from './signs';
 
@@ -64,7 +64,7 @@ export function nitrateSign(
   const report = { kind: 'nitrate' as const, day: today };
   if (over !== null) {
     // Too much is in it now: it is brought down by changes, and nothing more is fed until then.
-    const says = `nitrate is at ${Math.round(over.mgL)} mg/L, ${cap.groupName} tolerate ${cap.mgL}`;
+    const says = `nitrate is at ${formatMgL(over.mgL)} mg/L, ${cap.groupName} tolerate ${cap.mgL}`;
     return { ...report, pull: 0, weight: 0, says, holds: true };
   }
   const poison = status.warnings.find(({ kind }) => kind === 'ammonia' || kind === 'nitrite');
@@ -75,7 +75,7 @@ export function nitrateSign(
   if (since !== '' && daysBetween(since, today) < WATER_SETTLES_DAYS) return null;
   const { ration } = keeps;
   if (ration !== null && ration >= 1) return null;
-  const says = `nitrate peaks at ${Math.round(status.peakMgL)} mg/L, ${cap.groupName} tolerate ${cap.mgL}`;
+  const says = `nitrate peaks at ${formatMgL(status.peakMgL)} mg/L, ${cap.groupName} tolerate ${cap.mgL}`;
   if (grows(stage)) {
     return { ...report, pull: 0, weight: 0, says: `${says}; not counted, since these grow` };
   }

@@ -11,6 +11,7 @@ export {
   feedingStopsC,
   lengthOf,
   maintenanceKj,
+  massSpread,
   needSpread,
   stageFactor,
   warmthFactor,

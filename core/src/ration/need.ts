@@ -1,6 +1,6 @@
 import { STRATEGIES } from '../brood/strategies';
 import type { Species } from '@open-larder/catalogue';
-import { eatsNothing, massFromLength, type Stage } from '../fish';
+import { eatsNothing, massFromLength, type GrownFrom, type Stage } from '../fish';
 import { BELLY_WORDS, bellyFactor, type Belly } from './belly';
 import { assertRange } from '../units';
 import { assumed, computed, measured, worded, type Known } from '../why';
@@ -58,6 +58,8 @@ export interface GroupOnDay {
   lengthCm: number;
   /** True where the keeper measured the length; false where it was guessed from the species. */
   lengthMeasured: boolean;
+  /** Where it grew since it was measured: what `lengthCm` was worked out from. */
+  grown?: GrownFrom | null;
   /** Water temperature in °C. */
   tempC: number;
   /** The keeper's own multiple of maintenance, in place of the stage's. */
@@ -70,6 +72,19 @@ export interface GroupOnDay {
 
 /** Length as an input of a derivation, with its basis. */
 export function lengthOf(group: GroupOnDay): Known {
+  const { grown } = group;
+  if (grown) {
+    return computed(group.lengthCm, {
+      label: 'Mean total length',
+      unit: 'cm',
+      how: 'as its kind grows, well fed, since it was measured',
+      source: 'von Bertalanffy with the K and final length of its kind',
+      from: [
+        measured('Measured length', grown.measuredCm, 'cm', 'entered by the keeper'),
+        measured('Days of growth since', grown.days, 'd'),
+      ],
+    });
+  }
   return group.lengthMeasured
     ? measured('Mean total length', group.lengthCm, 'cm', 'entered by the keeper')
     : assumed('Mean total length', group.lengthCm, 'cm', group.species.sourceSize);
@@ -132,11 +147,18 @@ export function dailyNeed(group: GroupOnDay): Known {
 }
 
 /**
- * How far a need may be off because the mass behind it is estimated: a factor either way that two of
- * three stay within. A need grows with mass^0.8, and so does a portion.
+ * How far the mass of one fish may be off, by its relatives and by how it grew since it was measured:
+ * a factor either way that two of three stay within.
  */
-export const needSpread = ({ lengthMass }: Pick<SpeciesTraits, 'lengthMass'>): number =>
-  10 ** (0.8 * lengthMass.spreadLog10);
+export const massSpread = ({
+  species: { lengthMass },
+  grown,
+}: Pick<GroupOnDay, 'species' | 'grown'>): number =>
+  Math.exp(Math.hypot(Math.LN10 * lengthMass.spreadLog10, lengthMass.b * (grown?.sd ?? 0)));
+
+/** The same of a need: it grows with mass^0.8, and so does a portion. */
+export const needSpread = (group: Parameters<typeof massSpread>[0]): number =>
+  massSpread(group) ** 0.8;
 
 /** Heat over the optimum does not raise what a body uses. */
 const warmthOf = ({ appetitePeakC }: SpeciesTraits, tempC: number) =>

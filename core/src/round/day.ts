@@ -48,6 +48,7 @@ export function groupOnDay(
     count: group.count,
     lengthCm: group.lengthCm,
     lengthMeasured: group.lengthMeasured,
+    grown: group.grown,
     tempC: tank.tempC,
     goalFactor: group.diet?.goalFactor ?? null,
     belly: group.belly,

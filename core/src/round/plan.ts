@@ -1,6 +1,6 @@
 import type { Zone } from '@open-larder/catalogue';
 import type { Belly, Food, SpeciesTraits } from '../ration';
-import type { Stage } from '../fish';
+import type { GrownFrom, Stage } from '../fish';
 import type { Manner } from './manner';
 import type { LifeKind } from '../group';
 import type { LightHours, Moment } from './clock';
@@ -69,6 +69,8 @@ export interface HouseGroup {
   count: number;
   lengthCm: number;
   lengthMeasured: boolean;
+  /** Where it grew since it was measured: what `lengthCm` was worked out from. */
+  grown?: GrownFrom | null;
   /** The last day on which each kind of thing happened to it. */
   lastOn: Partial<Record<LifeKind, string>>;
   /** How its bellies looked last; left out if not observed lately. */

@@ -3,6 +3,7 @@ export { assertRange, OutOfRange } from './range';
 export {
   formatQuantity,
   METRIC,
+  formatMgL,
   formatNumber,
   formatSignificant,
   scaleOf,

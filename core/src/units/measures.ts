@@ -69,9 +69,18 @@ export const METRIC: UnitChoice = { units: 'metric', temperature: 'C', hardness:
 
 /** A base value as the keeper reads it, «10.5 cm», with trailing zeros dropped. */
 export function formatQuantity(choice: UnitChoice, measure: Measure, base: number): string {
-  const scale = measure === 'volume' ? volumeScale(choice, base) : scaleOf(choice, measure);
+  const scale =
+    measure === 'volume'
+      ? volumeScale(choice, base)
+      : measure === 'length' && isYoung(base)
+        ? MILLIMETRES
+        : scaleOf(choice, measure);
   return `${formatNumber(scale.fromBase(base), scale.decimals)} ${scale.unit}`;
 }
+
+/** Young fish are told in millimetres, whatever the household's units: a tenth of a cm is a tenth of a larva. */
+const MILLIMETRES = times('mm', 1, 0.1);
+const isYoung = (cm: number) => cm > 0 && cm < 1;
 
 /** Up to a quart is measured in fluid ounces. */
 const QUART_L = GALLON_L / 4;
@@ -89,6 +98,10 @@ export function formatNumber(value: number, decimals: number): string {
   const text = value.toFixed(decimals);
   return text.includes('.') ? text.replace(/\.?0+$/, '') : text;
 }
+
+/** mg/L to what a test or a forecast of it knows: «29», «8.5», «0.31». */
+export const formatMgL = (value: number): string =>
+  formatNumber(value, value >= 10 ? 0 : value >= 1 ? 1 : 2);
 
 /** Some significant digits, never in exponent form: for masses from micrograms to kilograms. */
 export function formatSignificant(value: number, digits = 3): string {

@@ -1,5 +1,5 @@
 import type { FoodFamily, FoodKind, PreparationStep, Species, Zone } from '@open-larder/catalogue';
-import type { Stage } from '../fish';
+import type { GrownFrom, Stage } from '../fish';
 import type { Composition, HandUnit, InWater } from '../food';
 import type { SeenFoods } from '../mouth';
 import type { Belly, SpeciesTraits } from '../ration';
@@ -48,6 +48,8 @@ export interface FeedGroup extends SeenFoods {
   count: number;
   lengthCm: number;
   lengthMeasured: boolean;
+  /** Where it grew since it was measured: what `lengthCm` was worked out from. */
+  grown?: GrownFrom | null;
   goalFactor: number | null;
   belly?: Belly | null;
   /** Raises a feeding day for the fasting days of its week. */

@@ -16,8 +16,8 @@ const CUBE = 3;
 export const traitSd = (trait: keyof Learned, sure?: LearnedSure): number =>
   TRAIT_SD[trait] * (1 - (sure?.[trait] ?? 0));
 
-/** How far the mass of one fish is off, of the logarithm: its relatives' spread, and an assumed length. */
-export function massSd({ species, lengthMeasured }: FeedGroup): number {
+/** How far the mass of one fish is off, of the logarithm: its relatives' spread, and that of a length that was not measured today. */
+export function massSd({ species, lengthMeasured, grown }: FeedGroup): number {
   const pair = Math.LN10 * species.lengthMass.spreadLog10;
-  return Math.hypot(pair, lengthMeasured ? 0 : CUBE * LENGTH_SD);
+  return Math.hypot(pair, CUBE * (grown?.sd ?? (lengthMeasured ? 0 : LENGTH_SD)));
 }

@@ -1,6 +1,6 @@
 import { addDays, daysBetween, formatGrams } from '@open-larder/core';
 import { computeGrowthStatus } from '@open-larder/core/growth';
-import { formatNumber, formatQuantity, scaleOf } from '@open-larder/core/units';
+import { formatQuantity, scaleOf, formatMgL } from '@open-larder/core/units';
 import { waterLitres } from '@open-larder/core/tank';
 import type { Scope } from '../db';
 import { measuredIn } from '../group/measured';
@@ -198,7 +198,7 @@ export async function tankStory(scope: Scope, id: string, report: Told): Promise
                 `${account.changes} changes of water${account.litres === null ? '' : `, ${formatQuantity(household.units, 'volume', account.litres)} in all`}; ${account.tests} tests`,
                 ...(account.nitrate
                   ? [
-                      `Nitrate ${formatNumber(account.nitrate.mean, 0)} mg/L in the mean of ${account.nitrate.n}, ${formatNumber(account.nitrate.max, 0)} at the highest`,
+                      `Nitrate ${formatMgL(account.nitrate.mean)} mg/L in the mean of ${account.nitrate.n}, ${formatMgL(account.nitrate.max)} at the highest`,
                     ]
                   : []),
                 ...(account.costMinor === null

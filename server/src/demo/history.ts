@@ -20,6 +20,7 @@ import {
   type Stage,
   type Round,
 } from '@open-larder/core';
+import { grewIn, type LifeEvent } from '@open-larder/core/group';
 import type { Catalogue } from '@open-larder/catalogue/load';
 import { localDay } from '../clock';
 import { foodColumns } from '../food/store';
@@ -330,6 +331,7 @@ function groupOn(
     eats: [],
     bornOn: null,
     checkpoints: [],
+    grew: grewIn(past as unknown as LifeEvent[]),
     training: null,
     lastOn: Object.fromEntries(past.map((event) => [event.kind, event.day])),
     size: sizeOn(past.filter((event) => 'unsexed' in event) as unknown as SizeEvent[], day),
@@ -363,6 +365,7 @@ function serveDays(catalogue: Catalogue, report: Told, stage: Stage0) {
         .map((group) => groupOn(group, day)),
       foods: stage.foods.map((food) => food.food),
       species,
+      day,
     });
     const round = compileRound(house, day);
     rounds.push(round);

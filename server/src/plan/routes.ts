@@ -62,7 +62,7 @@ export const planRoutes = {
       const species = await speciesOf(inside, catalogue);
       const groups = groupsOn(await readHistory(inside, null), today)
         .filter((group) => group.tankId === tank.id && !group.archived)
-        .flatMap((group) => houseGroup(group, species) ?? [])
+        .flatMap((group) => houseGroup(group, species, tank, today) ?? [])
         .map((group) => ({ ...group, onDay: groupOnDay(group, houseTank(tank)) }));
       return savePlan(inside, tank.id, body, today, groups);
     });

@@ -44,6 +44,7 @@ export async function taskOf(
       groups,
       foods,
       species,
+      day: today,
     }),
   };
   return weekTaskOf(rows, today);

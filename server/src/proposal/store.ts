@@ -1,4 +1,5 @@
 import type { Answer, AnswerCreate, Group, PlanEdit, PlanRow } from '@open-larder/contract';
+import { formatMgL } from '@open-larder/core/units';
 import { groupOnDay } from '@open-larder/core';
 import type { Scope } from '../db';
 import { saveDiet } from '../diet/store';
@@ -84,7 +85,7 @@ async function answerWater(
   const found = watersFor(ground).find((one) => one.tank.id === tank.id);
   if (!found) throw conflict(GONE);
   const { share, everyDays, peakMgL, cap } = found.proposal;
-  const says = `it peaks at ${Math.round(peakMgL)} mg/L; ${cap.groupName} tolerate ${cap.mgL}`;
+  const says = `it peaks at ${formatMgL(peakMgL)} mg/L; ${cap.groupName} tolerate ${cap.mgL}`;
   const signs = [{ kind: 'nitrate' as const, day: today, pull: 0, weight: 1, says }];
   if (!body.accepted) return { change: null, signs, version: body.version };
   const water = { ...tank.plan.water!, share, everyDays };

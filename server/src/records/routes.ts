@@ -146,12 +146,13 @@ function needs(household: HouseholdSnapshot, days: readonly string[]): Map<strin
   const known = new Map<Group, { group: HouseGroup; needKj: number } | null>();
   const records = new Map<string, NeedRecord>();
 
-  const needOf = (row: Group, tank: Tank) => {
+  const needOf = (row: Group, tank: Tank, day: string) => {
     let need = known.get(row);
     if (need === undefined) {
-      const group = houseGroup(row, household.species);
+      const group = houseGroup(row, household.species, tank, day);
       need = group && { group, needKj: dailyNeed(groupOnDay(group, houseTank(tank))).value };
-      known.set(row, need);
+      // What grows needs more every day.
+      if (row.grew.since === null) known.set(row, need);
     }
     return need;
   };
@@ -160,7 +161,7 @@ function needs(household: HouseholdSnapshot, days: readonly string[]): Map<strin
     const tanks = new Map(household.tanksOn(day).map((tank) => [tank.id, tank]));
     for (const row of groupsOn(household.history, day)) {
       const tank = tanks.get(row.tankId);
-      const need = tank && !row.archived ? needOf(row, tank) : null;
+      const need = tank && !row.archived ? needOf(row, tank, day) : null;
       if (!tank || !need) continue;
       const { record } = entryOf(records, need.group, tank, days.length);
       const needKj = restOn(need.group, houseTank(tank), day) === null ? need.needKj : 0;

@@ -68,6 +68,7 @@ export async function readHouse(scope: Scope, catalogue: Catalogue): Promise<Hou
         groups,
         foods,
         species,
+        day,
         hand,
       };
       return { groups, house: houseOf(rows) };
