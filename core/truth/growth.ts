@@ -1,5 +1,6 @@
 import { youngLengthCm } from '../src/brood';
 import { massFromLength } from '../src/fish';
+import { grownSince } from '../src/growth';
 import { measured } from '../src/why';
 import { grown, type Growing } from '../src/week/dryRun/growth';
 import { species } from './rows';
@@ -62,6 +63,37 @@ const lengths: Truth[] = USUAL.map(([key, days, low, high]) => {
   };
 });
 
+/** What young that were measured have some days later, at a temperature and well fed. */
+const SINCE_MEASURED: readonly [
+  key: string,
+  tempC: number,
+  fromCm: number,
+  days: number,
+  low: number,
+  high: number,
+][] = [
+  ['danio-rerio', 27, 0.9, 39, 1.7, 2.3],
+  ['pterophyllum-scalare', 27, 1, 35, 2.2, 3.2],
+  ['fundulopanchax-gardneri', 24.5, 0.72, 30, 1.2, 1.8],
+  ['poecilia-reticulata', 25, 0.8, 60, 1.8, 2.6],
+  ['symphysodon-aequifasciatus', 29, 5, 90, 7.5, 10],
+  ['ancistrus-cirrhosus', 26, 1.5, 60, 3.8, 5.5],
+  ['carassius-auratus', 22, 3, 120, 5, 8],
+];
+
+const since: Truth[] = SINCE_MEASURED.map(([key, tempC, fromCm, days, low, high]) => {
+  const row = species(key);
+  return {
+    topic: 'Length since it was measured',
+    what: `${row.common}, ${fromCm} cm, ${days} days at ${tempC} °C`,
+    source: 'Practice',
+    unit: 'cm',
+    low,
+    high,
+    computed: grownSince(row, tempC, fromCm, days)!.lengthCm,
+  };
+});
+
 /** Adults, total length in cm, that get no food. */
 const STARVED: readonly [key: string, lengthCm: number][] = [
   ['trigonostigma-heteromorpha', 3.5],
@@ -100,4 +132,4 @@ const starving: Truth[] = STARVED.flatMap(([key, lengthCm]) => {
   return [of(1, 0.9, 1.6), of(30, 0.5, 1.1)];
 });
 
-export const growth: Truth[] = [...lengths, ...starving];
+export const growth: Truth[] = [...lengths, ...since, ...starving];
