@@ -64,7 +64,7 @@ import {
   startingPlanEdit,
 } from './plan';
 import { photo, photoCreate } from './photo';
-import { paths, type RouteName } from './paths';
+import { paths, type Access, type RouteName } from './paths';
 import type { Problem } from './problem';
 import { account, accountTableQuery } from './account';
 import { logName } from './log';
@@ -95,6 +95,8 @@ import { water, waterEvent, waterEventCreate, waterEventUndo, waters } from './w
 export interface Route {
   method: 'get' | 'post' | 'put';
   path: string;
+  /** The least of those who may ask. */
+  access: Access;
   summary: string;
   params: z.ZodType;
   query: z.ZodType;
@@ -116,7 +118,7 @@ type Parts = Pick<Route, 'summary' | 'response'> &
 type Filled<P extends Parts> = {
   [K in keyof Route]: K extends keyof P
     ? P[K]
-    : K extends 'method' | 'path' | 'progress'
+    : K extends 'method' | 'path' | 'access' | 'progress'
       ? Route[K]
       : typeof none;
 };
@@ -125,6 +127,7 @@ const route = <P extends Parts>(name: RouteName, parts: P) =>
   ({
     method: paths[name][0],
     path: paths[name][1],
+    access: paths[name][2],
     params: none,
     query: none,
     body: none,

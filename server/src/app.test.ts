@@ -72,6 +72,16 @@ describe('around the answers', () => {
     expect(page.text).not.toMatch(/(src|href)="https?:/);
     const { body: document } = await ours.ask.get('/api/docs/openapi.json').expect(200);
     expect(document.openapi).toBe('3.1.0');
+    // Each shape is told once, and what refers to it finds it.
+    const text = JSON.stringify(document);
+    expect(text.length).toBeLessThan(180_000);
+    const refs = [...text.matchAll(/"\$ref":"#\/([^"]+)"/g)].map(([, path]) => path!.split('/'));
+    expect(refs.length).toBeGreaterThan(500);
+    for (const path of refs) {
+      const found = path.reduce((part, key) => part?.[key], document);
+      expect([path.join('/'), typeof found]).toEqual([path.join('/'), 'object']);
+    }
+    expect(document.paths['/api/feedings'].post).toMatchObject({ 'x-access': 'feeder' });
     const script = await ours.ask.get('/api/docs/swagger-ui-init.js').expect(200);
     for (const { path } of Object.values(routes)) {
       expect(script.text).toContain(path.replace(/:(\w+)/g, '{$1}'));
