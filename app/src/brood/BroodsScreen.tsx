@@ -4,7 +4,7 @@ import { Pressable, View } from 'react-native';
 import { ScreenTools } from '../shell';
 import { SIZES, themed, useColours, useWide } from '../theme';
 import { useFormat } from '../store';
-import { Button, Card, Disclosure, Empty, Fault, Screen, Skeleton, Text } from '../ui';
+import { Button, Card, Disclosure, Empty, Screen, Text, Waiting } from '../ui';
 import { BroodDetail } from './BroodDetail';
 import { BroodWorkList } from './BroodWorkList';
 import { CalendarCard } from './CalendarCard';
@@ -45,10 +45,8 @@ export function BroodsScreen({ id }: { id?: string }) {
       }
       aside={detail}
     >
-      {problem ? (
-        <Fault problem={problem} onRetry={'retry' in rest ? rest.retry : () => undefined} />
-      ) : !data ? (
-        <Skeleton rows={3} height={180} />
+      {!data ? (
+        <Waiting of={{ problem, ...rest }} rows={3} height={180} />
       ) : alone ? (
         detail
       ) : data.all.length === 0 ? (

@@ -10,18 +10,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { api, useHouse, useNow, useFormat, type AppData } from '../store';
-import {
-  Button,
-  Card,
-  Empty,
-  Fault,
-  ListRow,
-  Picker,
-  Screen,
-  Skeleton,
-  Stepper,
-  Text,
-} from '../ui';
+import { Button, Card, Empty, ListRow, Picker, Screen, Stepper, Text, Waiting } from '../ui';
 import { TriggerCard } from './TriggerCard';
 import { servingOf, useConditioning, type Rich } from './useConditioning';
 
@@ -32,9 +21,7 @@ export function ConditionScreen({ group }: { group?: string }) {
   const house = useHouse();
   return (
     <Screen title="Condition a pair" back="/broods">
-      {house.problem ? (
-        <Fault problem={house.problem} onRetry={() => 'retry' in house && house.retry()} />
-      ) : house.data ? (
+      {house.data ? (
         house.data.house.groups.length === 0 ? (
           <Empty
             title="No fish yet"
@@ -44,7 +31,7 @@ export function ConditionScreen({ group }: { group?: string }) {
           <Condition data={house.data} asked={group} />
         )
       ) : (
-        <Skeleton rows={4} height={72} />
+        <Waiting of={house} rows={4} height={72} />
       )}
     </Screen>
   );

@@ -2,7 +2,7 @@ import type { Problem } from '@open-larder/contract';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { api, useFormat } from '../store';
-import { Button, Card, Fault, ListRow, Skeleton, Text, useToast } from '../ui';
+import { Button, Card, ListRow, Text, useToast, Waiting } from '../ui';
 import type { Brood } from './useBroods';
 import { formatEvent } from './labels';
 import { stampFor } from '../store/intent';
@@ -17,8 +17,7 @@ export function HistoryCard({ brood }: { brood: Brood }) {
   const { data: events, error, refetch } = api.useBroodEventsQuery(brood.id);
   const [undo] = api.useUndoBroodEventMutation();
   const [all, setAll] = useState(false);
-  if (error && !events) return <Fault problem={error as Problem} onRetry={() => void refetch()} />;
-  if (!events) return <Skeleton rows={3} height={52} />;
+  if (!events) return <Waiting of={{ error, refetch }} rows={3} height={52} />;
   if (events.length === 0) return null;
   const tubName = (id: string) => brood.tubs.find((tub) => tub.id === id)?.name ?? 'a tub';
   const foodName = (key: string) =>

@@ -8,16 +8,15 @@ import {
   Button,
   Choice,
   DateField,
-  Fault,
   NumberField,
   Picker,
   Screen,
-  Skeleton,
   Text,
   upperFirst,
   useToast,
   fieldErrorsOf,
   type FieldErrors,
+  Waiting,
 } from '../ui';
 import { BroodFieldsInput, defaultsOf, type BroodDraft } from './fields';
 import { TubFields, type TubDraft } from './TubsCard';
@@ -36,21 +35,12 @@ const BEGIN_WORDS: Record<Beginning, string> = {
 export function NewBroodScreen({ tank, group }: { tank?: string; group?: string }) {
   const broods = useBroods();
   const house = useHouse();
-  const problem = broods.problem ?? house.problem;
   return (
     <Screen title="Begin a brood" back="/broods">
-      {problem ? (
-        <Fault
-          problem={problem}
-          onRetry={() => {
-            if ('retry' in broods) broods.retry();
-            if ('retry' in house) house.retry();
-          }}
-        />
-      ) : broods.data && house.data ? (
+      {broods.data && house.data ? (
         <Begin broods={broods.data} data={house.data} tank={tank} group={group} />
       ) : (
-        <Skeleton rows={5} height={64} />
+        <Waiting of={[broods, house]} rows={5} height={64} />
       )}
     </Screen>
   );

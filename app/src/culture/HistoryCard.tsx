@@ -2,7 +2,7 @@ import type { Problem } from '@open-larder/contract';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { api, useFormat } from '../store';
-import { Button, Card, Fault, ListRow, Skeleton, Text, useToast } from '../ui';
+import { Button, Card, ListRow, Text, useToast, Waiting } from '../ui';
 import { formatEvent } from './labels';
 import { stampFor } from '../store/intent';
 
@@ -16,8 +16,7 @@ export function HistoryCard({ vesselId }: { vesselId: string }) {
   const { data: events, error, refetch } = api.useVesselEventsQuery(vesselId);
   const [undo] = api.useUndoVesselEventMutation();
   const [all, setAll] = useState(false);
-  if (error && !events) return <Fault problem={error as Problem} onRetry={() => void refetch()} />;
-  if (!events) return <Skeleton rows={3} height={52} />;
+  if (!events) return <Waiting of={{ error, refetch }} rows={3} height={52} />;
   if (events.length === 0) return null;
   const shown = all ? events : events.slice(0, FIRST);
   const takeBack = async (id: string) => {

@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { LarderTabs } from '../larder/LarderTabs';
 import { ScreenTools } from '../shell';
 import { themed, useColours, useWide } from '../theme';
-import { Button, Disclosure, Empty, Fault, Screen, Skeleton, Text } from '../ui';
+import { Button, Disclosure, Empty, Screen, Text, Waiting } from '../ui';
 import { useCultures, type Cultures } from './useCultures';
 import { VesselCard } from './VesselCard';
 import { VesselDetail } from './VesselDetail';
@@ -47,10 +47,8 @@ export function LiveScreen({ id }: { id?: string }) {
       aside={detail}
     >
       {alone ? null : <LarderTabs on="live" />}
-      {problem ? (
-        <Fault problem={problem} onRetry={'retry' in rest ? rest.retry : () => undefined} />
-      ) : !data ? (
-        <Skeleton rows={3} height={180} />
+      {!data ? (
+        <Waiting of={{ problem, ...rest }} rows={3} height={180} />
       ) : alone ? (
         detail
       ) : data.all.length === 0 ? (

@@ -23,17 +23,16 @@ import {
   Card,
   Choice,
   DateField,
-  Fault,
   Field,
   NumberField,
   Picker,
   Screen,
-  Skeleton,
   Stepper,
   Text,
   useToast,
   fieldErrorsOf,
   type FieldErrors,
+  Waiting,
 } from '../ui';
 import { ClarityChoice, DensityChoice } from './DensityChoice';
 import { VesselFieldsInput, type Draft } from './fields';
@@ -47,10 +46,8 @@ export function NewVesselScreen({ from }: { from?: string }) {
   const { data, problem, ...rest } = useCultures();
   return (
     <Screen title="Start a culture" back="/larder/live">
-      {problem ? (
-        <Fault problem={problem} onRetry={'retry' in rest ? rest.retry : () => undefined} />
-      ) : !data ? (
-        <Skeleton rows={4} height={72} />
+      {!data ? (
+        <Waiting of={{ problem, ...rest }} rows={4} height={72} />
       ) : (
         <Guide data={data} parent={data.kept.find(({ id }) => id === from) ?? null} />
       )}

@@ -12,18 +12,7 @@ import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { api, useHouse, useNow, useFormat, type AppData } from '../store';
-import {
-  Button,
-  Card,
-  Choice,
-  Empty,
-  Fault,
-  ListRow,
-  Screen,
-  Skeleton,
-  Text,
-  lazyComponent,
-} from '../ui';
+import { Button, Card, Choice, Empty, ListRow, Screen, Text, lazyComponent, Waiting } from '../ui';
 import { startCulture, type CultureWorker } from '../workers/culture';
 import { useWork } from '../workers/useWork';
 import { Working } from '../workers/Working';
@@ -43,21 +32,12 @@ const SURE = [0.9, 0.95, 0.99] as const;
 export function SupplyScreen() {
   const house = useHouse();
   const cultures = useCultures();
-  const problem = house.problem ?? cultures.problem;
   return (
     <Screen title="Live supply" back="/larder/live" detail="Six weeks from today">
-      {problem ? (
-        <Fault
-          problem={problem}
-          onRetry={() => {
-            if (!house.data) house.retry();
-            if (!cultures.data) cultures.retry();
-          }}
-        />
-      ) : house.data && cultures.data ? (
+      {house.data && cultures.data ? (
         <Supplies data={house.data} cultures={cultures.data} />
       ) : (
-        <Skeleton rows={3} height={160} />
+        <Waiting of={[house, cultures]} rows={3} height={160} />
       )}
     </Screen>
   );

@@ -17,14 +17,13 @@ import {
   Button,
   Choices,
   Empty,
-  Fault,
   Screen,
-  Skeleton,
   StaleNotice,
   Text,
   useDraft,
   useSave,
   useToast,
+  Waiting,
 } from '../ui';
 import { Findings } from './Findings';
 import { reviewDiet } from './look';
@@ -36,10 +35,8 @@ export function DietScreen({ id }: { id: string }) {
   const loaded = useHouse();
   const group = loaded.data?.groups.find((one) => one.id === id);
   const foods = loaded.data?.foods.filter((food) => !food.archived) ?? [];
-  const body = loaded.problem ? (
-    <Fault problem={loaded.problem} onRetry={loaded.retry} />
-  ) : !loaded.data ? (
-    <Skeleton rows={4} />
+  const body = !loaded.data ? (
+    <Waiting of={loaded} rows={4} />
   ) : !group ? (
     <Empty title="No such group" text="It may have been ended. Go back to its tank." />
   ) : foods.length === 0 ? (

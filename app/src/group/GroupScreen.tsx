@@ -21,15 +21,14 @@ import {
   Button,
   Card,
   Empty,
-  Fault,
   lazyComponent,
   ListRow,
   Screen,
   Sheet,
-  Skeleton,
   Text,
   useToast,
   WhyLink,
+  Waiting,
 } from '../ui';
 import { DietSummary } from '../diet/DietSummary';
 import { lazyForm } from '../forms/lazyForm';
@@ -58,10 +57,8 @@ export function GroupScreen({ id }: { id: string }) {
       back={group ? `/tanks/${group.tankId}` : '/tanks'}
       aside={loaded.data && group ? <DietSummary group={group} data={loaded.data} /> : null}
     >
-      {loaded.problem ? (
-        <Fault problem={loaded.problem} onRetry={loaded.retry} />
-      ) : !loaded.data ? (
-        <Skeleton rows={4} />
+      {!loaded.data ? (
+        <Waiting of={loaded} rows={4} />
       ) : group ? (
         <GroupFacts group={group} data={loaded.data} />
       ) : (

@@ -4,19 +4,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { lazyForm } from '../forms/lazyForm';
 import { usePrintStory } from '../table/usePrintStory';
-import { api, useNow, useFormat, type AppData } from '../store';
-import {
-  Button,
-  Card,
-  DateField,
-  Fault,
-  FaultLine,
-  ListRow,
-  Sheet,
-  Skeleton,
-  Text,
-  useToast,
-} from '../ui';
+import { api, useNow, useFormat, type AppData, latest } from '../store';
+import { Button, Card, DateField, FaultLine, ListRow, Sheet, Text, useToast, Waiting } from '../ui';
 import { formatEvent, formatSize } from './labels';
 import { stampFor } from '../store/intent';
 
@@ -28,14 +17,13 @@ const FIRST = 6;
 /** What happened to a group, newest first; each can be taken back or corrected, never erased. */
 export function LifeCard({ group, data }: { group: Group; data: AppData }) {
   const format = useFormat();
-  const { data: events, error, refetch } = api.useLifeQuery(group.id);
+  const { data: events, error, refetch } = latest(api.useLifeQuery(group.id));
   const [all, setAll] = useState(false);
   const [chosen, setChosen] = useState<LifeEventRow | null>(null);
   const [correcting, setCorrecting] = useState<LifeEventRow | null>(null);
   const names = namesIn(data);
   const print = usePrintStory();
-  if (error) return <Fault problem={error as Problem} onRetry={() => void refetch()} />;
-  if (!events) return <Skeleton rows={3} height={52} />;
+  if (!events) return <Waiting of={{ error, refetch }} rows={3} height={52} />;
   const shown = all ? events : events.slice(0, FIRST);
   return (
     <View style={{ gap: 8 }}>

@@ -8,7 +8,7 @@ import { View } from 'react-native';
 import type { z } from 'zod';
 import { api, useHouse, useNow, useFormat, type AppData } from '../store';
 import { DateInput, MeasureInput, PickerInput, TextInput } from '../forms/inputs';
-import { Button, Fault, Picker, Screen, Skeleton, useDraft, useSave, useToast } from '../ui';
+import { Button, Picker, Screen, useDraft, useSave, useToast, Waiting } from '../ui';
 import { useSpeciesSearch } from '../species/useSpeciesSearch';
 import { Counts } from './Counts';
 import { speciesPicks } from './picks';
@@ -26,12 +26,10 @@ export function NewGroupScreen({ tankId }: { tankId: string }) {
       detail={tank ? `in ${tank.name}` : undefined}
       back={`/tanks/${tankId}`}
     >
-      {loaded.problem ? (
-        <Fault problem={loaded.problem} onRetry={loaded.retry} />
-      ) : loaded.data ? (
+      {loaded.data ? (
         <GroupForm tankId={tankId} data={loaded.data} />
       ) : (
-        <Skeleton rows={5} height={48} />
+        <Waiting of={loaded} rows={5} height={48} />
       )}
     </Screen>
   );

@@ -1,4 +1,4 @@
-import type { Group, LifeEventRow, Problem } from '@open-larder/contract';
+import type { Group, LifeEventRow } from '@open-larder/contract';
 import { formatBodyMass, formatGrams } from '@open-larder/core/food';
 import {
   curveOn,
@@ -21,13 +21,12 @@ import {
   Button,
   Card,
   Empty,
-  Fault,
   ListRow,
   NumberField,
   Screen,
-  Skeleton,
   Text,
   lazyComponent,
+  Waiting,
 } from '../ui';
 import { KeptPicture } from './KeptPicture';
 import { RecordNote } from '../forecasts/RecordNote';
@@ -44,19 +43,10 @@ export function GrowthScreen({ id }: { id: string }) {
   const loaded = useHouse();
   const life = api.useLifeQuery(id);
   const group = loaded.data?.groups.find((one) => one.id === id);
-  const problem = loaded.problem ?? (life.data ? undefined : (life.error as Problem | undefined));
   return (
     <Screen title="Growth" detail={group?.name} back={group ? `/groups/${id}` : '/tanks'}>
-      {problem ? (
-        <Fault
-          problem={problem}
-          onRetry={() => {
-            if (loaded.problem) loaded.retry();
-            void life.refetch();
-          }}
-        />
-      ) : !loaded.data || !life.data ? (
-        <Skeleton rows={4} height={80} />
+      {!loaded.data || !life.data ? (
+        <Waiting of={[loaded, life]} rows={4} height={80} />
       ) : group ? (
         <GrowthOf group={group} data={loaded.data} events={life.data} />
       ) : (

@@ -11,16 +11,15 @@ import {
   Button,
   Card,
   Choice,
-  Fault,
   ListRow,
   NumberField,
   Sheet,
-  Skeleton,
   StaleNotice,
   Text,
   TimeField,
   useSave,
   useToast,
+  Waiting,
 } from '../ui';
 import { formIntent } from '../store/intent';
 
@@ -35,9 +34,7 @@ export function Moments() {
   return (
     <View style={{ gap: 12 }}>
       <Text variant="subtitle">Moments of the day</Text>
-      {error ? (
-        <Fault problem={error as Problem} onRetry={() => void refetch()} />
-      ) : data ? (
+      {data ? (
         <Card>
           {shown.map((moment, index) => (
             <ListRow
@@ -50,7 +47,7 @@ export function Moments() {
           ))}
         </Card>
       ) : (
-        <Skeleton rows={3} height={56} />
+        <Waiting of={{ error, refetch }} rows={3} height={56} />
       )}
       <View style={{ alignItems: 'flex-start' }}>
         <Button label="Name a new moment" onPress={() => setOpen('new')} />

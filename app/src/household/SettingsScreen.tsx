@@ -1,5 +1,5 @@
 import { zodResolver } from '@hookform/resolvers/zod';
-import { householdEdit, type HouseholdSettings, type Problem } from '@open-larder/contract';
+import { householdEdit, type HouseholdSettings } from '@open-larder/contract';
 import { Controller, useForm } from 'react-hook-form';
 import { Linking, View } from 'react-native';
 import type { z } from 'zod';
@@ -9,14 +9,13 @@ import { StepperInput, TextInput } from '../forms/inputs';
 import {
   Button,
   Choice,
-  Fault,
   Field,
   Screen,
-  Skeleton,
   StaleNotice,
   Text,
   useSave,
   useToast,
+  Waiting,
 } from '../ui';
 import { DeviceChoices } from './DeviceChoices';
 import { Moments } from './Moments';
@@ -26,12 +25,10 @@ export function SettingsScreen() {
   return (
     <Screen title="Settings" back="/round" aside={<Moments />}>
       <DeviceChoices />
-      {error ? (
-        <Fault problem={error as Problem} onRetry={() => void refetch()} />
-      ) : data ? (
+      {data ? (
         <HouseholdForm household={data} />
       ) : (
-        <Skeleton rows={5} height={48} />
+        <Waiting of={{ error, refetch }} rows={5} height={48} />
       )}
       <NarrowMoments />
       <View style={{ alignItems: 'flex-start', gap: 8 }}>

@@ -8,7 +8,7 @@ import { Pressable, ScrollView, View } from 'react-native';
 import { FoodSign } from '../draw/FoodSign';
 import { useHouse, useFormat, type Format } from '../store';
 import { SIZES, themed } from '../theme';
-import { Empty, Fault, Field, matches, Picker, Screen, Skeleton, Text } from '../ui';
+import { Empty, Field, matches, Picker, Screen, Text, Waiting } from '../ui';
 import { eatersOf, suits, type ForWhom } from './eaters';
 
 /** The foods on the shelf side by side, for one group of the house, sorted by any figure. */
@@ -28,11 +28,7 @@ export function CompareScreen() {
       detail={data ? `${found.length} foods` : undefined}
     >
       {!data ? (
-        house.problem ? (
-          <Fault problem={house.problem} onRetry={house.retry} />
-        ) : (
-          <Skeleton rows={6} height={48} />
-        )
+        <Waiting of={house} rows={6} height={48} />
       ) : shelf.length === 0 ? (
         <Empty
           title="The shelf is empty"

@@ -1,5 +1,5 @@
 import { zodResolver } from '@hookform/resolvers/zod';
-import { foodEdit, type FoodRow, type Problem } from '@open-larder/contract';
+import { foodEdit, type FoodRow } from '@open-larder/contract';
 import { useRouter } from 'expo-router';
 import { useForm } from 'react-hook-form';
 import type { z } from 'zod';
@@ -7,14 +7,13 @@ import { api } from '../store';
 import {
   Button,
   Empty,
-  Fault,
   Screen,
-  Skeleton,
   StaleNotice,
   useDraft,
   useSave,
   useToast,
   lowerFirst,
+  Waiting,
 } from '../ui';
 import { FoodFields } from './FoodFields';
 
@@ -25,10 +24,8 @@ export function EditFoodScreen({ id }: { id: string }) {
   const food = foods.data?.find((one) => one.id === id);
   return (
     <Screen title={food ? `Change ${lowerFirst(food.name)}` : 'Change food'} back={`/larder/${id}`}>
-      {foods.error ? (
-        <Fault problem={foods.error as Problem} onRetry={() => void foods.refetch()} />
-      ) : !foods.data ? (
-        <Skeleton rows={5} height={48} />
+      {!foods.data ? (
+        <Waiting of={foods} rows={5} height={48} />
       ) : food ? (
         <FoodForm food={food} />
       ) : (

@@ -1,4 +1,4 @@
-import type { FoodRow, Problem } from '@open-larder/contract';
+import type { FoodRow } from '@open-larder/contract';
 import { useRouter } from 'expo-router';
 import Plus from 'lucide-react-native/icons/plus';
 import { useState } from 'react';
@@ -7,7 +7,7 @@ import { Jar } from '../draw/Jar';
 import { ScreenTools } from '../shell';
 import { api, useNow, useFormat } from '../store';
 import { SIZES, themed, useColours, useWide } from '../theme';
-import { Button, Choice, Empty, Fault, Field, matches, Screen, Skeleton, Text } from '../ui';
+import { Button, Choice, Empty, Field, matches, Screen, Text, Waiting } from '../ui';
 import { Corrected } from './Corrected';
 import { FoodDetail } from './FoodDetail';
 import { LarderTabs } from './LarderTabs';
@@ -36,7 +36,6 @@ export function LarderScreen({ id }: { id?: string }) {
   const chosen =
     all.find((food) => food.id === id) ?? (wide && !id ? mostUrgent(all, byFood) : undefined);
   const alone = id !== undefined && !wide;
-  const problem = (foods.error ?? supply.error) as Problem | undefined;
   const perDay = supply.data?.foods.reduce((sum, one) => sum + (one.costPerDayMinor ?? 0), 0) ?? 0;
   const detail = chosen ? (
     <FoodDetail key={chosen.id} food={chosen} supply={byFood.get(chosen.id)} />
@@ -66,10 +65,8 @@ export function LarderScreen({ id }: { id?: string }) {
     >
       {alone ? null : <LarderTabs on="shelf" />}
       {alone ? null : <Corrected />}
-      {problem && !foods.data ? (
-        <Fault problem={problem} onRetry={() => void foods.refetch()} />
-      ) : !foods.data ? (
-        <Skeleton rows={3} height={150} />
+      {!foods.data ? (
+        <Waiting of={foods} rows={3} height={150} />
       ) : alone ? (
         detail
       ) : all.length === 0 ? (

@@ -3,17 +3,7 @@ import { recipeEdit, type FoodRow, type RecipeEdit, type RecipeRow } from '@open
 import { useRouter } from 'expo-router';
 import { useForm } from 'react-hook-form';
 import { api } from '../store';
-import {
-  Button,
-  Empty,
-  Fault,
-  Screen,
-  Skeleton,
-  StaleNotice,
-  useDraft,
-  useSave,
-  useToast,
-} from '../ui';
+import { Button, Empty, Screen, StaleNotice, useDraft, useSave, useToast, Waiting } from '../ui';
 import { RecipeForm } from './RecipeForm';
 import { useKitchen } from './useKitchen';
 
@@ -26,11 +16,7 @@ export function EditRecipeScreen({ id }: { id: string }) {
       back={`/larder/recipes/${id}`}
     >
       {!data ? (
-        problem ? (
-          <Fault problem={problem} onRetry={retry} />
-        ) : (
-          <Skeleton rows={5} height={48} />
-        )
+        <Waiting of={{ problem, retry }} rows={5} height={48} />
       ) : recipe ? (
         <EditForm recipe={recipe} foods={data.foods} />
       ) : (

@@ -4,7 +4,7 @@ import { useRouter } from 'expo-router';
 import { useForm } from 'react-hook-form';
 import type { z } from 'zod';
 import { api } from '../store';
-import { Button, Fault, Screen, Skeleton, useDraft, useSave, useToast } from '../ui';
+import { Button, Screen, useDraft, useSave, useToast, Waiting } from '../ui';
 import { RecipeForm } from './RecipeForm';
 import { useKitchen } from './useKitchen';
 import { formIntent } from '../store/intent';
@@ -48,11 +48,7 @@ export function NewRecipeScreen() {
   return (
     <Screen title="A new recipe" back="/larder/recipes">
       {!data ? (
-        problem ? (
-          <Fault problem={problem} onRetry={retry} />
-        ) : (
-          <Skeleton rows={5} height={48} />
-        )
+        <Waiting of={{ problem, retry }} rows={5} height={48} />
       ) : (
         <>
           <RecipeForm form={form as never} foods={data.foods} product={ids.foodId} />

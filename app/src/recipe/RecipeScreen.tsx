@@ -7,7 +7,7 @@ import { View } from 'react-native';
 import { FoodSign } from '../draw/FoodSign';
 import { api, useFormat } from '../store';
 import { useWide } from '../theme';
-import { Button, Card, Empty, Fault, ListRow, Screen, Skeleton, Text, useToast } from '../ui';
+import { Button, Card, Empty, ListRow, Screen, Text, useToast, Waiting } from '../ui';
 import { usePrintLabels } from '../larder/usePrintLabels';
 import { BatchSheet } from './BatchSheet';
 import { MixCard } from './MixCard';
@@ -27,11 +27,7 @@ export function RecipeScreen({ id }: { id: string }) {
       aside={wide && data && recipe ? <Batches recipe={recipe} foods={data.foods} /> : undefined}
     >
       {!data ? (
-        problem ? (
-          <Fault problem={problem} onRetry={retry} />
-        ) : (
-          <Skeleton rows={5} height={56} />
-        )
+        <Waiting of={{ problem, retry }} rows={5} height={56} />
       ) : !recipe ? (
         <Empty title="No such recipe" text="It may have been put away. Go back to the recipes." />
       ) : (

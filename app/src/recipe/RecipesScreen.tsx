@@ -3,7 +3,7 @@ import Plus from 'lucide-react-native/icons/plus';
 import { FoodSign } from '../draw/FoodSign';
 import { useFormat } from '../store';
 import { useColours } from '../theme';
-import { Button, Card, Empty, Fault, ListRow, Screen, Skeleton } from '../ui';
+import { Button, Card, Empty, ListRow, Screen, Waiting } from '../ui';
 import { triedMix, useKitchen } from './useKitchen';
 import { formatMix } from './labels';
 
@@ -31,11 +31,7 @@ export function RecipesScreen() {
       }
     >
       {!data ? (
-        problem ? (
-          <Fault problem={problem} onRetry={retry} />
-        ) : (
-          <Skeleton rows={3} height={64} />
-        )
+        <Waiting of={{ problem, retry }} rows={3} height={64} />
       ) : kept.length === 0 ? (
         <Empty
           title="No recipe yet"

@@ -1,6 +1,5 @@
-import type { Problem } from '@open-larder/contract';
-import { api, useFormat } from '../store';
-import { Fault, Sheet, Skeleton, Text, lazyComponent } from '../ui';
+import { api, useFormat, latest } from '../store';
+import { Sheet, Text, lazyComponent, Waiting } from '../ui';
 import type { ServedSum } from './served';
 
 const Chart = lazyComponent(async () => (await import('./Chart')).default);
@@ -15,7 +14,7 @@ interface Props {
 /** How much of one food a group ate, week by week. */
 export function AcceptanceSheet({ sum, pair, span, onClose }: Props) {
   const format = useFormat();
-  const { data, error, refetch } = api.useAcceptanceQuery({ id: pair.groupId, ...span });
+  const { data, error, refetch } = latest(api.useAcceptanceQuery({ id: pair.groupId, ...span }));
   const food = data?.foods.find((one) => one.foodId === pair.foodId);
   const known = (food?.taken ?? []).flatMap((taken, at) =>
     taken === null ? [] : [{ week: data!.weeks[at]!, percent: 100 * taken }],
@@ -26,10 +25,8 @@ export function AcceptanceSheet({ sum, pair, span, onClose }: Props) {
   return (
     <Sheet title={`${sum.name}: week by week`} open onClose={onClose}>
       <Text tone="quiet">{sum.detail}</Text>
-      {error ? (
-        <Fault problem={error as Problem} onRetry={() => void refetch()} />
-      ) : !data ? (
-        <Skeleton rows={1} height={240} />
+      {!data ? (
+        <Waiting of={{ error, refetch }} rows={1} height={240} />
       ) : known.length < 2 ? (
         <Text>
           {known[0]

@@ -1,15 +1,15 @@
-import type { Account, Problem } from '@open-larder/contract';
+import type { Account } from '@open-larder/contract';
 import { formatGrams } from '@open-larder/core/food';
 import { addDays } from '@open-larder/core/round';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { FoodSign } from '../draw/FoodSign';
-import { useFormat } from '../store';
+import { useFormat, latest } from '../store';
 import { call } from '../store/call';
 import { ledgerApi } from '../store/ledgerApi';
 import { saveFile } from '../table/saveFile';
-import { Button, Card, Choice, Empty, Fault, ListRow, Skeleton, Text, useToast } from '../ui';
+import { Button, Card, Choice, Empty, ListRow, Text, useToast, Waiting } from '../ui';
 import {
   lossesOf,
   formatEaten,
@@ -31,7 +31,7 @@ export function AccountView({ to }: { to: string }) {
   const [days, setDays] = useState(91);
   const [part, setPart] = useState<Part>('groups');
   const span = { from: addDays(to, 1 - days), to };
-  const { data, error, refetch } = ledgerApi.useAccountQuery(span);
+  const { data, error, refetch } = latest(ledgerApi.useAccountQuery(span));
   const save = async () => {
     const answer = await call('exportAccount', { query: { ...span, part } });
     if ('error' in answer) toast(answer.error.detail, { tone: 'error' });
@@ -54,10 +54,8 @@ export function AccountView({ to }: { to: string }) {
         <Button label="Compare" onPress={() => router.push('/records/compare')} />
         <Button variant="bare" label="Save as CSV" onPress={() => save()} />
       </View>
-      {error ? (
-        <Fault problem={error as Problem} onRetry={() => void refetch()} />
-      ) : !data ? (
-        <Skeleton rows={4} height={72} />
+      {!data ? (
+        <Waiting of={{ error, refetch }} rows={4} height={72} />
       ) : data[part].length === 0 ? (
         <Empty
           title="Nothing happened in these days"

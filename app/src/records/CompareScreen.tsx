@@ -1,11 +1,10 @@
-import type { Problem } from '@open-larder/contract';
 import { addDays } from '@open-larder/core/round';
 import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { GrowthCurve } from '../draw/GrowthCurve';
-import { useHouse, useNow, useFormat, type AppData } from '../store';
+import { useHouse, useNow, useFormat, type AppData, latest } from '../store';
 import { ledgerApi } from '../store/ledgerApi';
-import { Button, Card, Choice, Empty, Fault, Picker, Screen, Skeleton, Text } from '../ui';
+import { Button, Card, Choice, Empty, Picker, Screen, Text, Waiting } from '../ui';
 import { startGrowth, type GrowthWorker } from '../workers/growth';
 import type { Fitted } from '../workers/growthWork';
 import { useWork } from '../workers/useWork';
@@ -26,10 +25,8 @@ export function CompareScreen() {
   const [by, setBy] = useState<By>('groups');
   return (
     <Screen title="Compare" back="/records">
-      {house.problem ? (
-        <Fault problem={house.problem} onRetry={house.retry} />
-      ) : !house.data ? (
-        <Skeleton rows={3} height={80} />
+      {!house.data ? (
+        <Waiting of={house} rows={3} height={80} />
       ) : kept(house.data).length === 0 ? (
         <Empty
           title="No fish to compare yet"
@@ -75,7 +72,7 @@ function Groups({ data }: { data: AppData }) {
   const groups = kept(data);
   const [ids, setIds] = useState<string[]>(() => groups.slice(0, 2).map(({ id }) => id));
   const span = { from: addDays(now.day, 1 - days), to: now.day };
-  const { data: account, error, refetch } = ledgerApi.useAccountQuery(span);
+  const { data: account, error, refetch } = latest(ledgerApi.useAccountQuery(span));
   const chosen = ids.flatMap((id) => groups.find((group) => group.id === id) ?? []);
   return (
     <View style={{ gap: 16 }}>
@@ -111,10 +108,8 @@ function Groups({ data }: { data: AppData }) {
         </View>
       ) : null}
       <SpanChoice value={days} onChange={setDays} />
-      {error ? (
-        <Fault problem={error as Problem} onRetry={() => void refetch()} />
-      ) : !account ? (
-        <Skeleton rows={3} height={60} />
+      {!account ? (
+        <Waiting of={{ error, refetch }} rows={3} height={60} />
       ) : chosen.length < 2 ? (
         <Text>Choose at least two.</Text>
       ) : (
@@ -144,7 +139,6 @@ function Seasons({ data }: { data: AppData }) {
     ledgerApi.useAccountQuery(spanOf(c)),
     ledgerApi.useAccountQuery(spanOf(d)),
   ];
-  const failed = report.find(({ error }) => error);
   return (
     <View style={{ gap: 16 }}>
       <Picker
@@ -153,13 +147,8 @@ function Seasons({ data }: { data: AppData }) {
         onChange={setId}
         picks={groups.map(({ id: value, name }) => ({ value, title: name }))}
       />
-      {failed ? (
-        <Fault
-          problem={failed.error as Problem}
-          onRetry={() => report.forEach(({ refetch }) => void refetch())}
-        />
-      ) : report.some((one) => !one.data) ? (
-        <Skeleton rows={3} height={60} />
+      {report.some((one) => !one.data) ? (
+        <Waiting of={report} rows={3} height={60} />
       ) : (
         <CompareTable
           label="Seasons beside each other"
@@ -218,7 +207,7 @@ function BatchesOf({ speciesKey, data }: { speciesKey: string; data: AppData }) 
     [data, speciesKey],
   );
   const ids = useMemo(() => groups.map(({ id }) => id), [groups]);
-  const { data: lives, error, refetch } = ledgerApi.useLivesQuery(ids);
+  const { data: lives, error, refetch } = latest(ledgerApi.useLivesQuery(ids));
   const adultCm = data.species.get(speciesKey)?.adultLengthCm ?? 10;
   const batches = useMemo(
     () =>
@@ -227,8 +216,7 @@ function BatchesOf({ speciesKey, data }: { speciesKey: string; data: AppData }) 
         : null,
     [lives, groups, adultCm],
   );
-  if (error) return <Fault problem={error as Problem} onRetry={() => void refetch()} />;
-  if (!batches) return <Skeleton rows={3} height={80} />;
+  if (!batches) return <Waiting of={{ error, refetch }} rows={3} height={80} />;
   if (batches.length < 2) {
     return (
       <Empty

@@ -3,7 +3,7 @@ import { formatMgL } from '@open-larder/core/units';
 import { View } from 'react-native';
 import { api, useFormat, type Format } from '../store';
 import { ledgerApi } from '../store/ledgerApi';
-import { Button, Card, Empty, Fault, ListRow, Skeleton, useToast } from '../ui';
+import { Button, Card, Empty, ListRow, useToast, Waiting } from '../ui';
 import { stampFor } from '../store/intent';
 
 /** What was proposed, what was answered, and what it led to, newest first. */
@@ -14,8 +14,7 @@ export function DecidedView() {
     refetchOnMountOrArgChange: true,
   });
   const [undo] = api.useUndoAnswerMutation();
-  if (error) return <Fault problem={error as Problem} onRetry={() => void refetch()} />;
-  if (!data) return <Skeleton rows={4} height={72} />;
+  if (!data) return <Waiting of={{ error, refetch }} rows={4} height={72} />;
   if (data.length === 0) {
     return (
       <Empty

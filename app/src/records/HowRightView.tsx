@@ -1,4 +1,3 @@
-import type { Problem } from '@open-larder/contract';
 import { CALIBRATED_FROM } from '@open-larder/core/forecasts';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -14,13 +13,12 @@ import {
   type KindRecord,
 } from '../forecasts/labels';
 import { useFormat } from '../store';
-import { Card, Disclosure, Empty, Fault, ListRow, Skeleton, Text } from '../ui';
+import { Card, Disclosure, Empty, ListRow, Text, Waiting } from '../ui';
 
 /** How right the forecasts were that came true, kind by kind. */
 export function HowRightView() {
   const { data, error, refetch } = useForecastRecords();
-  if (error && !data) return <Fault problem={error as Problem} onRetry={() => void refetch()} />;
-  if (!data) return <Skeleton rows={4} height={96} />;
+  if (!data) return <Waiting of={{ error, refetch }} rows={4} height={96} />;
   if (data.kinds.length === 0 && data.pending === 0) {
     return (
       <Empty

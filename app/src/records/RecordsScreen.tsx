@@ -1,13 +1,12 @@
 import { addDays } from '@open-larder/core/round';
-import type { Problem } from '@open-larder/contract';
 import ChevronLeft from 'lucide-react-native/icons/chevron-left';
 import ChevronRight from 'lucide-react-native/icons/chevron-right';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { ScreenTools } from '../shell';
-import { api, useNow, useFormat } from '../store';
+import { api, useNow, useFormat, latest } from '../store';
 import { useColours } from '../theme';
-import { Empty, Fault, IconButton, Screen, Skeleton, Tabs, Text } from '../ui';
+import { Empty, IconButton, Screen, Tabs, Text, Waiting } from '../ui';
 import { lazyComponent } from '../ui/lazyComponent';
 import type { RecordsView } from './Chart';
 import { FoodTable, GroupTable } from './tables';
@@ -36,7 +35,7 @@ export function RecordsScreen({ first = 'groups' }: { first?: RecordsTab }) {
   const ofDays = tab !== 'trials' && tab !== 'decided' && tab !== 'right';
   const to = addDays(now.day, -7 * weeksBack);
   const from = addDays(to, -6);
-  const { data, error, refetch } = api.useConsumptionQuery({ from, to });
+  const { data, error, refetch } = latest(api.useConsumptionQuery({ from, to }));
   const fed = data && data.foods.length > 0;
   return (
     <Screen
@@ -96,10 +95,8 @@ export function RecordsScreen({ first = 'groups' }: { first?: RecordsTab }) {
         <DecidedView />
       ) : tab === 'right' ? (
         <HowRightView />
-      ) : error ? (
-        <Fault problem={error as Problem} onRetry={() => void refetch()} />
       ) : !data ? (
-        <Skeleton rows={2} height={220} />
+        <Waiting of={{ error, refetch }} rows={2} height={220} />
       ) : !fed ? (
         <Empty
           title="Nothing was logged in these days"

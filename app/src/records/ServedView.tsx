@@ -1,4 +1,3 @@
-import type { Problem } from '@open-larder/contract';
 import { formatGrams } from '@open-larder/core/food';
 import { addDays } from '@open-larder/core/round';
 import {
@@ -13,11 +12,11 @@ import ArrowUp from 'lucide-react-native/icons/arrow-up';
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { FoodSign } from '../draw/FoodSign';
-import { api, useFormat } from '../store';
+import { api, useFormat, latest } from '../store';
 import { call } from '../store/call';
 import { saveFile } from '../table/saveFile';
 import { SIZES, themed, useColours, useWide } from '../theme';
-import { Button, Card, Choice, Empty, Fault, Field, Skeleton, Text, useToast } from '../ui';
+import { Button, Card, Choice, Empty, Field, Text, useToast, Waiting } from '../ui';
 import { AcceptanceSheet } from './AcceptanceSheet';
 import { DoneTable } from './DoneTable';
 import { eatenShare, sumServed, totalOf, type By, type ServedSum } from './served';
@@ -35,7 +34,7 @@ export function ServedView({ to }: { to: string }) {
   const [filter, setFilter] = useState('');
   const [looked, setLooked] = useState<ServedSum | null>(null);
   const span = { from: addDays(to, 1 - days), to };
-  const { data, error, refetch } = api.useServedQuery(span);
+  const { data, error, refetch } = latest(api.useServedQuery(span));
   const rows = useMemo(() => sumServed(data?.rows ?? [], by, filter), [data, by, filter]);
   const save = async () => {
     const answer = await call('exportServed', { query: span });
@@ -72,10 +71,8 @@ export function ServedView({ to }: { to: string }) {
         onChange={setFilter}
         placeholder="wafer"
       />
-      {error ? (
-        <Fault problem={error as Problem} onRetry={() => void refetch()} />
-      ) : !data ? (
-        <Skeleton rows={4} height={56} />
+      {!data ? (
+        <Waiting of={{ error, refetch }} rows={4} height={56} />
       ) : data.rows.length === 0 ? (
         <Empty
           title="Nothing was logged in these days"

@@ -1,6 +1,5 @@
 import type {
   Feeding,
-  Problem,
   RoundServingView,
   RoundStopView,
   RoundView,
@@ -16,7 +15,7 @@ import { View } from 'react-native';
 import { api, reading, useHand, useHouse, useNow, useFormat, type AppData } from '../store';
 import { ScreenTools } from '../shell';
 import { useColours } from '../theme';
-import { Button, Empty, Fault, IconButton, Screen, Skeleton, Tabs, Text } from '../ui';
+import { Button, Empty, IconButton, Screen, Tabs, Text, Waiting } from '../ui';
 import { isNear, momentNow, missed, open, servedFoods } from './moments';
 import { Preparing } from './Preparing';
 import { mealsOf } from './late';
@@ -58,7 +57,6 @@ export function RoundScreen({ day: asked }: { day?: string }) {
   const round = api.useRoundQuery({ day, hand }, reading<RoundView>());
   const print = usePrintRound(day);
   const [chosen, setChosen] = useState<string | null>(null);
-  const problem = loaded.problem ?? (round.error as Problem | undefined);
   const ready = loaded.data && round.data ? { data: loaded.data, round: round.data } : null;
   const current = ready
     ? (ready.round.moments.find((one) => one.momentId === chosen) ??
@@ -156,16 +154,8 @@ export function RoundScreen({ day: asked }: { day?: string }) {
     >
       {ready ? (
         <RoundHead {...ready} current={current} minutes={minutes} onChoose={setChosen} />
-      ) : problem ? (
-        <Fault
-          problem={problem}
-          onRetry={() => {
-            if (!loaded.data) loaded.retry();
-            void round.refetch();
-          }}
-        />
       ) : (
-        <Skeleton rows={4} height={120} />
+        <Waiting of={[loaded, round]} rows={4} height={120} />
       )}
       {other ? (
         <OtherSheet

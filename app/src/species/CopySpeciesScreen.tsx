@@ -7,7 +7,7 @@ import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
 import { z } from 'zod';
 import { api, useHouse } from '../store';
-import { Button, Empty, Fault, Screen, Skeleton, Text, useDraft, useSave, useToast } from '../ui';
+import { Button, Empty, Screen, Text, useDraft, useSave, useToast, Waiting } from '../ui';
 import { SpeciesForm, type SpeciesValues } from './SpeciesForm';
 import { formIntent } from '../store/intent';
 
@@ -17,10 +17,8 @@ export function CopySpeciesScreen({ speciesKey }: { speciesKey: string }) {
   const like = loaded.data?.species.get(speciesKey);
   return (
     <Screen title="A species of your own" back={`/species/${speciesKey}`}>
-      {loaded.problem ? (
-        <Fault problem={loaded.problem} onRetry={loaded.retry} />
-      ) : !loaded.data ? (
-        <Skeleton rows={6} height={48} />
+      {!loaded.data ? (
+        <Waiting of={loaded} rows={6} height={48} />
       ) : like ? (
         <CopyForm like={like} />
       ) : (

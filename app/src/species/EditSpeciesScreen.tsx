@@ -6,17 +6,7 @@ import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
 import type { z } from 'zod';
 import { api, useHouse } from '../store';
-import {
-  Button,
-  Empty,
-  Fault,
-  Screen,
-  Skeleton,
-  StaleNotice,
-  useDraft,
-  useSave,
-  useToast,
-} from '../ui';
+import { Button, Empty, Screen, StaleNotice, useDraft, useSave, useToast, Waiting } from '../ui';
 import { SPECIES_SECTIONS } from './fields';
 import { SpeciesForm } from './SpeciesForm';
 
@@ -37,10 +27,8 @@ export function EditSpeciesScreen({ speciesKey }: { speciesKey: string }) {
       title={own ? `Change ${own.entry.common}` : 'Change a species'}
       back={`/species/${speciesKey}`}
     >
-      {loaded.problem ? (
-        <Fault problem={loaded.problem} onRetry={loaded.retry} />
-      ) : !loaded.data ? (
-        <Skeleton rows={6} height={48} />
+      {!loaded.data ? (
+        <Waiting of={loaded} rows={6} height={48} />
       ) : own ? (
         <EditForm own={own} />
       ) : (

@@ -6,7 +6,7 @@ import { Outline } from '../draw/Outline';
 import { ScreenTools } from '../shell';
 import { useHouse, useFormat } from '../store';
 import { TanksTabs } from '../tank/TanksTabs';
-import { Choice, Empty, Fault, Field, FramedRow, ListRow, Screen, Skeleton } from '../ui';
+import { Choice, Empty, Field, FramedRow, ListRow, Screen, Waiting } from '../ui';
 import { useSpeciesSearch } from './useSpeciesSearch';
 import { formatRange } from './labels';
 
@@ -69,10 +69,8 @@ export function SpeciesListScreen() {
       }
     >
       <TanksTabs here="species" />
-      {loaded.problem ? (
-        <Fault problem={loaded.problem} onRetry={loaded.retry} />
-      ) : !species ? (
-        <Skeleton rows={6} height={56} />
+      {!species ? (
+        <Waiting of={loaded} rows={6} height={56} />
       ) : (
         <>
           <Field

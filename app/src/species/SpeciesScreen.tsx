@@ -9,18 +9,7 @@ import { View } from 'react-native';
 import { Outline } from '../draw/Outline';
 import { api, useHouse, useFormat, type AppData } from '../store';
 import { useColours, useWide } from '../theme';
-import {
-  Button,
-  Card,
-  Empty,
-  Fault,
-  ListRow,
-  Screen,
-  Skeleton,
-  Text,
-  upperFirst,
-  useToast,
-} from '../ui';
+import { Button, Card, Empty, ListRow, Screen, Text, upperFirst, useToast, Waiting } from '../ui';
 import { SpeciesLife } from './SpeciesLife';
 import { SpeciesTable } from './SpeciesTable';
 import { formatBoldness } from './labels';
@@ -37,10 +26,8 @@ export function SpeciesScreen({ speciesKey }: { speciesKey: string }) {
       back="/species"
       aside={species ? <SpeciesLife species={species} /> : null}
     >
-      {loaded.problem ? (
-        <Fault problem={loaded.problem} onRetry={loaded.retry} />
-      ) : !loaded.data ? (
-        <Skeleton rows={5} height={80} />
+      {!loaded.data ? (
+        <Waiting of={loaded} rows={5} height={80} />
       ) : species ? (
         <>
           <SpeciesHead species={species} />

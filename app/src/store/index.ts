@@ -8,6 +8,7 @@ export { dismissed, said } from './toast';
 export { useHand } from './useHand';
 export { useHouse, type AppData, type Loaded } from './useHouse';
 export { useHousehold } from './useHousehold';
+export { latest } from './latest';
 export { useNow } from './useNow';
 export { useRow } from './useRow';
 export { cycleDays, useFormat, type DayName, type Format } from './useFormat';

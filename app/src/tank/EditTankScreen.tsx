@@ -1,7 +1,7 @@
 import type { Tank } from '@open-larder/contract';
 import { useRouter } from 'expo-router';
 import { api, useHouse } from '../store';
-import { Empty, Fault, Screen, Skeleton, useToast } from '../ui';
+import { Empty, Screen, useToast, Waiting } from '../ui';
 import { TankForm } from './TankForm';
 
 export function EditTankScreen({ id }: { id: string }) {
@@ -12,10 +12,8 @@ export function EditTankScreen({ id }: { id: string }) {
   const tank = loaded.data?.tanks.find((one) => one.id === id);
   return (
     <Screen title={tank ? `Change ${tank.name}` : 'Change tank'} back={`/tanks/${id}`}>
-      {loaded.problem ? (
-        <Fault problem={loaded.problem} onRetry={loaded.retry} />
-      ) : !loaded.data ? (
-        <Skeleton rows={5} height={48} />
+      {!loaded.data ? (
+        <Waiting of={loaded} rows={5} height={48} />
       ) : tank ? (
         <TankForm
           place={`tank.${id}`}

@@ -1,7 +1,7 @@
-import { blankTank, type Problem, type Tank } from '@open-larder/contract';
+import { blankTank, type Tank } from '@open-larder/contract';
 import { useRouter } from 'expo-router';
 import { api } from '../store';
-import { Fault, Screen, Skeleton, useToast } from '../ui';
+import { Screen, useToast, Waiting } from '../ui';
 import { TankForm } from './TankForm';
 import { formIntent } from '../store/intent';
 
@@ -15,9 +15,7 @@ export function NewTankScreen({ like }: { like?: string }) {
   const model = tanks.data?.find((tank) => tank.id === like);
   return (
     <Screen title={model ? `Another like ${model.name}` : 'A new tank'} back="/tanks">
-      {tanks.error ? (
-        <Fault problem={tanks.error as Problem} onRetry={() => void tanks.refetch()} />
-      ) : tanks.data ? (
+      {tanks.data ? (
         <TankForm
           place={like ? `tank.like.${like}` : 'tank.new'}
           initial={startingFrom(model, tanks.data)}
@@ -29,7 +27,7 @@ export function NewTankScreen({ like }: { like?: string }) {
           }}
         />
       ) : (
-        <Skeleton rows={5} height={48} />
+        <Waiting of={tanks} rows={5} height={48} />
       )}
     </Screen>
   );

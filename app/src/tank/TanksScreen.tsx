@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { ScreenTools } from '../shell';
 import { useHouse, type AppData, useFormat } from '../store';
 import { useColours, useWide } from '../theme';
-import { Button, Empty, Fault, Field, matches, Screen, Skeleton } from '../ui';
+import { Button, Empty, Field, matches, Screen, Waiting } from '../ui';
 import { TankDetail } from './TankDetail';
 import { TankLine } from './TankLine';
 import { lazyComponent } from '../ui/lazyComponent';
@@ -35,13 +35,7 @@ export function TanksScreen({ id }: { id?: string }) {
   if (id !== undefined && !wide) {
     return (
       <Screen title={chosen?.name ?? 'Tank'} back="/tanks">
-        {loaded.problem ? (
-          <Fault problem={loaded.problem} onRetry={loaded.retry} />
-        ) : loaded.data ? (
-          (detail ?? missing)
-        ) : (
-          <Skeleton rows={4} height={110} />
-        )}
+        {loaded.data ? (detail ?? missing) : <Waiting of={loaded} rows={4} height={110} />}
       </Screen>
     );
   }
@@ -78,10 +72,8 @@ export function TanksScreen({ id }: { id?: string }) {
     >
       {walk ? <WalkSheet tanks={tanks} onClose={() => setWalk(false)} /> : null}
       {tanks.length > 0 ? <TanksTabs here="tanks" /> : null}
-      {loaded.problem ? (
-        <Fault problem={loaded.problem} onRetry={loaded.retry} />
-      ) : !loaded.data ? (
-        <Skeleton rows={4} height={110} />
+      {!loaded.data ? (
+        <Waiting of={loaded} rows={4} height={110} />
       ) : tanks.length === 0 ? (
         <NoTanks />
       ) : tanks.length >= MANY ? (

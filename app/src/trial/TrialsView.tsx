@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useHouse, useNow, useFormat, type AppData } from '../store';
 import { ledgerApi } from '../store/ledgerApi';
-import { Button, Card, Empty, Fault, ListRow, Skeleton, Text, useToast } from '../ui';
+import { Button, Card, Empty, ListRow, Text, useToast, Waiting } from '../ui';
 import { formatDoubts, formatNeeded, formatResult } from './labels';
 import { TrialSheet } from './TrialSheet';
 
@@ -38,10 +38,8 @@ export function TrialsView() {
           />
         ) : null}
       </View>
-      {error ? (
-        <Fault problem={error as Problem} onRetry={() => void refetch()} />
-      ) : !data ? (
-        <Skeleton rows={2} height={140} />
+      {!data ? (
+        <Waiting of={{ error, refetch }} rows={2} height={140} />
       ) : trials.length === 0 ? (
         <Empty
           title="No trial yet"

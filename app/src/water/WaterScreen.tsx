@@ -1,4 +1,4 @@
-import type { Problem, Tank, WaterEventRow, WaterRow } from '@open-larder/contract';
+import type { Tank, WaterEventRow, WaterRow } from '@open-larder/contract';
 import { refillFor } from '@open-larder/contract/refill';
 import { addDays, daysBetween } from '@open-larder/core/round';
 import { formatNumber, formatMgL } from '@open-larder/core/units';
@@ -16,15 +16,14 @@ import {
   Button,
   Card,
   Empty,
-  Fault,
   ListRow,
   NumberField,
   Screen,
   Sheet,
-  Skeleton,
   Text,
   type FieldErrors,
   lazyComponent,
+  Waiting,
 } from '../ui';
 import { DownCard } from './DownCard';
 import { KeepsCard } from './KeepsCard';
@@ -46,19 +45,17 @@ export function WaterScreen({ id }: { id: string }) {
   const events = api.useWaterEventsQuery(id);
   const tank = tanks.data?.find((one) => one.id === id);
   const row = waters.data?.find(({ tankId }) => tankId === id);
-  const faulty = [tanks, waters, events].find(({ error, data }) => error && !data);
-  const body = faulty ? (
-    <Fault problem={faulty.error as Problem} onRetry={() => void faulty.refetch()} />
-  ) : !tanks.data || !waters.data || !events.data ? (
-    <Skeleton rows={4} height={80} />
-  ) : !tank || !row ? (
-    <Empty title="No such tank" text="It may have been put away. Go back to the tanks." />
-  ) : row.status === null ? (
-    <Empty
-      title="How much water it holds is not known"
-      text="Enter its measures or its litres with «Change tank»: what food does to it follows from them."
-    />
-  ) : null;
+  const body =
+    !tanks.data || !waters.data || !events.data ? (
+      <Waiting of={[tanks, waters, events]} rows={4} height={80} />
+    ) : !tank || !row ? (
+      <Empty title="No such tank" text="It may have been put away. Go back to the tanks." />
+    ) : row.status === null ? (
+      <Empty
+        title="How much water it holds is not known"
+        text="Enter its measures or its litres with «Change tank»: what food does to it follows from them."
+      />
+    ) : null;
   const whole = body === null && tank && row?.status;
   return (
     <Screen

@@ -16,18 +16,7 @@ import {
   type AppData,
   type Format,
 } from '../store';
-import {
-  Button,
-  Card,
-  Choice,
-  Fault,
-  ListRow,
-  Picker,
-  Screen,
-  Skeleton,
-  Text,
-  lazyComponent,
-} from '../ui';
+import { Button, Card, Choice, ListRow, Picker, Screen, Text, lazyComponent, Waiting } from '../ui';
 import { startWeek, type WeekWorker } from '../workers/week';
 import { useWork } from '../workers/useWork';
 import { drafted, draftOf, fitted } from './draft';
@@ -46,11 +35,7 @@ export function DryRunScreen({ tankId }: { tankId?: string }) {
     <DryRunOf data={loaded.data} tankId={tankId} />
   ) : (
     <Screen title="Dry run" back="/week">
-      {loaded.problem ? (
-        <Fault problem={loaded.problem} onRetry={loaded.retry} />
-      ) : (
-        <Skeleton rows={4} height={80} />
-      )}
+      {<Waiting of={loaded} rows={4} height={80} />}
     </Screen>
   );
 }

@@ -10,7 +10,7 @@ import { FoodSign } from '../draw/FoodSign';
 import { ScreenTools } from '../shell';
 import { useHouse, useNow, useFormat, type AppData } from '../store';
 import { SIZES, themed, useWide } from '../theme';
-import { Card, Empty, Fault, ListRow, Screen, Sheet, Skeleton, Text, lowerFirst } from '../ui';
+import { Card, Empty, ListRow, Screen, Sheet, Text, lowerFirst, Waiting } from '../ui';
 
 /** The whole house by day and by moment: minutes of work against what there are, and what to prepare. */
 export function HouseWeekScreen() {
@@ -19,11 +19,7 @@ export function HouseWeekScreen() {
     <HouseWeek data={loaded.data} />
   ) : (
     <Screen title="House week" back="/week">
-      {loaded.problem ? (
-        <Fault problem={loaded.problem} onRetry={loaded.retry} />
-      ) : (
-        <Skeleton rows={4} height={80} />
-      )}
+      {<Waiting of={loaded} rows={4} height={80} />}
     </Screen>
   );
 }

@@ -16,13 +16,13 @@ import {
   lowerFirst,
   useToast,
   Empty,
-  Fault,
   IconButton,
   Picker,
   Screen,
   Skeleton,
   Tabs,
   Text,
+  Waiting,
 } from '../ui';
 import { AimsCard } from './AimsCard';
 import { BalanceSheet } from './BalanceSheet';
@@ -55,10 +55,8 @@ export function WeekScreen({ tankId }: { tankId?: string }) {
   if (loaded.problem || !loaded.data || !tank) {
     return (
       <Screen title="Week" tools={<ScreenTools />}>
-        {loaded.problem ? (
-          <Fault problem={loaded.problem} onRetry={loaded.retry} />
-        ) : !loaded.data ? (
-          <Skeleton rows={3} height={140} />
+        {!loaded.data ? (
+          <Waiting of={loaded} rows={3} height={140} />
         ) : (
           <Empty
             title="No week to show yet"

@@ -17,7 +17,6 @@ import {
   Button,
   Card,
   Empty,
-  Fault,
   IconButton,
   ListRow,
   Screen,
@@ -26,6 +25,7 @@ import {
   Tabs,
   Text,
   WhyLink,
+  Waiting,
 } from '../ui';
 import { AskForBetter } from './AskForBetter';
 import { dotsOf, lyingBy, pullOf } from './dots';
@@ -48,12 +48,10 @@ export function PlayScreen({ id, moment, day }: { id: string; moment?: string; d
     <Feedings key={id} tank={tank} data={loaded.data} asked={moment} on={day} />
   ) : (
     <Screen title="Who gets it" back={`/tanks/${id}`}>
-      {loaded.problem ? (
-        <Fault problem={loaded.problem} onRetry={loaded.retry} />
-      ) : loaded.data ? (
+      {loaded.data ? (
         <Empty title="No such tank" text="It may have been put away. Go back to the tanks." />
       ) : (
-        <Skeleton rows={4} height={80} />
+        <Waiting of={loaded} rows={4} height={80} />
       )}
     </Screen>
   );
