@@ -11,8 +11,9 @@ import { formatNumber } from '@open-larder/core/units';
 import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
+import { Chart } from '../records/lazyChart';
 import { api, useHouse, useNow, useFormat, type AppData } from '../store';
-import { Button, Card, Choice, Empty, ListRow, Screen, Text, lazyComponent, Waiting } from '../ui';
+import { Button, Card, Choice, Empty, ListRow, Screen, Text, Waiting } from '../ui';
 import { startCulture, type CultureWorker } from '../workers/culture';
 import { useWork } from '../workers/useWork';
 import { Working } from '../workers/Working';
@@ -20,8 +21,6 @@ import { count } from './LiveScreen';
 import { liveFoods, type Supplied } from './supplyTask';
 import { useCultures, type Cultures } from './useCultures';
 import { formatSize } from './labels';
-
-const Chart = lazyComponent(async () => (await import('../records/Chart')).default);
 
 const RUNS = 500;
 const BACKUP_DAYS = 30;

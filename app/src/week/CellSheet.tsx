@@ -25,7 +25,7 @@ import {
 } from '../ui';
 import { withFood, withServings } from './draft';
 import type { Board } from './useBoard';
-import type { Place } from './WeekBoard';
+import type { Place } from './BoardCell';
 
 interface Props {
   board: Board;

@@ -1,14 +1,12 @@
 import { addDays } from '@open-larder/core/round';
 import { moveOn } from '@open-larder/core/week';
 import { useRouter } from 'expo-router';
-import Redo from 'lucide-react-native/icons/redo-2';
-import Undo from 'lucide-react-native/icons/undo-2';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
 import { useHouse, useNow, useFormat, type AppData } from '../store';
 import { formatUnits } from '@open-larder/core/food';
-import { useColours, useWide } from '../theme';
+import { useWide } from '../theme';
 import { ScreenTools } from '../shell';
 import {
   Button,
@@ -16,7 +14,6 @@ import {
   lowerFirst,
   useToast,
   Empty,
-  IconButton,
   Picker,
   Screen,
   Skeleton,
@@ -39,8 +36,10 @@ import { useBoard, type Board } from './useBoard';
 import { useNames } from './useNames';
 import { useOutcome } from './useOutcome';
 import { usePrintWeek } from './usePrintWeek';
-import { WeekBoard, type Place } from './WeekBoard';
+import type { Place } from './BoardCell';
+import { WeekBoard } from './WeekBoard';
 import { WeekShares } from './WeekShares';
+import { Toolbar, StaleBoard, type Open } from './Toolbar';
 
 /** Tanks past which a row of tabs is slower than a search. */
 const MANY = 16;
@@ -92,8 +91,6 @@ export function WeekScreen({ tankId }: { tankId?: string }) {
     );
   return <TankWeek key={tank.id} data={loaded.data} tankId={tank.id} pick={pick} />;
 }
-
-type Open = 'balance' | 'choices' | 'fasts' | 'rules' | 'start' | 'copy' | Place | null;
 
 function TankWeek({
   data,
@@ -277,71 +274,6 @@ function TankWeek({
       ) : null}
       {open === 'copy' ? <CopySheet board={board} onClose={close} /> : null}
     </Screen>
-  );
-}
-
-function Toolbar({
-  board,
-  onOpen,
-  onPrint,
-  children,
-}: {
-  board: Board;
-  onOpen: (open: Open) => void;
-  onPrint: () => void;
-  children: React.ReactNode;
-}) {
-  const colours = useColours();
-  const wide = useWide();
-  const [more, setMore] = useState(false);
-  const { undo, redo, dirty } = board;
-  const dim = (on: unknown) => (on ? colours.ink : colours.rule);
-  return (
-    <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, alignItems: 'center' }}>
-      <Button
-        variant={dirty ? 'primary' : 'plain'}
-        label={dirty ? 'Save the plan' : 'Saved'}
-        disabled={!dirty}
-        busy={board.saving}
-        onPress={() => board.save()}
-      />
-      <IconButton label="Undo" onPress={() => undo?.()}>
-        <Undo size={22} color={dim(undo)} />
-      </IconButton>
-      <IconButton label="Redo" onPress={() => redo?.()}>
-        <Redo size={22} color={dim(redo)} />
-      </IconButton>
-      {dirty ? <Button variant="bare" label="Drop the changes" onPress={board.discard} /> : null}
-      <Button label="Balance" onPress={() => onOpen('balance')} />
-      {children}
-      {wide || more ? (
-        <>
-          <Button label="How it is fed" onPress={() => onOpen('choices')} />
-          <Button label="Fasts" onPress={() => onOpen('fasts')} />
-          <Button label="What they take" onPress={() => onOpen('rules')} />
-          <Button label="Copy a day" onPress={() => onOpen('copy')} />
-          <Button label="Begin with" onPress={() => onOpen('start')} />
-          <Button label="Print" onPress={onPrint} />
-        </>
-      ) : (
-        <Button label="More" onPress={() => setMore(true)} />
-      )}
-    </View>
-  );
-}
-
-/** Someone saved in between: both ways on, and nothing lost. */
-function StaleBoard({ board }: { board: Board }) {
-  if (!board.stale) return null;
-  return (
-    <View role="alert" style={{ gap: 8 }}>
-      <Text variant="strong">{board.stale.title}</Text>
-      <Text>{board.stale.detail}</Text>
-      <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
-        <Button label="Keep mine" onPress={() => board.keepMine()} />
-        <Button label="Take theirs" onPress={board.takeTheirs} />
-      </View>
-    </View>
   );
 }
 

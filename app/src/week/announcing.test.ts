@@ -1,4 +1,5 @@
-import { announcing, type Taken } from './WeekBoard';
+import type { Taken } from './BoardCell';
+import { announcing } from './WeekBoard';
 
 const taken: Taken = { day: 1, momentId: 'm-1', groupId: 'g-1', servingId: 's-1' };
 const active = { id: 's-1 1', data: { current: taken } };

@@ -82,3 +82,7 @@ export const BECAUSE_WORDS: Record<Because, string> = {
   shrimp: 'there are shrimp, who live on crumbs',
   usual: 'nothing here asks for something else',
 };
+
+/** The name of what has an id; empty where it is gone. */
+export const nameOf = (rows: readonly { id: string; name: string }[], id: string) =>
+  rows.find((one) => one.id === id)?.name ?? '';

@@ -3,7 +3,7 @@ import { addDays } from '@open-larder/core';
 import type { Chance } from './chance';
 import { BROODS } from './scenario';
 
-interface Told {
+interface DemoSetting {
   chance: Chance;
   now: Date;
   today: string;
@@ -15,7 +15,7 @@ type Row = Record<string, unknown>;
 const DAY_MS = 86_400_000;
 
 /** The demo's broods: a clutch of before, and the one at day nine. */
-export function writeBroodHistory({ chance, now, today, tanks, groups }: Told): {
+export function writeBroodHistory({ chance, now, today, tanks, groups }: DemoSetting): {
   broods: Row[];
   tubs: Row[];
   events: Row[];

@@ -2,7 +2,7 @@ import { addDays } from '@open-larder/core';
 import type { Chance } from './chance';
 import { LEDGER } from './scenario';
 
-interface Told {
+interface DemoSetting {
   chance: Chance;
   now: Date;
   today: string;
@@ -14,7 +14,7 @@ type Row = Record<string, unknown>;
 const DAY_MS = 86_400_000;
 
 /** Trials, ratings and answers of the demo. */
-export function writeLedger({ chance, now, today, groups, foodIds }: Told): {
+export function writeLedger({ chance, now, today, groups, foodIds }: DemoSetting): {
   trials: Row[];
   ratings: Row[];
   answers: Row[];

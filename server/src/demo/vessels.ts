@@ -2,7 +2,7 @@ import { addDays } from '@open-larder/core';
 import type { Chance } from './chance';
 import { VESSELS, type DemoVessel } from './scenario';
 
-interface Told {
+interface DemoSetting {
   chance: Chance;
   now: Date;
   today: string;
@@ -15,7 +15,7 @@ type Row = Record<string, unknown>;
 const DAY_MS = 86_400_000;
 
 /** The demo's live shelf: its vessels, and what happened to each up to now. */
-export function liveShelf(report: Told): { vessels: Row[]; events: Row[] } {
+export function liveShelf(report: DemoSetting): { vessels: Row[]; events: Row[] } {
   const { chance, now, today, foodIds } = report;
   const ids = new Map(VESSELS.map(({ key }) => [key, chance.id(now)]));
   const vessels = VESSELS.map((one) => ({
@@ -49,7 +49,7 @@ export function liveShelf(report: Told): { vessels: Row[]; events: Row[] } {
 
 const morning = (daysAgo: number, now: Date) => new Date(now.getTime() - daysAgo * DAY_MS);
 
-function vesselEvents(one: DemoVessel, { now, today }: Told) {
+function vesselEvents(one: DemoVessel, { now, today }: DemoSetting) {
   const of = (daysAgo: number, event: Row) => ({
     key: one.key,
     day: addDays(today, -daysAgo),
@@ -74,7 +74,10 @@ function vesselEvents(one: DemoVessel, { now, today }: Told) {
 }
 
 /** What was served of live food was taken from the vessels that give it, in turn. */
-function served({ chance, feedings, foodIds }: Told, ids: ReadonlyMap<string, string>): Row[] {
+function served(
+  { chance, feedings, foodIds }: DemoSetting,
+  ids: ReadonlyMap<string, string>,
+): Row[] {
   const giving = new Map<string, string[]>();
   for (const { key, food, serves } of VESSELS) {
     const foodId = foodIds.get(food);

@@ -3,7 +3,7 @@ import { addDays } from '@open-larder/core';
 import type { Chance } from './chance';
 import { HISTORY_DAYS, WATER } from './scenario';
 
-interface Told {
+interface DemoSetting {
   chance: Chance;
   now: Date;
   today: string;
@@ -14,7 +14,7 @@ type Row = Record<string, unknown>;
 const DAY_MS = 86_400_000;
 
 /** How the demo’s water is changed, and what was tested and changed up to now. */
-export function writeWaterHistory({ chance, now, today, tanks }: Told): {
+export function writeWaterHistory({ chance, now, today, tanks }: DemoSetting): {
   plans: Row[];
   events: Row[];
 } {

@@ -1,0 +1,76 @@
+import Redo from 'lucide-react-native/icons/redo-2';
+import Undo from 'lucide-react-native/icons/undo-2';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useColours, useWide } from '../theme';
+import { Button, IconButton, Text } from '../ui';
+import { type Board } from './useBoard';
+import type { Place } from './BoardCell';
+
+/** The sheet that is open over the week, or the cell. */
+export type Open = 'balance' | 'choices' | 'fasts' | 'rules' | 'start' | 'copy' | Place | null;
+
+export function Toolbar({
+  board,
+  onOpen,
+  onPrint,
+  children,
+}: {
+  board: Board;
+  onOpen: (open: Open) => void;
+  onPrint: () => void;
+  children: React.ReactNode;
+}) {
+  const colours = useColours();
+  const wide = useWide();
+  const [more, setMore] = useState(false);
+  const { undo, redo, dirty } = board;
+  const dim = (on: unknown) => (on ? colours.ink : colours.rule);
+  return (
+    <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, alignItems: 'center' }}>
+      <Button
+        variant={dirty ? 'primary' : 'plain'}
+        label={dirty ? 'Save the plan' : 'Saved'}
+        disabled={!dirty}
+        busy={board.saving}
+        onPress={() => board.save()}
+      />
+      <IconButton label="Undo" onPress={() => undo?.()}>
+        <Undo size={22} color={dim(undo)} />
+      </IconButton>
+      <IconButton label="Redo" onPress={() => redo?.()}>
+        <Redo size={22} color={dim(redo)} />
+      </IconButton>
+      {dirty ? <Button variant="bare" label="Drop the changes" onPress={board.discard} /> : null}
+      <Button label="Balance" onPress={() => onOpen('balance')} />
+      {children}
+      {wide || more ? (
+        <>
+          <Button label="How it is fed" onPress={() => onOpen('choices')} />
+          <Button label="Fasts" onPress={() => onOpen('fasts')} />
+          <Button label="What they take" onPress={() => onOpen('rules')} />
+          <Button label="Copy a day" onPress={() => onOpen('copy')} />
+          <Button label="Begin with" onPress={() => onOpen('start')} />
+          <Button label="Print" onPress={onPrint} />
+        </>
+      ) : (
+        <Button label="More" onPress={() => setMore(true)} />
+      )}
+    </View>
+  );
+}
+
+/** Someone saved in between: both ways on, and nothing lost. */
+export function StaleBoard({ board }: { board: Board }) {
+  if (!board.stale) return null;
+  return (
+    <View role="alert" style={{ gap: 8 }}>
+      <Text variant="strong">{board.stale.title}</Text>
+      <Text>{board.stale.detail}</Text>
+      <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
+        <Button label="Keep mine" onPress={() => board.keepMine()} />
+        <Button label="Take theirs" onPress={board.takeTheirs} />
+      </View>
+    </View>
+  );
+}
