@@ -81,7 +81,7 @@ export const cultureEntry = z
     harvest: phrase,
     ruins: words,
     /** On what keepers differ: «pure or with snails». */
-    schools: words,
+    practices: words,
     cautionsPeople: words,
     cautionsFish: words,
     upkeepMinWeek: within(0, 600, 'minutes of work a week'),

@@ -31,7 +31,7 @@ export const wayEntry = z
     storedWeeksMax: within(1, 100, 'weeks of storing'),
     firstFood: phrase,
     steps: words.min(2, 'say what is done'),
-    schools: words,
+    practices: words,
     cautions: words,
     source: z.string().min(8, 'every group of figures names its source').max(300),
   })

@@ -18,7 +18,7 @@ export const way = z.custom<Way>(
 );
 export const ways = z.object({ ways: z.array(way) });
 
-/** What is said of a brood, and may be corrected: the schools among it. */
+/** What is said of a brood, and may be corrected: the practices among it. */
 const fields = {
   name,
   /** The way of life it is reported by, where it is another than its species’ usual one. */

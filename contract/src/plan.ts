@@ -1,6 +1,10 @@
 import { LIFE_KINDS } from '@open-larder/core/group';
 import { MOST_CYCLE_DAYS } from '@open-larder/core/round';
-import { SCHOOLS, SCHOOL_KEYS, type School } from '@open-larder/core/school';
+import {
+  FEEDING_STYLES,
+  FEEDING_STYLE_KEYS,
+  type FeedingStyle,
+} from '@open-larder/core/feedingStyle';
 import { z } from 'zod';
 import { between, day, id, name, version, weekdays } from './basics';
 import { diet, dietFields, dietServing } from './diet';
@@ -29,9 +33,9 @@ const when = z.discriminatedUnion('kind', [
 
 const fast = z.object({ id, groupId: id.nullable(), when });
 
-const school = z.object(
-  Object.fromEntries(SCHOOL_KEYS.map((key) => [key, z.enum(SCHOOLS[key])])),
-) as unknown as z.ZodType<School>;
+const feedingStyle = z.object(
+  Object.fromEntries(FEEDING_STYLE_KEYS.map((key) => [key, z.enum(FEEDING_STYLES[key])])),
+) as unknown as z.ZodType<FeedingStyle>;
 
 /** A water to fill up with, as far as it is known. */
 const refill = z.object({
@@ -62,7 +66,7 @@ const water = z.object({
 const fields = z.object({
   cycle,
   /** What the keeper chose; null takes what suits the fish. */
-  school: school.nullable(),
+  feedingStyle: feedingStyle.nullable(),
   fasts: z.array(fast).max(60, 'keep it under 60 fasts'),
   /** How the water is changed; null if not said. */
   water: water.nullable(),

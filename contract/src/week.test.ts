@@ -56,7 +56,7 @@ describe('a tank’s week', () => {
         version: 1,
         validFrom: MONDAY,
         cycle: { days: 3, from: '2026-03-03' },
-        school: null,
+        feedingStyle: null,
         fasts: [],
         water: null,
       },
@@ -97,19 +97,19 @@ describe('a tank’s week', () => {
     expect(weekTaskOf(week(), MONDAY).spareMin).toEqual({ noon: expect.closeTo(10 - 2.3, 6) });
   });
 
-  it('is in the school that was chosen, or that suits its fish', () => {
-    expect(weekTaskOf(week(), MONDAY).school.portion).toBe(usualOf(week()).portion.choice);
-    const school = { ...weekTaskOf(week(), MONDAY).school, lift: 'crumbs' as const };
+  it('is in the feeding style that was chosen, or that suits its fish', () => {
+    expect(weekTaskOf(week(), MONDAY).feedingStyle.portion).toBe(usualOf(week()).portion.choice);
+    const feedingStyle = { ...weekTaskOf(week(), MONDAY).feedingStyle, lift: 'crumbs' as const };
     const plan = {
       version: 1,
       validFrom: MONDAY,
       cycle: { days: 7, from: '2024-01-01' },
-      school,
+      feedingStyle,
       fasts: [],
       water: null,
     };
     const task = weekTaskOf(week({ tank: { ...tank, plan } }), MONDAY);
-    expect(task.school.lift).toBe('crumbs');
+    expect(task.feedingStyle.lift).toBe('crumbs');
     expect(task.foods[0]!.liftAfterMin).toBeNull();
   });
 

@@ -10,7 +10,7 @@ import {
 import {
   choicesOf,
   preparing,
-  usualSchool,
+  usualFeedingStyle,
   workOf,
   type DryFood,
   type DryTank,
@@ -60,7 +60,7 @@ export function weekTaskOf(rows: WeekRows, day: string): WeekTask {
     groups,
     foods: feedingFoods(rows),
     shelf: shelfFor(rows.foods, others, { first, days: cycle.days, today: day }),
-    school: rows.tank.plan?.school ?? choicesOf(usualFor(groups, rows)),
+    feedingStyle: rows.tank.plan?.feedingStyle ?? choicesOf(usualFor(groups, rows)),
     spareMin: spareFor(rows, others, first),
     first,
   };
@@ -70,7 +70,7 @@ export function weekTaskOf(rows: WeekRows, day: string): WeekTask {
 export const usualOf = (rows: WeekRows): Usual => usualFor(weekGroups(rows), rows);
 
 function usualFor(groups: readonly WeekGroup[], { tank }: Pick<WeekRows, 'tank'>): Usual {
-  return usualSchool(
+  return usualFeedingStyle(
     groups.map((group) => ({
       species: group.species,
       stage: group.stage,

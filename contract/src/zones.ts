@@ -8,7 +8,7 @@ import {
 } from '@open-larder/core/round';
 import { furnishingOf, measuresOf, waterLitres } from '@open-larder/core/tank';
 import { isLitter } from '@open-larder/core/food';
-import { liftAfter } from '@open-larder/core/school';
+import { liftAfter } from '@open-larder/core/feedingStyle';
 import {
   daySpan,
   dropsBefore,
@@ -71,19 +71,19 @@ export function feedingOf(rows: FeedingRows, day: string, momentId: string | nul
   };
 }
 
-/** The foods of the shelf as this tank gets them: in the hand's units, lifted as its school has it. */
+/** The foods of the shelf as this tank gets them: in the hand's units, lifted as its feeding style has it. */
 export function feedingFoods({
   tank,
   foods,
   house,
 }: Pick<FeedingRows, 'tank' | 'foods' | 'house'>): FeedFood[] {
   const units = new Map(house.foods.map((food) => [food.id, food.unit]));
-  const school = tank.plan?.school ?? null;
+  const feedingStyle = tank.plan?.feedingStyle ?? null;
   return foods
     .filter((food) => !food.archived)
     .map((food) => ({
       ...feedFood(food, units.get(food.id)),
-      liftAfterMin: liftAfter(school, food),
+      liftAfterMin: liftAfter(feedingStyle, food),
     }));
 }
 

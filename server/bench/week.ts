@@ -76,7 +76,7 @@ function taskOf(groups: number, foods: number, id = 't'): WeekTask {
     })),
     first: '2026-03-02',
     spareMin: {},
-    school: {
+    feedingStyle: {
       portion: 'weight',
       meals: 'two',
       lift: 'soon',

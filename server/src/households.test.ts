@@ -329,7 +329,7 @@ const PROBES: Record<RouteName, Probe> = {
     () => ({
       version: 0,
       cycle: { days: 7, from: '2024-01-01' },
-      school: null,
+      feedingStyle: null,
       fasts: [],
       water: null,
       diets: [],
@@ -341,7 +341,7 @@ const PROBES: Record<RouteName, Probe> = {
     () => ({
       version: 0,
       cycle: { days: 7, from: '2024-01-01' },
-      school: null,
+      feedingStyle: null,
       fasts: [],
       water: null,
       diets: [],

@@ -7,7 +7,7 @@ import { Button, Sheet, useToast, fieldErrorsOf, type FieldErrors } from '../ui'
 import { BroodFieldsInput, type BroodDraft } from './fields';
 import type { Brood } from './useBroods';
 
-/** Correct what is said of a brood, and choose among the schools. */
+/** Correct what is said of a brood, and choose among the practices. */
 export function CorrectBroodSheet({
   brood,
   ways,

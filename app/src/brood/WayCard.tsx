@@ -11,7 +11,7 @@ export function WayCard({ brood: { way, species, status } }: { brood: Brood }) {
     ...(way.recovers === null ? [] : [['Afterwards', way.recovers] as [string, string]]),
     ['First food', way.firstFood],
     ...way.steps.map((step, at): [string, string] => [`Step ${at + 1}`, step]),
-    ...way.schools.map((school): [string, string] => ['Keepers differ', school]),
+    ...way.practices.map((practice): [string, string] => ['Keepers differ', practice]),
   ];
   return (
     <View style={{ gap: 8 }}>

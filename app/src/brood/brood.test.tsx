@@ -266,7 +266,7 @@ describe('one brood', () => {
 });
 
 describe('beginning a brood', () => {
-  it('takes species, tank and schools from the parents, and notes how it began', async () => {
+  it('takes species, tank and practices from the parents, and notes how it began', async () => {
     open([], <NewBroodScreen group="g1" />, {
       'POST /api/broods': ({ body }: { body: unknown }) => {
         const { id } = body as { id: string };

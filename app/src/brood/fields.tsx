@@ -42,7 +42,7 @@ interface Props {
   onChange: (draft: BroodDraft) => void;
 }
 
-/** What is said of a brood: its parents, its way of life, and the schools with what speaks for each. */
+/** What is said of a brood: its parents, its way of life, and the practices with what speaks for each. */
 export function BroodFieldsInput({ draft, fieldErrors, ways, species, data, onChange }: Props) {
   const format = useFormat();
   const length = format.scale('length');
@@ -154,9 +154,9 @@ export function BroodFieldsInput({ draft, fieldErrors, ways, species, data, onCh
             fieldError={fieldErrors.targetCm}
             hint="Blank is half of an adult’s."
           />
-          {way?.schools.map((school) => (
-            <Text key={school} variant="small" tone="quiet">
-              Keepers differ: {school}.
+          {way?.practices.map((practice) => (
+            <Text key={practice} variant="small" tone="quiet">
+              Keepers differ: {practice}.
             </Text>
           ))}
         </View>

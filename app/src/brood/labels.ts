@@ -107,7 +107,7 @@ export function formatEvent(
   return [EVENT_WORDS[kind], parts.join(', ')].filter(Boolean).join(': ');
 }
 
-/** The schools, each with what speaks for it. */
+/** The practices, each with what speaks for it. */
 export const RAISING_WORDS: Record<Raising, [string, string]> = {
   with: [
     'With the parents',

@@ -19,7 +19,7 @@ export function KindCard({ kind }: { kind: CultureKind }) {
     ['Water changes', kind.waterChange],
     ['What ruins it', kind.ruins.join('; ')],
     ['Size of what it gives', formatSizes(kind)],
-    ...kind.schools.map((school): [string, string] => ['Keepers differ', school]),
+    ...kind.practices.map((practice): [string, string] => ['Keepers differ', practice]),
   ];
   const cautions = [...kind.cautionsPeople, ...kind.cautionsFish];
   return (

@@ -319,9 +319,9 @@ function Steps({ kind }: { kind: CultureKind }) {
           </Pressable>
         ))}
       </Card>
-      {kind.schools.map((school) => (
-        <Text key={school} variant="small" tone="quiet">
-          Keepers differ: {school}.
+      {kind.practices.map((practice) => (
+        <Text key={practice} variant="small" tone="quiet">
+          Keepers differ: {practice}.
         </Text>
       ))}
     </>

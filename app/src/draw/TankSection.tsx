@@ -2,9 +2,9 @@ import type { Activity, FoodFamily } from '@open-larder/catalogue';
 import Svg, { Circle, G, Line, Path, Rect } from 'react-native-svg';
 import { useColours } from '../theme';
 import { bodyOf } from './bodies';
-import { placeSchools, type Placed, type Schooled } from './school';
+import { placeShoals, type Placed, type Shoal } from './shoals';
 
-export interface SectionGroup extends Schooled {
+export interface SectionGroup extends Shoal {
   activity: Activity;
 }
 
@@ -75,7 +75,7 @@ export function TankSection({
         fill={c.sand}
       />
       <Line x1={left} y1={top} x2={right} y2={top} stroke={c.brine} strokeWidth={1.5} />
-      {placeSchools(groups, { left, right, top, ground, root }, scale).map((fish, index) => {
+      {placeShoals(groups, { left, right, top, ground, root }, scale).map((fish, index) => {
         const fed = feeding?.groups.get(fish.groupId);
         const drawn = fed ? drawnTo(fish, fed, index, { left, right }) : fish;
         return (

@@ -77,8 +77,8 @@ describe('when it is lifted', () => {
     expect(since(liftAt(later, tank, [food]))).toBe(15 * MIN);
   });
 
-  it('is as the tank’s school has it, and never where nothing is lifted', () => {
-    const school = {
+  it('is as the tank’s feeding style has it, and never where nothing is lifted', () => {
+    const feedingStyle = {
       portion: 'weight',
       meals: 'two',
       lift: 'soon',
@@ -87,7 +87,7 @@ describe('when it is lifted', () => {
       soak: 'dry',
     } as const;
     const slow = { ...food, liftAfterMin: 120 };
-    const plan = { school } as NonNullable<typeof tank.plan>;
+    const plan = { feedingStyle } as NonNullable<typeof tank.plan>;
     expect(since(liftAt(drop('a'), { plan }, [slow]))).toBe(15 * MIN);
     expect(liftAt(drop('a'), tank, [{ ...food, liftAfterMin: null }])).toBeNull();
     expect(liftAt(drop('a'), tank, [])).toBeNull();

@@ -1,6 +1,6 @@
 import type { FoodRow, MealInWater, RoundView, Tank } from '@open-larder/contract';
 import { isLitter } from '@open-larder/core/food';
-import { liftAfter } from '@open-larder/core/school';
+import { liftAfter } from '@open-larder/core/feedingStyle';
 
 /** One food of a meal, with its own clock. */
 export type DropInWater = MealInWater['drops'][number];
@@ -73,6 +73,6 @@ export function liftAt(
   foods: readonly FoodRow[],
 ): number | null {
   const food = foods.find((one) => one.id === drop.foodId);
-  const after = food ? liftAfter(tank.plan?.school ?? null, food) : null;
+  const after = food ? liftAfter(tank.plan?.feedingStyle ?? null, food) : null;
   return after === null ? null : Date.parse(drop.at) + (drop.manner.afterMin + after) * MIN_MS;
 }

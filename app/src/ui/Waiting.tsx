@@ -2,7 +2,7 @@ import type { Problem } from '@open-larder/contract';
 import { Fault, Skeleton } from './states';
 
 /** Something that is read: a query, or what is made of several. */
-export interface Reading {
+interface Reading {
   data?: unknown;
   problem?: Problem;
   error?: unknown;

@@ -19,7 +19,7 @@ export { Screen } from './Screen';
 export { Scrub } from './Scrub';
 export { Sheet } from './Sheet';
 export { Empty, Fault, Skeleton } from './states';
-export { Waiting, type Reading } from './Waiting';
+export { Waiting } from './Waiting';
 export { StaleNotice } from './StaleNotice';
 export { Stepper } from './Stepper';
 export { Tabs } from './Tabs';

@@ -22,13 +22,13 @@ import { usePlanPart } from './usePlanPart';
 
 type Water = NonNullable<PlanRow['water']>;
 
-/** Schools of changing water, each with its usual rhythm. */
-const SCHOOLS = {
+/** Styles of changing water, each with its usual rhythm. */
+const RHYTHM_STYLES = {
   often: { label: 'little and often', share: 0.1, everyDays: 2 },
   usual: { label: 'a quarter a week', share: 0.25, everyDays: 7 },
   seldom: { label: 'much and seldom', share: 0.4, everyDays: 21 },
 } as const;
-type School = keyof typeof SCHOOLS;
+type RhythmStyle = keyof typeof RHYTHM_STYLES;
 
 /** Save how a tank’s water is changed, with what else stands in its plan. @returns what is wrong, or null */
 export function useRhythm(tank: Tank): (water: Water) => Promise<Problem | null> {
@@ -50,8 +50,9 @@ export function RhythmSheet({ tank, onClose }: { tank: Tank; onClose: () => void
   const change = (part: Partial<Water>) => setWater((before) => ({ ...before, ...part }));
   const warmth = format.scale('temperature');
   const volume = format.scale('volume');
-  const school = (Object.keys(SCHOOLS) as School[]).find(
-    (key) => SCHOOLS[key].share === water.share && SCHOOLS[key].everyDays === water.everyDays,
+  const style = (Object.keys(RHYTHM_STYLES) as RhythmStyle[]).find(
+    (key) =>
+      RHYTHM_STYLES[key].share === water.share && RHYTHM_STYLES[key].everyDays === water.everyDays,
   );
   const source = water.source ?? { name: 'tap', tempC: tank.tempC, gh: null, tdsMgL: null };
   const submit = async () => {
@@ -82,11 +83,13 @@ export function RhythmSheet({ tank, onClose }: { tank: Tank; onClose: () => void
       </Text>
       <Choice
         label="Rhythm"
-        value={school ?? ('own' as School)}
-        onChange={(key) => change({ share: SCHOOLS[key].share, everyDays: SCHOOLS[key].everyDays })}
-        options={(Object.keys(SCHOOLS) as School[]).map((key) => ({
+        value={style ?? ('own' as RhythmStyle)}
+        onChange={(key) =>
+          change({ share: RHYTHM_STYLES[key].share, everyDays: RHYTHM_STYLES[key].everyDays })
+        }
+        options={(Object.keys(RHYTHM_STYLES) as RhythmStyle[]).map((key) => ({
           value: key,
-          label: SCHOOLS[key].label,
+          label: RHYTHM_STYLES[key].label,
         }))}
       />
       <NumberField

@@ -10,14 +10,14 @@ export function usePlanPart(
 ): (part: Part, from?: PlanRow | null) => Promise<{ problem: Problem } | { plan: PlanRow }> {
   const [edit] = api.useEditPlanMutation();
   return async (part, from = tank.plan) => {
-    const { version, cycle, school, fasts, water } = from ?? {
+    const { version, cycle, feedingStyle, fasts, water } = from ?? {
       version: 0,
       cycle: WEEK,
-      school: null,
+      feedingStyle: null,
       fasts: [],
       water: null,
     };
-    const body = { version, cycle, school, fasts, water, ...part, diets: [] };
+    const body = { version, cycle, feedingStyle, fasts, water, ...part, diets: [] };
     const done = await edit({ params: { id: tank.id }, body: body as never });
     return done.error ? { problem: done.error as Problem } : { plan: done.data.plan };
   };

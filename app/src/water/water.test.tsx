@@ -19,7 +19,7 @@ const tank: Tank = {
     version: 3,
     validFrom: addDays(DAY, -90),
     cycle: { days: 7, from: '2024-01-01' },
-    school: null,
+    feedingStyle: null,
     fasts: [],
     water: { ...RHYTHM, source: { name: 'tap', tempC: 12, gh: 14, tdsMgL: 300 } },
   },

@@ -4,10 +4,10 @@ import { WEEK } from '@open-larder/core/round';
 import {
   choicesOf,
   relaid,
-  SCHOOL_KEYS,
-  SCHOOLS,
-  type School,
-  type SchoolKey,
+  FEEDING_STYLE_KEYS,
+  FEEDING_STYLES,
+  type FeedingStyle,
+  type FeedingStyleKey,
 } from '@open-larder/core/week';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
@@ -17,7 +17,7 @@ import { startWeek, type WeekWorker } from '../workers/week';
 import { useWork } from '../workers/useWork';
 import type { Board } from './useBoard';
 import type { Names } from './useNames';
-import { BECAUSE_WORDS, SCHOOL_WORDS } from './labels';
+import { BECAUSE_WORDS, FEEDING_STYLE_LABELS } from './labels';
 
 type Conversion = Awaited<ReturnType<WeekWorker['convert']>>;
 
@@ -33,13 +33,13 @@ export function ChoicesSheet({
 }) {
   const now = useNow();
   const usual = useMemo(() => usualOf(board.rows), [board.rows]);
-  const [wanted, setWanted] = useState<School>(board.task.school);
+  const [wanted, setWanted] = useState<FeedingStyle>(board.task.feedingStyle);
   const converting = useWork<Conversion, WeekWorker>(board.task, startWeek);
-  const differs = SCHOOL_KEYS.some((key) => wanted[key] !== board.task.school[key]);
+  const differs = FEEDING_STYLE_KEYS.some((key) => wanted[key] !== board.task.feedingStyle[key]);
   const take = ({ diets }: Conversion) => {
     board.edit((draft) => ({
       ...draft,
-      school: wanted,
+      feedingStyle: wanted,
       diets: draft.diets.map((diet) => {
         const after = diets.get(diet.groupId);
         return after
@@ -60,13 +60,13 @@ export function ChoicesSheet({
       <Text tone="quiet">
         Good keepers differ here. What suits your fish is marked; another choice converts the plan.
       </Text>
-      {SCHOOL_KEYS.map((key) => (
+      {FEEDING_STYLE_KEYS.map((key) => (
         <Way
           key={key}
           of={key}
           value={wanted[key]}
           usual={usual[key]}
-          onChange={(way) => setWanted({ ...wanted, [key]: way } as School)}
+          onChange={(way) => setWanted({ ...wanted, [key]: way } as FeedingStyle)}
         />
       ))}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
@@ -159,29 +159,29 @@ export function ChoicesSheet({
   );
 }
 
-function Way<K extends SchoolKey>({
+function Way<K extends FeedingStyleKey>({
   of,
   value,
   usual,
   onChange,
 }: {
   of: K;
-  value: School[K];
-  usual: { choice: School[K]; because: keyof typeof BECAUSE_WORDS };
-  onChange: (way: School[K]) => void;
+  value: FeedingStyle[K];
+  usual: { choice: FeedingStyle[K]; because: keyof typeof BECAUSE_WORDS };
+  onChange: (way: FeedingStyle[K]) => void;
 }) {
-  const words = SCHOOL_WORDS[of];
+  const words = FEEDING_STYLE_LABELS[of];
   const ways = words.ways as Record<string, { label: string; means: string }>;
   return (
     <Choice
       label={words.label}
       value={value as string}
-      options={(SCHOOLS[of] as readonly string[]).map((way) => ({
+      options={(FEEDING_STYLES[of] as readonly string[]).map((way) => ({
         value: way,
         label: `${ways[way]?.label ?? way}${way === usual.choice ? ' · suits' : ''}`,
         spoken: `${ways[way]?.label ?? way}${way === usual.choice ? ', suits the fish' : ''}`,
       }))}
-      onChange={(way) => onChange(way as School[K])}
+      onChange={(way) => onChange(way as FeedingStyle[K])}
       hint={`${ways[value as string]?.means ?? ''} ${
         value === usual.choice
           ? usual.because === 'usual'
@@ -199,7 +199,7 @@ function saidOf({ said }: Conversion, names: Names): string[] {
     .filter((one) => one.servings > 0)
     .map(
       ({ key, groupId, servings }) =>
-        `${names.group(groupId)}: ${SCHOOL_WORDS[key].label.toLowerCase()} changes ${servings} ${
+        `${names.group(groupId)}: ${FEEDING_STYLE_LABELS[key].label.toLowerCase()} changes ${servings} ${
           servings === 1 ? 'line' : 'lines'
         }.`,
     );

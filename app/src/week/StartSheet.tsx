@@ -7,7 +7,7 @@ import {
   laidOut,
   relaid,
   startingPlan,
-  usualSchool,
+  usualFeedingStyle,
   type WeekTask,
 } from '@open-larder/core/week';
 import { dailyNeed } from '@open-larder/core/ration';
@@ -184,11 +184,16 @@ function layIn(tank: Tank, data: AppData, plan: StartingPlanRow | null, day: str
       );
       continue;
     }
-    const own = usualSchool([
+    const own = usualFeedingStyle([
       { ...group, needKj: dailyNeed({ ...group, tempC: task.tank.tempC }).value },
     ]);
-    const school = tank.plan?.school ?? choicesOf(own);
-    const lines = startingPlan(group.species.guild, group.stage, school, feedsInTheDark(group));
+    const feedingStyle = tank.plan?.feedingStyle ?? choicesOf(own);
+    const lines = startingPlan(
+      group.species.guild,
+      group.stage,
+      feedingStyle,
+      feedsInTheDark(group),
+    );
     const servings = laidOut(task, group, lines, () => uuidv7());
     if (servings.length > 0 || lines.length > 0) laid.set(group.id, servings);
   }

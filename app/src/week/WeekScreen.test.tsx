@@ -153,7 +153,7 @@ describe('the board', () => {
       version: 4,
       validFrom: '2026-01-01',
       cycle: { days: 7, from: '2024-01-01' },
-      school: null,
+      feedingStyle: null,
       fasts: [],
       water: null,
     };
@@ -216,7 +216,7 @@ describe('fasts, choices and what they take', () => {
     expect(screen.queryByLabelText('Zebrafish, every week')).toBeNull();
   });
 
-  it('another school converts the plan after showing what changes', async () => {
+  it('another feeding style converts the plan after showing what changes', async () => {
     open();
     await screen.findByText('What reaches each group');
     fireEvent.press(screen.getByText('More'));

@@ -8,7 +8,7 @@ export function draftOf(tank: Tank, groups: readonly Group[]): PlanEdit {
   return {
     version: plan?.version ?? 0,
     cycle: plan?.cycle ?? NO_PLAN.cycle,
-    school: plan?.school ?? null,
+    feedingStyle: plan?.feedingStyle ?? null,
     fasts: plan?.fasts ?? [],
     water: plan?.water ?? null,
     diets: groups.map((group) => ({

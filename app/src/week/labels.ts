@@ -1,8 +1,11 @@
-import type { Because, School, SchoolKey } from '@open-larder/core/week';
+import type { Because, FeedingStyle, FeedingStyleKey } from '@open-larder/core/week';
 
 /** What a choice is about, and what each way means in a sentence. */
-export const SCHOOL_WORDS: {
-  [K in SchoolKey]: { label: string; ways: { [W in School[K]]: { label: string; means: string } } };
+export const FEEDING_STYLE_LABELS: {
+  [K in FeedingStyleKey]: {
+    label: string;
+    ways: { [W in FeedingStyle[K]]: { label: string; means: string } };
+  };
 } = {
   portion: {
     label: 'Portion',

@@ -15,8 +15,8 @@ import {
   type Judged,
   type Memory,
   type Progress,
-  type School,
-  type SchooledDiet,
+  type FeedingStyle,
+  type StyledDiet,
   type Solver,
   type WeekTask,
 } from '@open-larder/core/week';
@@ -80,8 +80,10 @@ export const weekWork = {
       return true;
     });
   },
-  convert: (task: WeekTask, to: School): { diets: Map<string, SchooledDiet>; said: Converted[] } =>
-    converted(task, to, () => uuidv7()),
+  convert: (
+    task: WeekTask,
+    to: FeedingStyle,
+  ): { diets: Map<string, StyledDiet>; said: Converted[] } => converted(task, to, () => uuidv7()),
   dryRun: (
     tanks: readonly DryTank[],
     foods: readonly DryFood[],

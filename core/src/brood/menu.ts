@@ -24,7 +24,7 @@ export interface BroodFood extends Prey {
 /** Newly hatched brine shrimp are this wide at their smallest, µm; what is usually smaller is none. */
 const SHRIMP_UM = 170;
 
-/** What of the foods a school gives: powder is for those who choose it, or where nothing live is there. */
+/** What of the foods a practice gives: powder is for those who choose it, or where nothing live is there. */
 export const menuOf = (foods: readonly BroodFood[], first: FirstFood): BroodFood[] =>
   foods.filter((food) => {
     const small = usualUm(food) < SHRIMP_UM;

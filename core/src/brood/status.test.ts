@@ -121,7 +121,7 @@ describe('how a brood stands', () => {
     expect(status(half).feeds[0]!.unitsPerMeal).toBeGreaterThan(0);
   });
 
-  it('takes the school’s first food, and says how long nothing of it fits', () => {
+  it('takes the first food of the chosen practice, and says how long nothing of it fits', () => {
     const small = broodOf('trichopodus-leerii', {
       today: on(1),
       events: [report('swimming', laid)],

@@ -96,7 +96,7 @@ export interface BroodStatus {
   lengthsCm: number[];
   mouthsUm: number[];
   rungs: RungDay[];
-  /** Days from swimming free on which nothing of the school’s fits. */
+  /** Days from swimming free on which nothing of the chosen practice fits. */
   gapDays: number;
   feeds: Feed[];
   tubs: TubStatus[];

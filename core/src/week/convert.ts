@@ -6,18 +6,18 @@ import { foodsFor } from './aims';
 import { momentsOf } from './balance/offers';
 import { servingsFrom, cellsOf } from './cells';
 import { dayOutcome, newMemory } from './outcome';
-import type { School, SchoolKey } from './school';
+import type { FeedingStyle, FeedingStyleKey } from './feedingStyle';
 import type { WeekGroup, WeekTask } from './task';
 
-/** A group's diet as a change of school touches it. */
-export interface SchooledDiet {
+/** A group's diet as a change of feeding style touches it. */
+export interface StyledDiet {
   servings: DietServing[];
   fastWeekdays: number[];
 }
 
-/** What a change of school did to a group's plan, to be said. */
+/** What a change of feeding style did to a group's plan, to be said. */
 export interface Converted {
-  key: SchoolKey;
+  key: FeedingStyleKey;
   groupId: string;
   /** Servings that changed, or none where it changes only how the plan is carried out. */
   servings: number;
@@ -29,18 +29,18 @@ const CLEARS_MIN = 3;
 const RESTS_ON = 7;
 
 /**
- * The plan of a tank in another school: converted, not thrown away. Energy over the day stays, only
+ * The plan of a tank in another feeding style: converted, not thrown away. Energy over the day stays, only
  * how it is given changes; a portion by clearing time is what the simulation lets clear.
- * @param task the plan as it is, with the school that it is in
+ * @param task the plan as it is, with the feeding style that it is in
  */
 export function converted(
   task: WeekTask,
-  to: School,
+  to: FeedingStyle,
   newId: () => string,
-): { diets: Map<string, SchooledDiet>; said: Converted[] } {
+): { diets: Map<string, StyledDiet>; said: Converted[] } {
   const said: Converted[] = [];
   const diets = new Map(
-    task.house.groups.map((row): [string, SchooledDiet] => [
+    task.house.groups.map((row): [string, StyledDiet] => [
       row.id,
       {
         servings: [...(row.diet?.servings ?? [])],
@@ -48,7 +48,9 @@ export function converted(
       },
     ]),
   );
-  const changes = (Object.keys(to) as SchoolKey[]).filter((key) => to[key] !== task.school[key]);
+  const changes = (Object.keys(to) as FeedingStyleKey[]).filter(
+    (key) => to[key] !== task.feedingStyle[key],
+  );
   for (const key of ORDER.filter((one) => changes.includes(one))) {
     for (const group of task.groups) {
       const before = diets.get(group.id);
@@ -64,14 +66,14 @@ export function converted(
 interface Converting {
   task: WeekTask;
   group: WeekGroup;
-  to: School;
+  to: FeedingStyle;
   newId: () => string;
 }
 
 /** Foods first, then their moments, then their amounts. */
-const ORDER: readonly SchoolKey[] = ['staple', 'soak', 'fast', 'meals', 'portion', 'lift'];
+const ORDER: readonly FeedingStyleKey[] = ['staple', 'soak', 'fast', 'meals', 'portion', 'lift'];
 
-const STEPS: Record<SchoolKey, (with_: Converting, diet: SchooledDiet) => SchooledDiet> = {
+const STEPS: Record<FeedingStyleKey, (with_: Converting, diet: StyledDiet) => StyledDiet> = {
   staple: restapled,
   soak: ({ task, to }, diet) => ({
     ...diet,
@@ -97,7 +99,7 @@ const STEPS: Record<SchoolKey, (with_: Converting, diet: SchooledDiet) => School
 const soaks = (food: FeedFood) => food.kind === 'dry' && food.form !== 'sinks';
 
 /** Dry foods for fresh ones, or the other way round: the best of the shelf, to the same part of a day. */
-function restapled({ task, group, to }: Converting, diet: SchooledDiet): SchooledDiet {
+function restapled({ task, group, to }: Converting, diet: StyledDiet): StyledDiet {
   const wanted = (food: FeedFood) => (to.staple === 'fresh') !== (food.kind === 'dry');
   const best = foodsFor(task, group)
     .filter(
@@ -137,7 +139,7 @@ function mostDays(servings: readonly DietServing[]): string | undefined {
 }
 
 /** Two meals into many, or many into two, to the same sum of a day. */
-function spread({ task, to, newId }: Converting, diet: SchooledDiet): SchooledDiet {
+function spread({ task, to, newId }: Converting, diet: StyledDiet): StyledDiet {
   const moments = momentsOf(task);
   const used = moments.filter(({ id }) => diet.servings.some((one) => one.momentId === id));
   if (used.length === 0) return diet;
@@ -185,7 +187,7 @@ function spread({ task, to, newId }: Converting, diet: SchooledDiet): SchooledDi
 }
 
 /** By weight: computed. By clearing time: what is gone in time. Always grazing: computed, and it stands. */
-function portioned({ task, group, to }: Converting, diet: SchooledDiet): SchooledDiet {
+function portioned({ task, group, to }: Converting, diet: StyledDiet): StyledDiet {
   if (to.portion !== 'clearing') {
     return { ...diet, servings: diet.servings.map((one) => ({ ...one, ownUnits: null })) };
   }
@@ -237,7 +239,7 @@ const HALVINGS = 7;
 
 const dayOf = (task: WeekTask, ofCycle: number): string => addDays(task.first, ofCycle - 1);
 
-function withDiet(task: WeekTask, groupId: string, { servings }: SchooledDiet): WeekTask {
+function withDiet(task: WeekTask, groupId: string, { servings }: StyledDiet): WeekTask {
   return {
     ...task,
     house: {
@@ -252,8 +254,8 @@ function withDiet(task: WeekTask, groupId: string, { servings }: SchooledDiet): 
 }
 
 /** Servings that are not as they were, and fasts that were added or ended. */
-function differing(before: SchooledDiet, after: SchooledDiet): number {
-  const said = (diet: SchooledDiet) => new Set(diet.servings.map((one) => JSON.stringify(one)));
+function differing(before: StyledDiet, after: StyledDiet): number {
+  const said = (diet: StyledDiet) => new Set(diet.servings.map((one) => JSON.stringify(one)));
   const was = said(before);
   const is = said(after);
   const changed = [...is].filter((one) => !was.has(one)).length;

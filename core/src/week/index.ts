@@ -20,7 +20,7 @@ export {
   type CellChange,
   type Line,
 } from './cells';
-export { converted, type Converted, type SchooledDiet } from './convert';
+export { converted, type Converted, type StyledDiet } from './convert';
 export {
   dryRun,
   type DryFood,
@@ -54,14 +54,14 @@ export {
 export {
   choicesOf,
   liftAfter,
-  SCHOOLS,
-  SCHOOL_KEYS,
-  usualSchool,
+  FEEDING_STYLES,
+  FEEDING_STYLE_KEYS,
+  usualFeedingStyle,
   type Because,
-  type School,
-  type SchoolKey,
+  type FeedingStyle,
+  type FeedingStyleKey,
   type Usual,
-} from './school';
+} from './feedingStyle';
 export { feedsInTheDark, laidOut, startingPlan, type Role, type StartingLine } from './starting';
 export { tankOf, type ShelfFood, type WeekGroup, type WeekTask } from './task';
 export { workOf } from './work';

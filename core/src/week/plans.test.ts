@@ -9,7 +9,7 @@ import {
   laidOut,
   startingPlan,
   weekOutcome,
-  type School,
+  type FeedingStyle,
   type WeekTask,
 } from '.';
 import {
@@ -36,25 +36,28 @@ const withNoon = (task: WeekTask): WeekTask => ({
 
 describe('a starting plan', () => {
   const guilds = [...new Set(loadCatalogue().species.map((row) => row.guild))];
-  const schools = (['two', 'many'] as const).flatMap((meals) =>
+  const practices = (['two', 'many'] as const).flatMap((meals) =>
     (['dry', 'fresh'] as const).map((staple) => ({ meals, staple })),
   );
 
-  it.each(guilds)('of a %s is there for every stage and school, and fills every day', (guild) => {
-    for (const stage of STAGES) {
-      for (const school of schools) {
-        const lines = startingPlan(guild, stage, school, false);
-        const fed = ['yolk-sac larva', 'spawning', 'brooding'].includes(stage);
-        const days = new Set(lines.flatMap((line) => line.days));
-        expect(days.size).toBe(fed ? 0 : 7);
+  it.each(guilds)(
+    'of a %s is there for every stage and feeding style, and fills every day',
+    (guild) => {
+      for (const stage of STAGES) {
+        for (const feedingStyle of practices) {
+          const lines = startingPlan(guild, stage, feedingStyle, false);
+          const fed = ['yolk-sac larva', 'spawning', 'brooding'].includes(stage);
+          const days = new Set(lines.flatMap((line) => line.days));
+          expect(days.size).toBe(fed ? 0 : 7);
+        }
       }
-    }
-  });
+    },
+  );
 
   it('is laid out for a group with foods that fit its mouth, computed amounts and no empty day', () => {
     const task = testTask();
     const [shoal] = task.groups;
-    const lines = startingPlan('omnivore', 'adult', task.school, false);
+    const lines = startingPlan('omnivore', 'adult', task.feedingStyle, false);
     const servings = laidOut(task, shoal!, lines, ids());
     expect(new Set(cellsOf(servings).map(({ day }) => day)).size).toBe(7);
     for (const { foodId, ownUnits } of servings) {
@@ -80,7 +83,7 @@ describe('a starting plan', () => {
   it('is the same whatever the ids are', () => {
     const foods = [testWafer(), testFlake()];
     const renamed = foods.map((food, at) => ({ ...food, id: `${9 - at}` }));
-    const lines = startingPlan('omnivore', 'adult', testTask().school, false);
+    const lines = startingPlan('omnivore', 'adult', testTask().feedingStyle, false);
     const names = (of: typeof foods) => {
       const task = testTask({ foods: of });
       const nameOf = new Map(of.map(({ id, name }) => [id, name]));
@@ -96,7 +99,7 @@ describe('a starting plan', () => {
     const task = testTask({ plan: { cycle: { days: 10, from: '2026-03-02' }, fasts: [] } });
     const loaches = task.groups[1]!;
     expect(feedsInTheDark(loaches)).toBe(true);
-    const lines = startingPlan('invertebrate picker', 'adult', task.school, true);
+    const lines = startingPlan('invertebrate picker', 'adult', task.feedingStyle, true);
     const servings = laidOut(task, loaches, lines, ids());
     expect(servings.some(({ momentId }) => momentId === 'night')).toBe(true);
     expect(Math.max(...servings.flatMap(({ days }) => days))).toBe(10);
@@ -105,14 +108,14 @@ describe('a starting plan', () => {
   it('is empty where nothing on the shelf may be eaten', () => {
     const task = testTask();
     const bare = { ...task, shelf: task.shelf.map((food) => ({ ...food, stockG: 0 })) };
-    const lines = startingPlan('omnivore', 'adult', task.school, false);
+    const lines = startingPlan('omnivore', 'adult', task.feedingStyle, false);
     expect(laidOut(bare, bare.groups[0]!, lines, ids())).toEqual([]);
   });
 });
 
-describe('another school', () => {
-  const to = (task: WeekTask, over: Partial<School>) =>
-    converted(task, { ...task.school, ...over }, ids());
+describe('another feeding style', () => {
+  const to = (task: WeekTask, over: Partial<FeedingStyle>) =>
+    converted(task, { ...task.feedingStyle, ...over }, ids());
 
   it('spreads two meals over many, to the same sum', () => {
     const task = withNoon(testTask());
@@ -129,7 +132,10 @@ describe('another school', () => {
       testServing(`s${at}`, 'flake', moment, { ownUnits: 2 }),
     );
     const task = withNoon(testTask({ diets: { shoal: testDiet(many) } }));
-    const two = to({ ...task, school: { ...task.school, meals: 'many' } }, { meals: 'two' });
+    const two = to(
+      { ...task, feedingStyle: { ...task.feedingStyle, meals: 'many' } },
+      { meals: 'two' },
+    );
     const shoal = two.diets.get('shoal')!.servings;
     expect(shoal.map(({ momentId, ownUnits }) => [momentId, ownUnits])).toEqual([
       ['morning', 4],

@@ -5,7 +5,7 @@ import { PLAIN, type DietServing } from '../round';
 import type { FeedFood } from '../zones';
 import { foodsFor } from './aims';
 import { momentsOf } from './balance/offers';
-import type { School } from './school';
+import type { FeedingStyle } from './feedingStyle';
 import { suitability } from './suitability';
 import { tankOf, type WeekGroup, type WeekTask } from './task';
 
@@ -32,7 +32,7 @@ const GRAZES: ReadonlySet<Guild> = new Set(['plant grazer', 'film scraper', 'det
 const HUNTS: ReadonlySet<Guild> = new Set(['predator', 'invertebrate picker']);
 
 /**
- * A starting plan for a guild at a stage, by a school. It names roles and parts of the day, so that
+ * A starting plan for a guild at a stage, by a feeding style. It names roles and parts of the day, so that
  * it fits any group: foods, moments and amounts follow from the group. Assumptions: what keepers of
  * the guild usually do.
  * @param dark whether the group feeds after the light is out
@@ -40,7 +40,7 @@ const HUNTS: ReadonlySet<Guild> = new Set(['predator', 'invertebrate picker']);
 export function startingPlan(
   guild: Guild,
   stage: Stage,
-  school: Pick<School, 'meals' | 'staple'>,
+  feedingStyle: Pick<FeedingStyle, 'meals' | 'staple'>,
   dark: boolean,
 ): StartingLine[] {
   if (eatsNothing(stage)) return [];
@@ -52,7 +52,7 @@ export function startingPlan(
     weight = 1,
   ): StartingLine => ({ role, when, days, weight });
   const base: Role =
-    school.staple === 'fresh' ? (GRAZES.has(guild) ? 'plant' : 'animal') : 'staple';
+    feedingStyle.staple === 'fresh' ? (GRAZES.has(guild) ? 'plant' : 'animal') : 'staple';
   if (mayNotFast(stage)) {
     return [
       line(base, 'early'),
@@ -73,7 +73,7 @@ export function startingPlan(
           line(base, late, [7]),
         ];
   if (richer) lines.push(line('treat', late, GRAZES.has(guild) ? TWICE : ODD, 0.5));
-  if (school.meals === 'many') lines.push(line(base, 'noon', EVERY_DAY, 0.7));
+  if (feedingStyle.meals === 'many') lines.push(line(base, 'noon', EVERY_DAY, 0.7));
   return lines;
 }
 
@@ -151,7 +151,8 @@ export function laidOut(
       continue;
     }
     const floats = found.food.kind === 'dry' && found.food.form !== 'sinks';
-    const soaked = floats && group.species.zone !== 'surface' && task.school.soak === 'soaked';
+    const soaked =
+      floats && group.species.zone !== 'surface' && task.feedingStyle.soak === 'soaked';
     servings.push({
       id: newId(),
       foodId: found.food.id,

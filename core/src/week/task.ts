@@ -1,7 +1,7 @@
 import type { Species } from '@open-larder/catalogue';
 import type { FeedingModel } from '../round';
 import type { FeedFood, FeedGroup, FeedTank } from '../zones';
-import type { School } from './school';
+import type { FeedingStyle } from './feedingStyle';
 
 /** What of a species a week is judged by, beyond what a feeding needs. */
 export type WeekTraits = FeedGroup['species'] &
@@ -40,7 +40,7 @@ export interface WeekTask {
   groups: readonly WeekGroup[];
   foods: readonly FeedFood[];
   shelf: readonly ShelfFood[];
-  school: School;
+  feedingStyle: FeedingStyle;
   /** Minutes that the keeper has for this tank at a moment, by its id; missing if not said. */
   spareMin: Readonly<Record<string, number>>;
   /** First day of a cycle, YYYY-MM-DD. */

@@ -74,7 +74,7 @@ export function testTask({
       pricePerG: 10,
       expiringG: 0,
     })),
-    school: {
+    feedingStyle: {
       portion: 'weight',
       meals: 'two',
       lift: 'soon',

@@ -24,6 +24,7 @@ import * as eggDays from './migrations/0021-egg-days';
 import * as existingCultures from './migrations/0022-existing-cultures';
 import * as forecasts from './migrations/0023-forecasts';
 import * as activeEvents from './migrations/0024-active-events';
+import * as feedingStyle from './migrations/0025-feeding-style';
 
 const MIGRATIONS = [
   house,
@@ -50,6 +51,7 @@ const MIGRATIONS = [
   existingCultures,
   forecasts,
   activeEvents,
+  feedingStyle,
 ];
 /** Arbitrary but fixed: two servers that start together migrate one after the other. */
 const LOCK = 741_093_122;

@@ -143,7 +143,7 @@ const TABLES = {
     validFrom: DATEONLY,
     cycleDays: SMALLINT,
     cycleFrom: DATEONLY,
-    school: JSONB,
+    feedingStyle: JSONB,
     fasts: JSONB,
     water: JSONB,
   },

@@ -36,7 +36,7 @@ export function writeWaterHistory({ chance, now, today, tanks }: DemoSetting): {
       cycleDays: 7,
       // A Monday: the days of a week are its weekdays.
       cycleFrom: '2024-01-01',
-      school: null,
+      feedingStyle: null,
       fasts: [],
       water: { share, everyDays, sourceMgL, source, second, mixTo },
     })),

@@ -25,7 +25,7 @@ beforeEach(async () => {
 const plan = (over: object = {}) => ({
   version: 0,
   cycle: WEEK,
-  school: null,
+  feedingStyle: null,
   fasts: [],
   water: null,
   diets: [],
@@ -148,7 +148,7 @@ describe('a tank’s plan', () => {
   });
 
   it('keeps the choices that it is made by, its water, and what a group takes', async () => {
-    const school = {
+    const feedingStyle = {
       portion: 'clearing',
       meals: 'many',
       lift: 'day',
@@ -159,12 +159,12 @@ describe('a tank’s plan', () => {
     const water = { share: 0.3, everyDays: 10, sourceMgL: 12 };
     const rules = [{ foodId: house.food.id, taken: 0.4, mostPerWeek: 3 }];
     const serving = sampleServing(house.food.id, house.moment.id);
-    await put(plan({ school, water, diets: [diet([serving], { rules })] })).expect(200);
-    expect((await tankNow()).plan).toMatchObject({ school, water });
+    await put(plan({ feedingStyle, water, diets: [diet([serving], { rules })] })).expect(200);
+    expect((await tankNow()).plan).toMatchObject({ feedingStyle, water });
     const { body } = await house.ask.get('/api/groups').expect(200);
     const group = body.items.find((one: { id: string }) => one.id === house.group.id);
     expect(group.diet.rules).toEqual(rules);
-    await put(plan({ version: 1, school: { ...school, meals: 'seven' } })).expect(422);
+    await put(plan({ version: 1, feedingStyle: { ...feedingStyle, meals: 'seven' } })).expect(422);
     await put(plan({ version: 1, water: { ...water, share: 2 } })).expect(422);
   });
 

@@ -7,7 +7,8 @@ import { invalid, stale } from '../http/problems';
 /** A version of a tank's plan. */
 export type PlanVersion = PlanRow & { tankId: string };
 
-const COLUMNS = 'version, valid_from::text, cycle_days, cycle_from::text, school, fasts, water';
+const COLUMNS =
+  'version, valid_from::text, cycle_days, cycle_from::text, feeding_style, fasts, water';
 
 interface Stored extends Omit<PlanVersion, 'cycle'> {
   cycleDays: number;

@@ -293,7 +293,7 @@ describe('proposed changes of water', () => {
     const body = {
       version: 0,
       cycle: { days: 7, from: '2024-01-01' },
-      school: null,
+      feedingStyle: null,
       fasts: [],
       water: { share: 0.05, everyDays: 14, sourceMgL: 5, ...over },
       diets: [],

@@ -10,7 +10,7 @@ import {
   type WatchedMeal,
 } from '@open-larder/core';
 import { computeGrowthStatus } from '@open-larder/core/growth';
-import { liftAfter } from '@open-larder/core/school';
+import { liftAfter } from '@open-larder/core/feedingStyle';
 import type { Scope } from '../db';
 import { measuredIn } from '../group/measured';
 import type { HouseholdSnapshot } from '../round/house';
@@ -102,7 +102,7 @@ export async function readSeen(
   const staysMin = (drops: SightingRow['drops'], plan: PlanRow | null): number | null => {
     const times = drops.flatMap(({ foodId }) => {
       const food = foods.get(foodId);
-      return food ? (liftAfter(plan?.school ?? null, food) ?? []) : [];
+      return food ? (liftAfter(plan?.feedingStyle ?? null, food) ?? []) : [];
     });
     return times.length > 0 ? Math.min(...times) : null;
   };

@@ -2,7 +2,7 @@ import type { Feeding, MealInWater } from '@open-larder/contract';
 import type { DietServing, HouseGroup } from '@open-larder/core';
 import { isLitter } from '@open-larder/core/food';
 import { feedingDay, PLAIN } from '@open-larder/core/round';
-import { liftAfter } from '@open-larder/core/school';
+import { liftAfter } from '@open-larder/core/feedingStyle';
 import { localDay, localMinutes } from '../clock';
 import type { Scope } from '../db';
 import type { HouseholdSnapshot } from '../round/house';
@@ -82,7 +82,8 @@ export async function inWater(
     const planned =
       group && (plannedFor(group, one) ?? plannedFor(groupsNow.get(group.id) ?? group, one));
     if (!group || !tank || !food || !planned) continue;
-    const staysMin = planned.manner.afterMin + (liftAfter(tank.plan?.school ?? null, food) ?? 0);
+    const staysMin =
+      planned.manner.afterMin + (liftAfter(tank.plan?.feedingStyle ?? null, food) ?? 0);
     const unsaidMs = isLitter(food) ? LITTER_UNSAID_MS : UNSAID_MS;
     const watched = now.getTime() < at.getTime() + staysMin * 60_000 + unsaidMs;
     const key = `${one.day} ${planned.momentId} ${tank.id}`;

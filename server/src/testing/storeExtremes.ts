@@ -191,7 +191,7 @@ export async function storeExtremes(send: Send, there: There, day: string): Prom
   await store('editPlan', fresh('/api/tanks', sampleTank, 'plan'), () => ({
     version: 0,
     cycle: { days: 7, from: '2024-01-01' },
-    school: null,
+    feedingStyle: null,
     fasts: [],
     water: {
       share: 0.25,

@@ -94,7 +94,7 @@ describe('the water of a tank', () => {
     const plan = {
       version: 0,
       cycle: { days: 7, from: '2026-03-02' },
-      school: null,
+      feedingStyle: null,
       fasts: [],
       water: { share: 0.3, everyDays: 5, sourceMgL: 8, heldUntil: null, bucketL: 12 },
       diets: [],
@@ -179,7 +179,7 @@ describe('changes of water on the printed round', () => {
     const body = {
       version: 0,
       cycle: { days: 7, from: '2024-01-01' },
-      school: null,
+      feedingStyle: null,
       fasts: [],
       water: { share: 0.2, everyDays: 7, sourceMgL: 5, ...over },
       diets: [],

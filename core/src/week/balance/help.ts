@@ -81,10 +81,10 @@ export function helpFor(
       const found = solve({ ...task, house: { ...task.house, moments } });
       return { kind: 'moment' as const, moment, gain: base.cost - found.cost };
     }),
-    ...(task.school.meals === 'two'
+    ...(task.feedingStyle.meals === 'two'
       ? [
           () => {
-            const found = solve({ ...task, school: { ...task.school, meals: 'many' } });
+            const found = solve({ ...task, feedingStyle: { ...task.feedingStyle, meals: 'many' } });
             return { kind: 'meals' as const, gain: base.cost - found.cost };
           },
         ]

@@ -122,7 +122,7 @@ function chosenFoods(
         !never.has(food.id) &&
         !isLitter(food) &&
         !coarse(food) &&
-        !(task.school.staple === 'fresh' && food.kind === 'dry') &&
+        !(task.feedingStyle.staple === 'fresh' && food.kind === 'dry') &&
         fits(group.species, group.lengthCm, { ...food, ...food.inWater }, wasEaten(group, food.id))
           .fit !== 'too large',
     )
@@ -147,7 +147,7 @@ function wayOf(
   const same = planned.find((serving) => serving.foodId === food.id) ?? planned[0];
   const zone = same?.zone ?? group.species.zone;
   const floats = food.kind === 'dry' && food.form !== 'sinks' && zone !== 'surface';
-  const soaked = floats && task.school.soak === 'soaked';
+  const soaked = floats && task.feedingStyle.soak === 'soaked';
   if (same?.foodId === food.id) return { zone, place: same.place, manner: same.manner };
   return { zone, place: same?.place ?? '', manner: { ...PLAIN, soaked } };
 }

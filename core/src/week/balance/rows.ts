@@ -51,7 +51,7 @@ export function energyRows(writing: Writing, h: number): void {
 export function mealRows(writing: Writing, h: number): void {
   const { mip, kinds, days, moments, task } = writing;
   const fry = writing.eating[h]!.group.stage === 'fry';
-  const two = task.school.meals === 'two' && !fry;
+  const two = task.feedingStyle.meals === 'two' && !fry;
   if (two && moments.length <= 2) return;
   const wanted = fry ? moments.length : Math.min(3, moments.length);
   kinds.forEach(({ rests, days: alike }, k) => {

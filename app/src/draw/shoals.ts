@@ -2,7 +2,7 @@ import type { Shape, Zone } from '@open-larder/catalogue';
 import { bodyOf } from './bodies';
 
 /** A group as a drawing needs it. */
-export interface Schooled {
+export interface Shoal {
   id: string;
   shape: Shape;
   lengthCm: number;
@@ -52,7 +52,7 @@ const BANDS: Record<Zone, { y: [number, number]; x: [number, number] }> = {
  * The same groups give the same picture every time. Large fish are placed first, in turn by group.
  * @param scale px in a centimetre
  */
-export function placeSchools(groups: readonly Schooled[], frame: Frame, scale: number): Placed[] {
+export function placeShoals(groups: readonly Shoal[], frame: Frame, scale: number): Placed[] {
   const most = Math.max(1, Math.min(DRAWN, Math.floor((frame.right - frame.left) / 36)));
   const inOrder = groups
     .map((group, index) => ({ group, index }))
@@ -70,7 +70,7 @@ export function placeSchools(groups: readonly Schooled[], frame: Frame, scale: n
 }
 
 function findSpot(
-  group: Schooled,
+  group: Shoal,
   index: number,
   fish: number,
   placed: readonly Placed[],
@@ -96,7 +96,7 @@ function findSpot(
 
 /** Golden-ratio steps: every attempt is far from those before, and the same every time. */
 function spotAt(
-  group: Schooled,
+  group: Shoal,
   index: number,
   fish: number,
   attempt: number,

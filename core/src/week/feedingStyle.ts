@@ -3,7 +3,7 @@ import type { FoodFamily, Guild } from '@open-larder/catalogue';
 import { type Stage } from '../fish';
 
 /** Choices on which good keepers differ: what a tank's plan is made by. */
-export const SCHOOLS = {
+export const FEEDING_STYLES = {
   /** By a share of body mass, by what is gone in minutes, or food left in all day. */
   portion: ['weight', 'clearing', 'grazing'],
   meals: ['two', 'many'],
@@ -14,9 +14,9 @@ export const SCHOOLS = {
   soak: ['soaked', 'dry'],
 } as const;
 
-export type SchoolKey = keyof typeof SCHOOLS;
-export const SCHOOL_KEYS = Object.keys(SCHOOLS) as SchoolKey[];
-export type School = { [K in SchoolKey]: (typeof SCHOOLS)[K][number] };
+export type FeedingStyleKey = keyof typeof FEEDING_STYLES;
+export const FEEDING_STYLE_KEYS = Object.keys(FEEDING_STYLES) as FeedingStyleKey[];
+export type FeedingStyle = { [K in FeedingStyleKey]: (typeof FEEDING_STYLES)[K][number] };
 
 /** What speaks for a choice in a tank. */
 export type Because =
@@ -31,7 +31,7 @@ export type Because =
   | 'usual';
 
 /** What of a group decides which choices fit it. */
-export interface Schooled {
+export interface Styled {
   species: {
     guild: Guild;
     stomach: boolean;
@@ -44,7 +44,7 @@ export interface Schooled {
   needKj: number;
 }
 
-export type Usual = { [K in SchoolKey]: { choice: School[K]; because: Because } };
+export type Usual = { [K in FeedingStyleKey]: { choice: FeedingStyle[K]; because: Because } };
 
 const GRAZES: ReadonlySet<Guild> = new Set(['plant grazer', 'film scraper', 'detritus feeder']);
 const GROWS: ReadonlySet<Stage> = new Set(['fry', 'juvenile']);
@@ -54,11 +54,11 @@ const RESTS: ReadonlySet<Stage> = new Set(['adult', 'old', 'resting']);
  * The choices that suit a tank, from the groups that eat most of its food. Assumptions, each with
  * what speaks for it; any keeper may choose otherwise.
  */
-export function usualSchool(groups: readonly Schooled[]): Usual {
+export function usualFeedingStyle(groups: readonly Styled[]): Usual {
   const all = groups.reduce((sum, group) => sum + group.needKj, 0);
-  const mostly = (is: (group: Schooled) => boolean) =>
+  const mostly = (is: (group: Styled) => boolean) =>
     all > 0 && groups.reduce((sum, group) => sum + (is(group) ? group.needKj : 0), 0) > all / 2;
-  const any = (is: (group: Schooled) => boolean) => groups.some(is);
+  const any = (is: (group: Styled) => boolean) => groups.some(is);
   const fry = any(({ stage }) => stage === 'fry');
   const growers = mostly(({ stage }) => GROWS.has(stage));
   const grazers = mostly(({ species }) => GRAZES.has(species.guild));
@@ -79,14 +79,14 @@ export function usualSchool(groups: readonly Schooled[]): Usual {
       : { choice: otherwise, because: 'usual' };
   };
   return {
-    portion: pick<School['portion']>(
+    portion: pick<FeedingStyle['portion']>(
       [
         [fry, 'grazing', 'fry'],
         [grazers, 'grazing', 'grazers'],
       ],
       'weight',
     ),
-    meals: pick<School['meals']>(
+    meals: pick<FeedingStyle['meals']>(
       [
         [fry, 'many', 'fry'],
         [growers, 'many', 'growers'],
@@ -94,7 +94,7 @@ export function usualSchool(groups: readonly Schooled[]): Usual {
       ],
       'two',
     ),
-    lift: pick<School['lift']>(
+    lift: pick<FeedingStyle['lift']>(
       [
         [fry, 'crumbs', 'fry'],
         [shrimp, 'crumbs', 'shrimp'],
@@ -102,8 +102,8 @@ export function usualSchool(groups: readonly Schooled[]): Usual {
       ],
       'soon',
     ),
-    staple: pick<School['staple']>([[sensitive, 'fresh', 'proteinSensitive']], 'dry'),
-    fast: pick<School['fast']>(
+    staple: pick<FeedingStyle['staple']>([[sensitive, 'fresh', 'proteinSensitive']], 'dry'),
+    fast: pick<FeedingStyle['fast']>(
       [
         [fry, 'none', 'fry'],
         [growers, 'none', 'growers'],
@@ -112,13 +112,13 @@ export function usualSchool(groups: readonly Schooled[]): Usual {
       ],
       'none',
     ),
-    soak: pick<School['soak']>([[bottom, 'soaked', 'bottom']], 'dry'),
+    soak: pick<FeedingStyle['soak']>([[bottom, 'soaked', 'bottom']], 'dry'),
   };
 }
 
 /** The choices alone. */
-export const choicesOf = (usual: Usual): School =>
-  Object.fromEntries(SCHOOL_KEYS.map((key) => [key, usual[key].choice])) as School;
+export const choicesOf = (usual: Usual): FeedingStyle =>
+  Object.fromEntries(FEEDING_STYLE_KEYS.map((key) => [key, usual[key].choice])) as FeedingStyle;
 
 /** Minutes after which «soon» has taken out what is left, and a day. Assumptions. */
 const SOON_MIN = 15;
@@ -133,15 +133,18 @@ export interface LeftInWater extends Lasting {
 }
 
 /**
- * Minutes after which what is left of a food is lifted in a tank of that school; null leaves it.
- * Without a school the food's own time holds.
+ * Minutes after which what is left of a food is lifted in a tank of that feeding style; null leaves it.
+ * Without one the food's own time holds.
  */
-export function liftAfter(school: Pick<School, 'lift'> | null, food: LeftInWater): number | null {
+export function liftAfter(
+  feedingStyle: Pick<FeedingStyle, 'lift'> | null,
+  food: LeftInWater,
+): number | null {
   const own = food.liftAfterMin;
   // Leaves stay until only their veins are left, whatever is done with slices.
-  if (school === null || isLitter(food)) return own;
+  if (feedingStyle === null || isLitter(food)) return own;
   const plant = food.plantShare >= PLANT;
-  switch (school.lift) {
+  switch (feedingStyle.lift) {
     case 'soon':
       // A wafer or a slice is eaten as it softens: it would not be given to be taken out at once.
       return own === null ? SOON_MIN : plant ? own : Math.min(own, SOON_MIN);

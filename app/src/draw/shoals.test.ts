@@ -1,6 +1,6 @@
 import { SHAPES, ZONES, type Shape, type Zone } from '@open-larder/catalogue';
 import fc from 'fast-check';
-import { placeSchools, shared, type Frame, type Schooled } from './school';
+import { placeShoals, shared, type Frame, type Shoal } from './shoals';
 
 const frame = (width: number, height: number): Frame => ({
   left: 2,
@@ -9,13 +9,7 @@ const frame = (width: number, height: number): Frame => ({
   ground: height,
   root: width * 0.66,
 });
-const group = (
-  id: string,
-  shape: Shape,
-  zone: Zone,
-  lengthCm: number,
-  count: number,
-): Schooled => ({
+const group = (id: string, shape: Shape, zone: Zone, lengthCm: number, count: number): Shoal => ({
   id,
   shape,
   zone,
@@ -37,7 +31,7 @@ const eight = [
 
 describe('fish in their places', () => {
   it('forty of eight species are all there, and none lies over another', () => {
-    const placed = placeSchools(eight, frame(358, 160), 3.58);
+    const placed = placeShoals(eight, frame(358, 160), 3.58);
     expect(placed).toHaveLength(40);
     for (const [at, one] of placed.entries()) {
       for (const other of placed.slice(at + 1)) expect(shared(one, other)).toBe(0);
@@ -45,8 +39,8 @@ describe('fish in their places', () => {
   });
 
   it('are the same every time, and to scale', () => {
-    const one = placeSchools(eight, frame(358, 160), 3.58);
-    expect(placeSchools(eight, frame(358, 160), 3.58)).toEqual(one);
+    const one = placeShoals(eight, frame(358, 160), 3.58);
+    expect(placeShoals(eight, frame(358, 160), 3.58)).toEqual(one);
     const lengths = new Map(one.map((fish) => [fish.groupId, fish.width]));
     expect((lengths.get('a') ?? 0) / (lengths.get('b') ?? 1)).toBeCloseTo(2, 6);
   });
@@ -65,7 +59,7 @@ describe('fish in their places', () => {
       fc.property(groups, fc.integer({ min: 100, max: 560 }), (some, width) => {
         const made = some.map((one, at) => ({ ...one, id: String(at) }));
         const box = frame(width, width * 0.45);
-        const placed = placeSchools(made, box, width / 100);
+        const placed = placeShoals(made, box, width / 100);
         expect(new Set(placed.map((fish) => fish.groupId)).size).toBe(made.length);
         for (const fish of placed) {
           expect(fish.x).toBeGreaterThanOrEqual(box.left - 1e-6);

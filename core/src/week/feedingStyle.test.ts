@@ -1,6 +1,6 @@
-import { choicesOf, liftAfter, usualSchool, type Schooled } from './school';
+import { choicesOf, liftAfter, usualFeedingStyle, type Styled } from './feedingStyle';
 
-const eater = (species: Partial<Schooled['species']> = {}, over: Partial<Schooled> = {}) => ({
+const eater = (species: Partial<Styled['species']> = {}, over: Partial<Styled> = {}) => ({
   species: {
     guild: 'omnivore' as const,
     stomach: true,
@@ -18,8 +18,8 @@ describe('the choices that suit a tank', () => {
   it('follow those who eat most of its food', () => {
     const few = eater({ guild: 'plant grazer' });
     const heavy = eater({}, { needKj: 5 });
-    expect(usualSchool([few, heavy]).portion.choice).toBe('weight');
-    expect(usualSchool([{ ...few, needKj: 9 }, heavy]).portion).toEqual({
+    expect(usualFeedingStyle([few, heavy]).portion.choice).toBe('weight');
+    expect(usualFeedingStyle([{ ...few, needKj: 9 }, heavy]).portion).toEqual({
       choice: 'grazing',
       because: 'grazers',
     });
@@ -27,7 +27,7 @@ describe('the choices that suit a tank', () => {
 
   it('never fast fry, feed them often, and leave their crumbs', () => {
     const fry = eater({}, { stage: 'fry', needKj: 0.1 });
-    expect(choicesOf(usualSchool([fry, eater({}, { needKj: 9 })]))).toMatchObject({
+    expect(choicesOf(usualFeedingStyle([fry, eater({}, { needKj: 9 })]))).toMatchObject({
       portion: 'grazing',
       meals: 'many',
       lift: 'crumbs',
@@ -36,13 +36,16 @@ describe('the choices that suit a tank', () => {
   });
 
   it('rest heavy adults weekly, and give young plant eaters nothing dry', () => {
-    expect(usualSchool([eater()]).fast).toEqual({ choice: 'weekly', because: 'heavyAdults' });
+    expect(usualFeedingStyle([eater()]).fast).toEqual({ choice: 'weekly', because: 'heavyAdults' });
     const young = eater({ capped: ['animal protein'] }, { stage: 'juvenile' });
-    expect(usualSchool([young]).staple).toEqual({ choice: 'fresh', because: 'proteinSensitive' });
+    expect(usualFeedingStyle([young]).staple).toEqual({
+      choice: 'fresh',
+      because: 'proteinSensitive',
+    });
   });
 
   it('of an empty tank are the usual ones', () => {
-    for (const { because } of Object.values(usualSchool([]))) expect(because).toBe('usual');
+    for (const { because } of Object.values(usualFeedingStyle([]))) expect(because).toBe('usual');
   });
 });
 
