@@ -174,7 +174,7 @@ test('putting away can be undone; addresses are deep; the keyboard suffices for 
   await page.goto(`${demo.url}/larder`);
   const jar = page.getByRole('link', { name: /^Green gel, \d+ days?$/ });
   await jar.click();
-  await page.getByRole('button', { name: 'Take down' }).click();
+  await page.getByRole('button', { name: 'Put away' }).click();
   await expect(page.getByText('Green gel is taken down', { exact: false })).toBeVisible();
   await expect(page.getByRole('link', { name: /^Green gel/ })).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();

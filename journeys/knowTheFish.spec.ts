@@ -84,7 +84,7 @@ test('a group lives by events: lost, moved, set apart, corrected, taken back, re
   const apart = await groupNamed(page, demo.url, 'Threadfin rainbowfish, apart');
   expect(apart).toMatchObject({ stage: 'quarantine', size: { males: 1, total: 1 } });
 
-  await page.getByLabel('How they were on').fill('2026-02-01');
+  await page.getByLabel('As they were on').fill('2026-02-01');
   await expect(
     page.getByRole('status').getByText(/10 fish \(4 m, 6 f\), adult, in Tarn/),
   ).toBeVisible();

@@ -35,9 +35,9 @@ async function foodOf(page: Page, url: string, name: string) {
 test('a pinch is weighed in, and the Round is dealt by it', async ({ page, demo }) => {
   const flake = await foodOf(page, demo.url, 'Fine flake');
   await page.goto(`${demo.url}/larder/${flake.id}`);
-  await expect(page.getByText(/a guess: weigh some in/)).toBeVisible();
+  await expect(page.getByText(/a guess until you weigh some/)).toBeVisible();
   for (const mass of ['2 g', '2,4 g']) {
-    await page.getByRole('button', { name: 'Weigh some in' }).click();
+    await page.getByRole('button', { name: 'Weigh some' }).click();
     await page.getByLabel('They weigh together, g').fill(mass);
     await page.getByLabel('Whose hand').fill('Left hand');
     await page.getByRole('button', { name: 'Note the weighing' }).click();

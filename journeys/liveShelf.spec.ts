@@ -116,5 +116,5 @@ test('from nothing: a culture is started step by step, gives a food, and ends', 
   await page.getByRole('button', { name: 'End it' }).click();
   await expect(page.getByText('Box on the stairs ended. It stays in its family.')).toBeVisible();
   await page.goto(`${empty.url}/larder/live`);
-  await expect(page.getByText('1 culture of before')).toBeVisible();
+  await expect(page.getByText('1 earlier culture')).toBeVisible();
 });

@@ -81,7 +81,7 @@ function All({ data, selected }: { data: Broods; selected: string | undefined })
       ))}
       {data.kept.length > 0 ? <CalendarCard broods={data.kept} /> : null}
       {past.length > 0 ? (
-        <Disclosure title={`${past.length} of before`}>
+        <Disclosure title={`${past.length} earlier`}>
           {past.map((brood) => (
             <Button
               key={brood.id}

@@ -29,8 +29,8 @@ export function HistoryCard({ brood }: { brood: Brood }) {
   };
   return (
     <View style={{ gap: 8 }}>
-      <Text variant="subtitle">What happened</Text>
-      <Card label="What happened">
+      <Text variant="subtitle">History</Text>
+      <Card label="History">
         {(all ? events : events.slice(0, FIRST)).map((event, index) => {
           const title = formatEvent(event, format, tubName, foodName);
           const where = brood.tubs.length > 1 && event.tubId !== null ? tubName(event.tubId) : null;

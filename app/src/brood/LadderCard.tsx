@@ -43,8 +43,8 @@ export function LadderCard({ brood }: { brood: Brood }) {
         {width > 0 ? <Ladder {...drawn} width={width} /> : null}
       </View>
       <Text variant="small" tone="quiet">
-        The rising line is the widest prey that their mouth takes; a plank is a food on its days,
-        and beneath it the culture that must give by then.
+        The rising line is the widest prey they can take. Each bar is a food on its days; the bar
+        beneath it is the culture that has to be ready.
       </Text>
       {status.rungs.length > 0 ? (
         <Card label="Rungs">
@@ -108,7 +108,7 @@ const offered = ({ taken, there, from, to }: RungDay, today: string): boolean =>
 
 /** «stands in the house», «start it by Thu 26 Nov» */
 function readyWords(rung: RungDay, today: string, say: (day: string) => string): string {
-  if (rung.there) return rung.live ? 'its culture gives' : 'on the shelf';
+  if (rung.there) return rung.live ? 'its culture is producing' : 'on the shelf';
   if (rung.startBy === null) return 'to be bought';
   return rung.startBy < today
     ? `start it at once: it takes ${rung.leadDays} days`

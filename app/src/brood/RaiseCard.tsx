@@ -80,11 +80,11 @@ export function RaiseCard({ brood }: { brood: Brood }) {
       />
       {can && (state.count ?? 0) > can.count ? (
         <Text tone="due">
-          {`${state.count} are more than that. Ask early who takes some; give them on small rather than crowd them.`}
+          {`${state.count} are more than that. Find takers early: better to pass them on small than to crowd them.`}
         </Text>
       ) : null}
       <Text variant="small" tone="quiet">
-        {`One of that length eats about ${formatNumber(oneKj * 1000, 0)} J a day. Before a spawn is encouraged, know who takes them. Animals that suffer are killed only as animal-welfare law allows; selling and sending them goes by local rules; none is released.`}
+        {`At that length one eats about ${formatNumber(oneKj * 1000, 0)} J a day. Know who will take them before you encourage a spawn. Put down suffering animals only as animal-welfare law allows, follow local rules for selling and shipping, and never release any.`}
       </Text>
     </View>
   );

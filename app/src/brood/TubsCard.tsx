@@ -41,7 +41,7 @@ export function TubsCard({ brood }: { brood: Brood }) {
                 : `${formatNumber(tub.lengthCm * 10, 1)} mm`,
               tub.survival === null
                 ? null
-                : `${formatNumber(tub.survival * 100, 0)} % of the most that were in it`,
+                : `${formatNumber(tub.survival * 100, 0)} % of the peak number`,
               tub.spread === null
                 ? null
                 : `lengths spread by ${formatNumber(tub.spread * 100, 0)} %`,

@@ -253,7 +253,7 @@ describe('one brood', () => {
       event('ended', 5),
     ]);
     open([before, fry()], <BroodsScreen id="First" />);
-    expect(await screen.findByText('it ended')).toBeTruthy();
+    expect(await screen.findByText('ended')).toBeTruthy();
     expect(screen.getByText('Clutches of these parents')).toBeTruthy();
     expect(screen.getByText(/30 of 30 came through/)).toBeTruthy();
     expect(screen.queryByText('The ladder')).toBeNull();

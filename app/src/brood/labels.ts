@@ -24,8 +24,8 @@ export const PHASE_WORDS: Record<BroodState['phase'], string> = {
 export const ENDED_WORDS: Record<NonNullable<BroodState['ended']>, string> = {
   eaten: 'the eggs were eaten',
   swallowed: 'she swallowed them',
-  ended: 'it ended',
-  'none left': 'none is left',
+  ended: 'ended',
+  'none left': 'none left',
 };
 
 /** What is waited for, as a keeper of its way of life would say it. */

@@ -26,8 +26,8 @@ export function HistoryCard({ vesselId }: { vesselId: string }) {
   };
   return (
     <View style={{ gap: 8 }}>
-      <Text variant="subtitle">What happened</Text>
-      <Card label="What happened">
+      <Text variant="subtitle">History</Text>
+      <Card label="History">
         {shown.map((event, index) => {
           const title = formatEvent(event, format);
           return (

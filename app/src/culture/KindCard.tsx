@@ -17,8 +17,8 @@ export function KindCard({ kind }: { kind: CultureKind }) {
       `${format.quantity('temperature', kind.tempMinC)} to ${format.quantity('temperature', kind.tempMaxC)}`,
     ],
     ['Water changes', kind.waterChange],
-    ['What ruins it', kind.ruins.join('; ')],
-    ['Size of what it gives', formatSizes(kind)],
+    ['What makes it crash', kind.ruins.join('; ')],
+    ['Size of the animals', formatSizes(kind)],
     ...kind.practices.map((practice): [string, string] => ['Keepers differ', practice]),
   ];
   const cautions = [...kind.cautionsPeople, ...kind.cautionsFish];

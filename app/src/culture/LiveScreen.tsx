@@ -101,7 +101,7 @@ function Shelf({ data, selected }: { data: Cultures; selected: string | undefine
         ))}
       </View>
       {ended.length > 0 ? (
-        <Disclosure title={`${count(ended.length, 'culture')} of before`}>
+        <Disclosure title={`${count(ended.length, 'earlier culture')}`}>
           {ended.map((culture) => (
             <Button
               key={culture.id}

@@ -195,7 +195,7 @@ function FoodSupplyCard({ supplied, supply, data, sure }: CardProps) {
         <Chart
           view="lines"
           title={`${name}: wanted and given`}
-          detail="grams a day: with what is to be started, and faint without it; the broken line is what is wanted"
+          detail="grams a day: with the cultures to start, faint without them; the broken line is what you need"
           labels={demandG.map((_, at) => (at % 14 === 0 ? dayOf(at).replace(/^\w+ /, '') : ''))}
           lines={[
             { values: plan?.outlook.givesG ?? availableG, variant: 'main' },

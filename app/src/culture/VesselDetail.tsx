@@ -59,9 +59,9 @@ export function VesselDetail({
           />
           {living ? (
             <Text variant="small" tone="quiet">
-              Now and the next three weeks, if it is left alone and does not crash; a notch a week.
+              Now and the next three weeks if you leave it alone; a mark a week.
               {wayOf(kind).crowdingIn(kind, culture.measure, status.tempC)
-                ? ' What is above the dashed line can be taken.'
+                ? ' You can harvest what is above the dashed line.'
                 : ''}
             </Text>
           ) : null}
@@ -101,10 +101,10 @@ export function VesselDetail({
           <>
             <ListRow title="In it" trail={<Text>{formatGrams(status.contentG)}</Text>} />
             <ListRow
-              title="Can be taken today"
+              title="Can be harvested today"
               detail={
                 status.lastingG > 0
-                  ? `${formatGrams(status.lastingG)} a day for good, at its best`
+                  ? `${formatGrams(status.lastingG)} a day at its best, without running it down`
                   : undefined
               }
               trail={<Text>{formatGrams(status.givesG)}</Text>}
@@ -120,8 +120,8 @@ export function VesselDetail({
               }
             />
             <ListRow
-              title="Vessels of it to keep"
-              detail={`for a 95 % chance that one is left after a month; you keep ${alike}`}
+              title="How many to keep"
+              detail={`for a 95 % chance that one survives the month; you keep ${alike}`}
               trail={<Text tone={alike < wanted ? 'due' : 'ink'}>{String(wanted)}</Text>}
             />
           </>

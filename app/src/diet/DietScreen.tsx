@@ -176,7 +176,7 @@ function DietEditor({ group, data }: { group: Group; data: AppData }) {
         name="fastWeekdays"
         render={({ field }) => (
           <Choices
-            label="Days with nothing"
+            label="Days without food"
             options={format.weekdays}
             value={field.value}
             onChange={field.onChange}

@@ -75,7 +75,7 @@ export function DietSummary({ group, data }: { group: Group; data: AppData }) {
           );
         })}
         <ListRow
-          title="Days with nothing"
+          title="Days without food"
           trail={<Text>{fasts.map((day) => day.spoken).join(', ') || 'none'}</Text>}
         />
       </Card>

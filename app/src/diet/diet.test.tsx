@@ -39,7 +39,7 @@ describe('words about a diet', () => {
     ],
     [
       { kind: 'rounding', servingId: 's', ofWanted: 2.4, fewer: { days: [1, 3, 5], rests: [] } },
-      /On 3 days a week it is right/,
+      /Feed it on 3 days a week/,
     ],
     [{ kind: 'rounding', servingId: 's', ofWanted: 0.9, fewer: null }, /Flake: rounded to 90 %/],
     [{ kind: 'ownAmount', servingId: 's', ofWanted: 1.5 }, /Flake: your own amount is 150 %/],
@@ -119,9 +119,7 @@ describe('planning a diet', () => {
       }),
     });
     show(<DietScreen id="g1" />);
-    expect(
-      await screen.findByText(/times what they need. On \d days a week it is right/),
-    ).toBeTruthy();
+    expect(await screen.findByText(/times what they need. Feed it on \d days a week/)).toBeTruthy();
     fireEvent.press(screen.getByLabelText(/^Give Fine flake only /));
     // Then there is nothing more to say of it, and it is saved so.
     await waitFor(() => expect(screen.queryByText(/times what they need/)).toBeNull());

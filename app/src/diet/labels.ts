@@ -46,9 +46,9 @@ export function formatFinding(
       if (finding.ofWanted <= FAR_OVER) {
         return `${servingName(finding.servingId)}: rounded to ${Math.round(finding.ofWanted * 100)} % of what they need.`;
       }
-      return `${servingName(finding.servingId)}: the least you can measure is ${formatNumber(finding.ofWanted, 1)} times what they need. ${
+      return `${servingName(finding.servingId)}: the smallest amount you can measure is ${formatNumber(finding.ofWanted, 1)} times what they need. ${
         finding.fewer
-          ? `On ${finding.fewer.days.length === 1 ? 'one day' : `${finding.fewer.days.length} days`} a week it is right.`
+          ? `Feed it on ${finding.fewer.days.length === 1 ? 'one day' : `${finding.fewer.days.length} days`} a week.`
           : 'Choose a finer food, or feed it to a larger group.'
       }`;
     case 'ownAmount':

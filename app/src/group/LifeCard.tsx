@@ -27,8 +27,8 @@ export function LifeCard({ group, data }: { group: Group; data: AppData }) {
   const shown = all ? events : events.slice(0, FIRST);
   return (
     <View style={{ gap: 8 }}>
-      <Text variant="subtitle">What happened</Text>
-      <Card label="What happened">
+      <Text variant="subtitle">History</Text>
+      <Card label="History">
         {shown.map((event, index) => {
           const { title, detail } = formatEvent(event, names, format);
           const taken = event.withdrawn ? 'taken back' : undefined;
@@ -51,11 +51,7 @@ export function LifeCard({ group, data }: { group: Group; data: AppData }) {
         />
       ) : null}
       <View style={{ alignItems: 'flex-start' }}>
-        <Button
-          variant="bare"
-          label="Its story on a page"
-          onPress={() => print('group', group.id)}
-        />
+        <Button variant="bare" label="Print a summary" onPress={() => print('group', group.id)} />
       </View>
       <LookBack events={events} data={data} />
       {chosen ? (
@@ -139,7 +135,7 @@ function LookBack({ events, data }: { events: readonly LifeEventRow[]; data: App
   const state = day === null || day > now.day ? null : stateOn(held, day);
   return (
     <View style={{ gap: 8 }}>
-      <DateField label="How they were on" value={day} onChange={setDay} />
+      <DateField label="As they were on" value={day} onChange={setDay} />
       {day === null ? null : (
         <Text role="status">
           {state

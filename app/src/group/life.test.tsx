@@ -67,9 +67,9 @@ describe('what happened to a group', () => {
     show(<LifeCard group={ours} data={data} />);
     expect(await screen.findByText('1 fish (1 m) lost, jumped out')).toBeTruthy();
     expect(screen.getByText('Into Millpond')).toBeTruthy();
-    fireEvent.changeText(screen.getByLabelText('How they were on'), '2026-03-02');
+    fireEvent.changeText(screen.getByLabelText('As they were on'), '2026-03-02');
     expect(screen.getByText('10 fish (4 m, 6 f), adult, in Millpond.')).toBeTruthy();
-    fireEvent.changeText(screen.getByLabelText('How they were on'), '2026-02-02');
+    fireEvent.changeText(screen.getByLabelText('As they were on'), '2026-02-02');
     expect(screen.getByText('They were not here on that day.')).toBeTruthy();
   });
 

@@ -46,7 +46,7 @@ export function CurveCard({
   const label = format.scale('length').unit;
   return (
     <View style={{ gap: 8 }}>
-      <Text variant="subtitle">Against their kind</Text>
+      <Text variant="subtitle">Compared with their species</Text>
       <View
         onLayout={(event) => setWidth(event.nativeEvent.layout.width)}
         style={{ minHeight: 230 }}
@@ -88,7 +88,7 @@ export function CurveCard({
         ) : null}
       </View>
       <Text variant="small" tone="quiet">
-        {`${status.curve ? `Solid: ${status.curve.kind === 'gompertz' ? 'a Gompertz' : 'a von Bertalanffy'} curve through what was measured, shaded its 95 % range${status.curve.endKnown ? `; it levels off at about ${format.quantity('length', status.curve.linfCm)}` : '; where it levels off is not known yet'}.` : REFUSALS[status.refused!]} Dashed: their kind, well fed, from the first measurement on.${others.length > 0 ? ' Thin: earlier batches of yours.' : ''}`}
+        {`${status.curve ? `Solid: ${status.curve.kind === 'gompertz' ? 'a Gompertz' : 'a von Bertalanffy'} curve through what was measured, shaded its 95 % range${status.curve.endKnown ? `; it levels off at about ${format.quantity('length', status.curve.linfCm)}` : '; where it levels off is not known yet'}.` : REFUSALS[status.refused!]} Dashed: usual for the species when well fed.${others.length > 0 ? ' Thin: earlier batches of yours.' : ''}`}
       </Text>
     </View>
   );

@@ -96,7 +96,7 @@ function GrowthOf({ group, data, events }: Props) {
       {measure}
       <CurveCard group={group} status={status} data={data} targetCm={targetCm} />
       <NumberField
-        label="When do they reach"
+        label="When will they reach"
         unit={length.unit}
         scale={length}
         decimals={1}

@@ -59,12 +59,12 @@ export function OutcomeCard({
   const spanSays = before ? `${format.day(before.day)} to ${format.day(last.day)}` : '';
   return (
     <View style={{ gap: 8 }}>
-      <Text variant="subtitle">What it came to</Text>
-      <Card label="What it came to">
+      <Text variant="subtitle">Results</Text>
+      <Card label="Results">
         <ListRow
           first
           title="Growth"
-          detail={before ? spanSays : 'measure once more to know'}
+          detail={before ? spanSays : 'measure once more to find out'}
           trail={
             <Text variant="strong">
               {status.growthRate
@@ -74,7 +74,7 @@ export function OutcomeCard({
           }
         />
         <ListRow
-          title="Dry food to a gram gained"
+          title="Dry food per gram gained"
           detail={
             before
               ? `${formatGrams(dry)} of dry food noted, ${formatGrams(gained)} gained by all`
@@ -93,7 +93,7 @@ export function OutcomeCard({
           }
         />
         <ListRow
-          title="Living through a month"
+          title="Monthly survival"
           detail={
             lived.died === 0
               ? 'no loss in ninety days'

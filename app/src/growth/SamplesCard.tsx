@@ -40,7 +40,7 @@ export function SamplesCard({ events }: { events: LifeEventRow[] }) {
         ))}
       </Card>
       <Text variant="small" tone="quiet">
-        A measurement is corrected or taken back among what happened to the group.
+        To correct or undo a measurement, open the history of the group.
       </Text>
       {shown ? <KeptPicture event={shown} onClose={() => setShown(null)} /> : null}
     </View>

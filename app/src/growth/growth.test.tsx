@@ -98,8 +98,8 @@ describe('the growth of a group', () => {
   it('measured once says its size, and that no curve can be told', async () => {
     open([measured(3, around(2))]);
     expect(await screen.findByText(/^2 cm, likely/)).toBeTruthy();
-    expect(screen.getByText(/No curve yet: it takes 6 days/)).toBeTruthy();
-    expect(screen.getByText('measure once more to know')).toBeTruthy();
+    expect(screen.getByText(/No curve yet: measure a few on 6 days or more/)).toBeTruthy();
+    expect(screen.getByText('measure once more to find out')).toBeTruthy();
   });
 
   it('of one fish says that nothing is known of the others', async () => {
@@ -140,7 +140,7 @@ describe('the growth of a group', () => {
 
   it('a length says when it is reached', async () => {
     open([measured(40, around(1.5)), measured(3, around(2))]);
-    const field = await screen.findByLabelText(/^When do they reach/);
+    const field = await screen.findByLabelText(/^When will they reach/);
     fireEvent.changeText(field, '1');
     expect(await screen.findByText('1 cm is reached.')).toBeTruthy();
     fireEvent.changeText(field, '90');

@@ -4,11 +4,11 @@ import { formatNumber } from '@open-larder/core/units';
 import type { Format } from '../store';
 
 export const REFUSALS: Record<Refusal, string> = {
-  tooFew: `No curve yet: it takes ${LEAST_DAYS} days on which a few were measured.`,
-  tooShort: 'No curve yet: all was measured within two weeks, and growth is slower than that.',
+  tooFew: `No curve yet: measure a few on ${LEAST_DAYS} days or more.`,
+  tooShort: 'No curve yet: two weeks of measurements are too short to see growth.',
   noGrowth: 'No curve: the growth between measurements is smaller than the measuring error.',
-  shrinks: 'No curve: they measure shorter and shorter. Were others measured, or in another unit?',
-  noFit: 'No curve: the measurements follow none. Two batches together, or a slip among them?',
+  shrinks: 'No curve: they get shorter. Did you measure other fish, or use another unit?',
+  noFit: 'No curve fits these measurements. Are two batches mixed, or is one mistyped?',
 };
 
 export const PHOTO_WARNINGS: Record<PhotoLength['warnings'][number], string> = {

@@ -15,7 +15,7 @@ export function FoodCost({ groups }: { groups: readonly Group[] }) {
   if (perDay === 0 && !inPart) return null;
   const said = [
     fish > 0 ? `${format.money((perDay * DAYS_A_MONTH) / fish)} a fish a month` : null,
-    inPart ? 'some of it has no price' : null,
+    inPart ? 'some foods have no price' : null,
   ];
   return (
     <ListRow

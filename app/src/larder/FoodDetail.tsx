@@ -74,7 +74,7 @@ export function FoodDetail({ food, supply }: Props) {
       <Card>
         <ListRow
           first
-          title="Left, in what your hand deals"
+          title="Left, in your measures"
           trail={<Text>{inUnits(food.remainingG)}</Text>}
         />
         {food.liveG ? (
@@ -140,7 +140,7 @@ export function FoodDetail({ food, supply }: Props) {
         {recipe ? (
           <Button label="Its recipe" onPress={() => router.push(`/larder/recipes/${recipe.id}`)} />
         ) : null}
-        <Button label="Take down" onPress={takeDown} />
+        <Button label="Put away" onPress={takeDown} />
       </View>
       {open?.kind === 'buy' ? (
         <LotSheet food={food} lot={null} onClose={() => setOpen(null)} />

@@ -136,7 +136,7 @@ export function FoodFields({ control }: Props) {
         'unit.massG',
         'One weighs',
         format.scale('mass').unit,
-        'Your guess, until you weigh some in.',
+        'Your guess, until you weigh some.',
       )}
       {number(
         'unit.step',

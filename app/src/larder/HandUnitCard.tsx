@@ -21,8 +21,8 @@ export function HandUnitCard({ food, onWeigh }: { food: FoodRow; onWeigh: () => 
           first
           title={`One ${unit.name}`}
           detail={[
-            inUse.weighings === 0 ? 'a guess: weigh some in' : `as the plan takes it`,
-            `dealt in steps of ${formatNumber(unit.step, 2)}`,
+            inUse.weighings === 0 ? 'a guess until you weigh some' : 'as the plan uses it',
+            `in steps of ${formatNumber(unit.step, 2)}`,
           ].join(' · ')}
           trail={
             <View style={{ flexDirection: 'row', alignItems: 'center', gap: 4 }}>
@@ -63,7 +63,7 @@ export function HandUnitCard({ food, onWeigh }: { food: FoodRow; onWeigh: () => 
         ))}
       </Card>
       <View style={{ alignItems: 'flex-start' }}>
-        <Button label="Weigh some in" onPress={onWeigh} />
+        <Button label="Weigh some" onPress={onWeigh} />
       </View>
     </View>
   );

@@ -29,7 +29,7 @@ export function KeepingCard({ food }: { food: FoodRow }) {
         keeps.openedDays === null ? null : `${days(keeps.openedDays)} opened`,
       ]),
     ],
-    ['Lift what is left', liftAfterMin === null ? null : `after ${formatMinutes(liftAfterMin)}`],
+    ['Remove leftovers', liftAfterMin === null ? null : `after ${formatMinutes(liftAfterMin)}`],
     ['Beware, for people', listed(cautions.people)],
     ['Beware, for fish', listed(cautions.fish)],
   ];

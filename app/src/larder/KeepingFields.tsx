@@ -46,7 +46,7 @@ export function KeepingFields({ control }: { control: Control<FoodValues> }) {
           {number('keeps.sealedDays', 'Sealed', 'days')}
           {number('keeps.openedDays', 'Once opened', 'days', 'Empty where it makes no difference.')}
           {number('keeps.preparedHours', 'Once prepared', 'h')}
-          {number('liftAfterMin', 'Lift what is left after', 'min', 'Empty leaves it in.')}
+          {number('liftAfterMin', 'Remove leftovers after', 'min', 'Empty leaves it in.')}
         </Cells>
       </Disclosure>
       <Disclosure

@@ -98,7 +98,7 @@ describe('the larder', () => {
       'PUT /api/foods/f1': { ...food, version: 2, archived: true },
     });
     show(<LarderScreen id="f1" />);
-    fireEvent.press(await screen.findByLabelText('Take down'));
+    fireEvent.press(await screen.findByLabelText('Put away'));
     await screen.findByText('42 g of 60 g');
     const [put] = sent(asked, 'PUT');
     const { id: _, lots: __, remainingG: ___, weighings: ____, ...fields } = food;

@@ -28,12 +28,12 @@ export function Waste({ foods, supply }: Props) {
   const shown = all ? wasted : wasted.slice(0, FEW);
   return (
     <View style={{ gap: 8 }}>
-      <Text variant="subtitle">Will not be eaten in time</Text>
+      <Text variant="subtitle">Will not be used in time</Text>
       <Text tone="quiet">
         {cost > 0 ? `About ${format.money(cost)} within four months. ` : ''}Feed more of it, or buy
         smaller.
       </Text>
-      <Card label="Will not be eaten in time">
+      <Card label="Will not be used in time">
         {shown.map(({ food, massG, on }, index) => (
           <ListRow
             key={food.id}

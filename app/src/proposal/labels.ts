@@ -34,9 +34,9 @@ export function formatRefused({
     newcomerDays === null
       ? ''
       : `Came ${newcomerDays === 0 ? 'today' : `${newcomerDays} ${newcomerDays === 1 ? 'day' : 'days'} ago`}. `;
-  return `${came}Refused ${refused} of ${dealt} in two weeks. A little of it mixed into the ${lowerFirst(
+  return `${came}Refused ${refused} of ${dealt} in two weeks. Mix a little into the ${lowerFirst(
     withFoodName,
-  )} that they take, and more as they take it, may teach them; the rest of their day stays.`;
+  )} that they take, and more as they accept it; the rest of their day stays the same.`;
 }
 
 /** «25 % every 7 days» */

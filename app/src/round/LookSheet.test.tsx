@@ -170,6 +170,8 @@ describe('being asked again', () => {
       [`GET /api/round/${DAY}`]: round(DAY),
     });
     show(<RoundScreen day={DAY} />);
-    expect(await screen.findByText(/^Zebrafish were flat on .*: look again\.$/)).toBeTruthy();
+    expect(
+      await screen.findByText(/^Zebrafish had flat bellies on .*: check again\.$/),
+    ).toBeTruthy();
   });
 });

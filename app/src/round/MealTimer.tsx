@@ -124,7 +124,7 @@ function DropClock({ name, title, tankName, minutes, liftMin, ...acts }: DropClo
           <Text variant="small">{title}</Text>
           <Text variant="small" tone={due ? 'due' : 'quiet'}>
             {due
-              ? 'lift what is left'
+              ? 'remove leftovers'
               : liftMin === null
                 ? 'in the water'
                 : `lift in ${formatClock(liftMin)}`}

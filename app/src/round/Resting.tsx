@@ -28,7 +28,7 @@ export const Resting = memo(function Resting({
 function reason(rest: Rest): string {
   switch (rest.reason) {
     case 'fast':
-      return 'a planned day with nothing';
+      return 'no food planned today';
     case 'stage':
       return `${rest.stage}, not fed`;
     case 'empty':

@@ -47,7 +47,7 @@ describe('the round', () => {
     open();
     expect(await screen.findByText(/3 pinches fine flake/)).toBeTruthy();
     expect(screen.getByText(/Zebrafish · front left, surface/)).toBeTruthy();
-    expect(screen.getByText(/Medaka, Millpond: a planned day with nothing/)).toBeTruthy();
+    expect(screen.getByText(/Medaka, Millpond: no food planned today/)).toBeTruthy();
   });
 
   it('logs a serving as planned with one tap, and offers to undo it', async () => {
@@ -267,7 +267,7 @@ describe('what is in the water', () => {
 
   it('is asked to be lifted once the food’s time is over, or is not watched', async () => {
     const asked = openToday({}, [meal({ drops: [drop({ at: ago(6) })] })]);
-    expect(await screen.findByText('lift what is left')).toBeTruthy();
+    expect(await screen.findByText('remove leftovers')).toBeTruthy();
     fireEvent.press(screen.getByLabelText('Some is left: Fine flake in Millpond'));
     fireEvent.press(screen.getByLabelText('Not watched: Fine flake in Millpond'));
     await waitFor(() => expect(screen.queryByLabelText('Fine flake in Millpond')).toBeNull());

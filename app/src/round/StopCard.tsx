@@ -121,7 +121,7 @@ export const StopCard = memo(function StopCard({
       {again.map(({ name, belly }) => (
         <View key={name} style={styles.again}>
           <Text tone="due">
-            {`${name} were ${BELLY_WORDS[belly!.score]} on ${format.day(belly!.day)}: look again.`}
+            {`${name} had ${BELLY_WORDS[belly!.score]} bellies on ${format.day(belly!.day)}: check again.`}
           </Text>
         </View>
       ))}

@@ -164,6 +164,6 @@ const OWN_AXIS = {
 } as const;
 
 /** How grave it is, in a word. */
-export function rank(severity: number): 'Act' | 'Watch' | 'Know' {
-  return severity >= 0.7 ? 'Act' : severity >= 0.4 ? 'Watch' : 'Know';
+export function rank(severity: number): 'Act' | 'Watch' | 'Good to know' {
+  return severity >= 0.7 ? 'Act' : severity >= 0.4 ? 'Watch' : 'Good to know';
 }

@@ -91,7 +91,7 @@ describe('what living together says', () => {
   });
 
   it('ranks in words what kills, what wears down, and what is worth knowing', () => {
-    expect([1, 0.5, 0.2].map(rank)).toEqual(['Act', 'Watch', 'Know']);
+    expect([1, 0.5, 0.2].map(rank)).toEqual(['Act', 'Watch', 'Good to know']);
   });
 });
 

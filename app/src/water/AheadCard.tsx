@@ -67,8 +67,8 @@ export function AheadCard({ status, events }: { status: WaterStatus; events: Wat
         ) : null}
       </View>
       <Text variant="small" tone="quiet">
-        Dots are tests, nine times in ten it lies in the shaded part, notches are changes: broken
-        ones are done.
+        Dots are tests. Nitrate stays in the shaded band nine times in ten. Marks are water changes;
+        broken ones are done.
       </Text>
       <RecordNote kind="nitrate" />
     </View>

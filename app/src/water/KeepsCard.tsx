@@ -43,11 +43,11 @@ export function KeepsCard({ tank, status }: { tank: Tank; status: WaterStatus })
   const none = 'not enough by itself';
   return (
     <View style={{ gap: 8 }}>
-      <Text variant="subtitle">What keeps it under</Text>
+      <Text variant="subtitle">How to keep it in range</Text>
       <Text tone={fits ? 'ink' : 'due'}>
         {`With ${formatNumber(rhythm.share * 100, 0)} % every ${rhythm.everyDays} days it peaks at about ${formatMgL(status.peakMgL)} mg/L in the long run, perhaps ${formatMgL(worstMgL)}; ${cap.groupName} tolerate about ${cap.mgL} mg/L.`}
       </Text>
-      <Card label="What keeps it under">
+      <Card label="How to keep it in range">
         <ListRow
           first
           title="Change more"
@@ -77,7 +77,7 @@ export function KeepsCard({ tank, status }: { tank: Tank; status: WaterStatus })
           title="Feed less"
           detail={
             ration !== null && ration < 1
-              ? 'water first: growing fish and fry are not to be starved for it'
+              ? 'change water first: do not starve growing fish or fry for it'
               : 'with the water as it is changed'
           }
           trail={
@@ -163,7 +163,7 @@ function WhatIf({
           onChange={setEveryDays}
         />
         <Stepper
-          label="Food, against the plan"
+          label="Food, compared with the plan"
           value={Math.round(ration * 100)}
           step={10}
           min={0}
@@ -178,7 +178,7 @@ function WhatIf({
               ? 'they tolerate it.'
               : under.share === null
                 ? 'too much, and no share at that interval is enough.'
-                : `too much; ${formatNumber(Math.ceil(under.share * 100), 0)} % at that interval would do.`
+                : `too much; ${formatNumber(Math.ceil(under.share * 100), 0)} % at that interval is enough.`
           }`}
         </Text>
       </View>

@@ -16,8 +16,8 @@ export function WaterHistory({ row, events }: { row: WaterRow; events: WaterEven
   if (events.length === 0) return null;
   return (
     <View style={{ gap: 8 }}>
-      <Text variant="subtitle">What happened</Text>
-      <Card label="What happened">
+      <Text variant="subtitle">History</Text>
+      <Card label="History">
         {(all ? events : events.slice(0, FIRST)).map((event, index) => {
           const title = formatWaterEvent(event, format, row.litres);
           return (

@@ -48,7 +48,7 @@ export function formatRefill(refill: Refill, format: Format): string[] {
   }
   lines.push(
     tempered
-      ? `Temper it first: between ${format.quantity('temperature', warmTo.from)} and ${format.quantity('temperature', warmTo.to)} moves the tank by two degrees at the most.`
+      ? `Bring it to between ${format.quantity('temperature', warmTo.from)} and ${format.quantity('temperature', warmTo.to)} first, so that the tank moves by two degrees at most.`
       : `The tank comes to ${format.quantity('temperature', after.tempC)}.`,
   );
   return lines;

@@ -92,7 +92,7 @@ describe('the water of a tank', () => {
     expect(screen.getByText(/^Tested .*: 14, give or take/)).toBeTruthy();
     expect(screen.getByText('25 L, 25 %: 1 day late')).toBeTruthy();
     expect(screen.getByText('2 buckets of 10 L and 5 L')).toBeTruthy();
-    expect(screen.getByText(/^Temper it first/)).toBeTruthy();
+    expect(screen.getByText(/^Bring it to/)).toBeTruthy();
   });
 
   it('a test in nitrate nitrogen is sent as nitrate', async () => {
@@ -176,8 +176,8 @@ describe('the water of a tank', () => {
     serve([]);
     open();
     const before = (await screen.findByText(/^At its worst it peaks at/)).props.children as string;
-    fireEvent.press(screen.getByLabelText('More: Food, against the plan'));
-    fireEvent.press(screen.getByLabelText('More: Food, against the plan'));
+    fireEvent.press(screen.getByLabelText('More: Food, compared with the plan'));
+    fireEvent.press(screen.getByLabelText('More: Food, compared with the plan'));
     expect(screen.getByText(/^At its worst it peaks at/).props.children).not.toBe(before);
   });
 

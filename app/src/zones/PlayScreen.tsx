@@ -124,7 +124,7 @@ function Feedings({ tank, data, asked, on }: FeedingsProps) {
       {nothing ? (
         <Empty
           title={`Nothing is planned here ${when}`}
-          text="Say what the groups of this tank eat; then a feeding can be looked at before it is given."
+          text="Plan what the groups of this tank eat, and you can watch a feeding before you give it."
         />
       ) : fieldError ? (
         <Empty title="This cannot be simulated" text={fieldError} />
@@ -323,7 +323,7 @@ function Outcome({ tank, data, simulation, played: { report } }: Parts) {
   const { water } = report;
   return (
     <View style={{ gap: 16 }}>
-      <Text variant="subtitle">What becomes of it</Text>
+      <Text variant="subtitle">Where it goes</Text>
       <Card>
         {report.drops.map((drop, at) => (
           <ListRow

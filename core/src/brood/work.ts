@@ -279,14 +279,14 @@ function tubWork(task: BroodTask, status: BroodStatus, tub: TubStatus): BroodWor
       report(
         'change',
         `${tub.name}: change all of it twice a day, or give them more water`,
-        `Ammonia builds up within ${formatNumber(tub.hours ?? 0, 0)} h; no daily change is enough.`,
+        `Ammonia builds up within ${hoursOrDays(tub.hours ?? 0)}; no daily change is enough.`,
         true,
       );
     } else {
       report(
         'change',
-        `${tub.name}: lift what is left, change ${said(task, 'volume', tub.change * tub.litres)} after the last meal`,
-        `With seasoned water of its warmth, into a white bucket. Ammonia builds up within ${formatNumber(tub.hours ?? 0, 0)} h.`,
+        `${tub.name}: remove leftovers and change ${said(task, 'volume', tub.change * tub.litres)} after the last meal`,
+        `Use aged water at the same temperature, and siphon into a white bucket to spot fry. Ammonia builds up within ${hoursOrDays(tub.hours ?? 0)}.`,
       );
     }
   }
@@ -377,3 +377,7 @@ function homeWork(task: BroodTask, status: BroodStatus): BroodWork[] {
 /** A figure in the keeper's units. */
 const said = ({ units = METRIC }: BroodTask, measure: Measure, base: number): string =>
   formatQuantity(units, measure, base);
+
+/** «9 h», «7 days»: a week is not counted in hours. */
+const hoursOrDays = (hours: number): string =>
+  hours < 48 ? `${formatNumber(hours, 0)} h` : `${formatNumber(hours / 24, 0)} days`;

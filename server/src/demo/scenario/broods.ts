@@ -37,7 +37,7 @@ export const BROODS: DemoBrood[] = [
       { daysAgo: 70, kind: 'counted', count: 21 },
       { daysAgo: 60, kind: 'measured', lengthMm: 22, shortMm: 18, longMm: 26 },
       { daysAgo: 31, kind: 'rehomed', count: 14, note: 'to another keeper' },
-      { daysAgo: 30, kind: 'ended', note: 'seven stay' },
+      { daysAgo: 30, kind: 'ended', note: '7 kept' },
     ],
   },
   {
