@@ -91,7 +91,7 @@ test('conditioning says what it costs the water, and portions follow', async ({ 
     }[];
   const medaka = (await groups()).find(({ name }) => name === 'Medaka')!;
   await page.goto(`${demo.url}/broods/condition?group=${medaka.id}`);
-  await expect(page.getByText('Changes that pay for it')).toBeVisible();
+  await expect(page.getByText('Water changes that make up for it')).toBeVisible();
   await page.getByRole('button', { name: 'Begin today' }).click();
   await expect(page.getByText(/Medaka is conditioned from today/)).toBeVisible();
   await expect(page.getByText('They are conditioned now')).toBeVisible();

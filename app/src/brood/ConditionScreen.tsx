@@ -123,7 +123,7 @@ function Condition({ data, asked }: { data: AppData; asked?: string }) {
               ...richFoods.map(({ id, name, kind }) => ({ value: id, title: name, detail: kind })),
             ]}
             onChange={setFoodId}
-            hint="It is put into their week until the span ends; their portions share the need of the day."
+            hint="Added to their week until then; the day’s food is split between the portions."
           />
           {foodId === '' ? null : (
             <Picker
@@ -206,7 +206,7 @@ function WaterRows({
         trail={<Text>{`${formatMgL(report.nitrateThen)} mg/L`}</Text>}
       />
       <ListRow
-        title="Changes that pay for it"
+        title="Water changes that make up for it"
         detail={`now ${percent(change.share)} every ${change.everyDays} days`}
         trail={
           <Text tone="due">

@@ -297,7 +297,7 @@ describe('conditioning', () => {
     open([], <ConditionScreen group="g1" />, {
       'POST /api/conditionings': () => ({ status: 201, body: eggs() }),
     });
-    expect(await screen.findByText('Changes that pay for it')).toBeTruthy();
+    expect(await screen.findByText('Water changes that make up for it')).toBeTruthy();
     fireEvent.press(screen.getByLabelText('Begin today'));
     await waitFor(() => expect(sent(asked, 'POST')).toHaveLength(1));
     expect(sent(asked, 'POST')[0]).toMatchObject({

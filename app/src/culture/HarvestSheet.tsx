@@ -109,7 +109,7 @@ function formatAfter({
   weekG,
 }: NonNullable<ReturnType<typeof afterHarvest>>) {
   if (tooMuch) {
-    return 'That is more than is believed to be there. Noted, it is believed; little is left then.';
+    return 'That is more than the estimate. If it is right, log it; little will be left.';
   }
   const back =
     recoversDays === null

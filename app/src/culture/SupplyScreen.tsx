@@ -181,7 +181,7 @@ function FoodSupplyCard({ supplied, supply, data, sure }: CardProps) {
             title={`Short on ${count(short.length, 'day')}, first ${dayOf(short[0]!)}`}
             detail={
               instead.length > 0
-                ? `of its size in its place: ${instead
+                ? `of similar size, instead: ${instead
                     .slice(0, 3)
                     .map(({ name, fits }) => (fits ? name : `${name} (size not known)`))
                     .join(', ')}`

@@ -77,7 +77,7 @@ export function VesselDetail({
       ) : null}
       {status.surprised ? (
         <Text tone="due">
-          More was taken than was believed to be there. Look how dense it is, and the figures
+          You took more than the estimate allowed for. Check how dense it is, and the figures
           follow.
         </Text>
       ) : null}

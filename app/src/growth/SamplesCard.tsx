@@ -21,7 +21,7 @@ export function SamplesCard({ events }: { events: LifeEventRow[] }) {
             title={format.quantity('length', event.lengthCm!)}
             detail={[
               format.day(event.day),
-              event.lengthsCm ? `${event.lengthsCm.length} measured` : 'a mean alone',
+              event.lengthsCm ? `${event.lengthsCm.length} measured` : 'mean only',
               event.massG === null ? null : `${formatGrams(event.massG)} each`,
               event.note,
             ]

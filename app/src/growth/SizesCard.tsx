@@ -23,7 +23,7 @@ export function SizesCard({
   const { unit, fromBase } = format.scale('length');
   return (
     <View style={{ gap: 8 }}>
-      <Text variant="subtitle">Each of them</Text>
+      <Text variant="subtitle">Each fish</Text>
       <View
         onLayout={(event) => setWidth(event.nativeEvent.layout.width)}
         style={{ minHeight: 60 }}

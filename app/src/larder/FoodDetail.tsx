@@ -102,7 +102,7 @@ export function FoodDetail({ food, supply }: Props) {
         />
         {wastedG > 0.005 ? (
           <ListRow
-            title="Will be past its day before it is eaten"
+            title="Will expire before it is used"
             trail={<Text tone="due">{formatGrams(wastedG)}</Text>}
           />
         ) : null}

@@ -136,7 +136,7 @@ describe('the larder', () => {
     expect(screen.getByText(/pieces of 0.5 to 2 mm · sinks 2 cm a second/)).toBeTruthy();
     expect(screen.getByText('dust can cause allergy')).toBeTruthy();
     expect(screen.getByText(/cupboard · opened .* · (past|good until) Sun 5 Apr/)).toBeTruthy();
-    expect(screen.getByText(/31 g will not be eaten by then/)).toBeTruthy();
+    expect(screen.getByText(/31 g will not be used by then/)).toBeTruthy();
     // 20 weighed 1 g, then 1.4 g: 0.06 g each, and single ones differ as √(20·0.01²·2).
     expect(screen.getByText('0.06 g ± 0.0632 g')).toBeTruthy();
     expect(

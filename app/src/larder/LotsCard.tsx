@@ -36,7 +36,7 @@ export function LotsCard({ food, waste, onCount, onEdit }: Props) {
       until === null ? null : `${isPast(lot) ? 'past' : 'good until'} ${format.day(until)}`,
       lot.costMinor === null ? null : format.money(lot.costMinor),
       wasted && wasted.massG > 0.005
-        ? `${formatGrams(wasted.massG)} will not be eaten by then`
+        ? `${formatGrams(wasted.massG)} will not be used by then`
         : null,
     ];
     return parts.filter(Boolean).join(' · ');

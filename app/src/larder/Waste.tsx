@@ -40,7 +40,7 @@ export function Waste({ foods, supply }: Props) {
             first={index === 0}
             lead={<FoodSign family={food.family} size={24} />}
             title={food.name}
-            detail={`${formatGrams(massG)} past its day from ${format.day(on)}`}
+            detail={`${formatGrams(massG)} expires on ${format.day(on)}`}
             onPress={() => router.push(`/larder/${food.id}`)}
           />
         ))}

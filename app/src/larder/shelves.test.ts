@@ -57,7 +57,7 @@ describe('a jar', () => {
       lots: [lot(null, { remainingG: 238, openedOn: '2026-03-01' })],
     });
     expect(jarOf(opened, supply(null, 1), '2026-03-01', formatDay).words).toBe(
-      '26 weeks, until its day',
+      '26 weeks, until it expires',
     );
     expect(endsFirst(opened, 1, '2026-03-01')).toEqual({ weeks: 26, wasteG: 212 });
     const eaten = { ...opened, remainingG: 20 };

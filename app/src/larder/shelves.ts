@@ -89,11 +89,11 @@ export interface JarState {
   words: string;
 }
 
-/** «26 weeks, until its day»: what ends it, where that is not its use. */
+/** «26 weeks, until it expires»: what ends it, where that is not its use. */
 const formatWeeks = (ends: ReturnType<typeof endsFirst>): string =>
   ends === null
     ? 'over 17 weeks'
-    : `${Math.max(1, Math.round(ends.weeks))} weeks${ends.wasteG > 0 ? ', until its day' : ''}`;
+    : `${Math.max(1, Math.round(ends.weeks))} weeks${ends.wasteG > 0 ? ', until it expires' : ''}`;
 
 /** The status of a jar: its fill by days left, its use-by notch, and a word. */
 export function jarOf(

@@ -35,7 +35,7 @@ export function GroupChart({ data }: { data: Consumption }) {
       />
       <ChartFrame
         title={`${group.name}: offered against needed`}
-        detail="Digestible energy a day, kJ. Solid: offered. Dashed: needed; planned days with nothing need none."
+        detail="Digestible energy a day, kJ. Solid: offered. Dashed: needed; planned fasting days need none."
       >
         {(width) => (
           <LineChart

@@ -35,7 +35,7 @@ export function TogetherCard({ tank, groups, data }: Props) {
         <Text tone="quiet">
           {groups.length === 1
             ? 'One group, in water that suits it. Nothing to compare.'
-            : 'Nothing in the figures speaks against keeping them together.'}
+            : 'No conflicts in what is known of them.'}
         </Text>
       ) : (
         <View style={{ alignSelf: 'stretch' }}>

@@ -74,8 +74,8 @@ export function formatTogether(found: Together, { name, species }: Named, format
     }
     case 'fewOfAKind':
       return noWhy(
-        `Few of a kind: ${who}`,
-        `${found.is} live here; this species is usually kept from ${found.usual}. In a small group they hide and eat less.`,
+        `Small group: ${who}`,
+        `${found.is} live here; keep this species in groups of ${found.usual} or more. In a small group they hide and eat less.`,
       );
     case 'keepsAlone':
       return noWhy(
@@ -85,7 +85,7 @@ export function formatTogether(found: Together, { name, species }: Named, format
     case 'tooManyMales':
       return noWhy(
         `Many males among ${who}`,
-        `${found.males} male${found.males === 1 ? '' : 's'} to ${found.females} female${found.females === 1 ? '' : 's'}; ${formatNumber(found.perMale, 1)} females to a male is usual. Chased females eat and live less.`,
+        `${found.males} male${found.males === 1 ? '' : 's'} to ${found.females} female${found.females === 1 ? '' : 's'}; ${formatNumber(found.perMale, 1)} females to a male is usual. Chased females eat less and die younger.`,
       );
     case 'nipsFins':
       return withWhy(
@@ -117,8 +117,8 @@ export function formatTogether(found: Together, { name, species }: Named, format
       );
     case 'waterLoad':
       return withWhy(
-        'All together they load the water',
-        `Their food adds about ${formatMgL(found.nitratePerWeek.value)} mg/L of nitrate a week to ${format.quantity('volume', found.litres)}; ${who.toLowerCase()} tolerate about ${found.toleratesMgL} mg/L. A quarter changed every week does not keep up.`,
+        'Together they strain the water',
+        `Their food adds about ${formatMgL(found.nitratePerWeek.value)} mg/L of nitrate a week to ${format.quantity('volume', found.litres)}; ${who.toLowerCase()} tolerate about ${found.toleratesMgL} mg/L. Changing a quarter every week is not enough.`,
         `${formatMgL(found.nitratePerWeek.value)} mg/L a week`,
         found.nitratePerWeek,
       );

@@ -52,7 +52,11 @@ describe('what living together says', () => {
       /No temperature suits both/,
       /80.6 °F, the other ends at 75.2 °F/,
     ],
-    [{ ...base, kind: 'fewOfAKind', is: 3, usual: 10 }, /Few of a kind/, /3 live here; .* from 10/],
+    [
+      { ...base, kind: 'fewOfAKind', is: 3, usual: 10 },
+      /Small group/,
+      /3 live here; .* of 10 or more/,
+    ],
     [{ ...base, kind: 'keepsAlone', is: 2 }, /kept alone/, /2 live here/],
     [
       { ...base, kind: 'tooManyMales', males: 1, females: 1, perMale: 2 },
@@ -81,7 +85,7 @@ describe('what living together says', () => {
     ],
     [
       { ...base, kind: 'waterLoad', nitratePerWeek: known(12), toleratesMgL: 40, litres: 75.7 },
-      /load the water/,
+      /strain the water/,
       /12 mg\/L .* 20 gal; danios tolerate about 40/,
     ],
   ])('%#', (found, title, text) => {

@@ -48,18 +48,18 @@ export function RawCard({ status }: { status: WaterStatus }) {
       <Text variant="subtitle">Its filter</Text>
       <Text tone={hours < 48 ? 'due' : 'ink'}>
         {raw.ripeOn
-          ? `It grows in: ammonia and nitrite stay low from about ${format.day(raw.ripeOn)}, if it is fed as planned.`
-          : 'Nothing takes ammonia up here, or not within eight weeks.'}
+          ? `The filter is mature by about ${format.day(raw.ripeOn)} if you feed as planned; ammonia and nitrite stay low from then on.`
+          : 'No filter will take up the ammonia here within eight weeks.'}
         {Number.isFinite(hours)
-          ? ` With nothing to take it up, ammonia builds up within ${hours > 240 ? 'more than ten days' : `${formatNumber(hours, 0)} h`}; ${
+          ? ` ${raw.ripeOn ? 'Until then' : 'Without one'} ammonia builds up ${hours > 240 ? 'after more than ten days' : `within ${hours < 48 ? `${formatNumber(hours, 0)} h` : `${formatNumber(hours / 24, 0)} days`}`}; ${
               raw.changeShare === null
                 ? 'no daily change is enough: feed less'
-                : `${formatNumber(Math.ceil(raw.changeShare * 100), 0)} % a day keeps it under`
+                : `${formatNumber(Math.ceil(raw.changeShare * 100), 0)} % changed every day keeps it safe`
             }.`
           : ''}
       </Text>
       <Text variant="small" tone="quiet">
-        {`Of all ammonia ${formatNumber(raw.unionisedShare * 100, 2)} % is the poisonous form at its pH and temperature. Test every other day while it grows in.`}
+        {`At this pH and temperature ${formatNumber(raw.unionisedShare * 100, 2)} % of the ammonia is in its poisonous form. Test every other day until the filter is mature.`}
       </Text>
       <Chart
         view="lines"

@@ -34,7 +34,7 @@ export function WeekShares({ task, got, nearly }: Props) {
     <View style={styles.box}>
       <Text variant="subtitle">What reaches each group</Text>
       <Text variant="small" tone="quiet" role="status">
-        {`Share of the need over the cycle, by food family; the dashed band is 90 to 110 %.${
+        {`Share of what they need this cycle, by food family; the dashed band is 90 to 110 %.${
           nearly ? ' About so: simulating the change.' : ' Simulated.'
         }`}
       </Text>

@@ -27,13 +27,13 @@ export function formatAim(
   const on = days.length > 0 ? ` (${names.days(days)})` : '';
   switch (kind) {
     case 'energy':
-      return `${who}: ${is} % of the day’s need on its worst day${on}; ${band} % is wanted.`;
+      return `${who}: ${is} % of the day’s need on its worst day${on}; aim for ${band} %.`;
     case 'fast':
-      return `${who}: on its fast it still finds ${is} % of a day’s need${on}; ${band} % passes for a fast.`;
+      return `${who}: on its fasting day it still finds ${is} % of a day’s need${on}; a fast allows ${band} %.`;
     case 'plant':
-      return `${who}: ${is} % of its energy from plants; its kind wants ${band} %.`;
+      return `${who}: ${is} % of its energy from plants; aim for ${band} %.`;
     case 'protein':
-      return `${who}: ${is} % protein in the dry matter it eats; ${band} % is wanted.`;
+      return `${who}: ${is} % protein in the dry matter it eats; aim for ${band} %.`;
     case 'fibre':
       return `${who}: ${is} % fibre in the dry matter it eats; ${band} % is usual.`;
     case 'capped':
@@ -43,7 +43,7 @@ export function formatAim(
     case 'variety':
       return `${who}: ${is} different foods; ${band} are wanted.`;
     case 'dominant':
-      return `${who}: ${is} % of its energy from one food; ${band} % is wanted.`;
+      return `${who}: ${is} % of its energy from one food; aim for ${band} %.`;
     case 'meals':
       return `${who}: ${is} meals a day; fry want ${band}.`;
     case 'work':
