@@ -15,7 +15,7 @@ test('a group’s growth: its curve, its kind, when it reaches a length, and a f
   await expect(page.getByRole('img', { name: /^Young threadfins: / })).toBeVisible();
   await expect(page.getByText(/^Solid: a (Gompertz|von Bertalanffy) curve/)).toBeVisible();
   await expect(page.getByText(/^Sort them/)).toBeVisible();
-  await expect(page.getByText(/ by its own curve\.$/)).toBeVisible();
+  await expect(page.getByText(/ by their own curve\.$/)).toBeVisible();
   await page.getByRole('button', { name: 'Measure a few' }).click();
   await page.getByLabel('Total lengths, one after the other').fill('2.2 24mm 2,5 2.4');
   await expect(page.getByText(/^4 fish: mean 2.4 cm, likely/)).toBeVisible();

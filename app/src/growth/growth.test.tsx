@@ -144,7 +144,7 @@ describe('the growth of a group', () => {
     fireEvent.changeText(field, '1');
     expect(await screen.findByText('1 cm is reached.')).toBeTruthy();
     fireEvent.changeText(field, '90');
-    expect(await screen.findByText('90 cm is not reached as they grow now.')).toBeTruthy();
+    expect(await screen.findByText('90 cm will not be reached as they grow now.')).toBeTruthy();
   });
 });
 

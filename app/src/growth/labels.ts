@@ -24,11 +24,11 @@ export function formatAgainst(status: GrowthStatus, format: Format): string | nu
   const usual = format.quantity('length', status.usualCm);
   switch (status.against) {
     case 'ahead':
-      return `Ahead of its kind, which would have ${usual} by then.`;
+      return `Ahead of the usual ${usual} at that age.`;
     case 'behind':
-      return `Behind its kind, which would have ${usual} by then: look at bellies, warmth, and who gets the food.`;
+      return `Behind the usual ${usual} at that age: check bellies, temperature, and who gets the food.`;
     case 'as usual':
-      return `As its kind grows: ${usual} by then.`;
+      return `As usual: ${usual} at that age.`;
     case 'unsure':
       return `Usual at that age: ${usual}. Too few were measured to compare; measure a few more.`;
   }
@@ -42,12 +42,12 @@ export function formatReached(
   if (reached === null) return null;
   const length = format.quantity('length', targetCm);
   if (reached === 'there') return `${length} is reached.`;
-  if (reached === 'never') return `${length} is not reached as they grow now.`;
+  if (reached === 'never') return `${length} will not be reached as they grow now.`;
   const until = reached.to === null ? 'or much later' : `and ${format.day(reached.to)}`;
   return `${length} about ${format.day(reached.day)}, likely between ${format.day(reached.from)} ${until}, ${
     reached.by === 'curve'
-      ? 'by its own curve'
-      : 'as its kind grows: its own curve is not known yet'
+      ? 'by their own curve'
+      : 'as usual for the species: their own curve is not known yet'
   }.`;
 }
 
@@ -57,7 +57,7 @@ export function formatSorting({ sorting }: GrowthStatus, format: Format): string
   const apart = `at ${at} there are ${sorting.small} below and ${sorting.large} above`;
   return sorting.mixed
     ? `Two batches rather than one: ${apart}. Part them, and measure each.`
-    : `${sorting.urgent ? 'Sort them now' : 'Sort them soon'}: the large ones eat what is meant for the small ones, or the small ones; ${apart}.`;
+    : `${sorting.urgent ? 'Sort them now' : 'Sort them soon'}: the large ones take the food of the small ones, or eat them; ${apart}.`;
 }
 
 export const formatPercent = (share: number): string => `${formatNumber(share * 100, 0)} %`;

@@ -95,7 +95,7 @@ function WaterOf({ tank, row, status, events }: Props) {
         <Button variant="primary" label="Log a test" onPress={() => setOpen('test')} />
         <Button label="Water changed" onPress={() => setOpen('changed')} />
         <Button label="Filled up" onPress={() => setOpen('filledUp')} />
-        <Button label="How it is changed" onPress={() => setOpen('rhythm')} />
+        <Button label="Change schedule" onPress={() => setOpen('rhythm')} />
       </View>
       <AheadCard status={status} events={events} />
       <NextCard tank={tank} row={row} status={status} />

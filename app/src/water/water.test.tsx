@@ -189,7 +189,7 @@ describe('the water of a tank', () => {
       }),
     });
     open();
-    fireEvent.press(await screen.findByLabelText('How it is changed'));
+    fireEvent.press(await screen.findByLabelText('Change schedule'));
     fireEvent.changeText(screen.getByLabelText(/^Nitrate that its fish tolerate/), '30');
     fireEvent.press(screen.getByLabelText('Save'));
     await waitFor(() => expect(sent(asked, 'PUT')).toHaveLength(1));
