@@ -1,14 +1,9 @@
 import type { Problem } from '@open-larder/contract';
-import { useState } from 'react';
-import { View } from 'react-native';
 import { api, useFormat } from '../store';
-import { Button, Card, ListRow, Text, useToast, Waiting } from '../ui';
+import { History, useToast, Waiting } from '../ui';
 import type { Brood } from './useBroods';
 import { formatEvent } from './labels';
 import { stampFor } from '../store/intent';
-
-/** Events shown at once; the rest wait for a tap. */
-const FIRST = 6;
 
 /** What happened to a brood, newest first; each can be taken back, never erased. */
 export function HistoryCard({ brood }: { brood: Brood }) {
@@ -16,9 +11,7 @@ export function HistoryCard({ brood }: { brood: Brood }) {
   const toast = useToast();
   const { data: events, error, refetch } = api.useBroodEventsQuery(brood.id);
   const [undo] = api.useUndoBroodEventMutation();
-  const [all, setAll] = useState(false);
   if (!events) return <Waiting of={{ error, refetch }} rows={3} height={52} />;
-  if (events.length === 0) return null;
   const tubName = (id: string) => brood.tubs.find((tub) => tub.id === id)?.name ?? 'a tub';
   const foodName = (key: string) =>
     brood.status.rungs.find((rung) => rung.key === key)?.name ?? 'a food';
@@ -28,39 +21,18 @@ export function HistoryCard({ brood }: { brood: Brood }) {
     else toast('Taken back: dates and amounts are worked out again.');
   };
   return (
-    <View style={{ gap: 8 }}>
-      <Text variant="subtitle">History</Text>
-      <Card label="History">
-        {(all ? events : events.slice(0, FIRST)).map((event, index) => {
-          const title = formatEvent(event, format, tubName, foodName);
-          const where = brood.tubs.length > 1 && event.tubId !== null ? tubName(event.tubId) : null;
-          return (
-            <ListRow
-              key={event.id}
-              first={index === 0}
-              title={title}
-              detail={[format.day(event.day), where, event.hand, event.note]
-                .filter(Boolean)
-                .join(' · ')}
-              trail={
-                <Button
-                  variant="bare"
-                  label="Undo"
-                  spoken={`Undo: ${title}, ${format.day(event.day)}`}
-                  onPress={() => takeBack(event.id)}
-                />
-              }
-            />
-          );
-        })}
-      </Card>
-      {events.length > FIRST ? (
-        <Button
-          variant="bare"
-          label={all ? 'Only the newest' : `All ${events.length} events`}
-          onPress={() => setAll(!all)}
-        />
-      ) : null}
-    </View>
+    <History
+      events={events.map((event) => {
+        const day = format.day(event.day);
+        const where = brood.tubs.length > 1 && event.tubId !== null ? tubName(event.tubId) : null;
+        return {
+          id: event.id,
+          title: formatEvent(event, format, tubName, foodName),
+          detail: [day, where, event.hand, event.note],
+          day,
+          undo: () => void takeBack(event.id),
+        };
+      })}
+    />
   );
 }

@@ -5,51 +5,36 @@ import { View } from 'react-native';
 import { lazyForm } from '../forms/lazyForm';
 import { usePrintStory } from '../table/usePrintStory';
 import { api, useNow, useFormat, type AppData, latest } from '../store';
-import { Button, Card, DateField, FaultLine, ListRow, Sheet, Text, useToast, Waiting } from '../ui';
+import { Button, DateField, FaultLine, History, Sheet, Text, useToast, Waiting } from '../ui';
 import { formatEvent, formatSize } from './labels';
 import { stampFor } from '../store/intent';
 
 const EventSheet = lazyForm((forms) => forms.EventSheet);
 
-/** Events shown at once; the rest wait for a tap. */
-const FIRST = 6;
-
 /** What happened to a group, newest first; each can be taken back or corrected, never erased. */
 export function LifeCard({ group, data }: { group: Group; data: AppData }) {
   const format = useFormat();
   const { data: events, error, refetch } = latest(api.useLifeQuery(group.id));
-  const [all, setAll] = useState(false);
   const [chosen, setChosen] = useState<LifeEventRow | null>(null);
   const [correcting, setCorrecting] = useState<LifeEventRow | null>(null);
   const names = namesIn(data);
   const print = usePrintStory();
   if (!events) return <Waiting of={{ error, refetch }} rows={3} height={52} />;
-  const shown = all ? events : events.slice(0, FIRST);
   return (
     <View style={{ gap: 8 }}>
-      <Text variant="subtitle">History</Text>
-      <Card label="History">
-        {shown.map((event, index) => {
+      <History
+        events={events.map((event) => {
           const { title, detail } = formatEvent(event, names, format);
-          const taken = event.withdrawn ? 'taken back' : undefined;
-          return (
-            <ListRow
-              key={event.id}
-              first={index === 0}
-              title={title}
-              detail={[format.day(event.day), detail, taken].filter(Boolean).join(' · ')}
-              onPress={event.withdrawn ? undefined : () => setChosen(event)}
-            />
-          );
+          const day = format.day(event.day);
+          return {
+            id: event.id,
+            title,
+            detail: [day, detail, event.withdrawn ? 'taken back' : null],
+            day,
+            onPress: event.withdrawn ? undefined : () => setChosen(event),
+          };
         })}
-      </Card>
-      {events.length > FIRST ? (
-        <Button
-          variant="bare"
-          label={all ? 'Only the newest' : `All ${events.length} events`}
-          onPress={() => setAll(!all)}
-        />
-      ) : null}
+      />
       <View style={{ alignItems: 'flex-start' }}>
         <Button variant="bare" label="Print a summary" onPress={() => print('group', group.id)} />
       </View>

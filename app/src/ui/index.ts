@@ -18,6 +18,7 @@ export { matches, Picker } from './Picker';
 export { Screen } from './Screen';
 export { Scrub } from './Scrub';
 export { Sheet } from './Sheet';
+export { History } from './History';
 export { Empty, Fault, Skeleton } from './states';
 export { Waiting } from './Waiting';
 export { StaleNotice } from './StaleNotice';
