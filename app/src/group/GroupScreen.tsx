@@ -282,7 +282,7 @@ function lengthBasis(
   const [low, high] = [-1, 1].map((side) =>
     format.quantity('length', length.value * Math.exp(side * NINE_OF_TEN * grown.sd)),
   );
-  return `${measured}; now ${low} to ${high} as its kind grows`;
+  return `${measured}; now ${low} to ${high} at the usual growth`;
 }
 
 /** What the core knows of a group today; null where its species has left the catalogue. */

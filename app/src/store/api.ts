@@ -54,6 +54,22 @@ const TAGS = [
   'water',
 ] as const;
 type Tag = (typeof TAGS)[number];
+/** All of a kind, or what is kept of one thing by its id. */
+type Stale = Tag | { type: Tag; id: string };
+
+/** In place of an id: the list of all. */
+const ALL = 'all';
+/** What happened to one thing, apart from the list that it is in. */
+const eventsOf = (type: Tag) => (_result: unknown, _error: unknown, id: string) => [{ type, id }];
+export const listOf = (type: Tag): Stale => ({ type, id: ALL });
+/** What an event makes stale: its list, and what happened to that one thing. */
+const eventOf =
+  (type: Tag, ...more: Stale[]) =>
+  ({ params }: { params?: { id: string } }): Stale[] => [
+    listOf(type),
+    ...(params ? [{ type, id: params.id }] : []),
+    ...more,
+  ];
 
 /** Figures computed from the plan: stale after most changes. */
 const COMPUTED: Tag[] = ['supply', 'round', 'records'];
@@ -66,12 +82,17 @@ export const api = createApi({
   baseQuery: fakeBaseQuery<Problem>(),
   tagTypes: TAGS,
   endpoints: (build) => {
-    const change = <N extends RouteName>(name: N, stale: Tag[]) =>
+    const change = <N extends RouteName>(
+      name: N,
+      stale: Stale[] | ((parts: CallParts<N>) => Stale[]),
+    ) =>
       build.mutation<ResponseOf<N>, CallParts<N>>({
         queryFn: (parts) => call(name, parts),
-        invalidatesTags: (_result, error) =>
+        invalidatesTags: (_result, error, parts) => {
           // A stale edit also means that what is cached is old.
-          error && error.status !== 409 ? [] : stale,
+          if (error && error.status !== 409) return [];
+          return typeof stale === 'function' ? stale(parts) : stale;
+        },
       });
     return {
       household: build.query<HouseholdSettings, void>({
@@ -98,7 +119,7 @@ export const api = createApi({
       /** What happened to one group, newest first. */
       life: build.query<LifeEventRow[], string>({
         queryFn: (id) => callAll('listGroupEvents', { params: { id } }),
-        providesTags: ['life'],
+        providesTags: eventsOf('life'),
       }),
       groups: build.query<Group[], void>({
         queryFn: () => callAll('listGroups'),
@@ -141,7 +162,7 @@ export const api = createApi({
         queryFn: ({ day, hand }) =>
           call('getPreparations', { params: { day }, query: byHand(hand) }),
         // Follows the plan, not what was served of it: a tap on the round does not ask again.
-        providesTags: ['household', 'moment', 'tank', 'group', 'life', 'food'],
+        providesTags: ['household', 'moment', 'tank', 'group', listOf('life'), 'food'],
       }),
       roundWhy: build.query<
         ResponseOf<'getRoundWhy'>,
@@ -153,7 +174,15 @@ export const api = createApi({
       /** It follows from all that was seen: every write of it makes the next one. */
       forecastRecords: build.query<ForecastRecords, void>({
         queryFn: () => call('getForecastRecords'),
-        providesTags: ['records', 'sighting', 'look', 'water', 'life', 'brood', 'vessel'],
+        providesTags: [
+          'records',
+          listOf('sighting'),
+          'look',
+          listOf('water'),
+          listOf('life'),
+          listOf('brood'),
+          listOf('vessel'),
+        ],
       }),
       consumption: build.query<Consumption, { from: string; to: string }>({
         queryFn: (query) => call('getConsumption', { query }),
@@ -161,18 +190,18 @@ export const api = createApi({
       }),
       served: build.query<ResponseOf<'getServed'>, { from: string; to: string }>({
         queryFn: (query) => call('getServed', { query }),
-        providesTags: ['records', 'sighting'],
+        providesTags: ['records', listOf('sighting')],
       }),
       acceptance: build.query<
         ResponseOf<'getAcceptance'>,
         { id: string; from: string; to: string }
       >({
         queryFn: ({ id, ...query }) => call('getAcceptance', { params: { id }, query }),
-        providesTags: ['records', 'sighting'],
+        providesTags: ['records', listOf('sighting')],
       }),
       proposals: build.query<Proposals, void>({
         queryFn: () => call('getProposals'),
-        providesTags: ['proposal', 'group', 'sighting', 'look', 'water', 'tank'],
+        providesTags: ['proposal', 'group', listOf('sighting'), 'look', listOf('water'), 'tank'],
       }),
       answerProposal: change('answerProposal', ['proposal', 'group', 'tank', ...COMPUTED]),
       undoAnswer: change('undoAnswer', ['proposal', 'group', 'tank', ...COMPUTED]),
@@ -180,11 +209,11 @@ export const api = createApi({
       endTraining: change('endTraining', ['group', ...COMPUTED]),
       sightings: build.query<SightingRow[], string>({
         queryFn: (id) => callAll('listSightings', { params: { id } }),
-        providesTags: ['sighting'],
+        providesTags: eventsOf('sighting'),
       }),
       learned: build.query<LearnedRow, string>({
         queryFn: (id) => call('getLearned', { params: { id } }),
-        providesTags: ['learned'],
+        providesTags: eventsOf('learned'),
       }),
       printedWeek: build.query<ResponseOf<'printWeek'>, string>({
         queryFn: (id) => call('printWeek', { params: { id }, query: {} }),
@@ -226,18 +255,21 @@ export const api = createApi({
       }),
       vessels: build.query<VesselRow[], void>({
         queryFn: () => callAll('listVessels'),
-        providesTags: ['vessel'],
+        providesTags: [listOf('vessel')],
       }),
       vesselEvents: build.query<VesselEventRow[], string>({
         queryFn: (id) => callAll('listVesselEvents', { params: { id } }),
-        providesTags: ['vessel'],
+        providesTags: eventsOf('vessel'),
       }),
       /** What a culture gives decides what of a brood’s ladder is there. */
-      createVessel: change('createVessel', ['vessel', 'supply', 'brood']),
-      editVessel: change('editVessel', ['vessel', 'supply', 'brood']),
+      createVessel: change('createVessel', ['vessel', 'supply', listOf('brood')]),
+      editVessel: change('editVessel', [listOf('vessel'), 'supply', listOf('brood')]),
       /** A harvest comes to the shelf. */
-      addVesselEvent: change('addVesselEvent', ['vessel', 'food', 'supply', 'brood']),
-      undoVesselEvent: change('undoVesselEvent', ['vessel', 'food', 'supply', 'brood']),
+      addVesselEvent: change(
+        'addVesselEvent',
+        eventOf('vessel', 'food', 'supply', listOf('brood')),
+      ),
+      undoVesselEvent: change('undoVesselEvent', ['vessel', 'food', 'supply', listOf('brood')]),
       ways: build.query<ResponseOf<'getWays'>['ways'], void>({
         queryFn: async () => {
           const answer = await call('getWays');
@@ -247,42 +279,50 @@ export const api = createApi({
       }),
       broods: build.query<BroodRow[], void>({
         queryFn: () => callAll('listBroods'),
-        providesTags: ['brood'],
+        providesTags: [listOf('brood')],
       }),
       broodEvents: build.query<BroodEventRow[], string>({
         queryFn: (id) => callAll('listBroodEvents', { params: { id } }),
-        providesTags: ['brood'],
+        providesTags: eventsOf('brood'),
       }),
       broodCard: build.query<ResponseOf<'printBroodCard'>, string>({
         queryFn: (id) => call('printBroodCard', { params: { id } }),
         keepUnusedDataFor: 0,
       }),
-      createBrood: change('createBrood', ['brood']),
+      createBrood: change('createBrood', [listOf('brood')]),
       beginConditioning: change('beginConditioning', ['brood', 'group', 'life', ...COMPUTED]),
       endConditioning: change('endConditioning', ['brood', 'group', 'life', ...COMPUTED]),
-      editBrood: change('editBrood', ['brood']),
+      editBrood: change('editBrood', [listOf('brood')]),
       addBroodTub: change('addBroodTub', ['brood']),
       editBroodTub: change('editBroodTub', ['brood']),
-      addBroodEvent: change('addBroodEvent', ['brood']),
+      addBroodEvent: change('addBroodEvent', eventOf('brood')),
       undoBroodEvent: change('undoBroodEvent', ['brood']),
       waters: build.query<WaterRow[], void>({
         queryFn: async () => {
           const answer = await call('listWaters');
           return 'data' in answer ? { data: answer.data.tanks } : answer;
         },
-        providesTags: ['water', 'tank', 'group', 'records'],
+        providesTags: [listOf('water'), 'tank', 'group', 'records'],
       }),
       waterEvents: build.query<WaterEventRow[], string>({
         queryFn: (id) => callAll('listWaterEvents', { params: { id } }),
-        providesTags: ['water'],
+        providesTags: eventsOf('water'),
       }),
-      addWaterEvent: change('addWaterEvent', ['water']),
-      undoWaterEvent: change('undoWaterEvent', ['water']),
+      /** A measured temperature changes what the fish of the tank need. */
+      addWaterEvent: change('addWaterEvent', (parts) => {
+        const warmth: Stale[] =
+          parts.body && 'tempC' in parts.body && parts.body.tempC !== null
+            ? ['tank', ...COMPUTED]
+            : [];
+        return eventOf('water', ...warmth)(parts);
+      }),
+      undoWaterEvent: change('undoWaterEvent', ['water', 'tank', ...COMPUTED]),
       logChore: change('logChore', ['round']),
       undoChore: change('undoChore', ['round']),
-      addSighting: change('addSighting', ['sighting']),
-      undoSighting: change('undoSighting', ['sighting', 'round']),
-      editLearned: change('editLearned', ['learned']),
+      /** What was seen to be eaten is a fact of its group. */
+      addSighting: change('addSighting', eventOf('sighting', 'group')),
+      undoSighting: change('undoSighting', ['sighting', 'group', 'round']),
+      editLearned: change('editLearned', eventOf('learned')),
       editHousehold: change('editHousehold', ['household', ...COMPUTED]),
       createMoment: change('createMoment', ['moment']),
       editMoment: change('editMoment', ['moment', ...COMPUTED]),
@@ -292,9 +332,9 @@ export const api = createApi({
       editGroup: change('editGroup', ['group', ...COMPUTED]),
       createSpecies: change('createSpecies', ['species']),
       editSpecies: change('editSpecies', ['species', 'group', ...COMPUTED]),
-      addGroupEvent: change('addGroupEvent', ['group', 'life', ...COMPUTED]),
+      addGroupEvent: change('addGroupEvent', eventOf('life', 'group', ...COMPUTED)),
       withdrawGroupEvent: change('withdrawGroupEvent', ['group', 'life', ...COMPUTED]),
-      splitGroup: change('splitGroup', ['group', 'life', ...COMPUTED]),
+      splitGroup: change('splitGroup', eventOf('life', 'group', ...COMPUTED)),
       mergeGroup: change('mergeGroup', ['group', 'life', ...COMPUTED]),
       moveGroups: change('moveGroups', ['group', 'life', ...COMPUTED]),
       importTable: build.mutation<ResponseOf<'importTable'>, CallParts<'importTable'>>({

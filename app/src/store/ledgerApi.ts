@@ -6,7 +6,7 @@ import type {
   ResponseOf,
   TrialRow,
 } from '@open-larder/contract';
-import { api } from './api';
+import { api, listOf } from './api';
 import { call, callAll, type CallParts } from './call';
 
 /** What is reported of the past, and trials: asked for by the pages that tell it, and loaded with them. */
@@ -16,11 +16,11 @@ export const ledgerApi = api
     endpoints: (build) => ({
       answers: build.query<Answered[], void>({
         queryFn: () => callAll('listAnswers'),
-        providesTags: ['proposal', 'group', 'sighting', 'look', 'water'],
+        providesTags: ['proposal', 'group', listOf('sighting'), 'look', listOf('water')],
       }),
       account: build.query<Account, { from: string; to: string }>({
         queryFn: (query) => call('getAccount', { query }),
-        providesTags: ['records', 'life', 'water', 'rating', 'food', 'tank'],
+        providesTags: ['records', listOf('life'), listOf('water'), 'rating', 'food', 'tank'],
       }),
       /** What happened to several groups, each newest first, by their ids. */
       lives: build.query<Record<string, LifeEventRow[]>, readonly string[]>({
@@ -33,11 +33,11 @@ export const ledgerApi = api
           }
           return { data: report };
         },
-        providesTags: ['life'],
+        providesTags: [listOf('life')],
       }),
       trials: build.query<TrialRow[], void>({
         queryFn: () => callAll('listTrials'),
-        providesTags: ['trial', 'life', 'group'],
+        providesTags: ['trial', listOf('life'), 'group'],
       }),
       createTrial: build.mutation<ResponseOf<'createTrial'>, CallParts<'createTrial'>>({
         queryFn: (parts) => call('createTrial', parts),

@@ -109,6 +109,24 @@ describe('the water of a tank', () => {
     expect(body!.nitrate as number).toBeCloseTo(22.1, 1);
   });
 
+  it('a measured temperature has the tanks read again, for what their fish need', async () => {
+    const asked = serve([]);
+    const tanksRead = () => asked.filter(({ path }) => path === '/api/tanks').length;
+    open();
+    const note = async (label: string, value: string) => {
+      fireEvent.press(await screen.findByText('Log a test'));
+      fireEvent.press(await screen.findByText('Hardness, dissolved solids, temperature'));
+      fireEvent.changeText(await screen.findByLabelText(label), value);
+      fireEvent.press(screen.getByText('Note the test'));
+    };
+    await note('pH', '7.2');
+    await waitFor(() => expect(sent(asked, 'POST')).toHaveLength(1));
+    const before = tanksRead();
+    await note('Temperature', '23');
+    await waitFor(() => expect(sent(asked, 'POST')).toHaveLength(2));
+    await waitFor(() => expect(tanksRead()).toBe(before + 1));
+  });
+
   it('a reading that cannot be read stops the test, and says so', async () => {
     const asked = serve([]);
     open();

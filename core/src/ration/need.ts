@@ -77,7 +77,7 @@ export function lengthOf(group: GroupOnDay): Known {
     return computed(group.lengthCm, {
       label: 'Mean total length',
       unit: 'cm',
-      how: 'as its kind grows, well fed, since it was measured',
+      how: 'usual growth of the species, well fed, since it was measured',
       source: 'von Bertalanffy with the K and final length of its kind',
       from: [
         measured('Measured length', grown.measuredCm, 'cm', 'entered by the keeper'),
