@@ -7,7 +7,7 @@ import { useNow, useFormat } from '../store';
 import { Button, Card, ListRow, Text } from '../ui';
 import { useWaterEvent } from './useWaterEvent';
 
-/** A tank over what its fish stand: the changes that bring it down, before anything else. */
+/** A tank over what its fish tolerate: the changes that bring it down, before anything else. */
 export function DownCard({
   tank,
   row,
@@ -23,13 +23,16 @@ export function DownCard({
   const { over, cap } = status;
   if (over === null || cap === null) return null;
   const [first] = over.steps ?? [];
+  const { nitrate } = status.latest;
+  // A test of today counts before what all tests together suggest.
+  const tested = nitrate?.day === now.day && nitrate.value === over.mgL;
   return (
     <View style={{ gap: 8 }}>
       <Text variant="subtitle">Bring it down first</Text>
       <Text tone="due">
         {over.steps === null
           ? `${cap.groupName} tolerate about ${cap.mgL} mg/L, and the new water holds nearly as much: no change brings it under. Mix it with softer water, or let plants take it up.`
-          : `Nitrate is about ${formatMgL(over.mgL)} mg/L; ${cap.groupName} tolerate about ${cap.mgL}. All at once would be a shock: in steps, two days apart, and a test after the last.`}
+          : `${tested ? 'Today’s test read' : 'Nitrate is about'} ${formatMgL(over.mgL)} mg/L; ${cap.groupName} tolerate about ${cap.mgL}. All at once would be a shock: in steps, two days apart, and a test after the last.`}
       </Text>
       {over.steps ? (
         <Card label="Bring it down first">

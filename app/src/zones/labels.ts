@@ -71,8 +71,8 @@ export function formatWater(
   status: Pick<WaterStatus, 'days' | 'fit'> | null,
 ): string {
   const adds = `${formatSignificant(nitrogenMg)} mg nitrogen; lifted food is not counted`;
-  const now = status?.days[0]?.before;
-  if (status === null || now === undefined) return adds;
-  const then = now + status.fit.production * nitrateMgL;
-  return `${adds}. Nitrate here is about ${formatMgL(now)} mg/L, and about ${formatMgL(then)} with it`;
+  const today = status?.days[0];
+  if (!status || !today) return adds;
+  const then = today.before + status.fit.production * nitrateMgL;
+  return `${adds}. Nitrate here is about ${formatMgL(today.before)} mg/L, likely ${formatMgL(today.low)} to ${formatMgL(today.high)}; about ${formatMgL(then)} with it`;
 }
