@@ -52,6 +52,23 @@ describe('what a meal says of a portion', () => {
   });
 });
 
+describe('leftovers beside bellies', () => {
+  const left = [1, 2, 4].map((days) => sign(days, -0.75, { kind: 'left' }));
+  const quick = [1, 2, 4].map((days) => sign(days, 0.8, { kind: 'cleared' }));
+
+  it.each([1, 2] as const)('thin ones (%d) are never given less', (belly) => {
+    expect(propose('adult', left, TODAY)!.change).toBeLessThan(0);
+    expect(propose('adult', left, TODAY, belly)).toBeNull();
+    expect(propose('adult', quick, TODAY, belly)!.change).toBeGreaterThan(0);
+  });
+
+  it.each([4, 5] as const)('full ones (%d) are never given more', (belly) => {
+    expect(propose('adult', quick, TODAY)!.change).toBeGreaterThan(0);
+    expect(propose('adult', quick, TODAY, belly)).toBeNull();
+    expect(propose('adult', left, TODAY, belly)!.change).toBeLessThan(0);
+  });
+});
+
 describe('what bellies say of a portion', () => {
   const pulls = (looks: [number, 1 | 2 | 3 | 4 | 5][]) =>
     bellySigns(looks.map(([daysAgo, score]) => ({ day: ago(daysAgo), score }))).map(

@@ -1,7 +1,8 @@
 import { eatsNothing, mayNotFast, type Stage } from '../fish';
 import { daysBetween } from '../round';
 import { computed, worded, type Known } from '../why';
-import type { Sign } from './signs';
+import type { Belly } from '../ration';
+import { BELLY_PULL, type Sign } from './signs';
 
 /** No proposal changes a group's portions by more. */
 export const MOST_CHANGE = 0.15;
@@ -30,11 +31,18 @@ export interface Proposal {
  * What the signs of the last fourteen days ask for: their exponentially weighted mean, times the most
  * that a correction may be. Nothing is proposed from one day alone, unless what was measured compares
  * days by itself, for what would not be felt, for those that eat nothing, nor less for fry, which
- * starve within hours; nor more while the water is over what is borne in it.
+ * starve within hours; nor more while the water is over what is tolerated in it, nor against how the
+ * bellies looked last.
  * @param today YYYY-MM-DD
+ * @param belly how they looked last; null if not observed lately
  * @returns null where the portions may stay as they are
  */
-export function propose(stage: Stage, signs: readonly Sign[], today: string): Proposal | null {
+export function propose(
+  stage: Stage,
+  signs: readonly Sign[],
+  today: string,
+  belly: Belly | null = null,
+): Proposal | null {
   if (eatsNothing(stage)) return null;
   const seen = signs
     .filter(({ day }) => day <= today && daysBetween(day, today) < SIGNS_DAYS)
@@ -56,6 +64,8 @@ export function propose(stage: Stage, signs: readonly Sign[], today: string): Pr
   const enough = seen.some((sign) => sign.enough && sign.pull * pull > 0);
   if (Math.abs(change) < LEAST_CHANGE || (days.size < DAYS_SEEN && !enough)) return null;
   if (change < 0 && mayNotFast(stage)) return null;
+  // Bellies overrule what is left: food that thin fish leave does not reach them, and full ones need no more.
+  if (belly !== null && BELLY_PULL[belly] * change < 0) return null;
   if (change > 0 && !mayNotFast(stage) && seen.some(({ holds }) => holds)) return null;
   return {
     change,

@@ -18,7 +18,7 @@ export interface Sign {
 }
 
 /** What each belly speaks for. Assumptions. */
-const BELLY_PULL: Record<Belly, number> = { 1: 1, 2: 0.5, 3: 0, 4: -0.5, 5: -1 };
+export const BELLY_PULL: Record<Belly, number> = { 1: 1, 2: 0.5, 3: 0, 4: -0.5, 5: -1 };
 /** A meal gone within this share of the time that it may stay in was wanted in full. Assumption. */
 const EAGER = 1 / 8;
 /** Half of a meal left lying says all that leftovers can say. Assumption. */

@@ -93,7 +93,7 @@ export function portionsFor({
     const status = waters.get(group.tankId)?.status;
     const water = status && nitrateSign(status, group.stage, { since, today });
     const signs = [...seen.signsOf(group, since, today), ...(water ? [water] : [])];
-    const proposal = propose(group.stage, signs, today);
+    const proposal = propose(group.stage, signs, today, group.belly ?? null);
     const effect = proposal && effectOf(group, tank, foods, proposal.change, addDays(today, 1));
     return effect ? [{ group, tank, version: diet.version, proposal, effect }] : [];
   });
