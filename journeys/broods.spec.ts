@@ -62,7 +62,7 @@ test('a brood is begun from its parents, hatches a day early, and asks for its f
   await page.goto(`${demo.url}/broods/new`);
   await page.getByRole('button', { name: /^The parents/ }).click();
   await page.getByRole('dialog').getByText('Pearl gouramis', { exact: true }).click();
-  await expect(page.getByText(/^Bubble-nester: she is out after spawning/)).toBeVisible();
+  await expect(page.getByText(/^Bubble-nester: take her out after spawning/)).toBeVisible();
   await page.getByLabel('Since').fill('2026-03-10');
   await page.getByLabel('Name', { exact: true }).fill('Pearls of March');
   await page.getByLabel('Name of the tub').fill('Nest tub');
