@@ -24,6 +24,11 @@ describe('searching for a species', () => {
     expect(search(words).slice(0, 3)).toContain(key);
   });
 
+  it('a number is another fish by one digit', () => {
+    expect(search('L144')).toEqual(['ancistrus-cirrhosus']);
+    expect(search('l104')).toEqual(['panaqolus-maccus']);
+  });
+
   it('finds whole families, and all where nothing was typed', () => {
     const cichlids = species.filter((row) => row.family === 'Cichlidae').length;
     expect(search('cichlidae').length).toBeGreaterThanOrEqual(cichlids);

@@ -14,8 +14,12 @@ interface Row {
 /** Letters without their accents, in lower case. */
 const plain = (word: string) => word.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
 
-/** How many wrong letters are forgiven; two that changed places count as two. */
-const forgiven = (term: string) => (term.length < 4 ? false : term.length < 5 ? 1 : 2);
+/**
+ * How many wrong letters are forgiven; two that changed places count as two. In a number, such as L144,
+ * a wrong digit names another fish.
+ */
+const forgiven = (term: string) =>
+  term.length < 4 || /\d/.test(term) ? false : term.length < 5 ? 1 : 2;
 
 function indexOf(rows: readonly Row[]): MiniSearch<Row> {
   const index = new MiniSearch<Row>({

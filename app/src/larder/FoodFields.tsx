@@ -19,7 +19,8 @@ import { LabelReader } from './LabelReader';
 /** The part of a form that holds a food. */
 export type FoodValues = Fields;
 
-const FORM_WORDS: Record<FoodForm, string> = {
+/** How a food lies in the water. */
+export const FORM_WORDS: Record<FoodForm, string> = {
   floats: 'floats',
   sinksSlowly: 'sinks slowly',
   sinks: 'sinks',

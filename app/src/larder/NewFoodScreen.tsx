@@ -11,7 +11,7 @@ import { FoodSign } from '../draw/FoodSign';
 import { useNameSearch } from '../species/useNameSearch';
 import { api, useNow } from '../store';
 import { Button, Picker, Screen, Text, useDraft, useSave, useToast } from '../ui';
-import { FoodFields } from './FoodFields';
+import { FoodFields, FORM_WORDS } from './FoodFields';
 import { LotFields } from './LotFields';
 import { formIntent } from '../store/intent';
 
@@ -62,7 +62,7 @@ export function NewFoodScreen() {
         picks={(catalogue?.foods ?? []).map((food) => ({
           value: food.key,
           title: food.name,
-          detail: `${food.kind}, ${food.form}`,
+          detail: `${food.kind}, ${FORM_WORDS[food.form]}`,
           lead: <FoodSign family={food.family} />,
         }))}
         onChange={(key) => {
