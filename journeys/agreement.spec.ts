@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test';
 import { expect, test } from './product';
 
 /**
- * One fact is one figure on every screen that tells it. Each is read as a keeper reads it: by the
+ * One fact is one figure on every screen that shows it. Each is read as a keeper reads it: by the
  * words beside it.
  */
 
@@ -14,7 +14,7 @@ const textOf = async (page: Page, url: string): Promise<string> => {
 };
 
 /** What a screen says, once it says it: some of it is worked out in the background. */
-async function told(page: Page, pattern: RegExp): Promise<string> {
+async function shown(page: Page, pattern: RegExp): Promise<string> {
   const read = async () => pattern.exec(await page.locator('body').innerText())?.[1] ?? '';
   await expect.poll(read, { message: `the screen says ${pattern}` }).not.toBe('');
   return read();
@@ -27,10 +27,10 @@ test('nitrate now, its peak and what is tolerated', async ({ page, demo }) => {
   for (const { id, name } of tanks.slice(0, 3)) {
     const water = `${demo.url}/tanks/${id}/water`;
     await page.goto(water);
-    const now = await told(page, /Nitrate about ([\d.]+) mg\/L/);
-    const peak = await told(page, /it peaks at about ([\d.]+) mg\/L/);
+    const now = await shown(page, /Nitrate about ([\d.]+) mg\/L/);
+    const peak = await shown(page, /it peaks at about ([\d.]+) mg\/L/);
     await page.goto(`${demo.url}/tanks/${id}/play`);
-    const inPlay = await told(page, /Nitrate here is about ([\d.]+) mg\/L/);
+    const inPlay = await shown(page, /Nitrate here is about ([\d.]+) mg\/L/);
     expect(inPlay, `${name}, now`).toBe(now);
     const round = await textOf(page, `${demo.url}/round`);
     const proposed = new RegExp(`${literal(name)}: [^]*?Nitrate peaks at ([\\d.]+) →`).exec(round);
@@ -51,15 +51,15 @@ test('how many there are, and how long and heavy they are', async ({ page, demo 
     const [, row] = new RegExp(`\\n${literal(name)}\\n([^\\n]*)`).exec(all)!;
     const [count, length] = [/(\d+) fish/, /([\d.]+ (?:cm|mm))/].map((one) => one.exec(row!)![1]);
     await page.goto(`${demo.url}/groups/${id}`);
-    expect(await told(page, /Mean length\n[^\n]*\n([\d.]+ (?:cm|mm))/), name).toBe(length);
-    expect(await told(page, /\nFish\n(\d+) fish/), name).toBe(count);
+    expect(await shown(page, /Mean length\n[^\n]*\n([\d.]+ (?:cm|mm))/), name).toBe(length);
+    expect(await shown(page, /\nFish\n(\d+) fish/), name).toBe(count);
     const group = await page.locator('body').innerText();
-    const mass = await told(page, /Mass of one\n[^\n]*\n([\d.]+ m?g)/);
+    const mass = await shown(page, /Mass of one\n[^\n]*\n([\d.]+ m?g)/);
     const tank = await textOf(page, `${demo.url}/tanks/${tankId}`);
     expect(new RegExp(`\\n${literal(name)}\\n(\\d+) fish`).exec(tank)![1], name).toBe(count);
     await page.goto(`${demo.url}/groups/${id}/growth`);
-    const weighs = await told(page, /One weighs about ([\d.]+ m?g)/);
-    const measured = await told(page, /\n([\d.]+ (?:cm|mm))[^\n]*\n\d+ of them/);
+    const weighs = await shown(page, /One weighs about ([\d.]+ m?g)/);
+    const measured = await shown(page, /\n([\d.]+ (?:cm|mm))[^\n]*\n\d+ of them/);
     // Young that grew since they were measured weigh more by now.
     const grams = (said: string) => parseFloat(said) / (said.endsWith('mg') ? 1000 : 1);
     if (/Stage\n(?:fry|juvenile)/.test(group)) {
@@ -77,8 +77,8 @@ test('what is left of a food, and until when', async ({ page, demo }) => {
     const row = new RegExp(`\\n${literal(name)}\\n(\\d+) days?\\n`).exec(larder);
     if (!row) continue;
     await page.goto(`${demo.url}/larder/${id}`);
-    expect(await told(page, /left, (\d+) day/), name).toBe(row[1]);
-    const runsOut = await told(page, /Runs out around ([^;.]+)[;.]/);
+    expect(await shown(page, /left, (\d+) day/), name).toBe(row[1]);
+    const runsOut = await shown(page, /Runs out around ([^;.]+)[;.]/);
     const order = new RegExp(`\\n${literal(name)}\\n[^\\n]*runs out on ([^,\\n]+)`).exec(larder);
     if (order) expect(order[1], name).toBe(runsOut);
     compared += 1;

@@ -4,7 +4,7 @@ import { z } from 'zod';
 
 type Schema = Record<string, unknown>;
 
-/** What refers to itself is told once, under a name: derivations, of which each is made of others. */
+/** What refers to itself is given once, under a name: derivations, of which each is made of others. */
 const RECURSIVE = { whole: '#/components/schemas/Why', local: '#/$defs/__schema0' };
 
 const shapeOf = (type: z.ZodType, io: 'input' | 'output'): Schema => {
@@ -24,7 +24,7 @@ const schema = (type: z.ZodType, io: 'input' | 'output'): Schema => {
 
 /**
  * The same said shorter: what may be null has two types, a whole number needs no bounds to be one, and
- * what all kinds of an event have is told once.
+ * what all kinds of an event have is given once.
  */
 function briefly(shape: Schema): void {
   if (shape.minimum === Number.MIN_SAFE_INTEGER) delete shape.minimum;
@@ -67,7 +67,7 @@ function shareParts(shape: Schema, kinds: Kind[]): void {
 const linesOf = (progress: z.ZodType, response: z.ZodType) =>
   [{ progress }, { answer: response }, { problem }].map((line) => schema(z.object(line), 'output'));
 
-/** Parameters of a route, each told once under its name and place. */
+/** Parameters of a route, each given once under its name and place. */
 function parametersOf(
   known: Record<string, object>,
   type: z.ZodType,
@@ -113,7 +113,7 @@ function namesInContract(): Map<string, string> {
 const isShape = (part: object): boolean =>
   !Array.isArray(part) && ('type' in part || 'anyOf' in part);
 
-/** The shapes of a document that are told more than once: each gets a name, and the rest refers to it. */
+/** The shapes of a document that are given more than once: each gets a name, and the rest refers to it. */
 class Components {
   readonly schemas: Record<string, unknown> = {};
   private readonly inContract = namesInContract();

@@ -10,7 +10,6 @@ import {
   needSpread,
 } from '@open-larder/core/ration';
 import { compileGroupDay, groupOnDay } from '@open-larder/core/round';
-import type { Known } from '@open-larder/core/why';
 import { formatSignificant } from '@open-larder/core/units';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -106,7 +105,7 @@ function GroupFacts({ group, data }: { group: Group; data: AppData }) {
           <>
             <Figure
               title="Mean length"
-              detail={lengthBasis(group, figures, format)}
+              detail={lengthBasis(group, figures.grown, format)}
               value={format.quantity('length', figures.length.value)}
               why={figures.length}
             />
@@ -267,21 +266,12 @@ function Figure({
   );
 }
 
-/** Nine in ten are within so many standard deviations. */
-const NINE_OF_TEN = 1.645;
-
 /** What the length that is shown rests on. */
-function lengthBasis(
-  { lengthCm, lastOn }: Group,
-  { length, grown }: { length: Known; grown: GrownFrom | null },
-  format: Format,
-): string {
+function lengthBasis({ lengthCm, lastOn }: Group, grown: GrownFrom | null, format: Format): string {
   if (lengthCm === null) return 'assumed; measure a few to be sure';
   if (grown === null) return 'measured';
   const measured = `${format.quantity('length', lengthCm)} on ${format.day(lastOn.measured!)}`;
-  const [low, high] = [-1, 1].map((side) =>
-    format.quantity('length', length.value * Math.exp(side * NINE_OF_TEN * grown.sd)),
-  );
+  const [low, high] = [grown.lowCm, grown.highCm].map((cm) => format.quantity('length', cm));
   return `${measured}; now ${low} to ${high} at the usual growth`;
 }
 

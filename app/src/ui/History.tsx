@@ -5,13 +5,13 @@ import { Card } from './Card';
 import { ListRow } from './ListRow';
 import { Text } from './Text';
 
-/** One thing that happened, as it is told. */
+/** One thing that happened, as it is shown. */
 interface Happened {
   id: string;
   title: string;
   /** Its day, and what is left out where there is none. */
   detail: readonly (string | null | undefined)[];
-  /** What a screen reader is told of its day beside the title. */
+  /** Its day, which a screen reader says after the title. */
   day: string;
   /** Takes it back; left out where it cannot be, or not from here. */
   undo?: () => void;

@@ -3,6 +3,9 @@ export interface GrownFrom {
   measuredCm: number;
   /** Days of growth since. */
   days: number;
+  /** Nine in ten are between these lengths today, cm. */
+  lowCm: number;
+  highCm: number;
   /** How far the length of today may be off by how they grow, standard deviation of the logarithm. */
   sd: number;
 }

@@ -59,7 +59,7 @@ export function formatGrams(massG: number): string {
     : `${formatSignificant(massG)} g`;
 }
 
-/** Below this a mass that is worked out is told in milligrams. */
+/** Below this a mass that is worked out is shown in milligrams. */
 const MILLIGRAMS_BELOW_G = 0.1;
 
 /** «52 mg», «0.24 g»: to the two digits that a mass worked out from a length has. */

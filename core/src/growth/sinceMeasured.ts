@@ -28,5 +28,7 @@ export function grownSince(
   const { slow, fast } = slowAndFast(species);
   const ends = [slow, fast].map((one) => usualLength(one, tempC, measuredCm, days));
   const sd = Math.log(ends[1]! / ends[0]!) / (2 * NINE_OF_TEN);
-  return { lengthCm, from: { measuredCm, days, sd } };
+  const within = Math.exp(NINE_OF_TEN * sd);
+  const [lowCm, highCm] = [lengthCm / within, lengthCm * within];
+  return { lengthCm, from: { measuredCm, days, lowCm, highCm, sd } };
 }

@@ -78,14 +78,14 @@ export function formatQuantity(choice: UnitChoice, measure: Measure, base: numbe
   return `${formatNumber(scale.fromBase(base), scale.decimals)} ${scale.unit}`;
 }
 
-/** Young fish are told in millimetres, whatever the household's units: a tenth of a cm is a tenth of a larva. */
+/** Young fish are shown in millimetres, whatever the household's units: a tenth of a cm is too coarse. */
 const MILLIMETRES = times('mm', 1, 0.1);
 const isYoung = (cm: number) => cm > 0 && cm < 1;
 
 /** Up to a quart is measured in fluid ounces. */
 const QUART_L = GALLON_L / 4;
 
-/** A jar or a change of water of a tub is told to more than a whole litre or a tenth of a gallon. */
+/** A jar or a change of water of a tub is shown to more than a whole litre or a tenth of a gallon. */
 function volumeScale(choice: UnitChoice, litres: number): Scale {
   const size = Math.abs(litres);
   if (choice.units === 'us' && size > 0 && size < QUART_L) return times('fl oz', 1, GALLON_L / 128);
