@@ -1,6 +1,6 @@
 import { chanceOf, type Chance } from '../chance';
 import { addDays } from '../round';
-import { computeWaterStatus, UPTAKE, type WaterEvent, type WaterTask } from '.';
+import { computeWaterStatus, UPTAKE, USUAL_RHYTHM, type WaterEvent, type WaterTask } from '.';
 import { testSd } from './testError';
 import { waterEvent } from './water.testkit';
 
@@ -65,9 +65,15 @@ function lived(world: World, tests: number, chance: Chance) {
 
 const mg = (mgL: number) => (mgL * LITRES) / 4.43;
 
-function reportOf(world: World, tests: number, chance: Chance) {
+function reportOf(
+  world: World,
+  tests: number,
+  chance: Chance,
+  { written = true }: { written?: boolean } = {},
+) {
   const { at, events, fedOn } = lived(world, tests, chance);
-  const { share, everyDays, sourceMgL } = world;
+  const { sourceMgL } = world;
+  const { share, everyDays } = written ? world : USUAL_RHYTHM;
   const task: WaterTask = {
     litres: LITRES,
     tempC: 25,
@@ -76,8 +82,8 @@ function reportOf(world: World, tests: number, chance: Chance) {
     uptake: UPTAKE[world.plants],
     since: addDays(TODAY, -400),
     today: TODAY,
-    rhythm: { share, everyDays, sourceMgL, said: true, heldUntil: null },
-    events,
+    rhythm: { share, everyDays, sourceMgL, said: written, heldUntil: null },
+    events: written ? events : events.filter(({ kind }) => kind === 'tested'),
     servedMg: new Map(
       Array.from({ length: 120 }, (_, back) => [addDays(TODAY, -1 - back), mg(fedOn(-1 - back))]),
     ),
@@ -121,5 +127,25 @@ describe.each(TESTS)('after %d tests', (tests) => {
     });
     note(`${tests} tests, kept: ${kept.length / advised.length} of ${advised.length}`);
     expect(kept.length / advised.length).toBeGreaterThan(0.85);
+  });
+});
+
+describe('where neither a rhythm nor a change was written down', () => {
+  const chance = chanceOf(99);
+  const report = Array.from({ length: WORLDS }, (_, at) => {
+    const world = { ...worldOf(chance), ...USUAL_RHYTHM, sourceMgL: 5 };
+    // Every other keeper never changes any water.
+    const kept = at % 2 === 0 ? world : { ...world, share: 0, foodMgL: 0.2 + 0.3 * chance.even() };
+    const { status, at: real } = reportOf(kept, 9, chance, { written: false });
+    return { status, real };
+  });
+
+  it.each([1, 28])('the band holds what is so %d days on, changed or not', (ahead) => {
+    const held = report.filter(({ status, real }) => {
+      const day = status.days[ahead - 1]!;
+      return real(ahead - 1) >= day.low && real(ahead - 1) <= day.high;
+    });
+    note(`changed or never, ${ahead} days: ${held.length / WORLDS}`);
+    expect(held.length / WORLDS).toBeGreaterThan(0.8);
   });
 });

@@ -36,6 +36,8 @@ export interface WaterWay {
   uptakeMgL: number;
   /** Nitrate today, before a change. */
   mgL: number;
+  /** Its water is never changed, where that may be: no planned change touches it. */
+  never?: true;
 }
 
 /** What is believed of a tank from its tests, against what its food adds. */
@@ -52,6 +54,8 @@ export interface WaterFit {
   ways: WaterWay[];
   /** Nitrate at the beginning of each day, from the first that is known of up to today; NaN before. */
   path: Float64Array;
+  /** How well tests and priors agree with this course, as a logarithm: for comparing courses over the same tests. */
+  evidence: number;
 }
 
 /** Before any test: as the protein says, give or take more than half of it; never more than this. Assumptions. */
@@ -69,6 +73,8 @@ const FINE = { net: 31, uptake: 7, start: 5 };
 const REACH = 3.5;
 /** A test alone may be so many of its standard deviations off. */
 const START_REACH = 3;
+/** So many tests tell by themselves where it began: fewer rest on what was assumed before them. Assumption. */
+export const TELLING = 3;
 /** So many ways stand for all. */
 const WAYS = 240;
 
@@ -90,11 +96,14 @@ export function fitWater(
   const first = weigh(all, course, uptake);
   const far = all.filter((test) => Math.abs(off(test, first.path)) > ODD_FROM);
   if (far.length === 0) return { ...first, odd: [] };
+  // Where most tests contradict the course, it is the course that is wrong: the last test begins anew.
+  const contradicted = all.length >= TELLING && far.length > all.length / 2;
   const sure = far.filter((test) => test.sure);
-  const odd = far.filter((test) => !test.sure).map(({ at }) => at);
+  const odd = contradicted ? [] : far.filter((test) => !test.sure).map(({ at }) => at);
   const kept = all.filter(({ at }) => !odd.includes(at));
-  const jumpOn = sure.at(-1)?.day;
-  const fit = { ...weigh(kept, course, uptake, jumpOn), odd };
+  const jumpOn = contradicted ? all.at(-1)!.day : sure.at(-1)?.day;
+  const { evidence } = first;
+  const fit = { ...weigh(kept, course, uptake, jumpOn), odd, evidence };
   if (jumpOn === undefined) return fit;
   // Until then it went as the tests of then say.
   const before = kept.filter(({ day }) => day < jumpOn);
@@ -102,6 +111,53 @@ export function fitWater(
   fit.path.set(path.subarray(0, jumpOn));
   return fit;
 }
+
+/**
+ * The fit where it is unknown whether the changes of the course took place or none ever did: both, each
+ * weighed by how well the tests agree with it.
+ * @param odds that they took place, before any test
+ */
+export function fitUnknownChanges(
+  tests: readonly WaterTest[],
+  course: WaterCourse,
+  uptake: UptakePrior,
+  odds: number,
+): WaterFit {
+  const one = fitWater(tests, course, uptake);
+  const still = fitWater(tests, { ...course, changes: [] }, uptake);
+  const other: WaterFit = {
+    ...still,
+    ways: still.ways.map((way): WaterWay => ({ ...way, never: true })),
+  };
+  const first = 1 / (1 + Math.exp(other.evidence - one.evidence) / odds);
+  const likelier = first >= 0.5 ? one : other;
+  // Where only one of them finds a test odd, the likelier decides: they rest on different tests.
+  if (one.odd.join() !== other.odd.join()) return likelier;
+  const mix = (a: number, b: number) => first * a + (1 - first) * b;
+  const spread = (of: (fit: WaterFit) => number, sd: (fit: WaterFit) => number) =>
+    Math.sqrt(mix(sd(one) ** 2, sd(other) ** 2) + first * (1 - first) * (of(one) - of(other)) ** 2);
+  const ofOne = Math.round(first * WAYS);
+  return {
+    ...likelier,
+    production: mix(one.production, other.production),
+    uptakeMgL: mix(one.uptakeMgL, other.uptakeMgL),
+    sd: {
+      production: spread(
+        (fit) => fit.production,
+        (fit) => fit.sd.production,
+      ),
+      uptakeMgL: spread(
+        (fit) => fit.uptakeMgL,
+        (fit) => fit.sd.uptakeMgL,
+      ),
+    },
+    ways: [...evenly(one.ways, ofOne), ...evenly(other.ways, WAYS - ofOne)],
+    path: one.path.map((mgL, day) => mix(mgL, other.path[day]!)),
+  };
+}
+
+const evenly = <T>(all: readonly T[], count: number): T[] =>
+  Array.from({ length: count }, (_, at) => all[Math.floor(((at + 0.5) * all.length) / count)]!);
 
 /** How far a test lies from a path, in its standard deviations. */
 function off({ day, mgL }: WaterTest, path: Float64Array): number {
@@ -137,10 +193,26 @@ function weigh(
     ]),
   };
   const coarse = gridOf(wide, COARSE, parts, course, food, uptake);
-  const fine = gridOf(narrowed(wide, coarse), FINE, parts, course, food, uptake);
+  const near = narrowed(wide, coarse);
+  const fine = gridOf(near, FINE, parts, course, food, uptake);
   // Where next to nothing is fed, what can be is a line that fine points may all miss.
-  const points = fine.length > 0 ? fine : coarse;
-  return { ...summed(points, parts.at(-1)!, course), tests: tests.length };
+  const [points, evidence] =
+    fine.length > 0
+      ? [fine, evidenceOf(fine, near, FINE)]
+      : [coarse, evidenceOf(coarse, wide, COARSE)];
+  return { ...summed(points, parts.at(-1)!, course), tests: tests.length, evidence };
+}
+
+/** The sum over the box of what each of its points says, as a logarithm. */
+function evidenceOf(points: readonly Point[], box: Box, counts: typeof COARSE): number {
+  const step = ([low, high]: Span, count: number) =>
+    high - low < 1e-9 ? 0 : Math.log((high - low) / (count - 1));
+  return (
+    logSum(points.map(({ log }) => log)) +
+    step(box.net, counts.net) +
+    step(box.uptake, counts.uptake) +
+    step(box.starts.at(-1)!, counts.start)
+  );
 }
 
 /** A stretch of days that is one trajectory. */
@@ -348,7 +420,11 @@ function momentsOf(
   return { mean, sd: Math.sqrt(variance) };
 }
 
-function summed(points: readonly Point[], part: Part, course: WaterCourse): Omit<Weighed, 'tests'> {
+function summed(
+  points: readonly Point[],
+  part: Part,
+  course: WaterCourse,
+): Omit<Weighed, 'tests' | 'evidence'> {
   const weights = weightsOf(points);
   const production = momentsOf(points, weights, (point) => point.production);
   const uptake = momentsOf(points, weights, (point) => point.uptakeMgL);

@@ -34,12 +34,13 @@ export function forecastWater(
     const noise = BAND * Math.hypot(Math.sqrt(variance), MODEL_OFF * before);
     const low = before - Math.hypot(before - quantile(sorted, 0.05), noise);
     const high = before + Math.hypot(quantile(sorted, 0.95) - before, noise);
-    const after = before * at.keeps[day]! + at.brings[day]!;
-    variance = variance * at.keeps[day]! ** 2 + (DAY_OFF * at.food[day]!) ** 2;
-    ways.forEach(({ production, uptakeMgL }, way) => {
-      const fed = production * at.food[day]! - uptakeMgL;
-      now[way] = Math.max(0, now[way]! * at.keeps[day]! + at.brings[day]! + fed);
+    let after = 0;
+    ways.forEach(({ production, uptakeMgL, never }, way) => {
+      const changed = never ? now[way]! : now[way]! * at.keeps[day]! + at.brings[day]!;
+      after += changed / ways.length;
+      now[way] = Math.max(0, changed + production * at.food[day]! - uptakeMgL);
     });
+    variance = variance * at.keeps[day]! ** 2 + (DAY_OFF * at.food[day]!) ** 2;
     return { before, after, low: Math.max(0, low), high };
   });
 }

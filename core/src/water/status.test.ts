@@ -136,6 +136,21 @@ describe('the water of a tank', () => {
     expect(status.keeps!.share ?? 1).toBeGreaterThan(0.6);
   });
 
+  it('tested at one level, with no word of a change, is at that level and stays there', () => {
+    const events = Array.from({ length: 9 }, (_, at) => tested(before(57 - at * 7), 54));
+    const rhythm = { ...task().rhythm, said: false };
+    for (const adds of [0.3, 1, 2]) {
+      const plannedMg = Array<number>(56).fill(adds * MG);
+      const servedMg = new Map([...served.keys()].map((day) => [day, adds * MG] as const));
+      const { days } = computeWaterStatus(task({ events, rhythm, plannedMg, servedMg }));
+      for (const day of [days[0]!, days[27]!]) {
+        expect(Math.abs(day.before - 54)).toBeLessThan(3);
+        expect(day.low).toBeLessThan(54);
+        expect(day.high).toBeGreaterThan(54);
+      }
+    }
+  });
+
   it('over what they stand it is brought down first, by steps that they bear', () => {
     const groups = [{ id: 'p', name: 'Platies', toleratesMgL: 40 }];
     const status = computeWaterStatus(task({ events: [tested(TODAY, 60)], groups }));

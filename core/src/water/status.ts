@@ -1,7 +1,15 @@
 import { addDays, daysBetween } from '../round';
 import { unionisedShare } from './ammonia';
 import { bringDown, type DownStep } from './bringDown';
-import { fitWater, quantileOf, type UptakePrior, type WaterCourse, type WaterFit } from './fit';
+import {
+  fitUnknownChanges,
+  fitWater,
+  quantileOf,
+  TELLING,
+  type UptakePrior,
+  type WaterCourse,
+  type WaterFit,
+} from './fit';
 import { forecastWater, type WaterDay } from './forecast';
 import { keepsUnder, type Keeps } from './keeps';
 import { NITRATE_PER_N, nitrogenOfProtein } from './nitrogen';
@@ -148,11 +156,16 @@ export function computeWaterStatus(task: WaterTask): WaterStatus {
     ({ kind, nitrate, day }) => kind === 'tested' && nitrate !== null && day >= first,
   );
   const course = courseOf(task, first, changes, filledBy, tests.length);
-  const fit = fitWater(
-    tests.map(({ day, nitrate, sure }) => ({ day: at(day), mgL: nitrate!, sure })),
-    course,
-    task.uptake,
-  );
+  const believable = tests.map(({ day, nitrate, sure }) => ({ day: at(day), mgL: nitrate!, sure }));
+  const known = tests.length === 0 || events.some(({ kind }) => kind === 'changed');
+  const fit = known
+    ? fitWater(believable, course, task.uptake)
+    : fitUnknownChanges(
+        believable,
+        course,
+        task.uptake,
+        CHANGED_ODDS[rhythm.said ? 'said' : 'usual'],
+      );
   const odd = fit.odd.map((index) => tests[index]!);
   const believed = tests.filter((test) => !odd.includes(test));
   const past = pastOf(fit, first, believed[0] ?? null);
@@ -203,10 +216,13 @@ export function computeWaterStatus(task: WaterTask): WaterStatus {
 const meanOf = (values: readonly number[]) =>
   values.length === 0 ? 0 : values.reduce((sum, value) => sum + value, 0) / values.length;
 
+/**
+ * Where no change is in the records: so much likelier than not is one who gave a rhythm to keep it, and
+ * one who gave none to change water as is usual. Assumptions.
+ */
+const CHANGED_ODDS = { said: 10, usual: 3 };
 /** At the beginning of what is looked back at: so much more than the new water, give or take. Assumption. */
 const BEGINS = { overSourceMgL: 20, sd: 25 };
-/** So many tests tell by themselves where it began: fewer stand in a rhythm that went on before them. Assumption. */
-const TELLING = 3;
 /** Where so many days follow each other without a meal in the records, it was fed as planned. Assumption. */
 const UNWRITTEN_DAYS = 7;
 
