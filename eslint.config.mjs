@@ -11,7 +11,7 @@ const WALLS = {
   contract: ['core', 'catalogue'],
   server: ['contract', 'core', 'catalogue'],
   app: ['contract', 'core', 'catalogue'],
-  journeys: [],
+  journeys: ['contract', 'core', 'catalogue'],
 };
 
 const rooms = Object.keys(WALLS);
