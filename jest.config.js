@@ -1,4 +1,4 @@
-/** Core, catalogue, contract and server run in Node; the app runs under jest-expo (app/jest.config.js). */
+/** Core, catalogue, say, contract and server run in Node; the app runs under jest-expo (app/jest.config.js). */
 const node = (name) => ({
   displayName: name,
   rootDir: `${__dirname}/${name}`,
@@ -13,7 +13,7 @@ const node = (name) => ({
 
 module.exports = {
   projects: [
-    ...['catalogue', 'core', 'contract', 'server'].map(node),
+    ...['catalogue', 'core', 'say', 'contract', 'server'].map(node),
     '<rootDir>/app/jest.config.js',
   ],
 };

@@ -9,6 +9,7 @@ const PROJECTS = [
   'catalogue',
   'core',
   'core/tsconfig.test.json',
+  'say',
   'contract',
   'server',
   'app',

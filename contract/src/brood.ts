@@ -168,7 +168,7 @@ const status = z.custom<BroodStatus>(
   (value) => typeof value === 'object' && value !== null && 'state' in value,
 );
 const work = z.custom<BroodWork>(
-  (value) => typeof value === 'object' && value !== null && 'says' in value,
+  (value) => typeof value === 'object' && value !== null && 'because' in value,
 );
 
 /** A brood as of today. */

@@ -1,5 +1,5 @@
 import type { CultureKind } from '@open-larder/catalogue/cultures';
-import type { VesselStatus } from '@open-larder/core/culture';
+import type { VesselStatus, WorkReason } from '@open-larder/core/culture';
 import { CLARITIES, HARVEST_BY, WORKS } from '@open-larder/core/culture/vocabulary';
 import { z } from 'zod';
 import { between, day, hand, id, instant, name, phrase, version } from './basics';
@@ -167,8 +167,9 @@ const status = z.custom<VesselStatus>(
 
 const work = z.object({
   what: z.enum(WORKS),
-  says: z.string(),
-  why: z.string(),
+  because: z.custom<WorkReason>(
+    (value) => typeof value === 'object' && value !== null && 'is' in value,
+  ),
   urgent: z.boolean(),
 });
 

@@ -2,11 +2,33 @@ import { z } from 'zod';
 import { day, hand, id, instant } from './basics';
 import { why } from './why';
 
-const sign = z.object({
-  kind: z.enum(['belly', 'cleared', 'left', 'growth', 'mass', 'nitrate']),
-  day: z.string(),
-  says: z.string(),
-});
+/** What was seen or measured: lengths cm, masses as shares of the usual one, nitrate mg/L. */
+const seen = z.discriminatedUnion('kind', [
+  z.object({
+    kind: z.literal('belly'),
+    score: z.union([z.literal(1), z.literal(2), z.literal(3), z.literal(4), z.literal(5)]),
+    still: z.boolean(),
+  }),
+  z.object({ kind: z.literal('cleared'), minutes: z.number(), ofMinutes: z.number() }),
+  z.object({ kind: z.literal('left'), share: z.number() }),
+  z.object({
+    kind: z.literal('growth'),
+    cm: z.number(),
+    usualCm: z.number(),
+    behind: z.boolean(),
+  }),
+  z.object({ kind: z.literal('mass'), ofUsual: z.number() }),
+  z.object({
+    kind: z.literal('nitrate'),
+    now: z.boolean(),
+    mgL: z.number(),
+    capMgL: z.number(),
+    groupName: z.string(),
+    grows: z.boolean(),
+  }),
+  z.object({ kind: z.literal('poison'), which: z.enum(['ammonia', 'nitrite']) }),
+]);
+const sign = z.object({ seen, day: z.string() });
 
 /** A figure as it is, and as it would be. */
 const moves = z.object({ before: z.number(), after: z.number() });

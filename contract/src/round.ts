@@ -28,8 +28,9 @@ const roundServing = z.object({
     finer: z
       .array(
         z.object({
-          name: z.string(),
-          plural: z.string(),
+          by: z.enum(['tip', 'mL']),
+          stirs: z.enum(['step', 'halfTip']).nullable(),
+          made: z.enum(['crushed', 'crumbled', 'thawed']).nullable(),
           unitsEach: z.number(),
           step: z.number(),
         }),

@@ -1,6 +1,5 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { formatSignificant } from '../src/units';
 import { cultures } from './cultures';
 import { eggs } from './eggs';
 import { growth } from './growth';
@@ -14,14 +13,16 @@ import { water } from './water';
  * leaves its tolerance, or where the file no longer says what is computed.
  */
 const all: Truth[] = [...fish, ...eggs, ...growth, ...cultures, ...foods, ...water];
+/** Three digits, without an exponent. */
+const digits = (value: number) => String(Number(value.toPrecision(3)));
 const wrong = all.filter((truth) => !holds(truth));
 const line = (truth: Truth) =>
   [
     truth.topic,
     truth.what,
     truth.source,
-    `${formatSignificant(truth.low)} to ${formatSignificant(truth.high)} ${truth.unit}`.trim(),
-    formatSignificant(truth.computed),
+    `${digits(truth.low)} to ${digits(truth.high)} ${truth.unit}`.trim(),
+    digits(truth.computed),
     holds(truth) ? 'holds' : '**off**',
   ].join(' | ');
 const text = `# Known answers

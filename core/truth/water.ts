@@ -1,4 +1,4 @@
-import { readMeasure } from '../src/units';
+import { parseMeasure } from '../src/units';
 import { NITRATE_PER_N, PROTEIN_PER_N, unionisedShare } from '../src/water';
 import { near, type Truth } from './truth';
 
@@ -21,7 +21,7 @@ const UNIONISED: readonly [ph: number, tempC: number, percent: number][] = [
 ];
 const METRIC = { units: 'metric', temperature: 'C', hardness: 'dGH' } as const;
 /** What people write, and what it is. */
-const WRITTEN: readonly [text: string, of: Parameters<typeof readMeasure>[1], value: number][] = [
+const WRITTEN: readonly [text: string, of: Parameters<typeof parseMeasure>[1], value: number][] = [
   ['1 200 l', 'volume', 1200],
   ['1,200 l', 'volume', 1200],
   ['1.200,5 l', 'volume', 1200.5],
@@ -67,6 +67,6 @@ export const water: Truth[] = [
     source: 'Definition of the units',
     unit: '',
     ...near(value, 0.001),
-    computed: readMeasure(text, of, METRIC).base ?? Number.NaN,
+    computed: parseMeasure(text, of, METRIC).base ?? Number.NaN,
   })),
 ];

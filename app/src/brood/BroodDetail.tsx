@@ -1,6 +1,4 @@
-import { formatAnimals } from '@open-larder/core/brood';
-import { formatUnits } from '@open-larder/core/food';
-import { formatNumber } from '@open-larder/core/units';
+import { formatAnimals, formatUnits, formatNumber } from '@open-larder/say';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';

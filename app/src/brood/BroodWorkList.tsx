@@ -1,8 +1,10 @@
 import type { BroodWork } from '@open-larder/core/brood';
 import type { BroodEventKind } from '@open-larder/core/brood/vocabulary';
+import { sayBroodWork } from '@open-larder/say';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { useFormat } from '../store';
 import { themed } from '../theme';
 import { Button, lazyComponent, Text } from '../ui';
 import { useBroodEvent } from './useBroodEvent';
@@ -19,6 +21,7 @@ export function BroodWorkList({ brood, work }: { brood: Brood; work: readonly Br
   const styles = useStyles();
   const router = useRouter();
   const logEvent = useBroodEvent();
+  const format = useFormat();
   const [sheet, setSheet] = useState<{ kind: BroodEventKind; tubId: string | null } | null>(null);
   const act = ({ what, tubId }: BroodWork) => {
     switch (what) {
@@ -61,26 +64,26 @@ export function BroodWorkList({ brood, work }: { brood: Brood; work: readonly Br
   };
   return (
     <>
-      {work.map((one, index) => (
-        <View
-          key={one.what + one.tubId + one.says}
-          style={[styles.work, index > 0 && styles.ruled]}
-        >
-          <View style={styles.words}>
-            <Text tone={one.urgent ? 'due' : 'ink'}>{one.says}</Text>
-            <Text variant="small" tone="quiet">
-              {one.why}
-            </Text>
+      {work.map((one, index) => {
+        const { says, why } = sayBroodWork(one.because, format.units);
+        return (
+          <View key={one.what + one.tubId + says} style={[styles.work, index > 0 && styles.ruled]}>
+            <View style={styles.words}>
+              <Text tone={one.urgent ? 'due' : 'ink'}>{says}</Text>
+              <Text variant="small" tone="quiet">
+                {why}
+              </Text>
+            </View>
+            {DONE[one.what] ? (
+              <Button
+                label={DONE[one.what]!}
+                spoken={`${DONE[one.what]}: ${brood.name}, ${says}`}
+                onPress={() => act(one)}
+              />
+            ) : null}
           </View>
-          {DONE[one.what] ? (
-            <Button
-              label={DONE[one.what]!}
-              spoken={`${DONE[one.what]}: ${brood.name}, ${one.says}`}
-              onPress={() => act(one)}
-            />
-          ) : null}
-        </View>
-      ))}
+        );
+      })}
       {sheet ? <EventSheet brood={brood} first={sheet} onClose={() => setSheet(null)} /> : null}
     </>
   );

@@ -1,5 +1,5 @@
 import { daysBetween } from '@open-larder/core/round';
-import { formatNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/say';
 import { View } from 'react-native';
 import { useRouter } from 'expo-router';
 import { useNow, useFormat } from '../store';

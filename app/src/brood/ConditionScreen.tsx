@@ -4,7 +4,7 @@ import type { Stage } from '@open-larder/core/fish';
 import { addDays } from '@open-larder/core/round';
 import { plannedUse } from '@open-larder/core/stock';
 import { waterLitres } from '@open-larder/core/tank';
-import { formatNumber, formatMgL } from '@open-larder/core/units';
+import { formatNumber, formatMgL } from '@open-larder/say';
 import { USUAL_RHYTHM } from '@open-larder/core/water/rhythm';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';

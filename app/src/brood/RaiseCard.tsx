@@ -1,6 +1,6 @@
 import { fryPortion, MINUTES_A_CHANGE, MINUTES_A_MEAL, raisable } from '@open-larder/core/brood';
 import { digestibleEnergy } from '@open-larder/core/food';
-import { formatNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/say';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useCultures } from '../culture/useCultures';

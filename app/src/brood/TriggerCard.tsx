@@ -1,6 +1,7 @@
 import type { Species } from '@open-larder/catalogue';
 import { addDays } from '@open-larder/core/round';
-import { formatNumber, type Scale } from '@open-larder/core/units';
+import { type Scale } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/say';
 import { mixFor, stepsTo } from '@open-larder/core/water/mix';
 import { useState } from 'react';
 import { View } from 'react-native';

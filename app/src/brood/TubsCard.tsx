@@ -1,6 +1,6 @@
 import type { BroodTubRow, Problem } from '@open-larder/contract';
 import type { TubStatus } from '@open-larder/core/brood';
-import { formatNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/say';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { api, useFormat, type Format } from '../store';

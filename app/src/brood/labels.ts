@@ -8,7 +8,7 @@ import type {
   FirstWater,
   Raising,
 } from '@open-larder/core/brood/vocabulary';
-import { formatNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/say';
 import type { Format } from '../store';
 import type { Brood } from './useBroods';
 

@@ -6,8 +6,7 @@ import {
   isFromEggs,
   type HarvestBy,
 } from '@open-larder/core/culture';
-import { formatGrams } from '@open-larder/core/food';
-import { formatNumber } from '@open-larder/core/units';
+import { formatGrams, formatNumber } from '@open-larder/say';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Button, Choice, NumberField, Sheet, Stepper, Text, upperFirst } from '../ui';

@@ -1,5 +1,5 @@
 import type { CultureKind } from '@open-larder/catalogue/cultures';
-import { formatNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/say';
 import { View } from 'react-native';
 import { useFormat } from '../store';
 import { Card, ListRow, Text } from '../ui';

@@ -10,7 +10,7 @@ import {
   type Density,
 } from '@open-larder/core/culture';
 import { addDays } from '@open-larder/core/round';
-import { formatNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/say';
 import { useRouter } from 'expo-router';
 import Check from 'lucide-react-native/icons/check';
 import { useMemo, useState } from 'react';

@@ -5,9 +5,8 @@ import {
   type FoodSupply,
   type Supplying,
 } from '@open-larder/core/culture';
-import { formatGrams } from '@open-larder/core/food';
+import { formatGrams, formatNumber } from '@open-larder/say';
 import { addDays } from '@open-larder/core/round';
-import { formatNumber } from '@open-larder/core/units';
 import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';

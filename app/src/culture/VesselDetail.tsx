@@ -1,6 +1,5 @@
 import { backupsFor, COLD_MOST_H, energyLeft, isFromEggs, wayOf } from '@open-larder/core/culture';
-import { formatGrams } from '@open-larder/core/food';
-import { formatNumber } from '@open-larder/core/units';
+import { formatGrams, formatNumber } from '@open-larder/say';
 import { View } from 'react-native';
 import { api, useHousehold, useFormat } from '../store';
 import { localNow } from '../store/useNow';

@@ -1,4 +1,5 @@
 import { isFromEggs, type Work } from '@open-larder/core/culture';
+import { sayCultureWork } from '@open-larder/say';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -43,21 +44,24 @@ export function WorkList({ culture }: { culture: Culture }) {
   };
   return (
     <>
-      {culture.work.map((work) => (
-        <View key={work.what} style={styles.work}>
-          <View style={styles.words}>
-            <Text tone={work.urgent ? 'due' : 'ink'}>{work.says}</Text>
-            <Text variant="small" tone="quiet">
-              {work.why}
-            </Text>
+      {culture.work.map((work) => {
+        const { says, why } = sayCultureWork(work.because);
+        return (
+          <View key={work.what} style={styles.work}>
+            <View style={styles.words}>
+              <Text tone={work.urgent ? 'due' : 'ink'}>{says}</Text>
+              <Text variant="small" tone="quiet">
+                {why}
+              </Text>
+            </View>
+            <Button
+              label={DONE[work.what]}
+              spoken={`${DONE[work.what]}: ${culture.name}`}
+              onPress={() => act(work)}
+            />
           </View>
-          <Button
-            label={DONE[work.what]}
-            spoken={`${DONE[work.what]}: ${culture.name}`}
-            onPress={() => act(work)}
-          />
-        </View>
-      ))}
+        );
+      })}
       {sheet === 'harvest' ? (
         <HarvestSheet culture={culture} onClose={() => setSheet(null)} />
       ) : null}

@@ -1,8 +1,7 @@
 import type { CultureKind } from '@open-larder/catalogue/cultures';
 import type { VesselEventRow, VesselRow } from '@open-larder/contract';
 import type { Clarity, Density, Tie, VesselState } from '@open-larder/core/culture';
-import { formatGrams } from '@open-larder/core/food';
-import { formatNumber } from '@open-larder/core/units';
+import { formatGrams, formatNumber } from '@open-larder/say';
 import type { Format } from '../store';
 
 export const DENSITY_WORDS: Record<Density, string> = {

@@ -3,7 +3,7 @@ import { dietEdit, type DietEdit, type DietRow, type Group } from '@open-larder/
 import { mayNotFast } from '@open-larder/core/fish';
 import { PLAIN, withFewerDays } from '@open-larder/core/round';
 import { stageFactor } from '@open-larder/core/ration';
-import { formatSignificant } from '@open-larder/core/units';
+import { formatSignificant } from '@open-larder/say';
 import { useRouter } from 'expo-router';
 import Plus from 'lucide-react-native/icons/plus';
 import { useState, type ReactNode } from 'react';

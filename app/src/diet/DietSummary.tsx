@@ -1,5 +1,5 @@
 import type { Group } from '@open-larder/contract';
-import { formatGrams, formatUnits } from '@open-larder/core/food';
+import { formatGrams, formatUnits } from '@open-larder/say';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { FoodSign } from '../draw/FoodSign';

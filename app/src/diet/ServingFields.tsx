@@ -1,7 +1,7 @@
 import { ZONES } from '@open-larder/catalogue';
 import type { DietEdit } from '@open-larder/contract';
-import { formatGrams, formatUnits } from '@open-larder/core/food';
-import { formatManner, type DueServing } from '@open-larder/core/round';
+import { formatGrams, formatUnits, formatManner } from '@open-larder/say';
+import { type DueServing } from '@open-larder/core/round';
 import Trash from 'lucide-react-native/icons/trash';
 import { Controller, useWatch, type Control, type FieldErrors } from 'react-hook-form';
 import { Pressable, View } from 'react-native';

@@ -1,6 +1,6 @@
 import { needSpread } from '@open-larder/core/ration';
 import type { GroupDay } from '@open-larder/core/round';
-import { formatSignificant } from '@open-larder/core/units';
+import { formatSignificant } from '@open-larder/say';
 import { View } from 'react-native';
 import type { DayName } from '../store';
 import { themed } from '../theme';

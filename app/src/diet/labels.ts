@@ -1,7 +1,7 @@
 import type { Zone } from '@open-larder/catalogue';
 import type { MomentRow } from '@open-larder/contract';
 import type { Finding } from '@open-larder/core/round';
-import { formatNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/say';
 import type { Format } from '../store';
 
 export const ZONE_WORDS: Record<Zone, string> = {

@@ -1,6 +1,6 @@
 import type { ForecastRecords, ScoredForecast } from '@open-larder/contract';
 import { FORECAST_UNITS, type ForecastKind, type HowRight } from '@open-larder/core/forecasts';
-import { formatNumber, formatSignificant } from '@open-larder/core/units';
+import { formatNumber, formatSignificant } from '@open-larder/say';
 import type { Format } from '../store/useFormat';
 
 export type KindRecord = ForecastRecords['kinds'][number];

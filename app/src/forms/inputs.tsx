@@ -1,4 +1,5 @@
-import { readMeasure, type Measure } from '@open-larder/core/units';
+import { type Measure } from '@open-larder/core/units';
+import { readMeasure } from '@open-larder/say';
 import type { ComponentProps, ComponentType } from 'react';
 import { Controller, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
 import { useFormat } from '../store';

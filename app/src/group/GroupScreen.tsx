@@ -1,7 +1,7 @@
 import type { Group, Problem } from '@open-larder/contract';
 import { houseGroup, houseTank } from '@open-larder/contract/house';
 import { massFromLength, type GrownFrom } from '@open-larder/core/fish';
-import { formatBodyMass, formatGramBand } from '@open-larder/core/food';
+import { formatBodyMass, formatGramBand, formatSignificant } from '@open-larder/say';
 import {
   hoursUntilHungry,
   longestSafeGap,
@@ -10,7 +10,6 @@ import {
   needSpread,
 } from '@open-larder/core/ration';
 import { compileGroupDay, groupOnDay } from '@open-larder/core/round';
-import { formatSignificant } from '@open-larder/core/units';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';

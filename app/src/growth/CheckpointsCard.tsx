@@ -1,6 +1,6 @@
 import type { Group } from '@open-larder/contract';
 import type { CheckpointStatus, GrowthStatus } from '@open-larder/core/growth';
-import { formatNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/say';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useFormat, type Format } from '../store';

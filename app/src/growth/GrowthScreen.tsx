@@ -1,5 +1,5 @@
 import type { Group, LifeEventRow } from '@open-larder/contract';
-import { formatBodyMass } from '@open-larder/core/food';
+import { formatBodyMass } from '@open-larder/say';
 import { type GrowthStatus } from '@open-larder/core/growth';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';

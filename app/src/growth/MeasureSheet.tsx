@@ -1,6 +1,6 @@
 import type { Group, GroupEvent, Problem } from '@open-larder/contract';
 import { sampleOf } from '@open-larder/core/growth';
-import { formatNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/say';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { api, useAppDispatch, useNow, useFormat, type Format } from '../store';

@@ -1,8 +1,7 @@
 import type { Group, LifeEventRow } from '@open-larder/contract';
-import { formatGrams } from '@open-larder/core/food';
+import { formatGrams, formatNumber } from '@open-larder/say';
 import { foodConversion, survivalOf, type GrowthStatus } from '@open-larder/core/growth';
 import { addDays } from '@open-larder/core/round';
-import { formatNumber } from '@open-larder/core/units';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { formatCause } from '../group/labels';

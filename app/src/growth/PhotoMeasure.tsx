@@ -1,6 +1,6 @@
 import type { PhotoMarks } from '@open-larder/contract';
 import { photoLength, type PhotoLength, type Spot } from '@open-larder/core/growth';
-import { formatNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/say';
 import { createElement, useRef, useState } from 'react';
 import { Platform, View } from 'react-native';
 import Svg, { Circle, Line } from 'react-native-svg';

@@ -1,6 +1,6 @@
 import type { Refusal, GrowthStatus, PhotoLength } from '@open-larder/core/growth';
 import { LEAST_DAYS } from '@open-larder/core/growth';
-import { formatNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/say';
 import type { Format } from '../store';
 
 export const REFUSALS: Record<Refusal, string> = {

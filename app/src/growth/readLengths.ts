@@ -1,4 +1,4 @@
-import { readMeasure } from '@open-larder/core/units';
+import { readMeasure } from '@open-larder/say';
 import type { Format } from '../store';
 
 /** «2.1 2,4 22 mm» */

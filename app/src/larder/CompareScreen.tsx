@@ -2,7 +2,7 @@ import type { FoodRow } from '@open-larder/contract';
 import { compared, type Compared } from '@open-larder/core/food';
 import { type Fit } from '@open-larder/core/mouth';
 import { pricePerGram } from '@open-larder/core/stock';
-import { formatNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/say';
 import { useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import { FoodSign } from '../draw/FoodSign';

@@ -1,4 +1,4 @@
-import { formatGrams } from '@open-larder/core/food';
+import { formatGrams } from '@open-larder/say';
 import { View } from 'react-native';
 import { api } from '../store';
 import { Button, Card, Text } from '../ui';

@@ -1,5 +1,5 @@
 import type { FoodRow } from '@open-larder/contract';
-import { formatSignificant } from '@open-larder/core/units';
+import { formatSignificant } from '@open-larder/say';
 import { View } from 'react-native';
 import { useHouse } from '../store';
 import { Card, ListRow, Text, WhyLink } from '../ui';

@@ -1,9 +1,9 @@
 import type { FoodRow, LotRow, Problem } from '@open-larder/contract';
 import { unitOf } from '@open-larder/contract/handUnit';
-import { carbohydrate, digestibleEnergy, ofDryMatter, formatGrams } from '@open-larder/core/food';
+import { carbohydrate, digestibleEnergy, ofDryMatter } from '@open-larder/core/food';
+import { formatGrams, formatNumber, formatSignificant } from '@open-larder/say';
 import { addDays } from '@open-larder/core/round';
 import { runsOutIn } from '@open-larder/core/stock';
-import { formatNumber, formatSignificant } from '@open-larder/core/units';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';

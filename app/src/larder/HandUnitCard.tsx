@@ -1,6 +1,6 @@
 import type { FoodRow, Problem, WeighingRow } from '@open-larder/contract';
-import { formatGrams, unitMass } from '@open-larder/core/food';
-import { formatNumber } from '@open-larder/core/units';
+import { unitMass } from '@open-larder/core/food';
+import { formatGrams, formatNumber } from '@open-larder/say';
 import { View } from 'react-native';
 import { api, useHand, useFormat } from '../store';
 import { Button, Card, ListRow, Text, useToast, WhyLink } from '../ui';

@@ -1,6 +1,6 @@
 import type { FoodRow } from '@open-larder/contract';
-import { prepared, formatMinutes, formatPreparation } from '@open-larder/core/food';
-import { formatSignificant } from '@open-larder/core/units';
+import { prepared } from '@open-larder/core/food';
+import { formatMinutes, formatPreparation, formatSignificant } from '@open-larder/say';
 import { View } from 'react-native';
 import { useFormat, type Format } from '../store';
 import { Card, ListRow, Text } from '../ui';

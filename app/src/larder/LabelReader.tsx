@@ -1,6 +1,7 @@
 import type { FoodKind } from '@open-larder/catalogue';
 import { readLabel, type Nutrient } from '@open-larder/core/label';
-import { formatNumber } from '@open-larder/core/units';
+import { sayLabelFault, sayLabelPart } from '@open-larder/say';
+import { formatNumber } from '@open-larder/say';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Button, Card, FaultLine, Field, ListRow, Text } from '../ui';
@@ -53,13 +54,13 @@ export function LabelReader({ kind, onUse }: Props) {
         <>
           <Card label="What was read">
             {(Object.keys(NAMES) as Nutrient[]).map((nutrient, index) => {
-              const { share, basis, says } = label.parts[nutrient];
+              const { share, basis } = label.parts[nutrient];
               return (
                 <ListRow
                   key={nutrient}
                   first={index === 0}
                   title={NAMES[nutrient]}
-                  detail={basis === 'read' ? `«${says}»` : says}
+                  detail={sayLabelPart(label.parts[nutrient], kind)}
                   trail={
                     <Text variant="strong">
                       {basis === 'estimated' ? '~ ' : ''}
@@ -73,11 +74,11 @@ export function LabelReader({ kind, onUse }: Props) {
           {label.left.length > 0 ? (
             <Text tone="quiet">Not understood, and left out: {label.left.join('; ')}.</Text>
           ) : null}
-          {label.error ? <FaultLine fieldError={label.error} /> : null}
+          {label.fault ? <FaultLine fieldError={sayLabelFault(label.fault)} /> : null}
         </>
       ) : null}
       <View style={{ flexDirection: 'row', gap: 8 }}>
-        <Button label="Use these figures" disabled={!label || label.error !== null} onPress={use} />
+        <Button label="Use these figures" disabled={!label || label.fault !== null} onPress={use} />
         <Button variant="bare" label="Not now" onPress={() => setOpen(false)} />
       </View>
     </View>

@@ -1,5 +1,5 @@
 import type { FoodRow, LotRow, Problem } from '@open-larder/contract';
-import { formatGrams } from '@open-larder/core/food';
+import { formatGrams } from '@open-larder/say';
 import { goodUntil, inOrderOfUse } from '@open-larder/core/stock';
 import { View } from 'react-native';
 import { api, useNow, useFormat } from '../store';

@@ -1,5 +1,5 @@
 import type { FoodRow } from '@open-larder/contract';
-import { formatGrams } from '@open-larder/core/food';
+import { formatGrams } from '@open-larder/say';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';

@@ -1,6 +1,6 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { weighingCreate, type FoodRow } from '@open-larder/contract';
-import { formatGrams } from '@open-larder/core/food';
+import { formatGrams } from '@open-larder/say';
 import { useForm, useWatch } from 'react-hook-form';
 import type { z } from 'zod';
 import { MeasureInput, NumberInput, TextInput } from '../forms/inputs';

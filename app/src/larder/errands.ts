@@ -1,5 +1,5 @@
 import type { FoodRow } from '@open-larder/contract';
-import { formatGrams } from '@open-larder/core/food';
+import { formatGrams } from '@open-larder/say';
 import { addDays } from '@open-larder/core/round';
 import type { FoodSupply } from './shelves';
 

@@ -29,10 +29,10 @@ const portions: Proposed['portions'][number] = {
   version: 4,
   change: -0.1,
   signs: [
-    { kind: 'left', day: '2026-03-03', says: '50 % left' },
-    { kind: 'belly', day: '2026-03-02', says: 'round' },
-    { kind: 'left', day: '2026-03-01', says: '25 % left' },
-    { kind: 'left', day: '2026-02-28', says: '25 % left' },
+    { seen: { kind: 'left', share: 0.5 }, day: '2026-03-03' },
+    { seen: { kind: 'belly', score: 4, still: false }, day: '2026-03-02' },
+    { seen: { kind: 'left', share: 0.25 }, day: '2026-03-01' },
+    { seen: { kind: 'left', share: 0.25 }, day: '2026-02-28' },
   ],
   changed: [
     {

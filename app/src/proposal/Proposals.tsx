@@ -1,5 +1,5 @@
 import type { PortionsProposed, TrainingProposed, WaterProposed } from '@open-larder/contract';
-import { formatMgL } from '@open-larder/core/units';
+import { formatMgL, sayPortionsWhy } from '@open-larder/say';
 import { View } from 'react-native';
 import { RecordNote } from '../forecasts/RecordNote';
 import { api, useFormat, type AppData } from '../store';
@@ -63,13 +63,16 @@ function PortionsCard({ proposal, data }: { proposal: PortionsProposed; data: Ap
   const styles = useStyles();
   const format = useFormat();
   const answer = useAnswer();
-  const { groupName, change, changed, leadsTo, why } = proposal;
+  const { groupName, change, changed, leadsTo } = proposal;
   return (
     <Card label={`Portions of ${groupName}`}>
       <View style={styles.card}>
         <View style={styles.head}>
           <Text variant="strong">{`${groupName}: ${formatChange(change)}`}</Text>
-          <WhyLink about={`${formatChange(change)} for ${lowerFirst(groupName)}`} why={why} />
+          <WhyLink
+            about={`${formatChange(change)} for ${lowerFirst(groupName)}`}
+            why={sayPortionsWhy(proposal, format.units)}
+          />
         </View>
         <Text variant="small" tone="quiet">
           {`${tankName(data, proposal.tankId)}: ${formatSigns(proposal, format)}.`}

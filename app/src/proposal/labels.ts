@@ -1,5 +1,5 @@
 import type { PortionsProposed, TrainingProposed } from '@open-larder/contract';
-import { formatNumber, formatMgL } from '@open-larder/core/units';
+import { formatNumber, formatMgL, saySeen } from '@open-larder/say';
 import type { Format } from '../store';
 import { lowerFirst } from '../ui';
 
@@ -18,7 +18,9 @@ const NAMED = 3;
 
 /** «25 % left on Tue 24 Nov; flat still on Sun 22 Nov; and 2 more» */
 export function formatSigns({ signs }: Pick<PortionsProposed, 'signs'>, format: Format): string {
-  const named = signs.slice(0, NAMED).map(({ day, says }) => `${says} on ${format.day(day)}`);
+  const named = signs
+    .slice(0, NAMED)
+    .map(({ day, seen }) => `${saySeen(seen, format.units)} on ${format.day(day)}`);
   const more = signs.length - named.length;
   return [...named, ...(more > 0 ? [`and ${more} more`] : [])].join('; ');
 }

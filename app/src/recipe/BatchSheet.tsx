@@ -1,6 +1,6 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { batchCreate, type FoodRow, type RecipeRow, type ResponseOf } from '@open-larder/contract';
-import { formatGrams } from '@open-larder/core/food';
+import { formatGrams } from '@open-larder/say';
 import { addDays } from '@open-larder/core/round';
 import { batchOf, pieceMassG, trayMassG } from '@open-larder/core/recipe';
 import { useForm, useWatch } from 'react-hook-form';

@@ -1,5 +1,5 @@
 import type { FoodRow } from '@open-larder/contract';
-import { formatGrams } from '@open-larder/core/food';
+import { formatGrams } from '@open-larder/say';
 import { useController, useFieldArray, useWatch, type Control } from 'react-hook-form';
 import { View } from 'react-native';
 import { FoodSign } from '../draw/FoodSign';

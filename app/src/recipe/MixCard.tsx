@@ -1,8 +1,8 @@
 import type { FoodRow, RecipeRow } from '@open-larder/contract';
-import { digestibleEnergy, ofDryMatter, formatGrams } from '@open-larder/core/food';
+import { digestibleEnergy, ofDryMatter } from '@open-larder/core/food';
+import { formatGrams, formatNumber } from '@open-larder/say';
 import { batchOf, pieceMassG, trayMassG } from '@open-larder/core/recipe';
 import { pricePerGram } from '@open-larder/core/stock';
-import { formatNumber } from '@open-larder/core/units';
 import { useFormat } from '../store';
 import { Card, FaultLine, ListRow, Text } from '../ui';
 import { triedMix } from './useKitchen';

@@ -1,5 +1,5 @@
 import type { FoodRow, Problem, RecipeRow } from '@open-larder/contract';
-import { formatGrams } from '@open-larder/core/food';
+import { formatGrams } from '@open-larder/say';
 import { pieceMassG } from '@open-larder/core/recipe';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';

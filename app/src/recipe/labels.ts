@@ -1,8 +1,8 @@
 import type { RecipeRow } from '@open-larder/contract';
-import { ofDryMatter, formatGrams } from '@open-larder/core/food';
+import { ofDryMatter } from '@open-larder/core/food';
+import { formatGrams, formatNumber } from '@open-larder/say';
 import type { Miss, Target } from '@open-larder/core/balance';
 import type { Mixture } from '@open-larder/core/recipe';
-import { formatNumber } from '@open-larder/core/units';
 
 export const percent = (share: number, decimals = 0) => `${formatNumber(share * 100, decimals)} %`;
 

@@ -1,5 +1,5 @@
 import type { DoneRow } from '@open-larder/contract';
-import { formatGrams } from '@open-larder/core/food';
+import { formatGrams } from '@open-larder/say';
 import { View } from 'react-native';
 import { themed } from '../theme';
 import { Card, Text } from '../ui';

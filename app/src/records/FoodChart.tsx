@@ -1,5 +1,5 @@
 import type { Consumption } from '@open-larder/contract';
-import { formatGrams } from '@open-larder/core/food';
+import { formatGrams } from '@open-larder/say';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { BarChart } from 'react-native-chart-kit';

@@ -1,4 +1,4 @@
-import { formatGrams } from '@open-larder/core/food';
+import { formatGrams } from '@open-larder/say';
 import { addDays } from '@open-larder/core/round';
 import {
   createColumnHelper,

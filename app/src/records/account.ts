@@ -1,6 +1,5 @@
 import type { Account } from '@open-larder/contract';
-import { formatGrams } from '@open-larder/core/food';
-import { formatNumber, formatMgL } from '@open-larder/core/units';
+import { formatGrams, formatNumber, formatMgL } from '@open-larder/say';
 import { formatCause } from '../group/labels';
 import type { Format } from '../store';
 

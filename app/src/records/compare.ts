@@ -1,7 +1,7 @@
 import type { LifeEventRow } from '@open-larder/contract';
 import { byDay, sampleOf } from '@open-larder/core/growth';
 import { addDays, daysBetween } from '@open-larder/core/round';
-import { formatNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/say';
 import { measuredOf } from '../growth/useGrowth';
 import type { Format } from '../store';
 import type { Batch, Fitted } from '../workers/growthWork';

@@ -22,9 +22,9 @@ const answer = (over: Partial<Answered> = {}): Answered => ({
   hand: 'Ada',
   about: 'Zebrafish',
   signs: [
-    { kind: 'left', day: '2026-02-28', says: '50 % left' },
-    { kind: 'left', day: '2026-02-27', says: '25 % left' },
-    { kind: 'belly', day: '2026-02-26', says: 'round' },
+    { seen: { kind: 'left', share: 0.5 }, day: '2026-02-28' },
+    { seen: { kind: 'left', share: 0.25 }, day: '2026-02-27' },
+    { seen: { kind: 'belly', score: 4, still: false }, day: '2026-02-26' },
   ],
   ledTo: { more: 0, right: 3, less: 1, says: 'right' },
   nitrate: null,

@@ -1,6 +1,6 @@
 import type { Consumption } from '@open-larder/contract';
-import { formatGrams, formatUnits, type HandUnit } from '@open-larder/core/food';
-import { formatSignificant } from '@open-larder/core/units';
+import { type HandUnit } from '@open-larder/core/food';
+import { formatGrams, formatUnits, formatSignificant } from '@open-larder/say';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { FoodSign } from '../draw/FoodSign';

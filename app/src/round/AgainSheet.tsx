@@ -1,5 +1,5 @@
 import type { Feeding, RoundServingView } from '@open-larder/contract';
-import { formatUnits } from '@open-larder/core/food';
+import { formatUnits } from '@open-larder/say';
 import { View } from 'react-native';
 import { useFormat, type AppData } from '../store';
 import { localNow } from '../store/useNow';

@@ -1,3 +1,4 @@
+import { sayCultureWork } from '@open-larder/say';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useVesselEvent } from '../culture/useVesselEvent';
@@ -11,7 +12,9 @@ export function CultureWork() {
   const router = useRouter();
   const logEvent = useVesselEvent();
   const { data: vessels = [] } = api.useVesselsQuery();
-  const works = vessels.flatMap(({ id, name, work }) => work.map((one) => ({ id, name, ...one })));
+  const works = vessels.flatMap(({ id, name, work }) =>
+    work.map((one) => ({ id, name, ...one, ...sayCultureWork(one.because) })),
+  );
   if (works.length === 0) return null;
   const urgent = works.filter((one) => one.urgent);
   const sorted = [...urgent, ...works.filter((one) => !one.urgent)];

@@ -1,6 +1,6 @@
 import type { RoundServingView, RoundView } from '@open-larder/contract';
 import { GIVES_NOTHING } from '@open-larder/core/culture/vocabulary';
-import { formatGrams, formatUnits } from '@open-larder/core/food';
+import { formatGrams, formatUnits } from '@open-larder/say';
 import { useRouter } from 'expo-router';
 import { FoodSign } from '../draw/FoodSign';
 import { api } from '../store';

@@ -1,5 +1,6 @@
 import type { Outcome, RoundServingView } from '@open-larder/contract';
-import { formatGrams, formatUnits, stepAt, toGrams, toHandUnits } from '@open-larder/core/food';
+import { stepAt, toGrams, toHandUnits } from '@open-larder/core/food';
+import { formatGrams, formatUnits } from '@open-larder/say';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useHousehold } from '../store';

@@ -1,6 +1,5 @@
 import type { Feeding, RoundServingView } from '@open-larder/contract';
-import { formatGrams, formatUnits } from '@open-larder/core/food';
-import { formatRounding } from '@open-larder/core/ration';
+import { formatGrams, formatUnits, formatRounding } from '@open-larder/say';
 import Check from 'lucide-react-native/icons/check';
 import Ellipsis from 'lucide-react-native/icons/ellipsis';
 import { memo, useState } from 'react';

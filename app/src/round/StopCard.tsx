@@ -5,7 +5,8 @@ import type {
   RoundStopView,
   Tank,
 } from '@open-larder/contract';
-import { formatUnits, toHandUnits } from '@open-larder/core/food';
+import { toHandUnits } from '@open-larder/core/food';
+import { formatUnits } from '@open-larder/say';
 import { BELLY_WORDS } from '@open-larder/core/ration';
 import { useRouter } from 'expo-router';
 import { memo } from 'react';

@@ -1,5 +1,5 @@
 import type { Feeding, RoundView } from '@open-larder/contract';
-import { formatUnits } from '@open-larder/core/food';
+import { formatUnits } from '@open-larder/say';
 import { memo } from 'react';
 import { View } from 'react-native';
 import type { AppData } from '../store';

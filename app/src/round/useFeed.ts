@@ -6,7 +6,7 @@ import type {
   RoundServingView,
   RoundView,
 } from '@open-larder/contract';
-import { formatUnits } from '@open-larder/core/food';
+import { formatUnits } from '@open-larder/say';
 import { feedingDay, PLAIN } from '@open-larder/core/round';
 import { api, useAppDispatch, useHand, type AppData } from '../store';
 import { localNow } from '../store/useNow';

@@ -5,7 +5,7 @@ import {
   type Species,
   type SpeciesField,
 } from '@open-larder/catalogue';
-import { formatDays, formatNumber } from '@open-larder/core/units';
+import { formatDays, formatNumber } from '@open-larder/say';
 import { View } from 'react-native';
 import { useFormat } from '../store';
 import { BasisMark, Card, ListRow, Text } from '../ui';

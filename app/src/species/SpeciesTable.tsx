@@ -1,7 +1,6 @@
 import { SPECIES_DEFAULTS, type Species, type SpeciesField } from '@open-larder/catalogue';
 import { assumedLengthCm, massFromLength } from '@open-larder/core/fish';
-import { formatBodyMass, formatGramBand } from '@open-larder/core/food';
-import { formatNumber } from '@open-larder/core/units';
+import { formatBodyMass, formatGramBand, formatNumber } from '@open-larder/say';
 import { measured } from '@open-larder/core/why';
 import { View } from 'react-native';
 import { RangeBar } from '../draw/RangeBar';

@@ -1,6 +1,6 @@
 import type { Species } from '@open-larder/catalogue';
 import { slowAndFast, youngLengthCm } from '@open-larder/core/brood';
-import { formatNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/say';
 import type { Format } from '../store/useFormat';
 
 /** Ages at which keepers compare young fish, in months of thirty days. */

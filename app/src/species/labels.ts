@@ -1,5 +1,5 @@
 import type { Species, SpeciesField } from '@open-larder/catalogue';
-import { formatNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/say';
 import type { Format } from '../store';
 
 export const MOUTH_WORDS: Record<Species['mouth'], string> = {

@@ -1,5 +1,6 @@
 import { WEEK, type Cycle } from '@open-larder/core/round';
-import { formatQuantity, scaleOf, type Measure, type UnitChoice } from '@open-larder/core/units';
+import { scaleOf, type Measure, type UnitChoice } from '@open-larder/core/units';
+import { formatQuantity } from '@open-larder/say';
 import type { HouseholdSettings } from '@open-larder/contract';
 import { formatTime } from './time';
 import { useHousehold } from './useHousehold';

@@ -3,7 +3,7 @@ import { filmOn } from '@open-larder/contract/film';
 import { temperatureOf, tempIsOld } from '@open-larder/contract/temperature';
 import { feedingStopsC } from '@open-larder/core/ration';
 import { daysBetween } from '@open-larder/core/round';
-import { formatNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/say';
 import { FILMS, type FilmSeen } from '@open-larder/core/tank';
 import { View } from 'react-native';
 import { api, useNow, useFormat, type AppData } from '../store';

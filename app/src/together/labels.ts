@@ -1,6 +1,6 @@
 import type { Species } from '@open-larder/catalogue';
 import type { Together } from '@open-larder/core/together';
-import { formatNumber, formatSignificant, formatMgL } from '@open-larder/core/units';
+import { formatNumber, formatSignificant, formatMgL } from '@open-larder/say';
 import type { Known } from '@open-larder/core/why';
 import type { Format } from '../store';
 

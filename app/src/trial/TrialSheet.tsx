@@ -2,7 +2,7 @@ import type { Group, Problem, TrialRow } from '@open-larder/contract';
 import { usualLength } from '@open-larder/core/growth';
 import { addDays } from '@open-larder/core/round';
 import { dealt, fishByWeeks, LOOKED_AT_WEEKS, USUAL_CV } from '@open-larder/core/trial';
-import { formatNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/say';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useNow, useFormat, type AppData } from '../store';

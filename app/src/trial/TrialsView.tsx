@@ -1,5 +1,5 @@
 import type { Problem, TrialRow } from '@open-larder/contract';
-import { formatNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/say';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';

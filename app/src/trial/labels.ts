@@ -1,6 +1,6 @@
 import type { TrialRow } from '@open-larder/contract';
 import type { TrialRefusal, TrialStatus } from '@open-larder/core/trial';
-import { formatNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/say';
 import type { Format } from '../store';
 
 const REFUSED: Record<TrialRefusal | 'unmeasured', string> = {

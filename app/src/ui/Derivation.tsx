@@ -1,4 +1,5 @@
-import { formatNumber, formatSignificant, type Measure } from '@open-larder/core/units';
+import { type Measure } from '@open-larder/core/units';
+import { formatNumber, formatSignificant } from '@open-larder/say';
 import { leaves, type Why } from '@open-larder/core/why';
 import { View } from 'react-native';
 import { useFormat, type Format } from '../store';

@@ -1,4 +1,4 @@
-import { readNumberAlone, formatNumber, type Reading } from '@open-larder/core/units';
+import { readNumberAlone, formatNumber, type Typed } from '@open-larder/say';
 import { useState } from 'react';
 import { Field } from './Field';
 
@@ -12,7 +12,7 @@ interface Props {
   /** How the stored number is shown, where the keeper's units differ from the stored. */
   scale?: { fromBase: (base: number) => number; toBase: (shown: number) => number };
   /** How what was typed is read, where it may carry a unit of its own. */
-  read?: (text: string) => Reading;
+  read?: (text: string) => Typed;
   decimals?: number;
   /** «text» where letters are typed too. */
   keyboard?: 'decimal' | 'text';
@@ -44,7 +44,7 @@ export function NumberField({
   const text = typed && Object.is(typed.value, value) ? typed.text : shown;
   const unread = text.trim() === '' || !Number.isNaN(value ?? 0) ? undefined : read(text).error;
   const enter = (entered: string) => {
-    const seen: Reading | null = entered.trim() === '' ? null : read(entered);
+    const seen: Typed | null = entered.trim() === '' ? null : read(entered);
     const base = seen === null ? null : (seen.base ?? Number.NaN);
     setLeft(false);
     setTyped({ text: entered, value: base });
@@ -62,7 +62,7 @@ export function NumberField({
   );
 }
 
-function plainNumber(text: string, scale: Props['scale']): Reading {
+function plainNumber(text: string, scale: Props['scale']): Typed {
   const seen = readNumberAlone(text);
   return seen.error === undefined && scale ? { base: scale.toBase(seen.base) } : seen;
 }

@@ -1,6 +1,6 @@
 import type { WaterEventRow } from '@open-larder/contract';
 import { addDays, daysBetween } from '@open-larder/core/round';
-import { formatMgL } from '@open-larder/core/units';
+import { formatMgL } from '@open-larder/say';
 import type { WaterStatus } from '@open-larder/core/water/status';
 import { RecordNote } from '../forecasts/RecordNote';
 import { useState } from 'react';

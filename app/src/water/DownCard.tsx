@@ -1,6 +1,6 @@
 import type { Tank, WaterRow } from '@open-larder/contract';
 import { addDays } from '@open-larder/core/round';
-import { formatNumber, formatMgL } from '@open-larder/core/units';
+import { formatNumber, formatMgL } from '@open-larder/say';
 import type { WaterStatus } from '@open-larder/core/water/status';
 import { View } from 'react-native';
 import { useNow, useFormat } from '../store';

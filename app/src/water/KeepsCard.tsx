@@ -1,5 +1,5 @@
 import type { Tank } from '@open-larder/contract';
-import { formatNumber, formatMgL } from '@open-larder/core/units';
+import { formatNumber, formatMgL } from '@open-larder/say';
 import { peakOf } from '@open-larder/core/water/sawTooth';
 import { keepsUnder } from '@open-larder/core/water/keeps';
 import type { WaterStatus } from '@open-larder/core/water/status';

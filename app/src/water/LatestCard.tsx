@@ -1,5 +1,5 @@
 import { addDays } from '@open-larder/core/round';
-import { formatNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/say';
 import type { Reading } from '@open-larder/core/water/range';
 import type { WaterStatus } from '@open-larder/core/water/status';
 import { View } from 'react-native';

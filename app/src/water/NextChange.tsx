@@ -1,7 +1,7 @@
 import type { Tank, WaterRow } from '@open-larder/contract';
 import { refillFor } from '@open-larder/contract/refill';
 import type { WaterStatus } from '@open-larder/core/water';
-import { formatNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/say';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useNow, useFormat } from '../store';

@@ -1,5 +1,5 @@
 import type { PlanRow, Problem, Tank } from '@open-larder/contract';
-import { formatNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/say';
 import { USUAL_BUCKET_L } from '@open-larder/core/water/refill';
 import { USUAL_RHYTHM } from '@open-larder/core/water/rhythm';
 import { useState } from 'react';

@@ -1,5 +1,5 @@
 import type { Tank, WaterEventRow, WaterRow } from '@open-larder/contract';
-import { formatNumber, formatMgL } from '@open-larder/core/units';
+import { formatNumber, formatMgL } from '@open-larder/say';
 import type { WaterStatus } from '@open-larder/core/water/status';
 import { testBand } from '@open-larder/core/water/testError';
 import { useState } from 'react';

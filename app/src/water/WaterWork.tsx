@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import type { Tank, WaterRow } from '@open-larder/contract';
 import { refillFor } from '@open-larder/contract/refill';
 import type { NextChange } from '@open-larder/core/water';
-import { formatNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/say';
 import { api, useNow, useFormat } from '../store';
 import { Button, Card, Text } from '../ui';
 import { useWaterEvent } from './useWaterEvent';

@@ -1,5 +1,5 @@
 import type { WaterEventRow } from '@open-larder/contract';
-import { formatNumber, formatMgL } from '@open-larder/core/units';
+import { formatNumber, formatMgL } from '@open-larder/say';
 import type { Reading } from '@open-larder/core/water/range';
 import type { Refill } from '@open-larder/core/water/refill';
 import type { NextChange, WaterWarning } from '@open-larder/core/water/status';

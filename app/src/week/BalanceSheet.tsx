@@ -1,4 +1,4 @@
-import { formatUnits } from '@open-larder/core/food';
+import { formatUnits, formatGrams, formatNumber } from '@open-larder/say';
 import {
   accepted,
   changesBetween,
@@ -9,8 +9,6 @@ import {
   type Progress,
   type WeekTask,
 } from '@open-larder/core/week';
-import { formatGrams } from '@open-larder/core/food';
-import { formatNumber } from '@open-larder/core/units';
 import Square from 'lucide-react-native/icons/square';
 import SquareCheck from 'lucide-react-native/icons/square-check';
 import { useMemo, useState } from 'react';

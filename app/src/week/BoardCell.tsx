@@ -1,5 +1,5 @@
 import { useDraggable, useDroppable } from '@dnd-kit/core';
-import { formatUnits } from '@open-larder/core/food';
+import { formatUnits } from '@open-larder/say';
 import type { RoundServing } from '@open-larder/core/round';
 import { type ComponentProps, type ReactNode, type Ref } from 'react';
 import { createPortal } from 'react-dom';

@@ -1,8 +1,8 @@
 import { massFromLength } from '@open-larder/core/fish';
-import { formatUnits, stepAt, toHandUnits } from '@open-larder/core/food';
+import { stepAt, toHandUnits } from '@open-larder/core/food';
+import { formatUnits, formatNumber } from '@open-larder/say';
 import { lengthOf } from '@open-larder/core/ration';
 import type { RoundServing } from '@open-larder/core/round';
-import { formatNumber } from '@open-larder/core/units';
 import { changeOn, repeatOn, takeOut } from '@open-larder/core/week';
 import Plus from 'lucide-react-native/icons/plus';
 import { useState } from 'react';

@@ -1,7 +1,7 @@
 import type { Group, Tank } from '@open-larder/contract';
 import { dryFoodsOf, dryTankOf, type WeekRows } from '@open-larder/contract/week';
 import type { DryRun, DryTank, DryTankResult } from '@open-larder/core/week';
-import { formatNumber, formatMgL } from '@open-larder/core/units';
+import { formatNumber, formatMgL } from '@open-larder/say';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { ScreenTools } from '../shell';

@@ -1,8 +1,7 @@
 import type { FoodFamily } from '@open-larder/catalogue';
 import { preparedFoods, preparingOf } from '@open-larder/contract/week';
-import { formatPreparation, formatUnits } from '@open-larder/core/food';
+import { formatPreparation, formatUnits, formatNumber } from '@open-larder/say';
 import { addDays, compileRound, weekdayOf, type Round } from '@open-larder/core/round';
-import { formatNumber } from '@open-larder/core/units';
 import { batchesOf, workOf, type Preparing } from '@open-larder/core/week';
 import { useMemo, useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';

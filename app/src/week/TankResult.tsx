@@ -1,7 +1,6 @@
-import { formatGrams } from '@open-larder/core/food';
+import { formatGrams, formatNumber, formatMgL } from '@open-larder/say';
 import { addDays } from '@open-larder/core/round';
 import type { DryTankResult } from '@open-larder/core/week';
-import { formatNumber, formatMgL } from '@open-larder/core/units';
 import { View } from 'react-native';
 import { type AppData, type Format } from '../store';
 import { Card, ListRow, Text } from '../ui';

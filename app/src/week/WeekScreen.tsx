@@ -5,7 +5,7 @@ import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
 import { useHouse, useNow, useFormat, type AppData } from '../store';
-import { formatUnits } from '@open-larder/core/food';
+import { formatUnits } from '@open-larder/say';
 import { useWide } from '../theme';
 import { ScreenTools } from '../shell';
 import {

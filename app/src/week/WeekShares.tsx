@@ -1,5 +1,5 @@
 import type { FoodFamily } from '@open-larder/catalogue';
-import { formatSignificant } from '@open-larder/core/units';
+import { formatSignificant } from '@open-larder/say';
 import type { GotByDay, WeekTask } from '@open-larder/core/week';
 import { useRouter } from 'expo-router';
 import { Pressable, View } from 'react-native';

@@ -1,4 +1,4 @@
-import { formatNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/say';
 import type { Aim } from '@open-larder/core/week';
 
 interface Names {

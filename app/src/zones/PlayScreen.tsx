@@ -1,7 +1,7 @@
 import type { Tank } from '@open-larder/contract';
 import { feedingOf } from '@open-larder/contract/zones';
 import { compileRound } from '@open-larder/core/round';
-import { formatSignificant, formatMgL } from '@open-larder/core/units';
+import { formatSignificant, formatMgL } from '@open-larder/say';
 import { gotBy, type Feeding, type Played } from '@open-larder/core/zones';
 import Pause from 'lucide-react-native/icons/pause';
 import Play from 'lucide-react-native/icons/play';

@@ -1,4 +1,4 @@
-import { formatNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/say';
 import type { Band, GroupReport } from '@open-larder/core/zones';
 import { View } from 'react-native';
 import { RecordNote } from '../forecasts/RecordNote';

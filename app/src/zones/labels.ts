@@ -1,5 +1,4 @@
-import { formatGrams } from '@open-larder/core/food';
-import { formatSignificant, formatNumber, formatMgL } from '@open-larder/core/units';
+import { formatGrams, formatSignificant, formatNumber, formatMgL } from '@open-larder/say';
 import type { WaterStatus } from '@open-larder/core/water';
 import type { Band, DropReport, Layer } from '@open-larder/core/zones';
 

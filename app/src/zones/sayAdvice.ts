@@ -1,5 +1,4 @@
-import { formatGrams } from '@open-larder/core/food';
-import { formatSignificant } from '@open-larder/core/units';
+import { formatGrams, formatSignificant } from '@open-larder/say';
 import type { Advice, Change, Feeding, Outlook } from '@open-larder/core/zones';
 import { lowerFirst, upperFirst } from '../ui';
 

@@ -1,5 +1,5 @@
 import type { LearnedRow, SightingRow } from '@open-larder/contract';
-import { formatNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/say';
 import { formatShare } from './labels';
 
 type Traits = LearnedRow['groups'][number];

@@ -1,4 +1,5 @@
-import { readMeasure, type Measure, type UnitChoice } from '@open-larder/core/units';
+import { type Measure, type UnitChoice } from '@open-larder/core/units';
+import { readMeasure } from '@open-larder/say';
 import type { Reading } from '@open-larder/core/water/range';
 import { READING_UNITS, toReading } from '@open-larder/core/water/reading';
 import { writtenStep, type PreparationStep } from '@open-larder/catalogue/preparation';

@@ -12,7 +12,7 @@ export { daysToLength, slowAndFast, youngLengthCm, type YoungTraits } from './le
 export { LARVAL_GAPE, WIDEST_OF_GAPE, widestPreyUm } from './mouth';
 export { broodOn, warmthOn, type BroodEvent, type BroodState, type TubState } from './line';
 export { defaultFirstFood, menuOf, type BroodFood } from './menu';
-export { fryPortion, formatAnimals, type FryDay, type FryFood, type FryPortion } from './portion';
+export { fryPortion, type FryDay, type FryFood, type FryPortion } from './portion';
 export { broodTraits, type BroodTraits } from './traits';
 export { raisable, safeBesideCm, type FeedingModel as RaisingHouse, type Raisable } from './raise';
 export {
@@ -28,6 +28,6 @@ export type { Feed } from './feeds';
 export type { TubStatus } from './tubs';
 export { MINUTES_A_CHANGE, MINUTES_A_MEAL, type WeekAhead } from './weeks';
 export { litresFor, MOST_CM_PER_L, spreadOf, survivalOf, wantsSorting } from './tub';
-export { broodWork, type BroodWork } from './work';
+export { broodWork, type BroodReason, type BroodWork } from './work';
 export { conditioned, type Conditioned, type Conditioning } from './conditioning';
 export * from './vocabulary';

@@ -123,7 +123,11 @@ describe('tubs', () => {
       events: [report('swimming', '2026-03-01'), report('counted', '2026-04-09', { count: 80 })],
     });
     const work = broodWork(task, computeBroodStatus(task));
-    expect(work.find(({ what }) => what === 'moveUp')!.why).toMatch(/^80 of \d/);
+    expect(work.find(({ what }) => what === 'moveUp')!.because).toMatchObject({
+      is: 'crowded',
+      count: 80,
+      litres: 5,
+    });
   });
   it('of fighters are parted when they are long enough', () => {
     const betta = (day: string) => {

@@ -1,5 +1,5 @@
 import { loadCatalogue } from '@open-larder/catalogue/load';
-import { broodOn, fryPortion, formatAnimals, type FryDay } from '.';
+import { broodOn, fryPortion, type FryDay } from '.';
 import { report } from './brood.testkit';
 
 const on = (day: number) => `2026-03-${String(day).padStart(2, '0')}`;
@@ -106,13 +106,4 @@ describe('what a brood eats', () => {
       animalsPerMeal: null,
     });
   });
-});
-
-it.each([
-  [7.4, '7'],
-  [6751, '6800'],
-  [54_321, '54 thousand'],
-  [11_383_525, '11 million'],
-])('%d animals are said as %s', (count, says) => {
-  expect(formatAnimals(count)).toBe(says);
 });

@@ -72,15 +72,3 @@ export function fryPortion(day: FryDay, food: FryFood): FryPortion {
     carried: whole > 0 ? gramsPerDay / whole : 1,
   };
 }
-
-const THOUSAND = 1000;
-const MILLION = 1e6;
-
-/** Animals that nobody counts one by one: «85», «6800», «11 million». */
-export function formatAnimals(count: number): string {
-  if (count < 100) return String(Math.round(count));
-  const step = 10 ** (Math.floor(Math.log10(count)) - 1);
-  const round = Math.round(count / step) * step;
-  if (round >= MILLION) return `${Number((round / MILLION).toPrecision(2))} million`;
-  return round >= 10 * THOUSAND ? `${Math.round(round / THOUSAND)} thousand` : String(round);
-}

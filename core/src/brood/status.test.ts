@@ -47,8 +47,10 @@ describe('how a brood stands', () => {
     expect(works(due)).toContain('start');
     const late = fry({ foods: missing, today: addDays(moina!.startBy!, 2) });
     const start = broodWork(late, status(late)).find(({ what }) => what === 'start');
-    expect(start).toMatchObject({ says: 'Start Moina at once', urgent: true });
-    expect(start!.why).toMatch(/2 days late for its rung in 10 days/);
+    expect(start).toMatchObject({
+      because: { is: 'start', name: 'Moina', inDays: -2, rungInDays: 10 },
+      urgent: true,
+    });
   });
 
   it('feeds what is there in place of what is not yet, and says where nothing is', () => {

@@ -2,7 +2,6 @@ import { afterClutches, type Clutch } from './clutches';
 import type { GrowthLevel, Species } from '@open-larder/catalogue';
 import type { Way } from '@open-larder/catalogue/ways';
 import { longestSafeGap } from '../ration';
-import type { UnitChoice } from '../units';
 import { addDays, daysBetween } from '../round';
 import { nextOf, stagesOf, swimsOn, type Dated } from './dates';
 import { atHand, feedsOf, type Feed } from './feeds';
@@ -48,8 +47,6 @@ export interface BroodTask {
   targetCm: number | null;
   /** For so many days the pair is conditioned; null takes two weeks. */
   conditionDays: number | null;
-  /** In which units its work is said; metric if left out. */
-  units?: UnitChoice;
   /** What was seen of earlier clutches of the species here. */
   clutches?: readonly Clutch[];
 }

@@ -1,18 +1,52 @@
-import { formatUnits } from '../food';
 import { daysBetween } from '../round';
-import { formatNumber, formatQuantity, METRIC, type Measure } from '../units';
-import { formatAnimals } from './portion';
+import type { Dated } from './dates';
+import type { Feed } from './feeds';
 import { safeBesideCm } from './raise';
 import { LADDER_DAYS, type BroodStatus, type BroodTask } from './status';
 import type { TubStatus } from './tubs';
 import type { BroodWorkKind } from './vocabulary';
 
+/** Why something is to be done for a brood, with its figures; days are of 24 hours, lengths cm, water litres. */
+export type BroodReason =
+  | { is: 'conditioned'; days: number }
+  | { is: 'lastMeal' | 'whiteEggs' | 'yolk' }
+  | { is: 'liveFood'; days: number }
+  | { is: 'treated'; today: boolean }
+  | { is: 'parentsFast'; rule: string }
+  | { is: 'parentsRecover'; rule: string; days: number }
+  | { is: 'parentsOut'; rule: string; breeding: string }
+  | { is: 'stageDue'; stage: Dated['stage']; lateDays: number }
+  | { is: 'grown'; days: number }
+  | { is: 'nothingFits'; film: boolean; days: number }
+  | { is: 'foodMissing'; name: string }
+  | {
+      is: 'meals';
+      name: string;
+      units: number;
+      unit: Feed['unit'];
+      meals: number;
+      mealsWanted: number;
+      animals: number | null;
+      live: boolean;
+      /** What is given otherwise, and is not there yet. */
+      instead: string | null;
+    }
+  /** A culture for the ladder: to be started in so many days, less than none where it is late. */
+  | { is: 'start'; name: string; inDays: number; leadDays: number; rungInDays: number }
+  /** No share is enough, where it is null. */
+  | { is: 'change'; tub: string; litres: number | null; hours: number }
+  | { is: 'uneven'; tub: string; spread: number }
+  | { is: 'crowded'; tub: string; count: number; lengthCm: number; wantsL: number; litres: number }
+  | { is: 'muchChanged'; tub: string }
+  | { is: 'fighting'; tub: string; species: string; lengthCm: number }
+  | { is: 'count'; tub: string }
+  | { is: 'sellable'; cm: number; inDays: number }
+  | { is: 'parentsSafe'; cm: number };
+
 /** Something to do for a brood today, with why. */
 export interface BroodWork {
   what: BroodWorkKind;
-  /** What is to be done, as a keeper would say it. */
-  says: string;
-  why: string;
+  because: BroodReason;
   /** It cannot wait until tomorrow. */
   urgent: boolean;
   /** The tub that it is about; null is the brood. */
@@ -49,10 +83,9 @@ export function broodWork(task: BroodTask, status: BroodStatus): BroodWork[] {
   return work.sort((a, b) => Number(b.urgent) - Number(a.urgent));
 }
 
-const plain = (what: BroodWorkKind, says: string, why: string, urgent = false): BroodWork => ({
+const plain = (what: BroodWorkKind, because: BroodReason, urgent = false): BroodWork => ({
   what,
-  says,
-  why,
+  because,
   urgent,
   tubId: null,
 });
@@ -65,31 +98,12 @@ function conditioningWork(task: BroodTask, { state }: BroodStatus): BroodWork[] 
   const span = task.conditionDays ?? CONDITION_DAYS;
   const day = daysBetween(state.conditionedOn!, task.today);
   if (day >= span) {
-    return [
-      plain(
-        'together',
-        'Put them together, or go back to the usual meals',
-        `They were conditioned for ${day} days; heavy feeding without an end fouls the water.`,
-        true,
-      ),
-    ];
+    return [plain('together', { is: 'conditioned', days: day }, true)];
   }
   const left = span - day;
   const work = [];
-  if (left === 1) {
-    work.push(
-      plain('lastMeal', 'Their last meal is tonight', 'Tomorrow food distracts them, and fouls.'),
-    );
-  }
-  if (day % 2 === 0) {
-    work.push(
-      plain(
-        'live',
-        'Live food for the pair today',
-        `Every other day; ${formatDays(left)} more of it.`,
-      ),
-    );
-  }
+  if (left === 1) work.push(plain('lastMeal', { is: 'lastMeal' }));
+  if (day % 2 === 0) work.push(plain('live', { is: 'liveFood', days: left }));
   return work;
 }
 
@@ -101,14 +115,8 @@ const treated = ({ today }: BroodTask, { state }: BroodStatus): boolean =>
 
 function treatedWork(task: BroodTask, status: BroodStatus): BroodWork[] {
   if (!treated(task, status)) return [];
-  return [
-    plain(
-      'treated',
-      'No food while the treatment is in; dyes want the dark',
-      `Treated ${status.state.treatedOn === task.today ? 'today' : 'yesterday'}. How long and how much its label says, and a veterinarian; light and food come back when it is out.`,
-      true,
-    ),
-  ];
+  const today = status.state.treatedOn === task.today;
+  return [plain('treated', { is: 'treated', today }, true)];
 }
 
 /** Guarding or holding parents fast, and are built up again afterwards, for so many days. Assumption. */
@@ -118,32 +126,21 @@ function fastWork({ way, raising, today }: BroodTask, { state, swim }: BroodStat
   const guards = way.guards !== 'none' && state.parentsMovedOn === null;
   const holding = state.phase === 'eggs' || state.phase === 'larvae';
   if (guards && holding && !way.fasts.startsWith('none')) {
-    return [plain('fast', `The parents: ${way.fasts}`, 'Food that they leave fouls the eggs.')];
+    return [plain('fast', { is: 'parentsFast', rule: way.fasts })];
   }
   const since = swim?.seen ? daysBetween(swim.day, today) : null;
   const after = since !== null && since >= 0 && since < RECOVER_DAYS;
   if (!after || way.recovers === null || (raising === 'apart' && way.parents === 'pull')) return [];
-  return [
-    plain(
-      'recover',
-      `The parents: ${way.recovers}`,
-      `They fasted; ${formatDays(RECOVER_DAYS - since)} more.`,
-    ),
-  ];
+  const days = RECOVER_DAYS - since;
+  return [plain('recover', { is: 'parentsRecover', rule: way.recovers, days })];
 }
 
 function parentsWork({ way, raising }: BroodTask, { state }: BroodStatus): BroodWork[] {
   const spawned = state.spawnedOn !== null || state.swimmingOn !== null;
   if (!spawned || state.parentsMovedOn !== null || raising !== 'apart') return [];
   if (way.parents !== 'pull') return [];
-  return [
-    plain(
-      'parents',
-      `The parents: ${way.parentsRule}`,
-      `Their way of life: ${way.breeding}.`,
-      true,
-    ),
-  ];
+  const { parentsRule: rule, breeding } = way;
+  return [plain('parents', { is: 'parentsOut', rule, breeding }, true)];
 }
 
 /** Eggs that nobody fans but the keeper. */
@@ -153,177 +150,90 @@ function stageWork(task: BroodTask, { state, next, swim }: BroodStatus): BroodWo
   const work: BroodWork[] = [];
   const { today } = task;
   if (state.phase === 'eggs' && TENDED.has(task.eggCare)) {
-    work.push(
-      plain('eggs', 'Take out eggs that are white; no food', 'What rots fouls the others.'),
-    );
+    work.push(plain('eggs', { is: 'whiteEggs' }));
   }
   if (next && next.from <= today) {
-    const late = daysBetween(next.to, today);
-    work.push(
-      plain(
-        next.stage === 'wet' ? 'wet' : 'expect',
-        EXPECTS[next.stage],
-        late > 0
-          ? `${late} ${late === 1 ? 'day' : 'days'} later than they were expected at the latest.`
-          : 'They are within the days on which it is expected.',
-        late > 0,
-      ),
-    );
+    const { stage, to } = next;
+    const lateDays = Math.max(0, daysBetween(to, today));
+    const what = stage === 'wet' ? 'wet' : 'expect';
+    work.push(plain(what, { is: 'stageDue', stage, lateDays }, lateDays > 0));
   }
   if (state.phase === 'larvae' && (swim === null || swim.day > today)) {
-    work.push(plain('yolk', 'No food: they live on their yolk', 'What is given now only fouls.'));
+    work.push(plain('yolk', { is: 'yolk' }));
   }
   return work;
 }
-
-const EXPECTS = {
-  wet: 'Wet the eggs with cool, soft water',
-  hatch: 'Look whether they hatch',
-  swim: 'Look whether they swim free: they eat from that hour',
-  born: 'Look for young',
-} as const;
 
 function feedWork({ state, feeds, firstFood, gapDays, swim, ageDays }: BroodStatus): BroodWork[] {
   if (state.phase !== 'fry') return [];
   if (ageDays !== null && ageDays >= LADDER_DAYS) {
-    return [
-      plain(
-        'home',
-        'They are past the ladder: make them a group with a plan, and end the line',
-        `They have swum for ${ageDays} days, and eat as the others of their kind.`,
-      ),
-    ];
+    return [plain('home', { is: 'grown', days: ageDays })];
   }
   const work: BroodWork[] = [];
   if (feeds.length === 0) {
-    work.push(
-      plain(
-        'firstFood',
-        firstFood === 'film'
-          ? 'They graze the film of a grown tank'
-          : 'Nothing on the shelf fits their mouth',
-        `${gapDays} days from swimming free until something does: infusoria, or powder under 100 µm.`,
-        firstFood !== 'film' && swim?.seen === true,
-      ),
-    );
+    const film = firstFood === 'film';
+    const because: BroodReason = { is: 'nothingFits', film, days: gapDays };
+    work.push(plain('firstFood', because, !film && swim?.seen === true));
   }
   for (const feed of feeds) {
-    const { name, meals, mealsWanted, unitsPerMeal, unit, animalsPerMeal, instead } = feed;
+    const { name, unit, meals, mealsWanted, live, instead } = feed;
     if (feed.missing) {
-      work.push(
-        plain(
-          'firstFood',
-          `${name} is not there, and nothing else that fits their mouth`,
-          'Get a share of another keeper’s culture, or powder under 100 µm: today.',
-          true,
-        ),
-      );
+      work.push(plain('firstFood', { is: 'foodMissing', name }, true));
       continue;
     }
-    const short = mealsWanted > meals;
-    work.push(
-      plain(
-        state.firstFoodOn === null ? 'firstFood' : 'feed',
-        `${name}: ${formatUnits(unitsPerMeal, unit)}, ${times(meals)}${animalsPerMeal === null ? '' : ` (about ${formatAnimals(animalsPerMeal)} each)`}`,
-        instead !== null
-          ? `In place of ${instead}, which is not there yet.`
-          : short
-            ? `Best in ${mealsWanted} small meals; what helps: ${feed.live ? 'live food in the tub' : 'live food beside it, or a feeder'}.`
-            : 'As often as is good for them.',
-        state.firstFoodOn === null,
-      ),
-    );
+    const first = state.firstFoodOn === null;
+    const [units, animals] = [feed.unitsPerMeal, feed.animalsPerMeal];
+    const because: BroodReason = {
+      is: 'meals',
+      name,
+      units,
+      unit,
+      meals,
+      mealsWanted,
+      animals,
+      live,
+      instead,
+    };
+    work.push(plain(first ? 'firstFood' : 'feed', because, first));
   }
   return work;
 }
 
-const times = (meals: number) => (meals === 1 ? 'once' : `${meals} times`);
-
 function cultureWork({ today }: BroodTask, { rungs }: BroodStatus): BroodWork[] {
   return rungs.flatMap(({ name, startBy, from, leadDays }) => {
     if (startBy === null || daysBetween(today, startBy) > START_AHEAD || from < today) return [];
-    const late = daysBetween(startBy, today);
-    return [
-      plain(
-        'start',
-        late > 0 ? `Start ${name} at once` : `Start ${name} ${latest(-late)}`,
-        late > 0
-          ? `It gives after ${formatDays(leadDays)}, ${formatDays(late)} late for its rung ${ahead(today, from)}. A share of another keeper’s culture makes up for it.`
-          : `It gives after ${formatDays(leadDays)}, and its rung begins ${ahead(today, from)}.`,
-        late >= 0,
-      ),
-    ];
+    const inDays = daysBetween(today, startBy);
+    const rungInDays = daysBetween(today, from);
+    return [plain('start', { is: 'start', name, inDays, leadDays, rungInDays }, inDays <= 0)];
   });
 }
-
-const formatDays = (days: number) => (days === 1 ? 'a day' : `${days} days`);
-
-/** «today», «tomorrow», «in 12 days» */
-function ahead(today: string, day: string): string {
-  const days = daysBetween(today, day);
-  return days === 0 ? 'today' : days === 1 ? 'tomorrow' : `in ${days} days`;
-}
-
-/** «today», «by tomorrow», «within 3 days» */
-const latest = (days: number) =>
-  days === 0 ? 'today' : days === 1 ? 'by tomorrow' : `within ${days} days`;
 
 function tubWork(task: BroodTask, status: BroodStatus, tub: TubStatus): BroodWork[] {
   const { species, today } = task;
   const work: BroodWork[] = [];
-  const report = (what: BroodWorkKind, says: string, why: string, urgent = false) =>
-    work.push({ what, says, why, urgent, tubId: tub.id });
+  const { name, litres, count, lengthCm, wantsL } = tub;
+  const report = (what: BroodWorkKind, because: BroodReason, urgent = false) =>
+    work.push({ what, because, urgent, tubId: tub.id });
   const eats = tub.gramsPerDay > 0;
   if (eats && tub.change !== 0 && tub.changedOn !== today) {
-    if (tub.change === null) {
-      report(
-        'change',
-        `${tub.name}: change all of it twice a day, or give them more water`,
-        `Ammonia builds up within ${hoursOrDays(tub.hours ?? 0)}; no daily change is enough.`,
-        true,
-      );
-    } else {
-      report(
-        'change',
-        `${tub.name}: remove leftovers and change ${said(task, 'volume', tub.change * tub.litres)} after the last meal`,
-        `Use aged water at the same temperature, and siphon into a white bucket to spot fry. Ammonia builds up within ${hoursOrDays(tub.hours ?? 0)}.`,
-      );
-    }
+    const part = tub.change === null ? null : tub.change * litres;
+    const because: BroodReason = { is: 'change', tub: name, litres: part, hours: tub.hours ?? 0 };
+    report('change', because, part === null);
   }
-  const { count, lengthCm, wantsL } = tub;
-  if (tub.sort) {
-    report(
-      'sort',
-      `${tub.name}: sort them by size`,
-      `Their lengths spread by ${formatNumber((tub.spread ?? 0) * 100, 0)} %: the large ones eat the food of the small, or the small.`,
-    );
-  }
-  const crowded = wantsL !== null && wantsL > tub.litres;
-  if (eats && (crowded || (tub.change !== null && tub.change > CHANGE_MOST))) {
-    report(
-      'moveUp',
-      `${tub.name}: move them up`,
-      crowded
-        ? `${count} of ${said(task, 'length', lengthCm ?? 0)} need ${said(task, 'volume', wantsL)}, and have ${said(task, 'volume', tub.litres)}.`
-        : 'More than half of its water would have to be changed each day.',
-    );
+  if (tub.sort) report('sort', { is: 'uneven', tub: name, spread: tub.spread ?? 0 });
+  if (eats && count !== null && wantsL !== null && wantsL > litres) {
+    report('moveUp', { is: 'crowded', tub: name, count, lengthCm: lengthCm ?? 0, wantsL, litres });
+  } else if (eats && tub.change !== null && tub.change > CHANGE_MOST) {
+    report('moveUp', { is: 'muchChanged', tub: name });
   }
   const alone = species.usualGroup <= ALONE && (count ?? 0) > 1;
   if (alone && lengthCm !== null && lengthCm >= FIGHT_FROM * species.adultLengthCm) {
-    report(
-      'apart',
-      `${tub.name}: part those that fight`,
-      `${species.common} of ${said(task, 'length', lengthCm)} do not tolerate each other for long.`,
-    );
+    report('apart', { is: 'fighting', tub: name, species: species.common, lengthCm });
   }
   const first = tub.id === status.tubs[0]?.id;
   const since = lastCount(task, tub, first);
-  if (status.state.phase === 'fry' && (tub.count !== null || first) && since > COUNT_EVERY) {
-    report(
-      'count',
-      `${tub.name}: count them, and measure a few`,
-      'Portions follow the number and the length.',
-    );
+  if (status.state.phase === 'fry' && (count !== null || first) && since > COUNT_EVERY) {
+    report('count', { is: 'count', tub: name });
   }
   return work;
 }
@@ -346,15 +256,8 @@ function homeWork(task: BroodTask, status: BroodStatus): BroodWork[] {
   // Whom nobody saw swim nobody asks for, however long ago they should have.
   if (state.phase !== 'fry') return work;
   if (target !== null && lengthCm !== null && daysBetween(today, target) <= HOME_AHEAD) {
-    work.push(
-      plain(
-        'home',
-        target <= today
-          ? `Ask who takes them: they are ${said(task, 'length', targetCm)}`
-          : `Ask who takes them: ${said(task, 'length', targetCm)} ${ahead(today, target)}`,
-        'Sale and transport by local rules; nothing is released.',
-      ),
-    );
+    const inDays = Math.max(0, daysBetween(today, target));
+    work.push(plain('home', { is: 'sellable', cm: targetCm, inDays }));
   }
   const safe = safeBesideCm(species.adultLengthCm, species.gapeShare);
   if (
@@ -363,21 +266,7 @@ function homeWork(task: BroodTask, status: BroodStatus): BroodWork[] {
     state.parentsMovedOn !== null &&
     lengthCm < safe * 1.1
   ) {
-    work.push(
-      plain(
-        'home',
-        'The parents’ tank can take them back',
-        `From ${said(task, 'length', safe)} on they no longer fit the parents’ mouths.`,
-      ),
-    );
+    work.push(plain('home', { is: 'parentsSafe', cm: safe }));
   }
   return work;
 }
-
-/** A figure in the keeper's units. */
-const said = ({ units = METRIC }: BroodTask, measure: Measure, base: number): string =>
-  formatQuantity(units, measure, base);
-
-/** «9 h», «7 days»: a week is not counted in hours. */
-const hoursOrDays = (hours: number): string =>
-  hours < 48 ? `${formatNumber(hours, 0)} h` : `${formatNumber(hours / 24, 0)} days`;

@@ -51,7 +51,7 @@ export type {
   VesselState,
 } from './types';
 export { isFromEggs, START_SHARE, wayOf } from './ways';
-export { UNKNOWN_AFTER, workOn, type Work } from './work';
+export { UNKNOWN_AFTER, workOn, type Work, type WorkReason } from './work';
 export {
   CLARITIES,
   GIVES_NOTHING,

@@ -26,26 +26,21 @@ export function commonTasks({ kind }: Vessel, status: VesselStatus): Work[] {
   const changed =
     clarity !== null && status.changedDays !== null && status.changedDays <= clarity.days;
   if (foul && changed) {
-    work.push({
-      what: 'look',
-      says: 'Look whether it has cleared, before it is fed',
-      why: 'Its water was foul, and was changed.',
-      urgent: false,
-    });
+    work.push({ what: 'look', because: { is: 'changedSince' }, urgent: false });
   } else if (foul) {
-    work.push({
-      what: 'clear',
-      says: 'No food; change a third of its water',
-      why: 'Its water was foul: food rots in it.',
-      urgent: true,
-    });
+    work.push({ what: 'clear', because: { is: 'foul' }, urgent: true });
   }
   const due = kind.feedDays !== null && (status.fedDays ?? status.ageDays) >= kind.feedDays;
   if (due && !foul && !(kind.clears && cloudy)) {
     work.push({
       what: 'feed',
-      says: kind.clears ? `Feed, if it is clear: ${kind.feedWith}` : `Feed: ${kind.feedWith}`,
-      why: `${status.fedDays === null ? 'Not fed since it was started' : `Fed ${ago(status.fedDays)}`}; ${kind.feedRule}.`,
+      because: {
+        is: 'feedDue',
+        with: kind.feedWith,
+        rule: kind.feedRule,
+        ifClear: kind.clears,
+        fedDays: status.fedDays,
+      },
       urgent: kind.feedDays! > 0 && (status.fedDays ?? status.ageDays) > 3 * kind.feedDays!,
     });
   }
@@ -53,8 +48,7 @@ export function commonTasks({ kind }: Vessel, status: VesselStatus): Work[] {
   if (kind.changeDays !== null && unchanged >= kind.changeDays && !foul) {
     work.push({
       what: 'change',
-      says: `Change water: ${kind.waterChange}`,
-      why: `${status.changedDays === null ? 'Not changed since it was started' : `Changed ${ago(unchanged)}`}.`,
+      because: { is: 'changeDue', rule: kind.waterChange, changedDays: status.changedDays },
       urgent: unchanged >= 2 * kind.changeDays,
     });
   }
@@ -64,30 +58,16 @@ export function commonTasks({ kind }: Vessel, status: VesselStatus): Work[] {
 /** What grows until it is crowded is looked at: its figures rest on that. */
 export function lookTask(status: VesselStatus): Work[] {
   if (isFoul(status) || status.unseenDays < LOOK_EVERY) return [];
-  return [
-    {
-      what: 'look',
-      says: 'Look how dense it is',
-      why:
-        status.unseenDays >= UNKNOWN_AFTER
-          ? `Not checked for ${days(status.unseenDays)}: its figures are guesses.`
-          : `Not checked for ${days(status.unseenDays)}.`,
-      urgent: status.unseenDays >= UNKNOWN_AFTER,
-    },
-  ];
+  const days = status.unseenDays;
+  const guess = days >= UNKNOWN_AFTER;
+  return [{ what: 'look', because: { is: 'unseen', days, guess }, urgent: guess }];
 }
 
 /** And thinned before it crashes. */
 export function thinTask(status: VesselStatus): Work[] {
   if (status.fullness < CROWDED || status.givesG <= 0) return [];
-  return [
-    {
-      what: 'thin',
-      says: 'Harvest or split it',
-      why: `It is ${Math.round(status.fullness * 100)} % full: crowded cultures crash.`,
-      urgent: status.fullness >= 0.9,
-    },
-  ];
+  const { fullness } = status;
+  return [{ what: 'thin', because: { is: 'crowded', fullness }, urgent: fullness >= 0.9 }];
 }
 
 /** Of eggs in brine: they have hatched. @param nowMs ms since 1970 */
@@ -95,14 +75,7 @@ export function hatchTasks({ hatchesAtMs, contentG }: VesselStatus, nowMs: numbe
   if (hatchesAtMs === null || nowMs < hatchesAtMs) return [];
   const old = nowMs - hatchesAtMs > 12 * 3_600_000;
   if (contentG <= 0 && !old) return [];
-  return [
-    {
-      what: 'hatched',
-      says: 'Harvest, rinse with fresh water, then serve or keep it cold',
-      why: 'It has hatched; each loses a quarter of its energy in the first day.',
-      urgent: old,
-    },
-  ];
+  return [{ what: 'hatched', because: { is: 'hatched' }, urgent: old }];
 }
 
 /** A culture that fades is followed by the next, started from it in time. */
@@ -118,19 +91,6 @@ export function nextTask(
   // One that was split of late has its next already.
   const since = events.findLast(({ kind: what }) => what === 'split')?.day;
   if (since !== undefined && since > startedOn && daysBetween(since, day) < 14) return [];
-  return [
-    {
-      what: 'next',
-      says: 'Start the next one from it',
-      why:
-        left <= 0
-          ? `It fades since ${days(Math.round(-left))}.`
-          : `It begins to fade in ${days(Math.max(1, Math.round(left)))}.`,
-      urgent: left <= 0,
-    },
-  ];
+  const inDays = left <= 0 ? Math.round(left) : Math.max(1, Math.round(left));
+  return [{ what: 'next', because: { is: 'fades', inDays }, urgent: left <= 0 }];
 }
-
-const days = (count: number): string => `${count} ${count === 1 ? 'day' : 'days'}`;
-const ago = (count: number): string =>
-  count === 0 ? 'today' : count === 1 ? 'yesterday' : `${days(count)} ago`;

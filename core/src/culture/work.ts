@@ -4,12 +4,24 @@ import { isFromEggs, wayOf } from './ways';
 
 export { UNKNOWN_AFTER } from './tasks';
 
+/** Why something is to be done at a vessel, with its figures; days are whole. */
+export type WorkReason =
+  | { is: 'changedSince' | 'foul' | 'hatched' }
+  /** Days since it was fed; null where it never was. */
+  | { is: 'feedDue'; with: string; rule: string; ifClear: boolean; fedDays: number | null }
+  | { is: 'changeDue'; rule: string; changedDays: number | null }
+  /** `guess` where its figures rest on too long a time. */
+  | { is: 'unseen'; days: number; guess: boolean }
+  | { is: 'crowded'; fullness: number }
+  /** In so many days; less than none where it fades already. */
+  | { is: 'fades'; inDays: number }
+  | { is: 'crashed'; fromEggs: boolean }
+  | { is: 'spent'; days: number; fromEggs: boolean };
+
 /** Something to do at a vessel today, with why. */
 export interface Work {
   what: WorkKind;
-  /** What is to be done, as a keeper would say it. */
-  says: string;
-  why: string;
+  because: WorkReason;
   /** More than the usual rhythm: it gets worse from day to day. */
   urgent: boolean;
 }
@@ -23,14 +35,12 @@ export function workOn(vessel: Vessel, status: VesselStatus, day: string, nowMs:
   const { state } = status;
   if (state === 'ended' || state === 'resting') return [];
   if (state === 'crashed' || state === 'over') {
-    return [
-      {
-        what: 'restart',
-        says: isFromEggs(kind) ? 'Rinse it, and set it up anew' : 'Clean it, and start anew',
-        why: state === 'crashed' ? 'It crashed.' : `It is ${status.ageDays} days old and spent.`,
-        urgent: state === 'crashed',
-      },
-    ];
+    const fromEggs = isFromEggs(kind);
+    const crashed = state === 'crashed';
+    const because: WorkReason = crashed
+      ? { is: 'crashed', fromEggs }
+      : { is: 'spent', days: status.ageDays, fromEggs };
+    return [{ what: 'restart', because, urgent: crashed }];
   }
   return wayOf(kind)
     .tasks(vessel, status, day, nowMs)

@@ -1,4 +1,3 @@
-import { formatQuantity, METRIC, type UnitChoice } from '../units';
 import type { Species } from '@open-larder/catalogue';
 import type { Stage } from './stage';
 
@@ -26,24 +25,11 @@ const ASKED_OVER = 1.5;
 /** Beyond this it is a slip of the unit. Assumption. */
 const SLIP_OVER = 4;
 
-type Named = Pick<Species, 'common' | 'adultLengthCm'>;
-
-/** What to ask of a length that is long for the species; null where nothing needs asking. */
-export function unlikelyLength(
-  { common, adultLengthCm }: Named,
+/** Whether a length is asked about, or taken for a slip of its unit; null where it is an ordinary one. */
+export function lengthDoubt(
+  { adultLengthCm }: Pick<Species, 'adultLengthCm'>,
   lengthCm: number,
-  units: UnitChoice = METRIC,
-): string | null {
-  if (lengthCm <= adultLengthCm * ASKED_OVER) return null;
-  return `${common} grow to about ${formatQuantity(units, 'length', adultLengthCm)}. Is ${formatQuantity(units, 'length', lengthCm)} right, and in the right unit?`;
-}
-
-/** What is wrong with a length in a table, where no keeper can be asked; null where it can be believed. */
-export function impossibleLength(
-  { common, adultLengthCm }: Named,
-  lengthCm: number,
-  units: UnitChoice = METRIC,
-): string | null {
-  if (lengthCm <= adultLengthCm * SLIP_OVER) return null;
-  return `${common} grow to about ${formatQuantity(units, 'length', adultLengthCm)}; ${formatQuantity(units, 'length', lengthCm)} looks like another unit. Check the number and its unit`;
+): 'long' | 'slip' | null {
+  if (lengthCm > adultLengthCm * SLIP_OVER) return 'slip';
+  return lengthCm > adultLengthCm * ASKED_OVER ? 'long' : null;
 }

@@ -2,14 +2,7 @@ import { entryOf, ownPair, resolveSpecies, type Shape, type Species } from '@ope
 import { loadCatalogue } from '@open-larder/catalogue/load';
 import fc from 'fast-check';
 import { measured } from '../why';
-import {
-  assumedLengthCm,
-  hasOwnPair,
-  impossibleLength,
-  unlikelyLength,
-  lengthFromMass,
-  massFromLength,
-} from '.';
+import { assumedLengthCm, hasOwnPair, lengthDoubt, lengthFromMass, massFromLength } from '.';
 
 const { species } = loadCatalogue();
 const of = (key: string): Species => species.find((row) => row.key === key)!;
@@ -107,20 +100,15 @@ describe('mass from length', () => {
 });
 
 describe('a length past what a species grows to', () => {
-  const species = { common: 'Danios', adultLengthCm: 4 };
+  const species = { adultLengthCm: 4 };
 
-  it('is asked about from half over it on', () => {
-    expect(unlikelyLength(species, 6)).toBeNull();
-    expect(unlikelyLength(species, 6.1)).toBe(
-      'Danios grow to about 4 cm. Is 6.1 cm right, and in the right unit?',
-    );
-    const us = { units: 'us', temperature: 'F', hardness: 'ppm' } as const;
-    expect(unlikelyLength(species, 6.1, us)).toMatch(/about 1\.57 in\. Is 2\.4 in right/);
-  });
-
-  it('in a table is a slip of the unit only from four times on', () => {
-    expect(impossibleLength(species, 16)).toBeNull();
-    expect(impossibleLength(species, 35)).toMatch(/35 cm looks like another unit/);
+  it('is asked about from half over it on, and is a slip of the unit from four times on', () => {
+    expect([6, 6.1, 16, 35].map((cm) => lengthDoubt(species, cm))).toEqual([
+      null,
+      'long',
+      'long',
+      'slip',
+    ]);
   });
 });
 

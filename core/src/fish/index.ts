@@ -1,4 +1,4 @@
 export type { GrownFrom } from './grownFrom';
 export { hasOwnPair, lengthFromMass, massFromLength, type BodyMass } from './mass';
 export { eatsNothing, grows, hasLarvalGut, mayNotFast, STAGES, type Stage } from './stage';
-export { assumedLengthCm, impossibleLength, unlikelyLength } from './assumedLength';
+export { assumedLengthCm, lengthDoubt } from './assumedLength';

@@ -38,9 +38,7 @@ const CARBOHYDRATE_DIGESTED: Record<Guild, number> = {
 export function carbohydrate(food: Composition): number {
   const known = food.protein + food.fat + food.fibre + food.ash + food.moisture;
   if (known > 1.0001 || known < 0) {
-    throw new RangeError(
-      `the composition adds up to ${(known * 100).toFixed(1)} %; it cannot pass 100 %`,
-    );
+    throw new RangeError('the composition adds up to more than the whole');
   }
   return Math.max(0, 1 - known);
 }

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { finersOf, formatUnits, stepAt, toGrams, toHandUnits, type HandUnit } from '.';
+import { dealtFiner, finersOf, stepAt, toGrams, toHandUnits, type HandUnit } from '.';
 
 const powder = {
   kind: 'dry' as const,
@@ -37,24 +37,18 @@ const cube = unitOf(larvae, 'cube', 3.2, 0.25);
 
 describe('less than the smallest step', () => {
   it.each([
-    ['powder for a tub of fry: stirred into a glass', tip, 0.0016, '4 mL (½ knife tip in 50 mL)'],
-    ['a tablet for four small catfish: crumbled', whole, 0.06, '1½ tips of a knife, crumbled'],
-    [
-      'a tablet for one: crumbs in a glass',
-      whole,
-      0.008,
-      '20 mL (½ tip of a knife, crumbled, in 50 mL)',
-    ],
-    [
-      'midge larvae for a nano tank: thawed in a glass',
-      cube,
-      0.16,
-      '10 mL (¼ cube thawed in 50 mL)',
-    ],
-    ['a little under a step stays a step', whole, 0.1, '¼ tablet'],
-  ])('%s', (_, unit, massG, says) => {
-    const units = toHandUnits(massG, unit);
-    expect(formatUnits(units, unit)).toBe(says);
+    ['powder for a tub of fry: stirred into a glass', tip, 0.0016, 'mL', 4],
+    ['a tablet for four small catfish: crumbled', whole, 0.06, 'tip', 1.5],
+    ['a tablet for one: crumbs in a glass', whole, 0.008, 'mL', 20],
+    ['midge larvae for a nano tank: thawed in a glass', cube, 0.16, 'mL', 10],
+  ])('%s', (_, unit, massG, by, measures) => {
+    const dealt = dealtFiner(toHandUnits(massG, unit), unit)!;
+    expect(dealt.finer.by).toBe(by);
+    expect(dealt.units).toBeCloseTo(measures, 6);
+  });
+
+  it('a little under a step stays a step', () => {
+    expect(toHandUnits(0.1, whole)).toBe(whole.step);
   });
 
   it.each([
@@ -64,7 +58,7 @@ describe('less than the smallest step', () => {
     ['fresh slices', { ...tablet, kind: 'fresh' as const }, 8, 0.25],
     ['fish too large to be poured', { ...larvae, particleMaxMm: 40 }, 2, 0.25],
   ])('%s are given whole, or on fewer days', (_, food, massG, step) => {
-    expect(finersOf({ ...food, unit: { name: 'piece', massG, step } })).toEqual([]);
+    expect(finersOf({ ...food, unit: { massG, step } })).toEqual([]);
   });
 
   it('is never far from what is wanted, as long as it can be measured', () => {

@@ -1,5 +1,4 @@
 import { formOf, massOfPieceG, type Pieces } from '../mouth/piece';
-import { formatAmount } from './amount';
 import type { HandUnit } from './handUnit';
 
 /**
@@ -7,9 +6,12 @@ import type { HandUnit } from './handUnit';
  * and a measured part of that is given.
  */
 export interface Finer {
-  /** «mL (½ tip of a knife in 50 mL)» */
-  name: string;
-  plural: string;
+  /** Measured dry by the tip of a knife, or by the millilitre from a glass that it was stirred into. */
+  by: 'tip' | 'mL';
+  /** What is stirred into the glass: one step of the food, or the half tip of a knife; null for a tip. */
+  stirs: 'step' | 'halfTip' | null;
+  /** What is done to it before. */
+  made: 'crushed' | 'crumbled' | 'thawed' | null;
   /** The food's own units in one of these. */
   unitsEach: number;
   /** Smallest part of one that can be measured. */
@@ -17,7 +19,7 @@ export interface Finer {
 }
 
 /** Water that a step is stirred into: a small glass, of which a pipette takes parts. Practice. */
-const GLASS_ML = 50;
+export const GLASS_ML = 50;
 /** A pipette or a medicine spoon measures no less, mL. Practice. */
 const LEAST_ML = 0.5;
 /** Pieces no longer than this stay afloat long enough to be shared by the millilitre. Assumption. */
@@ -32,13 +34,16 @@ const CRUMBS_STEP = 0.5;
 /** A block that is left in the tank for days is not crumbled. */
 const LOOSE_G = 5;
 
-type Divisible = Pieces & { unit: Pick<HandUnit, 'name' | 'massG' | 'step'> };
+type Divisible = Pieces & { unit: Pick<HandUnit, 'massG' | 'step'> };
 
 /** The ways to deal less of a food than one step of its unit, the coarsest first. */
 export function finersOf(food: Divisible): Finer[] {
   const { kind, unit } = food;
   const stepG = unit.massG * unit.step;
-  if (kind === 'live' || kind === 'frozen') return stirred(food, stepG, unit.step, stepOf(unit));
+  if (kind === 'live' || kind === 'frozen') {
+    const made = kind === 'frozen' ? 'thawed' : null;
+    return stirred(food, stepG, unit.step, { stirs: 'step', made });
+  }
   if (kind !== 'dry') return [];
   const form = formOf(food);
   // Leaves, shells and what is counted by the piece are given whole, or on fewer days.
@@ -49,33 +54,35 @@ export function finersOf(food: Divisible): Finer[] {
     ? food
     : { ...food, pieceForm: 'powder' as const, particleMinMm: 0.3, particleMaxMm: 1 };
   if (stepG < CRUMBS_G) {
-    return stirred(crumb, stepG, unit.step, `${stepOf(unit)}${fine ? '' : ', crushed,'}`);
+    return stirred(crumb, stepG, unit.step, { stirs: 'step', made: fine ? null : 'crushed' });
   }
-  const crumbled = fine ? '' : ', crumbled';
+  const made = fine ? null : 'crumbled';
   const tip: Finer = {
-    name: `tip of a knife${crumbled}`,
-    plural: `tips of a knife${crumbled}`,
+    by: 'tip',
+    stirs: null,
+    made,
     unitsEach: CRUMBS_G / unit.massG,
     step: CRUMBS_STEP,
   };
-  const half = `½ ${tip.name}${fine ? '' : ','}`;
   const units = CRUMBS_STEP * tip.unitsEach;
-  return [tip, ...stirred(crumb, CRUMBS_G * CRUMBS_STEP, units, half)];
+  return [tip, ...stirred(crumb, CRUMBS_G * CRUMBS_STEP, units, { stirs: 'halfTip', made })];
 }
 
-/** A part of what was stirred into water. @param grams in the glass, and the units and words of that */
-function stirred(food: Divisible, grams: number, units: number, of: string): Finer[] {
+/** A part of what was stirred into water. @param grams in the glass, and the units of that */
+function stirred(
+  food: Divisible,
+  grams: number,
+  units: number,
+  of: Pick<Finer, 'stirs' | 'made'>,
+): Finer[] {
   const { kind, particleMinMm: short, particleMaxMm: long } = food;
   if (long === null || long > (kind === 'frozen' ? POURS_MM : STIRS_MM)) return [];
   const pieceG = massOfPieceG(food, Math.sqrt((short ?? long) * long));
   const atLeastMl = (GLASS_ML * SHARED_BY * pieceG) / grams;
   const step = LEAST_ML * Math.max(1, Math.ceil(atLeastMl / LEAST_ML));
   if (step > GLASS_ML / 4) return [];
-  const made = `${of} ${kind === 'frozen' ? 'thawed in' : 'in'} ${GLASS_ML} mL`;
-  return [{ name: `mL (${made})`, plural: `mL (${made})`, unitsEach: units / GLASS_ML, step }];
+  return [{ by: 'mL', ...of, unitsEach: units / GLASS_ML, step }];
 }
-
-const stepOf = ({ name, step }: Divisible['unit']) => `${formatAmount(step)} ${name}`;
 
 /** Under this share of a step the finer way is taken; above it one step is given. Assumption. */
 const BELOW_STEP = 0.5;

@@ -1,14 +1,5 @@
 import fc from 'fast-check';
-import {
-  carbohydrate,
-  digestibleEnergy,
-  formatBodyMass,
-  formatGramBand,
-  formatGrams,
-  formatUnits,
-  toGrams,
-  toHandUnits,
-} from '.';
+import { carbohydrate, digestibleEnergy, toGrams, toHandUnits } from '.';
 
 const flake = { protein: 0.46, fat: 0.08, fibre: 0.03, ash: 0.1, moisture: 0.07 };
 const worm = { protein: 0.06, fat: 0.01, fibre: 0.006, ash: 0.009, moisture: 0.9 };
@@ -32,32 +23,12 @@ describe('digestible energy', () => {
     );
   });
 
-  it('refuses a composition over 100 % and says the sum', () => {
-    expect(() => carbohydrate({ ...flake, protein: 0.9 })).toThrow(/118.0 %/);
+  it('refuses a composition over 100 %', () => {
+    expect(() => carbohydrate({ ...flake, protein: 0.9 })).toThrow(/more than the whole/);
   });
 });
 
 describe('hand units', () => {
-  it.each([
-    [0.5, '½ cube'],
-    [1, '1 cube'],
-    [1.25, '1¼ cubes'],
-    [3, '3 cubes'],
-  ])('%d is said «%s»', (units, said) => {
-    expect(formatUnits(units, { name: 'cube', plural: 'cubes', step: 0.25 })).toBe(said);
-  });
-
-  it('says tiny masses in milligrams', () => {
-    expect(formatGrams(0.00045)).toBe('0.45 mg');
-    expect(formatGrams(0.00674)).toBe('6.74 mg');
-    expect(formatGrams(0.1234)).toBe('0.123 g');
-  });
-
-  it('says a mass that is worked out to two digits, in the unit of its band', () => {
-    expect(`${formatBodyMass(0.0524)}, ${formatGramBand(0.0524, 1.3)}`).toBe('52 mg, 40 to 68 mg');
-    expect(`${formatBodyMass(5.153)}, ${formatGramBand(5.153, 1.3)}`).toBe('5.2 g, 4 to 6.7 g');
-  });
-
   it('agree with grams within half a step, and never deal nothing for something', () => {
     fc.assert(
       fc.property(

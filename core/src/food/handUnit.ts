@@ -1,7 +1,5 @@
-import { formatSignificant } from '../units';
 import type { Known } from '../why';
-import { formatAmount } from './amount';
-import { dealtFiner, finerDeal, type Finer } from './finer';
+import { finerDeal, type Finer } from './finer';
 
 /** What a hand can deal: a pinch, a quarter tablet, half a cube. */
 export interface HandUnit {
@@ -37,44 +35,6 @@ export function toHandUnits(
 /** Hand units in grams as fed. */
 export function toGrams(units: number, unit: Pick<HandUnit, 'massG'>): number {
   return units * unit.massG;
-}
-
-/** «3 pinches», «½ cube», «1¼ tablets». */
-export function formatUnits(
-  units: number,
-  unit: Pick<HandUnit, 'name' | 'plural' | 'step' | 'finer'>,
-): string {
-  const less = dealtFiner(units, unit);
-  return less ? formatCount(less.units, less.finer) : formatCount(units, unit);
-}
-
-function formatCount(units: number, unit: { name: string; plural: string }): string {
-  return `${formatAmount(units)} ${units > 1 ? unit.plural : unit.name}`;
-}
-
-/** «0.16 g»: three significant digits. */
-export function formatGrams(massG: number): string {
-  return massG < 0.01 && massG > 0
-    ? `${formatSignificant(massG * 1000)} mg`
-    : `${formatSignificant(massG)} g`;
-}
-
-/** Below this a mass that is worked out is shown in milligrams. */
-const MILLIGRAMS_BELOW_G = 0.1;
-
-/** «52 mg», «0.24 g»: to the two digits that a mass worked out from a length has. */
-export const formatBodyMass = (massG: number): string =>
-  massG < MILLIGRAMS_BELOW_G
-    ? `${formatSignificant(massG * 1000, 2)} mg`
-    : `${formatSignificant(massG, 2)} g`;
-
-/** «0.18 to 0.27 g»: what lies within one factor of a mass. */
-export function formatGramBand(massG: number, factor: number): string {
-  const low = massG / factor;
-  const high = massG * factor;
-  return massG < MILLIGRAMS_BELOW_G
-    ? `${formatSignificant(low * 1000, 2)} to ${formatSignificant(high * 1000, 2)} mg`
-    : `${formatSignificant(low, 2)} to ${formatSignificant(high, 2)} g`;
 }
 
 /** Keep multiples of a step free of binary dust (0.1 + 0.2). */

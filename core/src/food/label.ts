@@ -8,16 +8,21 @@ export interface LabelPart {
   /** Share of mass as fed, 0..1. */
   share: number;
   basis: 'read' | 'estimated';
-  /** The words it was read from, or why it is estimated. */
-  says: string;
+  /** The words of the label that it was read from, in dry matter where that is so; null if estimated. */
+  words: string | null;
+  dry?: true;
 }
+
+/** What cannot be true of a label, or is missing from it. */
+export type LabelFault =
+  { is: 'unread'; nutrients: Nutrient[] } | { is: 'noAnalysis' } | { is: 'overWhole'; sum: number };
 
 export interface Label {
   parts: Record<Nutrient, LabelPart>;
   /** What carried a number and was not understood, in the label's own words. */
   left: string[];
-  /** What cannot be true, in words; null where all fits. */
-  error: string | null;
+  /** Null where all fits. */
+  fault: LabelFault | null;
 }
 
 /** Names in English, German, French, Spanish, Italian, Dutch and Polish. */
@@ -91,7 +96,7 @@ export function readLabel(text: string, kind: FoodKind): Label {
   const asFed = (part: LabelPart): LabelPart => ({
     ...part,
     share: part.share * (1 - moisture.share),
-    says: `${part.says}, of dry matter`,
+    dry: true,
   });
   const parts = Object.fromEntries(
     NUTRIENTS.map((nutrient) => {
@@ -100,7 +105,7 @@ export function readLabel(text: string, kind: FoodKind): Label {
       return [nutrient, part ? (dry ? asFed(part) : part) : estimate(nutrient, kind, moisture)];
     }),
   ) as Record<Nutrient, LabelPart>;
-  return { parts, left, error: faultOf(parts, read.size, unread) };
+  return { parts, left, fault: faultOf(parts, read.size, unread) };
 }
 
 /** The part of a label that is its analysis: after its heading, up to the next list of ingredients. */
@@ -172,7 +177,7 @@ function paired(tokens: readonly Token[], text: string) {
     read.set(token.nutrient, {
       share: number.share,
       basis: 'read',
-      says: text.slice(from.at, to.end).trim(),
+      words: text.slice(from.at, to.end).trim(),
     });
   });
   const left = tokens
@@ -195,19 +200,16 @@ function estimate(nutrient: Nutrient, kind: FoodKind, moisture?: LabelPart): Lab
   const share = moisture
     ? (usual[nutrient] * (1 - moisture.share)) / (1 - usual.moisture)
     : usual[nutrient];
-  return { share, basis: 'estimated', says: `not on the label: usual for ${kind} food` };
+  return { share, basis: 'estimated', words: null };
 }
 
 function faultOf(
   parts: Record<Nutrient, LabelPart>,
   known: number,
   unread: readonly Nutrient[],
-): string | null {
-  if (known > 0 && unread.length > 0)
-    return `the label names ${unread.join(' and ')}, but the figure could not be read; type it in`;
-  if (known === 0)
-    return 'no analysis was found here; write it such as «crude protein 46 %, crude fat 8 %»';
+): LabelFault | null {
+  if (known > 0 && unread.length > 0) return { is: 'unread', nutrients: [...unread] };
+  if (known === 0) return { is: 'noAnalysis' };
   const sum = NUTRIENTS.reduce((total, nutrient) => total + parts[nutrient].share, 0);
-  if (sum <= 1.0001) return null;
-  return `the parts add up to ${(sum * 100).toFixed(1)} %; check the label for a value that was misread`;
+  return sum <= 1.0001 ? null : { is: 'overWhole', sum };
 }

@@ -1,4 +1,4 @@
-import { mealSteps, prepared, formatMinutes, formatPreparation } from '.';
+import { mealSteps, prepared } from '.';
 
 const step = (kind: 'soak' | 'crumble' | 'thaw' | 'rinse', toMm: number | null = null) => ({
   kind,
@@ -56,20 +56,5 @@ describe('preparation', () => {
     ];
     expect(mealSteps(batch).map((one) => one.kind)).toEqual(['weigh-down']);
     expect(prepared(floating, batch)).toMatchObject({ leadMin: 1, workMin: 1, form: 'sinks' });
-  });
-
-  it('is said with its time where that is worth saying', () => {
-    const thaw = { kind: 'thaw' as const, leadMin: 15, workMin: 1, toMm: null };
-    const rinse = { kind: 'rinse' as const, leadMin: 1, workMin: 1, toMm: null };
-    expect(formatPreparation([thaw, rinse])).toBe('thaw 15 min, then rinse');
-    expect(formatPreparation([step('crumble', 0.5)])).toBe('crumble to 0.5 mm 60 min');
-    expect(formatPreparation([])).toBe('');
-    expect([45, 120, 150, 1800, 4320].map(formatMinutes)).toEqual([
-      '45 min',
-      '2 h',
-      '2.5 h',
-      '30 h',
-      '3 d',
-    ]);
   });
 });

@@ -1,5 +1,4 @@
 import type { FoodForm, PieceForm, Preparation, PreparationStep } from '@open-larder/catalogue';
-import { formatNumber, formatSignificant } from '../units';
 
 /** How a food behaves in the water. */
 export interface InWater {
@@ -64,27 +63,4 @@ export function prepared(
 /** What is done for each meal, once the batch is put by. */
 export function mealSteps(steps: readonly PreparationStep[]): PreparationStep[] {
   return steps.slice(steps.findLastIndex((step) => PUTS_BY.has(step.kind)) + 1);
-}
-
-/** «soak 2 h, then rinse»; a minute or two is not worth naming. */
-export function formatPreparation(steps: readonly PreparationStep[]): string {
-  return steps
-    .map(({ kind, leadMin, toMm }) => {
-      const size = toMm === null ? '' : ` to ${formatSignificant(toMm)} mm`;
-      return leadMin < NAMED_MIN ? `${kind}${size}` : `${kind}${size} ${formatMinutes(leadMin)}`;
-    })
-    .join(', then ');
-}
-
-const NAMED_MIN = 5;
-
-/** «45 min», «2 h», «1½ d»: to a half. */
-export function formatMinutes(minutes: number): string {
-  const [value, unit] =
-    minutes < 90
-      ? [Math.round(minutes), 'min']
-      : minutes < 48 * 60
-        ? [Math.round(minutes / 30) / 2, 'h']
-        : [Math.round(minutes / 720) / 2, 'd'];
-  return `${formatNumber(value, 1)} ${unit}`;
 }

@@ -5,6 +5,7 @@ import {
   SIZE_KINDS,
   sizeOn,
   type Cause,
+  type Counts,
   type GroupSize,
   type SizeEvent,
   type SizeKind,
@@ -119,13 +120,14 @@ export function grewIn(past: readonly LifeEvent[]): Grew {
 }
 
 /** What is wrong with a life, and the event at which it shows. */
-export interface LifeFault {
-  eventId: string;
-  sentence: string;
-}
+export type LifeFault = { eventId: string } & (
+  | { fault: 'inNoTank'; day: string }
+  /** More left than there were; `later` where it is not the changed event that shows it. */
+  | { fault: 'tooFew'; event: SizeEvent; had: Counts; later: boolean }
+);
 
 /**
- * What would go wrong if these were a group's events, in words; null where all is possible.
+ * What would go wrong if these were a group's events; null where all is possible.
  * @param changed id of the event that was added or corrected, to say which of the two is at fault
  */
 export function lifeFault(events: readonly LifeEvent[], changed: string | null): LifeFault | null {
@@ -133,16 +135,12 @@ export function lifeFault(events: readonly LifeEvent[], changed: string | null):
   const first = sorted[0];
   const placed = sorted.find((event) => event.kind === 'moved');
   if (first && (placed === undefined || placed.day > first.day)) {
-    const sentence = `on ${first.day} the group was in no tank yet; choose the day it came or a later one`;
-    return { eventId: first.id, sentence };
+    return { eventId: first.id, fault: 'inNoTank', day: first.day };
   }
   const broken = firstBreak(sorted.filter(isSize));
   if (!broken) return null;
-  const sentence =
-    broken.event.id === changed
-      ? `${broken.sentence}. Enter fewer, or count the group first.`
-      : `This would break a later event, ${broken.sentence}. Correct that one first.`;
-  return { eventId: broken.event.id, sentence };
+  const { event, had } = broken;
+  return { eventId: event.id, fault: 'tooFew', event, had, later: event.id !== changed };
 }
 
 /** By day; what happened on one day stays in the order in which it was written. */

@@ -124,7 +124,7 @@ describe('any life', () => {
         const broken = life.find((event) => event.id === error.eventId) as LifeEvent;
         const before = life.filter((event) => event.day < broken.day);
         expect(before.length === 0 ? null : lifeFault(before, null)).toBeNull();
-        expect(error.sentence).toContain(broken.day);
+        expect(error.fault === 'inNoTank' ? error.day : error.event.day).toBe(broken.day);
       }),
     );
   });

@@ -54,13 +54,6 @@ const SIGN: Record<SizeKind, 1 | 0 | -1> = {
   parted: -1,
 };
 
-const LOSS: Partial<Record<SizeKind, string>> = {
-  died: 'the loss of',
-  sold: 'the sale of',
-  given: 'the giving away of',
-  parted: 'the parting of',
-};
-
 const NONE: Counts = { males: 0, females: 0, unsexed: 0 };
 
 function after(size: Counts, event: SizeEvent): Counts {
@@ -73,20 +66,11 @@ function after(size: Counts, event: SizeEvent): Counts {
   };
 }
 
-const inWords = ({ males, females, unsexed }: Counts): string =>
-  [
-    males && `${males} male${males === 1 ? '' : 's'}`,
-    females && `${females} female${females === 1 ? '' : 's'}`,
-    unsexed && `${unsexed} not sexed`,
-  ]
-    .filter(Boolean)
-    .join(', ') || 'none';
-
 /** An event that takes away more fish than there were. */
 export interface SizeBreak<E extends SizeEvent = SizeEvent> {
   event: E;
-  /** «the loss of 4 males on 2026-03-08: only 2 males, 1 female were there» */
-  sentence: string;
+  /** How many there were. */
+  had: Counts;
 }
 
 /**
@@ -98,10 +82,7 @@ export function firstBreak<E extends SizeEvent>(events: readonly E[]): SizeBreak
   for (const event of events) {
     const next = after(size, event);
     if (Math.min(next.males, next.females, next.unsexed) < 0) {
-      return {
-        event,
-        sentence: `${LOSS[event.kind]} ${inWords(event)} on ${event.day}: only ${inWords(size)} were there`,
-      };
+      return { event, had: size };
     }
     size = next;
   }
@@ -116,7 +97,7 @@ export function firstBreak<E extends SizeEvent>(events: readonly E[]): SizeBreak
 export function sizeOn(events: readonly SizeEvent[], day: string): GroupSize {
   const past = events.filter((event) => event.day <= day);
   const broken = firstBreak(past);
-  if (broken) throw new RangeError(broken.sentence);
+  if (broken) throw new RangeError(`more left on ${broken.event.day} than there were`);
   const size = past.reduce<Counts>(after, NONE);
   return { ...size, total: size.males + size.females + size.unsexed };
 }

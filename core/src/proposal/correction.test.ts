@@ -39,7 +39,7 @@ const growth = (over: Partial<GrowthStatus> = {}): GrowthStatus => ({
 describe('what growth says of portions', () => {
   it('behind their kind asks growers for more, the further behind the more', () => {
     const [sign] = growthSigns(growth(), 'juvenile');
-    expect(sign).toMatchObject({ kind: 'growth', day: '2026-03-08', enough: true });
+    expect(sign).toMatchObject({ seen: { behind: true }, day: '2026-03-08', enough: true });
     expect(sign!.pull).toBeCloseTo((1 - 2 / 2.4) / 0.2, 9);
     const [far] = growthSigns(growth({ usualCm: 4 }), 'fry');
     expect(far!.pull).toBe(1);
@@ -67,7 +67,7 @@ describe('what growth says of portions', () => {
   ])('mass: %s', (_, value, pull) => {
     const condition = { value, word: 'usual', day: TODAY } as unknown as GrowthStatus['condition'];
     const [sign] = growthSigns(growth({ condition }), 'adult');
-    expect(sign!.kind).toBe('mass');
+    expect(sign!.seen).toEqual({ kind: 'mass', ofUsual: value });
     expect(sign!.pull).toBeCloseTo(pull, 6);
     // Scales are rough: one weighing alone proposes nothing.
     expect(propose('adult', [sign!], TODAY)).toBeNull();
@@ -94,13 +94,24 @@ const water = (
   } as unknown as WaterStatus;
 };
 const when = { since: '', today: TODAY };
+const belly = (pull: number, weight = 1): Sign => ({
+  seen: { kind: 'belly', score: 2, still: true },
+  day: TODAY,
+  pull,
+  weight,
+});
 
 describe('what nitrate says of portions', () => {
   it('less, as far as food is the matter, beside other signs only', () => {
     const sign = nitrateSign(water(1), 'adult', when)!;
-    expect(sign).toMatchObject({ kind: 'nitrate', pull: -1, enough: false });
+    expect(sign).toMatchObject({ seen: { kind: 'nitrate' }, pull: -1, enough: false });
     expect(propose('adult', [sign], TODAY)).toBeNull();
-    const left: Sign = { kind: 'left', day: TODAY, pull: -0.5, weight: 1, says: '25 % left' };
+    const left: Sign = {
+      seen: { kind: 'left', share: 0.25 },
+      day: TODAY,
+      pull: -0.5,
+      weight: 1,
+    };
     const both = propose('adult', [left, { ...left, day: '2026-03-09' }, sign], TODAY)!;
     const alone = propose('adult', [left, { ...left, day: '2026-03-09' }], TODAY)!;
     expect(both.change).toBeLessThan(alone.change);
@@ -117,8 +128,8 @@ describe('what nitrate says of portions', () => {
     for (const stage of ['fry', 'juvenile'] as const) {
       const sign = nitrateSign(water(1), stage, when)!;
       expect(sign).toMatchObject({ weight: 0, pull: 0 });
-      expect(sign.says).toContain('not counted, since these grow');
-      const thin: Sign = { kind: 'belly', day: TODAY, pull: 1, weight: 1, says: 'thin' };
+      expect(sign.seen).toMatchObject({ now: false, grows: true });
+      const thin = belly(1);
       const proposal = propose(stage, [thin, { ...thin, day: '2026-03-09' }, sign], TODAY)!;
       expect(proposal.change).toBe(0.15);
       expect(proposal.signs).toContain(sign);
@@ -127,8 +138,11 @@ describe('what nitrate says of portions', () => {
 
   it('and nothing more is fed while there is too much in it, save to fry', () => {
     const sign = nitrateSign({ ...water(1), over: { mgL: 60, steps: [] } }, 'adult', when)!;
-    expect(sign).toMatchObject({ holds: true, says: 'nitrate is at 60 mg/L, Loaches tolerate 20' });
-    const thin: Sign = { kind: 'belly', day: TODAY, pull: 1, weight: 1, says: 'thin' };
+    expect(sign).toMatchObject({
+      holds: true,
+      seen: { now: true, mgL: 60, capMgL: 20, groupName: 'Loaches' },
+    });
+    const thin = belly(1);
     const signs = [thin, { ...thin, day: '2026-03-09' }, sign];
     expect(propose('adult', signs, TODAY)).toBeNull();
     expect(propose('fry', signs, TODAY)!.change).toBe(0.15);
@@ -137,7 +151,7 @@ describe('what nitrate says of portions', () => {
   it('nor while ammonia or nitrite is in it', () => {
     const warnings = [{ kind: 'nitrite' as const, day: TODAY, mgL: 1, fromMgL: 0.5 }];
     const sign = nitrateSign({ ...water(0.1, { over: false }), warnings }, 'adult', when)!;
-    expect(sign).toMatchObject({ holds: true, says: 'nitrite is in the water' });
+    expect(sign).toMatchObject({ holds: true, seen: { kind: 'poison', which: 'nitrite' } });
   });
 
   it('nothing under the cap, where food is not the matter, or while a change settles', () => {
@@ -234,13 +248,7 @@ describe('what follows from other portions', () => {
 });
 
 describe('what an answer led to', () => {
-  const sign = (pull: number, weight = 1): Sign => ({
-    kind: 'belly',
-    day: TODAY,
-    pull,
-    weight,
-    says: '',
-  });
+  const sign = belly;
   it.each([
     ['unseen', []],
     ['unseen', [sign(1, 0)]],

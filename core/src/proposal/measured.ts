@@ -2,9 +2,8 @@ import { daysBetween } from '../round';
 import type { GrowthStatus } from '../growth/status';
 import { grows, type Stage } from '../fish';
 import type { WaterStatus } from '../water/status';
-import { formatQuantity, METRIC, type UnitChoice, formatMgL } from '../units';
 import { MOST_CHANGE } from './propose';
-import type { Sign } from './signs';
+import type { Seen, Sign } from './signs';
 
 /** So far behind its kind, as a share of the length, asks for all that a correction may be. Assumption. */
 const BEHIND_FULL = 0.2;
@@ -23,27 +22,22 @@ const WATER_SETTLES_DAYS = 7;
  * kind they need more; ahead of it is no reason for less. Fish that shrank say nothing here: other
  * fish were measured, or something else is wrong.
  */
-export function growthSigns(
-  status: GrowthStatus,
-  stage: Stage,
-  units: UnitChoice = METRIC,
-): Sign[] {
+export function growthSigns(status: GrowthStatus, stage: Stage): Sign[] {
   const signs: Sign[] = [];
   const last = status.samples.at(-1);
   const { against, usualCm, condition, shrank } = status;
   if (last && grows(stage) && shrank === null && usualCm !== null && against !== 'unsure') {
     const behind = against === 'behind';
     const pull = behind ? Math.min(1, (1 - last.mean / usualCm) / BEHIND_FULL) : 0;
-    const kind = `${formatQuantity(units, 'length', last.mean)}, ${formatQuantity(units, 'length', usualCm)} usual`;
-    const says = behind ? `behind their kind: ${kind}` : `growing: ${kind}`;
-    signs.push({ kind: 'growth', day: last.day, pull, weight: 1, says, enough: behind });
+    const seen: Seen = { kind: 'growth', cm: last.mean, usualCm, behind };
+    signs.push({ seen, day: last.day, pull, weight: 1, enough: behind });
   }
   if (condition) {
     const off = condition.value - 1;
     const far = Math.min(1, Math.max(0, (Math.abs(off) - MASS_RIGHT) / (MASS_FULL - MASS_RIGHT)));
-    const says = `${Math.round(condition.value * 100)} % of the usual mass`;
     const pull = far === 0 ? 0 : -Math.sign(off) * far;
-    signs.push({ kind: 'mass', day: condition.day, pull, weight: MASS_WEIGHT, says });
+    const seen: Seen = { kind: 'mass', ofUsual: condition.value };
+    signs.push({ seen, day: condition.day, pull, weight: MASS_WEIGHT });
   }
   return signs;
 }
@@ -61,29 +55,34 @@ export function nitrateSign(
 ): Sign | null {
   const { cap, keeps, over } = status;
   if (cap === null || keeps === null) return null;
-  const report = { kind: 'nitrate' as const, day: today };
+  const still = { day: today, pull: 0, weight: 0 };
+  const nitrate = (mgL: number, now: boolean): Seen => ({
+    kind: 'nitrate',
+    now,
+    mgL,
+    capMgL: cap.mgL,
+    groupName: cap.groupName,
+    grows: grows(stage),
+  });
   if (over !== null) {
     // Too much is in it now: it is brought down by changes, and nothing more is fed until then.
-    const says = `nitrate is at ${formatMgL(over.mgL)} mg/L, ${cap.groupName} tolerate ${cap.mgL}`;
-    return { ...report, pull: 0, weight: 0, says, holds: true };
+    return { ...still, seen: nitrate(over.mgL, true), holds: true };
   }
-  const poison = status.warnings.find(({ kind }) => kind === 'ammonia' || kind === 'nitrite');
-  if (poison) {
-    return { ...report, pull: 0, weight: 0, says: `${poison.kind} is in the water`, holds: true };
+  for (const { kind } of status.warnings) {
+    if (kind !== 'ammonia' && kind !== 'nitrite') continue;
+    return { ...still, seen: { kind: 'poison', which: kind }, holds: true };
   }
   if (!passesCap(status)) return null;
   if (since !== '' && daysBetween(since, today) < WATER_SETTLES_DAYS) return null;
   const { ration } = keeps;
   if (ration !== null && ration >= 1) return null;
-  const says = `nitrate peaks at ${formatMgL(status.peakMgL)} mg/L, ${cap.groupName} tolerate ${cap.mgL}`;
-  if (grows(stage)) {
-    return { ...report, pull: 0, weight: 0, says: `${says}; not counted, since these grow` };
-  }
+  const seen = nitrate(status.peakMgL, false);
+  if (grows(stage)) return { ...still, seen };
   return {
-    ...report,
+    day: today,
+    seen,
     pull: -Math.min(1, (1 - (ration ?? 0)) / MOST_CHANGE),
     weight: NITRATE_WEIGHT,
-    says,
     enough: keeps.share === null && keeps.everyDays === null,
   };
 }

@@ -9,11 +9,10 @@ import type { Sign, WatchedMeal } from '.';
 const TODAY = '2026-03-10';
 const ago = (days: number) => addDays(TODAY, -days);
 const sign = (daysAgo: number, pull: number, over: Partial<Sign> = {}): Sign => ({
-  kind: 'belly',
+  seen: { kind: 'belly', score: 3, still: false },
   day: ago(daysAgo),
   pull,
   weight: 1,
-  says: 'seen',
   ...over,
 });
 const meal = (over: Partial<WatchedMeal> = {}): WatchedMeal => ({
@@ -53,8 +52,10 @@ describe('what a meal says of a portion', () => {
 });
 
 describe('leftovers beside bellies', () => {
-  const left = [1, 2, 4].map((days) => sign(days, -0.75, { kind: 'left' }));
-  const quick = [1, 2, 4].map((days) => sign(days, 0.8, { kind: 'cleared' }));
+  const left = [1, 2, 4].map((days) => sign(days, -0.75, { seen: { kind: 'left', share: 0.375 } }));
+  const quick = [1, 2, 4].map((days) =>
+    sign(days, 0.8, { seen: { kind: 'cleared', minutes: 0.4, ofMinutes: 16 } }),
+  );
 
   it.each([1, 2] as const)('thin ones (%d) are never given less', (belly) => {
     expect(propose('adult', left, TODAY)!.change).toBeLessThan(0);
@@ -112,12 +113,9 @@ describe('a proposal', () => {
   });
 
   it('says what it comes from, the newest first', () => {
-    const { why, signs } = propose('adult', [sign(3, 1), sign(1, 1, { kind: 'left' })], TODAY)!;
+    const left = sign(1, 1, { seen: { kind: 'left', share: 0.2 } });
+    const { signs } = propose('adult', [sign(3, 1), left], TODAY)!;
     expect(signs.map(({ day }) => day)).toEqual([ago(1), ago(3)]);
-    expect(why.from.map(({ label }) => label)).toEqual([
-      `Left over, ${ago(1)}`,
-      `Bellies, ${ago(3)}`,
-    ]);
   });
 
   it('is never more than fifteen per cent, nor against what was seen', () => {

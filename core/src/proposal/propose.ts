@@ -1,6 +1,6 @@
 import { eatsNothing, mayNotFast, type Stage } from '../fish';
 import { daysBetween } from '../round';
-import { computed, worded, type Known } from '../why';
+import { computed, type Known } from '../why';
 import type { Belly } from '../ration';
 import { BELLY_PULL, type Sign } from './signs';
 
@@ -18,7 +18,7 @@ const WEEK_DAYS = 7;
 export const QUIET_DAYS = 28;
 export const LATER_DAYS = 7;
 
-/** A change of all portions of a group, with what speaks for it. */
+/** A change of all portions of a group, with what speaks for it: its «why» goes back to the signs. */
 export interface Proposal {
   /** From -0.15 to 0.15. */
   change: number;
@@ -75,20 +75,7 @@ export function propose(
       unit: '%',
       how: 'mean of what was seen, newer weighing more (half after four days), times 15 %',
       source: 'A bounded correction; its steps are assumptions',
-      from: seen.map(({ kind, day, says }) =>
-        kind === 'nitrate'
-          ? worded(`${SIGN_WORDS[kind]}, ${day}`, says, 'assumed', 'forecast of the tank’s water')
-          : worded(`${SIGN_WORDS[kind]}, ${day}`, says, 'measured', 'seen by the keeper'),
-      ),
+      from: [],
     }),
   };
 }
-
-const SIGN_WORDS: Record<Sign['kind'], string> = {
-  belly: 'Bellies',
-  cleared: 'Clearing time',
-  left: 'Left over',
-  growth: 'Length',
-  mass: 'Mass',
-  nitrate: 'Water',
-};

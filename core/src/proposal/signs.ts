@@ -1,16 +1,31 @@
-import { BELLY_HOLDS_DAYS, BELLY_WORDS, LOOK_AGAIN_DAYS, type Belly } from '../ration';
+import { BELLY_HOLDS_DAYS, LOOK_AGAIN_DAYS, type Belly } from '../ration';
 import { daysBetween } from '../round';
+
+/** What was seen or measured: lengths cm, masses as shares of the usual one, nitrate mg/L. */
+export type Seen =
+  | { kind: 'belly'; score: Belly; still: boolean }
+  | { kind: 'cleared'; minutes: number; ofMinutes: number }
+  | { kind: 'left'; share: number }
+  | { kind: 'growth'; cm: number; usualCm: number; behind: boolean }
+  | { kind: 'mass'; ofUsual: number }
+  | {
+      kind: 'nitrate';
+      now: boolean;
+      mgL: number;
+      capMgL: number;
+      groupName: string;
+      grows: boolean;
+    }
+  | { kind: 'poison'; which: 'ammonia' | 'nitrite' };
 
 /** Something seen that speaks for a portion: too small, right, or too large. */
 export interface Sign {
-  kind: 'belly' | 'cleared' | 'left' | 'growth' | 'mass' | 'nitrate';
+  seen: Seen;
   day: string;
   /** From -1, far too much, over 0, right, to 1, far too little. */
   pull: number;
   /** How much it says beside the others, 0..1. */
   weight: number;
-  /** What was seen, in words: «gone after 1 min of 15». */
-  says: string;
   /** It compares days by itself, so that one of it is enough. */
   enough?: boolean;
   /** While it stands nothing more is fed, save to fry. */
@@ -42,8 +57,8 @@ export function bellySigns(looks: readonly { day: string; score: Belly }[]): Sig
           daysBetween(one.day, day) <= BELLY_HOLDS_DAYS,
       );
     if (score <= 2 && !before) return [];
-    const says = `${BELLY_WORDS[score]}${score <= 2 ? ' still' : ''}`;
-    return [{ kind: 'belly' as const, day, pull: BELLY_PULL[score], weight: 1, says }];
+    const seen: Seen = { kind: 'belly', score, still: score <= 2 };
+    return [{ seen, day, pull: BELLY_PULL[score], weight: 1 }];
   });
 }
 
@@ -78,12 +93,12 @@ export function mealSign({
   if (came === 0 || part <= 0) return null;
   if (left !== null && (left > 0 || clearedMin === null)) {
     const pull = left > 0 ? -Math.min(1, left / LEFT_FULL) : 0;
-    return { kind: 'left', day, pull, weight: part, says: `${Math.round(left * 100)} % left` };
+    return { seen: { kind: 'left', share: left }, day, pull, weight: part };
   }
   if (clearedMin === null || staysMin === null) return null;
   const eager = staysMin * EAGER;
   const late = (clearedMin - staysMin) / staysMin;
   const pull = clearedMin < eager ? 1 - clearedMin / eager : -Math.min(1, Math.max(0, late));
-  const says = `gone after ${Math.round(clearedMin)} min of ${Math.round(staysMin)}`;
-  return { kind: 'cleared', day, pull, weight: part * QUICK_WEIGHT, says };
+  const seen: Seen = { kind: 'cleared', minutes: clearedMin, ofMinutes: staysMin };
+  return { seen, day, pull, weight: part * QUICK_WEIGHT };
 }

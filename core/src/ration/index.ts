@@ -27,4 +27,4 @@ export {
 } from './gut';
 export { fastFactor } from './fasting';
 export { besideRation, portion, type Food, type Portion } from './portion';
-export { QUIET_ROUNDING, formatRounding } from './rounding';
+export { QUIET_ROUNDING } from './rounding';

@@ -1,13 +1,5 @@
 import type { Guild } from '@open-larder/catalogue';
-import {
-  digestibleEnergy,
-  stepAt,
-  toGrams,
-  toHandUnits,
-  type Composition,
-  type HandUnit,
-} from '../food';
-import { formatSignificant } from '../units';
+import { digestibleEnergy, toGrams, toHandUnits, type Composition, type HandUnit } from '../food';
 import { assumed, computed, measured, type Known } from '../why';
 
 export interface Food {
@@ -75,7 +67,7 @@ export function portion(
       unit: units > 1 ? food.unit.plural : food.unit.name,
       how:
         ownUnits === null
-          ? `grams ÷ mass of one ${food.unit.name}, to the nearest ${formatSignificant(stepAt(units, food.unit))}`
+          ? `grams ÷ mass of one ${food.unit.name}, to the nearest step of it`
           : 'set by the keeper in place of the computed portion',
       from: [
         wantedG,

@@ -62,9 +62,7 @@ export function mixture(parts: readonly Part[], { cooked, drained }: Losses): Mi
   const dripSolids = Math.min(dripG * DRIP_SOLIDS, soluble);
   const water = raw.water - cooked * rawG - (dripG - dripSolids);
   if (water < -1e-9 * rawG) {
-    throw new RangeError(
-      `a mix with ${percent(raw.water / rawG)} water cannot lose ${percent(cooked + drained)} of its mass`,
-    );
+    throw new RangeError('a mix cannot lose more water than it has');
   }
   const kept = soluble > 0 ? 1 - dripSolids / soluble : 1;
   const massG = rawG - cooked * rawG - dripG;
@@ -85,5 +83,3 @@ export function mixture(parts: readonly Part[], { cooked, drained }: Losses): Mi
 
 const total = (parts: readonly Part[], of: (part: Part) => number) =>
   parts.reduce((sum, part) => sum + part.massG * of(part), 0);
-
-const percent = (share: number) => `${(share * 100).toFixed(0)} %`;

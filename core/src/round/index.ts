@@ -40,7 +40,7 @@ export { feedingDay, type DayTime } from './feedingDay';
 export { withFewerDays, type FewerDays } from './fewerDays';
 export { dietFindings, type Finding } from './findings';
 export { lateAdvice, type LateAdvice } from './late';
-export { MOST_AFTER_MIN, MOST_SPOTS, PLAIN, formatManner, type Manner } from './manner';
+export { MOST_AFTER_MIN, MOST_SPOTS, PLAIN, mannerKey, type Manner } from './manner';
 export { TRAINING_STEPS, trainingOn, type Tasting, type Training } from './training';
 export {
   NO_PLAN,

@@ -18,15 +18,6 @@ export const PLAIN: Manner = { afterMin: 0, spots: 1, carried: false, soaked: fa
 export const MOST_AFTER_MIN = 240;
 export const MOST_SPOTS = 4;
 
-/** «soaked, carried down, in 2 places, 5 min later»; empty for what is simply given. */
-export function formatManner({ afterMin, spots, carried, soaked, apart }: Manner): string {
-  return [
-    soaked ? 'soaked' : '',
-    carried ? 'carried to them' : '',
-    spots > 1 ? `in ${spots} places` : '',
-    afterMin > 0 ? `${afterMin} min later` : '',
-    apart ? 'set apart for it' : '',
-  ]
-    .filter(Boolean)
-    .join(', ');
-}
+/** One word for each way of giving: two that are alike have the same. */
+export const mannerKey = ({ afterMin, spots, carried, soaked, apart }: Manner): string =>
+  JSON.stringify([afterMin, spots, carried, soaked, apart]);

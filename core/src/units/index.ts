@@ -1,14 +1,3 @@
-export { readDaysAt, formatDays, type DaysAt, type DaysReading } from './daysAt';
 export { assertRange, OutOfRange } from './range';
-export {
-  formatQuantity,
-  METRIC,
-  formatMgL,
-  formatNumber,
-  formatSignificant,
-  scaleOf,
-  type Measure,
-  type Scale,
-  type UnitChoice,
-} from './measures';
-export { readMeasure, readNumberAlone, type Reading } from './reading';
+export { METRIC, scaleOf, shownScale, type Measure, type Scale, type UnitChoice } from './measures';
+export { parseMeasure, parseNumber, type Parsed, type ReadFault } from './reading';

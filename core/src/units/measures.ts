@@ -67,15 +67,10 @@ export function scaleOf(choice: UnitChoice, measure: Measure): Scale {
 /** What a household that chose nothing reads. */
 export const METRIC: UnitChoice = { units: 'metric', temperature: 'C', hardness: 'dGH' };
 
-/** A base value as the keeper reads it, «10.5 cm», with trailing zeros dropped. */
-export function formatQuantity(choice: UnitChoice, measure: Measure, base: number): string {
-  const scale =
-    measure === 'volume'
-      ? volumeScale(choice, base)
-      : measure === 'length' && isYoung(base)
-        ? MILLIMETRES
-        : scaleOf(choice, measure);
-  return `${formatNumber(scale.fromBase(base), scale.decimals)} ${scale.unit}`;
+/** The scale that a base value is shown on: small ones on a finer scale than they are typed in. */
+export function shownScale(choice: UnitChoice, measure: Measure, base: number): Scale {
+  if (measure === 'volume') return volumeScale(choice, base);
+  return measure === 'length' && isYoung(base) ? MILLIMETRES : scaleOf(choice, measure);
 }
 
 /** Young fish are shown in millimetres, whatever the household's units: a tenth of a cm is too coarse. */
@@ -91,23 +86,6 @@ function volumeScale(choice: UnitChoice, litres: number): Scale {
   if (choice.units === 'us' && size > 0 && size < QUART_L) return times('fl oz', 1, GALLON_L / 128);
   const scale = scaleOf(choice, 'volume');
   return choice.units === 'us' || size >= 10 ? scale : { ...scale, decimals: size < 0.3 ? 2 : 1 };
-}
-
-/** A number with at most `decimals` decimals and no trailing zeros. */
-export function formatNumber(value: number, decimals: number): string {
-  const text = value.toFixed(decimals);
-  return text.includes('.') ? text.replace(/\.?0+$/, '') : text;
-}
-
-/** mg/L to what a test or a forecast of it knows: «29», «8.5», «0.31». */
-export const formatMgL = (value: number): string =>
-  formatNumber(value, value >= 10 ? 0 : value >= 1 ? 1 : 2);
-
-/** Some significant digits, never in exponent form: for masses from micrograms to kilograms. */
-export function formatSignificant(value: number, digits = 3): string {
-  if (value === 0 || !Number.isFinite(value)) return String(value);
-  const decimals = Math.max(0, Math.min(9, digits - 1 - Math.floor(Math.log10(Math.abs(value)))));
-  return formatNumber(value, decimals);
 }
 
 const GALLON_IMPERIAL_L = 4.54609;

@@ -1,7 +1,12 @@
 import { scaleOf, UNITS_READ, type Measure, type UnitChoice } from './measures';
 
-/** What was typed, as a base value, or what is wrong with it in words. */
-export type Reading = { base: number; error?: undefined } | { base?: undefined; error: string };
+/** What is wrong with what was typed. */
+export type ReadFault =
+  /** No number at all, more than one meaning, or a range where one number is meant. */
+  { is: 'notANumber' | 'unclear' | 'range' } | { is: 'unknownUnit'; unit: string };
+
+/** What was typed, as a base value, or what is wrong with it. */
+export type Parsed = { base: number; fault?: undefined } | { base?: undefined; fault: ReadFault };
 
 const FRACTIONS: Record<string, string> = {
   '½': '1/2',
@@ -27,46 +32,42 @@ const MOST_PARTS = 2;
  * @param text    what was typed, not empty
  * @param choice  the keeper's units
  * @param also    other names that may stay in behind the number, with the base of one: «48 cubes»
- * @returns the value in the base unit of the measure, or a sentence that says what to change
+ * @returns the value in the base unit of the measure, or what is wrong with it
  */
-export function readMeasure(
+export function parseMeasure(
   text: string,
   measure: Measure,
   choice: UnitChoice,
   also: Readonly<Record<string, number>> = {},
-): Reading {
+): Parsed {
   let rest = plain(text);
-  if (isRange(rest)) return range(text);
+  if (isRange(rest)) return faulty('range');
   let base = 0;
   for (let part = 0; part < MOST_PARTS && rest !== ''; part += 1) {
     const found = PART.exec(rest);
-    if (!found)
-      return {
-        error: `«${text.trim()}» is not a number; write one such as ${example(measure, choice)}`,
-      };
+    if (!found) return faulty('notANumber');
     const number = readNumber(found[1] as string);
     const unit = (found[2] ?? '').trim();
-    if (part > 0 && (unit === '' || measure === 'temperature'))
-      return unclear(text, measure, choice);
+    if (part > 0 && (unit === '' || measure === 'temperature')) return faulty('unclear');
     const own = also[unit.toLowerCase()];
     const value = own === undefined ? toBase(number, unit, measure, choice) : number * own;
-    if (value === null) return unknownUnit(unit, measure, Object.keys(also));
+    if (value === null) return { fault: { is: 'unknownUnit', unit } };
     base += value;
     rest = rest.slice(found[0].length).trim();
   }
-  return rest === '' && Number.isFinite(base) ? { base } : unclear(text, measure, choice);
+  return rest === '' && Number.isFinite(base) ? { base } : faulty('unclear');
 }
 
 /** «<5», «‹5», «~60», «ca. 60»: the bound or the rough figure is what there is. */
 const ABOUT = /^(?:[<>‹›≤≥~≈∼]|ca\.?(?=\s)|approx\.?(?=\s)|about(?=\s))\s*/i;
 
-/** A number alone, as people of many countries write it, or what is wrong with it in words. */
-export function readNumberAlone(text: string): Reading {
+/** A number alone, as people of many countries write it, or what is wrong with it. */
+export function parseNumber(text: string): Parsed {
   const bare = plain(text);
-  if (isRange(bare)) return range(text);
+  if (isRange(bare)) return faulty('range');
   const found = new RegExp(`^${NUMBER}$`).exec(bare);
   const base = found ? readNumber(bare) : Number.NaN;
-  return Number.isFinite(base) ? { base } : { error: `«${text.trim()}» is not a number` };
+  return Number.isFinite(base) ? { base } : faulty('notANumber');
 }
 
 function plain(text: string): string {
@@ -101,9 +102,7 @@ function joined(text: string): string {
 /** «25–30», «25-30 mm», «25 to 30». */
 const isRange = (text: string) =>
   /^\d[\d.,]*\s*(?:\p{L}|[°"″'′%])*\s*(?:[–—-]|to\b|bis\b)\s*\d/u.test(text);
-const range = (text: string): Reading => ({
-  error: `«${text.trim()}» is a range; write one number, such as its middle`,
-});
+const faulty = (is: 'notANumber' | 'unclear' | 'range'): Parsed => ({ fault: { is } });
 
 function readNumber(text: string): number {
   const sign = text.startsWith('-') ? -1 : 1;
@@ -129,37 +128,4 @@ function toBase(number: number, unit: string, measure: Measure, choice: UnitChoi
   if (degree === 'f' || degree === 'fahrenheit') return ((number - 32) * 5) / 9;
   if (degree === '') return scaleOf(choice, measure).toBase(number);
   return null;
-}
-
-const UNDERSTOOD: Record<Measure, string> = {
-  length: 'cm, mm, m, in and ft',
-  area: 'dm², cm² and in²',
-  volume: 'L, ml, fl oz, gal and imp gal',
-  temperature: '°C and °F',
-  mass: 'g, mg, kg, oz and lb',
-  hardness: 'dGH, ppm, mg/L, °fH and °e',
-  flow: 'L/h, L/min and gal/h',
-};
-
-const unknownUnit = (unit: string, measure: Measure, also: readonly string[]): Reading => ({
-  error: `«${unit}» is not known here; ${[...also, UNDERSTOOD[measure]].join(', ')} are`,
-});
-
-const unclear = (text: string, measure: Measure, choice: UnitChoice): Reading => ({
-  error: `«${text.trim()}» can be read in more than one way; write one such as ${example(measure, choice)}`,
-});
-
-const EXAMPLES: Record<Measure, number> = {
-  length: 12.7,
-  area: 2,
-  volume: 75.7,
-  temperature: 25,
-  mass: 28.35,
-  hardness: 6,
-  flow: 380,
-};
-
-function example(measure: Measure, choice: UnitChoice): string {
-  const scale = scaleOf(choice, measure);
-  return `${Number(scale.fromBase(EXAMPLES[measure]).toFixed(1))} ${scale.unit}`;
 }

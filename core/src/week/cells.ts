@@ -1,4 +1,4 @@
-import { formatManner, type DietServing } from '../round';
+import { mannerKey, type DietServing } from '../round';
 
 /** One serving on one day of the cycle: what a keeper takes hold of on the board. */
 export interface Cell {
@@ -23,7 +23,7 @@ export const lineKey = (line: Line): string =>
     line.place,
     line.ownUnits,
     line.weight,
-    formatManner(line.manner),
+    mannerKey(line.manner),
   ]);
 
 /**

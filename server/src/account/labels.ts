@@ -2,13 +2,11 @@ import type { Account, Answered, Rating, Served, TrialRow } from '@open-larder/c
 import {
   dayOfCycle,
   isSize,
-  formatGrams,
-  formatUnits,
   type FeedingModel,
   type LifeEvent,
   type SizeKind,
 } from '@open-larder/core';
-import { formatNumber, formatQuantity } from '@open-larder/core/units';
+import { formatGrams, formatUnits, formatNumber, formatQuantity, saySeen } from '@open-larder/say';
 import { formatDay } from '../print/page';
 import type { HouseholdSnapshot } from '../round/house';
 
@@ -130,24 +128,18 @@ export function formatDiet(house: FeedingModel, groupId: string, today: string):
   });
 }
 
-export function formatDecided({
-  day,
-  kind,
-  accepted,
-  later,
-  change,
-  foodName,
-  signs,
-}: Answered): string {
-  const what =
-    kind === 'portions'
-      ? `${Math.round(Math.abs(change ?? 0) * 100)} % ${(change ?? 0) < 0 ? 'less' : 'more'}`
-      : kind === 'water'
-        ? 'another rhythm of changes'
-        : `training onto ${foodName ?? 'a food'}`;
-  const said = accepted ? 'done' : later ? 'put off' : 'declined';
-  return `${formatDay(day)}: ${what}, ${said}${signs[0] ? ` (${signs[0].says})` : ''}`;
-}
+export const formatDecided =
+  ({ units }: Pick<HouseholdSnapshot, 'units'>) =>
+  ({ day, kind, accepted, later, change, foodName, signs }: Answered): string => {
+    const what =
+      kind === 'portions'
+        ? `${Math.round(Math.abs(change ?? 0) * 100)} % ${(change ?? 0) < 0 ? 'less' : 'more'}`
+        : kind === 'water'
+          ? 'another rhythm of changes'
+          : `training onto ${foodName ?? 'a food'}`;
+    const said = accepted ? 'done' : later ? 'put off' : 'declined';
+    return `${formatDay(day)}: ${what}, ${said}${signs[0] ? ` (${saySeen(signs[0].seen, units)})` : ''}`;
+  };
 
 export function formatTrial({ name, from, weeks, status }: TrialRow): string {
   const result = status?.result;

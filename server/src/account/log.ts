@@ -1,5 +1,5 @@
 import type { LogName } from '@open-larder/contract';
-import { formatNumber } from '@open-larder/core/units';
+import { formatNumber, saySeen } from '@open-larder/say';
 import Papa from 'papaparse';
 import { listEvents as listBroodEvents, broods, tubsOf } from '../brood/store';
 import { listEvents as listVesselEvents, vessels } from '../culture/store';
@@ -125,7 +125,9 @@ const LINES: Record<
       food: one.foodName ?? '',
       'change %': one.change === null ? '' : Math.round(one.change * 100),
       answer: one.accepted ? 'accepted' : one.later ? 'put off' : 'declined',
-      'spoke for it': one.signs.map(({ day, says }) => `${day}: ${says}`).join('; '),
+      'spoke for it': one.signs
+        .map(({ day, seen }) => `${day}: ${saySeen(seen, household.units)}`)
+        .join('; '),
       'led to': one.ledTo?.says ?? '',
       'nitrate after mg/L': one.nitrate?.mgL ?? '',
       hand: one.hand ?? '',

@@ -1,4 +1,4 @@
-import { formatNumber } from '@open-larder/core/units';
+import { formatNumber } from '@open-larder/say';
 import type { PDFFont, PDFPage } from 'pdf-lib';
 import { fitted, INK, newDocument, QUIET, ROE, RULE, wrapped } from '../print/page';
 

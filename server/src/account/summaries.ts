@@ -1,6 +1,7 @@
-import { addDays, daysBetween, formatGrams } from '@open-larder/core';
+import { addDays, daysBetween } from '@open-larder/core';
+import { formatGrams, formatQuantity, formatMgL } from '@open-larder/say';
 import { computeGrowthStatus } from '@open-larder/core/growth';
-import { formatQuantity, scaleOf, formatMgL } from '@open-larder/core/units';
+import { scaleOf } from '@open-larder/core/units';
 import { waterLitres } from '@open-larder/core/tank';
 import type { Scope } from '../db';
 import { measuredIn } from '../group/measured';
@@ -128,7 +129,7 @@ export async function groupStory(scope: Scope, id: string, report: Told): Promis
       { head: 'Its diet now', lines: formatDiet(household.on(today).house, id, today) },
       {
         head: 'What was decided',
-        lines: known.answered.filter(({ groupId }) => groupId === id).map(formatDecided),
+        lines: known.answered.filter(({ groupId }) => groupId === id).map(formatDecided(household)),
       },
       {
         head: 'Trials',
@@ -231,7 +232,7 @@ export async function tankStory(scope: Scope, id: string, report: Told): Promise
         head: 'What was decided',
         lines: known.answered
           .filter(({ tankId, groupId }) => tankId === id || (groupId !== null && ids.has(groupId)))
-          .map((answer) => `${formatDecided(answer)} · ${answer.about}`),
+          .map((answer) => `${formatDecided(household)(answer)} · ${answer.about}`),
       },
     ],
   };

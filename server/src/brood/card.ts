@@ -1,7 +1,8 @@
 import type { BroodRow } from '@open-larder/contract';
-import { addDays, formatUnits } from '@open-larder/core';
+import { addDays } from '@open-larder/core';
+import { formatUnits, formatNumber, sayBroodWork } from '@open-larder/say';
+import type { UnitChoice } from '@open-larder/core/units';
 import type { PDFFont, PDFPage } from 'pdf-lib';
-import { formatNumber } from '@open-larder/core/units';
 import { fitted, INK, newDocument, QUIET, ROE, RULE, formatDay, wrapped } from '../print/page';
 
 /** A6 across, in points: it hangs on a tub. */
@@ -22,6 +23,7 @@ const GRID = { row: 18, box: 9, head: 54 };
 export async function broodCard(
   { name, status, work }: BroodRow,
   today: string,
+  units: UnitChoice,
 ): Promise<Uint8Array> {
   const { pdf, title, text } = await newDocument(name);
   const page = pdf.addPage([CARD.width, CARD.height]);
@@ -64,8 +66,8 @@ export async function broodCard(
   for (const feed of status.feeds) {
     line(`${feed.name}: ${formatUnits(feed.unitsPerMeal, feed.unit)}, ${timesADay(feed.meals)}`);
   }
-  for (const { says } of work.filter(({ what }) => what === 'change' || what === 'parents')) {
-    line(says, ROE);
+  for (const { what, because } of work) {
+    if (what === 'change' || what === 'parents') line(sayBroodWork(because, units).says, ROE);
   }
   y -= SIZES.gap;
   const rungs = status.rungs.filter(({ from }) => from > today).slice(0, MOST_RUNGS);

@@ -5,7 +5,8 @@ import { addEvent } from '../group/acts';
 import { readGroup } from '../group/store';
 import { speciesOf } from '../species/store';
 import { assertNotFuture } from '../household/ahead';
-import { todayOf } from '../household/store';
+import { localDay } from '../clock';
+import { readHousehold, todayOf } from '../household/store';
 import type { Context, Handlers } from '../http/mount';
 import { notFound } from '../http/problems';
 import { addBroodEvent, addTub, beginBrood, checkParents, undoBroodEvent } from './acts';
@@ -89,7 +90,9 @@ export const broodRoutes = {
 
   async printBroodCard({ params }, { scope, catalogue, clock }) {
     const brood = await readBrood(scope, catalogue, clock, params.id);
-    const pdf = await broodCard(brood, await todayOf(scope, clock));
+    const household = await readHousehold(scope);
+    const today = localDay(clock.now(), household.timeZone);
+    const pdf = await broodCard(brood, today, household);
     const fileName = `${brood.name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}-card.pdf`;
     return { fileName, base64: Buffer.from(pdf).toString('base64') };
   },

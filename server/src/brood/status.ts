@@ -39,17 +39,16 @@ export async function readBroodStatuses(
   // Earlier clutches of the same species tell of those that are on: all of them are read.
   const all = await broods(scope, null, null);
   const ids = all.map(({ id }) => id);
-  const [{ timeZone, ...units }, species, foods, cultures, tubs, events, rows, times] =
-    await Promise.all([
-      readHousehold(scope),
-      speciesOf(scope, catalogue),
-      allFoods(scope),
-      vessels(scope, null, null).then((all) => readVesselStatuses(scope, catalogue, clock, all)),
-      tubsOf(scope, ids),
-      listEvents(scope, ids),
-      tanks(scope, null, null),
-      moments(scope, null, null),
-    ]);
+  const [{ timeZone }, species, foods, cultures, tubs, events, rows, times] = await Promise.all([
+    readHousehold(scope),
+    speciesOf(scope, catalogue),
+    allFoods(scope),
+    vessels(scope, null, null).then((all) => readVesselStatuses(scope, catalogue, clock, all)),
+    tubsOf(scope, ids),
+    listEvents(scope, ids),
+    tanks(scope, null, null),
+    moments(scope, null, null),
+  ]);
   const today = localDay(clock.now(), timeZone);
   const calibrations = await bands;
   const menu = foodsForBroods(catalogue, foods, cultures);
@@ -89,7 +88,6 @@ export async function readBroodStatuses(
       lightHours: hoursOf(light),
       targetCm: row.targetCm,
       conditionDays: row.conditionDays,
-      units,
       clutches: clutches(row),
     };
     const standing = computeBroodStatus(task);

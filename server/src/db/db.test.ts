@@ -6,6 +6,7 @@ import { readConfig } from '../config';
 import { sampleTank } from '../testing/samples';
 import { camelCased } from './camel';
 import * as knowTheFish from './migrations/0002-know-the-fish';
+import * as signsAsFigures from './migrations/0026-signs-as-figures';
 import { count, startTestServer, type TestServer } from '../testing/testServer';
 import { cutPage, migrate, readCursor } from '.';
 
@@ -124,6 +125,67 @@ describe('a house from before', () => {
       { kind: 'moved', day: '2026-01-01', tankId: tank.id },
       { kind: 'moved', day: '2026-02-01', tankId: tank.id },
     ]);
+  });
+});
+
+describe('answers of an older house', () => {
+  it.each([
+    ['belly', 'flat still', { kind: 'belly', score: 2, still: true }],
+    ['belly', 'well filled', { kind: 'belly', score: 3, still: false }],
+    ['cleared', 'gone after 1 min of 15', { kind: 'cleared', minutes: 1, ofMinutes: 15 }],
+    ['left', '25 % left', { kind: 'left', share: 0.25 }],
+    ['mass', '80 % of the usual mass', { kind: 'mass', ofUsual: 0.8 }],
+    [
+      'growth',
+      'behind their kind: 2.5 cm, 5.1 cm usual',
+      { kind: 'growth', cm: 2.5, usualCm: 5.1, behind: true },
+    ],
+    [
+      'growth',
+      'growing: 1 in, 2 in usual',
+      { kind: 'growth', cm: 2.54, usualCm: 5.08, behind: false },
+    ],
+    [
+      'nitrate',
+      'nitrate is at 60 mg/L, Old loaches tolerate 20',
+      {
+        kind: 'nitrate',
+        now: true,
+        mgL: 60,
+        capMgL: 20,
+        groupName: 'Old loaches',
+        grows: false,
+      },
+    ],
+    [
+      'nitrate',
+      'it peaks at 33 mg/L; Loaches tolerate 20',
+      { kind: 'nitrate', now: false, mgL: 33, capMgL: 20, groupName: 'Loaches', grows: false },
+    ],
+    ['nitrate', 'nitrite is in the water', { kind: 'poison', which: 'nitrite' }],
+  ])('keep what spoke for them as figures: %s, «%s»', async (kind, says, seen) => {
+    const scope = server.scope('ours');
+    const [tank, groupId, id] = [tankRow(), uuidv7(), uuidv7()];
+    await scope.insert('tanks', [tank]);
+    await scope.insert('groups', [{ id: groupId, name: 'Old', speciesKey: 'x', version: 1 }]);
+    const sign = { kind, day: '2026-03-01', pull: 0.5, weight: 1, says };
+    const answer = { id, groupId, tankId: null, kind: 'portions', foodId: null, accepted: false };
+    await scope.insert('answers', [
+      {
+        ...answer,
+        later: false,
+        version: 1,
+        day: '2026-03-02',
+        at: '2026-03-02T09:00:00Z',
+        signs: [sign],
+      },
+    ]);
+    await server.db.query(signsAsFigures.up);
+    const [kept] = await scope.rows<{ signs: unknown }>(
+      'SELECT signs FROM answers WHERE household_id = :household AND id = :id',
+      { id },
+    );
+    expect(kept!.signs).toEqual([{ day: '2026-03-01', pull: 0.5, weight: 1, seen }]);
   });
 });
 

@@ -25,6 +25,7 @@ import * as existingCultures from './migrations/0022-existing-cultures';
 import * as forecasts from './migrations/0023-forecasts';
 import * as activeEvents from './migrations/0024-active-events';
 import * as feedingStyle from './migrations/0025-feeding-style';
+import * as signsAsFigures from './migrations/0026-signs-as-figures';
 
 const MIGRATIONS = [
   house,
@@ -52,6 +53,7 @@ const MIGRATIONS = [
   forecasts,
   activeEvents,
   feedingStyle,
+  signsAsFigures,
 ];
 /** Arbitrary but fixed: two servers that start together migrate one after the other. */
 const LOCK = 741_093_122;

@@ -63,8 +63,7 @@ export function writeLedger({ chance, now, today, groups, foodIds }: DemoSetting
       version: 1,
       hand: null,
       signs: signs.map((sign) => ({
-        kind: sign.kind,
-        says: sign.says,
+        seen: sign.seen,
         day: addDays(today, -sign.daysAgo),
         pull: 0.5,
         weight: 1,

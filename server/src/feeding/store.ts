@@ -1,5 +1,6 @@
 import { unitOf, type Feeding, type FeedingCreate } from '@open-larder/contract';
-import { drawDown, formatGrams } from '@open-larder/core';
+import { drawDown } from '@open-larder/core';
+import { formatGrams } from '@open-larder/say';
 import { v7 as uuidv7 } from 'uuid';
 import { returnToVessels } from '../culture/acts';
 import { AT, eventLog, type Scope } from '../db';

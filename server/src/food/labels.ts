@@ -1,5 +1,6 @@
 import type { FoodRow, LotRow } from '@open-larder/contract';
-import { goodUntil, ofDryMatter, formatGrams } from '@open-larder/core';
+import { goodUntil, ofDryMatter } from '@open-larder/core';
+import { formatGrams } from '@open-larder/say';
 import type { PDFFont, PDFPage } from 'pdf-lib';
 import { fitted, INK, newDocument, ROE, formatDay, wrapped } from '../print/page';
 

@@ -1,6 +1,7 @@
 import type { Species } from '@open-larder/catalogue';
 import type { BodyOf, GroupEvent } from '@open-larder/contract';
-import { stateOn, unlikelyLength } from '@open-larder/core';
+import { lengthDoubt, stateOn } from '@open-larder/core';
+import { askLength } from '@open-larder/say';
 import { v7 as uuidv7 } from 'uuid';
 import type { Scope } from '../db';
 import { readHousehold } from '../household/store';
@@ -19,9 +20,8 @@ async function askAboutLength(
 ): Promise<void> {
   const species = speciesMap.get(speciesKey);
   if (confirmed || !species || lengthCm === null) return;
-  if (unlikelyLength(species, lengthCm) === null) return;
-  const units = await readHousehold(scope);
-  throw invalid('confirmed', unlikelyLength(species, lengthCm, units)!);
+  if (lengthDoubt(species, lengthCm) === null) return;
+  throw invalid('confirmed', askLength(await readHousehold(scope), species, lengthCm)!);
 }
 
 /** What of an event is kept: a confirmation serves its request alone. */

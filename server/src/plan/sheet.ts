@@ -3,14 +3,12 @@ import {
   addDays,
   compileRound,
   dayOfCycle,
-  formatManner,
-  formatPreparation,
-  formatUnits,
   wallMinutes,
   type FeedingModel,
   type HouseTank,
   type RoundServing,
 } from '@open-larder/core';
+import { formatManner, formatPreparation, formatUnits } from '@open-larder/say';
 import type { PDFFont, PDFPage } from 'pdf-lib';
 import { INK, newDocument, QUIET, ROE, RULE, formatDay, wrapped } from '../print/page';
 

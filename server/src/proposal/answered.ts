@@ -66,7 +66,7 @@ export async function answeredOf(
           ? tanks.get(tankId!)
           : (groups.get(groupId)?.name ?? lives.get(groupId)?.row.name)) ?? '',
       foodName: foodId === null ? null : (foods.get(foodId) ?? null),
-      signs: signs.map((sign) => ({ kind: sign.kind, day: sign.day, says: sign.says })),
+      signs: signs.map((sign) => ({ seen: sign.seen, day: sign.day })),
       ledTo: ledToOf({ ...answer, version: 0, signs }),
       nitrate: kind === 'water' && accepted && test ? { day: test.day, mgL: test.nitrate } : null,
     };

@@ -9,7 +9,6 @@ import {
   propose,
   QUIET_DAYS,
   refusedFoods,
-  formatUnits,
   SIGNS_DAYS,
   waterProposal,
   type Effect,
@@ -21,6 +20,7 @@ import {
   type Tried,
   type WaterProposal,
 } from '@open-larder/core';
+import { formatUnits } from '@open-larder/say';
 import type { WaterRhythm } from '@open-larder/core/water/rhythm';
 import type { Scope } from '../db';
 import type { HouseholdSnapshot } from '../round/house';
@@ -135,7 +135,7 @@ export function proposalsOf(ground: ProposalContext): Proposals {
       tankId: group.tankId,
       version,
       change: effect.change,
-      signs: proposal.signs.map(({ kind, day, says }) => ({ kind, day, says })),
+      signs: proposal.signs.map(({ seen, day }) => ({ seen, day })),
       changed: effect.changed.map(({ servingId, foodId, momentId, before, after }) => {
         const food = foods.get(foodId)!;
         return {

@@ -78,14 +78,13 @@ describe('proposed portions', () => {
     const proposal = (await portions())!;
     expect(proposal).toMatchObject({ change: -0.15, groupName: 'Danios', version: 1 });
     expect(proposal.signs).toEqual([
-      { kind: 'left', day: ago(1), says: '50 % left' },
-      { kind: 'left', day: ago(3), says: '50 % left' },
+      { seen: { kind: 'left', share: 0.5 }, day: ago(1) },
+      { seen: { kind: 'left', share: 0.5 }, day: ago(3) },
     ]);
     expect(proposal.changed).toMatchObject([{ foodName: 'Fine flake', momentName: 'After work' }]);
     expect(parseFloat(proposal.changed[0]!.after)).toBeLessThan(
       parseFloat(proposal.changed[0]!.before),
     );
-    expect(proposal.why.from).toHaveLength(2);
   });
 
   it('are larger for fish that stay thin', async () => {
@@ -235,7 +234,7 @@ describe('what a proposal leads to', () => {
         id: body.id,
         about: 'Danios',
         change: -0.15,
-        signs: [{ says: '50 % left' }, { says: '50 % left' }],
+        signs: [{ seen: { share: 0.5 } }, { seen: { share: 0.5 } }],
         ledTo: { says: 'unseen' },
       },
     ]);
@@ -275,9 +274,8 @@ describe('growth', () => {
     }
     const proposal = (await proposals()).portions.find(({ groupId }) => groupId === group.id)!;
     expect(proposal.change).toBeGreaterThan(0);
-    const sign = proposal.signs.find(({ kind }) => kind === 'growth');
-    expect(sign).toMatchObject({ day: ago(3) });
-    expect(sign!.says).toContain('behind their kind');
+    const sign = proposal.signs.find(({ seen }) => seen.kind === 'growth');
+    expect(sign).toMatchObject({ day: ago(3), seen: { behind: true } });
   });
 });
 
@@ -375,7 +373,7 @@ describe('proposed changes of water', () => {
     expect(items).toMatchObject([
       { kind: 'water', about: house.tank.name, nitrate: { mgL: 22 }, ledTo: null },
     ]);
-    expect(items[0].signs[0].says).toMatch(/peaks at \d+ mg\/L; Danios tolerate/);
+    expect(items[0].signs[0].seen).toMatchObject({ kind: 'nitrate', groupName: 'Danios' });
   });
 });
 

@@ -138,7 +138,7 @@ export async function readSeen(
       today: upTo,
       targetCm: null,
     });
-    return growthSigns(status, group.stage, household.units).filter(({ day }) => day > after);
+    return growthSigns(status, group.stage).filter(({ day }) => day > after);
   };
 
   return {

@@ -1,6 +1,5 @@
 import type { Answer, AnswerCreate, Group, PlanEdit, PlanRow } from '@open-larder/contract';
-import { formatMgL } from '@open-larder/core/units';
-import { groupOnDay } from '@open-larder/core';
+import { groupOnDay, type Sign } from '@open-larder/core';
 import type { Scope } from '../db';
 import { saveDiet } from '../diet/store';
 import { readFood } from '../food/store';
@@ -85,8 +84,21 @@ async function answerWater(
   const found = watersFor(ground).find((one) => one.tank.id === tank.id);
   if (!found) throw conflict(GONE);
   const { share, everyDays, peakMgL, cap } = found.proposal;
-  const says = `it peaks at ${formatMgL(peakMgL)} mg/L; ${cap.groupName} tolerate ${cap.mgL}`;
-  const signs = [{ kind: 'nitrate' as const, day: today, pull: 0, weight: 1, says }];
+  const signs: Sign[] = [
+    {
+      seen: {
+        kind: 'nitrate',
+        now: false,
+        mgL: peakMgL,
+        capMgL: cap.mgL,
+        groupName: cap.groupName,
+        grows: false,
+      },
+      day: today,
+      pull: 0,
+      weight: 1,
+    },
+  ];
   if (!body.accepted) return { change: null, signs, version: body.version };
   const water = { ...tank.plan.water!, share, everyDays };
   const version = await writePlan(scope, household, tank.id, { ...tank.plan, water }, today);

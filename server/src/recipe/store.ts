@@ -8,7 +8,8 @@ import {
   type RecipeFields,
   type RecipeRow,
 } from '@open-larder/contract';
-import { circleOf, formatGrams } from '@open-larder/core';
+import { circleOf } from '@open-larder/core';
+import { formatGrams } from '@open-larder/say';
 import { eventLog, type Scope } from '../db';
 import { allFoods, foodColumns, readFood } from '../food/store';
 import { idUsed, notFound, invalid } from '../http/problems';

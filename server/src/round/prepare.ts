@@ -1,6 +1,7 @@
 import { preparationOf, type FoodRow, type Preparation } from '@open-larder/contract';
 import { preparingOf } from '@open-larder/contract/week';
-import { formatPreparation, formatUnits, type FeedingModel } from '@open-larder/core';
+import { type FeedingModel } from '@open-larder/core';
+import { formatPreparation, formatUnits } from '@open-larder/say';
 
 const DAY_MIN = 1440;
 /** A hatch of a day and a half, begun today, is for the day after tomorrow. */

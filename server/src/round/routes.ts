@@ -1,4 +1,5 @@
 import { compileGroupDay, compileRound, type Food } from '@open-larder/core';
+import { sayBroodWork, sayCultureWork, type SaidWork } from '@open-larder/say';
 import { localDay } from '../clock';
 import { readBroodStatuses } from '../brood/status';
 import { waterWork } from '../water/work';
@@ -14,6 +15,12 @@ import { readHouse } from './house';
 import { preparationsOn } from './prepare';
 import { roundSheet } from './sheet';
 import { viewOf } from './view';
+
+/** Work of many, as it is printed. */
+const said = <B>(
+  rows: readonly { name: string; work: readonly { because: B }[] }[],
+  say: (because: B) => SaidWork,
+) => rows.map(({ name, work }) => ({ name, work: work.map(({ because }) => say(because)) }));
 
 export const roundRoutes = {
   async getRound({ params, query }, { scope, catalogue, clock }) {
@@ -46,20 +53,16 @@ export const roundRoutes = {
         ? [
             {
               title: 'Broods',
-              work: await readBroodStatuses(
-                scope,
-                catalogue,
-                clock,
-                await broods(scope, null, null),
+              work: said(
+                await readBroodStatuses(scope, catalogue, clock, await broods(scope, null, null)),
+                (because) => sayBroodWork(because, household.units),
               ),
             },
             {
               title: 'Live shelf',
-              work: await readVesselStatuses(
-                scope,
-                catalogue,
-                clock,
-                await vessels(scope, null, null),
+              work: said(
+                await readVesselStatuses(scope, catalogue, clock, await vessels(scope, null, null)),
+                sayCultureWork,
               ),
             },
             { title: 'Water', work: await waterWork(scope, household, params.day) },

@@ -1,5 +1,6 @@
 import type { FoodRow } from '@open-larder/contract';
-import { compileRound, formatManner, formatUnits, type FeedingModel } from '@open-larder/core';
+import { compileRound, type FeedingModel } from '@open-larder/core';
+import { formatManner, formatUnits } from '@open-larder/say';
 import type { PDFFont, PDFPage } from 'pdf-lib';
 import { INK, newDocument, QUIET, RULE, formatDay, wrapped } from '../print/page';
 import { preparationsOn } from './prepare';

@@ -5,15 +5,8 @@ import {
   type RoundServingView,
   type RoundView,
 } from '@open-larder/contract';
-import {
-  formatManner,
-  formatPreparation,
-  formatUnits,
-  TRAINING_STEPS,
-  type Round,
-  type RoundServing,
-  type Training,
-} from '@open-larder/core';
+import { TRAINING_STEPS, type Round, type RoundServing, type Training } from '@open-larder/core';
+import { formatManner, formatPreparation, formatUnits } from '@open-larder/say';
 
 /** A compiled day and what became of it, as the app reads it. */
 export function viewOf(

@@ -1,5 +1,6 @@
 import { groupEvent, id as idSchema, phrase } from '@open-larder/contract';
-import { impossibleLength, lifeFault, type LifeEvent } from '@open-larder/core';
+import { lifeFault, type LifeEvent, type LifeFault } from '@open-larder/core';
+import { refuseLength, sayLifeFault } from '@open-larder/say';
 import { v7 as uuidv7 } from 'uuid';
 import { eventsThatHold, everyEvent, lifeEventOf } from '../group/life';
 import { changeLives, type NewEvent } from '../group/store';
@@ -34,7 +35,7 @@ const FIELDS = [
 ] as const;
 
 /** What happened to groups. Events are never changed: known ones must be the same, new ones are added. */
-export const takeEvents: Take = async ({ scope, today, species }, lines) => {
+export const takeEvents: Take = async ({ scope, today, species, units }, lines) => {
   const [known, groups, tanks] = await Promise.all([
     everyEvent(scope),
     scope.rows<{ id: string; name: string; speciesKey: string }>(
@@ -85,7 +86,7 @@ export const takeEvents: Take = async ({ scope, today, species }, lines) => {
     const errors = faultsOfNew(row, { today, groupIds: speciesKeyOf, tankOf });
     const kind = species.get(speciesKeyOf.get(groupId) ?? '');
     if (!errors && row.kind === 'measured' && kind) {
-      const length = impossibleLength(kind, row.lengthCm as number);
+      const length = refuseLength(units, kind, row.lengthCm as number);
       if (length) return faulty({ lengthCm: length });
     }
     if (errors) return faulty(errors);
@@ -102,7 +103,7 @@ export const takeEvents: Take = async ({ scope, today, species }, lines) => {
       lineOf.get(error.eventId) ??
       lines.findIndex((line) => groupOf(String(line.values.groupId)) === life[0]?.groupId);
     verdicts[Math.max(0, at)] = faulty({
-      '': error.sentence.replace('This would break a later event, ', ''),
+      '': sayLifeFault({ ...error, later: false } as LifeFault),
     });
   }
 

@@ -1,5 +1,5 @@
 import { blankTank, groupCreate, tankCreate, type Tank } from '@open-larder/contract';
-import { impossibleLength } from '@open-larder/core';
+import { formatQuantity, refuseLength } from '@open-larder/say';
 import { v7 as uuidv7 } from 'uuid';
 import type { z } from 'zod';
 import { startGroup } from '../group/acts';
@@ -11,7 +11,7 @@ import { faultsByField, faulty, unread, verdict, type Take, type Verdict } from 
 const USUAL_LITRES = 60;
 
 /** A house as a keeper types it: a line is a tank with one group. Unknown tanks are made. */
-export const takeHouse: Take = async ({ scope, today, species }, lines) => {
+export const takeHouse: Take = async ({ scope, today, species, units }, lines) => {
   const [known, history] = await Promise.all([tanks(scope, null, null), readHistory(scope, null)]);
   const living = groupsOn(history, today).filter((group) => !group.archived);
   const byName = new Map<string, Pick<Tank, 'id'>>(
@@ -33,7 +33,8 @@ export const takeHouse: Take = async ({ scope, today, species }, lines) => {
       )[];
       const litres = values.litres ?? (lengthCm === null ? USUAL_LITRES : null);
       if (litres === USUAL_LITRES && !values.litres) {
-        guesses.tank = `no size given: taken as ${USUAL_LITRES} L until you change it`;
+        const usual = formatQuantity(units, 'volume', USUAL_LITRES);
+        guesses.tank = `no size given: taken as ${usual} until you change it`;
       }
       const sure = Object.fromEntries(
         ['kind', 'tempC', 'ph', 'gh'].flatMap((field) =>
@@ -100,7 +101,7 @@ export const takeHouse: Take = async ({ scope, today, species }, lines) => {
     if (!read.success) return faulty(faultsByField(read.error));
     if (read.data.day > today) return faulty({ day: 'this day has not come yet' });
     const length =
-      kind && read.data.lengthCm !== null ? impossibleLength(kind, read.data.lengthCm) : null;
+      kind && read.data.lengthCm !== null ? refuseLength(units, kind, read.data.lengthCm) : null;
     if (length) return faulty({ lengthCm: length });
     const there = [...living, ...madeGroups].some(
       (group) =>

@@ -48,7 +48,10 @@ export const tableRoutes = {
     return scope.atomically(async (inside) => {
       // One table at a time: two that are checked at once could both be right, and not together.
       await inside.lock('tables');
-      const plan = await TAKES[table]({ scope: inside, today, species }, sheet.lines);
+      const plan = await TAKES[table](
+        { scope: inside, today, species, units: household },
+        sheet.lines,
+      );
       const report = reportOf(sheet, twice ? plan.verdicts : askedTwice(sheet, plan.verdicts));
       const sound = report.counts.error === 0 && report.lines.length > 0;
       if (write && sound) await plan.write();

@@ -1,5 +1,6 @@
 import type { Species } from '@open-larder/catalogue';
 import type { SheetLine, TableLine } from '@open-larder/contract';
+import type { UnitChoice } from '@open-larder/core/units';
 import type { z } from 'zod';
 import type { Scope } from '../db';
 
@@ -7,6 +8,8 @@ import type { Scope } from '../db';
 export interface Taking {
   scope: Scope;
   today: string;
+  /** What is wrong is said in the keeper's units. */
+  units: UnitChoice;
   species: ReadonlyMap<string, Species>;
 }
 

@@ -1,5 +1,5 @@
 import { refillFor } from '@open-larder/contract/refill';
-import { formatNumber, formatQuantity } from '@open-larder/core/units';
+import { sayWaterChange } from '@open-larder/say';
 import type { Scope } from '../db';
 import type { HouseholdSnapshot } from '../round/house';
 import { readWaterStatuses } from './status';
@@ -25,27 +25,7 @@ export async function waterWork(
       const next = row?.status?.next;
       if (!next || !row.litres || next.held || next.day > today) return [];
       const { buckets, parts, tempered, warmTo } = refillFor(tank, next.litres, row.litres);
-      const litres = (base: number) => formatQuantity(household.units, 'volume', base);
-      const degrees = (base: number) => formatQuantity(household.units, 'temperature', base);
-      const poured =
-        buckets.full === 0
-          ? litres(buckets.restL)
-          : `${buckets.full} buckets of ${litres(buckets.ofL)}${
-              buckets.restL >= 0.05 ? ` and ${litres(buckets.restL)}` : ''
-            }`;
-      const warmed = tempered ? `, at ${degrees(warmTo.from)} to ${degrees(warmTo.to)}` : '';
-      const of = parts
-        .map(({ name, litres: part }) => (parts.length > 1 ? `${litres(part)} ${name}` : name))
-        .join(' and ');
-      return [
-        {
-          name: tank.name,
-          work: [
-            {
-              says: `change ${litres(next.litres)}, ${formatNumber(next.share * 100, 0)} %: ${poured} of ${of}${warmed}`,
-            },
-          ],
-        },
-      ];
+      const change = { ...next, buckets, parts, warmTo: tempered ? warmTo : null };
+      return [{ name: tank.name, work: [{ says: sayWaterChange(change, household.units) }] }];
     });
 }

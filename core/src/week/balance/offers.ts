@@ -2,7 +2,7 @@ import { eatsNothing } from '../../fish';
 import { isLitter } from '../../food';
 import { fits, wasEaten } from '../../mouth';
 import { dailyNeed, largestMeal } from '../../ration';
-import { PLAIN, formatManner, wallMinutes, type DietServing, type FoodRule } from '../../round';
+import { PLAIN, mannerKey, wallMinutes, type DietServing, type FoodRule } from '../../round';
 import { eatenOf, type Drop, type FeedFood } from '../../zones';
 import { energyPerGram, foodsFor } from '../aims';
 import { tankOf, type WeekGroup, type WeekTask } from '../task';
@@ -38,7 +38,7 @@ export const alike = (a: Offer, b: Offer): boolean =>
   a.moment === b.moment &&
   a.like.zone === b.like.zone &&
   a.like.place === b.like.place &&
-  formatManner(a.like.manner) === formatManner(b.like.manner) &&
+  mannerKey(a.like.manner) === mannerKey(b.like.manner) &&
   (!a.like.manner.apart || a.group === b.group);
 
 /** The moments of a house at this tank, by the clock. */

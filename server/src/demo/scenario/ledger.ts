@@ -1,4 +1,5 @@
 import type { AnswerCreate, RatingCreate, TrialCreate } from '@open-larder/contract';
+import type { Seen } from '@open-larder/core/proposal';
 
 /** What the demo’s keeper tried, rated and decided. */
 interface Ledger {
@@ -16,7 +17,7 @@ interface Ledger {
     group: string;
     daysAgo: number;
     change: number;
-    signs: readonly { kind: 'belly' | 'left' | 'cleared'; daysAgo: number; says: string }[];
+    signs: readonly { seen: Seen; daysAgo: number }[];
   })[];
 }
 
@@ -67,8 +68,8 @@ export const LEDGER: Ledger = {
       accepted: false,
       later: false,
       signs: [
-        { kind: 'belly', daysAgo: 34, says: 'flat still' },
-        { kind: 'belly', daysAgo: 37, says: 'flat still' },
+        { seen: { kind: 'belly', score: 2, still: true }, daysAgo: 34 },
+        { seen: { kind: 'belly', score: 2, still: true }, daysAgo: 37 },
       ],
     },
   ],

@@ -1,4 +1,5 @@
-import { formatNumber, type UnitChoice } from './measures';
+import type { UnitChoice } from '@open-larder/core/units';
+import { formatNumber } from './figures';
 import { readMeasure, readNumberAlone } from './reading';
 
 /** Days that something takes at a temperature, as a keeper knows them: «6 to 8 days at 28 °C». */

@@ -1,4 +1,5 @@
-import { readDaysAt, formatDays, type UnitChoice } from '.';
+import type { UnitChoice } from '@open-larder/core/units';
+import { readDaysAt, formatDays } from '.';
 
 const metric: UnitChoice = { units: 'metric', temperature: 'C', hardness: 'dGH' };
 const us: UnitChoice = { units: 'us', temperature: 'F', hardness: 'ppm' };

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { QUIET_ROUNDING, formatRounding } from '.';
+import { QUIET_ROUNDING } from '@open-larder/core/ration';
+import { formatRounding } from '.';
 
 describe('what rounding made of a ration', () => {
   it.each([

@@ -1,13 +1,6 @@
 import fc from 'fast-check';
-import {
-  readMeasure,
-  readNumberAlone,
-  formatQuantity,
-  formatSignificant,
-  scaleOf,
-  type Measure,
-  type UnitChoice,
-} from '.';
+import { scaleOf, type Measure, type UnitChoice } from '@open-larder/core/units';
+import { readMeasure, readNumberAlone, formatQuantity, formatSignificant } from '.';
 
 const METRIC: UnitChoice = { units: 'metric', temperature: 'C', hardness: 'dGH' };
 const US: UnitChoice = { units: 'us', temperature: 'F', hardness: 'ppm' };

@@ -1,0 +1,60 @@
+import { dealtFiner, GLASS_ML, type Finer, type HandUnit } from '@open-larder/core/food';
+import { formatNumber, formatSignificant } from './figures';
+
+/** Shares that are common fractions are said as such: «½ cube», not «0.5 cube». */
+const FRACTIONS: Record<string, string> = { '0.25': '¼', '0.5': '½', '0.75': '¾' };
+
+/** «3», «½», «1¼» */
+export function formatAmount(units: number): string {
+  const whole = Math.floor(units + 1e-9);
+  const fraction = FRACTIONS[formatNumber(units - whole, 2)];
+  if (fraction === undefined) return formatNumber(units, 2);
+  return whole === 0 ? fraction : `${whole}${fraction}`;
+}
+
+/** «3 pinches», «½ cube», «1¼ tablets»; what is dealt finer in its own words. */
+export function formatUnits(
+  units: number,
+  unit: Pick<HandUnit, 'name' | 'plural' | 'step' | 'finer'>,
+): string {
+  const less = dealtFiner(units, unit);
+  if (!less) return `${formatAmount(units)} ${units > 1 ? unit.plural : unit.name}`;
+  return `${formatAmount(less.units)} ${formatFiner(less.finer, unit, less.units > 1)}`;
+}
+
+/** «mL (½ tip of a knife, crumbled, in 50 mL)», «tips of a knife» */
+function formatFiner(
+  { by, stirs, made }: Finer,
+  unit: Pick<HandUnit, 'name' | 'step'>,
+  several: boolean,
+): string {
+  if (by === 'tip') return `${several ? 'tips' : 'tip'} of a knife${made ? `, ${made}` : ''}`;
+  const what = stirs === 'halfTip' ? '½ tip of a knife' : `${formatAmount(unit.step)} ${unit.name}`;
+  const ready = made === 'thawed' ? ' thawed' : made ? `, ${made},` : '';
+  return `mL (${what}${ready} in ${GLASS_ML} mL)`;
+}
+
+/** «0.16 g»: three significant digits. */
+export function formatGrams(massG: number): string {
+  return massG < 0.01 && massG > 0
+    ? `${formatSignificant(massG * 1000)} mg`
+    : `${formatSignificant(massG)} g`;
+}
+
+/** Below this a mass that is worked out is shown in milligrams. */
+const MILLIGRAMS_BELOW_G = 0.1;
+
+/** «52 mg», «0.24 g»: to the two digits that a mass worked out from a length has. */
+export const formatBodyMass = (massG: number): string =>
+  massG < MILLIGRAMS_BELOW_G
+    ? `${formatSignificant(massG * 1000, 2)} mg`
+    : `${formatSignificant(massG, 2)} g`;
+
+/** «0.18 to 0.27 g»: what lies within one factor of a mass. */
+export function formatGramBand(massG: number, factor: number): string {
+  const low = massG / factor;
+  const high = massG * factor;
+  return massG < MILLIGRAMS_BELOW_G
+    ? `${formatSignificant(low * 1000, 2)} to ${formatSignificant(high * 1000, 2)} mg`
+    : `${formatSignificant(low, 2)} to ${formatSignificant(high, 2)} g`;
+}

@@ -1,0 +1,166 @@
+import type { BroodReason } from '@open-larder/core/brood';
+import type { UnitChoice } from '@open-larder/core/units';
+import { formatUnits } from './amounts';
+import { formatAnimals } from './animals';
+import { formatNumber, formatQuantity } from './figures';
+import { ahead, latest, someDays, times } from './time';
+
+/** What is to be done, and why. */
+export interface SaidWork {
+  says: string;
+  why: string;
+}
+
+const of = (says: string, why: string): SaidWork => ({ says, why });
+
+const STAGE_DUE = {
+  wet: 'Wet the eggs with cool, soft water',
+  hatch: 'Look whether they hatch',
+  swim: 'Look whether they swim free: they eat from that hour',
+  born: 'Look for young',
+} as const;
+
+/** Something to do for a brood, as a keeper would say it. */
+export function sayBroodWork(because: BroodReason, units: UnitChoice): SaidWork {
+  const length = (cm: number) => formatQuantity(units, 'length', cm);
+  const volume = (litres: number) => formatQuantity(units, 'volume', litres);
+  switch (because.is) {
+    case 'conditioned':
+      return of(
+        'Put them together, or go back to the usual meals',
+        `They were conditioned for ${someDays(because.days)}; heavy feeding without an end fouls the water.`,
+      );
+    case 'lastMeal':
+      return of('Their last meal is tonight', 'Tomorrow food distracts them, and fouls.');
+    case 'liveFood':
+      return of(
+        'Live food for the pair today',
+        `Every other day; ${someDays(because.days)} more of it.`,
+      );
+    case 'treated':
+      return of(
+        'No food while the treatment is in; dyes want the dark',
+        `Treated ${because.today ? 'today' : 'yesterday'}. How long and how much its label says, and a veterinarian; light and food come back when it is out.`,
+      );
+    case 'parentsFast':
+      return of(`The parents: ${because.rule}`, 'Food that they leave fouls the eggs.');
+    case 'parentsRecover':
+      return of(`The parents: ${because.rule}`, `They fasted; ${someDays(because.days)} more.`);
+    case 'parentsOut':
+      return of(`The parents: ${because.rule}`, `Their way of life: ${because.breeding}.`);
+    case 'whiteEggs':
+      return of('Take out eggs that are white; no food', 'What rots fouls the others.');
+    case 'stageDue':
+      return of(
+        STAGE_DUE[because.stage],
+        because.lateDays > 0
+          ? `${someDays(because.lateDays)} later than they were expected at the latest.`
+          : 'They are within the days on which it is expected.',
+      );
+    case 'yolk':
+      return of('No food: they live on their yolk', 'What is given now only fouls.');
+    case 'grown':
+      return of(
+        'They are past the ladder: make them a group with a plan, and end the line',
+        `They have swum for ${someDays(because.days)}, and eat as the others of their kind.`,
+      );
+    case 'nothingFits':
+      return of(
+        because.film
+          ? 'They graze the film of a grown tank'
+          : 'Nothing on the shelf fits their mouth',
+        `${someDays(because.days)} from swimming free until something does: infusoria, or powder under 100 µm.`,
+      );
+    case 'foodMissing':
+      return of(
+        `${because.name} is not there, and nothing else that fits their mouth`,
+        'Get a share of another keeper’s culture, or powder under 100 µm: today.',
+      );
+    case 'meals':
+      return sayMeals(because);
+    case 'start':
+      return sayStart(because);
+    case 'change': {
+      const builds = `Ammonia builds up within ${hoursOrDays(because.hours)}`;
+      if (because.litres === null) {
+        return of(
+          `${because.tub}: change all of it twice a day, or give them more water`,
+          `${builds}; no daily change is enough.`,
+        );
+      }
+      return of(
+        `${because.tub}: remove leftovers and change ${volume(because.litres)} after the last meal`,
+        `Use aged water at the same temperature, and siphon into a white bucket to spot fry. ${builds}.`,
+      );
+    }
+    case 'uneven':
+      return of(
+        `${because.tub}: sort them by size`,
+        `Their lengths spread by ${formatNumber(because.spread * 100, 0)} %: the large ones eat the food of the small, or the small.`,
+      );
+    case 'crowded':
+      return of(
+        `${because.tub}: move them up`,
+        `${because.count} of ${length(because.lengthCm)} need ${volume(because.wantsL)}, and have ${volume(because.litres)}.`,
+      );
+    case 'muchChanged':
+      return of(
+        `${because.tub}: move them up`,
+        'More than half of its water would have to be changed each day.',
+      );
+    case 'fighting':
+      return of(
+        `${because.tub}: part those that fight`,
+        `${because.species} of ${length(because.lengthCm)} do not tolerate each other for long.`,
+      );
+    case 'count':
+      return of(
+        `${because.tub}: count them, and measure a few`,
+        'Portions follow the number and the length.',
+      );
+    case 'sellable':
+      return of(
+        because.inDays === 0
+          ? `Ask who takes them: they are ${length(because.cm)}`
+          : `Ask who takes them: ${length(because.cm)} ${ahead(because.inDays)}`,
+        'Sale and transport by local rules; nothing is released.',
+      );
+    case 'parentsSafe':
+      return of(
+        'The parents’ tank can take them back',
+        `From ${length(because.cm)} on they no longer fit the parents’ mouths.`,
+      );
+  }
+}
+
+function sayMeals(because: Extract<BroodReason, { is: 'meals' }>): SaidWork {
+  const { name, units, unit, meals, mealsWanted, animals, live, instead } = because;
+  const each = animals === null ? '' : ` (about ${formatAnimals(animals)} each)`;
+  const helps = live ? 'live food in the tub' : 'live food beside it, or a feeder';
+  const why =
+    instead !== null
+      ? `In place of ${instead}, which is not there yet.`
+      : mealsWanted > meals
+        ? `Best in ${mealsWanted} small meals; what helps: ${helps}.`
+        : 'As often as is good for them.';
+  return of(`${name}: ${formatUnits(units, unit)}, ${times(meals)}${each}`, why);
+}
+
+function sayStart(because: Extract<BroodReason, { is: 'start' }>): SaidWork {
+  const { name, inDays, leadDays, rungInDays } = because;
+  const gives = `It gives after ${someDays(leadDays)}`;
+  if (inDays >= 0) {
+    return of(
+      `Start ${name} ${latest(inDays)}`,
+      `${gives}, and its rung begins ${ahead(rungInDays)}.`,
+    );
+  }
+  return of(
+    `Start ${name} at once`,
+    `${gives}, ${someDays(-inDays)} late for its rung ${ahead(rungInDays)}. A share of another keeper’s culture makes up for it.`,
+  );
+}
+
+/** «9 h», «7 days»: a week is not counted in hours. */
+const hoursOrDays = (hours: number): string =>
+  hours < 48 ? `${formatNumber(hours, 0)} h` : `${formatNumber(hours / 24, 0)} days`;

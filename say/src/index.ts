@@ -1,0 +1,19 @@
+/**
+ * Figures and sentences as a keeper reads them, in the household's units, and quantities as a keeper
+ * types them. The screens, the sheets and the Round share these; what only one screen says stays there.
+ */
+export { formatAmount, formatBodyMass, formatGramBand, formatGrams, formatUnits } from './amounts';
+export { formatAnimals } from './animals';
+export { sayBroodWork, type SaidWork } from './brood';
+export { sayCultureWork } from './culture';
+export { formatDays, readDaysAt, type DaysAt, type DaysReading } from './daysAt';
+export { formatMgL, formatNumber, formatQuantity, formatSignificant } from './figures';
+export { sayLabelFault, sayLabelPart } from './label';
+export { askLength, refuseLength } from './length';
+export { sayLifeFault } from './life';
+export { formatManner } from './manner';
+export { formatMinutes, formatPreparation } from './preparation';
+export { sayPortionsWhy, saySeen } from './proposal';
+export { readMeasure, readNumberAlone, type Typed } from './reading';
+export { formatRounding } from './rounding';
+export { sayWaterChange } from './waterChange';
