@@ -1,7 +1,5 @@
 import type { Account } from '@open-larder/contract';
-import { PDFDocument } from 'pdf-lib';
 import { v7 as uuidv7 } from 'uuid';
-import { newDocument } from '../print/page';
 import {
   sampleAnswer,
   sampleBrood,
@@ -18,7 +16,8 @@ import {
   smallHouse,
 } from '../testing/samples';
 import { startTestServer, type TestServer } from '../testing/testServer';
-import { toFit } from './story';
+import { partsWithin, storySheet } from './story';
+import { pagesIn } from '../testing/pdf';
 
 let server: TestServer;
 let house: Awaited<ReturnType<typeof smallHouse>>;
@@ -162,7 +161,7 @@ describe('an account of a span', () => {
 
 const pagesOf = async (path: string) => {
   const { body } = await house.ask.get(path).expect(200);
-  return { ...body, pdf: await PDFDocument.load(Buffer.from(body.base64, 'base64')) };
+  return { ...body, pages: pagesIn(body.base64).length };
 };
 
 describe('a story', () => {
@@ -177,15 +176,15 @@ describe('a story', () => {
     const trial = sampleTrial(house.group.id, sibling.id);
     await house.ask.post('/api/trials').send(trial).expect(201);
     await house.ask.post('/api/ratings').send(sampleRating(house)).expect(201);
-    const { fileName, pdf } = await pagesOf(`/api/groups/${house.group.id}/story`);
+    const { fileName, pages } = await pagesOf(`/api/groups/${house.group.id}/story`);
     expect(fileName).toBe('danios-story.pdf');
-    expect(pdf.getPageCount()).toBe(1);
+    expect(pages).toBe(1);
   });
 
   it('of a tank with its water is one page, of an empty one too', async () => {
     await water({ day: '2026-03-02', nitrate: 10 });
     await water({ day: '2026-03-08', nitrate: 60 });
-    expect((await pagesOf(`/api/tanks/${house.tank.id}/story`)).pdf.getPageCount()).toBe(1);
+    expect((await pagesOf(`/api/tanks/${house.tank.id}/story`)).pages).toBe(1);
     const empty = sampleTank({ name: 'Nobody «here»' });
     await house.ask.post('/api/tanks').send(empty).expect(201);
     const { fileName } = await pagesOf(`/api/tanks/${empty.id}/story`);
@@ -204,22 +203,18 @@ describe('the parts of a story', () => {
     lines: Array.from({ length: count }, (_, at) => `${head} ${at}, as it happened`),
   });
 
-  it('are set in letters as large as fit; what is empty is left out', async () => {
-    const { text } = await newDocument('t');
-    const few = toFit([part('a', 3), part('b', 0)], text, 500, 600);
-    expect(few.parts.map(({ head }) => head)).toEqual(['a']);
-    const many = toFit([part('a', 45)], text, 500, 600);
-    expect(many.size).toBeLessThan(few.size);
-    expect(many.parts[0]!.lines).toHaveLength(45);
+  it('leave out what is empty, and lose their oldest lines where they are too many', () => {
+    const parts = partsWithin([part('a', 200), part('b', 0), part('c', 5)], 30);
+    expect(parts.map(({ head }) => head)).toEqual(['a', 'c']);
+    expect(parts[0]!.lines).toHaveLength(30);
+    expect(parts[0]!.lines.at(-1)).toBe('and 171 more, in the app');
+    expect(parts[1]!.lines).toHaveLength(5);
   });
 
-  it('lose the oldest lines of the longest where nothing fits, and say how many', async () => {
-    const { text } = await newDocument('t');
-    const { parts } = toFit([part('a', 200), part('b', 5)], text, 500, 600);
-    expect(parts[1]!.lines).toHaveLength(5);
-    const { lines } = parts[0]!;
-    expect(lines.at(-1)).toBe(`and ${200 - (lines.length - 1)} more, in the app`);
-    expect(lines[0]).toBe('a 0, as it happened');
+  it('fit a page whatever happened, in letters that can be read', async () => {
+    const story = { title: 'A name', about: 'of long', curve: null };
+    const sheet = await storySheet({ ...story, parts: [part('a', 2000), part('b', 900)] });
+    expect(pagesIn(Buffer.from(sheet).toString('base64'))).toHaveLength(1);
   });
 });
 

@@ -7,7 +7,7 @@ import {
   type SizeKind,
 } from '@open-larder/core';
 import { formatGrams, formatUnits, formatNumber, formatQuantity, saySeen } from '@open-larder/say';
-import { formatDay } from '../print/page';
+import { formatDay } from '../print/document';
 import type { HouseholdSnapshot } from '../round/house';
 
 /** In what costs are reported: an ISO 4217 code. */

@@ -8,7 +8,7 @@ import { measuredIn } from '../group/measured';
 import { notFound } from '../http/problems';
 import { answersAfter } from '../proposal/answers';
 import { answeredOf } from '../proposal/answered';
-import { formatDay } from '../print/page';
+import { formatDay } from '../print/document';
 import { ratingsIn } from '../rating/store';
 import type { HouseholdSnapshot } from '../round/house';
 import { trialRow, trials } from '../trial/store';

@@ -1,5 +1,4 @@
 import type { BroodRow } from '@open-larder/contract';
-import { PDFDocument } from 'pdf-lib';
 import { v7 as uuidv7 } from 'uuid';
 import {
   sampleBrood,
@@ -9,6 +8,7 @@ import {
   smallHouse,
 } from '../testing/samples';
 import { startTestServer, type TestServer } from '../testing/testServer';
+import { pagesIn } from '../testing/pdf';
 
 let server: TestServer;
 let house: Awaited<ReturnType<typeof smallHouse>>;
@@ -152,9 +152,9 @@ describe('a brood', () => {
     const page = async () => {
       const { body } = await house.ask.get(`/api/broods/${brood.id}/card`).expect(200);
       expect(body.fileName).toMatch(/^a-name-as-long.*-card\.pdf$/);
-      const pdf = await PDFDocument.load(Buffer.from(body.base64, 'base64'));
-      expect(pdf.getPageCount()).toBe(1);
-      return pdf.getPage(0).getSize();
+      const pages = pagesIn(body.base64);
+      expect(pages).toHaveLength(1);
+      return pages[0]!;
     };
     expect((await page()).width).toBeGreaterThan((await page()).height);
     await report({ kind: 'swimming', day: '2026-03-02' });

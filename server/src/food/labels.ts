@@ -1,14 +1,17 @@
 import type { FoodRow, LotRow } from '@open-larder/contract';
 import { goodUntil, ofDryMatter } from '@open-larder/core';
 import { formatGrams } from '@open-larder/say';
-import type { PDFFont, PDFPage } from 'pdf-lib';
-import { fitted, INK, newDocument, ROE, formatDay, wrapped } from '../print/page';
+import type { Content, TableCell } from 'pdfmake/interfaces';
+import { formatDay, INK, printFitting, ROE, titleLine } from '../print/document';
 
 /** An A4 sheet in points, and the labels on it: two across, seven down. */
-const SHEET = { width: 595.28, height: 841.89, across: 2, down: 7, edge: 20, gap: 6 };
-const WIDTH = (SHEET.width - 2 * SHEET.edge - (SHEET.across - 1) * SHEET.gap) / SHEET.across;
-const HEIGHT = (SHEET.height - 2 * SHEET.edge - (SHEET.down - 1) * SHEET.gap) / SHEET.down;
+const SHEET = { width: 595.28, height: 841.89, across: 2, down: 7, edge: 20 };
 const PAD = 9;
+/** What a label may be, with its frame. */
+const WIDTH = (SHEET.width - 2 * SHEET.edge) / SHEET.across - 1;
+const HEIGHT = (SHEET.height - 2 * SHEET.edge) / SHEET.down - 1;
+/** Letters from large to small: the largest with which a sheet holds fourteen is taken. */
+const SIZES = [8.5, 8, 7.5, 7, 6.5, 6, 5.5, 5, 4.5, 4, 3.5, 3];
 
 /**
  * Labels for a lot, to be cut out or printed on a sheet of two by seven.
@@ -16,21 +19,53 @@ const PAD = 9;
  * @returns a PDF
  */
 export async function labelsOf(food: FoodRow, lot: LotRow, copies: number): Promise<Uint8Array> {
-  const { pdf, title, text } = await newDocument(`Labels: ${food.name}`);
   const lines = linesOf(food, lot);
-  const onSheet = SHEET.across * SHEET.down;
-  let page: PDFPage | null = null;
-  for (let index = 0; index < copies; index += 1) {
-    const at = index % onSheet;
-    if (at === 0) page = pdf.addPage([SHEET.width, SHEET.height]);
-    const column = at % SHEET.across;
-    const row = Math.floor(at / SHEET.across);
-    const x = SHEET.edge + column * (WIDTH + SHEET.gap);
-    const y = SHEET.height - SHEET.edge - row * (HEIGHT + SHEET.gap) - HEIGHT;
-    draw(page as PDFPage, { x, y, lines, title, text });
-  }
-  return pdf.save();
+  const rows = Math.ceil(copies / SHEET.across);
+  return printFitting(
+    SIZES,
+    (size) => ({
+      info: { title: `Labels: ${food.name}` },
+      pageSize: 'A4',
+      pageMargins: SHEET.edge,
+      size,
+      content: [
+        {
+          table: {
+            widths: Array<number>(SHEET.across).fill(WIDTH - 2 * PAD),
+            heights: HEIGHT - 2 * PAD,
+            dontBreakRows: true,
+            body: Array.from({ length: rows }, (_, row) =>
+              Array.from({ length: SHEET.across }, (_, at): TableCell =>
+                row * SHEET.across + at < copies
+                  ? labelOf(lines)
+                  : { text: '', border: [false, false, false, false] },
+              ),
+            ),
+          },
+          layout: {
+            hLineWidth: () => 0.6,
+            vLineWidth: () => 0.6,
+            hLineColor: () => INK,
+            vLineColor: () => INK,
+            paddingLeft: () => PAD,
+            paddingRight: () => PAD,
+            paddingTop: () => PAD,
+            paddingBottom: () => PAD,
+          },
+        },
+      ],
+    }),
+    Math.ceil(rows / SHEET.down),
+  );
 }
+
+const labelOf = ({ name, useBy, rest }: Lines): { stack: Content[] } => ({
+  stack: [
+    titleLine(name, WIDTH - 2 * PAD, 16),
+    { text: useBy, font: 'title', fontSize: 13, color: ROE },
+    ...rest,
+  ],
+});
 
 interface Lines {
   name: string;
@@ -53,31 +88,4 @@ function linesOf(food: FoodRow, lot: LotRow): Lines {
       ['fish food, not for people', ...food.cautions.people].join(' · '),
     ],
   };
-}
-
-interface Drawing {
-  x: number;
-  y: number;
-  lines: Lines;
-  title: PDFFont;
-  text: PDFFont;
-}
-
-function draw(page: PDFPage, { x, y, lines, title, text }: Drawing): void {
-  const room = WIDTH - 2 * PAD;
-  page.drawRectangle({ x, y, width: WIDTH, height: HEIGHT, borderColor: INK, borderWidth: 0.6 });
-  const left = x + PAD;
-  let top = y + HEIGHT - PAD - 14;
-  const name = fitted(lines.name, title, 16, room);
-  page.drawText(name.text, { x: left, y: top, size: name.size, font: title, color: INK });
-  top -= 19;
-  page.drawText(lines.useBy, { x: left, y: top, size: 13, font: title, color: ROE });
-  top -= 15;
-  for (const line of lines.rest) {
-    for (const piece of wrapped(line, text, 8.5, room)) {
-      if (top < y + PAD - 3) return;
-      page.drawText(piece, { x: left, y: top, size: 8.5, font: text, color: INK });
-      top -= 10.5;
-    }
-  }
 }

@@ -1,4 +1,3 @@
-import { PDFDocument } from 'pdf-lib';
 import { v7 as uuidv7 } from 'uuid';
 import {
   sampleFood,
@@ -9,6 +8,7 @@ import {
   smallHouse,
 } from '../testing/samples';
 import { startTestServer, type TestServer } from '../testing/testServer';
+import { pagesIn } from '../testing/pdf';
 
 let server: TestServer;
 beforeAll(async () => {
@@ -66,9 +66,7 @@ describe('a day’s round on one page', () => {
     const house = await smallHouse(server);
     const pages = async (day: string) => {
       const { body } = await house.ask.get(`/api/round/${day}/sheet`).expect(200);
-      const bytes = Buffer.from(body.base64, 'base64');
-      expect(bytes.subarray(0, 5).toString()).toBe('%PDF-');
-      return { name: body.fileName, count: (await PDFDocument.load(bytes)).getPageCount() };
+      return { name: body.fileName, count: pagesIn(body.base64).length };
     };
     expect(await pages('2026-03-10')).toEqual({ name: 'round-2026-03-10.pdf', count: 1 });
     expect((await pages('2020-01-01')).count).toBe(1);

@@ -1,17 +1,25 @@
 import type { FoodRow } from '@open-larder/contract';
 import { compileRound, type FeedingModel } from '@open-larder/core';
 import { formatManner, formatUnits } from '@open-larder/say';
-import type { PDFFont, PDFPage } from 'pdf-lib';
-import { INK, newDocument, QUIET, RULE, formatDay, wrapped } from '../print/page';
+import type { Content } from 'pdfmake/interfaces';
+import {
+  formatClock,
+  formatDay,
+  lowerFirst,
+  printFitting,
+  QUIET,
+  RULE,
+  tickBox,
+} from '../print/document';
 import { preparationsOn } from './prepare';
 
-/** An A4 sheet, in points. */
-const SHEET = { width: 595.28, height: 841.89, edge: 36 };
-const HEAD = 40;
+const EDGE = 36;
+/** Width of an A4 page, in points. */
+const WIDTH = 595.28;
 const GAP = 20;
-const COLUMNS = 2;
+const COLUMN = (WIDTH - 2 * EDGE - GAP) / 2;
 /** Letters from large to small: the largest with which everything fits is taken. */
-const SIZES = [14, 13, 12, 11, 10, 9, 8, 7, 6, 5, 4.5];
+const SIZES = [14, 13, 12, 11, 10, 9, 8, 7, 6, 5, 4.5, 4, 3.5, 3];
 
 type Line =
   | { kind: 'moment'; text: string }
@@ -37,20 +45,24 @@ export async function roundSheet(
   day: string,
   asked: readonly Asked[] = [],
 ): Promise<Uint8Array> {
-  const { pdf, title, text } = await newDocument(`Round: ${formatDay(day)}`);
-  const page = pdf.addPage([SHEET.width, SHEET.height]);
-  const top = SHEET.height - SHEET.edge;
-  page.drawText(formatDay(day), { x: SHEET.edge, y: top - 20, size: 22, font: title, color: INK });
   const lines = linesOf(house, foods, day, asked);
-  const room = top - HEAD - SHEET.edge;
-  let size = 0;
-  let sets: SetLine[] = [];
-  for (size of SIZES) {
-    sets = lines.map((line) => setOf(line, text, size));
-    if (columnsOf(lines, sets, room) <= COLUMNS) break;
-  }
-  draw(page, lines, sets, { title, text, size, top: top - HEAD, room });
-  return pdf.save();
+  return printFitting(SIZES, (size) => ({
+    info: { title: `Round: ${formatDay(day)}` },
+    pageSize: 'A4',
+    pageMargins: EDGE,
+    size,
+    content: [
+      { text: formatDay(day), font: 'title', fontSize: 22, marginBottom: 8 },
+      {
+        columns: [
+          { width: COLUMN, stack: keptTogether(lines, size) },
+          { width: COLUMN, text: '' },
+        ],
+        columnGap: GAP,
+        snakingColumns: true,
+      },
+    ],
+  }));
 }
 
 function linesOf(
@@ -67,7 +79,7 @@ function linesOf(
     for (const { startMin, amount, foodName, what, tankIds } of prepare) {
       lines.push({
         kind: 'task',
-        text: `${clock(startMin)} ${amount} ${lowerFirst(foodName)}: ${what}`,
+        text: `${formatClock(startMin)} ${amount} ${lowerFirst(foodName)}: ${what}`,
         quiet:
           tankIds.length === 1 ? (tanks.get(tankIds[0]!) ?? '') : `for ${tankIds.length} tanks`,
       });
@@ -75,7 +87,7 @@ function linesOf(
   }
   for (const { moment, stops } of compileRound(house, day).moments) {
     if (stops.length === 0) continue;
-    lines.push({ kind: 'moment', text: `${clock(stops[0]!.minutes)} ${moment.name}` });
+    lines.push({ kind: 'moment', text: `${formatClock(stops[0]!.minutes)} ${moment.name}` });
     for (const { tank, servings } of stops) {
       lines.push({ kind: 'tank', text: `${tank.walkOrder} ${tank.name}` });
       for (const { portion, food, group, serving, mixed } of servings) {
@@ -97,114 +109,39 @@ function linesOf(
   return lines.length > 0 ? lines : [{ kind: 'tank', text: 'Nothing to serve' }];
 }
 
-const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
-
-const clock = (minutes: number) => {
-  const of = ((Math.round(minutes) % 1440) + 1440) % 1440;
-  return `${String(Math.floor(of / 60)).padStart(2, '0')}:${String(of % 60).padStart(2, '0')}`;
-};
-
-const width = (SHEET.width - 2 * SHEET.edge - GAP * (COLUMNS - 1)) / COLUMNS;
-const indentOf = (size: number) => size * 1.6;
-const LEADING = 1.3;
-
-/** A line as it is set: its words broken to the column, and its height. */
-function setOf(line: Line, font: PDFFont, size: number) {
-  const room = line.kind === 'task' ? width - indentOf(size) : width;
-  const words = wrapped(line.text, font, size, room);
-  const quiet = line.kind === 'task' ? wrapped(line.quiet, font, size * 0.85, room) : [];
-  const above = line.kind === 'moment' ? size * 0.9 : line.kind === 'tank' ? size * 0.35 : 0;
-  const height =
-    above + (words.length * size + quiet.filter(Boolean).length * size * 0.85) * LEADING;
-  return { words, quiet: quiet.filter(Boolean), above, height };
+/** Lines with the headings above them, so that none of those is left alone at the foot of a column. */
+function keptTogether(lines: readonly Line[], size: number): Content[] {
+  const kept: Content[] = [];
+  let heads: Content[] = [];
+  for (const line of lines) {
+    heads.push(set(line, size));
+    if (line.kind !== 'task') continue;
+    kept.push({ stack: heads, unbreakable: true });
+    heads = [];
+  }
+  return [...kept, ...heads];
 }
 
-type SetLine = ReturnType<typeof setOf>;
-
-/** Height of a line with those that it heads: no heading stands alone at the foot of a column. */
-function keptHeight(lines: readonly Line[], sets: readonly SetLine[], at: number): number {
-  const { height } = sets[at]!;
-  const heads = lines[at]!.kind !== 'task' && at + 1 < lines.length;
-  return heads ? height + keptHeight(lines, sets, at + 1) : height;
-}
-
-/** How many columns of a height they take. */
-function columnsOf(lines: readonly Line[], sets: readonly SetLine[], room: number): number {
-  let columns = 1;
-  let used = 0;
-  sets.forEach(({ height }, at) => {
-    if (used + keptHeight(lines, sets, at) > room) {
-      columns += 1;
-      used = 0;
-    }
-    used += height;
-  });
-  return columns;
-}
-
-function draw(
-  page: PDFPage,
-  lines: readonly Line[],
-  sets: readonly SetLine[],
-  {
-    title,
-    text,
-    size,
-    top,
-    room,
-  }: Record<'title' | 'text', PDFFont> & {
-    size: number;
-    top: number;
-    room: number;
-  },
-): void {
-  let x = SHEET.edge;
-  let y = top;
-  lines.forEach((line, at) => {
-    const set = sets[at]!;
-    if (y - keptHeight(lines, sets, at) < top - room && x === SHEET.edge) {
-      x += width + GAP;
-      y = top;
-    }
-    y -= set.above;
-    const task = line.kind === 'task';
-    if (task) {
-      page.drawRectangle({
-        x,
-        y: y - size,
-        width: size * 0.9,
-        height: size * 0.9,
-        borderWidth: 0.8,
-        borderColor: QUIET,
-      });
-    }
-    for (const words of set.words) {
-      y -= size * LEADING;
-      page.drawText(words, {
-        x: task ? x + indentOf(size) : x,
-        y: y + size * 0.3,
-        size,
-        font: task ? text : title,
-        color: INK,
-      });
-    }
-    for (const words of set.quiet) {
-      y -= size * 0.85 * LEADING;
-      page.drawText(words, {
-        x: x + indentOf(size),
-        y: y + size * 0.3,
-        size: size * 0.85,
-        font: text,
-        color: QUIET,
-      });
-    }
-    if (line.kind === 'moment') {
-      page.drawLine({
-        start: { x, y: y },
-        end: { x: x + width, y },
-        thickness: 0.8,
-        color: RULE,
-      });
-    }
-  });
+function set(line: Line, size: number): Content {
+  switch (line.kind) {
+    case 'moment':
+      return {
+        stack: [
+          { text: line.text, font: 'title', marginTop: size * 0.8 },
+          {
+            canvas: [
+              { type: 'line', x1: 0, y1: 1, x2: COLUMN, y2: 1, lineWidth: 0.8, lineColor: RULE },
+            ],
+            marginBottom: 3,
+          },
+        ],
+      };
+    case 'tank':
+      return { text: line.text, font: 'title', marginTop: size * 0.35 };
+    case 'task':
+      return tickBox(size, [
+        line.text,
+        ...(line.quiet ? [{ text: line.quiet, fontSize: size * 0.85, color: QUIET }] : []),
+      ]);
+  }
 }
