@@ -275,11 +275,11 @@ test('the house’s week, eight weeks ahead, and a page for the wall', async ({ 
   const longest = await page.evaluate(
     () =>
       new Promise<number>((resolve) => {
-        let most = 0;
+        let max = 0;
         new PerformanceObserver((list) => {
-          for (const entry of list.getEntries()) most = Math.max(most, entry.duration);
+          for (const entry of list.getEntries()) max = Math.max(max, entry.duration);
         }).observe({ type: 'longtask', buffered: true });
-        setTimeout(() => resolve(most), 200);
+        setTimeout(() => resolve(max), 200);
       }),
   );
   test.info().annotations.push({ type: 'longest task', description: `${Math.round(longest)} ms` });

@@ -33,7 +33,7 @@ export interface Hatching {
 }
 
 /** Least window by how near the relatives are, and how much wider than theirs it is. Assumptions. */
-const LEAST: Record<HatchLevel, number> = { own: 1.2, genus: 1.3, family: 1.5 };
+const MIN: Record<HatchLevel, number> = { own: 1.2, genus: 1.3, family: 1.5 };
 const WIDER: Record<HatchLevel, number> = { own: 1, genus: 1.1, family: 1.3 };
 
 /** Ways of breeding in which no hatching is waited for. */
@@ -76,7 +76,7 @@ export function hatchingFor(species: Described, rows: readonly HatchingRow[]): H
       hatchDays,
       swimDays: swimDegreeDays === null ? hatchDays * after : swimDegreeDays / tempC,
       tempC,
-      unsure: Math.max(LEAST.own, species.hatchSpread ?? 1),
+      unsure: Math.max(MIN.own, species.hatchSpread ?? 1),
       source: species.sourceBreeding,
     };
   }
@@ -86,7 +86,7 @@ export function hatchingFor(species: Described, rows: readonly HatchingRow[]): H
     ...related,
     taxon: row.taxon,
     level: row.level,
-    unsure: Math.max(LEAST[row.level], WIDER[row.level] * spread),
+    unsure: Math.max(MIN[row.level], WIDER[row.level] * spread),
     source: row.source,
   };
 }

@@ -9,7 +9,7 @@ import { HATCH_LEVELS, type HatchingRow } from './hatching';
 import { PAIR_LEVELS, type LengthMass } from './lengthMass';
 import { checkedFoodEntry, resolveFood, type GenericFood } from './foods';
 import { speciesEntry } from './species';
-import { wayEntry, type Way } from './ways';
+import { strategyEntry, type BreedingStrategy } from './breedingStrategies';
 import { BREEDINGS, SHAPES } from './vocabulary';
 import { checkAgainst, cellReader, type TableSchema } from './tableSchema';
 
@@ -187,19 +187,23 @@ export const parseFoods = (text: string, schema: TableSchema): GenericFood[] =>
 export const parseCultures = (text: string, schema: TableSchema): CultureKind[] =>
   parseRows('cultures.csv', text, schema, cultureEntry, (key, entry) => ({ key, ...entry }));
 
-export const parseWays = (text: string, schema: TableSchema): Way[] =>
-  parseRows('ways.csv', text, schema, wayEntry, (key, entry) => ({ key, ...entry }));
+export const parseStrategies = (text: string, schema: TableSchema): BreedingStrategy[] =>
+  parseRows('breedingStrategies.csv', text, schema, strategyEntry, (key, entry) => ({
+    key,
+    ...entry,
+  }));
 
 const read = (name: string) => readFileSync(join(__dirname, '..', name), 'utf8');
 export const readSchema = (
-  table: 'species' | 'foods' | 'cultures' | 'ways' | 'lengthMass' | 'hatching' | 'growth',
+  table:
+    'species' | 'foods' | 'cultures' | 'breedingStrategies' | 'lengthMass' | 'hatching' | 'growth',
 ): TableSchema => JSON.parse(read(`${table}.schema.json`)) as TableSchema;
 
 export interface Catalogue extends Relatives {
   species: Species[];
   foods: GenericFood[];
   cultures: CultureKind[];
-  ways: Way[];
+  strategies: BreedingStrategy[];
 }
 
 /** The shipped catalogue, read from its CSV files and validated. */
@@ -214,6 +218,6 @@ export function loadCatalogue(): Catalogue {
     species: parseSpecies(read('species.csv'), readSchema('species'), relatives),
     foods: parseFoods(read('foods.csv'), readSchema('foods')),
     cultures: parseCultures(read('cultures.csv'), readSchema('cultures')),
-    ways: parseWays(read('ways.csv'), readSchema('ways')),
+    strategies: parseStrategies(read('breedingStrategies.csv'), readSchema('breedingStrategies')),
   };
 }

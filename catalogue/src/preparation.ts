@@ -25,9 +25,9 @@ export type PreparationStep = z.infer<typeof preparationStep>;
 
 export const preparationSteps = z.array(preparationStep).max(6, 'keep it to six steps');
 
-function minutes(what: string, most: number) {
-  const sentence = `${what} must lie between 0 and ${most} minutes`;
-  return z.number(sentence).min(0, sentence).max(most, sentence);
+function minutes(what: string, max: number) {
+  const sentence = `${what} must lie between 0 and ${max} minutes`;
+  return z.number(sentence).min(0, sentence).max(max, sentence);
 }
 
 const WRITTEN = /^([a-z -]+?) (\d+)\/(\d+)(?:\/(\d+(?:\.\d+)?))?$/;

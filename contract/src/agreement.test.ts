@@ -147,8 +147,8 @@ function rowsOf({
 
 /** The same fifty in every run: what fails can be looked at again. */
 const RUNS = { numRuns: 50, seed: 20_261_129, endOnFailure: true };
-const close = (one: number, other: number, share: number, least = 1e-6) =>
-  expect(Math.abs(one - other)).toBeLessThanOrEqual(Math.max(least, share * Math.abs(other)));
+const close = (one: number, other: number, share: number, min = 1e-6) =>
+  expect(Math.abs(one - other)).toBeLessThanOrEqual(Math.max(min, share * Math.abs(other)));
 
 describe('over fifty random households', () => {
   it('need, share, and grams served and eaten are one figure in every place', () => {

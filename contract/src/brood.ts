@@ -1,5 +1,5 @@
 import { BREEDINGS } from '@open-larder/catalogue';
-import type { Way } from '@open-larder/catalogue/ways';
+import type { BreedingStrategy } from '@open-larder/catalogue/breedingStrategies';
 import type { BroodStatus, BroodWork } from '@open-larder/core/brood';
 import {
   BROOD_EVENTS,
@@ -13,10 +13,10 @@ import { dietEdit } from './diet';
 import { between, chosen, day, hand, id, instant, name, phrase, version } from './basics';
 
 /** Rows are validated when the catalogue is loaded; on the wire only their presence is checked. */
-export const way = z.custom<Way>(
+export const strategy = z.custom<BreedingStrategy>(
   (row) => typeof row === 'object' && row !== null && 'breeding' in row,
 );
-export const ways = z.object({ ways: z.array(way) });
+export const strategies = z.object({ strategies: z.array(strategy) });
 
 /** What is said of a brood, and may be corrected: the practices among it. */
 const fields = {

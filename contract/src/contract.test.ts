@@ -17,7 +17,7 @@ import {
   routes,
   spanQuery,
   tankCreate,
-  faultsOf,
+  errorsOf,
   type RouteName,
 } from '.';
 
@@ -114,7 +114,7 @@ const household = {
 function sentence(schema: z.ZodType, value: unknown, path: string): string | null {
   const read = schema.safeParse(value);
   if (read.success) return null;
-  return faultsOf(read.error).find((error) => error.path === path)?.message ?? 'elsewhere';
+  return errorsOf(read.error).find((error) => error.path === path)?.message ?? 'elsewhere';
 }
 
 describe('what is right is accepted', () => {
@@ -242,7 +242,7 @@ describe('what is wrong is answered at its field, in words', () => {
     for (const schema of [tankCreate, groupCreate, foodCreate, dietEdit, feedingCreate]) {
       const read = schema.safeParse({});
       expect(read.success).toBe(false);
-      for (const { path, message } of faultsOf(read.error as z.ZodError)) {
+      for (const { path, message } of errorsOf(read.error as z.ZodError)) {
         expect(path).not.toBe('');
         expect(message.length).toBeGreaterThan(5);
       }
@@ -283,8 +283,8 @@ describe('the table of routes', () => {
   it.each(names)('%s names its parameters in its path', (name) => {
     const { path, params, summary, method, access } = routes[name];
     // A guest reads; who changes something at least logs what was done.
-    const least = method === 'get' ? 'anyone' : 'feeder';
-    expect(ACCESS.indexOf(access)).toBeGreaterThanOrEqual(ACCESS.indexOf(least));
+    const min = method === 'get' ? 'anyone' : 'feeder';
+    expect(ACCESS.indexOf(access)).toBeGreaterThanOrEqual(ACCESS.indexOf(min));
     const inPath = [...path.matchAll(/:(\w+)/g)].map((match) => match[1]).sort();
     expect(Object.keys((params as z.ZodObject).shape).sort()).toEqual(inPath);
     expect(summary.length).toBeGreaterThan(8);

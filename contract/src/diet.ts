@@ -1,11 +1,11 @@
-import { MOST_AFTER_MIN, MOST_CYCLE_DAYS, MOST_SPOTS } from '@open-larder/core/round';
+import { MAX_AFTER_MIN, MAX_CYCLE_DAYS, MAX_SPOTS } from '@open-larder/core/round';
 import { z } from 'zod';
 import { between, id, phrase, weekdays } from './basics';
 
 /** How it is given, beyond when, where and how much. */
 const manner = z.object({
-  afterMin: between(0, MOST_AFTER_MIN, 'minutes after the moment').int('give whole minutes'),
-  spots: between(1, MOST_SPOTS, 'the number of places').int('count whole places'),
+  afterMin: between(0, MAX_AFTER_MIN, 'minutes after the moment').int('give whole minutes'),
+  spots: between(1, MAX_SPOTS, 'the number of places').int('count whole places'),
   carried: z.boolean(),
   soaked: z.boolean(),
   apart: z.boolean(),
@@ -19,9 +19,9 @@ export const dietServing = z.object({
   place: phrase,
   /** Days of the tank's cycle; of a week the ISO weekdays. */
   days: z
-    .array(z.int().min(1).max(MOST_CYCLE_DAYS))
+    .array(z.int().min(1).max(MAX_CYCLE_DAYS))
     .min(1, 'choose at least one day')
-    .max(MOST_CYCLE_DAYS)
+    .max(MAX_CYCLE_DAYS)
     .refine((days) => new Set(days).size === days.length, 'a day is listed twice'),
   weight: between(0.05, 20, 'the share of the day'),
   ownUnits: between(0.05, 10_000, 'the amount').nullable(),

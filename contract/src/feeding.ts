@@ -6,7 +6,7 @@ export type Outcome = (typeof OUTCOMES)[number];
 
 /**
  * A serving that happened. Sent with a client-made UUIDv7, so that a repeated send changes nothing.
- * `units` is what the hand dealt: 0 where it was skipped.
+ * `units` is what the hand served: 0 where it was skipped.
  */
 export const feedingCreate = z
   .object({

@@ -20,7 +20,7 @@ const unit = z.object({
   name: z.string().trim().min(1, 'name the unit, such as pinch').max(30),
   plural: z.string().trim().min(1, 'give the plural, such as pinches').max(30),
   massG: between(0.00001, 1000, 'the mass of one unit in grams'),
-  step: between(0.05, 10, 'the smallest part a hand can deal'),
+  step: between(0.05, 10, 'the smallest part a hand can measure'),
 });
 
 const millimetres = (what: string) => between(0.001, 400, `${what} in mm`).nullable();

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { id } from './basics';
 
-/** Foods whose hand unit was corrected with the catalogue, until the keeper has seen it. */
+/** Foods whose serving unit was corrected with the catalogue, until the keeper has seen it. */
 export const foodCorrections = z.object({
   foods: z.array(
     z.object({

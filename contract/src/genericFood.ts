@@ -38,7 +38,7 @@ export function fieldsOfGeneric(food: GenericFood): FoodFields {
   };
 }
 
-/** A food of which nothing is known but its hand unit: no guess that looks like a fact. */
+/** A food of which nothing is known but its serving unit: no guess that looks like a fact. */
 export const blankFood = {
   name: '',
   kind: 'dry',

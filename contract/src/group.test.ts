@@ -2,7 +2,7 @@ import { LIFE_KINDS } from '@open-larder/core';
 import type { z } from 'zod';
 import {
   eventWithdrawal,
-  faultsOf,
+  errorsOf,
   groupEdit,
   groupEvent,
   groupMerge,
@@ -26,7 +26,7 @@ const says = (schema: z.ZodType, value: unknown): Record<string, string> => {
   const read = schema.safeParse(value);
   return read.success
     ? {}
-    : Object.fromEntries(faultsOf(read.error).map(({ path, message }) => [path, message]));
+    : Object.fromEntries(errorsOf(read.error).map(({ path, message }) => [path, message]));
 };
 
 describe('what happens to a group', () => {

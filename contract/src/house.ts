@@ -12,7 +12,7 @@ import type { Species } from '@open-larder/catalogue';
 import type { DietEdit } from './diet';
 import type { FoodRow } from './food';
 import type { Group } from './group';
-import { unitOf, type UnitRow } from './handUnit';
+import { unitOf, type UnitRow } from './servingUnit';
 import type { HouseholdSettings } from './household';
 import type { MomentRow } from './moment';
 import type { Tank } from './tank';

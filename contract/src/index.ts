@@ -11,7 +11,7 @@ export * from './forecast';
 export * from './foodCorrection';
 export * from './genericFood';
 export * from './group';
-export * from './handUnit';
+export * from './servingUnit';
 export * from './stepsNow';
 export * from './house';
 export * from './household';

@@ -81,7 +81,7 @@ export const paths = {
   listVesselEvents: ['get', '/api/vessels/:id/events', 'guest'],
   addVesselEvent: ['post', '/api/vessels/:id/events', 'feeder'],
   undoVesselEvent: ['post', '/api/vessel-events/:id/undo', 'feeder'],
-  getWays: ['get', '/api/ways', 'guest'],
+  getStrategies: ['get', '/api/breeding-strategies', 'guest'],
   listBroods: ['get', '/api/broods', 'guest'],
   createBrood: ['post', '/api/broods', 'keeper'],
   beginConditioning: ['post', '/api/conditionings', 'keeper'],

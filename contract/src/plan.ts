@@ -1,5 +1,5 @@
 import { LIFE_KINDS } from '@open-larder/core/group';
-import { MOST_CYCLE_DAYS } from '@open-larder/core/round';
+import { MAX_CYCLE_DAYS } from '@open-larder/core/round';
 import {
   FEEDING_STYLES,
   FEEDING_STYLE_KEYS,
@@ -14,7 +14,7 @@ const cycle = z.object({
   days: z
     .int('count whole days')
     .min(1, 'a cycle has at least one day')
-    .max(MOST_CYCLE_DAYS, `a cycle has at most ${MOST_CYCLE_DAYS} days`),
+    .max(MAX_CYCLE_DAYS, `a cycle has at most ${MAX_CYCLE_DAYS} days`),
   from: day,
 });
 

@@ -16,6 +16,6 @@ export const problem = z.object({
 export type Problem = z.infer<typeof problem>;
 
 /** Faults of a Zod check as problem `errors`. */
-export function faultsOf(error: z.ZodError): NonNullable<Problem['errors']> {
+export function errorsOf(error: z.ZodError): NonNullable<Problem['errors']> {
   return error.issues.map((issue) => ({ path: issue.path.join('.'), message: issue.message }));
 }

@@ -88,7 +88,7 @@ const trained = z.object({
   foodName: z.string(),
   withFoodName: z.string(),
   servingId: id,
-  dealt: z.number(),
+  served: z.number(),
   refused: z.number(),
   newcomerDays: z.number().nullable(),
 });

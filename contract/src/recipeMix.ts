@@ -20,7 +20,7 @@ export function partsOf(ingredients: Mixed['ingredients'], foods: Foods): Part[]
 export const mixOf = (recipe: Mixed, foods: Foods): Mixture =>
   mixture(partsOf(recipe.ingredients, foods), recipe);
 
-/** What a hand deals of it; its mass follows from the tray. */
+/** What a hand measures of it; its mass follows from the tray. */
 const PIECE = { name: 'piece', plural: 'pieces', massG: 1, step: 0.5 };
 /** Cut frozen, a piece thaws in about this long. Assumption. */
 const THAW = { kind: 'thaw' as const, leadMin: 20, workMin: 1, toMm: null };

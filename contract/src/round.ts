@@ -24,7 +24,7 @@ const roundServing = z.object({
     plural: z.string(),
     massG: z.number(),
     step: z.number(),
-    /** How less than a step is dealt. */
+    /** How less than a step is served. */
     finer: z
       .array(
         z.object({

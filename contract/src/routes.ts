@@ -13,7 +13,7 @@ import {
   broodTubEdit,
   conditioningBegin,
   conditioningEnd,
-  ways,
+  strategies,
 } from './brood';
 import {
   cultureKinds,
@@ -275,7 +275,7 @@ export const routes = {
   addLot: change('addLot', 'Buy another lot of a food', lotCreate, food),
   editLot: change('editLot', 'Correct price and dates of a lot', lotEdit, lot),
   countLot: change('countLot', 'Count what is really left of a lot', lotCount, lot),
-  addWeighing: change('addWeighing', 'Weigh a hand unit in', weighingCreate, food),
+  addWeighing: change('addWeighing', 'Weigh a serving unit in', weighingCreate, food),
   undoWeighing: change('undoWeighing', 'Take a weighing back', weighingUndo, food),
   listRecipes: list('listRecipes', 'Recipes of one’s own, with their batches', recipe),
   createRecipe: create(
@@ -299,7 +299,7 @@ export const routes = {
     response: printed,
   }),
   getFoodCorrections: route('getFoodCorrections', {
-    summary: 'Foods whose hand unit was corrected with the catalogue, until that was seen',
+    summary: 'Foods whose serving unit was corrected with the catalogue, until that was seen',
     response: foodCorrections,
   }),
   seeFoodCorrections: create(
@@ -391,9 +391,9 @@ export const routes = {
     vessel,
   ),
   undoVesselEvent: change('undoVesselEvent', 'Take an event back', vesselEventUndo, vessel),
-  getWays: route('getWays', {
+  getStrategies: route('getStrategies', {
     summary: 'Ways of life from spawning to the first food, with their sources',
-    response: ways,
+    response: strategies,
   }),
   listBroods: list('listBroods', 'Broods today, and what to do', brood),
   createBrood: create('createBrood', 'Begin the line of a brood', broodCreate, brood),

@@ -52,7 +52,7 @@ export const tankFields = z.object({
 type Fields = z.infer<typeof tankFields>;
 
 /** What is wrong with a tank as a whole, at the field to change; null where all fits. */
-export function tankFault(tank: Fields): { path: keyof Fields; message: string } | null {
+export function tankError(tank: Fields): { path: keyof Fields; message: string } | null {
   if (tank.litres === null && !(tank.lengthCm && tank.widthCm && tank.heightCm)) {
     return { path: 'litres', message: 'give length, width and height, or the litres' };
   }
@@ -66,8 +66,8 @@ export function tankFault(tank: Fields): { path: keyof Fields; message: string }
   if ((tank.film === null) !== (tank.filmOn === null)) {
     return { path: 'filmOn', message: 'say both what the film looks like and when it was seen' };
   }
-  const most = mostLitres(tank);
-  if (tank.litres !== null && most !== null && tank.litres > most) {
+  const max = maxLitres(tank);
+  if (tank.litres !== null && max !== null && tank.litres > max) {
     return {
       path: 'litres',
       message: 'a tank of these measures holds less than that; check both',
@@ -77,7 +77,7 @@ export function tankFault(tank: Fields): { path: keyof Fields; message: string }
 }
 
 /** Litres up to the rim with nothing else in it; null where the measures are not all known. */
-function mostLitres(tank: Fields): number | null {
+function maxLitres(tank: Fields): number | null {
   if (!tank.lengthCm || !tank.widthCm || !tank.heightCm) return null;
   const full: TankWater = {
     ...tank,
@@ -92,7 +92,7 @@ function mostLitres(tank: Fields): number | null {
 
 function sized<Schema extends z.ZodType<Fields>>(schema: Schema) {
   return schema.superRefine((tank, context) => {
-    const error = tankFault(tank);
+    const error = tankError(tank);
     if (error) context.addIssue({ code: 'custom', path: [error.path], message: error.message });
   });
 }

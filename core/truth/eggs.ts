@@ -44,8 +44,8 @@ const USUAL: readonly [
 
 export const eggs: Truth[] = USUAL.flatMap(([key, tempC, hatch, swim, source = 'Practice']) => {
   const row = species(key);
-  const way = catalogue.ways.find(({ breeding }) => breeding === row.breeding)!;
-  const report = hatching(broodTraits(row, way).eggs!, () => tempC);
+  const strategy = catalogue.strategies.find(({ breeding }) => breeding === row.breeding)!;
+  const report = hatching(broodTraits(row, strategy).eggs!, () => tempC);
   const of = (topic: string, [low, high]: readonly [number, number], computed: number): Truth => ({
     topic,
     what: `${row.common}, ${tempC} °C`,

@@ -82,7 +82,7 @@ export const foods: Truth[] = [
   ...COUNTED.map((row) => {
     const expected = unitMassFromSize(row);
     return {
-      topic: 'Mass of a hand unit against its size',
+      topic: 'Mass of a serving unit against its size',
       what: `${row.name}, one ${row.unitName}`,
       source: 'Volume by form × density',
       unit: 'g',

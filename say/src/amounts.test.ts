@@ -1,5 +1,5 @@
-import type { HandUnit } from '@open-larder/core/food';
-import { finersOf, toHandUnits } from '@open-larder/core/food';
+import type { ServingUnit } from '@open-larder/core/food';
+import { finersOf, toServingUnits } from '@open-larder/core/food';
 import {
   formatAnimals,
   formatBodyMass,
@@ -58,7 +58,7 @@ const unitOf = (
   name: string,
   massG: number,
   step: number,
-): HandUnit => {
+): ServingUnit => {
   const unit = { name, plural: `${name}s`, massG, step };
   return { ...unit, finer: finersOf({ ...food, unit }) };
 };
@@ -84,7 +84,7 @@ describe('less than the smallest step', () => {
     ],
     ['a little under a step stays a step', whole, 0.1, '¼ tablet'],
   ])('%s', (_, unit, massG, says) => {
-    const units = toHandUnits(massG, unit);
+    const units = toServingUnits(massG, unit);
     expect(formatUnits(units, unit)).toBe(says);
   });
 });

@@ -1,4 +1,4 @@
-import { dealtFiner, GLASS_ML, type Finer, type HandUnit } from '@open-larder/core/food';
+import { finerMeasure, GLASS_ML, type Finer, type ServingUnit } from '@open-larder/core/food';
 import { formatNumber, formatSignificant } from './figures';
 
 /** Shares that are common fractions are said as such: «½ cube», not «0.5 cube». */
@@ -12,12 +12,12 @@ export function formatAmount(units: number): string {
   return whole === 0 ? fraction : `${whole}${fraction}`;
 }
 
-/** «3 pinches», «½ cube», «1¼ tablets»; what is dealt finer in its own words. */
+/** «3 pinches», «½ cube», «1¼ tablets»; what is served finer in its own words. */
 export function formatUnits(
   units: number,
-  unit: Pick<HandUnit, 'name' | 'plural' | 'step' | 'finer'>,
+  unit: Pick<ServingUnit, 'name' | 'plural' | 'step' | 'finer'>,
 ): string {
-  const less = dealtFiner(units, unit);
+  const less = finerMeasure(units, unit);
   if (!less) return `${formatAmount(units)} ${units > 1 ? unit.plural : unit.name}`;
   return `${formatAmount(less.units)} ${formatFiner(less.finer, unit, less.units > 1)}`;
 }
@@ -25,7 +25,7 @@ export function formatUnits(
 /** «mL (½ tip of a knife, crumbled, in 50 mL)», «tips of a knife» */
 function formatFiner(
   { by, stirs, made }: Finer,
-  unit: Pick<HandUnit, 'name' | 'step'>,
+  unit: Pick<ServingUnit, 'name' | 'step'>,
   several: boolean,
 ): string {
   if (by === 'tip') return `${several ? 'tips' : 'tip'} of a knife${made ? `, ${made}` : ''}`;

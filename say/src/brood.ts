@@ -6,12 +6,12 @@ import { formatNumber, formatQuantity } from './figures';
 import { ahead, latest, someDays, times } from './time';
 
 /** What is to be done, and why. */
-export interface SaidWork {
+export interface WorkLabels {
   says: string;
   why: string;
 }
 
-const of = (says: string, why: string): SaidWork => ({ says, why });
+const of = (says: string, why: string): WorkLabels => ({ says, why });
 
 const STAGE_DUE = {
   wet: 'Wet the eggs with cool, soft water',
@@ -21,7 +21,7 @@ const STAGE_DUE = {
 } as const;
 
 /** Something to do for a brood, as a keeper would say it. */
-export function sayBroodWork(because: BroodReason, units: UnitChoice): SaidWork {
+export function formatBroodWork(because: BroodReason, units: UnitChoice): WorkLabels {
   const length = (cm: number) => formatQuantity(units, 'length', cm);
   const volume = (litres: number) => formatQuantity(units, 'volume', litres);
   switch (because.is) {
@@ -77,9 +77,9 @@ export function sayBroodWork(because: BroodReason, units: UnitChoice): SaidWork 
         'Get a share of another keeper’s culture, or powder under 100 µm: today.',
       );
     case 'meals':
-      return sayMeals(because);
+      return formatMeals(because);
     case 'start':
-      return sayStart(because);
+      return formatStart(because);
     case 'change': {
       const builds = `Ammonia builds up within ${hoursOrDays(because.hours)}`;
       if (because.litres === null) {
@@ -133,7 +133,7 @@ export function sayBroodWork(because: BroodReason, units: UnitChoice): SaidWork 
   }
 }
 
-function sayMeals(because: Extract<BroodReason, { is: 'meals' }>): SaidWork {
+function formatMeals(because: Extract<BroodReason, { is: 'meals' }>): WorkLabels {
   const { name, units, unit, meals, mealsWanted, animals, live, instead } = because;
   const each = animals === null ? '' : ` (about ${formatAnimals(animals)} each)`;
   const helps = live ? 'live food in the tub' : 'live food beside it, or a feeder';
@@ -146,7 +146,7 @@ function sayMeals(because: Extract<BroodReason, { is: 'meals' }>): SaidWork {
   return of(`${name}: ${formatUnits(units, unit)}, ${times(meals)}${each}`, why);
 }
 
-function sayStart(because: Extract<BroodReason, { is: 'start' }>): SaidWork {
+function formatStart(because: Extract<BroodReason, { is: 'start' }>): WorkLabels {
   const { name, inDays, leadDays, rungInDays } = because;
   const gives = `It gives after ${someDays(leadDays)}`;
   if (inDays >= 0) {

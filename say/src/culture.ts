@@ -1,9 +1,9 @@
 import type { WorkReason } from '@open-larder/core/culture';
-import type { SaidWork } from './brood';
+import type { WorkLabels } from './brood';
 import { ago, someDays } from './time';
 
 /** Something to do at a vessel, as a keeper would say it. */
-export function sayCultureWork(because: WorkReason): SaidWork {
+export function formatCultureWork(because: WorkReason): WorkLabels {
   switch (because.is) {
     case 'changedSince':
       return {

@@ -4,16 +4,16 @@
  */
 export { formatAmount, formatBodyMass, formatGramBand, formatGrams, formatUnits } from './amounts';
 export { formatAnimals } from './animals';
-export { sayBroodWork, type SaidWork } from './brood';
-export { sayCultureWork } from './culture';
+export { formatBroodWork, type WorkLabels } from './brood';
+export { formatCultureWork } from './culture';
 export { formatDays, readDaysAt, type DaysAt, type DaysReading } from './daysAt';
 export { formatMgL, formatNumber, formatQuantity, formatSignificant } from './figures';
-export { sayLabelFault, sayLabelPart } from './label';
+export { formatLabelError, formatLabelPart } from './label';
 export { askLength, refuseLength } from './length';
-export { sayLifeFault } from './life';
+export { formatLifeError } from './life';
 export { formatManner } from './manner';
 export { formatMinutes, formatPreparation } from './preparation';
-export { sayPortionsWhy, saySeen } from './proposal';
+export { portionsWhy, formatSign } from './proposal';
 export { readMeasure, readNumberAlone, type Typed } from './reading';
 export { formatRounding } from './rounding';
-export { sayWaterChange } from './waterChange';
+export { formatWaterChange } from './waterChange';

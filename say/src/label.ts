@@ -1,14 +1,14 @@
 import type { FoodKind } from '@open-larder/catalogue';
-import type { LabelFault, LabelPart } from '@open-larder/core/label';
+import type { LabelError, LabelPart } from '@open-larder/core/label';
 
 /** Where a figure of a label comes from. */
-export function sayLabelPart({ words, dry }: LabelPart, kind: FoodKind): string {
+export function formatLabelPart({ words, dry }: LabelPart, kind: FoodKind): string {
   if (words === null) return `not on the label: usual for ${kind} food`;
   return `«${words}${dry ? ', of dry matter' : ''}»`;
 }
 
 /** What is wrong with a label, and what to do. */
-export function sayLabelFault(fault: LabelFault): string {
+export function formatLabelError(fault: LabelError): string {
   switch (fault.is) {
     case 'unread':
       return `the label names ${fault.nutrients.join(' and ')}, but the figure could not be read; type it in`;

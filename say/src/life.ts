@@ -1,4 +1,4 @@
-import type { Counts, LifeFault, SizeKind } from '@open-larder/core/group';
+import type { Counts, LifeError, SizeKind } from '@open-larder/core/group';
 
 const LOSS: Partial<Record<SizeKind, string>> = {
   died: 'the loss of',
@@ -18,7 +18,7 @@ function formatCounts({ males, females, unsexed }: Counts): string {
 }
 
 /** What is wrong with a group's events, and what to do. */
-export function sayLifeFault(fault: LifeFault): string {
+export function formatLifeError(fault: LifeError): string {
   if (fault.fault === 'inNoTank') {
     return `on ${fault.day} the group was in no tank yet; choose the day it came or a later one`;
   }

@@ -5,7 +5,7 @@ import { worded, type Why } from '@open-larder/core/why';
 import { formatMgL, formatQuantity } from './figures';
 
 /** What was seen, in words: «gone after 1 min of 15», «flat still». */
-export function saySeen(seen: Seen, units: UnitChoice): string {
+export function formatSign(seen: Seen, units: UnitChoice): string {
   switch (seen.kind) {
     case 'belly':
       return `${BELLY_WORDS[seen.score]}${seen.still ? ' still' : ''}`;
@@ -40,12 +40,12 @@ const LABELS: Record<Seen['kind'], string> = {
 };
 
 /** Why other portions are proposed, down to what was seen. */
-export function sayPortionsWhy(
+export function portionsWhy(
   { why, signs }: { why: Why; signs: readonly Pick<Sign, 'seen' | 'day'>[] },
   units: UnitChoice,
 ): Why {
   const from = signs.map(({ seen, day }) => {
-    const [label, says] = [`${LABELS[seen.kind]}, ${day}`, saySeen(seen, units)];
+    const [label, says] = [`${LABELS[seen.kind]}, ${day}`, formatSign(seen, units)];
     return LABELS[seen.kind] === 'Water'
       ? worded(label, says, 'assumed', 'forecast of the tank’s water')
       : worded(label, says, 'measured', 'seen by the keeper');

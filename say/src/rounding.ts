@@ -1,8 +1,8 @@
 import { QUIET_ROUNDING } from '@open-larder/core/ration';
 
 /**
- * What rounding to hand units, or the keeper, made of a ration: «9 % under the need».
- * @param ofWanted what is dealt ÷ what is needed
+ * What rounding to serving units, or the keeper, made of a ration: «9 % under the need».
+ * @param ofWanted what is served ÷ what is needed
  * @returns empty where it is not worth saying
  */
 export function formatRounding(ofWanted: number): string {

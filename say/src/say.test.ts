@@ -1,6 +1,6 @@
 import type { BroodReason } from '@open-larder/core/brood';
 import type { WorkReason } from '@open-larder/core/culture';
-import type { LifeFault } from '@open-larder/core/group';
+import type { LifeError } from '@open-larder/core/group';
 import { computed } from '@open-larder/core/why';
 import type { Seen } from '@open-larder/core/proposal';
 import type { UnitChoice } from '@open-larder/core/units';
@@ -8,13 +8,13 @@ import {
   askLength,
   formatManner,
   refuseLength,
-  sayBroodWork,
-  sayCultureWork,
-  sayLabelFault,
-  sayLifeFault,
-  sayPortionsWhy,
-  saySeen,
-  sayWaterChange,
+  formatBroodWork,
+  formatCultureWork,
+  formatLabelError,
+  formatLifeError,
+  portionsWhy,
+  formatSign,
+  formatWaterChange,
 } from '.';
 
 const METRIC: UnitChoice = { units: 'metric', temperature: 'C', hardness: 'dGH' };
@@ -99,14 +99,14 @@ const BROOD: readonly [BroodReason, string, string][] = [
 
 describe('what a brood asks for', () => {
   it.each(BROOD)('%j', (because, says, why) => {
-    const said = sayBroodWork(because, METRIC);
+    const said = formatBroodWork(because, METRIC);
     expect(said.says).toContain(says);
     expect(said.why).toContain(why);
   });
 
   it('names no litre, centimetre nor degree of Celsius to a household on US units', () => {
     for (const [because] of BROOD) {
-      const { says, why } = sayBroodWork(because, US);
+      const { says, why } = formatBroodWork(because, US);
       expect(`${says} ${why}`).not.toMatch(/\d ?(?:cm|L|litres?|°C)\b/);
     }
   });
@@ -139,7 +139,7 @@ const CULTURES: readonly [WorkReason, string, string][] = [
 ];
 
 it.each(CULTURES)('what a culture asks for: %j', (because, says, why) => {
-  const said = sayCultureWork(because);
+  const said = formatCultureWork(because);
   expect(said.says).toContain(says);
   expect(said.why).toContain(why);
 });
@@ -170,11 +170,11 @@ describe('what speaks for a portion', () => {
     ],
     [{ kind: 'poison', which: 'nitrite' }, 'nitrite is in the water'],
   ])('%j', (seen, says) => {
-    expect(saySeen(seen, METRIC)).toBe(says);
+    expect(formatSign(seen, METRIC)).toBe(says);
   });
 
   it('is kept as figures, and said in the units of the day on which it is read', () => {
-    expect(saySeen(growth, US)).toBe('behind their kind: 1 in, 2 in usual');
+    expect(formatSign(growth, US)).toBe('behind their kind: 1 in, 2 in usual');
   });
 
   it('is what a proposal goes back to, the water as a forecast and the rest as seen', () => {
@@ -183,7 +183,7 @@ describe('what speaks for a portion', () => {
       { seen: growth, day: '2026-03-09' },
       { seen: nitrate, day: '2026-03-08' },
     ];
-    expect(sayPortionsWhy({ why, signs }, METRIC).from).toMatchObject([
+    expect(portionsWhy({ why, signs }, METRIC).from).toMatchObject([
       { label: 'Length, 2026-03-09', basis: 'measured' },
       { label: 'Water, 2026-03-08', basis: 'assumed' },
     ]);
@@ -206,7 +206,7 @@ describe('a change of water', () => {
       'change 6.6 gal, 25 %: 2 buckets of 2.6 gal and 1.3 gal of tap water, at 71.6 °F to 78.8 °F',
     ],
   ])('%j', (units, says) => {
-    expect(sayWaterChange(change, units)).toBe(says);
+    expect(formatWaterChange(change, units)).toBe(says);
   });
 
   it('of two waters names the part of each', () => {
@@ -215,7 +215,7 @@ describe('a change of water', () => {
       { name: 'rain water', litres: 10 },
     ];
     const cold = { ...change, parts, warmTo: null };
-    expect(sayWaterChange(cold, METRIC)).toMatch(/15 L tap water and 10 L rain water$/);
+    expect(formatWaterChange(cold, METRIC)).toMatch(/15 L tap water and 10 L rain water$/);
   });
 });
 
@@ -238,28 +238,28 @@ describe('what cannot be', () => {
   it('more fish lost than there were says which entry is wrong, and what to do', () => {
     const none = { males: 0, females: 0, unsexed: 0 };
     const event = { kind: 'sold' as const, day: '2026-02-20', ...none, unsexed: 8 };
-    const fault: LifeFault = {
+    const fault: LifeError = {
       eventId: 'e1',
       fault: 'tooFew',
       event,
       had: { ...none, males: 1, females: 2 },
       later: true,
     };
-    expect(sayLifeFault(fault)).toBe(
+    expect(formatLifeError(fault)).toBe(
       'This would break a later event, the sale of 8 not sexed on 2026-02-20: only 1 male, 2 females were there. Correct that one first.',
     );
-    expect(sayLifeFault({ ...fault, had: none, later: false })).toMatch(
+    expect(formatLifeError({ ...fault, had: none, later: false })).toMatch(
       /only none were there\. Enter fewer/,
     );
-    expect(sayLifeFault({ eventId: 'e1', fault: 'inNoTank', day: '2025-12-01' })).toMatch(
+    expect(formatLifeError({ eventId: 'e1', fault: 'inNoTank', day: '2025-12-01' })).toMatch(
       /in no tank yet/,
     );
   });
 
   it('a label names what could not be read, or what it adds up to', () => {
-    expect(sayLabelFault({ is: 'unread', nutrients: ['fat', 'ash'] })).toMatch(/fat and ash/);
-    expect(sayLabelFault({ is: 'overWhole', sum: 1.034 })).toMatch(/103\.4 %/);
-    expect(sayLabelFault({ is: 'noAnalysis' })).toMatch(/write it such as/);
+    expect(formatLabelError({ is: 'unread', nutrients: ['fat', 'ash'] })).toMatch(/fat and ash/);
+    expect(formatLabelError({ is: 'overWhole', sum: 1.034 })).toMatch(/103\.4 %/);
+    expect(formatLabelError({ is: 'noAnalysis' })).toMatch(/write it such as/);
   });
 });
 

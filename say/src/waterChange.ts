@@ -13,7 +13,7 @@ interface WaterChange {
 }
 
 /** «change 20 L, 25 %: 2 buckets of 10 L of tap water, at 22 °C to 26 °C» */
-export function sayWaterChange(
+export function formatWaterChange(
   { litres, share, buckets, parts, warmTo }: WaterChange,
   units: UnitChoice,
 ): string {

@@ -605,7 +605,7 @@ const PROBES: Record<RouteName, Probe> = {
     () => `/api/vessel-events/${fedVessel.id}/undo`,
     () => ({ id: uuidv7(), at: fedVessel.at }),
   ),
-  getWays: readsNothing('/api/ways'),
+  getStrategies: readsNothing('/api/breeding-strategies'),
   listBroods: readsNothing('/api/broods'),
   createBrood: async () => {
     await theirs().post('/api/broods').send(brood).expect(409);

@@ -184,7 +184,7 @@ describe('one reading of what happened', () => {
         expect(sum(water.map(({ lostG }) => lostG))).toBeCloseTo((refusedG + leftG) * share, 6);
 
         const tried = (await foodsTried(scope, TODAY)).find(({ groupId }) => groupId === group.id);
-        expect(tried?.dealt ?? 0).toBe(dealt.length);
+        expect(tried?.served ?? 0).toBe(dealt.length);
         expect(tried?.refused ?? 0).toBe(
           dealt.filter((one) => one.outcome === 'refused' || force.lastOf(one.day)?.left === 1)
             .length,

@@ -93,7 +93,7 @@ function parametersOf(
 }
 
 /** Shorter shapes are as quickly read where they are as under a name. */
-const LEAST_LETTERS = 60;
+const MIN_LETTERS = 60;
 
 const titled = (name: string) => name[0]!.toUpperCase() + name.slice(1);
 
@@ -138,7 +138,7 @@ class Components {
     if (typeof part !== 'object' || part === null) return part;
     if (!isShape(part)) return this.partsOf(part, key);
     const text = JSON.stringify(part);
-    if (text.length < LEAST_LETTERS || this.times.get(text) === 1) return this.partsOf(part, key);
+    if (text.length < MIN_LETTERS || this.times.get(text) === 1) return this.partsOf(part, key);
     let name = this.named.get(text);
     if (name === undefined) {
       name = this.free(this.inContract.get(text) ?? titled(key));

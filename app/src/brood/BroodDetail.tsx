@@ -15,7 +15,7 @@ import { RaiseCard } from './RaiseCard';
 import { StagesCard } from './StagesCard';
 import { TubsCard } from './TubsCard';
 import type { Brood, Broods } from './useBroods';
-import { WayCard } from './WayCard';
+import { StrategyCard } from './StrategyCard';
 import { formatBrood } from './labels';
 
 /** Everything about one brood: its days, its ladder, today's food, its tubs, its end. */
@@ -44,7 +44,7 @@ export function BroodDetail({
           </Text>
         ) : null}
         <Text variant="small" tone="quiet">
-          {[brood.species.common, brood.way.breeding].join(' · ')}
+          {[brood.species.common, brood.strategy.breeding].join(' · ')}
         </Text>
         <Text>{formatBrood(brood)}</Text>
         {state.mixed ? (
@@ -79,10 +79,14 @@ export function BroodDetail({
       {over ? null : <RaiseCard brood={brood} />}
       <ClutchesCard brood={brood} broods={broods} />
       <HistoryCard brood={brood} />
-      <WayCard brood={brood} />
+      <StrategyCard brood={brood} />
       {open === 'event' ? <EventSheet brood={brood} onClose={() => setOpen(null)} /> : null}
       {open === 'correct' ? (
-        <CorrectBroodSheet brood={brood} ways={broods.ways} onClose={() => setOpen(null)} />
+        <CorrectBroodSheet
+          brood={brood}
+          strategies={broods.strategies}
+          onClose={() => setOpen(null)}
+        />
       ) : null}
     </View>
   );

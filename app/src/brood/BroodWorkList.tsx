@@ -1,6 +1,6 @@
 import type { BroodWork } from '@open-larder/core/brood';
 import type { BroodEventKind } from '@open-larder/core/brood/vocabulary';
-import { sayBroodWork } from '@open-larder/say';
+import { formatBroodWork } from '@open-larder/say';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -65,7 +65,7 @@ export function BroodWorkList({ brood, work }: { brood: Brood; work: readonly Br
   return (
     <>
       {work.map((one, index) => {
-        const { says, why } = sayBroodWork(one.because, format.units);
+        const { says, why } = formatBroodWork(one.because, format.units);
         return (
           <View key={one.what + one.tubId + says} style={[styles.work, index > 0 && styles.ruled]}>
             <View style={styles.words}>

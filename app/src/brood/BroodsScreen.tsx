@@ -112,9 +112,11 @@ function BroodCard({ brood, selected }: { brood: Brood; selected: boolean }) {
       >
         <Text variant="strong">{brood.name}</Text>
         <Text variant="small" tone="quiet">
-          {[brood.species.common, brood.way.breeding, ...brood.tubs.map(({ name }) => name)].join(
-            ' · ',
-          )}
+          {[
+            brood.species.common,
+            brood.strategy.breeding,
+            ...brood.tubs.map(({ name }) => name),
+          ].join(' · ')}
         </Text>
         <Text>{formatBrood(brood)}</Text>
         {next ? (

@@ -56,14 +56,14 @@ export function ClutchesCard({ brood, broods }: { brood: Brood; broods: Broods }
 
 function saysOf({ status }: Brood, age: number | null, say: (day: string) => string): string {
   const { state, tubs, swim } = status;
-  const most = tubs.reduce((sum, tub) => sum + (tub.most ?? 0), 0);
+  const max = tubs.reduce((sum, tub) => sum + (tub.max ?? 0), 0);
   const left = (state.count ?? 0) + state.rehomed;
   const days = state.spawnedOn && swim ? daysBetween(state.spawnedOn, swim.day) : null;
   const length = age !== null && age >= 0 ? status.lengthsCm[age] : undefined;
   return [
     state.spawnedOn ? `laid ${say(state.spawnedOn)}` : null,
     days === null ? null : `${days} days until they swam`,
-    most > 0 ? `${left} of ${most} came through` : null,
+    max > 0 ? `${left} of ${max} came through` : null,
     length === undefined ? null : `${formatNumber(length * 10, 1)} mm at day ${age}`,
     state.rehomed > 0 ? `${state.rehomed} given away` : null,
     state.ended === null ? null : ENDED_WORDS[state.ended],

@@ -1,4 +1,4 @@
-import type { Way } from '@open-larder/catalogue/ways';
+import type { BreedingStrategy } from '@open-larder/catalogue/breedingStrategies';
 import type { Problem } from '@open-larder/contract';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -10,11 +10,11 @@ import type { Brood } from './useBroods';
 /** Correct what is said of a brood, and choose among the practices. */
 export function CorrectBroodSheet({
   brood,
-  ways,
+  strategies,
   onClose,
 }: {
   brood: Brood;
-  ways: readonly Way[];
+  strategies: readonly BreedingStrategy[];
   onClose: () => void;
 }) {
   const toast = useToast();
@@ -24,7 +24,7 @@ export function CorrectBroodSheet({
     id,
     speciesKey: _,
     species: __,
-    way: ___,
+    strategy: ___,
     status: ____,
     work: _____,
     tubs: ______,
@@ -49,7 +49,7 @@ export function CorrectBroodSheet({
       <BroodFieldsInput
         draft={draft}
         fieldErrors={fieldErrors}
-        ways={ways}
+        strategies={strategies}
         species={brood.species}
         data={house.data ?? null}
         onChange={setDraft}

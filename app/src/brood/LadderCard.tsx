@@ -12,7 +12,7 @@ import type { Brood } from './useBroods';
 const LAST_DAYS = 14;
 const AFTER_TODAY = 10;
 /** More days than this are not told apart on a phone: what comes later stands in words. */
-const MOST_DAYS = 63;
+const MAX_DAYS = 63;
 /** Before swimming free so much is drawn at the least. */
 const BEFORE = 3;
 
@@ -126,7 +126,7 @@ function drawnOf({ name, status }: Brood, today: string, say: (day: string) => s
   const at = (day: string) => daysBetween(start, day);
   const last = rungs.at(-1);
   const wanted = at(last ? last.from : swim) + LAST_DAYS;
-  const days = Math.max(at(today) + AFTER_TODAY, Math.min(MOST_DAYS, wanted));
+  const days = Math.max(at(today) + AFTER_TODAY, Math.min(MAX_DAYS, wanted));
   const seen = rungs.filter(({ from }) => at(from) < days);
   const drawn = seen.map((rung): LadderRung => {
     const { key, name: food, from, to, minUm, maxUm, live, there, startBy, leadDays } = rung;

@@ -20,7 +20,7 @@ import {
 } from '../ui';
 import { BroodFieldsInput, defaultsOf, type BroodDraft } from './fields';
 import { TubFields, type TubDraft } from './TubsCard';
-import { useBroods, wayOf, type Broods } from './useBroods';
+import { useBroods, strategyOf, type Broods } from './useBroods';
 import { formIntent } from '../store/intent';
 
 const BEGINNINGS = ['paired', 'spawned', 'swimming'] as const;
@@ -68,7 +68,7 @@ function Begin({
     (tank === undefined ? undefined : data.groupsIn.get(tank)?.[0]);
   const [speciesKey, setSpeciesKey] = useState(parents?.speciesKey ?? '');
   const species = data.species.get(speciesKey) ?? null;
-  const way = species ? wayOf(broods.ways, species.breeding) : undefined;
+  const strategy = species ? strategyOf(broods.strategies, species.breeding) : undefined;
   const asHome = parents?.tankId ?? tank ?? null;
   const [draft, setDraft] = useState<BroodDraft>({
     name: '',
@@ -78,7 +78,7 @@ function Begin({
     youngGroupId: null,
     targetCm: null,
     conditionDays: null,
-    ...defaultsOf(way),
+    ...defaultsOf(strategy),
   });
   const home = data.tanks.find(({ id }) => id === draft.tankId);
   const stays = draft.raising === 'with' && home !== undefined;
@@ -96,7 +96,7 @@ function Begin({
   const choose = (key: string, said: BroodDraft = draft) => {
     setSpeciesKey(key);
     const kind = data.species.get(key);
-    setDraft({ ...said, ...defaultsOf(wayOf(broods.ways, kind?.breeding)) });
+    setDraft({ ...said, ...defaultsOf(strategyOf(broods.strategies, kind?.breeding)) });
     const place = data.tanks.find(({ id }) => id === said.tankId);
     setTub({ ...tub, tempC: place?.tempC ?? kind?.tempOptC ?? tub.tempC, ph: place?.ph ?? tub.ph });
   };
@@ -152,10 +152,10 @@ function Begin({
         onChange={(key) => choose(key)}
         fieldError={fieldErrors.speciesKey}
       />
-      {way && species ? (
+      {strategy && species ? (
         <>
-          <Text>{`${upperFirst(way.breeding)}: ${way.parentsRule}.`}</Text>
-          {way.cautions.map((caution) => (
+          <Text>{`${upperFirst(strategy.breeding)}: ${strategy.parentsRule}.`}</Text>
+          {strategy.cautions.map((caution) => (
             <Text key={caution} tone="due">
               {upperFirst(caution)}.
             </Text>
@@ -182,7 +182,7 @@ function Begin({
       <BroodFieldsInput
         draft={draft}
         fieldErrors={fieldErrors}
-        ways={broods.ways}
+        strategies={broods.strategies}
         species={species}
         data={data}
         onChange={change}

@@ -9,7 +9,7 @@ import { useNow, useFormat } from '../store';
 import { Button, Card, Choice, Disclosure, ListRow, NumberField, Stepper, Text } from '../ui';
 
 /** At once no more than this is changed as a trigger. Assumption. */
-const MOST_AT_ONCE = 0.4;
+const MAX_AT_ONCE = 0.4;
 
 /** What sets them off: a dry spell without changes, then cool, soft water in steps that they tolerate. */
 export function TriggerCard({
@@ -38,10 +38,10 @@ export function TriggerCard({
   const ready = refill !== null && target !== null;
   const water = (value: number) => ({ tempC: 0, tdsMgL: 0, gh: 0, [by]: value });
   const steps = ready
-    ? stepsTo(by, target, water(from), water(refill), { everyDays: 1, mostShare: MOST_AT_ONCE })
+    ? stepsTo(by, target, water(from), water(refill), { everyDays: 1, maxShare: MAX_AT_ONCE })
     : null;
-  const least = by === 'tempC' ? species?.tempMinC : by === 'gh' ? species?.ghMin : undefined;
-  const under = least !== undefined && target !== null ? least - target : 0;
+  const min = by === 'tempC' ? species?.tempMinC : by === 'gh' ? species?.ghMin : undefined;
+  const under = min !== undefined && target !== null ? min - target : 0;
   const [tolerated, setTolerated] = useState<number | null>(null);
   // What the keeper said of a target holds for that one, and for all that are nearer.
   const asked = under > 0 && (tolerated === null || target! < tolerated);
@@ -106,7 +106,7 @@ export function TriggerCard({
         <View style={{ gap: 8, alignItems: 'flex-start' }}>
           <Text tone="due">
             {formatUnder(
-              by === 'tempC' ? format.quantity('temperature', least!) : `${least} ${unit}`,
+              by === 'tempC' ? format.quantity('temperature', min!) : `${min} ${unit}`,
               by,
               under,
             )}
@@ -149,11 +149,11 @@ export function TriggerCard({
 /** So far under what a species is known to live in, cold kills. Assumption. */
 const DEADLY_C = 4;
 
-function formatUnder(least: string, by: 'tempC' | 'tdsMgL' | 'gh', under: number): string {
+function formatUnder(min: string, by: 'tempC' | 'tdsMgL' | 'gh', under: number): string {
   if (by === 'tempC' && under > DEADLY_C) {
-    return `This species is known down to ${least}. That is far colder: it can kill them within hours, and eggs and young before them.`;
+    return `This species is known down to ${min}. That is far colder: it can kill them within hours, and eggs and young before them.`;
   }
-  return `This species is known down to ${least}. Some keepers go under it for a while, with fish that are used to it. Do yours tolerate it?`;
+  return `This species is known down to ${min}. Some keepers go under it for a while, with fish that are used to it. Do yours tolerate it?`;
 }
 
 /** What to mix of two waters, so that the new water is as it is wanted. */

@@ -23,7 +23,7 @@ import { NewBroodScreen } from './NewBroodScreen';
 
 jest.mock('expo-router', () => jest.requireActual('../testing/router'));
 
-const { ways, cultures, foods } = loadCatalogue();
+const { strategies, cultures, foods } = loadCatalogue();
 const TUB = { id: 't1', name: 'Jar', litres: 10, tempC: 26, ph: 7, filtered: false, version: 1 };
 
 const event = (
@@ -74,7 +74,7 @@ function row(
 ): BroodRow {
   const task: BroodTask = {
     species,
-    way: ways.find(({ breeding }) => breeding === species.breeding)!,
+    strategy: strategies.find(({ breeding }) => breeding === species.breeding)!,
     events,
     tubs: over.tubs ?? [TUB],
     raising: 'apart',
@@ -119,7 +119,7 @@ let asked: ReturnType<typeof standIn> = [];
 function open(items: BroodRow[], element = <BroodsScreen />, more: Record<string, unknown> = {}) {
   asked = standIn({
     ...answers(),
-    'GET /api/ways': { ways },
+    'GET /api/breeding-strategies': { strategies },
     'GET /api/vessels': { items: [], next: null },
     'GET /api/culture-kinds': { kinds: cultures },
     'GET /api/broods': { items, next: null },

@@ -1,6 +1,6 @@
 import { STRATEGIES } from '@open-larder/core/strategies';
 import type { Species } from '@open-larder/catalogue';
-import type { Way } from '@open-larder/catalogue/ways';
+import type { BreedingStrategy } from '@open-larder/catalogue/breedingStrategies';
 import type { BroodFields } from '@open-larder/contract';
 import { EGG_CARES, FIRST_FOODS, FIRST_WATERS, RAISINGS } from '@open-larder/core/brood/vocabulary';
 import { View } from 'react-native';
@@ -15,18 +15,18 @@ import {
   upperFirst,
   type FieldErrors,
 } from '../ui';
-import { wayOf } from './useBroods';
+import { strategyOf } from './useBroods';
 import { EGG_WORDS, FOOD_WORDS, RAISING_WORDS, WATER_WORDS } from './labels';
 
 export type BroodDraft = Omit<BroodFields, 'version'>;
 
 /** What suits a way of life, before anyone chose. */
 export function defaultsOf(
-  way: Way | undefined,
+  strategy: BreedingStrategy | undefined,
 ): Pick<BroodDraft, 'raising' | 'eggCare' | 'firstWater' | 'firstFood'> {
-  const breeding = way?.breeding;
+  const breeding = strategy?.breeding;
   return {
-    raising: way?.parents === 'pull' ? 'apart' : 'with',
+    raising: strategy?.parents === 'pull' ? 'apart' : 'with',
     eggCare: breeding ? STRATEGIES[breeding].eggCare : 'left',
     firstWater: 'parents',
     firstFood: null,
@@ -36,18 +36,25 @@ export function defaultsOf(
 interface Props {
   draft: BroodDraft;
   fieldErrors: FieldErrors;
-  ways: readonly Way[];
+  strategies: readonly BreedingStrategy[];
   species: Species | null;
   data: AppData | null;
   onChange: (draft: BroodDraft) => void;
 }
 
 /** What is said of a brood: its parents, its way of life, and the practices with what speaks for each. */
-export function BroodFieldsInput({ draft, fieldErrors, ways, species, data, onChange }: Props) {
+export function BroodFieldsInput({
+  draft,
+  fieldErrors,
+  strategies,
+  species,
+  data,
+  onChange,
+}: Props) {
   const format = useFormat();
   const length = format.scale('length');
   const set = (part: Partial<BroodDraft>) => onChange({ ...draft, ...part });
-  const way = wayOf(ways, draft.breeding ?? species?.breeding);
+  const strategy = strategyOf(strategies, draft.breeding ?? species?.breeding);
   const groups = (data?.groups ?? []).filter(({ archived }) => !archived);
   const of = <K extends string>(keys: readonly K[], says: Record<K, [string, string]>) =>
     keys.map((value) => ({ value, title: says[value][0], detail: says[value][1] }));
@@ -103,14 +110,14 @@ export function BroodFieldsInput({ draft, fieldErrors, ways, species, data, onCh
                 value: '',
                 title: species ? `As usual: ${species.breeding}` : 'As usual for the species',
               },
-              ...ways.map(({ breeding, parentsRule }) => ({
+              ...strategies.map(({ breeding, parentsRule }) => ({
                 value: breeding,
                 title: upperFirst(breeding),
                 detail: parentsRule,
               })),
             ]}
             onChange={(breeding) =>
-              set({ breeding: breeding === '' ? null : (breeding as Way['breeding']) })
+              set({ breeding: breeding === '' ? null : (breeding as BreedingStrategy['breeding']) })
             }
             fieldError={fieldErrors.breeding}
           />
@@ -154,7 +161,7 @@ export function BroodFieldsInput({ draft, fieldErrors, ways, species, data, onCh
             fieldError={fieldErrors.targetCm}
             hint="Blank is half of an adult’s."
           />
-          {way?.practices.map((practice) => (
+          {strategy?.practices.map((practice) => (
             <Text key={practice} variant="small" tone="quiet">
               Keepers differ: {practice}.
             </Text>

@@ -29,8 +29,8 @@ export const ENDED_WORDS: Record<NonNullable<BroodState['ended']>, string> = {
 };
 
 /** What is waited for, as a keeper of its way of life would say it. */
-export const stageWords = (stage: Dated['stage'], { way }: Pick<Brood, 'way'>): string =>
-  stage === 'swim' && STRATEGIES[way.breeding].hatchesUnseen ? 'Released' : STAGES[stage];
+export const stageWords = (stage: Dated['stage'], { strategy }: Pick<Brood, 'strategy'>): string =>
+  stage === 'swim' && STRATEGIES[strategy.breeding].hatchesUnseen ? 'Released' : STAGES[stage];
 
 const STAGES: Record<Dated['stage'], string> = {
   wet: 'Wet the eggs',
@@ -136,5 +136,5 @@ export const FOOD_WORDS: Record<FirstFood, [string, string]> = {
     'Fewer cultures to keep; right where it fits from the first day.',
   ],
   powder: ['Powder', 'Always there, and fouls the fastest: small, and often.'],
-  film: ['The film of a grown tank', 'For grazers that eat all day; nothing has to be dealt.'],
+  film: ['The film of a grown tank', 'For grazers that eat all day; nothing has to be fed.'],
 };

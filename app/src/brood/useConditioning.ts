@@ -4,7 +4,7 @@ import { waterLitres } from '@open-larder/core/tank';
 import { api, useHand, useNow, useFormat, type AppData } from '../store';
 import { useToast } from '../ui';
 import { defaultsOf } from './fields';
-import { wayOf } from './useBroods';
+import { strategyOf } from './useBroods';
 import { formIntent } from '../store/intent';
 
 /** The food that makes the span richer: every other day, at a moment of the day. */
@@ -47,7 +47,7 @@ export function useConditioning(data: AppData) {
   const now = useNow();
   const hand = useHand();
   const format = useFormat();
-  const ways = api.useWaysQuery();
+  const strategies = api.useStrategiesQuery();
   const [begin] = api.useBeginConditioningMutation();
   const [end] = api.useEndConditioningMutation();
 
@@ -79,7 +79,9 @@ export function useConditioning(data: AppData) {
       const [broodId, tubId] = [intent.also('brood'), intent.also('tub')];
       const { name, tempC, ph, filter } = tank;
       const brood: BroodCreate = {
-        ...defaultsOf(wayOf(ways.data ?? [], data.species.get(group.speciesKey)?.breeding)),
+        ...defaultsOf(
+          strategyOf(strategies.data ?? [], data.species.get(group.speciesKey)?.breeding),
+        ),
         id: broodId,
         name: `${group.name}, ${format.day(now.day)}`.slice(0, 60),
         speciesKey: group.speciesKey,

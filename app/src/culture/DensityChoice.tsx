@@ -4,7 +4,7 @@ import { Pressable, View } from 'react-native';
 import { Density } from '../draw/Density';
 import { speckOf } from '../draw/specks';
 import { SIZES, themed } from '../theme';
-import { Choice, FaultLine, Text } from '../ui';
+import { Choice, ErrorLine, Text } from '../ui';
 import { CLARITY_WORDS, DENSITY_WORDS } from './labels';
 
 const SCORES = [1, 2, 3, 4, 5] as const;
@@ -41,7 +41,7 @@ export function DensityChoice({
           </Pressable>
         ))}
       </View>
-      {fieldError ? <FaultLine fieldError={fieldError} /> : null}
+      {fieldError ? <ErrorLine fieldError={fieldError} /> : null}
     </View>
   );
 }

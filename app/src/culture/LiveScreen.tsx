@@ -17,7 +17,7 @@ export function LiveScreen({ id }: { id?: string }) {
   const { data, problem, ...rest } = useCultures();
   const alone = id !== undefined && !wide;
   const chosen =
-    data?.all.find((one) => one.id === id) ?? (wide && !id ? mostPressing(data) : undefined);
+    data?.all.find((one) => one.id === id) ?? (wide && !id ? mostUrgent(data) : undefined);
   const detail =
     data && chosen ? (
       <VesselDetail key={chosen.id} culture={chosen} cultures={data} titled={!alone} />
@@ -120,7 +120,7 @@ function Shelf({ data, selected }: { data: Cultures; selected: string | undefine
 const CLOSE = 0.25;
 const withinWeek = (perDay: number) => 1 - (1 - perDay) ** 7;
 
-const mostPressing = (data: Cultures | undefined) =>
+const mostUrgent = (data: Cultures | undefined) =>
   data?.kept.find(({ work }) => work.some(({ urgent }) => urgent)) ?? data?.kept[0];
 
 export const count = (number: number, what: string): string =>

@@ -4,7 +4,7 @@ import {
   jarFor,
   isFromEggs,
   wayOf,
-  MOST_CYSTS_G_L,
+  MAX_CYSTS_G_L,
   SALT_G_L,
   type Clarity,
   type Density,
@@ -243,7 +243,7 @@ function Start({
           fieldError={fieldErrors.startG}
           hint={
             hatch
-              ? `At most ${MOST_CYSTS_G_L} g in a litre.`
+              ? `At most ${MAX_CYSTS_G_L} g in a litre.`
               : 'Blank is a tenth of what it carries.'
           }
         />
@@ -331,12 +331,12 @@ function Steps({ kind }: { kind: CultureKind }) {
 /** What goes into a hatching jar of this size. */
 function JarRecipe({ litres }: { litres: number | null }) {
   if (litres === null || !Number.isFinite(litres) || litres <= 0 || litres > 100) return null;
-  const most = litres * MOST_CYSTS_G_L;
+  const max = litres * MAX_CYSTS_G_L;
   const perGram = jarFor(1).cystsG > 0 ? Math.round(1 / jarFor(1).cystsG / 1000) : 0;
   return (
     <Text>
       For {formatNumber(litres, 2)} L: {formatNumber(litres * SALT_G_L, 1)} g of salt, at most{' '}
-      {formatNumber(most, 1)} g of eggs, air from below, light. A gram gives about {perGram}{' '}
+      {formatNumber(max, 1)} g of eggs, air from below, light. A gram gives about {perGram}{' '}
       thousand.
     </Text>
   );

@@ -156,7 +156,7 @@ function HatchRows({ atMs }: { atMs: number }) {
   const household = useHousehold();
   const ready = localNow(new Date(atMs), household?.timeZone ?? 'UTC');
   const hours = (nowMs() - atMs) / 3_600_000;
-  const over = hours > 24 * MOST_SHOWN_DAYS;
+  const over = hours > 24 * MAX_SHOWN_DAYS;
   return (
     <>
       <ListRow
@@ -175,7 +175,7 @@ function HatchRows({ atMs }: { atMs: number }) {
   );
 }
 
-const MOST_SHOWN_DAYS = 5;
+const MAX_SHOWN_DAYS = 5;
 const percent = (share: number) => `${formatNumber(share * 100, 0)} %`;
 
 const CAUSES = {

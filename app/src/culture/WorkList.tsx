@@ -1,5 +1,5 @@
 import { isFromEggs, type Work } from '@open-larder/core/culture';
-import { sayCultureWork } from '@open-larder/say';
+import { formatCultureWork } from '@open-larder/say';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -45,7 +45,7 @@ export function WorkList({ culture }: { culture: Culture }) {
   return (
     <>
       {culture.work.map((work) => {
-        const { says, why } = sayCultureWork(work.because);
+        const { says, why } = formatCultureWork(work.because);
         return (
           <View key={work.what} style={styles.work}>
             <View style={styles.words}>

@@ -26,10 +26,10 @@ export function drawnOf(culture: Culture) {
   const ahead = forecast(standing, AHEAD, (day) => status.tempAhead[day] ?? culture.tempC);
   const model = wayOf(kind).crowdingIn(kind, standing.measure, status.tempC);
   const gram = gramsOfOne(kind);
-  const most = Math.max(...ahead.map(({ highG }) => highG), 1e-6);
+  const max = Math.max(...ahead.map(({ highG }) => highG), 1e-6);
   return {
     ahead,
     lineG: model ? leftForMost(model) * gram : null,
-    topG: model ? Math.max(model.capacity * gram, 1e-6) : most,
+    topG: model ? Math.max(model.capacity * gram, 1e-6) : max,
   };
 }

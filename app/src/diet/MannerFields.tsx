@@ -1,5 +1,5 @@
 import type { DietEdit } from '@open-larder/contract';
-import { MOST_AFTER_MIN, MOST_SPOTS, type Manner } from '@open-larder/core/round';
+import { MAX_AFTER_MIN, MAX_SPOTS, type Manner } from '@open-larder/core/round';
 import { Controller, type Control } from 'react-hook-form';
 import { StepperInput } from '../forms/inputs';
 import { Choices } from '../ui';
@@ -34,7 +34,7 @@ export function MannerFields({ control, index }: { control: Control<DietEdit>; i
         label="Places that it is spread over"
         step={1}
         min={1}
-        max={MOST_SPOTS}
+        max={MAX_SPOTS}
       />
       <StepperInput
         control={control}
@@ -42,7 +42,7 @@ export function MannerFields({ control, index }: { control: Control<DietEdit>; i
         label="Minutes after the moment, when the others are busy"
         step={5}
         min={0}
-        max={MOST_AFTER_MIN}
+        max={MAX_AFTER_MIN}
       />
     </>
   );

@@ -9,7 +9,7 @@ const BELLY = { x: 0.36, rx: 0.25 };
 /** By how full it is: how far it hangs below the outline, or is cut out of it. */
 const FULL: Record<Belly, number> = { 1: -0.8, 2: -0.4, 3: 0, 4: 0.5, 5: 1 };
 /** A full belly of a deep body hangs no further than that of a slender one. */
-const MOST = 0.14;
+const MAX = 0.14;
 const CUT = 0.08;
 
 /** The outline at hand with a belly from sunken to bloated, seen from the side. */
@@ -28,9 +28,9 @@ export function BellyShape({
   const c = useColours();
   const { path, up, down } = bodyOf(shape);
   const body = width - 4;
-  const height = body * (up + down + MOST) + 4;
+  const height = body * (up + down + MAX) + 4;
   const full = FULL[belly];
-  const by = Math.abs(full) * Math.min(MOST, down);
+  const by = Math.abs(full) * Math.min(MAX, down);
   // A round belly hangs from the middle; what is sunken comes in from below.
   const middle = full > 0 ? down * 0.35 : down + CUT;
   const reach = full > 0 ? down + by - middle : by + CUT;

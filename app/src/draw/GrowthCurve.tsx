@@ -37,7 +37,7 @@ export function GrowthCurve({
 }: Props) {
   const c = useColours();
   const last = Math.max(14, today, ...usual.map(({ day }) => day), ...curve.map(({ day }) => day));
-  const most = Math.max(
+  const max = Math.max(
     ...samples.map(({ mean, high }) => high ?? mean),
     ...curve.map(({ cm }) => cm * 1.05),
     ...usual.map(({ cm }) => cm),
@@ -45,7 +45,7 @@ export function GrowthCurve({
     target?.at ?? 0,
     0.1,
   );
-  const top = most * 1.06;
+  const top = max * 1.06;
   const x = (day: number) => LEFT + (day / last) * (width - LEFT - 6);
   const y = (value: number) => BOTTOM - (Math.min(value, top) / top) * (BOTTOM - TOP);
   const path = (points: readonly { day: number; cm: number }[]) =>

@@ -15,20 +15,20 @@ interface Props {
 }
 
 /** More rows than this are not told apart: then every second or third fish is drawn. */
-const MOST = 14;
+const MAX = 14;
 
 /** The fish of a sample to one scale, the smallest first: how far they have grown apart. */
 export function SizeRow({ label, width, shape, lengths, cut, unit }: Props) {
   const c = useColours();
   const { path, up, down } = bodyOf(shape);
   const sorted = [...lengths].sort((a, b) => a - b);
-  const every = Math.ceil(sorted.length / MOST);
+  const every = Math.ceil(sorted.length / MAX);
   const drawn = sorted.filter((_, at) => (sorted.length - 1 - at) % every === 0);
-  const most = sorted.at(-1) ?? 1;
-  const scale = (width - 60) / most;
-  const row = Math.min(30, Math.max(12, 0.4 * scale * most * (up + down)));
+  const max = sorted.at(-1) ?? 1;
+  const scale = (width - 60) / max;
+  const row = Math.min(30, Math.max(12, 0.4 * scale * max * (up + down)));
   const height = drawn.length * row + 26;
-  const rule = [5, 2, 1, 0.5, 0.2, 0.1].find((of) => of <= most / 2) ?? most / 2;
+  const rule = [5, 2, 1, 0.5, 0.2, 0.1].find((of) => of <= max / 2) ?? max / 2;
   return (
     <Svg width={width} height={height} role="img" aria-label={label}>
       {cut === null ? null : (

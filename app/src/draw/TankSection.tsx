@@ -118,12 +118,12 @@ function drawnTo(
 function Belly({ fish, fill }: { fish: Placed; fill: number }) {
   const c = useColours();
   const { up, down } = bodyOf(fish.shape);
-  const most = Math.max(1.5, fish.width * Math.min(up, down) * 0.75);
+  const max = Math.max(1.5, fish.width * Math.min(up, down) * 0.75);
   return (
     <Circle
       cx={fish.x + fish.width * (fish.turned ? 0.6 : 0.4)}
-      cy={fish.y + fish.width * up + most * 0.3}
-      r={most * Math.sqrt(Math.min(1, fill))}
+      cy={fish.y + fish.width * up + max * 0.3}
+      r={max * Math.sqrt(Math.min(1, fill))}
       fill={c.paper}
     />
   );

@@ -53,13 +53,13 @@ const BANDS: Record<Zone, { y: [number, number]; x: [number, number] }> = {
  * @param scale px in a centimetre
  */
 export function placeShoals(groups: readonly Shoal[], frame: Frame, scale: number): Placed[] {
-  const most = Math.max(1, Math.min(DRAWN, Math.floor((frame.right - frame.left) / 36)));
+  const max = Math.max(1, Math.min(DRAWN, Math.floor((frame.right - frame.left) / 36)));
   const inOrder = groups
     .map((group, index) => ({ group, index }))
     .filter(({ group }) => group.count > 0)
     .sort((a, b) => b.group.lengthCm - a.group.lengthCm);
   const placed: Placed[] = [];
-  for (let fish = 0; fish < most; fish += 1) {
+  for (let fish = 0; fish < max; fish += 1) {
     for (const { group, index } of inOrder) {
       if (fish >= group.count) continue;
       const spot = findSpot(group, index, fish, placed, frame, scale);
@@ -84,12 +84,12 @@ function findSpot(
   );
   const height = width * (up + down);
   let best: Placed | null = null;
-  let least = Number.POSITIVE_INFINITY;
+  let min = Number.POSITIVE_INFINITY;
   for (let attempt = 0; attempt < TRIES; attempt += 1) {
     const spot = spotAt(group, index, fish, attempt, { width, height }, frame);
     const overlap = placed.reduce((sum, other) => sum + shared(spot, other), 0);
     if (overlap === 0) return spot;
-    if (overlap < least) [best, least] = [spot, overlap];
+    if (overlap < min) [best, min] = [spot, overlap];
   }
   return fish === 0 ? best : null;
 }

@@ -62,7 +62,7 @@ export function MeasureInput<V extends FieldValues>({
   ...rest
 }: {
   measure: Measure;
-  /** Other names for it, with the base of one: a hand unit's, «48 cubes». */
+  /** Other names for it, with the base of one: a serving unit's, «48 cubes». */
   also?: Readonly<Record<string, number>>;
 } & Omit<ComponentProps<typeof NumberInput<V>>, 'unit' | 'scale' | 'read'>) {
   const format = useFormat();
@@ -97,14 +97,14 @@ export function ListInput<V extends FieldValues>({
           onBlur={() =>
             field.onChange((field.value as string[]).map((one) => one.trim()).filter(Boolean))
           }
-          fieldError={fieldState.error?.message ?? firstFault(fieldState.error)}
+          fieldError={fieldState.error?.message ?? firstError(fieldState.error)}
         />
       )}
     />
   );
 }
 
-const firstFault = (error: unknown): string | undefined =>
+const firstError = (error: unknown): string | undefined =>
   Array.isArray(error)
     ? (error.find(Boolean) as { message?: string } | undefined)?.message
     : undefined;

@@ -1,6 +1,6 @@
 import { Controller, type Control, type FieldErrors } from 'react-hook-form';
 import { View } from 'react-native';
-import { FaultLine, Stepper } from '../ui';
+import { ErrorLine, Stepper } from '../ui';
 
 const SEXES = [
   ['males', 'Males'],
@@ -35,7 +35,7 @@ export function Counts({ control, errors }: Props) {
           )}
         />
       ))}
-      {fieldError ? <FaultLine fieldError={String(fieldError)} /> : null}
+      {fieldError ? <ErrorLine fieldError={String(fieldError)} /> : null}
     </View>
   );
 }

@@ -5,7 +5,7 @@ import { View } from 'react-native';
 import { lazyForm } from '../forms/lazyForm';
 import { usePrintStory } from '../table/usePrintStory';
 import { api, useNow, useFormat, type AppData, latest } from '../store';
-import { Button, DateField, FaultLine, History, Sheet, Text, useToast, Waiting } from '../ui';
+import { Button, DateField, ErrorLine, History, Sheet, Text, useToast, Waiting } from '../ui';
 import { formatEvent, formatSize } from './labels';
 import { stampFor } from '../store/intent';
 
@@ -104,7 +104,7 @@ function EventActs({ event, title, onClose, onCorrect }: ActsProps) {
           ? 'Taking it back brings the fish home from the other group too.'
           : 'Nothing is erased: what was wrong stays in the list, marked as taken back.'}
       </Text>
-      {fieldError ? <FaultLine fieldError={fieldError} /> : null}
+      {fieldError ? <ErrorLine fieldError={fieldError} /> : null}
       {paired ? null : <Button variant="primary" label="Correct it" onPress={onCorrect} />}
       <Button label="Take it back" onPress={() => takeBack()} />
     </Sheet>

@@ -1,10 +1,10 @@
 import type { Refusal, GrowthStatus, PhotoLength } from '@open-larder/core/growth';
-import { LEAST_DAYS } from '@open-larder/core/growth';
+import { MIN_DAYS } from '@open-larder/core/growth';
 import { formatNumber } from '@open-larder/say';
 import type { Format } from '../store';
 
 export const REFUSALS: Record<Refusal, string> = {
-  tooFew: `No curve yet: measure a few on ${LEAST_DAYS} days or more.`,
+  tooFew: `No curve yet: measure a few on ${MIN_DAYS} days or more.`,
   tooShort: 'No curve yet: two weeks of measurements are too short to see growth.',
   noGrowth: 'No curve: the growth between measurements is smaller than the measuring error.',
   shrinks: 'No curve: they get shorter. Did you measure other fish, or use another unit?',

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { api } from '../store';
 import { Button, Card, Text } from '../ui';
 
-/** Said once: which hand units were corrected with the catalogue. What the keeper weighed stays. */
+/** Said once: which serving units were corrected with the catalogue. What the keeper weighed stays. */
 export function Corrected() {
   const { data } = api.useFoodCorrectionsQuery();
   const [see] = api.useSeeFoodCorrectionsMutation();
@@ -12,7 +12,7 @@ export function Corrected() {
   return (
     <Card>
       <View style={{ padding: 12, gap: 8 }}>
-        <Text variant="strong">Some hand units were wrong and are corrected</Text>
+        <Text variant="strong">Some serving units were wrong and are corrected</Text>
         <Text variant="small" tone="quiet">
           Portions of these foods are counted anew. What you weighed yourself has not changed; weigh
           a few of the others to be sure.

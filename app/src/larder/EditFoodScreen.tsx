@@ -59,7 +59,7 @@ function FoodForm({ food }: { food: FoodRow }) {
           form: 'In the water',
           composition: 'Make-up',
           plantShare: 'Plant share',
-          unit: 'Hand unit',
+          unit: 'Serving unit',
           inWater: 'How it behaves',
           steps: 'Preparation',
           keeps: 'How long it keeps',

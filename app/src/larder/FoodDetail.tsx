@@ -1,5 +1,5 @@
 import type { FoodRow, LotRow, Problem } from '@open-larder/contract';
-import { unitOf } from '@open-larder/contract/handUnit';
+import { unitOf } from '@open-larder/contract/servingUnit';
 import { carbohydrate, digestibleEnergy, ofDryMatter } from '@open-larder/core/food';
 import { formatGrams, formatNumber, formatSignificant } from '@open-larder/say';
 import { addDays } from '@open-larder/core/round';
@@ -16,7 +16,7 @@ import { useWide } from '../theme';
 import { Button, Card, ListRow, Text, useToast, WhyLink } from '../ui';
 import { EatersCard } from './EatersCard';
 import { FoodSources } from './FoodSources';
-import { HandUnitCard } from './HandUnitCard';
+import { ServingUnitCard } from './ServingUnitCard';
 import { KeepingCard } from './KeepingCard';
 import { LotsCard } from './LotsCard';
 import { endsFirst, jarOf, type FoodSupply } from './shelves';
@@ -32,7 +32,7 @@ interface Props {
 
 type Open = { kind: 'buy' | 'weigh' } | { kind: 'count' | 'edit'; lot: LotRow } | null;
 
-/** One food: what is left and for how long, its lots, its make-up and its hand unit. */
+/** One food: what is left and for how long, its lots, its make-up and its serving unit. */
 export function FoodDetail({ food, supply }: Props) {
   const format = useFormat();
   const router = useRouter();
@@ -124,7 +124,7 @@ export function FoodDetail({ food, supply }: Props) {
           detail={`protein ${per(dry.protein)} · fat ${per(dry.fat)} · fibre ${per(dry.fibre)} · ash ${per(dry.ash)}`}
         />
       </Card>
-      <HandUnitCard food={food} onWeigh={() => setOpen({ kind: 'weigh' })} />
+      <ServingUnitCard food={food} onWeigh={() => setOpen({ kind: 'weigh' })} />
       <KeepingCard food={food} />
       {recipe ? null : <FoodSources food={food} />}
       <EatersCard food={food} />

@@ -52,7 +52,7 @@ interface Props {
   control: Control<FoodValues>;
 }
 
-/** What a food is: its kind, make-up and hand unit. Percentages on the label are as fed. */
+/** What a food is: its kind, make-up and serving unit. Percentages on the label are as fed. */
 export function FoodFields({ control }: Props) {
   const format = useFormat();
   const number = (name: FieldPath<FoodValues>, label: string, unit: string, hint?: string) => (
@@ -141,7 +141,7 @@ export function FoodFields({ control }: Props) {
       )}
       {number(
         'unit.step',
-        'Smallest part you can deal',
+        'Smallest part you can measure',
         'of one',
         '0.25 for a quarter cube, 1 for pellets.',
       )}

@@ -1,10 +1,10 @@
 import type { FoodKind } from '@open-larder/catalogue';
 import { readLabel, type Nutrient } from '@open-larder/core/label';
-import { sayLabelFault, sayLabelPart } from '@open-larder/say';
+import { formatLabelError, formatLabelPart } from '@open-larder/say';
 import { formatNumber } from '@open-larder/say';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { Button, Card, FaultLine, Field, ListRow, Text } from '../ui';
+import { Button, Card, ErrorLine, Field, ListRow, Text } from '../ui';
 
 interface Props {
   kind: FoodKind;
@@ -60,7 +60,7 @@ export function LabelReader({ kind, onUse }: Props) {
                   key={nutrient}
                   first={index === 0}
                   title={NAMES[nutrient]}
-                  detail={sayLabelPart(label.parts[nutrient], kind)}
+                  detail={formatLabelPart(label.parts[nutrient], kind)}
                   trail={
                     <Text variant="strong">
                       {basis === 'estimated' ? '~ ' : ''}
@@ -74,7 +74,7 @@ export function LabelReader({ kind, onUse }: Props) {
           {label.left.length > 0 ? (
             <Text tone="quiet">Not understood, and left out: {label.left.join('; ')}.</Text>
           ) : null}
-          {label.fault ? <FaultLine fieldError={sayLabelFault(label.fault)} /> : null}
+          {label.fault ? <ErrorLine fieldError={formatLabelError(label.fault)} /> : null}
         </>
       ) : null}
       <View style={{ flexDirection: 'row', gap: 8 }}>

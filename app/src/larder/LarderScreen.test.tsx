@@ -60,7 +60,7 @@ describe('the larder', () => {
     expect(screen.getAllByText(/^Live fleas/)).toHaveLength(1);
   });
 
-  it('says once which hand units were corrected', async () => {
+  it('says once which serving units were corrected', async () => {
     const corrected = { foodId: 'f1', name: 'Wafer', unit: 'wafer', wasG: 0.6, isG: 2.3 };
     let seen = false;
     const asked = standIn({
@@ -105,7 +105,7 @@ describe('the larder', () => {
     expect(put).toEqual({ ...fields, archived: true });
   });
 
-  it('shows how a food is prepared, what its hand unit weighs by hand, and what will be wasted', async () => {
+  it('shows how a food is prepared, what its serving unit weighs by hand, and what will be wasted', async () => {
     const weighed = { units: 20, day: '2026-02-01', hand: 'Ada' };
     standIn({
       ...answers(),
@@ -184,7 +184,7 @@ describe('the larder', () => {
 });
 
 describe('a changed food', () => {
-  it('somewhere else too shows what differs inside its hand unit', async () => {
+  it('somewhere else too shows what differs inside its serving unit', async () => {
     const id = '01a20b8f-8261-7d0d-87a6-870c81b69e82';
     const ours = { ...food, id };
     standIn({
@@ -206,7 +206,7 @@ describe('a changed food', () => {
     fireEvent.press(await screen.findByLabelText('Save'));
     expect(
       await screen.findByText(
-        'Hand unit: yours pinch · pinches · 0.02 · 0.5, theirs pinch · pinches · 0.03 · 0.5',
+        'Serving unit: yours pinch · pinches · 0.02 · 0.5, theirs pinch · pinches · 0.03 · 0.5',
       ),
     ).toBeTruthy();
   });

@@ -9,7 +9,7 @@ interface Props {
   /** A lot that is there already keeps its amount: counting corrects it. */
   amount: boolean;
   currency: string;
-  /** The hand unit, in which an amount may be given too. */
+  /** The serving unit, in which an amount may be given too. */
   unit?: { name: string; plural: string; massG: number | null };
 }
 
@@ -53,7 +53,7 @@ export function LotFields({ control, at, amount, currency, unit }: Props) {
   );
 }
 
-/** A hand unit's names, for reading an amount given in it. */
+/** A serving unit's names, for reading an amount given in it. */
 function inUnits(unit: Props['unit']): Record<string, number> {
   if (!unit?.massG) return {};
   return { [unit.name.toLowerCase()]: unit.massG, [unit.plural.toLowerCase()]: unit.massG };

@@ -1,6 +1,6 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { lotCreate, lotEdit, type FoodRow, type LotRow } from '@open-larder/contract';
-import { unitOf } from '@open-larder/contract/handUnit';
+import { unitOf } from '@open-larder/contract/servingUnit';
 import { addDays } from '@open-larder/core/round';
 import { keptDays, usualPlace, type Place } from '@open-larder/core/stock';
 import { useEffect, useRef } from 'react';

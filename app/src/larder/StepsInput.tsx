@@ -9,7 +9,7 @@ import type { FoodValues } from './FoodFields';
 const MAKES_SMALLER: ReadonlySet<Preparation> = new Set(['crumble', 'crush and sieve']);
 /** Where a new step begins, to be corrected. */
 const NEW_STEP = { kind: 'soak' as const, leadMin: 30, workMin: 1, toMm: null };
-const MOST = 6;
+const MAX = 6;
 
 /** What is done to a food before it is served, in order, each with its time ahead and its work. */
 export function StepsInput({ control }: { control: Control<FoodValues> }) {
@@ -66,7 +66,7 @@ export function StepsInput({ control }: { control: Control<FoodValues> }) {
           </View>
         </View>
       ))}
-      {fields.length < MOST ? (
+      {fields.length < MAX ? (
         <View style={{ alignItems: 'flex-start' }}>
           <Button label="Add a step" onPress={() => append(NEW_STEP)} />
         </View>

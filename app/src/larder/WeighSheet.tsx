@@ -46,8 +46,8 @@ export function WeighSheet({ food, onClose }: { food: FoodRow; onClose: () => vo
   return (
     <Sheet title={`Weigh in ${food.unit.plural}`} open onClose={onClose}>
       <Text tone="quiet">
-        Deal as you always do, onto the scale, and weigh them all together. Twenty even out what the
-        scale and the hand do.
+        Serve as you always do, onto the scale, and weigh them all together. Twenty even out what
+        the scale and the hand do.
       </Text>
       <NumberInput control={control} name="units" label={`How many ${food.unit.plural}`} />
       <MeasureInput

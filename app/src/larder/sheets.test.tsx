@@ -15,7 +15,7 @@ const close = jest.fn();
 beforeEach(() => close.mockClear());
 const own = { ...food, id, lots: [lot] };
 
-describe('weighing a hand unit in', () => {
+describe('weighing a serving unit in', () => {
   it('says what one weighs while it is typed, and whose hand it was', async () => {
     const asked = standIn({ ...answers(), [`POST /api/foods/${id}/weighings`]: own });
     show(<WeighSheet food={own} onClose={close} />);
@@ -31,7 +31,7 @@ describe('weighing a hand unit in', () => {
 });
 
 describe('buying more', () => {
-  it('takes an amount in hand units, and keeps it where the last lot stands', async () => {
+  it('takes an amount in serving units, and keeps it where the last lot stands', async () => {
     const frozen = { ...own, lots: [{ ...lot, place: 'freezer' as const }] };
     const asked = standIn({ ...answers(), [`POST /api/foods/${id}/lots`]: created });
     show(<LotSheet food={frozen} lot={null} onClose={close} />);

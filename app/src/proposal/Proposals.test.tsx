@@ -60,7 +60,7 @@ const refused: Proposed['trainings'][number] = {
   foodName: 'Worms',
   withFoodName: 'Fine flake',
   servingId: 's1',
-  dealt: 3,
+  served: 3,
   refused: 2,
   newcomerDays: 9,
 };

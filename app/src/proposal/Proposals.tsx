@@ -1,5 +1,5 @@
 import type { PortionsProposed, TrainingProposed, WaterProposed } from '@open-larder/contract';
-import { formatMgL, sayPortionsWhy } from '@open-larder/say';
+import { formatMgL, portionsWhy } from '@open-larder/say';
 import { View } from 'react-native';
 import { RecordNote } from '../forecasts/RecordNote';
 import { api, useFormat, type AppData } from '../store';
@@ -71,7 +71,7 @@ function PortionsCard({ proposal, data }: { proposal: PortionsProposed; data: Ap
           <Text variant="strong">{`${groupName}: ${formatChange(change)}`}</Text>
           <WhyLink
             about={`${formatChange(change)} for ${lowerFirst(groupName)}`}
-            why={sayPortionsWhy(proposal, format.units)}
+            why={portionsWhy(proposal, format.units)}
           />
         </View>
         <Text variant="small" tone="quiet">

@@ -1,5 +1,5 @@
 import type { PortionsProposed, TrainingProposed } from '@open-larder/contract';
-import { formatNumber, formatMgL, saySeen } from '@open-larder/say';
+import { formatNumber, formatMgL, formatSign } from '@open-larder/say';
 import type { Format } from '../store';
 import { lowerFirst } from '../ui';
 
@@ -20,14 +20,14 @@ const NAMED = 3;
 export function formatSigns({ signs }: Pick<PortionsProposed, 'signs'>, format: Format): string {
   const named = signs
     .slice(0, NAMED)
-    .map(({ day, seen }) => `${saySeen(seen, format.units)} on ${format.day(day)}`);
+    .map(({ day, seen }) => `${formatSign(seen, format.units)} on ${format.day(day)}`);
   const more = signs.length - named.length;
   return [...named, ...(more > 0 ? [`and ${more} more`] : [])].join('; ');
 }
 
 /** «Came 12 days ago and refused them 3 times of 4. …» */
 export function formatRefused({
-  dealt,
+  served,
   refused,
   newcomerDays,
   withFoodName,
@@ -36,7 +36,7 @@ export function formatRefused({
     newcomerDays === null
       ? ''
       : `Came ${newcomerDays === 0 ? 'today' : `${newcomerDays} ${newcomerDays === 1 ? 'day' : 'days'} ago`}. `;
-  return `${came}Refused ${refused} of ${dealt} in two weeks. Mix a little into the ${lowerFirst(
+  return `${came}Refused ${refused} of ${served} in two weeks. Mix a little into the ${lowerFirst(
     withFoodName,
   )} that they take, and more as they accept it; the rest of their day stays the same.`;
 }

@@ -73,7 +73,7 @@ async function balanced(
       plantShare: (food ?? WATER).plantShare,
       share,
       fixed: binder,
-      most: food && onlyShelf ? food.remainingG / rawG : Infinity,
+      max: food && onlyShelf ? food.remainingG / rawG : Infinity,
     };
   });
   const found = attempt(() => balance(candidates, values.targets, values));
@@ -111,8 +111,8 @@ function attempt<T>(work: () => T): T | string {
 function Band({ control, target }: { control: Control<RecipeValues>; target: Target }) {
   const { field, fieldState } = useController({ control, name: `targets.${target}` });
   const [low, high] = field.value ?? [null, null];
-  const set = (least: number | null, most: number | null) =>
-    field.onChange(least === null && most === null ? null : [least ?? 0, most ?? 1]);
+  const set = (min: number | null, max: number | null) =>
+    field.onChange(min === null && max === null ? null : [min ?? 0, max ?? 1]);
   const name = TARGET_NAMES[target];
   return (
     <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>

@@ -5,7 +5,7 @@ import { View } from 'react-native';
 import { FoodSign } from '../draw/FoodSign';
 import { NumberInput } from '../forms/inputs';
 import { PERCENT } from '../forms/percent';
-import { Button, Choices, FaultLine, Picker, Text } from '../ui';
+import { Button, Choices, ErrorLine, Picker, Text } from '../ui';
 import type { RecipeValues } from './RecipeForm';
 import { percent } from './labels';
 
@@ -82,7 +82,7 @@ export function IngredientsInput({ control, foods, product }: Props) {
           <Button variant="bare" label="Make it 100 %" onPress={scaled} />
         ) : null}
       </View>
-      {fieldError ? <FaultLine fieldError={fieldError} /> : null}
+      {fieldError ? <ErrorLine fieldError={fieldError} /> : null}
     </View>
   );
 }

@@ -4,7 +4,7 @@ import { formatGrams, formatNumber } from '@open-larder/say';
 import { batchOf, pieceMassG, trayMassG } from '@open-larder/core/recipe';
 import { pricePerGram } from '@open-larder/core/stock';
 import { useFormat } from '../store';
-import { Card, FaultLine, ListRow, Text } from '../ui';
+import { Card, ErrorLine, ListRow, Text } from '../ui';
 import { triedMix } from './useKitchen';
 import { percent, formatLosses, formatPieces } from './labels';
 
@@ -17,7 +17,7 @@ interface Props {
 export function MixCard({ recipe, foods }: Props) {
   const format = useFormat();
   const { mix, fieldError } = triedMix(recipe, foods);
-  if (fieldError !== null) return <FaultLine fieldError={fieldError} />;
+  if (fieldError !== null) return <ErrorLine fieldError={fieldError} />;
   const { composition, plantShare } = mix;
   const dry = ofDryMatter(composition);
   const energy = digestibleEnergy(recipe.name || 'the mix', composition, 'omnivore').value;

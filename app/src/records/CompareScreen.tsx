@@ -17,7 +17,7 @@ import { SpanChoice } from './SpanChoice';
 type By = 'groups' | 'batches' | 'seasons';
 
 /** So many columns are still read beside each other. */
-const MOST = 4;
+const MAX = 4;
 
 /** Groups, batches or seasons beside each other. */
 export function CompareScreen() {
@@ -98,7 +98,7 @@ function Groups({ data }: { data: AppData }) {
           ) : null}
         </View>
       ))}
-      {ids.length < Math.min(MOST, groups.length) ? (
+      {ids.length < Math.min(MAX, groups.length) ? (
         <View style={{ alignItems: 'flex-start' }}>
           <Button
             variant="bare"

@@ -1,5 +1,5 @@
 import type { Answered, Problem } from '@open-larder/contract';
-import { formatMgL, saySeen } from '@open-larder/say';
+import { formatMgL, formatSign } from '@open-larder/say';
 import { View } from 'react-native';
 import { api, useFormat, type Format } from '../store';
 import { ledgerApi } from '../store/ledgerApi';
@@ -76,7 +76,7 @@ function formatSpoke({ signs }: Answered, format: Format): string {
   if (signs.length === 0) return '';
   const named = signs
     .slice(0, NAMED)
-    .map(({ seen, day }) => `${saySeen(seen, format.units)} on ${format.day(day)}`);
+    .map(({ seen, day }) => `${formatSign(seen, format.units)} on ${format.day(day)}`);
   const more = signs.length - named.length;
   return `For it spoke: ${[...named, ...(more > 0 ? [`and ${more} more`] : [])].join('; ')}.`;
 }

@@ -67,14 +67,14 @@ describe('seasons', () => {
 describe('batches', () => {
   it('count days from their first measurement; two on one day are one sample', () => {
     const events = [...life(1, 3), measured(0, 1.1)];
-    const { first, points, mostCm } = batch('a', events);
+    const { first, points, maxCm } = batch('a', events);
     expect(first).toBe(FIRST);
     expect(points.map(({ day, n }) => [day, n])).toEqual([
       [0, 6],
       [10, 3],
       [20, 3],
     ]);
-    expect(mostCm).toBeCloseTo(species.adultLengthCm * 1.1, 9);
+    expect(maxCm).toBeCloseTo(species.adultLengthCm * 1.1, 9);
   });
 
   it('are none that were measured on one day alone, or taken back', () => {

@@ -51,7 +51,7 @@ export function batchOf(
     id,
     name,
     first,
-    mostCm: adultCm * 1.1,
+    maxCm: adultCm * 1.1,
     points: samples.map(({ day, sample }) => ({
       day: daysBetween(first, day),
       lengthCm: sample.mean,

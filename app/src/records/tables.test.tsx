@@ -26,7 +26,7 @@ describe('records', () => {
     expect(screen.getByText('not needed')).toBeTruthy();
   });
 
-  it('give grams, hand units and cost of each food, and a total', () => {
+  it('give grams, serving units and cost of each food, and a total', () => {
     const [flake] = consumption.foods;
     const free = { ...flake!, foodId: 'f2', name: 'Live Moina', costMinor: null };
     show(<FoodTable data={{ ...consumption, foods: [flake!, free] }} />);

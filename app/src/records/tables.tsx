@@ -1,5 +1,5 @@
 import type { Consumption } from '@open-larder/contract';
-import { type HandUnit } from '@open-larder/core/food';
+import { type ServingUnit } from '@open-larder/core/food';
 import { formatGrams, formatUnits, formatSignificant } from '@open-larder/say';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -56,7 +56,7 @@ export function GroupTable({ data }: { data: Consumption }) {
   );
 }
 
-/** Grams, hand units and cost of each food. */
+/** Grams, serving units and cost of each food. */
 export function FoodTable({ data }: { data: Consumption }) {
   const styles = useStyles();
   const format = useFormat();
@@ -72,7 +72,7 @@ export function FoodTable({ data }: { data: Consumption }) {
               <Text>{food.name}</Text>
             </View>
             <Cell text={formatGrams(food.totalG).replace(/ g$/, '')} />
-            <Cell text={formatUnits(Math.round(food.units * 4) / 4, food.unit as HandUnit)} />
+            <Cell text={formatUnits(Math.round(food.units * 4) / 4, food.unit as ServingUnit)} />
             <Cell text={food.costMinor === null ? '–' : format.money(food.costMinor)} />
           </View>
         ))}

@@ -1,4 +1,4 @@
-import { sayCultureWork } from '@open-larder/say';
+import { formatCultureWork } from '@open-larder/say';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useVesselEvent } from '../culture/useVesselEvent';
@@ -13,7 +13,7 @@ export function CultureWork() {
   const logEvent = useVesselEvent();
   const { data: vessels = [] } = api.useVesselsQuery();
   const works = vessels.flatMap(({ id, name, work }) =>
-    work.map((one) => ({ id, name, ...one, ...sayCultureWork(one.because) })),
+    work.map((one) => ({ id, name, ...one, ...formatCultureWork(one.because) })),
   );
   if (works.length === 0) return null;
   const urgent = works.filter((one) => one.urgent);

@@ -1,5 +1,5 @@
 import type { Outcome, RoundServingView } from '@open-larder/contract';
-import { stepAt, toGrams, toHandUnits } from '@open-larder/core/food';
+import { stepAt, toGrams, toServingUnits } from '@open-larder/core/food';
 import { formatGrams, formatUnits } from '@open-larder/say';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -11,7 +11,7 @@ type Other = Exclude<Outcome, 'served'>;
 interface Props {
   serving: RoundServingView;
   onClose: () => void;
-  onLog: (deal: { outcome: Other; units: number; note: string }) => void;
+  onLog: (portion: { outcome: Other; units: number; note: string }) => void;
 }
 
 const OPTIONS: { value: Other; label: string }[] = [
@@ -21,21 +21,21 @@ const OPTIONS: { value: Other; label: string }[] = [
   { value: 'skipped', label: 'Skipped' },
 ];
 
-const MOST = 120;
+const MAX = 120;
 
 /** A note with a phrase more; tapped a second time it is taken out again. */
 function withPhrase(note: string, phrase: string): string {
   const said = note.split(', ').filter((one) => one.trim() !== '');
   const next = said.includes(phrase) ? said.filter((one) => one !== phrase) : [...said, phrase];
-  return next.join(', ').slice(0, MOST);
+  return next.join(', ').slice(0, MAX);
 }
 
 /** Anything but «as planned»: less, more, refused or skipped, and why. */
 export function OtherSheet({ serving, onClose, onLog }: Props) {
   const { unit, units: planned } = serving;
   const step = stepAt(planned, unit);
-  const half = Math.min(planned, Math.max(step, toHandUnits(serving.massG / 2, unit)));
-  const more = Math.max(planned + step, toHandUnits(serving.massG * 1.5, unit));
+  const half = Math.min(planned, Math.max(step, toServingUnits(serving.massG / 2, unit)));
+  const more = Math.max(planned + step, toServingUnits(serving.massG * 1.5, unit));
   const [outcome, setOutcome] = useState<Other>('less');
   const [units, setUnits] = useState(half);
   const [note, setNote] = useState('');
@@ -63,7 +63,7 @@ export function OtherSheet({ serving, onClose, onLog }: Props) {
       <Field
         label={outcome === 'refused' || outcome === 'skipped' ? 'Why' : 'Note'}
         value={note}
-        onChange={(text) => setNote(text.slice(0, MOST))}
+        onChange={(text) => setNote(text.slice(0, MAX))}
         placeholder="May stay empty"
       />
       {phrases.length > 0 ? (

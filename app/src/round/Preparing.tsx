@@ -11,7 +11,7 @@ import { useChores } from './useChores';
 
 interface Props extends Pick<RoundView, 'day' | 'done'> {
   data: AppData;
-  /** How many servings of each food were dealt today, of foods of which none is open any more. */
+  /** How many servings of each food were served today, of foods of which none is open any more. */
   served: Readonly<Record<string, number>>;
   /** Minutes of the household's day; null for another day. */
   minutes: number | null;

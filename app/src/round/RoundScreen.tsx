@@ -76,8 +76,7 @@ export function RoundScreen({ day: asked }: { day?: string }) {
   };
   const [other, setOther] = useState<RoundServingView | null>(null);
   const acts = useActs({
-    serve: (serving) => whenCome(() => void feed.feed(serving)),
-    deal: (serving, deal) => void whenCome(() => void feed.feed(serving, deal)),
+    serve: (serving, portion) => whenCome(() => void feed.feed(serving, portion)),
     serveAll: (servings, what) => void whenCome(() => void feed.feedAll(servings, what)),
     other: (serving) => (serving.fed ? setAgain({ serving, fed: serving.fed }) : setOther(serving)),
     undo: (fed) => void feed.takeBack(fed),
@@ -161,9 +160,9 @@ export function RoundScreen({ day: asked }: { day?: string }) {
         <OtherSheet
           serving={other}
           onClose={() => setOther(null)}
-          onLog={(deal) => {
+          onLog={(portion) => {
             setOther(null);
-            whenCome(() => void feed.feed(other, deal));
+            whenCome(() => void feed.feed(other, portion));
           }}
         />
       ) : null}
@@ -203,8 +202,7 @@ function useActs(newest: Acts): Acts {
   });
   return useMemo(
     () => ({
-      serve: (serving) => latest.current.serve(serving),
-      deal: (serving, deal) => latest.current.deal(serving, deal),
+      serve: (serving, portion) => latest.current.serve(serving, portion),
       serveAll: (servings, what) => latest.current.serveAll(servings, what),
       other: (serving) => latest.current.other(serving),
       undo: (fed) => latest.current.undo(fed),

@@ -30,7 +30,7 @@ interface Props {
 const formatMixed = ({ role, step, of }: NonNullable<RoundServingView['mixed']>) =>
   role === 'new' ? `Training, step ${step} of ${of}: mix it in` : 'Mixed with the new food';
 
-/** One serving to deal, or what became of it. */
+/** One serving to serve, or what became of it. */
 export function ServingRow({ serving, day, next, late, onServe, onOther, onUndo }: Props) {
   const styles = useStyles();
   const colours = useColours();

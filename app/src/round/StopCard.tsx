@@ -5,7 +5,7 @@ import type {
   RoundStopView,
   Tank,
 } from '@open-larder/contract';
-import { toHandUnits } from '@open-larder/core/food';
+import { toServingUnits } from '@open-larder/core/food';
 import { formatUnits } from '@open-larder/say';
 import { BELLY_WORDS } from '@open-larder/core/ration';
 import { useRouter } from 'expo-router';
@@ -20,12 +20,12 @@ import { lateOf, formatLate, type Meals } from './late';
 import { lookAgain } from './lookAgain';
 import { MealTimer } from './MealTimer';
 import { ServingRow } from './ServingRow';
-import type { Deal } from './useFeed';
+import type { ServedPortion } from './useFeed';
 
 /** What is done at a tank. Always the same functions, whatever the round is. */
 export interface Acts {
-  serve: (serving: RoundServingView) => boolean;
-  deal: (serving: RoundServingView, deal: Deal) => void;
+  /** As planned, where no other portion is given. */
+  serve: (serving: RoundServingView, portion?: ServedPortion) => boolean;
   serveAll: (servings: RoundServingView[], what: string) => void;
   other: (serving: RoundServingView) => void;
   undo: (fed: Feeding) => void;
@@ -72,14 +72,14 @@ export const StopCard = memo(function StopCard({
   const lateLine = (serving: RoundServingView) => {
     const late = minutes === null ? null : lateOf(meals, stop, serving, data, { day, minutes });
     if (!late) return null;
-    const half = toHandUnits(serving.massG / 2, serving.unit);
+    const half = toServingUnits(serving.massG / 2, serving.unit);
     const skip = late.part === 0 || half >= serving.units;
     return {
       says: formatLate(late, format),
       label:
         late.part === 1 ? null : skip ? 'Leave it out' : `Log ${formatUnits(half, serving.unit)}`,
       onLog: () =>
-        acts.deal(
+        acts.serve(
           serving,
           skip
             ? { outcome: 'skipped', units: 0, note: 'missed' }

@@ -8,7 +8,7 @@ const AHEAD_MIN = 90;
 export const open = (moment: RoundMomentView) =>
   moment.stops.flatMap((stop) => stop.servings).filter((serving) => serving.fed === null);
 
-/** Servings dealt of each food of a day, of foods of which none is open any more. */
+/** Servings served of each food of a day, of foods of which none is open any more. */
 export function servedFoods(round: RoundView): Record<string, number> {
   const served: Record<string, number> = {};
   const still = new Set<string>();

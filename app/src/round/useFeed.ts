@@ -18,7 +18,7 @@ import { stampFor } from '../store/intent';
 
 const UNSEEN = { selectFromResult: () => ({}) };
 
-export interface Deal {
+export interface ServedPortion {
   outcome: Outcome;
   units: number;
   note: string;
@@ -30,7 +30,7 @@ interface Written {
   short: string | null;
 }
 
-const asPlanned = (serving: RoundServingView): Deal => ({
+const asPlanned = (serving: RoundServingView): ServedPortion => ({
   outcome: 'served',
   units: serving.units,
   note: '',
@@ -112,20 +112,23 @@ export function useFeed(
     } else settle.soon();
   };
 
-  const write = async (serving: RoundServingView, deal: Deal): Promise<Written | null> => {
+  const write = async (
+    serving: RoundServingView,
+    portion: ServedPortion,
+  ): Promise<Written | null> => {
     const body: FeedingCreate = {
-      ...stampFor('feed', day, serving.servingId, hand, deal),
+      ...stampFor('feed', day, serving.servingId, hand, portion),
       servingId: serving.servingId,
       day,
       groupId: serving.groupId,
       foodId: serving.foodId,
       plannedUnits: serving.units,
       hand,
-      ...deal,
+      ...portion,
     };
-    const massG = deal.units * serving.unit.massG;
+    const massG = portion.units * serving.unit.massG;
     const shown = show(serving.servingId, { ...body, massG });
-    if (deal.outcome !== 'refused') time(serving, massG);
+    if (portion.outcome !== 'refused') time(serving, massG);
     const answer = await log({ body });
     if (answer.error) {
       shown.undo();
@@ -140,7 +143,7 @@ export function useFeed(
       return null;
     }
     settle.soon();
-    if (deal.outcome === 'refused') dispatch(api.util.invalidateTags(['proposal']));
+    if (portion.outcome === 'refused') dispatch(api.util.invalidateTags(['proposal']));
     return {
       feeding: answer.data.feeding,
       short: answer.data.shortG > 0 ? serving.foodName : null,
@@ -168,17 +171,17 @@ export function useFeed(
   return {
     takeBack,
     /** Log one serving. */
-    async feed(serving: RoundServingView, deal: Deal = asPlanned(serving)) {
-      const written = Promise.all([write(serving, deal)]);
-      toastServed(formatDeal(serving, deal), written);
+    async feed(serving: RoundServingView, portion: ServedPortion = asPlanned(serving)) {
+      const written = Promise.all([write(serving, portion)]);
+      toastServed(formatPortion(serving, portion), written);
       await written;
     },
     /** Feed once more what was fed already: logged beside the plan, and shown so. */
     async again(serving: RoundServingView) {
-      const deal: Deal = { outcome: 'more', units: serving.units, note: 'fed again' };
+      const portion: ServedPortion = { outcome: 'more', units: serving.units, note: 'fed again' };
       const { id: servingId } = stampFor('again', day, serving.servingId);
       const extra = { ...serving, servingId };
-      const fed = await write(extra, deal);
+      const fed = await write(extra, portion);
       if (!fed) return;
       const text = `${serving.portion} ${serving.foodName} for ${serving.groupName}: fed again.`;
       toastServed(text, Promise.resolve([fed]));
@@ -209,7 +212,7 @@ function placeOf(round: RoundView, servingId: string) {
   return null;
 }
 
-function formatDeal(serving: RoundServingView, { outcome, units }: Deal): string {
+function formatPortion(serving: RoundServingView, { outcome, units }: ServedPortion): string {
   const amount = formatUnits(units, serving.unit);
   switch (outcome) {
     case 'skipped':

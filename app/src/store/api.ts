@@ -270,10 +270,10 @@ export const api = createApi({
         eventOf('vessel', 'food', 'supply', listOf('brood')),
       ),
       undoVesselEvent: change('undoVesselEvent', ['vessel', 'food', 'supply', listOf('brood')]),
-      ways: build.query<ResponseOf<'getWays'>['ways'], void>({
+      strategies: build.query<ResponseOf<'getStrategies'>['strategies'], void>({
         queryFn: async () => {
-          const answer = await call('getWays');
-          return 'data' in answer ? { data: answer.data.ways } : answer;
+          const answer = await call('getStrategies');
+          return 'data' in answer ? { data: answer.data.strategies } : answer;
         },
         keepUnusedDataFor: 86_400,
       }),

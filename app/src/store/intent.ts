@@ -17,7 +17,7 @@ interface Kept extends Stamp {
 
 const PLACE = 'intents';
 /** Unanswered acts that are kept at most; the oldest are let go. */
-const MOST_KEPT = 200;
+const MAX_KEPT = 200;
 /** A second tap within this time after an answer is the same tap: what was tapped is still drawn. */
 const SAME_TAP_MS = 1500;
 
@@ -26,7 +26,7 @@ const stamps = new Map<string, Kept>(recall<[string, Kept][]>(PLACE) ?? []);
 const sent = new Set<string>([...stamps.values()].map(({ id }) => id));
 
 const keep = () =>
-  remember(PLACE, [...stamps].filter(([, { id }]) => sent.has(id)).slice(-MOST_KEPT));
+  remember(PLACE, [...stamps].filter(([, { id }]) => sent.has(id)).slice(-MAX_KEPT));
 
 function stampAt(key: string, form: boolean): Kept {
   const known = stamps.get(key);

@@ -38,7 +38,7 @@ export const TABLE_WORDS: { value: TableName; label: string; help: string; examp
   {
     value: 'foods',
     label: 'Foods',
-    help: 'One line a food: name, kind, the make-up in per cent or g/kg, hand unit and what one weighs. Known foods are changed, new ones come to the shelf empty. Preparation is written «soak 120/1»: minutes ahead, minutes of work.',
+    help: 'One line a food: name, kind, the make-up in per cent or g/kg, serving unit and what one weighs. Known foods are changed, new ones come to the shelf empty. Preparation is written «soak 120/1»: minutes ahead, minutes of work.',
     example:
       'name,kind,protein,fat,fibre,ash,moisture,plant,unit,units,unit_g\nPond stick,dry,32 %,5 %,4 %,9 %,8 %,60 %,stick,sticks,0.4',
   },
@@ -52,7 +52,7 @@ export const TABLE_WORDS: { value: TableName; label: string; help: string; examp
   {
     value: 'weighings',
     label: 'Weighings',
-    help: 'What hand units weighed, by hand. Weighings are added, never changed.',
+    help: 'What serving units weighed, by hand. Weighings are added, never changed.',
     example: 'food,day,hand,counted,weighed_g\nFine flake,2026-03-01,Mine,20,1.1',
   },
   {

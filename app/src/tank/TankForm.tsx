@@ -20,7 +20,7 @@ import {
 import {
   Button,
   Choice,
-  FaultLine,
+  ErrorLine,
   Picker,
   StaleNotice,
   Text,
@@ -139,7 +139,7 @@ export function TankForm({ place, initial, act, onSave, onSaved }: Props) {
             'length',
             'Left empty: nine tenths of the height.',
           )}
-          {fieldError('litres') ? <FaultLine fieldError={String(fieldError('litres'))} /> : null}
+          {fieldError('litres') ? <ErrorLine fieldError={String(fieldError('litres'))} /> : null}
         </>
       )}
       {measure('tempC', 'Water temperature', 'temperature')}

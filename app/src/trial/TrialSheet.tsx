@@ -1,7 +1,7 @@
 import type { Group, Problem, TrialRow } from '@open-larder/contract';
 import { usualLength } from '@open-larder/core/growth';
 import { addDays } from '@open-larder/core/round';
-import { dealt, fishByWeeks, LOOKED_AT_WEEKS, USUAL_CV } from '@open-larder/core/trial';
+import { randomised, fishByWeeks, LOOKED_AT_WEEKS, USUAL_CV } from '@open-larder/core/trial';
 import { formatNumber } from '@open-larder/say';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
@@ -145,7 +145,7 @@ export function TrialSheet({ data, trial, onClose }: Props) {
           value={otherId}
           onChange={setOther}
           placeholder="Choose a group"
-          hint="No second tub yet? Deal them below, then split the group on its page."
+          hint="No second tub yet? Assign them below, then split the group on its page."
           picks={siblings.map((one) => ({
             value: one.id,
             title: one.name,
@@ -191,9 +191,11 @@ export function TrialSheet({ data, trial, onClose }: Props) {
         <Text tone="quiet">Choose the fish to see how many it takes.</Text>
       )}
       {kind === 'siblings' && group ? (
-        <Deal
+        <Randomise
           group={group}
-          onNote={(dealt) => setNote([note, dealt].filter(Boolean).join(' ').slice(0, 500))}
+          onNote={(randomised) =>
+            setNote([note, randomised].filter(Boolean).join(' ').slice(0, 500))
+          }
         />
       ) : null}
       <Field label="Note" value={note} onChange={setNote} fieldError={fieldErrors.note} />
@@ -260,8 +262,8 @@ function Needed({
   );
 }
 
-/** Fish dealt by chance: which goes where, in the order in which they are caught. */
-function Deal({ group, onNote }: { group: Group; onNote: (dealt: string) => void }) {
+/** Fish assigned at random: which goes where, in the order in which they are caught. */
+function Randomise({ group, onNote }: { group: Group; onNote: (randomised: string) => void }) {
   const format = useFormat();
   const [seed, setSeed] = useState(() => nowMs() % 1_000_000);
   const [text, setText] = useState('');
@@ -270,18 +272,20 @@ function Deal({ group, onNote }: { group: Group; onNote: (dealt: string) => void
   const count = lengths?.length ?? Math.min(200, group.size.total);
   const sides = useMemo(() => {
     const of = lengths ?? Array.from({ length: count }, () => null);
-    return of.length >= 4 && of.every((one) => one === null || one > 0) ? dealt(of, seed) : null;
+    return of.length >= 4 && of.every((one) => one === null || one > 0)
+      ? randomised(of, seed)
+      : null;
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the text is what the lengths are read from
   }, [text, count, seed]);
   const away = (sides ?? []).flatMap((side, at) => (side === 'b' ? [at + 1] : []));
   return (
-    <Disclosure title="Deal them by chance">
+    <Disclosure title="Assign them at random">
       <Field
         label="Their lengths, in the order in which they are caught"
         value={text}
         onChange={setText}
         fieldError={text.trim() === '' ? undefined : read.error}
-        hint="Left empty they are dealt by their number alone; with lengths, fish of one size are parted from each other."
+        hint="Left empty they are assigned by their number alone; with lengths, fish of one size are parted from each other."
       />
       {sides ? (
         <>
@@ -294,7 +298,7 @@ function Deal({ group, onNote }: { group: Group; onNote: (dealt: string) => void
               label="Keep it in the note"
               onPress={() => onNote(`Dealt by chance; over go ${away.join(', ')} of ${count}.`)}
             />
-            <Button variant="bare" label="Deal anew" onPress={() => setSeed(seed + 1)} />
+            <Button variant="bare" label="Draw again" onPress={() => setSeed(seed + 1)} />
           </View>
         </>
       ) : (

@@ -204,7 +204,7 @@ describe('trials', () => {
     await waitFor(() => expect(sent(asked, 'PUT')).toMatchObject([{ archived: true }]));
   });
 
-  it('are planned with how many fish they take, dealt by chance', async () => {
+  it('are planned with how many fish they take, assigned at random', async () => {
     const asked = open([]);
     expect(await screen.findByText('No trial yet')).toBeTruthy();
     await waitFor(() => expect(screen.getByText('Plan a trial')).toBeEnabled());
@@ -216,13 +216,13 @@ describe('trials', () => {
     expect(screen.getByText(/four times in five/)).toBeTruthy();
     fireEvent.press(screen.getByLabelText(/^The other, on the new diet/));
     fireEvent.press(await screen.findByText('On worms'));
-    fireEvent.press(screen.getByText('Deal them by chance'));
-    const dealt = () => screen.getByText(/^\d+(, \d+){4}$/).children.join('');
-    const before = dealt();
-    for (let at = 0; at < 5 && dealt() === before; at += 1) {
-      fireEvent.press(screen.getByText('Deal anew'));
+    fireEvent.press(screen.getByText('Assign them at random'));
+    const randomised = () => screen.getByText(/^\d+(, \d+){4}$/).children.join('');
+    const before = randomised();
+    for (let at = 0; at < 5 && randomised() === before; at += 1) {
+      fireEvent.press(screen.getByText('Draw again'));
     }
-    expect(dealt()).not.toBe(before);
+    expect(randomised()).not.toBe(before);
     fireEvent.changeText(
       screen.getByLabelText('Their lengths, in the order in which they are caught'),
       '1.1 1.2 1.9 2.0',

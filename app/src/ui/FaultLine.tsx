@@ -2,7 +2,7 @@ import { upperFirst } from './firstLetter';
 import { Text } from './Text';
 
 /** What is wrong with what was entered, as a sentence beside it. */
-export function FaultLine({ fieldError }: { fieldError: string }) {
+export function ErrorLine({ fieldError }: { fieldError: string }) {
   return (
     <Text variant="small" tone="due" role="alert">
       {upperFirst(fieldError)}

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
-import { FaultLine } from './FaultLine';
+import { ErrorLine } from './FaultLine';
 import { Text } from './Text';
 
 interface Props {
@@ -19,7 +19,7 @@ export function Labelled({ label, hint, fieldError, children }: Props) {
       </Text>
       {children}
       {fieldError ? (
-        <FaultLine fieldError={fieldError} />
+        <ErrorLine fieldError={fieldError} />
       ) : hint ? (
         <Text variant="small" tone="quiet">
           {hint}

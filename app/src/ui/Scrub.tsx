@@ -6,12 +6,12 @@ interface Props {
   /** Where it stands, said in words. */
   says: string;
   value: number;
-  most: number;
+  max: number;
   onChange: (value: number) => void;
 }
 
 /** A bar to draw along, or to move by the arrow keys: the browser's own, in our colours. */
-export function Scrub({ label, says, value, most, onChange }: Props) {
+export function Scrub({ label, says, value, max, onChange }: Props) {
   const colours = useColours();
   const theme = useThemeName();
   return createElement('input', {
@@ -19,7 +19,7 @@ export function Scrub({ label, says, value, most, onChange }: Props) {
     'aria-label': label,
     'aria-valuetext': says,
     min: 0,
-    max: most,
+    max: max,
     step: 1,
     value,
     onChange: (event: ChangeEvent<HTMLInputElement>) => onChange(Number(event.target.value)),

@@ -11,10 +11,10 @@ import { Button, Card, ListRow, Stepper, Text, useToast } from '../ui';
 import { useRhythm } from './RhythmSheet';
 
 /** No rhythm is more relaxed than this, whatever nitrate says: other things gather in the water. Practice. */
-const LEAST_SHARE = 0.1;
-const MOST_DAYS = 28;
+const MIN_SHARE = 0.1;
+const MAX_DAYS = 28;
 /** More food than this is no question of nitrate. */
-const MOST_RATION = 1.5;
+const MAX_RATION = 1.5;
 
 /** What keeps a tank under what its fish stand: each way solved for, and any mix of them tried out. */
 export function KeepsCard({ tank, status }: { tank: Tank; status: WaterStatus }) {
@@ -34,11 +34,11 @@ export function KeepsCard({ tank, status }: { tank: Tank; status: WaterStatus })
   // Over the cap nothing is relaxed: what is done now is the least.
   const over = status.over !== null;
   const share =
-    keeps.share === null ? null : Math.max(LEAST_SHARE, over ? rhythm.share : 0, keeps.share);
+    keeps.share === null ? null : Math.max(MIN_SHARE, over ? rhythm.share : 0, keeps.share);
   const everyDays =
     keeps.everyDays === null
       ? null
-      : Math.min(MOST_DAYS, over ? rhythm.everyDays : MOST_DAYS, keeps.everyDays);
+      : Math.min(MAX_DAYS, over ? rhythm.everyDays : MAX_DAYS, keeps.everyDays);
   const ration = keeps.ration === null ? null : over ? Math.min(1, keeps.ration) : keeps.ration;
   const none = 'not enough by itself';
   return (
@@ -86,8 +86,8 @@ export function KeepsCard({ tank, status }: { tank: Tank; status: WaterStatus })
             ) : (
               <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
                 <Text variant="strong">
-                  {ration > MOST_RATION
-                    ? `${formatNumber(MOST_RATION * 100, 0)} % of it, and more`
+                  {ration > MAX_RATION
+                    ? `${formatNumber(MAX_RATION * 100, 0)} % of it, and more`
                     : `${formatNumber(ration * 100, 0)} % of it`}
                 </Text>
                 <Button

@@ -143,8 +143,8 @@ function figuresOf({ outcome }: Judged, index: number) {
   if (shares.length === 0) return null;
   return {
     mean: shares.reduce((sum, share) => sum + share, 0) / shares.length,
-    least: Math.min(...shares),
-    most: Math.max(...shares),
+    min: Math.min(...shares),
+    max: Math.max(...shares),
   };
 }
 
@@ -195,7 +195,7 @@ function Result({ board, data, names, plan, onClose }: Props & { plan: BalancedP
                 <Text>{`${Math.round(was.mean)} → `}</Text>
                 <Text variant="strong">{`${Math.round(is.mean)} %`}</Text>
                 <Text variant="small" tone="quiet">
-                  {`days ${Math.round(is.least)} to ${Math.round(is.most)}`}
+                  {`days ${Math.round(is.min)} to ${Math.round(is.max)}`}
                 </Text>
               </View>
             ) : null;

@@ -1,5 +1,5 @@
 import { massFromLength } from '@open-larder/core/fish';
-import { stepAt, toHandUnits } from '@open-larder/core/food';
+import { stepAt, toServingUnits } from '@open-larder/core/food';
 import { formatUnits, formatNumber } from '@open-larder/say';
 import { lengthOf } from '@open-larder/core/ration';
 import type { RoundServing } from '@open-larder/core/round';
@@ -111,7 +111,7 @@ function ServingCard({
             serving.ownUnits === null
               ? 'Worked out from their need.'
               : `Set by hand; the need alone would be ${formatUnits(
-                  toHandUnits(portion.wantedG.value, food.unit),
+                  toServingUnits(portion.wantedG.value, food.unit),
                   food.unit,
                 )}.`
           }

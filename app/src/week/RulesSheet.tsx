@@ -16,12 +16,12 @@ const TAKEN = [
   { value: 'hardly', label: 'hardly', taken: 0.15 },
   { value: 'never', label: 'refuses it', taken: 0 },
 ] as const;
-const MOST = [
-  { value: 'free', label: 'no limit', most: null },
-  { value: '3', label: '3 a week', most: 3 },
-  { value: '2', label: '2 a week', most: 2 },
-  { value: '1', label: '1 a week', most: 1 },
-  { value: '0', label: 'never', most: 0 },
+const MAX = [
+  { value: 'free', label: 'no limit', max: null },
+  { value: '3', label: '3 a week', max: 3 },
+  { value: '2', label: '2 a week', max: 2 },
+  { value: '1', label: '1 a week', max: 1 },
+  { value: '0', label: 'never', max: 0 },
 ] as const;
 
 /** How readily a group takes each food, and how often it may have it. */
@@ -97,11 +97,11 @@ export function RulesSheet({
                   />
                   <Choice
                     label={`${food.name}: at the most`}
-                    value={MOST.find((one) => one.most === rule.mostPerWeek)?.value ?? 'free'}
-                    options={MOST.map(({ value, label }) => ({ value, label }))}
+                    value={MAX.find((one) => one.max === rule.mostPerWeek)?.value ?? 'free'}
+                    options={MAX.map(({ value, label }) => ({ value, label }))}
                     onChange={(value) =>
                       change(food.id, {
-                        mostPerWeek: MOST.find((one) => one.value === value)?.most ?? null,
+                        mostPerWeek: MAX.find((one) => one.value === value)?.max ?? null,
                       })
                     }
                   />

@@ -63,11 +63,11 @@ interface ShareProps {
   byFamily: Map<FoodFamily | 'film', number>;
   needKj: number;
   gotKj: number;
-  least: number | null;
-  most: number | null;
+  min: number | null;
+  max: number | null;
 }
 
-function Share({ id, name, byFamily, needKj, gotKj, least, most }: ShareProps) {
+function Share({ id, name, byFamily, needKj, gotKj, min, max }: ShareProps) {
   const styles = useStyles();
   const colours = useColours();
   const router = useRouter();
@@ -75,7 +75,7 @@ function Share({ id, name, byFamily, needKj, gotKj, least, most }: ShareProps) {
   const off = needKj > 0 && Math.abs(share - 1) > 0.1;
   const figure = needKj === 0 ? 'not fed' : `${Math.round(share * 100)} %`;
   const days =
-    least === null || most === null ? '' : `${Math.round(least)} to ${Math.round(most)} % a day`;
+    min === null || max === null ? '' : `${Math.round(min)} to ${Math.round(max)} % a day`;
   return (
     <Pressable
       role="link"
@@ -120,22 +120,22 @@ function sumOf(task: WeekTask, got: GotByDay, index: number) {
   const byFamily = new Map<FoodFamily | 'film', number>();
   let needKj = 0;
   let gotKj = 0;
-  let least: number | null = null;
-  let most: number | null = null;
+  let min: number | null = null;
+  let max: number | null = null;
   for (const { groups } of got) {
     const day = groups[index];
     if (!day || day.needKj <= 0) continue;
     needKj += day.needKj;
     gotKj += day.gotKj;
     const share = (100 * day.gotKj) / day.needKj;
-    least = Math.min(least ?? share, share);
-    most = Math.max(most ?? share, share);
+    min = Math.min(min ?? share, share);
+    max = Math.max(max ?? share, share);
     day.kj.forEach((kj, at) => {
       const family = task.foods[at]?.family ?? 'film';
       if (kj > 0) byFamily.set(family, (byFamily.get(family) ?? 0) + kj);
     });
   }
-  return { byFamily, needKj, gotKj, least, most };
+  return { byFamily, needKj, gotKj, min, max };
 }
 
 const useStyles = themed((c) => ({

@@ -10,7 +10,7 @@ export interface Draft {
 }
 
 /** Steps that can be taken back. */
-const MOST_PAST = 100;
+const MAX_PAST = 100;
 const placeOf = (tankId: string) => `draft.week.${tankId}`;
 
 /** What a draft was before the page was loaded anew, if it still is a plan. */
@@ -30,7 +30,7 @@ const drafts = createSlice({
     ) {
       const { tankId, from, to } = payload;
       const draft = state[tankId] ?? { past: [], now: from, future: [] };
-      draft.past = [...draft.past, draft.now].slice(-MOST_PAST);
+      draft.past = [...draft.past, draft.now].slice(-MAX_PAST);
       draft.now = to;
       draft.future = [];
       state[tankId] = draft;

@@ -5,7 +5,7 @@ export interface Batch {
   id: string;
   points: readonly Point[];
   /** The longest that its kind may be fitted to, cm. */
-  mostCm: number;
+  maxCm: number;
 }
 
 /** The curve of a batch on some days, with its interval; null where none can be fitted. */
@@ -28,8 +28,8 @@ export const growthWork = {
     days: readonly number[],
     onBatch: (done: number, of: number) => void,
   ): Fitted[] =>
-    batches.map(({ id, points, mostCm }, at) => {
-      const fitted = fitCurve(points, mostCm);
+    batches.map(({ id, points, maxCm }, at) => {
+      const fitted = fitCurve(points, maxCm);
       onBatch(at + 1, batches.length);
       return { id, on: 'curve' in fitted ? curveOn(fitted.curve, days) : null };
     }),

@@ -175,7 +175,7 @@ function Playing({ tank, data, feeding, simulation, played, whole }: Parts & { w
           label="Time in the feeding"
           says={`${clock}, ${formatSpan(frame.atS)} in`}
           value={playback.at}
-          most={Math.max(1, frames.length - 1)}
+          max={Math.max(1, frames.length - 1)}
           onChange={playback.seek}
         />
       </View>
@@ -288,13 +288,13 @@ function stripsOf(feeding: Feeding, { frames, scene, report }: Played): DayStrip
     });
   });
   const peaks = grams.map((part) => part.reduce((a, b) => Math.max(a, b), 0));
-  const most = Math.max(1e-9, ...peaks);
+  const max = Math.max(1e-9, ...peaks);
   return [
     ...LYING.map(({ name }, strip): DayStrip => ({
       name,
       says: `${formatSignificant(peaks[strip]!)} g at the most`,
       // The root shows a crumb beside a cube.
-      heights: Array.from(grams[strip]!, (part) => Math.sqrt(part / most)),
+      heights: Array.from(grams[strip]!, (part) => Math.sqrt(part / max)),
       of: 'food',
     })),
     ...report.groups.map((group, f): DayStrip => {

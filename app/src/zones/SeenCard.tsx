@@ -3,7 +3,7 @@ import type { Drop, Feeding } from '@open-larder/core/zones';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { api, useHand } from '../store';
-import { Button, Card, Choice, FaultLine, NumberField, Text, useToast } from '../ui';
+import { Button, Card, Choice, ErrorLine, NumberField, Text, useToast } from '../ui';
 import { stampFor } from '../store/intent';
 
 interface Props {
@@ -117,7 +117,7 @@ export function SeenCard({ tank, day, momentId, feeding }: Props) {
               onChange={(share) => setCame((before) => ({ ...before, [id]: share }))}
             />
           ))}
-          {problem ? <FaultLine fieldError={problem} /> : null}
+          {problem ? <ErrorLine fieldError={problem} /> : null}
           <View style={{ alignItems: 'flex-start' }}>
             <Button
               label="Note it"

@@ -51,8 +51,8 @@ function formatBuried({ buriedG, servedG }: DropReport): string {
 
 function formatLeft(drop: DropReport): string {
   const lay = [...drop.lay].sort((a, b) => b.massG - a.massG);
-  const most = lay[0];
-  if (!most) return `${formatShare(drop.leachedG / drop.servedG)} of it dissolves.`;
+  const max = lay[0];
+  if (!max) return `${formatShare(drop.leachedG / drop.servedG)} of it dissolves.`;
   const rest = drop.liftedG + drop.stayingG + drop.leftG;
   const act =
     drop.liftedG > 0
@@ -60,7 +60,7 @@ function formatLeft(drop: DropReport): string {
       : drop.stayingG > 0
         ? 'is still there the next day'
         : 'is left';
-  return `About ${formatGrams(Number(formatSignificant(rest)))} ${act}, mostly ${LIES[most.layer]}.`;
+  return `About ${formatGrams(Number(formatSignificant(rest)))} ${act}, mostly ${LIES[max.layer]}.`;
 }
 
 /** What a feeding adds to the water, and from where: what is believed of the tank now. */

@@ -223,7 +223,7 @@ export const COLUMNS: Record<TableName, Column[]> = {
     share('ash', 'ash', 'Ash'),
     share('moisture', 'moisture', 'Moisture', ['water']),
     share('plantShare', 'plant', 'Plant share', ['plant share']),
-    column('unitName', 'unit', 'Hand unit', cell.words, { also: ['hand unit'] }),
+    column('unitName', 'unit', 'Serving unit', cell.words, { also: ['serving unit'] }),
     column('unitPlural', 'units', 'Several of it', cell.words, { also: ['plural'] }),
     grams('unitMassG', 'unit', 'One weighs', ['one weighs', 'unit mass', 'unit weight']),
     plainNumber('unitStep', 'unit_step', 'Smallest part of one', ['step']),

@@ -1,8 +1,8 @@
 export {
   exportedTable,
-  MOST_COLUMNS,
-  MOST_LETTERS,
-  MOST_LINES,
+  MAX_COLUMNS,
+  MAX_LETTERS,
+  MAX_LINES,
   tableImport,
   tableName,
   tableReport,

@@ -21,10 +21,10 @@ export const tableName = z.enum(TABLES);
 export type TableName = (typeof TABLES)[number];
 
 /** Most lines of one table. */
-export const MOST_LINES = 20_000;
+export const MAX_LINES = 20_000;
 /** Most columns of a line, and letters of a cell. */
-export const MOST_COLUMNS = 200;
-export const MOST_LETTERS = 5000;
+export const MAX_COLUMNS = 200;
+export const MAX_LETTERS = 5000;
 
 export const tableImport = z.object({
   /** Of what is taken in: sent again it is not taken in twice. A check has none. */

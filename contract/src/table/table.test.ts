@@ -2,7 +2,7 @@ import { speciesNamed } from '@open-larder/catalogue/search';
 import { loadCatalogue } from '@open-larder/catalogue/load';
 import fc from 'fast-check';
 import { readSheet, writeSheet, type Reader } from '.';
-import { blankTank, tankFault, type tankCreate } from '..';
+import { blankTank, tankError, type tankCreate } from '..';
 import type { z } from 'zod';
 
 const { species } = loadCatalogue();
@@ -367,7 +367,7 @@ describe('a tank as a whole', () => {
     widthCm: 30,
     heightCm: 30,
   };
-  const error = (over: Partial<z.input<typeof tankCreate>>) => tankFault({ ...tank, ...over });
+  const error = (over: Partial<z.input<typeof tankCreate>>) => tankError({ ...tank, ...over });
 
   it('holds what fits into it, and not more', () => {
     expect(error({})).toBeNull();

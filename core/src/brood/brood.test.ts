@@ -13,13 +13,13 @@ import {
   type Prey,
 } from '.';
 
-const { species, cultures, ways } = loadCatalogue();
+const { species, cultures, strategies } = loadCatalogue();
 const find = (key: string) => species.find((row) => row.key === key)!;
 const eggs = (key: string): EggTraits => {
   const { breeding } = find(key);
   return broodTraits(
     find(key),
-    ways.find((way) => way.breeding === breeding)!,
+    strategies.find((strategy) => strategy.breeding === breeding)!,
   ).eggs!;
 };
 const steady = (tempC: number) => () => tempC;

@@ -1,7 +1,7 @@
 import { loadCatalogue } from '@open-larder/catalogue/load';
 import type { BroodEvent, BroodFood, BroodTask, BroodTub } from '.';
 
-const { species, ways, cultures, foods } = loadCatalogue();
+const { species, strategies, cultures, foods } = loadCatalogue();
 
 /** Something that happened to a brood, with nothing but its kind and its day. */
 export const report = (
@@ -58,12 +58,13 @@ export function liveFood(key: string, over: Partial<BroodFood> = {}): BroodFood 
 
 export const allSpecies = species;
 export const speciesOf = (key: string) => species.find((one) => one.key === key)!;
-export const wayOf = (breeding: string) => ways.find((one) => one.breeding === breeding)!;
+export const strategyOf = (breeding: string) =>
+  strategies.find((one) => one.breeding === breeding)!;
 
 /** A brood of a species in one tub, with infusoria, vinegar worms, brine shrimp and Moina in the house. */
 export const broodOf = (key: string, over: Partial<BroodTask> = {}): BroodTask => ({
   species: speciesOf(key),
-  way: wayOf(speciesOf(key).breeding),
+  strategy: strategyOf(speciesOf(key).breeding),
   events: [],
   tubs: [tub({ tempC: speciesOf(key).tempOptC })],
   raising: 'apart',

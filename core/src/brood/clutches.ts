@@ -14,7 +14,7 @@ const DIFFER = 0.15;
 /** So many standard deviations to each side hold nine of ten. */
 const NINE_OF_TEN = 1.645;
 /** However many were seen, no clutch is surer than this. Assumption. */
-const LEAST_UNSURE = 1.12;
+const MIN_UNSURE = 1.12;
 /** Something else was seen, or a day was mistyped, where it is so many times off. Assumption. */
 const ABSURD = 4;
 
@@ -74,6 +74,6 @@ function learned(unsure: number, seen: readonly number[]): { times: number; unsu
   const next = Math.hypot(Math.sqrt(1 / precision), DIFFER / 2);
   return {
     times: Math.exp((report * mean) / precision),
-    unsure: Math.min(unsure, Math.max(LEAST_UNSURE, Math.exp(NINE_OF_TEN * next))),
+    unsure: Math.min(unsure, Math.max(MIN_UNSURE, Math.exp(NINE_OF_TEN * next))),
   };
 }

@@ -1,4 +1,4 @@
-import type { Way } from '@open-larder/catalogue/ways';
+import type { BreedingStrategy } from '@open-larder/catalogue/breedingStrategies';
 import { addDays, daysBetween } from '../round';
 import { hatching, type Window } from './development';
 import { warmthOn, type BroodEvent, type BroodState } from './line';
@@ -41,7 +41,7 @@ const seenOn = (stage: Dated['stage'], day: string): Dated => ({
 export function stagesOf(
   state: BroodState,
   { eggs }: BroodTraits,
-  way: Way,
+  strategy: BreedingStrategy,
   events: readonly BroodEvent[],
   usualC: number,
 ): Dated[] {
@@ -51,7 +51,7 @@ export function stagesOf(
     if (swims.length > 0 || hatchedOn !== null) {
       return swims.length > 0 ? swims : [seenOn('born', hatchedOn!)];
     }
-    return [...waited(way, spawnedOn ?? pairedOn, spawnedOn)];
+    return [...waited(strategy, spawnedOn ?? pairedOn, spawnedOn)];
   }
   const usualHatch = hatching(eggs, () => usualC).hatch.day;
   const base =
@@ -68,16 +68,20 @@ export function stagesOf(
   });
   if (hatchedOn === null && swam !== null) return swims;
   // In a mouth nobody sees them hatch.
-  const hidden = STRATEGIES[way.breeding].hatchesUnseen && hatchedOn === null;
+  const hidden = STRATEGIES[strategy.breeding].hatchesUnseen && hatchedOn === null;
   return hidden ? [dated('swim', swim)] : [dated('hatch', hatch), dated('swim', swim)];
 }
 
 /** Eggs that are stored until they are wetted, and young that are born or leave their mussel. */
-function waited(way: Way, from: string | null, spawnedOn: string | null): Dated[] {
-  const { storedWeeksMin: least, storedWeeksMax: most, breeding } = way;
-  if (least !== null && most !== null) {
+function waited(
+  strategy: BreedingStrategy,
+  from: string | null,
+  spawnedOn: string | null,
+): Dated[] {
+  const { storedWeeksMin: min, storedWeeksMax: max, breeding } = strategy;
+  if (min !== null && max !== null) {
     if (spawnedOn === null) return [];
-    const wet = { day: 7 * least, from: 7 * least, to: 7 * most, seen: false };
+    const wet = { day: 7 * min, from: 7 * min, to: 7 * max, seen: false };
     return [datedFrom(spawnedOn)('wet', wet)];
   }
   const wait = STRATEGIES[breeding].bornAfter;

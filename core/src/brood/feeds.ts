@@ -1,4 +1,4 @@
-import { toHandUnits } from '../food';
+import { toServingUnits } from '../food';
 import { largestThatFits, type Rung } from './ladder';
 import type { BroodFood } from './menu';
 import { widestPreyUm } from './mouth';
@@ -55,7 +55,7 @@ function feedOf(
     mealsWanted: portion.mealsWanted,
     gramsPerMeal: portion.gramsPerMeal,
     animalsPerMeal: portion.animalsPerMeal,
-    unitsPerMeal: toHandUnits(portion.gramsPerMeal, prey.unit),
+    unitsPerMeal: toServingUnits(portion.gramsPerMeal, prey.unit),
     unit: prey.unit,
     carried: portion.carried,
     instead: null,

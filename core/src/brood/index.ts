@@ -27,7 +27,7 @@ export {
 export type { Feed } from './feeds';
 export type { TubStatus } from './tubs';
 export { MINUTES_A_CHANGE, MINUTES_A_MEAL, type WeekAhead } from './weeks';
-export { litresFor, MOST_CM_PER_L, spreadOf, survivalOf, wantsSorting } from './tub';
+export { litresFor, MAX_CM_PER_L, spreadOf, survivalOf, wantsSorting } from './tub';
 export { broodWork, type BroodReason, type BroodWork } from './work';
 export { conditioned, type Conditioned, type Conditioning } from './conditioning';
 export * from './vocabulary';

@@ -27,7 +27,7 @@ const STEP = 1.2;
 /** Of a food whose usual size is up to so much over the mouth, the smaller ones are picked. Assumption. */
 const PICKED = 1.25;
 /** So many days each rung is climbed at the least before the next begins. Assumption. */
-const LEAST_DAYS = 3;
+const MIN_DAYS = 3;
 
 /** The usual size of a food that comes in many: most are small, some are large. */
 export const usualUm = ({ minUm, maxUm }: Pick<Prey, 'minUm' | 'maxUm'>): number =>
@@ -71,7 +71,7 @@ export function ladderOf<P extends Prey>(
     const climbs =
       seen !== undefined ||
       last === undefined ||
-      (mouthfulUm(largest) >= STEP * mouthfulUm(last.prey) && day - last.from >= LEAST_DAYS);
+      (mouthfulUm(largest) >= STEP * mouthfulUm(last.prey) && day - last.from >= MIN_DAYS);
     if (!climbs) continue;
     if (last) last.to = day + OVERLAP;
     rungs.push({ prey: largest, from: day, to: Infinity, mouthUm });

@@ -29,7 +29,7 @@ export interface TubState {
   /** The latest that are known, less those that left since; null until counted. */
   count: number | null;
   /** The most that were known to be in it, or came into it. */
-  most: number | null;
+  max: number | null;
   lost: number;
   /** A later count was higher than what should be left: the one before missed some. */
   recounted: boolean;
@@ -118,7 +118,7 @@ function phaseOf(state: BroodState): BroodState['phase'] {
 export const emptyTub = (tubId: string | null): TubState => ({
   tubId,
   count: null,
-  most: null,
+  max: null,
   lost: 0,
   recounted: false,
   mixed: false,
@@ -138,7 +138,7 @@ function tubsOf(past: readonly BroodEvent[]): TubState[] {
   };
   const came = (into: TubState, count: number) => {
     into.count = (into.count ?? 0) + count;
-    into.most = Math.max(into.count, into.most ?? 0);
+    into.max = Math.max(into.count, into.max ?? 0);
   };
   for (const event of past) {
     const here = tub(event.tubId);
@@ -149,7 +149,7 @@ function tubsOf(past: readonly BroodEvent[]): TubState[] {
         if (event.count === null) break;
         here.recounted = event.kind === 'counted' && here.count !== null && count > here.count;
         here.count = count;
-        here.most = Math.max(count, here.most ?? 0);
+        here.max = Math.max(count, here.max ?? 0);
         break;
       case 'lost':
       case 'rehomed':

@@ -57,8 +57,8 @@ export function fryPortion(day: FryDay, food: FryFood): FryPortion {
   const whole = kjPerG > 0 ? needKj / kjPerG : 0;
   const mealsWanted = Math.floor(day.lightHours / hoursUntilHungry(group).value) + 1;
   const meals = Math.max(1, Math.min(mealsWanted, day.moments));
-  const mostG = (largestMeal(group).value * (day.share ?? 1) * meals) / dry;
-  const gramsPerDay = Math.min(whole, mostG);
+  const maxG = (largestMeal(group).value * (day.share ?? 1) * meals) / dry;
+  const gramsPerDay = Math.min(whole, maxG);
   const inAnimals = (grams: number) =>
     food.animalUg === null ? null : Math.round((grams * 1e6) / food.animalUg);
   return {

@@ -1,5 +1,5 @@
 import { assertRange } from '../units';
-import { MOST_CM_PER_L } from './tub';
+import { MAX_CM_PER_L } from './tub';
 
 /** What a house has for a brood, and what one of it wants. */
 export interface FeedingModel {
@@ -31,8 +31,8 @@ export interface Raisable {
 export function raisable(house: FeedingModel): Raisable {
   assertRange('length at which they go', house.targetCm, 0.1, 200);
   assertRange('litres of a tub', house.litresPerTub, 0.05, 50_000);
-  const perTub = (MOST_CM_PER_L * house.litresPerTub) / house.targetCm;
-  const byLitres = Math.floor((MOST_CM_PER_L * house.litres) / house.targetCm);
+  const perTub = (MAX_CM_PER_L * house.litresPerTub) / house.targetCm;
+  const byLitres = Math.floor((MAX_CM_PER_L * house.litres) / house.targetCm);
   const byFood = house.oneKj > 0 ? Math.floor(house.liveKj / house.oneKj) : Infinity;
   const tubs = house.minutesPerTub > 0 ? Math.floor(house.minutes / house.minutesPerTub) : Infinity;
   const byMinutes = Math.floor(tubs * perTub);

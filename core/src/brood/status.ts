@@ -1,6 +1,6 @@
 import { afterClutches, type Clutch } from './clutches';
 import type { GrowthLevel, Species } from '@open-larder/catalogue';
-import type { Way } from '@open-larder/catalogue/ways';
+import type { BreedingStrategy } from '@open-larder/catalogue/breedingStrategies';
 import { longestSafeGap } from '../ration';
 import { addDays, daysBetween } from '../round';
 import { nextOf, stagesOf, swimsOn, type Dated } from './dates';
@@ -30,7 +30,7 @@ export interface BroodTub {
 /** What a brood is reported from. */
 export interface BroodTask {
   species: Species;
-  way: Way;
+  strategy: BreedingStrategy;
   events: readonly BroodEvent[];
   /** The first is where it began; none is a litre of room for what is not told. */
   tubs: readonly BroodTub[];
@@ -124,16 +124,16 @@ const HERE: BroodTub = { id: '', name: '', litres: 1, tempC: 24, ph: null, filte
  * @throws RangeError as what it is made of, outside its lengths and temperatures
  */
 export function computeBroodStatus(task: BroodTask): BroodStatus {
-  const { species, way, today } = task;
+  const { species, strategy, today } = task;
   const first = task.tubs[0] ?? HERE;
   const events = task.events.map((event) => ({ ...event, tubId: event.tubId ?? first.id }));
   const report = broodOn(events, today);
-  const usual = broodTraits(species, way);
+  const usual = broodTraits(species, strategy);
   const traits = {
     ...usual,
     eggs: usual.eggs && afterClutches(usual.eggs, task.clutches ?? []),
   };
-  const stages = stagesOf(report, traits, way, events, first.tempC);
+  const stages = stagesOf(report, traits, strategy, events, first.tempC);
   const swim = swimsOn(stages);
   // Where no eggs are waited for, young that were seen eat from that day.
   const born = report.phase === 'larvae' && swim?.seen === true;
@@ -142,7 +142,7 @@ export function computeBroodStatus(task: BroodTask): BroodStatus {
   const mouthOf = (cm: number) => widestPreyUm(cm, species.gapeShare);
   const lengthsCm = swim === null ? [] : days(LADDER_DAYS).map((day) => growth.lengthCm(day));
   const firstFood =
-    task.firstFood ?? defaultFirstFood(way.breeding, mouthOf(traits.larvalLengthMm / 10));
+    task.firstFood ?? defaultFirstFood(strategy.breeding, mouthOf(traits.larvalLengthMm / 10));
   const took = swim === null ? new Map<string, number>() : tookOf(events, swim.day, today);
   const climbed =
     swim === null

@@ -1,7 +1,7 @@
 import type { Breeding } from '@open-larder/catalogue';
 import type { EggCare } from './vocabulary';
 
-/** What follows from the way in which a species breeds, beside the timetable of its row (ways.csv). */
+/** What follows from the way in which a species breeds, beside the timetable of its row (breedingStrategies.csv). */
 export interface Strategy {
   /** Where its eggs usually stay. */
   eggCare: EggCare;

@@ -1,8 +1,9 @@
 import { loadCatalogue } from '@open-larder/catalogue/load';
 import { broodTraits, hatching, ladderOf, youngLengthCm } from '.';
 
-const { species, ways, cultures } = loadCatalogue();
-const wayOf = (breeding: string) => ways.find((way) => way.breeding === breeding)!;
+const { species, strategies, cultures } = loadCatalogue();
+const strategyOf = (breeding: string) =>
+  strategies.find((strategy) => strategy.breeding === breeding)!;
 const preys = cultures
   .filter(({ model, key }) => model !== 'film' && key !== 'floating-plants')
   .map(({ key, name, sizeMinUm, sizeMaxUm }) => ({
@@ -15,7 +16,7 @@ const preys = cultures
 describe('what a brood is reckoned with', () => {
   it('is what is known of the species, and else what is usual for its way of life', () => {
     const medaka = species.find(({ key }) => key === 'oryzias-latipes')!;
-    const known = broodTraits(medaka, wayOf('plant spawner'));
+    const known = broodTraits(medaka, strategyOf('plant spawner'));
     expect(known.eggs!.hatchDegreeDays).toBeCloseTo(240, 9);
     expect(known.eggs!.swimDegreeDays).toBeCloseTo(245, 9);
     expect(known.assumed).toEqual([]);
@@ -26,20 +27,20 @@ describe('what a brood is reckoned with', () => {
       hatching: null,
       defaulted: ['larvalLengthMm' as const],
     };
-    const usual = broodTraits(unknown, wayOf('plant spawner'));
+    const usual = broodTraits(unknown, strategyOf('plant spawner'));
     expect(usual.eggs).toMatchObject({ hatchDegreeDays: 200, swimDegreeDays: 210, unsure: 2 });
     expect(usual.assumed).toEqual(['hatchDegreeDays', 'swimDegreeDays', 'larvalLengthMm']);
   });
 
   it('has no hatching to wait for where the young are born', () => {
     const guppy = species.find(({ key }) => key === 'poecilia-reticulata')!;
-    expect(broodTraits(guppy, wayOf('live-bearer')).eggs).toBeNull();
+    expect(broodTraits(guppy, strategyOf('live-bearer')).eggs).toBeNull();
   });
 
   it('gives every species that is bred a ladder of dates in order', () => {
     for (const one of species) {
       if (one.breeding === 'not bred at home') continue;
-      const traits = broodTraits(one, wayOf(one.breeding));
+      const traits = broodTraits(one, strategyOf(one.breeding));
       if (traits.eggs) {
         const { hatch, swim } = hatching(traits.eggs, () => one.tempOptC);
         expect(swim.day).toBeGreaterThanOrEqual(hatch.day);

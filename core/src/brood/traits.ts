@@ -1,5 +1,5 @@
 import type { Species } from '@open-larder/catalogue';
-import type { Way } from '@open-larder/catalogue/ways';
+import type { BreedingStrategy } from '@open-larder/catalogue/breedingStrategies';
 import type { EggTraits } from './development';
 import type { YoungTraits } from './length';
 
@@ -33,15 +33,15 @@ const YOLK_DEGREE_DAYS = 20;
 const GROWN_ON_YOLK = 1.2;
 
 /** What is known of a species or its relatives, and in its place what is usual for its way of life. */
-export function broodTraits(species: Bred, way: Way): BroodTraits {
+export function broodTraits(species: Bred, strategy: BreedingStrategy): BroodTraits {
   const { hatchDegreeDays, swimDegreeDays, hatching, tempOptC, defaulted } = species;
   const larvalLengthMm = defaulted.includes('larvalLengthMm') ? null : species.larvalLengthMm;
-  const eggs = eggsOf(hatching, way, tempOptC);
+  const eggs = eggsOf(hatching, strategy, tempOptC);
   const assumed: BroodTraits['assumed'] = [];
   if (hatchDegreeDays === null) assumed.push('hatchDegreeDays');
   if (swimDegreeDays === null) assumed.push('swimDegreeDays');
   if (larvalLengthMm === null) assumed.push('larvalLengthMm');
-  const hatchedMm = larvalLengthMm ?? way.larvalLengthMm ?? LARVA_MM;
+  const hatchedMm = larvalLengthMm ?? strategy.larvalLengthMm ?? LARVA_MM;
   const onYolk = eggs !== null && eggs.swimDegreeDays - eggs.hatchDegreeDays > YOLK_DEGREE_DAYS;
   return {
     ...species,
@@ -52,7 +52,11 @@ export function broodTraits(species: Bred, way: Way): BroodTraits {
 }
 
 /** By the species or its relatives, else by its way; null where there is no hatching to wait for. */
-function eggsOf(hatching: Bred['hatching'], way: Way, tempOptC: number): EggTraits | null {
+function eggsOf(
+  hatching: Bred['hatching'],
+  strategy: BreedingStrategy,
+  tempOptC: number,
+): EggTraits | null {
   if (hatching) {
     const { hatchDays, swimDays, tempC, unsure } = hatching;
     return {
@@ -62,7 +66,7 @@ function eggsOf(hatching: Bred['hatching'], way: Way, tempOptC: number): EggTrai
       unsure,
     };
   }
-  const { hatchDegreeDays, swimDegreeDays } = way;
+  const { hatchDegreeDays, swimDegreeDays } = strategy;
   if (hatchDegreeDays === null) return null;
   return {
     hatchDegreeDays,

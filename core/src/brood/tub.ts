@@ -5,7 +5,7 @@ const SD_IN_RANGE = 3.08;
 /** From this coefficient of variation on they are sorted. Starting value: 20 to 25 %. */
 const SORT_FROM = 0.2;
 /** So many cm of young fish live in a litre of a tub that is changed daily. Assumption. */
-export const MOST_CM_PER_L = 4;
+export const MAX_CM_PER_L = 4;
 
 /** Coefficient of variation of the lengths in a tub; null where the ends were not measured. */
 export function spreadOf({ measured }: Pick<TubState, 'measured'>): number | null {
@@ -22,8 +22,8 @@ export function wantsSorting(tub: Pick<TubState, 'measured' | 'sortedOn'>): bool
 
 /** Litres that so many young of a length want. @param lengthCm mean total length */
 export const litresFor = (count: number, lengthCm: number): number =>
-  (count * lengthCm) / MOST_CM_PER_L;
+  (count * lengthCm) / MAX_CM_PER_L;
 
 /** Share of those that ever came into it that is left; null until counted. */
-export const survivalOf = ({ count, most }: Pick<TubState, 'count' | 'most'>): number | null =>
-  count === null || most === null || most === 0 ? null : count / most;
+export const survivalOf = ({ count, max }: Pick<TubState, 'count' | 'max'>): number | null =>
+  count === null || max === null || max === 0 ? null : count / max;

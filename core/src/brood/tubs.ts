@@ -25,9 +25,9 @@ export interface TubStatus extends TubState {
 }
 
 /** Ammonia is computed at this pH at the least: the next change may raise it. Assumption. */
-const LEAST_PH = 7.5;
+const MIN_PH = 7.5;
 /** What is lifted goes with so much of the water each day at the least, where food is given. Assumption. */
-const LEAST_CHANGE = 0.1;
+const MIN_CHANGE = 0.1;
 const DAY_H = 24;
 
 /**
@@ -66,7 +66,7 @@ export function tubsOf(
           : (known.count ?? 0) / state.count;
     const water = {
       litres: tub.litres,
-      ph: Math.max(LEAST_PH, tub.ph ?? LEAST_PH),
+      ph: Math.max(MIN_PH, tub.ph ?? MIN_PH),
       tempC: tub.tempC,
       foodGPerDay: gramsPerDay * share,
       protein,
@@ -90,4 +90,4 @@ export function tubsOf(
   });
 }
 
-const atLeast = (share: number | null) => (share === null ? null : Math.max(LEAST_CHANGE, share));
+const atLeast = (share: number | null) => (share === null ? null : Math.max(MIN_CHANGE, share));

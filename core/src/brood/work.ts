@@ -122,24 +122,28 @@ function treatedWork(task: BroodTask, status: BroodStatus): BroodWork[] {
 /** Guarding or holding parents fast, and are built up again afterwards, for so many days. Assumption. */
 const RECOVER_DAYS = 10;
 
-function fastWork({ way, raising, today }: BroodTask, { state, swim }: BroodStatus): BroodWork[] {
-  const guards = way.guards !== 'none' && state.parentsMovedOn === null;
+function fastWork(
+  { strategy, raising, today }: BroodTask,
+  { state, swim }: BroodStatus,
+): BroodWork[] {
+  const guards = strategy.guards !== 'none' && state.parentsMovedOn === null;
   const holding = state.phase === 'eggs' || state.phase === 'larvae';
-  if (guards && holding && !way.fasts.startsWith('none')) {
-    return [plain('fast', { is: 'parentsFast', rule: way.fasts })];
+  if (guards && holding && !strategy.fasts.startsWith('none')) {
+    return [plain('fast', { is: 'parentsFast', rule: strategy.fasts })];
   }
   const since = swim?.seen ? daysBetween(swim.day, today) : null;
   const after = since !== null && since >= 0 && since < RECOVER_DAYS;
-  if (!after || way.recovers === null || (raising === 'apart' && way.parents === 'pull')) return [];
+  if (!after || strategy.recovers === null || (raising === 'apart' && strategy.parents === 'pull'))
+    return [];
   const days = RECOVER_DAYS - since;
-  return [plain('recover', { is: 'parentsRecover', rule: way.recovers, days })];
+  return [plain('recover', { is: 'parentsRecover', rule: strategy.recovers, days })];
 }
 
-function parentsWork({ way, raising }: BroodTask, { state }: BroodStatus): BroodWork[] {
+function parentsWork({ strategy, raising }: BroodTask, { state }: BroodStatus): BroodWork[] {
   const spawned = state.spawnedOn !== null || state.swimmingOn !== null;
   if (!spawned || state.parentsMovedOn !== null || raising !== 'apart') return [];
-  if (way.parents !== 'pull') return [];
-  const { parentsRule: rule, breeding } = way;
+  if (strategy.parents !== 'pull') return [];
+  const { parentsRule: rule, breeding } = strategy;
   return [plain('parents', { is: 'parentsOut', rule, breeding }, true)];
 }
 

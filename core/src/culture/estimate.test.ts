@@ -85,10 +85,10 @@ describe('what is believed to be in a vessel', () => {
     fc.assert(
       fc.property(fc.array(event, { maxLength: 12 }), count, (events, start) => {
         const inOrder = [...events].sort((a, b) => a.day - b.day);
-        const { low, count: most, high, sd } = at(inOrder, 60, start);
-        expect([low, most, high, sd].every(Number.isFinite)).toBe(true);
-        expect(low).toBeLessThanOrEqual(most);
-        expect(most).toBeLessThanOrEqual(high);
+        const { low, count: max, high, sd } = at(inOrder, 60, start);
+        expect([low, max, high, sd].every(Number.isFinite)).toBe(true);
+        expect(low).toBeLessThanOrEqual(max);
+        expect(max).toBeLessThanOrEqual(high);
       }),
     );
   });

@@ -1,5 +1,5 @@
 import { assertRange } from '../units';
-import { driftOf, MOST_SD } from './drift';
+import { driftOf, MAX_SD } from './drift';
 import { grown, type Logistic } from './logistic';
 
 /** How dense a culture looks, as shares of what its vessel carries. Assumptions. */
@@ -42,7 +42,7 @@ const START_SD = 0.5;
 /** Nine of ten lie within so many standard deviations. */
 const BAND = 1.645;
 /** Nobody nets out more than this share of what is there. Assumption. */
-const MOST_TAKEN = 0.9;
+const MAX_TAKEN = 0.9;
 /** Fewer than this is none. */
 const NONE = 0.5;
 
@@ -79,7 +79,7 @@ export function estimate(
       const slope =
         model.capacity > 0 ? model.capacity / (model.capacity + count * (factor - 1)) : 1;
       mean = Math.log(next);
-      variance = Math.min(MOST_SD ** 2, variance * slope ** 2 + driftOf(model.rSd, slope) * step);
+      variance = Math.min(MAX_SD ** 2, variance * slope ** 2 + driftOf(model.rSd, slope) * step);
       at += step;
     }
   };
@@ -92,7 +92,7 @@ export function estimate(
     const before = Math.exp(mean);
     const after = Math.max(NONE, count);
     mean = Math.log(after);
-    variance = Math.min(MOST_SD ** 2, variance * (before / after) ** 2);
+    variance = Math.min(MAX_SD ** 2, variance * (before / after) ** 2);
   };
 
   for (const event of events) {
@@ -108,10 +108,10 @@ export function estimate(
         learn(event.count, COUNT_SD);
         break;
       case 'harvested': {
-        const least = event.count / MOST_TAKEN;
-        if (Math.exp(mean) < least) {
+        const min = event.count / MAX_TAKEN;
+        if (Math.exp(mean) < min) {
           surprised = true;
-          mean = Math.log(least);
+          mean = Math.log(min);
           variance = Math.max(variance, LOOK_SD ** 2);
         }
         become(Math.exp(mean) - event.count);
@@ -125,7 +125,7 @@ export function estimate(
         become(Math.exp(mean) + event.count);
         break;
       case 'unknown':
-        variance = MOST_SD ** 2;
+        variance = MAX_SD ** 2;
         break;
       case 'crashed':
         none = true;

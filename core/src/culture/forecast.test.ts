@@ -38,8 +38,8 @@ describe('a tub of Moina', () => {
     const ahead = forecast(tub, 21, at(25));
     const widths = ahead.map(({ lowG, contentG }) => contentG / lowG);
     expect(widths).toEqual([...widths].sort((a, b) => a - b));
-    const most = (model.capacity * moina.animalUg!) / 1e6;
-    expect(Math.max(...ahead.map(({ highG }) => highG))).toBeLessThanOrEqual(most * 1.0001);
+    const max = (model.capacity * moina.animalUg!) / 1e6;
+    expect(Math.max(...ahead.map(({ highG }) => highG))).toBeLessThanOrEqual(max * 1.0001);
   });
 
   it('in a heat wave stands still, and is likely to crash', () => {

@@ -43,15 +43,15 @@ export function afterHarvest(
   const model = wayOf(kind).crowdingIn(kind, measure, tempC);
   if (model === null) return null;
   const gram = gramsOfOne(kind);
-  const most = leftForMost(model);
+  const max = leftForMost(model);
   const left = estimate.count - massG / gram;
   // A week on, all above the line is what can be taken; divided by its days.
   const week = (from: number) =>
-    (Math.max(0, grown(model, Math.max(0, from), WEEK) - most) * gram) / WEEK;
+    (Math.max(0, grown(model, Math.max(0, from), WEEK) - max) * gram) / WEEK;
   return {
     tooMuch: left <= 0,
-    overLasting: left < Math.min(most, estimate.count) * 0.9,
-    recoversDays: left <= 0 ? null : daysUntil(model, left, most),
+    overLasting: left < Math.min(max, estimate.count) * 0.9,
+    recoversDays: left <= 0 ? null : daysUntil(model, left, max),
     weekG: { with: week(left), without: week(estimate.count) },
   };
 }

@@ -18,7 +18,7 @@ export const CYSTS_PER_G = 250_000;
 export const HATCH_SHARE = 0.75;
 /** Grams of salt and, at the most, of cysts in a litre. Source: as above. */
 export const SALT_G_L = 25;
-export const MOST_CYSTS_G_L = 2;
+export const MAX_CYSTS_G_L = 2;
 /** Dry mass of one that has just hatched, µg. Source: as above. */
 export const NAUPLIUS_UG = 1.8;
 /** Share of its energy that one loses in its first day at room temperature, and in the cold. */
@@ -48,7 +48,7 @@ export function jarFor(nauplii: number, hatchShare = HATCH_SHARE): Jar {
   assertRange('share that hatches', hatchShare, 0.01, 1);
   assertRange('brine shrimp', nauplii, 0, 1e9);
   const cystsG = nauplii / (CYSTS_PER_G * hatchShare);
-  const litres = cystsG / MOST_CYSTS_G_L;
+  const litres = cystsG / MAX_CYSTS_G_L;
   return { cystsG, litres, saltG: litres * SALT_G_L, nauplii };
 }
 

@@ -24,7 +24,7 @@ const PER_TIRED_LIFE = 3;
 const ROOMY = 0.6;
 
 /** Nearly certain crashes ask for endless backups: then the kind, not the number, is wrong. */
-const MOST_BACKUPS = 20;
+const MAX_BACKUPS = 20;
 
 /** One cause of a crash, and what it multiplies the chance by. */
 export interface Cause {
@@ -65,8 +65,8 @@ export function vesselsFor(perDay: number, days: number, sure: number): number {
   assertRange('certainty', sure, 0.5, 0.999);
   const oneFails = 1 - (1 - perDay) ** days;
   if (oneFails <= 0) return 1;
-  if (oneFails >= 1) return MOST_BACKUPS;
-  return Math.max(1, Math.min(MOST_BACKUPS, Math.ceil(Math.log(1 - sure) / Math.log(oneFails))));
+  if (oneFails >= 1) return MAX_BACKUPS;
+  return Math.max(1, Math.min(MAX_BACKUPS, Math.ceil(Math.log(1 - sure) / Math.log(oneFails))));
 }
 
 /**

@@ -6,7 +6,7 @@ export {
   HATCH_SHARE,
   hatchHours,
   jarFor,
-  MOST_CYSTS_G_L,
+  MAX_CYSTS_G_L,
   NAUPLIUS_UG,
   SALT_G_L,
   staggered,

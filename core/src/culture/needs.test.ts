@@ -99,10 +99,10 @@ describe('what the plan wants of live food', () => {
   it('of what hatches is jars in turn, worked by hand', () => {
     const shrimp = kinds.get('brine-shrimp')!;
     const [report] = ask(live({ kind: shrimp, fresh: { measure: 1, tempC: 24 } }));
-    const most = Math.max(...report!.demandG);
+    const max = Math.max(...report!.demandG);
     // 36 hours at 24 °C: two jars; wanted at seven, one is set up at seven in the evening.
     expect(report!.jars).toMatchObject({ jars: 2, startMin: 19 * 60, hours: 36 });
-    expect(report!.jars!.cystsG).toBeCloseTo(jarFor(most / gramsOfOne(shrimp), 0.75).cystsG, 9);
+    expect(report!.jars!.cystsG).toBeCloseTo(jarFor(max / gramsOfOne(shrimp), 0.75).cystsG, 9);
     expect(report!.plan).toBeNull();
     // Nobody is there at seven: at half past six it is set up, and what hatched waits half an hour.
     const [handy] = ask(

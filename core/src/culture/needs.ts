@@ -136,9 +136,9 @@ function jarsFor(
     tempC,
   }: Pick<LiveFood, 'hatchShare' | 'wantedAtMin' | 'handyMin'> & { tempC: number },
 ): Jars {
-  const most = Math.max(...demandG);
+  const max = Math.max(...demandG);
   return {
-    ...jarFor(most / gramsOfOne(kind), hatchShare),
+    ...jarFor(max / gramsOfOne(kind), hatchShare),
     ...staggered(tempC, wantedAtMin, handyMin),
   };
 }

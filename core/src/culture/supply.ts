@@ -141,7 +141,7 @@ export interface SupplyPlan {
 }
 
 /** More vessels than this nobody tends: then the demand is too much for the kind. Assumption. */
-const MOST_STARTS = 24;
+const MAX_STARTS = 24;
 /** Runs while it is worked out, and of the figures that are reported. */
 const TRY_RUNS = 120;
 
@@ -168,7 +168,7 @@ export function planSupply(
   // What is needed before anything new can be ready is short whatever is started.
   const first = (metOn: readonly number[]) =>
     metOn.findIndex((met, day) => day >= leadDays && met < sure);
-  for (let tries = 0; tries < MOST_STARTS; tries += 1) {
+  for (let tries = 0; tries < MAX_STARTS; tries += 1) {
     const day = first(now.metOn);
     if (day < 0 || !onRun(starts.length)) break;
     const startsOn = Math.max(0, day - leadDays);

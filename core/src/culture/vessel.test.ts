@@ -276,8 +276,8 @@ describe('a harvest', () => {
 
   it('of nearly all takes days to recover from, and of more than all never does', () => {
     const model = logisticOf(full.kind, 10, 24);
-    const most = status.contentG * 0.95;
-    const after = afterHarvest(forecastStartOf({ ...full, shared: false }, status), most, 24)!;
+    const max = status.contentG * 0.95;
+    const after = afterHarvest(forecastStartOf({ ...full, shared: false }, status), max, 24)!;
     expect(after.overLasting).toBe(true);
     // By the equation: from what is left to where it grows most.
     const [from, to, all] = [status.estimate.count * 0.05, leftForMost(model), model.capacity];

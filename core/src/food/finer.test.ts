@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { dealtFiner, finersOf, stepAt, toGrams, toHandUnits, type HandUnit } from '.';
+import { finerMeasure, finersOf, stepAt, toGrams, toServingUnits, type ServingUnit } from '.';
 
 const powder = {
   kind: 'dry' as const,
@@ -27,7 +27,7 @@ const unitOf = (
   name: string,
   massG: number,
   step: number,
-): HandUnit => {
+): ServingUnit => {
   const unit = { name, plural: `${name}s`, massG, step };
   return { ...unit, finer: finersOf({ ...food, unit }) };
 };
@@ -42,13 +42,13 @@ describe('less than the smallest step', () => {
     ['a tablet for one: crumbs in a glass', whole, 0.008, 'mL', 20],
     ['midge larvae for a nano tank: thawed in a glass', cube, 0.16, 'mL', 10],
   ])('%s', (_, unit, massG, by, measures) => {
-    const dealt = dealtFiner(toHandUnits(massG, unit), unit)!;
-    expect(dealt.finer.by).toBe(by);
-    expect(dealt.units).toBeCloseTo(measures, 6);
+    const served = finerMeasure(toServingUnits(massG, unit), unit)!;
+    expect(served.finer.by).toBe(by);
+    expect(served.units).toBeCloseTo(measures, 6);
   });
 
   it('a little under a step stays a step', () => {
-    expect(toHandUnits(0.1, whole)).toBe(whole.step);
+    expect(toServingUnits(0.1, whole)).toBe(whole.step);
   });
 
   it.each([
@@ -68,11 +68,11 @@ describe('less than the smallest step', () => {
         fc.double({ min: 0.03, max: 0.48, noNaN: true }),
         (unit, part) => {
           const wanted = part * unit.massG * unit.step;
-          const units = toHandUnits(wanted, unit);
-          const dealt = toGrams(units, unit);
-          expect(dealt / wanted).toBeGreaterThan(0.6);
-          expect(dealt / wanted).toBeLessThan(1.7);
-          // What is dealt is a number of steps, and is said as one.
+          const units = toServingUnits(wanted, unit);
+          const served = toGrams(units, unit);
+          expect(served / wanted).toBeGreaterThan(0.6);
+          expect(served / wanted).toBeLessThan(1.7);
+          // What is served is a number of steps, and is said as one.
           const steps = units / stepAt(units, unit);
           expect(steps).toBeCloseTo(Math.round(steps), 2);
         },

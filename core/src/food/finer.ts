@@ -1,8 +1,8 @@
 import { formOf, massOfPieceG, type Pieces } from '../mouth/piece';
-import type { HandUnit } from './handUnit';
+import type { ServingUnit } from './servingUnit';
 
 /**
- * How less than the smallest step is dealt: the food is crumbled, or a step of it is stirred into water
+ * How less than the smallest step is served: the food is crumbled, or a step of it is stirred into water
  * and a measured part of that is given.
  */
 export interface Finer {
@@ -21,7 +21,7 @@ export interface Finer {
 /** Water that a step is stirred into: a small glass, of which a pipette takes parts. Practice. */
 export const GLASS_ML = 50;
 /** A pipette or a medicine spoon measures no less, mL. Practice. */
-const LEAST_ML = 0.5;
+const MIN_ML = 0.5;
 /** Pieces no longer than this stay afloat long enough to be shared by the millilitre. Assumption. */
 const STIRS_MM = 2;
 /** Thawed, larger ones are poured while they swirl. Assumption. */
@@ -34,9 +34,9 @@ const CRUMBS_STEP = 0.5;
 /** A block that is left in the tank for days is not crumbled. */
 const LOOSE_G = 5;
 
-type Divisible = Pieces & { unit: Pick<HandUnit, 'massG' | 'step'> };
+type Divisible = Pieces & { unit: Pick<ServingUnit, 'massG' | 'step'> };
 
-/** The ways to deal less of a food than one step of its unit, the coarsest first. */
+/** The ways to serve less of a food than one step of its unit, the coarsest first. */
 export function finersOf(food: Divisible): Finer[] {
   const { kind, unit } = food;
   const stepG = unit.massG * unit.step;
@@ -79,7 +79,7 @@ function stirred(
   if (long === null || long > (kind === 'frozen' ? POURS_MM : STIRS_MM)) return [];
   const pieceG = massOfPieceG(food, Math.sqrt((short ?? long) * long));
   const atLeastMl = (GLASS_ML * SHARED_BY * pieceG) / grams;
-  const step = LEAST_ML * Math.max(1, Math.ceil(atLeastMl / LEAST_ML));
+  const step = MIN_ML * Math.max(1, Math.ceil(atLeastMl / MIN_ML));
   if (step > GLASS_ML / 4) return [];
   return [{ by: 'mL', ...of, unitsEach: units / GLASS_ML, step }];
 }
@@ -95,8 +95,8 @@ interface Divided {
   finer?: readonly Finer[];
 }
 
-/** The way in which so little is dealt, and how much of it; null where a whole step is given. */
-export function finerDeal(massG: number, unit: Divided): { finer: Finer; units: number } | null {
+/** The way in which so little is served, and how much of it; null where a whole step is given. */
+export function finerFor(massG: number, unit: Divided): { finer: Finer; units: number } | null {
   const ways = unit.finer ?? [];
   if (massG <= 0 || ways.length === 0 || massG >= BELOW_STEP * unit.massG * unit.step) return null;
   const stepG = (way: Finer) => way.step * way.unitsEach * unit.massG;
@@ -105,14 +105,14 @@ export function finerDeal(massG: number, unit: Divided): { finer: Finer; units: 
   return { finer, units: steps * finer.step * finer.unitsEach };
 }
 
-/** The step by which so many units are changed: that of the way in which they are dealt. */
+/** The step by which so many units are changed: that of the way in which they are served. */
 export function stepAt(units: number, unit: Omit<Divided, 'massG'>): number {
-  const way = dealtFiner(units, unit)?.finer;
+  const way = finerMeasure(units, unit)?.finer;
   return way ? way.step * way.unitsEach : unit.step;
 }
 
-/** The finer way in which so many units were dealt; null where they are whole steps. */
-export function dealtFiner(units: number, { step, finer = [] }: Omit<Divided, 'massG'>) {
+/** The finer way in which so many units were served; null where they are whole steps. */
+export function finerMeasure(units: number, { step, finer = [] }: Omit<Divided, 'massG'>) {
   if (units <= 0 || units >= step * (1 - DUST)) return null;
   const way =
     finer.find((one) => units >= one.step * one.unitsEach * (1 - DUST)) ?? finer.at(-1) ?? null;

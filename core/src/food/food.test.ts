@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { carbohydrate, digestibleEnergy, toGrams, toHandUnits } from '.';
+import { carbohydrate, digestibleEnergy, toGrams, toServingUnits } from '.';
 
 const flake = { protein: 0.46, fat: 0.08, fibre: 0.03, ash: 0.1, moisture: 0.07 };
 const worm = { protein: 0.06, fat: 0.01, fibre: 0.006, ash: 0.009, moisture: 0.9 };
@@ -28,7 +28,7 @@ describe('digestible energy', () => {
   });
 });
 
-describe('hand units', () => {
+describe('serving units', () => {
   it('agree with grams within half a step, and never deal nothing for something', () => {
     fc.assert(
       fc.property(
@@ -37,7 +37,7 @@ describe('hand units', () => {
         fc.constantFrom(0.25, 0.5, 1),
         (grams, massG, step) => {
           const unit = { ...pinch, massG, step };
-          const back = toGrams(toHandUnits(grams, unit), unit);
+          const back = toGrams(toServingUnits(grams, unit), unit);
           expect(back).toBeGreaterThan(0);
           if (grams >= massG * step) {
             expect(Math.abs(back - grams)).toBeLessThanOrEqual(
@@ -47,6 +47,6 @@ describe('hand units', () => {
         },
       ),
     );
-    expect(toHandUnits(0, pinch)).toBe(0);
+    expect(toServingUnits(0, pinch)).toBe(0);
   });
 });

@@ -1,6 +1,6 @@
 export { carbohydrate, digestibleEnergy, ofDryMatter, type Composition } from './energy';
-export { dealtFiner, finersOf, GLASS_ML, stepAt, type Finer } from './finer';
-export { toGrams, toHandUnits, type HandUnit } from './handUnit';
+export { finerMeasure, finersOf, GLASS_ML, stepAt, type Finer } from './finer';
+export { toGrams, toServingUnits, type ServingUnit } from './servingUnit';
 export { isLitter, softensOn, type Lasting } from './litter';
 export { compared, type Compared } from './compare';
 export { mealSteps, prepared, type InWater, type Prepared } from './prepare';

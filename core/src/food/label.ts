@@ -14,7 +14,7 @@ export interface LabelPart {
 }
 
 /** What cannot be true of a label, or is missing from it. */
-export type LabelFault =
+export type LabelError =
   { is: 'unread'; nutrients: Nutrient[] } | { is: 'noAnalysis' } | { is: 'overWhole'; sum: number };
 
 export interface Label {
@@ -22,7 +22,7 @@ export interface Label {
   /** What carried a number and was not understood, in the label's own words. */
   left: string[];
   /** Null where all fits. */
-  fault: LabelFault | null;
+  fault: LabelError | null;
 }
 
 /** Names in English, German, French, Spanish, Italian, Dutch and Polish. */
@@ -207,7 +207,7 @@ function faultOf(
   parts: Record<Nutrient, LabelPart>,
   known: number,
   unread: readonly Nutrient[],
-): LabelFault | null {
+): LabelError | null {
   if (known > 0 && unread.length > 0) return { is: 'unread', nutrients: [...unread] };
   if (known === 0) return { is: 'noAnalysis' };
   const sum = NUTRIENTS.reduce((total, nutrient) => total + parts[nutrient].share, 0);

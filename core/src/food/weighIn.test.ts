@@ -3,7 +3,7 @@ import { unitMass } from '.';
 
 const weighed = (hand: string, units: number, massG: number) => ({ hand, units, massG });
 
-describe('weighing a hand unit in', () => {
+describe('weighing a serving unit in', () => {
   it('«twenty pinches weighed 1.1 g» is 0.055 g a pinch', () => {
     const { massG, spreadG } = unitMass('pinch', [weighed('Mine', 20, 1.1)], 'Mine', 0.07);
     expect(massG.value).toBeCloseTo(0.055, 12);

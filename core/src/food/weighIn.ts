@@ -20,7 +20,7 @@ export interface UnitMass {
 }
 
 /**
- * The mass of one hand unit: all that was weighed over all that was counted.
+ * The mass of one serving unit: all that was weighed over all that was counted.
  * @param hand   whose hand; null pools every hand's weighings
  * @param usualG what stands until a unit is weighed in, g
  * The spread from unit to unit is recovered from weighings of many units at once: a mean of n

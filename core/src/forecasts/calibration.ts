@@ -7,7 +7,7 @@ export const CALIBRATED_FROM = 20;
 /** So many of the newest count: a household and its models change. Assumption. */
 const NEWEST = 200;
 /** However few it holds, a band is never made wider or narrower than this. Assumption. */
-const BOUNDS = { least: 0.3, most: 5 };
+const BOUNDS = { min: 0.3, max: 5 };
 
 /**
  * By how much the bands of a kind are widened or narrowed for a household, so that nine of ten hold.
@@ -22,7 +22,7 @@ export function calibrationOf(scored: readonly Scored[]): number {
   const misfits = newest.map(misfit).sort((a, b) => a - b);
   const rank = Math.ceil((misfits.length + 1) * COVERAGE);
   const times = misfits[Math.min(misfits.length, rank) - 1]!;
-  return Math.min(BOUNDS.most, Math.max(BOUNDS.least, times));
+  return Math.min(BOUNDS.max, Math.max(BOUNDS.min, times));
 }
 
 /** Each as it was shown: with the calibration that those before it had earned. */

@@ -19,7 +19,7 @@ export interface ForecastRecord extends HowRight {
 }
 
 /** Halves of fewer than this are not compared. Assumption. */
-const LEAST_HALF = 4;
+const MIN_HALF = 4;
 
 /**
  * @param scored of one kind, in the order in which they came true, as the model gave them
@@ -33,7 +33,7 @@ export function recordOf(scored: readonly Scored[]): ForecastRecord | null {
     ...howRight(shown),
     calibration: scored.length < CALIBRATED_FROM ? null : calibrationOf(scored),
     change:
-      half < LEAST_HALF
+      half < MIN_HALF
         ? null
         : { first: howRight(shown.slice(0, half)), last: howRight(shown.slice(half)) },
   };

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import {
   firstBreak,
-  lifeFault,
+  lifeError,
   sizeOn,
   stateOn,
   staysOf,
@@ -154,20 +154,20 @@ describe('the life of a group', () => {
   it('names the later event that a correction breaks', () => {
     const later = event('sold', '2026-02-20', 8);
     const early = event('died', '2026-01-15', 3);
-    expect(lifeFault([...life, later], later.id)).toBeNull();
-    expect(lifeFault([...life, later, early], early.id)).toMatchObject({
+    expect(lifeError([...life, later], later.id)).toBeNull();
+    expect(lifeError([...life, later, early], early.id)).toMatchObject({
       fault: 'tooFew',
       event: later,
       had: { males: 0, females: 0, unsexed: 7 },
       later: true,
     });
     const much = event('died', '2026-01-15', 30);
-    expect(lifeFault([...life, much], much.id)).toMatchObject({ event: much, later: false });
+    expect(lifeError([...life, much], much.id)).toMatchObject({ event: much, later: false });
   });
 
   it('begins in a tank', () => {
     const born = event('born', '2025-12-01', 1);
-    expect(lifeFault([...life, born], null)).toEqual({
+    expect(lifeError([...life, born], null)).toEqual({
       eventId: born.id,
       fault: 'inNoTank',
       day: born.day,

@@ -120,7 +120,7 @@ export function grewIn(past: readonly LifeEvent[]): Grew {
 }
 
 /** What is wrong with a life, and the event at which it shows. */
-export type LifeFault = { eventId: string } & (
+export type LifeError = { eventId: string } & (
   | { fault: 'inNoTank'; day: string }
   /** More left than there were; `later` where it is not the changed event that shows it. */
   | { fault: 'tooFew'; event: SizeEvent; had: Counts; later: boolean }
@@ -130,7 +130,7 @@ export type LifeFault = { eventId: string } & (
  * What would go wrong if these were a group's events; null where all is possible.
  * @param changed id of the event that was added or corrected, to say which of the two is at fault
  */
-export function lifeFault(events: readonly LifeEvent[], changed: string | null): LifeFault | null {
+export function lifeError(events: readonly LifeEvent[], changed: string | null): LifeError | null {
   const sorted = inOrder(events);
   const first = sorted[0];
   const placed = sorted.find((event) => event.kind === 'moved');

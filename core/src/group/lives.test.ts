@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { STAGES } from '../fish';
 import { addDays, daysBetween } from '../round';
-import { isSize, lifeFault, SIZE_KINDS, stateOn, staysOf, type LifeEvent } from '.';
+import { isSize, lifeError, SIZE_KINDS, stateOn, staysOf, type LifeEvent } from '.';
 
 const FIRST = '2026-01-01';
 const dayAt = (offset: number) => addDays(FIRST, offset);
@@ -94,7 +94,7 @@ describe('any life', () => {
   it('where it is possible, is where its stays say, and never fewer than no fish', () => {
     fc.assert(
       fc.property(lives, fc.nat(40), (life, at) => {
-        fc.pre(lifeFault(life, null) === null);
+        fc.pre(lifeError(life, null) === null);
         const day = dayAt(at);
         const state = stateOn(life, day);
         const stay = staysOf(life).findLast((one) => one.fromDay <= day);
@@ -108,7 +108,7 @@ describe('any life', () => {
   it('what is written later changes no day before it', () => {
     fc.assert(
       fc.property(lives, fc.integer({ min: 0, max: 29 }), (life, at) => {
-        fc.pre(lifeFault(life, null) === null);
+        fc.pre(lifeError(life, null) === null);
         const day = dayAt(at);
         const more: LifeEvent = { id: 'z', kind: 'staged', day: dayAt(at + 1), stage: 'old' };
         expect(stateOn([...life, more], day)).toEqual(stateOn(life, day));
@@ -119,11 +119,11 @@ describe('any life', () => {
   it('is faulty just where the first impossible loss is, and sound without it', () => {
     fc.assert(
       fc.property(lives, (life) => {
-        const error = lifeFault(life, null);
+        const error = lifeError(life, null);
         if (error === null) return;
         const broken = life.find((event) => event.id === error.eventId) as LifeEvent;
         const before = life.filter((event) => event.day < broken.day);
-        expect(before.length === 0 ? null : lifeFault(before, null)).toBeNull();
+        expect(before.length === 0 ? null : lifeError(before, null)).toBeNull();
         expect(error.fault === 'inNoTank' ? error.day : error.event.day).toBe(broken.day);
       }),
     );

@@ -29,11 +29,11 @@ interface Measured {
 
 /** Shorter than this share of the mean a fish is a runt. Practice: it is raised apart. */
 const RUNT = 0.7;
-const LEAST_FISH = 3;
+const MIN_FISH = 3;
 
 /** Fish of a sample that stay so far behind the others that they are raised apart. */
 export function runtsOf({ values, mean }: Measured & { mean: number }): number {
-  return values.length < LEAST_FISH ? 0 : values.filter((one) => one < mean * RUNT).length;
+  return values.length < MIN_FISH ? 0 : values.filter((one) => one < mean * RUNT).length;
 }
 
 /**

@@ -19,8 +19,8 @@ function points(
   });
 }
 
-const fitted = (some: readonly Point[], mostCm = 6): Curve => {
-  const fit = fitCurve(some, mostCm);
+const fitted = (some: readonly Point[], maxCm = 6): Curve => {
+  const fit = fitCurve(some, maxCm);
   if (!('curve' in fit)) throw new Error(fit.refused);
   return fit.curve;
 };
@@ -116,8 +116,8 @@ describe('a growth curve', () => {
           { maxLength: 20 },
         ),
         fc.double({ min: 1, max: 60, noNaN: true }),
-        (some, mostCm) => {
-          const fit = fitCurve(some, mostCm);
+        (some, maxCm) => {
+          const fit = fitCurve(some, maxCm);
           if ('refused' in fit) return;
           const { cm, low, high } = lengthOn(fit.curve, fit.curve.to);
           expect([cm, low, high].every(Number.isFinite)).toBe(true);

@@ -51,13 +51,13 @@ export type Fitted = { curve: Curve } | { refused: Refusal };
  * So many different days must have been measured: three figures are fitted, the choice between the
  * curves costs as much as one, and some must be left over.
  */
-export const LEAST_DAYS = 6;
+export const MIN_DAYS = 6;
 /** Over so many days at the least. Assumption. */
-const LEAST_SPAN = 14;
+const MIN_SPAN = 14;
 /** Grown by less than this share nothing can be told from how well one measures. Assumption. */
-const LEAST_GROWTH = 0.08;
+const MIN_GROWTH = 0.08;
 /** Fish of one group that lie further from every curve, as a share of their length, follow none. Assumption. */
-const MOST_SPREAD = 0.6;
+const MAX_SPREAD = 0.6;
 /** An end known no better than to this share of itself is not known. Assumption. */
 const END_UNSURE = 0.35;
 
@@ -85,20 +85,20 @@ const SLOPES: Record<CurveKind, (p: Params, day: number) => [number, number, num
  * Method: von Bertalanffy and Gompertz by weighted least squares (Levenberg-Marquardt), chosen and
  * weighed by AICc (Burnham & Anderson 2002). What is too little is refused, not fitted.
  */
-export function fitCurve(points: readonly Point[], mostCm: number): Fitted {
+export function fitCurve(points: readonly Point[], maxCm: number): Fitted {
   const days = pooled(points);
-  if (days.length < LEAST_DAYS) return { refused: 'tooFew' };
+  if (days.length < MIN_DAYS) return { refused: 'tooFew' };
   const first = days[0]!;
   const last = days.at(-1)!;
-  if (last.day - first.day < LEAST_SPAN) return { refused: 'tooShort' };
+  if (last.day - first.day < MIN_SPAN) return { refused: 'tooShort' };
   const trend = slopeOf(days) * (last.day - first.day);
   const mean = days.reduce((sum, { lengthCm }) => sum + lengthCm, 0) / days.length;
-  if (trend < -LEAST_GROWTH * mean) return { refused: 'shrinks' };
-  if (trend < LEAST_GROWTH * mean) return { refused: 'noGrowth' };
-  const models = CURVES.flatMap((kind) => fitOne(kind, days, mostCm) ?? []);
+  if (trend < -MIN_GROWTH * mean) return { refused: 'shrinks' };
+  if (trend < MIN_GROWTH * mean) return { refused: 'noGrowth' };
+  const models = CURVES.flatMap((kind) => fitOne(kind, days, maxCm) ?? []);
   if (models.length === 0) return { refused: 'noFit' };
   const curve = weighed(models, days);
-  return curve.sd > MOST_SPREAD ? { refused: 'noFit' } : { curve };
+  return curve.sd > MAX_SPREAD ? { refused: 'noFit' } : { curve };
 }
 
 /** Measurements of one day as one, oldest first. */
@@ -122,7 +122,7 @@ function slopeOf(points: readonly Point[]): number {
 }
 
 /** Fitted in shares of the span and of the greatest length: figures of one size are found fast. */
-function fitOne(kind: CurveKind, points: readonly Point[], mostCm: number): Model | null {
+function fitOne(kind: CurveKind, points: readonly Point[], maxCm: number): Model | null {
   const first = points[0]!.day;
   const span = points.at(-1)!.day - first;
   const greatest = Math.max(...points.map(({ lengthCm }) => lengthCm));
@@ -131,11 +131,11 @@ function fitOne(kind: CurveKind, points: readonly Point[], mostCm: number): Mode
     lengthCm: lengthCm / greatest,
     n,
   }));
-  const most = Math.max(1, mostCm / greatest);
+  const max = Math.max(1, maxCm / greatest);
   const low = [0.9, 0.01, -5];
   // A fish has a length on the first day: von Bertalanffy’s day of none lies before it.
-  const high = [3 * most, 60, kind === 'gompertz' ? 2 : -1e-3];
-  const tries = startsOf(kind, shares, most).flatMap((at) => {
+  const high = [3 * max, 60, kind === 'gompertz' ? 2 : -1e-3];
+  const tries = startsOf(kind, shares, max).flatMap((at) => {
     const rowsOf = (figures: readonly number[]) =>
       shares.map(({ day, lengthCm, n }) => {
         const params = figures as unknown as Params;
@@ -154,8 +154,8 @@ function fitOne(kind: CurveKind, points: readonly Point[], mostCm: number): Mode
 }
 
 /** A good beginning: the straight line that the curve is, if its end is known. */
-function startsOf(kind: CurveKind, points: readonly Point[], most: number): Params[] {
-  return [...new Set([1.08, Math.max(most, 1.3)])].map((linf): Params => {
+function startsOf(kind: CurveKind, points: readonly Point[], max: number): Params[] {
+  return [...new Set([1.08, Math.max(max, 1.3)])].map((linf): Params => {
     const straight = points.map(({ day, lengthCm, n }) => {
       const share = Math.min(0.999, lengthCm / linf);
       return {
@@ -272,14 +272,14 @@ export interface Reached {
 }
 
 /** Beyond what was measured a curve is followed for as long again, and half a year at the most. */
-const MOST_AHEAD = 183;
+const MAX_AHEAD = 183;
 
 /**
  * When the curve comes to a length.
  * @returns null where it levels off below it, or that lies too far beyond what was measured
  */
 export function reaches(curve: Curve, lengthCm: number): Reached | null {
-  const last = curve.to + Math.min(MOST_AHEAD, Math.max(28, curve.to - curve.from));
+  const last = curve.to + Math.min(MAX_AHEAD, Math.max(28, curve.to - curve.from));
   const first = curve.from - (curve.to - curve.from);
   const when = (of: (day: number) => number): number | null => {
     if (of(last) < lengthCm) return null;

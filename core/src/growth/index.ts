@@ -1,7 +1,7 @@
 export {
   CURVES,
   fitCurve,
-  LEAST_DAYS,
+  MIN_DAYS,
   lengthOn,
   reaches,
   type Curve,

@@ -7,7 +7,7 @@ export interface Start {
   high: readonly number[];
 }
 
-const MOST_STEPS = 80;
+const MAX_STEPS = 80;
 /** A step that changes the sum by less than this share of it is the last. */
 const STILL = 1e-10;
 
@@ -29,7 +29,7 @@ export function leastSquares(
   let rows = rowsOf(figures);
   let sum = squares(rows);
   let damping = 1e-3;
-  for (let step = 0; step < MOST_STEPS && Number.isFinite(sum); step += 1) {
+  for (let step = 0; step < MAX_STEPS && Number.isFinite(sum); step += 1) {
     const next = held(moved(figures, rows, damping) ?? figures);
     const tried = rowsOf(next);
     const after = squares(tried);

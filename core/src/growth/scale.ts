@@ -16,7 +16,7 @@ export interface RulerMark {
 const apart = (a: Spot, b: Spot) => Math.hypot(a.x - b.x, a.y - b.y);
 
 /** Marked closer together than this a tap is off by too much, pixels. */
-const LEAST_PX = 20;
+const MIN_PX = 20;
 /** Two stretches of the ruler that differ by more are seen at a slant. Assumption. */
 const SLANT = 0.04;
 /** So many ruler lengths away a fish may be nearer to the lens than the ruler is. Assumption. */
@@ -47,11 +47,11 @@ export function photoLength(
   assertRange('stretches of the ruler', marks.length, 1, 2);
   const scales = marks.map(({ a, b, cm }) => {
     assertRange('length on the ruler in cm', cm, 0.1, 200);
-    assertRange('pixels between the marks on the ruler', apart(a, b), LEAST_PX, 1e6);
+    assertRange('pixels between the marks on the ruler', apart(a, b), MIN_PX, 1e6);
     return { perCm: apart(a, b) / cm, at: middle(a, b), px: apart(a, b) };
   });
   const px = apart(fish.a, fish.b);
-  assertRange('pixels between the marks on the fish', px, LEAST_PX / 4, 1e6);
+  assertRange('pixels between the marks on the fish', px, MIN_PX / 4, 1e6);
   const warnings: PhotoLength['warnings'] = [];
   const [first, second] = scales as [(typeof scales)[0], (typeof scales)[0] | undefined];
   const from = middle(fish.a, fish.b);

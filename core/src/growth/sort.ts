@@ -4,14 +4,14 @@ import type { Sample } from './sample';
 export const SORT_FROM_CV = 0.2;
 const SORT_NOW_CV = 0.25;
 /** So few fish say nothing about a spread. Assumption. */
-const LEAST_FISH = 5;
+const MIN_FISH = 5;
 /**
  * Two heaps lie apart by so many of their own spreads: Ashman’s D, of which 2 parts two heaps that are
  * known (Ashman, Bird & Zepf 1994, AJ 108:2348). Here the cut is the best of all, which makes it large by
  * itself, so that more is asked. Assumption.
  */
 const APART = 6;
-const LEAST_HEAP = 3;
+const MIN_HEAP = 3;
 
 /** That a group should be sorted, and where. */
 export interface Sorting {
@@ -30,7 +30,7 @@ export interface Sorting {
  * @returns null where it has not, or too few were measured to say
  */
 export function sortingOf(values: readonly number[], { cv, again }: Sample): Sorting | null {
-  if (again || cv === null || values.length < LEAST_FISH) return null;
+  if (again || cv === null || values.length < MIN_FISH) return null;
   const heaps = heapsOf(values);
   if (cv < SORT_FROM_CV && !heaps.mixed) return null;
   return { ...heaps, urgent: cv >= SORT_NOW_CV };
@@ -52,7 +52,7 @@ function heapsOf(values: readonly number[]): Omit<Sorting, 'urgent'> {
     atCm: (small.at(-1)! + large[0]!) / 2,
     small: small.length,
     large: large.length,
-    mixed: apart && Math.min(small.length, large.length) >= LEAST_HEAP,
+    mixed: apart && Math.min(small.length, large.length) >= MIN_HEAP,
   };
 }
 

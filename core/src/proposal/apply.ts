@@ -1,15 +1,15 @@
 import { stageFactor, type Food, type SpeciesTraits } from '../ration';
-import { digestibleEnergy, toGrams, toHandUnits } from '../food';
+import { digestibleEnergy, toGrams, toServingUnits } from '../food';
 import type { Diet, DietServing, HouseGroup, HouseTank } from '../round';
 import { addDays, compileGroupDay } from '../round';
-import { MOST_CHANGE } from './propose';
+import { MAX_CHANGE } from './propose';
 
 /** No goal is above ten times maintenance. */
-const MOST_GOAL = 10;
+const MAX_GOAL = 10;
 
 /**
  * A diet whose portions are changed by a share: the goal, and each amount that the keeper set. What
- * rounding to hand units takes from one of those goes to the next, so that together they change by
+ * rounding to serving units takes from one of those goes to the next, so that together they change by
  * what was meant as nearly as hands can.
  * @param change e.g. 0.1 for a tenth more
  */
@@ -30,11 +30,11 @@ export function changedDiet(
     const owedG = kjPerG > 0 ? owedKj / kjPerG / oftenOf(serving) : 0;
     // What is owed to another food must not turn this one round, nor change it twice as far.
     const [low, high] = [grams, grams * (1 + 2 * change)].sort((a, b) => a - b) as [number, number];
-    const ownUnits = toHandUnits(Math.min(high, Math.max(low, ownG + owedG)), food.unit);
+    const ownUnits = toServingUnits(Math.min(high, Math.max(low, ownG + owedG)), food.unit);
     owedKj += (ownG - toGrams(ownUnits, food.unit)) * kjPerG * oftenOf(serving);
     return { ...serving, ownUnits };
   });
-  return { ...diet, goalFactor: Math.min(MOST_GOAL, Math.round(goal * 1000) / 1000), servings };
+  return { ...diet, goalFactor: Math.min(MAX_GOAL, Math.round(goal * 1000) / 1000), servings };
 }
 
 const energyOf = (food: Food, species: SpeciesTraits) =>
@@ -50,7 +50,7 @@ export interface Changed {
   after: number;
 }
 
-/** The first portion of each serving, over the cycle from a day on, in hand units. */
+/** The first portion of each serving, over the cycle from a day on, in serving units. */
 function portionsFrom(
   group: HouseGroup,
   tank: HouseTank,
@@ -89,7 +89,7 @@ export function effectOf(
   const { diet } = group;
   if (diet === null) return null;
   const before = portionsFrom(group, tank, foods, from);
-  for (const by of [change, Math.sign(change) * MOST_CHANGE]) {
+  for (const by of [change, Math.sign(change) * MAX_CHANGE]) {
     const after = changedDiet(diet, group, by, foods);
     const portions = portionsFrom({ ...group, diet: after }, tank, foods, from);
     const changed = [...portions].flatMap(([servingId, { serving, units }]) => {

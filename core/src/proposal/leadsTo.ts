@@ -59,7 +59,7 @@ export interface FedAfter {
 }
 
 /**
- * What follows for a group from another diet, if all that is dealt reaches it. Portions grow with the
+ * What follows for a group from another diet, if all that is served reaches it. Portions grow with the
  * fish, as those of the plan do.
  * @param after    its diet as proposed
  * @param familyOf the family of a food by its id

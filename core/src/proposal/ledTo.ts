@@ -1,6 +1,6 @@
 import type { Sign } from './signs';
 
-/** What was seen after an answer: how much of it speaks for more, for less, and for what is dealt. */
+/** What was seen after an answer: how much of it speaks for more, for less, and for what is served. */
 export interface LedTo {
   more: number;
   right: number;

@@ -2,7 +2,7 @@ import { daysBetween } from '../round';
 import type { GrowthStatus } from '../growth/status';
 import { grows, type Stage } from '../fish';
 import type { WaterStatus } from '../water/status';
-import { MOST_CHANGE } from './propose';
+import { MAX_CHANGE } from './propose';
 import type { Seen, Sign } from './signs';
 
 /** So far behind its kind, as a share of the length, asks for all that a correction may be. Assumption. */
@@ -81,7 +81,7 @@ export function nitrateSign(
   return {
     day: today,
     seen,
-    pull: -Math.min(1, (1 - (ration ?? 0)) / MOST_CHANGE),
+    pull: -Math.min(1, (1 - (ration ?? 0)) / MAX_CHANGE),
     weight: NITRATE_WEIGHT,
     enough: keeps.share === null && keeps.everyDays === null,
   };

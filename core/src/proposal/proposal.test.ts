@@ -3,7 +3,7 @@ import type { Food } from '../ration';
 import { dailyNeed } from '../ration';
 import { addDays, compileGroupDay, groupOnDay } from '../round';
 import { testGroup, testHouse, testTank } from '../round/house.testkit';
-import { bellySigns, changedDiet, effectOf, mealSign, MOST_CHANGE, propose, refusedFoods } from '.';
+import { bellySigns, changedDiet, effectOf, mealSign, MAX_CHANGE, propose, refusedFoods } from '.';
 import type { Sign, WatchedMeal } from '.';
 
 const TODAY = '2026-03-10';
@@ -109,7 +109,7 @@ describe('a proposal', () => {
     const more = [sign(0, 1), sign(1, 1)];
     expect(propose('brooding', more, TODAY)).toBeNull();
     expect(propose('fry', less, TODAY)).toBeNull();
-    expect(propose('fry', more, TODAY)?.change).toBe(MOST_CHANGE);
+    expect(propose('fry', more, TODAY)?.change).toBe(MAX_CHANGE);
   });
 
   it('says what it comes from, the newest first', () => {
@@ -129,7 +129,7 @@ describe('a proposal', () => {
         const signs = seen.map(({ daysAgo, pull, weight }) => sign(daysAgo, pull, { weight }));
         const proposal = propose('adult', signs, TODAY);
         if (!proposal) return;
-        expect(Math.abs(proposal.change)).toBeLessThanOrEqual(MOST_CHANGE);
+        expect(Math.abs(proposal.change)).toBeLessThanOrEqual(MAX_CHANGE);
         expect(proposal.signs.some(({ pull }) => pull * proposal.change > 0)).toBe(true);
       }),
     );
@@ -175,7 +175,7 @@ describe('what a proposal changes', () => {
   });
 
   it('is as much as a correction may be where hands are too coarse, and nothing beyond', () => {
-    expect(effectOf(own(2), tank, foods, 0.06, TODAY)?.change).toBe(MOST_CHANGE);
+    expect(effectOf(own(2), tank, foods, 0.06, TODAY)?.change).toBe(MAX_CHANGE);
     expect(effectOf(own(0.5), tank, foods, 0.15, TODAY)).toBeNull();
   });
 
@@ -205,8 +205,8 @@ describe('a food that is refused', () => {
     ...over,
   });
   const tried = (refused: number) => [
-    { foodId: 'flake', dealt: 10, refused: 0 },
-    { foodId: 'worm', dealt: 2, refused },
+    { foodId: 'flake', served: 10, refused: 0 },
+    { foodId: 'worm', served: 2, refused },
   ];
 
   it('by a newcomer is trained at once, with the food that it takes on most days', () => {
@@ -215,7 +215,7 @@ describe('a food that is refused', () => {
         foodId: 'worm',
         withFoodId: 'flake',
         servingId: flake.id,
-        dealt: 2,
+        served: 2,
         refused: 1,
         newcomerDays: 5,
       },
@@ -230,7 +230,7 @@ describe('a food that is refused', () => {
   it('is not asked about while one is trained, where nothing is taken, or where it is not planned', () => {
     const training = { id: 't', servingId: flake.id, foodId: 'worm', step: 1, share: 0.1, offers: 0, ends: null }; // prettier-ignore
     expect(refusedFoods(group(5, { training }), tried(1), TODAY)).toEqual([]);
-    expect(refusedFoods(group(5), [{ foodId: 'worm', dealt: 2, refused: 2 }], TODAY)).toEqual([]);
+    expect(refusedFoods(group(5), [{ foodId: 'worm', served: 2, refused: 2 }], TODAY)).toEqual([]);
     const none = { ...group(5).diet, servings: [flake] };
     expect(refusedFoods(group(5, { diet: none }), tried(2), TODAY)).toEqual([]);
   });
@@ -240,13 +240,13 @@ it('a day with a portion stays a day with a portion, by whatever change', () => 
   const foods = new Map<string, Food>(testHouse().foods.map((food) => [food.id, food]));
   const group = testGroup('g1', 'b');
   const tank = testTank('b', 2);
-  const dealt = (change: number) =>
+  const served = (change: number) =>
     compileGroupDay(
       { ...group, diet: changedDiet(group.diet!, group, change, foods) },
       tank,
       foods,
       TODAY,
     ).servings.map(({ portion }) => portion.units);
-  expect(dealt(-MOST_CHANGE).every((units) => units > 0)).toBe(true);
-  expect(dealt(MOST_CHANGE)).toHaveLength(dealt(-MOST_CHANGE).length);
+  expect(served(-MAX_CHANGE).every((units) => units > 0)).toBe(true);
+  expect(served(MAX_CHANGE)).toHaveLength(served(-MAX_CHANGE).length);
 });

@@ -5,9 +5,9 @@ import type { Belly } from '../ration';
 import { BELLY_PULL, type Sign } from './signs';
 
 /** No proposal changes a group's portions by more. */
-export const MOST_CHANGE = 0.15;
+export const MAX_CHANGE = 0.15;
 /** A smaller change than this is within what hands and pinches differ by. Assumption. */
-const LEAST_CHANGE = 0.05;
+const MIN_CHANGE = 0.05;
 /** Days that a sign is looked back to, and in which one is half as much worth. Assumptions. */
 export const SIGNS_DAYS = 14;
 const HALF_LIFE_DAYS = 4;
@@ -55,14 +55,14 @@ export function propose(
     weights += worth;
   }
   const pull = weights > 0 ? sum / weights : 0;
-  const change = Math.round(pull * MOST_CHANGE * 100) / 100;
+  const change = Math.round(pull * MAX_CHANGE * 100) / 100;
   const days = new Set(
     seen
       .filter((sign) => sign.pull * pull > 0 && daysBetween(sign.day, today) < WEEK_DAYS)
       .map(({ day }) => day),
   );
   const enough = seen.some((sign) => sign.enough && sign.pull * pull > 0);
-  if (Math.abs(change) < LEAST_CHANGE || (days.size < DAYS_SEEN && !enough)) return null;
+  if (Math.abs(change) < MIN_CHANGE || (days.size < DAYS_SEEN && !enough)) return null;
   if (change < 0 && mayNotFast(stage)) return null;
   // Bellies overrule what is left: food that thin fish leave does not reach them, and full ones need no more.
   if (belly !== null && BELLY_PULL[belly] * change < 0) return null;

@@ -1,9 +1,9 @@
 import { daysBetween, type HouseGroup } from '../round';
 
-/** What became of a food in a group's last two weeks: servings dealt, and those that were refused. */
+/** What became of a food in a group's last two weeks: servings served, and those that were refused. */
 export interface Tried {
   foodId: string;
-  dealt: number;
+  served: number;
   refused: number;
 }
 
@@ -13,7 +13,7 @@ export interface RefusedFood {
   /** The known food, and its serving. */
   withFoodId: string;
   servingId: string;
-  dealt: number;
+  served: number;
   refused: number;
   /** Days since it came; null for those that have been here for long. */
   newcomerDays: number | null;
@@ -40,9 +40,9 @@ export function refusedFoods(
   if (diet === null || training) return [];
   const since = lastOn.arrived === undefined ? null : daysBetween(lastOn.arrived, today);
   const newcomerDays = since !== null && since <= NEWCOMER_DAYS ? since : null;
-  const least = newcomerDays === null ? REFUSALS : 1;
+  const min = newcomerDays === null ? REFUSALS : 1;
   const takes = new Set(
-    tried.filter(({ dealt, refused }) => dealt > 0 && refused / dealt <= KNOWN).map(foodOf),
+    tried.filter(({ served, refused }) => served > 0 && refused / served <= KNOWN).map(foodOf),
   );
   const known = diet.servings
     .filter(({ foodId }) => takes.has(foodId))
@@ -50,16 +50,16 @@ export function refusedFoods(
   if (!known) return [];
   return tried
     .filter(
-      ({ foodId, dealt, refused }) =>
-        refused >= least &&
-        refused / dealt >= UNKNOWN &&
+      ({ foodId, served, refused }) =>
+        refused >= min &&
+        refused / served >= UNKNOWN &&
         diet.servings.some((serving) => serving.foodId === foodId),
     )
-    .map(({ foodId, dealt, refused }) => ({
+    .map(({ foodId, served, refused }) => ({
       foodId,
       withFoodId: known.foodId,
       servingId: known.id,
-      dealt,
+      served,
       refused,
       newcomerDays,
     }));

@@ -6,7 +6,7 @@ import { computed, type Known } from '../why';
 import { passesCap } from './measured';
 
 /** No more than this is proposed to be changed at once: more is a shock to many fish. Assumption. */
-const MOST_SHARE = 0.5;
+const MAX_SHARE = 0.5;
 /** Shares are proposed in steps of a twentieth. */
 const STEP = 0.05;
 
@@ -36,17 +36,17 @@ export function waterProposal(
   const adds = Math.max(0, worst.production * foodAddsMgL - worst.uptakeMgL);
   const stepped = (of: number) => Math.round(Math.ceil(of / STEP - 1e-9) * STEP * 100) / 100;
   const under = (days: number) => {
-    const least = keepsUnder(cap.mgL, worst, foodAddsMgL, {
+    const min = keepsUnder(cap.mgL, worst, foodAddsMgL, {
       share,
       everyDays: days,
       sourceMgL,
     }).share;
-    return least === null ? null : stepped(least);
+    return min === null ? null : stepped(min);
   };
   const atOnce = under(everyDays);
   const { everyDays: often } = keeps;
   const to =
-    atOnce !== null && atOnce <= MOST_SHARE
+    atOnce !== null && atOnce <= MAX_SHARE
       ? { share: atOnce, everyDays }
       : often !== null && often < everyDays
         ? { share, everyDays: often }
@@ -83,7 +83,7 @@ function both(
 ): { share: number; everyDays: number } | null {
   for (let days = everyDays - 1; days >= 1; days -= 1) {
     const share = under(days);
-    if (share !== null && share <= MOST_SHARE) return { share, everyDays: days };
+    if (share !== null && share <= MAX_SHARE) return { share, everyDays: days };
   }
   return null;
 }

@@ -1,12 +1,18 @@
 import type { Guild } from '@open-larder/catalogue';
-import { digestibleEnergy, toGrams, toHandUnits, type Composition, type HandUnit } from '../food';
+import {
+  digestibleEnergy,
+  toGrams,
+  toServingUnits,
+  type Composition,
+  type ServingUnit,
+} from '../food';
 import { assumed, computed, measured, type Known } from '../why';
 
 export interface Food {
   id: string;
   name: string;
   composition: Composition;
-  unit: HandUnit;
+  unit: ServingUnit;
   /** Leaves and cones: grazed for weeks beside the ration, which they are no part of. */
   litter?: boolean;
 }
@@ -17,19 +23,19 @@ export interface Portion {
   readonly massG: number;
   /** Digestible energy in those grams, kJ. */
   readonly energyKj: number;
-  /** Grams that the need asks for, before rounding to hand units, with their derivation. */
+  /** Grams that the need asks for, before rounding to serving units, with their derivation. */
   readonly wantedG: Known;
-  /** massG ÷ wantedG: how far rounding to hand units, or the keeper, moved the ration. */
+  /** massG ÷ wantedG: how far rounding to serving units, or the keeper, moved the ration. */
   readonly ofWanted: number;
-  /** The whole derivation, ending in hand units. */
+  /** The whole derivation, ending in serving units. */
   readonly why: Known;
 }
 
 /**
- * One serving's portion: its part of the day's energy, as grams of a food, as hand units.
+ * One serving's portion: its part of the day's energy, as grams of a food, as serving units.
  * @param needKj   energy the group needs that day, with its derivation
  * @param part     this serving's part of the day, 0..1
- * @param ownUnits the keeper's own amount in hand units, in place of the computed one
+ * @param ownUnits the keeper's own amount in serving units, in place of the computed one
  * @param mixed    this food's share of a meal that is mixed from two
  */
 export function portion(
@@ -54,7 +60,7 @@ export function portion(
       energy,
     ],
   });
-  const units = ownUnits ?? toHandUnits(wanted, food.unit);
+  const units = ownUnits ?? toServingUnits(wanted, food.unit);
   const massG = toGrams(units, food.unit);
   return {
     units,
@@ -85,7 +91,7 @@ export function portion(
 
 /**
  * Leaves and cones as they are put in: grazed for weeks, they carry nothing of a day's energy.
- * @param ownUnits the keeper's own amount in hand units; else one
+ * @param ownUnits the keeper's own amount in serving units; else one
  */
 export function besideRation(food: Food, ownUnits: number | null): Portion {
   const units = ownUnits ?? 1;

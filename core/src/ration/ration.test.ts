@@ -159,19 +159,19 @@ describe('gut and rhythm', () => {
 describe('portion', () => {
   const need = dailyNeed(group({ count: 8 }));
 
-  it('is need × part ÷ energy, as hand units', () => {
-    const dealt = portion(need, 0.5, flake, 'omnivore');
-    expect(dealt.wantedG.value).toBeCloseTo((need.value * 0.5) / 14.857, 3);
-    expect(dealt.units % 0.5).toBeCloseTo(0, 9);
-    expect(dealt.massG).toBeCloseTo(dealt.units * 0.05, 9);
-    expect(dealt.why.value).toBe(dealt.units);
+  it('is need × part ÷ energy, as serving units', () => {
+    const served = portion(need, 0.5, flake, 'omnivore');
+    expect(served.wantedG.value).toBeCloseTo((need.value * 0.5) / 14.857, 3);
+    expect(served.units % 0.5).toBeCloseTo(0, 9);
+    expect(served.massG).toBeCloseTo(served.units * 0.05, 9);
+    expect(served.why.value).toBe(served.units);
   });
 
   it('keeps the keeper’s own amount and says how far it is from the need', () => {
-    const dealt = portion(need, 1, flake, 'omnivore', 20);
-    expect(dealt.units).toBe(20);
-    expect(dealt.ofWanted).toBeCloseTo(1 / dealt.wantedG.value, 6);
-    expect(dealt.why.how).toMatch(/set by the keeper/);
+    const served = portion(need, 1, flake, 'omnivore', 20);
+    expect(served.units).toBe(20);
+    expect(served.ofWanted).toBeCloseTo(1 / served.wantedG.value, 6);
+    expect(served.why.how).toMatch(/set by the keeper/);
   });
 
   it('adds up: the parts of a day carry the whole need before rounding', () => {

@@ -18,7 +18,7 @@ export interface Candidate extends Pick<Part, 'composition' | 'plantShare'> {
   /** A binder keeps its share, or nothing sets. */
   fixed: boolean;
   /** Most that may go in, as a share: what the shelf holds against the batch. Infinity for water. */
-  most: number;
+  max: number;
 }
 
 /** A target that was not reached, and what was. */
@@ -62,7 +62,7 @@ export function balance(
   const drip = losses.drained * (1 - DRIP_SOLIDS);
 
   candidates.forEach((candidate, at) => {
-    const { composition, share, fixed, most } = candidate;
+    const { composition, share, fixed, max } = candidate;
     const dry = 1 - composition.moisture;
     const column: Record<string, number> = { whole: 1, [`near${at}`]: 1, [`most${at}`]: 1 };
     for (const key of ['protein', 'fat', 'plant'] as const) {
@@ -81,7 +81,7 @@ export function balance(
     variables[`over${at}`] = { [`near${at}`]: -1, cost: 1 };
     variables[`under${at}`] = { [`near${at}`]: 1, cost: 1 };
     constraints[`near${at}`] = { equal: share };
-    constraints[`most${at}`] = fixed ? { equal: share } : { min: 0, max: Math.min(most, 1) };
+    constraints[`most${at}`] = fixed ? { equal: share } : { min: 0, max: Math.min(max, 1) };
   });
   for (const key of KEYS) {
     const wanted = targets[key];
@@ -108,8 +108,8 @@ export function balance(
     shares,
     mix,
     misses: missesOf(mix, targets),
-    limitedBy: candidates.flatMap(({ fixed, most }, at) =>
-      !fixed && most < 1 && (shares[at] as number) >= most - NOTHING ? [at] : [],
+    limitedBy: candidates.flatMap(({ fixed, max }, at) =>
+      !fixed && max < 1 && (shares[at] as number) >= max - NOTHING ? [at] : [],
     ),
   };
 }

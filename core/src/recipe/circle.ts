@@ -11,12 +11,12 @@ export function circleOf(
   recipes: ReadonlyMap<string, readonly string[]>,
 ): string[] | null {
   const seen = new Set<string>();
-  const follow = (way: string[], next: readonly string[]): string[] | null => {
+  const follow = (strategy: string[], next: readonly string[]): string[] | null => {
     for (const food of next) {
-      if (food === product) return [...way, food];
+      if (food === product) return [...strategy, food];
       if (seen.has(food)) continue;
       seen.add(food);
-      const found = follow([...way, food], recipes.get(food) ?? []);
+      const found = follow([...strategy, food], recipes.get(food) ?? []);
       if (found) return found;
     }
     return null;

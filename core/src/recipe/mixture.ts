@@ -62,7 +62,9 @@ export function mixture(parts: readonly Part[], { cooked, drained }: Losses): Mi
   const dripSolids = Math.min(dripG * DRIP_SOLIDS, soluble);
   const water = raw.water - cooked * rawG - (dripG - dripSolids);
   if (water < -1e-9 * rawG) {
-    throw new RangeError('a mix cannot lose more water than it has: less is cooked away or drained');
+    throw new RangeError(
+      'a mix cannot lose more water than it has: less is cooked away or drained',
+    );
   }
   const kept = soluble > 0 ? 1 - dripSolids / soluble : 1;
   const massG = rawG - cooked * rawG - dripG;

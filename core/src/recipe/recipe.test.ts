@@ -89,7 +89,7 @@ describe('a mix', () => {
 const candidate = (over: Partial<Candidate> & Pick<Candidate, 'composition'>): Candidate => ({
   share: 0.25,
   fixed: false,
-  most: 1,
+  max: 1,
   plantShare: 0,
   ...over,
 });
@@ -98,7 +98,7 @@ const mix = (over: Partial<Candidate>[] = []): Candidate[] =>
     candidate({ composition: fishMeal, share: 0.1 }),
     candidate({ composition: peas, plantShare: 1, share: 0.3 }),
     candidate({ composition: gelatine, share: 0.06, fixed: true }),
-    candidate({ ...WATER, share: 0.54, most: Infinity }),
+    candidate({ ...WATER, share: 0.54, max: Infinity }),
   ].map((one, at) => ({ ...one, ...over[at] }));
 const targets = (over: Partial<Targets> = {}): Targets => ({
   protein: null,
@@ -132,7 +132,7 @@ describe('balancing a mix', () => {
   });
 
   it('says what it could not reach, how near it came, and what ran out', () => {
-    const three = mix([{ most: 0.02, share: 0.02 }, { share: 0.4 }, {}, { share: 0.58 }]).filter(
+    const three = mix([{ max: 0.02, share: 0.02 }, { share: 0.4 }, {}, { share: 0.58 }]).filter(
       (_, at) => at !== 2,
     );
     const found = balance(three, targets({ protein: [0.5, 0.6], moisture: [0.7, 0.8] }), none);
@@ -148,7 +148,7 @@ describe('balancing a mix', () => {
 
   it('cannot be made of what is not there', () => {
     expect(
-      balance(mix([{ most: 0.1 }, { most: 0.1 }, {}, { most: 0.1 }]), targets(), none),
+      balance(mix([{ max: 0.1 }, { max: 0.1 }, {}, { max: 0.1 }]), targets(), none),
     ).toBeNull();
   });
 
@@ -228,11 +228,11 @@ describe('a mix that contains itself', () => {
     ['paste', ['base'], null],
     ['paste', ['gel'], ['paste', 'gel', 'base', 'paste']],
     ['meal', ['peas'], null],
-  ])('%s of %j', (product, ingredients, way) => {
+  ])('%s of %j', (product, ingredients, strategy) => {
     // «paste» goes into «base»: only a mix that leads back to itself is one.
     const known = new Map(recipes);
     if (product === 'paste' && ingredients[0] === 'base') known.set('base', ['meal']);
-    expect(circleOf(product, ingredients, known)).toEqual(way);
+    expect(circleOf(product, ingredients, known)).toEqual(strategy);
   });
 
   it('is found though other mixes go round among themselves', () => {

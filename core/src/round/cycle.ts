@@ -8,7 +8,7 @@ export interface Cycle {
   from: string;
 }
 
-export const MOST_CYCLE_DAYS = 28;
+export const MAX_CYCLE_DAYS = 28;
 
 /** The week, from a Monday: its days are the ISO weekdays 1 … 7. */
 export const WEEK: Cycle = { days: 7, from: '2024-01-01' };

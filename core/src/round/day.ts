@@ -11,7 +11,7 @@ import {
 } from '../ration';
 import { type Known } from '../why';
 import { dayOfCycle } from './cycle';
-import { toHandUnits } from '../food';
+import { toServingUnits } from '../food';
 import { sharesOf } from './training';
 import { fastOn, fastsOf, weeklyFasts } from './fast';
 import type { DietServing, HouseGroup, HouseTank } from './plan';
@@ -93,8 +93,8 @@ export function compileGroupDay(
   const servings = today.flatMap((serving): DueServing[] => {
     const food = foods.get(serving.foodId)!;
     if (isBeside(serving)) {
-      const dealt = besideRation(food, serving.ownUnits);
-      return [{ serving, food, zone: serving.zone, portion: dealt, mixed: null }];
+      const served = besideRation(food, serving.ownUnits);
+      return [{ serving, food, zone: serving.zone, portion: served, mixed: null }];
     }
     const part = weights > 0 ? serving.weight / weights : 0;
     const due = mealOf(group, serving, part, needKj, foods);
@@ -104,7 +104,7 @@ export function compileGroupDay(
   return { group, rest, needKj, plannedKj, servings };
 }
 
-/** A serving as it is dealt: one food, or two while the group is trained onto another. */
+/** A serving as it is served: one food, or two while the group is trained onto another. */
 function mealOf(
   { species: { guild }, training }: HouseGroup,
   serving: DietServing,
@@ -117,24 +117,30 @@ function mealOf(
   const fresh = training?.servingId === serving.id ? foods.get(training.foodId) : undefined;
   const { zone } = serving;
   if (!training || !fresh) return [{ serving, food: known, zone, portion: plain, mixed: null }];
-  const deal = (food: Food, share: Known): Portion => {
-    const dealt = portion(needKj, part, food, guild, null, share);
-    if (serving.ownUnits === null || dealt.energyKj === 0) return dealt;
+  const portionOf = (food: Food, share: Known): Portion => {
+    const served = portion(needKj, part, food, guild, null, share);
+    if (serving.ownUnits === null || served.energyKj === 0) return served;
     // The keeper set the meal: both foods together are to carry what that would have carried.
-    const grams = (plain.energyKj * share.value * dealt.massG) / dealt.energyKj;
-    return portion(needKj, part, food, guild, toHandUnits(grams, food.unit), share);
+    const grams = (plain.energyKj * share.value * served.massG) / served.energyKj;
+    return portion(needKj, part, food, guild, toServingUnits(grams, food.unit), share);
   };
   const shares = sharesOf(training);
   const due: DueServing[] = [];
   if (shares.known.value > 0) {
-    due.push({ serving, food: known, zone, portion: deal(known, shares.known), mixed: 'known' });
+    due.push({
+      serving,
+      food: known,
+      zone,
+      portion: portionOf(known, shares.known),
+      mixed: 'known',
+    });
   }
   const offered = { ...serving, id: training.id, foodId: fresh.id, ownUnits: null };
   due.push({
     serving: offered,
     food: fresh,
     zone,
-    portion: deal(fresh, shares.fresh),
+    portion: portionOf(fresh, shares.fresh),
     mixed: 'new',
   });
   return due;

@@ -1,7 +1,7 @@
 import { mayNotFast } from '../fish';
 import type { Diet, HouseGroup, HouseTank } from './plan';
 
-/** A serving on fewer days, since the least of it that can be dealt is more than they need. */
+/** A serving on fewer days, since the least of it that can be served is more than they need. */
 export interface FewerDays {
   /** Days of the week on which it is given still. */
   days: readonly number[];
@@ -27,7 +27,7 @@ export function fewerDays(
   const given = serving.days.filter((day) => !diet.fastWeekdays.includes(day));
   const kept = Math.max(1, Math.round(given.length / ofWanted));
   if (kept >= given.length) return null;
-  const days = mostEven(given, kept);
+  const days = maxEven(given, kept);
   const others = diet.servings.filter(({ id }) => id !== servingId);
   const rests = given.filter(
     (day) => !days.includes(day) && !others.some((one) => one.days.includes(day)),
@@ -36,7 +36,7 @@ export function fewerDays(
 }
 
 /** So many of the days that no wait between two of them is longer than it must be, the earliest first. */
-function mostEven(days: readonly number[], kept: number): number[] {
+function maxEven(days: readonly number[], kept: number): number[] {
   let best: { wait: number; even: number; days: number[] } | null = null;
   for (let mask = 0; mask < 1 << days.length; mask += 1) {
     const some = days.filter((_, at) => mask & (1 << at));

@@ -24,7 +24,7 @@ export {
   type RoundServing,
   type RoundStop,
 } from './compile';
-export { dayOfCycle, MOST_CYCLE_DAYS, WEEK, type Cycle } from './cycle';
+export { dayOfCycle, MAX_CYCLE_DAYS, WEEK, type Cycle } from './cycle';
 export {
   fastOn,
   fastsOf,
@@ -40,7 +40,7 @@ export { feedingDay, type DayTime } from './feedingDay';
 export { withFewerDays, type FewerDays } from './fewerDays';
 export { dietFindings, type Finding } from './findings';
 export { lateAdvice, type LateAdvice } from './late';
-export { MOST_AFTER_MIN, MOST_SPOTS, PLAIN, mannerKey, type Manner } from './manner';
+export { MAX_AFTER_MIN, MAX_SPOTS, PLAIN, mannerKey, type Manner } from './manner';
 export { TRAINING_STEPS, trainingOn, type Tasting, type Training } from './training';
 export {
   NO_PLAN,

@@ -15,8 +15,8 @@ export interface Manner {
 export const PLAIN: Manner = { afterMin: 0, spots: 1, carried: false, soaked: false, apart: false };
 
 /** Most minutes after a moment, and most places, that a hand will keep to. */
-export const MOST_AFTER_MIN = 240;
-export const MOST_SPOTS = 4;
+export const MAX_AFTER_MIN = 240;
+export const MAX_SPOTS = 4;
 
 /** One word for each way of giving: two that are alike have the same. */
 export const mannerKey = ({ afterMin, spots, carried, soaked, apart }: Manner): string =>

@@ -20,7 +20,7 @@ export interface DietServing {
   days: readonly number[];
   /** This serving's weight among the servings of the same day; 1 unless the keeper says else. */
   weight: number;
-  /** The keeper's own amount in hand units; null computes it. */
+  /** The keeper's own amount in serving units; null computes it. */
   ownUnits: number | null;
   manner: Manner;
 }

@@ -107,7 +107,7 @@ describe('compiling a day', () => {
     expect(due[0]?.portion.wantedG.from[1]?.value).toBe(1);
   });
 
-  it('plans the need within what rounding to hand units allows', () => {
+  it('plans the need within what rounding to serving units allows', () => {
     fc.assert(
       fc.property(
         fc.integer({ min: 1, max: 200 }),
@@ -161,7 +161,7 @@ describe('findings on a diet', () => {
     expect(kinds).toContain('fryFast');
   });
 
-  it('says when a hand unit is too coarse for the need', () => {
+  it('says when a serving unit is too coarse for the need', () => {
     expect(look(testGroup('g', 'a', { count: 1, lengthCm: 2 }))).toContain('rounding');
   });
 

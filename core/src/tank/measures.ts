@@ -13,7 +13,7 @@ export interface Measures {
 /** Litres of a tank about which nothing is known. Assumption. */
 const USUAL_LITRES = 50;
 /** The ground never takes more than this of the water where its depth is a guess. */
-const MOST_GUESSED_GROUND = 0.25;
+const MAX_GUESSED_GROUND = 0.25;
 
 /**
  * Measures to draw and to simulate a tank by.
@@ -27,7 +27,7 @@ export function measuresOf(tank: TankWater): Measures {
   const waterLevelCm = (known ? tank.waterLevelCm : null) ?? heightCm * USUAL_FILL;
   const { groundDepthCm, guessed } = furnishingOf(tank);
   const ground = guessed.includes('groundDepthCm')
-    ? Math.min(groundDepthCm, waterLevelCm * MOST_GUESSED_GROUND)
+    ? Math.min(groundDepthCm, waterLevelCm * MAX_GUESSED_GROUND)
     : groundDepthCm;
   return {
     lengthCm,

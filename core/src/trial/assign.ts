@@ -5,15 +5,15 @@ import { assertRange } from '../units';
 export type Side = 'a' | 'b';
 
 /**
- * Fish dealt to two sides by chance, as many to each.
+ * Fish assigned to two sides at random, as many to each.
  * @param lengthsCm of the fish, in the order in which they were caught; null where only their number is known
  * @param seed      the same seed deals the same
  * @returns for each fish its side; with lengths, fish of one size are parted from each other. Of an odd
  *   number the one that is left over goes by chance
  * @throws RangeError for fewer than four fish
  */
-export function dealt(lengthsCm: readonly (number | null)[], seed: number): Side[] {
-  assertRange('fish to deal', lengthsCm.length, 4, 10_000);
+export function randomised(lengthsCm: readonly (number | null)[], seed: number): Side[] {
+  assertRange('fish to assign', lengthsCm.length, 4, 10_000);
   const chance = chanceOf(seed);
   const order = lengthsCm.map((length, at) => ({ at, length, tie: chance.even() }));
   const known = lengthsCm.every((length) => length !== null);

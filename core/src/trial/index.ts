@@ -1,10 +1,10 @@
-export { dealt, type Side } from './assign';
+export { randomised, type Side } from './assign';
 export { TRIAL_KINDS, type TrialKind } from './kinds';
 export { fishByWeeks, fishFor, powerOf, type TrialPlan } from './power';
 export {
   beforeAfter,
   compared,
-  LEAST_EACH,
+  MIN_EACH,
   type Span,
   type TrialRefusal,
   type TrialResult,

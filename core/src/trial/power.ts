@@ -19,7 +19,7 @@ export function powerOf(effect: number, each: number): number {
 }
 
 /** More than this nobody measures in a house. */
-const MOST_FISH = 2000;
+const MAX_FISH = 2000;
 
 /**
  * Fish on each side that show a difference with a chance.
@@ -28,8 +28,8 @@ const MOST_FISH = 2000;
  */
 export function fishFor(effect: number, power = 0.8): number | null {
   assertRange('chance to see it', power, 0.5, 0.99);
-  if (!(Math.abs(effect) > 0) || powerOf(effect, MOST_FISH) < power) return null;
-  let [low, high] = [2, MOST_FISH];
+  if (!(Math.abs(effect) > 0) || powerOf(effect, MAX_FISH) < power) return null;
+  let [low, high] = [2, MAX_FISH];
   while (low < high) {
     const middle = Math.floor((low + high) / 2);
     if (powerOf(effect, middle) >= power) high = middle;
@@ -83,6 +83,6 @@ export function fishByWeeks(
     // More fish in a tub tell less than their number: n = plain · (1 + (n / tubs − 1) · alike).
     const each = (plain * (1 - ALIKE)) / (1 - (plain * ALIKE) / tubsEach);
     const whole = each > 0 ? Math.ceil(each - 1e-9) : null;
-    return { weeks: after, each: whole === null || whole > MOST_FISH ? null : whole };
+    return { weeks: after, each: whole === null || whole > MAX_FISH ? null : whole };
   });
 }

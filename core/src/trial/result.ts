@@ -21,7 +21,7 @@ export interface TrialResult {
 export type TrialRefusal = 'tooFew' | 'again' | 'unequal';
 
 /** Each side needs so many fish for its spread to be known at all. */
-export const LEAST_EACH = 3;
+export const MIN_EACH = 3;
 /** One side with more than so many times the fish of the other is no fair trial. Assumption. */
 const UNEQUAL = 2;
 
@@ -38,7 +38,7 @@ export function compared(
   tubsEach: number | null = null,
 ): TrialResult | { refused: TrialRefusal } {
   if (first.again || second.again) return { refused: 'again' };
-  if (Math.min(first.n, second.n) < LEAST_EACH) return { refused: 'tooFew' };
+  if (Math.min(first.n, second.n) < MIN_EACH) return { refused: 'tooFew' };
   if (Math.max(first.n, second.n) > UNEQUAL * Math.min(first.n, second.n)) {
     return { refused: 'unequal' };
   }
@@ -101,7 +101,7 @@ export function beforeAfter(
 ): (TrialResult & { before: number; after: number }) | { refused: TrialRefusal } {
   const samples = [before.from, before.to, after.from, after.to];
   if (samples.some(({ again }) => again)) return { refused: 'again' };
-  if (samples.some(({ n }) => n < LEAST_EACH)) return { refused: 'tooFew' };
+  if (samples.some(({ n }) => n < MIN_EACH)) return { refused: 'tooFew' };
   const grew = ({ from, to, usualCm }: Span): Part => ({
     mean: (to.mean - from.mean) / usualCm,
     error: (from.sd! ** 2 / from.n + to.sd! ** 2 / to.n) / usualCm ** 2,

@@ -1,7 +1,15 @@
 import fc from 'fast-check';
 import { chanceOf, type Chance } from '../chance';
 import { sampleOf } from '../growth';
-import { beforeAfter, compared, dealt, fishByWeeks, fishFor, powerOf, type TrialResult } from '.';
+import {
+  beforeAfter,
+  compared,
+  randomised,
+  fishByWeeks,
+  fishFor,
+  powerOf,
+  type TrialResult,
+} from '.';
 
 const around = (mean: number, sd: number, n: number, seed: number) => {
   const chance = chanceOf(seed * 7919);
@@ -66,22 +74,22 @@ describe('the power of a trial', () => {
   });
 });
 
-describe('fish are dealt', () => {
+describe('fish are assigned', () => {
   it('as many to each side, the same by the same seed, and of all sizes', () => {
     fc.assert(
       fc.property(
         fc.array(fc.double({ min: 1, max: 9, noNaN: true }), { minLength: 4, maxLength: 60 }),
         fc.integer(),
         (lengths, seed) => {
-          const sides = dealt(lengths, seed);
+          const sides = randomised(lengths, seed);
           const a = sides.filter((side) => side === 'a').length;
           expect(Math.abs(2 * a - sides.length)).toBeLessThanOrEqual(1);
-          expect(dealt(lengths, seed)).toEqual(sides);
+          expect(randomised(lengths, seed)).toEqual(sides);
         },
       ),
     );
     const lengths = Array.from({ length: 20 }, (_, at) => 1 + at / 10);
-    const sides = dealt(lengths, 5);
+    const sides = randomised(lengths, 5);
     const mean = (side: string) =>
       lengths.filter((_, at) => sides[at] === side).reduce((sum, one) => sum + one, 0) / 10;
     expect(Math.abs(mean('a') - mean('b'))).toBeLessThan(0.11);
@@ -89,10 +97,10 @@ describe('fish are dealt', () => {
 
   it('by chance alone where no lengths are known; each fish may come to either side', () => {
     const first = new Set(
-      Array.from({ length: 20 }, (_, seed) => dealt([null, null, null, null], seed)[0]),
+      Array.from({ length: 20 }, (_, seed) => randomised([null, null, null, null], seed)[0]),
     );
     expect(first).toEqual(new Set(['a', 'b']));
-    expect(() => dealt([1, 2], 1)).toThrow(RangeError);
+    expect(() => randomised([1, 2], 1)).toThrow(RangeError);
   });
 });
 

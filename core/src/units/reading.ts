@@ -1,12 +1,12 @@
 import { scaleOf, UNITS_READ, type Measure, type UnitChoice } from './measures';
 
 /** What is wrong with what was typed. */
-export type ReadFault =
+export type ReadError =
   /** No number at all, more than one meaning, or a range where one number is meant. */
   { is: 'notANumber' | 'unclear' | 'range' } | { is: 'unknownUnit'; unit: string };
 
 /** What was typed, as a base value, or what is wrong with it. */
-export type Parsed = { base: number; fault?: undefined } | { base?: undefined; fault: ReadFault };
+export type Parsed = { base: number; fault?: undefined } | { base?: undefined; fault: ReadError };
 
 const FRACTIONS: Record<string, string> = {
   '½': '1/2',
@@ -24,7 +24,7 @@ const FRACTIONS: Record<string, string> = {
 const NUMBER = String.raw`[-+]?(?:\d+\s+\d+/\d+|\d+/\d+|\d+(?:[.,]\d+)?|[.,]\d+)`;
 /** A number and the unit behind it; a foot and its inches are two such parts. */
 const PART = new RegExp(String.raw`^\s*(${NUMBER})\s*([^\d\s.,+-][^\d.,+-]*)?`, 'iu');
-const MOST_PARTS = 2;
+const MAX_PARTS = 2;
 
 /**
  * Read a quantity as a keeper types it, with or without its unit: «1 1/2 in», «20 gal», «78F»,
@@ -43,7 +43,7 @@ export function parseMeasure(
   let rest = plain(text);
   if (isRange(rest)) return faulty('range');
   let base = 0;
-  for (let part = 0; part < MOST_PARTS && rest !== ''; part += 1) {
+  for (let part = 0; part < MAX_PARTS && rest !== ''; part += 1) {
     const found = PART.exec(rest);
     if (!found) return faulty('notANumber');
     const number = readNumber(found[1] as string);

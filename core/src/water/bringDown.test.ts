@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { bringDown, mostAtOnce } from '.';
+import { bringDown, maxAtOnce } from '.';
 
 const rhythm = { everyDays: 7, sourceMgL: 10 };
 
@@ -14,7 +14,7 @@ describe('bringing a tank down', () => {
   });
 
   it('takes more at once where they stand more', () => {
-    expect(mostAtOnce(80)).toBeGreaterThan(mostAtOnce(20));
+    expect(maxAtOnce(80)).toBeGreaterThan(maxAtOnce(20));
     expect(bringDown(100, 80, 0.5, rhythm)!.length).toBe(1);
   });
 
@@ -29,7 +29,7 @@ describe('bringing a tank down', () => {
         const steps = bringDown(cap + over, cap, adds, { everyDays: 7, sourceMgL: source }) ?? [];
         for (const { share, toMgL } of steps) {
           expect(share).toBeGreaterThan(0);
-          expect(share).toBeLessThanOrEqual(mostAtOnce(cap) + 1e-9);
+          expect(share).toBeLessThanOrEqual(maxAtOnce(cap) + 1e-9);
           expect(toMgL).toBeGreaterThanOrEqual(source - 1e-9);
         }
       }),

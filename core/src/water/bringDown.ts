@@ -13,20 +13,20 @@ export interface DownStep {
  * Most of the water at once, by what the strictest group tolerates, mg/L: fish that stand little suffer from
  * sudden change too. Assumptions.
  */
-const MOST_AT_ONCE: readonly [toleratesMgL: number, share: number][] = [
+const MAX_AT_ONCE: readonly [toleratesMgL: number, share: number][] = [
   [20, 0.25],
   [40, 0.35],
   [Infinity, 0.5],
 ];
 const DAYS_BETWEEN = 2;
-const MOST_STEPS = 14;
+const MAX_STEPS = 14;
 /** Shares are changed in steps of a twentieth. */
 const STEP = 0.05;
 /** New water that is so near the cap leaves no room to come under it. */
-const LEAST_ROOM = 0.1;
+const MIN_ROOM = 0.1;
 
-export const mostAtOnce = (toleratesMgL: number): number =>
-  MOST_AT_ONCE.find(([most]) => toleratesMgL <= most)![1];
+export const maxAtOnce = (toleratesMgL: number): number =>
+  MAX_AT_ONCE.find(([max]) => toleratesMgL <= max)![1];
 
 /**
  * Changes that bring a tank under what its strictest group tolerates, far enough that the rhythm can hold
@@ -46,16 +46,16 @@ export function bringDown(
   }: Pick<Rhythm, 'everyDays' | 'sourceMgL'> & { changedToday?: boolean },
 ): DownStep[] | null {
   const room = capMgL - sourceMgL;
-  if (room <= LEAST_ROOM * capMgL) return null;
+  if (room <= MIN_ROOM * capMgL) return null;
   // Low enough for what one interval adds, where that is possible at all.
   const goal = Math.max(sourceMgL + room / 2, capMgL - Math.max(0, addsMgL) * everyDays);
-  const most = mostAtOnce(capMgL);
+  const max = maxAtOnce(capMgL);
   const steps: DownStep[] = [];
   let mgL = nowMgL;
   let leftMgL = nowMgL;
-  while (leftMgL > goal + 1e-9 && steps.length < MOST_STEPS) {
+  while (leftMgL > goal + 1e-9 && steps.length < MAX_STEPS) {
     const wanted = (mgL - goal) / (mgL - sourceMgL);
-    const share = Math.min(most, Math.max(STEP, Math.ceil(wanted / STEP - 1e-9) * STEP));
+    const share = Math.min(max, Math.max(STEP, Math.ceil(wanted / STEP - 1e-9) * STEP));
     const toMgL = mgL - (mgL - sourceMgL) * share;
     steps.push({
       inDays: (steps.length + (changedToday ? 1 : 0)) * DAYS_BETWEEN,

@@ -22,10 +22,10 @@ interface World {
 /** Tanks that the prior favours, and such as it does not. */
 function worldOf(chance: Chance): World {
   const plants = (['none', 'few', 'many', 'dense'] as const)[Math.floor(chance.even() * 4)]!;
-  const most = { none: 0, few: 0.6, many: 1.6, dense: 3 }[plants];
+  const max = { none: 0, few: 0.6, many: 1.6, dense: 3 }[plants];
   return {
     production: 0.4 + 1.8 * chance.even(),
-    uptake: most * chance.even(),
+    uptake: max * chance.even(),
     plants,
     foodMgL: 0.5 + 2 * chance.even(),
     share: 0.15 + 0.4 * chance.even(),

@@ -59,7 +59,7 @@ export interface WaterFit {
 }
 
 /** Before any test: as the protein says, give or take more than half of it; never more than this. Assumptions. */
-const PRODUCTION = { mean: 1, sd: 0.6, most: 2.5 };
+const PRODUCTION = { mean: 1, sd: 0.6, max: 2.5 };
 /** From so many standard deviations on a test is asked about. */
 const ODD_FROM = 3.5;
 /** Tests are off more often than by the normal law: Student’s t of so many degrees. Assumption. */
@@ -185,7 +185,7 @@ function weigh(
   const food = meanFood(course, parts[0]!.from);
   const uptakeMost = uptake.sd > 0 ? uptake.mgL + 4 * uptake.sd : uptake.mgL;
   const wide: Box = {
-    net: [-uptakeMost, PRODUCTION.most * food],
+    net: [-uptakeMost, PRODUCTION.max * food],
     uptake: [uptake.sd > 0 ? 0 : uptake.mgL, uptakeMost],
     starts: parts.map(({ start }) => [
       Math.max(0, start.mgL - START_REACH * start.sd),
@@ -315,17 +315,17 @@ function alongOf(
 ): { net: number; production: number }[] {
   // Without food there is nothing to tell production by: it stays as it was expected.
   if (food <= 0) {
-    const all = pointsOf([0, PRODUCTION.most], count);
+    const all = pointsOf([0, PRODUCTION.max], count);
     return all.map((production) => ({ net: -uptakeMgL, production }));
   }
-  const can: Span = [Math.max(low, -uptakeMgL), Math.min(high, PRODUCTION.most * food - uptakeMgL)];
+  const can: Span = [Math.max(low, -uptakeMgL), Math.min(high, PRODUCTION.max * food - uptakeMgL)];
   if (can[0] > can[1]) return [];
   return pointsOf(can, count).map((net) => ({ net, production: (net + uptakeMgL) / food }));
 }
 
 const logSum = (logs: readonly number[]) => {
-  const most = Math.max(...logs);
-  return most + Math.log(logs.reduce((sum, log) => sum + Math.exp(log - most), 0));
+  const max = Math.max(...logs);
+  return max + Math.log(logs.reduce((sum, log) => sum + Math.exp(log - max), 0));
 };
 
 interface Days {
@@ -401,9 +401,9 @@ function narrowed(box: Box, points: readonly Point[]): Box {
 }
 
 function weightsOf(points: readonly Point[]): Float64Array {
-  let most = -Infinity;
-  for (const { log } of points) most = Math.max(most, log);
-  const weights = Float64Array.from(points, ({ log }) => Math.exp(log - most));
+  let max = -Infinity;
+  for (const { log } of points) max = Math.max(max, log);
+  const weights = Float64Array.from(points, ({ log }) => Math.exp(log - max));
   const sum = weights.reduce((all, weight) => all + weight, 0);
   return weights.map((weight) => weight / sum);
 }

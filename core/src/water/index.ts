@@ -1,6 +1,6 @@
 export { CONCERN_MG_L, unionisedShare } from './ammonia';
 export { changeTo, mixed, mixFor, stepsTo, type MixedWater, type TriggerStep } from './mix';
-export { bringDown, mostAtOnce, type DownStep } from './bringDown';
+export { bringDown, maxAtOnce, type DownStep } from './bringDown';
 export {
   fitWater,
   quantileOf,
@@ -28,7 +28,7 @@ export { changeFor, hoursUntilConcern, type Unfiltered } from './unfiltered';
 export { READING_RANGE, READINGS, unitMixedUp, type Reading } from './range';
 export { READING_UNITS, STRIPS, toReading, type StripStep } from './reading';
 export { USUAL_RHYTHM, type WaterRhythm } from './rhythm';
-export { MOST_STEP_C, refillOf, USUAL_BUCKET_L, type Refill, type RefillWater } from './refill';
+export { MAX_STEP_C, refillOf, USUAL_BUCKET_L, type Refill, type RefillWater } from './refill';
 export {
   FORECAST_DAYS,
   LOOK_BACK_DAYS,

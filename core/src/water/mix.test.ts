@@ -40,14 +40,14 @@ describe('a trigger by changes', () => {
   });
 
   it('in steps comes to its target, none larger than the fish stand', () => {
-    const steps = stepsTo('tdsMgL', 100, tank, rain, { everyDays: 2, mostShare: 0.25 })!;
+    const steps = stepsTo('tdsMgL', 100, tank, rain, { everyDays: 2, maxShare: 0.25 })!;
     expect(steps.length).toBeGreaterThan(2);
     expect(steps.at(-1)!.after.tdsMgL).toBeCloseTo(100, 6);
     steps.forEach(({ share, day }, at) => {
       expect(share).toBeLessThanOrEqual(0.25 + 1e-12);
       expect(day).toBe(at * 2);
     });
-    expect(stepsTo('tdsMgL', 5, tank, rain, { everyDays: 2, mostShare: 0.25 })).toBeNull();
-    expect(stepsTo('tdsMgL', 300, tank, rain, { everyDays: 2, mostShare: 0.25 })).toEqual([]);
+    expect(stepsTo('tdsMgL', 5, tank, rain, { everyDays: 2, maxShare: 0.25 })).toBeNull();
+    expect(stepsTo('tdsMgL', 300, tank, rain, { everyDays: 2, maxShare: 0.25 })).toEqual([]);
   });
 });

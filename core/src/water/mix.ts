@@ -62,14 +62,14 @@ export function stepsTo(
   target: number,
   tank: MixedWater,
   refill: MixedWater,
-  { everyDays, mostShare }: { everyDays: number; mostShare: number },
+  { everyDays, maxShare }: { everyDays: number; maxShare: number },
 ): TriggerStep[] | null {
-  assertRange('share changed at once', mostShare, 0.05, 0.9);
+  assertRange('share changed at once', maxShare, 0.05, 0.9);
   const whole = changeTo(key, target, tank, refill);
   if (whole === null) return null;
   // Each leaves the same part of what was there: so many of them leave what one whole would.
   const left = Math.max(1e-3, 1 - whole);
-  const steps = whole === 0 ? 0 : Math.max(1, Math.ceil(Math.log(left) / Math.log(1 - mostShare)));
+  const steps = whole === 0 ? 0 : Math.max(1, Math.ceil(Math.log(left) / Math.log(1 - maxShare)));
   const share = steps === 0 ? 0 : 1 - left ** (1 / steps);
   const report: TriggerStep[] = [];
   let water = tank;

@@ -28,9 +28,9 @@ export interface Refill {
 }
 
 /** A change of the tank by more than this at once is felt. Assumption: usual advice is one to three degrees. */
-export const MOST_STEP_C = 2;
+export const MAX_STEP_C = 2;
 /** New water is never colder or warmer than this, however little it is: fish swim into it. Practice. */
-const MOST_APART_C = 5;
+const MAX_APART_C = 5;
 /** What hands carry. */
 export const USUAL_BUCKET_L = 10;
 
@@ -72,7 +72,7 @@ export function refillOf(
     { name: first.name, litres: litres * ofFirst },
     ...(second ? [{ name: second.name, litres: litres * (1 - ofFirst) }] : []),
   ].filter((part) => part.litres > 1e-9);
-  const step = Math.min(MOST_APART_C, MOST_STEP_C / share);
+  const step = Math.min(MAX_APART_C, MAX_STEP_C / share);
   const warmTo = { from: tank.tempC - step, to: tank.tempC + step };
   const blend = (of: number | null, by: number, key: 'gh' | 'tdsMgL') =>
     of === null || !known(key) ? null : of * (1 - share) + by * share;

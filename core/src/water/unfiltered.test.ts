@@ -9,8 +9,8 @@ describe('water without a filter', () => {
   });
   it('must be changed after the hours that the food takes to foul it, worked by hand', () => {
     const perHour = (0.5 * 0.5 * 0.092 * 1000) / 10 / 24;
-    const mostMgL = CONCERN_MG_L / unionisedShare(7.5, 26);
-    expect(hoursUntilConcern(tub)).toBeCloseTo(mostMgL / perHour, 9);
+    const maxMgL = CONCERN_MG_L / unionisedShare(7.5, 26);
+    expect(hoursUntilConcern(tub)).toBeCloseTo(maxMgL / perHour, 9);
     expect(hoursUntilConcern({ ...tub, tanMgL: 50 })).toBe(0);
     expect(hoursUntilConcern({ ...tub, foodGPerDay: 0 })).toBe(Infinity);
     expect(() => hoursUntilConcern({ ...tub, litres: 0 })).toThrow(RangeError);

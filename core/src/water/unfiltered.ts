@@ -33,10 +33,10 @@ export function hoursUntilConcern({
   tanMgL,
 }: Unfiltered): number {
   assertRange('litres', litres, 0.05, 100_000);
-  const mostMgL = CONCERN_MG_L / unionisedShare(ph, tempC);
-  if (tanMgL >= mostMgL) return 0;
+  const maxMgL = CONCERN_MG_L / unionisedShare(ph, tempC);
+  if (tanMgL >= maxMgL) return 0;
   const perHour = (foodGPerDay * protein * OF_PROTEIN * 1000) / litres / 24;
-  return perHour <= 0 ? Infinity : (mostMgL - tanMgL) / perHour;
+  return perHour <= 0 ? Infinity : (maxMgL - tanMgL) / perHour;
 }
 
 /**
@@ -52,9 +52,9 @@ export function changeFor(
   sourceMgL = 0,
 ): number | null {
   assertRange('hours between two changes', everyHours, 0.5, 24 * 14);
-  const mostMgL = CONCERN_MG_L / unionisedShare(tub.ph, tub.tempC);
+  const maxMgL = CONCERN_MG_L / unionisedShare(tub.ph, tub.tempC);
   const adds = ((tub.foodGPerDay * tub.protein * OF_PROTEIN * 1000) / tub.litres / 24) * everyHours;
   // In a steady rhythm it peaks at the source plus what one interval adds, divided by the share.
-  const share = adds / (mostMgL - sourceMgL);
-  return mostMgL <= sourceMgL || share > 1 ? null : share;
+  const share = adds / (maxMgL - sourceMgL);
+  return maxMgL <= sourceMgL || share > 1 ? null : share;
 }

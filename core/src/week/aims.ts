@@ -114,8 +114,8 @@ function groupAims(task: WeekTask, { days }: WeekOutcome, group: WeekGroup, f: n
     groups[f]!.rest === 'fast' && usual > 0 ? [{ at, share: groups[f]!.gotKj / usual }] : [],
   );
   if (broken.length > 0) {
-    const most = Math.max(...broken.map(({ share }) => share));
-    add('fast', most * 100, null, FAST_MOST * 100, {
+    const max = Math.max(...broken.map(({ share }) => share));
+    add('fast', max * 100, null, FAST_MOST * 100, {
       days: broken.flatMap(({ at, share }) => (share > FAST_MOST + NOTHING ? [at] : [])),
     });
   }
@@ -131,22 +131,22 @@ function groupAims(task: WeekTask, { days }: WeekOutcome, group: WeekGroup, f: n
     for (const [word, servings] of eaten.capped) {
       add('capped', servings / weeks, null, CAPPED_PER_WEEK, { about: word });
     }
-    for (const [foodId, { servings, most }] of eaten.limited) {
-      if (servings / weeks > most) add('rule', servings / weeks, null, most, { about: foodId });
+    for (const [foodId, { servings, max }] of eaten.limited) {
+      if (servings / weeks > max) add('rule', servings / weeks, null, max, { about: foodId });
     }
     add('variety', eaten.foods, Math.min(VARIETY, eaten.offered), null);
     if (eaten.offered > 1) add('dominant', eaten.largest * 100, null, DOMINANT * 100);
   }
   if (group.stage === 'fry') {
     const moments = task.house.moments.length;
-    const least = Math.min(
+    const min = Math.min(
       ...fed.map(
         (day) =>
           new Set(day.drops.filter((drop) => drop.groupId === group.id).map((drop) => drop.atMin))
             .size,
       ),
     );
-    add('meals', least, Math.min(3, moments), null);
+    add('meals', min, Math.min(3, moments), null);
   }
   return aims;
 }
@@ -185,14 +185,14 @@ function sumsOf(task: WeekTask, days: WeekOutcome['days'], group: WeekGroup, f: 
   const rules = task.house.groups.find((one) => one.id === group.id)?.diet?.rules ?? [];
   const limited = new Map(
     rules.flatMap(({ foodId, taken, mostPerWeek }) => {
-      const most = taken === 0 ? 0 : mostPerWeek;
+      const max = taken === 0 ? 0 : mostPerWeek;
       const servings = days.reduce(
         (sum, day) =>
           sum +
           day.drops.filter((drop) => drop.groupId === group.id && drop.foodId === foodId).length,
         0,
       );
-      return most === null ? [] : [[foodId, { servings, most }] as const];
+      return max === null ? [] : [[foodId, { servings, max }] as const];
     }),
   );
   const own = kjOf.slice(0, -1);

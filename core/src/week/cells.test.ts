@@ -79,7 +79,7 @@ describe('cells of a board', () => {
     expect(part.find(({ foodId }) => foodId === 'wafer')).toMatchObject({ weight: 2, days: [2] });
   });
 
-  it('taken onto the same food add up what was dealt on both days', () => {
+  it('taken onto the same food add up what was served on both days', () => {
     const plan = [testServing('s', 'flake', 'morning')];
     const units = (_: string, day: number) => (day === 1 ? 3 : 2.5);
     const { servings, joinedUnits } = moveOn(

@@ -115,8 +115,8 @@ const sameButAmount = (one: Line, other: Line): boolean =>
 
 /**
  * Take a serving from one day to another place of the board. Onto the same food it is added up there:
- * both amounts together, as they were dealt.
- * @param unitsOn what is dealt of a serving on a day, in its unit
+ * both amounts together, as they were served.
+ * @param unitsOn what is served of a serving on a day, in its unit
  * @returns the servings, and the units that now stand there where two were added up
  */
 export function moveOn(

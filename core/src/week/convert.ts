@@ -1,5 +1,5 @@
 import { mayNotFast } from '../fish';
-import { toHandUnits } from '../food';
+import { toServingUnits } from '../food';
 import { addDays, type DietServing } from '../round';
 import { eatenOf, type FeedFood } from '../zones';
 import { foodsFor } from './aims';
@@ -112,7 +112,7 @@ function restapled({ task, group, to }: Converting, diet: StyledDiet): StyledDie
   const kindOf = (id: string) => task.foods.find((one) => one.id === id);
   const has = diet.servings.some(({ foodId }) => kindOf(foodId)?.kind === 'dry');
   if (!best || (to.staple === 'dry' && has)) return diet;
-  const commonest = mostDays(diet.servings);
+  const commonest = maxDays(diet.servings);
   return {
     ...diet,
     servings: diet.servings.map((serving) => {
@@ -130,7 +130,7 @@ function restapled({ task, group, to }: Converting, diet: StyledDiet): StyledDie
   };
 }
 
-function mostDays(servings: readonly DietServing[]): string | undefined {
+function maxDays(servings: readonly DietServing[]): string | undefined {
   const days = new Map<string, number>();
   for (const { foodId, days: on } of servings) {
     days.set(foodId, (days.get(foodId) ?? 0) + on.length);
@@ -167,7 +167,7 @@ function spread({ task, to, newId }: Converting, diet: StyledDiet): StyledDiet {
       ownUnits:
         serving.ownUnits === null || !unit
           ? serving.ownUnits
-          : toHandUnits((serving.ownUnits * unit.massG) / parts, unit),
+          : toServingUnits((serving.ownUnits * unit.massG) / parts, unit),
     };
   };
   return {
@@ -223,7 +223,7 @@ function portioned({ task, group, to }: Converting, diet: StyledDiet): StyledDie
       if (clears(middle)) low = middle;
       else high = middle;
     }
-    clearing.set(serving.id, toHandUnits(Math.max(low, unit.massG * unit.step), unit));
+    clearing.set(serving.id, toServingUnits(Math.max(low, unit.massG * unit.step), unit));
   }
   return {
     ...diet,

@@ -26,7 +26,7 @@ export interface ShelfFood {
  * The most of a food that there is on each of some days of the cycle, from 0: of what lives, what is
  * given on the worst of them, and all that is in jars.
  */
-export function mostOn({ stockG, liveG }: ShelfFood, days: readonly number[]): number {
+export function maxOn({ stockG, liveG }: ShelfFood, days: readonly number[]): number {
   if (!liveG) return Infinity;
   const jarsG = stockG - liveG.reduce((sum, grams) => sum + grams, 0);
   return Math.max(0, jarsG) + Math.min(...days.map((day) => liveG[day] ?? 0));

@@ -68,7 +68,7 @@ describe('a change', () => {
       [600, 0.125],
       [1330, 0.125],
     ]);
-    // Of a food that is dealt by the tenth of a gram, half of a quarter is one tenth.
+    // Of a food that is served by the tenth of a gram, half of a quarter is one tenth.
     const coarse = [testFlake(), testWafer({ unit: { massG: 0.1, step: 1 } })];
     const rounded = changed(
       { ...day, foods: coarse },

@@ -41,7 +41,7 @@ const PLENTY = 1.2;
 const WORTH_SAYING = 3;
 /** Changes of the best few are tried two at a time. */
 const PAIRED = 4;
-const MOST = 8;
+const MAX = 8;
 
 /**
  * How a group could get more of its food: every way is simulated over the whole day and ranked.
@@ -94,7 +94,7 @@ export function advise(
   const better = [...alone, ...together]
     .filter(({ cost }) => cost < nowCost)
     .sort(byCost)
-    .slice(0, MOST);
+    .slice(0, MAX);
   return { now, better, tried };
 }
 

@@ -1,4 +1,4 @@
-import { digestibleEnergy, mealSteps, toGrams, toHandUnits } from '../food';
+import { digestibleEnergy, mealSteps, toGrams, toServingUnits } from '../food';
 import { fits, readiness, takes, wasEaten } from '../mouth';
 import type { DietServing, Manner } from '../round';
 import type { Drop, FeedFood, FeedGroup, Feeding } from './feeding';
@@ -96,7 +96,7 @@ function otherFoods(feeding: Feeding, group: FeedGroup, drop: Drop): FeedFood[] 
 /**
  * The feeding as it would be with a change.
  * Another food is given to the same energy; a split gives half at each of both moments; both as a
- * hand can deal them, since the plan will round them too.
+ * hand can measure them, since the plan will round them too.
  */
 export function changed(feeding: Feeding, change: Change, moments: readonly FeedMoment[]): Feeding {
   const drops = feeding.drops.flatMap((drop) =>
@@ -118,7 +118,7 @@ function changedDrop(
     case 'moment':
       return [{ ...drop, atMin: atMin(change.momentId) }];
     case 'split': {
-      const half = { ...drop, massG: dealt(feeding, drop.foodId, drop.massG / 2) };
+      const half = { ...drop, massG: served(feeding, drop.foodId, drop.massG / 2) };
       return [half, { ...half, key: `${drop.key}+`, atMin: atMin(change.momentId) }];
     }
     case 'food':
@@ -142,13 +142,13 @@ function sameEnergy({ foods, groups }: Feeding, drop: Drop, foodId: string): num
   };
   const other = energyOf(foodId);
   const massG = other > 0 ? (drop.massG * energyOf(drop.foodId)) / other : drop.massG;
-  return dealt({ foods }, foodId, massG);
+  return served({ foods }, foodId, massG);
 }
 
-/** To what a hand can deal of a food. */
-function dealt({ foods }: Pick<Feeding, 'foods'>, foodId: string, massG: number): number {
+/** To what a hand can measure of a food. */
+function served({ foods }: Pick<Feeding, 'foods'>, foodId: string, massG: number): number {
   const unit = foods.find((food) => food.id === foodId)?.unit;
-  return unit ? toGrams(toHandUnits(massG, unit), unit) : massG;
+  return unit ? toGrams(toServingUnits(massG, unit), unit) : massG;
 }
 
 /**

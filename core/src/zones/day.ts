@@ -80,7 +80,7 @@ export function daySpan(
 }
 
 /** A single meal is watched for this long at the least and at the most, minutes. */
-const WATCHED_MIN = { least: 15, most: 24 * 60 };
+const WATCHED_MIN = { min: 15, max: 24 * 60 };
 
 /** One meal: from its moment until its last food is lifted. */
 export function mealSpan(
@@ -89,11 +89,11 @@ export function mealSpan(
 ): { fromMin: number; toMin: number } {
   const fromMin = Math.min(...drops.map((drop) => drop.atMin));
   const ends = drops.map(
-    (drop) => drop.atMin + drop.manner.afterMin + (liftAfterMin(drop.foodId) ?? WATCHED_MIN.least),
+    (drop) => drop.atMin + drop.manner.afterMin + (liftAfterMin(drop.foodId) ?? WATCHED_MIN.min),
   );
   const wanted = Math.max(...ends) - fromMin;
   return {
     fromMin,
-    toMin: fromMin + Math.min(WATCHED_MIN.most, Math.max(WATCHED_MIN.least, wanted)),
+    toMin: fromMin + Math.min(WATCHED_MIN.max, Math.max(WATCHED_MIN.min, wanted)),
   };
 }

@@ -1,6 +1,6 @@
 import type { FoodFamily, FoodKind, PreparationStep, Species, Zone } from '@open-larder/catalogue';
 import type { GrownFrom, Stage } from '../fish';
-import type { Composition, HandUnit, InWater } from '../food';
+import type { Composition, ServingUnit, InWater } from '../food';
 import type { SeenFoods } from '../mouth';
 import type { Belly, SpeciesTraits } from '../ration';
 import type { LightHours, Manner } from '../round';
@@ -83,8 +83,8 @@ export interface FeedFood {
   inWater: InWater &
     Record<'floatMinutes' | 'sinkCmPerS' | 'particleMinMm' | 'particleMaxMm', number>;
   steps: readonly PreparationStep[];
-  /** What a hand deals of it: a changed portion is one that can be dealt. */
-  unit: Pick<HandUnit, 'massG' | 'step'>;
+  /** What a hand measures of it: a changed portion is one that can be served. */
+  unit: Pick<ServingUnit, 'massG' | 'step'>;
   /** Minutes after which what is left is lifted; null leaves it. */
   liftAfterMin: number | null;
 }

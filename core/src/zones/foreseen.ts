@@ -68,8 +68,8 @@ const SCORES = [1, 2, 3, 4, 5] as const satisfies readonly Belly[];
 
 /** Between the scores that shares of the need speak of. */
 function bellyOf(share: number): number {
-  const [least, most] = [BELLY_SHARE[1], BELLY_SHARE[5]];
-  const within = Math.min(most, Math.max(least, share));
+  const [min, max] = [BELLY_SHARE[1], BELLY_SHARE[5]];
+  const within = Math.min(max, Math.max(min, share));
   const above = SCORES.find((score) => BELLY_SHARE[score] >= within)!;
   if (above === 1) return 1;
   const below = (above - 1) as Belly;

@@ -7,9 +7,9 @@ import type { Item } from './item';
  * about 4 mm leaves gaps of some 0.4 of a grain; soil is finer and closes over; sand lets nothing in.
  * Assumptions.
  */
-const GAPS: Partial<Record<NonNullable<FeedTank['ground']>, { gapMm: number; most: number }>> = {
-  gravel: { gapMm: 1.6, most: 0.7 },
-  soil: { gapMm: 1.2, most: 0.4 },
+const GAPS: Partial<Record<NonNullable<FeedTank['ground']>, { gapMm: number; max: number }>> = {
+  gravel: { gapMm: 1.6, max: 0.7 },
+  soil: { gapMm: 1.2, max: 0.4 },
 };
 
 /** Share of an item's pieces that fall between the grains where they come to rest, 0..1. */
@@ -21,5 +21,5 @@ export function buriedShare(
   if (!gaps || swims) return 0;
   // What lies flat on the grains does not fall between them, however thin it is.
   const across = (widthAt(pieces, sizeMm) + sizeMm) / 2;
-  return gaps.most * Math.max(0, 1 - across / gaps.gapMm);
+  return gaps.max * Math.max(0, 1 - across / gaps.gapMm);
 }

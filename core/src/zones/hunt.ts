@@ -76,10 +76,10 @@ export class Hunt {
         const layer = cell % LAYER_COUNT;
         const flat = layer === GROUND || layer === FILM;
         // Nothing is found faster than it takes to swim across.
-        const most = feeder.speedCmS / Math.sqrt(waters.areaCm2[(cell / LAYER_COUNT) | 0]!);
+        const max = feeder.speedCmS / Math.sqrt(waters.areaCm2[(cell / LAYER_COUNT) | 0]!);
         const over = (reach: number) =>
           Math.min(
-            most,
+            max,
             (feeder.speedCmS * (flat ? 2 * reach : Math.PI * reach ** 2)) / waters.size[cell]!,
           );
         meetings[f]!.forEach(({ taken, reachCm }, i) => {

@@ -204,7 +204,7 @@ function missesOfLooks(
       const share = (full * shareOfNeed(model, outcome, kjPerG[g]!, g)) / 100;
       const meant = meanOf(scores.map((belly) => Math.log(BELLY_SHARE[belly])));
       const sd = Math.max(BELLY_SD.many, BELLY_SD.one / Math.sqrt(scores.length));
-      misses.push((Math.log(Math.max(LEAST_SHARE, share)) - meant) / sd);
+      misses.push((Math.log(Math.max(MIN_SHARE, share)) - meant) / sd);
     }
     const hung = looks.filter(({ hungBack }) => hungBack).length / Math.max(1, looks.length);
     // What was not ticked says nothing.
@@ -218,7 +218,7 @@ function missesOfLooks(
 
 const COMING = TRAITS.indexOf('coming');
 /** Less than this share of the need is none. */
-const LEAST_SHARE = 0.05;
+const MIN_SHARE = 0.05;
 /** A belly says less than the error of a longer step. */
 const BELLY_STEP_SCALE = 3.5;
 

@@ -25,7 +25,7 @@ export interface Model {
 }
 
 /** Most places that are told apart; further ones share the last. */
-const MOST_PLACES = 4;
+const MAX_PLACES = 4;
 
 /**
  * Read a feeding into a model.
@@ -36,7 +36,7 @@ export function modelOf(feeding: Feeding, stood: readonly Item[] = []): Model {
   const foods = new Map(feeding.foods.map((food) => [food.id, food]));
   const named = [...new Set([...feeding.drops.map(placeOf), ...stood.map(({ place }) => place)])];
   const spread = Math.max(1, ...feeding.drops.map((drop) => drop.manner.spots));
-  const places = Math.min(MOST_PLACES, Math.max(1, named.length) + spread - 1);
+  const places = Math.min(MAX_PLACES, Math.max(1, named.length) + spread - 1);
   const film = filmOf(feeding.tank, feeding.groups);
   const feeders = feeding.groups.map((group) => feederOf(group, feeding.tank));
   const columnsOf: number[][] = [];

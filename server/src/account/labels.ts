@@ -6,7 +6,13 @@ import {
   type LifeEvent,
   type SizeKind,
 } from '@open-larder/core';
-import { formatGrams, formatUnits, formatNumber, formatQuantity, saySeen } from '@open-larder/say';
+import {
+  formatGrams,
+  formatUnits,
+  formatNumber,
+  formatQuantity,
+  formatSign,
+} from '@open-larder/say';
 import { formatDay } from '../print/document';
 import type { HouseholdSnapshot } from '../round/house';
 
@@ -138,7 +144,7 @@ export const formatDecided =
           ? 'another rhythm of changes'
           : `training onto ${foodName ?? 'a food'}`;
     const said = accepted ? 'done' : later ? 'put off' : 'declined';
-    return `${formatDay(day)}: ${what}, ${said}${signs[0] ? ` (${saySeen(signs[0].seen, units)})` : ''}`;
+    return `${formatDay(day)}: ${what}, ${said}${signs[0] ? ` (${formatSign(signs[0].seen, units)})` : ''}`;
   };
 
 export function formatTrial({ name, from, weeks, status }: TrialRow): string {

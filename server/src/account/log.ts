@@ -1,5 +1,5 @@
 import type { LogName } from '@open-larder/contract';
-import { formatNumber, saySeen } from '@open-larder/say';
+import { formatNumber, formatSign } from '@open-larder/say';
 import Papa from 'papaparse';
 import { listEvents as listBroodEvents, broods, tubsOf } from '../brood/store';
 import { listEvents as listVesselEvents, vessels } from '../culture/store';
@@ -13,7 +13,7 @@ import { trialRow, trials } from '../trial/store';
 type Line = Record<string, string | number | boolean>;
 
 /** More of them nobody gives in a life of keeping. */
-const MOST = 100_000;
+const MAX = 100_000;
 const FIRST_DAY = '1990-01-01';
 
 /** A whole log as CSV, the oldest first; units stand in the heads. */
@@ -92,7 +92,7 @@ const LINES: Record<
   },
 
   async trials(scope, household, today) {
-    const rows = await trials(scope, null, MOST);
+    const rows = await trials(scope, null, MAX);
     return rows.map((row) => {
       const { status, groupName, otherGroupName, ...trial } = trialRow(household, row, today);
       const report = status && !('refused' in status.result) ? status.result : null;
@@ -116,7 +116,7 @@ const LINES: Record<
   },
 
   async decisions(scope, household, today) {
-    const answers = await answersAfter(scope, null, MOST);
+    const answers = await answersAfter(scope, null, MAX);
     const answered = await answeredOf(scope, household, answers, today);
     return answered.reverse().map((one) => ({
       day: one.day,
@@ -126,7 +126,7 @@ const LINES: Record<
       'change %': one.change === null ? '' : Math.round(one.change * 100),
       answer: one.accepted ? 'accepted' : one.later ? 'put off' : 'declined',
       'spoke for it': one.signs
-        .map(({ day, seen }) => `${day}: ${saySeen(seen, household.units)}`)
+        .map(({ day, seen }) => `${day}: ${formatSign(seen, household.units)}`)
         .join('; '),
       'led to': one.ledTo?.says ?? '',
       'nitrate after mg/L': one.nitrate?.mgL ?? '',

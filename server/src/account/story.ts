@@ -9,8 +9,8 @@ const CURVE = { height: 96, left: 30, head: 14, foot: 12 };
 
 /** Letters from large to small, and lines that are kept of a part: the first with which it fits is taken. */
 const SETTINGS = [
-  ...[11, 10.5, 10, 9.5, 9, 8.5, 8, 7.5, 7].map((size) => ({ size, most: 120 })),
-  ...[60, 40, 30, 24, 18, 12, 8, 5, 3, 2, 1].map((most) => ({ size: 7, most })),
+  ...[11, 10.5, 10, 9.5, 9, 8.5, 8, 7.5, 7].map((size) => ({ size, max: 120 })),
+  ...[60, 40, 30, 24, 18, 12, 8, 5, 3, 2, 1].map((max) => ({ size: 7, max })),
 ];
 
 /** A page of a life: parts under heads, and lengths as they were measured. */
@@ -44,7 +44,7 @@ export interface Dot {
  * @returns a PDF of one page
  */
 export const storySheet = (story: Story): Promise<Uint8Array> =>
-  printFitting(SETTINGS, ({ size, most }) => ({
+  printFitting(SETTINGS, ({ size, max }) => ({
     info: { title: story.title },
     pageSize: 'A4',
     pageMargins: EDGE,
@@ -53,7 +53,7 @@ export const storySheet = (story: Story): Promise<Uint8Array> =>
       titleLine(story.title, WIDTH, 24),
       { text: story.about, fontSize: 10, color: QUIET, marginBottom: 6 },
       ...(story.curve && story.curve.points.length > 1 ? [drawCurve(story.curve)] : []),
-      ...partsWithin(story.parts, most).map(({ head, lines }): Content => [
+      ...partsWithin(story.parts, max).map(({ head, lines }): Content => [
         { text: head, font: 'title', fontSize: size * 1.15, marginTop: size * 0.5 },
         ...lines,
       ]),
@@ -61,15 +61,15 @@ export const storySheet = (story: Story): Promise<Uint8Array> =>
   }));
 
 /** The parts that say something, none of more lines than may be: the newest come first and are kept. */
-export const partsWithin = (parts: Story['parts'], most: number): Story['parts'] =>
+export const partsWithin = (parts: Story['parts'], max: number): Story['parts'] =>
   parts
     .filter(({ lines }) => lines.length > 0)
     .map(({ head, lines }) => ({
       head,
       lines:
-        lines.length <= most
+        lines.length <= max
           ? lines
-          : [...lines.slice(0, most - 1), `and ${lines.length - most + 1} more, in the app`],
+          : [...lines.slice(0, max - 1), `and ${lines.length - max + 1} more, in the app`],
     }));
 
 function drawCurve({ head, unit, ends, points, cap }: NonNullable<Story['curve']>): Content {

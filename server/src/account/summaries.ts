@@ -31,7 +31,7 @@ import {
 
 /** So far back a story shows of food, water and costs. */
 const SPAN_DAYS = 365;
-const MOST = 500;
+const MAX = 500;
 
 interface Told {
   household: HouseholdSnapshot;
@@ -245,8 +245,8 @@ async function readPast(scope: Scope, { household, today }: Told) {
     accountIn(scope, household, span),
     ratingsIn(scope, from, today),
     listEvents(scope, null, from),
-    answersAfter(scope, null, MOST),
-    trials(scope, null, MOST),
+    answersAfter(scope, null, MAX),
+    trials(scope, null, MAX),
   ]);
   return {
     account,

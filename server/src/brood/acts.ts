@@ -8,7 +8,7 @@ import { readTank } from '../tank/store';
 import { readStoredBrood, readStoredTub, BROOD_EVENTS } from './store';
 
 /** So many tubs one brood is split over at the most. */
-const MOST_TUBS = 40;
+const MAX_TUBS = 40;
 
 /**
  * Begin the line of a brood, with the tub that it begins in; the same id sent again changes nothing.
@@ -70,7 +70,7 @@ export async function addTub(scope: Scope, broodId: string, tub: BroodTubCreate)
       WHERE household_id = :household AND brood_id = :broodId`,
     { broodId },
   )) as [{ tubs: number }];
-  if (tubs >= MOST_TUBS) throw invalid('name', `a brood has at most ${MOST_TUBS} tubs`);
+  if (tubs >= MAX_TUBS) throw invalid('name', `a brood has at most ${MAX_TUBS} tubs`);
   await makeTub(scope, broodId, tub);
 }
 

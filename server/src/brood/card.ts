@@ -1,6 +1,6 @@
 import type { BroodRow } from '@open-larder/contract';
 import { addDays } from '@open-larder/core';
-import { formatQuantity, formatUnits, sayBroodWork } from '@open-larder/say';
+import { formatQuantity, formatUnits, formatBroodWork } from '@open-larder/say';
 import type { UnitChoice } from '@open-larder/core/units';
 import type { Content } from 'pdfmake/interfaces';
 import { formatDay, printFitting, QUIET, ROE, RULE, titleLine } from '../print/document';
@@ -10,7 +10,7 @@ const CARD = { width: 419.53, height: 297.64 };
 const EDGE = 18;
 /** Letters from large to small: the largest with which everything fits is taken. */
 const SIZES = [12, 11, 10, 9, 8, 7, 6, 5, 4, 3];
-const MOST_RUNGS = 4;
+const MAX_RUNGS = 4;
 /** Days of the week to come, with a box for each meal and for the change. */
 const WEEK = 7;
 const BOX = 12;
@@ -59,7 +59,7 @@ function linesOf({ status, work }: BroodRow, today: string, units: UnitChoice): 
     status.counted ? `${status.count} young` : 'not counted yet',
     status.lengthCm === null ? null : formatQuantity(units, 'length', status.lengthCm),
   ];
-  const rungs = status.rungs.filter(({ from }) => from > today).slice(0, MOST_RUNGS);
+  const rungs = status.rungs.filter(({ from }) => from > today).slice(0, MAX_RUNGS);
   return [
     { text: about.filter(Boolean).join(' · '), color: QUIET },
     ...status.feeds.map((feed) => ({
@@ -67,7 +67,7 @@ function linesOf({ status, work }: BroodRow, today: string, units: UnitChoice): 
     })),
     ...work
       .filter(({ what }) => what === 'change' || what === 'parents')
-      .map(({ because }) => ({ text: sayBroodWork(because, units).says, color: ROE })),
+      .map(({ because }) => ({ text: formatBroodWork(because, units).says, color: ROE })),
     ...(rungs.length > 0
       ? [
           {

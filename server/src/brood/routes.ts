@@ -15,7 +15,7 @@ import { readBrood, readBroodStatuses } from './status';
 import { broodEvents, broods, readStoredBrood, readStoredTub } from './store';
 
 export const broodRoutes = {
-  getWays: async (_request, { catalogue }) => ({ ways: catalogue.ways }),
+  getStrategies: async (_request, { catalogue }) => ({ strategies: catalogue.strategies }),
 
   async listBroods({ query }, { scope, catalogue, clock }) {
     const rows = await broods(scope, readCursor(query.cursor, 'seq'), query.limit + 1);

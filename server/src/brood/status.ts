@@ -53,15 +53,15 @@ export async function readBroodStatuses(
   const calibrations = await bands;
   const menu = foodsForBroods(catalogue, foods, cultures);
   const byTank = new Map(rows.map((tank) => [tank.id, tank]));
-  const wayOf = (breeding: string | undefined) =>
-    catalogue.ways.find((one) => one.breeding === breeding) ?? catalogue.ways[0];
+  const strategyOf = (breeding: string | undefined) =>
+    catalogue.strategies.find((one) => one.breeding === breeding) ?? catalogue.strategies[0];
   const clutches = (row: StoredBrood): Clutch[] =>
     all
       .filter(({ id, speciesKey }) => id !== row.id && speciesKey === row.speciesKey)
       .flatMap((past) => {
         const kind = species.get(past.speciesKey);
-        const way = wayOf(past.breeding ?? kind?.breeding);
-        const eggs = kind && way ? broodTraits(kind, way).eggs : null;
+        const strategy = strategyOf(past.breeding ?? kind?.breeding);
+        const eggs = kind && strategy ? broodTraits(kind, strategy).eggs : null;
         const tempC = tubs.find(({ broodId }) => broodId === past.id)?.tempC;
         if (!eggs || tempC === undefined) return [];
         const its = events.filter(({ broodId }) => broodId === past.id);
@@ -69,14 +69,14 @@ export async function readBroodStatuses(
       });
   return scope.each(kept, idOf, (row): BroodRow[] => {
     const kind = species.get(row.speciesKey);
-    const way = wayOf(row.breeding ?? kind?.breeding);
+    const strategy = strategyOf(row.breeding ?? kind?.breeding);
     // A species that has left the catalogue has nothing that could be computed.
-    if (!kind || !way) return [];
+    if (!kind || !strategy) return [];
     const mine = tubs.filter(({ broodId }) => broodId === row.id);
     const light = (row.tankId === null ? null : byTank.get(row.tankId)) ?? USUAL_LIGHT;
     const task: BroodTask = {
       species: kind,
-      way,
+      strategy,
       events: events.filter(({ broodId }) => broodId === row.id),
       tubs: mine,
       raising: row.raising,

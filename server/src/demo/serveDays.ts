@@ -4,7 +4,7 @@ import {
   compileRound,
   drawDown,
   sizeOn,
-  toHandUnits,
+  toServingUnits,
   type RoundServing,
   type SizeEvent,
   type Stage,
@@ -137,7 +137,7 @@ function serveOne(
             ? 'more'
             : 'served';
   const factor = { skipped: 0, refused: 1, less: 0.5, more: 1.5, served: 1 }[outcome];
-  const units = factor === 1 ? portion.units : toHandUnits(portion.massG * factor, food.unit);
+  const units = factor === 1 ? portion.units : toServingUnits(portion.massG * factor, food.unit);
   return {
     id: chance.id(at),
     servingId: serving.id,

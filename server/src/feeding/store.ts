@@ -32,7 +32,7 @@ export const feedings = (
   );
 
 /** More than this at once is a slip of the finger, or of a unit. Assumption: half a kilogram. */
-const MOST_G = 500;
+const MAX_G = 500;
 
 /**
  * Write a feeding once and take its food from the shelf, what expires first before the rest.
@@ -77,7 +77,7 @@ export async function logFeeding(
   const food = await readFood(scope, fed.foodId);
   if (!food) throw notFound('This food');
   const massG = fed.units * unitOf(food, fed.hand).massG;
-  if (massG > MOST_G) {
+  if (massG > MAX_G) {
     throw invalid(
       'units',
       `that is ${formatGrams(massG)} of ${food.name} at once: check the amount, and what one ${food.unit.name} weighs`,

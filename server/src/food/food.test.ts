@@ -182,7 +182,7 @@ async function lotOf(ask: ReturnType<TestServer['as']>, foodId: string) {
   return body.items.find((one: { id: string }) => one.id === foodId).lots[0];
 }
 
-describe('a hand unit', () => {
+describe('a serving unit', () => {
   it('is weighed in once, whatever is sent twice, and by each hand for itself', async () => {
     const house = await smallHouse(server, 'ours');
     const path = `/api/foods/${house.food.id}/weighings`;
@@ -225,15 +225,15 @@ describe('a hand unit', () => {
     const house = await smallHouse(server, 'ours');
     const { id, lot: _, ...fields } = house.food;
     await house.ask.post(`/api/foods/${id}/weighings`).send(sampleWeighing()).expect(201);
-    const dealtBy = async (name: string, version: number) =>
+    const servedBy = async (name: string, version: number) =>
       (
         await house.ask
           .put(`/api/foods/${id}`)
           .send({ ...fields, unit: { ...fields.unit, name }, version, archived: false })
           .expect(200)
       ).body.weighings.length;
-    expect(await dealtBy('spoon', 1)).toBe(0);
-    expect(await dealtBy('Pinch', 2)).toBe(1);
+    expect(await servedBy('spoon', 1)).toBe(0);
+    expect(await servedBy('Pinch', 2)).toBe(1);
   });
 
   it.each([
@@ -291,7 +291,7 @@ describe('a day that has not come', () => {
   });
 });
 
-describe('hand units that came wrong from the catalogue', () => {
+describe('serving units that came wrong from the catalogue', () => {
   /** What the migration does with foods of before, on those that are here now. */
   const correct = () =>
     server.db.transaction((transaction) =>

@@ -139,7 +139,7 @@ export const WEIGHINGS = eventLog<Weighed>({
   columns: 'e.id, e.food_id, e.day::text, e.hand, e.unit, e.units, e.mass_g',
 });
 
-/** Weighings of the unit that each food is dealt in now, oldest first. */
+/** Weighings of the unit that each food is served in now, oldest first. */
 const weighings = (scope: Scope, ids: readonly string[]): Promise<Weighed[]> =>
   WEIGHINGS.list(
     scope,

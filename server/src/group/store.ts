@@ -1,6 +1,6 @@
 import type { Group } from '@open-larder/contract';
-import { lifeFault, staysOf, type LifeEvent } from '@open-larder/core';
-import { sayLifeFault } from '@open-larder/say';
+import { lifeError, staysOf, type LifeEvent } from '@open-larder/core';
+import { formatLifeError } from '@open-larder/say';
 import { v7 as uuidv7 } from 'uuid';
 import type { Scope } from '../db';
 import { idUsed, notFound, invalid } from '../http/problems';
@@ -101,8 +101,8 @@ export async function changeLives(
   }
   for (const [groupId, life] of lives) {
     const changed = add.find((event) => event.groupId === groupId)?.id ?? null;
-    const error = lifeFault(life, changed);
-    if (error) throw invalid(path, sayLifeFault(error));
+    const error = lifeError(life, changed);
+    if (error) throw invalid(path, formatLifeError(error));
     if (!life.some((event) => event.kind === 'moved')) {
       throw invalid(path, 'The group would be in no tank. Put another move in its place.');
     }

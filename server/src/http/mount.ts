@@ -1,5 +1,5 @@
 import {
-  faultsOf,
+  errorsOf,
   routes,
   type BodyOf,
   type ParamsOf,
@@ -76,7 +76,7 @@ function readIn(route: Route, request: Request) {
   if (!params.success) throw notFound('What this address names');
   const query = route.query.safeParse(request.query);
   const body = route.body.safeParse(request.body ?? {});
-  const errors = [query, body].flatMap((part) => (part.success ? [] : faultsOf(part.error)));
+  const errors = [query, body].flatMap((part) => (part.success ? [] : errorsOf(part.error)));
   if (errors.length > 0) {
     throw new ProblemError({
       status: 422,

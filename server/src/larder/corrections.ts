@@ -1,7 +1,7 @@
 import type { FoodCorrections } from '@open-larder/contract';
 import type { Scope } from '../db';
 
-/** Foods whose hand unit was corrected and not yet seen to be, by name. */
+/** Foods whose serving unit was corrected and not yet seen to be, by name. */
 export async function foodCorrections(scope: Scope): Promise<FoodCorrections> {
   const foods = await scope.rows<FoodCorrections['foods'][number]>(
     `SELECT c.food_id, f.name, f.unit_name AS unit, c.was_g, c.is_g

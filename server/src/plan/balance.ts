@@ -8,7 +8,7 @@ import { conflict } from '../http/problems';
 const SECONDS = 20;
 const PATIENCE_MS = 60_000;
 /** A house is balanced by one person, a tank at a time: more at once would starve the others. */
-const MOST_AT_ONCE = 2;
+const MAX_AT_ONCE = 2;
 let running = 0;
 /** A thread does not inherit that TypeScript is read: it has to be said again. */
 const START = "require('tsx/cjs'); require(require('node:worker_threads').workerData.work);";
@@ -26,7 +26,7 @@ export async function balanceAside(
   report: (news: BalancingRow) => void,
   gone: AbortSignal,
 ): Promise<BalancedRow> {
-  if (running >= MOST_AT_ONCE) {
+  if (running >= MAX_AT_ONCE) {
     throw conflict('Two plans are being balanced already. Try again in a minute.');
   }
   running += 1;

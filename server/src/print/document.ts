@@ -45,10 +45,10 @@ export const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.
 const LETTER = 0.56;
 
 /** A line of title in letters that it fits a width with, no smaller than 10 points. */
-export const titleLine = (text: string, width: number, most: number, color = INK): Content => ({
+export const titleLine = (text: string, width: number, max: number, color = INK): Content => ({
   text,
   font: 'title',
-  fontSize: Math.max(10, Math.min(most, Math.floor(width / (LETTER * Math.max(1, text.length))))),
+  fontSize: Math.max(10, Math.min(max, Math.floor(width / (LETTER * Math.max(1, text.length))))),
   color,
 });
 
@@ -101,7 +101,7 @@ export async function print({
 export async function printFitting<S>(
   settings: readonly S[],
   sheetOf: (setting: S) => Sheet,
-  mostPages = 1,
+  maxPages = 1,
 ): Promise<Uint8Array> {
   const printed = (at: number) => print(sheetOf(settings[at]!));
   let [low, high] = [0, settings.length - 1];
@@ -109,7 +109,7 @@ export async function printFitting<S>(
   while (low <= high) {
     const middle = (low + high) >> 1;
     const { pdf, pages } = await printed(middle);
-    if (pages <= mostPages) [best, high] = [pdf, middle - 1];
+    if (pages <= maxPages) [best, high] = [pdf, middle - 1];
     else low = middle + 1;
   }
   return best ?? (await printed(settings.length - 1)).pdf;

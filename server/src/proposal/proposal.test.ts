@@ -28,7 +28,7 @@ beforeEach(async () => {
   // The diet has stood for nine days when something is seen.
   server.clock.at = at(ago(9));
   house = await smallHouse(server);
-  // Enough of them that a hand can deal them a little more or less.
+  // Enough of them that a hand can serve them a little more or less.
   const counted = { kind: 'counted', males: 0, females: 0, unsexed: 75 };
   await house.ask
     .post(`/api/groups/${house.group.id}/events`)
@@ -405,7 +405,7 @@ describe('a proposed training', () => {
       foodName: 'Worms',
       withFoodName: 'Fine flake',
       servingId: house.serving.id,
-      dealt: 1,
+      served: 1,
       refused: 1,
       newcomerDays: 9,
     });

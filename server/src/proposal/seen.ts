@@ -42,7 +42,7 @@ const mealsSeen = (
 /** What became of each food that a group was given in the days that proposals look back to. */
 export const foodsTried = (scope: Scope, today: string): Promise<(Tried & { groupId: string })[]> =>
   scope.rows(
-    `SELECT f.group_id, f.food_id, count(*)::int AS dealt,
+    `SELECT f.group_id, f.food_id, count(*)::int AS served,
             count(*) FILTER (WHERE f.refused_g > 0 OR EXISTS (
               SELECT 1 FROM last_meal_observation e
                WHERE e.household_id = f.household_id AND e.day = f.day

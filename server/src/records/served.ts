@@ -23,7 +23,7 @@ interface Sum {
   refusedG: number;
   /** Of those of which something was given. */
   plannedG: number | null;
-  /** Planned hand units of those of which nothing was. */
+  /** Planned serving units of those of which nothing was. */
   skippedUnits: number | null;
 }
 

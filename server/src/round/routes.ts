@@ -1,5 +1,5 @@
 import { compileGroupDay, compileRound, type Food } from '@open-larder/core';
-import { sayBroodWork, sayCultureWork, type SaidWork } from '@open-larder/say';
+import { formatBroodWork, formatCultureWork, type WorkLabels } from '@open-larder/say';
 import { localDay } from '../clock';
 import { readBroodStatuses } from '../brood/status';
 import { waterWork } from '../water/work';
@@ -19,7 +19,7 @@ import { viewOf } from './view';
 /** Work of many, as it is printed. */
 const said = <B>(
   rows: readonly { name: string; work: readonly { because: B }[] }[],
-  say: (because: B) => SaidWork,
+  say: (because: B) => WorkLabels,
 ) => rows.map(({ name, work }) => ({ name, work: work.map(({ because }) => say(because)) }));
 
 export const roundRoutes = {
@@ -55,14 +55,14 @@ export const roundRoutes = {
               title: 'Broods',
               work: said(
                 await readBroodStatuses(scope, catalogue, clock, await broods(scope, null, null)),
-                (because) => sayBroodWork(because, household.units),
+                (because) => formatBroodWork(because, household.units),
               ),
             },
             {
               title: 'Live shelf',
               work: said(
                 await readVesselStatuses(scope, catalogue, clock, await vessels(scope, null, null)),
-                sayCultureWork,
+                formatCultureWork,
               ),
             },
             { title: 'Water', work: await waterWork(scope, household, params.day) },

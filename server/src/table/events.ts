@@ -1,12 +1,12 @@
 import { groupEvent, id as idSchema, phrase } from '@open-larder/contract';
-import { lifeFault, type LifeEvent, type LifeFault } from '@open-larder/core';
-import { refuseLength, sayLifeFault } from '@open-larder/say';
+import { lifeError, type LifeEvent, type LifeError } from '@open-larder/core';
+import { refuseLength, formatLifeError } from '@open-larder/say';
 import { v7 as uuidv7 } from 'uuid';
 import { eventsThatHold, everyEvent, lifeEventOf } from '../group/life';
 import { changeLives, type NewEvent } from '../group/store';
 import {
   byIdOrName,
-  faultsByField,
+  errorsByField,
   faulty,
   inPieces,
   sameAs,
@@ -83,7 +83,7 @@ export const takeEvents: Take = async ({ scope, today, species, units }, lines) 
       withdrawn.push({ id, groupId });
       return verdict('changed', 'will be taken back');
     }
-    const errors = faultsOfNew(row, { today, groupIds: speciesKeyOf, tankOf });
+    const errors = errorsOfNew(row, { today, groupIds: speciesKeyOf, tankOf });
     const kind = species.get(speciesKeyOf.get(groupId) ?? '');
     if (!errors && row.kind === 'measured' && kind) {
       const length = refuseLength(units, kind, row.lengthCm as number);
@@ -97,13 +97,13 @@ export const takeEvents: Take = async ({ scope, today, species, units }, lines) 
   const verdicts = lines.map((line, at) => unread(line) ?? judge(line.values, at));
   const lives = await livesAfter();
   for (const life of lives.values()) {
-    const error = lifeFault(life, null);
+    const error = lifeError(life, null);
     if (!error) continue;
     const at =
       lineOf.get(error.eventId) ??
       lines.findIndex((line) => groupOf(String(line.values.groupId)) === life[0]?.groupId);
     verdicts[Math.max(0, at)] = faulty({
-      '': sayLifeFault({ ...error, later: false } as LifeFault),
+      '': formatLifeError({ ...error, later: false } as LifeError),
     });
   }
 
@@ -176,7 +176,7 @@ interface Around {
 }
 
 /** What is wrong with a new event, by field; null where all is right. */
-function faultsOfNew(
+function errorsOfNew(
   row: NewEvent,
   { today, groupIds, tankOf }: Around,
 ): Record<string, string> | null {
@@ -199,5 +199,5 @@ function faultsOfNew(
     kind,
     ...(kind === 'died' && cause !== null ? { cause } : {}),
   });
-  return read.success ? null : faultsByField(read.error);
+  return read.success ? null : errorsByField(read.error);
 }

@@ -50,7 +50,7 @@ export const takeFoods: Take = async ({ scope }, lines) => {
     const read = old
       ? foodEdit.safeParse({ ...fields, version: old.version, archived })
       : foodCreate.safeParse({ ...fields, id, lot: null });
-    if (!read.success) return faulty(faultsByColumn(read.error));
+    if (!read.success) return faulty(errorsByColumn(read.error));
     // As validation left it: names trimmed, and nothing that a row does not hold.
     const sound = { ...foodColumns(read.data), archived };
     if (!old) {
@@ -99,7 +99,7 @@ function given(cells: Record<string, unknown>): Record<string, unknown> {
 }
 
 /** Faults of nested fields under the columns that they come from. */
-function faultsByColumn(error: z.ZodError): Record<string, string> {
+function errorsByColumn(error: z.ZodError): Record<string, string> {
   const errors: Record<string, string> = {};
   for (const { path, message } of error.issues) {
     const [field, inner] = path.map(String);

@@ -5,7 +5,7 @@ import type { z } from 'zod';
 import { startGroup } from '../group/acts';
 import { groupsOn, readHistory } from '../group/history';
 import { tanks } from '../tank/store';
-import { faultsByField, faulty, unread, verdict, type Take, type Verdict } from './taking';
+import { errorsByField, faulty, unread, verdict, type Take, type Verdict } from './taking';
 
 /** Litres of a tank without a given size: a common small one. An assumption, to be changed. */
 const USUAL_LITRES = 60;
@@ -52,7 +52,7 @@ export const takeHouse: Take = async ({ scope, today, species, units }, lines) =
         litres,
         walkOrder: walkOrder + 1,
       });
-      if (!read.success) return faulty(tankFaults(faultsByField(read.error)));
+      if (!read.success) return faulty(tankErrors(errorsByField(read.error)));
       made = read.data;
       tank = made;
     }
@@ -98,7 +98,7 @@ export const takeHouse: Take = async ({ scope, today, species, units }, lines) =
       lengthCm: values.lengthCm ?? null,
       day: values.day ?? today,
     });
-    if (!read.success) return faulty(faultsByField(read.error));
+    if (!read.success) return faulty(errorsByField(read.error));
     if (read.data.day > today) return faulty({ day: 'this day has not come yet' });
     const length =
       kind && read.data.lengthCm !== null ? refuseLength(units, kind, read.data.lengthCm) : null;
@@ -132,7 +132,7 @@ export const takeHouse: Take = async ({ scope, today, species, units }, lines) =
 };
 
 /** Measures stand in one column of this table. */
-function tankFaults(errors: Record<string, string>): Record<string, string> {
+function tankErrors(errors: Record<string, string>): Record<string, string> {
   const column: Record<string, string> = {
     lengthCm: 'measures',
     widthCm: 'measures',

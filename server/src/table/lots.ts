@@ -4,7 +4,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { allFoods, readLot, shelve } from '../food/store';
 import {
   byIdOrName,
-  faultsByField,
+  errorsByField,
   faulty,
   sameAs,
   unread,
@@ -55,7 +55,7 @@ export const takeLots: Take = async ({ scope, today }, lines) => {
     const before = { costMinor, place, boughtOn, openedOn, bestBefore };
     const edit = { ...before, ...saying(values, before), version: old.version };
     const read = lotEdit.safeParse(edit);
-    if (!read.success) return faulty(faultsByField(read.error));
+    if (!read.success) return faulty(errorsByField(read.error));
     const left = leftOf(values, old.remainingG);
     if (typeof left === 'string') return faulty({ remainingG: left });
     const corrected = Math.abs(left - old.remainingG) > NOTHING_G;
@@ -78,7 +78,7 @@ export const takeLots: Take = async ({ scope, today }, lines) => {
     };
     const lot = { id, amountG: values.amountG, ...blank, ...saying(values, blank) };
     const read = lotCreate.safeParse(lot);
-    if (!read.success) return faulty(faultsByField(read.error));
+    if (!read.success) return faulty(errorsByField(read.error));
     if (read.data.boughtOn > today) return faulty({ boughtOn: NOT_YET });
     if ((read.data.openedOn ?? '') > today) return faulty({ openedOn: NOT_YET });
     const left = leftOf(values, read.data.amountG);

@@ -1,9 +1,9 @@
 import { speciesNamed } from '@open-larder/catalogue/search';
 import type { Species } from '@open-larder/catalogue';
 import {
-  MOST_LETTERS,
-  MOST_COLUMNS,
-  MOST_LINES,
+  MAX_LETTERS,
+  MAX_COLUMNS,
+  MAX_LINES,
   readSheet,
   type TableName,
   type Writing,
@@ -24,17 +24,17 @@ export interface ReadTask {
 /** A text as the table that it is; or why it is none, in a sentence. */
 export function readText({ table, text, choice, today, species, writing }: ReadTask): Said {
   const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, '').trimEnd());
-  if (data.length > MOST_LINES) {
-    return { error: `a table has at most ${MOST_LINES} lines; divide it` };
+  if (data.length > MAX_LINES) {
+    return { error: `a table has at most ${MAX_LINES} lines; divide it` };
   }
   for (const [at, cells] of data.entries()) {
-    if (cells.length > MOST_COLUMNS) {
-      return { error: `line ${at + 1} has over ${MOST_COLUMNS} columns; is it a table?` };
+    if (cells.length > MAX_COLUMNS) {
+      return { error: `line ${at + 1} has over ${MAX_COLUMNS} columns; is it a table?` };
     }
-    const long = cells.findIndex((cell) => cell.length > MOST_LETTERS);
+    const long = cells.findIndex((cell) => cell.length > MAX_LETTERS);
     if (long >= 0) {
       return {
-        error: `a cell of line ${at + 1} has over ${MOST_LETTERS} letters: a quote may be missing there`,
+        error: `a cell of line ${at + 1} has over ${MAX_LETTERS} letters: a quote may be missing there`,
       };
     }
   }

@@ -86,7 +86,7 @@ export const takeRecipes: Take = async ({ scope }, lines) => {
           id: head.id ? String(head.id) : uuidv7(),
           foodId: product,
         });
-    if (!read.success) return faultyLines(rows.length, read.error.issues);
+    if (!read.success) return linesWithErrors(rows.length, read.error.issues);
     try {
       await ingredientsOf(scope, product, read.data.ingredients);
     } catch (error) {
@@ -95,7 +95,7 @@ export const takeRecipes: Take = async ({ scope }, lines) => {
         path: path.split('.'),
         message,
       }));
-      return faultyLines(rows.length, issues);
+      return linesWithErrors(rows.length, issues);
     }
     const perLine: Judged['perLine'] = [];
     if (!old) {
@@ -160,7 +160,7 @@ function together(lines: readonly SheetLine[]): number[][] {
 }
 
 /** Faults of one ingredient on its own line, all others on the first. */
-function faultyLines(
+function linesWithErrors(
   count: number,
   issues: readonly { path: readonly PropertyKey[]; message: string }[],
 ) {

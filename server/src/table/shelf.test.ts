@@ -16,7 +16,7 @@ const foodNamed = async (name: string, whose: 'ours' | 'theirs' = 'ours') =>
   (await ask(whose).get('/api/foods')).body.items.find(
     (one: { name: string }) => one.name === name,
   );
-const faultsOf = (report: {
+const errorsOf = (report: {
   lines: { cells: { state: string; says: string }[]; says: string }[];
 }) =>
   report.lines.flatMap((line) => [
@@ -73,7 +73,7 @@ describe('foods from a table', () => {
     const before = (await ask().get('/api/foods')).body.items.length;
     const report = await take('foods', text);
     expect(report.written).toBe(false);
-    expect(faultsOf(report).join('; ')).toMatch(sentence);
+    expect(errorsOf(report).join('; ')).toMatch(sentence);
     expect((await ask().get('/api/foods')).body.items).toHaveLength(before);
   });
 
@@ -120,7 +120,7 @@ describe('lots from a table', () => {
       { remainingG: 4, place: 'freezer', version: 2 },
     ]);
     const wrong = await row('12,4,freezer');
-    expect(faultsOf(wrong).join()).toMatch(/stays as it was/);
+    expect(errorsOf(wrong).join()).toMatch(/stays as it was/);
   });
 
   it.each([
@@ -131,7 +131,7 @@ describe('lots from a table', () => {
     ['food,amount,place\nLot flake,5 g,attic', /write one of: cupboard/],
     ['food,amount,left\nLot flake,5 g,-1', /left must lie/],
   ])('say what is wrong: %s', async (text, sentence) => {
-    expect(faultsOf(await take('lots', text)).join('; ')).toMatch(sentence);
+    expect(errorsOf(await take('lots', text)).join('; ')).toMatch(sentence);
   });
 });
 
@@ -151,7 +151,7 @@ describe('weighings from a table', () => {
         `id,food,day,hand,counted,weighed_g\n${weighing.id},Weighed flake,2026-03-01,Mine,20,${grams}`,
       );
     expect((await again('1.1')).counts).toMatchObject({ same: 1 });
-    expect(faultsOf(await again('1.2')).join()).toMatch(/with another value/);
+    expect(errorsOf(await again('1.2')).join()).toMatch(/with another value/);
   });
 
   it.each([
@@ -159,7 +159,7 @@ describe('weighings from a table', () => {
     ['food,hand,counted,weighed\nWeighed flake,Mine,0,1 g', /number of units/],
     ['food,hand,counted,weighed\nWeighed flake,,20,1 g', /string|hand/i],
   ])('say what is wrong: %s', async (text, sentence) => {
-    expect(faultsOf(await take('weighings', text)).join('; ')).toMatch(sentence);
+    expect(errorsOf(await take('weighings', text)).join('; ')).toMatch(sentence);
   });
 });
 
@@ -210,13 +210,13 @@ describe('recipes from a table', () => {
   ])('say what is wrong, and write nothing', async (text, sentence) => {
     const before = (await ask().get('/api/recipes')).body.items.length;
     const report = await take('recipes', text);
-    expect(faultsOf(report).join('; ')).toMatch(sentence);
+    expect(errorsOf(report).join('; ')).toMatch(sentence);
     expect((await ask().get('/api/recipes')).body.items).toHaveLength(before);
   });
 
   it('cannot contain themselves by a table either', async () => {
     const report = await take('recipes', table('Table gel,,,,,,Table gel,100,'));
-    expect(faultsOf(report).join('; ')).toMatch(/contain itself/);
+    expect(errorsOf(report).join('; ')).toMatch(/contain itself/);
   });
 });
 

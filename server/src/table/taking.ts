@@ -40,7 +40,7 @@ export const faulty = (errors: Record<string, string>): Verdict =>
   verdict('error', errors[''] ?? null, { errors });
 
 /** Faults of a check as field → sentence, the first of each field. */
-export function faultsByField(error: z.ZodError): Record<string, string> {
+export function errorsByField(error: z.ZodError): Record<string, string> {
   const errors: Record<string, string> = {};
   for (const issue of error.issues) errors[issue.path.join('.')] ??= issue.message;
   return errors;

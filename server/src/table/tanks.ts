@@ -2,7 +2,7 @@ import { blankTank, tankCreate, tankEdit, type Tank } from '@open-larder/contrac
 import { v7 as uuidv7 } from 'uuid';
 import { readTank, tanks } from '../tank/store';
 import {
-  faultsByField,
+  errorsByField,
   faulty,
   inPieces,
   sameAs,
@@ -38,7 +38,7 @@ export const takeTanks: Take = async ({ scope }, lines) => {
       const { id: _, plan: _plan, ...before } = old;
       const edit = { ...before, ...keepSure(given, before) } as Row & { version: number };
       const read = tankEdit.safeParse(edit);
-      if (!read.success) return faulty(faultsByField(read.error));
+      if (!read.success) return faulty(errorsByField(read.error));
       if (
         Object.entries(edit).every(([field, value]) =>
           sameAs(value, before[field as keyof typeof before]),
@@ -56,7 +56,7 @@ export const takeTanks: Take = async ({ scope }, lines) => {
     walkOrder += 1;
     const fields = { ...blankTank, name: '', walkOrder, ...sure, id };
     const read = tankCreate.safeParse(fields);
-    if (!read.success) return faulty(faultsByField(read.error));
+    if (!read.success) return faulty(errorsByField(read.error));
     made.push({ ...read.data, archived: archived ?? false, version: 1 });
     return verdict('new', 'will be made');
   };

@@ -4,7 +4,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { listEvents } from '../water/store';
 import {
   byIdOrName,
-  faultsByField,
+  errorsByField,
   faulty,
   inPieces,
   sameAs,
@@ -72,7 +72,7 @@ export const takeWater: Take = async ({ scope, today }, lines) => {
     if (!values.id && alike.has(sign)) return verdict('same', 'is here as it is');
     alike.add(sign);
     const read = waterEventCreate.safeParse(row);
-    if (!read.success) return faulty(faultsByField(read.error));
+    if (!read.success) return faulty(errorsByField(read.error));
     made.push({ sure: false, ...read.data, tankId });
     return verdict('new', 'will be added');
   };

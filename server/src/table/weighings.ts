@@ -3,7 +3,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { allFoods } from '../food/store';
 import {
   byIdOrName,
-  faultsByField,
+  errorsByField,
   faulty,
   inPieces,
   sameAs,
@@ -36,7 +36,7 @@ export const takeWeighings: Take = async ({ scope, today }, lines) => {
     }
     const { hand, units, massG } = values;
     const read = weighingCreate.safeParse({ id, day: values.day ?? today, hand, units, massG });
-    if (!read.success) return faulty(faultsByField(read.error));
+    if (!read.success) return faulty(errorsByField(read.error));
     if (read.data.day > today) return faulty({ day: 'this day has not come yet' });
     const old = known.get(id);
     if (!old) {

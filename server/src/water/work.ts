@@ -1,5 +1,5 @@
 import { refillFor } from '@open-larder/contract/refill';
-import { sayWaterChange } from '@open-larder/say';
+import { formatWaterChange } from '@open-larder/say';
 import type { Scope } from '../db';
 import type { HouseholdSnapshot } from '../round/house';
 import { readWaterStatuses } from './status';
@@ -26,6 +26,6 @@ export async function waterWork(
       if (!next || !row.litres || next.held || next.day > today) return [];
       const { buckets, parts, tempered, warmTo } = refillFor(tank, next.litres, row.litres);
       const change = { ...next, buckets, parts, warmTo: tempered ? warmTo : null };
-      return [{ name: tank.name, work: [{ says: sayWaterChange(change, household.units) }] }];
+      return [{ name: tank.name, work: [{ says: formatWaterChange(change, household.units) }] }];
     });
 }

@@ -35,7 +35,7 @@ const unlooked = (kind: CultureKind) => ({ vigour: 1, sd: spreadSd(kind) });
 const LOOK_HOLDS = 30;
 /** A box that gives in full looks dense; more than a third more than that none gives. Assumptions. */
 const FULL_DENSITY = 0.5;
-const MOST_VIGOUR = 1.3;
+const MAX_VIGOUR = 1.3;
 
 /** How a box does against its kind, from how dense it was seen to be. */
 function asLooked(
@@ -51,7 +51,7 @@ function asLooked(
     const expected = yieldShare(plateau, age, tempC);
     // While nothing is to be seen yet, or any more, a look says nothing of it.
     if (ageDays - age > LOOK_HOLDS || expected < 0.1) return [];
-    const looks = Math.min(MOST_VIGOUR, DENSITIES[event.density - 1]! / FULL_DENSITY);
+    const looks = Math.min(MAX_VIGOUR, DENSITIES[event.density - 1]! / FULL_DENSITY);
     return [Math.log(looks / expected)];
   });
   if (off.length === 0) return unlooked(kind);

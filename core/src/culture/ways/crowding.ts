@@ -1,5 +1,5 @@
 import type { CultureKind } from '@open-larder/catalogue/cultures';
-import { driftOf, MOST_SD } from '../drift';
+import { driftOf, MAX_SD } from '../drift';
 import { estimate, type BeliefEvent } from '../estimate';
 import { crashHazard } from '../hazard';
 import { gramsOfOne, logisticOf, type Growing } from '../kind';
@@ -27,7 +27,7 @@ const BAND = 1.645;
 const STARVED_AFTER = 2;
 const HALVED_IN = 2;
 const HALVED_DAYS = 4;
-const LEAST_FED = 0.25;
+const MIN_FED = 0.25;
 /** A culture gives in earnest from this share of its full yield on. */
 const IN_EARNEST = 0.5;
 
@@ -45,8 +45,8 @@ function status({
   const fed = since.filter((event) => event.kind === 'fed').map((event) => ageOf(event.day));
   const on = (day: number): Logistic =>
     logisticOf(kind, measure, tempOn(day), fedness(kind, fed, day));
-  const most = logisticOf(kind, measure, 20).capacity;
-  const start = startG === null ? most * START_SHARE : startG / gram;
+  const max = logisticOf(kind, measure, 20).capacity;
+  const start = startG === null ? max * START_SHARE : startG / gram;
   const seen = since.flatMap((event) => asSeen(event, ageOf(event.day), measure, gram));
   const unknown: BeliefEvent[] =
     enteredOn === null ? [] : [{ day: ageOf(enteredOn), kind: 'unknown' }];
@@ -55,12 +55,12 @@ function status({
   const now = on(ageDays);
   const gives = safeHarvest(now, belief.count);
   return {
-    state: belief.count > most * IN_EARNEST * 0.6 ? 'giving' : 'building',
+    state: belief.count > max * IN_EARNEST * 0.6 ? 'giving' : 'building',
     contentG: belief.count * gram,
     lowG: belief.low * gram,
-    highG: Math.min(belief.high, Math.max(most, belief.count)) * gram,
-    fullG: most * gram,
-    fullness: most > 0 ? belief.count / most : 0,
+    highG: Math.min(belief.high, Math.max(max, belief.count)) * gram,
+    fullG: max * gram,
+    fullness: max > 0 ? belief.count / max : 0,
     givesG: gives * gram,
     lastingG: lastingHarvest(logisticOf(kind, measure, tempOn(ageDays))) * gram,
     surprised: belief.surprised,
@@ -100,7 +100,7 @@ function fedness({ feedDays }: CultureKind, fed: readonly number[], day: number)
   const missed = day - last - STARVED_AFTER * feedDays;
   return missed <= 0
     ? 1
-    : Math.max(LEAST_FED, 0.5 ** (missed / Math.max(HALVED_DAYS, HALVED_IN * feedDays)));
+    : Math.max(MIN_FED, 0.5 ** (missed / Math.max(HALVED_DAYS, HALVED_IN * feedDays)));
 }
 
 const strain: Way['strain'] = (_, fullness) => ({ crowding: fullness, tiredDays: null });
@@ -118,19 +118,19 @@ function ahead(
     const tempC = tempOn(day);
     // Who looks ahead feeds from tomorrow on.
     const model = logisticOf(kind, measure, tempC, day === 0 ? fed : 1);
-    const most = logisticOf(kind, measure, tempC).capacity;
+    const max = logisticOf(kind, measure, tempC).capacity;
     const wide = BAND * Math.sqrt(variance);
     const standing = now;
     now = grown(model, Math.max(0, now - takenOn(day) / gram), 1);
-    variance = Math.min(MOST_SD ** 2, variance + driftOf(model.rSd));
+    variance = Math.min(MAX_SD ** 2, variance + driftOf(model.rSd));
     return {
       day,
       contentG: standing * gram,
       lowG: standing * gram * Math.exp(-wide),
-      highG: Math.min(standing * Math.exp(wide), Math.max(standing, most)) * gram,
+      highG: Math.min(standing * Math.exp(wide), Math.max(standing, max)) * gram,
       givesG: safeHarvest(model, standing) * gram,
       crash: crashHazard({
-        ...strain(kind, most > 0 ? standing / most : 0),
+        ...strain(kind, max > 0 ? standing / max : 0),
         tooWarmC: Math.max(0, tempC - kind.tempMaxC),
         overfed: false,
         ageDays: ageDays + day,

@@ -160,7 +160,7 @@ function likeliest(
   offers: readonly Offer[],
   { steps, kinds }: BalanceModel,
   values: readonly number[],
-  most: number,
+  max: number,
 ): Offer[] {
   const gave = offers.map(({ stepG }, o) =>
     kinds.reduce((sum, kind, k) => {
@@ -174,7 +174,7 @@ function likeliest(
       offers
         .flatMap((offer, o) => (offer.group === group ? [o] : []))
         .sort((a, b) => gave[b]! - gave[a]! || a - b)
-        .slice(0, most),
+        .slice(0, max),
     ),
   );
   return offers.filter((_, o) => kept.has(o));

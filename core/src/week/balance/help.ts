@@ -131,14 +131,14 @@ function lonelyMeals(
     // A group is never asked to fast so often that it would starve.
     const fasted = days.filter((day) => day.groups[h]!.rest === 'fast').length;
     const once = [...new Set(weekdays)];
-    return once.length > 0 && fasted === 0 && once.length <= MOST_FASTS
+    return once.length > 0 && fasted === 0 && once.length <= MAX_FASTS
       ? [{ groupId: group.id, weekdays: once }]
       : [];
   });
 }
 
 /** Fasting days of a week. Assumption. */
-const MOST_FASTS = 2;
+const MAX_FASTS = 2;
 const PLENTY_G = 1e5;
 const MORE_MIN = 5;
 

@@ -104,7 +104,7 @@ function servingColumns(writing: Writing, kept: Kept): void {
       const price = offer.stepG * (prices.get(food.id) ?? 0);
       const x = mip.column({
         whole: true,
-        upper: offer.mostSteps,
+        upper: offer.maxSteps,
         cost:
           perDay *
           ((WEIGHTS.waste * lostKj) / needs + (usual > 0 ? (WEIGHTS.cost * price) / usual : 0)),
@@ -119,7 +119,7 @@ function servingColumns(writing: Writing, kept: Kept): void {
       mip.row(
         [
           [x, 1],
-          [y, -offer.mostSteps],
+          [y, -offer.maxSteps],
         ],
         -Infinity,
         0,

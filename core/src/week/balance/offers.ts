@@ -15,14 +15,14 @@ export interface Offer {
   moment: number;
   /** How it would be given. */
   like: Pick<DietServing, 'zone' | 'place' | 'manner'>;
-  /** Grams in the smallest part that a hand deals. */
+  /** Grams in the smallest part that a hand measures. */
   stepG: number;
   /** Grams that fill its gut. */
   gutG: number;
   /** Most of such parts at once. */
-  mostSteps: number;
+  maxSteps: number;
   /** Servings in a cycle at the most; Infinity without a limit. */
-  mostServings: number;
+  maxServings: number;
   /** By kind of day, then group: share of its grams that reaches it. */
   reaches: readonly (readonly number[])[];
 }
@@ -56,7 +56,7 @@ const FOODS_A_GROUP = 7;
 /** A meal may be so much larger than the gut holds, since not all of it is eaten at once. */
 const MEAL_ROOM = 1.3;
 /** Less than this share of what is meant for a group never comes to it, or it is hopeless. */
-const LEAST_OWN = 0.2;
+const MIN_OWN = 0.2;
 /** Minutes that a meal is watched when its shares are first estimated. */
 const PROBE_MIN = 90;
 const PROBE_STEP = 4;
@@ -80,8 +80,8 @@ export function offersOf(task: WeekTask, kinds: number): Offer[] {
     const largestG = largestMeal({ ...group, tempC: task.tank.tempC }).value;
     const gutOf = (food: FeedFood) => (largestG * MEAL_ROOM) / (1 - food.composition.moisture);
     const stepOf = (food: FeedFood) => food.unit.massG * food.unit.step;
-    // In the smallest part that a hand deals it is more than the gut holds, even where most is lost.
-    const coarse = (food: FeedFood) => stepOf(food) * LEAST_OWN > gutOf(food);
+    // In the smallest part that a hand measures it is more than the gut holds, even where most is lost.
+    const coarse = (food: FeedFood) => stepOf(food) * MIN_OWN > gutOf(food);
     return chosenFoods(task, group, planned, diet?.rules ?? [], coarse).flatMap((f): Offer[] => {
       const food = task.foods[f]!;
       const stepG = stepOf(food);
@@ -96,8 +96,8 @@ export function offersOf(task: WeekTask, kinds: number): Offer[] {
         like: wayOf(task, group, food, planned),
         stepG,
         gutG,
-        mostSteps: Math.max(1, Math.ceil(Math.min(gutG, stockG) / stepG)),
-        mostServings: perWeek === null ? Infinity : Math.ceil((perWeek * days) / 7 - 1e-9),
+        maxSteps: Math.max(1, Math.ceil(Math.min(gutG, stockG) / stepG)),
+        maxServings: perWeek === null ? Infinity : Math.ceil((perWeek * days) / 7 - 1e-9),
         reaches: [],
       }));
     });
@@ -181,12 +181,12 @@ function probed(
       );
       return here.flatMap((offer, at): Offer[] => {
         const own = reaches[at]![offer.group]!;
-        // In the smallest part that a hand deals it is more than the gut holds.
+        // In the smallest part that a hand measures it is more than the gut holds.
         if (own * offer.stepG > offer.gutG) return [];
         return [
           {
             ...offer,
-            mostSteps: Math.ceil(offer.mostSteps / Math.max(LEAST_OWN, own)),
+            maxSteps: Math.ceil(offer.maxSteps / Math.max(MIN_OWN, own)),
             reaches: Array.from({ length: kinds }, () => reaches[at]!),
           },
         ];

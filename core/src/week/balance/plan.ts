@@ -1,6 +1,6 @@
 import { isLitter } from '../../food';
 import type { DietServing } from '../../round';
-import { cycleOf, mostOn, type WeekTask } from '../task';
+import { cycleOf, maxOn, type WeekTask } from '../task';
 import type { DayKind } from './kinds';
 import { offerKey, type Kept } from './model';
 import { momentsOf, type Offer } from './offers';
@@ -84,8 +84,8 @@ export function keepsLimits(
 ): boolean {
   const grams = new Map<number, number>();
   const onKind = kinds.map(() => new Map<number, number>());
-  const servings = new Map<string, { times: number; most: number }>();
-  offers.forEach(({ food, group, stepG, mostServings }, o) => {
+  const servings = new Map<string, { times: number; max: number }>();
+  offers.forEach(({ food, group, stepG, maxServings }, o) => {
     kinds.forEach(({ days }, k) => {
       const steps = given[k]![o]!;
       if (steps <= 0) return;
@@ -93,17 +93,17 @@ export function keepsLimits(
       onKind[k]!.set(food, (onKind[k]!.get(food) ?? 0) + steps * stepG);
       const key = `${group} ${food}`;
       const times = (servings.get(key)?.times ?? 0) + days.length;
-      servings.set(key, { times, most: mostServings });
+      servings.set(key, { times, max: maxServings });
     });
   });
   const shelfOf = (food: number) => task.shelf.find((one) => one.foodId === task.foods[food]!.id);
   return (
-    [...servings.values()].every(({ times, most }) => times <= most) &&
+    [...servings.values()].every(({ times, max }) => times <= max) &&
     [...grams].every(([food, massG]) => massG <= (shelfOf(food)?.stockG ?? 0) + 1e-9) &&
     onKind.every((ofDay, k) =>
       [...ofDay].every(([food, massG]) => {
         const shelf = shelfOf(food);
-        return shelf === undefined || massG <= mostOn(shelf, kinds[k]!.days) + 1e-9;
+        return shelf === undefined || massG <= maxOn(shelf, kinds[k]!.days) + 1e-9;
       }),
     )
   );

@@ -19,7 +19,7 @@ export function polished(
   kinds: readonly DayKind[],
   offers: readonly Offer[],
   given: Steps,
-  most: number,
+  max: number,
   judge: (given: Steps) => Judged | null,
 ): Steps {
   let best = given;
@@ -27,7 +27,7 @@ export function polished(
   if (first === null) return given;
   let plan = first;
   let trials = 0;
-  for (let better = true; better && trials < most;) {
+  for (let better = true; better && trials < max;) {
     better = false;
     kinds.forEach((kind, k) => {
       task.groups.forEach((_, h) => {
@@ -35,17 +35,17 @@ export function polished(
         if (needKj <= 0 || Math.abs(gotKj / needKj - 1) <= NEAR) return;
         const short = gotKj < needKj;
         for (const o of offersFor(offers, best[k]!, k, h, short)) {
-          if (trials >= most) return;
+          if (trials >= max) return;
           const now = best[k]![o]!;
           const wanted = Math.round(now * Math.min(2, needKj / Math.max(gotKj, 1e-9)));
           const next = short ? Math.max(now + 1, wanted) : Math.min(now - 1, wanted);
-          if (next < 0 || next > offers[o]!.mostSteps) continue;
+          if (next < 0 || next > offers[o]!.maxSteps) continue;
           const other = best.map((ofKind, at) =>
             at === k ? ofKind.map((steps, i) => (i === o ? next : steps)) : ofKind,
           );
           if (!keepsLimits(task, kinds, offers, other)) continue;
           const tried = judge(other);
-          trials = tried === null ? most : trials + 1;
+          trials = tried === null ? max : trials + 1;
           if (tried === null) return;
           if (tried.score >= plan.score - 1e-6) continue;
           best = other;

@@ -1,6 +1,6 @@
 import { FILM_FOOD, type FeedFood } from '../../zones';
 import { CAPPED_PER_WEEK, DOMINANT, FAST_MOST, FIBRE, VARIETY } from '../aims';
-import { mostOn, type ShelfFood } from '../task';
+import { maxOn, type ShelfFood } from '../task';
 import { preparingMin, servingMin, stopMin } from '../work';
 import type { Term } from './mip';
 import { slack, stepTerms, usedTerms, type Writing } from './terms';
@@ -138,8 +138,8 @@ export function varietyRows(writing: Writing, h: number): void {
     const servings = usedTerms(writing, {
       which: (one) => mine(one) && known[one.food]!.capped === word,
     });
-    const most = Math.max(1, Math.floor((CAPPED_PER_WEEK * days) / 7));
-    mip.row([...servings, [over, -1]], -Infinity, most);
+    const max = Math.max(1, Math.floor((CAPPED_PER_WEEK * days) / 7));
+    mip.row([...servings, [over, -1]], -Infinity, max);
   }
   const foods = [...new Set(offers.filter(mine).map((offer) => offer.food))];
   const wanted = Math.min(VARIETY, foods.length);
@@ -149,8 +149,8 @@ export function varietyRows(writing: Writing, h: number): void {
     const given = usedTerms(writing, { which });
     const any = mip.column({ upper: 1 });
     mip.row([...given, [any, -1]], 0, Infinity);
-    const most = offers.find(which)!.mostServings;
-    if (Number.isFinite(most)) mip.row(given, -Infinity, most);
+    const max = offers.find(which)!.maxServings;
+    if (Number.isFinite(max)) mip.row(given, -Infinity, max);
     if (foods.length > 1) {
       const total = needKj * days;
       const over = slack(writing, WEIGHTS.dominant / total);
@@ -189,7 +189,7 @@ export function shelfRows(writing: Writing): Limit[] {
 /** Of what lives, on one day no more than is given on that day, and what is in jars. */
 function liveRows({ mip, kinds, ...writing }: Writing, food: number, shelf: ShelfFood): Limit[] {
   return kinds.flatMap(({ days }, kind): Limit[] => {
-    const upper = mostOn(shelf, days);
+    const upper = maxOn(shelf, days);
     if (upper === Infinity) return [];
     const grams = stepTerms({ mip, kinds, ...writing }, (offer) => offer.stepG, {
       kind,

@@ -1,4 +1,4 @@
-import { toHandUnits } from '../../food';
+import { toServingUnits } from '../../food';
 import { addDays, dayOfCycle, restOn } from '../../round';
 import { daysLeft, type Lot } from '../../stock';
 import { STANDS_MG_L } from '../../water/nitrogen';
@@ -155,7 +155,7 @@ function runTank(
     const grams = usual.drops.map(({ foodId, groupId, massG, key }) =>
       own.get(key)
         ? massG
-        : toHandUnits(massG * larger[groupAt.get(groupId)!]!, units.get(foodId)!) *
+        : toServingUnits(massG * larger[groupAt.get(groupId)!]!, units.get(foodId)!) *
           units.get(foodId)!.massG,
     );
     const got = usual.groups.map(({ grazedKj }, h) =>
@@ -261,6 +261,6 @@ function strictest(
   const limits = task.groups
     .filter((group) => group.count > 0)
     .map((group) => ({ groupId: group.id, toleratesMgL: STANDS_MG_L[group.species.nitrate] }));
-  const least = limits.sort((a, b) => a.toleratesMgL - b.toleratesMgL)[0];
-  return least ? { ...least, toleratesMgL: capMgL ?? least.toleratesMgL } : null;
+  const min = limits.sort((a, b) => a.toleratesMgL - b.toleratesMgL)[0];
+  return min ? { ...min, toleratesMgL: capMgL ?? min.toleratesMgL } : null;
 }

@@ -40,7 +40,7 @@ const LOST_KJ_PER_G = 8;
 /** How far off intake and maintenance may be. Assumption: as the bands of the simulation are. */
 const UNSURE = { intake: 0.15, maintenance: 0.12 };
 /** Per cent of its mass that a fish loses or gains in a day at the most. */
-const MOST_A_DAY = 0.12;
+const MAX_A_DAY = 0.12;
 
 export function growingOf(group: Fed): Growing {
   const { massG } = massFromLength(group.species, lengthOf({ ...group, tempC: 25 }));
@@ -72,8 +72,8 @@ export function grown(
     // What it lost comes back first; of more, a full-grown fish makes roe, milt and reserves.
     const back = Math.min(gained, greatest - mass);
     const change = back + (gained - back) * Math.min(1, 2 * room) - lost;
-    const most = MOST_A_DAY * mass;
-    return mass + Math.min(most, Math.max(-most, change));
+    const max = MAX_A_DAY * mass;
+    return mass + Math.min(max, Math.max(-max, change));
   };
   const next = {
     low: step(massG.low, greatestG.low, 1 - UNSURE.intake, 1 + UNSURE.maintenance),

@@ -12,7 +12,7 @@ const within = (low: number, high: number, what: string) => {
 };
 
 /** A way of life from spawning to the first food: what is done when, to whom, and who fasts. */
-export const wayEntry = z
+export const strategyEntry = z
   .object({
     breeding: z.enum(BREEDINGS),
     guards: z.enum(GUARDS),
@@ -48,6 +48,6 @@ export const wayEntry = z
     message: 'give both ends of the weeks of storing, or none',
   });
 
-export type WayEntry = z.infer<typeof wayEntry>;
-export type Way = { key: string } & WayEntry;
-export const WAY_FIELDS = Object.keys(wayEntry.shape) as (keyof WayEntry)[];
+export type WayEntry = z.infer<typeof strategyEntry>;
+export type BreedingStrategy = { key: string } & WayEntry;
+export const WAY_FIELDS = Object.keys(strategyEntry.shape) as (keyof WayEntry)[];

@@ -3,20 +3,20 @@ import { Card, ListRow, Text, upperFirst } from '../ui';
 import type { Brood } from './useBroods';
 
 /** How a way of life goes: what is done when and to whom, what keepers differ on, its cautions. */
-export function WayCard({ brood: { way, species, status } }: { brood: Brood }) {
+export function StrategyCard({ brood: { strategy, species, status } }: { brood: Brood }) {
   const rows: [string, string][] = [
-    ['Eggs', way.eggs],
-    ['Parents', way.parentsRule],
-    ['Who fasts', way.fasts],
-    ...(way.recovers === null ? [] : [['Afterwards', way.recovers] as [string, string]]),
-    ['First food', way.firstFood],
-    ...way.steps.map((step, at): [string, string] => [`Step ${at + 1}`, step]),
-    ...way.practices.map((practice): [string, string] => ['Keepers differ', practice]),
+    ['Eggs', strategy.eggs],
+    ['Parents', strategy.parentsRule],
+    ['Who fasts', strategy.fasts],
+    ...(strategy.recovers === null ? [] : [['Afterwards', strategy.recovers] as [string, string]]),
+    ['First food', strategy.firstFood],
+    ...strategy.steps.map((step, at): [string, string] => [`Step ${at + 1}`, step]),
+    ...strategy.practices.map((practice): [string, string] => ['Keepers differ', practice]),
   ];
   return (
     <View style={{ gap: 8 }}>
-      <Text variant="subtitle">{upperFirst(way.breeding)}: how it goes</Text>
-      {[...way.cautions, ...species.cautions].map((caution) => (
+      <Text variant="subtitle">{upperFirst(strategy.breeding)}: how it goes</Text>
+      {[...strategy.cautions, ...species.cautions].map((caution) => (
         <Text key={caution} tone="due">
           {upperFirst(caution)}.
         </Text>
@@ -38,7 +38,7 @@ export function WayCard({ brood: { way, species, status } }: { brood: Brood }) {
       </Text>
       <Text variant="small" tone="quiet">
         {status.assumed.length > 0
-          ? `${species.sourceBreeding}; the rest: ${way.source}.`
+          ? `${species.sourceBreeding}; the rest: ${strategy.source}.`
           : `${species.sourceBreeding}.`}
       </Text>
     </View>

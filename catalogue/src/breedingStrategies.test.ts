@@ -1,17 +1,17 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { CatalogueError, loadCatalogue, parseWays, readSchema } from './load';
+import { CatalogueError, loadCatalogue, parseStrategies, readSchema } from './load';
 import { BREEDINGS } from './vocabulary';
-import { WAY_FIELDS } from './ways';
+import { WAY_FIELDS } from './breedingStrategies';
 
-const { ways, species } = loadCatalogue();
-const text = readFileSync(join(__dirname, '..', 'ways.csv'), 'utf8');
-const schema = readSchema('ways');
-const find = (key: string) => ways.find((row) => row.key === key)!;
+const { strategies, species } = loadCatalogue();
+const text = readFileSync(join(__dirname, '..', 'breedingStrategies.csv'), 'utf8');
+const schema = readSchema('breedingStrategies');
+const find = (key: string) => strategies.find((row) => row.key === key)!;
 
 describe('the ways of life', () => {
   it('are told once for each way in which a species of the catalogue is bred', () => {
-    const report = ways.map(({ breeding }) => breeding);
+    const report = strategies.map(({ breeding }) => breeding);
     expect(new Set(report).size).toBe(report.length);
     const bred = BREEDINGS.filter((one) => one !== 'not bred at home');
     expect(new Set(report)).toEqual(new Set(bred));
@@ -40,9 +40,9 @@ describe('the ways of life', () => {
     ['no first food', (line: string) => line.replace('"infusoria or rotifers, powder under 100 µm"', '')], // prettier-ignore
   ])('with %s are refused by line', (_, spoil) => {
     const [head, first] = text.split('\n') as [string, string];
-    expect(() => parseWays(`${head}\n${first}`, schema)).not.toThrow();
+    expect(() => parseStrategies(`${head}\n${first}`, schema)).not.toThrow();
     expect(spoil(first)).not.toBe(first);
-    expect(() => parseWays(`${head}\n${spoil(first)}`, schema)).toThrow(CatalogueError);
-    expect(() => parseWays(`${head}\n${spoil(first)}`, schema)).toThrow(/line 2/);
+    expect(() => parseStrategies(`${head}\n${spoil(first)}`, schema)).toThrow(CatalogueError);
+    expect(() => parseStrategies(`${head}\n${spoil(first)}`, schema)).toThrow(/line 2/);
   });
 });

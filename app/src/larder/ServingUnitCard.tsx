@@ -7,7 +7,7 @@ import { Button, Card, ListRow, Text, useToast, WhyLink } from '../ui';
 import { stampFor } from '../store/intent';
 
 /** What the hand deals and what it weighs, by hand, with its spread; and the weighings behind it. */
-export function HandUnitCard({ food, onWeigh }: { food: FoodRow; onWeigh: () => void }) {
+export function ServingUnitCard({ food, onWeigh }: { food: FoodRow; onWeigh: () => void }) {
   const format = useFormat();
   const hand = useHand();
   const { unit, weighings } = food;
@@ -15,7 +15,7 @@ export function HandUnitCard({ food, onWeigh }: { food: FoodRow; onWeigh: () => 
   const inUse = unitMass(unit.name, weighings, hand, unit.massG);
   return (
     <View style={{ gap: 8 }}>
-      <Text variant="subtitle">Hand unit</Text>
+      <Text variant="subtitle">Serving unit</Text>
       <Card>
         <ListRow
           first
