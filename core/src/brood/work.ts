@@ -63,6 +63,8 @@ const ALONE = 2;
 const START_AHEAD = 3;
 /** So many days before someone takes them it is reported. */
 const HOME_AHEAD = 7;
+/** Water for so many is a rule of thumb: they are moved where it asks for this much more. Assumption. */
+const CROWDED_FROM = 1.2;
 /** A change of more than this a day is as much work as a larger tub. Assumption. */
 const CHANGE_MOST = 0.5;
 
@@ -225,7 +227,7 @@ function tubWork(task: BroodTask, status: BroodStatus, tub: TubStatus): BroodWor
     report('change', because, part === null);
   }
   if (tub.sort) report('sort', { is: 'uneven', tub: name, spread: tub.spread ?? 0 });
-  if (eats && count !== null && wantsL !== null && wantsL > litres) {
+  if (eats && count !== null && wantsL !== null && wantsL > CROWDED_FROM * litres) {
     report('moveUp', { is: 'crowded', tub: name, count, lengthCm: lengthCm ?? 0, wantsL, litres });
   } else if (eats && tub.change !== null && tub.change > CHANGE_MOST) {
     report('moveUp', { is: 'muchChanged', tub: name });

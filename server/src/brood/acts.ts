@@ -6,6 +6,7 @@ import { idUsed, notFound, invalid } from '../http/problems';
 import { speciesOf } from '../species/store';
 import { readTank } from '../tank/store';
 import { readStoredBrood, readStoredTub, BROOD_EVENTS } from './store';
+import { z } from 'zod';
 
 /** So many tubs one brood is split over at the most. */
 const MAX_TUBS = 40;
@@ -65,7 +66,8 @@ export async function addTub(scope: Scope, broodId: string, tub: BroodTubCreate)
     }
     return;
   }
-  const [{ tubs }] = (await scope.rows<{ tubs: number }>(
+  const [{ tubs }] = (await scope.read(
+    z.object({ tubs: z.number() }),
     `SELECT count(*)::int AS tubs FROM brood_tubs
       WHERE household_id = :household AND brood_id = :broodId`,
     { broodId },

@@ -4,6 +4,7 @@ import { v7 as uuidv7 } from 'uuid';
 import type { Scope } from '../db';
 import { foodColumns } from '../food/store';
 import { readStoredVessel } from './store';
+import { z } from 'zod';
 
 /**
  * The food that a new vessel gives: the one that was chosen, the one on the shelf that its kind gives,
@@ -21,7 +22,8 @@ export async function foodOf(
   const generic = catalogue.foods.find(({ key }) => key === foodKey);
   if (!generic) return null;
   await scope.lock(`food of ${generic.key}`);
-  const [there] = await scope.rows<{ id: string }>(
+  const [there] = await scope.read(
+    z.object({ id: z.string() }),
     `SELECT id FROM foods
       WHERE household_id = :household AND copied_from = :key AND NOT archived ORDER BY id LIMIT 1`,
     { key: generic.key },

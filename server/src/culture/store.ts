@@ -1,5 +1,6 @@
 import type { VesselEventRow, VesselRow } from '@open-larder/contract';
 import { AT, eventLog, type Scope } from '../db';
+import { z } from 'zod';
 
 /** A vessel as its row holds it: its status is computed from its events. */
 export type StoredVessel = Omit<VesselRow, 'status' | 'work' | 'hatch'> & {
@@ -85,7 +86,8 @@ export const vesselEvents = (
 
 /** Foods that some vessel gives which has not ended. */
 export async function culturedFoods(scope: Scope): Promise<Set<string>> {
-  const rows = await scope.rows<{ foodId: string }>(
+  const rows = await scope.read(
+    z.object({ foodId: z.string() }),
     `SELECT DISTINCT v.food_id FROM vessels v
       WHERE v.household_id = :household AND v.food_id IS NOT NULL AND NOT EXISTS (
         SELECT 1 FROM active_vessel_events e

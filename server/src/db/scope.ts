@@ -6,6 +6,7 @@ import {
   type WhereOptions,
 } from 'sequelize';
 import type { Unreadable } from '@open-larder/contract';
+import { z } from 'zod';
 import { notFound, stale } from '../http/problems';
 import { camelCased } from './camel';
 import { modelOf, type Table } from './models';
@@ -98,6 +99,15 @@ export class Scope {
       }) as Promise<[Values[], unknown]>;
     const [rows] = await (this.transaction ? this.inTurn(read) : read());
     return camelCased(rows) as Row[];
+  }
+
+  /**
+   * Rows of a query of its own, each read by its shape. What goes out as an answer is read by the
+   * contract instead, once.
+   * @throws ZodError where a row is not as it was described
+   */
+  async read<Row>(shape: z.ZodType<Row>, sql: string, values: Values = {}): Promise<Row[]> {
+    return z.array(shape).parse(await this.rows(sql, values));
   }
 
   private turn: Promise<unknown> = Promise.resolve();

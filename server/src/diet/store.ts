@@ -2,6 +2,7 @@ import type { DietEdit, DietRow } from '@open-larder/contract';
 import type { Scope } from '../db';
 import { readGroup } from '../group/store';
 import { notFound, invalid, stale } from '../http/problems';
+import { z } from 'zod';
 
 /**
  * Write the next version of a group's diet; earlier versions stay, and say what was planned then.
@@ -37,7 +38,8 @@ export async function assertOwned(
 ): Promise<void> {
   const missing = async (table: 'foods' | 'moments', ids: string[]) => {
     if (ids.length === 0) return -1;
-    const rows = await scope.rows<{ id: string }>(
+    const rows = await scope.read(
+      z.object({ id: z.string() }),
       `SELECT id FROM ${table} WHERE household_id = :household AND NOT archived AND id IN (:ids)`,
       { ids },
     );

@@ -6,6 +6,7 @@ import { returnToVessels } from '../culture/acts';
 import { AT, eventLog, type Scope } from '../db';
 import { openLots, readFood } from '../food/store';
 import { conflict, notFound, invalid } from '../http/problems';
+import { z } from 'zod';
 
 const FEEDINGS = eventLog<Feeding>({
   table: 'feedings',
@@ -56,7 +57,8 @@ export async function logFeeding(
     servingId: fed.servingId,
   });
   if (already) throw conflict('This serving was logged already. Undo that one first.', already);
-  const [group] = await scope.rows<{ name: string; endedOn: string | null; cameOn: string | null }>(
+  const [group] = await scope.read(
+    z.object({ name: z.string(), endedOn: z.string().nullable(), cameOn: z.string().nullable() }),
     `SELECT g.name, g.ended_on::text,
             (SELECT min(lower(s.during))::text FROM stays s
               WHERE s.household_id = g.household_id AND s.group_id = g.id) AS came_on
@@ -113,7 +115,8 @@ export const undoFeeding = (
   FEEDINGS.undo(scope, id, undo, async ({ foodId, day }) => {
     await scope.lock(`food ${foodId}`);
     await returnToVessels(scope, id, undo.at);
-    const draws = await scope.rows<{ lotId: string; deltaG: number }>(
+    const draws = await scope.read(
+      z.object({ lotId: z.string(), deltaG: z.number() }),
       `SELECT lot_id, delta_g FROM stock_events
         WHERE household_id = :household AND feeding_id = :id AND kind = 'drawn'`,
       { id },

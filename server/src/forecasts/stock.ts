@@ -1,6 +1,7 @@
 import { addDays, daysBetween, larderOf, runsOutIn } from '@open-larder/core';
 import type { Foreseen } from '@open-larder/core/forecasts';
 import type { Outcome, Seen } from './outcome';
+import { z } from 'zod';
 
 /** The day that a food runs out is forecast so many days before. */
 const AHEAD_DAYS = 14;
@@ -8,7 +9,8 @@ const HORIZON = 60;
 
 /** Foods of which the last was used up, forecast two weeks before. */
 export async function stockOutcomes({ scope, household, since, today }: Seen): Promise<Outcome[]> {
-  const ended = await scope.rows<{ foodId: string; eventId: string; day: string }>(
+  const ended = await scope.read(
+    z.object({ foodId: z.string(), eventId: z.string(), day: z.string() }),
     `SELECT DISTINCT ON (l.food_id) l.food_id, e.id AS event_id, e.day::text
        FROM stock_events e JOIN lots l ON l.household_id = e.household_id AND l.id = e.lot_id
       WHERE e.household_id = :household AND e.kind = 'drawn' AND e.day BETWEEN :since AND :today
@@ -30,7 +32,8 @@ export async function stockOutcomes({ scope, household, since, today }: Seen): P
         day,
         actual: daysBetween(madeOn, day),
         foresee: async (): Promise<Foreseen | null> => {
-          const held = await scope.rows<{ lotId: string; grams: number }>(
+          const held = await scope.read(
+            z.object({ lotId: z.string(), grams: z.number() }),
             `SELECT lot_id, sum(delta_g) AS grams FROM stock_events
               WHERE household_id = :household AND day <= :madeOn
                 AND lot_id IN (SELECT id FROM lots

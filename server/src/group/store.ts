@@ -6,6 +6,7 @@ import type { Scope } from '../db';
 import { idUsed, notFound, invalid } from '../http/problems';
 import { groupsOn, readHistory } from './history';
 import { eventsThatHold, lifeEventOf } from './life';
+import { z } from 'zod';
 
 /** A group as it is on a day. A group that arrives later is shown as on its first day. */
 export async function readGroup(scope: Scope, id: string, day: string): Promise<Group | null> {
@@ -15,7 +16,8 @@ export async function readGroup(scope: Scope, id: string, day: string): Promise<
 }
 
 export async function groupIds(scope: Scope, after: string | null, limit: number) {
-  const rows = await scope.rows<{ id: string }>(
+  const rows = await scope.read(
+    z.object({ id: z.string() }),
     `SELECT id FROM groups WHERE household_id = :household ${after === null ? '' : 'AND id > :after'}
       ORDER BY id LIMIT :limit`,
     { after, limit },
@@ -25,13 +27,14 @@ export async function groupIds(scope: Scope, after: string | null, limit: number
 
 /** The identity of a group: what its events do not say. */
 export async function groupRow(scope: Scope, id: string) {
-  const [row] = await scope.rows<{
-    id: string;
-    name: string;
-    speciesKey: string;
-    endedOn: string | null;
-    version: number;
-  }>(
+  const [row] = await scope.read(
+    z.object({
+      id: z.string(),
+      name: z.string(),
+      speciesKey: z.string(),
+      endedOn: z.string().nullable(),
+      version: z.number(),
+    }),
     `SELECT id, name, species_key, ended_on::text, version FROM groups
       WHERE household_id = :household AND id = :id`,
     { id },
@@ -42,7 +45,8 @@ export async function groupRow(scope: Scope, id: string) {
 /** @throws ProblemError 404 or 422 where fish cannot be put in this tank */
 export async function openTank(scope: Scope, tankId: string): Promise<void> {
   await scope.lock(`tank ${tankId}`);
-  const [tank] = await scope.rows<{ archived: boolean }>(
+  const [tank] = await scope.read(
+    z.object({ archived: z.boolean() }),
     'SELECT archived FROM tanks WHERE household_id = :household AND id = :tankId',
     { tankId },
   );

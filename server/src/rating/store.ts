@@ -1,6 +1,7 @@
 import type { Rating, RatingCreate } from '@open-larder/contract';
 import { AT, eventLog, type Scope } from '../db';
 import { notFound } from '../http/problems';
+import { z } from 'zod';
 
 const RATINGS = eventLog<Rating>({
   table: 'ratings',
@@ -25,7 +26,8 @@ export const ratingsIn = (scope: Scope, from: string, to: string): Promise<Ratin
 
 /** @throws ProblemError 404 where there is no such group or food, 409 where the id is used already */
 export async function addRating(scope: Scope, rated: RatingCreate): Promise<Rating> {
-  const [known] = await scope.rows<{ group: boolean; food: boolean }>(
+  const [known] = await scope.read(
+    z.object({ group: z.boolean(), food: z.boolean() }),
     `SELECT EXISTS (SELECT 1 FROM groups WHERE household_id = :household AND id = :groupId) AS "group",
             EXISTS (SELECT 1 FROM foods WHERE household_id = :household AND id = :foodId) AS food`,
     { groupId: rated.groupId, foodId: rated.foodId },

@@ -5,6 +5,7 @@ import type { Scope } from '../db';
 import { allFoods, openLots, readLot } from '../food/store';
 import { conflict, idUsed, notFound } from '../http/problems';
 import { BATCHES, readRecipe, refreshProduct } from './store';
+import { z } from 'zod';
 
 /** Less than this is nothing: the shelf is kept to the microgram. */
 const NOTHING_G = 1e-5;
@@ -97,7 +98,8 @@ export async function undoBatch(scope: Scope, batchId: string, undoId: string): 
     if (!lot || Math.abs(lot.remainingG - batch.massG) > NOTHING_G) {
       throw conflict('Some of this batch was used already. Count what is left of it instead.');
     }
-    const moved = await scope.rows<{ lotId: string; deltaG: number }>(
+    const moved = await scope.read(
+      z.object({ lotId: z.string(), deltaG: z.number() }),
       `SELECT lot_id, delta_g FROM stock_events
         WHERE household_id = :household AND batch_id = :batchId`,
       { batchId },

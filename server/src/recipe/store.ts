@@ -13,6 +13,7 @@ import { formatGrams } from '@open-larder/say';
 import { eventLog, type Scope } from '../db';
 import { allFoods, foodColumns, readFood } from '../food/store';
 import { idUsed, notFound, invalid } from '../http/problems';
+import { z } from 'zod';
 
 /** A batch that was made, with the recipe as it was. */
 interface Batch {
@@ -85,7 +86,8 @@ async function whole(scope: Scope, rows: readonly FlatRecipe[]): Promise<RecipeR
 
 /** Foods that a recipe in use makes. */
 export async function homemadeFoods(scope: Scope): Promise<Set<string>> {
-  const rows = await scope.rows<{ foodId: string }>(
+  const rows = await scope.read(
+    z.object({ foodId: z.string() }),
     'SELECT food_id FROM recipes WHERE household_id = :household AND NOT archived',
   );
   return new Set(rows.map((row) => row.foodId));

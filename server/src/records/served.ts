@@ -3,6 +3,7 @@ import { addDays, pricePerGram, weekdayOf } from '@open-larder/core';
 import type { Scope } from '../db';
 import { groupsOn } from '../group/history';
 import type { HouseholdSnapshot } from '../round/house';
+import { z } from 'zod';
 
 interface Span {
   from: string;
@@ -164,7 +165,8 @@ export async function acceptanceIn(
   groupId: string,
   span: Span,
 ): Promise<Acceptance> {
-  const rows = await scope.rows<{ foodId: string; week: string; offeredG: number; lostG: number }>(
+  const rows = await scope.read(
+    z.object({ foodId: z.string(), week: z.string(), offeredG: z.number(), lostG: z.number() }),
     `SELECT f.food_id, date_trunc('week', f.day)::date::text AS week, sum(f.mass_g) AS offered_g,
             sum(f.refused_g) + coalesce(min(l.left_g), 0) AS lost_g
        FROM active_feedings f

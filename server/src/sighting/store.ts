@@ -1,6 +1,7 @@
 import type { BodyOf, LearnedRow, SightingRow } from '@open-larder/contract';
 import { eventLog, type Scope } from '../db';
 import { invalid, stale } from '../http/problems';
+import { z } from 'zod';
 
 export const SIGHTINGS = eventLog<SightingRow & { tankId: string }>({
   table: 'sightings',
@@ -60,7 +61,8 @@ export async function saveLearned(
 export async function assertOwned(scope: Scope, ids: readonly string[]): Promise<void> {
   const wanted = [...new Set(ids)];
   if (wanted.length === 0) return;
-  const [row] = await scope.rows<{ known: number }>(
+  const [row] = await scope.read(
+    z.object({ known: z.number() }),
     'SELECT count(*) AS known FROM groups WHERE household_id = :household AND id IN (:ids)',
     { ids: wanted },
   );

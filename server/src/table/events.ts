@@ -15,6 +15,7 @@ import {
   type Take,
   type Verdict,
 } from './taking';
+import { z } from 'zod';
 
 /** The columns that each kind of event must have, beside its day and group. */
 const COUNTS = ['males', 'females', 'unsexed'] as const;
@@ -38,10 +39,12 @@ const FIELDS = [
 export const takeEvents: Take = async ({ scope, today, species, units }, lines) => {
   const [known, groups, tanks] = await Promise.all([
     everyEvent(scope),
-    scope.rows<{ id: string; name: string; speciesKey: string }>(
+    scope.read(
+      z.object({ id: z.string(), name: z.string(), speciesKey: z.string() }),
       'SELECT id, name, species_key FROM groups WHERE household_id = :household',
     ),
-    scope.rows<{ id: string; name: string }>(
+    scope.read(
+      z.object({ id: z.string(), name: z.string() }),
       'SELECT id, name FROM tanks WHERE household_id = :household',
     ),
   ]);

@@ -13,6 +13,7 @@ import {
   type Take,
   type Verdict,
 } from './taking';
+import { z } from 'zod';
 
 const FIELDS = ['tankId', 'day', 'kind', 'share', 'sure', 'note', ...READINGS] as const;
 /** Noon: of a day that was written down only the day is known. */
@@ -22,7 +23,8 @@ const AT = 'T12:00:00.000Z';
 export const takeWater: Take = async ({ scope, today }, lines) => {
   const [known, tanks] = await Promise.all([
     listEvents(scope, null, '1990-01-01'),
-    scope.rows<{ id: string; name: string }>(
+    scope.read(
+      z.object({ id: z.string(), name: z.string() }),
       'SELECT id, name FROM tanks WHERE household_id = :household',
     ),
   ]);

@@ -2,6 +2,7 @@ import type { Tank } from '@open-larder/contract';
 import type { Scope } from '../db';
 import { conflict } from '../http/problems';
 import { planVersions, plansOn } from '../plan/store';
+import { z } from 'zod';
 
 const COLUMNS = `id, name, kind, shape, length_cm, width_cm, height_cm, water_level_cm, litres, ground,
   ground_depth_cm, decor, filter, flow, plants, cover, source_water, temp_c, ph, gh, light_on_min,
@@ -48,7 +49,8 @@ export async function tanks(
 
 /** How many groups live in a tank now. */
 export async function groupsIn(scope: Scope, tankId: string): Promise<number> {
-  const [row] = await scope.rows<{ groups: number }>(
+  const [row] = await scope.read(
+    z.object({ groups: z.number() }),
     `SELECT count(*) AS groups FROM stays s JOIN groups g ON g.id = s.group_id
       WHERE s.household_id = :household AND s.tank_id = :tankId
         AND upper_inf(s.during) AND g.ended_on IS NULL`,
@@ -64,7 +66,8 @@ export async function groupsIn(scope: Scope, tankId: string): Promise<number> {
  */
 export async function setWalk(scope: Scope, tankIds: readonly string[]): Promise<string[]> {
   await scope.lock('walk');
-  const kept = await scope.rows<{ id: string }>(
+  const kept = await scope.read(
+    z.object({ id: z.string() }),
     'SELECT id FROM tanks WHERE household_id = :household AND NOT archived',
   );
   const known = new Set(kept.map(({ id }) => id));
