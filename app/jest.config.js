@@ -20,6 +20,6 @@ module.exports = {
   ],
   transform: { ...preset.transform, [JS]: babel, '\\.mjs$': babel },
   transformIgnorePatterns: [
-    '/node_modules/(?!((jest-)?react-native|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|@expo-google-fonts/.*|react-native-svg|lucide-react-native|@open-larder|@date-fns|uuid|@reduxjs|immer|react-redux|standard-navigation))',
+    '/node_modules/(?!((jest-)?react-native|d3-.*|internmap|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|@expo-google-fonts/.*|react-native-svg|lucide-react-native|@open-larder|@date-fns|uuid|@reduxjs|immer|react-redux|standard-navigation))',
   ],
 };

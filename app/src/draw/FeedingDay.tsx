@@ -1,3 +1,5 @@
+import { scaleLinear } from 'd3-scale';
+import { area } from 'd3-shape';
 import { memo, useState } from 'react';
 import { View } from 'react-native';
 import Svg, { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
@@ -40,7 +42,7 @@ export function FeedingDay({ label, times, strips, isLit, feedings, at }: Props)
   const [width, setWidth] = useState(0);
   const from = times[0] ?? 0;
   const to = times.at(-1) ?? from + 1;
-  const x = (minutes: number) => ((minutes - from) / Math.max(1, to - from)) * width;
+  const x = scaleLinear([from, Math.max(from + 1, to)], [0, width]);
   const pitch = NAME + STRIP + STRIPS_GAP;
   const height = HEAD + strips.length * pitch;
   const hours = Array.from(
@@ -138,16 +140,17 @@ interface AreaProps {
 const Area = memo(function Area({ strip, times, width, top }: AreaProps) {
   const c = useColours();
   const from = times[0] ?? 0;
-  const span = Math.max(1, (times.at(-1) ?? 0) - from);
-  const foot = top + STRIP;
-  const points = strip.heights.map((height, at) => {
-    const x = (((times[at] as number) - from) / span) * width;
-    return `${x.toFixed(1)} ${(foot - Math.min(1, height) * STRIP).toFixed(1)}`;
-  });
+  const x = scaleLinear([from, Math.max(from + 1, times.at(-1) ?? 0)], [0, width]);
+  const y = scaleLinear([0, 1], [top + STRIP, top]).clamp(true);
+  const shape = area<number>(
+    (_, at) => x(times[at] as number),
+    top + STRIP,
+    (height) => y(height),
+  ).digits(1);
   const food = strip.of === 'food';
   return (
     <Path
-      d={`M0 ${foot} L${points.join(' L')} L${width} ${foot} Z`}
+      d={shape(strip.heights) ?? ''}
       fill={food ? c.brine : c.duckweed}
       stroke={food ? c.brine : undefined}
       strokeWidth={1.5}

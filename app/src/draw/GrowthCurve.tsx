@@ -1,5 +1,13 @@
-import Svg, { Circle, Line, Path, Text as SvgText } from 'react-native-svg';
-import { FONTS, useColours } from '../theme';
+import { scaleLinear } from 'd3-scale';
+import { area, line } from 'd3-shape';
+import Svg, { Circle, Line, Path } from 'react-native-svg';
+import { useColours } from '../theme';
+import { Dates, Limit, Steps } from './axes';
+
+interface Point {
+  day: number;
+  cm: number;
+}
 
 interface Props {
   label: string;
@@ -8,9 +16,9 @@ interface Props {
   samples: readonly { day: number; mean: number; low: number | null; high: number | null }[];
   curve: readonly { day: number; cm: number; low: number; high: number }[];
   /** What its kind would have. */
-  usual: readonly { day: number; cm: number }[];
+  usual: readonly Point[];
   /** Other batches of the keeper’s, moved so that they begin alike. */
-  others: readonly (readonly { day: number; cm: number }[])[];
+  others: readonly (readonly Point[])[];
   target: { at: number; says: string } | null;
   today: number;
   unit: string;
@@ -45,37 +53,27 @@ export function GrowthCurve({
     target?.at ?? 0,
     0.1,
   );
-  const top = max * 1.06;
-  const x = (day: number) => LEFT + (day / last) * (width - LEFT - 6);
-  const y = (value: number) => BOTTOM - (Math.min(value, top) / top) * (BOTTOM - TOP);
-  const path = (points: readonly { day: number; cm: number }[]) =>
-    points.map(({ day, cm }, at) => `${at === 0 ? 'M' : 'L'}${x(day)} ${y(cm)}`).join(' ');
-  const band =
-    curve.length > 1
-      ? `M${curve.map(({ day, high }) => `${x(day)} ${y(high)}`).join(' L')} L${[...curve]
-          .reverse()
-          .map(({ day, low }) => `${x(day)} ${y(low)}`)
-          .join(' L')} Z`
-      : '';
-  const steps = [0, 0.5, 1].map((share) => share * niceBelow(top));
+  const x = scaleLinear([0, last], [LEFT, width - 6]);
+  const y = scaleLinear([0, max * 1.06], [BOTTOM, TOP]).clamp(true);
+  const points = line<Point>(
+    ({ day }) => x(day),
+    ({ cm }) => y(cm),
+  );
+  const path = (of: readonly Point[]) => points(of) ?? '';
+  const band = area<Props['curve'][number]>(
+    ({ day }) => x(day),
+    ({ low }) => y(low),
+    ({ high }) => y(high),
+  )(curve.length > 1 ? curve : []);
+  const across = { left: LEFT, width };
   return (
     <Svg width={width} height={HEIGHT} role="img" aria-label={label}>
-      {steps.map((step) => (
-        <Line key={step} x1={LEFT} x2={width} y1={y(step)} y2={y(step)} stroke={c.rule} />
-      ))}
-      {steps.map((step) => (
-        <SvgText
-          key={step}
-          x={LEFT - 4}
-          y={y(step) + 4}
-          textAnchor="end"
-          fontSize={12}
-          fontFamily={FONTS.text}
-          fill={c.ink2}
-        >
-          {step === 0 ? unit : String(Math.round(step * 10) / 10)}
-        </SvgText>
-      ))}
+      <Steps
+        steps={y.ticks(3)}
+        y={y}
+        {...across}
+        labelOf={(step) => (step === 0 ? unit : String(step))}
+      />
       {band ? <Path d={band} fill={c.brine} fillOpacity={0.35} /> : null}
       {others.map((points, at) => (
         <Path key={at} d={path(points)} fill="none" stroke={c.ink2} strokeWidth={1} />
@@ -84,28 +82,7 @@ export function GrowthCurve({
       {curve.length > 1 ? (
         <Path d={path(curve)} fill="none" stroke={c.ink} strokeWidth={2.5} />
       ) : null}
-      {target ? (
-        <>
-          <Line
-            x1={LEFT}
-            x2={width}
-            y1={y(target.at)}
-            y2={y(target.at)}
-            stroke={c.roe}
-            strokeWidth={2}
-            strokeDasharray="8 4"
-          />
-          <SvgText
-            x={LEFT + 4}
-            y={y(target.at) - 5}
-            fontSize={12}
-            fontFamily={FONTS.text}
-            fill={c.ink}
-          >
-            {target.says}
-          </SvgText>
-        </>
-      ) : null}
+      {target ? <Limit at={target.at} says={target.says} y={y} {...across} /> : null}
       {samples.map(({ day, low, high }) =>
         low === null || high === null ? null : (
           <Line
@@ -131,25 +108,7 @@ export function GrowthCurve({
         />
       ))}
       <Line x1={x(today)} x2={x(today)} y1={TOP} y2={BOTTOM} stroke={c.ink} strokeDasharray="2 3" />
-      {dates.map(({ day, says }) => (
-        <SvgText
-          key={day}
-          x={Math.min(width - 20, Math.max(LEFT + 10, x(day)))}
-          y={BOTTOM + 20}
-          textAnchor="middle"
-          fontSize={12}
-          fontFamily={FONTS.text}
-          fill={c.ink2}
-        >
-          {says}
-        </SvgText>
-      ))}
+      <Dates dates={dates} x={x} at={BOTTOM + 20} {...across} />
     </Svg>
   );
-}
-
-/** The round figure below. */
-function niceBelow(value: number): number {
-  const step = 10 ** Math.floor(Math.log10(value));
-  return [8, 6, 5, 4, 3, 2, 1].map((of) => of * step).find((of) => of <= value)!;
 }

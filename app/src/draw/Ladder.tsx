@@ -1,3 +1,5 @@
+import { scaleLinear, scaleLog } from 'd3-scale';
+import { line } from 'd3-shape';
 import { Fragment } from 'react';
 import Svg, { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { FONTS, useColours } from '../theme';
@@ -47,17 +49,14 @@ export const ladderHeight = (tails: number) => STAGES + 50 + tails * TAIL;
  */
 export function Ladder({ label, days, today, hatch, swim, mouthsUm, rungs, dates, width }: Props) {
   const c = useColours();
-  const x = (day: number) => LEFT + (Math.max(0, Math.min(days, day)) / days) * (width - LEFT - 4);
-  const y = (um: number) => {
-    const share = Math.log(clamp(um) / AXIS_UM.from) / Math.log(AXIS_UM.to / AXIS_UM.from);
-    return STAGES - 8 - share * (STAGES - TOP - 8);
-  };
+  const x = scaleLinear([0, days], [LEFT, width - 4]).clamp(true);
+  const y = scaleLog([AXIS_UM.from, AXIS_UM.to], [STAGES - 8, TOP]).clamp(true);
   const tails = rungs.filter(({ tail }) => tail !== null);
   const height = ladderHeight(tails.length);
-  const mouth = mouthsUm
-    .map((um, day) => [swim + day, um] as const)
-    .filter(([day]) => day <= days)
-    .map(([day, um]) => `${x(day)} ${y(um)}`);
+  const mouth = line<readonly [day: number, um: number]>(
+    ([day]) => x(day),
+    ([, um]) => y(um),
+  )(mouthsUm.map((um, day) => [swim + day, um] as const).filter(([day]) => day <= days));
   const words = (
     text: string,
     at: number,
@@ -102,9 +101,7 @@ export function Ladder({ label, days, today, hatch, swim, mouthsUm, rungs, dates
           fill={c.waterDeep}
         />
       ))}
-      {mouth.length > 1 ? (
-        <Path d={`M${mouth.join(' L')}`} fill="none" stroke={c.ink} strokeWidth={2.5} />
-      ) : null}
+      {mouth ? <Path d={mouth} fill="none" stroke={c.ink} strokeWidth={2.5} /> : null}
       {rungs.map(({ key, name, from, to, minUm, maxUm }) => {
         const middle = y(Math.sqrt(minUm * maxUm));
         const now = today >= from && today < to;
@@ -177,8 +174,6 @@ export function Ladder({ label, days, today, hatch, swim, mouthsUm, rungs, dates
     </Svg>
   );
 }
-
-const clamp = (um: number) => Math.min(AXIS_UM.to, Math.max(AXIS_UM.from, um));
 
 /** Eggs, larvae on their yolk, and fry, along the foot of the ladder. */
 function Stages({

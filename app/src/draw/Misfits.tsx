@@ -1,3 +1,4 @@
+import { scaleLinear } from 'd3-scale';
 import Svg, { Circle, Line, Rect } from 'react-native-svg';
 import { useColours } from '../theme';
 
@@ -21,8 +22,7 @@ export function Misfits({
   off: readonly number[];
 }) {
   const c = useColours();
-  const y = (value: number) =>
-    HEIGHT / 2 - (Math.max(-EDGE, Math.min(EDGE, value)) / EDGE) * (HEIGHT / 2 - DOT - 1);
+  const y = scaleLinear([-EDGE, EDGE], [HEIGHT - DOT - 1, DOT + 1]).clamp(true);
   const step = Math.min(22, (width - 4 * DOT) / Math.max(1, off.length - 1));
   return (
     <Svg width={width} height={HEIGHT} role="img" aria-label={label}>

@@ -1,4 +1,6 @@
 import type { ByLight } from '@open-larder/catalogue';
+import { scaleLinear } from 'd3-scale';
+import { area } from 'd3-shape';
 import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Path, Rect, Text as SvgText } from 'react-native-svg';
@@ -19,8 +21,8 @@ const LIT: [number, number] = [8, 20];
 export function ReadyHours({ activity, label }: Props) {
   const c = useColours();
   const [width, setWidth] = useState(0);
-  const x = (hour: number) => 1 + (hour / 24) * (width - 2);
-  const y = (ready: number) => FLOOR - ready * (FLOOR - TOP - 4);
+  const x = scaleLinear([0, 24], [1, width - 1]);
+  const y = scaleLinear([0, 1], [FLOOR, TOP + 4]);
   const [dawn, dusk] = LIT;
   const steps: [number, number][] = [
     [0, activity.night],
@@ -32,7 +34,11 @@ export function ReadyHours({ activity, label }: Props) {
     [dusk + 1, activity.night],
     [24, activity.night],
   ];
-  const line = steps.map(([hour, ready]) => `L${x(hour)} ${y(ready)}`).join(' ');
+  const shape = area<[number, number]>(
+    ([hour]) => x(hour),
+    FLOOR,
+    ([, ready]) => y(ready),
+  )(steps);
   return (
     <View onLayout={(event) => setWidth(event.nativeEvent.layout.width)} style={{ height: HEIGHT }}>
       {width > 0 ? (
@@ -46,11 +52,7 @@ export function ReadyHours({ activity, label }: Props) {
             opacity={0.35}
           />
           <Rect x={x(dawn)} y={TOP} width={x(dusk) - x(dawn)} height={FLOOR - TOP} fill={c.day} />
-          <Path
-            d={`M${x(0)} ${FLOOR} ${line} L${x(24)} ${FLOOR} Z`}
-            fill={c.brine}
-            opacity={0.75}
-          />
+          <Path d={shape ?? ''} fill={c.brine} opacity={0.75} />
           {['dark', 'lit', 'dark'].map((says, at) => (
             <SvgText
               key={at}

@@ -1,5 +1,8 @@
-import Svg, { Circle, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
-import { FONTS, useColours } from '../theme';
+import { scaleLinear } from 'd3-scale';
+import { area, line } from 'd3-shape';
+import Svg, { Circle, Line, Path, Rect } from 'react-native-svg';
+import { useColours } from '../theme';
+import { Dates, Limit, Steps } from './axes';
 
 export interface WaterPoint {
   /** Days from today; before it below nothing. */
@@ -41,78 +44,37 @@ export function WaterRibbon({
   const c = useColours();
   const first = Math.min(0, ...past.map(({ day }) => day));
   const last = Math.max(7, ...ahead.map(({ day }) => day));
-  const top = niceTop(
-    Math.max(
-      5,
-      (capMgL ?? 0) * 1.15,
-      ...past.map(({ mgL }) => mgL),
-      ...tests.map(({ mgL }) => mgL),
-      ...ahead.map(({ mgL }) => mgL * 1.1),
-    ),
+  const highest = Math.max(
+    5,
+    (capMgL ?? 0) * 1.15,
+    ...past.map(({ mgL }) => mgL),
+    ...tests.map(({ mgL }) => mgL),
+    ...ahead.map(({ mgL }) => mgL * 1.1),
   );
-  const x = (day: number) => LEFT + ((day - first) / (last - first)) * (width - LEFT - 4);
-  const y = (mgL: number) => BOTTOM - (Math.min(mgL, top) / top) * (BOTTOM - TOP);
-  const line = past
-    .map(({ day, mgL }, at) => `${at === 0 ? 'M' : 'L'}${x(day)} ${y(mgL)}`)
-    .join(' ');
+  const x = scaleLinear([first, last], [LEFT, width - 4]);
+  const y = scaleLinear([0, highest], [BOTTOM, TOP]).nice(3).clamp(true);
+  const points = line<WaterPoint>(
+    ({ day }) => x(day),
+    ({ mgL }) => y(mgL),
+  );
   // Down at once on the day of a change, and up again from there.
-  const saw = ahead
-    .map(
-      ({ day, mgL, after }, at) =>
-        `${at === 0 ? 'M' : 'L'}${x(day)} ${y(mgL)} L${x(day)} ${y(after)}`,
-    )
-    .join(' ');
-  const band =
-    ahead.length > 1
-      ? `M${ahead.map(({ day, high }) => `${x(day)} ${y(high)}`).join(' L')} L${[...ahead]
-          .reverse()
-          .map(({ day, low }) => `${x(day)} ${y(low)}`)
-          .join(' L')} Z`
-      : '';
-  const steps = [0, top / 2, top];
+  const saw = ahead.flatMap(({ day, mgL, after }) => [
+    { day, mgL },
+    { day, mgL: after },
+  ]);
+  const band = area<Props['ahead'][number]>(
+    ({ day }) => x(day),
+    ({ low }) => y(low),
+    ({ high }) => y(high),
+  )(ahead.length > 1 ? ahead : []);
+  const across = { left: LEFT, width };
   return (
     <Svg width={width} height={HEIGHT} role="img" aria-label={label}>
-      {steps.map((step) => (
-        <SvgText
-          key={step}
-          x={LEFT - 4}
-          y={y(step) + 4}
-          textAnchor="end"
-          fontSize={12}
-          fontFamily={FONTS.text}
-          fill={c.ink2}
-        >
-          {String(Math.round(step))}
-        </SvgText>
-      ))}
-      {steps.map((step) => (
-        <Line key={step} x1={LEFT} x2={width} y1={y(step)} y2={y(step)} stroke={c.rule} />
-      ))}
+      <Steps steps={y.ticks(3)} y={y} {...across} labelOf={String} />
       {band ? <Path d={band} fill={c.brine} fillOpacity={0.5} /> : null}
-      {capMgL === null ? null : (
-        <>
-          <Line
-            x1={LEFT}
-            x2={width}
-            y1={y(capMgL)}
-            y2={y(capMgL)}
-            stroke={c.roe}
-            strokeWidth={2}
-            strokeDasharray="8 4"
-          />
-          <SvgText
-            x={LEFT + 4}
-            y={y(capMgL) - 5}
-            fontSize={12}
-            fontFamily={FONTS.text}
-            fill={c.ink}
-          >
-            {capSays}
-          </SvgText>
-        </>
-      )}
-      {line ? <Path d={line} fill="none" stroke={c.ink2} strokeWidth={2} /> : null}
-      {saw ? <Path d={saw} fill="none" stroke={c.ink} strokeWidth={2.5} /> : null}
+      {capMgL === null ? null : <Limit at={capMgL} says={capSays} y={y} {...across} />}
+      <Path d={points(past) ?? ''} fill="none" stroke={c.ink2} strokeWidth={2} />
+      <Path d={points(saw) ?? ''} fill="none" stroke={c.ink} strokeWidth={2.5} />
       {tests.map(({ day, mgL, odd }) => (
         <Circle
           key={`${day} ${mgL}`}
@@ -145,25 +107,7 @@ export function WaterRibbon({
           strokeDasharray={day < 0 ? '6 4 6' : undefined}
         />
       ))}
-      {dates.map(({ day, says }) => (
-        <SvgText
-          key={day}
-          x={Math.min(width - 18, Math.max(LEFT + 8, x(day)))}
-          y={BOTTOM + 34}
-          textAnchor="middle"
-          fontSize={12}
-          fontFamily={FONTS.text}
-          fill={c.ink2}
-        >
-          {says}
-        </SvgText>
-      ))}
+      <Dates dates={dates} x={x} at={BOTTOM + 34} {...across} />
     </Svg>
   );
-}
-
-/** The next round figure above. */
-function niceTop(value: number): number {
-  const step = 10 ** Math.floor(Math.log10(value));
-  return [1, 1.5, 2, 3, 4, 5, 8, 10].map((of) => of * step).find((of) => of >= value)!;
 }
