@@ -6,7 +6,6 @@ import express, { Router, type Express, type Request } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import type { Sequelize } from 'sequelize';
-import swaggerUi from 'swagger-ui-express';
 import { catalogueRoutes } from './catalogue/routes';
 import type { Clock } from './clock';
 import { Scope, type DatabaseWatch } from './db';
@@ -20,6 +19,7 @@ import { feedingRoutes } from './feeding/routes';
 import { foodRoutes } from './food/routes';
 import { groupRoutes } from './group/routes';
 import { householdRoutes } from './household/routes';
+import { addressPages } from './http/docs';
 import { formatErrors, unknownRoute } from './http/errors';
 import { mount, type Handlers } from './http/mount';
 import { NulError, ProblemError } from './http/problems';
@@ -28,7 +28,6 @@ import { larderRoutes } from './larder/routes';
 import { requestLog } from './log';
 import { lookRoutes } from './look/routes';
 import { momentRoutes } from './moment/routes';
-import { openApi } from './openapi';
 import { recipeRoutes } from './recipe/routes';
 import { recordsRoutes } from './records/routes';
 import { roundRoutes } from './round/routes';
@@ -64,12 +63,6 @@ const BODY_LIMIT = 256 * 1024;
 /** Whole tables come in one piece, since they are taken in whole or not at all; and so do pictures. */
 const TABLE_LIMIT = 5 * 1024 * 1024;
 const YEAR_S = 31_536_000;
-/** The page of addresses in plain dress: no banner of the package that draws it. */
-const DOCS_PAGE = {
-  customSiteTitle: 'Open Larder: addresses',
-  customCss: '.swagger-ui .topbar { display: none }',
-};
-
 export function createApp(parts: AppParts): Express {
   const { db, catalogue, clock, log, webDir, householdOf, watch } = parts;
   const app = express();
@@ -78,8 +71,7 @@ export function createApp(parts: AppParts): Express {
   app.use(securityHeaders());
   app.use(refuseForeignHosts);
   app.use(compression());
-  app.get('/api/docs/openapi.json', (_request, response) => void response.json(openApi()));
-  app.use('/api/docs', swaggerUi.serve, swaggerUi.setup(openApi(), DOCS_PAGE));
+  app.use('/api/docs', addressPages());
   app.use('/api', (_request, response, next) => {
     response.setHeader(TIME_HEADER, clock.now().toISOString());
     next();

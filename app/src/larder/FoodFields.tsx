@@ -124,7 +124,7 @@ export function FoodFields({ control }: Props) {
           {number('plantShare', 'Plant share', '%')}
         </View>
       </View>
-      <Text variant="strong">What your hand deals</Text>
+      <Text variant="strong">How you measure it</Text>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
         <View style={{ flexBasis: 130, flexGrow: 1 }}>
           {text('unit.name', 'One', 'pinch, pellet, cube')}

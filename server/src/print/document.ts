@@ -1,5 +1,4 @@
 import { createRequire } from 'node:module';
-import pdfmake from 'pdfmake';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
 
 export const INK = '#122e3b';
@@ -12,14 +11,21 @@ const FONTS = {
   title: '@expo-google-fonts/bricolage-grotesque/700Bold/BricolageGrotesque_700Bold.ttf',
   text: '@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf',
 };
-pdfmake.setFonts(
-  Object.fromEntries(
-    Object.entries(FONTS).map(([name, file]) => [name, { normal: require.resolve(file) }]),
-  ),
-);
-// A document holds words of keepers: it reads our fonts and nothing else.
-pdfmake.setUrlAccessPolicy(() => false);
-pdfmake.setLocalAccessPolicy((path) => /\.ttf$/.test(path));
+
+/** The package that lays out is large, and few days print: it is loaded with the first sheet. */
+async function layout() {
+  const { default: pdfmake } = await import('pdfmake');
+  pdfmake.setFonts(
+    Object.fromEntries(
+      Object.entries(FONTS).map(([name, file]) => [name, { normal: require.resolve(file) }]),
+    ),
+  );
+  // A document holds words of keepers: it reads our fonts and nothing else.
+  pdfmake.setUrlAccessPolicy(() => false);
+  pdfmake.setLocalAccessPolicy((path) => /\.ttf$/.test(path));
+  return pdfmake;
+}
+let loaded: ReturnType<typeof layout> | null = null;
 
 /** What is on a page, without its fonts. */
 export type Sheet = Omit<TDocumentDefinitions, 'defaultStyle' | 'footer'> & {
@@ -80,7 +86,10 @@ export async function print({
   ...sheet
 }: Sheet): Promise<{ pdf: Uint8Array; pages: number }> {
   let pages = 0;
-  const pdf = await pdfmake
+  loaded ??= layout();
+  const pdf = await (
+    await loaded
+  )
     .createPdf({
       ...sheet,
       defaultStyle: { font: 'text', fontSize: size, color: INK, lineHeight: 1.1 },
