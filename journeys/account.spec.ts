@@ -94,7 +94,7 @@ test('a trial is planned with the fish that it takes, measured, and ended with n
   ).toBeVisible();
 });
 
-test('what was decided stands with what it led to, and a story fits on a page', async ({
+test('what was decided stands with what it led to, and a summary fits on a page', async ({
   page,
   demo,
 }) => {
@@ -112,9 +112,11 @@ test('what was decided stands with what it led to, and a story fits on a page', 
   await page.goto(`${demo.url}/tanks`);
   const { items } = await (await page.request.get(`${demo.url}/api/tanks`)).json();
   await page.goto(`${demo.url}/tanks/${items[0].id}`);
-  const story = await saved(page, () => page.getByRole('button', { name: 'Its story' }).click());
-  expect(story.name).toMatch(/-story\.pdf$/);
-  expect(story.bytes.subarray(0, 5).toString()).toBe('%PDF-');
+  const summary = await saved(page, () =>
+    page.getByRole('button', { name: 'Print a summary' }).click(),
+  );
+  expect(summary.name).toMatch(/-summary\.pdf$/);
+  expect(summary.bytes.subarray(0, 5).toString()).toBe('%PDF-');
   await page.goto(`${demo.url}/tables`);
   const log = await saved(page, () =>
     page.getByRole('button', { name: 'Save cultures as CSV' }).click(),

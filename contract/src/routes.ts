@@ -479,12 +479,12 @@ export const routes = {
     params: z.object({ log: logName }),
     response: exportedTable,
   }),
-  printGroupStory: route('printGroupStory', {
+  printGroupSummary: route('printGroupSummary', {
     summary: 'All that became of a group, on one page, to print',
     params: byId,
     response: printed,
   }),
-  printTankStory: route('printTankStory', {
+  printTankSummary: route('printTankSummary', {
     summary: 'All that became of a tank, on one page, to print',
     params: byId,
     response: printed,

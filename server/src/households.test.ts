@@ -482,11 +482,11 @@ const PROBES: Record<RouteName, Probe> = {
       expect((await theirs().get(`/api/logs/${log}`).expect(200)).body.text).not.toContain(name);
     }
   },
-  printGroupStory: async () => {
-    await theirs().get(`/api/groups/${ours.group.id}/story`).expect(404);
+  printGroupSummary: async () => {
+    await theirs().get(`/api/groups/${ours.group.id}/summary`).expect(404);
   },
-  printTankStory: async () => {
-    await theirs().get(`/api/tanks/${ours.tank.id}/story`).expect(404);
+  printTankSummary: async () => {
+    await theirs().get(`/api/tanks/${ours.tank.id}/summary`).expect(404);
   },
   undoAnswer: finds404(
     'post',

@@ -3,7 +3,7 @@ import { stateOn, type LifeEvent } from '@open-larder/core/group';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { lazyForm } from '../forms/lazyForm';
-import { usePrintStory } from '../table/usePrintStory';
+import { usePrintSummary } from '../table/usePrintSummary';
 import { api, useNow, useFormat, type AppData, latest } from '../store';
 import { Button, DateField, ErrorLine, History, Sheet, Text, useToast, Waiting } from '../ui';
 import { formatEvent, formatSize } from './labels';
@@ -18,7 +18,7 @@ export function LifeCard({ group, data }: { group: Group; data: AppData }) {
   const [chosen, setChosen] = useState<LifeEventRow | null>(null);
   const [correcting, setCorrecting] = useState<LifeEventRow | null>(null);
   const names = namesIn(data);
-  const print = usePrintStory();
+  const print = usePrintSummary();
   if (!events) return <Waiting of={{ error, refetch }} rows={3} height={52} />;
   return (
     <View style={{ gap: 8 }}>

@@ -15,7 +15,7 @@ import { api, useNow, useFormat, type AppData } from '../store';
 import { useColours, useWide } from '../theme';
 import { Button, Card, Empty, ListRow, Text, useToast, WhyLink } from '../ui';
 import { formatSize } from '../group/labels';
-import { usePrintStory } from '../table/usePrintStory';
+import { usePrintSummary } from '../table/usePrintSummary';
 import { FoodCost } from '../larder/FoodCost';
 import { TogetherCard } from '../together/TogetherCard';
 import { StandingFood } from './StandingFood';
@@ -31,7 +31,7 @@ export function TankDetail({ tank, data }: { tank: Tank; data: AppData }) {
   const wide = useWide();
   const now = useNow();
   const putAway = usePutAway(tank);
-  const print = usePrintStory();
+  const print = usePrintSummary();
   const groups = data.groupsIn.get(tank.id) ?? [];
   const round = useMemo(
     () => compileRound(onlyTank(data.house, tank.id), now.day),
@@ -122,7 +122,7 @@ export function TankDetail({ tank, data }: { tank: Tank; data: AppData }) {
             onPress={() => router.push(`/tanks/${tank.id}/play`)}
           />
         ) : null}
-        <Button label="Its story" onPress={() => print('tank', tank.id)} />
+        <Button label="Print a summary" onPress={() => print('tank', tank.id)} />
         <Button
           label="Water"
           icon={<Droplet size={18} color={colours.ink} />}

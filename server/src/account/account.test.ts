@@ -16,7 +16,7 @@ import {
   smallHouse,
 } from '../testing/samples';
 import { startTestServer, type TestServer } from '../testing/testServer';
-import { partsWithin, storySheet } from './story';
+import { partsWithin, summarySheet } from './summarySheet';
 import { pagesIn } from '../testing/pdf';
 
 let server: TestServer;
@@ -164,7 +164,7 @@ const pagesOf = async (path: string) => {
   return { ...body, pages: pagesIn(body.base64).length };
 };
 
-describe('a story', () => {
+describe('a summary', () => {
   it('of a group with all that happened is one page', async () => {
     await measure('2026-03-02', [3.1, 3.2, 3.3]);
     await measure('2026-03-09', [3.4, 3.5, 3.6]);
@@ -176,28 +176,28 @@ describe('a story', () => {
     const trial = sampleTrial(house.group.id, sibling.id);
     await house.ask.post('/api/trials').send(trial).expect(201);
     await house.ask.post('/api/ratings').send(sampleRating(house)).expect(201);
-    const { fileName, pages } = await pagesOf(`/api/groups/${house.group.id}/story`);
-    expect(fileName).toBe('danios-story.pdf');
+    const { fileName, pages } = await pagesOf(`/api/groups/${house.group.id}/summary`);
+    expect(fileName).toBe('danios-summary.pdf');
     expect(pages).toBe(1);
   });
 
   it('of a tank with its water is one page, of an empty one too', async () => {
     await water({ day: '2026-03-02', nitrate: 10 });
     await water({ day: '2026-03-08', nitrate: 60 });
-    expect((await pagesOf(`/api/tanks/${house.tank.id}/story`)).pages).toBe(1);
+    expect((await pagesOf(`/api/tanks/${house.tank.id}/summary`)).pages).toBe(1);
     const empty = sampleTank({ name: 'Nobody «here»' });
     await house.ask.post('/api/tanks').send(empty).expect(201);
-    const { fileName } = await pagesOf(`/api/tanks/${empty.id}/story`);
-    expect(fileName).toBe('nobody-here-story.pdf');
+    const { fileName } = await pagesOf(`/api/tanks/${empty.id}/summary`);
+    expect(fileName).toBe('nobody-here-summary.pdf');
   });
 
   it('of nobody is not found', async () => {
-    await house.ask.get(`/api/groups/${uuidv7()}/story`).expect(404);
-    await house.ask.get(`/api/tanks/${uuidv7()}/story`).expect(404);
+    await house.ask.get(`/api/groups/${uuidv7()}/summary`).expect(404);
+    await house.ask.get(`/api/tanks/${uuidv7()}/summary`).expect(404);
   });
 });
 
-describe('the parts of a story', () => {
+describe('the parts of a summary', () => {
   const part = (head: string, count: number) => ({
     head,
     lines: Array.from({ length: count }, (_, at) => `${head} ${at}, as it happened`),
@@ -212,8 +212,8 @@ describe('the parts of a story', () => {
   });
 
   it('fit a page whatever happened, in letters that can be read', async () => {
-    const story = { title: 'A name', about: 'of long', curve: null };
-    const sheet = await storySheet({ ...story, parts: [part('a', 2000), part('b', 900)] });
+    const summary = { title: 'A name', about: 'of long', curve: null };
+    const sheet = await summarySheet({ ...summary, parts: [part('a', 2000), part('b', 900)] });
     expect(pagesIn(Buffer.from(sheet).toString('base64'))).toHaveLength(1);
   });
 });

@@ -4,12 +4,12 @@ import { readHouse } from '../round/house';
 import { accountIn } from './account';
 import { accountCsv } from './csv';
 import { logCsv } from './log';
-import { storySheet, type Story } from './story';
-import { groupStory, tankStory } from './summaries';
+import { summarySheet, type Summary } from './summarySheet';
+import { groupSummary, tankSummary } from './summaries';
 
-const printed = async (story: Story) => ({
-  fileName: `${(story.title.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? []).join('-')}-story.pdf`,
-  base64: Buffer.from(await storySheet(story)).toString('base64'),
+const printed = async (summary: Summary) => ({
+  fileName: `${(summary.title.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? []).join('-')}-summary.pdf`,
+  base64: Buffer.from(await summarySheet(summary)).toString('base64'),
 });
 
 export const accountRoutes = {
@@ -40,17 +40,17 @@ export const accountRoutes = {
     };
   },
 
-  async printGroupStory({ params }, { scope, catalogue, clock }) {
+  async printGroupSummary({ params }, { scope, catalogue, clock }) {
     const household = await readHouse(scope, catalogue);
     const { currency } = await readHousehold(scope);
     const today = await todayOf(scope, clock);
-    return printed(await groupStory(scope, params.id, { household, today, currency }));
+    return printed(await groupSummary(scope, params.id, { household, today, currency }));
   },
 
-  async printTankStory({ params }, { scope, catalogue, clock }) {
+  async printTankSummary({ params }, { scope, catalogue, clock }) {
     const household = await readHouse(scope, catalogue);
     const { currency } = await readHousehold(scope);
     const today = await todayOf(scope, clock);
-    return printed(await tankStory(scope, params.id, { household, today, currency }));
+    return printed(await tankSummary(scope, params.id, { household, today, currency }));
   },
 } satisfies Partial<Handlers>;

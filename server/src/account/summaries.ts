@@ -14,7 +14,7 @@ import type { HouseholdSnapshot } from '../round/house';
 import { trialRow, trials } from '../trial/store';
 import { listEvents } from '../water/store';
 import { accountIn } from './account';
-import type { Dot, Story } from './story';
+import type { Dot, Summary } from './summarySheet';
 import {
   byFood,
   fish,
@@ -29,18 +29,22 @@ import {
   formatTrial,
 } from './labels';
 
-/** So far back a story shows of food, water and costs. */
+/** So far back a summary shows of food, water and costs. */
 const SPAN_DAYS = 365;
 const MAX = 500;
 
-interface Told {
+interface SummaryContext {
   household: HouseholdSnapshot;
   today: string;
   currency: string;
 }
 
 /** All that became of a group. @throws ProblemError 404 where there is no such group */
-export async function groupStory(scope: Scope, id: string, report: Told): Promise<Story> {
+export async function groupSummary(
+  scope: Scope,
+  id: string,
+  report: SummaryContext,
+): Promise<Summary> {
   const { household, today } = report;
   const life = household.history.lives.find(({ row }) => row.id === id);
   if (!life) throw notFound('This group');
@@ -142,7 +146,11 @@ export async function groupStory(scope: Scope, id: string, report: Told): Promis
 }
 
 /** All that became of a tank. @throws ProblemError 404 where there is no such tank */
-export async function tankStory(scope: Scope, id: string, report: Told): Promise<Story> {
+export async function tankSummary(
+  scope: Scope,
+  id: string,
+  report: SummaryContext,
+): Promise<Summary> {
   const { household, today } = report;
   const tank = household.tanksOn(today).find((one) => one.id === id);
   if (!tank) throw notFound('This tank');
@@ -238,7 +246,7 @@ export async function tankStory(scope: Scope, id: string, report: Told): Promise
   };
 }
 
-async function readPast(scope: Scope, { household, today }: Told) {
+async function readPast(scope: Scope, { household, today }: SummaryContext) {
   const from = addDays(today, -SPAN_DAYS);
   const span = { from, to: today };
   const [account, ratings, water, answers, allTrials] = await Promise.all([

@@ -63,8 +63,8 @@ describe('what is printed for a household on US units', () => {
     const sheets = [
       '/api/round/2026-03-10/sheet',
       `/api/tanks/${tank.id}/week-sheet`,
-      `/api/tanks/${tank.id}/story`,
-      `/api/groups/${group.id}/story`,
+      `/api/tanks/${tank.id}/summary`,
+      `/api/groups/${group.id}/summary`,
       `/api/broods/${brood.id}/card`,
       `/api/lots/${lot.id}/labels?copies=1`,
     ];

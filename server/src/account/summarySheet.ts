@@ -14,7 +14,7 @@ const SETTINGS = [
 ];
 
 /** A page of a life: parts under heads, and lengths as they were measured. */
-export interface Story {
+export interface Summary {
   title: string;
   /** Under the title: what it is. */
   about: string;
@@ -39,21 +39,21 @@ export interface Dot {
 }
 
 /**
- * A story on one page. Where even the smallest letters do not hold it all, the longest parts lose their
+ * A summary on one page. Where even the smallest letters do not hold it all, the longest parts lose their
  * oldest lines, and say so.
  * @returns a PDF of one page
  */
-export const storySheet = (story: Story): Promise<Uint8Array> =>
+export const summarySheet = (summary: Summary): Promise<Uint8Array> =>
   printFitting(SETTINGS, ({ size, max }) => ({
-    info: { title: story.title },
+    info: { title: summary.title },
     pageSize: 'A4',
     pageMargins: EDGE,
     size,
     content: [
-      titleLine(story.title, WIDTH, 24),
-      { text: story.about, fontSize: 10, color: QUIET, marginBottom: 6 },
-      ...(story.curve && story.curve.points.length > 1 ? [drawCurve(story.curve)] : []),
-      ...partsWithin(story.parts, max).map(({ head, lines }): Content => [
+      titleLine(summary.title, WIDTH, 24),
+      { text: summary.about, fontSize: 10, color: QUIET, marginBottom: 6 },
+      ...(summary.curve && summary.curve.points.length > 1 ? [drawCurve(summary.curve)] : []),
+      ...partsWithin(summary.parts, max).map(({ head, lines }): Content => [
         { text: head, font: 'title', fontSize: size * 1.15, marginTop: size * 0.5 },
         ...lines,
       ]),
@@ -61,7 +61,7 @@ export const storySheet = (story: Story): Promise<Uint8Array> =>
   }));
 
 /** The parts that say something, none of more lines than may be: the newest come first and are kept. */
-export const partsWithin = (parts: Story['parts'], max: number): Story['parts'] =>
+export const partsWithin = (parts: Summary['parts'], max: number): Summary['parts'] =>
   parts
     .filter(({ lines }) => lines.length > 0)
     .map(({ head, lines }) => ({
@@ -72,7 +72,7 @@ export const partsWithin = (parts: Story['parts'], max: number): Story['parts'] 
           : [...lines.slice(0, max - 1), `and ${lines.length - max + 1} more, in the app`],
     }));
 
-function drawCurve({ head, unit, ends, points, cap }: NonNullable<Story['curve']>): Content {
+function drawCurve({ head, unit, ends, points, cap }: NonNullable<Summary['curve']>): Content {
   const { left, height, foot } = CURVE;
   const top = CURVE.head;
   const last = Math.max(1, points.at(-1)!.day);
