@@ -45,7 +45,8 @@ const refill = z.object({
   tdsMgL: between(0, 20_000, 'its dissolved solids in mg/L').nullable(),
 });
 
-const water = z.object({
+/** How a tank's water is changed. */
+export const waterPlan = z.object({
   share: between(0.01, 1, 'the share of the water that is changed'),
   everyDays: between(1, 90, 'days between changes').int('count whole days'),
   sourceMgL: between(0, 200, 'nitrate of the new water in mg/L'),
@@ -69,7 +70,7 @@ const fields = z.object({
   feedingStyle: feedingStyle.nullable(),
   fasts: z.array(fast).max(60, 'keep it under 60 fasts'),
   /** How the water is changed; null if not said. */
-  water: water.nullable(),
+  water: waterPlan.nullable(),
 });
 
 const dietOf = dietFields.extend({ groupId: id, version: z.int().min(0) });

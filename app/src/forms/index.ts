@@ -22,5 +22,6 @@ export { RecipesScreen } from '../recipe/RecipesScreen';
 export { CopySpeciesScreen } from '../species/CopySpeciesScreen';
 export { EditSpeciesScreen } from '../species/EditSpeciesScreen';
 export { EditTankScreen } from '../tank/EditTankScreen';
+export { RhythmSheet } from '../water/RhythmSheet';
 export { TestSheet } from '../water/TestSheet';
 export { NewTankScreen } from '../tank/NewTankScreen';

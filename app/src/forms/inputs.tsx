@@ -83,7 +83,8 @@ export function ListInput<V extends FieldValues>({
   control,
   name,
   label,
-}: Bound<V> & { label: string }) {
+  hint = 'Commas between.',
+}: Bound<V> & { label: string; hint?: string }) {
   return (
     <Controller
       control={control}
@@ -91,7 +92,7 @@ export function ListInput<V extends FieldValues>({
       render={({ field, fieldState }) => (
         <Field
           label={label}
-          hint="Commas between."
+          hint={hint}
           value={(field.value as string[]).join(', ')}
           onChange={(text) => field.onChange(text === '' ? [] : text.split(/,\s?/))}
           onBlur={() =>

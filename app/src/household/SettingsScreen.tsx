@@ -5,18 +5,8 @@ import { Linking, View } from 'react-native';
 import type { z } from 'zod';
 import { api } from '../store';
 import { useWide } from '../theme';
-import { StepperInput, TextInput } from '../forms/inputs';
-import {
-  Button,
-  Choice,
-  Field,
-  Screen,
-  StaleNotice,
-  Text,
-  useSave,
-  useToast,
-  Waiting,
-} from '../ui';
+import { FormFields, type FormField } from '../forms/FormFields';
+import { Button, Field, Screen, StaleNotice, Text, useSave, useToast, Waiting } from '../ui';
 import { DeviceChoices } from './DeviceChoices';
 import { Moments } from './Moments';
 
@@ -43,11 +33,85 @@ function NarrowMoments() {
   return useWide() ? null : <Moments />;
 }
 
+type Values = z.infer<typeof householdEdit>;
+
+const UNITS_AND_CLOCK: FormField<Values>[] = [
+  { name: 'name', label: 'Name of the house', as: 'text' },
+  {
+    name: 'units',
+    label: 'Lengths, volumes and masses',
+    hint: 'Any number can be typed with its own unit: «1 1/2 in», «20 gal», «78F».',
+    as: 'choice',
+    options: [
+      { value: 'metric', label: 'cm, L, g' },
+      { value: 'us', label: 'in, gal, oz' },
+    ],
+  },
+  {
+    name: 'temperature',
+    label: 'Temperature',
+    as: 'choice',
+    options: [
+      { value: 'C', label: '°C' },
+      { value: 'F', label: '°F' },
+    ],
+  },
+  {
+    name: 'hardness',
+    label: 'Hardness',
+    as: 'choice',
+    options: [
+      { value: 'dGH', label: 'dGH' },
+      { value: 'ppm', label: 'ppm' },
+    ],
+  },
+  {
+    name: 'clock',
+    label: 'Clock',
+    as: 'choice',
+    options: [
+      { value: '24', label: '18:30' },
+      { value: '12', label: '6:30 pm' },
+    ],
+  },
+  {
+    name: 'weekStart',
+    label: 'The week begins on',
+    as: 'choice',
+    options: [
+      { value: 1, label: 'Monday' },
+      { value: 7, label: 'Sunday' },
+    ],
+  },
+];
+const REST: FormField<Values>[] = [
+  {
+    name: 'deliveryDays',
+    label: 'Days until a parcel comes',
+    as: 'stepper',
+    step: 1,
+    min: 0,
+    max: 60,
+  },
+  {
+    name: 'phrases',
+    label: 'Quick phrases for notes',
+    hint: 'What you note most on a round, with commas between: «begging, hid at first».',
+    as: 'list',
+  },
+  {
+    name: 'timeZone',
+    label: 'Time zone',
+    hint: 'Region/City, such as Europe/Berlin. Days and moments follow its clock.',
+    as: 'text',
+  },
+];
+
 function HouseholdForm({ household }: { household: HouseholdSettings }) {
   const toast = useToast();
   const [edit] = api.useEditHouseholdMutation();
   const { id: _, ...values } = household;
-  const form = useForm<z.infer<typeof householdEdit>>({
+  const form = useForm<Values>({
     resolver: zodResolver(householdEdit),
     values,
     resetOptions: { keepDirtyValues: true },
@@ -77,83 +141,7 @@ function HouseholdForm({ household }: { household: HouseholdSettings }) {
           form.reset(theirs, { keepDirtyValues: false })
         }
       />
-      <TextInput control={control} name="name" label="Name of the house" />
-      <Controller
-        control={control}
-        name="units"
-        render={({ field }) => (
-          <Choice
-            label="Lengths, volumes and masses"
-            value={field.value}
-            onChange={field.onChange}
-            options={[
-              { value: 'metric', label: 'cm, L, g' },
-              { value: 'us', label: 'in, gal, oz' },
-            ]}
-            hint="Any number can be typed with its own unit: «1 1/2 in», «20 gal», «78F»."
-          />
-        )}
-      />
-      <Controller
-        control={control}
-        name="temperature"
-        render={({ field }) => (
-          <Choice
-            label="Temperature"
-            value={field.value}
-            onChange={field.onChange}
-            options={[
-              { value: 'C', label: '°C' },
-              { value: 'F', label: '°F' },
-            ]}
-          />
-        )}
-      />
-      <Controller
-        control={control}
-        name="hardness"
-        render={({ field }) => (
-          <Choice
-            label="Hardness"
-            value={field.value}
-            onChange={field.onChange}
-            options={[
-              { value: 'dGH', label: 'dGH' },
-              { value: 'ppm', label: 'ppm' },
-            ]}
-          />
-        )}
-      />
-      <Controller
-        control={control}
-        name="clock"
-        render={({ field }) => (
-          <Choice
-            label="Clock"
-            value={field.value}
-            onChange={field.onChange}
-            options={[
-              { value: '24', label: '18:30' },
-              { value: '12', label: '6:30 pm' },
-            ]}
-          />
-        )}
-      />
-      <Controller
-        control={control}
-        name="weekStart"
-        render={({ field }) => (
-          <Choice
-            label="The week begins on"
-            value={field.value}
-            onChange={field.onChange}
-            options={[
-              { value: 1, label: 'Monday' },
-              { value: 7, label: 'Sunday' },
-            ]}
-          />
-        )}
-      />
+      <FormFields control={control} fields={UNITS_AND_CLOCK} />
       <Controller
         control={control}
         name="currency"
@@ -167,34 +155,7 @@ function HouseholdForm({ household }: { household: HouseholdSettings }) {
           />
         )}
       />
-      <StepperInput
-        control={control}
-        name="deliveryDays"
-        label="Days until a parcel comes"
-        step={1}
-        min={0}
-        max={60}
-      />
-      <Controller
-        control={control}
-        name="phrases"
-        render={({ field }) => (
-          <Field
-            label="Quick phrases for notes"
-            value={field.value.join(', ')}
-            onChange={(text) => field.onChange(text.split(/,\s*/))}
-            onBlur={() => field.onChange(field.value.map((one) => one.trim()).filter(Boolean))}
-            fieldError={errors.phrases?.message ?? errors.phrases?.find?.((one) => one)?.message}
-            hint="What you note most on a round, with commas between: «begging, hid at first»."
-          />
-        )}
-      />
-      <TextInput
-        control={control}
-        name="timeZone"
-        label="Time zone"
-        hint="Region/City, such as Europe/Berlin. Days and moments follow its clock."
-      />
+      <FormFields control={control} fields={REST} />
       <Button variant="primary" label="Save" onPress={() => submit()} />
     </View>
   );

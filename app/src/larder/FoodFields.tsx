@@ -6,13 +6,11 @@ import {
   type FoodForm,
 } from '@open-larder/catalogue';
 import type { FoodFields as Fields } from '@open-larder/contract';
-import { Controller, useController, useWatch, type Control, type FieldPath } from 'react-hook-form';
-import { View } from 'react-native';
+import { useController, useWatch, type Control } from 'react-hook-form';
 import { FoodSign } from '../draw/FoodSign';
-import { useFormat } from '../store';
-import { NumberInput, PickerInput, TextInput } from '../forms/inputs';
-import { PERCENT } from '../forms/percent';
-import { Choice, Text } from '../ui';
+import { FormFields, type FormField, type FormRow } from '../forms/FormFields';
+import { PickerInput } from '../forms/inputs';
+import { Text } from '../ui';
 import { KeepingFields } from './KeepingFields';
 import { LabelReader } from './LabelReader';
 
@@ -33,13 +31,55 @@ const FAMILY_NAMES: Record<FoodFamily, string> = {
   jelly: 'jelly: gels',
   mortar: 'mortar: powders and mixes',
 };
-const PARTS = [
-  ['protein', 'Protein'],
-  ['fat', 'Fat'],
-  ['fibre', 'Fibre'],
-  ['ash', 'Ash'],
-  ['moisture', 'Moisture'],
-] as const;
+const WHAT: FormField<FoodValues>[] = [
+  { name: 'name', label: 'Name', as: 'text' },
+  {
+    name: 'kind',
+    label: 'Kind',
+    as: 'choice',
+    options: FOOD_KINDS.map((kind) => ({ value: kind, label: kind })),
+  },
+];
+const IN_WATER: FormField<FoodValues>[] = [
+  {
+    name: 'form',
+    label: 'In the water it',
+    as: 'choice',
+    options: FOOD_FORMS.map((form) => ({ value: form, label: FORM_WORDS[form] })),
+  },
+];
+const MAKE_UP: FormRow<FoodValues>[] = [
+  [
+    { name: 'composition.protein', label: 'Protein', as: 'percent' },
+    { name: 'composition.fat', label: 'Fat', as: 'percent' },
+    { name: 'composition.fibre', label: 'Fibre', as: 'percent' },
+    { name: 'composition.ash', label: 'Ash', as: 'percent' },
+    { name: 'composition.moisture', label: 'Moisture', as: 'percent' },
+    { name: 'plantShare', label: 'Plant share', as: 'percent' },
+  ],
+];
+
+const MEASURED_IN: FormRow<FoodValues>[] = [
+  [
+    { name: 'unit.name', label: 'One', hint: 'pinch, pellet, cube', as: 'text' },
+    { name: 'unit.plural', label: 'Several', hint: 'pinches, pellets, cubes', as: 'text' },
+  ],
+  {
+    name: 'unit.massG',
+    label: 'One weighs',
+    hint: 'Your guess, until you weigh some.',
+    as: 'measure',
+    measure: 'mass',
+    decimals: 5,
+  },
+  {
+    name: 'unit.step',
+    label: 'Smallest part you can measure',
+    hint: '0.25 for a quarter cube, 1 for pellets.',
+    as: 'number',
+    unit: 'of one',
+  },
+];
 
 /** Reads a pasted label into the fields of the make-up. */
 function LabelOf({ control }: Props) {
@@ -54,42 +94,9 @@ interface Props {
 
 /** What a food is: its kind, make-up and serving unit. Percentages on the label are as fed. */
 export function FoodFields({ control }: Props) {
-  const format = useFormat();
-  const number = (name: FieldPath<FoodValues>, label: string, unit: string, hint?: string) => (
-    <NumberInput
-      control={control}
-      name={name}
-      label={label}
-      unit={unit}
-      scale={
-        unit === '%'
-          ? PERCENT
-          : unit === format.scale('mass').unit
-            ? format.scale('mass')
-            : undefined
-      }
-      decimals={unit === '%' ? 2 : 5}
-      hint={hint}
-    />
-  );
-  const text = (name: FieldPath<FoodValues>, label: string, hint?: string) => (
-    <TextInput control={control} name={name} label={label} hint={hint} />
-  );
   return (
     <>
-      {text('name', 'Name')}
-      <Controller
-        control={control}
-        name="kind"
-        render={({ field }) => (
-          <Choice
-            label="Kind"
-            value={field.value}
-            onChange={field.onChange}
-            options={FOOD_KINDS.map((kind) => ({ value: kind, label: kind }))}
-          />
-        )}
-      />
+      <FormFields control={control} fields={WHAT} />
       <PickerInput
         control={control}
         name="family"
@@ -100,51 +107,12 @@ export function FoodFields({ control }: Props) {
           lead: <FoodSign family={family} />,
         }))}
       />
-      <Controller
-        control={control}
-        name="form"
-        render={({ field }) => (
-          <Choice
-            label="In the water it"
-            value={field.value}
-            onChange={field.onChange}
-            options={FOOD_FORMS.map((form) => ({ value: form, label: FORM_WORDS[form] }))}
-          />
-        )}
-      />
+      <FormFields control={control} fields={IN_WATER} />
       <Text variant="strong">Make-up, as on the label</Text>
       <LabelOf control={control} />
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
-        {PARTS.map(([part, label]) => (
-          <View key={part} style={{ flexBasis: 130, flexGrow: 1 }}>
-            {number(`composition.${part}`, label, '%')}
-          </View>
-        ))}
-        <View style={{ flexBasis: 130, flexGrow: 1 }}>
-          {number('plantShare', 'Plant share', '%')}
-        </View>
-      </View>
+      <FormFields control={control} fields={MAKE_UP} />
       <Text variant="strong">How you measure it</Text>
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
-        <View style={{ flexBasis: 130, flexGrow: 1 }}>
-          {text('unit.name', 'One', 'pinch, pellet, cube')}
-        </View>
-        <View style={{ flexBasis: 130, flexGrow: 1 }}>
-          {text('unit.plural', 'Several', 'pinches, pellets, cubes')}
-        </View>
-      </View>
-      {number(
-        'unit.massG',
-        'One weighs',
-        format.scale('mass').unit,
-        'Your guess, until you weigh some.',
-      )}
-      {number(
-        'unit.step',
-        'Smallest part you can measure',
-        'of one',
-        '0.25 for a quarter cube, 1 for pellets.',
-      )}
+      <FormFields control={control} fields={MEASURED_IN} />
       <KeepingFields control={control} />
     </>
   );

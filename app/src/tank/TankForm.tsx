@@ -1,22 +1,13 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { tankEdit, type Tank } from '@open-larder/contract';
 import { furnishingOf, TANK_KINDS, TANK_SHAPES, waterLitres } from '@open-larder/core/tank';
-import type { Measure } from '@open-larder/core/units';
 import { useState } from 'react';
 import { Controller, useForm, useWatch, type Control } from 'react-hook-form';
 import { View } from 'react-native';
 import type { z } from 'zod';
 import { useFormat } from '../store';
-import {
-  ChoiceInput,
-  DateInput,
-  MeasureInput,
-  NumberInput,
-  PickerInput,
-  StepperInput,
-  TextInput,
-  TimeInput,
-} from '../forms/inputs';
+import { FormFields, type FormField, type FormRow } from '../forms/FormFields';
+import { MeasureInput } from '../forms/inputs';
 import {
   Button,
   Choice,
@@ -62,6 +53,65 @@ const FIELDS = {
   filmOn: 'Film seen on',
 };
 
+const WHAT: FormField<TankValues>[] = [
+  { name: 'name', label: 'Name', as: 'text' },
+  {
+    name: 'kind',
+    label: 'What it is for',
+    as: 'choice',
+    options: TANK_KINDS.map((kind) => ({ value: kind, label: kind })),
+  },
+];
+const LITRES: FormField<TankValues>[] = [
+  { name: 'litres', label: 'Water', as: 'measure', measure: 'volume' },
+];
+const measuresOf = (round: boolean): FormField<TankValues>[] => [
+  { name: 'shape', label: 'Shape', as: 'pick', options: TANK_SHAPES },
+  {
+    name: 'lengthCm',
+    label: round ? 'Inside length or width across' : 'Inside length',
+    as: 'measure',
+    measure: 'length',
+  },
+  {
+    name: 'widthCm',
+    label: round ? 'Inside width the other way' : 'Inside width',
+    as: 'measure',
+    measure: 'length',
+  },
+  { name: 'heightCm', label: 'Inside height', as: 'measure', measure: 'length' },
+  {
+    name: 'waterLevelCm',
+    label: 'Water level',
+    hint: 'Left empty: nine tenths of the height.',
+    as: 'measure',
+    measure: 'length',
+  },
+];
+const ITS_WATER: FormRow<TankValues>[] = [
+  { name: 'tempC', label: 'Water temperature', as: 'measure', measure: 'temperature' },
+  { name: 'ph', label: 'pH', hint: 'May stay empty.', as: 'number', decimals: 2 },
+  { name: 'gh', label: 'Hardness', hint: 'May stay empty.', as: 'measure', measure: 'hardness' },
+  {
+    name: 'runsSince',
+    label: 'Running since',
+    hint: 'May stay empty. A tank that has run for months has a grown filter.',
+    as: 'date',
+  },
+  [
+    { name: 'lightOnMin', label: 'Lights on', as: 'time' },
+    { name: 'lightOffMin', label: 'Lights off', as: 'time' },
+  ],
+  {
+    name: 'walkOrder',
+    label: 'Place in the walking order',
+    as: 'stepper',
+    step: 1,
+    min: 1,
+    max: 9999,
+  },
+];
+
 /** A tank: few questions, and guesses in sight for all that was not asked. */
 export function TankForm({ place, initial, act, onSave, onSaved }: Props) {
   const form = useForm<TankValues, unknown, z.output<typeof tankEdit>>({
@@ -81,17 +131,6 @@ export function TankForm({ place, initial, act, onSave, onSaved }: Props) {
       onSaved(saved as Tank);
     }
   });
-  const measure = (name: MeasureName, label: string, of: Measure, hint?: string) => (
-    <MeasureInput
-      key={name}
-      control={control}
-      name={name}
-      label={label}
-      measure={of}
-      hint={hint}
-      decimals={2}
-    />
-  );
   const round = ['cylinder', 'bowl', 'tapered tub'].includes(values.shape);
   return (
     <View style={{ gap: 16 }}>
@@ -101,13 +140,7 @@ export function TankForm({ place, initial, act, onSave, onSaved }: Props) {
         onKeepMine={() => void submit()}
         onTakeTheirs={({ id: _, ...theirs }: Tank) => reset(theirs)}
       />
-      <TextInput control={control} name="name" label="Name" />
-      <ChoiceInput
-        control={control}
-        name="kind"
-        label="What it is for"
-        options={TANK_KINDS.map((kind) => ({ value: kind, label: kind }))}
-      />
+      <FormFields control={control} fields={WHAT} />
       <Choice
         label="How its size is known"
         value={byLitres ? 'litres' : 'measures'}
@@ -120,68 +153,17 @@ export function TankForm({ place, initial, act, onSave, onSaved }: Props) {
           if (value === 'measures') setValue('litres', null);
         }}
       />
-      {byLitres ? (
-        measure('litres', 'Water', 'volume')
-      ) : (
-        <>
-          <PickerInput
-            control={control}
-            name="shape"
-            label="Shape"
-            picks={TANK_SHAPES.map((shape) => ({ value: shape, title: shape }))}
-          />
-          {measure('lengthCm', round ? 'Inside length or width across' : 'Inside length', 'length')}
-          {measure('widthCm', round ? 'Inside width the other way' : 'Inside width', 'length')}
-          {measure('heightCm', 'Inside height', 'length')}
-          {measure(
-            'waterLevelCm',
-            'Water level',
-            'length',
-            'Left empty: nine tenths of the height.',
-          )}
-          {fieldError('litres') ? <ErrorLine fieldError={String(fieldError('litres'))} /> : null}
-        </>
-      )}
-      {measure('tempC', 'Water temperature', 'temperature')}
-      <NumberInput control={control} name="ph" label="pH" hint="May stay empty." decimals={2} />
-      {measure('gh', 'Hardness', 'hardness', 'May stay empty.')}
-      <DateInput
-        control={control}
-        name="runsSince"
-        label="Running since"
-        hint="May stay empty. A tank that has run for months has a grown filter."
-      />
-      <View style={{ flexDirection: 'row', gap: 12 }}>
-        {(['lightOnMin', 'lightOffMin'] as const).map((name) => (
-          <View key={name} style={{ flex: 1 }}>
-            <TimeInput control={control} name={name} label={FIELDS[name]} />
-          </View>
-        ))}
-      </View>
-      <StepperInput
-        control={control}
-        name="walkOrder"
-        label="Place in the walking order"
-        step={1}
-        min={1}
-        max={9999}
-      />
+      <FormFields control={control} fields={byLitres ? LITRES : measuresOf(round)} />
+      {!byLitres && fieldError('litres') ? (
+        <ErrorLine fieldError={String(fieldError('litres'))} />
+      ) : null}
+      <FormFields control={control} fields={ITS_WATER} />
       <Guesses control={control} values={values} />
       <Litres values={values} />
       <Button variant="primary" label={act} onPress={() => submit()} />
     </View>
   );
 }
-
-type MeasureName =
-  | 'lengthCm'
-  | 'widthCm'
-  | 'heightCm'
-  | 'waterLevelCm'
-  | 'litres'
-  | 'tempC'
-  | 'gh'
-  | 'groundDepthCm';
 
 /** What nobody asked: each as it is guessed for a tank of this kind, to be changed by a tap. */
 function Guesses({ control, values }: { control: Control<TankValues>; values: TankValues }) {

@@ -8,7 +8,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Button, Card, ListRow, Stepper, Text, useToast } from '../ui';
-import { useRhythm } from './RhythmSheet';
+import { useRhythm } from './useRhythm';
 
 /** No rhythm is more relaxed than this, whatever nitrate says: other things gather in the water. Practice. */
 const MIN_SHARE = 0.1;

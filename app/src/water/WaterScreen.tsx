@@ -11,7 +11,6 @@ import { Button, Card, Empty, Screen, Text, Waiting } from '../ui';
 import { DownCard } from './DownCard';
 import { KeepsCard } from './KeepsCard';
 import { FastForWater } from './FastForWater';
-import { RhythmSheet } from './RhythmSheet';
 import { useWaterEvent, useWaterUndo } from './useWaterEvent';
 import { formatWarning } from './labels';
 import { AheadCard } from './AheadCard';
@@ -20,6 +19,7 @@ import { WaterHistory } from './WaterHistory';
 import { LatestCard, RawCard } from './LatestCard';
 
 const TestSheet = lazyForm((forms) => forms.TestSheet);
+const RhythmSheet = lazyForm((forms) => forms.RhythmSheet);
 
 /** The water of one tank: what is in it, what is to come, and what to do about it. */
 export function WaterScreen({ id }: { id: string }) {

@@ -208,10 +208,31 @@ describe('the water of a tank', () => {
     });
     open();
     fireEvent.press(await screen.findByLabelText('Change schedule'));
-    fireEvent.changeText(screen.getByLabelText(/^Nitrate that its fish tolerate/), '30');
+    fireEvent.changeText(await screen.findByLabelText(/^Nitrate that its fish tolerate/), '30');
     fireEvent.press(screen.getByLabelText('Save'));
     await waitFor(() => expect(sent(asked, 'PUT')).toHaveLength(1));
     expect(sent(asked, 'PUT')[0]).toMatchObject({ water: { capMgL: 30, share: 0.25 } });
+  });
+
+  it('is changed by a rhythm of one tap, and what cannot be is said before it is sent', async () => {
+    const asked = serve([], {
+      [`PUT /api/tanks/${tank.id}/plan`]: ({ body }: { body: object }) => ({
+        status: 200,
+        body: { ...tank.plan, ...body, version: 4 },
+      }),
+    });
+    open();
+    fireEvent.press(await screen.findByLabelText('Change schedule'));
+    fireEvent.press(await screen.findByLabelText('little and often'));
+    const days = screen.getByLabelText(/^Days from one change/);
+    fireEvent.changeText(days, '400');
+    fireEvent.press(screen.getByLabelText('Save'));
+    expect(await screen.findByText(/must lie between 1 and 90/)).toBeTruthy();
+    expect(sent(asked, 'PUT')).toHaveLength(0);
+    fireEvent.changeText(days, '3');
+    fireEvent.press(screen.getByLabelText('Save'));
+    await waitFor(() => expect(sent(asked, 'PUT')).toHaveLength(1));
+    expect(sent(asked, 'PUT')[0]).toMatchObject({ water: { share: 0.1, everyDays: 3 } });
   });
 
   it('of which nothing was said is asked about once, in one card', async () => {

@@ -1,0 +1,170 @@
+import type { Measure } from '@open-larder/core/units';
+import type { ReactNode } from 'react';
+import { Controller, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
+import { View } from 'react-native';
+import { Choice, Picker, type Option } from '../ui';
+import {
+  ChoiceInput,
+  DateInput,
+  ListInput,
+  MeasureInput,
+  NumberInput,
+  PickerInput,
+  StepperInput,
+  TextInput,
+  TimeInput,
+} from './inputs';
+import { PERCENT } from './percent';
+
+interface Named<V extends FieldValues> {
+  name: FieldPath<V>;
+  label: string;
+  hint?: string;
+}
+
+/** One field of a form: its place, its label, and how it is entered. */
+export type FormField<V extends FieldValues> = Named<V> &
+  (
+    | { as: 'text' | 'list' | 'date' | 'time' | 'percent' }
+    | { as: 'number'; unit?: string; decimals?: number }
+    | {
+        as: 'measure';
+        measure: Measure;
+        also?: Readonly<Record<string, number>>;
+        decimals?: number;
+      }
+    | { as: 'stepper'; step: number; min: number; max: number }
+    | { as: 'choice'; options: readonly Option<string | number>[] }
+    /** `blank` may stay empty, said in these words. */
+    | { as: 'pick'; options: readonly string[]; blank?: string }
+    | { as: 'yesNo'; blank?: string }
+  );
+
+/** Fields under each other, or those of a list beside each other as far as there is room. */
+export type FormRow<V extends FieldValues> = FormField<V> | readonly FormField<V>[];
+
+/** A form that is a list of fields. Fields that only one form has are passed between two such lists. */
+export function FormFields<V extends FieldValues>({
+  control,
+  fields,
+}: {
+  control: Control<V>;
+  fields: readonly FormRow<V>[];
+}): ReactNode {
+  return fields.map((row) =>
+    'name' in row ? (
+      <OneField key={row.name} control={control} field={row} />
+    ) : (
+      <View
+        key={row.map(({ name }) => name).join()}
+        style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}
+      >
+        {row.map((field) => (
+          <View key={field.name} style={{ flexBasis: 130, flexGrow: 1 }}>
+            <OneField control={control} field={field} />
+          </View>
+        ))}
+      </View>
+    ),
+  );
+}
+
+function OneField<V extends FieldValues>({
+  control,
+  field,
+}: {
+  control: Control<V>;
+  field: FormField<V>;
+}) {
+  const { name, label, hint } = field;
+  const bound = { control, name, label, hint };
+  switch (field.as) {
+    case 'text':
+      return <TextInput {...bound} />;
+    case 'list':
+      return <ListInput {...bound} />;
+    case 'date':
+      return <DateInput {...bound} />;
+    case 'time':
+      return <TimeInput {...bound} />;
+    case 'percent':
+      return <NumberInput {...bound} unit="%" scale={PERCENT} decimals={2} />;
+    case 'number':
+      return <NumberInput {...bound} unit={field.unit} decimals={field.decimals ?? 5} />;
+    case 'measure':
+      return (
+        <MeasureInput
+          {...bound}
+          measure={field.measure}
+          also={field.also}
+          decimals={field.decimals ?? 2}
+        />
+      );
+    case 'stepper':
+      return <StepperInput {...bound} step={field.step} min={field.min} max={field.max} />;
+    case 'choice':
+      return <ChoiceInput {...bound} options={field.options} />;
+    case 'pick': {
+      const picks = field.options.map((option) => ({ value: option, title: option }));
+      return field.blank === undefined ? (
+        <PickerInput {...bound} picks={picks} />
+      ) : (
+        <BlankPick {...bound} picks={[{ value: '', title: field.blank }, ...picks]} />
+      );
+    }
+    case 'yesNo':
+      return <YesNo {...bound} blank={field.blank} />;
+  }
+}
+
+interface Bound<V extends FieldValues> extends Named<V> {
+  control: Control<V>;
+}
+
+function BlankPick<V extends FieldValues>({
+  control,
+  name,
+  ...rest
+}: Bound<V> & { picks: { value: string; title: string }[] }) {
+  return (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field, fieldState }) => (
+        <Picker
+          {...rest}
+          value={(field.value as string | null) ?? ''}
+          onChange={(picked) => field.onChange(picked === '' ? null : picked)}
+          fieldError={fieldState.error?.message}
+        />
+      )}
+    />
+  );
+}
+
+function YesNo<V extends FieldValues>({
+  control,
+  name,
+  blank,
+  ...rest
+}: Bound<V> & { blank?: string }) {
+  const known = [
+    { value: 'yes', label: 'yes' },
+    { value: 'no', label: 'no' },
+  ];
+  return (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field, fieldState }) => (
+        <Choice
+          {...rest}
+          value={field.value === null ? 'unknown' : field.value ? 'yes' : 'no'}
+          options={blank === undefined ? known : [...known, { value: 'unknown', label: blank }]}
+          onChange={(said) => field.onChange(said === 'unknown' ? null : said === 'yes')}
+          fieldError={fieldState.error?.message}
+        />
+      )}
+    />
+  );
+}
