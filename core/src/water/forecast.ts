@@ -1,4 +1,4 @@
-import { daysOf, MODEL_OFF, quantile, type WaterFit } from './fit';
+import { daysOf, MODEL_OFF, quantile, type WaterFit } from './course';
 import type { Change } from './sawTooth';
 
 /** What is forecast of a day, with the band that holds it nine times of ten. */

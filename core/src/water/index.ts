@@ -2,13 +2,13 @@ export { CONCERN_MG_L, unionisedShare } from './ammonia';
 export { changeTo, mixed, mixFor, stepsTo, type MixedWater, type TriggerStep } from './mix';
 export { bringDown, maxAtOnce, type DownStep } from './bringDown';
 export {
-  fitWater,
   quantileOf,
   type UptakePrior,
   type WaterCourse,
   type WaterFit,
   type WaterTest,
-} from './fit';
+} from './course';
+export { fitWater } from './fit';
 export { forecastWater, type WaterDay } from './forecast';
 export { NITRATE_PER_N, nitrogenOfProtein, PROTEIN_PER_N, STANDS_MG_L } from './nitrogen';
 export { nitrogenMg } from './served';

@@ -1,15 +1,8 @@
 import { addDays, daysBetween } from '../round';
 import { unionisedShare } from './ammonia';
 import { bringDown, type DownStep } from './bringDown';
-import {
-  fitUnknownChanges,
-  fitWater,
-  quantileOf,
-  TELLING,
-  type UptakePrior,
-  type WaterCourse,
-  type WaterFit,
-} from './fit';
+import { quantileOf, TELLING, type UptakePrior, type WaterCourse, type WaterFit } from './course';
+import { fitUnknownChanges, fitWater } from './fit';
 import { forecastWater, type WaterDay } from './forecast';
 import { keepsUnder, type Keeps } from './keeps';
 import { NITRATE_PER_N, nitrogenOfProtein } from './nitrogen';

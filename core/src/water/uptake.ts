@@ -1,5 +1,5 @@
 import type { TankFurnishing } from '../tank';
-import type { UptakePrior } from './fit';
+import type { UptakePrior } from './course';
 
 /**
  * Nitrate that plants are expected to take up before any test, mg/L a day, by how thick they grow: none
