@@ -49,7 +49,7 @@ const anyHousehold = fc.record({
   tests: fc.array(fc.record({ nitrate: whole(5, 70), changed: fc.boolean() }), { maxLength: 6 }),
 });
 
-/** A household of one tank that nobody chose: its fish, foods, diets and tests are drawn by the seed. */
+/** A household of one tank, drawn at random: its fish, foods, diets and tests follow from the seed. */
 export async function makeRandomHousehold(
   request: APIRequestContext,
   url: string,

@@ -203,7 +203,7 @@ function feedGroup(housed: HouseGroup, species: Species, { eats }: Group, tank: 
   };
 }
 
-/** A food with stated defaults where nobody measured how it behaves in the water, served in a unit. */
+/** A food with stated defaults where how it behaves in the water was not measured, served in a unit. */
 export function feedFood(food: FoodRow, unit: FeedFood['unit'] = food.unit): FeedFood {
   const usual = usualInWater(food.form);
   const { floatMinutes, sinkCmPerS, particleMinMm, particleMaxMm } = food.inWater;

@@ -1,7 +1,7 @@
 const THOUSAND = 1000;
 const MILLION = 1e6;
 
-/** Animals that nobody counts one by one: «85», «6800», «11 million». */
+/** Animals, too many to be counted one by one: «85», «6800», «11 million». */
 export function formatAnimals(count: number): string {
   if (count < 100) return String(Math.round(count));
   const step = 10 ** (Math.floor(Math.log10(count)) - 1);

@@ -24,14 +24,14 @@ export function readMeasure(
 ): Typed {
   const understood = [...Object.keys(also), UNDERSTOOD[measure]].join(', ');
   const such = `; write one such as ${example(measure, choice)}`;
-  return said(text, parseMeasure(text, measure, choice, also), { such, understood });
+  return worded(text, parseMeasure(text, measure, choice, also), { such, understood });
 }
 
 /** A number alone, as people of many countries write it, or what is wrong with it in words. */
 export const readNumberAlone = (text: string): Typed =>
-  said(text, parseNumber(text), { such: '', understood: '' });
+  worded(text, parseNumber(text), { such: '', understood: '' });
 
-function said(text: string, parsed: Parsed, words: { such: string; understood: string }): Typed {
+function worded(text: string, parsed: Parsed, words: { such: string; understood: string }): Typed {
   const { base, fault } = parsed;
   if (fault === undefined) return { base };
   const typed = `«${text.trim()}»`;

@@ -2,7 +2,7 @@ import type { Measure } from '@open-larder/core/units';
 import type { ReactNode } from 'react';
 import { Controller, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
 import { View } from 'react-native';
-import { Choice, Picker, type Option } from '../ui';
+import { Choice, type Option } from '../ui';
 import {
   ChoiceInput,
   DateInput,
@@ -104,14 +104,14 @@ function OneField<V extends FieldValues>({
       return <StepperInput {...bound} step={field.step} min={field.min} max={field.max} />;
     case 'choice':
       return <ChoiceInput {...bound} options={field.options} />;
-    case 'pick': {
-      const picks = field.options.map((option) => ({ value: option, title: option }));
-      return field.blank === undefined ? (
-        <PickerInput {...bound} picks={picks} />
-      ) : (
-        <BlankPick {...bound} picks={[{ value: '', title: field.blank }, ...picks]} />
+    case 'pick':
+      return (
+        <PickerInput
+          {...bound}
+          blank={field.blank}
+          picks={field.options.map((option) => ({ value: option, title: option }))}
+        />
       );
-    }
     case 'yesNo':
       return <YesNo {...bound} blank={field.blank} />;
   }
@@ -119,27 +119,6 @@ function OneField<V extends FieldValues>({
 
 interface Bound<V extends FieldValues> extends Named<V> {
   control: Control<V>;
-}
-
-function BlankPick<V extends FieldValues>({
-  control,
-  name,
-  ...rest
-}: Bound<V> & { picks: { value: string; title: string }[] }) {
-  return (
-    <Controller
-      control={control}
-      name={name}
-      render={({ field, fieldState }) => (
-        <Picker
-          {...rest}
-          value={(field.value as string | null) ?? ''}
-          onChange={(picked) => field.onChange(picked === '' ? null : picked)}
-          fieldError={fieldState.error?.message}
-        />
-      )}
-    />
-  );
 }
 
 function YesNo<V extends FieldValues>({

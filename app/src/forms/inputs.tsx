@@ -132,13 +132,19 @@ export function DateInput<V extends FieldValues>({
   );
 }
 
+/** @param blank what is picked for «not said»: such a field may stay empty, as null */
 export function PickerInput<V extends FieldValues>({
   control,
   name,
   onPicked,
+  blank,
+  picks,
   ...rest
 }: Bound<V> &
-  Rest<ComponentProps<typeof Picker>> & { onPicked?: (value: string, before: string) => void }) {
+  Rest<ComponentProps<typeof Picker>> & {
+    onPicked?: (value: string, before: string) => void;
+    blank?: string;
+  }) {
   return (
     <Controller
       control={control}
@@ -146,10 +152,11 @@ export function PickerInput<V extends FieldValues>({
       render={({ field, fieldState }) => (
         <Picker
           {...rest}
-          value={field.value}
+          picks={blank === undefined ? picks : [{ value: '', title: blank }, ...picks]}
+          value={field.value ?? ''}
           onChange={(value) => {
             const before: string = field.value;
-            field.onChange(value);
+            field.onChange(blank !== undefined && value === '' ? null : value);
             onPicked?.(value, before);
           }}
           fieldError={fieldState.error?.message}

@@ -1,7 +1,7 @@
 import { api, displayChosen, useAppDispatch, useHand } from '../store';
 import { Choice } from '../ui';
 
-/** Whose hand feeds from this device, once serving units were weighed in by more than nobody. */
+/** Whose hand feeds from this device, once anyone has weighed in a serving unit. */
 export function HandChoice() {
   const { data: foods } = api.useFoodsQuery();
   const hand = useHand();

@@ -2,23 +2,13 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { tankEdit, type Tank } from '@open-larder/contract';
 import { furnishingOf, TANK_KINDS, TANK_SHAPES, waterLitres } from '@open-larder/core/tank';
 import { useState } from 'react';
-import { Controller, useForm, useWatch, type Control } from 'react-hook-form';
+import { useForm, useWatch, type Control } from 'react-hook-form';
 import { View } from 'react-native';
 import type { z } from 'zod';
 import { useFormat } from '../store';
 import { FormFields, type FormField, type FormRow } from '../forms/FormFields';
-import { MeasureInput } from '../forms/inputs';
-import {
-  Button,
-  Choice,
-  ErrorLine,
-  Picker,
-  StaleNotice,
-  Text,
-  useDraft,
-  useSave,
-  WhyLink,
-} from '../ui';
+import { MeasureInput, PickerInput } from '../forms/inputs';
+import { Button, Choice, ErrorLine, StaleNotice, Text, useDraft, useSave, WhyLink } from '../ui';
 import { FURNISHING } from './guesses';
 
 export type TankValues = z.input<typeof tankEdit>;
@@ -165,7 +155,7 @@ export function TankForm({ place, initial, act, onSave, onSaved }: Props) {
   );
 }
 
-/** What nobody asked: each as it is guessed for a tank of this kind, to be changed by a tap. */
+/** What was not asked: each as it is guessed for a tank of this kind, to be changed by a tap. */
 function Guesses({ control, values }: { control: Control<TankValues>; values: TankValues }) {
   const format = useFormat();
   const [open, setOpen] = useState(false);
@@ -185,21 +175,13 @@ function Guesses({ control, values }: { control: Control<TankValues>; values: Ta
   return (
     <View style={{ gap: 16 }}>
       {FURNISHING.map(({ field, label, options }) => (
-        <Controller
+        <PickerInput
           key={field}
           control={control}
           name={field}
-          render={({ field: bound }) => (
-            <Picker
-              label={label}
-              value={bound.value ?? ''}
-              onChange={(picked) => bound.onChange(picked === '' ? null : picked)}
-              picks={[
-                { value: '', title: `guess: ${furnishingOf({ ...values, [field]: null })[field]}` },
-                ...options.map((option) => ({ value: option, title: option })),
-              ]}
-            />
-          )}
+          label={label}
+          blank={`guess: ${furnishingOf({ ...values, [field]: null })[field]}`}
+          picks={options.map((option) => ({ value: option, title: option }))}
         />
       ))}
       {furnishing.ground === 'bare' ? null : (

@@ -62,14 +62,16 @@ export function fitUnknownChanges(
     ...still,
     ways: still.ways.map((way): WaterWay => ({ ...way, never: true })),
   };
-  const first = 1 / (1 + Math.exp(other.evidence - one.evidence) / odds);
-  const likelier = first >= 0.5 ? one : other;
+  const chance = 1 / (1 + Math.exp(other.evidence - one.evidence) / odds);
+  const likelier = chance >= 0.5 ? one : other;
   // Where only one of them finds a test odd, the likelier decides: they rest on different tests.
   if (one.odd.join() !== other.odd.join()) return likelier;
-  const mix = (a: number, b: number) => first * a + (1 - first) * b;
+  const mix = (a: number, b: number) => chance * a + (1 - chance) * b;
   const spread = (of: (fit: WaterFit) => number, sd: (fit: WaterFit) => number) =>
-    Math.sqrt(mix(sd(one) ** 2, sd(other) ** 2) + first * (1 - first) * (of(one) - of(other)) ** 2);
-  const ofOne = Math.round(first * WAYS);
+    Math.sqrt(
+      mix(sd(one) ** 2, sd(other) ** 2) + chance * (1 - chance) * (of(one) - of(other)) ** 2,
+    );
+  const ofOne = Math.round(chance * WAYS);
   return {
     ...likelier,
     production: mix(one.production, other.production),

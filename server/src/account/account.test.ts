@@ -185,13 +185,13 @@ describe('a summary', () => {
     await water({ day: '2026-03-02', nitrate: 10 });
     await water({ day: '2026-03-08', nitrate: 60 });
     expect((await pagesOf(`/api/tanks/${house.tank.id}/summary`)).pages).toBe(1);
-    const empty = sampleTank({ name: 'Nobody «here»' });
+    const empty = sampleTank({ name: 'Empty «here»' });
     await house.ask.post('/api/tanks').send(empty).expect(201);
     const { fileName } = await pagesOf(`/api/tanks/${empty.id}/summary`);
-    expect(fileName).toBe('nobody-here-summary.pdf');
+    expect(fileName).toBe('empty-here-summary.pdf');
   });
 
-  it('of nobody is not found', async () => {
+  it('of a group or tank that is not there is not found', async () => {
     await house.ask.get(`/api/groups/${uuidv7()}/summary`).expect(404);
     await house.ask.get(`/api/tanks/${uuidv7()}/summary`).expect(404);
   });

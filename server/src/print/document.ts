@@ -33,7 +33,7 @@ export type Sheet = Omit<TDocumentDefinitions, 'defaultStyle' | 'footer'> & {
   size: number;
 };
 
-/** Days are written out, so that nobody takes a month for a day. */
+/** Days are written out, so that a month is not taken for a day. */
 export const formatDay = (day: string) =>
   new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeZone: 'UTC' }).format(
     new Date(`${day}T12:00:00Z`),
