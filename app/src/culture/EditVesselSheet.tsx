@@ -1,80 +1,54 @@
-import type { Problem } from '@open-larder/contract';
-import { useState } from 'react';
+import { zodResolver } from '@hookform/resolvers/zod';
+import { vesselEdit, type VesselFields } from '@open-larder/contract';
+import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
-import { api } from '../store';
-import { Button, fieldErrorsOf, Sheet, Text, useToast, type FieldErrors } from '../ui';
-import { VesselFieldsInput, type Draft } from './fields';
+import { FormFields } from '../forms/FormFields';
+import { api, useFormat } from '../store';
+import { Button, Sheet, StaleNotice, Text, useSave, useToast } from '../ui';
+import { vesselFields } from './fields';
 import type { Culture } from './useCultures';
 
 /** Correct what is said of a vessel. What happened to it is corrected by undoing it. */
 export function EditVesselSheet({ culture, onClose }: { culture: Culture; onClose: () => void }) {
   const toast = useToast();
+  const format = useFormat();
   const foods = api.useFoodsQuery();
   const kinds = api.useCultureKindsQuery();
   const [edit] = api.useEditVesselMutation();
-  const [draft, setDraft] = useState<Draft>(() => draftOf(culture));
-  const [fieldErrors, setFieldErrors] = useState<FieldErrors>({});
-  const save = async () => {
-    const { measure, tempC, ...rest } = draft;
-    const body = {
-      ...rest,
-      version: culture.version,
-      measure: measure ?? Number.NaN,
-      tempC: tempC ?? Number.NaN,
-    };
-    const done = await edit({ params: { id: culture.id }, body });
-    if (done.error) {
-      const problem = done.error as Problem;
-      setFieldErrors(fieldErrorsOf(problem));
-      // What is wrong is shown beside its field.
-      toast(problem.errors ? problem.title : problem.detail, { tone: 'error' });
-      return;
-    }
-    toast(`${draft.name} is corrected.`);
+  const form = useForm<VesselFields>({
+    resolver: zodResolver(vesselEdit),
+    defaultValues: vesselEdit.parse(culture),
+  });
+  const { save, stale } = useSave(form);
+  const submit = form.handleSubmit(async (body) => {
+    const saved = await save(() => edit({ params: { id: culture.id }, body }));
+    if (!saved) return;
+    toast(`${body.name} is corrected.`);
     onClose();
-  };
+  });
+  const fields = vesselFields({
+    kind: culture.kind,
+    kinds: kinds.data ?? [],
+    foods: foods.data ?? [],
+    none: 'None of them',
+    format,
+  });
   return (
     <Sheet title={`Correct ${culture.name}`} open onClose={onClose}>
-      <VesselFieldsInput
-        kind={culture.kind}
-        draft={draft}
-        fieldErrors={fieldErrors}
-        kinds={kinds.data ?? []}
-        foods={foods.data ?? []}
-        none="None of them"
-        onChange={setDraft}
+      <StaleNotice
+        stale={stale}
+        fields={Object.fromEntries(fields.map(({ name, label }) => [name, label]))}
+        onKeepMine={() => void submit()}
+        onTakeTheirs={onClose}
       />
+      <FormFields control={form.control as never} fields={fields} />
       <Text variant="small" tone="quiet">
         Its kind, its start and its parent stay as they are: end it and start another where they are
         wrong.
       </Text>
       <View style={{ alignItems: 'flex-start' }}>
-        <Button variant="primary" label="Save" onPress={() => save()} />
+        <Button variant="primary" label="Save" onPress={() => submit()} />
       </View>
     </Sheet>
   );
 }
-
-const draftOf = ({
-  name,
-  measure,
-  tempC,
-  strain,
-  place,
-  startedFrom,
-  water,
-  tools,
-  foodId,
-  alsoKindKey,
-}: Culture): Draft => ({
-  name,
-  measure,
-  tempC,
-  strain,
-  place,
-  startedFrom,
-  water,
-  tools,
-  foodId,
-  alsoKindKey,
-});

@@ -1,41 +1,22 @@
+import { zodResolver } from '@hookform/resolvers/zod';
 import type { CultureKind } from '@open-larder/catalogue/cultures';
-import type { Problem, VesselCreate } from '@open-larder/contract';
-import {
-  jarFor,
-  isFromEggs,
-  wayOf,
-  MAX_CYSTS_G_L,
-  SALT_G_L,
-  type Clarity,
-  type Density,
-} from '@open-larder/core/culture';
+import { vesselCreate, type VesselCreate } from '@open-larder/contract';
+import { jarFor, isFromEggs, wayOf, MAX_CYSTS_G_L, SALT_G_L } from '@open-larder/core/culture';
 import { addDays } from '@open-larder/core/round';
 import { formatNumber } from '@open-larder/say';
 import { useRouter } from 'expo-router';
 import Check from 'lucide-react-native/icons/check';
 import { useMemo, useState } from 'react';
+import { Controller, useForm, useWatch } from 'react-hook-form';
 import { Pressable, View } from 'react-native';
+import { FormFields } from '../forms/FormFields';
+import { DateInput, NumberInput, PickerInput, StepperInput, TextInput } from '../forms/inputs';
 import { useNameSearch } from '../species/useNameSearch';
 import { api, useHand, useNow, useFormat } from '../store';
 import { SIZES, themed, useColours } from '../theme';
-import {
-  Button,
-  Card,
-  Choice,
-  DateField,
-  Field,
-  NumberField,
-  Picker,
-  Screen,
-  Stepper,
-  Text,
-  useToast,
-  fieldErrorsOf,
-  type FieldErrors,
-  Waiting,
-} from '../ui';
+import { Button, Card, Choice, Picker, Screen, Text, useSave, useToast, Waiting } from '../ui';
 import { ClarityChoice, DensityChoice } from './DensityChoice';
-import { VesselFieldsInput, type Draft } from './fields';
+import { vesselFields } from './fields';
 import { formatSizes } from './KindCard';
 import { useCultures, type Culture, type Cultures } from './useCultures';
 import { nowIso } from '../store/clock';
@@ -79,6 +60,8 @@ function Guide({ data, parent }: { data: Cultures; parent: Culture | null }) {
   );
 }
 
+/** Of the vessel that another is started from, the share that goes over. Practice. */
+const USUAL_SHARE = 0.25;
 const USUAL_SIZE = { L: 10, dm2: 2, jar: 1 } as const;
 
 function Start({
@@ -104,57 +87,26 @@ function Start({
     (one) => one.kindKey === kind.key && one.status.state !== 'crashed',
   );
   const parent = siblings.find(({ id: one }) => one === asked?.id) ?? null;
-  const [draft, setDraft] = useState<Draft>({
-    name: '',
-    measure: hatch ? 1 : (parent?.measure ?? USUAL_SIZE[kind.measure]),
-    tempC: parent?.tempC ?? Math.min(kind.tempMaxC, Math.max(kind.tempMinC, kind.refC ?? 22)),
-    strain: parent?.strain ?? '',
-    place: parent?.place ?? '',
-    startedFrom: '',
-    water: parent?.water ?? '',
-    tools: parent?.tools ?? '',
-    foodId: parent?.foodId ?? null,
-    alsoKindKey: null,
+  const form = useForm<VesselCreate>({
+    resolver: zodResolver(vesselCreate) as never,
+    defaultValues: { ...beginningOf(kind, parent), id, at: nowIso(), startedOn: now.day, hand },
   });
-  const [going, setGoing] = useState(false);
-  const [density, setDensity] = useState<Density | null>(null);
-  const [clarity, setClarity] = useState<Clarity | null>(null);
-  const [startedOn, setStartedOn] = useState<string | null>(now.day);
-  const [fromId, setFromId] = useState(parent?.id ?? '');
-  const [share, setShare] = useState(0.25);
-  const [startG, setStartG] = useState<number | null>(hatch ? 1 : null);
-  const [fieldErrors, setFieldErrors] = useState<FieldErrors>({});
-  const start = async () => {
-    if (going && density === null) {
-      setFieldErrors({ looks: 'choose the picture that it looks most like' });
-      return;
-    }
-    const body: VesselCreate = {
-      ...draft,
-      id,
-      kindKey: kind.key,
-      measure: draft.measure ?? Number.NaN,
-      tempC: draft.tempC ?? Number.NaN,
-      startedOn: startedOn ?? '',
-      at: nowIso(),
-      startG: going ? null : startG,
-      fromVesselId: fromId === '' ? null : fromId,
-      share: fromId === '' || hatch || going ? null : share,
-      looks: going && density !== null ? { day: now.day, density, clarity } : null,
-      shelveFood: true,
-      hand,
-    };
-    const done = await create({ body });
-    if (done.error) {
-      const problem = done.error as Problem;
-      setFieldErrors(fieldErrorsOf(problem));
-      // What is wrong is shown beside its field.
-      toast(problem.errors ? problem.title : problem.detail, { tone: 'error' });
-      return;
-    }
-    toast(going ? `${draft.name} is entered.` : `${draft.name} is started.`);
-    router.replace(`/larder/live/${id}`);
+  const { control, setValue, handleSubmit } = form;
+  const values = useWatch({ control }) as VesselCreate;
+  const { save } = useSave(form);
+  const going = values.looks !== null;
+  const shared = values.fromVesselId !== null;
+  const comesFrom = (vesselId: string | null) => {
+    setValue('fromVesselId', vesselId);
+    setValue('share', vesselId === null ? null : USUAL_SHARE);
   };
+  const submit = handleSubmit(async (valid) => {
+    const body = { ...valid, id, at: nowIso(), startG: going ? null : valid.startG };
+    if (!(await save(() => create({ body })))) return;
+    toast(going ? `${body.name} is entered.` : `${body.name} is started.`);
+    router.replace(`/larder/live/${id}`);
+  });
+  const readyIn = readyDays(kind, values);
   return (
     <>
       {wayOf(kind).startsFrom !== 'culture' ? null : (
@@ -166,81 +118,92 @@ function Start({
             { value: 'going', label: 'is going already' },
           ]}
           onChange={(value) => {
-            setGoing(value === 'going');
+            const seen = { day: now.day, density: null as never, clarity: null };
+            setValue('looks', value === 'going' ? seen : null);
+            comesFrom(value === 'going' ? null : (parent?.id ?? null));
             const days = value === 'going' ? usualAge(kind) : 0;
-            setStartedOn(addDays(now.day, -days));
+            setValue('startedOn', addDays(now.day, -days));
           }}
         />
       )}
       {going ? null : <Steps kind={kind} />}
-      {hatch ? <JarRecipe litres={draft.measure} /> : null}
+      {hatch ? <JarRecipe litres={values.measure} /> : null}
       <Text variant="subtitle">The vessel</Text>
-      <VesselFieldsInput
-        kind={kind}
-        draft={draft}
-        fieldErrors={fieldErrors}
-        kinds={[...data.kinds.values()]}
-        foods={foods.data ?? []}
-        none="Put it there for me"
-        onChange={setDraft}
+      <FormFields
+        control={control as never}
+        fields={vesselFields({
+          kind,
+          kinds: [...data.kinds.values()],
+          foods: foods.data ?? [],
+          none: 'Put it there for me',
+          format,
+        })}
       />
       {going ? (
         <>
           <Text variant="subtitle">What it looks like now</Text>
-          <DensityChoice
-            kind={kind}
-            value={density}
-            fieldError={fieldErrors.looks ?? fieldErrors['looks.density']}
-            onChange={setDensity}
+          <Controller
+            control={control}
+            name="looks.density"
+            render={({ field, fieldState }) => (
+              <DensityChoice
+                kind={kind}
+                value={field.value}
+                fieldError={fieldState.error?.message}
+                onChange={field.onChange}
+              />
+            )}
           />
-          <ClarityChoice kind={kind} value={clarity} onChange={setClarity} />
+          <Controller
+            control={control}
+            name="looks.clarity"
+            render={({ field }) => (
+              <ClarityChoice kind={kind} value={field.value} onChange={field.onChange} />
+            )}
+          />
         </>
       ) : null}
       <Text variant="subtitle">Its start</Text>
-      <DateField
+      <DateInput
+        control={control}
+        name="startedOn"
         label={going ? 'Running since, roughly' : 'Started on'}
-        value={startedOn}
-        onChange={setStartedOn}
-        fieldError={fieldErrors.startedOn ?? fieldErrors.day}
+        required
       />
       {siblings.length > 0 && !hatch && !going ? (
-        <Picker
+        <PickerInput
+          control={control}
+          name="fromVesselId"
           label="Started from"
-          value={fromId}
-          picks={[
-            { value: '', title: 'Not from one of mine' },
-            ...siblings.map((one) => ({ value: one.id, title: one.name })),
-          ]}
-          onChange={setFromId}
-          fieldError={fieldErrors.fromVesselId}
+          blank="Not from one of mine"
+          picks={siblings.map((one) => ({ value: one.id, title: one.name }))}
+          onPicked={(vesselId) => comesFrom(vesselId === '' ? null : vesselId)}
         />
       ) : null}
-      {going ? null : fromId !== '' && !hatch ? (
-        <Stepper
+      {shared ? (
+        <StepperInput
+          control={control}
+          name="share"
           label="Share that goes over"
-          value={share}
           step={0.05}
           min={0.05}
           max={0.9}
-          onChange={setShare}
           format={(value) => `${Math.round(value * 100)} %`}
         />
-      ) : (
-        <Field
+      ) : going ? null : (
+        <TextInput
+          control={control}
+          name="startedFrom"
           label="From"
-          value={draft.startedFrom}
-          onChange={(startedFrom) => setDraft({ ...draft, startedFrom })}
-          fieldError={fieldErrors.startedFrom}
           placeholder={hatch ? 'dried eggs' : 'a friend, a shop, dried eggs'}
         />
       )}
       {going ? null : (
-        <NumberField
+        <NumberInput
+          control={control}
+          name="startG"
           label={hatch ? 'Eggs, dry' : 'How much was put in, if you know'}
           unit="g"
-          value={startG}
-          onChange={setStartG}
-          fieldError={fieldErrors.startG}
           hint={
             hatch
               ? `At most ${MAX_CYSTS_G_L} g in a litre.`
@@ -248,10 +211,9 @@ function Start({
           }
         />
       )}
-      {going || readyWords(kind, draft, startedOn) === null ? null : (
+      {going || readyIn === null ? null : (
         <Text>
-          It gives from about{' '}
-          {format.day(addDays(startedOn ?? now.day, readyWords(kind, draft, startedOn) ?? 0))} on.
+          It gives from about {format.day(addDays(values.startedOn, readyIn))} on.
           {hatch ? '' : ' Keep a second one: every culture crashes some day.'}
         </Text>
       )}
@@ -259,21 +221,46 @@ function Start({
         <Button
           variant="primary"
           label={going ? 'Put it on the shelf' : 'Start it'}
-          onPress={() => start()}
+          onPress={() => submit()}
         />
       </View>
     </>
   );
 }
 
+/** What a form for one of this kind begins with: as its parent is, or as is usual. */
+function beginningOf(
+  kind: CultureKind,
+  parent: Culture | null,
+): Omit<VesselCreate, 'id' | 'at' | 'startedOn' | 'hand'> {
+  const hatch = isFromEggs(kind);
+  return {
+    kindKey: kind.key,
+    name: '',
+    measure: hatch ? 1 : (parent?.measure ?? USUAL_SIZE[kind.measure]),
+    tempC: parent?.tempC ?? Math.min(kind.tempMaxC, Math.max(kind.tempMinC, kind.refC ?? 22)),
+    strain: parent?.strain ?? '',
+    place: parent?.place ?? '',
+    startedFrom: '',
+    water: parent?.water ?? '',
+    tools: parent?.tools ?? '',
+    foodId: parent?.foodId ?? null,
+    alsoKindKey: null,
+    startG: hatch ? 1 : null,
+    fromVesselId: hatch ? null : (parent?.id ?? null),
+    share: hatch || !parent ? null : USUAL_SHARE,
+    shelveFood: true,
+    looks: null,
+  };
+}
+
 /** A culture that is going already is likely this old: it gives in full. */
 const usualAge = ({ fullDays }: CultureKind) => Math.ceil(fullDays ?? 21);
 
 /** Days until it gives; null while its size or temperature is not said. */
-function readyWords(kind: CultureKind, { measure, tempC }: Draft, startedOn: string | null) {
-  const whole = [measure, tempC].every((value) => value !== null && Number.isFinite(value));
-  if (!whole || startedOn === null || measure! <= 0 || tempC! < 0 || tempC! > 40) return null;
-  return wayOf(kind).leadDays(kind, measure!, tempC!);
+function readyDays(kind: CultureKind, { measure, tempC, startedOn }: VesselCreate): number | null {
+  const said = measure > 0 && tempC >= 0 && tempC <= 40 && startedOn !== '';
+  return said ? wayOf(kind).leadDays(kind, measure, tempC) : null;
 }
 
 /** What to do, one after the other, with its cautions first; each is ticked off. */

@@ -192,8 +192,8 @@ describe('starting a culture', () => {
         body: {
           status: 422,
           title: 'Please check what you entered',
-          detail: 'name: give it a name',
-          errors: [{ path: 'name', message: 'give it a name' }],
+          detail: 'name: another vessel is called that',
+          errors: [{ path: 'name', message: 'another vessel is called that' }],
         },
       }),
     });
@@ -203,6 +203,10 @@ describe('starting a culture', () => {
     fireEvent.changeText(screen.getByLabelText('Place'), 'warm shelf');
     fireEvent.press(screen.getByLabelText('Start it'));
     expect(await screen.findByText('Give it a name')).toBeTruthy();
+    expect(sent(asked, 'POST')).toHaveLength(0);
+    fireEvent.changeText(screen.getByLabelText('Name'), 'Jar');
+    fireEvent.press(screen.getByLabelText('Start it'));
+    expect(await screen.findByText('Another vessel is called that')).toBeTruthy();
     expect(screen.getByLabelText('Place').props.value).toBe('warm shelf');
     const [body] = sent(asked, 'POST');
     expect(body).toMatchObject({ kindKey: 'brine-shrimp', startG: 1, shelveFood: true });
@@ -217,7 +221,7 @@ describe('a culture that is going already', () => {
     fireEvent.press(screen.getByLabelText('is going already'));
     fireEvent.changeText(screen.getByLabelText('Name'), 'Old tub');
     fireEvent.press(screen.getByLabelText('Put it on the shelf'));
-    expect(await screen.findByText(/choose the picture/i)).toBeTruthy();
+    expect(await screen.findByText(/choose how dense it looks/i)).toBeTruthy();
     expect(sent(asked, 'POST')).toHaveLength(0);
     fireEvent.press(screen.getByLabelText('dense'));
     fireEvent.press(screen.getByLabelText('Put it on the shelf'));

@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import { Controller, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
 import { View } from 'react-native';
 import { Choice, type Option } from '../ui';
+import type { Pick } from '../ui/Picker';
 import {
   ChoiceInput,
   DateInput,
@@ -25,7 +26,9 @@ interface Named<V extends FieldValues> {
 /** One field of a form: its place, its label, and how it is entered. */
 export type FormField<V extends FieldValues> = Named<V> &
   (
-    | { as: 'text' | 'list' | 'date' | 'time' | 'percent' }
+    | { as: 'text'; placeholder?: string }
+    | { as: 'list' | 'date' | 'time' }
+    | { as: 'percent'; decimals?: number }
     | { as: 'number'; unit?: string; decimals?: number }
     | {
         as: 'measure';
@@ -36,7 +39,13 @@ export type FormField<V extends FieldValues> = Named<V> &
     | { as: 'stepper'; step: number; min: number; max: number }
     | { as: 'choice'; options: readonly Option<string | number>[] }
     /** `blank` may stay empty, said in these words. */
-    | { as: 'pick'; options: readonly string[]; blank?: string }
+    | {
+        as: 'pick';
+        options: readonly (string | Pick)[];
+        blank?: string;
+        search?: boolean;
+        placeholder?: string;
+      }
     | { as: 'yesNo'; blank?: string }
   );
 
@@ -80,7 +89,7 @@ function OneField<V extends FieldValues>({
   const bound = { control, name, label, hint };
   switch (field.as) {
     case 'text':
-      return <TextInput {...bound} />;
+      return <TextInput {...bound} placeholder={field.placeholder} />;
     case 'list':
       return <ListInput {...bound} />;
     case 'date':
@@ -88,7 +97,7 @@ function OneField<V extends FieldValues>({
     case 'time':
       return <TimeInput {...bound} />;
     case 'percent':
-      return <NumberInput {...bound} unit="%" scale={PERCENT} decimals={2} />;
+      return <NumberInput {...bound} unit="%" scale={PERCENT} decimals={field.decimals ?? 2} />;
     case 'number':
       return <NumberInput {...bound} unit={field.unit} decimals={field.decimals ?? 5} />;
     case 'measure':
@@ -109,7 +118,11 @@ function OneField<V extends FieldValues>({
         <PickerInput
           {...bound}
           blank={field.blank}
-          picks={field.options.map((option) => ({ value: option, title: option }))}
+          search={field.search}
+          placeholder={field.placeholder}
+          picks={field.options.map((option) =>
+            typeof option === 'string' ? { value: option, title: option } : option,
+          )}
         />
       );
     case 'yesNo':
