@@ -27,7 +27,8 @@ interface Named<V extends FieldValues> {
 export type FormField<V extends FieldValues> = Named<V> &
   (
     | { as: 'text'; placeholder?: string }
-    | { as: 'list' | 'date' | 'time' }
+    | { as: 'list' | 'time' }
+    | { as: 'date'; required?: boolean }
     | { as: 'percent'; decimals?: number }
     | { as: 'number'; unit?: string; decimals?: number }
     | {
@@ -37,7 +38,7 @@ export type FormField<V extends FieldValues> = Named<V> &
         decimals?: number;
       }
     | { as: 'stepper'; step: number; min: number; max: number }
-    | { as: 'choice'; options: readonly Option<string | number>[] }
+    | { as: 'choice'; options: readonly Option<string | number>[]; blank?: string }
     /** `blank` may stay empty, said in these words. */
     | {
         as: 'pick';
@@ -93,7 +94,7 @@ function OneField<V extends FieldValues>({
     case 'list':
       return <ListInput {...bound} />;
     case 'date':
-      return <DateInput {...bound} />;
+      return <DateInput {...bound} required={field.required} />;
     case 'time':
       return <TimeInput {...bound} />;
     case 'percent':
@@ -112,7 +113,7 @@ function OneField<V extends FieldValues>({
     case 'stepper':
       return <StepperInput {...bound} step={field.step} min={field.min} max={field.max} />;
     case 'choice':
-      return <ChoiceInput {...bound} options={field.options} />;
+      return <ChoiceInput {...bound} options={field.options} blank={field.blank} />;
     case 'pick':
       return (
         <PickerInput

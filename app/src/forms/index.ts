@@ -23,5 +23,6 @@ export { CopySpeciesScreen } from '../species/CopySpeciesScreen';
 export { EditSpeciesScreen } from '../species/EditSpeciesScreen';
 export { EditTankScreen } from '../tank/EditTankScreen';
 export { RhythmSheet } from '../water/RhythmSheet';
+export { WaterQuestions } from '../water/WaterQuestions';
 export { TestSheet } from '../water/TestSheet';
 export { NewTankScreen } from '../tank/NewTankScreen';

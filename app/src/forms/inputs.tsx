@@ -166,11 +166,15 @@ export function PickerInput<V extends FieldValues>({
   );
 }
 
+/** @param blank what is chosen for «not said»: such a field may stay empty, as null */
 export function ChoiceInput<V extends FieldValues, O extends string | number>({
   control,
   name,
+  blank,
+  options,
   ...rest
-}: Bound<V> & { label: string; hint?: string; options: readonly Option<O>[] }) {
+}: Bound<V> & { label: string; hint?: string; options: readonly Option<O>[]; blank?: string }) {
+  const none = '' as O;
   return (
     <Controller
       control={control}
@@ -178,8 +182,9 @@ export function ChoiceInput<V extends FieldValues, O extends string | number>({
       render={({ field, fieldState }) => (
         <Choice
           {...rest}
-          value={field.value as O}
-          onChange={field.onChange}
+          options={blank === undefined ? options : [...options, { value: none, label: blank }]}
+          value={(field.value ?? none) as O}
+          onChange={(value) => field.onChange(value === none ? null : value)}
           fieldError={fieldState.error?.message}
         />
       )}

@@ -1,27 +1,35 @@
-import type { Group, GroupEvent, Problem } from '@open-larder/contract';
+import { zodResolver } from '@hookform/resolvers/zod';
+import { groupEvent, type Group, type GroupEvent } from '@open-larder/contract';
 import { sampleOf } from '@open-larder/core/growth';
 import { formatNumber } from '@open-larder/say';
 import { useState } from 'react';
+import { useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
+import type { z } from 'zod';
+import { FormFields, type FormField } from '../forms/FormFields';
 import { api, useAppDispatch, useNow, useFormat, type Format } from '../store';
 import { call } from '../store/call';
-import {
-  Button,
-  Choice,
-  DateField,
-  Field,
-  fieldErrorsOf,
-  NumberField,
-  Sheet,
-  Text,
-  useToast,
-  type FieldErrors,
-} from '../ui';
+import { Button, Choice, ErrorLine, Field, Sheet, Text, useSave, useToast } from '../ui';
 import { UnlikelyLength } from '../group/UnlikelyLength';
 import { PhotoMeasure, type InPhoto } from './PhotoMeasure';
 import { readLengths } from './readLengths';
 import { formatPercent } from './labels';
 import { formIntent } from '../store/intent';
+
+type Measured = Extract<z.input<typeof groupEvent>, { kind: 'measured' }>;
+
+const BESIDES: FormField<Measured>[] = [
+  {
+    name: 'massG',
+    label: 'Mass of one, where you weighed them',
+    hint: 'In water, in a cup on the scale: never dry.',
+    as: 'number',
+    unit: 'g',
+    decimals: 4,
+  },
+  { name: 'day', label: 'On', as: 'date', required: true },
+  { name: 'note', label: 'Note', as: 'text' },
+];
 
 /** A few fish measured: number by number, or in a picture beside a ruler. */
 export function MeasureSheet({ group, onClose }: { group: Group; onClose: () => void }) {
@@ -33,51 +41,54 @@ export function MeasureSheet({ group, onClose }: { group: Group; onClose: () => 
   const [by, setBy] = useState<'numbers' | 'photo'>('numbers');
   const [text, setText] = useState('');
   const [photo, setPhoto] = useState<InPhoto | null>(null);
-  const [massG, setMassG] = useState<number | null>(null);
-  const [day, setDay] = useState<string | null>(now.day);
-  const [note, setNote] = useState('');
-  const [fieldErrors, setFieldErrors] = useState<FieldErrors>({});
   const intent = formIntent('measured', group.id);
   const { id } = intent;
-  const read = readLengths(text, format);
-  const lengths = photo && by === 'photo' ? photo.lengthsCm : (read.lengths ?? []);
-  const save = async (confirmed = false) => {
-    if (lengths.length === 0) {
-      setFieldErrors({ lengthsCm: read.error ?? 'enter at least one length' });
-      return;
-    }
-    const lengthCm = lengths.reduce((sum, one) => sum + one, 0) / lengths.length;
-    const event = {
+  const form = useForm<Measured, unknown, GroupEvent>({
+    resolver: zodResolver(groupEvent) as never,
+    defaultValues: {
       id,
       kind: 'measured',
-      day: day ?? '',
-      note,
-      lengthCm,
-      lengthsCm: lengths,
-      massG,
-      confirmed,
-    } as GroupEvent;
+      day: now.day,
+      note: '',
+      lengthCm: 0,
+      lengthsCm: [],
+      massG: null,
+      confirmed: false,
+    },
+  });
+  const { save } = useSave<Measured>(form as never);
+  const { control, setValue, clearErrors, formState } = form;
+  const lengths = (useWatch({ control, name: 'lengthsCm' }) ?? []) as readonly number[];
+  const take = (taken: readonly number[]) => {
+    setValue('lengthsCm', [...taken]);
+    setValue('lengthCm', taken.reduce((sum, one) => sum + one, 0) / Math.max(1, taken.length));
+    setValue('confirmed', false);
+    clearErrors();
+  };
+  const read = readLengths(text, format);
+  const submit = form.handleSubmit(async (body) => {
     const photoId = intent.also('photo');
-    const done = await add({ params: { id: group.id }, body: event });
-    if (done.error) {
-      const problem = done.error as Problem;
-      setFieldErrors(fieldErrorsOf(problem));
-      if (!problem.errors) toast(problem.detail, { tone: 'error' });
-      return;
-    }
+    if (!(await save(() => add({ params: { id: group.id }, body: { ...body, id } })))) return;
     const kept = photo && by === 'photo' ? await keep(id, photoId, photo) : null;
     // The measurement was read again before its picture was there.
     if (photo && by === 'photo') dispatch(api.util.invalidateTags(['life']));
     if (kept) toast(`The lengths are noted. ${kept}`, { tone: 'error' });
     else toast('They are noted; portions follow.');
     onClose();
-  };
+  });
+  const { lengthsCm, lengthCm, confirmed } = formState.errors;
+  const wrong = [lengthsCm, ...(Array.isArray(lengthsCm) ? lengthsCm : []), lengthCm].find(
+    (one) => one?.message,
+  )?.message;
   return (
     <Sheet title={`Measure ${group.name}`} open onClose={onClose}>
       <Choice
         label="How"
         value={by}
-        onChange={setBy}
+        onChange={(how) => {
+          setBy(how);
+          take(how === 'photo' ? (photo?.lengthsCm ?? []) : (read.lengths ?? []));
+        }}
         options={[
           { value: 'numbers', label: 'by number' },
           { value: 'photo', label: 'in a photo' },
@@ -89,34 +100,36 @@ export function MeasureSheet({ group, onClose }: { group: Group; onClose: () => 
           value={text}
           onChange={(value) => {
             setText(value);
-            setFieldErrors({});
+            take(readLengths(value, format).lengths ?? []);
           }}
           placeholder="2.1 2.4 2.2"
           hint={`Nose to tail tip, in ${format.scale('length').unit}, with spaces between. Six say far more than one.`}
-          fieldError={
-            fieldErrors.lengthsCm ?? fieldErrors.lengthCm ?? (text.trim() ? read.error : undefined)
-          }
+          fieldError={(text.trim() ? read.error : undefined) ?? wrong}
         />
       ) : (
-        <PhotoMeasure onDone={setPhoto} />
+        <>
+          <PhotoMeasure
+            onDone={(done) => {
+              setPhoto(done);
+              take(done?.lengthsCm ?? []);
+            }}
+          />
+          {wrong ? <ErrorLine fieldError={wrong} /> : null}
+        </>
       )}
-      {lengths.length > 0 && (by === 'numbers' || photo) ? (
+      {lengths.length > 0 ? (
         <Text role="status">{formatSample(lengths, group.size.total, format)}</Text>
       ) : null}
-      <NumberField
-        label="Mass of one, where you weighed them"
-        unit="g"
-        decimals={4}
-        value={massG}
-        onChange={setMassG}
-        fieldError={fieldErrors.massG}
-        hint="In water, in a cup on the scale: never dry."
+      <FormFields control={control as never} fields={BESIDES} />
+      <UnlikelyLength
+        asks={confirmed?.message}
+        onKeep={() => {
+          setValue('confirmed', true);
+          void submit();
+        }}
       />
-      <DateField label="On" value={day} onChange={setDay} fieldError={fieldErrors.day} />
-      <UnlikelyLength asks={fieldErrors.confirmed} onKeep={() => void save(true)} />
-      <Field label="Note" value={note} onChange={setNote} fieldError={fieldErrors.note} />
       <View style={{ alignItems: 'flex-start' }}>
-        <Button variant="primary" label="Note it" onPress={() => save()} />
+        <Button variant="primary" label="Note it" onPress={() => submit()} />
       </View>
     </Sheet>
   );

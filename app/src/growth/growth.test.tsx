@@ -166,7 +166,7 @@ describe('measuring a few', () => {
     const asked = open([]);
     fireEvent.press(await screen.findByText('Measure a few'));
     fireEvent.press(screen.getByText('Note it'));
-    expect(screen.getByText(/enter at least one length/i)).toBeTruthy();
+    expect(await screen.findByText(/enter at least one length/i)).toBeTruthy();
     fireEvent.changeText(screen.getByLabelText('Total lengths, one after the other'), '2 long');
     expect(screen.getByText(/«long»/)).toBeTruthy();
     expect(sent(asked, 'POST')).toHaveLength(0);

@@ -1,120 +1,118 @@
-import type { Account, Problem, Rating } from '@open-larder/contract';
+import { zodResolver } from '@hookform/resolvers/zod';
+import {
+  ratingCreate,
+  type Account,
+  type Group,
+  type Problem,
+  type Rating,
+  type RatingCreate,
+} from '@open-larder/contract';
 import { useState } from 'react';
+import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
 import { useHand, useHouse, useNow, useFormat } from '../store';
 import { ledgerApi } from '../store/ledgerApi';
-import {
-  Button,
-  Card,
-  Choice,
-  Field,
-  fieldErrorsOf,
-  ListRow,
-  Picker,
-  Sheet,
-  Text,
-  useToast,
-  type FieldErrors,
-} from '../ui';
+import { FormFields, type FormField } from '../forms/FormFields';
+import { PickerInput } from '../forms/inputs';
+import { Button, Card, ListRow, Sheet, Text, useSave, useToast, Waiting } from '../ui';
 import { formatRating } from './account';
 import { nowIso } from '../store/clock';
 import { formIntent, stampFor } from '../store/intent';
 
-type Rated = 'better' | 'same' | 'worse' | 'unsaid';
-const said = (rated: Rated) => (rated === 'unsaid' ? null : rated);
+const RATED: FormField<RatingCreate>[] = [
+  {
+    name: 'colour',
+    label: 'Colour',
+    as: 'choice',
+    blank: 'cannot say',
+    options: [
+      { value: 'better', label: 'brighter' },
+      { value: 'same', label: 'as before' },
+      { value: 'worse', label: 'duller' },
+    ],
+  },
+  {
+    name: 'growth',
+    label: 'Growth',
+    as: 'choice',
+    blank: 'cannot say',
+    options: [
+      { value: 'better', label: 'faster' },
+      { value: 'same', label: 'as before' },
+      { value: 'worse', label: 'slower' },
+    ],
+  },
+  { name: 'note', label: 'Note', as: 'text' },
+];
 
-/** What a food did to a group, as the keeper judges it. */
-export function RatingSheet({
-  food,
-  onClose,
-}: {
+interface Props {
   food: Pick<Account['foods'][number], 'foodId' | 'name'>;
   onClose: () => void;
-}) {
+}
+
+/** What a food did to a group, as the keeper judges it. */
+export function RatingSheet({ food, onClose }: Props) {
+  const house = useHouse();
+  const there = (house.data?.groups ?? []).filter(({ archived }) => !archived);
+  const eaters = there.filter(({ diet }) =>
+    diet?.servings.some(({ foodId }) => foodId === food.foodId),
+  );
+  return (
+    <Sheet title={`What ${food.name} did`} open onClose={onClose}>
+      {house.data ? (
+        <RatingForm food={food} groups={eaters.length > 0 ? eaters : there} onClose={onClose} />
+      ) : (
+        <Waiting of={house} rows={4} height={48} />
+      )}
+    </Sheet>
+  );
+}
+
+function RatingForm({ food, groups, onClose }: Props & { groups: readonly Group[] }) {
   const toast = useToast();
   const now = useNow();
   const hand = useHand();
-  const { data } = useHouse();
   const [add, { isLoading }] = ledgerApi.useAddRatingMutation();
-  const eaters = (data?.groups ?? []).filter(
-    ({ archived, diet }) =>
-      !archived && diet?.servings.some(({ foodId }) => foodId === food.foodId),
-  );
-  const groups =
-    eaters.length > 0 ? eaters : (data?.groups ?? []).filter(({ archived }) => !archived);
-  const [groupId, setGroup] = useState('');
-  const [colour, setColour] = useState<Rated>('unsaid');
-  const [growth, setGrowth] = useState<Rated>('unsaid');
-  const [note, setNote] = useState('');
-  const [fieldErrors, setFieldErrors] = useState<FieldErrors>({});
   const { id } = formIntent('rating', food.foodId);
-  const chosen = groupId || groups[0]?.id || '';
-  const save = async () => {
-    const body = {
+  const form = useForm<RatingCreate>({
+    resolver: zodResolver(ratingCreate) as never,
+    defaultValues: {
       id,
-      groupId: chosen,
+      groupId: groups[0]?.id ?? '',
       foodId: food.foodId,
       day: now.day,
-      colour: said(colour),
-      growth: said(growth),
-      note,
+      colour: null,
+      growth: null,
+      note: '',
       hand,
       at: nowIso(),
-    };
-    const done = await add({ body });
-    if (done.error) {
-      const problem = done.error as Problem;
-      setFieldErrors(fieldErrorsOf(problem));
-      if (!problem.errors) toast(problem.detail, { tone: 'error' });
-      return;
-    }
+    },
+  });
+  const { save } = useSave(form);
+  const submit = form.handleSubmit(async (body) => {
+    if (!(await save(() => add({ body: { ...body, at: nowIso() } })))) return;
     toast(`What ${food.name} did is noted.`);
     onClose();
-  };
+  });
   return (
-    <Sheet title={`What ${food.name} did`} open onClose={onClose}>
+    <>
       <Text tone="quiet">
         Against how they were before they had it. Look at them on two days, in the same light.
       </Text>
-      <Picker
+      <PickerInput
+        control={form.control}
+        name="groupId"
         label="To which fish"
-        value={chosen}
-        onChange={setGroup}
         picks={groups.map(({ id: value, name }) => ({ value, title: name }))}
-        fieldError={fieldErrors.groupId}
       />
-      <Choice
-        label="Colour"
-        value={colour}
-        onChange={setColour}
-        fieldError={fieldErrors.colour}
-        options={[
-          { value: 'better', label: 'brighter' },
-          { value: 'same', label: 'as before' },
-          { value: 'worse', label: 'duller' },
-          { value: 'unsaid', label: 'cannot say' },
-        ]}
-      />
-      <Choice
-        label="Growth"
-        value={growth}
-        onChange={setGrowth}
-        fieldError={fieldErrors.growth}
-        options={[
-          { value: 'better', label: 'faster' },
-          { value: 'same', label: 'as before' },
-          { value: 'worse', label: 'slower' },
-          { value: 'unsaid', label: 'cannot say' },
-        ]}
-      />
-      <Field label="Note" value={note} onChange={setNote} fieldError={fieldErrors.note} />
+      <FormFields control={form.control} fields={RATED} />
       <Button
         variant="primary"
         label="Note it"
-        disabled={isLoading || chosen === ''}
-        onPress={() => save()}
+        disabled={isLoading || groups.length === 0}
+        onPress={() => submit()}
       />
-    </Sheet>
+    </>
   );
 }
 

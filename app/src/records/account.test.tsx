@@ -1,7 +1,7 @@
 import type { Account } from '@open-larder/contract';
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
 import type { Format } from '../store';
-import { answers } from '../testing/house';
+import { answers, group as eaters } from '../testing/house';
 import { push } from '../testing/router';
 import { sent, standIn } from '../testing/server';
 import { show } from '../testing/show';
@@ -22,6 +22,9 @@ import { RecordsScreen } from './RecordsScreen';
 
 jest.mock('expo-router', () => jest.requireActual('../testing/router'));
 
+const G1 = '0190a000-0000-7000-8000-000000000001';
+const F1 = '0190a000-0000-7000-8000-000000000002';
+
 const format = {
   quantity: (measure: string, base: number) =>
     measure === 'volume' ? `${Math.round(base)} L` : `${base.toFixed(1)} cm`,
@@ -29,7 +32,7 @@ const format = {
 } as unknown as Format;
 
 const group = (over: Partial<GroupAccount> = {}): GroupAccount => ({
-  groupId: 'g1',
+  groupId: G1,
   name: 'Zebrafish',
   speciesKey: 'danio-rerio',
   tankId: 't1',
@@ -63,7 +66,7 @@ const tank: Account['tanks'][number] = {
 };
 const rated = (worse = 0, same = 0, better = 0) => ({ worse, same, better });
 const food: Account['foods'][number] = {
-  foodId: 'f1',
+  foodId: F1,
   name: 'Fine flake',
   family: 'grain',
   offeredG: 12,
@@ -138,14 +141,15 @@ describe('an account in words', () => {
 function open(account: Partial<Account> = {}) {
   const asked = standIn({
     ...answers(),
+    'GET /api/groups': { items: [{ ...eaters, id: G1 }], next: null },
     'GET /api/records/account': { groups: [group()], tanks: [tank], foods: [food], ...account },
     'GET /api/ratings': {
       items: [
         {
           id: 'r1',
-          groupId: 'g1',
+          groupId: G1,
           groupName: 'Zebrafish',
-          foodId: 'f1',
+          foodId: F1,
           foodName: 'Fine flake',
           day: '2026-03-01',
           colour: 'better',
@@ -175,7 +179,7 @@ describe('what came of it', () => {
     expect(await screen.findByText('2 lost, cause unknown')).toBeTruthy();
     expect(screen.getByText('67 %')).toBeTruthy();
     fireEvent.press(screen.getByText('Zebrafish'));
-    expect(push).toHaveBeenCalledWith('/groups/g1');
+    expect(push).toHaveBeenCalledWith(`/groups/${G1}`);
     fireEvent.press(screen.getByText('Compare'));
     expect(push).toHaveBeenCalledWith('/records/compare');
   });
@@ -195,7 +199,7 @@ describe('what came of it', () => {
     fireEvent.press(screen.getByText('Note it'));
     expect(await screen.findByText('What Fine flake did is noted.')).toBeTruthy();
     expect(sent(asked, 'POST')).toMatchObject([
-      { groupId: 'g1', foodId: 'f1', growth: 'better', colour: null },
+      { groupId: G1, foodId: F1, growth: 'better', colour: null },
     ]);
     fireEvent.press(screen.getByText('Take back'));
     expect(await screen.findByText('The rating of Fine flake is taken back.')).toBeTruthy();

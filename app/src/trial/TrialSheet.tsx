@@ -1,28 +1,29 @@
-import type { Group, Problem, TrialRow } from '@open-larder/contract';
+import { zodResolver } from '@hookform/resolvers/zod';
+import { trialCreate, type Group, type TrialRow } from '@open-larder/contract';
 import { usualLength } from '@open-larder/core/growth';
 import { addDays } from '@open-larder/core/round';
 import { randomised, fishByWeeks, LOOKED_AT_WEEKS, USUAL_CV } from '@open-larder/core/trial';
 import { formatNumber } from '@open-larder/say';
 import { useMemo, useState } from 'react';
+import { useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
+import type { z } from 'zod';
+import { DateInput, PickerInput, StepperInput, TextInput } from '../forms/inputs';
 import { useNow, useFormat, type AppData } from '../store';
 import { ledgerApi } from '../store/ledgerApi';
 import {
   Button,
   Card,
   Choice,
-  DateField,
   Disclosure,
   Field,
-  fieldErrorsOf,
   ListRow,
-  Picker,
   Sheet,
-  Stepper,
   Text,
+  useSave,
   useToast,
-  type FieldErrors,
 } from '../ui';
+import { formatPercent } from '../growth/labels';
 import { readLengths } from '../growth/readLengths';
 import { formatNeeded } from './labels';
 import { nowMs } from '../store/clock';
@@ -35,6 +36,8 @@ interface Props {
   onClose: () => void;
 }
 
+type Values = z.input<typeof trialCreate>;
+
 /** Plan a trial: what is asked, how many fish it takes, and which fish go where. */
 export function TrialSheet({ data, trial, onClose }: Props) {
   const toast = useToast();
@@ -42,71 +45,65 @@ export function TrialSheet({ data, trial, onClose }: Props) {
   const [create, creating] = ledgerApi.useCreateTrialMutation();
   const [edit, editing] = ledgerApi.useEditTrialMutation();
   const groups = data.groups.filter(({ archived }) => !archived);
-  const [kind, setKind] = useState(trial?.kind ?? 'siblings');
-  const [name, setName] = useState(trial?.name ?? '');
-  const [groupId, setGroup] = useState(trial?.groupId ?? '');
-  const [otherId, setOther] = useState(trial?.otherGroupId ?? '');
-  const [from, setFrom] = useState<string | null>(trial?.from ?? now.day);
-  const [changedOn, setChanged] = useState<string | null>(trial?.changedOn ?? addDays(now.day, 28));
-  const [weeks, setWeeks] = useState(trial?.weeks ?? 8);
-  const [difference, setDifference] = useState(trial?.difference ?? 0.3);
-  const [tubsEach, setTubs] = useState(trial?.tubsEach ?? 1);
-  const [note, setNote] = useState(trial?.note ?? '');
-  const [fieldErrors, setFieldErrors] = useState<FieldErrors>({});
   const { id } = formIntent('trial.new');
+  const form = useForm<Values, unknown, z.output<typeof trialCreate>>({
+    resolver: zodResolver(trialCreate),
+    defaultValues: {
+      id,
+      kind: trial?.kind ?? 'siblings',
+      name: trial?.name ?? '',
+      groupId: trial?.groupId ?? '',
+      otherGroupId: trial?.otherGroupId ?? null,
+      from: trial?.from ?? now.day,
+      changedOn: trial?.changedOn ?? null,
+      weeks: trial?.weeks ?? 8,
+      difference: trial?.difference ?? 0.3,
+      tubsEach: trial?.tubsEach ?? 1,
+      note: trial?.note ?? '',
+    },
+  });
+  const { save } = useSave<Values>(form as never);
+  const { control, setValue, getValues } = form;
+  const { kind, name, groupId, weeks, difference, tubsEach = 1 } = useWatch({ control }) as Values;
   const group = groups.find((one) => one.id === groupId);
   const siblings = groups.filter(
     (one) => one.id !== groupId && (!group || one.speciesKey === group.speciesKey),
   );
-  const save = async () => {
-    const said = {
-      name,
-      from: from ?? '',
-      changedOn: kind === 'tank' ? changedOn : null,
-      weeks,
-      difference,
-      tubsEach: kind === 'siblings' ? tubsEach : 1,
-      note,
-    };
-    const done = trial
-      ? await edit({
-          params: { id: trial.id },
-          body: {
-            ...said,
-            version: trial.version,
-            endedOn: trial.endedOn,
-            archived: trial.archived,
-          },
-        })
-      : await create({
-          body: {
-            ...said,
-            id,
-            kind,
-            groupId,
-            otherGroupId: kind === 'siblings' ? otherId || null : null,
-          },
-        });
-    if (done.error) {
-      const problem = done.error as Problem;
-      setFieldErrors(fieldErrorsOf(problem));
-      if (!problem.errors) toast(problem.detail, { tone: 'error' });
-      return;
-    }
+  const submit = form.handleSubmit(async (valid) => {
+    const saved = await save<unknown>(() =>
+      trial
+        ? edit({
+            params: { id: trial.id },
+            body: {
+              ...valid,
+              version: trial.version,
+              endedOn: trial.endedOn,
+              archived: trial.archived,
+            },
+          })
+        : create({ body: { ...valid, id } }),
+    );
+    if (!saved) return;
     toast(
       trial
-        ? `${name}: the trial is changed.`
-        : `${name}: the trial is planned. Measure a few of each side now.`,
+        ? `${valid.name}: the trial is changed.`
+        : `${valid.name}: the trial is planned. Measure a few of each side now.`,
     );
     onClose();
-  };
+  });
   return (
     <Sheet title={trial ? `Change ${trial.name}` : 'Plan a trial'} open onClose={onClose}>
       {trial ? null : (
         <Choice
           label="How"
           value={kind}
-          onChange={setKind}
+          onChange={(how) => {
+            setValue('kind', how);
+            // What only the other way has is not sent along.
+            setValue('otherGroupId', null);
+            setValue('changedOn', how === 'tank' ? addDays(getValues('from'), 28) : null);
+            setValue('tubsEach', 1);
+          }}
           options={[
             { value: 'siblings', label: 'two tubs of siblings' },
             { value: 'tank', label: 'one tank, before and after' },
@@ -118,32 +115,30 @@ export function TrialSheet({ data, trial, onClose }: Props) {
           }
         />
       )}
-      <Field
+      <TextInput
+        control={control}
+        name="name"
         label="What is asked"
-        value={name}
-        onChange={setName}
         placeholder="Worms against flake"
-        fieldError={fieldErrors.name}
       />
       {trial ? null : (
-        <Picker
+        <PickerInput
+          control={control}
+          name="groupId"
           label={kind === 'siblings' ? 'One side, on the old diet' : 'Which fish'}
-          value={groupId}
-          onChange={setGroup}
           placeholder="Choose a group"
           picks={groups.map((one) => ({
             value: one.id,
             title: one.name,
             detail: where(data, one),
           }))}
-          fieldError={fieldErrors.groupId}
         />
       )}
       {kind === 'siblings' && !trial ? (
-        <Picker
+        <PickerInput
+          control={control}
+          name="otherGroupId"
           label="The other, on the new diet"
-          value={otherId}
-          onChange={setOther}
           placeholder="Choose a group"
           hint="No second tub yet? Assign them below, then split the group on its page."
           picks={siblings.map((one) => ({
@@ -151,37 +146,30 @@ export function TrialSheet({ data, trial, onClose }: Props) {
             title: one.name,
             detail: where(data, one),
           }))}
-          fieldError={fieldErrors.otherGroupId}
         />
       ) : null}
-      <DateField label="From" value={from} onChange={setFrom} fieldError={fieldErrors.from} />
+      <DateInput control={control} name="from" label="From" required />
       {kind === 'tank' ? (
-        <DateField
-          label="The diet changes on"
-          value={changedOn}
-          onChange={setChanged}
-          fieldError={fieldErrors.changedOn}
-        />
+        <DateInput control={control} name="changedOn" label="The diet changes on" />
       ) : null}
-      <Stepper label="Weeks" value={weeks} step={1} min={1} max={52} onChange={setWeeks} />
-      <Stepper
+      <StepperInput control={control} name="weeks" label="Weeks" step={1} min={1} max={52} />
+      <StepperInput
+        control={control}
+        name="difference"
         label="Difference in growth that is worth seeing"
-        value={Math.round(difference * 100)}
-        step={5}
-        min={5}
-        max={200}
-        format={(value) => `${value} %`}
-        onChange={(value) => setDifference(value / 100)}
-        fieldError={fieldErrors.difference}
+        step={0.05}
+        min={0.05}
+        max={2}
+        format={formatPercent}
       />
       {kind === 'siblings' ? (
-        <Stepper
+        <StepperInput
+          control={control}
+          name="tubsEach"
           label="Tubs on each side"
-          value={tubsEach}
           step={1}
           min={1}
           max={20}
-          onChange={setTubs}
           hint="Fish of one tub share its luck: two tubs show more than twice the fish in one."
         />
       ) : null}
@@ -193,17 +181,18 @@ export function TrialSheet({ data, trial, onClose }: Props) {
       {kind === 'siblings' && group ? (
         <Randomise
           group={group}
-          onNote={(randomised) =>
-            setNote([note, randomised].filter(Boolean).join(' ').slice(0, 500))
-          }
+          onNote={(randomised) => {
+            const note = [getValues('note'), randomised].filter(Boolean).join(' ');
+            setValue('note', note.slice(0, 500));
+          }}
         />
       ) : null}
-      <Field label="Note" value={note} onChange={setNote} fieldError={fieldErrors.note} />
+      <TextInput control={control} name="note" label="Note" />
       <Button
         variant="primary"
         label={trial ? 'Change it' : 'Plan it'}
         disabled={creating.isLoading || editing.isLoading || name.trim() === '' || groupId === ''}
-        onPress={() => save()}
+        onPress={() => submit()}
       />
     </Sheet>
   );
@@ -296,7 +285,9 @@ function Randomise({ group, onNote }: { group: Group; onNote: (randomised: strin
           <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
             <Button
               label="Keep it in the note"
-              onPress={() => onNote(`Dealt by chance; over go ${away.join(', ')} of ${count}.`)}
+              onPress={() =>
+                onNote(`Assigned at random: ${away.join(', ')} of ${count} go to the other tub.`)
+              }
             />
             <Button variant="bare" label="Draw again" onPress={() => setSeed(seed + 1)} />
           </View>

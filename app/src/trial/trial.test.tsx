@@ -11,6 +11,8 @@ import { formatDoubts, formatNeeded, formatResult } from './labels';
 
 jest.mock('expo-router', () => jest.requireActual('../testing/router'));
 
+const [G1, G2] = [1, 2].map((n) => `0190a000-0000-7000-8000-00000000000${n}`) as [string, string];
+
 const format = {
   quantity: (_: string, cm: number) => `${cm.toFixed(2)} cm`,
   scale: () => ({ unit: 'cm', fromBase: (cm: number) => cm }),
@@ -45,9 +47,9 @@ const trial = (over: Partial<TrialRow> = {}): TrialRow => ({
   id: 'tr1',
   name: 'Worms against flake',
   kind: 'siblings',
-  groupId: 'g1',
+  groupId: G1,
   groupName: 'On flake',
-  otherGroupId: 'g2',
+  otherGroupId: G2,
   otherGroupName: 'On worms',
   from: '2026-01-01',
   changedOn: null,
@@ -122,7 +124,10 @@ function open(items: TrialRow[]) {
   const asked = standIn({
     ...answers(),
     'GET /api/groups': {
-      items: [juvenile, { ...juvenile, id: 'g2', name: 'On worms' }],
+      items: [
+        { ...juvenile, id: G1 },
+        { ...juvenile, id: G2, name: 'On worms' },
+      ],
       next: null,
     },
     'GET /api/trials': () => ({ status: 200, body: { items: now, next: null } }),
@@ -235,8 +240,10 @@ describe('trials', () => {
     fireEvent.press(screen.getByText('Plan it'));
     expect(await screen.findByText(/Worms or flake: the trial is planned/)).toBeTruthy();
     expect(sent(asked, 'POST')).toMatchObject([
-      { kind: 'siblings', groupId: 'g1', otherGroupId: 'g2', changedOn: null, weeks: 8 },
+      { kind: 'siblings', groupId: G1, otherGroupId: G2, changedOn: null, weeks: 8 },
     ]);
-    expect(sent(asked, 'POST')[0]!.note).toMatch(/^Dealt by chance; over go \d, \d of 4\.$/);
+    expect(sent(asked, 'POST')[0]!.note).toMatch(
+      /^Assigned at random: \d, \d of 4 go to the other tub\.$/,
+    );
   });
 });

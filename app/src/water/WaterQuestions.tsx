@@ -1,21 +1,42 @@
-import type { Problem, Tank } from '@open-larder/contract';
+import { zodResolver } from '@hookform/resolvers/zod';
+import { tankEdit, waterPlan, type Tank } from '@open-larder/contract';
 import { USUAL_RHYTHM } from '@open-larder/core/water/rhythm';
-import { useRef, useState } from 'react';
+import { useRef } from 'react';
+import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
+import { z } from 'zod';
+import { FormFields, type FormRow } from '../forms/FormFields';
 import { api } from '../store';
-import {
-  Button,
-  Card,
-  DateField,
-  fieldErrorsOf,
-  NumberField,
-  Text,
-  useToast,
-  type FieldErrors,
-} from '../ui';
-import { PERCENT } from '../forms/percent';
+import { Button, Card, Text, useSave, useToast } from '../ui';
 import { usePlanPart } from './usePlanPart';
 import { useWaterEvent } from './useWaterEvent';
+
+const { share, everyDays, sourceMgL } = waterPlan.shape;
+/** Named as the server names what is wrong with it. */
+const questions = z.object({
+  runsSince: tankEdit.shape.runsSince,
+  /** Of the last change. */
+  day: tankEdit.shape.runsSince,
+  water: z.object({ share, everyDays, sourceMgL: sourceMgL.nullable() }),
+});
+type Values = z.input<typeof questions>;
+
+const QUESTIONS: FormRow<Values>[] = [
+  { name: 'runsSince', label: 'Running since', as: 'date' },
+  { name: 'day', label: 'Water last changed', as: 'date' },
+  [
+    { name: 'water.share', label: 'Usually change', as: 'percent', decimals: 0 },
+    { name: 'water.everyDays', label: 'Every', as: 'number', unit: 'days', decimals: 0 },
+  ],
+  {
+    name: 'water.sourceMgL',
+    label: 'Nitrate of the new water',
+    hint: `Test your tap once, or read it in the supplier’s report. Left empty, ${USUAL_RHYTHM.sourceMgL} mg/L is assumed.`,
+    as: 'number',
+    unit: 'mg/L',
+    decimals: 0,
+  },
+];
 
 /**
  * What everything that is computed of a tank’s water starts from, asked once: since when it runs, when
@@ -26,52 +47,47 @@ export function WaterQuestions({ tank }: { tank: Tank }) {
   const [editTank] = api.useEditTankMutation();
   const savePlan = usePlanPart(tank);
   const logEvent = useWaterEvent();
-  const [runsSince, setRunsSince] = useState<string | null>(tank.runsSince);
-  const [changedOn, setChangedOn] = useState<string | null>(null);
-  const [share, setShare] = useState<number | null>(USUAL_RHYTHM.share);
-  const [everyDays, setEveryDays] = useState<number | null>(USUAL_RHYTHM.everyDays);
-  const [sourceMgL, setSourceMgL] = useState<number | null>(null);
-  const [fieldErrors, setFieldErrors] = useState<FieldErrors>({});
+  const form = useForm<Values, unknown, z.output<typeof questions>>({
+    resolver: zodResolver(questions),
+    defaultValues: {
+      runsSince: tank.runsSince,
+      day: null,
+      water: {
+        share: USUAL_RHYTHM.share,
+        everyDays: USUAL_RHYTHM.everyDays,
+        sourceMgL: null,
+      },
+    },
+  });
+  const { save } = useSave<Values>(form as never);
   /** The change that was noted already: pressed again after a fault, it is not noted twice. */
   const noted = useRef<string | null>(null);
-
-  const save = async () => {
-    const refuse = (problem: Problem) => {
-      setFieldErrors(fieldErrorsOf(problem));
-      toast(problem.errors ? problem.title : problem.detail, { tone: 'error' });
-    };
+  const submit = form.handleSubmit(async ({ runsSince, day, water }) => {
     // The plan comes last: the card goes with it, and until then what is missing can be sent again.
-    if (changedOn !== null && noted.current !== changedOn) {
+    if (day !== null && noted.current !== day) {
       const wrong = await logEvent(
         tank.id,
-        { kind: 'changed', share: share ?? Number.NaN, day: changedOn },
+        { kind: 'changed', share: water.share, day },
         `The last change of ${tank.name} is noted.`,
       );
-      if (wrong) {
-        setFieldErrors(wrong);
-        return;
+      for (const [path, message] of Object.entries(wrong ?? {})) {
+        form.setError(path === 'share' ? 'water.share' : 'day', { message });
       }
-      noted.current = changedOn;
+      if (wrong) return;
+      noted.current = day;
     }
     if (runsSince !== tank.runsSince) {
       const { id: _, lastTemp: __, plan: ___, ...fields } = tank;
-      const done = await editTank({
-        params: { id: tank.id },
-        body: { ...fields, runsSince } as never,
-      });
-      if (done.error) return refuse(done.error as Problem);
+      const body = { ...fields, runsSince } as never;
+      if (!(await save(() => editTank({ params: { id: tank.id }, body })))) return;
     }
-    const water = {
-      ...USUAL_RHYTHM,
-      share: share ?? Number.NaN,
-      everyDays: everyDays ?? Number.NaN,
-      sourceMgL: sourceMgL ?? USUAL_RHYTHM.sourceMgL,
-    };
-    const planned = await savePlan({ water });
-    if ('problem' in planned) return refuse(planned.problem);
-    toast(`The water of ${tank.name} is known.`);
-  };
-  const fieldError = (field: string) => fieldErrors[`water.${field}`] ?? fieldErrors[field];
+    const planned = await save(async () => {
+      const sourceMgL = water.sourceMgL ?? USUAL_RHYTHM.sourceMgL;
+      const done = await savePlan({ water: { ...USUAL_RHYTHM, ...water, sourceMgL } });
+      return 'problem' in done ? { error: done.problem } : { data: done.plan };
+    });
+    if (planned) toast(`The water of ${tank.name} is known.`);
+  });
   return (
     <Card label="About its water">
       <View style={{ padding: 12, gap: 12 }}>
@@ -79,52 +95,14 @@ export function WaterQuestions({ tank }: { tank: Tank }) {
         <Text tone="quiet">
           Until you answer, a quarter a week is assumed and the Round asks for no change.
         </Text>
-        <DateField
-          label="Running since"
-          value={runsSince}
-          onChange={setRunsSince}
-          fieldError={fieldError('runsSince')}
-        />
-        <DateField
-          label="Water last changed"
-          value={changedOn}
-          onChange={setChangedOn}
-          fieldError={fieldError('day')}
-        />
-        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
-          <View style={{ flexBasis: 120, flexGrow: 1 }}>
-            <NumberField
-              label="Usually change"
-              unit="%"
-              scale={PERCENT}
-              decimals={0}
-              value={share}
-              onChange={setShare}
-              fieldError={fieldError('share')}
-            />
-          </View>
-          <View style={{ flexBasis: 120, flexGrow: 1 }}>
-            <NumberField
-              label="Every"
-              unit="days"
-              decimals={0}
-              value={everyDays}
-              onChange={setEveryDays}
-              fieldError={fieldError('everyDays')}
-            />
-          </View>
-        </View>
-        <NumberField
-          label="Nitrate of the new water"
-          unit="mg/L"
-          decimals={0}
-          value={sourceMgL}
-          onChange={setSourceMgL}
-          hint={`Test your tap once, or read it in the supplier’s report. Left empty, ${USUAL_RHYTHM.sourceMgL} mg/L is assumed.`}
-          fieldError={fieldError('sourceMgL')}
-        />
+        <FormFields control={form.control as never} fields={QUESTIONS} />
         <View style={{ alignItems: 'flex-start' }}>
-          <Button variant="primary" label="Save" spoken="Save the answers" onPress={save} />
+          <Button
+            variant="primary"
+            label="Save"
+            spoken="Save the answers"
+            onPress={() => submit()}
+          />
         </View>
       </View>
     </Card>
