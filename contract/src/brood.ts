@@ -54,7 +54,7 @@ const broodTub = z.object({ id: z.string(), version: z.number(), ...tubFields })
 
 export const broodEdit = z.object({ version, ...fields });
 
-const count = between(0, 100_000, 'a number of animals').int('count whole animals');
+export const animals = between(0, 100_000, 'a number of animals').int('count whole animals');
 const millimetres = between(0.5, 2000, 'length in mm');
 const base = { id, day, at: instant, hand, note: phrase.default(''), tubId: id.nullable() };
 
@@ -78,11 +78,11 @@ export const broodEventCreate = z.discriminatedUnion('kind', [
       'ended',
     ]),
   }),
-  z.object({ ...base, kind: z.enum(['eggsSeen', 'counted']), count }),
+  z.object({ ...base, kind: z.enum(['eggsSeen', 'counted']), count: animals }),
   z.object({
     ...base,
     kind: z.enum(['lost', 'rehomed', 'joined']),
-    count: count.min(1, 'enter at least one'),
+    count: animals.min(1, 'enter at least one'),
   }),
   z
     .object({
@@ -90,7 +90,7 @@ export const broodEventCreate = z.discriminatedUnion('kind', [
       kind: z.literal('moved'),
       toTubId: chosen('say into which tub'),
       /** Null moves all of them. */
-      count: count.min(1, 'enter at least one').nullable(),
+      count: animals.min(1, 'enter at least one').nullable(),
     })
     .refine((one) => one.tubId !== one.toTubId, {
       path: ['toTubId'],

@@ -1,10 +1,11 @@
+import { zodResolver } from '@hookform/resolvers/zod';
 import type { BreedingStrategy } from '@open-larder/catalogue/breedingStrategies';
-import type { Problem } from '@open-larder/contract';
-import { useState } from 'react';
+import { broodEdit, type BroodFields } from '@open-larder/contract';
+import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
 import { api, useHouse } from '../store';
-import { Button, Sheet, useToast, fieldErrorsOf, type FieldErrors } from '../ui';
-import { BroodFieldsInput, type BroodDraft } from './fields';
+import { Button, Sheet, StaleNotice, useSave, useToast } from '../ui';
+import { BroodFieldsInput } from './fields';
 import type { Brood } from './useBroods';
 
 /** Correct what is said of a brood, and choose among the practices. */
@@ -20,42 +21,32 @@ export function CorrectBroodSheet({
   const toast = useToast();
   const house = useHouse();
   const [edit] = api.useEditBroodMutation();
-  const {
-    id,
-    speciesKey: _,
-    species: __,
-    strategy: ___,
-    status: ____,
-    work: _____,
-    tubs: ______,
-    ...fields
-  } = brood;
-  const { version, ...kept } = fields;
-  const [draft, setDraft] = useState<BroodDraft>(kept);
-  const [fieldErrors, setFieldErrors] = useState<FieldErrors>({});
-  const save = async () => {
-    const done = await edit({ params: { id }, body: { ...draft, version } });
-    if (done.error) {
-      const problem = done.error as Problem;
-      setFieldErrors(fieldErrorsOf(problem));
-      toast(problem.errors ? problem.title : problem.detail, { tone: 'error' });
-      return;
-    }
-    toast(`${draft.name} is corrected.`);
+  const form = useForm<BroodFields>({
+    resolver: zodResolver(broodEdit),
+    defaultValues: broodEdit.parse(brood),
+  });
+  const { save, stale } = useSave(form);
+  const submit = form.handleSubmit(async (body) => {
+    if (!(await save(() => edit({ params: { id: brood.id }, body })))) return;
+    toast(`${body.name} is corrected.`);
     onClose();
-  };
+  });
   return (
     <Sheet title={`Correct ${brood.name}`} open onClose={onClose}>
+      <StaleNotice
+        stale={stale}
+        fields={{ name: 'Name', raising: 'Where the young grow up', firstFood: 'The first food' }}
+        onKeepMine={() => void submit()}
+        onTakeTheirs={onClose}
+      />
       <BroodFieldsInput
-        draft={draft}
-        fieldErrors={fieldErrors}
+        control={form.control as never}
         strategies={strategies}
         species={brood.species}
         data={house.data ?? null}
-        onChange={setDraft}
       />
       <View style={{ alignItems: 'flex-start' }}>
-        <Button variant="primary" label="Save" onPress={() => save()} />
+        <Button variant="primary" label="Save" onPress={() => submit()} />
       </View>
     </Sheet>
   );

@@ -1,25 +1,17 @@
-import type { BroodEventCreate, Problem } from '@open-larder/contract';
+import { zodResolver } from '@hookform/resolvers/zod';
+import { animals, broodCreate, day, type BroodEventCreate, type Tank } from '@open-larder/contract';
 import { waterLitres } from '@open-larder/core/tank';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
+import { useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
+import { z } from 'zod';
+import { FormFields } from '../forms/FormFields';
+import { ChoiceInput, DateInput, NumberInput, PickerInput } from '../forms/inputs';
 import { api, useHand, useHouse, useNow, type AppData } from '../store';
-import {
-  Button,
-  Choice,
-  DateField,
-  NumberField,
-  Picker,
-  Screen,
-  Text,
-  upperFirst,
-  useToast,
-  fieldErrorsOf,
-  type FieldErrors,
-  Waiting,
-} from '../ui';
+import { Button, Screen, Text, upperFirst, useSave, useToast, Waiting } from '../ui';
 import { BroodFieldsInput, defaultsOf, type BroodDraft } from './fields';
-import { TubFields, type TubDraft } from './TubsCard';
+import { tubFieldsAt, type TubValues } from './TubSheet';
 import { useBroods, strategyOf, type Broods } from './useBroods';
 import { formIntent } from '../store/intent';
 
@@ -30,6 +22,18 @@ const BEGIN_WORDS: Record<Beginning, string> = {
   spawned: 'they have spawned',
   swimming: 'the young swim',
 };
+
+const { id: _, tub, events: __, ...fields } = broodCreate.shape;
+const beginning = z.object({
+  ...fields,
+  began: z.enum(BEGINNINGS),
+  day,
+  /** Eggs or young, about. */
+  count: animals.nullable(),
+  /** Null where they stay with their parents. */
+  tub: tub.omit({ id: true }).nullable(),
+});
+type Values = Omit<z.infer<typeof beginning>, 'tub'> & { tub: TubValues };
 
 /** Beginning the line of a brood: whose it is, how it began, where it is. */
 export function NewBroodScreen({ tank, group }: { tank?: string; group?: string }) {
@@ -63,83 +67,65 @@ function Begin({
   const router = useRouter();
   const [create] = api.useCreateBroodMutation();
   const intent = formIntent('brood.new', tank, asked);
-  const parents =
-    data.groups.find(({ id }) => id === asked) ??
-    (tank === undefined ? undefined : data.groupsIn.get(tank)?.[0]);
-  const [speciesKey, setSpeciesKey] = useState(parents?.speciesKey ?? '');
+  const staysIn = ({ raising, tankId }: Pick<Values, 'raising' | 'tankId'>) =>
+    raising === 'with' ? data.tanks.find(({ id }) => id === tankId) : undefined;
+  const [initial] = useState(() => beginningOf(broods, data, tank, asked));
+  const form = useForm<Values>({
+    resolver: (values, context, options) =>
+      zodResolver(beginning)(
+        { ...values, tub: staysIn(values) ? null : values.tub },
+        context,
+        options as never,
+      ) as never,
+    defaultValues: { ...initial, began: 'spawned', day: now.day, count: null },
+  });
+  const { control, setValue, getValues } = form;
+  const { save } = useSave(form);
+  const { speciesKey, tankId, raising, began } = useWatch({ control }) as Values;
   const species = data.species.get(speciesKey) ?? null;
   const strategy = species ? strategyOf(broods.strategies, species.breeding) : undefined;
-  const asHome = parents?.tankId ?? tank ?? null;
-  const [draft, setDraft] = useState<BroodDraft>({
-    name: '',
-    breeding: null,
-    tankId: asHome,
-    groupId: parents?.id ?? null,
-    youngGroupId: null,
-    targetCm: null,
-    conditionDays: null,
-    ...defaultsOf(strategy),
-  });
-  const home = data.tanks.find(({ id }) => id === draft.tankId);
-  const stays = draft.raising === 'with' && home !== undefined;
-  const [tub, setTub] = useState<TubDraft>(() => ({
-    name: '',
-    litres: 10,
-    tempC: home?.tempC ?? species?.tempOptC ?? 24,
-    ph: home?.ph ?? null,
-    filtered: false,
-  }));
-  const [began, setBegan] = useState<Beginning>('spawned');
-  const [day, setDay] = useState<string | null>(now.day);
-  const [count, setCount] = useState<number | null>(null);
-  const [fieldErrors, setFieldErrors] = useState<FieldErrors>({});
-  const choose = (key: string, said: BroodDraft = draft) => {
-    setSpeciesKey(key);
+  const home = staysIn({ raising, tankId });
+  /** What suits a species and where it lives; what was chosen by hand goes with it. */
+  const suit = (key: string, livesIn: string | null) => {
     const kind = data.species.get(key);
-    setDraft({ ...said, ...defaultsOf(strategyOf(broods.strategies, kind?.breeding)) });
-    const place = data.tanks.find(({ id }) => id === said.tankId);
-    setTub({ ...tub, tempC: place?.tempC ?? kind?.tempOptC ?? tub.tempC, ph: place?.ph ?? tub.ph });
+    const place = data.tanks.find(({ id }) => id === livesIn);
+    for (const [name, value] of Object.entries(
+      defaultsOf(strategyOf(broods.strategies, kind?.breeding)),
+    )) {
+      setValue(name as keyof BroodDraft, value);
+    }
+    setValue('tub.tempC', place?.tempC ?? kind?.tempOptC ?? getValues('tub.tempC'));
+    setValue('tub.ph', place?.ph ?? getValues('tub.ph'));
   };
-  const change = (next: BroodDraft) => {
-    const group = data.groups.find(({ id }) => id === next.groupId);
-    // Who the parents are shows the species, where they live, and what suits their way of life.
-    if (group && next.groupId !== draft.groupId) {
-      choose(group.speciesKey, { ...next, tankId: group.tankId });
-    } else setDraft(next);
+  // Who the parents are shows the species, where they live, and what suits their way of life.
+  const takeParents = (groupId: string | null) => {
+    const parents = data.groups.find(({ id }) => id === groupId);
+    if (!parents) return;
+    setValue('speciesKey', parents.speciesKey);
+    setValue('tankId', parents.tankId);
+    suit(parents.speciesKey, parents.tankId);
   };
-  const refused = (problem: Problem) => {
-    setFieldErrors(fieldErrorsOf(problem));
-    toast(problem.errors ? problem.title : problem.detail, { tone: 'error' });
-  };
-  const begin = async () => {
-    const where = stays
-      ? {
-          name: home.name,
-          litres: waterLitres(home)?.value ?? Number.NaN,
-          tempC: home.tempC,
-          ph: home.ph,
-          filtered: home.filter !== 'none',
-        }
-      : { ...tub, litres: tub.litres ?? Number.NaN, tempC: tub.tempC ?? Number.NaN };
+  const submit = form.handleSubmit(async ({ began, day, count, tub: own, ...fields }) => {
+    const tub = home ? asTub(home) : own;
     const { id } = intent;
     const tubId = intent.also('tub');
-    const base = { day: day ?? '', at: intent.at, hand, note: '', tubId };
+    const base = { day, at: intent.at, hand, note: '', tubId };
     const events: BroodEventCreate[] = [{ ...base, id: intent.also('begun'), kind: began }];
     if (count !== null && began !== 'paired') {
       const kind = began === 'spawned' ? 'eggsSeen' : 'counted';
       events.push({ ...base, id: intent.also('count'), kind, count });
     }
-    const body = { ...draft, id, speciesKey, tub: { ...where, id: tubId }, events };
-    const done = await create({ body });
-    if (done.error) return refused(done.error as Problem);
-    toast(`${draft.name} is begun.`);
+    const body = { ...fields, id, tub: { ...tub, id: tubId }, events };
+    if (!(await save(() => create({ body })))) return;
+    toast(`${fields.name} is begun.`);
     router.replace(`/broods/${id}`);
-  };
+  });
   return (
     <>
-      <Picker
+      <PickerInput
+        control={control}
+        name="speciesKey"
         label="Species"
-        value={speciesKey}
         search
         placeholder="Choose a species"
         picks={[...data.species.values()]
@@ -149,8 +135,7 @@ function Begin({
             title: one.common,
             detail: `${one.scientific} · ${one.breeding}`,
           }))}
-        onChange={(key) => choose(key)}
-        fieldError={fieldErrors.speciesKey}
+        onPicked={(key) => suit(key, tankId)}
       />
       {strategy && species ? (
         <>
@@ -162,37 +147,35 @@ function Begin({
           ))}
         </>
       ) : null}
-      <Choice
+      <ChoiceInput
+        control={control}
+        name="began"
         label="How far it is"
-        value={began}
         options={BEGINNINGS.map((value) => ({ value, label: BEGIN_WORDS[value] }))}
-        onChange={setBegan}
       />
-      <DateField label="Since" value={day} onChange={setDay} fieldError={fieldErrors.day} />
+      <DateInput control={control} name="day" label="Since" required />
       {began === 'paired' ? null : (
-        <NumberField
+        <NumberInput
+          control={control}
+          name="count"
           label={
             began === 'spawned' ? 'Eggs, about, if you saw them' : 'Young, about, if you counted'
           }
-          value={count}
-          onChange={setCount}
-          fieldError={fieldErrors.count}
         />
       )}
       <BroodFieldsInput
-        draft={draft}
-        fieldErrors={fieldErrors}
+        control={control as never}
         strategies={broods.strategies}
         species={species}
         data={data}
-        onChange={change}
+        onParents={takeParents}
       />
-      {stays ? (
+      {home ? (
         <Text tone="quiet">They are in {home.name}, with their parents.</Text>
       ) : (
         <>
           <Text variant="subtitle">Where they are</Text>
-          <TubFields draft={tub} fieldErrors={fieldErrors} path="tub." onChange={setTub} />
+          <FormFields control={control as never} fields={tubFieldsAt('tub')} />
         </>
       )}
       <View style={{ alignItems: 'flex-start' }}>
@@ -200,9 +183,46 @@ function Begin({
           variant="primary"
           label="Begin it"
           disabled={speciesKey === ''}
-          onPress={() => begin()}
+          onPress={() => submit()}
         />
       </View>
     </>
   );
 }
+
+/** A brood of the group that was asked for, or of the first in its tank. */
+function beginningOf(broods: Broods, data: AppData, tank?: string, asked?: string) {
+  const parents =
+    data.groups.find(({ id }) => id === asked) ??
+    (tank === undefined ? undefined : data.groupsIn.get(tank)?.[0]);
+  const species = parents && data.species.get(parents.speciesKey);
+  const tankId = parents?.tankId ?? tank ?? null;
+  const home = data.tanks.find(({ id }) => id === tankId);
+  return {
+    speciesKey: parents?.speciesKey ?? '',
+    name: '',
+    breeding: null,
+    tankId,
+    groupId: parents?.id ?? null,
+    youngGroupId: null,
+    targetCm: null,
+    conditionDays: null,
+    ...defaultsOf(species && strategyOf(broods.strategies, species.breeding)),
+    tub: {
+      name: '',
+      litres: 10,
+      tempC: home?.tempC ?? species?.tempOptC ?? 24,
+      ph: home?.ph ?? null,
+      filtered: false,
+    },
+  };
+}
+
+/** The parents’ tank as the place of their young. */
+const asTub = (home: Tank): TubValues => ({
+  name: home.name,
+  litres: waterLitres(home)?.value ?? Number.NaN,
+  tempC: home.tempC,
+  ph: home.ph,
+  filtered: home.filter !== 'none',
+});

@@ -10,7 +10,7 @@ import {
 import { addDays } from '@open-larder/core/round';
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { BroodsWork } from './BroodsWork';
-import { answers, food, group, species } from '../testing/house';
+import { answers, food, group, species, tank } from '../testing/house';
 import { push, replace } from '../testing/router';
 import { sent, standIn } from '../testing/server';
 import { TODAY as DAY } from '../testing/clock';
@@ -267,7 +267,13 @@ describe('one brood', () => {
 
 describe('beginning a brood', () => {
   it('takes species, tank and practices from the parents, and notes how it began', async () => {
-    open([], <NewBroodScreen group="g1" />, {
+    const [groupId, tankId] = [
+      '0190a000-0000-7000-8000-000000000001',
+      '0190a000-0000-7000-8000-000000000002',
+    ];
+    open([], <NewBroodScreen group={groupId} />, {
+      'GET /api/groups': { items: [{ ...group, id: groupId, tankId }], next: null },
+      'GET /api/tanks': { items: [{ ...tank, id: tankId }], next: null },
       'POST /api/broods': ({ body }: { body: unknown }) => {
         const { id } = body as { id: string };
         asked.push({ method: 'MADE', path: id, body });
@@ -282,7 +288,8 @@ describe('beginning a brood', () => {
     expect(sent(asked, 'POST')[0]).toMatchObject({
       name: 'Zebras',
       speciesKey: 'danio-rerio',
-      groupId: 'g1',
+      groupId,
+      tankId,
       raising: 'apart',
       tub: { name: 'Jar', litres: 10 },
       events: [{ kind: 'spawned', day: DAY }],

@@ -3,18 +3,13 @@ import type { Species } from '@open-larder/catalogue';
 import type { BreedingStrategy } from '@open-larder/catalogue/breedingStrategies';
 import type { BroodFields } from '@open-larder/contract';
 import { EGG_CARES, FIRST_FOODS, FIRST_WATERS, RAISINGS } from '@open-larder/core/brood/vocabulary';
+import { useWatch, type Control } from 'react-hook-form';
 import { View } from 'react-native';
-import { useFormat, type AppData } from '../store';
-import {
-  Disclosure,
-  Field,
-  lowerFirst,
-  NumberField,
-  Picker,
-  Text,
-  upperFirst,
-  type FieldErrors,
-} from '../ui';
+import { FormFields, type FormField } from '../forms/FormFields';
+import { PickerInput, TextInput } from '../forms/inputs';
+import type { AppData } from '../store';
+import { Disclosure, lowerFirst, Text, upperFirst } from '../ui';
+import type { Pick as PickRow } from '../ui/Picker';
 import { strategyOf } from './useBroods';
 import { EGG_WORDS, FOOD_WORDS, RAISING_WORDS, WATER_WORDS } from './labels';
 
@@ -34,133 +29,40 @@ export function defaultsOf(
 }
 
 interface Props {
-  draft: BroodDraft;
-  fieldErrors: FieldErrors;
+  control: Control<BroodDraft>;
   strategies: readonly BreedingStrategy[];
   species: Species | null;
   data: AppData | null;
-  onChange: (draft: BroodDraft) => void;
+  /** The parents are others than before. */
+  onParents?: (groupId: string | null) => void;
 }
 
 /** What is said of a brood: its parents, its way of life, and the practices with what speaks for each. */
-export function BroodFieldsInput({
-  draft,
-  fieldErrors,
-  strategies,
-  species,
-  data,
-  onChange,
-}: Props) {
-  const format = useFormat();
-  const length = format.scale('length');
-  const set = (part: Partial<BroodDraft>) => onChange({ ...draft, ...part });
+export function BroodFieldsInput({ control, strategies, species, data, onParents }: Props) {
+  const draft = useWatch({ control }) as BroodDraft;
   const strategy = strategyOf(strategies, draft.breeding ?? species?.breeding);
-  const groups = (data?.groups ?? []).filter(({ archived }) => !archived);
-  const of = <K extends string>(keys: readonly K[], says: Record<K, [string, string]>) =>
-    keys.map((value) => ({ value, title: says[value][0], detail: says[value][1] }));
+  const groups = named(data?.groups ?? []);
   return (
     <>
-      <Field
-        label="Name"
-        value={draft.name}
-        onChange={(name) => set({ name })}
-        fieldError={fieldErrors.name}
-        placeholder="Pearls of the spring"
-      />
-      <Picker
+      <TextInput control={control} name="name" label="Name" placeholder="Pearls of the spring" />
+      <PickerInput
+        control={control}
+        name="groupId"
         label="The parents"
-        value={draft.groupId ?? ''}
-        picks={[
-          { value: '', title: 'None of mine' },
-          ...groups.map(({ id, name }) => ({ value: id, title: name })),
-        ]}
-        onChange={(groupId) => set({ groupId: groupId === '' ? null : groupId })}
-        fieldError={fieldErrors.groupId}
+        blank="None of mine"
+        picks={groups}
+        onPicked={(groupId) => onParents?.(groupId === '' ? null : groupId)}
       />
-      <Picker
+      <PickerInput
+        control={control}
+        name="tankId"
         label="Tank of the parents"
-        value={draft.tankId ?? ''}
-        picks={[
-          { value: '', title: 'None of mine' },
-          ...(data?.tanks ?? [])
-            .filter(({ archived }) => !archived)
-            .map(({ id, name }) => ({ value: id, title: name })),
-        ]}
-        onChange={(tankId) => set({ tankId: tankId === '' ? null : tankId })}
-        fieldError={fieldErrors.tankId}
+        blank="None of mine"
+        picks={named(data?.tanks ?? [])}
       />
       <Disclosure title="Choices" detail={choicesOf(draft)}>
         <View style={{ gap: 16 }}>
-          <Picker
-            label="The young, where they are a group already"
-            value={draft.youngGroupId ?? ''}
-            picks={[
-              { value: '', title: 'Not yet' },
-              ...groups.map(({ id, name }) => ({ value: id, title: name })),
-            ]}
-            onChange={(group) => set({ youngGroupId: group === '' ? null : group })}
-            fieldError={fieldErrors.youngGroupId}
-            hint="Their food is planned as that group’s then, and counted once."
-          />
-          <Picker
-            label="Way of life"
-            value={draft.breeding ?? ''}
-            picks={[
-              {
-                value: '',
-                title: species ? `As usual: ${species.breeding}` : 'As usual for the species',
-              },
-              ...strategies.map(({ breeding, parentsRule }) => ({
-                value: breeding,
-                title: upperFirst(breeding),
-                detail: parentsRule,
-              })),
-            ]}
-            onChange={(breeding) =>
-              set({ breeding: breeding === '' ? null : (breeding as BreedingStrategy['breeding']) })
-            }
-            fieldError={fieldErrors.breeding}
-          />
-          <Picker
-            label="Where the young grow up"
-            value={draft.raising}
-            picks={of(RAISINGS, RAISING_WORDS)}
-            onChange={(raising) => set({ raising: raising as BroodDraft['raising'] })}
-            hint={RAISING_WORDS[draft.raising][1]}
-          />
-          <Picker
-            label="The eggs"
-            value={draft.eggCare}
-            picks={of(EGG_CARES, EGG_WORDS)}
-            onChange={(eggCare) => set({ eggCare: eggCare as BroodDraft['eggCare'] })}
-            hint={EGG_WORDS[draft.eggCare][1]}
-          />
-          <Picker
-            label="The first water"
-            value={draft.firstWater}
-            picks={of(FIRST_WATERS, WATER_WORDS)}
-            onChange={(water) => set({ firstWater: water as BroodDraft['firstWater'] })}
-            hint={WATER_WORDS[draft.firstWater][1]}
-          />
-          <Picker
-            label="The first food"
-            value={draft.firstFood ?? ''}
-            picks={[{ value: '', title: 'What suits their mouth' }, ...of(FIRST_FOODS, FOOD_WORDS)]}
-            onChange={(food) =>
-              set({ firstFood: food === '' ? null : (food as BroodDraft['firstFood']) })
-            }
-            hint={draft.firstFood === null ? undefined : FOOD_WORDS[draft.firstFood][1]}
-          />
-          <NumberField
-            label="Length at which they can be sold or given away"
-            unit={length.unit}
-            scale={length}
-            decimals={1}
-            value={draft.targetCm}
-            onChange={(targetCm) => set({ targetCm })}
-            fieldError={fieldErrors.targetCm}
-            hint="Blank is half of an adult’s."
-          />
+          <FormFields control={control} fields={choiceFields(draft, groups, strategies, species)} />
           {strategy?.practices.map((practice) => (
             <Text key={practice} variant="small" tone="quiet">
               Keepers differ: {practice}.
@@ -171,6 +73,76 @@ export function BroodFieldsInput({
     </>
   );
 }
+
+const named = (all: readonly { id: string; name: string; archived: boolean }[]) =>
+  all.filter(({ archived }) => !archived).map(({ id, name }) => ({ value: id, title: name }));
+
+const choiceFields = (
+  { raising, eggCare, firstWater, firstFood }: BroodDraft,
+  groups: readonly PickRow[],
+  strategies: readonly BreedingStrategy[],
+  species: Species | null,
+): FormField<BroodDraft>[] => [
+  {
+    name: 'youngGroupId',
+    label: 'The young, where they are a group already',
+    hint: 'Their food is planned as that group’s then, and counted once.',
+    as: 'pick',
+    blank: 'Not yet',
+    options: groups,
+  },
+  {
+    name: 'breeding',
+    label: 'Way of life',
+    as: 'pick',
+    blank: species ? `As usual: ${species.breeding}` : 'As usual for the species',
+    options: strategies.map(({ breeding, parentsRule }) => ({
+      value: breeding,
+      title: upperFirst(breeding),
+      detail: parentsRule,
+    })),
+  },
+  {
+    name: 'raising',
+    label: 'Where the young grow up',
+    hint: RAISING_WORDS[raising][1],
+    as: 'pick',
+    options: worded(RAISINGS, RAISING_WORDS),
+  },
+  {
+    name: 'eggCare',
+    label: 'The eggs',
+    hint: EGG_WORDS[eggCare][1],
+    as: 'pick',
+    options: worded(EGG_CARES, EGG_WORDS),
+  },
+  {
+    name: 'firstWater',
+    label: 'The first water',
+    hint: WATER_WORDS[firstWater][1],
+    as: 'pick',
+    options: worded(FIRST_WATERS, WATER_WORDS),
+  },
+  {
+    name: 'firstFood',
+    label: 'The first food',
+    hint: firstFood === null ? undefined : FOOD_WORDS[firstFood][1],
+    as: 'pick',
+    blank: 'What suits their mouth',
+    options: worded(FIRST_FOODS, FOOD_WORDS),
+  },
+  {
+    name: 'targetCm',
+    label: 'Length at which they can be sold or given away',
+    hint: 'Blank is half of an adult’s.',
+    as: 'measure',
+    measure: 'length',
+    decimals: 1,
+  },
+];
+
+const worded = <K extends string>(keys: readonly K[], words: Record<K, [string, string]>) =>
+  keys.map((value) => ({ value, title: words[value][0], detail: words[value][1] }));
 
 /** «apart from them, moved to a tub, …» */
 const choicesOf = ({ raising, eggCare, firstWater, firstFood }: BroodDraft): string =>

@@ -47,7 +47,7 @@ export type FormField<V extends FieldValues> = Named<V> &
         search?: boolean;
         placeholder?: string;
       }
-    | { as: 'yesNo'; blank?: string }
+    | { as: 'yesNo'; blank?: string; words?: { yes: string; no: string } }
   );
 
 /** Fields under each other, or those of a list beside each other as far as there is room. */
@@ -127,7 +127,7 @@ function OneField<V extends FieldValues>({
         />
       );
     case 'yesNo':
-      return <YesNo {...bound} blank={field.blank} />;
+      return <YesNo {...bound} blank={field.blank} words={field.words} />;
   }
 }
 
@@ -139,12 +139,10 @@ function YesNo<V extends FieldValues>({
   control,
   name,
   blank,
+  words = { yes: 'yes', no: 'no' },
   ...rest
-}: Bound<V> & { blank?: string }) {
-  const known = [
-    { value: 'yes', label: 'yes' },
-    { value: 'no', label: 'no' },
-  ];
+}: Bound<V> & { blank?: string; words?: { yes: string; no: string } }) {
+  const known = Object.entries(words).map(([value, label]) => ({ value, label }));
   return (
     <Controller
       control={control}

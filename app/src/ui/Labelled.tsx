@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
-import { ErrorLine } from './FaultLine';
+import { ErrorLine } from './ErrorLine';
 import { Text } from './Text';
 
 interface Props {

@@ -6,7 +6,7 @@ export { Choice, Choices, type Option } from './Choice';
 export { DateField } from './DateField';
 export { Disclosure } from './Disclosure';
 export { fieldErrorsOf, type FieldErrors } from './faultsOf';
-export { ErrorLine } from './FaultLine';
+export { ErrorLine } from './ErrorLine';
 export { Field } from './Field';
 export { FramedRow } from './FramedRow';
 export { IconButton } from './IconButton';

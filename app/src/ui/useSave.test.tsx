@@ -1,6 +1,8 @@
+import { zodResolver } from '@hookform/resolvers/zod';
 import type { Problem } from '@open-larder/contract';
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { useForm } from 'react-hook-form';
+import { z } from 'zod';
 import {
   DateInput,
   NumberInput,
@@ -137,6 +139,42 @@ describe('a form that is refused', () => {
     expect(screen.getByText('Something in this jar is wrong.')).toBeTruthy();
     expect(screen.queryByText('Changed meanwhile')).toBeNull();
     expect(typed('Name')).toBe('Fine flake');
+  });
+});
+
+describe('a form with a fault that is out of sight', () => {
+  it('says what keeps it from being saved, and sends nothing', async () => {
+    const sent: Jar[] = [];
+    function Folded() {
+      const form = useForm<Jar>({
+        defaultValues: jar,
+        resolver: zodResolver(
+          z.object({
+            name: z.string(),
+            grams: z.number().nullable(),
+            label: z.object({ maker: z.string().max(2, 'keep the maker under 3 letters') }),
+            version: z.number(),
+          }),
+        ),
+      });
+      const { save } = useSave(form);
+      const submit = form.handleSubmit(async (body) => {
+        await save<Jar>(async () => {
+          sent.push(body);
+          return { data: body };
+        });
+      });
+      return (
+        <>
+          <Button label="Save" onPress={() => submit()} />
+          <Toast />
+        </>
+      );
+    }
+    show(<Folded />);
+    fireEvent.press(screen.getByLabelText('Save'));
+    expect(await screen.findByText('Not saved yet: keep the maker under 3 letters.')).toBeTruthy();
+    expect(sent).toHaveLength(0);
   });
 });
 

@@ -1,5 +1,5 @@
 import type { Problem } from '@open-larder/contract';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { FieldValues, Path, PathValue, UseFormReturn } from 'react-hook-form';
 import { useToast } from './Toast';
 
@@ -22,7 +22,17 @@ export function useSave<V extends FieldValues>(form: UseFormReturn<V>) {
   const toast = useToast();
   const [problem, setProblem] = useState<Problem | null>(null);
   const clear = () => setProblem(null);
+  const sent = useRef(false);
+  const { submitCount, errors } = form.formState;
+  useEffect(() => {
+    const refused = submitCount > 0 && !sent.current && Object.keys(errors).length > 0;
+    sent.current = false;
+    // The field may be out of sight, above or folded away: then nothing would seem to happen.
+    if (refused) toast(`Not saved yet: ${firstMessage(errors)}.`, { tone: 'error' });
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- once for each time that it was sent
+  }, [submitCount]);
   const save = async <T>(send: () => PromiseLike<Outcome<T>>): Promise<T | null> => {
+    sent.current = true;
     const outcome = await send();
     if (outcome.error === undefined) {
       clear();
@@ -46,4 +56,15 @@ export function useSave<V extends FieldValues>(form: UseFormReturn<V>) {
   };
   const stale: Stale | null = problem && { problem, keepMine, clear };
   return { save, stale };
+}
+
+/** What is wrong with the first field, however deep it is. */
+function firstMessage(errors: object): string | undefined {
+  for (const [name, error] of Object.entries(errors)) {
+    if (name === 'ref' || typeof error !== 'object' || error === null) continue;
+    const { message } = error as { message?: unknown };
+    const found = typeof message === 'string' && message ? message : firstMessage(error);
+    if (found) return found;
+  }
+  return undefined;
 }
