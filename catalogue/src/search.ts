@@ -60,28 +60,40 @@ function search(rows: readonly Row[]): (words: string) => string[] {
   };
 }
 
+interface PlainRow {
+  key: string;
+  name: string;
+  otherNames: readonly string[];
+  kind?: string;
+}
+
 /**
  * Search among foods or cultures by what people call them, as forgiving as among species.
  * @returns a function from what was typed to keys, the best first; all in order where nothing was
  */
-export const nameSearch = (
-  rows: readonly { key: string; name: string; otherNames: readonly string[]; kind?: string }[],
-): ((words: string) => string[]) =>
-  search(
-    rows.map(({ key, name, otherNames, kind = '' }) => ({
-      key,
-      common: name,
-      otherNames,
-      scientific: '',
-      family: kind,
-    })),
-  );
+export const nameSearch = (rows: readonly PlainRow[]): ((words: string) => string[]) =>
+  search(rows.map(plainRow));
+
+const plainRow = ({ key, name, otherNames, kind = '' }: PlainRow): Row => ({
+  key,
+  common: name,
+  otherNames,
+  scientific: '',
+  family: kind,
+});
 
 /** How sure a name is: the same but for case and accents, or only near it. */
 export type NameMatch = { key: string; exact: boolean } | null;
 
 /** The species that a name means, for tables that people typed; null where nothing is near. */
-export function speciesNamed(rows: readonly SpeciesRow[]): (name: string) => NameMatch {
+export const speciesNamed = (rows: readonly SpeciesRow[]): ((name: string) => NameMatch) =>
+  named(rows);
+
+/** The food or culture that a name means; null where nothing is near. */
+export const foodNamed = (rows: readonly PlainRow[]): ((name: string) => NameMatch) =>
+  named(rows.map(plainRow));
+
+function named(rows: readonly Row[]): (name: string) => NameMatch {
   const exact = new Map<string, string>();
   for (const row of rows) {
     for (const name of [row.key, row.scientific, row.common, ...row.otherNames]) {

@@ -1,0 +1,2 @@
+export * from './inventory';
+export type { TankFacts } from './tankFacts';
