@@ -15,6 +15,7 @@ export * from './servingUnit';
 export * from './stepsNow';
 export * from './house';
 export * from './household';
+export * from './inventory';
 export * from './larder';
 export * from './log';
 export * from './look';

@@ -28,6 +28,7 @@ export const paths = {
   editPlan: ['put', '/api/tanks/:id/plan', 'keeper'],
   balancePlan: ['post', '/api/tanks/:id/balance', 'keeper'],
   printWeek: ['get', '/api/tanks/:id/week-sheet', 'guest'],
+  addInventory: ['post', '/api/inventory', 'keeper'],
   listStartingPlans: ['get', '/api/starting-plans', 'guest'],
   createStartingPlan: ['post', '/api/starting-plans', 'keeper'],
   editStartingPlan: ['put', '/api/starting-plans/:id', 'keeper'],

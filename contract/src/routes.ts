@@ -68,6 +68,7 @@ import { paths, type Access, type RouteName } from './paths';
 import type { Problem } from './problem';
 import { account, accountTableQuery } from './account';
 import { logName } from './log';
+import { inventoryCreate, inventoryMade } from './inventory';
 import { rating, ratingCreate, ratingUndo } from './rating';
 import { trial, trialCreate, trialEdit } from './trial';
 import { answer, answerCreate, answered, answerUndo, proposals } from './proposal';
@@ -228,6 +229,12 @@ export const routes = {
     query: handQuery,
     response: printed,
   }),
+  addInventory: create(
+    'addInventory',
+    'Tanks, their fish and foods in one go, with a first plan for each group',
+    inventoryCreate,
+    inventoryMade,
+  ),
   listStartingPlans: list('listStartingPlans', 'Starting plans of one’s own', startingPlan),
   createStartingPlan: create(
     'createStartingPlan',

@@ -24,6 +24,7 @@ import { formatErrors, unknownRoute } from './http/errors';
 import { mount, type Handlers } from './http/mount';
 import { NulError, ProblemError } from './http/problems';
 import { TIME_HEADER } from '@open-larder/contract/paths';
+import { inventoryRoutes } from './inventory/routes';
 import { larderRoutes } from './larder/routes';
 import { requestLog } from './log';
 import { lookRoutes } from './look/routes';
@@ -110,6 +111,7 @@ const RESOURCES: Omit<Handlers, 'getHealth' | 'getReady'> = {
   ...groupRoutes,
   ...dietRoutes,
   ...foodRoutes,
+  ...inventoryRoutes,
   ...larderRoutes,
   ...roundRoutes,
   ...feedingRoutes,

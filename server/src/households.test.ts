@@ -195,6 +195,11 @@ const PROBES: Record<RouteName, Probe> = {
     },
   ),
   listGroups: readsNothing('/api/groups'),
+  addInventory: finds404(
+    'post',
+    () => '/api/inventory',
+    () => ({ tanks: [], groups: [sampleGroup(ours.tank.id)], foods: [] }),
+  ),
   createGroup: finds404(
     'post',
     () => '/api/groups',

@@ -1,16 +1,7 @@
 import type { StartingPlanRow, Tank } from '@open-larder/contract';
 import { weekTaskOf } from '@open-larder/contract/week';
 import type { DietServing } from '@open-larder/core/round';
-import {
-  choicesOf,
-  feedsInTheDark,
-  laidOut,
-  relaid,
-  startingPlan,
-  usualFeedingStyle,
-  type WeekTask,
-} from '@open-larder/core/week';
-import { dailyNeed } from '@open-larder/core/ration';
+import { relaid, usualServings, type WeekTask } from '@open-larder/core/week';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
@@ -184,18 +175,8 @@ function layIn(tank: Tank, data: AppData, plan: StartingPlanRow | null, day: str
       );
       continue;
     }
-    const own = usualFeedingStyle([
-      { ...group, needKj: dailyNeed({ ...group, tempC: task.tank.tempC }).value },
-    ]);
-    const feedingStyle = tank.plan?.feedingStyle ?? choicesOf(own);
-    const lines = startingPlan(
-      group.species.guild,
-      group.stage,
-      feedingStyle,
-      feedsInTheDark(group),
-    );
-    const servings = laidOut(task, group, lines, () => uuidv7());
-    if (servings.length > 0 || lines.length > 0) laid.set(group.id, servings);
+    const servings = usualServings(task, group, tank.plan?.feedingStyle ?? null, () => uuidv7());
+    if (servings) laid.set(group.id, servings);
   }
   return laid;
 }

@@ -62,6 +62,13 @@ export {
   type FeedingStyleKey,
   type Usual,
 } from './feedingStyle';
-export { feedsInTheDark, laidOut, startingPlan, type Role, type StartingLine } from './starting';
+export {
+  feedsInTheDark,
+  laidOut,
+  startingPlan,
+  usualServings,
+  type Role,
+  type StartingLine,
+} from './starting';
 export { tankOf, type ShelfFood, type WeekGroup, type WeekTask } from './task';
 export { workOf } from './work';

@@ -5,7 +5,8 @@ import { PLAIN, type DietServing } from '../round';
 import type { FeedFood } from '../zones';
 import { foodsFor } from './aims';
 import { momentsOf } from './balance/offers';
-import type { FeedingStyle } from './feedingStyle';
+import { dailyNeed } from '../ration';
+import { choicesOf, usualFeedingStyle, type FeedingStyle } from './feedingStyle';
 import { suitability } from './suitability';
 import { tankOf, type WeekGroup, type WeekTask } from './task';
 
@@ -75,6 +76,24 @@ export function startingPlan(
   if (richer) lines.push(line('treat', late, GRAZES.has(guild) ? TWICE : ODD, 0.5));
   if (feedingStyle.meals === 'many') lines.push(line(base, 'noon', EVERY_DAY, 0.7));
   return lines;
+}
+
+/**
+ * The usual plan of a group’s own kind, laid into its tank.
+ * @param chosen how the tank is fed, where its keeper said so; else what suits this kind
+ * @returns servings whose amounts are computed; null for a stage that is not fed
+ */
+export function usualServings(
+  task: WeekTask,
+  group: WeekGroup,
+  chosen: Pick<FeedingStyle, 'meals' | 'staple'> | null,
+  newId: () => string,
+): DietServing[] | null {
+  const needKj = dailyNeed({ ...group, tempC: task.tank.tempC }).value;
+  const feedingStyle = chosen ?? choicesOf(usualFeedingStyle([{ ...group, needKj }]));
+  const { species, stage } = group;
+  const lines = startingPlan(species.guild, stage, feedingStyle, feedsInTheDark(group));
+  return lines.length === 0 ? null : laidOut(task, group, lines, newId);
 }
 
 /** From here on a food suits a role. Assumption. */

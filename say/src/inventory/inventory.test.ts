@@ -4,8 +4,8 @@ import { readInventory, type Names } from '.';
 
 const { species, foods } = loadCatalogue();
 const names: Names = {
-  species: speciesNamed([...species.values()]),
-  foods: foodNamed([...foods.values()]),
+  species: speciesNamed(species),
+  foods: foodNamed(foods),
   tanks: new Map([['tarn', 't-tarn']]),
 };
 const METRIC = { units: 'metric', temperature: 'C', hardness: 'dGH' } as const;

@@ -6,6 +6,7 @@ import type { Clock } from '../clock';
 import type { Handlers } from '../http/mount';
 import { idUsed, notFound } from '../http/problems';
 import { labelsOf } from './labels';
+import { createFood, assertLotNotAhead } from './acts';
 import { foodColumns, foods, readFood, readLot, shelve, WEIGHINGS } from './store';
 
 export const foodRoutes = {
@@ -16,19 +17,8 @@ export const foodRoutes = {
     return { items: await withLive(scope, catalogue, clock, items), next };
   },
 
-  createFood: async ({ body }, { scope, clock }) => {
-    if (body.lot) await refuseAheadLot(scope, clock, body.lot);
-    return scope.atomically(async (inside) => {
-      await inside.insertOnce('foods', [
-        { id: body.id, ...foodColumns(body), version: 1, archived: false },
-      ]);
-      const made = await readFood(inside, body.id);
-      if (!made) throw idUsed();
-      if (body.lot === null) return made;
-      await shelve(inside, body.id, body.lot);
-      return (await readFood(inside, body.id)) ?? made;
-    });
-  },
+  createFood: ({ body }, { scope, clock }) =>
+    scope.atomically((inside) => createFood(inside, clock, body)),
 
   editFood: ({ params, body }, { scope }) =>
     scope.revise(
@@ -40,7 +30,7 @@ export const foodRoutes = {
     ),
 
   addLot: async ({ params, body }, { scope, clock }) => {
-    await refuseAheadLot(scope, clock, body);
+    await assertLotNotAhead(scope, clock, body);
     return scope.atomically(async (inside) => {
       if (!(await readFood(inside, params.id))) throw notFound('This food');
       await shelve(inside, params.id, body);
@@ -49,7 +39,7 @@ export const foodRoutes = {
   },
 
   async editLot({ params, body }, { scope, clock }) {
-    await refuseAheadLot(scope, clock, body);
+    await assertLotNotAhead(scope, clock, body);
     return scope.revise('lots', 'This lot', params.id, body, () => readLot(scope, params.id));
   },
 
@@ -101,21 +91,3 @@ export const foodRoutes = {
     };
   },
 } satisfies Partial<Handlers>;
-
-/** What is on the shelf was bought, and opened, by today. */
-async function refuseAheadLot(
-  scope: Scope,
-  clock: Clock,
-  { boughtOn, openedOn }: { boughtOn: string; openedOn: string | null },
-): Promise<void> {
-  await assertNotFuture(
-    scope,
-    clock,
-    { day: boughtOn },
-    'put it on the shelf when it is here',
-    'boughtOn',
-  );
-  if (openedOn !== null) {
-    await assertNotFuture(scope, clock, { day: openedOn }, 'say so when it is opened', 'openedOn');
-  }
-}

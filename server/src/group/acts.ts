@@ -37,6 +37,9 @@ export async function startGroup(
   body: BodyOf<'createGroup'>,
 ): Promise<void> {
   const { id, name, speciesKey, tankId, day, stage, lengthCm, males, females, unsexed } = body;
+  if (!species.has(speciesKey)) {
+    throw invalid('speciesKey', 'this species is not known here; choose one from the list');
+  }
   await askAboutLength(scope, species, speciesKey, body);
   await openTank(scope, tankId);
   if (!(await makeRow(scope, { id, name, speciesKey }))) return;

@@ -1,18 +1,14 @@
-import { houseGroup, houseTank } from '@open-larder/contract';
-import { groupOnDay } from '@open-larder/core';
-import { groupsOn, readHistory } from '../group/history';
 import { todayOf } from '../household/store';
 import type { Handlers } from '../http/mount';
 import { cutPage, readCursor } from '../db';
 import { assertOwned } from '../diet/store';
 import { idUsed, notFound } from '../http/problems';
 import { readHouse } from '../round/house';
-import { speciesOf } from '../species/store';
-import { readTank } from '../tank/store';
 import { balanceAside } from './balance';
+import { editPlan } from './edit';
 import { weekSheet } from './sheet';
 import { taskOf } from './task';
-import { readStartingPlan, savePlan, startingPlans } from './store';
+import { readStartingPlan, startingPlans } from './store';
 
 export const planRoutes = {
   async listStartingPlans({ query }, { scope }) {
@@ -54,17 +50,5 @@ export const planRoutes = {
     );
   },
 
-  async editPlan({ params, body }, { scope, clock, catalogue }) {
-    const today = await todayOf(scope, clock);
-    return scope.atomically(async (inside) => {
-      const tank = await readTank(inside, params.id);
-      if (!tank) throw notFound('This tank');
-      const species = await speciesOf(inside, catalogue);
-      const groups = groupsOn(await readHistory(inside, null), today)
-        .filter((group) => group.tankId === tank.id && !group.archived)
-        .flatMap((group) => houseGroup(group, species, tank, today) ?? [])
-        .map((group) => ({ ...group, onDay: groupOnDay(group, houseTank(tank)) }));
-      return savePlan(inside, tank.id, body, today, groups);
-    });
-  },
+  editPlan: ({ params, body }, context) => editPlan(params.id, body, context),
 } satisfies Partial<Handlers>;

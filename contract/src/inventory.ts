@@ -1,0 +1,31 @@
+import { z } from 'zod';
+import { id } from './basics';
+import { foodCreate } from './food';
+import { groupCreate } from './group';
+import { tankCreate } from './tank';
+
+/** What a keeper has, entered in one go: all of it is written, or nothing. */
+export const inventoryCreate = z
+  .object({
+    tanks: z.array(tankCreate).max(20, 'enter at most 20 tanks at once'),
+    groups: z.array(groupCreate).max(100, 'enter at most 100 groups at once'),
+    foods: z.array(foodCreate).max(60, 'enter at most 60 foods at once'),
+  })
+  .refine(({ tanks, groups, foods }) => tanks.length + groups.length + foods.length > 0, {
+    path: ['tanks'],
+    message: 'enter a tank, fish or a food',
+  });
+
+/** What was planned for whom. */
+export const inventoryMade = z.object({
+  tanks: z.array(
+    z.object({
+      tankId: id,
+      groupIds: z.array(id),
+      /** Those for whom nothing on the shelf suits. */
+      unfedIds: z.array(id),
+    }),
+  ),
+});
+export type InventoryCreate = z.infer<typeof inventoryCreate>;
+export type InventoryMade = z.infer<typeof inventoryMade>;
