@@ -143,7 +143,9 @@ test('a species is found in spite of its spelling, copied, changed, and lived by
 
   await goTo(page, 'Tanks');
   await page.getByRole('link', { name: /^Race/ }).click();
-  await page.getByRole('button', { name: 'Add a group' }).click();
+  await page.getByRole('button', { name: 'Add fish' }).click();
+  await page.getByRole('button', { name: /^In long form/ }).click();
+  await page.getByRole('button', { name: 'A group', exact: true }).click();
   await pick(page, 'Species', 'stream kuhli');
   await page.getByRole('button', { name: 'More: Not sexed' }).click();
   await page.getByLabel('Mean length, nose to tail tip, cm').fill('40');

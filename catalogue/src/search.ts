@@ -93,6 +93,9 @@ export const speciesNamed = (rows: readonly SpeciesRow[]): ((name: string) => Na
 export const foodNamed = (rows: readonly PlainRow[]): ((name: string) => NameMatch) =>
   named(rows.map(plainRow));
 
+/** In a list that nobody looks through, a short word forgives less than in a search. */
+const nearly = (term: string) => Math.min(Number(forgiven(term)), term.length < 8 ? 1 : 2);
+
 function named(rows: readonly Row[]): (name: string) => NameMatch {
   const exact = new Map<string, string>();
   for (const row of rows) {
@@ -108,7 +111,7 @@ function named(rows: readonly Row[]): (name: string) => NameMatch {
     const known = exact.get(wanted) ?? exact.get(singular(wanted));
     if (known !== undefined) return { key: known, exact: true };
     // Every word must be near: a table is no place for the best of bad guesses.
-    const [near] = index.search(singular(wanted));
+    const [near] = index.search(singular(wanted), { fuzzy: nearly });
     return near === undefined ? null : { key: String(near.id), exact: false };
   };
 }

@@ -7,6 +7,7 @@ import { tankCreate } from './tank';
 /** What a keeper has, entered in one go: all of it is written, or nothing. */
 export const inventoryCreate = z
   .object({
+    id,
     tanks: z.array(tankCreate).max(20, 'enter at most 20 tanks at once'),
     groups: z.array(groupCreate).max(100, 'enter at most 100 groups at once'),
     foods: z.array(foodCreate).max(60, 'enter at most 60 foods at once'),

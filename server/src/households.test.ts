@@ -198,7 +198,7 @@ const PROBES: Record<RouteName, Probe> = {
   addInventory: finds404(
     'post',
     () => '/api/inventory',
-    () => ({ tanks: [], groups: [sampleGroup(ours.tank.id)], foods: [] }),
+    () => ({ id: uuidv7(), tanks: [], groups: [sampleGroup(ours.tank.id)], foods: [] }),
   ),
   createGroup: finds404(
     'post',

@@ -6,7 +6,7 @@ import { stageFactor } from '@open-larder/core/ration';
 import { formatSignificant } from '@open-larder/say';
 import { useRouter } from 'expo-router';
 import Plus from 'lucide-react-native/icons/plus';
-import { useState, type ReactNode } from 'react';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { Controller, useFieldArray, useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
@@ -30,7 +30,8 @@ import { reviewDiet } from './look';
 import { ServingFields } from './ServingFields';
 import { WeekSums } from './WeekSums';
 
-export function DietScreen({ id }: { id: string }) {
+/** @param foodId a food that is put into the plan as it opens, where it is not in it yet */
+export function DietScreen({ id, foodId }: { id: string; foodId?: string }) {
   const router = useRouter();
   const loaded = useHouse();
   const group = loaded.data?.groups.find((one) => one.id === id);
@@ -47,7 +48,7 @@ export function DietScreen({ id }: { id: string }) {
         <Button
           variant="primary"
           label="Put a food on the shelf"
-          onPress={() => router.push('/larder/new')}
+          onPress={() => router.push(`/larder/new?group=${id}`)}
         />
       }
     />
@@ -59,10 +60,10 @@ export function DietScreen({ id }: { id: string }) {
       </Screen>
     );
   }
-  return <DietEditor key={group.id} group={group} data={loaded.data} />;
+  return <DietEditor key={group.id} group={group} data={loaded.data} foodId={foodId} />;
 }
 
-function DietEditor({ group, data }: { group: Group; data: AppData }) {
+function DietEditor({ group, data, foodId }: { group: Group; data: AppData; foodId?: string }) {
   const router = useRouter();
   const toast = useToast();
   const format = useFormat();
@@ -94,7 +95,7 @@ function DietEditor({ group, data }: { group: Group; data: AppData }) {
     toast(`The diet of ${group.name} is saved; the Round follows it from today.`);
     router.replace(`/groups/${group.id}`);
   });
-  const add = () => {
+  const add = (newFoodId?: string) => {
     const last = written.servings.at(-1);
     const food = data.foods.find((one) => !one.archived);
     const moment = data.moments.find((one) => !one.archived);
@@ -102,7 +103,7 @@ function DietEditor({ group, data }: { group: Group; data: AppData }) {
     setOpened(id);
     servings.append({
       id,
-      foodId: last?.foodId ?? food?.id ?? '',
+      foodId: newFoodId ?? last?.foodId ?? food?.id ?? '',
       momentId: last?.momentId ?? moment?.id ?? '',
       zone: last?.zone ?? species?.zone ?? 'mid',
       place: '',
@@ -112,6 +113,13 @@ function DietEditor({ group, data }: { group: Group; data: AppData }) {
       manner: PLAIN,
     });
   };
+  const asked = useRef(foodId);
+  useEffect(() => {
+    const wanted = asked.current;
+    asked.current = undefined;
+    const known = written.servings.some((one) => one.foodId === wanted);
+    if (wanted !== undefined && !known && foodOf(wanted)) add(wanted);
+  });
   const findings = (
     <Findings
       findings={look?.findings ?? []}
@@ -169,7 +177,11 @@ function DietEditor({ group, data }: { group: Group; data: AppData }) {
         />
       ))}
       <View style={{ alignItems: 'flex-start' }}>
-        <Button label="Add a serving" icon={<Plus size={20} color={colours.ink} />} onPress={add} />
+        <Button
+          label="Add a serving"
+          icon={<Plus size={20} color={colours.ink} />}
+          onPress={() => add()}
+        />
       </View>
       <Controller
         control={control}

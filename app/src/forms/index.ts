@@ -10,6 +10,7 @@ export { MoveSheet } from '../group/MoveSheet';
 export { NewGroupScreen } from '../group/NewGroupScreen';
 export { SplitSheet } from '../group/SplitSheet';
 export { SettingsScreen } from '../household/SettingsScreen';
+export { InventoryScreen } from '../inventory/InventoryScreen';
 export { CountSheet } from '../larder/CountSheet';
 export { EditFoodScreen } from '../larder/EditFoodScreen';
 export { LotSheet } from '../larder/LotSheet';

@@ -17,7 +17,8 @@ import { formIntent } from '../store/intent';
 
 type Values = z.infer<typeof foodCreate>;
 
-export function NewFoodScreen() {
+/** @param groupId of the group whose plan it is for: there it goes on */
+export function NewFoodScreen({ groupId }: { groupId?: string }) {
   const router = useRouter();
   const toast = useToast();
   const now = useNow();
@@ -49,7 +50,7 @@ export function NewFoodScreen() {
     if (!saved) return;
     forgetDraft();
     toast(`${saved.name} is on the shelf.`);
-    router.replace(`/larder/${saved.id}`);
+    router.replace(groupId ? `/groups/${groupId}/diet?food=${saved.id}` : `/larder/${saved.id}`);
   });
   return (
     <Screen title="A new food" back="/larder">

@@ -119,7 +119,7 @@ describe('the round', () => {
       [`GET /api/round/${DAY}`]: { ...round(DAY), moments: [] },
     });
     expect(await screen.findByText('No tanks yet')).toBeTruthy();
-    expect(screen.getByLabelText('Make the first tank')).toBeTruthy();
+    expect(screen.getByLabelText('Say what you have')).toBeTruthy();
   });
 
   it('shows a fault of the server with a way to try again', async () => {

@@ -281,23 +281,23 @@ function NothingPlanned({ data, round }: { data: AppData; round: RoundView }) {
     tanks.length === 0
       ? ([
           'No tanks yet',
-          'Begin with a tank, then the fish in it, then the food on the shelf.',
-          'Make the first tank',
-          '/tanks/new',
+          'Say in a few lines what you have: a tank, its fish, your foods. The first day follows from that.',
+          'Say what you have',
+          '/begin',
         ] as const)
       : groups.length === 0
         ? ([
             'No fish yet',
-            'Put a group of fish in a tank; the app works out what it needs.',
-            'Go to the tanks',
-            '/tanks',
+            'Say which fish live in it; what they need is worked out.',
+            'Say which fish',
+            `/begin?tank=${tanks[0]!.id}`,
           ] as const)
         : data.foods.every((food) => food.archived)
           ? ([
               'The shelf is empty',
               'Put a food on the shelf, then plan who gets it.',
               'Put a food on the shelf',
-              '/larder/new',
+              '/begin',
             ] as const)
           : ([
               'Nothing to serve',

@@ -111,9 +111,9 @@ export function TankDetail({ tank, data }: { tank: Tank; data: AppData }) {
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         <Button
           variant={groups.length === 0 ? 'primary' : 'plain'}
-          label="Add a group"
+          label="Add fish"
           icon={<Plus size={20} color={groups.length === 0 ? colours.onRoe : colours.ink} />}
-          onPress={() => router.push(`/tanks/${tank.id}/add-group`)}
+          onPress={() => router.push(`/begin?tank=${tank.id}`)}
         />
         {groups.length > 0 ? (
           <Button

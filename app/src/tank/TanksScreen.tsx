@@ -52,7 +52,7 @@ export function TanksScreen({ id }: { id?: string }) {
             <Button
               label="New tank"
               icon={<Plus size={20} color={colours.ink} />}
-              onPress={() => router.push('/tanks/new')}
+              onPress={() => router.push('/begin')}
             />
           </>
         ) : null
@@ -89,13 +89,13 @@ function NoTanks() {
   return (
     <Empty
       title="No tanks yet"
-      text={`Begin with the tank you feed first in the morning: its inside measures, temperature and light hours. «Millpond», say: ${[120, 45, 50].map((cm) => format.quantity('length', cm)).join(' × ')}, ${format.quantity('temperature', 26)}, lit from 10:00 to 20:00. A whole house goes in at once as a table.`}
+      text="Begin with the tank that you feed first in the morning: a few lines on it, its fish and your foods are enough. A whole house goes in at once as a table."
       action={
         <>
           <Button
             variant="primary"
-            label="Make the first tank"
-            onPress={() => router.push('/tanks/new')}
+            label="Say what you have"
+            onPress={() => router.push('/begin')}
           />
           <Button label="Paste a whole house" onPress={() => router.push('/tables')} />
         </>

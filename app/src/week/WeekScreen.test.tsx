@@ -43,7 +43,7 @@ describe('the week of a tank', () => {
     );
     show(<WeekScreen />);
     expect(await screen.findByText('No week to show yet')).toBeTruthy();
-    expect(screen.getByLabelText('Make the first tank')).toBeTruthy();
+    expect(screen.getByLabelText('Say what you have')).toBeTruthy();
   });
 
   it('shows what reaches each group by simulation, and what the plan misses', async () => {

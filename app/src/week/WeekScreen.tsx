@@ -59,12 +59,12 @@ export function WeekScreen({ tankId }: { tankId?: string }) {
         ) : (
           <Empty
             title="No week to show yet"
-            text="Make a tank, put fish in it and plan their diet; the week of each tank appears here."
+            text="Say what you have in a few lines; the week of each tank appears here."
             action={
               <Button
                 variant="primary"
-                label="Make the first tank"
-                onPress={() => router.push('/tanks/new')}
+                label="Say what you have"
+                onPress={() => router.push('/begin')}
               />
             }
           />

@@ -68,6 +68,7 @@ function asSent(text: string): InventoryCreate {
     })),
   );
   return {
+    id: uuidv7(),
     tanks,
     groups,
     foods: read.foods.map(({ foodKey }) => ({
@@ -125,7 +126,7 @@ describe('an inventory', () => {
     await server
       .as('ours')
       .post('/api/inventory')
-      .send({ tanks: [], groups: [], foods: [] })
+      .send({ id: uuidv7(), tanks: [], groups: [], foods: [] })
       .expect(422);
   });
 
@@ -137,7 +138,7 @@ describe('an inventory', () => {
     const answer = await server
       .as('ours')
       .post('/api/inventory')
-      .send({ tanks: [], groups, foods: [] })
+      .send({ id: uuidv7(), tanks: [], groups, foods: [] })
       .expect(201);
     expect(answer.body.tanks).toMatchObject([{ groupIds: [groups[0]!.id], unfedIds: [] }]);
     const after = await server.as('ours').get('/api/groups').expect(200);

@@ -1,7 +1,9 @@
+import { useLocalSearchParams } from 'expo-router';
 import { lazyForm } from '../../forms/lazyForm';
 
 const NewFoodScreen = lazyForm((forms) => forms.NewFoodScreen);
 
 export default function NewFoodRoute() {
-  return <NewFoodScreen />;
+  const { group } = useLocalSearchParams<{ group?: string }>();
+  return <NewFoodScreen groupId={group} />;
 }

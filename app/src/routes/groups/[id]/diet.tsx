@@ -4,6 +4,6 @@ import { lazyForm } from '../../../forms/lazyForm';
 const DietScreen = lazyForm((forms) => forms.DietScreen);
 
 export default function DietRoute() {
-  const { id } = useLocalSearchParams<{ id: string }>();
-  return <DietScreen key={id} id={id} />;
+  const { id, food } = useLocalSearchParams<{ id: string; food?: string }>();
+  return <DietScreen key={`${id} ${food ?? ''}`} id={id} foodId={food} />;
 }

@@ -1,0 +1,23 @@
+/** What stands in most cupboards: offered to those who would rather tap than type. Practice. */
+export const USUAL_FOODS = [
+  'fine-flake',
+  'plant-flake',
+  'fine-granule',
+  'floating-pellet-small',
+  'sinking-pellet-small',
+  'nettle-wafer-small',
+  'worm-tablet',
+  'plant-tablet',
+  'fry-powder',
+  'freeze-dried-water-fleas',
+  'frozen-water-fleas',
+  'frozen-midge-larvae',
+  'frozen-brine-shrimp',
+  'frozen-cyclops',
+  'frozen-mysis',
+  'hatched-brine-shrimp',
+  'live-water-fleas',
+  'grindal-worms-live',
+  'courgette-slice',
+  'shelled-peas-cooked',
+] as const;
