@@ -87,16 +87,19 @@ export type NameMatch = { key: string; exact: boolean } | null;
 
 /** The species that a name means, for tables that people typed; null where nothing is near. */
 export const speciesNamed = (rows: readonly SpeciesRow[]): ((name: string) => NameMatch) =>
-  named(rows);
+  named(rows, forgiven);
 
 /** The food or culture that a name means; null where nothing is near. */
 export const foodNamed = (rows: readonly PlainRow[]): ((name: string) => NameMatch) =>
-  named(rows.map(plainRow));
+  named(rows.map(plainRow), nearly);
 
-/** In a list that nobody looks through, a short word forgives less than in a search. */
+/** Among foods, whose names are everyday words, a short word forgives less: «blorp» is no block. */
 const nearly = (term: string) => Math.min(Number(forgiven(term)), term.length < 8 ? 1 : 2);
 
-function named(rows: readonly Row[]): (name: string) => NameMatch {
+function named(
+  rows: readonly Row[],
+  fuzzy: (term: string) => number | boolean,
+): (name: string) => NameMatch {
   const exact = new Map<string, string>();
   for (const row of rows) {
     for (const name of [row.key, row.scientific, row.common, ...row.otherNames]) {
@@ -111,7 +114,7 @@ function named(rows: readonly Row[]): (name: string) => NameMatch {
     const known = exact.get(wanted) ?? exact.get(singular(wanted));
     if (known !== undefined) return { key: known, exact: true };
     // Every word must be near: a table is no place for the best of bad guesses.
-    const [near] = index.search(singular(wanted), { fuzzy: nearly });
+    const [near] = index.search(singular(wanted), { fuzzy });
     return near === undefined ? null : { key: String(near.id), exact: false };
   };
 }

@@ -27,8 +27,10 @@ export function useSave<V extends FieldValues>(form: UseFormReturn<V>) {
   useEffect(() => {
     const refused = submitCount > 0 && !sent.current && Object.keys(errors).length > 0;
     sent.current = false;
-    // The field may be out of sight, above or folded away: then nothing would seem to happen.
-    if (refused) toast(`Not saved yet: ${firstMessage(errors)}.`, { tone: 'error' });
+    if (!refused) return;
+    const message = firstMessage(errors) ?? 'check what you entered';
+    // Out of sight, above or folded away, nothing would seem to happen.
+    if (!scrollToAlert(message)) toast(`Not saved yet: ${message}.`, { tone: 'error' });
     // eslint-disable-next-line react-hooks/exhaustive-deps -- once for each time that it was sent
   }, [submitCount]);
   const save = async <T>(send: () => PromiseLike<Outcome<T>>): Promise<T | null> => {
@@ -67,4 +69,13 @@ function firstMessage(errors: object): string | undefined {
     if (found) return found;
   }
   return undefined;
+}
+
+/** Bring what is wrong into sight. @returns false where it is nowhere on the screen */
+function scrollToAlert(message: string): boolean {
+  const said = message.toLowerCase();
+  const alerts = globalThis.document?.querySelectorAll?.('[role="alert"]') ?? [];
+  const found = [...alerts].find(({ textContent }) => textContent?.toLowerCase() === said);
+  found?.scrollIntoView({ block: 'center' });
+  return found !== undefined;
 }
