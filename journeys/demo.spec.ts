@@ -109,6 +109,7 @@ test('a round: served, all of a tank, skipped, undone, and the shelf follows', a
   await expect.poll(() => stock(page, demo.url, 'Fine flake')).toBeLessThan(before);
   await page.getByRole('button', { name: 'All of Tarn as planned' }).click();
   await expect(undoAll).toHaveCount(3);
+  await openStop(page, 'Alder');
   await page
     .getByRole('button', {
       name: /^Less, more, refused or skipped: Frozen brine shrimp for Steel-blue/,

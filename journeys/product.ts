@@ -93,3 +93,9 @@ export async function pick(page: Page, label: string, words: string) {
     .first()
     .click();
 }
+
+/** A tank of the Round, unfolded: only what is next is so by itself. */
+export async function openStop(page: Page, tank: string): Promise<void> {
+  const stop = page.getByRole('button', { name: new RegExp(`^${tank}: `) }).first();
+  if ((await stop.getAttribute('aria-expanded')) === 'false') await stop.click();
+}

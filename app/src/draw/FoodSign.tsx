@@ -4,8 +4,18 @@ import Svg, { Circle, Ellipse, Path } from 'react-native-svg';
 import { useColours } from '../theme';
 
 /** A food family's sign: told by shape first, so that it holds in one colour too. */
-export function FoodSign({ family, size = 28 }: { family: FoodFamily; size?: number }) {
-  const colour = useColours().family[family];
+export function FoodSign({
+  family,
+  size = 28,
+  colour: own,
+}: {
+  family: FoodFamily;
+  size?: number;
+  /** On a filled ground, where its own colour would not be seen. */
+  colour?: string;
+}) {
+  const usual = useColours().family[family];
+  const colour = own ?? usual;
   return (
     <Svg width={size} height={size} viewBox="0 0 28 28" aria-hidden>
       {SIGNS[family](colour)}

@@ -177,8 +177,8 @@ describe('preparation', () => {
   it('says what to begin when, and for what, and is ticked off', async () => {
     const asked = open();
     const card = within(await screen.findByLabelText('To prepare'));
-    expect(card.getByText('18:10 · ready by 18:30 for Millpond')).toBeTruthy();
-    expect(card.getByText('21:00 · ready by 07:30 tomorrow for Millpond, 2 meals')).toBeTruthy();
+    expect(card.getByText('18:10 to be ready by 18:30')).toBeTruthy();
+    expect(card.getByText('21:00 to be ready by 07:30 tomorrow')).toBeTruthy();
     fireEvent.press(card.getByLabelText('Done: 3 pinches hard granules: soak 20 min'));
     await waitFor(() =>
       expect(posted(asked, '/api/chores')).toMatchObject([
@@ -186,18 +186,18 @@ describe('preparation', () => {
       ]),
     );
     expect(await screen.findByText('3 pinches hard granules: soak 20 min: done.')).toBeTruthy();
-    expect(card.getByText('1 done')).toBeTruthy();
+    expect(card.getByText(/1 done/)).toBeTruthy();
     expect(card.queryByText(/07:30 tomorrow/)).toBeNull();
-    fireEvent.press(card.getByText('All of the day'));
-    expect(card.getByText(/^done \d\d:\d\d$/)).toBeTruthy();
+    fireEvent.press(card.getByLabelText(/All of the day/));
+    expect(card.getByText(/done \d\d:\d\d$/)).toBeTruthy();
   });
 
   it('is asked for no longer when what it is for was served', async () => {
     open({ [`GET /api/round/${DAY}/preparations`]: { tasks: [...TASKS, task({ foodId: 'f7' })] } });
     const card = within(await screen.findByLabelText('To prepare'));
-    expect(card.getAllByText(/ready by 18:30/)).toHaveLength(2);
+    expect(card.getByText('3 pinches fine flake, 3 pinches fine flake')).toBeTruthy();
     fireEvent.press(screen.getByText('All the rest as planned (2)'));
-    await waitFor(() => expect(card.getAllByText(/ready by 18:30/)).toHaveLength(1));
+    await waitFor(() => expect(card.getByText('3 pinches fine flake')).toBeTruthy());
     expect(card.getByText(/07:30 tomorrow/)).toBeTruthy();
   });
 

@@ -1,16 +1,15 @@
 import type { Preparation, RoundView } from '@open-larder/contract';
 import Check from 'lucide-react-native/icons/check';
 import { memo, useState } from 'react';
-import { View } from 'react-native';
+import { Pressable, View } from 'react-native';
 import { FoodSign } from '../draw/FoodSign';
-import { api, useHand, useRow, useFormat, type AppData } from '../store';
+import { api, useHand, useHousehold, useRow, useFormat } from '../store';
 import { localNow } from '../store/useNow';
 import { themed, useColours } from '../theme';
-import { Button, Card, Text, lowerFirst } from '../ui';
+import { Button, Card, Text, lowerFirst, upperFirst } from '../ui';
 import { useChores } from './useChores';
 
 interface Props extends Pick<RoundView, 'day' | 'done'> {
-  data: AppData;
   /** How many servings of each food were served today, of foods of which none is open any more. */
   served: Readonly<Record<string, number>>;
   /** Minutes of the household's day; null for another day. */
@@ -22,13 +21,7 @@ const EARLY_MIN = 90;
 const DAY_MIN = 1440;
 
 /** What to soak, thaw and cut: what is due now, and what comes later that day. */
-export const Preparing = memo(function Preparing({
-  data,
-  day,
-  done: chored,
-  served,
-  minutes,
-}: Props) {
+export const Preparing = memo(function Preparing({ day, done: chored, served, minutes }: Props) {
   const styles = useStyles();
   const hand = useHand();
   const { data: found } = api.usePreparationsQuery({ day, hand });
@@ -49,39 +42,46 @@ export const Preparing = memo(function Preparing({
   const rows = all ? shown : open;
   const later = tasks.length - shown.length;
   const done = tasks.filter((task) => doneBy.has(task.about)).length;
+  // One act in sight: the rest of what is due is a tap away, so that the tanks are in sight too.
+  const due = together(rows);
+  const acts = all ? rows.map((task) => [task]) : minutes === null ? due : due.slice(0, 1);
+  const rest = [
+    !all && due.length > acts.length ? `${due.length - acts.length} more now` : '',
+    done > 0 ? `${done} done` : '',
+    !all && later > 0 ? `${later} at other times` : '',
+  ].filter(Boolean);
   return (
     <Card label="To prepare">
-      <View style={styles.head}>
-        <View style={styles.title}>
-          <Text variant="strong">To prepare</Text>
-          <Text variant="small" tone="quiet">
-            {[
-              open.length === 0 ? 'nothing now' : '',
-              done > 0 ? `${done} done` : '',
-              !all && later > 0 ? `${later} at other times` : '',
-            ]
-              .filter(Boolean)
-              .join(' · ')}
-          </Text>
-        </View>
-        {all || later > 0 || done > 0 ? (
+      {acts.map((tasks, index) => (
+        <Task
+          key={tasks[0]!.about}
+          tasks={tasks}
+          first={index === 0}
+          done={doneBy.get(tasks[0]!.about) ?? null}
+          onDone={() => {
+            for (const task of tasks) void chores.log('prepare', task.about, formatTask(task));
+          }}
+          onUndo={(chore) => void chores.undo(chore)}
+          more={!all && index === acts.length - 1 ? rest.join(' · ') : ''}
+          onMore={() => setAll(true)}
+        />
+      ))}
+      {all || acts.length === 0 ? (
+        <View style={[styles.rest, rows.length > 0 && styles.ruled]}>
+          <View style={styles.words}>
+            <Text variant="small" tone="quiet">
+              {[rows.length === 0 ? 'Nothing to prepare now' : '', ...rest]
+                .filter(Boolean)
+                .join(' · ')}
+            </Text>
+          </View>
           <Button
             variant="bare"
             label={all ? 'Only what is due' : 'All of the day'}
             onPress={() => setAll(!all)}
           />
-        ) : null}
-      </View>
-      {rows.map((task) => (
-        <Task
-          key={task.about}
-          task={task}
-          data={data}
-          done={doneBy.get(task.about) ?? null}
-          onDone={() => void chores.log('prepare', task.about, formatTask(task))}
-          onUndo={(chore) => void chores.undo(chore)}
-        />
-      ))}
+        </View>
+      ) : null}
     </Card>
   );
 });
@@ -89,76 +89,96 @@ export const Preparing = memo(function Preparing({
 const formatTask = (task: Preparation) =>
   `${task.amount} ${lowerFirst(task.foodName)}: ${task.what}`;
 
+/** What is done in the same way for the same time is one act: all the cubes thaw in one cup. */
+function together(tasks: readonly Preparation[]): Preparation[][] {
+  const acts = new Map<string, Preparation[]>();
+  for (const task of [...tasks].sort((a, b) => a.readyMin - b.readyMin)) {
+    const key = `${task.what} ${task.readyMin}`;
+    acts.set(key, [...(acts.get(key) ?? []), task]);
+  }
+  return [...acts.values()];
+}
+
 interface TaskProps {
-  task: Preparation;
-  data: AppData;
+  /** Of one way and one time. */
+  tasks: readonly Preparation[];
+  first: boolean;
   done: RoundView['done'][number] | null;
   onDone: () => void;
   onUndo: (chore: RoundView['done'][number]) => void;
+  /** What else there is to prepare, said in the last row and opened by its words. */
+  more: string;
+  onMore: () => void;
 }
 
-function Task({ task, data, done, onDone, onUndo }: TaskProps) {
+function Task({ tasks, first, done, onDone, onUndo, more, onMore }: TaskProps) {
   const styles = useStyles();
   const format = useFormat();
   const row = useRow();
   const colours = useColours();
-  const tanks = data.tanks.filter((tank) => task.tankIds.includes(tank.id));
-  const where = tanks.length === 1 ? tanks[0]!.name : `${tanks.length} tanks`;
+  const household = useHousehold();
+  const [task] = tasks as [Preparation];
   const ready = `${format.time(task.readyMin % DAY_MIN)}${
     task.readyMin < DAY_MIN ? '' : task.readyMin < 2 * DAY_MIN ? ' tomorrow' : ' in two days'
   }`;
-  const by = done
+  const when = done
     ? [
-        `done ${format.time(localNow(new Date(done.at), data.household.timeZone).minutes)}`,
+        `done ${format.time(localNow(new Date(done.at), household?.timeZone ?? 'UTC').minutes)}`,
         done.hand ? `by ${done.hand}` : '',
       ]
         .filter(Boolean)
         .join(' ')
-    : `${format.time(task.startMin)} · ready by ${ready} for ${where}${
-        task.meals > tanks.length ? `, ${task.meals} meals` : ''
-      }`;
+    : `${format.time(task.startMin)} to be ready by ${ready}`;
+  const spoken = tasks.length === 1 ? formatTask(task) : `${task.what}: ${amounts(tasks)}`;
   return (
-    <View style={[styles.row, row]}>
+    <View style={[styles.row, row, !first && styles.ruled]}>
       {done ? <Check size={22} color={colours.duckweed} /> : <FoodSign family={task.family} />}
-      <View style={styles.words}>
-        <Text variant={done ? 'body' : 'strong'}>{formatTask(task)}</Text>
+      <Pressable
+        role={more ? 'button' : undefined}
+        aria-label={more ? `${spoken}, ${when}. All of the day: ${more}` : undefined}
+        disabled={!more}
+        onPress={onMore}
+        style={styles.words}
+      >
+        <Text variant={done ? 'body' : 'strong'}>{upperFirst(task.what)}</Text>
+        <Text variant="small">{amounts(tasks)}</Text>
         <Text variant="small" tone="quiet">
-          {by}
+          {[when, more].filter(Boolean).join(' · ')}
         </Text>
-      </View>
+      </Pressable>
       {done ? (
         <Button
           variant="bare"
           label="Undo"
-          spoken={`Undo: ${formatTask(task)}`}
+          spoken={`Undo: ${spoken}`}
           onPress={() => onUndo(done)}
         />
       ) : (
-        <Button label="Done" spoken={`Done: ${formatTask(task)}`} onPress={onDone} />
+        <Button label="Done" spoken={`Done: ${spoken}`} onPress={onDone} />
       )}
     </View>
   );
 }
 
+const amounts = (tasks: readonly Preparation[]) =>
+  tasks.map(({ amount, foodName }) => `${amount} ${lowerFirst(foodName)}`).join(', ');
+
 const useStyles = themed((c) => ({
-  head: {
+  rest: {
     flexDirection: 'row',
     alignItems: 'center',
     gap: 10,
     paddingLeft: 12,
     paddingRight: 4,
-    minHeight: 48,
   },
-  title: { flex: 1, minWidth: 0, paddingVertical: 6 },
   row: {
     flexDirection: 'row',
     alignItems: 'center',
     gap: 10,
     paddingLeft: 12,
     paddingRight: 4,
-    paddingVertical: 6,
-    borderTopWidth: 1,
-    borderColor: c.rule,
+    paddingVertical: 2,
   },
+  ruled: { borderTopWidth: 1, borderColor: c.rule },
   words: { flex: 1, minWidth: 0 },
 }));

@@ -14,15 +14,16 @@ import { useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { api, reading, useHand, useHouse, useNow, useFormat, type AppData } from '../store';
 import { ScreenTools } from '../shell';
-import { useColours } from '../theme';
-import { Button, Empty, IconButton, Screen, Tabs, Text, Waiting } from '../ui';
+import { useColours, useWide } from '../theme';
+import { Button, Empty, IconButton, Screen, Text, Waiting } from '../ui';
 import { isNear, momentNow, missed, open, servedFoods } from './moments';
+import { MomentStrip } from './MomentStrip';
 import { Preparing } from './Preparing';
 import { mealsOf } from './late';
 import { Resting } from './Resting';
-import { RoundRibbon } from './RoundRibbon';
 import { StillInWater } from './StillInWater';
 import { StopCard, type Acts } from './StopCard';
+import { StopRow } from './StopRow';
 import { ToOrder } from './ToOrder';
 import { Unplanned } from './Unplanned';
 import { lazyComponent } from '../ui/lazyComponent';
@@ -30,9 +31,11 @@ import { mealAt } from './inWater';
 import { useAwake } from './useAwake';
 import { useFeed } from './useFeed';
 import { usePrintRound } from './usePrintRound';
+import { useWaterDue } from './useWaterDue';
 
 /** Looked at now and then, or only when wide: they need not come with the first screen. */
 const RoundAside = lazyComponent(async () => (await import('./RoundAside')).RoundAside);
+const DayTable = lazyComponent(async () => (await import('./DayTable')).DayTable);
 const AheadSheet = lazyComponent(async () => (await import('./AheadSheet')).AheadSheet);
 const AgainSheet = lazyComponent(async () => (await import('./AgainSheet')).AgainSheet, true);
 const OtherSheet = lazyComponent(async () => (await import('./OtherSheet')).OtherSheet, true);
@@ -49,6 +52,7 @@ export function RoundScreen({ day: asked }: { day?: string }) {
   const clock = useNow();
   const format = useFormat();
   const colours = useColours();
+  const wide = useWide();
   const loaded = useHouse();
   // After midnight the night's servings are still those of the evening before.
   const now = loaded.data ? feedingDay(loaded.data.house, clock) : clock;
@@ -62,6 +66,12 @@ export function RoundScreen({ day: asked }: { day?: string }) {
     ? (ready.round.moments.find((one) => one.momentId === chosen) ??
       momentNow(ready.round, day === now.day ? now.minutes : null))
     : null;
+  const choose = (momentId: string) => {
+    setChosen(momentId);
+    setToggled({});
+    setServedAt(null);
+    setPicked(null);
+  };
   const left = current ? open(current).length : 0;
   const minutes = day === now.day ? now.minutes : null;
   const [look, setLook] = useState<Tank | null>(null);
@@ -75,17 +85,67 @@ export function RoundScreen({ day: asked }: { day?: string }) {
     return day <= now.day;
   };
   const [other, setOther] = useState<RoundServingView | null>(null);
+  /** Tanks that were unfolded or folded by hand, and the one that was served last: it stays as it is. */
+  const [toggled, setToggled] = useState<Readonly<Record<string, boolean>>>({});
+  const [servedAt, setServedAt] = useState<string | null>(null);
+  const atHand = ({ servingId }: RoundServingView) =>
+    setServedAt(
+      current?.stops.find((stop) => stop.servings.some((one) => one.servingId === servingId))
+        ?.tankId ?? null,
+    );
   const acts = useActs({
-    serve: (serving, portion) => whenCome(() => void feed.feed(serving, portion)),
-    serveAll: (servings, what) => void whenCome(() => void feed.feedAll(servings, what)),
+    serve: (serving, portion) => {
+      atHand(serving);
+      return whenCome(() => void feed.feed(serving, portion));
+    },
+    serveAll: (servings, what) => {
+      if (servings[0]) atHand(servings[0]);
+      void whenCome(() => void feed.feedAll(servings, what));
+    },
     other: (serving) => (serving.fed ? setAgain({ serving, fed: serving.fed }) : setOther(serving)),
     undo: (fed) => void feed.takeBack(fed),
     look: setLook,
+    open: (tankId, on) => setToggled({ ...toggled, [tankId]: on }),
   });
-  const meals = useSame(round.data ? mealsOf(round.data) : {});
+  const water = useWaterDue(now.day, ready !== null && day === now.day);
   const next = current ? (open(current)[0]?.servingId ?? null) : null;
+  const isOpen = ({ tankId, servings }: RoundStopView) =>
+    toggled[tankId] ?? (tankId === servedAt || servings.some((one) => one.servingId === next));
+  const meals = useSame(round.data ? mealsOf(round.data) : {});
   // A moment that is far off is not served in one tap: the screen moves on to it by itself.
   const rest = current && isNear(current, minutes) ? open(current) : [];
+  /** Wide, one tank is open beside the day: the chosen one, or the next. */
+  const [picked, setPicked] = useState<string | null>(null);
+  const wideTankId =
+    picked ??
+    current?.stops.find(({ servings }) => servings.some((one) => one.servingId === next))?.tankId ??
+    current?.stops[0]?.tankId ??
+    null;
+  const drawStop = ({ data, round: view }: NonNullable<typeof ready>, stop: RoundStopView) => {
+    const tank = data.tanks.find(({ id }) => id === stop.tankId);
+    if (!tank) return <View />;
+    const waits = water[tank.id] ?? '';
+    const momentId = current?.momentId ?? '';
+    const meal = mealAt(view, { day, momentId, tankId: tank.id });
+    return wide || isOpen(stop) ? (
+      <StopCard
+        stop={stop}
+        day={day}
+        momentId={momentId}
+        data={data}
+        meal={meal}
+        nextId={stop.servings.some((one) => one.servingId === next) ? next : null}
+        meals={meals}
+        minutes={minutes}
+        water={waits}
+        pictured={!wide}
+        acts={acts}
+      />
+    ) : (
+      <StopRow stop={stop} tank={tank} water={waits} acts={acts} />
+    );
+  };
+  const wideStop = current?.stops.find(({ tankId }) => tankId === wideTankId) ?? null;
   const foot = ready ? (
     <>
       {current && rest.length > 1 ? (
@@ -108,6 +168,7 @@ export function RoundScreen({ day: asked }: { day?: string }) {
   ) : null;
   return (
     <Screen
+      dense
       title={current ? current.name : 'Round'}
       detail={`${format.day(day)}${current ? ` · ${left === 0 ? 'all served' : `${left} to serve`}` : ''}`}
       tools={<ScreenTools />}
@@ -119,43 +180,46 @@ export function RoundScreen({ day: asked }: { day?: string }) {
           <DayArrows day={day} today={now.day} />
         </>
       }
-      aside={ready ? <RoundAside {...ready} current={current} /> : null}
+      aside={
+        ready && wideStop ? (
+          <RoundAside data={ready.data} tankId={wideStop.tankId}>
+            {drawStop(ready, wideStop)}
+          </RoundAside>
+        ) : null
+      }
       rows={
-        ready === null
+        ready === null || wide
           ? undefined
           : {
               items: current?.stops ?? [],
               keyOf: (stop: RoundStopView) => stop.tankId,
-              extra: [ready, next, minutes],
-              first: 3,
+              extra: [ready, next, minutes, toggled, servedAt, water],
+              first: 8,
               foot,
               render: (stop: RoundStopView) => (
-                <View style={{ marginTop: 16 }}>
-                  <StopCard
-                    stop={stop}
-                    day={day}
-                    momentId={current?.momentId ?? ''}
-                    data={ready.data}
-                    meal={mealAt(ready.round, {
-                      day,
-                      momentId: current?.momentId ?? '',
-                      tankId: stop.tankId,
-                    })}
-                    nextId={stop.servings.some((one) => one.servingId === next) ? next : null}
-                    meals={meals}
-                    minutes={minutes}
-                    acts={acts}
-                  />
-                </View>
+                <View style={{ marginTop: 8 }}>{drawStop(ready, stop)}</View>
               ),
             }
       }
     >
       {ready ? (
-        <RoundHead {...ready} current={current} minutes={minutes} onChoose={setChosen} />
+        <RoundHead {...ready} current={current} minutes={minutes} onChoose={choose} />
       ) : (
         <Waiting of={[loaded, round]} rows={4} height={120} />
       )}
+      {wide && ready && current ? (
+        <DayTable
+          {...ready}
+          momentId={current.momentId}
+          tankId={wideTankId}
+          water={water}
+          onChoose={(momentId, tankId) => {
+            choose(momentId);
+            setPicked(tankId);
+          }}
+        />
+      ) : null}
+      {wide ? foot : null}
       {other ? (
         <OtherSheet
           serving={other}
@@ -207,6 +271,7 @@ function useActs(newest: Acts): Acts {
       other: (serving) => latest.current.other(serving),
       undo: (fed) => latest.current.undo(fed),
       look: (tank) => latest.current.look(tank),
+      open: (tankId, on) => latest.current.open(tankId, on),
     }),
     [],
   );
@@ -235,17 +300,14 @@ function RoundHead({ data, round, current, minutes, onChoose }: HeadProps) {
   const late = minutes === null ? [] : missed(round, current, minutes);
   return (
     <>
-      <RoundRibbon data={data} round={round} current={current} minutes={minutes} />
-      <Tabs
-        label="Moments of the day"
-        value={current.momentId}
-        onChange={onChoose}
-        tabs={round.moments.map((moment) => ({
-          value: moment.momentId,
-          label: `${moment.name} ${count(moment)}`,
-        }))}
+      <MomentStrip
+        data={data}
+        round={round}
+        current={current}
+        minutes={minutes}
+        onChoose={onChoose}
       />
-      <Preparing data={data} day={round.day} done={round.done} served={served} minutes={minutes} />
+      <Preparing day={round.day} done={round.done} served={served} minutes={minutes} />
       <StillInWater data={data} round={round} momentId={current.momentId} />
       {late.map((moment) => (
         <View
@@ -265,12 +327,6 @@ function RoundHead({ data, round, current, minutes, onChoose }: HeadProps) {
       ))}
     </>
   );
-}
-
-/** «3/9» */
-function count(moment: RoundView['moments'][number]): string {
-  const all = moment.stops.flatMap((stop) => stop.servings).length;
-  return `${all - open(moment).length}/${all}`;
 }
 
 function NothingPlanned({ data, round }: { data: AppData; round: RoundView }) {

@@ -3,14 +3,14 @@ import { formatGrams, formatUnits, formatRounding } from '@open-larder/say';
 import Check from 'lucide-react-native/icons/check';
 import Ellipsis from 'lucide-react-native/icons/ellipsis';
 import { memo, useState } from 'react';
-import { View } from 'react-native';
+import { Pressable, View } from 'react-native';
 import { ZONE_WORDS } from '../diet/labels';
-import { FoodSign } from '../draw/FoodSign';
 import { api, useHand, useHousehold, useRow, useFormat } from '../store';
 import { themed, useColours } from '../theme';
 import { Button, IconButton, Text, WhyLink, lowerFirst } from '../ui';
 import { localNow } from '../store/useNow';
 import { afterPaint } from './afterPaint';
+import { ServeButton } from './ServeButton';
 import { Swipe } from './Swipe';
 
 interface Props {
@@ -55,27 +55,22 @@ export function ServingRow({ serving, day, next, late, onServe, onOther, onUndo 
   return (
     <Swipe right={{ says: 'Served', onSwipe: serve }} left={{ says: 'Other', onSwipe: onOther }}>
       <View style={[styles.row, row]}>
-        {tapped ? (
-          <Check size={24} color={colours.duckweed} />
-        ) : (
-          <FoodSign family={serving.family} />
-        )}
         <Told serving={serving} day={day} late={late} />
         <View style={[styles.acts, row]}>
-          <Button
-            tall
-            variant={next && !tapped ? 'primary' : 'plain'}
-            label="Served"
-            onHold={onOther}
-            spoken={`Served: ${serving.portion} ${serving.foodName} for ${serving.groupName}`}
-            onPress={serve}
-          />
           <IconButton
             label={`Less, more, refused or skipped: ${serving.foodName} for ${serving.groupName}`}
             onPress={onOther}
           >
             <Ellipsis size={24} color={colours.ink} />
           </IconButton>
+          <ServeButton
+            family={serving.family}
+            served={tapped}
+            next={next}
+            spoken={`Served: ${serving.portion} ${serving.foodName} for ${serving.groupName}`}
+            onPress={serve}
+            onHold={onOther}
+          />
         </View>
       </View>
     </Swipe>
@@ -83,30 +78,34 @@ export function ServingRow({ serving, day, next, late, onServe, onOther, onUndo 
 }
 
 /**
- * What goes in, for whom, how and why that much. Its own, so that a tap on the serving draws the
- * mark and the button, and not all these lines.
+ * What goes in, for whom and how; tapped, why that much. Its own, so that a tap on the serving draws
+ * the sign alone, and not all these lines.
  */
 const Told = memo(function Told({ serving, day, late }: Pick<Props, 'serving' | 'day' | 'late'>) {
   const styles = useStyles();
   const hand = useHand();
+  const [opened, setOpened] = useState(false);
   const [askWhy, why] = api.useLazyRoundWhyQuery();
-  const place = [serving.place, ZONE_WORDS[serving.zone], serving.manner]
+  const place = [serving.place, ZONE_WORDS[serving.zone], serving.manner, serving.prepare]
     .filter(Boolean)
     .join(', ');
   const rounding = formatRounding(serving.ofWanted);
   return (
     <View style={styles.words}>
-      <Text variant="strong">
-        {serving.portion} {lowerFirst(serving.foodName)}
-      </Text>
-      <Text variant="small" tone="quiet">
-        {serving.groupName} · {place}
-      </Text>
-      {serving.prepare ? (
-        <Text variant="small" tone="quiet">
-          First: {serving.prepare}
+      <Pressable
+        role="button"
+        aria-expanded={opened}
+        aria-label={`More of ${serving.portion} ${lowerFirst(serving.foodName)} for ${serving.groupName}`}
+        onPress={() => setOpened(!opened)}
+        style={styles.told}
+      >
+        <Text variant="strong">
+          {serving.portion} {lowerFirst(serving.foodName)}
         </Text>
-      ) : null}
+        <Text variant="small" tone="quiet">
+          {serving.groupName} · {place}
+        </Text>
+      </Pressable>
       {serving.mixed ? (
         <Text variant="small" tone="due">
           {formatMixed(serving.mixed)}
@@ -127,21 +126,25 @@ const Told = memo(function Told({ serving, day, late }: Pick<Props, 'serving' | 
           ) : null}
         </View>
       ) : null}
-      {rounding ? (
-        <Text variant="small" tone="quiet">
-          {rounding}
-        </Text>
+      {opened ? (
+        <>
+          {rounding ? (
+            <Text variant="small" tone="quiet">
+              {rounding}
+            </Text>
+          ) : null}
+          <View style={styles.figures}>
+            <Text variant="small" tone="quiet">
+              {formatGrams(serving.massG)}
+            </Text>
+            <WhyLink
+              about={serving.portion}
+              why={why.data?.why}
+              onOpen={() => void askWhy({ day, servingId: serving.servingId, hand }, true)}
+            />
+          </View>
+        </>
       ) : null}
-      <View style={styles.figures}>
-        <Text variant="small" tone="quiet">
-          {formatGrams(serving.massG)}
-        </Text>
-        <WhyLink
-          about={serving.portion}
-          why={why.data?.why}
-          onOpen={() => void askWhy({ day, servingId: serving.servingId, hand }, true)}
-        />
-      </View>
     </View>
   );
 });
@@ -199,13 +202,14 @@ const useStyles = themed((c) => ({
     alignItems: 'center',
     gap: 10,
     paddingLeft: 12,
-    paddingRight: 4,
-    paddingVertical: 8,
+    paddingRight: 6,
+    paddingVertical: 4,
     borderTopWidth: 1,
     borderColor: c.rule,
   },
-  fed: { paddingVertical: 4 },
+  fed: { paddingVertical: 2 },
   words: { flex: 1, minWidth: 0 },
+  told: { minHeight: 48, justifyContent: 'center' },
   late: { alignItems: 'flex-start' },
   figures: { flexDirection: 'row', alignItems: 'center', gap: 4, marginVertical: -8 },
   acts: { flexDirection: 'row', alignItems: 'center' },

@@ -10,7 +10,7 @@ import { formatUnits } from '@open-larder/say';
 import { BELLY_WORDS } from '@open-larder/core/ration';
 import { useRouter } from 'expo-router';
 import { memo } from 'react';
-import { View } from 'react-native';
+import { Pressable, View } from 'react-native';
 import { useFormat, type AppData } from '../store';
 import { themed } from '../theme';
 import { Button, Card, Text } from '../ui';
@@ -30,6 +30,8 @@ export interface Acts {
   other: (serving: RoundServingView) => void;
   undo: (fed: Feeding) => void;
   look: (tank: Tank) => void;
+  /** Unfold a tank, or fold it. */
+  open: (tankId: string, open: boolean) => void;
 }
 
 interface Props {
@@ -45,6 +47,10 @@ interface Props {
   minutes: number | null;
   /** The serving of this tank that is next in the whole round; null where it is elsewhere. */
   nextId: string | null;
+  /** «change 8 L»; empty where its water waits for nothing. */
+  water: string;
+  /** Without its picture where that is drawn larger beside it. */
+  pictured?: boolean;
   acts: Acts;
 }
 
@@ -61,6 +67,8 @@ export const StopCard = memo(function StopCard({
   meals,
   minutes,
   nextId,
+  water,
+  pictured = true,
   acts,
 }: Props) {
   const router = useRouter();
@@ -92,19 +100,37 @@ export const StopCard = memo(function StopCard({
     <Card marked={nextId !== null} label={tank.name}>
       <View style={styles.head}>
         <View style={styles.words}>
-          <View style={styles.title}>
+          <Pressable
+            role="button"
+            aria-expanded
+            aria-label={`${tank.name}: ${due.length === 0 ? 'all served' : `${due.length} to serve`}`}
+            onPress={() => acts.open(tank.id, false)}
+            style={styles.title}
+          >
             <NumberTag number={tank.walkOrder} />
             <Text variant="subtitle" tone={due.length === 0 ? 'done' : 'ink'}>
               {tank.name}
             </Text>
+            <Text variant="small" tone="quiet">
+              {water || (due.length === 0 ? 'all served' : format.time(stop.minutes))}
+            </Text>
+          </Pressable>
+          <View style={styles.acts}>
+            <Button
+              variant="bare"
+              label="Look"
+              spoken={`Look at the fish of ${tank.name}`}
+              onPress={() => acts.look(tank)}
+            />
+            <Button
+              variant="bare"
+              label="Who gets it"
+              spoken={`Who gets the food in ${tank.name}`}
+              onPress={() => router.push(`/tanks/${tank.id}/play?moment=${momentId}&day=${day}`)}
+            />
           </View>
-          <Text variant="small" tone="quiet">
-            {due.length === 0
-              ? 'All served'
-              : `${format.time(stop.minutes)} · ${due.length} to serve`}
-          </Text>
         </View>
-        {due.length > 0 ? <TankPicture tank={tank} data={data} width={118} /> : null}
+        {due.length > 0 && pictured ? <TankPicture tank={tank} data={data} width={118} /> : null}
       </View>
       {stop.servings.map((serving) => (
         <ServingRow
@@ -126,35 +152,24 @@ export const StopCard = memo(function StopCard({
           </Text>
         </View>
       ))}
-      <View style={styles.all}>
-        {due.length > 1 ? (
+      {due.length > 1 ? (
+        <View style={styles.all}>
           <Button
             variant="bare"
             label={`All of ${tank.name} as planned`}
             onPress={() => acts.serveAll(due, tank.name)}
           />
-        ) : null}
-        <Button
-          variant="bare"
-          label="Look"
-          spoken={`Look at the fish of ${tank.name}`}
-          onPress={() => acts.look(tank)}
-        />
-        <Button
-          variant="bare"
-          label="Who gets it"
-          spoken={`Who gets the food in ${tank.name}`}
-          onPress={() => router.push(`/tanks/${tank.id}/play?moment=${momentId}&day=${day}`)}
-        />
-      </View>
+        </View>
+      ) : null}
     </Card>
   );
 });
 
 const useStyles = themed((c) => ({
-  head: { flexDirection: 'row', alignItems: 'center', gap: 12, padding: 12 },
-  words: { flex: 1, minWidth: 0, gap: 4 },
-  title: { flexDirection: 'row', alignItems: 'center', gap: 8 },
+  head: { flexDirection: 'row', alignItems: 'center', gap: 8, paddingLeft: 12, paddingRight: 6 },
+  words: { flex: 1, minWidth: 0 },
+  title: { minHeight: 44, flexDirection: 'row', alignItems: 'center', gap: 8, paddingTop: 4 },
+  acts: { flexDirection: 'row', marginLeft: -8, marginTop: -6 },
   again: { paddingHorizontal: 12, paddingVertical: 8, borderTopWidth: 1, borderColor: c.rule },
   all: {
     borderTopWidth: 1,

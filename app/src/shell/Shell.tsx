@@ -8,6 +8,7 @@ import { api, themeChosen, useAppDispatch } from '../store';
 import { SIZES, themed, useColours, useThemeName, useWide } from '../theme';
 import { lazyComponent, Text, Toast } from '../ui';
 import { PLACES, type Place } from './places';
+import { SkipLink } from './SkipLink';
 import { useLampByLights } from './useLampByLights';
 
 const Notices = lazyComponent(async () => (await import('./Notices')).Notices, true);
@@ -21,6 +22,7 @@ export function Shell({ children }: { children: ReactNode }) {
   api.useHouseholdQuery();
   return (
     <View style={[styles.shell, wide && styles.shellWide]}>
+      <SkipLink />
       {wide ? <Places wide /> : null}
       <View style={styles.open}>
         <Notices />

@@ -32,6 +32,8 @@ interface Props<T> {
   aside?: ReactNode;
   children?: ReactNode;
   rows?: Rows<T>;
+  /** What stands above the rows stands close, so that more of them are in sight. */
+  dense?: boolean;
 }
 
 /** Rows drawn at once: a screenful. */
@@ -47,6 +49,7 @@ export function Screen<T>({
   aside,
   children,
   rows,
+  dense = false,
 }: Props<T>) {
   const styles = useStyles();
   const colours = useColours();
@@ -96,7 +99,9 @@ export function Screen<T>({
             initialNumToRender={rows.first ?? FIRST_ROWS}
             maxToRenderPerBatch={rows.first ?? FIRST_ROWS}
             windowSize={7}
-            ListHeaderComponent={<View style={styles.listHead}>{head}</View>}
+            ListHeaderComponent={
+              <View style={[styles.listHead, dense && styles.dense]}>{head}</View>
+            }
             ListFooterComponent={
               rows.foot ? <View style={styles.listFoot}>{rows.foot}</View> : null
             }
@@ -138,6 +143,7 @@ const useStyles = themed((c) => ({
   // Where too little is left of the line, what is done goes below it.
   said: { flexGrow: 1, flexShrink: 1, flexBasis: 110, minWidth: 0 },
   listHead: { gap: 16 },
+  dense: { gap: 8, marginTop: -8 },
   listFoot: { gap: 16, marginTop: 16 },
   rows: { gap: 0 },
 }));

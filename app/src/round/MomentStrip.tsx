@@ -1,0 +1,84 @@
+import type { RoundView } from '@open-larder/contract';
+import { Pressable, ScrollView, View } from 'react-native';
+import type { AppData } from '../store';
+import { SIZES, themed } from '../theme';
+import { Text } from '../ui';
+import { open } from './moments';
+import { RoundRibbon } from './RoundRibbon';
+
+/** So many share the width of a phone; more scroll sideways. */
+const SHARED = 4;
+
+/** The day as a ribbon, and beneath it its moments: what is done, and what is to serve. */
+export function MomentStrip({
+  data,
+  round,
+  current,
+  minutes,
+  onChoose,
+}: {
+  data: AppData;
+  round: RoundView;
+  current: RoundView['moments'][number];
+  minutes: number | null;
+  onChoose: (momentId: string) => void;
+}) {
+  const styles = useStyles();
+  const scrolls = round.moments.length > SHARED;
+  const row = round.moments.map((moment) => {
+    const left = open(moment).length;
+    const on = moment.momentId === current.momentId;
+    return (
+      <Pressable
+        key={moment.momentId}
+        role="tab"
+        aria-selected={on}
+        aria-label={`${moment.name}, ${left === 0 ? 'done' : `${left} to serve`}`}
+        onPress={() => onChoose(moment.momentId)}
+        style={[styles.tab, scrolls ? styles.own : styles.shared, on && styles.on]}
+      >
+        <Text variant={on ? 'strong' : 'small'} align="center" numberOfLines={1}>
+          {moment.name}
+        </Text>
+        <Text variant="small" align="center" tone={left === 0 ? 'done' : 'due'} numberOfLines={1}>
+          {left === 0 ? 'done' : `${left} to serve`}
+        </Text>
+      </Pressable>
+    );
+  });
+  return (
+    <View>
+      <RoundRibbon data={data} round={round} current={current} minutes={minutes} />
+      {scrolls ? (
+        <ScrollView
+          horizontal
+          showsHorizontalScrollIndicator={false}
+          role="tablist"
+          aria-label="Moments of the day"
+          style={styles.strip}
+        >
+          {row}
+        </ScrollView>
+      ) : (
+        <View role="tablist" aria-label="Moments of the day" style={[styles.strip, styles.row]}>
+          {row}
+        </View>
+      )}
+    </View>
+  );
+}
+
+const useStyles = themed((c) => ({
+  strip: { flexGrow: 0, borderBottomWidth: 1, borderColor: c.rule },
+  row: { flexDirection: 'row' },
+  tab: {
+    minHeight: SIZES.touch,
+    paddingHorizontal: 2,
+    justifyContent: 'center',
+    borderBottomWidth: 3,
+    borderColor: 'transparent',
+  },
+  shared: { flex: 1, minWidth: 0 },
+  own: { minWidth: 92 },
+  on: { borderColor: c.roe },
+}));
