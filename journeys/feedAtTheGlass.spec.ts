@@ -1,5 +1,5 @@
 import { atRest } from './atRest';
-import { expect, test } from './product';
+import { expect, test, openStop } from './product';
 
 test('a round at the glass: prepare, serve, watch, look, and read it in the records', async ({
   page,
@@ -33,6 +33,7 @@ test('a round at the glass: prepare, serve, watch, look, and read it in the reco
   await page.getByRole('button', { name: 'Leave it at that' }).click();
 
   // A thin belly is noted with two taps, and more is given from then on.
+  await openStop(page, 'Tarn');
   await page.getByRole('button', { name: 'Look at the fish of Tarn' }).click();
   const sheet = page.getByRole('dialog');
   await sheet.getByRole('radio', { name: 'sunken: Kuhli loaches' }).click();

@@ -1,5 +1,5 @@
 import { atRest } from './atRest';
-import { expect, test } from './product';
+import { expect, test, openStop } from './product';
 
 test('what was seen becomes other portions: accepted, taken back, declined', async ({
   page,
@@ -35,14 +35,8 @@ test('a food that is refused is trained: mixed in, logged, and in the end in the
     .getByRole('button', { name: 'Train Glass catfish onto frozen brine shrimp', exact: true })
     .click();
   await expect(page.getByText(/the mixed meal is on the round/)).toBeVisible();
-  // The proposals stand below the stops: those far above are drawn when one comes near them.
-  const mixed = page.getByText('Training, step 1 of 5: mix it in');
-  await page.mouse.move(190, 420);
-  await expect(async () => {
-    await page.mouse.wheel(0, -400);
-    await expect(mixed).toBeVisible({ timeout: 700 });
-  }).toPass();
-  await expect(mixed).toBeVisible();
+  await openStop(page, 'Race');
+  await expect(page.getByText('Training, step 1 of 5: mix it in')).toBeVisible();
   await page
     .getByRole('button', { name: /^Served: .* frozen brine shrimp for Glass catfish/i })
     .click();

@@ -94,8 +94,17 @@ export async function pick(page: Page, label: string, words: string) {
     .click();
 }
 
-/** A tank of the Round, unfolded: only what is next is so by itself. */
+/**
+ * A tank of the Round, opened at the moment that is looked at: on a phone it is unfolded, on a wide screen
+ * its cell of the day is chosen.
+ */
 export async function openStop(page: Page, tank: string): Promise<void> {
-  const stop = page.getByRole('button', { name: new RegExp(`^${tank}: `) }).first();
-  if ((await stop.getAttribute('aria-expanded')) === 'false') await stop.click();
+  const tab = page.getByRole('tablist', { name: 'Moments of the day' });
+  const chosen = await tab.getByRole('tab', { selected: true }).getAttribute('aria-label');
+  const moment = chosen!.replace(/, [^,]*$/, '');
+  const cell = page.getByRole('button', { name: new RegExp(`^${tank}: ${moment}, `) });
+  const row = page.getByRole('button', { name: new RegExp(`^${tank}: (all served|\\d)`) });
+  await expect(cell.or(row).first()).toBeVisible();
+  if ((await cell.count()) > 0) await cell.click();
+  else if ((await row.first().getAttribute('aria-expanded')) === 'false') await row.first().click();
 }

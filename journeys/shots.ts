@@ -1,6 +1,7 @@
 import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
 import { atRest } from './atRest';
+import { openStop } from './product';
 
 /** One current picture of each main view, from the demo data. */
 interface Shot {
@@ -42,6 +43,7 @@ async function main(): Promise<void> {
   };
   const look = async (page: Page) => {
     await evening(page);
+    await openStop(page, 'Tarn');
     await page.getByRole('button', { name: 'Look at the fish of Tarn' }).click();
     await page.getByRole('radio', { name: 'flat: Kuhli loaches' }).click();
   };

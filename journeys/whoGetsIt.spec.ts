@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, test } from './product';
+import { expect, test, openStop } from './product';
 
 async function tankOf(page: Page, url: string, name: string): Promise<string> {
   const { items } = await (await page.request.get(`${url}/api/tanks`)).json();
@@ -12,6 +12,7 @@ test('a meal is played from the Round: shares fill, the day is one picture, the 
 }) => {
   await page.goto(`${demo.url}/round`);
   await page.getByRole('tab', { name: /After work/ }).click();
+  await openStop(page, 'Tarn');
   await page.getByRole('button', { name: 'Who gets the food in Tarn' }).click();
   await expect(page).toHaveURL(/\/tanks\/.+\/play\?moment=/);
   const shares = page.getByRole('list', { name: 'Shares of the day’s need' });

@@ -13,4 +13,5 @@ export { WalkSheet } from '../tank/WalkSheet';
 export { DryRunScreen } from '../week/DryRunScreen';
 export { HouseWeekScreen } from '../week/HouseWeekScreen';
 export { WeekScreen } from '../week/WeekScreen';
+export { WatchScreen } from '../watch/WatchScreen';
 export { PlayScreen } from '../zones/PlayScreen';

@@ -1,7 +1,10 @@
 import type { Activity, FoodFamily } from '@open-larder/catalogue';
+import { useMemo } from 'react';
 import Svg, { Circle, G, Line, Path, Rect } from 'react-native-svg';
 import { useColours } from '../theme';
-import { bodyOf } from './bodies';
+import { fishBody } from './fish/fishBody';
+import { patternPath } from './fish/patterns';
+import { Furniture, Glass, Ground, type Scenery } from './TankScenery';
 import { placeShoals, type Placed, type Shoal } from './shoals';
 
 export interface SectionGroup extends Shoal {
@@ -31,6 +34,12 @@ interface Props {
   width: number;
   /** A feeding at one moment: its food, and where it has drawn the fish. */
   feeding?: FedSection;
+  /** What stands in it; left out where only the water is of interest. */
+  scenery?: Scenery;
+  /** Beats since the picture was opened: the fish drift a little. Left out they rest. */
+  idle?: number;
+  /** A fish was tapped. */
+  onGroup?: (groupId: string) => void;
   /** Night feeders are dimmed while it is light, day feeders while it is dark. */
   lit?: boolean;
 }
@@ -44,6 +53,9 @@ export function TankSection({
   groups,
   width,
   feeding,
+  scenery,
+  idle,
+  onGroup,
   lit = true,
 }: Props) {
   const c = useColours();
@@ -53,11 +65,17 @@ export function TankSection({
   const floor = height - 2;
   const top = floor - waterLevelCm * scale;
   const depth = floor - top;
-  const ground = floor - depth * 0.07;
   const right = width - 2;
+  const sunk = scenery ? scenery.groundDepthCm * scale : depth * 0.07;
+  const ground = floor - Math.min(depth * 0.3, Math.max(scenery?.ground === 'bare' ? 1 : 4, sunk));
   const root = width * 0.66;
+  const frame = { left, right, top, ground, floor, rim: 1 };
   const activity = new Map(groups.map((group) => [group.id, group.activity]));
   const isDimmed = (groupId: string) => activity.get(groupId) === (lit ? 'night' : 'day');
+  const placed = useMemo(
+    () => placeShoals(groups, { left, right, top, ground, root }, scale),
+    [groups, left, right, top, ground, root, scale],
+  );
   return (
     <Svg width={width} height={height} role="img" aria-label={label}>
       <Rect x={left} y={top} width={right - left} height={depth} fill={c.water} />
@@ -68,18 +86,21 @@ export function TankSection({
         height={depth * 0.45}
         fill={c.waterDeep}
       />
-      <Root x={root} ground={ground} depth={depth} width={width} />
-      <Stems x={width * 0.1} ground={ground} depth={depth} width={width} />
-      <Path
-        d={`M${left} ${ground} C${width * 0.25} ${ground - depth * 0.03} ${width * 0.5} ${ground + depth * 0.03} ${right} ${ground - depth * 0.01} L${right} ${floor} L${left} ${floor} Z`}
-        fill={c.sand}
-      />
+      {scenery ? <Furniture scenery={scenery} frame={frame} /> : null}
+      {scenery ? <Ground scenery={scenery} frame={frame} /> : null}
       <Line x1={left} y1={top} x2={right} y2={top} stroke={c.brine} strokeWidth={1.5} />
-      {placeShoals(groups, { left, right, top, ground, root }, scale).map((fish, index) => {
+      {scenery ? <Glass scenery={scenery} frame={frame} lit={lit} /> : null}
+      {placed.map((fish, index) => {
         const fed = feeding?.groups.get(fish.groupId);
         const drawn = fed ? drawnTo(fish, fed, index, { left, right }) : fish;
+        const [dx, dy] = idle ? swayOf(index, idle, fish.width) : [0, 0];
         return (
-          <G key={index}>
+          <G
+            key={index}
+            transform={`translate(${dx} ${dy})`}
+            style={idle ? (SWAYS as object) : undefined}
+            onPress={onGroup ? () => onGroup(fish.groupId) : undefined}
+          >
             <Fish fish={drawn} dimmed={isDimmed(fish.groupId)} />
             {fed && fed.fill > 0.02 ? <Belly fish={drawn} fill={fed.fill} /> : null}
           </G>
@@ -101,6 +122,15 @@ export function TankSection({
   );
 }
 
+/** Drawn from one idle place to the next by the browser, at a fish’s pace. */
+const SWAYS = { transition: 'transform 2.4s ease-in-out' };
+
+/** Where a fish has drifted to in the moments since the picture was opened. */
+function swayOf(index: number, beat: number, width: number): [number, number] {
+  const turn = beat * 0.9 + index * 1.7;
+  return [Math.sin(turn) * width * 0.35, Math.cos(turn * 0.7) * width * 0.08];
+}
+
 /** A fish that has come towards food: the further its group has come, the closer it is drawn. */
 function drawnTo(
   fish: Placed,
@@ -117,7 +147,7 @@ function drawnTo(
 /** What a fish has eaten, as a spot in its belly that grows as it fills. */
 function Belly({ fish, fill }: { fish: Placed; fill: number }) {
   const c = useColours();
-  const { up, down } = bodyOf(fish.shape);
+  const { up, down } = fishBody(fish.shape, fish.family);
   const max = Math.max(1.5, fish.width * Math.min(up, down) * 0.75);
   return (
     <Circle
@@ -129,71 +159,33 @@ function Belly({ fish, fill }: { fish: Placed; fill: number }) {
   );
 }
 
-interface GrownProps {
-  x: number;
-  ground: number;
-  depth: number;
-  width: number;
-}
-
-/** A root lying on the ground: shelter, and something to graze on. */
-function Root({ x, ground, depth, width }: GrownProps) {
-  const c = useColours();
-  const limb = (dx: number, dy: number, toX: number, toY: number, bend: number, thick: number) => (
-    <Path
-      d={`M${x + width * dx} ${ground - depth * dy} Q${x + width * bend} ${ground - depth * (dy + toY) * 0.55} ${x + width * toX} ${ground - depth * toY}`}
-      stroke={c.sand}
-      strokeWidth={Math.max(2, depth * thick)}
-      strokeLinecap="round"
-      fill="none"
-    />
-  );
-  return (
-    <G>
-      {limb(-0.02, 0, 0.22, 0.2, 0.08, 0.13)}
-      {limb(0.06, 0.08, 0.1, 0.52, 0.02, 0.07)}
-      {limb(0.12, 0.12, 0.25, 0.44, 0.2, 0.055)}
-      {limb(0.09, 0.3, 0.01, 0.46, 0.06, 0.04)}
-    </G>
-  );
-}
-
-/** A stand of stems near one end. */
-function Stems({ x, ground, depth, width }: GrownProps) {
-  const c = useColours();
-  return (
-    <G opacity={0.55}>
-      {[0, 1, 2, 3].map((stem) => {
-        const foot = x + stem * width * 0.022 - width * 0.03;
-        const lean = (stem - 1.5) * width * 0.012;
-        const top = ground - depth * (0.34 + ((stem * 0.37) % 0.3));
-        return (
-          <Path
-            key={stem}
-            d={`M${foot} ${ground} Q${foot - lean} ${(ground + top) / 2} ${foot + lean * 2} ${top}`}
-            stroke={c.duckweed}
-            strokeWidth={Math.max(1.2, width * 0.006)}
-            strokeLinecap="round"
-            fill="none"
-          />
-        );
-      })}
-    </G>
-  );
-}
-
-/** One fish as its outline. */
+/** One fish: its body, with lighter fins, what it feels with, and the pattern of its kind. */
 export function Fish({ fish, dimmed = false }: { fish: Placed; dimmed?: boolean }) {
   const c = useColours();
-  const { path, up } = bodyOf(fish.shape);
+  const body = fishBody(fish.shape, fish.family);
   const { x, y, width, turned } = fish;
+  // Finer than the eye sees it, a pattern is only noise.
+  const marks = fish.pattern && width >= 16 ? patternPath(fish.pattern, body) : null;
   return (
-    <Path
-      d={path}
-      fill={c.ink}
-      fillRule="evenodd"
+    <G
       opacity={dimmed ? 0.35 : 1}
-      transform={`translate(${turned ? x + width : x} ${y + width * up}) scale(${turned ? -width : width} ${width})`}
-    />
+      transform={`translate(${turned ? x + width : x} ${y + width * body.up}) scale(${turned ? -width : width} ${width})`}
+    >
+      {body.fins ? <Path d={body.fins} fill={c.ink} opacity={0.55} /> : null}
+      {body.lines && width >= 14 ? (
+        <Path d={body.lines} fill="none" stroke={c.ink} strokeWidth={0.014} strokeLinecap="round" />
+      ) : null}
+      <Path d={body.path} fill={c.ink} fillRule="evenodd" />
+      {marks ? (
+        <Path
+          d={marks.d}
+          fill="none"
+          stroke={c.waterDeep}
+          strokeWidth={marks.width}
+          strokeLinecap="round"
+          opacity={0.75}
+        />
+      ) : null}
+    </G>
   );
 }

@@ -1,6 +1,6 @@
 import type { Shape } from '@open-larder/catalogue';
 
-interface Body {
+export interface Body {
   /** Outline of unit length, nose at x = 0, tail at x = 1, back up. */
   path: string;
   /** How far the outline reaches above and below y = 0. */

@@ -1,10 +1,14 @@
 import type { Shape, Zone } from '@open-larder/catalogue';
-import { bodyOf } from './bodies';
+import { fishBody } from './fish/fishBody';
+import type { Pattern } from './fish/patterns';
 
 /** A group as a drawing needs it. */
 export interface Shoal {
   id: string;
   shape: Shape;
+  /** How its fins are drawn; by its shape alone where it is left out. */
+  family?: string;
+  pattern?: Pattern | null;
   lengthCm: number;
   count: number;
   zone: Zone;
@@ -23,6 +27,8 @@ export interface Frame {
 export interface Placed {
   groupId: string;
   shape: Shape;
+  family?: string;
+  pattern?: Pattern | null;
   x: number;
   y: number;
   width: number;
@@ -77,7 +83,7 @@ function findSpot(
   frame: Frame,
   scale: number,
 ): Placed | null {
-  const { up, down } = bodyOf(group.shape);
+  const { up, down } = fishBody(group.shape, group.family);
   const width = Math.min(
     Math.max(MIN_FISH_PX, group.lengthCm * scale),
     (frame.right - frame.left) * 0.9,
@@ -120,6 +126,8 @@ function spotAt(
   return {
     groupId: group.id,
     shape: group.shape,
+    family: group.family,
+    pattern: group.pattern,
     x: Math.min(frame.right - size.width, low + along * (high - low)),
     y: onGround
       ? frame.ground - size.height * 0.92

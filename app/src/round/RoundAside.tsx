@@ -20,7 +20,7 @@ export function RoundAside({
   const groups = data.groupsIn.get(tank.id) ?? [];
   return (
     <View style={{ gap: 12 }}>
-      <TankPicture tank={tank} data={data} />
+      <TankPicture tank={tank} data={data} alive />
       <Text tone="quiet">
         {format.quantity('temperature', tank.tempC)} ·{' '}
         {groups.map((group) => `${group.size.total} ${lowerFirst(group.name)}`).join(', ')}

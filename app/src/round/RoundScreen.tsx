@@ -27,7 +27,7 @@ import { StopRow } from './StopRow';
 import { ToOrder } from './ToOrder';
 import { Unplanned } from './Unplanned';
 import { lazyComponent } from '../ui/lazyComponent';
-import { mealAt } from './inWater';
+import { mealAt, openDrops } from './inWater';
 import { useAwake } from './useAwake';
 import { useFeed } from './useFeed';
 import { usePrintRound } from './usePrintRound';
@@ -109,8 +109,9 @@ export function RoundScreen({ day: asked }: { day?: string }) {
   });
   const water = useWaterDue(now.day, ready !== null && day === now.day);
   const next = current ? (open(current)[0]?.servingId ?? null) : null;
+  const last = servedAt ?? (ready && current ? lastServed(ready.round, current) : null);
   const isOpen = ({ tankId, servings }: RoundStopView) =>
-    toggled[tankId] ?? (tankId === servedAt || servings.some((one) => one.servingId === next));
+    toggled[tankId] ?? (tankId === last || servings.some((one) => one.servingId === next));
   const meals = useSame(round.data ? mealsOf(round.data) : {});
   // A moment that is far off is not served in one tap: the screen moves on to it by itself.
   const rest = current && isNear(current, minutes) ? open(current) : [];
@@ -226,6 +227,7 @@ export function RoundScreen({ day: asked }: { day?: string }) {
           onClose={() => setOther(null)}
           onLog={(portion) => {
             setOther(null);
+            atHand(other);
             whenCome(() => void feed.feed(other, portion));
           }}
         />
@@ -256,6 +258,23 @@ export function RoundScreen({ day: asked }: { day?: string }) {
       ) : null}
     </Screen>
   );
+}
+
+/** The tank that was served last at this moment, while its food is still in the water. */
+function lastServed(round: RoundView, current: RoundView['moments'][number]): string | null {
+  const { day } = round;
+  const { momentId } = current;
+  const times = current.stops
+    .filter(({ tankId }) => {
+      const meal = mealAt(round, { day, momentId, tankId });
+      return meal !== null && openDrops(meal).length > 0;
+    })
+    .map(({ tankId, servings }) => ({
+      tankId,
+      at: servings.reduce((latest, { fed }) => (fed && fed.at > latest ? fed.at : latest), ''),
+    }));
+  const latest = times.reduce((a, b) => (b.at > a.at ? b : a), { tankId: '', at: '' });
+  return latest.tankId || null;
 }
 
 /** The same functions all day, that do what the newest of them do. */

@@ -49,7 +49,7 @@ export function TankDetail({ tank, data }: { tank: Tank; data: AppData }) {
           {tank.name}
         </Text>
       ) : null}
-      <TankPicture tank={tank} data={data} />
+      <TankPicture tank={tank} data={data} alive />
       <View>
         <Text variant="small" tone="quiet">
           Lit {light};{' '}

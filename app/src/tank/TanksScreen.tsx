@@ -48,6 +48,11 @@ export function TanksScreen({ id }: { id?: string }) {
       actions={
         tanks.length > 0 ? (
           <>
+            <Button
+              label="Watch"
+              spoken="Watch the whole house"
+              onPress={() => router.push('/watch')}
+            />
             {tanks.length > 1 ? <Button label="Arrange" onPress={() => setWalk(true)} /> : null}
             <Button
               label="New tank"

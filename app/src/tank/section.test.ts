@@ -24,7 +24,17 @@ const tank = (over: Partial<Tank>): Tank => ({
   ...over,
 });
 const species = new Map([
-  ['a', { shape: 'deep', adultLengthCm: 10, zone: 'mid', activity: 'day' } as Species],
+  [
+    'a',
+    {
+      scientific: 'Trichopodus leerii',
+      family: 'Osphronemidae',
+      shape: 'deep',
+      adultLengthCm: 10,
+      zone: 'mid',
+      activity: 'day',
+    } as Species,
+  ],
 ]);
 const group = (over: Partial<Group>): Group =>
   ({
@@ -55,7 +65,16 @@ describe('a tank as a drawing', () => {
     const section = sectionOf(tank({}), groups, species, house(groups));
     expect(section).toMatchObject({ lengthCm: 80, heightCm: 40, waterLevelCm: 30 });
     expect(section.groups).toEqual([
-      { id: 'g', shape: 'deep', lengthCm: 8.5, count: 5, zone: 'mid', activity: 'day' },
+      {
+        id: 'g',
+        shape: 'deep',
+        family: 'Osphronemidae',
+        pattern: 'spots',
+        lengthCm: 8.5,
+        count: 5,
+        zone: 'mid',
+        activity: 'day',
+      },
     ]);
   });
 

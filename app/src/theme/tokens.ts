@@ -15,6 +15,10 @@ export interface Colours {
   water: string;
   waterDeep: string;
   sand: string;
+  /** Planting soil, wood and stone in a tank. */
+  soil: string;
+  wood: string;
+  stone: string;
   /** The dark and the lit hours of a day. */
   night: string;
   day: string;
@@ -41,6 +45,9 @@ export const COLOURS: Record<ThemeName, Colours> = {
     water: '#DCE8E6',
     waterDeep: '#C6DAD9',
     sand: '#D8C6A0',
+    soil: '#5B4A3A',
+    wood: '#A98652',
+    stone: '#8B9491',
     night: '#3C5259',
     day: '#EBD9A8',
     family: {
@@ -65,6 +72,9 @@ export const COLOURS: Record<ThemeName, Colours> = {
     water: '#1A130A',
     waterDeep: '#20170B',
     sand: '#3A2A12',
+    soil: '#2A1D0C',
+    wood: '#5A421C',
+    stone: '#4A3A20',
     night: '#0D0A06',
     day: '#4A3617',
     family: {

@@ -32,6 +32,8 @@ interface Props<T> {
   aside?: ReactNode;
   children?: ReactNode;
   rows?: Rows<T>;
+  /** Of the second pane in px, where it holds figures rather than a page. */
+  asideWidth?: number;
   /** What stands above the rows stands close, so that more of them are in sight. */
   dense?: boolean;
 }
@@ -49,6 +51,7 @@ export function Screen<T>({
   aside,
   children,
   rows,
+  asideWidth,
   dense = false,
 }: Props<T>) {
   const styles = useStyles();
@@ -58,6 +61,7 @@ export function Screen<T>({
   const content = [
     styles.content,
     wide && styles.contentWide,
+    wide && asideWidth ? styles.narrow : null,
     wide && !aside && styles.contentAlone,
   ];
   const head = (
@@ -117,8 +121,16 @@ export function Screen<T>({
             aria-label={`Beside ${title}`}
             // Without anything to tap in it, the pane itself must be reachable to be scrolled.
             tabIndex={0}
-            style={[styles.pane, styles.aside]}
-            contentContainerStyle={[styles.content, styles.contentWide]}
+            style={[
+              styles.pane,
+              styles.aside,
+              asideWidth ? { flexGrow: 0, flexBasis: asideWidth } : null,
+            ]}
+            contentContainerStyle={[
+              styles.content,
+              styles.contentWide,
+              asideWidth ? styles.narrow : null,
+            ]}
           >
             {aside}
           </ScrollView>
@@ -137,6 +149,7 @@ const useStyles = themed((c) => ({
   content: { padding: SIZES.gutter, paddingBottom: 96, gap: 16 },
   contentWide: { padding: 28, maxWidth: 900 },
   contentAlone: { maxWidth: 1240 },
+  narrow: { padding: 20 },
   head: { flexDirection: 'row', alignItems: 'center', gap: 4, minHeight: SIZES.touch },
   under: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8, marginTop: -12 },
   titles: { flex: 1, minWidth: 0 },

@@ -7,7 +7,7 @@ import { Pressable, View } from 'react-native';
 import { FoodSign } from '../draw/FoodSign';
 import { type AppData } from '../store';
 import { SIZES, themed } from '../theme';
-import { Text } from '../ui';
+import { lowerFirst, Text } from '../ui';
 
 /** Where something is on the board. */
 export interface Place {
@@ -111,15 +111,14 @@ function Chip({ one, place, data, several, onPress }: ChipProps) {
         onPress={onPress}
         style={styles.chip}
       >
-        <FoodSign family={family} size={20} />
+        <FoodSign family={family} size={18} />
         <View style={styles.words}>
-          <Text variant="small">{amount}</Text>
-          <Text variant="small" tone="quiet" numberOfLines={2}>
-            {one.food.name}
+          <Text variant="small" numberOfLines={3}>
+            {amount} {lowerFirst(one.food.name)}
           </Text>
           {several ? (
             <Text variant="small" tone="quiet" numberOfLines={1}>
-              {`· ${one.group.name}`}
+              {one.group.name}
             </Text>
           ) : null}
         </View>
@@ -132,9 +131,10 @@ const useStyles = themed((c) => ({
   over: { backgroundColor: c.waterDeep },
   chip: {
     minHeight: SIZES.touch,
-    padding: 6,
+    paddingHorizontal: 5,
+    paddingVertical: 3,
     flexDirection: 'row',
-    gap: 6,
+    gap: 4,
     alignItems: 'flex-start',
   },
   dragged: { opacity: 0.85, zIndex: 10, backgroundColor: c.paper },

@@ -25,6 +25,8 @@ export function Toolbar({
   const wide = useWide();
   const [more, setMore] = useState(false);
   const { undo, redo, dirty } = board;
+  // On one line when wide: the board begins sooner.
+  const quiet = wide ? 'bare' : 'plain';
   const dim = (on: unknown) => (on ? colours.ink : colours.rule);
   return (
     <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, alignItems: 'center' }}>
@@ -46,15 +48,19 @@ export function Toolbar({
       {children}
       {wide || more ? (
         <>
-          <Button label="How it is fed" onPress={() => onOpen('choices')} />
-          <Button label="Fasts" onPress={() => onOpen('fasts')} />
-          <Button label="What they take" onPress={() => onOpen('rules')} />
-          <Button label="Copy a day" onPress={() => onOpen('copy')} />
-          <Button label="Begin with" onPress={() => onOpen('start')} />
-          <Button label="Print" onPress={onPrint} />
+          <Button variant={quiet} label="How it is fed" onPress={() => onOpen('choices')} />
+          <Button variant={quiet} label="Fasts" onPress={() => onOpen('fasts')} />
+          <Button variant={quiet} label="What they take" onPress={() => onOpen('rules')} />
+        </>
+      ) : null}
+      {more ? (
+        <>
+          <Button variant={quiet} label="Copy a day" onPress={() => onOpen('copy')} />
+          <Button variant={quiet} label="Begin with" onPress={() => onOpen('start')} />
+          <Button variant={quiet} label="Print" onPress={onPrint} />
         </>
       ) : (
-        <Button label="More" onPress={() => setMore(true)} />
+        <Button variant={quiet} label="More" onPress={() => setMore(true)} />
       )}
     </View>
   );

@@ -159,7 +159,7 @@ export function WeekBoard({
       onDragCancel={() => setDragged(null)}
       accessibility={{ screenReaderInstructions: HOW, announcements }}
     >
-      {tray}
+      {wide ? null : tray}
       <Card>
         {fits ? (
           board
@@ -173,6 +173,7 @@ export function WeekBoard({
           </ScrollView>
         )}
       </Card>
+      {wide ? tray : null}
       {overAll(
         <DragOverlay dropAnimation={null}>{food ? <FoodLine food={food} on /> : null}</DragOverlay>,
       )}
@@ -254,7 +255,7 @@ const useStyles = themed((c) => ({
   ruled: { borderTopWidth: 1, borderColor: c.rule },
   ruledLeft: { borderLeftWidth: 1, borderColor: c.rule },
   momentHead: {
-    width: 88,
+    width: 80,
     padding: 8,
     // On the web it stays in sight while the days scroll beneath it.
     position: 'sticky' as 'relative',

@@ -3,6 +3,7 @@ import { fireEvent, screen, waitFor, within } from '@testing-library/react-nativ
 import { group, tank } from '../testing/house';
 import { sent, standIn, type Asked } from '../testing/server';
 import { WEEKDAY } from '../testing/clock';
+import { recall } from '../store/memory';
 import { show } from '../testing/show';
 import { chips, house, labelOf, open, tanks } from './week.testkit';
 import { WeekScreen } from './WeekScreen';
@@ -54,6 +55,27 @@ describe('the week of a tank', () => {
     // Six days with food: the seventh is its fast.
     expect(chips()).toHaveLength(6);
     expect(screen.getByText('all fast')).toBeTruthy();
+  });
+});
+
+describe('the week on a phone', () => {
+  it('is a day at a time, each moment with what it gets and the way to change it', async () => {
+    open({}, 'day');
+    fireEvent(await screen.findByTestId('days'), 'layout', {
+      nativeEvent: { layout: { width: 358, height: 600, x: 0, y: 0 } },
+    });
+    const day = await screen.findByLabelText(/^The plan of .*/);
+    expect(within(day).getByText(/After work$/)).toBeTruthy();
+    expect(screen.getAllByRole('tab', { name: /^... \d+ ...$/ })).toHaveLength(7);
+    fireEvent.press(within(day).getByLabelText(/^Add food: Midday break/));
+    expect(await screen.findByLabelText(/^... \d+ ..., Midday break$/)).toBeTruthy();
+  });
+
+  it('shows the whole week where it is asked for, and from then on', async () => {
+    open({}, 'day');
+    fireEvent.press(await screen.findByLabelText('the whole week'));
+    expect(await screen.findByLabelText('The plan, days across and moments down')).toBeTruthy();
+    expect(recall('week.view')).toBe('week');
   });
 });
 

@@ -7,6 +7,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { useHouse, useNow, useFormat, type AppData } from '../store';
 import { formatUnits } from '@open-larder/say';
 import { useWide } from '../theme';
+import { recall, remember } from '../store/memory';
 import { ScreenTools } from '../shell';
 import {
   Button,
@@ -32,6 +33,7 @@ import { FastsSheet } from './FastsSheet';
 import { FoodTray } from './FoodTray';
 import { RulesSheet } from './RulesSheet';
 import { StartSheet } from './StartSheet';
+import { DayPlan } from './DayPlan';
 import { useBoard, type Board } from './useBoard';
 import { useNames } from './useNames';
 import { useOutcome } from './useOutcome';
@@ -114,6 +116,8 @@ function TankWeek({
   const [copies, setCopies] = useState(false);
   /** On a phone the foods take the board's room: they are shown when they are wanted. */
   const [shelf, setShelf] = useState(false);
+  /** A phone has room for a day: the week is an overview. */
+  const [view, setView] = useState(() => recall<'day' | 'week'>(VIEW) ?? 'day');
   const [held, setHeld] = useState<string | null>(null);
   const [forId, setFor] = useState('');
   useKeys(board);
@@ -177,11 +181,20 @@ function TankWeek({
           <Button label="Broods" onPress={() => router.push('/broods')} />
         </View>
       }
+      asideWidth={344}
+      aside={
+        task.groups.length === 0 ? null : (
+          <>
+            {shares}
+            {aims}
+          </>
+        )
+      }
     >
       {pick}
       <StaleBoard board={board} />
       <Toolbar board={board} onOpen={setOpen} onPrint={() => void print(tankId)}>
-        {wide ? null : (
+        {wide || view === 'day' ? null : (
           <Button
             label={shelf ? 'Hide the foods' : 'Foods'}
             onPress={() => {
@@ -212,42 +225,71 @@ function TankWeek({
               }
             />
           ) : null}
-          <WeekBoard
-            columns={columns}
-            rows={rows}
-            data={data}
-            today={now.day}
-            groups={task.groups}
-            onOpen={(at) => (held === null ? setOpen(at) : add(held, at))}
-            onMove={move}
-            onAdd={add}
-            tray={
-              wide || shelf ? (
-                <FoodTray
-                  foods={trayFoods}
-                  groups={task.groups}
-                  groupId={forGroup?.id ?? ''}
-                  onGroup={setFor}
-                  held={held}
-                  onHold={setHeld}
-                />
-              ) : null
-            }
-          />
-          <View style={wide ? { flexDirection: 'row', gap: 24 } : { gap: 16 }}>
-            <View style={wide ? { flex: 1, minWidth: 0 } : null}>{shares}</View>
-            <View style={wide ? { flex: 1, minWidth: 0 } : null}>{aims}</View>
-          </View>
-          <Choice
-            label="Dragging a serving"
-            value={copies ? 'copies' : 'moves'}
-            options={[
-              { value: 'moves', label: 'moves it' },
-              { value: 'copies', label: 'copies it' },
-            ]}
-            onChange={(value) => setCopies(value === 'copies')}
-            hint="Hold and drag it with a thumb; with the keyboard, M takes it up and sets it down."
-          />
+          {wide ? null : (
+            <Choice
+              label="The plan"
+              value={view}
+              options={[
+                { value: 'day', label: 'day by day' },
+                { value: 'week', label: 'the whole week' },
+              ]}
+              onChange={(chosen) => {
+                setView(chosen);
+                remember(VIEW, chosen);
+              }}
+            />
+          )}
+          {wide || view === 'week' ? (
+            <WeekBoard
+              columns={columns}
+              rows={rows}
+              data={data}
+              today={now.day}
+              groups={task.groups}
+              onOpen={(at) => (held === null ? setOpen(at) : add(held, at))}
+              onMove={move}
+              onAdd={add}
+              tray={
+                wide || shelf ? (
+                  <FoodTray
+                    foods={trayFoods}
+                    groups={task.groups}
+                    groupId={forGroup?.id ?? ''}
+                    onGroup={setFor}
+                    held={held}
+                    onHold={setHeld}
+                  />
+                ) : null
+              }
+            />
+          ) : (
+            <DayPlan
+              columns={columns}
+              rows={rows}
+              data={data}
+              today={now.day}
+              groups={task.groups}
+              onOpen={setOpen}
+            />
+          )}
+          {wide ? null : (
+            <>
+              {shares}
+              {aims}
+            </>
+          )}
+          {wide || view === 'week' ? (
+            <Choice
+              label="Dragging a serving"
+              value={copies ? 'copies' : 'moves'}
+              options={[
+                { value: 'moves', label: 'moves it' },
+                { value: 'copies', label: 'copies it' },
+              ]}
+              onChange={(value) => setCopies(value === 'copies')}
+              hint="Hold and drag it with a thumb; with the keyboard, M takes it up and sets it down."
+            />
+          ) : null}
         </>
       )}
       {place && column ? (
@@ -276,6 +318,9 @@ function TankWeek({
     </Screen>
   );
 }
+
+/** How a phone shows the plan: as it was looked at last. */
+const VIEW = 'week.view';
 
 type Rows = ReturnType<typeof boardOf>['rows'];
 

@@ -144,7 +144,7 @@ const useStyles = themed((c) => ({
   key: { flexDirection: 'row', alignItems: 'center', gap: 4 },
   film: { width: 16, height: 12, backgroundColor: c.sand, borderWidth: 1, borderColor: c.rule },
   line: { flexDirection: 'row', alignItems: 'center', gap: 10, minHeight: SIZES.touch },
-  name: { width: 128 },
+  name: { width: 116 },
   track: { flex: 1, height: 24, flexDirection: 'row', alignItems: 'center', overflow: 'hidden' },
   band: {
     position: 'absolute',
@@ -156,5 +156,5 @@ const useStyles = themed((c) => ({
     borderStyle: 'dashed',
     borderColor: c.ink,
   },
-  figure: { width: 64 },
+  figure: { width: 58 },
 }));

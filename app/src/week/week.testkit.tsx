@@ -4,6 +4,7 @@ import { answers, group, moment, tank } from '../testing/house';
 import { standIn, type Asked } from '../testing/server';
 import { show } from '../testing/show';
 import '../testing/storage';
+import { remember } from '../store/memory';
 import { Toast } from '../ui';
 import { WeekScreen } from './WeekScreen';
 
@@ -30,7 +31,8 @@ export const house = (over: object = {}) => ({
 });
 
 /** The server as it takes a plan: what is sent stands afterwards. */
-export function open(over: object = {}) {
+export function open(over: object = {}, view: 'day' | 'week' = 'week') {
+  remember('week.view', view);
   let groups: Group[] = [group];
   const asked = standIn({
     ...house(),
