@@ -1,6 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { atRest } from './atRest';
 import { expect, goTo, openStop, test } from './product';
 
 const PLACES = ['Round', 'Tanks', 'Week', 'Larder', 'Records'] as const;

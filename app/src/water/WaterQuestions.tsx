@@ -1,7 +1,7 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { tankEdit, waterPlan, type Tank } from '@open-larder/contract';
 import { USUAL_RHYTHM } from '@open-larder/core/water/rhythm';
-import { useRef } from 'react';
+import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
 import { z } from 'zod';
@@ -61,10 +61,10 @@ export function WaterQuestions({ tank }: { tank: Tank }) {
   });
   const { save } = useSave<Values>(form as never);
   /** The change that was noted already: pressed again after a fault, it is not noted twice. */
-  const noted = useRef<string | null>(null);
+  const [noted, setNoted] = useState<string | null>(null);
   const submit = form.handleSubmit(async ({ runsSince, day, water }) => {
     // The plan comes last: the card goes with it, and until then what is missing can be sent again.
-    if (day !== null && noted.current !== day) {
+    if (day !== null && noted !== day) {
       const wrong = await logEvent(
         tank.id,
         { kind: 'changed', share: water.share, day },
@@ -74,7 +74,7 @@ export function WaterQuestions({ tank }: { tank: Tank }) {
         form.setError(path === 'share' ? 'water.share' : 'day', { message });
       }
       if (wrong) return;
-      noted.current = day;
+      setNoted(day);
     }
     if (runsSince !== tank.runsSince) {
       const { id: _, lastTemp: __, plan: ___, ...fields } = tank;

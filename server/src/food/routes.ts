@@ -1,10 +1,9 @@
 import type { FoodRow } from '@open-larder/contract';
 import { withLive } from '../culture/live';
-import { cutPage, readCursor, type Scope } from '../db';
+import { cutPage, readCursor } from '../db';
 import { assertNotFuture } from '../household/ahead';
-import type { Clock } from '../clock';
 import type { Handlers } from '../http/mount';
-import { idUsed, notFound } from '../http/problems';
+import { notFound } from '../http/problems';
 import { labelsOf } from './labels';
 import { createFood, assertLotNotAhead } from './acts';
 import { foodColumns, foods, readFood, readLot, shelve, WEIGHINGS } from './store';
