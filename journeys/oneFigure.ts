@@ -90,7 +90,11 @@ export async function stockAgrees(page: Page, url: string, { id, name }: Named):
  */
 export async function servingsAgree(page: Page, url: string): Promise<number> {
   const groups = await itemsOf<NamedGroup>(page, url, 'groups');
-  const round = await textOf(page, `${url}/round`);
+  await textOf(page, `${url}/round`);
+  // All tanks unfolded: what each gets stands there with its group.
+  const folded = page.getByRole('button', { name: /: \d+ to serve$/, expanded: false });
+  for (let left = await folded.count(); left > 0; left -= 1) await folded.first().click();
+  const round = await page.locator('body').innerText();
   const servings = [...round.matchAll(/\n((?:\d+|[½¼¾]|\d+[½¼¾]) [^\n]+)\n([^\n·]+) · [^\n]+\n/g)];
   let compared = 0;
   for (const [, what, who] of servings) {

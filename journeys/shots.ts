@@ -65,18 +65,14 @@ async function main(): Promise<void> {
   };
   const simulated = async (page: Page) => {
     await page.getByText(/Simulated\.$/).waitFor();
-    if ((page.viewportSize()?.width ?? 0) > 1000) {
-      await page.getByText('What reaches each group').scrollIntoViewIfNeeded();
-      await page.mouse.move(600, 400);
-      await page.mouse.wheel(0, 260);
-      await page.waitForTimeout(200);
-    }
   };
-  const run = async (page: Page) => {
-    await page.getByRole('button', { name: 'Run it' }).click();
-    await page.getByText('Nitrate', { exact: true }).waitFor();
-    await page.getByText('Nitrate', { exact: true }).scrollIntoViewIfNeeded();
-    await page.waitForTimeout(500);
+  const lines = async (page: Page) => {
+    await page
+      .getByLabel(/^Type, paste or dictate/)
+      .fill(
+        'Weir pool: 54 l, 24°, planted\n12 zebra danios 3 cm, 6 panda corys\nflake, frozen bloodworm',
+      );
+    await page.getByRole('button', { name: /^12 Zebra/ }).waitFor();
   };
   const ladder = async (page: Page) => {
     await page.getByText('The ladder', { exact: true }).scrollIntoViewIfNeeded();
@@ -85,6 +81,8 @@ async function main(): Promise<void> {
     await page.waitForTimeout(200);
   };
   const shots: Shot[] = [
+    { name: 'begin', path: '/begin', before: lines },
+    { name: 'watch-wide', path: '/watch', wide: true },
     { name: 'round', path: '/round', before: evening },
     { name: 'round-lamp', path: '/round', lamp: true, before: look },
     { name: 'tanks', path: '/tanks' },
@@ -98,8 +96,6 @@ async function main(): Promise<void> {
     { name: 'group', path: `/groups/${loaches}` },
     { name: 'week', path: `/week?tank=${tarn}`, before: simulated },
     { name: 'week-wide', path: `/week?tank=${tarn}`, wide: true, before: simulated },
-    { name: 'house-week-wide', path: '/week/house', wide: true },
-    { name: 'dry-run', path: `/week/dry-run?tank=${tarn}`, before: run },
     { name: 'live-wide', path: '/larder/live', wide: true },
     { name: 'larder', path: '/larder' },
     { name: 'brood', path: `/broods/${brood}`, before: ladder },

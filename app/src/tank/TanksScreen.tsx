@@ -3,7 +3,7 @@ import { useRouter } from 'expo-router';
 import Plus from 'lucide-react-native/icons/plus';
 import { useState } from 'react';
 import { ScreenTools } from '../shell';
-import { useHouse, type AppData, useFormat } from '../store';
+import { useHouse, type AppData } from '../store';
 import { useColours, useWide } from '../theme';
 import { Button, Empty, Field, matches, Screen, Waiting } from '../ui';
 import { TankDetail } from './TankDetail';
@@ -89,7 +89,6 @@ export function TanksScreen({ id }: { id?: string }) {
 }
 
 function NoTanks() {
-  const format = useFormat();
   const router = useRouter();
   return (
     <Empty
