@@ -26,6 +26,7 @@ test('a round at the glass: prepare, serve, watch, look, and read it in the reco
   await expect(page.getByText(/: gone after \d+:\d\d\.$/)).toBeVisible();
 
   // Feeding again is asked once.
+  await openStop(page, 'Millpond');
   await page
     .getByRole('button', { name: /^Feed again: / })
     .first()

@@ -1,5 +1,5 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react-native';
-import { answers, household, round, tank } from '../testing/house';
+import { answers, food, household, round, tank } from '../testing/house';
 import { sent, standIn } from '../testing/server';
 import { MINUTES, TODAY } from '../testing/clock';
 import { show } from '../testing/show';
@@ -120,6 +120,25 @@ describe('anything but as planned', () => {
     fireEvent.press(screen.getByLabelText('Log less'));
     await waitFor(() => expect(sent(asked, 'POST')).toHaveLength(1));
     expect(sent(asked, 'POST')[0]).toMatchObject({ outcome: 'less', note: 'hid at first' });
+  });
+});
+
+describe('another food for a day', () => {
+  it('is logged in the place of the planned one, as much as has its energy, in three taps', async () => {
+    const asked = open({
+      'GET /api/foods': { items: [food, { ...food, id: 'f2', name: 'Fine granule' }], next: null },
+    });
+    fireEvent.press(await screen.findByLabelText(/^Less, more, refused or skipped: Fine flake/));
+    fireEvent.press(await screen.findByLabelText(/^Or another food, today only/));
+    fireEvent.press(await screen.findByText('Fine granule'));
+    await waitFor(() => expect(posted(asked, '/api/feedings')).toHaveLength(2));
+    const [left, given] = posted(asked, '/api/feedings') as Record<string, unknown>[];
+    expect(left).toMatchObject({ servingId: 's1', outcome: 'skipped', units: 0 });
+    expect(given).toMatchObject({ foodId: 'f2', outcome: 'more', units: 3 });
+    expect(given!.servingId).not.toBe('s1');
+    expect(
+      await screen.findByText('3 pinches Fine granule for Zebrafish, in place of Fine flake.'),
+    ).toBeTruthy();
   });
 });
 

@@ -1,10 +1,13 @@
 import type { Outcome, RoundServingView } from '@open-larder/contract';
 import { stepAt, toGrams, toServingUnits } from '@open-larder/core/food';
+import { unitOf } from '@open-larder/contract/servingUnit';
 import { formatGrams, formatUnits } from '@open-larder/say';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useHousehold } from '../store';
-import { Button, Choice, Field, Sheet, Stepper, Text, lowerFirst } from '../ui';
+import { FoodSign } from '../draw/FoodSign';
+import { useHand, useHousehold } from '../store';
+import { Button, Choice, Field, Picker, Sheet, Stepper, Text, lowerFirst } from '../ui';
+import type { Swap } from './swaps';
 
 type Other = Exclude<Outcome, 'served'>;
 
@@ -12,6 +15,9 @@ interface Props {
   serving: RoundServingView;
   onClose: () => void;
   onLog: (portion: { outcome: Other; units: number; note: string }) => void;
+  /** Foods that could be given in its place, today only. */
+  swaps: readonly Swap[];
+  onSwap: (swap: Swap) => void;
 }
 
 const OPTIONS: { value: Other; label: string }[] = [
@@ -31,7 +37,8 @@ function withPhrase(note: string, phrase: string): string {
 }
 
 /** Anything but «as planned»: less, more, refused or skipped, and why. */
-export function OtherSheet({ serving, onClose, onLog }: Props) {
+export function OtherSheet({ serving, onClose, onLog, swaps, onSwap }: Props) {
+  const hand = useHand();
   const { unit, units: planned } = serving;
   const step = stepAt(planned, unit);
   const half = Math.min(planned, Math.max(step, toServingUnits(serving.massG / 2, unit)));
@@ -83,6 +90,24 @@ export function OtherSheet({ serving, onClose, onLog }: Props) {
         label={`Log ${outcome}`}
         onPress={() => onLog({ outcome, units, note: note.trim() })}
       />
+      {swaps.length > 0 ? (
+        <Picker
+          label="Or another food, today only"
+          value=""
+          search={swaps.length > 8}
+          placeholder="Choose what went in instead"
+          picks={swaps.map(({ food, units: own }) => ({
+            value: food.id,
+            title: food.name,
+            detail: `${formatUnits(own, unitOf(food, hand))}, as much energy`,
+            lead: <FoodSign family={food.family} />,
+          }))}
+          onChange={(foodId) => {
+            const swap = swaps.find(({ food }) => food.id === foodId);
+            if (swap) onSwap(swap);
+          }}
+        />
+      ) : null}
     </Sheet>
   );
 }

@@ -31,6 +31,7 @@ import { mealAt, openDrops } from './inWater';
 import { useAwake } from './useAwake';
 import { useFeed } from './useFeed';
 import { usePrintRound } from './usePrintRound';
+import { swapsFor } from './swaps';
 import { useWaterDue } from './useWaterDue';
 
 /** Looked at now and then, or only when wide: they need not come with the first screen. */
@@ -229,6 +230,12 @@ export function RoundScreen({ day: asked }: { day?: string }) {
             setOther(null);
             atHand(other);
             whenCome(() => void feed.feed(other, portion));
+          }}
+          swaps={loaded.data ? swapsFor(other, loaded.data, hand) : []}
+          onSwap={({ food, units }) => {
+            setOther(null);
+            atHand(other);
+            whenCome(() => void feed.swap(other, food, units));
           }}
         />
       ) : null}

@@ -10,12 +10,12 @@ interface Props extends Pick<RoundView, 'unplanned'> {
   onUndo: (fed: Feeding) => void;
 }
 
-/** What was logged that day for servings that have since left the plan: it stays in sight. */
+/** What was logged that day beside the plan, or for servings that have left it since: it stays in sight. */
 export const Unplanned = memo(function Unplanned({ unplanned, data, onUndo }: Props) {
   if (unplanned.length === 0) return null;
   return (
     <View style={{ gap: 8 }}>
-      <Text variant="subtitle">Served before the plan changed</Text>
+      <Text variant="subtitle">Served beside the plan</Text>
       <Card>
         {unplanned.map((fed, index) => {
           const food = data.foods.find((one) => one.id === fed.foodId);

@@ -1,11 +1,13 @@
 import type {
   Feeding,
   FeedingCreate,
+  FoodRow,
   Outcome,
   Problem,
   RoundServingView,
   RoundView,
 } from '@open-larder/contract';
+import { unitOf } from '@open-larder/contract/servingUnit';
 import { formatUnits } from '@open-larder/say';
 import { feedingDay, PLAIN } from '@open-larder/core/round';
 import { api, useAppDispatch, useHand, type AppData } from '../store';
@@ -185,6 +187,27 @@ export function useFeed(
       if (!fed) return;
       const text = `${serving.portion} ${serving.foodName} for ${serving.groupName}: fed again.`;
       toastServed(text, Promise.resolve([fed]));
+    },
+    /** Another food in the place of a planned one, for this day only: both are written, and go back together. */
+    async swap(serving: RoundServingView, food: FoodRow, units: number) {
+      const { id: servingId } = stampFor('swap', day, serving.servingId, food.id);
+      const unit = unitOf(food, hand);
+      const other = {
+        ...serving,
+        unit: unit as typeof serving.unit,
+        servingId,
+        foodId: food.id,
+        foodName: food.name,
+        units,
+      };
+      const left: ServedPortion = { outcome: 'skipped', units: 0, note: `${food.name} instead` };
+      const given: ServedPortion = { outcome: 'more', units, note: `for ${serving.foodName}` };
+      const written = (async () => [await write(serving, left), await write(other, given)])();
+      toastServed(
+        `${formatUnits(units, unit)} ${food.name} for ${serving.groupName}, in place of ${serving.foodName}.`,
+        written,
+      );
+      await written;
     },
     /** Log several as planned, one after the other, so that each draws on its own. */
     async feedAll(servings: readonly RoundServingView[], what: string) {

@@ -1,7 +1,7 @@
 import { formatUnits } from '@open-larder/say';
 import Plus from 'lucide-react-native/icons/plus';
-import { useRef, useState } from 'react';
-import { Pressable, ScrollView, View } from 'react-native';
+import { useMemo, useState } from 'react';
+import { PanResponder, Pressable, View } from 'react-native';
 import { FoodSign } from '../draw/FoodSign';
 import { useFormat, type AppData } from '../store';
 import { SIZES, themed, useColours } from '../theme';
@@ -22,24 +22,28 @@ interface Props {
 export function DayPlan({ columns, rows, data, today, groups, onOpen }: Props) {
   const styles = useStyles();
   const format = useFormat();
-  const pages = useRef<ScrollView>(null);
-  const [width, setWidth] = useState(0);
   const [shown, setShown] = useState(() =>
     Math.max(
       0,
       columns.findIndex(({ date }) => date === today),
     ),
   );
-  const go = (to: number, animated: boolean) => {
-    setShown(to);
-    pages.current?.scrollTo({ x: to * width, animated });
-  };
+  const last = columns.length - 1;
+  const { panHandlers } = useMemo(
+    () =>
+      PanResponder.create({
+        onMoveShouldSetPanResponderCapture: (_, { dx, dy }) =>
+          Math.abs(dx) > BEGINS_PX && Math.abs(dx) > 2 * Math.abs(dy),
+        onPanResponderRelease: (_, { dx }) => {
+          if (Math.abs(dx) < MEANT_PX) return;
+          setShown((at) => Math.min(last, Math.max(0, at + (dx < 0 ? 1 : -1))));
+        },
+      }),
+    [last],
+  );
+  const column = columns[Math.min(shown, last)];
   return (
-    <View
-      testID="days"
-      style={{ gap: 8 }}
-      onLayout={(event) => setWidth(Math.round(event.nativeEvent.layout.width))}
-    >
+    <View style={{ gap: 8 }}>
       <View role="tablist" aria-label="Days" style={styles.days}>
         {columns.map(({ day, date, fasting }, at) => (
           <Pressable
@@ -47,7 +51,7 @@ export function DayPlan({ columns, rows, data, today, groups, onOpen }: Props) {
             role="tab"
             aria-selected={at === shown}
             aria-label={columns.length === 7 ? format.day(date) : `Day ${day}`}
-            onPress={() => go(at, true)}
+            onPress={() => setShown(at)}
             style={[styles.day, at === shown && styles.on]}
           >
             <Text variant={at === shown ? 'strong' : 'small'} align="center">
@@ -63,34 +67,16 @@ export function DayPlan({ columns, rows, data, today, groups, onOpen }: Props) {
           </Pressable>
         ))}
       </View>
-      <ScrollView
-        ref={pages}
-        horizontal
-        pagingEnabled
-        showsHorizontalScrollIndicator={false}
-        scrollEventThrottle={100}
-        onContentSizeChange={() => go(shown, false)}
-        onScroll={({ nativeEvent: { contentOffset } }) => {
-          const at = width > 0 ? Math.round(contentOffset.x / width) : shown;
-          if (at !== shown && at >= 0 && at < columns.length) setShown(at);
-        }}
-      >
-        {columns.map((column, at) => (
-          <View
-            key={column.day}
-            style={{ width: width || undefined, gap: 8 }}
-            // Only the day in sight is there for the keys and for those who listen.
-            aria-hidden={at !== shown}
-          >
-            {width === 0 || Math.abs(at - shown) > 1 ? null : (
-              <Day {...{ column, at, rows, data, groups, onOpen }} />
-            )}
-          </View>
-        ))}
-      </ScrollView>
+      <View {...panHandlers} style={styles.page}>
+        {column ? <Day {...{ column, at: shown, rows, data, groups, onOpen }} /> : null}
+      </View>
     </View>
   );
 }
+
+/** From here on it is a swipe; so far it is meant. */
+const BEGINS_PX = 12;
+const MEANT_PX = 56;
 
 function Day({
   column,
@@ -163,6 +149,8 @@ function Day({
 }
 
 const useStyles = themed((c) => ({
+  // The browser scrolls upwards and downwards; sideways is ours.
+  page: { gap: 8, touchAction: 'pan-y' } as object,
   days: { flexDirection: 'row', flexWrap: 'wrap' },
   day: {
     flexGrow: 1,

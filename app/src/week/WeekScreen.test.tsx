@@ -61,9 +61,6 @@ describe('the week of a tank', () => {
 describe('the week on a phone', () => {
   it('is a day at a time, each moment with what it gets and the way to change it', async () => {
     open({}, 'day');
-    fireEvent(await screen.findByTestId('days'), 'layout', {
-      nativeEvent: { layout: { width: 358, height: 600, x: 0, y: 0 } },
-    });
     const day = await screen.findByLabelText(/^The plan of .*/);
     expect(within(day).getByText(/After work$/)).toBeTruthy();
     expect(screen.getAllByRole('tab', { name: /^... \d+ ...$/ })).toHaveLength(7);
