@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, test } from './product';
+import { expect, test, openStop } from './product';
 
 const shelf = async (page: Page, url: string) =>
   (await (await page.request.get(`${url}/api/vessels`)).json()).items as {
@@ -63,6 +63,7 @@ test('a meal of live food is taken from its vessel, and the cultures are fed on 
   await demo.letItBe(page, '2026-03-11T18:20:00Z');
   await page.goto(`${demo.url}/round`);
   await expect(page.getByText(/^Harvest .* live grindal worms$/)).toBeVisible();
+  await openStop(page, 'Alder');
   await page
     .getByRole('button', { name: /^Served: .* Live grindal worms/ })
     .first()

@@ -148,6 +148,8 @@ export function RoundScreen({ day: asked }: { day?: string }) {
     );
   };
   const wideStop = current?.stops.find(({ tankId }) => tankId === wideTankId) ?? null;
+  // What was served last stays beside what is next, with its clock and its way back.
+  const justServed = current?.stops.find(({ tankId }) => tankId === last) ?? null;
   const foot = ready ? (
     <>
       {current && rest.length > 1 ? (
@@ -186,6 +188,7 @@ export function RoundScreen({ day: asked }: { day?: string }) {
         ready && wideStop ? (
           <RoundAside data={ready.data} tankId={wideStop.tankId}>
             {drawStop(ready, wideStop)}
+            {justServed && justServed !== wideStop ? drawStop(ready, justServed) : null}
           </RoundAside>
         ) : null
       }
