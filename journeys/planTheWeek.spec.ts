@@ -242,6 +242,7 @@ test('two people at one plan: the second is told, and keeps what is theirs', asy
   const other = await browser.newPage({ viewport: { width: 1280, height: 900 } });
   for (const one of [page, other]) {
     await openWeek(one, demo.url, 'Alder');
+    await one.getByRole('button', { name: 'More', exact: true }).click();
     await one.getByRole('button', { name: 'Copy a day' }).click();
     await one.getByRole('checkbox', { name: one === page ? 'Tuesday' : 'Thursday' }).click();
     await one.getByRole('button', { name: 'Copy', exact: true }).click();
@@ -258,6 +259,7 @@ test('two people at one plan: the second is told, and keeps what is theirs', asy
 test('the house’s week, eight weeks ahead, and a page for the wall', async ({ page, demo }) => {
   await openWeek(page, demo.url, 'Tarn');
   const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'More', exact: true }).click();
   await page.getByRole('button', { name: 'Print' }).click();
   expect((await download).suggestedFilename()).toBe('week-tarn-2026-03-11.pdf');
   await page.getByRole('button', { name: 'Whole house' }).click();

@@ -219,7 +219,8 @@ export function RoundScreen({ day: asked }: { day?: string }) {
           tankId={wideTankId}
           water={water}
           onChoose={(momentId, tankId) => {
-            choose(momentId);
+            // Of the same moment, the screen still moves on by itself once all of it is served.
+            if (momentId !== current.momentId) choose(momentId);
             setPicked(tankId);
           }}
         />
