@@ -207,7 +207,7 @@ function Plants({ frame, seed, count }: { frame: Frame; seed: number; count: num
     <G>
       {Array.from({ length: count }, (_, nth) => {
         // Near the ends first, as they are planted.
-        const slot = [0.08, 0.9, 0.26, 0.74, 0.5][nth]!;
+        const slot = [0.12, 0.87, 0.28, 0.72, 0.5][nth]!;
         const x = left + (slot + (draw(seed, nth + 31) - 0.5) * 0.08) * (right - left);
         const kind = Math.floor(draw(seed, nth + 33) * 4);
         return <Clump key={nth} kind={kind} x={x} frame={frame} seed={seed + nth * 3.7} />;

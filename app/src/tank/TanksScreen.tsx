@@ -1,11 +1,12 @@
 import type { Tank } from '@open-larder/contract';
 import { useRouter } from 'expo-router';
+import Eye from 'lucide-react-native/icons/eye';
 import Plus from 'lucide-react-native/icons/plus';
 import { useState } from 'react';
 import { ScreenTools } from '../shell';
 import { useHouse, type AppData } from '../store';
 import { useColours, useWide } from '../theme';
-import { Button, Empty, Field, matches, Screen, Waiting } from '../ui';
+import { Button, Empty, Field, IconButton, matches, Screen, Waiting } from '../ui';
 import { TankDetail } from './TankDetail';
 import { TankLine } from './TankLine';
 import { lazyComponent } from '../ui/lazyComponent';
@@ -48,11 +49,9 @@ export function TanksScreen({ id }: { id?: string }) {
       actions={
         tanks.length > 0 ? (
           <>
-            <Button
-              label="Watch"
-              spoken="Watch the whole house"
-              onPress={() => router.push('/watch')}
-            />
+            <IconButton label="Watch the whole house" onPress={() => router.push('/watch')}>
+              <Eye size={22} color={colours.ink} />
+            </IconButton>
             {tanks.length > 1 ? <Button label="Arrange" onPress={() => setWalk(true)} /> : null}
             <Button
               label="New tank"

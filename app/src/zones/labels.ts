@@ -60,7 +60,7 @@ function formatLeft(drop: DropReport): string {
       : drop.stayingG > 0
         ? 'is still there the next day'
         : 'is left';
-  return `About ${formatGrams(Number(formatSignificant(rest)))} ${act}, mostly ${LIES[max.layer]}.`;
+  return `About ${formatGrams(Number(formatSignificant(rest, 2)))} ${act}, mostly ${LIES[max.layer]}.`;
 }
 
 /** What a feeding adds to the water, and from where: what is believed of the tank now. */
@@ -69,7 +69,7 @@ export function formatWater(
   nitrateMgL: number,
   status: Pick<WaterStatus, 'days' | 'fit'> | null,
 ): string {
-  const adds = `${formatSignificant(nitrogenMg)} mg nitrogen; lifted food is not counted`;
+  const adds = `${formatSignificant(nitrogenMg, 2)} mg nitrogen; lifted food is not counted`;
   const today = status?.days[0];
   if (!status || !today) return adds;
   const then = today.before + status.fit.production * nitrateMgL;

@@ -63,7 +63,7 @@ export function formatOutcome(
   const waste =
     Math.abs(less) < TELLING_WASTE * now.wasteG
       ? 'as much is wasted'
-      : `${formatGrams(Number(formatSignificant(Math.abs(less))))} ${less > 0 ? 'less' : 'more'} is wasted`;
+      : `${formatGrams(Number(formatSignificant(Math.abs(less), 2)))} ${less > 0 ? 'less' : 'more'} is wasted`;
   const work =
     Math.abs(workMin) < 0.05
       ? 'no more work'
