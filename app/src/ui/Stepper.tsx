@@ -1,8 +1,9 @@
 import { formatNumber } from '@open-larder/say';
 import Minus from 'lucide-react-native/icons/minus';
 import Plus from 'lucide-react-native/icons/plus';
-import { Pressable, View } from 'react-native';
-import { SIZES, themed, useColours } from '../theme';
+import { useState } from 'react';
+import { Pressable, TextInput, View } from 'react-native';
+import { FONTS, SIZES, themed, useColours } from '../theme';
 import { Labelled } from './Labelled';
 import { Text } from './Text';
 
@@ -33,20 +34,32 @@ export function Stepper({
 }: Props) {
   const styles = useStyles();
   const colours = useColours();
+  const [typed, setTyped] = useState<string | null>(null);
   const shown = format ? format(value) : formatNumber(value, 2);
-  const change = (by: number) =>
+  const change = (by: number) => {
+    setTyped(null);
     onChange(Math.min(max, Math.max(min, Math.round((value + by) * 1e6) / 1e6)));
+  };
+  // Whole things are typed as well: forty fish are not forty taps.
+  const counts = format === undefined && Number.isInteger(step);
+  const type = (text: string) => {
+    const digits = text.replace(/\D/g, '').slice(0, 6);
+    setTyped(digits);
+    if (digits !== '') onChange(Math.min(max, Math.max(min, Number(digits))));
+  };
+  const says = counts
+    ? { role: 'group' as const, 'aria-label': label }
+    : {
+        role: 'spinbutton' as const,
+        'aria-label': label,
+        'aria-valuenow': value,
+        'aria-valuetext': shown,
+        'aria-valuemin': min,
+        'aria-valuemax': max,
+      };
   return (
     <Labelled label={label} hint={hint} fieldError={fieldError}>
-      <View
-        style={styles.row}
-        role="spinbutton"
-        aria-label={label}
-        aria-valuenow={value}
-        aria-valuetext={shown}
-        aria-valuemin={min}
-        aria-valuemax={max}
-      >
+      <View style={styles.row} {...says}>
         <Pressable
           role="button"
           aria-label={`Less: ${label}`}
@@ -57,11 +70,23 @@ export function Stepper({
         >
           <Minus size={24} color={colours.ink} />
         </Pressable>
-        <View style={styles.value}>
-          <Text variant="figure" align="center">
-            {shown}
-          </Text>
-        </View>
+        {counts ? (
+          <TextInput
+            aria-label={`${label}, typed`}
+            value={typed ?? shown}
+            onChangeText={type}
+            onBlur={() => setTyped(null)}
+            inputMode="numeric"
+            selectTextOnFocus
+            style={[styles.value, styles.input]}
+          />
+        ) : (
+          <View style={styles.value}>
+            <Text variant="figure" align="center">
+              {shown}
+            </Text>
+          </View>
+        )}
         <Pressable
           role="button"
           aria-label={`More: ${label}`}
@@ -91,4 +116,15 @@ const useStyles = themed((c) => ({
   },
   dim: { opacity: 0.4 },
   value: { flex: 1, minWidth: 90 },
+  input: {
+    minHeight: SIZES.touch,
+    textAlign: 'center',
+    color: c.ink,
+    fontFamily: FONTS.strong,
+    fontSize: 20,
+    borderWidth: 1,
+    borderColor: c.rule,
+    borderRadius: SIZES.radius,
+    backgroundColor: c.paper,
+  },
 }));

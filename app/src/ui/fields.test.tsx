@@ -91,3 +91,28 @@ describe('choices', () => {
     expect(screen.getByText('none')).toBeTruthy();
   });
 });
+
+describe('a stepper of whole things', () => {
+  function Fish() {
+    const [count, setCount] = useState(3);
+    return (
+      <>
+        <Stepper label="Fish" value={count} step={1} min={0} max={500} onChange={setCount} />
+        <Text>{`there are ${count}`}</Text>
+      </>
+    );
+  }
+
+  it('is typed as well, within its bounds, and goes on from there', () => {
+    show(<Fish />);
+    fireEvent.changeText(screen.getByLabelText('Fish, typed'), '40');
+    expect(screen.getByText('there are 40')).toBeTruthy();
+    fireEvent.changeText(screen.getByLabelText('Fish, typed'), '');
+    expect(screen.getByText('there are 40')).toBeTruthy();
+    fireEvent.changeText(screen.getByLabelText('Fish, typed'), '9999');
+    expect(screen.getByText('there are 500')).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('Less: Fish'));
+    expect(screen.getByText('there are 499')).toBeTruthy();
+    expect(screen.getByLabelText('Fish, typed').props.value).toBe('499');
+  });
+});
