@@ -1,6 +1,6 @@
 import type { InventoryMade, RoundView } from '@open-larder/contract';
 import { addDays, feedingDay } from '@open-larder/core/round';
-import { formatGrams } from '@open-larder/say';
+import { formatBodyMass, formatGrams } from '@open-larder/say';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { FoodSign } from '../draw/FoodSign';
@@ -109,7 +109,7 @@ function Day({
                 first={stop === moment.stops[0] && at === 0}
                 lead={<FoodSign family={serving.family} />}
                 title={`${serving.portion} ${lowerFirst(serving.foodName)}`}
-                detail={`${serving.groupName}${data.tanks.length > 1 ? ` · ${data.tanks.find(({ id }) => id === stop.tankId)?.name ?? ''}` : ''} · ${formatGrams(serving.massG)}`}
+                detail={`${serving.groupName}${data.tanks.length > 1 ? ` · ${data.tanks.find(({ id }) => id === stop.tankId)?.name ?? ''}` : ''} · ${formatBodyMass(serving.massG)}`}
                 trail={
                   at === 0 ? (
                     <Text variant="small" tone="quiet">
