@@ -23,7 +23,7 @@ export const inventoryMade = z.object({
     z.object({
       tankId: id,
       groupIds: z.array(id),
-      /** Those for whom nothing on the shelf suits. */
+      /** Those for whom nothing on the shelf suits well; some of them get the best of it all the same. */
       unfedIds: z.array(id),
     }),
   ),

@@ -51,7 +51,7 @@ export function FirstDay({
       {unfed.length > 0 ? (
         <View style={{ gap: 8, alignItems: 'flex-start' }}>
           <Text tone="due">
-            {`Nothing on your shelf suits ${unfed.join(' or ')}. Put a food there that they can eat.`}
+            {`Nothing on your shelf suits ${unfed.map(lowerFirst).join(' or ')} well. Put a food there that they take and can eat.`}
           </Text>
           <Button label="Put a food on the shelf" onPress={onMore} />
         </View>

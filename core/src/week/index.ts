@@ -66,6 +66,7 @@ export {
   feedsInTheDark,
   laidOut,
   startingPlan,
+  suitsWell,
   usualServings,
   type Role,
   type StartingLine,

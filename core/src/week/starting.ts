@@ -187,6 +187,22 @@ export function laidOut(
   return servings;
 }
 
+/**
+ * Whether any of what a plan gives suits its group well: what it is given otherwise is the best of a bad
+ * shelf, and its keeper should know.
+ */
+export function suitsWell(
+  task: WeekTask,
+  group: WeekGroup,
+  servings: readonly Pick<DietServing, 'foodId'>[],
+): boolean {
+  return foodsFor(task, group).some(
+    ({ food, taken }) =>
+      servings.some(({ foodId }) => foodId === food.id) &&
+      suitability(group, food, taken, false) >= SUITS,
+  );
+}
+
 /** A time of the tank's own day, minutes after midnight. */
 function minutesOf(task: WeekTask, when: StartingLine['when']): number {
   const { onMin, offMin } = task.tank.light;

@@ -153,4 +153,17 @@ describe('an inventory', () => {
     const answer = await server.as('theirs').post('/api/inventory').send(bare).expect(201);
     expect(answer.body.tanks).toMatchObject([{ unfedIds: [bare.groups[0]!.id] }]);
   });
+
+  it('of a shelf that suits badly says for whom, and gives the best of it', async () => {
+    const moment = { id: uuidv7(), name: 'Meal', anchor: 'clock', minutes: 750, spareMin: null };
+    await server.as('theirs').post('/api/moments').send(moment).expect(201);
+    const few = asSent('30 l, 6 otocinclus, 10 neon tetras, flake');
+    const answer = await server.as('theirs').post('/api/inventory').send(few).expect(201);
+    const [otos, tetras] = few.groups;
+    expect(answer.body.tanks[0].unfedIds).toEqual([otos!.id]);
+    const { body } = await server.as('theirs').get('/api/groups').expect(200);
+    const dietOf = (id: string) => (body.items as Group[]).find((one) => one.id === id)!.diet;
+    expect(dietOf(tetras!.id)?.servings.length).toBeGreaterThan(0);
+    expect(dietOf(otos!.id)?.servings.length).toBeGreaterThan(0);
+  });
 });

@@ -1,6 +1,6 @@
 import type { PlanEdit, Tank } from '@open-larder/contract';
 import { NO_PLAN, type DietServing } from '@open-larder/core/round';
-import { usualServings } from '@open-larder/core/week';
+import { suitsWell, usualServings } from '@open-larder/core/week';
 import { v7 as uuidv7 } from 'uuid';
 import type { Context } from '../http/mount';
 import { editPlan } from '../plan/edit';
@@ -18,7 +18,7 @@ const UNPLANNED = {
  * A first plan for groups that have none: the usual one of their kind, from what is on the shelf, each
  * portion by their need. The plan of others in the tank stays as it is. It is not balanced: that pays
  * where a keeper has seen what comes of a plan, and a first one must above all look like what keepers do.
- * @returns those for whom nothing on the shelf suits
+ * @returns those for whom nothing on the shelf suits well
  */
 export async function planFirst(
   tank: Tank,
@@ -35,8 +35,9 @@ export async function planFirst(
   const unfedIds: string[] = [];
   for (const group of unplanned) {
     const own = usualServings(task, group, feedingStyle, uuidv7);
-    if (own?.length === 0) unfedIds.push(group.id);
-    else if (own) servings.set(group.id, own);
+    if (own === null) continue;
+    if (own.length > 0) servings.set(group.id, own);
+    if (!suitsWell(task, group, own)) unfedIds.push(group.id);
   }
   const diets = [...servings].map(([groupId, own]) => ({
     groupId,
