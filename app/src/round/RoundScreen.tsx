@@ -27,9 +27,10 @@ import { StopRow } from './StopRow';
 import { ToOrder } from './ToOrder';
 import { Unplanned } from './Unplanned';
 import { lazyComponent } from '../ui/lazyComponent';
-import { mealAt, openDrops } from './inWater';
+import { mealAt } from './inWater';
 import { useAwake } from './useAwake';
 import { useFeed } from './useFeed';
+import { useOpenStops } from './useOpenStops';
 import { usePrintRound } from './usePrintRound';
 import { swapsFor } from './swaps';
 import { useWaterDue } from './useWaterDue';
@@ -67,11 +68,10 @@ export function RoundScreen({ day: asked }: { day?: string }) {
     ? (ready.round.moments.find((one) => one.momentId === chosen) ??
       momentNow(ready.round, day === now.day ? now.minutes : null))
     : null;
+  const stops = useOpenStops(round.data ?? null, current);
   const choose = (momentId: string) => {
     setChosen(momentId);
-    setToggled({});
-    setServedAt(null);
-    setPicked(null);
+    stops.reset();
   };
   const left = current ? open(current).length : 0;
   const minutes = day === now.day ? now.minutes : null;
@@ -86,57 +86,38 @@ export function RoundScreen({ day: asked }: { day?: string }) {
     return day <= now.day;
   };
   const [other, setOther] = useState<RoundServingView | null>(null);
-  /** Tanks that were unfolded or folded by hand, and the one that was served last: it stays as it is. */
-  const [toggled, setToggled] = useState<Readonly<Record<string, boolean>>>({});
-  const [servedAt, setServedAt] = useState<string | null>(null);
-  const atHand = ({ servingId }: RoundServingView) =>
-    setServedAt(
-      current?.stops.find((stop) => stop.servings.some((one) => one.servingId === servingId))
-        ?.tankId ?? null,
-    );
   const acts = useActs({
     serve: (serving, portion) => {
-      atHand(serving);
+      stops.atHand(serving);
       return whenCome(() => void feed.feed(serving, portion));
     },
     serveAll: (servings, what) => {
-      if (servings[0]) atHand(servings[0]);
+      if (servings[0]) stops.atHand(servings[0]);
       void whenCome(() => void feed.feedAll(servings, what));
     },
     other: (serving) => (serving.fed ? setAgain({ serving, fed: serving.fed }) : setOther(serving)),
     undo: (fed) => void feed.takeBack(fed),
     look: setLook,
-    open: (tankId, on) => setToggled({ ...toggled, [tankId]: on }),
+    open: stops.toggle,
   });
   const water = useWaterDue(now.day, ready !== null && day === now.day);
-  const next = current ? (open(current)[0]?.servingId ?? null) : null;
-  const last = servedAt ?? (ready && current ? lastServed(ready.round, current) : null);
-  const isOpen = ({ tankId, servings }: RoundStopView) =>
-    toggled[tankId] ?? (tankId === last || servings.some((one) => one.servingId === next));
   const meals = useSame(round.data ? mealsOf(round.data) : {});
   // A moment that is far off is not served in one tap: the screen moves on to it by itself.
   const rest = current && isNear(current, minutes) ? open(current) : [];
-  /** Wide, one tank is open beside the day: the chosen one, or the next. */
-  const [picked, setPicked] = useState<string | null>(null);
-  const wideTankId =
-    picked ??
-    current?.stops.find(({ servings }) => servings.some((one) => one.servingId === next))?.tankId ??
-    current?.stops[0]?.tankId ??
-    null;
   const drawStop = ({ data, round: view }: NonNullable<typeof ready>, stop: RoundStopView) => {
     const tank = data.tanks.find(({ id }) => id === stop.tankId);
     if (!tank) return <View />;
     const waits = water[tank.id] ?? '';
     const momentId = current?.momentId ?? '';
     const meal = mealAt(view, { day, momentId, tankId: tank.id });
-    return wide || isOpen(stop) ? (
+    return wide || stops.isOpen(stop) ? (
       <StopCard
         stop={stop}
         day={day}
         momentId={momentId}
         data={data}
         meal={meal}
-        nextId={stop.servings.some((one) => one.servingId === next) ? next : null}
+        nextId={stop.servings.some((one) => one.servingId === stops.nextId) ? stops.nextId : null}
         meals={meals}
         minutes={minutes}
         water={waits}
@@ -147,9 +128,7 @@ export function RoundScreen({ day: asked }: { day?: string }) {
       <StopRow stop={stop} tank={tank} water={waits} acts={acts} />
     );
   };
-  const wideStop = current?.stops.find(({ tankId }) => tankId === wideTankId) ?? null;
-  // What was served last stays beside what is next, with its clock and its way back.
-  const justServed = current?.stops.find(({ tankId }) => tankId === last) ?? null;
+  const { beside, justServed } = stops;
   const foot = ready ? (
     <>
       {current && rest.length > 1 ? (
@@ -185,10 +164,10 @@ export function RoundScreen({ day: asked }: { day?: string }) {
         </>
       }
       aside={
-        ready && wideStop ? (
-          <RoundAside data={ready.data} tankId={wideStop.tankId}>
-            {drawStop(ready, wideStop)}
-            {justServed && justServed !== wideStop ? drawStop(ready, justServed) : null}
+        ready && beside ? (
+          <RoundAside data={ready.data} tankId={beside.tankId}>
+            {drawStop(ready, beside)}
+            {justServed && justServed !== beside ? drawStop(ready, justServed) : null}
           </RoundAside>
         ) : null
       }
@@ -198,7 +177,7 @@ export function RoundScreen({ day: asked }: { day?: string }) {
           : {
               items: current?.stops ?? [],
               keyOf: (stop: RoundStopView) => stop.tankId,
-              extra: [ready, next, minutes, toggled, servedAt, water],
+              extra: [ready, minutes, water, ...stops.key],
               first: 8,
               foot,
               render: (stop: RoundStopView) => (
@@ -216,12 +195,12 @@ export function RoundScreen({ day: asked }: { day?: string }) {
         <DayTable
           {...ready}
           momentId={current.momentId}
-          tankId={wideTankId}
+          tankId={beside?.tankId ?? null}
           water={water}
           onChoose={(momentId, tankId) => {
             // Of the same moment, the screen still moves on by itself once all of it is served.
             if (momentId !== current.momentId) choose(momentId);
-            setPicked(tankId);
+            stops.pick(tankId);
           }}
         />
       ) : null}
@@ -232,13 +211,13 @@ export function RoundScreen({ day: asked }: { day?: string }) {
           onClose={() => setOther(null)}
           onLog={(portion) => {
             setOther(null);
-            atHand(other);
+            stops.atHand(other);
             whenCome(() => void feed.feed(other, portion));
           }}
           swaps={loaded.data ? swapsFor(other, loaded.data, hand) : []}
           onSwap={({ food, units }) => {
             setOther(null);
-            atHand(other);
+            stops.atHand(other);
             whenCome(() => void feed.swap(other, food, units));
           }}
         />
@@ -269,23 +248,6 @@ export function RoundScreen({ day: asked }: { day?: string }) {
       ) : null}
     </Screen>
   );
-}
-
-/** The tank that was served last at this moment, while its food is still in the water. */
-function lastServed(round: RoundView, current: RoundView['moments'][number]): string | null {
-  const { day } = round;
-  const { momentId } = current;
-  const times = current.stops
-    .filter(({ tankId }) => {
-      const meal = mealAt(round, { day, momentId, tankId });
-      return meal !== null && openDrops(meal).length > 0;
-    })
-    .map(({ tankId, servings }) => ({
-      tankId,
-      at: servings.reduce((latest, { fed }) => (fed && fed.at > latest ? fed.at : latest), ''),
-    }));
-  const latest = times.reduce((a, b) => (b.at > a.at ? b : a), { tankId: '', at: '' });
-  return latest.tankId || null;
 }
 
 /** The same functions all day, that do what the newest of them do. */
