@@ -17,13 +17,13 @@ export const inventoryCreate = z
     message: 'enter a tank, fish or a food',
   });
 
-/** What was planned for whom. */
+/** What was planned, tank by tank. */
 export const inventoryMade = z.object({
   tanks: z.array(
     z.object({
       tankId: id,
       groupIds: z.array(id),
-      /** Those for whom nothing on the shelf suits well; some of them get the best of it all the same. */
+      /** Groups that nothing on the shelf suits well; some of them get the best of it all the same. */
       unfedIds: z.array(id),
     }),
   ),

@@ -115,7 +115,7 @@ export function questionIn({ tanks }: Entries): Question {
 }
 
 /**
- * Grams of a food that is there, where nobody said how much: about what a new pack holds. Practice; to
+ * Grams of a food that is there, where the amount was not typed: about what a new pack holds. Practice; to
  * be counted or weighed.
  */
 const PACK_G = { dry: 40, gel: 100, frozen: 100, fresh: 100, mix: 50, live: 20 } as const;

@@ -78,7 +78,7 @@ export function ServingRow({ serving, day, next, late, onServe, onOther, onUndo 
 }
 
 /**
- * What goes in, for whom and how; tapped, why that much. Its own, so that a tap on the serving draws
+ * What goes in, who gets it and how; tapped, why that much. Its own, so that a tap on the serving draws
  * the sign alone, and not all these lines.
  */
 const Told = memo(function Told({ serving, day, late }: Pick<Props, 'serving' | 'day' | 'late'>) {

@@ -154,7 +154,7 @@ describe('an inventory', () => {
     expect(answer.body.tanks).toMatchObject([{ unfedIds: [bare.groups[0]!.id] }]);
   });
 
-  it('of a shelf that suits badly says for whom, and gives the best of it', async () => {
+  it('names groups that nothing on the shelf suits well, and gives them the best of it', async () => {
     const moment = { id: uuidv7(), name: 'Meal', anchor: 'clock', minutes: 750, spareMin: null };
     await server.as('theirs').post('/api/moments').send(moment).expect(201);
     const few = asSent('30 l, 6 otocinclus, 10 neon tetras, flake');

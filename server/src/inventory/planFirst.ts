@@ -18,7 +18,7 @@ const UNPLANNED = {
  * A first plan for groups that have none: the usual one of their kind, from what is on the shelf, each
  * portion by their need. The plan of others in the tank stays as it is. It is not balanced: that pays
  * where a keeper has seen what comes of a plan, and a first one must above all look like what keepers do.
- * @returns those for whom nothing on the shelf suits well
+ * @returns groups that nothing on the shelf suits well
  */
 export async function planFirst(
   tank: Tank,
