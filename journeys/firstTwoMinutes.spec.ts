@@ -20,9 +20,11 @@ test('from nothing to a Round in a few taps', async ({ page, empty }, info) => {
   await expect(page.getByRole('button', { name: /^24 Harlequin rasbora, 3 cm/ })).toBeVisible();
   await tap('Show the first day');
   await expect(page.getByRole('heading', { name: 'Your first day' })).toBeVisible();
-  await expect(page.getByText('Why so')).toBeVisible();
+  await expect(page.getByText('Why this plan')).toBeVisible();
   await expect(page.getByText(/Panda corydoras get theirs after lights-out/)).toBeVisible();
-  await expect(page.getByText('Usual lengths of their kinds; portions follow them')).toBeVisible();
+  await expect(
+    page.getByText('Usual lengths for these species; portions follow from them'),
+  ).toBeVisible();
   await tap('Open the Round');
   await expect(page.getByRole('button', { name: /^Served: / }).first()).toBeVisible();
   const seconds = (Date.now() - began) / 1000;

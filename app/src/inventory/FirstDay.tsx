@@ -58,7 +58,7 @@ export function FirstDay({
       ) : null}
       {moments && moments.length > 0 ? (
         <View style={{ gap: 6 }}>
-          <Text variant="subtitle">Why so</Text>
+          <Text variant="subtitle">Why this plan</Text>
           {whyLines(answer, data).map((line) => (
             <Text key={line}>{line}</Text>
           ))}
@@ -132,7 +132,7 @@ function AllAssumed({ assumed, format }: { assumed: readonly Assumed[]; format: 
   return (
     <View style={{ gap: 8 }}>
       <Text variant="subtitle">What was assumed</Text>
-      <Text tone="quiet">Tap what is not so, and put it right.</Text>
+      <Text tone="quiet">Tap anything that is wrong and correct it.</Text>
       {KINDS.map(({ are, because }) => {
         const rows = assumed.filter(({ is }) => are.includes(is));
         return rows.length === 0 ? null : (
@@ -162,8 +162,8 @@ function AllAssumed({ assumed, format }: { assumed: readonly Assumed[]; format: 
 
 const KINDS: { are: Assumed['is'][]; because: string }[] = [
   { are: ['warmth', 'lights'], because: 'The tank, by what suits its fish' },
-  { are: ['length'], because: 'Usual lengths of their kinds; portions follow them' },
-  { are: ['pack'], because: 'About a new pack of each, with the usual figures of its kind' },
+  { are: ['length'], because: 'Usual lengths for these species; portions follow from them' },
+  { are: ['pack'], because: 'About one new pack of each, with typical figures' },
 ];
 
 function wordsOf(one: Assumed, format: Format): { title: string; href: string } {

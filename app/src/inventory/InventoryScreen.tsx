@@ -134,7 +134,7 @@ function Entering({ data, generic, into, onMade }: EnteringProps) {
           <Button
             variant="primary"
             tall
-            label={isLoading ? 'Working it out' : body.groups.length > 0 ? 'Show the first day' : 'Put it in'} // prettier-ignore
+            label={isLoading ? 'Working it out' : body.groups.length > 0 ? 'Show the first day' : 'Add it'} // prettier-ignore
             disabled={isLoading}
             onPress={save}
           />

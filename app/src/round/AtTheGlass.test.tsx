@@ -196,8 +196,8 @@ describe('preparation', () => {
   it('says what to begin when, and for what, and is ticked off', async () => {
     const asked = open();
     const card = within(await screen.findByLabelText('To prepare'));
-    expect(card.getByText('18:10 to be ready by 18:30')).toBeTruthy();
-    expect(card.getByText('21:00 to be ready by 07:30 tomorrow')).toBeTruthy();
+    expect(card.getByText('Start 18:10, ready by 18:30')).toBeTruthy();
+    expect(card.getByText('Start 21:00, ready by 07:30 tomorrow')).toBeTruthy();
     fireEvent.press(card.getByLabelText('Done: 3 pinches hard granules: soak 20 min'));
     await waitFor(() =>
       expect(posted(asked, '/api/chores')).toMatchObject([

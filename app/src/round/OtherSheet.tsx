@@ -99,7 +99,7 @@ export function OtherSheet({ serving, onClose, onLog, swaps, onSwap }: Props) {
           picks={swaps.map(({ food, units: own }) => ({
             value: food.id,
             title: food.name,
-            detail: `${formatUnits(own, unitOf(food, hand))}, as much energy`,
+            detail: `${formatUnits(own, unitOf(food, hand))}, the same energy`,
             lead: <FoodSign family={food.family} />,
           }))}
           onChange={(foodId) => {

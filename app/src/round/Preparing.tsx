@@ -128,7 +128,7 @@ function Task({ tasks, first, done, onDone, onUndo, more, onMore }: TaskProps) {
       ]
         .filter(Boolean)
         .join(' ')
-    : `${format.time(task.startMin)} to be ready by ${ready}`;
+    : `Start ${format.time(task.startMin)}, ready by ${ready}`;
   const spoken = tasks.length === 1 ? formatTask(task) : `${task.what}: ${amounts(tasks)}`;
   return (
     <View style={[styles.row, row, !first && styles.ruled]}>
