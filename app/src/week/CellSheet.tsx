@@ -3,7 +3,7 @@ import { stepAt, toServingUnits } from '@open-larder/core/food';
 import { formatUnits, formatNumber } from '@open-larder/say';
 import { lengthOf } from '@open-larder/core/ration';
 import type { RoundServing } from '@open-larder/core/round';
-import { changeOn, repeatOn, takeOut } from '@open-larder/core/week';
+import { changeOn, foodsByFit, repeatOn, takeOut } from '@open-larder/core/week';
 import Plus from 'lucide-react-native/icons/plus';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -16,6 +16,7 @@ import {
   Card,
   Choice,
   Choices,
+  NumberField,
   Picker,
   Sheet,
   Stepper,
@@ -119,6 +120,14 @@ function ServingCard({
             change((all) => changeOn(all, serving.id, place.day, { ownUnits: units }, uuidv7))
           }
         />
+        <NumberField
+          label={`Or type how many ${food.unit.plural}`}
+          value={portion.units}
+          onChange={(units) => {
+            if (units === null || !(units > 0) || units > 10_000) return;
+            change((all) => changeOn(all, serving.id, place.day, { ownUnits: units }, uuidv7));
+          }}
+        />
         {serving.ownUnits === null ? null : (
           <Button
             label="Work the amount out again"
@@ -189,7 +198,10 @@ function AddFood({ board, data, place }: { board: Board; data: AppData; place: P
   const [on, setOn] = useState<number[]>([place.day]);
   const group = task.groups.find((one) => one.id === groupId);
   if (!group) return null;
-  const foods = data.foods.filter((food) => !food.archived);
+  const foods = foodsByFit(task, group).flatMap(({ foodId: id, suits, well }) => {
+    const food = data.foods.find((one) => one.id === id);
+    return food && !food.archived ? [{ food, fit: well ? 'suits well' : suits > 0 ? 'suits less' : 'not for them' }] : []; // prettier-ignore
+  });
   const add = () =>
     board.edit((draft) =>
       withFood(draft, group, { foodId, momentId: place.momentId, days: on }, uuidv7),
@@ -211,10 +223,10 @@ function AddFood({ board, data, place }: { board: Board; data: AppData; place: P
           search
           value={foodId}
           onChange={setFood}
-          picks={foods.map((food) => ({
+          picks={foods.map(({ food, fit }) => ({
             value: food.id,
             title: food.name,
-            detail: food.kind,
+            detail: `${fit} · ${food.kind}`,
             lead: <FoodSign family={food.family} size={24} />,
           }))}
         />

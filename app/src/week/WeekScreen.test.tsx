@@ -97,6 +97,20 @@ describe('the board', () => {
     expect(chips().map(labelOf)).toEqual(after);
   });
 
+  it('takes an amount that is typed, and leaves what cannot be one', async () => {
+    open();
+    await screen.findByText('What reaches each group');
+    await openCell();
+    fireEvent.changeText(screen.getByLabelText('Or type how many pinches'), '7');
+    fireEvent.changeText(screen.getByLabelText('Or type how many pinches'), '0');
+    fireEvent.press(screen.getAllByLabelText('Close')[0]!);
+    expect(
+      chips()
+        .map(labelOf)
+        .filter((label) => /^7 pinches/.test(label)),
+    ).toHaveLength(1);
+  });
+
   it('says about what an edit comes to at once, and simulates it after that', async () => {
     open();
     await screen.findByText(/Simulated\.$/);
@@ -115,7 +129,7 @@ describe('the board', () => {
     const asked = open();
     fireEvent.press((await screen.findAllByLabelText(/^Add food: Midday break/))[1]!);
     fireEvent.press(await screen.findByLabelText(/^Food: /));
-    fireEvent.press(screen.getByLabelText(/^Fine flake, dry/));
+    fireEvent.press(screen.getByLabelText(/^Fine flake, suits \w+ · dry/));
     fireEvent.press(screen.getByLabelText('Put it in'));
     fireEvent.press(screen.getAllByLabelText('Close')[0]!);
     expect(chips()).toHaveLength(7);

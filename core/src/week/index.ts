@@ -64,6 +64,7 @@ export {
 } from './feedingStyle';
 export {
   feedsInTheDark,
+  foodsByFit,
   laidOut,
   startingPlan,
   suitsWell,

@@ -6,8 +6,10 @@ import {
   converted,
   fastEffects,
   feedsInTheDark,
+  foodsByFit,
   laidOut,
   startingPlan,
+  suitsWell,
   weekOutcome,
   type FeedingStyle,
   type WeekTask,
@@ -67,6 +69,25 @@ describe('a starting plan', () => {
         'too large',
       );
     }
+  });
+
+  it('ranks the foods of the shelf by fit for a group, and knows when none suits well', () => {
+    const tablet = testWafer({ id: 'a-tablet', name: 'A tablet', plantShare: 0.15 });
+    const boulder = testFlake({
+      id: 'boulder',
+      inWater: { ...testFlake().inWater, particleMinMm: 60, particleMaxMm: 90 },
+    });
+    const task = testTask({ foods: [tablet, boulder, testFlake()] });
+    const [shoal] = task.groups;
+    const ranked = foodsByFit(task, shoal!);
+    expect(ranked[0]).toMatchObject({ foodId: 'flake', well: true });
+    expect(ranked.find(({ foodId }) => foodId === 'boulder')!.suits).toBeLessThan(ranked[0]!.suits);
+    for (let at = 1; at < ranked.length; at += 1) {
+      expect(ranked[at]!.suits).toBeLessThanOrEqual(ranked[at - 1]!.suits);
+    }
+    expect(suitsWell(task, shoal!, [{ foodId: 'flake' }])).toBe(true);
+    expect(suitsWell(task, shoal!, [{ foodId: 'no such food' }])).toBe(false);
+    expect(suitsWell(task, shoal!, [])).toBe(false);
   });
 
   it('gives who feeds above the ground what is met there, and tablets to who feeds on it', () => {

@@ -188,6 +188,22 @@ export function laidOut(
 }
 
 /**
+ * The foods of a task by how well they suit a group, the best first.
+ * @returns suits 0..1 or a little above; «well» from where a starting plan would choose it
+ */
+export function foodsByFit(
+  task: WeekTask,
+  group: WeekGroup,
+): { foodId: string; suits: number; well: boolean }[] {
+  return foodsFor(task, group)
+    .map(({ food, taken }) => {
+      const suits = suitability(group, food, taken, false);
+      return { foodId: food.id, suits, well: suits >= SUITS };
+    })
+    .sort((a, b) => b.suits - a.suits);
+}
+
+/**
  * Whether any of what a plan gives suits its group well: what it is given otherwise is the best of a bad
  * shelf, and its keeper should know.
  */
@@ -196,10 +212,8 @@ export function suitsWell(
   group: WeekGroup,
   servings: readonly Pick<DietServing, 'foodId'>[],
 ): boolean {
-  return foodsFor(task, group).some(
-    ({ food, taken }) =>
-      servings.some(({ foodId }) => foodId === food.id) &&
-      suitability(group, food, taken, false) >= SUITS,
+  return foodsByFit(task, group).some(
+    ({ foodId, well }) => well && servings.some((serving) => serving.foodId === foodId),
   );
 }
 
