@@ -155,6 +155,19 @@ export async function storeExtremes(send: Send, there: There, day: string): Prom
     () => sampleSplit(tank.id),
   );
   await store('createFood', () => '/api/foods', sampleFood);
+  await store(
+    'addInventory',
+    () => '/api/inventory',
+    () => {
+      const home = sampleTank();
+      return {
+        id: uuidv7(),
+        tanks: [home],
+        groups: [sampleGroup(home.id)],
+        foods: [sampleFood()],
+      };
+    },
+  );
   await store('addLot', () => `/api/foods/${food.id}/lots`, sampleLot);
   await store('addWeighing', fresh('/api/foods', sampleFood, 'weighings'), sampleWeighing);
   await store(

@@ -76,7 +76,7 @@ export async function readWaterStatuses(
               ph: tank.ph,
               filtered: takesUp(tank),
               uptake: UPTAKE[furnishingOf(tank).plants],
-              since: tank.runsSince ?? stays.firstIn.get(tank.id) ?? null,
+              since: runningSince(tank.runsSince, stays.firstIn.get(tank.id), today),
               today,
               rhythm: {
                 ...(rhythm ?? USUAL_RHYTHM),
@@ -184,3 +184,7 @@ export async function readWater(
   if (!row) throw notFound('This tank');
   return row;
 }
+
+/** Since when a tank runs: as was said, unless that is still to come; else since its first fish. */
+const runningSince = (said: string | null, firstIn: string | undefined, today: string) =>
+  [said, firstIn].find((day) => day && day <= today) ?? null;
