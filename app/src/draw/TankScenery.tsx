@@ -9,8 +9,6 @@ export type Scenery = Pick<
 > & {
   /** The layer that grazers live on, as it was seen. */
   film: 'none' | 'thin' | 'furred' | null;
-  /** Leaves lie on its ground. */
-  leaves: boolean;
   /** The same tank is drawn the same every time. */
   seed: number;
 };
@@ -55,7 +53,7 @@ export function Furniture({ scenery, frame }: Props) {
   );
 }
 
-/** The ground by its grain, with leaves on it: what lies before the feet of all. */
+/** The ground by its grain: what lies before the feet of all. */
 export function Ground({ scenery, frame }: Props) {
   const c = useColours();
   const { left, right, ground, floor } = frame;
@@ -84,15 +82,6 @@ export function Ground({ scenery, frame }: Props) {
           />
         );
       })}
-      {scenery.leaves
-        ? [0.2, 0.42, 0.71].map((along, nth) => (
-            <Path
-              key={along}
-              d={`M${left + along * span} ${ground} q${span * 0.02} ${-span * 0.012} ${span * 0.045} ${nth === 1 ? -1 : 1} q${-span * 0.02} ${span * 0.012} ${-span * 0.045} 0 Z`}
-              fill={c.wood}
-            />
-          ))
-        : null}
     </G>
   );
 }

@@ -1,8 +1,7 @@
 import type { FoodRow, RoundServingView } from '@open-larder/contract';
 import { unitOf } from '@open-larder/contract/servingUnit';
-import { digestibleEnergy, toServingUnits } from '@open-larder/core/food';
+import { digestibleEnergy, prepared, toServingUnits } from '@open-larder/core/food';
 import { fits, takes, wasEaten } from '@open-larder/core/mouth';
-import { prepared } from '@open-larder/core/food';
 import type { AppData } from '../store';
 
 /** A food that could be given in the place of another, and how much of it has as much energy. */

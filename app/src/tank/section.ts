@@ -37,7 +37,7 @@ export function sceneryOf(tank: Tank): Scenery {
   const { ground, groundDepthCm, decor, filter, flow, plants, cover } = furnishingOf(tank);
   const seed = [...tank.id].reduce((sum, letter, at) => sum + letter.charCodeAt(0) * (at + 1), 0);
   const look = { ground, groundDepthCm, decor, filter, flow, plants, cover };
-  return { ...look, film: tank.film, leaves: false, seed: seed % 997 };
+  return { ...look, film: tank.film, seed: seed % 997 };
 }
 
 export const isLit = (tank: Tank, minutes: number): boolean =>

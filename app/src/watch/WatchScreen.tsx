@@ -96,22 +96,27 @@ function Room({
         : shelves.map((shelf) => (
             <View key={shelf.map(({ tank }) => tank.id).join()} style={{ gap: 0 }}>
               <View style={styles.shelf}>
-                {shelf.map(({ tank, widthPx }) => (
-                  <View key={tank.id} style={{ width: widthPx }}>
-                    <Pressable
-                      role="link"
-                      aria-label={`${tank.name}, ${stateWords(tank, data, round, minutes, format).says}`}
-                      onPress={() => router.push(`/tanks/${tank.id}`)}
-                      style={styles.label}
-                    >
-                      <Text variant="strong" numberOfLines={1}>
-                        {tank.name}
-                      </Text>
-                      <State {...stateWords(tank, data, round, minutes, format)} />
-                    </Pressable>
-                    <TankPicture tank={tank} data={data} width={widthPx} alive />
-                  </View>
-                ))}
+                {shelf.map(({ tank, widthPx }) => {
+                  const state = stateWords(tank, data, round, minutes, format);
+                  return (
+                    <View key={tank.id} style={{ width: widthPx }}>
+                      <Pressable
+                        role="link"
+                        aria-label={`${tank.name}, ${state.says}`}
+                        onPress={() => router.push(`/tanks/${tank.id}`)}
+                        style={styles.label}
+                      >
+                        <Text variant="strong" numberOfLines={1}>
+                          {tank.name}
+                        </Text>
+                        <Text variant="small" tone={state.due ? 'due' : 'quiet'} numberOfLines={2}>
+                          {state.says}
+                        </Text>
+                      </Pressable>
+                      <TankPicture tank={tank} data={data} width={widthPx} alive />
+                    </View>
+                  );
+                })}
               </View>
               <View style={styles.board} />
             </View>
@@ -119,12 +124,6 @@ function Room({
     </View>
   );
 }
-
-const State = ({ says, due }: { says: string; due: boolean }) => (
-  <Text variant="small" tone={due ? 'due' : 'quiet'} numberOfLines={2}>
-    {says}
-  </Text>
-);
 
 /** What is to be said of a tank now, the most pressing thing alone. */
 function stateWords(

@@ -1,6 +1,6 @@
 /** How fins and head of a family are drawn, on the body that its shape gives. Lengths are shares of the fish. */
 export interface FamilyFins {
-  tail: 'forked' | 'deep fork' | 'round' | 'straight' | 'pointed' | 'fan' | 'none';
+  tail: 'forked' | 'deep fork' | 'round' | 'straight' | 'pointed' | 'fan';
   /** From, to and height of each dorsal fin, the first peaking early. */
   dorsal: readonly (readonly [from: number, to: number, height: number])[];
   /** From, to and height of the anal fin. */

@@ -135,7 +135,5 @@ function tailOf(tail: FamilyFins['tail'], stalk: number, depth: number): string 
       return `${from} L${at(0.99, -open * 0.9)} L${at(1, open * 0.9)} L${to}`;
     case 'pointed':
       return `${from} Q${at(0.95, -stalk * 1.4)} ${at(1, 0)} Q${at(0.95, stalk * 1.4)} ${to}`;
-    case 'none':
-      return '';
   }
 }
