@@ -3,7 +3,7 @@ import type { UnitChoice } from '@open-larder/core/units';
 import { formatUnits } from './amounts';
 import { formatAnimals } from './animals';
 import { formatNumber, formatQuantity } from './figures';
-import { ahead, latest, someDays, times } from './time';
+import { ahead, formatDay, latest, someDays, times } from './time';
 
 /** What is to be done, and why. */
 export interface WorkLabels {
@@ -164,3 +164,30 @@ function formatStart(because: Extract<BroodReason, { is: 'start' }>): WorkLabels
 /** «9 h», «7 days»: a week is not counted in hours. */
 const hoursOrDays = (hours: number): string =>
   hours < 48 ? `${formatNumber(hours, 0)} h` : `${formatNumber(hours / 24, 0)} days`;
+
+/** «Micro worms: ½ knife tip, 3 times a day» */
+export function formatBroodMeal(feed: {
+  name: string;
+  unitsPerMeal: number;
+  unit: Parameters<typeof formatUnits>[1];
+  meals: number;
+}): string {
+  const { name, unitsPerMeal, unit, meals } = feed;
+  const often = meals === 1 ? 'once' : meals === 2 ? 'twice' : `${meals} times`;
+  return `${name}: ${formatUnits(unitsPerMeal, unit)}, ${often} a day`;
+}
+
+const STAGES = { wet: 'to wet', hatch: 'hatch', swim: 'swim', born: 'born' } as const;
+
+/** «laid 3 Mar 2026 · hatch about 6 Mar 2026»: a day that was not seen is said to be about that. */
+export function formatStageDates(
+  spawnedOn: string | null,
+  stages: readonly { stage: keyof typeof STAGES; day: string; seen: boolean }[],
+): string {
+  return [
+    ...(spawnedOn === null ? [] : [`laid ${formatDay(spawnedOn)}`]),
+    ...stages.map(
+      ({ stage, day, seen }) => `${STAGES[stage]} ${seen ? '' : 'about '}${formatDay(day)}`,
+    ),
+  ].join(' · ');
+}

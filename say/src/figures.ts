@@ -12,6 +12,9 @@ export function formatNumber(value: number, decimals: number): string {
   return text.includes('.') ? text.replace(/\.?0+$/, '') : text;
 }
 
+/** A share as «25 %». */
+export const formatPercent = (share: number): string => `${Math.round(share * 100)} %`;
+
 /** mg/L to what a test or a forecast of it knows: «29», «8.5», «0.31». */
 export const formatMgL = (value: number): string =>
   formatNumber(value, value >= 10 ? 0 : value >= 1 ? 1 : 2);

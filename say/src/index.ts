@@ -4,11 +4,17 @@
  */
 export { formatAmount, formatBodyMass, formatGramBand, formatGrams, formatUnits } from './amounts';
 export { formatAnimals } from './animals';
-export { formatBroodWork, type WorkLabels } from './brood';
+export { formatBroodMeal, formatBroodWork, formatStageDates, type WorkLabels } from './brood';
 export { formatCultureWork } from './culture';
 export { formatDays, readDaysAt, type DaysAt, type DaysReading } from './daysAt';
-export { formatMgL, formatNumber, formatQuantity, formatSignificant } from './figures';
-export { formatLabelError, formatLabelPart } from './label';
+export {
+  formatMgL,
+  formatNumber,
+  formatPercent,
+  formatQuantity,
+  formatSignificant,
+} from './figures';
+export { formatLabelError, formatLabelPart, formatLotLabel } from './label';
 export { askLength, refuseLength } from './length';
 export { formatLifeError } from './life';
 export { formatManner } from './manner';
@@ -16,4 +22,5 @@ export { formatMinutes, formatPreparation } from './preparation';
 export { portionsWhy, formatSign } from './proposal';
 export { readMeasure, readNumberAlone, type Typed } from './reading';
 export { formatRounding } from './rounding';
+export { formatDay } from './time';
 export { formatWaterChange } from './waterChange';

@@ -1,4 +1,5 @@
 import type { Counts, LifeError, SizeKind } from '@open-larder/core/group';
+import { formatDay } from './time';
 
 const LOSS: Partial<Record<SizeKind, string>> = {
   died: 'the loss of',
@@ -20,10 +21,10 @@ function formatCounts({ males, females, unsexed }: Counts): string {
 /** What is wrong with a group's events, and what to do. */
 export function formatLifeError(fault: LifeError): string {
   if (fault.fault === 'inNoTank') {
-    return `on ${fault.day} the group was in no tank yet; choose the day it came or a later one`;
+    return `on ${formatDay(fault.day)} the group was in no tank yet; choose the day it came or a later one`;
   }
   const { event, had, later } = fault;
-  const broken = `${LOSS[event.kind]} ${formatCounts(event)} on ${event.day}: only ${formatCounts(had)} were there`;
+  const broken = `${LOSS[event.kind]} ${formatCounts(event)} on ${formatDay(event.day)}: only ${formatCounts(had)} were there`;
   return later
     ? `This would break a later event, ${broken}. Correct that one first.`
     : `${broken}. Enter fewer, or count the group first.`;

@@ -246,7 +246,7 @@ describe('what cannot be', () => {
       later: true,
     };
     expect(formatLifeError(fault)).toBe(
-      'This would break a later event, the sale of 8 not sexed on 2026-02-20: only 1 male, 2 females were there. Correct that one first.',
+      'This would break a later event, the sale of 8 not sexed on 20 Feb 2026: only 1 male, 2 females were there. Correct that one first.',
     );
     expect(formatLifeError({ ...fault, had: none, later: false })).toMatch(
       /only none were there\. Enter fewer/,

@@ -1,3 +1,9 @@
+/** «12 Mar 2026»: the month as a word, so that it is not taken for the day. */
+export const formatDay = (day: string): string =>
+  new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeZone: 'UTC' }).format(
+    new Date(`${day}T12:00:00Z`),
+  );
+
 /** «a day», «12 days» */
 export const someDays = (days: number): string => (days === 1 ? 'a day' : `${days} days`);
 

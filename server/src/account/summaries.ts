@@ -1,5 +1,20 @@
-import { addDays, daysBetween } from '@open-larder/core';
-import { formatGrams, formatQuantity, formatMgL } from '@open-larder/say';
+import type { TrialRow } from '@open-larder/contract';
+import { addDays, dayOfCycle, daysBetween, type FeedingModel } from '@open-larder/core';
+import { formatDay, formatQuantity } from '@open-larder/say';
+import {
+  formatByFood,
+  formatDecision,
+  formatKept,
+  formatGroupYear,
+  formatLifeEvent,
+  formatMeals,
+  formatMeasured,
+  formatRating,
+  formatRhythm,
+  formatServing,
+  formatTankYear,
+  formatTrial,
+} from '@open-larder/say/summary';
 import { computeGrowthStatus } from '@open-larder/core/growth';
 import { scaleOf } from '@open-larder/core/units';
 import { waterLitres } from '@open-larder/core/tank';
@@ -8,26 +23,12 @@ import { measuredIn } from '../group/measured';
 import { notFound } from '../http/problems';
 import { answersAfter } from '../proposal/answers';
 import { answeredOf } from '../proposal/answered';
-import { formatDay } from '../print/document';
 import { ratingsIn } from '../rating/store';
 import type { HouseholdSnapshot } from '../round/house';
 import { trialRow, trials } from '../trial/store';
 import { listEvents } from '../water/store';
 import { accountIn } from './account';
 import type { Dot, Summary } from './summarySheet';
-import {
-  byFood,
-  fish,
-  lengthIn,
-  money,
-  percent,
-  formatDecided,
-  formatDiet,
-  formatGroup,
-  formatLife,
-  formatRating,
-  formatTrial,
-} from './labels';
 
 /** So far back a summary shows of food, water and costs. */
 const SPAN_DAYS = 365;
@@ -66,13 +67,15 @@ export async function groupSummary(
     });
   const samples = growth?.samples ?? [];
   const first = samples[0];
-  const scale = scaleOf(household.units, 'length');
+  const { units } = household;
+  const scale = scaleOf(units, 'length');
+  const reader = { units, currency: report.currency };
   return {
     title: row.name,
     about: [
       species?.common,
       tank ? `in ${tank.name}` : null,
-      state ? `${fish(state.size.total)}, ${state.stage}` : 'no longer kept',
+      state ? formatKept(state) : 'no longer kept',
       formatDay(today),
     ]
       .filter(Boolean)
@@ -98,33 +101,16 @@ export async function groupSummary(
         lines: [...events]
           .reverse()
           .filter(({ kind }) => kind !== 'measured')
-          .map(formatLife(household)),
+          .map(formatLifeEvent(household)),
       },
       {
         head: 'Growth',
-        lines: [...samples]
-          .reverse()
-          .map(({ day, mean, low, high, n }) =>
-            [
-              `${formatDay(day)}: ${lengthIn(household, mean)} of ${n}`,
-              low !== null && high !== null
-                ? `between ${lengthIn(household, low)} and ${lengthIn(household, high)}`
-                : null,
-            ]
-              .filter(Boolean)
-              .join(', '),
-          ),
+        lines: [...samples].reverse().map((sample) => formatMeasured(sample, units)),
       },
-      { head: 'The last year', lines: account ? formatGroup(account, report) : [] },
+      { head: 'The last year', lines: account ? formatGroupYear(account, reader) : [] },
       {
         head: 'What it ate in the last year',
-        lines: known.served
-          .filter(({ groupId }) => groupId === id)
-          .sort((a, b) => b.offeredG - a.offeredG)
-          .map(
-            ({ foodName, servings, offeredG, refusedG, leftG }) =>
-              `${foodName}: ${servings} times, ${formatGrams(offeredG - refusedG - leftG)} of ${formatGrams(offeredG)} eaten`,
-          ),
+        lines: formatMeals(known.served.filter(({ groupId }) => groupId === id)),
       },
       {
         head: 'What its foods did',
@@ -133,13 +119,15 @@ export async function groupSummary(
       { head: 'Its diet now', lines: formatDiet(household.on(today).house, id, today) },
       {
         head: 'What was decided',
-        lines: known.answered.filter(({ groupId }) => groupId === id).map(formatDecided(household)),
+        lines: known.answered
+          .filter(({ groupId }) => groupId === id)
+          .map((answer) => formatDecision(answer, units)),
       },
       {
         head: 'Trials',
         lines: known.trials
           .filter((trial) => trial.groupId === id || trial.otherGroupId === id)
-          .map(formatTrial),
+          .map((trial) => formatTrial({ ...trial, result: resultOf(trial) })),
       },
     ],
   };
@@ -162,12 +150,14 @@ export async function tankSummary(
   const ids = new Set(groups.map(({ groupId }) => groupId));
   const litres = waterLitres(tank)?.value ?? null;
   const rhythm = tank.plan?.water;
+  const { units } = household;
+  const reader = { units, currency: report.currency };
   return {
     title: tank.name,
     about: [
-      litres === null ? null : formatQuantity(household.units, 'volume', litres),
-      formatQuantity(household.units, 'temperature', tank.tempC),
-      rhythm ? `${percent(rhythm.share)} of the water every ${rhythm.everyDays} days` : null,
+      litres === null ? null : formatQuantity(units, 'volume', litres),
+      formatQuantity(units, 'temperature', tank.tempC),
+      rhythm ? formatRhythm(rhythm) : null,
       formatDay(today),
     ]
       .filter(Boolean)
@@ -195,34 +185,22 @@ export async function tankSummary(
           .on(today)
           .groups.filter((group) => group.tankId === id)
           .map(
-            ({ name, size, stage, lengthCm }) =>
-              `${name}: ${fish(size.total)}, ${stage}${lengthCm === null ? '' : `, ${lengthIn(household, lengthCm)}`}`,
+            (one) =>
+              `${one.name}: ${formatKept(one)}${one.lengthCm === null ? '' : `, ${formatQuantity(units, 'length', one.lengthCm)}`}`,
           ),
       },
       {
         head: 'The last year',
         lines: [
-          ...(account
-            ? [
-                `${account.changes} changes of water${account.litres === null ? '' : `, ${formatQuantity(household.units, 'volume', account.litres)} in all`}; ${account.tests} tests`,
-                ...(account.nitrate
-                  ? [
-                      `Nitrate ${formatMgL(account.nitrate.mean)} mg/L in the mean of ${account.nitrate.n}, ${formatMgL(account.nitrate.max)} at the highest`,
-                    ]
-                  : []),
-                ...(account.costMinor === null
-                  ? []
-                  : [`Food for ${money(account.costMinor, report)}`]),
-              ]
-            : []),
+          ...(account ? formatTankYear(account, reader) : []),
           ...groups.flatMap((group) =>
-            formatGroup(group, report).map((line) => `${group.name}: ${line}`),
+            formatGroupYear(group, reader).map((line) => `${group.name}: ${line}`),
           ),
         ],
       },
       {
         head: 'What went in, in the last year',
-        lines: byFood(known.served.filter(({ tankId }) => tankId === id)),
+        lines: formatByFood(known.served.filter(({ tankId }) => tankId === id)),
       },
       {
         head: 'Its life, the newest first',
@@ -234,16 +212,40 @@ export async function tankSummary(
               .map((event) => ({ event, name: row.name })),
           )
           .sort((a, b) => (a.event.day < b.event.day ? 1 : -1))
-          .map(({ event, name }) => `${formatLife(household)(event)} · ${name}`),
+          .map(({ event, name }) => `${formatLifeEvent(household)(event)} · ${name}`),
       },
       {
         head: 'What was decided',
         lines: known.answered
           .filter(({ tankId, groupId }) => tankId === id || (groupId !== null && ids.has(groupId)))
-          .map((answer) => `${formatDecided(household)(answer)} · ${answer.about}`),
+          .map((answer) => `${formatDecision(answer, units)} · ${answer.about}`),
       },
     ],
   };
+}
+
+/** The result of a trial, null where nothing can be said yet. */
+const resultOf = ({ status }: TrialRow) =>
+  status?.result && !('refused' in status.result) ? status.result : null;
+
+function formatDiet(house: FeedingModel, groupId: string, today: string): string[] {
+  const group = house.groups.find(({ id }) => id === groupId);
+  const tank = house.tanks.find(({ id }) => id === group?.tankId);
+  const moments = new Map(house.moments.map((moment) => [moment.id, moment.name]));
+  const foods = new Map(house.foods.map((food) => [food.id, food]));
+  if (!group?.diet || !tank) return [];
+  const { cycle } = tank.plan;
+  return group.diet.servings.flatMap(({ foodId, momentId, ...serving }) => {
+    const food = foods.get(foodId);
+    if (!food) return [];
+    return formatServing({
+      ...serving,
+      food,
+      momentName: moments.get(momentId) ?? null,
+      cycleDays: cycle.days,
+      today: dayOfCycle(cycle, today),
+    });
+  });
 }
 
 async function readPast(scope: Scope, { household, today }: SummaryContext) {

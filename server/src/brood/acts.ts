@@ -1,5 +1,6 @@
 import type { Catalogue } from '@open-larder/catalogue/load';
 import type { BroodCreate, BroodEventCreate, BroodTubCreate } from '@open-larder/contract';
+import { refuseTubs } from '@open-larder/say/refusal';
 import type { Scope } from '../db';
 import { groupRow } from '../group/store';
 import { idUsed, notFound, invalid } from '../http/problems';
@@ -72,7 +73,7 @@ export async function addTub(scope: Scope, broodId: string, tub: BroodTubCreate)
       WHERE household_id = :household AND brood_id = :broodId`,
     { broodId },
   )) as [{ tubs: number }];
-  if (tubs >= MAX_TUBS) throw invalid('name', `a brood has at most ${MAX_TUBS} tubs`);
+  if (tubs >= MAX_TUBS) throw invalid('name', refuseTubs({ most: MAX_TUBS }));
   await makeTub(scope, broodId, tub);
 }
 

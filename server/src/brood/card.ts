@@ -1,9 +1,15 @@
 import type { BroodRow } from '@open-larder/contract';
 import { addDays } from '@open-larder/core';
-import { formatQuantity, formatUnits, formatBroodWork } from '@open-larder/say';
+import {
+  formatBroodMeal,
+  formatBroodWork,
+  formatDay,
+  formatQuantity,
+  formatStageDates,
+} from '@open-larder/say';
 import type { UnitChoice } from '@open-larder/core/units';
 import type { Content } from 'pdfmake/interfaces';
-import { formatDay, printFitting, QUIET, ROE, RULE, titleLine } from '../print/document';
+import { printFitting, QUIET, ROE, RULE, titleLine } from '../print/document';
 
 /** A6 across, in points: it hangs on a tub. */
 const CARD = { width: 419.53, height: 297.64 };
@@ -55,16 +61,14 @@ interface Words {
 
 function linesOf({ status, work }: BroodRow, today: string, units: UnitChoice): Words[] {
   const about = [
-    datesOf(status),
+    formatStageDates(status.state.spawnedOn, status.stages),
     status.counted ? `${status.count} young` : 'not counted yet',
     status.lengthCm === null ? null : formatQuantity(units, 'length', status.lengthCm),
   ];
   const rungs = status.rungs.filter(({ from }) => from > today).slice(0, MAX_RUNGS);
   return [
     { text: about.filter(Boolean).join(' · '), color: QUIET },
-    ...status.feeds.map((feed) => ({
-      text: `${feed.name}: ${formatUnits(feed.unitsPerMeal, feed.unit)}, ${timesADay(feed.meals)}`,
-    })),
+    ...status.feeds.map((feed) => ({ text: formatBroodMeal(feed) })),
     ...work
       .filter(({ what }) => what === 'change' || what === 'parents')
       .map(({ because }) => ({ text: formatBroodWork(because, units).says, color: ROE })),
@@ -103,18 +107,3 @@ const formatWeekday = (day: string): string =>
   new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', timeZone: 'UTC' }).format(
     new Date(`${day}T12:00:00Z`),
   );
-
-const timesADay = (meals: number): string =>
-  meals === 1 ? 'once a day' : meals === 2 ? 'twice a day' : `${meals} times a day`;
-
-const datesOf = ({ state, stages }: BroodRow['status']): string =>
-  [
-    state.spawnedOn === null ? null : `laid ${formatDay(state.spawnedOn)}`,
-    ...stages.map(
-      ({ stage, day, seen }) => `${STAGES[stage]} ${seen ? '' : 'about '}${formatDay(day)}`,
-    ),
-  ]
-    .filter(Boolean)
-    .join(' · ');
-
-const STAGES = { wet: 'to wet', hatch: 'hatch', swim: 'swim', born: 'born' } as const;

@@ -1,3 +1,8 @@
+import {
+  refuseBeforeCulture,
+  refuseEndedCulture,
+  refuseEndedParent,
+} from '@open-larder/say/refusal';
 import type { VesselCreate, VesselEventCreate } from '@open-larder/contract';
 import { addDays } from '@open-larder/core';
 import { v7 as uuidv7 } from 'uuid';
@@ -27,7 +32,7 @@ export async function startVessel(scope: Scope, body: VesselCreate): Promise<voi
     }
     const ended = await endOf(scope, parent.id);
     if (ended !== null && ended < body.startedOn) {
-      throw invalid('fromVesselId', `${parent.name} ended on ${ended}; choose one that lives`);
+      throw invalid('fromVesselId', refuseEndedParent({ name: parent.name, day: ended }));
     }
     if (parent.startedOn > body.startedOn) {
       throw invalid('startedOn', `${parent.name} was started later: choose a day after that`);
@@ -93,14 +98,11 @@ export async function addVesselEvent(
     return;
   }
   if (event.day < vessel.startedOn) {
-    throw invalid(
-      'day',
-      `${vessel.name} was started on ${vessel.startedOn}: choose a day from then`,
-    );
+    throw invalid('day', refuseBeforeCulture({ name: vessel.name, day: vessel.startedOn }));
   }
   const ended = await endOf(scope, vesselId);
   if (ended !== null && event.day >= ended) {
-    throw invalid('day', `${vessel.name} ended on ${ended}: take that back first`);
+    throw invalid('day', refuseEndedCulture({ name: vessel.name, day: ended }));
   }
   const lotId =
     event.kind === 'harvested' && vessel.foodId !== null

@@ -155,7 +155,7 @@ describe('a culture', () => {
     const other = { ...child, id: uuidv7(), kindKey: 'rotifers' };
     expect(await refusal(other)).toContain('of another kind');
     await logEvent({ kind: 'ended', day: '2026-03-05' }).expect(201);
-    expect(await refusal({ ...child, id: uuidv7() })).toContain('ended on 2026-03-05');
+    expect(await refusal({ ...child, id: uuidv7() })).toContain('ended on 5 Mar 2026');
   });
 
   it('is corrected by whoever saw it last, and ended no event follows', async () => {

@@ -133,7 +133,7 @@ describe('serving', () => {
       .post('/api/feedings')
       .send(sampleFeeding(house, { day: '2026-03-11' }))
       .expect(422);
-    expect(late.body.detail).toContain('ended on 2026-03-10');
+    expect(late.body.detail).toContain('ended on 10 Mar 2026');
   });
 
   it('of a strange food, group or day is refused, and nothing is half written', async () => {
@@ -245,7 +245,7 @@ describe('a feeding from before a group came', () => {
     const early = sampleFeeding(house, { id: uuidv7(), day: '2026-02-27' });
     const { body } = await house.ask.post('/api/feedings').send(early).expect(422);
     expect(body.errors).toEqual([
-      { path: 'day', message: 'Danios came on 2026-03-01: nothing was fed to it before' },
+      { path: 'day', message: 'Danios came on 1 Mar 2026: choose that day or a later one' },
     ]);
     const first = sampleFeeding(house, { id: uuidv7(), day: '2026-03-01' });
     await house.ask.post('/api/feedings').send(first).expect(201);

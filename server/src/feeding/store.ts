@@ -1,6 +1,6 @@
 import { unitOf, type Feeding, type FeedingCreate } from '@open-larder/contract';
 import { drawDown } from '@open-larder/core';
-import { formatGrams } from '@open-larder/say';
+import { refuseFeedingBefore, refuseFeedingEnded, refuseServing } from '@open-larder/say/refusal';
 import { v7 as uuidv7 } from 'uuid';
 import { returnToVessels } from '../culture/acts';
 import { AT, eventLog, type Scope } from '../db';
@@ -67,23 +67,17 @@ export async function logFeeding(
   );
   if (!group) throw notFound('This group');
   if (group.endedOn !== null && group.endedOn < fed.day) {
-    throw invalid(
-      'groupId',
-      `${group.name} ended on ${group.endedOn}: nothing can be fed to it then`,
-    );
+    throw invalid('groupId', refuseFeedingEnded({ name: group.name, day: group.endedOn }));
   }
   if (group.cameOn !== null && fed.day < group.cameOn) {
-    throw invalid('day', `${group.name} came on ${group.cameOn}: nothing was fed to it before`);
+    throw invalid('day', refuseFeedingBefore({ name: group.name, day: group.cameOn }));
   }
   await scope.lock(`food ${fed.foodId}`);
   const food = await readFood(scope, fed.foodId);
   if (!food) throw notFound('This food');
   const massG = fed.units * unitOf(food, fed.hand).massG;
   if (massG > MAX_G) {
-    throw invalid(
-      'units',
-      `that is ${formatGrams(massG)} of ${food.name} at once: check the amount, and what one ${food.unit.name} weighs`,
-    );
+    throw invalid('units', refuseServing({ massG, foodName: food.name, unitName: food.unit.name }));
   }
   const keeping = { day: fed.day, openedDays: food.keeps.openedDays };
   const { draws, shortG } = drawDown(food.lots, massG, keeping);

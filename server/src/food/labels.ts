@@ -1,8 +1,8 @@
 import type { FoodRow, LotRow } from '@open-larder/contract';
 import { goodUntil, ofDryMatter } from '@open-larder/core';
-import { formatGrams } from '@open-larder/say';
+import { formatLotLabel } from '@open-larder/say';
 import type { Content, TableCell } from 'pdfmake/interfaces';
-import { formatDay, INK, printFitting, ROE, titleLine } from '../print/document';
+import { INK, printFitting, ROE, titleLine } from '../print/document';
 
 /** An A4 sheet in points, and the labels on it: two across, seven down. */
 const SHEET = { width: 595.28, height: 841.89, across: 2, down: 7, edge: 20 };
@@ -75,17 +75,15 @@ interface Lines {
 
 /** What a label says. Days are written out, so that nobody takes a month for a day. */
 function linesOf(food: FoodRow, lot: LotRow): Lines {
-  const until = goodUntil(lot, food.keeps.openedDays);
-  const dry = ofDryMatter(food.composition);
-  const percent = (share: number) => `${Math.round(share * 100)} %`;
-  const pieces = Math.floor(lot.amountG / food.unit.massG + 1e-6);
   return {
     name: food.name,
-    useBy: until === null ? 'no use-by' : `use by ${formatDay(until)}`,
-    rest: [
-      `since ${formatDay(lot.boughtOn)} · ${lot.place} · ${formatGrams(lot.amountG)}, ${pieces} ${food.unit.plural} of ${formatGrams(food.unit.massG)}`,
-      `dry matter: protein ${percent(dry.protein)}, fat ${percent(dry.fat)}, plant ${percent(food.plantShare)}`,
-      ['fish food, not for people', ...food.cautions.people].join(' · '),
-    ],
+    ...formatLotLabel({
+      ...lot,
+      until: goodUntil(lot, food.keeps.openedDays),
+      unit: food.unit,
+      dry: ofDryMatter(food.composition),
+      plantShare: food.plantShare,
+      cautions: food.cautions.people,
+    }),
   };
 }

@@ -2,6 +2,7 @@ import type { Species } from '@open-larder/catalogue';
 import type { BodyOf, GroupEvent } from '@open-larder/contract';
 import { lengthDoubt, stateOn } from '@open-larder/core';
 import { askLength } from '@open-larder/say';
+import { refuseBeforeGroup } from '@open-larder/say/refusal';
 import { v7 as uuidv7 } from 'uuid';
 import type { Scope } from '../db';
 import { readHousehold } from '../household/store';
@@ -58,7 +59,7 @@ export async function startGroup(
 async function notBeforeItCame(scope: Scope, groupId: string, day: string): Promise<void> {
   const [first] = await lifeOf(scope, groupId);
   if (first && day < first.day) {
-    throw invalid('day', `this group came on ${first.day}; choose that day or a later one`);
+    throw invalid('day', refuseBeforeGroup(first));
   }
 }
 

@@ -67,7 +67,7 @@ describe('groups', () => {
       females: 0,
       unsexed: 0,
     }).expect(422);
-    expect(earlier.body.detail).toMatch(/the loss of 4 males on 2026-03-08: only 3 males/);
+    expect(earlier.body.detail).toMatch(/the loss of 4 males on 8 Mar 2026: only 3 males/);
   });
 
   it('refuse events before they came and after today', async () => {

@@ -95,10 +95,10 @@ describe('the life of a group', () => {
     const early = await logEvents(group.id, { kind: 'died', ...fish(2), day: '2026-03-03' }).expect(
       422,
     );
-    expect(early.body.detail).toMatch(/the sale of 9 not sexed on 2026-03-08: only 8 not sexed/);
+    expect(early.body.detail).toMatch(/the sale of 9 not sexed on 8 Mar 2026: only 8 not sexed/);
     const arrived = (await events(group.id)).find((event) => event.kind === 'arrived')!;
     const gone = await withdraw(arrived.id).expect(422);
-    expect(gone.body.detail).toMatch(/the sale of 9 not sexed on 2026-03-08: only none were there/);
+    expect(gone.body.detail).toMatch(/the sale of 9 not sexed on 8 Mar 2026: only none were there/);
     const fewer = { id: uuidv7(), day: '2026-03-01', kind: 'arrived', ...fish(9) };
     expect((await withdraw(arrived.id, fewer).expect(201)).body.size.total).toBe(0);
   });

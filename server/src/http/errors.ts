@@ -1,3 +1,4 @@
+import { refuseSize } from '@open-larder/say/refusal';
 import type { Problem } from '@open-larder/contract';
 import { OutOfRange } from '@open-larder/core';
 import type { ErrorRequestHandler, RequestHandler, Response } from 'express';
@@ -53,7 +54,7 @@ function bodyProblem(error: unknown): Omit<Problem, 'type'> | null {
     return {
       status: 413,
       title: 'Too large',
-      detail: `What was sent is over ${formatBytes(Number(limit))}. Send it in smaller parts.`,
+      detail: refuseSize(formatBytes(Number(limit))),
     };
   }
   if (type === 'encoding.unsupported' || type === 'charset.unsupported') {

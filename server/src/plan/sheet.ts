@@ -8,17 +8,9 @@ import {
   type HouseTank,
   type RoundServing,
 } from '@open-larder/core';
-import { formatManner, formatPreparation, formatUnits } from '@open-larder/say';
+import { formatDay, formatManner, formatPreparation, formatUnits } from '@open-larder/say';
 import type { Content, TableCell } from 'pdfmake/interfaces';
-import {
-  formatClock,
-  formatDay,
-  lowerFirst,
-  printFitting,
-  QUIET,
-  ROE,
-  RULE,
-} from '../print/document';
+import { formatClock, lowerFirst, printFitting, QUIET, ROE, RULE } from '../print/document';
 
 const ACROSS = 7;
 const MOMENT_WIDTH = 76;

@@ -1,3 +1,4 @@
+import { refuseFryFast } from '@open-larder/say/refusal';
 import type { PlanEdit, PlanRow, SavedPlan, StartingPlanRow } from '@open-larder/contract';
 import { refusedFasts, type Faster } from '@open-larder/core';
 import type { Scope } from '../db';
@@ -68,10 +69,7 @@ export async function savePlan(
   const [fry] = refusedFasts(plan.fasts, groups);
   if (fry) {
     const at = plan.fasts.findIndex((fast) => fast.id === fry.fastId);
-    throw invalid(
-      `fasts.${at}.when`,
-      `fry never fast: these can go about ${Math.floor(fry.toleratesH)} hours without food`,
-    );
+    throw invalid(`fasts.${at}.when`, refuseFryFast(fry));
   }
   const next = { ...plan, version: version + 1, validFrom: today };
   const { cycle, ...row } = next;

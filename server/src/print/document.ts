@@ -33,12 +33,6 @@ export type Sheet = Omit<TDocumentDefinitions, 'defaultStyle' | 'footer'> & {
   size: number;
 };
 
-/** Days are written out, so that a month is not taken for a day. */
-export const formatDay = (day: string) =>
-  new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeZone: 'UTC' }).format(
-    new Date(`${day}T12:00:00Z`),
-  );
-
 /** «18:30» of minutes since midnight, of the day before and after, too. */
 export function formatClock(minutes: number): string {
   const of = ((Math.round(minutes) % 1440) + 1440) % 1440;

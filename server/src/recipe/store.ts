@@ -9,7 +9,7 @@ import {
   type RecipeRow,
 } from '@open-larder/contract';
 import { circleOf } from '@open-larder/core';
-import { formatGrams } from '@open-larder/say';
+import { refuseOwnMix, refusePiece } from '@open-larder/say/refusal';
 import { eventLog, type Scope } from '../db';
 import { allFoods, foodColumns, readFood } from '../food/store';
 import { idUsed, notFound, invalid } from '../http/problems';
@@ -199,12 +199,7 @@ export async function ingredientsOf(
   if (circle) {
     const by = circle.slice(1, -1).map((id) => foods.get(id)?.name ?? 'it');
     const at = ingredients.findIndex(({ foodId }) => foodId === circle[1]);
-    throw invalid(
-      `ingredients.${at}.foodId`,
-      by.length === 0
-        ? 'the mix would contain itself; choose another ingredient'
-        : `the mix would contain itself by way of ${by.join(', then ')}; choose another ingredient`,
-    );
+    throw invalid(`ingredients.${at}.foodId`, refuseOwnMix(by));
   }
   return foods;
 }
@@ -218,10 +213,7 @@ function believeProduct(product: FoodFields): void {
   if (!wrong) return;
   const [field] = wrong.path;
   if (field === 'unit' || field === 'inWater') {
-    throw invalid(
-      'tray.columns',
-      `one piece would weigh ${formatGrams(product.unit.massG)}, more than anyone feeds at once: cut the tray into more pieces`,
-    );
+    throw invalid('tray.columns', refusePiece(product.unit));
   }
   throw invalid('ingredients', wrong.message);
 }

@@ -1,16 +1,8 @@
 import type { FoodRow } from '@open-larder/contract';
 import { compileRound, type FeedingModel } from '@open-larder/core';
-import { formatManner, formatUnits } from '@open-larder/say';
+import { formatDay, formatManner, formatUnits } from '@open-larder/say';
 import type { Content } from 'pdfmake/interfaces';
-import {
-  formatClock,
-  formatDay,
-  lowerFirst,
-  printFitting,
-  QUIET,
-  RULE,
-  tickBox,
-} from '../print/document';
+import { formatClock, lowerFirst, printFitting, QUIET, RULE, tickBox } from '../print/document';
 import { preparationsOn } from './prepare';
 
 const EDGE = 36;
