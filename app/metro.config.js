@@ -4,27 +4,45 @@ const { getDefaultConfig } = require('expo/metro-config');
 
 const config = getDefaultConfig(__dirname);
 
-/** Packages that are one file of all they can, where the app needs a part. */
+config.resolver.assetExts.push('woff2');
+
+/** A file of a package that does not name it among its doors. */
+const fileOf = (name, ...path) => join(dirname(require.resolve(`${name}/package.json`)), ...path);
+const toolkit = (...path) => fileOf('@reduxjs/toolkit', 'dist', ...path);
+
+/**
+ * Packages that are one file of all they can, where the app needs a part; and those that would come
+ * twice, once for those that import and once for those that require.
+ */
 const parts = {
+  '@reduxjs/toolkit': toolkit('redux-toolkit.modern.mjs'),
+  '@reduxjs/toolkit/query': toolkit('query', 'rtk-query.modern.mjs'),
+  '@reduxjs/toolkit/query/react': toolkit('query', 'react', 'rtk-query-react.modern.mjs'),
+  immer: fileOf('immer', 'dist', 'immer.mjs'),
+  redux: fileOf('redux', 'dist', 'redux.mjs'),
+  reselect: fileOf('reselect', 'dist', 'reselect.mjs'),
   uuid: join(__dirname, 'shims', 'uuid.js'),
-  'uuid-v7-alone': join(
-    dirname(require.resolve('uuid/package.json')),
-    'dist',
-    'esm-browser',
-    'v7.js',
-  ),
+  'uuid-v7-alone': fileOf('uuid', 'dist', 'esm-browser', 'v7.js'),
 };
 
-/** Parts of the router that this app never shows, by where it asks for them. */
+/** Parts of the router that this app never shows, by what it asks for. */
 const unseen = [
   [/views\/Sitemap$/, join(__dirname, 'shims', 'noSitemap.js')],
   [/\/bottom-tabs$|layouts\/Tabs$/, join(__dirname, 'shims', 'noTabs.js')],
+  [
+    /\/createNativeStackNavigator$|layouts\/(Stack|experimental-stack)$|\/NativeTabTrigger$|\/stack-utils$|\/screensFeatureFlags$/,
+    join(__dirname, 'shims', 'noStack.js'),
+  ],
   [/\/HeaderSearchBar$/, join(__dirname, 'shims', 'noSearchBar.js')],
 ];
-const unseenPart = ({ originModulePath }, moduleName) =>
-  /[\\/]expo-router[\\/]/.test(originModulePath)
+const unseenPart = ({ originModulePath }, moduleName) => {
+  if (/[\\/]react-native-svg[\\/]/.test(originModulePath) && moduleName === './xml') {
+    return join(__dirname, 'shims', 'noXml.js');
+  }
+  return /[\\/]expo-router[\\/]/.test(originModulePath)
     ? unseen.find(([asked]) => asked.test(moduleName))?.[1]
     : undefined;
+};
 
 // Zod carries its messages in fifty languages, a third of the script a phone would load first.
 // Our sentences are our own, so the list of languages shrinks to the one that Zod falls back to.
@@ -39,6 +57,11 @@ config.resolver.resolveRequest = (context, moduleName, platform) => {
       : moduleName;
   return (resolve ?? context.resolveRequest)(context, name, platform);
 };
+
+// A module is run when something of it is first used: a phone runs what it shows, not all it was sent.
+config.transformer.getTransformOptions = async () => ({
+  transform: { experimentalImportSupport: false, inlineRequires: true },
+});
 
 /** While it is worked on, the app is served here and its server elsewhere: what it asks is passed on. */
 const api = process.env.OPEN_LARDER_API;

@@ -8,6 +8,7 @@ import {
   writeFileSync,
 } from 'node:fs';
 import { join, relative } from 'node:path';
+import { brotliCompressSync, gzipSync } from 'node:zlib';
 import { checkCatalogue } from './check.mjs';
 import { keep, root } from './places.mjs';
 import { run } from './run.mjs';
@@ -16,7 +17,7 @@ import { step } from './say.mjs';
 /** Where the web app is built to. */
 export const webDir = join(root, 'app', 'dist');
 
-const SOURCES = ['app', 'core/src', 'contract/src', 'catalogue', 'package-lock.json'];
+const SOURCES = ['app', 'core/src', 'say/src', 'contract/src', 'catalogue', 'package-lock.json'];
 const LEFT_OUT = new Set(['node_modules', 'dist', '.expo', 'highs.wasm']);
 
 function* filesUnder(path) {
@@ -47,6 +48,17 @@ export const expoEnv = {
   NODE_ENV: 'production',
 };
 
+/** Beside each script, the same as small as it gets: far slower to make than a server has time for. */
+function packScripts() {
+  const scripts = join(webDir, '_expo', 'static', 'js', 'web');
+  for (const name of readdirSync(scripts)) {
+    if (!name.endsWith('.js')) continue;
+    const path = join(scripts, name);
+    writeFileSync(`${path}.br`, brotliCompressSync(readFileSync(path)));
+    writeFileSync(`${path}.gz`, gzipSync(readFileSync(path), { level: 9 }));
+  }
+}
+
 /** Build the web app, unless it stands as its sources are. */
 export async function buildWeb() {
   const marker = join(keep, 'web.built');
@@ -66,5 +78,6 @@ export async function buildWeb() {
       quiet: 'web-build',
     }),
   );
+  packScripts();
   writeFileSync(marker, wanted);
 }

@@ -1,4 +1,4 @@
-declare module '*.ttf' {
+declare module '*.woff2' {
   const file: number;
   export default file;
 }

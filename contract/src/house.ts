@@ -1,5 +1,5 @@
 import { assumedLengthCm } from '@open-larder/core/fish';
-import { daysGrown, grownSince } from '@open-larder/core/growth';
+import { daysGrown, grownSince } from '@open-larder/core/growth/sinceMeasured';
 import { isLitter } from '@open-larder/core/food';
 import {
   NO_PLAN,

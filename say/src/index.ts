@@ -4,8 +4,6 @@
  */
 export { formatAmount, formatBodyMass, formatGramBand, formatGrams, formatUnits } from './amounts';
 export { formatAnimals } from './animals';
-export { formatBroodMeal, formatBroodWork, formatStageDates, type WorkLabels } from './brood';
-export { formatCultureWork } from './culture';
 export { formatDays, readDaysAt, type DaysAt, type DaysReading } from './daysAt';
 export {
   formatMgL,

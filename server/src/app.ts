@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import type { Catalogue } from '@open-larder/catalogue/load';
 import compression from 'compression';
 import express, { Router, type Express, type Request } from 'express';
+import staticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import type { Sequelize } from 'sequelize';
@@ -210,10 +211,11 @@ function serveWeb(app: Express, webDir: string): void {
   for (const folder of ['_expo', 'assets']) {
     app.use(
       `/${folder}`,
-      express.static(join(webDir, folder), {
-        maxAge: YEAR_S * 1000,
-        immutable: true,
+      staticGzip(join(webDir, folder), {
+        enableBrotli: true,
+        orderPreference: ['br', 'gz'],
         index: false,
+        serveStatic: { maxAge: YEAR_S * 1000, immutable: true },
       }),
     );
     app.use(`/${folder}`, unknownRoute);

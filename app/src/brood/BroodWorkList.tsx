@@ -1,20 +1,17 @@
 import type { BroodWork } from '@open-larder/core/brood';
 import type { BroodEventKind } from '@open-larder/core/brood/vocabulary';
-import { formatBroodWork } from '@open-larder/say';
+import { formatBroodWork } from '@open-larder/say/brood';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useFormat } from '../store';
 import { themed } from '../theme';
-import { Button, lazyComponent, Text } from '../ui';
+import { Button, Text } from '../ui';
 import { useBroodEvent } from './useBroodEvent';
 import type { Brood } from './useBroods';
+import { EventSheet } from './EventSheet';
 
 // The Round has this list too: what it opens is loaded when it is opened.
-const EventSheet = lazyComponent(
-  async () => (await import('../bundles/planning')).EventSheet,
-  true,
-);
 
 /** What a brood asks for today, each with the tap that says it is done. */
 export function BroodWorkList({ brood, work }: { brood: Brood; work: readonly BroodWork[] }) {

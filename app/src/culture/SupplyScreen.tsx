@@ -10,7 +10,7 @@ import { addDays } from '@open-larder/core/round';
 import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { Chart } from '../records/lazyChart';
+import { Chart } from '../records/Chart';
 import { api, useHouse, useNow, useFormat, type AppData } from '../store';
 import { Button, Card, Choice, Empty, ListRow, Screen, Text, Waiting } from '../ui';
 import { startCulture, type CultureWorker } from '../workers/culture';

@@ -1,5 +1,5 @@
 import { isFromEggs, type Work } from '@open-larder/core/culture';
-import { formatCultureWork } from '@open-larder/say';
+import { formatCultureWork } from '@open-larder/say/culture';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';

@@ -2,7 +2,6 @@ import type { Group } from '@open-larder/contract';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { lazyForm } from '../forms/lazyForm';
 import { ScreenTools } from '../shell';
 import { api, useHouse, useNow, useFormat, type AppData } from '../store';
 import { useWide } from '../theme';
@@ -22,8 +21,7 @@ import {
 import { TanksTabs } from '../tank/TanksTabs';
 import { FishRow } from './FishRow';
 import { sorted, SORTS, type SortKey } from './sort';
-
-const MoveSheet = lazyForm((forms) => forms.MoveSheet);
+import { MoveSheet } from '../group/MoveSheet';
 
 /** Every group of the house in one list: to find, to sort, to move several, to look back. */
 export function FishScreen() {

@@ -19,7 +19,6 @@ import {
   Button,
   Card,
   Empty,
-  lazyComponent,
   ListRow,
   Screen,
   Sheet,
@@ -29,19 +28,17 @@ import {
   Waiting,
 } from '../ui';
 import { DietSummary } from '../diet/DietSummary';
-import { lazyForm } from '../forms/lazyForm';
 import { FoodCost } from '../larder/FoodCost';
 import type { EventKind } from './EventSheet';
 import { LifeCard } from './LifeCard';
 import { formatSize } from './labels';
-
-const EventSheet = lazyForm((forms) => forms.EventSheet);
-const SplitSheet = lazyForm((forms) => forms.SplitSheet);
-const EditGroupSheet = lazyForm((forms) => forms.EditGroupSheet);
-const MergeSheet = lazyForm((forms) => forms.MergeSheet);
-const Proposals = lazyComponent(async () => (await import('../proposal')).Proposals, true);
-const TrainingCard = lazyComponent(async () => (await import('../proposal')).TrainingCard);
-const TrainSheet = lazyComponent(async () => (await import('../proposal')).TrainSheet);
+import { EditGroupSheet } from './EditGroupSheet';
+import { EventSheet } from './EventSheet';
+import { MergeSheet } from './MergeSheet';
+import { Proposals } from '../proposal/Proposals';
+import { SplitSheet } from './SplitSheet';
+import { TrainSheet } from '../proposal/TrainSheet';
+import { TrainingCard } from '../proposal/TrainingCard';
 
 export function GroupScreen({ id }: { id: string }) {
   const loaded = useHouse();

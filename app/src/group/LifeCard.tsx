@@ -2,14 +2,12 @@ import type { Group, LifeEventRow, Problem } from '@open-larder/contract';
 import { stateOn, type LifeEvent } from '@open-larder/core/group';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { lazyForm } from '../forms/lazyForm';
 import { usePrintSummary } from '../table/usePrintSummary';
 import { api, useNow, useFormat, type AppData, latest } from '../store';
 import { Button, DateField, ErrorLine, History, Sheet, Text, useToast, Waiting } from '../ui';
 import { formatEvent, formatSize } from './labels';
 import { stampFor } from '../store/intent';
-
-const EventSheet = lazyForm((forms) => forms.EventSheet);
+import { EventSheet } from './EventSheet';
 
 /** What happened to a group, newest first; each can be taken back or corrected, never erased. */
 export function LifeCard({ group, data }: { group: Group; data: AppData }) {

@@ -8,7 +8,7 @@ import { formatCause } from '../group/labels';
 import { api, useNow, useFormat, type AppData } from '../store';
 import { Card, ListRow, Text } from '../ui';
 import { formatPercent } from './labels';
-import { Chart } from '../records/lazyChart';
+import { Chart } from '../records/Chart';
 
 /** Growth, food and losses between the last two measurements. */
 export function OutcomeCard({

@@ -10,7 +10,6 @@ import { View } from 'react-native';
 import { RecordNote } from '../forecasts/RecordNote';
 import { useCalibrated } from '../forecasts/useForecastRecord';
 import { FoodSign } from '../draw/FoodSign';
-import { lazyForm } from '../forms/lazyForm';
 import { api, useHand, useNow, useFormat } from '../store';
 import { useWide } from '../theme';
 import { Button, Card, ListRow, Text, useToast, WhyLink } from '../ui';
@@ -20,10 +19,9 @@ import { ServingUnitCard } from './ServingUnitCard';
 import { KeepingCard } from './KeepingCard';
 import { LotsCard } from './LotsCard';
 import { endsFirst, jarOf, type FoodSupply } from './shelves';
-
-const CountSheet = lazyForm((forms) => forms.CountSheet);
-const LotSheet = lazyForm((forms) => forms.LotSheet);
-const WeighSheet = lazyForm((forms) => forms.WeighSheet);
+import { CountSheet } from './CountSheet';
+import { LotSheet } from './LotSheet';
+import { WeighSheet } from './WeighSheet';
 
 interface Props {
   food: FoodRow;

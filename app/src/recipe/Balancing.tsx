@@ -1,6 +1,6 @@
 import type { FoodRow } from '@open-larder/contract';
 import { PERCENT } from '../forms/percent';
-import type { Target } from '@open-larder/core/balance';
+import { balance, type Target } from '@open-larder/core/balance';
 import { batchOf, trayMassG, WATER } from '@open-larder/core/recipe';
 import { useState } from 'react';
 import { useController, type Control, type UseFormReturn } from 'react-hook-form';
@@ -20,7 +20,7 @@ interface Props {
 export function Balancing({ form, foods }: Props) {
   const [from, setFrom] = useState<'shelf' | 'any'>('shelf');
   const [said, setSaid] = useState<string[]>([]);
-  const work = async () => setSaid(await balanced(form, foods, from === 'shelf'));
+  const work = () => setSaid(balanced(form, foods, from === 'shelf'));
   return (
     <View style={{ gap: 12 }}>
       <Text tone="quiet">
@@ -53,13 +53,11 @@ export function Balancing({ form, foods }: Props) {
 }
 
 /** Put balanced shares into the form; says what was reached, and what limits the rest. */
-async function balanced(
+function balanced(
   form: UseFormReturn<RecipeValues>,
   foods: ReadonlyMap<string, FoodRow>,
   onlyShelf: boolean,
-): Promise<string[]> {
-  // The solver is loaded when a mix is first balanced.
-  const { balance } = await import('@open-larder/core/balance');
+): string[] {
   const values = form.getValues();
   if (values.ingredients.some(({ foodId }) => foodId === '')) {
     return ['Choose every ingredient first.'];

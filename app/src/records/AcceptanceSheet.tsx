@@ -1,8 +1,7 @@
 import { api, useFormat, latest } from '../store';
-import { Sheet, Text, lazyComponent, Waiting } from '../ui';
+import { Sheet, Text, Waiting } from '../ui';
+import { Chart } from './Chart';
 import type { ServedSum } from './served';
-
-const Chart = lazyComponent(async () => (await import('./Chart')).default);
 
 interface Props {
   sum: ServedSum;

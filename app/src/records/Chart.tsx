@@ -7,8 +7,8 @@ export type RecordsView = 'groups' | 'foods';
 
 type Props = { view: RecordsView; data: Consumption } | ({ view: 'lines' } & Lines);
 
-/** The one door to the charts, so that their package is loaded once and late. */
-export default function Chart(props: Props) {
+/** The charts of the Records, one of three. */
+export function Chart(props: Props) {
   if (props.view === 'lines') return <LinesChart {...props} />;
   return props.view === 'groups' ? (
     <GroupChart data={props.data} />

@@ -7,18 +7,13 @@ import { ScreenTools } from '../shell';
 import { api, useNow, useFormat, latest } from '../store';
 import { useColours } from '../theme';
 import { Empty, IconButton, Screen, Tabs, Text, Waiting } from '../ui';
-import { lazyComponent } from '../ui/lazyComponent';
-import type { RecordsView } from './Chart';
+import { Chart, type RecordsView } from './Chart';
 import { FoodTable, GroupTable } from './tables';
-
-/** The chart package is heavy: it loads, in one piece, when this place is first opened. */
-const Chart = lazyComponent(async () => (await import('./Chart')).default);
-
-const ServedView = lazyComponent(async () => (await import('./ServedView')).ServedView);
-const AccountView = lazyComponent(async () => (await import('../bundles/records')).AccountView);
-const DecidedView = lazyComponent(async () => (await import('../bundles/records')).DecidedView);
-const HowRightView = lazyComponent(async () => (await import('../bundles/records')).HowRightView);
-const TrialsView = lazyComponent(async () => (await import('../bundles/records')).TrialsView);
+import { AccountView } from './AccountView';
+import { DecidedView } from './DecidedView';
+import { HowRightView } from './HowRightView';
+import { ServedView } from './ServedView';
+import { TrialsView } from '../trial/TrialsView';
 
 export type RecordsTab = RecordsView | 'served' | 'account' | 'trials' | 'decided' | 'right';
 

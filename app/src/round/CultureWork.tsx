@@ -1,4 +1,4 @@
-import { formatCultureWork } from '@open-larder/say';
+import { formatCultureWork } from '@open-larder/say/culture';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useVesselEvent } from '../culture/useVesselEvent';

@@ -26,7 +26,6 @@ import { StopCard, type Acts } from './StopCard';
 import { StopRow } from './StopRow';
 import { ToOrder } from './ToOrder';
 import { Unplanned } from './Unplanned';
-import { lazyComponent } from '../ui/lazyComponent';
 import { mealAt } from './inWater';
 import { useAwake } from './useAwake';
 import { useFeed } from './useFeed';
@@ -34,19 +33,20 @@ import { useOpenStops } from './useOpenStops';
 import { usePrintRound } from './usePrintRound';
 import { swapsFor } from './swaps';
 import { useWaterDue } from './useWaterDue';
+import { fromHouse } from '../bundles/fromHouse';
 
 /** Looked at now and then, or only when wide: they need not come with the first screen. */
-const RoundAside = lazyComponent(async () => (await import('./RoundAside')).RoundAside);
-const DayTable = lazyComponent(async () => (await import('./DayTable')).DayTable);
-const AheadSheet = lazyComponent(async () => (await import('./AheadSheet')).AheadSheet);
-const AgainSheet = lazyComponent(async () => (await import('./AgainSheet')).AgainSheet, true);
-const OtherSheet = lazyComponent(async () => (await import('./OtherSheet')).OtherSheet, true);
-const LookSheet = lazyComponent(async () => (await import('./LookSheet')).LookSheet);
-const WaterWork = lazyComponent(async () => (await import('../water')).WaterWork, true);
-const BroodsWork = lazyComponent(async () => (await import('./live')).BroodsWork, true);
-const CultureWork = lazyComponent(async () => (await import('./live')).CultureWork, true);
-const LiveMeals = lazyComponent(async () => (await import('./live')).LiveMeals, true);
-const Proposals = lazyComponent(async () => (await import('../proposal')).Proposals, true);
+const RoundAside = fromHouse((house) => house.RoundAside);
+const DayTable = fromHouse((house) => house.DayTable);
+const AheadSheet = fromHouse((house) => house.AheadSheet);
+const AgainSheet = fromHouse((house) => house.AgainSheet, true);
+const OtherSheet = fromHouse((house) => house.OtherSheet, true);
+const LookSheet = fromHouse((house) => house.LookSheet);
+const WaterWork = fromHouse((house) => house.WaterWork, true);
+const BroodsWork = fromHouse((house) => house.BroodsWork, true);
+const CultureWork = fromHouse((house) => house.CultureWork, true);
+const LiveMeals = fromHouse((house) => house.LiveMeals, true);
+const Proposals = fromHouse((house) => house.Proposals, true);
 
 /** What to do now, in walking order. */
 export function RoundScreen({ day: asked }: { day?: string }) {

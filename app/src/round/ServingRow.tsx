@@ -9,7 +9,7 @@ import { api, useHand, useHousehold, useRow, useFormat } from '../store';
 import { themed, useColours } from '../theme';
 import { Button, IconButton, Text, WhyLink, lowerFirst } from '../ui';
 import { localNow } from '../store/useNow';
-import { afterPaint } from './afterPaint';
+import { afterPaint } from '../ui/afterPaint';
 import { ServeButton } from './ServeButton';
 import { Swipe } from './Swipe';
 

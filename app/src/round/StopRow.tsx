@@ -5,7 +5,7 @@ import { FoodSign } from '../draw/FoodSign';
 import { NumberTag } from '../tank/NumberTag';
 import { SIZES, themed } from '../theme';
 import { lowerFirst, Text } from '../ui';
-import { afterPaint } from './afterPaint';
+import { afterPaint } from '../ui/afterPaint';
 import { ServeButton } from './ServeButton';
 import type { Acts } from './StopCard';
 

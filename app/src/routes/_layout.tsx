@@ -1,6 +1,5 @@
 import { useFonts } from 'expo-font';
 import { Navigator, Slot, usePathname } from 'expo-router';
-import Head from 'expo-router/head';
 import { useState } from 'react';
 import { Provider } from 'react-redux';
 import { Shell } from '../shell';
@@ -25,9 +24,6 @@ export default function Layout() {
   return (
     <Provider store={store}>
       <ThemeProvider>
-        <Head>
-          <title>Open Larder</title>
-        </Head>
         <Shell>
           <Navigator>
             <Place />

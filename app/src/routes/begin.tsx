@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { lazyForm } from '../forms/lazyForm';
+import { fromHouse } from '../bundles/fromHouse';
 
-const InventoryScreen = lazyForm((forms) => forms.InventoryScreen);
+const InventoryScreen = fromHouse((house) => house.InventoryScreen);
 
 export default function BeginRoute() {
   const { tank } = useLocalSearchParams<{ tank?: string }>();

@@ -1,4 +1,6 @@
-import { FishScreen } from '../fish/FishScreen';
+import { fromHouse } from '../bundles/fromHouse';
+
+const FishScreen = fromHouse((house) => house.FishScreen);
 
 export default function FishRoute() {
   return <FishScreen />;

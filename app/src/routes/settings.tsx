@@ -1,6 +1,6 @@
-import { lazyForm } from '../forms/lazyForm';
+import { fromHouse } from '../bundles/fromHouse';
 
-const SettingsScreen = lazyForm((forms) => forms.SettingsScreen);
+const SettingsScreen = fromHouse((house) => house.SettingsScreen);
 
 export default function SettingsRoute() {
   return <SettingsScreen />;

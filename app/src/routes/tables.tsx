@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { TablesScreen } from '../table/TablesScreen';
+import { fromHouse } from '../bundles/fromHouse';
+
+const TablesScreen = fromHouse((house) => house.TablesScreen);
 
 export default function TablesRoute() {
   const { table } = useLocalSearchParams<{ table?: string }>();

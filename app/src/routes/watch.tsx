@@ -1,6 +1,6 @@
-import { lazyComponent } from '../ui';
+import { fromHouse } from '../bundles/fromHouse';
 
-const WatchScreen = lazyComponent(async () => (await import('../bundles/planning')).WatchScreen);
+const WatchScreen = fromHouse((house) => house.WatchScreen);
 
 export default function WatchRoute() {
   return <WatchScreen />;

@@ -6,12 +6,11 @@ import type { ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
 import { api, themeChosen, useAppDispatch } from '../store';
 import { SIZES, themed, useColours, useThemeName, useWide } from '../theme';
-import { lazyComponent, Text, Toast } from '../ui';
+import { Text, Toast } from '../ui';
 import { PLACES, type Place } from './places';
 import { SkipLink } from './SkipLink';
 import { useLampByLights } from './useLampByLights';
-
-const Notices = lazyComponent(async () => (await import('./Notices')).Notices, true);
+import { Notices } from './Notices';
 
 /** The five places around whatever is open: a bar under the thumb, a rail when wide. */
 export function Shell({ children }: { children: ReactNode }) {

@@ -1,8 +1,6 @@
 import type { Species } from '@open-larder/catalogue';
 import { speciesSearch } from '@open-larder/catalogue/search';
 
-export { nameSearch } from '@open-larder/catalogue/search';
-
 type Search = (words: string) => string[];
 type SpeciesMap = ReadonlyMap<string, Species>;
 

@@ -1,31 +1,7 @@
-import { useEffect, useState } from 'react';
+import { nameSearch } from '@open-larder/catalogue/search';
+import { useMemo } from 'react';
 
-interface Named {
-  key: string;
-  name: string;
-  otherNames: readonly string[];
-}
-
-/**
- * The search among rows by all their names, for a picker. It is loaded when it is first wanted; until
- * then the words of the titles are searched.
- */
-export function useNameSearch(
-  rows: readonly Named[] | undefined,
-): true | ((words: string) => string[]) {
-  const [find, setFind] = useState<((words: string) => string[]) | null>(null);
-  useEffect(() => {
-    let wanted = true;
-    if (rows) {
-      void import('./searchIn').then(
-        ({ nameSearch }) => wanted && setFind(() => nameSearch(rows)),
-        // Without it the titles are searched still.
-        () => undefined,
-      );
-    }
-    return () => {
-      wanted = false;
-    };
-  }, [rows]);
-  return find ?? true;
-}
+/** The search among rows by all their names, for a picker; true until there are rows: by title alone. */
+export const useNameSearch = (
+  rows: Parameters<typeof nameSearch>[0] | undefined,
+): true | ((words: string) => string[]) => useMemo(() => (rows ? nameSearch(rows) : true), [rows]);

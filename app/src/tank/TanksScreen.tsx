@@ -9,11 +9,10 @@ import { useColours, useWide } from '../theme';
 import { Button, Empty, Field, IconButton, matches, Screen, Waiting } from '../ui';
 import { TankDetail } from './TankDetail';
 import { TankLine } from './TankLine';
-import { lazyComponent } from '../ui/lazyComponent';
 import { TanksTabs } from './TanksTabs';
+import { WalkSheet } from './WalkSheet';
 
 /** Its dragging comes with it, when tanks are arranged. */
-const WalkSheet = lazyComponent(async () => (await import('../bundles/planning')).WalkSheet);
 
 /** From this number on a list can be filtered. */
 const MANY = 8;

@@ -1,7 +1,7 @@
-import AtkinsonRegular from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf';
-import AtkinsonSemiBold from '@expo-google-fonts/atkinson-hyperlegible-next/600SemiBold/AtkinsonHyperlegibleNext_600SemiBold.ttf';
-import BricolageSemiBold from '@expo-google-fonts/bricolage-grotesque/600SemiBold/BricolageGrotesque_600SemiBold.ttf';
-import BricolageBold from '@expo-google-fonts/bricolage-grotesque/700Bold/BricolageGrotesque_700Bold.ttf';
+import AtkinsonRegular from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff2';
+import AtkinsonSemiBold from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-600-normal.woff2';
+import BricolageSemiBold from '@fontsource/bricolage-grotesque/files/bricolage-grotesque-latin-600-normal.woff2';
+import BricolageBold from '@fontsource/bricolage-grotesque/files/bricolage-grotesque-latin-700-normal.woff2';
 import { FONTS } from './tokens';
 
 /** The two bundled families, by the names that styles use. */

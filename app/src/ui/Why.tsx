@@ -2,12 +2,10 @@ import type { Why } from '@open-larder/core/why';
 import { useState, type ReactNode } from 'react';
 import { Pressable } from 'react-native';
 import { FONTS, SIZES, themed } from '../theme';
-import { lazyComponent } from './lazyComponent';
 import { Sheet } from './Sheet';
 import { Text } from './Text';
 import { Text as NativeText } from 'react-native';
-
-const Derivation = lazyComponent(async () => (await import('./Derivation')).Derivation);
+import { Derivation } from './Derivation';
 
 interface LinkProps {
   /** What is explained, for those who listen: «3 pinches of fine flake». */

@@ -10,7 +10,6 @@ export { ErrorLine } from './ErrorLine';
 export { Field } from './Field';
 export { FramedRow } from './FramedRow';
 export { IconButton } from './IconButton';
-export { lazyComponent } from './lazyComponent';
 export { ListRow } from './ListRow';
 export { lowerFirst, upperFirst } from './firstLetter';
 export { NumberField } from './NumberField';

@@ -4,6 +4,8 @@ import { show } from '../testing/show';
 import { Boundary } from './Boundary';
 import { lazyComponent } from './lazyComponent';
 
+const LATER = { quiet: false, there: () => null };
+
 const Part = ({ name }: { name: string }) => <NativeText>{name} is here</NativeText>;
 
 describe('a part that loads later', () => {
@@ -13,7 +15,7 @@ describe('a part that loads later', () => {
       tries += 1;
       if (tries < 3) throw new TypeError('failed to fetch');
       return Part;
-    });
+    }, LATER);
     show(<Late name="Alder" />);
     expect(await screen.findByText('Alder is here', {}, { timeout: 20_000 })).toBeTruthy();
     expect(tries).toBe(3);
@@ -24,7 +26,7 @@ describe('a part that loads later', () => {
     const Late = lazyComponent(async () => {
       if (!there) throw new TypeError('failed to fetch');
       return Part;
-    });
+    }, LATER);
     show(
       <>
         <NativeText>The rest</NativeText>
@@ -38,6 +40,16 @@ describe('a part that loads later', () => {
     there = true;
     fireEvent.press(screen.getByLabelText('Try again'));
     expect(await screen.findByText('Race is here')).toBeTruthy();
+  });
+});
+
+describe('a part that is there already', () => {
+  it('is drawn at once, and not fetched', () => {
+    const fetched = jest.fn(async () => Part);
+    const There = lazyComponent(fetched, { quiet: false, there: () => Part });
+    show(<There name="Tarn" />);
+    expect(screen.getByText('Tarn is here')).toBeTruthy();
+    expect(fetched).not.toHaveBeenCalled();
   });
 });
 

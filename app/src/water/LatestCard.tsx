@@ -7,7 +7,7 @@ import { useNow, useFormat } from '../store';
 import { Card, ListRow, Text } from '../ui';
 import { READING_WORDS } from './readings';
 import { formatReading } from './labels';
-import { Chart } from '../records/lazyChart';
+import { Chart } from '../records/Chart';
 
 export function LatestCard({ status }: { status: WaterStatus }) {
   const format = useFormat();

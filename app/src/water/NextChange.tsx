@@ -4,13 +4,11 @@ import type { WaterStatus } from '@open-larder/core/water';
 import { formatNumber } from '@open-larder/say';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { lazyForm } from '../forms/lazyForm';
 import { useNow, useFormat } from '../store';
 import { Button, Card, NumberField, Sheet, Text, type FieldErrors } from '../ui';
 import { useWaterEvent } from './useWaterEvent';
 import { formatNext, formatRefill } from './labels';
-
-const WaterQuestions = lazyForm((forms) => forms.WaterQuestions);
+import { WaterQuestions } from './WaterQuestions';
 
 export function NextCard({
   tank,

@@ -4,7 +4,6 @@ import type { WaterStatus } from '@open-larder/core/water/status';
 import { testBand } from '@open-larder/core/water/testError';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { lazyForm } from '../forms/lazyForm';
 import { api, useFormat } from '../store';
 import { useWide } from '../theme';
 import { Button, Card, Empty, Screen, Text, Waiting } from '../ui';
@@ -17,9 +16,8 @@ import { AheadCard } from './AheadCard';
 import { NextCard, ChangeSheet } from './NextChange';
 import { WaterHistory } from './WaterHistory';
 import { LatestCard, RawCard } from './LatestCard';
-
-const TestSheet = lazyForm((forms) => forms.TestSheet);
-const RhythmSheet = lazyForm((forms) => forms.RhythmSheet);
+import { RhythmSheet } from './RhythmSheet';
+import { TestSheet } from './TestSheet';
 
 /** The water of one tank: what is in it, what is to come, and what to do about it. */
 export function WaterScreen({ id }: { id: string }) {

@@ -4,7 +4,7 @@ import type { DryTankResult } from '@open-larder/core/week';
 import { View } from 'react-native';
 import { type AppData, type Format } from '../store';
 import { Card, ListRow, Text } from '../ui';
-import { Chart } from '../records/lazyChart';
+import { Chart } from '../records/Chart';
 import { nameOf } from './labels';
 
 export function TankResult({

@@ -17,12 +17,12 @@ export { byDay, RULER_OFF, sampleOf, type Measured, type Sample } from './sample
 export { photoLength, type PhotoLength, type RulerMark, type Spot } from './scale';
 export { daysGrown, grownSince } from './sinceMeasured';
 export { SORT_FROM_CV, sortingOf, type Sorting } from './sort';
+export { usualLength } from './usual';
 export { survivalOf, type Survival } from './survival';
 export {
   curveOn,
   lengthAhead,
   computeGrowthStatus,
-  usualLength,
   type DaySample,
   type GrowthStatus,
   type GrowthTask,

@@ -2,7 +2,7 @@ import type { GrownFrom } from '../fish';
 import type { Grew } from '../group';
 import { daysBetween } from '../round';
 import { slowAndFast } from '../brood/length';
-import { usualLength, type Grown } from './status';
+import { usualLength, type Grown } from './usual';
 
 /** Nine in ten of what is spread evenly to both sides, in standard deviations. */
 const NINE_OF_TEN = 1.645;

@@ -1,5 +1,4 @@
-import type { Species } from '@open-larder/catalogue';
-import { daysToLength, slowAndFast, youngLengthCm, type YoungTraits } from '../brood/length';
+import { slowAndFast } from '../brood/length';
 import { hasOwnPair, massFromLength } from '../fish';
 import { asRead, type Foreseen } from '../forecasts';
 import { addDays, daysBetween } from '../round';
@@ -8,9 +7,8 @@ import { fitCurve, lengthOn, reaches, type Curve, type Point, type Refusal } fro
 import { checkpointStatus, runtsOf, type Checkpoint, type CheckpointStatus } from './checkpoint';
 import { conditionWord, relativeCondition, specificGrowthRate } from './rates';
 import { byDay, sampleOf, type Measured, type Sample } from './sample';
+import { daysFrom, usualLength, type Grown } from './usual';
 import { sortingOf, type Sorting } from './sort';
-
-export type Grown = Pick<Species, 'lengthMass' | 'adultLengthCm' | 'growth' | 'tempOptC'>;
 
 /** A measurement, with the mean mass of one where they were weighed. */
 export interface Weighed extends Measured {
@@ -65,26 +63,10 @@ export interface GrowthStatus {
   shrank: { fromCm: number; toCm: number } | null;
 }
 
-/** A larva of which nothing else is known. The curve is used from longer fish on only. */
-const LARVA_MM = 4;
 /** Fish of one age differ in length by about this share. Practice. */
 const USUAL_CV = 0.12;
 /** Within this share of what is usual it is as usual. Assumption. */
 const AS_USUAL = 0.05;
-
-const traitsOf = (species: Grown): YoungTraits => ({ ...species, larvalLengthMm: LARVA_MM });
-
-/**
- * Length of one of its kind some days after it had a length, well fed.
- * @param days 0 or more
- * @returns cm; no less than it had, though its kind grows no longer
- */
-export function usualLength(species: Grown, tempC: number, fromCm: number, days: number): number {
-  const traits = traitsOf(species);
-  const age = daysToLength(traits, Math.max(LARVA_MM / 10 + 1e-6, fromCm), tempC);
-  if (age === null) return fromCm;
-  return Math.max(fromCm, youngLengthCm(traits, Math.min(3650, age + days), tempC));
-}
 
 /** The same at the slowest and the fastest that healthy fish of its kind grow, nine times of ten. */
 function usualBand(
@@ -247,14 +229,6 @@ function reachedBy(
     to,
     by: 'kind',
   };
-}
-
-/** Days that one of a species takes to grow from a length to another, well fed; null where it never does. */
-function daysFrom(species: Grown, tempC: number, fromCm: number, toCm: number): number | null {
-  const traits = traitsOf(species);
-  const now = daysToLength(traits, Math.max(LARVA_MM / 10 + 1e-6, fromCm), tempC);
-  const then = daysToLength(traits, toCm, tempC);
-  return now === null || then === null ? null : then - now;
 }
 
 function conditionOf({ species, measured, today }: GrowthTask): GrowthStatus['condition'] {

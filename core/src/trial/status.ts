@@ -1,5 +1,5 @@
 import type { GrowthTask, Weighed } from '../growth/status';
-import { usualLength } from '../growth/status';
+import { usualLength } from '../growth/usual';
 import { byDay, sampleOf, type Sample } from '../growth/sample';
 import { daysBetween } from '../round';
 import { fishByWeeks } from './power';

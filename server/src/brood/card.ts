@@ -1,12 +1,7 @@
 import type { BroodRow } from '@open-larder/contract';
 import { addDays } from '@open-larder/core';
-import {
-  formatBroodMeal,
-  formatBroodWork,
-  formatDay,
-  formatQuantity,
-  formatStageDates,
-} from '@open-larder/say';
+import { formatBroodMeal, formatBroodWork, formatStageDates } from '@open-larder/say/brood';
+import { formatDay, formatQuantity } from '@open-larder/say';
 import type { UnitChoice } from '@open-larder/core/units';
 import type { Content } from 'pdfmake/interfaces';
 import { printFitting, QUIET, ROE, RULE, titleLine } from '../print/document';

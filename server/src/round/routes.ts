@@ -1,5 +1,6 @@
 import { compileGroupDay, compileRound, type Food } from '@open-larder/core';
-import { formatBroodWork, formatCultureWork, type WorkLabels } from '@open-larder/say';
+import { formatBroodWork, type WorkLabels } from '@open-larder/say/brood';
+import { formatCultureWork } from '@open-larder/say/culture';
 import { localDay } from '../clock';
 import { readBroodStatuses } from '../brood/status';
 import { waterWork } from '../water/work';

@@ -1,9 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { lazyComponent } from '../../ui';
+import { fromHouse } from '../../bundles/fromHouse';
 
-const BroodsScreen = lazyComponent(
-  async () => (await import('../../bundles/planning')).BroodsScreen,
-);
+const BroodsScreen = fromHouse((house) => house.BroodsScreen);
 
 export default function BroodRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,9 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { lazyComponent } from '../../ui';
+import { fromHouse } from '../../bundles/fromHouse';
 
-const ConditionScreen = lazyComponent(
-  async () => (await import('../../bundles/planning')).ConditionScreen,
-);
+const ConditionScreen = fromHouse((house) => house.ConditionScreen);
 
 export default function ConditionRoute() {
   const { group } = useLocalSearchParams<{ group?: string }>();

@@ -1,8 +1,6 @@
-import { lazyComponent } from '../../ui';
+import { fromHouse } from '../../bundles/fromHouse';
 
-const BroodsScreen = lazyComponent(
-  async () => (await import('../../bundles/planning')).BroodsScreen,
-);
+const BroodsScreen = fromHouse((house) => house.BroodsScreen);
 
 export default function BroodsRoute() {
   return <BroodsScreen />;

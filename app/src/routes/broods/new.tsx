@@ -1,9 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { lazyComponent } from '../../ui';
+import { fromHouse } from '../../bundles/fromHouse';
 
-const NewBroodScreen = lazyComponent(
-  async () => (await import('../../bundles/planning')).NewBroodScreen,
-);
+const NewBroodScreen = fromHouse((house) => house.NewBroodScreen);
 
 export default function NewBroodRoute() {
   const { tank, group } = useLocalSearchParams<{ tank?: string; group?: string }>();

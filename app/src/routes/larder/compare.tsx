@@ -1,6 +1,6 @@
-import { lazyComponent } from '../../ui';
+import { fromHouse } from '../../bundles/fromHouse';
 
-const CompareScreen = lazyComponent(async () => (await import('../../larder')).CompareScreen);
+const CompareScreen = fromHouse((house) => house.CompareFoodsScreen);
 
 export default function CompareRoute() {
   return <CompareScreen />;

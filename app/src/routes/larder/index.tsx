@@ -1,7 +1,7 @@
-import { lazyComponent } from '../../ui';
+import { fromHouse } from '../../bundles/fromHouse';
 
 // Shared by two addresses: loaded with neither, but when one of them is opened.
-const LarderScreen = lazyComponent(async () => (await import('../../larder')).LarderScreen);
+const LarderScreen = fromHouse((house) => house.LarderScreen);
 
 export default function LarderRoute() {
   return <LarderScreen />;

@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { lazyForm } from '../../forms/lazyForm';
+import { fromHouse } from '../../bundles/fromHouse';
 
-const NewFoodScreen = lazyForm((forms) => forms.NewFoodScreen);
+const NewFoodScreen = fromHouse((house) => house.NewFoodScreen);
 
 export default function NewFoodRoute() {
   const { group } = useLocalSearchParams<{ group?: string }>();

@@ -1,8 +1,6 @@
-import { lazyComponent } from '../../ui/lazyComponent';
+import { fromHouse } from '../../bundles/fromHouse';
 
-const CompareScreen = lazyComponent(
-  async () => (await import('../../bundles/records')).CompareScreen,
-);
+const CompareScreen = fromHouse((house) => house.CompareSpansScreen);
 
 export default function CompareRoute() {
   return <CompareScreen />;

@@ -1,5 +1,8 @@
 import { useLocalSearchParams } from 'expo-router';
-import { RecordsScreen, type RecordsTab } from '../../records/RecordsScreen';
+import type { RecordsTab } from '../../records/RecordsScreen';
+import { fromHouse } from '../../bundles/fromHouse';
+
+const RecordsScreen = fromHouse((house) => house.RecordsScreen);
 
 export default function RecordsRoute() {
   const { tab } = useLocalSearchParams<{ tab?: RecordsTab }>();

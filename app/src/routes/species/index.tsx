@@ -1,4 +1,6 @@
-import { SpeciesListScreen } from '../../species/SpeciesListScreen';
+import { fromHouse } from '../../bundles/fromHouse';
+
+const SpeciesListScreen = fromHouse((house) => house.SpeciesListScreen);
 
 export default function SpeciesListRoute() {
   return <SpeciesListScreen />;

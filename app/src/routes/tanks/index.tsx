@@ -1,7 +1,7 @@
-import { lazyComponent } from '../../ui';
+import { fromHouse } from '../../bundles/fromHouse';
 
 // Shared by two addresses: loaded with neither, but when one of them is opened.
-const TanksScreen = lazyComponent(async () => (await import('../../tank/TanksScreen')).TanksScreen);
+const TanksScreen = fromHouse((house) => house.TanksScreen);
 
 export default function TanksRoute() {
   return <TanksScreen />;

@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { lazyForm } from '../../forms/lazyForm';
+import { fromHouse } from '../../bundles/fromHouse';
 
-const NewTankScreen = lazyForm((forms) => forms.NewTankScreen);
+const NewTankScreen = fromHouse((house) => house.NewTankScreen);
 
 export default function NewTankRoute() {
   const { like } = useLocalSearchParams<{ like?: string }>();

@@ -1,9 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { lazyComponent } from '../../ui';
+import { fromHouse } from '../../bundles/fromHouse';
 
-const DryRunScreen = lazyComponent(
-  async () => (await import('../../bundles/planning')).DryRunScreen,
-);
+const DryRunScreen = fromHouse((house) => house.DryRunScreen);
 
 export default function DryRunRoute() {
   const { tank } = useLocalSearchParams<{ tank?: string }>();

@@ -1,8 +1,6 @@
-import { lazyComponent } from '../../ui';
+import { fromHouse } from '../../bundles/fromHouse';
 
-const HouseWeekScreen = lazyComponent(
-  async () => (await import('../../bundles/planning')).HouseWeekScreen,
-);
+const HouseWeekScreen = fromHouse((house) => house.HouseWeekScreen);
 
 export default function HouseWeekRoute() {
   return <HouseWeekScreen />;

@@ -1,8 +1,8 @@
 import { useLocalSearchParams } from 'expo-router';
-import { lazyComponent } from '../../ui';
+import { fromHouse } from '../../bundles/fromHouse';
 
 // The board, and the simulation behind it, load when the week is first opened.
-const WeekScreen = lazyComponent(async () => (await import('../../bundles/planning')).WeekScreen);
+const WeekScreen = fromHouse((house) => house.WeekScreen);
 
 export default function WeekRoute() {
   const { tank } = useLocalSearchParams<{ tank?: string }>();

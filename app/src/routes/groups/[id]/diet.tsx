@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { lazyForm } from '../../../forms/lazyForm';
+import { fromHouse } from '../../../bundles/fromHouse';
 
-const DietScreen = lazyForm((forms) => forms.DietScreen);
+const DietScreen = fromHouse((house) => house.DietScreen);
 
 export default function DietRoute() {
   const { id, food } = useLocalSearchParams<{ id: string; food?: string }>();

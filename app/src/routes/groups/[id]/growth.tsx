@@ -1,9 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { lazyComponent } from '../../../ui';
+import { fromHouse } from '../../../bundles/fromHouse';
 
-const GrowthScreen = lazyComponent(
-  async () => (await import('../../../bundles/records')).GrowthScreen,
-);
+const GrowthScreen = fromHouse((house) => house.GrowthScreen);
 
 export default function GrowthRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { GroupScreen } from '../../../group/GroupScreen';
+import { fromHouse } from '../../../bundles/fromHouse';
+
+const GroupScreen = fromHouse((house) => house.GroupScreen);
 
 export default function GroupRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

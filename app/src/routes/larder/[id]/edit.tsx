@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { lazyForm } from '../../../forms/lazyForm';
+import { fromHouse } from '../../../bundles/fromHouse';
 
-const EditFoodScreen = lazyForm((forms) => forms.EditFoodScreen);
+const EditFoodScreen = fromHouse((house) => house.EditFoodScreen);
 
 export default function EditFoodRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

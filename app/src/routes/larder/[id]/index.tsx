@@ -1,8 +1,8 @@
 import { useLocalSearchParams } from 'expo-router';
-import { lazyComponent } from '../../../ui';
+import { fromHouse } from '../../../bundles/fromHouse';
 
 // Shared by two addresses: loaded with neither, but when one of them is opened.
-const LarderScreen = lazyComponent(async () => (await import('../../../larder')).LarderScreen);
+const LarderScreen = fromHouse((house) => house.LarderScreen);
 
 export default function FoodRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,9 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { lazyComponent } from '../../../ui';
+import { fromHouse } from '../../../bundles/fromHouse';
 
-const LiveScreen = lazyComponent(
-  async () => (await import('../../../bundles/planning')).LiveScreen,
-);
+const LiveScreen = fromHouse((house) => house.LiveScreen);
 
 export default function VesselRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

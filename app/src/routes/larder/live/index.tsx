@@ -1,8 +1,6 @@
-import { lazyComponent } from '../../../ui';
+import { fromHouse } from '../../../bundles/fromHouse';
 
-const LiveScreen = lazyComponent(
-  async () => (await import('../../../bundles/planning')).LiveScreen,
-);
+const LiveScreen = fromHouse((house) => house.LiveScreen);
 
 export default function LiveRoute() {
   return <LiveScreen />;

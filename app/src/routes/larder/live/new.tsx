@@ -1,9 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { lazyComponent } from '../../../ui';
+import { fromHouse } from '../../../bundles/fromHouse';
 
-const NewVesselScreen = lazyComponent(
-  async () => (await import('../../../bundles/planning')).NewVesselScreen,
-);
+const NewVesselScreen = fromHouse((house) => house.NewVesselScreen);
 
 export default function NewVesselRoute() {
   const { from } = useLocalSearchParams<{ from?: string }>();

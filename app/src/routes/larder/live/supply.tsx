@@ -1,8 +1,6 @@
-import { lazyComponent } from '../../../ui';
+import { fromHouse } from '../../../bundles/fromHouse';
 
-const SupplyScreen = lazyComponent(
-  async () => (await import('../../../bundles/planning')).SupplyScreen,
-);
+const SupplyScreen = fromHouse((house) => house.SupplyScreen);
 
 export default function SupplyRoute() {
   return <SupplyScreen />;

@@ -1,6 +1,6 @@
-import { lazyForm } from '../../../forms/lazyForm';
+import { fromHouse } from '../../../bundles/fromHouse';
 
-const RecipesScreen = lazyForm((forms) => forms.RecipesScreen);
+const RecipesScreen = fromHouse((house) => house.RecipesScreen);
 
 export default function RecipesRoute() {
   return <RecipesScreen />;

@@ -1,6 +1,6 @@
-import { lazyForm } from '../../../forms/lazyForm';
+import { fromHouse } from '../../../bundles/fromHouse';
 
-const NewRecipeScreen = lazyForm((forms) => forms.NewRecipeScreen);
+const NewRecipeScreen = fromHouse((house) => house.NewRecipeScreen);
 
 export default function NewRecipeRoute() {
   return <NewRecipeScreen />;

@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { lazyForm } from '../../../forms/lazyForm';
+import { fromHouse } from '../../../bundles/fromHouse';
 
-const CopySpeciesScreen = lazyForm((forms) => forms.CopySpeciesScreen);
+const CopySpeciesScreen = fromHouse((house) => house.CopySpeciesScreen);
 
 export default function CopySpeciesRoute() {
   const { key } = useLocalSearchParams<{ key: string }>();

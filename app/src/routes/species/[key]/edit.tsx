@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { lazyForm } from '../../../forms/lazyForm';
+import { fromHouse } from '../../../bundles/fromHouse';
 
-const EditSpeciesScreen = lazyForm((forms) => forms.EditSpeciesScreen);
+const EditSpeciesScreen = fromHouse((house) => house.EditSpeciesScreen);
 
 export default function EditSpeciesRoute() {
   const { key } = useLocalSearchParams<{ key: string }>();

@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { SpeciesScreen } from '../../../species/SpeciesScreen';
+import { fromHouse } from '../../../bundles/fromHouse';
+
+const SpeciesScreen = fromHouse((house) => house.SpeciesScreen);
 
 export default function SpeciesRoute() {
   const { key } = useLocalSearchParams<{ key: string }>();

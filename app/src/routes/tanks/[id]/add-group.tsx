@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { lazyForm } from '../../../forms/lazyForm';
+import { fromHouse } from '../../../bundles/fromHouse';
 
-const NewGroupScreen = lazyForm((forms) => forms.NewGroupScreen);
+const NewGroupScreen = fromHouse((house) => house.NewGroupScreen);
 
 export default function AddGroupRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

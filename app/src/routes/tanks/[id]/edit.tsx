@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { lazyForm } from '../../../forms/lazyForm';
+import { fromHouse } from '../../../bundles/fromHouse';
 
-const EditTankScreen = lazyForm((forms) => forms.EditTankScreen);
+const EditTankScreen = fromHouse((house) => house.EditTankScreen);
 
 export default function EditTankRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

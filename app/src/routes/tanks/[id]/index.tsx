@@ -1,10 +1,8 @@
 import { useLocalSearchParams } from 'expo-router';
-import { lazyComponent } from '../../../ui';
+import { fromHouse } from '../../../bundles/fromHouse';
 
 // Shared by two addresses: loaded with neither, but when one of them is opened.
-const TanksScreen = lazyComponent(
-  async () => (await import('../../../tank/TanksScreen')).TanksScreen,
-);
+const TanksScreen = fromHouse((house) => house.TanksScreen);
 
 export default function TankRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,10 +1,8 @@
 import { useLocalSearchParams } from 'expo-router';
-import { lazyComponent } from '../../../ui';
+import { fromHouse } from '../../../bundles/fromHouse';
 
 // The simulation and its pictures load when a feeding is first looked at.
-const PlayScreen = lazyComponent(
-  async () => (await import('../../../bundles/planning')).PlayScreen,
-);
+const PlayScreen = fromHouse((house) => house.PlayScreen);
 
 export default function PlayRoute() {
   const { id, moment, day } = useLocalSearchParams<{ id: string; moment?: string; day?: string }>();

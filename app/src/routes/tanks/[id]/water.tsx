@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { lazyComponent } from '../../../ui';
+import { fromHouse } from '../../../bundles/fromHouse';
 
-const WaterScreen = lazyComponent(async () => (await import('../../../water')).WaterScreen);
+const WaterScreen = fromHouse((house) => house.WaterScreen);
 
 export default function WaterRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

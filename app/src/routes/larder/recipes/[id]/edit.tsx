@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { lazyForm } from '../../../../forms/lazyForm';
+import { fromHouse } from '../../../../bundles/fromHouse';
 
-const EditRecipeScreen = lazyForm((forms) => forms.EditRecipeScreen);
+const EditRecipeScreen = fromHouse((house) => house.EditRecipeScreen);
 
 export default function EditRecipeRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

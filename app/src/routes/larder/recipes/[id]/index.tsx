@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { lazyForm } from '../../../../forms/lazyForm';
+import { fromHouse } from '../../../../bundles/fromHouse';
 
-const RecipeScreen = lazyForm((forms) => forms.RecipeScreen);
+const RecipeScreen = fromHouse((house) => house.RecipeScreen);
 
 export default function RecipeRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();
