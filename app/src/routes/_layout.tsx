@@ -1,9 +1,8 @@
 import { useFonts } from 'expo-font';
 import { Navigator, Slot, usePathname } from 'expo-router';
-import { useState } from 'react';
 import { Provider } from 'react-redux';
 import { Shell } from '../shell';
-import { makeStore } from '../store';
+import { makeStore, readAhead } from '../store';
 import { FONT_FILES, ThemeProvider } from '../theme';
 import { Boundary } from '../ui';
 
@@ -17,8 +16,9 @@ function Place() {
   );
 }
 
+const store = readAhead(makeStore());
+
 export default function Layout() {
-  const [store] = useState(makeStore);
   // Words are shown at once in the system's font; the bundled families follow when they are there.
   useFonts(FONT_FILES);
   return (

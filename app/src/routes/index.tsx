@@ -1,5 +1,2 @@
-import { Redirect } from 'expo-router';
-
-export default function Start() {
-  return <Redirect href="/round" />;
-}
+/** The first place is the Round itself: a redirect to it would be one drawing more before a serving is seen. */
+export { default } from './round';

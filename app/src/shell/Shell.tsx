@@ -36,7 +36,7 @@ export function Shell({ children }: { children: ReactNode }) {
 function Places({ wide }: { wide: boolean }) {
   const styles = useStyles();
   const path = usePathname();
-  const here = path.startsWith('/groups') ? '/tanks' : path;
+  const here = path === '/' ? '/round' : path.startsWith('/groups') ? '/tanks' : path;
   return (
     <View role="navigation" aria-label="Places" style={wide ? styles.rail : styles.bar}>
       {PLACES.map((place) => (

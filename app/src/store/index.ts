@@ -2,6 +2,7 @@ export { api } from './api';
 export { displayChosen, themeChosen, themeFollowed } from './display';
 export { useAppDispatch, useAppSelector } from './hooks';
 export { forget, recall, remember } from './memory';
+export { readAhead } from './readAhead';
 export { reading } from './reading';
 export { makeStore } from './store';
 export { dismissed, said } from './toast';
