@@ -2,6 +2,8 @@ const preset = require('jest-expo/ios/jest-preset');
 
 const JS = '\\.[jt]sx?$';
 const [transformer, options] = preset.transform[JS];
+// Files that are not code are known by their names; fonts come as one kind more.
+const [, asset] = Object.entries(preset.transform).find(([files]) => /ttf/.test(files));
 // Jest starts at the root of the checkout, where there is no Babel configuration.
 const babel = [transformer, { ...options, configFile: `${__dirname}/babel.config.js` }];
 const { watchPlugins: _, ...rest } = preset;
@@ -18,8 +20,8 @@ module.exports = {
     '<rootDir>/src/testing/clock.ts',
     '<rootDir>/src/testing/frames.ts',
   ],
-  transform: { ...preset.transform, [JS]: babel, '\\.mjs$': babel },
+  transform: { ...preset.transform, '\\.woff2$': asset, [JS]: babel, '\\.mjs$': babel },
   transformIgnorePatterns: [
-    '/node_modules/(?!((jest-)?react-native|d3-.*|internmap|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|@expo-google-fonts/.*|react-native-svg|lucide-react-native|@open-larder|@date-fns|uuid|@reduxjs|immer|react-redux|standard-navigation))',
+    '/node_modules/(?!((jest-)?react-native|d3-.*|internmap|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|@fontsource/.*|react-native-svg|lucide-react-native|@open-larder|@date-fns|uuid|@reduxjs|immer|react-redux|standard-navigation))',
   ],
 };

@@ -110,6 +110,7 @@ test('conditioning says what it costs the water, and portions follow', async ({ 
 
 test('a card for the tub is printed, and the round has its work', async ({ page, demo }) => {
   await page.goto(`${demo.url}/round`);
+  await page.getByRole('button', { name: /^Steel-blues of the mop: / }).click();
   await page.getByRole('button', { name: 'Open Steel-blues of the mop' }).click();
   const [file] = await Promise.all([
     page.waitForEvent('download'),

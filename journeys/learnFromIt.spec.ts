@@ -7,6 +7,7 @@ test('what was seen becomes other portions: accepted, taken back, declined', asy
 }) => {
   await page.goto(`${demo.url}/round`);
   await atRest(page);
+  await page.getByRole('button', { name: /^\d+ proposals/ }).click();
   await page.getByRole('button', { name: /^Give Pearl gouramis \d+ % less$/ }).click();
   await expect(page.getByText(/^Pearl gouramis get \d+ % less from now on\.$/)).toBeVisible();
   const goal = async () => {
@@ -20,6 +21,7 @@ test('what was seen becomes other portions: accepted, taken back, declined', asy
   await page.getByRole('button', { name: 'Leave the portions of Pearl gouramis' }).click();
   await expect(page.getByText(/not asked again for four weeks/)).toBeVisible();
   await page.reload();
+  await page.getByRole('button', { name: /^(\d+ proposals|A proposal)/ }).click();
   await expect(page.getByText(/Glass catfish refuse/)).toBeVisible();
   await expect(page.getByRole('button', { name: /^Give Pearl gouramis/ })).toBeHidden();
 });

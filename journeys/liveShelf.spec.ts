@@ -74,6 +74,7 @@ test('a meal of live food is taken from its vessel, and the cultures are fed on 
   await expect
     .poll(newest)
     .toMatchObject({ kind: 'harvested', day: '2026-03-11', feedingId: expect.any(String) });
+  await page.getByRole('button', { name: /^Live shelf: / }).click();
   await page.getByRole('button', { name: 'Fed: Moina trough' }).click();
   await expect(page.getByText('Moina trough is fed.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Fed: Moina trough' })).toBeHidden();

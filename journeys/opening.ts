@@ -5,7 +5,7 @@ import { chromium, type Browser } from '@playwright/test';
  * slower; and for the first time, on a slow mobile network. Measured in the page, from the request for it
  * to the frame that shows a serving.
  */
-const RUNS = 3;
+const RUNS = 5;
 const SLOWER = 4;
 /** A slow mobile network: ms there and back, bytes a second down and up. */
 const SLOW_4G = { offline: false, latency: 150, downloadThroughput: 2e5, uploadThroughput: 93_750 };
@@ -49,7 +49,8 @@ async function openOnce(browser: Browser, url: string, how: Opening): Promise<nu
       timeout: 120_000,
     });
   await page.addInitScript(WATCH);
-  if (how.cached) {
+  // Once is read from the network, once more from the cache: the browser keeps what it compiled then.
+  for (let before = 0; how.cached && before < 3; before += 1) {
     await page.goto(url);
     await shown();
     await page.waitForLoadState('networkidle');

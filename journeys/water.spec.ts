@@ -12,6 +12,7 @@ test('a change of water is asked for in buckets, done with a tap, and taken back
   demo,
 }) => {
   await page.goto(`${demo.url}/round`);
+  await page.getByRole('button', { name: /^Millpond: change/ }).click();
   const card = page.getByLabel('Water of Millpond', { exact: true });
   await expect(card.getByText(/^Change 52 L, 25 %: 1 day late/)).toBeVisible();
   await expect(card.getByText(/^5 buckets of 10 L and/)).toBeVisible();

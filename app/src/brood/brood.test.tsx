@@ -361,13 +361,13 @@ describe('in the round', () => {
       event('firstFood', 3),
       event('counted', 3, { count: 60 }),
     ];
-    open([row('Own', report)], <BroodsWork />);
+    open([row('Own', report)], <BroodsWork broodId="Own" />);
     expect(await screen.findByText(/^Infusoria: /)).toBeTruthy();
     fireEvent.press(screen.getByLabelText('Open Own'));
     expect(push).toHaveBeenCalledWith('/broods/Own');
     screen.unmount();
-    open([row('Grouped', report, { youngGroupId: 'g1' })], <BroodsWork />);
-    expect(await screen.findByText('Grouped')).toBeTruthy();
+    open([row('Grouped', report, { youngGroupId: 'g1' })], <BroodsWork broodId="Grouped" />);
+    expect(await screen.findByLabelText('Open Grouped')).toBeTruthy();
     expect(screen.queryByText(/^Infusoria: /)).toBeNull();
   });
 });

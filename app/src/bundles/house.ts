@@ -30,6 +30,7 @@ export { CompareScreen as CompareSpansScreen } from '../records/CompareScreen';
 export { RecordsScreen } from '../records/RecordsScreen';
 export { AgainSheet } from '../round/AgainSheet';
 export { AheadSheet } from '../round/AheadSheet';
+export { BesidesSheet } from '../round/BesidesSheet';
 export { CultureWork } from '../round/CultureWork';
 export { DayTable } from '../round/DayTable';
 export { LiveMeals } from '../round/LiveMeals';

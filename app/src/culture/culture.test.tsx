@@ -17,7 +17,7 @@ import { NewVesselScreen } from './NewVesselScreen';
 import { SupplyScreen } from './SupplyScreen';
 
 jest.mock('expo-router', () => jest.requireActual('../testing/router'));
-jest.mock('../records/Chart', () => ({ __esModule: true, default: () => null }));
+jest.mock('../records/Chart', () => ({ Chart: () => null }));
 
 const kinds = loadCatalogue().cultures;
 const DAY = '2026-03-02';

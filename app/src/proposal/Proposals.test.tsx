@@ -65,7 +65,8 @@ const refused: Proposed['trainings'][number] = {
   newcomerDays: 9,
 };
 
-function Shown({ part = 'all' }: { part?: 'all' | 'card' | 'sheet' }) {
+type Part = 'group' | 'all' | 'card' | 'sheet';
+function Shown({ part = 'group' }: { part?: Part }) {
   const { data } = useHouse();
   const [of] = data?.groups ?? [];
   if (!data || !of) return null;
@@ -74,16 +75,12 @@ function Shown({ part = 'all' }: { part?: 'all' | 'card' | 'sheet' }) {
   ) : part === 'sheet' ? (
     <TrainSheet group={of} data={data} onClose={() => undefined} />
   ) : (
-    <Proposals data={data} />
+    <Proposals data={data} groupId={part === 'group' ? of.id : undefined} />
   );
 }
 
 const ok = ({ body }: { body: unknown }) => ({ status: 201, body });
-function open(
-  proposed: Partial<Proposed>,
-  of: Partial<Group> = {},
-  part: 'all' | 'card' | 'sheet' = 'all',
-) {
+function open(proposed: Partial<Proposed>, of: Partial<Group> = {}, part: Part = 'group') {
   const now = { ...group, ...of };
   const asked = standIn({
     ...answers(),
@@ -137,6 +134,12 @@ describe('proposed portions', () => {
     open({});
     await waitFor(() => expect(fetch).toHaveBeenCalledWith('/api/proposals', expect.anything()));
     expect(screen.queryByText(/proposal/)).toBeNull();
+  });
+
+  it('are a line in the round, unfolded by a tap', async () => {
+    open({ portions: [portions] }, {}, 'all');
+    fireEvent.press(await screen.findByLabelText('A proposal, Zebrafish'));
+    expect(screen.getByText('Zebrafish: 10 % less')).toBeTruthy();
   });
 
   it('name the unit once, unless it changes', () => {

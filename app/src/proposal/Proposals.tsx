@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { RecordNote } from '../forecasts/RecordNote';
 import { api, useFormat, type AppData } from '../store';
 import { themed } from '../theme';
-import { Button, Card, Text, WhyLink, lowerFirst } from '../ui';
+import { Button, Card, Disclosure, Text, WhyLink, lowerFirst } from '../ui';
 import { TrainingEnd } from './TrainingEnd';
 import { useAnswer, type Said } from './useAnswer';
 import {
@@ -37,9 +37,9 @@ export function Proposals({ data, groupId }: Props) {
   );
   const all = portions.length + waters.length + trainings.length + ended.length;
   if (all === 0) return null;
-  return (
-    <View style={styles.all}>
-      <Text variant="subtitle">{all === 1 ? 'A proposal' : `${all} proposals`}</Text>
+  const title = all === 1 ? 'A proposal' : `${all} proposals`;
+  const cards = (
+    <>
       {portions.map((one) => (
         <PortionsCard key={one.groupId} proposal={one} data={data} />
       ))}
@@ -52,9 +52,32 @@ export function Proposals({ data, groupId }: Props) {
       {ended.map((group) => (
         <TrainingEnd key={group.id} group={group} data={data} />
       ))}
-    </View>
+    </>
+  );
+  if (groupId !== undefined) {
+    return (
+      <View style={styles.all}>
+        <Text variant="subtitle">{title}</Text>
+        {cards}
+      </View>
+    );
+  }
+  const about = [
+    ...portions.map((one) => one.groupName),
+    ...waters.map((one) => tankName(data, one.tankId)),
+    ...trainings.map((one) => nameOf(data, one.groupId)),
+    ...ended.map(({ name }) => name),
+  ];
+  // Among what is to be done now, what can wait is a line.
+  return (
+    <Disclosure title={title} detail={[...new Set(about)].join(' · ')}>
+      {cards}
+    </Disclosure>
   );
 }
+
+const nameOf = (data: AppData, groupId: string) =>
+  data.groups.find(({ id }) => id === groupId)?.name ?? '';
 
 const tankName = (data: AppData, tankId: string) =>
   data.tanks.find(({ id }) => id === tankId)?.name ?? '';

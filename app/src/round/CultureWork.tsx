@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { useVesselEvent } from '../culture/useVesselEvent';
 import { api } from '../store';
 import { themed } from '../theme';
-import { Button, Card, Text } from '../ui';
+import { Button, Text } from '../ui';
 
 /** What the cultures ask for today, after the fish are fed. */
 export function CultureWork() {
@@ -19,52 +19,48 @@ export function CultureWork() {
   const urgent = works.filter((one) => one.urgent);
   const sorted = [...urgent, ...works.filter((one) => !one.urgent)];
   return (
-    <View style={styles.all}>
-      <Text variant="subtitle">Live shelf</Text>
-      <Card label="Live shelf">
-        {sorted.map(({ id, name, what, says, why, urgent: now }, index) => (
-          <View key={id + what} style={[styles.row, index > 0 && styles.ruled]}>
-            <View style={styles.words}>
-              <Text variant="strong">{name}</Text>
-              <Text tone={now ? 'due' : 'ink'}>{says}</Text>
-              <Text variant="small" tone="quiet">
-                {why}
-              </Text>
-            </View>
-            {what === 'feed' ? (
-              <Button
-                label="Fed"
-                spoken={`Fed: ${name}`}
-                onPress={() => logEvent(id, { kind: 'fed' }, `${name} is fed.`)}
-              />
-            ) : what === 'change' || what === 'clear' ? (
-              <Button
-                label="Changed"
-                spoken={`Changed: ${name}`}
-                onPress={() =>
-                  void logEvent(
-                    id,
-                    { kind: 'changed', share: what === 'clear' ? 0.33 : 0.25 },
-                    `Water of ${name} is changed.`,
-                  )
-                }
-              />
-            ) : (
-              <Button
-                label="Open"
-                spoken={`Open ${name}`}
-                onPress={() => router.push(`/larder/live/${id}`)}
-              />
-            )}
+    <View role="group" aria-label="Live shelf">
+      {sorted.map(({ id, name, what, says, why, urgent: now }, index) => (
+        <View key={id + what} style={[styles.row, index > 0 && styles.ruled]}>
+          <View style={styles.words}>
+            <Text variant="strong">{name}</Text>
+            <Text tone={now ? 'due' : 'ink'}>{says}</Text>
+            <Text variant="small" tone="quiet">
+              {why}
+            </Text>
           </View>
-        ))}
-      </Card>
+          {what === 'feed' ? (
+            <Button
+              label="Fed"
+              spoken={`Fed: ${name}`}
+              onPress={() => logEvent(id, { kind: 'fed' }, `${name} is fed.`)}
+            />
+          ) : what === 'change' || what === 'clear' ? (
+            <Button
+              label="Changed"
+              spoken={`Changed: ${name}`}
+              onPress={() =>
+                void logEvent(
+                  id,
+                  { kind: 'changed', share: what === 'clear' ? 0.33 : 0.25 },
+                  `Water of ${name} is changed.`,
+                )
+              }
+            />
+          ) : (
+            <Button
+              label="Open"
+              spoken={`Open ${name}`}
+              onPress={() => router.push(`/larder/live/${id}`)}
+            />
+          )}
+        </View>
+      ))}
     </View>
   );
 }
 
 const useStyles = themed((c) => ({
-  all: { gap: 8 },
   row: {
     flexDirection: 'row',
     alignItems: 'center',

@@ -65,6 +65,23 @@ describe('the round', () => {
     expect(screen.getByText(/3 pinches Fine flake for Zebrafish: served/)).toBeTruthy();
   });
 
+  it('logs something more than was planned, where the fish are', async () => {
+    const asked = open(remembering());
+    fireEvent.press(await screen.findByLabelText('Give something more in Millpond'));
+    fireEvent.press(await screen.findByLabelText(/^What: /));
+    fireEvent.press(screen.getByLabelText(/^Fine flake/));
+    fireEvent.press(screen.getByLabelText('More: Put in'));
+    fireEvent.press(screen.getByLabelText('Log it'));
+    await waitFor(() => expect(sent(asked, 'POST')).toHaveLength(1));
+    expect(sent(asked, 'POST')[0]).toMatchObject({
+      outcome: 'more',
+      plannedUnits: 0,
+      note: 'besides the plan',
+      day: DAY,
+    });
+    expect(screen.getByText(/Fine flake for Zebrafish, besides/)).toBeTruthy();
+  });
+
   it('logs less by half a portion unless told otherwise, with a note', async () => {
     const asked = open(remembering());
     fireEvent.press(await screen.findByLabelText(/^Less, more, refused or skipped/));

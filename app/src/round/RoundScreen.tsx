@@ -32,7 +32,9 @@ import { useFeed } from './useFeed';
 import { useOpenStops } from './useOpenStops';
 import { usePrintRound } from './usePrintRound';
 import { swapsFor } from './swaps';
-import { useWaterDue } from './useWaterDue';
+import { useWalk, type WalkItem } from './useWalk';
+import { useWalkWork, type WalkWork } from './useWalkWork';
+import { WorkRow } from './WorkRow';
 import { fromHouse } from '../bundles/fromHouse';
 
 /** Looked at now and then, or only when wide: they need not come with the first screen. */
@@ -41,10 +43,8 @@ const DayTable = fromHouse((house) => house.DayTable);
 const AheadSheet = fromHouse((house) => house.AheadSheet);
 const AgainSheet = fromHouse((house) => house.AgainSheet, true);
 const OtherSheet = fromHouse((house) => house.OtherSheet, true);
+const BesidesSheet = fromHouse((house) => house.BesidesSheet, true);
 const LookSheet = fromHouse((house) => house.LookSheet);
-const WaterWork = fromHouse((house) => house.WaterWork, true);
-const BroodsWork = fromHouse((house) => house.BroodsWork, true);
-const CultureWork = fromHouse((house) => house.CultureWork, true);
 const LiveMeals = fromHouse((house) => house.LiveMeals, true);
 const Proposals = fromHouse((house) => house.Proposals, true);
 
@@ -76,6 +76,7 @@ export function RoundScreen({ day: asked }: { day?: string }) {
   const left = current ? open(current).length : 0;
   const minutes = day === now.day ? now.minutes : null;
   const [look, setLook] = useState<Tank | null>(null);
+  const [besides, setBesides] = useState<Tank | null>(null);
   const [again, setAgain] = useState<{ serving: RoundServingView; fed: Feeding } | null>(null);
   const feed = useFeed(day, ready, (serving, fed) => setAgain({ serving, fed }));
   const [ahead, setAhead] = useState<(() => void) | null>(null);
@@ -88,26 +89,38 @@ export function RoundScreen({ day: asked }: { day?: string }) {
   const [other, setOther] = useState<RoundServingView | null>(null);
   const acts = useActs({
     serve: (serving, portion) => {
+      walk.touch();
       stops.atHand(serving);
       return whenCome(() => void feed.feed(serving, portion));
     },
     serveAll: (servings, what) => {
+      walk.touch();
       if (servings[0]) stops.atHand(servings[0]);
       void whenCome(() => void feed.feedAll(servings, what));
     },
     other: (serving) => (serving.fed ? setAgain({ serving, fed: serving.fed }) : setOther(serving)),
     undo: (fed) => void feed.takeBack(fed),
     look: setLook,
-    open: stops.toggle,
+    besides: setBesides,
+    open: (tankId, on) => {
+      walk.touch();
+      stops.toggle(tankId, on);
+    },
   });
-  const water = useWaterDue(now.day, ready !== null && day === now.day);
+  const work = useWalkWork(ready?.data.tanks ?? [], now.day, ready !== null && day === now.day);
+  const walk = useWalk(
+    current?.momentId ?? '',
+    current?.stops ?? [],
+    ready?.data.tanks ?? [],
+    work,
+  );
+  const water = useSame(waterOf(work));
   const meals = useSame(round.data ? mealsOf(round.data) : {});
   // A moment that is far off is not served in one tap: the screen moves on to it by itself.
   const rest = current && isNear(current, minutes) ? open(current) : [];
   const drawStop = ({ data, round: view }: NonNullable<typeof ready>, stop: RoundStopView) => {
     const tank = data.tanks.find(({ id }) => id === stop.tankId);
     if (!tank) return <View />;
-    const waits = water[tank.id] ?? '';
     const momentId = current?.momentId ?? '';
     const meal = mealAt(view, { day, momentId, tankId: tank.id });
     return wide || stops.isOpen(stop) ? (
@@ -120,14 +133,17 @@ export function RoundScreen({ day: asked }: { day?: string }) {
         nextId={stop.servings.some((one) => one.servingId === stops.nextId) ? stops.nextId : null}
         meals={meals}
         minutes={minutes}
-        water={waits}
+        water={wide ? (water[tank.id] ?? '') : ''}
         pictured={!wide}
         acts={acts}
       />
     ) : (
-      <StopRow stop={stop} tank={tank} water={waits} acts={acts} />
+      <StopRow stop={stop} tank={tank} acts={acts} />
     );
   };
+  const drawWork = (one: WalkWork) => (
+    <WorkRow key={one.key} work={one} open={stops.isUnfolded(one.key)} onOpen={acts.open} />
+  );
   const { beside, justServed } = stops;
   const foot = ready ? (
     <>
@@ -142,9 +158,7 @@ export function RoundScreen({ day: asked }: { day?: string }) {
       <Unplanned unplanned={ready.round.unplanned} data={ready.data} onUndo={acts.undo} />
       {current ? <Resting resting={ready.round.resting} data={ready.data} /> : null}
       {current && day === now.day ? <LiveMeals current={current} /> : null}
-      {day === now.day ? <WaterWork /> : null}
-      {day === now.day ? <BroodsWork /> : null}
-      {day === now.day ? <CultureWork /> : null}
+      {wide ? work.map(drawWork) : null}
       {day === now.day ? <ToOrder /> : null}
       {day === now.day ? <Proposals data={ready.data} /> : null}
     </>
@@ -175,13 +189,13 @@ export function RoundScreen({ day: asked }: { day?: string }) {
         ready === null || wide
           ? undefined
           : {
-              items: current?.stops ?? [],
-              keyOf: (stop: RoundStopView) => stop.tankId,
-              extra: [ready, minutes, water, ...stops.key],
+              items: walk.items,
+              keyOf: ({ key }: WalkItem) => key,
+              extra: [ready, minutes, ...stops.key],
               first: 8,
               foot,
-              render: (stop: RoundStopView) => (
-                <View style={{ marginTop: 8 }}>{drawStop(ready, stop)}</View>
+              render: ({ stop, work: one }: WalkItem) => (
+                <View style={{ marginTop: 8 }}>{stop ? drawStop(ready, stop) : drawWork(one)}</View>
               ),
             }
       }
@@ -235,6 +249,19 @@ export function RoundScreen({ day: asked }: { day?: string }) {
       {look && loaded.data ? (
         <LookSheet tank={look} day={day} data={loaded.data} onClose={() => setLook(null)} />
       ) : null}
+      {besides && loaded.data ? (
+        <BesidesSheet
+          tank={besides}
+          data={loaded.data}
+          moment={current}
+          onClose={() => setBesides(null)}
+          onLog={(given) => {
+            setBesides(null);
+            const place = { momentId: current?.momentId ?? '', tankId: besides.id };
+            whenCome(() => void feed.besides(given, place));
+          }}
+        />
+      ) : null}
       {again && loaded.data ? (
         <AgainSheet
           {...again}
@@ -263,11 +290,18 @@ function useActs(newest: Acts): Acts {
       other: (serving) => latest.current.other(serving),
       undo: (fed) => latest.current.undo(fed),
       look: (tank) => latest.current.look(tank),
+      besides: (tank) => latest.current.besides(tank),
       open: (tankId, on) => latest.current.open(tankId, on),
     }),
     [],
   );
 }
+
+/** What is said of the water at each tank, by its id. */
+const waterOf = (work: readonly WalkWork[]): Readonly<Record<string, string>> =>
+  Object.fromEntries(
+    work.flatMap(({ about, id, detail }) => (about === 'water' ? [[id, detail]] : [])),
+  );
 
 /** The value of before, as long as the new one says the same. */
 function useSame<T>(value: T): T {

@@ -30,6 +30,8 @@ export interface Acts {
   other: (serving: RoundServingView) => void;
   undo: (fed: Feeding) => void;
   look: (tank: Tank) => void;
+  /** Something more than is planned. */
+  besides: (tank: Tank) => void;
   /** Unfold a tank, or fold it. */
   open: (tankId: string, open: boolean) => void;
 }
@@ -121,6 +123,12 @@ export const StopCard = memo(function StopCard({
               label="Look"
               spoken={`Look at the fish of ${tank.name}`}
               onPress={() => acts.look(tank)}
+            />
+            <Button
+              variant="bare"
+              label="More"
+              spoken={`Give something more in ${tank.name}`}
+              onPress={() => acts.besides(tank)}
             />
             <Button
               variant="bare"

@@ -12,13 +12,11 @@ import type { Acts } from './StopCard';
 interface Props {
   stop: RoundStopView;
   tank: Tank;
-  /** «change 8 L»; empty where its water waits for nothing. */
-  water: string;
   acts: Pick<Acts, 'serve' | 'serveAll' | 'open'>;
 }
 
 /** A tank on the walk, folded: what it gets, and all of it in one tap. Its words open it. */
-export const StopRow = memo(function StopRow({ stop, tank, water, acts }: Props) {
+export const StopRow = memo(function StopRow({ stop, tank, acts }: Props) {
   const styles = useStyles();
   const due = stop.servings.filter(({ fed }) => fed === null);
   const [tapped, setTapped] = useState(false);
@@ -56,9 +54,7 @@ export const StopRow = memo(function StopRow({ stop, tank, water, acts }: Props)
               {tank.name}
             </Text>
             <Text variant="small" tone="quiet" numberOfLines={1}>
-              {[due.length === 0 ? 'all served' : due.length > 1 ? due.length : '', water]
-                .filter(Boolean)
-                .join(' · ')}
+              {due.length === 0 ? 'all served' : due.length > 1 ? due.length : ''}
             </Text>
           </View>
           {first ? (

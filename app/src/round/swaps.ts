@@ -13,6 +13,10 @@ export interface Swap {
 /** Too large for the mouth, or hardly taken: not offered. Assumption. */
 const TAKEN = 0.25;
 
+/** On the shelf, or given by a culture. */
+export const isThere = ({ archived, remainingG, liveG }: FoodRow): boolean =>
+  !archived && (remainingG > 0 || Boolean(liveG));
+
 /**
  * Foods of the shelf that could stand in for a serving today: those that fit the mouth and are there, the
  * best taken first.
@@ -28,8 +32,7 @@ export function swapsFor(serving: RoundServingView, data: AppData, hand: string 
   const wantedKj = serving.massG * energyOf(planned);
   return data.foods
     .flatMap((food) => {
-      if (food.archived || food.id === serving.foodId) return [];
-      if (food.remainingG <= 0 && !food.liveG) return [];
+      if (food.id === serving.foodId || !isThere(food)) return [];
       const offer = { ...food, ...prepared({ ...food.inWater, form: food.form }, food.steps) };
       const { fit } = fits(species, inHouse.lengthCm, offer, wasEaten(group, food.id));
       const { likely } = takes(species, offer);

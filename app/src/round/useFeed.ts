@@ -13,6 +13,7 @@ import { feedingDay, PLAIN } from '@open-larder/core/round';
 import { api, useAppDispatch, useHand, type AppData } from '../store';
 import { localNow } from '../store/useNow';
 import { useToast } from '../ui';
+import type { Besides } from './BesidesSheet';
 import { useInWater } from './useInWater';
 import { useSettle } from './useSettle';
 import { nowMs } from '../store/clock';
@@ -71,9 +72,9 @@ export function useFeed(
     );
 
   /** What went in is timed since the tap. */
-  const time = ({ servingId, groupId, foodId }: RoundServingView, massG: number) => {
-    const place = house && placeOf(house.round, servingId);
-    if (!place || massG <= 0) return;
+  const time = ({ servingId, groupId, foodId }: Fed, massG: number, beside: Place | null) => {
+    const place = beside ?? (house && placeOf(house.round, servingId));
+    if (!house || !place || massG <= 0) return;
     const { household, groups } = house.data;
     const group = groups.find((one) => one.id === groupId);
     const { training } = group ?? {};
@@ -115,8 +116,9 @@ export function useFeed(
   };
 
   const write = async (
-    serving: RoundServingView,
+    serving: Fed,
     portion: ServedPortion,
+    beside: Place | null = null,
   ): Promise<Written | null> => {
     const body: FeedingCreate = {
       ...stampFor('feed', day, serving.servingId, hand, portion),
@@ -130,7 +132,7 @@ export function useFeed(
     };
     const massG = portion.units * serving.unit.massG;
     const shown = show(serving.servingId, { ...body, massG });
-    if (portion.outcome !== 'refused') time(serving, massG);
+    if (portion.outcome !== 'refused') time(serving, massG, beside);
     const answer = await log({ body });
     if (answer.error) {
       shown.undo();
@@ -138,7 +140,7 @@ export function useFeed(
       settle.now();
       const problem = answer.error as Problem;
       if (problem.status === 409 && problem.theirs) {
-        onFedAlready(serving, problem.theirs as Feeding);
+        onFedAlready(serving as RoundServingView, problem.theirs as Feeding);
       } else {
         toast(problem.detail, { tone: 'error' });
       }
@@ -209,6 +211,26 @@ export function useFeed(
       );
       await written;
     },
+    /** Something more than was planned, where a tank is looked at. */
+    async besides({ group, food, units }: Besides, place: Place) {
+      const unit = unitOf(food, hand);
+      const { id: servingId } = stampFor('besides', day, group.id, food.id, units);
+      const serving = {
+        servingId,
+        groupId: group.id,
+        groupName: group.name,
+        foodId: food.id,
+        foodName: food.name,
+        units: 0,
+        unit,
+      };
+      const written = (async () => [
+        await write(serving, { outcome: 'more', units, note: 'besides the plan' }, place),
+      ])();
+      toastServed(`${formatUnits(units, unit)} ${food.name} for ${group.name}, besides.`, written);
+      await written;
+      settle.now();
+    },
     /** Log several as planned, one after the other, so that each draws on its own. */
     async feedAll(servings: readonly RoundServingView[], what: string) {
       const inTurn = async () => {
@@ -221,6 +243,16 @@ export function useFeed(
       await written;
     },
   };
+}
+
+/** What of a serving is written. */
+type Fed = Pick<RoundServingView, 'servingId' | 'groupId' | 'foodId' | 'foodName' | 'units'> & {
+  unit: { massG: number };
+};
+
+interface Place {
+  momentId: string;
+  tankId: string;
 }
 
 export const servingsOf = (round: RoundView): RoundServingView[] =>

@@ -22,6 +22,8 @@ export function useOpenStops(round: RoundView | null, current: RoundMomentView |
     nextId,
     isOpen: (stop: RoundStopView) =>
       toggled[stop.tankId] ?? (stop.tankId === lastId || stop === holding(nextId)),
+    /** Something beside feeding, unfolded by hand. */
+    isUnfolded: (key: string) => toggled[key] ?? false,
     toggle: (tankId: string, on: boolean) => setToggled({ ...toggled, [tankId]: on }),
     /** A hand is at this tank: it stays as it is. */
     atHand: ({ servingId }: RoundServingView) => setServedAt(holding(servingId)?.tankId ?? null),

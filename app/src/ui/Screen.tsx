@@ -1,8 +1,9 @@
 import { useRouter, type Href } from 'expo-router';
 import ArrowLeft from 'lucide-react-native/icons/arrow-left';
-import type { ReactElement, ReactNode } from 'react';
+import { useRef, useState, type ReactElement, type ReactNode } from 'react';
 import { FlatList, ScrollView, View } from 'react-native';
 import { SIZES, themed, useColours, useWide } from '../theme';
+import { Contents, TALL } from './Contents';
 import { IconButton } from './IconButton';
 import { Text } from './Text';
 
@@ -58,6 +59,8 @@ export function Screen<T>({
   const colours = useColours();
   const router = useRouter();
   const wide = useWide();
+  const pane = useRef<ScrollView>(null);
+  const [tall, setTall] = useState(false);
   const content = [
     styles.content,
     wide && styles.contentWide,
@@ -111,7 +114,12 @@ export function Screen<T>({
             }
           />
         ) : (
-          <ScrollView style={styles.pane} contentContainerStyle={content}>
+          <ScrollView
+            ref={pane}
+            style={styles.pane}
+            contentContainerStyle={content}
+            onContentSizeChange={(_width, height) => setTall(height > TALL)}
+          >
             {head}
           </ScrollView>
         )}
@@ -136,6 +144,7 @@ export function Screen<T>({
           </ScrollView>
         ) : null}
       </View>
+      {tall && !wide ? <Contents pane={pane} /> : null}
     </View>
   );
 }

@@ -311,7 +311,7 @@ describe('the water of a tank', () => {
 describe('water in the round', () => {
   it('is asked for on its day, in buckets, and done with one tap', async () => {
     const asked = serve([event(7, { kind: 'changed', share: 0.25 })]);
-    show(<WaterWork />);
+    show(<WaterWork tankId={tank.id} />);
     expect(await screen.findByText('Change 25 L, 25 %: today')).toBeTruthy();
     fireEvent.press(screen.getByLabelText(`Changed: ${tank.name}`));
     await waitFor(() => expect(sent(asked, 'POST')).toHaveLength(1));
@@ -320,14 +320,14 @@ describe('water in the round', () => {
 
   it('is silent where nothing is due', async () => {
     const asked = serve([event(2, { kind: 'changed', share: 0.25 })]);
-    show(<WaterWork />);
+    show(<WaterWork tankId={tank.id} />);
     await waitFor(() => expect(asked.length).toBeGreaterThan(1));
-    expect(screen.queryByText('Water')).toBeNull();
+    expect(screen.queryByLabelText(`Water of ${tank.name}`)).toBeNull();
   });
 
   it('warns of nitrite though no change is due', async () => {
     serve([event(2, { kind: 'changed', share: 0.25 }), event(0, { nitrite: 2 })]);
-    show(<WaterWork />);
+    show(<WaterWork tankId={tank.id} />);
     expect(await screen.findByText(/^Nitrite was 2 mg\/L/)).toBeTruthy();
   });
 });

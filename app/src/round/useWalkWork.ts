@@ -1,0 +1,131 @@
+import type { BroodRow, Tank, VesselRow, WaterRow } from '@open-larder/contract';
+import type { BroodWorkKind } from '@open-larder/core/brood/vocabulary';
+import { api, useFormat } from '../store';
+
+/** Something to see to on the walk beside feeding: the water of a tank, a brood, the live shelf. */
+export interface WalkWork {
+  key: string;
+  about: 'water' | 'brood' | 'cultures';
+  /** Of the tank or the brood. */
+  id: string;
+  /** Where on the walk: a tank's number, or just after it. */
+  order: number;
+  /** The tank's number; null where it is at none. */
+  number: number | null;
+  title: string;
+  detail: string;
+  urgent: boolean;
+}
+
+/** What stands at no tank comes when the tanks are done. */
+const LAST = 1e6;
+
+const BROOD_WORDS: Record<BroodWorkKind, string> = {
+  live: 'live food for the pair',
+  lastMeal: 'last meal tonight',
+  together: 'put them together',
+  treated: 'no food: treated',
+  parents: 'take the parents out',
+  fast: 'parents fast',
+  recover: 'parents eat again',
+  eggs: 'take out white eggs',
+  wet: 'wet the eggs',
+  expect: 'look for the next stage',
+  yolk: 'no food: yolk',
+  firstFood: 'first food',
+  feed: 'feed',
+  change: 'change water',
+  start: 'start a culture',
+  count: 'count',
+  sort: 'sort',
+  moveUp: 'move up',
+  apart: 'part the fighters',
+  home: 'find a home',
+};
+
+/**
+ * What waits beside feeding today, in walking order; empty until it is known.
+ * @param wanted false for another day, and until the round itself is there
+ */
+export function useWalkWork(tanks: readonly Tank[], today: string, wanted: boolean): WalkWork[] {
+  const format = useFormat();
+  const skip = { skip: !wanted };
+  const { data: waters } = api.useWatersQuery(undefined, skip);
+  const { data: broods } = api.useBroodsQuery(undefined, skip);
+  const { data: vessels } = api.useVesselsQuery(undefined, skip);
+  if (!wanted) return [];
+  const tankOf = (id: string | null) => tanks.find((tank) => tank.id === id);
+  const litres = (value: number) => format.quantity('volume', value);
+  return [
+    ...(waters ?? []).flatMap((row) => waterWork(row, tankOf(row.tankId), today, litres)),
+    ...(broods ?? []).flatMap((row) => broodWork(row, tankOf(row.tankId))),
+    ...cultureWork(vessels ?? []),
+  ].sort((a, b) => a.order - b.order);
+}
+
+function waterWork(
+  { tankId, status }: WaterRow,
+  tank: Tank | undefined,
+  today: string,
+  litres: (value: number) => string,
+): WalkWork[] {
+  const next = status?.next ?? null;
+  const harm = (status?.warnings ?? []).find(
+    ({ kind }) => kind === 'ammonia' || kind === 'nitrite',
+  );
+  const due = next !== null && next.day <= today && !next.held;
+  if (!tank || (!due && !harm)) return [];
+  return [
+    {
+      key: `water ${tankId}`,
+      about: 'water',
+      id: tankId,
+      order: tank.walkOrder,
+      number: tank.walkOrder,
+      title: tank.name,
+      detail: [
+        harm ? `${harm.kind} in the water` : null,
+        due ? `change ${litres(next.litres)}` : null,
+      ]
+        .filter(Boolean)
+        .join(' · '),
+      urgent: harm !== undefined || (due && next.late > 0),
+    },
+  ];
+}
+
+function broodWork(row: BroodRow, tank: Tank | undefined): WalkWork[] {
+  if (row.status.state.phase === 'over') return [];
+  // Young that are a group of their own are served in the round already.
+  const work = row.work.filter(({ what }) => what !== 'feed' || row.youngGroupId === null);
+  if (work.length === 0) return [];
+  return [
+    {
+      key: `brood ${row.id}`,
+      about: 'brood',
+      id: row.id,
+      order: tank ? tank.walkOrder + 0.5 : LAST,
+      number: tank?.walkOrder ?? null,
+      title: row.name,
+      detail: [...new Set(work.map(({ what }) => BROOD_WORDS[what]))].join(' · '),
+      urgent: work.some(({ urgent }) => urgent),
+    },
+  ];
+}
+
+function cultureWork(vessels: readonly VesselRow[]): WalkWork[] {
+  const due = vessels.filter(({ work }) => work.length > 0);
+  if (due.length === 0) return [];
+  return [
+    {
+      key: 'cultures',
+      about: 'cultures',
+      id: 'cultures',
+      order: LAST + 1,
+      number: null,
+      title: 'Live shelf',
+      detail: due.map(({ name }) => name).join(' · '),
+      urgent: due.some(({ work }) => work.some(({ urgent }) => urgent)),
+    },
+  ];
+}

@@ -1,0 +1,69 @@
+import List from 'lucide-react-native/icons/list';
+import { useState, type RefObject } from 'react';
+import { Pressable, View, type ScrollView } from 'react-native';
+import { SIZES, themed, useColours } from '../theme';
+import { Sheet } from './Sheet';
+import { Text } from './Text';
+
+/** A page taller than this on a phone, in px, has a list of its parts: some three screens. */
+export const TALL = 2500;
+
+/**
+ * The parts of a tall page under one button that stays in reach: each is the way to its part.
+ * @param pane what scrolls; its parts are the headings in it
+ */
+export function Contents({ pane }: { pane: RefObject<ScrollView | null> }) {
+  const styles = useStyles();
+  const colours = useColours();
+  const [parts, setParts] = useState<HTMLElement[] | null>(null);
+  return (
+    <View style={styles.place} pointerEvents="box-none">
+      <Pressable
+        role="button"
+        aria-haspopup="dialog"
+        onPress={() => setParts(partsIn(pane.current))}
+        style={styles.button}
+      >
+        <List size={20} color={colours.ink} />
+        <Text variant="small">On this page</Text>
+      </Pressable>
+      <Sheet title="On this page" open={parts !== null} onClose={() => setParts(null)}>
+        {parts?.map((part, at) => (
+          <Pressable
+            key={at}
+            role="link"
+            onPress={() => {
+              setParts(null);
+              // The sheet gives the page back first.
+              requestAnimationFrame(() => part.scrollIntoView({ block: 'start' }));
+            }}
+            style={styles.part}
+          >
+            <Text>{part.textContent}</Text>
+          </Pressable>
+        ))}
+      </Sheet>
+    </View>
+  );
+}
+
+function partsIn(pane: ScrollView | null): HTMLElement[] {
+  const node = pane?.getScrollableNode() as HTMLElement | undefined;
+  return [...(node?.querySelectorAll<HTMLElement>('[role="heading"][aria-level="2"], h2') ?? [])];
+}
+
+const useStyles = themed((c) => ({
+  place: { position: 'absolute', left: 0, right: 0, bottom: 10, alignItems: 'center' },
+  button: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 8,
+    minHeight: SIZES.touch,
+    paddingHorizontal: 18,
+    borderRadius: SIZES.touch / 2,
+    borderWidth: 1,
+    borderColor: c.ink,
+    backgroundColor: c.paper,
+  },
+  part: { minHeight: SIZES.touch, justifyContent: 'center' },
+}));
