@@ -111,7 +111,8 @@ test('the tanks are walked in the order that they are dragged into', async ({ pa
   await page.mouse.up();
   const tarnIsFirst = async () => (await grip.boundingBox())!.y < (await first.boundingBox())!.y;
   await expect.poll(tarnIsFirst).toBe(true);
-  // With the keys, one step further down.
+  // With the keys, one step further down, once what was dropped lies still.
+  await atRest(page);
   await sheet.getByRole('button', { name: 'Tarn later' }).press('Enter');
   await expect.poll(tarnIsFirst).toBe(false);
   await sheet.getByRole('button', { name: 'Keep this order' }).click();
@@ -133,7 +134,6 @@ test('the day on one page, and a screen that suits the hand', async ({ page, dem
   await page.getByRole('radio', { name: 'Large' }).click();
   await page.getByRole('radio', { name: 'Left' }).click();
   await page.getByLabel('Quick phrases for notes').fill('begging, hid at first');
-  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByText('The settings are saved.')).toBeVisible();
   await page.goto(`${demo.url}/round`);
   // What stands above the servings may come after them, and moves them down.

@@ -1,4 +1,14 @@
+import type { Page } from '@playwright/test';
 import { expect, goTo, pick, test } from './product';
+
+/** A setting is saved as it is chosen. */
+async function chooseSetting(page: Page, name: string): Promise<void> {
+  const saved = page.waitForResponse(
+    (answer) => /\/api\/household$/.test(answer.url()) && answer.request().method() === 'PUT',
+  );
+  await page.getByRole('radio', { name }).click();
+  await saved;
+}
 
 test('from an empty household to a week of records, kept across a crash', async ({
   page,
@@ -123,9 +133,8 @@ test('units are the keeper’s: the same tank in inches, gallons and Fahrenheit'
   empty,
 }) => {
   await page.goto(`${empty.url}/settings`);
-  await page.getByRole('radio', { name: 'in, gal, oz' }).click();
-  await page.getByRole('radio', { name: '°F' }).click();
-  await page.getByRole('button', { name: 'Save' }).click();
+  await chooseSetting(page, 'in, gal, oz');
+  await chooseSetting(page, '°F');
   await expect(page.getByText('The settings are saved.')).toBeVisible();
   await page.goto(`${empty.url}/tanks/new`);
   await page.getByLabel('Name').fill('Twenty');
@@ -155,9 +164,8 @@ test('units are the keeper’s: the same tank in inches, gallons and Fahrenheit'
   const before = await (await page.request.get(`${empty.url}/api/tanks`)).json();
   expect(before.items[1]).toMatchObject({ lengthCm: 60, widthCm: 29.845, heightCm: 30.48 });
   await page.goto(`${empty.url}/settings`);
-  await page.getByRole('radio', { name: 'cm, L, g' }).click();
-  await page.getByRole('radio', { name: '°C' }).click();
-  await page.getByRole('button', { name: 'Save' }).click();
+  await chooseSetting(page, 'cm, L, g');
+  await chooseSetting(page, '°C');
   await expect(page.getByText('The settings are saved.')).toBeVisible();
   await goTo(page, 'Tanks');
   await expect(page.getByText(/24.5 °C/).first()).toBeVisible();

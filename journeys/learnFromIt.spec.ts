@@ -33,6 +33,7 @@ test('a food that is refused is trained: mixed in, logged, and in the end in the
   await demo.letItBe(page, '2026-03-11T18:20:00Z');
   await page.goto(`${demo.url}/round`);
   await atRest(page);
+  await page.getByRole('button', { name: /^(\d+ proposals|A proposal)/ }).click();
   await page
     .getByRole('button', { name: 'Train Glass catfish onto frozen brine shrimp', exact: true })
     .click();

@@ -10,7 +10,7 @@ export function DeviceChoices() {
   return (
     <>
       <Choice
-        label="Light of the screen, on this device"
+        label="Light of the screen"
         value={lamp}
         onChange={(chosen) =>
           dispatch(chosen === 'lights' ? displayChosen({ lampBy: 'lights' }) : themeChosen(chosen))
@@ -23,7 +23,7 @@ export function DeviceChoices() {
         hint="With the tanks’ lights it is dim and amber while most of them are dark."
       />
       <Choice
-        label="Words, on this device"
+        label="Words"
         value={display.large ? 'large' : 'usual'}
         onChange={(size) => dispatch(displayChosen({ large: size === 'large' }))}
         options={[
@@ -32,7 +32,7 @@ export function DeviceChoices() {
         ]}
       />
       <Choice
-        label="Thumb that taps, on this device"
+        label="Thumb that taps"
         value={display.thumb}
         onChange={(thumb) => dispatch(displayChosen({ thumb }))}
         options={[

@@ -1,6 +1,7 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { householdEdit, type HouseholdSettings } from '@open-larder/contract';
-import { Controller, useForm } from 'react-hook-form';
+import { useCallback, useEffect, useRef } from 'react';
+import { Controller, useForm, type UseFormReturn } from 'react-hook-form';
 import { Linking, View } from 'react-native';
 import type { z } from 'zod';
 import { api } from '../store';
@@ -14,6 +15,7 @@ export function SettingsScreen() {
   const { data, error, refetch } = api.useHouseholdQuery();
   return (
     <Screen title="Settings" back="/round" aside={<Moments />}>
+      <Text variant="subtitle">This device</Text>
       <DeviceChoices />
       {data ? (
         <HouseholdForm household={data} />
@@ -35,8 +37,10 @@ function NarrowMoments() {
 
 type Values = z.infer<typeof householdEdit>;
 
+/** What is typed: it is saved once it rests. */
+const TYPED = new Set<string>(['name', 'timeZone', 'phrases', 'currency', 'deliveryDays']);
+
 const UNITS_AND_CLOCK: FormField<Values>[] = [
-  { name: 'name', label: 'Name of the house', as: 'text' },
   {
     name: 'units',
     label: 'Lengths, volumes and masses',
@@ -84,7 +88,8 @@ const UNITS_AND_CLOCK: FormField<Values>[] = [
     ],
   },
 ];
-const REST: FormField<Values>[] = [
+const HOUSE: FormField<Values>[] = [
+  { name: 'name', label: 'Name of the house', as: 'text' },
   {
     name: 'deliveryDays',
     label: 'Days until a parcel comes',
@@ -107,6 +112,9 @@ const REST: FormField<Values>[] = [
   },
 ];
 
+/** So long after the last letter that was typed it is saved, ms. */
+const TYPED_MS = 800;
+
 function HouseholdForm({ household }: { household: HouseholdSettings }) {
   const toast = useToast();
   const [edit] = api.useEditHouseholdMutation();
@@ -119,9 +127,31 @@ function HouseholdForm({ household }: { household: HouseholdSettings }) {
   const { save, stale } = useSave(form);
   const { control, formState, handleSubmit } = form;
   const { errors } = formState;
-  const submit = handleSubmit(async (body) => {
-    if (await save(() => edit({ body }) as never)) toast('The settings are saved.');
-  });
+  /** What the server holds: what an undo goes back to. */
+  const kept = useRef<Values>(values);
+  const take = (theirs: Values) => {
+    kept.current = theirs;
+    form.reset(theirs, { keepDirtyValues: false });
+  };
+  const write = async (body: Values) => {
+    const before = kept.current;
+    const saved = await save(() => edit({ body }) as never);
+    if (!saved) return;
+    const { id: __, ...after } = saved as HouseholdSettings;
+    kept.current = after;
+    // What is changed before the lists are read again is no stale edit.
+    form.setValue('version', after.version);
+    toast('The settings are saved.', {
+      undo: async () => {
+        const back = await save(
+          () => edit({ body: { ...before, version: kept.current.version } }) as never,
+        );
+        if (back) take({ ...before, version: (back as HouseholdSettings).version });
+      },
+    });
+  };
+  const put = () => handleSubmit(write)();
+  const submit = useSaveAsChanged(form, put);
   return (
     <View style={{ gap: 16 }}>
       <StaleNotice
@@ -135,12 +165,11 @@ function HouseholdForm({ household }: { household: HouseholdSettings }) {
           clock: 'Clock',
           phrases: 'Quick phrases',
         }}
-        onKeepMine={() => void submit()}
+        onKeepMine={submit}
         // Over what was typed too: keeping it is what the other button is for.
-        onTakeTheirs={({ id: __, ...theirs }: HouseholdSettings) =>
-          form.reset(theirs, { keepDirtyValues: false })
-        }
+        onTakeTheirs={({ id: __, ...theirs }: HouseholdSettings) => take(theirs)}
       />
+      <Text variant="subtitle">Units and clock</Text>
       <FormFields control={control} fields={UNITS_AND_CLOCK} />
       <Controller
         control={control}
@@ -155,8 +184,40 @@ function HouseholdForm({ household }: { household: HouseholdSettings }) {
           />
         )}
       />
-      <FormFields control={control} fields={REST} />
-      <Button variant="primary" label="Save" onPress={() => submit()} />
+      <Text variant="subtitle">The house</Text>
+      <FormFields control={control} fields={HOUSE} />
     </View>
   );
+}
+
+/**
+ * Save a form as it is changed, one change after the other; a choice at once, words once they rest.
+ * @param put sends the form as it is then
+ * @returns sends it now
+ */
+function useSaveAsChanged(form: UseFormReturn<Values>, put: () => Promise<void>): () => void {
+  const latest = useRef(put);
+  const inTurn = useRef(Promise.resolve());
+  const waiting = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
+  useEffect(() => {
+    latest.current = put;
+  });
+  const send = useCallback(() => {
+    clearTimeout(waiting.current);
+    waiting.current = undefined;
+    inTurn.current = inTurn.current.then(() => latest.current());
+  }, []);
+  useEffect(() => {
+    const { unsubscribe } = form.watch((_values, { type, name }) => {
+      if (type !== 'change') return;
+      clearTimeout(waiting.current);
+      waiting.current = setTimeout(send, name && TYPED.has(name) ? TYPED_MS : 0);
+    });
+    return () => {
+      unsubscribe();
+      // Who leaves in the middle of a word meant it.
+      if (waiting.current !== undefined) send();
+    };
+  }, [form, send]);
+  return send;
 }

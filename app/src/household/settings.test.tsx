@@ -8,13 +8,15 @@ import { SettingsScreen } from './SettingsScreen';
 jest.mock('expo-router', () => jest.requireActual('../testing/router'));
 
 describe('the settings', () => {
-  it('let each unit be chosen by itself, and deliveries take their days', async () => {
+  it('are saved as they are changed, each unit by itself, and go back by a tap', async () => {
+    let now = household;
     const asked = standIn({
       ...answers(),
-      'PUT /api/household': ({ body }: { body: unknown }) => ({
-        status: 200,
-        body: { ...household, ...(body as object), version: 2 },
-      }),
+      'GET /api/household': () => ({ status: 200, body: now }),
+      'PUT /api/household': ({ body }: { body: unknown }) => {
+        now = { ...household, ...(body as object), version: now.version + 1 };
+        return { status: 200, body: now };
+      },
     });
     show(
       <>
@@ -23,17 +25,33 @@ describe('the settings', () => {
       </>,
     );
     fireEvent.press(await screen.findByLabelText('°F'));
+    await waitFor(() => expect(sent(asked, 'PUT')).toHaveLength(1));
     fireEvent.press(screen.getByLabelText('ppm'));
+    await waitFor(() => expect(sent(asked, 'PUT')).toHaveLength(2));
     fireEvent.press(screen.getByLabelText('More: Days until a parcel comes'));
-    fireEvent.press(screen.getByLabelText('Save'));
-    expect(await screen.findByText('The settings are saved.')).toBeTruthy();
-    expect(sent(asked, 'PUT')[0]).toMatchObject({
-      units: 'metric',
-      temperature: 'F',
-      hardness: 'ppm',
-      deliveryDays: 5,
-      version: 1,
+    await waitFor(() => expect(sent(asked, 'PUT')).toHaveLength(3));
+    expect(sent(asked, 'PUT')).toMatchObject([
+      { units: 'metric', temperature: 'F', version: 1 },
+      { temperature: 'F', hardness: 'ppm', deliveryDays: 4, version: 2 },
+      { temperature: 'F', hardness: 'ppm', deliveryDays: 5, version: 3 },
+    ]);
+    fireEvent.press(await screen.findByText('Undo'));
+    await waitFor(() => expect(sent(asked, 'PUT')).toHaveLength(4));
+    expect(sent(asked, 'PUT')[3]).toMatchObject({ deliveryDays: 4, hardness: 'ppm', version: 4 });
+  });
+
+  it('are kept where the screen is left in the middle of a word', async () => {
+    const asked = standIn({
+      ...answers(),
+      'PUT /api/household': ({ body }: { body: unknown }) => ({
+        status: 200,
+        body: { ...household, ...(body as object), version: 2 },
+      }),
     });
+    show(<SettingsScreen />);
+    fireEvent.changeText(await screen.findByLabelText('Name of the house'), 'The cellar');
+    screen.unmount();
+    await waitFor(() => expect(sent(asked, 'PUT')).toMatchObject([{ name: 'The cellar' }]));
   });
 
   it('keep what was chosen where someone saved in between', async () => {
@@ -53,7 +71,6 @@ describe('the settings', () => {
     });
     show(<SettingsScreen />);
     fireEvent.press(await screen.findByLabelText('°F'));
-    fireEvent.press(screen.getByLabelText('Save'));
     expect(await screen.findByText('Temperature: yours F, theirs C')).toBeTruthy();
     expect(screen.getByText('Hardness: yours dGH, theirs ppm')).toBeTruthy();
     fireEvent.press(screen.getByLabelText('Take theirs'));

@@ -1,25 +1,11 @@
 import { USUAL_RHYTHM } from '@open-larder/core/water/rhythm';
-import { usualOf } from '@open-larder/contract/week';
 import { WEEK } from '@open-larder/core/round';
-import {
-  choicesOf,
-  relaid,
-  FEEDING_STYLE_KEYS,
-  FEEDING_STYLES,
-  type FeedingStyle,
-  type FeedingStyleKey,
-} from '@open-larder/core/week';
-import { useMemo, useState } from 'react';
-import { View } from 'react-native';
+import { relaid } from '@open-larder/core/week';
 import { useNow } from '../store';
-import { Button, Card, Choice, NumberField, Sheet, Stepper, Text } from '../ui';
-import { startWeek, type WeekWorker } from '../workers/week';
-import { useWork } from '../workers/useWork';
+import { NumberField, Sheet, Stepper, Text } from '../ui';
+import { StyleWays } from './StyleWays';
 import type { Board } from './useBoard';
 import type { Names } from './useNames';
-import { BECAUSE_WORDS, FEEDING_STYLE_LABELS } from './labels';
-
-type Conversion = Awaited<ReturnType<WeekWorker['convert']>>;
 
 /** How a tank is fed on principle; the length of its cycle; how its water is changed. */
 export function ChoicesSheet({
@@ -32,71 +18,14 @@ export function ChoicesSheet({
   onClose: () => void;
 }) {
   const now = useNow();
-  const usual = useMemo(() => usualOf(board.rows), [board.rows]);
-  const [wanted, setWanted] = useState<FeedingStyle>(board.task.feedingStyle);
-  const converting = useWork<Conversion, WeekWorker>(board.task, startWeek);
-  const differs = FEEDING_STYLE_KEYS.some((key) => wanted[key] !== board.task.feedingStyle[key]);
-  const take = ({ diets }: Conversion) => {
-    board.edit((draft) => ({
-      ...draft,
-      feedingStyle: wanted,
-      diets: draft.diets.map((diet) => {
-        const after = diets.get(diet.groupId);
-        return after
-          ? {
-              ...diet,
-              servings: after.servings as typeof diet.servings,
-              fastWeekdays: after.fastWeekdays,
-            }
-          : diet;
-      }),
-    }));
-    onClose();
-  };
   const { draft } = board;
   const water = draft.water ?? USUAL_RHYTHM;
   return (
     <Sheet title="How this tank is fed" open onClose={onClose}>
       <Text tone="quiet">
-        Good keepers differ here. What suits your fish is marked; another choice converts the plan.
+        Good keepers differ here. Another way is adopted by a tap, and the plan with it.
       </Text>
-      {FEEDING_STYLE_KEYS.map((key) => (
-        <Way
-          key={key}
-          of={key}
-          value={wanted[key]}
-          usual={usual[key]}
-          onChange={(way) => setWanted({ ...wanted, [key]: way } as FeedingStyle)}
-        />
-      ))}
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-        <Button label="What suits the fish" onPress={() => setWanted(choicesOf(usual))} />
-        <Button
-          variant="primary"
-          label="See what changes"
-          disabled={!differs}
-          busy={converting.running !== null}
-          onPress={() => converting.run((worker) => worker.convert(board.task, wanted))}
-        />
-      </View>
-      {converting.fault ? <Text>{converting.fault}</Text> : null}
-      {converting.result ? (
-        <Card>
-          <View style={{ padding: 12, gap: 8 }}>
-            <Text variant="subtitle">What changes in the plan</Text>
-            {saidOf(converting.result, names).map((line) => (
-              <Text key={line}>{line}</Text>
-            ))}
-            <View style={{ alignItems: 'flex-start' }}>
-              <Button
-                variant="primary"
-                label="Convert the plan"
-                onPress={() => take(converting.result as Conversion)}
-              />
-            </View>
-          </View>
-        </Card>
-      ) : null}
+      <StyleWays board={board} names={names} />
       <Text variant="subtitle">Its cycle</Text>
       <Stepper
         label="Days until the plan repeats"
@@ -157,53 +86,4 @@ export function ChoicesSheet({
       />
     </Sheet>
   );
-}
-
-function Way<K extends FeedingStyleKey>({
-  of,
-  value,
-  usual,
-  onChange,
-}: {
-  of: K;
-  value: FeedingStyle[K];
-  usual: { choice: FeedingStyle[K]; because: keyof typeof BECAUSE_WORDS };
-  onChange: (way: FeedingStyle[K]) => void;
-}) {
-  const words = FEEDING_STYLE_LABELS[of];
-  const ways = words.ways as Record<string, { label: string; means: string }>;
-  return (
-    <Choice
-      label={words.label}
-      value={value as string}
-      options={(FEEDING_STYLES[of] as readonly string[]).map((way) => ({
-        value: way,
-        label: `${ways[way]?.label ?? way}${way === usual.choice ? ' · suits' : ''}`,
-        spoken: `${ways[way]?.label ?? way}${way === usual.choice ? ', suits the fish' : ''}`,
-      }))}
-      onChange={(way) => onChange(way as FeedingStyle[K])}
-      hint={`${ways[value as string]?.means ?? ''} ${
-        value === usual.choice
-          ? usual.because === 'usual'
-            ? ''
-            : `It suits them: ${BECAUSE_WORDS[usual.because]}.`
-          : `«${ways[usual.choice as string]?.label ?? ''}» would suit them: ${BECAUSE_WORDS[usual.because]}.`
-      }`}
-    />
-  );
-}
-
-/** What a conversion does, group by group; what only changes how the plan is carried out too. */
-function saidOf({ said }: Conversion, names: Names): string[] {
-  const lines = said
-    .filter((one) => one.servings > 0)
-    .map(
-      ({ key, groupId, servings }) =>
-        `${names.group(groupId)}: ${FEEDING_STYLE_LABELS[key].label.toLowerCase()} changes ${servings} ${
-          servings === 1 ? 'line' : 'lines'
-        }.`,
-    );
-  const lifts = said.some((one) => one.key === 'lift');
-  if (lifts) lines.push('Leftovers: what is lifted when changes; the plan stays as it is.');
-  return lines.length > 0 ? lines : ['Nothing has to change: the plan fits already.'];
 }

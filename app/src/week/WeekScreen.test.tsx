@@ -249,17 +249,14 @@ describe('fasts, choices and what they take', () => {
     expect(screen.queryByLabelText('Zebrafish, every week')).toBeNull();
   });
 
-  it('another feeding style converts the plan after showing what changes', async () => {
+  it('another feeding style is adopted by a tap, and the plan with it', async () => {
     open();
     await screen.findByText('What reaches each group');
     fireEvent.press(screen.getByText('More'));
     fireEvent.press(screen.getByText('How it is fed'));
-    fireEvent.press(screen.getByLabelText(/^never/));
     fireEvent.press(screen.getByLabelText(/^two meals/));
-    fireEvent.press(screen.getByText('See what changes'));
-    expect(await screen.findByText('What changes in the plan')).toBeTruthy();
-    fireEvent.press(screen.getByText('Convert the plan'));
-    expect(screen.getByText('Save the plan')).toBeTruthy();
+    expect(await screen.findByText('Save the plan')).toBeTruthy();
+    expect(screen.getByLabelText(/^two meals/).props.accessibilityState?.checked).toBe(true);
   });
 
   it('a cycle of another length lays the plan out anew', async () => {
