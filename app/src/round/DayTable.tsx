@@ -72,7 +72,7 @@ export function DayTable({ data, round, momentId, tankId, water, onChoose }: Pro
         </View>
         {moments.map((moment) => (
           <View key={moment.momentId} role="columnheader" style={styles.head}>
-            <Text variant="strong" numberOfLines={1}>
+            <Text variant="small" numberOfLines={2}>
               {moment.name}
             </Text>
             <Text variant="small" tone="quiet">

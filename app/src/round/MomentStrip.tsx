@@ -37,7 +37,7 @@ export function MomentStrip({
         onPress={() => onChoose(moment.momentId)}
         style={[styles.tab, scrolls ? styles.own : styles.shared, on && styles.on]}
       >
-        <Text variant={on ? 'strong' : 'small'} align="center" numberOfLines={1}>
+        <Text variant="small" tone={on ? 'ink' : 'quiet'} align="center" numberOfLines={2}>
           {moment.name}
         </Text>
         <Text variant="small" align="center" tone={left === 0 ? 'done' : 'due'} numberOfLines={1}>
@@ -74,7 +74,7 @@ const useStyles = themed((c) => ({
   tab: {
     minHeight: SIZES.touch,
     paddingHorizontal: 2,
-    justifyContent: 'center',
+    justifyContent: 'flex-end',
     borderBottomWidth: 3,
     borderColor: 'transparent',
   },

@@ -21,6 +21,7 @@ import {
 interface Band {
   title: string;
   says: string;
+  also?: string;
   bar: { from: number; to: number; low: number; high: number; best?: number };
   fields: SpeciesField[];
 }
@@ -35,7 +36,8 @@ export function SpeciesTable({ species }: { species: Species }) {
   const bands: Band[] = [
     {
       title: 'Temperature',
-      says: `${formatRange(format, 'temperature', species.tempMinC, species.tempMaxC)}, best at ${format.quantity('temperature', species.tempOptC)}`,
+      says: formatRange(format, 'temperature', species.tempMinC, species.tempMaxC),
+      also: `best at ${format.quantity('temperature', species.tempOptC)}`,
       bar: {
         from: 0,
         to: 40,
@@ -79,12 +81,12 @@ export function SpeciesTable({ species }: { species: Species }) {
   return (
     <View style={{ gap: 16 }}>
       <Card label="Water and diet">
-        {bands.map(({ title, says, bar, fields }, index) => (
+        {bands.map(({ title, says, also, bar, fields }, index) => (
           <View key={title}>
             <ListRow
               first={index === 0}
               title={title}
-              detail={defaultOf(species, fields)}
+              detail={[also, defaultOf(species, fields)].filter(Boolean).join('; ')}
               trail={figure(says, ...fields)}
             />
             <View style={{ paddingHorizontal: 12, paddingBottom: 8 }}>

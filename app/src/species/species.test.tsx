@@ -32,7 +32,7 @@ describe('a species page', () => {
     expect(await screen.findByText('Zebrafish')).toBeTruthy();
     for (const text of [
       'Danio rerio · zebra danio',
-      '18 to 30 °C, best at 26 °C',
+      '18 to 30 °C',
       '10 to 35 %',
       'default: usual band of the guild',
       'Jumps: keep it covered',

@@ -1,7 +1,9 @@
 import List from 'lucide-react-native/icons/list';
 import { useState, type RefObject } from 'react';
 import { Pressable, View, type ScrollView } from 'react-native';
+import { useAppSelector } from '../store';
 import { SIZES, themed, useColours } from '../theme';
+import { IconButton } from './IconButton';
 import { Sheet } from './Sheet';
 import { Text } from './Text';
 
@@ -15,18 +17,13 @@ export const TALL = 2500;
 export function Contents({ pane }: { pane: RefObject<ScrollView | null> }) {
   const styles = useStyles();
   const colours = useColours();
+  const thumb = useAppSelector((state) => state.display.thumb);
   const [parts, setParts] = useState<HTMLElement[] | null>(null);
   return (
-    <View style={styles.place} pointerEvents="box-none">
-      <Pressable
-        role="button"
-        aria-haspopup="dialog"
-        onPress={() => setParts(partsIn(pane.current))}
-        style={styles.button}
-      >
-        <List size={20} color={colours.ink} />
-        <Text variant="small">On this page</Text>
-      </Pressable>
+    <View style={[styles.place, thumb === 'left' && styles.left]} pointerEvents="box-none">
+      <IconButton label="On this page" onPress={() => setParts(partsIn(pane.current))}>
+        <List size={22} color={colours.ink} />
+      </IconButton>
       <Sheet title="On this page" open={parts !== null} onClose={() => setParts(null)}>
         {parts?.map((part, at) => (
           <Pressable
@@ -53,17 +50,15 @@ function partsIn(pane: ScrollView | null): HTMLElement[] {
 }
 
 const useStyles = themed((c) => ({
-  place: { position: 'absolute', left: 0, right: 0, bottom: 10, alignItems: 'center' },
-  button: {
-    flexDirection: 'row',
-    alignItems: 'center',
-    gap: 8,
-    minHeight: SIZES.touch,
-    paddingHorizontal: 18,
+  place: {
+    position: 'absolute',
+    right: 12,
+    bottom: 12,
     borderRadius: SIZES.touch / 2,
     borderWidth: 1,
     borderColor: c.ink,
     backgroundColor: c.paper,
   },
+  left: { right: undefined, left: 12 },
   part: { minHeight: SIZES.touch, justifyContent: 'center' },
 }));
