@@ -1,7 +1,7 @@
 import { growthBySize, ownPair } from '@open-larder/catalogue';
 import { chanceOf } from '../chance';
 import type { GrowthTask, Weighed } from '../growth/status';
-import { usualLength } from '../growth/status';
+import { usualLength } from '../growth/usual';
 import { addDays } from '../round';
 import { computeTrialStatus, type TrialSide, type TrialTask } from '.';
 
