@@ -100,6 +100,7 @@ test('what was decided stands with what it led to, and a summary fits on a page'
 }) => {
   await page.goto(`${demo.url}/round`);
   await atRest(page);
+  await page.getByRole('button', { name: /^(\d+ proposals|A proposal)/ }).click();
   await page
     .getByRole('button', { name: 'Ask about the portions of Pearl gouramis in a week' })
     .click();

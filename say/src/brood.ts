@@ -1,8 +1,14 @@
-import type { BroodReason } from '@open-larder/core/brood';
+import {
+  RICH_PROTEIN,
+  SKIN_DRY_CM,
+  type BroodReason,
+  type NeverFood,
+  type StandingFood,
+} from '@open-larder/core/brood';
 import type { UnitChoice } from '@open-larder/core/units';
 import { formatUnits } from './amounts';
 import { formatAnimals } from './animals';
-import { formatNumber, formatQuantity } from './figures';
+import { formatNumber, formatPercent, formatQuantity } from './figures';
 import { ahead, formatDay, latest, someDays, times } from './time';
 
 /** What is to be done, and why. */
@@ -19,6 +25,40 @@ const STAGE_DUE = {
   swim: 'Look whether they swim free: they eat from that hour',
   born: 'Look for young',
 } as const;
+
+/** What stands in the water for the young, in a word or two. */
+export const STANDING_WORDS: Record<StandingFood, string> = {
+  skin: 'the parents’ skin',
+  film: 'film and leaves',
+  vegetables: 'soft vegetables',
+};
+
+const STANDING_WORK: Record<StandingFood, WorkLabels> = {
+  skin: of(
+    'They eat from the parents’ skin: leave them together',
+    'Feed the parents small and rich, where the fry do not lose them.',
+  ),
+  film: of(
+    'Film is there all day: a green stone or a soft leaf from a mature tank',
+    'Swap it when it is grazed bare. Leaves that go to slime come out.',
+  ),
+  vegetables: of(
+    'A thin slice of soft vegetable, weighed down',
+    'Take it out after a day and put a fresh one in: they graze at night, too.',
+  ),
+};
+
+/** What must not be given at a stage, and why. */
+export function formatNeverFood(never: NeverFood, units: UnitChoice): string {
+  switch (never) {
+    case 'dryToSkinFeeders':
+      return `No dry food before they are ${formatQuantity(units, 'length', SKIN_DRY_CM)}: they starve beside it, and it fouls.`;
+    case 'animalsToGrazers':
+      return 'No brine shrimp and no other live food: a gut made for plants bloats.';
+    case 'richToGrazers':
+      return `Powder of plants alone, with no more than ${formatPercent(RICH_PROTEIN)} protein in its dry matter.`;
+  }
+}
 
 /** Something to do for a brood, as a keeper would say it. */
 export function formatBroodWork(because: BroodReason, units: UnitChoice): WorkLabels {
@@ -66,11 +106,11 @@ export function formatBroodWork(because: BroodReason, units: UnitChoice): WorkLa
       );
     case 'nothingFits':
       return of(
-        because.film
-          ? 'They graze the film of a grown tank'
-          : 'Nothing on the shelf fits their mouth',
+        'Nothing on the shelf fits their mouth',
         `${someDays(because.days)} from swimming free until something does: infusoria, or powder under 100 µm.`,
       );
+    case 'standing':
+      return STANDING_WORK[because.what];
     case 'foodMissing':
       return of(
         `${because.name} is not there, and nothing else that fits their mouth`,

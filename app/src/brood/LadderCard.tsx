@@ -4,7 +4,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { Ladder, ladderHeight, type LadderRung } from '../draw/Ladder';
 import { useNow, useFormat } from '../store';
-import { Button, Card, ListRow, Text } from '../ui';
+import { formatNeverFood, STANDING_WORDS } from '@open-larder/say/brood';
+import { Button, Card, ListRow, Text, upperFirst } from '../ui';
 import { useBroodEvent } from './useBroodEvent';
 import type { Brood } from './useBroods';
 
@@ -46,6 +47,24 @@ export function LadderCard({ brood }: { brood: Brood }) {
         The rising line is the widest prey they can take. Each bar is a food on its days; the bar
         beneath it is the culture that has to be ready.
       </Text>
+      {status.standing.length > 0 ? (
+        <Card label="In the water all day">
+          {status.standing.map(({ what, from, to }, index) => (
+            <ListRow
+              key={what}
+              first={index === 0}
+              title={upperFirst(STANDING_WORDS[what])}
+              detail={`in the water all day, from ${format.day(from)}${to === null ? ' on' : ` until about ${format.day(to)}`}`}
+              trail={<View />}
+            />
+          ))}
+        </Card>
+      ) : null}
+      {status.never.map((never) => (
+        <Text key={never} variant="small">
+          {formatNeverFood(never, format.units)}
+        </Text>
+      ))}
       {status.rungs.length > 0 ? (
         <Card label="Rungs">
           {status.rungs.map((rung, index) => (
@@ -77,7 +96,7 @@ export function LadderCard({ brood }: { brood: Brood }) {
             />
           ))}
         </Card>
-      ) : (
+      ) : status.standing.length > 0 ? null : (
         <Text tone="due">
           Nothing in the house fits their mouth in this time. Put a first food on the shelf, or
           start infusoria.

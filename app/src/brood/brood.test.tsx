@@ -55,6 +55,7 @@ const live = (key: string, over: Partial<BroodFood> = {}): BroodFood => {
     maxUm: kind.sizeMaxUm,
     live: true,
     composition: food,
+    plantShare: food.plantShare,
     animalUg: kind.animalUg,
     unit: { name: 'drop', plural: 'drops', massG: 0.05, step: 1 },
     kindKey: key,

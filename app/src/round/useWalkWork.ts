@@ -34,6 +34,7 @@ const BROOD_WORDS: Record<BroodWorkKind, string> = {
   yolk: 'no food: yolk',
   firstFood: 'first food',
   feed: 'feed',
+  standing: 'food that stands in the water',
   change: 'change water',
   start: 'start a culture',
   count: 'count',

@@ -46,6 +46,7 @@ export function liveFood(key: string, over: Partial<BroodFood> = {}): BroodFood 
     maxUm: kind.sizeMaxUm,
     live: true,
     composition: food,
+    plantShare: food.plantShare,
     animalUg: kind.animalUg,
     unit: { name: unitName, plural: unitPlural, massG: unitMassG, step: unitStep },
     kindKey: key,

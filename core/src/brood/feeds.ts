@@ -25,7 +25,7 @@ export interface Feed {
   missing: boolean;
 }
 
-/** What is given on a day of age: rungs that overlap share it. */
+/** What is given on a day of age: rungs that overlap share what does not stand in the water already. */
 export function feedsOf(
   task: BroodTask,
   rungs: readonly Rung<BroodFood>[],
@@ -33,9 +33,12 @@ export function feedsOf(
   count: number,
   age: number,
   { tempC }: BroodTub,
+  carried: number,
 ): Feed[] {
   const on = rungs.filter(({ from, to }) => from <= age && age < to);
-  return on.map(({ prey }) => feedOf(task, prey, { lengthCm, count, tempC, share: 1 / on.length }));
+  return on.map(({ prey }) =>
+    feedOf(task, prey, { lengthCm, count, tempC, share: (1 - carried) / on.length }),
+  );
 }
 
 function feedOf(
@@ -67,17 +70,19 @@ function feedOf(
  * What is fed today of what is meant: what is not there yet is stood in for by the largest that is there
  * and fits, powder too.
  * @param lengthCm of the young, today
+ * @param allows   what may be given to them today
  */
 export function atHand(
   meant: readonly Feed[],
   task: BroodTask,
   lengthCm: number,
   count: number,
+  allows: (food: BroodFood) => boolean,
 ): Feed[] {
   const tempC = task.tubs[0]?.tempC ?? task.species.tempOptC;
   const byKey = new Map(task.foods.map((food) => [food.key, food]));
   const other = largestThatFits(
-    task.foods.filter((food) => food.there),
+    task.foods.filter((food) => food.there && allows(food)),
     widestPreyUm(lengthCm, task.species.gapeShare),
   );
   const given = new Map<string, { share: number; instead: string | null; missing: boolean }>();

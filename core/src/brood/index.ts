@@ -12,6 +12,17 @@ export { daysToLength, slowAndFast, youngLengthCm, type YoungTraits } from './le
 export { LARVAL_GAPE, WIDEST_OF_GAPE, widestPreyUm } from './mouth';
 export { broodOn, warmthOn, type BroodEvent, type BroodState, type TubState } from './line';
 export { defaultFirstFood, menuOf, type BroodFood } from './menu';
+export {
+  programmeOf,
+  RICH_PROTEIN,
+  SKIN_DRY_CM,
+  STANDING_FOODS,
+  youngDietOf,
+  type NeverFood,
+  type Programme,
+  type StandingFood,
+  type YoungDiet,
+} from './programme';
 export { fryPortion, type FryDay, type FryFood, type FryPortion } from './portion';
 export { broodTraits, type BroodTraits } from './traits';
 export { raisable, safeBesideCm, type FeedingModel as RaisingHouse, type Raisable } from './raise';

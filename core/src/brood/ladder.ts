@@ -47,6 +47,7 @@ const UM3_IN_UG = 1e6;
  * @param preys     what there is, in any order
  * @param days      so many days are looked at
  * @param took     by its key, the day on which a food was seen taken: not before, and from then on
+ * @param allows whether a food may be given on a day at all
  * @returns in order; none where nothing fits in all that time
  */
 export function ladderOf<P extends Prey>(
@@ -55,6 +56,7 @@ export function ladderOf<P extends Prey>(
   preys: readonly P[],
   days: number,
   took: ReadonlyMap<string, number> = new Map(),
+  allows: (prey: P, day: number) => boolean = () => true,
 ): Rung<P>[] {
   const rungs: Rung<P>[] = [];
   for (let day = 0; day < days; day += 1) {
@@ -64,7 +66,7 @@ export function ladderOf<P extends Prey>(
     const largest =
       seen ??
       largestThatFits(
-        preys.filter(({ key }) => (took.get(key) ?? 0) <= day),
+        preys.filter((prey) => (took.get(prey.key) ?? 0) <= day && allows(prey, day)),
         mouthUm,
       );
     if (!largest) continue;

@@ -1,14 +1,15 @@
-import type { Breeding } from '@open-larder/catalogue';
 import type { Composition } from '../food';
 import type { Prey } from './ladder';
 import { usualUm } from './ladder';
-import { STRATEGIES } from './strategies';
+import type { YoungDiet } from './programme';
 import type { FirstFood } from './vocabulary';
 
 /** A food that a brood may be given, on the shelf, from a culture, or from one that could be started. */
 export interface BroodFood extends Prey {
   live: boolean;
   composition: Composition;
+  /** Share of plants in its dry matter. */
+  plantShare: number;
   /** Wet mass of one, µg; null for what is not counted. */
   animalUg: number | null;
   unit: { name: string; plural: string; massG: number; step: number };
@@ -29,11 +30,13 @@ export const menuOf = (foods: readonly BroodFood[], first: FirstFood): BroodFood
   foods.filter((food) => {
     const small = usualUm(food) < SHRIMP_UM;
     if (first === 'powder') return !food.live;
+    // Film carries them until brine shrimp fits: nothing smaller is grown for them.
+    if (first === 'film') return !food.live || !small;
     return !(small && (!food.live || first === 'shrimp'));
   });
 
-/** What is given to the smallest first where brine shrimp does not fit, and brine shrimp where it does. */
-export const defaultFirstFood = (breeding: Breeding, mouthUm: number): FirstFood => {
-  if (STRATEGIES[breeding].youngGraze) return 'film';
+/** What is given first: what stands in the water, else brine shrimp where it fits, else the smallest. */
+export const defaultFirstFood = (diet: YoungDiet, mouthUm: number): FirstFood => {
+  if (diet === 'grazers') return 'film';
   return mouthUm >= SHRIMP_UM ? 'shrimp' : 'smallest';
 };

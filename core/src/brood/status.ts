@@ -11,6 +11,13 @@ import { daysToLength } from './length';
 import { broodOn, inOrder, type BroodEvent, type BroodState } from './line';
 import { defaultFirstFood, menuOf, type BroodFood } from './menu';
 import { widestPreyUm } from './mouth';
+import {
+  programmeOf,
+  type NeverFood,
+  type StandingFood,
+  type StandingSpan,
+  type YoungDiet,
+} from './programme';
 import { broodTraits, type BroodTraits } from './traits';
 import { tubsOf, type TubStatus } from './tubs';
 import type { EggCare, FirstFood, Raising } from './vocabulary';
@@ -72,6 +79,13 @@ export interface RungDay {
   taken: boolean;
 }
 
+/** A food that stands in the water, on its days; null for one that stays. */
+export interface StandingDay {
+  what: StandingFood;
+  from: string;
+  to: string | null;
+}
+
 /** Everything that is reported of a brood on a day. */
 export interface BroodStatus {
   state: BroodState;
@@ -95,6 +109,10 @@ export interface BroodStatus {
   rungs: RungDay[];
   /** Days from swimming free on which nothing of the chosen practice fits. */
   gapDays: number;
+  /** How they are fed on principle, what stands in the water for them, and what must not be given. */
+  diet: YoungDiet;
+  standing: StandingDay[];
+  never: NeverFood[];
   feeds: Feed[];
   tubs: TubStatus[];
   /** Hours that they tolerate without food, today. */
@@ -141,8 +159,9 @@ export function computeBroodStatus(task: BroodTask): BroodStatus {
   const growth = growingFrom(traits, first.tempC, swim, state.tubs);
   const mouthOf = (cm: number) => widestPreyUm(cm, species.gapeShare);
   const lengthsCm = swim === null ? [] : days(LADDER_DAYS).map((day) => growth.lengthCm(day));
+  const programme = programmeOf(species, task.firstFood, growth.lengthCm, LADDER_DAYS);
   const firstFood =
-    task.firstFood ?? defaultFirstFood(strategy.breeding, mouthOf(traits.larvalLengthMm / 10));
+    task.firstFood ?? defaultFirstFood(programme.diet, mouthOf(traits.larvalLengthMm / 10));
   const took = swim === null ? new Map<string, number>() : tookOf(events, swim.day, today);
   const climbed =
     swim === null
@@ -153,14 +172,20 @@ export function computeBroodStatus(task: BroodTask): BroodStatus {
           menuOf(task.foods, firstFood),
           LADDER_DAYS,
           took,
+          programme.allows,
         );
   const count = state.count ?? UNCOUNTED;
-  const feedsOn = (day: number) => feedsOf(task, climbed, growth.lengthCm(day), count, day, first);
+  const feedsOn = (day: number) =>
+    feedsOf(task, climbed, growth.lengthCm(day), count, day, first, programme.carried(day));
   const age = swim === null ? null : daysBetween(swim.day, today);
   // Nobody feeds what nobody saw swim, though its day has come: it would only foul.
   const eating = age !== null && age >= 0 && state.phase === 'fry';
   const feeds =
-    eating && age < LADDER_DAYS ? atHand(feedsOn(age), task, growth.lengthCm(age), count) : [];
+    eating && age < LADDER_DAYS
+      ? atHand(feedsOn(age), task, growth.lengthCm(age), count, (food) =>
+          programme.allows(food, age),
+        )
+      : [];
   const lengthCm = age !== null && age >= 0 ? growth.lengthCm(age) : null;
   // What is to come is computed as if they swim on their day.
   const laterFeeds = (ahead: number) => {
@@ -182,7 +207,10 @@ export function computeBroodStatus(task: BroodTask): BroodStatus {
     lengthsCm,
     mouthsUm: lengthsCm.map(mouthOf),
     rungs: swim === null ? [] : climbed.map((rung) => dayOfRung(rung, swim.day, took)),
-    gapDays: swim === null ? 0 : (climbed[0]?.from ?? LADDER_DAYS),
+    gapDays: swim === null || programme.standing.length > 0 ? 0 : (climbed[0]?.from ?? LADDER_DAYS),
+    diet: programme.diet,
+    never: programme.never,
+    standing: swim === null ? [] : programme.standing.flatMap((span) => dayOfSpan(span, swim.day)),
     feeds,
     tubs: tubsOf(task, state, feeds, growth, age, first),
     toleratesHours: lengthCm === null || !eating ? null : tolerates(species, lengthCm, first.tempC),
@@ -232,6 +260,13 @@ function dayOfRung(
     leadDays,
     taken: took.has(key),
   };
+}
+
+function dayOfSpan({ what, from, to }: StandingSpan, swimDay: string): StandingDay[] {
+  if (from === Infinity) return [];
+  return [
+    { what, from: addDays(swimDay, from), to: to === Infinity ? null : addDays(swimDay, to) },
+  ];
 }
 
 const tolerates = (species: Species, lengthCm: number, tempC: number): number =>

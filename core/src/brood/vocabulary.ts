@@ -56,6 +56,7 @@ export const BROOD_WORKS = [
   'expect',
   'yolk',
   'firstFood',
+  'standing',
   'feed',
   'change',
   'start',

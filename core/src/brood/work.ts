@@ -2,6 +2,7 @@ import { daysBetween } from '../round';
 import type { Dated } from './dates';
 import type { Feed } from './feeds';
 import { safeBesideCm } from './raise';
+import type { StandingFood } from './programme';
 import { LADDER_DAYS, type BroodStatus, type BroodTask } from './status';
 import type { TubStatus } from './tubs';
 import type { BroodWorkKind } from './vocabulary';
@@ -17,7 +18,9 @@ export type BroodReason =
   | { is: 'parentsOut'; rule: string; breeding: string }
   | { is: 'stageDue'; stage: Dated['stage']; lateDays: number }
   | { is: 'grown'; days: number }
-  | { is: 'nothingFits'; film: boolean; days: number }
+  | { is: 'nothingFits'; days: number }
+  /** Food that stands in the water; new on its first day. */
+  | { is: 'standing'; what: StandingFood; isNew: boolean }
   | { is: 'foodMissing'; name: string }
   | {
       is: 'meals';
@@ -77,7 +80,7 @@ export function broodWork(task: BroodTask, status: BroodStatus): BroodWork[] {
     ...parentsWork(task, status),
     ...fastWork(task, status),
     ...stageWork(task, status),
-    ...(treated(task, status) ? [] : feedWork(status)),
+    ...(treated(task, status) ? [] : feedWork(task, status)),
     ...cultureWork(task, status),
     ...status.tubs.flatMap((tub) => tubWork(task, status, tub)),
     ...homeWork(task, status),
@@ -170,16 +173,21 @@ function stageWork(task: BroodTask, { state, next, swim }: BroodStatus): BroodWo
   return work;
 }
 
-function feedWork({ state, feeds, firstFood, gapDays, swim, ageDays }: BroodStatus): BroodWork[] {
+function feedWork(
+  { today }: BroodTask,
+  { state, feeds, standing, gapDays, swim, ageDays }: BroodStatus,
+): BroodWork[] {
   if (state.phase !== 'fry') return [];
   if (ageDays !== null && ageDays >= LADDER_DAYS) {
     return [plain('home', { is: 'grown', days: ageDays })];
   }
   const work: BroodWork[] = [];
-  if (feeds.length === 0) {
-    const film = firstFood === 'film';
-    const because: BroodReason = { is: 'nothingFits', film, days: gapDays };
-    work.push(plain('firstFood', because, !film && swim?.seen === true));
+  for (const { what, from, to } of standing) {
+    if (from > today || (to !== null && to <= today)) continue;
+    work.push(plain('standing', { is: 'standing', what, isNew: from === today }));
+  }
+  if (feeds.length === 0 && work.length === 0) {
+    work.push(plain('firstFood', { is: 'nothingFits', days: gapDays }, swim?.seen === true));
   }
   for (const feed of feeds) {
     const { name, unit, meals, mealsWanted, live, instead } = feed;
