@@ -134,6 +134,24 @@ export const broodCreate = z.object({
   events: z.array(broodEventCreate).max(5, 'note at most five things at once').default([]),
 });
 
+/**
+ * The young of a tub, spread evenly over it and some new ones: how many there are is noted as counted, and
+ * what is left over stays. A repeated send changes nothing.
+ */
+export const broodSplit = z.object({
+  /** Of the count that is noted along with it. */
+  id,
+  day,
+  at: instant,
+  hand,
+  tubId: id,
+  count: animals.min(2, 'to be split there must be two at least'),
+  tubs: z
+    .array(broodTubCreate.extend({ moveId: id }))
+    .min(1, 'name another tub')
+    .max(19, 'split into twenty tubs at most'),
+});
+
 /** The diet in its next version; null leaves it. */
 const richer = { day, diet: dietEdit.nullable() };
 
@@ -188,6 +206,7 @@ export const brood = z.object({
 export type BroodCreate = z.infer<typeof broodCreate>;
 export type BroodFields = z.infer<typeof broodEdit>;
 export type BroodTubCreate = z.infer<typeof broodTubCreate>;
+export type BroodSplit = z.infer<typeof broodSplit>;
 export type BroodTubFields = z.infer<typeof broodTubEdit>;
 export type BroodTubRow = z.infer<typeof broodTub>;
 export type BroodEventCreate = z.infer<typeof broodEventCreate>;

@@ -88,6 +88,7 @@ export const paths = {
   beginConditioning: ['post', '/api/conditionings', 'keeper'],
   endConditioning: ['post', '/api/groups/:id/conditioning-end', 'keeper'],
   editBrood: ['put', '/api/broods/:id', 'keeper'],
+  splitBrood: ['post', '/api/broods/:id/split', 'keeper'],
   addBroodTub: ['post', '/api/broods/:id/tubs', 'keeper'],
   editBroodTub: ['put', '/api/brood-tubs/:id', 'keeper'],
   listBroodEvents: ['get', '/api/broods/:id/events', 'guest'],

@@ -9,6 +9,7 @@ import {
   broodEvent,
   broodEventCreate,
   broodEventUndo,
+  broodSplit,
   broodTubCreate,
   broodTubEdit,
   conditioningBegin,
@@ -417,6 +418,7 @@ export const routes = {
     group,
   ),
   editBrood: change('editBrood', 'Correct what is said of a brood', broodEdit, brood),
+  splitBrood: change('splitBrood', 'Spread the young of a tub over more', broodSplit, brood),
   addBroodTub: change('addBroodTub', 'Give a brood another tub', broodTubCreate, brood),
   editBroodTub: change('editBroodTub', 'Correct what is said of a tub', broodTubEdit, brood),
   listBroodEvents: route('listBroodEvents', {

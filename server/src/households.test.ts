@@ -4,6 +4,7 @@ import {
   sampleAnswer,
   sampleBrood,
   sampleBroodEvent,
+  sampleBroodSplit,
   sampleBroodTub,
   sampleFeeding,
   sampleFood,
@@ -648,6 +649,11 @@ const PROBES: Record<RouteName, Probe> = {
     'put',
     () => `/api/broods/${brood.id}`,
     () => ({ ...brood, version: 1 }),
+  ),
+  splitBrood: finds404(
+    'post',
+    () => `/api/broods/${brood.id}/split`,
+    () => sampleBroodSplit(brood.tub.id),
   ),
   addBroodTub: finds404(
     'post',

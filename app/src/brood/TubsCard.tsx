@@ -5,13 +5,14 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useFormat, type Format } from '../store';
 import { Button, Card, ListRow, Text } from '../ui';
+import { SplitSheet } from './SplitSheet';
 import { TubSheet } from './TubSheet';
 import type { Brood } from './useBroods';
 
 /** The tubs of a brood beside each other: number, survival, length, water. */
 export function TubsCard({ brood }: { brood: Brood }) {
   const format = useFormat();
-  const [open, setOpen] = useState<BroodTubRow | 'new' | null>(null);
+  const [open, setOpen] = useState<BroodTubRow | 'new' | 'split' | null>(null);
   const counted = brood.status.tubs.filter(({ count }) => count !== null);
   return (
     <View style={{ gap: 8 }}>
@@ -64,10 +65,12 @@ export function TubsCard({ brood }: { brood: Brood }) {
           with one change a day.
         </Text>
       ) : null}
-      <View style={{ alignItems: 'flex-start' }}>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+        <Button label="Split evenly" onPress={() => setOpen('split')} />
         <Button label="Another tub" onPress={() => setOpen('new')} />
       </View>
-      {open !== null ? (
+      {open === 'split' ? <SplitSheet brood={brood} onClose={() => setOpen(null)} /> : null}
+      {open !== null && open !== 'split' ? (
         <TubSheet brood={brood} tub={open === 'new' ? null : open} onClose={() => setOpen(null)} />
       ) : null}
     </View>

@@ -129,6 +129,7 @@ function open(items: BroodRow[], element = <BroodsScreen />, more: Record<string
         [`GET /api/broods/${one.id}/events`, { items: [], next: null }],
         [`POST /api/broods/${one.id}/events`, () => ({ status: 201, body: one })],
         [`POST /api/broods/${one.id}/tubs`, () => ({ status: 201, body: one })],
+        [`POST /api/broods/${one.id}/split`, () => ({ status: 200, body: one })],
       ]),
     ),
     ...more,
@@ -218,6 +219,23 @@ describe('one brood', () => {
     fireEvent.press(screen.getByLabelText('Note it'));
     expect(await screen.findByText('Given away: noted.')).toBeTruthy();
     expect(sent(asked, 'POST').at(-1)).toMatchObject({ kind: 'rehomed', count: 12 });
+  });
+
+  it('is split evenly over three tubs in five taps', async () => {
+    open([fry()], <BroodsScreen id="Fry" />);
+    fireEvent.press(await screen.findByLabelText('Split evenly'));
+    fireEvent.press(screen.getByLabelText('More: Over how many tubs'));
+    expect(screen.getByText('About 20 in each.')).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('Split them'));
+    await waitFor(() => expect(sent(asked, 'POST')).toHaveLength(1));
+    const [{ tubs, ...body }] = sent(asked, 'POST') as [{ tubs: { id: string; moveId: string }[] }];
+    expect(body).toMatchObject({ tubId: 't1', count: 60, hand: null });
+    expect(tubs).toMatchObject([
+      { name: 'Tub 2', litres: 10 },
+      { name: 'Tub 3', litres: 10 },
+    ]);
+    expect(new Set(tubs.flatMap(({ id, moveId }) => [id, moveId])).size).toBe(4);
+    expect(await screen.findByText('Fry: split over 3 tubs.')).toBeTruthy();
   });
 
   it('shows two clutches in a tub, tubs side by side, and what a filter does', async () => {

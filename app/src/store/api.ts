@@ -293,6 +293,7 @@ export const api = createApi({
       beginConditioning: change('beginConditioning', ['brood', 'group', 'life', ...COMPUTED]),
       endConditioning: change('endConditioning', ['brood', 'group', 'life', ...COMPUTED]),
       editBrood: change('editBrood', [listOf('brood')]),
+      splitBrood: change('splitBrood', ['brood']),
       addBroodTub: change('addBroodTub', ['brood']),
       editBroodTub: change('editBroodTub', ['brood']),
       addBroodEvent: change('addBroodEvent', eventOf('brood')),

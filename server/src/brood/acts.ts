@@ -1,5 +1,10 @@
 import type { Catalogue } from '@open-larder/catalogue/load';
-import type { BroodCreate, BroodEventCreate, BroodTubCreate } from '@open-larder/contract';
+import type {
+  BroodCreate,
+  BroodEventCreate,
+  BroodSplit,
+  BroodTubCreate,
+} from '@open-larder/contract';
 import { refuseTubs } from '@open-larder/say/refusal';
 import type { Scope } from '../db';
 import { groupRow } from '../group/store';
@@ -114,6 +119,24 @@ async function checkTub(
   if (tubId === null) return;
   if ((await readStoredTub(scope, tubId))?.broodId !== broodId) {
     throw invalid(field, 'this is no tub of this brood; choose another');
+  }
+}
+
+/**
+ * Spread the young of a tub evenly over it and some new tubs, once: what is left over stays where it was.
+ * @throws ProblemError 404 where there is no such brood, 422 for a tub that is not its own, for too many
+ *   tubs, or for fewer young than tubs
+ */
+export async function splitBrood(scope: Scope, broodId: string, split: BroodSplit): Promise<void> {
+  const { id, tubId, count, tubs, day, at, hand } = split;
+  const each = Math.floor(count / (tubs.length + 1));
+  if (each < 1) throw invalid('count', 'there are fewer of them than tubs; choose fewer tubs');
+  const said = { day, at, hand, note: 'split evenly' };
+  await addBroodEvent(scope, broodId, { ...said, id, kind: 'counted', tubId, count });
+  for (const { moveId, ...tub } of tubs) {
+    await addTub(scope, broodId, tub);
+    const moved = { ...said, id: moveId, kind: 'moved' as const, tubId, toTubId: tub.id };
+    await addBroodEvent(scope, broodId, { ...moved, count: each });
   }
 }
 

@@ -3,6 +3,7 @@ import { v7 as uuidv7 } from 'uuid';
 import {
   sampleBrood,
   sampleBroodEvent,
+  sampleBroodSplit,
   sampleBroodTub,
   sampleVessel,
   smallHouse,
@@ -109,6 +110,44 @@ describe('a brood', () => {
     const changed = await report({ kind: 'changed', share: 0.5 });
     expect(works(changed)).not.toContain('change');
     expect(works(await report({ kind: 'firstFood' }))).toContain('feed');
+  });
+
+  it('is split evenly over more tubs in one act, which is sent twice as once', async () => {
+    await begin().expect(201);
+    await report({ kind: 'swimming', day: '2026-03-01' });
+    const [two, three] = ['Tub two', 'Tub three'].map((name) => ({
+      ...sampleBroodTub({ name }),
+      moveId: uuidv7(),
+    }));
+    const split = sampleBroodSplit(brood.tub.id, { count: 50, tubs: [two, three] });
+    const send = () => house.ask.post(`/api/broods/${brood.id}/split`).send(split).expect(201);
+    await send();
+    const { body } = await send();
+    expect(
+      body.status.tubs.map(({ name, count }: { name: string; count: number }) => [name, count]),
+    ).toEqual([
+      ['Tub one', 18],
+      ['Tub two', 16],
+      ['Tub three', 16],
+    ]);
+    expect(body.status.state.count).toBe(50);
+    const few = sampleBroodSplit(brood.tub.id, {
+      count: 2,
+      tubs: [
+        { ...sampleBroodTub(), moveId: uuidv7() },
+        { ...sampleBroodTub(), moveId: uuidv7() },
+      ],
+    });
+    const refused = await house.ask.post(`/api/broods/${brood.id}/split`).send(few).expect(422);
+    expect(refused.body.errors[0]).toMatchObject({
+      path: 'count',
+      message: /fewer of them than tubs/,
+    });
+    const strange = sampleBroodSplit(uuidv7());
+    await house.ask.post(`/api/broods/${brood.id}/split`).send(strange).expect(422);
+    const { body: list } = await house.ask.get('/api/broods').expect(200);
+    const after = (list.items as BroodRow[]).find(({ id }) => id === brood.id);
+    expect(after?.tubs).toHaveLength(3);
   });
 
   it('is split over tubs that are told apart', async () => {

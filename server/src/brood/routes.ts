@@ -9,7 +9,14 @@ import { localDay } from '../clock';
 import { readHousehold, todayOf } from '../household/store';
 import type { Context, Handlers } from '../http/mount';
 import { notFound } from '../http/problems';
-import { addBroodEvent, addTub, beginBrood, checkParents, undoBroodEvent } from './acts';
+import {
+  addBroodEvent,
+  addTub,
+  beginBrood,
+  checkParents,
+  splitBrood,
+  undoBroodEvent,
+} from './acts';
 import { broodCard } from './card';
 import { readBrood, readBroodStatuses } from './status';
 import { broodEvents, broods, readStoredBrood, readStoredTub } from './store';
@@ -52,6 +59,12 @@ export const broodRoutes = {
       return inside.revise('broods', 'This brood', params.id, { ...body }, () =>
         readBrood(inside, catalogue, clock, params.id),
       );
+    }),
+
+  splitBrood: ({ params, body }, { scope, catalogue, clock }) =>
+    scope.atomically(async (inside) => {
+      await splitBrood(inside, params.id, body);
+      return readBrood(inside, catalogue, clock, params.id);
     }),
 
   addBroodTub: ({ params, body }, { scope, catalogue, clock }) =>

@@ -274,6 +274,18 @@ export const sampleBroodTub = (over: object = {}) => ({
   ...over,
 });
 
+/** Forty young of a tub, half of them into another. */
+export const sampleBroodSplit = (tubId: string, over: object = {}) => ({
+  id: uuidv7(),
+  day: '2026-03-10',
+  at: '2026-03-10T08:00:00.000Z',
+  hand: null,
+  tubId,
+  count: 40,
+  tubs: [{ ...sampleBroodTub({ name: 'Tub two' }), moveId: uuidv7() }],
+  ...over,
+});
+
 /** Eggs of steel-blue killifish, picked into a tub. */
 export const sampleBrood = (over: object = {}) => ({
   id: uuidv7(),

@@ -3,6 +3,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { extremesOf, kindsOf } from './extremes';
 import {
   sampleBrood,
+  sampleBroodSplit,
   sampleBroodTub,
   sampleFeeding,
   sampleFood,
@@ -267,6 +268,11 @@ export async function storeExtremes(send: Send, there: There, day: string): Prom
   const brood = sampleBrood();
   await send('post', '/api/broods', brood);
   await store('addBroodTub', fresh('/api/broods', sampleBrood, 'tubs'), sampleBroodTub);
+  await store(
+    'splitBrood',
+    () => `/api/broods/${brood.id}/split`,
+    () => sampleBroodSplit(brood.tub.id),
+  );
   for (const { body: kind, alike } of kindsOf(routes.addBroodEvent.body, {
     ...said,
     foodKey: 'infusoria',
