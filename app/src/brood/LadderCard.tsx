@@ -54,7 +54,7 @@ export function LadderCard({ brood }: { brood: Brood }) {
               key={what}
               first={index === 0}
               title={upperFirst(STANDING_WORDS[what])}
-              detail={`in the water all day, from ${format.day(from)}${to === null ? ' on' : ` until about ${format.day(to)}`}`}
+              detail={`${what === 'skin' ? '' : 'in the water all day, '}from ${format.day(from)}${to === null ? ' on' : ` until about ${format.day(to)}`}`}
               trail={<View />}
             />
           ))}

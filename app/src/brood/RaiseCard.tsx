@@ -1,4 +1,5 @@
 import { fryPortion, MINUTES_A_CHANGE, MINUTES_A_MEAL, raisable } from '@open-larder/core/brood';
+import { daysBetween } from '@open-larder/core/round';
 import { digestibleEnergy } from '@open-larder/core/food';
 import { formatNumber } from '@open-larder/say';
 import { useState } from 'react';
@@ -30,7 +31,8 @@ export function RaiseCard({ brood }: { brood: Brood }) {
       status.lastingG * digestibleEnergy(food.name, food.composition, brood.species.guild).value
     );
   }, 0);
-  const oneKj = needOf(brood, targetCm);
+  const lengthCm = longestOnLive(brood, targetCm);
+  const oneKj = lengthCm === null ? 0 : needOf(brood, lengthCm);
   const can =
     tub && litres !== null && minutes !== null && litres > 0 && minutes > 0
       ? raisable({
@@ -60,7 +62,13 @@ export function RaiseCard({ brood }: { brood: Brood }) {
         {can ? (
           <ListRow
             title="This house can raise"
-            detail={`by room ${can.byLitres}, by the live food of its cultures ${can.byFood}, by your time ${can.byMinutes}`}
+            detail={[
+              `by room ${can.byLitres}`,
+              lengthCm === null ? null : `by the live food of its cultures ${can.byFood}`,
+              `by your time ${can.byMinutes}`,
+            ]
+              .filter(Boolean)
+              .join(', ')}
             trail={<Text variant="strong">{`${can.count}, for ${LIMITS[can.limit]}`}</Text>}
           />
         ) : null}
@@ -84,10 +92,19 @@ export function RaiseCard({ brood }: { brood: Brood }) {
         </Text>
       ) : null}
       <Text variant="small" tone="quiet">
-        {`At that length one eats about ${formatNumber(oneKj * 1000, 0)} J a day. Know who will take them before you encourage a spawn. Put down suffering animals only as animal-welfare law allows, follow local rules for selling and shipping, and never release any.`}
+        {`At ${format.quantity('length', targetCm)} one eats about ${formatNumber(needOf(brood, targetCm) * 1000, 0)} J a day. Know who will take them before you encourage a spawn. Put down suffering animals only as animal-welfare law allows, follow local rules for selling and shipping, and never release any.`}
       </Text>
     </View>
   );
+}
+
+/** How long they are when they last live on live food, up to the length at which they go; null if they never do. */
+function longestOnLive({ status }: Brood, targetCm: number): number | null {
+  const last = status.rungs.filter(({ live }) => live).at(-1);
+  if (!last || status.swim === null) return null;
+  if (last.to === null) return targetCm;
+  const day = daysBetween(status.swim.day, last.to) - 1;
+  return Math.min(targetCm, status.lengthsCm[day] ?? targetCm);
 }
 
 /** What one young eats in a day at a length, kJ. */
