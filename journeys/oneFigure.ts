@@ -22,6 +22,8 @@ async function textOf(page: Page, url: string): Promise<string> {
   await page.goto(url);
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
   await expect(page.getByLabel('Loading')).toHaveCount(0);
+  // Some figures of a screen come after its rows.
+  await page.waitForLoadState('networkidle');
   return page.locator('body').innerText();
 }
 
@@ -42,7 +44,10 @@ export async function nitrateAgrees(page: Page, url: string, { id, name }: Named
   await page.goto(`${url}/tanks/${id}/play`);
   const inPlay = await shown(page, /Nitrate here is about ([\d.]+) mg\/L/);
   expect(inPlay, `${name}, now`).toBe(now);
-  const round = await textOf(page, `${url}/round`);
+  await textOf(page, `${url}/round`);
+  const folded = page.getByRole('button', { name: /^(\d+ proposals|A proposal)/, expanded: false });
+  if ((await folded.count()) > 0) await folded.click();
+  const round = await page.locator('body').innerText();
   const proposed = new RegExp(`${literal(name)}: [^]*?Nitrate peaks at ([\\d.]+) →`).exec(round);
   if (proposed) expect(proposed[1], `${name}, peak`).toBe(peak);
 }

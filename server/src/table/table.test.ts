@@ -211,7 +211,7 @@ describe('events from a file', () => {
     const bad = 'group,day,kind,number\nShoal,2026-03-03,died,4\nShoal,2026-03-05,sold,7\n';
     const { body } = await take('events', bad);
     expect(body).toMatchObject({ written: false, counts: { error: 1, new: 1 } });
-    expect(body.lines[1].says).toMatch(/the sale of 7 not sexed on 2026-03-05: only 6/);
+    expect(body.lines[1].says).toMatch(/the sale of 7 not sexed on 5 Mar 2026: only 6/);
     await take(
       'events',
       'group,day,kind,number\nShoal,2026-03-03,died,4\nShoal,2026-03-05,sold,6\n',
