@@ -48,6 +48,13 @@ const LookSheet = fromHouse((house) => house.LookSheet);
 const LiveMeals = fromHouse((house) => house.LiveMeals, true);
 const Proposals = fromHouse((house) => house.Proposals, true);
 
+/** Whether a query was answered, one way or the other. */
+const ANSWERED = {
+  selectFromResult: ({ data, error }: { data?: unknown; error?: unknown }) => ({
+    answered: data !== undefined || error !== undefined,
+  }),
+};
+
 /** What to do now, in walking order. */
 export function RoundScreen({ day: asked }: { day?: string }) {
   useAwake();
@@ -61,9 +68,14 @@ export function RoundScreen({ day: asked }: { day?: string }) {
   const day = asked ?? now.day;
   const hand = useHand();
   const round = api.useRoundQuery({ day, hand }, reading<RoundView>());
+  // It stands above the tanks: drawn after them it would move them under a thumb.
+  const toPrepare = api.usePreparationsQuery({ day, hand }, ANSWERED);
   const print = usePrintRound(day);
   const [chosen, setChosen] = useState<string | null>(null);
-  const ready = loaded.data && round.data ? { data: loaded.data, round: round.data } : null;
+  const ready =
+    loaded.data && round.data && toPrepare.answered
+      ? { data: loaded.data, round: round.data }
+      : null;
   const current = ready
     ? (ready.round.moments.find((one) => one.momentId === chosen) ??
       momentNow(ready.round, day === now.day ? now.minutes : null))
