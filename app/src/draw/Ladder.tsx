@@ -63,11 +63,20 @@ export function Ladder({ label, days, today, hatch, swim, mouthsUm, rungs, dates
     up: number,
     tone: string,
     anchor: 'start' | 'end' | 'middle' = 'start',
-  ) => (
-    <SvgText x={at} y={up} fontSize={11} fontFamily={FONTS.text} fill={tone} textAnchor={anchor}>
-      {text}
-    </SvgText>
-  );
+  ) => {
+    const placed = { x: at, y: up, fontSize: 11, fontFamily: FONTS.text, textAnchor: anchor };
+    return (
+      <>
+        {/* On ground of its own: a line behind it does not cross its letters. */}
+        <SvgText {...placed} fill={c.ground} stroke={c.ground} strokeWidth={4}>
+          {text}
+        </SvgText>
+        <SvgText {...placed} fill={tone}>
+          {text}
+        </SvgText>
+      </>
+    );
+  };
   return (
     <Svg width={width} height={height} role="img" aria-label={label}>
       {TICKS_UM.map((um) => (
@@ -90,6 +99,20 @@ export function Ladder({ label, days, today, hatch, swim, mouthsUm, rungs, dates
           {words(says, x(day), STAGES + 37, c.ink2, x(day) > width - 30 ? 'end' : 'middle')}
         </Fragment>
       ))}
+      {today >= 0 && today <= days ? (
+        <G>
+          <Line
+            x1={x(today)}
+            x2={x(today)}
+            y1={TOP - 4}
+            y2={height - 6}
+            stroke={c.roe}
+            strokeWidth={2}
+            strokeDasharray="2 3"
+          />
+          {words('today', x(today), TOP - 8, c.roe, 'middle')}
+        </G>
+      ) : null}
       {rungs.map(({ key, from, to, minUm, maxUm }) => (
         <Rect
           key={key}
@@ -157,20 +180,6 @@ export function Ladder({ label, days, today, hatch, swim, mouthsUm, rungs, dates
           </Fragment>
         );
       })}
-      {today >= 0 && today <= days ? (
-        <G>
-          <Line
-            x1={x(today)}
-            x2={x(today)}
-            y1={TOP - 4}
-            y2={height - 6}
-            stroke={c.roe}
-            strokeWidth={2}
-            strokeDasharray="2 3"
-          />
-          {words('today', x(today), TOP - 8, c.roe, 'middle')}
-        </G>
-      ) : null}
     </Svg>
   );
 }

@@ -1,6 +1,6 @@
 import type { RoundServingView, RoundView } from '@open-larder/contract';
 import { GIVES_NOTHING } from '@open-larder/core/culture/vocabulary';
-import { formatGrams, formatUnits } from '@open-larder/say';
+import { formatBodyMass, formatUnits } from '@open-larder/say';
 import { useRouter } from 'expo-router';
 import { FoodSign } from '../draw/FoodSign';
 import { api } from '../store';
@@ -42,8 +42,8 @@ export function LiveMeals({ current }: { current: RoundView['moments'][number] }
             title={`Harvest ${formatUnits(units, one!.unit)} ${lowerFirst(one!.foodName)}`}
             detail={
               short
-                ? `from ${names}: only ${formatGrams(givesG)} of ${formatGrams(massG)} can be taken without harm`
-                : `from ${names}; ${formatGrams(givesG)} can be taken today`
+                ? `from ${names}: only ${formatBodyMass(givesG)} of ${formatBodyMass(massG)} can be taken without harm`
+                : `from ${names}; ${formatBodyMass(givesG)} can be taken today`
             }
             onPress={() =>
               router.push(from.length === 1 ? `/larder/live/${from[0]!.id}` : '/larder/live')
