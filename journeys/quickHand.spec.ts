@@ -162,6 +162,9 @@ test('a swipe to the right serves, to the left asks what else', async ({ page, d
   await page.context().clock.setSystemTime('2026-03-11T18:20:00Z');
   await page.goto(`${demo.url}/round`);
   const serve = page.getByRole('button', { name: /^Served: / }).first();
+  // What waits beside feeding finds its place on the walk first.
+  await expect(serve).toBeVisible();
+  await atRest(page);
   const name = (await serve.getAttribute('aria-label'))!;
   const drag = async (by: number) => {
     const button = page.getByRole('button', { name, exact: true });
