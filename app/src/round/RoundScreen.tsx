@@ -12,16 +12,14 @@ import ChevronRight from 'lucide-react-native/icons/chevron-right';
 import Printer from 'lucide-react-native/icons/printer';
 import { useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
-import { api, reading, useHand, useHouse, useNow, useFormat, type AppData } from '../store';
+import { api, reading, useHand, useHouse, useNow, useFormat } from '../store';
 import { ScreenTools } from '../shell';
 import { useColours, useWide } from '../theme';
-import { Button, Empty, IconButton, Screen, Text, Waiting } from '../ui';
-import { isNear, momentNow, missed, open, servedFoods } from './moments';
-import { MomentStrip } from './MomentStrip';
-import { Preparing } from './Preparing';
+import { Button, IconButton, Screen, Waiting } from '../ui';
+import { isNear, momentNow, open } from './moments';
 import { mealsOf } from './late';
 import { Resting } from './Resting';
-import { StillInWater } from './StillInWater';
+import { RoundHead } from './RoundHead';
 import { StopCard, type Acts } from './StopCard';
 import { StopRow } from './StopRow';
 import { ToOrder } from './ToOrder';
@@ -30,6 +28,7 @@ import { mealAt } from './inWater';
 import { useAwake } from './useAwake';
 import { useFeed } from './useFeed';
 import { useOpenStops } from './useOpenStops';
+import { useSame } from './useSame';
 import { usePrintRound } from './usePrintRound';
 import { swapsFor } from './swaps';
 import { useWalk, type WalkItem } from './useWalk';
@@ -314,104 +313,6 @@ const waterOf = (work: readonly WalkWork[]): Readonly<Record<string, string>> =>
   Object.fromEntries(
     work.flatMap(({ about, id, detail }) => (about === 'water' ? [[id, detail]] : [])),
   );
-
-/** The value of before, as long as the new one says the same. */
-function useSame<T>(value: T): T {
-  const [before, setBefore] = useState(value);
-  if (JSON.stringify(before) === JSON.stringify(value)) return before;
-  setBefore(value);
-  return value;
-}
-
-interface HeadProps {
-  data: AppData;
-  round: RoundView;
-  current: RoundView['moments'][number] | null;
-  minutes: number | null;
-  onChoose: (momentId: string) => void;
-}
-
-/** The day as a ribbon, its moments, and what of it was missed. */
-function RoundHead({ data, round, current, minutes, onChoose }: HeadProps) {
-  const served = useSame(servedFoods(round));
-  if (!current) return <NothingPlanned data={data} round={round} />;
-  const late = minutes === null ? [] : missed(round, current, minutes);
-  return (
-    <>
-      <MomentStrip
-        data={data}
-        round={round}
-        current={current}
-        minutes={minutes}
-        onChoose={onChoose}
-      />
-      <Preparing day={round.day} done={round.done} served={served} minutes={minutes} />
-      <StillInWater data={data} round={round} momentId={current.momentId} />
-      {late.map((moment) => (
-        <View
-          key={moment.momentId}
-          style={{ flexDirection: 'row', alignItems: 'center', gap: 8, flexWrap: 'wrap' }}
-        >
-          <Text tone="due">
-            {moment.name}: {open(moment).length} not logged.
-          </Text>
-          <Button
-            variant="bare"
-            label="Look"
-            onPress={() => onChoose(moment.momentId)}
-            spoken={`Look at ${moment.name}`}
-          />
-        </View>
-      ))}
-    </>
-  );
-}
-
-function NothingPlanned({ data, round }: { data: AppData; round: RoundView }) {
-  const router = useRouter();
-  const tanks = data.tanks.filter((tank) => !tank.archived);
-  const groups = data.groups.filter((group) => !group.archived);
-  const [title, text, act, href] =
-    tanks.length === 0
-      ? ([
-          'No tanks yet',
-          'Say in a few lines what you have: a tank, its fish, your foods. The first day follows from that.',
-          'Say what you have',
-          '/begin',
-        ] as const)
-      : groups.length === 0
-        ? ([
-            'No fish yet',
-            'Say which fish live in it; what they need is worked out.',
-            'Say which fish',
-            `/begin?tank=${tanks[0]!.id}`,
-          ] as const)
-        : data.foods.every((food) => food.archived)
-          ? ([
-              'The shelf is empty',
-              'Put a food on the shelf, then plan who gets it.',
-              'Put a food on the shelf',
-              '/begin',
-            ] as const)
-          : ([
-              'Nothing to serve',
-              'No group has a serving on this day. Plan a diet, and it appears here at its moment.',
-              'Plan a diet',
-              groups[0] ? `/groups/${groups[0].id}/diet` : '/tanks',
-            ] as const);
-  return (
-    <>
-      <Empty
-        title={title}
-        text={text}
-        action={
-          <Button variant="primary" label={act} onPress={() => router.push(href as '/tanks')} />
-        }
-      />
-      <Resting resting={round.resting} data={data} />
-    </>
-  );
-}
 
 function DayArrows({ day, today }: { day: string; today: string }) {
   const router = useRouter();
