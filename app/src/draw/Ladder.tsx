@@ -68,7 +68,7 @@ export function Ladder({ label, days, today, hatch, swim, mouthsUm, rungs, dates
     return (
       <>
         {/* On ground of its own: a line behind it does not cross its letters. */}
-        <SvgText {...placed} fill={c.ground} stroke={c.ground} strokeWidth={4}>
+        <SvgText {...placed} fill={c.ground} stroke={c.ground} strokeWidth={5}>
           {text}
         </SvgText>
         <SvgText {...placed} fill={tone}>
@@ -85,20 +85,6 @@ export function Ladder({ label, days, today, hatch, swim, mouthsUm, rungs, dates
           {words(um >= 1000 ? `${um / 1000} mm` : `${um} µm`, LEFT - 5, y(um) + 4, c.ink2, 'end')}
         </Fragment>
       ))}
-      <Stages x={x} hatch={hatch} swim={swim} days={days} />
-      {dates.map(({ day, says }) => (
-        <Fragment key={day}>
-          <Line
-            x1={x(day)}
-            x2={x(day)}
-            y1={STAGES + 20}
-            y2={STAGES + 26}
-            stroke={c.ink2}
-            strokeWidth={1}
-          />
-          {words(says, x(day), STAGES + 37, c.ink2, x(day) > width - 30 ? 'end' : 'middle')}
-        </Fragment>
-      ))}
       {today >= 0 && today <= days ? (
         <G>
           <Line
@@ -113,6 +99,20 @@ export function Ladder({ label, days, today, hatch, swim, mouthsUm, rungs, dates
           {words('today', x(today), TOP - 8, c.roe, 'middle')}
         </G>
       ) : null}
+      <Stages x={x} hatch={hatch} swim={swim} days={days} />
+      {dates.map(({ day, says }) => (
+        <Fragment key={day}>
+          <Line
+            x1={x(day)}
+            x2={x(day)}
+            y1={STAGES + 20}
+            y2={STAGES + 26}
+            stroke={c.ink2}
+            strokeWidth={1}
+          />
+          {words(says, x(day), STAGES + 37, c.ink2, x(day) > width - 30 ? 'end' : 'middle')}
+        </Fragment>
+      ))}
       {rungs.map(({ key, from, to, minUm, maxUm }) => (
         <Rect
           key={key}
