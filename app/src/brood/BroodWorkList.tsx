@@ -11,8 +11,6 @@ import { useBroodEvent } from './useBroodEvent';
 import type { Brood } from './useBroods';
 import { EventSheet } from './EventSheet';
 
-// The Round has this list too: what it opens is loaded when it is opened.
-
 /** What a brood asks for today, each with the tap that says it is done. */
 export function BroodWorkList({ brood, work }: { brood: Brood; work: readonly BroodWork[] }) {
   const styles = useStyles();
