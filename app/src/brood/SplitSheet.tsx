@@ -87,9 +87,7 @@ export function SplitSheet({ brood, onClose }: { brood: Brood; onClose: () => vo
             name: 'count',
             label: `How many are in ${source.name}`,
             hint:
-              known === null
-                ? 'Nobody counted them: your best guess, noted as a count.'
-                : undefined,
+              known === null ? 'Not counted yet: your best guess, noted as a count.' : undefined,
             as: 'number',
             decimals: 0,
           },

@@ -11,13 +11,7 @@ import { daysToLength } from './length';
 import { broodOn, inOrder, type BroodEvent, type BroodState } from './line';
 import { defaultFirstFood, menuOf, type BroodFood } from './menu';
 import { widestPreyUm } from './mouth';
-import {
-  programmeOf,
-  type NeverFood,
-  type StandingFood,
-  type StandingSpan,
-  type YoungDiet,
-} from './programme';
+import { programmeOf, type NeverFood, type StandingFood, type StandingSpan } from './programme';
 import { broodTraits, type BroodTraits } from './traits';
 import { tubsOf, type TubStatus } from './tubs';
 import type { EggCare, FirstFood, Raising } from './vocabulary';
@@ -109,8 +103,7 @@ export interface BroodStatus {
   rungs: RungDay[];
   /** Days from swimming free on which nothing of the chosen practice fits. */
   gapDays: number;
-  /** How they are fed on principle, what stands in the water for them, and what must not be given. */
-  diet: YoungDiet;
+  /** What stands in the water for them, and what must not be given. */
   standing: StandingDay[];
   never: NeverFood[];
   feeds: Feed[];
@@ -208,7 +201,6 @@ export function computeBroodStatus(task: BroodTask): BroodStatus {
     mouthsUm: lengthsCm.map(mouthOf),
     rungs: swim === null ? [] : climbed.map((rung) => dayOfRung(rung, swim.day, took)),
     gapDays: swim === null || programme.standing.length > 0 ? 0 : (climbed[0]?.from ?? LADDER_DAYS),
-    diet: programme.diet,
     never: programme.never,
     standing: swim === null ? [] : programme.standing.flatMap((span) => dayOfSpan(span, swim.day)),
     feeds,

@@ -19,8 +19,8 @@ export type BroodReason =
   | { is: 'stageDue'; stage: Dated['stage']; lateDays: number }
   | { is: 'grown'; days: number }
   | { is: 'nothingFits'; days: number }
-  /** Food that stands in the water; new on its first day. */
-  | { is: 'standing'; what: StandingFood; isNew: boolean }
+  /** Food that stands in the water. */
+  | { is: 'standing'; what: StandingFood }
   | { is: 'foodMissing'; name: string }
   | {
       is: 'meals';
@@ -184,7 +184,7 @@ function feedWork(
   const work: BroodWork[] = [];
   for (const { what, from, to } of standing) {
     if (from > today || (to !== null && to <= today)) continue;
-    work.push(plain('standing', { is: 'standing', what, isNew: from === today }));
+    work.push(plain('standing', { is: 'standing', what }));
   }
   if (feeds.length === 0 && work.length === 0) {
     work.push(plain('firstFood', { is: 'nothingFits', days: gapDays }, swim?.seen === true));
