@@ -6,9 +6,14 @@ const node = (name) => ({
   setupFilesAfterEnv: [`${__dirname}/jest.patience.js`],
   testMatch: ['<rootDir>/src/**/*.test.ts'],
   transform: {
-    '^.+\\.tsx?$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript' } } }],
+    '^.+\\.m?[jt]sx?$': [
+      '@swc/jest',
+      { jsc: { target: 'es2022', parser: { syntax: 'typescript' } } },
+    ],
   },
-  transformIgnorePatterns: ['/node_modules/(?!(@open-larder|@date-fns|date-fns)/)'],
+  transformIgnorePatterns: [
+    '/node_modules/(?!(@open-larder|@date-fns|date-fns|d3-array|internmap)/)',
+  ],
 });
 
 module.exports = {

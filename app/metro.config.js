@@ -25,7 +25,7 @@ const parts = {
   'uuid-v7-alone': fileOf('uuid', 'dist', 'esm-browser', 'v7.js'),
 };
 
-/** Parts of the router that this app never shows, by what it asks for. */
+/** Parts of the router and of drawings that this app never shows, by what they ask for. */
 const unseen = [
   [/views\/Sitemap$/, join(__dirname, 'shims', 'noSitemap.js')],
   [/\/bottom-tabs$|layouts\/Tabs$/, join(__dirname, 'shims', 'noTabs.js')],
@@ -35,10 +35,13 @@ const unseen = [
   ],
   [/\/HeaderSearchBar$/, join(__dirname, 'shims', 'noSearchBar.js')],
 ];
+const unseenOfDrawings = {
+  './xml': join(__dirname, 'shims', 'noXml.js'),
+  './transform': join(__dirname, 'shims', 'noTransformParser.js'),
+  './transformToRn': join(__dirname, 'shims', 'noTransformParser.js'),
+};
 const unseenPart = ({ originModulePath }, moduleName) => {
-  if (/[\\/]react-native-svg[\\/]/.test(originModulePath) && moduleName === './xml') {
-    return join(__dirname, 'shims', 'noXml.js');
-  }
+  if (/[\\/]react-native-svg[\\/]/.test(originModulePath)) return unseenOfDrawings[moduleName];
   return /[\\/]expo-router[\\/]/.test(originModulePath)
     ? unseen.find(([asked]) => asked.test(moduleName))?.[1]
     : undefined;

@@ -1,5 +1,5 @@
 import type { UnitChoice } from '@open-larder/core/units';
-import { readDaysAt, formatDays } from '.';
+import { readDaysAt, formatDays } from './daysAt';
 
 const metric: UnitChoice = { units: 'metric', temperature: 'C', hardness: 'dGH' };
 const us: UnitChoice = { units: 'us', temperature: 'F', hardness: 'ppm' };

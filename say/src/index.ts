@@ -4,7 +4,6 @@
  */
 export { formatAmount, formatBodyMass, formatGramBand, formatGrams, formatUnits } from './amounts';
 export { formatAnimals } from './animals';
-export { formatDays, readDaysAt, type DaysAt, type DaysReading } from './daysAt';
 export {
   formatMgL,
   formatNumber,
@@ -12,9 +11,7 @@ export {
   formatQuantity,
   formatSignificant,
 } from './figures';
-export { formatLabelError, formatLabelPart, formatLotLabel } from './label';
 export { askLength, refuseLength } from './length';
-export { formatLifeError } from './life';
 export { formatManner } from './manner';
 export { formatMinutes, formatPreparation } from './preparation';
 export { portionsWhy, formatSign } from './proposal';

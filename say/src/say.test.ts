@@ -8,14 +8,14 @@ import {
   askLength,
   formatManner,
   refuseLength,
-  formatLabelError,
-  formatLifeError,
   portionsWhy,
   formatSign,
   formatWaterChange,
 } from '.';
 import { formatBroodWork } from './brood';
 import { formatCultureWork } from './culture';
+import { formatLabelError } from './label';
+import { formatLifeError } from './life';
 
 const METRIC: UnitChoice = { units: 'metric', temperature: 'C', hardness: 'dGH' };
 const US: UnitChoice = { units: 'us', temperature: 'F', hardness: 'ppm' };

@@ -1,3 +1,4 @@
+import { group } from 'd3-array';
 import type { CultureKind } from '@open-larder/catalogue/cultures';
 import type { BroodRow, FoodRow } from '@open-larder/contract';
 import {
@@ -42,11 +43,10 @@ export function liveFoods(
     return { ...one, wantedBy: mine.map(({ name }) => name), broodsG: sumOf(mine) };
   });
   const known = new Set(shelved.map(({ foodId }) => foodId));
-  const missing = new Map<string, typeof wants>();
-  for (const one of wants) {
-    if (one.foodId !== null && known.has(one.foodId)) continue;
-    missing.set(one.kindKey!, [...(missing.get(one.kindKey!) ?? []), one]);
-  }
+  const missing = group(
+    wants.filter(({ foodId }) => foodId === null || !known.has(foodId)),
+    ({ kindKey }) => kindKey!,
+  );
   const handyMin = handyOf(data);
   return [
     ...shelved,
@@ -84,11 +84,7 @@ const handyOf = ({ moments }: AppData): number[] =>
     .map(({ minutes }) => minutes);
 
 function onShelf(data: AppData, cultures: Cultures): Omit<Supplied, 'wantedBy'>[] {
-  const given = new Map<string, Culture[]>();
-  for (const culture of cultures.kept) {
-    if (culture.foodId === null) continue;
-    given.set(culture.foodId, [...(given.get(culture.foodId) ?? []), culture]);
-  }
+  const given = group(cultures.kept, ({ foodId }) => foodId);
   return data.foods
     .filter(({ id, kind, archived }) => !archived && (kind === 'live' || given.has(id)))
     .map((food) => {

@@ -1,7 +1,7 @@
 import type { FoodKind } from '@open-larder/catalogue';
 import { readLabel, type Nutrient } from '@open-larder/core/label';
-import { formatLabelError, formatLabelPart } from '@open-larder/say';
 import { formatNumber } from '@open-larder/say';
+import { formatLabelError, formatLabelPart } from '@open-larder/say/label';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Button, Card, ErrorLine, Field, ListRow, Text } from '../ui';

@@ -1,4 +1,4 @@
-import { readDaysAt, formatDays } from '@open-larder/say';
+import { readDaysAt, formatDays } from '@open-larder/say/daysAt';
 import { useState } from 'react';
 import { useController, useWatch, type Control } from 'react-hook-form';
 import { useFormat } from '../store';

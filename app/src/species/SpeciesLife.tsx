@@ -5,7 +5,8 @@ import {
   type Species,
   type SpeciesField,
 } from '@open-larder/catalogue';
-import { formatDays, formatNumber } from '@open-larder/say';
+import { formatNumber } from '@open-larder/say';
+import { formatDays } from '@open-larder/say/daysAt';
 import { View } from 'react-native';
 import { useFormat } from '../store';
 import { BasisMark, Card, ListRow, Text } from '../ui';

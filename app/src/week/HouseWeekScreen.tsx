@@ -1,3 +1,4 @@
+import { group } from 'd3-array';
 import type { FoodFamily } from '@open-larder/catalogue';
 import { preparedFoods, preparingOf } from '@open-larder/contract/week';
 import { formatPreparation, formatUnits, formatNumber } from '@open-larder/say';
@@ -274,11 +275,7 @@ function Prepare({
   const format = useFormat();
   if (tasks.length === 0) return null;
   const dayOf = (minutes: number) => addDays(first, Math.floor(minutes / 1440));
-  const byDay = new Map<string, Preparing[]>();
-  for (const task of tasks) {
-    const day = dayOf(task.startMin);
-    byDay.set(day, [...(byDay.get(day) ?? []), task]);
-  }
+  const byDay = group(tasks, ({ startMin }) => dayOf(startMin));
   return (
     <View style={{ gap: 8 }}>
       <Text variant="subtitle">To prepare</Text>

@@ -1,3 +1,4 @@
+import { groups } from 'd3-array';
 import { student95 } from '../chance/distributions';
 import { assertRange } from '../units';
 
@@ -56,10 +57,12 @@ export interface Measured {
 
 /** Two measurements on one day are one sample of more fish. Oldest first. */
 export function byDay(measured: readonly Measured[]): { day: string; values: number[] }[] {
-  const days = new Map<string, number[]>();
-  for (const { day, lengthCm, lengthsCm } of measured) {
-    const values = lengthsCm && lengthsCm.length > 0 ? lengthsCm : [lengthCm];
-    days.set(day, [...(days.get(day) ?? []), ...values]);
-  }
-  return [...days].sort(([a], [b]) => (a < b ? -1 : 1)).map(([day, values]) => ({ day, values }));
+  return groups(measured, ({ day }) => day)
+    .sort(([a], [b]) => (a < b ? -1 : 1))
+    .map(([day, same]) => ({
+      day,
+      values: same.flatMap(({ lengthCm, lengthsCm }) =>
+        lengthsCm && lengthsCm.length > 0 ? lengthsCm : [lengthCm],
+      ),
+    }));
 }

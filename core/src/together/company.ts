@@ -1,3 +1,4 @@
+import { groups } from 'd3-array';
 import { ZONES } from './zones';
 import { assumed, computed, measured, type Known } from '../why';
 import { BODY_DEPTH, type Together, type Weighed } from './mate';
@@ -76,11 +77,7 @@ const GROWN: readonly string[] = [
 
 /** Number and sexes of a group against what its species is used to; kinds are counted over the tank. */
 export function numbers(mates: readonly Weighed[]): Together[] {
-  const byKind = new Map<string, Weighed[]>();
-  for (const mate of mates) {
-    byKind.set(mate.species.key, [...(byKind.get(mate.species.key) ?? []), mate]);
-  }
-  return [...byKind.values()].flatMap((kind): Together[] => {
+  return groups(mates, ({ species }) => species.key).flatMap(([, kind]): Together[] => {
     const first = kind[0] as Weighed;
     const { usualGroup, femalesPerMale } = first.species;
     const grown = kind.filter((mate) => GROWN.includes(mate.stage));

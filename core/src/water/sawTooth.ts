@@ -1,3 +1,4 @@
+import { group } from 'd3-array';
 import { assertRange } from '../units';
 
 /** How water is changed, again and again. */
@@ -75,8 +76,7 @@ export function sawTooth(
   addsOn: (day: number) => number,
   changes: readonly Change[],
 ): { before: number; after: number }[] {
-  const byDay = new Map<number, Change[]>();
-  for (const change of changes) byDay.set(change.day, [...(byDay.get(change.day) ?? []), change]);
+  const byDay = group(changes, ({ day }) => day);
   let mgL = startMgL;
   return Array.from({ length: days }, (_, day) => {
     const before = Math.max(0, mgL + addsOn(day));

@@ -1,3 +1,4 @@
+import { groups } from 'd3-array';
 import type { Account, Rating, Served, Tank, WaterEventRow } from '@open-larder/contract';
 import { RATED } from '@open-larder/contract';
 import { daysBetween, isSize, stateOn } from '@open-larder/core';
@@ -177,9 +178,7 @@ function tanksIn(
 }
 
 function foodsIn(rows: Rows, ratings: readonly Rating[]): Account['foods'] {
-  const byFood = new Map<string, Rows>();
-  for (const row of rows) byFood.set(row.foodId, [...(byFood.get(row.foodId) ?? []), row]);
-  return [...byFood].map(([foodId, own]) => {
+  return groups(rows, ({ foodId }) => foodId).map(([foodId, own]) => {
     const said = ratings.filter((rating) => rating.foodId === foodId);
     const count = (what: 'colour' | 'growth') =>
       Object.fromEntries(

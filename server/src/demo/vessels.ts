@@ -1,3 +1,4 @@
+import { rollup } from 'd3-array';
 import { addDays } from '@open-larder/core';
 import type { Chance } from './chance';
 import { VESSELS, type DemoVessel } from './scenario';
@@ -78,13 +79,11 @@ function served(
   { chance, feedings, foodIds }: DemoSetting,
   ids: ReadonlyMap<string, string>,
 ): Row[] {
-  const giving = new Map<string, string[]>();
-  for (const { key, food, serves } of VESSELS) {
-    const foodId = foodIds.get(food);
-    const id = ids.get(key);
-    if (!serves || foodId === undefined || id === undefined) continue;
-    giving.set(foodId, [...(giving.get(foodId) ?? []), id]);
-  }
+  const giving = rollup(
+    VESSELS.filter(({ key, food, serves }) => serves && foodIds.has(food) && ids.has(key)),
+    (vessels) => vessels.map(({ key }) => ids.get(key)!),
+    ({ food }) => foodIds.get(food)!,
+  );
   return feedings.flatMap(({ id, foodId, day, at, massG }, turn) => {
     const from = giving.get(foodId) ?? [];
     if (from.length === 0 || massG <= 0) return [];

@@ -1,6 +1,6 @@
 import type { FoodRow, LotRow } from '@open-larder/contract';
 import { goodUntil, ofDryMatter } from '@open-larder/core';
-import { formatLotLabel } from '@open-larder/say';
+import { formatLotLabel } from '@open-larder/say/label';
 import type { Content, TableCell } from 'pdfmake/interfaces';
 import { INK, printFitting, ROE, titleLine } from '../print/document';
 

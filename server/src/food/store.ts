@@ -1,3 +1,4 @@
+import { group } from 'd3-array';
 import type { BodyOf, FoodFields, FoodRow, LotRow, WeighingRow } from '@open-larder/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { eventLog, type Scope } from '../db';
@@ -162,8 +163,8 @@ async function withLots(scope: Scope, rows: readonly FlatFood[]): Promise<FoodRo
     ),
     weighings(scope, ids),
   ]);
-  const lotsOf = byFood(lots);
-  const weighingsOf = byFood(weighed);
+  const lotsOf = group(lots, ({ foodId }) => foodId);
+  const weighingsOf = group(weighed, ({ foodId }) => foodId);
   return rows.map((row) => {
     const own = lotsOf.get(row.id) ?? [];
     return {
@@ -176,12 +177,6 @@ async function withLots(scope: Scope, rows: readonly FlatFood[]): Promise<FoodRo
       remainingG: own.reduce((sum, lot) => sum + lot.remainingG, 0),
     };
   });
-}
-
-function byFood<T extends { foodId: string }>(rows: readonly T[]): Map<string, T[]> {
-  const found = new Map<string, T[]>();
-  for (const row of rows) found.set(row.foodId, [...(found.get(row.foodId) ?? []), row]);
-  return found;
 }
 
 /** Open the sealed ones among the lots that were drawn from, on that day. */

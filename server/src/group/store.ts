@@ -1,6 +1,6 @@
 import type { Group } from '@open-larder/contract';
 import { lifeError, staysOf, type LifeEvent } from '@open-larder/core';
-import { formatLifeError } from '@open-larder/say';
+import { formatLifeError } from '@open-larder/say/life';
 import { v7 as uuidv7 } from 'uuid';
 import type { Scope } from '../db';
 import { idUsed, notFound, invalid } from '../http/problems';

@@ -1,6 +1,7 @@
 import { groupEvent, id as idSchema, phrase } from '@open-larder/contract';
 import { lifeError, type LifeEvent, type LifeError } from '@open-larder/core';
-import { refuseLength, formatLifeError } from '@open-larder/say';
+import { refuseLength } from '@open-larder/say';
+import { formatLifeError } from '@open-larder/say/life';
 import { v7 as uuidv7 } from 'uuid';
 import { eventsThatHold, everyEvent, lifeEventOf } from '../group/life';
 import { changeLives, type NewEvent } from '../group/store';

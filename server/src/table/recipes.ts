@@ -1,3 +1,4 @@
+import { groups } from 'd3-array';
 import {
   id as idSchema,
   recipeCreate,
@@ -151,12 +152,8 @@ const USUAL = { lengthCm: 20, widthCm: 15, depthCm: 1, columns: 10, rows: 6 };
 
 /** The places of lines that belong to one recipe, in order. */
 function together(lines: readonly SheetLine[]): number[][] {
-  const groups = new Map<string, number[]>();
-  lines.forEach(({ values }, at) => {
-    const key = String(values.id ?? values.name ?? '').toLowerCase();
-    groups.set(key, [...(groups.get(key) ?? []), at]);
-  });
-  return [...groups.values()];
+  const recipeOf = ({ values }: SheetLine) => String(values.id ?? values.name ?? '').toLowerCase();
+  return groups(lines.keys(), (at) => recipeOf(lines[at]!)).map(([, places]) => places);
 }
 
 /** Faults of one ingredient on its own line, all others on the first. */

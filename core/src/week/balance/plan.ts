@@ -1,3 +1,4 @@
+import { rollups } from 'd3-array';
 import { isLitter } from '../../food';
 import type { DietServing } from '../../round';
 import { cycleOf, maxOn, type WeekTask } from '../task';
@@ -42,13 +43,13 @@ export function servingsOf(
     const group = task.groups[offer.group]!;
     const food = task.foods[offer.food]!;
     const momentId = moments[offer.moment]!.id;
-    const daysOf = new Map<number, number[]>();
-    kinds.forEach((kind, k) => {
-      const steps = given[k]![o]!;
-      if (steps <= 0) return;
-      daysOf.set(steps, [...(daysOf.get(steps) ?? []), ...kind.days.map((d) => d + 1)]);
-    });
-    for (const [steps, days] of [...daysOf].sort(([a], [b]) => a - b)) {
+    const daysOf = rollups(
+      kinds.map((kind, k) => ({ steps: given[k]![o]!, days: kind.days.map((d) => d + 1) })),
+      (same) => same.flatMap(({ days }) => days),
+      ({ steps }) => steps,
+    );
+    for (const [steps, days] of daysOf.sort(([a], [b]) => a - b)) {
+      if (steps <= 0) continue;
       const same = now
         .get(group.id)
         ?.find(
