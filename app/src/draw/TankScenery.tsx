@@ -60,8 +60,10 @@ export function Ground({ scenery, frame }: Props) {
   const { ground: kind, seed } = scenery;
   const span = right - left;
   if (kind === 'bare') return null;
+  const leaves = kind === 'leaf litter' ? Math.min(40, Math.round(span / 9)) : 0;
   const fill = kind === 'soil' ? c.soil : c.sand;
-  const grains = kind === 'sand' ? 0 : Math.min(90, Math.round(span / (kind === 'soil' ? 9 : 5)));
+  const grains =
+    kind === 'sand' || leaves > 0 ? 0 : Math.min(90, Math.round(span / (kind === 'soil' ? 9 : 5)));
   return (
     <G>
       <Path
@@ -82,6 +84,41 @@ export function Ground({ scenery, frame }: Props) {
           />
         );
       })}
+      {Array.from({ length: leaves }, (_, nth) => (
+        <Leaf
+          key={nth}
+          x={left + draw(seed, nth + 200) * span}
+          y={ground + draw(seed, nth + 400) * Math.max(2, (floor - ground) * 0.6)}
+          length={9 + draw(seed, nth + 600) * 9}
+          turn={draw(seed, nth + 800) * 70 - 35}
+          fill={draw(seed, nth + 1000) < 0.55 ? c.wood : c.soil}
+        />
+      ))}
+    </G>
+  );
+}
+
+interface LeafProps {
+  x: number;
+  y: number;
+  length: number;
+  /** Degrees from lying flat. */
+  turn: number;
+  fill: string;
+}
+
+/** One fallen leaf with its rib. */
+function Leaf({ x, y, length, turn, fill }: LeafProps) {
+  const c = useColours();
+  const half = length / 2;
+  return (
+    <G transform={`translate(${x} ${y}) rotate(${turn})`}>
+      <Path
+        d={`M${-half} 0 Q${-half * 0.2} ${-half * 0.62} ${half} 0 Q${-half * 0.2} ${half * 0.5} ${-half} 0 Z`}
+        fill={fill}
+        opacity={0.9}
+      />
+      <Line x1={-half * 1.25} x2={half * 0.8} y1={0} y2={0} stroke={c.sand} strokeWidth={0.6} />
     </G>
   );
 }

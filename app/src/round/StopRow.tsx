@@ -53,9 +53,11 @@ export const StopRow = memo(function StopRow({ stop, tank, acts }: Props) {
             <Text variant="strong" tone={due.length === 0 ? 'done' : 'ink'} numberOfLines={1}>
               {tank.name}
             </Text>
-            <Text variant="small" tone="quiet" numberOfLines={1}>
-              {due.length === 0 ? 'all served' : due.length > 1 ? due.length : ''}
-            </Text>
+            <View style={styles.count}>
+              <Text variant="small" tone="quiet">
+                {due.length === 0 ? 'all served' : due.length > 1 ? due.length : ''}
+              </Text>
+            </View>
           </View>
           {first ? (
             <View style={styles.line}>
@@ -112,4 +114,5 @@ const useStyles = themed((c) => ({
   },
   words: { flex: 1, minWidth: 0 },
   line: { flexDirection: 'row', alignItems: 'center', gap: 6 },
+  count: { flexShrink: 0 },
 }));

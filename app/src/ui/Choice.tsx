@@ -87,6 +87,7 @@ function Chips<V extends string | number>({
 const useStyles = themed((c) => ({
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
   chip: {
+    maxWidth: '100%',
     minHeight: SIZES.touch,
     minWidth: SIZES.touch,
     paddingHorizontal: 12,

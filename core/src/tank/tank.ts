@@ -20,7 +20,7 @@ export const TANK_SHAPES = [
 ] as const;
 export type TankShape = (typeof TANK_SHAPES)[number];
 
-export const GROUNDS = ['bare', 'sand', 'gravel', 'soil'] as const;
+export const GROUNDS = ['bare', 'sand', 'gravel', 'soil', 'leaf litter'] as const;
 export const DECORS = ['none', 'some', 'much'] as const;
 export const FILTERS = ['none', 'sponge', 'internal', 'hanging', 'external', 'sump'] as const;
 export const FLOWS = ['still', 'gentle', 'moderate', 'strong'] as const;

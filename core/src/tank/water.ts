@@ -29,7 +29,7 @@ const FOOTPRINTS: Record<Exclude<TankShape, 'bowl'>, Footprint> = {
 };
 
 /** Share of the ground's bulk that is water between its grains. Usual porosities, an assumption. */
-const POROSITY = { bare: 1, sand: 0.35, gravel: 0.4, soil: 0.5 };
+const POROSITY = { bare: 1, sand: 0.35, gravel: 0.4, soil: 0.5, 'leaf litter': 0.8 };
 /** Share of the water that wood and stone take. Assumptions. */
 const DECOR_SHARE = { none: 0, some: 0.03, much: 0.08 };
 

@@ -4,12 +4,13 @@ import type { Item } from './item';
 
 /**
  * Gaps between the grains of a ground, mm, and the share of fine food that ends up in them. Gravel of
- * about 4 mm leaves gaps of some 0.4 of a grain; soil is finer and closes over; sand lets nothing in.
- * Assumptions.
+ * about 4 mm leaves gaps of some 0.4 of a grain; soil is finer and closes over; sand lets nothing in;
+ * leaves lie in layers with wide gaps. Assumptions.
  */
 const GAPS: Partial<Record<NonNullable<FeedTank['ground']>, { gapMm: number; max: number }>> = {
   gravel: { gapMm: 1.6, max: 0.7 },
   soil: { gapMm: 1.2, max: 0.4 },
+  'leaf litter': { gapMm: 4, max: 0.6 },
 };
 
 /** Share of an item's pieces that fall between the grains where they come to rest, 0..1. */

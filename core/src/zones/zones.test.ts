@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { PLAIN } from '../round';
+import type { GROUNDS } from '../tank';
 import { bandsOf, modelOf, play, reportOf, simulate, type Feeding } from '.';
 import {
   testDrop,
@@ -340,7 +341,7 @@ describe('the film', () => {
 });
 
 describe('gravel', () => {
-  const buried = (ground: 'bare' | 'sand' | 'gravel' | 'soil', foods = [testFlake(fine)]) => {
+  const buried = (ground: (typeof GROUNDS)[number], foods = [testFlake(fine)]) => {
     const [drop] = played({
       tank: testWater({ ground }),
       groups: [testLoaches()],
@@ -362,6 +363,7 @@ describe('gravel', () => {
     expect(buried('gravel')).toBeGreaterThan(0.2);
     expect(buried('soil')).toBeGreaterThan(0);
     expect(buried('soil')).toBeLessThan(buried('gravel'));
+    expect(buried('leaf litter')).toBeGreaterThan(buried('soil'));
     expect(buried('gravel', [testWafer()])).toBe(0);
   });
 

@@ -53,6 +53,8 @@ describe('a tank', () => {
     read(text, units).tanks[0]?.facts;
   it.each([
     ['60 x 30 x 36 cm', { lengthCm: 60, widthCm: 30, heightCm: 36 }],
+    ['60 l, sand with oak leaves', { litres: 60, ground: 'leaf litter' }],
+    ['80 l, leaf litter', { litres: 80, ground: 'leaf litter' }],
     ['54 litre tank, 24.5 °C, sand', { litres: 54, tempC: 24.5, ground: 'sand' }],
     [
       '125l bare bottom, sponge filter, ph 6,8',

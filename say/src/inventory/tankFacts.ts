@@ -40,6 +40,10 @@ const SAID: [RegExp, TankFacts][] = [
   [/\b(?:few|sparse(?:ly)?|light(?:ly)?|some|a few)[\s-]+plant(?:s|ed)\b/iu, { plants: 'few' }],
   [/\b(?:well[\s-]+|many\s+)?plant(?:s|ed)\b/iu, { plants: 'many' }],
   [
+    /\bleaf[\s-]?litter\b|\b(?:oak |almond |beech |dead |dried )?leaves\b/iu,
+    { ground: 'leaf litter' },
+  ],
+  [
     /\bbare(?:[\s-]+(?:bottom|floor|ground|tank))?\b|\bno (?:substrate|ground)\b/iu,
     { ground: 'bare' },
   ],
