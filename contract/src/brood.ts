@@ -7,9 +7,12 @@ import {
   FIRST_FOODS,
   FIRST_WATERS,
   RAISINGS,
+  STANDING_FOODS,
 } from '@open-larder/core/brood/vocabulary';
 import { z } from 'zod';
+import type { ServingUnit } from '@open-larder/core';
 import { dietEdit } from './diet';
+import { feeding } from './feeding';
 import { between, chosen, day, hand, id, instant, name, phrase, version } from './basics';
 
 /** Rows are validated when the catalogue is loaded; on the wire only their presence is checked. */
@@ -72,7 +75,6 @@ export const broodEventCreate = z.discriminatedUnion('kind', [
       'swimming',
       'firstFood',
       'sorted',
-      'treated',
       'eggsEaten',
       'swallowed',
       'ended',
@@ -116,6 +118,24 @@ export const broodEventCreate = z.discriminatedUnion('kind', [
     ...base,
     kind: z.literal('changed'),
     share: between(0.01, 1, 'the share of water'),
+  }),
+  z.object({
+    ...base,
+    kind: z.literal('lifted'),
+    share: between(0.01, 1, 'the share that was left'),
+  }),
+  z.object({
+    ...base,
+    kind: z.literal('eggsBad'),
+    share: between(0.01, 1, 'the share of the eggs'),
+  }),
+  z.object({ ...base, kind: z.enum(['placed', 'removed']), foodKey: z.enum(STANDING_FOODS) }),
+  z.object({
+    ...base,
+    kind: z.literal('treated'),
+    product: name.nullable().default(null),
+    forDays: between(1, 60, 'days of treatment').int('count whole days').nullable().default(null),
+    everyDays: between(1, 30, 'days between').int('count whole days').nullable().default(null),
   }),
   z.object({
     ...base,
@@ -179,6 +199,9 @@ export const broodEvent = z.object({
   tempC: z.number().nullable(),
   share: z.number().nullable(),
   foodKey: z.string().nullable(),
+  product: z.string().nullable(),
+  forDays: z.number().nullable(),
+  everyDays: z.number().nullable(),
 });
 
 /** Computed by the core on the way out: only its presence is checked. */
@@ -188,6 +211,26 @@ const status = z.custom<BroodStatus>(
 const work = z.custom<BroodWork>(
   (value) => typeof value === 'object' && value !== null && 'because' in value,
 );
+
+/** A meal of young in tubs today, and what became of it. */
+const fryMeal = z.object({
+  minutes: z.number(),
+  servings: z.array(
+    z.object({
+      servingId: id,
+      tubId: id,
+      tubName: z.string(),
+      key: z.string(),
+      /** Null is not on the shelf as a food yet. */
+      foodId: z.string().nullable(),
+      name: z.string(),
+      units: z.number(),
+      unit: z.custom<ServingUnit>((value) => typeof value === 'object' && value !== null),
+      fed: feeding.nullable(),
+    }),
+  ),
+});
+export type FryMealRow = z.infer<typeof fryMeal>;
 
 /** A brood as of today. */
 export const brood = z.object({
@@ -201,6 +244,7 @@ export const brood = z.object({
   tubs: z.array(broodTub),
   status,
   work: z.array(work),
+  meals: z.array(fryMeal),
 });
 
 export type BroodCreate = z.infer<typeof broodCreate>;

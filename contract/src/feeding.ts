@@ -13,7 +13,10 @@ export const feedingCreate = z
     id,
     servingId: id,
     day,
-    groupId: id,
+    /** It goes to a group, or to a tub of a brood. */
+    groupId: id.nullable(),
+    broodId: id.nullable().default(null),
+    tubId: id.nullable().default(null),
     foodId: id,
     outcome: z.enum(OUTCOMES),
     plannedUnits: between(0, 10_000, 'the planned amount'),
@@ -25,6 +28,14 @@ export const feedingCreate = z
   .refine((fed) => (fed.outcome === 'skipped') === (fed.units === 0), {
     path: ['units'],
     message: 'a skipped serving has the amount 0, every other one more than 0',
+  })
+  .refine((fed) => (fed.groupId === null) !== (fed.tubId === null), {
+    path: ['groupId'],
+    message: 'say which group it goes to, or which tub',
+  })
+  .refine((fed) => (fed.broodId === null) === (fed.tubId === null), {
+    path: ['tubId'],
+    message: 'a tub is named with its brood',
   });
 
 export const feedingUndo = z.object({ id, at: instant });
@@ -34,7 +45,9 @@ export const feeding = z.object({
   id: z.string(),
   servingId: z.string(),
   day: z.string(),
-  groupId: z.string(),
+  groupId: z.string().nullable(),
+  broodId: z.string().nullable(),
+  tubId: z.string().nullable(),
   foodId: z.string(),
   outcome: z.enum(OUTCOMES),
   plannedUnits: z.number(),

@@ -12,6 +12,8 @@ const timeZone = z
     }
   }, 'this is not a known time zone, such as Europe/Berlin');
 
+const minuteOfDay = between(0, 1439, 'minutes of a day').int('count whole minutes');
+
 export const householdInput = z.object({
   name,
   timeZone,
@@ -28,6 +30,17 @@ export const householdInput = z.object({
   phrases: z
     .array(z.string().trim().min(1, 'leave out what is empty').max(40, 'keep it under 40 letters'))
     .max(12, 'keep it to twelve phrases'),
+  /** When someone is at home, beside the moments: young are fed then. */
+  atHome: z
+    .array(
+      z
+        .object({ fromMin: minuteOfDay, toMin: minuteOfDay })
+        .refine(({ fromMin, toMin }) => fromMin !== toMin, {
+          path: ['toMin'],
+          message: 'this span has no length',
+        }),
+    )
+    .max(6, 'keep it to six spans'),
   currency: z.string().regex(/^[A-Z]{3}$/, 'write the currency as three capitals, such as EUR'),
 });
 /** As read back: what passed the limits on its way in. */
@@ -38,6 +51,7 @@ export const household = householdInput.extend({
   currency: z.string(),
   deliveryDays: z.number(),
   phrases: z.array(z.string()),
+  atHome: z.array(z.object({ fromMin: z.number(), toMin: z.number() })),
   version: z.number(),
 });
 export const householdEdit = householdInput.extend({ version });

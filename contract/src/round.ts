@@ -66,7 +66,20 @@ export const round = z.object({
       groupName: z.string(),
       tankId: id,
       stage,
-      reason: z.enum(['fast', 'stage', 'empty', 'noDiet']),
+      reason: z.enum(['fast', 'stage', 'empty', 'brood', 'noDiet']),
+    }),
+  ),
+  /** Groups of which some spawn, guard or hold, or are built up again: their portions of that day. */
+  parents: z.array(
+    z.object({
+      groupId: id,
+      groupName: z.string(),
+      tankId: id,
+      count: z.number(),
+      is: z.enum(['spawning', 'guarding', 'recovering']),
+      broodName: z.string(),
+      animals: z.number(),
+      share: z.number(),
     }),
   ),
   /** Logged that day for servings that the plan no longer holds. */
@@ -104,5 +117,6 @@ export type Preparation = z.infer<typeof preparations>['tasks'][number];
 export const roundWhy = z.object({ why });
 
 export type RoundView = z.infer<typeof round>;
+export type RoundParents = RoundView['parents'][number];
 export type RoundServingView = z.infer<typeof roundServing>;
 export type RoundStopView = z.infer<typeof roundStop>;

@@ -1,8 +1,9 @@
 import { FOOD_FAMILIES } from '@open-larder/catalogue';
 import { z } from 'zod';
 
-/** What one group had of one food in a span: offered, and what of it was not eaten. */
+/** What one group, or the young of a brood, had of one food in a span: offered, and what was not eaten. */
 const servedRow = z.object({
+  /** Of the brood, where it went to young in tubs. */
   groupId: z.string(),
   groupName: z.string(),
   tankId: z.string(),

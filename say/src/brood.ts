@@ -9,7 +9,7 @@ import type { UnitChoice } from '@open-larder/core/units';
 import { formatUnits } from './amounts';
 import { formatAnimals } from './animals';
 import { formatNumber, formatPercent, formatQuantity } from './figures';
-import { ahead, formatDay, latest, someDays, times } from './time';
+import { ago, ahead, formatDay, latest, someDays, times } from './time';
 
 /** What is to be done, and why. */
 export interface WorkLabels {
@@ -79,8 +79,13 @@ export function formatBroodWork(because: BroodReason, units: UnitChoice): WorkLa
       );
     case 'treated':
       return of(
-        'No food while the treatment is in; dyes want the dark',
-        `Treated ${because.today ? 'today' : 'yesterday'}. How long and how much its label says, and a veterinarian; light and food come back when it is out.`,
+        `No food while ${because.product ?? 'the treatment'} is in; dyes want the dark`,
+        `Treated ${ago(because.days)}. How long and how much its label says, and a veterinarian; light and food come back when it is out.`,
+      );
+    case 'treatAgain':
+      return of(
+        `Repeat ${because.product ?? 'the treatment'}, as you asked to be reminded`,
+        `Last noted ${ago(because.days)}. Read the label again first; it comes before this reminder, and so does a veterinarian.`,
       );
     case 'parentsFast':
       return of(`The parents: ${because.rule}`, 'Food that they leave fouls the eggs.');
@@ -110,7 +115,7 @@ export function formatBroodWork(because: BroodReason, units: UnitChoice): WorkLa
         `${someDays(because.days)} from swimming free until something does: infusoria, or powder under 100 µm.`,
       );
     case 'standing':
-      return STANDING_WORK[because.what];
+      return formatStanding(because);
     case 'foodMissing':
       return of(
         `${because.name} is not there, and nothing else that fits their mouth`,
@@ -171,6 +176,15 @@ export function formatBroodWork(because: BroodReason, units: UnitChoice): WorkLa
         `From ${length(because.cm)} on they no longer fit the parents’ mouths.`,
       );
   }
+}
+
+function formatStanding(because: Extract<BroodReason, { is: 'standing' }>): WorkLabels {
+  const { says, why } = STANDING_WORK[because.what];
+  const { tub, days } = because;
+  return of(
+    tub === null ? says : `${tub}: ${says}`,
+    days === null ? why : `It has been in for ${someDays(days)}. ${why}`,
+  );
 }
 
 function formatMeals(because: Extract<BroodReason, { is: 'meals' }>): WorkLabels {

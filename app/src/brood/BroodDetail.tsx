@@ -11,6 +11,7 @@ import { CorrectBroodSheet } from './CorrectBroodSheet';
 import { EventSheet } from './EventSheet';
 import { HistoryCard } from './HistoryCard';
 import { LadderCard } from './LadderCard';
+import { MealsCard } from './MealsCard';
 import { RaiseCard } from './RaiseCard';
 import { StagesCard } from './StagesCard';
 import { TubsCard } from './TubsCard';
@@ -54,9 +55,9 @@ export function BroodDetail({
           </Text>
         ) : null}
       </View>
-      {over || brood.work.length === 0 ? null : (
+      {over || brood.work.every(({ what }) => what === 'feed') ? null : (
         <Card label="To do today">
-          <BroodWorkList brood={brood} work={brood.work} />
+          <BroodWorkList brood={brood} work={brood.work.filter(({ what }) => what !== 'feed')} />
         </Card>
       )}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
@@ -109,6 +110,7 @@ function FeedsCard({ brood }: { brood: Brood }) {
   return (
     <View style={{ gap: 8 }}>
       <Text variant="subtitle">Today’s food</Text>
+      <MealsCard brood={brood} />
       <Card label="Today’s food">
         {feeds.map((feed, index) => (
           <ListRow

@@ -18,7 +18,7 @@ export function BroodWorkList({ brood, work }: { brood: Brood; work: readonly Br
   const logEvent = useBroodEvent();
   const format = useFormat();
   const [sheet, setSheet] = useState<{ kind: BroodEventKind; tubId: string | null } | null>(null);
-  const act = ({ what, tubId }: BroodWork) => {
+  const act = ({ what, tubId, because }: BroodWork) => {
     switch (what) {
       case 'together':
         return void logEvent(brood.id, { kind: 'paired' }, 'They are together.');
@@ -35,6 +35,10 @@ export function BroodWorkList({ brood, work }: { brood: Brood; work: readonly Br
         const share = Math.min(1, Math.max(0.01, tub?.change ?? 1));
         return void logEvent(brood.id, { kind: 'changed', tubId, share }, 'Its water is changed.');
       }
+      case 'standing':
+        return because.is === 'standing'
+          ? void logEvent(brood.id, { kind: 'placed', tubId, foodKey: because.what }, 'It is in.')
+          : undefined;
       case 'sort':
         return void logEvent(brood.id, { kind: 'sorted', tubId }, 'They are sorted.');
       case 'expect':
@@ -42,6 +46,8 @@ export function BroodWorkList({ brood, work }: { brood: Brood; work: readonly Br
           kind: brood.status.next?.stage === 'hatch' ? 'hatched' : 'swimming',
           tubId: null,
         });
+      case 'treatAgain':
+        return setSheet({ kind: 'treated', tubId });
       case 'wet':
         return setSheet({ kind: 'hatched', tubId: null });
       case 'count':
@@ -69,7 +75,7 @@ export function BroodWorkList({ brood, work }: { brood: Brood; work: readonly Br
                 {why}
               </Text>
             </View>
-            {DONE[one.what] ? (
+            {DONE[one.what] && !isSkin(one) ? (
               <Button
                 label={DONE[one.what]!}
                 spoken={`${DONE[one.what]}: ${brood.name}, ${says}`}
@@ -84,6 +90,9 @@ export function BroodWorkList({ brood, work }: { brood: Brood; work: readonly Br
   );
 }
 
+/** What the parents give is not put in. */
+const isSkin = ({ because }: BroodWork) => because.is === 'standing' && because.what === 'skin';
+
 const DONE: Partial<Record<BroodWork['what'], string>> = {
   together: 'Together',
   parents: 'Done',
@@ -91,6 +100,8 @@ const DONE: Partial<Record<BroodWork['what'], string>> = {
   expect: 'Seen',
   firstFood: 'Taken',
   change: 'Changed',
+  standing: 'Put in',
+  treatAgain: 'Done',
   start: 'Start',
   count: 'Count',
   sort: 'Sorted',

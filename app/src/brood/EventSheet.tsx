@@ -4,6 +4,7 @@ import { View } from 'react-native';
 import { useNow, useFormat } from '../store';
 import {
   Button,
+  Choice,
   DateField,
   Field,
   NumberField,
@@ -31,8 +32,18 @@ const IN_TUB: ReadonlySet<BroodEventKind> = new Set([
   'changed',
   'warmth',
   'sorted',
+  'lifted',
+  'placed',
+  'removed',
   'treated',
 ]);
+
+/** Kinds of which a share is noted, and of what. */
+const SHARED: Partial<Record<BroodEventKind, string>> = {
+  changed: 'Share of its water',
+  lifted: 'Share of today’s food that was left',
+  eggsBad: 'Share of the eggs that went bad',
+};
 
 interface Props {
   brood: Brood;
@@ -56,6 +67,10 @@ export function EventSheet({ brood, first, onClose }: Props) {
   const [tempC, setTempC] = useState<number | null>(brood.tubs[0]?.tempC ?? null);
   const [share, setShare] = useState<number | null>(30);
   const [foodKey, setFoodKey] = useState(brood.status.rungs[0]?.key ?? '');
+  const [standing, setStanding] = useState<'film' | 'vegetables'>('film');
+  const [product, setProduct] = useState('');
+  const [forDays, setForDays] = useState<number | null>(null);
+  const [everyDays, setEveryDays] = useState<number | null>(null);
   const [note, setNote] = useState('');
   const [fieldErrors, setFieldErrors] = useState<FieldErrors>({});
   const warmth = format.scale('temperature');
@@ -70,7 +85,9 @@ export function EventSheet({ brood, first, onClose }: Props) {
       ...(kind === 'measured' ? { lengthMm: lengthMm ?? Number.NaN, shortMm, longMm } : {}),
       ...(kind === 'took' ? { foodKey } : {}),
       ...(kind === 'warmth' ? { tempC: tempC ?? Number.NaN } : {}),
-      ...(kind === 'changed' ? { share: (share ?? Number.NaN) / 100 } : {}),
+      ...(SHARED[kind] ? { share: (share ?? Number.NaN) / 100 } : {}),
+      ...(kind === 'placed' || kind === 'removed' ? { foodKey: standing } : {}),
+      ...(kind === 'treated' ? { product: product.trim() || null, forDays, everyDays } : {}),
     } as Said;
     const wrong = await logEvent(brood.id, event, `${EVENT_WORDS[kind]}: noted.`);
     if (wrong === null) onClose();
@@ -165,21 +182,53 @@ export function EventSheet({ brood, first, onClose }: Props) {
           fieldError={fieldErrors.tempC}
         />
       ) : null}
-      {kind === 'changed' ? (
+      {SHARED[kind] ? (
         <NumberField
-          label="Share of its water"
+          label={SHARED[kind]}
           unit="%"
           value={share}
           onChange={setShare}
           fieldError={fieldErrors.share}
         />
       ) : null}
+      {kind === 'placed' || kind === 'removed' ? (
+        <Choice
+          label="Which food"
+          value={standing}
+          options={[
+            { value: 'film', label: 'Film and leaves' },
+            { value: 'vegetables', label: 'Soft vegetables' },
+          ]}
+          onChange={setStanding}
+        />
+      ) : null}
       {kind === 'treated' ? (
-        <Text tone="due">
-          Write what it was, as its label says. No dose is worked out here: that is for the label
-          and a veterinarian. Dyes want the dark, oxidisers burn skin and eyes; no food while it is
-          in, and none for eggs and larvae anyway.
-        </Text>
+        <>
+          <Text tone="due">
+            Write what it was, as its label says. No dose is worked out here: that is for the label
+            and a veterinarian. Dyes want the dark, oxidisers burn skin and eyes; no food while it
+            is in, and none for eggs and larvae anyway.
+          </Text>
+          <Field
+            label="Product"
+            value={product}
+            onChange={setProduct}
+            fieldError={fieldErrors.product}
+          />
+          <NumberField
+            label="Days that it stays in, by its label"
+            value={forDays}
+            onChange={setForDays}
+            fieldError={fieldErrors.forDays}
+          />
+          <NumberField
+            label="Remind me to repeat it every so many days"
+            value={everyDays}
+            onChange={setEveryDays}
+            fieldError={fieldErrors.everyDays}
+            hint="Blank does not remind you. It ends with the days above."
+          />
+        </>
       ) : null}
       {kind === 'ended' || kind === 'lost' ? (
         <Text variant="small" tone="quiet">

@@ -42,6 +42,9 @@ const event = (
   tempC: null,
   share: null,
   foodKey: null,
+  product: null,
+  forDays: null,
+  everyDays: null,
   ...over,
 });
 
@@ -83,7 +86,7 @@ function row(
     eggCare: 'moved',
     foods: [live('infusoria'), live('brine-shrimp', { there: false })],
     today: DAY,
-    feeds: 3,
+    times: [480, 780, 1140],
     lightHours: 12,
     targetCm: null,
     conditionDays: null,
@@ -108,6 +111,14 @@ function row(
     tubs: [TUB],
     status,
     work: broodWork(task, status),
+    meals: status.meals.map((meal) => ({
+      ...meal,
+      servings: meal.servings.map((one) => ({
+        ...one,
+        servingId: `${meal.minutes} ${one.tubId} ${one.key}`,
+        fed: null,
+      })),
+    })),
     ...over,
   };
 }
@@ -381,12 +392,12 @@ describe('in the round', () => {
       event('counted', 3, { count: 60 }),
     ];
     open([row('Own', report)], <BroodsWork broodId="Own" />);
-    expect(await screen.findByText(/^Infusoria: /)).toBeTruthy();
+    expect((await screen.findAllByText(/drops infusoria/)).length).toBe(3);
     fireEvent.press(screen.getByLabelText('Open Own'));
     expect(push).toHaveBeenCalledWith('/broods/Own');
     screen.unmount();
-    open([row('Grouped', report, { youngGroupId: 'g1' })], <BroodsWork broodId="Grouped" />);
+    open([row('Grouped', report, { youngGroupId: 'g1', meals: [] })], <BroodsWork broodId="Grouped" />);
     expect(await screen.findByLabelText('Open Grouped')).toBeTruthy();
-    expect(screen.queryByText(/^Infusoria: /)).toBeNull();
+    expect(screen.queryByText(/drops infusoria/)).toBeNull();
   });
 });

@@ -8,6 +8,7 @@ import { api } from '../store';
 import { useWide } from '../theme';
 import { FormFields, type FormField } from '../forms/FormFields';
 import { Button, Field, Screen, StaleNotice, Text, useSave, useToast, Waiting } from '../ui';
+import { AtHomeField } from './AtHomeField';
 import { DeviceChoices } from './DeviceChoices';
 import { Moments } from './Moments';
 
@@ -186,6 +187,19 @@ function HouseholdForm({ household }: { household: HouseholdSettings }) {
       />
       <Text variant="subtitle">The house</Text>
       <FormFields control={control} fields={HOUSE} />
+      <Controller
+        control={control}
+        name="atHome"
+        render={({ field }) => (
+          <AtHomeField
+            value={field.value}
+            onChange={field.onChange}
+            fieldError={
+              errors.atHome ? 'Each span ends at another time than it begins.' : undefined
+            }
+          />
+        )}
+      />
     </View>
   );
 }

@@ -31,6 +31,8 @@ function reason(rest: Rest): string {
       return 'no food planned today';
     case 'stage':
       return `${rest.stage}, not fed`;
+    case 'brood':
+      return 'spawning or guarding: no food for these days';
     case 'empty':
       return 'no fish left in this group';
     case 'noDiet':

@@ -1,6 +1,7 @@
 import type {
   Feeding,
   RoundServingView,
+  RoundParents,
   RoundStopView,
   RoundView,
   Tank,
@@ -33,6 +34,7 @@ import { usePrintRound } from './usePrintRound';
 import { swapsFor } from './swaps';
 import { useWalk, type WalkItem } from './useWalk';
 import { useWalkWork, type WalkWork } from './useWalkWork';
+import { useFeedYoung } from '../brood/useFeedYoung';
 import { WorkRow } from './WorkRow';
 import { fromHouse } from '../bundles/fromHouse';
 
@@ -98,6 +100,7 @@ export function RoundScreen({ day: asked }: { day?: string }) {
     return day <= now.day;
   };
   const [other, setOther] = useState<RoundServingView | null>(null);
+  const young = useFeedYoung();
   const acts = useActs({
     serve: (serving, portion) => {
       walk.touch();
@@ -113,12 +116,16 @@ export function RoundScreen({ day: asked }: { day?: string }) {
     undo: (fed) => void feed.takeBack(fed),
     look: setLook,
     besides: setBesides,
+    giveYoung: ({ broodId, servings, says }) => {
+      walk.touch();
+      void young.feed(broodId, servings, `${says}: given.`);
+    },
     open: (tankId, on) => {
       walk.touch();
       stops.toggle(tankId, on);
     },
   });
-  const work = useWalkWork(ready?.data.tanks ?? [], now.day, ready !== null && day === now.day);
+  const work = useWalkWork(ready?.data.tanks ?? [], now, ready !== null && day === now.day);
   const walk = useWalk(
     current?.momentId ?? '',
     current?.stops ?? [],
@@ -127,6 +134,7 @@ export function RoundScreen({ day: asked }: { day?: string }) {
   );
   const water = useSame(waterOf(work));
   const meals = useSame(round.data ? mealsOf(round.data) : {});
+  const parents = useSame(parentsOf(round.data?.parents ?? NO_PARENTS));
   // A moment that is far off is not served in one tap: the screen moves on to it by itself.
   const rest = current && isNear(current, minutes) ? open(current) : [];
   const drawStop = ({ data, round: view }: NonNullable<typeof ready>, stop: RoundStopView) => {
@@ -145,6 +153,7 @@ export function RoundScreen({ day: asked }: { day?: string }) {
         meals={meals}
         minutes={minutes}
         water={wide ? (water[tank.id] ?? '') : ''}
+        parents={parents[tank.id] ?? NO_PARENTS}
         pictured={!wide}
         acts={acts}
       />
@@ -153,7 +162,13 @@ export function RoundScreen({ day: asked }: { day?: string }) {
     );
   };
   const drawWork = (one: WalkWork) => (
-    <WorkRow key={one.key} work={one} open={stops.isUnfolded(one.key)} onOpen={acts.open} />
+    <WorkRow
+      key={one.key}
+      work={one}
+      open={stops.isUnfolded(one.key)}
+      onOpen={acts.open}
+      onGive={acts.giveYoung}
+    />
   );
   const { beside, justServed } = stops;
   const foot = ready ? (
@@ -302,6 +317,7 @@ function useActs(newest: Acts): Acts {
       undo: (fed) => latest.current.undo(fed),
       look: (tank) => latest.current.look(tank),
       besides: (tank) => latest.current.besides(tank),
+      giveYoung: (meal) => latest.current.giveYoung(meal),
       open: (tankId, on) => latest.current.open(tankId, on),
     }),
     [],
@@ -309,6 +325,12 @@ function useActs(newest: Acts): Acts {
 }
 
 /** What is said of the water at each tank, by its id. */
+const NO_PARENTS: readonly RoundParents[] = [];
+const parentsOf = (
+  all: readonly RoundParents[],
+): Readonly<Record<string, readonly RoundParents[]>> =>
+  Object.fromEntries(all.map(({ tankId }) => [tankId, all.filter((one) => one.tankId === tankId)]));
+
 const waterOf = (work: readonly WalkWork[]): Readonly<Record<string, string>> =>
   Object.fromEntries(
     work.flatMap(({ about, id, detail }) => (about === 'water' ? [[id, detail]] : [])),

@@ -1,6 +1,7 @@
 import type {
   Feeding,
   MealInWater,
+  RoundParents,
   RoundServingView,
   RoundStopView,
   Tank,
@@ -19,8 +20,10 @@ import { TankPicture } from '../tank/TankPicture';
 import { lateOf, formatLate, type Meals } from './late';
 import { lookAgain } from './lookAgain';
 import { MealTimer } from './MealTimer';
+import { ParentsLine } from './ParentsLine';
 import { ServingRow } from './ServingRow';
 import type { ServedPortion } from './useFeed';
+import type { YoungMeal } from './useWalkWork';
 
 /** What is done at a tank. Always the same functions, whatever the round is. */
 export interface Acts {
@@ -32,6 +35,8 @@ export interface Acts {
   look: (tank: Tank) => void;
   /** Something more than is planned. */
   besides: (tank: Tank) => void;
+  /** What young in tubs get now, in all of their tubs. */
+  giveYoung: (meal: YoungMeal) => void;
   /** Unfold a tank, or fold it. */
   open: (tankId: string, open: boolean) => void;
 }
@@ -51,6 +56,8 @@ interface Props {
   nextId: string | null;
   /** «change 8 L»; empty where its water waits for nothing. */
   water: string;
+  /** Groups of this tank whose portions a brood changes today. */
+  parents: readonly RoundParents[];
   /** Without its picture where that is drawn larger beside it. */
   pictured?: boolean;
   acts: Acts;
@@ -70,6 +77,7 @@ export const StopCard = memo(function StopCard({
   minutes,
   nextId,
   water,
+  parents,
   pictured = true,
   acts,
 }: Props) {
@@ -140,6 +148,7 @@ export const StopCard = memo(function StopCard({
         </View>
         {due.length > 0 && pictured ? <TankPicture tank={tank} data={data} width={118} /> : null}
       </View>
+      <ParentsLine parents={parents} />
       {stop.servings.map((serving) => (
         <ServingRow
           key={serving.servingId}

@@ -6,7 +6,8 @@ import { fromHouse } from '../bundles/fromHouse';
 import { NumberTag } from '../tank/NumberTag';
 import { SIZES, themed, useColours } from '../theme';
 import { Text } from '../ui';
-import type { WalkWork } from './useWalkWork';
+import { ServeButton } from './ServeButton';
+import type { WalkWork, YoungMeal } from './useWalkWork';
 
 const WaterWork = fromHouse((house) => house.WaterWork);
 const BroodsWork = fromHouse((house) => house.BroodsWork);
@@ -16,33 +17,47 @@ interface Props {
   work: WalkWork;
   open: boolean;
   onOpen: (key: string, open: boolean) => void;
+  onGive: (meal: YoungMeal) => void;
 }
 
 /** Something beside feeding on the walk: a line, unfolded by a tap. */
-export const WorkRow = memo(function WorkRow({ work, open, onOpen }: Props) {
+export const WorkRow = memo(function WorkRow({ work, open, onOpen, onGive }: Props) {
   const styles = useStyles();
   const colours = useColours();
   const Chevron = open ? ChevronDown : ChevronRight;
+  const { meal } = work;
   return (
     <View style={styles.row}>
-      <Pressable
-        role="button"
-        aria-expanded={open}
-        aria-label={`${work.title}: ${work.detail}`}
-        onPress={() => onOpen(work.key, !open)}
-        style={styles.open}
-      >
-        {work.number === null ? null : <NumberTag number={work.number} />}
-        <View style={styles.words}>
-          <Text variant="strong" numberOfLines={1}>
-            {work.title}
-          </Text>
-          <Text variant="small" tone={work.urgent ? 'due' : 'quiet'} numberOfLines={open ? 4 : 1}>
-            {work.detail}
-          </Text>
-        </View>
-        <Chevron size={20} color={colours.ink2} />
-      </Pressable>
+      <View style={styles.line}>
+        <Pressable
+          role="button"
+          aria-expanded={open}
+          aria-label={`${work.title}: ${work.detail}`}
+          onPress={() => onOpen(work.key, !open)}
+          style={styles.open}
+        >
+          {work.number === null ? null : <NumberTag number={work.number} />}
+          <View style={styles.words}>
+            <Text variant="strong" numberOfLines={1}>
+              {work.title}
+            </Text>
+            <Text variant="small" tone={work.urgent ? 'due' : 'quiet'} numberOfLines={open ? 4 : 1}>
+              {work.detail}
+            </Text>
+          </View>
+          {meal ? null : <Chevron size={20} color={colours.ink2} />}
+        </Pressable>
+        {meal ? (
+          <ServeButton
+            family="wriggle"
+            served={false}
+            next={false}
+            spoken={`Given: ${meal.says}, ${work.title}`}
+            onPress={() => onGive(meal)}
+            onHold={() => onOpen(work.key, true)}
+          />
+        ) : null}
+      </View>
       {open ? (
         <View style={styles.inside}>
           {work.about === 'water' ? <WaterWork tankId={work.id} /> : null}
@@ -61,7 +76,10 @@ const useStyles = themed((c) => ({
     borderRadius: SIZES.radius,
     overflow: 'hidden',
   },
+  line: { flexDirection: 'row', alignItems: 'center', paddingRight: 3 },
   open: {
+    flex: 1,
+    minWidth: 0,
     minHeight: SIZES.touch + 4,
     flexDirection: 'row',
     alignItems: 'center',

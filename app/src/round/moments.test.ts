@@ -10,6 +10,7 @@ const round = (...moments: RoundView['moments']): RoundView => ({
   day: '2026-03-01',
   moments,
   resting: [],
+  parents: [],
   unplanned: [],
   inWater: [],
   done: [],

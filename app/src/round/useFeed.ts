@@ -125,6 +125,8 @@ export function useFeed(
       servingId: serving.servingId,
       day,
       groupId: serving.groupId,
+      broodId: null,
+      tubId: null,
       foodId: serving.foodId,
       plannedUnits: serving.units,
       hand,

@@ -14,6 +14,7 @@ const work = (key: string, order: number): WalkWork => ({
   title: key,
   detail: '',
   urgent: false,
+  meal: null,
 });
 const stops = [stop('t1'), stop('t3')];
 

@@ -1,5 +1,6 @@
 import type { BroodRow, Tank, VesselRow, WaterRow } from '@open-larder/contract';
 import type { BroodWorkKind } from '@open-larder/core/brood/vocabulary';
+import { mealLine, toServe } from '../brood/fryMeals';
 import { api, useFormat } from '../store';
 
 /** Something to see to on the walk beside feeding: the water of a tank, a brood, the live shelf. */
@@ -15,6 +16,14 @@ export interface WalkWork {
   title: string;
   detail: string;
   urgent: boolean;
+  /** What young in tubs get now, in one tap; null where nothing is due. */
+  meal: YoungMeal | null;
+}
+
+export interface YoungMeal {
+  broodId: string;
+  says: string;
+  servings: ReturnType<typeof toServe>;
 }
 
 /** What stands at no tank comes when the tanks are done. */
@@ -25,6 +34,7 @@ const BROOD_WORDS: Record<BroodWorkKind, string> = {
   lastMeal: 'last meal tonight',
   together: 'put them together',
   treated: 'no food: treated',
+  treatAgain: 'repeat the treatment',
   parents: 'take the parents out',
   fast: 'parents fast',
   recover: 'parents eat again',
@@ -48,7 +58,11 @@ const BROOD_WORDS: Record<BroodWorkKind, string> = {
  * What waits beside feeding today, in walking order; empty until it is known.
  * @param wanted false for another day, and until the round itself is there
  */
-export function useWalkWork(tanks: readonly Tank[], today: string, wanted: boolean): WalkWork[] {
+export function useWalkWork(
+  tanks: readonly Tank[],
+  { day: today, minutes }: { day: string; minutes: number },
+  wanted: boolean,
+): WalkWork[] {
   const format = useFormat();
   const skip = { skip: !wanted };
   const { data: waters } = api.useWatersQuery(undefined, skip);
@@ -59,7 +73,7 @@ export function useWalkWork(tanks: readonly Tank[], today: string, wanted: boole
   const litres = (value: number) => format.quantity('volume', value);
   return [
     ...(waters ?? []).flatMap((row) => waterWork(row, tankOf(row.tankId), today, litres)),
-    ...(broods ?? []).flatMap((row) => broodWork(row, tankOf(row.tankId))),
+    ...(broods ?? []).flatMap((row) => broodWork(row, tankOf(row.tankId), minutes, format.time)),
     ...cultureWork(vessels ?? []),
   ].sort((a, b) => a.order - b.order);
 }
@@ -91,15 +105,23 @@ function waterWork(
         .filter(Boolean)
         .join(' · '),
       urgent: harm !== undefined || (due && next.late > 0),
+      meal: null,
     },
   ];
 }
 
-function broodWork(row: BroodRow, tank: Tank | undefined): WalkWork[] {
+function broodWork(
+  row: BroodRow,
+  tank: Tank | undefined,
+  minutes: number,
+  time: (minutes: number) => string,
+): WalkWork[] {
   if (row.status.state.phase === 'over') return [];
-  // Young that are a group of their own are served in the round already.
-  const work = row.work.filter(({ what }) => what !== 'feed' || row.youngGroupId === null);
-  if (work.length === 0) return [];
+  // Young are fed by their meals, or as a group of their own.
+  const work = row.work.filter(({ what }) => what !== 'feed');
+  const { due, says } = mealLine(row, minutes, time);
+  const servings = due ? toServe(due) : [];
+  if (work.length === 0 && row.meals.length === 0) return [];
   return [
     {
       key: `brood ${row.id}`,
@@ -108,8 +130,11 @@ function broodWork(row: BroodRow, tank: Tank | undefined): WalkWork[] {
       order: tank ? tank.walkOrder + 0.5 : LAST,
       number: tank?.walkOrder ?? null,
       title: row.name,
-      detail: [...new Set(work.map(({ what }) => BROOD_WORDS[what]))].join(' · '),
-      urgent: work.some(({ urgent }) => urgent),
+      detail: [...new Set([says, ...work.map(({ what }) => BROOD_WORDS[what])])]
+        .filter(Boolean)
+        .join(' · '),
+      urgent: servings.length > 0 || work.some(({ urgent }) => urgent),
+      meal: servings.length > 0 ? { broodId: row.id, says, servings } : null,
     },
   ];
 }
@@ -127,6 +152,7 @@ function cultureWork(vessels: readonly VesselRow[]): WalkWork[] {
       title: 'Live shelf',
       detail: due.map(({ name }) => name).join(' · '),
       urgent: due.some(({ work }) => work.some(({ urgent }) => urgent)),
+      meal: null,
     },
   ];
 }

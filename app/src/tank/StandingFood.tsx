@@ -148,6 +148,8 @@ function useReplace(meal: MealInWater, drop: DropInWater, data: AppData) {
       servingId,
       day,
       groupId: drop.groupId,
+      broodId: null,
+      tubId: null,
       foodId: drop.foodId,
       plannedUnits: units,
       units,

@@ -25,6 +25,7 @@ export const household: HouseholdSettings = {
   currency: 'EUR',
   deliveryDays: 4,
   phrases: [],
+  atHome: [],
   version: 1,
 };
 
@@ -224,6 +225,7 @@ export const round = (day: string): RoundView => ({
     },
   ],
   resting: [{ groupId: 'g2', groupName: 'Medaka', tankId: 't1', stage: 'resting', reason: 'fast' }],
+  parents: [],
   unplanned: [],
   done: [],
   inWater: [],

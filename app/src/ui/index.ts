@@ -24,6 +24,7 @@ export { StaleNotice } from './StaleNotice';
 export { Stepper } from './Stepper';
 export { Tabs } from './Tabs';
 export { Text } from './Text';
+export { Labelled } from './Labelled';
 export { TimeField } from './TimeField';
 export { Toast, useToast } from './Toast';
 export { useDraft } from './useDraft';

@@ -49,6 +49,7 @@ const house = (over: object = {}) => ({
     day: '',
     moments: [],
     resting: [],
+    parents: [],
     unplanned: [],
     done: [],
     inWater: [],

@@ -20,6 +20,9 @@ export const report = (
   tempC: null,
   share: null,
   foodKey: null,
+  product: null,
+  forDays: null,
+  everyDays: null,
   ...over,
 });
 
@@ -73,7 +76,7 @@ export const broodOf = (key: string, over: Partial<BroodTask> = {}): BroodTask =
   eggCare: 'moved',
   foods: ['infusoria', 'vinegar-worms', 'brine-shrimp', 'moina'].map((kind) => liveFood(kind)),
   today: '2026-03-10',
-  feeds: 3,
+  times: [8 * 60, 13 * 60, 19 * 60],
   lightHours: 12,
   targetCm: null,
   conditionDays: null,

@@ -8,6 +8,8 @@ import type { BroodTask, BroodTub } from './status';
 /** What a brood gets of one food on a day. */
 export interface Feed {
   key: string;
+  /** Null is not on the shelf as a food yet. */
+  foodId: string | null;
   name: string;
   live: boolean;
   share: number;
@@ -46,10 +48,11 @@ function feedOf(
   prey: BroodFood,
   day: { lengthCm: number; count: number; tempC: number; share: number },
 ): Feed {
-  const { species, lightHours, feeds } = task;
-  const portion = fryPortion({ ...day, species, lightHours, moments: feeds }, prey);
+  const { species, lightHours, times } = task;
+  const portion = fryPortion({ ...day, species, lightHours, moments: times.length }, prey);
   return {
     key: prey.key,
+    foodId: prey.foodId,
     name: prey.name,
     live: prey.live,
     share: day.share,

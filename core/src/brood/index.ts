@@ -16,11 +16,9 @@ export {
   programmeOf,
   RICH_PROTEIN,
   SKIN_DRY_CM,
-  STANDING_FOODS,
   youngDietOf,
   type NeverFood,
   type Programme,
-  type StandingFood,
   type YoungDiet,
 } from './programme';
 export { fryPortion, type FryDay, type FryFood, type FryPortion } from './portion';
@@ -36,7 +34,10 @@ export {
   type RungDay,
 } from './status';
 export type { Feed } from './feeds';
-export type { TubStatus } from './tubs';
+export { fryTimes, litMinutes, type Lit, type Presence } from './fryTimes';
+export type { FryMeal, FryServing } from './meals';
+export { parentsOn, portionOfGroup, type ParentsDay } from './parents';
+export type { ServedToTub, TubStatus } from './tubs';
 export { MINUTES_A_CHANGE, MINUTES_A_MEAL, type WeekAhead } from './weeks';
 export { litresFor, MAX_CM_PER_L, spreadOf, survivalOf, wantsSorting } from './tub';
 export { broodWork, type BroodReason, type BroodWork } from './work';

@@ -16,10 +16,14 @@ export interface BroodEvent {
   shortMm: number | null;
   longMm: number | null;
   tempC: number | null;
-  /** Share of the water that was changed. */
+  /** Share of the water that was changed, or of what was fed that day and was taken out again. */
   share: number | null;
-  /** Of a rung that they took: the key of its food. */
+  /** The food that they took; or what stands in the water, and was put in or taken out. */
   foodKey: string | null;
+  /** Of a treatment: its product, and for so many days at most, every so many days. */
+  product: string | null;
+  forDays: number | null;
+  everyDays: number | null;
 }
 
 /** The status of one tub of a brood. */
@@ -38,6 +42,8 @@ export interface TubState {
   measured: { day: string; lengthMm: number; shortMm: number | null; longMm: number | null } | null;
   changedOn: string | null;
   sortedOn: string | null;
+  /** What stands in its water, and since when. */
+  standing: { what: string; since: string }[];
 }
 
 /** The status of a brood on a day. */
@@ -51,7 +57,13 @@ export interface BroodState {
   hatchedOn: string | null;
   swimmingOn: string | null;
   firstFoodOn: string | null;
-  treatedOn: string | null;
+  /** The last treatment: its day, its product, how long it stays in and how often it is repeated. */
+  treated: {
+    day: string;
+    product: string | null;
+    forDays: number | null;
+    everyDays: number | null;
+  } | null;
   /** Of all its tubs; null until counted. */
   count: number | null;
   recounted: boolean;
@@ -81,7 +93,7 @@ export function broodOn(events: readonly BroodEvent[], day: string): BroodState 
     hatchedOn: first('hatched'),
     swimmingOn: first('swimming') ?? first('firstFood'),
     firstFoodOn: first('firstFood'),
-    treatedOn: past.findLast(({ kind }) => kind === 'treated')?.day ?? null,
+    treated: past.findLast(({ kind }) => kind === 'treated') ?? null,
     count,
     recounted: tubs.some((tub) => tub.recounted),
     mixed: tubs.some((tub) => tub.mixed),
@@ -125,6 +137,7 @@ export const emptyTub = (tubId: string | null): TubState => ({
   measured: null,
   changedOn: null,
   sortedOn: null,
+  standing: [],
 });
 
 function tubsOf(past: readonly BroodEvent[]): TubState[] {
@@ -156,6 +169,13 @@ function tubsOf(past: readonly BroodEvent[]): TubState[] {
         if (here.count !== null) here.count = Math.max(0, here.count - count);
         if (event.kind === 'lost') here.lost += count;
         break;
+      case 'eggsBad': {
+        if (here.count === null) break;
+        const left = Math.round(here.count * (1 - (event.share ?? 0)));
+        here.lost += here.count - left;
+        here.count = left;
+        break;
+      }
       case 'joined':
         here.mixed = true;
         came(here, count);
@@ -183,6 +203,13 @@ function tubsOf(past: readonly BroodEvent[]): TubState[] {
         break;
       case 'sorted':
         here.sortedOn = event.day;
+        break;
+      case 'placed':
+      case 'removed': {
+        const others = here.standing.filter(({ what }) => what !== event.foodKey);
+        const placed = { what: event.foodKey ?? '', since: event.day };
+        here.standing = event.kind === 'placed' ? [...others, placed] : others;
+      }
     }
   }
   return [...tubs.values()];

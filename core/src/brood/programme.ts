@@ -1,11 +1,7 @@
 import type { Species } from '@open-larder/catalogue';
 import type { BroodFood } from './menu';
 import { STRATEGIES } from './strategies';
-import type { FirstFood } from './vocabulary';
-
-/** Food that is there all day, and is not dealt by the meal: put in, topped up, replaced, taken out. */
-export const STANDING_FOODS = ['skin', 'film', 'vegetables'] as const;
-export type StandingFood = (typeof STANDING_FOODS)[number];
+import type { FirstFood, StandingFood } from './vocabulary';
 
 /** What must not be given at a stage. */
 export type NeverFood = 'dryToSkinFeeders' | 'animalsToGrazers' | 'richToGrazers';

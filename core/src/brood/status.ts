@@ -10,11 +10,13 @@ import { ladderOf, type Rung } from './ladder';
 import { daysToLength } from './length';
 import { broodOn, inOrder, type BroodEvent, type BroodState } from './line';
 import { defaultFirstFood, menuOf, type BroodFood } from './menu';
+import { mealsOf, type FryMeal } from './meals';
 import { widestPreyUm } from './mouth';
-import { programmeOf, type NeverFood, type StandingFood, type StandingSpan } from './programme';
+import { programmeOf, type NeverFood, type StandingSpan } from './programme';
 import { broodTraits, type BroodTraits } from './traits';
-import { tubsOf, type TubStatus } from './tubs';
-import type { EggCare, FirstFood, Raising } from './vocabulary';
+import { treated } from './treated';
+import { servedOf, tubsOf, type ServedToTub, type TubStatus } from './tubs';
+import type { EggCare, FirstFood, Raising, StandingFood } from './vocabulary';
 import { weeksAhead, type WeekAhead } from './weeks';
 
 export interface BroodTub {
@@ -41,8 +43,8 @@ export interface BroodTask {
   eggCare: EggCare;
   foods: readonly BroodFood[];
   today: string;
-  /** Moments of the day at which someone feeds, and hours of light. */
-  feeds: number;
+  /** Times of the day at which someone can feed them, in the order of the light, and hours of light. */
+  times: readonly number[];
   lightHours: number;
   /** Length at which someone takes them, cm; null takes half of an adult’s. */
   targetCm: number | null;
@@ -50,6 +52,8 @@ export interface BroodTask {
   conditionDays: number | null;
   /** What was seen of earlier clutches of the species here. */
   clutches?: readonly Clutch[];
+  /** What was given to its tubs yesterday and today, as it was logged. */
+  served?: readonly ServedToTub[];
 }
 
 /** A rung on its days. */
@@ -107,6 +111,8 @@ export interface BroodStatus {
   standing: StandingDay[];
   never: NeverFood[];
   feeds: Feed[];
+  /** Today’s meals, by time and tub. */
+  meals: FryMeal[];
   tubs: TubStatus[];
   /** Hours that they tolerate without food, today. */
   toleratesHours: number | null;
@@ -174,12 +180,13 @@ export function computeBroodStatus(task: BroodTask): BroodStatus {
   // Nobody feeds what nobody saw swim, though its day has come: it would only foul.
   const eating = age !== null && age >= 0 && state.phase === 'fry';
   const feeds =
-    eating && age < LADDER_DAYS
+    eating && age < LADDER_DAYS && !treated(task, { state })
       ? atHand(feedsOn(age), task, growth.lengthCm(age), count, (food) =>
           programme.allows(food, age),
         )
       : [];
   const lengthCm = age !== null && age >= 0 ? growth.lengthCm(age) : null;
+  const tubs = tubsOf(task, state, feeds, growth, age, first, servedOf(task));
   // What is to come is computed as if they swim on their day.
   const laterFeeds = (ahead: number) => {
     const then = (age ?? -1) + ahead;
@@ -204,7 +211,8 @@ export function computeBroodStatus(task: BroodTask): BroodStatus {
     never: programme.never,
     standing: swim === null ? [] : programme.standing.flatMap((span) => dayOfSpan(span, swim.day)),
     feeds,
-    tubs: tubsOf(task, state, feeds, growth, age, first),
+    meals: mealsOf(feeds, tubs, task.times),
+    tubs,
     toleratesHours: lengthCm === null || !eating ? null : tolerates(species, lengthCm, first.tempC),
     ...targetOf(task, traits, growth, swim, first.tempC),
     demand: state.phase === 'over' || age === null ? [] : demandOf(climbed, age, feedsOn),

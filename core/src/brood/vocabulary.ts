@@ -20,13 +20,21 @@ export const BROOD_EVENTS = [
   'lost',
   'rehomed',
   'changed',
+  'lifted',
+  'placed',
+  'removed',
   'warmth',
   'treated',
+  'eggsBad',
   'eggsEaten',
   'swallowed',
   'ended',
 ] as const;
 export type BroodEventKind = (typeof BROOD_EVENTS)[number];
+
+/** Food that is there all day, and is not dealt by the meal: put in, topped up, replaced, taken out. */
+export const STANDING_FOODS = ['skin', 'film', 'vegetables'] as const;
+export type StandingFood = (typeof STANDING_FOODS)[number];
 
 /** Where the young grow up. */
 export const RAISINGS = ['with', 'apart'] as const;
@@ -48,6 +56,7 @@ export const BROOD_WORKS = [
   'lastMeal',
   'together',
   'treated',
+  'treatAgain',
   'parents',
   'fast',
   'recover',

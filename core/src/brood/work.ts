@@ -2,25 +2,27 @@ import { daysBetween } from '../round';
 import type { Dated } from './dates';
 import type { Feed } from './feeds';
 import { safeBesideCm } from './raise';
-import type { StandingFood } from './programme';
+import { fastsOnPrinciple, RECOVER_DAYS } from './parents';
 import { LADDER_DAYS, type BroodStatus, type BroodTask } from './status';
+import { treated } from './treated';
 import type { TubStatus } from './tubs';
-import type { BroodWorkKind } from './vocabulary';
+import type { BroodWorkKind, StandingFood } from './vocabulary';
 
 /** Why something is to be done for a brood, with its figures; days are of 24 hours, lengths cm, water litres. */
 export type BroodReason =
   | { is: 'conditioned'; days: number }
   | { is: 'lastMeal' | 'whiteEggs' | 'yolk' }
   | { is: 'liveFood'; days: number }
-  | { is: 'treated'; today: boolean }
+  /** So many days ago. */
+  | { is: 'treated' | 'treatAgain'; days: number; product: string | null }
   | { is: 'parentsFast'; rule: string }
   | { is: 'parentsRecover'; rule: string; days: number }
   | { is: 'parentsOut'; rule: string; breeding: string }
   | { is: 'stageDue'; stage: Dated['stage']; lateDays: number }
   | { is: 'grown'; days: number }
   | { is: 'nothingFits'; days: number }
-  /** Food that stands in the water. */
-  | { is: 'standing'; what: StandingFood }
+  /** Food that stands in the water: to be put in, or swapped after so many days; the tub, where there are several. */
+  | { is: 'standing'; what: StandingFood; tub: string | null; days: number | null }
   | { is: 'foodMissing'; name: string }
   | {
       is: 'meals';
@@ -112,20 +114,21 @@ function conditioningWork(task: BroodTask, { state }: BroodStatus): BroodWork[] 
   return work;
 }
 
-/** For so many days a treatment holds food back. Assumption: the label says how long. */
-const TREATED_DAYS = 1;
-
-const treated = ({ today }: BroodTask, { state }: BroodStatus): boolean =>
-  state.treatedOn !== null && daysBetween(state.treatedOn, today) <= TREATED_DAYS;
+/** A repeat that was asked for is reported for so many days. */
+const REMINDED_DAYS = 3;
 
 function treatedWork(task: BroodTask, status: BroodStatus): BroodWork[] {
-  if (!treated(task, status)) return [];
-  const today = status.state.treatedOn === task.today;
-  return [plain('treated', { is: 'treated', today }, true)];
+  const { treated: last } = status.state;
+  if (last === null) return [];
+  const days = daysBetween(last.day, task.today);
+  const { product } = last;
+  const work: BroodWork[] = [];
+  if (treated(task, status)) work.push(plain('treated', { is: 'treated', days, product }, true));
+  if (last.everyDays !== null && days >= last.everyDays && days <= last.everyDays + REMINDED_DAYS) {
+    work.push(plain('treatAgain', { is: 'treatAgain', days, product }, true));
+  }
+  return work;
 }
-
-/** Guarding or holding parents fast, and are built up again afterwards, for so many days. Assumption. */
-const RECOVER_DAYS = 10;
 
 function fastWork(
   { strategy, raising, today }: BroodTask,
@@ -133,7 +136,7 @@ function fastWork(
 ): BroodWork[] {
   const guards = strategy.guards !== 'none' && state.parentsMovedOn === null;
   const holding = state.phase === 'eggs' || state.phase === 'larvae';
-  if (guards && holding && !strategy.fasts.startsWith('none')) {
+  if (guards && holding && fastsOnPrinciple(strategy)) {
     return [plain('fast', { is: 'parentsFast', rule: strategy.fasts })];
   }
   const since = swim?.seen ? daysBetween(swim.day, today) : null;
@@ -175,18 +178,16 @@ function stageWork(task: BroodTask, { state, next, swim }: BroodStatus): BroodWo
 
 function feedWork(
   { today }: BroodTask,
-  { state, feeds, standing, gapDays, swim, ageDays }: BroodStatus,
+  { state, feeds, standing, tubs, gapDays, swim, ageDays }: BroodStatus,
 ): BroodWork[] {
   if (state.phase !== 'fry') return [];
   if (ageDays !== null && ageDays >= LADDER_DAYS) {
     return [plain('home', { is: 'grown', days: ageDays })];
   }
   const work: BroodWork[] = [];
-  for (const { what, from, to } of standing) {
-    if (from > today || (to !== null && to <= today)) continue;
-    work.push(plain('standing', { is: 'standing', what }));
-  }
-  if (feeds.length === 0 && work.length === 0) {
+  const stands = standing.filter(({ from, to }) => from <= today && (to === null || to > today));
+  for (const { what } of stands) work.push(...standingWork(what, tubs, today));
+  if (feeds.length === 0 && stands.length === 0) {
     work.push(plain('firstFood', { is: 'nothingFits', days: gapDays }, swim?.seen === true));
   }
   for (const feed of feeds) {
@@ -211,6 +212,23 @@ function feedWork(
     work.push(plain(first ? 'firstFood' : 'feed', because, first));
   }
   return work;
+}
+
+/** So many days after it was put in it is swapped. Practice: vegetables foul, film is grazed bare. */
+const SWAPPED_AFTER: Record<StandingFood, number> = { skin: Infinity, film: 7, vegetables: 1 };
+
+/** What stands in each tub, where it is not in yet or has been in for long enough. */
+function standingWork(what: StandingFood, tubs: readonly TubStatus[], today: string): BroodWork[] {
+  if (what === 'skin') return [plain('standing', { is: 'standing', what, tub: null, days: null })];
+  const inhabited = tubs.filter(({ share }) => share > 0);
+  return inhabited.flatMap(({ id: tubId, name, standing }): BroodWork[] => {
+    const since = standing.find((one) => one.what === what)?.since;
+    const days = since === undefined ? null : daysBetween(since, today);
+    if (days !== null && days < SWAPPED_AFTER[what]) return [];
+    const tub = inhabited.length > 1 ? name : null;
+    const because: BroodReason = { is: 'standing', what, tub, days };
+    return [{ what: 'standing', because, urgent: false, tubId }];
+  });
 }
 
 function cultureWork({ today }: BroodTask, { rungs }: BroodStatus): BroodWork[] {

@@ -9,15 +9,15 @@ import {
   type GroupOnDay,
   type Portion,
 } from '../ration';
-import { type Known } from '../why';
+import { assumed, computed, type Known } from '../why';
 import { dayOfCycle } from './cycle';
 import { toServingUnits } from '../food';
 import { sharesOf } from './training';
 import { fastOn, fastsOf, weeklyFasts } from './fast';
 import type { DietServing, HouseGroup, HouseTank } from './plan';
 
-/** Why a group gets nothing on a day: planned, or because of its stage. */
-export type Rest = 'fast' | 'stage' | 'empty' | null;
+/** Why a group gets nothing on a day: planned, because of its stage, or of its brood. */
+export type Rest = 'fast' | 'stage' | 'empty' | 'brood' | null;
 
 export interface DueServing {
   serving: DietServing;
@@ -61,6 +61,7 @@ export function restOn(group: HouseGroup, { plan }: Pick<HouseTank, 'plan'>, day
   if (group.count === 0) return 'empty';
   if (eatsNothing(group.stage)) return 'stage';
   if (mayNotFast(group.stage)) return null;
+  if (group.parents?.share === 0) return 'brood';
   return fastOn(fastsOf(group, plan), group, day) ? 'fast' : null;
 }
 
@@ -76,7 +77,7 @@ export function compileGroupDay(
   day: string,
 ): GroupDay {
   const rest = restOn(group, tank, day);
-  const needKj = dailyNeed(groupOnDay(group, tank));
+  const needKj = parentsNeed(dailyNeed(groupOnDay(group, tank)), group.parents);
   if (rest !== null || group.diet === null) {
     return { group, rest, needKj, plannedKj: 0, servings: [] };
   }
@@ -104,16 +105,40 @@ export function compileGroupDay(
   return { group, rest, needKj, plannedKj, servings };
 }
 
+/** The need of a group on a day on which some of it spawn, guard or are built up again. */
+function parentsNeed(usual: Known, parents: HouseGroup['parents']): Known {
+  if (!parents) return usual;
+  return computed(usual.value * parents.share, {
+    label: 'Energy the group needs today',
+    unit: 'kJ/d',
+    how: 'usual need × share of the group that eats',
+    from: [
+      usual,
+      assumed(
+        'Share of a usual portion',
+        parents.share,
+        '',
+        `${parents.broodName}: ${parents.animals} of them`,
+      ),
+    ],
+  });
+}
+
 /** A serving as it is served: one food, or two while the group is trained onto another. */
 function mealOf(
-  { species: { guild }, training }: HouseGroup,
+  { species: { guild }, training, parents }: HouseGroup,
   serving: DietServing,
   part: number,
   needKj: Known,
   foods: ReadonlyMap<string, Food>,
 ): DueServing[] {
   const known = foods.get(serving.foodId) as Food;
-  const plain = portion(needKj, part, known, guild, serving.ownUnits);
+  // An amount that the keeper set is for all of them.
+  const own =
+    serving.ownUnits === null || !parents
+      ? serving.ownUnits
+      : toServingUnits(serving.ownUnits * known.unit.massG * parents.share, known.unit);
+  const plain = portion(needKj, part, known, guild, own);
   const fresh = training?.servingId === serving.id ? foods.get(training.foodId) : undefined;
   const { zone } = serving;
   if (!training || !fresh) return [{ serving, food: known, zone, portion: plain, mixed: null }];

@@ -78,6 +78,17 @@ export interface HouseGroup {
   diet: Diet | null;
   /** A food that it is being trained onto; left out where there is none. */
   training?: InTraining | null;
+  /** What a brood changes in its meals on the day; left out where none does. */
+  parents?: ParentsMeals | null;
+}
+
+/** Some of a group spawn, guard or hold, or are built up again: its portion for that day. */
+export interface ParentsMeals {
+  is: 'spawning' | 'guarding' | 'recovering';
+  broodName: string;
+  /** Animals that it is about, and what the group gets as a share of its usual portion, 0 upwards. */
+  animals: number;
+  share: number;
 }
 
 /** One serving of a diet is a mixed meal for now: a known food, and a little of a new one. */

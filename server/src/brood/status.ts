@@ -1,19 +1,27 @@
 import type { Catalogue } from '@open-larder/catalogue/load';
-import type { BroodRow, MomentRow, Tank } from '@open-larder/contract';
+import type { BroodRow, FryMealRow, HouseholdSettings, MomentRow } from '@open-larder/contract';
 import {
   broodTraits,
   broodWork,
   clutchOf,
   computeBroodStatus,
+  fryTimes,
+  litMinutes,
   type BroodStatus,
   type BroodTask,
   type Clutch,
   type Dated,
+  type FryMeal,
+  type Lit,
+  type Presence,
 } from '@open-larder/core/brood';
+import { addDays, wallMinutes } from '@open-larder/core';
+import { v5 as uuidv5 } from 'uuid';
 import { localDay, type Clock } from '../clock';
 import { readVesselStatuses } from '../culture/status';
 import { vessels } from '../culture/store';
 import type { Scope } from '../db';
+import { fedToTubs } from '../feeding/store';
 import { allFoods } from '../food/store';
 import { calibrationsOf, shownDays, type Calibrations } from '../forecasts/calibration';
 import { readHousehold } from '../household/store';
@@ -39,7 +47,7 @@ export async function readBroodStatuses(
   // Earlier clutches of the same species tell of those that are on: all of them are read.
   const all = await broods(scope, null, null);
   const ids = all.map(({ id }) => id);
-  const [{ timeZone }, species, foods, cultures, tubs, events, rows, times] = await Promise.all([
+  const [household, species, foods, cultures, tubs, events, rows, times] = await Promise.all([
     readHousehold(scope),
     speciesOf(scope, catalogue),
     allFoods(scope),
@@ -49,7 +57,8 @@ export async function readBroodStatuses(
     tanks(scope, null, null),
     moments(scope, null, null),
   ]);
-  const today = localDay(clock.now(), timeZone);
+  const today = localDay(clock.now(), household.timeZone);
+  const fed = await fedToTubs(scope, addDays(today, -1));
   const calibrations = await bands;
   const menu = foodsForBroods(catalogue, foods, cultures);
   const byTank = new Map(rows.map((tank) => [tank.id, tank]));
@@ -84,11 +93,12 @@ export async function readBroodStatuses(
       eggCare: row.eggCare,
       foods: menu,
       today,
-      feeds: feedsIn(times, light),
-      lightHours: hoursOf(light),
+      times: fryTimes(light, presenceOf(household, times, light)),
+      lightHours: litMinutes(light) / 60,
       targetCm: row.targetCm,
       conditionDays: row.conditionDays,
       clutches: clutches(row),
+      served: fed.filter(({ broodId }) => broodId === row.id),
     };
     const standing = computeBroodStatus(task);
     return [
@@ -97,6 +107,11 @@ export async function readBroodStatuses(
         tubs: mine.map(({ broodId: _, ...tub }) => tub),
         status: asShown(calibrations, standing),
         work: broodWork(task, standing),
+        // Young that are a group of their own are served by that group’s plan.
+        meals:
+          row.youngGroupId === null
+            ? standing.meals.map((meal) => asServed(meal, row.id, today, fed))
+            : [],
       },
     ];
   });
@@ -118,24 +133,42 @@ function asShown(calibrations: Calibrations, status: BroodStatus): BroodStatus {
 
 const idOf = ({ id }: { id: string }) => id;
 
-type Light = Pick<Tank, 'lightOnMin' | 'lightOffMin'>;
+/** When someone can feed: at the moments of the house, and while someone is at home. */
+const presenceOf = (
+  { atHome }: HouseholdSettings,
+  times: readonly MomentRow[],
+  { lightOnMin: onMin, lightOffMin: offMin }: Lit,
+): Presence => ({
+  moments: times
+    .filter(({ anchor, archived }) => anchor !== 'lightsOff' && !archived)
+    .map((moment) => wallMinutes(moment, { onMin, offMin })),
+  spans: atHome,
+});
 
-const DAY_MIN = 1440;
+type Fed = Awaited<ReturnType<typeof fedToTubs>>;
 
-const hoursOf = ({ lightOnMin, lightOffMin }: Light): number =>
-  ((lightOffMin - lightOnMin + DAY_MIN) % DAY_MIN || DAY_MIN) / 60;
-
-/** Moments at which someone is there while it is light. */
-function feedsIn(times: readonly MomentRow[], { lightOnMin, lightOffMin }: Light): number {
-  const lit = (minutes: number) =>
-    lightOnMin <= lightOffMin
-      ? minutes >= lightOnMin && minutes <= lightOffMin
-      : minutes >= lightOnMin || minutes <= lightOffMin;
-  const there = times.filter(
-    ({ anchor, minutes, archived }) => !archived && (anchor !== 'clock' || lit(minutes)),
-  );
-  return Math.max(1, there.filter(({ anchor }) => anchor !== 'lightsOff').length);
+/** A meal with what became of it. */
+function asServed(
+  { minutes, servings }: FryMeal,
+  broodId: string,
+  today: string,
+  fed: Fed,
+): FryMealRow {
+  return {
+    minutes,
+    servings: servings.map((serving) => {
+      const servingId = servingIdOf(broodId, serving.tubId, serving.key, minutes);
+      const given = fed.find((one) => one.servingId === servingId && one.day === today);
+      if (!given) return { ...serving, servingId, fed: null };
+      const { proteinG: _, ...feeding } = given;
+      return { ...serving, servingId, fed: feeding };
+    }),
+  };
 }
+
+/** Two phones name the same meal of the same tub alike. */
+const servingIdOf = (...of: (string | number)[]): string => uuidv5(of.join(' '), FRY_MEALS);
+const FRY_MEALS = '0b6a4d0e-6f0b-4f43-9a3c-3d6d0a7a5c11';
 
 /** @throws ProblemError 404 where there is no such brood */
 export async function readBrood(

@@ -12,7 +12,8 @@ export const BROOD_EVENTS = eventLog<BroodEventRow>({
   table: 'brood_events',
   what: 'This event',
   columns: `e.id, e.brood_id, e.kind, e.day::text, e.hand, e.note, e.tub_id, e.to_tub_id, e.count,
-    e.length_mm, e.short_mm, e.long_mm, e.temp_c, e.share, e.food_key, ${AT}`,
+    e.length_mm, e.short_mm, e.long_mm, e.temp_c, e.share, e.food_key, e.product, e.for_days, e.every_days,
+    ${AT}`,
 });
 
 /** Broods in the order in which they were begun, after a cursor of [seq]; all without a limit. */

@@ -26,6 +26,7 @@ import * as forecasts from './migrations/0023-forecasts';
 import * as activeEvents from './migrations/0024-active-events';
 import * as feedingStyle from './migrations/0025-feeding-style';
 import * as signsAsFigures from './migrations/0026-signs-as-figures';
+import * as youngAreFed from './migrations/0027-young-are-fed';
 
 const MIGRATIONS = [
   house,
@@ -54,6 +55,7 @@ const MIGRATIONS = [
   activeEvents,
   feedingStyle,
   signsAsFigures,
+  youngAreFed,
 ];
 /** Arbitrary but fixed: two servers that start together migrate one after the other. */
 const LOCK = 741_093_122;

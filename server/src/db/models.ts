@@ -26,6 +26,7 @@ const TABLES = {
     currency: TEXT,
     deliveryDays: SMALLINT,
     phrases: JSONB,
+    atHome: JSONB,
     version: INTEGER,
   },
   moments: {
@@ -382,6 +383,9 @@ const TABLES = {
     tempC: DECIMAL,
     share: DECIMAL,
     foodKey: TEXT,
+    product: TEXT,
+    forDays: SMALLINT,
+    everyDays: SMALLINT,
   },
   water_events: {
     id: uuid,
@@ -462,6 +466,8 @@ const TABLES = {
     day: DATEONLY,
     at: DATE,
     groupId: UUID,
+    broodId: UUID,
+    tubId: UUID,
     foodId: UUID,
     outcome: TEXT,
     plannedUnits: DECIMAL,

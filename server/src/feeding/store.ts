@@ -8,16 +8,30 @@ import { openLots, readFood } from '../food/store';
 import { conflict, notFound, invalid } from '../http/problems';
 import { z } from 'zod';
 
+const COLUMNS = `e.id, e.serving_id, e.day::text, e.group_id, e.brood_id, e.tub_id, e.food_id, e.outcome,
+  e.planned_units, e.units, e.mass_g, e.note, e.hand, ${AT}`;
 const FEEDINGS = eventLog<Feeding>({
   table: 'feedings',
   what: 'This feeding',
-  columns: `e.id, e.serving_id, e.day::text, e.group_id, e.food_id, e.outcome, e.planned_units,
-    e.units, e.mass_g, e.note, e.hand, ${AT}`,
+  columns: COLUMNS,
+});
+const TO_TUBS = eventLog<Feeding & { tubId: string; broodId: string; proteinG: number }>({
+  table: 'feedings',
+  what: 'This feeding',
+  columns: `${COLUMNS}, (e.mass_g - e.refused_g) * f.protein AS protein_g`,
+  joins: 'JOIN foods f ON f.household_id = e.household_id AND f.id = e.food_id',
 });
 
-/** What was fed on a day. */
+/** What groups were fed on a day. */
 export const feedingsOn = (scope: Scope, day: string): Promise<Feeding[]> =>
-  FEEDINGS.list(scope, 'e.day = :day ORDER BY e.id', { day });
+  FEEDINGS.list(scope, 'e.day = :day AND e.tub_id IS NULL ORDER BY e.id', { day });
+
+/** What the young in tubs were fed from a day on, with the protein in it, g. */
+export const fedToTubs = (
+  scope: Scope,
+  from: string,
+): Promise<(Feeding & { tubId: string; broodId: string; proteinG: number })[]> =>
+  TO_TUBS.list(scope, 'e.day >= :from AND e.tub_id IS NOT NULL ORDER BY e.id', { from });
 
 /** What was fed, newest first, before a cursor of [day, id]. */
 export const feedings = (
@@ -57,21 +71,7 @@ export async function logFeeding(
     servingId: fed.servingId,
   });
   if (already) throw conflict('This serving was logged already. Undo that one first.', already);
-  const [group] = await scope.read(
-    z.object({ name: z.string(), endedOn: z.string().nullable(), cameOn: z.string().nullable() }),
-    `SELECT g.name, g.ended_on::text,
-            (SELECT min(lower(s.during))::text FROM stays s
-              WHERE s.household_id = g.household_id AND s.group_id = g.id) AS came_on
-       FROM groups g WHERE g.household_id = :household AND g.id = :groupId`,
-    { groupId: fed.groupId },
-  );
-  if (!group) throw notFound('This group');
-  if (group.endedOn !== null && group.endedOn < fed.day) {
-    throw invalid('groupId', refuseFeedingEnded({ name: group.name, day: group.endedOn }));
-  }
-  if (group.cameOn !== null && fed.day < group.cameOn) {
-    throw invalid('day', refuseFeedingBefore({ name: group.name, day: group.cameOn }));
-  }
+  await (fed.groupId === null ? checkTub(scope, fed) : checkGroup(scope, fed, fed.groupId));
   await scope.lock(`food ${fed.foodId}`);
   const food = await readFood(scope, fed.foodId);
   if (!food) throw notFound('This food');
@@ -95,6 +95,36 @@ export async function logFeeding(
   );
   await openLots(scope, food.lots, draws, fed.day);
   return { feeding, shortG };
+}
+
+/** @throws ProblemError 404 where there is no such tub of that brood, 422 before the brood began */
+async function checkTub(scope: Scope, { broodId, tubId }: FeedingCreate): Promise<void> {
+  const [tub] = await scope.read(
+    z.object({ id: z.string() }),
+    `SELECT t.id FROM brood_tubs t
+      WHERE t.household_id = :household AND t.brood_id = :broodId AND t.id = :tubId`,
+    { broodId, tubId },
+  );
+  if (!tub) throw notFound('This tub');
+}
+
+/** @throws ProblemError 404 where there is no such group, 422 on a day before it came or after it ended */
+async function checkGroup(scope: Scope, fed: FeedingCreate, groupId: string): Promise<void> {
+  const [group] = await scope.read(
+    z.object({ name: z.string(), endedOn: z.string().nullable(), cameOn: z.string().nullable() }),
+    `SELECT g.name, g.ended_on::text,
+            (SELECT min(lower(s.during))::text FROM stays s
+              WHERE s.household_id = g.household_id AND s.group_id = g.id) AS came_on
+       FROM groups g WHERE g.household_id = :household AND g.id = :groupId`,
+    { groupId },
+  );
+  if (!group) throw notFound('This group');
+  if (group.endedOn !== null && group.endedOn < fed.day) {
+    throw invalid('groupId', refuseFeedingEnded({ name: group.name, day: group.endedOn }));
+  }
+  if (group.cameOn !== null && fed.day < group.cameOn) {
+    throw invalid('day', refuseFeedingBefore({ name: group.name, day: group.cameOn }));
+  }
 }
 
 /**

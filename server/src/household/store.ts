@@ -6,7 +6,7 @@ import { notFound } from '../http/problems';
 export async function readHousehold(scope: Scope): Promise<HouseholdSettings> {
   const [row] = await scope.rows<HouseholdSettings>(
     `SELECT id, name, time_zone, units, temperature, hardness, clock, week_start, currency,
-            delivery_days, phrases, version
+            delivery_days, phrases, at_home, version
        FROM households WHERE id = :household`,
   );
   if (!row) throw notFound('This household');

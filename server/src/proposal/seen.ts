@@ -49,6 +49,7 @@ export const foodsTried = (scope: Scope, today: string): Promise<(Tried & { grou
                  AND e.key = f.serving_id::text AND e."left" = 1))::int AS refused
        FROM active_feedings f
       WHERE f.household_id = :household AND f.day BETWEEN :from AND :today AND f.dealt
+        AND f.group_id IS NOT NULL
       GROUP BY f.group_id, f.food_id`,
     { from: addDays(today, 1 - SIGNS_DAYS), today },
   );

@@ -1,5 +1,6 @@
 import type { Acceptance, Outcome, Served } from '@open-larder/contract';
 import { addDays, pricePerGram, weekdayOf } from '@open-larder/core';
+import { broods, type StoredBrood } from '../brood/store';
 import type { Scope } from '../db';
 import { groupsOn } from '../group/history';
 import type { HouseholdSnapshot } from '../round/house';
@@ -10,9 +11,11 @@ interface Span {
   to: string;
 }
 
-/** What became of a food for a group at a moment, in one way. */
+/** What became of a food for a group, or for the young of a brood, at a moment, in one way. */
 interface Sum {
+  /** Of the brood, where it went to young in a tub. */
   groupId: string;
+  young: boolean;
   foodId: string;
   /** Null is beside the plan. */
   momentId: string | null;
@@ -40,7 +43,8 @@ const SERVINGS = `SELECT s.id, s.moment_id, s.version FROM diet_servings s
 /** One scan of the span: each sum is reported once, and what is shown is added up from these few rows. */
 const sumServed = (scope: Scope, span: Span): Promise<Sum[]> =>
   scope.rows<Sum>(
-    `SELECT f.group_id, f.food_id, m.moment_id, f.outcome, f.dealt, count(*)::int AS count,
+    `SELECT coalesce(f.group_id, f.brood_id) AS group_id, f.tub_id IS NOT NULL AS young,
+            f.food_id, m.moment_id, f.outcome, f.dealt, count(*)::int AS count,
             sum(f.mass_g) AS given_g, sum(f.refused_g) AS refused_g,
             sum(CASE WHEN f.planned_units = f.units THEN f.mass_g
                      WHEN f.units > 0 THEN f.planned_units * f.mass_g / f.units END) AS planned_g,
@@ -50,7 +54,7 @@ const sumServed = (scope: Scope, span: Span): Promise<Sum[]> =>
                    ORDER BY id, version DESC) AS m
          ON m.id = f.serving_id
       WHERE f.household_id = :household AND f.day BETWEEN :from AND :to
-      GROUP BY 1, 2, 3, 4, 5`,
+      GROUP BY 1, 2, 3, 4, 5, 6`,
     { ...span },
   );
 
@@ -74,7 +78,11 @@ export async function servedIn(
   household: HouseholdSnapshot,
   span: Span,
 ): Promise<Served> {
-  const [sums, left] = await Promise.all([sumServed(scope, span), sumLeft(scope, span)]);
+  const [sums, left, kept] = await Promise.all([
+    sumServed(scope, span),
+    sumLeft(scope, span),
+    broods(scope, null, null),
+  ]);
   const leftOf = new Map(left.map((one) => [pairOf(one), one.leftG]));
   const pairs = new Map<string, Sum[]>();
   for (const sum of sums) {
@@ -83,10 +91,17 @@ export async function servedIn(
     else pairs.set(pairOf(sum), [sum]);
   }
   return {
-    rows: rowsOf([...pairs.values()], leftOf, household, span),
-    moments: momentsOf(sums, household),
+    rows: rowsOf([...pairs.values()], leftOf, household, kept, span),
+    // Young are fed by the clock, at no moment of the house.
+    moments: momentsOf(
+      sums.filter(({ young }) => !young),
+      household,
+    ),
   };
 }
+
+/** In the place of a tank, for young that are in tubs. */
+const YOUNG = 'Young in tubs';
 
 const total = (sums: readonly Sum[], of: (sum: Sum) => number) =>
   sums.reduce((sum, one) => sum + of(one), 0);
@@ -97,17 +112,20 @@ function rowsOf(
   pairs: readonly Sum[][],
   leftOf: ReadonlyMap<string, number>,
   household: HouseholdSnapshot,
+  kept: readonly StoredBrood[],
   { to }: Span,
 ): Served['rows'] {
   const foods = new Map(household.foods.map((food) => [food.id, food]));
   const groups = new Map(groupsOn(household.history, to).map((group) => [group.id, group]));
   const tanks = new Map(household.tanks.map((tank) => [tank.id, tank]));
+  const young = new Map(kept.map((brood) => [brood.id, brood]));
   const price = new Map(household.foods.map((food) => [food.id, pricePerGram(food.lots)]));
   return pairs.flatMap((sums) => {
     const { groupId, foodId } = sums[0]!;
     const food = foods.get(foodId);
     const group = groups.get(groupId);
-    if (!food || !group) return [];
+    const name = group?.name ?? young.get(groupId)?.name;
+    if (!food || name === undefined) return [];
     const offeredG = total(sums, ({ givenG }) => givenG);
     const refusedG = total(sums, ({ refusedG: grams }) => grams);
     const perG = price.get(foodId) ?? null;
@@ -120,9 +138,9 @@ function rowsOf(
         offeredG,
         refusedG,
         leftG: leftOf.get(pairOf(sums[0]!)) ?? 0,
-        groupName: group.name,
-        tankId: group.tankId,
-        tankName: tanks.get(group.tankId)?.name ?? '',
+        groupName: name,
+        tankId: group?.tankId ?? groupId,
+        tankName: group ? (tanks.get(group.tankId)?.name ?? '') : YOUNG,
         foodName: food.name,
         family: food.family,
         costMinor: perG === null ? null : perG * offeredG,

@@ -17,6 +17,7 @@ import type { Species } from '@open-larder/catalogue';
 import { speciesOf } from '../species/store';
 import { planVersions, plansOn } from '../plan/store';
 import { tanks } from '../tank/store';
+import { parentBroods, withParents } from './parents';
 
 /** The whole household, read once and seen on any day. */
 export interface HouseholdSnapshot {
@@ -36,15 +37,18 @@ export interface HouseholdSnapshot {
 }
 
 export async function readHouse(scope: Scope, catalogue: Catalogue): Promise<HouseholdSnapshot> {
-  const [household, tankRows, momentRows, foods, history, species, plans] = await Promise.all([
-    readHousehold(scope),
-    tanks(scope, null, null),
-    moments(scope, null, null),
-    allFoods(scope),
-    readHistory(scope, null),
-    speciesOf(scope, catalogue),
-    planVersions(scope, null),
-  ]);
+  const [household, tankRows, momentRows, foods, history, species, plans, kept] = await Promise.all(
+    [
+      readHousehold(scope),
+      tanks(scope, null, null),
+      moments(scope, null, null),
+      allFoods(scope),
+      readHistory(scope, null),
+      speciesOf(scope, catalogue),
+      planVersions(scope, null),
+      parentBroods(scope, catalogue),
+    ],
+  );
   const tanksOn = (day: string) => {
     const then = plansOn(plans, day);
     return tankRows.map((tank) => ({ ...tank, plan: then.get(tank.id) ?? null }));
@@ -71,7 +75,8 @@ export async function readHouse(scope: Scope, catalogue: Catalogue): Promise<Hou
         day,
         hand,
       };
-      return { groups, house: houseOf(rows) };
+      const house = houseOf(rows);
+      return { groups, house: { ...house, groups: house.groups.map(withParents(kept, day)) } };
     },
   };
 }

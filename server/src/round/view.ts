@@ -41,6 +41,19 @@ export function viewOf(
         stage: group.stage,
         reason: rest ?? 'noDiet',
       })),
+    parents: round.groups.flatMap(({ group }) =>
+      group.parents
+        ? [
+            {
+              groupId: group.id,
+              groupName: group.name,
+              tankId: group.tankId,
+              count: group.count,
+              ...group.parents,
+            },
+          ]
+        : [],
+    ),
     unplanned: fed.filter((feeding) => !planned.has(feeding.servingId)),
   };
 }

@@ -15,7 +15,8 @@ const LONGEST_MS = 36 * HOUR_MS;
 const UNSAID_MS = HOUR_MS;
 const LITTER_UNSAID_MS = 14 * DAY_MS;
 
-type Fed = Pick<Feeding, 'servingId' | 'groupId' | 'foodId' | 'day' | 'massG'> & {
+type Fed = Pick<Feeding, 'servingId' | 'foodId' | 'day' | 'massG'> & {
+  groupId: string;
   at: string;
   ended: boolean;
 };
@@ -33,7 +34,7 @@ const fedLately = (scope: Scope, household: HouseholdSnapshot, now: Date): Promi
                      WHERE e.household_id = f.household_id AND e.day = f.day
                        AND e.key = f.serving_id::text AND e.recorded_at >= f.recorded_at) AS ended
        FROM active_feedings f
-      WHERE f.household_id = :household AND f.day >= :from
+      WHERE f.household_id = :household AND f.day >= :from AND f.group_id IS NOT NULL
         AND f.at > (CASE WHEN f.food_id::text IN (:litter) THEN :longSince ELSE :since END)::timestamptz
         AND f.mass_g > f.refused_g
       ORDER BY f.at, f.id`,

@@ -326,7 +326,7 @@ export async function storeExtremes(send: Send, there: There, day: string): Prom
   await store(
     'editHousehold',
     () => '/api/household',
-    () => ({ ...household, phrases: ['Ate well'] }),
+    () => ({ ...household, phrases: ['Ate well'], atHome: [{ fromMin: 1080, toMin: 1320 }] }),
     {
       after: async () => {
         household = await settings();

@@ -62,6 +62,7 @@ export const proteinServed = (scope: Scope, from: string, to: string): Promise<G
        JOIN foods fd ON fd.household_id = f.household_id AND fd.id = f.food_id
        LEFT JOIN lifted l ON l.group_id = f.group_id AND l.day = f.day
       WHERE f.household_id = :household AND f.day BETWEEN :from AND :to AND f.mass_g > 0
+        AND f.group_id IS NOT NULL
       GROUP BY 1, 2`,
     { from, to },
   );

@@ -1,0 +1,162 @@
+import fc from 'fast-check';
+import { addDays } from '../round';
+import {
+  computeBroodStatus,
+  fryTimes,
+  litMinutes,
+  parentsOn,
+  portionOfGroup,
+  type BroodEvent,
+} from '.';
+import { broodOf, liveFood, report, strategyOf, tub } from './brood.testkit';
+import { spreadOver } from './fryTimes';
+
+const LIGHT = { lightOnMin: 7 * 60, lightOffMin: 21 * 60 };
+const HOME = { moments: [], spans: [{ fromMin: 0, toMin: 1439 }] };
+const hours = (...of: number[]) => of.map((hour) => hour * 60);
+
+describe('the times at which young are fed', () => {
+  it('go from the first light to the last, two hours apart, for who is always there', () => {
+    expect(fryTimes(LIGHT, HOME)).toEqual(hours(7, 9, 11, 13, 15, 17, 19));
+  });
+
+  it('are thinned to the hours of a keeper with a job', () => {
+    const job = {
+      moments: hours(12.5),
+      spans: [
+        { fromMin: 6 * 60, toMin: 8 * 60 },
+        { fromMin: 17 * 60, toMin: 22 * 60 },
+      ],
+    };
+    expect(fryTimes(LIGHT, job)).toEqual(hours(7, 12.5, 17, 19));
+  });
+
+  it('know a light that goes over midnight, and someone who is never there in it', () => {
+    const night = { lightOnMin: 18 * 60, lightOffMin: 2 * 60 };
+    expect(fryTimes(night, { moments: hours(19, 1), spans: [] })).toEqual(hours(19, 1));
+    expect(fryTimes(LIGHT, { moments: hours(5), spans: [] })).toEqual([20.5 * 60]);
+  });
+
+  it('lie in the light, apart, in order, and are never none', () => {
+    const minute = fc.integer({ min: 0, max: 1439 });
+    fc.assert(
+      fc.property(
+        minute,
+        minute,
+        fc.array(minute, { maxLength: 5 }),
+        fc.array(fc.record({ fromMin: minute, toMin: minute }), { maxLength: 3 }),
+        (lightOnMin, lightOffMin, moments, spans) => {
+          const light = { lightOnMin, lightOffMin };
+          const since = fryTimes(light, { moments, spans }).map(
+            (at) => (at - lightOnMin + 1440) % 1440,
+          );
+          expect(since.length).toBeGreaterThan(0);
+          expect(since.every((at) => at <= litMinutes(light))).toBe(true);
+          expect(since.slice(1).every((at, index) => at - since[index]! >= 120)).toBe(true);
+        },
+      ),
+    );
+  });
+
+  it('are spread where there are more of them than meals', () => {
+    expect(spreadOver(hours(7, 9, 11, 13, 15), 3)).toEqual(hours(7, 11, 15));
+    expect(spreadOver(hours(7, 9), 5)).toEqual(hours(7, 9));
+    expect(spreadOver(hours(7, 9, 11), 1)).toEqual(hours(7));
+  });
+});
+
+const TODAY = '2026-03-10';
+const days = (ago: number) => addDays(TODAY, -ago);
+const three = [tub(), tub({ id: 'b', name: 'B' }), tub({ id: 'c', name: 'C' })];
+const swum = [
+  report('swimming', days(10)),
+  report('counted', days(9), { count: 90 }),
+  report('moved', days(8), { toTubId: 'b', count: 30 }),
+  report('moved', days(8), { toTubId: 'c', count: 30 }),
+];
+const danios = (over: object = {}) =>
+  computeBroodStatus(
+    broodOf('danio-rerio', {
+      events: swum,
+      tubs: three,
+      foods: [liveFood('brine-shrimp')],
+      times: hours(8, 12, 16, 20),
+      ...over,
+    }),
+  );
+
+describe('meals of young', () => {
+  it('are the same for three tubs of as many, at the times of the day', () => {
+    const { meals, feeds } = danios();
+    expect(meals.map(({ minutes }) => minutes)).toEqual(hours(8, 12, 16, 20));
+    expect(feeds[0]!.meals).toBe(4);
+    for (const { servings } of meals) {
+      expect(servings.map(({ tubId }) => tubId)).toEqual(['tub', 'b', 'c']);
+      expect(new Set(servings.map(({ units }) => units)).size).toBe(1);
+    }
+  });
+
+  it('are none on the yolk, and none while a treatment is in', () => {
+    expect(danios({ events: [report('hatched', days(1))] }).meals).toEqual([]);
+    const treated = (over: object) =>
+      danios({ events: [...swum, report('treated', days(3), over)] });
+    expect(treated({ forDays: 5 }).meals).toEqual([]);
+    expect(treated({ forDays: 3 }).meals).toHaveLength(4);
+  });
+
+  it('foul the water by what was served, less what was taken out', () => {
+    const given = (massG: number, more: BroodEvent[] = []) =>
+      danios({
+        events: [...swum, ...more],
+        served: [{ tubId: 'b', day: days(1), massG, proteinG: massG * 0.1 }],
+      }).tubs[1]!;
+    const [planned, little, much] = [danios().tubs[1]!, given(0.01), given(1)];
+    expect(planned.asServed).toBe(false);
+    expect(little).toMatchObject({ asServed: true, gramsPerDay: 0.01 });
+    expect(much.change!).toBeGreaterThan(little.change!);
+    const lifted = given(1, [report('lifted', days(1), { tubId: 'b', share: 0.75 })]);
+    expect(lifted.gramsPerDay).toBeCloseTo(0.25, 9);
+    expect(
+      danios({ served: [{ tubId: 'b', day: days(1), massG: 1, proteinG: 0.1 }] }).tubs[2]!.asServed,
+    ).toBe(false);
+  });
+});
+
+describe('parents', () => {
+  const day = (breeding: string, events: BroodEvent[], raising: 'with' | 'apart' = 'with') =>
+    parentsOn({ strategy: strategyOf(breeding), events, raising, today: TODAY });
+
+  it('of a group of five one holds and fasts: portions are for four', () => {
+    const holding = day('mouth-brooder', [report('spawned', days(4))])!;
+    expect(holding).toEqual({ is: 'guarding', animals: 1, share: 0, day: 5 });
+    expect(portionOfGroup(holding, 5)).toBeCloseTo(0.8, 9);
+    expect(portionOfGroup(holding, 1)).toBe(0);
+  });
+
+  it('eat again, and more, once the young swim; and as usual after ten days', () => {
+    const let_ = (ago: number) =>
+      day('mouth-brooder', [report('spawned', days(30)), report('swimming', days(ago))]);
+    expect(portionOfGroup(let_(2)!, 1)).toBeCloseTo(4 / 3, 9);
+    expect(let_(10)).toBeNull();
+  });
+
+  it('are left alone as they spawn, guard on half, and eat on where none guards', () => {
+    expect(day('egg scatterer', [report('paired', days(0))])).toMatchObject({
+      is: 'spawning',
+      share: 0,
+    });
+    expect(day('egg scatterer', [report('paired', days(2))])).toBeNull();
+    expect(day('surface spawner', [report('spawned', days(1))])).toMatchObject({
+      animals: 2,
+      share: 0.5,
+    });
+    expect(day('plant spawner', [report('spawned', days(1))])).toBeNull();
+    expect(day('skin feeder', [report('spawned', days(1))])).toBeNull();
+    expect(
+      day('cave spawner', [report('spawned', days(1)), report('eggsEaten', days(0))]),
+    ).toBeNull();
+    expect(
+      day('cave spawner', [report('spawned', days(1)), report('parentsMoved', days(0))]),
+    ).toBeNull();
+  });
+});

@@ -1,0 +1,186 @@
+import type { BroodRow, FryMealRow, Served } from '@open-larder/contract';
+import { v7 as uuidv7 } from 'uuid';
+import { sampleBrood, sampleBroodEvent, sampleFood, smallHouse } from '../testing/samples';
+import { startTestServer, type TestServer } from '../testing/testServer';
+
+let server: TestServer;
+let house: Awaited<ReturnType<typeof smallHouse>>;
+let brood: ReturnType<typeof sampleBrood>;
+const TODAY = '2026-03-10';
+const powder = () =>
+  sampleFood({
+    name: 'Fry powder',
+    family: 'mortar',
+    inWater: { floatMinutes: 1, sinkCmPerS: 0.1, particleMinMm: 0.05, particleMaxMm: 0.1 },
+    unit: { name: 'tip of a knife', plural: 'tips of a knife', massG: 0.01, step: 0.5 },
+  });
+
+let food: ReturnType<typeof powder>;
+beforeAll(async () => {
+  server = await startTestServer();
+});
+beforeEach(async () => {
+  server.clock.at = new Date(`${TODAY}T12:00:00Z`);
+  house = await smallHouse(server);
+  food = powder();
+  await house.ask.post('/api/foods').send(food).expect(201);
+  brood = sampleBrood({
+    firstFood: 'powder',
+    events: [
+      sampleBroodEvent({ kind: 'swimming', day: '2026-03-06' }),
+      sampleBroodEvent({ kind: 'counted', day: '2026-03-07', count: 80 }),
+    ],
+  });
+  await house.ask.post('/api/broods').send(brood).expect(201);
+});
+afterAll(() => server.close());
+
+const read = async (): Promise<BroodRow> => {
+  const { body } = await house.ask.get('/api/broods?limit=500').expect(200);
+  return body.items.find(({ id }: BroodRow) => id === brood.id);
+};
+const first = ({ meals }: BroodRow): FryMealRow['servings'][number] => meals[0]!.servings[0]!;
+const fed = ({ servingId, tubId, units }: FryMealRow['servings'][number], over: object = {}) => ({
+  id: uuidv7(),
+  servingId,
+  day: TODAY,
+  groupId: null,
+  broodId: brood.id,
+  tubId,
+  foodId: food.id,
+  outcome: 'served',
+  plannedUnits: units,
+  units,
+  note: '',
+  at: `${TODAY}T12:00:00.000Z`,
+  ...over,
+});
+const leftG = async () => {
+  const { body } = await house.ask.get('/api/foods?limit=500').expect(200);
+  return body.items.find(({ id }: { id: string }) => id === food.id).remainingG;
+};
+const servedRows = async (): Promise<Served['rows']> => {
+  const { body } = await house.ask.get(`/api/records/served?from=${TODAY}&to=${TODAY}`).expect(200);
+  return body.rows.filter(({ groupId }: { groupId: string }) => groupId === brood.id);
+};
+
+describe('young in a tub', () => {
+  it('are served as groups are: from the shelf, in the records, and back with an undo', async () => {
+    const serving = first(await read());
+    const before = await leftG();
+    const body = fed(serving);
+    await house.ask.post('/api/feedings').send(body).expect(201);
+    await house.ask.post('/api/feedings').send(body).expect(201);
+    const massG = serving.units * 0.01;
+    expect(await leftG()).toBeCloseTo(before - massG, 9);
+    expect(first(await read()).fed).toMatchObject({ id: body.id, tubId: serving.tubId, massG });
+    expect(await servedRows()).toMatchObject([
+      { groupName: brood.name, foodName: 'Fry powder', servings: 1, offeredG: massG },
+    ]);
+    await house.ask
+      .post(`/api/feedings/${body.id}/undo`)
+      .send({ id: uuidv7(), at: body.at })
+      .expect(201);
+    expect(await leftG()).toBeCloseTo(before, 9);
+    expect(first(await read()).fed).toBeNull();
+    expect(await servedRows()).toEqual([]);
+  });
+
+  it('are no group: the round, its water and what is in the water stay as they were', async () => {
+    const ask = async (path: string) => (await house.ask.get(path).expect(200)).body;
+    const all = () => Promise.all([ask(`/api/round/${TODAY}`), ask('/api/waters')]);
+    const before = await all();
+    await house.ask
+      .post('/api/feedings')
+      .send(fed(first(await read())))
+      .expect(201);
+    expect(await all()).toEqual(before);
+  });
+
+  it('foul their tub by what was served, and less where leftovers came out', async () => {
+    const serving = first(await read());
+    await house.ask
+      .post('/api/feedings')
+      .send(fed(serving, { units: serving.units * 20, outcome: 'more' }))
+      .expect(201);
+    const fouled = (await read()).status.tubs[0]!;
+    expect(fouled.asServed).toBe(true);
+    await house.ask
+      .post(`/api/broods/${brood.id}/events`)
+      .send(sampleBroodEvent({ kind: 'lifted', day: TODAY, tubId: serving.tubId, share: 0.5 }))
+      .expect(201);
+    expect((await read()).status.tubs[0]!.gramsPerDay).toBeCloseTo(fouled.gramsPerDay / 2, 9);
+  });
+
+  it('are refused with a group beside, without their brood, or in a tub of another', async () => {
+    const serving = first(await read());
+    const send = (over: object) => house.ask.post('/api/feedings').send(fed(serving, over));
+    await send({ groupId: house.group.id }).expect(422);
+    await send({ tubId: null, broodId: null }).expect(422);
+    await send({ broodId: null }).expect(422);
+    const other = sampleBrood();
+    await house.ask.post('/api/broods').send(other).expect(201);
+    await send({ broodId: other.id }).expect(404);
+    await server.as('theirs').post('/api/feedings').send(fed(serving)).expect(404);
+  });
+
+  it('are fed every two hours while someone is at home', async () => {
+    const { body: kept } = await house.ask.get('/api/household').expect(200);
+    const { id: _, ...household } = kept;
+    const at = async () => (await read()).meals.map(({ minutes }) => minutes);
+    const before = await at();
+    const atHome = [{ fromMin: 16 * 60, toMin: 20 * 60 }];
+    await house.ask
+      .put('/api/household')
+      .send({ ...household, atHome })
+      .expect(200);
+    const after = await at();
+    expect(after.length).toBeGreaterThan(before.length);
+    expect(after).toContain(16 * 60);
+  });
+
+  it('have standing food that is put in, swapped after its days, and noted as such', async () => {
+    const grazers = sampleBrood({
+      speciesKey: 'ancistrus-cirrhosus',
+      events: [sampleBroodEvent({ kind: 'swimming', day: '2026-03-08' })],
+    });
+    const { body: begun } = await house.ask.post('/api/broods').send(grazers).expect(201);
+    const standing = (row: BroodRow) => row.work.filter(({ what }) => what === 'standing');
+    expect(standing(begun)).toHaveLength(1);
+    const placed = sampleBroodEvent({ kind: 'placed', day: '2026-03-08', foodKey: 'film' });
+    const { body } = await house.ask
+      .post(`/api/broods/${grazers.id}/events`)
+      .send(placed)
+      .expect(201);
+    expect(standing(body)).toEqual([]);
+  });
+});
+
+describe('parents', () => {
+  it('that guard eat less that day, others of their group as ever, and more afterwards', async () => {
+    const { body: before } = await house.ask.get(`/api/round/${TODAY}`).expect(200);
+    const kJ = (round: typeof before) =>
+      round.moments[0]?.stops[0]?.servings.find(
+        ({ groupId }: { groupId: string }) => groupId === house.group.id,
+      )?.massG ?? 0;
+    const own = sampleBrood({
+      breeding: 'mouth-brooder',
+      groupId: house.group.id,
+      raising: 'with',
+      events: [sampleBroodEvent({ kind: 'spawned', day: '2026-03-08' })],
+    });
+    await house.ask.post('/api/broods').send(own).expect(201);
+    const { body: holding } = await house.ask.get(`/api/round/${TODAY}`).expect(200);
+    expect(holding.parents).toMatchObject([
+      { groupId: house.group.id, is: 'guarding', animals: 1, broodName: own.name },
+    ]);
+    expect(kJ(holding)).toBeLessThanOrEqual(kJ(before));
+    await house.ask
+      .post(`/api/broods/${own.id}/events`)
+      .send(sampleBroodEvent({ kind: 'swimming', day: TODAY }))
+      .expect(201);
+    const { body: after } = await house.ask.get(`/api/round/${TODAY}`).expect(200);
+    expect(after.parents[0]).toMatchObject({ is: 'recovering' });
+    expect(after.parents[0].share).toBeGreaterThan(1);
+  });
+});
