@@ -178,6 +178,29 @@ export function formatBroodWork(because: BroodReason, units: UnitChoice): WorkLa
   }
 }
 
+/** The same work in several tubs, in one sentence. */
+export function formatBroodWorks(all: readonly BroodReason[], units: UnitChoice): WorkLabels {
+  const [first, ...others] = all as [BroodReason, ...BroodReason[]];
+  if (others.length === 0) return formatBroodWork(first, units);
+  if (first.is === 'change') {
+    const changes = all.filter(
+      (one): one is Extract<BroodReason, { is: 'change' }> => one.is === 'change',
+    );
+    const litres = changes.map((one) => formatQuantity(units, 'volume', one.litres ?? 0));
+    const same = new Set(litres).size === 1;
+    const tubs = changes.map(({ tub }, at) => (same ? tub : `${tub} ${litres[at]!}`)).join(', ');
+    return of(
+      `Remove leftovers and change water after the last meal: ${tubs}${same ? `; ${litres[0]!} each` : ''}`,
+      `Use aged water at the same temperature, and siphon into a white bucket to spot fry. Ammonia builds up within ${hoursOrDays(Math.min(...changes.map(({ hours }) => hours)))}.`,
+    );
+  }
+  const { says, why } = formatBroodWork(
+    first.is === 'standing' ? { ...first, tub: null } : first,
+    units,
+  );
+  return of(`${says}, in each of ${all.length} tubs`, why);
+}
+
 function formatStanding(because: Extract<BroodReason, { is: 'standing' }>): WorkLabels {
   const { says, why } = STANDING_WORK[because.what];
   const { tub, days } = because;

@@ -1,24 +1,62 @@
 import type { BroodWork } from '@open-larder/core/brood';
 import type { BroodEventKind } from '@open-larder/core/brood/vocabulary';
-import { formatBroodWork } from '@open-larder/say/brood';
+import { formatBroodWorks } from '@open-larder/say/brood';
+import { groups } from 'd3-array';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useFormat } from '../store';
+import { useFormat, useNow } from '../store';
 import { themed } from '../theme';
-import { Button, Text } from '../ui';
-import { useBroodEvent } from './useBroodEvent';
+import { Button, Disclosure, Text } from '../ui';
+import { waitsForLastMeal } from './fryMeals';
+import { useBroodEvent, type Said } from './useBroodEvent';
 import type { Brood } from './useBroods';
 import { EventSheet } from './EventSheet';
 
-/** What a brood asks for today, each with the tap that says it is done. */
-export function BroodWorkList({ brood, work }: { brood: Brood; work: readonly BroodWork[] }) {
+/** Work that is the same in several tubs is one line. */
+const lineOf = ({ what, because }: BroodWork, index: number): string =>
+  (because.is === 'change' && because.litres !== null) || because.is === 'standing'
+    ? `${what} ${because.is === 'standing' ? because.what : ''}`
+    : String(index);
+
+interface Props {
+  brood: Brood;
+  work: readonly BroodWork[];
+}
+
+/** What a brood asks for today, each with the tap that says it is done; what waits for its hour is folded. */
+export function BroodWorkList({ brood, work }: Props) {
+  const now = useNow();
+  const isLater = (one: BroodWork) => waitsForLastMeal(one, brood, now.minutes);
+  const [later, due] = [work.filter(isLater), work.filter((one) => !isLater(one))];
+  return (
+    <>
+      <WorkLines brood={brood} work={due} />
+      {later.length > 0 ? (
+        <Disclosure
+          title="Later today"
+          detail={[...new Set(later.map(({ what }) => LATER[what] ?? what))].join(' · ')}
+        >
+          <WorkLines brood={brood} work={later} />
+        </Disclosure>
+      ) : null}
+    </>
+  );
+}
+
+const LATER: Partial<Record<BroodWork['what'], string>> = { change: 'change water' };
+
+function WorkLines({ brood, work }: Props) {
   const styles = useStyles();
   const router = useRouter();
   const logEvent = useBroodEvent();
   const format = useFormat();
   const [sheet, setSheet] = useState<{ kind: BroodEventKind; tubId: string | null } | null>(null);
-  const act = ({ what, tubId, because }: BroodWork) => {
+  const lines = groups([...work.entries()], ([index, one]) => lineOf(one, index)).map(([, same]) =>
+    same.map(([, one]) => one),
+  );
+  const act = (same: readonly BroodWork[]) => {
+    const { what, tubId } = same[0]!;
     switch (what) {
       case 'together':
         return void logEvent(brood.id, { kind: 'paired' }, 'They are together.');
@@ -30,15 +68,26 @@ export function BroodWorkList({ brood, work }: { brood: Brood; work: readonly Br
         );
       case 'firstFood':
         return void logEvent(brood.id, { kind: 'firstFood' }, 'Their first food is noted.');
-      case 'change': {
-        const tub = brood.status.tubs.find(({ id }) => id === tubId);
-        const share = Math.min(1, Math.max(0.01, tub?.change ?? 1));
-        return void logEvent(brood.id, { kind: 'changed', tubId, share }, 'Its water is changed.');
-      }
+      case 'change':
+        return void logEvent(
+          brood.id,
+          same.map((one) => ({
+            kind: 'changed',
+            tubId: one.tubId,
+            share: changedShare(brood, one.tubId),
+          })),
+          'The water is changed.',
+        );
       case 'standing':
-        return because.is === 'standing'
-          ? void logEvent(brood.id, { kind: 'placed', tubId, foodKey: because.what }, 'It is in.')
-          : undefined;
+        return void logEvent(
+          brood.id,
+          same.flatMap(({ because, tubId: into }): Said[] =>
+            because.is === 'standing' && because.what !== 'skin'
+              ? [{ kind: 'placed', tubId: into, foodKey: because.what }]
+              : [],
+          ),
+          'It is in.',
+        );
       case 'sort':
         return void logEvent(brood.id, { kind: 'sorted', tubId }, 'They are sorted.');
       case 'expect':
@@ -65,8 +114,12 @@ export function BroodWorkList({ brood, work }: { brood: Brood; work: readonly Br
   };
   return (
     <>
-      {work.map((one, index) => {
-        const { says, why } = formatBroodWork(one.because, format.units);
+      {lines.map((same, index) => {
+        const one = same[0]!;
+        const { says, why } = formatBroodWorks(
+          same.map(({ because }) => because),
+          format.units,
+        );
         return (
           <View key={one.what + one.tubId + says} style={[styles.work, index > 0 && styles.ruled]}>
             <View style={styles.words}>
@@ -79,7 +132,7 @@ export function BroodWorkList({ brood, work }: { brood: Brood; work: readonly Br
               <Button
                 label={DONE[one.what]!}
                 spoken={`${DONE[one.what]}: ${brood.name}, ${says}`}
-                onPress={() => act(one)}
+                onPress={() => act(same)}
               />
             ) : null}
           </View>
@@ -89,6 +142,10 @@ export function BroodWorkList({ brood, work }: { brood: Brood; work: readonly Br
     </>
   );
 }
+
+/** The share of its water that a tub is to be changed by. */
+const changedShare = ({ status }: Brood, tubId: string | null): number =>
+  Math.min(1, Math.max(0.01, status.tubs.find(({ id }) => id === tubId)?.change ?? 1));
 
 /** What the parents give is not put in. */
 const isSkin = ({ because }: BroodWork) => because.is === 'standing' && because.what === 'skin';

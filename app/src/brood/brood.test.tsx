@@ -19,6 +19,7 @@ import { show } from '../testing/show';
 import { Toast } from '../ui';
 import { BroodsScreen } from './BroodsScreen';
 import { ConditionScreen } from './ConditionScreen';
+import { dueMeal, mealLine } from './fryMeals';
 import { NewBroodScreen } from './NewBroodScreen';
 
 jest.mock('expo-router', () => jest.requireActual('../testing/router'));
@@ -162,12 +163,15 @@ describe('the broods', () => {
   });
 
   it('show what each asks for, with the tap that says it is done', async () => {
-    open([fry()]);
+    open([fry({ meals: [{ ...fry().meals[0]!, minutes: 1439 }] })]);
     expect(await screen.findByText(/^free-swimming, day 1 · 60/)).toBeTruthy();
+    // Water is changed after the last meal: until then it is folded.
+    expect(screen.queryByLabelText(/^Changed: Fry/)).toBeNull();
+    fireEvent.press(screen.getByLabelText(/^Later today/));
     fireEvent.press(screen.getByLabelText(/^Changed: Fry/));
     await waitFor(() => expect(sent(asked, 'POST')).toHaveLength(1));
     expect(sent(asked, 'POST')[0]).toMatchObject({ kind: 'changed', tubId: 't1', day: DAY });
-    expect(await screen.findByText('Its water is changed.')).toBeTruthy();
+    expect(await screen.findByText('The water is changed.')).toBeTruthy();
   });
 
   it('are set against the weeks, with the cultures to start', async () => {
@@ -384,6 +388,84 @@ describe('conditioning', () => {
   });
 });
 
+const FED = {
+  id: 'fed',
+  servingId: 's',
+  day: DAY,
+  groupId: null,
+  broodId: 'Fry',
+  tubId: 't A',
+  foodId: 'f1',
+  outcome: 'served' as const,
+  plannedUnits: 2,
+  units: 2,
+  massG: 0.02,
+  note: '',
+  hand: null,
+  at: `${DAY}T12:00:00.000Z`,
+};
+
+describe('meals of young in tubs', () => {
+  const meal = (minutes: number, foodId: string | null = 'f1') => ({
+    minutes,
+    servings: ['A', 'B'].map((tubName) => ({
+      servingId: `s ${minutes} ${tubName}`,
+      tubId: `t ${tubName}`,
+      tubName,
+      key: 'powder',
+      foodId,
+      name: 'Fry powder',
+      units: 2,
+      unit: { name: 'tip', plural: 'tips', massG: 0.01, step: 1 },
+      fed: null,
+    })),
+  });
+  it('of which the last whose time has come is due; what was missed is not made up for', () => {
+    const meals = [meal(480), meal(720), meal(1140)];
+    expect(dueMeal(meals, 300)).toBeNull();
+    expect(dueMeal(meals, 720)).toBe(meals[1]);
+    expect(dueMeal(meals, 690)).toBe(meals[1]);
+    const given = {
+      ...meal(720),
+      servings: meal(720).servings.map((one) => ({ ...one, fed: FED })),
+    };
+    expect(dueMeal([meals[0]!, given, meals[2]!], 720)).toBeNull();
+    expect(mealLine({ meals: [meals[0]!, given, meals[2]!] }, 720, String).says).toBe('next 1140');
+  });
+
+  it('are given to all tubs in one tap, and written for each', async () => {
+    open([fry({ meals: [meal(5)] })], <BroodsWork broodId="Fry" />, {
+      'POST /api/feedings': () => ({ status: 201, body: { feeding: FED, shortG: 0 } }),
+    });
+    fireEvent.press(await screen.findByText('Give all'));
+    await waitFor(() =>
+      expect(sent(asked, 'POST')).toMatchObject([
+        { groupId: null, broodId: 'Fry', tubId: 't A', foodId: 'f1', outcome: 'served', units: 2 },
+        { groupId: null, broodId: 'Fry', tubId: 't B', foodId: 'f1', outcome: 'served', units: 2 },
+      ]),
+    );
+    expect(screen.getByText(/2 tips fry powder in each of 2 tubs: given/)).toBeTruthy();
+  });
+
+  it('go otherwise in one tub: not taken, of what was given there', async () => {
+    open([fry({ meals: [meal(5)] })], <BroodsWork broodId="Fry" />, {
+      'POST /api/feedings': () => ({ status: 201, body: { feeding: FED, shortG: 0 } }),
+    });
+    fireEvent.press(await screen.findByText('By tub'));
+    fireEvent.press(screen.getByLabelText('Otherwise: Fry powder in B'));
+    fireEvent.press(screen.getByText('Not taken'));
+    await waitFor(() =>
+      expect(sent(asked, 'POST')).toMatchObject([{ tubId: 't B', outcome: 'refused', units: 2 }]),
+    );
+  });
+
+  it('of a food that is not on the shelf cannot be logged, and say so', async () => {
+    open([fry({ meals: [meal(5, null)] })], <BroodsWork broodId="Fry" />);
+    expect(await screen.findByText(/put this food on the shelf/)).toBeTruthy();
+    expect(screen.queryByText('Give all')).toBeNull();
+  });
+});
+
 describe('in the round', () => {
   it('broods ask, but young that are a group are served there already', async () => {
     const report = [
@@ -396,7 +478,10 @@ describe('in the round', () => {
     fireEvent.press(screen.getByLabelText('Open Own'));
     expect(push).toHaveBeenCalledWith('/broods/Own');
     screen.unmount();
-    open([row('Grouped', report, { youngGroupId: 'g1', meals: [] })], <BroodsWork broodId="Grouped" />);
+    open(
+      [row('Grouped', report, { youngGroupId: 'g1', meals: [] })],
+      <BroodsWork broodId="Grouped" />,
+    );
     expect(await screen.findByLabelText('Open Grouped')).toBeTruthy();
     expect(screen.queryByText(/drops infusoria/)).toBeNull();
   });

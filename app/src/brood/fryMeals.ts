@@ -52,3 +52,13 @@ export function mealLine(
   const next = nextMeal(meals, minutes);
   return { due: null, says: next ? `next ${time(next.minutes)}` : '' };
 }
+
+/** Water is changed after the last meal: until then it is not due. */
+export function waitsForLastMeal(
+  { what, urgent }: BroodRow['work'][number],
+  { meals }: Pick<BroodRow, 'meals'>,
+  minutes: number,
+): boolean {
+  const last = meals.at(-1);
+  return what === 'change' && !urgent && last !== undefined && last.minutes > minutes;
+}

@@ -14,12 +14,12 @@ export type Said = BroodEventCreate extends infer E
   : never;
 
 /**
- * Say that something happened to a brood, with a way back.
+ * Say that something happened to a brood, or the same thing in several of its tubs, with one way back.
  * @returns what is wrong by field, or null where it is written
  */
 export function useBroodEvent(): (
   broodId: string,
-  event: Said,
+  events: Said | readonly Said[],
   says: string,
 ) => Promise<FieldErrors | null> {
   const toast = useToast();
@@ -27,22 +27,27 @@ export function useBroodEvent(): (
   const hand = useHand();
   const [add] = api.useAddBroodEventMutation();
   const [undo] = api.useUndoBroodEventMutation();
-  return async (broodId, event, says) => {
-    const said = { day: now.day, note: '', tubId: null, ...event };
-    const stamp = stampFor('brood', broodId, said);
-    const body = { ...said, ...stamp, hand } as BroodEventCreate;
-    const done = await add({ params: { id: broodId }, body });
-    if (done.error) {
-      const { errors, title, detail } = done.error as Problem;
-      toast(errors ? title : detail, { tone: 'error' });
-      return fieldErrorsOf(done.error as Problem);
+  const takeBack = async (ids: readonly string[]) => {
+    for (const id of ids) {
+      const answer = await undo({ params: { id }, body: stampFor('undo', id) });
+      if (answer.error) toast((answer.error as Problem).detail, { tone: 'error' });
     }
-    toast(says, {
-      undo: () =>
-        void undo({ params: { id: stamp.id }, body: stampFor('undo', stamp.id) }).then((answer) => {
-          if (answer.error) toast((answer.error as Problem).detail, { tone: 'error' });
-        }),
-    });
+  };
+  return async (broodId, events, says) => {
+    const written: string[] = [];
+    for (const event of [events].flat() as Said[]) {
+      const said = { day: now.day, note: '', tubId: null, ...event };
+      const stamp = stampFor('brood', broodId, said);
+      const body = { ...said, ...stamp, hand } as BroodEventCreate;
+      const done = await add({ params: { id: broodId }, body });
+      if (done.error) {
+        const { errors, title, detail } = done.error as Problem;
+        toast(errors ? title : detail, { tone: 'error' });
+        return fieldErrorsOf(done.error as Problem);
+      }
+      written.push(stamp.id);
+    }
+    toast(says, { undo: () => void takeBack(written) });
     return null;
   };
 }

@@ -1,6 +1,6 @@
 import type { BroodRow, Tank, VesselRow, WaterRow } from '@open-larder/contract';
 import type { BroodWorkKind } from '@open-larder/core/brood/vocabulary';
-import { mealLine, toServe } from '../brood/fryMeals';
+import { mealLine, toServe, waitsForLastMeal } from '../brood/fryMeals';
 import { api, useFormat } from '../store';
 
 /** Something to see to on the walk beside feeding: the water of a tank, a brood, the live shelf. */
@@ -118,7 +118,9 @@ function broodWork(
 ): WalkWork[] {
   if (row.status.state.phase === 'over') return [];
   // Young are fed by their meals, or as a group of their own.
-  const work = row.work.filter(({ what }) => what !== 'feed');
+  const work = row.work.filter(
+    (one) => one.what !== 'feed' && !waitsForLastMeal(one, row, minutes),
+  );
   const { due, says } = mealLine(row, minutes, time);
   const servings = due ? toServe(due) : [];
   if (work.length === 0 && row.meals.length === 0) return [];

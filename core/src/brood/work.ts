@@ -147,8 +147,15 @@ function fastWork(
   return [plain('recover', { is: 'parentsRecover', rule: strategy.recovers, days })];
 }
 
-function parentsWork({ strategy, raising }: BroodTask, { state }: BroodStatus): BroodWork[] {
+/** Eggs that were taken away from them, or from her. */
+const TAKEN: ReadonlySet<string> = new Set(['moved', 'stripped', 'stored']);
+
+function parentsWork(
+  { strategy, raising, eggCare }: BroodTask,
+  { state }: BroodStatus,
+): BroodWork[] {
   const spawned = state.spawnedOn !== null || state.swimmingOn !== null;
+  if (TAKEN.has(eggCare)) return [];
   if (!spawned || state.parentsMovedOn !== null || raising !== 'apart') return [];
   if (strategy.parents !== 'pull') return [];
   const { parentsRule: rule, breeding } = strategy;

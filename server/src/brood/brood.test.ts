@@ -50,7 +50,8 @@ describe('a brood', () => {
     expect(body.status.next).toMatchObject({ stage: 'hatch', day: '2026-03-17', seen: false });
     expect(body.status.next.from < '2026-03-17').toBe(true);
     expect(body.status.state.phase).toBe('eggs');
-    expect(works(body)).toContain('parents');
+    expect(works(body)).toContain('eggs');
+    expect(works(body)).not.toContain('parents');
     expect(body.status.rungs[0]).toMatchObject({ there: false });
     const { body: list } = await house.ask.get('/api/broods?limit=500').expect(200);
     expect(list.items.filter(({ id }: BroodRow) => id === brood.id)).toHaveLength(1);
