@@ -1,10 +1,11 @@
-import { formatAnimals, formatUnits, formatNumber } from '@open-larder/say';
+import { formatAnimals, formatNumber } from '@open-larder/say';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { api, useFormat } from '../store';
+import { api, useFormat, type Format } from '../store';
 import { useSavePrinted } from '../table/useSavePrinted';
-import { Button, Card, ListRow, Text } from '../ui';
+import { useWide } from '../theme';
+import { Button, Card, Disclosure, Text, upperFirst } from '../ui';
 import { BroodWorkList } from './BroodWorkList';
 import { ClutchesCard } from './ClutchesCard';
 import { CorrectBroodSheet } from './CorrectBroodSheet';
@@ -34,6 +35,8 @@ export function BroodDetail({
   const [open, setOpen] = useState<'event' | 'correct' | null>(null);
   const [ask] = api.useLazyBroodCardQuery();
   const save = useSavePrinted();
+  const format = useFormat();
+  const wide = useWide();
   const { state } = brood.status;
   const over = state.phase === 'over';
   return (
@@ -73,14 +76,22 @@ export function BroodDetail({
           />
         )}
       </View>
-      {over ? null : <StagesCard brood={brood} />}
-      {over ? null : <LadderCard brood={brood} />}
       {over ? null : <FeedsCard brood={brood} />}
       {over ? null : <TubsCard brood={brood} />}
-      {over ? null : <RaiseCard brood={brood} />}
+      {over ? null : <StagesCard brood={brood} />}
+      {over ? null : <LadderCard brood={brood} />}
+      {over ? null : (
+        <Disclosure title="How many, until when" detail={endWords(brood, format)} forced={wide}>
+          <RaiseCard brood={brood} />
+        </Disclosure>
+      )}
       <ClutchesCard brood={brood} broods={broods} />
-      <HistoryCard brood={brood} />
-      <StrategyCard brood={brood} />
+      <Disclosure title="History" detail="everything that was noted" forced={over}>
+        <HistoryCard brood={brood} />
+      </Disclosure>
+      <Disclosure title={`${upperFirst(brood.strategy.breeding)}: how it goes`}>
+        <StrategyCard brood={brood} />
+      </Disclosure>
       {open === 'event' ? <EventSheet brood={brood} onClose={() => setOpen(null)} /> : null}
       {open === 'correct' ? (
         <CorrectBroodSheet
@@ -92,6 +103,10 @@ export function BroodDetail({
     </View>
   );
 }
+
+/** «2 cm by about Mon 4 Jan» */
+const endWords = ({ status: { targetCm, target } }: Brood, format: Format): string =>
+  `${format.quantity('length', targetCm)}${target === null ? '' : ` by about ${format.day(target)}`}`;
 
 /** What the brood gets today, meal by meal, and what stands in for meals that nobody is there for. */
 function FeedsCard({ brood }: { brood: Brood }) {
@@ -111,31 +126,9 @@ function FeedsCard({ brood }: { brood: Brood }) {
     <View style={{ gap: 8 }}>
       <Text variant="subtitle">Today’s food</Text>
       <MealsCard brood={brood} />
-      <Card label="Today’s food">
-        {feeds.map((feed, index) => (
-          <ListRow
-            key={feed.key}
-            first={index === 0}
-            title={feed.name}
-            detail={[
-              feed.animalsPerMeal === null
-                ? null
-                : `about ${formatAnimals(feed.animalsPerMeal)} in each meal`,
-              `${formatNumber(feed.gramsPerDay * 1000, 0)} mg a day`,
-              feed.carried < 0.995
-                ? `carries ${formatNumber(feed.carried * 100, 0)} % of their need: keep something live in the tub`
-                : null,
-            ]
-              .filter(Boolean)
-              .join(' · ')}
-            trail={
-              <Text variant="strong">
-                {`${formatUnits(feed.unitsPerMeal, feed.unit)}, ${feed.meals}×`}
-              </Text>
-            }
-          />
-        ))}
-      </Card>
+      <Text variant="small" tone="quiet">
+        {feeds.map((feed) => feedWords(feed)).join(' ')}
+      </Text>
       {feeds[0] && feeds[0].mealsWanted > feeds[0].meals ? (
         <Text variant="small" tone="quiet">
           {`Best in ${feeds[0].mealsWanted} small meals while it is light; you are there for ${feeds[0].meals}. Live food in the tub, green stones or a feeder make up for the rest.`}
@@ -159,4 +152,16 @@ function FeedsCard({ brood }: { brood: Brood }) {
       )}
     </View>
   );
+}
+
+/** «Hatched brine shrimp: about 13 thousand in each meal, 533 mg a day.» */
+function feedWords(feed: Brood['status']['feeds'][number]): string {
+  const { name, animalsPerMeal, gramsPerDay, carried } = feed;
+  const each =
+    animalsPerMeal === null ? '' : `about ${formatAnimals(animalsPerMeal)} in each meal, `;
+  const rest =
+    carried < 0.995
+      ? ` It carries ${formatNumber(carried * 100, 0)} % of their need: keep something live in the tub.`
+      : '';
+  return `${name}: ${each}${formatNumber(gramsPerDay * 1000, 0)} mg a day.${rest}`;
 }

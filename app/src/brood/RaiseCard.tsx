@@ -1,83 +1,117 @@
-import { fryPortion, MINUTES_A_CHANGE, MINUTES_A_MEAL, raisable } from '@open-larder/core/brood';
-import { daysBetween } from '@open-larder/core/round';
-import { digestibleEnergy } from '@open-larder/core/food';
-import { formatNumber } from '@open-larder/say';
+import type { BroodCheckpoint, NeedAt, Raisable, RaiseLimit } from '@open-larder/core/brood';
+import { isAbsurd, MINUTES_A_CHANGE, MINUTES_A_MEAL, raisable } from '@open-larder/core/brood';
+import { waterLitres } from '@open-larder/core/tank';
+import { formatGrams } from '@open-larder/say';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useCultures } from '../culture/useCultures';
-import { api, useFormat } from '../store';
+import { api, useFormat, type Format } from '../store';
 import { Card, ListRow, NumberField, Text } from '../ui';
 import type { Brood } from './useBroods';
 
-const LIMITS = { litres: 'room', food: 'live food', minutes: 'time' } as const;
+const LIMITS: Record<RaiseLimit, string> = {
+  room: 'room',
+  food: 'live food',
+  minutes: 'time',
+  water: 'seasoned water',
+};
+/** What would lift each. */
+const LIFTED: Record<RaiseLimit, string> = {
+  room: 'another tub or grow-out',
+  food: 'another culture, or dry food once they take it',
+  minutes: 'larger tubs with a filter that has grown in',
+  water: 'a second barrel, or a filter that has grown in',
+};
+const CHECKPOINTS: Record<BroodCheckpoint['is'], string> = {
+  sort: 'Sort by size; look for runts',
+  safe: 'Safe beside their parents',
+  part: 'Part the fighters',
+  target: 'Large enough to go',
+};
+/** Tanks that young grow up in. */
+const FOR_YOUNG: ReadonlySet<string> = new Set(['grow-out', 'fry tub']);
 
-/** When someone can take them, and how many this house can raise until then. */
+/** What comes at which length, and how many this house can raise until then. */
 export function RaiseCard({ brood }: { brood: Brood }) {
   const format = useFormat();
-  const cultures = useCultures();
-  const foods = api.useFoodsQuery();
+  const lasting = useLasting();
+  const tanks = api.useTanksQuery();
+  const grown = (tanks.data ?? [])
+    .filter(({ kind }) => FOR_YOUNG.has(kind))
+    .reduce((sum, tank) => sum + (waterLitres(tank)?.value ?? 0), 0);
   const own = brood.tubs.reduce((sum, { litres }) => sum + litres, 0);
-  const [litres, setLitres] = useState<number | null>(own * 2);
+  const [litres, setLitres] = useState<number | null>(null);
   const [minutes, setMinutes] = useState<number | null>(20);
+  const [waterL, setWaterL] = useState<number | null>(null);
   const volume = format.scale('volume');
-  const { targetCm, target, targetFrom, targetTo, state } = brood.status;
-  const tub = brood.tubs[0];
-  const meals = brood.status.feeds[0]?.meals ?? 3;
-  const liveKj = (cultures.data?.kept ?? []).reduce((sum, { foodId, status }) => {
-    const food = foods.data?.find(({ id }) => id === foodId);
-    if (!food || status.lastingG <= 0) return sum;
-    return (
-      sum +
-      status.lastingG * digestibleEnergy(food.name, food.composition, brood.species.guild).value
-    );
-  }, 0);
-  const lengthCm = longestOnLive(brood, targetCm);
-  const oneKj = lengthCm === null ? 0 : needOf(brood, lengthCm);
-  const can =
-    tub && litres !== null && minutes !== null && litres > 0 && minutes > 0
-      ? raisable({
-          litres,
-          targetCm,
-          liveKj,
-          oneKj,
+  const { state, checkpoints, needs } = brood.status;
+  const room = litres ?? own + grown;
+  const valid = room > 0 && minutes !== null && minutes > 0;
+  const steps = valid
+    ? needs.map((need) => {
+        const live = need.live && { lastingG: lasting(need.live.key), oneG: need.live.oneG };
+        const house = {
+          litres: room,
           minutes,
-          minutesPerTub: meals * MINUTES_A_MEAL + MINUTES_A_CHANGE,
-          litresPerTub: tub.litres,
-        })
-      : null;
+          minutesPerTub: need.meals * MINUTES_A_MEAL + MINUTES_A_CHANGE,
+          litresPerTub: brood.tubs[0]?.litres ?? 10,
+          waterL,
+        };
+        return { need, live, can: raisable(house, { ...need, live }) };
+      })
+    : [];
+  const least = steps.map(({ can }) => can).sort((a, b) => a.count - b.count)[0];
+  const absurd = steps.find(({ need, live }) => isAbsurd({ ...need, live }, brood.status.count));
   return (
     <View style={{ gap: 8 }}>
-      <Text variant="subtitle">Its end</Text>
-      <Card label="Its end">
-        <ListRow
-          first
-          title={`Large enough at ${format.quantity('length', targetCm)}`}
-          detail={
-            target === null
-              ? 'the day follows when they swim free'
-              : `between ${format.day(targetFrom!)} and ${format.day(targetTo!)}, as they grow now`
-          }
-          trail={target === null ? <View /> : <Text>{format.day(target)}</Text>}
-        />
-        {can ? (
+      <Card label="At each length">
+        {checkpoints.map(({ is, cm, day }, index) => (
           <ListRow
-            title="This house can raise"
-            detail={[
-              `by room ${can.byLitres}`,
-              lengthCm === null ? null : `by the live food of its cultures ${can.byFood}`,
-              `by your time ${can.byMinutes}`,
-            ]
-              .filter(Boolean)
-              .join(', ')}
-            trail={<Text variant="strong">{`${can.count}, for ${LIMITS[can.limit]}`}</Text>}
+            key={is}
+            first={index === 0}
+            title={CHECKPOINTS[is]}
+            detail={`at ${format.quantity('length', cm)}`}
+            trail={<Text>{day === null ? 'later' : `about ${format.day(day)}`}</Text>}
           />
-        ) : null}
+        ))}
       </Card>
+      {steps.length > 0 ? (
+        <>
+          <Text variant="strong">This house can raise</Text>
+          <Card label="This house can raise">
+            {steps.map(({ need, can }, index) => (
+              <ListRow
+                key={need.lengthCm}
+                first={index === 0}
+                title={`At ${format.quantity('length', need.lengthCm)}`}
+                detail={stepWords(need, can, format)}
+                trail={<Text variant="strong">{`${can.count}, for ${LIMITS[can.limit]}`}</Text>}
+              />
+            ))}
+          </Card>
+          {least ? (
+            <Text
+              variant="small"
+              tone="quiet"
+            >{`What would lift it: ${LIFTED[least.limit]}.`}</Text>
+          ) : null}
+        </>
+      ) : null}
+      {absurd?.need.live ? (
+        <Text tone="due">
+          {`All of them at ${format.quantity('length', absurd.need.lengthCm)} would eat ${formatGrams(absurd.need.live.oneG * brood.status.count)} of ${absurd.need.live.name.toLowerCase()} a day: no household keeps that up. Train them onto dry food before, or raise ${absurd.can.count}.`}
+        </Text>
+      ) : null}
+      {least && (state.count ?? 0) > least.count ? (
+        <Text tone="due">
+          {`${state.count} are more than that. Find takers early: better to pass them on small than to crowd them.`}
+        </Text>
+      ) : null}
       <NumberField
-        label="Room that is free for them at the end"
+        label="Room for them: their tubs, fry tubs and grow-outs"
         unit={volume.unit}
         scale={volume}
-        value={litres}
+        value={room}
         onChange={setLitres}
       />
       <NumberField
@@ -86,38 +120,35 @@ export function RaiseCard({ brood }: { brood: Brood }) {
         value={minutes}
         onChange={setMinutes}
       />
-      {can && (state.count ?? 0) > can.count ? (
-        <Text tone="due">
-          {`${state.count} are more than that. Find takers early: better to pass them on small than to crowd them.`}
-        </Text>
-      ) : null}
+      <NumberField
+        label="Seasoned water that can be ready each day; blank sets no limit"
+        unit={volume.unit}
+        scale={volume}
+        value={waterL}
+        onChange={setWaterL}
+      />
       <Text variant="small" tone="quiet">
-        {`At ${format.quantity('length', targetCm)} one eats about ${formatNumber(needOf(brood, targetCm) * 1000, 0)} J a day. Know who will take them before you encourage a spawn. Put down suffering animals only as animal-welfare law allows, follow local rules for selling and shipping, and never release any.`}
+        Know who will take them before you encourage a spawn. Put down suffering animals only as
+        animal-welfare law allows, follow local rules for selling and shipping, and never release
+        any.
       </Text>
     </View>
   );
 }
 
-/** How long they are when they last live on live food, up to the length at which they go; null if they never do. */
-function longestOnLive({ status }: Brood, targetCm: number): number | null {
-  const last = status.rungs.filter(({ live }) => live).at(-1);
-  if (!last || status.swim === null) return null;
-  if (last.to === null) return targetCm;
-  const day = daysBetween(status.swim.day, last.to) - 1;
-  return Math.min(targetCm, status.lengthsCm[day] ?? targetCm);
+/** «about Mon 4 Jan; room 200, live food 60, time 120» */
+function stepWords({ day }: NeedAt, { by }: Raisable, format: Format): string {
+  const each = Object.entries(by)
+    .filter(([, count]) => count !== null)
+    .map(([limit, count]) => `${LIMITS[limit as RaiseLimit]} ${count}`);
+  return `about ${format.day(day)}; ${each.join(', ')}`;
 }
 
-/** What one young eats in a day at a length, kJ. */
-function needOf({ species, tubs }: Brood, lengthCm: number): number {
-  const food = {
-    name: 'any',
-    composition: { protein: 0.5, fat: 0.1, fibre: 0, ash: 0.1, moisture: 0 },
-    animalUg: null,
-  };
-  const tempC = Math.min(
-    species.tempMaxC,
-    Math.max(species.tempMinC, tubs[0]?.tempC ?? species.tempOptC),
-  );
-  return fryPortion({ species, lengthCm, count: 1, tempC, lightHours: 12, moments: 3 }, food)
-    .needKj;
+/** Grams a day that the cultures of a kind give lastingly. */
+function useLasting(): (kindKey: string) => number {
+  const cultures = useCultures();
+  return (kindKey) =>
+    (cultures.data?.kept ?? [])
+      .filter((one) => one.kindKey === kindKey)
+      .reduce((sum, { status }) => sum + Math.max(0, status.lastingG), 0);
 }

@@ -15,7 +15,6 @@ export function StrategyCard({ brood: { strategy, species, status } }: { brood: 
   ];
   return (
     <View style={{ gap: 8 }}>
-      <Text variant="subtitle">{upperFirst(strategy.breeding)}: how it goes</Text>
       {[...strategy.cautions, ...species.cautions].map((caution) => (
         <Text key={caution} tone="due">
           {upperFirst(caution)}.

@@ -28,9 +28,9 @@ export function TubsCard({ brood }: { brood: Brood }) {
               tub.lengthCm === null || tub.count === null
                 ? null
                 : `${formatNumber(tub.lengthCm * 10, 1)} mm`,
-              tub.survival === null
+              tub.survival === null || tub.survival === 1
                 ? null
-                : `${formatNumber(tub.survival * 100, 0)} % of the peak number`,
+                : `${formatNumber(tub.survival * 100, 0)} % alive`,
               tub.spread === null
                 ? null
                 : `lengths spread by ${formatNumber(tub.spread * 100, 0)} %`,
@@ -58,7 +58,7 @@ export function TubsCard({ brood }: { brood: Brood }) {
           A later count was higher than the one before: it is believed, and the first missed some.
         </Text>
       ) : null}
-      {counted.length > 1 ? <Text variant="small">{compareWords(counted)}</Text> : null}
+      {compareWords(counted) ? <Text variant="small">{compareWords(counted)}</Text> : null}
       {brood.tubs.length === 1 ? (
         <Text variant="small" tone="quiet">
           Keepers differ: split over two tubs, so that one failure does not take all; or one tub,
@@ -87,11 +87,19 @@ function waterWords(
   return `${format.quantity('volume', change * litres)} a day to change`;
 }
 
-/** Which of two tubs does better, by those that are left and by length. */
+/** Which of two tubs does better, by what was counted and measured in them; empty where nothing tells them apart. */
 function compareWords(tubs: readonly TubStatus[]): string {
-  const best = (of: (tub: TubStatus) => number | null) =>
-    [...tubs].sort((a, b) => (of(b) ?? 0) - (of(a) ?? 0))[0]!;
+  const best = (of: (tub: TubStatus) => number | null): string | null => {
+    const known = tubs.filter((tub) => of(tub) !== null);
+    const [first, second] = known.sort((a, b) => of(b)! - of(a)!);
+    return first && second && of(first)! > of(second)! ? first.name : null;
+  };
   const alive = best(({ survival }) => survival);
-  const long = best(({ lengthCm }) => lengthCm);
-  return `Most are left in ${alive.name}; the longest are in ${long.name}.`;
+  const long = best(({ measured }) => measured?.lengthMm ?? null);
+  return [
+    alive === null ? null : `Most survive in ${alive}.`,
+    long === null ? null : `The longest were measured in ${long}.`,
+  ]
+    .filter(Boolean)
+    .join(' ');
 }

@@ -46,12 +46,18 @@ export function formatBrood({ status }: Brood): string {
   const age = swim?.seen ? status.ageDays : null;
   return [
     age === null ? PHASE_WORDS[state.phase] : `${PHASE_WORDS[state.phase]}, day ${age}`,
-    counted ? String(count) : 'not counted',
+    counted ? countWords(count, state.survival) : 'not counted',
     status.lengthCm === null ? null : `${formatNumber(status.lengthCm * 10, 1)} mm`,
   ]
     .filter(Boolean)
     .join(' · ');
 }
+
+/** «38 of 40 alive», or «40» where none was lost: only what was counted. */
+const countWords = (count: number, survival: BroodState['survival']): string =>
+  survival && survival.alive < survival.of
+    ? `${count}; ${survival.alive} of ${survival.of} alive`
+    : String(count);
 
 /** «Thu 26 Nov, between Wed 25 Nov and Fri 27 Nov» */
 export function formatWindow({ day, from, to, seen }: Dated, format: Format): string {

@@ -160,3 +160,41 @@ describe('parents', () => {
     ).toBeNull();
   });
 });
+
+describe('lengths to come', () => {
+  it('are dated in order: sorted, parted where they fight, and gone at the end', () => {
+    const fighters = computeBroodStatus(
+      broodOf('betta-splendens', { events: [report('swimming', days(5))], targetCm: 3 }),
+    ).checkpoints;
+    expect(fighters.map(({ is }) => is)).toEqual(
+      expect.arrayContaining(['sort', 'part', 'target']),
+    );
+    expect(fighters.every(({ cm }, at) => at === 0 || cm >= fighters[at - 1]!.cm)).toBe(true);
+    expect(danios().checkpoints.map(({ is }) => is)).not.toContain('part');
+  });
+
+  it('tell what one young eats and fouls then, the more the longer it is', () => {
+    const { needs } = danios({ targetCm: 2 });
+    expect(needs.map(({ lengthCm }) => lengthCm).at(-1)).toBe(2);
+    const live = needs.flatMap((need) => (need.live ? [need.live.oneG] : []));
+    expect(live.every((oneG, at) => at === 0 || oneG > live[at - 1]!)).toBe(true);
+    expect(needs.every(({ waterL }) => waterL === null || waterL > 0)).toBe(true);
+  });
+});
+
+describe('survival', () => {
+  const { state, tubs } = danios({
+    events: [
+      ...swum,
+      report('lost', days(1), { tubId: 'b', count: 3 }),
+      report('rehomed', days(0), { tubId: 'c', count: 10 }),
+    ],
+  });
+  it('is counted over the brood: who moved or was given away is alive', () => {
+    expect(state.survival).toEqual({ alive: 87, of: 90 });
+    expect(tubs.map(({ survival }) => survival)).toEqual([1, 0.9, 1]);
+  });
+  it('is not told before a count', () => {
+    expect(danios({ events: [report('swimming', days(3))] }).state.survival).toBeNull();
+  });
+});

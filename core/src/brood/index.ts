@@ -23,7 +23,17 @@ export {
 } from './programme';
 export { fryPortion, type FryDay, type FryFood, type FryPortion } from './portion';
 export { broodTraits, type BroodTraits } from './traits';
-export { raisable, safeBesideCm, type FeedingModel as RaisingHouse, type Raisable } from './raise';
+export { FIGHT_FROM, type BroodCheckpoint } from './checkpoints';
+export {
+  isAbsurd,
+  raisable,
+  RAISE_LIMITS,
+  safeBesideCm,
+  type FeedingModel as RaisingHouse,
+  type Raisable,
+  type RaiseLimit,
+  type RaiseNeed,
+} from './raise';
 export {
   DEMAND_DAYS,
   LADDER_DAYS,
@@ -31,6 +41,7 @@ export {
   type BroodStatus,
   type BroodTask,
   type BroodTub,
+  type NeedAt,
   type RungDay,
 } from './status';
 export type { Feed } from './feeds';

@@ -3,6 +3,7 @@ import {
   broodWork,
   conditioned,
   litresFor,
+  isAbsurd,
   raisable,
   safeBesideCm,
   spreadOf,
@@ -78,26 +79,28 @@ describe('the days of conditioning', () => {
 });
 
 describe('what a house can raise', () => {
-  const house = {
-    litres: 100,
-    targetCm: 2,
-    liveKj: 20,
-    oneKj: 0.1,
-    minutes: 30,
-    minutesPerTub: 10,
-    litresPerTub: 20,
-  };
-  it('is the least of litres, food and minutes', () => {
-    expect(raisable(house)).toEqual({
+  const house = { litres: 100, minutes: 30, minutesPerTub: 10, litresPerTub: 20, waterL: null };
+  const need = { lengthCm: 2, live: { lastingG: 2, oneG: 0.01 }, waterL: 0.05 };
+  it('is the least of room, food, minutes and water, and what binds is named', () => {
+    expect(raisable(house, need)).toEqual({
       count: 120,
       limit: 'minutes',
-      byLitres: 200,
-      byFood: 200,
-      byMinutes: 120,
+      by: { room: 200, food: 200, minutes: 120, water: null },
     });
-    expect(raisable({ ...house, litres: 20 })).toMatchObject({ count: 40, limit: 'litres' });
-    expect(raisable({ ...house, liveKj: 1 })).toMatchObject({ count: 10, limit: 'food' });
-    expect(() => raisable({ ...house, targetCm: 0 })).toThrow(RangeError);
+    expect(raisable({ ...house, litres: 20 }, need)).toMatchObject({ count: 40, limit: 'room' });
+    expect(raisable({ ...house, waterL: 4 }, need)).toMatchObject({ count: 80, limit: 'water' });
+    const little = { ...need, live: { lastingG: 0.1, oneG: 0.01 } };
+    expect(raisable(house, little)).toMatchObject({ count: 10, limit: 'food' });
+    expect(() => raisable(house, { ...need, lengthCm: 0 })).toThrow(RangeError);
+  });
+  it('knows no limit of live food where none is given any more', () => {
+    expect(raisable(house, { ...need, live: null }).by.food).toBeNull();
+  });
+  it('calls a demand absurd that no household keeps up', () => {
+    expect(isAbsurd(need, 200)).toBe(false);
+    expect(isAbsurd(need, 900)).toBe(true);
+    expect(isAbsurd({ ...need, live: { lastingG: 0, oneG: 0.001 } }, 200)).toBe(false);
+    expect(isAbsurd({ ...need, live: null }, 1e6)).toBe(false);
   });
   it('goes back to its parents when it no longer fits their mouths', () => {
     expect(safeBesideCm(6.5, 0.09)).toBeCloseTo(2.34, 9);

@@ -32,7 +32,7 @@ export interface TubState {
   tubId: string | null;
   /** The latest that are known, less those that left since; null until counted. */
   count: number | null;
-  /** The most that were known to be in it, or came into it. */
+  /** The most that were known to be in it or came into it, less those that went on from it alive. */
   max: number | null;
   lost: number;
   /** A later count was higher than what should be left: the one before missed some. */
@@ -69,6 +69,8 @@ export interface BroodState {
   recounted: boolean;
   mixed: boolean;
   rehomed: number;
+  /** Of so many that were ever counted so many live, here or elsewhere; null until counted. */
+  survival: { alive: number; of: number } | null;
   tubs: TubState[];
   /** Why it is over; null while it is not. */
   ended: 'eaten' | 'swallowed' | 'ended' | 'none left' | null;
@@ -98,9 +100,14 @@ export function broodOn(events: readonly BroodEvent[], day: string): BroodState 
     recounted: tubs.some((tub) => tub.recounted),
     mixed: tubs.some((tub) => tub.mixed),
     rehomed: past.reduce((sum, one) => sum + (one.kind === 'rehomed' ? (one.count ?? 0) : 0), 0),
+    survival: null,
     tubs,
     ended: endOf(past, count),
   };
+  if (count !== null) {
+    const most = tubs.reduce((sum, tub) => sum + (tub.max ?? 0), 0);
+    state.survival = { alive: count + state.rehomed, of: most + state.rehomed };
+  }
   if (state.ended === 'eaten' || state.ended === 'swallowed') state.count = 0;
   state.phase = phaseOf(state);
   return state;
@@ -153,6 +160,9 @@ function tubsOf(past: readonly BroodEvent[]): TubState[] {
     into.count = (into.count ?? 0) + count;
     into.max = Math.max(into.count, into.max ?? 0);
   };
+  const left = (from: TubState, count: number) => {
+    if (from.max !== null) from.max = Math.max(from.count ?? 0, from.max - count);
+  };
   for (const event of past) {
     const here = tub(event.tubId);
     const count = event.count ?? 0;
@@ -168,6 +178,8 @@ function tubsOf(past: readonly BroodEvent[]): TubState[] {
       case 'rehomed':
         if (here.count !== null) here.count = Math.max(0, here.count - count);
         if (event.kind === 'lost') here.lost += count;
+        // Who was given away is no loss.
+        else left(here, count);
         break;
       case 'eggsBad': {
         if (here.count === null) break;
@@ -187,6 +199,7 @@ function tubsOf(past: readonly BroodEvent[]): TubState[] {
         if (gone !== null) {
           came(there, gone);
           if (here.count !== null) here.count = Math.max(0, here.count - gone);
+          left(here, gone);
         }
         there.mixed ||= here.mixed;
         there.measured ??= here.measured;

@@ -1,3 +1,5 @@
+import { ascending, sum } from 'd3-array';
+import { checkpointsOf, type BroodCheckpoint } from './checkpoints';
 import { afterClutches, type Clutch } from './clutches';
 import type { GrowthLevel, Species } from '@open-larder/catalogue';
 import type { BreedingStrategy } from '@open-larder/catalogue/breedingStrategies';
@@ -14,6 +16,7 @@ import { mealsOf, type FryMeal } from './meals';
 import { widestPreyUm } from './mouth';
 import { programmeOf, type NeverFood, type StandingSpan } from './programme';
 import { broodTraits, type BroodTraits } from './traits';
+import type { RaiseNeed } from './raise';
 import { treated } from './treated';
 import { servedOf, tubsOf, type ServedToTub, type TubStatus } from './tubs';
 import type { EggCare, FirstFood, Raising, StandingFood } from './vocabulary';
@@ -77,6 +80,13 @@ export interface RungDay {
   taken: boolean;
 }
 
+/** What one young asks for at a length, and the day of it. */
+export interface NeedAt extends Omit<RaiseNeed, 'live'> {
+  day: string;
+  meals: number;
+  live: { name: string; key: string; oneG: number } | null;
+}
+
 /** A food that stands in the water, on its days; null for one that stays. */
 export interface StandingDay {
   what: StandingFood;
@@ -120,6 +130,10 @@ export interface BroodStatus {
   target: Dated['day'] | null;
   targetFrom: string | null;
   targetTo: string | null;
+  /** Lengths at which something is done. */
+  checkpoints: BroodCheckpoint[];
+  /** What one young asks for now and at the lengths to come. */
+  needs: NeedAt[];
   /** What it asks for from week to week. */
   weeks: WeekAhead[];
   /** By food, grams a day from today on. */
@@ -192,6 +206,11 @@ export function computeBroodStatus(task: BroodTask): BroodStatus {
     const then = (age ?? -1) + ahead;
     return age === null || then < 0 || then >= LADDER_DAYS ? [] : feedsOn(then);
   };
+  const target = targetOf(task, traits, growth, swim, first.tempC);
+  const checkpoints = checkpointsOf(species, { lengthsCm, swim, lengthCm, ...target });
+  const needs = needsOf(task, { lengthsCm, swim, lengthCm, count, ...target }, feedsOn, (then) =>
+    tubsOf(task, state, feedsOn(then), growth, then, first),
+  );
   return {
     state,
     stages,
@@ -214,7 +233,9 @@ export function computeBroodStatus(task: BroodTask): BroodStatus {
     meals: mealsOf(feeds, tubs, task.times),
     tubs,
     toleratesHours: lengthCm === null || !eating ? null : tolerates(species, lengthCm, first.tempC),
-    ...targetOf(task, traits, growth, swim, first.tempC),
+    ...target,
+    checkpoints,
+    needs,
     demand: state.phase === 'over' || age === null ? [] : demandOf(climbed, age, feedsOn),
     weeks:
       state.phase === 'over' || age === null
@@ -296,6 +317,45 @@ function targetOf(
     targetFrom: at(1 / spread),
     targetTo: at(spread),
   };
+}
+
+/** Lengths at which it is looked at what one young asks for, cm. */
+const NEED_CM = [1, 2, 3];
+
+/** What one young asks for now, at some lengths to come, and at the length at which they go. */
+function needsOf(
+  task: BroodTask,
+  of: Pick<BroodStatus, 'lengthsCm' | 'swim' | 'lengthCm' | 'count' | 'targetCm'>,
+  feedsOn: (age: number) => Feed[],
+  tubsOn: (age: number) => TubStatus[],
+): NeedAt[] {
+  const { lengthsCm, swim, lengthCm, count, targetCm } = of;
+  if (swim === null || count <= 0) return [];
+  const now = lengthCm ?? lengthsCm[0] ?? targetCm;
+  const cms = [...new Set([now, ...NEED_CM, targetCm])].filter((cm) => cm >= now && cm <= targetCm);
+  return cms.sort(ascending).flatMap((cm): NeedAt[] => {
+    const age = lengthsCm.findIndex((one) => one >= cm);
+    if (age < 0) return [];
+    const feeds = feedsOn(age);
+    const live = feeds.filter((feed) => feed.live);
+    const wet = tubsOn(age).filter(({ gramsPerDay }) => gramsPerDay > 0);
+    const changeL = sum(wet, ({ change, litres }) => (change ?? 1) * litres);
+    return [
+      {
+        lengthCm: cm,
+        day: addDays(swim.day, age),
+        meals: Math.max(1, ...feeds.map(({ meals }) => meals)),
+        live: live[0]
+          ? {
+              name: live[0].name,
+              key: live[0].key,
+              oneG: sum(live, ({ gramsPerDay }) => gramsPerDay) / count,
+            }
+          : null,
+        waterL: changeL > 0 ? changeL / count : null,
+      },
+    ];
+  });
 }
 
 function demandOf(

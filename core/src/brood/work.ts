@@ -1,4 +1,5 @@
 import { daysBetween } from '../round';
+import { FIGHT_FROM, livesAlone } from './checkpoints';
 import type { Dated } from './dates';
 import type { Feed } from './feeds';
 import { safeBesideCm } from './raise';
@@ -60,10 +61,6 @@ export interface BroodWork {
 
 /** They are counted every so many days. Assumption. */
 const COUNT_EVERY = 14;
-/** From this share of an adult’s length on kinds that live alone fight. Assumption. */
-const FIGHT_FROM = 0.4;
-/** Kinds that are usually kept in so few do not stand each other. Assumption. */
-const ALONE = 2;
 /** A culture that must be started is reported so many days before. */
 const START_AHEAD = 3;
 /** So many days before someone takes them it is reported. */
@@ -265,7 +262,7 @@ function tubWork(task: BroodTask, status: BroodStatus, tub: TubStatus): BroodWor
   } else if (eats && tub.change !== null && tub.change > CHANGE_MOST) {
     report('moveUp', { is: 'muchChanged', tub: name });
   }
-  const alone = species.usualGroup <= ALONE && (count ?? 0) > 1;
+  const alone = livesAlone(species) && (count ?? 0) > 1;
   if (alone && lengthCm !== null && lengthCm >= FIGHT_FROM * species.adultLengthCm) {
     report('apart', { is: 'fighting', tub: name, species: species.common, lengthCm });
   }
