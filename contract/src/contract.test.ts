@@ -106,6 +106,7 @@ const household = {
   weekStart: 1,
   currency: 'EUR',
   deliveryDays: 4,
+  atHome: [{ fromMin: 1080, toMin: 1320 }],
   phrases: [],
   version: 1,
 };

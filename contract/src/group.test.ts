@@ -146,6 +146,7 @@ describe('limits that came with the fish', () => {
       weekStart: 7,
       currency: 'USD',
       deliveryDays: 4,
+      atHome: [{ fromMin: 1080, toMin: 1320 }],
       phrases: [],
       version: 1,
     };

@@ -94,6 +94,7 @@ export const paths = {
   listBroodEvents: ['get', '/api/broods/:id/events', 'guest'],
   addBroodEvent: ['post', '/api/broods/:id/events', 'feeder'],
   printBroodCard: ['get', '/api/broods/:id/card', 'guest'],
+  printBroodDay: ['get', '/api/broods/days/:day/sheet', 'guest'],
   undoBroodEvent: ['post', '/api/brood-events/:id/undo', 'feeder'],
   keepPhoto: ['post', '/api/photos', 'feeder'],
   getPhoto: ['get', '/api/group-events/:id/photo', 'guest'],

@@ -433,6 +433,12 @@ export const routes = {
     params: byId,
     response: printed,
   }),
+  printBroodDay: route('printBroodDay', {
+    summary: 'The day of all young in tubs on one page, to print; also of a day to come',
+    params: z.object({ day }),
+    query: handQuery,
+    response: printed,
+  }),
   undoBroodEvent: change('undoBroodEvent', 'Take an event back', broodEventUndo, brood),
   keepPhoto: create(
     'keepPhoto',

@@ -684,6 +684,10 @@ const PROBES: Record<RouteName, Probe> = {
     () => `/api/broods/${brood.id}/card`,
     () => ({}),
   ),
+  printBroodDay: async () => {
+    const { body } = await theirs().get('/api/broods/days/2026-03-10/sheet').expect(200);
+    expect(body.fileName).toBe('young-2026-03-10.pdf');
+  },
   undoBroodEvent: finds404(
     'post',
     () => `/api/brood-events/${spawned.id}/undo`,

@@ -1,5 +1,6 @@
 import { useRouter } from 'expo-router';
 import Plus from 'lucide-react-native/icons/plus';
+import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { ScreenTools } from '../shell';
 import { SIZES, themed, useColours, useWide } from '../theme';
@@ -8,6 +9,7 @@ import { Button, Card, Disclosure, Empty, Screen, Text, Waiting } from '../ui';
 import { BroodDetail } from './BroodDetail';
 import { BroodWorkList } from './BroodWorkList';
 import { CalendarCard } from './CalendarCard';
+import { DaySheet } from './DaySheet';
 import { useBroods, type Brood, type Broods } from './useBroods';
 import { formatBrood, formatWindow, stageWords } from './labels';
 
@@ -16,6 +18,7 @@ export function BroodsScreen({ id }: { id?: string }) {
   const router = useRouter();
   const colours = useColours();
   const wide = useWide();
+  const [sheet, setSheet] = useState(false);
   const { data, problem, ...rest } = useBroods();
   const alone = id !== undefined && !wide;
   const chosen =
@@ -35,6 +38,7 @@ export function BroodsScreen({ id }: { id?: string }) {
         !alone && data && data.all.length > 0 ? (
           <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
             <Button label="Condition a pair" onPress={() => router.push('/broods/condition')} />
+            <Button label="Day sheet" onPress={() => setSheet(true)} />
             <Button
               label="Begin one"
               icon={<Plus size={20} color={colours.ink} />}
@@ -67,6 +71,7 @@ export function BroodsScreen({ id }: { id?: string }) {
       ) : (
         <All data={data} selected={wide ? chosen?.id : undefined} />
       )}
+      {sheet ? <DaySheet onClose={() => setSheet(false)} /> : null}
     </Screen>
   );
 }
@@ -123,9 +128,9 @@ function BroodCard({ brood, selected }: { brood: Brood; selected: boolean }) {
           <Text variant="small">{`${stageWords(next.stage, brood)}: ${formatWindow(next, format)}`}</Text>
         ) : null}
       </Pressable>
-      {brood.work.length > 0 ? (
+      {brood.work.some(({ what }) => what !== 'feed') ? (
         <View style={styles.work}>
-          <BroodWorkList brood={brood} work={brood.work} />
+          <BroodWorkList brood={brood} work={brood.work.filter(({ what }) => what !== 'feed')} />
         </View>
       ) : null}
     </Card>

@@ -289,6 +289,11 @@ export const api = createApi({
         queryFn: (id) => call('printBroodCard', { params: { id } }),
         keepUnusedDataFor: 0,
       }),
+      broodDay: build.query<ResponseOf<'printBroodDay'>, { day: string; hand: string | null }>({
+        queryFn: ({ day, hand }) =>
+          call('printBroodDay', { params: { day }, query: hand === null ? {} : { hand } }),
+        keepUnusedDataFor: 0,
+      }),
       createBrood: change('createBrood', [listOf('brood')]),
       beginConditioning: change('beginConditioning', ['brood', 'group', 'life', ...COMPUTED]),
       endConditioning: change('endConditioning', ['brood', 'group', 'life', ...COMPUTED]),

@@ -1,6 +1,8 @@
 import type { BroodRow, FryMealRow, Served } from '@open-larder/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { sampleBrood, sampleBroodEvent, sampleFood, smallHouse } from '../testing/samples';
+import { pagesIn } from '../testing/pdf';
+import { dayLines } from './daySheet';
 import { startTestServer, type TestServer } from '../testing/testServer';
 
 let server: TestServer;
@@ -182,5 +184,30 @@ describe('parents', () => {
     const { body: after } = await house.ask.get(`/api/round/${TODAY}`).expect(200);
     expect(after.parents[0]).toMatchObject({ is: 'recovering' });
     expect(after.parents[0].share).toBeGreaterThan(1);
+  });
+});
+
+describe('the sheet of a day', () => {
+  const sheet = async (day: string) =>
+    (await house.ask.get(`/api/broods/days/${day}/sheet?hand=Ana`).expect(200)).body;
+
+  it('has each meal of each tub by the clock, then the water of all', async () => {
+    const row = await read();
+    const lines = dayLines([row], { units: 'metric', temperature: 'C', hardness: 'dGH' });
+    const words = lines.map(({ text }) => text);
+    const meals = lines.filter(({ text }) => text.includes('fry powder'));
+    expect(meals).toHaveLength(row.meals.length);
+    expect(words[0]).toMatch(/^\d\d:\d\d$/);
+    expect(words.join('\n')).toMatch(/Have [\d.]+ L of seasoned water ready/);
+    expect(words.indexOf('After the last meal')).toBeGreaterThan(lines.indexOf(meals.at(-1)!));
+    expect(dayLines([], { units: 'us', temperature: 'F', hardness: 'ppm' })).toEqual([]);
+  });
+
+  it('is one page, of today, of tomorrow and of next month', async () => {
+    for (const day of [TODAY, '2026-03-11', '2026-04-10']) {
+      const { fileName, base64 } = await sheet(day);
+      expect(fileName).toBe(`young-${day}.pdf`);
+      expect(pagesIn(base64)).toHaveLength(1);
+    }
   });
 });

@@ -5,7 +5,8 @@ import { addEvent } from '../group/acts';
 import { readGroup } from '../group/store';
 import { speciesOf } from '../species/store';
 import { assertNotFuture } from '../household/ahead';
-import { localDay } from '../clock';
+import { instantOf } from '@open-larder/core';
+import { localDay, type Clock } from '../clock';
 import { readHousehold, todayOf } from '../household/store';
 import type { Context, Handlers } from '../http/mount';
 import { notFound } from '../http/problems';
@@ -18,8 +19,11 @@ import {
   undoBroodEvent,
 } from './acts';
 import { broodCard } from './card';
+import { broodDaySheet } from './daySheet';
 import { readBrood, readBroodStatuses } from './status';
 import { broodEvents, broods, readStoredBrood, readStoredTub } from './store';
+
+const NOON = 12 * 60;
 
 export const broodRoutes = {
   getStrategies: async (_request, { catalogue }) => ({ strategies: catalogue.strategies }),
@@ -108,6 +112,25 @@ export const broodRoutes = {
     const pdf = await broodCard(brood, today, household);
     const fileName = `${brood.name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}-card.pdf`;
     return { fileName, base64: Buffer.from(pdf).toString('base64') };
+  },
+
+  async printBroodDay({ params: { day }, query }, { scope, catalogue, clock }) {
+    const household = await readHousehold(scope);
+    const today = localDay(clock.now(), household.timeZone);
+    // Another day is seen from its noon.
+    const then: Clock = { now: () => instantOf(day, NOON, household.timeZone) };
+    const rows = await readBroodStatuses(
+      scope,
+      catalogue,
+      day === today ? clock : then,
+      await broods(scope, null, null),
+    );
+    const kept = rows.filter(({ status }) => status.state.phase !== 'over');
+    const pdf = await broodDaySheet(kept, day, household, {
+      expected: day > today,
+      hand: query.hand ?? null,
+    });
+    return { fileName: `young-${day}.pdf`, base64: Buffer.from(pdf).toString('base64') };
   },
 
   undoBroodEvent: ({ params, body }, { scope, catalogue, clock }) =>

@@ -1,23 +1,9 @@
 import type { FoodRow } from '@open-larder/contract';
 import { compileRound, type FeedingModel } from '@open-larder/core';
 import { formatDay, formatManner, formatUnits } from '@open-larder/say';
-import type { Content } from 'pdfmake/interfaces';
-import { formatClock, lowerFirst, printFitting, QUIET, RULE, tickBox } from '../print/document';
+import { formatClock, lowerFirst } from '../print/document';
+import { printLines, type Line } from '../print/lines';
 import { preparationsOn } from './prepare';
-
-const EDGE = 36;
-/** Width of an A4 page, in points. */
-const WIDTH = 595.28;
-const GAP = 20;
-const COLUMN = (WIDTH - 2 * EDGE - GAP) / 2;
-/** Letters from large to small: the largest with which everything fits is taken. */
-const SIZES = [14, 13, 12, 11, 10, 9, 8, 7, 6, 5, 4.5, 4, 3.5, 3];
-
-type Line =
-  | { kind: 'moment'; text: string }
-  | { kind: 'tank'; text: string }
-  /** Something to do, with a box to tick. */
-  | { kind: 'task'; text: string; quiet: string };
 
 /** What is asked for beside the meals, under a heading of its own: by broods, by the live shelf. */
 interface Asked {
@@ -37,24 +23,7 @@ export async function roundSheet(
   day: string,
   asked: readonly Asked[] = [],
 ): Promise<Uint8Array> {
-  const lines = linesOf(house, foods, day, asked);
-  return printFitting(SIZES, (size) => ({
-    info: { title: `Round: ${formatDay(day)}` },
-    pageSize: 'A4',
-    pageMargins: EDGE,
-    size,
-    content: [
-      { text: formatDay(day), font: 'title', fontSize: 22, marginBottom: 8 },
-      {
-        columns: [
-          { width: COLUMN, stack: keptTogether(lines, size) },
-          { width: COLUMN, text: '' },
-        ],
-        columnGap: GAP,
-        snakingColumns: true,
-      },
-    ],
-  }));
+  return printLines(`Round: ${formatDay(day)}`, formatDay(day), linesOf(house, foods, day, asked));
 }
 
 function linesOf(
@@ -99,41 +68,4 @@ function linesOf(
     for (const { name, says } of works) lines.push({ kind: 'task', text: says, quiet: name });
   }
   return lines.length > 0 ? lines : [{ kind: 'tank', text: 'Nothing to serve' }];
-}
-
-/** Lines with the headings above them, so that none of those is left alone at the foot of a column. */
-function keptTogether(lines: readonly Line[], size: number): Content[] {
-  const kept: Content[] = [];
-  let heads: Content[] = [];
-  for (const line of lines) {
-    heads.push(set(line, size));
-    if (line.kind !== 'task') continue;
-    kept.push({ stack: heads, unbreakable: true });
-    heads = [];
-  }
-  return [...kept, ...heads];
-}
-
-function set(line: Line, size: number): Content {
-  switch (line.kind) {
-    case 'moment':
-      return {
-        stack: [
-          { text: line.text, font: 'title', marginTop: size * 0.8 },
-          {
-            canvas: [
-              { type: 'line', x1: 0, y1: 1, x2: COLUMN, y2: 1, lineWidth: 0.8, lineColor: RULE },
-            ],
-            marginBottom: 3,
-          },
-        ],
-      };
-    case 'tank':
-      return { text: line.text, font: 'title', marginTop: size * 0.35 };
-    case 'task':
-      return tickBox(size, [
-        line.text,
-        ...(line.quiet ? [{ text: line.quiet, fontSize: size * 0.85, color: QUIET }] : []),
-      ]);
-  }
 }
