@@ -7,6 +7,7 @@ export * from './vocabulary';
 export { BASES, basisOf, basisOfSource, FIGURES, type Basis } from './basis';
 export { growthBySize, type Growth, type GrowthLevel } from './growth';
 export type { Hatching } from './hatching';
+export { sexesFor, type SexesRow } from './sexes';
 export { ownPair, type LengthMass, type PairLevel } from './lengthMass';
 export {
   entryOf,

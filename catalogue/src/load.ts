@@ -8,6 +8,7 @@ import { GROWTH_LEVELS, type GrowthRow } from './growth';
 import { HATCH_LEVELS, type HatchingRow } from './hatching';
 import { PAIR_LEVELS, type LengthMass } from './lengthMass';
 import { checkedFoodEntry, resolveFood, type GenericFood } from './foods';
+import type { SexesRow } from './sexes';
 import { speciesEntry } from './species';
 import { strategyEntry, type BreedingStrategy } from './breedingStrategies';
 import { BREEDINGS, SHAPES } from './vocabulary';
@@ -172,6 +173,24 @@ export const parseLengthMass = (text: string, schema: TableSchema): LengthMass[]
     cellReader(schema),
   ).map(({ key: _, ...pair }) => pair);
 
+const sexesRow = z
+  .object({
+    taxon: z.string().min(3).max(60),
+    level: z.enum(HATCH_LEVELS),
+    shows: z.string().min(20).max(240),
+    source: z.string().min(10).max(300),
+  })
+  .strict();
+
+/** What tells the sexes of species, genera and families apart. */
+export const parseSexes = (text: string, schema: TableSchema): SexesRow[] =>
+  parseCatalogue(
+    'sexes.csv',
+    text,
+    sexesRow.transform((row) => ({ ...row, key: row.taxon })),
+    cellReader(schema),
+  ).map(({ key: _, ...row }) => row);
+
 export const parseSpecies = (
   text: string,
   schema: TableSchema,
@@ -196,7 +215,14 @@ export const parseStrategies = (text: string, schema: TableSchema): BreedingStra
 const read = (name: string) => readFileSync(join(__dirname, '..', name), 'utf8');
 export const readSchema = (
   table:
-    'species' | 'foods' | 'cultures' | 'breedingStrategies' | 'lengthMass' | 'hatching' | 'growth',
+    | 'species'
+    | 'foods'
+    | 'cultures'
+    | 'breedingStrategies'
+    | 'lengthMass'
+    | 'hatching'
+    | 'growth'
+    | 'sexes',
 ): TableSchema => JSON.parse(read(`${table}.schema.json`)) as TableSchema;
 
 export interface Catalogue extends Relatives {
@@ -204,6 +230,7 @@ export interface Catalogue extends Relatives {
   foods: GenericFood[];
   cultures: CultureKind[];
   strategies: BreedingStrategy[];
+  sexes: SexesRow[];
 }
 
 /** The shipped catalogue, read from its CSV files and validated. */
@@ -219,5 +246,6 @@ export function loadCatalogue(): Catalogue {
     foods: parseFoods(read('foods.csv'), readSchema('foods')),
     cultures: parseCultures(read('cultures.csv'), readSchema('cultures')),
     strategies: parseStrategies(read('breedingStrategies.csv'), readSchema('breedingStrategies')),
+    sexes: parseSexes(read('sexes.csv'), readSchema('sexes')),
   };
 }

@@ -19,7 +19,14 @@ import { between, chosen, day, hand, id, instant, name, phrase, version } from '
 export const strategy = z.custom<BreedingStrategy>(
   (row) => typeof row === 'object' && row !== null && 'breeding' in row,
 );
-export const strategies = z.object({ strategies: z.array(strategy) });
+const sexes = z.object({
+  taxon: z.string(),
+  level: z.enum(['own', 'genus', 'family']),
+  shows: z.string(),
+  source: z.string(),
+});
+/** The ways of life, and what tells the sexes apart. */
+export const strategies = z.object({ strategies: z.array(strategy), sexes: z.array(sexes) });
 
 /** What is said of a brood, and may be corrected: the practices among it. */
 const fields = {

@@ -95,6 +95,11 @@ export function formatBroodWork(because: BroodReason, units: UnitChoice): WorkLa
       return of(`The parents: ${because.rule}`, `Their way of life: ${because.breeding}.`);
     case 'whiteEggs':
       return of('Take out eggs that are white; no food', 'What rots fouls the others.');
+    case 'guarded':
+      return of(
+        'Look at the guard from a distance at feeding time',
+        'A dim light, no hand in the tank, nothing lifted: a guard that is disturbed may eat the eggs. White eggs are its own to remove.',
+      );
     case 'stageDue':
       return of(
         STAGE_DUE[because.stage],

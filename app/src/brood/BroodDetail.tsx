@@ -69,6 +69,12 @@ export function BroodDetail({
         <Button label="Card for the tub" onPress={async () => save(await ask(brood.id))} />
         {brood.groupId === null ? null : (
           <Button
+            label="The parents"
+            onPress={() => router.push(`/broods/parents/${brood.groupId!}`)}
+          />
+        )}
+        {brood.groupId === null ? null : (
+          <Button
             label="Condition the pair"
             onPress={() =>
               router.push({ pathname: '/broods/condition', params: { group: brood.groupId! } })

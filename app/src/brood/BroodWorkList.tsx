@@ -95,6 +95,9 @@ function WorkLines({ brood, work }: Props) {
           kind: brood.status.next?.stage === 'hatch' ? 'hatched' : 'swimming',
           tubId: null,
         });
+      case 'inspect':
+      case 'eggs':
+        return setSheet({ kind: 'eggsBad', tubId });
       case 'treatAgain':
         return setSheet({ kind: 'treated', tubId });
       case 'wet':
@@ -153,6 +156,8 @@ const isSkin = ({ because }: BroodWork) => because.is === 'standing' && because.
 const DONE: Partial<Record<BroodWork['what'], string>> = {
   together: 'Together',
   parents: 'Done',
+  eggs: 'Some bad',
+  inspect: 'Some bad',
   wet: 'Wetted',
   expect: 'Seen',
   firstFood: 'Taken',

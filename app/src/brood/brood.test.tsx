@@ -21,10 +21,11 @@ import { BroodsScreen } from './BroodsScreen';
 import { ConditionScreen } from './ConditionScreen';
 import { dueMeal, mealLine } from './fryMeals';
 import { NewBroodScreen } from './NewBroodScreen';
+import { ParentsScreen } from './ParentsScreen';
 
 jest.mock('expo-router', () => jest.requireActual('../testing/router'));
 
-const { strategies, cultures, foods } = loadCatalogue();
+const { strategies, sexes, cultures, foods } = loadCatalogue();
 const TUB = { id: 't1', name: 'Jar', litres: 10, tempC: 26, ph: 7, filtered: false, version: 1 };
 
 const event = (
@@ -132,7 +133,7 @@ let asked: ReturnType<typeof standIn> = [];
 function open(items: BroodRow[], element = <BroodsScreen />, more: Record<string, unknown> = {}) {
   asked = standIn({
     ...answers(),
-    'GET /api/breeding-strategies': { strategies },
+    'GET /api/breeding-strategies': { strategies, sexes },
     'GET /api/vessels': { items: [], next: null },
     'GET /api/culture-kinds': { kinds: cultures },
     'GET /api/broods': { items, next: null },
@@ -465,6 +466,31 @@ describe('meals of young in tubs', () => {
     open([fry({ meals: [meal(5, null)] })], <BroodsWork broodId="Fry" />);
     expect(await screen.findByText(/put this food on the shelf/)).toBeTruthy();
     expect(screen.queryByText('Give all')).toBeNull();
+  });
+});
+
+describe('the parents', () => {
+  it('have who they are, how to tell, their clutches, what is to be expected, and what went wrong', async () => {
+    const of = (id: string, events: BroodEvent[]) => row(id, events, { groupId: 'g1' });
+    open(
+      [
+        of('First', [
+          event('spawned', 60),
+          event('eggsSeen', 60, { count: 90 }),
+          event('eggsEaten', 58),
+        ]),
+        of('Second', [event('spawned', 45), event('eggsEaten', 44)]),
+        of('Third', [event('spawned', 30), event('eggsSeen', 30, { count: 80 })]),
+      ],
+      <ParentsScreen id="g1" />,
+      { 'GET /api/groups': { items: [{ ...group, id: 'g1' }], next: null } },
+    );
+    expect(await screen.findByText(/^laid .*: 90 eggs · the eggs were eaten$/)).toBeTruthy();
+    expect(screen.getByText('How to tell them apart')).toBeTruthy();
+    expect(screen.getByText(/^They spawn about every 15 days/)).toBeTruthy();
+    expect(screen.getByText('In 2 clutches the eggs were eaten')).toBeTruthy();
+    fireEvent.press(screen.getByText('Third'));
+    expect(push).toHaveBeenCalledWith('/broods/Third');
   });
 });
 

@@ -1,4 +1,4 @@
-import { speciesByKey, type Species } from '@open-larder/catalogue';
+import { speciesByKey, type SexesRow, type Species } from '@open-larder/catalogue';
 import type { BreedingStrategy } from '@open-larder/catalogue/breedingStrategies';
 import type { BroodRow, Problem } from '@open-larder/contract';
 import { api, type Loaded } from '../store';
@@ -10,6 +10,8 @@ export interface Brood extends BroodRow {
 
 export interface Broods {
   strategies: readonly BreedingStrategy[];
+  /** What tells the sexes of fish apart. */
+  sexes: readonly SexesRow[];
   /** In the order in which they were begun. */
   all: Brood[];
   /** Those that are not over. */
@@ -27,10 +29,12 @@ export function useBroods(): Loaded<Broods> {
     const species = speciesByKey(catalogue.data.species, own.data);
     const all = broods.data.flatMap((brood): Brood[] => {
       const kind = species.get(brood.speciesKey);
-      const strategy = strategyOf(known, brood.breeding ?? kind?.breeding);
+      const strategy = strategyOf(known.strategies, brood.breeding ?? kind?.breeding);
       return kind && strategy ? [{ ...brood, species: kind, strategy }] : [];
     });
-    return { data: { strategies: known, all, kept: all.filter(isKept) } };
+    return {
+      data: { strategies: known.strategies, sexes: known.sexes, all, kept: all.filter(isKept) },
+    };
   }
   const faulty = [strategies, broods, catalogue, own].filter(({ error }) => error);
   return {

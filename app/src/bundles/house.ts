@@ -6,6 +6,7 @@
 export { BroodsScreen } from '../brood/BroodsScreen';
 export { BroodsWork } from '../brood/BroodsWork';
 export { ConditionScreen } from '../brood/ConditionScreen';
+export { ParentsScreen } from '../brood/ParentsScreen';
 export { NewBroodScreen } from '../brood/NewBroodScreen';
 export { LiveScreen } from '../culture/LiveScreen';
 export { NewVesselScreen } from '../culture/NewVesselScreen';

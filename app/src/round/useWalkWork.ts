@@ -39,6 +39,7 @@ const BROOD_WORDS: Record<BroodWorkKind, string> = {
   fast: 'parents fast',
   recover: 'parents eat again',
   eggs: 'take out white eggs',
+  inspect: 'look at the guard',
   wet: 'wet the eggs',
   expect: 'look for the next stage',
   yolk: 'no food: yolk',

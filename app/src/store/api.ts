@@ -270,11 +270,8 @@ export const api = createApi({
         eventOf('vessel', 'food', 'supply', listOf('brood')),
       ),
       undoVesselEvent: change('undoVesselEvent', ['vessel', 'food', 'supply', listOf('brood')]),
-      strategies: build.query<ResponseOf<'getStrategies'>['strategies'], void>({
-        queryFn: async () => {
-          const answer = await call('getStrategies');
-          return 'data' in answer ? { data: answer.data.strategies } : answer;
-        },
+      strategies: build.query<ResponseOf<'getStrategies'>, void>({
+        queryFn: () => call('getStrategies'),
         keepUnusedDataFor: 86_400,
       }),
       broods: build.query<BroodRow[], void>({

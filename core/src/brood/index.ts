@@ -23,6 +23,7 @@ export {
 } from './programme';
 export { fryPortion, type FryDay, type FryFood, type FryPortion } from './portion';
 export { broodTraits, type BroodTraits } from './traits';
+export { pairRecord, type ClutchRecord, type PairRecord, type Trouble } from './record';
 export { FIGHT_FROM, type BroodCheckpoint } from './checkpoints';
 export {
   isAbsurd,

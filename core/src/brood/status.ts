@@ -17,6 +17,7 @@ import { widestPreyUm } from './mouth';
 import { programmeOf, type NeverFood, type StandingSpan } from './programme';
 import { broodTraits, type BroodTraits } from './traits';
 import type { RaiseNeed } from './raise';
+import { clutchRecord, type ClutchRecord } from './record';
 import { treated } from './treated';
 import { servedOf, tubsOf, type ServedToTub, type TubStatus } from './tubs';
 import type { EggCare, FirstFood, Raising, StandingFood } from './vocabulary';
@@ -130,6 +131,8 @@ export interface BroodStatus {
   target: Dated['day'] | null;
   targetFrom: string | null;
   targetTo: string | null;
+  /** What was counted of this clutch on its way. */
+  record: ClutchRecord;
   /** Lengths at which something is done. */
   checkpoints: BroodCheckpoint[];
   /** What one young asks for now and at the lengths to come. */
@@ -234,6 +237,7 @@ export function computeBroodStatus(task: BroodTask): BroodStatus {
     tubs,
     toleratesHours: lengthCm === null || !eating ? null : tolerates(species, lengthCm, first.tempC),
     ...target,
+    record: clutchRecord(events, state, today),
     checkpoints,
     needs,
     demand: state.phase === 'over' || age === null ? [] : demandOf(climbed, age, feedsOn),

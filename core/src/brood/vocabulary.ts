@@ -61,6 +61,7 @@ export const BROOD_WORKS = [
   'fast',
   'recover',
   'eggs',
+  'inspect',
   'wet',
   'expect',
   'yolk',

@@ -2,7 +2,9 @@ import { daysBetween } from '../round';
 import { FIGHT_FROM, livesAlone } from './checkpoints';
 import type { Dated } from './dates';
 import type { Feed } from './feeds';
+import type { BroodState } from './line';
 import { safeBesideCm } from './raise';
+import { STRATEGIES } from './strategies';
 import { fastsOnPrinciple, RECOVER_DAYS } from './parents';
 import { LADDER_DAYS, type BroodStatus, type BroodTask } from './status';
 import { treated } from './treated';
@@ -12,7 +14,7 @@ import type { BroodWorkKind, StandingFood } from './vocabulary';
 /** Why something is to be done for a brood, with its figures; days are of 24 hours, lengths cm, water litres. */
 export type BroodReason =
   | { is: 'conditioned'; days: number }
-  | { is: 'lastMeal' | 'whiteEggs' | 'yolk' }
+  | { is: 'lastMeal' | 'whiteEggs' | 'yolk' | 'guarded' }
   | { is: 'liveFood'; days: number }
   /** So many days ago. */
   | { is: 'treated' | 'treatAgain'; days: number; product: string | null }
@@ -162,11 +164,20 @@ function parentsWork(
 /** Eggs that nobody fans but the keeper. */
 const TENDED: ReadonlySet<string> = new Set(['moved', 'stripped']);
 
+/** Eggs that a parent sits with in the open: those in a mouth are not looked at. */
+const isGuarded = ({ strategy }: BroodTask, state: BroodState): boolean =>
+  strategy.guards !== 'none' &&
+  state.parentsMovedOn === null &&
+  !STRATEGIES[strategy.breeding].hatchesUnseen;
+
 function stageWork(task: BroodTask, { state, next, swim }: BroodStatus): BroodWork[] {
   const work: BroodWork[] = [];
   const { today } = task;
   if (state.phase === 'eggs' && TENDED.has(task.eggCare)) {
     work.push(plain('eggs', { is: 'whiteEggs' }));
+  }
+  if (state.phase === 'eggs' && !TENDED.has(task.eggCare) && isGuarded(task, state)) {
+    work.push(plain('inspect', { is: 'guarded' }));
   }
   if (next && next.from <= today) {
     const { stage, to } = next;

@@ -26,7 +26,7 @@ import { broodEvents, broods, readStoredBrood, readStoredTub } from './store';
 const NOON = 12 * 60;
 
 export const broodRoutes = {
-  getStrategies: async (_request, { catalogue }) => ({ strategies: catalogue.strategies }),
+  getStrategies: async (_request, { catalogue: { strategies, sexes } }) => ({ strategies, sexes }),
 
   async listBroods({ query }, { scope, catalogue, clock }) {
     const rows = await broods(scope, readCursor(query.cursor, 'seq'), query.limit + 1);
