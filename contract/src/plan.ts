@@ -1,5 +1,6 @@
 import { LIFE_KINDS } from '@open-larder/core/group';
 import { MAX_CYCLE_DAYS } from '@open-larder/core/round';
+import { TRIGGER_DOES } from '@open-larder/core/water/trigger';
 import {
   FEEDING_STYLES,
   FEEDING_STYLE_KEYS,
@@ -55,6 +56,22 @@ export const waterPlan = z.object({
   /** Until that day nothing is changed, for a spawn. */
   heldUntil: day.nullish(),
   bucketL: between(0.5, 200, 'litres of a bucket').nullish(),
+  /** A dry spell and rain for a group that is to spawn: its steps go before the rhythm until it has spawned. */
+  trigger: z
+    .object({
+      groupId: id,
+      steps: z
+        .array(
+          z.object({
+            day,
+            does: z.enum(TRIGGER_DOES),
+            share: between(0.005, 1, 'the share of the water').nullable(),
+            tempC: between(0, 45, 'the temperature that it comes to'),
+          }),
+        )
+        .max(80, 'keep it under 80 steps'),
+    })
+    .nullish(),
   /** What else is known of the new water, and a second one to mix it with. */
   source: refill.nullish(),
   second: refill.extend({ nitrateMgL: between(0, 200, 'its nitrate in mg/L') }).nullish(),

@@ -1,5 +1,6 @@
 import { READING_RANGE, READINGS } from '@open-larder/core/water/range';
 import type { WaterStatus } from '@open-larder/core/water';
+import { TRIGGER_DOES } from '@open-larder/core/water/trigger';
 import { z } from 'zod';
 import { between, day, hand, id, instant, phrase, unreadable } from './basics';
 
@@ -83,6 +84,17 @@ export const water = z.object({
   tankId: z.string(),
   litres: z.number().nullable(),
   status: status.nullable(),
+  /** Steps of a trigger from today on; none once they have spawned. */
+  trigger: z
+    .array(
+      z.object({
+        day: z.string(),
+        does: z.enum(TRIGGER_DOES),
+        share: z.number().nullable(),
+        tempC: z.number(),
+      }),
+    )
+    .default([]),
 });
 export const waters = z.object({
   tanks: z.array(water),

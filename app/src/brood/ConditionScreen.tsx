@@ -56,6 +56,7 @@ function Condition({ data, asked }: { data: AppData; asked?: string }) {
   const speciesKey = data.groups.find(({ id }) => id === groupId)?.speciesKey ?? '';
   const tank = data.tanks.find(({ id }) => id === group?.tankId);
   const litres = tank ? (waterLitres(tank)?.value ?? null) : null;
+  const species = data.species.get(speciesKey);
   const change = tank?.plan?.water ?? USUAL_RHYTHM;
   const row = data.groups.find(({ id }) => id === groupId);
   const on = group?.stage === 'conditioning';
@@ -171,13 +172,16 @@ function Condition({ data, asked }: { data: AppData; asked?: string }) {
           onPress={() => router.push({ pathname: '/broods/new', params: { group: group.id } })}
         />
       </View>
-      <TriggerCard
-        key={tank.id}
-        tankC={tank.tempC}
-        gh={tank.gh}
-        litres={litres}
-        species={data.species.get(speciesKey)}
-      />
+      {species ? (
+        <TriggerCard
+          key={tank.id}
+          tank={tank}
+          groupId={group.id}
+          litres={litres}
+          status={waters?.find(({ tankId }) => tankId === tank.id)?.status ?? null}
+          species={species}
+        />
+      ) : null}
     </>
   );
 }

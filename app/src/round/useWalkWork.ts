@@ -79,8 +79,14 @@ export function useWalkWork(
   ].sort((a, b) => a.order - b.order);
 }
 
+/** Steps of a trigger beside its refills, which are changes of water. */
+const HEATER: Partial<Record<WaterRow['trigger'][number]['does'], string>> = {
+  heaterDown: 'heater down for the rain',
+  heaterBack: 'heater back up',
+};
+
 function waterWork(
-  { tankId, status }: WaterRow,
+  { tankId, status, trigger }: WaterRow,
   tank: Tank | undefined,
   today: string,
   litres: (value: number) => string,
@@ -90,7 +96,8 @@ function waterWork(
     ({ kind }) => kind === 'ammonia' || kind === 'nitrite',
   );
   const due = next !== null && next.day <= today && !next.held;
-  if (!tank || (!due && !harm)) return [];
+  const step = trigger.find(({ day, does }) => day === today && HEATER[does] !== undefined);
+  if (!tank || (!due && !harm && !step)) return [];
   return [
     {
       key: `water ${tankId}`,
@@ -102,6 +109,7 @@ function waterWork(
       detail: [
         harm ? `${harm.kind} in the water` : null,
         due ? `change ${litres(next.litres)}` : null,
+        step ? HEATER[step.does] : null,
       ]
         .filter(Boolean)
         .join(' · '),

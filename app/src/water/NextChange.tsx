@@ -7,7 +7,7 @@ import { View } from 'react-native';
 import { useNow, useFormat } from '../store';
 import { Button, Card, NumberField, Sheet, Text, type FieldErrors } from '../ui';
 import { useWaterEvent } from './useWaterEvent';
-import { formatNext, formatRefill } from './labels';
+import { formatNext, formatTriggerStep, formatRefill } from './labels';
 import { WaterQuestions } from './WaterQuestions';
 
 export function NextCard({
@@ -49,6 +49,11 @@ export function NextCard({
               }
             />
           </View>
+          {row.trigger.map((step) => (
+            <Text key={step.day + step.does} variant="small">
+              {`${format.day(step.day)}: ${formatTriggerStep(step, row.litres, format)}`}
+            </Text>
+          ))}
           <Text variant="small" tone="quiet">
             Unplug heater and pump before hands go in; siphon by hand or bulb, never by mouth.
           </Text>

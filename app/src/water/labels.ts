@@ -61,6 +61,37 @@ export function formatNext(next: NextChange, today: string, format: Format): str
   return next.day === today ? 'today' : format.day(next.day);
 }
 
+/** «change 18 L of the cool water», «heater down to 23 °C» */
+export function formatTriggerStep(
+  {
+    does,
+    share,
+    tempC,
+    water,
+  }: {
+    does: 'hold' | 'heaterDown' | 'refill' | 'heaterBack';
+    share: number | null;
+    tempC?: number;
+    water?: { tempC: number };
+  },
+  litres: number | null,
+  format: Pick<Format, 'quantity'>,
+): string {
+  const warm = format.quantity('temperature', water?.tempC ?? tempC ?? 0);
+  switch (does) {
+    case 'hold':
+      return 'no change and no topping up';
+    case 'heaterDown':
+      return 'heater off, or down with the water';
+    case 'heaterBack':
+      return `heater back to ${warm}`;
+    case 'refill':
+      return litres === null || share === null
+        ? 'change with the new water'
+        : `change ${format.quantity('volume', share * litres)} with the new water`;
+  }
+}
+
 /** What is done while ammonia or nitrite is in the water. Practice. */
 const POISONED =
   'Change a third of the water now, stop feeding for two days (fry: small meals), check the filter, and test again tomorrow.';

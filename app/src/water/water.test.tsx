@@ -50,6 +50,7 @@ function rowOf(events: WaterEventRow[], { mg = 20, said = true } = {}): WaterRow
   return {
     tankId: tank.id,
     litres: 100,
+    trigger: [],
     status: computeWaterStatus({
       litres: 100,
       tempC: 25,
@@ -302,7 +303,9 @@ describe('the water of a tank', () => {
   });
 
   it('of unknown litres, and of no such tank, it says what to do', async () => {
-    serve([], { 'GET /api/waters': { tanks: [{ tankId: tank.id, litres: null, status: null }] } });
+    serve([], {
+      'GET /api/waters': { tanks: [{ tankId: tank.id, litres: null, status: null, trigger: [] }] },
+    });
     open();
     expect(await screen.findByText('How much water it holds is not known')).toBeTruthy();
   });

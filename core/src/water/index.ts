@@ -1,5 +1,5 @@
 export { CONCERN_MG_L, unionisedShare } from './ammonia';
-export { changeTo, mixed, mixFor, stepsTo, type MixedWater, type TriggerStep } from './mix';
+export { changeTo, mixed, mixFor, stepsTo, type MixedWater, type RefillStep } from './mix';
 export { bringDown, maxAtOnce, type DownStep } from './bringDown';
 export {
   quantileOf,
@@ -43,5 +43,13 @@ export {
   type WaterWarning,
 } from './status';
 export { keepsUnder, type Keeps } from './keeps';
+export {
+  openRefills,
+  planTrigger,
+  refusedSteps,
+  TRIGGER_DOES,
+  type TriggerRefill,
+  type TriggerStep,
+} from './trigger';
 export { testBand, testSd } from './testError';
 export { UPTAKE } from './uptake';

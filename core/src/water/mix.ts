@@ -45,7 +45,7 @@ export const changeTo = (
 ): number | null => mixFor(key, target, refill, tank);
 
 /** One change of a trigger that goes by steps. */
-export interface TriggerStep {
+export interface RefillStep {
   day: number;
   share: number;
   after: MixedWater;
@@ -63,7 +63,7 @@ export function stepsTo(
   tank: MixedWater,
   refill: MixedWater,
   { everyDays, maxShare }: { everyDays: number; maxShare: number },
-): TriggerStep[] | null {
+): RefillStep[] | null {
   assertRange('share changed at once', maxShare, 0.05, 0.9);
   const whole = changeTo(key, target, tank, refill);
   if (whole === null) return null;
@@ -71,7 +71,7 @@ export function stepsTo(
   const left = Math.max(1e-3, 1 - whole);
   const steps = whole === 0 ? 0 : Math.max(1, Math.ceil(Math.log(left) / Math.log(1 - maxShare)));
   const share = steps === 0 ? 0 : 1 - left ** (1 / steps);
-  const report: TriggerStep[] = [];
+  const report: RefillStep[] = [];
   let water = tank;
   for (let at = 0; at < steps; at += 1) {
     water = mixed(refill, water, share);

@@ -209,6 +209,17 @@ describe('the water of a tank', () => {
     expect(sure.latest.nitrate!.value).toBe(141);
   });
 
+  it('refills of a trigger go before the rhythm, on their days', () => {
+    const trigger = [
+      { day: addDays(TODAY, 12), share: 0.4 },
+      { day: addDays(TODAY, 13), share: 0.3 },
+    ];
+    const { next, days } = computeWaterStatus(task({ rhythm: { ...task().rhythm, trigger } }));
+    expect(next).toMatchObject({ day: addDays(TODAY, 12), share: 0.4, late: 0, held: true });
+    const changed = days.flatMap(({ before: mgL, after }, at) => (after < 0.99 * mgL ? [at] : []));
+    expect(changed.slice(0, 3)).toEqual([12, 13, 20]);
+  });
+
   it('the next change follows the last, is late when it was missed, and is held for a spawn', () => {
     const last = event('changed', before(3));
     expect(computeWaterStatus(task({ events: [last] })).next).toMatchObject({

@@ -9,6 +9,7 @@ import { NITRATE_PER_N, nitrogenOfProtein } from './nitrogen';
 import { READINGS, type Reading } from './range';
 import { ripening, ripeOn, type RipeningDay } from './ripening';
 import type { WaterRhythm } from './rhythm';
+import { openRefills, type TriggerRefill } from './trigger';
 import { afterFillingUp, peakOf, type Change } from './sawTooth';
 import { changeFor, hoursUntilConcern } from './unfiltered';
 import { warningsOf } from './warnings';
@@ -50,7 +51,12 @@ export interface WaterTask {
   since: string | null;
   today: string;
   /** How it is changed; `said` false if not said, and a usual rhythm is assumed. */
-  rhythm: WaterRhythm & { said: boolean; heldUntil: string | null };
+  rhythm: WaterRhythm & {
+    said: boolean;
+    heldUntil: string | null;
+    /** Refills on their days, for a spawn: they go before the rhythm. */
+    trigger?: readonly TriggerRefill[];
+  };
   /** In the order in which they happened. */
   events: readonly WaterEvent[];
   /** Nitrogen that the food of a past day added, by its protein, mg. */
@@ -313,6 +319,13 @@ function plannedChanges(task: WaterTask, lastOn: string | null): Change[] {
   if (due < today) due = today;
   if (heldUntil !== null && due < heldUntil) due = heldUntil;
   const planned: Change[] = [];
+  const refills = openRefills(rhythm.trigger ?? [], lastOn);
+  for (const { day, share: part } of refills) {
+    const ahead = Math.max(0, daysBetween(today, day));
+    if (ahead < FORECAST_DAYS) planned.push({ day: ahead, share: part, sourceMgL });
+  }
+  const lastRefill = refills.at(-1)?.day;
+  if (lastRefill !== undefined) due = addDays(lastRefill < today ? today : lastRefill, everyDays);
   for (let day = daysBetween(today, due); day < FORECAST_DAYS; day += everyDays) {
     planned.push({ day, share, sourceMgL });
   }
@@ -323,8 +336,12 @@ function nextOf(task: WaterTask, first: Change | undefined): NextChange | null {
   const { rhythm, today, litres, events, since } = task;
   if (!rhythm.said || !first) return null;
   const last = [...events].reverse().find(({ kind }) => kind === 'changed')?.day ?? since ?? today;
-  const meant = addDays(last, rhythm.everyDays);
-  const held = rhythm.heldUntil !== null && rhythm.heldUntil > meant;
+  const usual = addDays(last, rhythm.everyDays);
+  const lastChange = [...events].reverse().find(({ kind }) => kind === 'changed')?.day ?? null;
+  const refill = openRefills(rhythm.trigger ?? [], lastChange)[0]?.day;
+  const meant = refill ?? usual;
+  const until = refill ?? rhythm.heldUntil;
+  const held = until !== null && until > usual && until > today;
   const day = addDays(today, first.day);
   return {
     day,

@@ -17,7 +17,7 @@ import type { Species } from '@open-larder/catalogue';
 import { speciesOf } from '../species/store';
 import { planVersions, plansOn } from '../plan/store';
 import { tanks } from '../tank/store';
-import { parentBroods, withParents } from './parents';
+import { parentBroods, withParents, type ParentBrood } from './parents';
 
 /** The whole household, read once and seen on any day. */
 export interface HouseholdSnapshot {
@@ -31,6 +31,8 @@ export interface HouseholdSnapshot {
   tanksOn(day: string): Tank[];
   moments: MomentRow[];
   foods: FoodRow[];
+  /** Broods whose parents are fed here. */
+  broods: ParentBrood[];
   species: ReadonlyMap<string, Species>;
   /** Groups as rows, and the same as the core's house; portions by whose hand, null by all. */
   on(day: string, hand?: string | null): { groups: Group[]; house: FeedingModel };
@@ -62,6 +64,7 @@ export async function readHouse(scope: Scope, catalogue: Catalogue): Promise<Hou
     tanksOn,
     moments: momentRows,
     foods,
+    broods: kept,
     species,
     on(day, hand = null) {
       const groups = groupsOn(history, day).filter((group) => !group.archived);

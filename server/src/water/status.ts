@@ -1,6 +1,7 @@
 import type { Catalogue } from '@open-larder/catalogue/load';
 import type { Tank, WaterRow } from '@open-larder/contract';
 import { addDays, plannedUse, staysOf } from '@open-larder/core';
+import { broodOn } from '@open-larder/core/brood';
 import { furnishingOf, waterLitres } from '@open-larder/core/tank';
 import {
   FORECAST_DAYS,
@@ -62,12 +63,14 @@ export async function readWaterStatuses(
     ({ id }) => id,
     (tank): WaterRow[] => {
       const litres = waterLitres(tank)?.value ?? null;
-      if (litres === null) return [{ tankId: tank.id, litres, status: null }];
+      if (litres === null) return [{ tankId: tank.id, litres, status: null, trigger: [] }];
       const rhythm = tank.plan?.water ?? null;
+      const trigger = triggerOf(rhythm?.trigger ?? null, household.broods, today);
       return [
         {
           tankId: tank.id,
           litres,
+          trigger: trigger.filter(({ day }) => day >= today),
           status: asShown(
             calibrations,
             computeWaterStatus({
@@ -82,6 +85,9 @@ export async function readWaterStatuses(
                 ...(rhythm ?? USUAL_RHYTHM),
                 said: rhythm !== null,
                 heldUntil: rhythm?.heldUntil ?? null,
+                trigger: trigger.flatMap(({ day, share }) =>
+                  share === null ? [] : [{ day, share }],
+                ),
               },
               events: (eventsIn.get(tank.id) ?? []) as WaterEvent[],
               servedMg: servedIn.get(tank.id) ?? new Map(),
@@ -100,6 +106,23 @@ export async function readWaterStatuses(
       ];
     },
   );
+}
+
+type Trigger = NonNullable<NonNullable<NonNullable<Tank['plan']>['water']>['trigger']>;
+
+/** The steps of a trigger; none once its group has spawned since they began. */
+function triggerOf(
+  trigger: Trigger | null,
+  broods: HouseholdSnapshot['broods'],
+  today: string,
+): Trigger['steps'] {
+  const [first] = trigger?.steps ?? [];
+  if (!trigger || !first) return [];
+  const spawned = broods.some(({ row, events }) => {
+    const { spawnedOn } = broodOn(events, today);
+    return row.groupId === trigger.groupId && spawnedOn !== null && spawnedOn >= first.day;
+  });
+  return spawned ? [] : trigger.steps;
 }
 
 /** The band of nitrate as wide as this household’s tests have shown it to be. */
