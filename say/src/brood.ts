@@ -68,7 +68,7 @@ export function formatBroodWork(because: BroodReason, units: UnitChoice): WorkLa
     case 'conditioned':
       return of(
         'Put them together, or go back to the usual meals',
-        `They were conditioned for ${someDays(because.days)}; heavy feeding without an end fouls the water.`,
+        `They were conditioned for ${someDays(because.days)}: their portions are those of every day again.`,
       );
     case 'lastMeal':
       return of('Their last meal is tonight', 'Tomorrow food distracts them, and fouls.');

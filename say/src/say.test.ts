@@ -44,7 +44,11 @@ const BROOD: readonly [BroodReason, string, string][] = [
   [{ is: 'conditioned', days: 16 }, 'Put them together', 'conditioned for 16 days'],
   [{ is: 'lastMeal' }, 'Their last meal is tonight', 'Tomorrow'],
   [{ is: 'liveFood', days: 1 }, 'Live food for the pair today', 'a day more'],
-  [{ is: 'treated', days: 1, product: null }, 'No food while the treatment is in', 'Treated yesterday'],
+  [
+    { is: 'treated', days: 1, product: null },
+    'No food while the treatment is in',
+    'Treated yesterday',
+  ],
   [{ is: 'parentsFast', rule: 'the male fasts' }, 'The parents: the male fasts', 'fouls the eggs'],
   [{ is: 'parentsRecover', rule: 'feed well', days: 4 }, 'The parents: feed well', '4 days more'],
   [
@@ -59,7 +63,11 @@ const BROOD: readonly [BroodReason, string, string][] = [
   [{ is: 'grown', days: 95 }, 'They are past the ladder', 'for 95 days'],
   [{ is: 'nothingFits', days: 3 }, 'Nothing on the shelf', 'powder under 100'],
   [{ is: 'standing', what: 'film', tub: null, days: null }, 'Film is there all day', 'grazed bare'],
-  [{ is: 'standing', what: 'skin', tub: null, days: null }, 'from the parents’ skin', 'small and rich'],
+  [
+    { is: 'standing', what: 'skin', tub: null, days: null },
+    'from the parents’ skin',
+    'small and rich',
+  ],
   [{ is: 'standing', what: 'vegetables', tub: null, days: null }, 'soft vegetable', 'after a day'],
   [{ is: 'foodMissing', name: 'Moina' }, 'Moina is not there', 'today'],
   [meals, 'Micro worms: ½ knife tip, 3 times (about 6800 each)', 'Best in 5 small meals'],

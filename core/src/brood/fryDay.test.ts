@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { addDays } from '../round';
 import {
   computeBroodStatus,
+  conditioningOver,
   fryTimes,
   litMinutes,
   parentsOn,
@@ -158,6 +159,18 @@ describe('parents', () => {
     expect(
       day('cave spawner', [report('spawned', days(1)), report('parentsMoved', days(0))]),
     ).toBeNull();
+  });
+});
+
+describe('conditioning', () => {
+  const over = (events: BroodEvent[], span: number | null = null) =>
+    conditioningOver(events, span, TODAY);
+  it('ends by itself after its days, or once they have spawned', () => {
+    expect(over([report('conditioned', days(13))])).toBe(false);
+    expect(over([report('conditioned', days(14))])).toBe(true);
+    expect(over([report('conditioned', days(13))], 10)).toBe(true);
+    expect(over([report('conditioned', days(3)), report('spawned', days(1))])).toBe(true);
+    expect(over([report('spawned', days(1))])).toBe(false);
   });
 });
 

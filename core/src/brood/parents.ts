@@ -62,6 +62,24 @@ export function parentsOn({ strategy, events, raising, today }: ParentsTask): Pa
   return null;
 }
 
+/** A pair is conditioned for so long if not said. Starting value: one to several weeks. */
+export const CONDITION_DAYS = 14;
+
+/**
+ * Whether a span of conditioning has run out, by its days or since they spawned: then they are fed as
+ * ever, whether anyone said so or not.
+ */
+export function conditioningOver(
+  events: readonly BroodEvent[],
+  conditionDays: number | null,
+  today: string,
+): boolean {
+  const { conditionedOn, spawnedOn, swimmingOn } = broodOn(events, today);
+  if (conditionedOn === null) return false;
+  const days = daysBetween(conditionedOn, today);
+  return days >= (conditionDays ?? CONDITION_DAYS) || spawnedOn !== null || swimmingOn !== null;
+}
+
 /** A group’s portion where some of its animals get another: as a share of all of them, 0 upwards. */
 export const portionOfGroup = ({ animals, share }: ParentsDay, count: number): number => {
   if (count <= 0) return 1;

@@ -5,7 +5,7 @@ import type { Feed } from './feeds';
 import type { BroodState } from './line';
 import { safeBesideCm } from './raise';
 import { STRATEGIES } from './strategies';
-import { fastsOnPrinciple, RECOVER_DAYS } from './parents';
+import { CONDITION_DAYS, fastsOnPrinciple, RECOVER_DAYS } from './parents';
 import { LADDER_DAYS, type BroodStatus, type BroodTask } from './status';
 import { treated } from './treated';
 import type { TubStatus } from './tubs';
@@ -95,9 +95,6 @@ const plain = (what: BroodWorkKind, because: BroodReason, urgent = false): Brood
   urgent,
   tubId: null,
 });
-
-/** A pair is conditioned for so long if not said. Starting value: one to several weeks. */
-const CONDITION_DAYS = 14;
 
 function conditioningWork(task: BroodTask, { state }: BroodStatus): BroodWork[] {
   if (state.phase !== 'conditioning') return [];

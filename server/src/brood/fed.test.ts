@@ -1,4 +1,4 @@
-import type { BroodRow, FryMealRow, Served } from '@open-larder/contract';
+import type { BroodRow, FryMealRow, RoundView, Served } from '@open-larder/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { sampleBrood, sampleBroodEvent, sampleFood, smallHouse } from '../testing/samples';
 import { pagesIn } from '../testing/pdf';
@@ -160,30 +160,108 @@ describe('young in a tub', () => {
 
 describe('parents', () => {
   it('that guard eat less that day, others of their group as ever, and more afterwards', async () => {
-    const { body: before } = await house.ask.get(`/api/round/${TODAY}`).expect(200);
-    const kJ = (round: typeof before) =>
-      round.moments[0]?.stops[0]?.servings.find(
-        ({ groupId }: { groupId: string }) => groupId === house.group.id,
-      )?.massG ?? 0;
+    const round = async () => {
+      const { body } = await house.ask.get(`/api/round/${TODAY}`).expect(200);
+      const view = body as RoundView;
+      const served = view.moments
+        .flatMap(({ stops }) => stops.flatMap(({ servings }) => servings))
+        .find(({ servingId }) => servingId === house.serving.id)!;
+      const parents = view.parents.find(({ groupId }) => groupId === house.group.id);
+      return { massG: served.massG, parents };
+    };
+    const before = await round();
+    expect(before.parents).toBeUndefined();
     const own = sampleBrood({
-      breeding: 'mouth-brooder',
+      breeding: 'surface spawner',
       groupId: house.group.id,
       raising: 'with',
       events: [sampleBroodEvent({ kind: 'spawned', day: '2026-03-08' })],
     });
     await house.ask.post('/api/broods').send(own).expect(201);
-    const { body: holding } = await house.ask.get(`/api/round/${TODAY}`).expect(200);
-    expect(holding.parents).toMatchObject([
-      { groupId: house.group.id, is: 'guarding', animals: 1, broodName: own.name },
-    ]);
-    expect(kJ(holding)).toBeLessThanOrEqual(kJ(before));
+    const guarding = await round();
+    // A pair of ten, on half.
+    expect(guarding.parents).toMatchObject({ is: 'guarding', animals: 2, broodName: own.name });
+    expect(guarding.parents!.share).toBeCloseTo(0.9, 9);
+    expect(guarding.massG).toBeLessThanOrEqual(before.massG);
     await house.ask
       .post(`/api/broods/${own.id}/events`)
       .send(sampleBroodEvent({ kind: 'swimming', day: TODAY }))
       .expect(201);
-    const { body: after } = await house.ask.get(`/api/round/${TODAY}`).expect(200);
-    expect(after.parents[0]).toMatchObject({ is: 'recovering' });
-    expect(after.parents[0].share).toBeGreaterThan(1);
+    const after = await round();
+    expect(after.parents).toMatchObject({ is: 'recovering' });
+    expect(after.parents!.share).toBeGreaterThan(1);
+    expect(after.massG).toBeGreaterThanOrEqual(before.massG);
+  });
+});
+
+describe('conditioning', () => {
+  it('ends with its span: portions are those of every day again', async () => {
+    const own = sampleBrood({
+      groupId: house.group.id,
+      conditionDays: 7,
+      events: [sampleBroodEvent({ kind: 'conditioned', day: '2026-03-04' })],
+    });
+    await house.ask
+      .post(`/api/groups/${house.group.id}/events`)
+      .send({ id: uuidv7(), day: '2026-03-04', kind: 'staged', stage: 'conditioning', note: '' })
+      .expect(201);
+    const massG = async (day: string) => {
+      const { body } = await house.ask.get(`/api/round/${day}`).expect(200);
+      return (body as RoundView).moments
+        .flatMap(({ stops }) => stops.flatMap(({ servings }) => servings))
+        .find(({ servingId }) => servingId === house.serving.id)!.massG;
+    };
+    const much = await massG('2026-03-10');
+    expect(await massG('2026-03-12')).toBe(much);
+    await house.ask.post('/api/broods').send(own).expect(201);
+    expect(await massG('2026-03-10')).toBe(much);
+    expect(await massG('2026-03-12')).toBeLessThan(much);
+  });
+});
+
+describe('a trigger in the plan', () => {
+  it('is followed by the water of its tank until they spawn', async () => {
+    const step = (day: string, does: string, share: number | null) => ({
+      day,
+      does,
+      share,
+      tempC: 22,
+    });
+    const trigger = {
+      groupId: house.group.id,
+      steps: [
+        step('2026-03-09', 'hold', null),
+        step('2026-03-12', 'refill', 0.3),
+        step('2026-03-14', 'heaterBack', null),
+      ],
+    };
+    const plan = {
+      version: 0,
+      cycle: { days: 7, from: '2026-03-02' },
+      feedingStyle: null,
+      fasts: [],
+      water: { share: 0.25, everyDays: 7, sourceMgL: 10, trigger },
+      diets: [],
+    };
+    await house.ask.put(`/api/tanks/${house.tank.id}/plan`).send(plan).expect(200);
+    const water = async () => {
+      const { body } = await house.ask.get('/api/waters').expect(200);
+      return body.tanks.find(({ tankId }: { tankId: string }) => tankId === house.tank.id);
+    };
+    const before = await water();
+    expect(before.trigger.map(({ does }: { does: string }) => does)).toEqual([
+      'refill',
+      'heaterBack',
+    ]);
+    expect(before.status.next).toMatchObject({ day: '2026-03-12', share: 0.3 });
+    const own = sampleBrood({
+      groupId: house.group.id,
+      events: [sampleBroodEvent({ kind: 'spawned', day: TODAY })],
+    });
+    await house.ask.post('/api/broods').send(own).expect(201);
+    const after = await water();
+    expect(after.trigger).toEqual([]);
+    expect(after.status.next.share).toBe(0.25);
   });
 });
 

@@ -3,7 +3,7 @@ import type { BreedingStrategy } from '@open-larder/catalogue/breedingStrategies
 import type { Catalogue } from '@open-larder/catalogue/load';
 import type { BroodEventRow } from '@open-larder/contract';
 import type { HouseGroup } from '@open-larder/core';
-import { parentsOn, portionOfGroup } from '@open-larder/core/brood';
+import { conditioningOver, parentsOn, portionOfGroup } from '@open-larder/core/brood';
 import { broods, listEvents, type StoredBrood } from '../brood/store';
 import type { Scope } from '../db';
 import { speciesOf } from '../species/store';
@@ -46,15 +46,24 @@ const strategyOf = (
 export const withParents =
   (kept: readonly ParentBrood[], today: string) =>
   (group: HouseGroup): HouseGroup => {
-    const days = kept
-      .filter(({ row }) => row.groupId === group.id)
-      .flatMap(({ row, strategy, events }) => {
-        const day = parentsOn({ strategy, events, raising: row.raising, today });
-        if (!day || group.count === 0) return [];
-        const animals = Math.min(day.animals, group.count);
-        const share = portionOfGroup(day, group.count);
-        return [{ is: day.is, broodName: row.name, animals, share }];
-      });
+    const own = kept.filter(({ row }) => row.groupId === group.id);
+    const days = own.flatMap(({ row, strategy, events }) => {
+      const day = parentsOn({ strategy, events, raising: row.raising, today });
+      if (!day || group.count === 0) return [];
+      const animals = Math.min(day.animals, group.count);
+      const share = portionOfGroup(day, group.count);
+      return [{ is: day.is, broodName: row.name, animals, share }];
+    });
     const least = days.sort((a, b) => a.share - b.share)[0];
-    return least ? { ...group, parents: least } : group;
+    // Heavy feeding ends with its span, though nobody ended it.
+    const spans = own.filter(({ events }) => events.some(({ kind }) => kind === 'conditioned'));
+    const ended =
+      group.stage === 'conditioning' &&
+      spans.length > 0 &&
+      spans.every(({ row, events }) => conditioningOver(events, row.conditionDays, today));
+    return {
+      ...group,
+      stage: ended ? 'adult' : group.stage,
+      ...(least ? { parents: least } : {}),
+    };
   };
