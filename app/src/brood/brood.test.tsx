@@ -67,6 +67,7 @@ const live = (key: string, over: Partial<BroodFood> = {}): BroodFood => {
     foodId: null,
     there: true,
     leadDays: 4,
+    gives: null,
     ...over,
   };
 };

@@ -56,6 +56,7 @@ export function liveFood(key: string, over: Partial<BroodFood> = {}): BroodFood 
     foodId: null,
     there: true,
     leadDays: 5,
+    gives: null,
     ...over,
   };
 }

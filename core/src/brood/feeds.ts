@@ -69,6 +69,54 @@ function feedOf(
   };
 }
 
+/** So many times what its cultures give lastingly, or a gram a day, a house may grow towards. Assumption. */
+const GROWS_TO = 4;
+const GROWS_TO_G = 1;
+
+/** Of a live food no more is planned than a house could come to grow. */
+export const couldGrow = ({ gives }: BroodFood): number =>
+  gives === null ? Infinity : Math.max(GROWS_TO * gives.lastingG, GROWS_TO_G);
+/** Of a live food no more is fed today than its cultures give. */
+export const givesToday = ({ gives }: BroodFood): number =>
+  gives === null ? Infinity : Math.max(gives.todayG, gives.lastingG);
+
+/**
+ * Live food within what there is of it: the rest of the need goes to the largest dry or frozen food that
+ * fits and may be given; where there is none, what is meant stays.
+ * @param most grams a day of a food
+ */
+export function withinReach(
+  feeds: readonly Feed[],
+  task: BroodTask,
+  lengthCm: number,
+  count: number,
+  allows: (food: BroodFood) => boolean,
+  most: (food: BroodFood) => number,
+): Feed[] {
+  const byKey = new Map(task.foods.map((food) => [food.key, food]));
+  const tempC = task.tubs[0]?.tempC ?? task.species.tempOptC;
+  const over = (feed: Feed) =>
+    feed.live && !feed.missing && feed.gramsPerDay > most(byKey.get(feed.key)!);
+  const dry = largestThatFits(
+    task.foods.filter((food) => !food.live && food.there && allows(food)),
+    widestPreyUm(lengthCm, task.species.gapeShare),
+  );
+  if (!dry || !feeds.some(over)) return [...feeds];
+  const of = (food: BroodFood, share: number) =>
+    feedOf(task, food, { lengthCm, count, tempC, share });
+  let rest = feeds.find(({ key }) => key === dry.key)?.share ?? 0;
+  const kept = feeds.flatMap((feed): Feed[] => {
+    if (feed.key === dry.key) return [];
+    if (!over(feed)) return [feed];
+    const part = most(byKey.get(feed.key)!) / feed.gramsPerDay;
+    rest += feed.share * (1 - part);
+    return part > 0
+      ? [{ ...of(byKey.get(feed.key)!, feed.share * part), instead: feed.instead }]
+      : [];
+  });
+  return [...kept, of(dry, rest)];
+}
+
 /**
  * What is fed today of what is meant: what is not there yet is stood in for by the largest that is there
  * and fits, powder too.
@@ -100,8 +148,9 @@ export function atHand(
       missing: !there && !other,
     });
   }
-  return [...given].map(([key, { share, ...rest }]) => ({
+  const feeds = [...given].map(([key, { share, ...rest }]) => ({
     ...feedOf(task, byKey.get(key)!, { lengthCm, count, tempC, share }),
     ...rest,
   }));
+  return withinReach(feeds, task, lengthCm, count, allows, givesToday);
 }

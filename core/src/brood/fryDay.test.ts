@@ -8,6 +8,7 @@ import {
   parentsOn,
   portionOfGroup,
   type BroodEvent,
+  type BroodFood,
 } from '.';
 import { broodOf, liveFood, report, strategyOf, tub } from './brood.testkit';
 import { spreadOver } from './fryTimes';
@@ -123,6 +124,41 @@ describe('meals of young', () => {
   });
 });
 
+describe('live food within reach', () => {
+  const shrimp = (todayG: number, lastingG: number) =>
+    liveFood('brine-shrimp', { gives: { todayG, lastingG } });
+  const dry = liveFood('brine-shrimp', {
+    key: 'flake',
+    name: 'Crushed flake',
+    live: false,
+    kindKey: null,
+    foodId: 'f',
+    minUm: 100,
+    maxUm: 200,
+    gives: null,
+  });
+  const feeds = (foods: BroodFood[]) =>
+    danios({ foods }).feeds.map(({ key, gramsPerDay }) => [key, gramsPerDay] as const);
+
+  it('is fed as far as its cultures give; dry food carries the rest', () => {
+    const [[, wanted]] = feeds([shrimp(100, 100)]) as [readonly [string, number]];
+    const half = new Map(feeds([shrimp(wanted / 2, 0), dry]));
+    expect(half.get('brine-shrimp')).toBeCloseTo(wanted / 2, 6);
+    expect(half.get('flake')).toBeGreaterThan(0);
+    expect(feeds([shrimp(0, 0), dry]).map(([key]) => key)).toEqual(['flake']);
+  });
+
+  it('stays what is meant where nothing dry fits', () => {
+    expect(feeds([shrimp(0.001, 0)]).map(([key]) => key)).toEqual(['brine-shrimp']);
+  });
+
+  it('is asked of the live shelf only as far as a house could grow it', () => {
+    const { demand } = danios({ foods: [shrimp(0.1, 0.1), dry] });
+    const asked = demand.find(({ key }) => key === 'brine-shrimp')!.gramsOn;
+    expect(Math.max(...asked)).toBeLessThanOrEqual(1 + 1e-9);
+  });
+});
+
 describe('parents', () => {
   const day = (breeding: string, events: BroodEvent[], raising: 'with' | 'apart' = 'with') =>
     parentsOn({ strategy: strategyOf(breeding), events, raising, today: TODAY });
@@ -147,6 +183,7 @@ describe('parents', () => {
       share: 0,
     });
     expect(day('egg scatterer', [report('paired', days(2))])).toBeNull();
+    expect(day('live-bearer', [report('paired', days(0))])).toBeNull();
     expect(day('surface spawner', [report('spawned', days(1))])).toMatchObject({
       animals: 2,
       share: 0.5,

@@ -20,6 +20,8 @@ export interface BroodFood extends Prey {
   there: boolean;
   /** Days from the start of a culture until it gives; 0 for what is bought. */
   leadDays: number;
+  /** Grams that its cultures give today, and day after day; null where nothing limits it. */
+  gives: { todayG: number; lastingG: number } | null;
 }
 
 /** Newly hatched brine shrimp are this wide at their smallest, µm; what is usually smaller is none. */

@@ -36,6 +36,9 @@ const GUARDS = { none: 0, male: 1, female: 1, either: 1, pair: 2 } as const;
 const sharesOf = ({ fasts }: BreedingStrategy): number =>
   /\blittle\b|\bless\b/.test(fasts) && !/next to nothing/.test(fasts) ? 0.5 : 0;
 
+/** Whether both go without food while they spawn: others are fed as they mate. */
+const pairFasts = ({ fasts }: BreedingStrategy): boolean => /^the pair\b/.test(fasts);
+
 /** Whether parents of that way of life go without food on principle. */
 export const fastsOnPrinciple = ({ fasts }: BreedingStrategy): boolean => !fasts.startsWith('none');
 
@@ -45,7 +48,7 @@ export function parentsOn({ strategy, events, raising, today }: ParentsTask): Pa
   if (state.phase === 'over') return null;
   const since = (day: string | null) => (day === null ? null : daysBetween(day, today));
   const paired = since(state.pairedOn);
-  if (state.phase === 'paired' && paired !== null && paired < PAIR_DAYS) {
+  if (state.phase === 'paired' && paired !== null && paired < PAIR_DAYS && pairFasts(strategy)) {
     return { is: 'spawning', animals: PAIR, share: 0, day: paired + 1 };
   }
   const guards = GUARDS[strategy.guards];

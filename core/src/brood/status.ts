@@ -6,7 +6,7 @@ import type { BreedingStrategy } from '@open-larder/catalogue/breedingStrategies
 import { longestSafeGap } from '../ration';
 import { addDays, daysBetween } from '../round';
 import { nextOf, stagesOf, swimsOn, type Dated } from './dates';
-import { atHand, feedsOf, type Feed } from './feeds';
+import { atHand, couldGrow, feedsOf, withinReach, type Feed } from './feeds';
 import { growingFrom, type Growing } from './growing';
 import { ladderOf, type Rung } from './ladder';
 import { daysToLength } from './length';
@@ -191,14 +191,23 @@ export function computeBroodStatus(task: BroodTask): BroodStatus {
           programme.allows,
         );
   const count = state.count ?? UNCOUNTED;
-  const feedsOn = (day: number) =>
+  const meantOn = (day: number) =>
     feedsOf(task, climbed, growth.lengthCm(day), count, day, first, programme.carried(day));
+  const feedsOn = (day: number) =>
+    withinReach(
+      meantOn(day),
+      task,
+      growth.lengthCm(day),
+      count,
+      (food) => programme.allows(food, day),
+      couldGrow,
+    );
   const age = swim === null ? null : daysBetween(swim.day, today);
   // Nobody feeds what nobody saw swim, though its day has come: it would only foul.
   const eating = age !== null && age >= 0 && state.phase === 'fry';
   const feeds =
     eating && age < LADDER_DAYS && !treated(task, { state })
-      ? atHand(feedsOn(age), task, growth.lengthCm(age), count, (food) =>
+      ? atHand(meantOn(age), task, growth.lengthCm(age), count, (food) =>
           programme.allows(food, age),
         )
       : [];
@@ -211,7 +220,7 @@ export function computeBroodStatus(task: BroodTask): BroodStatus {
   };
   const target = targetOf(task, traits, growth, swim, first.tempC);
   const checkpoints = checkpointsOf(species, { lengthsCm, swim, lengthCm, ...target });
-  const needs = needsOf(task, { lengthsCm, swim, lengthCm, count, ...target }, feedsOn, (then) =>
+  const needs = needsOf(task, { lengthsCm, swim, lengthCm, count, ...target }, meantOn, (then) =>
     tubsOf(task, state, feedsOn(then), growth, then, first),
   );
   return {
@@ -381,7 +390,10 @@ function demandOf(
   for (const ahead of days(DEMAND_DAYS)) {
     const on = age + ahead;
     if (on < 0 || on >= LADDER_DAYS) continue;
-    for (const { key, gramsPerDay } of feedsOn(on)) wanted.get(key)!.gramsOn[ahead] = gramsPerDay;
+    for (const { key, gramsPerDay } of feedsOn(on)) {
+      const food = wanted.get(key);
+      if (food) food.gramsOn[ahead] = gramsPerDay;
+    }
   }
   return [...wanted.values()].filter(({ gramsOn }) => gramsOn.some((grams) => grams > 0));
 }

@@ -3,6 +3,7 @@ import type { Catalogue } from '@open-larder/catalogue/load';
 import { fieldsOfGeneric, unitOf, type FoodRow, type VesselRow } from '@open-larder/contract';
 import type { BroodFood } from '@open-larder/core/brood';
 import { GIVES_NOTHING, wayOf } from '@open-larder/core/culture';
+import { sum } from 'd3-array';
 
 /** Kinds that anyone can start for a brood, though none is kept. */
 const STARTABLE = new Set(['infusoria', 'brine-shrimp']);
@@ -40,6 +41,7 @@ export function foodsForBroods(
         foodId: food.id,
         there: true,
         leadDays: 0,
+        gives: null,
       },
     ];
   });
@@ -81,6 +83,10 @@ function liveFood(
       foodId: food?.id ?? null,
       there: gives || (food?.remainingG ?? 0) > 0,
       leadDays: leadDaysOf(kind),
+      gives: {
+        todayG: sum(mine, ({ status }) => status.givesG) + (food?.remainingG ?? 0),
+        lastingG: sum(mine, ({ status }) => Math.max(0, status.lastingG)),
+      },
     },
   ];
 }
