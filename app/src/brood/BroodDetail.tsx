@@ -10,6 +10,7 @@ import { BroodWorkList } from './BroodWorkList';
 import { ClutchesCard } from './ClutchesCard';
 import { CorrectBroodSheet } from './CorrectBroodSheet';
 import { EventSheet } from './EventSheet';
+import { GroupSheet } from './GroupSheet';
 import { HistoryCard } from './HistoryCard';
 import { LadderCard } from './LadderCard';
 import { MealsCard } from './MealsCard';
@@ -32,7 +33,7 @@ export function BroodDetail({
   titled: boolean;
 }) {
   const router = useRouter();
-  const [open, setOpen] = useState<'event' | 'correct' | null>(null);
+  const [open, setOpen] = useState<'event' | 'correct' | 'group' | null>(null);
   const [ask] = api.useLazyBroodCardQuery();
   const save = useSavePrinted();
   const format = useFormat();
@@ -66,6 +67,9 @@ export function BroodDetail({
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         <Button label="Something happened" onPress={() => setOpen('event')} />
         <Button label="Correct" onPress={() => setOpen('correct')} />
+        {state.phase === 'fry' && brood.youngGroupId === null ? (
+          <Button label="Make them a group" onPress={() => setOpen('group')} />
+        ) : null}
         <Button label="Card for the tub" onPress={async () => save(await ask(brood.id))} />
         {brood.groupId === null ? null : (
           <Button
@@ -99,6 +103,7 @@ export function BroodDetail({
         <StrategyCard brood={brood} />
       </Disclosure>
       {open === 'event' ? <EventSheet brood={brood} onClose={() => setOpen(null)} /> : null}
+      {open === 'group' ? <GroupSheet brood={brood} onClose={() => setOpen(null)} /> : null}
       {open === 'correct' ? (
         <CorrectBroodSheet
           brood={brood}

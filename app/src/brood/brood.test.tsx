@@ -470,6 +470,34 @@ describe('meals of young in tubs', () => {
   });
 });
 
+describe('young that are made a group', () => {
+  it('get a tank, and their brood names it', async () => {
+    const own = fry();
+    const pond = { ...tank, id: '0190b6a0-0000-7000-8000-000000000001', name: 'Grow-out' };
+    open([own], <BroodsScreen id="Fry" />, {
+      'GET /api/tanks': { items: [tank, pond], next: null },
+      'POST /api/groups': ({ body }: { body: unknown }) => ({
+        status: 201,
+        body: { ...group, ...(body as object) },
+      }),
+      'PUT /api/broods/Fry': ({ body }: { body: unknown }) => ({
+        status: 200,
+        body: { ...own, ...(body as object) },
+      }),
+    });
+    fireEvent.press(await screen.findByText('Make them a group'));
+    fireEvent.press(screen.getAllByText('Make them a group').at(-1)!);
+    expect(await screen.findByText('Choose the tank that they move into')).toBeTruthy();
+    fireEvent.press(screen.getByLabelText(/^Tank\W/));
+    fireEvent.press(await screen.findByText('Grow-out'));
+    fireEvent.press(screen.getAllByText('Make them a group').at(-1)!);
+    await waitFor(() => expect(sent(asked, 'PUT')).toHaveLength(1));
+    const [made] = sent(asked, 'POST');
+    expect(made).toMatchObject({ tankId: pond.id, unsexed: 60, stage: 'juvenile' });
+    expect(sent(asked, 'PUT')[0]).toMatchObject({ youngGroupId: made!.id });
+  });
+});
+
 describe('the parents', () => {
   it('have who they are, how to tell, their clutches, what is to be expected, and what went wrong', async () => {
     const of = (id: string, events: BroodEvent[]) => row(id, events, { groupId: 'g1' });

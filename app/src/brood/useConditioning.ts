@@ -80,7 +80,10 @@ export function useConditioning(data: AppData) {
       const { name, tempC, ph, filter } = tank;
       const brood: BroodCreate = {
         ...defaultsOf(
-          strategyOf(strategies.data?.strategies ?? [], data.species.get(group.speciesKey)?.breeding),
+          strategyOf(
+            strategies.data?.strategies ?? [],
+            data.species.get(group.speciesKey)?.breeding,
+          ),
         ),
         id: broodId,
         name: `${group.name}, ${format.day(now.day)}`.slice(0, 60),
