@@ -50,6 +50,7 @@ export function houseOf(rows: HouseRows): FeedingModel {
         composition: food.composition,
         unit: unitOf(food, rows.hand ?? null),
         litter: isLitter(food),
+        staysMin: food.liftAfterMin,
       })),
   };
 }

@@ -73,6 +73,11 @@ const portions = z.object({
       /** «3 pinches» */
       before: z.string(),
       after: z.string(),
+      /** «½ pinch» */
+      by: z.string(),
+      leftOut: z.boolean(),
+      /** Days of the tank’s cycle on which it would; null is on all of its days. */
+      days: z.array(z.number()).nullable(),
     }),
   ),
   leadsTo,

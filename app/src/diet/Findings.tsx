@@ -1,4 +1,5 @@
-import type { FewerDays, Finding } from '@open-larder/core/round';
+import { isWorthSaying, type FewerDays, type Finding } from '@open-larder/core/round';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { useFormat } from '../store';
 import { SIZES, themed } from '../theme';
@@ -12,25 +13,58 @@ interface Props {
   onFewerDays?: (servingId: string, fewer: FewerDays) => void;
 }
 
-/** What to look at in a diet, each in a sentence with its figures. */
+/** What to do about a diet: the most harmful first and open, the others and all figures folded. */
 export function Findings({ findings, servingName, onFewerDays }: Props) {
   const styles = useStyles();
-  const format = useFormat();
-  if (findings.length === 0) return null;
+  const [open, setOpen] = useState(false);
+  const [first, ...others] = findings.filter(isWorthSaying);
+  if (!first) return null;
+  const line = (finding: Finding, index: number) => (
+    <FindingLine
+      key={index}
+      finding={finding}
+      figures={open}
+      servingName={servingName}
+      onFewerDays={onFewerDays}
+    />
+  );
   return (
     <View style={styles.box} role="note">
-      {findings.map((finding, index) => (
-        <View key={index} style={styles.one}>
-          <Text>{formatFinding(finding, format, servingName)}</Text>
-          {onFewerDays && finding.kind === 'rounding' && finding.fewer ? (
-            <FewerDaysButton
-              name={servingName(finding.servingId)}
-              fewer={finding.fewer}
-              onPress={(fewer) => onFewerDays(finding.servingId, fewer)}
-            />
-          ) : null}
-        </View>
-      ))}
+      {line(first, -1)}
+      {open ? others.map(line) : null}
+      <Button
+        variant="bare"
+        label={open ? 'Less' : others.length > 0 ? `Why, and ${others.length} more` : 'Why'}
+        onPress={() => setOpen(!open)}
+      />
+    </View>
+  );
+}
+
+interface LineProps extends Omit<Props, 'findings'> {
+  finding: Finding;
+  figures: boolean;
+}
+
+function FindingLine({ finding, figures, servingName, onFewerDays }: LineProps) {
+  const styles = useStyles();
+  const format = useFormat();
+  const { does, because } = formatFinding(finding, format, servingName);
+  return (
+    <View style={styles.one}>
+      <Text>{does}</Text>
+      {figures ? (
+        <Text variant="small" tone="quiet">
+          {because}
+        </Text>
+      ) : null}
+      {onFewerDays && finding.kind === 'rounding' && finding.fewer ? (
+        <FewerDaysButton
+          name={servingName(finding.servingId)}
+          fewer={finding.fewer}
+          onPress={(fewer) => onFewerDays(finding.servingId, fewer)}
+        />
+      ) : null}
     </View>
   );
 }
@@ -59,7 +93,7 @@ function FewerDaysButton({
 }
 
 const useStyles = themed((c) => ({
-  one: { gap: 8, alignItems: 'flex-start' },
+  one: { gap: 4, alignItems: 'flex-start' },
   box: {
     gap: 8,
     padding: 12,

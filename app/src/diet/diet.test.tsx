@@ -27,25 +27,51 @@ describe('words about a diet', () => {
   });
 
   it.each([
-    [{ kind: 'tooCold', tempC: 12, limitC: 18 }, /12 °C.*from 18 °C/],
-    [{ kind: 'tooWarm', tempC: 33, limitC: 30 }, /33 °C.*up to 30 °C/],
-    [{ kind: 'longGap', hours: 14, safe: measured('', 9.5, 'h') }, /14 h.*about 9.5 h/],
-    [{ kind: 'longGap', hours: 96, safe: measured('', 60, 'h') }, /4 days.*about 2.5 days/],
-    [{ kind: 'fewMeals', planned: 1, wanted: measured('', 3, '') }, /1 meals.*asks for 3/],
-    [{ kind: 'bigMeal', dryMatterG: 1, largest: measured('', 0.5, 'g') }, /Split it/],
+    [{ kind: 'tooCold', tempC: 12, limitC: 18 }, /^Warm the water to 18 °C/, /12 °C.*from 18 °C/],
+    [{ kind: 'tooWarm', tempC: 33, limitC: 30 }, /^Cool the water to 30 °C/, /33 °C.*up to 30 °C/],
     [
-      { kind: 'rounding', servingId: 's', ofWanted: 2.4, fewer: null },
-      /Flake: .*2.4 times what they need. Choose a finer food/,
+      { kind: 'longGap', hours: 14, safe: measured('', 9.5, 'h') },
+      /^Add a meal/,
+      /14 h.*about 9.5 h/,
     ],
     [
-      { kind: 'rounding', servingId: 's', ofWanted: 2.4, fewer: { days: [1, 3, 5], rests: [] } },
-      /Feed it on 3 days a week/,
+      { kind: 'longGap', hours: 96, safe: measured('', 60, 'h') },
+      /^Add a meal/,
+      /4 days.*2.5 days/,
     ],
-    [{ kind: 'rounding', servingId: 's', ofWanted: 0.9, fewer: null }, /Flake: rounded to 90 %/],
-    [{ kind: 'ownAmount', servingId: 's', ofWanted: 1.5 }, /Flake: your own amount is 150 %/],
-    [{ kind: 'fryFast' }, /Fry must never fast/],
-  ] as const)('say finding %# with its figures', (finding, sentence) => {
-    expect(formatFinding(finding, format, () => 'Flake')).toMatch(sentence);
+    [{ kind: 'fewMeals', planned: 1, wanted: measured('', 3, '') }, /over 3 meals/, /is one meal/],
+    [{ kind: 'bigMeal', dryMatterG: 1, largest: measured('', 0.5, 'g') }, /^Split the/, /2 times/],
+    [
+      { kind: 'rounding', servingId: 's', ofWanted: 2.4, smallest: true, fewer: null },
+      /^Choose a finer food than Flake/,
+      /smallest amount that can be dealt is 2.4 times what they need/,
+    ],
+    [
+      {
+        kind: 'rounding',
+        servingId: 's',
+        ofWanted: 2.4,
+        smallest: false,
+        fewer: { days: [1, 3, 5], rests: [] },
+      },
+      /^Give Flake on 3 days a week/,
+      /^What is dealt is 2.4 times/,
+    ],
+    [
+      { kind: 'rounding', servingId: 's', ofWanted: 0.9, smallest: false, fewer: null },
+      /a little more Flake/,
+      /0.9 times/,
+    ],
+    [
+      { kind: 'ownAmount', servingId: 's', ofWanted: 1.5 },
+      /^Check your own amount of Flake/,
+      /150 %/,
+    ],
+    [{ kind: 'fryFast' }, /fry must never fast/, /left out/],
+  ] as const)('say finding %# as what to do, and its figures', (finding, does, because) => {
+    const said = formatFinding(finding, format, () => 'Flake');
+    expect(said.does).toMatch(does);
+    expect(said.because).toMatch(because);
   });
 });
 
@@ -119,7 +145,7 @@ describe('planning a diet', () => {
       }),
     });
     show(<DietScreen id="g1" />);
-    expect(await screen.findByText(/times what they need. Feed it on \d days a week/)).toBeTruthy();
+    expect(await screen.findByText(/^Give .* on \d days a week\.$/)).toBeTruthy();
     fireEvent.press(screen.getByLabelText(/^Give Fine flake only /));
     // Then there is nothing more to say of it, and it is saved so.
     await waitFor(() => expect(screen.queryByText(/times what they need/)).toBeNull());

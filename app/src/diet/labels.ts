@@ -20,41 +20,68 @@ export function formatMoment(moment: MomentRow, format: Format): string {
   return `${away} min ${moment.minutes > 0 ? 'after' : 'before'} ${light}`;
 }
 
-/** Up to this a portion is rounded; above it, it is more than they need. */
-const FAR_OVER = 1.25;
-
-/** A finding as a sentence that says what it compares and what would help. */
+/** A finding as what to do about it, and the figures that it comes from. */
 export function formatFinding(
   finding: Finding,
   format: Format,
   servingName: (id: string) => string,
-): string {
+): { does: string; because: string } {
+  const warmth = (tempC: number) => format.quantity('temperature', tempC);
   switch (finding.kind) {
     case 'tooCold':
-      return `The water is ${format.quantity('temperature', finding.tempC)}; this species is at ease from ${format.quantity('temperature', finding.limitC)}. It eats little in the cold.`;
+      return {
+        does: `Warm the water to ${warmth(finding.limitC)}, or feed little.`,
+        because: `It is ${warmth(finding.tempC)}; this species is at ease from ${warmth(finding.limitC)}, and eats little in the cold.`,
+      };
     case 'tooWarm':
-      return `The water is ${format.quantity('temperature', finding.tempC)}; this species is at ease up to ${format.quantity('temperature', finding.limitC)}.`;
+      return {
+        does: `Cool the water to ${warmth(finding.limitC)}, and feed little meanwhile.`,
+        because: `It is ${warmth(finding.tempC)}; this species is at ease up to ${warmth(finding.limitC)}.`,
+      };
     case 'longGap':
-      return `The longest gap between meals is ${formatHours(finding.hours)}; this group can go about ${formatHours(finding.safe.value)} without food. Add a meal in between, or leave food in the tank.`;
+      return {
+        does: 'Add a meal in between, or leave food in the tank.',
+        because: `The longest gap between meals is ${formatHours(finding.hours)}; this group can go about ${formatHours(finding.safe.value)} without food.`,
+      };
     case 'longFast':
-      return `This group can go about ${formatHours(finding.safe.value)} without food: its fasts are no longer safe from ${format.day(finding.unsafeOn)} on.`;
+      return {
+        does: `Feed them by ${format.day(finding.unsafeOn)}: their fast gets too long.`,
+        because: `This group can go about ${formatHours(finding.safe.value)} without food.`,
+      };
     case 'fewMeals':
-      return `${finding.planned} meals on some days; its gut asks for ${finding.wanted.value}. Add a moment, or feed richer.`;
+      return {
+        does: `Split their food over ${finding.wanted.value} meals a day, or feed richer.`,
+        because: `On some days there ${finding.planned === 1 ? 'is one meal' : `are ${finding.planned} meals`}; their gut asks for ${finding.wanted.value}.`,
+      };
     case 'bigMeal':
-      return 'One meal is larger than the gut holds at once. Split it over two moments.';
-    case 'rounding':
-      if (finding.ofWanted <= FAR_OVER) {
-        return `${servingName(finding.servingId)}: rounded to ${Math.round(finding.ofWanted * 100)} % of what they need.`;
+      return {
+        does: 'Split the largest meal over two moments.',
+        because: `It is ${formatNumber(finding.dryMatterG / finding.largest.value, 1)} times what their guts hold at once.`,
+      };
+    case 'rounding': {
+      const { servingId, ofWanted, smallest, fewer } = finding;
+      const name = servingName(servingId);
+      const than = `${formatNumber(ofWanted, ofWanted < 2 ? 2 : 1)} times what they need`;
+      const because = smallest
+        ? `The smallest amount that can be dealt is ${than}.`
+        : `What is dealt is ${than}.`;
+      if (ofWanted < 1) return { does: `Give a little more ${name} where you can.`, because };
+      if (fewer) {
+        const days = fewer.days.length === 1 ? 'one day' : `${fewer.days.length} days`;
+        return { does: `Give ${name} on ${days} a week.`, because };
       }
-      return `${servingName(finding.servingId)}: the smallest amount you can measure is ${formatNumber(finding.ofWanted, 1)} times what they need. ${
-        finding.fewer
-          ? `Feed it on ${finding.fewer.days.length === 1 ? 'one day' : `${finding.fewer.days.length} days`} a week.`
-          : 'Choose a finer food, or feed it to a larger group.'
-      }`;
+      return { does: `Choose a finer food than ${name}, or smaller pieces.`, because };
+    }
     case 'ownAmount':
-      return `${servingName(finding.servingId)}: your own amount is ${Math.round(finding.ofWanted * 100)} % of the computed one.`;
+      return {
+        does: `Check your own amount of ${servingName(finding.servingId)}.`,
+        because: `It is ${Math.round(finding.ofWanted * 100)} % of the computed one.`,
+      };
     case 'fryFast':
-      return 'Fry must never fast: the resting days are left out while this group is fry.';
+      return {
+        does: 'Take the resting days out: fry must never fast.',
+        because: 'They are left out while this group is fry.',
+      };
   }
 }
 

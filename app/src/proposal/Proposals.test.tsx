@@ -8,7 +8,7 @@ import { Toast } from '../ui';
 import { Proposals } from './Proposals';
 import { TrainingCard } from './TrainingCard';
 import { TrainSheet } from './TrainSheet';
-import { formatStep } from './labels';
+import { formatAct, formatStep } from './labels';
 
 jest.mock('expo-router', () => jest.requireActual('../testing/router'));
 
@@ -41,6 +41,9 @@ const portions: Proposed['portions'][number] = {
       momentName: 'After work',
       before: '3 pinches',
       after: '2½ pinches',
+      by: '½ pinch',
+      leftOut: false,
+      days: null,
     },
   ],
   leadsTo: {
@@ -106,10 +109,33 @@ function open(proposed: Partial<Proposed>, of: Partial<Group> = {}, part: Part =
 const posted = (asked: ReturnType<typeof standIn>, path: string) =>
   asked.filter((one) => one.method === 'POST' && one.path === path).map(({ body }) => body);
 
+const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'].map((label, at) => ({
+  value: at + 1,
+  label,
+  spoken: label,
+}));
+
+describe('what is to be done', () => {
+  const of = (over: object) =>
+    formatAct(
+      { groupName: 'Phantoms', change: -0.1, changed: [{ ...portions.changed[0]!, ...over }] },
+      { weekdays: WEEKDAYS },
+    );
+  it('is an act in words, with its food, its moment and its days', () => {
+    expect(of({ days: [1, 3, 5] })).toBe(
+      'Give phantoms ½ pinch less fine flake after work on Mon, Wed and Fri.',
+    );
+    expect(of({ days: [2], leftOut: true })).toBe(
+      'Leave out fine flake after work for phantoms on Tue.',
+    );
+    expect(of({ days: null })).toBe('Give phantoms 10 % less of everything.');
+  });
+});
+
 describe('proposed portions', () => {
   it('say what was seen and what becomes of them, and are accepted by a tap', async () => {
     const asked = open({ portions: [portions] });
-    expect(await screen.findByText('Zebrafish: 10 % less')).toBeTruthy();
+    expect(await screen.findByText('Give zebrafish 10 % less of everything.')).toBeTruthy();
     expect(screen.getByText(/50 % left on Tue 3 Mar; round on .*; and 1 more/)).toBeTruthy();
     expect(screen.getByText('Fine flake, after work: 3 → 2½ pinches')).toBeTruthy();
     fireEvent.press(screen.getByLabelText('Give Zebrafish 10 % less'));
@@ -139,7 +165,7 @@ describe('proposed portions', () => {
   it('are a line in the round, unfolded by a tap', async () => {
     open({ portions: [portions] }, {}, 'all');
     fireEvent.press(await screen.findByLabelText('A proposal, Zebrafish'));
-    expect(screen.getByText('Zebrafish: 10 % less')).toBeTruthy();
+    expect(screen.getByText('Give zebrafish 10 % less of everything.')).toBeTruthy();
   });
 
   it('name the unit once, unless it changes', () => {

@@ -8,6 +8,7 @@ import { Button, Card, Disclosure, Text, WhyLink, lowerFirst } from '../ui';
 import { TrainingEnd } from './TrainingEnd';
 import { useAnswer, type Said } from './useAnswer';
 import {
+  formatAct,
   formatChange,
   formatLeadsTo,
   formatRefused,
@@ -91,7 +92,7 @@ function PortionsCard({ proposal, data }: { proposal: PortionsProposed; data: Ap
     <Card label={`Portions of ${groupName}`}>
       <View style={styles.card}>
         <View style={styles.head}>
-          <Text variant="strong">{`${groupName}: ${formatChange(change)}`}</Text>
+          <Text variant="strong">{formatAct(proposal, format)}</Text>
           <WhyLink
             about={`${formatChange(change)} for ${lowerFirst(groupName)}`}
             why={portionsWhy(proposal, format.units)}
@@ -100,11 +101,16 @@ function PortionsCard({ proposal, data }: { proposal: PortionsProposed; data: Ap
         <Text variant="small" tone="quiet">
           {`${tankName(data, proposal.tankId)}: ${formatSigns(proposal, format)}.`}
         </Text>
-        {changed.map((one) => (
-          <Text key={one.servingId}>
-            {`${one.foodName}, ${lowerFirst(one.momentName)}: ${formatStep(one)}`}
-          </Text>
-        ))}
+        {changed.some(({ days }) => days !== null) ? (
+          <Text variant="small">{`In a week that is ${formatChange(change)}.`}</Text>
+        ) : null}
+        {changed
+          .filter(({ days }) => days === null)
+          .map((one) => (
+            <Text key={one.servingId}>
+              {`${one.foodName}, ${lowerFirst(one.momentName)}: ${formatStep(one)}`}
+            </Text>
+          ))}
         <View>
           {formatLeadsTo(leadsTo, format).map((line) => (
             <Text key={line} variant="small" tone="quiet">

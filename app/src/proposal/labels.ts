@@ -13,6 +13,27 @@ export function formatStep({ before, after }: { before: string; after: string })
   return `${after.endsWith(unit.join(' ')) ? number : before} → ${after}`;
 }
 
+/** «Give the zebrafish ½ pinch less fine flake after work, on Mon, Wed and Fri.» */
+export function formatAct(
+  { groupName, change, changed }: Pick<PortionsProposed, 'groupName' | 'change' | 'changed'>,
+  { weekdays }: Pick<Format, 'weekdays'>,
+): string {
+  const who = lowerFirst(groupName);
+  const [one, ...others] = changed;
+  if (!one || others.length > 0 || one.days === null) {
+    return `Give ${who} ${formatChange(change)} of everything.`;
+  }
+  const food = `${lowerFirst(one.foodName)} ${lowerFirst(one.momentName)}`;
+  const names = one.days.map(
+    (day) => weekdays.find(({ value }) => value === day)?.label ?? `day ${day}`,
+  );
+  const last = names.at(-1)!;
+  const days = names.length > 1 ? `${names.slice(0, -1).join(', ')} and ${last}` : last;
+  return one.leftOut
+    ? `Leave out ${food} for ${who} on ${days}.`
+    : `Give ${who} ${one.by} ${change < 0 ? 'less' : 'more'} ${food} on ${days}.`;
+}
+
 /** Signs that are named; the others are counted. */
 const NAMED = 3;
 

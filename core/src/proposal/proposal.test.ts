@@ -136,6 +136,9 @@ describe('a proposal', () => {
   });
 });
 
+let made = 0;
+const newId = () => `new ${(made += 1)}`;
+
 describe('what a proposal changes', () => {
   const house = testHouse();
   const foods = new Map<string, Food>(house.foods.map((food) => [food.id, food]));
@@ -166,17 +169,59 @@ describe('what a proposal changes', () => {
   });
 
   it('names every portion that becomes another', () => {
-    const effect = effectOf(own(5, 10), tank, foods, 0.1, TODAY)!;
-    expect(effect.change).toBe(0.1);
+    const effect = effectOf(own(5, 10), tank, foods, 0.1, TODAY, newId)!;
+    expect(effect.change).toBeCloseTo(0.1, 6);
     expect(effect.changed).toEqual([
-      { servingId: 's0', foodId: 'flake', momentId: 'morning', before: 5, after: 5.5 },
-      { servingId: 's1', foodId: 'flake', momentId: 'morning', before: 10, after: 11 },
+      { servingId: 's0', foodId: 'flake', momentId: 'morning', before: 5, after: 5.5, days: null },
+      { servingId: 's1', foodId: 'flake', momentId: 'morning', before: 10, after: 11, days: null },
     ]);
   });
 
-  it('is as much as a correction may be where hands are too coarse, and nothing beyond', () => {
-    expect(effectOf(own(2), tank, foods, 0.06, TODAY)?.change).toBe(MAX_CHANGE);
-    expect(effectOf(own(0.5), tank, foods, 0.15, TODAY)).toBeNull();
+  it('is a step on some days where hands are too coarse for all of them', () => {
+    const more = effectOf(own(2), tank, foods, 0.06, TODAY, newId)!;
+    expect(more.changed).toMatchObject([{ before: 2, after: 2.5 }]);
+    expect(more.changed[0]!.days!.length).toBeLessThan(7);
+    expect(more.diet.servings).toHaveLength(2);
+    const days = more.diet.servings.flatMap((one) => one.days).sort();
+    expect(days).toEqual([...group.diet!.servings[0]!.days].sort());
+  });
+
+  it('leaves the smallest amount out on a day, and is none where a day is too much', () => {
+    const less = effectOf(own(0.5, 0.5), tank, foods, -0.1, TODAY, newId)!;
+    expect(less.changed).toMatchObject([{ before: 0.5, after: 0 }]);
+    expect(less.changed[0]!.days).toHaveLength(1);
+    expect(less.diet.servings).toHaveLength(2);
+    const weekly = own(0.5);
+    const once = {
+      ...weekly,
+      diet: { ...weekly.diet, servings: [{ ...weekly.diet.servings[0]!, days: [2] }] },
+    };
+    expect(effectOf(once, tank, foods, -0.15, TODAY, newId)).toBeNull();
+  });
+
+  it('never moves what is really dealt in a week by more than a correction may be', () => {
+    const units = fc.array(fc.integer({ min: 1, max: 12 }), { minLength: 1, maxLength: 4 });
+    const change = fc.integer({ min: -15, max: 15 }).filter((percent) => Math.abs(percent) >= 5);
+    const dealt = (of: typeof group) => {
+      let kj = 0;
+      for (let ahead = 0; ahead < 7; ahead += 1) {
+        const day = compileGroupDay(of, tank, foods, addDays(TODAY, ahead));
+        for (const { portion } of day.servings) kj += portion.energyKj;
+      }
+      return kj;
+    };
+    fc.assert(
+      fc.property(units, change, (halves, percent) => {
+        const before = own(...halves.map((half) => half / 2));
+        const effect = effectOf(before, tank, foods, percent / 100, TODAY, newId);
+        if (effect === null) return;
+        const real = dealt({ ...before, diet: effect.diet }) / dealt(before) - 1;
+        expect(Math.abs(real)).toBeLessThanOrEqual(MAX_CHANGE + 1e-6);
+        expect(real * percent).toBeGreaterThan(0);
+        expect(effect.change).toBeCloseTo(real, 2);
+      }),
+      { numRuns: 40 },
+    );
   });
 
   it('turns no amount the other way', () => {
@@ -192,6 +237,50 @@ describe('what a proposal changes', () => {
         });
       }),
     );
+  });
+});
+
+describe('what was seen three times over', () => {
+  const house = testHouse();
+  const foods = new Map<string, Food>(house.foods.map((food) => [food.id, food]));
+  const tank = testTank('b', 2);
+  const group = testGroup('g1', 'b');
+  const on = (days: number, of: (day: string) => Sign[]): Sign[] =>
+    Array.from({ length: days }, (_, ago_) => of(ago(ago_))).flat();
+  const meal = (over: Partial<WatchedMeal>) => (day: string) => {
+    const sign = mealSign({
+      day,
+      clearedMin: null,
+      left: null,
+      staysMin: 15,
+      part: 1,
+      came: null,
+      ...over,
+    });
+    return sign ? [sign] : [];
+  };
+  const SEEN: [string, Sign[]][] = [
+    ['bloated on three days', bellySigns([2, 1, 0].map((days) => ({ day: ago(days), score: 5 })))],
+    ['round on four days', bellySigns([3, 2, 1, 0].map((days) => ({ day: ago(days), score: 4 })))],
+    ['half left five times', on(5, meal({ left: 0.5 }))],
+    ['a quarter left five times', on(5, meal({ left: 0.25 }))],
+    ['far too slow three times', on(3, meal({ clearedMin: 30 }))],
+    ['gone at once three times', on(3, meal({ clearedMin: 0.5 }))],
+  ];
+  it.each(SEEN)('%s is never answered by silence, however coarse the hand', (_, signs) => {
+    const proposal = propose('adult', signs, TODAY)!;
+    expect(proposal).not.toBeNull();
+    // From a pinch a day, dealt in halves, to ten.
+    for (const halves of [2, 4, 8, 20]) {
+      const servings = group.diet!.servings.slice(0, 1).flatMap((one) => [
+        { ...one, id: 'a', ownUnits: halves / 4 },
+        { ...one, id: 'b', ownUnits: halves / 4 },
+      ]);
+      const fed = { ...group, diet: { ...group.diet!, servings } };
+      const effect = effectOf(fed, tank, foods, proposal.change, TODAY, newId);
+      expect(effect).not.toBeNull();
+      expect(Math.sign(effect!.change)).toBe(Math.sign(proposal.change));
+    }
   });
 });
 

@@ -15,6 +15,8 @@ export interface Food {
   unit: ServingUnit;
   /** Leaves and cones: grazed for weeks beside the ration, which they are no part of. */
   litter?: boolean;
+  /** Minutes until what is left is taken out; left out where that is not known. */
+  staysMin?: number | null;
 }
 
 export interface Portion {

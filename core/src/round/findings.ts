@@ -16,10 +16,19 @@ export type Finding =
   | { kind: 'longFast'; unsafeOn: string; safe: Known }
   | { kind: 'fewMeals'; planned: number; wanted: Known }
   | { kind: 'bigMeal'; dryMatterG: number; largest: Known }
-  | { kind: 'rounding'; servingId: string; ofWanted: number; fewer: FewerDays | null }
+  /** `smallest`: no less of it can be dealt. */
+  | {
+      kind: 'rounding';
+      servingId: string;
+      ofWanted: number;
+      smallest: boolean;
+      fewer: FewerDays | null;
+    }
   | { kind: 'ownAmount'; servingId: string; ofWanted: number }
   | { kind: 'fryFast' };
 
+/** What stays in for as long is nibbled at, and is no meal at once: a slice, a wafer overnight. Assumption. */
+const NIBBLED_MIN = 4 * 60;
 /** Assumption: past its largest meal by this factor, a meal fouls the water instead of feeding. */
 const MEAL_TOLERANCE = 1.1;
 
@@ -65,8 +74,39 @@ export function dietFindings(
       mealFindings(after, tank, then).some(({ kind }) => kind === 'bigMeal');
     return worse ? null : fewer;
   };
-  return [...findings, ...gaps, ...meals, ...roundingFindings(week, fewerFor)];
+  return [...findings, ...gaps, ...meals, ...roundingFindings(week, fewerFor)].sort(
+    (a, b) => harmOf(b) - harmOf(a),
+  );
 }
+
+/** Over or under this a portion is worth a sentence of its own. Assumption. */
+const FAR_OFF = 0.25;
+
+/** How much harm comes of it, the most first: what starves or chills, what fouls, what is a matter of taste. */
+function harmOf(finding: Finding): number {
+  switch (finding.kind) {
+    case 'fryFast':
+      return 10;
+    case 'tooCold':
+    case 'tooWarm':
+      return 6 + Math.min(3, Math.abs(finding.tempC - finding.limitC));
+    case 'longGap':
+      return 8;
+    case 'longFast':
+      return 7;
+    case 'bigMeal':
+      return 4 + Math.min(1, finding.dryMatterG / finding.largest.value / 10);
+    case 'rounding':
+    case 'ownAmount':
+      return finding.ofWanted > 1 + FAR_OFF ? 3 + Math.min(2, finding.ofWanted / 10) : 1;
+    case 'fewMeals':
+      return 2;
+  }
+}
+
+/** Whether it is worth a keeper’s eye unasked: what is a little off is not. */
+export const isWorthSaying = (finding: Finding): boolean =>
+  harmOf(finding) >= 2 || (finding.kind === 'rounding' && finding.ofWanted < 1 - FAR_OFF);
 
 function gapFinding(
   group: HouseGroup,
@@ -110,6 +150,7 @@ function mealFindings(group: HouseGroup, tank: HouseTank, week: readonly GroupDa
   const dryOf = (day: GroupDay, momentId?: string) =>
     mealsOf(day)
       .filter((due) => momentId === undefined || due.serving.momentId === momentId)
+      .filter(({ food }) => momentId === undefined || (food.staysMin ?? 0) < NIBBLED_MIN)
       .reduce((sum, due) => sum + due.portion.massG * (1 - due.food.composition.moisture), 0);
   const largest = largestMeal(onDay);
   const biggest = Math.max(
@@ -140,11 +181,12 @@ function roundingFindings(
     if (seen.has(due.serving.id) || Math.abs(due.portion.ofWanted - 1) <= QUIET_ROUNDING) continue;
     seen.add(due.serving.id);
     const { id: servingId, ownUnits } = due.serving;
-    const { ofWanted } = due.portion;
+    const { ofWanted, units } = due.portion;
+    const smallest = units <= due.food.unit.step;
     if (ownUnits !== null) findings.push({ kind: 'ownAmount', servingId, ofWanted });
     else {
       const fewer = ofWanted > FEWER_ABOVE ? fewerFor(servingId, ofWanted) : null;
-      findings.push({ kind: 'rounding', servingId, ofWanted, fewer });
+      findings.push({ kind: 'rounding', servingId, ofWanted, smallest, fewer });
     }
   }
   return findings;

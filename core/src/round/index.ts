@@ -38,7 +38,7 @@ export {
 } from './fast';
 export { feedingDay, type DayTime } from './feedingDay';
 export { withFewerDays, type FewerDays } from './fewerDays';
-export { dietFindings, type Finding } from './findings';
+export { dietFindings, isWorthSaying, type Finding } from './findings';
 export { lateAdvice, type LateAdvice } from './late';
 export { MAX_AFTER_MIN, MAX_SPOTS, PLAIN, mannerKey, type Manner } from './manner';
 export { TRAINING_STEPS, trainingOn, type Tasting, type Training } from './training';

@@ -1,3 +1,4 @@
+import { v7 as uuidv7 } from 'uuid';
 import type { Answer, Proposals, WaterRow } from '@open-larder/contract';
 import {
   addDays,
@@ -94,7 +95,8 @@ export function portionsFor({
     const water = status && nitrateSign(status, group.stage, { since, today });
     const signs = [...seen.signsOf(group, since, today), ...(water ? [water] : [])];
     const proposal = propose(group.stage, signs, today, group.belly ?? null);
-    const effect = proposal && effectOf(group, tank, foods, proposal.change, addDays(today, 1));
+    const effect =
+      proposal && effectOf(group, tank, foods, proposal.change, addDays(today, 1), uuidv7);
     return effect ? [{ group, tank, version: diet.version, proposal, effect }] : [];
   });
 }
@@ -136,7 +138,7 @@ export function proposalsOf(ground: ProposalContext): Proposals {
       version,
       change: effect.change,
       signs: proposal.signs.map(({ seen, day }) => ({ seen, day })),
-      changed: effect.changed.map(({ servingId, foodId, momentId, before, after }) => {
+      changed: effect.changed.map(({ servingId, foodId, momentId, before, after, days }) => {
         const food = foods.get(foodId)!;
         return {
           servingId,
@@ -144,6 +146,9 @@ export function proposalsOf(ground: ProposalContext): Proposals {
           momentName: moments.get(momentId)?.name ?? '',
           before: formatUnits(before, food.unit),
           after: formatUnits(after, food.unit),
+          by: formatUnits(Math.abs(after - before), food.unit),
+          leftOut: after === 0,
+          days: days && [...days],
         };
       }),
       leadsTo: {

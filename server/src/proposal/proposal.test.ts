@@ -76,7 +76,7 @@ describe('proposed portions', () => {
     await watch(1, { left: 0.5 });
     await watch(3, { left: 0.5 });
     const proposal = (await portions())!;
-    expect(proposal).toMatchObject({ change: -0.15, groupName: 'Danios', version: 1 });
+    expect(proposal).toMatchObject({ change: -0.138, groupName: 'Danios', version: 1 });
     expect(proposal.signs).toEqual([
       { seen: { kind: 'left', share: 0.5 }, day: ago(1) },
       { seen: { kind: 'left', share: 0.5 }, day: ago(3) },
@@ -111,7 +111,7 @@ describe('proposed portions', () => {
     await watch(2, { left: 0.5 });
     const before = await diet();
     const { body } = await answer({ accepted: true, hand: 'Ada' }).expect(201);
-    expect(body).toMatchObject({ accepted: true, change: -0.15, hand: 'Ada', day: TODAY });
+    expect(body).toMatchObject({ accepted: true, change: -0.138, hand: 'Ada', day: TODAY });
     expect(await diet()).toMatchObject({ version: 2, goalFactor: 0.85 * 1.5, validFrom: TODAY });
     expect(await portions()).toBeUndefined();
     await undo(body.id).expect(201);
@@ -119,7 +119,7 @@ describe('proposed portions', () => {
     const { version: _, validFrom: __, ...same } = before;
     expect(await diet()).toMatchObject({ version: 3, ...same });
     // All is as it was, so that it is proposed again.
-    expect((await portions())!.change).toBe(-0.15);
+    expect((await portions())!.change).toBe(-0.138);
   });
 
   it('declined are not asked about for four weeks, put off for one', async () => {
@@ -138,16 +138,16 @@ describe('proposed portions', () => {
     await leaveAgain(27);
     expect(await portions()).toBeUndefined();
     await leaveAgain(28);
-    expect((await portions())!.change).toBe(-0.15);
+    expect((await portions())!.change).toBe(-0.138);
     server.clock.at = at(TODAY);
     await undo(body.id).expect(201);
-    expect((await portions())!.change).toBe(-0.15);
+    expect((await portions())!.change).toBe(-0.138);
     const put = await answer({ later: true }).expect(201);
     expect(put.body).toMatchObject({ accepted: false, later: true });
     await leaveAgain(6);
     expect(await portions()).toBeUndefined();
     await leaveAgain(7);
-    expect((await portions())!.change).toBe(-0.15);
+    expect((await portions())!.change).toBe(-0.138);
   });
 
   it('are answered once, and about the diet that stands', async () => {
@@ -233,7 +233,7 @@ describe('what a proposal leads to', () => {
       {
         id: body.id,
         about: 'Danios',
-        change: -0.15,
+        change: -0.138,
         signs: [{ seen: { share: 0.5 } }, { seen: { share: 0.5 } }],
         ledTo: { says: 'unseen' },
       },
