@@ -1,3 +1,4 @@
+import { MIXINGS } from '@open-larder/core/proposal/mixing';
 import { z } from 'zod';
 import { day, hand, id, instant } from './basics';
 import { why } from './why';
@@ -96,6 +97,8 @@ const trained = z.object({
   served: z.number(),
   refused: z.number(),
   newcomerDays: z.number().nullable(),
+  /** How the two are put together. */
+  mixing: z.enum(MIXINGS),
 });
 
 const rhythm = z.object({ share: z.number(), everyDays: z.number() });

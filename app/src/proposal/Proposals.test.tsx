@@ -62,6 +62,7 @@ const refused: Proposed['trainings'][number] = {
   foodId: 'f2',
   foodName: 'Worms',
   withFoodName: 'Fine flake',
+  mixing: 'stirred',
   servingId: 's1',
   served: 3,
   refused: 2,

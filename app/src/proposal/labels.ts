@@ -46,20 +46,29 @@ export function formatSigns({ signs }: Pick<PortionsProposed, 'signs'>, format: 
   return [...named, ...(more > 0 ? [`and ${more} more`] : [])].join('; ');
 }
 
-/** «Came 12 days ago and refused them 3 times of 4. …» */
+/** How a new food is put with the one that they take. */
+const MIXING: Record<TrainingProposed['mixing'], (known: string) => string> = {
+  stirred: (known) => `Mix a little of it into the ${known} that they take`,
+  soaked: (known) => `Soak a little of it in the juice of the ${known} that they take`,
+  dusted: (known) => `Dust a little of it on the ${known} that they take`,
+  beside: (known) =>
+    `Put a little of it beside the ${known} that they take, at the same place and time`,
+};
+
+/** «Came 12 days ago. Refused 3 of 4 in two weeks. …» */
 export function formatRefused({
   served,
   refused,
   newcomerDays,
   withFoodName,
+  mixing,
 }: TrainingProposed): string {
   const came =
     newcomerDays === null
       ? ''
       : `Came ${newcomerDays === 0 ? 'today' : `${newcomerDays} ${newcomerDays === 1 ? 'day' : 'days'} ago`}. `;
-  return `${came}Refused ${refused} of ${served} in two weeks. Mix a little into the ${lowerFirst(
-    withFoodName,
-  )} that they take, and more as they accept it; the rest of their day stays the same.`;
+  const act = MIXING[mixing](lowerFirst(withFoodName));
+  return `${came}Refused ${refused} of ${served} in two weeks. ${act}, and more as they accept it; the rest of their day stays the same.`;
 }
 
 /** «25 % every 7 days» */

@@ -3,7 +3,16 @@ import type { Food } from '../ration';
 import { dailyNeed } from '../ration';
 import { addDays, compileGroupDay, groupOnDay } from '../round';
 import { testGroup, testHouse, testTank } from '../round/house.testkit';
-import { bellySigns, changedDiet, effectOf, mealSign, MAX_CHANGE, propose, refusedFoods } from '.';
+import {
+  bellySigns,
+  changedDiet,
+  effectOf,
+  mealSign,
+  MAX_CHANGE,
+  mixingOf,
+  propose,
+  refusedFoods,
+} from '.';
 import type { Sign, WatchedMeal } from '.';
 
 const TODAY = '2026-03-10';
@@ -298,8 +307,44 @@ describe('a food that is refused', () => {
     { foodId: 'worm', served: 2, refused },
   ];
 
+  const FOODS = new Map<string, Parameters<typeof mixingOf>[0]>([
+    ['flake', { kind: 'dry', family: 'grain' }],
+    ['worm', { kind: 'frozen', family: 'cube' }],
+    ['pellet', { kind: 'dry', family: 'grain' }],
+  ]);
+
+  it.each([
+    ['dry', 'grain', 'dry', 'grain', 'stirred'],
+    ['dry', 'grain', 'frozen', 'cube', 'soaked'],
+    ['dry', 'mortar', 'fresh', 'leaf', 'dusted'],
+    ['dry', 'mortar', 'gel', 'jelly', 'dusted'],
+    ['frozen', 'cube', 'frozen', 'cube', 'stirred'],
+    ['frozen', 'cube', 'dry', 'grain', 'beside'],
+    ['dry', 'grain', 'live', 'wriggle', 'beside'],
+    ['fresh', 'leaf', 'dry', 'grain', 'beside'],
+  ] as const)('%s %s with %s %s is %s', (kind, family, knownKind, knownFamily, mixing) => {
+    expect(mixingOf({ kind, family }, { kind: knownKind, family: knownFamily })).toBe(mixing);
+  });
+
+  it('is mixed with what it goes with best, though another is given on more days', () => {
+    const own = group(5);
+    const daily = { ...flake, id: 'daily', foodId: 'slice' };
+    const foods = new Map([
+      ...FOODS,
+      ['slice', { kind: 'fresh' as const, family: 'leaf' as const }],
+    ]);
+    const servings = [daily, { ...flake, days: [2] }, { ...worm, foodId: 'pellet' }];
+    const met = [
+      { foodId: 'slice', served: 9, refused: 0 },
+      { foodId: 'flake', served: 9, refused: 0 },
+      { foodId: 'pellet', served: 2, refused: 2 },
+    ];
+    const found = refusedFoods({ ...own, diet: { ...own.diet, servings } }, met, foods, TODAY);
+    expect(found).toMatchObject([{ foodId: 'pellet', withFoodId: 'flake', mixing: 'stirred' }]);
+  });
+
   it('by a newcomer is trained at once, with the food that it takes on most days', () => {
-    expect(refusedFoods(group(5), tried(1), TODAY)).toEqual([
+    expect(refusedFoods(group(5), tried(1), FOODS, TODAY)).toEqual([
       {
         foodId: 'worm',
         withFoodId: 'flake',
@@ -307,21 +352,26 @@ describe('a food that is refused', () => {
         served: 2,
         refused: 1,
         newcomerDays: 5,
+        mixing: 'beside',
       },
     ]);
   });
 
   it('by others only from the second time', () => {
-    expect(refusedFoods(group(100), tried(1), TODAY)).toEqual([]);
-    expect(refusedFoods(group(100), tried(2), TODAY)).toMatchObject([{ newcomerDays: null }]);
+    expect(refusedFoods(group(100), tried(1), FOODS, TODAY)).toEqual([]);
+    expect(refusedFoods(group(100), tried(2), FOODS, TODAY)).toMatchObject([
+      { newcomerDays: null },
+    ]);
   });
 
   it('is not asked about while one is trained, where nothing is taken, or where it is not planned', () => {
     const training = { id: 't', servingId: flake.id, foodId: 'worm', step: 1, share: 0.1, offers: 0, ends: null }; // prettier-ignore
-    expect(refusedFoods(group(5, { training }), tried(1), TODAY)).toEqual([]);
-    expect(refusedFoods(group(5), [{ foodId: 'worm', served: 2, refused: 2 }], TODAY)).toEqual([]);
+    expect(refusedFoods(group(5, { training }), tried(1), FOODS, TODAY)).toEqual([]);
+    expect(
+      refusedFoods(group(5), [{ foodId: 'worm', served: 2, refused: 2 }], FOODS, TODAY),
+    ).toEqual([]);
     const none = { ...group(5).diet, servings: [flake] };
-    expect(refusedFoods(group(5, { diet: none }), tried(2), TODAY)).toEqual([]);
+    expect(refusedFoods(group(5, { diet: none }), tried(2), FOODS, TODAY)).toEqual([]);
   });
 });
 

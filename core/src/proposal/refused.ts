@@ -1,4 +1,5 @@
 import { daysBetween, type HouseGroup } from '../round';
+import { MIXINGS, mixingOf, type Mixed, type Mixing } from './mixing';
 
 /** What became of a food in a group's last two weeks: servings served, and those that were refused. */
 export interface Tried {
@@ -17,6 +18,8 @@ export interface RefusedFood {
   refused: number;
   /** Days since it came; null for those that have been here for long. */
   newcomerDays: number | null;
+  /** How the two are put together. */
+  mixing: Mixing;
 }
 
 /** For so many days a group that came is a newcomer: it may know none of the foods here. Assumption. */
@@ -29,12 +32,14 @@ const REFUSALS = 2;
 
 /**
  * Foods in a group's diet that it refuses though it takes another: what it can be trained onto, each
- * with the serving that is given on the most days.
+ * with the serving that it can be mixed with best, and of those the one that is given on the most days.
+ * @param foods by id, as far as they can be mixed; those that are gone are trained with by none
  * @param today YYYY-MM-DD
  */
 export function refusedFoods(
   { diet, lastOn, training }: Pick<HouseGroup, 'diet' | 'lastOn' | 'training'>,
   tried: readonly Tried[],
+  foods: ReadonlyMap<string, Mixed>,
   today: string,
 ): RefusedFood[] {
   if (diet === null || training) return [];
@@ -44,10 +49,18 @@ export function refusedFoods(
   const takes = new Set(
     tried.filter(({ served, refused }) => served > 0 && refused / served <= KNOWN).map(foodOf),
   );
-  const known = diet.servings
-    .filter(({ foodId }) => takes.has(foodId))
-    .sort((a, b) => b.days.length - a.days.length)[0];
-  if (!known) return [];
+  const known = diet.servings.filter(({ foodId }) => takes.has(foodId));
+  const bestFor = (fresh: Mixed | undefined) =>
+    known
+      .flatMap((serving) => {
+        const food = foods.get(serving.foodId);
+        return food && fresh ? [{ serving, mixing: mixingOf(fresh, food) }] : [];
+      })
+      .sort(
+        (a, b) =>
+          MIXINGS.indexOf(a.mixing) - MIXINGS.indexOf(b.mixing) ||
+          b.serving.days.length - a.serving.days.length,
+      )[0];
   return tried
     .filter(
       ({ foodId, served, refused }) =>
@@ -55,14 +68,22 @@ export function refusedFoods(
         refused / served >= UNKNOWN &&
         diet.servings.some((serving) => serving.foodId === foodId),
     )
-    .map(({ foodId, served, refused }) => ({
-      foodId,
-      withFoodId: known.foodId,
-      servingId: known.id,
-      served,
-      refused,
-      newcomerDays,
-    }));
+    .flatMap(({ foodId, served, refused }): RefusedFood[] => {
+      const best = bestFor(foods.get(foodId));
+      if (!best) return [];
+      const { serving, mixing } = best;
+      return [
+        {
+          foodId,
+          withFoodId: serving.foodId,
+          servingId: serving.id,
+          served,
+          refused,
+          newcomerDays,
+          mixing,
+        },
+      ];
+    });
 }
 
 const foodOf = ({ foodId }: Tried) => foodId;

@@ -193,28 +193,31 @@ export function proposalsOf(ground: ProposalContext): Proposals {
 }
 
 function trainingsOf(
-  { today, tried, quiet }: ProposalContext,
+  { household, today, tried, quiet }: ProposalContext,
   house: FeedingModel,
 ): Proposals['trainings'] {
   const foods = foodsOf(house);
+  const mixable = new Map(household.foods.map((food) => [food.id, food]));
   return house.groups.flatMap((group) => {
     const triedBy = tried.filter(({ groupId }) => groupId === group.id);
-    return refusedFoods(group, triedBy, today).flatMap(({ foodId, withFoodId, ...refused }) => {
-      const food = foods.get(foodId);
-      const known = foods.get(withFoodId);
-      const declined = quiet.some((one) => one.groupId === group.id && one.foodId === foodId);
-      if (!food || !known || declined) return [];
-      return [
-        {
-          ...refused,
-          groupId: group.id,
-          groupName: group.name,
-          tankId: group.tankId,
-          foodId,
-          foodName: food.name,
-          withFoodName: known.name,
-        },
-      ];
-    });
+    return refusedFoods(group, triedBy, mixable, today).flatMap(
+      ({ foodId, withFoodId, ...refused }) => {
+        const food = foods.get(foodId);
+        const known = foods.get(withFoodId);
+        const declined = quiet.some((one) => one.groupId === group.id && one.foodId === foodId);
+        if (!food || !known || declined) return [];
+        return [
+          {
+            ...refused,
+            groupId: group.id,
+            groupName: group.name,
+            tankId: group.tankId,
+            foodId,
+            foodName: food.name,
+            withFoodName: known.name,
+          },
+        ];
+      },
+    );
   });
 }

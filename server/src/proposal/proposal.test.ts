@@ -404,6 +404,7 @@ describe('a proposed training', () => {
       foodId: worms.id,
       foodName: 'Worms',
       withFoodName: 'Fine flake',
+      mixing: 'stirred',
       servingId: house.serving.id,
       served: 1,
       refused: 1,
