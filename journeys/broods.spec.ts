@@ -29,13 +29,14 @@ test('the brood at day nine: its ladder, its change, a count that says more', as
     .getByRole('button', { name: /^Changed: Steel-blues of the mop/ })
     .first()
     .click();
-  await expect(page.getByText('Its water is changed.')).toBeVisible();
+  await expect(page.getByText('The water is changed.')).toBeVisible();
   await expect(page.getByRole('button', { name: /^Changed: Steel-blues/ })).toHaveCount(0);
   // The next rung was reported for later: a tap says that they take it now, and another takes that back.
   await page.getByRole('button', { name: 'They take Grindal worms today' }).click();
   await expect(
     page.getByText(/Wed 11 Mar until .* · seen taken|Wed 11 Mar on · seen taken/),
   ).toBeVisible();
+  await page.getByRole('button', { name: /^History/ }).click();
   await page.getByRole('button', { name: /^Undo: Took the next food: Grindal worms/ }).click();
   await expect(page.getByText(/seen taken/)).toHaveCount(0);
   await page.getByRole('button', { name: 'Something happened' }).click();
@@ -100,8 +101,7 @@ test('conditioning says what it costs the water, and portions follow', async ({ 
   await page.getByLabel(/^In the tank now/).fill('18');
   await page.getByLabel(/^In the new water/).fill('8');
   await page.getByLabel(/^It shall come to/).fill('12');
-  await expect(page.getByText('The steps')).toHaveCount(0);
-  await expect(page.getByText(/% *: .* of the new water$/).first()).toBeVisible();
+  await expect(page.getByText(/change .* with the new water$/).first()).toBeVisible();
   await page.getByLabel(/^It shall come to/).fill('25');
   await expect(page.getByText(/it lies on the other side/)).toBeVisible();
   await page.getByRole('button', { name: 'Back to the usual' }).click();

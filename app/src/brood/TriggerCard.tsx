@@ -80,7 +80,7 @@ export function TriggerCard({ tank, groupId, litres, status, species }: Props) {
           rounds,
         });
   const refused = steps
-    ? refusedSteps(steps, water, {
+    ? refusedSteps(steps, {
         tempMinC: species.tempMinC,
         ghMin: species.ghMin ?? 0,
         nitrateMgL: status?.cap?.mgL ?? STANDS_MG_L[species.nitrate],
@@ -242,12 +242,6 @@ const testedWords = (status: WaterStatus | null, by: By, format: Format): string
 /** So far under what a species is known to live in, cold kills. Assumption. */
 const DEADLY_C = 4;
 
-/** A difference of temperature: «3 °C», «5.4 °F». */
-function formatDrop(drop: number, format: Format): string {
-  const { fromBase, unit } = format.scale('temperature');
-  return `${formatNumber(fromBase(drop) - fromBase(0), 1)} ${unit}`;
-}
-
 function formatRefusal({ is, day, value, limit }: TriggerRefusal, format: Format): string {
   switch (is) {
     case 'cold': {
@@ -258,8 +252,6 @@ function formatRefusal({ is, day, value, limit }: TriggerRefusal, format: Format
     }
     case 'soft':
       return `This species is known down to ${formatNumber(limit, 0)} °dGH. Some keepers go under it for a while. Do yours tolerate it?`;
-    case 'drop':
-      return `On ${format.day(day)} the water would fall by ${formatDrop(value, format)} at once; no more than ${formatDrop(limit, format)} is safe. Warm the new water a little.`;
     case 'nitrate':
       return `By ${format.day(day)} nitrate would reach ${formatNumber(value, 0)} mg/L; this tank tolerates ${formatNumber(limit, 0)}. Hold changes back for fewer days, or feed less.`;
   }

@@ -37,6 +37,8 @@ export interface TriggerTask {
   rounds: number;
 }
 
+/** Colder by no more than this at once. Practice: two to three degrees. */
+const MAX_DROP_C = 3;
 /** After the last refill the heater comes back, and the next round begins after so many days. Practice. */
 const HEATER_BACK_DAYS = 2;
 const BETWEEN_ROUNDS = 7;
@@ -58,7 +60,8 @@ export function planTrigger(task: TriggerTask): TriggerStep[] | null {
     water = dried(water, task);
     day = addDays(day, task.dryDays);
     if (task.heaterC !== null) steps.push({ day, does: 'heaterDown', share: null, water });
-    const refills = stepsTo(by, target, water, refill, { everyDays: 1, maxShare });
+    const safe = { everyDays: 1, maxShare: Math.min(maxShare, safeShare(water, refill)) };
+    const refills = stepsTo(by, target, water, refill, safe);
     if (refills === null) return null;
     for (const { day: after, share } of refills) {
       const nitrateMgL = water.nitrateMgL + (after === 0 ? 0 : task.addsMgL);
@@ -75,6 +78,10 @@ export function planTrigger(task: TriggerTask): TriggerStep[] | null {
   }
   return steps;
 }
+
+/** The share of a colder water that cools the tank by no more than fish stand at once, 0.05 to 1. */
+const safeShare = (water: MixedWater, refill: MixedWater): number =>
+  Math.min(1, Math.max(0.05, MAX_DROP_C / Math.max(1e-9, water.tempC - refill.tempC)));
 
 /** After a dry spell: less water with the same solids and hardness in it, and what the food added. */
 function dried(water: TriggerWater, { fallShare, dryDays, addsMgL }: TriggerTask): TriggerWater {
@@ -95,19 +102,15 @@ export interface TriggerLimits {
 }
 
 export interface TriggerRefusal {
-  is: 'cold' | 'soft' | 'nitrate' | 'drop';
+  is: 'cold' | 'soft' | 'nitrate';
   day: string;
   value: number;
   limit: number;
 }
 
-/** Colder by no more than this at once. Practice: two to three degrees. */
-const MAX_DROP_C = 3;
-
 /** Steps that a group would not tolerate, and why: the worst of each kind. */
 export function refusedSteps(
   steps: readonly TriggerStep[],
-  tank: TriggerWater,
   { tempMinC, ghMin, nitrateMgL }: TriggerLimits,
 ): TriggerRefusal[] {
   const found = new Map<TriggerRefusal['is'], TriggerRefusal>();
@@ -116,16 +119,12 @@ export function refusedSteps(
     if (known && Math.abs(known.value - limit) >= Math.abs(value - limit)) return;
     found.set(is, { is, day, value, limit });
   };
-  let before = tank;
   for (const { day, does, water } of steps) {
     if (water.nitrateMgL > nitrateMgL) refuse('nitrate', day, water.nitrateMgL, nitrateMgL);
     if (does === 'refill') {
-      const drop = before.tempC - water.tempC;
-      if (drop > MAX_DROP_C) refuse('drop', day, drop, MAX_DROP_C);
       if (water.tempC < tempMinC) refuse('cold', day, water.tempC, tempMinC);
       if (water.gh < ghMin) refuse('soft', day, water.gh, ghMin);
     }
-    before = water;
   }
   return [...found.values()];
 }
