@@ -100,9 +100,9 @@ test('conditioning says what it costs the water, and portions follow', async ({ 
   // A cool change in steps that the fish stand, and none where the water lies on the other side.
   await page.getByLabel(/^In the tank now/).fill('18');
   await page.getByLabel(/^In the new water/).fill('8');
-  await page.getByLabel(/^It shall come to/).fill('12');
+  await page.getByLabel(/^Down to/).fill('12');
   await expect(page.getByText(/change .* with the new water$/).first()).toBeVisible();
-  await page.getByLabel(/^It shall come to/).fill('25');
+  await page.getByLabel(/^Down to/).fill('25');
   await expect(page.getByText(/it lies on the other side/)).toBeVisible();
   await page.getByRole('button', { name: 'Back to the usual' }).click();
   await expect(page.getByText(/goes back to its usual meals/)).toBeVisible();

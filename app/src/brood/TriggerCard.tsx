@@ -86,7 +86,7 @@ export function TriggerCard({ tank, groupId, litres, status, species }: Props) {
         nitrateMgL: status?.cap?.mgL ?? STANDS_MG_L[species.nitrate],
       })
     : [];
-  // What the keeper said of a target holds for that one, and for all that are nearer.
+  // What the keeper accepted holds for that target, and for all that are nearer.
   const mayTake = tolerated !== null && target !== null && target >= tolerated;
   const held = refused.filter(({ is }) => !(mayTake && (is === 'cold' || is === 'soft')));
   const putIn = async () => {
@@ -148,7 +148,7 @@ export function TriggerCard({ tank, groupId, litres, status, species }: Props) {
         onChange={setRefill}
       />
       <NumberField
-        label="It shall come to"
+        label="Down to"
         unit={unit}
         scale={scale}
         decimals={1}

@@ -44,31 +44,31 @@ describe('cooler water as a trigger', () => {
   });
 
   it('goes by dated steps within what the species lives in: dry, cool, and the heater back', () => {
-    type('It shall come to', '23');
+    type('Down to', '23');
     expect(screen.queryByText('They tolerate it')).toBeNull();
     expect(screen.getByText(/no change and no topping up$/)).toBeTruthy();
     expect(screen.getAllByText(/with the new water$/).length).toBeGreaterThan(0);
     expect(screen.getByText(/heater back to 25 °C$/)).toBeTruthy();
   });
 
-  it('under it asks, and takes the keeper’s word', () => {
-    type('It shall come to', '21');
+  it('under it asks, and takes the keeper’s answer', () => {
+    type('Down to', '21');
     expect(screen.getByText(/known down to 22 °C.*Do yours tolerate it\?$/)).toBeTruthy();
     expect(screen.queryByText(/with the new water$/)).toBeNull();
     fireEvent.press(screen.getByText('They tolerate it'));
     expect(screen.getAllByText(/with the new water$/).length).toBeGreaterThan(0);
-    // Their word was for that one: what is colder is asked about again.
-    type('It shall come to', '20');
+    // The answer was for that target: what is colder is asked about again.
+    type('Down to', '20');
     expect(screen.getByText('They tolerate it')).toBeTruthy();
   });
 
   it('says what kills as strongly as it deserves', () => {
-    type('It shall come to', '17');
+    type('Down to', '17');
     expect(screen.getByText(/far colder: it can kill them within hours/)).toBeTruthy();
   });
 
   it('is put into the plan of the tank with its steps, and taken out with the way back', async () => {
-    type('It shall come to', '23');
+    type('Down to', '23');
     fireEvent.press(screen.getByText('Put it into the plan'));
     await waitFor(() => expect(sent(asked, 'PUT')).toHaveLength(1));
     const { water } = sent(asked, 'PUT')[0] as {

@@ -44,7 +44,7 @@ describe('words about a diet', () => {
     [
       { kind: 'rounding', servingId: 's', ofWanted: 2.4, smallest: true, fewer: null },
       /^Choose a finer food than Flake/,
-      /smallest amount that can be dealt is 2.4 times what they need/,
+      /smallest amount you can give is 2.4 times what they need/,
     ],
     [
       {
@@ -55,7 +55,7 @@ describe('words about a diet', () => {
         fewer: { days: [1, 3, 5], rests: [] },
       },
       /^Give Flake on 3 days a week/,
-      /^What is dealt is 2.4 times/,
+      /^What is given is 2.4 times/,
     ],
     [
       { kind: 'rounding', servingId: 's', ofWanted: 0.9, smallest: false, fewer: null },

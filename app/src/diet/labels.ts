@@ -63,8 +63,8 @@ export function formatFinding(
       const name = servingName(servingId);
       const than = `${formatNumber(ofWanted, ofWanted < 2 ? 2 : 1)} times what they need`;
       const because = smallest
-        ? `The smallest amount that can be dealt is ${than}.`
-        : `What is dealt is ${than}.`;
+        ? `The smallest amount you can give is ${than}.`
+        : `What is given is ${than}.`;
       if (ofWanted < 1) return { does: `Give a little more ${name} where you can.`, because };
       if (fewer) {
         const days = fewer.days.length === 1 ? 'one day' : `${fewer.days.length} days`;

@@ -13,9 +13,9 @@ export interface BroodCheckpoint {
 
 /** From this share of an adult’s length on kinds that live alone fight. Assumption. */
 export const FIGHT_FROM = 0.4;
-/** Kinds that are usually kept in so few do not stand each other. Assumption. */
+/** Kinds that are usually kept in such small numbers do not tolerate each other. Assumption. */
 const ALONE = 2;
-/** Young are told apart by eye, and sorted for the first time, at about this length. Practice. */
+/** Sizes can be seen by eye from about this length, and young are sorted for the first time. Practice. */
 const SORT_CM = 1.5;
 
 /** Kinds that fight as they grow. */

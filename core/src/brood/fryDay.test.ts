@@ -244,7 +244,7 @@ describe('survival', () => {
     expect(state.survival).toEqual({ alive: 87, of: 90 });
     expect(tubs.map(({ survival }) => survival)).toEqual([1, 0.9, 1]);
   });
-  it('is not told before a count', () => {
+  it('is not known before a count', () => {
     expect(danios({ events: [report('swimming', days(3))] }).state.survival).toBeNull();
   });
 });

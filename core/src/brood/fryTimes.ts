@@ -11,7 +11,7 @@ export interface Lit {
 }
 
 const DAY_MIN = 1440;
-/** Nobody feeds young more often than every so many minutes. Practice: every two to three hours. */
+/** Minutes between two meals at the least. Practice: young are fed every two to three hours. */
 const AT_LEAST_APART = 120;
 /** What is given in the last minutes of the light lies there in the dark. Assumption. */
 const BEFORE_DARK = 30;

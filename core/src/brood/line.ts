@@ -18,7 +18,7 @@ export interface BroodEvent {
   tempC: number | null;
   /** Share of the water that was changed, or of what was fed that day and was taken out again. */
   share: number | null;
-  /** The food that they took; or what stands in the water, and was put in or taken out. */
+  /** The food that they took; or the standing food that was put in or taken out. */
   foodKey: string | null;
   /** Of a treatment: its product, and for so many days at most, every so many days. */
   product: string | null;
@@ -42,7 +42,7 @@ export interface TubState {
   measured: { day: string; lengthMm: number; shortMm: number | null; longMm: number | null } | null;
   changedOn: string | null;
   sortedOn: string | null;
-  /** What stands in its water, and since when. */
+  /** Its standing food, and since when. */
   standing: { what: string; since: string }[];
 }
 

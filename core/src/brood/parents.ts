@@ -70,7 +70,7 @@ export const CONDITION_DAYS = 14;
 
 /**
  * Whether a span of conditioning has run out, by its days or since they spawned: then they are fed as
- * ever, whether anyone said so or not.
+ * ever, even if the keeper forgot to end it.
  */
 export function conditioningOver(
   events: readonly BroodEvent[],

@@ -1,11 +1,11 @@
 import { addDays, daysBetween } from '../round';
 import { inOrder, type BroodEvent, type BroodState } from './line';
 
-/** What was seen of one clutch, from the eggs to the last that was given away; null is what nobody counted. */
+/** What was seen of one clutch, from the eggs to the last that was given away; null where it was not counted. */
 export interface ClutchRecord {
   laidOn: string | null;
   laid: number | null;
-  /** Left of the eggs once the bad ones were told from the good. */
+  /** Left of the eggs once the bad ones were taken out. */
   fertile: number | null;
   hatched: number | null;
   swum: number | null;

@@ -24,7 +24,7 @@ export type BroodReason =
   | { is: 'stageDue'; stage: Dated['stage']; lateDays: number }
   | { is: 'grown'; days: number }
   | { is: 'nothingFits'; days: number }
-  /** Food that stands in the water: to be put in, or swapped after so many days; the tub, where there are several. */
+  /** Standing food: to be put in, or swapped after so many days; the tub, where there are several. */
   | { is: 'standing'; what: StandingFood; tub: string | null; days: number | null }
   | { is: 'foodMissing'; name: string }
   | {
@@ -197,9 +197,9 @@ function feedWork(
     return [plain('home', { is: 'grown', days: ageDays })];
   }
   const work: BroodWork[] = [];
-  const stands = standing.filter(({ from, to }) => from <= today && (to === null || to > today));
-  for (const { what } of stands) work.push(...standingWork(what, tubs, today));
-  if (feeds.length === 0 && stands.length === 0) {
+  const inWater = standing.filter(({ from, to }) => from <= today && (to === null || to > today));
+  for (const { what } of inWater) work.push(...standingWork(what, tubs, today));
+  if (feeds.length === 0 && inWater.length === 0) {
     work.push(plain('firstFood', { is: 'nothingFits', days: gapDays }, swim?.seen === true));
   }
   for (const feed of feeds) {
@@ -229,7 +229,7 @@ function feedWork(
 /** So many days after it was put in it is swapped. Practice: vegetables foul, film is grazed bare. */
 const SWAPPED_AFTER: Record<StandingFood, number> = { skin: Infinity, film: 7, vegetables: 1 };
 
-/** What stands in each tub, where it is not in yet or has been in for long enough. */
+/** Standing food of each tub that is not in yet, or has been in for long enough. */
 function standingWork(what: StandingFood, tubs: readonly TubStatus[], today: string): BroodWork[] {
   if (what === 'skin') return [plain('standing', { is: 'standing', what, tub: null, days: null })];
   const inhabited = tubs.filter(({ share }) => share > 0);

@@ -91,7 +91,7 @@ const within = (real: number, change: number) =>
   real * change > 0 && Math.abs(real) <= MAX_CHANGE + 1e-9;
 
 /**
- * What becomes of a group’s portions by a change, as hands deal them: all portions by that share, where
+ * What becomes of a group’s portions by a change, as they are really given: all portions by that share, where
  * they can be dealt so; else one of them by a step on some of its days, or left out on some. Never more
  * than a correction may be, and where nothing fits, there is nothing to propose.
  * @param from  the first day that the change would hold, YYYY-MM-DD

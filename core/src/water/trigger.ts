@@ -79,7 +79,7 @@ export function planTrigger(task: TriggerTask): TriggerStep[] | null {
   return steps;
 }
 
-/** The share of a colder water that cools the tank by no more than fish stand at once, 0.05 to 1. */
+/** The share of a colder water that cools the tank by no more than fish tolerate at once, 0.05 to 1. */
 const safeShare = (water: MixedWater, refill: MixedWater): number =>
   Math.min(1, Math.max(0.05, MAX_DROP_C / Math.max(1e-9, water.tempC - refill.tempC)));
 

@@ -12,8 +12,8 @@ const BY_THE_CLOCK: ReadonlySet<string> = new Set(['feed', 'change', 'firstFood'
 /**
  * The day of all young in tubs on one page: by time from the first meal to the last, a box for each tub and
  * act, then the water that goes in and what is to be looked for in the bucket.
- * @param expected the day is still to come: what nobody saw yet is said to be expected
- * @param hand     for whom it is printed; null for all
+ * @param expected the day is still to come: it is headed as expected
+ * @param hand     who it is printed for; null for everyone
  * @returns a PDF of one page
  */
 export function broodDaySheet(

@@ -55,7 +55,7 @@ export const withParents =
       return [{ is: day.is, broodName: row.name, animals, share }];
     });
     const least = days.sort((a, b) => a.share - b.share)[0];
-    // Heavy feeding ends with its span, though nobody ended it.
+    // Heavy feeding ends with its span, even if the keeper forgot to end it.
     const spans = own.filter(({ events }) => events.some(({ kind }) => kind === 'conditioned'));
     const ended =
       group.stage === 'conditioning' &&

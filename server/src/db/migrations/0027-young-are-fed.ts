@@ -1,6 +1,6 @@
 /**
- * Young are fed as groups are: a serving goes to a group, or to a tub of a brood. What stands in a tub is put
- * in and taken out, leftovers are taken out, and a treatment has its product and its days. A household says
+ * Young are fed as groups are: a serving goes to a group, or to a tub of a brood. Standing food is put in and
+ * taken out, leftovers are taken out, and a treatment has its product and its days. A household says
  * when someone is at home.
  */
 export const name = '0027-young-are-fed';
