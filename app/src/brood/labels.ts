@@ -53,11 +53,12 @@ export function formatBrood({ status }: Brood): string {
     .join(' · ');
 }
 
-/** «38 of 40 alive», or «40» where none was lost: only what was counted. */
-const countWords = (count: number, survival: BroodState['survival']): string =>
-  survival && survival.alive < survival.of
-    ? `${count}; ${survival.alive} of ${survival.of} alive`
-    : String(count);
+/** «38 of 40 alive», «20 here; 38 of 40 alive», or «40» where none was lost: only what was counted. */
+function countWords(count: number, survival: BroodState['survival']): string {
+  if (!survival || survival.alive >= survival.of) return String(count);
+  const alive = `${survival.alive} of ${survival.of} alive`;
+  return survival.alive === count ? alive : `${count} here; ${alive}`;
+}
 
 /** «Thu 26 Nov, between Wed 25 Nov and Fri 27 Nov» */
 export function formatWindow({ day, from, to, seen }: Dated, format: Format): string {

@@ -42,6 +42,16 @@ describe('ways to do better', () => {
     better.forEach(({ outlook }) => expect(outlook.ofNeed).toHaveLength(2));
   });
 
+  it('change where and when before they change the food', () => {
+    const wafer = day.foods.find(({ id }) => id === 'wafer')!;
+    const twin = { ...day, foods: [...day.foods, { ...wafer, id: 'twin', name: 'Twin wafer' }] };
+    const { better } = advise(twin, 'loaches', moments);
+    const first = better.find(({ changes }) => changes.some(({ kind }) => kind === 'food'));
+    // As good a food in its place brings nothing that a keeper would go to the shop for.
+    expect(better[0]!.changes.map(({ kind }) => kind)).not.toContain('food');
+    expect(first?.cost ?? Infinity).toBeGreaterThan(better[0]!.cost);
+  });
+
   it('say nothing where a group has plenty, or is not there', () => {
     const plenty = { ...day, drops: [testDrop('flake', 'shoal', { massG: 3 })] };
     expect(advise(plenty, 'shoal', moments).better).toEqual([]);

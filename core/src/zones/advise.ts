@@ -35,6 +35,11 @@ export interface Advised {
  * need too much, all food wasted, and an hour of work. Assumptions: the group asked for comes first.
  */
 const WEIGHS = { asked: 3, others: 1, over: 0.5, waste: 0.3, workHour: 1.2 };
+/**
+ * Keepers first change where, when and how they feed: another food is worth it only where it brings so much
+ * more, as a share of a day’s need of the group that is asked for. Assumption.
+ */
+const OTHER_FOOD = 0.15;
 /** A group may get this share of its need before it counts as too much. Assumption. */
 const PLENTY = 1.2;
 /** Advice must bring the group at least this much more of its need, in % of it. */
@@ -70,7 +75,9 @@ export function advise(
     const workMin = changes.reduce((sum, change) => sum + workOf(feeding, change, moments), 0);
     tried += 1;
     goOn = onRun(tried, all);
-    return { changes, outlook, workMin, cost: costOf(outlook, asked, servedG, workMin) };
+    const foods = changes.filter(({ kind }) => kind === 'food').length;
+    const cost = costOf(outlook, asked, servedG, workMin) + WEIGHS.asked * OTHER_FOOD * foods;
+    return { changes, outlook, workMin, cost };
   };
   const helps = (advice: Advice | null): advice is Advice =>
     advice !== null &&
