@@ -1,4 +1,4 @@
-import { BREEDINGS } from '@open-larder/catalogue';
+import { BREEDINGS, FOOD_FAMILIES } from '@open-larder/catalogue';
 import type { BreedingStrategy } from '@open-larder/catalogue/breedingStrategies';
 import type { BroodStatus, BroodWork } from '@open-larder/core/brood';
 import {
@@ -231,6 +231,7 @@ const fryMeal = z.object({
       /** Null is not on the shelf as a food yet. */
       foodId: z.string().nullable(),
       name: z.string(),
+      family: z.enum(FOOD_FAMILIES),
       units: z.number(),
       unit: z.custom<ServingUnit>((value) => typeof value === 'object' && value !== null),
       fed: feeding.nullable(),

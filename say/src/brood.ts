@@ -90,7 +90,10 @@ export function formatBroodWork(because: BroodReason, units: UnitChoice): WorkLa
     case 'parentsFast':
       return of(`The parents: ${because.rule}`, 'Food that they leave fouls the eggs.');
     case 'parentsRecover':
-      return of(`The parents: ${because.rule}`, `They fasted; ${someDays(because.days)} more.`);
+      return of(
+        `The parents: ${because.rule}`,
+        `${because.fasted ? 'They fasted; ' : 'For '}${someDays(because.days)} more.`,
+      );
     case 'parentsOut':
       return of(`The parents: ${because.rule}`, `Their way of life: ${because.breeding}.`);
     case 'whiteEggs':
@@ -124,7 +127,9 @@ export function formatBroodWork(because: BroodReason, units: UnitChoice): WorkLa
     case 'foodMissing':
       return of(
         `${because.name} is not there, and nothing else that fits their mouth`,
-        'Get a share of another keeper’s culture, or powder under 100 µm: today.',
+        because.powder
+          ? 'Get a share of another keeper’s culture, or powder under 100 µm: today.'
+          : 'Get a share of another keeper’s culture today; powder is no help to these.',
       );
     case 'meals':
       return formatMeals(because);

@@ -50,7 +50,11 @@ const BROOD: readonly [BroodReason, string, string][] = [
     'Treated yesterday',
   ],
   [{ is: 'parentsFast', rule: 'the male fasts' }, 'The parents: the male fasts', 'fouls the eggs'],
-  [{ is: 'parentsRecover', rule: 'feed well', days: 4 }, 'The parents: feed well', '4 days more'],
+  [
+    { is: 'parentsRecover', rule: 'feed well', days: 4, fasted: true },
+    'The parents: feed well',
+    '4 days more',
+  ],
   [
     { is: 'parentsOut', rule: 'out at once', breeding: 'egg-scattering' },
     'The parents: out at once',
@@ -69,7 +73,7 @@ const BROOD: readonly [BroodReason, string, string][] = [
     'small and rich',
   ],
   [{ is: 'standing', what: 'vegetables', tub: null, days: null }, 'soft vegetable', 'after a day'],
-  [{ is: 'foodMissing', name: 'Moina' }, 'Moina is not there', 'today'],
+  [{ is: 'foodMissing', name: 'Moina', powder: true }, 'Moina is not there', 'today'],
   [meals, 'Micro worms: ½ knife tip, 3 times (about 6800 each)', 'Best in 5 small meals'],
   [{ ...meals, instead: 'Moina' }, 'Micro worms: ½ knife tip', 'In place of Moina'],
   [{ ...meals, animals: null, mealsWanted: 3, meals: 1 }, 'Micro worms: ½ knife tip, once', 'Best'],

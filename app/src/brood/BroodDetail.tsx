@@ -131,6 +131,7 @@ function FeedsCard({ brood }: { brood: Brood }) {
       </Text>
     );
   }
+  const grazers = brood.status.never.includes('animalsToGrazers');
   // Why there is nothing stands among what is to do.
   if (feeds.length === 0) return null;
   return (
@@ -138,11 +139,11 @@ function FeedsCard({ brood }: { brood: Brood }) {
       <Text variant="subtitle">Today’s food</Text>
       <MealsCard brood={brood} />
       <Text variant="small" tone="quiet">
-        {feeds.map((feed) => feedWords(feed)).join(' ')}
+        {feeds.map((feed) => feedWords(feed, grazers)).join(' ')}
       </Text>
       {feeds[0] && feeds[0].mealsWanted > feeds[0].meals ? (
         <Text variant="small" tone="quiet">
-          {`Best in ${feeds[0].mealsWanted} small meals while it is light; you are there for ${feeds[0].meals}. Live food in the tub, green stones or a feeder make up for the rest.`}
+          {`Best in ${feeds[0].mealsWanted} small meals while it is light; you are there for ${feeds[0].meals}. ${grazers ? 'Film and vegetables in the tub make up for the rest.' : 'Live food in the tub, green stones or a feeder make up for the rest.'}`}
         </Text>
       ) : null}
       {toleratesHours === null ? null : (
@@ -166,13 +167,13 @@ function FeedsCard({ brood }: { brood: Brood }) {
 }
 
 /** «Hatched brine shrimp: about 13 thousand in each meal, 533 mg a day.» */
-function feedWords(feed: Brood['status']['feeds'][number]): string {
+function feedWords(feed: Brood['status']['feeds'][number], grazers: boolean): string {
   const { name, animalsPerMeal, gramsPerDay, carried } = feed;
   const each =
     animalsPerMeal === null ? '' : `about ${formatAnimals(animalsPerMeal)} in each meal, `;
   const rest =
     carried < 0.995
-      ? ` It carries ${formatNumber(carried * 100, 0)} % of their need: keep something live in the tub.`
+      ? ` It carries ${formatNumber(carried * 100, 0)} % of their need: ${grazers ? 'film and vegetables carry the rest' : 'keep something live in the tub'}.`
       : '';
   return `${name}: ${each}${formatNumber(gramsPerDay * 1000, 0)} mg a day.${rest}`;
 }

@@ -118,6 +118,7 @@ function row(
       ...meal,
       servings: meal.servings.map((one) => ({
         ...one,
+        family: 'wriggle' as const,
         servingId: `${meal.minutes} ${one.tubId} ${one.key}`,
         fed: null,
       })),
@@ -419,6 +420,7 @@ describe('meals of young in tubs', () => {
       key: 'powder',
       foodId,
       name: 'Fry powder',
+      family: 'mortar' as const,
       units: 2,
       unit: { name: 'tip', plural: 'tips', massG: 0.01, step: 1 },
       fed: null,

@@ -49,7 +49,7 @@ export const WorkRow = memo(function WorkRow({ work, open, onOpen, onGive }: Pro
         </Pressable>
         {meal ? (
           <ServeButton
-            family="wriggle"
+            family={meal.servings[0]?.family ?? 'wriggle'}
             served={false}
             next={false}
             spoken={`Given: ${meal.says}, ${work.title}`}

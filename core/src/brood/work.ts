@@ -19,14 +19,15 @@ export type BroodReason =
   /** So many days ago. */
   | { is: 'treated' | 'treatAgain'; days: number; product: string | null }
   | { is: 'parentsFast'; rule: string }
-  | { is: 'parentsRecover'; rule: string; days: number }
+  | { is: 'parentsRecover'; rule: string; days: number; fasted: boolean }
   | { is: 'parentsOut'; rule: string; breeding: string }
   | { is: 'stageDue'; stage: Dated['stage']; lateDays: number }
   | { is: 'grown'; days: number }
   | { is: 'nothingFits'; days: number }
   /** Standing food: to be put in, or swapped after so many days; the tub, where there are several. */
   | { is: 'standing'; what: StandingFood; tub: string | null; days: number | null }
-  | { is: 'foodMissing'; name: string }
+  /** Powder may stand in for it. */
+  | { is: 'foodMissing'; name: string; powder: boolean }
   | {
       is: 'meals';
       name: string;
@@ -140,7 +141,14 @@ function fastWork(
   if (!after || strategy.recovers === null || (raising === 'apart' && strategy.parents === 'pull'))
     return [];
   const days = RECOVER_DAYS - since;
-  return [plain('recover', { is: 'parentsRecover', rule: strategy.recovers, days })];
+  return [
+    plain('recover', {
+      is: 'parentsRecover',
+      rule: strategy.recovers,
+      days,
+      fasted: fastsOnPrinciple(strategy),
+    }),
+  ];
 }
 
 /** Eggs that were taken away from them, or from her. */
@@ -190,7 +198,7 @@ function stageWork(task: BroodTask, { state, next, swim }: BroodStatus): BroodWo
 
 function feedWork(
   { today }: BroodTask,
-  { state, feeds, standing, tubs, gapDays, swim, ageDays }: BroodStatus,
+  { state, feeds, standing, never, tubs, gapDays, swim, ageDays }: BroodStatus,
 ): BroodWork[] {
   if (state.phase !== 'fry') return [];
   if (ageDays !== null && ageDays >= LADDER_DAYS) {
@@ -205,7 +213,13 @@ function feedWork(
   for (const feed of feeds) {
     const { name, unit, meals, mealsWanted, live, instead } = feed;
     if (feed.missing) {
-      work.push(plain('firstFood', { is: 'foodMissing', name }, true));
+      work.push(
+        plain(
+          'firstFood',
+          { is: 'foodMissing', name, powder: !never.includes('dryToSkinFeeders') },
+          true,
+        ),
+      );
       continue;
     }
     const first = state.firstFoodOn === null;

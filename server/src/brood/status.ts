@@ -1,3 +1,4 @@
+import type { FoodFamily } from '@open-larder/catalogue';
 import type { Catalogue } from '@open-larder/catalogue/load';
 import type { BroodRow, FryMealRow, HouseholdSettings, MomentRow } from '@open-larder/contract';
 import {
@@ -60,6 +61,7 @@ export async function readBroodStatuses(
   const today = localDay(clock.now(), household.timeZone);
   const fed = await fedToTubs(scope, addDays(today, -1));
   const calibrations = await bands;
+  const families = new Map(foods.map(({ id, family }) => [id, family]));
   const menu = foodsForBroods(catalogue, foods, cultures);
   const byTank = new Map(rows.map((tank) => [tank.id, tank]));
   const strategyOf = (breeding: string | undefined) =>
@@ -110,7 +112,7 @@ export async function readBroodStatuses(
         // Young that are a group of their own are served by that group’s plan.
         meals:
           row.youngGroupId === null
-            ? standing.meals.map((meal) => asServed(meal, row.id, today, fed))
+            ? standing.meals.map((meal) => asServed(meal, row.id, today, fed, families))
             : [],
       },
     ];
@@ -153,15 +155,17 @@ function asServed(
   broodId: string,
   today: string,
   fed: Fed,
+  families: ReadonlyMap<string, FoodFamily>,
 ): FryMealRow {
   return {
     minutes,
     servings: servings.map((serving) => {
       const servingId = servingIdOf(broodId, serving.tubId, serving.key, minutes);
       const given = fed.find((one) => one.servingId === servingId && one.day === today);
-      if (!given) return { ...serving, servingId, fed: null };
+      const family = families.get(serving.foodId ?? '') ?? 'wriggle';
+      if (!given) return { ...serving, family, servingId, fed: null };
       const { proteinG: _, ...feeding } = given;
-      return { ...serving, servingId, fed: feeding };
+      return { ...serving, family, servingId, fed: feeding };
     }),
   };
 }
