@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useCultures } from '../culture/useCultures';
 import { api, useFormat, type Format } from '../store';
-import { Card, ListRow, NumberField, Text } from '../ui';
+import { Card, ListRow, NumberField, Text, lowerFirst } from '../ui';
 import type { Brood } from './useBroods';
 
 const LIMITS: Record<RaiseLimit, string> = {
@@ -99,7 +99,7 @@ export function RaiseCard({ brood }: { brood: Brood }) {
       ) : null}
       {absurd?.need.live ? (
         <Text tone="due">
-          {`All of them at ${format.quantity('length', absurd.need.lengthCm)} would eat ${formatGrams(absurd.need.live.oneG * brood.status.count)} of ${absurd.need.live.name.toLowerCase()} a day: no household keeps that up. Train them onto dry food before, or raise ${absurd.can.count}.`}
+          {`All of them at ${format.quantity('length', absurd.need.lengthCm)} would eat ${formatGrams(absurd.need.live.oneG * brood.status.count)} of ${lowerFirst(absurd.need.live.name)} a day: no household keeps that up. Train them onto dry food before, or raise ${absurd.can.count}.`}
         </Text>
       ) : null}
       {least && (state.count ?? 0) > least.count ? (

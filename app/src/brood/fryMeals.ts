@@ -1,5 +1,6 @@
 import type { BroodRow, FryMealRow } from '@open-larder/contract';
 import { formatUnits } from '@open-larder/say';
+import { lowerFirst } from '../ui';
 
 /** A meal may be given so many minutes before its time. */
 const BEFORE_MIN = 45;
@@ -33,7 +34,7 @@ export function formatMeal({ servings }: FryMealRow): string {
     .map((key) => {
       const own = servings.filter((one) => one.key === key);
       const amounts = [...new Set(own.map(({ units, unit }) => formatUnits(units, unit)))];
-      const food = own[0]!.name.toLowerCase();
+      const food = lowerFirst(own[0]!.name);
       return amounts.length === 1
         ? `${amounts[0]} ${food}${own.length > 1 ? ` in each of ${own.length} tubs` : ''}`
         : `${food} in ${own.length} tubs: ${own.map(({ units, unit }) => formatUnits(units, unit)).join(', ')}`;

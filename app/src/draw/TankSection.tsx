@@ -4,7 +4,8 @@ import Svg, { Circle, G, Line, Path, Rect } from 'react-native-svg';
 import { useColours } from '../theme';
 import { fishBody } from './fish/fishBody';
 import { patternPath } from './fish/patterns';
-import { Furniture, Glass, Ground, type Scenery } from './TankScenery';
+import { Ground } from './TankGround';
+import { Furniture, Glass, type Scenery } from './TankScenery';
 import { placeShoals, type Placed, type Shoal } from './shoals';
 
 export interface SectionGroup extends Shoal {

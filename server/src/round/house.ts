@@ -39,6 +39,7 @@ export interface HouseholdSnapshot {
 }
 
 export async function readHouse(scope: Scope, catalogue: Catalogue): Promise<HouseholdSnapshot> {
+  const known = speciesOf(scope, catalogue);
   const [household, tankRows, momentRows, foods, history, species, plans, kept] = await Promise.all(
     [
       readHousehold(scope),
@@ -46,9 +47,9 @@ export async function readHouse(scope: Scope, catalogue: Catalogue): Promise<Hou
       moments(scope, null, null),
       allFoods(scope),
       readHistory(scope, null),
-      speciesOf(scope, catalogue),
+      known,
       planVersions(scope, null),
-      parentBroods(scope, catalogue),
+      parentBroods(scope, catalogue, known),
     ],
   );
   const tanksOn = (day: string) => {

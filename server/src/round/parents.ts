@@ -6,7 +6,6 @@ import type { HouseGroup } from '@open-larder/core';
 import { conditioningOver, parentsOn, portionOfGroup } from '@open-larder/core/brood';
 import { broods, listEvents, type StoredBrood } from '../brood/store';
 import type { Scope } from '../db';
-import { speciesOf } from '../species/store';
 
 /** A brood whose parents are fed here, with what happened to it. */
 export interface ParentBrood {
@@ -15,8 +14,15 @@ export interface ParentBrood {
   events: BroodEventRow[];
 }
 
-/** The broods whose parents are a group of the household. */
-export async function parentBroods(scope: Scope, catalogue: Catalogue): Promise<ParentBrood[]> {
+/**
+ * The broods whose parents are a group of the household.
+ * @param known its species, which whoever asks is reading already
+ */
+export async function parentBroods(
+  scope: Scope,
+  catalogue: Catalogue,
+  known: Promise<ReadonlyMap<string, Species>>,
+): Promise<ParentBrood[]> {
   const rows = (await broods(scope, null, null)).filter(
     (row): row is ParentBrood['row'] & { seq: number } => row.groupId !== null,
   );
@@ -26,7 +32,7 @@ export async function parentBroods(scope: Scope, catalogue: Catalogue): Promise<
       scope,
       rows.map(({ id }) => id),
     ),
-    speciesOf(scope, catalogue),
+    known,
   ]);
   return rows.flatMap((row): ParentBrood[] => {
     const strategy = strategyOf(catalogue, row, species);
