@@ -1,4 +1,4 @@
-import type { BroodRow, Feeding, FeedingCreate, Outcome, Problem } from '@open-larder/contract';
+import type { BroodRow, Feeding, FeedingCreate, Problem } from '@open-larder/contract';
 import { api, useAppDispatch, useHand, useNow } from '../store';
 import { stampFor } from '../store/intent';
 import { useToast } from '../ui';
@@ -76,24 +76,16 @@ export function useFeedYoung() {
       says: string,
       given: Given | null = null,
     ) {
-      const written: Promise<Feeding | null>[] = [];
       const inTurn = (async () => {
+        const written: Feeding[] = [];
         for (const serving of servings) {
-          const planned: { outcome: Outcome; units: number } = {
-            outcome: 'served',
-            units: serving.units,
-          };
-          const one = write(broodId, serving, given ?? planned);
-          written.push(one);
-          await one;
+          const planned: Given = { outcome: 'served', units: serving.units };
+          const fed = await write(broodId, serving, given ?? planned);
+          if (fed) written.push(fed);
         }
+        return written;
       })();
-      toast(says, {
-        undo: () =>
-          void inTurn
-            .then(() => Promise.all(written))
-            .then((all) => takeBack(all.flatMap((one) => one ?? []))),
-      });
+      toast(says, { undo: () => void inTurn.then(takeBack) });
       await inTurn;
       settle();
     },

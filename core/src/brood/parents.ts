@@ -1,6 +1,7 @@
 import type { BreedingStrategy } from '@open-larder/catalogue/breedingStrategies';
 import { daysBetween } from '../round';
 import { broodOn, type BroodEvent } from './line';
+import { STRATEGIES } from './strategies';
 import type { Raising } from './vocabulary';
 
 /** A brood as far as its parents’ meals go. */
@@ -32,30 +33,25 @@ const PAIR = 2;
 
 const GUARDS = { none: 0, male: 1, female: 1, either: 1, pair: 2 } as const;
 
-/** Some eat less, and some nothing, in the words of their way of life. Half is an assumption. */
-const sharesOf = ({ fasts }: BreedingStrategy): number =>
-  /\blittle\b|\bless\b/.test(fasts) && !/next to nothing/.test(fasts) ? 0.5 : 0;
-
-/** Whether both go without food while they spawn: others are fed as they mate. */
-const pairFasts = ({ fasts }: BreedingStrategy): boolean => /^the pair\b/.test(fasts);
-
-/** Whether parents of that way of life go without food on principle. */
-export const fastsOnPrinciple = ({ fasts }: BreedingStrategy): boolean => !fasts.startsWith('none');
+/** Whether one that guards or holds eats less than usual. */
+export const fastsOnPrinciple = ({ breeding }: Pick<BreedingStrategy, 'breeding'>): boolean =>
+  STRATEGIES[breeding].guardShare < 1;
 
 /** What the meals of the parents are on a day: as usual is null. */
 export function parentsOn({ strategy, events, raising, today }: ParentsTask): ParentsDay | null {
+  const { pairFasts, guardShare } = STRATEGIES[strategy.breeding];
   const state = broodOn(events, today);
   if (state.phase === 'over') return null;
   const since = (day: string | null) => (day === null ? null : daysBetween(day, today));
   const paired = since(state.pairedOn);
-  if (state.phase === 'paired' && paired !== null && paired < PAIR_DAYS && pairFasts(strategy)) {
+  if (state.phase === 'paired' && paired !== null && paired < PAIR_DAYS && pairFasts) {
     return { is: 'spawning', animals: PAIR, share: 0, day: paired + 1 };
   }
   const guards = GUARDS[strategy.guards];
   const holding = state.phase === 'eggs' || state.phase === 'larvae';
   if (holding && guards > 0 && state.parentsMovedOn === null && fastsOnPrinciple(strategy)) {
     const day = (since(state.spawnedOn ?? state.hatchedOn) ?? 0) + 1;
-    return { is: 'guarding', animals: guards, share: sharesOf(strategy), day };
+    return { is: 'guarding', animals: guards, share: guardShare, day };
   }
   const swum = since(state.swimmingOn);
   const apart = raising === 'apart' && strategy.parents === 'pull';

@@ -21,6 +21,10 @@ export interface Strategy {
    * for those that lay. Practice; warmth shifts them, an assumption.
    */
   bornAfter: { from: number; to: number } | null;
+  /** Both go without food while they spawn; others are fed as they mate. Practice. */
+  pairFasts: boolean;
+  /** Share of a usual portion of one that guards or holds: nothing, half where it eats little, or all of it. Assumption. */
+  guardShare: number;
 }
 
 const USUAL: Strategy = {
@@ -30,16 +34,24 @@ const USUAL: Strategy = {
   holdsEggs: false,
   layingFactor: 1,
   bornAfter: null,
+  pairFasts: false,
+  guardShare: 1,
 };
 
 /** Every way of breeding that the catalogue knows: a new one is a row here. */
 export const STRATEGIES: Record<Breeding, Strategy> = {
-  'egg scatterer': { ...USUAL, layingFactor: 1.3 },
+  'egg scatterer': { ...USUAL, layingFactor: 1.3, pairFasts: true },
   'plant spawner': { ...USUAL, eggCare: 'moved', layingFactor: 1.6 },
-  'surface spawner': USUAL,
-  'cave spawner': USUAL,
-  'mouth-brooder': { ...USUAL, eggCare: 'released', hatchesUnseen: true, holdsEggs: true },
-  'bubble-nester': USUAL,
+  'surface spawner': { ...USUAL, pairFasts: true, guardShare: 0.5 },
+  'cave spawner': { ...USUAL, guardShare: 0 },
+  'mouth-brooder': {
+    ...USUAL,
+    eggCare: 'released',
+    hatchesUnseen: true,
+    holdsEggs: true,
+    guardShare: 0,
+  },
+  'bubble-nester': { ...USUAL, guardShare: 0.5 },
   annual: { ...USUAL, eggCare: 'stored', layingFactor: 1.8 },
   'live-bearer': { ...USUAL, layingFactor: 1.6, bornAfter: { from: 24, to: 35 } },
   'skin feeder': USUAL,
