@@ -12,6 +12,7 @@ import {
 import { z } from 'zod';
 import type { ServingUnit } from '@open-larder/core';
 import { dietEdit } from './diet';
+import { checkpoint } from './group';
 import { feeding } from './feeding';
 import { between, chosen, day, hand, id, instant, name, phrase, version } from './basics';
 
@@ -47,6 +48,8 @@ const fields = {
   targetCm: between(0.3, 200, 'the length at which they go').nullable(),
   /** For so many days the pair is conditioned; null is two weeks. */
   conditionDays: between(1, 90, 'days of conditioning').int('count whole days').nullable(),
+  /** Lengths of the keeper’s own, each by an age or at any; ages count from hatching. */
+  checkpoints: z.array(checkpoint).max(6, 'keep at most six checkpoints'),
 };
 
 const tubFields = {
@@ -133,7 +136,7 @@ export const broodEventCreate = z.discriminatedUnion('kind', [
   }),
   z.object({
     ...base,
-    kind: z.literal('eggsBad'),
+    kind: z.enum(['eggsBad', 'kickedOut']),
     share: between(0.01, 1, 'the share of the eggs'),
   }),
   z.object({ ...base, kind: z.enum(['placed', 'removed']), foodKey: z.enum(STANDING_FOODS) }),
@@ -252,6 +255,8 @@ export const brood = z.object({
   tubs: z.array(broodTub),
   status,
   work: z.array(work),
+  /** Hours of light over its tubs, minutes after midnight. */
+  light: z.object({ lightOnMin: z.number(), lightOffMin: z.number() }),
   meals: z.array(fryMeal),
 });
 

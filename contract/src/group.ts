@@ -38,7 +38,7 @@ export const groupCreate = z
   .refine(hasFish, someFish);
 
 /** A length that a group should have by an age, or at all. */
-const checkpoint = z.object({
+export const checkpoint = z.object({
   name: phrase,
   lengthCm,
   ageDays: between(1, 10_000, 'an age in days').int('count whole days').nullable(),

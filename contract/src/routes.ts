@@ -436,7 +436,10 @@ export const routes = {
   printBroodDay: route('printBroodDay', {
     summary: 'The day of all young in tubs on one page, to print; also of a day to come',
     params: z.object({ day }),
-    query: handQuery,
+    query: handQuery.extend({
+      /** Ids of the tubs on the page, with commas between; all of them without it. */
+      tubs: z.string().max(4000).optional(),
+    }),
     response: printed,
   }),
   undoBroodEvent: change('undoBroodEvent', 'Take an event back', broodEventUndo, brood),

@@ -103,6 +103,11 @@ export function formatBroodWork(because: BroodReason, units: UnitChoice): WorkLa
         'Look at the guard from a distance at feeding time',
         'A dim light, no hand in the tank, nothing lifted: a guard that is disturbed may eat the eggs. White eggs are its own to remove.',
       );
+    case 'kickedOut':
+      return of(
+        'Put the eggs that were kicked out into a tumbler, or a tub with an air stone beside them',
+        'The same water, a gentle roll or stream, no light on them; take out each white one. A guard seldom takes them back: put back, they are kicked out again.',
+      );
     case 'stageDue':
       return of(
         STAGE_DUE[because.stage],

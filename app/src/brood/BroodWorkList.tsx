@@ -98,6 +98,8 @@ function WorkLines({ brood, work }: Props) {
       case 'inspect':
       case 'eggs':
         return setSheet({ kind: 'eggsBad', tubId });
+      case 'tumble':
+        return setSheet({ kind: 'moved', tubId });
       case 'treatAgain':
         return setSheet({ kind: 'treated', tubId });
       case 'wet':
@@ -163,6 +165,7 @@ const DONE: Partial<Record<BroodWork['what'], string>> = {
   firstFood: 'Taken',
   change: 'Changed',
   standing: 'Put in',
+  tumble: 'Move',
   treatAgain: 'Done',
   start: 'Start',
   count: 'Count',

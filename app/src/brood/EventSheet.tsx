@@ -43,6 +43,7 @@ const SHARED: Partial<Record<BroodEventKind, string>> = {
   changed: 'Share of its water',
   lifted: 'Share of today’s food that was left',
   eggsBad: 'Share of the eggs that went bad',
+  kickedOut: 'Share of its eggs that it kicked out',
 };
 
 interface Props {

@@ -207,6 +207,7 @@ function beginningOf(broods: Broods, data: AppData, tank?: string, asked?: strin
     youngGroupId: null,
     targetCm: null,
     conditionDays: null,
+    checkpoints: [],
     ...defaultsOf(species && strategyOf(broods.strategies, species.breeding)),
     tub: {
       name: '',

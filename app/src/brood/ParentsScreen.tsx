@@ -22,6 +22,10 @@ const TROUBLES: Record<Trouble, [string, string]> = {
     'hardly any egg was fertile',
     'First clutches of young pairs often are: let them try twice more. Then look whether it is a pair at all, and at hardness and pH; hard water seals the eggs of soft-water kinds.',
   ],
+  kickedOut: [
+    'the guard kicked eggs out',
+    'Raise them in a tumbler or a tub with an air stone. Young males do it, and those in a cave that is too wide or too open: a narrow one with a single entrance, and less traffic before it, helps the next clutch.',
+  ],
   eaten: [
     'the eggs were eaten',
     'Leave a dim light on at night, keep other fish and hands away, feed the pair small and often. If they go on, move the eggs to an air stone in a tub of the same water.',

@@ -1,12 +1,13 @@
 import type { BroodCheckpoint, NeedAt, Raisable, RaiseLimit } from '@open-larder/core/brood';
 import { isAbsurd, MINUTES_A_CHANGE, MINUTES_A_MEAL, raisable } from '@open-larder/core/brood';
 import { waterLitres } from '@open-larder/core/tank';
-import { formatGrams } from '@open-larder/say';
+import { formatGrams, formatNumber } from '@open-larder/say';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useCultures } from '../culture/useCultures';
 import { api, useFormat, type Format } from '../store';
-import { Card, ListRow, NumberField, Text, lowerFirst } from '../ui';
+import { Button, Card, ListRow, NumberField, Text, lowerFirst } from '../ui';
+import { BroodCheckpointsSheet } from './BroodCheckpointsSheet';
 import type { Brood } from './useBroods';
 
 const LIMITS: Record<RaiseLimit, string> = {
@@ -22,7 +23,7 @@ const LIFTED: Record<RaiseLimit, string> = {
   minutes: 'larger tubs with a filter that has grown in',
   water: 'a second barrel, or a filter that has grown in',
 };
-const CHECKPOINTS: Record<BroodCheckpoint['is'], string> = {
+const CHECKPOINTS: Record<Exclude<BroodCheckpoint['is'], 'own'>, string> = {
   sort: 'Sort by size; look for runts',
   safe: 'Safe beside their parents',
   part: 'Part the fighters',
@@ -40,6 +41,7 @@ export function RaiseCard({ brood }: { brood: Brood }) {
     .filter(({ kind }) => FOR_YOUNG.has(kind))
     .reduce((sum, tank) => sum + (waterLitres(tank)?.value ?? 0), 0);
   const own = brood.tubs.reduce((sum, { litres }) => sum + litres, 0);
+  const [editing, setEditing] = useState(false);
   const [litres, setLitres] = useState<number | null>(null);
   const [minutes, setMinutes] = useState<number | null>(20);
   const [waterL, setWaterL] = useState<number | null>(null);
@@ -65,16 +67,21 @@ export function RaiseCard({ brood }: { brood: Brood }) {
   return (
     <View style={{ gap: 8 }}>
       <Card label="At each length">
-        {checkpoints.map(({ is, cm, day }, index) => (
+        {checkpoints.map((one, index) => (
           <ListRow
-            key={is}
+            key={`${one.is} ${one.cm} ${index}`}
             first={index === 0}
-            title={CHECKPOINTS[is]}
-            detail={`at ${format.quantity('length', cm)}`}
-            trail={<Text>{day === null ? 'later' : `about ${format.day(day)}`}</Text>}
+            {...checkpointWords(one, format)}
           />
         ))}
       </Card>
+      <View style={{ alignItems: 'flex-start' }}>
+        <Button
+          label={brood.checkpoints.length === 0 ? 'Add lengths of your own' : 'Change your lengths'}
+          onPress={() => setEditing(true)}
+        />
+      </View>
+      {editing ? <BroodCheckpointsSheet brood={brood} onClose={() => setEditing(false)} /> : null}
       {steps.length > 0 ? (
         <>
           <Text variant="strong">This house can raise</Text>
@@ -134,6 +141,40 @@ export function RaiseCard({ brood }: { brood: Brood }) {
       </Text>
     </View>
   );
+}
+
+const VERDICTS = {
+  reached: 'reached',
+  'on time': 'on time',
+  late: 'late',
+  unsure: 'may be late',
+} as const;
+const DAYS_A_MONTH = 30.4375;
+
+/** A row of the list: what is done at which length, and when they have it. */
+function checkpointWords({ is, cm, day, own }: BroodCheckpoint, format: Format) {
+  const length = format.quantity('length', cm);
+  const when = day === null ? 'later' : `about ${format.day(day)}`;
+  if (is !== 'own' || own === null) {
+    return {
+      title: is === 'own' ? length : CHECKPOINTS[is],
+      detail: `at ${length}`,
+      trail: <Text>{when}</Text>,
+    };
+  }
+  const { name, ageDays, dueOn, verdict } = own;
+  const age = ageDays === null ? '' : ` at ${formatNumber(ageDays / DAYS_A_MONTH, 1)} months`;
+  return {
+    title: `${length}${age}${name === '' ? '' : `: ${name}`}`,
+    detail: [
+      'yours',
+      dueOn === null ? null : `due ${format.day(dueOn)}`,
+      verdict === null ? null : VERDICTS[verdict],
+    ]
+      .filter(Boolean)
+      .join(' · '),
+    trail: <Text>{verdict === 'reached' ? 'there' : when}</Text>,
+  };
 }
 
 /** «about Mon 4 Jan; room 200, live food 60, time 120» */

@@ -92,6 +92,7 @@ function row(
     times: [480, 780, 1140],
     lightHours: 12,
     targetCm: null,
+    checkpoints: [],
     conditionDays: null,
     ...more,
   };
@@ -109,11 +110,13 @@ function row(
     firstWater: 'parents',
     firstFood: null,
     targetCm: null,
+    checkpoints: [],
     conditionDays: null,
     version: 1,
     tubs: [TUB],
     status,
     work: broodWork(task, status),
+    light: { lightOnMin: 480, lightOffMin: 1200 },
     meals: status.meals.map((meal) => ({
       ...meal,
       servings: meal.servings.map((one) => ({

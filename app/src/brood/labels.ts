@@ -91,6 +91,7 @@ export const EVENT_WORDS: Record<BroodEventKind, string> = {
   warmth: 'Temperature read',
   treated: 'Treated',
   eggsBad: 'Eggs bad',
+  kickedOut: 'Eggs kicked out by the guard',
   eggsEaten: 'Eggs eaten',
   swallowed: 'She swallowed them',
   ended: 'Ended',

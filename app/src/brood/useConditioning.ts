@@ -94,6 +94,7 @@ export function useConditioning(data: AppData) {
         youngGroupId: null,
         targetCm: null,
         conditionDays: days,
+        checkpoints: [],
         tub: {
           id: tubId,
           name,

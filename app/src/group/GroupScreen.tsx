@@ -11,7 +11,7 @@ import {
 } from '@open-larder/core/ration';
 import { compileGroupDay, groupOnDay } from '@open-larder/core/round';
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { api, useHouse, useNow, useFormat, type AppData, type Format } from '../store';
 import { useWide } from '../theme';
@@ -50,7 +50,7 @@ export function GroupScreen({ id }: { id: string }) {
       title={group?.name ?? 'Group'}
       detail={group && species ? `${species.scientific} · ${tank?.name ?? ''}` : undefined}
       back={group ? `/tanks/${group.tankId}` : '/tanks'}
-      aside={loaded.data && group ? <DietSummary group={group} data={loaded.data} /> : null}
+      aside={loaded.data && group ? <BesideFacts group={group} data={loaded.data} /> : null}
     >
       {!loaded.data ? (
         <Waiting of={loaded} rows={4} />
@@ -146,8 +146,12 @@ function GroupFacts({ group, data }: { group: Group; data: AppData }) {
       </View>
       {group.training ? <TrainingCard group={group} data={data} /> : null}
       <Proposals groupId={group.id} data={data} />
-      <NarrowDiet group={group} data={data} />
-      <LifeCard group={group} data={data} />
+      <Narrow>
+        <DietSummary group={group} data={data} />
+      </Narrow>
+      <Narrow>
+        <LifeCard group={group} data={data} />
+      </Narrow>
       {act && 'event' in act ? (
         <EventSheet key={act.event} kind={act.event} group={group} data={data} onClose={close} />
       ) : null}
@@ -231,10 +235,17 @@ function MoreActs({ group, onAct, onEnd, onClose }: MoreProps) {
   );
 }
 
-/** On a phone the diet follows below; when wide it is shown beside. */
-function NarrowDiet({ group, data }: { group: Group; data: AppData }) {
-  const wide = useWide();
-  return wide ? null : <DietSummary group={group} data={data} />;
+/** On a wide screen, beside the figures: what they eat, and what happened to them. */
+const BesideFacts = ({ group, data }: { group: Group; data: AppData }) => (
+  <View style={{ gap: 24 }}>
+    <DietSummary group={group} data={data} />
+    <LifeCard group={group} data={data} />
+  </View>
+);
+
+/** On a phone the same follows below. */
+function Narrow({ children }: { children: ReactNode }) {
+  return useWide() ? null : children;
 }
 
 function Figure({

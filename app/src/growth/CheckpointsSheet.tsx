@@ -1,20 +1,13 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { groupEdit, type Group } from '@open-larder/contract';
-import { useFieldArray, useForm } from 'react-hook-form';
-import { View } from 'react-native';
+import { useForm } from 'react-hook-form';
 import type { z } from 'zod';
-import { DateInput, MeasureInput, NumberInput, TextInput } from '../forms/inputs';
+import { DateInput } from '../forms/inputs';
 import { api } from '../store';
 import { Button, Sheet, StaleNotice, Text, useSave, useToast } from '../ui';
+import { CheckpointFields, FIRST_CHECKPOINT } from './CheckpointFields';
 
 type Values = z.output<typeof groupEdit>;
-
-const DAYS_A_MONTH = 30.4375;
-const MONTHS = {
-  fromBase: (days: number) => days / DAYS_A_MONTH,
-  toBase: (months: number) => Math.round(months * DAYS_A_MONTH),
-};
-const MAX = 6;
 
 /** Lengths that a group should have by an age, and the day from which ages count. */
 export function CheckpointsSheet({ group, onClose }: { group: Group; onClose: () => void }) {
@@ -29,13 +22,9 @@ export function CheckpointsSheet({ group, onClose }: { group: Group; onClose: ()
       version,
       archived,
       bornOn: group.bornOn,
-      checkpoints:
-        group.checkpoints.length > 0
-          ? group.checkpoints
-          : [{ name: '', lengthCm: null as never, ageDays: null }],
+      checkpoints: group.checkpoints.length > 0 ? group.checkpoints : [FIRST_CHECKPOINT],
     },
   });
-  const { fields, append, remove } = useFieldArray({ control: form.control, name: 'checkpoints' });
   const { save, stale } = useSave(form);
   const submit = form.handleSubmit(async (body) => {
     const saved = await save<Group>(() => edit({ params: { id: group.id }, body }) as never);
@@ -58,53 +47,7 @@ export function CheckpointsSheet({ group, onClose }: { group: Group; onClose: ()
         and which fish fall behind.
       </Text>
       <DateInput control={form.control} name="bornOn" label="Born or hatched on" />
-      {fields.map((field, index) => (
-        <View key={field.id} style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
-          <View style={{ flexBasis: 100, flexGrow: 1 }}>
-            <MeasureInput
-              control={form.control}
-              name={`checkpoints.${index}.lengthCm`}
-              label="Length"
-              measure="length"
-            />
-          </View>
-          <View style={{ flexBasis: 100, flexGrow: 1 }}>
-            <NumberInput
-              control={form.control}
-              name={`checkpoints.${index}.ageDays`}
-              label="By the age of"
-              unit="months"
-              scale={MONTHS}
-              decimals={1}
-              hint="Leave empty for any age."
-            />
-          </View>
-          <View style={{ flexBasis: 160, flexGrow: 2 }}>
-            <TextInput
-              control={form.control}
-              name={`checkpoints.${index}.name`}
-              label="What for"
-              placeholder="sellable"
-            />
-          </View>
-          <View style={{ justifyContent: 'center' }}>
-            <Button
-              variant="bare"
-              label="Remove"
-              spoken={`Remove checkpoint ${index + 1}`}
-              onPress={() => remove(index)}
-            />
-          </View>
-        </View>
-      ))}
-      {fields.length < MAX ? (
-        <View style={{ alignItems: 'flex-start' }}>
-          <Button
-            label="Add a checkpoint"
-            onPress={() => append({ name: '', lengthCm: null as never, ageDays: null })}
-          />
-        </View>
-      ) : null}
+      <CheckpointFields control={form.control as never} />
       <Button variant="primary" label="Save" onPress={() => submit()} />
     </Sheet>
   );

@@ -40,6 +40,7 @@ const BROOD_WORDS: Record<BroodWorkKind, string> = {
   recover: 'parents eat again',
   eggs: 'take out white eggs',
   inspect: 'look at the guard',
+  tumble: 'eggs kicked out: tumbler or tub',
   wet: 'wet the eggs',
   expect: 'look for the next stage',
   yolk: 'no food: yolk',

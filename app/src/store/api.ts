@@ -53,6 +53,12 @@ const TAGS = [
   'brood',
   'water',
 ] as const;
+/** A page of a day for the young in some tubs, or in all of them; for a person, or for everyone. */
+interface BroodDayPage {
+  day: string;
+  hand: string | null;
+  tubs: readonly string[] | null;
+}
 type Tag = (typeof TAGS)[number];
 /** All of a kind, or what is kept of one thing by its id. */
 type Stale = Tag | { type: Tag; id: string };
@@ -286,9 +292,15 @@ export const api = createApi({
         queryFn: (id) => call('printBroodCard', { params: { id } }),
         keepUnusedDataFor: 0,
       }),
-      broodDay: build.query<ResponseOf<'printBroodDay'>, { day: string; hand: string | null }>({
-        queryFn: ({ day, hand }) =>
-          call('printBroodDay', { params: { day }, query: hand === null ? {} : { hand } }),
+      broodDay: build.query<ResponseOf<'printBroodDay'>, BroodDayPage>({
+        queryFn: ({ day, hand, tubs }) =>
+          call('printBroodDay', {
+            params: { day },
+            query: {
+              ...(hand === null ? {} : { hand }),
+              ...(tubs === null ? {} : { tubs: tubs.join(',') }),
+            },
+          }),
         keepUnusedDataFor: 0,
       }),
       createBrood: change('createBrood', [listOf('brood')]),

@@ -80,6 +80,7 @@ export const broodOf = (key: string, over: Partial<BroodTask> = {}): BroodTask =
   times: [8 * 60, 13 * 60, 19 * 60],
   lightHours: 12,
   targetCm: null,
+  checkpoints: [],
   conditionDays: null,
   ...over,
 });

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
-import { addDays } from '../round';
+import { addDays, daysBetween } from '../round';
 import {
+  broodWork,
   computeBroodStatus,
   conditioningOver,
   fryTimes,
@@ -199,6 +200,38 @@ describe('parents', () => {
   });
 });
 
+describe('eggs that a guard kicks out', () => {
+  const cave = (share: number) =>
+    broodOf('ancistrus-cirrhosus', {
+      eggCare: 'left',
+      today: TODAY,
+      events: [report('spawned', days(2)), report('kickedOut', days(0), { share })],
+    });
+  it('go into a tumbler; the guard that keeps some of them fasts on', () => {
+    const some = cave(0.4);
+    expect(broodWork(some, computeBroodStatus(some)).map(({ what }) => what)).toEqual(
+      expect.arrayContaining(['tumble', 'inspect', 'fast']),
+    );
+    expect(parentsOn(some)).toMatchObject({ is: 'guarding' });
+    expect(computeBroodStatus(some).record.kickedOut).toBe(true);
+  });
+
+  it('leave it free to eat once all are out, and are the keeper’s to tend', () => {
+    const all = cave(1);
+    const work = broodWork(all, computeBroodStatus(all)).map(({ what }) => what);
+    expect(work).toEqual(expect.arrayContaining(['tumble', 'eggs']));
+    expect(work).not.toContain('fast');
+    expect(parentsOn(all)).toBeNull();
+  });
+
+  it('are asked for on their day, and not again', () => {
+    const later = { ...cave(0.4), today: addDays(TODAY, 1) };
+    expect(broodWork(later, computeBroodStatus(later)).map(({ what }) => what)).not.toContain(
+      'tumble',
+    );
+  });
+});
+
 describe('conditioning', () => {
   const over = (events: BroodEvent[], span: number | null = null) =>
     conditioningOver(events, span, TODAY);
@@ -221,6 +254,23 @@ describe('lengths to come', () => {
     );
     expect(fighters.every(({ cm }, at) => at === 0 || cm >= fighters[at - 1]!.cm)).toBe(true);
     expect(danios().checkpoints.map(({ is }) => is)).not.toContain('part');
+  });
+
+  it('of the keeper are due by an age, and say whether they will be reached', () => {
+    const ask = (lengthCm: number, ageDays: number | null) =>
+      danios({ checkpoints: [{ name: 'sellable', lengthCm, ageDays }] }).checkpoints.find(
+        ({ is }) => is === 'own',
+      )!;
+    const soon = ask(2, 20);
+    expect(soon.own).toMatchObject({ name: 'sellable', ageDays: 20, verdict: 'late' });
+    expect(ask(2, 400).own!.verdict).toBe('on time');
+    // Due on the very day on which they most likely have it, it may be either.
+    const { state, swim } = danios();
+    const born = state.hatchedOn ?? swim!.day;
+    expect(ask(2, daysBetween(born, soon.day!)).own!.verdict).toBe('unsure');
+    expect(ask(2, null).own).toMatchObject({ dueOn: null, verdict: null });
+    expect(ask(0.3, 400).own!.verdict).toBe('reached');
+    expect(ask(40, 400)).toMatchObject({ day: null, own: { verdict: 'late' } });
   });
 
   it('tell what one young eats and fouls then, the more the longer it is', () => {

@@ -54,6 +54,8 @@ export interface BroodState {
   pairedOn: string | null;
   spawnedOn: string | null;
   parentsMovedOn: string | null;
+  /** The guard kicked eggs out: since when, and which share of them in all; null where it keeps them. */
+  kickedOut: { day: string; share: number } | null;
   hatchedOn: string | null;
   swimmingOn: string | null;
   firstFoodOn: string | null;
@@ -76,6 +78,9 @@ export interface BroodState {
   ended: 'eaten' | 'swallowed' | 'ended' | 'none left' | null;
 }
 
+/** From this share on none is left to guard. */
+const ALL_BUT = 0.99;
+
 /**
  * The status of a brood on a day, from the events up to then, in any order. The latest count is believed:
  * fry that were counted at 40 and then at 55 are 55, and the first count missed some.
@@ -92,6 +97,7 @@ export function broodOn(events: readonly BroodEvent[], day: string): BroodState 
     pairedOn: first('paired'),
     spawnedOn: first('spawned') ?? first('eggsSeen'),
     parentsMovedOn: first('parentsMoved'),
+    kickedOut: kickedOutOf(past),
     hatchedOn: first('hatched'),
     swimmingOn: first('swimming') ?? first('firstFood'),
     firstFoodOn: first('firstFood'),
@@ -116,6 +122,17 @@ export function broodOn(events: readonly BroodEvent[], day: string): BroodState 
 /** Two of one day in the order in which they were reported. */
 export const inOrder = (events: readonly BroodEvent[]): BroodEvent[] =>
   [...events].sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0));
+
+/** Each time a share of those that it still had. */
+function kickedOutOf(past: readonly BroodEvent[]): BroodState['kickedOut'] {
+  const times = past.filter(({ kind }) => kind === 'kickedOut');
+  const kept = times.reduce((share, one) => share * (1 - (one.share ?? 0)), 1);
+  return times.length === 0 ? null : { day: times[0]!.day, share: 1 - kept };
+}
+
+/** Whether a guard has none of its eggs left: all were kicked out, or it was parted from them. */
+export const guardIsFree = ({ parentsMovedOn, kickedOut }: BroodState): boolean =>
+  parentsMovedOn !== null || (kickedOut !== null && kickedOut.share > ALL_BUT);
 
 function endOf(past: readonly BroodEvent[], count: number | null): BroodState['ended'] {
   const has = (kind: BroodEventKind) => past.some((event) => event.kind === kind);

@@ -1,6 +1,6 @@
 import type { BreedingStrategy } from '@open-larder/catalogue/breedingStrategies';
 import { daysBetween } from '../round';
-import { broodOn, type BroodEvent } from './line';
+import { broodOn, guardIsFree, type BroodEvent } from './line';
 import { STRATEGIES } from './strategies';
 import type { Raising } from './vocabulary';
 
@@ -49,7 +49,7 @@ export function parentsOn({ strategy, events, raising, today }: ParentsTask): Pa
   }
   const guards = GUARDS[strategy.guards];
   const holding = state.phase === 'eggs' || state.phase === 'larvae';
-  if (holding && guards > 0 && state.parentsMovedOn === null && fastsOnPrinciple(strategy)) {
+  if (holding && guards > 0 && !guardIsFree(state) && fastsOnPrinciple(strategy)) {
     const day = (since(state.spawnedOn ?? state.hatchedOn) ?? 0) + 1;
     return { is: 'guarding', animals: guards, share: guardShare, day };
   }

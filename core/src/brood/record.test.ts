@@ -27,6 +27,7 @@ describe('the record of a clutch', () => {
       swum: 120,
       alive: 100,
       givenAway: 20,
+      kickedOut: false,
       ended: null,
     });
   });
@@ -50,6 +51,7 @@ describe('the record of parents', () => {
     swum: null,
     alive: null,
     givenAway: 0,
+    kickedOut: false,
     ended: null,
     ...over,
   });

@@ -11,13 +11,15 @@ export interface ClutchRecord {
   swum: number | null;
   alive: number | null;
   givenAway: number;
+  /** A guard kicked some of the eggs out. */
+  kickedOut: boolean;
   ended: BroodState['ended'];
 }
 
 /** Read what was counted of a clutch on its way, up to a day. */
 export function clutchRecord(
   events: readonly BroodEvent[],
-  { spawnedOn, hatchedOn, swimmingOn, count, rehomed, ended }: BroodState,
+  { spawnedOn, hatchedOn, swimmingOn, count, rehomed, kickedOut, ended }: BroodState,
   today: string,
 ): ClutchRecord {
   const past = inOrder(events.filter(({ day }) => day <= today));
@@ -43,12 +45,13 @@ export function clutchRecord(
     swum: counted(swimmingOn, null),
     alive: seen ? count : null,
     givenAway: rehomed,
+    kickedOut: kickedOut !== null,
     ended,
   };
 }
 
 /** What goes wrong with clutches, as it was seen of some. */
-export const TROUBLES = ['infertile', 'eaten', 'swallowed', 'lost'] as const;
+export const TROUBLES = ['infertile', 'kickedOut', 'eaten', 'swallowed', 'lost'] as const;
 export type Trouble = (typeof TROUBLES)[number];
 
 /** What several clutches of the same parents show. */
@@ -79,6 +82,7 @@ export function pairRecord(records: readonly ClutchRecord[]): PairRecord {
   const has: Record<Trouble, (one: ClutchRecord) => boolean> = {
     infertile: ({ laid: all, fertile }) =>
       all !== null && fertile !== null && fertile < HARDLY * all,
+    kickedOut: (one) => one.kickedOut,
     eaten: ({ ended }) => ended === 'eaten',
     swallowed: ({ ended }) => ended === 'swallowed',
     lost: ({ ended, swum }) => ended === 'none left' && swum !== null,

@@ -1,5 +1,5 @@
 import { ascending, sum } from 'd3-array';
-import { checkpointsOf, type BroodCheckpoint } from './checkpoints';
+import { checkpointsOf, type BroodCheckpoint, type ReachedOn } from './checkpoints';
 import { afterClutches, type Clutch } from './clutches';
 import type { GrowthLevel, Species } from '@open-larder/catalogue';
 import type { BreedingStrategy } from '@open-larder/catalogue/breedingStrategies';
@@ -17,6 +17,7 @@ import { widestPreyUm } from './mouth';
 import { programmeOf, type NeverFood, type StandingSpan } from './programme';
 import { broodTraits, type BroodTraits } from './traits';
 import type { RaiseNeed } from './raise';
+import type { Checkpoint } from '../growth';
 import { clutchRecord, type ClutchRecord } from './record';
 import { treated } from './treated';
 import { servedOf, tubsOf, type ServedToTub, type TubStatus } from './tubs';
@@ -52,6 +53,8 @@ export interface BroodTask {
   lightHours: number;
   /** Length at which someone takes them, cm; null takes half of an adult’s. */
   targetCm: number | null;
+  /** Lengths that the keeper set for them. */
+  checkpoints: readonly Checkpoint[];
   /** For so many days the pair is conditioned; null takes two weeks. */
   conditionDays: number | null;
   /** What was seen of earlier clutches of the species here. */
@@ -219,7 +222,13 @@ export function computeBroodStatus(task: BroodTask): BroodStatus {
     return age === null || then < 0 || then >= LADDER_DAYS ? [] : feedsOn(then);
   };
   const target = targetOf(task, traits, growth, swim, first.tempC);
-  const checkpoints = checkpointsOf(species, { lengthsCm, swim, lengthCm, ...target });
+  const checkpoints = checkpointsOf(
+    species,
+    { lengthsCm, swim, lengthCm, ...target },
+    task.checkpoints,
+    state.hatchedOn ?? swim?.day ?? null,
+    (cm) => reachedOn(cm, traits, growth, swim, first.tempC),
+  );
   const needs = needsOf(task, { lengthsCm, swim, lengthCm, count, ...target }, meantOn, (then) =>
     tubsOf(task, state, feedsOn(then), growth, then, first),
   );
@@ -314,22 +323,32 @@ function targetOf(
   tempC: number,
 ): Pick<BroodStatus, 'target' | 'targetCm' | 'targetFrom' | 'targetTo'> {
   const targetCm = wanted ?? species.adultLengthCm * TARGET_OF_ADULT;
-  const age = daysToLength(traits, targetCm, tempC);
-  if (swim === null || age === null) {
-    return { targetCm, target: null, targetFrom: null, targetTo: null };
-  }
+  const reached = reachedOn(targetCm, traits, growth, swim, tempC);
+  return {
+    targetCm,
+    target: reached?.day ?? null,
+    targetFrom: reached?.from ?? null,
+    targetTo: reached?.to ?? null,
+  };
+}
+
+/** The day on which they are so long on average, and the days between which it may be; null if never. */
+function reachedOn(
+  cm: number,
+  traits: BroodTraits,
+  growth: Growing,
+  swim: Dated | null,
+  tempC: number,
+): ReachedOn | null {
+  const age = daysToLength(traits, cm, tempC);
+  if (swim === null || age === null) return null;
   const left = age - growth.aheadDays;
   const on = (day: number) => addDays(swim.day, Math.round(day));
   // Only the growth since their length was known is in doubt.
   const known = daysBetween(swim.day, growth.knownOn ?? swim.day);
   const { spread } = traits.growth;
   const at = (times: number) => on(known + Math.max(0, left - known) * times);
-  return {
-    targetCm,
-    target: on(left),
-    targetFrom: at(1 / spread),
-    targetTo: at(spread),
-  };
+  return { day: on(left), from: at(1 / spread), to: at(spread) };
 }
 
 /** Lengths at which it is looked at what one young asks for, cm. */

@@ -2,7 +2,7 @@ import { daysBetween } from '../round';
 import { FIGHT_FROM, livesAlone } from './checkpoints';
 import type { Dated } from './dates';
 import type { Feed } from './feeds';
-import type { BroodState } from './line';
+import { guardIsFree, type BroodState } from './line';
 import { safeBesideCm } from './raise';
 import { STRATEGIES } from './strategies';
 import { CONDITION_DAYS, fastsOnPrinciple, RECOVER_DAYS } from './parents';
@@ -14,7 +14,7 @@ import type { BroodWorkKind, StandingFood } from './vocabulary';
 /** Why something is to be done for a brood, with its figures; days are of 24 hours, lengths cm, water litres. */
 export type BroodReason =
   | { is: 'conditioned'; days: number }
-  | { is: 'lastMeal' | 'whiteEggs' | 'yolk' | 'guarded' }
+  | { is: 'lastMeal' | 'whiteEggs' | 'yolk' | 'guarded' | 'kickedOut' }
   | { is: 'liveFood'; days: number }
   /** So many days ago. */
   | { is: 'treated' | 'treatAgain'; days: number; product: string | null }
@@ -131,7 +131,7 @@ function fastWork(
   { strategy, raising, today }: BroodTask,
   { state, swim }: BroodStatus,
 ): BroodWork[] {
-  const guards = strategy.guards !== 'none' && state.parentsMovedOn === null;
+  const guards = strategy.guards !== 'none' && !guardIsFree(state);
   const holding = state.phase === 'eggs' || state.phase === 'larvae';
   if (guards && holding && fastsOnPrinciple(strategy)) {
     return [plain('fast', { is: 'parentsFast', rule: strategy.fasts })];
@@ -171,17 +171,19 @@ const TENDED: ReadonlySet<string> = new Set(['moved', 'stripped']);
 
 /** Eggs that a parent sits with in the open: those in a mouth are not looked at. */
 const isGuarded = ({ strategy }: BroodTask, state: BroodState): boolean =>
-  strategy.guards !== 'none' &&
-  state.parentsMovedOn === null &&
-  !STRATEGIES[strategy.breeding].hatchesUnseen;
+  strategy.guards !== 'none' && !guardIsFree(state) && !STRATEGIES[strategy.breeding].hatchesUnseen;
 
 function stageWork(task: BroodTask, { state, next, swim }: BroodStatus): BroodWork[] {
   const work: BroodWork[] = [];
   const { today } = task;
-  if (state.phase === 'eggs' && TENDED.has(task.eggCare)) {
+  if (state.phase === 'eggs' && state.kickedOut?.day === today) {
+    work.push(plain('tumble', { is: 'kickedOut' }, true));
+  }
+  const tended = TENDED.has(task.eggCare) || guardIsFree(state);
+  if (state.phase === 'eggs' && tended) {
     work.push(plain('eggs', { is: 'whiteEggs' }));
   }
-  if (state.phase === 'eggs' && !TENDED.has(task.eggCare) && isGuarded(task, state)) {
+  if (state.phase === 'eggs' && !tended && isGuarded(task, state)) {
     work.push(plain('inspect', { is: 'guarded' }));
   }
   if (next && next.from <= today) {

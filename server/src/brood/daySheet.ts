@@ -1,4 +1,5 @@
 import type { BroodRow } from '@open-larder/contract';
+import { min } from 'd3-array';
 import type { BroodWork } from '@open-larder/core/brood';
 import type { UnitChoice } from '@open-larder/core/units';
 import { formatDay, formatQuantity, formatUnits } from '@open-larder/say';
@@ -10,8 +11,8 @@ import { printLines, type Line } from '../print/lines';
 const BY_THE_CLOCK: ReadonlySet<string> = new Set(['feed', 'change', 'firstFood']);
 
 /**
- * The day of all young in tubs on one page: by time from the first meal to the last, a box for each tub and
- * act, then the water that goes in and what is to be looked for in the bucket.
+ * The day of young in tubs on one page: by time from the first light to the last, a box for each tub and
+ * act, with the water that goes in and what is to be looked for in the bucket.
  * @param expected the day is still to come: it is headed as expected
  * @param hand     who it is printed for; null for everyone
  * @returns a PDF of one page
@@ -31,17 +32,67 @@ export function broodDaySheet(
   );
 }
 
-/** What is on it, from the first meal to the last. */
-export const dayLines = (broods: readonly BroodRow[], units: UnitChoice): Line[] => [
-  ...mealLines(broods),
-  ...afterLastMeal(broods, units),
-  ...inBetween(broods, units),
-];
+/**
+ * A brood as far as some tubs go, for the page of the person who minds them.
+ * @param tubIds null is all of them
+ * @returns none where no tub of it is among them
+ */
+export function onPage(brood: BroodRow, tubIds: readonly string[] | null): BroodRow[] {
+  if (tubIds === null) return [brood];
+  const mine = ({ tubId }: { tubId: string | null }) => tubId === null || tubIds.includes(tubId);
+  if (!brood.tubs.some(({ id }) => tubIds.includes(id))) return [];
+  return [
+    {
+      ...brood,
+      tubs: brood.tubs.filter(({ id }) => tubIds.includes(id)),
+      work: brood.work.filter(mine),
+      meals: brood.meals
+        .map((meal) => ({ ...meal, servings: meal.servings.filter(mine) }))
+        .filter(({ servings }) => servings.length > 0),
+    },
+  ];
+}
 
-function mealLines(broods: readonly BroodRow[]): Line[] {
+/** What is on it, from the first light to the last. */
+export function dayLines(broods: readonly BroodRow[], units: UnitChoice): Line[] {
+  if (broods.length === 0) return [];
+  const dawn = min(broods, ({ light }) => light.lightOnMin)!;
+  /** A light that is on over midnight keeps its order. */
+  const sinceDawn = (minutes: number) => (minutes - dawn + DAY_MIN) % DAY_MIN;
+  const out = [...broods].sort(
+    (a, b) => sinceDawn(b.light.lightOffMin) - sinceDawn(a.light.lightOffMin),
+  )[0]!;
+  return [
+    {
+      kind: 'moment',
+      text: `Lights on ${formatClock(dawn)}`,
+    },
+    ...broods.map(({ name, status }): Line => ({
+      kind: 'task',
+      text: firstLook(status.state.phase),
+      quiet: name,
+    })),
+    ...mealLines(broods, sinceDawn),
+    ...afterLastMeal(broods, units),
+    { kind: 'moment', text: `Lights out ${formatClock(out.light.lightOffMin)}` },
+    ...inBetween(broods, units),
+  ];
+}
+
+const DAY_MIN = 1440;
+
+/** What is looked at before the first hand is in the water. */
+const firstLook = (phase: BroodRow['status']['state']['phase']): string =>
+  phase === 'fry'
+    ? 'Look before you feed: who moves, whose belly is empty, who lies on the bottom'
+    : phase === 'larvae' || phase === 'eggs'
+      ? 'Look: white eggs, larvae that hang or lie, who swims'
+      : 'Look from a distance: who courts, who guards';
+
+function mealLines(broods: readonly BroodRow[], sinceDawn: (minutes: number) => number): Line[] {
   const times = new Set(broods.flatMap(({ meals }) => meals.map(({ minutes }) => minutes)));
   return [...times]
-    .sort((a, b) => a - b)
+    .sort((a, b) => sinceDawn(a) - sinceDawn(b))
     .flatMap((minutes): Line[] => [
       { kind: 'moment', text: formatClock(minutes) },
       ...broods.flatMap(({ name, meals }): Line[] => {

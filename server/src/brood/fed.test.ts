@@ -2,7 +2,7 @@ import type { BroodRow, FryMealRow, RoundView, Served } from '@open-larder/contr
 import { v7 as uuidv7 } from 'uuid';
 import { sampleBrood, sampleBroodEvent, sampleFood, smallHouse } from '../testing/samples';
 import { pagesIn } from '../testing/pdf';
-import { dayLines } from './daySheet';
+import { dayLines, onPage } from './daySheet';
 import { startTestServer, type TestServer } from '../testing/testServer';
 
 let server: TestServer;
@@ -275,10 +275,39 @@ describe('the sheet of a day', () => {
     const words = lines.map(({ text }) => text);
     const meals = lines.filter(({ text }) => text.includes('fry powder'));
     expect(meals).toHaveLength(row.meals.length);
-    expect(words[0]).toMatch(/^\d\d:\d\d$/);
+    expect(words[0]).toMatch(/^Lights on \d\d:\d\d$/);
+    expect(words[1]).toMatch(/^Look before you feed/);
     expect(words.join('\n')).toMatch(/Have [\d.]+ L of seasoned water ready/);
     expect(words.indexOf('After the last meal')).toBeGreaterThan(lines.indexOf(meals.at(-1)!));
+    expect(words.findIndex((one) => one.startsWith('Lights out'))).toBeGreaterThan(
+      words.indexOf('After the last meal'),
+    );
     expect(dayLines([], { units: 'us', temperature: 'F', hardness: 'ppm' })).toEqual([]);
+  });
+
+  it('of one person has the tubs that are theirs, and no others', async () => {
+    const row = await read();
+    const [first] = row.tubs;
+    const second = { ...first!, id: uuidv7(), name: 'Of Ben' };
+    const both = {
+      ...row,
+      tubs: [first!, second],
+      meals: row.meals.map((meal) => ({
+        ...meal,
+        servings: meal.servings.flatMap((one) => [one, { ...one, tubId: second.id }]),
+      })),
+    };
+    const [bens] = onPage(both, [second.id]);
+    expect(bens!.tubs).toEqual([second]);
+    const fed = bens!.meals.flatMap(({ servings }) => servings.map(({ tubId }) => tubId));
+    expect(fed).toEqual(row.meals.map(() => second.id));
+    expect(bens!.work.every(({ tubId }) => tubId === null)).toBe(true);
+    expect(onPage(row, [house.group.id])).toEqual([]);
+    expect(onPage(row, null)).toEqual([row]);
+    const printed = await house.ask
+      .get(`/api/broods/days/${TODAY}/sheet?hand=Ana&tubs=${first!.id}`)
+      .expect(200);
+    expect(pagesIn(printed.body.base64)).toHaveLength(1);
   });
 
   it('is one page, of today, of tomorrow and of next month', async () => {

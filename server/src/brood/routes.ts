@@ -19,7 +19,7 @@ import {
   undoBroodEvent,
 } from './acts';
 import { broodCard } from './card';
-import { broodDaySheet } from './daySheet';
+import { broodDaySheet, onPage } from './daySheet';
 import { readBrood, readBroodStatuses } from './status';
 import { broodEvents, broods, readStoredBrood, readStoredTub } from './store';
 
@@ -125,7 +125,9 @@ export const broodRoutes = {
       day === today ? clock : then,
       await broods(scope, null, null),
     );
-    const kept = rows.filter(({ status }) => status.state.phase !== 'over');
+    const kept = rows
+      .filter(({ status }) => status.state.phase !== 'over')
+      .flatMap((row) => onPage(row, query.tubs?.split(',') ?? null));
     const pdf = await broodDaySheet(kept, day, household, {
       expected: day > today,
       hand: query.hand ?? null,

@@ -99,6 +99,7 @@ export async function readBroodStatuses(
       lightHours: litMinutes(light) / 60,
       targetCm: row.targetCm,
       conditionDays: row.conditionDays,
+      checkpoints: row.checkpoints,
       clutches: clutches(row),
       served: fed.filter(({ broodId }) => broodId === row.id),
     };
@@ -109,6 +110,7 @@ export async function readBroodStatuses(
         tubs: mine.map(({ broodId: _, ...tub }) => tub),
         status: asShown(calibrations, standing),
         work: broodWork(task, standing),
+        light: { lightOnMin: light.lightOnMin, lightOffMin: light.lightOffMin },
         // Young that are a group of their own are served by that group’s plan.
         meals:
           row.youngGroupId === null

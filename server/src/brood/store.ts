@@ -2,11 +2,11 @@ import type { BroodEventRow, BroodRow, BroodTubRow } from '@open-larder/contract
 import { AT, eventLog, type Scope } from '../db';
 
 /** A brood as its row holds it: its status is computed from its events. */
-export type StoredBrood = Omit<BroodRow, 'status' | 'work' | 'tubs'>;
+export type StoredBrood = Omit<BroodRow, 'status' | 'work' | 'tubs' | 'meals' | 'light'>;
 export type StoredTub = BroodTubRow & { broodId: string };
 
 const BROOD = `b.id, b.name, b.species_key, b.breeding, b.tank_id, b.group_id, b.young_group_id, b.raising, b.egg_care,
-  b.first_water, b.first_food, b.target_cm, b.condition_days, b.version`;
+  b.first_water, b.first_food, b.target_cm, b.condition_days, b.checkpoints, b.version`;
 const TUB = 't.id, t.brood_id, t.name, t.litres, t.temp_c, t.ph, t.filtered, t.version';
 export const BROOD_EVENTS = eventLog<BroodEventRow>({
   table: 'brood_events',

@@ -27,6 +27,7 @@ import * as activeEvents from './migrations/0024-active-events';
 import * as feedingStyle from './migrations/0025-feeding-style';
 import * as signsAsFigures from './migrations/0026-signs-as-figures';
 import * as youngAreFed from './migrations/0027-young-are-fed';
+import * as broodCheckpoints from './migrations/0028-checkpoints-of-broods';
 
 const MIGRATIONS = [
   house,
@@ -56,6 +57,7 @@ const MIGRATIONS = [
   feedingStyle,
   signsAsFigures,
   youngAreFed,
+  broodCheckpoints,
 ];
 /** Arbitrary but fixed: two servers that start together migrate one after the other. */
 const LOCK = 741_093_122;

@@ -351,6 +351,7 @@ const TABLES = {
     firstFood: TEXT,
     targetCm: DECIMAL,
     conditionDays: INTEGER,
+    checkpoints: JSONB,
     version: INTEGER,
   },
   brood_tubs: {

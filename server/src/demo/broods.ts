@@ -42,6 +42,7 @@ export function writeBroodHistory({ chance, now, today, tanks, groups }: DemoSet
       firstFood: null,
       targetCm: 3,
       conditionDays: null,
+      checkpoints: [],
       version: 1,
     })),
     tubs: report.map(({ brood, id, tubId }) => ({

@@ -301,6 +301,7 @@ export const sampleBrood = (over: object = {}) => ({
   firstFood: null,
   targetCm: null,
   conditionDays: null,
+  checkpoints: [],
   tub: sampleBroodTub(),
   ...over,
 });
