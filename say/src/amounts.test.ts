@@ -20,6 +20,15 @@ describe('amounts', () => {
     expect(formatUnits(units, { name: 'cube', plural: 'cubes', step: 0.25 })).toBe(said);
   });
 
+  it('are weighed where they are more than anyone counts out, but not what is counted', () => {
+    const pinch = { name: 'pinch', plural: 'pinches', step: 0.5, massG: 0.05 };
+    expect(formatUnits(98, pinch)).toBe('98 pinches (4.9 g)');
+    expect(formatUnits(12, pinch)).toBe('12 pinches');
+    expect(formatUnits(40, { ...pinch, name: 'pellet', plural: 'pellets', step: 1 })).toBe(
+      '40 pellets',
+    );
+  });
+
   it('says tiny masses in milligrams', () => {
     expect(formatGrams(0.00045)).toBe('0.45 mg');
     expect(formatGrams(0.00674)).toBe('6.74 mg');

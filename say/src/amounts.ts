@@ -12,13 +12,21 @@ export function formatAmount(units: number): string {
   return whole === 0 ? fraction : `${whole}${fraction}`;
 }
 
-/** «3 pinches», «½ cube», «1¼ tablets»; what is served finer in its own words. */
+/** More than this of a measure is weighed rather than counted out. Assumption. */
+const COUNTED_OUT = 12;
+
+/** «3 pinches», «½ cube», «1¼ tablets», «98 pinches (4.9 g)»; what is served finer in its own words. */
 export function formatUnits(
   units: number,
-  unit: Pick<ServingUnit, 'name' | 'plural' | 'step' | 'finer'>,
+  unit: Pick<ServingUnit, 'name' | 'plural' | 'step' | 'finer'> &
+    Partial<Pick<ServingUnit, 'massG'>>,
 ): string {
   const less = finerMeasure(units, unit);
-  if (!less) return `${formatAmount(units)} ${units > 1 ? unit.plural : unit.name}`;
+  if (!less) {
+    const weighed = unit.step < 1 && units > COUNTED_OUT && unit.massG !== undefined;
+    const says = `${formatAmount(units)} ${units > 1 ? unit.plural : unit.name}`;
+    return weighed ? `${says} (${formatGrams(units * unit.massG!)})` : says;
+  }
   return `${formatAmount(less.units)} ${formatFiner(less.finer, unit, less.units > 1)}`;
 }
 

@@ -74,7 +74,9 @@ export function formatBroodWork(because: BroodReason, units: UnitChoice): WorkLa
       return of('Their last meal is tonight', 'Tomorrow food distracts them, and fouls.');
     case 'liveFood':
       return of(
-        'Live food for the pair today',
+        because.grazers
+          ? 'A little frozen food for them today, beside their vegetables'
+          : 'Live food for them today',
         `Every other day; ${someDays(because.days)} more of it.`,
       );
     case 'treated':

@@ -43,7 +43,8 @@ const start: BroodReason = {
 const BROOD: readonly [BroodReason, string, string][] = [
   [{ is: 'conditioned', days: 16 }, 'Put them together', 'conditioned for 16 days'],
   [{ is: 'lastMeal' }, 'Their last meal is tonight', 'Tomorrow'],
-  [{ is: 'liveFood', days: 1 }, 'Live food for the pair today', 'a day more'],
+  [{ is: 'liveFood', days: 1, grazers: false }, 'Live food for them today', 'a day more'],
+  [{ is: 'liveFood', days: 1, grazers: true }, 'beside their vegetables', 'a day more'],
   [
     { is: 'treated', days: 1, product: null },
     'No food while the treatment is in',

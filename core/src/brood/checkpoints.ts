@@ -66,7 +66,8 @@ export function checkpointsOf(
     return { is, cm, day: day < 0 ? null : addDays(swim.day, day), own: null };
   };
   const usual = [
-    at('sort', SORT_CM),
+    // Kinds that are hardly longer as adults are given away before sizes part.
+    ...(SORT_CM < targetCm ? [at('sort', SORT_CM)] : []),
     at('safe', safeBesideCm(species.adultLengthCm, species.gapeShare)),
     { is: 'target' as const, cm: targetCm, day: target, own: null },
     ...(livesAlone(species) ? [at('part', FIGHT_FROM * species.adultLengthCm)] : []),

@@ -3,6 +3,7 @@ import { FIGHT_FROM, livesAlone } from './checkpoints';
 import type { Dated } from './dates';
 import type { Feed } from './feeds';
 import { guardIsFree, type BroodState } from './line';
+import { youngDietOf } from './programme';
 import { safeBesideCm } from './raise';
 import { STRATEGIES } from './strategies';
 import { CONDITION_DAYS, fastsOnPrinciple, RECOVER_DAYS } from './parents';
@@ -15,7 +16,8 @@ import type { BroodWorkKind, StandingFood } from './vocabulary';
 export type BroodReason =
   | { is: 'conditioned'; days: number }
   | { is: 'lastMeal' | 'whiteEggs' | 'yolk' | 'guarded' | 'kickedOut' }
-  | { is: 'liveFood'; days: number }
+  /** Grazers are built up with plants, and only now and then with something richer. */
+  | { is: 'liveFood'; days: number; grazers: boolean }
   /** So many days ago. */
   | { is: 'treated' | 'treatAgain'; days: number; product: string | null }
   | { is: 'parentsFast'; rule: string }
@@ -107,7 +109,8 @@ function conditioningWork(task: BroodTask, { state }: BroodStatus): BroodWork[] 
   const left = span - day;
   const work = [];
   if (left === 1) work.push(plain('lastMeal', { is: 'lastMeal' }));
-  if (day % 2 === 0) work.push(plain('live', { is: 'liveFood', days: left }));
+  const grazers = youngDietOf(task.species) === 'grazers';
+  if (day % 2 === 0) work.push(plain('live', { is: 'liveFood', days: left, grazers }));
   return work;
 }
 

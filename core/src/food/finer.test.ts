@@ -47,6 +47,15 @@ describe('less than the smallest step', () => {
     expect(served.units).toBeCloseTo(measures, 6);
   });
 
+  it('grains that sink at once are crushed before they are stirred, fine ones are not', () => {
+    const grains = (particleMaxMm: number) => {
+      const food = { ...powder, pieceForm: 'grain' as const, particleMinMm: 0.2, particleMaxMm };
+      return unitOf(food, 'pinch', 0.13, 0.5).finer!.map(({ made }) => made);
+    };
+    expect(grains(0.8)).toEqual(['crumbled', 'crumbled']);
+    expect(grains(0.4)).toEqual([null, null]);
+  });
+
   it('a little under a step stays a step', () => {
     expect(toServingUnits(0.1, whole)).toBe(whole.step);
   });

@@ -24,6 +24,8 @@ export const GLASS_ML = 50;
 const MIN_ML = 0.5;
 /** Pieces no longer than this stay afloat long enough to be shared by the millilitre. Assumption. */
 const STIRS_MM = 2;
+/** Grains no larger than this swirl for as long as it takes to share them; larger ones sink at once. Assumption. */
+const SWIRLS_MM = 0.4;
 /** Thawed, larger ones are poured while they swirl. Assumption. */
 const POURS_MM = 15;
 /** So many pieces in a measure are a share, fewer are luck. Assumption. */
@@ -49,7 +51,7 @@ export function finersOf(food: Divisible): Finer[] {
   // Leaves, shells and what is counted by the piece are given whole, or on fewer days.
   const counted = unit.step >= 1 && unit.massG < CRUMBS_G;
   if (form === 'leaf' || form === 'shell' || counted || unit.massG > LOOSE_G) return [];
-  const fine = (food.particleMaxMm ?? Infinity) <= STIRS_MM;
+  const fine = (food.particleMaxMm ?? Infinity) <= (form === 'grain' ? SWIRLS_MM : STIRS_MM);
   const crumb = fine
     ? food
     : { ...food, pieceForm: 'powder' as const, particleMinMm: 0.3, particleMaxMm: 1 };
