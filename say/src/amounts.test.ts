@@ -7,6 +7,7 @@ import {
   formatGrams,
   formatMinutes,
   formatPreparation,
+  formatServing,
   formatUnits,
 } from '.';
 
@@ -19,6 +20,15 @@ describe('amounts', () => {
   ])('%d is said «%s»', (units, said) => {
     expect(formatUnits(units, { name: 'cube', plural: 'cubes', step: 0.25 })).toBe(said);
   });
+
+  it.each([
+    ['2 pinches', 'Fine flake', '2 pinches fine flake'],
+    ['¼ tablet', 'Plant tablet', '¼ plant tablet'],
+    ['3 tablets', 'Plant tablet', '3 plant tablets'],
+    ['1 pellet', 'Sinking pellets', '1 sinking pellet'],
+    ['20 wafers', 'Wafer', '20 wafers'],
+    ['1 tip of a knife, crumbled', 'Plant tablet', '1 tip of a knife, crumbled plant tablet'],
+  ])('%s of %s are %s', (amount, food, says) => expect(formatServing(amount, food)).toBe(says));
 
   it('are weighed where they are more than anyone counts out, but not what is counted', () => {
     const pinch = { name: 'pinch', plural: 'pinches', step: 0.5, massG: 0.05 };

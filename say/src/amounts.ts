@@ -30,6 +30,20 @@ export function formatUnits(
   return `${formatAmount(less.units)} ${formatFiner(less.finer, unit, less.units > 1)}`;
 }
 
+/**
+ * An amount with the food that it is of: «2 pinches fine flake». A unit that the food’s name ends with is
+ * said once: «¼ plant tablet», «20 sinking pellets».
+ */
+export function formatServing(amount: string, foodName: string): string {
+  const food = foodName.charAt(0).toLowerCase() + foodName.slice(1);
+  const [, number, unit] = /^(.+) (\S+)$/.exec(amount) ?? [];
+  const noun = food.slice(food.lastIndexOf(' ') + 1);
+  if (!unit || !isSameNoun(unit, noun)) return `${amount} ${food}`;
+  return `${number} ${food.slice(0, food.length - noun.length)}${unit}`;
+}
+
+const isSameNoun = (a: string, b: string) => a === b || a === `${b}s` || b === `${a}s`;
+
 /** «mL (½ tip of a knife, crumbled, in 50 mL)», «tips of a knife» */
 function formatFiner(
   { by, stirs, made }: Finer,

@@ -2,7 +2,14 @@
  * Figures and sentences as a keeper reads them, in the household's units, and quantities as a keeper
  * types them. The screens, the sheets and the Round share these; what only one screen says stays there.
  */
-export { formatAmount, formatBodyMass, formatGramBand, formatGrams, formatUnits } from './amounts';
+export {
+  formatAmount,
+  formatBodyMass,
+  formatGramBand,
+  formatGrams,
+  formatServing,
+  formatUnits,
+} from './amounts';
 export { formatAnimals } from './animals';
 export {
   formatMgL,

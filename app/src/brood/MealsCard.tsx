@@ -1,4 +1,4 @@
-import { formatUnits } from '@open-larder/say';
+import { formatServing, formatUnits } from '@open-larder/say';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useFormat, useNow } from '../store';
@@ -67,7 +67,7 @@ export function MealsCard({ brood }: { brood: Brood }) {
                   <View key={serving.servingId} style={styles.line}>
                     <View style={styles.words}>
                       <Text variant="small">
-                        {`${serving.tubName}: ${formatUnits(serving.units, serving.unit)} ${serving.name}`}
+                        {`${serving.tubName}: ${formatServing(formatUnits(serving.units, serving.unit), serving.name)}`}
                       </Text>
                     </View>
                     {serving.fed ? (

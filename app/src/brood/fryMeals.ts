@@ -1,5 +1,5 @@
 import type { BroodRow, FryMealRow } from '@open-larder/contract';
-import { formatUnits } from '@open-larder/say';
+import { formatServing, formatUnits } from '@open-larder/say';
 import { lowerFirst } from '../ui';
 
 /** A meal may be given so many minutes before its time. */
@@ -36,7 +36,7 @@ export function formatMeal({ servings }: FryMealRow): string {
       const amounts = [...new Set(own.map(({ units, unit }) => formatUnits(units, unit)))];
       const food = lowerFirst(own[0]!.name);
       return amounts.length === 1
-        ? `${amounts[0]} ${food}${own.length > 1 ? ` in each of ${own.length} tubs` : ''}`
+        ? `${formatServing(amounts[0]!, food)}${own.length > 1 ? ` in each of ${own.length} tubs` : ''}`
         : `${food} in ${own.length} tubs: ${own.map(({ units, unit }) => formatUnits(units, unit)).join(', ')}`;
     })
     .join('; ');

@@ -1,10 +1,10 @@
 import type { Group } from '@open-larder/contract';
-import { formatGrams, formatUnits } from '@open-larder/say';
+import { formatGrams, formatServing, formatUnits } from '@open-larder/say';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { FoodSign } from '../draw/FoodSign';
 import { cycleDays, useNow, useFormat, type AppData } from '../store';
-import { Button, Card, Empty, ListRow, Text, WhyLink, lowerFirst } from '../ui';
+import { Button, Card, Empty, ListRow, Text, WhyLink } from '../ui';
 import { Findings } from './Findings';
 import { reviewDiet } from './look';
 import { formatMoment, ZONE_WORDS } from './labels';
@@ -50,7 +50,7 @@ export function DietSummary({ group, data }: { group: Group; data: AppData }) {
               lead={row ? <FoodSign family={row.family} /> : null}
               title={
                 due && row
-                  ? `${formatUnits(due.portion.units, due.food.unit)} ${lowerFirst(row.name)}`
+                  ? formatServing(formatUnits(due.portion.units, due.food.unit), row.name)
                   : (row?.name ?? 'A food that left the shelf')
               }
               detail={[

@@ -1,6 +1,6 @@
 import type { InventoryMade, RoundView } from '@open-larder/contract';
 import { addDays, feedingDay } from '@open-larder/core/round';
-import { formatBodyMass, formatGrams } from '@open-larder/say';
+import { formatBodyMass, formatGrams, formatServing } from '@open-larder/say';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { FoodSign } from '../draw/FoodSign';
@@ -108,7 +108,7 @@ function Day({
                 key={serving.servingId}
                 first={stop === moment.stops[0] && at === 0}
                 lead={<FoodSign family={serving.family} />}
-                title={`${serving.portion} ${lowerFirst(serving.foodName)}`}
+                title={formatServing(serving.portion, serving.foodName)}
                 detail={`${serving.groupName}${data.tanks.length > 1 ? ` · ${data.tanks.find(({ id }) => id === stop.tankId)?.name ?? ''}` : ''} · ${formatBodyMass(serving.massG)}`}
                 trail={
                   at === 0 ? (

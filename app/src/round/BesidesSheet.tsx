@@ -1,11 +1,11 @@
 import type { FoodRow, Group, Tank } from '@open-larder/contract';
 import { unitOf } from '@open-larder/contract/servingUnit';
 import { stepAt } from '@open-larder/core/food';
-import { formatUnits } from '@open-larder/say';
+import { formatServing, formatUnits } from '@open-larder/say';
 import { useState } from 'react';
 import { FoodSign } from '../draw/FoodSign';
 import { useHand, type AppData } from '../store';
-import { Button, Choice, Picker, Sheet, Stepper, Text, lowerFirst } from '../ui';
+import { Button, Choice, Picker, Sheet, Stepper, Text } from '../ui';
 import type { RoundMomentView } from './moments';
 import { isThere } from './swaps';
 
@@ -45,7 +45,7 @@ export function BesidesSheet({ tank, data, moment, onClose, onLog }: Props) {
     })),
     ...meant.map((one) => ({
       value: one.servingId,
-      title: `${one.portion} ${lowerFirst(one.foodName)}`,
+      title: formatServing(one.portion, one.foodName),
       detail: `the portion of ${one.groupName}`,
       lead: <FoodSign family={one.family} />,
     })),

@@ -1,10 +1,10 @@
 import type { RoundServingView, RoundView } from '@open-larder/contract';
 import { GIVES_NOTHING } from '@open-larder/core/culture/vocabulary';
-import { formatBodyMass, formatUnits } from '@open-larder/say';
+import { formatBodyMass, formatServing, formatUnits } from '@open-larder/say';
 import { useRouter } from 'expo-router';
 import { FoodSign } from '../draw/FoodSign';
 import { api } from '../store';
-import { Card, ListRow, lowerFirst } from '../ui';
+import { Card, ListRow } from '../ui';
 import { open } from './moments';
 
 /** A rounding of the hand is no shortage. */
@@ -39,7 +39,7 @@ export function LiveMeals({ current }: { current: RoundView['moments'][number] }
             key={foodId}
             first={index === 0}
             lead={<FoodSign family={one!.family} />}
-            title={`Harvest ${formatUnits(units, one!.unit)} ${lowerFirst(one!.foodName)}`}
+            title={`Harvest ${formatServing(formatUnits(units, one!.unit), one!.foodName)}`}
             detail={
               short
                 ? `from ${names}: only ${formatBodyMass(givesG)} of ${formatBodyMass(massG)} can be taken without harm`

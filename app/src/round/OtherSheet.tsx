@@ -1,12 +1,12 @@
 import type { Outcome, RoundServingView } from '@open-larder/contract';
 import { stepAt, toGrams, toServingUnits } from '@open-larder/core/food';
 import { unitOf } from '@open-larder/contract/servingUnit';
-import { formatGrams, formatUnits } from '@open-larder/say';
+import { formatGrams, formatServing, formatUnits } from '@open-larder/say';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { FoodSign } from '../draw/FoodSign';
 import { useHand, useHousehold } from '../store';
-import { Button, Choice, Field, Picker, Sheet, Stepper, Text, lowerFirst } from '../ui';
+import { Button, Choice, Field, Picker, Sheet, Stepper, Text } from '../ui';
 import type { Swap } from './swaps';
 
 type Other = Exclude<Outcome, 'served'>;
@@ -52,7 +52,7 @@ export function OtherSheet({ serving, onClose, onLog, swaps, onSwap }: Props) {
     setUnits(next === 'skipped' ? 0 : next === 'less' ? half : next === 'more' ? more : planned);
   };
   return (
-    <Sheet title={`${serving.portion} ${lowerFirst(serving.foodName)}`} open onClose={onClose}>
+    <Sheet title={formatServing(serving.portion, serving.foodName)} open onClose={onClose}>
       <Text tone="quiet">For {serving.groupName}. What happened instead?</Text>
       <Choice label="What happened" value={outcome} options={OPTIONS} onChange={choose} />
       {outcome === 'skipped' ? null : (

@@ -1,3 +1,4 @@
+import { formatServing } from '@open-larder/say';
 import type { Preparation, RoundView } from '@open-larder/contract';
 import Check from 'lucide-react-native/icons/check';
 import { memo, useState } from 'react';
@@ -6,7 +7,7 @@ import { FoodSign } from '../draw/FoodSign';
 import { api, useHand, useHousehold, useRow, useFormat } from '../store';
 import { localNow } from '../store/useNow';
 import { themed, useColours } from '../theme';
-import { Button, Card, Text, lowerFirst, upperFirst } from '../ui';
+import { Button, Card, Text, upperFirst } from '../ui';
 import { useChores } from './useChores';
 
 interface Props extends Pick<RoundView, 'day' | 'done'> {
@@ -87,7 +88,7 @@ export const Preparing = memo(function Preparing({ day, done: chored, served, mi
 });
 
 const formatTask = (task: Preparation) =>
-  `${task.amount} ${lowerFirst(task.foodName)}: ${task.what}`;
+  `${formatServing(task.amount, task.foodName)}: ${task.what}`;
 
 /** What is done in the same way for the same time is one act: all the cubes thaw in one cup. */
 function together(tasks: readonly Preparation[]): Preparation[][] {
@@ -161,7 +162,7 @@ function Task({ tasks, first, done, onDone, onUndo, more, onMore }: TaskProps) {
 }
 
 const amounts = (tasks: readonly Preparation[]) =>
-  tasks.map(({ amount, foodName }) => `${amount} ${lowerFirst(foodName)}`).join(', ');
+  tasks.map(({ amount, foodName }) => formatServing(amount, foodName)).join(', ');
 
 const useStyles = themed((c) => ({
   rest: {

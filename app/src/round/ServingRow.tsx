@@ -1,5 +1,5 @@
 import type { Feeding, RoundServingView } from '@open-larder/contract';
-import { formatGrams, formatUnits, formatRounding } from '@open-larder/say';
+import { formatGrams, formatRounding, formatServing, formatUnits } from '@open-larder/say';
 import Check from 'lucide-react-native/icons/check';
 import Ellipsis from 'lucide-react-native/icons/ellipsis';
 import { memo, useState } from 'react';
@@ -7,7 +7,7 @@ import { Pressable, View } from 'react-native';
 import { ZONE_WORDS } from '../diet/labels';
 import { api, useHand, useHousehold, useRow, useFormat } from '../store';
 import { themed, useColours } from '../theme';
-import { Button, IconButton, Text, WhyLink, lowerFirst } from '../ui';
+import { Button, IconButton, Text, WhyLink } from '../ui';
 import { localNow } from '../store/useNow';
 import { afterPaint } from '../ui/afterPaint';
 import { ServeButton } from './ServeButton';
@@ -95,13 +95,11 @@ const Told = memo(function Told({ serving, day, late }: Pick<Props, 'serving' | 
       <Pressable
         role="button"
         aria-expanded={opened}
-        aria-label={`More of ${serving.portion} ${lowerFirst(serving.foodName)} for ${serving.groupName}`}
+        aria-label={`More of ${formatServing(serving.portion, serving.foodName)} for ${serving.groupName}`}
         onPress={() => setOpened(!opened)}
         style={styles.told}
       >
-        <Text variant="strong">
-          {serving.portion} {lowerFirst(serving.foodName)}
-        </Text>
+        <Text variant="strong">{formatServing(serving.portion, serving.foodName)}</Text>
         <Text variant="small" tone="quiet">
           {serving.groupName} · {place}
         </Text>
@@ -171,9 +169,7 @@ function Fed({
     <View style={[styles.row, row, styles.fed]}>
       <Check size={22} color={fed.outcome === 'skipped' ? colours.ink2 : colours.duckweed} />
       <View style={styles.words}>
-        <Text>
-          {amount} {lowerFirst(serving.foodName)}
-        </Text>
+        <Text>{formatServing(amount, serving.foodName)}</Text>
         <Text variant="small" tone="quiet">
           {serving.groupName} · {fed.outcome} {format.time(at)}
           {fed.hand ? ` by ${fed.hand}` : ''}

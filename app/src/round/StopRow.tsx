@@ -1,10 +1,11 @@
+import { formatServing } from '@open-larder/say';
 import type { RoundStopView, Tank } from '@open-larder/contract';
 import { memo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { FoodSign } from '../draw/FoodSign';
 import { NumberTag } from '../tank/NumberTag';
 import { SIZES, themed } from '../theme';
-import { lowerFirst, Text } from '../ui';
+import { Text } from '../ui';
 import { afterPaint } from '../ui/afterPaint';
 import { ServeButton } from './ServeButton';
 import type { Acts } from './StopCard';
@@ -34,9 +35,7 @@ export const StopRow = memo(function StopRow({ stop, tank, acts }: Props) {
     });
   };
   const [first] = due;
-  const foods = due
-    .map(({ portion, foodName }) => `${portion} ${lowerFirst(foodName)}`)
-    .join(' · ');
+  const foods = due.map(({ portion, foodName }) => formatServing(portion, foodName)).join(' · ');
   const state = due.length === 0 ? 'all served' : `${due.length} to serve`;
   return (
     <View style={styles.row}>

@@ -1,9 +1,9 @@
 import type { Feeding, RoundView } from '@open-larder/contract';
-import { formatUnits } from '@open-larder/say';
+import { formatServing, formatUnits } from '@open-larder/say';
 import { memo } from 'react';
 import { View } from 'react-native';
 import type { AppData } from '../store';
-import { Button, Card, ListRow, lowerFirst, Text } from '../ui';
+import { Button, Card, ListRow, Text } from '../ui';
 
 interface Props extends Pick<RoundView, 'unplanned'> {
   data: AppData;
@@ -26,7 +26,7 @@ export const Unplanned = memo(function Unplanned({ unplanned, data, onUndo }: Pr
               first={index === 0}
               title={
                 food
-                  ? `${formatUnits(fed.units, food.unit)} ${lowerFirst(food.name)}`
+                  ? formatServing(formatUnits(fed.units, food.unit), food.name)
                   : 'A food that left the shelf'
               }
               detail={`${group?.name ?? 'A group that ended'} · ${fed.outcome}`}

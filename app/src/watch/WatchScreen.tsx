@@ -1,3 +1,4 @@
+import { formatServing } from '@open-larder/say';
 import type { RoundView, Tank } from '@open-larder/contract';
 import { measuresOf } from '@open-larder/core/tank';
 import { feedingDay } from '@open-larder/core/round';
@@ -150,7 +151,7 @@ function stateWords(
     const [first] = due;
     const more = due.length > 1 ? `, and ${due.length - 1} more` : '';
     return {
-      says: `${format.time(next.minutes)} ${first!.portion} ${lowerFirst(first!.foodName)}${more}`,
+      says: `${format.time(next.minutes)} ${formatServing(first!.portion, first!.foodName)}${more}`,
       due: next.minutes <= minutes,
     };
   }

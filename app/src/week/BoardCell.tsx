@@ -1,5 +1,5 @@
 import { useDraggable, useDroppable } from '@dnd-kit/core';
-import { formatUnits } from '@open-larder/say';
+import { formatServing, formatUnits } from '@open-larder/say';
 import type { RoundServing } from '@open-larder/core/round';
 import { type ComponentProps, type ReactNode, type Ref } from 'react';
 import { createPortal } from 'react-dom';
@@ -7,7 +7,7 @@ import { Pressable, View } from 'react-native';
 import { FoodSign } from '../draw/FoodSign';
 import { type AppData } from '../store';
 import { SIZES, themed } from '../theme';
-import { lowerFirst, Text } from '../ui';
+import { Text } from '../ui';
 
 /** Where something is on the board. */
 export interface Place {
@@ -114,7 +114,7 @@ function Chip({ one, place, data, several, onPress }: ChipProps) {
         <FoodSign family={family} size={18} />
         <View style={styles.words}>
           <Text variant="small" numberOfLines={3}>
-            {amount} {lowerFirst(one.food.name)}
+            {formatServing(amount, one.food.name)}
           </Text>
           {several ? (
             <Text variant="small" tone="quiet" numberOfLines={1}>

@@ -1,4 +1,4 @@
-import { formatUnits } from '@open-larder/say';
+import { formatServing, formatUnits } from '@open-larder/say';
 import Plus from 'lucide-react-native/icons/plus';
 import { useMemo, useState } from 'react';
 import { PanResponder, Pressable, View } from 'react-native';
@@ -135,7 +135,10 @@ function Day({
                       family={data.foods.find(({ id }) => id === one.food.id)?.family ?? 'grain'}
                     />
                   }
-                  title={`${formatUnits(one.portion.units, one.food.unit)} ${one.food.name.charAt(0).toLowerCase()}${one.food.name.slice(1)}`}
+                  title={formatServing(
+                    formatUnits(one.portion.units, one.food.unit),
+                    one.food.name,
+                  )}
                   detail={[one.group.name, one.serving.place].filter(Boolean).join(' · ')}
                   onPress={() => onOpen(place)}
                 />

@@ -1,7 +1,7 @@
 import { group } from 'd3-array';
 import type { FoodFamily } from '@open-larder/catalogue';
 import { preparedFoods, preparingOf } from '@open-larder/contract/week';
-import { formatPreparation, formatUnits, formatNumber } from '@open-larder/say';
+import { formatNumber, formatPreparation, formatServing, formatUnits } from '@open-larder/say';
 import { addDays, compileRound, weekdayOf, type Round } from '@open-larder/core/round';
 import { batchesOf, workOf, type Preparing } from '@open-larder/core/week';
 import { useMemo, useState } from 'react';
@@ -81,7 +81,10 @@ function HouseWeek({ data }: { data: AppData }) {
                   key={foodId}
                   first={index === 0}
                   lead={<FoodSign family={familyOf(data, foodId)} />}
-                  title={`${formatUnits(Math.ceil(units / food.unit.step) * food.unit.step, food.unit)} ${lowerFirst(food.name)}`}
+                  title={formatServing(
+                    formatUnits(Math.ceil(units / food.unit.step) * food.unit.step, food.unit),
+                    food.name,
+                  )}
                   detail={formatPreparation(steps)}
                 />
               ) : null;
@@ -248,7 +251,7 @@ function DayList({
               detail={stop.servings
                 .map(
                   ({ portion, food, group }) =>
-                    `${formatUnits(portion.units, food.unit)} ${lowerFirst(food.name)} for ${lowerFirst(group.name)}`,
+                    `${formatServing(formatUnits(portion.units, food.unit), food.name)} for ${lowerFirst(group.name)}`,
                 )
                 .join(' · ')}
             />
@@ -291,7 +294,7 @@ function Prepare({
               <ListRow
                 key={`${foodId} ${startMin}`}
                 lead={<FoodSign family={familyOf(data, foodId)} />}
-                title={`${format.time(wrap(startMin))} ${formatPreparation(steps)}: ${formatUnits(units, food.unit)} ${lowerFirst(food.name)}`}
+                title={`${format.time(wrap(startMin))} ${formatPreparation(steps)}: ${formatServing(formatUnits(units, food.unit), food.name)}`}
                 detail={`ready by ${format.time(wrap(readyMin))} for ${
                   tanks.size === 1
                     ? (data.tanks.find((tank) => tanks.has(tank.id))?.name ?? 'a tank')

@@ -2,9 +2,9 @@ import type { BroodRow } from '@open-larder/contract';
 import { min } from 'd3-array';
 import type { BroodWork } from '@open-larder/core/brood';
 import type { UnitChoice } from '@open-larder/core/units';
-import { formatDay, formatQuantity, formatUnits } from '@open-larder/say';
+import { formatDay, formatQuantity, formatServing, formatUnits } from '@open-larder/say';
 import { formatBroodWork } from '@open-larder/say/brood';
-import { formatClock, lowerFirst } from '../print/document';
+import { formatClock } from '../print/document';
 import { printLines, type Line } from '../print/lines';
 
 /** What belongs after the last meal, and what has its hour with the meals: all else is done in between. */
@@ -102,7 +102,7 @@ function mealLines(broods: readonly BroodRow[], sinceDawn: (minutes: number) => 
           { kind: 'tank', text: name },
           ...meal.servings.map((serving): Line => ({
             kind: 'task',
-            text: `${serving.tubName}: ${formatUnits(serving.units, serving.unit)} ${lowerFirst(serving.name)}`,
+            text: `${serving.tubName}: ${formatServing(formatUnits(serving.units, serving.unit), serving.name)}`,
             quiet: '',
           })),
         ];

@@ -8,9 +8,15 @@ import {
   type HouseTank,
   type RoundServing,
 } from '@open-larder/core';
-import { formatDay, formatManner, formatPreparation, formatUnits } from '@open-larder/say';
+import {
+  formatDay,
+  formatManner,
+  formatPreparation,
+  formatServing,
+  formatUnits,
+} from '@open-larder/say';
 import type { Content, TableCell } from 'pdfmake/interfaces';
-import { formatClock, lowerFirst, printFitting, QUIET, ROE, RULE } from '../print/document';
+import { formatClock, printFitting, QUIET, ROE, RULE } from '../print/document';
 
 const ACROSS = 7;
 const MOMENT_WIDTH = 76;
@@ -154,7 +160,7 @@ function lineOf(
   const how = [serving.place, formatManner(serving.manner)].filter(Boolean).join(', ');
   const prepare = row ? formatPreparation(stepsNow(row, day)) : '';
   return [
-    `${formatUnits(portion.units, food.unit)} ${lowerFirst(food.name)}`,
+    formatServing(formatUnits(portion.units, food.unit), food.name),
     how && `, ${how}`,
     prepare && `; ${prepare}`,
     several && ` · ${group.name}`,

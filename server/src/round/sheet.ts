@@ -1,7 +1,7 @@
 import type { FoodRow } from '@open-larder/contract';
 import { compileRound, type FeedingModel } from '@open-larder/core';
-import { formatDay, formatManner, formatUnits } from '@open-larder/say';
-import { formatClock, lowerFirst } from '../print/document';
+import { formatDay, formatManner, formatServing, formatUnits } from '@open-larder/say';
+import { formatClock } from '../print/document';
 import { printLines, type Line } from '../print/lines';
 import { preparationsOn } from './prepare';
 
@@ -40,7 +40,7 @@ function linesOf(
     for (const { startMin, amount, foodName, what, tankIds } of prepare) {
       lines.push({
         kind: 'task',
-        text: `${formatClock(startMin)} ${amount} ${lowerFirst(foodName)}: ${what}`,
+        text: `${formatClock(startMin)} ${formatServing(amount, foodName)}: ${what}`,
         quiet:
           tankIds.length === 1 ? (tanks.get(tankIds[0]!) ?? '') : `for ${tankIds.length} tanks`,
       });
@@ -56,7 +56,7 @@ function linesOf(
         const how = [serving.place, formatManner(serving.manner), mix].filter(Boolean).join(', ');
         lines.push({
           kind: 'task',
-          text: `${formatUnits(portion.units, food.unit)} ${lowerFirst(food.name)}`,
+          text: formatServing(formatUnits(portion.units, food.unit), food.name),
           quiet: [group.name, how].filter(Boolean).join(' · '),
         });
       }
