@@ -80,6 +80,9 @@ const eventOf =
 /** Figures computed from the plan: stale after most changes. */
 const COMPUTED: Tag[] = ['supply', 'round', 'records'];
 
+/** A brood changes the meals of its parents’ group. */
+const PARENTS_FED: Tag[] = ['group', ...COMPUTED];
+
 const byHand = (hand: string | null) => (hand === null ? {} : { hand });
 
 /** All that the server owns, cached; typed from the table of routes. */
@@ -303,15 +306,15 @@ export const api = createApi({
           }),
         keepUnusedDataFor: 0,
       }),
-      createBrood: change('createBrood', [listOf('brood')]),
+      createBrood: change('createBrood', [listOf('brood'), ...PARENTS_FED]),
       beginConditioning: change('beginConditioning', ['brood', 'group', 'life', ...COMPUTED]),
       endConditioning: change('endConditioning', ['brood', 'group', 'life', ...COMPUTED]),
-      editBrood: change('editBrood', [listOf('brood')]),
+      editBrood: change('editBrood', [listOf('brood'), ...PARENTS_FED]),
       splitBrood: change('splitBrood', ['brood']),
       addBroodTub: change('addBroodTub', ['brood']),
       editBroodTub: change('editBroodTub', ['brood']),
-      addBroodEvent: change('addBroodEvent', eventOf('brood')),
-      undoBroodEvent: change('undoBroodEvent', ['brood']),
+      addBroodEvent: change('addBroodEvent', eventOf('brood', ...PARENTS_FED)),
+      undoBroodEvent: change('undoBroodEvent', ['brood', ...PARENTS_FED]),
       waters: build.query<WaterRow[], void>({
         queryFn: async () => {
           const answer = await call('listWaters');

@@ -3,7 +3,7 @@ import { addDays, daysBetween } from '../round';
 import {
   broodWork,
   computeBroodStatus,
-  conditioningOver,
+  conditioningEndsOn,
   fryTimes,
   litMinutes,
   parentsOn,
@@ -233,14 +233,16 @@ describe('eggs that a guard kicks out', () => {
 });
 
 describe('conditioning', () => {
-  const over = (events: BroodEvent[], span: number | null = null) =>
-    conditioningOver(events, span, TODAY);
+  const end = (events: BroodEvent[], span: number | null = null) =>
+    conditioningEndsOn(events, span);
   it('ends by itself after its days, or once they have spawned', () => {
-    expect(over([report('conditioned', days(13))])).toBe(false);
-    expect(over([report('conditioned', days(14))])).toBe(true);
-    expect(over([report('conditioned', days(13))], 10)).toBe(true);
-    expect(over([report('conditioned', days(3)), report('spawned', days(1))])).toBe(true);
-    expect(over([report('spawned', days(1))])).toBe(false);
+    expect(end([report('conditioned', days(13))])).toBe(addDays(TODAY, 1));
+    expect(end([report('conditioned', days(13))], 10)).toBe(days(3));
+    expect(end([report('conditioned', days(3)), report('spawned', days(1))])).toBe(days(1));
+    expect(end([report('conditioned', days(3)), report('swimming', days(9))])).toBe(
+      addDays(TODAY, 11),
+    );
+    expect(end([report('spawned', days(1))])).toBeNull();
   });
 });
 

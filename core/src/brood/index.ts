@@ -48,7 +48,7 @@ export {
 export type { Feed } from './feeds';
 export { fryTimes, litMinutes, type Lit, type Presence } from './fryTimes';
 export type { FryMeal, FryServing } from './meals';
-export { conditioningOver, parentsOn, portionOfGroup, type ParentsDay } from './parents';
+export { conditioningEndsOn, parentsOn, portionOfGroup, type ParentsDay } from './parents';
 export type { ServedToTub, TubStatus } from './tubs';
 export { MINUTES_A_CHANGE, MINUTES_A_MEAL, type WeekAhead } from './weeks';
 export { litresFor, MAX_CM_PER_L, spreadOf, survivalOf, wantsSorting } from './tub';

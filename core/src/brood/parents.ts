@@ -1,5 +1,5 @@
 import type { BreedingStrategy } from '@open-larder/catalogue/breedingStrategies';
-import { daysBetween } from '../round';
+import { addDays, daysBetween } from '../round';
 import { broodOn, guardIsFree, type BroodEvent } from './line';
 import { STRATEGIES } from './strategies';
 import type { Raising } from './vocabulary';
@@ -65,19 +65,28 @@ export function parentsOn({ strategy, events, raising, today }: ParentsTask): Pa
 export const CONDITION_DAYS = 14;
 
 /**
- * Whether a span of conditioning has run out, by its days or since they spawned: then they are fed as
- * ever, even if the keeper forgot to end it.
+ * The day from which a pair that was conditioned is fed as ever, even if the keeper forgot to end it: when
+ * its days are over, or it has spawned.
+ * @returns null where it never was conditioned
  */
-export function conditioningOver(
-  events: readonly BroodEvent[],
+export function conditioningEndsOn(
+  events: readonly Pick<BroodEvent, 'kind' | 'day'>[],
   conditionDays: number | null,
-  today: string,
-): boolean {
-  const { conditionedOn, spawnedOn, swimmingOn } = broodOn(events, today);
-  if (conditionedOn === null) return false;
-  const days = daysBetween(conditionedOn, today);
-  return days >= (conditionDays ?? CONDITION_DAYS) || spawnedOn !== null || swimmingOn !== null;
+): string | null {
+  const first = (...kinds: BroodEvent['kind'][]) =>
+    events
+      .filter(({ kind }) => kinds.includes(kind))
+      .map(({ day }) => day)
+      .sort()[0];
+  const from = first('conditioned');
+  if (from === undefined) return null;
+  const over = addDays(from, conditionDays ?? CONDITION_DAYS);
+  const spawned = first(...SPAWNED);
+  return spawned !== undefined && spawned >= from && spawned < over ? spawned : over;
 }
+
+/** What shows that they have spawned. */
+const SPAWNED = ['spawned', 'eggsSeen', 'hatched', 'swimming', 'firstFood'] as const;
 
 /** A group’s portion where some of its animals get another: as a share of all of them, 0 upwards. */
 export const portionOfGroup = ({ animals, share }: ParentsDay, count: number): number => {

@@ -216,6 +216,12 @@ describe('conditioning', () => {
     await house.ask.post('/api/broods').send(own).expect(201);
     expect(await massG('2026-03-10')).toBe(much);
     expect(await massG('2026-03-12')).toBeLessThan(much);
+    const stage = async (day: string) =>
+      (await house.ask.get(`/api/groups?day=${day}`).expect(200)).body.items.find(
+        ({ id }: { id: string }) => id === house.group.id,
+      ).stage;
+    expect(await stage('2026-03-10')).toBe('conditioning');
+    expect(await stage('2026-03-12')).toBe('adult');
   });
 });
 

@@ -1,4 +1,8 @@
 import type { BroodEventRow, BroodRow, BroodTubRow } from '@open-larder/contract';
+import { conditioningEndsOn } from '@open-larder/core/brood';
+import { BROOD_EVENTS as KINDS } from '@open-larder/core/brood/vocabulary';
+import { groups } from 'd3-array';
+import { z } from 'zod';
 import { AT, eventLog, type Scope } from '../db';
 
 /** A brood as its row holds it: its status is computed from its events. */
@@ -35,6 +39,45 @@ export async function readStoredBrood(scope: Scope, id: string): Promise<StoredB
     { id },
   );
   return row ?? null;
+}
+
+/** A span in which a group is built up to spawn: up to the day before `to`. */
+export interface Conditioned {
+  groupId: string;
+  from: string;
+  to: string;
+}
+
+/** The spans in which some groups were conditioned, or all of them. */
+export async function conditionings(
+  scope: Scope,
+  groupIds: readonly string[] | null,
+): Promise<Conditioned[]> {
+  const rows = await scope.read(
+    z.object({
+      id: z.string(),
+      groupId: z.string(),
+      conditionDays: z.number().nullable(),
+      kind: z.enum(KINDS),
+      day: z.string(),
+    }),
+    `SELECT b.id, b.group_id, b.condition_days, e.kind, e.day::text
+       FROM active_brood_events e
+       JOIN broods b ON b.household_id = e.household_id AND b.id = e.brood_id
+      WHERE e.household_id = :household AND b.group_id IS NOT NULL
+        ${groupIds === null ? '' : 'AND b.group_id IN (:groupIds)'}
+        AND EXISTS (SELECT 1 FROM active_brood_events c
+                     WHERE c.household_id = e.household_id AND c.brood_id = e.brood_id
+                       AND c.kind = 'conditioned')
+      ORDER BY e.day`,
+    { groupIds },
+  );
+  return groups(rows, ({ id }) => id).flatMap(([, events]): Conditioned[] => {
+    const { groupId, conditionDays } = events[0]!;
+    const from = events.find(({ kind }) => kind === 'conditioned')!.day;
+    const to = conditioningEndsOn(events, conditionDays);
+    return to === null ? [] : [{ groupId, from, to }];
+  });
 }
 
 /** The tubs of some broods, in the order in which they were made. */

@@ -8,6 +8,7 @@ import {
   type LifeEvent,
 } from '@open-larder/core';
 import type { Scope } from '../db';
+import { conditionings, type Conditioned } from '../brood/store';
 import { bellies } from '../look/store';
 import { seenEaten } from '../sighting/eaten';
 import { trainings, type BegunTraining } from '../training/begun';
@@ -34,6 +35,8 @@ interface GroupHistory {
   eats: { day: string; foodId: string }[];
   /** Foods that it was trained onto, the oldest first. */
   trainings: BegunTraining[];
+  /** Spans in which it was built up to spawn. */
+  conditioned: Conditioned[];
   /** The group after each day on which something changed: between two of them it is the same. */
   states: Map<string, Group | null>;
   /** The days on which something about it changed, in order; worked out when first asked for. */
@@ -53,7 +56,7 @@ export async function readHistory(scope: Scope, which: readonly string[] | null)
   if (which?.length === 0) return { lives: [] };
   const only = (column: string) => (which === null ? '' : `AND ${column} IN (:which)`);
   const values = { which };
-  const [rows, events, diets, servings, seen, eaten, trained] = await Promise.all([
+  const [rows, events, diets, servings, seen, eaten, trained, conditioned] = await Promise.all([
     scope.rows<GroupRow>(
       `SELECT id, name, species_key, version, ended_on::text, born_on::text, checkpoints
          FROM groups
@@ -74,17 +77,28 @@ export async function readHistory(scope: Scope, which: readonly string[] | null)
     bellies(scope, which),
     seenEaten(scope, which),
     trainings(scope, which),
+    conditionings(scope, which),
   ]);
   const lives = new Map<string, GroupHistory>(
     rows.map((row) => [
       row.id,
-      { row, events: [], diets: [], bellies: [], eats: [], trainings: [], states: new Map() },
+      {
+        row,
+        events: [],
+        diets: [],
+        bellies: [],
+        eats: [],
+        trainings: [],
+        conditioned: [],
+        states: new Map(),
+      },
     ]),
   );
   for (const event of events) lives.get(event.groupId)?.events.push(lifeEventOf(event));
   for (const { groupId, ...belly } of seen) lives.get(groupId)?.bellies.push(belly);
   for (const { groupId, ...one } of eaten) lives.get(groupId)?.eats.push(one);
   for (const one of trained) lives.get(one.groupId)?.trainings.push(one);
+  for (const one of conditioned) lives.get(one.groupId)?.conditioned.push(one);
   const versions = new Map<string, DietVersion>();
   for (const diet of diets) {
     const whole = { ...diet, servings: [] };
@@ -134,6 +148,7 @@ function changesOf({
   bellies: seen,
   eats,
   trainings: trained,
+  conditioned,
 }: GroupHistory): string[] {
   const days = new Set<string>(row.endedOn === null ? [] : [row.endedOn]);
   for (const event of events) days.add(event.day);
@@ -142,6 +157,7 @@ function changesOf({
     days.add(day).add(addDays(day, BELLY_HOLDS_DAYS + 1));
   }
   for (const { day } of eats) days.add(day);
+  for (const { from, to } of conditioned) days.add(from).add(to);
   for (const training of trained) {
     days.add(training.day);
     if (training.endedOn !== null) days.add(training.endedOn);
@@ -161,6 +177,7 @@ function lifeOn(life: GroupHistory, day: string): Group | null {
   return {
     ...group,
     ...state,
+    stage: conditionedOut(life, state.stage, day) ? 'adult' : state.stage,
     archived: endedOn !== null && endedOn <= day,
     belly: holds ? belly : null,
     eats: eats.filter((one) => one.day <= day).map(({ foodId }) => foodId),
@@ -174,6 +191,14 @@ function lifeOn(life: GroupHistory, day: string): Group | null {
     },
     training: trainedOn(life, day),
   };
+}
+
+/** Heavy feeding ends with its span, even where the keeper forgot to end it. */
+function conditionedOut({ conditioned, events }: GroupHistory, stage: Group['stage'], day: string) {
+  if (stage !== 'conditioning') return false;
+  const since = events.findLast((one) => one.kind === 'staged' && one.day <= day)?.day ?? '';
+  const spans = conditioned.filter(({ from, to }) => from <= day && to > since);
+  return spans.length > 0 && spans.every(({ to }) => to <= day);
 }
 
 /** The training that is on; a day's meal counts from the next day on, so that no portion jumps. */

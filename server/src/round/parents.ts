@@ -3,7 +3,7 @@ import type { BreedingStrategy } from '@open-larder/catalogue/breedingStrategies
 import type { Catalogue } from '@open-larder/catalogue/load';
 import type { BroodEventRow } from '@open-larder/contract';
 import type { HouseGroup } from '@open-larder/core';
-import { conditioningOver, parentsOn, portionOfGroup } from '@open-larder/core/brood';
+import { parentsOn, portionOfGroup } from '@open-larder/core/brood';
 import { broods, listEvents, type StoredBrood } from '../brood/store';
 import type { Scope } from '../db';
 
@@ -61,15 +61,5 @@ export const withParents =
       return [{ is: day.is, broodName: row.name, animals, share }];
     });
     const least = days.sort((a, b) => a.share - b.share)[0];
-    // Heavy feeding ends with its span, even if the keeper forgot to end it.
-    const spans = own.filter(({ events }) => events.some(({ kind }) => kind === 'conditioned'));
-    const ended =
-      group.stage === 'conditioning' &&
-      spans.length > 0 &&
-      spans.every(({ row, events }) => conditioningOver(events, row.conditionDays, today));
-    return {
-      ...group,
-      stage: ended ? 'adult' : group.stage,
-      ...(least ? { parents: least } : {}),
-    };
+    return least ? { ...group, parents: least } : group;
   };
