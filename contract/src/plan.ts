@@ -6,6 +6,7 @@ import {
   FEEDING_STYLE_KEYS,
   type FeedingStyle,
 } from '@open-larder/core/feedingStyle';
+import type { ImproveWay, PlanAct } from '@open-larder/core/week';
 import { z } from 'zod';
 import { between, day, id, name, version, weekdays } from './basics';
 import { diet, dietFields, dietServing } from './diet';
@@ -81,6 +82,8 @@ export const waterPlan = z.object({
     .nullish(),
 });
 
+const pinned = z.array(id).max(300, 'keep it under 300');
+
 const fields = z.object({
   cycle,
   /** What the keeper chose; null takes what suits the fish. */
@@ -88,6 +91,8 @@ const fields = z.object({
   fasts: z.array(fast).max(60, 'keep it under 60 fasts'),
   /** How the water is changed; null if not said. */
   water: waterPlan.nullable(),
+  /** What stays as it is when the plan is balanced; nothing where it is not said. */
+  pins: z.object({ groups: pinned, foods: pinned, moments: pinned, servings: pinned }).nullish(),
 });
 
 const dietOf = dietFields.extend({ groupId: id, version: z.int().min(0) });
@@ -127,26 +132,18 @@ export const savedPlan = z.object({
   diets: z.array(z.object({ groupId: z.string(), diet })),
 });
 
-const servingsBy = z.array(z.object({ groupId: z.string(), servings: diet.shape.servings }));
-
-/** How far a plan is balanced, told while it goes on; scores are better the lower they are. */
-export const balancing = z.object({
-  step: z.enum(['looking', 'solving', 'simulating']),
-  round: z.number(),
-  before: z.number(),
-  best: z.object({ score: z.number(), servings: servingsBy }).nullable(),
-});
+/** How far the search for a better plan is. */
+export const balancing = z.object({ done: z.number(), of: z.number() });
 export type BalancingRow = z.infer<typeof balancing>;
 
-/** A plan as the server balanced it; what it comes to is simulated where it is looked at. */
+const WAYS = ['leastChange', 'leastWork', 'shy'] as const satisfies readonly ImproveWay[];
+/** Computed by the core on the way out: only its presence is checked. */
+const act = z.custom<PlanAct>(
+  (value) => typeof value === 'object' && value !== null && 'does' in value,
+);
+/** The ways to better a plan that the server found; what each comes to is simulated where it is looked at. */
 export const balancedPlan = z.object({
-  servings: servingsBy,
-  rounds: z.number(),
-  settled: z.boolean(),
-  drift: z.number(),
-  status: z.enum(['good', 'stopped', 'none']),
-  gap: z.number(),
-  seconds: z.number(),
+  found: z.array(z.object({ ways: z.array(z.enum(WAYS)), acts: z.array(act) })),
 });
 export type BalancedRow = z.infer<typeof balancedPlan>;
 

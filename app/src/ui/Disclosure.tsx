@@ -11,13 +11,15 @@ interface Props {
   detail?: string;
   /** Opened whatever was chosen: something inside needs to be seen. */
   forced?: boolean;
+  /** Open at first, until it is closed. */
+  opened?: boolean;
   children: ReactNode;
 }
 
 /** A part of a long form that few need, behind its title. */
-export function Disclosure({ title, detail, forced = false, children }: Props) {
+export function Disclosure({ title, detail, forced = false, opened = false, children }: Props) {
   const colours = useColours();
-  const [chosen, setChosen] = useState(false);
+  const [chosen, setChosen] = useState(opened);
   const open = chosen || forced;
   const Chevron = open ? ChevronDown : ChevronRight;
   return (

@@ -11,6 +11,7 @@ export function draftOf(tank: Tank, groups: readonly Group[]): PlanEdit {
     feedingStyle: plan?.feedingStyle ?? null,
     fasts: plan?.fasts ?? [],
     water: plan?.water ?? null,
+    pins: plan?.pins ?? null,
     diets: groups.map((group) => ({
       groupId: group.id,
       version: group.diet?.version ?? 0,

@@ -18,7 +18,7 @@ export function startWeek(): WeekWorker {
   const remote = wrap<WeekWork>(worker);
   return {
     judge: (task) => remote.judge(task),
-    balance: (task, onProgress) => remote.balance(task, proxy(onProgress)),
+    improve: (task, pins, onTried) => remote.improve(task, pins, proxy(onTried)),
     help: (task, onTried) => remote.help(task, proxy(onTried)),
     convert: (task, to) => remote.convert(task, to),
     dryRun: (tanks, foods, days, onTank) => remote.dryRun(tanks, foods, days, proxy(onTank)),
@@ -37,7 +37,7 @@ function inPlace(): WeekWorker {
     });
   return {
     judge: (task) => later((work) => work.judge(task)),
-    balance: (...args) => later((work) => work.balance(...args)),
+    improve: (...args) => later((work) => work.improve(...args)),
     help: (...args) => later((work) => work.help(...args)),
     convert: (...args) => later((work) => work.convert(...args)),
     dryRun: (...args) => later((work) => work.dryRun(...args)),

@@ -1,20 +1,20 @@
 import {
-  balance,
   converted,
   dryRun,
   helpFor,
+  improve,
   judged,
   newMemory,
   solverOf,
-  type Balanced,
   type Converted,
   type DryFood,
   type DryRun,
   type DryTank,
   type Help,
+  type Improvements,
   type Judged,
   type Memory,
-  type Progress,
+  type Pins,
   type FeedingStyle,
   type StyledDiet,
   type Solver,
@@ -23,15 +23,8 @@ import {
 import type Loader from 'highs';
 import { v7 as uuidv7 } from 'uuid';
 
-/** What came of balancing. */
-export interface BalancedPlan extends Pick<Balanced, 'before' | 'after' | 'rounds' | 'drift'> {
-  /** Null where it was ended before it could settle; so are the seconds. */
-  settled: boolean | null;
-  seconds: number | null;
-}
-
 let solver: Promise<Solver> | null = null;
-/** The solver is large: it is fetched when a plan is balanced for the first time. */
+/** The solver is large: it is fetched when it is asked for the first time what would help. */
 function loadSolver(): Promise<Solver> {
   // Taken in this form since its other build reads import.meta, which a bundled worker has not.
   // eslint-disable-next-line @typescript-eslint/no-require-imports
@@ -50,8 +43,6 @@ function loadSolver(): Promise<Solver> {
 /** What was simulated of the tank that is looked at: an edit of one day simulates that day alone. */
 let lately: { about: string; memory: Memory } | null = null;
 
-const SECONDS = 20;
-
 /** What a worker does about weeks: plain functions of the core, with progress. */
 export const weekWork = {
   judge(task: WeekTask): Judged {
@@ -59,20 +50,15 @@ export const weekWork = {
     if (lately?.about !== about) lately = { about, memory: newMemory() };
     return judged(task, lately.memory);
   },
-  async balance(task: WeekTask, onProgress: (progress: Progress) => void): Promise<BalancedPlan> {
-    const loaded = await loadSolver();
-    const began = performance.now();
-    const { before, after, rounds, settled, drift } = balance(task, loaded, {
+  improve(task: WeekTask, pins: Pins, onTried: (done: number, of: number) => void): Improvements {
+    return improve(task, {
       newId: () => uuidv7(),
-      seconds: SECONDS,
-      now: () => performance.now() / 1000,
-      onProgress: (progress) => {
-        onProgress(progress);
+      pins,
+      onTried(done, of) {
+        onTried(done, of);
         return true;
       },
     });
-    const seconds = (performance.now() - began) / 1000;
-    return { before, after, rounds, settled, drift, seconds };
   },
   async help(task: WeekTask, onTried: (done: number, of: number) => void): Promise<Help[]> {
     return helpFor(task, await loadSolver(), (done, of) => {

@@ -2,7 +2,7 @@ import type { Guild } from '@open-larder/catalogue';
 import { digestibleEnergy } from '../food';
 import { onlyBinds, readiness, takes } from '../mouth';
 import { FILM_FOOD, type FeedFood } from '../zones';
-import type { WeekOutcome } from './outcome';
+import type { GroupOutcome, WeekOutcome } from './outcome';
 import type { WeekGroup, WeekTask } from './task';
 
 /** What a plan ought to do, each said with its figure: met or missed. */
@@ -57,6 +57,16 @@ export const FIBRE: Record<Guild, readonly [number, number]> = {
 };
 /** Energy lies well within a tenth of the need. */
 export const ENERGY_BAND = [0.9, 1.1] as const;
+/**
+ * How far a day lies outside that band, as a share of the need; negative inside it. Of what is too much only
+ * what was given counts: a grazer is not to be kept from its film.
+ */
+export function energyOff({ needKj, gotKj, grazedKj }: GroupOutcome): number {
+  const share = gotKj / needKj;
+  const given = (gotKj - grazedKj) / needKj;
+  return Math.max(ENERGY_BAND[0] - share, Math.min(share - ENERGY_BAND[1], given));
+}
+
 /** On a fasting day so much of a day's need passes for nothing. Assumption. */
 export const FAST_MOST = 0.15;
 /** Servings in seven days of what a group should have only little of. Assumption. */
@@ -100,14 +110,16 @@ function groupAims(task: WeekTask, { days }: WeekOutcome, group: WeekGroup, f: n
   const shares = days.map(({ groups }) =>
     groups[f]!.rest === null && groups[f]!.needKj > 0 ? groups[f]!.gotKj / groups[f]!.needKj : null,
   );
-  const off = (share: number) => Math.max(ENERGY_BAND[0] - share, share - ENERGY_BAND[1]);
-  const worst = shares
-    .filter((share) => share !== null)
-    .reduce((a, b) => (off(b) > off(a) + NOTHING ? b : a), shares.find((one) => one !== null) ?? 1);
-  const missed = shares.flatMap((share, at) =>
-    share !== null && off(share) > NOTHING ? [at] : [],
+  const off = (d: number) => (shares[d] === null ? -Infinity : energyOff(days[d]!.groups[f]!));
+  const worst = days.reduce(
+    (a, _, d) => (off(d) > off(a) + NOTHING ? d : a),
+    days.indexOf(fed[0]!),
   );
-  add('energy', worst * 100, ENERGY_BAND[0] * 100, ENERGY_BAND[1] * 100, { days: missed });
+  const missed = shares.flatMap((_, d) => (off(d) > NOTHING ? [d] : []));
+  // Where nothing that is given is too much, what they graze beyond their need is no miss.
+  const share = shares[worst] ?? 1;
+  const high = missed.length === 0 ? Math.max(ENERGY_BAND[1], share) : ENERGY_BAND[1];
+  add('energy', share * 100, ENERGY_BAND[0] * 100, high * 100, { days: missed });
 
   const usual = fed[0]!.groups[f]!.needKj;
   const broken = days.flatMap(({ groups }, at) =>
@@ -151,7 +163,7 @@ function groupAims(task: WeekTask, { days }: WeekOutcome, group: WeekGroup, f: n
   return aims;
 }
 
-/** A food counts as eaten from this share of the energy on. */
+/** A food of tank-mates counts as eaten from this share of the energy on. */
 const COUNTS = 0.03;
 
 function sumsOf(task: WeekTask, days: WeekOutcome['days'], group: WeekGroup, f: number) {
@@ -196,6 +208,18 @@ function sumsOf(task: WeekTask, days: WeekOutcome['days'], group: WeekGroup, f: 
     }),
   );
   const own = kjOf.slice(0, -1);
+  // What they are given is varied by servings: a slice or a treat counts like a meal of the staple.
+  const servings = new Map<string, number>();
+  for (const { drops, reaches } of days) {
+    drops.forEach(({ foodId, groupId }, at) => {
+      if (groupId !== group.id || reaches[at]![f]! <= NOTHING) return;
+      servings.set(foodId, (servings.get(foodId) ?? 0) + 1);
+    });
+  }
+  const all = [...servings.values()].reduce((sum, count) => sum + count, 0);
+  const eatenOfOthers = task.foods.filter(
+    ({ id }, at) => !servings.has(id) && own[at]! > COUNTS * kj,
+  ).length;
   return {
     kj,
     plantKj,
@@ -204,9 +228,9 @@ function sumsOf(task: WeekTask, days: WeekOutcome['days'], group: WeekGroup, f: 
     dryG,
     limited,
     capped: [...capped].filter(([, servings]) => servings > 0),
-    foods: own.filter((part) => part > COUNTS * kj).length,
+    foods: servings.size + eatenOfOthers,
     offered: known.filter(({ taken }) => taken > 0.25).length,
-    largest: kj > 0 ? Math.max(0, ...own) / kj : 0,
+    largest: all > 0 ? Math.max(...servings.values()) / all : 0,
   };
 }
 

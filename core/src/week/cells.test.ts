@@ -1,11 +1,9 @@
 import fc from 'fast-check';
 import type { DietServing } from '../round';
 import {
-  accepted,
   cellsOf,
   changeOn,
   moveOn,
-  changesBetween,
   copyDay,
   put,
   relaid,
@@ -149,40 +147,5 @@ describe('cells of a board', () => {
     expect(relaid(plan, 7, 3)[0]?.days).toEqual([1]);
     expect(relaid([testServing('s', 'flake', 'morning', { days: [6] })], 7, 3)).toEqual([]);
     expect(relaid(relaid(plan, 7, 14), 14, 7)[0]?.days).toEqual([1, 5]);
-  });
-});
-
-describe('two plans', () => {
-  it('that are the same do not differ', () => {
-    fc.assert(
-      fc.property(plans, (servings) => {
-        const plan = new Map([['g', servings]]);
-        expect(changesBetween(plan, plan)).toEqual([]);
-      }),
-    );
-  });
-
-  it('become one by all changes, and stay the other by none', () => {
-    fc.assert(
-      fc.property(plans, plans, (one, other) => {
-        const before = new Map([['g', one]]);
-        const after = new Map([['g', other]]);
-        const changes = changesBetween(before, after);
-        expect(given(accepted(before, changes, ids()).get('g')!)).toEqual(given(other));
-        expect(given(accepted(before, [], ids()).get('g')!)).toEqual(given(one));
-      }),
-    );
-  });
-
-  it('take a change cell by cell', () => {
-    const before = new Map([['g', [testServing('s', 'flake', 'morning', { ownUnits: 1 })]]]);
-    const after = new Map([['g', [testServing('s', 'flake', 'morning', { ownUnits: 2 })]]]);
-    const changes = changesBetween(before, after);
-    expect(changes).toHaveLength(7);
-    const some = accepted(before, changes.slice(0, 2), ids()).get('g')!;
-    expect(some.map(({ ownUnits, days }) => [ownUnits, days])).toEqual([
-      [1, [3, 4, 5, 6, 7]],
-      [2, [1, 2]],
-    ]);
   });
 });

@@ -3,7 +3,7 @@ import { toServingUnits } from '../food';
 import { addDays, type DietServing } from '../round';
 import { eatenOf, type FeedFood } from '../zones';
 import { foodsFor } from './aims';
-import { momentsOf } from './balance/offers';
+import { momentsOf } from './help/offers';
 import { servingsFrom, cellsOf } from './cells';
 import { dayOutcome, newMemory } from './outcome';
 import type { FeedingStyle, FeedingStyleKey } from './feedingStyle';

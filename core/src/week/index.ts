@@ -1,15 +1,12 @@
 export { aimsOf, CAPPED_PER_WEEK, ENERGY_BAND, type Aim, type AimKind } from './aims';
-export { balance, type Balanced, type BalanceOptions, type Progress } from './balance/balance';
-export { helpFor, type Help } from './balance/help';
-export { solverOf } from './balance/highs';
-export { programmeOf } from './balance/programme';
-export type { Solver } from './balance/mip';
+export { helpFor, type Help } from './help/help';
+export { solverOf } from './help/highs';
+export { programmeOf } from './help/programme';
+export type { Solver } from './help/mip';
 export {
-  accepted,
   cellsOf,
   changeOn,
   moveOn,
-  changesBetween,
   copyDay,
   put,
   relaid,
@@ -17,7 +14,6 @@ export {
   servingsFrom,
   takeOut,
   type Cell,
-  type CellChange,
   type Line,
 } from './cells';
 export { converted, type Converted, type StyledDiet } from './convert';
@@ -32,6 +28,23 @@ export {
 export type { Range } from './dryRun/growth';
 export { estimated, type GotByDay } from './estimate';
 export { fastEffects, type FastEffect } from './fasting';
+export {
+  allApplied,
+  brokenRules,
+  improve,
+  IMPROVE_WAYS,
+  NO_PINS,
+  pinsOf,
+  workMin,
+  type ActReason,
+  type Broken,
+  type Improved,
+  type Improvements,
+  type ImproveOptions,
+  type ImproveWay,
+  type Pins,
+  type PlanAct,
+} from './improve';
 export { gravityOf, judged, withServings, type Judged } from './judge';
 export {
   dayOutcome,

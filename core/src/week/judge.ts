@@ -1,6 +1,6 @@
 import type { DietServing } from '../round';
-import { aimsOf, ENERGY_BAND, type Aim, type AimKind } from './aims';
-import { weekOutcome, type Memory, type WeekOutcome } from './outcome';
+import { aimsOf, energyOff, type Aim, type AimKind } from './aims';
+import { weekOutcome, type GroupOutcome, type Memory, type WeekOutcome } from './outcome';
 import type { WeekTask } from './task';
 
 /** A plan with what it comes to. */
@@ -45,13 +45,16 @@ export function judged(task: WeekTask, memory: Memory): Judged {
   const energy = task.groups.reduce((sum, group, f) => {
     const fed = outcome.days.filter((day) => day.groups[f]!.needKj > 0);
     const off = fed.reduce((all, day) => {
-      const share = day.groups[f]!.gotKj / day.groups[f]!.needKj;
-      return all + Math.max(0, ENERGY_BAND[0] - share, share - ENERGY_BAND[1]);
+      return all + Math.max(0, energyOff(day.groups[f]!));
     }, 0);
     if (group.count === 0 || fed.length === 0) return sum;
-    const mean =
-      fed.reduce((all, day) => all + day.groups[f]!.gotKj / day.groups[f]!.needKj, 0) / fed.length;
-    return sum + off / fed.length + Math.max(0, Math.abs(mean - 1) - MEAN_ROOM);
+    const mean = (of: (got: GroupOutcome) => number) =>
+      fed.reduce((all, day) => all + of(day.groups[f]!) / day.groups[f]!.needKj, 0) / fed.length;
+    const got = mean(({ gotKj }) => gotKj);
+    const given = mean(({ gotKj, grazedKj }) => gotKj - grazedKj);
+    // What they graze beyond their need is not given, and cannot be given less.
+    const away = got > 1 ? Math.min(got - 1, given) : 1 - got;
+    return sum + off / fed.length + Math.max(0, away - MEAN_ROOM);
   }, 0);
   const others = aims
     .filter(({ kind }) => kind !== 'energy')

@@ -4,7 +4,7 @@ import { isLitter } from '../food';
 import { PLAIN, type DietServing } from '../round';
 import type { FeedFood } from '../zones';
 import { foodsFor } from './aims';
-import { momentsOf } from './balance/offers';
+import { momentsOf } from './help/offers';
 import { dailyNeed } from '../ration';
 import { choicesOf, usualFeedingStyle, type FeedingStyle } from './feedingStyle';
 import { suitability } from './suitability';

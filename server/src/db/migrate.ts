@@ -28,6 +28,7 @@ import * as feedingStyle from './migrations/0025-feeding-style';
 import * as signsAsFigures from './migrations/0026-signs-as-figures';
 import * as youngAreFed from './migrations/0027-young-are-fed';
 import * as broodCheckpoints from './migrations/0028-checkpoints-of-broods';
+import * as pins from './migrations/0029-pins';
 
 const MIGRATIONS = [
   house,
@@ -58,6 +59,7 @@ const MIGRATIONS = [
   signsAsFigures,
   youngAreFed,
   broodCheckpoints,
+  pins,
 ];
 /** Arbitrary but fixed: two servers that start together migrate one after the other. */
 const LOCK = 741_093_122;

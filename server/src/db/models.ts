@@ -147,6 +147,7 @@ const TABLES = {
     feedingStyle: JSONB,
     fasts: JSONB,
     water: JSONB,
+    pins: JSONB,
   },
   starting_plans: {
     id: uuid,

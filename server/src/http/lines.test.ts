@@ -7,7 +7,7 @@ import { formatErrors } from './errors';
 import { linesTo, type Reporting } from './lines';
 import { conflict } from './problems';
 
-const NEWS = { step: 'solving' as const, round: 1, before: 2, best: null };
+const NEWS = { done: 3, of: 40 };
 
 /** A server of one address, whose answer is worked out by `work`. */
 async function serve(work: (reporting: Reporting<'balancePlan'>) => Promise<unknown>) {

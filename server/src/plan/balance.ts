@@ -1,12 +1,11 @@
 import { join } from 'node:path';
 import { Worker } from 'node:worker_threads';
 import type { BalancedRow, BalancingRow } from '@open-larder/contract';
-import type { WeekTask } from '@open-larder/core/week';
+import type { Pins, WeekTask } from '@open-larder/core/week';
 import { conflict } from '../http/problems';
 
-/** Seconds of solving, and after which a thread that does not answer is ended. */
-const SECONDS = 20;
-const PATIENCE_MS = 60_000;
+/** A thread that does not answer by then is ended. */
+const PATIENCE_MS = 120_000;
 /** A house is balanced by one person, a tank at a time: more at once would starve the others. */
 const MAX_AT_ONCE = 2;
 let running = 0;
@@ -17,12 +16,13 @@ const START = "require('tsx/cjs'); require(require('node:worker_threads').worker
 export type Said = { progress: BalancingRow } | { answer: BalancedRow };
 
 /**
- * Balance a tank's plan in a thread of its own, so that the server goes on answering.
+ * Better a tank's plan in a thread of its own, so that the server goes on answering.
  * @param gone ends it early: nobody waits any more
  * @throws ProblemError 409 where two plans are being balanced already, or where it did not end
  */
 export async function balanceAside(
   task: WeekTask,
+  pins: Pins,
   report: (news: BalancingRow) => void,
   gone: AbortSignal,
 ): Promise<BalancedRow> {
@@ -33,7 +33,7 @@ export async function balanceAside(
   const worker = new Worker(START, {
     eval: true,
     execArgv: [],
-    workerData: { task, seconds: SECONDS, work: join(__dirname, 'balanceWork.ts') },
+    workerData: { task, pins, work: join(__dirname, 'balanceWork.ts') },
   });
   const end = () => void worker.terminate();
   const patience = setTimeout(end, PATIENCE_MS);

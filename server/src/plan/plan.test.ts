@@ -4,6 +4,7 @@ import { WEEK } from '@open-larder/core';
 import { v7 as uuidv7 } from 'uuid';
 import { sampleGroup, sampleServing, sampleTank, smallHouse } from '../testing/samples';
 import { startTestServer, type TestServer } from '../testing/testServer';
+import { NO_PINS } from '@open-larder/core/week';
 import { balanceAside } from './balance';
 import { taskOf } from './task';
 import { pagesIn } from '../testing/pdf';
@@ -210,38 +211,37 @@ describe('balancing in the server', () => {
     return last.answer;
   };
 
-  it('answers with a plan for the tank as it is being edited, and keeps nothing', async () => {
+  it('answers with changes to the plan as it is being edited, and keeps nothing', async () => {
     const serving = sampleServing(house.food.id, house.moment.id, { ownUnits: 0.5 });
     const edit = plan({ diets: [diet([serving])] });
-    const { status, servings } = answerOf(linesOf(await balanceIt(edit).expect(201)));
-    expect(status).not.toBe('none');
-    const own = servings[0]!;
-    expect(own.groupId).toBe(house.group.id);
-    expect(own.servings.length).toBeGreaterThan(0);
-    // Of this household's shelf, in whole steps of a hand.
-    const { body: shelf } = await house.ask.get('/api/foods').expect(200);
-    const known = new Set(shelf.items.map((food: { id: string }) => food.id));
-    for (const { foodId, ownUnits } of own.servings) {
-      expect(known.has(foodId)).toBe(true);
-      expect(ownUnits! % 0.5).toBe(0);
+    const { found } = answerOf(linesOf(await balanceIt(edit).expect(201)));
+    expect(found.length).toBeGreaterThan(0);
+    // Of this household's shelf, about its own groups and servings.
+    for (const { acts } of found) {
+      for (const act of acts) {
+        expect(act.groupId).toBe(house.group.id);
+        if (act.does === 'add') expect(act.line.foodId).toBe(house.food.id);
+      }
     }
     expect((await tankNow()).plan).toBeNull();
   });
 
-  it('shows how far it is, with the best plan so far, and the answer last', async () => {
+  it('leaves alone what is pinned with the plan', async () => {
+    const pins = { groups: [house.group.id], foods: [], moments: [], servings: [] };
+    const serving = sampleServing(house.food.id, house.moment.id, { ownUnits: 0.5 });
+    const answer = await balanceIt(plan({ diets: [diet([serving])], pins })).expect(201);
+    expect(answerOf(linesOf(answer)).found).toEqual([]);
+  });
+
+  it('shows how far it is, and the answer last', async () => {
     const answer = await balanceIt(plan()).expect(201);
     expect(answer.headers['content-type']).toMatch(/^application\/x-ndjson/);
     const lines = linesOf(answer);
-    const report = lines.flatMap((line) => ('progress' in line ? [line.progress] : []));
-    expect(report[0]).toMatchObject({ step: 'looking', round: 0, best: null });
-    const best = report.flatMap((one) => (one.best ? [one.best] : []));
-    expect(best.length).toBeGreaterThan(0);
-    // What is reported as the best never gets worse.
-    const scores = best.map(({ score }) => score);
-    expect(scores).toEqual([...scores].sort((a, b) => b - a));
-    expect(best.at(-1)!.servings[0]!.groupId).toBe(house.group.id);
+    const done = lines.flatMap((line) => ('progress' in line ? [line.progress.done] : []));
+    expect(done.length).toBeGreaterThan(0);
+    expect(done).toEqual([...done].sort((a, b) => a - b));
     expect(lines.slice(0, -1).every((line) => 'progress' in line)).toBe(true);
-    expect(answerOf(lines).status).toBe('good');
+    expect(answerOf(lines).found).toBeDefined();
   });
 
   it('ends at once when nobody waits for it', async () => {
@@ -256,7 +256,7 @@ describe('balancing in the server', () => {
       clock: { now: () => server.clock.at },
       catalogue: loadCatalogue(),
     });
-    const work = balanceAside(task, report, gone.signal);
+    const work = balanceAside(task, NO_PINS, report, gone.signal);
     await expect(work).rejects.toThrow('The plan could not be balanced in time.');
     expect(news).toHaveLength(1);
   });

@@ -1,3 +1,4 @@
+import { pinsOf } from '@open-larder/core/week';
 import { todayOf } from '../household/store';
 import type { Handlers } from '../http/mount';
 import { cutPage, readCursor } from '../db';
@@ -18,7 +19,8 @@ export const planRoutes = {
   },
 
   async balancePlan({ params, body }, { report, gone, ...context }) {
-    return balanceAside(await taskOf(params.id, body, context), report, gone);
+    const task = await taskOf(params.id, body, context);
+    return balanceAside(task, pinsOf(body.pins), report, gone);
   },
 
   async printWeek({ params, query }, { scope, clock, catalogue }) {

@@ -39,8 +39,6 @@ export function formatClock(minutes: number): string {
   return `${String(Math.floor(of / 60)).padStart(2, '0')}:${String(of % 60).padStart(2, '0')}`;
 }
 
-export const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
-
 /** Letters are on the average so wide, as a share of their size: a little more than they are. */
 const LETTER = 0.56;
 

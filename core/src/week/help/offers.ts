@@ -2,7 +2,7 @@ import { eatsNothing } from '../../fish';
 import { isLitter } from '../../food';
 import { fits, wasEaten } from '../../mouth';
 import { dailyNeed, largestMeal } from '../../ration';
-import { PLAIN, mannerKey, wallMinutes, type DietServing, type FoodRule } from '../../round';
+import { PLAIN, wallMinutes, type DietServing, type FoodRule } from '../../round';
 import { eatenOf, type Drop, type FeedFood } from '../../zones';
 import { energyPerGram, foodsFor } from '../aims';
 import { tankOf, type WeekGroup, type WeekTask } from '../task';
@@ -31,15 +31,6 @@ export interface TankMoment {
   id: string;
   atMin: number;
 }
-
-/** Whether two offers go into the water alike: then they reach everyone alike. */
-export const alike = (a: Offer, b: Offer): boolean =>
-  a.food === b.food &&
-  a.moment === b.moment &&
-  a.like.zone === b.like.zone &&
-  a.like.place === b.like.place &&
-  mannerKey(a.like.manner) === mannerKey(b.like.manner) &&
-  (!a.like.manner.apart || a.group === b.group);
 
 /** The moments of a house at this tank, by the clock. */
 export function momentsOf(task: WeekTask): TankMoment[] {

@@ -3,7 +3,7 @@ import type { WeekTask } from '../task';
 import { kindsOf } from './kinds';
 import { modelOf, type BalanceModel } from './model';
 import { offersOf } from './offers';
-import { keptOf } from './plan';
+import { keptOf } from './kept';
 import { grazedOf } from './shares';
 
 /**
