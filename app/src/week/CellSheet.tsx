@@ -24,7 +24,7 @@ import {
   WhyLink,
   lowerFirst,
 } from '../ui';
-import { withFood, withServings } from './draft';
+import { pinned, withFood, withServings } from './draft';
 import type { Board } from './useBoard';
 import type { Place } from './BoardCell';
 
@@ -81,6 +81,7 @@ function ServingCard({
   const change = (edit: Parameters<typeof withServings>[2]) =>
     board.edit((draft) => withServings(draft, group.id, edit));
   const family = data.foods.find((row) => row.id === food.id)?.family ?? 'grain';
+  const isPinned = board.draft.pins?.servings.includes(serving.id) ?? false;
   return (
     <Card>
       <View style={{ padding: 12, gap: 10 }}>
@@ -170,6 +171,12 @@ function ServingCard({
             <Button
               label="Take it out that day"
               onPress={() => change((all) => takeOut(all, serving.id, place.day))}
+            />
+            <Button
+              label={isPinned ? 'Pinned: let it change' : 'Pin it'}
+              spoken={isPinned ? 'Let balancing change it again' : 'Pin it: balancing leaves it'}
+              variant="bare"
+              onPress={() => board.edit((draft) => pinned(draft, serving.id, !isPinned))}
             />
           </View>
         )}

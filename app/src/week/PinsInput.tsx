@@ -2,10 +2,10 @@ import type { PlanEdit } from '@open-larder/contract';
 import { View } from 'react-native';
 import type { AppData } from '../store';
 import { Choices } from '../ui';
+import { NO_PINS, pinsAs } from './draft';
 import type { Board } from './useBoard';
 
 type Pins = NonNullable<PlanEdit['pins']>;
-const NOTHING: Pins = { groups: [], foods: [], moments: [], servings: [] };
 
 interface Props {
   pins: Pins | null;
@@ -16,12 +16,9 @@ interface Props {
 
 /** What stays as the keeper has it, whatever the search finds: groups, foods and moments of this plan. */
 export function PinsInput({ pins, board, data, onChange }: Props) {
-  const now = pins ?? NOTHING;
+  const now = pins ?? NO_PINS;
   const servings = board.draft.diets.flatMap((diet) => diet.servings);
-  const set = (part: Partial<Pins>) => {
-    const next = { ...now, ...part };
-    onChange(Object.values(next).every((ids) => ids.length === 0) ? null : next);
-  };
+  const set = (part: Partial<Pins>) => onChange(pinsAs({ ...now, ...part }) ?? null);
   const named = (rows: readonly { id: string; name: string }[], used: readonly string[]) =>
     rows.filter(({ id }) => used.includes(id)).map(({ id, name }) => ({ value: id, label: name }));
   const foods = named(

@@ -1,7 +1,7 @@
 import type { StartingPlanRow, Tank } from '@open-larder/contract';
 import { weekTaskOf } from '@open-larder/contract/week';
 import type { DietServing } from '@open-larder/core/round';
-import { relaid, usualServings, type WeekTask } from '@open-larder/core/week';
+import { relaid, usualServings, withServings, type WeekTask } from '@open-larder/core/week';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
@@ -18,6 +18,7 @@ import {
   lowerFirst,
   useToast,
 } from '../ui';
+import { startWeek } from '../workers/week';
 import { draftOf } from './draft';
 import { planEdited } from './slice';
 import type { Board } from './useBoard';
@@ -48,30 +49,42 @@ export function StartSheet({ board, data, names, onClose }: Props) {
     () =>
       tanks
         .filter((tank) => tankIds.includes(tank.id))
-        .map((tank) => ({ tank, servings: layIn(tank, data, plan, now.day) })),
+        .map((tank) => ({ tank, ...layIn(tank, data, plan, now.day) })),
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [tankIds, plan, data, now.day],
   );
   const nothing = laid.flatMap(({ servings }) =>
     [...servings].filter(([, list]) => list.length === 0).map(([groupId]) => groupId),
   );
-  const take = () => {
-    for (const { tank, servings } of laid) {
+  const take = async () => {
+    const worker = startWeek();
+    const fittedPlans = [];
+    for (const { tank, task, servings } of laid) {
+      const some = new Map([...servings].filter(([, list]) => list.length > 0));
+      // A plan of one's own is laid out as it was kept.
+      const reaches = plan ? some : await worker.fit(withServings(task, some), laid.length > 1);
+      fittedPlans.push({
+        tank,
+        servings: new Map([...some.keys()].map((id) => [id, reaches.get(id)])),
+      });
+    }
+    worker.stop();
+    for (const { tank, servings } of fittedPlans) {
       const saved = draftOf(tank, data.groupsIn.get(tank.id) ?? []);
       const from = tank.id === here ? board.draft : saved;
       const to = {
         ...from,
         diets: from.diets.map((diet) => ({
           ...diet,
-          servings: (fitting(servings.get(diet.groupId)) ?? diet.servings) as typeof diet.servings,
+          servings: (servings.get(diet.groupId) ?? diet.servings) as typeof diet.servings,
         })),
       };
       dispatch(planEdited({ tankId: tank.id, from, to }));
     }
     toast(
       laid.length > 1
-        ? `Laid out in ${laid.length} tanks. Look at each and save it.`
-        : 'Laid out. Look at it and save it.',
+        ? `Laid out and balanced in ${laid.length} tanks. Look at each and save it.`
+        : 'Laid out and balanced. Look at it and save it.',
     );
     onClose();
   };
@@ -148,7 +161,12 @@ const fitting = (servings: readonly DietServing[] | undefined) =>
   servings && servings.length > 0 ? servings : undefined;
 
 /** A starting plan in one tank: servings by group; none of them where nothing fits. */
-function layIn(tank: Tank, data: AppData, plan: StartingPlanRow | null, day: string): Laid {
+function layIn(
+  tank: Tank,
+  data: AppData,
+  plan: StartingPlanRow | null,
+  day: string,
+): { task: WeekTask; servings: Laid } {
   const groups = data.groupsIn.get(tank.id) ?? [];
   const task: WeekTask = weekTaskOf(
     {
@@ -178,7 +196,7 @@ function layIn(tank: Tank, data: AppData, plan: StartingPlanRow | null, day: str
     const servings = usualServings(task, group, tank.plan?.feedingStyle ?? null, () => uuidv7());
     if (servings) laid.set(group.id, servings);
   }
-  return laid;
+  return { task, servings: laid };
 }
 
 /** Keep the plan of one group as a starting plan of one's own. */

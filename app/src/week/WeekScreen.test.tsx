@@ -321,7 +321,9 @@ describe('a plan to begin with', () => {
     expect(screen.getByText('Zebrafish · Rack 1')).toBeTruthy();
     expect(screen.getByText('Medaka · Rack 2')).toBeTruthy();
     fireEvent.press(screen.getByText('Lay it out in 2 tanks'));
-    expect(await screen.findByText('Laid out in 2 tanks. Look at each and save it.')).toBeTruthy();
+    expect(
+      await screen.findByText('Laid out and balanced in 2 tanks. Look at each and save it.'),
+    ).toBeTruthy();
     // Nothing is saved yet, in neither of them.
     expect(screen.getByText('Save the plan')).toBeTruthy();
     fireEvent.press(screen.getByText('2 Rack 2'));

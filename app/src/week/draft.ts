@@ -77,6 +77,19 @@ export const withServings = (
   ),
 });
 
+export const NO_PINS = { groups: [], foods: [], moments: [], servings: [] };
+
+/** What stays as the keeper has it, as far as anything does. */
+export const pinsAs = (pins: NonNullable<PlanEdit['pins']>): PlanEdit['pins'] =>
+  Object.values(pins).every((ids) => ids.length === 0) ? null : pins;
+
+/** A serving that stays as it is when the plan is balanced, or no longer. */
+export function pinned(draft: PlanEdit, servingId: string, on: boolean): PlanEdit {
+  const pins = draft.pins ?? NO_PINS;
+  const others = pins.servings.filter((id) => id !== servingId);
+  return { ...draft, pins: pinsAs({ ...pins, servings: on ? [...others, servingId] : others }) };
+}
+
 /** The tank and its groups as they would be with the draft saved. */
 export function drafted(
   draft: PlanEdit,

@@ -19,6 +19,7 @@ export function startWeek(): WeekWorker {
   return {
     judge: (task) => remote.judge(task),
     improve: (task, pins, onTried) => remote.improve(task, pins, proxy(onTried)),
+    fit: (task, quick) => remote.fit(task, quick),
     help: (task, onTried) => remote.help(task, proxy(onTried)),
     convert: (task, to) => remote.convert(task, to),
     dryRun: (tanks, foods, days, onTank) => remote.dryRun(tanks, foods, days, proxy(onTank)),
@@ -38,6 +39,7 @@ function inPlace(): WeekWorker {
   return {
     judge: (task) => later((work) => work.judge(task)),
     improve: (...args) => later((work) => work.improve(...args)),
+    fit: (...args) => later((work) => work.fit(...args)),
     help: (...args) => later((work) => work.help(...args)),
     convert: (...args) => later((work) => work.convert(...args)),
     dryRun: (...args) => later((work) => work.dryRun(...args)),

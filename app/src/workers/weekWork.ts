@@ -1,6 +1,7 @@
 import {
   converted,
   dryRun,
+  fitted,
   helpFor,
   improve,
   judged,
@@ -60,6 +61,9 @@ export const weekWork = {
       },
     });
   },
+  /** A plan that was just laid out, with the few changes that let it reach those it is for. */
+  fit: (task: WeekTask, quick: boolean): ReturnType<typeof fitted> =>
+    fitted(task, () => uuidv7(), { quick }),
   async help(task: WeekTask, onTried: (done: number, of: number) => void): Promise<Help[]> {
     return helpFor(task, await loadSolver(), (done, of) => {
       onTried(done, of);

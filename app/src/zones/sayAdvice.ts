@@ -27,7 +27,7 @@ function clauseOf(change: Change, { feeding, moments }: Names): string {
     case 'place':
       return `drop ${food} at the ${change.place}`;
     case 'later':
-      return `wait ${change.afterMin} min with ${food}, until the others are busy`;
+      return `feed the others first, and give ${food} ${change.afterMin} min later, while they are busy`;
     case 'spots':
       return `spread ${food} over ${change.spots} places`;
     case 'carried':
@@ -46,7 +46,7 @@ const TELLING_WASTE = 0.05;
 
 /** What it comes to: the group first, then the others, waste and work. */
 export function formatOutcome(
-  { outlook, workMin }: Advice,
+  { outlook, workMin, sure }: Advice,
   now: Outlook,
   groupId: string,
   feeding: Feeding,
@@ -68,5 +68,14 @@ export function formatOutcome(
     Math.abs(workMin) < 0.05
       ? 'no more work'
       : `${formatSignificant(Math.abs(workMin))} min ${workMin > 0 ? 'more' : 'less'} work a day`;
-  return `${feeding.groups[asked]!.name} get ${[share(asked, ' of their need'), ...others].join('; ')}. ${upperFirst(waste)}, ${work}.`;
+  const said = `${feeding.groups[asked]!.name} get ${[share(asked, ' of their need'), ...others].join('; ')}. ${upperFirst(waste)}, ${work}.`;
+  return sure === null ? said : `${said} ${formatSureness(sure)}`;
+}
+
+/** «Helps whether they are bold or shy: 60 to 95 %.» */
+function formatSureness({ helps, of, low, high }: NonNullable<Advice['sure']>): string {
+  const range = `${Math.round(low)} to ${Math.round(high)} % of their need`;
+  return helps === of
+    ? `It helps whether they are bold or shy: ${range}.`
+    : `It helps in ${helps} of ${of} cases, by how bold or shy they are: ${range}.`;
 }

@@ -31,6 +31,7 @@ export { fastEffects, type FastEffect } from './fasting';
 export {
   allApplied,
   brokenRules,
+  fitted,
   improve,
   IMPROVE_WAYS,
   NO_PINS,

@@ -52,6 +52,22 @@ describe('ways to do better', () => {
     expect(first?.cost ?? Infinity).toBeGreaterThan(better[0]!.cost);
   });
 
+  it('say how surely they help, for groups that are bolder or shyer than expected', () => {
+    const { better } = advise(day, 'loaches', moments);
+    const [first] = better;
+    expect(first!.sure).toMatchObject({ of: 6 });
+    expect(first!.sure!.helps).toBeGreaterThanOrEqual(4);
+    expect(first!.sure!.low).toBeLessThanOrEqual(first!.sure!.high);
+    // What was seen often enough leaves no doubt, and the share is the one that was worked out.
+    const known = day.groups.map((group) => ({
+      ...group,
+      learned: { search: 1, taking: 1, coming: 1, sure: { search: 1, taking: 1, coming: 1 } },
+    }));
+    const sure = advise({ ...day, groups: known }, 'loaches', moments).better[0]!;
+    expect(sure.sure!.low).toBeCloseTo(sure.sure!.high, 6);
+    expect(sure.sure!.low).toBeCloseTo(sure.outlook.ofNeed[1]!, 6);
+  });
+
   it('say nothing where a group has plenty, or is not there', () => {
     const plenty = { ...day, drops: [testDrop('flake', 'shoal', { massG: 3 })] };
     expect(advise(plenty, 'shoal', moments).better).toEqual([]);

@@ -1,7 +1,9 @@
+import { chanceOf } from '../chance';
 import { changed, changesFor, workOf, type Change, type FeedMoment } from './change';
 import type { Feeding } from './feeding';
 import { reportOf, type Report } from './report';
 import { settled } from './settled';
+import { drawn } from './spread';
 import { simulate } from './simulate';
 
 /** What a day comes to, in the figures that advice is ranked by. */
@@ -20,6 +22,16 @@ export interface Advice {
   workMin: number;
   /** Lower is better: shortfalls, waste and work together. */
   cost: number;
+  /** Of the best few: what it comes to for groups as bold or shy as these may be; null for the others. */
+  sure: Sureness | null;
+}
+
+/** In how many of so many drawn tanks it helps, and the group’s share of its need in most of them, %. */
+export interface Sureness {
+  helps: number;
+  of: number;
+  low: number;
+  high: number;
 }
 
 export interface Advised {
@@ -77,7 +89,7 @@ export function advise(
     goOn = onRun(tried, all);
     const foods = changes.filter(({ kind }) => kind === 'food').length;
     const cost = costOf(outlook, asked, servedG, workMin) + WEIGHS.asked * OTHER_FOOD * foods;
-    return { changes, outlook, workMin, cost };
+    return { changes, outlook, workMin, cost, sure: null };
   };
   const helps = (advice: Advice | null): advice is Advice =>
     advice !== null &&
@@ -98,11 +110,52 @@ export function advise(
       alone.every((advice) => !changes.includes(advice.changes[0]!) || cost < advice.cost),
     );
   const nowCost = asked < 0 ? 0 : costOf(now, asked, servedG, 0);
-  const better = [...alone, ...together]
+  const ranked = [...alone, ...together]
     .filter(({ cost }) => cost < nowCost)
     .sort(byCost)
     .slice(0, MAX);
+  const better = goOn ? withSureness(feeding, asked, moments, ranked) : ranked;
   return { now, better, tried };
+}
+
+/** Advice of which it is looked at how surely it helps, and drawn tanks for each. */
+const SURE_OF = 3;
+const DRAWN = 6;
+const SEED = 20_260_311;
+
+/** The best few again, for groups as bold, quick and hungry as these may be: the same draws every time. */
+function withSureness(
+  feeding: Feeding,
+  asked: number,
+  moments: readonly FeedMoment[],
+  ranked: readonly Advice[],
+): Advice[] {
+  if (ranked.length === 0) return [];
+  const chance = chanceOf(SEED);
+  const tanks = Array.from({ length: DRAWN }, () => {
+    const tank = drawn(feeding, chance);
+    return { tank, now: outlookOf(tank).ofNeed[asked]! };
+  });
+  return ranked.map((advice, at) => {
+    if (at >= SURE_OF) return advice;
+    const shares = tanks.map(({ tank, now }) => {
+      const then = advice.changes.reduce(
+        (before, change) => changed(before, change, moments),
+        tank,
+      );
+      return { now, then: outlookOf(then).ofNeed[asked]! };
+    });
+    const sorted = shares.map(({ then }) => then).sort((a, b) => a - b);
+    return {
+      ...advice,
+      sure: {
+        helps: shares.filter(({ now, then }) => Math.min(100, then) > Math.min(100, now)).length,
+        of: DRAWN,
+        low: sorted[0]!,
+        high: sorted.at(-1)!,
+      },
+    };
+  });
 }
 
 /** Changes of a serving that leave nothing else to say of it. */

@@ -1,4 +1,5 @@
-import type { FeedGroup, Learned, LearnedSure } from './feeding';
+import type { Chance } from '../chance';
+import type { FeedGroup, Feeding, Learned, LearnedSure } from './feeding';
 
 /**
  * How far a group's traits are off from what its species and size let expect, before anything was seen:
@@ -15,6 +16,25 @@ const CUBE = 3;
 /** What is left of the doubt about a trait once something was seen. */
 export const traitSd = (trait: keyof Learned, sure?: LearnedSure): number =>
   TRAIT_SD[trait] * (1 - (sure?.[trait] ?? 0));
+
+/** The same feeding with groups as much bolder, shyer or slower as they may be, drawn by chance. */
+export const drawn = (feeding: Feeding, { normal }: Chance): Feeding => ({
+  ...feeding,
+  groups: feeding.groups.map((group) => {
+    const { sure, ...known } = group.learned ?? { search: 1, taking: 1, coming: 1 };
+    const times = (trait: keyof Learned) =>
+      known[trait] * Math.exp(normal() * traitSd(trait, sure));
+    return {
+      ...group,
+      learned: {
+        search: times('search'),
+        taking: times('taking'),
+        coming: times('coming'),
+        ...(sure ? { sure } : {}),
+      },
+    };
+  }),
+});
 
 /** How far the mass of one fish is off, of the logarithm: its relatives' spread, and that of a length that was not measured today. */
 export function massSd({ species, lengthMeasured, grown }: FeedGroup): number {

@@ -1,6 +1,6 @@
 import type { PlanEdit, Tank } from '@open-larder/contract';
 import { NO_PLAN, type DietServing } from '@open-larder/core/round';
-import { suitsWell, usualServings } from '@open-larder/core/week';
+import { fitted, NO_PINS, suitsWell, usualServings, withServings } from '@open-larder/core/week';
 import { v7 as uuidv7 } from 'uuid';
 import type { Context } from '../http/mount';
 import { editPlan } from '../plan/edit';
@@ -16,8 +16,8 @@ const UNPLANNED = {
 
 /**
  * A first plan for groups that have none: the usual one of their kind, from what is on the shelf, each
- * portion by their need. The plan of others in the tank stays as it is. It is not balanced: that pays
- * where a keeper has seen what comes of a plan, and a first one must above all look like what keepers do.
+ * portion by their need, with the few changes that let it reach them. The plan of others in the tank
+ * stays as it is.
  * @returns groups that nothing on the shelf suits well
  */
 export async function planFirst(
@@ -39,12 +39,15 @@ export async function planFirst(
     if (own.length > 0) servings.set(group.id, own);
     if (!suitsWell(task, group, own)) unfedIds.push(group.id);
   }
-  const diets = [...servings].map(([groupId, own]) => ({
+  const others = task.groups.flatMap(({ id }) => (servings.has(id) ? [] : [id]));
+  const pins = { ...NO_PINS, groupIds: new Set(others) };
+  const reaches = fitted(withServings(task, servings), uuidv7, { pins, quick: true });
+  const diets = [...servings.keys()].map((groupId) => ({
     groupId,
     version: 0,
     fastWeekdays: [],
     goalFactor: null,
-    servings: own as PlanEdit['diets'][number]['servings'],
+    servings: (reaches.get(groupId) ?? []) as PlanEdit['diets'][number]['servings'],
     rules: [],
   }));
   if (diets.length > 0) await editPlan(tank.id, { ...blank, diets }, context);

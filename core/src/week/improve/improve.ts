@@ -2,7 +2,7 @@ import { max, sum } from 'd3-array';
 import { gravityOf, judged, withServings, type Judged } from '../judge';
 import { newMemory } from '../outcome';
 import type { WeekTask } from '../task';
-import { allApplied, withAct, type PlanAct } from './acts';
+import { allApplied, withAct, type PlanAct, type Servings } from './acts';
 import { candidatesFor, lighter, NO_PINS, shareOf, type Pins, type Trying } from './candidates';
 import { brokenRules, type Broken } from './rules';
 import { IMPROVE_WAYS, WAYS, type ImproveWay } from './ways';
@@ -26,6 +26,10 @@ export interface Improvements {
 export interface ImproveOptions {
   newId: () => string;
   pins?: Pins;
+  /** The ways to look for, the first of them the longest; all of them where it is not said. */
+  ways?: readonly ImproveWay[];
+  /** Look no longer than a first plan is worth. */
+  quick?: boolean;
   /** Called after each plan that was tried, with how far it is; answering false stops with the best so far. */
   onTried?: (done: number, of: number) => boolean;
 }
@@ -35,6 +39,8 @@ export interface ImproveOptions {
  * it found. A tank of several groups takes longer for each.
  */
 const DAYS = { one: { first: 300, further: 100 }, several: { first: 130, further: 35 } };
+/** Where a first plan is laid out for many tanks at once. */
+const QUICK_DAYS = 50;
 /** A miss below this is left alone: no keeper changes a plan for it. Assumption. */
 const TRIVIAL = 0.1;
 
@@ -44,13 +50,20 @@ const TRIVIAL = 0.1;
  */
 export function improve(
   task: WeekTask,
-  { newId, pins = NO_PINS, onTried = () => true }: ImproveOptions,
+  {
+    newId,
+    pins = NO_PINS,
+    ways = IMPROVE_WAYS,
+    quick = false,
+    onTried = () => true,
+  }: ImproveOptions,
 ): Improvements {
   const exact = newMemory();
   const before = judged(task, exact);
   // What one way has tried, the next need not simulate again.
   const rough = newMemory({ fill: before.outcome.days.at(-1)!.fill });
-  const most = task.groups.length > 1 ? DAYS.several : DAYS.one;
+  const usual = task.groups.length > 1 ? DAYS.several : DAYS.one;
+  const most = quick ? { first: QUICK_DAYS, further: QUICK_DAYS } : usual;
   const had = keysOf(brokenRules(task, before.outcome));
   const begin = judged(task, rough);
   const was = sharesOf(task, begin);
@@ -71,10 +84,10 @@ export function improve(
       return isSound(task, plan, had) ? plan : null;
     },
   };
-  const all = most.first + (IMPROVE_WAYS.length - 1) * most.further;
+  const all = most.first + (ways.length - 1) * most.further;
   let until = 0;
   const lists: PlanAct[][] = [];
-  for (const way of IMPROVE_WAYS) {
+  for (const way of ways) {
     const limit = lists.length === 0 ? most.first : most.further;
     const began = rough.days.size;
     const acts = acted(search, way, lists[0] ?? [], () => {
@@ -99,7 +112,7 @@ export function improve(
     );
   // What was found for one way may serve another better than what was found for that.
   const found: Improved[] = [];
-  for (const way of IMPROVE_WAYS) {
+  for (const way of ways) {
     const cost = ({ after, acts }: { after: Judged; acts: readonly PlanAct[] }) =>
       costOf(task, way, after) + priceOf(way, acts);
     const [best] = [...plans].sort((a, b) => cost(a) - cost(b));
@@ -201,6 +214,18 @@ const gramsOf = ({ outcome }: Judged): ReadonlyMap<string, number> =>
       .reverse()
       .flatMap(({ drops }) => drops.map(({ key, massG }) => [key, massG] as const)),
   );
+
+/**
+ * Servings that were just laid out, with the few changes that better them most.
+ */
+export function fitted(
+  task: WeekTask,
+  newId: () => string,
+  options: Pick<ImproveOptions, 'pins' | 'quick'> = {},
+): Servings {
+  const { before, found } = improve(task, { ...options, newId, ways: ['leastChange'] });
+  return found[0]?.after.servings ?? before.servings;
+}
 
 const keysOf = (broken: readonly Broken[]) => new Set(broken.map((one) => JSON.stringify(one)));
 

@@ -1,5 +1,12 @@
 export { allApplied, type ActReason, type PlanAct } from './acts';
 export { NO_PINS, pinsOf, type Pins } from './candidates';
-export { improve, workMin, type Improved, type Improvements, type ImproveOptions } from './improve';
+export {
+  fitted,
+  improve,
+  workMin,
+  type Improved,
+  type Improvements,
+  type ImproveOptions,
+} from './improve';
 export { brokenRules, type Broken } from './rules';
 export { IMPROVE_WAYS, type ImproveWay } from './ways';
