@@ -1,10 +1,12 @@
 import type { Answered, Problem } from '@open-larder/contract';
 import { formatMgL, formatSign } from '@open-larder/say';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { api, useFormat, type Format } from '../store';
 import { ledgerApi } from '../store/ledgerApi';
 import { Button, Card, Empty, ListRow, useToast, Waiting } from '../ui';
 import { stampFor } from '../store/intent';
+import { TwoWeeks } from './TwoWeeks';
 
 /** What was proposed, what was answered, and what it led to, newest first. */
 export function DecidedView() {
@@ -14,6 +16,7 @@ export function DecidedView() {
     refetchOnMountOrArgChange: true,
   });
   const [undo] = api.useUndoAnswerMutation();
+  const [compared, setCompared] = useState<Answered | null>(null);
   if (!data) return <Waiting of={{ error, refetch }} rows={4} height={72} />;
   if (data.length === 0) {
     return (
@@ -44,16 +47,27 @@ export function DecidedView() {
               .filter((line) => line !== '')
               .join('\n')}
             trail={
-              <Button
-                variant="bare"
-                label="Take back"
-                spoken={`Take back: ${answer.about}, ${format.day(answer.day)}`}
-                onPress={() => takeBack(answer)}
-              />
+              <View style={{ alignItems: 'flex-end' }}>
+                {answer.accepted ? (
+                  <Button
+                    variant="bare"
+                    label="Two weeks"
+                    spoken={`The weeks before and after: ${answer.about}, ${format.day(answer.day)}`}
+                    onPress={() => setCompared(answer)}
+                  />
+                ) : null}
+                <Button
+                  variant="bare"
+                  label="Take back"
+                  spoken={`Take back: ${answer.about}, ${format.day(answer.day)}`}
+                  onPress={() => takeBack(answer)}
+                />
+              </View>
             }
           />
         ))}
       </Card>
+      {compared ? <TwoWeeks answer={compared} onClose={() => setCompared(null)} /> : null}
     </View>
   );
 }
