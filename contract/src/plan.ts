@@ -82,6 +82,9 @@ export const waterPlan = z.object({
     .nullish(),
 });
 
+const monthDay = z
+  .string()
+  .regex(/^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, 'give a day of the year, such as 11-01');
 const pinned = z.array(id).max(300, 'keep it under 300');
 
 const fields = z.object({
@@ -91,6 +94,26 @@ const fields = z.object({
   fasts: z.array(fast).max(60, 'keep it under 60 fasts'),
   /** How the water is changed; null if not said. */
   water: waterPlan.nullable(),
+  /** Parts of the year in which it is fed otherwise: the first that holds counts. */
+  periods: z
+    .array(
+      z.object({
+        id,
+        name,
+        when: z.discriminatedUnion('kind', [
+          z.object({ kind: z.literal('dates'), from: monthDay, to: monthDay }),
+          z.object({
+            kind: z.literal('below'),
+            tempC: between(0, 40, 'the temperature below which it holds'),
+          }),
+        ]),
+        share: between(0, 2, 'the share of a usual portion'),
+        everyDays: between(1, 14, 'days between').int('count whole days'),
+        without: z.array(id).max(60, 'leave out at most 60 foods'),
+      }),
+    )
+    .max(12, 'keep at most twelve periods')
+    .nullish(),
   /** What stays as it is when the plan is balanced; nothing where it is not said. */
   pins: z.object({ groups: pinned, foods: pinned, moments: pinned, servings: pinned }).nullish(),
 });

@@ -66,7 +66,7 @@ export const round = z.object({
       groupName: z.string(),
       tankId: id,
       stage,
-      reason: z.enum(['fast', 'stage', 'empty', 'brood', 'noDiet']),
+      reason: z.enum(['fast', 'stage', 'empty', 'brood', 'period', 'noDiet']),
     }),
   ),
   /** Groups of which some spawn, guard or hold, or are built up again: their portions of that day. */

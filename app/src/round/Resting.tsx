@@ -33,6 +33,8 @@ function reason(rest: Rest): string {
       return `${rest.stage}, not fed`;
     case 'brood':
       return 'spawning or guarding: no food for these days';
+    case 'period':
+      return 'no food in this part of the year';
     case 'empty':
       return 'no fish left in this group';
     case 'noDiet':

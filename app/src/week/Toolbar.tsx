@@ -8,7 +8,8 @@ import { type Board } from './useBoard';
 import type { Place } from './BoardCell';
 
 /** The sheet that is open over the week, or the cell. */
-export type Open = 'balance' | 'choices' | 'fasts' | 'rules' | 'start' | 'copy' | Place | null;
+export type Open =
+  'balance' | 'choices' | 'fasts' | 'periods' | 'rules' | 'start' | 'copy' | Place | null;
 
 export function Toolbar({
   board,
@@ -55,6 +56,7 @@ export function Toolbar({
       ) : null}
       {more ? (
         <>
+          <Button variant={quiet} label="Seasons" onPress={() => onOpen('periods')} />
           <Button variant={quiet} label="Copy a day" onPress={() => onOpen('copy')} />
           <Button variant={quiet} label="Begin with" onPress={() => onOpen('start')} />
           <Button variant={quiet} label="Print" onPress={onPrint} />

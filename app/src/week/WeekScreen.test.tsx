@@ -5,6 +5,7 @@ import { sent, standIn, type Asked } from '../testing/server';
 import { WEEKDAY } from '../testing/clock';
 import { recall } from '../store/memory';
 import { show } from '../testing/show';
+import { formatPeriod } from './PeriodsSheet';
 import { chips, house, labelOf, open, tanks } from './week.testkit';
 import { WeekScreen } from './WeekScreen';
 
@@ -347,5 +348,56 @@ describe('a plan to begin with', () => {
     const [made] = sent(asked, 'POST') as { name: string; lines: object[] }[];
     expect(made!.name).toBe('For danios');
     expect(made!.lines[0]).not.toHaveProperty('ownUnits');
+  });
+});
+
+describe('seasons', () => {
+  const addOne = async () => {
+    const asked = open();
+    await screen.findByText(/Simulated\.$/);
+    fireEvent.press(screen.getByText('More'));
+    fireEvent.press(screen.getByText('Seasons'));
+    fireEvent.changeText(screen.getByLabelText('Name'), 'Winter rest');
+    fireEvent.press(screen.getByText('while the water is colder than'));
+    fireEvent.press(screen.getByText('nothing'));
+    fireEvent.press(screen.getByText('Add it'));
+    expect(await screen.findByText(/colder than 10 °C · nothing/)).toBeTruthy();
+    return asked;
+  };
+
+  it('are added by the cold, and kept with the plan', async () => {
+    const asked = await addOne();
+    fireEvent.press(screen.getByText('Save the plan'));
+    await waitFor(() => expect(sent(asked, 'PUT')).toHaveLength(1));
+    expect(sent(asked, 'PUT')[0]).toMatchObject({
+      periods: [{ name: 'Winter rest', when: { kind: 'below', tempC: 10 }, share: 0 }],
+    });
+  });
+
+  it('are taken out again', async () => {
+    await addOne();
+    fireEvent.press(screen.getByLabelText('Remove Winter rest'));
+    expect(screen.queryByText(/colder than 10/)).toBeNull();
+  });
+
+  it('are said as a keeper would', () => {
+    const format = {
+      day: (day: string) => `Fri ${day}`,
+      quantity: (_: string, value: number) => `${value} °C`,
+    } as unknown as Parameters<typeof formatPeriod>[1];
+    const data = { foods: [{ id: 'f1', name: 'Live Moina' }] } as unknown as Parameters<
+      typeof formatPeriod
+    >[2];
+    const base = { id: 'p', name: 'x', share: 0.5, everyDays: 2, without: ['f1'] };
+    expect(
+      formatPeriod({ ...base, when: { kind: 'dates', from: '11-01', to: '02-28' } }, format, data),
+    ).toBe('2024-11-01 to 2024-02-28 · half, every other day · without Live Moina');
+    expect(
+      formatPeriod(
+        { ...base, when: { kind: 'below', tempC: 8 }, share: 0.4, everyDays: 1, without: [] },
+        format,
+        data,
+      ),
+    ).toBe('colder than 8 °C · 40 %');
   });
 });

@@ -30,6 +30,7 @@ import { CopySheet } from './CopySheet';
 import { boardOf, isEmpty } from './columns';
 import { withFood, withServings } from './draft';
 import { FastsSheet } from './FastsSheet';
+import { PeriodsSheet } from './PeriodsSheet';
 import { FoodTray } from './FoodTray';
 import { RulesSheet } from './RulesSheet';
 import { StartSheet } from './StartSheet';
@@ -310,6 +311,7 @@ function TankWeek({
       {open === 'fasts' ? (
         <FastsSheet board={board} names={names} judged={outcome.judged} onClose={close} />
       ) : null}
+      {open === 'periods' ? <PeriodsSheet board={board} data={data} onClose={close} /> : null}
       {open === 'rules' ? <RulesSheet board={board} data={data} onClose={close} /> : null}
       {open === 'start' ? (
         <StartSheet board={board} data={data} names={names} onClose={close} />

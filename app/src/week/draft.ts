@@ -12,6 +12,7 @@ export function draftOf(tank: Tank, groups: readonly Group[]): PlanEdit {
     fasts: plan?.fasts ?? [],
     water: plan?.water ?? null,
     pins: plan?.pins ?? null,
+    periods: plan?.periods ?? null,
     diets: groups.map((group) => ({
       groupId: group.id,
       version: group.diet?.version ?? 0,

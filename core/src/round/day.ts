@@ -14,10 +14,11 @@ import { dayOfCycle } from './cycle';
 import { toServingUnits } from '../food';
 import { sharesOf } from './training';
 import { fastOn, fastsOf, weeklyFasts } from './fast';
+import { periodOn, restsIn, type Period } from './period';
 import type { DietServing, HouseGroup, HouseTank } from './plan';
 
-/** Why a group gets nothing on a day: planned, because of its stage, or of its brood. */
-export type Rest = 'fast' | 'stage' | 'empty' | 'brood' | null;
+/** Why a group gets nothing on a day: planned, because of its stage, of its brood, or of the time of year. */
+export type Rest = 'fast' | 'stage' | 'empty' | 'brood' | 'period' | null;
 
 export interface DueServing {
   serving: DietServing;
@@ -57,12 +58,18 @@ export function groupOnDay(
 }
 
 /** Whether the group rests on this day, and why. Fry are never given a fasting day. */
-export function restOn(group: HouseGroup, { plan }: Pick<HouseTank, 'plan'>, day: string): Rest {
+export function restOn(
+  group: HouseGroup,
+  { plan, tempC }: Pick<HouseTank, 'plan' | 'tempC'>,
+  day: string,
+): Rest {
   if (group.count === 0) return 'empty';
   if (eatsNothing(group.stage)) return 'stage';
   if (mayNotFast(group.stage)) return null;
   if (group.parents?.share === 0) return 'brood';
-  return fastOn(fastsOf(group, plan), group, day) ? 'fast' : null;
+  if (fastOn(fastsOf(group, plan), group, day)) return 'fast';
+  const period = periodOn(plan.periods, group, tempC, day);
+  return period && restsIn(period, day) ? 'period' : null;
 }
 
 /**
@@ -77,13 +84,18 @@ export function compileGroupDay(
   day: string,
 ): GroupDay {
   const rest = restOn(group, tank, day);
-  const needKj = parentsNeed(dailyNeed(groupOnDay(group, tank)), group.parents);
+  const period = periodOn(tank.plan.periods, group, tank.tempC, day);
+  const usual = parentsNeed(dailyNeed(groupOnDay(group, tank)), group.parents);
+  const needKj = rest === null ? periodNeed(usual, period) : usual;
   if (rest !== null || group.diet === null) {
     return { group, rest, needKj, plannedKj: 0, servings: [] };
   }
   const ofCycle = dayOfCycle(tank.plan.cycle, day);
   const planned = group.diet.servings.filter(
-    (serving) => serving.days.includes(ofCycle) && foods.has(serving.foodId),
+    (serving) =>
+      serving.days.includes(ofCycle) &&
+      foods.has(serving.foodId) &&
+      !period?.without.includes(serving.foodId),
   );
   // A food that they are being trained onto is not put before them by itself, unless nothing else is.
   const others = planned.filter((serving) => serving.foodId !== group.training?.foodId);
@@ -98,7 +110,7 @@ export function compileGroupDay(
       return [{ serving, food, zone: serving.zone, portion: served, mixed: null }];
     }
     const part = weights > 0 ? serving.weight / weights : 0;
-    const due = mealOf(group, serving, part, needKj, foods);
+    const due = mealOf(group, serving, part, needKj, foods, period?.share ?? 1);
     for (const one of due) plannedKj += one.portion.energyKj;
     return due;
   });
@@ -124,6 +136,17 @@ function parentsNeed(usual: Known, parents: HouseGroup['parents']): Known {
   });
 }
 
+/** The need in a part of the year in which they get more or less than usual. */
+function periodNeed(usual: Known, period: Period | null): Known {
+  if (!period || period.share === 1) return usual;
+  return computed(usual.value * period.share, {
+    label: 'Energy the group needs today',
+    unit: 'kJ/d',
+    how: 'usual need × share of the period',
+    from: [usual, assumed('Share of a usual portion', period.share, '', period.name)],
+  });
+}
+
 /** A serving as it is served: one food, or two while the group is trained onto another. */
 function mealOf(
   { species: { guild }, training, parents }: HouseGroup,
@@ -131,23 +154,25 @@ function mealOf(
   part: number,
   needKj: Known,
   foods: ReadonlyMap<string, Food>,
+  ofPeriod: number,
 ): DueServing[] {
   const known = foods.get(serving.foodId) as Food;
-  // An amount that the keeper set is for all of them.
+  // An amount that the keeper set is for all of them, on a usual day.
+  const share = (parents?.share ?? 1) * ofPeriod;
   const own =
-    serving.ownUnits === null || !parents
+    serving.ownUnits === null || share === 1
       ? serving.ownUnits
-      : toServingUnits(serving.ownUnits * known.unit.massG * parents.share, known.unit);
+      : toServingUnits(serving.ownUnits * known.unit.massG * share, known.unit);
   const plain = portion(needKj, part, known, guild, own);
   const fresh = training?.servingId === serving.id ? foods.get(training.foodId) : undefined;
   const { zone } = serving;
   if (!training || !fresh) return [{ serving, food: known, zone, portion: plain, mixed: null }];
-  const portionOf = (food: Food, share: Known): Portion => {
-    const served = portion(needKj, part, food, guild, null, share);
+  const portionOf = (food: Food, ofMeal: Known): Portion => {
+    const served = portion(needKj, part, food, guild, null, ofMeal);
     if (serving.ownUnits === null || served.energyKj === 0) return served;
     // The keeper set the meal: both foods together are to carry what that would have carried.
-    const grams = (plain.energyKj * share.value * served.massG) / served.energyKj;
-    return portion(needKj, part, food, guild, toServingUnits(grams, food.unit), share);
+    const grams = (plain.energyKj * ofMeal.value * served.massG) / served.energyKj;
+    return portion(needKj, part, food, guild, toServingUnits(grams, food.unit), ofMeal);
   };
   const shares = sharesOf(training);
   const due: DueServing[] = [];

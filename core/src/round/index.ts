@@ -24,6 +24,7 @@ export {
   type RoundServing,
   type RoundStop,
 } from './compile';
+export { periodOn, restsIn, type Period, type PeriodWhen } from './period';
 export { dayOfCycle, MAX_CYCLE_DAYS, WEEK, type Cycle } from './cycle';
 export {
   fastOn,

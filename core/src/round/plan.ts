@@ -7,6 +7,7 @@ import type { LightHours, Moment } from './clock';
 import { WEEK, type Cycle } from './cycle';
 import type { Training } from './training';
 import type { PlannedFast } from './fast';
+import type { Period } from './period';
 
 /** One line of a diet: a food at a moment, in a zone, on some days of the tank's cycle. */
 export interface DietServing {
@@ -46,6 +47,8 @@ export interface FoodRule {
 export interface TankPlan {
   cycle: Cycle;
   fasts: readonly PlannedFast[];
+  /** Parts of the year in which it is fed otherwise; left out where there are none. */
+  periods?: readonly Period[] | null;
 }
 
 /** A tank about which nothing was said: its plan repeats by the week. */

@@ -2,6 +2,7 @@ import {
   addDays,
   compileGroupDay,
   dayOfCycle,
+  periodOn,
   restOn,
   type FeedingModel,
   type HouseGroup,
@@ -60,14 +61,16 @@ export function plannedUse(house: FeedingModel, from: string, days: number): Pla
   return use;
 }
 
-/** Whether a tank's plan is the same every week for ever: its cycle is, and no fast has a date. */
+/** Whether a tank's plan is the same every week for ever: its cycle is, no fast has a date and no season. */
 const repeatsWeekly = ({ plan }: HouseTank): boolean =>
   7 % plan.cycle.days === 0 &&
+  !plan.periods?.length &&
   plan.fasts.every(({ when }) => when.kind === 'weekly' || when.kind === 'stage');
 
 /** What makes two days of a group alike: its fast, and which servings it has. */
 function servingsOn(group: HouseGroup, tank: HouseTank, day: string): string {
   const ofCycle = dayOfCycle(tank.plan.cycle, day);
   const which = (group.diet?.servings ?? []).map((one) => (one.days.includes(ofCycle) ? '1' : '0'));
-  return `${restOn(group, tank, day) ?? ''}${which.join('')}`;
+  const period = periodOn(tank.plan.periods, group, tank.tempC, day);
+  return `${restOn(group, tank, day) ?? ''}${period?.id ?? ''}${which.join('')}`;
 }

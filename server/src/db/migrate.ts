@@ -29,6 +29,7 @@ import * as signsAsFigures from './migrations/0026-signs-as-figures';
 import * as youngAreFed from './migrations/0027-young-are-fed';
 import * as broodCheckpoints from './migrations/0028-checkpoints-of-broods';
 import * as pins from './migrations/0029-pins';
+import * as periods from './migrations/0030-periods';
 
 const MIGRATIONS = [
   house,
@@ -60,6 +61,7 @@ const MIGRATIONS = [
   youngAreFed,
   broodCheckpoints,
   pins,
+  periods,
 ];
 /** Arbitrary but fixed: two servers that start together migrate one after the other. */
 const LOCK = 741_093_122;

@@ -148,6 +148,7 @@ const TABLES = {
     fasts: JSONB,
     water: JSONB,
     pins: JSONB,
+    periods: JSONB,
   },
   starting_plans: {
     id: uuid,

@@ -9,7 +9,7 @@ import { invalid, stale } from '../http/problems';
 export type PlanVersion = PlanRow & { tankId: string };
 
 const COLUMNS =
-  'version, valid_from::text, cycle_days, cycle_from::text, feeding_style, fasts, water, pins';
+  'version, valid_from::text, cycle_days, cycle_from::text, feeding_style, fasts, water, pins, periods';
 
 interface Stored extends Omit<PlanVersion, 'cycle'> {
   cycleDays: number;

@@ -1,5 +1,5 @@
 import { toServingUnits } from '../../food';
-import { addDays, dayOfCycle, restOn } from '../../round';
+import { addDays, dayOfCycle, periodOn, restOn } from '../../round';
 import { daysLeft, type Lot } from '../../stock';
 import { STANDS_MG_L } from '../../water/nitrogen';
 import type { WaterRhythm } from '../../water/rhythm';
@@ -228,7 +228,10 @@ function kindsOfDay(task: WeekTask): (day: string) => DayOutcome {
   const known = new Map<string, DayOutcome>();
   const memory = newMemory({ fill: task.groups.map(() => NIGHT_FILL) });
   return (day) => {
-    const rests = rows.map((row) => restOn(row, tank, day) ?? '');
+    const rests = rows.map(
+      (row) =>
+        restOn(row, tank, day) ?? periodOn(tank.plan.periods, row, tank.tempC, day)?.id ?? '',
+    );
     const key = `${dayOfCycle(tank.plan.cycle, day)} ${rests.join()}`;
     const outcome = known.get(key) ?? dayOutcome(task, day, memory);
     known.set(key, outcome);
