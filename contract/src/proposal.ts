@@ -122,8 +122,23 @@ const water = z.object({
   why,
 });
 
+/** What asks for something else than another portion. */
+const heed = z.object({
+  groupId: id,
+  groupName: z.string(),
+  tankId: id,
+  heed: z.discriminatedUnion('is', [
+    z.object({ is: z.literal('hangsBack'), days: z.number() }),
+    z.object({ is: z.literal('fullYoung'), days: z.number() }),
+    z.object({ is: z.literal('tooCold'), tempC: z.number(), limitC: z.number() }),
+    z.object({ is: z.literal('overLimit'), mgL: z.number(), capMgL: z.number() }),
+    z.object({ is: z.literal('poison'), which: z.enum(['ammonia', 'nitrite']) }),
+  ]),
+});
+
 /** What is proposed today; nothing of it is done by itself. */
 export const proposals = z.object({
+  heeds: z.array(heed),
   portions: z.array(portions),
   trainings: z.array(trained),
   waters: z.array(water),
@@ -205,6 +220,7 @@ export const answered = answer.extend({
 });
 
 export type Proposals = z.infer<typeof proposals>;
+export type HeedProposed = Proposals['heeds'][number];
 export type PortionsProposed = Proposals['portions'][number];
 export type TrainingProposed = Proposals['trainings'][number];
 export type WaterProposed = Proposals['waters'][number];

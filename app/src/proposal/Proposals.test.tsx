@@ -90,7 +90,7 @@ function open(proposed: Partial<Proposed>, of: Partial<Group> = {}, part: Part =
     ...answers(),
     'GET /api/groups': { items: [now], next: null },
     'GET /api/foods': { items: [food, worms], next: null },
-    'GET /api/proposals': { portions: [], trainings: [], waters: [], ...proposed },
+    'GET /api/proposals': { heeds: [], portions: [], trainings: [], waters: [], ...proposed },
     'POST /api/proposals/answers': ok,
     'POST /api/trainings': () => ({ status: 201, body: now }),
     'POST /api/trainings/tr/end': () => ({
@@ -131,6 +131,23 @@ describe('what is to be done', () => {
     );
     expect(of({ days: null })).toBe('Give phantoms 10 % less of everything.');
   });
+});
+
+describe('where another portion is no answer', () => {
+  it.each([
+    [{ is: 'hangsBack', days: 3 }, /feed them where and when the others do not/, 'Who gets it'],
+    [{ is: 'fullYoung', days: 3 }, /make each meal smaller, and give as many/, 'Their diet'],
+    [{ is: 'tooCold', tempC: 15, limitC: 18 }, /warm the water, or feed little/, 'The week'],
+    [{ is: 'overLimit', mgL: 60, capMgL: 40 }, /change water, and say how/, 'Its water'],
+    [{ is: 'poison', which: 'nitrite' }, /change water today, and feed nothing/, 'Its water'],
+  ] as [Proposed['heeds'][number]['heed'], RegExp, string][])(
+    '%j leads somewhere',
+    async (heed, says, way) => {
+      open({ heeds: [{ groupId: 'g1', groupName: 'Zebrafish', tankId: 't1', heed }] });
+      expect(await screen.findByText(says)).toBeTruthy();
+      expect(screen.getByText(way)).toBeTruthy();
+    },
+  );
 });
 
 describe('proposed portions', () => {

@@ -1,5 +1,12 @@
-import type { PortionsProposed, TrainingProposed, WaterProposed } from '@open-larder/contract';
+import type {
+  HeedProposed,
+  PortionsProposed,
+  TrainingProposed,
+  WaterProposed,
+} from '@open-larder/contract';
 import { formatMgL, portionsWhy } from '@open-larder/say';
+import { formatHeed } from '@open-larder/say/heed';
+import { useRouter, type Href } from 'expo-router';
 import { View } from 'react-native';
 import { RecordNote } from '../forecasts/RecordNote';
 import { api, useFormat, type AppData } from '../store';
@@ -33,14 +40,18 @@ export function Proposals({ data, groupId }: Props) {
   const tankId = data.groups.find(({ id }) => id === groupId)?.tankId;
   const waters =
     proposed?.waters.filter((one) => groupId === undefined || one.tankId === tankId) ?? [];
+  const heeds = proposed?.heeds.filter(ours) ?? [];
   const ended = data.groups.filter(
     ({ id, archived, training }) => training?.ends && !archived && ours({ groupId: id }),
   );
-  const all = portions.length + waters.length + trainings.length + ended.length;
+  const all = heeds.length + portions.length + waters.length + trainings.length + ended.length;
   if (all === 0) return null;
   const title = all === 1 ? 'A proposal' : `${all} proposals`;
   const cards = (
     <>
+      {heeds.map((one) => (
+        <HeedCard key={`${one.groupId} ${one.heed.is}`} proposal={one} data={data} />
+      ))}
       {portions.map((one) => (
         <PortionsCard key={one.groupId} proposal={one} data={data} />
       ))}
@@ -64,6 +75,7 @@ export function Proposals({ data, groupId }: Props) {
     );
   }
   const about = [
+    ...heeds.map((one) => one.groupName),
     ...portions.map((one) => one.groupName),
     ...waters.map((one) => tankName(data, one.tankId)),
     ...trainings.map((one) => nameOf(data, one.groupId)),
@@ -82,6 +94,38 @@ const nameOf = (data: AppData, groupId: string) =>
 
 const tankName = (data: AppData, tankId: string) =>
   data.tanks.find(({ id }) => id === tankId)?.name ?? '';
+
+/** Where another portion is no answer: what to do, and the way to it. */
+function HeedCard({ proposal, data }: { proposal: HeedProposed; data: AppData }) {
+  const styles = useStyles();
+  const format = useFormat();
+  const router = useRouter();
+  const { groupName, tankId, heed } = proposal;
+  const { says, why } = formatHeed(heed, format.units);
+  const way = WAYS[heed.is];
+  return (
+    <Card label={`${groupName}: ${says}`}>
+      <View style={styles.card}>
+        <Text variant="strong">{`${groupName}: ${lowerFirst(says)}`}</Text>
+        <Text variant="small" tone="quiet">
+          {`${tankName(data, tankId)}: ${lowerFirst(why)}`}
+        </Text>
+        <View style={{ alignItems: 'flex-start' }}>
+          <Button label={way.label} onPress={() => router.push(way.to(proposal))} />
+        </View>
+      </View>
+    </Card>
+  );
+}
+
+const WAYS: Record<HeedProposed['heed']['is'], { label: string; to: (of: HeedProposed) => Href }> =
+  {
+    hangsBack: { label: 'Who gets it', to: ({ tankId }) => `/tanks/${tankId}/play` as Href },
+    fullYoung: { label: 'Their diet', to: ({ groupId }) => `/groups/${groupId}/diet` as Href },
+    tooCold: { label: 'The week', to: () => '/week' },
+    overLimit: { label: 'Its water', to: ({ tankId }) => `/tanks/${tankId}/water` as Href },
+    poison: { label: 'Its water', to: ({ tankId }) => `/tanks/${tankId}/water` as Href },
+  };
 
 function PortionsCard({ proposal, data }: { proposal: PortionsProposed; data: AppData }) {
   const styles = useStyles();

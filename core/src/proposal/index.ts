@@ -1,3 +1,4 @@
+export { heedsOf, type GroupLook, type Heed } from './heeds';
 export { changedDiet, effectOf, type Changed, type Effect } from './apply';
 export { fedAfter, type FedAfter, type Moves } from './leadsTo';
 export { ledTo, type LedTo } from './ledTo';

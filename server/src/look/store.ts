@@ -32,6 +32,17 @@ export const bellies = (
     { which },
   );
 
+/** How the groups of a household looked from a day on. */
+export const looksSince = (
+  scope: Scope,
+  from: string,
+): Promise<{ groupId: string; day: string; belly: Belly | null; hungBack: boolean }[]> =>
+  scope.rows(
+    `SELECT e.group_id, e.day::text, e.belly, e.hung_back FROM active_looks e
+      WHERE e.household_id = :household AND e.day >= :from ORDER BY e.day, e.seq`,
+    { from },
+  );
+
 /** @throws ProblemError 404 where there is no such group, 409 where the id is used already */
 export async function addLook(scope: Scope, seen: ObservationCreate): Promise<Observation> {
   const groups = await scope.rows(

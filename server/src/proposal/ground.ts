@@ -5,6 +5,7 @@ import {
   effectOf,
   fedAfter,
   grows,
+  heedsOf,
   LATER_DAYS,
   nitrateSign,
   propose,
@@ -25,6 +26,7 @@ import { formatUnits } from '@open-larder/say';
 import type { WaterRhythm } from '@open-larder/core/water/rhythm';
 import type { Scope } from '../db';
 import type { HouseholdSnapshot } from '../round/house';
+import { looksSince } from '../look/store';
 import { readWaterStatuses } from '../water/status';
 import { answersSince } from './answers';
 import { houseUse, nitrateAfter, stockAfter } from './leadsTo';
@@ -37,6 +39,8 @@ export interface ProposalContext {
   seen: Seen;
   tried: readonly (Tried & { groupId: string })[];
   waters: ReadonlyMap<string, WaterRow>;
+  /** How the groups looked in the days that proposals look back to. */
+  looks: Awaited<ReturnType<typeof looksSince>>;
   /** Answers that keep a proposal quiet today. */
   quiet: readonly Answer[];
 }
@@ -47,11 +51,12 @@ export async function groundOf(
   today: string,
 ): Promise<ProposalContext> {
   const from = addDays(today, 1 - SIGNS_DAYS);
-  const [seen, tried, waters, answers] = await Promise.all([
+  const [seen, tried, waters, answers, looks] = await Promise.all([
     readSeen(scope, household, { from, today }),
     foodsTried(scope, today),
     readWaterStatuses(scope, household, today, null),
     answersSince(scope, addDays(today, 1 - QUIET_DAYS)),
+    looksSince(scope, from),
   ]);
   const laterSince = addDays(today, -LATER_DAYS);
   return {
@@ -59,6 +64,7 @@ export async function groundOf(
     today,
     seen,
     tried,
+    looks,
     waters: new Map(waters.map((row) => [row.tankId, row])),
     quiet: answers.filter(({ accepted, later, day }) => !accepted && (!later || day > laterSince)),
   };
@@ -130,7 +136,9 @@ export function proposalsOf(ground: ProposalContext): Proposals {
   const families = new Map(household.foods.map((food) => [food.id, food.family]));
   const asked = portionsFor(ground);
   const use = asked.length > 0 ? houseUse(ground) : new Map<string, number[]>();
+  const changes = watersFor(ground);
   return {
+    heeds: heedsFor(ground, asked, changes),
     portions: asked.map(({ group, tank, version, proposal, effect }) => ({
       groupId: group.id,
       groupName: group.name,
@@ -166,7 +174,7 @@ export function proposalsOf(ground: ProposalContext): Proposals {
       why: proposal.why,
     })),
     trainings: trainingsOf(ground, house),
-    waters: watersFor(ground).map(({ tank, rhythm, proposal }) => {
+    waters: changes.map(({ tank, rhythm, proposal }) => {
       const litres = ground.waters.get(tank.id)?.litres ?? 0;
       const weekly = (share: number, everyDays: number) => (share * litres * 7) / everyDays;
       const { share, everyDays, peakMgL, toPeakMgL, cap, why } = proposal;
@@ -190,6 +198,38 @@ export function proposalsOf(ground: ProposalContext): Proposals {
       };
     }),
   };
+}
+
+/** What asks for something else than another portion, group by group. */
+function heedsFor(
+  { household, today, seen, waters, looks }: ProposalContext,
+  asked: readonly PortionsProposed[],
+  changes: readonly WaterChange[],
+): Proposals['heeds'] {
+  const { house } = household.on(today);
+  const tanks = new Map(house.tanks.map((tank) => [tank.id, tank]));
+  const lives = new Map(household.history.lives.map((life) => [life.row.id, life]));
+  return house.groups.flatMap((group) => {
+    const tank = tanks.get(group.tankId);
+    if (!tank || group.count === 0) return [];
+    const status = waters.get(tank.id)?.status;
+    const since = portionsSince(lives.get(group.id)?.diets ?? []);
+    const sign = status && nitrateSign(status, group.stage, { since, today });
+    return heedsOf(
+      {
+        stage: group.stage,
+        tempC: tank.tempC,
+        tempMinC: group.species.tempMinC,
+        looks: looks.filter(({ groupId }) => groupId === group.id),
+        signs: [...seen.signsOf(group, since, today), ...(sign ? [sign] : [])],
+      },
+      today,
+      {
+        portions: asked.some((one) => one.group.id === group.id),
+        water: changes.some((one) => one.tank.id === tank.id),
+      },
+    ).map((heed) => ({ groupId: group.id, groupName: group.name, tankId: tank.id, heed }));
+  });
 }
 
 function trainingsOf(
