@@ -3,7 +3,9 @@ import { gravityOf, judged, withServings, type Judged } from '../judge';
 import { newMemory } from '../outcome';
 import type { WeekTask } from '../task';
 import { allApplied, withAct, type PlanAct, type Servings } from './acts';
-import { candidatesFor, lighter, NO_PINS, shareOf, type Pins, type Trying } from './candidates';
+import { candidatesFor, lighter } from './candidates';
+import { NO_PINS, type Pins } from './pins';
+import { shareOf, type Trying } from './trying';
 import { brokenRules, type Broken } from './rules';
 import { IMPROVE_WAYS, WAYS, type ImproveWay } from './ways';
 

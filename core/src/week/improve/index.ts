@@ -1,5 +1,5 @@
 export { allApplied, type ActReason, type PlanAct } from './acts';
-export { NO_PINS, pinsOf, type Pins } from './candidates';
+export { NO_PINS, pinsOf, type Pins } from './pins';
 export {
   fitted,
   improve,
