@@ -31,7 +31,12 @@ export function DaySheet({ onClose }: { onClose: () => void }) {
         <Button label="Tomorrow" onPress={() => setDay(addDays(now.day, 1))} />
       </View>
       <DateField label="Day" value={day} onChange={setDay} />
-      <Field label="Whose page" hint="Blank is everyone’s." value={person} onChange={(text) => setPerson(text.slice(0, 30))} />
+      <Field
+        label="Whose page"
+        hint="Blank is everyone’s."
+        value={person}
+        onChange={(text) => setPerson(text.slice(0, 30))}
+      />
       {tubs.length > 1 ? (
         <Choices
           label="The tubs on it"
