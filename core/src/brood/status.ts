@@ -1,5 +1,5 @@
 import { ascending, sum } from 'd3-array';
-import { checkpointsOf, type BroodCheckpoint, type ReachedOn } from './checkpoints';
+import { checkpointsOf, type BroodCheckpoint } from './checkpoints';
 import { afterClutches, type Clutch } from './clutches';
 import type { GrowthLevel, Species } from '@open-larder/catalogue';
 import type { BreedingStrategy } from '@open-larder/catalogue/breedingStrategies';
@@ -7,9 +7,8 @@ import { longestSafeGap } from '../ration';
 import { addDays, daysBetween } from '../round';
 import { nextOf, stagesOf, swimsOn, type Dated } from './dates';
 import { atHand, couldGrow, feedsOf, withinReach, type Feed } from './feeds';
-import { growingFrom, type Growing } from './growing';
+import { growingFrom } from './growing';
 import { ladderOf, type Rung } from './ladder';
-import { daysToLength } from './length';
 import { broodOn, inOrder, type BroodEvent, type BroodState } from './line';
 import { defaultFirstFood, menuOf, type BroodFood } from './menu';
 import { mealsOf, type FryMeal } from './meals';
@@ -19,6 +18,7 @@ import { broodTraits, type BroodTraits } from './traits';
 import type { RaiseNeed } from './raise';
 import type { Checkpoint } from '../growth';
 import { clutchRecord, type ClutchRecord } from './record';
+import { reachedOn, targetOf } from './target';
 import { treated } from './treated';
 import { servedOf, tubsOf, type ServedToTub, type TubStatus } from './tubs';
 import type { EggCare, FirstFood, Raising, StandingFood } from './vocabulary';
@@ -151,8 +151,6 @@ export const LADDER_DAYS = 120;
 export const DEMAND_DAYS = 42;
 /** Without a count, so many are assumed. */
 const UNCOUNTED = 50;
-/** Half of an adult’s length is what most are given away at. Assumption. */
-const TARGET_OF_ADULT = 0.5;
 const HERE: BroodTub = { id: '', name: '', litres: 1, tempC: 24, ph: null, filtered: true };
 
 /**
@@ -314,42 +312,6 @@ function dayOfSpan({ what, from, to }: StandingSpan, swimDay: string): StandingD
 
 const tolerates = (species: Species, lengthCm: number, tempC: number): number =>
   longestSafeGap({ species, stage: 'fry', count: 1, lengthCm, lengthMeasured: false, tempC }).value;
-
-function targetOf(
-  { species, targetCm: wanted }: BroodTask,
-  traits: BroodTraits,
-  growth: Growing,
-  swim: Dated | null,
-  tempC: number,
-): Pick<BroodStatus, 'target' | 'targetCm' | 'targetFrom' | 'targetTo'> {
-  const targetCm = wanted ?? species.adultLengthCm * TARGET_OF_ADULT;
-  const reached = reachedOn(targetCm, traits, growth, swim, tempC);
-  return {
-    targetCm,
-    target: reached?.day ?? null,
-    targetFrom: reached?.from ?? null,
-    targetTo: reached?.to ?? null,
-  };
-}
-
-/** The day on which they are so long on average, and the days between which it may be; null if never. */
-function reachedOn(
-  cm: number,
-  traits: BroodTraits,
-  growth: Growing,
-  swim: Dated | null,
-  tempC: number,
-): ReachedOn | null {
-  const age = daysToLength(traits, cm, tempC);
-  if (swim === null || age === null) return null;
-  const left = age - growth.aheadDays;
-  const on = (day: number) => addDays(swim.day, Math.round(day));
-  // Only the growth since their length was known is in doubt.
-  const known = daysBetween(swim.day, growth.knownOn ?? swim.day);
-  const { spread } = traits.growth;
-  const at = (times: number) => on(known + Math.max(0, left - known) * times);
-  return { day: on(left), from: at(1 / spread), to: at(spread) };
-}
 
 /** Lengths at which it is looked at what one young asks for, cm. */
 const NEED_CM = [1, 2, 3];
