@@ -72,7 +72,7 @@ export function FoodTable({ data }: { data: Consumption }) {
               <Text>{food.name}</Text>
             </View>
             <Cell text={formatGrams(food.totalG).replace(/ g$/, '')} />
-            <Cell text={formatUnits(Math.round(food.units * 4) / 4, food.unit as ServingUnit)} />
+            <Cell text={formatUnits(Math.round(food.units * 4) / 4, measureOf(food.unit))} />
             <Cell text={food.costMinor === null ? '–' : format.money(food.costMinor)} />
           </View>
         ))}
@@ -142,3 +142,9 @@ const useStyles = themed((c) => ({
   withSign: { flexDirection: 'row', alignItems: 'center', gap: 6 },
   cell: { flex: 1, minWidth: 0 },
 }));
+
+/** Its grams stand in a column of their own. */
+const measureOf = (unit: unknown): Omit<ServingUnit, 'massG'> => {
+  const { massG: _, ...measure } = unit as ServingUnit;
+  return measure;
+};

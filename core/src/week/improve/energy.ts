@@ -187,7 +187,9 @@ function elsewhere(trying: Trying, group: WeekGroup, { serving }: Status): PlanA
   const same = { groupId: group.id, reason: 'outEaten' as const, servingId: serving.id };
   const { zone } = group.species;
   const moments = rank(trying, group).filter(({ id }) => id !== serving.momentId);
-  const manners = [CARRIED, LATER, SPREAD].filter(
+  // What feeds on the ground is served there; shoals above it need no pipette.
+  const onGround = zone === 'bottom' || zone === 'film';
+  const manners = [...(onGround ? [CARRIED] : []), LATER, SPREAD].filter(
     (manner) => JSON.stringify(manner) !== JSON.stringify(serving.manner),
   );
   return [

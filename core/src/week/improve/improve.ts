@@ -30,6 +30,8 @@ export interface ImproveOptions {
   pins?: Pins;
   /** The ways to look for, the first of them the longest; all of them where it is not said. */
   ways?: readonly ImproveWay[];
+  /** What is not tried: a first plan is given in plain ways. */
+  without?: ReadonlySet<PlanAct['does']>;
   /** Look no longer than a first plan is worth. */
   quick?: boolean;
   /** Called after each plan that was tried, with how far it is; answering false stops with the best so far. */
@@ -43,6 +45,7 @@ export interface ImproveOptions {
 const DAYS = { one: { first: 300, further: 100 }, several: { first: 130, further: 35 } };
 /** Where a first plan is laid out for many tanks at once. */
 const QUICK_DAYS = 50;
+const NOTHING: ReadonlySet<PlanAct['does']> = new Set();
 /** A miss below this is left alone: no keeper changes a plan for it. Assumption. */
 const TRIVIAL = 0.1;
 
@@ -57,6 +60,7 @@ export function improve(
     pins = NO_PINS,
     ways = IMPROVE_WAYS,
     quick = false,
+    without = NOTHING,
     onTried = () => true,
   }: ImproveOptions,
 ): Improvements {
@@ -76,6 +80,7 @@ export function improve(
     before,
     pins,
     newId,
+    without,
     hadG: gramsOf(before),
     begin,
     was,
@@ -128,6 +133,7 @@ export function improve(
 
 interface Search extends Pick<Trying, 'pins' | 'newId'> {
   task: WeekTask;
+  without: ReadonlySet<PlanAct['does']>;
   before: Judged;
   /** The plan as it is, looked at roughly as the others are. */
   begin: Judged;
@@ -153,7 +159,7 @@ function acted(
   from: readonly PlanAct[],
   mayGoOn: () => boolean,
 ): PlanAct[] {
-  const { task, begin, was, pins, newId, hadG, judge } = search;
+  const { task, begin, was, pins, newId, hadG, without, judge } = search;
   const cost = (then: Judged, of: readonly PlanAct[]) =>
     costOf(task, way, then) + priceOf(way, of) + LOSS_WEIGHT * lossOf(task, then, was);
   let acts = [...from];
@@ -162,6 +168,7 @@ function acted(
   const step = (candidates: readonly PlanAct[]): boolean => {
     let found: { next: PlanAct[]; then: Judged; cost: number } | null = null;
     for (const act of candidates) {
+      if (without.has(act.does)) continue;
       if (!mayGoOn()) break;
       const next = withAct(acts, act);
       const then = judge(next);
@@ -217,6 +224,8 @@ const gramsOf = ({ outcome }: Judged): ReadonlyMap<string, number> =>
       .flatMap(({ drops }) => drops.map(({ key, massG }) => [key, massG] as const)),
   );
 
+const NOT_AT_FIRST: ReadonlySet<PlanAct['does']> = new Set(['place', 'drop']);
+
 /**
  * Servings that were just laid out, with the few changes that better them most.
  */
@@ -225,7 +234,12 @@ export function fitted(
   newId: () => string,
   options: Pick<ImproveOptions, 'pins' | 'quick'> = {},
 ): Servings {
-  const { before, found } = improve(task, { ...options, newId, ways: ['leastChange'] });
+  const { before, found } = improve(task, {
+    ...options,
+    newId,
+    ways: ['leastChange'],
+    without: NOT_AT_FIRST,
+  });
   return found[0]?.after.servings ?? before.servings;
 }
 
