@@ -27,6 +27,8 @@ describe('amounts', () => {
     ['3 tablets', 'Plant tablet', '3 plant tablets'],
     ['1 pellet', 'Sinking pellets', '1 sinking pellet'],
     ['20 wafers', 'Wafer', '20 wafers'],
+    ['1 wafer', 'Nettle wafer, small', '1 small nettle wafer'],
+    ['½ pinch', 'Fry powder, coarse', '½ pinch coarse fry powder'],
     ['1 tip of a knife, crumbled', 'Plant tablet', '1 tip of a knife, crumbled plant tablet'],
   ])('%s of %s are %s', (amount, food, says) => expect(formatServing(amount, food)).toBe(says));
 

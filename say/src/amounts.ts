@@ -35,11 +35,18 @@ export function formatUnits(
  * said once: «¼ plant tablet», «20 sinking pellets».
  */
 export function formatServing(amount: string, foodName: string): string {
-  const food = foodName.charAt(0).toLowerCase() + foodName.slice(1);
+  const food = inOneBreath(foodName);
   const [, number, unit] = /^(.+) (\S+)$/.exec(amount) ?? [];
   const noun = food.slice(food.lastIndexOf(' ') + 1);
   if (!unit || !isSameNoun(unit, noun)) return `${amount} ${food}`;
   return `${number} ${food.slice(0, food.length - noun.length)}${unit}`;
+}
+
+/** «Sinking pellet, small» is a small sinking pellet. */
+function inOneBreath(name: string): string {
+  const lower = name.charAt(0).toLowerCase() + name.slice(1);
+  const [head, kind, ...more] = lower.split(', ');
+  return kind === undefined || more.length > 0 ? lower : `${kind} ${head}`;
 }
 
 const isSameNoun = (a: string, b: string) => a === b || a === `${b}s` || b === `${a}s`;

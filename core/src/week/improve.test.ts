@@ -1,3 +1,4 @@
+import { withAct } from './improve/acts';
 import {
   allApplied,
   brokenRules,
@@ -10,6 +11,7 @@ import {
   type Improvements,
   type ImproveWay,
   type Pins,
+  type PlanAct,
   type WeekGroup,
   type WeekTask,
 } from '.';
@@ -287,6 +289,36 @@ describe('ten houses that were made up', () => {
         expect(then.every(({ days }) => days.length > 0)).toBe(true);
       }
     }
+  });
+});
+
+describe('an act on a line that an act made', () => {
+  it('changes that line, so that one sentence says it all', () => {
+    const line = testServing('new', 'wafer', 'night', { ownUnits: 1 });
+    const add: PlanAct = { groupId: 'g', reason: 'short', does: 'add', line };
+    const same = { groupId: 'g', reason: 'short' as const, servingId: 'new' };
+    const more = withAct([add], { ...same, does: 'amount', units: 2, fromUnits: 1 });
+    expect(more).toEqual([{ ...add, line: { ...line, ownUnits: 2 } }]);
+    const some = withAct(more, { ...same, does: 'days', days: [1, 2] });
+    expect(some).toEqual([{ ...add, line: { ...line, ownUnits: 2, days: [1, 2] } }]);
+    const other = withAct(some, { ...same, does: 'moment', momentId: 'morning' });
+    expect(other).toHaveLength(1);
+    const plan = allApplied(new Map([['g', []]]), other).get('g');
+    expect(plan).toMatchObject([{ ownUnits: 2, days: [1, 2], momentId: 'morning' }]);
+  });
+
+  it('takes the place of an earlier one on the same serving', () => {
+    const first: PlanAct = {
+      groupId: 'g',
+      reason: 'short',
+      does: 'amount',
+      servingId: 's',
+      units: 2,
+      fromUnits: 1,
+    };
+    expect(withAct([first], { ...first, units: 3, fromUnits: 2 })).toEqual([
+      { ...first, units: 3, fromUnits: 1 },
+    ]);
   });
 });
 

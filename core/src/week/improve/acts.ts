@@ -71,12 +71,20 @@ function merged(servings: readonly DietServing[]): DietServing[] {
 export const allApplied = (plan: Servings, acts: readonly PlanAct[]): Servings =>
   acts.reduce(applied, plan);
 
-/** A further act on the same serving takes the place of one that it makes void. */
+/**
+ * A further act on the same serving takes the place of one that it makes void; one on a line that an act
+ * made changes that line, so that a keeper reads one sentence of it.
+ */
 export function withAct(acts: readonly PlanAct[], act: PlanAct): PlanAct[] {
+  if (act.does === 'add') return [...acts, act];
+  const maker = acts.find((one) => 'line' in one && one.line.id === act.servingId);
+  if (maker && 'line' in maker && act.does !== 'food' && act.does !== 'drop') {
+    const [line] = changed([maker.line], act);
+    return acts.flatMap((one) => (one === maker ? (line ? [{ ...maker, line }] : []) : [one]));
+  }
   const voids = (one: PlanAct): boolean =>
     one.does === act.does &&
     (one.does === 'amount' || one.does === 'days' || one.does === 'moment') &&
-    'servingId' in act &&
     one.servingId === act.servingId;
   const before = acts.find(voids);
   const first =
