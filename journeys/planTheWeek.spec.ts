@@ -83,6 +83,10 @@ test('a food of the shelf is dragged into a cell, for the group that is chosen',
   await page.getByRole('radio', { name: 'Pearl gouramis' }).first().click();
   const food = page.getByRole('button', { name: 'Fine flake, to put in' });
   const target = page.getByRole('button', { name: /^Add food: Midday break, Mon/ });
+  // Both in sight, and away from the edge, where a drag scrolls the page.
+  await food.hover();
+  await page.mouse.wheel(0, -120);
+  await expect.poll(async () => (await target.boundingBox())!.y).toBeGreaterThan(120);
   const from = (await food.boundingBox())!;
   const to = (await target.boundingBox())!;
   await page.mouse.move(from.x + 20, from.y + 10);
