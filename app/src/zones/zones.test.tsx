@@ -319,7 +319,10 @@ describe('words', () => {
     [{ kind: 'moment', momentId: 'evening' }, 'Give the fine flake at «After work».'],
     [{ kind: 'split', momentId: 'evening' }, 'Give half of the fine flake at «After work».'],
     [{ kind: 'place', place: 'far end' }, 'Drop the fine flake at the far end.'],
-    [{ kind: 'later', afterMin: 5 }, 'Feed the others first, and give the fine flake 5 min later, while they are busy.'],
+    [
+      { kind: 'later', afterMin: 5 },
+      'Feed the others first, and give the fine flake 5 min later, while they are busy.',
+    ],
     [{ kind: 'spots', spots: 2 }, 'Spread the fine flake over 2 places.'],
     [{ kind: 'carried' }, 'Carry the fine flake down to them.'],
     [{ kind: 'soaked' }, 'Soak the fine flake first, so that it sinks.'],
