@@ -25,7 +25,7 @@ const LARGE_HOUSE = 40;
 /** Better the plan that is there: a few ways to choose from, each taken whole or in part. */
 export function BalanceSheet({ board, data, names, onClose }: Props) {
   // The task as it was when the sheet was opened: taking part of a result changes the board.
-  const [task, setTask] = useState(board.task);
+  const [task] = useState(board.task);
   const [pins, setPins] = useState(board.draft.pins ?? null);
   const large = data.tanks.filter((tank) => !tank.archived).length > LARGE_HOUSE;
   const balancing = useWork<Improvements, WeekWorker>(task, () =>
@@ -66,7 +66,6 @@ export function BalanceSheet({ board, data, names, onClose }: Props) {
               onChange={(next) => {
                 setPins(next);
                 board.edit((draft) => ({ ...draft, pins: next }));
-                setTask(board.task);
               }}
             />
           </Disclosure>

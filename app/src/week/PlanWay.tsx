@@ -36,7 +36,7 @@ interface Props {
   onTaken: () => void;
 }
 
-/** One way to a better plan: what it does for whom, its changes by reason, what it costs, what stays missed. */
+/** One way to a better plan: what it does for each group, its changes by reason, what it costs, what stays missed. */
 export function PlanWay({ board, names, before, found, open, onTaken }: Props) {
   const styles = useStyles();
   const format = useFormat();

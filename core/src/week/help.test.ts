@@ -64,7 +64,7 @@ describe('what would help', () => {
     expect(helpFor(young, solver).map(({ kind }) => kind)).not.toContain('fast');
   });
 
-  it('stops where it is told to', () => {
+  it('stops where it is asked to', () => {
     let tried = 0;
     helpFor(testTask(), solver, () => {
       tried += 1;

@@ -208,7 +208,7 @@ describe('a better plan', () => {
     expect(workMin(least.after)).toBeLessThanOrEqual(Math.max(workMin(before), workMin(shy.after)));
   });
 
-  it('is none where a group may eat nothing on the shelf, and stops when it is told to', () => {
+  it('is none where a group may eat nothing on the shelf, and stops when it is asked to', () => {
     const task = testTask();
     const empty = { ...task, shelf: task.shelf.map((food) => ({ ...food, stockG: 0 })) };
     for (const { acts } of improved(empty).found) {

@@ -25,8 +25,10 @@ export async function planFirst(
   groupIds: readonly string[],
   context: Context,
 ): Promise<string[]> {
-  const { cycle, feedingStyle, fasts, water, version } = tank.plan ?? UNPLANNED;
-  const blank: PlanEdit = { cycle, feedingStyle, fasts, water, version, diets: [] };
+  // What else its plan holds, seasons and pins among it, stays.
+  const { validFrom: _, ...plan } = tank.plan ?? { ...UNPLANNED, validFrom: '' };
+  const blank: PlanEdit = { ...plan, diets: [] };
+  const { feedingStyle } = plan;
   const task = await taskOf(tank.id, blank, context);
   const dietOf = (id: string) => task.house.groups.find((one) => one.id === id)?.diet ?? null;
   const unplanned = task.groups.filter(({ id }) => groupIds.includes(id) && dietOf(id) === null);

@@ -188,6 +188,28 @@ describe('a tank’s plan', () => {
   });
 });
 
+describe('seasons and pins of a plan', () => {
+  it('stay where a later edit does not say them, and go where it says none', async () => {
+    const periods = [
+      {
+        id: uuidv7(),
+        name: 'Winter rest',
+        when: { kind: 'below', tempC: 10 },
+        share: 0,
+        everyDays: 1,
+        without: [],
+      },
+    ];
+    const pins = { groups: [house.group.id], foods: [], moments: [], servings: [] };
+    const before = (await tankNow()).plan?.version ?? 0;
+    await put(plan({ version: before, periods, pins })).expect(200);
+    await put(plan({ version: before + 1 })).expect(200);
+    expect((await tankNow()).plan).toMatchObject({ periods, pins });
+    await put(plan({ version: before + 2, periods: null, pins: null })).expect(200);
+    expect((await tankNow()).plan).toMatchObject({ periods: null, pins: null });
+  });
+});
+
 describe('balancing in the server', () => {
   const balanceIt = (body: object) =>
     house.ask

@@ -71,7 +71,14 @@ export async function savePlan(
     const at = plan.fasts.findIndex((fast) => fast.id === fry.fastId);
     throw invalid(`fasts.${at}.when`, refuseFryFast(fry));
   }
-  const next = { ...plan, version: version + 1, validFrom: today };
+  const next = {
+    ...plan,
+    // Not sent, they are left as they are: who changes the water says nothing of the seasons.
+    pins: plan.pins === undefined ? (current?.pins ?? null) : plan.pins,
+    periods: plan.periods === undefined ? (current?.periods ?? null) : plan.periods,
+    version: version + 1,
+    validFrom: today,
+  };
   const { cycle, ...row } = next;
   await scope.insert('tank_plans', [
     { ...row, tankId, cycleDays: cycle.days, cycleFrom: cycle.from },

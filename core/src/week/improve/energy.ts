@@ -135,7 +135,7 @@ export function quietOn(trying: Trying, group: WeekGroup, days: readonly number[
     });
 }
 
-/** A smaller change of a portion nobody sees. Assumption. */
+/** A smaller change of a portion is not seen. Assumption. */
 const SEEN = 0.12;
 
 /** More or less of a serving, within what the keeper gives now; slices and leaves are no matter of energy. */
