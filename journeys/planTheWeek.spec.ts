@@ -1,10 +1,27 @@
-import type { Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
+import { atRest } from './atRest';
 import { expect, pick, test } from './product';
 
 async function openWeek(page: Page, url: string, tank: string): Promise<void> {
   await page.goto(`${url}/week`);
   await page.getByRole('tab', { name: new RegExp(`^\\d+ ${tank}$`) }).click();
   await expect(page.getByText(/Simulated\.$/)).toBeVisible();
+}
+
+/** Drag one to the other with the mouse; it is let go once the page says that it is over it. */
+async function drag(page: Page, taken: Locator, onto: Locator): Promise<void> {
+  await atRest(page);
+  const cell = onto.locator('xpath=ancestor-or-self::*[@role="cell"][1]');
+  const named = cell.getByRole('button', { name: /^(Change|Add food): / });
+  const place = (await named.getAttribute('aria-label'))!.replace(/^[^:]*: /, '');
+  const from = (await taken.boundingBox())!;
+  const to = (await onto.boundingBox())!;
+  await page.mouse.move(from.x + 20, from.y + 10);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 30, from.y + 20, { steps: 4 });
+  await page.mouse.move(to.x + to.width / 2, to.y + to.height / 2, { steps: 12 });
+  await expect(page.getByText(`: ${place}.`)).toBeAttached();
+  await page.mouse.up();
 }
 
 const plansOf = async (page: Page, url: string, tank: string) => {
@@ -27,13 +44,7 @@ test('a serving is dragged to another moment, and moved with the keys alone', as
   await openWeek(page, demo.url, 'Race');
   const chip = page.getByRole('button', { name: /Frozen cyclops for Glass catfish$/ }).first();
   const target = page.getByRole('button', { name: /^Add food: Midday break, Mon/ });
-  const from = (await chip.boundingBox())!;
-  const to = (await target.boundingBox())!;
-  await page.mouse.move(from.x + 20, from.y + 10);
-  await page.mouse.down();
-  await page.mouse.move(from.x + 30, from.y, { steps: 4 });
-  await page.mouse.move(to.x + to.width / 2, to.y + to.height / 2, { steps: 12 });
-  await page.mouse.up();
+  await drag(page, chip, target);
   await expect(page.getByRole('button', { name: 'Save the plan' })).toBeVisible();
   await expect(page.getByRole('button', { name: /^Change: Midday break, Mon/ })).toBeVisible();
   await page.keyboard.press('Control+z');
@@ -62,13 +73,7 @@ test('a serving dragged onto the same food of another day adds up, and can be un
   await openWeek(page, demo.url, 'Race');
   const chips = page.getByRole('button', { name: /Frozen cyclops for Glass catfish$/ });
   const before = await chips.count();
-  const from = (await chips.nth(0).boundingBox())!;
-  const to = (await chips.nth(1).boundingBox())!;
-  await page.mouse.move(from.x + 20, from.y + 10);
-  await page.mouse.down();
-  await page.mouse.move(from.x + 30, from.y, { steps: 4 });
-  await page.mouse.move(to.x + to.width / 2, to.y + to.height / 2, { steps: 12 });
-  await page.mouse.up();
+  await drag(page, chips.nth(0), chips.nth(1));
   await expect(page.getByText(/of frozen cyclops on .* now: both together\./)).toBeVisible();
   await expect(chips).toHaveCount(before - 1);
   await page.getByRole('button', { name: 'Undo' }).last().click();
@@ -87,13 +92,7 @@ test('a food of the shelf is dragged into a cell, for the group that is chosen',
   await food.hover();
   await page.mouse.wheel(0, -120);
   await expect.poll(async () => (await target.boundingBox())!.y).toBeGreaterThan(120);
-  const from = (await food.boundingBox())!;
-  const to = (await target.boundingBox())!;
-  await page.mouse.move(from.x + 20, from.y + 10);
-  await page.mouse.down();
-  await page.mouse.move(from.x + 30, from.y + 30, { steps: 4 });
-  await page.mouse.move(to.x + to.width / 2, to.y + to.height / 2, { steps: 12 });
-  await page.mouse.up();
+  await drag(page, food, target);
   await expect(page.getByRole('button', { name: /^Change: Midday break, Mon/ })).toBeVisible();
   // With the keys it is taken up at the shelf, and laid down where the arrows lead.
   await food.focus();
