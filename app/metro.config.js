@@ -73,7 +73,8 @@ if (api) {
     if (!asked.url.startsWith('/api/')) return metro(asked, answer, next);
     const onward = request(
       new URL(asked.url, api),
-      { method: asked.method, headers: { ...asked.headers, host: new URL(api).host } },
+      // With the host as it was asked for: the server refuses what another site’s page sends.
+      { method: asked.method, headers: asked.headers },
       (given) => {
         answer.writeHead(given.statusCode, given.headers);
         given.pipe(answer);

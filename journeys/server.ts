@@ -74,7 +74,11 @@ export interface Server {
 }
 
 /** A server over a database, on a port of its own that outlasts its restarts. */
-export async function serverOver(database: string, household: Household): Promise<Server> {
+export async function serverOver(
+  database: string,
+  household: Household,
+  signIn: 'itself' | 'people' = 'itself',
+): Promise<Server> {
   const port = await freePort();
   const url = `http://localhost:${port}`;
   let server: ChildProcess | undefined;
@@ -88,6 +92,7 @@ export async function serverOver(database: string, household: Household): Promis
           OPEN_LARDER_PORT: String(port),
           OPEN_LARDER_DB_URL: adminUrl().replace(/\/[^/]*$/, `/${database}`),
           OPEN_LARDER_HOUSEHOLD: household,
+          OPEN_LARDER_SIGN_IN: signIn,
           OPEN_LARDER_TIME_ZONE: 'UTC',
           OPEN_LARDER_CLOCK: now,
           OPEN_LARDER_LOG: 'warn',

@@ -50,6 +50,7 @@ try {
     OPEN_LARDER_DB_URL: await postgres.ensure('larder_bench_large', { fresh: true }),
     OPEN_LARDER_PORT: String(largePort),
     OPEN_LARDER_HOUSEHOLD: 'empty',
+    OPEN_LARDER_SIGN_IN: 'itself',
     OPEN_LARDER_LOG: 'silent',
     OPEN_LARDER_WEB_DIR: webDir,
   };

@@ -64,6 +64,7 @@ async function serve() {
     OPEN_LARDER_DATA_DIR: postgres.folder,
     OPEN_LARDER_WEB_DIR: webDir,
     OPEN_LARDER_HOUSEHOLD: args.includes('--empty') ? 'empty' : 'demo',
+    OPEN_LARDER_SIGN_IN: 'itself',
     OPEN_LARDER_LOG: process.env.OPEN_LARDER_LOG ?? 'warn',
   };
   let launched = false;

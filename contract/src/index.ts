@@ -21,6 +21,7 @@ export * from './log';
 export * from './look';
 export * from './moment';
 export * from './paths';
+export * from './people';
 export * from './photo';
 export * from './plan';
 export * from './problem';

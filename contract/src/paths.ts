@@ -1,8 +1,9 @@
 /**
- * Who may ask, the least first: anyone who reaches the server, a guest who reads, a feeder who logs what
- * was done and seen, a keeper who plans, an owner who decides over the household.
+ * Who may ask, the least first: anyone who reaches the server, a person who is signed in, a guest who
+ * reads, a feeder who logs what was done and seen, a keeper who plans, an owner who decides over the
+ * household.
  */
-export const ACCESS = ['anyone', 'guest', 'feeder', 'keeper', 'owner'] as const;
+export const ACCESS = ['anyone', 'person', 'guest', 'feeder', 'keeper', 'owner'] as const;
 export type Access = (typeof ACCESS)[number];
 
 /**
@@ -12,6 +13,28 @@ export type Access = (typeof ACCESS)[number];
 export const paths = {
   getHealth: ['get', '/api/health', 'anyone'],
   getReady: ['get', '/api/ready', 'anyone'],
+  getMe: ['get', '/api/me', 'anyone'],
+  beginHouse: ['post', '/api/first-owner', 'anyone'],
+  signIn: ['post', '/api/sign-in', 'anyone'],
+  recoverAccount: ['post', '/api/recovery', 'anyone'],
+  signOut: ['post', '/api/sign-out', 'anyone'],
+  changePassword: ['put', '/api/me/password', 'person'],
+  makeCodes: ['post', '/api/me/codes', 'person'],
+  listDevices: ['get', '/api/me/devices', 'person'],
+  signOutDevice: ['post', '/api/me/devices/:id/sign-out', 'person'],
+  makePairing: ['post', '/api/me/pairings', 'person'],
+  usePairing: ['post', '/api/pairings/use', 'anyone'],
+  chooseHousehold: ['put', '/api/me/household', 'person'],
+  beginHousehold: ['post', '/api/households', 'person'],
+  listPeople: ['get', '/api/people', 'guest'],
+  editRole: ['put', '/api/people/:id/role', 'owner'],
+  removePerson: ['post', '/api/people/:id/removal', 'owner'],
+  leaveHousehold: ['post', '/api/me/leaving', 'guest'],
+  listInvitations: ['get', '/api/invitations', 'owner'],
+  createInvitation: ['post', '/api/invitations', 'owner'],
+  withdrawInvitation: ['post', '/api/invitations/:id/withdrawal', 'owner'],
+  seeInvitation: ['post', '/api/invitations/look', 'anyone'],
+  acceptInvitation: ['post', '/api/invitations/acceptance', 'anyone'],
   getHousehold: ['get', '/api/household', 'guest'],
   editHousehold: ['put', '/api/household', 'owner'],
   getCatalogue: ['get', '/api/catalogue', 'guest'],

@@ -64,6 +64,30 @@ import {
   startingPlanCreate,
   startingPlanEdit,
 } from './plan';
+import {
+  devices,
+  householdBegin,
+  householdChoice,
+  houseBegin,
+  invitationAccept,
+  invitationCode,
+  invitationCreate,
+  invitationMade,
+  invitations,
+  invitationSeen,
+  me,
+  meWithCodes,
+  meWithCodesIfNew,
+  pairingCode,
+  pairingMade,
+  passwordChange,
+  passwordGiven,
+  people,
+  recovery,
+  recoveryCodes,
+  roleEdit,
+  signingIn,
+} from './people';
 import { photo, photoCreate } from './photo';
 import { paths, type Access, type RouteName } from './paths';
 import type { Problem } from './problem';
@@ -173,6 +197,77 @@ export const routes = {
     summary: 'The server reaches its database',
     response: z.object({ status: z.literal('ready') }),
   }),
+  getMe: route('getMe', { summary: 'Who is asking, and in which household', response: me }),
+  beginHouse: create('beginHouse', 'Become the first owner', houseBegin, meWithCodes),
+  signIn: create('signIn', 'Sign in by name or e-mail', signingIn, me),
+  recoverAccount: create(
+    'recoverAccount',
+    'Set a new password with one of the codes',
+    recovery,
+    me,
+  ),
+  signOut: route('signOut', { summary: 'Sign this device out', response: me }),
+  changePassword: route('changePassword', {
+    summary: 'Change your password, and sign every other device out',
+    body: passwordChange,
+    response: me,
+  }),
+  makeCodes: create(
+    'makeCodes',
+    'Make new codes in place of the old',
+    passwordGiven,
+    recoveryCodes,
+  ),
+  listDevices: route('listDevices', {
+    summary: 'Where you are signed in',
+    response: devices,
+  }),
+  signOutDevice: route('signOutDevice', {
+    summary: 'Sign one of your devices out',
+    params: byId,
+    response: devices,
+  }),
+  makePairing: route('makePairing', {
+    summary: 'A link that signs another device of yours in, once',
+    response: pairingMade,
+  }),
+  usePairing: create('usePairing', 'Sign in by such a link', pairingCode, me),
+  chooseHousehold: route('chooseHousehold', {
+    summary: 'Go to another of your households',
+    body: householdChoice,
+    response: me,
+  }),
+  beginHousehold: create('beginHousehold', 'Begin a household of your own', householdBegin, me),
+  listPeople: route('listPeople', { summary: 'The people of the household', response: people }),
+  editRole: change('editRole', 'Change what a person may do', roleEdit, people),
+  removePerson: route('removePerson', {
+    summary: 'Take a person out of the household',
+    params: byId,
+    response: people,
+  }),
+  leaveHousehold: route('leaveHousehold', { summary: 'Leave the household', response: me }),
+  listInvitations: route('listInvitations', {
+    summary: 'Invitations that can still be taken up',
+    response: invitations,
+  }),
+  createInvitation: create(
+    'createInvitation',
+    'Invite a person by a link',
+    invitationCreate,
+    invitationMade,
+  ),
+  withdrawInvitation: route('withdrawInvitation', {
+    summary: 'Withdraw an invitation',
+    params: byId,
+    response: invitations,
+  }),
+  seeInvitation: create('seeInvitation', 'What a link invites to', invitationCode, invitationSeen),
+  acceptInvitation: create(
+    'acceptInvitation',
+    'Take up an invitation',
+    invitationAccept,
+    meWithCodesIfNew,
+  ),
   getHousehold: route('getHousehold', {
     summary: 'The household and its settings',
     response: household,

@@ -2,9 +2,8 @@ import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Catalogue } from '@open-larder/catalogue/load';
 import compression from 'compression';
-import express, { Router, type Express, type Request } from 'express';
+import express, { Router, type Express, type RequestHandler } from 'express';
 import staticGzip from 'express-static-gzip';
-import helmet from 'helmet';
 import type { Logger } from 'pino';
 import type { Sequelize } from 'sequelize';
 import { catalogueRoutes } from './catalogue/routes';
@@ -20,6 +19,13 @@ import { feedingRoutes } from './feeding/routes';
 import { foodRoutes } from './food/routes';
 import { groupRoutes } from './group/routes';
 import { householdRoutes } from './household/routes';
+import {
+  ON_LOOPBACK,
+  refuseForeignHosts,
+  refuseForeignWrites,
+  securityHeaders,
+  type Reach,
+} from './http/reach';
 import { addressPages } from './http/docs';
 import { formatErrors, unknownRoute } from './http/errors';
 import { mount, type Handlers } from './http/mount';
@@ -33,6 +39,8 @@ import { momentRoutes } from './moment/routes';
 import { recipeRoutes } from './recipe/routes';
 import { recordsRoutes } from './records/routes';
 import { roundRoutes } from './round/routes';
+import { peopleRoutes, type PeopleParts } from './people/routes';
+import { STRANGER, type Visitor, type VisitorOf } from './people/visitor';
 import { photoRoutes } from './photo/routes';
 import { proposalRoutes } from './proposal/routes';
 import { planRoutes } from './plan/routes';
@@ -53,8 +61,13 @@ export interface AppParts {
   log: Logger;
   /** Folder of the exported web app, if it is to be served. */
   webDir?: string;
-  /** Who is asking. For now one household is signed in by itself; sign-in replaces this. */
-  householdOf: (request: Request) => string;
+  /** Who is asking. */
+  visitorOf: VisitorOf;
+  people: PeopleParts;
+  /** Reads the session that `visitorOf` goes by, where people sign in. */
+  readSession?: RequestHandler;
+  /** Who may reach the server, and by what names. */
+  reach?: Reach;
   /** Whether the database answers; without it, that is only known from what is asked of it. */
   watch?: DatabaseWatch;
   /** Folder that holds the database, whose disk must not fill up unnoticed. */
@@ -65,13 +78,18 @@ const BODY_LIMIT = 256 * 1024;
 /** Whole tables come in one piece, since they are taken in whole or not at all; and so do pictures. */
 const TABLE_LIMIT = 5 * 1024 * 1024;
 const YEAR_S = 31_536_000;
+/** The household of who has none: there is no such row. */
+const NOWHERE = '00000000-0000-0000-0000-000000000000';
+
 export function createApp(parts: AppParts): Express {
-  const { db, catalogue, clock, log, webDir, householdOf, watch } = parts;
+  const { db, catalogue, clock, log, webDir, visitorOf, watch, reach = ON_LOOPBACK } = parts;
   const app = express();
   app.disable('x-powered-by');
+  if (reach.proxy !== null) app.set('trust proxy', reach.proxy);
   if (log.isLevelEnabled('info')) app.use(requestLog(log));
-  app.use(securityHeaders());
-  app.use(refuseForeignHosts);
+  app.use(securityHeaders(reach));
+  app.use(refuseForeignHosts(reach));
+  app.use(refuseForeignWrites);
   app.use(compression());
   app.use('/api/docs', addressPages());
   app.use('/api', (_request, response, next) => {
@@ -81,20 +99,27 @@ export function createApp(parts: AppParts): Express {
   app.use(['/api/tables', '/api/photos'], express.json({ limit: TABLE_LIMIT, verify: noNul }));
   app.use('/api', express.json({ limit: BODY_LIMIT, verify: noNul }));
 
-  const router = Router();
-  const { getHealth, getReady } = healthRoutes(parts);
-  // Whether the database answers is reported without waiting for it.
-  const contextOf = (request: Request) => ({
-    scope: new Scope(db, householdOf(request)),
+  const contextFor = (visitor: Visitor) => ({
+    scope: new Scope(db, visitor.who?.household?.id ?? NOWHERE),
+    visitor,
     catalogue,
     clock,
   });
-  mount(router, { getHealth, getReady }, { contextOf });
-  mount(router, RESOURCES, {
-    contextOf,
-    guard: watch?.guard,
-    onUnreadable: (route, ids) => log.error({ route, ids }, 'stored rows cannot be read'),
-  });
+  // Whether the database answers is reported without waiting for it.
+  const health = Router();
+  mount(health, healthRoutes(parts), { contextOf: async () => contextFor(STRANGER) });
+  app.use(health);
+  const router = Router();
+  mount(
+    router,
+    { ...RESOURCES, ...peopleRoutes(parts.people) },
+    {
+      contextOf: async (request) => contextFor(await visitorOf(request)),
+      guard: watch?.guard,
+      onUnreadable: (route, ids) => log.error({ route, ids }, 'stored rows cannot be read'),
+    },
+  );
+  if (parts.readSession) app.use('/api', parts.readSession);
   app.use(router);
   app.use('/api', unknownRoute);
   if (webDir !== undefined && existsSync(webDir)) serveWeb(app, webDir);
@@ -103,37 +128,38 @@ export function createApp(parts: AppParts): Express {
   return app;
 }
 
-const RESOURCES: Omit<Handlers, 'getHealth' | 'getReady'> = {
-  ...householdRoutes,
-  ...catalogueRoutes,
-  ...speciesRoutes,
-  ...momentRoutes,
-  ...tankRoutes,
-  ...groupRoutes,
-  ...dietRoutes,
-  ...foodRoutes,
-  ...inventoryRoutes,
-  ...larderRoutes,
-  ...roundRoutes,
-  ...feedingRoutes,
-  ...choreRoutes,
-  ...broodRoutes,
-  ...cultureRoutes,
-  ...lookRoutes,
-  ...proposalRoutes,
-  ...trainingRoutes,
-  ...photoRoutes,
-  ...waterRoutes,
-  ...accountRoutes,
-  ...ratingRoutes,
-  ...trialRoutes,
-  ...recipeRoutes,
-  ...recordsRoutes,
-  ...forecastRoutes,
-  ...planRoutes,
-  ...sightingRoutes,
-  ...tableRoutes,
-};
+const RESOURCES: Omit<Handlers, 'getHealth' | 'getReady' | keyof ReturnType<typeof peopleRoutes>> =
+  {
+    ...householdRoutes,
+    ...catalogueRoutes,
+    ...speciesRoutes,
+    ...momentRoutes,
+    ...tankRoutes,
+    ...groupRoutes,
+    ...dietRoutes,
+    ...foodRoutes,
+    ...inventoryRoutes,
+    ...larderRoutes,
+    ...roundRoutes,
+    ...feedingRoutes,
+    ...choreRoutes,
+    ...broodRoutes,
+    ...cultureRoutes,
+    ...lookRoutes,
+    ...proposalRoutes,
+    ...trainingRoutes,
+    ...photoRoutes,
+    ...waterRoutes,
+    ...accountRoutes,
+    ...ratingRoutes,
+    ...trialRoutes,
+    ...recipeRoutes,
+    ...recordsRoutes,
+    ...forecastRoutes,
+    ...planRoutes,
+    ...sightingRoutes,
+    ...tableRoutes,
+  };
 
 function healthRoutes({ db, watch, dataDir }: AppParts): Pick<Handlers, 'getHealth' | 'getReady'> {
   return {
@@ -165,46 +191,6 @@ const NUL = /(?:^|[^\\])(?:\\\\)*\\u0000/;
 function noNul(_request: unknown, _response: unknown, body: Buffer): void {
   if (body.includes('u0000') && NUL.test(body.toString())) throw new NulError();
 }
-
-/** Styles are written by the interface at run time, hence 'unsafe-inline' for them and nothing else. */
-function securityHeaders() {
-  return helmet({
-    contentSecurityPolicy: {
-      useDefaults: false,
-      directives: {
-        defaultSrc: ["'none'"],
-        // Of our own scripts alone; the solver of the week is WebAssembly of our own.
-        scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
-        workerSrc: ["'self'"],
-        styleSrc: ["'self'", "'unsafe-inline'"],
-        imgSrc: ["'self'", 'data:', 'blob:'],
-        fontSrc: ["'self'"],
-        connectSrc: ["'self'"],
-        manifestSrc: ["'self'"],
-        baseUri: ["'none'"],
-        formAction: ["'self'"],
-        frameAncestors: ["'none'"],
-      },
-    },
-    // The product runs over plain http on loopback, where this header has no meaning.
-    strictTransportSecurity: false,
-  });
-}
-
-/** Bound to loopback and signed in by itself: a foreign name in Host means a rebinding attack. */
-const refuseForeignHosts: express.RequestHandler = (request, _response, next) => {
-  const host = request.hostname;
-  if (host === 'localhost' || host === '127.0.0.1' || host === '[::1]' || host === '::1') next();
-  else {
-    next(
-      new ProblemError({
-        status: 421,
-        title: 'Wrong address',
-        detail: 'Open Larder answers on this machine only, at http://localhost.',
-      }),
-    );
-  }
-};
 
 function serveWeb(app: Express, webDir: string): void {
   // Names under _expo and assets carry a hash of what they hold, so they never change.

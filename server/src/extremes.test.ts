@@ -16,7 +16,7 @@ describe('everything that a write accepts', () => {
     ask = house.ask;
     const send: Send = (method, path, body) => ask[method](path).send(body);
     stored = await storeExtremes(send, house, TODAY);
-  }, 300_000);
+  }, 900_000);
   afterAll(() => server.close());
 
   it('is tried for each route that writes values', () => {

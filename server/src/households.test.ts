@@ -95,6 +95,34 @@ beforeAll(async () => {
 });
 afterAll(() => server.close());
 
+/** A member of ours, and an invitation to us. */
+const member = uuidv7();
+const invited = uuidv7();
+beforeAll(async () => {
+  const household = server.ids.ours;
+  const { registry } = server.people;
+  await registry.rows(
+    "INSERT INTO people (id, name, password_hash, since) VALUES (:member, 'Ours', 'x', now()) RETURNING id",
+    { member },
+  );
+  await registry.rows(
+    "INSERT INTO memberships VALUES (:household, :member, 'keeper', now()) RETURNING role",
+    { household, member },
+  );
+  await registry.rows(
+    `INSERT INTO invitations (id, household_id, role, invited_by, digest, expires_at)
+     VALUES (:invited, :household, 'keeper', :member, 'x', '2100-01-01') RETURNING id`,
+    { invited, household, member },
+  );
+});
+/** Where nobody signs in, what only a person may do is refused. */
+const refuses =
+  (method: 'put' | 'post' | 'get', path: string, body: object = {}, status = 409) =>
+  async () => {
+    await theirs()[method](path).send(body).expect(status);
+  };
+const linkCode = 'A'.repeat(22);
+
 type Probe = () => Promise<void>;
 const theirs = () => server.as('theirs');
 
@@ -114,6 +142,8 @@ const readsNothing = (path: string) => async () => {
     vessel,
     brood,
     brood.tub,
+    { id: member },
+    { id: invited },
   ]) {
     expect(text).not.toContain(id);
   }
@@ -127,6 +157,62 @@ const finds404 =
 const PROBES: Record<RouteName, Probe> = {
   getHealth: readsNothing('/api/health'),
   getReady: readsNothing('/api/ready'),
+  getMe: async () => {
+    const { body } = await theirs().get('/api/me').expect(200);
+    expect(body.household.name).toBe('theirs');
+    expect(body.households).toHaveLength(1);
+  },
+  beginHouse: refuses('post', '/api/first-owner', { name: 'A', password: 'four words of it' }),
+  signIn: refuses('post', '/api/sign-in', { who: 'Ours', password: 'x' }, 401),
+  recoverAccount: refuses(
+    'post',
+    '/api/recovery',
+    { who: 'Ours', code: 'x', password: 'four words of it' },
+    401,
+  ),
+  signOut: async () => {
+    const { body } = await theirs().post('/api/sign-out').expect(201);
+    expect(body.household.name).toBe('theirs');
+  },
+  changePassword: refuses('put', '/api/me/password', {
+    current: 'x',
+    password: 'four words of it',
+  }),
+  makeCodes: refuses('post', '/api/me/codes', { password: 'x' }),
+  listDevices: refuses('get', '/api/me/devices'),
+  signOutDevice: refuses('post', `/api/me/devices/${uuidv7()}/sign-out`),
+  makePairing: refuses('post', '/api/me/pairings'),
+  usePairing: refuses('post', '/api/pairings/use', { code: linkCode }, 410),
+  chooseHousehold: async () => {
+    await theirs().put('/api/me/household').send({ id: server.ids.ours }).expect(409);
+  },
+  beginHousehold: refuses('post', '/api/households', { name: 'Another' }),
+  listPeople: readsNothing('/api/people'),
+  editRole: finds404(
+    'put',
+    () => `/api/people/${member}/role`,
+    () => ({ role: 'guest' }),
+  ),
+  removePerson: finds404(
+    'post',
+    () => `/api/people/${member}/removal`,
+    () => ({}),
+  ),
+  leaveHousehold: refuses('post', '/api/me/leaving'),
+  listInvitations: readsNothing('/api/invitations'),
+  createInvitation: refuses('post', '/api/invitations', { role: 'guest', days: 1 }),
+  withdrawInvitation: finds404(
+    'post',
+    () => `/api/invitations/${invited}/withdrawal`,
+    () => ({}),
+  ),
+  seeInvitation: refuses('post', '/api/invitations/look', { code: linkCode }, 410),
+  acceptInvitation: refuses(
+    'post',
+    '/api/invitations/acceptance',
+    { code: linkCode, person: { name: 'A', password: 'four words of it' } },
+    410,
+  ),
   getHousehold: async () => {
     const { body } = await theirs().get('/api/household').expect(200);
     expect(body.name).toBe('theirs');

@@ -2,11 +2,15 @@ import { loadCatalogue } from '@open-larder/catalogue/load';
 import { createApp } from './app';
 import { runningClock } from './clock';
 import { readConfig } from './config';
-import { connect, migrate, Scope, watchDatabase } from './db';
+import { connect, migrate, Registry, Scope, watchDatabase } from './db';
 import { ensureHousehold } from './demo';
 import { diskOf } from './disk';
 import { dropOldReceipts } from './http/receipts';
+import { serverOf } from './http/server';
 import { makeLog } from './log';
+import { openSessions } from './people/sessions';
+import { keeperByItself } from './people/visitor';
+import { waitsIn } from './people/waits';
 
 /** How long requests in flight may take to finish once the server is asked to stop. */
 const PATIENCE_MS = 5000;
@@ -31,23 +35,44 @@ async function main(): Promise<void> {
   const watch = watchDatabase(config.dbUrl, (up) =>
     up ? log.warn('the database answers again') : log.error('the database does not answer'),
   );
+  const registry = new Registry(db);
+  const sessions = await openSessions({
+    dbUrl: config.dbUrl,
+    registry,
+    clock,
+    secure: config.reach.secure,
+  });
+  const bySession = config.signIn === 'people';
   const app = createApp({
     db,
     catalogue,
     clock,
     log,
     webDir: config.webDir,
-    householdOf: () => householdId,
+    visitorOf: bySession
+      ? sessions.visitorOf
+      : keeperByItself(() => ({ id: householdId, role: 'owner' })),
+    readSession: bySession ? sessions.read : undefined,
+    people: {
+      registry,
+      clock,
+      waits: waitsIn(sessions.pool),
+      offered: householdId,
+      setUpCode: config.setUpCode,
+      address: config.address,
+    },
+    reach: config.reach,
     watch,
     dataDir: config.dataDir,
   });
-  const server = app.listen(config.port, '127.0.0.1', (error?: Error) => {
-    if (error) {
-      log.fatal({ port: config.port }, portSentence(error, config.port));
-      process.exit(1);
-    }
-    log.info({ port: config.port }, 'listening on loopback');
+  const server = await serverOf(app, config.tls, { clock, log });
+  server.once('error', (error) => {
+    log.fatal({ port: config.port }, portSentence(error, config.port));
+    process.exit(1);
   });
+  server.listen(config.port, config.host, () =>
+    log.info({ host: config.host, port: config.port, signIn: config.signIn }, 'listening'),
+  );
 
   let stopping = false;
   const stop = () => {
@@ -55,7 +80,7 @@ async function main(): Promise<void> {
     stopping = true;
     setTimeout(() => process.exit(1), PATIENCE_MS).unref();
     server.close(() => {
-      void Promise.all([watch.stop(), db.close()]).then(() => process.exit(0));
+      void Promise.all([watch.stop(), sessions.close(), db.close()]).then(() => process.exit(0));
     });
     server.closeIdleConnections();
   };

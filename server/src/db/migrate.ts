@@ -30,6 +30,7 @@ import * as youngAreFed from './migrations/0027-young-are-fed';
 import * as broodCheckpoints from './migrations/0028-checkpoints-of-broods';
 import * as pins from './migrations/0029-pins';
 import * as periods from './migrations/0030-periods';
+import * as people from './migrations/0031-people';
 
 const MIGRATIONS = [
   house,
@@ -62,6 +63,7 @@ const MIGRATIONS = [
   broodCheckpoints,
   pins,
   periods,
+  people,
 ];
 /** Arbitrary but fixed: two servers that start together migrate one after the other. */
 const LOCK = 741_093_122;

@@ -40,7 +40,9 @@ export function formatErrors(log: Logger): ErrorRequestHandler {
       title: 'Something went wrong here',
       detail: 'The server could not finish this. Try again in a moment: nothing is done twice.',
     };
+    const waitS = error instanceof ProblemError ? error.waitS : undefined;
     if (problem.status === 503 && !response.headersSent) response.set('Retry-After', RETRY_S);
+    if (waitS !== undefined && !response.headersSent) response.set('Retry-After', String(waitS));
     if (!response.headersSent) send(response, problem);
     else if (hasProgress(response)) response.end(lineOf({ problem: whole(problem) }));
     else next(error);

@@ -1,3 +1,4 @@
+import { ACCESS, type Access } from '@open-larder/contract/paths';
 import {
   errorsOf,
   routes,
@@ -12,14 +13,17 @@ import type { Request, RequestHandler, Router } from 'express';
 import type { Catalogue } from '@open-larder/catalogue/load';
 import type { Clock } from '../clock';
 import type { Scope } from '../db';
+import type { Visitor } from '../people/visitor';
 import { linesTo, type Reporting } from './lines';
-import { notFound, ProblemError } from './problems';
+import { notAllowed, notFound, ProblemError, signInFirst } from './problems';
 import { readOut } from './readOut';
 import { once } from './receipts';
 
 /** What every handler may use. */
 export interface Context {
+  /** Of the household that the visitor is in; where there is none, of one that holds nothing. */
   scope: Scope;
+  visitor: Visitor;
   catalogue: Catalogue;
   clock: Clock;
 }
@@ -37,7 +41,7 @@ export type Handler<N extends RouteName> = (
 export type Handlers = { [N in RouteName]: Handler<N> };
 
 interface Mounting {
-  contextOf: (request: Request) => Context;
+  contextOf: (request: Request) => Promise<Context>;
   /** Ends work that waits for something that does not answer, with a sentence. */
   guard?: <T>(work: () => Promise<T>) => Promise<T>;
   /** Told of a row that was stored and cannot be read. */
@@ -54,20 +58,64 @@ export function mount(
     const route: Route = routes[name];
     const handle = handlers[name] as Handler<RouteName>;
     const answer: RequestHandler = async (request, response) => {
-      const sent = readIn(route, request);
+      const context = await guard(() => contextOf(request));
+      allow(route.access, context.visitor);
+      const sent = signed(name, readIn(route, request), context.visitor);
       const lines = linesTo(response, route);
-      const context = contextOf(request);
       const act = async (scope: Scope) => {
         const result = await handle(sent as never, { ...context, scope, ...lines.reporting });
         return readOut(route, result, scope.unreadable, (ids) => onUnreadable(name, ids));
       };
-      const changes = route.method !== 'get' && !route.progress;
+      // What is about a person, not about a household, keeps its own order: see people/routes.
+      const changes = route.method !== 'get' && !route.progress && needsHousehold(route.access);
       lines.answer(
         await guard(() => (changes ? once(context.scope, route, sent, act) : act(context.scope))),
       );
     };
     router[route.method](route.path, answer);
   }
+}
+
+const needsHousehold = (access: Access) => ACCESS.indexOf(access) > ACCESS.indexOf('person');
+
+/** What is done by whom, in a sentence for who may not. */
+const MAY: Record<Access, string> = {
+  anyone: '',
+  person: '',
+  guest: 'You belong to no household. Ask its owner for an invitation, or begin one of your own.',
+  feeder: 'You are a guest here: you may look, and log nothing. Ask an owner for more.',
+  keeper: 'You may feed and log here, and change no plan. Ask an owner for more.',
+  owner: 'This is for the owners of the household. Ask one of them.',
+};
+
+/** @throws ProblemError 401 for who is not signed in, 403 for who may not */
+function allow(access: Access, { who }: Visitor): void {
+  if (access === 'anyone') return;
+  if (!who) throw signInFirst();
+  if (access === 'person') return;
+  if (!who.household) throw notAllowed(MAY.guest);
+  if (ACCESS.indexOf(who.household.role) < ACCESS.indexOf(access)) {
+    throw notAllowed(who.household.role === 'guest' ? MAY.feeder : MAY[access]);
+  }
+}
+
+/** A weighing says whose pinch was weighed, which is not always the one who writes it down. */
+const HAND_IS_MEANT: ReadonlySet<RouteName> = new Set(['addWeighing']);
+
+type Sent = ReturnType<typeof readIn>;
+
+/** Whoever is signed in did it, whatever was sent. */
+function signed(name: RouteName, sent: Sent, { who }: Visitor): Sent {
+  const doer = who?.person?.name;
+  if (doer === undefined || HAND_IS_MEANT.has(name)) return sent;
+  const sign = (part: unknown): unknown => {
+    if (Array.isArray(part)) return part.map(sign);
+    if (part === null || typeof part !== 'object') return part;
+    return Object.fromEntries(
+      Object.entries(part).map(([key, value]) => [key, key === 'hand' ? doer : sign(value)]),
+    );
+  };
+  return { ...sent, body: sign(sent.body) };
 }
 
 /** @throws ProblemError 404 for an address that names nothing, 422 with what is wrong by field */

@@ -2,7 +2,11 @@ import type { Problem } from '@open-larder/contract';
 
 /** An answer that is not a success, with a sentence for a person. */
 export class ProblemError extends Error {
-  constructor(readonly problem: Omit<Problem, 'type'> & { type?: string }) {
+  constructor(
+    readonly problem: Omit<Problem, 'type'> & { type?: string },
+    /** How long to wait before it is tried again, where that is known. */
+    readonly waitS?: number,
+  ) {
     super(problem.detail);
     this.name = 'ProblemError';
   }
@@ -49,6 +53,17 @@ export const idUsed = () =>
     detail:
       'This was saved before, as it was first sent. Check it there; save again to add this too.',
   });
+
+export const signInFirst = () =>
+  new ProblemError({
+    status: 401,
+    type: 'urn:open-larder:signed-out',
+    title: 'Not signed in',
+    detail: 'You are not signed in on this device, or no longer. Sign in; what you typed stays.',
+  });
+
+export const notAllowed = (detail: string) =>
+  new ProblemError({ status: 403, title: 'Not for you to do', detail });
 
 export const unavailable = (detail: string) =>
   new ProblemError({

@@ -8,6 +8,7 @@ import { NO_PINS } from '@open-larder/core/week';
 import { balanceAside } from './balance';
 import { taskOf } from './task';
 import { pagesIn } from '../testing/pdf';
+import { STRANGER } from '../people/visitor';
 
 // A plan is balanced in a thread of its own, which has to start: seconds on a busy machine.
 jest.setTimeout(60_000);
@@ -275,6 +276,7 @@ describe('balancing in the server', () => {
     };
     const task = await taskOf(house.tank.id, plan(), {
       scope: server.scope('ours'),
+      visitor: STRANGER,
       clock: { now: () => server.clock.at },
       catalogue: loadCatalogue(),
     });

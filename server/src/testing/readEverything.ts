@@ -70,6 +70,7 @@ export async function readEverything(ask: Ask, day: string): Promise<Read[]> {
     'listBroods',
     'getRoundWhy',
     'getPhoto',
+    'listDevices',
   ]);
   for (const name of Object.keys(routes) as RouteName[]) {
     const { method, path } = routes[name];

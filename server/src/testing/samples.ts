@@ -132,8 +132,8 @@ export async function smallHouse(
   server: TestServer,
   household: 'ours' | 'theirs' = 'ours',
   came = '2026-03-01',
+  ask = server.as(household),
 ) {
-  const ask = server.as(household);
   const tank = sampleTank();
   const group = sampleGroup(tank.id, { day: came });
   const food = sampleFood();

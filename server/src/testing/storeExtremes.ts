@@ -1,5 +1,6 @@
 import { routes, type RouteName } from '@open-larder/contract';
 import { v7 as uuidv7 } from 'uuid';
+import { ABOUT_PEOPLE } from './aboutPeople';
 import { extremesOf, kindsOf } from './extremes';
 import {
   sampleBrood,
@@ -60,6 +61,7 @@ interface There {
 
 /** Routes whose bodies hold no values of their own: a yes, a no, an id, a text that is read elsewhere. */
 export const WITHOUT_EXTREMES = new Set<RouteName>([
+  ...ABOUT_PEOPLE,
   'editWalk',
   'editTank',
   'editSpecies',

@@ -1,3 +1,4 @@
+import { role, type Role } from '@open-larder/contract';
 import { loadCatalogue } from '@open-larder/catalogue/load';
 import type { Express } from 'express';
 import type { Logger } from 'pino';
@@ -6,22 +7,40 @@ import supertest from 'supertest';
 import { v7 as uuidv7 } from 'uuid';
 import { createApp } from '../app';
 import type { Clock } from '../clock';
-import { connect, migrate, Scope } from '../db';
+import { connect, migrate, Registry, Scope } from '../db';
 import { modelOf } from '../db/models';
+import { ON_LOOPBACK, type Reach } from '../http/reach';
 import { makeLog } from '../log';
+import type { PeopleParts } from '../people/routes';
+import { openSessions } from '../people/sessions';
+import { keeperByItself } from '../people/visitor';
+import { waitsIn } from '../people/waits';
 
 /** A server over a real PostgreSQL, with two households that must never meet. */
 export interface TestServer {
   app: Express;
   db: Sequelize;
   /** Ask as one of the two households. */
-  as: (household: 'ours' | 'theirs') => ReturnType<typeof supertest.agent>;
+  as: (household: 'ours' | 'theirs', role?: Role) => ReturnType<typeof supertest.agent>;
+  /** A browser of its own, whose session counts: for a server on which people sign in. */
+  browser: () => ReturnType<typeof supertest.agent>;
+  ids: { ours: string; theirs: string };
+  people: PeopleParts;
   scope: (household: 'ours' | 'theirs') => Scope;
   clock: { at: Date };
   close: () => Promise<void>;
 }
 
 const HEADER = 'x-test-household';
+const ROLE = 'x-test-role';
+
+interface Wanted {
+  log?: Logger;
+  /** People sign in, in place of a header that says which household it is, in what role. */
+  people?: boolean;
+  setUpCode?: string | null;
+  reach?: Reach;
+}
 
 /** A database of its own for each test file, on the server that the test script has started. */
 async function freshDatabase(): Promise<{ url: string; drop: () => Promise<void> }> {
@@ -42,7 +61,10 @@ async function freshDatabase(): Promise<{ url: string; drop: () => Promise<void>
 
 export async function startTestServer({
   log = makeLog('silent'),
-}: { log?: Logger } = {}): Promise<TestServer> {
+  people = false,
+  setUpCode = null,
+  reach = ON_LOOPBACK,
+}: Wanted = {}): Promise<TestServer> {
   const { url, drop } = await freshDatabase();
   const db = connect(url, { patient: true });
   await migrate(db);
@@ -64,20 +86,48 @@ export async function startTestServer({
     });
   }
   const clock = { at: new Date('2026-03-10T12:00:00Z') };
+  const running = { now: () => clock.at } satisfies Clock;
+  const registry = new Registry(db);
+  const sessions = await openSessions({
+    dbUrl: url,
+    registry,
+    clock: running,
+    secure: reach.secure,
+  });
+  const byHeader = keeperByItself((request) => ({
+    id: ids[request.header(HEADER) === 'theirs' ? 'theirs' : 'ours'],
+    role: role.parse(request.header(ROLE) ?? 'owner'),
+  }));
+  const peopleParts = {
+    registry,
+    clock: running,
+    waits: waitsIn(sessions.pool),
+    offered: ids.ours,
+    setUpCode,
+    address: null,
+  };
   const app = createApp({
     db,
     catalogue: loadCatalogue(),
-    clock: { now: () => clock.at } satisfies Clock,
+    clock: running,
     log,
-    householdOf: (request) => ids[request.header(HEADER) === 'theirs' ? 'theirs' : 'ours'],
+    visitorOf: people ? sessions.visitorOf : byHeader,
+    readSession: people ? sessions.read : undefined,
+    people: peopleParts,
+    reach,
   });
   return {
     app,
     db,
     clock,
-    as: (household) => supertest.agent(app).set(HEADER, household).set('Host', 'localhost'),
+    ids,
+    people: peopleParts,
+    as: (household, who = 'owner') =>
+      supertest.agent(app).set(HEADER, household).set(ROLE, who).set('Host', 'localhost'),
+    browser: () => supertest.agent(app).set('Host', 'localhost'),
     scope: (household) => new Scope(db, ids[household]),
     close: async () => {
+      await sessions.close();
       await db.close();
       await drop();
     },

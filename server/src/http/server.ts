@@ -1,0 +1,55 @@
+import { X509Certificate } from 'node:crypto';
+import { readFile } from 'node:fs/promises';
+import { createServer, type Server } from 'node:http';
+import { createServer as createTlsServer } from 'node:https';
+import type { Express } from 'express';
+import type { Logger } from 'pino';
+import type { Clock } from '../clock';
+
+interface TlsFiles {
+  cert: string;
+  key: string;
+}
+
+/** How often the files of the certificate are read again: it is renewed while the server runs. */
+const READ_AGAIN_MS = 6 * 3_600_000;
+const SOON_MS = 14 * 86_400_000;
+
+interface Tools {
+  clock: Clock;
+  log: Logger;
+}
+
+/**
+ * A server for an app, over TLS where it has a certificate.
+ * @throws Error naming the file that cannot be read
+ */
+export async function serverOf(app: Express, tls: TlsFiles | null, tools: Tools): Promise<Server> {
+  if (tls === null) return createServer(app);
+  const server = createTlsServer({ ...(await read(tls, tools)), minVersion: 'TLSv1.2' }, app);
+  const again = setInterval(() => {
+    // Half written, or taken away: what it has is kept, and read again later.
+    read(tls, tools).then(
+      (files) => server.setSecureContext({ ...files, minVersion: 'TLSv1.2' }),
+      (error: Error) =>
+        tools.log.error({ reason: error.message }, 'the certificate cannot be read'),
+    );
+  }, READ_AGAIN_MS);
+  again.unref();
+  return server;
+}
+
+async function read({ cert, key }: TlsFiles, { clock, log }: Tools) {
+  const [certificate, secret] = await Promise.all([cert, key].map((path) => pem(path)));
+  const ends = Date.parse(new X509Certificate(certificate!).validTo);
+  const left = ends - clock.now().getTime();
+  if (left < 0) log.error({ cert }, 'the certificate has expired: browsers refuse it; renew it');
+  else if (left < SOON_MS)
+    log.warn({ cert, days: Math.floor(left / 86_400_000) }, 'the certificate expires soon');
+  return { cert: certificate!, key: secret! };
+}
+
+const pem = (path: string): Promise<string> =>
+  readFile(path, 'utf8').catch(() => {
+    throw new Error(`«${path}» cannot be read; give the file of a certificate or key in PEM`);
+  });

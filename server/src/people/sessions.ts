@@ -1,0 +1,142 @@
+import { randomBytes } from 'node:crypto';
+import connectPgSimple from 'connect-pg-simple';
+import type { Request, RequestHandler } from 'express';
+import session from 'express-session';
+import pg from 'pg';
+import { v4 as uuidv4 } from 'uuid';
+import type { Clock } from '../clock';
+import type { Registry } from '../db';
+import { unavailable } from '../http/problems';
+import { deviceKind } from './deviceKind';
+import { whoIs } from './store';
+import { isLoopback, type VisitorOf } from './visitor';
+
+declare module 'express-session' {
+  interface SessionData {
+    personId: string;
+    householdId: string | null;
+    deviceId: string;
+    device: string;
+    since: string;
+    seen: string;
+  }
+}
+
+const DAY_MS = 86_400_000;
+/** A device that is not used for so long is signed out. */
+const IDLE_MS = 45 * DAY_MS;
+/** However much it is used, a device signs in anew after so long. */
+const LONGEST_MS = 365 * DAY_MS;
+/** How often it is written down that a device was used: not with every read. */
+const SEEN_EVERY_MS = 3_600_000;
+
+export interface Sessions {
+  /** Reads the session of a request, before anything asks who sent it. */
+  read: RequestHandler;
+  visitorOf: VisitorOf;
+  pool: pg.Pool;
+  close: () => Promise<void>;
+}
+
+interface Parts {
+  dbUrl: string;
+  registry: Registry;
+  clock: Clock;
+  /** Whether browsers reach the server over TLS, its own or a proxy’s. */
+  secure: boolean;
+}
+
+/** Who is signed in where, kept in the database. */
+export async function openSessions({ dbUrl, registry, clock, secure }: Parts): Promise<Sessions> {
+  const pool = new pg.Pool({
+    connectionString: dbUrl,
+    max: 5,
+    connectionTimeoutMillis: 3000,
+    query_timeout: 5000,
+  });
+  // A connection that breaks while it is idle is replaced; who asks meanwhile hears of it.
+  pool.on('error', () => undefined);
+  const Store = connectPgSimple(session);
+  const store = new Store({ pool, tableName: 'sessions', disableTouch: true });
+  const sessions = session({
+    store,
+    // The name binds the cookie to this host and to TLS, where there is TLS.
+    name: secure ? '__Host-larder' : 'larder',
+    secret: await signingKey(registry),
+    resave: false,
+    saveUninitialized: false,
+    unset: 'destroy',
+    cookie: { httpOnly: true, sameSite: 'strict', secure, path: '/', maxAge: IDLE_MS },
+  });
+  return {
+    pool,
+    read: (request, response, next) =>
+      sessions(request, response, (error?: unknown) =>
+        next(
+          error ? unavailable('The database cannot be reached. Try again in a moment.') : undefined,
+        ),
+      ),
+    visitorOf: async (request) => {
+      const now = clock.now();
+      await noteSeen(request, now);
+      const { personId, householdId = null, deviceId = null } = request.session;
+      return {
+        who: personId ? await whoIs(registry, personId, householdId) : null,
+        from: request.ip ?? '',
+        onThisMachine: isLoopback(request.ip),
+        deviceId,
+        async signIn(person, household) {
+          // A new id: one that somebody planted before leads nowhere.
+          await done((end) => request.session.regenerate(end));
+          Object.assign(request.session, {
+            personId: person,
+            householdId: household,
+            deviceId: uuidv4(),
+            device: deviceKind(request.get('User-Agent')),
+            since: now.toISOString(),
+            seen: now.toISOString(),
+          });
+          await done((end) => request.session.save(end));
+        },
+        async moveTo(household) {
+          request.session.householdId = household;
+          await done((end) => request.session.save(end));
+        },
+        signOut: () => done((end) => request.session.destroy(end)),
+      };
+    },
+    async close() {
+      store.close();
+      await pool.end();
+    },
+  };
+}
+
+const done = (begin: (end: (error?: unknown) => void) => void): Promise<void> =>
+  new Promise((resolve, reject) => begin((error) => (error ? reject(error as Error) : resolve())));
+
+/** Write down now and then that a device is used; one that has been signed in too long is not any more. */
+async function noteSeen({ session: kept }: Request, now: Date): Promise<void> {
+  if (!kept.personId) return;
+  if (now.getTime() - Date.parse(kept.since ?? '') > LONGEST_MS) {
+    delete kept.personId;
+    await done((end) => kept.save(end));
+  } else if (now.getTime() - Date.parse(kept.seen ?? '') > SEEN_EVERY_MS) {
+    kept.seen = now.toISOString();
+    kept.touch();
+    await done((end) => kept.save(end));
+  }
+}
+
+/** Made once for a database, so that a restart signs nobody out. */
+async function signingKey(registry: Registry): Promise<string> {
+  await registry.rows(
+    `INSERT INTO server_keys (name, value) VALUES ('sessions', :value) ON CONFLICT DO NOTHING
+     RETURNING name`,
+    { value: randomBytes(32).toString('base64url') },
+  );
+  const [key] = await registry.rows<{ value: string }>(
+    "SELECT value FROM server_keys WHERE name = 'sessions'",
+  );
+  return key!.value;
+}

@@ -1,0 +1,58 @@
+import type { Role } from '@open-larder/contract';
+import type { Request } from 'express';
+
+export interface Person {
+  id: string;
+  name: string;
+  email: string | null;
+}
+
+export interface Who {
+  /** Null where whoever uses the machine is the keeper, without a password. */
+  person: Person | null;
+  /** Null for a person who has left every household. */
+  household: { id: string; role: Role } | null;
+}
+
+/** Who sent a request, and the means to sign that browser in and out. */
+export interface Visitor {
+  who: Who | null;
+  /** Network address that tries are counted by. */
+  from: string;
+  /** Whether the request comes from the machine that the server runs on. */
+  onThisMachine: boolean;
+  /** The browser, among those where the person is signed in. */
+  deviceId: string | null;
+  signIn: (personId: string, householdId: string | null) => Promise<void>;
+  /** Go on in another of the person’s households. */
+  moveTo: (householdId: string | null) => Promise<void>;
+  signOut: () => Promise<void>;
+}
+
+export type VisitorOf = (request: Request) => Promise<Visitor>;
+
+const LOOPBACK = /^(127\.|::1$|::ffff:127\.)/;
+export const isLoopback = (address: string | undefined): boolean => LOOPBACK.test(address ?? '');
+
+const noSessions = () => Promise.reject(new Error('nobody signs in here: the keeper is by itself'));
+
+/** Somebody of whom nothing is asked. */
+export const STRANGER: Visitor = {
+  who: null,
+  from: '',
+  onThisMachine: false,
+  deviceId: null,
+  signIn: noSessions,
+  moveTo: noSessions,
+  signOut: noSessions,
+};
+
+/** Whoever uses this machine is the owner: for a server that answers on loopback alone. */
+export const keeperByItself =
+  (householdOf: (request: Request) => NonNullable<Who['household']>): VisitorOf =>
+  async (request) => ({
+    ...STRANGER,
+    who: { person: null, household: householdOf(request) },
+    from: request.ip ?? '',
+    onThisMachine: isLoopback(request.socket.remoteAddress),
+  });
