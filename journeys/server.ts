@@ -16,7 +16,7 @@ export type Household = 'demo' | 'empty';
 /** Database that a product of this household begins as: made once a run, copied for each test. */
 export const beginning = (household: Household) => `j_begin_${household}`;
 
-function freePort(): Promise<number> {
+export function freePort(): Promise<number> {
   return new Promise((resolve, reject) => {
     const probe = createServer();
     probe.once('error', reject);
@@ -77,7 +77,7 @@ export interface Server {
 export async function serverOver(
   database: string,
   household: Household,
-  signIn: 'itself' | 'people' = 'itself',
+  { signIn = 'itself', env = {} }: { signIn?: 'itself' | 'people'; env?: NodeJS.ProcessEnv } = {},
 ): Promise<Server> {
   const port = await freePort();
   const url = `http://localhost:${port}`;
@@ -96,6 +96,7 @@ export async function serverOver(
           OPEN_LARDER_TIME_ZONE: 'UTC',
           OPEN_LARDER_CLOCK: now,
           OPEN_LARDER_LOG: 'warn',
+          ...env,
         },
         stdio: ['ignore', 'ignore', 'inherit'],
       });

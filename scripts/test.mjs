@@ -8,6 +8,7 @@ import { portFrom, startPostgres } from './postgres.mjs';
 import { run } from './run.mjs';
 import { say, sinceStart, step } from './say.mjs';
 import { chromiumPath, setUp } from './setup.mjs';
+import { nginxPath } from './nginx.mjs';
 import { buildWeb, webDir } from './web.mjs';
 
 const JEST_REPORT = join(keep, 'jest.json');
@@ -61,6 +62,7 @@ await attempt('Journeys in Chromium', async () => {
       OPEN_LARDER_TEST_DB_URL: await postgres.ensure('larder_test'),
       OPEN_LARDER_WEB_DIR: webDir,
       OPEN_LARDER_CHROMIUM: chromiumPath(),
+      OPEN_LARDER_NGINX: await nginxPath(),
       OPEN_LARDER_JOURNEY_REPORT: JOURNEY_REPORT,
     },
   });

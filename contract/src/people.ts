@@ -109,7 +109,7 @@ export const invitationSeen = z.object({
   invitedBy: z.string(),
   expiresAt: z.string(),
 });
-/** Who is signed in comes as that person; everyone else as somebody new. */
+/** Who is signed in comes as that person; everyone else as a new person. */
 export const invitationAccept = z.object({
   code: linkCode,
   person: z.object(newPerson).nullable().default(null),

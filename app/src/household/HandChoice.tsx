@@ -6,9 +6,11 @@ export function HandChoice() {
   const { data: foods } = api.useFoodsQuery();
   const hand = useHand();
   const dispatch = useAppDispatch();
+  const { data: me } = api.useMeQuery();
   const weighed = (foods ?? []).flatMap((food) => food.weighings.map((one) => one.hand));
   const hands = [...new Set(hand === null ? weighed : [...weighed, hand])].sort();
-  if (hands.length === 0) return null;
+  // Whoever is signed in feeds with their own.
+  if (hands.length === 0 || me?.person) return null;
   return (
     <Choice
       label="Whose hand feeds, on this device"

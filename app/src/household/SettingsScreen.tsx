@@ -1,13 +1,25 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { householdEdit, type HouseholdSettings } from '@open-larder/contract';
-import { useCallback, useEffect, useRef } from 'react';
+import { useRouter } from 'expo-router';
+import { useCallback, useEffect, useRef, type ReactNode } from 'react';
 import { Controller, useForm, type UseFormReturn } from 'react-hook-form';
 import { Linking, View } from 'react-native';
 import type { z } from 'zod';
 import { api } from '../store';
 import { useWide } from '../theme';
 import { FormFields, type FormField } from '../forms/FormFields';
-import { Button, Field, Screen, StaleNotice, Text, useSave, useToast, Waiting } from '../ui';
+import {
+  Button,
+  Card,
+  Field,
+  ListRow,
+  Screen,
+  StaleNotice,
+  Text,
+  useSave,
+  useToast,
+  Waiting,
+} from '../ui';
 import { AtHomeField } from './AtHomeField';
 import { DeviceChoices } from './DeviceChoices';
 import { Moments } from './Moments';
@@ -16,10 +28,13 @@ export function SettingsScreen() {
   const { data, error, refetch } = api.useHouseholdQuery();
   return (
     <Screen title="Settings" back="/round" aside={<Moments />}>
+      <PeopleLink />
       <Text variant="subtitle">This device</Text>
       <DeviceChoices />
       {data ? (
-        <HouseholdForm household={data} />
+        <ForOwners>
+          <HouseholdForm household={data} />
+        </ForOwners>
       ) : (
         <Waiting of={{ error, refetch }} rows={5} height={48} />
       )}
@@ -29,6 +44,33 @@ export function SettingsScreen() {
         <Button label="The list of addresses (API)" onPress={() => Linking.openURL('/api/docs/')} />
       </View>
     </Screen>
+  );
+}
+
+/** The settings of the household, for those who may change them. */
+function ForOwners({ children }: { children: ReactNode }) {
+  const { data: me } = api.useMeQuery();
+  if (!me?.household || me.household.role === 'owner') return children;
+  return <Text tone="quiet">Units, clock and the house are for its owners to change.</Text>;
+}
+
+/** Who is signed in here, and the way to the others and to a phone. */
+function PeopleLink() {
+  const router = useRouter();
+  const { data: me } = api.useMeQuery();
+  return (
+    <Card>
+      <ListRow
+        first
+        title="People and phones"
+        detail={
+          me?.person
+            ? `Signed in as ${me.person.name}`
+            : 'Open it on your phone, invite others, see who is signed in'
+        }
+        onPress={() => router.push('/people')}
+      />
+    </Card>
   );
 }
 

@@ -7,6 +7,7 @@ import { Pressable, View } from 'react-native';
 import { api, themeChosen, useAppDispatch } from '../store';
 import { SIZES, themed, useColours, useThemeName, useWide } from '../theme';
 import { Text, Toast } from '../ui';
+import { Gate } from './Gate';
 import { PLACES, type Place } from './places';
 import { SkipLink } from './SkipLink';
 import { useLampByLights } from './useLampByLights';
@@ -19,16 +20,23 @@ export function Shell({ children }: { children: ReactNode }) {
   useLampByLights();
   // Kept read for all that show a time or a number, which ask for it without a query of their own.
   api.useHouseholdQuery();
+  const open = (
+    <View style={styles.open}>
+      <Notices />
+      {children}
+      <Toast />
+    </View>
+  );
   return (
-    <View style={[styles.shell, wide && styles.shellWide]}>
-      <SkipLink />
-      {wide ? <Places wide /> : null}
-      <View style={styles.open}>
-        <Notices />
-        {children}
-        <Toast />
-      </View>
-      {wide ? null : <Places wide={false} />}
+    <View style={styles.shell}>
+      <Gate entrance={open}>
+        <View style={[styles.shell, wide && styles.shellWide]}>
+          <SkipLink />
+          {wide ? <Places wide /> : null}
+          {open}
+          {wide ? null : <Places wide={false} />}
+        </View>
+      </Gate>
     </View>
   );
 }

@@ -8,6 +8,7 @@ import type {
   HouseholdSettings,
   LearnedRow,
   LifeEventRow,
+  Me,
   Observation,
   MomentRow,
   OwnSpecies,
@@ -33,6 +34,7 @@ import { call, callAll, type CallParts } from './call';
 
 /** What a change makes stale. */
 const TAGS = [
+  'me',
   'household',
   'species',
   'moment',
@@ -60,6 +62,9 @@ interface BroodDayPage {
   tubs: readonly string[] | null;
 }
 type Tag = (typeof TAGS)[number];
+
+/** All that is cached: after another person, or another household, came. */
+export const ALL_TAGS: readonly Tag[] = TAGS;
 /** All of a kind, or what is kept of one thing by its id. */
 type Stale = Tag | { type: Tag; id: string };
 
@@ -104,6 +109,8 @@ export const api = createApi({
         },
       });
     return {
+      /** Who uses this device, and in which household. */
+      me: build.query<Me, void>({ queryFn: () => call('getMe'), providesTags: ['me'] }),
       household: build.query<HouseholdSettings, void>({
         queryFn: () => call('getHousehold'),
         providesTags: ['household'],

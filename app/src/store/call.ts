@@ -35,6 +35,8 @@ const tooLong: Problem = {
   detail: 'The server does not answer. Try again in a moment: nothing is done twice.',
 };
 
+const SIGNED_OUT = 'urn:open-larder:signed-out';
+
 /** A phone is not left waiting: the server itself gives up on a statement after ten seconds. */
 const PATIENCE_MS = 15_000;
 /** Whole tables, pictures and printed pages take their time. */
@@ -104,7 +106,9 @@ async function send<N extends RouteName>(
     const response = await ask(name, parts, leaving.signal);
     const serverTime = response.headers?.get(TIME_HEADER);
     if (serverTime) compareWithServer(serverTime, sentMs);
-    return await answerOf<N>(response);
+    const answer = await answerOf<N>(response);
+    if ('error' in answer && answer.error.type === SIGNED_OUT) reportSignedOut();
+    return answer;
   } catch {
     // Of a page that goes away nothing is taken back: whether it was done is read by the next one.
     if (isLeaving()) return new Promise(() => undefined);
@@ -189,6 +193,13 @@ type ListName = {
     : never;
 }[RouteName];
 type ItemOf<N extends ListName> = ResponseOf<N>['items'][number];
+
+let reportSignedOut: () => void = () => undefined;
+
+/** Be told that the session of this device has ended. */
+export function onSignedOut(report: typeof reportSignedOut): void {
+  reportSignedOut = report;
+}
 
 let reportUnreadable: (name: RouteName, rows: Unreadable[]) => void = () => undefined;
 

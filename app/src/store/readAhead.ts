@@ -1,7 +1,16 @@
 import { api } from './api';
 import type { Store } from './store';
 
-const LISTS = ['household', 'moments', 'tanks', 'groups', 'foods', 'catalogue', 'species'] as const;
+const LISTS = [
+  'me',
+  'household',
+  'moments',
+  'tanks',
+  'groups',
+  'foods',
+  'catalogue',
+  'species',
+] as const;
 
 /** Ask for what every place shows, before the first of them is drawn: the answers come meanwhile. */
 export function readAhead(store: Store): Store {

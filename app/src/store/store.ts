@@ -4,7 +4,7 @@ import { api } from './api';
 import { displayReducer } from './display';
 import { draftsReducer } from '../week/slice';
 import { toastReducer } from './toast';
-import { onUnreadable } from './call';
+import { onSignedOut, onUnreadable } from './call';
 import { listRead, unreadableReducer } from './unreadable';
 
 export function makeStore() {
@@ -19,6 +19,8 @@ export function makeStore() {
     middleware: (standard) => standard().concat(api.middleware),
   });
   setupListeners(store.dispatch);
+  // Asked once more who this is: the shell then shows the way in.
+  onSignedOut(() => store.dispatch(api.util.invalidateTags(['me'])));
   onUnreadable((name, rows) => store.dispatch(listRead({ name, rows })));
   return store;
 }

@@ -1,4 +1,8 @@
+import { api } from './api';
 import { useAppSelector } from './hooks';
 
-/** Whose hand feeds from this device; null is nobody's in particular. */
-export const useHand = (): string | null => useAppSelector((state) => state.display.hand);
+const selectMe = api.endpoints.me.select();
+
+/** Whose hand feeds: of the person who is signed in, or as chosen on this device; null is nobody's in particular. */
+export const useHand = (): string | null =>
+  useAppSelector((state) => selectMe(state).data?.person?.name ?? state.display.hand);

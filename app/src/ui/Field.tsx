@@ -16,7 +16,17 @@ interface Props {
   placeholder?: string;
   /** More than one line, for pasted text. */
   lines?: number;
+  /** Letters are hidden, or offered by the browser’s keeper of passwords. */
+  fill?: 'name' | 'password' | 'newPassword';
+  /** The return key of the keyboard. */
+  onSubmit?: () => void;
 }
+
+const FILL = {
+  name: 'username',
+  password: 'current-password',
+  newPassword: 'new-password',
+} as const;
 
 /** A line of text. */
 export function Field({
@@ -30,6 +40,8 @@ export function Field({
   keyboard = 'text',
   placeholder,
   lines,
+  fill,
+  onSubmit,
 }: Props) {
   const styles = useStyles();
   return (
@@ -46,7 +58,11 @@ export function Field({
           placeholderTextColor={styles.ghost.color}
           multiline={lines !== undefined}
           numberOfLines={lines}
-          spellCheck={lines === undefined}
+          spellCheck={lines === undefined && fill === undefined}
+          secureTextEntry={fill === 'password' || fill === 'newPassword'}
+          autoComplete={fill && FILL[fill]}
+          autoCapitalize={fill ? 'none' : undefined}
+          onSubmitEditing={onSubmit}
           style={[styles.input, lines !== undefined && styles.lines]}
         />
         {unit ? (

@@ -82,10 +82,10 @@ const needsHousehold = (access: Access) => ACCESS.indexOf(access) > ACCESS.index
 const MAY: Record<Access, string> = {
   anyone: '',
   person: '',
-  guest: 'You belong to no household. Ask its owner for an invitation, or begin one of your own.',
-  feeder: 'You are a guest here: you may look, and log nothing. Ask an owner for more.',
-  keeper: 'You may feed and log here, and change no plan. Ask an owner for more.',
-  owner: 'This is for the owners of the household. Ask one of them.',
+  guest: 'You belong to no household. Ask an owner for an invitation, or start one of your own.',
+  feeder: 'You are a guest here: you can look, but not log. Ask an owner if you need to.',
+  keeper: 'You can feed and log here, but not change plans. Ask an owner if you need to.',
+  owner: 'Only owners of the household can do this. Ask one of them.',
 };
 
 /** @throws ProblemError 401 for who is not signed in, 403 for who may not */

@@ -42,8 +42,7 @@ export function securityHeaders({ secure }: Reach): RequestHandler {
         ...(secure && { upgradeInsecureRequests: [] }),
       },
     },
-    // Over plain http, on loopback, this header has no meaning.
-    strictTransportSecurity: secure && { maxAge: HALF_A_YEAR_S, includeSubDomains: false },
+    strictTransportSecurity: false,
     referrerPolicy: { policy: 'no-referrer' },
   });
   return (request, response, next) => {
@@ -51,6 +50,10 @@ export function securityHeaders({ secure }: Reach): RequestHandler {
       'Permissions-Policy',
       'camera=(), microphone=(), geolocation=(), payment=(), usb=(), screen-wake-lock=(self)',
     );
+    // Not for localhost: what else runs on this machine may be without TLS.
+    if (secure && !LOOPBACK_NAMES.includes(request.hostname)) {
+      response.setHeader('Strict-Transport-Security', `max-age=${HALF_A_YEAR_S}`);
+    }
     helmeted(request, response, next);
   };
 }

@@ -1,6 +1,6 @@
 import { createHash, randomBytes, randomInt } from 'node:crypto';
 
-/** Of a secret that nobody chose, hence that nobody can guess, a plain digest is kept. */
+/** A random secret cannot be guessed: a plain digest of it is enough. */
 export const digestOf = (secret: string): string =>
   createHash('sha256').update(secret).digest('base64url');
 

@@ -6,12 +6,12 @@ const COST = { memoryCost: 19_456, timeCost: 2, parallelism: 1 };
 
 export const hashPassword = (password: string): Promise<string> => hash(password, COST);
 
-let ofNobody: Promise<string> | null = null;
+let dummyHash: Promise<string> | null = null;
 
 /** Whether it is the password. Without a hash the answer takes as long, so that no name shows. */
 export async function isPassword(known: string | null, password: string): Promise<boolean> {
-  ofNobody ??= hashPassword('of nobody at all');
-  const right = await verify(known ?? (await ofNobody), password).catch(() => false);
+  dummyHash ??= hashPassword('stands for an unknown name');
+  const right = await verify(known ?? (await dummyHash), password).catch(() => false);
   return known !== null && right;
 }
 

@@ -92,6 +92,7 @@ it('asks a first owner who is somewhere else for the code that was printed', asy
   });
   const from = server
     .browser()
+    .set('Host', 'larder.test')
     .set('X-Forwarded-For', '192.0.2.7')
     .set('X-Forwarded-Proto', 'https');
   const person = { name: 'Wren', password: PASSWORD };
@@ -291,7 +292,7 @@ describe('a household of several', () => {
     expect((await leave(owner).expect(409)).body.detail).toMatch(/^Wren is the only person here/);
     const second = await comeAs(owner, 'keeper', 'Finch');
     expect((await leave(owner).expect(409)).body.detail).toBe(
-      'Wren is the only owner. Make somebody else an owner first.',
+      'Wren is the only owner. Make someone else an owner first.',
     );
     const { body } = await owner.get('/api/people').expect(200);
     const finch = body.people.find((one: { name: string }) => one.name === 'Finch');

@@ -136,7 +136,7 @@ export function peopleRoutes(parts: PeopleParts) {
       const { id, codes } = await registry.atomically(async (inside) => {
         await inside.lock(offered);
         if (await hasOwner(inside, offered)) {
-          throw conflict('Somebody was faster: this house has an owner. Ask for an invitation.');
+          throw conflict('This house has an owner already. Ask them for an invitation.');
         }
         const person = await createPerson(inside, body, clock.now());
         await join(inside, person.id, offered, 'owner', clock.now());

@@ -86,7 +86,7 @@ export async function openSessions({ dbUrl, registry, clock, secure }: Parts): P
         onThisMachine: isLoopback(request.ip),
         deviceId,
         async signIn(person, household) {
-          // A new id: one that somebody planted before leads nowhere.
+          // A new id: one that was planted before leads nowhere.
           await done((end) => request.session.regenerate(end));
           Object.assign(request.session, {
             personId: person,
@@ -128,7 +128,7 @@ async function noteSeen({ session: kept }: Request, now: Date): Promise<void> {
   }
 }
 
-/** Made once for a database, so that a restart signs nobody out. */
+/** Made once for a database, so that everyone stays signed in over a restart. */
 async function signingKey(registry: Registry): Promise<string> {
   await registry.rows(
     `INSERT INTO server_keys (name, value) VALUES ('sessions', :value) ON CONFLICT DO NOTHING

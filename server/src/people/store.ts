@@ -74,8 +74,8 @@ export async function createPerson(
     );
     if (taken) {
       throw taken.byName
-        ? invalid('name', 'somebody on this server has this name; add a letter to yours')
-        : invalid('email', 'somebody on this server has this address; sign in, or leave it out');
+        ? invalid('name', 'this name is taken on this server; add a letter to yours')
+        : invalid('email', 'this address is taken on this server; sign in, or leave it out');
     }
     const id = uuidv7();
     await inside.rows(
@@ -201,7 +201,7 @@ export async function setRole(
     if (one.role === 'owner' && role !== 'owner' && owners.length === 1) {
       throw conflict(
         members.length > 1
-          ? `${one.name} is the only owner. Make somebody else an owner first.`
+          ? `${one.name} is the only owner. Make someone else an owner first.`
           : `${one.name} is the only person here. The household needs an owner.`,
       );
     }
@@ -244,11 +244,11 @@ export async function meOf({ registry, offered, address }: About, who: Who | nul
   };
 }
 
-/** @throws ProblemError 409 where nobody signs in on this server */
+/** @throws ProblemError 409 where sign-in is off */
 export function assertPerson({ who }: Visitor): Person {
   if (!who?.person) {
     throw conflict(
-      'Nobody signs in here: whoever uses this machine is the keeper. Start it for several people first; docs/running.md says how.',
+      'Sign-in is off on this server: whoever uses this machine is the keeper. docs/running.md says how to turn it on.',
     );
   }
   return who.person;

@@ -34,9 +34,9 @@ export type VisitorOf = (request: Request) => Promise<Visitor>;
 const LOOPBACK = /^(127\.|::1$|::ffff:127\.)/;
 export const isLoopback = (address: string | undefined): boolean => LOOPBACK.test(address ?? '');
 
-const noSessions = () => Promise.reject(new Error('nobody signs in here: the keeper is by itself'));
+const noSessions = () => Promise.reject(new Error('sign-in is off on this server'));
 
-/** Somebody of whom nothing is asked. */
+/** A visitor whose identity does not matter. */
 export const STRANGER: Visitor = {
   who: null,
   from: '',

@@ -1,0 +1,73 @@
+import type { Me } from '@open-larder/contract';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { api } from '../store';
+import { useWide } from '../theme';
+import { Button, Screen, Text, Waiting } from '../ui';
+import { Devices } from './Devices';
+import { HouseholdsCard } from './HouseholdsCard';
+import { MembersCard } from './MembersCard';
+import { PairSheet } from './PairSheet';
+import { YourAccount } from './YourAccount';
+
+/** Who feeds here, on which devices, and how to let another one in. */
+export function PeopleScreen() {
+  const { data: me, error, refetch } = api.useMeQuery();
+  return (
+    <Screen
+      title="People and phones"
+      back="/settings"
+      aside={me?.person ? <Yours me={me} /> : undefined}
+    >
+      {!me ? (
+        <Waiting of={{ error, refetch }} rows={4} height={56} />
+      ) : me.person ? (
+        <SignedIn me={me} />
+      ) : (
+        <OnThisMachine />
+      )}
+    </Screen>
+  );
+}
+
+/** Without sign-in: what it means, and how to have it. */
+function OnThisMachine() {
+  return (
+    <View style={{ gap: 12, maxWidth: 640 }}>
+      <Text>
+        On this machine you are the keeper without a password, and no other device can open these
+        pages.
+      </Text>
+      <Text>
+        To feed from your phone, or with others, stop the server and start it with «npm run serve --
+        --lan». Your records stay: whoever comes first becomes their owner.
+      </Text>
+    </View>
+  );
+}
+
+/** What is about you alone: on a wide screen, beside the household. */
+function Yours({ me }: { me: Me }) {
+  return (
+    <View style={{ gap: 24 }}>
+      <YourAccount me={me} />
+      <Devices />
+    </View>
+  );
+}
+
+function SignedIn({ me }: { me: Me }) {
+  const wide = useWide();
+  const [pairing, setPairing] = useState(false);
+  return (
+    <>
+      <View style={{ alignItems: 'flex-start' }}>
+        <Button variant="primary" label="Open on my phone" onPress={() => setPairing(true)} />
+      </View>
+      {me.household ? <MembersCard me={me} household={me.household} /> : null}
+      <HouseholdsCard me={me} />
+      {wide ? null : <Yours me={me} />}
+      <PairSheet open={pairing} onClose={() => setPairing(false)} />
+    </>
+  );
+}

@@ -1,0 +1,7 @@
+import { fromHouse } from '../bundles/fromHouse';
+
+const PeopleScreen = fromHouse((house) => house.PeopleScreen);
+
+export default function PeopleRoute() {
+  return <PeopleScreen />;
+}
