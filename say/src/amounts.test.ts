@@ -29,7 +29,7 @@ describe('amounts', () => {
     ['20 wafers', 'Wafer', '20 wafers'],
     ['1 wafer', 'Nettle wafer, small', '1 small nettle wafer'],
     ['½ pinch', 'Fry powder, coarse', '½ pinch coarse fry powder'],
-    ['1 tip of a knife, crumbled', 'Plant tablet', '1 tip of a knife, crumbled plant tablet'],
+    ['1 knife tip, crumbled', 'Plant tablet', '1 knife tip, crumbled plant tablet'],
   ])('%s of %s are %s', (amount, food, says) => expect(formatServing(amount, food)).toBe(says));
 
   it('are weighed where they are more than anyone counts out, but not what is counted', () => {
@@ -90,12 +90,12 @@ const cube = unitOf(larvae, 'cube', 3.2, 0.25);
 describe('less than the smallest step', () => {
   it.each([
     ['powder for a tub of fry: stirred into a glass', tip, 0.0016, '4 mL (½ knife tip in 50 mL)'],
-    ['a tablet for four small catfish: crumbled', whole, 0.06, '1½ tips of a knife, crumbled'],
+    ['a tablet for four small catfish: crumbled', whole, 0.06, '1½ knife tips, crumbled'],
     [
       'a tablet for one: crumbs in a glass',
       whole,
       0.008,
-      '20 mL (½ tip of a knife, crumbled, in 50 mL)',
+      '20 mL (½ knife tip, crumbled, in 50 mL)',
     ],
     [
       'midge larvae for a nano tank: thawed in a glass',

@@ -51,14 +51,14 @@ function inOneBreath(name: string): string {
 
 const isSameNoun = (a: string, b: string) => a === b || a === `${b}s` || b === `${a}s`;
 
-/** «mL (½ tip of a knife, crumbled, in 50 mL)», «tips of a knife» */
+/** «mL (½ knife tip, crumbled, in 50 mL)», «knife tips» */
 function formatFiner(
   { by, stirs, made }: Finer,
   unit: Pick<ServingUnit, 'name' | 'step'>,
   several: boolean,
 ): string {
-  if (by === 'tip') return `${several ? 'tips' : 'tip'} of a knife${made ? `, ${made}` : ''}`;
-  const what = stirs === 'halfTip' ? '½ tip of a knife' : `${formatAmount(unit.step)} ${unit.name}`;
+  if (by === 'tip') return `${several ? 'knife tips' : 'knife tip'}${made ? `, ${made}` : ''}`;
+  const what = stirs === 'halfTip' ? '½ knife tip' : `${formatAmount(unit.step)} ${unit.name}`;
   const ready = made === 'thawed' ? ' thawed' : made ? `, ${made},` : '';
   return `mL (${what}${ready} in ${GLASS_ML} mL)`;
 }

@@ -99,7 +99,7 @@ function Who({ group: { size, bornOn }, species, shows }: WhoProps) {
         detail={
           species.femalesPerMale === null
             ? species.common
-            : `${species.common}: ${formatNumber(species.femalesPerMale, 1)} females to a male is usual`
+            : `${species.common}: usually ${formatNumber(species.femalesPerMale, 1)} female${species.femalesPerMale === 1 ? '' : 's'} to a male`
         }
         trail={<View />}
       />

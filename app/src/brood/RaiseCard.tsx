@@ -1,10 +1,11 @@
 import type { BroodCheckpoint, NeedAt, Raisable, RaiseLimit } from '@open-larder/core/brood';
 import { isAbsurd, MINUTES_A_CHANGE, MINUTES_A_MEAL, raisable } from '@open-larder/core/brood';
 import { waterLitres } from '@open-larder/core/tank';
-import { formatGrams, formatNumber } from '@open-larder/say';
+import { formatGrams } from '@open-larder/say';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useCultures } from '../culture/useCultures';
+import { checkpointTitle, VERDICTS } from '../growth/checkpointLabels';
 import { api, useFormat, type Format } from '../store';
 import { Button, Card, ListRow, NumberField, Text, lowerFirst } from '../ui';
 import { BroodCheckpointsSheet } from './BroodCheckpointsSheet';
@@ -143,14 +144,6 @@ export function RaiseCard({ brood }: { brood: Brood }) {
   );
 }
 
-const VERDICTS = {
-  reached: 'reached',
-  'on time': 'on time',
-  late: 'late',
-  unsure: 'may be late',
-} as const;
-const DAYS_A_MONTH = 30.4375;
-
 /** A row of the list: what is done at which length, and when they have it. */
 function checkpointWords({ is, cm, day, own }: BroodCheckpoint, format: Format) {
   const length = format.quantity('length', cm);
@@ -163,9 +156,8 @@ function checkpointWords({ is, cm, day, own }: BroodCheckpoint, format: Format) 
     };
   }
   const { name, ageDays, dueOn, verdict } = own;
-  const age = ageDays === null ? '' : ` at ${formatNumber(ageDays / DAYS_A_MONTH, 1)} months`;
   return {
-    title: `${length}${age}${name === '' ? '' : `: ${name}`}`,
+    title: checkpointTitle({ name, lengthCm: cm, ageDays }, format),
     detail: [
       'yours',
       dueOn === null ? null : `due ${format.day(dueOn)}`,

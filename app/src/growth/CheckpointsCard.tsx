@@ -1,10 +1,10 @@
 import type { Group } from '@open-larder/contract';
 import type { CheckpointStatus, GrowthStatus } from '@open-larder/core/growth';
-import { formatNumber } from '@open-larder/say';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useFormat, type Format } from '../store';
-import { Button, Card, ListRow, Text } from '../ui';
+import { Button, Card, ListRow, Text, upperFirst } from '../ui';
+import { checkpointTitle, VERDICTS } from './checkpointLabels';
 import { CheckpointsSheet } from './CheckpointsSheet';
 
 /** Lengths that the group should have by an age, each with whether it will. */
@@ -26,7 +26,7 @@ export function CheckpointsCard({ group, status }: { group: Group; status: Growt
             <ListRow
               key={index}
               first={index === 0}
-              title={titleOf(one, format)}
+              title={checkpointTitle(one, format)}
               detail={detailOf(one, format)}
             />
           ))}
@@ -43,25 +43,10 @@ export function CheckpointsCard({ group, status }: { group: Group; status: Growt
   );
 }
 
-const DAYS_A_MONTH = 30.4375;
-
-function titleOf({ name, lengthCm, ageDays }: CheckpointStatus, format: Format): string {
-  const age = ageDays === null ? '' : ` at ${formatNumber(ageDays / DAYS_A_MONTH, 1)} months`;
-  const size = `${format.quantity('length', lengthCm)}${age}`;
-  return name === '' ? size : `${size}: ${name}`;
-}
-
-const VERDICTS = {
-  reached: 'Reached',
-  'on time': 'On time',
-  late: 'Late',
-  unsure: 'May be late',
-} as const;
-
 function detailOf(one: CheckpointStatus, format: Format): string {
   const { verdict, reached, dueOn, ageDays, late, measured } = one;
   const says: string[] = [];
-  if (verdict !== null) says.push(VERDICTS[verdict]);
+  if (verdict !== null) says.push(upperFirst(VERDICTS[verdict]));
   if (dueOn !== null) says.push(`due ${format.day(dueOn)}`);
   else if (ageDays !== null) says.push('enter the day they were born to see when it is due');
   if (reached === null) says.push('measure a few to see when they get there');

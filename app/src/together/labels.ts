@@ -85,7 +85,7 @@ export function formatTogether(found: Together, { name, species }: Named, format
     case 'tooManyMales':
       return noWhy(
         `Many males among ${who}`,
-        `${found.males} male${found.males === 1 ? '' : 's'} to ${found.females} female${found.females === 1 ? '' : 's'}; ${formatNumber(found.perMale, 1)} females to a male is usual. Chased females eat less and die younger.`,
+        `${found.males} male${found.males === 1 ? '' : 's'} to ${found.females} female${found.females === 1 ? '' : 's'}; usually ${formatNumber(found.perMale, 1)} female${found.perMale === 1 ? '' : 's'} to a male. Chased females eat less and die younger.`,
       );
     case 'nipsFins':
       return withWhy(

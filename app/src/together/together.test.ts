@@ -62,7 +62,7 @@ describe('what living together says', () => {
     [
       { ...base, kind: 'tooManyMales', males: 1, females: 1, perMale: 2 },
       /Many males/,
-      /1 male to 1 female; 2 females/,
+      /1 male to 1 female; usually 2 females to a male/,
     ],
     [
       { ...base, kind: 'nipsFins', otherId: 'b', boldness: known(0.3) },

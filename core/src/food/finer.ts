@@ -6,9 +6,9 @@ import type { ServingUnit } from './servingUnit';
  * and a measured part of that is given.
  */
 export interface Finer {
-  /** Measured dry by the tip of a knife, or by the millilitre from a glass that it was stirred into. */
+  /** Measured dry by the knife tip, or by the millilitre from a glass that it was stirred into. */
   by: 'tip' | 'mL';
-  /** What is stirred into the glass: one step of the food, or the half tip of a knife; null for a tip. */
+  /** What is stirred into the glass: one step of the food, or the half knife tip; null for a tip. */
   stirs: 'step' | 'halfTip' | null;
   /** What is done to it before. */
   made: 'crushed' | 'crumbled' | 'thawed' | null;

@@ -14,7 +14,7 @@ const powder = () =>
     name: 'Fry powder',
     family: 'mortar',
     inWater: { floatMinutes: 1, sinkCmPerS: 0.1, particleMinMm: 0.05, particleMaxMm: 0.1 },
-    unit: { name: 'tip of a knife', plural: 'tips of a knife', massG: 0.01, step: 0.5 },
+    unit: { name: 'knife tip', plural: 'knife tips', massG: 0.01, step: 0.5 },
   });
 
 let food: ReturnType<typeof powder>;
