@@ -41,6 +41,14 @@ function asDatabaseUser(program, args) {
   return isRoot ? ['runuser', ['-u', 'postgres', '--', path, ...args]] : [path, args];
 }
 
+/** Whether the database of a folder runs, on whatever port. */
+export async function isPostgresUp(name) {
+  const data = databaseFolder(name);
+  if (!existsSync(join(data, 'PG_VERSION'))) return false;
+  const [status, args] = asDatabaseUser('pg_ctl', ['-D', data, 'status']);
+  return (await read(status, args)) !== null;
+}
+
 /**
  * A PostgreSQL of this checkout's own, on loopback, with a password of its own.
  * @param name folder of its data
@@ -55,9 +63,7 @@ export async function startPostgres(name, port, { passing = false } = {}) {
   if (!existsSync(join(data, 'PG_VERSION'))) {
     await step('PostgreSQL: making the database', () => initialise(data, secret));
   }
-  const [status, statusArgs] = asDatabaseUser('pg_ctl', ['-D', data, 'status']);
-  const running = (await read(status, statusArgs)) !== null;
-  if (running) await stopPostgres(data);
+  if (await isPostgresUp(name)) await stopPostgres(data);
   if (!(await portIsFree(port))) {
     giveUp(
       `Port ${port}, meant for the database, is in use. Stop what uses it, ` +

@@ -1,5 +1,6 @@
 /** All that crosses a wire or enters from a file, and the table of routes. */
 export * from './basics';
+export * from './backup';
 export * from './catalogue';
 export * from './chore';
 export * from './brood';

@@ -35,6 +35,8 @@ export const paths = {
   withdrawInvitation: ['post', '/api/invitations/:id/withdrawal', 'owner'],
   seeInvitation: ['post', '/api/invitations/look', 'anyone'],
   acceptInvitation: ['post', '/api/invitations/acceptance', 'anyone'],
+  getBackup: ['get', '/api/backup', 'owner'],
+  restoreBackup: ['post', '/api/restore', 'owner'],
   getHousehold: ['get', '/api/household', 'guest'],
   editHousehold: ['put', '/api/household', 'owner'],
   getCatalogue: ['get', '/api/catalogue', 'guest'],

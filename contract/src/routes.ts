@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { byId, day, id, pageOf, pageQuery } from './basics';
+import { backupRestore, backupRestored } from './backup';
 import { catalogue } from './catalogue';
 import { chore, choreCreate, choreUndo } from './chore';
 import {
@@ -267,6 +268,16 @@ export const routes = {
     'Take up an invitation',
     invitationAccept,
     meWithCodesIfNew,
+  ),
+  getBackup: route('getBackup', {
+    summary: 'All records of the household as one zip',
+    response: printed,
+  }),
+  restoreBackup: create(
+    'restoreBackup',
+    'Put a backup into a household that holds nothing yet',
+    backupRestore,
+    backupRestored,
   ),
   getHousehold: route('getHousehold', {
     summary: 'The household and its settings',

@@ -6,6 +6,7 @@ import express, { Router, type Express, type RequestHandler } from 'express';
 import staticGzip from 'express-static-gzip';
 import type { Logger } from 'pino';
 import type { Sequelize } from 'sequelize';
+import { backupRoutes } from './backup/routes';
 import { catalogueRoutes } from './catalogue/routes';
 import type { Clock } from './clock';
 import { Scope, type DatabaseWatch } from './db';
@@ -77,6 +78,7 @@ export interface AppParts {
 const BODY_LIMIT = 256 * 1024;
 /** Whole tables come in one piece, since they are taken in whole or not at all; and so do pictures. */
 const TABLE_LIMIT = 5 * 1024 * 1024;
+const BACKUP_LIMIT = 131 * 1024 * 1024;
 const YEAR_S = 31_536_000;
 /** The household of who has none: there is no such row. */
 const NOWHERE = '00000000-0000-0000-0000-000000000000';
@@ -96,6 +98,7 @@ export function createApp(parts: AppParts): Express {
     response.setHeader(TIME_HEADER, clock.now().toISOString());
     next();
   });
+  app.use('/api/restore', express.json({ limit: BACKUP_LIMIT, verify: noNul }));
   app.use(['/api/tables', '/api/photos'], express.json({ limit: TABLE_LIMIT, verify: noNul }));
   app.use('/api', express.json({ limit: BODY_LIMIT, verify: noNul }));
 
@@ -131,6 +134,7 @@ export function createApp(parts: AppParts): Express {
 const RESOURCES: Omit<Handlers, 'getHealth' | 'getReady' | keyof ReturnType<typeof peopleRoutes>> =
   {
     ...householdRoutes,
+    ...backupRoutes,
     ...catalogueRoutes,
     ...speciesRoutes,
     ...momentRoutes,

@@ -213,6 +213,8 @@ const PROBES: Record<RouteName, Probe> = {
     { code: linkCode, person: { name: 'A', password: 'four words of it' } },
     410,
   ),
+  getBackup: readsNothing('/api/backup'),
+  restoreBackup: refuses('post', '/api/restore', { base64: 'AAAA' }, 422),
   getHousehold: async () => {
     const { body } = await theirs().get('/api/household').expect(200);
     expect(body.name).toBe('theirs');

@@ -21,6 +21,7 @@ import {
   Waiting,
 } from '../ui';
 import { AtHomeField } from './AtHomeField';
+import { BackupCard } from './BackupCard';
 import { DeviceChoices } from './DeviceChoices';
 import { Moments } from './Moments';
 
@@ -34,6 +35,7 @@ export function SettingsScreen() {
       {data ? (
         <ForOwners>
           <HouseholdForm household={data} />
+          <BackupCard />
         </ForOwners>
       ) : (
         <Waiting of={{ error, refetch }} rows={5} height={48} />

@@ -41,7 +41,14 @@ const SIGNED_OUT = 'urn:open-larder:signed-out';
 const PATIENCE_MS = 15_000;
 /** Whole tables, pictures and printed pages take their time. */
 const LONG_PATIENCE_MS = 120_000;
-const LONG = new Set<RouteName>(['importTable', 'exportTable', 'keepPhoto', 'printRound']);
+const LONG = new Set<RouteName>([
+  'importTable',
+  'exportTable',
+  'keepPhoto',
+  'printRound',
+  'getBackup',
+  'restoreBackup',
+]);
 
 export function ask<N extends RouteName>(
   name: N,

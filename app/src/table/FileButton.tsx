@@ -1,20 +1,21 @@
 import { createElement, useRef } from 'react';
 import { Platform } from 'react-native';
 import { Button } from '../ui';
-import { decode } from './decode';
 
 interface Props {
   label: string;
-  onText: (text: string) => void;
+  /** Endings and types that are offered: «.csv,text/csv». */
+  accept: string;
+  onFile: (bytes: Uint8Array) => unknown;
 }
 
-/** Opens the browser's own file chooser, and reads the file as text. Elsewhere there is none. */
-export function FileButton({ label, onText }: Props) {
+/** Opens the browser's own file chooser, and reads the file. Elsewhere there is none. */
+export function FileButton({ label, accept, onFile }: Props) {
   const input = useRef<HTMLInputElement>(null);
   if (Platform.OS !== 'web') return null;
   const read = async () => {
     const file = input.current?.files?.[0];
-    if (file) onText(decode(new Uint8Array(await file.arrayBuffer())));
+    if (file) await onFile(new Uint8Array(await file.arrayBuffer()));
     if (input.current) input.current.value = '';
   };
   return (
@@ -22,7 +23,7 @@ export function FileButton({ label, onText }: Props) {
       {createElement('input', {
         ref: input,
         type: 'file',
-        accept: '.csv,.tsv,.txt,text/csv',
+        accept,
         'aria-label': label,
         style: { display: 'none' },
         onChange: () => void read(),

@@ -7,6 +7,7 @@ import { call } from '../store/call';
 import { formIntent } from '../store/intent';
 import { TanksTabs } from '../tank/TanksTabs';
 import { Button, Choice, Field, Screen, Text, useToast } from '../ui';
+import { decode } from './decode';
 import { FileButton } from './FileButton';
 import { PreviewLine } from './PreviewLine';
 import { saveFile } from './saveFile';
@@ -80,7 +81,11 @@ export function TablesScreen({ first }: { first?: string }) {
         fieldError={fieldError ?? undefined}
       />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-        <FileButton label="Choose a CSV file" onText={change} />
+        <FileButton
+          label="Choose a CSV file"
+          accept=".csv,.tsv,.txt,text/csv"
+          onFile={(bytes) => change(decode(bytes))}
+        />
         <Button
           variant={report ? 'plain' : 'primary'}
           label="Check it"

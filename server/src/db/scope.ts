@@ -2,7 +2,7 @@ import {
   QueryTypes,
   type BindOrReplacements,
   type Sequelize,
-  type Transaction,
+  Transaction,
   type WhereOptions,
 } from 'sequelize';
 import type { Unreadable } from '@open-larder/contract';
@@ -85,6 +85,15 @@ export class Scope {
     return this.db.transaction((transaction) =>
       work(new Scope(this.db, this.householdId, transaction)),
     );
+  }
+
+  /** Read all that `work` asks for as it is at one moment, with times in UTC. */
+  async snapshot<T>(work: (scope: Scope) => Promise<T>): Promise<T> {
+    const isolationLevel = Transaction.ISOLATION_LEVELS.REPEATABLE_READ;
+    return this.db.transaction({ isolationLevel }, async (transaction) => {
+      await this.db.query("SET LOCAL TimeZone = 'UTC'", { transaction });
+      return work(new Scope(this.db, this.householdId, transaction));
+    });
   }
 
   /** Rows of a SELECT, or of an UPDATE … RETURNING. Column names come back in camelCase. */

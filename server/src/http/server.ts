@@ -25,8 +25,9 @@ interface Tools {
  * @throws Error naming the file that cannot be read
  */
 export async function serverOf(app: Express, tls: TlsFiles | null, tools: Tools): Promise<Server> {
-  if (tls === null) return createServer(app);
-  const server = createTlsServer({ ...(await read(tls, tools)), minVersion: 'TLSv1.2' }, app);
+  if (tls === null) return patient(createServer(app));
+  const files = await read(tls, tools);
+  const server = patient(createTlsServer({ ...files, minVersion: 'TLSv1.2' }, app));
   const again = setInterval(() => {
     // Half written, or taken away: what it has is kept, and read again later.
     read(tls, tools).then(
@@ -36,6 +37,15 @@ export async function serverOf(app: Express, tls: TlsFiles | null, tools: Tools)
     );
   }, READ_AGAIN_MS);
   again.unref();
+  return server;
+}
+
+/** Longer than proxies and browsers hold an idle connection: they never ask on one that is just closed. */
+const KEEP_ALIVE_MS = 65_000;
+
+function patient<S extends Server>(server: S): S {
+  server.keepAliveTimeout = KEEP_ALIVE_MS;
+  server.headersTimeout = KEEP_ALIVE_MS + 1000;
   return server;
 }
 

@@ -20,8 +20,8 @@ import { waitsIn } from '../people/waits';
 export interface TestServer {
   app: Express;
   db: Sequelize;
-  /** Ask as one of the two households. */
-  as: (household: 'ours' | 'theirs', role?: Role) => ReturnType<typeof supertest.agent>;
+  /** Ask as one of the two households, or as one of the test’s own by its id. */
+  as: (household: string, role?: Role) => ReturnType<typeof supertest.agent>;
   /** A browser of its own, whose session counts: for a server on which people sign in. */
   browser: () => ReturnType<typeof supertest.agent>;
   ids: { ours: string; theirs: string };
@@ -85,6 +85,8 @@ export async function startTestServer({
       version: 1,
     });
   }
+  const idOf = (household: string) =>
+    household === 'ours' || household === 'theirs' ? ids[household] : household;
   const clock = { at: new Date('2026-03-10T12:00:00Z') };
   const running = { now: () => clock.at } satisfies Clock;
   const registry = new Registry(db);
@@ -95,7 +97,7 @@ export async function startTestServer({
     secure: reach.secure,
   });
   const byHeader = keeperByItself((request) => ({
-    id: ids[request.header(HEADER) === 'theirs' ? 'theirs' : 'ours'],
+    id: idOf(request.header(HEADER) ?? 'ours'),
     role: role.parse(request.header(ROLE) ?? 'owner'),
   }));
   const peopleParts = {
