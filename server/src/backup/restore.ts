@@ -105,16 +105,26 @@ async function assertFits(
 }
 
 async function assertEmpty(scope: Scope, tables: readonly BackupTable[]): Promise<void> {
-  for (const { name } of tables.filter((table) => table.name !== AT_FIRST)) {
+  if (await holdsRecords(scope, tables)) {
+    throw conflict(
+      'This household holds records already. Start another household, and restore the backup there.',
+    );
+  }
+}
+
+/** Whether a household has more than the moments that each begins with. */
+export async function holdsRecords(
+  scope: Scope,
+  tables?: readonly BackupTable[],
+): Promise<boolean> {
+  for (const { name } of tables ?? (await backupTables(scope))) {
+    if (name === AT_FIRST) continue;
     const held = await scope.rows(
       `SELECT 1 AS one FROM ${name} WHERE household_id = :household LIMIT 1`,
     );
-    if (held.length > 0) {
-      throw conflict(
-        'This household holds records already. Start another household, and restore the backup there.',
-      );
-    }
+    if (held.length > 0) return true;
   }
+  return false;
 }
 
 function linesOf(files: Record<string, Uint8Array>, table: string): string[] {
