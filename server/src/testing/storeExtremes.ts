@@ -62,6 +62,7 @@ interface There {
 /** Routes whose bodies hold no values of their own: a yes, a no, an id, a text that is read elsewhere. */
 export const WITHOUT_EXTREMES = new Set<RouteName>([
   ...ABOUT_PEOPLE,
+  'restoreBackup',
   'editWalk',
   'editTank',
   'editSpecies',
