@@ -40,7 +40,8 @@ function OnThisMachine() {
       </Text>
       <Text>
         To feed from your phone, or with others, stop the server and start it with «npm run serve --
-        --lan». Your records stay: whoever comes first becomes their owner.
+        --lan». The household that you keep with «npm start -- --empty» is there too: the first
+        person to sign up becomes its owner.
       </Text>
     </View>
   );

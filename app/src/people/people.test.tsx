@@ -232,7 +232,7 @@ describe('an invitation', () => {
     expiresAt: '2026-03-12T00:00:00Z',
   };
 
-  it('is taken up by somebody new, who keeps their codes first', async () => {
+  it('is taken up by a new person, who keeps their codes first', async () => {
     standIn({
       ...base,
       'GET /api/me': NO_ONE,

@@ -2,7 +2,6 @@ import { api } from './api';
 import type { Store } from './store';
 
 const LISTS = [
-  'me',
   'household',
   'moments',
   'tanks',
@@ -10,6 +9,7 @@ const LISTS = [
   'foods',
   'catalogue',
   'species',
+  'me',
 ] as const;
 
 /** Ask for what every place shows, before the first of them is drawn: the answers come meanwhile. */

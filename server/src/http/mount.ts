@@ -78,7 +78,7 @@ export function mount(
 
 const needsHousehold = (access: Access) => ACCESS.indexOf(access) > ACCESS.indexOf('person');
 
-/** What is done by whom, in a sentence for who may not. */
+/** Why a visitor may not do something, by the role that it takes. */
 const MAY: Record<Access, string> = {
   anyone: '',
   person: '',
