@@ -1,6 +1,5 @@
 import { randomInt } from 'node:crypto';
 import { existsSync, readFileSync } from 'node:fs';
-import QRCode from 'qrcode';
 import { certificateFor, namesHere } from './certificates.mjs';
 import { runHouse } from './house.mjs';
 import { portFrom, portIsFree } from './postgres.mjs';
@@ -77,6 +76,8 @@ async function onReady() {
   if (announced) return;
   announced = true;
   const page = `http://${first}:${trustPort}`;
+  // Only now: before the set-up no package may be there.
+  const { default: QRCode } = await import('qrcode');
   say(await QRCode.toString(page, { type: 'terminal', small: true }));
   say(
     `The first time, on each phone:  ${page}   (the code above opens it)\n` +
