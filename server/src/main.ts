@@ -9,6 +9,7 @@ import { dropOldReceipts } from './http/receipts';
 import { serverOf } from './http/server';
 import { makeLog } from './log';
 import { openSessions } from './people/sessions';
+import { dropExpired } from './people/store';
 import { keeperByItself } from './people/visitor';
 import { waitsIn } from './people/waits';
 
@@ -28,6 +29,7 @@ async function main(): Promise<void> {
     now: clock.now(),
   });
   await dropOldReceipts(new Scope(setUp, householdId));
+  await dropExpired(new Registry(setUp), clock.now());
   await setUp.close();
   const db = connect(config.dbUrl);
   const disk = await diskOf(config.dataDir);

@@ -3,6 +3,7 @@ import { ACCESS } from '@open-larder/contract/paths';
 import { v7 as uuidv7 } from 'uuid';
 import { sampleFeeding, sampleMoment, sampleTank, smallHouse } from '../testing/samples';
 import { startTestServer, type TestServer } from '../testing/testServer';
+import { dropExpired } from './store';
 
 const PASSWORD = 'a heron at the weir';
 const OTHER = 'two newts in a bucket';
@@ -234,6 +235,8 @@ describe('signing in', () => {
     later(121_000);
     expect((await use(late).expect(410)).body.detail).toMatch(/^This link is used up/);
     await use('not a code').expect(422);
+    await dropExpired(server.people.registry, server.clock.at);
+    expect(await server.people.registry.rows('SELECT digest FROM pairings')).toEqual([]);
   });
 });
 
