@@ -115,7 +115,7 @@ beforeAll(async () => {
     { invited, household, member },
   );
 });
-/** Where nobody signs in, what only a person may do is refused. */
+/** Where sign-in is off, what only a person may do is refused. */
 const refuses =
   (method: 'put' | 'post' | 'get', path: string, body: object = {}, status = 409) =>
   async () => {

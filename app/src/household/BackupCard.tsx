@@ -3,21 +3,11 @@ import { View } from 'react-native';
 import { ALL_TAGS, api } from '../store/api';
 import { useAppDispatch } from '../store';
 import { call } from '../store/call';
+import { fromBase64, toBase64 } from '../table/base64';
 import { FileButton } from '../table/FileButton';
 import { saveFile } from '../table/saveFile';
 import { Button, Fault, Text, useToast } from '../ui';
 import type { Problem } from '@open-larder/contract';
-
-/** Letters that are made of bytes at once: more of them overflow the call. */
-const PIECE = 32_768;
-
-function toBase64(bytes: Uint8Array): string {
-  let letters = '';
-  for (let at = 0; at < bytes.length; at += PIECE) {
-    letters += String.fromCharCode(...bytes.subarray(at, at + PIECE));
-  }
-  return btoa(letters);
-}
 
 /** All records in one file, to keep elsewhere; and back, into a household that holds nothing yet. */
 export function BackupCard() {
@@ -31,8 +21,7 @@ export function BackupCard() {
       return;
     }
     setProblem(null);
-    const bytes = Uint8Array.from(atob(answer.data.base64), (letter) => letter.charCodeAt(0));
-    saveFile(answer.data.fileName, bytes, 'application/zip');
+    saveFile(answer.data.fileName, fromBase64(answer.data.base64), 'application/zip');
   };
   const restore = async (bytes: Uint8Array) => {
     const answer = await call('restoreBackup', { body: { base64: toBase64(bytes) } });

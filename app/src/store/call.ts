@@ -203,7 +203,7 @@ type ItemOf<N extends ListName> = ResponseOf<N>['items'][number];
 
 let reportSignedOut: () => void = () => undefined;
 
-/** Be told that the session of this device has ended. */
+/** What to do when the session of this device has ended. */
 export function onSignedOut(report: typeof reportSignedOut): void {
   reportSignedOut = report;
 }

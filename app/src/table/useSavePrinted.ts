@@ -1,5 +1,6 @@
 import type { Problem } from '@open-larder/contract';
 import { useToast } from '../ui';
+import { fromBase64 } from './base64';
 import { saveFile } from './saveFile';
 
 interface Answer {
@@ -16,7 +17,6 @@ export function useSavePrinted() {
       toast(said ?? 'The page could not be made.', { tone: 'error' });
       return;
     }
-    const bytes = Uint8Array.from(atob(data.base64), (letter) => letter.charCodeAt(0));
-    saveFile(data.fileName, bytes, 'application/pdf');
+    saveFile(data.fileName, fromBase64(data.base64), 'application/pdf');
   };
 }

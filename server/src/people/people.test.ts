@@ -322,7 +322,7 @@ describe('a household of several', () => {
     const { browser: owner } = await begin();
     const house = await smallHouse(server, 'ours', undefined, owner);
     const feeder = await comeAs(owner, 'feeder', 'Finch');
-    const feeding = { ...sampleFeeding(house), hand: 'Somebody else' };
+    const feeding = { ...sampleFeeding(house), hand: 'Another name' };
     await feeder.post('/api/feedings').send(feeding).expect(201);
     const { body } = await owner.get('/api/feedings?day=2026-03-10').expect(200);
     expect(body.items.map((one: { hand: string }) => one.hand)).toEqual(['Finch']);
