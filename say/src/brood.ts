@@ -121,8 +121,8 @@ export function formatBroodWork(because: BroodReason, units: UnitChoice): WorkLa
       return of('No food: they live on their yolk', 'What is given now only fouls.');
     case 'grown':
       return of(
-        'They are past the ladder: make them a group with a plan, and end the line',
-        `They have swum for ${someDays(because.days)}, and eat as the others of their kind.`,
+        'They eat what adults eat: make them a group with a plan of its own',
+        `They have been free-swimming for ${someDays(because.days)}; the Round serves them by their plan from then on.`,
       );
     case 'nothingFits':
       return of(
@@ -183,7 +183,7 @@ export function formatBroodWork(because: BroodReason, units: UnitChoice): WorkLa
     case 'sellable':
       return of(
         because.inDays === 0
-          ? `Ask who takes them: they are ${length(because.cm)}`
+          ? `Ask who takes them: they are over ${length(because.cm)}`
           : `Ask who takes them: ${length(because.cm)} ${ahead(because.inDays)}`,
         'Sale and transport by local rules; nothing is released.',
       );
@@ -242,16 +242,16 @@ function formatMeals(because: Extract<BroodReason, { is: 'meals' }>): WorkLabels
 
 function formatStart(because: Extract<BroodReason, { is: 'start' }>): WorkLabels {
   const { name, inDays, leadDays, rungInDays } = because;
-  const gives = `It gives after ${someDays(leadDays)}`;
+  const ready = `It is ready after ${someDays(leadDays)}`;
   if (inDays >= 0) {
     return of(
       `Start ${name} ${latest(inDays)}`,
-      `${gives}, and its rung begins ${ahead(rungInDays)}.`,
+      `${ready}, and they need it ${ahead(rungInDays)}.`,
     );
   }
   return of(
     `Start ${name} at once`,
-    `${gives}, ${someDays(-inDays)} late for its rung ${ahead(rungInDays)}. A share of another keeper’s culture makes up for it.`,
+    `${ready}, but they need it ${ahead(rungInDays)}. Ask another keeper for a share of theirs until then.`,
   );
 }
 

@@ -65,7 +65,7 @@ const BROOD: readonly [BroodReason, string, string][] = [
   [{ is: 'stageDue', stage: 'hatch', lateDays: 0 }, 'Look whether they hatch', 'within the days'],
   [{ is: 'stageDue', stage: 'born', lateDays: 1 }, 'Look for young', 'a day later'],
   [{ is: 'yolk' }, 'No food', 'only fouls'],
-  [{ is: 'grown', days: 95 }, 'They are past the ladder', 'for 95 days'],
+  [{ is: 'grown', days: 95 }, 'They eat what adults eat', 'for 95 days'],
   [{ is: 'nothingFits', days: 3 }, 'Nothing on the shelf', 'powder under 100'],
   [{ is: 'standing', what: 'film', tub: null, days: null }, 'Film is there all day', 'grazed bare'],
   [
@@ -78,11 +78,11 @@ const BROOD: readonly [BroodReason, string, string][] = [
   [meals, 'Micro worms: ½ knife tip, 3 times (about 6800 each)', 'Best in 5 small meals'],
   [{ ...meals, instead: 'Moina' }, 'Micro worms: ½ knife tip', 'In place of Moina'],
   [{ ...meals, animals: null, mealsWanted: 3, meals: 1 }, 'Micro worms: ½ knife tip, once', 'Best'],
-  [start, 'Start Moina by tomorrow', 'gives after 12 days, and its rung begins in 13 days'],
+  [start, 'Start Moina by tomorrow', 'ready after 12 days, and they need it in 13 days'],
   [
     { ...start, inDays: -2, rungInDays: 10 },
     'Start Moina at once',
-    '2 days late for its rung in 10',
+    'they need it in 10',
   ],
   [
     { is: 'change', tub: 'Tub 1', litres: 2.5, hours: 9 },
@@ -107,7 +107,7 @@ const BROOD: readonly [BroodReason, string, string][] = [
     'Paradise fish of 3 cm',
   ],
   [{ is: 'count', tub: 'Tub 1' }, 'Tub 1: count them', 'Portions follow'],
-  [{ is: 'sellable', cm: 4, inDays: 0 }, 'Ask who takes them: they are 4 cm', 'local rules'],
+  [{ is: 'sellable', cm: 4, inDays: 0 }, 'Ask who takes them: they are over 4 cm', 'local rules'],
   [{ is: 'sellable', cm: 4, inDays: 3 }, 'Ask who takes them: 4 cm in 3 days', 'local rules'],
   [{ is: 'parentsSafe', cm: 2.4 }, 'The parents’ tank can take them back', 'From 2.4 cm on'],
 ];

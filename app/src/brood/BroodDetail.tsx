@@ -122,7 +122,7 @@ const endWords = ({ status: { targetCm, target } }: Brood, format: Format): stri
 /** What the brood gets today, meal by meal, and what stands in for meals that nobody is there for. */
 function FeedsCard({ brood }: { brood: Brood }) {
   const format = useFormat();
-  const { feeds, toleratesHours, swim, state, counted } = brood.status;
+  const { feeds, toleratesHours, swim, state, count, counted } = brood.status;
   if (state.phase !== 'fry') {
     return state.phase === 'paired' || state.phase === 'conditioning' ? null : (
       <Text tone="quiet">
@@ -153,7 +153,7 @@ function FeedsCard({ brood }: { brood: Brood }) {
       )}
       {counted ? null : (
         <Text variant="small" tone="due">
-          Not counted: fifty are assumed.
+          {`Not counted: the portions are for about ${count}.`}
         </Text>
       )}
       {brood.youngGroupId === null ? null : (

@@ -12,6 +12,7 @@ import { waitsForLastMeal } from './fryMeals';
 import { useBroodEvent, type Said } from './useBroodEvent';
 import type { Brood } from './useBroods';
 import { EventSheet } from './EventSheet';
+import { GroupSheet } from './GroupSheet';
 
 /** Work that is the same in several tubs is one line. */
 const lineOf = ({ what, because }: BroodWork, index: number): string =>
@@ -52,6 +53,7 @@ function WorkLines({ brood, work }: Props) {
   const logEvent = useBroodEvent();
   const format = useFormat();
   const [sheet, setSheet] = useState<{ kind: BroodEventKind; tubId: string | null } | null>(null);
+  const [grouping, setGrouping] = useState(false);
   const lines = groups([...work.entries()], ([index, one]) => lineOf(one, index)).map(([, same]) =>
     same.map(([, one]) => one),
   );
@@ -109,6 +111,8 @@ function WorkLines({ brood, work }: Props) {
       case 'moveUp':
       case 'apart':
         return setSheet({ kind: 'moved', tubId });
+      case 'group':
+        return setGrouping(true);
       case 'home':
         return setSheet({ kind: 'rehomed', tubId });
       case 'start':
@@ -143,6 +147,7 @@ function WorkLines({ brood, work }: Props) {
           </View>
         );
       })}
+      {grouping ? <GroupSheet brood={brood} onClose={() => setGrouping(false)} /> : null}
       {sheet ? <EventSheet brood={brood} first={sheet} onClose={() => setSheet(null)} /> : null}
     </>
   );
@@ -172,7 +177,8 @@ const DONE: Partial<Record<BroodWork['what'], string>> = {
   sort: 'Sorted',
   moveUp: 'Move',
   apart: 'Move',
-  home: 'Given',
+  home: 'Given away',
+  group: 'Make a group',
 };
 
 const useStyles = themed((c) => ({

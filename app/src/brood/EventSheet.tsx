@@ -52,6 +52,13 @@ interface Props {
   onClose: () => void;
 }
 
+/** Where most of them are: what happens to a brood mostly happens there. */
+function tubOfMost({ tubs, status: { state } }: Brood): string {
+  const counted = state.tubs.filter(({ tubId, count }) => tubId !== null && count !== null);
+  const most = counted.sort((a, b) => b.count! - a.count!)[0];
+  return most?.tubId ?? state.homeTubId ?? tubs[0]?.id ?? '';
+}
+
 /** Anything that happens to a brood, on any day: its kind first, and then what belongs to it. */
 export function EventSheet({ brood, first, onClose }: Props) {
   const now = useNow();
@@ -59,7 +66,7 @@ export function EventSheet({ brood, first, onClose }: Props) {
   const logEvent = useBroodEvent();
   const [kind, setKind] = useState<BroodEventKind>(first?.kind ?? 'counted');
   const [day, setDay] = useState<string | null>(now.day);
-  const [tubId, setTubId] = useState(first?.tubId ?? brood.tubs[0]?.id ?? '');
+  const [tubId, setTubId] = useState(first?.tubId ?? tubOfMost(brood));
   const [toTubId, setToTubId] = useState('');
   const [count, setCount] = useState<number | null>(null);
   const [lengthMm, setLengthMm] = useState<number | null>(null);

@@ -55,7 +55,7 @@ export function TubsCard({ brood }: { brood: Brood }) {
       </Card>
       {brood.status.state.recounted ? (
         <Text variant="small" tone="quiet">
-          A later count was higher than the one before: it is believed, and the first missed some.
+          The later count was higher: the first one missed some.
         </Text>
       ) : null}
       {compareWords(counted) ? <Text variant="small">{compareWords(counted)}</Text> : null}

@@ -40,12 +40,15 @@ const STAGES: Record<Dated['stage'], string> = {
 };
 
 /** «fry at day 9, 38 of 40» */
-export function formatBrood({ status }: Brood): string {
+export function formatBrood({ status, strategy }: Brood): string {
   const { state, swim, count, counted } = status;
+  const bears = STRATEGIES[strategy.breeding].bornAfter !== null;
+  const phase =
+    bears && state.phase === 'paired' ? 'together, no young yet' : PHASE_WORDS[state.phase];
   if (state.phase === 'over') return ENDED_WORDS[state.ended ?? 'ended'];
   const age = swim?.seen ? status.ageDays : null;
   return [
-    age === null ? PHASE_WORDS[state.phase] : `${PHASE_WORDS[state.phase]}, day ${age}`,
+    age === null ? phase : `${phase}, day ${age}`,
     counted ? countWords(count, state.survival) : 'not counted',
     status.lengthCm === null ? null : `${formatNumber(status.lengthCm * 10, 1)} mm`,
   ]

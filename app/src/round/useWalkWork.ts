@@ -54,6 +54,8 @@ const BROOD_WORDS: Record<BroodWorkKind, string> = {
   moveUp: 'move up',
   apart: 'part the fighters',
   home: 'find a home',
+  group: 'make them a group',
+  beside: 'can go back to their parents',
 };
 
 /**

@@ -80,9 +80,17 @@ export const couldGrow = ({ gives }: BroodFood): number =>
 export const givesToday = ({ gives }: BroodFood): number =>
   gives === null ? Infinity : Math.max(gives.todayG, gives.lastingG);
 
+/** Fat worms are a part of a day's food and never the whole of it, where something else fits. Practice. */
+const FAT_WORMS: ReadonlySet<string> = new Set(['grindal-worms', 'white-worms']);
+const FAT_WORMS_MOST = 0.5;
+
+const richest = ({ kindKey }: BroodFood): number =>
+  kindKey !== null && FAT_WORMS.has(kindKey) ? FAT_WORMS_MOST : 1;
+
 /**
- * Live food within what there is of it: the rest of the need goes to the largest dry or frozen food that
- * fits and may be given; where there is none, what is meant stays.
+ * Live food within what there is of it, and fat worms as half of the day at most: the rest of the need
+ * goes to the largest dry or frozen food that fits and may be given; where there is none, what is meant
+ * stays.
  * @param most grams a day of a food
  */
 export function withinReach(
@@ -95,8 +103,12 @@ export function withinReach(
 ): Feed[] {
   const byKey = new Map(task.foods.map((food) => [food.key, food]));
   const tempC = task.tubs[0]?.tempC ?? task.species.tempOptC;
-  const over = (feed: Feed) =>
-    feed.live && !feed.missing && feed.gramsPerDay > most(byKey.get(feed.key)!);
+  /** The part of what is meant that may be given of it. */
+  const part = (feed: Feed): number => {
+    const food = byKey.get(feed.key)!;
+    return Math.min(1, most(food) / feed.gramsPerDay, richest(food) / feed.share);
+  };
+  const over = (feed: Feed) => feed.live && !feed.missing && part(feed) < 1;
   const dry = largestThatFits(
     task.foods.filter((food) => !food.live && food.there && allows(food)),
     widestPreyUm(lengthCm, task.species.gapeShare),
@@ -108,10 +120,10 @@ export function withinReach(
   const kept = feeds.flatMap((feed): Feed[] => {
     if (feed.key === dry.key) return [];
     if (!over(feed)) return [feed];
-    const part = most(byKey.get(feed.key)!) / feed.gramsPerDay;
-    rest += feed.share * (1 - part);
-    return part > 0
-      ? [{ ...of(byKey.get(feed.key)!, feed.share * part), instead: feed.instead }]
+    const given = part(feed);
+    rest += feed.share * (1 - given);
+    return given > 0
+      ? [{ ...of(byKey.get(feed.key)!, feed.share * given), instead: feed.instead }]
       : [];
   });
   return [...kept, of(dry, rest)];

@@ -149,6 +149,14 @@ describe('live food within reach', () => {
     expect(feeds([shrimp(0, 0), dry]).map(([key]) => key)).toEqual(['flake']);
   });
 
+  it('is half of the day at most where it is fat worms', () => {
+    const worms = liveFood('grindal-worms', { minUm: 100, maxUm: 200, gives: null });
+    const shares = new Map(danios({ foods: [worms, dry] }).feeds.map((one) => [one.key, one.share]));
+    expect(shares.get('grindal-worms')).toBeLessThanOrEqual(0.5);
+    expect(shares.get('flake')).toBeGreaterThanOrEqual(0.5);
+    expect(danios({ foods: [worms] }).feeds.map(({ key }) => key)).toEqual(['grindal-worms']);
+  });
+
   it('stays what is meant where nothing dry fits', () => {
     expect(feeds([shrimp(0.001, 0)]).map(([key]) => key)).toEqual(['brine-shrimp']);
   });

@@ -79,7 +79,7 @@ describe('what a brood eats', () => {
     moments: 4,
   };
 
-  it('is told in animals that weigh what the day’s grams do', () => {
+  it('is counted in animals that weigh what the day’s grams do', () => {
     const report = fryPortion(day, food);
     expect(report.animalsPerDay! * shrimp.animalUg!).toBeCloseTo(report.gramsPerDay * 1e6, -2);
     expect(report.gramsPerMeal * report.meals).toBeCloseTo(report.gramsPerDay, 9);
@@ -104,6 +104,30 @@ describe('what a brood eats', () => {
     expect(fryPortion(day, { ...food, animalUg: null })).toMatchObject({
       animalsPerDay: null,
       animalsPerMeal: null,
+    });
+  });
+});
+
+describe('young that were never counted', () => {
+  const laid = [
+    report('conditioned', '2026-03-01', { tubId: 'pair' }),
+    report('spawned', '2026-03-16', { tubId: 'pair' }),
+  ];
+  const carried = report('moved', '2026-03-17', { tubId: 'pair', toTubId: 'nursery' });
+
+  it('are where all of them were moved, and away from their parents', () => {
+    expect(broodOn(laid, '2026-03-18')).toMatchObject({ homeTubId: null, parentsMovedOn: null });
+    expect(broodOn([...laid, carried], '2026-03-18')).toMatchObject({
+      homeTubId: 'nursery',
+      parentsMovedOn: '2026-03-17',
+    });
+  });
+
+  it('stay where they are when only some of them are moved', () => {
+    const some = { ...carried, count: 20 };
+    expect(broodOn([...laid, some], '2026-03-18')).toMatchObject({
+      homeTubId: null,
+      parentsMovedOn: null,
     });
   });
 });

@@ -66,6 +66,8 @@ export interface BroodState {
     forDays: number | null;
     everyDays: number | null;
   } | null;
+  /** Where those are that were never counted: the first tub (null), or where all of them were moved. */
+  homeTubId: string | null;
   /** Of all its tubs; null until counted. */
   count: number | null;
   recounted: boolean;
@@ -89,19 +91,23 @@ export function broodOn(events: readonly BroodEvent[], day: string): BroodState 
   const past = inOrder(events.filter((event) => event.day <= day));
   const first = (kind: BroodEventKind) => past.find((event) => event.kind === kind)?.day ?? null;
   const tubs = tubsOf(past);
+  const home = homeOf(past);
   const known = tubs.flatMap(({ count }) => (count === null ? [] : [count]));
   const count = known.length === 0 ? null : known.reduce((sum, one) => sum + one, 0);
+  const spawnedOn = first('spawned') ?? first('eggsSeen');
+  const swimmingOn = first('swimming') ?? first('firstFood');
   const state: BroodState = {
     phase: 'paired',
     conditionedOn: first('conditioned'),
     pairedOn: first('paired'),
-    spawnedOn: first('spawned') ?? first('eggsSeen'),
-    parentsMovedOn: first('parentsMoved'),
+    spawnedOn,
+    parentsMovedOn: first('parentsMoved') ?? leftParentsOn(past, spawnedOn ?? swimmingOn),
     kickedOut: kickedOutOf(past),
     hatchedOn: first('hatched'),
-    swimmingOn: first('swimming') ?? first('firstFood'),
+    swimmingOn,
     firstFoodOn: first('firstFood'),
     treated: past.findLast(({ kind }) => kind === 'treated') ?? null,
+    homeTubId: home,
     count,
     recounted: tubs.some((tub) => tub.recounted),
     mixed: tubs.some((tub) => tub.mixed),
@@ -122,6 +128,24 @@ export function broodOn(events: readonly BroodEvent[], day: string): BroodState 
 /** Two of one day in the order in which they were reported. */
 export const inOrder = (events: readonly BroodEvent[]): BroodEvent[] =>
   [...events].sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0));
+
+/** A move of all that were in a tub. */
+const isWholeMove = ({ kind, count, tubId, toTubId }: BroodEvent): boolean =>
+  kind === 'moved' && count === null && toTubId !== null && toTubId !== tubId;
+
+function homeOf(past: readonly BroodEvent[]): string | null {
+  const moves = past.filter(isWholeMove);
+  return moves.reduce<string | null>(
+    (home, move) => (home === null || move.tubId === home ? move.toTubId : home),
+    null,
+  );
+}
+
+/** Eggs or young that were all moved elsewhere have left their parents, whoever was carried. */
+const leftParentsOn = (past: readonly BroodEvent[], began: string | null): string | null =>
+  began === null
+    ? null
+    : (past.find((event) => isWholeMove(event) && event.day >= began)?.day ?? null);
 
 /** Each time a share of those that it still had. */
 function kickedOutOf(past: readonly BroodEvent[]): BroodState['kickedOut'] {

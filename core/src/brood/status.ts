@@ -13,6 +13,7 @@ import { broodOn, inOrder, type BroodEvent, type BroodState } from './line';
 import { defaultFirstFood, menuOf, type BroodFood } from './menu';
 import { mealsOf, type FryMeal } from './meals';
 import { widestPreyUm } from './mouth';
+import { STRATEGIES } from './strategies';
 import { programmeOf, type NeverFood, type StandingSpan } from './programme';
 import { broodTraits, type BroodTraits } from './traits';
 import type { RaiseNeed } from './raise';
@@ -149,8 +150,6 @@ export interface BroodStatus {
 /** So far from swimming free the ladder is looked at, and so far ahead what it wants. */
 export const LADDER_DAYS = 120;
 export const DEMAND_DAYS = 42;
-/** Without a count, so many are assumed. */
-const UNCOUNTED = 50;
 const HERE: BroodTub = { id: '', name: '', litres: 1, tempC: 24, ph: null, filtered: true };
 
 /**
@@ -191,7 +190,7 @@ export function computeBroodStatus(task: BroodTask): BroodStatus {
           took,
           programme.allows,
         );
-  const count = state.count ?? UNCOUNTED;
+  const count = state.count ?? STRATEGIES[strategy.breeding].usualYoung;
   const meantOn = (day: number) =>
     feedsOf(task, climbed, growth.lengthCm(day), count, day, first, programme.carried(day));
   const feedsOn = (day: number) =>

@@ -23,6 +23,8 @@ export interface Strategy {
   bornAfter: { from: number; to: number } | null;
   /** Both go without food while they spawn; others are fed as they mate. Practice. */
   pairFasts: boolean;
+  /** Young of one clutch, about, that are fed for until they are counted. Practice. */
+  usualYoung: number;
   /** Share of a usual portion of one that guards or holds: nothing, half where it eats little, or all of it. Assumption. */
   guardShare: number;
 }
@@ -35,28 +37,35 @@ const USUAL: Strategy = {
   layingFactor: 1,
   bornAfter: null,
   pairFasts: false,
+  usualYoung: 50,
   guardShare: 1,
 };
 
 /** Every way of breeding that the catalogue knows: a new one is a row here. */
 export const STRATEGIES: Record<Breeding, Strategy> = {
   'egg scatterer': { ...USUAL, layingFactor: 1.3, pairFasts: true },
-  'plant spawner': { ...USUAL, eggCare: 'moved', layingFactor: 1.6 },
-  'surface spawner': { ...USUAL, pairFasts: true, guardShare: 0.5 },
-  'cave spawner': { ...USUAL, guardShare: 0 },
+  'plant spawner': { ...USUAL, eggCare: 'moved', layingFactor: 1.6, usualYoung: 30 },
+  'surface spawner': { ...USUAL, pairFasts: true, usualYoung: 30, guardShare: 0.5 },
+  'cave spawner': { ...USUAL, usualYoung: 60, guardShare: 0 },
   'mouth-brooder': {
     ...USUAL,
     eggCare: 'released',
     hatchesUnseen: true,
     holdsEggs: true,
+    usualYoung: 20,
     guardShare: 0,
   },
-  'bubble-nester': { ...USUAL, guardShare: 0.5 },
-  annual: { ...USUAL, eggCare: 'stored', layingFactor: 1.8 },
-  'live-bearer': { ...USUAL, layingFactor: 1.6, bornAfter: { from: 24, to: 35 } },
-  'skin feeder': USUAL,
-  'mussel spawner': { ...USUAL, bornAfter: { from: 21, to: 35 } },
-  'egg carrier': { ...USUAL, youngGraze: true },
+  'bubble-nester': { ...USUAL, usualYoung: 100, guardShare: 0.5 },
+  annual: { ...USUAL, eggCare: 'stored', layingFactor: 1.8, usualYoung: 30 },
+  'live-bearer': {
+    ...USUAL,
+    layingFactor: 1.6,
+    bornAfter: { from: 24, to: 35 },
+    usualYoung: 25,
+  },
+  'skin feeder': { ...USUAL, usualYoung: 80 },
+  'mussel spawner': { ...USUAL, bornAfter: { from: 21, to: 35 }, usualYoung: 15 },
+  'egg carrier': { ...USUAL, youngGraze: true, usualYoung: 25 },
   'clutch layer': { ...USUAL, youngGraze: true },
   'not bred at home': USUAL,
 };

@@ -104,10 +104,10 @@ export function tubsOf(
     const known = states.get(tub.id) ?? emptyTub(tub.id);
     const lengthCm =
       age === null || age < 0 ? null : growth.lengthCm(age, growth.ahead(known.measured));
-    // Where nobody counted, the first tub has them all.
+    // Uncounted, they are all in one tub.
     const share =
       state.count === null
-        ? tub.id === first.id
+        ? tub.id === (state.homeTubId ?? first.id)
           ? 1
           : 0
         : state.count === 0

@@ -77,5 +77,7 @@ export const BROOD_WORKS = [
   'moveUp',
   'apart',
   'home',
+  'group',
+  'beside',
 ] as const;
 export type BroodWorkKind = (typeof BROOD_WORKS)[number];

@@ -207,7 +207,7 @@ function feedWork(
 ): BroodWork[] {
   if (state.phase !== 'fry') return [];
   if (ageDays !== null && ageDays >= LADDER_DAYS) {
-    return [plain('home', { is: 'grown', days: ageDays })];
+    return [plain('group', { is: 'grown', days: ageDays })];
   }
   const work: BroodWork[] = [];
   const inWater = standing.filter(({ from, to }) => from <= today && (to === null || to > today));
@@ -293,9 +293,9 @@ function tubWork(task: BroodTask, status: BroodStatus, tub: TubStatus): BroodWor
   if (alone && lengthCm !== null && lengthCm >= FIGHT_FROM * species.adultLengthCm) {
     report('apart', { is: 'fighting', tub: name, species: species.common, lengthCm });
   }
-  const first = tub.id === status.tubs[0]?.id;
+  const first = tub.id === (status.state.homeTubId ?? status.tubs[0]?.id);
   const since = lastCount(task, tub, first);
-  if (status.state.phase === 'fry' && (count !== null || first) && since > COUNT_EVERY) {
+  if (status.state.phase === 'fry' && tub.share > 0 && since > COUNT_EVERY) {
     report('count', { is: 'count', tub: name });
   }
   return work;
@@ -329,7 +329,7 @@ function homeWork(task: BroodTask, status: BroodStatus): BroodWork[] {
     state.parentsMovedOn !== null &&
     lengthCm < safe * 1.1
   ) {
-    work.push(plain('home', { is: 'parentsSafe', cm: safe }));
+    work.push(plain('beside', { is: 'parentsSafe', cm: safe }));
   }
   return work;
 }

@@ -109,7 +109,9 @@ export async function readBroodStatuses(
         ...row,
         tubs: mine.map(({ broodId: _, ...tub }) => tub),
         status: asShown(calibrations, standing),
-        work: broodWork(task, standing),
+        work: broodWork(task, standing).filter(
+          ({ what }) => what !== 'group' || row.youngGroupId === null,
+        ),
         light: { lightOnMin: light.lightOnMin, lightOffMin: light.lightOffMin },
         // Young that are a group of their own are served by that group’s plan.
         meals:
