@@ -79,11 +79,7 @@ const BROOD: readonly [BroodReason, string, string][] = [
   [{ ...meals, instead: 'Moina' }, 'Micro worms: ½ knife tip', 'In place of Moina'],
   [{ ...meals, animals: null, mealsWanted: 3, meals: 1 }, 'Micro worms: ½ knife tip, once', 'Best'],
   [start, 'Start Moina by tomorrow', 'ready after 12 days, and they need it in 13 days'],
-  [
-    { ...start, inDays: -2, rungInDays: 10 },
-    'Start Moina at once',
-    'they need it in 10',
-  ],
+  [{ ...start, inDays: -2, rungInDays: 10 }, 'Start Moina at once', 'they need it in 10'],
   [
     { is: 'change', tub: 'Tub 1', litres: 2.5, hours: 9 },
     'Tub 1: remove leftovers and change 2.5 L',

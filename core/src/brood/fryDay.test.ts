@@ -151,7 +151,9 @@ describe('live food within reach', () => {
 
   it('is half of the day at most where it is fat worms', () => {
     const worms = liveFood('grindal-worms', { minUm: 100, maxUm: 200, gives: null });
-    const shares = new Map(danios({ foods: [worms, dry] }).feeds.map((one) => [one.key, one.share]));
+    const shares = new Map(
+      danios({ foods: [worms, dry] }).feeds.map((one) => [one.key, one.share]),
+    );
     expect(shares.get('grindal-worms')).toBeLessThanOrEqual(0.5);
     expect(shares.get('flake')).toBeGreaterThanOrEqual(0.5);
     expect(danios({ foods: [worms] }).feeds.map(({ key }) => key)).toEqual(['grindal-worms']);
