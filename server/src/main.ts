@@ -2,7 +2,7 @@ import { loadCatalogue } from '@open-larder/catalogue/load';
 import { createApp } from './app';
 import { runningClock } from './clock';
 import { readConfig } from './config';
-import { connect, migrate, Registry, Scope, watchDatabase } from './db';
+import { asAppRole, connect, migrate, Registry, Scope, watchDatabase } from './db';
 import { ensureHousehold } from './demo';
 import { diskOf } from './disk';
 import { dropOldReceipts } from './http/receipts';
@@ -30,16 +30,17 @@ async function main(): Promise<void> {
   });
   await dropOldReceipts(new Scope(setUp, householdId));
   await dropExpired(new Registry(setUp), clock.now());
+  const dbUrl = await asAppRole(setUp, config.dbUrl);
   await setUp.close();
-  const db = connect(config.dbUrl);
+  const db = connect(dbUrl);
   const disk = await diskOf(config.dataDir);
   if (disk.low) log.warn({ freeMb: disk.freeMb }, 'the disk of the database is nearly full');
-  const watch = watchDatabase(config.dbUrl, (up) =>
+  const watch = watchDatabase(dbUrl, (up) =>
     up ? log.warn('the database answers again') : log.error('the database does not answer'),
   );
   const registry = new Registry(db);
   const sessions = await openSessions({
-    dbUrl: config.dbUrl,
+    dbUrl,
     registry,
     clock,
     secure: config.reach.secure,

@@ -1,3 +1,4 @@
+export { asAppRole } from './appRole';
 export { connect } from './connect';
 export { migrate } from './migrate';
 export { AT, eventLog } from './eventLog';

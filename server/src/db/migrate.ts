@@ -31,6 +31,7 @@ import * as broodCheckpoints from './migrations/0028-checkpoints-of-broods';
 import * as pins from './migrations/0029-pins';
 import * as periods from './migrations/0030-periods';
 import * as people from './migrations/0031-people';
+import * as walls from './migrations/0032-walls-between-households';
 
 const MIGRATIONS = [
   house,
@@ -64,6 +65,7 @@ const MIGRATIONS = [
   pins,
   periods,
   people,
+  walls,
 ];
 /** Arbitrary but fixed: two servers that start together migrate one after the other. */
 const LOCK = 741_093_122;

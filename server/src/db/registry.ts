@@ -1,5 +1,6 @@
 import { QueryTypes, type BindOrReplacements, type Sequelize, type Transaction } from 'sequelize';
 import { camelCased } from './camel';
+import { Scope } from './scope';
 
 type Values = Record<string, unknown>;
 
@@ -17,6 +18,16 @@ export class Registry {
   async atomically<T>(work: (registry: Registry) => Promise<T>): Promise<T> {
     if (this.transaction) return work(this);
     return this.db.transaction((transaction) => work(new Registry(this.db, transaction)));
+  }
+
+  /** Work in one household, whole or not at all. */
+  async within<T>(householdId: string, work: (scope: Scope) => Promise<T>): Promise<T> {
+    return this.atomically(async ({ transaction }) => {
+      const done = await Scope.within(this.db, householdId, transaction!, work);
+      // What follows in this transaction belongs to no household again.
+      await this.db.query("SET LOCAL open_larder.household = ''", { transaction });
+      return done;
+    });
   }
 
   /** Rows of a statement. Column names come back in camelCase. */

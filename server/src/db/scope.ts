@@ -83,8 +83,25 @@ export class Scope {
   async atomically<T>(work: (scope: Scope) => Promise<T>): Promise<T> {
     if (this.transaction) return work(this);
     return this.db.transaction((transaction) =>
-      work(new Scope(this.db, this.householdId, transaction)),
+      Scope.within(this.db, this.householdId, transaction, work),
     );
+  }
+
+  /** Work in a household within a transaction that began before it was named. */
+  static async within<T>(
+    db: Sequelize,
+    householdId: string,
+    transaction: Transaction,
+    work: (scope: Scope) => Promise<T>,
+  ): Promise<T> {
+    const scope = new Scope(db, householdId, transaction);
+    await db.query(scope.wall, { transaction });
+    return work(scope);
+  }
+
+  /** Names the household to the database, which shows no row of another until the transaction ends. */
+  private get wall(): string {
+    return `SET LOCAL open_larder.household = ${this.db.escape(this.householdId)}`;
   }
 
   /** Read all that `work` asks for as it is at one moment, with times in UTC. */
@@ -92,7 +109,7 @@ export class Scope {
     const isolationLevel = Transaction.ISOLATION_LEVELS.REPEATABLE_READ;
     return this.db.transaction({ isolationLevel }, async (transaction) => {
       await this.db.query("SET LOCAL TimeZone = 'UTC'", { transaction });
-      return work(new Scope(this.db, this.householdId, transaction));
+      return Scope.within(this.db, this.householdId, transaction, work);
     });
   }
 
@@ -100,8 +117,10 @@ export class Scope {
   async rows<Row extends object>(sql: string, values: Values = {}): Promise<Row[]> {
     if (!sql.includes(':household')) throw new Error('a query without :household is not allowed');
     // Raw: Sequelize hands the rows over as the driver made them, and copies none of them.
+    // Statements that are sent together are one transaction.
+    const whole = this.transaction ? sql : `${this.wall}; ${sql}`;
     const read = () =>
-      this.db.query(sql, {
+      this.db.query(whole, {
         type: QueryTypes.RAW,
         replacements: { ...values, household: this.householdId } as BindOrReplacements,
         transaction: this.transaction,
@@ -140,6 +159,7 @@ export class Scope {
 
   private async write(table: Table, rows: readonly Values[], once: boolean): Promise<void> {
     if (rows.length === 0) return;
+    if (!this.transaction) return this.atomically((scope) => scope.write(table, rows, once));
     await modelOf(this.db, table).bulkCreate(
       rows.map((row) => ({ ...row, householdId: this.householdId })),
       { ignoreDuplicates: once, transaction: this.transaction },
@@ -159,12 +179,11 @@ export class Scope {
     read: () => Promise<Row | null>,
   ): Promise<Row> {
     const { version, ...values } = edit;
-    const [changed] = await modelOf(this.db, table).update(
-      { ...values, version: version + 1 },
-      {
-        where: { id, version, householdId: this.householdId } as WhereOptions,
-        transaction: this.transaction,
-      },
+    const [changed] = await this.atomically(({ transaction }) =>
+      modelOf(this.db, table).update(
+        { ...values, version: version + 1 },
+        { where: { id, version, householdId: this.householdId } as WhereOptions, transaction },
+      ),
     );
     const current = await read();
     if (current === null) throw notFound(what);
@@ -179,9 +198,11 @@ export class Scope {
     read: () => Promise<Row>,
   ): Promise<Row> {
     const { version, ...values } = edit;
-    const [changed] = await modelOf(this.db, 'households').update(
-      { ...values, version: version + 1 },
-      { where: { id: this.householdId, version }, transaction: this.transaction },
+    const [changed] = await this.atomically(({ transaction }) =>
+      modelOf(this.db, 'households').update(
+        { ...values, version: version + 1 },
+        { where: { id: this.householdId, version }, transaction },
+      ),
     );
     const current = await read();
     if (changed === 0) throw stale(what, edit, current);

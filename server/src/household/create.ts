@@ -1,3 +1,4 @@
+import { v7 as uuidv7 } from 'uuid';
 import type { Registry } from '../db';
 
 /** A household of its own, with the units, the clock and the moments of one that its owner knows. */
@@ -5,20 +6,33 @@ export async function createHousehold(
   registry: Registry,
   { id, name, like }: { id: string; name: string; like: string },
 ): Promise<void> {
-  await registry.rows(
-    `INSERT INTO households (id, key, name, time_zone, units, temperature, hardness, clock,
-                             week_start, currency, delivery_days, phrases, version)
-     SELECT CAST(:id AS uuid), :id, :name, time_zone, units, temperature, hardness, clock,
-            week_start, currency, delivery_days, phrases, 1
-       FROM households WHERE id = :like
-     RETURNING id`,
-    { id, name, like },
-  );
-  await registry.rows(
-    `INSERT INTO moments (id, household_id, name, anchor, minutes, spare_min)
-     SELECT gen_random_uuid(), CAST(:id AS uuid), name, anchor, minutes, spare_min
-       FROM moments WHERE household_id = :like AND NOT archived
-     RETURNING id`,
-    { id, like },
-  );
+  await registry.atomically(async (whole) => {
+    const known = await whole.within(like, async (scope) => ({
+      habits: (
+        await scope.rows<Record<string, unknown>>(
+          `SELECT time_zone, units, temperature, hardness, clock, week_start, currency, delivery_days,
+                phrases
+           FROM households WHERE id = :household`,
+        )
+      )[0],
+      moments: await scope.rows<Record<string, unknown>>(
+        `SELECT name, anchor, minutes, spare_min FROM moments
+          WHERE household_id = :household AND NOT archived`,
+      ),
+    }));
+    await whole.within(id, async (scope) => {
+      await scope.rows(
+        `INSERT INTO households (id, key, name, time_zone, units, temperature, hardness, clock,
+                                 week_start, currency, delivery_days, phrases, version)
+         VALUES (CAST(:household AS uuid), :household, :name, :timeZone, :units, :temperature, :hardness,
+                 :clock, :weekStart, :currency, :deliveryDays, CAST(:phrases AS jsonb), 1)
+         RETURNING id`,
+        { ...known.habits, name, phrases: JSON.stringify(known.habits?.phrases ?? null) },
+      );
+      await scope.insert(
+        'moments',
+        known.moments.map((moment) => ({ ...moment, id: uuidv7(), version: 1, archived: false })),
+      );
+    });
+  });
 }

@@ -7,7 +7,7 @@ import supertest from 'supertest';
 import { v7 as uuidv7 } from 'uuid';
 import { createApp } from '../app';
 import type { Clock } from '../clock';
-import { connect, migrate, Registry, Scope } from '../db';
+import { asAppRole, connect, migrate, Registry, Scope } from '../db';
 import { modelOf } from '../db/models';
 import { ON_LOOPBACK, type Reach } from '../http/reach';
 import { makeLog } from '../log';
@@ -19,7 +19,10 @@ import { waitsIn } from '../people/waits';
 /** A server over a real PostgreSQL, with two households that must never meet. */
 export interface TestServer {
   app: Express;
+  /** As the owner of the tables, whom no wall between households stops. */
   db: Sequelize;
+  /** As the server itself asks. */
+  appDb: Sequelize;
   /** Ask as one of the two households, or as one of the test’s own by its id. */
   as: (household: string, role?: Role) => ReturnType<typeof supertest.agent>;
   /** A browser of its own, whose session counts: for a server on which people sign in. */
@@ -89,9 +92,11 @@ export async function startTestServer({
     household === 'ours' || household === 'theirs' ? ids[household] : household;
   const clock = { at: new Date('2026-03-10T12:00:00Z') };
   const running = { now: () => clock.at } satisfies Clock;
-  const registry = new Registry(db);
+  const appUrl = await asAppRole(db, url);
+  const appDb = connect(appUrl, { patient: true });
+  const registry = new Registry(appDb);
   const sessions = await openSessions({
-    dbUrl: url,
+    dbUrl: appUrl,
     registry,
     clock: running,
     secure: reach.secure,
@@ -109,7 +114,7 @@ export async function startTestServer({
     address: null,
   };
   const app = createApp({
-    db,
+    db: appDb,
     catalogue: loadCatalogue(),
     clock: running,
     log,
@@ -121,15 +126,17 @@ export async function startTestServer({
   return {
     app,
     db,
+    appDb,
     clock,
     ids,
     people: peopleParts,
     as: (household, who = 'owner') =>
       supertest.agent(app).set(HEADER, household).set(ROLE, who).set('Host', 'localhost'),
     browser: () => supertest.agent(app).set('Host', 'localhost'),
-    scope: (household) => new Scope(db, ids[household]),
+    scope: (household) => new Scope(appDb, ids[household]),
     close: async () => {
       await sessions.close();
+      await appDb.close();
       await db.close();
       await drop();
     },
