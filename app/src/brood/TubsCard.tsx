@@ -14,7 +14,7 @@ export function TubsCard({ brood }: { brood: Brood }) {
   const format = useFormat();
   const [open, setOpen] = useState<BroodTubRow | 'new' | 'split' | null>(null);
   const counted = brood.status.tubs.filter(({ count }) => count !== null);
-  const compared = compareWords(counted, brood);
+  const compared = compareWords(counted);
   return (
     <View style={{ gap: 8 }}>
       <Text variant="subtitle">{brood.tubs.length === 1 ? 'Its tub' : 'Its tubs'}</Text>
@@ -89,23 +89,14 @@ function waterWords(
 }
 
 /** Which of two tubs does better, by what was counted and measured in them; empty where nothing tells them apart. */
-function compareWords(tubs: readonly TubStatus[], { events }: Brood): string {
+function compareWords(tubs: readonly TubStatus[]): string {
   const best = (of: (tub: TubStatus) => number | null): string | null => {
     const known = tubs.filter((tub) => of(tub) !== null);
     const [first, second] = known.sort((a, b) => of(b)! - of(a)!);
     return first && second && of(first)! > of(second)! ? first.name : null;
   };
-  const moves = events.filter(({ kind }) => kind === 'moved');
   // What was lost before they were parted says nothing about the tubs.
-  const since = ({ id }: TubStatus) =>
-    moves
-      .filter(({ tubId, toTubId }) => tubId === id || toTubId === id)
-      .reduce((last, { day }) => (day > last ? day : last), '');
-  const recounted = (tub: TubStatus) =>
-    events.some(
-      ({ kind, tubId, day }) => kind === 'counted' && tubId === tub.id && day > since(tub),
-    );
-  const alive = best((tub) => (recounted(tub) ? tub.survival : null));
+  const alive = best(({ count, since }) => (count === null || !since ? null : count / since));
   const long = best(({ measured }) => measured?.lengthMm ?? null);
   return [
     alive === null ? null : `Most survive in ${alive}.`,
