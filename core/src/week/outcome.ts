@@ -54,7 +54,7 @@ export interface Memory {
 export const newMemory = (rough?: Memory['rough']): Memory => ({ days: new Map(), rough });
 
 /** A week needs shares, not frames: the longer step moves them by about a per cent. */
-const STEP_SCALE = { usual: 3, rough: 6 };
+const STEP_SCALE = { usual: 3, rough: 9 };
 
 /**
  * Simulate a plan over one cycle.

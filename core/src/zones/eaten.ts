@@ -31,7 +31,7 @@ interface Coarse {
 
 /** Simulate a feeding for its shares alone: nothing is kept to be drawn or explained. */
 export function eatenOf(feeding: Feeding, { stepScale = 1, fill }: Coarse = {}): Eaten {
-  const model = settled(feeding, fill);
+  const model = settled(feeding, fill, stepScale);
   const outcome = simulate(model, { stepScale });
   const items = model.items.length;
   const energies = energiesOf(feeding, model);

@@ -6,7 +6,7 @@ import { modelOf, type Model } from './model';
 import { simulate, type Outcome } from './simulate';
 
 const DAY_MIN = 1440;
-/** The day before is only needed for what it leaves in stomachs and water. */
+/** The day before is only needed for what it leaves in stomachs and water: its step is this long at least. */
 const BEFORE_STEP_SCALE = 2.5;
 /** Less than this share of a piece is no longer there. */
 const GONE = 0.01;
@@ -17,16 +17,17 @@ const GONE = 0.01;
  * The day before is the same day, unless something of another stands. A single meal finds stomachs
  * and water empty.
  * @param fill by group: what its stomachs hold at first, where that is known
+ * @param stepScale multiple of the usual step that the day itself is simulated with
  */
-export function settled(feeding: Feeding, fill?: readonly number[]): Model {
+export function settled(feeding: Feeding, fill?: readonly number[], stepScale = 1): Model {
   if (feeding.toMin - feeding.fromMin < DAY_MIN) return begun(feeding, [], fill);
   const leaves = softening(feeding);
   const before = dayBefore(feeding);
   if (before === null && fill) return begun(feeding, leaves, fill);
   const night = before
-    ? settled(before, fill ?? feeding.groups.map(() => 0))
+    ? settled(before, fill ?? feeding.groups.map(() => 0), stepScale)
     : begun(feeding, leaves);
-  const outcome = simulate(night, { stepScale: BEFORE_STEP_SCALE });
+  const outcome = simulate(night, { stepScale: Math.max(BEFORE_STEP_SCALE, stepScale) });
   const full = night.feeders.map(({ stomachG }, f) =>
     stomachG > 0 ? outcome.stomachG[f]! / stomachG : 0,
   );

