@@ -165,3 +165,55 @@ test('a session that ends while a form is half filled in keeps the form', async 
   await page.getByRole('button', { name: 'Sign in' }).click();
   await expect(name).toHaveValue('Under the stairs');
 });
+
+test('a passkey signs in without the password, once for each question, and while it is kept', async ({
+  page,
+  shared,
+}) => {
+  await begin(page, shared.url);
+  const devtools = await page.context().newCDPSession(page);
+  await devtools.send('WebAuthn.enable');
+  await devtools.send('WebAuthn.addVirtualAuthenticator', {
+    options: {
+      protocol: 'ctap2',
+      transport: 'internal',
+      hasResidentKey: true,
+      hasUserVerification: true,
+      isUserVerified: true,
+      automaticPresenceSimulation: true,
+    },
+  });
+  await page.goto(`${shared.url}/people`);
+  await page.getByRole('button', { name: 'Add a passkey' }).click();
+  const sheet = page.getByRole('dialog');
+  await sheet.getByLabel('Password').fill('not the password');
+  await sheet.getByRole('button', { name: 'Add it' }).click();
+  await expect(sheet.getByText(/^This is not your password/i)).toBeVisible();
+  await sheet.getByLabel('Password').fill(PASSWORD);
+  await sheet.getByRole('button', { name: 'Add it' }).click();
+  await expect(page.getByText(/^Your passkey is added/)).toBeVisible();
+  await expect(page.getByText(/not used yet/)).toBeVisible();
+
+  const signOut = async () => {
+    await page.goto(`${shared.url}/people`);
+    await page.getByRole('button', { name: 'Sign out', exact: true }).first().click();
+    await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+  };
+  await signOut();
+  const sent = page.waitForRequest((request) => request.url().endsWith('/api/sign-in/passkey'));
+  await page.getByRole('button', { name: 'Use a passkey' }).click();
+  await expect(places(page)).toBeVisible();
+  // The same answer once more, as somebody who had listened would send it.
+  const again = await page.request.post(`${shared.url}/api/sign-in/passkey`, {
+    headers: { Origin: shared.url },
+    data: (await sent).postDataJSON(),
+  });
+  expect(again.status()).toBe(401);
+
+  await page.goto(`${shared.url}/people`);
+  await page.getByRole('button', { name: /^Remove the passkey/ }).click();
+  await expect(page.getByText(/^With a passkey you sign in/)).toBeVisible();
+  await signOut();
+  await page.getByRole('button', { name: 'Use a passkey' }).click();
+  await expect(page.getByText(/^This passkey is not known here/)).toBeVisible();
+});

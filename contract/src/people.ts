@@ -67,6 +67,26 @@ export const recovery = z.object({
 export const passwordChange = z.object({ current: password, password: newPassword });
 export const passwordGiven = z.object({ password });
 
+/** A key that a device of the person holds, and that signs them in without a password. */
+export const passkey = z.object({
+  id: z.string(),
+  /** The device on which it was made. */
+  device: z.string(),
+  since: z.string(),
+  usedAt: z.string().nullable(),
+});
+export const passkeys = z.object({ passkeys: z.array(passkey) });
+
+/** What goes to and comes from the browser’s own passkey functions, as they define it (WebAuthn level 3). */
+const byBrowser = z.record(z.string(), z.unknown());
+export const passkeyOptions = z.object({ options: byBrowser });
+export const passkeyAnswer = z.object({
+  answer: byBrowser.refine(
+    (answer) => typeof answer.id === 'string' && answer.id.length < 2048,
+    'this is no answer of a passkey; try again',
+  ),
+});
+
 /** A browser that is signed in. */
 export const device = z.object({
   id: z.string(),

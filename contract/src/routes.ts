@@ -83,6 +83,9 @@ import {
   pairingMade,
   passwordChange,
   passwordGiven,
+  passkeyAnswer,
+  passkeyOptions,
+  passkeys,
   people,
   recovery,
   recoveryCodes,
@@ -219,6 +222,27 @@ export const routes = {
     passwordGiven,
     recoveryCodes,
   ),
+  listPasskeys: route('listPasskeys', {
+    summary: 'Your passkeys',
+    response: passkeys,
+  }),
+  beginPasskey: create(
+    'beginPasskey',
+    'What the browser makes a passkey from',
+    passwordGiven,
+    passkeyOptions,
+  ),
+  addPasskey: create('addPasskey', 'Keep a passkey that was just made', passkeyAnswer, passkeys),
+  removePasskey: route('removePasskey', {
+    summary: 'Sign in by this passkey no more',
+    params: byId,
+    response: passkeys,
+  }),
+  beginPasskeySignIn: route('beginPasskeySignIn', {
+    summary: 'What the browser asks a passkey with',
+    response: passkeyOptions,
+  }),
+  signInByPasskey: create('signInByPasskey', 'Sign in by a passkey', passkeyAnswer, me),
   listDevices: route('listDevices', {
     summary: 'Where you are signed in',
     response: devices,

@@ -179,6 +179,15 @@ const PROBES: Record<RouteName, Probe> = {
     password: 'four words of it',
   }),
   makeCodes: refuses('post', '/api/me/codes', { password: 'x' }),
+  listPasskeys: refuses('get', '/api/me/passkeys'),
+  beginPasskey: refuses('post', '/api/me/passkeys/begin', { password: 'x' }),
+  addPasskey: refuses('post', '/api/me/passkeys', { answer: { id: 'x' } }),
+  removePasskey: refuses('post', `/api/me/passkeys/${uuidv7()}/removal`),
+  beginPasskeySignIn: async () => {
+    const { body } = await theirs().post('/api/sign-in/passkey/begin').expect(201);
+    expect(body.options.allowCredentials ?? []).toEqual([]);
+  },
+  signInByPasskey: refuses('post', '/api/sign-in/passkey', { answer: { id: 'x' } }, 401),
   listDevices: refuses('get', '/api/me/devices'),
   signOutDevice: refuses('post', `/api/me/devices/${uuidv7()}/sign-out`),
   makePairing: refuses('post', '/api/me/pairings'),

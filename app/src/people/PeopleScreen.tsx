@@ -7,6 +7,7 @@ import { Button, Screen, Text, Waiting } from '../ui';
 import { Devices } from './Devices';
 import { HouseholdsCard } from './HouseholdsCard';
 import { MembersCard } from './MembersCard';
+import { Passkeys } from './Passkeys';
 import { PairSheet } from './PairSheet';
 import { YourAccount } from './YourAccount';
 
@@ -52,6 +53,7 @@ function Yours({ me }: { me: Me }) {
   return (
     <View style={{ gap: 24 }}>
       <YourAccount me={me} />
+      <Passkeys />
       <Devices />
     </View>
   );

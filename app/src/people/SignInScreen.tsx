@@ -1,7 +1,9 @@
 import { useState } from 'react';
-import { Button, Fault, Field } from '../ui';
+import { Button, Fault, Field, Text } from '../ui';
 import { Entrance } from './Entrance';
+import { passkeysWorkHere } from './passkeysWorkHere';
 import { peopleApi } from './peopleApi';
+import { usePasskeySignIn } from './usePasskeySignIn';
 import { useSend } from './useSend';
 
 /** The way in, also for who has lost the password. `again`: a session ended while the app was open. */
@@ -13,6 +15,7 @@ export function SignInScreen({ again = false }: { again?: boolean }) {
   const [signIn] = peopleApi.useSignInMutation();
   const [recover] = peopleApi.useRecoverAccountMutation();
   const { send, errorAt, problem, clear } = useSend();
+  const { signInByPasskey, failed } = usePasskeySignIn(send);
   const submit = () =>
     lost
       ? send(recover({ body: { who, code, password } }))
@@ -48,6 +51,10 @@ export function SignInScreen({ again = false }: { again?: boolean }) {
       />
       {problem ? <Fault problem={problem} /> : null}
       <Button variant="primary" label={lost ? 'Set it and sign in' : 'Sign in'} onPress={submit} />
+      {failed ? <Text tone="due">{failed}</Text> : null}
+      {!lost && passkeysWorkHere() ? (
+        <Button label="Use a passkey" onPress={signInByPasskey} />
+      ) : null}
       <Button
         variant="bare"
         label={lost ? 'Back to signing in' : 'I have lost my password'}

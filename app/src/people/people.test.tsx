@@ -35,6 +35,9 @@ const lists = {
       { id: 'p2', name: 'Finch', role: 'feeder', since: '2026-02-01T00:00:00Z', you: false },
     ],
   },
+  'GET /api/me/passkeys': {
+    passkeys: [{ id: 'k1', device: 'Phone', since: '2026-03-02T08:00:00Z', usedAt: null }],
+  },
   'GET /api/me/devices': {
     devices: [
       {

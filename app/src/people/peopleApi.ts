@@ -4,7 +4,7 @@ import { call, type CallParts } from '../store/call';
 
 /** People, devices and invitations: loaded with the screens that show them. */
 export const peopleApi = api
-  .enhanceEndpoints({ addTagTypes: ['people', 'device', 'invitation'] })
+  .enhanceEndpoints({ addTagTypes: ['people', 'device', 'passkey', 'invitation'] })
   .injectEndpoints({
     endpoints: (build) => {
       /** Another person or another household: all that was read before is another’s. */
@@ -12,11 +12,11 @@ export const peopleApi = api
         build.mutation<ResponseOf<N>, CallParts<N>>({
           queryFn: (parts) => call(name, parts),
           invalidatesTags: (_result, error) =>
-            error ? [] : [...ALL_TAGS, 'people', 'device', 'invitation'],
+            error ? [] : [...ALL_TAGS, 'people', 'device', 'passkey', 'invitation'],
         });
       const change = <N extends RouteName>(
         name: N,
-        stale: ('me' | 'people' | 'device' | 'invitation')[],
+        stale: ('me' | 'people' | 'device' | 'passkey' | 'invitation')[],
       ) =>
         build.mutation<ResponseOf<N>, CallParts<N>>({
           queryFn: (parts) => call(name, parts),
@@ -44,6 +44,18 @@ export const peopleApi = api
           },
           providesTags: ['invitation'],
         }),
+        passkeys: build.query<ResponseOf<'listPasskeys'>['passkeys'], void>({
+          queryFn: async () => {
+            const answer = await call('listPasskeys');
+            return 'error' in answer ? answer : { data: answer.data.passkeys };
+          },
+          providesTags: ['passkey'],
+        }),
+        beginPasskey: change('beginPasskey', []),
+        addPasskey: change('addPasskey', ['passkey']),
+        removePasskey: change('removePasskey', ['passkey']),
+        beginPasskeySignIn: change('beginPasskeySignIn', []),
+        signInByPasskey: enter('signInByPasskey'),
         signIn: enter('signIn'),
         recoverAccount: enter('recoverAccount'),
         pairDevice: enter('usePairing'),

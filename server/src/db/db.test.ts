@@ -45,6 +45,8 @@ describe('migrations', () => {
     );
     expect(rows.map(({ tableName }) => tableName)).toEqual([
       'pairings',
+      'passkey_challenges',
+      'passkeys',
       'people',
       'recovery_codes',
       'server_keys',

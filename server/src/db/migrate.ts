@@ -32,6 +32,7 @@ import * as pins from './migrations/0029-pins';
 import * as periods from './migrations/0030-periods';
 import * as people from './migrations/0031-people';
 import * as walls from './migrations/0032-walls-between-households';
+import * as passkeys from './migrations/0033-passkeys';
 
 const MIGRATIONS = [
   house,
@@ -66,6 +67,7 @@ const MIGRATIONS = [
   periods,
   people,
   walls,
+  passkeys,
 ];
 /** Arbitrary but fixed: two servers that start together migrate one after the other. */
 const LOCK = 741_093_122;

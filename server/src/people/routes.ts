@@ -6,6 +6,8 @@ import { createHousehold } from '../household/create';
 import type { Handlers } from '../http/mount';
 import { conflict, invalid, notAllowed, notFound, ProblemError } from '../http/problems';
 import { digestOf, newLinkCode } from './codes';
+import { assertOwnPassword } from './ownPassword';
+import { passkeyRoutes } from './passkeys';
 import { isPassword } from './passwords';
 import {
   assertPerson,
@@ -14,7 +16,6 @@ import {
   join,
   meOf,
   membersOf,
-  passwordHashOf,
   personBy,
   replaceCodes,
   setPassword,
@@ -128,6 +129,8 @@ export function peopleRoutes(parts: PeopleParts) {
   };
 
   return {
+    ...passkeyRoutes(parts, meNow),
+
     getMe: (_request, { visitor }) => meOf(parts, visitor.who),
 
     async beginHouse({ body }, { visitor }) {
@@ -175,20 +178,14 @@ export function peopleRoutes(parts: PeopleParts) {
 
     async changePassword({ body: { current, password } }, { visitor }) {
       const person = assertPerson(visitor);
-      const right = await waits.guard(visitor.from, person.name, async () =>
-        (await isPassword(await passwordHashOf(registry, person.id), current)) ? true : null,
-      );
-      if (!right) throw invalid('current', 'this is not your password');
+      await assertOwnPassword(parts, visitor, person, current, 'current');
       await setPassword(registry, person, password);
       return meNow(visitor, person.id, visitor.who!.household?.id ?? null);
     },
 
     async makeCodes({ body: { password } }, { visitor }) {
       const person = assertPerson(visitor);
-      const right = await waits.guard(visitor.from, person.name, async () =>
-        (await isPassword(await passwordHashOf(registry, person.id), password)) ? true : null,
-      );
-      if (!right) throw invalid('password', 'this is not your password');
+      await assertOwnPassword(parts, visitor, person, password);
       return { codes: await replaceCodes(registry, person.id) };
     },
 

@@ -9,7 +9,7 @@ import type { Registry } from '../db';
 import { unavailable } from '../http/problems';
 import { deviceKind } from './deviceKind';
 import { whoIs } from './store';
-import { isLoopback, type VisitorOf } from './visitor';
+import { isLoopback, originOf, type VisitorOf } from './visitor';
 
 declare module 'express-session' {
   interface SessionData {
@@ -83,7 +83,9 @@ export async function openSessions({ dbUrl, registry, clock, secure }: Parts): P
       return {
         who: personId ? await whoIs(registry, personId, householdId) : null,
         from: request.ip ?? '',
+        origin: originOf(request),
         onThisMachine: isLoopback(request.ip),
+        device: deviceKind(request.get('User-Agent')),
         deviceId,
         async signIn(person, household) {
           // A new id: one that was planted before leads nowhere.

@@ -218,7 +218,9 @@ export async function setRole(
 
 /** Delete what let someone in for a while and no longer does. */
 export async function dropExpired(registry: Registry, now: Date): Promise<void> {
-  await registry.rows('DELETE FROM pairings WHERE expires_at < :now RETURNING digest', { now });
+  for (const links of ['pairings', 'passkey_challenges']) {
+    await registry.rows(`DELETE FROM ${links} WHERE expires_at < :now RETURNING digest`, { now });
+  }
   await registry.rows(
     'DELETE FROM sign_in_waits WHERE expire < extract(epoch FROM now()) * 1000 RETURNING key',
   );

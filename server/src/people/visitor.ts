@@ -19,8 +19,12 @@ export interface Visitor {
   who: Who | null;
   /** Network address that tries are counted by. */
   from: string;
+  /** The address that the page was opened by, as its browser names it. */
+  origin: string;
   /** Whether the request comes from the machine that the server runs on. */
   onThisMachine: boolean;
+  /** What kind of device it is, as far as its browser tells. */
+  device: string;
   /** The browser, among those where the person is signed in. */
   deviceId: string | null;
   signIn: (personId: string, householdId: string | null) => Promise<void>;
@@ -34,13 +38,18 @@ export type VisitorOf = (request: Request) => Promise<Visitor>;
 const LOOPBACK = /^(127\.|::1$|::ffff:127\.)/;
 export const isLoopback = (address: string | undefined): boolean => LOOPBACK.test(address ?? '');
 
+/** «https://fish.example:8443» */
+export const originOf = (request: Request): string => `${request.protocol}://${request.host}`;
+
 const noSessions = () => Promise.reject(new Error('sign-in is off on this server'));
 
 /** A visitor whose identity does not matter. */
 export const STRANGER: Visitor = {
   who: null,
   from: '',
+  origin: '',
   onThisMachine: false,
+  device: '',
   deviceId: null,
   signIn: noSessions,
   moveTo: noSessions,
@@ -54,5 +63,6 @@ export const keeperByItself =
     ...STRANGER,
     who: { person: null, household: householdOf(request) },
     from: request.ip ?? '',
+    origin: originOf(request),
     onThisMachine: isLoopback(request.socket.remoteAddress),
   });

@@ -71,6 +71,7 @@ export async function readEverything(ask: Ask, day: string): Promise<Read[]> {
     'getRoundWhy',
     'getPhoto',
     'listDevices',
+    'listPasskeys',
   ]);
   for (const name of Object.keys(routes) as RouteName[]) {
     const { method, path } = routes[name];
