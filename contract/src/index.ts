@@ -17,6 +17,7 @@ export * from './stepsNow';
 export * from './house';
 export * from './household';
 export * from './inventory';
+export * from './qrLabels';
 export * from './larder';
 export * from './log';
 export * from './look';

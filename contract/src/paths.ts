@@ -127,6 +127,7 @@ export const paths = {
   printBroodCard: ['get', '/api/broods/:id/card', 'guest'],
   printBroodDay: ['get', '/api/broods/days/:day/sheet', 'guest'],
   undoBroodEvent: ['post', '/api/brood-events/:id/undo', 'feeder'],
+  printQrLabels: ['get', '/api/qr-labels/:of', 'guest'],
   keepPhoto: ['post', '/api/photos', 'feeder'],
   getPhoto: ['get', '/api/group-events/:id/photo', 'guest'],
   listWaters: ['get', '/api/waters', 'guest'],

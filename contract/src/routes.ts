@@ -1,3 +1,4 @@
+import { labelKind } from './qrLabels';
 import { z } from 'zod';
 import { byId, day, id, pageOf, pageQuery } from './basics';
 import { backupRestore, backupRestored } from './backup';
@@ -561,6 +562,11 @@ export const routes = {
   printBroodCard: route('printBroodCard', {
     summary: 'A card for the tub of a brood, to print',
     params: byId,
+    response: printed,
+  }),
+  printQrLabels: route('printQrLabels', {
+    summary: 'Labels with codes that open the page of a tank, a culture or a tub, to print',
+    params: z.object({ of: labelKind }),
     response: printed,
   }),
   printBroodDay: route('printBroodDay', {

@@ -33,6 +33,7 @@ import { mount, type Handlers } from './http/mount';
 import { NulError, ProblemError } from './http/problems';
 import { TIME_HEADER } from '@open-larder/contract/paths';
 import { inventoryRoutes } from './inventory/routes';
+import { qrLabelRoutes } from './qrLabels/routes';
 import { larderRoutes } from './larder/routes';
 import { requestLog } from './log';
 import { lookRoutes } from './look/routes';
@@ -115,7 +116,7 @@ export function createApp(parts: AppParts): Express {
   const router = Router();
   mount(
     router,
-    { ...RESOURCES, ...peopleRoutes(parts.people) },
+    { ...RESOURCES, ...peopleRoutes(parts.people), ...qrLabelRoutes(parts.people) },
     {
       contextOf: async (request) => contextFor(await visitorOf(request)),
       guard: watch?.guard,
@@ -131,39 +132,44 @@ export function createApp(parts: AppParts): Express {
   return app;
 }
 
-const RESOURCES: Omit<Handlers, 'getHealth' | 'getReady' | keyof ReturnType<typeof peopleRoutes>> =
-  {
-    ...householdRoutes,
-    ...backupRoutes,
-    ...catalogueRoutes,
-    ...speciesRoutes,
-    ...momentRoutes,
-    ...tankRoutes,
-    ...groupRoutes,
-    ...dietRoutes,
-    ...foodRoutes,
-    ...inventoryRoutes,
-    ...larderRoutes,
-    ...roundRoutes,
-    ...feedingRoutes,
-    ...choreRoutes,
-    ...broodRoutes,
-    ...cultureRoutes,
-    ...lookRoutes,
-    ...proposalRoutes,
-    ...trainingRoutes,
-    ...photoRoutes,
-    ...waterRoutes,
-    ...accountRoutes,
-    ...ratingRoutes,
-    ...trialRoutes,
-    ...recipeRoutes,
-    ...recordsRoutes,
-    ...forecastRoutes,
-    ...planRoutes,
-    ...sightingRoutes,
-    ...tableRoutes,
-  };
+const RESOURCES: Omit<
+  Handlers,
+  | 'getHealth'
+  | 'getReady'
+  | keyof ReturnType<typeof peopleRoutes>
+  | keyof ReturnType<typeof qrLabelRoutes>
+> = {
+  ...householdRoutes,
+  ...backupRoutes,
+  ...catalogueRoutes,
+  ...speciesRoutes,
+  ...momentRoutes,
+  ...tankRoutes,
+  ...groupRoutes,
+  ...dietRoutes,
+  ...foodRoutes,
+  ...inventoryRoutes,
+  ...larderRoutes,
+  ...roundRoutes,
+  ...feedingRoutes,
+  ...choreRoutes,
+  ...broodRoutes,
+  ...cultureRoutes,
+  ...lookRoutes,
+  ...proposalRoutes,
+  ...trainingRoutes,
+  ...photoRoutes,
+  ...waterRoutes,
+  ...accountRoutes,
+  ...ratingRoutes,
+  ...trialRoutes,
+  ...recipeRoutes,
+  ...recordsRoutes,
+  ...forecastRoutes,
+  ...planRoutes,
+  ...sightingRoutes,
+  ...tableRoutes,
+};
 
 function healthRoutes({ db, watch, dataDir }: AppParts): Pick<Handlers, 'getHealth' | 'getReady'> {
   return {

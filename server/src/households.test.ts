@@ -776,6 +776,11 @@ const PROBES: Record<RouteName, Probe> = {
       .send(sampleBroodEvent({ tubId: brood.tub.id }))
       .expect(422);
   },
+  printQrLabels: async () => {
+    // There is no address for phones here, and so nothing to print.
+    const { body } = await theirs().get('/api/qr-labels/tanks').expect(409);
+    expect(body.detail).toMatch(/^Phones cannot open this server yet/);
+  },
   printBroodCard: finds404(
     'get',
     () => `/api/broods/${brood.id}/card`,

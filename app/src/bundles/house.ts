@@ -23,6 +23,7 @@ export { EditFoodScreen } from '../larder/EditFoodScreen';
 export { LarderScreen } from '../larder/LarderScreen';
 export { NewFoodScreen } from '../larder/NewFoodScreen';
 export { BeginScreen } from '../people/BeginScreen';
+export { FromLabel } from '../people/FromLabel';
 export { JoinScreen } from '../people/JoinScreen';
 export { NoHouseholdScreen } from '../people/NoHouseholdScreen';
 export { PairScreen } from '../people/PairScreen';

@@ -6,6 +6,7 @@ import { useWide } from '../theme';
 import { Button, Screen, Text, Waiting } from '../ui';
 import { Devices } from './Devices';
 import { HouseholdsCard } from './HouseholdsCard';
+import { LabelsCard } from './LabelsCard';
 import { MembersCard } from './MembersCard';
 import { Passkeys } from './Passkeys';
 import { PairSheet } from './PairSheet';
@@ -68,6 +69,7 @@ function SignedIn({ me }: { me: Me }) {
         <Button variant="primary" label="Open on my phone" onPress={() => setPairing(true)} />
       </View>
       {me.household ? <MembersCard me={me} household={me.household} /> : null}
+      <LabelsCard />
       <HouseholdsCard me={me} />
       {wide ? null : <Yours me={me} />}
       <PairSheet open={pairing} onClose={() => setPairing(false)} />

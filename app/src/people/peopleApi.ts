@@ -66,6 +66,7 @@ export const peopleApi = api
         beginHouse: change('beginHouse', []),
         acceptInvitation: change('acceptInvitation', []),
         seeInvitation: change('seeInvitation', []),
+        printQrLabels: change('printQrLabels', []),
         makePairing: change('makePairing', []),
         changePassword: change('changePassword', ['device']),
         makeCodes: change('makeCodes', []),

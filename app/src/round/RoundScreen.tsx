@@ -17,7 +17,7 @@ import { api, reading, useHand, useHouse, useNow, useFormat } from '../store';
 import { ScreenTools } from '../shell';
 import { useColours, useWide } from '../theme';
 import { Button, IconButton, Screen, Waiting } from '../ui';
-import { isNear, momentNow, open } from './moments';
+import { isNear, momentAt, momentNow, open } from './moments';
 import { mealsOf } from './late';
 import { Resting } from './Resting';
 import { RoundHead } from './RoundHead';
@@ -57,7 +57,7 @@ const ANSWERED = {
 };
 
 /** What to do now, in walking order. */
-export function RoundScreen({ day: asked }: { day?: string }) {
+export function RoundScreen({ day: asked, at = null }: { day?: string; at?: string | null }) {
   useAwake();
   const clock = useNow();
   const format = useFormat();
@@ -79,9 +79,10 @@ export function RoundScreen({ day: asked }: { day?: string }) {
       : null;
   const current = ready
     ? (ready.round.moments.find((one) => one.momentId === chosen) ??
+      momentAt(ready.round, at) ??
       momentNow(ready.round, day === now.day ? now.minutes : null))
     : null;
-  const stops = useOpenStops(round.data ?? null, current);
+  const stops = useOpenStops(round.data ?? null, current, at);
   const choose = (momentId: string) => {
     setChosen(momentId);
     stops.reset();

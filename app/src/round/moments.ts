@@ -43,6 +43,12 @@ export function momentNow(round: RoundView, minutes: number | null): RoundMoment
   return next ?? moments[from] ?? null;
 }
 
+/** The next moment at which something waits at a tank; null where nothing does. */
+export const momentAt = (round: RoundView, tankId: string | null): RoundMomentView | null =>
+  round.moments.find(({ stops }) =>
+    stops.some((stop) => stop.tankId === tankId && stop.servings.some(({ fed }) => fed === null)),
+  ) ?? null;
+
 /** Moments before the one looked at whose time has passed and that nobody has logged in full. */
 export function missed(round: RoundView, current: RoundMomentView, minutes: number) {
   return round.moments

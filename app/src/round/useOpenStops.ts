@@ -5,12 +5,16 @@ import { open, type RoundMomentView } from './moments';
 
 /**
  * Which tanks of a moment are unfolded: the next, the one that was served last, and what was opened or
- * folded by hand. On a wide screen one of them stands beside the day.
+ * folded by hand, and what a label beside it was read for (`asked`). On a wide screen one of them stands beside the day.
  */
-export function useOpenStops(round: RoundView | null, current: RoundMomentView | null) {
+export function useOpenStops(
+  round: RoundView | null,
+  current: RoundMomentView | null,
+  asked: string | null = null,
+) {
   const [toggled, setToggled] = useState<Readonly<Record<string, boolean>>>({});
   const [servedAt, setServedAt] = useState<string | null>(null);
-  const [picked, setPicked] = useState<string | null>(null);
+  const [picked, setPicked] = useState(asked);
   const stops = current?.stops ?? [];
   const holding = (servingId: string | null) =>
     stops.find(({ servings }) => servings.some((one) => one.servingId === servingId)) ?? null;
@@ -21,9 +25,10 @@ export function useOpenStops(round: RoundView | null, current: RoundMomentView |
     /** The serving that is next in the whole moment. */
     nextId,
     isOpen: (stop: RoundStopView) =>
-      toggled[stop.tankId] ?? (stop.tankId === lastId || stop === holding(nextId)),
+      toggled[stop.tankId] ??
+      (stop.tankId === asked || stop.tankId === lastId || stop === holding(nextId)),
     /** Something beside feeding, unfolded by hand. */
-    isUnfolded: (key: string) => toggled[key] ?? false,
+    isUnfolded: (key: string) => toggled[key] ?? key === asked,
     toggle: (tankId: string, on: boolean) => setToggled({ ...toggled, [tankId]: on }),
     /** A hand is at this tank: it stays as it is. */
     atHand: ({ servingId }: RoundServingView) => setServedAt(holding(servingId)?.tankId ?? null),

@@ -2,6 +2,6 @@ import { useLocalSearchParams } from 'expo-router';
 import { RoundScreen } from '../round/RoundScreen';
 
 export default function RoundRoute() {
-  const { day } = useLocalSearchParams<{ day?: string }>();
-  return <RoundScreen key={day} day={day} />;
+  const { day, at } = useLocalSearchParams<{ day?: string; at?: string }>();
+  return <RoundScreen key={`${day} ${at}`} day={day} at={at} />;
 }

@@ -42,6 +42,8 @@ interface Wanted {
   /** People sign in, in place of a header that says which household it is, in what role. */
   people?: boolean;
   setUpCode?: string | null;
+  /** What a phone opens to reach it. */
+  address?: string | null;
   reach?: Reach;
 }
 
@@ -66,6 +68,7 @@ export async function startTestServer({
   log = makeLog('silent'),
   people = false,
   setUpCode = null,
+  address = null,
   reach = ON_LOOPBACK,
 }: Wanted = {}): Promise<TestServer> {
   const { url, drop } = await freshDatabase();
@@ -111,7 +114,7 @@ export async function startTestServer({
     waits: waitsIn(sessions.pool),
     offered: ids.ours,
     setUpCode,
-    address: null,
+    address,
   };
   const app = createApp({
     db: appDb,
