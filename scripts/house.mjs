@@ -1,3 +1,6 @@
+import { join } from 'node:path';
+import { buildServer } from './build.mjs';
+import { keep } from './places.mjs';
 import { portIsFree, startPostgres } from './postgres.mjs';
 import { giveUp } from './say.mjs';
 import { startServer } from './server.mjs';
@@ -39,6 +42,7 @@ export async function runHouse({ port, dbPort, command, envOf, onReady, onStop =
       OPEN_LARDER_DB_URL: await postgres.ensure('larder'),
       OPEN_LARDER_DATA_DIR: postgres.folder,
       OPEN_LARDER_WEB_DIR: webDir,
+      OPEN_LARDER_BACKUP_DIR: process.env.OPEN_LARDER_BACKUP_DIR ?? join(keep, 'backups'),
       OPEN_LARDER_LOG: process.env.OPEN_LARDER_LOG ?? 'warn',
       ...settings,
     };
@@ -49,7 +53,7 @@ export async function runHouse({ port, dbPort, command, envOf, onReady, onStop =
       return { ended: postgres.ended() };
     };
     const startOurs = async () => {
-      server = startServer(env, { apart: true, ca });
+      server = startServer(env, { apart: true, built: true, ca });
       const running = await server;
       await onReady();
       return running;
@@ -65,6 +69,7 @@ export async function runHouse({ port, dbPort, command, envOf, onReady, onStop =
     if (!stopping) database = startPostgres('db', dbPort);
     await database;
     if (!stopping) await buildWeb();
+    if (!stopping) await buildServer();
     if (!stopping) await serve();
   } catch (error) {
     process.stderr.write(`\n${error.message}\n`);

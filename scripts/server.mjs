@@ -2,6 +2,7 @@ import { spawn } from 'node:child_process';
 import { get as getPlain } from 'node:http';
 import { get as getTls } from 'node:https';
 import { join } from 'node:path';
+import { builtServer } from './build.mjs';
 import { root } from './places.mjs';
 
 const READY_MS = 180_000;
@@ -10,11 +11,13 @@ const READY_MS = 180_000;
  * Start the server and wait until it answers.
  * @param env its settings, OPEN_LARDER_PORT among them
  * @param ca    certificate of the authority, where it serves over TLS
+ * @param built run it as it was built, rather than from its sources
  * @param apart give it a process group of its own, so that Ctrl-C reaches only who started it
  * @returns {process, stop()}
  */
-export async function startServer(env, { apart = false, ca } = {}) {
-  const child = spawn(process.execPath, ['--import', 'tsx', join('server', 'src', 'main.ts')], {
+export async function startServer(env, { apart = false, built = false, ca } = {}) {
+  const program = built ? [builtServer] : ['--import', 'tsx', join('server', 'src', 'main.ts')];
+  const child = spawn(process.execPath, program, {
     cwd: root,
     env: { ...process.env, NODE_ENV: 'production', ...env },
     // The channel shows the server when who started it is gone, even by kill -9.

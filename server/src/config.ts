@@ -12,6 +12,8 @@ const settings = z.object({
   OPEN_LARDER_WEB_DIR: z.string().optional(),
   /** Folder that holds the database, where it is on this machine: its disk is watched. */
   OPEN_LARDER_DATA_DIR: z.string().optional(),
+  /** Folder of daily backups; without it none are made. */
+  OPEN_LARDER_BACKUP_DIR: z.string().optional(),
   /** Which household is signed in by itself, and made when it is missing. */
   OPEN_LARDER_HOUSEHOLD: z.enum(['demo', 'empty']).default('demo'),
   OPEN_LARDER_TIME_ZONE: z.string().optional(),
@@ -40,6 +42,7 @@ export interface Config {
   dbUrl: string;
   webDir: string | undefined;
   dataDir: string | undefined;
+  backupDir: string | undefined;
   household: 'demo' | 'empty';
   timeZone: string;
   clockStart: string | undefined;
@@ -70,6 +73,7 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     dbUrl: read.data.OPEN_LARDER_DB_URL,
     webDir: read.data.OPEN_LARDER_WEB_DIR,
     dataDir: read.data.OPEN_LARDER_DATA_DIR,
+    backupDir: read.data.OPEN_LARDER_BACKUP_DIR,
     household: read.data.OPEN_LARDER_HOUSEHOLD,
     timeZone:
       read.data.OPEN_LARDER_TIME_ZONE ?? Intl.DateTimeFormat().resolvedOptions().timeZone ?? 'UTC',

@@ -1,5 +1,6 @@
 import { loadCatalogue } from '@open-larder/catalogue/load';
 import { createApp } from './app';
+import { backUpDaily } from './backup/daily';
 import { runningClock } from './clock';
 import { readConfig } from './config';
 import { asAppRole, connect, migrate, Registry, Scope, watchDatabase } from './db';
@@ -77,10 +78,16 @@ async function main(): Promise<void> {
     log.info({ host: config.host, port: config.port, signIn: config.signIn }, 'listening'),
   );
 
+  const stopBackups =
+    config.backupDir === undefined
+      ? () => undefined
+      : backUpDaily({ registry, clock, folder: config.backupDir, log });
+
   let stopping = false;
   const stop = () => {
     if (stopping) return;
     stopping = true;
+    stopBackups();
     setTimeout(() => process.exit(1), PATIENCE_MS).unref();
     server.close(() => {
       void Promise.all([watch.stop(), sessions.close(), db.close()]).then(() => process.exit(0));

@@ -8,6 +8,7 @@ import { connect, migrate, Registry, Scope } from '../db';
 import { ensureHousehold } from '../demo';
 import { createHousehold } from '../household/create';
 import { ProblemError } from '../http/problems';
+import { backupName } from './daily';
 import { holdsRecords, restoreBackup } from './restore';
 import { writeBackup } from './write';
 
@@ -39,7 +40,7 @@ async function backup(registry: Registry, scopeOf: ScopeOf, folder: string): Pro
   );
   for (const { id, name, timeZone } of rows) {
     const day = localDay(runningClock(undefined).now(), timeZone);
-    const file = resolve(folder, `open-larder-${day}-${id.slice(-12)}.zip`);
+    const file = resolve(folder, backupName(day, id));
     const zip = await writeBackup(scopeOf(id));
     await writeFile(file, zip, { mode: 0o600 });
     line(`${name}: ${file}, ${Math.ceil(zip.length / 1024)} kB`);

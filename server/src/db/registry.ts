@@ -20,6 +20,11 @@ export class Registry {
     return this.db.transaction((transaction) => work(new Registry(this.db, transaction)));
   }
 
+  /** One household, as its own requests see it. */
+  scopeOf(householdId: string): Scope {
+    return new Scope(this.db, householdId);
+  }
+
   /** Work in one household, whole or not at all. */
   async within<T>(householdId: string, work: (scope: Scope) => Promise<T>): Promise<T> {
     return this.atomically(async ({ transaction }) => {

@@ -1,16 +1,13 @@
-import { join } from 'node:path';
-import { Worker } from 'node:worker_threads';
 import type { BalancedRow, BalancingRow } from '@open-larder/contract';
 import type { Pins, WeekTask } from '@open-larder/core/week';
 import { conflict } from '../http/problems';
+import { threadOf } from '../thread';
 
 /** A thread that does not answer by then is ended. */
 const PATIENCE_MS = 120_000;
 /** A house is balanced by one person, a tank at a time: more at once would starve the others. */
 const MAX_AT_ONCE = 2;
 let running = 0;
-/** A thread does not inherit that TypeScript is read: it has to be said again. */
-const START = "require('tsx/cjs'); require(require('node:worker_threads').workerData.work);";
 
 /** What a thread says: how far it is, and at last what came of it. */
 export type Said = { progress: BalancingRow } | { answer: BalancedRow };
@@ -30,11 +27,7 @@ export async function balanceAside(
     throw conflict('Two plans are being balanced already. Try again in a minute.');
   }
   running += 1;
-  const worker = new Worker(START, {
-    eval: true,
-    execArgv: [],
-    workerData: { task, pins, work: join(__dirname, 'balanceWork.ts') },
-  });
+  const worker = threadOf(__dirname, 'balanceWork', { task, pins });
   const end = () => void worker.terminate();
   const patience = setTimeout(end, PATIENCE_MS);
   gone.addEventListener('abort', end);

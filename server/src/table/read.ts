@@ -1,17 +1,14 @@
-import { join } from 'node:path';
-import { Worker } from 'node:worker_threads';
 import type { Sheet, TableName, Writing } from '@open-larder/contract';
 import type { Species } from '@open-larder/catalogue';
 import type { UnitChoice } from '@open-larder/core';
 import { invalid, unavailable } from '../http/problems';
+import { threadOf } from '../thread';
 import { readText, type ReadTask } from './readText';
 
 /** Below this many letters a table is read in place: a thread takes longer to begin than to read it. */
 const SMALL = 50_000;
 /** A table is read within this, or it is given up: the thread is ended. */
 const PATIENCE_MS = 15_000;
-/** A thread does not inherit that TypeScript is read: it has to be said again. */
-const START = "require('tsx/cjs'); require(require('node:worker_threads').workerData.work);";
 
 /** What a thread says: a sheet, or the sentence for which there is none. */
 export type Said = { sheet: Sheet } | { error: string };
@@ -37,11 +34,7 @@ export async function readTable({ species, ...rest }: Reading): Promise<Sheet> {
 }
 
 async function aside(task: ReadTask): Promise<Said> {
-  const worker = new Worker(START, {
-    eval: true,
-    execArgv: [],
-    workerData: { task, work: join(__dirname, 'readWork.ts') },
-  });
+  const worker = threadOf(__dirname, 'readWork', { task });
   const patience = setTimeout(() => void worker.terminate(), PATIENCE_MS);
   try {
     return await new Promise<Said>((resolve, reject) => {
