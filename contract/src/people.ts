@@ -140,6 +140,17 @@ export const meWithCodesIfNew = z.object({ me, codes: z.array(z.string()).nullab
 export const pairingMade = z.object({ code: z.string(), expiresAt: z.string() });
 export const pairingCode = z.object({ code: linkCode });
 
+/** A household goes for good only after all of it was saved: the digest shows that nothing came since. */
+export const householdErasure = z.object({
+  name: z.string().trim().min(1, 'type the name of the household').max(60),
+  /** Left out where whoever uses this machine is the keeper, without a password. */
+  password: z.string().max(200).default(''),
+  backup: z.string().regex(/^[0-9a-f]{64}$/, 'save a backup first'),
+});
+/** What is still there of who or what was erased, in sentences. */
+export const erased = z.object({ remains: z.array(z.string()) });
+export type Erased = z.infer<typeof erased>;
+
 export const householdChoice = z.object({ id });
 export const householdBegin = z.object({
   name: z.string().trim().min(1, 'give the house a name').max(60, 'keep the name under 60 letters'),

@@ -84,6 +84,8 @@ import {
   pairingMade,
   passwordChange,
   passwordGiven,
+  erased,
+  householdErasure,
   passkeyAnswer,
   passkeyOptions,
   passkeys,
@@ -264,6 +266,17 @@ export const routes = {
     response: me,
   }),
   beginHousehold: create('beginHousehold', 'Begin a household of your own', householdBegin, me),
+  exportMe: route('exportMe', {
+    summary: 'What this server keeps about you, to save',
+    response: exportedTable,
+  }),
+  eraseMe: create('eraseMe', 'Delete your account for good', passwordGiven, erased),
+  eraseHousehold: create(
+    'eraseHousehold',
+    'Erase the household and all its records for good',
+    householdErasure,
+    erased,
+  ),
   listPeople: route('listPeople', { summary: 'The people of the household', response: people }),
   editRole: change('editRole', 'Change what a person may do', roleEdit, people),
   removePerson: route('removePerson', {

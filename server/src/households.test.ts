@@ -188,6 +188,12 @@ const PROBES: Record<RouteName, Probe> = {
     expect(body.options.allowCredentials ?? []).toEqual([]);
   },
   signInByPasskey: refuses('post', '/api/sign-in/passkey', { answer: { id: 'x' } }, 401),
+  exportMe: refuses('get', '/api/me/export'),
+  eraseMe: refuses('post', '/api/me/erasure', { password: 'x' }),
+  eraseHousehold: refuses('post', '/api/households/erasure', {
+    name: 'theirs',
+    backup: '0'.repeat(64),
+  }),
   listDevices: refuses('get', '/api/me/devices'),
   signOutDevice: refuses('post', `/api/me/devices/${uuidv7()}/sign-out`),
   makePairing: refuses('post', '/api/me/pairings'),

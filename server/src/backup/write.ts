@@ -13,43 +13,44 @@ const PICTURE = /^data:image\/(\w+);base64,(.+)$/s;
  * All records of a household as one zip, as they are at one moment: a table a file, a row a line as
  * PostgreSQL writes it, what was undone too; photos as pictures; a manifest with the digest of each.
  */
-export async function writeBackup(scope: Scope): Promise<Uint8Array> {
-  return scope.snapshot(async (inside) => {
-    const [settings] = await inside.rows<{ json: string }>(
-      `SELECT (to_jsonb(h) - 'id' - 'key' - 'version')::text AS json
+export const writeBackup = (scope: Scope): Promise<Uint8Array> => scope.snapshot(backupOf);
+
+/** The same within a snapshot that was begun already. */
+export async function backupOf(inside: Scope): Promise<Uint8Array> {
+  const [settings] = await inside.rows<{ json: string }>(
+    `SELECT (to_jsonb(h) - 'id' - 'key' - 'version')::text AS json
          FROM households h WHERE id = :household`,
-    );
-    const files: Record<string, Uint8Array> = { [HOUSEHOLD]: strToU8(settings!.json) };
-    const rows: Record<string, number> = {};
-    for (const table of await backupTables(inside)) {
-      const lines = await linesOf(inside, table);
-      const written = table.name === 'photos' ? takePicturesOut(lines, files) : lines;
-      rows[tableFile(table.name)] = lines.length;
-      files[tableFile(table.name)] = strToU8(written.map((line) => `${line}\n`).join(''));
-    }
-    const [newest] = await inside.rows<{ name: string }>(
-      "SELECT max(name) AS name FROM migrations WHERE :household <> ''",
-    );
-    const contents: Manifest = {
-      format: FORMAT,
-      migration: newest!.name,
-      files: Object.fromEntries(
-        Object.entries(files).map(([name, bytes]) => [
-          name,
-          { sha256: sha256(bytes), bytes: bytes.length, rows: rows[name] },
-        ]),
-      ),
-    };
-    files[MANIFEST] = strToU8(`${JSON.stringify(contents, null, 1)}\n`);
-    const zippable: Zippable = Object.fromEntries(
+  );
+  const files: Record<string, Uint8Array> = { [HOUSEHOLD]: strToU8(settings!.json) };
+  const rows: Record<string, number> = {};
+  for (const table of await backupTables(inside)) {
+    const lines = await linesOf(inside, table);
+    const written = table.name === 'photos' ? takePicturesOut(lines, files) : lines;
+    rows[tableFile(table.name)] = lines.length;
+    files[tableFile(table.name)] = strToU8(written.map((line) => `${line}\n`).join(''));
+  }
+  const [newest] = await inside.rows<{ name: string }>(
+    "SELECT max(name) AS name FROM migrations WHERE :household <> ''",
+  );
+  const contents: Manifest = {
+    format: FORMAT,
+    migration: newest!.name,
+    files: Object.fromEntries(
       Object.entries(files).map(([name, bytes]) => [
         name,
-        // Pictures are packed already.
-        [bytes, { mtime: MTIME, level: name.startsWith('photos/') ? 0 : 6 }],
+        { sha256: sha256(bytes), bytes: bytes.length, rows: rows[name] },
       ]),
-    );
-    return zipSync(zippable);
-  });
+    ),
+  };
+  files[MANIFEST] = strToU8(`${JSON.stringify(contents, null, 1)}\n`);
+  const zippable: Zippable = Object.fromEntries(
+    Object.entries(files).map(([name, bytes]) => [
+      name,
+      // Pictures are packed already.
+      [bytes, { mtime: MTIME, level: name.startsWith('photos/') ? 0 : 6 }],
+    ]),
+  );
+  return zipSync(zippable);
 }
 
 async function linesOf(scope: Scope, { name, order }: BackupTable): Promise<string[]> {

@@ -26,6 +26,7 @@ export async function asAppRole(owner: Sequelize, url: string): Promise<string> 
     GRANT USAGE ON SCHEMA public TO ${ROLE};
     GRANT SELECT, INSERT, UPDATE, DELETE ON ALL TABLES IN SCHEMA public TO ${ROLE};
     GRANT USAGE ON ALL SEQUENCES IN SCHEMA public TO ${ROLE};
+    GRANT EXECUTE ON FUNCTION erase_household() TO ${ROLE};
     REVOKE INSERT, UPDATE, DELETE ON migrations FROM ${ROLE};
     SELECT pg_advisory_unlock(${GRANTING});`);
   if (!(await letsIn(address.href))) {

@@ -33,6 +33,7 @@ import * as periods from './migrations/0030-periods';
 import * as people from './migrations/0031-people';
 import * as walls from './migrations/0032-walls-between-households';
 import * as passkeys from './migrations/0033-passkeys';
+import * as erasing from './migrations/0034-erasing';
 
 const MIGRATIONS = [
   house,
@@ -68,6 +69,7 @@ const MIGRATIONS = [
   people,
   walls,
   passkeys,
+  erasing,
 ];
 /** Arbitrary but fixed: two servers that start together migrate one after the other. */
 const LOCK = 741_093_122;

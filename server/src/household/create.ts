@@ -1,5 +1,6 @@
 import { v7 as uuidv7 } from 'uuid';
-import type { Registry } from '../db';
+import type { Registry, Scope } from '../db';
+import { MOMENTS } from '../demo/scenario';
 
 /** A household of its own, with the units, the clock and the moments of one that its owner knows. */
 export async function createHousehold(
@@ -35,4 +36,28 @@ export async function createHousehold(
       );
     });
   });
+}
+
+/** An empty household in the place of one that was erased, for the first owner to come. */
+export async function beginAnew(
+  scope: Scope,
+  { key, timeZone }: { key: string; timeZone: string },
+): Promise<void> {
+  await scope.rows(
+    `INSERT INTO households (id, key, name, time_zone, units, temperature, hardness, clock, week_start,
+                             currency, delivery_days, version)
+     VALUES (CAST(:household AS uuid), :key, 'My fish room', :timeZone, 'metric', 'C', 'dGH', '24', 1,
+             'EUR', 4, 1)
+     RETURNING id`,
+    { key, timeZone },
+  );
+  await scope.insert(
+    'moments',
+    MOMENTS.map(({ key: _, ...moment }) => ({
+      ...moment,
+      id: uuidv7(),
+      version: 1,
+      archived: false,
+    })),
+  );
 }

@@ -6,6 +6,7 @@ import { createHousehold } from '../household/create';
 import type { Handlers } from '../http/mount';
 import { conflict, invalid, notAllowed, notFound, ProblemError } from '../http/problems';
 import { digestOf, newLinkCode } from './codes';
+import { erasingRoutes } from './erasing';
 import { assertOwnPassword } from './ownPassword';
 import { passkeyRoutes } from './passkeys';
 import { isPassword } from './passwords';
@@ -130,6 +131,7 @@ export function peopleRoutes(parts: PeopleParts) {
 
   return {
     ...passkeyRoutes(parts, meNow),
+    ...erasingRoutes(parts),
 
     getMe: (_request, { visitor }) => meOf(parts, visitor.who),
 

@@ -72,6 +72,7 @@ export async function readEverything(ask: Ask, day: string): Promise<Read[]> {
     'getPhoto',
     'listDevices',
     'listPasskeys',
+    'exportMe',
     'printQrLabels',
   ]);
   for (const name of Object.keys(routes) as RouteName[]) {
