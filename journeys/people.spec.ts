@@ -217,3 +217,27 @@ test('a passkey signs in without the password, once for each question, and while
   await page.getByRole('button', { name: 'Use a passkey' }).click();
   await expect(page.getByText(/^This passkey is not known here/)).toBeVisible();
 });
+
+test('a household is erased after its backup, and then the account', async ({ page, shared }) => {
+  await begin(page, shared.url);
+  await page.goto(`${shared.url}/people`);
+  await page.getByRole('button', { name: 'Delete my account' }).click();
+  const sheet = page.getByRole('dialog');
+  await sheet.getByLabel('Password').fill(PASSWORD);
+  await sheet.getByRole('button', { name: 'Delete it for good' }).click();
+  await expect(sheet.getByText(/^You are the only owner of The Weir Room/)).toBeVisible();
+  await page.keyboard.press('Escape');
+
+  await page.getByRole('button', { name: 'Erase The Weir Room' }).click();
+  const [backup] = await Promise.all([
+    page.waitForEvent('download'),
+    sheet.getByRole('button', { name: 'Save the backup' }).click(),
+  ]);
+  expect(backup.suggestedFilename()).toMatch(/\.zip$/);
+  await sheet.getByLabel(/^To be sure/).fill('The Weir Room');
+  await sheet.getByLabel('Password').fill(PASSWORD);
+  await sheet.getByRole('button', { name: 'Erase it for good' }).click();
+  await expect(sheet.getByText('The Weir Room is erased.')).toBeVisible();
+  await sheet.getByRole('button', { name: 'Done' }).click();
+  await expect(page.getByText(/You belong to no household/)).toBeVisible();
+});

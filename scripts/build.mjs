@@ -1,6 +1,5 @@
 import { cpSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { basename, join } from 'node:path';
-import { transform } from 'esbuild';
 import { root } from './places.mjs';
 import { step } from './say.mjs';
 
@@ -37,6 +36,8 @@ export async function buildServer() {
 
 /** Every source of a folder as JavaScript, in the same places. */
 async function compile(from, to) {
+  // Loaded once the packages are there: this file is read before they are.
+  const { transform } = await import('esbuild');
   const entries = readdirSync(from, { recursive: true, withFileTypes: true });
   const sources = entries
     .filter((entry) => entry.isFile() && entry.name.endsWith('.ts'))

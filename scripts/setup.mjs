@@ -24,13 +24,13 @@ export function chromiumPath() {
   return paths.find((path) => existsSync(path)) ?? null;
 }
 
-/** Everything a start needs: Node, PostgreSQL and the packages; a browser too where `browser`. */
-export async function setUp({ browser }) {
+/** Everything a start needs: Node, the packages, PostgreSQL unless it is elsewhere, a browser where `browser`. */
+export async function setUp({ browser, database = true }) {
   if (Number(process.versions.node.split('.')[0]) < NODE_AT_LEAST) {
     giveUp(`Node ${NODE_AT_LEAST} or newer is needed; this is ${process.version}.`);
   }
   const wanted = [];
-  if (!postgresBin()) wanted.push('postgresql');
+  if (database && !postgresBin()) wanted.push('postgresql');
   if (browser && !chromiumPath()) wanted.push('chromium');
   if (wanted.length > 0) await installFromDebian(wanted);
   await installFromNpm();

@@ -2,6 +2,7 @@ import type { Me } from '@open-larder/contract';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Button, Card, Fault, Field, ListRow, Text, useToast } from '../ui';
+import { EraseHousehold } from './EraseHousehold';
 import { peopleApi } from './peopleApi';
 import { roleLabel } from './roles';
 import { useSend } from './useSend';
@@ -13,6 +14,7 @@ export function HouseholdsCard({ me }: { me: Me }) {
   const [leave] = peopleApi.useLeaveHouseholdMutation();
   const { send, problem } = useSend();
   const [leaving, setLeaving] = useState(false);
+  const [erasing, setErasing] = useState(false);
   const go = async (id: string, name: string) => {
     if (await send(choose({ body: { id } }))) toast(`You are in ${name} now.`);
   };
@@ -51,14 +53,29 @@ export function HouseholdsCard({ me }: { me: Me }) {
             </View>
           </View>
         ) : (
-          <View style={{ alignItems: 'flex-start' }}>
+          <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
             <Button
               variant="bare"
               label={`Leave ${me.household.name}`}
               onPress={() => setLeaving(true)}
             />
+            {me.household.role === 'owner' ? (
+              <Button
+                variant="bare"
+                label={`Erase ${me.household.name}`}
+                onPress={() => setErasing(true)}
+              />
+            ) : null}
           </View>
         )
+      ) : null}
+      {me.household ? (
+        <EraseHousehold
+          name={me.household.name}
+          person={me.person}
+          open={erasing}
+          onClose={() => setErasing(false)}
+        />
       ) : null}
     </View>
   );

@@ -1,11 +1,14 @@
 import type { Me } from '@open-larder/contract';
+import { useState } from 'react';
 import { Button, Text } from '../ui';
+import { DeleteAccount } from './DeleteAccount';
 import { Entrance } from './Entrance';
 import { Another } from './HouseholdsCard';
 import { signOutHere } from './signOutHere';
 
 /** Signed in, and in no household: it was left, or an owner removed them. */
 export function NoHouseholdScreen({ me }: { me: Me }) {
+  const [deleting, setDeleting] = useState(false);
   return (
     <Entrance
       title={`Hello, ${me.person?.name ?? ''}`}
@@ -14,6 +17,8 @@ export function NoHouseholdScreen({ me }: { me: Me }) {
       <Text>Open an invitation that you were sent, or start a household of your own.</Text>
       <Another open />
       <Button variant="bare" label="Sign out" onPress={signOutHere} />
+      <Button variant="bare" label="Delete my account" onPress={() => setDeleting(true)} />
+      <DeleteAccount open={deleting} onClose={() => setDeleting(false)} />
     </Entrance>
   );
 }

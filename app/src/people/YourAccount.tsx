@@ -3,13 +3,14 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { Button, Fault, Field, Sheet, Text, useToast } from '../ui';
 import { CodesCard } from './CodesCard';
+import { DeleteAccount } from './DeleteAccount';
 import { peopleApi } from './peopleApi';
 import { signOutHere } from './signOutHere';
 import { useSend } from './useSend';
 
 /** Your password, your codes, and the way out. */
 export function YourAccount({ me }: { me: Me }) {
-  const [open, setOpen] = useState<'password' | 'codes' | null>(null);
+  const [open, setOpen] = useState<'password' | 'codes' | 'delete' | null>(null);
   const close = () => setOpen(null);
   return (
     <View style={{ gap: 12, alignItems: 'flex-start' }}>
@@ -18,7 +19,9 @@ export function YourAccount({ me }: { me: Me }) {
         <Button label="Change my password" onPress={() => setOpen('password')} />
         <Button label="Make new codes" onPress={() => setOpen('codes')} />
         <Button label="Sign out" onPress={signOutHere} />
+        <Button variant="bare" label="Delete my account" onPress={() => setOpen('delete')} />
       </View>
+      <DeleteAccount open={open === 'delete'} onClose={close} />
       <Sheet title="Change my password" open={open === 'password'} onClose={close}>
         <ChangePassword onDone={close} />
       </Sheet>

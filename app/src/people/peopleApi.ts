@@ -66,6 +66,10 @@ export const peopleApi = api
         beginHouse: change('beginHouse', []),
         acceptInvitation: change('acceptInvitation', []),
         seeInvitation: change('seeInvitation', []),
+        exportMe: change('exportMe', []),
+        // The way in opens after what remains was read: see DeleteAccount and EraseHousehold.
+        eraseMe: change('eraseMe', []),
+        eraseHousehold: change('eraseHousehold', []),
         printQrLabels: change('printQrLabels', []),
         makePairing: change('makePairing', []),
         changePassword: change('changePassword', ['device']),

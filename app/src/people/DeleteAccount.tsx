@@ -1,0 +1,56 @@
+import { useState } from 'react';
+import { saveFile } from '../table/saveFile';
+import { Button, Fault, Field, Sheet, Text } from '../ui';
+import { peopleApi } from './peopleApi';
+import { Remains } from './Remains';
+import { signOutHere } from './signOutHere';
+import { useSend } from './useSend';
+
+/** Your account goes for good: what is kept of you can be saved first. */
+export function DeleteAccount({ open, onClose }: { open: boolean; onClose: () => void }) {
+  const [password, setPassword] = useState('');
+  const [remains, setRemains] = useState<readonly string[] | null>(null);
+  const [read] = peopleApi.useExportMeMutation();
+  const [erase] = peopleApi.useEraseMeMutation();
+  const { send, errorAt, problem } = useSend();
+  const save = async () => {
+    const kept = await send(read({}));
+    if (kept) saveFile(kept.fileName, kept.text, 'application/json');
+  };
+  const submit = async () => {
+    const erased = await send(erase({ body: { password } }));
+    if (erased) setRemains(erased.remains);
+  };
+  return (
+    <Sheet
+      title="Delete my account"
+      open={open}
+      onClose={remains === null ? onClose : () => void signOutHere()}
+    >
+      {remains ? (
+        <Remains
+          what="Your account is deleted."
+          remains={remains}
+          onDone={() => void signOutHere()}
+        />
+      ) : (
+        <>
+          <Text>
+            Your name, your password, your codes and passkeys go for good, and every device of yours
+            is signed out. What you logged stays with the household.
+          </Text>
+          <Button label="Save what is kept about me" onPress={save} />
+          <Field
+            label="Password"
+            value={password}
+            onChange={setPassword}
+            fieldError={errorAt('password')}
+            fill="password"
+          />
+          {problem ? <Fault problem={problem} /> : null}
+          <Button label="Delete it for good" onPress={submit} />
+        </>
+      )}
+    </Sheet>
+  );
+}
