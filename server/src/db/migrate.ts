@@ -71,14 +71,17 @@ const MIGRATIONS = [
   passkeys,
   erasing,
 ];
+/** Their names, the oldest first: the states that a database may be found in. */
+export const STATES: readonly string[] = MIGRATIONS.map(({ name }) => name);
 /** Arbitrary but fixed: two servers that start together migrate one after the other. */
 const LOCK = 741_093_122;
 
 /**
  * Bring the database to its newest shape, in one transaction: after a crash it is as it was.
+ * @param to the last one to run, where it is not the newest
  * @returns names of the migrations that ran
  */
-export async function migrate(db: Sequelize): Promise<string[]> {
+export async function migrate(db: Sequelize, to?: string): Promise<string[]> {
   return db.transaction(async (transaction) => {
     await db.query(`SELECT pg_advisory_xact_lock(${LOCK})`, { transaction });
     await db.query(
@@ -95,7 +98,7 @@ export async function migrate(db: Sequelize): Promise<string[]> {
       storage: storageIn(db, transaction),
       logger: undefined,
     });
-    return (await umzug.up()).map((migration) => migration.name);
+    return (await umzug.up(to === undefined ? {} : { to })).map((migration) => migration.name);
   });
 }
 
