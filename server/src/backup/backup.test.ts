@@ -17,6 +17,8 @@ import {
   smallHouse,
 } from '../testing/samples';
 import { startTestServer, type TestServer } from '../testing/testServer';
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { sha256, type Manifest } from './format';
 import { restoreBackup } from './restore';
 import { writeBackup } from './write';
@@ -38,6 +40,23 @@ const rowsOf = (zip: Uint8Array) => {
   const { files } = JSON.parse(strFromU8(unzipSync(zip)['manifest.json']!)) as Manifest;
   return Object.fromEntries(Object.entries(files).map(([name, { rows }]) => [name, rows]));
 };
+
+it('of every older format is restored whole', async () => {
+  const folder = join(__dirname, 'older');
+  const files = readdirSync(folder);
+  expect(files.length).toBeGreaterThan(0);
+  for (const file of files) {
+    const zip = new Uint8Array(readFileSync(join(folder, file)));
+    const empty = await emptyThere();
+    const restored = await restoreBackup(empty, zip);
+    for (const [table, rows] of Object.entries(rowsOf(zip))) {
+      const [, name] = /^tables\/(\w+)\.jsonl$/.exec(table) ?? [];
+      if (name) expect(restored[name] ?? 0).toBe(rows);
+    }
+    // What was restored is saved as it would be now, and that is the same records.
+    expect(rowsOf(await writeBackup(empty))).toMatchObject(rowsOf(zip));
+  }
+});
 
 it('of the demo comes back to the byte on another server', async () => {
   const id = await ensureHousehold(here.db, loadCatalogue(), {

@@ -11,7 +11,7 @@ import {
   tableFile,
   type Manifest,
 } from './format';
-import { backupTables, type BackupTable } from './tables';
+import { backupTables, newestMigration, type BackupTable } from './tables';
 
 /** Unpacked; more would be no household. */
 const LARGEST_BYTES = 1024 * 1024 * 1024;
@@ -93,10 +93,7 @@ async function assertFits(
   { format, migration, files }: Manifest,
   tables: readonly BackupTable[],
 ): Promise<void> {
-  const [newest] = await scope.rows<{ name: string }>(
-    "SELECT max(name) AS name FROM migrations WHERE :household <> ''",
-  );
-  if (format > FORMAT || migration > newest!.name) {
+  if (format > FORMAT || migration > (await newestMigration(scope))) {
     throw invalid('base64', 'this backup was made by a newer version; update this server first');
   }
   const known = new Set(tables.map(({ name }) => tableFile(name)));

@@ -14,6 +14,14 @@ export interface BackupTable {
 /** Assigned anew where rows are restored. */
 const OF_PLACE = new Set(['household_id', 'seq']);
 
+/** The state of the database: the name of its newest migration. */
+export async function newestMigration(scope: Scope): Promise<string> {
+  const [newest] = await scope.rows<{ name: string }>(
+    "SELECT max(name) AS name FROM migrations WHERE :household <> ''",
+  );
+  return newest!.name;
+}
+
 /** The tables that hold a household's records, each after those that it refers to. */
 export async function backupTables(scope: Scope): Promise<BackupTable[]> {
   const rows = await scope.rows<{ name: string; columns: string[]; order: string[] }>(

@@ -1,7 +1,7 @@
 import { strToU8, zipSync, type Zippable } from 'fflate';
 import type { Scope } from '../db';
 import { FORMAT, HOUSEHOLD, MANIFEST, sha256, tableFile, type Manifest } from './format';
-import { backupTables, type BackupTable } from './tables';
+import { backupTables, newestMigration, type BackupTable } from './tables';
 
 /** The same for every file: a backup of the same records has the same bytes. */
 const MTIME = new Date(1980, 0, 1);
@@ -29,12 +29,9 @@ export async function backupOf(inside: Scope): Promise<Uint8Array> {
     rows[tableFile(table.name)] = lines.length;
     files[tableFile(table.name)] = strToU8(written.map((line) => `${line}\n`).join(''));
   }
-  const [newest] = await inside.rows<{ name: string }>(
-    "SELECT max(name) AS name FROM migrations WHERE :household <> ''",
-  );
   const contents: Manifest = {
     format: FORMAT,
-    migration: newest!.name,
+    migration: await newestMigration(inside),
     files: Object.fromEntries(
       Object.entries(files).map(([name, bytes]) => [
         name,
