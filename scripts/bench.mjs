@@ -12,18 +12,22 @@ import { buildWeb, expoEnv, webDir } from './web.mjs';
 const port = portFrom('OPEN_LARDER_BENCH_PORT', 4312);
 /** The house of 300 tanks stands on the next port. */
 const largePort = port + 1;
+/** The house that people sign in to is the demo again. */
+const peoplePort = port + 2;
 await setUp({ browser: true });
-for (const wanted of [port, largePort]) {
+for (const wanted of [port, largePort, peoplePort]) {
   if (!(await portIsFree(wanted)))
-    giveUp(`Port ${wanted} is in use; choose another two with OPEN_LARDER_BENCH_PORT.`);
+    giveUp(`Port ${wanted} is in use; choose another three with OPEN_LARDER_BENCH_PORT.`);
 }
 const postgres = await startPostgres('benchdb', portFrom('OPEN_LARDER_BENCH_DB_PORT', 54312));
 let server = null;
 let largeServer = null;
+let peopleServer = null;
 
 async function stop(code) {
   await server?.stop();
   await largeServer?.stop();
+  await peopleServer?.stop();
   await postgres.stop();
   process.exit(code);
 }
@@ -74,6 +78,17 @@ try {
   const bench = ['--import', 'tsx', join('server', 'bench', 'main.ts')];
   await run(process.execPath, [...bench, '--large'], {
     env: { ...large, OPEN_LARDER_BENCH_EVENTS: '0' },
+  });
+  peopleServer = await startServer({
+    ...env,
+    OPEN_LARDER_PORT: String(peoplePort),
+    OPEN_LARDER_SIGN_IN: 'people',
+  });
+  await run(process.execPath, ['--import', 'tsx', join('server', 'bench', 'people.ts')], {
+    env: {
+      OPEN_LARDER_URL: `http://localhost:${port}`,
+      OPEN_LARDER_PEOPLE_URL: `http://localhost:${peoplePort}`,
+    },
   });
   await run(process.execPath, bench, { env });
   say(`\nThe bench took ${sinceStart()}.`);
