@@ -25,8 +25,8 @@ async function main(): Promise<void> {
   const entered = await signIn();
   if (!entered.ok) throw new Error(await entered.text());
   const cookie = entered.headers.get('set-cookie')!.split(';')[0]!;
-  const read = async (url: string, headers: Record<string, string> = {}) => {
-    const answer = await fetch(`${url}/api/tanks`, { headers });
+  const read = async (url: string, headers: Record<string, string> = {}, path = '/api/tanks') => {
+    const answer = await fetch(`${url}${path}`, { headers });
     await answer.text();
     if (!answer.ok) throw new Error(String(answer.status));
   };
@@ -69,7 +69,7 @@ async function main(): Promise<void> {
   await Promise.all([
     every(READS_A_SECOND, async () => {
       const began = performance.now();
-      await read(closed, { cookie });
+      await read(closed, { cookie }, '/api/moments');
       took.push(performance.now() - began);
     }),
     every(SIGN_INS_A_SECOND, async () => {

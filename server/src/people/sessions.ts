@@ -8,8 +8,8 @@ import type { Clock } from '../clock';
 import type { Registry } from '../db';
 import { unavailable } from '../http/problems';
 import { deviceKind } from './deviceKind';
-import { whoIs } from './store';
-import { isLoopback, originOf, type VisitorOf } from './visitor';
+import { householdOf, whoIs, whoOf, type WhoRow } from './store';
+import { isLoopback, originOf, type VisitorOf, type Who } from './visitor';
 
 declare module 'express-session' {
   interface SessionData {
@@ -19,6 +19,8 @@ declare module 'express-session' {
     device: string;
     since: string;
     seen: string;
+    /** Who that is, read together with the session and never written into it. */
+    known: Known;
   }
 }
 
@@ -56,8 +58,8 @@ export async function openSessions({ dbUrl, registry, clock, secure }: Parts): P
   });
   // A connection that breaks while it is idle is replaced; who asks meanwhile hears of it.
   pool.on('error', () => undefined);
-  const Store = connectPgSimple(session);
-  const store = new Store({ pool, tableName: 'sessions', disableTouch: true });
+  const recent = new Recent();
+  const store = new (storeOf(pool, recent))({ pool, tableName: 'sessions', disableTouch: true });
   const sessions = session({
     store,
     // The name binds the cookie to this host and to TLS, where there is TLS.
@@ -70,18 +72,24 @@ export async function openSessions({ dbUrl, registry, clock, secure }: Parts): P
   });
   return {
     pool,
-    read: (request, response, next) =>
+    read: (request, response, next) => {
+      if (!READS.has(request.method)) {
+        // It may end a session or change a role: nothing that was known before counts after it.
+        recent.forget();
+        response.once('close', () => recent.forget());
+      }
       sessions(request, response, (error?: unknown) =>
         next(
           error ? unavailable('The database cannot be reached. Try again in a moment.') : undefined,
         ),
-      ),
+      );
+    },
     visitorOf: async (request) => {
       const now = clock.now();
       await noteSeen(request, now);
-      const { personId, householdId = null, deviceId = null } = request.session;
+      const { personId, householdId = null, deviceId = null, known } = request.session;
       return {
-        who: personId ? await whoIs(registry, personId, householdId) : null,
+        who: personId ? (known?.who ?? (await whoIs(registry, personId, householdId))) : null,
         from: request.ip ?? '',
         origin: originOf(request),
         onThisMachine: isLoopback(request.ip),
@@ -111,6 +119,79 @@ export async function openSessions({ dbUrl, registry, clock, secure }: Parts): P
       store.close();
       await pool.end();
     },
+  };
+}
+
+/** Travels with a session and is left out where that is written down. */
+class Known {
+  constructor(readonly who: Who | null) {}
+  toJSON(): undefined {
+    return undefined;
+  }
+}
+
+type SessionRow = WhoRow & { sess: session.SessionData };
+
+const SESSION = `
+  SELECT s.sess, p.id, p.name, p.email, m.household_id AS "householdId", m.role
+    FROM sessions s
+    LEFT JOIN people p ON p.id = CAST(s.sess ->> 'personId' AS uuid)
+    LEFT JOIN ${householdOf("s.sess ->> 'householdId'")} m ON true
+   WHERE s.sid = $1 AND s.expire >= now()`;
+
+const READS = new Set(['GET', 'HEAD']);
+/** A page asks for a dozen things at once: for so long who asks is not looked up again. */
+const RECENT_MS = 1000;
+
+/** Sessions that were just read; forgotten with every write of this server, and within a second of others’. */
+class Recent {
+  private readonly rows = new Map<string, SessionRow>();
+  private until = 0;
+  /** What was asked before the last write is not kept after it. */
+  writes = 0;
+
+  get(sid: string): SessionRow | undefined {
+    if (Date.now() >= this.until) this.rows.clear();
+    return this.rows.get(sid);
+  }
+
+  keep(sid: string, row: SessionRow, askedAt: number): void {
+    if (askedAt !== this.writes) return;
+    if (this.rows.size === 0) this.until = Date.now() + RECENT_MS;
+    this.rows.set(sid, row);
+  }
+
+  forget(): void {
+    this.writes += 1;
+    this.rows.clear();
+  }
+}
+
+/** Sessions are read together with who they are of: one question for each request, not two. */
+function storeOf(pool: pg.Pool, recent: Recent) {
+  return class extends connectPgSimple(session) {
+    override get(
+      sid: string,
+      callback: (error: unknown, sess?: session.SessionData | null) => void,
+    ): void {
+      const answer = (row: SessionRow) =>
+        callback(null, {
+          // Each request changes its own.
+          ...structuredClone(row.sess),
+          known: new Known(row.id === null ? null : whoOf(row)),
+        });
+      const known = recent.get(sid);
+      if (known) return answer(known);
+      const askedAt = recent.writes;
+      pool.query<SessionRow>({ name: 'session', text: SESSION, values: [sid] }).then(
+        ({ rows: [row] }) => {
+          if (!row) return callback(null, null);
+          recent.keep(sid, row, askedAt);
+          answer(row);
+        },
+        (error: unknown) => callback(error),
+      );
+    }
   };
 }
 

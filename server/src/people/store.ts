@@ -6,29 +6,36 @@ import { digestOf, digestOfRecoveryCode, newRecoveryCodes } from './codes';
 import { assertUncommon, hashPassword } from './passwords';
 import type { Person, Visitor, Who } from './visitor';
 
+/** Of the households of a person `p`, the one that is asked for, or their oldest. */
+export const householdOf = (asked: string): string => `LATERAL (
+  SELECT household_id, role FROM memberships
+   WHERE person_id = p.id
+   ORDER BY household_id = CAST(${asked} AS uuid) DESC NULLS LAST, since, household_id
+   LIMIT 1)`;
+
+export interface WhoRow extends Person {
+  householdId: string | null;
+  role: Role;
+}
+
+export const whoOf = ({ id, name, email, householdId, role }: WhoRow): Who => ({
+  person: { id, name, email },
+  household: householdId === null ? null : { id: householdId, role },
+});
+
 /** A person, and the household that they are in: the one asked for, or their oldest. */
 export async function whoIs(
   registry: Registry,
   personId: string,
   householdId: string | null,
 ): Promise<Who | null> {
-  const [row] = await registry.rows<Person & { householdId: string | null; role: Role }>(
+  const [row] = await registry.rows<WhoRow>(
     `SELECT p.id, p.name, p.email, m.household_id, m.role
-       FROM people p
-       LEFT JOIN LATERAL (
-         SELECT household_id, role FROM memberships
-          WHERE person_id = p.id
-          ORDER BY household_id = CAST(:householdId AS uuid) DESC NULLS LAST, since, household_id
-          LIMIT 1) m ON true
+       FROM people p LEFT JOIN ${householdOf(':householdId')} m ON true
       WHERE p.id = :personId`,
     { personId, householdId },
   );
-  if (!row) return null;
-  const { id, name, email } = row;
-  return {
-    person: { id, name, email },
-    household: row.householdId === null ? null : { id: row.householdId, role: row.role },
-  };
+  return row ? whoOf(row) : null;
 }
 
 export async function householdsOf(
