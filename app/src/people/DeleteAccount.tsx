@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { saveFile } from '../table/saveFile';
-import { Button, Fault, Field, Sheet, Text } from '../ui';
+import { Button, Fault, Sheet, Text } from '../ui';
+import { OwnPassword } from './OwnPassword';
 import { peopleApi } from './peopleApi';
 import { Remains } from './Remains';
 import { signOutHere } from './signOutHere';
@@ -40,13 +41,7 @@ export function DeleteAccount({ open, onClose }: { open: boolean; onClose: () =>
             is signed out. What you logged stays with the household.
           </Text>
           <Button label="Save what is kept about me" onPress={save} />
-          <Field
-            label="Password"
-            value={password}
-            onChange={setPassword}
-            fieldError={errorAt('password')}
-            fill="password"
-          />
+          <OwnPassword value={password} onChange={setPassword} fieldError={errorAt('password')} />
           {problem ? <Fault problem={problem} /> : null}
           <Button label="Delete it for good" onPress={submit} />
         </>

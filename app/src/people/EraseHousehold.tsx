@@ -3,6 +3,7 @@ import { call } from '../store/call';
 import { fromBase64 } from '../table/base64';
 import { saveFile } from '../table/saveFile';
 import { Button, Fault, Field, Sheet, Text } from '../ui';
+import { OwnPassword } from './OwnPassword';
 import { peopleApi } from './peopleApi';
 import { Remains } from './Remains';
 import { useSend } from './useSend';
@@ -57,12 +58,10 @@ export function EraseHousehold({ name, person, open, onClose }: Props) {
                 fieldError={errorAt('name')}
               />
               {person ? (
-                <Field
-                  label="Password"
+                <OwnPassword
                   value={password}
                   onChange={setPassword}
                   fieldError={errorAt('password')}
-                  fill="password"
                 />
               ) : null}
               <Button label="Erase it for good" onPress={submit} />

@@ -5,8 +5,9 @@ import {
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useFormat } from '../store';
-import { Button, Card, Fault, Field, ListRow, Sheet, Text, useToast, Waiting } from '../ui';
+import { Button, Card, Fault, ListRow, Sheet, Text, useToast, Waiting } from '../ui';
 import { passkeysWorkHere, WHY_NOT, wentWrong } from './passkeysWorkHere';
+import { OwnPassword } from './OwnPassword';
 import { peopleApi } from './peopleApi';
 import { useSend } from './useSend';
 
@@ -86,12 +87,10 @@ function AddPasskey({ onDone }: { onDone: () => void }) {
   return (
     <>
       <Text>Type your password once more; your device then asks for its lock.</Text>
-      <Field
-        label="Password"
+      <OwnPassword
         value={password}
         onChange={setPassword}
         fieldError={errorAt('password')}
-        fill="password"
         onSubmit={() => void submit()}
       />
       {failed ? <Text tone="due">{failed}</Text> : null}

@@ -4,6 +4,7 @@ import { View } from 'react-native';
 import { Button, Fault, Field, Sheet, Text, useToast } from '../ui';
 import { CodesCard } from './CodesCard';
 import { DeleteAccount } from './DeleteAccount';
+import { OwnPassword } from './OwnPassword';
 import { peopleApi } from './peopleApi';
 import { signOutHere } from './signOutHere';
 import { useSend } from './useSend';
@@ -80,12 +81,10 @@ function NewCodes({ onDone }: { onDone: () => void }) {
   return (
     <>
       <Text>The codes that you had until now stop working.</Text>
-      <Field
-        label="Password"
+      <OwnPassword
         value={password}
         onChange={setPassword}
         fieldError={errorAt('password')}
-        fill="password"
         onSubmit={() => void submit()}
       />
       {problem ? <Fault problem={problem} /> : null}
