@@ -151,13 +151,13 @@ class Recent {
   writes = 0;
 
   get(sid: string): SessionRow | undefined {
-    if (Date.now() >= this.until) this.rows.clear();
+    if (performance.now() >= this.until) this.rows.clear();
     return this.rows.get(sid);
   }
 
   keep(sid: string, row: SessionRow, askedAt: number): void {
     if (askedAt !== this.writes) return;
-    if (this.rows.size === 0) this.until = Date.now() + RECENT_MS;
+    if (this.rows.size === 0) this.until = performance.now() + RECENT_MS;
     this.rows.set(sid, row);
   }
 
