@@ -203,7 +203,7 @@ test('a passkey signs in without the password, once for each question, and while
   const sent = page.waitForRequest((request) => request.url().endsWith('/api/sign-in/passkey'));
   await page.getByRole('button', { name: 'Use a passkey' }).click();
   await expect(places(page)).toBeVisible();
-  // The same answer once more, as somebody who had listened would send it.
+  // The same answer once more, as an eavesdropper would send it.
   const again = await page.request.post(`${shared.url}/api/sign-in/passkey`, {
     headers: { Origin: shared.url },
     data: (await sent).postDataJSON(),
@@ -212,7 +212,7 @@ test('a passkey signs in without the password, once for each question, and while
 
   await page.goto(`${shared.url}/people`);
   await page.getByRole('button', { name: /^Remove the passkey/ }).click();
-  await expect(page.getByText(/^With a passkey you sign in/)).toBeVisible();
+  await expect(page.getByText(/^With a passkey you unlock/)).toBeVisible();
   await signOut();
   await page.getByRole('button', { name: 'Use a passkey' }).click();
   await expect(page.getByText(/^This passkey is not known here/)).toBeVisible();

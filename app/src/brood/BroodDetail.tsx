@@ -119,7 +119,7 @@ export function BroodDetail({
 const endWords = ({ status: { targetCm, target } }: Brood, format: Format): string =>
   `${format.quantity('length', targetCm)}${target === null ? '' : ` by about ${format.day(target)}`}`;
 
-/** What the brood gets today, meal by meal, and what stands in for meals that nobody is there for. */
+/** What the brood gets today, meal by meal, and what makes up for meals when no one is home. */
 function FeedsCard({ brood }: { brood: Brood }) {
   const format = useFormat();
   const { feeds, toleratesHours, swim, state, count, counted } = brood.status;

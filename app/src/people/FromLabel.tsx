@@ -2,7 +2,7 @@ import { Redirect, type Href } from 'expo-router';
 import { api } from '../store';
 import { Screen, Waiting } from '../ui';
 
-/** The page of what a label stands on; who only feeds comes to its place in the Round. */
+/** The page of what a label is stuck to; for a feeder, its place in the Round. */
 export function FromLabel({ kind, id }: { kind: string; id: string }) {
   const { data: me, error, refetch } = api.useMeQuery();
   if (me?.household) return <Redirect href={pageOf(kind, id, me.household.role === 'feeder')} />;

@@ -18,7 +18,7 @@ export function LabelsCard() {
     <View style={{ gap: 12, alignItems: 'flex-start' }}>
       <Text variant="subtitle">Labels to stick on</Text>
       <Text tone="quiet">
-        A phone that is held against one opens that tank, culture or brood; for who only feeds, its
+        Point a phone at one, and it opens that tank, culture or brood. For a feeder it opens the
         place in the Round.
       </Text>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>

@@ -11,7 +11,7 @@ import { OwnPassword } from './OwnPassword';
 import { peopleApi } from './peopleApi';
 import { useSend } from './useSend';
 
-/** Keys that sign you in by a finger, a face or the lock of the device, without the password. */
+/** Keys that sign you in by unlocking the device, without the password. */
 export function Passkeys() {
   const format = useFormat();
   const [open, setOpen] = useState(false);
@@ -44,7 +44,7 @@ export function Passkeys() {
           </View>
         ) : (
           <Text tone="quiet">
-            With a passkey you sign in by the lock of your phone, and type no password.
+            With a passkey you unlock your phone instead of typing your password.
           </Text>
         )
       ) : (
@@ -86,7 +86,7 @@ function AddPasskey({ onDone }: { onDone: () => void }) {
   };
   return (
     <>
-      <Text>Type your password once more; your device then asks for its lock.</Text>
+      <Text>Type your password once more. Your device then asks you to unlock it.</Text>
       <OwnPassword
         value={password}
         onChange={setPassword}

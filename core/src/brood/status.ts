@@ -203,7 +203,7 @@ export function computeBroodStatus(task: BroodTask): BroodStatus {
       couldGrow,
     );
   const age = swim === null ? null : daysBetween(swim.day, today);
-  // Nobody feeds what nobody saw swim, though its day has come: it would only foul.
+  // What was not seen to swim is not fed, though its day has come: food would only foul.
   const eating = age !== null && age >= 0 && state.phase === 'fry';
   const feeds =
     eating && age < LADDER_DAYS && !treated(task, { state })

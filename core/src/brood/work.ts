@@ -169,7 +169,7 @@ function parentsWork(
   return [plain('parents', { is: 'parentsOut', rule, breeding }, true)];
 }
 
-/** Eggs that nobody fans but the keeper. */
+/** Eggs that only the keeper tends. */
 const TENDED: ReadonlySet<string> = new Set(['moved', 'stripped']);
 
 /** Eggs that a parent sits with in the open: those in a mouth are not looked at. */
@@ -316,7 +316,7 @@ function homeWork(task: BroodTask, status: BroodStatus): BroodWork[] {
   const { today, species } = task;
   const work: BroodWork[] = [];
   const { target, targetCm, lengthCm, state } = status;
-  // Whom nobody saw swim nobody asks for, however long ago they should have.
+  // No one asks for young that were not seen to swim, however long ago they should have.
   if (state.phase !== 'fry') return work;
   if (target !== null && lengthCm !== null && daysBetween(today, target) <= HOME_AHEAD) {
     const inDays = Math.max(0, daysBetween(today, target));

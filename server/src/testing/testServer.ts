@@ -19,7 +19,7 @@ import { waitsIn } from '../people/waits';
 /** A server over a real PostgreSQL, with two households that must never meet. */
 export interface TestServer {
   app: Express;
-  /** As the owner of the tables, whom no wall between households stops. */
+  /** As the owner of the tables, which no wall between households stops. */
   db: Sequelize;
   /** As the server itself asks. */
   appDb: Sequelize;
