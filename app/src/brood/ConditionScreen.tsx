@@ -213,15 +213,17 @@ function WaterRows({
         title="Water changes that make up for it"
         detail={`now ${percent(change.share)} every ${change.everyDays} days`}
         trail={
-          <Text tone="due">
-            {[
-              report.shareThen === null
-                ? null
-                : `${percent(report.shareThen)} (${format.quantity('volume', Math.round(report.shareThen * litres))})`,
-              report.everyThen === null ? null : `or every ${report.everyThen} days`,
-            ]
-              .filter(Boolean)
-              .join(', ') || 'feed less, or in more water'}
+          <Text tone={report.enough ? 'quiet' : 'due'}>
+            {report.enough
+              ? 'these are enough'
+              : [
+                  report.shareThen === null
+                    ? null
+                    : `${percent(report.shareThen)} (${format.quantity('volume', Math.round(report.shareThen * litres))})`,
+                  report.everyThen === null ? null : `or every ${report.everyThen} days`,
+                ]
+                  .filter(Boolean)
+                  .join(', ') || 'feed less, or in more water'}
           </Text>
         }
       />

@@ -25,6 +25,8 @@ export interface Conditioned {
   /** Peak of nitrate in a steady rhythm of changes, mg/L. */
   nitrateBefore: number;
   nitrateThen: number;
+  /** So little nitrate that the usual changes go on. */
+  enough: boolean;
   /** The share that holds the peak of before, at the same days between; null where none does. */
   shareThen: number | null;
   /** Days between changes of the same share that hold it; null where they would be less than one. */
@@ -32,6 +34,9 @@ export interface Conditioned {
   /** Litres to change over the span, more than before. */
   litresMore: number;
 }
+
+/** Nitrate up to here is no reason to change more water, mg/L. Practice. */
+const UNHARMFUL_MG_L = 20;
 
 /**
  * What conditioning adds to the water, and the changes that pay for it.
@@ -50,6 +55,8 @@ export function conditioned(of: Conditioning): Conditioned {
   const peak = (tanMgL: number) => peakOf(added(tanMgL), of);
   const held = peak(tanBefore);
   const grows = added(tanBefore) > 0 ? added(tanThen) / added(tanBefore) : 1;
+  const nitrateThen = peak(tanThen);
+  const enough = nitrateThen <= UNHARMFUL_MG_L;
   const shareThen = shareFor(held, added(tanThen), of);
   const every = Math.floor(of.everyDays / grows + 1e-9);
   const changes = of.days / of.everyDays;
@@ -57,9 +64,10 @@ export function conditioned(of: Conditioning): Conditioned {
     tanBefore,
     tanThen,
     nitrateBefore: held,
-    nitrateThen: peak(tanThen),
+    nitrateThen,
+    enough,
     shareThen,
     everyThen: Number.isFinite(every) && every >= 1 ? every : null,
-    litresMore: Math.max(0, ((shareThen ?? 1) - of.share) * of.litres * changes),
+    litresMore: enough ? 0 : Math.max(0, ((shareThen ?? 1) - of.share) * of.litres * changes),
   };
 }

@@ -48,6 +48,12 @@ describe('conditioning', () => {
     expect(thick.nitrateThen).toBeCloseTo(usual.sourceMgL, 9);
   });
 
+  it('asks for no more water where nitrate stays low', () => {
+    const few = { ...usual, proteinG: 0.01, thenG: 0.02 };
+    expect(conditioned(few)).toMatchObject({ enough: true, litresMore: 0 });
+    expect(conditioned(usual).enough).toBe(false);
+  });
+
   it('costs nothing where nothing more is fed, and never less than before', () => {
     fc.assert(
       fc.property(fc.double({ min: 1, max: 6, noNaN: true }), (thenG) => {
