@@ -198,6 +198,8 @@ export const routes = {
       /** Null where it is not known. */
       diskFreeMb: z.number().nullable(),
       diskLow: z.boolean(),
+      /** The instant at which the certificate ends, where that is within two weeks; null before, and without TLS. */
+      certificateEnds: z.string().nullable(),
     }),
   }),
   getReady: route('getReady', {

@@ -29,6 +29,7 @@ import {
 } from './http/reach';
 import { addressPages } from './http/docs';
 import { formatErrors, unknownRoute } from './http/errors';
+import { endsSoon, type CertificateWatch } from './http/server';
 import { mount, type Handlers } from './http/mount';
 import { NulError, ProblemError } from './http/problems';
 import { TIME_HEADER } from '@open-larder/contract/paths';
@@ -72,6 +73,8 @@ export interface AppParts {
   reach?: Reach;
   /** Whether the database answers; without it, that is only known from what is asked of it. */
   watch?: DatabaseWatch;
+  /** The certificate that it is reached with, where it brings TLS itself. */
+  certificate?: CertificateWatch;
   /** Folder that holds the database, whose disk must not fill up unnoticed. */
   dataDir?: string;
 }
@@ -171,11 +174,22 @@ const RESOURCES: Omit<
   ...tableRoutes,
 };
 
-function healthRoutes({ db, watch, dataDir }: AppParts): Pick<Handlers, 'getHealth' | 'getReady'> {
+function healthRoutes({
+  db,
+  watch,
+  dataDir,
+  clock,
+  certificate = { ends: null },
+}: AppParts): Pick<Handlers, 'getHealth' | 'getReady'> {
   return {
     async getHealth() {
       const { freeMb, low } = await diskOf(dataDir);
-      return { status: 'ok' as const, diskFreeMb: freeMb, diskLow: low };
+      return {
+        status: 'ok' as const,
+        diskFreeMb: freeMb,
+        diskLow: low,
+        certificateEnds: endsSoon(certificate, clock.now()),
+      };
     },
     async getReady() {
       if (watch && !watch.up) throw NOT_READY;

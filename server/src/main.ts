@@ -7,7 +7,7 @@ import { asAppRole, connect, migrate, Registry, Scope, watchDatabase } from './d
 import { ensureHousehold } from './demo';
 import { diskOf } from './disk';
 import { dropOldReceipts } from './http/receipts';
-import { serverOf } from './http/server';
+import { serverOf, type CertificateWatch } from './http/server';
 import { makeLog } from './log';
 import { openSessions } from './people/sessions';
 import { dropExpired } from './people/store';
@@ -47,6 +47,7 @@ async function main(): Promise<void> {
     secure: config.reach.secure,
   });
   const bySession = config.signIn === 'people';
+  const certificate: CertificateWatch = { ends: null };
   const app = createApp({
     db,
     catalogue,
@@ -67,9 +68,10 @@ async function main(): Promise<void> {
     },
     reach: config.reach,
     watch,
+    certificate,
     dataDir: config.dataDir,
   });
-  const server = await serverOf(app, config.tls, { clock, log });
+  const server = await serverOf(app, config.tls, { clock, log, certificate });
   server.once('error', (error) => {
     log.fatal({ port: config.port }, portSentence(error, config.port));
     process.exit(1);

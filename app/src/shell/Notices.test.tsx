@@ -5,12 +5,12 @@ import { standIn } from '../testing/server';
 import { show } from '../testing/show';
 import { api } from '../store';
 import { testNowMs } from '../testing/clock';
-import { Notices, formatOff } from './Notices';
+import { Notices, formatCertificate, formatOff } from './Notices';
 
 afterEach(() => setDeviceClock(testNowMs));
 
 const HOUR = 3_600_000;
-const well = { status: 'ok', diskFreeMb: 50_000, diskLow: false };
+const well = { status: 'ok', diskFreeMb: 50_000, diskLow: false, certificateEnds: null };
 
 describe('what is the matter', () => {
   it('is nothing where all is well', async () => {
@@ -39,6 +39,19 @@ describe('what is the matter', () => {
       expect(data).toHaveLength(1);
     });
     expect(screen.getByText(/^One entry cannot be shown/)).toBeTruthy();
+  });
+
+  it('is a certificate that ends soon, with what to do', async () => {
+    const ends = new Date(testNowMs() + 72 * HOUR + 60_000).toISOString();
+    standIn({ ...answers(), 'GET /api/health': { ...well, certificateEnds: ends } });
+    show(<Notices />);
+    expect(
+      await screen.findByText(/ends in 3 days\. At home, start the server again/),
+    ).toBeTruthy();
+    const at = (hours: number) => formatCertificate(ends, testNowMs() + hours * HOUR);
+    expect(at(30)).toContain('ends tomorrow');
+    expect(at(60)).toContain('ends today');
+    expect(at(80)).toContain('has ended, and browsers refuse it');
   });
 
   it.each([

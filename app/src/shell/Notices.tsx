@@ -2,13 +2,14 @@ import type { Unreadable } from '@open-larder/contract';
 import { useSyncExternalStore } from 'react';
 import { View } from 'react-native';
 import { api, useAppSelector } from '../store';
-import { clockOffMs, onClockChange } from '../store/clock';
+import { clockOffMs, nowMs, onClockChange } from '../store/clock';
 import { SIZES, themed } from '../theme';
 import { Text } from '../ui';
 
 /** How often the server is asked whether it has room. */
 const ASK_MS = 300_000;
 const MINUTE_MS = 60_000;
+const DAY_MS = 86_400_000;
 
 /** What is the matter with the device, the server or the records, as long as it is. */
 export function Notices() {
@@ -21,6 +22,7 @@ export function Notices() {
     health?.diskLow
       ? `The disk of the server is nearly full: ${health.diskFreeMb} MB are left. Free some room, or nothing more can be saved.`
       : null,
+    health?.certificateEnds ? formatCertificate(health.certificateEnds, nowMs()) : null,
     formatUnreadable(Object.values(unreadable).flat()),
   ].filter((notice) => notice !== null);
   if (notices.length === 0) return null;
@@ -45,6 +47,16 @@ export function formatOff(offMs: number): string {
         ? [Math.round(minutes / 60), 'hours']
         : [Math.round(minutes / 1440), 'days'];
   return `The clock of this device is ${amount} ${unit} ${offMs > 0 ? 'slow' : 'fast'}. Until you set it, the server’s time is used.`;
+}
+
+/** «The certificate of this address ends in 3 days. Whoever runs the server renews it; …» */
+export function formatCertificate(ends: string, now: number): string {
+  const days = Math.floor((Date.parse(ends) - now) / DAY_MS);
+  const when =
+    days < 0
+      ? 'has ended, and browsers refuse it'
+      : `ends ${days === 0 ? 'today' : days === 1 ? 'tomorrow' : `in ${days} days`}`;
+  return `The certificate of this address ${when}. At home, start the server again and it renews itself; elsewhere, renew its files.`;
 }
 
 function formatUnreadable(rows: readonly Unreadable[]): string | null {

@@ -2,8 +2,6 @@ import { createHmac } from 'node:crypto';
 import pg from 'pg';
 import type { Sequelize } from 'sequelize';
 
-const ROLE = 'larder_app';
-
 /**
  * The address at which requests are answered: as a role that owns nothing, may change no table, and
  * sees the rows of one household at a time. It is made where it is missing.
@@ -12,25 +10,28 @@ const ROLE = 'larder_app';
  */
 export async function asAppRole(owner: Sequelize, url: string): Promise<string> {
   const address = new URL(url);
-  const password = createHmac('sha256', address.password).update(ROLE).digest('hex');
-  address.username = ROLE;
+  // Of each owner one: two houses on one machine do not share it.
+  const name = `${decodeURIComponent(address.username)}_app`;
+  const role = `"${name.replaceAll('"', '""')}"`;
+  const password = createHmac('sha256', address.password).update(name).digest('hex');
+  address.username = encodeURIComponent(name);
   address.password = password;
   // Two servers that start together may both make it: the second finds it there.
   await owner.query(`
     DO $$ BEGIN
-      CREATE ROLE ${ROLE} LOGIN PASSWORD '${password}';
+      CREATE ROLE ${role} LOGIN PASSWORD '${password}';
     EXCEPTION WHEN duplicate_object OR unique_violation THEN NULL;
     END $$`);
   await owner.query(`
     SELECT pg_advisory_lock(${GRANTING});
-    GRANT USAGE ON SCHEMA public TO ${ROLE};
-    GRANT SELECT, INSERT, UPDATE, DELETE ON ALL TABLES IN SCHEMA public TO ${ROLE};
-    GRANT USAGE ON ALL SEQUENCES IN SCHEMA public TO ${ROLE};
-    GRANT EXECUTE ON FUNCTION erase_household() TO ${ROLE};
-    REVOKE INSERT, UPDATE, DELETE ON migrations FROM ${ROLE};
+    GRANT USAGE ON SCHEMA public TO ${role};
+    GRANT SELECT, INSERT, UPDATE, DELETE ON ALL TABLES IN SCHEMA public TO ${role};
+    GRANT USAGE ON ALL SEQUENCES IN SCHEMA public TO ${role};
+    GRANT EXECUTE ON FUNCTION erase_household() TO ${role};
+    REVOKE INSERT, UPDATE, DELETE ON migrations FROM ${role};
     SELECT pg_advisory_unlock(${GRANTING});`);
   if (!(await letsIn(address.href))) {
-    await owner.query(`ALTER ROLE ${ROLE} PASSWORD '${password}'`);
+    await owner.query(`ALTER ROLE ${role} PASSWORD '${password}'`);
   }
   return address.href;
 }

@@ -15,9 +15,20 @@ interface TlsFiles {
 const READ_AGAIN_MS = 6 * 3_600_000;
 const SOON_MS = 14 * 86_400_000;
 
+/** What is known of the certificate that is served now. */
+export interface CertificateWatch {
+  /** Null without one. */
+  ends: Date | null;
+}
+
+/** The instant at which it ends, once that is near. */
+export const endsSoon = ({ ends }: CertificateWatch, now: Date): string | null =>
+  ends !== null && ends.getTime() - now.getTime() < SOON_MS ? ends.toISOString() : null;
+
 interface Tools {
   clock: Clock;
   log: Logger;
+  certificate: CertificateWatch;
 }
 
 /**
@@ -49,10 +60,10 @@ function patient<S extends Server>(server: S): S {
   return server;
 }
 
-async function read({ cert, key }: TlsFiles, { clock, log }: Tools) {
+async function read({ cert, key }: TlsFiles, { clock, log, certificate: watch }: Tools) {
   const [certificate, secret] = await Promise.all([cert, key].map((path) => pem(path)));
-  const ends = Date.parse(new X509Certificate(certificate!).validTo);
-  const left = ends - clock.now().getTime();
+  watch.ends = new Date(new X509Certificate(certificate!).validTo);
+  const left = watch.ends.getTime() - clock.now().getTime();
   if (left < 0) log.error({ cert }, 'the certificate has expired: browsers refuse it; renew it');
   else if (left < SOON_MS)
     log.warn({ cert, days: Math.floor(left / 86_400_000) }, 'the certificate expires soon');
