@@ -172,6 +172,14 @@ class Components {
   }
 }
 
+/** What is sent with a request; nothing where it is all in the address. */
+function requestOf({ method, body }: { method: string; body: z.ZodType }): object {
+  const shape = schema(body, 'input');
+  const empty = shape.type === 'object' && Object.keys(shape.properties ?? {}).length === 0;
+  if (method === 'get' || empty) return {};
+  return { requestBody: { required: true, content: { 'application/json': { schema: shape } } } };
+}
+
 /** The route table as an OpenAPI 3.1 document: made from the schemas that the server checks with. */
 export function openApi() {
   const paths: Record<string, Record<string, unknown>> = {};
@@ -179,6 +187,10 @@ export function openApi() {
   for (const [operationId, route] of Object.entries(routes)) {
     const path = route.path.replace(/:(\w+)/g, '{$1}');
     const success = route.method === 'post' ? '201' : '200';
+    const inAddress = [
+      ...parametersOf(parameters, route.params, 'path'),
+      ...parametersOf(parameters, route.query, 'query'),
+    ];
     paths[path] = {
       ...paths[path],
       [route.method]: {
@@ -186,18 +198,8 @@ export function openApi() {
         summary: route.summary,
         'x-access': route.access,
         tags: [route.path.split('/')[2]],
-        parameters: [
-          ...parametersOf(parameters, route.params, 'path'),
-          ...parametersOf(parameters, route.query, 'query'),
-        ],
-        ...(route.method === 'get'
-          ? {}
-          : {
-              requestBody: {
-                required: true,
-                content: { 'application/json': { schema: schema(route.body, 'input') } },
-              },
-            }),
+        ...(inAddress.length > 0 && { parameters: inAddress }),
+        ...requestOf(route),
         responses: {
           [success]: {
             description: 'Done',
