@@ -45,7 +45,7 @@ test('the brood at day nine: its ladder, its change, a count that says more', as
   await sheet.getByRole('button', { name: 'Note it' }).click();
   await expect(sheet).toBeHidden();
   await expect(page.getByText(/^free-swimming, day 9 · 46/).first()).toBeVisible();
-  await expect(page.getByText(/the first missed some/)).toBeVisible();
+  await expect(page.getByText(/the first one missed some/)).toBeVisible();
   const after = await named(page, demo.url, 'Steel-blues of the mop');
   expect(after.status.tubs[0]!.changedOn).toBe('2026-03-11');
   const grams = (of: typeof before) =>
