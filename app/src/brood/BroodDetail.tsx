@@ -1,4 +1,4 @@
-import { formatAnimals, formatGrams, formatNumber } from '@open-larder/say';
+import { formatAnimals, formatBodyMass, formatNumber } from '@open-larder/say';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -175,5 +175,5 @@ function feedWords(feed: Brood['status']['feeds'][number], grazers: boolean): st
     carried < 0.995
       ? ` It carries ${formatNumber(carried * 100, 0)} % of their need: ${grazers ? 'film and vegetables carry the rest' : 'keep something live in the tub'}.`
       : '';
-  return `${name}: ${each}${formatGrams(gramsPerDay)} a day.${rest}`;
+  return `${name}: ${each}${formatBodyMass(gramsPerDay)} a day.${rest}`;
 }

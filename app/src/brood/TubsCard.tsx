@@ -96,7 +96,7 @@ function compareWords(tubs: readonly TubStatus[]): string {
     return first && second && of(first)! > of(second)! ? first.name : null;
   };
   // What was lost before they were parted says nothing about the tubs.
-  const alive = best(({ count, since }) => (count === null || !since ? null : count / since));
+  const alive = best(({ count, cohort }) => (count === null || !cohort ? null : count / cohort));
   const long = best(({ measured }) => measured?.lengthMm ?? null);
   return [
     alive === null ? null : `Most survive in ${alive}.`,

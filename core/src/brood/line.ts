@@ -36,7 +36,7 @@ export interface TubState {
   max: number | null;
   lost: number;
   /** The most that were in it since any last moved into or out of it; null until counted. */
-  since: number | null;
+  cohort: number | null;
   /** A later count was higher than what should be left: the one before missed some. */
   recounted: boolean;
   /** More than one clutch of different ages is in it. */
@@ -182,7 +182,7 @@ export const emptyTub = (tubId: string | null): TubState => ({
   count: null,
   max: null,
   lost: 0,
-  since: null,
+  cohort: null,
   recounted: false,
   mixed: false,
   measured: null,
@@ -203,11 +203,11 @@ function tubsOf(past: readonly BroodEvent[]): TubState[] {
   const came = (into: TubState, count: number) => {
     into.count = (into.count ?? 0) + count;
     into.max = Math.max(into.count, into.max ?? 0);
-    into.since = (into.since ?? 0) + count;
+    into.cohort = (into.cohort ?? 0) + count;
   };
   const left = (from: TubState, count: number) => {
     if (from.max !== null) from.max = Math.max(from.count ?? 0, from.max - count);
-    if (from.since !== null) from.since = Math.max(from.count ?? 0, from.since - count);
+    if (from.cohort !== null) from.cohort = Math.max(from.count ?? 0, from.cohort - count);
   };
   for (const event of past) {
     const here = tub(event.tubId);
@@ -218,7 +218,7 @@ function tubsOf(past: readonly BroodEvent[]): TubState[] {
         if (event.count === null) break;
         here.recounted = event.kind === 'counted' && here.count !== null && count > here.count;
         here.count = count;
-        here.since = Math.max(count, here.since ?? 0);
+        here.cohort = Math.max(count, here.cohort ?? 0);
         here.max = Math.max(count, here.max ?? 0);
         break;
       case 'lost':
@@ -247,8 +247,8 @@ function tubsOf(past: readonly BroodEvent[]): TubState[] {
           came(there, gone);
           if (here.count !== null) here.count = Math.max(0, here.count - gone);
           left(here, gone);
-          here.since = here.count;
-          there.since = there.count;
+          here.cohort = here.count;
+          there.cohort = there.count;
         }
         there.mixed ||= here.mixed;
         there.measured ??= here.measured;

@@ -75,10 +75,10 @@ export function improve(
   const before = judged(task, exact);
   // What one way has tried, the next need not simulate again.
   const rough = newMemory({ fill: before.outcome.days.at(-1)!.fill });
-  const [first, further] = (['first', 'further'] as const).map((which) =>
-    daysFor(task.groups.length, which),
-  ) as [number, number];
-  const most = quick ? { first: QUICK_DAYS, further: QUICK_DAYS } : { first, further };
+  const many = task.groups.length;
+  const most = quick
+    ? { first: QUICK_DAYS, further: QUICK_DAYS }
+    : { first: daysFor(many, 'first'), further: daysFor(many, 'further') };
   const had = keysOf(brokenRules(task, before.outcome));
   const begin = judged(task, rough);
   const was = sharesOf(task, begin);
@@ -124,8 +124,9 @@ export function improve(
     isSound(task, after, had) &&
     lossOf(task, after, gotBefore) <= LOSS;
   const plans = lists.flatMap((acts) => {
+    if (acts.length === 0) return [];
     const whole = exactly(acts);
-    if (acts.length === 0 || holds(whole)) return acts.length === 0 ? [] : [whole];
+    if (holds(whole)) return [whole];
     // Looked at exactly, it breaks what it kept roughly: the best of what it was on the way.
     const parts = acts.slice(1).map((_, at) => exactly(acts.slice(0, at + 1)));
     return parts
