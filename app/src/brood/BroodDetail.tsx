@@ -65,10 +65,10 @@ export function BroodDetail({
         </Card>
       )}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-        <Button label="Something happened" onPress={() => setOpen('event')} />
-        <Button label="Correct" onPress={() => setOpen('correct')} />
+        <Button least="feeder" label="Something happened" onPress={() => setOpen('event')} />
+        <Button least="keeper" label="Correct" onPress={() => setOpen('correct')} />
         {state.phase === 'fry' && brood.youngGroupId === null ? (
-          <Button label="Make them a group" onPress={() => setOpen('group')} />
+          <Button least="keeper" label="Make them a group" onPress={() => setOpen('group')} />
         ) : null}
         <Button label="Card for the tub" onPress={async () => save(await ask(brood.id))} />
         {brood.groupId === null ? null : (
@@ -79,6 +79,7 @@ export function BroodDetail({
         )}
         {brood.groupId === null ? null : (
           <Button
+            least="keeper"
             label="Condition the pair"
             onPress={() =>
               router.push({ pathname: '/broods/condition', params: { group: brood.groupId! } })

@@ -139,6 +139,7 @@ function WorkLines({ brood, work }: Props) {
             </View>
             {DONE[one.what] && !isSkin(one) ? (
               <Button
+                least="feeder"
                 label={DONE[one.what]!}
                 spoken={`${DONE[one.what]}: ${brood.name}, ${says}`}
                 onPress={() => act(same)}

@@ -37,9 +37,14 @@ export function BroodsScreen({ id }: { id?: string }) {
       actions={
         !alone && data && data.all.length > 0 ? (
           <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-            <Button label="Condition a pair" onPress={() => router.push('/broods/condition')} />
+            <Button
+              least="keeper"
+              label="Condition a pair"
+              onPress={() => router.push('/broods/condition')}
+            />
             <Button label="Day sheet" onPress={() => setSheet(true)} />
             <Button
+              least="keeper"
               label="Begin one"
               icon={<Plus size={20} color={colours.ink} />}
               onPress={() => router.push('/broods/new')}
@@ -60,11 +65,16 @@ export function BroodsScreen({ id }: { id?: string }) {
           action={
             <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
               <Button
+                least="keeper"
                 variant="primary"
                 label="Begin a brood"
                 onPress={() => router.push('/broods/new')}
               />
-              <Button label="Condition a pair" onPress={() => router.push('/broods/condition')} />
+              <Button
+                least="keeper"
+                label="Condition a pair"
+                onPress={() => router.push('/broods/condition')}
+              />
             </View>
           }
         />

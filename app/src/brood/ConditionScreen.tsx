@@ -150,6 +150,7 @@ function Condition({ data, asked }: { data: AppData; asked?: string }) {
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         {on ? (
           <Button
+            least="keeper"
             variant="primary"
             label="Back to the usual"
             busy={busy}
@@ -157,6 +158,7 @@ function Condition({ data, asked }: { data: AppData; asked?: string }) {
           />
         ) : (
           <Button
+            least="keeper"
             variant="primary"
             label="Begin today"
             busy={busy}
@@ -168,6 +170,7 @@ function Condition({ data, asked }: { data: AppData; asked?: string }) {
           onPress={() => router.push({ pathname: '/week', params: { tank: tank.id } })}
         />
         <Button
+          least="keeper"
           label="They have spawned"
           onPress={() => router.push({ pathname: '/broods/new', params: { group: group.id } })}
         />

@@ -79,6 +79,7 @@ export function LadderCard({ brood }: { brood: Brood }) {
               trail={
                 offered(rung, now.day) ? (
                   <Button
+                    least="feeder"
                     label="They take it"
                     spoken={`They take ${rung.name} today`}
                     onPress={() =>

@@ -49,6 +49,7 @@ export function MealsCard({ brood }: { brood: Brood }) {
               </View>
               {rest.length > 0 && !missed ? (
                 <Button
+                  least="feeder"
                   variant={meal === due ? 'primary' : undefined}
                   label={rest.length > 1 ? 'Give all' : 'Given'}
                   spoken={`Given at ${format.time(meal.minutes)}: ${formatMeal(meal)}`}
@@ -72,6 +73,7 @@ export function MealsCard({ brood }: { brood: Brood }) {
                     </View>
                     {serving.fed ? (
                       <Button
+                        least="feeder"
                         variant="bare"
                         label={`${OUTCOMES[serving.fed.outcome]} · undo`}
                         spoken={`Undo ${serving.name} in ${serving.tubName}`}
@@ -79,6 +81,7 @@ export function MealsCard({ brood }: { brood: Brood }) {
                       />
                     ) : serving.foodId === null ? null : (
                       <Button
+                        least="feeder"
                         variant="bare"
                         label="Otherwise"
                         spoken={`Otherwise: ${serving.name} in ${serving.tubName}`}

@@ -128,7 +128,7 @@ function Clutches({ own }: { own: readonly Brood[] }) {
     return (
       <View style={{ gap: 8, alignItems: 'flex-start' }}>
         <Text tone="quiet">No clutch of theirs was noted yet.</Text>
-        <Button label="Begin a brood" onPress={() => router.push('/broods/new')} />
+        <Button least="keeper" label="Begin a brood" onPress={() => router.push('/broods/new')} />
       </View>
     );
   }

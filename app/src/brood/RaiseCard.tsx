@@ -78,6 +78,7 @@ export function RaiseCard({ brood }: { brood: Brood }) {
       </Card>
       <View style={{ alignItems: 'flex-start' }}>
         <Button
+          least="keeper"
           label={brood.checkpoints.length === 0 ? 'Add lengths of your own' : 'Change your lengths'}
           onPress={() => setEditing(true)}
         />

@@ -47,22 +47,25 @@ export function StagesCard({ brood }: { brood: Brood }) {
       {kind ? (
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, padding: 12 }}>
           <Button
+            least="feeder"
             variant="primary"
             label={`${stageWords(next!.stage, brood)}: seen today`}
             onPress={() => seen({ kind })}
           />
-          <Button label="On another day" onPress={() => setOther(true)} />
+          <Button least="feeder" label="On another day" onPress={() => setOther(true)} />
         </View>
       ) : null}
       {stages.length === 0 ? (
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, padding: 12 }}>
           <Button
+            least="feeder"
             variant="primary"
             label="Spawned today"
             onPress={() => logEvent(brood.id, { kind: 'spawned' }, 'Spawning is noted.')}
           />
           {state.phase === 'conditioning' ? (
             <Button
+              least="feeder"
               label="Put together today"
               onPress={() => logEvent(brood.id, { kind: 'paired' }, 'They are together.')}
             />
@@ -106,6 +109,7 @@ function OtherDay({
       <DateField label="Seen on" value={day} onChange={setDay} />
       <View style={{ alignItems: 'flex-start' }}>
         <Button
+          least="feeder"
           variant="primary"
           label="Note it"
           disabled={day === null}

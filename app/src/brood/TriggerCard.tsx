@@ -189,7 +189,7 @@ export function TriggerCard({ tank, groupId, litres, status, species }: Props) {
       ))}
       {held.some(({ is }) => is === 'cold' || is === 'soft') ? (
         <View style={{ alignItems: 'flex-start' }}>
-          <Button label="They tolerate it" onPress={() => setTolerated(target)} />
+          <Button least="keeper" label="They tolerate it" onPress={() => setTolerated(target)} />
         </View>
       ) : null}
       {steps === null ? (
@@ -209,7 +209,7 @@ export function TriggerCard({ tank, groupId, litres, status, species }: Props) {
             ))}
           </Card>
           <View style={{ alignItems: 'flex-start' }}>
-            <Button variant="primary" label="Put it into the plan" onPress={putIn} />
+            <Button least="keeper" variant="primary" label="Put it into the plan" onPress={putIn} />
           </View>
         </>
       ) : null}

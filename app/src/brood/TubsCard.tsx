@@ -44,6 +44,7 @@ export function TubsCard({ brood }: { brood: Brood }) {
               <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
                 <Text variant="strong">{tub.count === null ? '' : String(tub.count)}</Text>
                 <Button
+                  least="keeper"
                   variant="bare"
                   label="Correct"
                   spoken={`Correct ${tub.name}`}
@@ -67,8 +68,8 @@ export function TubsCard({ brood }: { brood: Brood }) {
         </Text>
       ) : null}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-        <Button label="Split evenly" onPress={() => setOpen('split')} />
-        <Button label="Another tub" onPress={() => setOpen('new')} />
+        <Button least="keeper" label="Split evenly" onPress={() => setOpen('split')} />
+        <Button least="keeper" label="Another tub" onPress={() => setOpen('new')} />
       </View>
       {open === 'split' ? <SplitSheet brood={brood} onClose={() => setOpen(null)} /> : null}
       {open !== null && open !== 'split' ? (

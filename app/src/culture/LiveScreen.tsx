@@ -38,6 +38,7 @@ export function LiveScreen({ id }: { id?: string }) {
       actions={
         !alone && data && data.kept.length > 0 ? (
           <Button
+            least="keeper"
             label="Start one"
             icon={<Plus size={20} color={colours.ink} />}
             onPress={() => router.push('/larder/live/new')}
@@ -57,6 +58,7 @@ export function LiveScreen({ id }: { id?: string }) {
           text="Start with something that forgives: vinegar worms keep for months, Moina can be harvested from the second week. Each kind has its steps."
           action={
             <Button
+              least="keeper"
               variant="primary"
               label="Start a culture"
               onPress={() => router.push('/larder/live/new')}

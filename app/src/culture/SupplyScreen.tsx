@@ -159,6 +159,7 @@ function FoodSupplyCard({ supplied, supply, data, sure }: CardProps) {
             trail={
               start.startsOn === 0 ? (
                 <Button
+                  least="keeper"
                   label="Start"
                   spoken={`Start ${kind!.name} today`}
                   onPress={() =>

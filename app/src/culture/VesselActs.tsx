@@ -26,16 +26,18 @@ export function VesselActs({ culture }: { culture: Culture }) {
     <View style={styles.acts}>
       {living ? (
         <>
-          <Button label="Look" onPress={() => setOpen('see')} />
-          <Button label="Harvest" onPress={() => setOpen('harvest')} />
+          <Button least="feeder" label="Look" onPress={() => setOpen('see')} />
+          <Button least="feeder" label="Harvest" onPress={() => setOpen('harvest')} />
           {culture.kind.feedDays === null ? null : (
             <Button
+              least="feeder"
               label="Fed"
               onPress={() => logEvent(culture.id, { kind: 'fed' }, `${culture.name} is fed.`)}
             />
           )}
           {isFromEggs(culture.kind) ? null : (
             <Button
+              least="keeper"
               label="Start another from it"
               onPress={() =>
                 router.push({ pathname: '/larder/live/new', params: { from: culture.id } })
@@ -44,8 +46,10 @@ export function VesselActs({ culture }: { culture: Culture }) {
           )}
         </>
       ) : null}
-      {state === 'ended' ? null : <Button label="More" onPress={() => setOpen('more')} />}
-      <Button label="Correct" onPress={() => setOpen('edit')} />
+      {state === 'ended' ? null : (
+        <Button least="feeder" label="More" onPress={() => setOpen('more')} />
+      )}
+      <Button least="keeper" label="Correct" onPress={() => setOpen('edit')} />
       {open === 'see' ? <SeeSheet culture={culture} onClose={close} /> : null}
       {open === 'harvest' ? <HarvestSheet culture={culture} onClose={close} /> : null}
       {open === 'more' ? <MoreSheet culture={culture} onClose={close} /> : null}
@@ -74,16 +78,19 @@ function MoreSheet({ culture, onClose }: { culture: Culture; onClose: () => void
     <Sheet title={`More about ${name}`} open onClose={onClose}>
       <View style={styles.acts}>
         <Button
+          least="feeder"
           label="Topped up"
           onPress={() => done({ kind: 'topped' }, `${name} is topped up.`)}
         />
         {status.state === 'resting' ? (
           <Button
+            least="feeder"
             label="Take it up again"
             onPress={() => done({ kind: 'woken' }, `${name} is taken up again.`)}
           />
         ) : (
           <Button
+            least="feeder"
             label="Let it rest"
             onPress={() =>
               void done({ kind: 'rested' }, `${name} rests: it asks for nothing and gives nothing.`)
@@ -92,11 +99,13 @@ function MoreSheet({ culture, onClose }: { culture: Culture; onClose: () => void
         )}
         {hatch ? null : (
           <Button
+            least="feeder"
             label="Set up anew"
             onPress={() => done({ kind: 'restarted', massG: null }, `${name} is set up anew.`)}
           />
         )}
         <Button
+          least="feeder"
           label="It crashed"
           onPress={() =>
             void done(
@@ -106,6 +115,7 @@ function MoreSheet({ culture, onClose }: { culture: Culture; onClose: () => void
           }
         />
         <Button
+          least="feeder"
           label="End it"
           onPress={() => done({ kind: 'ended' }, `${name} ended. It stays in its family.`)}
         />

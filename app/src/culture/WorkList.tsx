@@ -55,6 +55,7 @@ export function WorkList({ culture }: { culture: Culture }) {
               </Text>
             </View>
             <Button
+              least="feeder"
               label={DONE[work.what]}
               spoken={`${DONE[work.what]}: ${culture.name}`}
               onPress={() => act(work)}

@@ -46,6 +46,7 @@ export function DietScreen({ id, foodId }: { id: string; foodId?: string }) {
       text="Put a food on the shelf first; then say when these fish get it."
       action={
         <Button
+          least="keeper"
           variant="primary"
           label="Put a food on the shelf"
           onPress={() => router.push(`/larder/new?group=${id}`)}
@@ -178,6 +179,7 @@ function DietEditor({ group, data, foodId }: { group: Group; data: AppData; food
       ))}
       <View style={{ alignItems: 'flex-start' }}>
         <Button
+          least="keeper"
           label="Add a serving"
           icon={<Plus size={20} color={colours.ink} />}
           onPress={() => add()}
@@ -211,7 +213,7 @@ function DietEditor({ group, data, foodId }: { group: Group; data: AppData; food
         {sums}
         {findings}
       </OnlyNarrow>
-      <Button variant="primary" label="Save the diet" onPress={() => submit()} />
+      <Button least="keeper" variant="primary" label="Save the diet" onPress={() => submit()} />
     </Screen>
   );
 }

@@ -24,7 +24,7 @@ export function DietSummary({ group, data }: { group: Group; data: AppData }) {
       <Empty
         title="No diet yet"
         text="Say which foods they get, at which moments and where. The portions are worked out from their mass, the warmth and the energy of each food."
-        action={<Button variant="primary" label="Plan their diet" onPress={edit} />}
+        action={<Button least="keeper" variant="primary" label="Plan their diet" onPress={edit} />}
       />
     );
   }
@@ -80,7 +80,7 @@ export function DietSummary({ group, data }: { group: Group; data: AppData }) {
         />
       </Card>
       <View style={{ alignItems: 'flex-start' }}>
-        <Button label="Change the diet" onPress={edit} />
+        <Button least="keeper" label="Change the diet" onPress={edit} />
       </View>
     </View>
   );

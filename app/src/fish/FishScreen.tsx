@@ -57,6 +57,7 @@ export function FishScreen() {
       actions={
         past === null && rows.length > 0 ? (
           <Button
+            least="keeper"
             label={chosen ? 'Done' : 'Select'}
             onPress={() => setChosen(chosen ? null : new Set())}
           />
@@ -128,6 +129,7 @@ export function FishScreen() {
           title={chosen.size === 0 ? 'Tap the groups to move' : `${chosen.size} chosen`}
           trail={
             <Button
+              least="keeper"
               variant="primary"
               label="Move to …"
               disabled={chosen.size === 0}

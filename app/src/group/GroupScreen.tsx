@@ -139,10 +139,10 @@ function GroupFacts({ group, data }: { group: Group; data: AppData }) {
       </Card>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         {OFTEN.map(({ kind, label }) => (
-          <Button key={kind} label={label} onPress={() => setAct({ event: kind })} />
+          <Button least="keeper" key={kind} label={label} onPress={() => setAct({ event: kind })} />
         ))}
         <Button label="Growth" onPress={() => router.push(`/groups/${group.id}/growth`)} />
-        <Button label="Something else" onPress={() => setAct({ act: 'more' })} />
+        <Button least="keeper" label="Something else" onPress={() => setAct({ act: 'more' })} />
       </View>
       {group.training ? <TrainingCard group={group} data={data} /> : null}
       <Proposals groupId={group.id} data={data} />

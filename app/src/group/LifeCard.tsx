@@ -103,8 +103,10 @@ function EventActs({ event, title, onClose, onCorrect }: ActsProps) {
           : 'Nothing is erased: what was wrong stays in the list, marked as taken back.'}
       </Text>
       {fieldError ? <ErrorLine fieldError={fieldError} /> : null}
-      {paired ? null : <Button variant="primary" label="Correct it" onPress={onCorrect} />}
-      <Button label="Take it back" onPress={() => takeBack()} />
+      {paired ? null : (
+        <Button least="keeper" variant="primary" label="Correct it" onPress={onCorrect} />
+      )}
+      <Button least="keeper" label="Take it back" onPress={() => takeBack()} />
     </Sheet>
   );
 }

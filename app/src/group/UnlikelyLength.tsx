@@ -7,7 +7,7 @@ export function UnlikelyLength({ asks, onKeep }: { asks?: string; onKeep: () => 
   return (
     <View style={{ gap: 8, alignItems: 'flex-start' }} role="alert">
       <Text tone="due">{asks}</Text>
-      <Button label="It is right: keep it" onPress={onKeep} />
+      <Button least="keeper" label="It is right: keep it" onPress={onKeep} />
     </View>
   );
 }

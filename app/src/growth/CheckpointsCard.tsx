@@ -34,6 +34,7 @@ export function CheckpointsCard({ group, status }: { group: Group; status: Growt
       )}
       <View style={{ alignItems: 'flex-start' }}>
         <Button
+          least="keeper"
           label={checkpoints.length === 0 ? 'Set checkpoints' : 'Change checkpoints'}
           onPress={() => setEditing(true)}
         />

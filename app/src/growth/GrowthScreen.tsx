@@ -65,7 +65,12 @@ function GrowthOf({ group, data, events }: Props) {
   const length = format.scale('length');
   const measure = (
     <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-      <Button variant="primary" label="Measure a few" onPress={() => setMeasuring(true)} />
+      <Button
+        least="keeper"
+        variant="primary"
+        label="Measure a few"
+        onPress={() => setMeasuring(true)}
+      />
       <Button label="Trials" onPress={() => router.push('/records?tab=trials')} />
       <Button
         variant="bare"

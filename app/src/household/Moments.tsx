@@ -50,7 +50,7 @@ export function Moments() {
         <Waiting of={{ error, refetch }} rows={3} height={56} />
       )}
       <View style={{ alignItems: 'flex-start' }}>
-        <Button label="Name a new moment" onPress={() => setOpen('new')} />
+        <Button least="keeper" label="Name a new moment" onPress={() => setOpen('new')} />
       </View>
       {open ? (
         <MomentSheet moment={open === 'new' ? null : open} onClose={() => setOpen(null)} />
@@ -168,8 +168,8 @@ function MomentSheet({ moment, onClose }: { moment: MomentRow | null; onClose: (
         hint="For all tanks together. The week weighs its work against this; leave it empty to not."
       />
       <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
-        <Button variant="primary" label="Save" onPress={() => submit()} />
-        {moment ? <Button label="End this moment" onPress={() => end()} /> : null}
+        <Button least="keeper" variant="primary" label="Save" onPress={() => submit()} />
+        {moment ? <Button least="keeper" label="End this moment" onPress={() => end()} /> : null}
       </View>
     </Sheet>
   );

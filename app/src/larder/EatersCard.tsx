@@ -36,6 +36,7 @@ export function EatersCard({ food }: { food: FoodRow }) {
             trail={
               unplanned ? (
                 <Button
+                  least="keeper"
                   label="Plan it"
                   spoken={`Plan it for ${eater.title}`}
                   onPress={() => router.push(`/groups/${eater.id}/diet?food=${food.id}`)}

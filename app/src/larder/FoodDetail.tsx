@@ -133,12 +133,16 @@ export function FoodDetail({ food, supply }: Props) {
         onEdit={(lot) => setOpen({ kind: 'edit', lot })}
       />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-        <Button label="Bought more" onPress={() => setOpen({ kind: 'buy' })} />
-        <Button label="Change food" onPress={() => router.push(`/larder/${food.id}/edit`)} />
+        <Button least="keeper" label="Bought more" onPress={() => setOpen({ kind: 'buy' })} />
+        <Button
+          least="keeper"
+          label="Change food"
+          onPress={() => router.push(`/larder/${food.id}/edit`)}
+        />
         {recipe ? (
           <Button label="Its recipe" onPress={() => router.push(`/larder/recipes/${recipe.id}`)} />
         ) : null}
-        <Button label="Put away" onPress={takeDown} />
+        <Button least="keeper" label="Put away" onPress={takeDown} />
       </View>
       {open?.kind === 'buy' ? (
         <LotSheet food={food} lot={null} onClose={() => setOpen(null)} />

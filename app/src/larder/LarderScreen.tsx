@@ -55,6 +55,7 @@ export function LarderScreen({ id }: { id?: string }) {
       actions={
         !alone && all.length > 0 ? (
           <Button
+            least="keeper"
             label="New food"
             icon={<Plus size={20} color={colours.ink} />}
             onPress={() => router.push('/larder/new')}
@@ -75,6 +76,7 @@ export function LarderScreen({ id }: { id?: string }) {
           text="Put the first tub on it. Fine flake, say: 46 % protein, one of your pinches weighs about 0.055 g, 60 g in the tub. Start from one of the generic foods."
           action={
             <Button
+              least="keeper"
               variant="primary"
               label="Put a food on the shelf"
               onPress={() => router.push('/larder/new')}
@@ -87,7 +89,11 @@ export function LarderScreen({ id }: { id?: string }) {
           <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
             <Button label="Compare foods" onPress={() => router.push('/larder/compare')} />
             <Button label="Home recipes" onPress={() => router.push('/larder/recipes')} />
-            <Button label="As tables" onPress={() => router.push('/tables?table=foods')} />
+            <Button
+              least="owner"
+              label="As tables"
+              onPress={() => router.push('/tables?table=foods')}
+            />
           </View>
           <Shelves foods={all} supply={byFood} selected={wide ? chosen?.id : undefined} />
           <Waste foods={all} supply={byFood} />

@@ -56,11 +56,26 @@ export function LotsCard({ food, waste, onCount, onEdit }: Props) {
               detail={says(lot)}
               trail={
                 <View style={{ flexDirection: 'row' }}>
-                  <Button variant="bare" label="Count" onPress={() => onCount(lot)} />
+                  <Button
+                    least="feeder"
+                    variant="bare"
+                    label="Count"
+                    onPress={() => onCount(lot)}
+                  />
                   {isPast(lot) ? (
-                    <Button variant="bare" label="Throw away" onPress={() => throwAway(lot)} />
+                    <Button
+                      least="keeper"
+                      variant="bare"
+                      label="Throw away"
+                      onPress={() => throwAway(lot)}
+                    />
                   ) : (
-                    <Button variant="bare" label="Edit" onPress={() => onEdit(lot)} />
+                    <Button
+                      least="keeper"
+                      variant="bare"
+                      label="Edit"
+                      onPress={() => onEdit(lot)}
+                    />
                   )}
                 </View>
               }

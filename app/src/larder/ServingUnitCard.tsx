@@ -63,7 +63,7 @@ export function ServingUnitCard({ food, onWeigh }: { food: FoodRow; onWeigh: () 
         ))}
       </Card>
       <View style={{ alignItems: 'flex-start' }}>
-        <Button label="Weigh some" onPress={onWeigh} />
+        <Button least="feeder" label="Weigh some" onPress={onWeigh} />
       </View>
     </View>
   );
@@ -74,6 +74,7 @@ function TakeBack({ weighing }: { weighing: WeighingRow }) {
   const [undo] = api.useUndoWeighingMutation();
   return (
     <Button
+      least="feeder"
       variant="bare"
       label="Take back"
       spoken={`Take back what was weighed by ${weighing.hand}`}

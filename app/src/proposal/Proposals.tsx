@@ -226,14 +226,16 @@ function Acts({
   const styles = useStyles();
   return (
     <View style={styles.acts}>
-      <Button label={yes} spoken={spoken} onPress={() => onSay('yes')} />
+      <Button least="keeper" label={yes} spoken={spoken} onPress={() => onSay('yes')} />
       <Button
+        least="keeper"
         variant="bare"
         label="In a week"
         spoken={`Ask about ${about} in a week`}
         onPress={() => onSay('later')}
       />
       <Button
+        least="keeper"
         variant="bare"
         label="Leave it"
         spoken={`Leave ${about}`}

@@ -36,12 +36,14 @@ export function TrainingCard({ group, data }: { group: Group; data: AppData }) {
         </Text>
         <View style={styles.acts}>
           <Button
+            least="keeper"
             label="End the training"
             spoken={`End the training of ${group.name}`}
             onPress={() => answer.stop(group, training)}
           />
           {serving ? (
             <Button
+              least="keeper"
               variant="bare"
               label="Into the diet"
               spoken={`Put ${nameOf(training.foodId)} into the diet of ${group.name}`}

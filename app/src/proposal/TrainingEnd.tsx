@@ -25,12 +25,14 @@ export function TrainingEnd({ group, data }: { group: Group; data: AppData }) {
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
           {taken ? (
             <Button
+              least="keeper"
               label="Into the diet"
               spoken={`Put ${food} into the diet of ${group.name}`}
               onPress={() => answer.keep(group, training, food)}
             />
           ) : null}
           <Button
+            least="keeper"
             variant={taken ? 'bare' : 'plain'}
             label="End the training"
             spoken={`End the training of ${group.name}`}

@@ -128,7 +128,12 @@ function Batches({ recipe, foods }: Parts) {
         </Card>
       )}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-        <Button variant="primary" label="Make a batch" onPress={() => setMaking(true)} />
+        <Button
+          least="keeper"
+          variant="primary"
+          label="Make a batch"
+          onPress={() => setMaking(true)}
+        />
       </View>
       {making ? (
         <BatchSheet recipe={recipe} foods={foods} onClose={() => setMaking(false)} />
@@ -142,6 +147,7 @@ function TakeBack({ id }: { id: string }) {
   const [undo] = api.useUndoBatchMutation();
   return (
     <Button
+      least="keeper"
       variant="bare"
       label="Take back"
       onPress={async () => {
@@ -173,11 +179,12 @@ function Acts({ recipe }: { recipe: RecipeRow }) {
   return (
     <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
       <Button
+        least="keeper"
         label="Change recipe"
         onPress={() => router.push(`/larder/recipes/${recipe.id}/edit`)}
       />
       <Button label="On the shelf" onPress={() => router.push(`/larder/${recipe.foodId}`)} />
-      <Button label="Put away" onPress={() => putAway()} />
+      <Button least="keeper" label="Put away" onPress={() => putAway()} />
     </View>
   );
 }

@@ -23,6 +23,7 @@ export function RecipesScreen() {
       actions={
         kept.length > 0 ? (
           <Button
+            least="keeper"
             label="New recipe"
             icon={<Plus size={20} color={colours.ink} />}
             onPress={() => router.push('/larder/recipes/new')}
@@ -38,6 +39,7 @@ export function RecipesScreen() {
           text="Write down a mix of what is on the shelf: a green gel, say, of peas, spinach and gelatine. What it makes is worked out, balanced to your targets, and comes to the shelf in pieces."
           action={
             <Button
+              least="keeper"
               variant="primary"
               label="Write a recipe"
               onPress={() => router.push('/larder/recipes/new')}

@@ -164,6 +164,7 @@ function FoodRows({ rows }: { rows: Account['foods'] }) {
             ].join('\n')}
             trail={
               <Button
+                least="feeder"
                 variant="bare"
                 label="Rate"
                 spoken={`Rate what ${row.name} did`}

@@ -57,6 +57,7 @@ export function DecidedView() {
                   />
                 ) : null}
                 <Button
+                  least="keeper"
                   variant="bare"
                   label="Take back"
                   spoken={`Take back: ${answer.about}, ${format.day(answer.day)}`}

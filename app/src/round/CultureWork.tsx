@@ -31,12 +31,14 @@ export function CultureWork() {
           </View>
           {what === 'feed' ? (
             <Button
+              least="feeder"
               label="Fed"
               spoken={`Fed: ${name}`}
               onPress={() => logEvent(id, { kind: 'fed' }, `${name} is fed.`)}
             />
           ) : what === 'change' || what === 'clear' ? (
             <Button
+              least="feeder"
               label="Changed"
               spoken={`Changed: ${name}`}
               onPress={() =>

@@ -74,6 +74,7 @@ export function MealTimer({ meal, data, apart = false, dueOnly = false }: Props)
       {open.length > 1 ? (
         <View style={styles.all}>
           <Button
+            least="feeder"
             variant="bare"
             label="All of it is gone"
             spoken={`All of it is gone in ${tank.name}`}
@@ -130,8 +131,9 @@ function DropClock({ name, title, tankName, minutes, liftMin, ...acts }: DropClo
                 : `lift in ${formatClock(liftMin)}`}
           </Text>
         </View>
-        <Button label="Gone" spoken={`Gone: ${spoken}`} onPress={acts.onGone} />
+        <Button least="feeder" label="Gone" spoken={`Gone: ${spoken}`} onPress={acts.onGone} />
         <Button
+          least="feeder"
           variant="bare"
           label="Left"
           spoken={`Some is left: ${spoken}`}
@@ -142,6 +144,7 @@ function DropClock({ name, title, tankName, minutes, liftMin, ...acts }: DropClo
         <View style={styles.left}>
           {LEFT.map(({ value, label }) => (
             <Button
+              least="feeder"
               key={value}
               label={label}
               spoken={`${label} was left: ${spoken}`}
@@ -149,6 +152,7 @@ function DropClock({ name, title, tankName, minutes, liftMin, ...acts }: DropClo
             />
           ))}
           <Button
+            least="feeder"
             variant="bare"
             label="Not watched"
             spoken={`Not watched: ${spoken}`}

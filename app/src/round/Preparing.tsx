@@ -149,13 +149,14 @@ function Task({ tasks, first, done, onDone, onUndo, more, onMore }: TaskProps) {
       </Pressable>
       {done ? (
         <Button
+          least="feeder"
           variant="bare"
           label="Undo"
           spoken={`Undo: ${spoken}`}
           onPress={() => onUndo(done)}
         />
       ) : (
-        <Button label="Done" spoken={`Done: ${spoken}`} onPress={onDone} />
+        <Button least="feeder" label="Done" spoken={`Done: ${spoken}`} onPress={onDone} />
       )}
     </View>
   );

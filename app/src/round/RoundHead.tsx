@@ -92,7 +92,12 @@ function NothingPlanned({ data, round }: { data: AppData; round: RoundView }) {
         title={title}
         text={text}
         action={
-          <Button variant="primary" label={act} onPress={() => router.push(href as '/tanks')} />
+          <Button
+            least="keeper"
+            variant="primary"
+            label={act}
+            onPress={() => router.push(href as '/tanks')}
+          />
         }
       />
       <Resting resting={round.resting} data={data} />

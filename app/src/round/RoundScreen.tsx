@@ -177,6 +177,7 @@ export function RoundScreen({ day: asked, at = null }: { day?: string; at?: stri
       {current && rest.length > 1 ? (
         <View style={{ marginTop: 16, alignItems: 'flex-start' }}>
           <Button
+            least="feeder"
             label={`All the rest as planned (${rest.length})`}
             onPress={() => whenCome(() => void feed.feedAll(rest, current.name))}
           />

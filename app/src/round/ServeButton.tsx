@@ -2,6 +2,7 @@ import type { FoodFamily } from '@open-larder/catalogue';
 import { Pressable } from 'react-native';
 import { ServeSign } from '../draw/ServeSign';
 import { SIZES, themed } from '../theme';
+import { useMay } from '../ui';
 
 /** The one tap of the round: what is above the water line goes under it. */
 export function ServeButton({
@@ -22,6 +23,8 @@ export function ServeButton({
   onHold?: () => void;
 }) {
   const styles = useStyles();
+  const may = useMay('feeder');
+  if (!may) return null;
   return (
     <Pressable
       role="button"

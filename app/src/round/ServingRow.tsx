@@ -58,6 +58,7 @@ export function ServingRow({ serving, day, next, late, onServe, onOther, onUndo 
         <Told serving={serving} day={day} late={late} />
         <View style={[styles.acts, row]}>
           <IconButton
+            least="feeder"
             label={`Less, more, refused or skipped: ${serving.foodName} for ${serving.groupName}`}
             onPress={onOther}
           >
@@ -116,6 +117,7 @@ const Told = memo(function Told({ serving, day, late }: Pick<Props, 'serving' | 
           </Text>
           {late.label ? (
             <Button
+              least="feeder"
               variant="bare"
               label={late.label}
               spoken={`${late.label}: ${serving.foodName} for ${serving.groupName}`}
@@ -177,12 +179,14 @@ function Fed({
         </Text>
       </View>
       <Button
+        least="feeder"
         variant="bare"
         label="Undo"
         spoken={`Undo: ${serving.foodName} for ${serving.groupName}`}
         onPress={() => onUndo(fed)}
       />
       <IconButton
+        least="feeder"
         label={`Feed again: ${serving.foodName} for ${serving.groupName}`}
         onPress={onAgain}
       >

@@ -127,12 +127,14 @@ export const StopCard = memo(function StopCard({
           </Pressable>
           <View style={styles.acts}>
             <Button
+              least="feeder"
               variant="bare"
               label="Look"
               spoken={`Look at the fish of ${tank.name}`}
               onPress={() => acts.look(tank)}
             />
             <Button
+              least="feeder"
               variant="bare"
               label="More"
               spoken={`Give something more in ${tank.name}`}
@@ -172,6 +174,7 @@ export const StopCard = memo(function StopCard({
       {due.length > 1 ? (
         <View style={styles.all}>
           <Button
+            least="feeder"
             variant="bare"
             label={`All of ${tank.name} as planned`}
             onPress={() => acts.serveAll(due, tank.name)}

@@ -1,7 +1,7 @@
 import { useLayoutEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { PanResponder, View } from 'react-native';
 import { themed } from '../theme';
-import { Text } from '../ui';
+import { Text, useMay } from '../ui';
 
 interface Props {
   /** What a swipe to the right does, and to the left; said while the finger is on it. */
@@ -41,7 +41,9 @@ export function Swipe({ right, left, children }: Props) {
       }),
     [],
   );
+  const may = useMay('feeder');
   const meant = Math.abs(dx) >= MEANT_PX;
+  if (!may) return children;
   return (
     <View {...panHandlers} style={styles.swipe}>
       {dx === 0 ? null : (

@@ -30,7 +30,9 @@ export const Unplanned = memo(function Unplanned({ unplanned, data, onUndo }: Pr
                   : 'A food that left the shelf'
               }
               detail={`${group?.name ?? 'A group that ended'} · ${fed.outcome}`}
-              trail={<Button variant="bare" label="Undo" onPress={() => onUndo(fed)} />}
+              trail={
+                <Button least="feeder" variant="bare" label="Undo" onPress={() => onUndo(fed)} />
+              }
             />
           );
         })}

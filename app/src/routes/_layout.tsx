@@ -1,7 +1,7 @@
 import { useFonts } from 'expo-font';
 import { Navigator, Slot, usePathname } from 'expo-router';
 import { Provider } from 'react-redux';
-import { Shell } from '../shell';
+import { MayOpen, Shell } from '../shell';
 import { makeStore, readAhead } from '../store';
 import { FONT_FILES, ThemeProvider } from '../theme';
 import { Boundary } from '../ui';
@@ -11,7 +11,9 @@ function Place() {
   const path = usePathname();
   return (
     <Boundary about={path}>
-      <Slot />
+      <MayOpen path={path}>
+        <Slot />
+      </MayOpen>
     </Boundary>
   );
 }

@@ -2,11 +2,13 @@ import { Link, usePathname } from 'expo-router';
 import Moon from 'lucide-react-native/icons/moon';
 import Settings from 'lucide-react-native/icons/settings';
 import Sun from 'lucide-react-native/icons/sun';
+import type { Me } from '@open-larder/contract';
 import type { ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
 import { api, themeChosen, useAppDispatch } from '../store';
+import { reading } from '../store/reading';
 import { SIZES, themed, useColours, useThemeName, useWide } from '../theme';
-import { Text, Toast } from '../ui';
+import { MayDo, Text, Toast } from '../ui';
 import { Gate } from './Gate';
 import { PLACES, type Place } from './places';
 import { SkipLink } from './SkipLink';
@@ -20,6 +22,7 @@ export function Shell({ children }: { children: ReactNode }) {
   useLampByLights();
   // Kept read for all that show a time or a number, which ask for it without a query of their own.
   api.useHouseholdQuery();
+  const { data: me } = api.useMeQuery(undefined, reading<Me>());
   const open = (
     <View style={styles.open}>
       <Notices />
@@ -28,16 +31,18 @@ export function Shell({ children }: { children: ReactNode }) {
     </View>
   );
   return (
-    <View style={styles.shell}>
-      <Gate entrance={open}>
-        <View style={[styles.shell, wide && styles.shellWide]}>
-          <SkipLink />
-          {wide ? <Places wide /> : null}
-          {open}
-          {wide ? null : <Places wide={false} />}
-        </View>
-      </Gate>
-    </View>
+    <MayDo role={me?.household?.role ?? 'owner'}>
+      <View style={styles.shell}>
+        <Gate entrance={open}>
+          <View style={[styles.shell, wide && styles.shellWide]}>
+            <SkipLink />
+            {wide ? <Places wide /> : null}
+            {open}
+            {wide ? null : <Places wide={false} />}
+          </View>
+        </Gate>
+      </View>
+    </MayDo>
   );
 }
 

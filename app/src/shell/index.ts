@@ -1,1 +1,2 @@
+export { MayOpen } from './MayOpen';
 export { ScreenTools, Shell } from './Shell';

@@ -107,12 +107,14 @@ function SpeciesActs({ species, data }: { species: Species; data: AppData }) {
     <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
       {own ? (
         <Button
+          least="keeper"
           label="Change it"
           icon={<Pencil size={18} color={colours.ink} />}
           onPress={() => router.push(`/species/${species.key}/edit`)}
         />
       ) : null}
       <Button
+        least="keeper"
         label="Copy as my own"
         icon={<Copy size={18} color={colours.ink} />}
         onPress={() => router.push(`/species/${species.key}/copy`)}
@@ -122,7 +124,7 @@ function SpeciesActs({ species, data }: { species: Species; data: AppData }) {
         icon={<Printer size={18} color={colours.ink} />}
         onPress={() => window.print()}
       />
-      {own && !kept ? <Button label="Put away" onPress={() => putAway()} /> : null}
+      {own && !kept ? <Button least="keeper" label="Put away" onPress={() => putAway()} /> : null}
     </View>
   );
 }

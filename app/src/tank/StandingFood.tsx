@@ -82,6 +82,7 @@ function StandingLine({ first, meal, drop, tank, data }: LineProps) {
       />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, padding: 12, paddingTop: 0 }}>
         <Button
+          least="feeder"
           label="Gone"
           spoken={`Gone: ${about}`}
           onPress={() =>
@@ -89,11 +90,13 @@ function StandingLine({ first, meal, drop, tank, data }: LineProps) {
           }
         />
         <Button
+          least="feeder"
           label="Take out"
           spoken={`Take out ${about}`}
           onPress={() => setAsking((before) => !before)}
         />
         <Button
+          least="feeder"
           label="Replace"
           spoken={`Replace ${about}`}
           onPress={() => void replace(`${about}: replaced.`)}
@@ -108,6 +111,7 @@ function StandingLine({ first, meal, drop, tank, data }: LineProps) {
             const left = value === 1 ? 'All of it' : label;
             return (
               <Button
+                least="feeder"
                 key={value}
                 label={left}
                 spoken={`${left} was left: ${about}`}

@@ -110,6 +110,7 @@ export function TankDetail({ tank, data }: { tank: Tank; data: AppData }) {
       <TogetherCard tank={tank} groups={groups} data={data} />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         <Button
+          least="keeper"
           variant={groups.length === 0 ? 'primary' : 'plain'}
           label="Add fish"
           icon={<Plus size={20} color={groups.length === 0 ? colours.onRoe : colours.ink} />}
@@ -136,16 +137,18 @@ export function TankDetail({ tank, data }: { tank: Tank; data: AppData }) {
           />
         ) : null}
         <Button
+          least="keeper"
           label="Change tank"
           icon={<Pencil size={18} color={colours.ink} />}
           onPress={() => router.push(`/tanks/${tank.id}/edit`)}
         />
         <Button
+          least="keeper"
           label="Another like this"
           icon={<Copy size={18} color={colours.ink} />}
           onPress={() => router.push(`/tanks/new?like=${tank.id}`)}
         />
-        {groups.length === 0 ? <Button label="Put away" onPress={putAway} /> : null}
+        {groups.length === 0 ? <Button least="keeper" label="Put away" onPress={putAway} /> : null}
       </View>
     </View>
   );

@@ -51,8 +51,11 @@ export function TanksScreen({ id }: { id?: string }) {
             <IconButton label="Watch the whole house" onPress={() => router.push('/watch')}>
               <Eye size={22} color={colours.ink} />
             </IconButton>
-            {tanks.length > 1 ? <Button label="Arrange" onPress={() => setWalk(true)} /> : null}
+            {tanks.length > 1 ? (
+              <Button least="keeper" label="Arrange" onPress={() => setWalk(true)} />
+            ) : null}
             <Button
+              least="keeper"
               label="New tank"
               icon={<Plus size={20} color={colours.ink} />}
               onPress={() => router.push('/begin')}
@@ -95,11 +98,16 @@ function NoTanks() {
       action={
         <>
           <Button
+            least="keeper"
             variant="primary"
             label="Say what you have"
             onPress={() => router.push('/begin')}
           />
-          <Button label="Paste a whole house" onPress={() => router.push('/tables')} />
+          <Button
+            least="owner"
+            label="Paste a whole house"
+            onPress={() => router.push('/tables')}
+          />
         </>
       }
     />

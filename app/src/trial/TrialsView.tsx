@@ -25,6 +25,7 @@ export function TrialsView() {
     <View style={{ gap: 16, maxWidth: 820 }}>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         <Button
+          least="keeper"
           variant="primary"
           label="Plan a trial"
           disabled={!house.data}
@@ -145,6 +146,7 @@ function TrialCard({ trial, data }: { trial: TrialRow; data: AppData | undefined
       <View style={{ padding: 12, flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         {endedOn === null ? (
           <Button
+            least="keeper"
             label="End it"
             disabled={isLoading}
             spoken={`End the trial ${name}`}
@@ -155,6 +157,7 @@ function TrialCard({ trial, data }: { trial: TrialRow; data: AppData | undefined
         ) : null}
         {data ? (
           <Button
+            least="keeper"
             variant="bare"
             label="Change"
             spoken={`Change the trial ${name}`}
@@ -163,6 +166,7 @@ function TrialCard({ trial, data }: { trial: TrialRow; data: AppData | undefined
         ) : null}
         {trial.archived ? (
           <Button
+            least="keeper"
             variant="bare"
             label="Bring back"
             disabled={isLoading}
@@ -171,6 +175,7 @@ function TrialCard({ trial, data }: { trial: TrialRow; data: AppData | undefined
           />
         ) : (
           <Button
+            least="keeper"
             variant="bare"
             label="Put away"
             disabled={isLoading}

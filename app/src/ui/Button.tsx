@@ -1,5 +1,7 @@
+import type { Access } from '@open-larder/contract/paths';
 import type { ReactNode } from 'react';
 import { ActivityIndicator, Pressable, View } from 'react-native';
+import { useMay } from './mayDo';
 import { useBusy } from './useBusy';
 import { FONTS, SIZES, themed, useColours } from '../theme';
 import { Text as NativeText } from 'react-native';
@@ -19,6 +21,8 @@ interface Props {
   busy?: boolean;
   disabled?: boolean;
   tall?: boolean;
+  /** Who may do it, the least of them: it is not offered to others. */
+  least?: Access;
   testID?: string;
 }
 
@@ -32,13 +36,16 @@ export function Button({
   busy: elsewhere = false,
   disabled = false,
   tall = false,
+  least = 'anyone',
   testID,
 }: Props) {
+  const may = useMay(least);
   const { busy: running, run } = useBusy(onPress);
   const busy = running || elsewhere;
   const styles = useStyles();
   const colours = useColours();
   const text = variant === 'primary' ? colours.onRoe : colours.ink;
+  if (!may) return null;
   return (
     <Pressable
       role="button"

@@ -11,6 +11,7 @@ export { Field } from './Field';
 export { FramedRow } from './FramedRow';
 export { IconButton } from './IconButton';
 export { ListRow } from './ListRow';
+export { MayDo, useMay } from './mayDo';
 export { lowerFirst, upperFirst } from './firstLetter';
 export { NumberField } from './NumberField';
 export { matches, Picker } from './Picker';

@@ -45,6 +45,7 @@ export function DownCard({
               trail={
                 inDays === 0 ? (
                   <Button
+                    least="feeder"
                     label="Done"
                     spoken="The first change is done"
                     onPress={() =>

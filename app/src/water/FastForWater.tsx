@@ -44,7 +44,7 @@ export function FastForWater({ tank }: { tank: Tank }) {
   };
   return (
     <View style={{ alignItems: 'flex-start' }}>
-      <Button label="No food today and tomorrow" onPress={fast} />
+      <Button least="keeper" label="No food today and tomorrow" onPress={fast} />
     </View>
   );
 }

@@ -117,7 +117,9 @@ function Way({
   return (
     <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
       <Text variant={onTake ? 'strong' : 'body'}>{says}</Text>
-      {onTake ? <Button label="Take" spoken={`${spoken}: ${says}`} onPress={onTake} /> : null}
+      {onTake ? (
+        <Button least="keeper" label="Take" spoken={`${spoken}: ${says}`} onPress={onTake} />
+      ) : null}
     </View>
   );
 }

@@ -39,6 +39,7 @@ export function NextCard({
           ))}
           <View style={{ alignItems: 'flex-start' }}>
             <Button
+              least="feeder"
               label="Done, as planned"
               onPress={() =>
                 void logEvent(
@@ -108,7 +109,7 @@ export function ChangeSheet({
         hint={`The tank holds ${format.quantity('volume', litres)}.`}
       />
       <View style={{ alignItems: 'flex-start' }}>
-        <Button variant="primary" label="Note it" onPress={() => save()} />
+        <Button least="feeder" variant="primary" label="Note it" onPress={() => save()} />
       </View>
     </Sheet>
   );

@@ -98,6 +98,7 @@ export function WaterQuestions({ tank }: { tank: Tank }) {
         <FormFields control={form.control as never} fields={QUESTIONS} />
         <View style={{ alignItems: 'flex-start' }}>
           <Button
+            least="keeper"
             variant="primary"
             label="Save"
             spoken="Save the answers"

@@ -90,10 +90,15 @@ function WaterOf({ tank, row, status, events }: Props) {
       <Warnings tank={tank} status={status} events={events} />
       <DownCard tank={tank} row={row} status={status} />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-        <Button variant="primary" label="Log a test" onPress={() => setOpen('test')} />
-        <Button label="Water changed" onPress={() => setOpen('changed')} />
-        <Button label="Filled up" onPress={() => setOpen('filledUp')} />
-        <Button label="Change schedule" onPress={() => setOpen('rhythm')} />
+        <Button
+          least="feeder"
+          variant="primary"
+          label="Log a test"
+          onPress={() => setOpen('test')}
+        />
+        <Button least="feeder" label="Water changed" onPress={() => setOpen('changed')} />
+        <Button least="feeder" label="Filled up" onPress={() => setOpen('filledUp')} />
+        <Button least="keeper" label="Change schedule" onPress={() => setOpen('rhythm')} />
       </View>
       <AheadCard status={status} events={events} />
       <NextCard tank={tank} row={row} status={status} />
@@ -155,8 +160,12 @@ function Warnings({ tank, status, events }: Omit<Props, 'row'>) {
           {at === poison ? <FastForWater tank={tank} /> : null}
           {warning.kind === 'odd' ? (
             <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-              <Button label="It is right" onPress={() => confirm(warning.eventId)} />
-              <Button label="Take the test back" onPress={() => takeBack(warning.eventId)} />
+              <Button least="feeder" label="It is right" onPress={() => confirm(warning.eventId)} />
+              <Button
+                least="feeder"
+                label="Take the test back"
+                onPress={() => takeBack(warning.eventId)}
+              />
             </View>
           ) : null}
         </View>

@@ -71,6 +71,7 @@ function Due({
         />
         {next ? (
           <Button
+            least="feeder"
             label="Changed"
             spoken={`Changed: ${tank.name}`}
             onPress={() =>

@@ -60,6 +60,7 @@ export function StyleWays({ board, names }: { board: Board; names: Names }) {
       {suits ? null : (
         <View style={{ alignItems: 'flex-start' }}>
           <Button
+            least="keeper"
             label="Take what suits the fish"
             busy={converting.running !== null}
             onPress={() => adopt(choicesOf(usual))}

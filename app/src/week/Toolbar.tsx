@@ -32,33 +32,61 @@ export function Toolbar({
   return (
     <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, alignItems: 'center' }}>
       <Button
+        least="keeper"
         variant={dirty ? 'primary' : 'plain'}
         label={dirty ? 'Save the plan' : 'Saved'}
         disabled={!dirty}
         busy={board.saving}
         onPress={() => board.save()}
       />
-      <IconButton label="Undo" onPress={() => undo?.()}>
+      <IconButton least="keeper" label="Undo" onPress={() => undo?.()}>
         <Undo size={22} color={dim(undo)} />
       </IconButton>
-      <IconButton label="Redo" onPress={() => redo?.()}>
+      <IconButton least="keeper" label="Redo" onPress={() => redo?.()}>
         <Redo size={22} color={dim(redo)} />
       </IconButton>
-      {dirty ? <Button variant="bare" label="Drop the changes" onPress={board.discard} /> : null}
-      <Button label="Balance" onPress={() => onOpen('balance')} />
+      {dirty ? (
+        <Button least="keeper" variant="bare" label="Drop the changes" onPress={board.discard} />
+      ) : null}
+      <Button least="keeper" label="Balance" onPress={() => onOpen('balance')} />
       {children}
       {wide || more ? (
         <>
-          <Button variant={quiet} label="How it is fed" onPress={() => onOpen('choices')} />
-          <Button variant={quiet} label="Fasts" onPress={() => onOpen('fasts')} />
-          <Button variant={quiet} label="What they take" onPress={() => onOpen('rules')} />
+          <Button
+            least="keeper"
+            variant={quiet}
+            label="How it is fed"
+            onPress={() => onOpen('choices')}
+          />
+          <Button least="keeper" variant={quiet} label="Fasts" onPress={() => onOpen('fasts')} />
+          <Button
+            least="keeper"
+            variant={quiet}
+            label="What they take"
+            onPress={() => onOpen('rules')}
+          />
         </>
       ) : null}
       {more ? (
         <>
-          <Button variant={quiet} label="Seasons" onPress={() => onOpen('periods')} />
-          <Button variant={quiet} label="Copy a day" onPress={() => onOpen('copy')} />
-          <Button variant={quiet} label="Begin with" onPress={() => onOpen('start')} />
+          <Button
+            least="keeper"
+            variant={quiet}
+            label="Seasons"
+            onPress={() => onOpen('periods')}
+          />
+          <Button
+            least="keeper"
+            variant={quiet}
+            label="Copy a day"
+            onPress={() => onOpen('copy')}
+          />
+          <Button
+            least="keeper"
+            variant={quiet}
+            label="Begin with"
+            onPress={() => onOpen('start')}
+          />
           <Button variant={quiet} label="Print" onPress={onPrint} />
         </>
       ) : (
@@ -76,8 +104,8 @@ export function StaleBoard({ board }: { board: Board }) {
       <Text variant="strong">{board.stale.title}</Text>
       <Text>{board.stale.detail}</Text>
       <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
-        <Button label="Keep mine" onPress={() => board.keepMine()} />
-        <Button label="Take theirs" onPress={board.takeTheirs} />
+        <Button least="keeper" label="Keep mine" onPress={() => board.keepMine()} />
+        <Button least="keeper" label="Take theirs" onPress={board.takeTheirs} />
       </View>
     </View>
   );

@@ -65,6 +65,7 @@ export function WeekScreen({ tankId }: { tankId?: string }) {
             text="Say what you have in a few lines; the week of each tank appears here."
             action={
               <Button
+                least="keeper"
                 variant="primary"
                 label="Say what you have"
                 onPress={() => router.push('/begin')}
@@ -219,6 +220,7 @@ function TankWeek({
               text="Begin with a plan that suits its fish, or tap a cell of the board and put a food in."
               action={
                 <Button
+                  least="keeper"
                   variant="primary"
                   label="A plan to begin with"
                   onPress={() => setOpen('start')}

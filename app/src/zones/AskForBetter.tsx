@@ -67,6 +67,7 @@ export function AskForBetter({ tank, data, day }: Props) {
             <Text variant="small">{formatOutcome(advice, advised.now, group.id, day)}</Text>
             <View style={{ alignItems: 'flex-start' }}>
               <Button
+                least="keeper"
                 variant={at === 0 ? 'primary' : 'plain'}
                 label="Put it into the plan"
                 spoken={`Put it into the plan: ${formatChanges(advice.changes, names)}`}

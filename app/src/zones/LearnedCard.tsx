@@ -75,10 +75,11 @@ export function LearnedCard({ tank, rows, learned }: Props) {
       {learned.groups.length > 0 ? (
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
           <Button
+            least="keeper"
             label={learned.frozen ? 'Thaw: learn on' : 'Freeze it'}
             onPress={() => freeze(!learned.frozen)}
           />
-          <Button label="Forget it" onPress={() => forget()} />
+          <Button least="keeper" label="Forget it" onPress={() => forget()} />
         </View>
       ) : null}
       {seen.length > 0 ? <Seen tank={tank} seen={seen} names={names} /> : null}
@@ -134,6 +135,7 @@ function Seen({
             detail={formatSighting(row, names)}
             trail={
               <Button
+                least="keeper"
                 variant="bare"
                 label="Take back"
                 spoken={`Take back what was seen on ${format.day(row.day)}`}

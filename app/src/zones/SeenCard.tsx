@@ -120,6 +120,7 @@ export function SeenCard({ tank, day, momentId, feeding }: Props) {
           {problem ? <ErrorLine fieldError={problem} /> : null}
           <View style={{ alignItems: 'flex-start' }}>
             <Button
+              least="feeder"
               label="Note it"
               disabled={fate === 'unseen' && looked.length === 0}
               onPress={() => save()}
