@@ -2,6 +2,7 @@
 export * from './basics';
 export * from './backup';
 export * from './catalogue';
+export * from './changes';
 export * from './chore';
 export * from './brood';
 export * from './culture';

@@ -157,6 +157,8 @@ export const paths = {
   editLearned: ['put', '/api/tanks/:id/learned', 'keeper'],
   exportTable: ['get', '/api/tables/:table', 'owner'],
   importTable: ['post', '/api/tables/:table', 'owner'],
+  listChanges: ['get', '/api/changes', 'guest'],
+  setPresence: ['put', '/api/presence', 'feeder'],
   getServed: ['get', '/api/records/served', 'guest'],
   exportServed: ['get', '/api/records/served-table', 'guest'],
   getForecastRecords: ['get', '/api/records/forecasts', 'guest'],
@@ -171,3 +173,6 @@ export const LINES = 'application/x-ndjson';
 
 /** Header of every answer: what time it is by the server's clock. */
 export const TIME_HEADER = 'Open-Larder-Time';
+
+/** Header of a change: the page that sends it, which is not told of it again. */
+export const PAGE_HEADER = 'Open-Larder-Page';

@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { byId, day, id, pageOf, pageQuery } from './basics';
 import { backupRestore, backupRestored } from './backup';
 import { catalogue } from './catalogue';
+import { changes, changesQuery, presence } from './changes';
 import { chore, choreCreate, choreUndo } from './chore';
 import {
   brood,
@@ -694,6 +695,16 @@ export const routes = {
     params: z.object({ table: tableName }),
     body: tableImport,
     response: tableReport,
+  }),
+  listChanges: route('listChanges', {
+    summary: 'What changed in the household; as text/event-stream it goes on',
+    query: changesQuery,
+    response: changes,
+  }),
+  setPresence: route('setPresence', {
+    summary: 'Who is in the Round, and at which tank',
+    body: presence,
+    response: z.object({}),
   }),
   getServed: route('getServed', {
     summary:

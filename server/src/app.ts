@@ -2,12 +2,16 @@ import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Catalogue } from '@open-larder/catalogue/load';
 import compression from 'compression';
-import express, { Router, type Express, type RequestHandler } from 'express';
+import express, { Router, type Express, type Request, type RequestHandler } from 'express';
+import { routes } from '@open-larder/contract';
 import staticGzip from 'express-static-gzip';
 import type { Logger } from 'pino';
 import type { Sequelize } from 'sequelize';
 import { backupRoutes } from './backup/routes';
 import { catalogueRoutes } from './catalogue/routes';
+import type { Bell } from './changes/bell';
+import { changeRoutes } from './changes/routes';
+import { changeStream } from './changes/stream';
 import type { Clock } from './clock';
 import { Scope, type DatabaseWatch } from './db';
 import { diskOf } from './disk';
@@ -73,6 +77,8 @@ export interface AppParts {
   reach?: Reach;
   /** Whether the database answers; without it, that is only known from what is asked of it. */
   watch?: DatabaseWatch;
+  /** Rings as something changed; without it no page is told. */
+  bell?: Bell;
   /** The certificate that it is reached with, where it brings TLS itself. */
   certificate?: CertificateWatch;
   /** Folder that holds the database, whose disk must not fill up unnoticed. */
@@ -117,12 +123,16 @@ export function createApp(parts: AppParts): Express {
   mount(health, healthRoutes(parts), { contextOf: async () => contextFor(STRANGER) });
   app.use(health);
   const router = Router();
+  const contextOf = async (request: Request) => contextFor(await visitorOf(request));
+  if (parts.bell)
+    router.get(routes.listChanges.path, changeStream({ contextOf, bell: parts.bell }));
   mount(
     router,
     { ...RESOURCES, ...peopleRoutes(parts.people), ...qrLabelRoutes(parts.people) },
     {
-      contextOf: async (request) => contextFor(await visitorOf(request)),
+      contextOf,
       guard: watch?.guard,
+      onChange: parts.bell?.ring,
       onUnreadable: (route, ids) => log.error({ route, ids }, 'stored rows cannot be read'),
     },
   );
@@ -172,6 +182,7 @@ const RESOURCES: Omit<
   ...planRoutes,
   ...sightingRoutes,
   ...tableRoutes,
+  ...changeRoutes,
 };
 
 function healthRoutes({

@@ -831,6 +831,15 @@ const PROBES: Record<RouteName, Probe> = {
     () => ({ id: uuidv7(), at: waterTest.at }),
   ),
   getForecastRecords: readsNothing('/api/records/forecasts'),
+  listChanges: readsNothing('/api/changes?after=0-0'),
+  setPresence: async () => {
+    const page = uuidv7();
+    const tankId = ours.tank.id;
+    await server.as('ours').put('/api/presence').send({ page, tankId, inRound: true }).expect(200);
+    await theirs().put('/api/presence').send({ page, tankId: null, inRound: false }).expect(200);
+    const { body } = await server.as('ours').get('/api/changes').expect(200);
+    expect(body.here).toEqual([{ page, name: null, tankId }]);
+  },
   getConsumption: readsNothing('/api/records/consumption?from=2026-03-01&to=2026-03-10'),
 };
 

@@ -1,6 +1,7 @@
 import { loadCatalogue } from '@open-larder/catalogue/load';
 import { createApp } from './app';
 import { backUpDaily } from './backup/daily';
+import { hangBell } from './changes/bell';
 import { runningClock } from './clock';
 import { readConfig } from './config';
 import { asAppRole, connect, migrate, Registry, Scope, watchDatabase } from './db';
@@ -39,6 +40,7 @@ async function main(): Promise<void> {
   const watch = watchDatabase(dbUrl, (up) =>
     up ? log.warn('the database answers again') : log.error('the database does not answer'),
   );
+  const bell = hangBell(dbUrl);
   const registry = new Registry(db);
   const sessions = await openSessions({
     dbUrl,
@@ -68,6 +70,7 @@ async function main(): Promise<void> {
     },
     reach: config.reach,
     watch,
+    bell,
     certificate,
     dataDir: config.dataDir,
   });
@@ -90,6 +93,8 @@ async function main(): Promise<void> {
     if (stopping) return;
     stopping = true;
     stopBackups();
+    // Streams never end by themselves: their pages ask the next server.
+    void bell.close();
     setTimeout(() => process.exit(1), PATIENCE_MS).unref();
     server.close(() => {
       void Promise.all([watch.stop(), sessions.close(), db.close()]).then(() => process.exit(0));

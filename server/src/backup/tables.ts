@@ -1,7 +1,15 @@
 import type { Scope } from '../db';
 
 /** Of the server, not of the household's records: who may get in, and answers that were sent. */
-const LEFT_OUT = ['receipts', 'memberships', 'invitations', 'pairings'];
+const LEFT_OUT = [
+  'receipts',
+  'memberships',
+  'invitations',
+  'pairings',
+  'change_counters',
+  'changes',
+  'presences',
+];
 
 export interface BackupTable {
   name: string;

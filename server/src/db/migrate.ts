@@ -34,6 +34,7 @@ import * as people from './migrations/0031-people';
 import * as walls from './migrations/0032-walls-between-households';
 import * as passkeys from './migrations/0033-passkeys';
 import * as erasing from './migrations/0034-erasing';
+import * as changes from './migrations/0035-changes';
 
 const MIGRATIONS = [
   house,
@@ -70,6 +71,7 @@ const MIGRATIONS = [
   walls,
   passkeys,
   erasing,
+  changes,
 ];
 /** Their names, the oldest first: the states that a database may be found in. */
 export const STATES: readonly string[] = MIGRATIONS.map(({ name }) => name);

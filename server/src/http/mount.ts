@@ -1,4 +1,4 @@
-import { ACCESS, type Access } from '@open-larder/contract/paths';
+import { ACCESS, PAGE_HEADER, type Access } from '@open-larder/contract/paths';
 import {
   errorsOf,
   routes,
@@ -11,6 +11,7 @@ import {
 } from '@open-larder/contract';
 import type { Request, RequestHandler, Router } from 'express';
 import type { Catalogue } from '@open-larder/catalogue/load';
+import { noteChange } from '../changes/store';
 import type { Clock } from '../clock';
 import type { Scope } from '../db';
 import type { Visitor } from '../people/visitor';
@@ -44,6 +45,8 @@ interface Mounting {
   contextOf: (request: Request) => Promise<Context>;
   /** Ends work that waits for something that does not answer, with a sentence. */
   guard?: <T>(work: () => Promise<T>) => Promise<T>;
+  /** Called with a household of which something has changed, as that is in force. */
+  onChange?: (householdId: string) => void;
   /** Told of a row that was stored and cannot be read. */
   onUnreadable?: (name: RouteName, ids: readonly (string | null)[]) => void;
 }
@@ -52,7 +55,12 @@ interface Mounting {
 export function mount(
   router: Router,
   handlers: Partial<Handlers>,
-  { contextOf, guard = (work) => work(), onUnreadable = () => undefined }: Mounting,
+  {
+    contextOf,
+    guard = (work) => work(),
+    onChange = () => undefined,
+    onUnreadable = () => undefined,
+  }: Mounting,
 ): void {
   for (const name of Object.keys(handlers) as RouteName[]) {
     const route: Route = routes[name];
@@ -62,19 +70,42 @@ export function mount(
       allow(route.access, context.visitor);
       const sent = signed(name, readIn(route, request), context.visitor);
       const lines = linesTo(response, route);
+      // What is about a person, not about a household, keeps its own order: see people/routes.
+      const changes = route.method !== 'get' && !route.progress && needsHousehold(route.access);
       const act = async (scope: Scope) => {
         const result = await handle(sent as never, { ...context, scope, ...lines.reporting });
         return readOut(route, result, scope.unreadable, (ids) => onUnreadable(name, ids));
       };
-      // What is about a person, not about a household, keeps its own order: see people/routes.
-      const changes = route.method !== 'get' && !route.progress && needsHousehold(route.access);
       lines.answer(
-        await guard(() => (changes ? once(context.scope, route, sent, act) : act(context.scope))),
+        await guard(async () => {
+          if (!changes) return act(context.scope);
+          const heard = UNHEARD.has(name)
+            ? async () => undefined
+            : (scope: Scope) => noteChange(scope, changeOf(name, sent, request));
+          const done = await once(context.scope, route, sent, act, heard);
+          onChange(context.scope.householdId);
+          return done;
+        }),
       );
     };
     router[route.method](route.path, answer);
   }
 }
+
+/** Changes nothing that other pages show of the household: who is where is heard apart from it. */
+const UNHEARD: ReadonlySet<RouteName> = new Set(['setPresence']);
+
+const PAGE = /^[\w-]{1,64}$/;
+
+const changeOf = (route: RouteName, { params }: Sent, request: Request) => {
+  const page = request.header(PAGE_HEADER) ?? '';
+  const { id } = params as { id?: unknown };
+  return {
+    route,
+    subject: typeof id === 'string' ? id : null,
+    page: PAGE.test(page) ? page : null,
+  };
+};
 
 const needsHousehold = (access: Access) => ACCESS.indexOf(access) > ACCESS.indexOf('person');
 
@@ -89,7 +120,7 @@ const MAY: Record<Access, string> = {
 };
 
 /** @throws ProblemError 401 for who is not signed in, 403 for who may not */
-function allow(access: Access, { who }: Visitor): void {
+export function allow(access: Access, { who }: Visitor): void {
   if (access === 'anyone') return;
   if (!who) throw signInFirst();
   if (access === 'person') return;

@@ -15,6 +15,7 @@ const KEPT_DAYS = 30;
 /**
  * Do what was sent once, in one transaction. Sent again, it is answered as the first time; an id that
  * comes with other content is reported so.
+ * @param last what is written at the very end, where it is done now
  * @throws ProblemError 409 where the id was used for something else
  */
 export async function once<T>(
@@ -22,10 +23,15 @@ export async function once<T>(
   route: Pick<Route, 'method' | 'path'>,
   sent: Sent,
   act: (scope: Scope) => Promise<T>,
+  last: (scope: Scope) => Promise<void>,
 ): Promise<T> {
   const key = keyOf(route, sent);
   return scope.atomically(async (inside) => {
-    if (key === null) return act(inside);
+    if (key === null) {
+      const answer = await act(inside);
+      await last(inside);
+      return answer;
+    }
     const digest = digestOf(route, sent);
     if (!(await claim(inside, key, digest))) {
       const [known] = await inside.rows<{ digest: string; answer: T }>(
@@ -41,6 +47,7 @@ export async function once<T>(
         WHERE household_id = :household AND key = :key RETURNING key`,
       { key, answer: JSON.stringify(answer) },
     );
+    await last(inside);
     return answer;
   });
 }

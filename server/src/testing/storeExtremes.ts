@@ -99,6 +99,7 @@ export const WITHOUT_EXTREMES = new Set<RouteName>([
   'undoSighting',
   'importTable',
   'seeFoodCorrections',
+  'setPresence',
 ]);
 
 /**

@@ -6,6 +6,7 @@ import { QueryTypes, type Sequelize } from 'sequelize';
 import supertest from 'supertest';
 import { v7 as uuidv7 } from 'uuid';
 import { createApp } from '../app';
+import { hangBell, type Bell } from '../changes/bell';
 import type { Clock } from '../clock';
 import { asAppRole, connect, migrate, Registry, Scope } from '../db';
 import { modelOf } from '../db/models';
@@ -45,6 +46,8 @@ interface Wanted {
   /** What a phone opens to reach it. */
   address?: string | null;
   reach?: Reach;
+  /** Pages are told of changes as they come. */
+  rings?: boolean;
 }
 
 /** A database of its own for each test file, on the server that the test script has started. */
@@ -70,6 +73,7 @@ export async function startTestServer({
   setUpCode = null,
   address = null,
   reach = ON_LOOPBACK,
+  rings = false,
 }: Wanted = {}): Promise<TestServer> {
   const { url, drop } = await freshDatabase();
   const db = connect(url, { patient: true });
@@ -116,6 +120,7 @@ export async function startTestServer({
     setUpCode,
     address,
   };
+  const bell: Bell | undefined = rings ? hangBell(appUrl) : undefined;
   const app = createApp({
     db: appDb,
     catalogue: loadCatalogue(),
@@ -125,6 +130,7 @@ export async function startTestServer({
     readSession: people ? sessions.read : undefined,
     people: peopleParts,
     reach,
+    bell,
   });
   return {
     app,
@@ -138,6 +144,7 @@ export async function startTestServer({
     browser: () => supertest.agent(app).set('Host', 'localhost'),
     scope: (household) => new Scope(appDb, ids[household]),
     close: async () => {
+      await bell?.close();
       await sessions.close();
       await appDb.close();
       await db.close();
