@@ -176,3 +176,31 @@ export const TIME_HEADER = 'Open-Larder-Time';
 
 /** Header of a change: the page that sends it, which is not told of it again. */
 export const PAGE_HEADER = 'Open-Larder-Page';
+
+/**
+ * What happened, as opposed to what is planned: each has an id of its own and is written once, so that it
+ * can be kept on a device without a connection and sent later.
+ */
+export const EVENT_ROUTES = [
+  'countLot',
+  'addWeighing',
+  'undoWeighing',
+  'logFeeding',
+  'undoFeeding',
+  'addLooks',
+  'undoLooks',
+  'addVesselEvent',
+  'undoVesselEvent',
+  'addBroodEvent',
+  'undoBroodEvent',
+  'addWaterEvent',
+  'undoWaterEvent',
+  'addRating',
+  'undoRating',
+  'logChore',
+  'undoChore',
+  'addSighting',
+  'undoSighting',
+] as const satisfies readonly RouteName[];
+
+export type EventRoute = (typeof EVENT_ROUTES)[number];

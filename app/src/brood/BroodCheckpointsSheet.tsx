@@ -3,7 +3,9 @@ import { broodEdit, type BroodFields } from '@open-larder/contract';
 import { useForm } from 'react-hook-form';
 import { CheckpointFields, FIRST_CHECKPOINT } from '../growth/CheckpointFields';
 import { api } from '../store';
-import { Button, Sheet, StaleNotice, Text, useSave, useToast } from '../ui';
+import { Button, Sheet, Text, useToast } from '../ui';
+import { StaleNotice } from '../ui/StaleNotice';
+import { useSave } from '../ui/useSave';
 import type { Brood } from './useBroods';
 
 /** Lengths that the keeper wants the young to have by an age, beside those that every brood has. */

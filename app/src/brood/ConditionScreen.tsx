@@ -10,7 +10,8 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { api, useHouse, useNow, useFormat, type AppData } from '../store';
-import { Button, Card, Empty, ListRow, Picker, Screen, Stepper, Text, Waiting } from '../ui';
+import { Button, Card, Empty, ListRow, Screen, Stepper, Text, Waiting } from '../ui';
+import { Picker } from '../ui/Picker';
 import { TriggerCard } from './TriggerCard';
 import { servingOf, useConditioning, type Rich } from './useConditioning';
 

@@ -4,7 +4,9 @@ import { broodEdit, type BroodFields } from '@open-larder/contract';
 import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
 import { api, useHouse } from '../store';
-import { Button, Sheet, StaleNotice, useSave, useToast } from '../ui';
+import { Button, Sheet, useToast } from '../ui';
+import { StaleNotice } from '../ui/StaleNotice';
+import { useSave } from '../ui/useSave';
 import { BroodFieldsInput } from './fields';
 import type { Brood } from './useBroods';
 

@@ -3,7 +3,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { api, useHand, useNow } from '../store';
 import { useSavePrinted } from '../table/useSavePrinted';
-import { Button, Choices, DateField, Field, Sheet, Text } from '../ui';
+import { Button, Choices, Field, Sheet, Text } from '../ui';
+import { DateField } from '../ui/DateField';
 import { useBroods } from './useBroods';
 
 /** A page for the wall, for each person: what the young in their tubs get on a day, by the clock. */

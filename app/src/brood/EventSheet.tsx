@@ -2,17 +2,10 @@ import { BROOD_EVENTS, type BroodEventKind } from '@open-larder/core/brood/vocab
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useNow, useFormat } from '../store';
-import {
-  Button,
-  Choice,
-  DateField,
-  Field,
-  NumberField,
-  Picker,
-  Sheet,
-  Text,
-  type FieldErrors,
-} from '../ui';
+import { Button, Choice, Field, Sheet, Text, type FieldErrors } from '../ui';
+import { DateField } from '../ui/DateField';
+import { NumberField } from '../ui/NumberField';
+import { Picker } from '../ui/Picker';
 import { useBroodEvent, type Said } from './useBroodEvent';
 import type { Brood } from './useBroods';
 import { EVENT_WORDS } from './labels';

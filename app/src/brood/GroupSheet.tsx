@@ -3,17 +3,9 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { api, useHouse, useNow } from '../store';
 import { formIntent } from '../store/intent';
-import {
-  Button,
-  Field,
-  fieldErrorsOf,
-  NumberField,
-  Picker,
-  Sheet,
-  Text,
-  useToast,
-  type FieldErrors,
-} from '../ui';
+import { Button, Field, fieldErrorsOf, Sheet, Text, useToast, type FieldErrors } from '../ui';
+import { NumberField } from '../ui/NumberField';
+import { Picker } from '../ui/Picker';
 import type { Brood } from './useBroods';
 
 /**

@@ -7,7 +7,8 @@ import { View } from 'react-native';
 import { useCultures } from '../culture/useCultures';
 import { checkpointTitle, VERDICTS } from '../growth/checkpointLabels';
 import { api, useFormat, type Format } from '../store';
-import { Button, Card, ListRow, NumberField, Text, lowerFirst } from '../ui';
+import { Button, Card, ListRow, Text, lowerFirst } from '../ui';
+import { NumberField } from '../ui/NumberField';
 import { BroodCheckpointsSheet } from './BroodCheckpointsSheet';
 import type { Brood } from './useBroods';
 

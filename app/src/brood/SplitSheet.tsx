@@ -6,7 +6,8 @@ import { View } from 'react-native';
 import { FormFields } from '../forms/FormFields';
 import { api, useHand, useNow } from '../store';
 import { formIntent, stampFor } from '../store/intent';
-import { Button, Sheet, Stepper, Text, useSave, useToast } from '../ui';
+import { Button, Sheet, Stepper, Text, useToast } from '../ui';
+import { useSave } from '../ui/useSave';
 import type { Brood } from './useBroods';
 
 /** What is asked; the rest is known. */

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useNow, useFormat } from '../store';
-import { Button, Card, DateField, ListRow, Sheet, Text } from '../ui';
+import { Button, Card, ListRow, Sheet, Text } from '../ui';
+import { DateField } from '../ui/DateField';
 import { useBroodEvent, type Said } from './useBroodEvent';
 import type { Brood } from './useBroods';
 import { RecordNote } from '../forecasts/RecordNote';

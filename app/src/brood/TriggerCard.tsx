@@ -9,17 +9,8 @@ import { formatNumber } from '@open-larder/say';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useNow, useFormat, type Format } from '../store';
-import {
-  Button,
-  Card,
-  Choice,
-  Disclosure,
-  ListRow,
-  NumberField,
-  Stepper,
-  Text,
-  useToast,
-} from '../ui';
+import { Button, Card, Choice, Disclosure, ListRow, Stepper, Text, useToast } from '../ui';
+import { NumberField } from '../ui/NumberField';
 import { formatTriggerStep } from '../water/labels';
 import { usePlanPart } from '../water/usePlanPart';
 

@@ -1,7 +1,8 @@
 import { formatUnits } from '@open-larder/say';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { Button, NumberField, Sheet, Text } from '../ui';
+import { Button, Sheet, Text } from '../ui';
+import { NumberField } from '../ui/NumberField';
 import type { FryServingRow } from './fryMeals';
 import type { Given } from './useFeedYoung';
 

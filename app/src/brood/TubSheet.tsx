@@ -11,7 +11,9 @@ import type { z } from 'zod';
 import { FormFields, type FormField } from '../forms/FormFields';
 import { api, useFormat } from '../store';
 import { formIntent } from '../store/intent';
-import { Button, Sheet, StaleNotice, Text, useSave, useToast } from '../ui';
+import { Button, Sheet, Text, useToast } from '../ui';
+import { StaleNotice } from '../ui/StaleNotice';
+import { useSave } from '../ui/useSave';
 import type { Brood } from './useBroods';
 
 /** A tub as it is entered, in a form of its own or beside others. */

@@ -60,3 +60,6 @@ export { DryRunScreen } from '../week/DryRunScreen';
 export { HouseWeekScreen } from '../week/HouseWeekScreen';
 export { WeekScreen } from '../week/WeekScreen';
 export { PlayScreen } from '../zones/PlayScreen';
+export { openHere } from '../offline/here';
+export { Following } from '../offline/Following';
+export { OutboxMark, OutboxStrip } from '../offline/OutboxMark';

@@ -4,7 +4,9 @@ import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
 import { FormFields } from '../forms/FormFields';
 import { api, useFormat } from '../store';
-import { Button, Sheet, StaleNotice, Text, useSave, useToast } from '../ui';
+import { Button, Sheet, Text, useToast } from '../ui';
+import { StaleNotice } from '../ui/StaleNotice';
+import { useSave } from '../ui/useSave';
 import { vesselFields } from './fields';
 import type { Culture } from './useCultures';
 

@@ -9,7 +9,8 @@ import {
 import { formatGrams, formatNumber } from '@open-larder/say';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { Button, Choice, NumberField, Sheet, Stepper, Text, upperFirst } from '../ui';
+import { Button, Choice, Sheet, Stepper, Text, upperFirst } from '../ui';
+import { NumberField } from '../ui/NumberField';
 import { forecastStartOfRow } from './ahead';
 import type { Culture } from './useCultures';
 import { useVesselEvent } from './useVesselEvent';

@@ -1,6 +1,7 @@
 import type { Problem } from '@open-larder/contract';
 import { api, useFormat } from '../store';
-import { History, useToast, Waiting } from '../ui';
+import { useToast, Waiting } from '../ui';
+import { History } from '../ui/History';
 import { formatEvent } from './labels';
 import { stampFor } from '../store/intent';
 

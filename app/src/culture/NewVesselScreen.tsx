@@ -14,7 +14,9 @@ import { DateInput, NumberInput, PickerInput, StepperInput, TextInput } from '..
 import { useNameSearch } from '../species/useNameSearch';
 import { api, useHand, useNow, useFormat } from '../store';
 import { SIZES, themed, useColours } from '../theme';
-import { Button, Card, Choice, Picker, Screen, Text, useSave, useToast, Waiting } from '../ui';
+import { Button, Card, Choice, Screen, Text, useToast, Waiting } from '../ui';
+import { Picker } from '../ui/Picker';
+import { useSave } from '../ui/useSave';
 import { ClarityChoice, DensityChoice } from './DensityChoice';
 import { vesselFields } from './fields';
 import { formatSizes } from './KindCard';

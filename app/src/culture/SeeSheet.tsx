@@ -1,7 +1,8 @@
 import type { Clarity, Density as DensityScore } from '@open-larder/core/culture';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { Button, Disclosure, NumberField, Sheet, Text } from '../ui';
+import { Button, Disclosure, Sheet, Text } from '../ui';
+import { NumberField } from '../ui/NumberField';
 import { ClarityChoice, DensityChoice } from './DensityChoice';
 import type { Culture } from './useCultures';
 import { useVesselEvent } from './useVesselEvent';

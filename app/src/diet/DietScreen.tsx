@@ -13,18 +13,10 @@ import { v7 as uuidv7 } from 'uuid';
 import { api, cycleDays, useHouse, useNow, useFormat, type AppData } from '../store';
 import { useColours, useWide } from '../theme';
 import { NumberInput } from '../forms/inputs';
-import {
-  Button,
-  Choices,
-  Empty,
-  Screen,
-  StaleNotice,
-  Text,
-  useDraft,
-  useSave,
-  useToast,
-  Waiting,
-} from '../ui';
+import { Button, Choices, Empty, Screen, Text, useToast, Waiting } from '../ui';
+import { StaleNotice } from '../ui/StaleNotice';
+import { useDraft } from '../ui/useDraft';
+import { useSave } from '../ui/useSave';
 import { Findings } from './Findings';
 import { reviewDiet } from './look';
 import { ServingFields } from './ServingFields';

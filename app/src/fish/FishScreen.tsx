@@ -5,19 +5,9 @@ import { View } from 'react-native';
 import { ScreenTools } from '../shell';
 import { api, useHouse, useNow, useFormat, type AppData } from '../store';
 import { useWide } from '../theme';
-import {
-  Button,
-  Choice,
-  DateField,
-  Empty,
-  Fault,
-  Field,
-  ListRow,
-  matches,
-  Screen,
-  Skeleton,
-  Text,
-} from '../ui';
+import { Button, Choice, Empty, Fault, Field, ListRow, Screen, Skeleton, Text } from '../ui';
+import { DateField } from '../ui/DateField';
+import { matches } from '../ui/Picker';
 import { TanksTabs } from '../tank/TanksTabs';
 import { FishRow } from './FishRow';
 import { sorted, SORTS, type SortKey } from './sort';

@@ -3,16 +3,11 @@ import { readMeasure } from '@open-larder/say';
 import type { ComponentProps, ComponentType } from 'react';
 import { Controller, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
 import { useFormat } from '../store';
-import {
-  Choice,
-  DateField,
-  Field,
-  NumberField,
-  Picker,
-  Stepper,
-  TimeField,
-  type Option,
-} from '../ui';
+import { Choice, Field, Stepper, type Option } from '../ui';
+import { DateField } from '../ui/DateField';
+import { NumberField } from '../ui/NumberField';
+import { Picker } from '../ui/Picker';
+import { TimeField } from '../ui/TimeField';
 
 /** Where an input stands in its form. Its value and its fault come from there. */
 interface Bound<V extends FieldValues> {

@@ -5,7 +5,9 @@ import type { z } from 'zod';
 import { PickerInput, TextInput } from '../forms/inputs';
 import { useSpeciesSearch } from '../species/useSpeciesSearch';
 import { api, type AppData } from '../store';
-import { Button, Sheet, StaleNotice, Text, useSave, useToast } from '../ui';
+import { Button, Sheet, Text, useToast } from '../ui';
+import { StaleNotice } from '../ui/StaleNotice';
+import { useSave } from '../ui/useSave';
 import { speciesPicks } from './picks';
 
 type Values = z.output<typeof groupEdit>;

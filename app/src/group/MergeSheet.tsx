@@ -5,7 +5,8 @@ import { useForm } from 'react-hook-form';
 import type { z } from 'zod';
 import { api, useNow, type AppData } from '../store';
 import { DateInput, PickerInput, TextInput } from '../forms/inputs';
-import { Button, Sheet, Text, useSave, useToast } from '../ui';
+import { Button, Sheet, Text, useToast } from '../ui';
+import { useSave } from '../ui/useSave';
 import { groupPicks } from './picks';
 import { formIntent, stampFor } from '../store/intent';
 

@@ -1,7 +1,9 @@
 import type { Problem } from '@open-larder/contract';
 import { useState } from 'react';
 import { api, useNow, type AppData } from '../store';
-import { Button, DateField, Picker, Sheet, Text, useToast } from '../ui';
+import { Button, Sheet, Text, useToast } from '../ui';
+import { DateField } from '../ui/DateField';
+import { Picker } from '../ui/Picker';
 import { tankPicks } from './picks';
 import { formIntent, stampFor } from '../store/intent';
 

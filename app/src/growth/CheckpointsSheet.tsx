@@ -4,7 +4,9 @@ import { useForm } from 'react-hook-form';
 import type { z } from 'zod';
 import { DateInput } from '../forms/inputs';
 import { api } from '../store';
-import { Button, Sheet, StaleNotice, Text, useSave, useToast } from '../ui';
+import { Button, Sheet, Text, useToast } from '../ui';
+import { StaleNotice } from '../ui/StaleNotice';
+import { useSave } from '../ui/useSave';
 import { CheckpointFields, FIRST_CHECKPOINT } from './CheckpointFields';
 
 type Values = z.output<typeof groupEdit>;

@@ -6,7 +6,8 @@ import { Platform, View } from 'react-native';
 import Svg, { Circle, Line } from 'react-native-svg';
 import { useFormat } from '../store';
 import { useColours } from '../theme';
-import { Button, Choice, NumberField, Text } from '../ui';
+import { Button, Choice, Text } from '../ui';
+import { NumberField } from '../ui/NumberField';
 import { readPicture, type Picture } from './picture';
 import { PHOTO_WARNINGS } from './labels';
 

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
-import { Button, Labelled, Text, TimeField } from '../ui';
+import { Button, Labelled, Text } from '../ui';
+import { TimeField } from '../ui/TimeField';
 
 interface Span {
   fromMin: number;

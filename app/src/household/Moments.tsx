@@ -7,20 +7,11 @@ import type { z } from 'zod';
 import { formatMoment } from '../diet/labels';
 import { api, useFormat } from '../store';
 import { NumberInput, TextInput } from '../forms/inputs';
-import {
-  Button,
-  Card,
-  Choice,
-  ListRow,
-  NumberField,
-  Sheet,
-  StaleNotice,
-  Text,
-  TimeField,
-  useSave,
-  useToast,
-  Waiting,
-} from '../ui';
+import { Button, Card, Choice, ListRow, Sheet, Text, useToast, Waiting } from '../ui';
+import { NumberField } from '../ui/NumberField';
+import { StaleNotice } from '../ui/StaleNotice';
+import { TimeField } from '../ui/TimeField';
+import { useSave } from '../ui/useSave';
 import { formIntent } from '../store/intent';
 
 /** The moments of the day, named by the keeper. */

@@ -8,18 +8,9 @@ import type { z } from 'zod';
 import { api } from '../store';
 import { useWide } from '../theme';
 import { FormFields, type FormField } from '../forms/FormFields';
-import {
-  Button,
-  Card,
-  Field,
-  ListRow,
-  Screen,
-  StaleNotice,
-  Text,
-  useSave,
-  useToast,
-  Waiting,
-} from '../ui';
+import { Button, Card, Field, ListRow, Screen, Text, useToast, Waiting } from '../ui';
+import { StaleNotice } from '../ui/StaleNotice';
+import { useSave } from '../ui/useSave';
 import { AtHomeField } from './AtHomeField';
 import { BackupCard } from './BackupCard';
 import { DeviceChoices } from './DeviceChoices';

@@ -1,7 +1,10 @@
 import type { CatalogueView } from '@open-larder/contract';
 import { View } from 'react-native';
 import { useFormat, type AppData } from '../store';
-import { Button, Field, NumberField, Picker, Sheet, Text, TimeField } from '../ui';
+import { Button, Field, Sheet, Text } from '../ui';
+import { NumberField } from '../ui/NumberField';
+import { Picker } from '../ui/Picker';
+import { TimeField } from '../ui/TimeField';
 import { useNameSearch } from '../species/useNameSearch';
 import { useSpeciesSearch } from '../species/useSpeciesSearch';
 import { speciesPicks } from '../group/picks';

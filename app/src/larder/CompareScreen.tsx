@@ -8,7 +8,8 @@ import { Pressable, ScrollView, View } from 'react-native';
 import { FoodSign } from '../draw/FoodSign';
 import { useHouse, useFormat, type Format } from '../store';
 import { SIZES, themed } from '../theme';
-import { Empty, Field, matches, Picker, Screen, Text, Waiting } from '../ui';
+import { Empty, Field, Screen, Text, Waiting } from '../ui';
+import { matches, Picker } from '../ui/Picker';
 import { eatersOf, suits, type ForWhom } from './eaters';
 
 /** The foods on the shelf side by side, for one group of the house, sorted by any figure. */

@@ -4,7 +4,8 @@ import { useForm } from 'react-hook-form';
 import type { z } from 'zod';
 import { api, useNow, useFormat } from '../store';
 import { MeasureInput } from '../forms/inputs';
-import { Button, Sheet, Text, useSave, useToast, lowerFirst } from '../ui';
+import { Button, Sheet, Text, useToast, lowerFirst } from '../ui';
+import { useSave } from '../ui/useSave';
 import { formIntent } from '../store/intent';
 
 type Values = z.infer<typeof lotCount>;

@@ -4,17 +4,10 @@ import { useRouter } from 'expo-router';
 import { useForm } from 'react-hook-form';
 import type { z } from 'zod';
 import { api } from '../store';
-import {
-  Button,
-  Empty,
-  Screen,
-  StaleNotice,
-  useDraft,
-  useSave,
-  useToast,
-  lowerFirst,
-  Waiting,
-} from '../ui';
+import { Button, Empty, Screen, useToast, lowerFirst, Waiting } from '../ui';
+import { StaleNotice } from '../ui/StaleNotice';
+import { useDraft } from '../ui/useDraft';
+import { useSave } from '../ui/useSave';
 import { FoodFields } from './FoodFields';
 
 type Values = z.infer<typeof foodEdit>;

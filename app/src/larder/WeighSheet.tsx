@@ -5,7 +5,8 @@ import { useForm, useWatch } from 'react-hook-form';
 import type { z } from 'zod';
 import { MeasureInput, NumberInput, TextInput } from '../forms/inputs';
 import { api, displayChosen, useAppDispatch, useHand, useNow } from '../store';
-import { Button, Sheet, Text, useSave, useToast } from '../ui';
+import { Button, Sheet, Text, useToast } from '../ui';
+import { useSave } from '../ui/useSave';
 import { formIntent } from '../store/intent';
 
 type Values = z.infer<typeof weighingCreate>;

@@ -26,13 +26,13 @@ export function DeleteAccount({ open, onClose }: { open: boolean; onClose: () =>
     <Sheet
       title="Delete my account"
       open={open}
-      onClose={remains === null ? onClose : () => void signOutHere()}
+      onClose={remains === null ? onClose : () => void signOutHere({ evenUnsent: true })}
     >
       {remains ? (
         <Remains
           what="Your account is deleted."
           remains={remains}
-          onDone={() => void signOutHere()}
+          onDone={() => void signOutHere({ evenUnsent: true })}
         />
       ) : (
         <>

@@ -4,7 +4,7 @@ import { Button, Text } from '../ui';
 import { DeleteAccount } from './DeleteAccount';
 import { Entrance } from './Entrance';
 import { Another } from './HouseholdsCard';
-import { signOutHere } from './signOutHere';
+import { SignOut } from './SignOut';
 
 /** Signed in, and in no household: it was left, or an owner removed them. */
 export function NoHouseholdScreen({ me }: { me: Me }) {
@@ -16,7 +16,7 @@ export function NoHouseholdScreen({ me }: { me: Me }) {
     >
       <Text>Open an invitation that you were sent, or start a household of your own.</Text>
       <Another open />
-      <Button variant="bare" label="Sign out" onPress={signOutHere} />
+      <SignOut bare />
       <Button variant="bare" label="Delete my account" onPress={() => setDeleting(true)} />
       <DeleteAccount open={deleting} onClose={() => setDeleting(false)} />
     </Entrance>

@@ -6,7 +6,7 @@ import { CodesCard } from './CodesCard';
 import { DeleteAccount } from './DeleteAccount';
 import { OwnPassword } from './OwnPassword';
 import { peopleApi } from './peopleApi';
-import { signOutHere } from './signOutHere';
+import { SignOut } from './SignOut';
 import { useSend } from './useSend';
 
 /** Your password, your codes, and the way out. */
@@ -19,7 +19,7 @@ export function YourAccount({ me }: { me: Me }) {
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
         <Button label="Change my password" onPress={() => setOpen('password')} />
         <Button label="Make new codes" onPress={() => setOpen('codes')} />
-        <Button label="Sign out" onPress={signOutHere} />
+        <SignOut />
         <Button variant="bare" label="Delete my account" onPress={() => setOpen('delete')} />
       </View>
       <DeleteAccount open={open === 'delete'} onClose={close} />

@@ -1,7 +1,8 @@
 import type { Group } from '@open-larder/contract';
 import { useState } from 'react';
 import type { AppData } from '../store';
-import { Button, Picker, Sheet, Text, lowerFirst } from '../ui';
+import { Button, Sheet, Text, lowerFirst } from '../ui';
+import { Picker } from '../ui/Picker';
 import { useAnswer } from './useAnswer';
 
 interface Props {

@@ -5,7 +5,8 @@ import { batchOf, trayMassG, WATER } from '@open-larder/core/recipe';
 import { useState } from 'react';
 import { useController, type Control, type UseFormReturn } from 'react-hook-form';
 import { View } from 'react-native';
-import { Button, Choice, NumberField, Text } from '../ui';
+import { Button, Choice, Text } from '../ui';
+import { NumberField } from '../ui/NumberField';
 import type { RecipeValues } from './RecipeForm';
 import { formatMiss, TARGET_NAMES } from './labels';
 

@@ -7,7 +7,8 @@ import { useForm, useWatch } from 'react-hook-form';
 import type { z } from 'zod';
 import { DateInput, MeasureInput } from '../forms/inputs';
 import { api, useNow, useFormat } from '../store';
-import { Button, Card, ListRow, Sheet, Text, useSave, useToast } from '../ui';
+import { Button, Card, ListRow, Sheet, Text, useToast } from '../ui';
+import { useSave } from '../ui/useSave';
 import { formatPieces } from './labels';
 import { formIntent } from '../store/intent';
 

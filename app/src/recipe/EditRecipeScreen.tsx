@@ -3,7 +3,10 @@ import { recipeEdit, type FoodRow, type RecipeEdit, type RecipeRow } from '@open
 import { useRouter } from 'expo-router';
 import { useForm } from 'react-hook-form';
 import { api } from '../store';
-import { Button, Empty, Screen, StaleNotice, useDraft, useSave, useToast, Waiting } from '../ui';
+import { Button, Empty, Screen, useToast, Waiting } from '../ui';
+import { StaleNotice } from '../ui/StaleNotice';
+import { useDraft } from '../ui/useDraft';
+import { useSave } from '../ui/useSave';
 import { RecipeForm } from './RecipeForm';
 import { useKitchen } from './useKitchen';
 

@@ -5,7 +5,8 @@ import { View } from 'react-native';
 import { FoodSign } from '../draw/FoodSign';
 import { NumberInput } from '../forms/inputs';
 import { PERCENT } from '../forms/percent';
-import { Button, Choices, ErrorLine, Picker, Text } from '../ui';
+import { Button, Choices, ErrorLine, Text } from '../ui';
+import { Picker } from '../ui/Picker';
 import type { RecipeValues } from './RecipeForm';
 import { percent } from './labels';
 

@@ -6,7 +6,7 @@ import { BarChart } from 'react-native-chart-kit';
 import { FoodSign } from '../draw/FoodSign';
 import { useFormat } from '../store';
 import { useColours } from '../theme';
-import { Picker } from '../ui';
+import { Picker } from '../ui/Picker';
 import { ChartFrame } from './ChartFrame';
 import { chartStyle, decimalsFor } from './chartStyle';
 

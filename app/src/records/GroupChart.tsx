@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { LineChart } from 'react-native-chart-kit';
 import { useFormat } from '../store';
 import { useColours } from '../theme';
-import { Picker } from '../ui';
+import { Picker } from '../ui/Picker';
 import { ChartFrame } from './ChartFrame';
 import { chartStyle, decimalsFor } from './chartStyle';
 

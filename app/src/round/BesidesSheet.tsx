@@ -5,7 +5,8 @@ import { formatServing, formatUnits } from '@open-larder/say';
 import { useState } from 'react';
 import { FoodSign } from '../draw/FoodSign';
 import { useHand, type AppData } from '../store';
-import { Button, Choice, Picker, Sheet, Stepper, Text } from '../ui';
+import { Button, Choice, Sheet, Stepper, Text } from '../ui';
+import { Picker } from '../ui/Picker';
 import type { RoundMomentView } from './moments';
 import { isThere } from './swaps';
 

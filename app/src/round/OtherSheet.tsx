@@ -6,7 +6,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { FoodSign } from '../draw/FoodSign';
 import { useHand, useHousehold } from '../store';
-import { Button, Choice, Field, Picker, Sheet, Stepper, Text } from '../ui';
+import { Button, Choice, Field, Sheet, Stepper, Text } from '../ui';
+import { Picker } from '../ui/Picker';
 import type { Swap } from './swaps';
 
 type Other = Exclude<Outcome, 'served'>;

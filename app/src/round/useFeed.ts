@@ -16,6 +16,7 @@ import { useToast } from '../ui';
 import type { Besides } from './BesidesSheet';
 import { useInWater } from './useInWater';
 import { useSettle } from './useSettle';
+import { keepFirst } from '../store/call';
 import { nowMs } from '../store/clock';
 import { stampFor } from '../store/intent';
 
@@ -133,6 +134,8 @@ export function useFeed(
       ...portion,
     };
     const massG = portion.units * serving.unit.massG;
+    // On the device first: from here on it is not lost, whatever becomes of the page.
+    await keepFirst('logFeeding', { body }).catch(() => undefined);
     const shown = show(serving.servingId, { ...body, massG });
     if (portion.outcome !== 'refused') time(serving, massG, beside);
     const answer = await log({ body });

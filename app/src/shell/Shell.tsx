@@ -5,6 +5,7 @@ import Sun from 'lucide-react-native/icons/sun';
 import type { Me } from '@open-larder/contract';
 import type { ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
+import { fromHouse } from '../bundles/fromHouse';
 import { api, themeChosen, useAppDispatch } from '../store';
 import { reading } from '../store/reading';
 import { SIZES, themed, useColours, useThemeName, useWide } from '../theme';
@@ -14,6 +15,10 @@ import { PLACES, type Place } from './places';
 import { SkipLink } from './SkipLink';
 import { useLampByLights } from './useLampByLights';
 import { Notices } from './Notices';
+
+const Following = fromHouse((house) => house.Following, true);
+const OutboxMark = fromHouse((house) => house.OutboxMark, true);
+const OutboxStrip = fromHouse((house) => house.OutboxStrip, true);
 
 /** The five places around whatever is open: a bar under the thumb, a rail when wide. */
 export function Shell({ children }: { children: ReactNode }) {
@@ -36,8 +41,10 @@ export function Shell({ children }: { children: ReactNode }) {
         <Gate entrance={open}>
           <View style={[styles.shell, wide && styles.shellWide]}>
             <SkipLink />
+            <Following />
             {wide ? <Places wide /> : null}
             {open}
+            {wide ? null : <OutboxStrip />}
             {wide ? null : <Places wide={false} />}
           </View>
         </Gate>
@@ -57,6 +64,7 @@ function Places({ wide }: { wide: boolean }) {
       ))}
       {wide ? (
         <View style={styles.railEnd}>
+          <OutboxMark />
           <LampSwitch />
           <SettingsLink />
         </View>
@@ -92,10 +100,11 @@ function PlaceLink({ place, here, wide }: { place: Place; here: boolean; wide: b
   );
 }
 
-/** On a phone, where there is no rail: the lamp and the settings, at the end of a title. */
+/** On a phone, where there is no rail: whether all is sent, the lamp and the settings, at the end of a title. */
 export function ScreenTools() {
   return (
     <>
+      <OutboxMark />
       <LampSwitch />
       <SettingsLink />
     </>

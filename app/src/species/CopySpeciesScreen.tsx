@@ -7,7 +7,9 @@ import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
 import { z } from 'zod';
 import { api, useHouse } from '../store';
-import { Button, Empty, Screen, Text, useDraft, useSave, useToast, Waiting } from '../ui';
+import { Button, Empty, Screen, Text, useToast, Waiting } from '../ui';
+import { useDraft } from '../ui/useDraft';
+import { useSave } from '../ui/useSave';
 import { SpeciesForm, type SpeciesValues } from './SpeciesForm';
 import { formIntent } from '../store/intent';
 

@@ -6,7 +6,10 @@ import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
 import type { z } from 'zod';
 import { api, useHouse } from '../store';
-import { Button, Empty, Screen, StaleNotice, useDraft, useSave, useToast, Waiting } from '../ui';
+import { Button, Empty, Screen, useToast, Waiting } from '../ui';
+import { StaleNotice } from '../ui/StaleNotice';
+import { useDraft } from '../ui/useDraft';
+import { useSave } from '../ui/useSave';
 import { SPECIES_SECTIONS } from './fields';
 import { SpeciesForm } from './SpeciesForm';
 

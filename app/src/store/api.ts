@@ -66,7 +66,7 @@ type Tag = (typeof TAGS)[number];
 /** All that is cached: after another person, or another household, came. */
 export const ALL_TAGS: readonly Tag[] = TAGS;
 /** All of a kind, or what is kept of one thing by its id. */
-type Stale = Tag | { type: Tag; id: string };
+export type Stale = Tag | { type: Tag; id: string };
 
 /** In place of an id: the list of all. */
 const ALL = 'all';
@@ -90,6 +90,17 @@ const PARENTS_FED: Tag[] = ['group', ...COMPUTED];
 
 const byHand = (hand: string | null) => (hand === null ? {} : { hand });
 
+/** What each change makes stale, by its route. */
+const STALE = new Map<string, (parts: { params?: { id: string } }) => Stale[]>();
+/** A serving that was logged elsewhere, or late: not put off until taps here have come to rest. */
+const FED: Stale[] = ['round', 'brood', 'food', 'supply', 'records', 'vessel', 'proposal'];
+
+/** What is stale after a change that was made elsewhere; where that is not known here, all of it. */
+export function staleAfter(route: string, subject: string | null): readonly Stale[] {
+  if (route === 'logFeeding' || route === 'undoFeeding') return FED;
+  return STALE.get(route)?.(subject === null ? {} : { params: { id: subject } }) ?? ALL_TAGS;
+}
+
 /** All that the server owns, cached; typed from the table of routes. */
 export const api = createApi({
   reducerPath: 'api',
@@ -99,15 +110,18 @@ export const api = createApi({
     const change = <N extends RouteName>(
       name: N,
       stale: Stale[] | ((parts: CallParts<N>) => Stale[]),
-    ) =>
-      build.mutation<ResponseOf<N>, CallParts<N>>({
+    ) => {
+      const after = typeof stale === 'function' ? stale : () => stale;
+      STALE.set(name, after as never);
+      return build.mutation<ResponseOf<N>, CallParts<N>>({
         queryFn: (parts) => call(name, parts),
         invalidatesTags: (_result, error, parts) => {
           // A stale edit also means that what is cached is old.
           if (error && error.status !== 409) return [];
-          return typeof stale === 'function' ? stale(parts) : stale;
+          return after(parts);
         },
       });
+    };
     return {
       /** Who uses this device, and in which household. */
       me: build.query<Me, void>({ queryFn: () => call('getMe'), providesTags: ['me'] }),

@@ -7,10 +7,19 @@ import type {
   RouteName,
   Unreadable,
 } from '@open-larder/contract';
-import { paths, TIME_HEADER } from '@open-larder/contract/paths';
-import { compareWithServer, deviceNowMs } from './clock';
+import {
+  EVENT_ROUTES,
+  PAGE_HEADER,
+  paths,
+  TIME_HEADER,
+  type EventRoute,
+} from '@open-larder/contract/paths';
+import { compareWithServer, deviceNowMs, nowMs } from './clock';
 import { isLeaving } from './leaving';
 import { forgetIntents, intentAnswered, intentSent } from './intent';
+import { recall } from './memory';
+import { PAGE } from './page';
+import { notReached, reached, shownAsOf } from './reach';
 
 export interface CallParts<N extends RouteName> {
   params?: ParamsOf<N>;
@@ -50,12 +59,9 @@ const LONG = new Set<RouteName>([
   'restoreBackup',
 ]);
 
-export function ask<N extends RouteName>(
-  name: N,
-  { params, query, body }: CallParts<N>,
-  signal?: AbortSignal,
-): Promise<Response> {
-  const [method, path] = paths[name];
+/** «/api/round/2026-03-10?hand=Wren» */
+export function addressOf<N extends RouteName>(name: N, { params, query }: CallParts<N>): string {
+  const path: string = paths[name][1];
   const address = path.replace(/:(\w+)/g, (_, key: string) =>
     encodeURIComponent(String((params as Record<string, unknown> | undefined)?.[key])),
   );
@@ -63,9 +69,22 @@ export function ask<N extends RouteName>(
   for (const [key, value] of Object.entries((query ?? {}) as Record<string, unknown>)) {
     if (value !== undefined) search.set(key, String(value));
   }
-  return fetch(search.size > 0 ? `${address}?${search}` : address, {
+  return search.size > 0 ? `${address}?${search}` : address;
+}
+
+export function ask<N extends RouteName>(
+  name: N,
+  parts: CallParts<N>,
+  signal?: AbortSignal,
+): Promise<Response> {
+  const method = paths[name][0];
+  const { body } = parts;
+  return fetch(addressOf(name, parts), {
     method: method.toUpperCase(),
-    headers: body === undefined ? undefined : { 'Content-Type': 'application/json' },
+    headers: {
+      ...(method !== 'get' && { [PAGE_HEADER]: PAGE }),
+      ...(body !== undefined && { 'Content-Type': 'application/json' }),
+    },
     body: body === undefined ? undefined : JSON.stringify(body),
     signal,
   });
@@ -103,27 +122,57 @@ async function send<N extends RouteName>(
 ): Promise<Answer<ResponseOf<N>>> {
   const errors = unread(parts.body);
   if (errors.length > 0) return { error: notRead(errors) };
+  const answer = await sendQuietly(name, parts, LONG.has(name) ? LONG_PATIENCE_MS : PATIENCE_MS);
+  // Of a page that goes away nothing is taken back: whether it was done is read by the next one.
+  const broken = 'error' in answer && answer.error.status === 0;
+  return broken && isLeaving() ? new Promise(() => undefined) : answer;
+}
+
+/** Send as it is, once. Never throws. */
+export async function sendQuietly<N extends RouteName>(
+  name: N,
+  parts: CallParts<N>,
+  patienceMs: number,
+): Promise<Answer<ResponseOf<N>>> {
   const leaving = new AbortController();
-  const patience = setTimeout(
-    () => leaving.abort(),
-    LONG.has(name) ? LONG_PATIENCE_MS : PATIENCE_MS,
-  );
+  const patience = setTimeout(() => leaving.abort(), patienceMs);
   const sentMs = deviceNowMs();
   try {
     const response = await ask(name, parts, leaving.signal);
     const serverTime = response.headers?.get(TIME_HEADER);
     if (serverTime) compareWithServer(serverTime, sentMs);
     const answer = await answerOf<N>(response);
+    reached();
     if ('error' in answer && answer.error.type === SIGNED_OUT) reportSignedOut();
     return answer;
   } catch {
-    // Of a page that goes away nothing is taken back: whether it was done is read by the next one.
-    if (isLeaving()) return new Promise(() => undefined);
+    notReached();
     return { error: leaving.signal.aborted ? tooLong : unreachable };
   } finally {
     clearTimeout(patience);
   }
 }
+
+/** What is kept on this device, and sent from there: loaded when it is first needed. */
+const offline = async () => (await import('../bundles/house')).openHere();
+
+/** Answers that came before that was loaded: those of the first screen. */
+const MOST_EARLY = 100;
+const early: { address: string; readMs: number; data: unknown }[] = [];
+let keep: ((answer: (typeof early)[number]) => void) | null = null;
+
+/** What to do with each answer that is worth keeping, and with those that came before. */
+export function onAnswer(take: NonNullable<typeof keep>): void {
+  keep = take;
+  early.splice(0).forEach(take);
+}
+
+/** Of one moment, of one device, or long: not kept. */
+const NOT_KEPT =
+  /^(print|export|getHealth|getReady|getBackup|getPhoto|listDevices|listPasskeys|listChanges)/;
+
+/** Whether acts wait on this device, that an answer of the server does not know of. */
+const hasUnsent = () => (recall<number>('unsent') ?? 0) > 0;
 
 /** A server that is busy for a moment is asked again before anyone is reported. */
 const AGAIN_MS = [500, 1500];
@@ -132,12 +181,67 @@ async function read<N extends RouteName>(
   name: N,
   parts: CallParts<N>,
 ): Promise<Answer<ResponseOf<N>>> {
-  for (const pause of AGAIN_MS) {
+  for (const pause of [...AGAIN_MS, null]) {
     const answer = await send(name, parts);
-    if (!('error' in answer) || answer.error.status !== 503) return answer;
+    if (!('error' in answer)) return heard(name, parts, answer.data);
+    if (answer.error.status === 0 && !NOT_KEPT.test(name)) {
+      return (await fromDevice(name, parts)) ?? answer;
+    }
+    if (answer.error.status !== 503 || pause === null) return answer;
     await new Promise((resolve) => setTimeout(resolve, pause));
   }
-  return send(name, parts);
+  return { error: unreachable };
+}
+
+/** An answer of the server, kept for when there is none; with what it does not know of yet. */
+async function heard<N extends RouteName>(
+  name: N,
+  parts: CallParts<N>,
+  data: ResponseOf<N>,
+): Promise<Answer<ResponseOf<N>>> {
+  if (!NOT_KEPT.test(name)) {
+    const answer = { address: addressOf(name, parts), readMs: nowMs(), data };
+    if (keep) keep(answer);
+    else if (early.length < MOST_EARLY) early.push(answer);
+  }
+  return { data: hasUnsent() ? await (await offline()).withActs(name, data) : data };
+}
+
+/** What was last read, where nothing can be read now. */
+async function fromDevice<N extends RouteName>(
+  name: N,
+  parts: CallParts<N>,
+): Promise<Answer<ResponseOf<N>> | null> {
+  try {
+    const here = await offline();
+    const kept = await here.answer(name, parts);
+    if (!kept) return null;
+    shownAsOf(kept.readMs);
+    return { data: await here.withActs(name, kept.data as ResponseOf<N>) };
+  } catch {
+    return null;
+  }
+}
+
+const EVENTS: ReadonlySet<RouteName> = new Set(EVENT_ROUTES);
+
+/** What happened is on the device before it is sent; the rest is sent, or said not to be. */
+async function deliver<N extends RouteName>(
+  name: N,
+  parts: CallParts<N>,
+): Promise<Answer<ResponseOf<N>>> {
+  if (!EVENTS.has(name)) return send(name, parts);
+  const errors = unread(parts.body);
+  if (errors.length > 0) return { error: notRead(errors) };
+  const here = await offline();
+  return (await here.deliver(name as EventRoute, parts as CallParts<EventRoute>)) as Answer<
+    ResponseOf<N>
+  >;
+}
+
+/** Put something that happened on the device: what is drawn as done is not lost from then on. */
+export async function keepFirst<N extends EventRoute>(name: N, parts: CallParts<N>): Promise<void> {
+  await (await offline()).keep(name, parts);
 }
 
 /** Changes that are under way or were just answered, by their id: a double tap is one act. */
@@ -176,7 +280,7 @@ export function call<N extends RouteName>(
   if (known) return known as Promise<Answer<ResponseOf<N>>>;
   intentSent(id);
   const act = undoes
-    .then(() => send(name, parts))
+    .then(() => deliver(name, parts))
     .then((answer) => {
       const done = !('error' in answer);
       // Lost, or broken off: whether it was done is not known, and its id stays what it was.

@@ -1,12 +1,21 @@
+import { forget, recall, remember } from './memory';
+
 /**
  * The one place where the app asks what time it is. A phone's clock may be wrong: where it is more
  * than two minutes off, the server's time is used instead, and the shell says so.
  */
 const TOLERATED_MS = 120_000;
 
+const PLACE = 'clockAhead';
+
 let deviceMs = (): number => Date.now();
-/** Milliseconds that the server is ahead of this device; 0 while they agree well enough. */
-let aheadMs = 0;
+/**
+ * Milliseconds that the server is ahead of this device; 0 while they agree well enough. Kept, so that a
+ * page that opens without a connection does not begin with a wrong clock.
+ */
+let aheadMs = recall<number>(PLACE) ?? 0;
+/** Whether a server has answered this page. */
+let known = false;
 const listeners = new Set<() => void>();
 
 export const nowMs = (): number => deviceMs() + aheadMs;
@@ -14,6 +23,9 @@ export const nowIso = (): string => new Date(nowMs()).toISOString();
 
 /** How far this device's clock is off, in ms; 0 within two minutes. Positive: it is behind. */
 export const clockOffMs = (): number => aheadMs;
+
+/** Whether the device’s clock was compared since this page was opened. */
+export const clockIsKnown = (): boolean => known;
 
 export function onClockChange(listener: () => void): () => void {
   listeners.add(listener);
@@ -29,12 +41,15 @@ export function compareWithServer(serverIso: string, sentMs: number): void {
   const receivedMs = deviceMs();
   // An answer that was long on its way says little about when the server wrote it.
   if (Number.isNaN(serverMs) || receivedMs - sentMs > TOLERATED_MS / 2) return;
+  known = true;
   const offMs = serverMs - (sentMs + receivedMs) / 2;
   const next = Math.abs(offMs) > TOLERATED_MS ? offMs : 0;
   // Small changes are the network's, not the clock's.
   if (next !== 0 && aheadMs !== 0 && Math.abs(next - aheadMs) < TOLERATED_MS / 2) return;
   if (next === aheadMs) return;
   aheadMs = next;
+  if (next === 0) forget(PLACE);
+  else remember(PLACE, next);
   for (const listener of listeners) listener();
 }
 
@@ -45,4 +60,5 @@ export const deviceNowMs = (): number => deviceMs();
 export function setDeviceClock(clock: () => number): void {
   deviceMs = clock;
   aheadMs = 0;
+  known = false;
 }

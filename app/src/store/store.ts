@@ -3,6 +3,7 @@ import { setupListeners } from '@reduxjs/toolkit/query';
 import { api } from './api';
 import { displayReducer } from './display';
 import { draftsReducer } from '../week/slice';
+import { presentReducer } from './present';
 import { toastReducer } from './toast';
 import { onSignedOut, onUnreadable } from './call';
 import { listRead, unreadableReducer } from './unreadable';
@@ -13,6 +14,7 @@ export function makeStore() {
       [api.reducerPath]: api.reducer,
       display: displayReducer,
       planDrafts: draftsReducer,
+      present: presentReducer,
       toast: toastReducer,
       unreadable: unreadableReducer,
     },

@@ -8,7 +8,10 @@ import type { z } from 'zod';
 import { useFormat } from '../store';
 import { FormFields, type FormField, type FormRow } from '../forms/FormFields';
 import { MeasureInput, PickerInput } from '../forms/inputs';
-import { Button, Choice, ErrorLine, StaleNotice, Text, useDraft, useSave, WhyLink } from '../ui';
+import { Button, Choice, ErrorLine, Text, WhyLink } from '../ui';
+import { StaleNotice } from '../ui/StaleNotice';
+import { useDraft } from '../ui/useDraft';
+import { useSave } from '../ui/useSave';
 import { FURNISHING } from './guesses';
 
 export type TankValues = z.input<typeof tankEdit>;

@@ -11,18 +11,8 @@ import type { z } from 'zod';
 import { DateInput, PickerInput, StepperInput, TextInput } from '../forms/inputs';
 import { useNow, useFormat, type AppData } from '../store';
 import { ledgerApi } from '../store/ledgerApi';
-import {
-  Button,
-  Card,
-  Choice,
-  Disclosure,
-  Field,
-  ListRow,
-  Sheet,
-  Text,
-  useSave,
-  useToast,
-} from '../ui';
+import { Button, Card, Choice, Disclosure, Field, ListRow, Sheet, Text, useToast } from '../ui';
+import { useSave } from '../ui/useSave';
 import { formatPercent } from '../growth/labels';
 import { readLengths } from '../growth/readLengths';
 import { formatNeeded } from './labels';

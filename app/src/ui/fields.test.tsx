@@ -2,7 +2,8 @@ import { fireEvent, screen } from '@testing-library/react-native';
 import { useState } from 'react';
 import { scaleOf } from '@open-larder/core/units';
 import { show } from '../testing/show';
-import { Choices, NumberField, Stepper, Text } from '.';
+import { Choices, Stepper, Text } from '.';
+import { NumberField } from './NumberField';
 
 function Lengths({ start }: { start: number | null }) {
   const [value, setValue] = useState<number | null>(start);

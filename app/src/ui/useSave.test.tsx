@@ -12,7 +12,9 @@ import {
   TimeInput,
 } from '../forms/inputs';
 import { show } from '../testing/show';
-import { Button, StaleNotice, Toast, useSave } from '.';
+import { Button, Toast } from '.';
+import { StaleNotice } from './StaleNotice';
+import { useSave } from './useSave';
 
 interface Jar {
   name: string;

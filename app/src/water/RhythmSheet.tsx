@@ -7,7 +7,8 @@ import { useForm, useWatch, type UseFormReturn } from 'react-hook-form';
 import { View } from 'react-native';
 import { z } from 'zod';
 import { FormFields, type FormField } from '../forms/FormFields';
-import { Button, Choice, Disclosure, Sheet, Text, useSave, useToast } from '../ui';
+import { Button, Choice, Disclosure, Sheet, Text, useToast } from '../ui';
+import { useSave } from '../ui/useSave';
 import { useRhythm } from './useRhythm';
 
 /** Named as the server names what is wrong with it. */

@@ -4,18 +4,10 @@ import { READING_UNITS, STRIPS, toReading } from '@open-larder/core/water/readin
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useNow, useFormat } from '../store';
-import {
-  Button,
-  Choice,
-  DateField,
-  Disclosure,
-  Field,
-  NumberField,
-  Picker,
-  Sheet,
-  Text,
-  type FieldErrors,
-} from '../ui';
+import { Button, Choice, Disclosure, Field, Sheet, Text, type FieldErrors } from '../ui';
+import { DateField } from '../ui/DateField';
+import { NumberField } from '../ui/NumberField';
+import { Picker } from '../ui/Picker';
 import { READING_WORDS } from './readings';
 
 const OFTEN: Reading[] = ['nitrate', 'nitrite', 'tan', 'ph'];

@@ -1,6 +1,6 @@
 import type { WaterEventRow, WaterRow } from '@open-larder/contract';
 import { useFormat } from '../store';
-import { History } from '../ui';
+import { History } from '../ui/History';
 import { useWaterUndo } from './useWaterEvent';
 import { formatWaterEvent } from './labels';
 

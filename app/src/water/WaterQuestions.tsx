@@ -7,7 +7,8 @@ import { View } from 'react-native';
 import { z } from 'zod';
 import { FormFields, type FormRow } from '../forms/FormFields';
 import { api } from '../store';
-import { Button, Card, Text, useSave, useToast } from '../ui';
+import { Button, Card, Text, useToast } from '../ui';
+import { useSave } from '../ui/useSave';
 import { usePlanPart } from './usePlanPart';
 import { useWaterEvent } from './useWaterEvent';
 

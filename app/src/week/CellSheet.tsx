@@ -11,19 +11,9 @@ import { v7 as uuidv7 } from 'uuid';
 import { FoodSign } from '../draw/FoodSign';
 import { cycleDays, useFormat, type AppData } from '../store';
 import { useColours } from '../theme';
-import {
-  Button,
-  Card,
-  Choice,
-  Choices,
-  NumberField,
-  Picker,
-  Sheet,
-  Stepper,
-  Text,
-  WhyLink,
-  lowerFirst,
-} from '../ui';
+import { Button, Card, Choice, Choices, Sheet, Stepper, Text, WhyLink, lowerFirst } from '../ui';
+import { NumberField } from '../ui/NumberField';
+import { Picker } from '../ui/Picker';
 import { pinned, withFood, withServings } from './draft';
 import type { Board } from './useBoard';
 import type { Place } from './BoardCell';

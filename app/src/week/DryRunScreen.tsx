@@ -14,7 +14,8 @@ import {
   type AppData,
   type Format,
 } from '../store';
-import { Button, Card, Choice, ListRow, Picker, Screen, Text, Waiting } from '../ui';
+import { Button, Card, Choice, ListRow, Screen, Text, Waiting } from '../ui';
+import { Picker } from '../ui/Picker';
 import { startWeek, type WeekWorker } from '../workers/week';
 import { useWork } from '../workers/useWork';
 import { drafted, draftOf, fitted } from './draft';

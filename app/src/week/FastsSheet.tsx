@@ -10,7 +10,8 @@ import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
 import { useNow, useFormat } from '../store';
 import { useColours } from '../theme';
-import { Button, Card, Choice, Choices, DateField, IconButton, ListRow, Sheet, Text } from '../ui';
+import { Button, Card, Choice, Choices, IconButton, ListRow, Sheet, Text } from '../ui';
+import { DateField } from '../ui/DateField';
 import type { Board } from './useBoard';
 import type { Names } from './useNames';
 

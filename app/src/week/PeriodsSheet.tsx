@@ -6,19 +6,9 @@ import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
 import { useFormat, useNow, type AppData, type Format } from '../store';
 import { useColours } from '../theme';
-import {
-  Button,
-  Card,
-  Choice,
-  Choices,
-  DateField,
-  Field,
-  IconButton,
-  ListRow,
-  NumberField,
-  Sheet,
-  Text,
-} from '../ui';
+import { Button, Card, Choice, Choices, Field, IconButton, ListRow, Sheet, Text } from '../ui';
+import { DateField } from '../ui/DateField';
+import { NumberField } from '../ui/NumberField';
 import type { Board } from './useBoard';
 
 type Period = NonNullable<PlanEdit['periods']>[number];

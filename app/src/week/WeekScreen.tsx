@@ -15,13 +15,13 @@ import {
   lowerFirst,
   useToast,
   Empty,
-  Picker,
   Screen,
   Skeleton,
   Tabs,
   Text,
   Waiting,
 } from '../ui';
+import { Picker } from '../ui/Picker';
 import { AimsCard } from './AimsCard';
 import { BalanceSheet } from './BalanceSheet';
 import { CellSheet } from './CellSheet';

@@ -20,13 +20,13 @@ import {
   IconButton,
   ListRow,
   Screen,
-  Scrub,
   Skeleton,
   Tabs,
   Text,
   WhyLink,
   Waiting,
 } from '../ui';
+import { Scrub } from '../ui/Scrub';
 import { AskForBetter } from './AskForBetter';
 import { dotsOf, lyingBy, pullOf } from './dots';
 import { LearnedCard } from './LearnedCard';

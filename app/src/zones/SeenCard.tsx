@@ -3,7 +3,8 @@ import type { Drop, Feeding } from '@open-larder/core/zones';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { api, useHand } from '../store';
-import { Button, Card, Choice, ErrorLine, NumberField, Text, useToast } from '../ui';
+import { Button, Card, Choice, ErrorLine, Text, useToast } from '../ui';
+import { NumberField } from '../ui/NumberField';
 import { stampFor } from '../store/intent';
 
 interface Props {

@@ -1,0 +1,204 @@
+import type { Problem } from '@open-larder/contract';
+import type { EventRoute, RouteName } from '@open-larder/contract/paths';
+import { addressOf, sendQuietly, unreachable, type Answer, type CallParts } from '../store/call';
+import { clockIsKnown, clockOffMs, deviceNowMs, nowMs } from '../store/clock';
+import { forget, recall, remember } from '../store/memory';
+import { localNow } from '../store/useNow';
+import type { Act, NewAct } from './act';
+import { openDevice, type Device, type KeptAnswer } from './device';
+import { Outbox, type Answered, type Outcome } from './outbox';
+import { withActs } from './overlay';
+import { provisional } from './provisional';
+import { retimed } from './retime';
+
+const LOCK = 'open-larder.outbox';
+const CHANNEL = 'open-larder.outbox';
+/** How many acts were kept when this was last seen: where the database is empty and this is not, it was cleared. */
+const UNSENT = 'unsent';
+/** A phone at the glass goes on after so long without an answer. */
+const PATIENCE_MS = 8000;
+/** Answers that were not read anew for so long are dropped. */
+const KEPT_MS = 9 * 86_400_000;
+
+/** Who uses this device, and by what clock their household lives. */
+export interface Owner {
+  whose: string;
+  timeZone: string;
+}
+
+/** What this page keeps on its device and sends from there. */
+export class Here {
+  private acts: readonly Act[] = [];
+  private readonly listeners = new Set<() => void>();
+  private readonly takers = new Set<(act: Act, data: unknown) => void>();
+  private owner: Owner | null = null;
+  private timer: ReturnType<typeof setTimeout> | undefined;
+  readonly outbox: Outbox;
+  /** So many acts are gone: the browser, or someone, has cleared what was kept. */
+  readonly cleared: number;
+
+  constructor(
+    private readonly device: Device,
+    found: readonly Act[],
+    private readonly others: BroadcastChannel | null,
+  ) {
+    this.cleared = found.length === 0 ? (recall<number>(UNSENT) ?? 0) : 0;
+    if (this.cleared > 0) forget(UNSENT);
+    this.outbox = new Outbox({
+      device,
+      send: (act) => this.send(act),
+      retime: (act) => retimed(act, clockOffMs(), (ms) => this.dayOf(ms)),
+      alone: (work) => this.alone(work),
+      wakeIn: (ms) => {
+        clearTimeout(this.timer);
+        this.timer = setTimeout(() => void this.outbox.pass(), ms);
+      },
+      random: Math.random,
+      onChange: (acts) => this.changed(acts),
+      onTaken: (act, data) => this.takers.forEach((take) => take(act, data)),
+    });
+    if (others) {
+      others.onmessage = ({ data }: MessageEvent<{ id: string; outcome: Outcome }>) => {
+        void this.outbox.load();
+        this.outbox.heard(data.id, data.outcome);
+      };
+    }
+  }
+
+  /** Whether this browser keeps anything beyond the page. */
+  get lasts(): boolean {
+    return this.device.lasts;
+  }
+
+  kept = (): readonly Act[] => this.acts;
+
+  onChange = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  /** Called with each act that the server took after the screen had gone on. */
+  onTaken(take: (act: Act, data: unknown) => void): () => void {
+    this.takers.add(take);
+    return () => this.takers.delete(take);
+  }
+
+  /** Somebody is signed in: what another one read here is forgotten, and what they did is sent. */
+  async belongTo(owner: Owner): Promise<void> {
+    this.owner = owner;
+    const before = await this.device.note('whose');
+    if (before !== undefined && before !== owner.whose) await this.device.forgetAnswers();
+    await this.device.setNote('whose', owner.whose);
+    await this.device.setNote('timeZone', owner.timeZone);
+    this.outbox.belongTo(owner.whose);
+  }
+
+  /** Keep an act on the device, without sending it yet. */
+  async keep<N extends EventRoute>(route: N, parts: CallParts<N>): Promise<void> {
+    await this.outbox.keep(await this.actOf(route, parts));
+  }
+
+  /** As `call`, for what happened: without an answer it stays here, and the screen goes on. */
+  async deliver<N extends EventRoute>(route: N, parts: CallParts<N>): Promise<Answer<unknown>> {
+    const act = await this.actOf(route, parts);
+    const answered: Answered = await this.outbox.deliver(act);
+    return 'kept' in answered ? { data: provisional(act) } : answered;
+  }
+
+  keepAnswers(answers: readonly KeptAnswer[]): Promise<void> {
+    return this.device.keepAnswers(answers).catch(() => undefined);
+  }
+
+  async answer(route: RouteName, parts: CallParts<RouteName>): Promise<KeptAnswer | undefined> {
+    return this.device.answer(addressOf(route, parts)).catch(() => undefined);
+  }
+
+  /** An answer with what is kept here. */
+  async withActs<T>(route: RouteName, data: T): Promise<T> {
+    const acts = (await this.outbox.all()).filter(({ whose }) => whose === this.owner?.whose);
+    return acts.length === 0 ? data : (withActs(route, structuredClone(data), acts) as T);
+  }
+
+  async dropOldAnswers(): Promise<void> {
+    await this.device.forgetAnswers(nowMs() - KEPT_MS);
+  }
+
+  /** Signing out: what was read here stays with nobody, and what was not sent is given up. */
+  async forgetAll(): Promise<void> {
+    await this.device.drop((await this.device.acts()).map(({ seq }) => seq));
+    await this.device.forgetAnswers();
+    await this.outbox.load();
+  }
+
+  private async actOf<N extends EventRoute>(route: N, parts: CallParts<N>): Promise<NewAct> {
+    const body = parts.body as Act['body'];
+    const whose = this.owner?.whose ?? (await this.device.note('whose')) ?? '';
+    return {
+      id: body.id,
+      route,
+      params: parts.params as Act['params'],
+      body,
+      whose,
+      deviceMs: deviceNowMs(),
+      aheadMs: clockOffMs(),
+      sent: false,
+      released: false,
+      failures: 0,
+      problem: null,
+    };
+  }
+
+  private async send({ id, route, params, body }: Act): Promise<Outcome> {
+    const parts = { params, body } as CallParts<EventRoute>;
+    const outcome: Outcome = await sendQuietly(route, parts, PATIENCE_MS);
+    const heard = !('error' in outcome) || outcome.error.status >= 400;
+    if (heard) this.others?.postMessage({ id, outcome });
+    return outcome;
+  }
+
+  /** One page at a time, which knows what time it is. */
+  private async alone<T>(work: () => Promise<T>): Promise<T> {
+    const knowing = async () => {
+      if (!clockIsKnown()) await sendQuietly('getHealth', {}, PATIENCE_MS);
+      return work();
+    };
+    return globalThis.navigator?.locks ? navigator.locks.request(LOCK, knowing) : knowing();
+  }
+
+  private dayOf(ms: number): string {
+    return localNow(new Date(ms), this.owner?.timeZone ?? 'UTC').day;
+  }
+
+  private changed(acts: readonly Act[]): void {
+    this.acts = acts;
+    if (acts.length > 0) remember(UNSENT, acts.length);
+    else forget(UNSENT);
+    this.listeners.forEach((listener) => listener());
+  }
+}
+
+let here: Promise<Here> | null = null;
+
+/** What this page keeps; opened once. */
+export const openHere = (): Promise<Here> => (here ??= open());
+
+async function open(): Promise<Here> {
+  const device = await openDevice();
+  const found = await device.acts();
+  const others = globalThis.BroadcastChannel ? new BroadcastChannel(CHANNEL) : null;
+  const opened = new Here(device, found, others);
+  const pass = () => void opened.outbox.pass();
+  globalThis.window?.addEventListener?.('online', pass);
+  globalThis.window?.addEventListener?.('pageshow', pass);
+  globalThis.document?.addEventListener?.('visibilitychange', () => {
+    if (document.visibilityState === 'visible') pass();
+  });
+  return opened;
+}
+
+/** Another page: between two tests. */
+export function closeHere(): void {
+  here = null;
+}
+
+export const isUnreachable = (problem: Problem): boolean => problem.type === unreachable.type;

@@ -1,0 +1,22 @@
+import { useEffect, useState, useSyncExternalStore } from 'react';
+import { onReachChange, reachNow } from '../store/reach';
+import type { Act } from './act';
+import { openHere, type Here } from './here';
+
+const NONE: readonly Act[] = [];
+const unheard = () => () => undefined;
+const none = () => NONE;
+
+/** What this device keeps, and how far it reaches. */
+export function useOutbox() {
+  const [here, setHere] = useState<Here | null>(null);
+  useEffect(() => void openHere().then(setHere), []);
+  const acts = useSyncExternalStore(here?.onChange ?? unheard, here?.kept ?? none, none);
+  const reach = useSyncExternalStore(onReachChange, reachNow, reachNow);
+  return {
+    here,
+    waiting: acts.filter(({ problem }) => problem === null),
+    aside: acts.filter(({ problem }) => problem !== null),
+    reach,
+  };
+}
