@@ -13,11 +13,20 @@ import { checkCatalogue } from './check.mjs';
 import { keep, root } from './places.mjs';
 import { run } from './run.mjs';
 import { step } from './say.mjs';
+import { buildServiceWorker } from './serviceWorker.mjs';
 
 /** Where the web app is built to. */
 export const webDir = join(root, 'app', 'dist');
 
-const SOURCES = ['app', 'core/src', 'say/src', 'contract/src', 'catalogue', 'package-lock.json'];
+const SOURCES = [
+  'app',
+  'core/src',
+  'say/src',
+  'contract/src',
+  'catalogue',
+  'package-lock.json',
+  'scripts/serviceWorker.mjs',
+];
 const LEFT_OUT = new Set(['node_modules', 'dist', '.expo', 'highs.wasm']);
 
 function* filesUnder(path) {
@@ -78,6 +87,7 @@ export async function buildWeb() {
       quiet: 'web-build',
     }),
   );
+  await step('Web app: for use without a connection', () => buildServiceWorker(webDir));
   packScripts();
   writeFileSync(marker, wanted);
 }

@@ -62,4 +62,5 @@ export { WeekScreen } from '../week/WeekScreen';
 export { PlayScreen } from '../zones/PlayScreen';
 export { openHere } from '../offline/here';
 export { Following } from '../offline/Following';
+export { NewBuild } from '../offline/NewBuild';
 export { OutboxMark, OutboxStrip } from '../offline/OutboxMark';

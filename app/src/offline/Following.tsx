@@ -12,11 +12,14 @@ import { useToday } from '../store/useNow';
 import { followChanges } from './changes';
 import type { KeptAnswer } from './device';
 import { openHere } from './here';
+import { install, sendInBackground } from './install';
 
 /** How often a server that is out of reach is asked for. */
 const ASK_MS = 5000;
 /** Answers are written when the page has come to rest. */
 const REST_MS = 1500;
+/** The app is put on the device when what the first screen needs is there. */
+const INSTALL_MS = 3000;
 /** The shelf and the lists follow others’ servings after so long. */
 const LATER_MS = 1500;
 /** So many days of rounds are on the device, and how soon after the last they are read anew. */
@@ -95,6 +98,7 @@ function Together({ whose }: { whose: string }) {
     });
   }, [dispatch]);
   useAsking();
+  useInstalled();
   useDaysAhead();
   return null;
 }
@@ -148,6 +152,37 @@ function useAsking(): void {
   }, []);
 }
 
+/** The app on the device, once the first screen has come to rest; and what waits sent without a page. */
+function useInstalled(): void {
+  useEffect(() => {
+    const begin = setTimeout(() => void install().catch(() => undefined), INSTALL_MS);
+    let quiet: (() => void) | undefined;
+    void openHere().then((here) => {
+      quiet = here.onChange(() => {
+        if (reachNow().lost && here.kept().length > 0) void sendInBackground();
+      });
+    });
+    return () => {
+      clearTimeout(begin);
+      quiet?.();
+    };
+  }, []);
+}
+
+/** What the pages of cultures, broods and water show, beside what the Round has read already. */
+const WITHOUT_A_SIGNAL = [
+  'getCultureKinds',
+  'getStrategies',
+  'listVessels',
+  'listBroods',
+  'listWaters',
+  'listRecipes',
+  'getSupply',
+  'getProposals',
+] as const;
+
+const rest = () => new Promise((resolve) => setTimeout(resolve, BETWEEN_MS));
+
 /** The rounds of the coming days, for a cellar without a signal: read one after the other, in no hurry. */
 function useDaysAhead(): void {
   const today = useToday();
@@ -156,8 +191,13 @@ function useDaysAhead(): void {
     let stopped = false;
     const read = async () => {
       const query = hand === null ? {} : { hand };
+      for (const list of WITHOUT_A_SIGNAL) {
+        if (stopped || reachNow().lost) return;
+        await call(list);
+        await rest();
+      }
       for (let ahead = 1; ahead < DAYS_AHEAD && !stopped && !reachNow().lost; ahead += 1) {
-        await new Promise((resolve) => setTimeout(resolve, BETWEEN_MS));
+        await rest();
         const day = addDays(today, ahead);
         await call('getRound', { params: { day }, query });
         await call('getPreparations', { params: { day }, query });

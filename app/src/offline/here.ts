@@ -1,9 +1,8 @@
-import type { Problem } from '@open-larder/contract';
 import type { EventRoute, RouteName } from '@open-larder/contract/paths';
 import { addressOf, sendQuietly, unreachable, type Answer, type CallParts } from '../store/call';
 import { clockIsKnown, clockOffMs, deviceNowMs, nowMs } from '../store/clock';
 import { forget, recall, remember } from '../store/memory';
-import { localNow } from '../store/useNow';
+import { localNow } from '../store/localNow';
 import type { Act, NewAct } from './act';
 import { openDevice, type Device, type KeptAnswer } from './device';
 import { Outbox, type Answered, type Outcome } from './outbox';
@@ -83,24 +82,29 @@ export class Here {
     return () => this.takers.delete(take);
   }
 
+  /** Before it is known who is signed in. */
+  begin(owner: Owner): void {
+    this.owner = owner;
+    this.outbox.belongTo(owner.whose);
+  }
+
   /** Somebody is signed in: what another one read here is forgotten, and what they did is sent. */
   async belongTo(owner: Owner): Promise<void> {
-    this.owner = owner;
     const before = await this.device.note('whose');
     if (before !== undefined && before !== owner.whose) await this.device.forgetAnswers();
     await this.device.setNote('whose', owner.whose);
     await this.device.setNote('timeZone', owner.timeZone);
-    this.outbox.belongTo(owner.whose);
+    this.begin(owner);
   }
 
   /** Keep an act on the device, without sending it yet. */
   async keep<N extends EventRoute>(route: N, parts: CallParts<N>): Promise<void> {
-    await this.outbox.keep(await this.actOf(route, parts));
+    await this.outbox.keep(this.actOf(route, parts));
   }
 
   /** As `call`, for what happened: without an answer it stays here, and the screen goes on. */
   async deliver<N extends EventRoute>(route: N, parts: CallParts<N>): Promise<Answer<unknown>> {
-    const act = await this.actOf(route, parts);
+    const act = this.actOf(route, parts);
     const answered: Answered = await this.outbox.deliver(act);
     return 'kept' in answered ? { data: provisional(act) } : answered;
   }
@@ -115,7 +119,9 @@ export class Here {
 
   /** An answer with what is kept here. */
   async withActs<T>(route: RouteName, data: T): Promise<T> {
-    const acts = (await this.outbox.all()).filter(({ whose }) => whose === this.owner?.whose);
+    const acts = (await this.outbox.all()).filter(
+      ({ whose }) => whose === '' || whose === this.owner?.whose,
+    );
     return acts.length === 0 ? data : (withActs(route, structuredClone(data), acts) as T);
   }
 
@@ -130,9 +136,9 @@ export class Here {
     await this.outbox.load();
   }
 
-  private async actOf<N extends EventRoute>(route: N, parts: CallParts<N>): Promise<NewAct> {
+  private actOf<N extends EventRoute>(route: N, parts: CallParts<N>): NewAct {
     const body = parts.body as Act['body'];
-    const whose = this.owner?.whose ?? (await this.device.note('whose')) ?? '';
+    const whose = this.owner?.whose ?? '';
     return {
       id: body.id,
       route,
@@ -159,7 +165,9 @@ export class Here {
   /** One page at a time, which knows what time it is. */
   private async alone<T>(work: () => Promise<T>): Promise<T> {
     const knowing = async () => {
-      if (!clockIsKnown()) await sendQuietly('getHealth', {}, PATIENCE_MS);
+      // What was done without a server may carry a wrong time.
+      const alone = this.acts.some(({ sent, released }) => released && !sent);
+      if (alone && !clockIsKnown()) await sendQuietly('getHealth', {}, PATIENCE_MS);
       return work();
     };
     return globalThis.navigator?.locks ? navigator.locks.request(LOCK, knowing) : knowing();
@@ -187,6 +195,12 @@ async function open(): Promise<Here> {
   const found = await device.acts();
   const others = globalThis.BroadcastChannel ? new BroadcastChannel(CHANNEL) : null;
   const opened = new Here(device, found, others);
+  // Who used it last, until it is known who is signed in.
+  const [whose = '', timeZone = 'UTC'] = [
+    await device.note('whose'),
+    await device.note('timeZone'),
+  ];
+  opened.begin({ whose, timeZone });
   const pass = () => void opened.outbox.pass();
   globalThis.window?.addEventListener?.('online', pass);
   globalThis.window?.addEventListener?.('pageshow', pass);
@@ -200,5 +214,3 @@ async function open(): Promise<Here> {
 export function closeHere(): void {
   here = null;
 }
-
-export const isUnreachable = (problem: Problem): boolean => problem.type === unreachable.type;

@@ -138,13 +138,18 @@ export class Outbox {
     await this.loaded;
     await this.load();
     for (;;) {
-      const act = this.acts.find((one) => one.whose === this.whose && one.problem === null);
+      const act = this.acts.find((one) => this.isOurs(one) && one.problem === null);
       if (!act) break;
       if (!(await this.sendOne(act))) return this.release();
       this.pauses = 0;
     }
     // What waits for another person to sign in waits on; nobody is kept waiting for it.
     await this.release();
+  }
+
+  /** Of a page that did not know yet who is signed in, it is whose that turns out to be. */
+  private isOurs({ whose }: Act): boolean {
+    return this.whose !== null && (whose === this.whose || whose === '');
   }
 
   /** @returns whether to go on with the next */

@@ -2,6 +2,7 @@ import { fireEvent, screen, waitFor } from '@testing-library/react-native';
 import type { MealInWater } from '@open-larder/contract';
 import { addDays, PLAIN } from '@open-larder/core/round';
 import { assumed } from '@open-larder/core/why';
+import { openHere } from '../offline/here';
 import { answers, food, round, supplyOf } from '../testing/house';
 import { sent, standIn } from '../testing/server';
 import { testNowMs, TODAY } from '../testing/clock';
@@ -122,11 +123,16 @@ describe('the round', () => {
     expect(await screen.findByLabelText(/^Served: 3 pinches/)).toBeTruthy();
   });
 
-  it('without a server says so, and keeps the serving to be tapped again', async () => {
+  it('without a server keeps what was served, and sends it when there is one', async () => {
     open();
     fireEvent.press(await screen.findByLabelText(/^Served: 3 pinches/));
-    expect(await screen.findByText(/The server cannot be reached/)).toBeTruthy();
-    expect(await screen.findByLabelText(/^Served: 3 pinches/)).toBeTruthy();
+    expect(await screen.findByLabelText('Undo: Fine flake for Zebrafish')).toBeTruthy();
+    const { outbox, kept } = await openHere();
+    await waitFor(() => expect(kept()).toMatchObject([{ route: 'logFeeding', released: true }]));
+    const back = standIn({ ...answers(), ...remembering() });
+    await outbox.pass();
+    expect(sent(back, 'POST')).toMatchObject([{ servingId: 's1', units: 3 }]);
+    expect(kept()).toEqual([]);
   });
 
   it('says what to do first where there is nothing yet', async () => {
@@ -296,13 +302,13 @@ describe('what is in the water', () => {
   it('stays in sight where the server did not take what was seen', async () => {
     openToday({
       'POST /api/tanks/t1/sightings': () => ({
-        status: 503,
-        body: { type: 'about:blank', title: 'x', status: 503, detail: 'No database.' },
+        status: 422,
+        body: { type: 'about:blank', title: 'x', status: 422, detail: 'No such moment.' },
       }),
     });
     await serve();
     fireEvent.press(screen.getByLabelText('Gone: Fine flake in Millpond'));
-    expect(await screen.findByText('No database.')).toBeTruthy();
+    expect(await screen.findByText('No such moment.')).toBeTruthy();
     expect(screen.getByLabelText('Fine flake in Millpond')).toBeTruthy();
   });
 

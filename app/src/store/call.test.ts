@@ -1,3 +1,4 @@
+import type { BodyOf } from '@open-larder/contract';
 import { standIn } from '../testing/server';
 import { kept } from '../testing/storage';
 import { call, forgetActs } from './call';
@@ -10,14 +11,16 @@ beforeEach(() => {
   forgetActs();
 });
 
+/** A change of the plan: it is sent there and then, or not at all. */
 const change = (share: number) => {
   const said = { kind: 'changed' as const, day: '2026-03-11', share, tempC: null, note: '' };
   const { id, at } = stampFor('water', 't1', said);
-  return call('addWaterEvent', { params: { id: 't1' }, body: { ...said, id, at, hand: null } });
+  const body = { ...said, id, at, hand: null } as unknown as BodyOf<'addGroupEvent'>;
+  return call('addGroupEvent', { params: { id: 't1' }, body });
 };
 const ids = (asked: ReturnType<typeof standIn>) =>
   asked.map(({ body }) => (body as { id: string }).id);
-const PATH = 'POST /api/tanks/t1/water';
+const PATH = 'POST /api/groups/t1/events';
 const ok = { [PATH]: () => ({ status: 201, body: { tankId: 't1' } }) };
 
 describe('an act', () => {

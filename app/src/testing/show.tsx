@@ -1,6 +1,7 @@
 import { cleanup, render } from '@testing-library/react-native';
 import type { ReactElement } from 'react';
 import { Provider } from 'react-redux';
+import { closeHere } from '../offline/here';
 import { api, makeStore } from '../store';
 import { forgetActs } from '../store/call';
 import { ThemeProvider } from '../theme';
@@ -12,6 +13,7 @@ afterEach(() => {
   cleanup();
   for (const store of stores.splice(0)) store.dispatch(api.util.resetApiState());
   forgetActs();
+  closeHere();
 });
 
 /** What the shell does for what is shown in it. */
