@@ -193,7 +193,8 @@ export const openHere = (): Promise<Here> => (here ??= open());
 async function open(): Promise<Here> {
   const device = await openDevice();
   const found = await device.acts();
-  const others = globalThis.BroadcastChannel ? new BroadcastChannel(CHANNEL) : null;
+  // Pages that share no database have nothing to say to each other.
+  const others = device.lasts && globalThis.BroadcastChannel ? new BroadcastChannel(CHANNEL) : null;
   const opened = new Here(device, found, others);
   // Who used it last, until it is known who is signed in.
   const [whose = '', timeZone = 'UTC'] = [
