@@ -2,7 +2,7 @@ import { FOOD_FAMILIES, FOOD_FORMS, FOOD_KINDS, PIECE_FORMS } from '@open-larder
 import { preparationSteps } from '@open-larder/catalogue/preparation';
 import { PLACES } from '@open-larder/core/stock';
 import { z } from 'zod';
-import { between, day, id, name, version } from './basics';
+import { between, day, id, instant, name, version } from './basics';
 
 const share = between(0, 1, 'a share of the food');
 
@@ -115,6 +115,8 @@ export const lot = lotFields.extend({ id, foodId: id, version, remainingG: z.num
 export const lotCount = z.object({
   id,
   day,
+  /** When it was counted: what was served before is in it, also where that is sent later. */
+  at: instant.optional(),
   remainingG: between(0, 100_000, 'the amount in grams'),
 });
 

@@ -6,6 +6,7 @@ import { api, useNow, useFormat } from '../store';
 import { MeasureInput } from '../forms/inputs';
 import { Button, Sheet, Text, useToast, lowerFirst } from '../ui';
 import { useSave } from '../ui/useSave';
+import { nowIso } from '../store/clock';
 import { formIntent } from '../store/intent';
 
 type Values = z.infer<typeof lotCount>;
@@ -23,17 +24,18 @@ export function CountSheet({
   const toast = useToast();
   const format = useFormat();
   const now = useNow();
-  const { id } = formIntent('count', lot.id);
+  const intent = formIntent('count', lot.id);
   const [count] = api.useCountLotMutation();
   const form = useForm<Values>({
     resolver: zodResolver(lotCount),
-    defaultValues: { id, day: now.day, remainingG: Math.max(0, lot.remainingG) },
+    defaultValues: { id: intent.id, day: now.day, remainingG: Math.max(0, lot.remainingG) },
   });
   const { save } = useSave(form);
   const { control, handleSubmit } = form;
   const submit = handleSubmit(async (body) => {
     const saved = await save(
-      () => count({ params: { id: lot.id }, body: { ...body, id } }) as never,
+      () =>
+        count({ params: { id: lot.id }, body: { ...body, id: intent.id, at: nowIso() } }) as never,
     );
     if (!saved) return;
     toast('The shelf is corrected.');

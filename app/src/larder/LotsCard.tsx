@@ -108,7 +108,7 @@ function useThrowAway(food: FoodRow) {
     count({
       params: { id: lot.id },
       body: {
-        id: stampFor('count', lot.id, lot.remainingG, remainingG).id,
+        ...stampFor('count', lot.id, lot.remainingG, remainingG),
         day: now.day,
         remainingG,
       },

@@ -35,6 +35,7 @@ import * as walls from './migrations/0032-walls-between-households';
 import * as passkeys from './migrations/0033-passkeys';
 import * as erasing from './migrations/0034-erasing';
 import * as changes from './migrations/0035-changes';
+import * as countsAtAnInstant from './migrations/0036-counts-at-an-instant';
 
 const MIGRATIONS = [
   house,
@@ -72,6 +73,7 @@ const MIGRATIONS = [
   passkeys,
   erasing,
   changes,
+  countsAtAnInstant,
 ];
 /** Their names, the oldest first: the states that a database may be found in. */
 export const STATES: readonly string[] = MIGRATIONS.map(({ name }) => name);

@@ -520,6 +520,7 @@ const TABLES = {
     kind: TEXT,
     deltaG: DECIMAL,
     day: DATEONLY,
+    at: DATE,
     feedingId: UUID,
     batchId: UUID,
   },

@@ -251,3 +251,52 @@ describe('a feeding from before a group came', () => {
     await house.ask.post('/api/feedings').send(first).expect(201);
   });
 });
+
+describe('a count', () => {
+  const countAt = (lotId: string, remainingG: number, at: string) =>
+    server
+      .as('ours')
+      .post(`/api/lots/${lotId}/counts`)
+      .send({ id: uuidv7(), day: '2026-03-10', remainingG, at })
+      .expect(201);
+  const fedAt = (house: Awaited<ReturnType<typeof smallHouse>>, at: string, day = '2026-03-10') =>
+    house.ask.post('/api/feedings').send(sampleFeeding(house, { at, day })).expect(201);
+  const lotOf = async (foodId: string): Promise<string> => {
+    const { body } = await server.as('ours').get('/api/foods').expect(200);
+    return body.items.find((food: { id: string }) => food.id === foodId).lots[0].id;
+  };
+
+  it('holds what was served before it, also where that arrives after it', async () => {
+    const house = await smallHouse(server);
+    await countAt(await lotOf(house.food.id), 5, '2026-03-10T11:00:00Z');
+    const late = await fedAt(house, '2026-03-10T10:00:00Z');
+    expect(late.body.shortG).toBe(0);
+    expect(await leftOf(house.food.id)).toBe(5);
+    await fedAt(house, '2026-03-10T11:30:00Z', '2026-03-09');
+    expect(await leftOf(house.food.id)).toBeCloseTo(4.8, 9);
+    // Taken back, what was never drawn does not return.
+    await house.ask
+      .post(`/api/feedings/${late.body.feeding.id}/undo`)
+      .send({ id: uuidv7(), at: '2026-03-10T11:40:00Z' })
+      .expect(201);
+    expect(await leftOf(house.food.id)).toBeCloseTo(4.8, 9);
+  });
+
+  it('that arrives late leaves what was served since then served, and a later count as it is', async () => {
+    const house = await smallHouse(server);
+    const lot = await lotOf(house.food.id);
+    await fedAt(house, '2026-03-10T11:30:00Z');
+    await countAt(lot, 8, '2026-03-10T11:00:00Z');
+    expect(await leftOf(house.food.id)).toBeCloseTo(7.8, 9);
+    await countAt(lot, 3, '2026-03-10T11:50:00Z');
+    await countAt(lot, 9, '2026-03-10T11:40:00Z');
+    expect(await leftOf(house.food.id)).toBeCloseTo(3, 9);
+  });
+
+  it('of nothing is no shortage for what was served before it', async () => {
+    const house = await smallHouse(server);
+    await countAt(await lotOf(house.food.id), 0, '2026-03-10T11:00:00Z');
+    const late = await fedAt(house, '2026-03-10T10:00:00Z');
+    expect([late.body.shortG, await leftOf(house.food.id)]).toEqual([0, 0]);
+  });
+});

@@ -4,7 +4,7 @@ import { refuseFeedingBefore, refuseFeedingEnded, refuseServing } from '@open-la
 import { v7 as uuidv7 } from 'uuid';
 import { returnToVessels } from '../culture/acts';
 import { AT, eventLog, type Scope } from '../db';
-import { openLots, readFood } from '../food/store';
+import { countedSince, openLots, readFood } from '../food/store';
 import { conflict, notFound, invalid } from '../http/problems';
 import { z } from 'zod';
 
@@ -80,18 +80,29 @@ export async function logFeeding(
     throw invalid('units', refuseServing({ massG, foodName: food.name, unitName: food.unit.name }));
   }
   const keeping = { day: fed.day, openedDays: food.keeps.openedDays };
-  const { draws, shortG } = drawDown(food.lots, massG, keeping);
+  // A lot that was counted since then had lost it already: it is in the count.
+  const counted = await countedSince(
+    scope,
+    food.lots.map(({ id }) => id),
+    fed.at,
+  );
+  const lots = food.lots.map((lot) =>
+    counted.has(lot.id) ? { ...lot, remainingG: Math.max(lot.remainingG, massG) } : lot,
+  );
+  const { draws, shortG } = drawDown(lots, massG, keeping);
   const feeding = await FEEDINGS.append(scope, { ...fed, massG });
   await scope.insert(
     'stock_events',
-    draws.map((draw) => ({
-      id: uuidv7(),
-      lotId: draw.lotId,
-      kind: 'drawn',
-      deltaG: -draw.massG,
-      day: fed.day,
-      feedingId: fed.id,
-    })),
+    draws
+      .filter(({ lotId }) => !counted.has(lotId))
+      .map((draw) => ({
+        id: uuidv7(),
+        lotId: draw.lotId,
+        kind: 'drawn',
+        deltaG: -draw.massG,
+        day: fed.day,
+        feedingId: fed.id,
+      })),
   );
   await openLots(scope, food.lots, draws, fed.day);
   return { feeding, shortG };

@@ -6,7 +6,7 @@ import type { Handlers } from '../http/mount';
 import { notFound } from '../http/problems';
 import { labelsOf } from './labels';
 import { createFood, assertLotNotAhead } from './acts';
-import { foodColumns, foods, readFood, readLot, shelve, WEIGHINGS } from './store';
+import { foodColumns, foods, readFood, readLot, changedSince, shelve, WEIGHINGS } from './store';
 
 export const foodRoutes = {
   async listFoods({ query }, { scope, catalogue, clock }) {
@@ -48,13 +48,17 @@ export const foodRoutes = {
       await inside.lock(`lot ${params.id}`);
       const lot = await readLot(inside, params.id);
       if (!lot) throw notFound('This lot');
+      const at = body.at ?? clock.now().toISOString();
+      const { since, recounted } = await changedSince(inside, params.id, at);
       await inside.insertOnce('stock_events', [
         {
           id: body.id,
           lotId: params.id,
           kind: 'counted',
-          deltaG: body.remainingG - lot.remainingG,
+          // What was counted later is what is there.
+          deltaG: recounted ? 0 : body.remainingG - (lot.remainingG - since),
           day: body.day,
+          at,
         },
       ]);
       return (await readLot(inside, params.id)) ?? lot;

@@ -1,6 +1,7 @@
 import { group } from 'd3-array';
 import type { BodyOf, FoodFields, FoodRow, LotRow, WeighingRow } from '@open-larder/contract';
 import { v7 as uuidv7 } from 'uuid';
+import { z } from 'zod';
 import { eventLog, type Scope } from '../db';
 
 /** A food as its row holds it: each field a column. */
@@ -194,4 +195,37 @@ export async function openLots(
       WHERE household_id = :household AND id IN (:ids) AND opened_on IS NULL RETURNING id`,
     { ids, day },
   );
+}
+
+/** What was served from a lot after an instant, as a change in g; and whether it was counted after it. */
+export async function changedSince(
+  scope: Scope,
+  lotId: string,
+  at: string,
+): Promise<{ since: number; recounted: boolean }> {
+  const [row] = await scope.read(
+    z.object({ since: z.number(), recounted: z.boolean() }),
+    `SELECT coalesce(sum(e.delta_g) FILTER (WHERE f.at > :at), 0) AS since,
+            coalesce(bool_or(e.at > :at), false) AS recounted
+       FROM stock_events e LEFT JOIN feedings f ON f.id = e.feeding_id
+      WHERE e.household_id = :household AND e.lot_id = :lotId`,
+    { lotId, at },
+  );
+  return row!;
+}
+
+/** Of these lots, those that were counted after an instant. */
+export async function countedSince(
+  scope: Scope,
+  lotIds: readonly string[],
+  at: string,
+): Promise<ReadonlySet<string>> {
+  if (lotIds.length === 0) return new Set();
+  const rows = await scope.read(
+    z.object({ lotId: z.string() }),
+    `SELECT DISTINCT lot_id FROM stock_events
+      WHERE household_id = :household AND lot_id IN (:lotIds) AND at > :at`,
+    { lotIds, at },
+  );
+  return new Set(rows.map(({ lotId }) => lotId));
 }
