@@ -62,5 +62,6 @@ export { WeekScreen } from '../week/WeekScreen';
 export { PlayScreen } from '../zones/PlayScreen';
 export { openHere } from '../offline/here';
 export { Following } from '../offline/Following';
+export { Company } from '../offline/Company';
 export { NewBuild } from '../offline/NewBuild';
 export { OutboxMark, OutboxStrip } from '../offline/OutboxMark';

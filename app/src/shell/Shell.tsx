@@ -17,6 +17,7 @@ import { useLampByLights } from './useLampByLights';
 import { Notices } from './Notices';
 
 const Following = fromHouse((house) => house.Following, true);
+const Company = fromHouse((house) => house.Company, true);
 const NewBuild = fromHouse((house) => house.NewBuild, true);
 const OutboxMark = fromHouse((house) => house.OutboxMark, true);
 const OutboxStrip = fromHouse((house) => house.OutboxStrip, true);
@@ -33,6 +34,7 @@ export function Shell({ children }: { children: ReactNode }) {
     <View style={styles.open}>
       <Notices />
       {children}
+      <Company />
       <NewBuild />
       <Toast />
     </View>
