@@ -157,10 +157,9 @@ test('two devices: a stale edit shows both versions; a serving is logged once', 
           ?.outcome,
     )
     .toBe('served');
-  await other.getByRole('button', { name: /^Served: .* Worm tablet/ }).click();
-  // The second is told, and asked before anything goes in twice.
-  await expect(other.getByText('Fed already')).toBeVisible();
-  await other.getByRole('button', { name: 'Leave it at that' }).click();
+  // The other device shows it before it can be served twice.
+  await expect(other.getByRole('button', { name: /^Undo: Worm tablet/ })).toBeVisible();
+  await expect(other.getByRole('button', { name: /^Served: .* Worm tablet/ })).toHaveCount(0);
   const { items } = await (await page.request.get(`${demo.url}/api/feedings?limit=2`)).json();
   expect(items[0].servingId).not.toBe(items[1].servingId);
 });
@@ -192,7 +191,7 @@ test('putting away can be undone; addresses are deep; the keyboard suffices for 
   await expect(page.getByRole('button', { name: /^Undo: .* for Glass catfish/ })).toBeVisible();
 });
 
-test('without the server the screen says so, keeps what is shown, and recovers', async ({
+test('without the server the screen says so, keeps what is served, and sends it later', async ({
   page,
   demo,
   context,
@@ -202,10 +201,12 @@ test('without the server the screen says so, keeps what is shown, and recovers',
   await openStop(page, 'Race');
   await context.setOffline(true);
   await page.getByRole('button', { name: /^Served: .* for Glass catfish/ }).click();
-  await expect(page.getByText('The server cannot be reached', { exact: false })).toBeVisible();
-  await expect(page.getByRole('button', { name: /^Served: .* for Glass catfish/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Undo: .* for Glass catfish/ })).toBeVisible();
+  await expect(
+    page.getByRole('button', { name: /^1 kept here, no connection/ }).first(),
+  ).toBeVisible();
   await context.setOffline(false);
-  await page.getByRole('button', { name: /^Served: .* for Glass catfish/ }).click();
+  await expect(page.getByRole('button', { name: 'All is sent' }).first()).toBeVisible();
   await expect(page.getByRole('button', { name: /^Undo: .* for Glass catfish/ })).toBeVisible();
 });
 

@@ -18,6 +18,8 @@ export default defineConfig({
     browserName: 'chromium',
     locale: 'en-GB',
     trace: 'on-first-retry',
+    // What a page asks for is seen and held up by the journeys; without a connection is a journey of its own.
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: process.env.OPEN_LARDER_CHROMIUM ?? '/usr/bin/chromium',
       args: [
