@@ -5,6 +5,7 @@ import CloudUpload from 'lucide-react-native/icons/cloud-upload';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { useFormat, useHousehold } from '../store';
+import { nowMs } from '../store/clock';
 import { localNow } from '../store/useNow';
 import { SIZES, themed, useColours } from '../theme';
 import { Text } from '../ui';
@@ -19,7 +20,7 @@ export function useOutboxState() {
   const asOf = () => {
     if (reach.asOfMs === null) return '';
     const { day, minutes } = localNow(new Date(reach.asOfMs), zone);
-    const today = localNow(new Date(), zone).day;
+    const today = localNow(new Date(nowMs()), zone).day;
     return `, as of ${day === today ? '' : `${format.day(day)} `}${format.time(minutes)}`;
   };
   const kept = `${waiting.length} kept here`;

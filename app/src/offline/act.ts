@@ -1,5 +1,5 @@
 import type { BodyOf, Problem } from '@open-larder/contract';
-import { EVENT_ROUTES, type EventRoute, type RouteName } from '@open-larder/contract/paths';
+import type { EventRoute } from '@open-larder/contract/paths';
 
 /** Something that a person did, kept on this device until the server has it. */
 export interface Act {
@@ -26,10 +26,6 @@ export interface Act {
 }
 
 export type NewAct = Omit<Act, 'seq'>;
-
-const EVENTS: ReadonlySet<RouteName> = new Set(EVENT_ROUTES);
-
-export const isEvent = (name: RouteName): name is EventRoute => EVENTS.has(name);
 
 type Written = Pick<Act, 'route' | 'params' | 'body'>;
 

@@ -1,5 +1,5 @@
 import type { EventRoute, RouteName } from '@open-larder/contract/paths';
-import { addressOf, sendQuietly, unreachable, type Answer, type CallParts } from '../store/call';
+import { addressOf, sendQuietly, type Answer, type CallParts } from '../store/call';
 import { clockIsKnown, clockOffMs, deviceNowMs, nowMs } from '../store/clock';
 import { forget, recall, remember } from '../store/memory';
 import { localNow } from '../store/localNow';
