@@ -85,6 +85,7 @@ function Together({ whose }: { whose: string }) {
         },
         anew: () => dispatch(api.util.invalidateTags([...ALL_TAGS])),
         here: (here) => dispatch(othersSeen(here)),
+        refused: () => dispatch(api.util.invalidateTags(['me'])),
       }),
     [dispatch, later],
   );

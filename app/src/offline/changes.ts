@@ -4,6 +4,8 @@ import { PAGE } from '../store/page';
 
 const LOCK = 'open-larder.changes';
 const CHANNEL = 'open-larder.changes';
+/** After a refusal it is asked for again: somebody may have signed in. */
+const AGAIN_MS = 5000;
 /** Changes that come together are read together. */
 const GATHER_MS = 30;
 
@@ -24,6 +26,8 @@ interface Hears {
   /** More was missed than can be named. */
   anew: () => void;
   here: (here: readonly Present[]) => void;
+  /** The server does not let this page follow: the session may have ended. */
+  refused: () => void;
 }
 
 /**
@@ -51,7 +55,8 @@ export function followChanges(hears: Hears): () => void {
   };
   if (others) others.onmessage = ({ data }: MessageEvent<News>) => take(data);
 
-  const listen = () =>
+  /** One stream, until it is refused or this page stops. */
+  const stream = () =>
     new Promise<void>((ended) => {
       const source = new EventSource(
         position === null ? paths.listChanges[1] : `${paths.listChanges[1]}?after=${position}`,
@@ -65,11 +70,24 @@ export function followChanges(hears: Hears): () => void {
       hear('change');
       hear('anew');
       hear('here');
-      leaving.signal.addEventListener('abort', () => {
+      const end = () => {
         source.close();
         ended();
-      });
+      };
+      // What only broke off is asked for again by the browser.
+      source.onerror = () => {
+        if (source.readyState !== EventSource.CLOSED) return;
+        hears.refused();
+        end();
+      };
+      leaving.signal.addEventListener('abort', end);
     });
+  const listen = async () => {
+    while (!leaving.signal.aborted) {
+      await stream();
+      await new Promise((resolve) => setTimeout(resolve, AGAIN_MS));
+    }
+  };
   void (async () => {
     const { locks } = navigator;
     // The page that listened was closed: another one goes on from where it was.
