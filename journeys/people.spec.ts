@@ -147,7 +147,7 @@ test('a session that ends while a form is half filled in keeps the form', async 
 }) => {
   await begin(page, shared.url);
   await page.goto(`${shared.url}/tanks/new`);
-  const name = page.getByLabel('Name');
+  const name = page.getByLabel('Name', { exact: true });
   await name.fill('Under the stairs');
   const other = await anotherDevice(browser);
   await other.goto(shared.url);

@@ -23,7 +23,8 @@ export function lazyComponent<P extends object>(
   { quiet, there }: Options<P>,
 ) {
   let again: () => void = () => undefined;
-  const Failed: ComponentType<P> = () => <NotLoaded onRetry={() => again()} />;
+  // What may be nothing is nothing then: the rest of the screen says what has not loaded.
+  const Failed: ComponentType<P> = () => (quiet ? null : <NotLoaded onRetry={() => again()} />);
   const start = () =>
     lazy(async () => {
       for (const wait of [...RETRY_MS, null]) {
