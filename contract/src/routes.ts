@@ -697,7 +697,7 @@ export const routes = {
     response: tableReport,
   }),
   listChanges: route('listChanges', {
-    summary: 'What changed in the household; as text/event-stream it goes on',
+    summary: 'What changed in the household; as text/event-stream it follows',
     query: changesQuery,
     response: changes,
   }),

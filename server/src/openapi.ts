@@ -30,6 +30,7 @@ function briefly(shape: Schema): void {
   if (shape.minimum === Number.MIN_SAFE_INTEGER) delete shape.minimum;
   if (shape.maximum === Number.MAX_SAFE_INTEGER) delete shape.maximum;
   if (shape.additionalProperties === false) delete shape.additionalProperties;
+  if (Array.isArray(shape.required) && shape.required.length === 0) delete shape.required;
   const [one, none, ...more] = (shape.anyOf ?? []) as Schema[];
   const plain = typeof one?.type === 'string' && !('enum' in one) && !('const' in one);
   if (plain && none?.type === 'null' && more.length === 0) {
@@ -78,12 +79,8 @@ function parametersOf(
     required?: string[];
   };
   return Object.entries(properties).map(([name, shape]) => {
-    const parameter = {
-      name,
-      in: place,
-      required: place === 'path' || required.includes(name),
-      schema: shape,
-    };
+    const needed = place === 'path' || required.includes(name);
+    const parameter = { name, in: place, ...(needed && { required: true }), schema: shape };
     const text = JSON.stringify(parameter);
     let key = name;
     for (let at = 2; key in known && JSON.stringify(known[key]) !== text; at += 1) key = name + at;
