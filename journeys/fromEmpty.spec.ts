@@ -86,6 +86,8 @@ test('from an empty household to a week of records, kept across a crash', async 
   await expect(page.getByText(/more \d\d:\d\d · begging/)).toBeVisible();
   await goTo(page, 'Larder');
   await expect(page.getByRole('link', { name: /^Fine flake/ })).toBeVisible();
+  // Drawn as done once it is on the device; sent just after.
+  await expect(page.getByRole('button', { name: 'All is sent' }).first()).toBeVisible();
   const { items } = await (await page.request.get(`${empty.url}/api/foods`)).json();
   const { items: fed } = await (await page.request.get(`${empty.url}/api/feedings`)).json();
   expect(fed).toHaveLength(1);
