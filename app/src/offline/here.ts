@@ -136,6 +136,13 @@ export class Here {
     await this.outbox.load();
   }
 
+  /** Nothing more is sent from here. */
+  close(): void {
+    clearTimeout(this.timer);
+    this.others?.close();
+    this.outbox.belongTo(null);
+  }
+
   private actOf<N extends EventRoute>(route: N, parts: CallParts<N>): NewAct {
     const body = parts.body as Act['body'];
     const whose = this.owner?.whose ?? '';
@@ -213,5 +220,7 @@ async function open(): Promise<Here> {
 
 /** Another page: between two tests. */
 export function closeHere(): void {
+  const closed = here;
   here = null;
+  void closed?.then((one) => one.close());
 }
