@@ -48,8 +48,10 @@ export const foodRoutes = {
       await inside.lock(`lot ${params.id}`);
       const lot = await readLot(inside, params.id);
       if (!lot) throw notFound('This lot');
-      const at = body.at ?? clock.now().toISOString();
-      const { since, recounted } = await changedSince(inside, params.id, at);
+      const at = body.at ?? null;
+      // Without its instant it is of now, and what comes after it is served after it.
+      const { since, recounted } =
+        at === null ? { since: 0, recounted: false } : await changedSince(inside, params.id, at);
       await inside.insertOnce('stock_events', [
         {
           id: body.id,
