@@ -1,5 +1,6 @@
 import type { BodyOf } from '@open-larder/contract';
 import { standIn } from '../testing/server';
+import { closeHere } from '../offline/here';
 import { kept } from '../testing/storage';
 import { call, forgetActs } from './call';
 import { formIntent, stampFor } from './intent';
@@ -10,6 +11,7 @@ beforeEach(() => {
   mockLeaving = false;
   forgetActs();
 });
+afterEach(closeHere);
 
 /** A change of the plan: it is sent there and then, or not at all. */
 const change = (share: number) => {
