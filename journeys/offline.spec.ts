@@ -102,7 +102,6 @@ test('in a cellar without a signal the house opens, and what is fed there arrive
     await expect(page.getByRole('button', { name: served[0]!, exact: true })).toHaveCount(0);
     served.push(await serve(page));
     await kept(page, /^2 kept here/);
-    // Taken back before it left, it goes without a trace... if it never left: both were tried.
     for (const place of ['Tanks', 'Week', 'Larder'] as const) {
       await goTo(page, place);
       await expect(page.getByText(/cannot be reached/)).toHaveCount(0);

@@ -34,7 +34,7 @@ export function Following() {
   return whose === null ? null : <Together key={whose} whose={whose} />;
 }
 
-/** Of which person in which household what is done here is; null before somebody is signed in. */
+/** Of which person in which household what is done here is; null before anyone is signed in. */
 export function whoseOf(me: Me | undefined): string | null {
   if (!me || me.signedIn === 'no' || !me.household) return null;
   return `${me.household.id} ${me.person?.id ?? ''}`.trim();
@@ -104,7 +104,7 @@ function Together({ whose }: { whose: string }) {
   return null;
 }
 
-/** What somebody else has just fed is seen before it can be fed twice: nothing is read beside it. */
+/** What another person has just fed is seen before it can be fed twice: nothing is read beside it. */
 const isFirst = (tag: Stale) => tag === 'round';
 
 /** Read again what is less urgent, once others have come to rest. */

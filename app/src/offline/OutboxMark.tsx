@@ -47,7 +47,7 @@ export function useOutboxState() {
   return { Icon: CloudCheck, urgent: false, says: null };
 }
 
-/** The one sign of whether what was done is kept here, sent, or needs somebody; it opens the list. */
+/** The one sign of whether what was done is kept here, sent, or needs a decision; it opens the list. */
 export function OutboxMark() {
   const styles = useStyles();
   const colours = useColours();

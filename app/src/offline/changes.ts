@@ -4,7 +4,7 @@ import { PAGE } from '../store/page';
 
 const LOCK = 'open-larder.changes';
 const CHANNEL = 'open-larder.changes';
-/** After a refusal it is asked for again: somebody may have signed in. */
+/** After a refusal it is asked for again: a person may have signed in. */
 const AGAIN_MS = 5000;
 /** Changes that come together are read together. */
 const GATHER_MS = 30;

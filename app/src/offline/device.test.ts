@@ -1,20 +1,7 @@
 import 'fake-indexeddb/auto';
-import type { NewAct } from './act';
+import { fed } from './act.testkit';
 import { inMemory, openDevice, type Device } from './device';
 
-const act = (id: string): NewAct => ({
-  id,
-  route: 'logFeeding',
-  params: undefined,
-  body: { id } as NewAct['body'],
-  whose: 'weir wren',
-  deviceMs: 0,
-  aheadMs: 0,
-  sent: false,
-  released: false,
-  failures: 0,
-  problem: null,
-});
 const problem = { type: 'urn:test', title: 'No', status: 409, detail: 'No.' };
 
 beforeEach(async () => {
@@ -30,7 +17,7 @@ describe.each([
   it('keeps acts in their order, and says whether they last', async () => {
     const device = await open();
     expect(device.lasts).toBe(lasts);
-    for (const id of ['a', 'b', 'c']) await device.add(act(id));
+    for (const id of ['a', 'b', 'c']) await device.add(fed(id));
     const [first, second] = await device.acts();
     await device.drop([second!.seq]);
     expect(await device.change({ ...first!, sent: true })).toBe(true);
@@ -43,7 +30,7 @@ describe.each([
 
   it('drops what is taken back only where the server has none of it', async () => {
     const device = await open();
-    const [a, b] = [await device.add(act('a')), await device.add(act('b'))];
+    const [a, b] = [await device.add(fed('a')), await device.add(fed('b'))];
     await device.change({ ...a, sent: true });
     expect(await device.dropUnsent([a.seq, b.seq])).toBe(false);
     expect(await device.acts()).toHaveLength(2);

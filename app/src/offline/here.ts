@@ -88,7 +88,7 @@ export class Here {
     this.outbox.belongTo(owner.whose);
   }
 
-  /** Somebody is signed in: what another one read here is forgotten, and what they did is sent. */
+  /** It is known who is signed in: what another person read here is forgotten, and what they did is sent. */
   async belongTo(owner: Owner): Promise<void> {
     const before = await this.device.note('whose');
     if (before !== undefined && before !== owner.whose) await this.device.forgetAnswers();
@@ -129,7 +129,7 @@ export class Here {
     await this.device.forgetAnswers(nowMs() - KEPT_MS);
   }
 
-  /** Signing out: what was read here stays with nobody, and what was not sent is given up. */
+  /** Signing out: what was read here is forgotten, and what was not sent is given up. */
   async forgetAll(): Promise<void> {
     await this.device.drop((await this.device.acts()).map(({ seq }) => seq));
     await this.device.forgetAnswers();

@@ -1,9 +1,8 @@
 import fc from 'fast-check';
 import type { Act, NewAct } from './act';
+import { fed, OURS } from './act.testkit';
 import { inMemory, type Device } from './device';
 import { Outbox, type Outcome } from './outbox';
-
-const OURS = 'household person';
 
 /** A server with a log: what it writes it writes once, by its id. */
 class Server {
@@ -40,19 +39,6 @@ const failed = (status: number): Outcome => ({
   error: { type: 'urn:test', title: 'No', status, detail: 'No.' },
 });
 
-const fed = (id: string, whose = OURS): NewAct => ({
-  id,
-  route: 'logFeeding',
-  params: undefined,
-  body: { id } as NewAct['body'],
-  whose,
-  deviceMs: 0,
-  aheadMs: 0,
-  sent: false,
-  released: false,
-  failures: 0,
-  problem: null,
-});
 const undo = (id: string, undone: string): NewAct => ({
   ...fed(id),
   route: 'undoFeeding',
@@ -116,7 +102,7 @@ describe('an act', () => {
     const { outbox, acts } = outboxOver(inMemory(), server);
     server.up = false;
     await outbox.deliver(fed('a'));
-    // It has left, and nobody knows whether it came: the undo follows it.
+    // It has left, and whether it came is not known: the undo follows it.
     await outbox.deliver(undo('b', 'a'));
     expect(acts()).toHaveLength(2);
     outbox.belongTo(null);
@@ -160,7 +146,7 @@ describe('an act', () => {
     expect(poisoned.wakes).toHaveLength(3);
   });
 
-  it('of somebody else waits until they sign in', async () => {
+  it('of another person waits until they sign in', async () => {
     const [device, server] = [inMemory(), new Server()];
     const { outbox, acts } = outboxOver(device, server);
     await outbox.deliver(fed('theirs', 'household other'));

@@ -143,7 +143,7 @@ export class Outbox {
       if (!(await this.sendOne(act))) return this.release();
       this.pauses = 0;
     }
-    // What waits for another person to sign in waits on; nobody is kept waiting for it.
+    // What waits for another person to sign in waits on; the screens do not.
     await this.release();
   }
 
@@ -191,7 +191,7 @@ export class Outbox {
     else await this.update(act.seq, { problem });
   }
 
-  /** Nobody is kept waiting: the screens go on, and the acts stay here. */
+  /** The screens go on without an answer, and the acts stay here. */
   private async release(): Promise<void> {
     const left = [...this.waiting.keys()];
     for (const act of this.acts.filter(({ id, released }) => !released && left.includes(id))) {

@@ -5,7 +5,7 @@ const HOUR_MS = 3_600_000;
 const dayOf = (ms: number) => new Date(ms).toISOString().slice(0, 10);
 const at = (iso: string) => Date.parse(iso);
 
-/** Fed at 23:40 by a clock that nobody had compared. */
+/** Fed at 23:40 by a clock that was never compared. */
 const act = (body: object, more: Partial<Act> = {}): Act =>
   ({
     seq: 1,

@@ -9,7 +9,7 @@ const WATER_WORDS = { tested: 'Water tested', changed: 'Water changed', filledUp
 
 interface Words {
   title: string;
-  /** For whom or where. */
+  /** Who or where it is for. */
   about: string;
   /** «Today 18:34» in the household’s clock. */
   at: string;

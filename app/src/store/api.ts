@@ -92,7 +92,7 @@ const byHand = (hand: string | null) => (hand === null ? {} : { hand });
 
 /** What each change makes stale, by its route. */
 const STALE = new Map<string, (parts: { params?: { id: string } }) => Stale[]>();
-/** A serving that was logged elsewhere, or late: not put off until taps here have come to rest. */
+/** A serving that was logged elsewhere, or late. */
 const FED: Stale[] = ['round', 'brood', 'food', 'supply', 'records', 'vessel', 'proposal'];
 
 /** What is stale after a change that was made elsewhere; where that is not known here, all of it. */
