@@ -1,5 +1,6 @@
 import { atRest } from './atRest';
 import { expect, test, openStop } from './product';
+import { NOW } from './server';
 
 test('a round at the glass: prepare, serve, watch, look, and read it in the records', async ({
   page,
@@ -67,7 +68,11 @@ test('a round at the glass: prepare, serve, watch, look, and read it in the reco
   expect((await saved).suggestedFilename()).toMatch(/^served-.*\.csv$/);
 });
 
-test('two people at one tank: the second is told who fed, and when', async ({ page, demo }) => {
+test('two people at one tank: the second is told who fed, and when', async ({
+  page,
+  browser,
+  demo,
+}) => {
   await page.goto(`${demo.url}/round`);
   const serve = page.getByRole('button', { name: /^Served: / }).first();
   const name = (await serve.getAttribute('aria-label'))!;
@@ -79,7 +84,8 @@ test('two people at one tank: the second is told who fed, and when', async ({ pa
     if (route.request().method() === 'GET') await mayRead;
     await route.continue();
   });
-  const other = await page.context().newPage();
+  const other = await browser.newPage();
+  await other.clock.setFixedTime(NOW);
   await other.goto(`${demo.url}/round`);
   // Written, not only drawn: closed before that, the other phone would take its tap with it.
   const written = other.waitForResponse(

@@ -831,7 +831,7 @@ const PROBES: Record<RouteName, Probe> = {
     () => ({ id: uuidv7(), at: waterTest.at }),
   ),
   getForecastRecords: readsNothing('/api/records/forecasts'),
-  listChanges: readsNothing('/api/changes?after=0-0'),
+  listChanges: readsNothing('/api/changes?after=0-00000000-0000-0000-0000-000000000000'),
   setPresence: async () => {
     const page = uuidv7();
     const tankId = ours.tank.id;
