@@ -22,7 +22,7 @@ export async function buildServiceWorker(webDir) {
     format: 'iife',
     target: 'es2022',
     // What only a page loads later.
-    external: ['../bundles/house'],
+    external: ['./house'],
     define: { 'process.env.NODE_ENV': '"production"' },
     logLevel: 'warning',
   });

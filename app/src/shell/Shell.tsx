@@ -5,7 +5,7 @@ import Sun from 'lucide-react-native/icons/sun';
 import type { Me } from '@open-larder/contract';
 import type { ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
-import { fromHouse } from '../bundles/fromHouse';
+import { fromHouseLater } from '../bundles/fromHouse';
 import { api, themeChosen, useAppDispatch } from '../store';
 import { reading } from '../store/reading';
 import { SIZES, themed, useColours, useThemeName, useWide } from '../theme';
@@ -16,11 +16,11 @@ import { SkipLink } from './SkipLink';
 import { useLampByLights } from './useLampByLights';
 import { Notices } from './Notices';
 
-const Following = fromHouse((house) => house.Following, true);
-const Company = fromHouse((house) => house.Company, true);
-const NewBuild = fromHouse((house) => house.NewBuild, true);
-const OutboxMark = fromHouse((house) => house.OutboxMark, true);
-const OutboxStrip = fromHouse((house) => house.OutboxStrip, true);
+const Following = fromHouseLater((house) => house.Following);
+const Company = fromHouseLater((house) => house.Company);
+const NewBuild = fromHouseLater((house) => house.NewBuild);
+const OutboxMark = fromHouseLater((house) => house.OutboxMark);
+const OutboxStrip = fromHouseLater((house) => house.OutboxStrip);
 
 /** The five places around whatever is open: a bar under the thumb, a rail when wide. */
 export function Shell({ children }: { children: ReactNode }) {

@@ -14,6 +14,7 @@ import {
   TIME_HEADER,
   type EventRoute,
 } from '@open-larder/contract/paths';
+import { loadHouse } from '../bundles/loadHouse';
 import { compareWithServer, deviceNowMs, nowMs } from './clock';
 import { isLeaving } from './leaving';
 import { forgetIntents, intentAnswered, intentSent } from './intent';
@@ -154,7 +155,7 @@ export async function sendQuietly<N extends RouteName>(
 }
 
 /** What is kept on this device, and sent from there: loaded when it is first needed. */
-const offline = async () => (await import('../bundles/house')).openHere();
+const offline = async () => (await loadHouse()).openHere();
 
 /** Answers that came before that was loaded: those of the first screen. */
 const MOST_EARLY = 100;

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useState, type ComponentType } from 'react';
+import { useEffect, useState, type ComponentType } from 'react';
 import { NotLoaded } from './Boundary';
 import { reloadIfNew } from './newBuild';
 import { Skeleton } from './states';
@@ -22,34 +22,46 @@ export function lazyComponent<P extends object>(
   load: () => Promise<ComponentType<P>>,
   { quiet, there }: Options<P>,
 ) {
-  let again: () => void = () => undefined;
-  // What may be nothing is nothing then: the rest of the screen says what has not loaded.
-  const Failed: ComponentType<P> = () => (quiet ? null : <NotLoaded onRetry={() => again()} />);
-  const start = () =>
-    lazy(async () => {
-      for (const wait of [...RETRY_MS, null]) {
-        try {
-          return { default: await load() };
-        } catch {
-          await reloadIfNew();
-          if (wait !== null) await new Promise((resolve) => setTimeout(resolve, wait));
-        }
-      }
-      return { default: Failed };
-    });
-  let Loaded = start();
   return function Later(props: P) {
-    // Chosen once: another component in its place would forget what is on the screen. What is there
-    // already never waits: React holds what had to wait back for a third of a second.
-    const [Part, setPart] = useState<ComponentType<P>>(() => there() ?? Loaded);
-    again = () => {
-      Loaded = start();
-      setPart(() => Loaded);
-    };
-    return (
-      <Suspense fallback={quiet ? null : <Skeleton rows={4} height={56} />}>
-        <Part {...props} />
-      </Suspense>
+    // Chosen once: another component in its place would forget what is on the screen.
+    const [Part, setPart] = useState<ComponentType<P> | null>(there);
+    const [lost, setLost] = useState(false);
+    const asked = Part === null && !lost;
+    // Asked for once the rest of the screen is drawn, not while: it would be loaded, and drawn, before that.
+    useEffect(() => {
+      if (!asked) return;
+      let open = true;
+      void insistently(load).then((part) => {
+        if (!open) return;
+        if (part) setPart(() => part);
+        else setLost(true);
+      });
+      return () => {
+        open = false;
+      };
+    }, [asked]);
+    if (Part) return <Part {...props} />;
+    // What may be nothing is nothing then: the rest of the screen says what has not loaded.
+    if (quiet) return null;
+    return lost ? (
+      <NotLoaded onRetry={() => setLost(false)} />
+    ) : (
+      <Skeleton rows={4} height={56} />
     );
   };
+}
+
+/** @returns null where it does not load, tried several times */
+async function insistently<P>(
+  load: () => Promise<ComponentType<P>>,
+): Promise<ComponentType<P> | null> {
+  for (const wait of [...RETRY_MS, null]) {
+    try {
+      return await load();
+    } catch {
+      await reloadIfNew();
+      if (wait !== null) await new Promise((resolve) => setTimeout(resolve, wait));
+    }
+  }
+  return null;
 }
