@@ -1,5 +1,6 @@
 import { openHere } from '../offline/here';
 import { call } from '../store/call';
+import { forgetRoundAhead } from '../store/readAhead';
 
 /**
  * Sign this device out, and take from it all that it kept. The page is loaded anew, so that nothing that was
@@ -15,6 +16,7 @@ export async function signOutHere({ evenUnsent = false } = {}): Promise<number> 
   }
   await call('signOut');
   await here.forgetAll();
+  forgetRoundAhead();
   globalThis.location?.assign?.('/');
   return 0;
 }

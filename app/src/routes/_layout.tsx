@@ -2,7 +2,7 @@ import { useFonts } from 'expo-font';
 import { Navigator, Slot, usePathname } from 'expo-router';
 import { Provider } from 'react-redux';
 import { MayOpen, Shell } from '../shell';
-import { makeStore, readAhead } from '../store';
+import { openStore } from '../store';
 import { FONT_FILES, ThemeProvider } from '../theme';
 import { Boundary } from '../ui';
 
@@ -18,13 +18,11 @@ function Place() {
   );
 }
 
-const store = readAhead(makeStore());
-
 export default function Layout() {
   // Words are shown at once in the system's font; the bundled families follow when they are there.
   useFonts(FONT_FILES);
   return (
-    <Provider store={store}>
+    <Provider store={openStore()}>
       <ThemeProvider>
         <Shell>
           <Navigator>

@@ -10,7 +10,7 @@ const formats = new Map<string, Intl.DateTimeFormat>();
 function formatOf(timeZone: string): Intl.DateTimeFormat {
   let format = formats.get(timeZone);
   if (!format) {
-    format = new Intl.DateTimeFormat('en-CA', {
+    format = new Intl.DateTimeFormat('en-GB', {
       timeZone,
       year: 'numeric',
       month: '2-digit',

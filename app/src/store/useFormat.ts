@@ -61,10 +61,9 @@ function formatOf(household: HouseholdSettings | undefined): Format {
     temperature: household?.temperature ?? 'C',
     hardness: household?.hardness ?? 'dGH',
   };
-  const money = new Intl.NumberFormat(undefined, {
-    style: 'currency',
-    currency: household?.currency ?? 'EUR',
-  });
+  // Made when money is first shown: making one takes longer than all that is done with it.
+  let money: Intl.NumberFormat | undefined;
+  const currency = household?.currency ?? 'EUR';
   const day = new Intl.DateTimeFormat('en-GB', {
     weekday: 'short',
     day: 'numeric',
@@ -77,7 +76,10 @@ function formatOf(household: HouseholdSettings | undefined): Format {
     quantity: (measure, base) => formatQuantity(units, measure, base),
     scale: (measure) => scaleOf(units, measure),
     time: (minutes) => formatTime(minutes, household?.clock ?? '24'),
-    money: (minor) => money.format(minor / 100),
+    money: (minor) => {
+      money ??= new Intl.NumberFormat(undefined, { style: 'currency', currency });
+      return money.format(minor / 100);
+    },
     day: (iso) => day.format(new Date(`${iso}T12:00:00Z`)),
     weekdays: NAMES.map((_, index) => {
       const value = ((first - 1 + index) % 7) + 1;

@@ -43,11 +43,7 @@ export function lazyComponent<P extends object>(
     if (Part) return <Part {...props} />;
     // What may be nothing is nothing then: the rest of the screen says what has not loaded.
     if (quiet) return null;
-    return lost ? (
-      <NotLoaded onRetry={() => setLost(false)} />
-    ) : (
-      <Skeleton rows={4} height={56} />
-    );
+    return lost ? <NotLoaded onRetry={() => setLost(false)} /> : <Skeleton rows={4} height={56} />;
   };
 }
 
