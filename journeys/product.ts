@@ -1,13 +1,25 @@
 import { test as base, expect, type Page } from '@playwright/test';
-import { beginning, dropDatabase, makeDatabase, NOW, serverOver, type Household } from './server';
+import {
+  beginning,
+  databaseUrl,
+  dropDatabase,
+  makeDatabase,
+  NOW,
+  serverOver,
+  type Household,
+} from './server';
 
 /** The product as a person starts it: a server over a database of its own, and its address. */
 export interface Product {
   url: string;
+  /** Of its database, for what only that can say. */
+  databaseUrl: string;
   /** kill -9, then start again over the same data. */
   crashAndRestart: () => Promise<void>;
   /** Let it be another time, for the product and for whoever looks at it. */
   letItBe: (page: Page, now: string) => Promise<void>;
+  /** Start it again with another build of the web app. */
+  deploy: (webDir: string) => Promise<void>;
 }
 
 async function startProduct(household: Household, name: string) {
@@ -18,6 +30,7 @@ async function startProduct(household: Household, name: string) {
   return {
     product: {
       url: server.url,
+      databaseUrl: databaseUrl(name),
       async crashAndRestart() {
         await server.end('SIGKILL');
         await server.start(now);
@@ -27,6 +40,10 @@ async function startProduct(household: Household, name: string) {
         await server.end('SIGTERM');
         await server.start(now);
         await page.context().clock.setFixedTime(later);
+      },
+      async deploy(webDir) {
+        await server.end('SIGTERM');
+        await server.start(now, { OPEN_LARDER_WEB_DIR: webDir });
       },
     } satisfies Product,
     async stop() {

@@ -27,6 +27,9 @@ export function freePort(): Promise<number> {
   });
 }
 
+/** Address of a database of the tests. */
+export const databaseUrl = (name: string) => adminUrl().replace(/\/[^/]*$/, `/${name}`);
+
 function adminUrl(): string {
   const url = process.env.OPEN_LARDER_TEST_DB_URL;
   if (!url) throw new Error('run the journeys with npm test: they need its database');
@@ -69,7 +72,8 @@ async function untilReady(url: string, server: ChildProcess): Promise<void> {
 
 export interface Server {
   url: string;
-  start: (now: string) => Promise<void>;
+  /** @param env in place of what it was started with before */
+  start: (now: string, env?: NodeJS.ProcessEnv) => Promise<void>;
   end: (signal: 'SIGKILL' | 'SIGTERM') => Promise<void>;
 }
 
@@ -84,19 +88,20 @@ export async function serverOver(
   let server: ChildProcess | undefined;
   return {
     url,
-    async start(now) {
+    async start(now, other = {}) {
       server = spawn(process.execPath, ['--import', 'tsx', join('server', 'src', 'main.ts')], {
         cwd: root,
         env: {
           ...process.env,
           OPEN_LARDER_PORT: String(port),
-          OPEN_LARDER_DB_URL: adminUrl().replace(/\/[^/]*$/, `/${database}`),
+          OPEN_LARDER_DB_URL: databaseUrl(database),
           OPEN_LARDER_HOUSEHOLD: household,
           OPEN_LARDER_SIGN_IN: signIn,
           OPEN_LARDER_TIME_ZONE: 'UTC',
           OPEN_LARDER_CLOCK: now,
           OPEN_LARDER_LOG: 'warn',
           ...env,
+          ...other,
         },
         stdio: ['ignore', 'ignore', 'inherit'],
       });

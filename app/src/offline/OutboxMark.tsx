@@ -16,7 +16,7 @@ import { useOutbox } from './useOutbox';
 export function useOutboxState() {
   const format = useFormat();
   const zone = useHousehold()?.timeZone ?? 'UTC';
-  const { here, waiting, aside, reach } = useOutbox();
+  const { here, waiting, aside, held, reach } = useOutbox();
   const asOf = () => {
     if (reach.asOfMs === null) return '';
     const { day, minutes } = localNow(new Date(reach.asOfMs), zone);
@@ -42,6 +42,10 @@ export function useOutboxState() {
   if (reach.lost) {
     const what = waiting.length > 0 ? `${kept}, no connection` : 'No connection';
     return { Icon: CloudOff, urgent: false, says: `${what}${asOf()}` };
+  }
+  if (waiting.length > 0 && held) {
+    const why = `${held.title.charAt(0).toLowerCase()}${held.title.slice(1)}`;
+    return { Icon: CloudOff, urgent: true, says: `${kept}: ${why}` };
   }
   if (waiting.length > 0) return { Icon: CloudUpload, urgent: false, says: `${kept}, sending` };
   return { Icon: CloudCheck, urgent: false, says: null };

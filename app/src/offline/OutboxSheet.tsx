@@ -13,7 +13,7 @@ import { useOutbox } from './useOutbox';
 export function OutboxSheet({ onClose }: { onClose: () => void }) {
   const styles = useStyles();
   const words = useActWords();
-  const { here, waiting, aside, reach } = useOutbox();
+  const { here, waiting, aside, held, reach } = useOutbox();
   return (
     <Sheet title="Kept on this device" open onClose={onClose}>
       {here && here.cleared > 0 ? (
@@ -32,7 +32,11 @@ export function OutboxSheet({ onClose }: { onClose: () => void }) {
       {waiting.length > 0 ? (
         <View style={styles.list}>
           <Text variant="strong">
-            {reach.lost ? 'Sent as soon as there is a connection' : 'Being sent'}
+            {reach.lost
+              ? 'Sent as soon as there is a connection'
+              : held
+                ? `${held.title}: sent as soon as the server can take it`
+                : 'Being sent'}
           </Text>
           {waiting.map((act) => {
             const { title, about, at } = words(act);

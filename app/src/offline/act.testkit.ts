@@ -11,6 +11,8 @@ export const fed = (id: string, whose = OURS): NewAct => ({
   whose,
   deviceMs: 0,
   aheadMs: 0,
+  page: 'page',
+  driftMs: 0,
   sent: false,
   released: false,
   failures: 0,

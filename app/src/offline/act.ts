@@ -15,6 +15,9 @@ export interface Act {
   /** When it was done, in ms by this device’s clock, and how far that was taken to be behind then. */
   readonly deviceMs: number;
   readonly aheadMs: number;
+  /** The page on which it was done, and how far the device's clock was from the page's own then, in ms. */
+  readonly page: string;
+  readonly driftMs: number;
   /** It has left the device at least once: the server may have it. */
   readonly sent: boolean;
   /** The screen went on without an answer: what becomes of it is said in the list. */

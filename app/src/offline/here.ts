@@ -1,8 +1,10 @@
 import type { EventRoute, RouteName } from '@open-larder/contract/paths';
 import { addressOf, sendQuietly, type Answer, type CallParts } from '../store/call';
-import { clockIsKnown, clockOffMs, deviceNowMs, nowMs } from '../store/clock';
+import { clockDriftMs, clockIsKnown, clockOffMs, deviceNowMs, nowMs } from '../store/clock';
 import { forget, recall, remember } from '../store/memory';
 import { localNow } from '../store/localNow';
+import { PAGE } from '../store/page';
+import { reachNow } from '../store/reach';
 import type { Act, NewAct } from './act';
 import { openDevice, type Device, type KeptAnswer } from './device';
 import { Outbox, type Answered, type Outcome } from './outbox';
@@ -46,7 +48,11 @@ export class Here {
     this.outbox = new Outbox({
       device,
       send: (act) => this.send(act),
-      retime: (act) => retimed(act, clockOffMs(), (ms) => this.dayOf(ms)),
+      isThere: (act) => this.isThere(act),
+      retime: (act) => {
+        const clock = { aheadMs: clockOffMs(), page: PAGE, driftMs: clockDriftMs() };
+        return retimed(act, clock, (ms) => this.dayOf(ms));
+      },
       alone: (work) => this.alone(work),
       wakeIn: (ms) => {
         clearTimeout(this.timer);
@@ -154,6 +160,8 @@ export class Here {
       whose,
       deviceMs: deviceNowMs(),
       aheadMs: clockOffMs(),
+      page: PAGE,
+      driftMs: clockDriftMs(),
       sent: false,
       released: false,
       failures: 0,
@@ -169,15 +177,17 @@ export class Here {
     return outcome;
   }
 
-  /** One page at a time, which knows what time it is. */
+  /** Asked only where that is not known from what was answered last. */
+  private async isThere({ released }: Act): Promise<boolean> {
+    const away = reachNow().lost || globalThis.navigator?.onLine === false;
+    if (!away && (clockIsKnown() || !released)) return true;
+    const answer = await sendQuietly('getHealth', {}, PATIENCE_MS);
+    return !('error' in answer) || answer.error.status !== 0;
+  }
+
+  /** One page at a time. */
   private async alone<T>(work: () => Promise<T>): Promise<T> {
-    const knowing = async () => {
-      // What was done without a server may carry a wrong time.
-      const alone = this.acts.some(({ sent, released }) => released && !sent);
-      if (alone && !clockIsKnown()) await sendQuietly('getHealth', {}, PATIENCE_MS);
-      return work();
-    };
-    return globalThis.navigator?.locks ? navigator.locks.request(LOCK, knowing) : knowing();
+    return globalThis.navigator?.locks ? navigator.locks.request(LOCK, work) : work();
   }
 
   private dayOf(ms: number): string {

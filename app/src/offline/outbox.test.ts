@@ -11,6 +11,8 @@ class Server {
   readonly order: string[] = [];
   readonly refuses = new Set<string>();
   up = true;
+  /** Whether it says that it is there: a network that is gone says no, a lost answer comes after a yes. */
+  there = true;
   /** So many answers are lost on the way back. */
   loses = 0;
   signedIn = true;
@@ -51,7 +53,8 @@ function outboxOver(device: Device, server: Server, alone = <T>(work: () => Prom
   let acts: readonly Act[] = [];
   const outbox = new Outbox({
     device,
-    send: server.answer,
+    send: (act) => server.answer(act),
+    isThere: async () => server.there,
     retime: (act) => act,
     alone,
     wakeIn: (ms) => wakes.push(ms),
@@ -115,6 +118,36 @@ describe('an act', () => {
     expect([server.order, server.log.get('a')]).toEqual([['a', 'b'], false]);
   });
 
+  it('does not leave without a server: it is taken back here, and its time can be put right', async () => {
+    const server = new Server();
+    server.there = false;
+    server.up = false;
+    const { outbox, acts, wakes } = outboxOver(inMemory(), server);
+    expect(await outbox.deliver(fed('a'))).toEqual({ kept: true });
+    expect(acts()).toMatchObject([{ sent: false }]);
+    expect(wakes).toHaveLength(1);
+    await outbox.deliver(undo('b', 'a'));
+    expect(acts()).toEqual([]);
+    await outbox.deliver(fed('c'));
+    server.there = true;
+    server.up = true;
+    await outbox.pass();
+    expect(server.order).toEqual(['c']);
+  });
+
+  it('waits as long as the server’s disk is full, and that is said', async () => {
+    const server = new Server();
+    const answer = server.answer;
+    server.answer = async () => failed(507);
+    const { outbox, acts } = outboxOver(inMemory(), server);
+    for (let time = 0; time < 9; time += 1) await outbox.deliver(fed('a'));
+    expect(acts()).toMatchObject([{ id: 'a', problem: null }]);
+    expect(outbox.held?.status).toBe(507);
+    server.answer = answer;
+    await outbox.pass();
+    expect([server.order, outbox.held]).toEqual([['a'], null]);
+  });
+
   it('that is refused while it is waited for is answered so; later it is set aside, and blocks nothing', async () => {
     const server = new Server();
     server.refuses.add('a').add('b');
@@ -174,7 +207,7 @@ describe('an act', () => {
 type Step =
   | { what: 'feed' }
   | { what: 'undo'; which: number }
-  | { what: 'network'; up: boolean }
+  | { what: 'network'; up: boolean; there: boolean }
   | { what: 'lose' }
   | { what: 'refuse'; which: number }
   | { what: 'reload' }
@@ -187,7 +220,11 @@ const step: fc.Arbitrary<Step & { phone: number; waited: boolean }> = fc
     { weight: 3, arbitrary: fc.record({ what: fc.constant('undo' as const), which: fc.nat(8) }) },
     {
       weight: 3,
-      arbitrary: fc.record({ what: fc.constant('network' as const), up: fc.boolean() }),
+      arbitrary: fc.record({
+        what: fc.constant('network' as const),
+        up: fc.boolean(),
+        there: fc.boolean(),
+      }),
     },
     { weight: 2, arbitrary: fc.constant({ what: 'lose' as const }) },
     { weight: 1, arbitrary: fc.record({ what: fc.constant('refuse' as const), which: fc.nat(8) }) },
@@ -232,6 +269,7 @@ describe('any number of phones, losses and reloads', () => {
             }
             case 'network':
               server.up = one.up;
+              server.there = one.there;
               break;
             case 'session':
               server.signedIn = one.signedIn;
@@ -253,7 +291,7 @@ describe('any number of phones, losses and reloads', () => {
               await done(page.outbox.pass());
           }
         }
-        Object.assign(server, { up: true, signedIn: true, loses: 0 });
+        Object.assign(server, { up: true, there: true, signedIn: true, loses: 0 });
         for (const { outbox } of pages) {
           await outbox.pass();
           await outbox.pass();

@@ -11,6 +11,11 @@ export type Answered = Outcome | { kept: true };
 interface Parts {
   device: Device;
   send: (act: Act) => Promise<Outcome>;
+  /**
+   * Whether the server is there, and has said what time it is. What never left leaves only then: until it
+   * does, it can be taken back here, and its times can be put right.
+   */
+  isThere: (act: Act) => Promise<boolean>;
   /** Put the times of an act right before it first leaves. */
   retime: (act: Act) => Act;
   /** One page, or the service worker, sends at a time. */
@@ -25,7 +30,7 @@ interface Parts {
 }
 
 /** The server cannot do it now, whatever it is: nothing else is tried either. */
-const LATER = new Set([0, 408, 425, 429, 502, 503, 504]);
+const LATER = new Set([0, 408, 425, 429, 502, 503, 504, 507]);
 const SIGN_IN = 401;
 /** An act at which the server fails so often for no known reason is set aside: the rest must go on. */
 const MOST_FAILURES = 4;
@@ -43,10 +48,16 @@ export class Outbox {
   private passing: Promise<void> | null = null;
   private again = false;
   private pauses = 0;
+  private stop: Problem | null = null;
   private readonly loaded: Promise<void>;
 
   constructor(private readonly parts: Parts) {
     this.loaded = this.load();
+  }
+
+  /** Why the server takes nothing now, where it says so itself. */
+  get held(): Problem | null {
+    return this.stop;
   }
 
   /** All that is kept, in order; first read from the device. */
@@ -142,6 +153,7 @@ export class Outbox {
       if (!act) break;
       if (!(await this.sendOne(act))) return this.release();
       this.pauses = 0;
+      this.stop = null;
     }
     // What waits for another person to sign in waits on; the screens do not.
     await this.release();
@@ -154,6 +166,10 @@ export class Outbox {
 
   /** @returns whether to go on with the next */
   private async sendOne(kept: Act): Promise<boolean> {
+    if (!kept.sent && !(await this.parts.isThere(kept))) {
+      this.pause();
+      return false;
+    }
     const act = kept.sent ? kept : this.parts.retime(kept);
     // Written down before it leaves; where it is no longer there, it was taken back.
     if (!kept.sent && !(await this.update(act.seq, { ...act, sent: true }))) return true;
@@ -167,6 +183,8 @@ export class Outbox {
     }
     const { error } = outcome;
     if (LATER.has(error.status) || error.status === SIGN_IN) {
+      this.stop = error.status === 0 || error.status === SIGN_IN ? null : error;
+      this.changed();
       if (error.status !== SIGN_IN) this.pause();
       return false;
     }

@@ -3,15 +3,27 @@ import type { Act } from './act';
 /** Clocks that agree this well are not corrected: the network’s delay would be written as time. */
 const AGREES_MS = 120_000;
 
+/** What a page knows of the clock of its device as it sends. */
+export interface Clock {
+  /** How far it is behind the server's, in ms. */
+  aheadMs: number;
+  page: string;
+  /** How far it is from the page's own, in ms. */
+  driftMs: number;
+}
+
 /**
  * An act with its times put right, as it leaves the device for the first time: the clock of the device may
  * have been wrong without anyone to say so. What else it holds is as it was seen.
- * @param aheadMs how far the device’s clock is behind the server’s
  * @param dayOf the household’s day of an instant, `YYYY-MM-DD`
  */
-export function retimed(act: Act, aheadMs: number, dayOf: (ms: number) => string): Act {
+export function retimed(act: Act, clock: Clock, dayOf: (ms: number) => string): Act {
+  const { aheadMs } = clock;
   const shiftMs = aheadMs - act.aheadMs;
   if (Math.abs(shiftMs) < AGREES_MS) return act;
+  // The clock was set between the act and now: it was done by the clock that was right, or never compared.
+  const wasSet = act.page === clock.page && Math.abs(act.driftMs - clock.driftMs) >= AGREES_MS;
+  if (wasSet) return act;
   const doneMs = act.deviceMs + act.aheadMs;
   // A day that was chosen is kept; the one that was taken for today is corrected.
   const [wrong, right] = [dayOf(doneMs), dayOf(doneMs + shiftMs)];

@@ -17,6 +17,8 @@ export function useOutbox() {
     here,
     waiting: acts.filter(({ problem }) => problem === null),
     aside: acts.filter(({ problem }) => problem !== null),
+    /** Why the server takes nothing now, where it says so. */
+    held: here?.outbox.held ?? null,
     reach,
   };
 }

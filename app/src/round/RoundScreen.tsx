@@ -68,7 +68,9 @@ export function RoundScreen({ day: asked, at = null }: { day?: string; at?: stri
   const now = loaded.data ? feedingDay(loaded.data.house, clock) : clock;
   const day = asked ?? now.day;
   const hand = useHand();
-  const round = api.useRoundQuery({ day, hand }, reading<RoundView>());
+  const read = api.useRoundQuery({ day, hand }, reading<RoundView>());
+  // As the day turns, what was read of the day before is not served as this one's.
+  const round = { ...read, data: read.data?.day === day ? read.data : undefined };
   // It stands above the tanks: drawn after them it would move them under a thumb.
   const toPrepare = api.usePreparationsQuery({ day, hand }, ANSWERED);
   const print = usePrintRound(day);

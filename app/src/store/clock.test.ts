@@ -29,6 +29,11 @@ describe('a device’s clock', () => {
     expect(clockOffMs()).toBe(0);
   });
 
+  it('is not judged by an answer on whose way it was set', () => {
+    server(30 * MINUTE, -60 * MINUTE);
+    expect(clockOffMs()).toBe(0);
+  });
+
   it('does not follow what differs from answer to answer', () => {
     server(10 * MINUTE);
     server(10 * MINUTE + 5000);

@@ -24,6 +24,12 @@ export const nowIso = (): string => new Date(nowMs()).toISOString();
 /** How far this device's clock is off, in ms; 0 within two minutes. Positive: it is behind. */
 export const clockOffMs = (): number => aheadMs;
 
+/**
+ * How far the device's clock is from one that only goes forward, in ms. Changes where the clock is set
+ * while the page is open, and on some devices over a sleep.
+ */
+export const clockDriftMs = (): number => deviceMs() - performance.now();
+
 /** Whether the device’s clock was compared since this page was opened. */
 export const clockIsKnown = (): boolean => known;
 
@@ -39,8 +45,10 @@ export function onClockChange(listener: () => void): () => void {
 export function compareWithServer(serverIso: string, sentMs: number): void {
   const serverMs = Date.parse(serverIso);
   const receivedMs = deviceMs();
-  // An answer that was long on its way says little about when the server wrote it.
-  if (Number.isNaN(serverMs) || receivedMs - sentMs > TOLERATED_MS / 2) return;
+  const tookMs = receivedMs - sentMs;
+  // An answer that was long on its way says little about when the server wrote it; one that came before it
+  // was asked for says that the clock was set meanwhile.
+  if (Number.isNaN(serverMs) || tookMs < 0 || tookMs > TOLERATED_MS / 2) return;
   known = true;
   const offMs = serverMs - (sentMs + receivedMs) / 2;
   const next = Math.abs(offMs) > TOLERATED_MS ? offMs : 0;
