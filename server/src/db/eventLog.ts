@@ -54,18 +54,21 @@ export function eventLog<Row extends { id: string }>({
 }: Described<Row>) {
   const active = `active_${table} e ${joins}`;
 
-  /** An event by its id, taken back or not. */
-  const read = async (scope: Scope, id: string): Promise<Read<Row> | null> => {
-    const [row] = await scope.rows<Read<Row>>(
+  /** Events, taken back or not. @param where conditions over `e` */
+  const among = (scope: Scope, where: string, values: Values): Promise<Read<Row>[]> =>
+    scope.rows<Read<Row>>(
       `SELECT ${columns}, EXISTS (SELECT 1 FROM ${table} u WHERE u.undoes = e.id) AS undone
          FROM ${table} e ${joins}
-        WHERE e.household_id = :household AND e.id = :id AND e.undoes IS NULL`,
-      { id },
+        WHERE e.household_id = :household AND ${where} AND e.undoes IS NULL`,
+      values,
     );
-    return row ?? null;
-  };
+
+  /** An event by its id, taken back or not. */
+  const read = async (scope: Scope, id: string): Promise<Read<Row> | null> =>
+    (await among(scope, 'e.id = :id', { id }))[0] ?? null;
 
   return {
+    among,
     read,
 
     /** Events in force. @param where conditions over `e`, and the order */
@@ -107,7 +110,10 @@ export function eventLog<Row extends { id: string }>({
       event: Values & { id: string },
       isSame: (kept: Read<Row>) => boolean = () => true,
     ): Promise<Row> {
-      await scope.insertOnce(table, [event]);
+      if (joins === '' && isPlain(event)) {
+        const written = await scope.insertAndRead<Row>(table, event, columns);
+        if (written) return written;
+      } else await scope.insertOnce(table, [event]);
       const kept = await read(scope, event.id);
       if (!kept || !isSame(kept)) throw idUsed();
       const { undone: _, ...row } = kept;
@@ -138,3 +144,7 @@ export function eventLog<Row extends { id: string }>({
     },
   };
 }
+
+/** Without lists and objects, which the database keeps in forms of its own. */
+const isPlain = (event: Values): boolean =>
+  Object.values(event).every((value) => value === null || typeof value !== 'object');

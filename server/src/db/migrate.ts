@@ -36,6 +36,7 @@ import * as passkeys from './migrations/0033-passkeys';
 import * as erasing from './migrations/0034-erasing';
 import * as changes from './migrations/0035-changes';
 import * as countsAtAnInstant from './migrations/0036-counts-at-an-instant';
+import * as countsOfALot from './migrations/0037-counts-of-a-lot';
 
 const MIGRATIONS = [
   house,
@@ -74,6 +75,7 @@ const MIGRATIONS = [
   erasing,
   changes,
   countsAtAnInstant,
+  countsOfALot,
 ];
 /** Their names, the oldest first: the states that a database may be found in. */
 export const STATES: readonly string[] = MIGRATIONS.map(({ name }) => name);

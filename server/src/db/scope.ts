@@ -95,8 +95,18 @@ export class Scope {
     work: (scope: Scope) => Promise<T>,
   ): Promise<T> {
     const scope = new Scope(db, householdId, transaction);
-    await db.query(scope.wall, { transaction });
-    return work(scope);
+    scope.ahead.push({ sql: scope.wall, answers: 0 });
+    const result = await work(scope);
+    await scope.sendAhead();
+    return result;
+  }
+
+  /** What is sent with the next statement, and in front of it: a way there and back less for each. */
+  private readonly ahead: { sql: string; answers: number }[] = [];
+
+  /** Send what waits, where no other statement follows or one goes another way. */
+  private async sendAhead(): Promise<void> {
+    if (this.ahead.length > 0) await this.rows('SELECT 1 WHERE :household IS NULL');
   }
 
   /** Names the household to the database, which shows no row of another until the transaction ends. */
@@ -118,7 +128,8 @@ export class Scope {
     if (!sql.includes(':household')) throw new Error('a query without :household is not allowed');
     // Raw: Sequelize hands the rows over as the driver made them, and copies none of them.
     // Statements that are sent together are one transaction.
-    const whole = this.transaction ? sql : `${this.wall}; ${sql}`;
+    const ahead = this.transaction ? this.ahead.splice(0) : [{ sql: this.wall, answers: 0 }];
+    const whole = [...ahead.map((one) => one.sql), sql].join('; ');
     const read = () =>
       this.db.query(whole, {
         type: QueryTypes.RAW,
@@ -126,7 +137,19 @@ export class Scope {
         transaction: this.transaction,
       }) as Promise<[Values[], unknown]>;
     const [rows] = await (this.transaction ? this.inTurn(read) : read());
-    return camelCased(rows) as Row[];
+    // The rows of all of them come one after the other.
+    const answered = ahead.reduce((sum, { answers }) => sum + answers, 0);
+    return camelCased(answered === 0 ? rows : rows.slice(answered)) as Row[];
+  }
+
+  /**
+   * Change rows with the next statement, in front of it. Whether it succeeds is known with that one.
+   * @param sql that returns nothing, with `?` for each value
+   */
+  changeAhead(sql: string, values: readonly (string | number)[]): void {
+    const left = [...values];
+    const whole = sql.replace(/\?/g, () => this.db.escape(left.shift()!));
+    this.ahead.push({ sql: whole, answers: 0 });
   }
 
   /**
@@ -157,9 +180,32 @@ export class Scope {
     return this.write(table, rows, true);
   }
 
+  /**
+   * Insert a row of plain values that may have been sent before, and read it as it is stored.
+   * @param columns over `e`
+   * @returns null where its id is there already: then nothing is changed
+   */
+  async insertAndRead<Row extends object>(
+    table: OnceTable,
+    row: Values,
+    columns: string,
+  ): Promise<Row | null> {
+    const attributes = Object.entries(modelOf(this.db, table).getAttributes());
+    const own = { ...row, householdId: undefined } as Values;
+    const given = attributes.filter(([name]) => own[name] !== undefined);
+    const fields = given.map(([, { field }]) => field);
+    const values = given.map(([name]) => this.db.escape(own[name] as string));
+    const [stored] = await this.rows<Row>(
+      `INSERT INTO ${table} AS e (household_id, ${fields.join(', ')})
+       VALUES (:household, ${values.join(', ')}) ON CONFLICT DO NOTHING RETURNING ${columns}`,
+    );
+    return stored ?? null;
+  }
+
   private async write(table: Table, rows: readonly Values[], once: boolean): Promise<void> {
     if (rows.length === 0) return;
     if (!this.transaction) return this.atomically((scope) => scope.write(table, rows, once));
+    await this.sendAhead();
     await modelOf(this.db, table).bulkCreate(
       rows.map((row) => ({ ...row, householdId: this.householdId })),
       { ignoreDuplicates: once, transaction: this.transaction },
@@ -179,12 +225,16 @@ export class Scope {
     read: () => Promise<Row | null>,
   ): Promise<Row> {
     const { version, ...values } = edit;
-    const [changed] = await this.atomically(({ transaction }) =>
-      modelOf(this.db, table).update(
+    const [changed] = await this.atomically(async (scope) => {
+      await scope.sendAhead();
+      return modelOf(this.db, table).update(
         { ...values, version: version + 1 },
-        { where: { id, version, householdId: this.householdId } as WhereOptions, transaction },
-      ),
-    );
+        {
+          where: { id, version, householdId: this.householdId } as WhereOptions,
+          transaction: scope.transaction,
+        },
+      );
+    });
     const current = await read();
     if (current === null) throw notFound(what);
     if (changed === 0) throw stale(what, edit, current);
@@ -198,21 +248,24 @@ export class Scope {
     read: () => Promise<Row>,
   ): Promise<Row> {
     const { version, ...values } = edit;
-    const [changed] = await this.atomically(({ transaction }) =>
-      modelOf(this.db, 'households').update(
+    const [changed] = await this.atomically(async (scope) => {
+      await scope.sendAhead();
+      return modelOf(this.db, 'households').update(
         { ...values, version: version + 1 },
-        { where: { id: this.householdId, version }, transaction },
-      ),
-    );
+        { where: { id: this.householdId, version }, transaction: scope.transaction },
+      );
+    });
     const current = await read();
     if (changed === 0) throw stale(what, edit, current);
     return current;
   }
 
-  /** Hold a named lock until the transaction ends, so that the same thing is not done twice at once. */
+  /** Hold a named lock from the next statement until the transaction ends: nothing is done twice at once. */
   async lock(name: string): Promise<void> {
-    await this.rows('SELECT pg_advisory_xact_lock(hashtextextended(:household || :name, 0))', {
-      name,
+    const key = this.db.escape(this.householdId + name);
+    this.ahead.push({
+      sql: `SELECT pg_advisory_xact_lock(hashtextextended(${key}, 0))`,
+      answers: 1,
     });
   }
 }

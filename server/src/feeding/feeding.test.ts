@@ -36,6 +36,18 @@ describe('serving', () => {
     expect(await leftOf(house.food.id)).toBeCloseTo(9.8, 9);
   });
 
+  it('is kept word for word, and answered as the first time, whatever its note holds', async () => {
+    const house = await smallHouse(server);
+    const note = `It's «:household»; why? \\ -- $1 ' || "x" /* ? */`;
+    const body = sampleFeeding(house, { note });
+    const first = await house.ask.post('/api/feedings').send(body).expect(201);
+    expect(first.body.feeding.note).toBe(note);
+    const again = await house.ask.post('/api/feedings').send(body).expect(201);
+    expect(again.body).toEqual(first.body);
+    const { body: listed } = await house.ask.get('/api/feedings?limit=1').expect(200);
+    expect(listed.items[0].note).toBe(note);
+  });
+
   it('by two phones at once is written once, and the other is told', async () => {
     const house = await smallHouse(server);
     const send = () => house.ask.post('/api/feedings').send(sampleFeeding(house));

@@ -61,16 +61,16 @@ export async function logFeeding(
   fed: FeedingCreate,
 ): Promise<{ feeding: Feeding; shortG: number }> {
   await scope.lock(`serving ${fed.servingId} ${fed.day}`);
-  const known = await FEEDINGS.read(scope, fed.id);
+  const { id, day, servingId } = fed;
+  const same = '(e.id = :id OR (e.serving_id = :servingId AND e.day = :day))';
+  const before = await FEEDINGS.among(scope, same, { id, day, servingId });
+  const known = before.find((one) => one.id === id);
   if (known) {
-    const { undone: _, ...feeding } = known;
-    return { feeding, shortG: 0 };
+    return { feeding: withoutUndone(known), shortG: 0 };
   }
-  const [already] = await FEEDINGS.list(scope, 'e.day = :day AND e.serving_id = :servingId', {
-    day: fed.day,
-    servingId: fed.servingId,
-  });
-  if (already) throw conflict('This serving was logged already. Undo that one first.', already);
+  const already = before.find(({ undone }) => !undone);
+  if (already)
+    throw conflict('This serving was logged already. Undo that one first.', withoutUndone(already));
   await (fed.groupId === null ? checkTub(scope, fed) : checkGroup(scope, fed, fed.groupId));
   await scope.lock(`food ${fed.foodId}`);
   const food = await readFood(scope, fed.foodId);
@@ -107,6 +107,9 @@ export async function logFeeding(
   await openLots(scope, food.lots, draws, fed.day);
   return { feeding, shortG };
 }
+
+const withoutUndone = ({ undone: _, ...feeding }: Feeding & { undone: boolean }): Feeding =>
+  feeding;
 
 /** @throws ProblemError 404 where there is no such tub of that brood, 422 before the brood began */
 async function checkTub(scope: Scope, { broodId, tubId }: FeedingCreate): Promise<void> {

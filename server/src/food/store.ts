@@ -224,7 +224,7 @@ export async function countedSince(
   const rows = await scope.read(
     z.object({ lotId: z.string() }),
     `SELECT DISTINCT lot_id FROM stock_events
-      WHERE household_id = :household AND lot_id IN (:lotIds) AND at > :at`,
+      WHERE household_id = :household AND lot_id IN (:lotIds) AND kind = 'counted' AND at > :at`,
     { lotIds, at },
   );
   return new Set(rows.map(({ lotId }) => lotId));

@@ -42,11 +42,11 @@ export async function once<T>(
       return known.answer;
     }
     const answer = await act(inside);
-    await inside.rows(
-      `UPDATE receipts SET answer = :answer::jsonb
-        WHERE household_id = :household AND key = :key RETURNING key`,
-      { key, answer: JSON.stringify(answer) },
-    );
+    inside.changeAhead('UPDATE receipts SET answer = ?::jsonb WHERE household_id = ? AND key = ?', [
+      JSON.stringify(answer),
+      inside.householdId,
+      key,
+    ]);
     await last(inside);
     return answer;
   });
