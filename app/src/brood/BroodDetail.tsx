@@ -2,6 +2,7 @@ import { formatAnimals, formatBodyMass, formatNumber } from '@open-larder/say';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { KeptHere } from '../offline/KeptHere';
 import { api, useFormat, type Format } from '../store';
 import { useSavePrinted } from '../table/useSavePrinted';
 import { useWide } from '../theme';
@@ -52,6 +53,7 @@ export function BroodDetail({
           {[brood.species.common, brood.strategy.breeding].join(' · ')}
         </Text>
         <Text>{formatBrood(brood)}</Text>
+        <KeptHere about={brood.id} />
         {state.mixed ? (
           <Text tone="due">
             Two clutches of different ages share a tub: the younger are treated as the older.

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { speckOf } from '../draw/specks';
 import { VesselPicture } from '../draw/VesselPicture';
+import { KeptHere } from '../offline/KeptHere';
 import { useFormat } from '../store';
 import { SIZES, themed } from '../theme';
 import { Card, Text } from '../ui';
@@ -37,6 +38,7 @@ export function VesselCard({ culture, selected }: { culture: Culture; selected: 
         <Text variant="small" tone={status.state === 'crashed' ? 'due' : 'ink'}>
           {says}
         </Text>
+        <KeptHere about={culture.id} />
       </Pressable>
       <WorkList culture={culture} />
     </Card>

@@ -1,6 +1,7 @@
 import { backupsFor, COLD_MOST_H, energyLeft, isFromEggs, wayOf } from '@open-larder/core/culture';
 import { formatGrams, formatNumber } from '@open-larder/say';
 import { View } from 'react-native';
+import { KeptHere } from '../offline/KeptHere';
 import { api, useHousehold, useFormat } from '../store';
 import { localNow } from '../store/useNow';
 import { Card, ListRow, Text, WhyLink } from '../ui';
@@ -56,6 +57,7 @@ export function VesselDetail({
             label={`${culture.name}: ${formatStatus(culture)}`}
             height={128}
           />
+          <KeptHere about={culture.id} />
           {living ? (
             <Text variant="small" tone="quiet">
               Now and the next three weeks if you leave it alone; a mark a week.

@@ -8,7 +8,7 @@ import { reachNow } from '../store/reach';
 import type { Act, NewAct } from './act';
 import { openDevice, type Device, type KeptAnswer } from './device';
 import { Outbox, type Answered, type Outcome } from './outbox';
-import { withActs } from './overlay';
+import { withActs, type Asked } from './overlay';
 import { provisional } from './provisional';
 import { retimed } from './retime';
 
@@ -124,11 +124,11 @@ export class Here {
   }
 
   /** An answer with what is kept here. */
-  async withActs<T>(route: RouteName, data: T): Promise<T> {
+  async withActs<T>(route: RouteName, data: T, asked: Asked): Promise<T> {
     const acts = (await this.outbox.all()).filter(
       ({ whose }) => whose === '' || whose === this.owner?.whose,
     );
-    return acts.length === 0 ? data : (withActs(route, structuredClone(data), acts) as T);
+    return acts.length === 0 ? data : (withActs(route, structuredClone(data), acts, asked) as T);
   }
 
   async dropOldAnswers(): Promise<void> {

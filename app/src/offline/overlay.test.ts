@@ -1,5 +1,6 @@
 import type { RoundView } from '@open-larder/contract';
 import { food, round } from '../testing/house';
+import type { RouteName } from '@open-larder/contract/paths';
 import type { Act } from './act';
 import { withActs } from './overlay';
 
@@ -61,5 +62,45 @@ describe('an answer of the server, with what it does not know of yet', () => {
     const { items } = withActs('listFoods', { items: [jar] }, [count]) as { items: [typeof food] };
     expect(items[0].lots[0]!.remainingG).toBe(1);
     expect(items[0].remainingG).toBeCloseTo(food.remainingG - food.lots[0]!.remainingG + 1, 9);
+  });
+});
+
+describe('a history, with what waits here', () => {
+  const old = { id: 'old', vesselId: 'v1' };
+  const shownOf = (route: RouteName, acts: readonly Act[], query = {}, subject = 'v1') => {
+    const page = { items: [structuredClone(old)], next: null };
+    const asked = { params: { id: subject }, query };
+    return (withActs(route, page, acts, asked) as typeof page).items;
+  };
+  const fedMoina = act('addVesselEvent', { kind: 'fed', day: DAY }, { params: { id: 'v1' } });
+
+  it('begins with it, as it will be read back', () => {
+    expect(shownOf('listVesselEvents', [fedMoina])).toMatchObject([
+      { id: 'a', vesselId: 'v1', kind: 'fed', density: null, feedingId: null },
+      old,
+    ]);
+    // Of another vessel, and on the pages behind the first.
+    expect(shownOf('listVesselEvents', [fedMoina], {}, 'v2')).toEqual([old]);
+    expect(shownOf('listVesselEvents', [fedMoina], { cursor: 'next' })).toEqual([old]);
+    // The server had it already, and its answer was lost.
+    const known = { ...fedMoina, id: 'old', body: { ...fedMoina.body, id: 'old' } };
+    expect(shownOf('listVesselEvents', [known])).toEqual([old]);
+  });
+
+  it('is without what is taken back', () => {
+    const undo = act('undoVesselEvent', { id: 'u' }, { params: { id: 'old' } });
+    expect(shownOf('listVesselEvents', [undo])).toEqual([]);
+  });
+
+  it('holds a look at each group', () => {
+    const looks = act('addLooks', {
+      looks: [
+        { id: 'l1', groupId: 'v1' },
+        { id: 'l2', groupId: 'g2' },
+      ],
+    });
+    expect(shownOf('listLooks', [looks]).map(({ id }) => id)).toEqual(['l1', 'old']);
+    const undo = act('undoLooks', { id: 'u', looks: [{ lookId: 'l1', id: 'u1' }] });
+    expect(shownOf('listLooks', [looks, undo])).toEqual([old]);
   });
 });

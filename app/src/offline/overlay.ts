@@ -3,9 +3,21 @@ import type { RouteName } from '@open-larder/contract/paths';
 import { PLAIN } from '@open-larder/core/round';
 import { putIn, setEnded, takeOut } from '../round/inWater';
 import type { Act } from './act';
+import { intoHistory } from './histories';
+
+/** By what an answer was asked for. */
+export interface Asked {
+  params?: unknown;
+  query?: unknown;
+}
 
 /** An answer as the server would give it had it what this device still keeps. `data` is changed. */
-export function withActs(route: RouteName, data: unknown, acts: readonly Act[]): unknown {
+export function withActs(
+  route: RouteName,
+  data: unknown,
+  acts: readonly Act[],
+  { params, query }: Asked = {},
+): unknown {
   const waiting = acts.filter(({ problem }) => problem === null);
   switch (route) {
     case 'getRound':
@@ -16,6 +28,13 @@ export function withActs(route: RouteName, data: unknown, acts: readonly Act[]):
       break;
     case 'listFoods':
       for (const act of waiting) intoFoods((data as { items: FoodRow[] }).items, act);
+      break;
+    default: {
+      const { id } = (params ?? {}) as { id?: unknown };
+      const { cursor } = (query ?? {}) as { cursor?: unknown };
+      if (typeof id !== 'string' || cursor !== undefined) break;
+      for (const act of waiting) intoHistory(route, data as { items: { id: string }[] }, act, id);
+    }
   }
   return data;
 }

@@ -1,9 +1,12 @@
-import type { BodyOf } from '@open-larder/contract';
+import { vesselEvent, type BodyOf } from '@open-larder/contract';
 import { unitOf } from '@open-larder/contract/servingUnit';
 import { formatUnits } from '@open-larder/say';
+import { EVENT_WORDS } from '../brood/labels';
+import { formatEvent as formatVesselEvent } from '../culture/labels';
 import { api, useFormat, useHand, useHousehold } from '../store';
 import { localNow } from '../store/useNow';
 import type { Act } from './act';
+import { rowOf } from './histories';
 
 const WATER_WORDS = { tested: 'Water tested', changed: 'Water changed', filledUp: 'Filled up' };
 
@@ -60,9 +63,15 @@ export function useActWords(): (act: Act) => Words {
           about: nameIn(tanks, params?.id),
         };
       case 'addVesselEvent':
-        return { title: 'Culture', about: nameIn(vessels, params?.id) };
+        return {
+          title: formatVesselEvent(rowOf(vesselEvent, body), format),
+          about: nameIn(vessels, params?.id),
+        };
       case 'addBroodEvent':
-        return { title: 'Brood', about: nameIn(broods, params?.id) };
+        return {
+          title: EVENT_WORDS[(body as BodyOf<'addBroodEvent'>).kind],
+          about: nameIn(broods, params?.id),
+        };
       case 'countLot':
         return {
           title: 'Counted',

@@ -205,7 +205,7 @@ async function heard<N extends RouteName>(
     if (keep) keep(answer);
     else if (early.length < MOST_EARLY) early.push(answer);
   }
-  return { data: hasUnsent() ? await (await offline()).withActs(name, data) : data };
+  return { data: hasUnsent() ? await (await offline()).withActs(name, data, parts) : data };
 }
 
 /** What was last read, where nothing can be read now. */
@@ -218,7 +218,7 @@ async function fromDevice<N extends RouteName>(
     const kept = await here.answer(name, parts);
     if (!kept) return null;
     shownAsOf(kept.readMs);
-    return { data: await here.withActs(name, kept.data as ResponseOf<N>) };
+    return { data: await here.withActs(name, kept.data as ResponseOf<N>, parts) };
   } catch {
     return null;
   }

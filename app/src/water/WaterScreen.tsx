@@ -4,6 +4,7 @@ import type { WaterStatus } from '@open-larder/core/water/status';
 import { testBand } from '@open-larder/core/water/testError';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { KeptHere } from '../offline/KeptHere';
 import { api, useFormat } from '../store';
 import { useWide } from '../theme';
 import { Button, Card, Empty, Screen, Text, Waiting } from '../ui';
@@ -86,6 +87,7 @@ function WaterOf({ tank, row, status, events }: Props) {
         <Text variant="small" tone="quiet">
           {formatSums(status)}
         </Text>
+        <KeptHere about={tank.id} />
       </View>
       <Warnings tank={tank} status={status} events={events} />
       <DownCard tank={tank} row={row} status={status} />
