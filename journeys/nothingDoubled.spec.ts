@@ -64,6 +64,7 @@ test('a part that does not load says so, and is tried again', async ({ page, dem
     .getByRole('navigation', { name: 'Places' })
     .getByRole('link', { name: 'Week' })
     .click();
+  await expect(page.getByText('This part has not loaded')).toBeVisible();
   await page.unroute('**/_expo/**/house-*.js');
   await page.getByRole('button', { name: 'Try again' }).click();
   await expect(page.getByText('What reaches each group')).toBeVisible();

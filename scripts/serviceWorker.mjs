@@ -1,9 +1,23 @@
-import { rmSync } from 'node:fs';
+import { rmSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { root } from './places.mjs';
 
 /** The solver of the week is the largest of what is put on the device. */
 const LARGEST_BYTES = 8 * 1024 * 1024;
+
+/** The worker sends, and shows nothing: answers with what waits in them are for pages. */
+const withoutOverlay = {
+  name: 'without overlay',
+  setup(build) {
+    build.onResolve({ filter: /^\.\/overlay$/ }, () => ({ path: 'overlay', namespace: 'none' }));
+    build.onLoad({ filter: /.*/, namespace: 'none' }, () => ({
+      contents: 'export const withActs = (_route, data) => data;',
+    }));
+  },
+};
+
+/** What makes it larger was not meant for it: parts of the screens are not run by a worker. */
+const MOST_BYTES = 120_000;
 
 /**
  * Build the service worker into the exported app, with the list of all its files.
@@ -23,9 +37,13 @@ export async function buildServiceWorker(webDir) {
     target: 'es2022',
     // What only a page loads later.
     external: ['./house'],
+    plugins: [withoutOverlay],
     define: { 'process.env.NODE_ENV': '"production"' },
     logLevel: 'warning',
   });
+  if (statSync(bundled).size > MOST_BYTES) {
+    throw new Error('The service worker has grown: something in app/src/offline reaches a screen.');
+  }
   const { count, size, warnings } = await injectManifest({
     swSrc: bundled,
     swDest: join(webDir, 'sw.js'),

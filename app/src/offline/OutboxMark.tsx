@@ -9,6 +9,7 @@ import { nowMs } from '../store/clock';
 import { localNow } from '../store/useNow';
 import { SIZES, themed, useColours } from '../theme';
 import { Text } from '../ui';
+import { unsentBefore } from './here';
 import { OutboxSheet } from './OutboxSheet';
 import { useOutbox } from './useOutbox';
 
@@ -23,11 +24,13 @@ export function useOutboxState() {
     const today = localNow(new Date(nowMs()), zone).day;
     return `, as of ${day === today ? '' : `${format.day(day)} `}${format.time(minutes)}`;
   };
-  const kept = `${waiting.length} kept here`;
-  const fleeting = here !== null && !here.lasts && waiting.length > 0;
+  // What was kept is known a moment before it is read.
+  const many = here ? waiting.length : unsentBefore();
+  const kept = `${many} kept here`;
+  const fleeting = here !== null && !here.lasts && many > 0;
   if (aside.length > 0) {
-    const many = aside.length === 1 ? 'One entry needs' : `${aside.length} entries need`;
-    return { Icon: CloudAlert, urgent: true, says: `${many} you` };
+    const need = aside.length === 1 ? 'One entry needs' : `${aside.length} entries need`;
+    return { Icon: CloudAlert, urgent: true, says: `${need} you` };
   }
   if (here && here.cleared > 0) {
     return {
@@ -40,14 +43,14 @@ export function useOutboxState() {
     return { Icon: CloudAlert, urgent: true, says: `${kept}: leave this page open until sent` };
   }
   if (reach.lost) {
-    const what = waiting.length > 0 ? `${kept}, no connection` : 'No connection';
+    const what = many > 0 ? `${kept}, no connection` : 'No connection';
     return { Icon: CloudOff, urgent: false, says: `${what}${asOf()}` };
   }
-  if (waiting.length > 0 && held) {
+  if (many > 0 && held) {
     const why = `${held.title.charAt(0).toLowerCase()}${held.title.slice(1)}`;
     return { Icon: CloudOff, urgent: true, says: `${kept}: ${why}` };
   }
-  if (waiting.length > 0) return { Icon: CloudUpload, urgent: false, says: `${kept}, sending` };
+  if (many > 0) return { Icon: CloudUpload, urgent: false, says: `${kept}, sending` };
   return { Icon: CloudCheck, urgent: false, says: null };
 }
 

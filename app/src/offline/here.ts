@@ -203,6 +203,13 @@ export class Here {
 }
 
 let here: Promise<Here> | null = null;
+let opened: Here | null = null;
+
+/** What this page keeps, where it is open already. */
+export const hereNow = (): Here | null => opened;
+
+/** How much was kept when this was last open: said until it is. */
+export const unsentBefore = (): number => recall<number>(UNSENT) ?? 0;
 
 /** What this page keeps; opened once. */
 export const openHere = (): Promise<Here> => (here ??= open());
@@ -212,25 +219,27 @@ async function open(): Promise<Here> {
   const found = await device.acts();
   // Pages that share no database have nothing to say to each other.
   const others = device.lasts && globalThis.BroadcastChannel ? new BroadcastChannel(CHANNEL) : null;
-  const opened = new Here(device, found, others);
+  const own = new Here(device, found, others);
   // Who used it last, until it is known who is signed in.
   const [whose = '', timeZone = 'UTC'] = [
     await device.note('whose'),
     await device.note('timeZone'),
   ];
-  opened.begin({ whose, timeZone });
-  const pass = () => void opened.outbox.pass();
+  own.begin({ whose, timeZone });
+  opened = own;
+  const pass = () => void own.outbox.pass();
   globalThis.window?.addEventListener?.('online', pass);
   globalThis.window?.addEventListener?.('pageshow', pass);
   globalThis.document?.addEventListener?.('visibilitychange', () => {
     if (document.visibilityState === 'visible') pass();
   });
-  return opened;
+  return own;
 }
 
 /** Another page: between two tests. */
 export function closeHere(): void {
   const closed = here;
   here = null;
+  opened = null;
   void closed?.then((one) => one.close());
 }

@@ -1,7 +1,7 @@
 import { useEffect, useState, useSyncExternalStore } from 'react';
 import { onReachChange, reachNow } from '../store/reach';
 import type { Act } from './act';
-import { openHere, type Here } from './here';
+import { hereNow, openHere, type Here } from './here';
 
 const NONE: readonly Act[] = [];
 const unheard = () => () => undefined;
@@ -9,7 +9,7 @@ const none = () => NONE;
 
 /** What this device keeps, and how far it reaches. */
 export function useOutbox() {
-  const [here, setHere] = useState<Here | null>(null);
+  const [here, setHere] = useState<Here | null>(hereNow);
   useEffect(() => void openHere().then(setHere), []);
   const acts = useSyncExternalStore(here?.onChange ?? unheard, here?.kept ?? none, none);
   const reach = useSyncExternalStore(onReachChange, reachNow, reachNow);
