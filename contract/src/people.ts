@@ -29,7 +29,9 @@ const newPassword = z
 const password = z.string().min(1, 'type your password').max(200);
 const whoSignsIn = z.string().trim().min(1, 'type your name or e-mail').max(254);
 /** From a link: letters of an address, of a fixed length. */
-const linkCode = z.string().regex(/^[\w-]{22}$/, 'this link is not whole; open it again');
+const linkCode = z
+  .string()
+  .regex(/^[\w-]{22}$/, 'this link is not whole: open it again, or ask for a new one');
 
 const joined = z.object({ id: z.string(), name: z.string(), role });
 

@@ -3,7 +3,7 @@ import { useRouter } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 import { ALL_TAGS, api } from '../store/api';
 import { useAppDispatch } from '../store';
-import { Button, Fault, Skeleton, Text } from '../ui';
+import { Button, Fault, Skeleton, Text, upperFirst } from '../ui';
 import { CodesCard } from './CodesCard';
 import { Entrance } from './Entrance';
 import { clearLinkCode, linkCode } from './linkCode';
@@ -58,7 +58,9 @@ export function JoinScreen() {
         {looking.problem || looking.errorAt('code') ? (
           <>
             {looking.problem ? <Fault problem={looking.problem} /> : null}
-            {looking.errorAt('code') ? <Text tone="due">{looking.errorAt('code')}</Text> : null}
+            {looking.errorAt('code') ? (
+              <Text tone="due">{`${upperFirst(looking.errorAt('code')!)}.`}</Text>
+            ) : null}
             <Button label="Go to the first page" onPress={() => router.replace('/round')} />
           </>
         ) : (

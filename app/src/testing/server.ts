@@ -5,6 +5,8 @@ export interface Asked {
   body: unknown;
 }
 
+const HEALTH = '/api/health';
+
 type Answer = unknown | ((asked: Asked) => { status: number; body: unknown });
 
 /** Let `fetch` answer from a list, in place of a server; returns what was asked, in order. */
@@ -14,6 +16,8 @@ export function standIn(answers: Record<string, Answer>): Asked[] {
     const [path = ''] = String(input).split('?');
     const method = init?.method ?? 'GET';
     const body: unknown = init?.body ? JSON.parse(String(init.body)) : undefined;
+    // What nobody answers looks like a lost connection: then the app asks first whether the server is there.
+    if (path === HEALTH && answers[`GET ${HEALTH}`] === undefined) return answered(200, {});
     asked.push({ method, path, body });
     const answer = answers[`${method} ${path}`];
     if (answer === undefined) throw new TypeError(`nobody answers ${method} ${path}`);
@@ -21,14 +25,17 @@ export function standIn(answers: Record<string, Answer>): Asked[] {
       typeof answer === 'function'
         ? (answer as (asked: Asked) => { status: number; body: unknown })({ method, path, body })
         : { status: 200, body: answer };
-    return {
-      ok: status < 300,
-      status,
-      json: async () => JSON.parse(JSON.stringify(said)) as unknown,
-    } as Response;
+    return answered(status, said);
   }) as typeof fetch;
   return asked;
 }
+
+const answered = (status: number, said: unknown): Response =>
+  ({
+    ok: status < 300,
+    status,
+    json: async () => JSON.parse(JSON.stringify(said)) as unknown,
+  }) as Response;
 
 /** The bodies that were sent by a method, in order. */
 export const sent = (asked: readonly Asked[], method: 'POST' | 'PUT') =>

@@ -1,5 +1,5 @@
 import { loadCatalogue } from '@open-larder/catalogue/load';
-import { pagesIn } from '../testing/pdf';
+import { linesIn, pagesIn } from '../testing/pdf';
 import { sampleBrood, sampleTank, sampleVessel, smallHouse } from '../testing/samples';
 import { startTestServer, type TestServer } from '../testing/testServer';
 import { labelSheet } from './sheet';
@@ -60,6 +60,16 @@ describe('labels with codes', () => {
       expect(body.fileName).toBe(`labels-${kind}.pdf`);
       expect(pagesIn(body.base64)).toHaveLength(1);
     }
+  });
+
+  it('lie on the page, each whole', async () => {
+    const label = { name: 'Tarn', detail: 'Loaches', address: `${ADDRESS}/at/tanks/one` };
+    const pdf = Buffer.from(await labelSheet('Labels', [label, label, label]));
+    const [page] = pagesIn(pdf.toString('base64'));
+    const across = linesIn(pdf).map(({ x }) => x);
+    expect(across.length).toBeGreaterThan(4);
+    expect(Math.min(...across)).toBeGreaterThanOrEqual(28);
+    expect(Math.max(...across)).toBeLessThanOrEqual(page!.width - 27);
   });
 
   it('of a large house go on over as many pages as they need', async () => {

@@ -13,6 +13,8 @@ const EDGE = 28;
 const ACROSS = 2;
 const WIDTH = (595.28 - 2 * EDGE) / ACROSS;
 const HEIGHT = 113;
+const PADDING = { left: 10, right: 6 };
+const LINE = 0.5;
 const CODE = 91;
 
 /** Labels in two columns, to be cut apart: a code for the camera of a phone, and words for people. */
@@ -29,7 +31,8 @@ export async function labelSheet(title: string, labels: readonly Label[]): Promi
       {
         table: {
           dontBreakRows: true,
-          widths: Array<number>(ACROSS).fill(WIDTH - 1),
+          // What is within a cell: padding and lines come on top of it.
+          widths: Array<number>(ACROSS).fill(WIDTH - PADDING.left - PADDING.right - LINE),
           heights: HEIGHT,
           body: rows.map((row) => [
             ...row.map(labelOf),
@@ -40,10 +43,10 @@ export async function labelSheet(title: string, labels: readonly Label[]): Promi
         layout: {
           hLineColor: () => RULE,
           vLineColor: () => RULE,
-          hLineWidth: () => 0.5,
-          vLineWidth: () => 0.5,
-          paddingLeft: () => 10,
-          paddingRight: () => 6,
+          hLineWidth: () => LINE,
+          vLineWidth: () => LINE,
+          paddingLeft: () => PADDING.left,
+          paddingRight: () => PADDING.right,
           paddingTop: () => 11,
           paddingBottom: () => 11,
         },
