@@ -75,6 +75,7 @@ export const keepOnPhone = (page: Page, acts: readonly Entry[]): Promise<void> =
         whose: '',
         deviceMs: Date.parse(act.body.at),
         aheadMs: 0,
+        clockKnown: true,
         page: '',
         driftMs: 0,
         sent: false,

@@ -11,6 +11,7 @@ export const fed = (id: string, whose = OURS): NewAct => ({
   whose,
   deviceMs: 0,
   aheadMs: 0,
+  clockKnown: false,
   page: 'page',
   driftMs: 0,
   sent: false,

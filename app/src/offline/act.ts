@@ -15,6 +15,8 @@ export interface Act {
   /** When it was done, in ms by this device’s clock, and how far that was taken to be behind then. */
   readonly deviceMs: number;
   readonly aheadMs: number;
+  /** Whether the server had said what time it is to the page on which it was done. */
+  readonly clockKnown: boolean;
   /** The page on which it was done, and how far the device's clock was from the page's own then, in ms. */
   readonly page: string;
   readonly driftMs: number;

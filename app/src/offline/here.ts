@@ -160,6 +160,7 @@ export class Here {
       whose,
       deviceMs: deviceNowMs(),
       aheadMs: clockOffMs(),
+      clockKnown: clockIsKnown(),
       page: PAGE,
       driftMs: clockDriftMs(),
       sent: false,

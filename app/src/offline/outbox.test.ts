@@ -135,6 +135,31 @@ describe('an act', () => {
     expect(server.order).toEqual(['c']);
   });
 
+  it('that is kept while the device is read is not lost from sight', async () => {
+    const [device, server] = [inMemory(), new Server()];
+    let held: Promise<void> | null = null;
+    const slow: Device = {
+      ...device,
+      async acts() {
+        const before = await device.acts();
+        if (held) await held;
+        return before;
+      },
+    };
+    const { outbox, acts } = outboxOver(slow, server);
+    await outbox.pass();
+    outbox.belongTo(null);
+    let letGo: () => void = () => undefined;
+    held = new Promise((resolve) => (letGo = resolve));
+    const loading = outbox.load();
+    await new Promise((resolve) => setTimeout(resolve));
+    held = null;
+    await outbox.keep(fed('a'));
+    letGo();
+    await loading;
+    expect(acts().map(({ id }) => id)).toEqual(['a']);
+  });
+
   it('waits as long as the server’s disk is full, and that is said', async () => {
     const server = new Server();
     const answer = server.answer;

@@ -48,6 +48,8 @@ export class Outbox {
   private passing: Promise<void> | null = null;
   private again = false;
   private pauses = 0;
+  /** How often the list has changed. */
+  private changes = 0;
   private stop: Problem | null = null;
   private readonly loaded: Promise<void>;
 
@@ -136,8 +138,14 @@ export class Outbox {
 
   /** Read the device again: another page has sent or kept something. */
   async load(): Promise<void> {
-    this.acts = (await this.parts.device.acts()).sort((a, b) => a.seq - b.seq);
-    this.changed();
+    for (;;) {
+      const before = this.changes;
+      const acts = await this.parts.device.acts();
+      // Something was kept or sent while it was read: what was read is of before that.
+      if (before !== this.changes) continue;
+      this.acts = acts.sort((a, b) => a.seq - b.seq);
+      return this.changed();
+    }
   }
 
   /** Another page has had an answer for an act of this one. */
@@ -253,6 +261,7 @@ export class Outbox {
   }
 
   private changed(): void {
+    this.changes += 1;
     this.parts.onChange(this.acts);
   }
 }

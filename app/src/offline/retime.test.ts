@@ -17,6 +17,7 @@ const act = (body: object, more: Partial<Act> = {}): Act =>
     body: { id: 'a', day: '2026-03-10', at: '2026-03-10T23:40:00.000Z', ...body },
     deviceMs: at('2026-03-10T23:40:00.000Z'),
     aheadMs: 0,
+    clockKnown: false,
     page: 'page',
     driftMs: 0,
     ...more,
@@ -66,8 +67,10 @@ describe('the time of what was done', () => {
     expect(retimed(after, by(-HOUR_MS, 'page', HOUR_MS), dayOf).body).toMatchObject({
       at: '2026-03-10T22:40:00.000Z',
     });
-    // Of another page that is not known.
-    expect(retimed(before, by(-HOUR_MS, 'another', HOUR_MS), dayOf)).not.toBe(before);
+    // On another page the clock is believed if it had been compared.
+    const known = act({}, { clockKnown: true });
+    expect(retimed(known, by(-HOUR_MS, 'another'), dayOf)).toBe(known);
+    expect(retimed(before, by(-HOUR_MS, 'another'), dayOf)).not.toBe(before);
   });
 
   it('is put right within lists', () => {

@@ -21,9 +21,10 @@ export function retimed(act: Act, clock: Clock, dayOf: (ms: number) => string): 
   const { aheadMs } = clock;
   const shiftMs = aheadMs - act.aheadMs;
   if (Math.abs(shiftMs) < AGREES_MS) return act;
-  // The clock was set between the act and now: it was done by the clock that was right, or never compared.
-  const wasSet = act.page === clock.page && Math.abs(act.driftMs - clock.driftMs) >= AGREES_MS;
-  if (wasSet) return act;
+  // Set between the act and now, as far as its own page can tell; another page only knows what was known.
+  const wasRight =
+    act.page === clock.page ? Math.abs(act.driftMs - clock.driftMs) >= AGREES_MS : act.clockKnown;
+  if (wasRight) return act;
   const doneMs = act.deviceMs + act.aheadMs;
   // A day that was chosen is kept; the one that was taken for today is corrected.
   const [wrong, right] = [dayOf(doneMs), dayOf(doneMs + shiftMs)];

@@ -16,7 +16,10 @@ interface Surroundings {
     ((type: 'activate', listener: (event: Waiting) => void) => void) &
     ((type: 'sync', listener: (event: Waiting & { tag: string }) => void) => void);
   skipWaiting: () => Promise<void>;
-  clients: { claim: () => Promise<void> };
+  clients: {
+    claim: () => Promise<void>;
+    matchAll: (of: { type: 'window' }) => Promise<readonly { visibilityState: string }[]>;
+  };
 }
 interface Waiting {
   waitUntil: (work: Promise<unknown>) => void;
@@ -41,6 +44,9 @@ self.addEventListener('sync', (event) => {
 
 /** Send what waits on the device: the network is back, and perhaps no page is open. */
 async function sendWhatWaits(): Promise<void> {
+  // A page that is looked at sends by itself, and knows more: whether its clock was set meanwhile.
+  const pages = await self.clients.matchAll({ type: 'window' });
+  if (pages.some(({ visibilityState }) => visibilityState === 'visible')) return;
   const device = await openDevice();
   const [whose, timeZone] = [await device.note('whose'), await device.note('timeZone')];
   if (whose === undefined || timeZone === undefined) return;
