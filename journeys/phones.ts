@@ -56,8 +56,8 @@ export async function serve(page: Page): Promise<string> {
 /** The sign of what is kept here; on a phone the strip over the places too. */
 export const sign = (page: Page, words: RegExp) => page.getByRole('button', { name: words }).last();
 export const kept = (page: Page, words: RegExp) => expect(sign(page, words)).toBeVisible();
-export const allSent = (page: Page) =>
-  expect(page.getByRole('button', { name: 'All is sent' }).first()).toBeVisible();
+export const allSent = (page: Page, timeout?: number) =>
+  expect(page.getByRole('button', { name: 'All is sent' }).first()).toBeVisible({ timeout });
 
 export interface Fed {
   id: string;

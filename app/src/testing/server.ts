@@ -16,11 +16,12 @@ export function standIn(answers: Record<string, Answer>): Asked[] {
     const [path = ''] = String(input).split('?');
     const method = init?.method ?? 'GET';
     const body: unknown = init?.body ? JSON.parse(String(init.body)) : undefined;
-    // What nobody answers looks like a lost connection: then the app asks first whether the server is there.
+    // An address without an answer looks like a lost connection: the app then asks whether the server is there.
     if (path === HEALTH && answers[`GET ${HEALTH}`] === undefined) return answered(200, {});
     asked.push({ method, path, body });
     const answer = answers[`${method} ${path}`];
-    if (answer === undefined) throw new TypeError(`nobody answers ${method} ${path}`);
+    if (answer === undefined)
+      throw new TypeError(`the stand-in has no answer to ${method} ${path}`);
     const { status, body: said } =
       typeof answer === 'function'
         ? (answer as (asked: Asked) => { status: number; body: unknown })({ method, path, body })
