@@ -16,6 +16,8 @@ import {
 const STEP_ERROR = 0.005;
 /** Share of a drop that decides nothing. */
 const HARDLY = 0.02;
+/** A crumb is snapped up within a step or two: who got it is open by this much, grams. */
+const CRUMB_G = 1e-5;
 
 const anyFeeding = fc
   .record({
@@ -157,7 +159,7 @@ describe('in every feeding', () => {
               (sum, grams) => sum + grams,
               0,
             );
-          expect(Math.abs(of(usual) - of(fine))).toBeLessThanOrEqual(0.012 * served);
+          expect(Math.abs(of(usual) - of(fine))).toBeLessThanOrEqual(0.012 * served + CRUMB_G);
         });
       }),
       { numRuns: 40 },
