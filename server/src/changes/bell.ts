@@ -1,8 +1,11 @@
+import { setTimeout as wait } from 'node:timers/promises';
 import pg from 'pg';
 
 /** The channel on which households are named that changed. */
 const CHANNEL = 'household_changed';
 const AGAIN_MS = 1000;
+/** Where much is logged, what rings within this time is said at once. */
+const GATHER_MS = 25;
 
 /** Rings for a household as something of it has come into force, on whichever server that was done. */
 export interface Bell {
@@ -68,6 +71,7 @@ export function hangBell(url: string): Bell {
           households,
         ])
         .catch(() => households.forEach((id) => rung.add(id)));
+      await wait(GATHER_MS);
     }
     sending = false;
   };

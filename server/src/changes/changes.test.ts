@@ -137,7 +137,9 @@ describe('what changes in a household', () => {
     const scope = server.scope('ours');
     let { position } = await changesSince();
     const note = (subject: string) =>
-      scope.atomically((inside) => noteChange(inside, { route: 'editTank', subject, page: null }));
+      scope.atomically(async (inside) =>
+        noteChange(inside, { route: 'editTank', subject, page: null }),
+      );
     let under = 40;
     const all = Promise.all(
       Array.from({ length: under }, (_, at) => note(String(at)).finally(() => (under -= 1))),
@@ -159,7 +161,9 @@ describe('what changes in a household', () => {
     const scope = server.scope('theirs');
     const subject = null;
     const note = () =>
-      scope.atomically((inside) => noteChange(inside, { route: 'editTank', subject, page: null }));
+      scope.atomically(async (inside) =>
+        noteChange(inside, { route: 'editTank', subject, page: null }),
+      );
     const { position } = await changesAfter(scope, undefined);
     await note();
     await note();

@@ -15,28 +15,25 @@ const PRESENT_S = 50;
  * Write that something changed, as the last of the transaction that changes it: the next change of the
  * household waits until this one is in force. A household that was erased in it is named no more.
  */
-export async function noteChange(
+export function noteChange(
   scope: Scope,
   change: { route: RouteName; subject: string | null; page: string | null },
-): Promise<void> {
-  const [noted] = await scope.rows<{ seq: number }>(
+): void {
+  scope.changeAhead(
     `WITH next AS (
        INSERT INTO change_counters AS c (household_id, last)
        SELECT id, 1 FROM households WHERE id = :household
        ON CONFLICT (household_id) DO UPDATE SET last = c.last + 1
        RETURNING household_id, last
+     ), swept AS (
+       DELETE FROM changes
+        WHERE household_id = :household AND (SELECT last % ${SWEPT_EVERY} = 0 FROM next)
+          AND recorded_at < now() - make_interval(days => ${KEPT_DAYS})
      )
      INSERT INTO changes (household_id, seq, route, subject, page)
-     SELECT household_id, last, :route, :subject, :page FROM next RETURNING seq`,
+     SELECT household_id, last, :route, :subject, :page FROM next`,
     change,
   );
-  if (noted && Number(noted.seq) % SWEPT_EVERY === 0) {
-    await scope.rows(
-      `DELETE FROM changes WHERE household_id = :household
-          AND recorded_at < now() - make_interval(days => :days) RETURNING seq`,
-      { days: KEPT_DAYS },
-    );
-  }
 }
 
 const changedRow = z.object({

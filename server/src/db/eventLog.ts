@@ -1,5 +1,5 @@
 import { idUsed, notFound } from '../http/problems';
-import type { Scope } from './scope';
+import { isPlain, type Scope } from './scope';
 
 /** The logs: a row says what happened, or takes exactly one such row back. None is ever changed. */
 export type LogTable =
@@ -144,7 +144,3 @@ export function eventLog<Row extends { id: string }>({
     },
   };
 }
-
-/** Without lists and objects, which the database keeps in forms of its own. */
-const isPlain = (event: Values): boolean =>
-  Object.values(event).every((value) => value === null || typeof value !== 'object');

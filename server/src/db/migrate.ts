@@ -37,6 +37,7 @@ import * as erasing from './migrations/0034-erasing';
 import * as changes from './migrations/0035-changes';
 import * as countsAtAnInstant from './migrations/0036-counts-at-an-instant';
 import * as countsOfALot from './migrations/0037-counts-of-a-lot';
+import * as aServingOfADay from './migrations/0038-a-serving-of-a-day';
 
 const MIGRATIONS = [
   house,
@@ -76,6 +77,7 @@ const MIGRATIONS = [
   changes,
   countsAtAnInstant,
   countsOfALot,
+  aServingOfADay,
 ];
 /** Their names, the oldest first: the states that a database may be found in. */
 export const STATES: readonly string[] = MIGRATIONS.map(({ name }) => name);

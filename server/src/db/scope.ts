@@ -1,17 +1,16 @@
-import {
-  QueryTypes,
-  type BindOrReplacements,
-  type Sequelize,
-  Transaction,
-  type WhereOptions,
-} from 'sequelize';
+import { type Sequelize, Transaction, type WhereOptions } from 'sequelize';
+import { injectReplacements } from 'sequelize/lib/utils/sql';
 import type { Unreadable } from '@open-larder/contract';
 import { z } from 'zod';
 import { notFound, stale } from '../http/problems';
 import { camelCased } from './camel';
+import { Conversation, send } from './conversation';
+import { inTurn } from './doors';
 import { modelOf, type Table } from './models';
+import { BEGIN, BriefTransaction, COMMIT } from './transaction';
 
 type Values = Record<string, unknown>;
+type Dialect = Parameters<typeof injectReplacements>[1];
 
 /** Said of a row that is stored and cannot be shown. */
 export const UNREADABLE =
@@ -53,11 +52,15 @@ export class Scope {
   /** Rows that could not be read while this request was answered. */
   readonly unreadable: Unreadable[] = [];
 
+  private readonly conversation: Conversation | null;
+
   constructor(
     private readonly db: Sequelize,
     readonly householdId: string,
     private readonly transaction?: Transaction,
-  ) {}
+  ) {
+    this.conversation = transaction ? new Conversation(db, transaction) : null;
+  }
 
   /**
    * What can be made of each row. One that cannot be read is left out and named in the answer; while
@@ -81,10 +84,25 @@ export class Scope {
 
   /** Run `work` whole or not at all. Inside another such call it joins that one. */
   async atomically<T>(work: (scope: Scope) => Promise<T>): Promise<T> {
-    if (this.transaction) return work(this);
-    return this.db.transaction((transaction) =>
-      Scope.within(this.db, this.householdId, transaction, work),
-    );
+    return this.transaction ? work(this) : inTurn(this.householdId, () => this.begin(work));
+  }
+
+  private async begin<T>(work: (scope: Scope) => Promise<T>): Promise<T> {
+    const transaction = await BriefTransaction.open(this.db);
+    const inside = new Scope(this.db, this.householdId, transaction);
+    try {
+      inside.within.ahead(BEGIN);
+      inside.within.ahead(this.wall);
+      const result = await work(inside);
+      await inside.within.ask(COMMIT);
+      transaction.ended();
+      return result;
+    } catch (error) {
+      // Nothing may follow the end of it on a connection that another request has by then.
+      await inside.within.breakOff();
+      await transaction.rollback().catch(() => undefined);
+      throw error;
+    }
   }
 
   /** Work in a household within a transaction that began before it was named. */
@@ -95,18 +113,15 @@ export class Scope {
     work: (scope: Scope) => Promise<T>,
   ): Promise<T> {
     const scope = new Scope(db, householdId, transaction);
-    scope.ahead.push({ sql: scope.wall, answers: 0 });
+    scope.within.ahead(scope.wall);
     const result = await work(scope);
-    await scope.sendAhead();
+    await scope.within.settle();
     return result;
   }
 
-  /** What is sent with the next statement, and in front of it: a way there and back less for each. */
-  private readonly ahead: { sql: string; answers: number }[] = [];
-
-  /** Send what waits, where no other statement follows or one goes another way. */
-  private async sendAhead(): Promise<void> {
-    if (this.ahead.length > 0) await this.rows('SELECT 1 WHERE :household IS NULL');
+  private get within(): Conversation {
+    if (!this.conversation) throw new Error('this needs a transaction: use atomically');
+    return this.conversation;
   }
 
   /** Names the household to the database, which shows no row of another until the transaction ends. */
@@ -123,33 +138,41 @@ export class Scope {
     });
   }
 
-  /** Rows of a SELECT, or of an UPDATE … RETURNING. Column names come back in camelCase. */
+  /**
+   * Rows of a SELECT, or of an UPDATE … RETURNING. Column names come back in camelCase. Within a
+   * transaction, what is asked for in the same moment is sent together.
+   */
   async rows<Row extends object>(sql: string, values: Values = {}): Promise<Row[]> {
     if (!sql.includes(':household')) throw new Error('a query without :household is not allowed');
-    // Raw: Sequelize hands the rows over as the driver made them, and copies none of them.
-    // Statements that are sent together are one transaction.
-    const ahead = this.transaction ? this.ahead.splice(0) : [{ sql: this.wall, answers: 0 }];
-    const whole = [...ahead.map((one) => one.sql), sql].join('; ');
-    const read = () =>
-      this.db.query(whole, {
-        type: QueryTypes.RAW,
-        replacements: { ...values, household: this.householdId } as BindOrReplacements,
-        transaction: this.transaction,
-      }) as Promise<[Values[], unknown]>;
-    const [rows] = await (this.transaction ? this.inTurn(read) : read());
-    // The rows of all of them come one after the other.
-    const answered = ahead.reduce((sum, { answers }) => sum + answers, 0);
-    return camelCased(answered === 0 ? rows : rows.slice(answered)) as Row[];
+    if (this.conversation && this.isOften) {
+      const own = { ...values, household: this.householdId };
+      return camelCased(await this.conversation.askOften(sql, own)) as Row[];
+    }
+    const whole = this.filledIn(sql, values);
+    const rows = this.conversation
+      ? await this.conversation.ask(whole)
+      : // Statements that are sent together are one transaction.
+        (await send(this.db, [this.wall, whole]))[1]!;
+    return camelCased(rows) as Row[];
   }
 
-  /**
-   * Change rows with the next statement, in front of it. Whether it succeeds is known with that one.
-   * @param sql that returns nothing, with `?` for each value
-   */
-  changeAhead(sql: string, values: readonly (string | number)[]): void {
-    const left = [...values];
-    const whole = sql.replace(/\?/g, () => this.db.escape(left.shift()!));
-    this.ahead.push({ sql: whole, answers: 0 });
+  private isOften = false;
+
+  /** The same scope, for statements of fixed text and plain values that each serving asks. */
+  get often(): Scope {
+    const often = Object.create(this) as Scope;
+    often.isOften = true;
+    return often;
+  }
+
+  private filledIn(sql: string, values: Values): string {
+    const { dialect } = this.db as unknown as { dialect: Dialect };
+    return injectReplacements(sql, dialect, { ...values, household: this.householdId });
+  }
+
+  /** Change rows with the next statement, in front of it. Whether it succeeds is known with that one. */
+  changeAhead(sql: string, values: Values): void {
+    this.within.ahead(this.filledIn(sql, values));
   }
 
   /**
@@ -159,15 +182,6 @@ export class Scope {
    */
   async read<Row>(shape: z.ZodType<Row>, sql: string, values: Values = {}): Promise<Row[]> {
     return z.array(shape).parse(await this.rows(sql, values));
-  }
-
-  private turn: Promise<unknown> = Promise.resolve();
-
-  /** A transaction has one connection, which takes one question at a time. */
-  private inTurn<T>(work: () => Promise<T>): Promise<T> {
-    const result = this.turn.then(work, work);
-    this.turn = result.catch(() => undefined);
-    return result;
   }
 
   /** Insert rows. A row that breaks a constraint fails all of them. */
@@ -180,6 +194,12 @@ export class Scope {
     return this.write(table, rows, true);
   }
 
+  /** Insert plain rows with the next statement, in front of it: it fails where they break a constraint. */
+  insertAhead(table: Table, rows: readonly Values[]): void {
+    if (!rows.every(isPlain)) throw new Error('only plain rows can be sent ahead');
+    if (rows.length > 0) this.changeAhead(this.insertion(table, rows), {});
+  }
+
   /**
    * Insert a row of plain values that may have been sent before, and read it as it is stored.
    * @param columns over `e`
@@ -190,14 +210,8 @@ export class Scope {
     row: Values,
     columns: string,
   ): Promise<Row | null> {
-    const attributes = Object.entries(modelOf(this.db, table).getAttributes());
-    const own = { ...row, householdId: undefined } as Values;
-    const given = attributes.filter(([name]) => own[name] !== undefined);
-    const fields = given.map(([, { field }]) => field);
-    const values = given.map(([name]) => this.db.escape(own[name] as string));
     const [stored] = await this.rows<Row>(
-      `INSERT INTO ${table} AS e (household_id, ${fields.join(', ')})
-       VALUES (:household, ${values.join(', ')}) ON CONFLICT DO NOTHING RETURNING ${columns}`,
+      `${this.insertion(table, [row])} ON CONFLICT DO NOTHING RETURNING ${columns}`,
     );
     return stored ?? null;
   }
@@ -205,11 +219,31 @@ export class Scope {
   private async write(table: Table, rows: readonly Values[], once: boolean): Promise<void> {
     if (rows.length === 0) return;
     if (!this.transaction) return this.atomically((scope) => scope.write(table, rows, once));
-    await this.sendAhead();
+    if (rows.every(isPlain)) {
+      const whole = `${this.insertion(table, rows)}${once ? ' ON CONFLICT DO NOTHING' : ''}`;
+      await this.rows(whole);
+      return;
+    }
+    await this.within.settle();
     await modelOf(this.db, table).bulkCreate(
       rows.map((row) => ({ ...row, householdId: this.householdId })),
       { ignoreDuplicates: once, transaction: this.transaction },
     );
+  }
+
+  /** An INSERT of plain rows; what none of them says is left to the table. */
+  private insertion(table: Table, rows: readonly Values[]): string {
+    const attributes = Object.entries(modelOf(this.db, table).getAttributes());
+    const given = attributes.filter(
+      ([name]) => name !== 'householdId' && rows.some((row) => row[name] !== undefined),
+    );
+    const valuesOf = (row: Values) =>
+      given.map(([name]) =>
+        row[name] === undefined ? 'DEFAULT' : this.db.escape(row[name] as string),
+      );
+    const fields = given.map(([, { field }]) => field);
+    return `INSERT INTO ${table} AS e (household_id, ${fields.join(', ')})
+      VALUES ${rows.map((row) => `(:household, ${valuesOf(row).join(', ')})`).join(', ')}`;
   }
 
   /**
@@ -226,7 +260,7 @@ export class Scope {
   ): Promise<Row> {
     const { version, ...values } = edit;
     const [changed] = await this.atomically(async (scope) => {
-      await scope.sendAhead();
+      await scope.within.settle();
       return modelOf(this.db, table).update(
         { ...values, version: version + 1 },
         {
@@ -249,7 +283,7 @@ export class Scope {
   ): Promise<Row> {
     const { version, ...values } = edit;
     const [changed] = await this.atomically(async (scope) => {
-      await scope.sendAhead();
+      await scope.within.settle();
       return modelOf(this.db, 'households').update(
         { ...values, version: version + 1 },
         { where: { id: this.householdId, version }, transaction: scope.transaction },
@@ -263,9 +297,10 @@ export class Scope {
   /** Hold a named lock from the next statement until the transaction ends: nothing is done twice at once. */
   async lock(name: string): Promise<void> {
     const key = this.db.escape(this.householdId + name);
-    this.ahead.push({
-      sql: `SELECT pg_advisory_xact_lock(hashtextextended(${key}, 0))`,
-      answers: 1,
-    });
+    this.within.ahead(`SELECT pg_advisory_xact_lock(hashtextextended(${key}, 0))`);
   }
 }
+
+/** Without lists and objects, which the database keeps in forms of its own. */
+export const isPlain = (row: Values): boolean =>
+  Object.values(row).every((value) => value === null || typeof value !== 'object');

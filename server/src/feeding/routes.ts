@@ -1,6 +1,5 @@
 import { cutPage, readCursor } from '../db';
 import { drawFromVessels } from '../culture/draw';
-import { assertNotFuture } from '../household/ahead';
 import type { Handlers } from '../http/mount';
 import { feedings, logFeeding, undoFeeding } from './store';
 
@@ -10,14 +9,12 @@ export const feedingRoutes = {
     return cutPage(rows, query.limit, (row) => [row.day, row.id]);
   },
 
-  async logFeeding({ body }, { scope, catalogue, clock }) {
-    await assertNotFuture(scope, clock, body, 'log a serving on its day');
-    return scope.atomically(async (inside) => {
-      const { feeding, shortG } = await logFeeding(inside, body);
+  logFeeding: ({ body }, { scope, catalogue, clock }) =>
+    scope.atomically(async (inside) => {
+      const { feeding, shortG } = await logFeeding(inside, clock, body);
       // What lives is taken from its vessels, as far as the shelf does not have it.
       return { feeding, shortG: await drawFromVessels(inside, catalogue, clock, feeding, shortG) };
-    });
-  },
+    }),
 
   undoFeeding: ({ params, body }, { scope }) =>
     scope.atomically((inside) => undoFeeding(inside, params.id, body)),

@@ -3,9 +3,11 @@ import { drawDown } from '@open-larder/core';
 import { refuseFeedingBefore, refuseFeedingEnded, refuseServing } from '@open-larder/say/refusal';
 import { v7 as uuidv7 } from 'uuid';
 import { returnToVessels } from '../culture/acts';
+import type { Clock } from '../clock';
 import { AT, eventLog, type Scope } from '../db';
 import { countedSince, openLots, readFood } from '../food/store';
-import { conflict, notFound, invalid } from '../http/problems';
+import { refuseFuture } from '../household/ahead';
+import { conflict, invalid, notFound, type ProblemError } from '../http/problems';
 import { z } from 'zod';
 
 const COLUMNS = `e.id, e.serving_id, e.day::text, e.group_id, e.brood_id, e.tub_id, e.food_id, e.outcome,
@@ -46,6 +48,9 @@ export const feedings = (
     { limit, day: before?.[0] ?? null, id: before?.[1] ?? null },
   );
 
+/** Grams are kept to the millionth. */
+const asStored = (grams: number): number => Number(grams.toFixed(6));
+
 /** More than this at once is a slip of the finger, or of a unit. Assumption: half a kilogram. */
 const MAX_G = 500;
 
@@ -54,16 +59,27 @@ const MAX_G = 500;
  * The same id sent again changes nothing.
  * @returns the feeding, and the grams that the shelf did not have
  * @throws ProblemError 409 where this serving was logged already, by whatever phone; 422 for a group
- *   that had ended, or for more than anyone feeds at once
+ *   that had ended, for a day that has not come, or for more than anyone feeds at once
  */
 export async function logFeeding(
   scope: Scope,
+  clock: Clock,
   fed: FeedingCreate,
 ): Promise<{ feeding: Feeding; shortG: number }> {
   await scope.lock(`serving ${fed.servingId} ${fed.day}`);
+  await scope.lock(`food ${fed.foodId}`);
   const { id, day, servingId } = fed;
   const same = '(e.id = :id OR (e.serving_id = :servingId AND e.day = :day))';
-  const before = await FEEDINGS.among(scope, same, { id, day, servingId });
+  // All in one message, and what is written in the last one: how soon the next serving gets its turn is
+  // up to that.
+  const { often } = scope;
+  const [before, early, refused, food, counted] = await Promise.all([
+    FEEDINGS.among(often, same, { id, day, servingId }),
+    refuseFuture(often, clock, fed, 'log a serving on its day'),
+    fed.groupId === null ? refuseTub(often, fed) : refuseGroup(often, fed, fed.groupId),
+    readFood(often, fed.foodId),
+    countedSince(often, fed.foodId, fed.at),
+  ]);
   const known = before.find((one) => one.id === id);
   if (known) {
     return { feeding: withoutUndone(known), shortG: 0 };
@@ -71,27 +87,21 @@ export async function logFeeding(
   const already = before.find(({ undone }) => !undone);
   if (already)
     throw conflict('This serving was logged already. Undo that one first.', withoutUndone(already));
-  await (fed.groupId === null ? checkTub(scope, fed) : checkGroup(scope, fed, fed.groupId));
-  await scope.lock(`food ${fed.foodId}`);
-  const food = await readFood(scope, fed.foodId);
+  if (early ?? refused) throw early ?? refused;
   if (!food) throw notFound('This food');
-  const massG = fed.units * unitOf(food, fed.hand).massG;
+  const massG = asStored(fed.units * unitOf(food, fed.hand).massG);
   if (massG > MAX_G) {
     throw invalid('units', refuseServing({ massG, foodName: food.name, unitName: food.unit.name }));
   }
   const keeping = { day: fed.day, openedDays: food.keeps.openedDays };
   // A lot that was counted since then had lost it already: it is in the count.
-  const counted = await countedSince(
-    scope,
-    food.lots.map(({ id }) => id),
-    fed.at,
-  );
   const lots = food.lots.map((lot) =>
     counted.has(lot.id) ? { ...lot, remainingG: Math.max(lot.remainingG, massG) } : lot,
   );
   const { draws, shortG } = drawDown(lots, massG, keeping);
-  const feeding = await FEEDINGS.append(scope, { ...fed, massG });
-  await scope.insert(
+  const feeding: Feeding = { ...fed, massG, at: new Date(fed.at).toISOString() };
+  scope.insertAhead('feedings', [feeding]);
+  scope.insertAhead(
     'stock_events',
     draws
       .filter(({ lotId }) => !counted.has(lotId))
@@ -104,26 +114,28 @@ export async function logFeeding(
         feedingId: fed.id,
       })),
   );
-  await openLots(scope, food.lots, draws, fed.day);
+  openLots(scope, food.lots, draws, fed.day);
   return { feeding, shortG };
 }
 
 const withoutUndone = ({ undone: _, ...feeding }: Feeding & { undone: boolean }): Feeding =>
   feeding;
 
-/** @throws ProblemError 404 where there is no such tub of that brood, 422 before the brood began */
-async function checkTub(scope: Scope, { broodId, tubId }: FeedingCreate): Promise<void> {
+type Refused = Promise<ProblemError | null>;
+
+/** 404 where there is no such tub of that brood. */
+async function refuseTub(scope: Scope, { broodId, tubId }: FeedingCreate): Refused {
   const [tub] = await scope.read(
     z.object({ id: z.string() }),
     `SELECT t.id FROM brood_tubs t
       WHERE t.household_id = :household AND t.brood_id = :broodId AND t.id = :tubId`,
     { broodId, tubId },
   );
-  if (!tub) throw notFound('This tub');
+  return tub ? null : notFound('This tub');
 }
 
-/** @throws ProblemError 404 where there is no such group, 422 on a day before it came or after it ended */
-async function checkGroup(scope: Scope, fed: FeedingCreate, groupId: string): Promise<void> {
+/** 404 where there is no such group, 422 on a day before it came or after it ended. */
+async function refuseGroup(scope: Scope, fed: FeedingCreate, groupId: string): Refused {
   const [group] = await scope.read(
     z.object({ name: z.string(), endedOn: z.string().nullable(), cameOn: z.string().nullable() }),
     `SELECT g.name, g.ended_on::text,
@@ -132,13 +144,14 @@ async function checkGroup(scope: Scope, fed: FeedingCreate, groupId: string): Pr
        FROM groups g WHERE g.household_id = :household AND g.id = :groupId`,
     { groupId },
   );
-  if (!group) throw notFound('This group');
+  if (!group) return notFound('This group');
   if (group.endedOn !== null && group.endedOn < fed.day) {
-    throw invalid('groupId', refuseFeedingEnded({ name: group.name, day: group.endedOn }));
+    return invalid('groupId', refuseFeedingEnded({ name: group.name, day: group.endedOn }));
   }
   if (group.cameOn !== null && fed.day < group.cameOn) {
-    throw invalid('day', refuseFeedingBefore({ name: group.name, day: group.cameOn }));
+    return invalid('day', refuseFeedingBefore({ name: group.name, day: group.cameOn }));
   }
+  return null;
 }
 
 /**

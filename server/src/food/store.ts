@@ -106,11 +106,14 @@ export async function allFoods(scope: Scope): Promise<FoodRow[]> {
 }
 
 export async function readFood(scope: Scope, id: string): Promise<FoodRow | null> {
-  const rows = await scope.rows<FlatFood>(
-    `SELECT ${FOOD} FROM foods WHERE household_id = :household AND id = :id`,
-    { id },
-  );
-  return (await withLots(scope, rows))[0] ?? null;
+  const [[row], ...own] = await Promise.all([
+    scope.rows<FlatFood>(`SELECT ${FOOD} FROM foods WHERE household_id = :household AND id = :id`, {
+      id,
+    }),
+    lotsOf(scope, [id]),
+    weighings(scope, [id]),
+  ]);
+  return row ? wholeFoods([row], ...own)[0]! : null;
 }
 
 export async function readLot(scope: Scope, id: string): Promise<LotRow | null> {
@@ -153,46 +156,53 @@ const weighings = (scope: Scope, ids: readonly string[]): Promise<Weighed[]> =>
     { ids },
   );
 
+const lotsOf = (scope: Scope, ids: readonly string[]): Promise<LotRow[]> =>
+  scope.rows<LotRow>(
+    `SELECT ${LOT} FROM lots WHERE household_id = :household AND food_id IN (:ids) ORDER BY id`,
+    { ids },
+  );
+
 /** Rows with what belongs to them: three queries whatever their number. */
 async function withLots(scope: Scope, rows: readonly FlatFood[]): Promise<FoodRow[]> {
   if (rows.length === 0) return [];
   const ids = rows.map((row) => row.id);
-  const [lots, weighed] = await Promise.all([
-    scope.rows<LotRow>(
-      `SELECT ${LOT} FROM lots WHERE household_id = :household AND food_id IN (:ids) ORDER BY id`,
-      { ids },
-    ),
-    weighings(scope, ids),
-  ]);
-  const lotsOf = group(lots, ({ foodId }) => foodId);
-  const weighingsOf = group(weighed, ({ foodId }) => foodId);
+  return wholeFoods(rows, ...(await Promise.all([lotsOf(scope, ids), weighings(scope, ids)])));
+}
+
+function wholeFoods(
+  rows: readonly FlatFood[],
+  lots: readonly LotRow[],
+  weighed: readonly Weighed[],
+): FoodRow[] {
+  const lotsBy = group(lots, ({ foodId }) => foodId);
+  const weighingsBy = group(weighed, ({ foodId }) => foodId);
   return rows.map((row) => {
-    const own = lotsOf.get(row.id) ?? [];
+    const own = lotsBy.get(row.id) ?? [];
     return {
       id: row.id,
       ...foodFields(row),
       version: row.version,
       archived: row.archived,
       lots: own,
-      weighings: (weighingsOf.get(row.id) ?? []).map(({ foodId: _, ...one }) => one),
+      weighings: (weighingsBy.get(row.id) ?? []).map(({ foodId: _, ...one }) => one),
       remainingG: own.reduce((sum, lot) => sum + lot.remainingG, 0),
     };
   });
 }
 
-/** Open the sealed ones among the lots that were drawn from, on that day. */
-export async function openLots(
+/** Open the sealed ones among the lots that were drawn from, on that day; sent with what comes next. */
+export function openLots(
   scope: Scope,
   lots: readonly LotRow[],
   draws: readonly { lotId: string }[],
   day: string,
-): Promise<void> {
+): void {
   const drawn = new Set(draws.map((draw) => draw.lotId));
   const ids = lots.filter((lot) => lot.openedOn === null && drawn.has(lot.id)).map((lot) => lot.id);
   if (ids.length === 0) return;
-  await scope.rows(
+  scope.changeAhead(
     `UPDATE lots SET opened_on = GREATEST(bought_on, :day), version = version + 1
-      WHERE household_id = :household AND id IN (:ids) AND opened_on IS NULL RETURNING id`,
+      WHERE household_id = :household AND id IN (:ids) AND opened_on IS NULL`,
     { ids, day },
   );
 }
@@ -214,18 +224,18 @@ export async function changedSince(
   return row!;
 }
 
-/** Of these lots, those that were counted after an instant. */
+/** Lots of a food that were counted after an instant. */
 export async function countedSince(
   scope: Scope,
-  lotIds: readonly string[],
+  foodId: string,
   at: string,
 ): Promise<ReadonlySet<string>> {
-  if (lotIds.length === 0) return new Set();
   const rows = await scope.read(
     z.object({ lotId: z.string() }),
-    `SELECT DISTINCT lot_id FROM stock_events
-      WHERE household_id = :household AND lot_id IN (:lotIds) AND kind = 'counted' AND at > :at`,
-    { lotIds, at },
+    `SELECT DISTINCT e.lot_id FROM lots l
+       JOIN stock_events e ON e.household_id = l.household_id AND e.lot_id = l.id
+      WHERE l.household_id = :household AND l.food_id = :foodId AND e.kind = 'counted' AND e.at > :at`,
+    { foodId, at },
   );
   return new Set(rows.map(({ lotId }) => lotId));
 }

@@ -1,10 +1,15 @@
 import { addDays } from '@open-larder/core';
 import type { Clock } from '../clock';
 import type { Scope } from '../db';
-import { invalid } from '../http/problems';
+import { invalid, type ProblemError } from '../http/problems';
 import { todayOf } from './store';
 
 const DAY_MS = 86_400_000;
+
+interface Said {
+  day: string;
+  at?: string;
+}
 
 /**
  * Refuse what is said to have happened when it has not yet. A day of grace: a phone's clock may be a
@@ -16,14 +21,30 @@ const DAY_MS = 86_400_000;
 export async function assertNotFuture(
   scope: Scope,
   clock: Clock,
-  { day, at }: { day: string; at?: string },
+  said: Said,
   instead: string,
   path = 'day',
 ): Promise<void> {
+  const refused = await refuseFuture(scope, clock, said, instead, path);
+  if (refused) throw refused;
+}
+
+/** The same, for who has other questions to ask at once. */
+export async function refuseFuture(
+  scope: Scope,
+  clock: Clock,
+  { day, at }: Said,
+  instead: string,
+  path = 'day',
+): Promise<ProblemError | null> {
   if (day > addDays(await todayOf(scope, clock), 1)) {
-    throw invalid(path, `this day has not come yet; ${instead}`);
+    return invalid(path, `this day has not come yet; ${instead}`);
   }
   if (at !== undefined && Date.parse(at) > clock.now().getTime() + DAY_MS) {
-    throw invalid('at', `this time has not come yet; set the clock of the device, then ${instead}`);
+    return invalid(
+      'at',
+      `this time has not come yet; set the clock of the device, then ${instead}`,
+    );
   }
+  return null;
 }

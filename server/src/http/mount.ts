@@ -80,7 +80,7 @@ export function mount(
         await guard(async () => {
           if (!changes) return act(context.scope);
           const heard = UNHEARD.has(name)
-            ? async () => undefined
+            ? () => undefined
             : (scope: Scope) => noteChange(scope, changeOf(name, sent, request));
           const done = await once(context.scope, route, sent, act, heard);
           onChange(context.scope.householdId);

@@ -1,4 +1,5 @@
 import { randomBytes } from 'node:crypto';
+import { EVENT_ROUTES, paths } from '@open-larder/contract/paths';
 import connectPgSimple from 'connect-pg-simple';
 import type { Request, RequestHandler } from 'express';
 import session from 'express-session';
@@ -73,7 +74,7 @@ export async function openSessions({ dbUrl, registry, clock, secure }: Parts): P
   return {
     pool,
     read: (request, response, next) => {
-      if (!READS.has(request.method)) {
+      if (!READS.has(request.method) && !logsEvent(request)) {
         // It may end a session or change a role: nothing that was known before counts after it.
         recent.forget();
         response.once('close', () => recent.forget());
@@ -140,10 +141,16 @@ const SESSION = `
    WHERE s.sid = $1 AND s.expire >= now()`;
 
 const READS = new Set(['GET', 'HEAD']);
+const EVENT_PATHS = EVENT_ROUTES.map(
+  (name) => new RegExp(`^${paths[name][1].replace(/:\w+/g, '[^/]+')}$`),
+);
+/** What is logged at the tank changes nothing about who may. */
+const logsEvent = ({ method, baseUrl, path }: Request): boolean =>
+  method === 'POST' && EVENT_PATHS.some((one) => one.test(baseUrl + path));
 /** A page asks for a dozen things at once: for so long who asks is not looked up again. */
 const RECENT_MS = 1000;
 
-/** Sessions that were just read; forgotten with every write of this server, and within a second of others’. */
+/** Sessions that were just read; forgotten with writes of this server that may concern them, and within a second of others’. */
 class Recent {
   private readonly rows = new Map<string, SessionRow>();
   private until = 0;

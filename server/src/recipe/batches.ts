@@ -75,7 +75,7 @@ export async function makeBatch(
     ...draws.map((draw) => event(draw.lotId, 'mixed', -draw.massG, day, id)),
     event(lotId, 'made', massG, day, id),
   ]);
-  for (const { food, draws: own } of taken) await openLots(scope, food.lots, own, day);
+  for (const { food, draws: own } of taken) openLots(scope, food.lots, own, day);
   return {
     recipe: (await readRecipe(scope, recipeId)) as RecipeRow,
     short: taken
