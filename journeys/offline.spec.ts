@@ -55,6 +55,40 @@ test('in a cellar without a signal the house opens, and what is fed there arrive
   expect(shelf - (await onShelf(page, demo))).toBeLessThanOrEqual(gone + 1e-6);
 });
 
+test('what is kept is sent in the background, with no page of the app open', async ({
+  page,
+  context,
+  demo,
+}) => {
+  await open(page, demo);
+  await onDevice(page);
+  const before = await fedToday(page, demo);
+  await withoutSignal(context, async () => {
+    await serve(page);
+    await kept(page, /^1 kept here, no connection/);
+    await page.goto('about:blank');
+  });
+  // What a browser does as the network is back; when it does so by itself is up to it.
+  const worker = await context.newCDPSession(page);
+  const registered = new Promise<string>((resolve) =>
+    worker.on('ServiceWorker.workerRegistrationUpdated', ({ registrations }) => {
+      const [ours] = registrations.filter(({ isDeleted }) => !isDeleted);
+      if (ours) resolve(ours.registrationId);
+    }),
+  );
+  await worker.send('ServiceWorker.enable');
+  await worker.send('ServiceWorker.dispatchSyncEvent', {
+    origin: demo.url,
+    registrationId: await registered,
+    tag: 'open-larder.outbox',
+    lastChance: false,
+  });
+  await expect.poll(async () => (await fedToday(page, demo)).length).toBe(before.length + 1);
+  await open(page, demo);
+  await allSent(page);
+  expect(await fedToday(page, demo)).toHaveLength(before.length + 1);
+});
+
 test('a server that dies between tap and answer loses nothing and doubles nothing', async ({
   page,
   demo,

@@ -66,7 +66,7 @@ try {
     '| ---------------------------------------------------- | -----------: | -----------: | -----: | ----- |',
   );
   firstLoad(bare);
-  for (const measured of ['opening', 'lists']) {
+  for (const measured of ['opening', 'lists', 'secondScreen']) {
     await run(process.execPath, ['--import', 'tsx', join('journeys', `${measured}.ts`)], {
       env: {
         OPEN_LARDER_URL: `http://localhost:${port}`,
@@ -84,12 +84,14 @@ try {
     OPEN_LARDER_PORT: String(peoplePort),
     OPEN_LARDER_SIGN_IN: 'people',
   });
-  await run(process.execPath, ['--import', 'tsx', join('server', 'bench', 'people.ts')], {
-    env: {
-      OPEN_LARDER_URL: `http://localhost:${port}`,
-      OPEN_LARDER_PEOPLE_URL: `http://localhost:${peoplePort}`,
-    },
-  });
+  for (const measured of ['people', 'throughput']) {
+    await run(process.execPath, ['--import', 'tsx', join('server', 'bench', `${measured}.ts`)], {
+      env: {
+        OPEN_LARDER_URL: `http://localhost:${port}`,
+        OPEN_LARDER_PEOPLE_URL: `http://localhost:${peoplePort}`,
+      },
+    });
+  }
   await run(process.execPath, bench, { env });
   say(`\nThe bench took ${sinceStart()}.`);
   await stop(0);

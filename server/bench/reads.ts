@@ -8,6 +8,12 @@ const EVENTS = `SELECT * FROM group_events e WHERE household_id = $1
     AND NOT EXISTS (SELECT 1 FROM group_event_withdrawals w WHERE w.event_id = e.id)
   ORDER BY day, seq`;
 
+/** The latest word on each food of each meal that was watched. */
+const EATEN = `SELECT e.drop->>'groupId' AS group_id, e.drop->>'foodId' AS food_id, min(e.day)::text AS day
+    FROM last_meal_observation e WHERE e.household_id = $1 AND NOT e.unwatched
+     AND (e.cleared_min IS NOT NULL OR e."left" <= 0.5)
+   GROUP BY 1, 2`;
+
 /** The lists of a house of 300 tanks and 1 500 groups, against the queries behind them. */
 export async function largeLists({ pool, householdId, get }: Bench): Promise<void> {
   await compare(
@@ -122,6 +128,9 @@ async function sumWithPg(
           AND NOT EXISTS (SELECT 1 FROM looks u WHERE u.undoes = l.id) ORDER BY day, seq`,
     ),
     own('SELECT * FROM trainings WHERE household_id = $1 ORDER BY seq'),
+    own('SELECT * FROM broods WHERE household_id = $1 ORDER BY seq'),
+    own('SELECT * FROM active_brood_events WHERE household_id = $1 ORDER BY seq'),
+    own(EATEN),
     own(
       `SELECT f.day::text, f.group_id, f.food_id, sum(f.mass_g) AS mass_g FROM feedings f
         WHERE f.household_id = $1 AND f.day BETWEEN $2 AND $3 AND f.undoes IS NULL

@@ -1,18 +1,31 @@
 import { v7 as uuidv7 } from 'uuid';
+import { sampleLook } from '../src/testing/samples';
 import { compare, MOSTLY_HTTP, type Bench } from './bench';
 
 type Ask = (sql: string, ...values: unknown[]) => Promise<unknown>;
 
-/** Logging a serving through the API against its SQL in one transaction. */
+/** Logging a serving through the API against its SQL in one transaction, asked one after the other. */
 export async function writes({ pool, householdId, post }: Bench): Promise<void> {
-  /** What a request does: the household's zone for the day, then all of it in one transaction. */
+  /** What every change does besides: it is done once, and others hear of it. */
   const inTransaction = async (work: (ask: Ask) => Promise<unknown>) => {
     const client = await pool.connect();
     const ask: Ask = (sql, ...values) => client.query(sql, [householdId, ...values]);
+    const key = uuidv7();
     try {
-      await ask('SELECT time_zone FROM households WHERE id = $1');
       await client.query('BEGIN');
+      await ask("SELECT set_config('open_larder.household', $1, true)");
+      await ask("INSERT INTO receipts (household_id, key, digest) VALUES ($1, $2, 'bench')", key);
+      await ask('SELECT * FROM households WHERE id = $1');
       await work(ask);
+      await ask(
+        "UPDATE receipts SET answer = '{}' WHERE household_id = $1 AND key = $2 RETURNING key",
+        key,
+      );
+      await ask(
+        `WITH next AS (
+           UPDATE change_counters SET last = last + 1 WHERE household_id = $1 RETURNING last)
+         INSERT INTO changes (household_id, seq, route) SELECT $1, last, 'bench' FROM next`,
+      );
       await client.query('COMMIT');
     } finally {
       client.release();
@@ -77,6 +90,16 @@ export async function writes({ pool, householdId, post }: Bench): Promise<void> 
         await ask('SELECT * FROM foods WHERE household_id = $1 AND id = $2', foodId);
         await ask('SELECT * FROM lots WHERE household_id = $1 AND food_id = $2', foodId);
         await ask(
+          'SELECT * FROM active_weighings WHERE household_id = $1 AND food_id = $2',
+          foodId,
+        );
+        await ask(
+          `SELECT 1 FROM stock_events WHERE household_id = $1 AND lot_id = $2 AND kind = 'counted'
+            AND at > $3`,
+          lotId,
+          at,
+        );
+        await ask(
           `INSERT INTO feedings (id, household_id, serving_id, day, at, group_id, food_id, outcome,
                                  planned_units, units, mass_g, note)
            VALUES ($2, $1, $3, $4, $5, $6, $7, 'served', 2, 2, 0.1, '')`,
@@ -104,16 +127,7 @@ export async function writes({ pool, householdId, post }: Bench): Promise<void> 
     () =>
       post('/api/looks', {
         id: uuidv7(),
-        groupId,
-        day,
-        belly: 3,
-        hungBack: false,
-        absent: false,
-        injured: false,
-        colour: null,
-        droppings: null,
-        note: '',
-        at,
+        looks: [sampleLook(groupId, { day, at })],
       }),
     () =>
       inTransaction(async (ask) => {

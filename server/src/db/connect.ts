@@ -17,6 +17,9 @@ const PATIENT_MS = 120_000;
 /** PostgreSQL ends a statement itself; where it hangs, the program gives up a little later. */
 const HANGS_MS = STATEMENT_MS + 1000;
 
+/** Compiling a query takes a second where the database has much in it, and saves none of ours so much. */
+const PLAIN_PLANS = '-c jit=off';
+
 /**
  * Open the database. The caller closes it.
  * @param patient nobody waits for an answer: to migrate, and to make a household
@@ -29,8 +32,9 @@ export function connect(url: string, { patient = false } = {}): Sequelize {
     logging: false,
     pool: { max: 10, idle: 10_000, acquire: patient ? PATIENT_MS : CONNECTION_MS },
     dialectOptions: patient
-      ? {}
+      ? { options: PLAIN_PLANS }
       : {
+          options: PLAIN_PLANS,
           connectionTimeoutMillis: CONNECTION_MS,
           statement_timeout: STATEMENT_MS,
           query_timeout: HANGS_MS,

@@ -68,6 +68,19 @@ describe('what a transaction asks', () => {
     expect(await openTransactions()).toBe(0);
   });
 
+  it('is not taken for done where a failure was passed over', async () => {
+    const row = tankRow();
+    await ours().insert('tanks', [row]);
+    const before = await count(server.db, 'tanks');
+    const tried = ours().atomically(async (scope) => {
+      await scope.insert('tanks', [tankRow()]);
+      await scope.insert('tanks', [row]).catch(() => undefined);
+    });
+    await expect(tried).rejects.toThrow('nothing was written');
+    expect(await count(server.db, 'tanks')).toBe(before);
+    expect(await openTransactions()).toBe(0);
+  });
+
   it('and was not sent before it ended badly is never sent', async () => {
     const late: Promise<unknown>[] = [];
     for (let time = 0; time < 20; time += 1) {

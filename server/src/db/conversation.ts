@@ -9,18 +9,29 @@ interface Statement {
   fail: (error: unknown) => void;
 }
 
-/** Send statements in one message. @returns the rows of each, as the driver made them: nothing is copied */
+interface Answered {
+  rows: Row[];
+  command: string;
+}
+
+/**
+ * Send statements in one message.
+ * @returns the rows of each, as the driver made them: nothing is copied
+ * @throws Error also for a COMMIT of what had failed before, which the database answers without one
+ */
 export async function send(
   db: Sequelize,
   statements: readonly string[],
   transaction?: Transaction,
 ): Promise<Row[][]> {
   // The comment keeps Sequelize from taking a message that begins with an INSERT for that alone.
-  const [rows, results] = (await db.query(`/* together */ ${statements.join(';\n')}`, {
+  const [, answers] = (await db.query(`/* together */ ${statements.join(';\n')}`, {
     type: QueryTypes.RAW,
     transaction,
-  })) as [Row[], { rows: Row[] }[]];
-  return statements.length === 1 ? [rows] : results.map((result) => result.rows);
+  })) as [Row[], Answered | Answered[]];
+  const all = [answers].flat();
+  if (all.some(({ command }) => command === 'ROLLBACK')) throw new Error('nothing was written');
+  return all.map(({ rows }) => rows);
 }
 
 /**

@@ -1,7 +1,7 @@
 import { type Sequelize, Transaction, type WhereOptions } from 'sequelize';
 import { injectReplacements } from 'sequelize/lib/utils/sql';
 import type { Unreadable } from '@open-larder/contract';
-import { z } from 'zod';
+import type { z } from 'zod';
 import { notFound, stale } from '../http/problems';
 import { camelCased } from './camel';
 import { Conversation, send } from './conversation';
@@ -181,7 +181,7 @@ export class Scope {
    * @throws ZodError where a row is not as it was described
    */
   async read<Row>(shape: z.ZodType<Row>, sql: string, values: Values = {}): Promise<Row[]> {
-    return z.array(shape).parse(await this.rows(sql, values));
+    return (await this.rows(sql, values)).map((row) => shape.parse(row));
   }
 
   /** Insert rows. A row that breaks a constraint fails all of them. */

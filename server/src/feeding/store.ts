@@ -123,10 +123,17 @@ const withoutUndone = ({ undone: _, ...feeding }: Feeding & { undone: boolean })
 
 type Refused = Promise<ProblemError | null>;
 
+const tubRow = z.object({ id: z.string() });
+const groupRow = z.object({
+  name: z.string(),
+  endedOn: z.string().nullable(),
+  cameOn: z.string().nullable(),
+});
+
 /** 404 where there is no such tub of that brood. */
 async function refuseTub(scope: Scope, { broodId, tubId }: FeedingCreate): Refused {
   const [tub] = await scope.read(
-    z.object({ id: z.string() }),
+    tubRow,
     `SELECT t.id FROM brood_tubs t
       WHERE t.household_id = :household AND t.brood_id = :broodId AND t.id = :tubId`,
     { broodId, tubId },
@@ -137,7 +144,7 @@ async function refuseTub(scope: Scope, { broodId, tubId }: FeedingCreate): Refus
 /** 404 where there is no such group, 422 on a day before it came or after it ended. */
 async function refuseGroup(scope: Scope, fed: FeedingCreate, groupId: string): Refused {
   const [group] = await scope.read(
-    z.object({ name: z.string(), endedOn: z.string().nullable(), cameOn: z.string().nullable() }),
+    groupRow,
     `SELECT g.name, g.ended_on::text,
             (SELECT min(lower(s.during))::text FROM stays s
               WHERE s.household_id = g.household_id AND s.group_id = g.id) AS came_on

@@ -224,6 +224,8 @@ export async function changedSince(
   return row!;
 }
 
+const countedRow = z.object({ lotId: z.string() });
+
 /** Lots of a food that were counted after an instant. */
 export async function countedSince(
   scope: Scope,
@@ -231,7 +233,7 @@ export async function countedSince(
   at: string,
 ): Promise<ReadonlySet<string>> {
   const rows = await scope.read(
-    z.object({ lotId: z.string() }),
+    countedRow,
     `SELECT DISTINCT e.lot_id FROM lots l
        JOIN stock_events e ON e.household_id = l.household_id AND e.lot_id = l.id
       WHERE l.household_id = :household AND l.food_id = :foodId AND e.kind = 'counted' AND e.at > :at`,

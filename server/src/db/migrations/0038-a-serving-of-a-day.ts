@@ -3,5 +3,5 @@ export const name = '0038-a-serving-of-a-day';
 
 export const up = `
 DROP INDEX feedings_serving;
-CREATE INDEX feedings_serving ON feedings (household_id, serving_id, day);
+CREATE INDEX feedings_serving ON feedings (serving_id, household_id, day);
 `;
