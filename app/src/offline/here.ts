@@ -14,7 +14,7 @@ import { retimed } from './retime';
 
 const LOCK = 'open-larder.outbox';
 const CHANNEL = 'open-larder.outbox';
-/** How many acts were kept when this was last seen: where the database is empty and this is not, it was cleared. */
+/** How many acts were kept when this page last looked, for where the database that held them was cleared. */
 const UNSENT = 'unsent';
 /** A phone at the glass goes on after so long without an answer. */
 const PATIENCE_MS = 8000;
@@ -35,16 +35,12 @@ export class Here {
   private owner: Owner | null = null;
   private timer: ReturnType<typeof setTimeout> | undefined;
   readonly outbox: Outbox;
-  /** So many acts are gone: the browser, or someone, has cleared what was kept. */
-  readonly cleared: number;
-
   constructor(
     private readonly device: Device,
-    found: readonly Act[],
     private readonly others: BroadcastChannel | null,
+    /** So many acts are gone: the browser, or someone, has cleared what was kept. */
+    readonly cleared = 0,
   ) {
-    this.cleared = found.length === 0 ? (recall<number>(UNSENT) ?? 0) : 0;
-    if (this.cleared > 0) forget(UNSENT);
     this.outbox = new Outbox({
       device,
       send: (act) => this.send(act),
@@ -217,16 +213,15 @@ export const openHere = (): Promise<Here> => (here ??= open());
 
 async function open(): Promise<Here> {
   const device = await openDevice();
-  const found = await device.acts();
+  const [whose, timeZone] = [await device.note('whose'), await device.note('timeZone')];
+  // Where it is still known who used it, nothing was cleared: what is gone was sent in the background.
+  const cleared = whose === undefined ? unsentBefore() : 0;
+  if (cleared > 0) forget(UNSENT);
   // Pages that share no database have nothing to say to each other.
   const others = device.lasts && globalThis.BroadcastChannel ? new BroadcastChannel(CHANNEL) : null;
-  const own = new Here(device, found, others);
+  const own = new Here(device, others, cleared);
   // Who used it last, until it is known who is signed in.
-  const [whose = '', timeZone = 'UTC'] = [
-    await device.note('whose'),
-    await device.note('timeZone'),
-  ];
-  own.begin({ whose, timeZone });
+  own.begin({ whose: whose ?? '', timeZone: timeZone ?? 'UTC' });
   opened = own;
   const pass = () => void own.outbox.pass();
   globalThis.window?.addEventListener?.('online', pass);

@@ -50,7 +50,7 @@ async function sendWhatWaits(): Promise<void> {
   const device = await openDevice();
   const [whose, timeZone] = [await device.note('whose'), await device.note('timeZone')];
   if (whose === undefined || timeZone === undefined) return;
-  const here = new Here(device, await device.acts(), null);
+  const here = new Here(device, null);
   await here.belongTo({ whose, timeZone });
   await here.outbox.pass();
   const left = here.kept().some(({ problem }) => problem === null);
