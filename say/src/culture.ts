@@ -61,7 +61,7 @@ export function formatCultureWork(because: WorkReason): WorkLabels {
     case 'crashed':
     case 'spent':
       return {
-        says: because.fromEggs ? 'Rinse it, and set it up anew' : 'Clean it, and start anew',
+        says: because.fromEggs ? 'Rinse it, and set it up again' : 'Clean it, and start again',
         why:
           because.is === 'crashed'
             ? 'It crashed.'

@@ -14,7 +14,7 @@ import type { Brood } from './useBroods';
 const draft = broodSplit.pick({ count: true, tubs: true });
 type Draft = z.infer<typeof draft>;
 
-/** A clutch is split into so many tubs at the most. */
+/** A clutch is split into so many tubs at most. */
 const MOST = 20;
 
 /** Spread the young of the fullest tub evenly over more: how many, how much water, and it is done. */

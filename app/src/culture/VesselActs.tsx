@@ -102,7 +102,7 @@ function MoreSheet({ culture, onClose }: { culture: Culture; onClose: () => void
           <Button
             least="feeder"
             label="Set up anew"
-            onPress={() => done({ kind: 'restarted', massG: null }, `${name} is set up anew.`)}
+            onPress={() => done({ kind: 'restarted', massG: null }, `${name} was set up again.`)}
           />
         )}
         <Button
@@ -123,10 +123,10 @@ function MoreSheet({ culture, onClose }: { culture: Culture; onClose: () => void
       </View>
       {hatch ? (
         <Line
-          label="It was set up anew"
+          label="It was set up again"
           act="Set up"
           disabled={!good(eggsG) || eggsG <= 0}
-          onPress={() => done({ kind: 'restarted', massG: eggsG }, `${name} is set up anew.`)}
+          onPress={() => done({ kind: 'restarted', massG: eggsG }, `${name} was set up again.`)}
         >
           <NumberField label="Eggs, dry" unit="g" value={eggsG} onChange={setEggsG} />
         </Line>

@@ -163,7 +163,7 @@ function HatchRows({ atMs }: { atMs: number }) {
     <>
       <ListRow
         title={hours < 0 ? 'Ready' : 'Hatched'}
-        detail={over ? 'long ago: rinse the jar, and set it up anew' : undefined}
+        detail={over ? 'long ago: rinse the jar, and set it up again' : undefined}
         trail={<Text>{`${format.day(ready.day)}, ${format.time(ready.minutes)}`}</Text>}
       />
       {hours < 0 || over ? null : (

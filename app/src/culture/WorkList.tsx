@@ -31,7 +31,7 @@ export function WorkList({ culture }: { culture: Culture }) {
         return void logEvent(
           culture.id,
           { kind: 'restarted', massG: isFromEggs(culture.kind) ? culture.startG : null },
-          `${culture.name} is set up anew.`,
+          `${culture.name} was set up again.`,
         );
       case 'look':
         return setSheet('see');

@@ -46,7 +46,7 @@ export function EditGroupSheet({ group, data, onClose }: Props) {
         }
       />
       <Text tone="quiet">
-        What they eat and what happened to them stays; what they need is worked out anew.
+        What they eat and what happened to them stays; what they need is recalculated.
       </Text>
       <TextInput control={form.control} name="name" label="What you call them" />
       <PickerInput

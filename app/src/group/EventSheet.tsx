@@ -84,7 +84,7 @@ export function EventSheet({ kind, group, data, onClose, replaces }: Props) {
           : add({ params: { id: group.id }, body: { ...body, id } })) as never,
     );
     if (!saved) return;
-    toast(replaces ? 'It is corrected; what follows from it is worked out anew.' : SAYS[kind].done);
+    toast(replaces ? 'It is corrected; what follows from it is recalculated.' : SAYS[kind].done);
     onClose();
   });
   return (

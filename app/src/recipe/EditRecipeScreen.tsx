@@ -56,7 +56,7 @@ function EditForm({ recipe, foods }: { recipe: RecipeRow; foods: ReadonlyMap<str
           cooked: 'Steams off',
           drained: 'Drains off',
           tray: 'Tray and cutting',
-          targets: 'What it shall reach',
+          targets: 'Targets',
           place: 'Kept in the',
           keepsDays: 'Keeps',
           method: 'How it is made',

@@ -46,7 +46,7 @@ const BROOD_WORDS: Record<BroodWorkKind, string> = {
   yolk: 'no food: yolk',
   firstFood: 'first food',
   feed: 'feed',
-  standing: 'food that stands in the water',
+  standing: 'food left standing in the water',
   change: 'change water',
   start: 'start a culture',
   count: 'count',

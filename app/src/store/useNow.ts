@@ -31,7 +31,7 @@ export function useNow(): Now {
   return minuteIn(minute, zone);
 }
 
-/** The household's local day: what depends on it alone is not worked out anew every minute. */
+/** The household's local day: what depends on it alone is not recalculated every minute. */
 export function useToday(): string {
   const zone = useHousehold()?.timeZone ?? 'UTC';
   const today = () => minuteIn(minuteNow(), zone).day;

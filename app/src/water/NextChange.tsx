@@ -96,7 +96,7 @@ export function ChangeSheet({
     <Sheet title={kind === 'changed' ? 'Water changed' : 'Filled up'} open onClose={onClose}>
       <Text tone="quiet">
         {kind === 'changed'
-          ? 'How much was taken out and put in anew.'
+          ? 'How much water was taken out and replaced.'
           : 'What evaporated and was filled up: salts stay behind, so that soft water or rain is better for it than tap.'}
       </Text>
       <NumberField

@@ -141,7 +141,7 @@ export function RhythmSheet({ tank, onClose }: { tank: Tank; onClose: () => void
     <Sheet title={`How the water of ${tank.name} is changed`} open onClose={onClose}>
       {stale ? (
         <Text tone="due">
-          {`It was changed somewhere else meanwhile, to ${formatNumber((tank.plan?.water?.share ?? 0) * 100, 0)} % every ${tank.plan?.water?.everyDays ?? 0} days. Save again to put yours in its place.`}
+          {`It was changed on another device meanwhile, to ${formatNumber((tank.plan?.water?.share ?? 0) * 100, 0)} % every ${tank.plan?.water?.everyDays ?? 0} days. Save again to put yours in its place.`}
         </Text>
       ) : null}
       <Text variant="small" tone="quiet">

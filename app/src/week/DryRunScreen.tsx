@@ -233,7 +233,7 @@ function Compared({
   const rows: [string, string, string][] = [
     ['Cost', format.money(a.cost), format.money(b.cost)],
     ['Waste', `${Math.round(a.waste)} %`, `${Math.round(b.waste)} %`],
-    ['Nitrate at the most', `${formatMgL(a.peak)} mg/L`, `${formatMgL(b.peak)} mg/L`],
+    ['Nitrate at most', `${formatMgL(a.peak)} mg/L`, `${formatMgL(b.peak)} mg/L`],
     ['Hungry days of groups', String(a.hungry), String(b.hungry)],
     ['Work', `${formatNumber(a.hours, 1)} h`, `${formatNumber(b.hours, 1)} h`],
   ];

@@ -96,7 +96,7 @@ export function RulesSheet({
                     }
                   />
                   <Choice
-                    label={`${food.name}: at the most`}
+                    label={`${food.name}: at most`}
                     value={MAX.find((one) => one.max === rule.mostPerWeek)?.value ?? 'free'}
                     options={MAX.map(({ value, label }) => ({ value, label }))}
                     onChange={(value) =>

@@ -29,7 +29,7 @@ export const FEEDING_STYLE_LABELS: {
     ways: {
       two: {
         label: 'two meals',
-        means: 'Two meals a day at the most: less work, fuller stomachs.',
+        means: 'Two meals a day at most: less work, fuller stomachs.',
       },
       many: { label: 'many small ones', means: 'Three or more: for guts that empty fast.' },
     },

@@ -292,7 +292,7 @@ function stripsOf(feeding: Feeding, { frames, scene, report }: Played): DayStrip
   return [
     ...LYING.map(({ name }, strip): DayStrip => ({
       name,
-      says: `${formatSignificant(peaks[strip]!, 2)} g at the most`,
+      says: `${formatSignificant(peaks[strip]!, 2)} g at most`,
       // The root shows a crumb beside a cube.
       heights: Array.from(grams[strip]!, (part) => Math.sqrt(part / max)),
       of: 'food',

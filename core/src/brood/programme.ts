@@ -9,7 +9,7 @@ export type NeverFood = 'dryToSkinFeeders' | 'animalsToGrazers' | 'richToGrazers
 /** How young of a kind are fed on principle, by the day from swimming free. */
 export type YoungDiet = 'prey' | 'grazers' | 'skinFeeders';
 
-/** A food that stands in the water, on its days; Infinity for one that stays. */
+/** A food left standing in the water, on its days; Infinity for one that stays. */
 export interface StandingSpan {
   what: StandingFood;
   from: number;

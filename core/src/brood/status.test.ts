@@ -272,7 +272,7 @@ describe('odd cases of a brood', () => {
       broodOf(KILLI, { events: [...events, report('warmth', on(4), { tempC: 15 })], today: on(5) }),
     );
     expect(cold.next!.day > plain.next!.day).toBe(true);
-    // Three days at the most are believed to be as cold: they make 9/10·ln 2.5 less than their way.
+    // Three days at most are believed to be as cold: they make 9/10·ln 2.5 less than their way.
     const lost = 3 * (1 - 2.5 ** -0.9);
     expect(daysBetween(plain.next!.day, cold.next!.day)).toBe(Math.round(lost));
   });

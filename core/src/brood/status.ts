@@ -92,7 +92,7 @@ export interface NeedAt extends Omit<RaiseNeed, 'live'> {
   live: { name: string; key: string; oneG: number } | null;
 }
 
-/** A food that stands in the water, on its days; null for one that stays. */
+/** A food left standing in the water, on its days; null for one that stays. */
 export interface StandingDay {
   what: StandingFood;
   from: string;

@@ -16,7 +16,7 @@ const HATCH_H: ByWarmth = [
 export const CYSTS_PER_G = 250_000;
 /** Share that hatches without a count. Assumption within 60 to 90 %. */
 export const HATCH_SHARE = 0.75;
-/** Grams of salt and, at the most, of cysts in a litre. Source: as above. */
+/** Grams of salt and, at most, of cysts in a litre. Source: as above. */
 export const SALT_G_L = 25;
 export const MAX_CYSTS_G_L = 2;
 /** Dry mass of one that has just hatched, µg. Source: as above. */

@@ -88,7 +88,7 @@ describe('how a vessel stands', () => {
     expect(at(hot, 20).tempC).toBe(24);
   });
 
-  it('crashed holds nothing; put in anew it begins with what was put in', () => {
+  it('crashed holds nothing; refilled it begins with what was put in', () => {
     const crashed = [report(8, { kind: 'crashed' })];
     expect(at(vessel('moina', crashed), 9)).toMatchObject({
       state: 'crashed',
@@ -412,7 +412,7 @@ describe('a culture that was going already', () => {
     expect(grownUp.estimate.count).toBeGreaterThan(looks(1).estimate.count * 3);
   });
 
-  it('set up anew starts anew', () => {
+  it('set up again starts over', () => {
     const one = vessel(
       'moina',
       [

@@ -271,7 +271,7 @@ export interface Reached {
   to: number | null;
 }
 
-/** Beyond what was measured a curve is followed for as long again, and half a year at the most. */
+/** Beyond what was measured a curve is followed for as long again, and half a year at most. */
 const MAX_AHEAD = 183;
 
 /**

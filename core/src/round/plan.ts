@@ -39,7 +39,7 @@ export interface FoodRule {
   foodId: string;
   /** How readily the group takes it, 0..1; null leaves what its kind lets expect. */
   taken: number | null;
-  /** Servings of it in seven days at the most: 0 is never; null sets no limit. */
+  /** Servings of it in seven days at most: 0 is never; null sets no limit. */
   mostPerWeek: number | null;
 }
 

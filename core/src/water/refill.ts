@@ -17,7 +17,7 @@ export interface Refill {
   buckets: { full: number; restL: number; ofL: number };
   /** Of each water, litres; one where nothing is mixed. */
   parts: { name: string; litres: number }[];
-  /** Warm the new water to within this, °C: the tank then changes by two degrees at the most. */
+  /** Warm the new water to within this, °C: the tank then changes by two degrees at most. */
   warmTo: { from: number; to: number };
   /** The tank afterwards, if it is poured as it comes. */
   after: { tempC: number; gh: number | null; tdsMgL: number | null };

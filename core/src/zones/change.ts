@@ -178,7 +178,7 @@ export function inDiet(
         return [half, { ...half, id: newId(), momentId: change.momentId }];
       }
       case 'food':
-        // An amount of the keeper's own was of the other food: it is worked out anew.
+        // An amount of the keeper's own was of the other food: it is recalculated.
         return { ...serving, foodId: change.foodId, ownUnits: null };
       case 'place':
         return { ...serving, place: change.place };

@@ -79,7 +79,7 @@ export function daySpan(
   return { fromMin, toMin: Math.max(fromMin + DAY_MIN, last + BEFORE_MIN) };
 }
 
-/** A single meal is watched for this long at the least and at the most, minutes. */
+/** A single meal is watched for this long at least and at most, minutes. */
 const WATCHED_MIN = { min: 15, max: 24 * 60 };
 
 /** One meal: from its moment until its last food is lifted. */

@@ -35,7 +35,7 @@ const driftsOf = (driftPerS: number, backPerS: Float64Array, dt: number): Drifts
   back: backPerS.map((rate) => -Math.expm1(-rate * dt)),
 });
 
-/** From the lowest layer up: a particle passes one layer a step at the most. */
+/** From the lowest layer up: a particle passes one layer a step at most. */
 function sink(state: State, model: Model, i: number, nowS: number, dt: number) {
   const { n, items } = state;
   const { columns, heightCm, mixesCmS } = model.waters;

@@ -50,7 +50,7 @@ const FRAME_OF_AGE = 0.08;
  * share of what is there, so nothing goes below zero, and what is served is eaten, leached, lifted
  * or left.
  * @param stepScale multiple of the usual step, to check that the step does not matter
- * @param everyS    seconds between frames at the most, less while food is new; Infinity keeps none
+ * @param everyS    seconds between frames at most, less while food is new; Infinity keeps none
  */
 export function simulate(model: Model, { stepScale = 1, everyS = Infinity } = {}): Outcome {
   const state = startOf(model);

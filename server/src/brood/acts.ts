@@ -14,7 +14,7 @@ import { readTank } from '../tank/store';
 import { readStoredBrood, readStoredTub, BROOD_EVENTS } from './store';
 import { z } from 'zod';
 
-/** So many tubs one brood is split over at the most. */
+/** So many tubs one brood is split over at most. */
 const MAX_TUBS = 40;
 
 /**

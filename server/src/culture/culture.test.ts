@@ -112,7 +112,7 @@ describe('a culture', () => {
     expect(await shelfG()).toBeCloseTo(0.1, 6);
   });
 
-  it('that crashed gives nothing, until it is set up anew', async () => {
+  it('that crashed gives nothing, until it is set up again', async () => {
     await start({ foodId: house.food.id }).expect(201);
     const { body: crashed } = await logEvent({ kind: 'crashed' }).expect(201);
     expect(crashed.status).toMatchObject({ state: 'crashed', contentG: 0, givesG: 0 });

@@ -1,22 +1,21 @@
 type Values = Readonly<Record<string, unknown>>;
 
-/** A text as it is prepared, and the names of what fills it, in order. */
+/** A statement with $1, $2 …, and the names of its parameters in that order. */
 interface Shape {
   sql: string;
   names: readonly string[];
 }
 
 const shapes = new Map<string, Shape>();
-/** By connection, then text: the name under which the database keeps it. */
+/** Names of prepared statements, by connection and text. */
 const kept = new WeakMap<object, Map<string, string>>();
 let made = 0;
 
 /**
- * What to send for a statement that is sent often: the database reads and plans it once for each
- * connection, which takes longer than most of them take to run. A value has one type wherever it stands.
- * @param values by the names in the text, plain or one plain one in a list; other names there, as in
- *   «HH24:MI», are its own
- * @returns statements of which the last gives the rows; `done` is called once they have been answered
+ * What to send for a prepared statement: the database parses and plans it once per connection, which takes
+ * longer than most of ours take to run. A value has the same type wherever it is used.
+ * @param values scalars by name, or lists of one; other colons in the text, as in «HH24:MI», are left alone
+ * @returns statements of which the last returns the rows; call `done` once they have been answered
  */
 export function prepared(
   connection: object,
@@ -32,8 +31,8 @@ export function prepared(
   if (before !== undefined) {
     return { statements: [`EXECUTE ${before}(${given})`], done: () => undefined };
   }
-  // A new name with each try: one that failed half-way may have left its own.
-  const name = `often_${(made += 1)}`;
+  // A new name each time: a message that failed half-way may have left its own.
+  const name = `prepared_${(made += 1)}`;
   return {
     statements: [`PREPARE ${name} AS ${sql}`, `EXECUTE ${name}(${given})`],
     done: () => known.set(text, name),

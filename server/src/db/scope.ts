@@ -4,10 +4,10 @@ import type { Unreadable } from '@open-larder/contract';
 import type { z } from 'zod';
 import { notFound, stale } from '../http/problems';
 import { camelCased } from './camel';
-import { Conversation, send } from './conversation';
-import { inTurn } from './doors';
+import { Pipeline, sendBatch } from './pipeline';
+import { queued } from './householdQueue';
 import { modelOf, type Table } from './models';
-import { BEGIN, BriefTransaction, COMMIT } from './transaction';
+import { BEGIN, PipelinedTransaction, COMMIT } from './transaction';
 
 type Values = Record<string, unknown>;
 type Dialect = Parameters<typeof injectReplacements>[1];
@@ -52,14 +52,14 @@ export class Scope {
   /** Rows that could not be read while this request was answered. */
   readonly unreadable: Unreadable[] = [];
 
-  private readonly conversation: Conversation | null;
+  private readonly pipeline: Pipeline | null;
 
   constructor(
     private readonly db: Sequelize,
     readonly householdId: string,
     private readonly transaction?: Transaction,
   ) {
-    this.conversation = transaction ? new Conversation(db, transaction) : null;
+    this.pipeline = transaction ? new Pipeline(db, transaction) : null;
   }
 
   /**
@@ -84,22 +84,22 @@ export class Scope {
 
   /** Run `work` whole or not at all. Inside another such call it joins that one. */
   async atomically<T>(work: (scope: Scope) => Promise<T>): Promise<T> {
-    return this.transaction ? work(this) : inTurn(this.householdId, () => this.begin(work));
+    return this.transaction ? work(this) : queued(this.householdId, () => this.begin(work));
   }
 
   private async begin<T>(work: (scope: Scope) => Promise<T>): Promise<T> {
-    const transaction = await BriefTransaction.open(this.db);
+    const transaction = await PipelinedTransaction.open(this.db);
     const inside = new Scope(this.db, this.householdId, transaction);
     try {
-      inside.within.ahead(BEGIN);
-      inside.within.ahead(this.wall);
+      inside.within.enqueue(BEGIN);
+      inside.within.enqueue(this.wall);
       const result = await work(inside);
-      await inside.within.ask(COMMIT);
-      transaction.ended();
+      await inside.within.query(COMMIT);
+      transaction.release();
       return result;
     } catch (error) {
-      // Nothing may follow the end of it on a connection that another request has by then.
-      await inside.within.breakOff();
+      // Nothing may be sent after the rollback: another request has the connection by then.
+      await inside.within.abort();
       await transaction.rollback().catch(() => undefined);
       throw error;
     }
@@ -113,15 +113,15 @@ export class Scope {
     work: (scope: Scope) => Promise<T>,
   ): Promise<T> {
     const scope = new Scope(db, householdId, transaction);
-    scope.within.ahead(scope.wall);
+    scope.within.enqueue(scope.wall);
     const result = await work(scope);
-    await scope.within.settle();
+    await scope.within.flush();
     return result;
   }
 
-  private get within(): Conversation {
-    if (!this.conversation) throw new Error('this needs a transaction: use atomically');
-    return this.conversation;
+  private get within(): Pipeline {
+    if (!this.pipeline) throw new Error('this needs a transaction; use atomically');
+    return this.pipeline;
   }
 
   /** Names the household to the database, which shows no row of another until the transaction ends. */
@@ -140,29 +140,29 @@ export class Scope {
 
   /**
    * Rows of a SELECT, or of an UPDATE … RETURNING. Column names come back in camelCase. Within a
-   * transaction, what is asked for in the same moment is sent together.
+   * transaction, queries of the same tick are sent together.
    */
   async rows<Row extends object>(sql: string, values: Values = {}): Promise<Row[]> {
     if (!sql.includes(':household')) throw new Error('a query without :household is not allowed');
-    if (this.conversation && this.isOften) {
+    if (this.pipeline && this.isPrepared) {
       const own = { ...values, household: this.householdId };
-      return camelCased(await this.conversation.askOften(sql, own)) as Row[];
+      return camelCased(await this.pipeline.queryPrepared(sql, own)) as Row[];
     }
     const whole = this.filledIn(sql, values);
-    const rows = this.conversation
-      ? await this.conversation.ask(whole)
+    const rows = this.pipeline
+      ? await this.pipeline.query(whole)
       : // Statements that are sent together are one transaction.
-        (await send(this.db, [this.wall, whole]))[1]!;
+        (await sendBatch(this.db, [this.wall, whole]))[1]!;
     return camelCased(rows) as Row[];
   }
 
-  private isOften = false;
+  private isPrepared = false;
 
-  /** The same scope, for statements of fixed text and plain values that each serving asks. */
-  get often(): Scope {
-    const often = Object.create(this) as Scope;
-    often.isOften = true;
-    return often;
+  /** The same scope, whose queries are prepared: for frequent statements of fixed text and plain values. */
+  get prepared(): Scope {
+    const prepared = Object.create(this) as Scope;
+    prepared.isPrepared = true;
+    return prepared;
   }
 
   private filledIn(sql: string, values: Values): string {
@@ -172,7 +172,7 @@ export class Scope {
 
   /** Change rows with the next statement, in front of it. Whether it succeeds is known with that one. */
   changeAhead(sql: string, values: Values): void {
-    this.within.ahead(this.filledIn(sql, values));
+    this.within.enqueue(this.filledIn(sql, values));
   }
 
   /**
@@ -224,7 +224,7 @@ export class Scope {
       await this.rows(whole);
       return;
     }
-    await this.within.settle();
+    await this.within.flush();
     await modelOf(this.db, table).bulkCreate(
       rows.map((row) => ({ ...row, householdId: this.householdId })),
       { ignoreDuplicates: once, transaction: this.transaction },
@@ -260,7 +260,7 @@ export class Scope {
   ): Promise<Row> {
     const { version, ...values } = edit;
     const [changed] = await this.atomically(async (scope) => {
-      await scope.within.settle();
+      await scope.within.flush();
       return modelOf(this.db, table).update(
         { ...values, version: version + 1 },
         {
@@ -283,7 +283,7 @@ export class Scope {
   ): Promise<Row> {
     const { version, ...values } = edit;
     const [changed] = await this.atomically(async (scope) => {
-      await scope.within.settle();
+      await scope.within.flush();
       return modelOf(this.db, 'households').update(
         { ...values, version: version + 1 },
         { where: { id: this.householdId, version }, transaction: scope.transaction },
@@ -297,7 +297,7 @@ export class Scope {
   /** Hold a named lock from the next statement until the transaction ends: nothing is done twice at once. */
   async lock(name: string): Promise<void> {
     const key = this.db.escape(this.householdId + name);
-    this.within.ahead(`SELECT pg_advisory_xact_lock(hashtextextended(${key}, 0))`);
+    this.within.enqueue(`SELECT pg_advisory_xact_lock(hashtextextended(${key}, 0))`);
   }
 }
 

@@ -70,15 +70,14 @@ export async function logFeeding(
   await scope.lock(`food ${fed.foodId}`);
   const { id, day, servingId } = fed;
   const same = '(e.id = :id OR (e.serving_id = :servingId AND e.day = :day))';
-  // All in one message, and what is written in the last one: how soon the next serving gets its turn is
-  // up to that.
-  const { often } = scope;
+  // One round trip, and the writes go with COMMIT: the next serving of this food waits until then.
+  const { prepared } = scope;
   const [before, early, refused, food, counted] = await Promise.all([
-    FEEDINGS.among(often, same, { id, day, servingId }),
-    refuseFuture(often, clock, fed, 'log a serving on its day'),
-    fed.groupId === null ? refuseTub(often, fed) : refuseGroup(often, fed, fed.groupId),
-    readFood(often, fed.foodId),
-    countedSince(often, fed.foodId, fed.at),
+    FEEDINGS.among(prepared, same, { id, day, servingId }),
+    refuseFuture(prepared, clock, fed, 'log a serving on its day'),
+    fed.groupId === null ? refuseTub(prepared, fed) : refuseGroup(prepared, fed, fed.groupId),
+    readFood(prepared, fed.foodId),
+    countedSince(prepared, fed.foodId, fed.at),
   ]);
   const known = before.find((one) => one.id === id);
   if (known) {

@@ -19,7 +19,7 @@ const LOOK_BACK_DAYS = 400;
 /**
  * Score what came true and is not scored yet, the oldest first, until the time is up. Each forecast is
  * what the models say from what was known before it came true; once kept, it stays as it was.
- * @param budgetMs so long at the most; the forecast that is being made is finished
+ * @param budgetMs so long at most; the forecast that is being made is finished
  * @returns all that are kept then, and how many are left to score
  */
 export async function catchUp(

@@ -39,8 +39,7 @@ export async function once<T>(
   const digest = digestOf(route, sent);
   try {
     return await scope.atomically(async (inside) => {
-      // Asked with the first question of the act, and looked at when that is done: a way to the
-      // database less for what comes once, which is nearly all.
+      // Sent with the first query of the act and checked at its end: a round trip less.
       const claimed = claim(inside, key, digest);
       claimed.catch(() => undefined);
       const answer = await act(inside);
@@ -74,7 +73,7 @@ async function readReceipt<T>(
 
 /** Whoever claims first does it; the other waits for that, and has nothing left to do. */
 async function claim(scope: Scope, key: string, digest: string): Promise<boolean> {
-  const claimed = await scope.often.rows(
+  const claimed = await scope.prepared.rows(
     `INSERT INTO receipts (household_id, key, digest) VALUES (:household, :key, :digest)
      ON CONFLICT DO NOTHING RETURNING key`,
     { key, digest },

@@ -4,7 +4,7 @@ import { hatchTasks } from '../tasks';
 import { aging } from './aging';
 import type { Way } from './way';
 
-/** Eggs in brine: all at once, and then set up anew. */
+/** Eggs in brine: all at once, and then set up again. */
 export const HATCH: Way = {
   ...aging({
     renews: false,

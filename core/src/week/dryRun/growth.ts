@@ -39,7 +39,7 @@ const SPARED = { first: 0.6, thin: 0.4, thinAt: 0.8 };
 const LOST_KJ_PER_G = 8;
 /** How far off intake and maintenance may be. Assumption: as the bands of the simulation are. */
 const UNSURE = { intake: 0.15, maintenance: 0.12 };
-/** Per cent of its mass that a fish loses or gains in a day at the most. */
+/** Per cent of its mass that a fish loses or gains in a day at most. */
 const MAX_A_DAY = 0.12;
 
 export function growingOf(group: Fed): Growing {

@@ -21,7 +21,7 @@ export interface Offer {
   gutG: number;
   /** Most of such parts at once. */
   maxSteps: number;
-  /** Servings in a cycle at the most; Infinity without a limit. */
+  /** Servings in a cycle at most; Infinity without a limit. */
   maxServings: number;
   /** By kind of day, then group: share of its grams that reaches it. */
   reaches: readonly (readonly number[])[];

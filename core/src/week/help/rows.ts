@@ -47,7 +47,7 @@ export function energyRows(writing: Writing, h: number): void {
   });
 }
 
-/** Two meals at the most, or many; larvae are never left without. */
+/** Two meals at most, or many; larvae are never left without. */
 export function mealRows(writing: Writing, h: number): void {
   const { mip, kinds, days, moments, task } = writing;
   const fry = writing.eating[h]!.group.stage === 'fry';
@@ -92,7 +92,7 @@ export function compositionRows(writing: Writing, h: number): void {
   const { group, needKj, kjPerG, grazedKj } = writing.eating[h]!;
   const fed = kinds.reduce((sum, kind) => sum + (kind.rests[h] === null ? kind.days.length : 0), 0);
   if (fed === 0) return;
-  // What is grazed counts as film, and that is what most of it is.
+  // What is grazed counts as film, and that is what the most of it is.
   const filmKj = kinds.reduce((sum, kind, k) => sum + grazedKj[k]! * kind.days.length, 0);
   const filmG = filmKj / (kjPerG.at(-1) || 1);
   const { plantShareMin, plantShareMax, proteinMin, proteinMax, guild } = group.species;

@@ -39,7 +39,7 @@ export interface ImproveOptions {
 }
 
 /**
- * Days that are simulated at the most: for the first way, and for each of the others, which go on from what
+ * Days that are simulated at most: for the first way, and for each of the others, which go on from what
  * it found. A tank of several groups takes longer for each.
  */
 const DAYS = { first: { most: 300, least: 130 }, further: { most: 100, least: 35 } };
@@ -167,7 +167,7 @@ const priceOf = (way: ImproveWay, acts: readonly PlanAct[]): number =>
   sum(acts, ({ does }) => WAYS[way].change[does]);
 
 /**
- * One change after another, each the one that most lessens the gravest miss, as long as it is worth its
+ * One change after another, each the one that the most lessens the gravest miss, as long as it is worth its
  * trouble, from what was found before. At last each is left out again that the others made needless.
  */
 function acted(

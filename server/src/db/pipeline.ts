@@ -19,7 +19,7 @@ interface Answered {
  * @returns the rows of each, as the driver made them: nothing is copied
  * @throws Error also for a COMMIT of what had failed before, which the database answers without one
  */
-export async function send(
+export async function sendBatch(
   db: Sequelize,
   statements: readonly string[],
   transaction?: Transaction,
@@ -35,11 +35,11 @@ export async function send(
 }
 
 /**
- * What a transaction asks its database. Its one connection takes one message at a time; all that is asked
- * while one is under way, or in the same moment, goes together in the next, in order. Each message is a
- * way there and back, which costs more than most of the statements in it.
+ * The statements of a transaction. Its one connection takes one message at a time; all that is queried
+ * while one is in flight, or in the same tick, goes together in the next, in order. A message is a round
+ * trip, which costs more than most of the statements in it.
  */
-export class Conversation {
+export class Pipeline {
   private readonly waiting: Statement[] = [];
   private turn: Promise<void> = Promise.resolve();
 
@@ -48,39 +48,39 @@ export class Conversation {
     private readonly transaction: Transaction,
   ) {}
 
-  /** Rows of a statement. Where one fails, all that went with it do, and the transaction is lost. */
-  ask(sql: string): Promise<Row[]> {
+  /** Rows of a statement. If one fails, so do all in its message, and the transaction is lost. */
+  query(sql: string): Promise<Row[]> {
     const rows = new Promise<Row[]>((answer, fail) => this.waiting.push({ sql, answer, fail }));
     this.turn = this.turn.then(() => this.sendWaiting());
     return rows;
   }
 
-  /** Rows of a statement that is sent often, which the database need not plan each time. */
-  async askOften(sql: string, values: Row): Promise<Row[]> {
+  /** Rows of a statement that is sent often: the database keeps its plan. */
+  async queryPrepared(sql: string, values: Row): Promise<Row[]> {
     const { connection } = this.transaction as unknown as { connection: object };
     const escape = (value: unknown) => this.db.escape(value as string);
     const { statements, done } = prepared(connection, sql, values, escape);
-    statements.slice(0, -1).forEach((one) => this.ahead(one));
-    const rows = await this.ask(statements.at(-1)!);
+    statements.slice(0, -1).forEach((one) => this.enqueue(one));
+    const rows = await this.query(statements.at(-1)!);
     done();
     return rows;
   }
 
   /** Send a statement with the next one, in front of it. Whether it succeeds is known with that one. */
-  ahead(sql: string): void {
+  enqueue(sql: string): void {
     this.waiting.push({ sql, answer: () => undefined, fail: () => undefined });
   }
 
-  /** Send what waits, where nothing more is asked or something goes another way. */
-  async settle(): Promise<void> {
-    if (this.waiting.length > 0) await this.ask('SELECT 1');
+  /** Send what is queued, if there is no further query or the next one bypasses the queue. */
+  async flush(): Promise<void> {
+    if (this.waiting.length > 0) await this.query('SELECT 1');
   }
 
-  private isBrokenOff = false;
+  private isAborted = false;
 
-  /** Wait for what is under way and send nothing more: what is asked for and was not sent fails. */
-  async breakOff(): Promise<void> {
-    this.isBrokenOff = true;
+  /** Wait for the message in flight and send nothing more: queries that were not sent fail. */
+  async abort(): Promise<void> {
+    this.isAborted = true;
     await this.turn;
   }
 
@@ -88,9 +88,9 @@ export class Conversation {
     const statements = this.waiting.splice(0);
     if (statements.length === 0) return;
     try {
-      if (this.isBrokenOff) throw new Error('the transaction was broken off');
+      if (this.isAborted) throw new Error('the transaction was aborted');
       const sql = statements.map((one) => one.sql);
-      const answers = await send(this.db, sql, this.transaction);
+      const answers = await sendBatch(this.db, sql, this.transaction);
       statements.forEach((one, at) => one.answer(answers[at]!));
     } catch (error) {
       statements.forEach((one) => one.fail(error));

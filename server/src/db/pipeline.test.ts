@@ -18,14 +18,14 @@ const number = (scope: Scope, n: number) =>
     .then(([row]) => row!.n);
 const tankRow = () => ({ ...sampleTank(), version: 1, archived: false });
 
-/** What was sent while `work` was done, message by message. */
+/** Messages that were sent during `work`. */
 async function messagesOf(work: () => Promise<unknown>): Promise<string[]> {
   const query = jest.spyOn(Sequelize.prototype, 'query');
   await work();
   return query.mock.calls.map(([sql]) => String(sql));
 }
 
-/** Connections that were left in the middle of something. */
+/** Connections that were left inside a transaction. */
 async function openTransactions(): Promise<number> {
   const [[row]] = (await server.db.query(
     `SELECT count(*)::int AS n FROM pg_stat_activity
@@ -34,8 +34,8 @@ async function openTransactions(): Promise<number> {
   return row!.n;
 }
 
-describe('what a transaction asks', () => {
-  it('in the same moment goes in one message, with its beginning, and is answered in order', async () => {
+describe('the statements of a transaction', () => {
+  it('go in one message with BEGIN if queried in the same tick, and are answered in order', async () => {
     let seen: number[] = [];
     const messages = await messagesOf(() =>
       ours().atomically(async (scope) => {
@@ -50,7 +50,7 @@ describe('what a transaction asks', () => {
     expect(messages[2]).toMatch(/COMMIT$/);
   });
 
-  it('is lost as a whole where a part of it fails, and what comes after is refused', async () => {
+  it('fail together with the one that fails, and refuse what comes after', async () => {
     const row = tankRow();
     await ours().insert('tanks', [row]);
     const before = await count(server.db, 'tanks');
@@ -68,7 +68,7 @@ describe('what a transaction asks', () => {
     expect(await openTransactions()).toBe(0);
   });
 
-  it('is not taken for done where a failure was passed over', async () => {
+  it('are not acknowledged if a failure was ignored', async () => {
     const row = tankRow();
     await ours().insert('tanks', [row]);
     const before = await count(server.db, 'tanks');
@@ -81,7 +81,7 @@ describe('what a transaction asks', () => {
     expect(await openTransactions()).toBe(0);
   });
 
-  it('and was not sent before it ended badly is never sent', async () => {
+  it('are never sent after the transaction failed', async () => {
     const late: Promise<unknown>[] = [];
     for (let time = 0; time < 20; time += 1) {
       const tried = ours().atomically(async (scope) => {
@@ -93,11 +93,11 @@ describe('what a transaction asks', () => {
     }
     const said = new Set(await Promise.all(late));
     said.delete(2);
-    expect([...said].every((one) => one === 'the transaction was broken off')).toBe(true);
+    expect([...said].every((one) => one === 'the transaction was aborted')).toBe(true);
     expect(await openTransactions()).toBe(0);
   });
 
-  it('keeps what is written in a text as it is', async () => {
+  it('keep texts as they were written', async () => {
     const row = { ...tankRow(), name: "it's :household; -- $1 \\ “x”" };
     await ours().atomically((scope) => scope.insert('tanks', [row]));
     const [kept] = await ours().rows<{ name: string }>(
@@ -108,15 +108,15 @@ describe('what a transaction asks', () => {
   });
 });
 
-describe('what is asked often', () => {
+describe('a prepared statement', () => {
   const named = (scope: Scope, id: string, day = '2026-03-11') =>
-    scope.often.rows<{ name: string; at: string }>(
+    scope.prepared.rows<{ name: string; at: string }>(
       `SELECT name, to_char(CAST(:day AS date), 'YYYY-MM-DD HH24:MI') AS at FROM tanks
         WHERE household_id = :household AND id IN (:ids)`,
       { ids: [id], day },
     );
 
-  it('is planned once for a connection, and gives the same rows', async () => {
+  it('is planned once per connection, and returns the same rows', async () => {
     const row = { ...tankRow(), name: "Wren's :ids" };
     await ours().insert('tanks', [row]);
     const work = () =>
@@ -131,11 +131,11 @@ describe('what is asked often', () => {
     expect(messages.filter((one) => one.includes('EXECUTE'))).toHaveLength(8);
   });
 
-  it('is planned anew where the first try was lost', async () => {
+  it('is prepared again if its first message failed', async () => {
     const row = tankRow();
     await ours().insert('tanks', [row]);
     const other = (scope: Scope) =>
-      scope.often.rows('SELECT 1 AS n FROM tanks WHERE household_id = :household AND id = :id', {
+      scope.prepared.rows('SELECT 1 AS n FROM tanks WHERE household_id = :household AND id = :id', {
         id: row.id,
       });
     const tried = ours().atomically((scope) =>
@@ -147,9 +147,9 @@ describe('what is asked often', () => {
     }
   });
 
-  it('has no list of several in it', async () => {
+  it('refuses a list of several values', async () => {
     const asked = ours().atomically((scope) =>
-      scope.often.rows('SELECT 1 FROM tanks WHERE household_id = :household AND id IN (:ids)', {
+      scope.prepared.rows('SELECT 1 FROM tanks WHERE household_id = :household AND id IN (:ids)', {
         ids: [uuidv7(), uuidv7()],
       }),
     );
