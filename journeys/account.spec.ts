@@ -90,7 +90,7 @@ test('a trial is planned with the fish that it takes, measured, and ended with n
   await expect(page.getByText('Green gel for the loaches is put away.')).toBeVisible();
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(
-    page.getByText(/Nothing can be said yet: measure a few at the beginning/),
+    page.getByText(/Too early to tell: measure a few at the beginning/),
   ).toBeVisible();
 });
 

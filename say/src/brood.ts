@@ -22,7 +22,7 @@ const of = (says: string, why: string): WorkLabels => ({ says, why });
 const STAGE_DUE = {
   wet: 'Wet the eggs with cool, soft water',
   hatch: 'Look whether they hatch',
-  swim: 'Look whether they swim free: they eat from that hour',
+  swim: 'Check whether they swim free: they eat from then on',
   born: 'Look for young',
 } as const;
 
@@ -68,7 +68,7 @@ export function formatBroodWork(because: BroodReason, units: UnitChoice): WorkLa
     case 'conditioned':
       return of(
         'Put them together, or go back to the usual meals',
-        `They were conditioned for ${someDays(because.days)}: their portions are those of every day again.`,
+        `They were conditioned for ${someDays(because.days)}: their portions are back to normal.`,
       );
     case 'lastMeal':
       return of('Their last meal is tonight', 'Tomorrow food distracts them, and fouls.');
@@ -118,7 +118,7 @@ export function formatBroodWork(because: BroodReason, units: UnitChoice): WorkLa
           : 'They are within the days on which it is expected.',
       );
     case 'yolk':
-      return of('No food: they live on their yolk', 'What is given now only fouls.');
+      return of('No food: they live on their yolk', 'Food given now only fouls the water.');
     case 'grown':
       return of(
         'They eat what adults eat: make them a group with a plan of its own',

@@ -25,12 +25,12 @@ export function formatHeed(heed: Heed, units: UnitChoice): { says: string; why: 
     case 'overLimit':
       return {
         says: 'Change water, and say how you change it',
-        why: `Nitrate is or will be at ${formatMgL(heed.mgL)} mg/L; they tolerate ${formatMgL(heed.capMgL)}. With a rhythm of changes in the plan the smallest one that is enough is worked out.`,
+        why: `Nitrate is or will be at ${formatMgL(heed.mgL)} mg/L; they tolerate ${formatMgL(heed.capMgL)}. Put a rhythm of changes into the plan: the smallest that is enough is worked out for you.`,
       };
     case 'poison':
       return {
         says: 'Change water today, and feed nothing until it is gone',
-        why: `There is ${heed.which} in it. Test again tomorrow; fry are fed on, with what they leave taken out at once.`,
+        why: `There is ${heed.which} in the water. Test again tomorrow; keep feeding fry, and remove what they leave at once.`,
       };
   }
 }

@@ -35,7 +35,7 @@ describe('the lines of a summary', () => {
   it('say what became of a group in a year, in the household’s units', () => {
     expect(formatGroupYear(year, euro)).toEqual([
       '12, then 10 fish',
-      '2 lost: 2 illness; of such 98 % live through thirty days (91 % to 100 %)',
+      '2 lost: 2 illness; 30-day survival 98 % (91 % to 100 %)',
       'grew 2 cm where its kind grows 2.5 cm, 0.25 % of its mass a day',
       'ate 12.4 g for €4.10; 2.5 g dry food to a gram gained',
     ]);

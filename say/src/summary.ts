@@ -73,7 +73,7 @@ export function formatGroupYear(year: GroupYear, reader: SummaryReader): string[
   const { began, ended, died, causes, over30, growthPerDay, usualCm, first, last } = year;
   const length = (cm: number) => formatQuantity(reader.units, 'length', cm);
   const survival = over30
-    ? `; of such ${formatPercent(over30.share)} live through thirty days (${formatPercent(over30.low)} to ${formatPercent(over30.high)})`
+    ? `; 30-day survival ${formatPercent(over30.share)} (${formatPercent(over30.low)} to ${formatPercent(over30.high)})`
     : '';
   return [
     began === ended ? formatFish(ended) : `${began}, then ${formatFish(ended)}`,

@@ -80,7 +80,7 @@ function NewCodes({ onDone }: { onDone: () => void }) {
   };
   return (
     <>
-      <Text>The codes that you had until now stop working.</Text>
+      <Text>Your old codes stop working.</Text>
       <OwnPassword
         value={password}
         onChange={setPassword}

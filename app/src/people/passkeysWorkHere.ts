@@ -12,7 +12,7 @@ export const WHY_NOT =
 /** What a keeper can do about a passkey that was not made or not shown. */
 export function wentWrong(error: unknown): string {
   const name = error instanceof Error ? error.name : '';
-  if (name === 'InvalidStateError') return 'This device has a passkey of yours already.';
+  if (name === 'InvalidStateError') return 'This device already has a passkey of yours.';
   if (name === 'NotAllowedError') return 'It was called off, or took too long. Try again.';
-  return 'This browser did not let a passkey be used here. Sign in by your password.';
+  return 'This browser did not let a passkey be used here. Sign in with your password.';
 }

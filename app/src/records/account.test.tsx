@@ -81,7 +81,7 @@ describe('an account in words', () => {
   it('tells of losses with their causes, and what of such live on', () => {
     expect(formatLosses(group())).toBe('10 → 7 fish; lost: 2 cause unknown, 1 jumped out');
     expect(formatLosses(group({ ended: 10, died: 0, causes: [] }))).toBe('10 fish, none lost');
-    expect(formatLiving(group())).toBe('of such 91 % live through thirty days (70 to 98 %)');
+    expect(formatLiving(group())).toBe('30-day survival 91 % (70 to 98 %)');
     expect(formatLiving(group({ died: 0 }))).toBeNull();
     expect(lossesOf([group(), group({ causes: [{ cause: 'jumped', count: 4 }] })])).toEqual([
       { says: 'jumped out', count: 5 },

@@ -39,10 +39,10 @@ export function formatEaten(
   return eatenG > 0 ? `ate ${formatGrams(eatenG)}${cost}${gain}` : 'nothing was logged for them';
 }
 
-/** «of such 93 % live through thirty days (76 to 99 %)»; null where none was lost. */
+/** «30-day survival 93 % (76 to 99 %)»; null where none was lost. */
 export function formatLiving({ died, over30 }: GroupAccount): string | null {
   if (died === 0 || over30 === null) return null;
-  return `of such ${percent(over30.share)} live through thirty days (${formatNumber(over30.low * 100, 0)} to ${percent(over30.high)})`;
+  return `30-day survival ${percent(over30.share)} (${formatNumber(over30.low * 100, 0)} to ${percent(over30.high)})`;
 }
 
 export function formatWater(

@@ -69,7 +69,7 @@ function NothingPlanned({ data, round }: { data: AppData; round: RoundView }) {
       : groups.length === 0
         ? ([
             'No fish yet',
-            'Say which fish live in it; what they need is worked out.',
+            'Add the fish that live in it; their portions are worked out for you.',
             'Say which fish',
             `/begin?tank=${tanks[0]!.id}`,
           ] as const)

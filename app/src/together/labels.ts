@@ -67,7 +67,7 @@ export function formatTogether(found: Together, { name, species }: Named, format
       const axis = AXES[OWN_AXIS[found.kind]];
       return withWhy(
         `No ${axis.noun} suits both ${who} and ${name(found.otherId)}`,
-        `The one begins at ${axis.say(found.low, format)}, the other ends at ${axis.say(found.high, format)}. One of them belongs in another tank.`,
+        `One starts at ${axis.say(found.low, format)}, the other ends at ${axis.say(found.high, format)}. One of them belongs in another tank.`,
         `${axis.say(found.low, format)} over ${axis.say(found.high, format)}`,
         found.gap,
       );

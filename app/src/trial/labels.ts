@@ -4,17 +4,17 @@ import { formatNumber } from '@open-larder/say';
 import type { Format } from '../store';
 
 const REFUSED: Record<TrialRefusal | 'unmeasured', string> = {
-  unmeasured: 'Nothing can be said yet: measure a few of each side on one day.',
+  unmeasured: 'Too early to tell: measure a few on each side on the same day.',
   tooFew:
     'No conclusion: of one side fewer than three were measured, and how they differ is not known.',
-  again: 'No conclusion: the same fish were measured again and again. Measure different ones.',
+  again: 'No conclusion: the same fish were measured each time. Measure different ones.',
   unequal:
     'No conclusion: one side was measured more than twice as often as the other. Measure as many of each.',
 };
 
 const percent = (share: number) => `${formatNumber(share * 100, 0)} %`;
 
-/** «The second are longer by 0.3 cm (0.1 to 0.5), 14 %; of two alike it would come so 1 time in 100.» */
+/** «The second are longer by 0.3 cm (0.1 to 0.5), 14 %; two equal sides would differ this much in 1 of 100 trials.» */
 export function formatResult(
   { kind, groupName, otherGroupName }: TrialRow,
   status: TrialStatus,
@@ -23,7 +23,7 @@ export function formatResult(
   const { result } = status;
   if ('refused' in result) {
     return result.refused === 'unmeasured' && kind === 'tank'
-      ? 'Nothing can be said yet: measure a few at the beginning, at the change and at the end.'
+      ? 'Too early to tell: measure a few at the beginning, at the change and at the end.'
       : REFUSED[result.refused];
   }
   const { difference, low, high, share, says, chance } = result;
@@ -33,7 +33,7 @@ export function formatResult(
     const { before, after } = result as unknown as { before: number; after: number };
     const grew = `They grew ${times(before)} for their size before, ${times(after)} after`;
     return says === 'none'
-      ? `No conclusion: ${grew.charAt(0).toLowerCase()}${grew.slice(1)}, and so much comes by chance (${formatNumber(low, 2)} to ${formatNumber(high, 2)} is likely).`
+      ? `No conclusion: ${grew.charAt(0).toLowerCase()}${grew.slice(1)}, a difference that chance alone can bring (${formatNumber(low, 2)} to ${formatNumber(high, 2)} is likely).`
       : `${grew}: ${says}, by ${formatNumber(low, 2)} to ${formatNumber(high, 2)}. ${odds}`;
   }
   const length = (cm: number) => format.quantity('length', cm);
@@ -49,8 +49,8 @@ export function formatResult(
 
 const formatChance = (chance: number): string =>
   chance < 0.001
-    ? 'Of two alike it would hardly ever come so.'
-    : `Of two alike it would come so ${formatNumber(chance * 100, chance < 0.01 ? 1 : 0)} times in a hundred.`;
+    ? 'Two equal sides would hardly ever differ this much.'
+    : `Two equal sides would differ this much in ${formatNumber(chance * 100, chance < 0.01 ? 1 : 0)} of 100 trials.`;
 
 /** «8 weeks: 24 on each side» */
 export const formatNeeded = ({ weeks, each }: TrialStatus['needed'][number]): string =>
@@ -65,10 +65,10 @@ export function formatDoubts({ kind, weeks }: TrialRow, status: TrialStatus): st
   const [a, b] = sides;
   return [
     each === null
-      ? 'So small a difference cannot be seen in that time: wait longer, or look for a greater one.'
+      ? 'A difference this small cannot be seen in that time: wait longer, or look for a larger one.'
       : null,
     enough === false && each !== null
-      ? `Fewer were measured than the ${each} on each side that show such a difference four times in five.`
+      ? `You measured fewer than the ${each} on each side that would show such a difference four times in five.`
       : null,
     apart
       ? 'The sides differed before it began: what differs at the end may come from there.'

@@ -68,7 +68,7 @@ describe('what a trial showed, in words', () => {
   it('a difference, with its interval and its chance', () => {
     const one = trial();
     expect(formatResult(one, one.status!, format)).toMatch(
-      /^On worms are longer than On flake by 0\.40 cm \(0\.\d+ to 0\.\d+\), 17 %\. Of two alike it would/,
+      /^On worms are longer than On flake by 0\.40 cm \(0\.\d+ to 0\.\d+\), 17 %\. Two equal sides would/,
     );
   });
 
@@ -83,7 +83,7 @@ describe('what a trial showed, in words', () => {
       formatResult(trial(), status([side(1.5, 2.4, 20, 9), side(1.5, 3, 20, 4)]), format),
     ).toMatch(/^No conclusion: one side was measured more than twice/);
     const none = { ...side(1, 2), measured: [] };
-    expect(formatResult(trial(), status([none, none]), format)).toMatch(/^Nothing can be said yet/);
+    expect(formatResult(trial(), status([none, none]), format)).toMatch(/^Too early to tell/);
     expect(formatResult(trial({ kind: 'tank' }), status([none, none]), format)).toMatch(
       /at the change/,
     );

@@ -64,7 +64,7 @@ describe('balancing a plan', () => {
     fireEvent.press(sheet().getByLabelText(/^Keep as it is/));
     fireEvent.press(sheet().getByRole('checkbox', { name: 'Zebrafish' }));
     start();
-    expect(await screen.findByText(/No change was found/)).toBeTruthy();
+    expect(await screen.findByText(/No change found/)).toBeTruthy();
     fireEvent.press(screen.getByText('Leave the plan as it is'));
     fireEvent.press(screen.getByText('Save the plan'));
     await waitFor(() => expect(sent(asked, 'PUT')).toHaveLength(1));

@@ -76,7 +76,7 @@ export function BalanceSheet({ board, data, names, onClose }: Props) {
       )}
       {fault ? <Text tone="due">{fault}</Text> : null}
       {result?.found.length === 0 ? (
-        <Text>No change was found that is worth its trouble: the plan stays as it is.</Text>
+        <Text>No change found that is worth the trouble: the plan stays as it is.</Text>
       ) : null}
       {result?.found.map((found, index) => (
         <PlanWay

@@ -101,7 +101,7 @@ export function StartSheet({ board, data, names, onClose }: Props) {
         hint={
           plan
             ? 'Its foods, moments and days; the amounts are worked out for each group.'
-            : 'By guild, stage and how the tank is fed; foods of your shelf that fit their mouths.'
+            : 'Foods from your shelf that fit their mouths, by guild, stage and how the tank is fed.'
         }
       />
       {tanks.length > 1 ? (

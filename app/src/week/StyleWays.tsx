@@ -123,6 +123,7 @@ function formatConversion({ said }: Conversion, names: Names): string[] {
         }.`,
     );
   const lifts = said.some((one) => one.key === 'lift');
-  if (lifts) lines.push('Leftovers: what is lifted when changes; the plan stays as it is.');
+  if (lifts)
+    lines.push('Leftovers: only when they are lifted out changes; the plan stays the same.');
   return lines.length > 0 ? lines : ['Adopted: no serving had to change.'];
 }

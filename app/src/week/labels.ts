@@ -58,7 +58,7 @@ export const FEEDING_STYLE_LABELS: {
   fast: {
     label: 'Rest day',
     ways: {
-      weekly: { label: 'weekly', means: 'A day with nothing once a week.' },
+      weekly: { label: 'weekly', means: 'One day a week without food.' },
       none: { label: 'never', means: 'Something every day.' },
     },
   },

@@ -45,7 +45,7 @@ const refused = () =>
   new ProblemError({
     status: 401,
     title: 'That did not work',
-    detail: 'This passkey is not known here. Sign in by your password, then add it again.',
+    detail: 'This passkey is not known here. Sign in with your password, then add it again.',
   });
 
 /** Passkeys (WebAuthn): made by who has typed the password, and then used in its place. */
