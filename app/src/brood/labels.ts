@@ -128,7 +128,7 @@ export const RAISING_WORDS: Record<Raising, [string, string]> = {
     'With the parents',
     'The parents lead and guard them; nothing has to be moved, and some are eaten.',
   ],
-  apart: ['Apart from them', 'None is eaten, and their food and water are yours to mind.'],
+  apart: ['Apart from them', 'None are eaten; feeding them and changing their water is up to you.'],
 };
 export const EGG_WORDS: Record<EggCare, [string, string]> = {
   left: ['Left where they are', 'The guard fans them and picks out the bad ones.'],
