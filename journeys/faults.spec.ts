@@ -338,9 +338,6 @@ test.describe('a database', () => {
   });
 });
 
-/** «1 pipette Frozen cyclops», of what its button says. */
-const given = (served: string): string => /^Served: (.*) for /.exec(served)![1]!;
-
 /** The same every time. */
 function shuffled<T>(all: readonly T[]): T[] {
   const left = [...all];
