@@ -319,7 +319,7 @@ test.describe('a database', () => {
   test('whose disk is full takes nothing that it would lose, and goes on as there is room', async ({
     page,
   }) => {
-    test.skip(!database.disk, 'a disk of its own needs the rights of root');
+    test.skip(!database.disk, 'only root can mount the small disk that this fills');
     await open(page, house);
     await onDevice(page);
     const before = await countFed(database.url);

@@ -144,7 +144,7 @@ const READS = new Set(['GET', 'HEAD']);
 const EVENT_PATHS = EVENT_ROUTES.map(
   (name) => new RegExp(`^${paths[name][1].replace(/:\w+/g, '[^/]+')}$`),
 );
-/** What is logged at the tank changes nothing about who may. */
+/** Events of the fish room change no session and no role. */
 const logsEvent = ({ method, baseUrl, path }: Request): boolean =>
   method === 'POST' && EVENT_PATHS.some((one) => one.test(baseUrl + path));
 /** A page asks for a dozen things at once: for so long who asks is not looked up again. */

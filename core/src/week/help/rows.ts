@@ -92,7 +92,7 @@ export function compositionRows(writing: Writing, h: number): void {
   const { group, needKj, kjPerG, grazedKj } = writing.eating[h]!;
   const fed = kinds.reduce((sum, kind) => sum + (kind.rests[h] === null ? kind.days.length : 0), 0);
   if (fed === 0) return;
-  // What is grazed counts as film, and that is what the most of it is.
+  // What is grazed counts as film, and that is what most of it is.
   const filmKj = kinds.reduce((sum, kind, k) => sum + grazedKj[k]! * kind.days.length, 0);
   const filmG = filmKj / (kjPerG.at(-1) || 1);
   const { plantShareMin, plantShareMax, proteinMin, proteinMax, guild } = group.species;

@@ -167,7 +167,7 @@ const priceOf = (way: ImproveWay, acts: readonly PlanAct[]): number =>
   sum(acts, ({ does }) => WAYS[way].change[does]);
 
 /**
- * One change after another, each the one that the most lessens the gravest miss, as long as it is worth its
+ * One change after another, each the one that most lessens the gravest miss, as long as it is worth its
  * trouble, from what was found before. At last each is left out again that the others made needless.
  */
 function acted(
