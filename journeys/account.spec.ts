@@ -89,9 +89,7 @@ test('a trial is planned with the fish that it takes, measured, and ended with n
   await page.getByRole('button', { name: 'Put the trial Green gel for the loaches away' }).click();
   await expect(page.getByText('Green gel for the loaches is put away.')).toBeVisible();
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await expect(
-    page.getByText(/Too early to tell: measure a few at the beginning/),
-  ).toBeVisible();
+  await expect(page.getByText(/Too early to tell: measure a few at the beginning/)).toBeVisible();
 });
 
 test('what was decided stands with what it led to, and a summary fits on a page', async ({
