@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { id } from './basics';
 import { foodCreate } from './food';
 import { groupCreate } from './group';
+import { moment } from './moment';
 import { tankCreate } from './tank';
 
 /** What a keeper has, entered in one go: all of it is written, or nothing. */
@@ -27,6 +28,8 @@ export const inventoryMade = z.object({
       unfedIds: z.array(id),
     }),
   ),
+  /** Moments that were added, so that each tank is fed twice a day while it is lit. */
+  moments: z.array(moment),
 });
 export type InventoryCreate = z.infer<typeof inventoryCreate>;
 export type InventoryMade = z.infer<typeof inventoryMade>;

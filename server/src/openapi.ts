@@ -169,6 +169,36 @@ class Components {
   }
 }
 
+type Operation = { responses: Record<string, object>; requestBody?: object };
+
+/** What several routes send or answer alike is given once, under the name of its shape. */
+function shareAlike(operations: readonly Operation[]) {
+  const requestBodies: Record<string, object> = {};
+  const responses: Record<string, object> = {};
+  const times = new Map<string, number>();
+  for (const { responses: own, requestBody = {} } of operations) {
+    for (const part of [requestBody, ...Object.values(own)]) {
+      const text = JSON.stringify(part);
+      times.set(text, (times.get(text) ?? 0) + 1);
+    }
+  }
+  const shared = (part: object, known: Record<string, object>, place: string): object => {
+    const text = JSON.stringify(part);
+    const name = /#\/components\/schemas\/(\w+)/.exec(text)?.[1];
+    if (!name || times.get(text) === 1) return part;
+    known[name] ??= part;
+    return JSON.stringify(known[name]) === text ? { $ref: `#/components/${place}/${name}` } : part;
+  };
+  for (const operation of operations) {
+    const { requestBody } = operation;
+    if (requestBody) operation.requestBody = shared(requestBody, requestBodies, 'requestBodies');
+    for (const [status, response] of Object.entries(operation.responses)) {
+      operation.responses[status] = shared(response, responses, 'responses');
+    }
+  }
+  return { requestBodies, responses };
+}
+
 /** What is sent with a request; nothing where it is all in the address. */
 function requestOf({ method, body }: { method: string; body: z.ZodType }): object {
   const shape = schema(body, 'input');
@@ -214,6 +244,8 @@ export function openApi() {
   }
   const recursive = shapeOf(z.object({ why: contract.why }), 'output').$defs as Schema;
   const components = new Components(paths);
+  const operations = components.within(paths) as Record<string, Record<string, Operation>>;
+  const alike = shareAlike(Object.values(operations).flatMap((path) => Object.values(path)));
   return {
     openapi: '3.1.0',
     info: {
@@ -221,11 +253,13 @@ export function openApi() {
       version: '0.1.0',
       description: 'Diets, rounds, larder and records of a freshwater aquarium household.',
     },
-    paths: components.within(paths),
+    paths: operations,
     components: {
       parameters,
+      requestBodies: alike.requestBodies,
       schemas: { ...components.schemas, Why: recursive.__schema0 },
       responses: {
+        ...alike.responses,
         Problem: {
           description: 'What is wrong and what to do (RFC 9457)',
           content: { 'application/problem+json': { schema: schema(problem, 'output') } },

@@ -3,9 +3,10 @@ import { addDays, feedingDay } from '@open-larder/core/round';
 import { formatBodyMass, formatGrams, formatServing } from '@open-larder/say';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
+import { formatMoment } from '../diet/labels';
 import { FoodSign } from '../draw/FoodSign';
 import { api, useFormat, useHand, useNow, type AppData, type Format } from '../store';
-import { Button, Card, ListRow, lowerFirst, Text, Waiting } from '../ui';
+import { Button, Card, ListRow, lowerFirst, Text, upperFirst, Waiting } from '../ui';
 import type { Assumed } from './entries';
 import { whyLines } from './why';
 
@@ -68,7 +69,15 @@ export function FirstDay({
         <Button variant="primary" label="Open the Round" onPress={() => router.replace('/round')} />
         <Button label="Add more" onPress={onMore} />
       </View>
-      {assumed.length > 0 ? <AllAssumed assumed={assumed} format={format} /> : null}
+      {assumed.length + answer.moments.length > 0 ? (
+        <AllAssumed
+          assumed={[
+            ...answer.moments.map((moment) => ({ is: 'moment' as const, moment })),
+            ...assumed,
+          ]}
+          format={format}
+        />
+      ) : null}
     </>
   );
 }
@@ -162,6 +171,10 @@ function AllAssumed({ assumed, format }: { assumed: readonly Assumed[]; format: 
 
 const KINDS: { are: Assumed['is'][]; because: string }[] = [
   { are: ['warmth', 'lights'], because: 'The tank, by what suits its fish' },
+  {
+    are: ['moment'],
+    because: 'Feeding times added, because fewer than two of yours were while the tank is lit',
+  },
   { are: ['length'], because: 'Usual lengths for these species; portions follow from them' },
   { are: ['pack'], because: 'About one new pack of each, with typical figures' },
 ];
@@ -178,6 +191,8 @@ function wordsOf(one: Assumed, format: Format): { title: string; href: string } 
         title: `${one.tankName}: lights ${format.time(one.onMin)} to ${format.time(one.offMin)}`,
         href: `/tanks/${one.tankId}/edit`,
       };
+    case 'moment':
+      return { title: upperFirst(formatMoment(one.moment, format)), href: '/settings' };
     case 'length':
       return {
         title: `${one.groupName}: ${format.quantity('length', one.lengthCm)}`,

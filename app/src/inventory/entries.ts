@@ -4,6 +4,7 @@ import {
   fieldsOfGeneric,
   type CatalogueView,
   type InventoryCreate,
+  type MomentRow,
 } from '@open-larder/contract';
 import { assumedLengthCm } from '@open-larder/core/fish';
 import { usualPlace } from '@open-larder/core/stock';
@@ -143,6 +144,7 @@ export interface Made {
 export type Assumed =
   | { is: 'warmth'; tankId: string; tankName: string; tempC: number; because: 'fish' | 'room' }
   | { is: 'lights'; tankId: string; tankName: string; onMin: number; offMin: number }
+  | { is: 'moment'; moment: MomentRow }
   | { is: 'length'; groupId: string; groupName: string; lengthCm: number }
   | { is: 'pack'; foodId: string; foodName: string; amountG: number };
 

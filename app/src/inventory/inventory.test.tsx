@@ -96,6 +96,17 @@ describe('the place to begin', () => {
             tanks: [
               { tankId: groups[0]!.tankId, groupIds: groups.map(({ id }) => id), unfedIds: [] },
             ],
+            moments: [
+              {
+                id: 'moment',
+                name: 'Before lights-out',
+                anchor: 'lightsOff',
+                minutes: -60,
+                spareMin: null,
+                version: 1,
+                archived: false,
+              },
+            ],
           },
         };
       },
@@ -133,6 +144,7 @@ describe('the place to begin', () => {
     expect(bodies).toHaveLength(1);
     expect(bodies[0]).toMatchObject({ tanks: [{ litres: 54 }], groups: [{ unsexed: 12 }] });
     expect(await screen.findByText('What was assumed')).toBeTruthy();
+    expect(screen.getByText('60 min before lights-out')).toBeTruthy();
     fireEvent.press(screen.getByText('Open the Round'));
     await waitFor(() => expect(replace).toHaveBeenCalledWith('/round'));
   });

@@ -365,7 +365,7 @@ export const api = createApi({
       editHousehold: change('editHousehold', ['household', ...COMPUTED]),
       createMoment: change('createMoment', ['moment']),
       editMoment: change('editMoment', ['moment', ...COMPUTED]),
-      addInventory: change('addInventory', ['tank', 'group', 'food', ...COMPUTED]),
+      addInventory: change('addInventory', ['tank', 'group', 'food', 'moment', ...COMPUTED]),
       createTank: change('createTank', ['tank']),
       editTank: change('editTank', ['tank', ...COMPUTED]),
       createGroup: change('createGroup', ['group', ...COMPUTED]),

@@ -76,6 +76,7 @@ export {
   type FeedingStyleKey,
   type Usual,
 } from './feedingStyle';
+export { isLit, momentsToAdd } from './litMoments';
 export {
   feedsInTheDark,
   foodsByFit,

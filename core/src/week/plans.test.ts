@@ -7,7 +7,9 @@ import {
   fastEffects,
   feedsInTheDark,
   foodsByFit,
+  isLit,
   laidOut,
+  momentsToAdd,
   startingPlan,
   suitsWell,
   weekOutcome,
@@ -69,6 +71,52 @@ describe('a starting plan', () => {
         'too large',
       );
     }
+  });
+
+  it('gives what is meant for the day while the tank is lit, if a moment is', () => {
+    const task = withNoon(testTask());
+    const [shoal] = task.groups;
+    const lines = startingPlan('omnivore', 'adult', task.feedingStyle, false);
+    const evening = { ...noon, id: 'evening', minutes: 1200 };
+    const moments = [...task.house.moments, evening];
+    const lit = (onMin: number, offMin: number) => {
+      const light = { onMin, offMin };
+      const tanks = task.house.tanks.map((tank) => ({ ...tank, light }));
+      const house = { ...task.house, moments, tanks };
+      const lighted = { ...task, tank: { ...task.tank, light }, house };
+      const used = laidOut(lighted, shoal!, lines, ids()).map(({ momentId }) => momentId);
+      return new Set(used);
+    };
+    // Lit from after noon: the moment at noon is nearer to its beginning, and dark.
+    expect(lit(820, 1320)).toEqual(new Set(['evening']));
+    expect(lit(790, 1320)).toEqual(new Set(['noon', 'evening']));
+    // Lit at none of them: the nearest all the same.
+    expect(lit(1210, 1300).size).toBeGreaterThan(0);
+  });
+
+  it.each<[string, number, number, number[], [string, number][]]>([
+    ['two meals in the light', 600, 1200, [450, 750, 1110], []],
+    ['one in the evening', 840, 1320, [450, 750, 1110], [['lightsOff', -60]]],
+    ['one just before it goes out', 840, 1200, [450, 1130], [['lightsOn', 60]]],
+    ['none', 1140, 1380, [450, 750, 1110], [['lightsOff', -60], ['lightsOn', 60]]], // prettier-ignore
+    ['one in a light too short for two', 1080, 1170, [1110], []],
+    ['light past midnight', 1080, 60, [450, 1260], [['lightsOff', -60]]],
+    ['no light', 0, 0, [450], []],
+  ])('has moments for two meals in the light: %s', (_, onMin, offMin, at, wanted) => {
+    const moments = at.map((minutes) => ({ ...noon, id: String(minutes), minutes }));
+    const added = momentsToAdd(moments, { onMin, offMin });
+    expect(added.map(({ anchor, minutes }) => [anchor, minutes])).toEqual(wanted);
+    // Asked again with them, it wants no more.
+    const all = [...moments, ...added.map((one, nth) => ({ ...one, id: `added ${nth}` }))];
+    expect(momentsToAdd(all, { onMin, offMin })).toEqual([]);
+  });
+
+  it('knows when a tank is lit, past midnight too', () => {
+    const lit = (atMin: number) => isLit(atMin, { onMin: 1080, offMin: 60 });
+    expect([1079, 1080, 1439, 1440, 1499, 1500, 59, 60].map(lit)).toEqual(
+      [false, true, true, true, true, false, true, false], // prettier-ignore
+    );
+    expect(isLit(700, { onMin: 600, offMin: 600 })).toBe(false);
   });
 
   it('ranks the foods of the shelf by fit for a group, and knows when none suits well', () => {

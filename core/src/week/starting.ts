@@ -5,6 +5,7 @@ import { PLAIN, type DietServing } from '../round';
 import type { FeedFood } from '../zones';
 import { foodsFor } from './aims';
 import { momentsOf } from './help/offers';
+import { isLit } from './litMoments';
 import { dailyNeed } from '../ration';
 import { choicesOf, usualFeedingStyle, type FeedingStyle } from './feedingStyle';
 import { suitability } from './suitability';
@@ -113,7 +114,8 @@ const IS: Record<Role, (food: FeedFood, capped: boolean) => boolean> = {
 
 /**
  * A starting plan laid into a tank for one of its groups: each role is filled with the food of the
- * shelf that fits and is taken best, each time with the nearest moment.
+ * shelf that fits and is taken best, each time with the nearest moment: of those in the light for what is
+ * given by day.
  * @param lines of a week; a longer or shorter cycle is laid from it
  * @returns servings whose amounts are computed; empty where nothing on the shelf fits
  */
@@ -151,7 +153,9 @@ export function laidOut(
     const found = best(inRole) ?? best(edible);
     if (!found) return [];
     const wanted = minutesOf(task, line.when);
-    const moment = moments.reduce((a, b) =>
+    const lit = moments.filter(({ atMin }) => isLit(atMin, task.tank.light));
+    const near = line.when === 'dark' || lit.length === 0 ? moments : lit;
+    const moment = near.reduce((a, b) =>
       Math.abs(b.atMin - wanted) < Math.abs(a.atMin - wanted) ? b : a,
     );
     const days = Array.from({ length: cycle }, (_, at) => at + 1).filter((day) =>

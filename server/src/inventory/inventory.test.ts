@@ -26,6 +26,7 @@ beforeAll(async () => {
       minutes,
       spareMin: null,
     };
+    moments.push(moment.id);
     await server.as('ours').post('/api/moments').send(moment).expect(201);
   }
   const late = { id: uuidv7(), name: 'Night', anchor: 'lightsOff', minutes: 20, spareMin: null };
@@ -88,7 +89,7 @@ describe('an inventory', () => {
   const send = () => server.as('ours').post('/api/inventory').send(sent).expect(201);
 
   it('becomes a tank with its fish, a shelf, and a plan for each group', async () => {
-    const { tanks } = (await send()).body;
+    const { tanks, moments: added } = (await send()).body;
     expect(tanks).toMatchObject([{ tankId: sent.tanks[0]!.id, unfedIds: [] }]);
     const { body } = await server.as('ours').get('/api/groups').expect(200);
     const groups = body.items as Group[];
@@ -99,6 +100,11 @@ describe('an inventory', () => {
     const night = moments.at(-1)!;
     expect(eats('Panda corydoras').some(({ momentId }) => momentId === night)).toBe(true);
     for (const group of groups) expect(group.diet?.servings.length).toBeGreaterThan(0);
+    // Of the house’s moments one is while the tank is lit: a second is added, and no meal is in the dark
+    // for those that feed by day.
+    expect(added).toMatchObject([{ anchor: 'lightsOff', minutes: -60 }]);
+    const lit = new Set([moments.at(-2), added[0].id]);
+    for (const { momentId } of eats('Harlequin rasbora')) expect(lit).toContain(momentId);
   });
 
   it('sent again is there once, and its plan is left alone', async () => {

@@ -1,6 +1,13 @@
-import type { PlanEdit, Tank } from '@open-larder/contract';
+import type { MomentRow, PlanEdit, Tank } from '@open-larder/contract';
 import { NO_PLAN, type DietServing } from '@open-larder/core/round';
-import { fitted, NO_PINS, suitsWell, usualServings, withServings } from '@open-larder/core/week';
+import {
+  fitted,
+  momentsToAdd,
+  NO_PINS,
+  suitsWell,
+  usualServings,
+  withServings,
+} from '@open-larder/core/week';
 import { v7 as uuidv7 } from 'uuid';
 import type { Context } from '../http/mount';
 import { editPlan } from '../plan/edit';
@@ -17,22 +24,31 @@ const UNPLANNED = {
 /**
  * A first plan for groups that have none: the usual one of their kind, from what is on the shelf, each
  * portion by their need, with the few changes that let it reach them. The plan of others in the tank
- * stays as it is.
- * @returns groups that nothing on the shelf suits well
+ * stays as it is. Where the house has too few moments while the tank is lit, it gets more.
+ * @returns groups that nothing on the shelf suits well, and moments that were added
  */
 export async function planFirst(
   tank: Tank,
   groupIds: readonly string[],
   context: Context,
-): Promise<string[]> {
+): Promise<{ unfedIds: string[]; moments: MomentRow[] }> {
   // What else its plan holds, seasons and pins among it, stays.
   const { validFrom: _, ...plan } = tank.plan ?? { ...UNPLANNED, validFrom: '' };
   const blank: PlanEdit = { ...plan, diets: [] };
   const { feedingStyle } = plan;
-  const task = await taskOf(tank.id, blank, context);
-  const dietOf = (id: string) => task.house.groups.find((one) => one.id === id)?.diet ?? null;
-  const unplanned = task.groups.filter(({ id }) => groupIds.includes(id) && dietOf(id) === null);
-  if (unplanned.length === 0) return [];
+  const before = await taskOf(tank.id, blank, context);
+  const dietOf = (id: string) => before.house.groups.find((one) => one.id === id)?.diet ?? null;
+  const unplanned = before.groups.filter(({ id }) => groupIds.includes(id) && dietOf(id) === null);
+  if (unplanned.length === 0) return { unfedIds: [], moments: [] };
+  const moments = momentsToAdd(before.house.moments, before.tank.light).map((moment) => ({
+    ...moment,
+    id: uuidv7(),
+    spareMin: null,
+    version: 1,
+    archived: false,
+  }));
+  await context.scope.insert('moments', moments);
+  const task = moments.length > 0 ? await taskOf(tank.id, blank, context) : before;
   const servings = new Map<string, readonly DietServing[]>();
   const unfedIds: string[] = [];
   for (const group of unplanned) {
@@ -53,5 +69,5 @@ export async function planFirst(
     rules: [],
   }));
   if (diets.length > 0) await editPlan(tank.id, { ...blank, diets }, context);
-  return unfedIds;
+  return { unfedIds, moments };
 }

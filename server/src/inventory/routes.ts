@@ -17,12 +17,15 @@ export const inventoryRoutes = {
       for (const food of body.foods) await createFood(scope, context.clock, food);
       for (const group of body.groups) await startGroup(scope, species, group);
       const tanks = [];
+      const moments = [];
       for (const tankId of new Set(body.groups.map((group) => group.tankId))) {
         const groupIds = body.groups.filter((one) => one.tankId === tankId).map(({ id }) => id);
         const tank = await readTank(scope, tankId);
-        if (tank)
-          tanks.push({ tankId, groupIds, unfedIds: await planFirst(tank, groupIds, inside) });
+        if (!tank) continue;
+        const { unfedIds, moments: added } = await planFirst(tank, groupIds, inside);
+        tanks.push({ tankId, groupIds, unfedIds });
+        moments.push(...added);
       }
-      return { tanks };
+      return { tanks, moments };
     }),
 } satisfies Partial<Handlers>;

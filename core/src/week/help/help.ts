@@ -28,6 +28,7 @@ const MORE_MOMENTS: readonly Pick<Moment, 'anchor' | 'minutes'>[] = [
   { anchor: 'lightsOff', minutes: 30 },
   { anchor: 'clock', minutes: 13 * 60 },
   { anchor: 'lightsOn', minutes: 30 },
+  { anchor: 'lightsOff', minutes: -60 },
 ];
 const NEW_MOMENT = 'a moment more';
 

@@ -3,10 +3,12 @@ import { toServingUnits } from '../../food';
 import { PLAIN, type Manner } from '../../round';
 import { energyPerGram } from '../aims';
 import type { Judged } from '../judge';
+import { feedsInTheDark } from '../starting';
 import type { WeekGroup, WeekTask } from '../task';
 import type { ActReason, PlanAct } from './acts';
 import {
   chosenFoods,
+  isDark,
   isNoTreat,
   lineOf,
   rank,
@@ -186,7 +188,17 @@ function sinking(trying: Trying, group: WeekGroup, one: Status): PlanAct[] {
 function elsewhere(trying: Trying, group: WeekGroup, { serving }: Status): PlanAct[] {
   const same = { groupId: group.id, reason: 'outEaten' as const, servingId: serving.id };
   const { zone } = group.species;
-  const moments = rank(trying, group).filter(({ id }) => id !== serving.momentId);
+  // None is moved to where they rest, and who feeds by day keeps its meals: two are not made one.
+  const dark = feedsInTheDark(group);
+  const fedAt = new Set(
+    (trying.plan.servings.get(group.id) ?? [])
+      .filter(({ days }) => days.some((day) => serving.days.includes(day)))
+      .map(({ momentId }) => momentId),
+  );
+  const moments = rank(trying, group).filter(
+    ({ id, atMin }) =>
+      id !== serving.momentId && isDark(trying.task, atMin) === dark && (dark || !fedAt.has(id)),
+  );
   // What feeds on the ground is served there; shoals above it need no pipette.
   const onGround = zone === 'bottom' || zone === 'film';
   const manners = [...(onGround ? [CARRIED] : []), LATER, SPREAD].filter(

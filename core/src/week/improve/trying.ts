@@ -4,6 +4,7 @@ import { PLAIN, type DietServing } from '../../round';
 import { energyPerGram, foodsFor } from '../aims';
 import { momentsOf } from '../help/offers';
 import type { Judged } from '../judge';
+import { isLit } from '../litMoments';
 import { feedsInTheDark, foodsByFit } from '../starting';
 import { cycleOf, type WeekGroup, type WeekTask } from '../task';
 import { isPinned, type Pins } from './pins';
@@ -74,10 +75,7 @@ export function shareOf(
 export const unitOf = ({ task }: Trying, foodId: string) =>
   task.house.foods.find(({ id }) => id === foodId)!.unit;
 
-export const isDark = ({ tank }: WeekTask, atMin: number): boolean => {
-  const { onMin, offMin } = tank.light;
-  return offMin > onMin ? atMin < onMin || atMin >= offMin : atMin < onMin && atMin >= offMin;
-};
+export const isDark = ({ tank }: WeekTask, atMin: number): boolean => !isLit(atMin, tank.light);
 
 /** The open moments, those in the light or the dark in which they feed first. */
 export const rank = ({ task, pins }: Trying, group: WeekGroup) => {
