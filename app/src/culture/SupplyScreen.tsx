@@ -50,15 +50,13 @@ function Supplies({ data, cultures }: { data: AppData; cultures: Cultures }) {
     () => ({ house: data.house, foods, sure, day: now.day }),
     [data, foods, sure, now.day],
   );
-  const work = useWork<FoodSupply[], CultureWorker>(about, startCulture);
+  const work = useWork<FoodSupply[], CultureWorker, typeof about>(about, startCulture);
   const start = () =>
-    work.run((worker, onFood) =>
+    work.run((worker, { foods: of, ...task }, onFood) =>
       worker.supply(
         {
-          house: about.house,
-          day: about.day,
-          foods: foods.map(({ name: _, cultures: __, wantedBy: ___, ...task }) => task),
-          sure,
+          ...task,
+          foods: of.map(({ name: _, cultures: __, wantedBy: ___, ...food }) => food),
           runs: RUNS,
           seed: SEED,
         },

@@ -234,7 +234,7 @@ const STEP = 5;
 
 function Curves({ batches }: { batches: readonly Measured[] }) {
   const format = useFormat();
-  const work = useWork<Fitted[], GrowthWorker>(batches, startGrowth);
+  const work = useWork<Fitted[], GrowthWorker, typeof batches>(batches, startGrowth);
   const [mainId, setMain] = useState(batches.at(-1)!.id);
   const [width, setWidth] = useState(0);
   const last = Math.max(...batches.map(({ points }) => points.at(-1)!.day), 1);
@@ -248,7 +248,7 @@ function Curves({ batches }: { batches: readonly Measured[] }) {
       ].sort((a, b) => a - b),
     [last],
   );
-  const start = () => work.run((worker, onBatch) => worker.fit([...batches], days, onBatch));
+  const start = () => work.run((worker, of, onBatch) => worker.fit([...of], days, onBatch));
   // Fitted when it is opened, and anew for what changed.
   useEffect(() => {
     start();

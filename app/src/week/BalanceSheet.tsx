@@ -28,11 +28,11 @@ export function BalanceSheet({ board, data, names, onClose }: Props) {
   const [task] = useState(board.task);
   const [pins, setPins] = useState(board.draft.pins ?? null);
   const large = data.tanks.filter((tank) => !tank.archived).length > LARGE_HOUSE;
-  const balancing = useWork<Improvements, WeekWorker>(task, () =>
+  const balancing = useWork<Improvements, WeekWorker, typeof task>(task, () =>
     large ? startWeekAside(board.rows.tank.id, board.draft) : startWeek(),
   );
   const start = () =>
-    balancing.run((worker, onTried) => worker.improve(task, pinsOf(pins), onTried));
+    balancing.run((worker, of, onTried) => worker.improve(of, pinsOf(pins), onTried));
   const { running, result, fault } = balancing;
   return (
     <Sheet title="Balance the plan" open onClose={onClose}>

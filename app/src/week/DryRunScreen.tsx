@@ -59,26 +59,26 @@ function DryRunOf({ data, tankId }: { data: AppData; tankId: string | undefined 
     [data, chosen],
   );
   const edited = looked.some((tank) => drafts[tank.id] !== undefined);
-  const about = useMemo(() => ({ looked, drafts, day: now.day }), [looked, drafts, now.day]);
+  const about = useMemo(
+    () => ({ data, looked, drafts, day: now.day }),
+    [data, looked, drafts, now.day],
+  );
   const waters = api.useWatersQuery();
   const waterStatus = (id: string) =>
     waters.data?.find(({ tankId }) => tankId === id)?.status ?? null;
-  const running = useWork<Pair, WeekWorker>(about, startWeek);
+  const running = useWork<Pair, WeekWorker, typeof about>(about, startWeek, { keepsUp: true });
   const start = () =>
-    running.run(async (worker, onTank) => {
-      const foods = dryFoodsOf(data.foods);
-      const of = edited ? 2 * looked.length : looked.length;
+    running.run(async (worker, { data: rows, looked: ran, drafts: on, day }, onTank) => {
+      const foods = dryFoodsOf(rows.foods);
+      const edits = ran.some((tank) => on[tank.id] !== undefined);
+      const of = edits ? 2 * ran.length : ran.length;
       const dry = (draft: boolean) =>
-        looked.map((tank): DryTank =>
-          dryTankOf(
-            rowsOf(tank, data, draft ? drafts : {}, now.day),
-            now.day,
-            waterStatus(tank.id),
-          ),
+        ran.map((tank): DryTank =>
+          dryTankOf(rowsOf(tank, rows, draft ? on : {}, day), day, waterStatus(tank.id)),
         );
       const saved = await worker.dryRun(dry(false), foods, DAYS, (done) => onTank(done, of));
-      const board = edited
-        ? await worker.dryRun(dry(true), foods, DAYS, (done) => onTank(looked.length + done, of))
+      const board = edits
+        ? await worker.dryRun(dry(true), foods, DAYS, (done) => onTank(ran.length + done, of))
         : null;
       return { saved, board };
     });

@@ -21,13 +21,13 @@ type Conversion = Awaited<ReturnType<WeekWorker['convert']>>;
 export function StyleWays({ board, names }: { board: Board; names: Names }) {
   const toast = useToast();
   const usual = useMemo(() => usualOf(board.rows), [board.rows]);
-  const converting = useWork<Conversion, WeekWorker>(board.task, startWeek);
+  const converting = useWork<Conversion, WeekWorker, Board['task']>(board.task, startWeek);
   const inForce = board.task.feedingStyle;
   const suits = FEEDING_STYLE_KEYS.every((key) => inForce[key] === usual[key].choice);
   const adopt = (wanted: FeedingStyle) => {
     if (converting.running !== null) return;
-    converting.run(async (worker) => {
-      const converted = await worker.convert(board.task, wanted);
+    converting.run(async (worker, task) => {
+      const converted = await worker.convert(task, wanted);
       board.edit((draft) => ({
         ...draft,
         feedingStyle: wanted,

@@ -12,7 +12,7 @@ import type { Names } from './useNames';
 export function WhatHelps({ board, names }: { board: Board; names: Names }) {
   const format = useFormat();
   const { task } = board;
-  const helping = useWork<Help[], WeekWorker>(task, startWeek);
+  const helping = useWork<Help[], WeekWorker, typeof task>(task, startWeek);
   const { running, result, fault } = helping;
   return (
     <View style={{ gap: 8 }}>
@@ -27,7 +27,7 @@ export function WhatHelps({ board, names }: { board: Board; names: Names }) {
         <View style={{ alignItems: 'flex-start' }}>
           <Button
             label="What would help most?"
-            onPress={() => helping.run((worker, onTried) => worker.help(task, onTried))}
+            onPress={() => helping.run((worker, of, onTried) => worker.help(of, onTried))}
           />
         </View>
       )}

@@ -3,7 +3,7 @@ import { Button, Text } from '../ui';
 import type { Work } from './useWork';
 
 interface Props {
-  work: Pick<Work<unknown, { stop: () => void }>, 'running' | 'fault' | 'forget'>;
+  work: Pick<Work<unknown, { stop: () => void }, never>, 'running' | 'fault' | 'forget'>;
   /** What is counted: «ways tried». */
   says: string;
   label: string;

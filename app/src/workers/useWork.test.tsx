@@ -2,16 +2,21 @@ import { act, renderHook } from '@testing-library/react-native';
 import { useWork, type Work } from './useWork';
 
 /** Work that goes as far as the test lets it. */
-function setUp(about: object = {}) {
+function setUp(options: { keepsUp?: boolean } = {}) {
+  const abouts: object[] = [];
   const stopped: number[] = [];
   let started = 0;
-  const hook = renderHook<Work<string, { stop: () => void }>, { of: object }>(
+  const hook = renderHook<Work<string, { stop: () => void }, object>, { of: object }>(
     ({ of }) =>
-      useWork(of, () => {
-        const id = (started += 1);
-        return { stop: () => void stopped.push(id) };
-      }),
-    { initialProps: { of: about } },
+      useWork(
+        of,
+        () => {
+          const id = (started += 1);
+          return { stop: () => void stopped.push(id) };
+        },
+        options,
+      ),
+    { initialProps: { of: {} } },
   );
   const work = {
     onRun: (_done: number, _of: number) => {},
@@ -21,13 +26,14 @@ function setUp(about: object = {}) {
   const run = () =>
     act(() =>
       hook.result.current.run(
-        (_worker, onRun) =>
+        (_worker, about, onRun) =>
           new Promise<string>((resolve, reject) => {
+            abouts.push(about);
             Object.assign(work, { onRun, end: resolve, break: reject });
           }),
       ),
     );
-  return { hook, run, work, stopped };
+  return { hook, run, work, stopped, abouts };
 }
 
 describe('work in a worker', () => {
@@ -52,7 +58,7 @@ describe('work in a worker', () => {
 
   it('about something that is new at each drawing comes to rest all the same', async () => {
     let drawn = 0;
-    const hook = renderHook<Work<string, { stop: () => void }>, undefined>(() => {
+    const hook = renderHook<Work<string, { stop: () => void }, object>, undefined>(() => {
       drawn += 1;
       return useWork({}, () => ({ stop: () => {} }));
     });
@@ -79,26 +85,51 @@ describe('work in a worker', () => {
     expect(hook.result.current).toMatchObject({ running: null, result: null });
   });
 
-  it('ends and forgets when it is about something else', async () => {
-    const { hook, run, work, stopped } = setUp();
+  it('that runs begins again when it is about something newer', async () => {
+    const { hook, run, work, stopped, abouts } = setUp();
     run();
-    hook.rerender({ of: {} });
+    const { end } = work;
+    const newer = {};
+    hook.rerender({ of: newer });
     expect(stopped).toEqual([1]);
-    await act(async () => work.end('of the other'));
-    expect(hook.result.current.result).toBeNull();
+    expect(abouts.at(-1)).toBe(newer);
+    await act(async () => end('of the older'));
+    expect(hook.result.current).toMatchObject({ result: null, running: { done: 0, of: 0 } });
+    await act(async () => work.end('of the newer'));
+    expect(hook.result.current).toMatchObject({ result: 'of the newer', running: null });
     // Two at once: only the last one counts.
     run();
     run();
-    expect(stopped).toEqual([1, 1, 2]);
+    expect(stopped.at(-1)).toBe(3);
+  });
+
+  it('that is over is forgotten when it is about something else, or done again if it keeps up', async () => {
+    for (const keepsUp of [false, true]) {
+      const { hook, run, work } = setUp({ keepsUp });
+      run();
+      await act(async () => work.end('first'));
+      hook.rerender({ of: {} });
+      expect(hook.result.current.result).toBeNull();
+      expect(hook.result.current.running !== null).toBe(keepsUp);
+    }
+  });
+
+  it('that was cancelled does not begin again', () => {
+    const { hook, run, abouts } = setUp({ keepsUp: true });
+    run();
+    act(() => hook.result.current.forget());
+    hook.rerender({ of: {} });
+    expect(abouts).toHaveLength(1);
+    expect(hook.result.current.running).toBeNull();
   });
 
   it('never draws what came of other work for the new', async () => {
     const drawn: [object, string | null][] = [];
     const [first, second] = [{}, {}];
     let end = (_result: string) => {};
-    const hook = renderHook<Work<string, { stop: () => void }>, { of: object }>(
+    const hook = renderHook<Work<string, { stop: () => void }, object>, { of: object }>(
       ({ of }) => {
-        const work = useWork<string, { stop: () => void }>(of, () => ({ stop: () => {} }));
+        const work = useWork<string, { stop: () => void }, object>(of, () => ({ stop: () => {} }));
         drawn.push([of, work.result]);
         return work;
       },

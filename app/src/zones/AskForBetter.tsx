@@ -24,13 +24,13 @@ export function AskForBetter({ tank, data, day }: Props) {
   const styles = useStyles();
   const fed = day.groups.filter((group) => day.drops.some((drop) => drop.groupId === group.id));
   const [groupId, setGroupId] = useState(fed[0]?.id ?? '');
-  const asking = useWork<Advised, ZonesWorker>(day, startZones);
+  const asking = useWork<Advised, ZonesWorker, typeof day>(day, startZones);
   const group = fed.find((one) => one.id === groupId) ?? fed[0];
   const putIn = usePutIn(data);
   if (!group) return null;
   const { result: advised } = asking;
   const ask = () =>
-    asking.run((zones, onRun) => zones.advise(day, group.id, momentsAt(tank, data), onRun));
+    asking.run((zones, of, onRun) => zones.advise(of, group.id, momentsAt(tank, data), onRun));
   const names = {
     feeding: day,
     moments: new Map(data.moments.map(({ id, name }) => [id, name])),

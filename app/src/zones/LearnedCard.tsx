@@ -25,9 +25,11 @@ export function LearnedCard({ tank, rows, learned }: Props) {
   const now = useNow();
   const { data: seen = [] } = api.useSightingsQuery(tank.id);
   const { data: looks = [] } = api.useLooksOfQuery(rows.groups.map(({ id }) => id));
-  const learning = useWork<LearnedGroup[], ZonesWorker>(seen, startZones);
+  const learning = useWork<LearnedGroup[], ZonesWorker, typeof seen>(seen, startZones);
   const { keep, freeze, forget } = useKeep(tank, learned);
-  const usable = seen.slice(0, NEWEST).flatMap((row) => sightingOf(rows, row) ?? []);
+  const usableOf = (of: typeof seen) =>
+    of.slice(0, NEWEST).flatMap((row) => sightingOf(rows, row) ?? []);
+  const usable = usableOf(seen);
   const bellies = useMemo(() => bellyLooksOf(rows, looks, now.day), [rows, looks, now.day]);
   const lookedAt = [...(bellies?.seen.values() ?? [])].reduce((sum, one) => sum + one.length, 0);
   const { result } = learning;
@@ -69,7 +71,9 @@ export function LearnedCard({ tank, rows, learned }: Props) {
           work={learning}
           says="runs done"
           label={`Learn from ${learnsFrom(usable.length, lookedAt)}`}
-          onStart={() => learning.run((zones, onRun) => zones.learn(usable, bellies, onRun))}
+          onStart={() =>
+            learning.run((zones, of, onRun) => zones.learn(usableOf(of), bellies, onRun))
+          }
         />
       ) : null}
       {learned.groups.length > 0 ? (
