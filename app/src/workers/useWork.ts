@@ -38,7 +38,9 @@ export function useWork<T, W extends Stoppable, A>(
 ): Work<T, W, A> {
   const [kept, setState] = useState<News<T, W, A> & { about: unknown }>({ ...IDLE, about });
   const worker = useRef<W | null>(null);
-  const doing = useRef<{ work: Doing<T, W, A>; again: number } | null>(null);
+  const doing = useRef<Asked<T, W, A> | null>(null);
+  /** What ran when there was something newer. */
+  const interrupted = useRef<Asked<T, W, A> | null>(null);
   const forget = () => {
     worker.current?.stop();
     worker.current = null;
@@ -46,16 +48,7 @@ export function useWork<T, W extends Stoppable, A>(
     // Where there is nothing to forget nothing is drawn: else what is new at each drawing never ends.
     setState((before) => (isIdle(before) ? before : { ...before, ...IDLE }));
   };
-  useEffect(() => {
-    const interrupted = doing.current;
-    forget();
-    if (interrupted && interrupted.again < AGAIN) {
-      begin({ ...interrupted, again: interrupted.again + 1 });
-    }
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- only something else to work on begins it again
-  }, [about]);
-  useEffect(() => forget, []);
-  const begin = (next: { work: Doing<T, W, A>; again: number }) => {
+  const begin = (next: Asked<T, W, A>) => {
     forget();
     const started = start();
     worker.current = started;
@@ -80,11 +73,24 @@ export function useWork<T, W extends Stoppable, A>(
         started.stop();
       });
   };
+  useEffect(() => {
+    const left = interrupted.current;
+    interrupted.current = null;
+    if (left && left.again < AGAIN) begin({ ...left, again: left.again + 1 });
+    return () => {
+      interrupted.current = doing.current;
+      forget();
+    };
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- only something else to work on begins it again
+  }, [about]);
   // What came of other work is not drawn once more before it is forgotten: drawing it may be slow.
   const { about: of, ...state } = kept;
   const run = (work: Doing<T, W, A>) => begin({ work, again: 0 });
   return { ...(of === about ? state : IDLE), run, forget };
 }
+
+/** @property again how often it was begun again */
+type Asked<T, W, A> = { work: Doing<T, W, A>; again: number };
 
 type News<T, W extends Stoppable, A> = Pick<Work<T, W, A>, 'result' | 'running' | 'fault'>;
 
