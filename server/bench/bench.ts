@@ -21,7 +21,8 @@ export async function openBench(): Promise<Bench> {
   const url = process.env.OPEN_LARDER_DB_URL;
   const port = Number(process.env.OPEN_LARDER_PORT);
   if (!url || !port) throw new Error('run the bench with npm run bench');
-  const pool = new pg.Pool({ connectionString: url, max: 10 });
+  // Settings as of the product: see db/connect.
+  const pool = new pg.Pool({ connectionString: url, max: 10, options: '-c jit=off' });
   const { rows } = await pool.query<{ id: string }>('SELECT id FROM households LIMIT 1');
   const householdId = rows[0]?.id ?? '';
   await addHistory(pool, householdId, Number(process.env.OPEN_LARDER_BENCH_EVENTS ?? 1_000_000));
