@@ -66,7 +66,7 @@ try {
     '| ---------------------------------------------------- | -----------: | -----------: | -----: | ----- |',
   );
   firstLoad(bare);
-  for (const measured of ['opening', 'lists']) {
+  for (const measured of ['opening', 'lists', 'secondScreen']) {
     await run(process.execPath, ['--import', 'tsx', join('journeys', `${measured}.ts`)], {
       env: {
         OPEN_LARDER_URL: `http://localhost:${port}`,

@@ -11,6 +11,7 @@ import { useHousehold } from '../store/useHousehold';
 import { useToday } from '../store/useNow';
 import { followChanges } from './changes';
 import type { KeptAnswer } from './device';
+import { gathered } from './gathered';
 import { openHere } from './here';
 import { install, sendInBackground } from './install';
 
@@ -20,8 +21,8 @@ const ASK_MS = 5000;
 const REST_MS = 1500;
 /** The app is put on the device when what the first screen needs is there. */
 const INSTALL_MS = 3000;
-/** The shelf and the lists follow others’ servings after so long. */
-const LATER_MS = 1500;
+/** The shelf and the lists follow others’ servings so long after the last of them, and at the latest. */
+const LATER = { restMs: 3000, latestMs: 15_000 };
 /** So many days of rounds are on the device, and how soon after the last they are read anew. */
 const DAYS_AHEAD = 7;
 const BETWEEN_MS = 400;
@@ -110,23 +111,10 @@ const isFirst = (tag: Stale) => tag === 'round';
 /** Read again what is less urgent, once others have come to rest. */
 function useLater(): (stale: readonly Stale[]) => void {
   const dispatch = useAppDispatch();
-  const { later, stop } = useMemo(() => {
-    const waiting = new Set<Stale>();
-    let timer: ReturnType<typeof setTimeout> | undefined;
-    const read = () => {
-      timer = undefined;
-      const stale = [...waiting];
-      waiting.clear();
-      dispatch(api.util.invalidateTags(stale));
-    };
-    return {
-      later: (stale: readonly Stale[]) => {
-        stale.forEach((tag) => waiting.add(tag));
-        if (stale.length > 0) timer ??= setTimeout(read, LATER_MS);
-      },
-      stop: () => clearTimeout(timer),
-    };
-  }, [dispatch]);
+  const { later, stop } = useMemo(
+    () => gathered<Stale>((stale) => dispatch(api.util.invalidateTags([...stale])), LATER),
+    [dispatch],
+  );
   useEffect(() => stop, [stop]);
   return later;
 }
