@@ -2,6 +2,29 @@ import { atRest } from './atRest';
 import { expect, test, openStop } from './product';
 import { NOW } from './server';
 
+test('on a phone the next tank is open, and five more servings are in sight', async ({
+  page,
+  demo,
+}, { project }) => {
+  test.skip(project.name !== 'phone', 'a wide screen shows the whole day');
+  await demo.letItBe(page, '2026-03-11T18:24:00Z');
+  await page.goto(`${demo.url}/round`);
+  await expect(page.getByRole('button', { name: /^Served: / }).first()).toBeVisible();
+  await atRest(page);
+  const places = (await page.getByRole('navigation', { name: 'Places' }).boundingBox())!;
+  let inSight = 0;
+  for (const row of await page.getByRole('button', { name: /: \d+ to serve$/ }).all()) {
+    const box = (await row.boundingBox())!;
+    // Of a row that is open nothing is counted: its first serving is the next.
+    if ((await row.getAttribute('aria-expanded')) === 'true') continue;
+    if (box.y + box.height <= places.y) {
+      inSight += Number(/(\d+) to serve$/.exec((await row.getAttribute('aria-label'))!)![1]);
+      expect(box.height).toBeGreaterThanOrEqual(48);
+    }
+  }
+  expect(inSight).toBeGreaterThanOrEqual(5);
+});
+
 test('a round at the glass: prepare, serve, watch, look, and read it in the records', async ({
   page,
   demo,

@@ -78,7 +78,8 @@ const useStyles = themed((c) => ({
     borderBottomWidth: 3,
     borderColor: 'transparent',
   },
-  shared: { flex: 1, minWidth: 0 },
+  // By the length of their names, so that each has one line where there is room.
+  shared: { flexGrow: 1, flexShrink: 1, flexBasis: 'auto', minWidth: 0 },
   own: { minWidth: 92 },
   on: { borderColor: c.roe },
 }));

@@ -1,6 +1,7 @@
 import type { RoundView } from '@open-larder/contract';
 import { DayRibbon } from '../draw/DayRibbon';
 import { useFormat, type AppData } from '../store';
+import { useWide } from '../theme';
 import { open } from './moments';
 
 interface Props {
@@ -13,6 +14,7 @@ interface Props {
 /** The day as a ribbon, lit as the tank that is next. */
 export function RoundRibbon({ data, round, current, minutes }: Props) {
   const format = useFormat();
+  const wide = useWide();
   const stop =
     current.stops.find((one) => one.servings.some((serving) => serving.fed === null)) ??
     current.stops[0];
@@ -28,6 +30,7 @@ export function RoundRibbon({ data, round, current, minutes }: Props) {
       lightOffMin={tank?.lightOffMin ?? 0}
       notches={notches}
       now={minutes}
+      hours={wide}
     />
   );
 }

@@ -2,6 +2,7 @@ import { formatServing } from '@open-larder/say';
 import type { RoundStopView, Tank } from '@open-larder/contract';
 import { memo, useState } from 'react';
 import { Pressable, View } from 'react-native';
+import { ZONE_WORDS } from '../diet/labels';
 import { FoodSign } from '../draw/FoodSign';
 import { NumberTag } from '../tank/NumberTag';
 import { SIZES, themed } from '../theme';
@@ -36,6 +37,8 @@ export const StopRow = memo(function StopRow({ stop, tank, acts }: Props) {
   };
   const [first] = due;
   const foods = due.map(({ portion, foodName }) => formatServing(portion, foodName)).join(' · ');
+  // Of several the foods are enough to go by; where each goes is said as the tank is opened.
+  const where = due.length === 1 && first ? `, ${first.place || ZONE_WORDS[first.zone]}` : '';
   const state = due.length === 0 ? 'all served' : `${due.length} to serve`;
   return (
     <View style={styles.row}>
@@ -64,8 +67,9 @@ export const StopRow = memo(function StopRow({ stop, tank, acts }: Props) {
                 <FoodSign key={family} family={family} size={18} />
               ))}
               <View style={styles.words}>
-                <Text variant="small" numberOfLines={1}>
+                <Text variant="small" numberOfLines={2}>
                   {foods}
+                  {where}
                 </Text>
               </View>
             </View>
