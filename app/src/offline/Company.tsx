@@ -30,26 +30,38 @@ function InRound({ me }: { me: Me }) {
   const { data: tanks = [] } = api.useTanksQuery();
   useSayingWhere();
   if (others.length === 0) return null;
-  const says = others.map((one) => sayWhere(one, me, (id) => tanks.find((t) => t.id === id)?.name));
+  const says = sayWhere(others, me, (id) => tanks.find((tank) => tank.id === id)?.name);
   return (
     <View style={styles.strip} role="status">
       <Users size={18} color={colours.ink2} />
       <View style={styles.words}>
-        <Text variant="small">{says.join(' ')}</Text>
+        <Text variant="small">{says}</Text>
       </View>
     </View>
   );
 }
 
-/** «Finch is in the Round too, at Weir.» */
+/** «Finch is in the Round too, at Weir. 2 other devices are in the Round too.» */
 export function sayWhere(
-  { name, tankId }: Present,
+  others: readonly Present[],
   me: Me,
   tankName: (id: string) => string | undefined,
 ): string {
-  const who = name === null || name === me.person?.name ? 'Another device' : name;
-  const tank = tankId === null ? undefined : tankName(tankId);
-  return `${who} is in the Round too${tank ? `, at ${tank}` : ''}.`;
+  const pages = new Map<string, number>();
+  for (const { name, tankId } of others) {
+    const who = name === null || name === me.person?.name ? '' : name;
+    const tank = tankId === null ? undefined : tankName(tankId);
+    const key = JSON.stringify([who, tank ? `, at ${tank}` : '']);
+    pages.set(key, (pages.get(key) ?? 0) + 1);
+  }
+  return [...pages]
+    .map(([key, count]) => {
+      const [who, where] = JSON.parse(key) as [string, string];
+      // A person with two pages open is there once; devices without a name are counted.
+      if (!who && count > 1) return `${count} other devices are in the Round too${where}.`;
+      return `${who || 'Another device'} is in the Round too${where}.`;
+    })
+    .join(' ');
 }
 
 function useSayingWhere(): void {
@@ -67,7 +79,12 @@ function useSayingWhere(): void {
     };
     here();
     const timer = setInterval(here, STILL_HERE_MS);
-    return () => clearInterval(timer);
+    const left = () => say(false);
+    window.addEventListener('pagehide', left);
+    return () => {
+      clearInterval(timer);
+      window.removeEventListener('pagehide', left);
+    };
   }, [tankId]);
   useEffect(
     () => () =>

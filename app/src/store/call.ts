@@ -88,6 +88,8 @@ export function ask<N extends RouteName>(
     },
     body: body === undefined ? undefined : JSON.stringify(body),
     signal,
+    // Sent too as the page is left.
+    keepalive: name === 'setPresence',
   });
 }
 
