@@ -60,10 +60,21 @@ const TOUCH_LENGTHS: Record<Guild, number> = {
 /** Seconds to gather for the boldest, and for the shyest. Assumptions. */
 const GATHERS_S = { bold: 4, shy: 60 };
 
+/** Groups never change, and the same are read for each day of each plan that is tried. */
+const feeders = new WeakMap<FeedGroup, Map<number, Feeder>>();
+
 /** A group's starting traits. Throws RangeError where its length or warmth is impossible. */
-export function feederOf(group: FeedGroup, tank: Pick<FeedTank, 'tempC'>): Feeder {
+export function feederOf(group: FeedGroup, { tempC }: Pick<FeedTank, 'tempC'>): Feeder {
+  const byWarmth = feeders.get(group) ?? new Map<number, Feeder>();
+  feeders.set(group, byWarmth);
+  const feeder = byWarmth.get(tempC) ?? readFeeder(group, tempC);
+  byWarmth.set(tempC, feeder);
+  return feeder;
+}
+
+function readFeeder(group: FeedGroup, tempC: number): Feeder {
   const { species } = group;
-  const onDay: GroupOnDay = { ...group, tempC: tank.tempC };
+  const onDay: GroupOnDay = { ...group, tempC };
   const needKj = dailyNeed(onDay);
   const eats = group.count > 0 && !eatsNothing(group.stage);
   const learned = group.learned ?? { search: 1, taking: 1, coming: 1 };

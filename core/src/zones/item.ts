@@ -79,6 +79,51 @@ const LITTER_LEACHES: [share: number, seconds: number] = [0.05, 86_400];
 /** Places are told apart by their words alone. */
 export const placeOf = ({ place }: Pick<Drop, 'place'>): string => place.trim().toLowerCase();
 
+/** A food as it goes in: its pieces, and how far they float and sink. */
+interface Form {
+  pieces: Pieces;
+  small: number;
+  large: number;
+  floatS: number;
+  sinkCmS: number;
+  /** A mouth need not wait until it gives way. */
+  soft: boolean;
+}
+
+/** Foods never change, and the same are read for each day of each plan that is tried. */
+const forms = new WeakMap<FeedFood, Map<boolean, Form>>();
+
+function formOfFood(food: FeedFood, soaked: boolean): Form {
+  const known = forms.get(food) ?? new Map<boolean, Form>();
+  forms.set(food, known);
+  const form = known.get(soaked) ?? readForm(food, soaked);
+  known.set(soaked, form);
+  return form;
+}
+
+function readForm(food: FeedFood, soaked: boolean): Form {
+  const soak = { kind: 'soak' as const, leadMin: 60, workMin: 1, toMm: null };
+  const steps = soaked ? [...food.steps, soak] : food.steps;
+  const ready = prepared({ ...food.inWater, form: food.form }, steps);
+  const small = ready.particleMinMm ?? food.inWater.particleMinMm;
+  const large = Math.max(small, ready.particleMaxMm ?? food.inWater.particleMaxMm);
+  return {
+    pieces: {
+      ...food.inWater,
+      ...ready,
+      kind: food.kind,
+      family: food.family,
+      particleMinMm: small,
+      particleMaxMm: large,
+    },
+    small,
+    large,
+    floatS: (ready.floatMinutes ?? 0) * 60,
+    sinkCmS: ready.sinkCmPerS ?? food.inWater.sinkCmPerS,
+    soft: isLitter(food) || soaked || steps.some((step) => step.kind === 'blanch'),
+  };
+}
+
 /**
  * The particles of one drop by size.
  * Nothing is rounded away: a portion smaller than one particle is one small particle.
@@ -88,22 +133,9 @@ export function itemsOf(drop: Drop, at: number, food: FeedFood, fromMin: number,
   if (drop.massG <= 0) return [];
   const litter = isLitter(food);
   const edibleG = drop.massG * (litter ? softensOn(day) : 1);
-  const soak = { kind: 'soak' as const, leadMin: 60, workMin: 1, toMm: null };
-  const steps = drop.manner.soaked ? [...food.steps, soak] : food.steps;
-  const ready = prepared({ ...food.inWater, form: food.form }, steps);
-  const small = ready.particleMinMm ?? food.inWater.particleMinMm;
-  const large = Math.max(small, ready.particleMaxMm ?? food.inWater.particleMaxMm);
-  const pieces: Pieces = {
-    ...food.inWater,
-    ...ready,
-    kind: food.kind,
-    family: food.family,
-    particleMinMm: small,
-    particleMaxMm: large,
-  };
+  const { pieces, small, large, floatS, sinkCmS, soft } = formOfFood(food, drop.manner.soaked);
   const classes = large / small < ONE_SIZE ? ([[0.5, 1]] as const) : CLASSES;
   const inS = (drop.atMin + drop.manner.afterMin - fromMin - day * DAY_MIN) * 60;
-  const soft = litter || drop.manner.soaked || steps.some((step) => step.kind === 'blanch');
   const [leaches, leachS] = litter ? LITTER_LEACHES : LEACHES[food.kind];
   // Whatever sticks to glass or wood was put there; all else falls from the surface unless carried.
   const carried = drop.manner.carried || drop.zone === 'film';
@@ -122,8 +154,8 @@ export function itemsOf(drop: Drop, at: number, food: FeedFood, fromMin: number,
       inS,
       liftS: food.liftAfterMin === null ? Infinity : inS + food.liftAfterMin * 60,
       layer: carried ? LAYER_OF[drop.zone] : LAYER_OF.surface,
-      floatS: (ready.floatMinutes ?? 0) * 60,
-      sinkCmS: ready.sinkCmPerS ?? food.inWater.sinkCmPerS,
+      floatS,
+      sinkCmS,
       softensS: soft ? 1 : formOf(pieces) === 'flake' ? FLAKE_SOFTENS_S : SOFTENS_S[food.kind],
       leaches,
       leachS,

@@ -9,6 +9,7 @@ import {
   wasEaten,
   widthAt,
   type Offer,
+  type Pieces,
 } from '../mouth';
 import type { Feeder } from './feeder';
 import { FILM_FOOD, RASPS } from './film';
@@ -72,8 +73,23 @@ function biteOf({ eater, gapeMm }: Feeder, { pieces }: Item): number {
   return ((takesApart(eater) ? TORN_SHARE : BITE_SHARE) * gapeMm) ** 3 / 1000;
 }
 
+/** By feeder, then by the pieces of a food: particles of the same size are met alike in each plan that is tried. */
+const met = new WeakMap<Feeder, WeakMap<Pieces, Map<string, Meeting>>>();
+
 /** How a group meets a particle. */
 export function meetingOf(feeder: Feeder, item: Item): Meeting {
+  const ofFeeder = met.get(feeder) ?? new WeakMap<Pieces, Map<string, Meeting>>();
+  met.set(feeder, ofFeeder);
+  const ofPieces = ofFeeder.get(item.pieces) ?? new Map<string, Meeting>();
+  ofFeeder.set(item.pieces, ofPieces);
+  const apart = item.only !== null && item.only !== feeder.id;
+  const key = `${item.sizeMm} ${item.massG.toPrecision(9)} ${apart}`;
+  const meeting = ofPieces.get(key) ?? meet(feeder, item);
+  ofPieces.set(key, meeting);
+  return meeting;
+}
+
+function meet(feeder: Feeder, item: Item): Meeting {
   const { food } = item;
   const offer: Offer = {
     ...food,

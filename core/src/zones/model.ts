@@ -74,11 +74,13 @@ export function modelOf(feeding: Feeding, stood: readonly Item[] = []): Model {
   };
 }
 
+const FILM_PIECES = { ...FILM_FOOD.inWater, kind: FILM_FOOD.kind, family: FILM_FOOD.family };
+
 const filmItem = (film: Film): Item => ({
   drop: -1,
   place: '',
   food: FILM_FOOD,
-  pieces: { ...FILM_FOOD.inWater, kind: FILM_FOOD.kind, family: FILM_FOOD.family },
+  pieces: FILM_PIECES,
   sizeMm: 0.1,
   count: film.atFirstG / FILM_UNIT_G,
   massG: FILM_UNIT_G,
