@@ -5,6 +5,7 @@ import {
   fieldsOfGeneric,
   type Group,
   type InventoryCreate,
+  type MomentRow,
 } from '@open-larder/contract';
 import { readInventory } from '@open-larder/say/inventory';
 import { v7 as uuidv7 } from 'uuid';
@@ -138,6 +139,11 @@ describe('an inventory', () => {
 
   it('adds a group to a tank that is planned, and leaves the others’ plan as it is', async () => {
     const [tank] = sent.tanks;
+    // The moment that was added for its light is not wanted: it does not come back.
+    const { body: all } = await server.as('ours').get('/api/moments').expect(200);
+    const added = (all.items as MomentRow[]).find(({ minutes }) => minutes === -60)!;
+    const { id: addedId, ...unwanted } = { ...added, archived: true };
+    await server.as('ours').put(`/api/moments/${addedId}`).send(unwanted).expect(200);
     const more = asSent('30 l, 6 kuhli loaches');
     const groups = more.groups.map((one) => ({ ...one, tankId: tank!.id }));
     const before = await server.as('ours').get('/api/groups').expect(200);
@@ -147,6 +153,7 @@ describe('an inventory', () => {
       .send({ id: uuidv7(), tanks: [], groups, foods: [] })
       .expect(201);
     expect(answer.body.tanks).toMatchObject([{ groupIds: [groups[0]!.id], unfedIds: [] }]);
+    expect(answer.body.moments).toEqual([]);
     const after = await server.as('ours').get('/api/groups').expect(200);
     const diets = (items: Group[]) => new Map(items.map(({ id, diet }) => [id, diet]));
     const now = diets(after.body.items);

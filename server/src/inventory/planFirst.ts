@@ -24,7 +24,7 @@ const UNPLANNED = {
 /**
  * A first plan for groups that have none: the usual one of their kind, from what is on the shelf, each
  * portion by their need, with the few changes that let it reach them. The plan of others in the tank
- * stays as it is. Where the house has too few moments while the tank is lit, it gets more.
+ * stays as it is. Where the house has too few moments while a new tank is lit, it gets more.
  * @returns groups that nothing on the shelf suits well, and moments that were added
  */
 export async function planFirst(
@@ -40,7 +40,10 @@ export async function planFirst(
   const dietOf = (id: string) => before.house.groups.find((one) => one.id === id)?.diet ?? null;
   const unplanned = before.groups.filter(({ id }) => groupIds.includes(id) && dietOf(id) === null);
   if (unplanned.length === 0) return { unfedIds: [], moments: [] };
-  const moments = momentsToAdd(before.house.moments, before.tank.light).map((moment) => ({
+  // A tank that is fed already keeps the moments that its keeper settled on.
+  const isNew = before.groups.every(({ id }) => dietOf(id) === null);
+  const wanted = isNew ? momentsToAdd(before.house.moments, before.tank.light) : [];
+  const moments = wanted.map((moment) => ({
     ...moment,
     id: uuidv7(),
     spareMin: null,
