@@ -32,13 +32,13 @@ describe('amounts', () => {
     ['1 knife tip, crumbled', 'Plant tablet', '1 knife tip, crumbled plant tablet'],
   ])('%s of %s are %s', (amount, food, says) => expect(formatServing(amount, food)).toBe(says));
 
-  it('are weighed where they are more than anyone counts out, but not what is counted', () => {
+  it('are weighed where they are more than anyone counts out', () => {
     const pinch = { name: 'pinch', plural: 'pinches', step: 0.5, massG: 0.05 };
     expect(formatUnits(98, pinch)).toBe('98 pinches (4.9 g)');
     expect(formatUnits(12, pinch)).toBe('12 pinches');
-    expect(formatUnits(40, { ...pinch, name: 'pellet', plural: 'pellets', step: 1 })).toBe(
-      '40 pellets',
-    );
+    const pellet = { ...pinch, name: 'pellet', plural: 'pellets', step: 1 };
+    expect(formatUnits(30, pellet)).toBe('30 pellets');
+    expect(formatUnits(40, pellet)).toBe('40 pellets (2 g)');
   });
 
   it('says tiny masses in milligrams', () => {

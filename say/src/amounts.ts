@@ -14,8 +14,10 @@ export function formatAmount(units: number): string {
 
 /** More than this of a measure is weighed rather than counted out. Assumption. */
 const COUNTED_OUT = 12;
+/** Pieces are counted up to here; more of them are weighed, or filled into a spoon that was. */
+const COUNTED_PIECES = 30;
 
-/** «3 pinches», «½ cube», «1¼ tablets», «98 pinches (4.9 g)»; what is served finer in its own words. */
+/** «3 pinches», «½ cube», «1¼ tablets», «98 pinches (4.9 g)», «96 pellets (1.01 g)»; what is served finer in its own words. */
 export function formatUnits(
   units: number,
   unit: Pick<ServingUnit, 'name' | 'plural' | 'step' | 'finer'> &
@@ -23,7 +25,8 @@ export function formatUnits(
 ): string {
   const less = finerMeasure(units, unit);
   if (!less) {
-    const weighed = unit.step < 1 && units > COUNTED_OUT && unit.massG !== undefined;
+    const counted = unit.step < 1 ? COUNTED_OUT : COUNTED_PIECES;
+    const weighed = units > counted && unit.massG !== undefined;
     const says = `${formatAmount(units)} ${units > 1 ? unit.plural : unit.name}`;
     return weighed ? `${says} (${formatGrams(units * unit.massG!)})` : says;
   }

@@ -1,3 +1,4 @@
+import type { Guild } from '@open-larder/catalogue';
 import { loadCatalogue } from '@open-larder/catalogue/load';
 import { STAGES } from '../fish';
 import { fits } from '../mouth';
@@ -136,6 +137,24 @@ describe('a starting plan', () => {
     expect(suitsWell(task, shoal!, [{ foodId: 'flake' }])).toBe(true);
     expect(suitsWell(task, shoal!, [{ foodId: 'no such food' }])).toBe(false);
     expect(suitsWell(task, shoal!, [])).toBe(false);
+  });
+
+  it('ranks what is dust to a large mouth behind what it can pick up', () => {
+    const fleas = testWorm({ id: 'fleas', name: 'Fleas' });
+    const tiny = { ...fleas.inWater, particleMinMm: 0.4, particleMaxMm: 0.5 };
+    const fine = { ...fleas, id: 'fine', name: 'Fine', inWater: tiny };
+    const task = testTask({ foods: [fleas, fine] });
+    const [shoal] = task.groups;
+    const rank = (lengthCm: number, guild: Guild) => {
+      const group = { ...shoal!, lengthCm, species: { ...shoal!.species, guild } };
+      return new Map(foodsByFit(task, group).map(({ foodId, suits }) => [foodId, suits]));
+    };
+    const large = rank(25, 'predator');
+    expect(large.get('fine')!).toBeLessThan(0.4 * large.get('fleas')!);
+    // To a small mouth, and to one that sifts, it is food like other.
+    expect(rank(1.5, 'predator').get('fine')).toBe(rank(1.5, 'detritus feeder').get('fine'));
+    const sifted = rank(25, 'detritus feeder');
+    expect(sifted.get('fine')!).toBeGreaterThan(0.6 * sifted.get('fleas')!);
   });
 
   it('gives who feeds above the ground what is met there, and tablets to who feeds on it', () => {
