@@ -157,6 +157,30 @@ describe('a starting plan', () => {
     expect(sifted.get('fine')!).toBeGreaterThan(0.6 * sifted.get('fleas')!);
   });
 
+  it('gives a wafer in whole pieces on fewer days where less would do, but not to fry', () => {
+    const task = testTask({ foods: [testWafer({ unit: { massG: 0.5, step: 0.25 } })] });
+    const { species, ...loach } = weekGroup(testLoaches());
+    const few = { ...loach, count: 1, lengthCm: 3, species: { ...species, zone: 'film' as const } };
+    const daily = [1, 2, 3, 4, 5, 6, 7];
+    const lines = (['early', 'late'] as const).map((when) => ({
+      role: 'plant' as const,
+      when,
+      days: daily,
+      weight: 1,
+    }));
+    const { step } = task.house.foods[0]!.unit;
+    const noons = withNoon(task);
+    const servings = laidOut(noons, few, lines, ids());
+    const days = servings.flatMap((one) => one.days);
+    expect(servings.map(({ ownUnits }) => ownUnits)).toEqual(servings.map(() => step));
+    // Never twice on a day.
+    expect(new Set(days).size).toBe(days.length);
+    expect(days.length).toBeLessThan(7);
+    const fry = laidOut(noons, { ...few, stage: 'fry' }, lines, ids());
+    expect(new Set(fry.flatMap((one) => one.days)).size).toBe(7);
+    expect(fry.every(({ ownUnits }) => ownUnits === null)).toBe(true);
+  });
+
   it('gives who feeds above the ground what is met there, and tablets to who feeds on it', () => {
     const tablet = testWafer({ id: 'a-tablet', name: 'A tablet', plantShare: 0.15 });
     const task = testTask({ foods: [tablet, testFlake()] });

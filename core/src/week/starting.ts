@@ -1,9 +1,11 @@
 import type { Guild } from '@open-larder/catalogue';
+import { sum } from 'd3-array';
 import { eatsNothing, mayNotFast, type Stage } from '../fish';
 import { isLitter } from '../food';
+import { formOf } from '../mouth';
 import { PLAIN, type DietServing } from '../round';
 import type { FeedFood } from '../zones';
-import { foodsFor } from './aims';
+import { energyPerGram, foodsFor } from './aims';
 import { momentsOf } from './help/offers';
 import { isLit } from './litMoments';
 import { dailyNeed } from '../ration';
@@ -67,7 +69,7 @@ export function startingPlan(
   const lines = GRAZES.has(guild)
     ? [line('plant', 'early'), line(base, late), line('animal', late, TWICE, 0.4)]
     : HUNTS.has(guild)
-      ? [line('animal', 'early', ODD), line(base, 'early', [...EVEN, 7]), line('animal', late)]
+      ? [line(base, 'early'), line('animal', late, [...ODD, 7]), line(base, late, EVEN)]
       : [
           line(base, 'early'),
           line('animal', late, ODD),
@@ -138,6 +140,8 @@ export function laidOut(
     })
     .sort((a, b) => b.suits - a.suits || (a.food.name < b.food.name ? -1 : 1));
   const servings: DietServing[] = [];
+  const needKj = dailyNeed({ ...group, tempC: task.tank.tempC }).value;
+  let pieces = 0;
   for (const line of lines) {
     // A role for which nothing suits is filled with what suits best; what was given already comes later.
     const given = ({ food }: (typeof edible)[number]) =>
@@ -152,15 +156,22 @@ export function laidOut(
     );
     const found = best(inRole) ?? best(edible);
     if (!found) return [];
-    const wanted = minutesOf(task, line.when);
+    const wantedMin = minutesOf(task, line.when);
     const lit = moments.filter(({ atMin }) => isLit(atMin, task.tank.light));
     const near = line.when === 'dark' || lit.length === 0 ? moments : lit;
     const moment = near.reduce((a, b) =>
-      Math.abs(b.atMin - wanted) < Math.abs(a.atMin - wanted) ? b : a,
+      Math.abs(b.atMin - wantedMin) < Math.abs(a.atMin - wantedMin) ? b : a,
     );
-    const days = Array.from({ length: cycle }, (_, at) => at + 1).filter((day) =>
+    const fed = Array.from({ length: cycle }, (_, at) => at + 1).filter((day) =>
       line.days.includes(((day - 1) % 7) + 1),
     );
+    const wanted = needKj * partOf(line, lines);
+    const least = wholePiece(task, group, found.food, wanted);
+    // The second such line of a plan falls between the days of the first.
+    const days = least
+      ? fed.filter((_, at) => at % least.every === (pieces * Math.floor(least.every / 2)) % least.every) // prettier-ignore
+      : fed;
+    if (least) pieces += 1;
     if (days.length === 0) continue;
     const same = servings.findIndex(
       (one) => one.foodId === found.food.id && one.momentId === moment.id,
@@ -184,12 +195,43 @@ export function laidOut(
       place: '',
       days,
       weight: line.weight,
-      ownUnits: null,
+      ownUnits: least?.units ?? null,
       manner: { ...PLAIN, soaked },
     });
   }
   return servings;
 }
+
+/** Part of its days' need that a line carries. */
+const partOf = ({ days, weight }: StartingLine, lines: readonly StartingLine[]): number =>
+  Math.min(
+    ...days.map((day) => weight / sum(lines, (one) => (one.days.includes(day) ? one.weight : 0))),
+  );
+
+/** Less than this part of the smallest piece is given as that piece, on fewer days. Assumption. */
+const A_PIECE = 0.75;
+
+/**
+ * A wafer or tablet lies for hours, and who feeds on the ground comes to it: where the smallest piece of it is
+ * more than they need at once it is given whole on fewer days, and not crumbled.
+ * @param wantedKj that it should carry on a day
+ * @returns units to give, and on every which day; null where it is given as it is needed
+ */
+function wholePiece(task: WeekTask, group: WeekGroup, food: FeedFood, wantedKj: number) {
+  const { zone } = group.species;
+  if (!isDisc(food) || (zone !== 'bottom' && zone !== 'film') || mayNotFast(group.stage))
+    return null;
+  const unit = task.house.foods.find(({ id }) => id === food.id)?.unit;
+  const perGram = energyPerGram(task, group)[task.foods.indexOf(food)] ?? 0;
+  if (!unit || perGram <= 0) return null;
+  const pieceKj = unit.step * unit.massG * perGram;
+  if (wantedKj >= A_PIECE * pieceKj) return null;
+  return { units: unit.step, every: Math.min(7, Math.max(2, Math.round(pieceKj / wantedKj))) };
+}
+
+/** A wafer or a tablet. */
+export const isDisc = (food: FeedFood): boolean =>
+  food.kind === 'dry' && formOf({ ...food, ...food.inWater }) === 'disc';
 
 /**
  * The foods of a task by how well they suit a group, the best first.

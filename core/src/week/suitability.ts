@@ -19,6 +19,9 @@ const BY_PLACE: Record<Zone, Record<FoodForm, number>> = {
   bottom: { floats: 0.3, sinksSlowly: 0.7, sinks: 1 },
   film: { floats: 0.3, sinksSlowly: 0.6, sinks: 1 },
 };
+/** For who feeds on the ground slices and leaves are weighted down. Practice. */
+const placeOf = ({ kind, form }: FeedFood, zone: Zone): number =>
+  kind === 'fresh' && (zone === 'bottom' || zone === 'film') ? 1 : BY_PLACE[zone][form];
 /** A tablet or a wafer lies on the ground and is rasped there: it is not for who feeds above it. */
 const LIES = 0.4;
 /** Pieces from this share of the mouth on are worth picking up; under the other they are dust to it. Assumptions. */
@@ -58,7 +61,7 @@ export function suitability(
     taken *
     BY_FIT[fit] *
     (fit === 'whole' && !TAKES_FINE.has(species.guild) ? bySize(group, offer) : 1) *
-    BY_PLACE[zone][food.form] *
+    placeOf(food, zone) *
     lies *
     (1 - off / 2) *
     (expiring ? ENDS : 1)

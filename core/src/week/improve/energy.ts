@@ -3,7 +3,7 @@ import { toServingUnits } from '../../food';
 import { PLAIN, type Manner } from '../../round';
 import { energyPerGram } from '../aims';
 import type { Judged } from '../judge';
-import { feedsInTheDark } from '../starting';
+import { feedsInTheDark, isDisc } from '../starting';
 import type { WeekGroup, WeekTask } from '../task';
 import type { ActReason, PlanAct } from './acts';
 import {
@@ -153,7 +153,9 @@ function amount(
   const hadG = trying.hadG(serving.id) ?? massG;
   const wantedG = Math.min(MOST_MORE * hadG, Math.max(MOST_LESS * hadG, massG * factor));
   const fromUnits = massG / unit.massG;
-  const near = toServingUnits(wantedG, unit);
+  const asked = toServingUnits(wantedG, unit);
+  // A wafer is given in pieces of it, or on fewer days.
+  const near = isDisc(food) ? Math.max(asked, Math.min(unit.step, fromUnits)) : asked;
   const units = factor > 1 && near <= fromUnits ? near + unit.step : near;
   const far = units * unit.massG > MOST_MORE * hadG && units > unit.step;
   if (far || Math.abs(units - fromUnits) < SEEN * fromUnits) return [];
@@ -215,13 +217,14 @@ function elsewhere(trying: Trying, group: WeekGroup, { serving }: Status): PlanA
 }
 
 /** On all days on which they are fed, in place of some of them. */
-function everyDay(trying: Trying, group: WeekGroup, { serving }: Status): PlanAct | null {
+function everyDay(trying: Trying, group: WeekGroup, { serving, food }: Status): PlanAct | null {
   const { task, plan } = trying;
   const f = task.groups.indexOf(group);
   const days = plan.outcome.days.flatMap(({ groups }, d) =>
     groups[f]!.rest === null ? [d + 1] : [],
   );
   if (days.every((day) => serving.days.includes(day))) return null;
+  if (isDisc(food) && serving.ownUnits === unitOf(trying, food.id).step) return null;
   const all = [...new Set([...serving.days, ...days])].sort((a, b) => a - b);
   return { groupId: group.id, reason: 'short', does: 'days', servingId: serving.id, days: all };
 }
