@@ -135,7 +135,8 @@ export function laidOut(
     .flatMap(({ food, taken, capped }) => {
       const there = shelf.get(food.id);
       if (taken < 0.25 || isLitter(food) || !there || there.stockG <= 0) return [];
-      const suits = suitability(group, food, taken, there.expiringG > 0);
+      const soaked = isSoaked(task, group, food);
+      const suits = suitability(group, food, taken, { expiring: there.expiringG > 0, soaked });
       return suits > 0 ? [{ food, suits, capped: capped !== null }] : [];
     })
     .sort((a, b) => b.suits - a.suits || (a.food.name < b.food.name ? -1 : 1));
@@ -184,9 +185,6 @@ export function laidOut(
       };
       continue;
     }
-    const floats = found.food.kind === 'dry' && found.food.form !== 'sinks';
-    const soaked =
-      floats && group.species.zone !== 'surface' && task.feedingStyle.soak === 'soaked';
     servings.push({
       id: newId(),
       foodId: found.food.id,
@@ -196,11 +194,18 @@ export function laidOut(
       days,
       weight: line.weight,
       ownUnits: least?.units ?? null,
-      manner: { ...PLAIN, soaked },
+      manner: { ...PLAIN, soaked: isSoaked(task, group, found.food) },
     });
   }
   return servings;
 }
+
+/** Whether a food that floats is soaked first, by how the tank is fed, for who feeds below the surface. */
+const isSoaked = ({ feedingStyle }: WeekTask, { species }: WeekGroup, food: FeedFood): boolean =>
+  food.kind === 'dry' &&
+  food.form !== 'sinks' &&
+  species.zone !== 'surface' &&
+  feedingStyle.soak === 'soaked';
 
 /** Part of its days' need that a line carries. */
 const partOf = ({ days, weight }: StartingLine, lines: readonly StartingLine[]): number =>
@@ -243,7 +248,8 @@ export function foodsByFit(
 ): { foodId: string; suits: number; well: boolean }[] {
   return foodsFor(task, group)
     .map(({ food, taken }) => {
-      const suits = suitability(group, food, taken, false);
+      const soaked = isSoaked(task, group, food);
+      const suits = suitability(group, food, taken, { expiring: false, soaked });
       return { foodId: food.id, suits, well: suits >= SUITS };
     })
     .sort((a, b) => b.suits - a.suits);

@@ -20,8 +20,10 @@ const BY_PLACE: Record<Zone, Record<FoodForm, number>> = {
   film: { floats: 0.3, sinksSlowly: 0.6, sinks: 1 },
 };
 /** For who feeds on the ground slices and leaves are weighted down. Practice. */
-const placeOf = ({ kind, form }: FeedFood, zone: Zone): number =>
-  kind === 'fresh' && (zone === 'bottom' || zone === 'film') ? 1 : BY_PLACE[zone][form];
+const placeOf = ({ kind, form }: FeedFood, zone: Zone, soaked: boolean): number =>
+  kind === 'fresh' && (zone === 'bottom' || zone === 'film')
+    ? 1
+    : BY_PLACE[zone][soaked ? 'sinksSlowly' : form];
 /** A tablet or a wafer lies on the ground and is rasped there: it is not for who feeds above it. */
 const LIES = 0.4;
 /** Pieces from this share of the mouth on are worth picking up; under the other they are dust to it. Assumptions. */
@@ -43,12 +45,13 @@ const ENDS = 1.1;
  * met, plants against what its kind eats, and whether it would spoil. All weights are assumptions; they only rank.
  * @param taken how readily the group takes it, 0..1
  * @param expiring some of it passes its last good day within the cycle
+ * @param soaked it is soaked before, and no longer floats
  */
 export function suitability(
   group: WeekGroup,
   food: FeedFood,
   taken: number,
-  expiring: boolean,
+  { expiring, soaked }: { expiring: boolean; soaked: boolean },
 ): number {
   const { species, lengthCm } = group;
   const offer = { ...food, ...food.inWater };
@@ -61,7 +64,7 @@ export function suitability(
     taken *
     BY_FIT[fit] *
     (fit === 'whole' && !TAKES_FINE.has(species.guild) ? bySize(group, offer) : 1) *
-    placeOf(food, zone) *
+    placeOf(food, zone, soaked) *
     lies *
     (1 - off / 2) *
     (expiring ? ENDS : 1)
