@@ -57,6 +57,19 @@ describe('a name in a table', () => {
     expect(named('submarine')).toBeNull();
     expect(named('')).toBeNull();
   });
+
+  it.each([
+    ['neons', 'paracheirodon-innesi'],
+    ['cardinals', 'paracheirodon-axelrodi'],
+    ['cpds', 'danio-margaritatus'],
+    ['comets', 'carassius-auratus'],
+    ['shubunkins', 'carassius-auratus'],
+    ['rice fish', 'oryzias-latipes'],
+    ['ramshorns', 'planorbella-duryi'],
+    ['nerite snails', 'neritina-natalensis'],
+  ])('as keepers say it: «%s»', (said, key) => {
+    expect(named(said)).toEqual({ key, exact: true });
+  });
 });
 
 describe('searching for a food or a culture', () => {
