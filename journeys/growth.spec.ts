@@ -120,5 +120,5 @@ test('what is no picture is said', async ({ page, demo }) => {
     mimeType: 'text/plain',
     buffer: Buffer.from('no picture'),
   });
-  await expect(page.getByText(/This is no picture that can be read/)).toBeVisible();
+  await expect(page.getByText(/This picture cannot be read/)).toBeVisible();
 });

@@ -66,7 +66,7 @@ function WorkLines({ brood, work }: Props) {
         return void logEvent(
           brood.id,
           { kind: 'parentsMoved' },
-          'The parents are parted from them.',
+          'The parents have been moved away.',
         );
       case 'firstFood':
         return void logEvent(brood.id, { kind: 'firstFood' }, 'Their first food is noted.');

@@ -233,8 +233,8 @@ export function EventSheet({ brood, first, onClose }: Props) {
       ) : null}
       {kind === 'ended' || kind === 'lost' ? (
         <Text variant="small" tone="quiet">
-          Killing animals that suffer, giving them away and selling them go by local law. None is
-          released.
+          Local law governs killing animals that suffer, giving them away and selling them. Never
+          release any.
         </Text>
       ) : null}
       <Field label="Note" value={note} onChange={setNote} fieldError={fieldErrors.note} />

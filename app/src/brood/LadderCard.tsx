@@ -22,7 +22,7 @@ const GROWS_BY = {
   own: '',
   genus: 'They are expected to grow like their closest relatives: measure a few to be sure.',
   family: 'They are expected to grow like others of their family: measure a few to be sure.',
-  size: 'Nothing is known of how fast they grow: this is a guess from their adult size. Measure a few.',
+  size: 'Nothing is known about how fast they grow: this is a guess from their adult size. Measure a few.',
 } as const;
 
 /** The ladder of a brood, drawn, and its rungs in words. */

@@ -36,7 +36,7 @@ const TROUBLES: Record<Trouble, [string, string]> = {
   ],
   lost: [
     'the young were lost',
-    'Most are lost in the first week to food that is too large or comes too late, and to water: start the cultures before the next spawn.',
+    'Most are lost in the first week to food that is too large or comes too late, and to bad water: start the cultures before the next spawn.',
   ],
 };
 

@@ -22,8 +22,8 @@ const LIMITS: Record<RaiseLimit, string> = {
 const LIFTED: Record<RaiseLimit, string> = {
   room: 'another tub or grow-out',
   food: 'another culture, or dry food once they take it',
-  minutes: 'larger tubs with a filter that has grown in',
-  water: 'a second barrel, or a filter that has grown in',
+  minutes: 'larger tubs with a mature filter',
+  water: 'a second barrel, or a mature filter',
 };
 const CHECKPOINTS: Record<Exclude<BroodCheckpoint['is'], 'own'>, string> = {
   sort: 'Sort by size; look for runts',

@@ -65,7 +65,7 @@ export function SplitSheet({ brood, onClose }: { brood: Brood; onClose: () => vo
   return (
     <Sheet title="Split evenly" open onClose={onClose}>
       <Text tone="quiet">
-        {`From ${source.name}, so that one failure does not take all. What is left over stays there.`}
+        {`From ${source.name}, so that one failure does not take them all. The rest stay there.`}
       </Text>
       <Stepper
         label="Over how many tubs"

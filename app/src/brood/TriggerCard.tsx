@@ -206,8 +206,8 @@ export function TriggerCard({ tank, groupId, litres, status, species }: Props) {
       ) : null}
       <MixLines by={by} unit={unit} scale={scale} wanted={refill} />
       <Text variant="small" tone="quiet">
-        Unplug heaters and pumps before hands go in. pH does not mix as its share does: test it
-        after.
+        Unplug heaters and pumps before you reach in. pH does not mix in proportion: test it
+        afterwards.
       </Text>
     </View>
   );
@@ -287,9 +287,9 @@ function MixLines({
       />
       <Text tone={share === null ? 'due' : 'ink'}>
         {share === undefined
-          ? 'Say above how the new water is wanted, and what the two are like.'
+          ? 'Enter above what the new water should be, and what the two waters are.'
           : share === null
-            ? 'These two cannot make it: it lies outside of both.'
+            ? 'These two cannot be mixed to that: it lies outside their range.'
             : `${formatNumber(share * 10, 1)} parts of the one and ${formatNumber((1 - share) * 10, 1)} of the other in ten.`}
       </Text>
     </Disclosure>

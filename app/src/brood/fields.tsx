@@ -86,7 +86,7 @@ const choiceFields = (
   {
     name: 'youngGroupId',
     label: 'The young, where they are a group already',
-    hint: 'Their food is planned as that group’s then, and counted once.',
+    hint: 'Their food is then planned with that group, and counted once.',
     as: 'pick',
     blank: 'Not yet',
     options: groups,

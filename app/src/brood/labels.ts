@@ -134,17 +134,17 @@ export const EGG_WORDS: Record<EggCare, [string, string]> = {
   left: ['Left where they are', 'The guard fans them and picks out the bad ones.'],
   moved: ['Moved to a tub', 'Eggs of parents that eat them; you pick out the white ones.'],
   released: ['She lets them go', 'Handling can make her swallow or drop them; she knows the day.'],
-  stripped: ['Stripped', 'For a hand that has done it, where she is hunted or swallows them.'],
+  stripped: ['Stripped', 'For experienced keepers, where she is chased or swallows them.'],
   stored: ['Stored in peat', 'Eggs that rest for weeks or months, damp and dated.'],
 };
 export const WATER_WORDS: Record<FirstWater, [string, string]> = {
-  parents: ['The parents’ water', 'What they were laid in suits them.'],
+  parents: ['The parents’ water', 'The water they were laid in suits them.'],
   grown: ['Of a grown tank', 'It carries film and small life from the first hour. Never raw tap.'],
 };
 export const FOOD_WORDS: Record<FirstFood, [string, string]> = {
   smallest: [
     'The smallest first',
-    'Infusoria or small worms until brine shrimp fits: none starves beside food that is too large.',
+    'Infusoria or small worms until brine shrimp fits: fry starve beside food that is too large.',
   ],
   shrimp: [
     'Brine shrimp at once',

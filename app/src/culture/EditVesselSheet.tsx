@@ -45,8 +45,7 @@ export function EditVesselSheet({ culture, onClose }: { culture: Culture; onClos
       />
       <FormFields control={form.control as never} fields={fields} />
       <Text variant="small" tone="quiet">
-        Its kind, its start and its parent stay as they are: end it and start another where they are
-        wrong.
+        Kind, start and parent cannot be changed. If they are wrong, end it and start another.
       </Text>
       <View style={{ alignItems: 'flex-start' }}>
         <Button variant="primary" label="Save" onPress={() => submit()} />

@@ -81,8 +81,8 @@ function Shelf({ data, selected }: { data: Cultures; selected: string | undefine
     <>
       {data.kept.length > 0 && crashed.length === data.kept.length ? (
         <Text tone="due">
-          Every culture has crashed. Start anew with fresh water and clean tools, from a friend or a
-          shop, and keep the next two apart.
+          Every culture has crashed. Start again with fresh water and clean tools, from a friend or
+          a shop, and keep the next two apart.
         </Text>
       ) : null}
       {data.kept

@@ -33,7 +33,7 @@ export function vesselFields({ kind, kinds, foods, none, format }: Around): Form
     {
       name: 'water',
       label: 'Its water comes from',
-      hint: 'Vessels with the same words share what ruins them.',
+      hint: 'Vessels described alike are expected to crash together.',
       as: 'text',
     },
     { name: 'tools', label: 'Tools that touch it', as: 'text' },

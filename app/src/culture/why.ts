@@ -65,7 +65,7 @@ export const whyCrash = ({ status }: Culture): Why => ({
   value: status.crash.perDay * 100,
   unit: '%',
   basis: 'computed',
-  how: 'a calm culture’s chance, times what strains it',
+  how: 'chance for a calm culture, times what strains it',
   from: [
     leaf('A calm culture', 0.4, '%', 'assumed', 'Assumption; no published rate is known'),
     ...status.crash.causes.map(({ cause, times }) =>

@@ -12,7 +12,7 @@ export function RecordNote({ kind }: { kind: ForecastKind }) {
   return (
     <Text variant="small" tone="quiet">
       {record === null
-        ? 'How right so far: none of these has come true yet.'
+        ? 'How right so far: none of these has come due yet.'
         : `How right so far: ${formatHowRight(kind, record, format)}.`}
     </Text>
   );

@@ -63,7 +63,7 @@ export function formatChange(
 
 export function formatCalibration({ calibration, count }: KindRecord, from: number): string {
   if (calibration === null) {
-    return `Ranges adjust to your tanks once ${from} have come true; ${count} so far.`;
+    return `Ranges adjust to your tanks once ${from} have come due; ${count} so far.`;
   }
   if (calibration > 1.05)
     return `Ranges are shown ${formatNumber(calibration, 1)} times as wide, because too few held.`;

@@ -56,7 +56,7 @@ export function formatSorting({ sorting }: GrowthStatus, format: Format): string
   const at = format.quantity('length', sorting.atCm);
   const apart = `at ${at} there are ${sorting.small} below and ${sorting.large} above`;
   return sorting.mixed
-    ? `Two batches rather than one: ${apart}. Part them, and measure each.`
+    ? `Two batches rather than one: ${apart}. Separate them, and measure each.`
     : `${sorting.urgent ? 'Sort them now' : 'Sort them soon'}: the large ones take the food of the small ones, or eat them; ${apart}.`;
 }
 

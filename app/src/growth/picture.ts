@@ -16,7 +16,7 @@ const QUALITY = 0.82;
  */
 export async function readPicture(file: Blob): Promise<Picture> {
   const bitmap = await createImageBitmap(file).catch(() => {
-    throw new Error('This is no picture that can be read. Choose a JPEG or PNG.');
+    throw new Error('This picture cannot be read. Choose a JPEG or PNG.');
   });
   const scale = Math.min(1, LONGEST_PX / Math.max(bitmap.width, bitmap.height));
   const widthPx = Math.round(bitmap.width * scale);

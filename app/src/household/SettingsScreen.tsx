@@ -44,7 +44,7 @@ export function SettingsScreen() {
 function ForOwners({ children }: { children: ReactNode }) {
   const { data: me } = api.useMeQuery();
   if (!me?.household || me.household.role === 'owner') return children;
-  return <Text tone="quiet">Units, clock and the house are for its owners to change.</Text>;
+  return <Text tone="quiet">Only owners can change the units, the clock and the house.</Text>;
 }
 
 /** Who is signed in here, and the way to the others and to a phone. */
@@ -230,7 +230,7 @@ function HouseholdForm({ household }: { household: HouseholdSettings }) {
             value={field.value}
             onChange={field.onChange}
             fieldError={
-              errors.atHome ? 'Each span ends at another time than it begins.' : undefined
+              errors.atHome ? 'Each span must end at a different time than it begins.' : undefined
             }
           />
         )}

@@ -60,7 +60,7 @@ function TankParts({ entries, corrections, onChange, at }: Props & { at: number 
   const format = useFormat();
   const tank = entries.tanks[at];
   if (!tank) return null;
-  if (tank.id !== null) return <Text>This tank is there already: what is new goes into it.</Text>;
+  if (tank.id !== null) return <Text>This tank exists already: what you add goes into it.</Text>;
   const { facts } = tank;
   const set = (part: Corrections['tanks'][number]) =>
     onChange({

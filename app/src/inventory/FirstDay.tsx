@@ -43,7 +43,7 @@ export function FirstDay({
   return (
     <>
       {tankIds.length === 0 ? (
-        <Text>It is in. Now say who should get it.</Text>
+        <Text>Saved. Now say who should get it.</Text>
       ) : moments === null ? (
         <Waiting of={[today, later] as never} rows={4} height={56} />
       ) : (

@@ -14,7 +14,7 @@ export function whyLines({ tanks }: InventoryMade, data: AppData): string[] {
   const kindOf = (group: (typeof groups)[number]) => data.species.get(group.speciesKey);
   const named = (some: typeof groups) => listed(some.map(({ name }) => lowerFirst(name)));
   const lines = [
-    'Portions are what that many fish of that size need at their temperature, from foods that fit their mouths.',
+    'Portions follow from the number and size of the fish and their temperature, with foods that fit their mouths.',
   ];
   const dark = groups.filter((group) => {
     const species = kindOf(group);

@@ -12,7 +12,7 @@ export function Corrected() {
   return (
     <Card>
       <View style={{ padding: 12, gap: 8 }}>
-        <Text variant="strong">Some serving units were wrong and are corrected</Text>
+        <Text variant="strong">Some serving units were wrong and have been corrected</Text>
         <Text variant="small" tone="quiet">
           Portions of these foods are counted anew. What you weighed yourself has not changed; weigh
           a few of the others to be sure.

@@ -88,7 +88,7 @@ export function JoinScreen() {
       <Button variant="primary" label="Join" onPress={join} />
       {me.person ? null : (
         <Text variant="small" tone="quiet">
-          Do you have a name on this server? Sign in first, then open the link again.
+          Already have an account on this server? Sign in first, then open the link again.
         </Text>
       )}
     </Entrance>

@@ -14,7 +14,7 @@ export function NoHouseholdScreen({ me }: { me: Me }) {
       title={`Hello, ${me.person?.name ?? ''}`}
       detail="You belong to no household on this server."
     >
-      <Text>Open an invitation that you were sent, or start a household of your own.</Text>
+      <Text>Open an invitation you received, or start a household of your own.</Text>
       <Another open />
       <SignOut bare />
       <Button variant="bare" label="Delete my account" onPress={() => setDeleting(true)} />

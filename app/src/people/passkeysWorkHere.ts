@@ -13,6 +13,6 @@ export const WHY_NOT =
 export function wentWrong(error: unknown): string {
   const name = error instanceof Error ? error.name : '';
   if (name === 'InvalidStateError') return 'This device already has a passkey of yours.';
-  if (name === 'NotAllowedError') return 'It was called off, or took too long. Try again.';
+  if (name === 'NotAllowedError') return 'It was cancelled, or took too long. Try again.';
   return 'This browser did not let a passkey be used here. Sign in with your password.';
 }

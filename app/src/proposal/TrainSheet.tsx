@@ -32,8 +32,8 @@ export function TrainSheet({ group, data, onClose }: Props) {
       ) : (
         <>
           <Text tone="quiet">
-            A little of the new food among one that they take: 10, 25, 50, 75 and 100 %, a step on
-            when it was taken twice in a row. The rest of their day stays as it is.
+            A little of the new food among one that they take: 10, 25, 50, 75 and 100 %, the next
+            step once they took it twice in a row. Their other meals stay as they are.
           </Text>
           <Picker
             label="New food"

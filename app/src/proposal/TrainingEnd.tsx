@@ -19,7 +19,7 @@ export function TrainingEnd({ group, data }: { group: Group; data: AppData }) {
         </Text>
         <Text variant="small" tone="quiet">
           {taken
-            ? `They took it by itself, twice in a row. It can replace the food that it was mixed with.`
+            ? `They took it on its own, twice in a row. It can replace the food it was mixed with.`
             : `Refused six times in a row, at the smallest share. Another food, or another form of it, may be the better way.`}
         </Text>
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>

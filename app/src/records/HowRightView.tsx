@@ -22,7 +22,7 @@ export function HowRightView() {
   if (data.kinds.length === 0 && data.pending === 0) {
     return (
       <Empty
-        title="No forecast has come true yet"
+        title="No forecast has come due yet"
         text="Test the water, measure fish, note bellies, hatchings and when a meal is gone: each is set against what was expected of it, and shown here."
       />
     );
@@ -30,8 +30,8 @@ export function HowRightView() {
   return (
     <View style={{ gap: 16, maxWidth: 820 }}>
       <Text tone="quiet">
-        Every forecast that came true, against the range that was shown: nine in ten should lie in
-        the shaded strip. Dots above the line were more than expected, dots below it less.
+        Every forecast that has come due, against the range that was shown: nine in ten should lie
+        in the shaded strip. Dots above the line were more than expected, dots below it less.
       </Text>
       {data.kinds.map((record) => (
         <KindCard key={record.kind} record={record} />

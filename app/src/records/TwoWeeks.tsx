@@ -52,8 +52,8 @@ export function TwoWeeks({ answer, onClose }: { answer: Answered; onClose: () =>
             )}
           />
           <Text variant="small" tone="quiet">
-            Only what was logged, seen and tested counts. One week says little where a handful of
-            looks stand behind it: look again in another.
+            Only what was logged, seen and tested counts. One week with a handful of observations
+            says little: look again in another.
           </Text>
         </>
       )}

@@ -34,7 +34,7 @@ const open = (answer: unknown) => {
 describe('how right the forecasts were', () => {
   it('is said plainly where none came true yet', async () => {
     open({ kinds: [], pending: 0 });
-    expect(await screen.findByText('No forecast has come true yet')).toBeOnTheScreen();
+    expect(await screen.findByText('No forecast has come due yet')).toBeOnTheScreen();
   });
 
   it('says how many, how far off, how many inside, and lists each', async () => {
@@ -43,7 +43,7 @@ describe('how right the forecasts were', () => {
       await screen.findByText('2 of 3 within the range shown; typically off by 4 mg/L.'),
     ).toBeOnTheScreen();
     expect(
-      screen.getByText('Ranges adjust to your tanks once 20 have come true; 3 so far.'),
+      screen.getByText('Ranges adjust to your tanks once 20 have come due; 3 so far.'),
     ).toBeOnTheScreen();
     fireEvent.press(screen.getByText('See each'));
     expect(

@@ -26,8 +26,7 @@ export function AgainSheet({ serving, fed, household, onClose, onAgain }: Props)
           : `${serving.groupName} got ${formatUnits(fed.units, serving.unit)} ${food} at ${at}${by(fed)}.`}
       </Text>
       <Text tone="quiet">
-        Food twice fouls the water sooner than it feeds. What was logged by mistake is better
-        undone.
+        A second meal fouls the water sooner than it feeds. If it was logged by mistake, undo it.
       </Text>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         <Button variant="primary" label="Leave it at that" onPress={onClose} />

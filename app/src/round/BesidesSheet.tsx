@@ -60,7 +60,9 @@ export function BesidesSheet({ tank, data, moment, onClose, onLog }: Props) {
   if (!group) return null;
   return (
     <Sheet title={`Something more in ${tank.name}`} open onClose={onClose}>
-      <Text tone="quiet">Today only: it is logged and drawn from the shelf, the plan stays.</Text>
+      <Text tone="quiet">
+        Today only: it is logged and taken from the shelf; the plan stays as it is.
+      </Text>
       {groups.length > 1 ? (
         <Choice
           label="For"

@@ -20,7 +20,7 @@ export function Notices() {
   const notices = [
     off === 0 ? null : formatOff(off),
     health?.diskLow
-      ? `The disk of the server is nearly full: ${health.diskFreeMb} MB are left. Free some room, or nothing more can be saved.`
+      ? `The server’s disk is nearly full: ${health.diskFreeMb} MB are left. Free some room, or nothing more can be saved.`
       : null,
     health?.certificateEnds ? formatCertificate(health.certificateEnds, nowMs()) : null,
     formatUnreadable(Object.values(unreadable).flat()),

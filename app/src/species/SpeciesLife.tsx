@@ -92,7 +92,7 @@ export function SpeciesLife({ species }: { species: Species }) {
         ))}
       </Card>
       <Text variant="small" tone="quiet">
-        Starting values of the craft, never rules. Copy the species to write your own figures.
+        Starting values from practice, not rules. Copy the species to enter your own figures.
       </Text>
     </View>
   );

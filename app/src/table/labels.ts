@@ -26,7 +26,7 @@ export const TABLE_WORDS: { value: TableName; label: string; help: string; examp
   {
     value: 'groups',
     label: 'Groups',
-    help: 'Names and species of groups, as the file that is saved below. Where they live and how many they are is in the events.',
+    help: 'Names and species of groups, as in the file saved below. Where they live and how many there are is in the events.',
     example: 'id,name,species',
   },
   {

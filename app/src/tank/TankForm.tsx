@@ -88,7 +88,7 @@ const ITS_WATER: FormRow<TankValues>[] = [
   {
     name: 'runsSince',
     label: 'Running since',
-    hint: 'May stay empty. A tank that has run for months has a grown filter.',
+    hint: 'Optional. A tank that has run for months has a mature filter.',
     as: 'date',
   },
   [

@@ -46,7 +46,7 @@ export function TankLife({
         detail={
           tank.runsSince
             ? undefined
-            : 'Change the tank to say so: a new one has no film and no grown filter.'
+            : 'Change the tank to say so: a new one has no film and no mature filter.'
         }
         trail={
           <Text variant="strong">

@@ -35,7 +35,7 @@ export function TogetherCard({ tank, groups, data }: Props) {
         <Text tone="quiet">
           {groups.length === 1
             ? 'One group, in water that suits it. Nothing to compare.'
-            : 'No conflicts in what is known of them.'}
+            : 'No known conflicts.'}
         </Text>
       ) : (
         <View style={{ alignSelf: 'stretch' }}>

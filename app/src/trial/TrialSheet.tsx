@@ -286,8 +286,8 @@ function Randomise({ group, onNote }: { group: Group; onNote: (randomised: strin
         <Text>It takes at least four fish.</Text>
       )}
       <Text variant="small" tone="quiet">
-        Which tub gets the new diet is chance too: throw a coin. Those that are caught first are the
-        bold ones, so that choosing by hand makes two sides that differ from the start.
+        Toss a coin for which tub gets the new diet too. The bold ones are caught first, so sides
+        chosen by hand differ from the start.
       </Text>
     </Disclosure>
   );

@@ -35,7 +35,7 @@ const RHYTHM: FormField<Values>[] = [
   {
     name: 'water.sourceMgL',
     label: 'Nitrate of the new water',
-    hint: 'As NO3. Test it once: it is where every change pulls to.',
+    hint: 'As NO3. Test it once: every change pulls the tank towards it.',
     as: 'number',
     unit: 'mg/L',
     decimals: 1,
@@ -43,7 +43,7 @@ const RHYTHM: FormField<Values>[] = [
   {
     name: 'water.capMgL',
     label: 'Nitrate that its fish tolerate',
-    hint: 'May stay empty: then 20, 40 or 80, by the most sensitive kind that lives here.',
+    hint: 'Optional: left empty, 20, 40 or 80, by the most sensitive kind that lives here.',
     as: 'number',
     unit: 'mg/L',
     decimals: 0,

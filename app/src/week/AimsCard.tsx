@@ -17,7 +17,7 @@ export function AimsCard({ aims, names }: { aims: readonly Aim[]; names: Names }
       <Card>
         <View style={{ padding: 12, gap: 10 }}>
           {missed.length === 0 ? (
-            <Text>Nothing: everyone gets its need, and what its kind should have.</Text>
+            <Text>Nothing: all get what they need, and what their kind should have.</Text>
           ) : (
             missed.map((aim) => <AimLine key={keyOf(aim)} aim={aim} names={names} />)
           )}

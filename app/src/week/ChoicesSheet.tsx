@@ -24,7 +24,7 @@ export function ChoicesSheet({
   return (
     <Sheet title="How this tank is fed" open onClose={onClose}>
       <Text tone="quiet">
-        Good keepers differ here. Another way is adopted by a tap, and the plan with it.
+        Good keepers differ here. Adopt another way with a tap, and the plan follows.
       </Text>
       <StyleWays board={board} names={names} />
       <Text variant="subtitle">Its cycle</Text>

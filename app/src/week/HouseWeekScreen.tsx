@@ -72,7 +72,7 @@ function HouseWeek({ data }: { data: AppData }) {
       {batches.length > 0 ? (
         <View style={{ gap: 8 }}>
           <Text variant="subtitle">Make ahead at the weekend</Text>
-          <Text tone="quiet">These keep once prepared: make a week’s worth in one go.</Text>
+          <Text tone="quiet">These keep once prepared: make a week’s worth at once.</Text>
           <Card>
             {batches.map(({ foodId, steps, units }, index) => {
               const food = data.house.foods.find((one) => one.id === foodId);

@@ -58,7 +58,7 @@ export function RulesSheet({
   return (
     <Sheet title="What they take" open onClose={onClose}>
       <Text tone="quiet">
-        The simulation and the balance follow what you say here, before what their kind lets expect.
+        The simulation and the balance follow what you say here over what their kind usually takes.
       </Text>
       {groups.length > 1 ? (
         <Choice

@@ -33,9 +33,7 @@ export function WhatHelps({ board, names }: { board: Board; names: Names }) {
       )}
       {fault ? <Text tone="due">{fault}</Text> : null}
       {result?.length === 0 ? (
-        <Text>
-          Nothing that was tried would: neither food, nor minutes, nor another moment limits it.
-        </Text>
+        <Text>Nothing that was tried would: food, minutes and moments are not what limits it.</Text>
       ) : null}
       {result?.map((help, index) => (
         <Text key={index}>{`${index + 1}. ${formatHelp(help, names, format)}`}</Text>

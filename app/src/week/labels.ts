@@ -75,14 +75,14 @@ export const FEEDING_STYLE_LABELS: {
 };
 
 export const BECAUSE_WORDS: Record<Because, string> = {
-  fry: 'there are fry, who eat little and nearly always',
+  fry: 'there are fry, which eat little and often',
   growers: 'most of the food is for fish that are growing',
   grazers: 'most of the food is for fish that graze',
   noStomachs: 'most of the food is for fish without a stomach',
   proteinSensitive: 'there are young fish that should have little animal protein',
   heavyAdults: 'most of the food is for grown fish with a stomach',
   bottom: 'there are bottom fish, and floating food does not reach them',
-  shrimp: 'there are shrimp, who live on crumbs',
+  shrimp: 'there are shrimp, which live on crumbs',
   usual: 'nothing here asks for something else',
 };
 
