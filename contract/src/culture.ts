@@ -45,8 +45,8 @@ export const vesselCreate = z
     fromVesselId: id.nullable(),
     /** Put the food that its kind gives on the shelf, where none was chosen and none is there. */
     shelveFood: z.boolean().default(false),
-    /** Of the vessel that it is started from, the share that goes over. */
-    share: between(0.01, 0.95, 'the share that goes over').nullable(),
+    /** Of the vessel that it is started from, the share that is moved. */
+    share: between(0.01, 0.95, 'the share that is moved').nullable(),
     /** How it looks where it was going already when it was entered; null for one that is started now. */
     looks: z
       .object({
@@ -113,7 +113,7 @@ export const vesselEventCreate = z.discriminatedUnion('kind', [
   z.object({
     ...base,
     kind: z.literal('split'),
-    share: between(0.01, 0.95, 'the share that goes over'),
+    share: between(0.01, 0.95, 'the share that is moved'),
   }),
   z.object({ ...base, kind: z.literal('added'), massG: between(0.001, 5000, 'what was put in') }),
   z.object({ ...base, kind: z.literal('warmth'), tempC: between(0, 40, 'its temperature') }),

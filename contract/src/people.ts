@@ -9,7 +9,7 @@ export type Role = z.infer<typeof role>;
 const personName = z
   .string()
   .trim()
-  .min(1, 'say what you are called here')
+  .min(1, 'enter your name here')
   .max(30, 'keep it under 30 letters')
   .refine((text) => !text.includes('@'), 'an e-mail address goes into its own field');
 
@@ -31,7 +31,7 @@ const whoSignsIn = z.string().trim().min(1, 'type your name or e-mail').max(254)
 /** From a link: letters of an address, of a fixed length. */
 const linkCode = z
   .string()
-  .regex(/^[\w-]{22}$/, 'this link is not whole: open it again, or ask for a new one');
+  .regex(/^[\w-]{22}$/, 'this link is incomplete: open it again, or ask for a new one');
 
 const joined = z.object({ id: z.string(), name: z.string(), role });
 

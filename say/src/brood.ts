@@ -39,8 +39,8 @@ const STANDING_WORK: Record<StandingFood, WorkLabels> = {
     'Feed the parents small and rich, where the fry do not lose them.',
   ),
   film: of(
-    'Film is there all day: a green stone or a soft leaf from a mature tank',
-    'Swap it when it is grazed bare. Leaves that go to slime come out.',
+    'Keep film there all day: a green stone or a soft leaf from a mature tank',
+    'Swap it when it is grazed bare. Remove leaves that turn slimy.',
   ),
   vegetables: of(
     'A thin slice of soft vegetable, weighed down',
@@ -71,7 +71,10 @@ export function formatBroodWork(because: BroodReason, units: UnitChoice): WorkLa
         `They were conditioned for ${someDays(because.days)}: their portions are back to normal.`,
       );
     case 'lastMeal':
-      return of('Their last meal is tonight', 'Tomorrow food distracts them, and fouls.');
+      return of(
+        'Their last meal is tonight',
+        'Tomorrow food would distract them and foul the water.',
+      );
     case 'liveFood':
       return of(
         because.grazers
@@ -99,11 +102,11 @@ export function formatBroodWork(because: BroodReason, units: UnitChoice): WorkLa
     case 'parentsOut':
       return of(`The parents: ${because.rule}`, `Their way of life: ${because.breeding}.`);
     case 'whiteEggs':
-      return of('Take out eggs that are white; no food', 'What rots fouls the others.');
+      return of('Take out eggs that are white; no food', 'Rotting eggs foul the others.');
     case 'guarded':
       return of(
         'Look at the guard from a distance at feeding time',
-        'A dim light, no hand in the tank, nothing lifted: a guard that is disturbed may eat the eggs. White eggs are its own to remove.',
+        'A dim light, no hand in the tank, nothing lifted: a guard that is disturbed may eat the eggs. Leave white eggs for it to remove.',
       );
     case 'kickedOut':
       return of(
@@ -115,7 +118,7 @@ export function formatBroodWork(because: BroodReason, units: UnitChoice): WorkLa
         STAGE_DUE[because.stage],
         because.lateDays > 0
           ? `${someDays(because.lateDays)} later than they were expected at the latest.`
-          : 'They are within the days on which it is expected.',
+          : 'It is expected around these days.',
       );
     case 'yolk':
       return of('No food: they live on their yolk', 'Food given now only fouls the water.');
@@ -172,7 +175,7 @@ export function formatBroodWork(because: BroodReason, units: UnitChoice): WorkLa
       );
     case 'fighting':
       return of(
-        `${because.tub}: part those that fight`,
+        `${because.tub}: separate those that fight`,
         `${because.species} of ${length(because.lengthCm)} do not tolerate each other for long.`,
       );
     case 'count':
@@ -183,8 +186,8 @@ export function formatBroodWork(because: BroodReason, units: UnitChoice): WorkLa
     case 'sellable':
       return of(
         because.inDays === 0
-          ? `Ask who takes them: they are over ${length(because.cm)}`
-          : `Ask who takes them: ${length(because.cm)} ${ahead(because.inDays)}`,
+          ? `Find takers: they are over ${length(because.cm)}`
+          : `Find takers: ${length(because.cm)} ${ahead(because.inDays)}`,
         'Sale and transport by local rules; nothing is released.',
       );
     case 'parentsSafe':

@@ -7,7 +7,7 @@ export function formatCultureWork(because: WorkReason): WorkLabels {
   switch (because.is) {
     case 'changedSince':
       return {
-        says: 'Look whether it has cleared, before it is fed',
+        says: 'Check whether it has cleared before you feed it',
         why: 'Its water was foul, and was changed.',
       };
     case 'foul':

@@ -14,7 +14,7 @@ export function formatHeed(heed: Heed, units: UnitChoice): { says: string; why: 
       };
     case 'fullYoung':
       return {
-        says: 'Make each meal smaller, and give as many',
+        says: 'Make each meal smaller, and keep their number',
         why: `They were round on ${someDays(heed.days)}. Young starve within hours, so no meal is left out: take out what they leave.`,
       };
     case 'tooCold':

@@ -99,12 +99,12 @@ const BROOD: readonly [BroodReason, string, string][] = [
   [{ is: 'muchChanged', tub: 'Tub 1' }, 'Tub 1: move them up', 'More than half of its water'],
   [
     { is: 'fighting', tub: 'Tub 1', species: 'Paradise fish', lengthCm: 3 },
-    'Tub 1: part those that fight',
+    'Tub 1: separate those that fight',
     'Paradise fish of 3 cm',
   ],
   [{ is: 'count', tub: 'Tub 1' }, 'Tub 1: count them', 'Portions follow'],
-  [{ is: 'sellable', cm: 4, inDays: 0 }, 'Ask who takes them: they are over 4 cm', 'local rules'],
-  [{ is: 'sellable', cm: 4, inDays: 3 }, 'Ask who takes them: 4 cm in 3 days', 'local rules'],
+  [{ is: 'sellable', cm: 4, inDays: 0 }, 'Find takers: they are over 4 cm', 'local rules'],
+  [{ is: 'sellable', cm: 4, inDays: 3 }, 'Find takers: 4 cm in 3 days', 'local rules'],
   [{ is: 'parentsSafe', cm: 2.4 }, 'The parents’ tank can take them back', 'From 2.4 cm on'],
 ];
 

@@ -62,7 +62,7 @@ function Guide({ data, parent }: { data: Cultures; parent: Culture | null }) {
   );
 }
 
-/** Of the vessel that another is started from, the share that goes over. Practice. */
+/** Of the vessel that another is started from, the share that is moved. Practice. */
 const USUAL_SHARE = 0.25;
 const USUAL_SIZE = { L: 10, dm2: 2, jar: 1 } as const;
 

@@ -123,7 +123,7 @@ function afterLastMeal(broods: readonly BroodRow[], units: UnitChoice): Line[] {
     {
       kind: 'task',
       text: `Have ${volume(all)} of seasoned water ready, as warm as theirs`,
-      quiet: 'and a white bucket: young that were siphoned are seen in it',
+      quiet: 'and a white bucket, so that siphoned young can be seen',
     },
     ...changes.map(({ name, because }): Line => {
       const { tub, litres } = because;

@@ -97,7 +97,7 @@ export async function withdrawEvent(
   const gone = event.pairId === null ? [event] : await readPair(scope, event.pairId);
   if (replacement !== null) {
     if (gone.length > 1) {
-      throw invalid('day', 'take a split or a merger back first, then enter it anew');
+      throw invalid('day', 'undo a split or a merger first, then enter it again');
     }
     if (replacement.kind === 'measured') {
       const row = await groupRow(scope, groupId);

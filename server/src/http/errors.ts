@@ -108,7 +108,7 @@ function databaseProblem(error: unknown): Omit<Problem, 'type'> | null {
     return {
       status: 409,
       title: 'Does not fit',
-      detail: 'This is already there, or overlaps with what is. Nothing was changed.',
+      detail: 'This already exists, or overlaps with something that does. Nothing was changed.',
     };
   }
   if (code === '53100') {

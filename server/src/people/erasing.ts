@@ -84,7 +84,7 @@ export function erasingRoutes(
           throw invalid('name', 'this is not the name of the household that is open');
         }
         if (sha256(await backupOf(inside)) !== backup) {
-          throw conflict('Something was logged since this backup was saved. Save it anew first.');
+          throw conflict('Something was logged since this backup was saved. Save it again first.');
         }
         await inside.rows("SELECT erase_household() AS erased WHERE :household <> ''");
         // The server begins with this one: an empty one waits in its place for its first owner.
