@@ -61,13 +61,13 @@ const BROOD: readonly [BroodReason, string, string][] = [
     'The parents: out at once',
     'egg-scattering',
   ],
-  [{ is: 'whiteEggs' }, 'Take out eggs that are white', 'fouls the others'],
-  [{ is: 'stageDue', stage: 'hatch', lateDays: 0 }, 'Look whether they hatch', 'within the days'],
+  [{ is: 'whiteEggs' }, 'Take out eggs that are white', 'foul the others'],
+  [{ is: 'stageDue', stage: 'hatch', lateDays: 0 }, 'Look whether they hatch', 'expected around these days'],
   [{ is: 'stageDue', stage: 'born', lateDays: 1 }, 'Look for young', 'a day later'],
   [{ is: 'yolk' }, 'No food', 'only fouls'],
   [{ is: 'grown', days: 95 }, 'They eat what adults eat', 'for 95 days'],
   [{ is: 'nothingFits', days: 3 }, 'Nothing on the shelf', 'powder under 100'],
-  [{ is: 'standing', what: 'film', tub: null, days: null }, 'Film is there all day', 'grazed bare'],
+  [{ is: 'standing', what: 'film', tub: null, days: null }, 'Keep film there all day', 'grazed bare'],
   [
     { is: 'standing', what: 'skin', tub: null, days: null },
     'from the parents’ skin',
@@ -124,7 +124,7 @@ describe('what a brood asks for', () => {
 });
 
 const CULTURES: readonly [WorkReason, string, string][] = [
-  [{ is: 'changedSince' }, 'Look whether it has cleared', 'was changed'],
+  [{ is: 'changedSince' }, 'Check whether it has cleared', 'was changed'],
   [{ is: 'foul' }, 'No food; change a third', 'food rots'],
   [{ is: 'hatched' }, 'Harvest, rinse', 'It has hatched'],
   [

@@ -136,7 +136,7 @@ describe('what is to be done', () => {
 describe('where another portion is no answer', () => {
   it.each([
     [{ is: 'hangsBack', days: 3 }, /feed them where and when the others do not/, 'Who gets it'],
-    [{ is: 'fullYoung', days: 3 }, /make each meal smaller, and give as many/, 'Their diet'],
+    [{ is: 'fullYoung', days: 3 }, /make each meal smaller, and keep their number/, 'Their diet'],
     [{ is: 'tooCold', tempC: 15, limitC: 18 }, /warm the water, or feed little/, 'The week'],
     [{ is: 'overLimit', mgL: 60, capMgL: 40 }, /change water, and say how/, 'Its water'],
     [{ is: 'poison', which: 'nitrite' }, /change water today, and feed nothing/, 'Its water'],
