@@ -21,7 +21,7 @@ test('from nothing to a Round in a few taps', async ({ page, empty }, info) => {
   await tap('Show the first day');
   await expect(page.getByRole('heading', { name: 'Your first day' })).toBeVisible();
   await expect(page.getByText('Why this plan')).toBeVisible();
-  await expect(page.getByText(/Panda corydoras get theirs after lights-out/)).toBeVisible();
+  await expect(page.getByText(/Panda corydoras get part of theirs after lights-out/)).toBeVisible();
   await expect(
     page.getByText('Usual lengths for these species; portions follow from them'),
   ).toBeVisible();

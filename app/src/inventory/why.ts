@@ -23,7 +23,7 @@ export function whyLines({ tanks }: InventoryMade, data: AppData): string[] {
   const low = groups.filter((group) => kindOf(group)?.zone === 'bottom' && !dark.includes(group));
   if (dark.length > 0 && dark.length < groups.length) {
     lines.push(
-      `${cap(named(dark))} get theirs after lights-out: by day the others would be faster.`,
+      `${cap(named(dark))} get part of theirs after lights-out: by day the others are faster.`,
     );
   } else if (low.length > 0 && low.length < groups.length) {
     lines.push(`${cap(named(low))} feed at the bottom: what sinks is for them.`);
