@@ -21,7 +21,9 @@ type Conversion = Awaited<ReturnType<WeekWorker['convert']>>;
 export function StyleWays({ board, names }: { board: Board; names: Names }) {
   const toast = useToast();
   const usual = useMemo(() => usualOf(board.rows), [board.rows]);
-  const converting = useWork<Conversion, WeekWorker, Board['task']>(board.task, startWeek);
+  const converting = useWork<Conversion, WeekWorker, Board['task']>(board.task, startWeek, {
+    edits: true,
+  });
   const inForce = board.task.feedingStyle;
   const suits = FEEDING_STYLE_KEYS.every((key) => inForce[key] === usual[key].choice);
   const adopt = (wanted: FeedingStyle) => {

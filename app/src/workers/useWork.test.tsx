@@ -2,7 +2,7 @@ import { act, renderHook } from '@testing-library/react-native';
 import { useWork, type Work } from './useWork';
 
 /** Work that goes as far as the test lets it. */
-function setUp(options: { keepsUp?: boolean } = {}) {
+function setUp(options: { edits?: boolean; keepsUp?: boolean } = {}) {
   const abouts: object[] = [];
   const stopped: number[] = [];
   let started = 0;
@@ -114,10 +114,11 @@ describe('work in a worker', () => {
     }
   });
 
-  it('that was cancelled does not begin again', () => {
-    const { hook, run, abouts } = setUp({ keepsUp: true });
+  it.each(['was cancelled', 'edits what it is about'])('that %s does not begin again', (how) => {
+    const cancelled = how === 'was cancelled';
+    const { hook, run, abouts } = setUp(cancelled ? { keepsUp: true } : { edits: true });
     run();
-    act(() => hook.result.current.forget());
+    if (cancelled) act(() => hook.result.current.forget());
     hook.rerender({ of: {} });
     expect(abouts).toHaveLength(1);
     expect(hook.result.current.running).toBeNull();

@@ -29,12 +29,13 @@ const AGAIN = 3;
  * One piece of work in a worker at a time, with progress and a way to stop it.
  * @param about what the work is about: with another, what came of it is forgotten, and what runs begins again
  * @param start starts a worker
+ * @param edits whether the work changes what it is about itself: then it never begins again
  * @param keepsUp whether what is over is done again too
  */
 export function useWork<T, W extends Stoppable, A>(
   about: A,
   start: () => W,
-  { keepsUp = false } = {},
+  { edits = false, keepsUp = false } = {},
 ): Work<T, W, A> {
   const [kept, setState] = useState<News<T, W, A> & { about: unknown }>({ ...IDLE, about });
   const worker = useRef<W | null>(null);
@@ -78,7 +79,7 @@ export function useWork<T, W extends Stoppable, A>(
     interrupted.current = null;
     if (left && left.again < AGAIN) begin({ ...left, again: left.again + 1 });
     return () => {
-      interrupted.current = doing.current;
+      interrupted.current = edits ? null : doing.current;
       forget();
     };
     // eslint-disable-next-line react-hooks/exhaustive-deps -- only something else to work on begins it again
