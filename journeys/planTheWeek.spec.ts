@@ -16,18 +16,18 @@ async function drag(page: Page, taken: Locator, onto: Locator): Promise<void> {
   const place = (await named.getAttribute('aria-label'))!.replace(/^[^:]*: /, '');
   const from = (await taken.boundingBox())!;
   const to = (await onto.boundingBox())!;
-  await page.mouse.move(from.x + 20, from.y + 10);
-  await page.mouse.down();
-  await page.mouse.move(from.x + 30, from.y + 20, { steps: 4 });
-  await page.mouse.move(to.x + to.width / 2, to.y + to.height / 2, { steps: 12 });
-  // A page that was busy has not heard where the hand is: it goes on moving until that is said.
-  let away = 0;
+  // On a page that was busy as the hand went down nothing was taken up: it tries again.
   await expect(async () => {
-    away = 1 - away;
-    await page.mouse.move(to.x + to.width / 2 + away, to.y + to.height / 2);
-    await expect(page.getByText(`: ${place}.`)).toBeAttached({ timeout: 1000 });
+    await page.mouse.move(from.x + 20, from.y + 10);
+    await page.mouse.down();
+    await page.mouse.move(from.x + 30, from.y + 20, { steps: 4 });
+    await page.mouse.move(to.x + to.width / 2, to.y + to.height / 2, { steps: 12 });
+    try {
+      await expect(page.getByText(`: ${place}.`)).toBeAttached({ timeout: 5000 });
+    } finally {
+      await page.mouse.up();
+    }
   }).toPass({ timeout: 45_000 });
-  await page.mouse.up();
 }
 
 const plansOf = async (page: Page, url: string, tank: string) => {
