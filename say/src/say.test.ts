@@ -62,12 +62,20 @@ const BROOD: readonly [BroodReason, string, string][] = [
     'egg-scattering',
   ],
   [{ is: 'whiteEggs' }, 'Take out eggs that are white', 'foul the others'],
-  [{ is: 'stageDue', stage: 'hatch', lateDays: 0 }, 'Look whether they hatch', 'expected around these days'],
+  [
+    { is: 'stageDue', stage: 'hatch', lateDays: 0 },
+    'Look whether they hatch',
+    'expected around these days',
+  ],
   [{ is: 'stageDue', stage: 'born', lateDays: 1 }, 'Look for young', 'a day later'],
   [{ is: 'yolk' }, 'No food', 'only fouls'],
   [{ is: 'grown', days: 95 }, 'They eat what adults eat', 'for 95 days'],
   [{ is: 'nothingFits', days: 3 }, 'Nothing on the shelf', 'powder under 100'],
-  [{ is: 'standing', what: 'film', tub: null, days: null }, 'Keep film there all day', 'grazed bare'],
+  [
+    { is: 'standing', what: 'film', tub: null, days: null },
+    'Keep film there all day',
+    'grazed bare',
+  ],
   [
     { is: 'standing', what: 'skin', tub: null, days: null },
     'from the parents’ skin',
