@@ -5,8 +5,8 @@ import { NOW } from './server';
 test('on a phone the next tank is open, and five more servings are in sight', async ({
   page,
   demo,
-}, { project }) => {
-  test.skip(project.name !== 'phone', 'a wide screen shows the whole day');
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
   await demo.letItBe(page, '2026-03-11T18:24:00Z');
   await page.goto(`${demo.url}/round`);
   await expect(page.getByRole('button', { name: /^Served: / }).first()).toBeVisible();
