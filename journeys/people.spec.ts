@@ -124,7 +124,7 @@ test('a feeder who is invited walks the round under their own name, and plans no
     .click();
   expect((await (await logged).json()).feeding.hand).toBe('Finch');
   await feeder.goto(`${shared.url}/settings`);
-  await expect(feeder.getByText(/are for its owners to change/)).toBeVisible();
+  await expect(feeder.getByText(/Only owners can change the units/)).toBeVisible();
   const refused = await feeder.request.post(`${shared.url}/api/tanks`, {
     data: {},
     headers: { Origin: shared.url },
